@@ -1,0 +1,34 @@
+<script setup lang="ts">
+import type { Adjuster } from '../../../core/sheet'
+
+/** Where to put the tool: the board with its adjusters, those of this step marked. */
+const props = defineProps<{ adjusters: readonly Adjuster[], wanted: readonly string[] }>()
+const W = 238
+const H = 150
+const x = (a: Adjuster) => 12 + a.board.x * (W - 24)
+const y = (a: Adjuster) => 10 + a.board.y * (H - 20)
+const wantedHere = (a: Adjuster) => props.wanted.includes(a.designator)
+/** A label above its part where the row below is close. */
+const labelY = (a: Adjuster) => y(a) + (a.kind === 'core' ? 26 : a.board.y > 0.8 ? -15 : 26)
+</script>
+
+<template>
+  <svg class="board" :viewBox="`0 0 ${W} ${H}`" role="img" :aria-label="wanted.length ? `board, ${wanted.join(', ')} marked` : 'board'">
+    <rect x="4" y="4" :width="W - 8" :height="H - 8" rx="3" fill="none" stroke="var(--line2)" stroke-width="1.500" />
+    <rect x="14" y="16" width="62" height="36" fill="none" stroke="var(--line2)" stroke-width="1.500" /><text x="45" y="38" text-anchor="middle">IC2</text>
+    <g v-for="a in adjusters" :key="a.designator">
+      <rect v-if="a.kind === 'core'" :x="x(a) - 9" :y="y(a) - 9" width="18" height="18" fill="none" stroke="var(--line2)" stroke-width="1.500" />
+      <circle v-else :cx="x(a)" :cy="y(a)" r="8.500" fill="none" stroke="var(--line2)" stroke-width="1.500" />
+      <template v-if="wantedHere(a)">
+        <circle :cx="x(a)" :cy="y(a)" r="12" fill="none" stroke="var(--accent)" stroke-width="2.500" /><circle :cx="x(a)" :cy="y(a)" r="5.500" fill="var(--accent)" />
+      </template>
+      <text :x="x(a)" :y="labelY(a)" text-anchor="middle" :class="{ strong: wantedHere(a) }">{{ a.designator }}</text>
+    </g>
+  </svg>
+</template>
+
+<style scoped>
+.board { display: block; width: 100%; background: var(--sheet); border: 1px solid var(--line); border-radius: 4px; font: 10.5px var(--figures); }
+text { fill: var(--ink2); }
+text.strong { fill: var(--ink); font-weight: 700; }
+</style>

@@ -1,0 +1,32 @@
+<script setup lang="ts">
+import type { StepState, Turn } from '../../../core/run'
+import type { MeasurePoint, ModelSheet } from '../../../core/sheet'
+import { conditionsWords, staleWords } from '../../logic/runWords'
+import StateMark from '../gauge/StateMark.vue'
+
+defineProps<{ sheet: ModelSheet, state: StepState, point: MeasurePoint, missing: readonly StepState[], turns: readonly Turn[], next: string | null }>()
+</script>
+
+<template>
+  <div class="head">
+    <h1>{{ state.step.title }}</h1>
+    <p class="do">{{ state.step.instruction }}</p>
+    <p class="why">{{ state.step.why }}</p>
+    <p v-if="missing.length > 0" class="needs"><StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now may have to be taken again.</p>
+    <p v-else-if="state.status === 'stale'" class="needs"><StateMark mark="stale" /> Take it again. {{ staleWords(sheet, state.staleBy) }}.</p>
+    <p v-else-if="next" class="needs"><StateMark mark="partial" /> Next is {{ next }}</p>
+    <div class="cond">
+      <span v-for="c in conditionsWords(point.state)" :key="c.label">{{ c.label }} <b>{{ c.value }}</b></span>
+      <span>Supply <b>{{ sheet.nominalSupplyV }} V</b></span><span v-if="point.state.keyed">Load <b>{{ sheet.load }}</b></span>
+      <span v-if="point.state.also"><b>{{ point.state.also }}</b></span>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.do { margin: 3px 0 0; font-size: 15.5px; max-width: 74ch; }
+.why { margin: 1px 0 0; font-size: 14px; color: var(--ink2); max-width: 80ch; }
+.needs { margin: 5px 0 0; font-size: 14px; display: flex; gap: 8px; align-items: center; border-left: 3px solid var(--unsure); padding-left: 8px; }
+.cond { display: flex; flex-wrap: wrap; gap: 2px 16px; margin-top: 7px; font-size: 13.5px; color: var(--ink2); }
+.cond b { color: var(--ink); font-weight: 600; }
+</style>

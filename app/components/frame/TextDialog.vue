@@ -1,0 +1,31 @@
+<script setup lang="ts">
+import { ref, watch } from 'vue'
+
+/** Asks for a few words: a note, a reason. What was typed stays until it was kept or given up. */
+const props = withDefaults(defineProps<{ open: boolean, title: string, hint?: string, label: string, action: string, required?: boolean, failure?: string | null, maxLength?: number }>(), { hint: '', required: true, failure: null, maxLength: 10_000 })
+const emit = defineEmits<{ close: [], done: [text: string] }>()
+const text = ref('')
+watch(() => props.open, open => open && (text.value = ''))
+
+function finish() {
+  if (props.required && text.value.trim() === '') return
+  emit('done', text.value.trim())
+}
+const tooLong = (v: string) => v.length <= props.maxLength || `${props.label}: ${v.length.toLocaleString('en-GB')} characters, at most ${props.maxLength.toLocaleString('en-GB')}. Nothing was cut: shorten it.`
+</script>
+
+<template>
+  <v-dialog :model-value="open" max-width="560" @update:model-value="v => v || emit('close')">
+    <v-card :title="title">
+      <v-card-text>
+        <p v-if="hint" class="quiet mb-3">{{ hint }}</p>
+        <v-textarea v-model="text" :label="label" rows="3" auto-grow max-rows="10" autofocus :rules="[tooLong]" :error-messages="failure ?? undefined" @keydown.ctrl.enter="finish" />
+      </v-card-text>
+      <v-card-actions>
+        <v-spacer />
+        <v-btn @click="emit('close')">Cancel</v-btn>
+        <v-btn variant="flat" color="primary" :disabled="(required && text.trim() === '') || text.length > maxLength" @click="finish">{{ action }} <kbd>Ctrl Enter</kbd></v-btn>
+      </v-card-actions>
+    </v-card>
+  </v-dialog>
+</template>

@@ -1,0 +1,60 @@
+<script setup lang="ts">
+import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import type { BandChartData, BandSeries } from '../../logic/bandChart'
+
+/** The band before and after. Plotly comes only with this component, on the one page that charts. */
+const props = defineProps<{ data: BandChartData, night: boolean }>()
+const host = ref<HTMLElement | null>(null)
+const failed = ref(false)
+let plotly: typeof import('plotly.js-cartesian-dist-min') | null = null
+
+const token = (name: string) => getComputedStyle(host.value!).getPropertyValue(name).trim()
+function trace(series: BandSeries, name: string, hollow: boolean) {
+  const ink = token('--ink')
+  return {
+    x: series.channels, y: series.values, name, type: 'scatter' as const, mode: 'lines+markers' as const,
+    line: { color: hollow ? token('--ink2') : ink, width: 2, dash: hollow ? 'dot' as const : 'solid' as const },
+    marker: { size: 11, color: hollow ? token('--paper') : token('--in'), line: { color: ink, width: 2 }, symbol: 'circle' as const },
+    error_y: { type: 'data' as const, array: series.bounds, visible: true, thickness: 2, width: 0, color: ink },
+    hovertemplate: `channel %{x}: %{y:.2f} ${props.data.unit}<extra>${name}</extra>`,
+  }
+}
+async function draw() {
+  if (!plotly || !host.value) return
+  const { window: win, unit } = props.data
+  const axis = { gridcolor: token('--line'), zeroline: false, linecolor: token('--line2'), tickfont: { color: token('--ink2') } }
+  await plotly.react(host.value, [trace(props.data.before, 'as found', true), trace(props.data.after, 'as left', false)], {
+    height: 260, margin: { l: 58, r: 12, t: 10, b: 42 }, paper_bgcolor: 'transparent', plot_bgcolor: 'transparent',
+    font: { family: getComputedStyle(host.value).getPropertyValue('--v-font-body'), size: 13, color: token('--ink') },
+    xaxis: { ...axis, title: { text: 'channel' }, range: [-1, 42], tickvals: [1, 10, 20, 30, 40] }, yaxis: { ...axis, title: { text: unit } },
+    legend: { orientation: 'h', x: 0, y: 1.12 },
+    shapes: win ? [{ type: 'rect', xref: 'paper', x0: 0, x1: 1, y0: win.low, y1: win.high, fillcolor: token('--win'), opacity: 0.6, line: { width: 0 }, layer: 'below' }] : [],
+  }, { displaylogo: false, responsive: true, displayModeBar: false })
+}
+onMounted(async () => {
+  try {
+    plotly = await import('plotly.js-cartesian-dist-min')
+    await draw()
+  }
+  catch {
+    failed.value = true
+  }
+})
+watch(() => [props.data, props.night], () => void draw(), { flush: 'post' })
+onBeforeUnmount(() => host.value && plotly?.purge(host.value))
+</script>
+
+<template>
+  <figure class="chart">
+    <figcaption>{{ data.title }} against channel <span class="quiet">{{ data.unit }}; shaded: the workshop window; bars: uncertainty</span></figcaption>
+    <div ref="host" class="plot" role="img" :aria-label="`${data.title} against channel, as found and as left`" />
+    <p v-if="failed" class="quiet">The picture could not be loaded; the table has every number.</p>
+  </figure>
+</template>
+
+<style scoped>
+.chart { margin: 0; min-width: 0; }
+figcaption { font-weight: 600; font-size: 14px; }
+figcaption .quiet { font-weight: 400; font-size: 12.5px; }
+.plot { min-height: 260px; }
+</style>

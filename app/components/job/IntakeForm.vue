@@ -1,0 +1,57 @@
+<script setup lang="ts">
+import { useForm } from 'vee-validate'
+import { computed } from 'vue'
+import { RULE_SETS } from '../../../core/rules'
+import { SHEETS, modelSheet } from '../../../core/sheet'
+import { intakeBody, type Intake } from '../../../shared/job'
+import type { Failure } from '../../logic/failureWords'
+
+const props = defineProps<{ initial: Intake, action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean }>()
+const emit = defineEmits<{ done: [intake: Intake] }>()
+
+const { defineField, handleSubmit, errors, setFieldValue, submitCount } = useForm({ validationSchema: intakeBody, initialValues: props.initial })
+const show = { validateOnModelUpdate: false, validateOnBlur: true }
+const [owner] = defineField('owner', show)
+const [contact] = defineField('contact', show)
+const [sheetId] = defineField('sheetId', show)
+const [ruleSetId] = defineField('ruleSetId', show)
+const [serial] = defineField('serial', show)
+const [complaint] = defineField('complaint', show)
+const [accessories] = defineField('accessories', show)
+const [mayDo] = defineField('mayDo', show)
+const [promisedOn] = defineField('promisedOn', show)
+
+const models = SHEETS.map(s => ({ value: s.id, title: s.model, subtitle: s.description }))
+const ruleSets = RULE_SETS.map(r => ({ value: r.id, title: `${r.name} (${r.region})` }))
+const rules = computed(() => RULE_SETS.find(r => r.id === ruleSetId.value))
+const otherPlan = computed(() => rules.value?.planId && sheetId.value && rules.value.planId !== modelSheet(sheetId.value).planId)
+const messages = (field: keyof Intake) => errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
+function chooseModel(id: string) {
+  setFieldValue('ruleSetId', modelSheet(id).defaultRuleSetId)
+}
+const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as Intake))
+</script>
+
+<template>
+  <form novalidate class="intake" @submit.prevent="submit">
+    <v-text-field v-model="owner" label="Owner" autofocus :error-messages="messages('owner')" />
+    <v-text-field v-model="contact" label="Contact" :error-messages="messages('contact')" />
+    <v-select v-model="sheetId" label="Model" :items="models" :disabled="modelFixed" :error-messages="messages('sheetId')" @update:model-value="chooseModel" />
+    <v-text-field v-model="serial" label="Serial" :error-messages="messages('serial')" />
+    <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="With numbers where he gave some: what he read, on which meter" persistent-hint /></div>
+    <v-text-field v-model="accessories" label="Accessories and seal" :error-messages="messages('accessories')" />
+    <v-text-field v-model="mayDo" label="May be done without asking" :error-messages="messages('mayDo')" />
+    <v-text-field v-model="promisedOn" label="Promised" type="date" :error-messages="messages('promisedOn')" />
+    <v-select v-model="ruleSetId" label="Rule set where it will be used" :items="ruleSets" :error-messages="messages('ruleSetId')" />
+    <p v-if="otherPlan" class="care wide">{{ rules!.name }} covers other channels than this set transmits on. The limits are applied, but the set does not belong under these rules.</p>
+    <p v-if="failure && !failure.field" class="care wide" role="alert">{{ failure.words }} What you typed is still here.</p>
+    <p v-if="submitCount > 0 && Object.keys(errors).length > 0" class="care wide" role="alert">{{ Object.values(errors)[0] }}</p>
+    <div class="wide"><v-btn type="submit" variant="flat" color="primary" size="large" :loading="busy">{{ action }} <kbd>Enter</kbd></v-btn><slot /></div>
+  </form>
+</template>
+
+<style scoped>
+.intake { display: grid; grid-template-columns: 1fr 1fr; gap: 16px 20px; max-width: 860px; }
+.wide { grid-column: 1 / -1; margin: 0; }
+@media (max-width: 700px) { .intake { grid-template-columns: 1fr; } }
+</style>

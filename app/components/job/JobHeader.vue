@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { STAGES, type Stage } from '../../../core/run'
+import type { RuleSet } from '../../../core/rules'
+import type { ModelSheet } from '../../../core/sheet'
+import { jobTag, type Job } from '../../../shared/job'
+import { day } from '../../logic/runWords'
+import StateMark from '../gauge/StateMark.vue'
+
+defineProps<{ job: Job, sheet: ModelSheet, rules: RuleSet, done: Record<Stage, boolean>, stage: string }>()
+const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'as-found': 'As found', 'align': 'Align', 'as-left': 'As left', 'handover': 'Handover' }
+</script>
+
+<template>
+  <header class="job-header">
+    <div class="tag"><b>{{ jobTag(job.number) }} {{ sheet.model }}</b><span>serial {{ job.serial }}, {{ job.owner }}, {{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised' }}</span></div>
+    <nav class="stages" aria-label="Stages of the job">
+      <NuxtLink v-for="s in STAGES" :key="s" :to="`/jobs/${job.id}/${s}`" :class="{ on: stage === s }" :aria-current="stage === s ? 'step' : undefined">
+        <StateMark :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s] }}<span class="sr">{{ done[s] ? 'complete' : 'open' }}</span>
+      </NuxtLink>
+    </nav>
+    <div class="rules">Rule set <b>{{ rules.name }}</b><br>{{ rules.fromMemory ? 'from memory, check the text' : rules.source }}</div>
+  </header>
+</template>
+
+<style scoped>
+.job-header { display: flex; align-items: stretch; min-height: 56px; border-bottom: 1px solid var(--line2); flex: none; flex-wrap: wrap; }
+.tag { display: flex; flex-direction: column; justify-content: center; padding: 4px 20px; min-width: 0; }
+.tag b { font-size: 16px; }
+.tag span { font-size: 12.5px; color: var(--ink2); }
+.stages { display: flex; }
+.stages a { display: flex; align-items: center; gap: 8px; padding: 0 14px; min-height: 48px; color: var(--ink2); font-size: 14px; text-decoration: none; white-space: nowrap; }
+.stages a.on { color: var(--ink); font-weight: 650; box-shadow: inset 0 -3px 0 var(--accent); }
+.rules { margin-left: auto; align-self: center; font-size: 12.5px; color: var(--ink2); text-align: right; padding: 0 20px; line-height: 1.3; }
+.rules b { color: var(--ink); font-weight: 600; }
+@media (max-width: 700px) { .stages { overflow-x: auto; width: 100%; } .rules { margin-left: 0; text-align: left; padding-bottom: 6px; } }
+</style>

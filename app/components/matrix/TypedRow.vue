@@ -1,0 +1,87 @@
+<script setup lang="ts">
+import { nextTick, onMounted, ref } from 'vue'
+import { CoreError } from '../../../core/errors'
+import { parseTyped, quantityInfo, type Quantity } from '../../../core/quantity'
+import type { Want } from '../../../core/sheet'
+import type { TypedInstrument } from '../../logic/typedInstrument'
+
+/** A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed. */
+export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly instrument: TypedInstrument | null }
+
+const props = defineProps<{ wants: readonly Want[], first: string, optionsFor: (q: Quantity) => TypedInstrument[], typedWith: (q: Quantity) => TypedInstrument | null }>()
+const emit = defineEmits<{ done: [values: TypedValue[]], cancel: [], choose: [quantity: Quantity, name: string] }>()
+
+const texts = ref<string[]>(props.wants.map((_, i) => i === 0 ? props.first : ''))
+const problems = ref<(string | null)[]>(props.wants.map(() => null))
+const fields = ref<HTMLInputElement[]>([])
+const NONE = 'no instrument named'
+
+onMounted(() => focus(0))
+function focus(index: number) {
+  void nextTick(() => fields.value[index]?.focus())
+}
+/** An empty field is left for later; a wrong one is named and keeps what was typed. */
+function read(index: number): number | null {
+  problems.value[index] = null
+  const text = texts.value[index]!.trim()
+  if (text === '') return null
+  try {
+    return parseTyped(text, props.wants[index]!.quantity).value
+  }
+  catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    problems.value[index] = error.message
+    return null
+  }
+}
+function enter(index: number) {
+  read(index)
+  if (problems.value[index]) return
+  if (index < props.wants.length - 1) return focus(index + 1)
+  finish()
+}
+function finish() {
+  const values = props.wants.flatMap((want, i) => {
+    const value = read(i)
+    return value === null ? [] : [{ quantity: want.quantity, value, instrument: props.typedWith(want.quantity) }]
+  })
+  const wrong = problems.value.findIndex(p => p !== null)
+  if (wrong >= 0) return focus(wrong)
+  if (values.length > 0) emit('done', values)
+  else emit('cancel')
+}
+</script>
+
+<template>
+  <div class="typed" @keydown.esc.stop="emit('cancel')">
+    <div v-for="(want, i) in wants" :key="want.quantity" class="field">
+      <label :for="`typed-${want.quantity}`">{{ quantityInfo(want.quantity).label }}</label>
+      <div class="entry">
+        <input :id="`typed-${want.quantity}`" :ref="el => { if (el) fields[i] = el as HTMLInputElement }" v-model="texts[i]" class="fig" inputmode="decimal" autocomplete="off" :aria-invalid="problems[i] !== null" :aria-describedby="`typed-${want.quantity}-note`" @keydown.enter.prevent="enter(i)">
+        <span>{{ quantityInfo(want.quantity).shownUnit }}</span>
+      </div>
+      <select :value="typedWith(want.quantity)?.name ?? NONE" :aria-label="`instrument for ${quantityInfo(want.quantity).label}`" @change="emit('choose', want.quantity, ($event.target as HTMLSelectElement).value === NONE ? '' : ($event.target as HTMLSelectElement).value)">
+        <option v-for="o in optionsFor(want.quantity)" :key="o.name" :value="o.name">{{ o.name }}, {{ o.words }}</option>
+        <option :value="NONE">{{ NONE }}</option>
+      </select>
+      <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>
+    </div>
+    <div class="go">
+      <v-btn variant="flat" color="primary" @click="finish">Take typed row <kbd>Enter</kbd></v-btn>
+      <v-btn @click="emit('cancel')">Cancel <kbd>Esc</kbd></v-btn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.typed { display: flex; flex-wrap: wrap; gap: 12px 18px; padding: 10px 0 12px; align-items: flex-start; }
+.field { width: 210px; }
+label { font-size: 12.5px; color: var(--ink2); display: block; }
+.entry { display: flex; align-items: baseline; gap: 6px; }
+input { width: 150px; height: 46px; font-size: 20px; padding: 0 10px; border: 1.5px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+input[aria-invalid=true] { border-color: var(--out); border-width: 2px; }
+select { width: 100%; margin-top: 4px; min-height: 32px; font: inherit; font-size: 12.5px; color: var(--ink2); background: transparent; border: 0; border-bottom: 1px solid var(--line2); }
+select option { background: var(--sheet); color: var(--ink); }
+.problem { color: var(--out); font-size: 13px; margin: 3px 0 0; }
+.go { display: flex; gap: 10px; padding-top: 18px; }
+</style>

@@ -1,0 +1,78 @@
+import { ref, type Ref } from 'vue'
+import { v4 as uuid } from 'uuid'
+import type { Quantity, Reading } from '../../core/quantity'
+import type { Phase, RowTaken } from '../../core/run'
+import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
+import { liveReadings, missingRf, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
+import { typedUncertainty, type TypedInstrument } from '../logic/typedInstrument'
+
+export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly instrument: TypedInstrument | null }
+
+/** What a screen that takes rows needs from the stores. */
+export interface RowTakingParts {
+  readonly sheet: () => ModelSheet
+  readonly phase: Phase
+  readonly liveOf: LiveOf
+  readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
+  readonly say: (text: string, kind?: 'ok' | 'problem') => void
+}
+
+/** Taking rows from instruments and by typing, alike in the matrix and in the run. */
+export function useRowTaking(parts: RowTakingParts) {
+  const typing: Ref<{ pointId: string, first: string } | null> = ref(null)
+  let busy = false
+
+  /** @returns whether something was kept */
+  async function take(stepId: string | null, pointId: string): Promise<boolean> {
+    const point = pointOf(parts.sheet(), stepId, pointId)
+    if (missingRf(point, parts.liveOf)) {
+      parts.say('The power meter shows no RF: key the set first, then take the row.', 'problem')
+      return false
+    }
+    const readings = liveReadings(point, parts.liveOf, uuid)
+    if (readings.length === 0) {
+      parts.say('No connected instrument reads this now. Type it.', 'problem')
+      typing.value = { pointId, first: '' }
+      return false
+    }
+    if (!(await store(stepId, point, readings))) return false
+    const missing = point.wants.length - readings.length
+    parts.say(missing === 0 ? `${point.title}: taken` : `${point.title}: ${readings.length} taken, ${missing} still to be typed`, missing === 0 ? 'ok' : 'problem')
+    return true
+  }
+
+  async function takeTyped(stepId: string | null, pointId: string, entries: readonly TypedEntry[]): Promise<boolean> {
+    const point = pointOf(parts.sheet(), stepId, pointId)
+    const readings = entries.map(e => ({
+      id: uuid(), quantity: e.quantity, value: e.value, source: 'typed' as const, instrument: e.instrument?.name ?? null,
+      standardUncertainty: typedUncertainty(e.value, e.quantity, e.instrument),
+    }))
+    if (!(await store(stepId, point, readings))) return false
+    typing.value = null
+    parts.say(`${point.title}: taken as typed`)
+    return true
+  }
+
+  async function store(stepId: string | null, point: MeasurePoint, readings: Reading[]): Promise<boolean> {
+    if (busy) return false
+    busy = true
+    try {
+      const seen = rowConditions(parts.sheet(), point, parts.liveOf)
+      // What was typed in this row describes it better than what happens to be live.
+      const valueOf = (q: Quantity) => readings.find(r => r.quantity === q)?.value
+      const conditions = { ...seen, supplyV: valueOf('supplyV') ?? seen.supplyV, onTimeS: valueOf('onTimeS') ?? seen.onTimeS }
+      const { id: _id, atMs: _at, ...event } = rowTaken(parts.phase, stepId, point, conditions, readings, '', 0)
+      await parts.append(event)
+      return true
+    }
+    catch (error) {
+      parts.say(`Not kept: this browser cannot store it (${error instanceof Error ? error.message : String(error)}). Write it down.`, 'problem')
+      return false
+    }
+    finally {
+      busy = false
+    }
+  }
+
+  return { typing, take, takeTyped }
+}

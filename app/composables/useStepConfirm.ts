@@ -1,0 +1,28 @@
+import { computed, ref } from 'vue'
+import type { JobEvent, RunState, StepState } from '../../core/run'
+import { confirming } from '../logic/alignView'
+
+type Append = (event: Omit<Extract<JobEvent, { kind: 'step-confirmed' }>, 'id' | 'atMs'>) => Promise<void>
+
+/** Enter at a step: confirm, decide, skip or accept; where words are due they are asked for first. */
+export function useStepConfirm(state: () => StepState, run: () => RunState, append: Append, onward: () => void) {
+  const asking = ref<'as-is' | 'skipped' | null>(null)
+  const what = computed(() => confirming(state(), run()))
+
+  async function confirm() {
+    switch (what.value.kind) {
+      case 'already': return onward()
+      case 'done': return keep('done', '')
+      case 'decide': return keep('as-is', '')
+      case 'skip-justified': return keep('skipped', '')
+      case 'as-is': asking.value = 'as-is'; return
+      case 'skip': asking.value = 'skipped'
+    }
+  }
+  async function keep(outcome: 'done' | 'as-is' | 'skipped', reason: string) {
+    await append({ kind: 'step-confirmed', stepId: state().step.id, outcome, reason })
+    asking.value = null
+    onward()
+  }
+  return { what, asking, confirm, withReason: (reason: string) => keep(asking.value!, reason) }
+}

@@ -1,0 +1,79 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { useTheme } from 'vuetify'
+import KeysDialog from '../components/frame/KeysDialog.vue'
+import ReadoutRail from '../components/frame/ReadoutRail.vue'
+import SideNav from '../components/frame/SideNav.vue'
+import OutboxNotice from '../components/frame/OutboxNotice.vue'
+import PracticeControls from '../components/practice/PracticeControls.vue'
+import { useBenchKeys } from '../composables/useBenchKeys'
+import { useInstrumentsStore } from '../stores/instruments'
+import { useLiveStore } from '../stores/live'
+import { useOutboxStore } from '../stores/outbox'
+import { usePracticeStore } from '../stores/practice'
+
+const route = useRoute()
+const theme = useTheme()
+const chosen = useCookie<'day' | 'night'>('theme', { default: () => 'day', maxAge: 31_536_000 })
+theme.change(chosen.value)
+const live = useLiveStore()
+const outbox = useOutboxStore()
+const practice = usePracticeStore()
+const instruments = useInstrumentsStore()
+const keysOpen = ref(false)
+const started = ref(false)
+const night = computed(() => chosen.value === 'night')
+const drawer = computed(() => practice.panelOpen && route.path !== '/practice' && practice.state !== null)
+
+function switchTheme() {
+  chosen.value = night.value ? 'day' : 'night'
+  theme.change(chosen.value)
+}
+function togglePractice() {
+  if (practice.state) practice.panelOpen = !practice.panelOpen
+}
+function key() {
+  const simulated = practice.state && (drawer.value || route.path === '/practice')
+  if (simulated) void practice.change({ keyed: !practice.state!.keyed })
+  else live.toggleKey()
+}
+watch(drawer, open => open ? practice.watch() : practice.unwatch())
+onMounted(() => {
+  live.connect()
+  started.value = true
+  void practice.request()
+  void instruments.load()
+  void outbox.flush()
+})
+onBeforeUnmount(() => live.stop())
+useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key })
+</script>
+
+<template>
+  <v-app>
+    <div class="frame">
+      <SideNav :path="route.path" :night="night" @theme="switchTheme" @keys="keysOpen = true" />
+      <main class="frame-main"><OutboxNotice :waiting="outbox.unsent.length" :trouble="outbox.trouble" :refused="outbox.refused" @give-up="outbox.giveUp" /><slot /></main>
+      <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulated set">
+        <PracticeControls narrow :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />
+      </aside>
+      <ClientOnly>
+        <ReadoutRail class="frame-rail" :shown="live.shown" :clock="live.clock" :links="live.links" :connected="live.connected" :started="started" />
+        <template #fallback><footer class="frame-rail rail-waiting" /></template>
+      </ClientOnly>
+      <KeysDialog :open="keysOpen" @close="keysOpen = false" />
+    </div>
+  </v-app>
+</template>
+
+<style scoped>
+.frame { height: 100dvh; display: grid; grid-template: minmax(0, 1fr) 76px / 78px minmax(0, 1fr) auto; }
+.frame-main { overflow: auto; min-width: 0; display: flex; flex-direction: column; }
+.frame-drawer { width: 300px; overflow: auto; border-left: 1px solid var(--line2); background: var(--sheet); }
+.frame-rail { grid-column: 1 / -1; }
+.rail-waiting { background: var(--sheet); border-top: 1px solid var(--line2); }
+@media (max-width: 700px) {
+  .frame { grid-template: auto minmax(0, 1fr) auto 70px / minmax(0, 1fr); }
+  .frame-drawer { width: auto; max-height: 45dvh; border-left: 0; border-top: 1px solid var(--line2); }
+}
+</style>

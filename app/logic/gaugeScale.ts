@@ -1,0 +1,50 @@
+/** What a fork gauge has to show, all in one unit. */
+export interface GaugeValues {
+  readonly low: number | null
+  readonly high: number | null
+  readonly aim: number | null
+  readonly asFound: number | null
+  readonly now: number | null
+  readonly bound: number | null
+}
+
+export interface GaugeScale { readonly min: number, readonly max: number, readonly ticks: readonly number[] }
+
+/** Room around the window, in window widths, so that the approach to it can be seen. */
+const MARGIN = 1.2
+
+/**
+ * A scale that holds window and values and does not jump while a trimmer is turned: it grows in doublings only.
+ * @returns null when there is nothing to show
+ */
+export function gaugeScale(v: GaugeValues): GaugeScale | null {
+  const known = [v.low, v.high, v.aim, v.asFound, v.now].filter(x => x !== null && Number.isFinite(x)) as number[]
+  if (known.length === 0) return null
+  const centre = windowCentre(v) ?? known[0]!
+  const half = windowHalf(v, centre)
+  const reach = Math.max(...known.map(k => Math.abs(k - centre)))
+  const doublings = Math.max(0, Math.ceil(Math.log2(Math.max(reach * 1.08, 1e-30) / (half * (1 + MARGIN)))))
+  const span = half * (1 + MARGIN) * 2 ** doublings
+  const floor = v.low !== null && v.low >= 0 && centre - span < 0 && known.every(k => k >= 0) ? 0 : centre - span
+  const max = centre + span
+  return { min: floor, max, ticks: niceTicks(floor, max) }
+}
+
+function windowCentre(v: GaugeValues): number | null {
+  if (v.low !== null && v.high !== null) return (v.low + v.high) / 2
+  return v.aim ?? v.high ?? v.low
+}
+
+function windowHalf(v: GaugeValues, centre: number): number {
+  if (v.low !== null && v.high !== null && v.high > v.low) return (v.high - v.low) / 2
+  return Math.abs(centre) * 0.25 || 1
+}
+
+/** Four to eight round numbers across the scale. */
+export function niceTicks(min: number, max: number): number[] {
+  const raw = (max - min) / 5
+  const power = 10 ** Math.floor(Math.log10(raw))
+  const step = [1, 2, 5, 10].map(m => m * power).find(s => s >= raw)!
+  const first = Math.ceil(min / step)
+  return Array.from({ length: Math.floor(max / step) - first + 1 }, (_, i) => Number(((first + i) * step).toPrecision(12)))
+}

@@ -1,0 +1,97 @@
+import { format } from 'date-fns'
+import { GOES_STALE, adjusterOf, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
+import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
+import { groupDigits } from '../../core/quantity'
+import { statusWord } from './verdictWords'
+
+export function clockTime(atMs: number): string {
+  return format(atMs, 'HH:mm')
+}
+
+export function dayAndTime(atMs: number): string {
+  return format(atMs, 'd MMM yyyy, HH:mm')
+}
+
+export function day(iso: string | null): string {
+  return iso ? format(new Date(`${iso}T12:00:00`), 'EEE d MMM') : 'no date promised'
+}
+
+/** "CT1 (reference trimmer) turned 10:32, seen by the reading" */
+export function turnWords(sheet: ModelSheet, turns: readonly Turn[]): string {
+  const names = [...new Set(turns.map(t => t.designator))]
+  const last = turns.at(-1)
+  if (!last) return ''
+  const how = last.inferred ? 'the reading shows that it was turned' : 'turned'
+  const what = names.length === 1 ? `${names[0]} (${adjusterOf(sheet, names[0]!).name})` : names.length > 3 ? `${names[0]} to ${names.at(-1)}` : names.join(', ')
+  return `${what}: ${how} at ${clockTime(last.atMs)}`
+}
+
+export function staleWords(sheet: ModelSheet, turns: readonly Turn[]): string {
+  const last = turns.at(-1)
+  return last ? `${turnWords(sheet, turns)}; ${GOES_STALE[adjusterOf(sheet, last.designator).role].because}` : ''
+}
+
+/** Which step is next and why, in one sentence. */
+export function nextWords(sheet: ModelSheet, next: Next): string {
+  const { title } = stepOf(sheet, next.stepId)
+  switch (next.reason.kind) {
+    case 'not-measured': return `${title}: not measured yet`
+    case 'in-progress': return `${title}: under way`
+    case 'stale': return `${title}: stale. ${staleWords(sheet, next.reason.turns)}`
+    case 'outside': return `${title}: ${next.reason.verdict} its target`
+    case 'cannot-tell': return `${title}: the instrument cannot tell`
+    case 'unconfirmed': return `${title}: inside, not confirmed`
+    case 'reopened': return `${title}: reopened${next.reason.reason ? `, ${next.reason.reason}` : ''}`
+    case 'skip-lapsed': return `${title}: was skipped because of "${stepOf(sheet, next.reason.source).title}", which no longer holds`
+  }
+}
+
+export function conditionsWords(state: SetState): { label: string, value: string }[] {
+  const out = [] as { label: string, value: string }[]
+  if (state.channel !== null) out.push({ label: 'Channel', value: String(state.channel) })
+  out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
+  if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' }, { label: 'Tone', value: state.toneHz === null ? 'none' : `${state.toneHz / 1000} kHz` })
+  return out
+}
+
+export function differenceWords(d: Difference): string {
+  switch (d.kind) {
+    case 'supply': return `supply ${d.beforeV.toFixed(2)} V against ${d.afterV.toFixed(2)} V`
+    case 'load': return `other load (${d.before} / ${d.after})`
+    case 'instrument': return `other instrument (${d.before ?? 'none named'} / ${d.after ?? 'none named'})`
+    case 'tone': return 'other tone'
+    case 'channel': return 'other channel'
+    case 'power-switch': return 'other power setting'
+    case 'warm-up': return `${Math.round(d.beforeS / 60)} min against ${Math.round(d.afterS / 60)} min after power-on`
+    case 'unknown': return d.what === 'supply' ? 'supply voltage not recorded on both' : 'minutes since power-on not recorded on both'
+  }
+}
+
+/** What a ladder line says under its title. */
+export function stepLine(sheet: ModelSheet, s: StepState): string {
+  if (s.status === 'stale') return `stale: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} turned since`
+  if (s.status === 'skipped') return s.confirmed?.reason ? `skipped: ${s.confirmed.reason}` : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is inside`
+  const value = criterionWords(s)
+  const accepted = s.confirmed?.outcome === 'as-is' && s.status !== 'inside' ? (s.step.decides ? ', work follows' : ', accepted as it is') : ''
+  const open = s.status === 'inside' && !s.confirmed ? ', not confirmed' : ''
+  return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
+}
+
+export function criterionWords(s: StepState): string {
+  const c = s.criterion
+  if (!c || c.valueDb === null) return ''
+  const shown = Number.isFinite(c.valueDb) ? `${groupDigits(c.valueDb, 2, c.kind === 'peak')}\u2009dB` : 'one end without power'
+  return c.kind === 'spread' ? `spread ${shown}` : `last pass ${shown}`
+}
+
+export function keyDownWords(step: Step): string {
+  return step.keyDownLimitS === null ? 'not keyed' : `at most ${step.keyDownLimitS} s keyed, then rest twice as long`
+}
+
+const ITEM_WORDS: Record<OpenItem['kind'], string> = {
+  'owed': 'belongs to the procedure, not done yet', 'step-open': 'step of the alignment', 'accepted-as-is': 'accepted as it is',
+  'skipped': 'skipped', 'as-found-missing': 'as found', 'as-left-missing': 'as left', 'as-left-stale': 'as left, stale', 'as-left-outside': 'as left, not inside',
+}
+export function itemWords(item: OpenItem): string {
+  return ITEM_WORDS[item.kind]
+}

@@ -1,0 +1,71 @@
+<script setup lang="ts">
+import { computed, nextTick, ref } from 'vue'
+import IntakeForm from '../components/job/IntakeForm.vue'
+import JobRow from '../components/job/JobRow.vue'
+import { useBenchKeys } from '../composables/useBenchKeys'
+import type { Failure } from '../logic/failureWords'
+import { findJobs } from '../logic/findJobs'
+import { modelSheet } from '../../core/sheet'
+import { useJobsStore } from '../stores/jobs'
+import type { Intake } from '../../shared/job'
+
+const store = useJobsStore()
+const starting = ref(false)
+const busy = ref(false)
+const failure = ref<Failure | null>(null)
+const search = ref('')
+const searchField = ref<HTMLInputElement | null>(null)
+const EMPTY: Intake = { owner: '', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '', complaint: '', accessories: '', mayDo: '', promisedOn: null }
+const model = (id: string) => modelSheet(id).model
+const found = computed(() => findJobs(store.items ?? [], search.value, model))
+const onBench = computed(() => found.value.filter(i => i.job.onBench))
+const away = computed(() => found.value.filter(i => !i.job.onBench))
+
+async function start(intake: Intake) {
+  busy.value = true
+  const result = await store.start(intake)
+  busy.value = false
+  if ('words' in result) failure.value = result
+  else await navigateTo(`/jobs/${result.id}/as-found`)
+}
+function openForm() {
+  starting.value = true
+  failure.value = null
+}
+useHead({ title: 'Bench' })
+onMounted(() => void store.load())
+useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () => void nextTick(() => searchField.value?.focus()) })
+</script>
+
+<template>
+  <div class="page">
+    <template v-if="starting">
+      <h1>Take in a set</h1>
+      <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
+      <IntakeForm :initial="EMPTY" action="Start the job" :busy="busy" :failure="failure" @done="start"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+    </template>
+    <template v-else>
+      <div class="top">
+        <h1>On the bench</h1>
+        <label class="find">Find <kbd>/</kbd> <input ref="searchField" v-model="search" type="search" placeholder="tag, serial, owner" @keydown.esc="search = ''"></label>
+        <v-btn variant="flat" color="primary" @click="openForm">Take in a set <kbd>J</kbd></v-btn>
+      </div>
+      <div v-if="store.failure" class="care my-4" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>
+      <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /><p class="lead mt-3">Loading the jobs</p></div>
+      <template v-else>
+        <p v-if="store.items.length === 0" class="lead">Nothing has come over this bench yet. Take in a set: owner, model, serial and what is wrong with it. Then measure it as found, before anything is turned.</p>
+        <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
+        <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
+        <JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" />
+        <template v-if="away.length > 0"><h2 class="mt-8 mb-1">Handed over</h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" /></template>
+      </template>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+.top { display: flex; align-items: center; gap: 20px; margin-bottom: 14px; flex-wrap: wrap; }
+.find { margin-left: auto; font-size: 13px; color: var(--ink2); }
+.find input { height: 46px; width: 240px; margin-left: 10px; padding: 0 12px; font: inherit; font-size: 15px; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
+@media (max-width: 700px) { .find { margin-left: 0; } }
+</style>

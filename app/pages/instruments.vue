@@ -1,0 +1,58 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import InstrumentForm from '../components/instrument/InstrumentForm.vue'
+import InstrumentRow from '../components/instrument/InstrumentRow.vue'
+import type { Failure } from '../logic/failureWords'
+import { useInstrumentsStore } from '../stores/instruments'
+import { useLiveStore } from '../stores/live'
+import type { Instrument, InstrumentBody } from '../../shared/instrument'
+
+const store = useInstrumentsStore()
+const live = useLiveStore()
+const editing = ref<Instrument | 'new' | null>(null)
+const removing = ref<Instrument | null>(null)
+const failure = ref<Failure | null>(null)
+const NEW: InstrumentBody = { name: '', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025 }
+
+async function save(body: InstrumentBody) {
+  failure.value = editing.value === 'new' ? await store.add(body) : await store.change(editing.value!.id, body)
+  if (!failure.value) editing.value = null
+}
+async function remove() {
+  failure.value = await store.remove(removing.value!.id)
+  removing.value = null
+}
+function bodyOf(i: Instrument): InstrumentBody {
+  const { id: _id, ...body } = i
+  return body
+}
+useHead({ title: 'Instruments' })
+onMounted(() => void store.load())
+</script>
+
+<template>
+  <div class="page">
+    <div class="top"><h1>Instruments</h1><v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'">Connect an instrument</v-btn></div>
+    <p class="lead">Those that speak SCPI over a TCP socket are read ten times a second. Those that do not are listed so that typed readings carry their accuracy.</p>
+    <InstrumentForm v-if="editing" :key="editing === 'new' ? 'new' : editing.id" :initial="editing === 'new' ? NEW : bodyOf(editing)" :action="editing === 'new' ? 'Connect' : 'Save'" :failure="failure" @done="save" @cancel="editing = null" />
+    <p v-else-if="failure" class="care" role="alert">{{ failure.words }}</p>
+    <div v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>
+    <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /></div>
+    <p v-else-if="store.items.length === 0" class="lead">No instrument yet. Connect the first: its name, its profile, its address and port. Without any, everything can be typed.</p>
+    <div v-else class="scroll">
+      <table class="plain">
+        <thead><tr><th>Instrument</th><th>Reads, accuracy</th><th>Address</th><th>State</th><th /></tr></thead>
+        <tbody><InstrumentRow v-for="i in store.items" :key="i.id" :instrument="i" :link="live.links.find(l => l.instrumentId === i.id) ?? null" :connected="live.connected" @edit="editing = i" @remove="removing = i" /></tbody>
+      </table>
+    </div>
+    <v-dialog :model-value="removing !== null" max-width="440" @update:model-value="v => v || (removing = null)">
+      <v-card :title="`Remove ${removing?.name}?`"><v-card-text>Readings taken with it stay as they are. It can be connected again.</v-card-text>
+        <v-card-actions><v-spacer /><v-btn @click="removing = null">Cancel</v-btn><v-btn variant="flat" color="primary" @click="remove">Remove</v-btn></v-card-actions></v-card>
+    </v-dialog>
+  </div>
+</template>
+
+<style scoped>
+.top { display: flex; justify-content: space-between; align-items: center; gap: 20px; flex-wrap: wrap; }
+.scroll { overflow-x: auto; }
+</style>

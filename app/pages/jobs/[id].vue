@@ -1,0 +1,37 @@
+<script setup lang="ts">
+import { computed, watch } from 'vue'
+import JobHeader from '../../components/job/JobHeader.vue'
+import { useJobStore } from '../../stores/job'
+import { dayAndTime } from '../../logic/runWords'
+import { jobTag } from '../../../shared/job'
+
+const route = useRoute()
+const store = useJobStore()
+const id = computed(() => String(route.params.id))
+const stage = computed(() => route.path.split('/')[3] ?? '')
+useHead({ title: computed(() => store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job') })
+onMounted(() => watch(id, value => void store.open(value), { immediate: true }))
+</script>
+
+<template>
+  <div class="job">
+    <template v-if="store.job && store.sheet && store.rules && store.done">
+      <JobHeader :job="store.job" :sheet="store.sheet" :rules="store.rules" :done="store.done" :stage="stage" />
+      <p v-if="store.fromMemory" class="banner" role="status">The server does not answer. This is the job as this browser last knew it; what you take is kept here and sent later.</p>
+      <p v-else-if="store.handedOver" class="banner">Handed over {{ dayAndTime(store.handedOver.atMs) }}. Later entries are marked with their time.</p>
+      <NuxtPage />
+    </template>
+    <div v-else-if="store.failure" class="page">
+      <h1>{{ store.failure.code === 'unknown-job' ? 'There is no such job' : 'The job cannot be shown' }}</h1>
+      <p class="lead">{{ store.failure.words }}</p>
+      <v-btn v-if="store.failure.passing" class="mr-3" @click="store.open(id)">Try again</v-btn>
+      <v-btn to="/">To the bench</v-btn>
+    </div>
+    <div v-else class="page" role="status"><v-progress-linear indeterminate color="primary" /><p class="lead mt-4">Loading the job</p></div>
+  </div>
+</template>
+
+<style scoped>
+.job { display: flex; flex-direction: column; flex: 1; min-height: 0; }
+.banner { margin: 0; padding: 8px 20px; border-left: 4px dashed var(--unsure); background: var(--sheet); font-size: 14px; }
+</style>

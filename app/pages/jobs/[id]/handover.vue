@@ -1,0 +1,67 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import TextDialog from '../../../components/frame/TextDialog.vue'
+import StateMark from '../../../components/gauge/StateMark.vue'
+import BandChart from '../../../components/handover/BandChart.vue'
+import CompareTable from '../../../components/handover/CompareTable.vue'
+import OpenItemList from '../../../components/handover/OpenItemList.vue'
+import { bandCharts } from '../../../logic/bandChart'
+import { compliance, unsettled, workDone } from '../../../logic/handoverWords'
+import { day, dayAndTime } from '../../../logic/runWords'
+import { useJobStore } from '../../../stores/job'
+import { jobTag } from '../../../../shared/job'
+
+const store = useJobStore()
+const night = useCookie('theme')
+const settling = ref<string | null>(null)
+const handing = ref(false)
+const stale = computed(() => new Set(store.asLeft.filter(r => r.stale).map(r => r.point.id)))
+const charts = computed(() => bandCharts(store.compared, store.sheet!))
+const legal = computed(() => compliance(store.compared, store.rules!, stale.value))
+const work = computed(() => workDone(store.sheet!, store.run!))
+const open = computed(() => unsettled(store.items))
+const MARK = { inside: 'inside', outside: 'above', unproven: 'cannot-tell' } as const
+
+async function settle(text: string) {
+  await store.append({ kind: 'item-settled', itemId: settling.value!, text })
+  settling.value = null
+}
+async function handOver(text: string) {
+  await store.append({ kind: 'handed-over', text })
+  handing.value = false
+}
+const print = () => window.print()
+</script>
+
+<template>
+  <div class="page handover">
+    <div class="top">
+      <div><h1>Handover {{ jobTag(store.job!.number) }}: {{ store.sheet!.model }}, serial {{ store.job!.serial }}</h1>
+        <p class="lead">{{ store.job!.owner }}. {{ store.job!.promisedOn ? `Promised ${day(store.job!.promisedOn)}. ` : '' }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}</p></div>
+      <div class="acts no-print"><v-btn @click="print">Print</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn><v-btn v-if="!store.handedOver" variant="flat" color="primary" @click="handing = true">Hand over&hellip;</v-btn></div>
+    </div>
+    <section class="verdict"><StateMark :mark="MARK[legal.kind]" :size="20" /><div><b>{{ legal.words }}</b><ul v-if="legal.detail.length"><li v-for="d in legal.detail" :key="d">{{ d }}</li></ul>
+      <p class="quiet">Rule set {{ store.rules!.id }}, {{ store.rules!.source }}, as of {{ store.rules!.asOf }}{{ store.rules!.fromMemory ? ', written down from memory: check the current text' : '' }}. Local regulation and licensed practice decide.</p></div></section>
+    <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p></section>
+    <section class="charts"><BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" /></section>
+    <section><h2>Before and after</h2><p class="quiet legend"><StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar: uncertainty</p><div class="scroll"><CompareTable :cells="store.compared" :stale="stale" /></div></section>
+    <section><h2>What was done</h2><ul><li v-for="w in work" :key="w">{{ w }}</li></ul></section>
+    <section><h2>Open items <span class="quiet">{{ open.length }} not settled</span></h2><OpenItemList :items="store.items" @settle="id => (settling = id)" /></section>
+    <section><h2>Cautions</h2><ul><li>Fuse and polarity first when the set is connected; supply 13.8 V.</li><li>Never transmit without antenna or dummy load. Check the SWR of the antenna.</li><li>No external amplifier and no changed coverage where they are forbidden.</li><li>CB and amateur transmitters are regulated nationally: power, mode, channels, deviation, type approval.</li></ul></section>
+    <TextDialog :open="settling !== null" title="Settle the open item" label="How it was settled, or who was told" action="Settle" @close="settling = null" @done="settle" />
+    <TextDialog :open="handing" title="Hand the set over" :hint="open.length ? `${open.length} items are open: say what the owner was told about them.` : 'Nothing is open.'" label="What the owner was told" action="Hand over" :required="open.length > 0" @close="handing = false" @done="handOver" />
+  </div>
+</template>
+
+<style scoped>
+section { margin-top: 22px; } section ul { margin-left: 20px; }
+.top { display: flex; gap: 20px; justify-content: space-between; flex-wrap: wrap; }
+.acts { display: flex; gap: 8px; align-items: flex-start; }
+.verdict { display: flex; gap: 14px; border-top: 1px solid var(--line2); border-bottom: 1px solid var(--line2); padding: 12px 0; margin-top: 4px; }
+.verdict b { font-size: 17px; } .verdict p { margin: 4px 0 0; font-size: 13px; }
+.words { white-space: pre-wrap; max-width: 80ch; margin: 4px 0 0; }
+.charts { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; }
+.legend { display: flex; gap: 8px; align-items: center; font-size: 13px; margin: 4px 0; }
+.scroll { overflow-x: auto; }
+@media (max-width: 900px) { .charts { grid-template-columns: minmax(0, 1fr); } }
+</style>

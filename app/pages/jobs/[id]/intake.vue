@@ -1,0 +1,36 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import IntakeForm from '../../../components/job/IntakeForm.vue'
+import type { Failure } from '../../../logic/failureWords'
+import { useSaid } from '../../../composables/useSaid'
+import { useJobStore } from '../../../stores/job'
+import type { Intake } from '../../../../shared/job'
+
+const store = useJobStore()
+const busy = ref(false)
+const failure = ref<Failure | null>(null)
+const { said, say } = useSaid()
+const initial = computed<Intake>(() => {
+  const { owner, contact, sheetId, ruleSetId, serial, complaint, accessories, mayDo, promisedOn } = store.job!
+  return { owner, contact, sheetId, ruleSetId, serial, complaint, accessories, mayDo, promisedOn }
+})
+async function save(intake: Intake) {
+  busy.value = true
+  const { sheetId: _model, ...patch } = intake
+  failure.value = await store.change({ ...patch, promisedOn: patch.promisedOn || null })
+  busy.value = false
+  if (!failure.value) say('Intake corrected')
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>Intake</h1>
+    <p class="lead">Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the handover; the model stays, since the readings belong to its sheet.</p>
+    <IntakeForm :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save">
+      <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
+    </IntakeForm>
+    <h2 class="mt-8 mb-2">Before anything is powered</h2>
+    <ul class="ml-5"><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
+  </div>
+</template>

@@ -1,0 +1,3 @@
+declare module 'plotly.js-cartesian-dist-min' {
+  export * from 'plotly.js-dist-min'
+}

@@ -1,0 +1,52 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import TextDialog from '../components/frame/TextDialog.vue'
+import MatrixScreen from '../components/matrix/MatrixScreen.vue'
+import type { TypedValue } from '../components/matrix/TypedRow.vue'
+import { useMatrixPage } from '../composables/useMatrixPage'
+import { useRowTaking } from '../composables/useRowTaking'
+import { useSaid } from '../composables/useSaid'
+import { useInstrumentsStore } from '../stores/instruments'
+import { useJobStore } from '../stores/job'
+import { useLiveStore } from '../stores/live'
+
+/** As found and as left: the same matrix, taken alike. */
+const props = defineProps<{ phase: 'as-found' | 'as-left' }>()
+const TEXTS = {
+  'as-found': { title: 'As found', lead: 'Before anything is turned. Set the state of the row, key, press once: every instrument is read into it.' },
+  'as-left': { title: 'As left', lead: 'The same rows under the same conditions, warm, with the same instruments. What differs is marked and not compared.' },
+}
+const job = useJobStore()
+const live = useLiveStore()
+const instruments = useInstrumentsStore()
+const { said, say } = useSaid()
+const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, liveOf: live.liveOf, append: job.append, say })
+const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
+const striking = ref<string | null>(null)
+
+function strikeLast() {
+  striking.value = job.run!.history.readings.findLast(t => t.row.phase === props.phase && t.row.stepId === null && t.struck === null)?.reading.id ?? null
+}
+async function strike(reason: string) {
+  await job.append({ kind: 'reading-struck', readingId: striking.value!, reason })
+  striking.value = null
+  say('Struck out; it stays in the record')
+}
+function typeRow(pointId: string) {
+  choose(pointId)
+  typing.value = { pointId, first: '' }
+}
+onMounted(() => (live.keyDownLimitS = 20))
+</script>
+
+<template>
+  <MatrixScreen
+    :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :active="active" :typing="typing" :said="said"
+    :options-for="instruments.optionsFor" :typed-with="instruments.typedWith"
+    :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
+    @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"
+    @cancel="typing = null" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
+  />
+  <TextDialog :open="striking !== null" title="Strike out the reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" @close="striking = null" @done="strike" />
+</template>

@@ -1,0 +1,60 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { Quantity } from '../../core/quantity'
+import type { Instrument, InstrumentBody } from '../../shared/instrument'
+import { failureOf, type Failure } from '../logic/failureWords'
+import { typedInstruments, type TypedInstrument } from '../logic/typedInstrument'
+
+const LAST_CHOICE = 'diapason.typed-with'
+
+/** The instruments of the bench, and with which one each quantity was last typed. */
+export const useInstrumentsStore = defineStore('instruments', () => {
+  const items = shallowRef<Instrument[] | null>(null)
+  const failure = ref<Failure | null>(null)
+  const lastTypedWith = ref<Record<string, string>>({})
+
+  async function load() {
+    lastTypedWith.value = JSON.parse(localStorage.getItem(LAST_CHOICE) ?? '{}') as Record<string, string>
+    try {
+      items.value = await $fetch<Instrument[]>('/api/instruments', { retry: 0, timeout: 8000 })
+      failure.value = null
+    }
+    catch (error) {
+      failure.value = failureOf(error)
+    }
+  }
+
+  async function attempt(work: () => Promise<unknown>): Promise<Failure | null> {
+    try {
+      await work()
+      await load()
+      return null
+    }
+    catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  const add = (body: InstrumentBody) => attempt(() => $fetch('/api/instruments', { method: 'POST', body, retry: 0 }))
+  const change = (id: string, body: InstrumentBody) => attempt(() => $fetch(`/api/instruments/${id}`, { method: 'PUT', body, retry: 0 }))
+  const remove = (id: string) => attempt(() => $fetch(`/api/instruments/${id}`, { method: 'DELETE', retry: 0 }))
+
+  function optionsFor(quantity: Quantity): TypedInstrument[] {
+    return typedInstruments(items.value ?? [], quantity)
+  }
+
+  /** The last choice, else the first instrument that reads the quantity; '' was chosen on purpose and stays none. */
+  function typedWith(quantity: Quantity): TypedInstrument | null {
+    const options = optionsFor(quantity)
+    const last = lastTypedWith.value[quantity]
+    if (last === '') return null
+    return options.find(o => o.name === last) ?? options[0] ?? null
+  }
+
+  function chooseTypedWith(quantity: Quantity, name: string) {
+    lastTypedWith.value = { ...lastTypedWith.value, [quantity]: name }
+    localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
+  }
+
+  return { items, failure, load, add, change, remove, optionsFor, typedWith, chooseTypedWith }
+})

@@ -1,0 +1,98 @@
+import { defineStore } from 'pinia'
+import { v4 as uuid } from 'uuid'
+import { computed, ref, shallowRef } from 'vue'
+import { compareMatrix, matrixState, openItems, runState, stagesDone, type JobEvent } from '../../core/run'
+import { ruleSet } from '../../core/rules'
+import { modelSheet } from '../../core/sheet'
+import type { Job, JobPatch } from '../../shared/job'
+import { failureOf, type Failure } from '../logic/failureWords'
+import { loadSnapshot, saveSnapshot } from './outboxDb'
+import { useOutboxStore } from './outbox'
+
+type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
+
+/** The job that is open: its events, and everything that follows from them, computed. */
+export const useJobStore = defineStore('job', () => {
+  const outbox = useOutboxStore()
+  const job = shallowRef<Job | null>(null)
+  const stored = shallowRef<JobEvent[]>([])
+  const loading = ref(false)
+  const failure = ref<Failure | null>(null)
+  /** true: shown from this browser's memory, because the server did not answer */
+  const fromMemory = ref(false)
+
+  const events = computed<JobEvent[]>(() => {
+    const known = new Set(stored.value.map(e => e.id))
+    return [...stored.value, ...outbox.entries.filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id)).map(e => e.event)]
+  })
+  const sheet = computed(() => job.value ? modelSheet(job.value.sheetId, job.value.sheetRevision) : null)
+  const rules = computed(() => job.value ? ruleSet(job.value.ruleSetId) : null)
+  const run = computed(() => sheet.value && rules.value ? runState(sheet.value, rules.value, events.value) : null)
+  const asFound = computed(() => run.value ? matrixState(sheet.value!, rules.value!, run.value.history, 'as-found') : [])
+  const asLeft = computed(() => run.value ? matrixState(sheet.value!, rules.value!, run.value.history, 'as-left') : [])
+  const compared = computed(() => compareMatrix(asFound.value, asLeft.value))
+  const items = computed(() => run.value ? openItems(sheet.value!, run.value, asFound.value, asLeft.value) : [])
+  const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
+  const done = computed(() => run.value ? stagesDone(true, asFound.value, run.value, asLeft.value, handedOver.value !== null) : null)
+
+  outbox.onSent((jobId, event) => {
+    if (jobId === job.value?.id && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
+  })
+
+  async function open(id: string) {
+    if (job.value?.id !== id) {
+      job.value = null
+      stored.value = []
+    }
+    loading.value = true
+    failure.value = null
+    await outbox.reload()
+    try {
+      const answer = await $fetch<{ job: Job, events: JobEvent[] }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
+      job.value = answer.job
+      stored.value = answer.events
+      fromMemory.value = false
+      await saveSnapshot(answer.job, answer.events)
+      void outbox.flush()
+    }
+    catch (error) {
+      await openFromMemory(id, failureOf(error))
+    }
+    finally {
+      loading.value = false
+    }
+  }
+
+  async function openFromMemory(id: string, why: Failure) {
+    const snapshot = why.passing ? await loadSnapshot(id) : null
+    failure.value = why
+    if (!snapshot) return
+    job.value = snapshot.job
+    stored.value = snapshot.events
+    fromMemory.value = true
+    setTimeout(() => {
+      if (fromMemory.value && job.value?.id === id) void open(id)
+    }, 3000)
+  }
+
+  /** Keeps an event; resolved means that it survives a closed browser. */
+  async function append(event: WithoutId<JobEvent>): Promise<void> {
+    if (!job.value) return
+    const whole = { ...event, id: uuid(), atMs: Date.now() } as JobEvent
+    await outbox.append(job.value.id, whole)
+    await saveSnapshot(job.value, stored.value)
+  }
+
+  /** @returns the failure, or null when it was stored */
+  async function change(patch: JobPatch): Promise<Failure | null> {
+    try {
+      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, { method: 'PATCH', body: patch, retry: 0 })
+      return null
+    }
+    catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  return { job, events, sheet, rules, run, asFound, asLeft, compared, items, handedOver, done, loading, failure, fromMemory, open, append, change }
+})

@@ -1,0 +1,58 @@
+import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
+import type { JobEvent } from '../../core/run'
+import type { Job } from '../../shared/job'
+
+/** An event that was kept in this browser and is on its way to the server. */
+export interface OutboxEntry {
+  readonly place?: number
+  readonly jobId: string
+  readonly event: JobEvent
+  /** words of a refusal; such an entry is kept until somebody decides */
+  readonly refused: string | null
+}
+
+interface Schema extends DBSchema {
+  outbox: { key: number, value: OutboxEntry, indexes: { job: string } }
+  snapshot: { key: string, value: { job: Job, events: JobEvent[] } }
+}
+
+let opened: Promise<IDBPDatabase<Schema>> | null = null
+
+function database(): Promise<IDBPDatabase<Schema>> {
+  opened ??= openDB<Schema>('diapason', 1, {
+    upgrade(db) {
+      db.createObjectStore('outbox', { keyPath: 'place', autoIncrement: true }).createIndex('job', 'jobId')
+      db.createObjectStore('snapshot')
+    },
+  })
+  return opened
+}
+
+// IndexedDB cannot clone Vue's proxies: everything goes in as plain data.
+const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
+
+/** Resolves when the event is on disk. @returns its place in the outbox */
+export async function keep(jobId: string, event: JobEvent): Promise<number> {
+  return (await database()).add('outbox', plain({ jobId, event, refused: null }))
+}
+
+export async function waiting(): Promise<Required<OutboxEntry>[]> {
+  return (await (await database()).getAll('outbox')) as Required<OutboxEntry>[]
+}
+
+export async function drop(place: number): Promise<void> {
+  await (await database()).delete('outbox', place)
+}
+
+export async function markRefused(entry: OutboxEntry, words: string): Promise<void> {
+  await (await database()).put('outbox', plain({ ...entry, refused: words }))
+}
+
+/** The last known state of a job, for when neither server nor database is there. */
+export async function saveSnapshot(job: Job, events: readonly JobEvent[]): Promise<void> {
+  await (await database()).put('snapshot', plain({ job, events: [...events] }), job.id)
+}
+
+export async function loadSnapshot(jobId: string): Promise<{ job: Job, events: JobEvent[] } | null> {
+  return await (await database()).get('snapshot', jobId) ?? null
+}

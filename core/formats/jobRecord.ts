@@ -1,0 +1,83 @@
+import { quantityInfo, type Reading } from '../quantity'
+import type { RuleSet, Verdict } from '../rules'
+import type { ModelSheet } from '../sheet'
+import { compareMatrix, judgeAsked, asked, matrixState, openItems, runState, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
+import { pointOf } from '../sheet'
+
+/** The exchange format of a job: docs/formats/job-record.schema.json describes it. */
+export const JOB_RECORD_FORMAT = 'diapason-job-record'
+export const JOB_RECORD_VERSION = 1
+
+/** Who and what the job is about, as the record carries it. */
+export interface RecordedJob {
+  readonly tag: string
+  readonly owner: string
+  readonly serial: string
+  readonly complaint: string
+  readonly accessories: string
+  readonly mayDo: string
+  readonly promisedOn: string | null
+  readonly createdAtMs: number
+}
+
+interface RecordedValue { readonly value: number, readonly standardUncertainty: number | null, readonly instrument: string | null, readonly source: string, readonly verdict: Verdict, readonly atMs: number }
+
+export interface JobRecord {
+  readonly format: typeof JOB_RECORD_FORMAT
+  readonly version: typeof JOB_RECORD_VERSION
+  readonly exportedAtMs: number
+  readonly job: RecordedJob
+  readonly sheet: { readonly id: string, readonly model: string, readonly revision: number }
+  readonly ruleSet: { readonly id: string, readonly name: string, readonly source: string, readonly asOf: string, readonly fromMemory: boolean }
+  readonly comparison: readonly { readonly row: string, readonly title: string, readonly quantity: string, readonly siUnit: string, readonly before: RecordedValue | null, readonly after: RecordedValue | null, readonly comparable: boolean | null, readonly differences: readonly string[] }[]
+  readonly steps: readonly { readonly id: string, readonly title: string, readonly status: string, readonly satisfied: boolean, readonly outcome: string | null, readonly reason: string | null }[]
+  readonly openItems: readonly OpenItem[]
+  readonly events: readonly JobEvent[]
+}
+
+/** Everything that is known of a job, judged by the sheet and the rules given. Time is passed in. */
+export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
+  const run = runState(sheet, rules, events)
+  const before = matrixState(sheet, rules, run.history, 'as-found')
+  const after = matrixState(sheet, rules, run.history, 'as-left')
+  return {
+    format: JOB_RECORD_FORMAT, version: JOB_RECORD_VERSION, exportedAtMs, job,
+    sheet: { id: sheet.id, model: sheet.model, revision: sheet.revision },
+    ruleSet: { id: rules.id, name: rules.name, source: rules.source, asOf: rules.asOf, fromMemory: rules.fromMemory },
+    comparison: compareMatrix(before, after).map(c => ({
+      row: c.point.id, title: c.point.title, quantity: c.want.quantity, siUnit: quantityInfo(c.want.quantity).siUnit,
+      before: recorded(c.before), after: recorded(c.after),
+      comparable: c.differences === null ? null : c.differences.length === 0, differences: (c.differences ?? []).map(d => d.kind),
+    })),
+    steps: run.steps.map(s => ({ id: s.step.id, title: s.step.title, status: s.status, satisfied: s.satisfied, outcome: s.confirmed?.outcome ?? null, reason: s.confirmed?.reason || null })),
+    openItems: openItems(sheet, run, before, after),
+    events,
+  }
+}
+
+function recorded(cell: CellState): RecordedValue | null {
+  if (!cell.latest || !cell.judgement) return null
+  const { value, standardUncertainty, instrument, source } = cell.latest.reading
+  return { value, standardUncertainty, instrument, source, verdict: cell.judgement.verdict, atMs: cell.latest.row.atMs }
+}
+
+/** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
+export type ReadingLine = Record<'taken_at' | 'phase' | 'step' | 'row' | 'channel' | 'low_power' | 'tone_hz' | 'supply_v' | 'load' | 'on_time_s' | 'quantity' | 'value_si' | 'unit_si' | 'standard_uncertainty_si' | 'verdict' | 'source' | 'instrument' | 'struck_out' | 'stale', string>
+
+export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
+  const text = (v: string | number | boolean | null) => v === null ? '' : String(v)
+  return run.history.readings.map(({ reading, row, struck, staleBy }) => ({
+    taken_at: new Date(row.atMs).toISOString(), phase: row.phase, step: text(row.stepId), row: row.pointId,
+    channel: text(row.conditions.channel), low_power: text(row.conditions.lowPower), tone_hz: text(row.conditions.toneHz),
+    supply_v: text(row.conditions.supplyV), load: row.conditions.load, on_time_s: text(row.conditions.onTimeS),
+    quantity: reading.quantity, value_si: text(reading.value), unit_si: quantityInfo(reading.quantity).siUnit,
+    standard_uncertainty_si: text(reading.standardUncertainty), verdict: verdictOf(sheet, rules, row, reading),
+    source: reading.source, instrument: text(reading.instrument), struck_out: text(struck), stale: staleBy.length > 0 ? staleBy.map(t => t.designator).join(' ') : '',
+  }))
+}
+
+function verdictOf(sheet: ModelSheet, rules: RuleSet, row: RowTaken, reading: Reading): Verdict {
+  const point = pointOf(sheet, row.stepId, row.pointId)
+  const want = point.wants.find(w => w.quantity === reading.quantity)!
+  return judgeAsked(reading, asked(sheet, rules, want, row.conditions)).verdict
+}

@@ -1,0 +1,23 @@
+import type { Accuracy, Quantity } from '../quantity'
+
+/** One quantity of an instrument: how to ask for it and how good the answer is. */
+export interface ProfileQuantity {
+  readonly quantity: Quantity
+  /** SCPI query; null = read by eye and typed */
+  readonly query: string | null
+  /** SI value = answer x toSi */
+  readonly toSi: number
+  readonly accuracy: Accuracy
+}
+
+/** An instrument as data: adding one to the bench needs a profile, not code. */
+export interface InstrumentProfile {
+  readonly id: string
+  readonly name: string
+  readonly what: string
+  /** false: an instrument that does not talk; its readings are typed */
+  readonly talks: boolean
+  readonly quantities: readonly ProfileQuantity[]
+  readonly accuracyWords: string
+  readonly source: string
+}

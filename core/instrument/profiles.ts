@@ -1,0 +1,66 @@
+import { CoreError } from '../errors'
+import type { Accuracy, Quantity } from '../quantity'
+import type { InstrumentProfile, ProfileQuantity } from './instrumentProfile'
+
+const scpi = (quantity: Quantity, query: string, accuracy: Accuracy, toSi = 1): ProfileQuantity => ({ quantity, query, toSi, accuracy })
+const byEye = (quantity: Quantity, accuracy: Accuracy): ProfileQuantity => ({ quantity, query: null, toSi: 1, accuracy })
+
+const POWER: Accuracy = { ofReading: 0.03 }
+const COUNTER: Accuracy = { ofReading: 1e-7 }
+const MODULATION: Accuracy = { ofReading: 0.02 }
+
+const SIMULATED = 'simulated bench, accuracy as stated'
+const TYPICAL = 'typical for its kind (general trade knowledge): enter your own from its data sheet'
+
+/** Every profile there is; a talking one first. */
+export const INSTRUMENT_PROFILES: readonly InstrumentProfile[] = [
+  { id: 'scpi-power-meter', name: 'RF power meter, SCPI', what: 'average power and PEP', talks: true, accuracyWords: '3 % of reading', source: SIMULATED,
+    quantities: [scpi('powerW', 'MEAS:POW:AVER?', POWER), scpi('pepW', 'MEAS:POW:PEAK?', POWER)] },
+  { id: 'scpi-counter', name: 'Frequency counter, SCPI', what: 'carrier (input 1) and reference pin (input 2)', talks: true, accuracyWords: '0.1 ppm', source: SIMULATED,
+    quantities: [scpi('carrierHz', 'MEAS:FREQ? (@1)', COUNTER), scpi('referenceHz', 'MEAS:FREQ? (@2)', COUNTER)] },
+  { id: 'scpi-modulation-meter', name: 'Modulation meter, SCPI', what: 'peak deviation, both polarities', talks: true, accuracyWords: '2 % of reading', source: SIMULATED,
+    quantities: [scpi('deviationPositiveHz', 'MEAS:FM:DEV:POS?', MODULATION), scpi('deviationNegativeHz', 'MEAS:FM:DEV:NEG?', MODULATION)] },
+  { id: 'scpi-supply', name: 'Bench supply, SCPI', what: 'voltage, current, time since it was switched on', talks: true, accuracyWords: '0.2 % of reading + 20 mV; 1 % + 5 mA; 1 s', source: SIMULATED,
+    quantities: [
+      scpi('supplyV', 'MEAS:VOLT?', { ofReading: 0.002, absolute: 0.02 }),
+      scpi('supplyA', 'MEAS:CURR?', { ofReading: 0.01, absolute: 0.005 }),
+      scpi('onTimeS', 'OUTP:ELAP?', { absolute: 1 }),
+    ] },
+  { id: 'eye-power-20', name: 'In-line power meter, 20 W scale', what: 'power by eye', talks: false, accuracyWords: '5 % of full scale', source: TYPICAL,
+    quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 20 })] },
+  { id: 'eye-power-5', name: 'Terminating power meter, 5 W scale', what: 'power by eye', talks: false, accuracyWords: '5 % of full scale', source: TYPICAL,
+    quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 5 })] },
+  { id: 'eye-counter', name: 'Counter with a 1 ppm time base', what: 'frequency, read off', talks: false, accuracyWords: '1 ppm + 1 Hz', source: TYPICAL,
+    quantities: [byEye('carrierHz', { ofReading: 1e-6, absolute: 1 }), byEye('referenceHz', { ofReading: 1e-6, absolute: 1 })] },
+  { id: 'eye-deviation', name: 'Deviation meter, 5 kHz scale', what: 'deviation by eye', talks: false, accuracyWords: '5 % of reading', source: TYPICAL,
+    quantities: [byEye('deviationPositiveHz', { ofReading: 0.05 }), byEye('deviationNegativeHz', { ofReading: 0.05 })] },
+  { id: 'eye-multimeter', name: 'Multimeter', what: 'supply voltage and current', talks: false, accuracyWords: '0.5 % + 10 mV; 2 % + 10 mA', source: TYPICAL,
+    quantities: [byEye('supplyV', { ofReading: 0.005, absolute: 0.01 }), byEye('supplyA', { ofReading: 0.02, absolute: 0.01 })] },
+  { id: 'eye-generator', name: 'RF generator and SINAD meter', what: 'receiver sensitivity', talks: false, accuracyWords: '1.5 dB', source: TYPICAL,
+    // 1.5 dB of voltage upwards is 18.9 %
+    quantities: [byEye('sensitivityV', { ofReading: 10 ** (1.5 / 20) - 1 })] },
+  { id: 'eye-panel', name: 'The set itself', what: 'panel meter and lock lamp by eye', talks: false, accuracyWords: 'half a tick (0.1 W); 0.2 s', source: TYPICAL,
+    quantities: [byEye('panelPowerW', { absolute: 0.1 }), byEye('lockS', { absolute: 0.2 })] },
+  { id: 'eye-clock', name: 'Wall clock', what: 'minutes since power-on', talks: false, accuracyWords: '1 min', source: TYPICAL,
+    quantities: [byEye('onTimeS', { absolute: 60 })] },
+]
+
+/** @throws {CoreError} unknown-profile */
+export function instrumentProfile(id: string): InstrumentProfile {
+  const profile = INSTRUMENT_PROFILES.find(p => p.id === id)
+  if (!profile) throw new CoreError('unknown-profile', `no instrument profile "${id}"`)
+  return profile
+}
+
+/** How a profile reads a quantity, or undefined when it does not. */
+export function profileQuantity(profile: InstrumentProfile, quantity: Quantity): ProfileQuantity | undefined {
+  return profile.quantities.find(q => q.quantity === quantity)
+}
+
+/** Profiles that would leave an acceptance zone: those whose accuracy of reading is at least as good. */
+export function profilesAsGoodAs(quantity: Quantity, ofReading: number): InstrumentProfile[] {
+  return INSTRUMENT_PROFILES.filter((p) => {
+    const accuracy = profileQuantity(p, quantity)?.accuracy
+    return accuracy !== undefined && !accuracy.ofFullScale && !accuracy.absolute && (accuracy.ofReading ?? 0) < ofReading
+  })
+}

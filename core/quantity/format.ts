@@ -1,0 +1,77 @@
+import { standardToBound } from './uncertainty'
+import { quantityInfo, type Quantity } from './quantities'
+import type { Measured } from './reading'
+
+const THIN_SPACE = '\u2009'
+const MINUS = '\u2212'
+/** Digits after the point when nobody knows the uncertainty: as many as a bench of this kind can mean. */
+const DECIMALS_UNKNOWN: Record<string, number> = { MHz: 6, kHz: 2, W: 2, V: 2, A: 2, s: 1, min: 0, µV: 2 }
+
+/** A number ready for the screen, without and with its uncertainty. */
+export interface Shown { readonly value: string, readonly unit: string, readonly plusMinus: string | null }
+
+/**
+ * Decimals that an uncertainty justifies: down to the place of the first digit of the standard uncertainty.
+ * @param standardUncertainty in the unit shown, >= 0
+ * @returns digits after the decimal point, 0..9
+ * @example justifiedDecimals(0.067) // => 2, so that 3.8996 W is shown as 3.90 W
+ */
+export function justifiedDecimals(standardUncertainty: number): number {
+  if (!(standardUncertainty > 0)) return 9
+  return Math.min(9, Math.max(0, -Math.floor(Math.log10(standardUncertainty) + 1e-12)))
+}
+
+/** A number with a real minus sign and thin spaces between groups of three, on both sides of the point. */
+export function groupDigits(value: number, decimals: number, plus = false): string {
+  const fixed = Math.abs(value).toFixed(decimals)
+  const [whole = '0', fraction] = fixed.split('.')
+  const left = whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE)
+  const right = fraction ? `.${fraction.replace(/(\d{3})(?=\d)/g, `$1${THIN_SPACE}`)}` : ''
+  const negative = value < 0 && Number(fixed) !== 0
+  return `${negative ? MINUS : plus && Number(fixed) !== 0 ? '+' : ''}${left}${right}`
+}
+
+/**
+ * A measured value in the unit of the bench with the digits that its uncertainty justifies.
+ * @param measured value and standard uncertainty [SI]
+ * @returns value, unit and the bound U that verdicts use (null when unknown)
+ */
+export function showMeasured(measured: Measured, quantity: Quantity): Shown {
+  const info = quantityInfo(quantity)
+  const u = measured.standardUncertainty
+  const decimals = u === null ? DECIMALS_UNKNOWN[info.shownUnit] ?? 2 : Math.min(justifiedDecimals(u * info.perSi), 7)
+  return {
+    value: groupDigits(measured.value * info.perSi, decimals),
+    unit: info.shownUnit,
+    plusMinus: u === null ? null : showBound(standardToBound(u), info.shownUnit, info.perSi),
+  }
+}
+
+/** An error against a nominal: signed, always in Hz (the unit in which it is corrected). */
+export function showErrorHz(errorHz: number, standardUncertainty: number | null): Shown {
+  const decimals = standardUncertainty === null ? 0 : Math.min(1, justifiedDecimals(standardUncertainty))
+  return {
+    value: groupDigits(errorHz, decimals, true),
+    unit: 'Hz',
+    plusMinus: standardUncertainty === null ? null : showBound(standardToBound(standardUncertainty), 'Hz', 1),
+  }
+}
+
+/** A bound with one significant digit, two when it starts with 1; frequencies in MHz show theirs in Hz. */
+function showBound(bound: number, shownUnit: string, perSi: number): string {
+  const inHz = shownUnit === 'MHz'
+  const shown = inHz ? bound : bound * perSi
+  if (shown === 0) return `\u00b10 ${inHz ? 'Hz' : shownUnit}`
+  const exponent = Math.floor(Math.log10(shown))
+  const leadsWithOne = shown / 10 ** exponent < 2
+  const decimals = Math.min(9, Math.max(0, -exponent + (leadsWithOne ? 1 : 0)))
+  return `\u00b1${groupDigits(shown, decimals)} ${inHz ? 'Hz' : shownUnit}`
+}
+
+/** A plain SI number in the bench unit of a quantity, for targets and limits: no uncertainty, trailing zeros cut. */
+export function showPlain(value: number, quantity: Quantity): string {
+  const info = quantityInfo(quantity)
+  const shown = value * info.perSi
+  const decimals = info.shownUnit === 'MHz' ? 6 : 3
+  return `${groupDigits(Number(shown.toFixed(decimals)), Math.min(decimals, (String(Number(shown.toFixed(decimals))).split('.')[1] ?? '').length))} ${info.shownUnit}`
+}

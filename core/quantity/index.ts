@@ -1,0 +1,12 @@
+// What a number is
+export { QUANTITIES, QUANTITY_NAMES, quantityInfo, type Quantity, type QuantityInfo } from './quantities'
+export type { Measured, Reading, ReadingSource } from './reading'
+// The only conversions
+export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, wattsToDbm } from './power'
+export { hzToPpm, ppmToHz } from './frequency'
+export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
+// How sure it is
+export { boundToStandard, combineStandard, errorBound, standardToBound, type Accuracy } from './uncertainty'
+// In and out of words
+export { checkRange, parseTyped, type Typed } from './parseTyped'
+export { groupDigits, justifiedDecimals, showErrorHz, showMeasured, showPlain, type Shown } from './format'

@@ -1,0 +1,71 @@
+import { CoreError } from '../errors'
+import { dbmToWatts } from './power'
+import { dbmToVolts } from './receiverLevel'
+import { quantityInfo, type Quantity } from './quantities'
+
+const FACTOR: Record<string, Record<string, number>> = {
+  Hz: { hz: 1, khz: 1e3, mhz: 1e6, ghz: 1e9 },
+  W: { w: 1, mw: 1e-3, kw: 1e3 },
+  V: { v: 1, mv: 1e-3, uv: 1e-6, µv: 1e-6, μv: 1e-6 },
+  A: { a: 1, ma: 1e-3 },
+  s: { s: 1, ms: 1e-3, min: 60, h: 3600 },
+  ratio: { '': 1, '%': 0.01 },
+}
+
+/** Result of reading a typed entry: the value and how it was understood, in words, for the screen to repeat. */
+export interface Typed { readonly value: number, readonly understood: string }
+
+const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%]*)$/i
+
+/**
+ * A reading as people type it: decimal comma or point, spaces between thousands, with or without its unit.
+ *
+ * @param text e.g. "27,79125", "27.79125 MHz", "3.9", "400 mW", "-113 dBm"
+ * @param quantity decides the unit taken for granted (MHz, W, kHz, V, A, uV, s, min)
+ * @returns value [SI] and what was understood
+ * @throws {CoreError} not-a-number (with the text), unknown-unit, out-of-range (outside what the quantity can be)
+ */
+export function parseTyped(text: string, quantity: Quantity): Typed {
+  const info = quantityInfo(quantity)
+  const trimmed = text.trim()
+  const shown = trimmed.length > 40 ? `${trimmed.slice(0, 40)}…` : trimmed
+  const match = trimmed.length <= 60 ? NUMBER.exec(trimmed) : null
+  if (!match || (match[2] === undefined && match[3] === undefined)) {
+    throw new CoreError('not-a-number', `"${shown}" is not a number. Write it like ${example(info.shownUnit)}`)
+  }
+  const [, sign, whole = '0', fraction = '', exponent = '0', unitText = ''] = match
+  const digits = (s: string) => s.replace(/[^\d]/g, '')
+  const number = Number(`${sign ? (sign === '+' ? '' : '-') : ''}${digits(whole)}.${digits(fraction) || '0'}e${exponent}`)
+  const value = toSi(number, unitText || info.shownUnit, info.siUnit)
+  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `"${shown}" is too large to be a reading`)
+  checkRange(value, quantity, shown)
+  return { value, understood: `${String(number).replace('.', '.')} ${unitText || info.shownUnit}` }
+}
+
+/**
+ * @param value [SI]
+ * @throws {CoreError} not-a-number, out-of-range, with the range in the unit that people read
+ */
+export function checkRange(value: number, quantity: Quantity, shown = String(value)): void {
+  const info = quantityInfo(quantity)
+  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `${info.label}: ${shown} is not a finite number`)
+  if (value >= info.min && value <= info.max) return
+  const low = info.min * info.perSi
+  const high = info.max * info.perSi
+  const why = value < 0 ? ' A negative value cannot occur here.' : ''
+  throw new CoreError('out-of-range', `${info.label}: "${shown}" is outside ${low} to ${high} ${info.shownUnit}.${why}`)
+}
+
+function toSi(number: number, unit: string, siUnit: string): number {
+  const lower = unit.toLowerCase()
+  if (lower === 'dbm' && siUnit === 'W') return dbmToWatts(number)
+  if (lower === 'dbm' && siUnit === 'V') return dbmToVolts(number)
+  const factor = FACTOR[siUnit]?.[lower]
+  if (factor === undefined) throw new CoreError('unknown-unit', `"${unit}" is not a unit of this quantity (${Object.keys(FACTOR[siUnit] ?? {}).join(', ')})`)
+  // Dividing by the reciprocal keeps 0.4 kHz exactly 400 where multiplying would leave a rounding tail.
+  return factor < 1 ? number / Math.round(1 / factor) : number * factor
+}
+
+function example(shownUnit: string): string {
+  return shownUnit === 'MHz' ? '27.79125 or 27.79125 MHz' : `3.9 or 3.9 ${shownUnit}`
+}

@@ -1,0 +1,45 @@
+import { CoreError } from '../errors'
+
+/** How a quantity is shown: the unit it is read in at the bench and the factor from SI. */
+export interface QuantityInfo {
+  readonly label: string
+  readonly symbol: string
+  readonly siUnit: 'Hz' | 'W' | 'V' | 'A' | 's' | 'ratio'
+  readonly shownUnit: string
+  /** shown value = SI value x perSi */
+  readonly perSi: number
+  /** smallest SI value that can occur; typed readings below it are refused */
+  readonly min: number
+  /** largest SI value that a bench of this kind can meet; typed readings above it are refused */
+  readonly max: number
+}
+
+/** Every quantity that a reading can carry. Ranges: the widest that a bench of this kind meets (general trade knowledge). */
+export const QUANTITIES = {
+  carrierHz: { label: 'Transmit frequency', symbol: 'f', siUnit: 'Hz', shownUnit: 'MHz', perSi: 1e-6, min: 1e5, max: 3e9 },
+  referenceHz: { label: 'Reference frequency', symbol: 'f ref', siUnit: 'Hz', shownUnit: 'MHz', perSi: 1e-6, min: 1e5, max: 1e8 },
+  powerW: { label: 'Power, average', symbol: 'P', siUnit: 'W', shownUnit: 'W', perSi: 1, min: 0, max: 2000 },
+  pepW: { label: 'PEP', symbol: 'PEP', siUnit: 'W', shownUnit: 'W', perSi: 1, min: 0, max: 5000 },
+  panelPowerW: { label: 'Panel RF meter', symbol: 'P panel', siUnit: 'W', shownUnit: 'W', perSi: 1, min: 0, max: 2000 },
+  deviationPositiveHz: { label: 'Deviation, positive', symbol: 'D+', siUnit: 'Hz', shownUnit: 'kHz', perSi: 1e-3, min: 0, max: 1e5 },
+  deviationNegativeHz: { label: 'Deviation, negative', symbol: 'D\u2212', siUnit: 'Hz', shownUnit: 'kHz', perSi: 1e-3, min: 0, max: 1e5 },
+  supplyV: { label: 'Supply', symbol: 'V', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 1000 },
+  supplyA: { label: 'Supply current', symbol: 'I', siUnit: 'A', shownUnit: 'A', perSi: 1, min: 0, max: 100 },
+  sensitivityV: { label: 'Sensitivity', symbol: 'S min', siUnit: 'V', shownUnit: '\u00b5V', perSi: 1e6, min: 0, max: 0.1 },
+  lockS: { label: 'Lock time', symbol: 't lock', siUnit: 's', shownUnit: 's', perSi: 1, min: 0, max: 60 },
+  onTimeS: { label: 'Since power-on', symbol: 't on', siUnit: 's', shownUnit: 'min', perSi: 1 / 60, min: 0, max: 2_592_000 },
+} as const satisfies Record<string, QuantityInfo>
+
+export type Quantity = keyof typeof QUANTITIES
+
+export const QUANTITY_NAMES = Object.keys(QUANTITIES) as Quantity[]
+
+/**
+ * @returns what is known of a quantity
+ * @throws {CoreError} unknown-quantity
+ */
+export function quantityInfo(quantity: string): QuantityInfo {
+  const info = (QUANTITIES as Record<string, QuantityInfo>)[quantity]
+  if (!info) throw new CoreError('unknown-quantity', `"${quantity}" is not a quantity Diapason knows`)
+  return info
+}

@@ -1,0 +1,19 @@
+import type { Quantity } from './quantities'
+
+/** A measured value in SI with its standard uncertainty; null = nobody knows how good it is (typed without an instrument). */
+export interface Measured {
+  readonly value: number
+  readonly standardUncertainty: number | null
+}
+
+export type ReadingSource = 'instrument' | 'typed'
+
+/** One number from one instrument. Conditions and phase belong to the row it was taken in. */
+export interface Reading extends Measured {
+  /** client-made UUID: sent twice, stored once */
+  readonly id: string
+  readonly quantity: Quantity
+  readonly source: ReadingSource
+  /** name of the instrument as on the bench, or null when typed without one */
+  readonly instrument: string | null
+}

@@ -1,0 +1,53 @@
+import { CoreError } from '../errors'
+
+/**
+ * What an instrument promises, as its maker writes it. The parts add as bounds.
+ * Worked example: 5 % of full scale on 20 W = { ofFullScale: 0.05, fullScale: 20 } = 1 W everywhere.
+ */
+export interface Accuracy {
+  /** of the reading [ratio] */
+  readonly ofReading?: number
+  /** of full scale [ratio]; needs fullScale */
+  readonly ofFullScale?: number
+  /** full scale of the range in use [SI unit of the quantity] */
+  readonly fullScale?: number
+  /** constant part: resolution, half a tick, the eye [SI unit] */
+  readonly absolute?: number
+}
+
+/**
+ * Bound of the error of one reading: the class itself, which is what verdicts use as U.
+ *
+ * @param value reading [SI]
+ * @returns U >= 0 [SI]
+ * @throws {CoreError} out-of-range (negative parts, full-scale class without a full scale), not-a-number
+ * Source: accuracy class as a bound on the error, common practice; expanding u by k never exceeds it
+ * (95 % of a rectangular distribution is 0.95 of its half width).
+ */
+export function errorBound(value: number, accuracy: Accuracy): number {
+  const { ofReading = 0, ofFullScale = 0, fullScale, absolute = 0 } = accuracy
+  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `reading ${value}`)
+  if (!(ofReading >= 0 && ofFullScale >= 0 && absolute >= 0)) throw new CoreError('out-of-range', 'an accuracy cannot be negative')
+  if (ofFullScale > 0 && !(fullScale !== undefined && fullScale > 0)) {
+    throw new CoreError('out-of-range', 'an accuracy of full scale needs the full scale')
+  }
+  return Math.abs(value) * ofReading + ofFullScale * (fullScale ?? 0) + absolute
+}
+
+/** Half width of a rectangular distribution to its standard deviation. Source: JCGM 100 (GUM) 4.3.7 (from memory): u = a / sqrt 3. */
+export function boundToStandard(bound: number): number {
+  return bound / Math.sqrt(3)
+}
+
+/** Inverse of {@link boundToStandard}: the bound U that a verdict uses. */
+export function standardToBound(standardUncertainty: number): number {
+  return standardUncertainty * Math.sqrt(3)
+}
+
+/**
+ * Independent standard uncertainties add in squares. Source: JCGM 100 (GUM) 5.1.2 (from memory).
+ * Limits: not for instruments that share generator, cable, sampler or load.
+ */
+export function combineStandard(parts: readonly number[]): number {
+  return Math.hypot(...parts)
+}

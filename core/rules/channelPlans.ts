@@ -1,0 +1,70 @@
+import { CoreError } from '../errors'
+
+/** A channel plan: numbered centre frequencies [Hz]. */
+export interface ChannelPlan {
+  readonly id: string
+  readonly name: string
+  readonly source: string
+  /** centre frequency of channel n at index n - 1 [Hz] */
+  readonly channelsHz: readonly number[]
+}
+
+const STEP_HZ = 10_000
+
+/** f = 27.60125 MHz + 10 kHz (n - 1). */
+const UK27: ChannelPlan = {
+  id: 'uk27',
+  name: 'UK 27 MHz FM, 40 channels',
+  source: 'MPT 1320 (from memory: check the current text)',
+  channelsHz: Array.from({ length: 40 }, (_, i) => 27_601_250 + i * STEP_HZ),
+}
+
+/** The five 10 kHz slots that the forty-channel plan leaves to radio control. */
+export const FORTY_GAPS_HZ: readonly number[] = [26_995_000, 27_045_000, 27_095_000, 27_145_000, 27_195_000]
+
+/** Forty channels, five gaps; 23, 24 and 25 stand out of order because 24 and 25 filled holes below 23 later. */
+const FORTY: ChannelPlan = {
+  id: 'forty',
+  name: 'US / CEPT, 40 channels',
+  source: '47 CFR 95.963 / CEPT plan (from memory: check the current text)',
+  channelsHz: fortyChannelsHz(),
+}
+
+function fortyChannelsHz(): number[] {
+  const raster = Array.from({ length: 45 }, (_, i) => 26_965_000 + i * STEP_HZ).filter(hz => !FORTY_GAPS_HZ.includes(hz))
+  const [slot23, slot24, slot25] = [raster[22]!, raster[23]!, raster[24]!] // 27.235, 27.245, 27.255
+  return [...raster.slice(0, 22), slot25, slot23, slot24, ...raster.slice(25)]
+}
+
+export const CHANNEL_PLANS: readonly ChannelPlan[] = [UK27, FORTY]
+
+/** @throws {CoreError} unknown-plan */
+export function channelPlan(planId: string): ChannelPlan {
+  const plan = CHANNEL_PLANS.find(p => p.id === planId)
+  if (!plan) throw new CoreError('unknown-plan', `no channel plan "${planId}"`)
+  return plan
+}
+
+/**
+ * @param planId 'uk27' or 'forty'
+ * @param channel 1..40
+ * @returns centre frequency [Hz]
+ * @throws {CoreError} unknown-plan, unknown-channel
+ * @example channelHz('uk27', 20) // => 27791250
+ */
+export function channelHz(planId: string, channel: number): number {
+  const plan = channelPlan(planId)
+  const hz = Number.isInteger(channel) ? plan.channelsHz[channel - 1] : undefined
+  if (hz === undefined) throw new CoreError('unknown-channel', `channel ${channel} is not in "${plan.name}" (1 to ${plan.channelsHz.length})`)
+  return hz
+}
+
+/** @returns the channel whose centre is nearest and the distance to it [Hz] */
+export function nearestChannel(planId: string, frequencyHz: number): { channel: number, errorHz: number } {
+  const plan = channelPlan(planId)
+  let best = 0
+  plan.channelsHz.forEach((hz, i) => {
+    if (Math.abs(frequencyHz - hz) < Math.abs(frequencyHz - plan.channelsHz[best]!)) best = i
+  })
+  return { channel: best + 1, errorHz: frequencyHz - plan.channelsHz[best]! }
+}

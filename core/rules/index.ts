@@ -1,0 +1,8 @@
+// Where the channels are
+export { CHANNEL_PLANS, FORTY_GAPS_HZ, channelHz, channelPlan, nearestChannel, type ChannelPlan } from './channelPlans'
+// What is allowed
+export { RULE_SETS, ruleSet } from './ruleSets'
+export { limitFor, type ResolvedLimit, type RuleConditions, type RuleLimit, type RuleSet } from './ruleSet'
+// What a reading means
+export { judge, type Judgement, type Reason, type Verdict, type Window } from './judge'
+export { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from './acceptanceZone'

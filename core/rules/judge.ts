@@ -1,0 +1,82 @@
+import { standardToBound, type Measured } from '../quantity'
+import type { ResolvedLimit } from './ruleSet'
+
+/** A workshop window [SI]; null = open on that side. */
+export interface Window { readonly low: number | null, readonly high: number | null, readonly aim: number | null }
+
+export type Verdict = 'inside' | 'above' | 'below' | 'cannot-tell'
+
+/** Why a verdict is what it is; `text` is for the screen, the numbers stay for whoever doubts it. */
+export interface Reason {
+  readonly rule: 'target' | 'limit' | 'resolution' | 'uncertainty-unknown'
+  readonly verdict: Verdict | null
+  readonly low: number | null
+  readonly high: number | null
+  readonly limitId: string | null
+}
+
+export interface Judgement {
+  readonly verdict: Verdict
+  /** false: the instrument's bound exceeds a third of the window, so plain acceptance means little */
+  readonly resolvesTarget: boolean
+  readonly reasons: readonly Reason[]
+}
+
+/** Share of a window that the instrument's bound may take before it "cannot resolve the tolerance" (common practice). */
+const RESOLVING_SHARE = 1 / 3
+
+/**
+ * Judges a reading by the two rules that are never mixed: a workshop window by plain acceptance (the reading itself),
+ * a legal limit with a guard band (the reading with its bound U).
+ *
+ * The more serious finding leads: outside the law, outside the window, law undecidable, inside.
+ * @param measured reading [SI]; unknown uncertainty leaves every legal limit undecidable
+ * @param target workshop window or null
+ * @param limit legal limit or null; a limit of a workshop rule set is taken by plain acceptance
+ * @returns verdict with its reasons; 'inside' with no reasons when nothing is asked of the quantity
+ * Source: guard band with U: JCGM 106, ISO 14253-1, ILAC-G8 (from memory).
+ */
+export function judge(measured: Measured, target: Window | null, limit: ResolvedLimit | null): Judgement {
+  const bound = measured.standardUncertainty === null ? null : standardToBound(measured.standardUncertainty)
+  const reasons: Reason[] = []
+  if (limit) {
+    const verdict = limit.kind === 'legal' ? guarded(measured.value, bound, limit) : plain(measured.value, limit)
+    reasons.push({ rule: 'limit', verdict, low: limit.low, high: limit.high, limitId: limit.rule.id })
+    if (bound === null && limit.kind === 'legal') reasons.push({ rule: 'uncertainty-unknown', verdict: null, low: null, high: null, limitId: limit.rule.id })
+  }
+  if (target) reasons.push({ rule: 'target', verdict: plain(measured.value, target), low: target.low, high: target.high, limitId: null })
+  const resolvesTarget = !target || bound === null || resolves(bound, target)
+  if (!resolvesTarget) reasons.push({ rule: 'resolution', verdict: null, low: target!.low, high: target!.high, limitId: null })
+  return { verdict: leading(reasons), resolvesTarget, reasons }
+}
+
+function leading(reasons: readonly Reason[]): Verdict {
+  const of = (rule: Reason['rule']) => reasons.find(r => r.rule === rule)?.verdict ?? null
+  const legal = of('limit')
+  const workshop = of('target')
+  if (legal === 'above' || legal === 'below') return legal
+  if (workshop === 'above' || workshop === 'below') return workshop
+  return legal ?? workshop ?? 'inside'
+}
+
+function plain(value: number, window: { low: number | null, high: number | null }): Verdict {
+  if (window.high !== null && value > window.high) return 'above'
+  if (window.low !== null && value < window.low) return 'below'
+  return 'inside'
+}
+
+function guarded(value: number, bound: number | null, limit: { low: number | null, high: number | null }): Verdict {
+  const { low, high } = limit
+  if (bound === null) return 'cannot-tell'
+  if (high !== null && value - bound > high) return 'above'
+  if (low !== null && value + bound < low) return 'below'
+  const surelyUnder = high === null || value + bound <= high
+  const surelyOver = low === null || value - bound >= low
+  return surelyUnder && surelyOver ? 'inside' : 'cannot-tell'
+}
+
+/** A one-sided window has no width to resolve. */
+function resolves(bound: number, window: Window): boolean {
+  if (window.low === null || window.high === null) return true
+  return bound <= (window.high - window.low) * RESOLVING_SHARE
+}

@@ -1,0 +1,84 @@
+import { CoreError } from '../errors'
+import type { Quantity } from '../quantity'
+import { channelHz } from './channelPlans'
+
+/** How sure we are of a value that was written down from memory: H sure, M check before it is shown as law, L a hint. */
+export type Confidence = 'H' | 'M-H' | 'M' | 'L-M' | 'L'
+
+/** Bounds of a limit. Error bounds are relative to the channel centre and become absolute per channel. */
+export interface LimitBound {
+  readonly low?: number
+  readonly high?: number
+  /** +/- about the channel centre [Hz] */
+  readonly errorHz?: number
+  /** +/- about the channel centre [ppm] */
+  readonly errorPpm?: number
+}
+
+/** One line of a rule set, as data: changing the law changes this and every view follows. */
+export interface RuleLimit {
+  readonly id: string
+  readonly quantity: Quantity
+  /** undefined = either position of the high/low power switch */
+  readonly lowPower?: boolean
+  readonly bound: LimitBound
+  readonly words: string
+  readonly source: string
+  readonly confidence: Confidence | 'practice'
+}
+
+export interface RuleSet {
+  readonly id: string
+  readonly name: string
+  /** legal limits are judged with a guard band, workshop targets by plain acceptance; never mixed */
+  readonly kind: 'legal' | 'workshop'
+  readonly region: string
+  /** plan whose channels these rules cover; null = any */
+  readonly planId: string | null
+  readonly source: string
+  /** day on which the values were written down (ISO date) */
+  readonly asOf: string
+  /** true: no text was at hand when the values were written down */
+  readonly fromMemory: boolean
+  readonly limits: readonly RuleLimit[]
+  /** rules without a number that this program judges yet */
+  readonly alsoSays: readonly string[]
+}
+
+/** What a limit applies to. */
+export interface RuleConditions {
+  readonly planId: string
+  readonly channel: number | null
+  readonly lowPower: boolean
+}
+
+/** A limit made absolute for one channel [SI]; null = no bound on that side. */
+export interface ResolvedLimit {
+  readonly rule: RuleLimit
+  readonly kind: RuleSet['kind']
+  readonly ruleSetName: string
+  readonly low: number | null
+  readonly high: number | null
+}
+
+/**
+ * The strictest-first limits of a rule set for one quantity under given conditions.
+ * @returns the applicable limit, or null when the set says nothing about the quantity
+ * @throws {CoreError} unknown-channel (an error limit needs a channel of the plan)
+ */
+export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleConditions): ResolvedLimit | null {
+  const candidates = set.limits.filter(l => l.quantity === quantity && (l.lowPower === undefined || l.lowPower === conditions.lowPower))
+  // A line written for this switch position is the more particular one and wins over the general line.
+  const rule = candidates.find(l => l.lowPower !== undefined) ?? candidates[0]
+  return rule ? resolve(set, rule, conditions) : null
+}
+
+function resolve(set: RuleSet, rule: RuleLimit, conditions: RuleConditions): ResolvedLimit {
+  const { errorHz, errorPpm, low, high } = rule.bound
+  const base = { rule, kind: set.kind, ruleSetName: set.name }
+  if (errorHz === undefined && errorPpm === undefined) return { ...base, low: low ?? null, high: high ?? null }
+  if (conditions.channel === null) throw new CoreError('unknown-channel', `${rule.id} needs a channel`)
+  const centreHz = channelHz(conditions.planId, conditions.channel)
+  const halfHz = errorHz ?? centreHz * errorPpm! * 1e-6
+  return { ...base, low: centreHz - halfHz, high: centreHz + halfHz }
+}

@@ -1,0 +1,26 @@
+import type { RuleSet } from '../ruleSet'
+
+const SOURCE = 'MPT 1320'
+
+export const RULES_UK27: RuleSet = {
+  id: 'R-UK27',
+  name: 'UK 27 MHz FM',
+  kind: 'legal',
+  region: 'United Kingdom, 27.60125 to 27.99125 MHz',
+  planId: 'uk27',
+  source: SOURCE,
+  asOf: '2026-11-25',
+  fromMemory: true,
+  limits: [
+    { id: 'R-UK2', quantity: 'powerW', lowPower: false, bound: { high: 4 }, words: 'carrier at most 4 W at the antenna socket', source: SOURCE, confidence: 'M-H' },
+    { id: 'R-UK3', quantity: 'powerW', lowPower: true, bound: { high: 0.4 }, words: 'low power 10 dB less: at most 0.4 W', source: SOURCE, confidence: 'M' },
+    { id: 'R-UK4', quantity: 'carrierHz', bound: { errorHz: 1500 }, words: 'frequency error at most 1.5 kHz', source: SOURCE, confidence: 'L-M' },
+    { id: 'R-UK5+', quantity: 'deviationPositiveHz', bound: { high: 2500 }, words: 'deviation at most 2.5 kHz, absolute maximum', source: SOURCE, confidence: 'M' },
+    { id: 'R-UK5-', quantity: 'deviationNegativeHz', bound: { high: 2500 }, words: 'deviation at most 2.5 kHz, absolute maximum', source: SOURCE, confidence: 'M' },
+  ],
+  alsoSays: [
+    'R-UK6: adjacent-channel power at most 10 µW, or 60 dB down (a hint from memory)',
+    'R-UK7: spurious 0.25 µW general, 50 nW in broadcast and some other bands',
+    'R-UK8: AM 4 W and SSB 12 W PEP belong to the CEPT channels, not to this plan',
+  ],
+}

@@ -1,0 +1,51 @@
+import type { TakenReading } from './history'
+
+/** Supply differences up to this move a saturated stage's power by about 0.06 dB [V] (computed from P ~ V^2). */
+const SUPPLY_TOLERANCE_V = 0.1
+/** After this a solid-state set counts as warm [s] (common practice: 20 to 30 min). */
+export const WARM_S = 20 * 60
+/** Cold readings compare only when taken this close on the warm-up curve [s]. */
+const COLD_TOLERANCE_S = 5 * 60
+
+/** One condition that differs between two readings, so that they cannot be compared. */
+export type Difference =
+  | { readonly kind: 'supply', readonly beforeV: number, readonly afterV: number }
+  | { readonly kind: 'load', readonly before: string, readonly after: string }
+  | { readonly kind: 'instrument', readonly before: string | null, readonly after: string | null }
+  | { readonly kind: 'tone', readonly beforeHz: number | null, readonly afterHz: number | null }
+  | { readonly kind: 'channel' }
+  | { readonly kind: 'power-switch' }
+  | { readonly kind: 'warm-up', readonly beforeS: number, readonly afterS: number }
+  | { readonly kind: 'unknown', readonly what: 'supply' | 'warm-up' }
+
+/**
+ * Whether two readings of the same cell may be compared.
+ * @returns the differing conditions; empty = comparable
+ * Source: thresholds chosen so that the condition alone moves the result by less than about 0.1 to 0.2 dB.
+ */
+export function comparability(before: TakenReading, after: TakenReading): Difference[] {
+  const a = before.row.conditions
+  const b = after.row.conditions
+  const out: Difference[] = []
+  if (a.channel !== b.channel) out.push({ kind: 'channel' })
+  if (a.lowPower !== b.lowPower) out.push({ kind: 'power-switch' })
+  if (a.toneHz !== b.toneHz) out.push({ kind: 'tone', beforeHz: a.toneHz, afterHz: b.toneHz })
+  if (a.load !== b.load) out.push({ kind: 'load', before: a.load, after: b.load })
+  if (before.reading.instrument !== after.reading.instrument) out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
+  return [...out, ...supply(a.supplyV, b.supplyV), ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS)]
+}
+
+function supply(beforeV: number | null, afterV: number | null): Difference[] {
+  if (beforeV === null && afterV === null) return []
+  if (beforeV === null || afterV === null) return [{ kind: 'unknown', what: 'supply' }]
+  // A tenth of a volt is meant as read on the meter: binary fractions must not push 0.1 over 0.1.
+  return Math.abs(beforeV - afterV) > SUPPLY_TOLERANCE_V + 1e-9 ? [{ kind: 'supply', beforeV, afterV }] : []
+}
+
+/** Warm-up moves frequencies; powers of a solid-state set hardly. */
+function warmUp(quantity: string, beforeS: number | null, afterS: number | null): Difference[] {
+  if (quantity !== 'carrierHz' && quantity !== 'referenceHz') return []
+  if (beforeS === null || afterS === null) return beforeS === afterS ? [] : [{ kind: 'unknown', what: 'warm-up' }]
+  const bothWarm = beforeS >= WARM_S && afterS >= WARM_S
+  return bothWarm || Math.abs(beforeS - afterS) <= COLD_TOLERANCE_S ? [] : [{ kind: 'warm-up', beforeS, afterS }]
+}

@@ -1,0 +1,47 @@
+import { powerRatioToDb, spreadDb } from '../quantity'
+import type { Step } from '../sheet'
+import type { History } from './history'
+import type { WantState } from './stepState'
+
+/** How a step's common condition stands; met null = not enough readings yet. */
+export interface CriterionState {
+  readonly kind: 'spread' | 'peak'
+  /** spread over the points, or gain of the last pass [dB] */
+  readonly valueDb: number | null
+  readonly limitDb: number
+  readonly met: boolean | null
+  readonly passes: number
+}
+
+/** @returns null when the step has no common condition */
+export function criterionState(step: Step, wants: readonly WantState[], past: History): CriterionState | null {
+  if (!step.criterion) return null
+  return step.criterion.kind === 'spread'
+    ? spreadState(wants.filter(w => w.want.quantity === step.criterion!.quantity), step.criterion.maxDb)
+    : peakState(passPowersW(step, past), step.criterion.gainDb)
+}
+
+function spreadState(wants: readonly WantState[], limitDb: number): CriterionState {
+  const powersW = wants.flatMap(w => w.latest ? [w.latest.reading.value] : [])
+  const valueDb = powersW.length > 0 ? spreadDb(powersW) : null
+  const complete = powersW.length === wants.length
+  return { kind: 'spread', valueDb, limitDb, met: complete && valueDb !== null ? valueDb <= limitDb : null, passes: powersW.length }
+}
+
+function passPowersW(step: Step, past: History): number[] {
+  const { quantity } = step.criterion!
+  return past.readings.filter(t => t.struck === null && t.row.stepId === step.id && t.reading.quantity === quantity).map(t => t.reading.value)
+}
+
+/**
+ * Peaking is over when the last pass gained less than the limit, or lost: past the top.
+ * The first reading is where the passes start from.
+ */
+function peakState(powersW: readonly number[], limitDb: number): CriterionState {
+  const [before, last] = powersW.slice(-2)
+  const passes = Math.max(0, powersW.length - 1)
+  if (before === undefined || last === undefined) return { kind: 'peak', valueDb: null, limitDb, met: null, passes }
+  if (before <= 0 || last <= 0) return { kind: 'peak', valueDb: last > 0 ? Infinity : null, limitDb, met: false, passes }
+  const valueDb = powerRatioToDb(last / before)
+  return { kind: 'peak', valueDb, limitDb, met: Math.abs(valueDb) < limitDb, passes }
+}

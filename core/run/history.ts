@@ -1,0 +1,73 @@
+import { standardToBound, type Reading } from '../quantity'
+import { GOES_STALE, adjusterOf, stepOf, topicOf, type ModelSheet } from '../sheet'
+import type { AdjusterTurned, JobEvent, RowTaken } from './jobEvent'
+
+/** A turn of an adjuster, said by the technician or inferred from a reading that moved. */
+export interface Turn { readonly designator: string, readonly order: number, readonly atMs: number, readonly inferred: boolean }
+
+/** A reading in its row, with what has happened to it since. */
+export interface TakenReading {
+  readonly reading: Reading
+  readonly row: RowTaken
+  readonly order: number
+  readonly struck: string | null
+  /** turns after it that change what it measured; empty = current */
+  readonly staleBy: readonly Turn[]
+}
+
+export interface History { readonly readings: readonly TakenReading[], readonly turns: readonly Turn[] }
+
+/**
+ * All readings ever taken, none dropped, each with why it is stale or struck out.
+ *
+ * A reading that moved beyond both instruments' bounds since the last current one of the same point, in a step that
+ * has adjusters, counts as a turn of those adjusters: hands are busy, and re-checking once too often is the safe side.
+ * @param sheet the revision the job was made with
+ * @param events in order
+ * @throws {CoreError} unknown-step, unknown-adjuster (an event that the sheet does not know)
+ */
+export function history(sheet: ModelSheet, events: readonly JobEvent[]): History {
+  const struck = struckReasons(events)
+  const turns: Turn[] = []
+  const taken: Omit<TakenReading, 'staleBy'>[] = []
+  events.forEach((event, order) => {
+    if (event.kind === 'adjuster-turned') turns.push(...saidTurns(event, order))
+    if (event.kind !== 'row-taken') return
+    turns.push(...inferredTurns(sheet, event, order, taken, turns))
+    for (const reading of event.readings) taken.push({ reading, row: event, order, struck: struck.get(reading.id) ?? null })
+  })
+  return { turns, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(sheet, t, turns) })) }
+}
+
+function struckReasons(events: readonly JobEvent[]): Map<string, string> {
+  return new Map(events.flatMap(e => e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : []))
+}
+
+function saidTurns(event: AdjusterTurned, order: number): Turn[] {
+  return event.designators.map(designator => ({ designator, order, atMs: event.atMs, inferred: false }))
+}
+
+type Unjudged = Omit<TakenReading, 'staleBy'>
+
+/** Half an order before the row: the turn came before the reading that shows it. */
+function inferredTurns(sheet: ModelSheet, row: RowTaken, order: number, taken: readonly Unjudged[], turns: readonly Turn[]): Turn[] {
+  if (row.stepId === null) return []
+  const { adjusters } = stepOf(sheet, row.stepId)
+  if (adjusters.length === 0) return []
+  const moved = row.readings.some((reading) => {
+    const previous = taken.findLast(t => t.struck === null && t.row.stepId === row.stepId && t.row.pointId === row.pointId && t.reading.quantity === reading.quantity)
+    return previous !== undefined && turnsAfter(sheet, previous, turns).length === 0 && differs(previous.reading, reading)
+  })
+  return moved ? adjusters.map(designator => ({ designator, order: order - 0.5, atMs: row.atMs, inferred: true })) : []
+}
+
+/** Unknown uncertainty: any difference counts. */
+function differs(a: Reading, b: Reading): boolean {
+  const bound = Math.hypot(standardToBound(a.standardUncertainty ?? 0), standardToBound(b.standardUncertainty ?? 0))
+  return Math.abs(a.value - b.value) > bound
+}
+
+function turnsAfter(sheet: ModelSheet, taken: Unjudged, turns: readonly Turn[]): Turn[] {
+  const topic = topicOf(taken.reading.quantity, taken.row.conditions.lowPower)
+  return turns.filter(t => t.order > taken.order && GOES_STALE[adjusterOf(sheet, t.designator).role].topics.includes(topic))
+}

@@ -1,0 +1,41 @@
+import type { Reading } from '../quantity'
+
+export type Phase = 'as-found' | 'adjusting' | 'as-left'
+
+/** What stood while a row was read; kept with it, or the numbers are worthless. */
+export interface RowConditions {
+  readonly channel: number | null
+  readonly lowPower: boolean
+  readonly toneHz: number | null
+  readonly supplyV: number | null
+  readonly load: string
+  readonly onTimeS: number | null
+}
+
+interface EventBase {
+  /** client-made UUID: an event sent twice is one event */
+  readonly id: string
+  readonly atMs: number
+}
+
+/** One press: every number of one row, with its conditions. stepId null = a row of the matrix. */
+export interface RowTaken extends EventBase {
+  readonly kind: 'row-taken'
+  readonly phase: Phase
+  readonly stepId: string | null
+  readonly pointId: string
+  readonly conditions: RowConditions
+  readonly readings: readonly Reading[]
+}
+export interface ReadingStruck extends EventBase { readonly kind: 'reading-struck', readonly readingId: string, readonly reason: string }
+export interface AdjusterTurned extends EventBase { readonly kind: 'adjuster-turned', readonly designators: readonly string[], readonly stepId: string | null, readonly startPosition: string }
+export interface StepConfirmed extends EventBase { readonly kind: 'step-confirmed', readonly stepId: string, readonly outcome: 'done' | 'as-is' | 'skipped', readonly reason: string }
+export interface StepReopened extends EventBase { readonly kind: 'step-reopened', readonly stepId: string, readonly reason: string }
+export interface NoteMade extends EventBase { readonly kind: 'note', readonly stepId: string | null, readonly text: string }
+export interface ItemSettled extends EventBase { readonly kind: 'item-settled', readonly itemId: string, readonly text: string }
+export interface HandedOver extends EventBase { readonly kind: 'handed-over', readonly text: string }
+
+/** Everything that can happen to a job after intake. Append only; the order of the list is the order of events. */
+export type JobEvent = RowTaken | ReadingStruck | AdjusterTurned | StepConfirmed | StepReopened | NoteMade | ItemSettled | HandedOver
+
+export const JOB_EVENT_KINDS = ['row-taken', 'reading-struck', 'adjuster-turned', 'step-confirmed', 'step-reopened', 'note', 'item-settled', 'handed-over'] as const satisfies readonly JobEvent['kind'][]

@@ -1,0 +1,60 @@
+import type { Judgement, RuleSet } from '../rules'
+import type { MeasurePoint, ModelSheet, Want } from '../sheet'
+import { comparability, type Difference } from './comparability'
+import type { History, TakenReading } from './history'
+import type { Phase, RowTaken } from './jobEvent'
+import { asked, judgeAsked, type Asked } from './judgeReading'
+
+export interface CellState {
+  readonly want: Want
+  readonly asked: Asked
+  readonly latest: TakenReading | null
+  readonly judgement: Judgement | null
+}
+
+export interface RowState {
+  readonly point: MeasurePoint
+  readonly cells: readonly CellState[]
+  readonly complete: boolean
+  readonly stale: boolean
+  /** row that the shown readings came from, or null */
+  readonly row: RowTaken | null
+}
+
+/** The matrix of one phase: the latest reading of every cell, judged. */
+export function matrixState(sheet: ModelSheet, rules: RuleSet, past: History, phase: Phase): RowState[] {
+  return sheet.matrix.map((point) => {
+    const cells = point.wants.map(want => cellState(sheet, rules, past, phase, point, want))
+    const taken = cells.flatMap(c => c.latest ? [c.latest] : [])
+    return {
+      point, cells, complete: taken.length === cells.length,
+      // As found is history: what was turned since does not spoil it. As left must still hold.
+      stale: phase === 'as-left' && taken.some(t => t.staleBy.length > 0),
+      row: taken.at(-1)?.row ?? null,
+    }
+  })
+}
+
+function cellState(sheet: ModelSheet, rules: RuleSet, past: History, phase: Phase, point: MeasurePoint, want: Want): CellState {
+  const question = asked(sheet, rules, want, { channel: point.state.channel, lowPower: point.state.lowPower })
+  const latest = past.readings.findLast(t => t.struck === null && t.row.phase === phase && t.row.stepId === null && t.row.pointId === point.id && t.reading.quantity === want.quantity) ?? null
+  return { want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
+}
+
+export interface ComparedCell {
+  readonly point: MeasurePoint
+  readonly want: Want
+  readonly before: CellState
+  readonly after: CellState
+  /** empty = the two may stand side by side; null = one of them is missing */
+  readonly differences: readonly Difference[] | null
+}
+
+/** Before and after, cell by cell, with the conditions that differ. */
+export function compareMatrix(before: readonly RowState[], after: readonly RowState[]): ComparedCell[] {
+  return before.flatMap((rowBefore, i) => rowBefore.cells.map((cell, j) => {
+    const other = after[i]!.cells[j]!
+    const differences = cell.latest && other.latest ? comparability(cell.latest, other.latest) : null
+    return { point: rowBefore.point, want: cell.want, before: cell, after: other, differences }
+  }))
+}

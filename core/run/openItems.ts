@@ -1,0 +1,45 @@
+import type { ModelSheet } from '../sheet'
+import type { RowState } from './matrixState'
+import { missingNeeds, type RunState } from './runState'
+
+/** Something that must be settled or handed over in words. */
+export interface OpenItem {
+  readonly id: string
+  readonly title: string
+  readonly kind: 'owed' | 'step-open' | 'accepted-as-is' | 'skipped' | 'as-found-missing' | 'as-left-missing' | 'as-left-stale' | 'as-left-outside'
+  readonly detail: string
+  /** words with which it was settled, or null while it is open */
+  readonly settled: string | null
+}
+
+/** Everything that is not done, from the sheet, the run and both matrices. */
+export function openItems(sheet: ModelSheet, run: RunState, asFound: readonly RowState[], asLeft: readonly RowState[]): OpenItem[] {
+  const settledBy = (id: string) => run.settled.findLast(s => s.itemId === id)?.text ?? null
+  const items: Omit<OpenItem, 'settled'>[] = [
+    ...sheet.owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
+    ...run.steps.flatMap(s => stepItems(s, run)),
+    ...asFound.filter(r => !r.complete).map(r => ({ id: `as-found:${r.point.id}`, title: r.point.title, kind: 'as-found-missing' as const, detail: 'not measured before work began' })),
+    ...asLeft.flatMap(rowItems),
+  ]
+  return items.map(i => ({ ...i, settled: settledBy(i.id) }))
+}
+
+function stepItems(state: RunState['steps'][number], run: RunState): Omit<OpenItem, 'settled'>[] {
+  const { id, title } = state.step
+  if (state.satisfied && state.confirmed?.outcome === 'as-is' && !state.step.decides && state.status !== 'inside') {
+    return [{ id, title, kind: 'accepted-as-is', detail: state.confirmed.reason }]
+  }
+  if (state.satisfied) return []
+  if (state.status === 'skipped') return [{ id, title, kind: 'skipped', detail: state.confirmed?.reason ?? '' }]
+  const missing = missingNeeds(run.steps, id).map(s => s.step.id).join(', ')
+  return [{ id, title, kind: 'step-open', detail: missing ? `waits for ${missing}` : state.status }]
+}
+
+function rowItems(row: RowState): Omit<OpenItem, 'settled'>[] {
+  const id = `as-left:${row.point.id}`
+  const title = row.point.title
+  if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: 'not measured at the end' }]
+  if (row.stale) return [{ id, title, kind: 'as-left-stale', detail: 'something was turned after it was measured' }]
+  const outside = row.cells.find(c => c.judgement && c.judgement.verdict !== 'inside')
+  return outside ? [{ id, title, kind: 'as-left-outside', detail: outside.judgement!.verdict }] : []
+}

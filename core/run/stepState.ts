@@ -1,0 +1,89 @@
+import type { Quantity } from '../quantity'
+import type { Judgement, RuleSet, Verdict } from '../rules'
+import type { MeasurePoint, ModelSheet, ReadingOf, Step, Want } from '../sheet'
+import { criterionState, type CriterionState } from './criterion'
+import type { History, TakenReading, Turn } from './history'
+import type { JobEvent, StepConfirmed } from './jobEvent'
+import { asked, judgeAsked, type Asked } from './judgeReading'
+
+/** One wanted number of a step: what is asked, the latest reading that was not struck out, and its judgement. */
+export interface WantState {
+  readonly point: MeasurePoint
+  readonly want: Want
+  readonly asked: Asked
+  readonly latest: TakenReading | null
+  readonly judgement: Judgement | null
+}
+
+export type StepStatus = Verdict | 'not-measured' | 'in-progress' | 'stale' | 'skipped'
+
+export interface StepState {
+  readonly step: Step
+  readonly wants: readonly WantState[]
+  readonly criterion: CriterionState | null
+  readonly status: StepStatus
+  /** turns that made one of its latest readings stale */
+  readonly staleBy: readonly Turn[]
+  readonly confirmed: StepConfirmed | null
+  readonly reopened: string | null
+  /** what depends on it may go on */
+  readonly satisfied: boolean
+}
+
+/** Latest current (not struck, not stale) value at a step. */
+export function currentReadingOf(past: History): ReadingOf {
+  return (stepId: string, quantity: Quantity) =>
+    past.readings.findLast(t => t.row.stepId === stepId && t.reading.quantity === quantity && t.struck === null && t.staleBy.length === 0)?.reading.value
+}
+
+/** State of one step; `skipSource` is the state of the step named by skipIf. */
+export function stepState(sheet: ModelSheet, rules: RuleSet, step: Step, past: History, events: readonly JobEvent[], skipSource: StepState | null): StepState {
+  const wants = step.points.flatMap(point => point.wants.map(want => wantState(sheet, rules, step, point, want, past)))
+  const criterion = criterionState(step, wants, past)
+  const staleBy = [...new Map(wants.flatMap(w => w.latest?.staleBy ?? []).map(t => [`${t.designator}@${t.order}`, t])).values()]
+  const last = events.findLast(e => (e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === step.id)
+  const confirmed = last?.kind === 'step-confirmed' ? last : null
+  const measured = measuredStatus(wants, criterion, step)
+  const skipped = confirmed?.outcome === 'skipped' && takenSince(wants, events.indexOf(confirmed)) === 0
+  const status: StepStatus = skipped ? 'skipped' : measured
+  return {
+    step, wants, criterion, status, staleBy, confirmed, reopened: last?.kind === 'step-reopened' ? last.reason : null,
+    satisfied: isSatisfied(step, status, measured, confirmed, skipSource, takenSince(wants, confirmed ? events.indexOf(confirmed) : Infinity)),
+  }
+}
+
+function wantState(sheet: ModelSheet, rules: RuleSet, step: Step, point: MeasurePoint, want: Want, past: History): WantState {
+  const question = asked(sheet, rules, want, { channel: point.state.channel, lowPower: point.state.lowPower }, currentReadingOf(past))
+  const latest = past.readings.findLast(t => t.struck === null && t.row.stepId === step.id && t.row.pointId === point.id && t.reading.quantity === want.quantity) ?? null
+  return { point, want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
+}
+
+/** What the readings alone say. Peaking keeps its outcome when the coils move on: balancing leaves the peak on purpose. */
+function measuredStatus(wants: readonly WantState[], criterion: CriterionState | null, step: Step): StepStatus {
+  const latest = wants.map(w => w.latest)
+  if (latest.every(l => l === null)) return 'not-measured'
+  if (step.criterion?.kind !== 'peak' && latest.some(l => l !== null && l.staleBy.length > 0)) return 'stale'
+  const verdicts = wants.map(w => w.judgement?.verdict)
+  const outside = verdicts.find(v => v === 'above' || v === 'below')
+  if (outside) return outside
+  if (latest.some(l => l === null) || criterion?.met === null) return 'in-progress'
+  if (criterion?.met === false) return criterion.kind === 'spread' ? 'above' : 'in-progress'
+  return verdicts.includes('cannot-tell') ? 'cannot-tell' : 'inside'
+}
+
+function takenSince(wants: readonly WantState[], order: number): number {
+  return wants.filter(w => w.latest !== null && w.latest.order > order).length
+}
+
+/**
+ * Done: confirmed, current, inside. As-is: accepted with a reason, as long as it is current and nothing was read since.
+ * Skipped: only while the step that made it unnecessary is inside and current. A deciding step that found work to do
+ * has done its part even when that work makes its readings stale.
+ */
+function isSatisfied(step: Step, status: StepStatus, measured: StepStatus, confirmed: StepConfirmed | null, skipSource: StepState | null, since: number): boolean {
+  if (!confirmed) return false
+  if (status === 'skipped') return skipSource?.status === 'inside' && skipSource.satisfied
+  if (measured === 'inside') return true
+  if (step.decides && confirmed.outcome === 'as-is') return measured !== 'not-measured'
+  return confirmed.outcome === 'as-is' && since === 0 && measured !== 'stale' && measured !== 'not-measured'
+}

@@ -1,0 +1,8 @@
+// The shape of a sheet
+export type { Adjuster, AdjusterRole, MeasurePoint, ModelSheet, OwedItem, SetState, SpecLine, Step, StepCriterion, TargetSpec, Want } from './modelSheet'
+// The sheets there are
+export { SHEETS, modelSheet } from './sheets'
+export { adjusterOf, pointOf, stepOf } from './lookup'
+// What follows from them
+export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
+export { GOES_STALE, topicOf, type Topic } from './staleness'

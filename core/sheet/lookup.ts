@@ -1,0 +1,27 @@
+import { CoreError } from '../errors'
+import type { Adjuster, MeasurePoint, ModelSheet, Step } from './modelSheet'
+
+/** @throws {CoreError} unknown-step */
+export function stepOf(sheet: ModelSheet, stepId: string): Step {
+  const step = sheet.procedure.find(s => s.id === stepId)
+  if (!step) throw new CoreError('unknown-step', `${sheet.model} has no step "${stepId}"`)
+  return step
+}
+
+/** @throws {CoreError} unknown-adjuster */
+export function adjusterOf(sheet: ModelSheet, designator: string): Adjuster {
+  const adjuster = sheet.adjusters.find(a => a.designator === designator)
+  if (!adjuster) throw new CoreError('unknown-adjuster', `${sheet.model} has no adjuster "${designator}"`)
+  return adjuster
+}
+
+/**
+ * A point of the matrix (stepId null) or of a step.
+ * @throws {CoreError} unknown-step, unknown-point
+ */
+export function pointOf(sheet: ModelSheet, stepId: string | null, pointId: string): MeasurePoint {
+  const points = stepId === null ? sheet.matrix : stepOf(sheet, stepId).points
+  const point = points.find(p => p.id === pointId)
+  if (!point) throw new CoreError('unknown-point', `no row "${pointId}" in ${stepId ?? 'the matrix'} of ${sheet.model}`)
+  return point
+}

@@ -1,0 +1,7 @@
+import withNuxt from './.nuxt/eslint.config.mjs'
+
+export default withNuxt(
+  { ignores: ['.output/**', '.nuxt/**', '.data/**', '.cache/**', 'coverage/**'] },
+  { rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-console': ['error', { allow: ['error'] }] } },
+  { files: ['scripts/**'], rules: { 'no-console': 'off' } },
+)

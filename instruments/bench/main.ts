@@ -1,0 +1,18 @@
+import pino from 'pino'
+import { controlServer } from './controlServer'
+import { SimulatedBench } from './simulatedBench'
+
+/** The simulated bench as a process: SCPI servers in front of the simulated set, and its control port. */
+const log = pino({ base: { process: 'bench' } })
+const bench = new SimulatedBench(Number(process.env.BENCH_SEED ?? 27), () => performance.now() / 1000, Number(process.env.BENCH_SCPI_PORT ?? 0))
+await bench.start()
+const server = controlServer(bench)
+server.listen(Number(process.env.BENCH_PORT ?? 0), '127.0.0.1', () => log.info({ instruments: bench.view().instruments }, 'simulated bench ready'))
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => {
+    server.closeAllConnections()
+    server.close()
+    void bench.stop().finally(() => process.exit(0))
+  })
+}

@@ -1,0 +1,53 @@
+import pg from 'pg'
+import pino from 'pino'
+import { INSTRUMENT_PROFILES } from '../../core/instrument'
+import { Gateway } from './gateway'
+import type { InstrumentConfig } from './instrumentLink'
+
+/**
+ * The gateway process of a bench: reads from the database which instruments are connected, follows changes by
+ * LISTEN, and keeps polling with what it knows while the database is away.
+ */
+const RETRY_DATABASE_MS = 1000
+const LIST = 'select id, name, profile_id as "profileId", host, port from instrument where port is not null order by name'
+
+const log = pino({ base: { process: 'gateway' } })
+const gateway = new Gateway(log)
+
+interface Row { id: string, name: string, profileId: string, host: string, port: number }
+
+function toConfig(row: Row): InstrumentConfig[] {
+  const profile = INSTRUMENT_PROFILES.find(p => p.id === row.profileId && p.talks)
+  if (!profile) return []
+  return [{ id: row.id, name: row.name, profile, endpoint: { host: row.host, port: row.port } }]
+}
+
+async function follow(): Promise<void> {
+  const client = new pg.Client({ connectionString: process.env.DATABASE_URL })
+  const gone = new Promise<void>((resolve) => {
+    client.on('error', () => resolve())
+    client.on('end', () => resolve())
+  })
+  const read = async () => gateway.configure((await client.query<Row>(LIST)).rows.flatMap(toConfig))
+  try {
+    await client.connect()
+    await client.query('listen instrument_changed')
+    client.on('notification', () => void read().catch(error => log.warn({ error: String(error) }, 'instrument list not read')))
+    await read()
+    await gone
+    log.warn('database line lost; polling goes on')
+  }
+  catch (error) {
+    log.warn({ error: String(error) }, 'database not reachable')
+  }
+  await client.end().catch(() => undefined)
+  setTimeout(() => void follow(), RETRY_DATABASE_MS)
+}
+
+const port = await gateway.listen(Number(process.env.GATEWAY_PORT ?? 0))
+log.info({ port }, 'gateway listening')
+void follow()
+
+for (const signal of ['SIGINT', 'SIGTERM'] as const) {
+  process.once(signal, () => void gateway.close().finally(() => process.exit(0)))
+}

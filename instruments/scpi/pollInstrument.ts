@@ -1,0 +1,33 @@
+import { boundToStandard, errorBound } from '../../core/quantity'
+import { scpiNumber, type InstrumentProfile, type ProfileQuantity } from '../../core/instrument'
+import { CoreError } from '../../core/errors'
+import type { LiveReading } from '../../shared/live'
+import type { ScpiConnection } from './scpiConnection'
+
+/** One round: every quantity of the profile, in order. @throws {ScpiError} when the line fails */
+export async function pollInstrument(line: ScpiConnection, profile: InstrumentProfile, timeoutMs: number): Promise<{ readings: LiveReading[], receivedAtMs: number }> {
+  const readings: LiveReading[] = []
+  let receivedAtMs = 0
+  for (const item of profile.quantities) {
+    if (item.query === null) continue
+    const answer = await line.query(item.query, timeoutMs)
+    receivedAtMs = answer.receivedAtMs
+    readings.push(toReading(item, answer.line))
+  }
+  return { readings, receivedAtMs }
+}
+
+/** An answer that is no number is shown as garbled, never as a value. */
+function toReading(item: ProfileQuantity, line: string): LiveReading {
+  const { quantity } = item
+  try {
+    const answer = scpiNumber(line)
+    if (answer.status !== 'ok') return { quantity, status: answer.status, value: null, standardUncertainty: null }
+    const value = answer.value * item.toSi
+    return { quantity, status: 'ok', value, standardUncertainty: boundToStandard(errorBound(value, item.accuracy)) }
+  }
+  catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    return { quantity, status: 'garbled', value: null, standardUncertainty: null }
+  }
+}

@@ -1,0 +1,115 @@
+import { connect, type Socket } from 'node:net'
+
+export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long'
+
+export class ScpiError extends Error {
+  constructor(readonly code: ScpiFailure, message: string) {
+    super(message)
+    this.name = 'ScpiError'
+  }
+}
+
+export interface ScpiEndpoint { readonly host: string, readonly port: number }
+
+/** An answer and when its last byte came in. */
+export interface ScpiAnswer { readonly line: string, readonly receivedAtMs: number }
+
+/** Longest answer accepted; an instrument that babbles must not fill the memory. */
+const MAX_LINE_BYTES = 65_536
+
+interface Waiting { resolve: (a: ScpiAnswer) => void, reject: (e: Error) => void, timer: NodeJS.Timeout }
+
+/**
+ * A raw TCP line to one SCPI instrument: one query at a time, each with its time limit.
+ *
+ * A query that ran out of time closes the line: a late answer would be taken for the answer to the next question.
+ */
+export class ScpiConnection {
+  private rest = ''
+  private waiting: Waiting | null = null
+  private last: Promise<unknown> = Promise.resolve()
+  private failure: ScpiError | null = null
+
+  private constructor(private readonly socket: Socket) {
+    socket.setEncoding('latin1')
+    socket.setNoDelay(true)
+    socket.on('data', (chunk: string) => this.take(chunk))
+    socket.on('close', () => this.fail(new ScpiError('closed', 'the instrument closed the line')))
+    socket.on('error', error => this.fail(new ScpiError('closed', error.message)))
+  }
+
+  /** @throws {ScpiError} not-reachable, timeout */
+  static open(endpoint: ScpiEndpoint, timeoutMs: number): Promise<ScpiConnection> {
+    return new Promise((resolve, reject) => {
+      const socket = connect(endpoint)
+      const timer = setTimeout(() => end(new ScpiError('timeout', `no connection within ${timeoutMs} ms`)), timeoutMs)
+      const end = (error: ScpiError) => {
+        clearTimeout(timer)
+        socket.destroy()
+        reject(error)
+      }
+      socket.once('error', error => end(new ScpiError('not-reachable', error.message)))
+      socket.once('connect', () => {
+        clearTimeout(timer)
+        socket.removeAllListeners('error')
+        resolve(new ScpiConnection(socket))
+      })
+    })
+  }
+
+  get open(): boolean {
+    return this.failure === null
+  }
+
+  /** A command without an answer. @throws {ScpiError} closed */
+  send(command: string): Promise<void> {
+    return this.inTurn(async () => {
+      if (this.failure) throw this.failure
+      this.socket.write(`${command}\n`)
+    })
+  }
+
+  /** A question and its one-line answer. @throws {ScpiError} timeout, closed, line-too-long */
+  query(question: string, timeoutMs: number): Promise<ScpiAnswer> {
+    return this.inTurn(() => new Promise<ScpiAnswer>((resolve, reject) => {
+      if (this.failure) return reject(this.failure)
+      const timer = setTimeout(() => this.fail(new ScpiError('timeout', `no answer to ${question} within ${timeoutMs} ms`)), timeoutMs)
+      this.waiting = { resolve, reject, timer }
+      this.socket.write(`${question}\n`)
+    }))
+  }
+
+  close(): void {
+    this.fail(new ScpiError('closed', 'closed by us'))
+  }
+
+  private inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const turn = this.last.then(work, work)
+    this.last = turn.catch(() => undefined)
+    return turn
+  }
+
+  private take(chunk: string): void {
+    this.rest += chunk
+    if (this.rest.length > MAX_LINE_BYTES) return this.fail(new ScpiError('line-too-long', `more than ${MAX_LINE_BYTES} bytes without a line end`))
+    const end = this.rest.indexOf('\n')
+    if (end < 0) return
+    const line = this.rest.slice(0, end).replace(/\r$/, '')
+    this.rest = this.rest.slice(end + 1)
+    const { waiting } = this
+    if (!waiting) return // an answer that nobody asked for
+    this.waiting = null
+    clearTimeout(waiting.timer)
+    waiting.resolve({ line, receivedAtMs: performance.timeOrigin + performance.now() })
+  }
+
+  private fail(error: ScpiError): void {
+    if (!this.failure) this.failure = error
+    this.socket.destroy()
+    const { waiting } = this
+    this.waiting = null
+    if (!waiting) return
+    clearTimeout(waiting.timer)
+    waiting.reject(error)
+  }
+}

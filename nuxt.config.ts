@@ -1,0 +1,53 @@
+import { diapasonThemes } from './app/themes'
+
+export default defineNuxtConfig({
+  compatibilityDate: '2026-11-01',
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module', '@nuxt/eslint'],
+  telemetry: { enabled: false },
+  devtools: { enabled: false },
+  css: [
+    '@fontsource-variable/atkinson-hyperlegible-next/wght.css',
+    '@fontsource-variable/atkinson-hyperlegible-mono/wght.css',
+    '~/assets/tokens.css',
+    '~/assets/base.css',
+    '~/assets/print.css',
+  ],
+  app: {
+    head: {
+      title: 'Diapason',
+      htmlAttrs: { lang: 'en' },
+      meta: [{ name: 'viewport', content: 'width=device-width, initial-scale=1' }],
+      link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
+    },
+  },
+  imports: { scan: false },
+  components: [{ path: '~/components', pathPrefix: false }],
+  vuetify: {
+    moduleOptions: { styles: true, importComposables: false, disableVuetifyStyles: false },
+    vuetifyOptions: {
+      icons: { defaultSet: 'mdi-svg' },
+      theme: { defaultTheme: 'day', themes: diapasonThemes },
+      defaults: {
+        VBtn: { variant: 'outlined', rounded: 'md', height: 48, style: 'letter-spacing: 0; text-transform: none; font-weight: 650' },
+        VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+        VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+        VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+      },
+    },
+  },
+  postcss: { plugins: { cssnano: false } },
+  vite: {
+    build: { reportCompressedSize: false },
+    worker: { format: 'es' },
+    optimizeDeps: { include: ['idb', 'uuid', 'yup', 'vee-validate'] },
+  },
+  typescript: {
+    strict: true,
+    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, noUnusedLocals: true, noUnusedParameters: true } },
+    nodeTsConfig: {
+      compilerOptions: { lib: ['es2023', 'dom', 'dom.iterable'], noUncheckedIndexedAccess: true },
+      include: ['../core/**/*.ts', '../shared/**/*.ts', '../instruments/**/*.ts', '../test/**/*.ts', '../scripts/**/*.ts', '../vitest.config.ts', '../playwright.config.ts'],
+    },
+  },
+  eslint: { config: { stylistic: false } },
+})

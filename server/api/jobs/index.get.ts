@@ -1,0 +1,4 @@
+import { summaries } from '../../services/jobs'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(() => summaries())

@@ -1,0 +1,44 @@
+import type { Job, JobPatch } from '../../../shared/job'
+import type { Db } from '../pool'
+
+const COLUMNS = `id, number, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
+  serial, complaint, accessories, may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
+
+const INSERT = `
+  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on)
+  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date)
+  on conflict (id) do nothing
+  returning ${COLUMNS}`
+
+export type NewJob = Omit<Job, 'number' | 'onBench' | 'createdAtMs'>
+
+/** @returns the stored job, or null when the id was there already */
+export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
+  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null])
+  return rows[0] ?? null
+}
+
+export async function selectJob(db: Db, id: string): Promise<Job | null> {
+  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where id = $1::uuid`, [id])
+  return rows[0] ?? null
+}
+
+/** Newest first; those on the bench before the others. */
+export async function selectJobs(db: Db, limit: number): Promise<Job[]> {
+  const { rows } = await db.query<Job>(`select ${COLUMNS} from job order by on_bench desc, number desc limit $1::int`, [limit])
+  return rows
+}
+
+const COLUMN_OF: Record<keyof JobPatch, string> = {
+  owner: 'owner', contact: 'contact', ruleSetId: 'rule_set_id', serial: 'serial', complaint: 'complaint',
+  accessories: 'accessories', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
+}
+
+/** Changes the named fields only. @returns null when there is no such job */
+export async function updateJob(db: Db, id: string, patch: JobPatch): Promise<Job | null> {
+  const fields = (Object.keys(patch) as (keyof JobPatch)[]).filter(k => patch[k] !== undefined)
+  if (fields.length === 0) return selectJob(db, id)
+  const set = fields.map((k, i) => `${COLUMN_OF[k]} = $${i + 2}`).join(', ')
+  const { rows } = await db.query<Job>(`update job set ${set} where id = $1::uuid returning ${COLUMNS}`, [id, ...fields.map(k => patch[k] === '' && k === 'promisedOn' ? null : patch[k])])
+  return rows[0] ?? null
+}

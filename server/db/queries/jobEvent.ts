@@ -1,0 +1,60 @@
+import type { Reading } from '../../../core/quantity'
+import type { JobEvent } from '../../../core/run'
+import type { Db } from '../pool'
+
+const INSERT_EVENT = `
+  insert into job_event (id, job_id, kind, at, body)
+  values ($1::uuid, $2::uuid, $3, to_timestamp($4::float8 / 1000), $5::jsonb)
+  on conflict (id) do nothing
+  returning seq`
+
+const INSERT_READINGS = `
+  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument)
+  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument
+  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[])
+    as r (id, place, quantity, value, u, source, instrument)`
+
+const SELECT = `
+  select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body,
+    coalesce((select json_agg(json_build_object('id', r.id, 'quantity', r.quantity, 'value', r.value_si,
+      'standardUncertainty', r.standard_uncertainty, 'source', r.source, 'instrument', r.instrument) order by r.place)
+      from reading r where r.event_id = e.id), '[]'::json) as readings
+  from job_event e`
+
+interface Row { id: string, jobId: string, kind: JobEvent['kind'], atMs: number, body: Record<string, unknown>, readings: Reading[] }
+
+/** @returns false when an event of this id was stored before (nothing is written then) */
+export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promise<boolean> {
+  const { id, kind, atMs, ...rest } = event
+  const { readings = [], ...body } = rest as { readings?: readonly Reading[] }
+  const { rowCount } = await db.query(INSERT_EVENT, [id, jobId, kind, atMs, JSON.stringify(body)])
+  if (rowCount === 0) return false
+  if (readings.length > 0) {
+    await db.query(INSERT_READINGS, [id, readings.map(r => r.id), readings.map((_, i) => i), readings.map(r => r.quantity),
+      readings.map(r => r.value), readings.map(r => r.standardUncertainty), readings.map(r => r.source), readings.map(r => r.instrument)])
+  }
+  return true
+}
+
+/** The events of jobs, each job's in order. */
+export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<Map<string, JobEvent[]>> {
+  const { rows } = await db.query<Row>(`${SELECT} where e.job_id = any($1::uuid[]) order by e.seq`, [jobIds])
+  const byJob = new Map<string, JobEvent[]>(jobIds.map(id => [id, []]))
+  for (const row of rows) byJob.get(row.jobId)!.push(toEvent(row))
+  return byJob
+}
+
+export async function selectEvent(db: Db, id: string): Promise<{ jobId: string, event: JobEvent } | null> {
+  const { rows: [row] } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
+  return row ? { jobId: row.jobId, event: toEvent(row) } : null
+}
+
+export async function readingBelongsTo(db: Db, readingId: string, jobId: string): Promise<boolean> {
+  const { rowCount } = await db.query('select 1 from reading r join job_event e on e.id = r.event_id where r.id = $1::uuid and e.job_id = $2::uuid', [readingId, jobId])
+  return rowCount === 1
+}
+
+function toEvent({ id, kind, atMs, body, readings }: Row): JobEvent {
+  const event = { id, kind, atMs, ...body }
+  return (kind === 'row-taken' ? { ...event, readings } : event) as JobEvent
+}

@@ -1,0 +1,102 @@
+import { isDeepStrictEqual } from 'node:util'
+import { matrixState, runState, stagesDone, type JobEvent, type Stage } from '../../core/run'
+import { ruleSet } from '../../core/rules'
+import { adjusterOf, modelSheet, pointOf, stepOf, type ModelSheet } from '../../core/sheet'
+import { CoreError } from '../../core/errors'
+import type { Intake, Job, JobPatch } from '../../shared/job'
+import { inTransaction, pool } from '../db/pool'
+import { insertJob, selectJob, selectJobs, updateJob } from '../db/queries/job'
+import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
+import { ApiError } from '../utils/apiError'
+
+const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
+
+export interface JobWithEvents { readonly job: Job, readonly events: JobEvent[] }
+
+/** A job on the bench page: where it stands, computed from its events. */
+export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly lastEventAtMs: number | null }
+
+const LISTED_JOBS = 100
+
+/** Starts a job with the newest revision of its sheet. The same id again gives the same job. */
+export async function startJob(id: string, intake: Intake): Promise<Job> {
+  const sheet = modelSheet(intake.sheetId)
+  ruleSet(intake.ruleSetId)
+  const stored = await insertJob(pool, { ...intake, id, sheetRevision: sheet.revision, promisedOn: intake.promisedOn || null })
+  return stored ?? await requireJob(id)
+}
+
+export async function requireJob(id: string): Promise<Job> {
+  const job = await selectJob(pool, id)
+  if (!job) throw unknownJob(id)
+  return job
+}
+
+export async function jobWithEvents(id: string): Promise<JobWithEvents> {
+  const job = await requireJob(id)
+  const events = await selectEvents(pool, [id])
+  return { job, events: events.get(id)! }
+}
+
+export async function changeJob(id: string, patch: JobPatch): Promise<Job> {
+  if (patch.ruleSetId !== undefined) ruleSet(patch.ruleSetId)
+  const job = await updateJob(pool, id, patch)
+  if (!job) throw unknownJob(id)
+  return job
+}
+
+/**
+ * Appends an event. Sent twice it is stored once; the same id with other content is refused.
+ * @returns whether it is new
+ */
+export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isNew: boolean }> {
+  return inTransaction(async (db) => {
+    const job = await selectJob(db, jobId)
+    if (!job) throw unknownJob(jobId)
+    checkAgainstSheet(modelSheet(job.sheetId, job.sheetRevision), event)
+    if (event.kind === 'reading-struck' && !(await readingBelongsTo(db, event.readingId, jobId))) {
+      throw new ApiError(404, 'unknown-reading', 'The reading to be struck out is not on this job.', 'readingId')
+    }
+    if (await insertEvent(db, jobId, event)) {
+      if (event.kind === 'handed-over') await updateJob(db, jobId, { onBench: false })
+      return { isNew: true }
+    }
+    const stored = await selectEvent(db, event.id)
+    if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event))) throw new ApiError(409, 'id-reused', 'This id belongs to another event.', 'id')
+    return { isNew: false }
+  })
+}
+
+/** Key order and undefined fields do not make two events different. */
+function plain(event: JobEvent): unknown {
+  return JSON.parse(JSON.stringify(event))
+}
+
+function checkAgainstSheet(sheet: ModelSheet, event: JobEvent): void {
+  if ('stepId' in event && event.stepId !== null) stepOf(sheet, event.stepId)
+  if (event.kind === 'adjuster-turned') event.designators.forEach(d => adjusterOf(sheet, d))
+  if (event.kind !== 'row-taken') return
+  const wanted = pointOf(sheet, event.stepId, event.pointId).wants.map(w => w.quantity)
+  const stray = event.readings.find(r => !wanted.includes(r.quantity))
+  if (stray) throw new CoreError('unknown-quantity', `"${stray.quantity}" is not asked for in row "${event.pointId}"`)
+}
+
+export async function summaries(): Promise<JobSummary[]> {
+  const jobs = await selectJobs(pool, LISTED_JOBS)
+  const events = await selectEvents(pool, jobs.filter(j => j.onBench).map(j => j.id))
+  return jobs.map(job => summary(job, events.get(job.id) ?? null))
+}
+
+function summary(job: Job, events: JobEvent[] | null): JobSummary {
+  if (!events) return { job, done: { 'intake': true, 'as-found': true, 'align': true, 'as-left': true, 'handover': true }, nextStepTitle: null, lastEventAtMs: null }
+  const sheet = modelSheet(job.sheetId, job.sheetRevision)
+  const rules = ruleSet(job.ruleSetId)
+  const run = runState(sheet, rules, events)
+  const [asFound, asLeft] = (['as-found', 'as-left'] as const).map(phase => matrixState(sheet, rules, run.history, phase))
+  return {
+    job,
+    done: stagesDone(true, asFound!, run, asLeft!, events.some(e => e.kind === 'handed-over')),
+    nextStepTitle: run.next ? sheet.procedure.find(s => s.id === run.next!.stepId)!.title : null,
+    lastEventAtMs: events.at(-1)?.atMs ?? null,
+  }
+}

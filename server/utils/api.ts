@@ -1,0 +1,60 @@
+import { createError, defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
+import type { Schema } from 'yup'
+import { ApiError, toWire } from './apiError'
+import { log } from './log'
+
+/** Largest request body; the longest note and the fullest row stay far below. */
+const MAX_BODY_BYTES = 262_144
+const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
+
+/** A route whose failures become a status and a WireError, each logged once. */
+export function apiHandler<T>(work: (event: H3Event<EventHandlerRequest>) => Promise<T>) {
+  return defineEventHandler(async (event) => {
+    try {
+      return await work(event)
+    }
+    catch (error) {
+      const { status, body } = toWire(error)
+      if (status >= 500) log.error({ path: event.path, code: body.code, error: error instanceof Error ? error.stack : String(error) }, 'request failed')
+      else log.info({ path: event.path, code: body.code, field: body.field }, 'request refused')
+      throw createError({ statusCode: status, statusMessage: body.code, data: body, message: body.message })
+    }
+  })
+}
+
+/** The JSON body, checked strictly: no coercion, no unknown fields. @throws {ApiError} body-too-large, not-json */
+export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'validate'>): Promise<T> {
+  const announced = Number(getHeader(event, 'content-length') ?? 0)
+  if (announced > MAX_BODY_BYTES) {
+    setResponseHeader(event, 'connection', 'close')
+    throw tooLarge(announced)
+  }
+  const text = await readRawBody(event, 'utf8') ?? ''
+  if (Buffer.byteLength(text) > MAX_BODY_BYTES) throw tooLarge(Buffer.byteLength(text))
+  return schema.validate(parseJson(text), { strict: true, abortEarly: true })
+}
+
+/** A UUID from the path. An id of any other form belongs to nothing. */
+export function idParam(event: H3Event, unknown: 'unknown-job' | 'unknown-instrument'): string {
+  const id = getRouterParam(event, 'id') ?? ''
+  if (!UUID.test(id)) throw new ApiError(404, unknown, `There is no ${unknown === 'unknown-job' ? 'job' : 'instrument'} "${id.slice(0, 60)}".`)
+  return id
+}
+
+export function created<T>(event: H3Event, body: T): T {
+  setResponseStatus(event, 201)
+  return body
+}
+
+function tooLarge(bytes: number): ApiError {
+  return new ApiError(413, 'body-too-large', `The request is ${Math.round(bytes / 1024)} kB; at most ${MAX_BODY_BYTES / 1024} kB are taken. Shorten the text.`)
+}
+
+function parseJson(text: string): unknown {
+  try {
+    return JSON.parse(text)
+  }
+  catch {
+    throw new ApiError(400, 'not-json', 'The request body is not JSON.')
+  }
+}

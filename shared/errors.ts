@@ -1,0 +1,16 @@
+import type { CoreErrorCode } from '../core/errors'
+
+/** Codes that the server adds to the core's own. */
+export const SERVER_ERROR_CODES = [
+  'invalid-field', 'body-too-large', 'not-json', 'unknown-job', 'unknown-instrument', 'unknown-reading', 'id-reused',
+  'name-taken', 'database-away', 'bench-away', 'gateway-away', 'internal',
+] as const
+
+export type ErrorCode = CoreErrorCode | typeof SERVER_ERROR_CODES[number]
+
+/** What every failed request answers: a code for programs, the field and the words for people. */
+export interface WireError {
+  readonly code: ErrorCode
+  readonly field: string | null
+  readonly message: string
+}

@@ -1,0 +1,57 @@
+import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
+import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
+import { JOB_EVENT_KINDS, type JobEvent } from '../core/run'
+import { CoreError } from '../core/errors'
+
+/** Longest note; a bench note is a few lines, not a file. */
+export const NOTE_MAX = 10_000
+
+const uuid = () => string().uuid().required()
+const base = { id: uuid(), atMs: number().integer().min(0).max(8.64e15).required() }
+const stepId = () => string().max(20).nullable().defined()
+const text = (label: string) => string().label(label).max(NOTE_MAX)
+
+const reading = object({
+  id: uuid(),
+  quantity: string().oneOf(QUANTITY_NAMES).required(),
+  value: number().label('Value').required().test('in-range', (value, context) => {
+    try {
+      checkRange(value, (context.parent as { quantity: Quantity }).quantity)
+      return true
+    }
+    catch (error) {
+      if (!(error instanceof CoreError)) throw error
+      return context.createError({ message: error.message })
+    }
+  }),
+  standardUncertainty: number().min(0).max(1e12).nullable().defined(),
+  source: string().oneOf(['instrument', 'typed']).required(),
+  instrument: string().max(100).nullable().defined(),
+}).noUnknown()
+
+const conditions = object({
+  channel: number().integer().min(1).max(400).nullable().defined(),
+  lowPower: boolean().required(),
+  toneHz: number().min(0).max(1e5).nullable().defined(),
+  supplyV: number().min(0).max(1000).nullable().defined(),
+  load: string().max(200).defined(),
+  onTimeS: number().min(0).max(1e8).nullable().defined(),
+}).noUnknown()
+
+const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
+  'row-taken': { phase: string().oneOf(['as-found', 'adjusting', 'as-left']).required(), stepId: stepId(), pointId: string().max(40).required(), conditions: conditions.required(), readings: array(reading).min(1).max(20).required() },
+  'reading-struck': { readingId: uuid(), reason: text('Reason').required() },
+  'adjuster-turned': { designators: array(string().max(8).required()).min(1).max(40).required(), stepId: stepId(), startPosition: text('Starting position').defined() },
+  'step-confirmed': { stepId: string().max(20).required(), outcome: string().oneOf(['done', 'as-is', 'skipped']).required(), reason: text('Reason').defined() },
+  'step-reopened': { stepId: string().max(20).required(), reason: text('Reason').defined() },
+  'note': { stepId: stepId(), text: text('Note').required() },
+  'item-settled': { itemId: string().max(60).required(), text: text('How it was settled').required() },
+  'handed-over': { text: text('Handed over').defined() },
+}
+
+/** Any event of a job; unknown kinds and unknown fields are refused by name. */
+export const jobEventBody = lazy((value: { kind?: string } | undefined) => {
+  const kind = value?.kind as JobEvent['kind'] | undefined
+  const fields = kind && JOB_EVENT_KINDS.includes(kind) ? BODIES[kind] : {}
+  return object({ ...base, kind: string().oneOf(JOB_EVENT_KINDS).required(), ...fields as object }).noUnknown().required() as ObjectSchema<object>
+})
