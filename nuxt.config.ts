@@ -20,6 +20,8 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
+  // Nuxt would leave imports of its own shared folder unresolved in the server bundle; ours is plain source like core.
+  dir: { shared: '.nuxt-shared' },
   imports: { scan: false },
   components: [{ path: '~/components', pathPrefix: false }],
   vuetify: {

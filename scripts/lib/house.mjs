@@ -1,0 +1,88 @@
+import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { setTimeout as sleep } from 'node:timers/promises'
+import { ensureBuilt } from './build.mjs'
+import { Children } from './children.mjs'
+import { migrate } from './migrate.mjs'
+import { ensureNodeModules } from './packages.mjs'
+import { OUTPUT } from './paths.mjs'
+import { freePort } from './ports.mjs'
+import { startCluster } from './postgres.mjs'
+import { run } from './run.mjs'
+
+/**
+ * Starts everything: database, simulated bench and demo data if wanted, gateway, web server.
+ * @param folder where the private cluster, the logs and the run file live
+ * @returns addresses, and stop() that ends all of it
+ */
+export async function startHouse({ folder, demo, throwAway = false, preferredPort = 0, onDeath = () => {} }) {
+  await ensureNodeModules()
+  await ensureBuilt()
+  mkdirSync(folder, { recursive: true })
+  const cluster = process.env.DATABASE_URL ? null : await startCluster(folder, { throwAway })
+  const url = process.env.DATABASE_URL ?? cluster.url
+  const children = new Children(join(folder, 'logs'))
+  try {
+    await migrate(url)
+    const [webPort, gatewayPort, benchPort] = [await freePort(preferredPort), await freePort(), await freePort()]
+    const env = { DATABASE_URL: url, GATEWAY_PORT: String(gatewayPort), GATEWAY_URL: `http://127.0.0.1:${gatewayPort}` }
+    if (demo) {
+      Object.assign(env, { BENCH_PORT: String(benchPort), BENCH_URL: `http://127.0.0.1:${benchPort}` })
+      children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
+      await answers(`${env.BENCH_URL}/state`)
+      await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], { quiet: true, env: { ...process.env, ...env } })
+    }
+    children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
+    children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' }, onDeath)
+    const address = `http://127.0.0.1:${webPort}`
+    await answers(`${address}/api/health`)
+    return { address, env, cluster, children, stop: async () => { await children.stop(); await cluster?.stop() } }
+  }
+  catch (error) {
+    await children.stop()
+    await cluster?.stop()
+    throw error
+  }
+}
+
+async function answers(url, withinMs = 20_000) {
+  const until = Date.now() + withinMs
+  for (;;) {
+    const answer = await fetch(url).catch(() => null)
+    if (answer?.ok) return
+    if (Date.now() > until) throw new Error(`${url} does not answer; see the logs`)
+    await sleep(50)
+  }
+}
+
+/** The run file names the launcher that holds a folder; one left behind by a killed launcher is taken over. */
+export function claim(folder) {
+  const file = join(folder, 'run.json')
+  mkdirSync(folder, { recursive: true })
+  if (existsSync(file)) {
+    const other = readRunFile(file)
+    if (other && isLauncher(other.pid)) return { running: other }
+  }
+  writeFileSync(file, JSON.stringify({ pid: process.pid, address: null }))
+  return { running: null, tell: address => writeFileSync(file, JSON.stringify({ pid: process.pid, address })), release: () => rmSync(file, { force: true }) }
+}
+
+function readRunFile(file) {
+  try {
+    return JSON.parse(readFileSync(file, 'utf8'))
+  }
+  catch {
+    return null
+  }
+}
+
+/** A process number may have been given to something else meanwhile. */
+function isLauncher(pid) {
+  if (pid === process.pid) return false
+  try {
+    return /scripts\/(demo|start)\.mjs/.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'))
+  }
+  catch {
+    return false
+  }
+}

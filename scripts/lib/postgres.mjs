@@ -1,0 +1,124 @@
+import { accessSync, constants, existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync, chownSync, openSync, closeSync } from 'node:fs'
+import { spawn } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { ensureDebian } from './packages.mjs'
+import { freePort } from './ports.mjs'
+import { run } from './run.mjs'
+
+const LIB = '/usr/lib/postgresql'
+const isRoot = () => process.getuid?.() === 0
+
+function binFolder() {
+  const versions = existsSync(LIB) ? readdirSync(LIB).filter(v => existsSync(join(LIB, v, 'bin', 'initdb'))) : []
+  const newest = versions.sort((a, b) => Number(b) - Number(a))[0]
+  return newest ? join(LIB, newest, 'bin') : null
+}
+
+/** Debian's PostgreSQL server, installed without the cluster that its package would start on port 5432. */
+export async function ensurePostgres() {
+  if (binFolder()) return
+  await keepPackageFromStarting()
+  await ensureDebian('PostgreSQL', () => binFolder() !== null, ['postgresql', 'postgresql-contrib'])
+}
+
+async function keepPackageFromStarting() {
+  if (!isRoot()) return
+  const folder = '/etc/postgresql-common'
+  if (existsSync(join(folder, 'createcluster.conf'))) return
+  mkdirSync(folder, { recursive: true })
+  writeFileSync(join(folder, 'createcluster.conf'), 'create_main_cluster = false\n')
+}
+
+/** The server refuses root: then it runs as user postgres, who may read the way to a private folder. */
+function asServer(command, args) {
+  if (!isRoot()) return [command, args]
+  return ['setpriv', ['--reuid=postgres', '--regid=postgres', '--init-groups', '--inh-caps=+dac_read_search', '--ambient-caps=+dac_read_search', '--', command, ...args]]
+}
+
+const serverEnv = { ...process.env, LC_ALL: 'C.UTF-8', PGDATA: '' }
+
+function runAsServer(command, args, options = {}) {
+  const [c, a] = asServer(command, args)
+  return run(c, a, { quiet: true, cwd: '/', env: serverEnv, ...options })
+}
+
+/**
+ * A private cluster in a folder, started on loopback on a free port.
+ * @param folder e.g. .data; gets pg/ and pg.log
+ * @param throwAway true: no fsync, for tests only
+ * @returns {{ url: string, port: number, stop: () => Promise<void>, startAgain: () => Promise<void> }}
+ */
+export async function startCluster(folder, { throwAway = false } = {}) {
+  await ensurePostgres()
+  const bin = binFolder()
+  const data = join(folder, 'pg')
+  mkdirSync(folder, { recursive: true })
+  await initialise(bin, folder, data)
+  await stopLeftover(bin, data)
+  const port = await freePort()
+  const socket = mkdtempSync(join(tmpdir(), 'dpn-'))
+  own(socket)
+  const log = join(folder, 'pg.log')
+  closeSync(openSync(log, 'a'))
+  own(log)
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket}${throwAway ? ' -c fsync=off -c full_page_writes=off -c synchronous_commit=off' : ''}`
+  const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start'])
+  await start()
+  return {
+    url: `postgresql://diapason@127.0.0.1:${port}/postgres`, port,
+    stop: async () => {
+      await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop'], { allowFailure: true })
+      rmSync(socket, { recursive: true, force: true })
+    },
+    halt: () => runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'immediate', '-w', 'stop'], { allowFailure: true }),
+    startAgain: start,
+  }
+}
+
+/** initdb writes its own mark last: a folder without it is a half-made cluster and holds nothing. */
+async function initialise(bin, folder, data) {
+  const mark = join(folder, 'pg.made')
+  if (existsSync(mark) && existsSync(join(data, 'PG_VERSION'))) return
+  rmSync(data, { recursive: true, force: true })
+  mkdirSync(data, { recursive: true, mode: 0o700 })
+  own(data)
+  await runAsServer(join(bin, 'initdb'), ['-D', data, '-U', 'diapason', '--auth=trust', '--encoding=UTF8', '--locale=C.UTF-8', '--no-instructions'])
+  writeFileSync(mark, new Date().toISOString())
+}
+
+/** A server that outlived a killed launcher is stopped; a stale pid file is taken over by the new server. */
+async function stopLeftover(bin, data) {
+  const pidFile = join(data, 'postmaster.pid')
+  if (!existsSync(pidFile)) return
+  const pid = Number(readFileSync(pidFile, 'utf8').split('\n')[0])
+  if (!isPostgres(pid)) return rmSync(pidFile, { force: true })
+  await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', '-t', '20', 'stop'], { allowFailure: true })
+}
+
+function isPostgres(pid) {
+  try {
+    return readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('postgres')
+  }
+  catch {
+    return false
+  }
+}
+
+/** pg_ctl start must not hold a pipe open: the server would inherit it and the launcher never end. */
+function pgCtl(bin, args) {
+  const [command, all] = asServer(join(bin, 'pg_ctl'), args)
+  return new Promise((resolve, reject) => {
+    const child = spawn(command, all, { cwd: '/', env: serverEnv, stdio: 'ignore', detached: true })
+    child.on('error', reject)
+    child.on('close', code => code === 0 ? resolve() : reject(new Error(`PostgreSQL did not start; see ${args[3]}`)))
+  })
+}
+
+function own(path) {
+  if (!isRoot()) return
+  accessSync(path, constants.F_OK)
+  const line = readFileSync('/etc/passwd', 'utf8').split('\n').find(l => l.startsWith('postgres:'))
+  const [, , uid, gid] = line.split(':')
+  chownSync(path, Number(uid), Number(gid))
+}

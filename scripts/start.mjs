@@ -1,0 +1,3 @@
+import { launch } from './lib/launch.mjs'
+
+await launch({ demo: false })

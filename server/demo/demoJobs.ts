@@ -1,0 +1,87 @@
+import { randomUUID } from 'node:crypto'
+import { addDays, formatISO } from 'date-fns'
+import type { Quantity } from '../../core/quantity'
+import { changeOsmund27f, measureOsmund27f, osmund27fAsFound, type RigState, type RigTruth } from '../../core/rig'
+import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
+import { boundToStandard, errorBound } from '../../core/quantity'
+import type { JobEvent } from '../../core/run'
+import { modelSheet, type MeasurePoint } from '../../core/sheet'
+import { inTransaction, pool } from '../db/pool'
+import { insertJob } from '../db/queries/job'
+import { insertEvent } from '../db/queries/jobEvent'
+
+const SHEET = modelSheet('osmund-27f')
+const HOUR_MS = 3_600_000
+type NewEvent = JobEvent extends infer E ? E extends JobEvent ? Omit<E, 'id'> : never : never
+
+/** Three sets of the made-up workshop: one finished, one measured as found, one just in. Readings come from the simulated set. */
+export async function loadDemoJobs(): Promise<void> {
+  const now = Date.now()
+  await pool.query('alter table job alter column number restart with 229')
+  await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
+  await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', accessories: 'no microphone; seal whole', days: 9 }, [])
+  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2 }, asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found'))
+}
+
+async function store(j: { owner: string, serial: string, complaint: string, accessories: string, days: number }, events: NewEvent[]): Promise<void> {
+  await inTransaction(async (db) => {
+    const job = await insertJob(db, {
+      id: randomUUID(), owner: j.owner, contact: '', sheetId: SHEET.id, sheetRevision: SHEET.revision, ruleSetId: SHEET.defaultRuleSetId, serial: j.serial,
+      complaint: j.complaint, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
+    })
+    for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
+    if (events.some(e => e.kind === 'handed-over')) await db.query('update job set on_bench = false where id = $1', [job!.id])
+  })
+}
+
+function finishedJob(atMs: number): NewEvent[] {
+  const found = osmund27fAsFound(40, 0)
+  const set = changeOsmund27f(found, { adjusters: { CT1: 0.3861, CT2: 0.4021, L4: 0, L6: -0.1, L7: 0.95, RV1: 0.285, RV2: 0.595, RV3: 0.5 } }, 1)
+  const turned: NewEvent = { kind: 'adjuster-turned', atMs: atMs + HOUR_MS, designators: ['CT1', 'CT2', 'L4', 'L6', 'L7', 'RV1', 'RV2', 'RV3'], stepId: null, startPosition: 'photo' }
+  return [
+    ...asFoundRows(found, 1500, atMs, 'as-found'), turned, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),
+    { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.6', text: 'second IF within 40 Hz of 455 kHz, left alone' },
+    { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.16', text: 'analyser borrowed: second harmonic 71 dB down; cores waxed' },
+    { kind: 'handed-over', atMs: atMs + 2.2 * HOUR_MS, text: 'The meter on the set now tells the truth: it will show less than before.' },
+  ]
+}
+
+/** Every step of the sheet, measured and confirmed; one reading per want (peaking needs two passes). */
+function alignment(set: RigState, atMs: number): NewEvent[] {
+  return SHEET.procedure.flatMap((step, i) => {
+    const passes = step.criterion?.kind === 'peak' ? 2 : 1
+    const rows = Array.from({ length: passes }, () => step.points.map(p => row(set, p, 4500 + i * 60, atMs + i * 60_000, 'adjusting', step.id))).flat()
+    return [...rows, { kind: 'step-confirmed' as const, atMs: atMs + i * 60_000 + 30_000, stepId: step.id, outcome: 'done' as const, reason: '' }]
+  })
+}
+
+function asFoundRows(set: RigState, onTimeS: number, atMs: number, phase: 'as-found' | 'as-left'): NewEvent[] {
+  return SHEET.matrix.map((point, i) => row(set, point, onTimeS + i * 45, atMs + i * 45_000, phase, null))
+}
+
+function row(set: RigState, point: MeasurePoint, onTimeS: number, atMs: number, phase: 'as-found' | 'adjusting' | 'as-left', stepId: string | null): NewEvent {
+  const { channel, keyed, lowPower, toneHz } = point.state
+  const state = changeOsmund27f(set, { channel: channel ?? set.channel, keyed, lowPower, toneOn: toneHz !== null }, onTimeS - 1)
+  const truth = measureOsmund27f(state, onTimeS)
+  const readings = point.wants.flatMap(({ quantity }) => {
+    const value = valueOf(truth, quantity)
+    return value === null ? [] : [{ id: randomUUID(), quantity, value, ...instrumentOf(quantity, value) }]
+  })
+  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { channel, lowPower, toneHz, supplyV: truth.supplyV, load: SHEET.load, onTimeS: truth.onTimeS } }
+}
+
+function valueOf(truth: RigTruth, quantity: Quantity): number | null {
+  const round = (v: number, digits: number) => Number(v.toPrecision(digits))
+  if (quantity === 'panelPowerW') return round(truth.panelPowerW, 2)
+  if (quantity === 'sensitivityV') return round(truth.sensitivityV, 2)
+  if (quantity === 'lockS') return round(truth.lockS, 1)
+  return truth[quantity]
+}
+
+/** The instrument of the demo bench that reads a quantity: a talking one if there is one. */
+function instrumentOf(quantity: Quantity, value: number) {
+  const NAMES: Record<string, string> = { 'scpi-power-meter': 'Power meter', 'scpi-counter': 'Counter', 'scpi-modulation-meter': 'Modulation meter', 'scpi-supply': 'Bench supply', 'eye-generator': 'RF generator', 'eye-panel': 'The set itself' }
+  const profile = INSTRUMENT_PROFILES.find(p => NAMES[p.id] && profileQuantity(p, quantity))!
+  const { accuracy } = profileQuantity(instrumentProfile(profile.id), quantity)!
+  return { source: profile.talks ? 'instrument' as const : 'typed' as const, instrument: NAMES[profile.id]!, standardUncertainty: boundToStandard(errorBound(value, accuracy)) }
+}

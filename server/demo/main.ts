@@ -1,0 +1,9 @@
+import { pool } from '../db/pool'
+import { connectSimulatedBench } from './simulatedInstruments'
+import { loadDemoJobs } from './demoJobs'
+
+/** Demo data into an empty database; the simulated instruments are pointed at their ports on every start. */
+await connectSimulatedBench(process.env.BENCH_URL!)
+const { rows: [count] } = await pool.query<{ jobs: number }>('select count(*)::int as jobs from job')
+if (count!.jobs === 0) await loadDemoJobs()
+await pool.end()
