@@ -51,11 +51,11 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 
 <template>
   <v-app>
-    <div class="frame">
+    <div class="frame" :class="{ 'with-drawer': drawer }">
       <SideNav :path="route.path" :night="night" @theme="switchTheme" @keys="keysOpen = true" />
       <main class="frame-main"><OutboxNotice :waiting="outbox.unsent.length" :trouble="outbox.trouble" :refused="outbox.refused" @give-up="outbox.giveUp" /><slot /></main>
       <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulated set">
-        <PracticeControls narrow :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />
+        <PracticeControls narrow :wanted="practice.wanted" :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />
       </aside>
       <ClientOnly>
         <ReadoutRail class="frame-rail" :shown="live.shown" :clock="live.clock" :links="live.links" :connected="live.connected" :started="started" />
@@ -70,6 +70,8 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 .frame { height: 100dvh; display: grid; grid-template: minmax(0, 1fr) 76px / 78px minmax(0, 1fr) auto; }
 .frame-main { overflow: auto; min-width: 0; display: flex; flex-direction: column; }
 .frame-drawer { width: 300px; overflow: auto; border-left: 1px solid var(--line2); background: var(--sheet); }
+.frame.with-drawer :deep(.align) { grid-template-columns: 220px minmax(0, 1fr); }
+.frame.with-drawer :deep(.align > .hands) { display: none; }
 .frame-rail { grid-column: 1 / -1; }
 .rail-waiting { background: var(--sheet); border-top: 1px solid var(--line2); }
 @media (max-width: 700px) {

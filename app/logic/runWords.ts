@@ -2,7 +2,7 @@ import { format } from 'date-fns'
 import { GOES_STALE, adjusterOf, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
 import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
 import { groupDigits } from '../../core/quantity'
-import { statusWord } from './verdictWords'
+import { showAsked, statusWord } from './verdictWords'
 
 export function clockTime(atMs: number): string {
   return format(atMs, 'HH:mm')
@@ -50,7 +50,8 @@ export function conditionsWords(state: SetState): { label: string, value: string
   const out = [] as { label: string, value: string }[]
   if (state.channel !== null) out.push({ label: 'Channel', value: String(state.channel) })
   out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
-  if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' }, { label: 'Tone', value: state.toneHz === null ? 'none' : `${state.toneHz / 1000} kHz` })
+  if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' })
+  if (state.toneHz !== null) out.push({ label: 'Tone', value: `${state.toneHz / 1000} kHz` })
   return out
 }
 
@@ -71,10 +72,18 @@ export function differenceWords(d: Difference): string {
 export function stepLine(sheet: ModelSheet, s: StepState): string {
   if (s.status === 'stale') return `stale: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} turned since`
   if (s.status === 'skipped') return s.confirmed?.reason ? `skipped: ${s.confirmed.reason}` : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is inside`
-  const value = criterionWords(s)
+  const value = criterionWords(s) || valueWords(s)
   const accepted = s.confirmed?.outcome === 'as-is' && s.status !== 'inside' ? (s.step.decides ? ', work follows' : ', accepted as it is') : ''
   const open = s.status === 'inside' && !s.confirmed ? ', not confirmed' : ''
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
+}
+
+/** The reading of a step with one number, or the largest of several. */
+function valueWords(s: StepState): string {
+  const taken = s.wants.filter(w => w.latest).sort((a, b) => b.latest!.reading.value - a.latest!.reading.value)[0]
+  if (!taken) return ''
+  const shown = showAsked(taken.latest!.reading, taken.want.quantity, taken.asked.nominalHz)
+  return `${shown.value}\u2009${shown.unit}`
 }
 
 export function criterionWords(s: StepState): string {

@@ -11,6 +11,8 @@ export const usePracticeStore = defineStore('practice', () => {
   const failure = ref<Failure | null>(null)
   const asked = ref(false)
   const panelOpen = ref(false)
+  /** adjusters of the step at hand: shown first */
+  const wanted = ref<readonly string[]>([])
   let watchers = 0
   let timer: ReturnType<typeof setInterval> | null = null
   let last: Promise<unknown> = Promise.resolve()
@@ -45,5 +47,5 @@ export const usePracticeStore = defineStore('practice', () => {
     timer = null
   }
 
-  return { state, failure, asked, panelOpen, request, change, watch, unwatch }
+  return { state, failure, asked, panelOpen, wanted, request, change, watch, unwatch }
 })

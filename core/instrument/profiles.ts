@@ -5,20 +5,21 @@ import type { InstrumentProfile, ProfileQuantity } from './instrumentProfile'
 const scpi = (quantity: Quantity, query: string, accuracy: Accuracy, toSi = 1): ProfileQuantity => ({ quantity, query, toSi, accuracy })
 const byEye = (quantity: Quantity, accuracy: Accuracy): ProfileQuantity => ({ quantity, query: null, toSi: 1, accuracy })
 
-const POWER: Accuracy = { ofReading: 0.03 }
+/** 3 % of reading; the last digit of the display is 1 mW. */
+const POWER: Accuracy = { ofReading: 0.03, absolute: 0.001 }
 const COUNTER: Accuracy = { ofReading: 1e-7 }
-const MODULATION: Accuracy = { ofReading: 0.02 }
+const MODULATION: Accuracy = { ofReading: 0.02, absolute: 1 }
 
 const SIMULATED = 'simulated bench, accuracy as stated'
 const TYPICAL = 'typical for its kind (general trade knowledge): enter your own from its data sheet'
 
 /** Every profile there is; a talking one first. */
 export const INSTRUMENT_PROFILES: readonly InstrumentProfile[] = [
-  { id: 'scpi-power-meter', name: 'RF power meter, SCPI', what: 'average power and PEP', talks: true, accuracyWords: '3 % of reading', source: SIMULATED,
+  { id: 'scpi-power-meter', name: 'RF power meter, SCPI', what: 'average power and PEP', talks: true, accuracyWords: '3 % of reading + 1 mW', source: SIMULATED,
     quantities: [scpi('powerW', 'MEAS:POW:AVER?', POWER), scpi('pepW', 'MEAS:POW:PEAK?', POWER)] },
   { id: 'scpi-counter', name: 'Frequency counter, SCPI', what: 'carrier (input 1) and reference pin (input 2)', talks: true, accuracyWords: '0.1 ppm', source: SIMULATED,
     quantities: [scpi('carrierHz', 'MEAS:FREQ? (@1)', COUNTER), scpi('referenceHz', 'MEAS:FREQ? (@2)', COUNTER)] },
-  { id: 'scpi-modulation-meter', name: 'Modulation meter, SCPI', what: 'peak deviation, both polarities', talks: true, accuracyWords: '2 % of reading', source: SIMULATED,
+  { id: 'scpi-modulation-meter', name: 'Modulation meter, SCPI', what: 'peak deviation, both polarities', talks: true, accuracyWords: '2 % of reading + 1 Hz', source: SIMULATED,
     quantities: [scpi('deviationPositiveHz', 'MEAS:FM:DEV:POS?', MODULATION), scpi('deviationNegativeHz', 'MEAS:FM:DEV:NEG?', MODULATION)] },
   { id: 'scpi-supply', name: 'Bench supply, SCPI', what: 'voltage, current, time since it was switched on', talks: true, accuracyWords: '0.2 % of reading + 20 mV; 1 % + 5 mA; 1 s', source: SIMULATED,
     quantities: [
@@ -61,6 +62,6 @@ export function profileQuantity(profile: InstrumentProfile, quantity: Quantity):
 export function profilesAsGoodAs(quantity: Quantity, ofReading: number): InstrumentProfile[] {
   return INSTRUMENT_PROFILES.filter((p) => {
     const accuracy = profileQuantity(p, quantity)?.accuracy
-    return accuracy !== undefined && !accuracy.ofFullScale && !accuracy.absolute && (accuracy.ofReading ?? 0) < ofReading
+    return accuracy !== undefined && !accuracy.ofFullScale && (accuracy.ofReading ?? 0) < ofReading
   })
 }

@@ -7,6 +7,9 @@ const MINUS = '\u2212'
 /** Digits after the point when nobody knows the uncertainty: as many as a bench of this kind can mean. */
 const DECIMALS_UNKNOWN: Record<string, number> = { MHz: 6, kHz: 2, W: 2, V: 2, A: 2, s: 1, min: 0, µV: 2 }
 
+/** Digits beyond these mean nothing at a bench, however good the instrument. */
+const DECIMALS_MOST: Record<string, number> = { MHz: 7, kHz: 3, W: 3, V: 2, A: 3, s: 2, min: 1, µV: 3 }
+
 /** A number ready for the screen, without and with its uncertainty. */
 export interface Shown { readonly value: string, readonly unit: string, readonly plusMinus: string | null }
 
@@ -39,7 +42,7 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
 export function showMeasured(measured: Measured, quantity: Quantity): Shown {
   const info = quantityInfo(quantity)
   const u = measured.standardUncertainty
-  const decimals = u === null ? DECIMALS_UNKNOWN[info.shownUnit] ?? 2 : Math.min(justifiedDecimals(u * info.perSi), 7)
+  const decimals = u === null ? DECIMALS_UNKNOWN[info.shownUnit] ?? 2 : Math.min(justifiedDecimals(u * info.perSi), DECIMALS_MOST[info.shownUnit] ?? 3)
   return {
     value: groupDigits(measured.value * info.perSi, decimals),
     unit: info.shownUnit,
@@ -57,14 +60,15 @@ export function showErrorHz(errorHz: number, standardUncertainty: number | null)
   }
 }
 
-/** A bound with one significant digit, two when it starts with 1; frequencies in MHz show theirs in Hz. */
-function showBound(bound: number, shownUnit: string, perSi: number): string {
+/** A bound with one significant digit, two when it starts with 1; frequencies in MHz show theirs in Hz; null when it is below what the bench shows. */
+function showBound(bound: number, shownUnit: string, perSi: number): string | null {
   const inHz = shownUnit === 'MHz'
   const shown = inHz ? bound : bound * perSi
-  if (shown === 0) return `\u00b10 ${inHz ? 'Hz' : shownUnit}`
+  const most = inHz ? 1 : DECIMALS_MOST[shownUnit] ?? 3
+  if (Number(shown.toFixed(most)) === 0) return null
   const exponent = Math.floor(Math.log10(shown))
   const leadsWithOne = shown / 10 ** exponent < 2
-  const decimals = Math.min(9, Math.max(0, -exponent + (leadsWithOne ? 1 : 0)))
+  const decimals = Math.min(most, Math.max(0, -exponent + (leadsWithOne ? 1 : 0)))
   return `\u00b1${groupDigits(shown, decimals)} ${inHz ? 'Hz' : shownUnit}`
 }
 

@@ -39,7 +39,7 @@ export function parseTyped(text: string, quantity: Quantity): Typed {
   const value = toSi(number, unitText || info.shownUnit, info.siUnit)
   if (!Number.isFinite(value)) throw new CoreError('not-a-number', `"${shown}" is too large to be a reading`)
   checkRange(value, quantity, shown)
-  return { value, understood: `${String(number).replace('.', '.')} ${unitText || info.shownUnit}` }
+  return { value, understood: `${number} ${unitText || info.shownUnit}` }
 }
 
 /**

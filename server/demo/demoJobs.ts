@@ -36,7 +36,7 @@ async function store(j: { owner: string, serial: string, complaint: string, acce
 
 function finishedJob(atMs: number): NewEvent[] {
   const found = osmund27fAsFound(40, 0)
-  const set = changeOsmund27f(found, { adjusters: { CT1: 0.3861, CT2: 0.4021, L4: 0, L6: -0.1, L7: 0.95, RV1: 0.285, RV2: 0.595, RV3: 0.5 } }, 1)
+  const set = changeOsmund27f(found, { adjusters: { CT1: 0.3861, CT2: 0.4021, L4: 0, L6: -0.2, L7: 0.9, RV1: 0.285, RV2: 0.595, RV3: 0.5 } }, 1)
   const turned: NewEvent = { kind: 'adjuster-turned', atMs: atMs + HOUR_MS, designators: ['CT1', 'CT2', 'L4', 'L6', 'L7', 'RV1', 'RV2', 'RV3'], stepId: null, startPosition: 'photo' }
   return [
     ...asFoundRows(found, 1500, atMs, 'as-found'), turned, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),

@@ -4,12 +4,12 @@ import type { Adjuster } from '../../../core/sheet'
 /** Where to put the tool: the board with its adjusters, those of this step marked. */
 const props = defineProps<{ adjusters: readonly Adjuster[], wanted: readonly string[] }>()
 const W = 238
-const H = 150
+const H = 172
 const x = (a: Adjuster) => 12 + a.board.x * (W - 24)
 const y = (a: Adjuster) => 10 + a.board.y * (H - 20)
 const wantedHere = (a: Adjuster) => props.wanted.includes(a.designator)
-/** A label above its part where the row below is close. */
-const labelY = (a: Adjuster) => y(a) + (a.kind === 'core' ? 26 : a.board.y > 0.8 ? -15 : 26)
+/** Presets stand at the lower edge: their label goes beside them. */
+const beside = (a: Adjuster) => a.kind === 'preset'
 </script>
 
 <template>
@@ -22,7 +22,7 @@ const labelY = (a: Adjuster) => y(a) + (a.kind === 'core' ? 26 : a.board.y > 0.8
       <template v-if="wantedHere(a)">
         <circle :cx="x(a)" :cy="y(a)" r="12" fill="none" stroke="var(--accent)" stroke-width="2.500" /><circle :cx="x(a)" :cy="y(a)" r="5.500" fill="var(--accent)" />
       </template>
-      <text :x="x(a)" :y="labelY(a)" text-anchor="middle" :class="{ strong: wantedHere(a) }">{{ a.designator }}</text>
+      <text :x="x(a) + (beside(a) ? 17 : 0)" :y="y(a) + (beside(a) ? 4 : 26)" :text-anchor="beside(a) ? 'start' : 'middle'" :class="{ strong: wantedHere(a) }">{{ a.designator }}</text>
     </g>
   </svg>
 </template>

@@ -24,8 +24,13 @@ function x(value: number): number {
   const pad = props.compact ? 8 : 12
   return pad + Math.max(-0.02, Math.min(1.02, (value - min) / (max - min))) * (width.value - 2 * pad)
 }
-function text(value: number): string {
-  const fixed = Math.abs(value).toFixed(props.decimals)
+/** Ticks carry the digits of their spacing, not those of the instrument. */
+const tickDecimals = computed(() => {
+  const [a = 0, b = 1] = scale.value?.ticks ?? []
+  return Math.max(0, Math.min(4, -Math.floor(Math.log10(b - a) + 1e-9)))
+})
+function text(value: number, decimals = props.decimals): string {
+  const fixed = Math.abs(value).toFixed(decimals)
   const isZero = Number(fixed) === 0
   return `${value < 0 && !isZero ? '\u2212' : sign.value && !isZero ? '+' : ''}${fixed}`
 }
@@ -54,7 +59,7 @@ const aimClash = computed(() => props.values.aim !== null && [props.values.now, 
     <template v-if="!compact">
       <g v-for="tick in scale.ticks" :key="tick">
         <line :x1="x(tick)" :x2="x(tick)" :y1="y - 4" :y2="y + 4" stroke="var(--line2)" />
-        <text :x="anchored(tick).x" :y="y + 36" :text-anchor="anchored(tick).anchor">{{ text(tick) }}</text>
+        <text :x="anchored(tick).x" :y="y + 36" :text-anchor="anchored(tick).anchor">{{ text(tick, tickDecimals) }}</text>
       </g>
     </template>
     <line v-if="values.aim !== null" :x1="x(values.aim)" :x2="x(values.aim)" :y1="y - (compact ? 11 : 20)" :y2="y + (compact ? 11 : 20)" stroke="var(--ink)" stroke-width="2.400" />

@@ -21,14 +21,20 @@ const x = (agoS: number) => LEFT + (1 - Math.min(SPAN_S, agoS) / SPAN_S) * (W - 
 const y = (value: number) => 8 + (1 - (value - range.value!.min) / (range.value!.max - range.value!.min)) * (H - 28)
 const line = computed(() => props.points.filter(p => p.agoS <= SPAN_S).map(p => `${x(p.agoS).toFixed(1)},${y(p.value).toFixed(1)}`).join(' '))
 const last = computed(() => props.points.at(-1))
-const marks = computed(() => [props.low, props.high].filter(v => v !== null) as number[])
+/** Labels that would stand on each other are not both written. */
+const marks = computed(() => {
+  const known = [props.low, props.high].filter(v => v !== null) as number[]
+  const crowded = known.length === 2 && Math.abs(y(known[0]!) - y(known[1]!)) < 15
+  return crowded ? [props.aim ?? known[1]!] : known
+})
+const text = (v: number) => `${v < 0 ? '\u2212' : ''}${Math.abs(v).toFixed(props.decimals)}`
 </script>
 
 <template>
   <svg v-if="range" class="trend" :viewBox="`0 0 ${W} ${H}`" role="img" aria-label="the last 30 seconds">
     <rect v-if="low !== null && high !== null" :x="LEFT" :y="y(high)" :width="W - LEFT - 12" :height="Math.max(1, y(low) - y(high))" fill="var(--win)" />
     <line v-if="aim !== null" :x1="LEFT" :x2="W - 12" :y1="y(aim)" :y2="y(aim)" stroke="var(--ink2)" stroke-dasharray="3 4" />
-    <text v-for="m in marks" :key="m" :x="LEFT - 8" :y="y(m) + 4" text-anchor="end">{{ m.toFixed(decimals) }}</text>
+    <text v-for="m in marks" :key="m" :x="LEFT - 8" :y="y(m) + 4" text-anchor="end">{{ text(m) }}</text>
     <polyline v-if="points.length > 1" :points="line" fill="none" stroke="var(--ink)" stroke-width="2" />
     <circle v-if="last" :cx="x(last.agoS)" :cy="y(last.value)" r="4.500" fill="var(--ink)" />
     <text :x="W - 12" :y="H - 4" text-anchor="end">last 30 s</text>

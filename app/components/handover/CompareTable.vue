@@ -30,8 +30,8 @@ const name = (c: ComparedCell) => c.before.asked.nominalHz === null ? QUANTITIES
         <td>{{ c.point.title }}</td><td>{{ name(c) }}</td>
         <td v-for="side in (['before', 'after'] as const)" :key="side" class="num">
           <template v-if="shown(c[side])">
-            <span class="v"><StateMark v-if="judged(c)" :mark="side === 'after' && stale.has(c.point.id) ? 'stale' : c[side].judgement!.verdict" /> <b class="fig">{{ shown(c[side])!.value }}&#8239;{{ shown(c[side])!.unit }}</b></span>
-            <span class="quiet fig">{{ shown(c[side])!.plusMinus ?? 'unknown' }}<template v-if="judged(c)">, {{ side === 'after' && stale.has(c.point.id) ? 'stale' : statusWord(c[side].judgement!.verdict) }}</template></span>
+            <span class="v" :class="{ plain: !judged(c) }"><StateMark v-if="judged(c)" :mark="side === 'after' && stale.has(c.point.id) ? 'stale' : c[side].judgement!.verdict" /> <b class="fig">{{ shown(c[side])!.value }}&#8239;{{ shown(c[side])!.unit }}</b> <span class="quiet fig">{{ shown(c[side])!.plusMinus ?? '' }}</span></span>
+            <span v-if="judged(c)" class="quiet word">{{ side === 'after' && stale.has(c.point.id) ? 'stale' : statusWord(c[side].judgement!.verdict) }}</span>
           </template>
           <span v-else class="quiet">not measured</span>
         </td>
@@ -47,6 +47,9 @@ const name = (c: ComparedCell) => c.before.asked.nominalHz === null ? QUANTITIES
 .compare td { padding-top: 6px; padding-bottom: 6px; vertical-align: middle; }
 .v { display: flex; align-items: center; gap: 7px; white-space: nowrap; }
 .num .quiet { font-size: 12px; }
+.num .word { display: block; padding-left: 21px; line-height: 1.1; }
+.v.plain { padding-left: 21px; }
+.v b { font-weight: 600; }
 .differ { font-size: 12.5px; display: block; }
 td.quiet { font-size: 12.5px; }
 </style>

@@ -8,7 +8,7 @@ import StateMark from '../gauge/StateMark.vue'
 const props = defineProps<{ job: Job, model: string, done: Record<Stage, boolean>, nextStepTitle: string | null, lastEventAtMs: number | null }>()
 const stage = computed<Stage>(() => STAGES.find(s => !props.done[s]) ?? 'handover')
 const WORK: Record<Stage, string> = { 'intake': 'complete the intake', 'as-found': 'measure as found, before anything is turned', 'align': 'align', 'as-left': 'measure as left', 'handover': 'hand over' }
-const next = computed(() => !props.job.onBench ? 'handed over' : stage.value === 'align' && props.nextStepTitle ? `align: ${props.nextStepTitle}` : WORK[stage.value])
+const next = computed(() => !props.job.onBench ? 'handed over' : stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value])
 </script>
 
 <template>

@@ -5,7 +5,7 @@ import type { CellState } from '../../../core/run'
 import { reasonWords, showAsked } from '../../logic/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
-const props = defineProps<{ cell: CellState, stale: boolean }>()
+const props = defineProps<{ cell: CellState, stale: boolean, active: boolean }>()
 const emit = defineEmits<{ strike: [readingId: string] }>()
 const reading = computed(() => props.cell.latest?.reading ?? null)
 const shown = computed(() => reading.value ? showAsked(reading.value, props.cell.want.quantity, props.cell.asked.nominalHz) : null)
@@ -21,7 +21,7 @@ const label = computed(() => props.cell.asked.nominalHz === null ? quantityInfo(
       <div class="value">
         <StateMark v-if="judged" :mark="stale ? 'stale' : cell.judgement!.verdict" />
         <b class="fig">{{ shown.value }}</b><i>{{ shown.unit }}</i>
-        <v-menu :close-on-content-click="false" location="bottom" max-width="360">
+        <v-menu v-if="active" :close-on-content-click="false" location="bottom" max-width="360">
           <template #activator="{ props: menu }"><button v-bind="menu" type="button" class="more" :aria-label="`about this reading of ${label}`">why</button></template>
           <v-card class="pa-4">
             <p v-for="w in why" :key="w">{{ w }}</p>
@@ -44,6 +44,7 @@ const label = computed(() => props.cell.asked.nominalHz === null ? quantityInfo(
 .value :deep(.state-mark) { align-self: center; }
 .value b { font-size: 18px; font-weight: 550; }
 .value i, .pm { font-style: normal; font-size: 12px; color: var(--ink2); }
+.pm { display: block; margin-top: -3px; line-height: 1.2; }
 .more { font: inherit; font-size: 12px; color: var(--ink2); background: none; border: 0; text-decoration: underline dotted; cursor: pointer; padding: 4px 6px; min-height: 28px; }
 .missing .value { font-size: 13px; }
 @media print { .more { display: none; } }

@@ -38,7 +38,7 @@ function markFor(row: RowState) {
       </div>
       <TypedRow v-if="typing?.pointId === row.point.id" class="typed" :wants="row.point.wants" :first="typing.first" :options-for="optionsFor" :typed-with="typedWith" @done="v => emit('typed', row.point.id, v)" @cancel="emit('cancel')" @choose="(q, n) => emit('choose', q, n)" />
       <template v-else>
-        <div class="cells"><MatrixCell v-for="c in row.cells" :key="c.want.quantity" :cell="c" :stale="row.stale" @strike="id => emit('strike', id)" /></div>
+        <div class="cells"><MatrixCell v-for="c in row.cells" :key="c.want.quantity" :cell="c" :stale="row.stale" :active="row.point.id === active" @strike="id => emit('strike', id)" /></div>
         <div class="acts no-print">
           <template v-if="row.point.id === active">
             <v-btn variant="flat" color="primary" @click.stop="emit('take', row.point.id)">Take row <kbd>Space</kbd></v-btn>

@@ -1,14 +1,20 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import { groupDigits } from '../../../core/quantity'
 import { modelSheet } from '../../../core/sheet'
 import type { PracticeChange, PracticeState } from '../../../shared/practice'
 
 /** The hands on the simulated set: one control per adjuster, the front panel, and the leads of its instruments. */
-const props = defineProps<{ state: PracticeState, failure: string | null, narrow?: boolean }>()
+const props = defineProps<{ state: PracticeState, failure: string | null, narrow?: boolean, wanted?: readonly string[] }>()
 const emit = defineEmits<{ change: [change: Partial<PracticeChange>], close: [] }>()
 /** What the finger holds now must not be pulled back by the state that arrives meanwhile. */
 const held = ref<Record<string, number>>({})
-const adjusters = computed(() => modelSheet('osmund-27f').adjusters.map((a) => {
+const ordered = computed(() => {
+  const all = modelSheet('osmund-27f').adjusters
+  const first = (a: { designator: string }) => props.wanted?.includes(a.designator) ? 0 : 1
+  return [...all].sort((a, b) => first(a) - first(b))
+})
+const adjusters = computed(() => ordered.value.map((a) => {
   const core = a.kind === 'core'
   return { ...a, min: core ? -2 : 0, max: core ? 2 : 1, step: core ? 0.05 : a.kind === 'trimmer' ? 0.0005 : 0.005, position: held.value[a.designator] ?? props.state.adjusters[a.designator] ?? 0, unit: core ? 'turns in' : '' }
 }))
@@ -41,12 +47,12 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
       <p class="shows"><span>Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span> <span>Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span> <span>On for <b class="fig">{{ minutes }}&#8239;min</b></span> <span>12 dB SINAD at <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b></span></p>
     </section>
     <section class="adjusters" aria-label="Adjusters">
-      <div v-for="a in adjusters" :key="a.designator" class="adj">
+      <div v-for="a in adjusters" :key="a.designator" class="adj" :class="{ wanted: wanted?.includes(a.designator) }">
         <span class="name"><b class="fig">{{ a.designator }}</b> {{ a.name }}</span>
         <button type="button" :aria-label="`${a.designator} back a little`" @click="nudge(a, -1)">&minus;</button>
         <input type="range" :min="a.min" :max="a.max" :step="a.step" :value="a.position" :aria-label="`${a.designator} ${a.name}`" @input="turn(a.designator, Number(($event.target as HTMLInputElement).value), false)" @change="turn(a.designator, Number(($event.target as HTMLInputElement).value), true)">
         <button type="button" :aria-label="`${a.designator} on a little`" @click="nudge(a, 1)">+</button>
-        <span class="fig pos">{{ a.kind === 'core' ? a.position.toFixed(2) : `${(a.position * 100).toFixed(a.kind === 'trimmer' ? 2 : 1)}%` }}</span>
+        <span class="fig pos">{{ a.kind === 'core' ? groupDigits(a.position, 2) : `${(a.position * 100).toFixed(a.kind === 'trimmer' ? 2 : 1)}%` }}</span>
       </div>
     </section>
     <section aria-label="Leads">
@@ -69,6 +75,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
 .adjusters { display: grid; grid-template-columns: repeat(auto-fill, minmax(330px, 1fr)); gap: 4px 26px; }
 .narrow .adjusters { grid-template-columns: 1fr; }
 .adj { display: grid; grid-template-columns: 44px 1fr 44px 62px; gap: 0 6px; align-items: center; padding: 3px 0; }
+.adj.wanted { box-shadow: -6px 0 0 var(--sheet), -9px 0 0 var(--accent); }
 .adj .name { grid-column: 1 / -1; font-size: 13px; line-height: 1.2; }
 .adj button { height: 44px; border: 1px solid var(--line2); border-radius: 6px; background: none; color: inherit; font-size: 20px; cursor: pointer; }
 .adj input { width: 100%; height: 44px; accent-color: var(--accent); }

@@ -20,10 +20,12 @@ import { nextWords } from '../../../logic/runWords'
 import { useInstrumentsStore } from '../../../stores/instruments'
 import { useJobStore } from '../../../stores/job'
 import { useLiveStore } from '../../../stores/live'
+import { usePracticeStore } from '../../../stores/practice'
 
 const job = useJobStore()
 const live = useLiveStore()
 const instruments = useInstrumentsStore()
+const practice = usePracticeStore()
 const { said, say } = useSaid()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(() => run.value)
@@ -37,6 +39,7 @@ const accuracy = computed(() => connectedAccuracy(live.links, quantity.value) ??
 const listen = useListen(computed(() => earPlace(value.value, want.value)))
 const hold = ref<number | null>(null)
 watch(value, v => hold.value !== null && v !== null && (hold.value = Math.max(hold.value, v)))
+watch(() => state.value.step.adjusters, a => (practice.wanted = a), { immediate: true })
 watch(() => state.value.step.keyDownLimitS, s => (live.keyDownLimitS = s), { immediate: true })
 watch([stepId, pointId], () => (typing.value = null))
 const nextElsewhere = computed(() => run.value.next && run.value.next.stepId !== stepId.value && state.value.satisfied ? nextWords(job.sheet!, run.value.next) : null)
@@ -88,7 +91,7 @@ useBenchKeys({
       <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" :advice="balanceAdvice(state)" />
       <div class="foot">
         <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}<button v-if="state.confirmed && !said" type="button" class="reopen" @click="reopening = true">Reopen this step</button></p>
-        <StepActions :confirming="confirm.what.value" :listening="listen.on.value" :holding="hold !== null" @take="takeNow" @type="type('')" @confirm="confirm.confirm" @listen="listen.toggle" @hold="toggleHold" @note="noting = true" @back="move(-1)" @next="move(1)" />
+        <StepActions :confirming="confirm.what.value" :listening="listen.on.value" :holding="hold !== null" @take="takeNow" @type="type('')" @confirm="confirm.confirm" @listen="listen.toggle" @hold="toggleHold" @note="noting = true" @strike="strikeLast" @back="move(-1)" @next="move(1)" />
       </div>
     </section>
     <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" @turned="turned" />

@@ -56,7 +56,7 @@ const print = () => window.print()
 <style scoped>
 section { margin-top: 22px; } section ul { margin-left: 20px; }
 .top { display: flex; gap: 20px; justify-content: space-between; flex-wrap: wrap; }
-.acts { display: flex; gap: 8px; align-items: flex-start; }
+.acts { display: flex; gap: 8px; align-items: flex-start; } .acts a { color: inherit; }
 .verdict { display: flex; gap: 14px; border-top: 1px solid var(--line2); border-bottom: 1px solid var(--line2); padding: 12px 0; margin-top: 4px; }
 .verdict b { font-size: 17px; } .verdict p { margin: 4px 0 0; font-size: 13px; }
 .words { white-space: pre-wrap; max-width: 80ch; margin: 4px 0 0; }

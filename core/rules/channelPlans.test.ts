@@ -1,0 +1,43 @@
+import { describe, expect, it } from 'vitest'
+import { CHANNEL_PLANS, FORTY_GAPS_HZ, channelHz, nearestChannel } from './channelPlans'
+
+describe('forty-channel plan', () => {
+  // Source: 47 CFR 95.963 / CEPT plan, written out from memory: check the current text.
+  const MHZ = [26.965, 26.975, 26.985, 27.005, 27.015, 27.025, 27.035, 27.055, 27.065, 27.075, 27.085, 27.105, 27.115, 27.125, 27.135, 27.155, 27.165, 27.175, 27.185, 27.205,
+    27.215, 27.225, 27.255, 27.235, 27.245, 27.265, 27.275, 27.285, 27.295, 27.305, 27.315, 27.325, 27.335, 27.345, 27.355, 27.365, 27.375, 27.385, 27.395, 27.405]
+  it.each(MHZ.map((mhz, i) => [i + 1, mhz]))('channel %d is %d MHz', (channel, mhz) => {
+    expect(channelHz('forty', channel)).toBe(Math.round(mhz * 1e6))
+  })
+  it('has forty distinct channels whose sum is 1087.850 MHz, and leaves its five gaps free', () => {
+    const { channelsHz } = CHANNEL_PLANS.find(p => p.id === 'forty')!
+    expect(new Set(channelsHz).size).toBe(40)
+    expect(channelsHz.reduce((a, b) => a + b)).toBe(1_087_850_000)
+    expect(channelsHz.some(hz => FORTY_GAPS_HZ.includes(hz))).toBe(false)
+  })
+  it('has 24 and 25 below 23', () => {
+    expect([23, 24, 25].map(c => channelHz('forty', c))).toEqual([27_255_000, 27_235_000, 27_245_000])
+  })
+})
+
+describe('UK 27 MHz plan', () => {
+  // Source: MPT 1320 (from memory: check the current text).
+  it.each([[1, 27_601_250], [20, 27_791_250], [40, 27_991_250]])('channel %d is %d Hz', (channel, hz) => {
+    expect(channelHz('uk27', channel)).toBe(hz)
+  })
+  it('differs from the other plan by 586.25 kHz on channel 20', () => {
+    expect(channelHz('uk27', 20) - channelHz('forty', 20)).toBe(586_250)
+  })
+})
+
+describe('looking up', () => {
+  it.each([0, 41, -1, 1.5, Number.NaN])('refuses channel %d by name', (channel) => {
+    expect(() => channelHz('uk27', channel)).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
+  })
+  it('refuses an unknown plan', () => {
+    expect(() => channelHz('lunar', 1)).toThrow(expect.objectContaining({ code: 'unknown-plan' }))
+  })
+  it('finds the nearest channel and the error', () => {
+    expect(nearestChannel('uk27', 27_791_182)).toEqual({ channel: 20, errorHz: -68 })
+    expect(nearestChannel('forty', 27_243_000)).toEqual({ channel: 25, errorHz: -2000 })
+  })
+})

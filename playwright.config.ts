@@ -1,0 +1,13 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from './scripts/lib/browser.mjs'
+
+export default defineConfig({
+  testDir: 'test/e2e',
+  fullyParallel: false,
+  workers: 1,
+  timeout: 180_000,
+  expect: { timeout: 10_000 },
+  reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
+  outputDir: '.cache/e2e',
+  use: { viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, trace: 'off' },
+})

@@ -1,0 +1,10 @@
+import { defineConfig } from 'vitest/config'
+
+export default defineConfig({
+  test: {
+    projects: [
+      { test: { name: 'unit', include: ['{core,shared,instruments,server,app}/**/*.test.ts'], environment: 'node' } },
+      { test: { name: 'integration', include: ['test/integration/**/*.test.ts'], environment: 'node', fileParallelism: false, testTimeout: 30_000, hookTimeout: 60_000 } },
+    ],
+  },
+})
