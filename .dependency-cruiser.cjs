@@ -1,6 +1,6 @@
 /** Who may import whom, as docs/architecture.md says. A broken rule fails the tests. */
 const only = (name, from, allowed) => ({
-  name, severity: 'error', from: { path: from },
+  name, severity: 'error', from: { path: from, pathNot: '\\.test\\.ts$' },
   to: { path: '^(core|shared|instruments|server|app|test|scripts)/', pathNot: allowed },
 })
 

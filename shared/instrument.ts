@@ -1,4 +1,5 @@
 import { number, object, string, type InferType } from 'yup'
+import { UNKNOWN_FIELD } from './unknownField'
 
 /** A host name or address as a socket takes it. */
 const HOST = /^[A-Za-z0-9.:_-]+$/
@@ -8,7 +9,7 @@ export const instrumentBody = object({
   profileId: string().label('Profile').max(60).required(),
   host: string().trim().label('Address').max(253).matches(HOST, 'Address: a host name or an IP address, nothing else').required(),
   port: number().label('Port').integer().min(1).max(65_535).nullable().defined(),
-}).noUnknown()
+}).noUnknown(true, UNKNOWN_FIELD)
 
 export type InstrumentBody = InferType<typeof instrumentBody>
 

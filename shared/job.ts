@@ -1,4 +1,5 @@
 import { boolean, object, string, type InferType } from 'yup'
+import { UNKNOWN_FIELD } from './unknownField'
 
 const SERIAL = /^[\p{L}\p{N} \-/.#()]*$/u
 const DAY = /^\d{4}-\d{2}-\d{2}$/
@@ -16,11 +17,11 @@ export const intakeBody = object({
   mayDo: string().trim().label('May be done without asking').max(2000).default(''),
   promisedOn: string().label('Promised').nullable().default(null).matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true })
     .test('real-day', 'Promised: there is no such day', v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v))),
-}).noUnknown()
+}).noUnknown(true, UNKNOWN_FIELD)
 
 export type Intake = InferType<typeof intakeBody>
 
-export const newJobBody = intakeBody.shape({ id: string().uuid().required() }).noUnknown()
+export const newJobBody = intakeBody.shape({ id: string().uuid().required() }).noUnknown(true, UNKNOWN_FIELD)
 
 /** Parts of a job that may be corrected later. */
 export const jobPatch = object({
@@ -33,7 +34,7 @@ export const jobPatch = object({
   mayDo: string().trim().label('May be done without asking').max(2000),
   promisedOn: string().label('Promised').nullable().matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true }),
   onBench: boolean(),
-}).noUnknown()
+}).noUnknown(true, UNKNOWN_FIELD)
 
 export type JobPatch = InferType<typeof jobPatch>
 

@@ -2,6 +2,7 @@ import { array, boolean, lazy, number, object, string, type ObjectSchema } from 
 import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { JOB_EVENT_KINDS, type JobEvent } from '../core/run'
 import { CoreError } from '../core/errors'
+import { UNKNOWN_FIELD } from './unknownField'
 
 /** Longest note; a bench note is a few lines, not a file. */
 export const NOTE_MAX = 10_000
@@ -27,7 +28,7 @@ const reading = object({
   standardUncertainty: number().min(0).max(1e12).nullable().defined(),
   source: string().oneOf(['instrument', 'typed']).required(),
   instrument: string().max(100).nullable().defined(),
-}).noUnknown()
+}).noUnknown(true, UNKNOWN_FIELD)
 
 const conditions = object({
   channel: number().integer().min(1).max(400).nullable().defined(),
@@ -36,7 +37,7 @@ const conditions = object({
   supplyV: number().min(0).max(1000).nullable().defined(),
   load: string().max(200).defined(),
   onTimeS: number().min(0).max(1e8).nullable().defined(),
-}).noUnknown()
+}).noUnknown(true, UNKNOWN_FIELD)
 
 const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
   'row-taken': { phase: string().oneOf(['as-found', 'adjusting', 'as-left']).required(), stepId: stepId(), pointId: string().max(40).required(), conditions: conditions.required(), readings: array(reading).min(1).max(20).required() },
@@ -52,6 +53,8 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
 /** Any event of a job; unknown kinds and unknown fields are refused by name. */
 export const jobEventBody = lazy((value: { kind?: string } | undefined) => {
   const kind = value?.kind as JobEvent['kind'] | undefined
-  const fields = kind && JOB_EVENT_KINDS.includes(kind) ? BODIES[kind] : {}
-  return object({ ...base, kind: string().oneOf(JOB_EVENT_KINDS).required(), ...fields as object }).noUnknown().required() as ObjectSchema<object>
+  const named = { ...base, kind: string().oneOf(JOB_EVENT_KINDS).required() }
+  // Of an unknown kind only the kind is worth a word.
+  if (!kind || !JOB_EVENT_KINDS.includes(kind)) return object(named).required() as ObjectSchema<object>
+  return object({ ...named, ...BODIES[kind] as object }).noUnknown(true, UNKNOWN_FIELD).required() as ObjectSchema<object>
 })

@@ -1,8 +1,9 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
+import { UNKNOWN_FIELD } from './unknownField'
 
 /** A turn of a control on the simulated set. Unknown fields are refused. */
 export const practiceChange = object({
-  adjusters: array(object({ designator: string().max(8).required(), position: number().min(-4).max(4).required() }).noUnknown()).max(20).optional(),
+  adjusters: array(object({ designator: string().max(8).required(), position: number().min(-4).max(4).required() }).noUnknown(true, UNKNOWN_FIELD)).max(20).optional(),
   channel: number().integer().min(1).max(40).optional(),
   keyed: boolean().optional(),
   lowPower: boolean().optional(),
@@ -11,8 +12,8 @@ export const practiceChange = object({
   supplyV: number().min(0).max(20).optional(),
   warmByS: number().min(0).max(7200).optional(),
   deliverAgain: boolean().optional(),
-  plug: object({ key: string().oneOf(['power', 'counter', 'modulation', 'supply']).required(), pluggedIn: boolean().required() }).noUnknown().optional().default(undefined),
-}).noUnknown()
+  plug: object({ key: string().oneOf(['power', 'counter', 'modulation', 'supply']).required(), pluggedIn: boolean().required() }).noUnknown(true, UNKNOWN_FIELD).optional().default(undefined),
+}).noUnknown(true, UNKNOWN_FIELD)
 
 export type PracticeChange = InferType<typeof practiceChange>
 

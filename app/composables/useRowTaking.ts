@@ -47,8 +47,9 @@ export function useRowTaking(parts: RowTakingParts) {
       id: uuid(), quantity: e.quantity, value: e.value, source: 'typed' as const, instrument: e.instrument?.name ?? null,
       standardUncertainty: typedUncertainty(e.value, e.quantity, e.instrument),
     }))
+    const row = typing.value
     if (!(await store(stepId, point, readings))) return false
-    typing.value = null
+    if (typing.value === row) typing.value = null
     parts.say(`${point.title}: taken as typed`)
     return true
   }

@@ -52,7 +52,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 <template>
   <v-app>
     <div class="frame" :class="{ 'with-drawer': drawer }">
-      <SideNav :path="route.path" :night="night" @theme="switchTheme" @keys="keysOpen = true" />
+      <SideNav :path="route.path" :night="night" :simulated="practice.state !== null && route.path !== '/practice'" :panel-open="drawer" @panel="togglePractice" @theme="switchTheme" @keys="keysOpen = true" />
       <main class="frame-main"><OutboxNotice :waiting="outbox.unsent.length" :trouble="outbox.trouble" :refused="outbox.refused" @give-up="outbox.giveUp" /><slot /></main>
       <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulated set">
         <PracticeControls narrow :wanted="practice.wanted" :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />

@@ -70,6 +70,7 @@ export function differenceWords(d: Difference): string {
 
 /** What a ladder line says under its title. */
 export function stepLine(sheet: ModelSheet, s: StepState): string {
+  if (s.status === 'stale' && s.satisfied) return 'stale: the work that followed; the next steps measure it again'
   if (s.status === 'stale') return `stale: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} turned since`
   if (s.status === 'skipped') return s.confirmed?.reason ? `skipped: ${s.confirmed.reason}` : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is inside`
   const value = criterionWords(s) || valueWords(s)

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-defineProps<{ path: string, night: boolean }>()
-const emit = defineEmits<{ theme: [], keys: [] }>()
+defineProps<{ path: string, night: boolean, simulated: boolean, panelOpen: boolean }>()
+const emit = defineEmits<{ theme: [], keys: [], panel: [] }>()
 
 const PLACES = [
   { to: '/', label: 'Bench', path: 'M3 9h18M5 9v10M19 9v10M3 5h18', at: (p: string) => p === '/' || p.startsWith('/jobs') },
@@ -19,6 +19,9 @@ const PLACES = [
       <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="p.path" /></svg>{{ p.label }}
     </NuxtLink>
     <div class="space" />
+    <button v-if="simulated" type="button" :aria-pressed="panelOpen" :class="{ on: panelOpen }" title="Panel of the simulated set (P)" @click="emit('panel')">
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 5h16v14H4zM14 5v14M17 9v2M17 13v2" /></svg>Panel
+    </button>
     <button type="button" :aria-pressed="night" @click="emit('theme')">
       <svg viewBox="0 0 24 24" aria-hidden="true"><path v-if="night" d="M12 4v2M12 18v2M4 12h2M18 12h2M12 8.500a3.500 3.500 0 1 0 .01 0" /><path v-else d="M19 14.500A7.500 7.500 0 0 1 9.500 5a7.500 7.500 0 1 0 9.500 9.500z" /></svg>{{ night ? 'Day' : 'Night' }}
     </button>

@@ -1,0 +1,58 @@
+import { describe, expect, it } from 'vitest'
+import { ValidationError } from 'yup'
+import { instrumentBody } from './instrument'
+import { intakeBody, jobTag } from './job'
+import { jobEventBody } from './jobEvents'
+import { rowTaken, confirmed } from '../test/fixtures/jobEvents'
+
+const strict = { strict: true } as const
+const event = (change: object) => jobEventBody.validate({ ...confirmed('A1.5'), ...change }, strict)
+const reading = (change: object) => {
+  const row = rowTaken('as-found', null, 'high-20', { powerW: 3.9 }) as unknown as { readings: object[] }
+  return jobEventBody.validate({ ...row, readings: [{ ...row.readings[0], ...change }] }, strict)
+}
+
+describe('job events', () => {
+  it('pass when they are well formed', async () => {
+    await expect(event({})).resolves.toBeTruthy()
+    await expect(reading({})).resolves.toBeTruthy()
+  })
+  it.each([
+    [{ value: -1 }, /Power, average.*negative/], [{ value: Infinity }, /not a finite/], [{ value: '3.9' }, /Value/], [{ value: null }, /Value|value/], [{ value: 1e12 }, /outside 0 to 2000 W/],
+    [{ quantity: 'smellW' }, /quantity/], [{ standardUncertainty: -1 }, /standardUncertainty/], [{ source: 'guessed' }, /source/], [{ id: 'x' }, /UUID/i], [{ extra: 1 }, /extra/],
+  ])('reading with %j is refused, the field named', async (change, words) => {
+    await expect(reading(change)).rejects.toThrow(words)
+  })
+  it.each([
+    [{ kind: 'party' }, /kind/], [{ outcome: 'perhaps' }, /outcome/], [{ atMs: 1.5 }, /atMs/], [{ atMs: -1 }, /atMs/], [{ strange: true }, /strange/], [{ reason: 'x'.repeat(10_001) }, /Reason.*10000/],
+  ])('event with %j is refused, the field named', async (change, words) => {
+    await expect(event(change)).rejects.toThrow(words)
+  })
+  it('nothing at all is refused', async () => {
+    for (const body of [undefined, null, 3, 'x', [], {}]) await expect(jobEventBody.validate(body, strict)).rejects.toThrow(ValidationError)
+  })
+})
+
+describe('intake', () => {
+  const intake = { owner: 'Barge Heron', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'weak', accessories: '', mayDo: '', promisedOn: null }
+  it('passes with what it needs', async () => {
+    await expect(intakeBody.validate(intake, strict)).resolves.toEqual(intake)
+  })
+  it.each([
+    [{ owner: '' }, /Owner/], [{ serial: '41\u{1F4FB}877' }, /^Serial: only letters/], [{ serial: 'x'.repeat(61) }, /Serial.*60/], [{ complaint: 'x'.repeat(10_001) }, /Complaint.*10000/],
+    [{ promisedOn: '27.11.2026' }, /Promised: write the day/], [{ promisedOn: '2026-02-30' }, /no such day/], [{ extra: 1 }, /extra/],
+  ])('%j is refused in words', async (change, words) => {
+    await expect(intakeBody.validate({ ...intake, ...change }, strict)).rejects.toThrow(words)
+  })
+  it('numbers jobs as tags', () => {
+    expect(jobTag(231)).toBe('W-0231')
+    expect(jobTag(12345)).toBe('W-12345')
+  })
+})
+
+describe('instruments', () => {
+  const body = { name: 'Meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025 }
+  it.each([[{ port: 0 }, /Port/], [{ port: 70_000 }, /Port/], [{ port: 1.5 }, /Port/], [{ host: 'a b' }, /Address/], [{ host: 'http://x' }, /Address/], [{ name: '' }, /Name/]])('%j is refused', async (change, words) => {
+    await expect(instrumentBody.validate({ ...body, ...change }, strict)).rejects.toThrow(words)
+  })
+})

@@ -1,0 +1,79 @@
+import { expect, test as base, type Page } from '@playwright/test'
+import { testHouse, type TestHouse } from '../integration/house'
+
+/** One house per worker: its own database, gateway, simulated bench and server, as built. */
+export const test = base.extend<object, { house: TestHouse }>({
+  // eslint-disable-next-line no-empty-pattern
+  house: [async ({}, use) => {
+    const house = await testHouse()
+    await use(house)
+    await house.stop()
+  }, { scope: 'worker', timeout: 300_000 }],
+})
+export { expect }
+
+/** The simulated set as it first came in, warm or cold. */
+export async function deliver(house: TestHouse, { warm = true } = {}): Promise<void> {
+  await house.request('POST', '/api/practice', { deliverAgain: true })
+  for (const key of ['power', 'counter', 'modulation', 'supply']) await house.request('POST', '/api/practice', { plug: { key, pluggedIn: true } })
+  if (warm) await house.request('POST', '/api/practice', { warmByS: 1500 })
+}
+
+/** Hands on the panel of the simulated set, as a person uses it beside the job. */
+export class Panel {
+  constructor(readonly page: Page) {}
+
+  private get panel() {
+    return this.page.getByRole('complementary', { name: 'Simulated set' })
+  }
+
+  async open() {
+    if (await this.panel.isVisible()) return
+    await expect(this.page.getByRole('button', { name: 'Panel' })).toBeVisible()
+    await this.page.keyboard.press('p')
+    await expect(this.panel).toBeVisible()
+  }
+
+  async state(want: { channel?: number | null, keyed?: boolean, lowPower?: boolean, tone?: boolean }) {
+    const toggle = async (name: RegExp, on: boolean, isOn: RegExp) => {
+      const button = this.panel.getByRole('button', { name })
+      if (isOn.test(await button.innerText()) !== on) await button.click()
+      if (on) await expect(button).toHaveText(isOn)
+      else await expect(button).not.toHaveText(isOn)
+    }
+    if (want.channel) {
+      await this.panel.getByLabel('channel', { exact: true }).selectOption(String(want.channel))
+      await expect(this.panel.getByLabel('channel', { exact: true })).toHaveValue(String(want.channel))
+    }
+    await toggle(/^Power (high|low)/, want.lowPower ?? false, /low/)
+    await toggle(/^Tone (on|off)/, want.tone ?? false, / on$/)
+    await toggle(/^Key(ed)? K$/, want.keyed ?? false, /Keyed/)
+    // Loop locked and every instrument read at least twice since: what the screen shows is the new state.
+    await this.page.waitForTimeout(700)
+  }
+
+  async turn(designator: string, position: number) {
+    const slider = this.panel.getByRole('slider', { name: new RegExp(`^${designator} `) })
+    await slider.fill(String(position))
+    await slider.dispatchEvent('change')
+    await this.page.waitForTimeout(500)
+  }
+
+  async press(name: RegExp) {
+    await this.panel.getByRole('button', { name }).click()
+  }
+
+  async shows(label: RegExp): Promise<number> {
+    const text = await this.panel.locator('.shows').innerText()
+    return Number(label.exec(text)![1])
+  }
+}
+
+/** The number in large figures, as a person reads it. */
+export async function big(page: Page): Promise<number> {
+  const text = await page.getByTestId('big').innerText()
+  return Number(text.replace('\u2212', '-').replace(/[\s\u2009+]/g, ''))
+}
+
+export const ladder = (page: Page, step: string) => page.locator(`[data-step="${step}"]`)
+export const said = (page: Page) => page.locator('.said[role=status]')

@@ -1,0 +1,78 @@
+import type { JobEvent } from '../../core/run'
+import { deliver, expect, ladder, said, test } from './bench'
+
+test('keyboard only: intake, a typed row from the number keys, a strike-out, a step', async ({ page, house }) => {
+  await deliver(house)
+  await page.goto(house.address)
+  await expect(page.getByText('W-0231')).toBeVisible()
+  await page.keyboard.press('j')
+  await page.keyboard.type('Quarry lorry 7')
+  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab')
+  await expect(page.getByLabel('Serial')).toBeFocused()
+  await page.keyboard.type('40777')
+  await page.keyboard.press('Tab')
+  await page.keyboard.type('weak')
+  for (let i = 0; i < 5; i++) await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'As found' })).toBeVisible()
+  const id = page.url().split('/')[4]!
+
+  // The second row, typed: digits, Enter, digits, Enter; decimal comma and units as they come.
+  await page.keyboard.press('ArrowDown')
+  for (const text of ['27,60118', '2.2 W', '13.8', '826 mA']) {
+    if (text === '27,60118') await page.keyboard.press('2')
+    await page.keyboard.type(text === '27,60118' ? '7,60118' : text)
+    await page.keyboard.press('Enter')
+  }
+  await expect(said(page)).toContainText('Channel 1, high power: taken as typed')
+  const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }
+  const row = events.find(e => e.kind === 'row-taken')!
+  expect(row).toMatchObject({ pointId: 'high-1', conditions: { supplyV: 13.8 } })
+  expect((row as { readings: object[] }).readings).toMatchObject([
+    { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: 'Counter' }, { quantity: 'powerW', value: 2.2, instrument: 'Power meter' },
+    { quantity: 'supplyV', value: 13.8 }, { quantity: 'supplyA', value: 0.826 },
+  ])
+
+  // A wrong entry is named, keeps what was typed, and Esc leaves.
+  await page.keyboard.press('ArrowUp')
+  await page.keyboard.press('t')
+  await page.keyboard.type('ten megahertz')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/"ten megahertz" is not a number/)).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  // Struck out with a reason, not deleted.
+  await page.keyboard.press('u')
+  await page.keyboard.type('read off the wrong meter')
+  await page.keyboard.press('Control+Enter')
+  await expect(said(page)).toContainText('Struck out')
+
+  await page.goto(`${house.address}/jobs/${id}/align`)
+  await expect(page.getByText('Alignment, 0 of 11 done')).toBeVisible()
+  await page.keyboard.press(' ')
+  await expect(ladder(page, 'A1.0')).toHaveAttribute('data-status', 'inside')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('Alignment, 1 of 11 done')).toBeVisible()
+  await expect(ladder(page, 'A1.3')).toHaveAttribute('aria-current', 'step')
+  await page.keyboard.press(']')
+  await expect(ladder(page, 'A1.4')).toHaveAttribute('aria-current', 'step')
+  await page.keyboard.press('[')
+  await expect(ladder(page, 'A1.3')).toHaveAttribute('aria-current', 'step')
+  await page.keyboard.press('?')
+  await expect(page.getByText('take the reading, or the whole row')).toBeVisible()
+  await page.keyboard.press('Escape')
+})
+
+test('both themes, remembered; every control of the main screens has a name', async ({ page, house }) => {
+  await page.goto(house.address)
+  await page.getByRole('button', { name: 'Night' }).click()
+  await page.reload()
+  await expect(page.locator('.v-theme--night').first()).toBeVisible()
+  for (const path of ['/', '/sheets', '/sheets/osmund-27f', '/practice', '/instruments']) {
+    await page.goto(house.address + path)
+    await expect(page.locator('.frame-rail .ro').first()).toBeVisible()
+    const nameless = await page.locator('button, a, input, select').evaluateAll(elements => elements.filter(e => !(e.textContent?.trim() || e.getAttribute('aria-label') || (e as HTMLInputElement).labels?.length || e.getAttribute('placeholder') || (e as HTMLInputElement).type === 'hidden')).map(e => e.outerHTML.slice(0, 120)))
+    expect(nameless, path).toEqual([])
+  }
+  await page.getByRole('button', { name: 'Day' }).click()
+})

@@ -1,0 +1,61 @@
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { fakeInstrument } from '../fixtures/fakeInstrument'
+import { testHouse, type TestHouse } from './house'
+
+let house: TestHouse
+beforeAll(async () => {
+  house = await testHouse({ demo: false })
+}, 240_000)
+afterAll(() => house?.stop())
+
+/** Reads the live stream through the web server until something shows. */
+async function watchLive(wanted: (text: string) => boolean, withinMs = 5000): Promise<string> {
+  const stop = new AbortController()
+  const timer = setTimeout(() => stop.abort(), withinMs)
+  let text = ''
+  try {
+    const response = await fetch(`${house.address}/api/live`, { signal: stop.signal })
+    for await (const chunk of response.body!) {
+      text += new TextDecoder().decode(chunk as Uint8Array)
+      if (wanted(text)) break
+    }
+  }
+  catch {
+    // out of time: the text so far is the answer
+  }
+  clearTimeout(timer)
+  stop.abort()
+  return text
+}
+
+describe('without demo data', () => {
+  it('the house starts empty, without a simulated set', async () => {
+    expect((await house.request('GET', '/api/jobs')).body).toEqual([])
+    expect((await house.request('GET', '/api/instruments')).body).toEqual([])
+    expect((await house.request('GET', '/api/practice')).error).toMatchObject({ code: 'bench-away' })
+  })
+})
+
+describe('an instrument', () => {
+  it('is added, is live at once, is renamed and removed', async () => {
+    const meter = await fakeInstrument(q => q === '*IDN?' ? 'A,B,C,D\n' : q.endsWith('?') ? '3.9\n' : null)
+    const body = { name: 'Our meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: meter.port }
+    const added = await house.request('POST', '/api/instruments', body)
+    expect(added.status).toBe(201)
+    const { id } = added.body as { id: string }
+    const text = await watchLive(t => t.includes('"value":3.9'))
+    expect(text).toContain('event: hello')
+    expect(text).toContain('"instrument":"Our meter"')
+    expect((await house.request('POST', '/api/instruments', body)).error).toMatchObject({ code: 'name-taken', field: 'name' })
+    expect((await house.request('PUT', `/api/instruments/${id}`, { ...body, name: 'Best meter' })).body).toMatchObject({ name: 'Best meter' })
+    expect(await watchLive(t => t.includes('"value":3.9') && t.includes('Best meter'))).toContain('Best meter')
+    expect((await house.request('DELETE', `/api/instruments/${id}`)).status).toBe(204)
+    expect((await house.request('DELETE', `/api/instruments/${id}`)).error).toMatchObject({ code: 'unknown-instrument' })
+    expect(await watchLive(t => t.includes('"links":[]'))).toContain('"links":[]')
+    await meter.close()
+  })
+  it('that goes away with its listener leaves nothing behind', async () => {
+    await watchLive(t => t.includes('hello'))
+    await expect.poll(async () => (await (await fetch(`${house.env.GATEWAY_URL}/health`)).json() as { listeners: number }).listeners, { timeout: 5000 }).toBe(0)
+  })
+})

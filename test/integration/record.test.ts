@@ -1,0 +1,55 @@
+import { readFileSync } from 'node:fs'
+import Ajv from 'ajv/dist/2020'
+import Papa from 'papaparse'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { JobRecord } from '../../core/formats'
+import { testHouse, type TestHouse } from './house'
+
+let house: TestHouse
+let finished: string
+beforeAll(async () => {
+  house = await testHouse()
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string, number: number } }[]
+  finished = jobs.find(j => j.job.number === 229)!.job.id
+}, 240_000)
+afterAll(() => house?.stop())
+
+describe('JSON', () => {
+  it('is what the published schema says', async () => {
+    const schema = JSON.parse(readFileSync('docs/formats/job-record.schema.json', 'utf8')) as object
+    const validate = new Ajv({ allErrors: true, strict: false, validateFormats: false }).compile(schema)
+    const { body } = await house.request('GET', `/api/jobs/${finished}/record.json`)
+    expect(validate(body), JSON.stringify(validate.errors?.slice(0, 3))).toBe(true)
+    expect(validate({ ...body as object, version: 2 })).toBe(false)
+    expect(validate({ ...body as object, extra: 1 })).toBe(false)
+  })
+  it('holds before and after of the finished demo set, all inside its rule set', async () => {
+    const record = (await house.request('GET', `/api/jobs/${finished}/record.json`)).body as JobRecord
+    const power = record.comparison.find(c => c.row === 'high-1' && c.quantity === 'powerW')!
+    expect(power).toMatchObject({ comparable: true, before: { verdict: 'below' }, after: { verdict: 'inside' } })
+    expect(record.steps.filter(s => !s.satisfied)).toEqual([])
+    expect(record.openItems.filter(i => i.settled === null)).toEqual([])
+    expect(record.ruleSet).toMatchObject({ id: 'R-UK27', fromMemory: true })
+  })
+})
+
+describe('CSV', () => {
+  it('has one line per reading, with conditions, unit and verdict', async () => {
+    const { body } = await house.request('GET', `/api/jobs/${finished}/record.csv`)
+    const { data, errors } = Papa.parse<Record<string, string>>(body as string, { header: true })
+    expect(errors).toEqual([])
+    const line = data.find(l => l.phase === 'as-left' && l.row === 'high-20' && l.quantity === 'powerW')!
+    expect(line).toMatchObject({ unit_si: 'W', channel: '20', low_power: 'false', verdict: 'inside', instrument: 'Power meter', struck_out: '' })
+    expect(Number(line.value_si)).toBeGreaterThan(3.6)
+    const record = (await house.request('GET', `/api/jobs/${finished}/record.json`)).body as JobRecord
+    expect(data).toHaveLength(record.events.reduce((n, e) => n + (e.kind === 'row-taken' ? e.readings.length : 0), 0))
+  })
+  it('does not hand a formula to a spreadsheet', async () => {
+    const id = await house.newJob()
+    const row = { kind: 'row-taken', id: crypto.randomUUID(), atMs: 1, phase: 'as-found', stepId: null, pointId: 'panel', conditions: { channel: 20, lowPower: false, toneHz: null, supplyV: null, load: '=cmd()', onTimeS: null }, readings: [{ id: crypto.randomUUID(), quantity: 'panelPowerW', value: 3, standardUncertainty: null, source: 'typed', instrument: '@meter' }] }
+    expect((await house.request('POST', `/api/jobs/${id}/events`, row)).status).toBe(201)
+    const { body } = await house.request('GET', `/api/jobs/${id}/record.csv`)
+    expect(body).toContain('\'=cmd()')
+    expect(body).toContain('\'@meter')
+  })
+})
