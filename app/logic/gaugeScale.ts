@@ -6,6 +6,8 @@ export interface GaugeValues {
   readonly asFound: number | null
   readonly now: number | null
   readonly bound: number | null
+  /** an error against a nominal: both signs occur and are written */
+  readonly signed: boolean
 }
 
 export interface GaugeScale { readonly min: number, readonly max: number, readonly ticks: readonly number[] }
@@ -25,7 +27,7 @@ export function gaugeScale(v: GaugeValues): GaugeScale | null {
   const reach = Math.max(...known.map(k => Math.abs(k - centre)))
   const doublings = Math.max(0, Math.ceil(Math.log2(Math.max(reach * 1.08, 1e-30) / (half * (1 + MARGIN)))))
   const span = half * (1 + MARGIN) * 2 ** doublings
-  const floor = v.low !== null && v.low >= 0 && centre - span < 0 && known.every(k => k >= 0) ? 0 : centre - span
+  const floor = v.signed ? centre - span : Math.max(0, centre - span)
   const max = centre + span
   return { min: floor, max, ticks: niceTicks(floor, max) }
 }

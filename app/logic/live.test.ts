@@ -55,7 +55,7 @@ describe('taking a row', () => {
 })
 
 describe('gauge scale', () => {
-  const values = (now: number | null, asFound: number | null = null) => ({ low: 0, high: 20, aim: 10, now, asFound, bound: 3 })
+  const values = (now: number | null, asFound: number | null = null) => ({ low: 0, high: 20, aim: 10, now, asFound, bound: 3, signed: true })
   it('holds everything it has to show', () => {
     fc.assert(fc.property(fc.double({ min: -5000, max: 5000, noNaN: true }), fc.double({ min: -5000, max: 5000, noNaN: true }), (now, asFound) => {
       const scale = gaugeScale(values(now, asFound))!
@@ -69,9 +69,9 @@ describe('gauge scale', () => {
     expect(gaugeScale(values(-68))).toEqual(gaugeScale(values(-60)))
   })
   it('shows no negative power, copes with one-sided windows and with nothing', () => {
-    expect(gaugeScale({ low: 3.6, high: 4, aim: 3.8, now: 0.1, asFound: null, bound: 0.1 })!.min).toBe(0)
-    expect(gaugeScale({ low: 1200, high: null, aim: null, now: 60, asFound: null, bound: null })).not.toBeNull()
-    expect(gaugeScale({ low: null, high: null, aim: null, now: null, asFound: null, bound: null })).toBeNull()
+    expect(gaugeScale({ low: 3.6, high: 4, aim: 3.8, now: 0.1, asFound: null, bound: 0.1, signed: false })!.min).toBe(0)
+    expect(gaugeScale({ low: 1200, high: null, aim: null, now: 60, asFound: null, bound: null, signed: false })).not.toBeNull()
+    expect(gaugeScale({ low: null, high: null, aim: null, now: null, asFound: null, bound: null, signed: false })).toBeNull()
   })
   it('has round ticks', () => {
     expect(niceTicks(-12, 32)).toEqual([-10, 0, 10, 20, 30])

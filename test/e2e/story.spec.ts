@@ -37,12 +37,12 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await panel.turn('CT1', 0.386)
     expect(Math.abs(await big(page))).toBeLessThan(20)
     await takeAndConfirm(page, 'A1.3')
-    for (const channel of [1, 20, 40, 1]) {
+    for (const [title, channel] of [['To channel 1', 1], ['To channel 20', 20], ['To channel 40', 40], ['Wrap 40 to 1', 1]] as const) {
       await panel.state({ channel })
       await page.keyboard.press('t')
       await page.keyboard.type(String(await panel.shows(/last lock ([\d.]+)/)))
       await page.keyboard.press('Enter')
-      await expect(said(page)).toContainText('taken as typed')
+      await expect(said(page)).toContainText(`${title}: taken as typed`)
     }
     await page.keyboard.press('Enter')
     await expect(ladder(page, 'A1.4')).toHaveAttribute('data-status', 'inside')
@@ -188,6 +188,7 @@ async function takeMatrixRow(page: import('@playwright/test').Page, panel: Panel
 }
 
 async function takeAndConfirm(page: import('@playwright/test').Page, step: string) {
+  await expect(ladder(page, step)).toHaveAttribute('aria-current', 'step')
   await page.keyboard.press('Space')
   await expect(ladder(page, step)).toHaveAttribute('data-status', 'inside')
   await page.keyboard.press('Enter')

@@ -37,7 +37,7 @@ const low = computed(() => props.want.asked.window?.low ?? null)
 const decimals = computed(() => nominal.value !== null ? 0 : Math.min(3, current.value?.standardUncertainty ? justifiedDecimals(current.value.standardUncertainty * perSi.value) : 2))
 const gauge = computed(() => ({
   low: toShown(low.value), high: toShown(limitHigh.value), aim: toShown(props.want.asked.window?.aim ?? null), asFound: toShown(props.asFound),
-  now: current.value ? toShown(current.value.value) : null, bound: current.value?.standardUncertainty != null ? standardToBound(current.value.standardUncertainty) * perSi.value : null,
+  now: current.value ? toShown(current.value.value) : null, bound: current.value?.standardUncertainty != null ? standardToBound(current.value.standardUncertainty) * perSi.value : null, signed: nominal.value !== null,
 }))
 const unit = computed(() => nominal.value === null ? QUANTITIES[quantity.value].shownUnit : 'Hz')
 const points = computed(() => props.trend.map(p => ({ agoS: Math.max(0, (props.nowMs - p.atMs) / 1000), value: toShown(p.value)! })))

@@ -17,7 +17,6 @@ const width = computed(() => props.compact ? 240 : 664)
 const height = computed(() => props.compact ? 26 : 92)
 const y = computed(() => props.compact ? 13 : 46)
 const scale = computed(() => gaugeScale(props.values))
-const sign = computed(() => props.values.low !== null && props.values.low <= 0)
 
 function x(value: number): number {
   const { min, max } = scale.value!
@@ -32,7 +31,7 @@ const tickDecimals = computed(() => {
 function text(value: number, decimals = props.decimals): string {
   const fixed = Math.abs(value).toFixed(decimals)
   const isZero = Number(fixed) === 0
-  return `${value < 0 && !isZero ? '\u2212' : sign.value && !isZero ? '+' : ''}${fixed}`
+  return `${value < 0 && !isZero ? '\u2212' : props.values.signed && !isZero ? '+' : ''}${fixed}`
 }
 /** Labels keep inside the drawing. */
 function anchored(value: number): { x: number, anchor: 'start' | 'middle' | 'end' } {

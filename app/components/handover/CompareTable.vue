@@ -16,7 +16,7 @@ function gauge(c: ComparedCell) {
   const scale = (v: number | null | undefined) => v == null ? null : (v - (asked.nominalHz ?? 0)) * factor
   const u = c.after.latest?.reading.standardUncertainty
   const high = [asked.window?.high, asked.limit?.high].filter(v => v != null).sort((a, b) => a! - b!)[0]
-  return { low: scale(asked.window?.low), high: scale(high), aim: scale(asked.window?.aim), asFound: scale(c.before.latest?.reading.value), now: scale(c.after.latest?.reading.value), bound: u == null ? null : standardToBound(u) * factor }
+  return { low: scale(asked.window?.low), high: scale(high), aim: scale(asked.window?.aim), asFound: scale(c.before.latest?.reading.value), now: scale(c.after.latest?.reading.value), bound: u == null ? null : standardToBound(u) * factor, signed: asked.nominalHz !== null }
 }
 const decimals = (c: ComparedCell) => c.after.latest?.reading.standardUncertainty ? Math.min(3, justifiedDecimals(c.after.latest.reading.standardUncertainty * QUANTITIES[c.want.quantity].perSi)) : 2
 const name = (c: ComparedCell) => c.before.asked.nominalHz === null ? QUANTITIES[c.want.quantity].label : 'Frequency error'
