@@ -5,7 +5,7 @@ import { confirming } from '../logic/alignView'
 type Append = (event: Omit<Extract<JobEvent, { kind: 'step-confirmed' }>, 'id' | 'atMs'>) => Promise<void>
 
 /** Enter at a step: confirm, decide, skip or accept; where words are due they are asked for first. */
-export function useStepConfirm(state: () => StepState, run: () => RunState, append: Append, onward: () => void) {
+export function useStepConfirm(state: () => StepState, run: () => RunState, append: Append, onward: () => void, say: (text: string, kind: 'problem') => void) {
   const asking = ref<'as-is' | 'skipped' | null>(null)
   const what = computed(() => confirming(state(), run()))
 
@@ -15,6 +15,7 @@ export function useStepConfirm(state: () => StepState, run: () => RunState, appe
       case 'done': return keep('done', '')
       case 'decide': return keep('as-is', '')
       case 'skip-justified': return keep('skipped', '')
+      case 'retake': return say('Its reading is stale: take it again, then confirm', 'problem')
       case 'as-is': asking.value = 'as-is'; return
       case 'skip': asking.value = 'skipped'
     }

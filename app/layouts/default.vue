@@ -75,7 +75,9 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 .frame-rail { grid-column: 1 / -1; }
 .rail-waiting { background: var(--sheet); border-top: 1px solid var(--line2); }
 @media (max-width: 700px) {
-  .frame { grid-template: auto minmax(0, 1fr) auto 70px / minmax(0, 1fr); }
+  .frame { grid-template: auto minmax(0, 1fr) auto 76px / minmax(0, 1fr); }
+  .frame-drawer { grid-row: 3; }
+  .frame-rail { grid-row: 4; }
   .frame-drawer { width: auto; max-height: 45dvh; border-left: 0; border-top: 1px solid var(--line2); }
 }
 </style>

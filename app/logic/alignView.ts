@@ -34,6 +34,7 @@ export type Confirming =
   | { readonly kind: 'as-is', readonly label: string }
   | { readonly kind: 'skip', readonly label: string }
   | { readonly kind: 'already', readonly label: string }
+  | { readonly kind: 'retake', readonly label: string }
 
 export function confirming(state: StepState, run: RunState): Confirming {
   const source = run.steps.find(s => s.step.id === state.step.skipIf)
@@ -42,6 +43,8 @@ export function confirming(state: StepState, run: RunState): Confirming {
   if (state.status === 'not-measured' || state.status === 'skipped') {
     return source?.satisfied && source.status === 'inside' ? { kind: 'skip-justified', label: 'Skip: not needed' } : { kind: 'skip', label: 'Skip\u2026' }
   }
+  // A stale reading cannot be accepted: nobody knows what it would be now.
+  if (state.status === 'stale') return { kind: 'retake', label: 'Take it again' }
   if (state.step.decides && (state.status === 'above' || state.status === 'below' || state.status === 'cannot-tell')) return { kind: 'decide', label: 'Confirm: work follows' }
   return { kind: 'as-is', label: 'Accept as it is\u2026' }
 }

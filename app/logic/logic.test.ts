@@ -67,6 +67,7 @@ describe('the align screen', () => {
     expect(kind(goodStart(), 'A1.8')).toBe('skip-justified')
     expect(kind([1, 20, 40].map(c => stepRow('A1.7', `ch${c}`, { powerW: 2 })), 'A1.7')).toBe('decide')
     expect(kind([stepRow('A1.10', 'ch20', { powerW: 3.95 })], 'A1.10')).toBe('as-is')
+    expect(kind([...goodRun(), turned('RV1')], 'A1.11')).toBe('retake')
   })
   it('advises which way to offset a coil', () => {
     const advice = (...powersW: number[]) => balanceAdvice(step([1, 20, 40].map((c, i) => stepRow('A1.9', `ch${c}`, { powerW: powersW[i]! })), 'A1.9'))

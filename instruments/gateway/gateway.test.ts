@@ -21,8 +21,8 @@ async function listen(port: number) {
   const into = { poll: seen.polls, link: seen.links, hello: seen.hellos } as Record<string, unknown[]>
   void (async () => {
     let text = ''
-    for await (const chunk of response.body!) {
-      text += new TextDecoder().decode(chunk as Uint8Array)
+    for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+      text += new TextDecoder().decode(chunk)
       const frames = text.split('\n\n')
       text = frames.pop()!
       for (const frame of frames) {

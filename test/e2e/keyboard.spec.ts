@@ -28,7 +28,7 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }
   const row = events.find(e => e.kind === 'row-taken')!
   expect(row).toMatchObject({ pointId: 'high-1', conditions: { supplyV: 13.8 } })
-  expect((row as { readings: object[] }).readings).toMatchObject([
+  expect((row as Extract<JobEvent, { kind: 'row-taken' }>).readings).toMatchObject([
     { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: 'Counter' }, { quantity: 'powerW', value: 2.2, instrument: 'Power meter' },
     { quantity: 'supplyV', value: 13.8 }, { quantity: 'supplyA', value: 0.826 },
   ])

@@ -15,8 +15,8 @@ async function watchLive(wanted: (text: string) => boolean, withinMs = 5000): Pr
   let text = ''
   try {
     const response = await fetch(`${house.address}/api/live`, { signal: stop.signal })
-    for await (const chunk of response.body!) {
-      text += new TextDecoder().decode(chunk as Uint8Array)
+    for await (const chunk of response.body as unknown as AsyncIterable<Uint8Array>) {
+      text += new TextDecoder().decode(chunk)
       if (wanted(text)) break
     }
   }

@@ -23,14 +23,16 @@ const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'as-found': 'As foun
 </template>
 
 <style scoped>
-.job-header { display: flex; align-items: stretch; min-height: 56px; border-bottom: 1px solid var(--line2); flex: none; flex-wrap: wrap; }
+.job-header { display: flex; align-items: stretch; min-height: 56px; border-bottom: 1px solid var(--line2); flex: none; }
 .tag { display: flex; flex-direction: column; justify-content: center; padding: 4px 20px; min-width: 0; }
 .tag b { font-size: 16px; }
+.tag b, .tag span { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .tag span { font-size: 12.5px; color: var(--ink2); }
-.stages { display: flex; }
-.stages a { display: flex; align-items: center; gap: 8px; padding: 0 14px; min-height: 48px; color: var(--ink2); font-size: 14px; text-decoration: none; white-space: nowrap; }
+.stages { display: flex; flex: none; }
+.stages a { display: flex; align-items: center; gap: 8px; padding: 0 12px; min-height: 48px; color: var(--ink2); font-size: 14px; text-decoration: none; white-space: nowrap; }
 .stages a.on { color: var(--ink); font-weight: 650; box-shadow: inset 0 -3px 0 var(--accent); }
-.rules { margin-left: auto; align-self: center; font-size: 12.5px; color: var(--ink2); text-align: right; padding: 0 20px; line-height: 1.3; }
+.rules { margin-left: auto; align-self: center; font-size: 12.5px; color: var(--ink2); text-align: right; padding: 0 20px; line-height: 1.3; flex: none; }
 .rules b { color: var(--ink); font-weight: 600; }
-@media (max-width: 700px) { .stages { overflow-x: auto; width: 100%; } .rules { margin-left: 0; text-align: left; padding-bottom: 6px; } }
+@media (max-width: 1000px) { .rules { padding: 0 10px; } }
+@media (max-width: 700px) { .job-header { flex-wrap: wrap; } .stages { overflow-x: auto; width: 100%; } .rules { margin-left: 0; text-align: left; padding-bottom: 6px; } }
 </style>

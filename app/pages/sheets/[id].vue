@@ -34,7 +34,7 @@ useHead({ title: () => sheet.value.model })
     <table class="plain"><tbody><tr v-for="l in sheet.specification" :key="l.what"><td>{{ l.what }}</td><td>{{ l.value }}</td><td class="quiet">{{ l.source }}</td></tr></tbody></table>
     <h2 class="mt-8">Rule sets for this channel plan</h2>
     <div v-for="r in rules" :key="r.id" class="mt-3"><b>{{ r.name }}</b> <span class="quiet">{{ r.region }}; {{ r.source }}, as of {{ r.asOf }}{{ r.fromMemory ? ', from memory: check the current text' : '' }}</span>
-      <ul class="ml-5"><li v-for="l in r.limits" :key="l.id"><span class="fig">{{ l.id }}</span> {{ l.words }}</li><li v-for="a in r.alsoSays" :key="a" class="quiet">{{ a }}</li></ul></div>
+      <ul><li v-for="l in r.limits" :key="l.id"><span class="fig">{{ l.id }}</span> {{ l.words }}</li><li v-for="a in r.alsoSays" :key="a" class="quiet">{{ a }}</li></ul></div>
   </div>
 </template>
 

@@ -30,7 +30,7 @@ const { said, say } = useSaid()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(() => run.value)
 const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: 'adjusting', liveOf: live.liveOf, append: job.append, say })
-const confirm = useStepConfirm(() => state.value, () => run.value, job.append, toNext)
+const confirm = useStepConfirm(() => state.value, () => run.value, job.append, toNext, say)
 
 const quantity = computed(() => want.value.want.quantity)
 const shown = computed(() => live.shown(quantity.value))
@@ -110,5 +110,5 @@ useBenchKeys({
 .said.problem { color: var(--out); } .said.ok { color: var(--in); }
 .reopen { font: inherit; font-weight: 400; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
 @media (max-width: 1000px) { .align { grid-template-columns: 200px minmax(0, 1fr); } .align > :deep(.hands) { grid-column: 1 / -1; border-left: 0; } }
-@media (max-width: 700px) { .align { display: block; overflow: auto; } .align > :deep(.ladder) { max-height: 150px; border-bottom: 1px solid var(--line2); } }
+@media (max-width: 700px) { .align { display: block; overflow: auto; } .align > :deep(.ladder) { max-height: 104px; border-bottom: 1px solid var(--line2); } .centre { overflow: visible; } }
 </style>

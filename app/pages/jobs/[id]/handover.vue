@@ -54,7 +54,7 @@ const print = () => window.print()
 </template>
 
 <style scoped>
-section { margin-top: 22px; } section ul { margin-left: 20px; }
+section { margin-top: 22px; }
 .top { display: flex; gap: 20px; justify-content: space-between; flex-wrap: wrap; }
 .acts { display: flex; gap: 8px; align-items: flex-start; } .acts a { color: inherit; }
 .verdict { display: flex; gap: 14px; border-top: 1px solid var(--line2); border-bottom: 1px solid var(--line2); padding: 12px 0; margin-top: 4px; }

@@ -31,6 +31,6 @@ async function save(intake: Intake) {
       <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
     </IntakeForm>
     <h2 class="mt-8 mb-2">Before anything is powered</h2>
-    <ul class="ml-5"><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
+    <ul><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
   </div>
 </template>

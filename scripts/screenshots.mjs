@@ -1,0 +1,119 @@
+import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { launchBrowser } from './lib/browser.mjs'
+import { startHouse } from './lib/house.mjs'
+import { fromRoot } from './lib/paths.mjs'
+
+/** One picture of each main view, from fresh demo data, into docs/screenshots. */
+const OUT = process.env.SHOTS_DIR ?? fromRoot('docs', 'screenshots')
+mkdirSync(OUT, { recursive: true })
+const folder = mkdtempSync(join(tmpdir(), 'diapason-shots-'))
+const house = await startHouse({ folder, demo: true, throwAway: true })
+const browser = await launchBrowser()
+const hands = change => fetch(`${house.address}/api/practice`, { method: 'POST', body: JSON.stringify(change), headers: { 'content-type': 'application/json' } })
+const ALIGNED = { CT1: 0.3861, CT2: 0.401, L1: 0, L2: 0, L3: 0, L4: 0, L5: 0, L6: -0.2, L7: 0.9, RV1: 0.285, RV2: 0.595, RV3: 0.5 }
+const turn = positions => hands({ adjusters: Object.entries(positions).map(([designator, position]) => ({ designator, position })) })
+
+async function open(path, { night = false, width = 1280, height = 800 } = {}) {
+  const context = await browser.newContext({ viewport: { width, height } })
+  if (night) await context.addCookies([{ name: 'theme', value: 'night', url: house.address }])
+  const page = await context.newPage()
+  await page.goto(house.address + path)
+  await page.waitForSelector('.ro')
+  await page.waitForTimeout(2000)
+  return page
+}
+async function shot(page, name) {
+  await page.screenshot({ path: join(OUT, `${name}.png`) })
+  await page.context().close()
+}
+/** Takes and confirms steps of the run as the keys do, with the set in the state of each. */
+async function take(page, state, times = 1) {
+  await hands({ keyed: false, lowPower: false, toneOn: false, ...state })
+  await page.waitForTimeout(900)
+  for (let i = 0; i < times; i++) {
+    await page.keyboard.press('Space')
+    await page.waitForTimeout(350)
+  }
+}
+async function confirm(page) {
+  await page.keyboard.press('Enter')
+  await page.waitForTimeout(350)
+}
+async function type(page, text) {
+  await page.keyboard.press('t')
+  await page.keyboard.type(text)
+  await page.keyboard.press('Enter')
+  await page.waitForTimeout(350)
+}
+
+try {
+  const jobs = await (await fetch(`${house.address}/api/jobs`)).json()
+  const id = number => jobs.find(j => j.job.number === number).job.id
+  await hands({ warmByS: 1500 })
+  await shot(await open('/'), 'bench')
+  await shot(await open(`/jobs/${id(231)}/as-found`), 'as-found')
+  await shot(await open(`/jobs/${id(231)}/intake`), 'intake')
+
+  const run = await open(`/jobs/${id(231)}/align`)
+  await take(run, {})
+  await confirm(run)
+  await turn({ CT1: ALIGNED.CT1 })
+  await take(run, {})
+  await confirm(run)
+  for (const lockS of ['0.1', '0.2', '0.2', '0.3']) await type(run, lockS)
+  await confirm(run)
+  await hands({ keyed: true })
+  for (const position of [0.41, 0.408, 0.405, 0.402, 0.399]) {
+    await turn({ CT2: position })
+    await run.waitForTimeout(1500)
+  }
+  await run.screenshot({ path: join(OUT, 'align.png') })
+  await turn({ CT2: ALIGNED.CT2 })
+  await take(run, { keyed: true })
+  await confirm(run)
+  for (const channel of [1, 20, 40]) await take(run, { keyed: true, channel })
+  await confirm(run)
+  await take(run, { keyed: true, channel: 20 })
+  await turn(ALIGNED)
+  await take(run, { keyed: true, channel: 20 }, 2)
+  await confirm(run)
+  for (const channel of [1, 20, 40]) await take(run, { keyed: true, channel })
+  await run.screenshot({ path: join(OUT, 'align-balance.png') })
+  await confirm(run)
+  await take(run, { keyed: true, channel: 20 })
+  await confirm(run)
+  await run.keyboard.press('[')
+  await run.keyboard.press('p')
+  await run.waitForTimeout(1200)
+  await run.screenshot({ path: join(OUT, 'align-with-simulated-set.png') })
+  await run.keyboard.press('p')
+  await run.click('[data-step="A1.3"]')
+  await hands({ keyed: false })
+  await turn({ CT1: 0.3835 })
+  await take(run, {})
+  await run.click('[data-step="A1.5"]')
+  await hands({ keyed: true })
+  await run.waitForTimeout(5000)
+  await run.screenshot({ path: join(OUT, 'align-stale.png') })
+  await run.context().close()
+  await shot(await open(`/jobs/${id(231)}/align`, { night: true }), 'align-night')
+  await shot(await open(`/jobs/${id(231)}/align`, { width: 390, height: 844 }), 'align-phone')
+  await hands({ keyed: false })
+
+  await shot(await open(`/jobs/${id(229)}/handover`), 'handover')
+  const table = await open(`/jobs/${id(229)}/handover`)
+  await table.locator('h2', { hasText: 'Before and after' }).scrollIntoViewIfNeeded()
+  await table.evaluate(() => document.querySelector('.frame-main').scrollBy(0, 560))
+  await table.waitForTimeout(500)
+  await shot(table, 'before-after')
+  await shot(await open('/sheets/osmund-27f'), 'sheet')
+  await shot(await open('/instruments'), 'instruments')
+  await shot(await open('/practice'), 'practice')
+}
+finally {
+  await browser.close()
+  await house.stop()
+  rmSync(folder, { recursive: true, force: true })
+}
