@@ -61,6 +61,19 @@ describe('SCPI servers', () => {
     expect(Number(await ask('supply', 'MEAS:CURR?'))).toBeCloseTo(truth.supplyA, 6)
     expect(Number(await ask('supply', 'OUTP:ELAP?'))).toBe(10)
   })
+  it('the supply takes a current limit: beyond it the voltage falls and the power with it', async () => {
+    await bench.change({ keyed: true } as never)
+    now = 20
+    const free = bench.truth()
+    const supply = await line('supply')
+    await supply.send('CURR 0.6')
+    expect(Number((await supply.query('CURR?', 300)).line)).toBe(0.6)
+    expect(Number((await supply.query('MEAS:CURR?', 300)).line)).toBe(0.6)
+    expect(Number((await supply.query('MEAS:VOLT?', 300)).line)).toBeLessThan(13)
+    expect(bench.truth().powerW).toBeLessThan(free.powerW * 0.8)
+    await supply.send('CURR -1')
+    expect((await supply.query('SYST:ERR?', 300)).line).toContain('-113')
+  })
   it('say "not a number" without a carrier', async () => {
     expect(await ask('counter', 'MEAS:FREQ? (@1)')).toBe('+9.91E+37')
     expect(Number(await ask('power', 'MEAS:POW:AVER?'))).toBe(0)

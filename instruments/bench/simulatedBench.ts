@@ -9,13 +9,15 @@ interface Plugged { readonly instrument: SimulatedInstrument, readonly server: S
 export class SimulatedBench {
   private state: RigState
   private readonly plugged: Plugged[]
+  /** First power of an unknown solid-state mobile (common practice) [A]. */
+  currentLimitA = 1.5
 
   /** @param firstPort SCPI ports are firstPort.. +3; 0 = any free ones */
   constructor(private readonly seed: number, private readonly nowS: () => number, firstPort: number) {
     this.state = osmund27fAsFound(seed, nowS())
     this.plugged = SIMULATED_INSTRUMENTS.map((instrument, i) => ({
       instrument, port: 0,
-      server: new ScpiServer(instrument.identity, instrument.handler(() => this.truth()), firstPort === 0 ? 0 : firstPort + i),
+      server: new ScpiServer(instrument.identity, instrument.handler(this), firstPort === 0 ? 0 : firstPort + i),
     }))
   }
 
@@ -27,8 +29,12 @@ export class SimulatedBench {
     await Promise.all(this.plugged.map(p => p.server.unplug()))
   }
 
-  truth(): RigTruth {
-    return measureOsmund27f(this.state, this.nowS())
+  /** At its limit the supply holds the current and lets the voltage go; the set then sees that voltage. */
+  readonly truth = (): RigTruth => {
+    const free = measureOsmund27f(this.state, this.nowS())
+    if (free.supplyA <= this.currentLimitA) return free
+    const supplyV = free.supplyV * this.currentLimitA / free.supplyA
+    return { ...measureOsmund27f({ ...this.state, supplyV }, this.nowS()), supplyA: this.currentLimitA }
   }
 
   /** @throws {CoreError} unknown-channel, unknown-adjuster, out-of-range */

@@ -5,7 +5,9 @@ import { ROOT } from './paths.mjs'
 
 /** Long-running processes of one launcher: their log lines go to a file each, and all end together. */
 export class Children {
-  constructor(logFolder) {
+  /** @param onChange told whenever a process was started, so that a killed launcher leaves their numbers behind */
+  constructor(logFolder, onChange = () => {}) {
+    this.onChange = onChange
     mkdirSync(logFolder, { recursive: true })
     this.logFolder = logFolder
     this.list = []
@@ -20,7 +22,12 @@ export class Children {
     child.stderr.pipe(log, { end: false })
     child.on('exit', (code, signal) => this.stopping || onDeath(name, code ?? signal))
     this.list.push({ name, child })
+    this.onChange(this.pids())
     return child
+  }
+
+  pids() {
+    return this.list.map(({ child }) => child.pid)
   }
 
   async stop() {

@@ -15,13 +15,13 @@ import { run } from './run.mjs'
  * @param folder where the private cluster, the logs and the run file live
  * @returns addresses, and stop() that ends all of it
  */
-export async function startHouse({ folder, demo, throwAway = false, preferredPort = 0, onDeath = () => {} }) {
+export async function startHouse({ folder, demo, throwAway = false, preferredPort = 0, onDeath = () => {}, onChildren = () => {} }) {
   await ensureNodeModules()
   await ensureBuilt()
   mkdirSync(folder, { recursive: true })
   const cluster = process.env.DATABASE_URL ? null : await startCluster(folder, { throwAway })
   const url = process.env.DATABASE_URL ?? cluster.url
-  const children = new Children(join(folder, 'logs'))
+  const children = new Children(join(folder, 'logs'), onChildren)
   try {
     await migrate(url)
     const [webPort, gatewayPort, benchPort] = [await freePort(preferredPort), await freePort(), await freePort()]
@@ -62,9 +62,11 @@ export function claim(folder) {
   if (existsSync(file)) {
     const other = readRunFile(file)
     if (other && isLauncher(other.pid)) return { running: other }
+    if (other) endOrphans(other.children ?? [])
   }
-  writeFileSync(file, JSON.stringify({ pid: process.pid, address: null }))
-  return { running: null, tell: address => writeFileSync(file, JSON.stringify({ pid: process.pid, address })), release: () => rmSync(file, { force: true }) }
+  const tell = (address, children) => writeFileSync(file, JSON.stringify({ pid: process.pid, address, children }))
+  tell(null, [])
+  return { running: null, tell, release: () => rmSync(file, { force: true }) }
 }
 
 function readRunFile(file) {
@@ -76,13 +78,22 @@ function readRunFile(file) {
   }
 }
 
-/** A process number may have been given to something else meanwhile. */
-function isLauncher(pid) {
-  if (pid === process.pid) return false
+/** After kill -9 of a launcher its children live on and hold ports and database lines: they are ended first. */
+function endOrphans(pids) {
+  for (const pid of pids.filter(p => commandOf(p).includes(OUTPUT))) process.kill(pid, 'SIGKILL')
+}
+
+/** Command line of a process, empty when it is gone. */
+function commandOf(pid) {
   try {
-    return /scripts\/(demo|start)\.mjs/.test(readFileSync(`/proc/${pid}/cmdline`, 'utf8'))
+    return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
   }
   catch {
-    return false
+    return ''
   }
+}
+
+/** A process number may have been given to something else meanwhile. */
+function isLauncher(pid) {
+  return pid !== process.pid && /scripts\/(demo|start)\.mjs/.test(commandOf(pid))
 }

@@ -1,5 +1,4 @@
-import { readFileSync, readdirSync } from 'node:fs'
-import { DATA, OUTPUT } from './paths.mjs'
+import { DATA } from './paths.mjs'
 import { claim, startHouse } from './house.mjs'
 
 const PREFERRED_PORT = 3127
@@ -11,7 +10,6 @@ export async function launch({ demo }) {
     console.error(`Diapason already runs here: ${place.running.address ?? 'it is starting'} (process ${place.running.pid}). Stop that one first.`)
     process.exit(1)
   }
-  stopOrphans()
   let house = null
   let ending = false
   const end = async (code) => {
@@ -24,32 +22,18 @@ export async function launch({ demo }) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
   try {
     house = await startHouse({
-      folder: DATA, demo, preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
+      folder: DATA, demo, onChildren: pids => place.tell(null, pids), preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       onDeath: (name, code) => {
-        console.error(`The process "${name}" ended by itself (${code}); see .data/logs/${name}.log`)
+        console.error(`The process "${name}" ended by itself (${code}); see ${DATA}/logs/${name}.log`)
         void end(1)
       },
     })
     if (ending) return void house.stop()
-    place.tell(house.address)
+    place.tell(house.address, house.children.pids())
     console.log(`\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\nCtrl-C stops it.`)
   }
   catch (error) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
-  }
-}
-
-/** After kill -9 of a launcher its children live on and hold ports and database lines: they are ended first. */
-function stopOrphans() {
-  for (const pid of readdirSync('/proc').filter(n => /^\d+$/.test(n))) {
-    try {
-      const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-      const parent = Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1])
-      if (command.includes(OUTPUT) && parent === 1 && Number(pid) !== process.pid) process.kill(Number(pid), 'SIGKILL')
-    }
-    catch {
-      // It ended meanwhile, or is not ours to look at.
-    }
   }
 }

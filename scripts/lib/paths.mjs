@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url))
-export const DATA = join(ROOT, '.data')
+/** Private database cluster, logs and run file; another folder lets a second house run from the same checkout. */
+export const DATA = process.env.DIAPASON_DATA ?? join(ROOT, '.data')
 export const OUTPUT = join(ROOT, '.output')
 export const fromRoot = (...parts) => join(ROOT, ...parts)

@@ -1,0 +1,91 @@
+import { spawn, type ChildProcess } from 'node:child_process'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+
+/** The launcher as a person uses it, on a folder of its own. */
+const folder = mkdtempSync(join(tmpdir(), 'diapason-launch-'))
+const started: ChildProcess[] = []
+
+function demo() {
+  const child = spawn(process.execPath, ['scripts/demo.mjs'], { env: { ...process.env, DIAPASON_DATA: folder, PORT: '0' } })
+  started.push(child)
+  let said = ''
+  child.stdout.on('data', chunk => (said += String(chunk)))
+  child.stderr.on('data', chunk => (said += String(chunk)))
+  const ended = new Promise<number | null>(resolve => child.on('exit', resolve))
+  const ready = async () => {
+    const until = Date.now() + 200_000
+    while (!said.includes('Ctrl-C stops it')) {
+      if (child.exitCode !== null || Date.now() > until) throw new Error(`did not start: ${said}`)
+      await new Promise(resolve => setTimeout(resolve, 50))
+    }
+    return /http:\/\/[\d.:]+/.exec(said)![0]
+  }
+  return { child, ended, ready, said: () => said }
+}
+
+interface RunFile { pid: number, address: string, children: number[] }
+const runFile = () => JSON.parse(readFileSync(join(folder, 'run.json'), 'utf8')) as RunFile
+const alive = (pid: number) => existsSync(`/proc/${pid}`) && !/State:\s+Z/.test(readFileSync(`/proc/${pid}/status`, 'utf8'))
+const postmaster = () => Number(readFileSync(join(folder, 'pg', 'postmaster.pid'), 'utf8').split('\n')[0])
+const jobs = async (address: string) => (await (await fetch(`${address}/api/jobs`)).json() as unknown[]).length
+
+beforeAll(() => {
+  // A cluster that was killed while it was being made: no mark, half its files.
+  mkdirSync(join(folder, 'pg'), { recursive: true })
+  writeFileSync(join(folder, 'pg', 'PG_VERSION'), '15')
+})
+afterAll(async () => {
+  for (const child of started.filter(c => c.exitCode === null && c.signalCode === null)) {
+    child.kill('SIGINT')
+    await new Promise(resolve => child.once('exit', resolve))
+  }
+  rmSync(folder, { recursive: true, force: true })
+})
+
+describe('npm run demo', () => {
+  it('starts over a half-made cluster, refuses a second start by name, and Ctrl-C stops everything', async () => {
+    const first = demo()
+    const address = await first.ready()
+    expect(await jobs(address)).toBe(3)
+    const second = demo()
+    expect(await second.ended).toBe(1)
+    expect(second.said()).toContain(`already runs here: ${address}`)
+    const { children } = runFile()
+    const server = postmaster()
+    expect([...children, server].every(alive)).toBe(true)
+    first.child.kill('SIGINT')
+    expect(await first.ended).toBe(0)
+    expect([...children, server].filter(alive)).toEqual([])
+    expect(existsSync(join(folder, 'run.json'))).toBe(false)
+  }, 240_000)
+
+  it('survives kill -9 of launcher and database, keeps its data, and cleans up what was left', async () => {
+    const first = demo()
+    await first.ready()
+    const { children } = runFile()
+    first.child.kill('SIGKILL')
+    await first.ended
+    process.kill(postmaster(), 'SIGKILL')
+    expect(children.some(alive)).toBe(true) // orphans, still holding their ports
+    const again = demo()
+    const address = await again.ready()
+    expect(await jobs(address)).toBe(3)
+    expect(children.filter(alive)).toEqual([])
+    again.child.kill('SIGTERM')
+    expect(await again.ended).toBe(0)
+  }, 240_000)
+
+  it('starts beside a launcher that was killed while its database lives on', async () => {
+    const first = demo()
+    await first.ready()
+    first.child.kill('SIGKILL')
+    await first.ended
+    const again = demo()
+    expect(await jobs(await again.ready())).toBe(3)
+    again.child.kill('SIGINT')
+    expect(await again.ended).toBe(0)
+  }, 240_000)
+})
