@@ -3,7 +3,8 @@ import { v4 as uuid } from 'uuid'
 import type { Quantity, Reading } from '../../core/quantity'
 import type { Phase, RowTaken } from '../../core/run'
 import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
-import { liveReadings, missingRf, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
+import { showPlain } from '../../core/quantity'
+import { liveReadings, missingRf, otherChannel, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
 import { typedUncertainty, type TypedInstrument } from '../logic/typedInstrument'
 
 export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly instrument: TypedInstrument | null }
@@ -21,6 +22,8 @@ export interface RowTakingParts {
 export function useRowTaking(parts: RowTakingParts) {
   const typing: Ref<{ pointId: string, first: string } | null> = ref(null)
   let busy = false
+  /** the point at which the wrong channel was pointed out; a second press takes it all the same */
+  let warnedAt: string | null = null
 
   /** @returns whether something was kept */
   async function take(stepId: string | null, pointId: string): Promise<boolean> {
@@ -29,6 +32,13 @@ export function useRowTaking(parts: RowTakingParts) {
       parts.say('The power meter shows no RF: key the set first, then take the row.', 'problem')
       return false
     }
+    const elsewhere = otherChannel(parts.sheet(), point, parts.liveOf)
+    if (elsewhere && warnedAt !== pointId) {
+      warnedAt = pointId
+      parts.say(`The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, channel ${elsewhere.channel}; this row is channel ${point.state.channel}. Press again to take it all the same.`, 'problem')
+      return false
+    }
+    warnedAt = null
     const readings = liveReadings(point, parts.liveOf, uuid)
     if (readings.length === 0) {
       parts.say('No connected instrument reads this now. Type it.', 'problem')

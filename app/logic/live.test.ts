@@ -5,7 +5,7 @@ import { pointOf } from '../../core/sheet'
 import type { LiveLink, LiveReading } from '../../shared/live'
 import { gaugeScale, niceTicks } from './gaugeScale'
 import { EMPTY_BOOK, bestEntry, withHello, withLink, withPoll, type LiveEntry } from './liveBook'
-import { liveReadings, missingRf, rowConditions } from './takeRow'
+import { liveReadings, missingRf, otherChannel, rowConditions } from './takeRow'
 
 const link = (id: string, state: LiveLink['state']): LiveLink => ({ instrumentId: id, instrument: `Meter ${id}`, profileId: 'scpi-power-meter', state, sinceMs: 0, detail: '', identity: null })
 const power = (value: number | null, status: LiveReading['status'] = 'ok'): LiveReading => ({ quantity: 'powerW', status, value, standardUncertainty: value === null ? null : 0.05 })
@@ -41,6 +41,12 @@ describe('taking a row', () => {
     const readings = liveReadings(point, live([entry('carrierHz', 27_791_182), entry('powerW', 2.8), entry('supplyA', null, 'garbled')]), newId)
     expect(readings.map(r => [r.quantity, r.value, r.source, r.instrument])).toEqual([['carrierHz', 27_791_182, 'instrument', 'Meter'], ['powerW', 2.8, 'instrument', 'Meter']])
     expect(new Set(readings.map(r => r.id)).size).toBe(2)
+  })
+  it('notices another channel than the row asks for', () => {
+    expect(otherChannel(OSMUND_27F, point, live([entry('carrierHz', 27_991_180)]))).toEqual({ channel: 40, frequencyHz: 27_991_180 })
+    expect(otherChannel(OSMUND_27F, point, live([entry('carrierHz', 27_791_182)]))).toBeNull()
+    expect(otherChannel(OSMUND_27F, point, () => null)).toBeNull()
+    expect(otherChannel(OSMUND_27F, pointOf(OSMUND_27F, null, 'receiver'), live([entry('carrierHz', 27_991_180)]))).toBeNull()
   })
   it('keeps the conditions', () => {
     expect(rowConditions(OSMUND_27F, point, live([entry('supplyV', 13.8), entry('onTimeS', 1500)]))).toEqual({ channel: 20, lowPower: false, toneHz: null, load: OSMUND_27F.load, supplyV: 13.8, onTimeS: 1500 })

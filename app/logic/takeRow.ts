@@ -1,5 +1,6 @@
 import type { Quantity, Reading } from '../../core/quantity'
 import type { Phase, RowConditions, RowTaken } from '../../core/run'
+import { channelHz, nearestChannel } from '../../core/rules'
 import type { MeasurePoint, ModelSheet } from '../../core/sheet'
 import type { LiveEntry } from './liveBook'
 
@@ -11,6 +12,17 @@ export type NewId = () => string
 export function missingRf(point: MeasurePoint, live: LiveOf): boolean {
   const power = live('powerW')
   return point.state.keyed && power !== null && power.status === 'ok' && (power.value ?? 0) < 0.02
+}
+
+/** A carrier further than this from the row's channel belongs to another channel, or the set is not locked [Hz]. */
+const SURELY_ELSEWHERE_HZ = 5000
+
+/** The channel that the counter really sees, when it is not the one that the row asks for. */
+export function otherChannel(sheet: ModelSheet, point: MeasurePoint, live: LiveOf): { channel: number, frequencyHz: number } | null {
+  const carrier = live('carrierHz')
+  if (!point.state.keyed || point.state.channel === null || carrier?.value == null) return null
+  if (Math.abs(carrier.value - channelHz(sheet.planId, point.state.channel)) < SURELY_ELSEWHERE_HZ) return null
+  return { channel: nearestChannel(sheet.planId, carrier.value).channel, frequencyHz: carrier.value }
 }
 
 /** The readings of a point that the instruments can give now; the others are left for typing. */

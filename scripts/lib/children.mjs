@@ -3,6 +3,10 @@ import { createWriteStream, mkdirSync } from 'node:fs'
 import { join } from 'node:path'
 import { ROOT } from './paths.mjs'
 
+const RESTART_AFTER_MS = 300
+const RESTART_WINDOW_MS = 60_000
+const MOST_RESTARTS = 5
+
 /** Long-running processes of one launcher: their log lines go to a file each, and all end together. */
 export class Children {
   /** @param onChange told whenever a process was started, so that a killed launcher leaves their numbers behind */
@@ -14,16 +18,30 @@ export class Children {
     this.stopping = false
   }
 
-  /** @param onDeath called when it ends without being asked to */
+  /** Restarts a process that ends without being asked to; one that keeps dying is given up and reported. */
   start(name, file, env, onDeath) {
+    const deaths = []
+    const again = (code) => {
+      if (this.stopping) return
+      const now = Date.now()
+      deaths.push(now)
+      if (deaths.filter(at => now - at < RESTART_WINDOW_MS).length > MOST_RESTARTS) return onDeath(name, code)
+      setTimeout(() => this.stopping || this.launch(name, file, env, again), RESTART_AFTER_MS)
+    }
+    this.launch(name, file, env, again)
+  }
+
+  launch(name, file, env, onExit) {
     const child = spawn(process.execPath, [file], { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
     const log = createWriteStream(join(this.logFolder, `${name}.log`), { flags: 'a' })
     child.stdout.pipe(log, { end: false })
     child.stderr.pipe(log, { end: false })
-    child.on('exit', (code, signal) => this.stopping || onDeath(name, code ?? signal))
+    child.on('exit', (code, signal) => {
+      this.list = this.list.filter(other => other.child !== child)
+      onExit(code ?? signal)
+    })
     this.list.push({ name, child })
     this.onChange(this.pids())
-    return child
   }
 
   pids() {

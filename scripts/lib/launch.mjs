@@ -22,9 +22,9 @@ export async function launch({ demo }) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
   try {
     house = await startHouse({
-      folder: DATA, demo, onChildren: pids => place.tell(null, pids), preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
+      folder: DATA, demo, onChildren: pids => place.tell(house?.address ?? null, pids), preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       onDeath: (name, code) => {
-        console.error(`The process "${name}" ended by itself (${code}); see ${DATA}/logs/${name}.log`)
+        console.error(`The process "${name}" keeps ending by itself (${code}); see ${DATA}/logs/${name}.log`)
         void end(1)
       },
     })

@@ -53,7 +53,12 @@ describe('npm run demo', () => {
     const second = demo()
     expect(await second.ended).toBe(1)
     expect(second.said()).toContain(`already runs here: ${address}`)
+    // A process that dies is started again.
+    const before = runFile().children
+    process.kill(before[1]!, 'SIGKILL')
+    await expect.poll(() => runFile().children.length === 3 && runFile().children.every(alive), { timeout: 10_000 }).toBe(true)
     const { children } = runFile()
+    expect(children).not.toEqual(before)
     const server = postmaster()
     expect([...children, server].every(alive)).toBe(true)
     first.child.kill('SIGINT')

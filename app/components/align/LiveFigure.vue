@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { quantityInfo, showMeasured, type Measured, type Quantity } from '../../../core/quantity'
+import { groupDigits, hzToPpm, quantityInfo, showMeasured, type Measured, type Quantity } from '../../../core/quantity'
 import type { Asked } from '../../../core/run'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import { showAsked } from '../../logic/verdictWords'
@@ -12,6 +12,7 @@ const measured = computed<Measured | null>(() => props.live?.entry.value != null
 const stale = computed(() => props.live?.freshness === 'stale')
 const main = computed(() => measured.value ? showAsked(measured.value, props.quantity, props.asked.nominalHz) : null)
 const absolute = computed(() => measured.value && props.asked.nominalHz !== null ? showMeasured(measured.value, props.quantity) : null)
+const ppm = computed(() => measured.value && props.asked.nominalHz !== null ? groupDigits(hzToPpm(measured.value.value - props.asked.nominalHz, props.asked.nominalHz), 1, true) : null)
 const held = computed(() => props.hold === null ? null : showAsked({ value: props.hold, standardUncertainty: measured.value?.standardUncertainty ?? null }, props.quantity, props.asked.nominalHz))
 const nothing = computed(() => {
   if (props.typedOnly) return 'no connected instrument reads this: type it'
@@ -25,7 +26,7 @@ const nothing = computed(() => {
     <span class="n fig" data-testid="big">{{ main?.value ?? '\u2013' }}</span>
     <span class="u">{{ main?.unit ?? (asked.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz') }}</span>
     <span class="side">
-      <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}</span>
+      <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}<template v-if="ppm"> {{ ppm }}&#8239;ppm</template></span>
       <span class="fig">{{ main?.plusMinus ?? '' }}</span>
       <span v-if="held" class="fig hold">peak {{ held.value }}&#8239;{{ held.unit }}</span>
       <span v-if="nothing" class="words">{{ nothing }}</span>

@@ -10,7 +10,13 @@ const store = useJobStore()
 const id = computed(() => String(route.params.id))
 const stage = computed(() => route.path.split('/')[3] ?? '')
 useHead({ title: computed(() => store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job') })
-onMounted(() => watch(id, value => void store.open(value), { immediate: true }))
+/** Somebody may have worked on the job at the other bench meanwhile. */
+const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
+onMounted(() => {
+  watch(id, value => void store.open(value), { immediate: true })
+  document.addEventListener('visibilitychange', lookAgain)
+})
+onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain))
 </script>
 
 <template>
