@@ -53,7 +53,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
   <v-app>
     <div class="frame" :class="{ 'with-drawer': drawer }">
       <SideNav :path="route.path" :night="night" :simulated="practice.state !== null && route.path !== '/practice'" :panel-open="drawer" @panel="togglePractice" @theme="switchTheme" @keys="keysOpen = true" />
-      <main class="frame-main"><OutboxNotice :waiting="outbox.unsent.length" :trouble="outbox.trouble" :refused="outbox.refused" @give-up="outbox.giveUp" /><slot /></main>
+      <main class="frame-main" tabindex="0"><OutboxNotice :waiting="outbox.unsent.length" :trouble="outbox.trouble" :refused="outbox.refused" @give-up="outbox.giveUp" /><slot /></main>
       <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulated set">
         <PracticeControls narrow :wanted="practice.wanted" :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />
       </aside>
@@ -68,6 +68,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 
 <style scoped>
 .frame { height: 100dvh; display: grid; grid-template: minmax(0, 1fr) 76px / 78px minmax(0, 1fr) auto; }
+.frame-main:focus-visible { outline-offset: -3px; }
 .frame-main { overflow: auto; min-width: 0; display: flex; flex-direction: column; }
 .frame-drawer { width: 300px; overflow: auto; border-left: 1px solid var(--line2); background: var(--sheet); }
 .frame.with-drawer :deep(.align) { grid-template-columns: 220px minmax(0, 1fr); }

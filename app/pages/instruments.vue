@@ -39,7 +39,7 @@ onMounted(() => void store.load())
     <div v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>
     <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /></div>
     <p v-else-if="store.items.length === 0" class="lead">No instrument yet. Connect the first: its name, its profile, its address and port. Without any, everything can be typed.</p>
-    <div v-else class="scroll">
+    <div v-else class="scroll" tabindex="0">
       <table class="plain">
         <thead><tr><th>Instrument</th><th>Reads, accuracy</th><th>Address</th><th>State</th><th /></tr></thead>
         <tbody><InstrumentRow v-for="i in store.items" :key="i.id" :instrument="i" :link="live.links.find(l => l.instrumentId === i.id) ?? null" :connected="live.connected" @edit="editing = i" @remove="removing = i" /></tbody>

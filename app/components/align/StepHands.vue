@@ -16,7 +16,7 @@ const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.
 </script>
 
 <template>
-  <section class="hands">
+  <section class="hands" tabindex="0" aria-label="At the set">
     <h3>At the set</h3>
     <BoardMap :adjusters="sheet.adjusters" :wanted="step.adjusters" />
     <dl v-if="single">

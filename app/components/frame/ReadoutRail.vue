@@ -28,7 +28,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
 </script>
 
 <template>
-  <footer class="rail frame-rail" aria-label="Live readings">
+  <footer class="rail frame-rail" aria-label="Live readings" tabindex="0">
     <KeyDownClock :view="clock" />
     <div v-for="c in cells" :key="c.quantity" class="ro" :class="{ stale: c.stale }" :data-quantity="c.quantity" :data-received-at="c.receivedAtMs">
       <span>{{ c.label }}{{ c.stale ? `, old: ${c.since}` : '' }}</span>

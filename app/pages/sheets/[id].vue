@@ -23,13 +23,13 @@ useHead({ title: () => sheet.value.model })
     <h2>Adjusters</h2>
     <div class="adjusters">
       <BoardMap :adjusters="sheet.adjusters" :wanted="[]" />
-      <div class="scroll"><table class="plain">
+      <div class="scroll" tabindex="0"><table class="plain">
         <thead><tr><th>Adjuster</th><th>Where</th><th>Turn, tool</th><th>Moves</th></tr></thead>
         <tbody><tr v-for="a in sheet.adjusters" :key="a.designator"><td><b class="fig">{{ a.designator }}</b> {{ a.name }}</td><td>{{ a.where }}</td><td>{{ a.turn }}<br><span class="quiet">{{ a.tool }}</span></td><td>{{ a.moves }}<br><span class="quiet">{{ GOES_STALE[a.role].because }}</span></td></tr></tbody>
       </table></div>
     </div>
     <h2 class="mt-8">Procedure</h2>
-    <div class="scroll"><SheetSteps :sheet="sheet" /></div>
+    <div class="scroll" tabindex="0"><SheetSteps :sheet="sheet" /></div>
     <h2 class="mt-8">Specification</h2>
     <table class="plain"><tbody><tr v-for="l in sheet.specification" :key="l.what"><td>{{ l.what }}</td><td>{{ l.value }}</td><td class="quiet">{{ l.source }}</td></tr></tbody></table>
     <h2 class="mt-8">Rule sets for this channel plan</h2>

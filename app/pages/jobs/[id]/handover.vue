@@ -44,7 +44,7 @@ const print = () => window.print()
       <p class="quiet">Rule set {{ store.rules!.id }}, {{ store.rules!.source }}, as of {{ store.rules!.asOf }}{{ store.rules!.fromMemory ? ', written down from memory: check the current text' : '' }}. Local regulation and licensed practice decide.</p></div></section>
     <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p></section>
     <section class="charts"><BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" /></section>
-    <section><h2>Before and after</h2><p class="quiet legend"><StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar: uncertainty</p><div class="scroll"><CompareTable :cells="store.compared" :stale="stale" /></div></section>
+    <section><h2>Before and after</h2><p class="quiet legend"><StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar: uncertainty</p><div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div></section>
     <section><h2>What was done</h2><ul><li v-for="w in work" :key="w">{{ w }}</li></ul></section>
     <section><h2>Open items <span class="quiet">{{ open.length }} not settled</span></h2><OpenItemList :items="store.items" @settle="id => (settling = id)" /></section>
     <section><h2>Cautions</h2><ul><li>Fuse and polarity first when the set is connected; supply 13.8 V.</li><li>Never transmit without antenna or dummy load. Check the SWR of the antenna.</li><li>No external amplifier and no changed coverage where they are forbidden.</li><li>CB and amateur transmitters are regulated nationally: power, mode, channels, deviation, type approval.</li></ul></section>
