@@ -57,7 +57,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
         <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
         <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
         <JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" />
-        <template v-if="away.length > 0"><h2 class="mt-8 mb-1">Handed over</h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" /></template>
+        <template v-if="away.length > 0"><h2>Handed over</h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" /></template>
       </template>
     </template>
   </div>

@@ -12,7 +12,7 @@ export const GOES_STALE: Record<AdjusterRole, { readonly topics: readonly Topic[
   'tx-crystal': { topics: ['tx-frequency'], because: 'the transmit mixing crystal adds to every channel' },
   'rx-crystal': { topics: ['rx-frequency', 'receiver'], because: 'the receive mixing crystal sets where the intermediate frequency lands' },
   'vco-coil': { topics: ['lock', 'deviation'], because: 'the control voltage of every channel moves, and with it the slope that is modulated' },
-  'coil': { topics: ['power', 'low-power', 'panel-meter', 'supply-current'], because: 'a tuned stage changes the power of every channel and setting' },
+  'coil': { topics: ['power', 'low-power', 'panel-meter', 'supply-current'], because: 'low power, panel meter and current follow the tuned stages' },
   'low-power-preset': { topics: ['low-power'], because: 'it sets the low position of the power switch' },
   'deviation-preset': { topics: ['deviation'], because: 'it sets the deviation' },
   'panel-preset': { topics: ['panel-meter'], because: 'it sets what the panel meter shows' },

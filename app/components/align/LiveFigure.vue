@@ -39,7 +39,7 @@ const nothing = computed(() => {
 .n { font-size: 108px; line-height: 1.04; font-weight: 500; letter-spacing: -.04em; white-space: nowrap; }
 .u { font-size: 30px; color: var(--ink2); }
 .side { display: flex; flex-direction: column; font-size: 17px; color: var(--ink2); margin-left: 6px; white-space: nowrap; }
-.words { font-size: 15px; color: var(--out); white-space: normal; max-width: 30ch; }
+.words { font-size: 15px; color: var(--ink); white-space: normal; max-width: 30ch; }
 .hold { color: var(--ink); font-weight: 600; }
 .stale .n { color: var(--ink2); text-decoration: line-through; text-decoration-thickness: 4px; }
 @media (max-width: 700px) { .n { font-size: 72px; } .big { flex-wrap: wrap; } }

@@ -38,7 +38,7 @@ const label = computed(() => props.cell.asked.nominalHz === null ? quantityInfo(
 </template>
 
 <style scoped>
-.cell { min-width: 148px; }
+.cell { min-width: 136px; }
 .label { font-size: 12px; color: var(--ink2); display: block; }
 .value { display: flex; align-items: baseline; gap: 6px; min-height: 26px; white-space: nowrap; }
 .value :deep(.state-mark) { align-self: center; }

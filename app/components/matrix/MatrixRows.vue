@@ -53,12 +53,12 @@ function markFor(row: RowState) {
 
 <style scoped>
 .rows { list-style: none; margin: 0; padding: 0; border-top: 1px solid var(--line2); }
-.row { display: grid; grid-template-columns: 34px 210px minmax(0, 1fr) auto; gap: 0 12px; align-items: center; min-height: 64px; padding: 8px 12px 8px 0; border-bottom: 1px solid var(--line); cursor: pointer; }
+.row { display: grid; grid-template-columns: 34px 200px minmax(0, 1fr) auto; gap: 0 12px; align-items: center; min-height: 64px; padding: 8px 12px 8px 0; border-bottom: 1px solid var(--line); cursor: pointer; }
 .row.on { background: var(--sheet); box-shadow: inset 3px 0 0 var(--accent); }
 .m { justify-self: center; }
 .head { display: flex; flex-direction: column; line-height: 1.3; }
 .head .quiet { font-size: 12.5px; }
-.cells { display: flex; flex-wrap: wrap; gap: 6px 20px; }
+.cells { display: flex; flex-wrap: wrap; gap: 6px 12px; }
 .acts { display: flex; gap: 8px; }
 .typed { grid-column: 3 / -1; }
 @media (max-width: 900px) { .row { grid-template-columns: 34px 1fr; } .cells, .acts, .typed { grid-column: 2; } .acts { padding-top: 6px; } }

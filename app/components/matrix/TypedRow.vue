@@ -61,7 +61,7 @@ function finish() {
         <span>{{ quantityInfo(want.quantity).shownUnit }}</span>
       </div>
       <select :value="typedWith(want.quantity)?.name ?? NONE" :aria-label="`instrument for ${quantityInfo(want.quantity).label}`" @change="emit('choose', want.quantity, ($event.target as HTMLSelectElement).value === NONE ? '' : ($event.target as HTMLSelectElement).value)">
-        <option v-for="o in optionsFor(want.quantity)" :key="o.name" :value="o.name">{{ o.name }}, {{ o.words }}</option>
+        <option v-for="o in optionsFor(want.quantity)" :key="o.name" :value="o.name" :title="o.words">{{ o.name }}</option>
         <option :value="NONE">{{ NONE }}</option>
       </select>
       <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>

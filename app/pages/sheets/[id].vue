@@ -28,11 +28,11 @@ useHead({ title: () => sheet.value.model })
         <tbody><tr v-for="a in sheet.adjusters" :key="a.designator"><td><b class="fig">{{ a.designator }}</b> {{ a.name }}</td><td>{{ a.where }}</td><td>{{ a.turn }}<br><span class="quiet">{{ a.tool }}</span></td><td>{{ a.moves }}<br><span class="quiet">{{ GOES_STALE[a.role].because }}</span></td></tr></tbody>
       </table></div>
     </div>
-    <h2 class="mt-8">Procedure</h2>
+    <h2>Procedure</h2>
     <div class="scroll" tabindex="0"><SheetSteps :sheet="sheet" /></div>
-    <h2 class="mt-8">Specification</h2>
+    <h2>Specification</h2>
     <table class="plain"><tbody><tr v-for="l in sheet.specification" :key="l.what"><td>{{ l.what }}</td><td>{{ l.value }}</td><td class="quiet">{{ l.source }}</td></tr></tbody></table>
-    <h2 class="mt-8">Rule sets for this channel plan</h2>
+    <h2>Rule sets for this channel plan</h2>
     <div v-for="r in rules" :key="r.id" class="mt-3"><b>{{ r.name }}</b> <span class="quiet">{{ r.region }}; {{ r.source }}, as of {{ r.asOf }}{{ r.fromMemory ? ', from memory: check the current text' : '' }}</span>
       <ul><li v-for="l in r.limits" :key="l.id"><span class="fig">{{ l.id }}</span> {{ l.words }}</li><li v-for="a in r.alsoSays" :key="a" class="quiet">{{ a }}</li></ul></div>
   </div>

@@ -30,7 +30,7 @@ async function save(intake: Intake) {
     <IntakeForm :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save">
       <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
     </IntakeForm>
-    <h2 class="mt-8 mb-2">Before anything is powered</h2>
+    <h2>Before anything is powered</h2>
     <ul><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
   </div>
 </template>
