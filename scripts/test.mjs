@@ -34,11 +34,11 @@ async function suite(name, command, args, report, read) {
   if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0)) counts.failed++
   passed += counts.passed
   failed += counts.failed
-  console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed.`)
+  console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed.${counts.retried ? ` ${counts.retried} only on the second try.` : ''}`)
 }
 
 const vitest = report => ({ passed: report.numPassedTests, failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0) })
-const playwright = report => ({ passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected })
+const playwright = report => ({ passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected, retried: report.stats.flaky })
 const vitestArgs = (project, report) => ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]
 
 mkdirSync(CACHE, { recursive: true })

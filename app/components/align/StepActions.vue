@@ -27,5 +27,10 @@ const emit = defineEmits<{ take: [], type: [], confirm: [], listen: [], hold: []
 .line { flex-basis: 100%; height: 0; margin-top: -4px; }
 .pressed { background: var(--ink); color: var(--paper); }
 .take { background: var(--ink) !important; color: var(--paper) !important; }
-.v-btn { padding: 0 12px; }
+.v-btn { padding: 0 12px; flex: none; }
+@media (max-width: 700px) {
+  /* One line that is pushed sideways; a phone has no keys to show. */
+  .acts { flex-wrap: nowrap; overflow-x: auto; padding: 8px 0; }
+  .space, .line, kbd { display: none; }
+}
 </style>

@@ -29,4 +29,5 @@ defineProps<{ sheet: ModelSheet, state: StepState, point: MeasurePoint, missing:
 .needs { margin: 5px 0 0; font-size: 14px; display: flex; gap: 8px; align-items: center; border-left: 3px solid var(--unsure); padding-left: 8px; }
 .cond { display: flex; flex-wrap: wrap; gap: 2px 16px; margin-top: 7px; font-size: 13.5px; color: var(--ink2); }
 .cond b { color: var(--ink); font-weight: 600; }
+@media (max-width: 700px) { .why { display: none; } }
 </style>
