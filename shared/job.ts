@@ -1,8 +1,28 @@
-import { boolean, object, string, type InferType } from 'yup'
+import { array, boolean, number, object, string, type InferType } from 'yup'
+import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '../core/claims'
 import { UNKNOWN_FIELD } from './unknownField'
 
 const SERIAL = /^[\p{L}\p{N} \-/.#()]*$/u
 const DAY = /^\d{4}-\d{2}-\d{2}$/
+
+const CLAIM_KINDS: readonly ClaimKind[] = ['about', 'under', 'over']
+/** More numbers than this in one complaint are a letter, not claims. */
+export const MOST_CLAIMS = 10
+
+const claim = object({
+  id: string().uuid().required(),
+  quantity: string<ClaimQuantity>().oneOf(CLAIM_QUANTITY_NAMES).required(),
+  kind: string<ClaimKind>().oneOf(CLAIM_KINDS).required(),
+  value: number().label('Claim').typeError('Claims: each needs a number; without one, leave it in the complaint').required().test('possible', (value, context) => {
+    const info = CLAIM_QUANTITIES[(context.parent as { quantity: ClaimQuantity }).quantity] as typeof CLAIM_QUANTITIES[ClaimQuantity] | undefined
+    // An unknown quantity is refused by its own name.
+    if (!info) return true
+    const { label, signed, max, perSi, shownUnit } = info
+    const ok = Number.isFinite(value) && Math.abs(value) <= max && (signed || value >= 0)
+    return ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} cannot be` })
+  }),
+  meter: string().trim().label('Owner\u2019s meter').max(100).defined(),
+}).noUnknown(true, UNKNOWN_FIELD)
 
 /** Intake of a job. The same schema checks the form and the request. */
 export const intakeBody = object({
@@ -13,6 +33,7 @@ export const intakeBody = object({
   serial: string().trim().label('Serial').max(60).required()
     .matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
   complaint: string().trim().label('Complaint').max(10_000).required(),
+  claims: array(claim.required()).label('Claims').max(MOST_CLAIMS).default([]),
   accessories: string().trim().label('Accessories').max(2000).default(''),
   mayDo: string().trim().label('May be done without asking').max(2000).default(''),
   promisedOn: string().label('Promised').nullable().default(null).matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true })
@@ -30,6 +51,7 @@ export const jobPatch = object({
   ruleSetId: string().label('Rule set').max(20),
   serial: string().trim().label('Serial').max(60).min(1).matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
   complaint: string().trim().label('Complaint').max(10_000).min(1),
+  claims: array(claim.required()).label('Claims').max(MOST_CLAIMS),
   accessories: string().trim().label('Accessories').max(2000),
   mayDo: string().trim().label('May be done without asking').max(2000),
   promisedOn: string().label('Promised').nullable().matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true }),

@@ -34,11 +34,13 @@ describe('job events', () => {
 })
 
 describe('intake', () => {
-  const intake = { owner: 'Barge Heron', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'weak', accessories: '', mayDo: '', promisedOn: null }
+  const intake = { owner: 'Barge Heron', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'weak', claims: [{ id: '00000000-0000-4000-8000-000000000001', quantity: 'powerW' as const, kind: 'under' as const, value: 3, meter: '' }], accessories: '', mayDo: '', promisedOn: null }
   it('passes with what it needs', async () => {
     await expect(intakeBody.validate(intake, strict)).resolves.toEqual(intake)
   })
   it.each([
+    [{ claims: [{ ...{ id: '00000000-0000-4000-8000-000000000001', quantity: 'powerW', kind: 'under', meter: '' }, value: -3 }] }, /Claim, power, high: -3 W cannot be/],
+    [{ claims: [{ id: '00000000-0000-4000-8000-000000000001', quantity: 'powerW', kind: 'nearly', meter: '', value: 3 }] }, /kind/],
     [{ owner: '' }, /Owner/], [{ serial: '41\u{1F4FB}877' }, /^Serial: only letters/], [{ serial: 'x'.repeat(61) }, /Serial.*60/], [{ complaint: 'x'.repeat(10_001) }, /Complaint.*10000/],
     [{ promisedOn: '27.11.2026' }, /Promised: write the day/], [{ promisedOn: '2026-02-30' }, /no such day/], [{ extra: 1 }, /extra/],
   ])('%j is refused in words', async (change, words) => {

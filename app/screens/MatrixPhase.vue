@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import TextDialog from '../components/frame/TextDialog.vue'
+import SettledClaims from '../components/claims/SettledClaims.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
 import type { TypedValue } from '../components/matrix/TypedRow.vue'
 import { useMatrixPage } from '../composables/useMatrixPage'
@@ -47,6 +48,8 @@ onMounted(() => (live.keyDownLimitS = 20))
     :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
     @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"
     @cancel="typing = null" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
-  />
+  >
+    <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
+  </MatrixScreen>
   <TextDialog :open="striking !== null" title="Strike out the reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" @close="striking = null" @done="strike" />
 </template>

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
+import { settleClaim } from '../../core/claims'
 import { compareMatrix, matrixState, openItems, runState, stagesDone, type JobEvent } from '../../core/run'
 import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
@@ -32,6 +33,7 @@ export const useJobStore = defineStore('job', () => {
   const asLeft = computed(() => run.value ? matrixState(sheet.value!, rules.value!, run.value.history, 'as-left') : [])
   const compared = computed(() => compareMatrix(asFound.value, asLeft.value))
   const items = computed(() => run.value ? openItems(sheet.value!, run.value, asFound.value, asLeft.value) : [])
+  const claims = computed(() => (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value)))
   const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
   const done = computed(() => run.value ? stagesDone(true, asFound.value, run.value, asLeft.value, handedOver.value !== null) : null)
 
@@ -94,5 +96,5 @@ export const useJobStore = defineStore('job', () => {
     }
   }
 
-  return { job, events, sheet, rules, run, asFound, asLeft, compared, items, handedOver, done, loading, failure, fromMemory, open, append, change }
+  return { job, events, sheet, rules, run, asFound, asLeft, compared, items, claims, handedOver, done, loading, failure, fromMemory, open, append, change }
 })

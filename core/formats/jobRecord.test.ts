@@ -5,7 +5,7 @@ import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { goodRun, rowTaken, struck, turned } from '../../test/fixtures/jobEvents'
 import { jobRecord, readingLines } from './jobRecord'
 
-const JOB = { tag: 'W-0231', owner: 'Barge Heron', serial: '41877', complaint: 'weak', accessories: '', mayDo: '', promisedOn: null, createdAtMs: 1 }
+const JOB = { tag: 'W-0231', owner: 'Barge Heron', serial: '41877', complaint: 'weak', claims: [{ id: 'c1', quantity: 'powerW' as const, kind: 'under' as const, value: 3, meter: '' }], accessories: '', mayDo: '', promisedOn: null, createdAtMs: 1 }
 const RULES = ruleSet('R-UK27')
 const record = (events: readonly JobEvent[]) => jobRecord(JOB, OSMUND_27F, RULES, events, 5)
 const lines = (events: readonly JobEvent[]) => readingLines(OSMUND_27F, RULES, runState(OSMUND_27F, RULES, events))
@@ -17,6 +17,10 @@ describe('job record', () => {
     const power = record([found, left]).comparison.find(c => c.row === 'high-20' && c.quantity === 'powerW')!
     expect(power).toMatchObject({ siUnit: 'W', before: { value: 2.8, verdict: 'below' }, after: { value: 3.8, verdict: 'inside' }, comparable: false, differences: ['supply'] })
     expect(record([found]).comparison.find(c => c.row === 'high-20' && c.quantity === 'powerW')).toMatchObject({ after: null, comparable: null })
+  })
+  it('says how each claim stands', () => {
+    expect(record([found]).claims).toEqual([{ id: 'c1', outcome: 'confirmed', measuredValue: 2.8, meterFactor: null }])
+    expect(record([]).claims[0]).toMatchObject({ outcome: 'not-measured', measuredValue: null })
   })
   it('carries every event, so that all of it can be computed again', () => {
     const events = [found, ...goodRun(), left]

@@ -1,4 +1,5 @@
 import { quantityInfo, type Reading } from '../quantity'
+import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { compareMatrix, judgeAsked, asked, matrixState, openItems, runState, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
@@ -14,6 +15,7 @@ export interface RecordedJob {
   readonly owner: string
   readonly serial: string
   readonly complaint: string
+  readonly claims: readonly Claim[]
   readonly accessories: string
   readonly mayDo: string
   readonly promisedOn: string | null
@@ -30,6 +32,7 @@ export interface JobRecord {
   readonly sheet: { readonly id: string, readonly model: string, readonly revision: number }
   readonly ruleSet: { readonly id: string, readonly name: string, readonly source: string, readonly asOf: string, readonly fromMemory: boolean }
   readonly comparison: readonly { readonly row: string, readonly title: string, readonly quantity: string, readonly siUnit: string, readonly before: RecordedValue | null, readonly after: RecordedValue | null, readonly comparable: boolean | null, readonly differences: readonly string[] }[]
+  readonly claims: readonly { readonly id: string, readonly outcome: ClaimOutcome, readonly measuredValue: number | null, readonly meterFactor: number | null }[]
   readonly steps: readonly { readonly id: string, readonly title: string, readonly status: string, readonly satisfied: boolean, readonly outcome: string | null, readonly reason: string | null }[]
   readonly openItems: readonly OpenItem[]
   readonly events: readonly JobEvent[]
@@ -49,6 +52,7 @@ export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, e
       before: recorded(c.before), after: recorded(c.after),
       comparable: c.differences === null ? null : c.differences.length === 0, differences: (c.differences ?? []).map(d => d.kind),
     })),
+    claims: job.claims.map(c => settleClaim(c, before)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
     steps: run.steps.map(s => ({ id: s.step.id, title: s.step.title, status: s.status, satisfied: s.satisfied, outcome: s.confirmed?.outcome ?? null, reason: s.confirmed?.reason || null })),
     openItems: openItems(sheet, run, before, after),
     events,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, formatISO } from 'date-fns'
+import type { Claim, ClaimKind, ClaimQuantity } from '../../core/claims'
 import type { Quantity } from '../../core/quantity'
 import { changeOsmund27f, measureOsmund27f, osmund27fAsFound, type RigState, type RigTruth } from '../../core/rig'
 import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
@@ -18,20 +19,24 @@ type NewEvent = JobEvent extends infer E ? E extends JobEvent ? Omit<E, 'id'> : 
 export async function loadDemoJobs(): Promise<void> {
   const now = Date.now()
   await pool.query('alter table job alter column number restart with 229')
-  await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
-  await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', accessories: 'no microphone; seal whole', days: 9 }, [])
-  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2 }, asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found'))
+  await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', claims: [], accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
+  await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', claims: [], accessories: 'no microphone; seal whole', days: 9 }, [])
+  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2 }, asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found'))
 }
 
-async function store(j: { owner: string, serial: string, complaint: string, accessories: string, days: number }, events: NewEvent[]): Promise<void> {
+async function store(j: { owner: string, serial: string, complaint: string, claims: Claim[], accessories: string, days: number }, events: NewEvent[]): Promise<void> {
   await inTransaction(async (db) => {
     const job = await insertJob(db, {
       id: randomUUID(), owner: j.owner, contact: '', sheetId: SHEET.id, sheetRevision: SHEET.revision, ruleSetId: SHEET.defaultRuleSetId, serial: j.serial,
-      complaint: j.complaint, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
+      complaint: j.complaint, claims: j.claims, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
     if (events.some(e => e.kind === 'handed-over')) await db.query('update job set on_bench = false where id = $1', [job!.id])
   })
+}
+
+function claim(quantity: ClaimQuantity, kind: ClaimKind, value: number, meter: string): Claim {
+  return { id: randomUUID(), quantity, kind, value, meter }
 }
 
 function finishedJob(atMs: number): NewEvent[] {

@@ -12,8 +12,8 @@ const FORMULA = /^[=+\-@\t\r](?![\d.]+(e[+-]?\d+)?$)/i
 export async function recordOf(jobId: string): Promise<{ tag: string, record: JobRecord }> {
   const { job, events } = await jobWithEvents(jobId)
   const tag = jobTag(job.number)
-  const { owner, serial, complaint, accessories, mayDo, promisedOn, createdAtMs } = job
-  return { tag, record: jobRecord({ tag, owner, serial, complaint, accessories, mayDo, promisedOn, createdAtMs }, modelSheet(job.sheetId, job.sheetRevision), ruleSet(job.ruleSetId), events, Date.now()) }
+  const { owner, serial, complaint, claims, accessories, mayDo, promisedOn, createdAtMs } = job
+  return { tag, record: jobRecord({ tag, owner, serial, complaint, claims, accessories, mayDo, promisedOn, createdAtMs }, modelSheet(job.sheetId, job.sheetRevision), ruleSet(job.ruleSetId), events, Date.now()) }
 }
 
 export async function csvOf(jobId: string): Promise<{ tag: string, csv: string }> {

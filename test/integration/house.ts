@@ -15,7 +15,7 @@ export interface TestHouse {
   stop: () => Promise<void>
 }
 
-export const INTAKE = { owner: 'Barge Heron', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'under 3 W', accessories: '', mayDo: '', promisedOn: null }
+export const INTAKE = { owner: 'Barge Heron', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'under 3 W', claims: [], accessories: '', mayDo: '', promisedOn: null }
 
 export async function testHouse({ demo = true } = {}): Promise<TestHouse> {
   const folder = mkdtempSync(join(tmpdir(), 'diapason-test-'))

@@ -42,6 +42,22 @@ describe('jobs', () => {
   })
 })
 
+describe('claims', () => {
+  const claim = { id: randomUUID(), quantity: 'powerW', kind: 'under', value: 3, meter: 'cross-needle' }
+  it('are kept with the intake, corrected, and settled in the record', async () => {
+    const id = await house.newJob({ claims: [claim] })
+    expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({ job: { claims: [claim] } })
+    await post(id, row())
+    expect((await house.request('GET', `/api/jobs/${id}/record.json`)).body).toMatchObject({ claims: [{ outcome: 'confirmed', measuredValue: 2.8 }] })
+    const corrected = [{ ...claim, kind: 'over' }, { ...claim, id: randomUUID(), quantity: 'frequencyErrorHz', value: -100, kind: 'about', meter: '' }]
+    expect((await house.request('PATCH', `/api/jobs/${id}`, { claims: corrected })).body).toMatchObject({ claims: corrected })
+    expect((await house.request('GET', `/api/jobs/${id}/record.json`)).body).toMatchObject({ claims: [{ outcome: 'refuted' }, { outcome: 'confirmed' }] })
+  })
+  it.each([[{ value: -3 }, 'claims[0].value'], [{ kind: 'nearly' }, 'claims[0].kind'], [{ quantity: 'smell' }, 'claims[0].quantity']])('with %j are refused, the place named', async (change, field) => {
+    expect((await house.request('POST', '/api/jobs', { ...INTAKE, id: randomUUID(), claims: [{ ...claim, ...change }] })).error).toMatchObject({ code: 'invalid-field', field })
+  })
+})
+
 describe('events', () => {
   it('come back as they were sent, to the last digit', async () => {
     const id = await house.newJob()

@@ -5,6 +5,7 @@ import { RULE_SETS } from '../../../core/rules'
 import { SHEETS, modelSheet } from '../../../core/sheet'
 import { intakeBody, type Intake } from '../../../shared/job'
 import type { Failure } from '../../logic/failureWords'
+import ClaimEditor from '../claims/ClaimEditor.vue'
 
 const props = defineProps<{ initial: Intake, action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean }>()
 const emit = defineEmits<{ done: [intake: Intake] }>()
@@ -17,6 +18,7 @@ const [sheetId] = defineField('sheetId', show)
 const [ruleSetId] = defineField('ruleSetId', show)
 const [serial] = defineField('serial', show)
 const [complaint] = defineField('complaint', show)
+const [claims] = defineField('claims', show)
 const [accessories] = defineField('accessories', show)
 const [mayDo] = defineField('mayDo', show)
 const [promisedOn] = defineField('promisedOn', show)
@@ -38,7 +40,8 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     <v-text-field v-model="contact" label="Contact" :error-messages="messages('contact')" />
     <v-select v-model="sheetId" label="Model" :items="models" :disabled="modelFixed" :error-messages="messages('sheetId')" @update:model-value="chooseModel" />
     <v-text-field v-model="serial" label="Serial" :error-messages="messages('serial')" />
-    <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="With numbers where he gave some: what he read, on which meter" persistent-hint /></div>
+    <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="Numbers go below as claims, so that a measurement can settle them" persistent-hint /></div>
+    <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
     <v-text-field v-model="accessories" label="Accessories and seal" :error-messages="messages('accessories')" />
     <v-text-field v-model="mayDo" label="May be done without asking" :error-messages="messages('mayDo')" />
     <v-text-field v-model="promisedOn" label="Promised" type="date" :error-messages="messages('promisedOn')" />

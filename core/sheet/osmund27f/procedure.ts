@@ -60,6 +60,6 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     points: [point('tone', 'Channel 20, 1 kHz', keyed(20, { toneHz: TONE_HZ }), [want('deviationPositiveHz', DEVIATION), want('deviationNegativeHz', DEVIATION)])] },
   { ...base, id: 'A1.15', title: 'Panel meter', needs: ['A1.10'], adjusters: ['RV3'],
     instruction: 'Channel 20, high power. Set the preset until the panel meter shows what the power meter shows; type its reading.',
-    why: 'The owner judges his set by this meter for years.',
+    why: 'The owner judges the set by this meter for years.',
     points: [point('panel', 'Panel meter', keyed(20, { also: 'read the set\u2019s own meter' }), [want('panelPowerW', { kind: 'like-reading', stepId: 'A1.10', quantity: 'powerW', lowRatio: 0.9, highRatio: 1.1 })])] },
 ]

@@ -2,11 +2,11 @@ import type { Job, JobPatch } from '../../../shared/job'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, number, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
-  serial, complaint, accessories, may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
+  serial, complaint, claims, accessories, may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
 
 const INSERT = `
-  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on)
-  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date)
+  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims)
+  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb)
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
@@ -14,7 +14,7 @@ export type NewJob = Omit<Job, 'number' | 'onBench' | 'createdAtMs'>
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
-  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null])
+  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null, JSON.stringify(j.claims)])
   return rows[0] ?? null
 }
 
@@ -31,7 +31,7 @@ export async function selectJobs(db: Db, limit: number): Promise<Job[]> {
 
 const COLUMN_OF: Record<keyof JobPatch, string> = {
   owner: 'owner', contact: 'contact', ruleSetId: 'rule_set_id', serial: 'serial', complaint: 'complaint',
-  accessories: 'accessories', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
+  claims: 'claims', accessories: 'accessories', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
 }
 
 /** Changes the named fields only. @returns null when there is no such job */
@@ -39,6 +39,12 @@ export async function updateJob(db: Db, id: string, patch: JobPatch): Promise<Jo
   const fields = (Object.keys(patch) as (keyof JobPatch)[]).filter(k => patch[k] !== undefined)
   if (fields.length === 0) return selectJob(db, id)
   const set = fields.map((k, i) => `${COLUMN_OF[k]} = $${i + 2}`).join(', ')
-  const { rows } = await db.query<Job>(`update job set ${set} where id = $1::uuid returning ${COLUMNS}`, [id, ...fields.map(k => patch[k] === '' && k === 'promisedOn' ? null : patch[k])])
+  const { rows } = await db.query<Job>(`update job set ${set} where id = $1::uuid returning ${COLUMNS}`, [id, ...fields.map(k => toColumn(k, patch))])
   return rows[0] ?? null
+}
+
+/** node-postgres would turn a list into a PostgreSQL array; claims are JSON. An empty day is no day. */
+function toColumn(field: keyof JobPatch, patch: JobPatch): unknown {
+  if (field === 'claims') return JSON.stringify(patch.claims)
+  return field === 'promisedOn' && patch.promisedOn === '' ? null : patch[field]
 }

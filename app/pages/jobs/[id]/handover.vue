@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import SettledClaims from '../../../components/claims/SettledClaims.vue'
 import TextDialog from '../../../components/frame/TextDialog.vue'
 import StateMark from '../../../components/gauge/StateMark.vue'
 import BandChart from '../../../components/handover/BandChart.vue'
@@ -42,7 +43,7 @@ const print = () => window.print()
     </div>
     <section class="verdict"><StateMark :mark="MARK[legal.kind]" :size="20" /><div><b>{{ legal.words }}</b><ul v-if="legal.detail.length"><li v-for="d in legal.detail" :key="d">{{ d }}</li></ul>
       <p class="quiet">Rule set {{ store.rules!.id }}, {{ store.rules!.source }}, as of {{ store.rules!.asOf }}{{ store.rules!.fromMemory ? ', written down from memory: check the current text' : '' }}. Local regulation and licensed practice decide.</p></div></section>
-    <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p></section>
+    <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p><SettledClaims v-if="store.claims.length > 0" :claims="store.claims" /></section>
     <section class="charts"><BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" /></section>
     <section><h2>Before and after</h2><p class="quiet legend"><StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar: uncertainty</p><div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div></section>
     <section><h2>What was done</h2><ul><li v-for="w in work" :key="w">{{ w }}</li></ul></section>

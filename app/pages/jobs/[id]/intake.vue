@@ -11,8 +11,8 @@ const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const { said, say } = useSaid()
 const initial = computed<Intake>(() => {
-  const { owner, contact, sheetId, ruleSetId, serial, complaint, accessories, mayDo, promisedOn } = store.job!
-  return { owner, contact, sheetId, ruleSetId, serial, complaint, accessories, mayDo, promisedOn }
+  const { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn } = store.job!
+  return { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn }
 })
 async function save(intake: Intake) {
   busy.value = true

@@ -1,0 +1,20 @@
+<script setup lang="ts">
+import type { SettledClaim } from '../../../core/claims'
+import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../logic/claimWords'
+
+defineProps<{ claims: readonly SettledClaim[] }>()
+</script>
+
+<template>
+  <ul class="claims" aria-label="The owner's claims">
+    <li v-for="s in claims" :key="s.claim.id">
+      <b>{{ OUTCOME_WORDS[s.outcome] }}</b>
+      <span>{{ claimWords(s.claim) }}: {{ settledWords(s) }}.<template v-if="factorWords(s)"> {{ factorWords(s) }}</template></span>
+    </li>
+  </ul>
+</template>
+
+<style scoped>
+.claims { list-style: none; padding: 0; margin: 0 0 12px; font-size: 14px; }
+.claims li { display: grid; grid-template-columns: 118px 1fr; gap: 10px; padding: 3px 0; align-items: baseline; }
+</style>
