@@ -92,7 +92,7 @@ describe('taking rows', () => {
     const kept: Omit<RowTaken, 'id' | 'atMs'>[] = []
     const say = vi.fn()
     const rows = useRowTaking({
-      sheet: () => OSMUND_27F, phase: 'as-found', say, append: append ?? (async event => void kept.push(event)),
+      sheet: () => OSMUND_27F, rules: () => ruleSet('R-UK27'), phase: 'as-found', say, append: append ?? (async event => void kept.push(event)),
       liveOf: q => live[q] === undefined ? null : entry(q, live[q]),
     })
     return { kept, say, rows }
@@ -108,7 +108,7 @@ describe('taking rows', () => {
   it('says what is missing, asks for the key, and opens typing where no instrument reads', async () => {
     const part = taking({ powerW: 2.8 })
     await part.rows.take(null, 'high-20')
-    expect(part.say).toHaveBeenCalledWith('Channel 20, high power: 1 taken, 3 still to be typed', 'problem')
+    expect(part.say).toHaveBeenCalledWith('Channel 20, high power: 1 taken, 3 still to be typed.', 'problem')
     const unkeyed = taking({ ...KEYED, powerW: 0 })
     expect(await unkeyed.rows.take(null, 'high-20')).toBe(false)
     expect(unkeyed.kept).toEqual([])
@@ -128,6 +128,12 @@ describe('taking rows', () => {
     await rows.takeTyped(null, 'high-20', [{ quantity: 'supplyV', value: 13.2, instrument: null }, { quantity: 'powerW', value: 3, instrument: { name: 'Old meter', profileId: 'eye-power-20', words: '' } }])
     expect(kept[0]!.conditions.supplyV).toBe(13.2)
     expect(kept[0]!.readings).toMatchObject([{ source: 'typed', instrument: null, standardUncertainty: null }, { instrument: 'Old meter', standardUncertainty: 1 / Math.sqrt(3) }])
+  })
+  it('challenges at once what cannot be true, and keeps it all the same', async () => {
+    const { kept, say, rows } = taking({})
+    expect(await rows.takeTyped(null, 'high-20', [{ quantity: 'powerW', value: 40, instrument: null }])).toBe(true)
+    expect(kept).toHaveLength(1)
+    expect(say).toHaveBeenLastCalledWith(expect.stringMatching(/taken as typed\. 40\sW is 10 times 4\.0 W: check the range/), 'problem')
   })
   it('a second press while the first is being kept makes no second row, and a browser that cannot keep says so', async () => {
     let release: () => void = () => undefined

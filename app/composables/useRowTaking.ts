@@ -2,9 +2,11 @@ import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { Quantity, Reading } from '../../core/quantity'
 import type { Phase, RowTaken } from '../../core/run'
+import type { RuleSet } from '../../core/rules'
 import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { showPlain } from '../../core/quantity'
 import { liveReadings, missingRf, otherChannel, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
+import { doubtsOf } from '../logic/challengeWords'
 import { typedUncertainty, type TypedInstrument } from '../logic/typedInstrument'
 
 export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly instrument: TypedInstrument | null }
@@ -12,6 +14,7 @@ export interface TypedEntry { readonly quantity: Quantity, readonly value: numbe
 /** What a screen that takes rows needs from the stores. */
 export interface RowTakingParts {
   readonly sheet: () => ModelSheet
+  readonly rules: () => RuleSet
   readonly phase: Phase
   readonly liveOf: LiveOf
   readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
@@ -47,7 +50,7 @@ export function useRowTaking(parts: RowTakingParts) {
     }
     if (!(await store(stepId, point, readings))) return false
     const missing = point.wants.length - readings.length
-    parts.say(missing === 0 ? `${point.title}: taken` : `${point.title}: ${readings.length} taken, ${missing} still to be typed`, missing === 0 ? 'ok' : 'problem')
+    sayKept(point, readings, missing === 0 ? 'taken' : `${readings.length} taken, ${missing} still to be typed`, missing > 0)
     return true
   }
 
@@ -60,8 +63,14 @@ export function useRowTaking(parts: RowTakingParts) {
     const row = typing.value
     if (!(await store(stepId, point, readings))) return false
     if (typing.value === row) typing.value = null
-    parts.say(`${point.title}: taken as typed`)
+    sayKept(point, readings, 'taken as typed', false)
     return true
+  }
+
+  /** A reading that cannot be true is challenged at once, and kept: the technician decides. */
+  function sayKept(point: MeasurePoint, readings: readonly Reading[], what: string, partly: boolean) {
+    const doubts = doubtsOf(parts.sheet(), parts.rules(), point, rowConditions(parts.sheet(), point, parts.liveOf), readings)
+    parts.say([`${point.title}: ${what}.`, ...doubts].join(' '), partly || doubts.length > 0 ? 'problem' : 'ok')
   }
 
   async function store(stepId: string | null, point: MeasurePoint, readings: Reading[]): Promise<boolean> {

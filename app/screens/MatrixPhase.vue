@@ -7,6 +7,7 @@ import type { TypedValue } from '../components/matrix/TypedRow.vue'
 import { useMatrixPage } from '../composables/useMatrixPage'
 import { useRowTaking } from '../composables/useRowTaking'
 import { useSaid } from '../composables/useSaid'
+import { rowDoubts } from '../logic/challengeWords'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useJobStore } from '../stores/job'
 import { useLiveStore } from '../stores/live'
@@ -22,9 +23,10 @@ const live = useLiveStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useSaid()
 const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, liveOf: live.liveOf, append: job.append, say })
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, rules: () => job.rules!, phase: props.phase, liveOf: live.liveOf, append: job.append, say })
 const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
 const striking = ref<string | null>(null)
+const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(job.sheet!, job.rules!, r)])))
 
 function strikeLast() {
   striking.value = job.run!.history.readings.findLast(t => t.row.phase === props.phase && t.row.stepId === null && t.struck === null)?.reading.id ?? null
@@ -43,7 +45,7 @@ onMounted(() => (live.keyDownLimitS = 20))
 
 <template>
   <MatrixScreen
-    :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :active="active" :typing="typing" :said="said"
+    :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :doubts="doubts" :active="active" :typing="typing" :said="said"
     :options-for="instruments.optionsFor" :typed-with="instruments.typedWith"
     :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
     @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"

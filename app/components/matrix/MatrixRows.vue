@@ -10,6 +10,7 @@ import TypedRow, { type TypedValue } from './TypedRow.vue'
 
 const props = defineProps<{
   rows: readonly RowState[]
+  doubts: Readonly<Record<string, readonly string[]>>
   active: string
   typing: { pointId: string, first: string } | null
   optionsFor: (q: Quantity) => TypedInstrument[]
@@ -34,6 +35,7 @@ function markFor(row: RowState) {
         <b>{{ row.point.title }}</b>
         <span class="quiet"><template v-for="(c, i) in conditionsWords(row.point.state)" :key="c.label">{{ i ? ', ' : '' }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template></span>
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{ row.point.state.also }}</span>
+        <span v-for="d in doubts[row.point.id] ?? []" :key="d" class="doubt">Doubtful: {{ d }}</span>
         <span v-if="row.stale" class="quiet">stale: turned after it was measured</span>
       </div>
       <TypedRow v-if="typing?.pointId === row.point.id" class="typed" :wants="row.point.wants" :first="typing.first" :options-for="optionsFor" :typed-with="typedWith" @done="v => emit('typed', row.point.id, v)" @cancel="emit('cancel')" @choose="(q, n) => emit('choose', q, n)" />
@@ -58,6 +60,7 @@ function markFor(row: RowState) {
 .m { justify-self: center; }
 .head { display: flex; flex-direction: column; line-height: 1.3; }
 .head .quiet { font-size: 12.5px; }
+.doubt { font-size: 12.5px; border-left: 3px dashed var(--out); padding-left: 8px; margin-top: 3px; }
 .cells { display: flex; flex-wrap: wrap; gap: 6px 12px; }
 .acts { display: flex; gap: 8px; }
 .typed { grid-column: 3 / -1; }

@@ -10,6 +10,8 @@ const props = defineProps<{
   title: string
   lead: string
   rows: readonly RowState[]
+  /** by row: what in it cannot be true */
+  doubts: Readonly<Record<string, readonly string[]>>
   active: string
   typing: { pointId: string, first: string } | null
   said: { text: string, kind: 'ok' | 'problem' } | null
@@ -32,7 +34,7 @@ const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cel
     <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '\u00a0' }}</p>
     <slot />
     <MatrixRows
-      :rows="rows" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith"
+      :rows="rows" :doubts="doubts" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith"
       @select="id => emit('select', id)" @take="id => emit('take', id)" @type="id => emit('type', id)" @typed="(id, v) => emit('typed', id, v)"
       @cancel="emit('cancel')" @strike="id => emit('strike', id)" @choose="(q, n) => emit('choose', q, n)"
     />

@@ -1,0 +1,49 @@
+import { CHANNEL_PLANS, channelHz } from '../rules'
+import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
+
+/** No crystal is further off its reference (common practice: beyond it a digit is wrong) [ppm]. */
+const REFERENCE_MOST_PPM = 200
+/** No locked set is further off its channel [Hz]. */
+const CARRIER_MOST_HZ = 5000
+
+/**
+ * Frequencies of a row that no crystal produces: a mistyped number, with the forms that would be plausible (P11), or the
+ * channel of another plan under the same number (P12).
+ */
+export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
+  return (['carrierHz', 'referenceHz'] as const).flatMap((quantity) => {
+    const reading = readingIn(row, quantity)
+    const nominalHz = quantity === 'carrierHz' ? carrierNominal(row) : row.askedOf(quantity)?.nominalHz ?? null
+    if (!reading || nominalHz === null) return []
+    const mostHz = quantity === 'carrierHz' ? CARRIER_MOST_HZ : nominalHz * REFERENCE_MOST_PPM * 1e-6
+    if (Math.abs(reading.value - nominalHz) <= mostHz) return []
+    const other = quantity === 'carrierHz' ? otherPlan(row, reading.value, nominalHz) : []
+    if (other.length > 0) return other
+    const likelyHz = plausibleForms(reading.value).filter(hz => Math.abs(hz - nominalHz) <= mostHz)
+    return [{ rule: 'P11', quantity, readHz: reading.value, nominalHz, likelyHz } as const]
+  })
+}
+
+function carrierNominal(row: RowUnderDoubt): number | null {
+  const { channel } = row.conditions
+  return channel === null ? null : channelHz(row.sheet.planId, channel)
+}
+
+function otherPlan(row: RowUnderDoubt, readHz: number, nominalHz: number): Challenge[] {
+  const channel = row.conditions.channel!
+  const plan = CHANNEL_PLANS.find(p => p.id !== row.sheet.planId && Math.abs((p.channelsHz[channel - 1] ?? Infinity) - readHz) <= CARRIER_MOST_HZ)
+  return plan ? [{ rule: 'P12', quantity: 'carrierHz', readHz, channel, planName: plan.name, nominalHz }] : []
+}
+
+/**
+ * What somebody may have meant: two neighbouring digits exchanged, one digit doubled or left out shifting the rest,
+ * MHz written with the point one place off.
+ * @param readHz as typed [Hz], at least 1
+ * @example plausibleForms(10_420_100).includes(10_240_100) // => true
+ */
+export function plausibleForms(readHz: number): number[] {
+  const digits = String(Math.round(readHz))
+  const swapped = Array.from({ length: digits.length - 1 }, (_, i) => digits.slice(0, i) + digits[i + 1] + digits[i] + digits.slice(i + 2))
+  const dropped = Array.from({ length: digits.length }, (_, i) => `${digits.slice(0, i)}${digits.slice(i + 1)}0`)
+  return [...new Set([...swapped, ...dropped].map(Number).concat(readHz * 10, readHz / 10, readHz * 1000, readHz / 1000))].filter(hz => hz !== readHz)
+}
