@@ -26,7 +26,7 @@ const nothing = computed(() => {
     <span class="n fig" data-testid="big">{{ main?.value ?? '\u2013' }}</span>
     <span class="u">{{ main?.unit ?? (asked.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz') }}</span>
     <span class="side">
-      <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}<template v-if="ppm"> {{ ppm }}&#8239;ppm</template></span>
+      <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}<template v-if="ppm">&ensp;{{ ppm }}&#8239;ppm</template></span>
       <span class="fig">{{ main?.plusMinus ?? '' }}</span>
       <span v-if="held" class="fig hold">peak {{ held.value }}&#8239;{{ held.unit }}</span>
       <span v-if="nothing" class="words">{{ nothing }}</span>
