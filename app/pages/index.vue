@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
 import IntakeForm from '../components/job/IntakeForm.vue'
+import EarlierJobs from '../components/job/EarlierJobs.vue'
 import JobRow from '../components/job/JobRow.vue'
 import { useBenchKeys } from '../composables/useBenchKeys'
 import type { Failure } from '../logic/failureWords'
@@ -30,6 +31,7 @@ async function start(intake: Intake) {
 }
 function openForm() {
   starting.value = true
+  store.earlier = []
   failure.value = null
 }
 useHead({ title: 'Bench' })
@@ -42,7 +44,10 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
     <template v-if="starting">
       <h1>Take in a set</h1>
       <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
-      <IntakeForm :initial="EMPTY" action="Start the job" :busy="busy" :failure="failure" @done="start"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+      <div class="with-aside">
+        <IntakeForm :initial="EMPTY" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+        <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
+      </div>
     </template>
     <template v-else>
       <div class="top">

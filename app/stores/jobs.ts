@@ -2,6 +2,7 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
 import type { Stage } from '../../core/run'
+import type { EarlierJob } from '../../shared/earlierJob'
 import type { Intake, Job } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 
@@ -11,6 +12,7 @@ export interface JobSummary { readonly job: Job, readonly done: Record<Stage, bo
 export const useJobsStore = defineStore('jobs', () => {
   const items = shallowRef<JobSummary[] | null>(null)
   const failure = ref<Failure | null>(null)
+  const earlier = shallowRef<EarlierJob[]>([])
   // One id per attempt to start a job: a second press after a lost answer must not make a second job.
   let attemptId = uuid()
 
@@ -22,6 +24,13 @@ export const useJobsStore = defineStore('jobs', () => {
     catch (error) {
       failure.value = failureOf(error)
     }
+  }
+
+  /** Earlier jobs of a set; a failure here must not hold up an intake, it only says that nothing is known. */
+  async function lookUpSet(sheetId: string, serial: string, except: string | null = null) {
+    if (serial.trim() === '') return (earlier.value = [])
+    const found = await $fetch<EarlierJob[]>('/api/jobs/earlier', { query: { sheetId, serial }, retry: 0, timeout: 5000 }).catch(() => [])
+    earlier.value = found.filter(e => e.job.id !== except)
   }
 
   /** @returns the job, or the failure */
@@ -36,5 +45,5 @@ export const useJobsStore = defineStore('jobs', () => {
     }
   }
 
-  return { items, failure, load, start }
+  return { items, failure, earlier, load, lookUpSet, start }
 })

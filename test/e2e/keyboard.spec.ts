@@ -10,8 +10,10 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await page.keyboard.type('Quarry lorry 7')
   for (let i = 0; i < 3; i++) await page.keyboard.press('Tab')
   await expect(page.getByLabel('Serial')).toBeFocused()
-  await page.keyboard.type('40777')
+  await page.keyboard.type('40622')
   await page.keyboard.press('Tab')
+  // The set was here before: its last visit and how it was left are shown at once.
+  await expect(page.getByRole('region', { name: 'Earlier jobs of this set' })).toContainText(/W-0229.*Last as left.*Channel 20, high power, power, average 3\.8/s)
   await expect(page.getByLabel('Complaint')).toBeFocused()
   await page.keyboard.type('weak')
   for (let i = 0; i < 5; i++) await page.keyboard.press('Tab')

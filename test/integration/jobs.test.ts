@@ -42,6 +42,26 @@ describe('jobs', () => {
   })
 })
 
+describe('a set that was here before', () => {
+  const earlier = (serial: string) => house.request('GET', `/api/jobs/earlier?sheetId=osmund-27f&serial=${encodeURIComponent(serial)}`)
+  it('is found by model and serial, however it was capitalised, newest first, with how it was left', async () => {
+    const first = await house.newJob({ serial: 'Ab 77' })
+    const second = await house.newJob({ serial: 'aB 77' })
+    const left = { ...row(), phase: 'as-left' as const }
+    await post(first, left)
+    await post(first, { kind: 'handed-over', id: randomUUID(), atMs: 1_795_000_000_000, text: '' })
+    const found = (await earlier('AB 77')).body as { job: { id: string }, handedOverAtMs: number | null, asLeft: { quantity: string, value: number, verdict: string }[] }[]
+    expect(found.map(e => [e.job.id, e.handedOverAtMs])).toEqual([[second, null], [first, 1_795_000_000_000]])
+    // Supply voltage and current are recorded, nothing is asked of them: they say nothing about how the set was left.
+    expect(found[1]!.asLeft.map(l => [l.quantity, l.value, l.verdict])).toEqual([['carrierHz', 27_791_182.25, 'below'], ['powerW', 2.8, 'below']])
+  })
+  it('is not mixed up with others, and a set without serial is refused by name', async () => {
+    expect((await earlier('no such serial')).body).toEqual([])
+    expect((await earlier('%')).body).toEqual([])
+    expect((await earlier('')).error).toMatchObject({ code: 'invalid-field', field: 'serial' })
+  })
+})
+
 describe('claims', () => {
   const claim = { id: randomUUID(), quantity: 'powerW', kind: 'under', value: 3, meter: 'cross-needle' }
   it('are kept with the intake, corrected, and settled in the record', async () => {
@@ -49,7 +69,7 @@ describe('claims', () => {
     expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({ job: { claims: [claim] } })
     await post(id, row())
     expect((await house.request('GET', `/api/jobs/${id}/record.json`)).body).toMatchObject({ claims: [{ outcome: 'confirmed', measuredValue: 2.8 }] })
-    const corrected = [{ ...claim, kind: 'over' }, { ...claim, id: randomUUID(), quantity: 'frequencyErrorHz', value: -100, kind: 'about', meter: '' }]
+    const corrected = [{ ...claim, kind: 'over' }, { ...claim, id: randomUUID(), quantity: 'frequencyErrorHz', value: -70, kind: 'about', meter: '' }]
     expect((await house.request('PATCH', `/api/jobs/${id}`, { claims: corrected })).body).toMatchObject({ claims: corrected })
     expect((await house.request('GET', `/api/jobs/${id}/record.json`)).body).toMatchObject({ claims: [{ outcome: 'refuted' }, { outcome: 'confirmed' }] })
   })

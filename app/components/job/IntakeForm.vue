@@ -8,7 +8,7 @@ import type { Failure } from '../../logic/failureWords'
 import ClaimEditor from '../claims/ClaimEditor.vue'
 
 const props = defineProps<{ initial: Intake, action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean }>()
-const emit = defineEmits<{ done: [intake: Intake] }>()
+const emit = defineEmits<{ done: [intake: Intake], set: [sheetId: string, serial: string] }>()
 
 const { defineField, handleSubmit, errors, setFieldValue, submitCount } = useForm({ validationSchema: intakeBody, initialValues: props.initial })
 const show = { validateOnModelUpdate: false, validateOnBlur: true }
@@ -39,7 +39,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     <v-text-field v-model="owner" label="Owner" autofocus :error-messages="messages('owner')" />
     <v-text-field v-model="contact" label="Contact" :error-messages="messages('contact')" />
     <v-select v-model="sheetId" label="Model" :items="models" :disabled="modelFixed" :error-messages="messages('sheetId')" @update:model-value="chooseModel" />
-    <v-text-field v-model="serial" label="Serial" :error-messages="messages('serial')" />
+    <v-text-field v-model="serial" label="Serial" :error-messages="messages('serial')" @blur="emit('set', sheetId, serial)" />
     <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="Numbers go below as claims, so that a measurement can settle them" persistent-hint /></div>
     <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
     <v-text-field v-model="accessories" label="Accessories and seal" :error-messages="messages('accessories')" />

@@ -48,3 +48,9 @@ function toColumn(field: keyof JobPatch, patch: JobPatch): unknown {
   if (field === 'claims') return JSON.stringify(patch.claims)
   return field === 'promisedOn' && patch.promisedOn === '' ? null : patch[field]
 }
+
+/** Jobs of one set, newest first. */
+export async function selectJobsOfSet(db: Db, sheetId: string, serial: string, limit: number): Promise<Job[]> {
+  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where sheet_id = $1 and lower(serial) = lower($2) order by number desc limit $3::int`, [sheetId, serial, limit])
+  return rows
+}

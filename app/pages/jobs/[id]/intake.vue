@@ -1,12 +1,15 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
+import EarlierJobs from '../../../components/job/EarlierJobs.vue'
 import IntakeForm from '../../../components/job/IntakeForm.vue'
 import type { Failure } from '../../../logic/failureWords'
 import { useSaid } from '../../../composables/useSaid'
 import { useJobStore } from '../../../stores/job'
+import { useJobsStore } from '../../../stores/jobs'
 import type { Intake } from '../../../../shared/job'
 
 const store = useJobStore()
+const jobs = useJobsStore()
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const { said, say } = useSaid()
@@ -14,6 +17,7 @@ const initial = computed<Intake>(() => {
   const { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn } = store.job!
   return { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn }
 })
+onMounted(() => void jobs.lookUpSet(store.job!.sheetId, store.job!.serial, store.job!.id))
 async function save(intake: Intake) {
   busy.value = true
   const { sheetId: _model, ...patch } = intake
@@ -27,9 +31,12 @@ async function save(intake: Intake) {
   <div class="page">
     <h1>Intake</h1>
     <p class="lead">Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the handover; the model stays, since the readings belong to its sheet.</p>
-    <IntakeForm :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save">
-      <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
-    </IntakeForm>
+    <div class="with-aside">
+      <IntakeForm :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
+        <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
+      </IntakeForm>
+      <EarlierJobs v-if="jobs.earlier.length > 0" :jobs="jobs.earlier" />
+    </div>
     <h2>Before anything is powered</h2>
     <ul><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
   </div>

@@ -1,0 +1,32 @@
+import { matrixState, runState, type JobEvent } from '../../core/run'
+import { ruleSet } from '../../core/rules'
+import { modelSheet } from '../../core/sheet'
+import type { EarlierJob, LeftAs } from '../../shared/earlierJob'
+import type { Job } from '../../shared/job'
+import { pool } from '../db/pool'
+import { selectJobsOfSet } from '../db/queries/job'
+import { selectEvents } from '../db/queries/jobEvent'
+
+/** A set that came more often than this is shown by its last visits. */
+const MOST_SHOWN = 10
+
+/** What a set was here for before, each time with how it was left. */
+export async function earlierJobs(sheetId: string, serial: string): Promise<EarlierJob[]> {
+  const jobs = await selectJobsOfSet(pool, sheetId, serial, MOST_SHOWN)
+  const events = await selectEvents(pool, jobs.map(j => j.id))
+  return jobs.map(job => earlierJob(job, events.get(job.id)!))
+}
+
+function earlierJob(job: Job, events: readonly JobEvent[]): EarlierJob {
+  return { job, handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null, asLeft: leftAs(job, events) }
+}
+
+function leftAs(job: Job, events: readonly JobEvent[]): LeftAs[] {
+  const sheet = modelSheet(job.sheetId, job.sheetRevision)
+  const rules = ruleSet(job.ruleSetId)
+  return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row => row.cells.flatMap((cell) => {
+    if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
+    const { quantity, value, standardUncertainty } = cell.latest.reading
+    return [{ rowTitle: row.point.title, quantity, value, standardUncertainty, nominalHz: cell.asked.nominalHz, verdict: cell.judgement!.verdict }]
+  }))
+}

@@ -1,0 +1,29 @@
+import type { Quantity } from '../core/quantity'
+import type { Verdict } from '../core/rules'
+import { object, string } from 'yup'
+import type { Job } from './job'
+
+/** Which set is asked about. */
+export const setQuery = object({
+  sheetId: string().label('Model').max(60).required(),
+  serial: string().trim().label('Serial').max(60).required(),
+})
+
+/** One number of the last as-left, ready to be shown. */
+export interface LeftAs {
+  readonly rowTitle: string
+  readonly quantity: Quantity
+  readonly value: number
+  readonly standardUncertainty: number | null
+  /** errors are told against it; null = the value itself */
+  readonly nominalHz: number | null
+  readonly verdict: Verdict
+}
+
+/** An earlier job of the same set. */
+export interface EarlierJob {
+  readonly job: Job
+  readonly handedOverAtMs: number | null
+  /** judged readings of its as-left, in the order of the sheet */
+  readonly asLeft: readonly LeftAs[]
+}
