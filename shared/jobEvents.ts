@@ -1,6 +1,7 @@
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
 import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { JOB_EVENT_KINDS, type JobEvent } from '../core/run'
+import { MODES } from '../core/rules'
 import { CoreError } from '../core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
 
@@ -31,9 +32,12 @@ const reading = object({
 }).noUnknown(true, UNKNOWN_FIELD)
 
 const conditions = object({
+  mode: string().oneOf(MODES).required(),
   channel: number().integer().min(1).max(400).nullable().defined(),
   lowPower: boolean().required(),
   toneHz: number().min(0).max(1e5).nullable().defined(),
+  toneV: number().min(0).max(10).nullable().defined(),
+  inputV: number().min(0).max(10).nullable().defined(),
   supplyV: number().min(0).max(1000).nullable().defined(),
   load: string().max(200).defined(),
   onTimeS: number().min(0).max(1e8).nullable().defined(),

@@ -11,9 +11,9 @@ export function openPointId(state: StepState): string {
 
 /** What the as-found matrix says about what a step measures: the hollow mark of its gauge. */
 export function asFoundFor(asFound: readonly RowState[], want: WantState): number | null {
-  const { channel, lowPower, toneHz } = want.point.state
+  const { mode, channel, lowPower, toneHz, toneV, inputV } = want.point.state
   const match = asFound.flatMap(r => r.cells.map(c => ({ state: r.point.state, cell: c })))
-    .find(({ state, cell }) => cell.want.quantity === want.want.quantity && state.channel === channel && state.lowPower === lowPower && state.toneHz === toneHz)
+    .find(({ state, cell }) => cell.want.quantity === want.want.quantity && state.mode === mode && state.channel === channel && state.lowPower === lowPower && state.toneHz === toneHz && state.toneV === toneV && state.inputV === inputV)
   return match?.cell.latest?.reading.value ?? null
 }
 

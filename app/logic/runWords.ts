@@ -1,7 +1,7 @@
 import { format } from 'date-fns'
 import { GOES_STALE, adjusterOf, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
 import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
-import { groupDigits } from '../../core/quantity'
+import { groupDigits, showPlain, voltsToDbm } from '../../core/quantity'
 import { showAsked, statusWord } from './verdictWords'
 
 export function clockTime(atMs: number): string {
@@ -51,8 +51,14 @@ export function conditionsWords(state: SetState): { label: string, value: string
   if (state.channel !== null) out.push({ label: 'Channel', value: String(state.channel) })
   out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
   if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' })
-  if (state.toneHz !== null) out.push({ label: 'Tone', value: `${state.toneHz / 1000} kHz` })
+  if (state.toneHz !== null) out.push({ label: 'Tone', value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}` })
+  if (state.inputV !== null) out.push({ label: 'Generator', value: inputWords(state.inputV) })
   return out
+}
+
+/** A generator level as it is dialled. */
+function inputWords(inputV: number): string {
+  return `${showPlain(inputV, 'sensitivityV')}, ${groupDigits(voltsToDbm(inputV), 0)} dBm`
 }
 
 export function differenceWords(d: Difference): string {
@@ -61,6 +67,9 @@ export function differenceWords(d: Difference): string {
     case 'load': return `other load (${d.before} / ${d.after})`
     case 'instrument': return `other instrument (${d.before ?? 'none named'} / ${d.after ?? 'none named'})`
     case 'tone': return 'other tone'
+    case 'drive': return 'other audio drive'
+    case 'input': return 'other generator level'
+    case 'mode': return 'other mode'
     case 'channel': return 'other channel'
     case 'power-switch': return 'other power setting'
     case 'warm-up': return `${Math.round(d.beforeS / 60)} min against ${Math.round(d.afterS / 60)} min after power-on`

@@ -36,8 +36,8 @@ export function liveReadings(point: MeasurePoint, live: LiveOf, newId: NewId): R
 
 /** What stands while the row is taken: from the sheet what was asked, from the instruments what is. */
 export function rowConditions(sheet: ModelSheet, point: MeasurePoint, live: LiveOf): RowConditions {
-  const { channel, lowPower, toneHz } = point.state
-  return { channel, lowPower, toneHz, load: sheet.load, supplyV: live('supplyV')?.value ?? null, onTimeS: live('onTimeS')?.value ?? null }
+  const { mode, channel, lowPower, toneHz, toneV, inputV } = point.state
+  return { mode, channel, lowPower, toneHz, toneV, inputV, load: sheet.load, supplyV: live('supplyV')?.value ?? null, onTimeS: live('onTimeS')?.value ?? null }
 }
 
 export function rowTaken(phase: Phase, stepId: string | null, point: MeasurePoint, conditions: RowConditions, readings: readonly Reading[], id: string, atMs: number): RowTaken {

@@ -1,5 +1,5 @@
 /** What an owner can have put a number to. Errors are signed: "100 Hz low" is -100. */
-export type ClaimQuantity = 'powerW' | 'lowPowerW' | 'frequencyErrorHz' | 'deviationHz' | 'sensitivityV'
+export type ClaimQuantity = 'powerW' | 'lowPowerW' | 'frequencyErrorHz' | 'deviationHz' | 'depthRatio' | 'sensitivityV'
 
 /** How it was said: "about 3 W", "under 3 W", "over 3 W". */
 export type ClaimKind = 'about' | 'under' | 'over'
@@ -22,6 +22,7 @@ export const CLAIM_QUANTITIES: Readonly<Record<ClaimQuantity, ClaimQuantityInfo>
   lowPowerW: { label: 'power, low', shownUnit: 'W', perSi: 1, signed: false, max: 2000 },
   frequencyErrorHz: { label: 'off frequency by (\u2212 = low)', shownUnit: 'Hz', perSi: 1, signed: true, max: 1e6 },
   deviationHz: { label: 'deviation', shownUnit: 'kHz', perSi: 1e-3, signed: false, max: 1e5 },
+  depthRatio: { label: 'AM depth', shownUnit: '%', perSi: 100, signed: false, max: 5 },
   sensitivityV: { label: 'sensitivity', shownUnit: '\u00b5V', perSi: 1e6, signed: false, max: 0.1 },
 }
 

@@ -77,13 +77,16 @@ function boundOf(cell: CellState): number | null {
 function valueFor(claim: Claim, row: RowState, cell: CellState): number | null {
   const { latest } = cell
   if (!latest) return null
-  const { lowPower, keyed } = row.point.state
+  const { lowPower, keyed, toneHz, mode } = row.point.state
+  // With a tone the mean power of AM holds the sidebands too: it says nothing about the carrier.
+  const isCarrier = keyed && (mode === 'FM' || toneHz === null)
   const { value, quantity } = latest.reading
   switch (claim.quantity) {
-    case 'powerW': return quantity === 'powerW' && keyed && !lowPower ? value : null
-    case 'lowPowerW': return quantity === 'powerW' && lowPower ? value : null
+    case 'powerW': return quantity === 'powerW' && isCarrier && !lowPower ? value : null
+    case 'lowPowerW': return quantity === 'powerW' && isCarrier && lowPower ? value : null
     case 'frequencyErrorHz': return quantity === 'carrierHz' && cell.asked.nominalHz !== null ? value - cell.asked.nominalHz : null
     case 'deviationHz': return quantity === 'deviationPositiveHz' ? value : null
-    case 'sensitivityV': return quantity === 'sensitivityV' ? value : null
+    case 'depthRatio': return quantity === 'depthNegativeRatio' ? value : null
+    case 'sensitivityV': return quantity === 'sensitivityV' || quantity === 'audibleV' ? value : null
   }
 }

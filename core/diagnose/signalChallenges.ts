@@ -25,7 +25,7 @@ export function signalChallenges(row: RowUnderDoubt): Challenge[] {
   const out: Challenge[] = []
   const sensitivity = readingIn(row, 'sensitivityV')
   if (sensitivity && sensitivity.value < leastSensitivityV()) out.push({ rule: 'P33', quantity: 'sensitivityV', readV: sensitivity.value, leastV: leastSensitivityV() })
-  if (row.conditions.toneHz !== null) return out
+  if (row.conditions.toneHz !== null || row.conditions.mode !== 'FM') return out
   for (const quantity of ['deviationPositiveHz', 'deviationNegativeHz'] as const) {
     const reading = readingIn(row, quantity)
     if (reading && reading.value > RESIDUAL_MOST_HZ) out.push({ rule: 'P37', quantity, readHz: reading.value })

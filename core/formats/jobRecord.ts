@@ -66,13 +66,13 @@ function recorded(cell: CellState): RecordedValue | null {
 }
 
 /** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
-export type ReadingLine = Record<'taken_at' | 'phase' | 'step' | 'row' | 'channel' | 'low_power' | 'tone_hz' | 'supply_v' | 'load' | 'on_time_s' | 'quantity' | 'value_si' | 'unit_si' | 'standard_uncertainty_si' | 'verdict' | 'source' | 'instrument' | 'struck_out' | 'stale', string>
+export type ReadingLine = Record<'taken_at' | 'phase' | 'step' | 'row' | 'mode' | 'channel' | 'low_power' | 'tone_hz' | 'tone_v' | 'input_v' | 'supply_v' | 'load' | 'on_time_s' | 'quantity' | 'value_si' | 'unit_si' | 'standard_uncertainty_si' | 'verdict' | 'source' | 'instrument' | 'struck_out' | 'stale', string>
 
 export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
   const text = (v: string | number | boolean | null) => v === null ? '' : String(v)
   return run.history.readings.map(({ reading, row, struck, staleBy }) => ({
     taken_at: new Date(row.atMs).toISOString(), phase: row.phase, step: text(row.stepId), row: row.pointId,
-    channel: text(row.conditions.channel), low_power: text(row.conditions.lowPower), tone_hz: text(row.conditions.toneHz),
+    mode: row.conditions.mode, channel: text(row.conditions.channel), low_power: text(row.conditions.lowPower), tone_hz: text(row.conditions.toneHz), tone_v: text(row.conditions.toneV), input_v: text(row.conditions.inputV),
     supply_v: text(row.conditions.supplyV), load: row.conditions.load, on_time_s: text(row.conditions.onTimeS),
     quantity: reading.quantity, value_si: text(reading.value), unit_si: quantityInfo(reading.quantity).siUnit,
     standard_uncertainty_si: text(reading.standardUncertainty), verdict: verdictOf(sheet, rules, row, reading),

@@ -5,10 +5,10 @@ import type { Measured } from './reading'
 const THIN_SPACE = '\u2009'
 const MINUS = '\u2212'
 /** Digits after the point when nobody knows the uncertainty: as many as a bench of this kind can mean. */
-const DECIMALS_UNKNOWN: Record<string, number> = { MHz: 6, kHz: 2, W: 2, V: 2, A: 2, s: 1, min: 0, µV: 2 }
+const DECIMALS_UNKNOWN: Record<string, number> = { 'MHz': 6, 'kHz': 2, 'W': 2, 'V': 2, 'A': 2, 's': 1, 'min': 0, 'µV': 2, '%': 0, 'dB': 1, 'dBc': 1, 'S-units': 1 }
 
 /** Digits beyond these mean nothing at a bench, however good the instrument. */
-const DECIMALS_MOST: Record<string, number> = { MHz: 7, kHz: 3, W: 3, V: 2, A: 3, s: 2, min: 1, µV: 3 }
+const DECIMALS_MOST: Record<string, number> = { 'MHz': 7, 'kHz': 3, 'W': 3, 'V': 2, 'A': 3, 's': 2, 'min': 1, 'µV': 3, '%': 1, 'dB': 1, 'dBc': 1, 'S-units': 1 }
 
 /** A number ready for the screen, without and with its uncertainty. */
 export interface Shown { readonly value: string, readonly unit: string, readonly plusMinus: string | null }

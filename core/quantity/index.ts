@@ -2,7 +2,7 @@
 export { QUANTITIES, QUANTITY_NAMES, quantityInfo, type Quantity, type QuantityInfo } from './quantities'
 export type { Measured, Reading, ReadingSource } from './reading'
 // The only conversions
-export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, wattsToDbm } from './power'
+export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, voltageRatioToDb, wattsToDbm } from './power'
 export { hzToPpm, ppmToHz } from './frequency'
 export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
 // How sure it is

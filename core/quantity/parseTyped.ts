@@ -10,12 +10,14 @@ const FACTOR: Record<string, Record<string, number>> = {
   A: { a: 1, ma: 1e-3 },
   s: { s: 1, ms: 1e-3, min: 60, h: 3600 },
   ratio: { '': 1, '%': 0.01 },
+  dB: { db: 1, dbc: 1 },
+  S: { 's-units': 1, 's': 1 },
 }
 
 /** Result of reading a typed entry: the value and how it was understood, in words, for the screen to repeat. */
 export interface Typed { readonly value: number, readonly understood: string }
 
-const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%]*)$/i
+const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%-]*)$/i
 
 /**
  * A reading as people type it: decimal comma or point, spaces between thousands, with or without its unit.

@@ -35,6 +35,16 @@ export function powerRatioToDb(ratio: number): number {
   return 10 * Math.log10(ratio)
 }
 
+/**
+ * @param ratio voltage ratio across the same resistance, > 0
+ * @returns [dB]
+ * @throws {CoreError} out-of-range
+ */
+export function voltageRatioToDb(ratio: number): number {
+  if (!(ratio > 0 && ratio < Infinity)) throw new CoreError('out-of-range', `voltage ratio ${ratio}`)
+  return 20 * Math.log10(ratio)
+}
+
 /** @returns power ratio of a level difference [dB] */
 export function dbToPowerRatio(levelDb: number): number {
   return 10 ** (levelDb / 10)

@@ -4,7 +4,7 @@ import { CoreError } from '../errors'
 export interface QuantityInfo {
   readonly label: string
   readonly symbol: string
-  readonly siUnit: 'Hz' | 'W' | 'V' | 'A' | 's' | 'ratio'
+  readonly siUnit: 'Hz' | 'W' | 'V' | 'A' | 's' | 'ratio' | 'dB' | 'S'
   readonly shownUnit: string
   /** shown value = SI value x perSi */
   readonly perSi: number
@@ -23,6 +23,14 @@ export const QUANTITIES = {
   panelPowerW: { label: 'Panel RF meter', symbol: 'P panel', siUnit: 'W', shownUnit: 'W', perSi: 1, min: 0, max: 2000 },
   deviationPositiveHz: { label: 'Deviation, positive', symbol: 'D+', siUnit: 'Hz', shownUnit: 'kHz', perSi: 1e-3, min: 0, max: 1e5 },
   deviationNegativeHz: { label: 'Deviation, negative', symbol: 'D\u2212', siUnit: 'Hz', shownUnit: 'kHz', perSi: 1e-3, min: 0, max: 1e5 },
+  depthPositiveRatio: { label: 'Depth, crest', symbol: 'm+', siUnit: 'ratio', shownUnit: '%', perSi: 100, min: 0, max: 5 },
+  depthNegativeRatio: { label: 'Depth, trough', symbol: 'm\u2212', siUnit: 'ratio', shownUnit: '%', perSi: 100, min: 0, max: 5 },
+  harmonicDbc: { label: 'Second harmonic', symbol: 'H2', siUnit: 'dB', shownUnit: 'dBc', perSi: 1, min: -150, max: 20 },
+  adjacentDbc: { label: 'Adjacent channel', symbol: 'ACP', siUnit: 'dB', shownUnit: 'dBc', perSi: 1, min: -150, max: 20 },
+  vcoV: { label: 'VCO control voltage', symbol: 'V VCO', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 30 },
+  sinadDb: { label: 'SINAD', symbol: 'SINAD', siUnit: 'dB', shownUnit: 'dB', perSi: 1, min: 0, max: 80 },
+  audibleV: { label: 'Audible threshold', symbol: 'S aud', siUnit: 'V', shownUnit: '\u00b5V', perSi: 1e6, min: 0, max: 0.1 },
+  sMeter: { label: 'S-meter', symbol: 'S', siUnit: 'S', shownUnit: 'S-units', perSi: 1, min: 0, max: 20 },
   supplyV: { label: 'Supply', symbol: 'V', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 1000 },
   supplyA: { label: 'Supply current', symbol: 'I', siUnit: 'A', shownUnit: 'A', perSi: 1, min: 0, max: 100 },
   sensitivityV: { label: 'Sensitivity', symbol: 'S min', siUnit: 'V', shownUnit: '\u00b5V', perSi: 1e6, min: 0, max: 0.1 },

@@ -1,6 +1,7 @@
 // Where the channels are
 export { CHANNEL_PLANS, FORTY_GAPS_HZ, channelHz, channelPlan, nearestChannel, type ChannelPlan } from './channelPlans'
 // What is allowed
+export { MODES, type Mode } from './mode'
 export { RULE_SETS, ruleSet } from './ruleSets'
 export { limitFor, type ResolvedLimit, type RuleConditions, type RuleLimit, type RuleSet } from './ruleSet'
 // What a reading means

@@ -5,7 +5,7 @@ import { judge } from './judge'
 import { limitFor, type ResolvedLimit } from './ruleSet'
 import { RULE_SETS, ruleSet } from './ruleSets'
 
-const at = (channel: number | null, lowPower = false) => ({ planId: 'uk27', channel, lowPower })
+const at = (channel: number | null, lowPower = false) => ({ planId: 'uk27', channel, lowPower, mode: 'FM' as const })
 const uk = (quantity: 'powerW' | 'deviationPositiveHz' | 'carrierHz', lowPower = false): ResolvedLimit => limitFor(ruleSet('R-UK27'), quantity, at(20, lowPower))!
 const read = (value: number, bound: number) => ({ value, standardUncertainty: boundToStandard(bound) })
 
@@ -86,7 +86,7 @@ describe('rule sets as data', () => {
   it('gives the US tolerance of 50 ppm per channel', () => {
     // Source: 47 CFR 95.965 (from memory); hand calculation for channels 1, 19, 40.
     const half = (channel: number) => {
-      const limit = limitFor(ruleSet('R-US'), 'carrierHz', { planId: 'forty', channel, lowPower: false })!
+      const limit = limitFor(ruleSet('R-US'), 'carrierHz', { planId: 'forty', channel, lowPower: false, mode: 'AM' })!
       return (limit.high! - limit.low!) / 2
     }
     expect([1, 19, 40].map(c => Number(half(c).toFixed(1)))).toEqual([1348.3, 1359.3, 1370.3])

@@ -1,6 +1,7 @@
 import { CoreError } from '../errors'
 import type { Quantity } from '../quantity'
 import { channelHz } from './channelPlans'
+import type { Mode } from './mode'
 
 /** How sure we are of a value that was written down from memory: H sure, M check before it is shown as law, L a hint. */
 export type Confidence = 'H' | 'M-H' | 'M' | 'L-M' | 'L'
@@ -21,6 +22,8 @@ export interface RuleLimit {
   readonly quantity: Quantity
   /** undefined = either position of the high/low power switch */
   readonly lowPower?: boolean
+  /** undefined = in every mode */
+  readonly modes?: readonly Mode[]
   readonly bound: LimitBound
   readonly words: string
   readonly source: string
@@ -50,6 +53,7 @@ export interface RuleConditions {
   readonly planId: string
   readonly channel: number | null
   readonly lowPower: boolean
+  readonly mode: Mode
 }
 
 /** A limit made absolute for one channel [SI]; null = no bound on that side. */
@@ -67,7 +71,7 @@ export interface ResolvedLimit {
  * @throws {CoreError} unknown-channel (an error limit needs a channel of the plan)
  */
 export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleConditions): ResolvedLimit | null {
-  const candidates = set.limits.filter(l => l.quantity === quantity && (l.lowPower === undefined || l.lowPower === conditions.lowPower))
+  const candidates = set.limits.filter(l => l.quantity === quantity && (l.lowPower ?? conditions.lowPower) === conditions.lowPower && (l.modes?.includes(conditions.mode) ?? true))
   // A line written for this switch position is the more particular one and wins over the general line.
   const rule = candidates.find(l => l.lowPower !== undefined) ?? candidates[0]
   return rule ? resolve(set, rule, conditions) : null

@@ -1,3 +1,4 @@
+import { voltageRatioToDb } from '../quantity'
 import type { TakenReading } from './history'
 
 /** Supply differences up to this move a saturated stage's power by about 0.06 dB [V] (computed from P ~ V^2). */
@@ -6,6 +7,8 @@ const SUPPLY_TOLERANCE_V = 0.1
 export const WARM_S = 20 * 60
 /** Cold readings compare only when taken this close on the warm-up curve [s]. */
 const COLD_TOLERANCE_S = 5 * 60
+/** Levels of tone or generator within this count as the same [dB]. */
+const LEVEL_TOLERANCE_DB = 0.5
 
 /** One condition that differs between two readings, so that they cannot be compared. */
 export type Difference =
@@ -13,7 +16,10 @@ export type Difference =
   | { readonly kind: 'load', readonly before: string, readonly after: string }
   | { readonly kind: 'instrument', readonly before: string | null, readonly after: string | null }
   | { readonly kind: 'tone', readonly beforeHz: number | null, readonly afterHz: number | null }
+  | { readonly kind: 'drive', readonly beforeV: number | null, readonly afterV: number | null }
+  | { readonly kind: 'input', readonly beforeV: number | null, readonly afterV: number | null }
   | { readonly kind: 'channel' }
+  | { readonly kind: 'mode' }
   | { readonly kind: 'power-switch' }
   | { readonly kind: 'warm-up', readonly beforeS: number, readonly afterS: number }
   | { readonly kind: 'unknown', readonly what: 'supply' | 'warm-up' }
@@ -27,12 +33,20 @@ export function comparability(before: TakenReading, after: TakenReading): Differ
   const a = before.row.conditions
   const b = after.row.conditions
   const out: Difference[] = []
+  if (a.mode !== b.mode) out.push({ kind: 'mode' })
   if (a.channel !== b.channel) out.push({ kind: 'channel' })
   if (a.lowPower !== b.lowPower) out.push({ kind: 'power-switch' })
   if (a.toneHz !== b.toneHz) out.push({ kind: 'tone', beforeHz: a.toneHz, afterHz: b.toneHz })
+  if (levelsDiffer(a.toneV, b.toneV)) out.push({ kind: 'drive', beforeV: a.toneV, afterV: b.toneV })
+  if (levelsDiffer(a.inputV, b.inputV)) out.push({ kind: 'input', beforeV: a.inputV, afterV: b.inputV })
   if (a.load !== b.load) out.push({ kind: 'load', before: a.load, after: b.load })
   if (before.reading.instrument !== after.reading.instrument) out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
   return [...out, ...supply(a.supplyV, b.supplyV), ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS)]
+}
+
+function levelsDiffer(beforeV: number | null, afterV: number | null): boolean {
+  if (!beforeV || !afterV) return beforeV !== afterV
+  return Math.abs(voltageRatioToDb(afterV / beforeV)) > LEVEL_TOLERANCE_DB + 1e-9
 }
 
 function supply(beforeV: number | null, afterV: number | null): Difference[] {

@@ -68,6 +68,6 @@ function differs(a: Reading, b: Reading): boolean {
 }
 
 function turnsAfter(sheet: ModelSheet, taken: Unjudged, turns: readonly Turn[]): Turn[] {
-  const topic = topicOf(taken.reading.quantity, taken.row.conditions.lowPower)
+  const topic = topicOf(taken.reading.quantity, taken.row.conditions)
   return turns.filter(t => t.order > taken.order && GOES_STALE[adjusterOf(sheet, t.designator).role].topics.includes(topic))
 }

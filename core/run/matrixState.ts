@@ -36,7 +36,7 @@ export function matrixState(sheet: ModelSheet, rules: RuleSet, past: History, ph
 }
 
 function cellState(sheet: ModelSheet, rules: RuleSet, past: History, phase: Phase, point: MeasurePoint, want: Want): CellState {
-  const question = asked(sheet, rules, want, { channel: point.state.channel, lowPower: point.state.lowPower })
+  const question = asked(sheet, rules, want, point.state)
   const latest = past.readings.findLast(t => t.struck === null && t.row.phase === phase && t.row.stepId === null && t.row.pointId === point.id && t.reading.quantity === want.quantity) ?? null
   return { want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
 }

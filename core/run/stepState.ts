@@ -53,7 +53,7 @@ export function stepState(sheet: ModelSheet, rules: RuleSet, step: Step, past: H
 }
 
 function wantState(sheet: ModelSheet, rules: RuleSet, step: Step, point: MeasurePoint, want: Want, past: History): WantState {
-  const question = asked(sheet, rules, want, { channel: point.state.channel, lowPower: point.state.lowPower }, currentReadingOf(past))
+  const question = asked(sheet, rules, want, point.state, currentReadingOf(past))
   const latest = past.readings.findLast(t => t.struck === null && t.row.stepId === step.id && t.row.pointId === point.id && t.reading.quantity === want.quantity) ?? null
   return { point, want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
 }

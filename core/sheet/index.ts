@@ -5,4 +5,4 @@ export { SHEETS, modelSheet } from './sheets'
 export { adjusterOf, pointOf, stepOf } from './lookup'
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
-export { GOES_STALE, topicOf, type Topic } from './staleness'
+export { GOES_STALE, isOfReceiver, topicOf, type Topic } from './staleness'

@@ -1,14 +1,16 @@
 import type { Quantity } from '../quantity'
-import type { Window } from '../rules'
+import type { Mode, Window } from '../rules'
 
 /** What an adjuster is in the circuit; decides what goes stale when it is turned. */
 export type AdjusterRole =
   | 'reference' | 'tx-crystal' | 'rx-crystal' | 'vco-coil' | 'coil'
+  | 'carrier-preset' | 'modulation-preset' | 'trap'
   | 'low-power-preset' | 'deviation-preset' | 'panel-preset' | 's-meter-preset'
 
 export interface Adjuster {
   readonly designator: string
-  readonly kind: 'trimmer' | 'core' | 'preset'
+  /** fixed-part = a place where an adjuster could be and is not */
+  readonly kind: 'trimmer' | 'core' | 'preset' | 'fixed-part'
   readonly role: AdjusterRole
   readonly name: string
   readonly moves: string
@@ -22,10 +24,15 @@ export interface Adjuster {
 
 /** How the set stands while a point is measured: what the technician must set before pressing. */
 export interface SetState {
+  readonly mode: Mode
   readonly channel: number | null
   readonly keyed: boolean
   readonly lowPower: boolean
   readonly toneHz: number | null
+  /** audio drive [V rms]; null = as the step says */
+  readonly toneV: number | null
+  /** generator at the antenna socket, pd into 50 ohm [V]; null = none */
+  readonly inputV: number | null
   /** anything else in words, e.g. where a probe sits */
   readonly also: string | null
 }

@@ -3,6 +3,7 @@ import { CHANNEL_PLANS, RULE_SETS } from '../rules'
 import { adjusterOf, pointOf, stepOf } from './lookup'
 import { resolveTarget } from './resolveTarget'
 import { SHEETS, modelSheet } from './sheets'
+import { isOfReceiver } from './staleness'
 
 describe.each(SHEETS.map(s => [s.model, s] as const))('sheet of %s', (_model, sheet) => {
   it('names each adjuster, step and row once', () => {
@@ -23,7 +24,7 @@ describe.each(SHEETS.map(s => [s.model, s] as const))('sheet of %s', (_model, sh
     }
   })
   it('measures the receiver', () => {
-    expect(sheet.matrix.some(p => p.wants.some(w => w.quantity === 'sensitivityV'))).toBe(true)
+    expect(sheet.matrix.some(p => p.wants.some(w => isOfReceiver(w.quantity)))).toBe(true)
   })
 })
 

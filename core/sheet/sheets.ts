@@ -1,9 +1,10 @@
 import { CoreError } from '../errors'
 import type { ModelSheet } from './modelSheet'
 import { OSMUND_27F } from './osmund27f/sheet'
+import { OSMUND_40A } from './osmund40a/sheet'
 
 /** Every sheet revision that jobs may refer to; a corrected sheet is added, never changed in place. */
-export const SHEETS: readonly ModelSheet[] = [OSMUND_27F]
+export const SHEETS: readonly ModelSheet[] = [OSMUND_27F, OSMUND_40A]
 
 /**
  * @param revision undefined = the newest

@@ -65,14 +65,14 @@ function asFoundRows(set: RigState, onTimeS: number, atMs: number, phase: 'as-fo
 }
 
 function row(set: RigState, point: MeasurePoint, onTimeS: number, atMs: number, phase: 'as-found' | 'adjusting' | 'as-left', stepId: string | null): NewEvent {
-  const { channel, keyed, lowPower, toneHz } = point.state
+  const { mode, channel, keyed, lowPower, toneHz, toneV, inputV } = point.state
   const state = changeOsmund27f(set, { channel: channel ?? set.channel, keyed, lowPower, toneOn: toneHz !== null }, onTimeS - 1)
   const truth = measureOsmund27f(state, onTimeS)
   const readings = point.wants.flatMap(({ quantity }) => {
     const value = valueOf(truth, quantity)
     return value === null ? [] : [{ id: randomUUID(), quantity, value, ...instrumentOf(quantity, value) }]
   })
-  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { channel, lowPower, toneHz, supplyV: truth.supplyV, load: SHEET.load, onTimeS: truth.onTimeS } }
+  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { mode, channel, lowPower, toneHz, toneV, inputV, supplyV: truth.supplyV, load: SHEET.load, onTimeS: truth.onTimeS } }
 }
 
 function valueOf(truth: RigTruth, quantity: Quantity): number | null {
@@ -80,7 +80,7 @@ function valueOf(truth: RigTruth, quantity: Quantity): number | null {
   if (quantity === 'panelPowerW') return round(truth.panelPowerW, 2)
   if (quantity === 'sensitivityV') return round(truth.sensitivityV, 2)
   if (quantity === 'lockS') return round(truth.lockS, 1)
-  return truth[quantity]
+  return (truth as Partial<Record<Quantity, number | null>>)[quantity] ?? null
 }
 
 /** The instrument of the demo bench that reads a quantity: a talking one if there is one. */

@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import type { Quantity } from '../../../core/quantity'
 import type { RowState } from '../../../core/run'
+import { isOfReceiver } from '../../../core/sheet'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import MatrixRows from './MatrixRows.vue'
 import type { TypedValue } from './TypedRow.vue'
@@ -21,7 +22,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
 const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).length)
-const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cells.some(c => c.want.quantity === 'sensitivityV')))
+const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))))
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 import type { MeasurePoint } from '../modelSheet'
-import { DEVIATION, FREQUENCY_AS_FOUND, HIGH_POWER, LOW_POWER, SENSITIVITY, TONE_HZ, keyed, point, receiving, want } from './states'
+import { DEVIATION, FREQUENCY_AS_FOUND, HIGH_POWER, LOW_POWER, SENSITIVITY, TONE_HZ, keyed, point, receiving, want } from './targets'
 
 const channelRow = (channel: number) => point(`high-${channel}`, `Channel ${channel}, high power`, keyed(channel), [
   want('carrierHz', FREQUENCY_AS_FOUND), want('powerW', HIGH_POWER), want('supplyV'), want('supplyA'),

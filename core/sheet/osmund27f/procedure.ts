@@ -1,5 +1,5 @@
 import type { Step } from '../modelSheet'
-import { DEVIATION, HIGH_POWER, LOW_POWER, TONE_HZ, keyed, point, receiving, want } from './states'
+import { DEVIATION, HIGH_POWER, LOW_POWER, TONE_HZ, keyed, point, receiving, want } from './targets'
 
 const DUMMY_LOAD = 'Dummy load on the antenna socket. Never align into an antenna.'
 const RF_BURN = 'No finger on output coils or socket while keyed: RF burns. Finals get hot.'

@@ -1,25 +1,11 @@
-import type { MeasurePoint, SetState, TargetSpec, Want } from '../modelSheet'
-import type { Quantity } from '../../quantity'
+import { statesIn } from '../build'
+import type { TargetSpec } from '../modelSheet'
 
 /** Test tone of the procedure [Hz]. */
 export const TONE_HZ = 1000
 
-/** A keyed state on dummy load; the rest as given. */
-export function keyed(channel: number, rest: Partial<SetState> = {}): SetState {
-  return { channel, keyed: true, lowPower: false, toneHz: null, also: null, ...rest }
-}
-
-export function receiving(channel: number | null, also: string | null = null): SetState {
-  return { channel, keyed: false, lowPower: false, toneHz: null, also }
-}
-
-export function want(quantity: Quantity, target: TargetSpec | null = null, judgeLimit = true): Want {
-  return { quantity, target, judgeLimit }
-}
-
-export function point(id: string, title: string, state: SetState, wants: readonly Want[]): MeasurePoint {
-  return { id, title, state, wants }
-}
+export const { keyed, receiving } = statesIn('FM')
+export { point, want } from '../build'
 
 export const HIGH_POWER: TargetSpec = { kind: 'window', window: { low: 3.6, high: 4, aim: 3.8 } }
 /** 10 dB below 4 W, -1 dB / +0 dB. */

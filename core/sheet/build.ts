@@ -1,0 +1,27 @@
+import type { Quantity } from '../quantity'
+import type { Mode } from '../rules'
+import type { MeasurePoint, SetState, TargetSpec, Want } from './modelSheet'
+
+/** Short ways to write the rows of a sheet. */
+
+/** States of a set in one mode: keyed on dummy load, and receiving; the rest as given. */
+export function statesIn(mode: Mode) {
+  const quiet: SetState = { mode, channel: null, keyed: false, lowPower: false, toneHz: null, toneV: null, inputV: null, also: null }
+  return {
+    keyed: (channel: number | null, rest: Partial<SetState> = {}): SetState => ({ ...quiet, channel, keyed: true, ...rest }),
+    receiving: (channel: number | null, also: string | null = null, rest: Partial<SetState> = {}): SetState => ({ ...quiet, channel, also, ...rest }),
+  }
+}
+
+export function want(quantity: Quantity, target: TargetSpec | null = null, judgeLimit = true): Want {
+  return { quantity, target, judgeLimit }
+}
+
+export function point(id: string, title: string, state: SetState, wants: readonly Want[]): MeasurePoint {
+  return { id, title, state, wants }
+}
+
+/** A workshop window [SI]. */
+export function within(low: number | null, high: number | null, aim: number | null = null): TargetSpec {
+  return { kind: 'window', window: { low, high, aim } }
+}
