@@ -9,6 +9,16 @@ export const test = base.extend<object, { house: TestHouse }>({
     await use(house)
     await house.stop()
   }, { scope: 'worker', timeout: 300_000 }],
+  // A page is there when it hears presses, not when its picture is painted.
+  page: async ({ page }, use) => {
+    const goto = page.goto.bind(page)
+    page.goto = async (url, options) => {
+      const response = await goto(url, options)
+      await page.waitForFunction(() => document.documentElement.dataset.ready === 'true', undefined, { timeout: 30_000 })
+      return response
+    }
+    await use(page)
+  },
 })
 export { expect }
 

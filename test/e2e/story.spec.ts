@@ -5,6 +5,8 @@ import { Panel, big, deliver, expect, ladder, said, test } from './bench'
 
 /** The whole story on the simulated set, on the screen alone. */
 test('a set goes over the bench, from intake to handover', async ({ page, house }) => {
+  // Half a thousand presses in real time, each waited for.
+  test.setTimeout(480_000)
   await deliver(house)
   const panel = new Panel(page)
   await page.goto(house.address)
