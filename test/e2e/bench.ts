@@ -39,7 +39,7 @@ export class Panel {
 
   async open() {
     if (await this.panel.isVisible()) return
-    await expect(this.page.getByRole('button', { name: 'Panel' })).toBeVisible()
+    await expect(this.page.getByRole('button', { name: 'Panel', exact: true })).toBeVisible()
     await this.page.keyboard.press('p')
     await expect(this.panel).toBeVisible()
   }
