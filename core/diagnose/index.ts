@@ -1,13 +1,10 @@
-import type { Challenge, RowUnderDoubt } from './challenge'
-import { frequencyChallenges } from './frequencyChallenges'
-import { powerChallenges } from './powerChallenges'
-import { signalChallenges } from './signalChallenges'
-
-export type { Challenge, RowUnderDoubt } from './challenge'
-export { plausibleForms } from './frequencyChallenges'
-export { leastSensitivityV } from './signalChallenges'
-
-/** Everything about a row that cannot be true, in the order of the rules. Nothing is refused: the technician decides. */
-export function challenges(row: RowUnderDoubt): Challenge[] {
-  return [...powerChallenges(row), ...frequencyChallenges(row), ...signalChallenges(row)]
-}
+// What cannot be true
+export { challenges, leastSensitivityV, plausibleForms, type Challenge, type RowUnderDoubt } from './plausibility'
+// What it comes from, and what to try next
+export { diagnose, type Diagnosis, type DomainFinding } from './causes/diagnose'
+export { CAUSES, causeOf } from './causes/catalogue'
+export { OBSERVABLES, observableOf } from './causes/observables'
+export type { Cause } from './causes/cause'
+export type { Domain, Evidence, Observable, Soft, TestMade } from './causes/observable'
+export type { RankedCause, Weighing } from './causes/rank'
+export type { NextTest } from './causes/nextTest'

@@ -1,6 +1,6 @@
-import type { Quantity, Reading } from '../quantity'
-import type { Asked, RowConditions } from '../run'
-import type { MeasurePoint, ModelSheet } from '../sheet'
+import type { Quantity, Reading } from '../../quantity'
+import type { Asked, RowConditions } from '../../run'
+import type { MeasurePoint, ModelSheet } from '../../sheet'
 
 /** A reading that cannot be true, or that contradicts its row. It is kept all the same; the rule and numbers are for the words. */
 export type Challenge =

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
-import { boundToStandard, type Quantity } from '../quantity'
-import { asked, type RowConditions } from '../run'
-import { ruleSet } from '../rules'
-import { pointOf } from '../sheet'
-import { OSMUND_27F } from '../sheet/osmund27f/sheet'
+import { boundToStandard, type Quantity } from '../../quantity'
+import { asked, type RowConditions } from '../../run'
+import { ruleSet } from '../../rules'
+import { pointOf } from '../../sheet'
+import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { challenges, leastSensitivityV, plausibleForms } from './index'
 
 const CONDITIONS: RowConditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, supplyV: 13.8, load: '', onTimeS: null }

@@ -1,4 +1,4 @@
-import { CHANNEL_PLANS, channelHz } from '../rules'
+import { CHANNEL_PLANS, channelHz } from '../../rules'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** No crystal is further off its reference (common practice: beyond it a digit is wrong) [ppm]. */

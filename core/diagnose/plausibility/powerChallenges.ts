@@ -1,4 +1,4 @@
-import { standardToBound, type Reading } from '../quantity'
+import { standardToBound, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Mean RF above this share of the whole set's DC input is a wrong reading (from memory; a ceiling, no set reaches it). */

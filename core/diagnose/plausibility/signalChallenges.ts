@@ -1,4 +1,4 @@
-import { dbmToVolts } from '../quantity'
+import { dbmToVolts } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Thermal noise at 290 K [dBm/Hz]. Source: k T with k = 1.380649e-23 J/K (SI, exact). */

@@ -1,0 +1,15 @@
+import type { Cause } from '../cause'
+
+const base = { domain: 'supply', modes: null } as const
+
+/** Over-current with the set merely on. Isolation goes from the output backwards, one device at a time. */
+export const SUPPLY_CAUSES: readonly Cause[] = [
+  { ...base, id: 'shorted-final', row: 'F44', title: 'Final shorted', remedy: 'Replace, then gate or base bias before the first key-down, then peak and balance.', prior: 3,
+    shows: { 'idle': { 'at-limit': 0.97 }, 'lift-final': { falls: 0.97 }, 'input-ohms': { 'one-way': 0.6, 'short-both': 0.4 } } },
+  { ...base, id: 'shorted-driver', row: 'F44', title: 'Driver shorted', remedy: 'Replace with the right type, stressed resistors with it; bias before key.', prior: 1.5,
+    shows: { 'idle': { 'at-limit': 0.93, 'high': 0.06 }, 'lift-final': { stays: 0.97 }, 'lift-driver': { falls: 0.97 }, 'input-ohms': { 'one-way': 0.7, 'short-both': 0.3 } } },
+  { ...base, id: 'polarity-diode', row: 'F76', title: 'Polarity diode shorted', remedy: 'A larger diode, so that the fuse blows first; ask about reversed leads.', prior: 1.5,
+    shows: { 'idle': { 'at-limit': 0.98 }, 'lift-final': { stays: 0.97 }, 'lift-driver': { stays: 0.97 }, 'input-ohms': { 'short-both': 0.98 } } },
+  { ...base, id: 'bias-high', row: 'F45', title: 'Bias far too high', remedy: 'Do not key. Set the bias from zero upwards.', prior: 1,
+    shows: { 'idle': { 'high': 0.9, 'at-limit': 0.08 }, 'lift-final': { falls: 0.93 } } },
+]

@@ -1,0 +1,21 @@
+import type { Mode } from '../../rules'
+import type { Domain } from './observable'
+
+/** What an observable shows under a cause: outcomes with their probability; what is left over is shared by the others. */
+export type Expectation = Readonly<Record<string, number>>
+
+/** A fault or mis-setting, as data: how often it is met, what it shows, what cures it. */
+export interface Cause {
+  readonly id: string
+  /** row of the fault catalogue that it comes from */
+  readonly row: string
+  readonly domain: Domain
+  readonly title: string
+  readonly remedy: string
+  /** how often it is met against the others of its domain (common practice: the order of the catalogue) */
+  readonly prior: number
+  /** null = whatever the mode */
+  readonly modes: readonly Mode[] | null
+  /** by observable; a question of the same domain that is not named keeps its healthy answer */
+  readonly shows: Readonly<Record<string, Expectation>>
+}

@@ -1,0 +1,72 @@
+import type { Quantity } from '../../quantity'
+import type { RowState } from '../../run'
+import type { ModelSheet } from '../../sheet'
+import { CAUSES } from './catalogue'
+import { nextTests, type NextTest } from './nextTest'
+import { DOMAINS, type Domain, type Evidence, type Observable, type TestMade } from './observable'
+import { OBSERVABLES } from "./observables"
+import { answered, rankCauses, type RankedCause } from './rank'
+
+/** An outcome other than the healthy one counts as a symptom from this share on. */
+const SYMPTOM_SHARE = 0.5
+
+/** One part of the set: what shows, what it may come from, what to try next. */
+export interface DomainFinding {
+  readonly domain: Domain
+  /** evidence that is not as in a healthy set; empty = nothing to explain here */
+  readonly symptoms: readonly Evidence[]
+  readonly fine: readonly Evidence[]
+  /** empty without symptoms */
+  readonly ranked: readonly RankedCause[]
+  readonly next: readonly NextTest[]
+  /** questions whose readings no instrument of the bench gives */
+  readonly cannotAsk: readonly Observable[]
+}
+
+export interface Diagnosis { readonly domains: readonly DomainFinding[] }
+
+/**
+ * What the readings of a set point to.
+ *
+ * Each part of the set is weighed apart, since an old set has several faults; within a part one fault is assumed.
+ * @param sheet revision of the job
+ * @param rows matrix with the readings to be explained (struck readings are not in it)
+ * @param tests made by hand; a later answer to the same question replaces an earlier one
+ * @param canRead whether an instrument of this bench reads a quantity
+ */
+export function diagnose(sheet: ModelSheet, rows: readonly RowState[], tests: readonly TestMade[], canRead: (quantity: Quantity) => boolean): Diagnosis {
+  const modes = new Set(sheet.matrix.map(p => p.state.mode))
+  const applies = (x: { modes: Observable['modes'] }) => x.modes === null || x.modes.some(m => modes.has(m))
+  const asked = OBSERVABLES.filter(applies)
+  const evidence = [...asked.flatMap(o => byReadings(o, rows, sheet)), ...byHand(tests).filter(e => applies(e.observable))]
+  const open = asked.filter(o => !evidence.some(e => e.observable.id === o.id))
+  return { domains: DOMAINS.map(domain => domainFinding(domain, evidence, open, sheet, canRead, applies)) }
+}
+
+function byReadings(observable: Observable, rows: readonly RowState[], sheet: ModelSheet): Evidence[] {
+  if (observable.source.kind !== 'readings') return []
+  const found = observable.source.see(rows, sheet)
+  return found ? [{ observable, soft: found.soft, used: found.used, byHand: false }] : []
+}
+
+function byHand(tests: readonly TestMade[]): Evidence[] {
+  return [...new Map(tests.map(t => [t.observableId, answered(t.observableId, t.outcome)])).values()]
+}
+
+function domainFinding(domain: Domain, evidence: readonly Evidence[], open: readonly Observable[], sheet: ModelSheet, canRead: (q: Quantity) => boolean, applies: (x: { modes: Observable['modes'] }) => boolean): DomainFinding {
+  const here = evidence.filter(e => e.observable.domain === domain)
+  const symptoms = here.filter(e => 1 - (e.soft[e.observable.healthy] ?? 0) >= SYMPTOM_SHARE)
+  const fine = here.filter(e => !symptoms.includes(e))
+  if (symptoms.length === 0) return { domain, symptoms, fine, ranked: [], next: [], cannotAsk: [] }
+  const causes = CAUSES.filter(c => c.domain === domain && applies(c))
+  const named = new Set(causes.flatMap(c => Object.keys(c.shows)))
+  const ranked = rankCauses(causes, evidence.filter(e => named.has(e.observable.id)))
+  const useful = open.filter(o => named.has(o.id))
+  const wanted = new Set(sheet.matrix.flatMap(p => p.wants.map(w => w.quantity)))
+  // Of two kinds of sensitivity a sheet asks for one: only what it asks for is needed.
+  const needs = (o: Observable) => o.source.kind === 'readings' ? o.source.quantities.filter(q => wanted.has(q)) : []
+  const measurable = useful.filter(o => o.source.kind === 'test' || needs(o).length > 0)
+  const can = (o: Observable) => needs(o).every(canRead)
+  return { domain, symptoms, fine, ranked, next: nextTests(ranked, measurable.filter(can)), cannotAsk: measurable.filter(o => !can(o)) }
+}
+

@@ -1,0 +1,42 @@
+import type { Domain, Observable } from '../observable'
+
+const DUMMY = 'Dummy load, at most 5 s keyed, then rest.'
+const OFF = 'Supply off and disconnected first.'
+
+function test(domain: Domain, id: string, question: string, how: string, outcomes: Record<string, string>, healthy: string, caution: string | null = null, modes: Observable['modes'] = null): Observable {
+  return { id, domain, question, outcomes, healthy, modes, source: { kind: 'test', how, caution } }
+}
+
+/** Tests that a technician makes with hands and eyes; the answer is chosen, not measured (common practice). */
+export const HAND_TESTS: readonly Observable[] = [
+  test('supply', 'idle', 'Current with the set merely on', 'Supply at 13.8 V, limit 1.5 A, receiving.', { 'right': 'as the sheet says', 'high': 'clearly above', 'at-limit': 'at the limit, voltage collapses' }, 'right', 'At the limit: off at once.'),
+  test('supply', 'input-ohms', 'Resistance of the supply input, both ways', 'Ohmmeter or diode test across the supply lead, both polarities.', { 'one-way': 'a diode drop one way, kilohms the other', 'short-both': 'near zero both ways' }, 'one-way', OFF),
+  test('supply', 'lift-final', 'Current with the final taken out', 'Unsolder the final\u2019s supply side, switch on again with the limit low.', { falls: 'falls to normal', stays: 'stays at the limit' }, 'stays', OFF),
+  test('supply', 'lift-driver', 'Current with the driver taken out', 'Unsolder the driver\u2019s supply side, switch on again with the limit low.', { falls: 'falls to normal', stays: 'stays at the limit' }, 'stays', OFF),
+
+  test('power', 'holds', 'Power during a key-down of 5 s', 'Key on dummy load for 5 s and watch the meter.', { steady: 'steady', falls: 'falls by a tenth or more' }, 'steady', DUMMY),
+  test('power', 'final-heat', 'Heat of the final after 3 s keyed', 'Key 3 s, unkey, touch the case of the final or use a thermometer.', { cool: 'cool or warm', hot: 'too hot to touch' }, 'cool', 'Hot devices burn. White ceramic must not be broken.'),
+  test('power', 'second-meter', 'A second power meter on its own lead', 'Put another meter straight between set and dummy load.', { same: 'reads the same', other: 'reads clearly more' }, 'same', DUMMY),
+  test('power', 'cores', 'A touch on each core and back', 'Note positions first. A few degrees on each drive and output core, watching power or supply current.', { peaked: 'each is at its peak', off: 'one or more rises when turned', dead: 'one core turns without any effect' }, 'peaked', 'Warm the wax, do not force. Right tool.'),
+  test('power', 'travel', 'Power control or carrier preset over its travel', 'Note its position, turn from end to end and back.', { acts: 'moves the power smoothly', nothing: 'changes nothing', end: 'stands at its end and wants to go on' }, 'acts', DUMMY),
+  test('power', 'regulator', 'Series regulator, collector to emitter', 'Ohmmeter across the regulator.', { open: 'not shorted', shorted: 'near zero ohms' }, 'open', OFF, ['AM']),
+  test('power', 'rf-forward', 'RF probe from the oscillator towards the antenna', 'Probe on each base or gate in turn while keyed.', { 'to-final': 'drive arrives at the final', 'lost-driver': 'lost at the driver', 'lost-before': 'lost before the driver' }, 'to-final', DUMMY),
+  test('power', 'driver-resistors', 'Resistors around the driver', 'Look, then measure those that look burnt.', { fine: 'in tolerance', burnt: 'discoloured or out of value' }, 'fine', OFF),
+  test('power', 'substitute', 'The final in a healthy test set', 'Socketed 4 W test set at 27.185 MHz, 5 s, current noted. DC gain alone proves nothing.', { makes: 'makes its power, steady', fails: 'a quarter or less, or falling, or hot' }, 'makes', DUMMY),
+  test('power', 'low-preset', 'Low-power preset over its travel', 'Switch to low, note the position, turn from end to end.', { acts: 'moves the low power', nothing: 'changes nothing' }, 'acts', DUMMY),
+  test('power', 'lock-ends', 'Lock at both ends of the band', 'Step to the lowest and highest channel and wrap; watch the lock lamp and RF.', { 'everywhere': 'at once on all', 'one-end': 'slow or missing at one end', 'nowhere': 'never' }, 'everywhere'),
+
+  test('frequency', 'trimmer', 'Trimmer of the transmit crystal', 'Note its position, turn it through its range.', { reaches: 'brings the frequency right', stops: 'stops with error left', missing: 'there is none, a fixed capacitor' }, 'reaches', 'Brittle: never force. Identify the twin first.'),
+  test('frequency', 'settles', 'The same frequency again after 5 minutes', 'Read, wait 5 minutes, read again.', { still: 'moved by less than 10 Hz', moving: 'moved by more' }, 'still'),
+  test('frequency', 'rx-centre', 'Second IF, or receiver centred on the channel', 'Generator on the channel; find where the receiver is best, or count the second IF.', { centred: 'centred', off: 'off to one side' }, 'centred'),
+
+  test('modulation', 'other-mic', 'Another microphone', 'Speak into a known good microphone.', { same: 'no difference', cures: 'clearly more modulation' }, 'same'),
+  test('modulation', 'limiter-parts', 'Limiter parts', 'Compare with the drawing: transistor and diode of the limiter.', { there: 'all there', missing: 'clipped out or missing' }, 'there', OFF, ['AM']),
+  test('modulation', 'preset-feel', 'Modulation or deviation preset, a touch', 'Touch it a few degrees either way and watch the meter.', { smooth: 'moves smoothly', jumps: 'jumps or drops out', end: 'stands at its end' }, 'smooth'),
+  test('modulation', 'audio-after', 'Tone after the microphone amplifier', 'Scope or millivoltmeter after the amplifier, tone at the socket.', { there: 'at its usual level', weak: 'weak or missing' }, 'there'),
+  test('modulation', 'carrier-down', 'Carrier 1 dB lower', 'Lower the carrier by 1 dB: does PEP against carrier rise?', { rises: 'rises', same: 'does not' }, 'same', DUMMY, ['AM']),
+
+  test('receiver', 'port', 'Other port, lead or generator', 'Change the port; pull the cable: does the signal stay?', { gone: 'gone with the cable off', stays: 'some of it stays' }, 'gone'),
+  test('receiver', 'inject-if', 'Generator straight into the first IF', 'Inject at 10.695 MHz behind the front end.', { good: 'good from there', poor: 'poor from there too' }, 'good'),
+  test('receiver', 'rx-tuning', 'Generator a little above and below the channel', 'Move the generator by 1 kHz either way.', { centre: 'best on the channel', side: 'clearly better to one side' }, 'centre'),
+]

@@ -1,0 +1,17 @@
+import { CoreError } from '../../../errors'
+import type { Observable } from '../observable'
+import { FREQUENCY_OBSERVABLES } from './ofFrequency'
+import { HAND_TESTS } from './byHand'
+import { MODULATION_OBSERVABLES } from './ofModulation'
+import { POWER_OBSERVABLES } from './ofPower'
+import { RECEIVER_OBSERVABLES } from './ofReceiver'
+
+/** Every question that can be put to a set: by readings first, then by hand. */
+export const OBSERVABLES: readonly Observable[] = [...POWER_OBSERVABLES, ...FREQUENCY_OBSERVABLES, ...MODULATION_OBSERVABLES, ...RECEIVER_OBSERVABLES, ...HAND_TESTS]
+
+/** @throws {CoreError} unknown-observable */
+export function observableOf(id: string): Observable {
+  const found = OBSERVABLES.find(o => o.id === id)
+  if (!found) throw new CoreError('unknown-observable', `no test or observation "${id}"`)
+  return found
+}
