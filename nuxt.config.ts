@@ -34,6 +34,7 @@ export default defineNuxtConfig({
         VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
         VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
         VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
+        VCombobox: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
       },
     },
   },

@@ -1,17 +1,14 @@
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
 import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { JOB_EVENT_KINDS, type JobEvent } from '../core/run'
+import { WORK_EVENT_BODIES } from './workEvents'
 import { MODES } from '../core/rules'
 import { CoreError } from '../core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
+import { text, uuid } from './eventFields'
 
-/** Longest note; a bench note is a few lines, not a file. */
-export const NOTE_MAX = 10_000
-
-const uuid = () => string().uuid().required()
 const base = { id: uuid(), atMs: number().integer().min(0).max(8.64e15).required() }
 const stepId = () => string().max(20).nullable().defined()
-const text = (label: string) => string().label(label).max(NOTE_MAX)
 
 const reading = object({
   id: uuid(),
@@ -52,6 +49,7 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
   'note': { stepId: stepId(), text: text('Note').required() },
   'item-settled': { itemId: string().max(60).required(), text: text('How it was settled').required() },
   'handed-over': { text: text('Handed over').defined() },
+  ...WORK_EVENT_BODIES,
 }
 
 /** Any event of a job; unknown kinds and unknown fields are refused by name. */

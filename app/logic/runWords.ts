@@ -110,6 +110,7 @@ export function keyDownWords(step: Step): string {
 const ITEM_WORDS: Record<OpenItem['kind'], string> = {
   'owed': 'belongs to the procedure, not done yet', 'step-open': 'step of the alignment', 'accepted-as-is': 'accepted as it is',
   'skipped': 'skipped', 'as-found-missing': 'as found', 'as-left-missing': 'as left', 'as-left-stale': 'as left, stale', 'as-left-outside': 'as left, not inside',
+  'question': 'question to the owner', 'wait': 'waiting', 'ask-owner': 'seen on inspection, ask the owner', 'reminder': 'reminder, now due', 'after-final': 'owed after a new final', 'soak': 'soak',
 }
 export function itemWords(item: OpenItem): string {
   return ITEM_WORDS[item.kind]

@@ -2,9 +2,10 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '../../core/claims'
-import { compareMatrix, matrixState, openItems, runState, stagesDone, type JobEvent } from '../../core/run'
+import type { JobEvent } from '../../core/run'
 import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
+import { jobState } from '../../core/work'
 import type { Job, JobPatch } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
@@ -28,14 +29,16 @@ export const useJobStore = defineStore('job', () => {
   })
   const sheet = computed(() => job.value ? modelSheet(job.value.sheetId, job.value.sheetRevision) : null)
   const rules = computed(() => job.value ? ruleSet(job.value.ruleSetId) : null)
-  const run = computed(() => sheet.value && rules.value ? runState(sheet.value, rules.value, events.value) : null)
-  const asFound = computed(() => run.value ? matrixState(sheet.value!, rules.value!, run.value.history, 'as-found') : [])
-  const asLeft = computed(() => run.value ? matrixState(sheet.value!, rules.value!, run.value.history, 'as-left') : [])
-  const compared = computed(() => compareMatrix(asFound.value, asLeft.value))
-  const items = computed(() => run.value ? openItems(sheet.value!, run.value, asFound.value, asLeft.value) : [])
+  const state = computed(() => sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null)
+  const run = computed(() => state.value?.run ?? null)
+  const asFound = computed(() => state.value?.asFound ?? [])
+  const asLeft = computed(() => state.value?.asLeft ?? [])
+  const compared = computed(() => state.value?.compared ?? [])
+  const reminders = computed(() => state.value?.reminders ?? [])
+  const items = computed(() => state.value?.items ?? [])
   const claims = computed(() => (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value)))
   const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
-  const done = computed(() => run.value ? stagesDone(true, asFound.value, run.value, asLeft.value, handedOver.value !== null) : null)
+  const done = computed(() => state.value?.done ?? null)
 
   outbox.onSent((jobId, event) => {
     if (jobId === job.value?.id && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
@@ -96,5 +99,5 @@ export const useJobStore = defineStore('job', () => {
     }
   }
 
-  return { job, events, sheet, rules, run, asFound, asLeft, compared, items, claims, handedOver, done, loading, failure, fromMemory, open, append, change }
+  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, handedOver, done, loading, failure, fromMemory, open, append, change }
 })

@@ -1,12 +1,12 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
-import type { Stage } from '../../core/run'
+import type { Stage, WaitsFor } from '../../core/work'
 import type { EarlierJob } from '../../shared/earlierJob'
 import type { Intake, Job } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 
-export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly lastEventAtMs: number | null }
+export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly waitsFor: WaitsFor | null, readonly lastEventAtMs: number | null }
 
 /** The jobs of the workshop as the bench page lists them. */
 export const useJobsStore = defineStore('jobs', () => {

@@ -2,8 +2,9 @@ import { quantityInfo, type Reading } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
 import type { ModelSheet } from '../sheet'
-import { compareMatrix, judgeAsked, asked, matrixState, openItems, runState, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
+import { judgeAsked, asked, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
 import { pointOf } from '../sheet'
+import { jobState } from '../work'
 
 /** The exchange format of a job: docs/formats/job-record.schema.json describes it. */
 export const JOB_RECORD_FORMAT = 'diapason-job-record'
@@ -40,21 +41,19 @@ export interface JobRecord {
 
 /** Everything that is known of a job, judged by the sheet and the rules given. Time is passed in. */
 export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
-  const run = runState(sheet, rules, events)
-  const before = matrixState(sheet, rules, run.history, 'as-found')
-  const after = matrixState(sheet, rules, run.history, 'as-left')
+  const { run, asFound, compared, items } = jobState(sheet, rules, events)
   return {
     format: JOB_RECORD_FORMAT, version: JOB_RECORD_VERSION, exportedAtMs, job,
     sheet: { id: sheet.id, model: sheet.model, revision: sheet.revision },
     ruleSet: { id: rules.id, name: rules.name, source: rules.source, asOf: rules.asOf, fromMemory: rules.fromMemory },
-    comparison: compareMatrix(before, after).map(c => ({
+    comparison: compared.map(c => ({
       row: c.point.id, title: c.point.title, quantity: c.want.quantity, siUnit: quantityInfo(c.want.quantity).siUnit,
       before: recorded(c.before), after: recorded(c.after),
       comparable: c.differences === null ? null : c.differences.length === 0, differences: (c.differences ?? []).map(d => d.kind),
     })),
-    claims: job.claims.map(c => settleClaim(c, before)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
+    claims: job.claims.map(c => settleClaim(c, asFound)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
     steps: run.steps.map(s => ({ id: s.step.id, title: s.step.title, status: s.status, satisfied: s.satisfied, outcome: s.confirmed?.outcome ?? null, reason: s.confirmed?.reason || null })),
-    openItems: openItems(sheet, run, before, after),
+    openItems: items,
     events,
   }
 }

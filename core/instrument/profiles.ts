@@ -36,12 +36,19 @@ export const INSTRUMENT_PROFILES: readonly InstrumentProfile[] = [
   { id: 'eye-deviation', name: 'Deviation meter, 5 kHz scale', what: 'deviation by eye', talks: false, accuracyWords: '5 % of reading', source: TYPICAL,
     quantities: [byEye('deviationPositiveHz', { ofReading: 0.05 }), byEye('deviationNegativeHz', { ofReading: 0.05 })] },
   { id: 'eye-multimeter', name: 'Multimeter', what: 'supply voltage and current', talks: false, accuracyWords: '0.5 % + 10 mV; 2 % + 10 mA', source: TYPICAL,
-    quantities: [byEye('supplyV', { ofReading: 0.005, absolute: 0.01 }), byEye('supplyA', { ofReading: 0.02, absolute: 0.01 })] },
-  { id: 'eye-generator', name: 'RF generator and SINAD meter', what: 'receiver sensitivity', talks: false, accuracyWords: '1.5 dB', source: TYPICAL,
-    // 1.5 dB of voltage upwards is 18.9 %
-    quantities: [byEye('sensitivityV', { ofReading: 10 ** (1.5 / 20) - 1 })] },
-  { id: 'eye-panel', name: 'The set itself', what: 'panel meter and lock lamp by eye', talks: false, accuracyWords: 'half a tick (0.1 W); 0.2 s', source: TYPICAL,
-    quantities: [byEye('panelPowerW', { absolute: 0.1 }), byEye('lockS', { absolute: 0.2 })] },
+    quantities: [byEye('supplyV', { ofReading: 0.005, absolute: 0.01 }), byEye('supplyA', { ofReading: 0.02, absolute: 0.01 }), byEye('vcoV', { ofReading: 0.01, absolute: 0.01 })] },
+  { id: 'eye-generator', name: 'RF generator and SINAD meter', what: 'receiver sensitivity, SINAD, audible threshold', talks: false, accuracyWords: '1.5 dB; 1 dB; 3 dB by ear', source: TYPICAL,
+    // 1.5 dB of voltage upwards is 18.9 %, 3 dB 41 %
+    quantities: [byEye('sensitivityV', { ofReading: 10 ** (1.5 / 20) - 1 }), byEye('sinadDb', { absolute: 1 }), byEye('audibleV', { ofReading: 10 ** (3 / 20) - 1 })] },
+  { id: 'eye-test-set', name: 'Communications test set', what: 'power, PEP, frequency, depth, deviation, SINAD, audible threshold', talks: false, accuracyWords: '5 %; 0.1 ppm; 2 points; 3 %; 1 dB; 3 dB by ear', source: TYPICAL,
+    quantities: [
+      byEye('powerW', { ofReading: 0.05 }), byEye('pepW', { ofReading: 0.05 }), byEye('carrierHz', { ofReading: 1e-7, absolute: 1 }), byEye('depthPositiveRatio', { absolute: 0.02 }), byEye('depthNegativeRatio', { absolute: 0.02 }),
+      byEye('deviationPositiveHz', { ofReading: 0.03 }), byEye('deviationNegativeHz', { ofReading: 0.03 }), byEye('sinadDb', { absolute: 1 }), byEye('audibleV', { ofReading: 10 ** (3 / 20) - 1 }),
+    ] },
+  { id: 'eye-analyser', name: 'Spectrum analyser', what: 'second harmonic, adjacent channel', talks: false, accuracyWords: '2 dB', source: TYPICAL,
+    quantities: [byEye('harmonicDbc', { absolute: 2 }), byEye('adjacentDbc', { absolute: 2 })] },
+  { id: 'eye-panel', name: 'The set itself', what: 'panel meter, S-meter and lock lamp by eye', talks: false, accuracyWords: 'half a tick (0.1 W); half an S-unit; 0.2 s', source: TYPICAL,
+    quantities: [byEye('panelPowerW', { absolute: 0.1 }), byEye('sMeter', { absolute: 0.5 }), byEye('lockS', { absolute: 0.2 })] },
   { id: 'eye-clock', name: 'Wall clock', what: 'minutes since power-on', talks: false, accuracyWords: '1 min', source: TYPICAL,
     quantities: [byEye('onTimeS', { absolute: 60 })] },
 ]

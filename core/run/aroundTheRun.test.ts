@@ -10,8 +10,8 @@ import { NOT_KEYED, keyDownStep, keyDownView } from './keyDown'
 import { compareMatrix, matrixState } from './matrixState'
 import { openItems } from './openItems'
 import { runState } from './runState'
-import { stagesDone } from './stages'
 import { goodRun, rowTaken, settled, stepRow, turned } from '../../test/fixtures/jobEvents'
+import { jobState } from '../work'
 
 const RULES = ruleSet('R-UK27')
 const step = (id: string) => OSMUND_27F.procedure.find(s => s.id === id)!
@@ -93,10 +93,7 @@ describe('as found and as left', () => {
   it('is not complete without the receiver', () => {
     const all = OSMUND_27F.matrix.filter(p => p.id !== 'receiver').map(p => rowTaken('as-found', null, p.id, Object.fromEntries(p.wants.map(w => [w.quantity, 1]))))
     expect(matrices(all).before.filter(r => !r.complete).map(r => r.point.id)).toEqual(['receiver'])
-    const done = (events: readonly JobEvent[]) => {
-      const m = matrices(events)
-      return stagesDone(true, m.before, m.run, m.after, false)['as-found']
-    }
+    const done = (events: readonly JobEvent[]) => jobState(OSMUND_27F, ruleSet('R-UK27'), events).done['as-found']
     expect(done(all)).toBe(false)
     expect(done([...all, rowTaken('as-found', null, 'receiver', { sensitivityV: 0.4e-6 })])).toBe(true)
   })

@@ -1,5 +1,6 @@
 // What can happen
 export { JOB_EVENT_KINDS, type AdjusterTurned, type HandedOver, type ItemSettled, type JobEvent, type NoteMade, type Phase, type ReadingStruck, type RowConditions, type RowTaken, type StepConfirmed, type StepReopened } from './jobEvent'
+export * from './workEvent'
 // What follows from it
 export { history, type History, type TakenReading, type Turn } from './history'
 export { missingNeeds, runState, type Next, type NextReason, type RunState } from './runState'
@@ -8,7 +9,6 @@ export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
 export { WARM_S, comparability, type Difference } from './comparability'
 export { openItems, type OpenItem } from './openItems'
-export { STAGES, stagesDone, type Stage } from './stages'
 export { bandBalance, type BandBalance } from './bandBalance'
 // Before and while keying
 export { asked, judgeAsked, type Asked } from './judgeReading'

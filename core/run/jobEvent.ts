@@ -1,5 +1,6 @@
 import type { Reading } from '../quantity'
 import type { Mode } from '../rules'
+import { WORK_EVENT_KINDS, type WorkEvent } from './workEvent'
 
 export type Phase = 'as-found' | 'adjusting' | 'as-left'
 
@@ -42,6 +43,6 @@ export interface ItemSettled extends EventBase { readonly kind: 'item-settled', 
 export interface HandedOver extends EventBase { readonly kind: 'handed-over', readonly text: string }
 
 /** Everything that can happen to a job after intake. Append only; the order of the list is the order of events. */
-export type JobEvent = RowTaken | ReadingStruck | AdjusterTurned | StepConfirmed | StepReopened | NoteMade | ItemSettled | HandedOver
+export type JobEvent = RowTaken | ReadingStruck | AdjusterTurned | StepConfirmed | StepReopened | NoteMade | ItemSettled | HandedOver | WorkEvent
 
-export const JOB_EVENT_KINDS = ['row-taken', 'reading-struck', 'adjuster-turned', 'step-confirmed', 'step-reopened', 'note', 'item-settled', 'handed-over'] as const satisfies readonly JobEvent['kind'][]
+export const JOB_EVENT_KINDS = ['row-taken', 'reading-struck', 'adjuster-turned', 'step-confirmed', 'step-reopened', 'note', 'item-settled', 'handed-over', ...WORK_EVENT_KINDS] as const satisfies readonly JobEvent['kind'][]

@@ -6,20 +6,24 @@ import { missingNeeds, type RunState } from './runState'
 export interface OpenItem {
   readonly id: string
   readonly title: string
-  readonly kind: 'owed' | 'step-open' | 'accepted-as-is' | 'skipped' | 'as-found-missing' | 'as-left-missing' | 'as-left-stale' | 'as-left-outside'
+  readonly kind: 'owed' | 'step-open' | 'accepted-as-is' | 'skipped' | 'as-found-missing' | 'as-left-missing' | 'as-left-stale' | 'as-left-outside' | 'question' | 'wait' | 'ask-owner' | 'reminder' | 'after-final' | 'soak'
   readonly detail: string
   /** words with which it was settled, or null while it is open */
   readonly settled: string | null
 }
 
-/** Everything that is not done, from the sheet, the run and both matrices. */
-export function openItems(sheet: ModelSheet, run: RunState, asFound: readonly RowState[], asLeft: readonly RowState[]): OpenItem[] {
+/**
+ * Everything that is not done, from the sheet, the run and both matrices.
+ * @param more open work that does not follow from readings
+ */
+export function openItems(sheet: ModelSheet, run: RunState, asFound: readonly RowState[], asLeft: readonly RowState[], more: readonly Omit<OpenItem, 'settled'>[] = []): OpenItem[] {
   const settledBy = (id: string) => run.settled.findLast(s => s.itemId === id)?.text ?? null
   const items: Omit<OpenItem, 'settled'>[] = [
     ...sheet.owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
     ...run.steps.flatMap(s => stepItems(s, run)),
     ...asFound.filter(r => !r.complete).map(r => ({ id: `as-found:${r.point.id}`, title: r.point.title, kind: 'as-found-missing' as const, detail: 'not measured before work began' })),
     ...asLeft.flatMap(rowItems),
+    ...more,
   ]
   return items.map(i => ({ ...i, settled: settledBy(i.id) }))
 }

@@ -1,5 +1,5 @@
 // The shape of a sheet
-export type { Adjuster, AdjusterRole, MeasurePoint, ModelSheet, OwedItem, SetState, SpecLine, Step, StepCriterion, TargetSpec, Want } from './modelSheet'
+export type { Adjuster, AdjusterRole, MeasurePoint, ModelSheet, OwedItem, SetKind, SetState, SpecLine, Step, StepCriterion, TargetSpec, Want } from './modelSheet'
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
 export { adjusterOf, pointOf, stepOf } from './lookup'

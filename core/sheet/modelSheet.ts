@@ -90,8 +90,12 @@ export interface OwedItem { readonly id: string, readonly title: string, readonl
 
 export interface SpecLine { readonly what: string, readonly value: string, readonly source: string }
 
+/** Kind of set: decides what is inspected and how it is first powered. */
+export type SetKind = 'fm-mobile' | 'am-mobile' | 'multimode' | 'menu-mobile' | 'high-power' | 'hybrid-valve' | 'cw-kit'
+
 export interface ModelSheet {
   readonly id: string
+  readonly kind: SetKind
   readonly model: string
   readonly description: string
   readonly revision: number

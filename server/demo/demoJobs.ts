@@ -6,28 +6,32 @@ import { changeOsmund27f, measureOsmund27f, osmund27fAsFound, type RigState, typ
 import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
 import { boundToStandard, errorBound } from '../../core/quantity'
 import type { JobEvent } from '../../core/run'
-import { modelSheet, type MeasurePoint } from '../../core/sheet'
+import { modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob } from '../db/queries/job'
 import { insertEvent } from '../db/queries/jobEvent'
+import { amJobEvents } from './amJob'
+import { lookedAt, type NewEvent } from './lookedAt'
 
 const SHEET = modelSheet('osmund-27f')
+const AM_SHEET = modelSheet('osmund-40a')
 const HOUR_MS = 3_600_000
-type NewEvent = JobEvent extends infer E ? E extends JobEvent ? Omit<E, 'id'> : never : never
 
-/** Three sets of the made-up workshop: one finished, one measured as found, one just in. Readings come from the simulated set. */
+/** Four sets of the made-up workshop: an AM mobile measured as found, an FM mobile finished, one just in, one measured. FM readings come from the simulated set. */
 export async function loadDemoJobs(): Promise<void> {
   const now = Date.now()
-  await pool.query('alter table job alter column number restart with 229')
+  await pool.query('alter table job alter column number restart with 228')
+  await store({ sheet: AM_SHEET, owner: 'Barge Coot (Halvard Penrose)', serial: '7732', complaint: 'Under 3 W on his meter, about 250 Hz low, and he has to shout to hear anybody.', claims: [claim('powerW', 'about', 2.9, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -250, '')], accessories: 'fist microphone; seal broken', days: 5 }, amJobEvents(AM_SHEET, now - 26 * HOUR_MS))
   await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', claims: [], accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
   await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', claims: [], accessories: 'no microphone; seal whole', days: 9 }, [])
-  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2 }, asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found'))
+  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2 }, [...lookedAt(SHEET, now - 3 * HOUR_MS, { I38: ['seen', 'RV2 at its stop'] }), ...asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found')])
 }
 
-async function store(j: { owner: string, serial: string, complaint: string, claims: Claim[], accessories: string, days: number }, events: NewEvent[]): Promise<void> {
+async function store(j: { sheet?: ModelSheet, owner: string, serial: string, complaint: string, claims: Claim[], accessories: string, days: number }, events: NewEvent[]): Promise<void> {
+  const sheet = j.sheet ?? SHEET
   await inTransaction(async (db) => {
     const job = await insertJob(db, {
-      id: randomUUID(), owner: j.owner, contact: '', sheetId: SHEET.id, sheetRevision: SHEET.revision, ruleSetId: SHEET.defaultRuleSetId, serial: j.serial,
+      id: randomUUID(), owner: j.owner, contact: '', sheetId: sheet.id, sheetRevision: sheet.revision, ruleSetId: sheet.defaultRuleSetId, serial: j.serial,
       complaint: j.complaint, claims: j.claims, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
@@ -44,7 +48,7 @@ function finishedJob(atMs: number): NewEvent[] {
   const set = changeOsmund27f(found, { adjusters: { CT1: 0.3861, CT2: 0.4021, L4: 0, L6: -0.2, L7: 0.9, RV1: 0.285, RV2: 0.595, RV3: 0.5 } }, 1)
   const turned: NewEvent = { kind: 'adjuster-turned', atMs: atMs + HOUR_MS, designators: ['CT1', 'CT2', 'L4', 'L6', 'L7', 'RV1', 'RV2', 'RV3'], stepId: null, startPosition: 'photo' }
   return [
-    ...asFoundRows(found, 1500, atMs, 'as-found'), turned, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),
+    ...lookedAt(SHEET, atMs - HOUR_MS, { I37: ['treated', 'L4 re-waxed'] }), ...asFoundRows(found, 1500, atMs, 'as-found'), turned, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),
     { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.6', text: 'second IF within 40 Hz of 455 kHz, left alone' },
     { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.16', text: 'analyser borrowed: second harmonic 71 dB down; cores waxed' },
     { kind: 'handed-over', atMs: atMs + 2.2 * HOUR_MS, text: 'The meter on the set now tells the truth: it will show less than before.' },

@@ -8,6 +8,7 @@ const BY_HAND = [
   { name: 'RF generator', profileId: 'eye-generator' },
   { name: 'The set itself', profileId: 'eye-panel' },
   { name: 'Multimeter', profileId: 'eye-multimeter' },
+  { name: 'Communications test set', profileId: 'eye-test-set' },
 ] as const
 
 /** Adds or re-points the simulated instruments, and on the first start those that are read by eye. */

@@ -1,22 +1,24 @@
 import { isDeepStrictEqual } from 'node:util'
-import { matrixState, runState, stagesDone, type JobEvent, type Stage } from '../../core/run'
+import type { JobEvent } from '../../core/run'
 import { ruleSet } from '../../core/rules'
-import { adjusterOf, modelSheet, pointOf, stepOf, type ModelSheet } from '../../core/sheet'
-import { CoreError } from '../../core/errors'
+import { modelSheet } from '../../core/sheet'
+import { STAGES, jobState, waitsFor, type Stage, type WaitsFor } from '../../core/work'
 import type { Intake, Job, JobPatch } from '../../shared/job'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, selectJob, selectJobs, updateJob } from '../db/queries/job'
 import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
+import { checkEvent } from './checkEvent'
 
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
 
 export interface JobWithEvents { readonly job: Job, readonly events: JobEvent[] }
 
 /** A job on the bench page: where it stands, computed from its events. */
-export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly lastEventAtMs: number | null }
+export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly waitsFor: WaitsFor | null, readonly lastEventAtMs: number | null }
 
 const LISTED_JOBS = 100
+const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage, boolean>
 
 /** Starts a job with the newest revision of its sheet. The same id again gives the same job. */
 export async function startJob(id: string, intake: Intake): Promise<Job> {
@@ -53,7 +55,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
   return inTransaction(async (db) => {
     const job = await selectJob(db, jobId)
     if (!job) throw unknownJob(jobId)
-    checkAgainstSheet(modelSheet(job.sheetId, job.sheetRevision), event)
+    checkEvent(modelSheet(job.sheetId, job.sheetRevision), event)
     if (event.kind === 'reading-struck' && !(await readingBelongsTo(db, event.readingId, jobId))) {
       throw new ApiError(404, 'unknown-reading', 'The reading to be struck out is not on this job.', 'readingId')
     }
@@ -72,15 +74,6 @@ function plain(event: JobEvent): unknown {
   return JSON.parse(JSON.stringify(event))
 }
 
-function checkAgainstSheet(sheet: ModelSheet, event: JobEvent): void {
-  if ('stepId' in event && event.stepId !== null) stepOf(sheet, event.stepId)
-  if (event.kind === 'adjuster-turned') event.designators.forEach(d => adjusterOf(sheet, d))
-  if (event.kind !== 'row-taken') return
-  const wanted = pointOf(sheet, event.stepId, event.pointId).wants.map(w => w.quantity)
-  const stray = event.readings.find(r => !wanted.includes(r.quantity))
-  if (stray) throw new CoreError('unknown-quantity', `"${stray.quantity}" is not asked for in row "${event.pointId}"`)
-}
-
 export async function summaries(): Promise<JobSummary[]> {
   const jobs = await selectJobs(pool, LISTED_JOBS)
   const events = await selectEvents(pool, jobs.filter(j => j.onBench).map(j => j.id))
@@ -88,14 +81,12 @@ export async function summaries(): Promise<JobSummary[]> {
 }
 
 function summary(job: Job, events: JobEvent[] | null): JobSummary {
-  if (!events) return { job, done: { 'intake': true, 'as-found': true, 'align': true, 'as-left': true, 'handover': true }, nextStepTitle: null, lastEventAtMs: null }
+  if (!events) return { job, done: ALL_DONE, nextStepTitle: null, waitsFor: null, lastEventAtMs: null }
   const sheet = modelSheet(job.sheetId, job.sheetRevision)
   const rules = ruleSet(job.ruleSetId)
-  const run = runState(sheet, rules, events)
-  const [asFound, asLeft] = (['as-found', 'as-left'] as const).map(phase => matrixState(sheet, rules, run.history, phase))
+  const { run, done } = jobState(sheet, rules, events)
   return {
-    job,
-    done: stagesDone(true, asFound!, run, asLeft!, events.some(e => e.kind === 'handed-over')),
+    job, done, waitsFor: waitsFor(events),
     nextStepTitle: run.next ? sheet.procedure.find(s => s.id === run.next!.stepId)!.title : null,
     lastEventAtMs: events.at(-1)?.atMs ?? null,
   }

@@ -9,7 +9,7 @@ defineProps<{ claims: readonly SettledClaim[] }>()
   <ul class="claims" aria-label="The owner's claims">
     <li v-for="s in claims" :key="s.claim.id">
       <b>{{ OUTCOME_WORDS[s.outcome] }}</b>
-      <span>{{ claimWords(s.claim) }}: {{ settledWords(s) }}.<template v-if="factorWords(s)"> {{ factorWords(s) }}</template></span>
+      <span>{{ claimWords(s.claim) }}: {{ settledWords(s) }}.{{ factorWords(s) ? ` ${factorWords(s)}` : '' }}</span>
     </li>
   </ul>
 </template>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { STAGES, type Stage } from '../../../core/run'
+import { STAGES, type Stage } from '../../../core/work'
 import type { RuleSet } from '../../../core/rules'
 import type { ModelSheet } from '../../../core/sheet'
 import { jobTag, type Job } from '../../../shared/job'
@@ -7,7 +7,7 @@ import { day } from '../../logic/runWords'
 import StateMark from '../gauge/StateMark.vue'
 
 defineProps<{ job: Job, sheet: ModelSheet, rules: RuleSet, done: Record<Stage, boolean>, stage: string }>()
-const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'as-found': 'As found', 'align': 'Align', 'as-left': 'As left', 'handover': 'Handover' }
+const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'inspection': 'Inspect', 'as-found': 'As found', 'findings': 'Findings', 'repair': 'Repair', 'align': 'Align', 'as-left': 'As left', 'soak': 'Soak', 'handover': 'Handover' }
 </script>
 
 <template>
@@ -24,14 +24,14 @@ const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'as-found': 'As foun
 
 <style scoped>
 .job-header { display: flex; align-items: stretch; min-height: 56px; border-bottom: 1px solid var(--line2); flex: none; }
-.tag { display: flex; flex-direction: column; justify-content: center; padding: 4px 20px; min-width: 0; }
+.tag { display: flex; flex-direction: column; justify-content: center; padding: 4px 12px 4px 20px; min-width: 0; flex: 1 1 0; }
 .tag b { font-size: 16px; }
 .tag b, .tag span { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .tag span { font-size: 12.5px; color: var(--ink2); }
-.stages { display: flex; flex: none; }
-.stages a { display: flex; align-items: center; gap: 8px; padding: 0 12px; min-height: 48px; color: var(--ink2); font-size: 14px; text-decoration: none; white-space: nowrap; }
+.stages { display: flex; flex: none; margin: 0 4px; }
+.stages a { display: flex; align-items: center; gap: 5px; padding: 0 8px; min-height: 48px; color: var(--ink2); font-size: 13.5px; text-decoration: none; white-space: nowrap; }
 .stages a.on { color: var(--ink); font-weight: 650; box-shadow: inset 0 -3px 0 var(--accent); }
-.rules { margin-left: auto; align-self: center; font-size: 12.5px; color: var(--ink2); text-align: right; padding: 0 20px; line-height: 1.3; flex: none; }
+.rules { align-self: center; font-size: 12px; color: var(--ink2); text-align: right; padding: 0 14px 0 6px; line-height: 1.25; flex: 0 1 auto; }
 .rules b { color: var(--ink); font-weight: 600; }
 @media (max-width: 1000px) { .rules { padding: 0 10px; } }
 @media (max-width: 700px) { .job-header { flex-wrap: wrap; } .stages { overflow-x: auto; width: 100%; } .rules { margin-left: 0; text-align: left; padding-bottom: 6px; } }

@@ -1,14 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { STAGES, type Stage } from '../../../core/run'
+import { STAGES, type Stage, type WaitsFor } from '../../../core/work'
 import { jobTag, type Job } from '../../../shared/job'
 import { day, dayAndTime } from '../../logic/runWords'
+import { waitWords } from '../../logic/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
-const props = defineProps<{ job: Job, model: string, done: Record<Stage, boolean>, nextStepTitle: string | null, lastEventAtMs: number | null }>()
+const props = defineProps<{ job: Job, model: string, done: Record<Stage, boolean>, nextStepTitle: string | null, waitsFor: WaitsFor | null, lastEventAtMs: number | null }>()
 const stage = computed<Stage>(() => STAGES.find(s => !props.done[s]) ?? 'handover')
-const WORK: Record<Stage, string> = { 'intake': 'complete the intake', 'as-found': 'measure as found, before anything is turned', 'align': 'align', 'as-left': 'measure as left', 'handover': 'hand over' }
-const next = computed(() => !props.job.onBench ? 'handed over' : stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value])
+const WORK: Record<Stage, string> = { 'intake': 'complete the intake', 'inspection': 'first power and inspection', 'as-found': 'measure as found, before anything is turned', 'findings': 'settle the findings', 'repair': 'repair', 'align': 'align', 'as-left': 'measure as left', 'soak': 'soak', 'handover': 'hand over' }
+const next = computed(() => !props.job.onBench ? 'handed over' : props.waitsFor ? waitWords(props.waitsFor) : stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value])
 </script>
 
 <template>
@@ -17,7 +18,7 @@ const next = computed(() => !props.job.onBench ? 'handed over' : stage.value ===
     <span class="what"><b>{{ model }}</b> <span class="quiet">serial {{ job.serial }}</span><br><span class="quiet">{{ job.owner }}</span></span>
     <span class="complaint">{{ job.complaint }}</span>
     <span class="marks" :aria-label="`stage ${stage}`"><StateMark v-for="s in STAGES" :key="s" :mark="done[s] || !job.onBench ? 'inside' : 'none'" :size="11" /></span>
-    <span class="next"><b v-if="job.onBench">Next: {{ next }}</b><span v-else>{{ next }}</span><br><span class="quiet">{{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised' }}{{ lastEventAtMs ? `, last entry ${dayAndTime(lastEventAtMs)}` : '' }}</span></span>
+    <span class="next"><b v-if="job.onBench">{{ waitsFor ? '' : 'Next: ' }}{{ next }}</b><span v-else>{{ next }}</span><br><span class="quiet">{{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised' }}{{ lastEventAtMs ? `, last entry ${dayAndTime(lastEventAtMs)}` : '' }}</span></span>
   </NuxtLink>
 </template>
 
@@ -26,7 +27,7 @@ const next = computed(() => !props.job.onBench ? 'handed over' : stage.value ===
 .job-row:hover { background: var(--sheet); }
 .job-row > b { font-size: 16px; }
 .complaint { overflow: hidden; display: -webkit-box; -webkit-line-clamp: 2; -webkit-box-orient: vertical; }
-.marks { display: flex; gap: 6px; }
+.marks { display: flex; flex-wrap: wrap; gap: 5px; width: 76px; }
 .quiet { font-size: 13px; }
 @media (max-width: 700px) { .job-row { grid-template-columns: 74px 1fr; gap: 4px 10px; } .complaint, .next, .marks { grid-column: 2; } }
 </style>

@@ -1,4 +1,5 @@
 import type { Mode } from '../../rules'
+import type { AdjusterRole } from '../../sheet'
 import type { Domain } from './observable'
 
 /** What an observable shows under a cause: outcomes with their probability; what is left over is shared by the others. */
@@ -16,6 +17,8 @@ export interface Cause {
   readonly prior: number
   /** null = whatever the mode */
   readonly modes: readonly Mode[] | null
+  /** only sets with an adjuster of this role can have it */
+  readonly needsRole?: AdjusterRole
   /** by observable; a question of the same domain that is not named keeps its healthy answer */
   readonly shows: Readonly<Record<string, Expectation>>
 }

@@ -1,10 +1,11 @@
 import type { Quantity } from '../../quantity'
 import type { RowState } from '../../run'
 import type { ModelSheet } from '../../sheet'
+import type { Cause } from './cause'
 import { CAUSES } from './catalogue'
 import { nextTests, type NextTest } from './nextTest'
 import { DOMAINS, type Domain, type Evidence, type Observable, type TestMade } from './observable'
-import { OBSERVABLES } from "./observables"
+import { OBSERVABLES, observableOf } from './observables'
 import { answered, rankCauses, type RankedCause } from './rank'
 
 /** An outcome other than the healthy one counts as a symptom from this share on. */
@@ -58,15 +59,26 @@ function domainFinding(domain: Domain, evidence: readonly Evidence[], open: read
   const symptoms = here.filter(e => 1 - (e.soft[e.observable.healthy] ?? 0) >= SYMPTOM_SHARE)
   const fine = here.filter(e => !symptoms.includes(e))
   if (symptoms.length === 0) return { domain, symptoms, fine, ranked: [], next: [], cannotAsk: [] }
-  const causes = CAUSES.filter(c => c.domain === domain && applies(c))
+  const causes = CAUSES.filter(c => c.domain === domain && applies(c) && canShow(c, sheet))
   const named = new Set(causes.flatMap(c => Object.keys(c.shows)))
   const ranked = rankCauses(causes, evidence.filter(e => named.has(e.observable.id)))
   const useful = open.filter(o => named.has(o.id))
   const wanted = new Set(sheet.matrix.flatMap(p => p.wants.map(w => w.quantity)))
   // Of two kinds of sensitivity a sheet asks for one: only what it asks for is needed.
   const needs = (o: Observable) => o.source.kind === 'readings' ? o.source.quantities.filter(q => wanted.has(q)) : []
-  const measurable = useful.filter(o => o.source.kind === 'test' || needs(o).length > 0)
+  const measurable = useful.filter(o => answerable(o, sheet))
   const can = (o: Observable) => needs(o).every(canRead)
   return { domain, symptoms, fine, ranked, next: nextTests(ranked, measurable.filter(can)), cannotAsk: measurable.filter(o => !can(o)) }
 }
 
+/** Whether the sheet has rows that answer a question; a test by hand needs none. */
+function answerable({ source }: Observable, sheet: ModelSheet): boolean {
+  if (source.kind === 'test') return true
+  return source.inSheet?.(sheet) ?? source.quantities.some(q => sheet.matrix.some(p => p.wants.some(w => w.quantity === q)))
+}
+
+/** A cause is none of this set's faults when the set has not the part, or no row for its chief witness (named first): no low-power preset without a low position. */
+function canShow(cause: Cause, sheet: ModelSheet): boolean {
+  const hasPart = cause.needsRole === undefined || sheet.adjusters.some(a => a.role === cause.needsRole)
+  return hasPart && answerable(observableOf(Object.keys(cause.shows)[0]!), sheet)
+}

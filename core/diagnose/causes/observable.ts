@@ -30,7 +30,7 @@ export interface Observable {
   /** null = whatever the mode */
   readonly modes: readonly Mode[] | null
   readonly source:
-    | { readonly kind: 'readings', readonly quantities: readonly Quantity[], readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null }
+    | { readonly kind: 'readings', readonly quantities: readonly Quantity[], /** false = this sheet has no rows that could answer it; undefined = its quantities decide */ readonly inSheet?: (sheet: ModelSheet) => boolean, readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null }
     | { readonly kind: 'test', readonly how: string, readonly caution: string | null }
 }
 

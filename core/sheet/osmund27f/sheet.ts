@@ -7,6 +7,7 @@ const RATED = 'model sheet (invented set)'
 
 export const OSMUND_27F: ModelSheet = {
   id: 'osmund-27f',
+  kind: 'fm-mobile',
   model: 'Osmund 27F',
   description: 'FM mobile, 40 channels 27.60125 to 27.99125 MHz, 4 W / 0.4 W, three-crystal synthesiser',
   revision: 1,

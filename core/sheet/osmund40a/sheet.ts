@@ -7,6 +7,7 @@ const RATED = 'model sheet (invented set)'
 
 export const OSMUND_40A: ModelSheet = {
   id: 'osmund-40a',
+  kind: 'am-mobile',
   model: 'Osmund 40A',
   description: 'AM mobile, 40 channels 26.965 to 27.405 MHz, 4 W, one 10.240 MHz reference, no frequency trimmer fitted',
   revision: 1,

@@ -36,7 +36,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
     } } },
   { ...base, id: 'low-switch', question: 'What the low-power switch does', healthy: 'ten',
     outcomes: { none: 'nothing', small: 'less than 10 dB', ten: '10 dB', large: 'more than 10 dB' },
-    source: { kind: 'readings', quantities: ['powerW'], see: (rows) => {
+    source: { kind: 'readings', quantities: ['powerW'], inSheet: sheet => sheet.matrix.some(p => isLowPower(p.state)), see: (rows) => {
       const [high, low] = [middle(found(rows, 'powerW', isCarrier)), middle(found(rows, 'powerW', isLowPower))]
       if (!high || !low) return null
       const name = between([1, 8.8, 11.2], ['none', 'small', 'ten', 'large'])

@@ -1,0 +1,53 @@
+import { quantityInfo } from '../../core/quantity'
+import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '../../core/diagnose'
+import { causeOf } from '../../core/diagnose'
+import { INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
+import { showAsked } from './verdictWords'
+
+export const DOMAIN_WORDS: Record<Domain, string> = { supply: 'Supply', power: 'Power', frequency: 'Frequency', modulation: 'Modulation', receiver: 'Receiver' }
+
+/** The outcome that a piece of evidence mostly says, with its share when it is not sure. */
+export function evidenceWords({ observable, soft }: Evidence): string {
+  const [outcome, share] = Object.entries(soft).sort((a, b) => b[1] - a[1])[0]!
+  return `${observable.question}: ${observable.outcomes[outcome]}${share < 0.9 ? ` (${Math.round(share * 100)} % sure)` : ''}`
+}
+
+/** The numbers that it was read from. */
+export function usedWords({ used, byHand }: Evidence): string {
+  if (byHand) return 'answered by hand'
+  return used.map((u) => {
+    const shown = showAsked(u, u.quantity, u.nominalHz)
+    return `${u.rowTitle}: ${shown.value}\u202f${shown.unit}`
+  }).join('; ')
+}
+
+/** Half of a unit of log odds: less than that is neither for nor against. */
+const WORTH_SAYING = 0.4
+
+export function weighed(ranked: RankedCause): { for: Weighing[], against: Weighing[] } {
+  const strongest = [...ranked.weighings].sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
+  return { for: strongest.filter(w => w.weight > WORTH_SAYING), against: strongest.filter(w => w.weight < -WORTH_SAYING) }
+}
+
+export function causeTitle(ranked: RankedCause): string {
+  return ranked.cause?.title ?? 'Something that the catalogue does not hold'
+}
+
+/** Probability as the screen says it: no digits that the catalogue cannot justify. */
+export function probabilityWords(probability: number): string {
+  if (probability >= 0.95) return 'nearly certain'
+  return probability < 0.05 ? 'under 5 %' : `about ${Math.round(probability * 20) * 5} %`
+}
+
+/** What an answer would put in front. */
+export function leadsWords(test: NextTest, outcome: string): string {
+  const lead = test.leads[outcome]
+  return lead ? causeOf(lead).title : 'none of the known causes'
+}
+
+/** Which kind of instrument would answer a question that the bench cannot. */
+export function wouldTake(observable: Observable): string {
+  if (observable.source.kind !== 'readings') return ''
+  const profiles = observable.source.quantities.map(q => INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))?.name ?? quantityInfo(q).label)
+  return [...new Set(profiles)].join(', ')
+}

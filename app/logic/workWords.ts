@@ -1,0 +1,43 @@
+import { groupDigits } from '../../core/quantity'
+import type { ANSWERS, ITEM_STATES, POWER_SEEN, WAITS_FOR } from '../../core/run'
+import type { FirstPowerPlan, PartVerdict, PowerVerdict, WaitsFor } from '../../core/work'
+import { day } from './runWords'
+
+export const ITEM_STATE_WORDS: Record<typeof ITEM_STATES[number], string> = { fine: 'Fine', seen: 'Seen', treated: 'Treated', ask: 'Ask owner' }
+export const POWER_SEEN_WORDS: Record<typeof POWER_SEEN[number], string> = { normal: 'Normal', rising: 'Rising', limit: 'Limit reached', smoke: 'Smell or smoke' }
+export const ANSWER_WORDS: Record<typeof ANSWERS[number], string> = { yes: 'Yes', no: 'No', other: 'Other' }
+export const WAIT_WORDS: Record<typeof WAITS_FOR[number], string> = { owner: 'the owner', parts: 'parts', manual: 'a manual', other: 'something else' }
+
+export const POWER_VERDICT_WORDS: Record<PowerVerdict, string> = {
+  'go-on': 'Go on: the set may stay on.',
+  'above': 'More than the sheet allows: find out why before the first key-down.',
+  'below': 'Less than the sheet says: something does not come on.',
+  'stop': 'Off at once. Do not switch on again before the short is isolated.',
+}
+
+export const PART_VERDICT_WORDS: Record<PartVerdict, string> = {
+  'accepted': 'accepted: it makes its RF power',
+  'rejected': 'rejected',
+  'not-proved': 'not proved: DC gain alone passes counterfeits, test it with RF',
+}
+
+const ampere = (a: number) => `${groupDigits(a, 2)}\u2009A`
+
+export function powerPlanWords(plan: FirstPowerPlan, supplyV: number): string[] {
+  return [
+    'Resistance of the supply input first, both polarities; fuse as rated.',
+    `Supply ${supplyV} V, current limit ${ampere(plan.limitA)}. Expect ${ampere(plan.idleA.low)} to ${ampere(plan.idleA.high)} receiving.`,
+    `First key-down 2 s on the dummy load, limit raised to ${ampere(plan.keyedLimitA)}. Current without power, or power that falls while keyed: off.`,
+  ]
+}
+
+export function waitWords(w: WaitsFor): string {
+  const since = `since ${day(new Date(w.sinceMs).toISOString().slice(0, 10))}`
+  return `Waits for ${WAIT_WORDS[w.who]} ${since}${w.untilDay ? `, until ${day(w.untilDay)}` : ''}`
+}
+
+/** 2 h 05 min, 40 min. */
+export function durationWords(ms: number): string {
+  const minutes = Math.max(0, Math.round(ms / 60_000))
+  return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`
+}

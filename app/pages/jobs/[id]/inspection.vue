@@ -1,0 +1,33 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import CheckList from '../../../components/work/CheckList.vue'
+import FirstPower from '../../../components/work/FirstPower.vue'
+import ReminderList from '../../../components/work/ReminderList.vue'
+import { inspection, lastPower } from '../../../../core/work'
+import { useEventForm } from '../../../composables/useEventForm'
+import { useJobStore } from '../../../stores/job'
+import { useLiveStore } from '../../../stores/live'
+
+const store = useJobStore()
+const live = useLiveStore()
+const { problem, send, wrong } = useEventForm(store.append)
+const items = computed(() => inspection(store.sheet!, store.events))
+const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
+</script>
+
+<template>
+  <div class="page">
+    <h1>First power and inspection</h1>
+    <p class="lead">Before the set is measured: does it come on without harm, and what has been done to it. Nothing is turned here.</p>
+    <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
+    <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>
+    <FirstPower :sheet="store.sheet!" :last="lastPower(store.events)" :live-a="liveA" @send="send" />
+    <CheckList :items="items" @send="send" />
+    <ReminderList :reminders="store.reminders" :problem="wrong('text')" @send="send" />
+  </div>
+</template>
+
+<style scoped>
+.care { margin-bottom: 14px; }
+.wrong { color: var(--out); font-weight: 600; }
+</style>

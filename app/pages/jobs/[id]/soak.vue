@@ -1,0 +1,51 @@
+<script setup lang="ts">
+import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import TextDialog from '../../../components/frame/TextDialog.vue'
+import StateMark from '../../../components/gauge/StateMark.vue'
+import { runningSoak, soaks } from '../../../../core/work'
+import { useEventForm } from '../../../composables/useEventForm'
+import { durationWords } from '../../../logic/workWords'
+import { dayAndTime } from '../../../logic/runWords'
+import { useJobStore } from '../../../stores/job'
+
+const store = useJobStore()
+const { send, wrong } = useEventForm(store.append)
+const hours = ref('4')
+const faulty = ref(false)
+const now = ref(Date.now())
+let timer: ReturnType<typeof setInterval>
+const running = computed(() => runningSoak(store.events))
+const past = computed(() => soaks(store.events).filter(s => s.ended).reverse())
+const begin = () => send({ kind: 'soak-begun', hours: Number(hours.value.replace(',', '.')), text: '' })
+async function end(passed: boolean, text = '') {
+  if (running.value) await send({ kind: 'soak-ended', soakId: running.value.begun.id, passed, text })
+  faulty.value = false
+}
+onMounted(() => (timer = setInterval(() => (now.value = Date.now()), 1000)))
+onBeforeUnmount(() => clearInterval(timer))
+</script>
+
+<template>
+  <div class="page">
+    <h1>Soak</h1>
+    <p class="lead">Hours at idle with the covers on and a key-down now and then, within the duty of the set. A fault that showed once is soaked longer than its interval. Tapping, heat and cold spray find joints.</p>
+    <section v-if="running" class="running" role="timer" aria-label="Soak">
+      <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
+      <span>{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span>
+      <div class="acts"><v-btn size="large" variant="flat" color="primary" @click="end(true)">It held</v-btn><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn></div>
+    </section>
+    <section v-else class="begin">
+      <v-text-field v-model="hours" label="For how long" suffix="h" inputmode="decimal" :error-messages="wrong('hours')" @keydown.enter="begin" /><v-btn size="large" variant="flat" color="primary" @click="begin">Begin the soak</v-btn>
+    </section>
+    <h2 v-if="past.length">Earlier</h2>
+    <ul class="past"><li v-for="s in past" :key="s.begun.id"><StateMark :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" /> {{ s.ended!.passed ? 'held' : 'showed a fault' }} after {{ durationWords(s.ended!.atMs - s.begun.atMs) }} <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span></li></ul>
+    <p class="quiet">Readings during the soak go into As left: power may drop by at most 0.5 dB, the frequency stays inside its window.</p>
+    <TextDialog :open="faulty" title="What did it show" label="What happened, and after how long" action="End the soak" @close="faulty = false" @done="t => end(false, t)" />
+  </div>
+</template>
+
+<style scoped>
+.running b { font-size: 56px; line-height: 1.1; display: block; }
+.acts, .begin { display: flex; gap: 12px; margin-top: 14px; align-items: flex-start; } .begin .v-text-field { max-width: 180px; }
+.past { list-style: none; padding: 0 !important; } .past li { display: flex; gap: 8px; align-items: center; padding: 3px 0; }
+</style>

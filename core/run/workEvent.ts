@@ -1,0 +1,50 @@
+/** What happens to a job beside measuring and aligning: looking, asking, waiting, mending, soaking, concluding. */
+
+interface EventBase {
+  /** client-made UUID: an event sent twice is one event */
+  readonly id: string
+  readonly atMs: number
+}
+
+export const POWER_SEEN = ['normal', 'rising', 'limit', 'smoke'] as const
+export const ITEM_STATES = ['fine', 'seen', 'treated', 'ask'] as const
+export const ANSWERS = ['yes', 'no', 'other'] as const
+export const WAITS_FOR = ['owner', 'parts', 'manual', 'other'] as const
+export const HEATS = ['cool', 'warm', 'hot'] as const
+
+/** Set on the current-limited supply for the first time. */
+export interface PowerTried extends EventBase { readonly kind: 'power-tried', readonly limitA: number, readonly idleA: number | null, readonly seen: typeof POWER_SEEN[number], readonly text: string }
+export interface ItemInspected extends EventBase { readonly kind: 'item-inspected', readonly itemId: string, readonly state: typeof ITEM_STATES[number], readonly text: string }
+/** "If ... then ...": comes up again by itself when the readings make its condition true. */
+export interface ReminderSet extends EventBase { readonly kind: 'reminder-set', readonly condition: string, readonly text: string }
+export interface QuestionAsked extends EventBase { readonly kind: 'question-asked', readonly text: string, readonly price: string, readonly consequence: string }
+export interface QuestionAnswered extends EventBase { readonly kind: 'question-answered', readonly questionId: string, readonly answer: typeof ANSWERS[number], readonly text: string }
+export interface WaitBegun extends EventBase { readonly kind: 'wait-begun', readonly waitsFor: typeof WAITS_FOR[number], readonly text: string, readonly untilDay: string | null }
+export interface WaitEnded extends EventBase { readonly kind: 'wait-ended', readonly waitId: string, readonly text: string }
+export interface PartChanged extends EventBase { readonly kind: 'part-changed', readonly designator: string, readonly partOut: string, readonly partIn: string, readonly isFinal: boolean, readonly text: string }
+/** DC gain and RF substitution in a healthy test set; null = not tested. */
+export interface PartTested extends EventBase {
+  readonly kind: 'part-tested'
+  readonly part: string
+  readonly boughtAt: string
+  readonly dcGain: number | null
+  readonly rfPowerW: number | null
+  /** what a good part makes in the same test set [W] */
+  readonly rfReferenceW: number | null
+  readonly fallsWhileKeyed: boolean | null
+  readonly heat: typeof HEATS[number] | null
+  readonly text: string
+}
+export interface Treated extends EventBase { readonly kind: 'treated', readonly what: string, readonly where: string, readonly text: string }
+export interface SoakBegun extends EventBase { readonly kind: 'soak-begun', readonly hours: number, readonly text: string }
+export interface SoakEnded extends EventBase { readonly kind: 'soak-ended', readonly soakId: string, readonly passed: boolean, readonly text: string }
+/** A question of the catalogue answered by hand. */
+export interface TestAnswered extends EventBase { readonly kind: 'test-made', readonly observableId: string, readonly outcome: string, readonly text: string }
+export interface CauseConfirmed extends EventBase { readonly kind: 'cause-confirmed', readonly causeId: string, readonly text: string }
+
+export type WorkEvent = PowerTried | ItemInspected | ReminderSet | QuestionAsked | QuestionAnswered | WaitBegun | WaitEnded | PartChanged | PartTested | Treated | SoakBegun | SoakEnded | TestAnswered | CauseConfirmed
+
+export const WORK_EVENT_KINDS = [
+  'power-tried', 'item-inspected', 'reminder-set', 'question-asked', 'question-answered', 'wait-begun', 'wait-ended',
+  'part-changed', 'part-tested', 'treated', 'soak-begun', 'soak-ended', 'test-made', 'cause-confirmed',
+] as const satisfies readonly WorkEvent['kind'][]

@@ -1,0 +1,49 @@
+import type { JobEvent, PowerTried } from '../run'
+import type { ModelSheet } from '../sheet'
+
+/** Limit for an unknown solid-state mobile [A] (common practice: 1.5 A). */
+const MOBILE_LIMIT_A = 1.5
+/** A small kit draws less than that when keyed. */
+const KIT_LIMIT_A = 0.5
+/** Healthy idle current lies within this of the sheet's range (general trade knowledge: 30 %). */
+const IDLE_TOLERANCE = 0.3
+/** First key-down: limit raised to the transmit current times this (general trade knowledge). */
+const KEYED_MARGIN = 1.3
+
+export interface FirstPowerPlan { readonly limitA: number, readonly idleA: { readonly low: number, readonly high: number }, readonly keyedLimitA: number }
+
+/** What to set on the supply before the switch, and what to expect. A set that idles higher gets room above its idle current. */
+export function firstPowerPlan(sheet: ModelSheet): FirstPowerPlan {
+  const { low, high } = sheet.idleA
+  const widened = { low: low * (1 - IDLE_TOLERANCE), high: high * (1 + IDLE_TOLERANCE) }
+  return { limitA: Math.max(sheet.kind === 'cw-kit' ? KIT_LIMIT_A : MOBILE_LIMIT_A, widened.high * 1.2), idleA: widened, keyedLimitA: sheet.keyedA.high * KEYED_MARGIN }
+}
+
+export type PowerVerdict = 'go-on' | 'above' | 'below' | 'stop'
+
+/** Whether the set may stay on: at the limit, rising or with smoke it is switched off at once. */
+export function powerVerdict(sheet: ModelSheet, tried: Pick<PowerTried, 'seen' | 'idleA'>): PowerVerdict {
+  if (tried.seen !== 'normal') return 'stop'
+  const { idleA } = firstPowerPlan(sheet)
+  if (tried.idleA === null) return 'go-on'
+  return tried.idleA > idleA.high ? 'above' : tried.idleA < idleA.low ? 'below' : 'go-on'
+}
+
+export function lastPower(events: readonly JobEvent[]): PowerTried | null {
+  return events.findLast(e => e.kind === 'power-tried') ?? null
+}
+
+/** What first power says to the question about the idle current. */
+export function idleOutcome(sheet: ModelSheet, tried: PowerTried): 'right' | 'high' | 'at-limit' {
+  if (tried.seen === 'limit') return 'at-limit'
+  return tried.seen === 'rising' || powerVerdict(sheet, tried) === 'above' ? 'high' : 'right'
+}
+
+/** When the limit is hit: devices out from the output backwards, one at a time; which step proves which device (common practice). */
+export const ISOLATION_ORDER: readonly { readonly doThis: string, readonly proves: string }[] = [
+  { doThis: 'Supply off. Resistance of the supply input, both polarities.', proves: 'near zero both ways: polarity diode, or a hard short behind it' },
+  { doThis: 'Take out the final\u2019s supply side; switch on again with the limit low.', proves: 'current falls: it was the final' },
+  { doThis: 'Take out the driver\u2019s supply side; switch on again.', proves: 'current falls: it was the driver' },
+  { doThis: 'Lift the series regulator; switch on again.', proves: 'current falls: it was the regulator' },
+  { doThis: 'Test the part that was it, then bring the rest back to its healthy idle current.', proves: 'normal idle: the short is found; bias before the first key-down' },
+]

@@ -1,0 +1,16 @@
+// The whole job
+export { jobState, type JobState } from './jobState'
+export { STAGES, stagesDone, type Stage } from './stages'
+// Before measuring
+export { ISOLATION_ORDER, firstPowerPlan, idleOutcome, lastPower, powerVerdict, type FirstPowerPlan, type PowerVerdict } from './firstPower'
+export { inspection, reminders, type InspectedItem, type Reminder } from './inspection'
+export { inspectionItems, type InspectionItem } from './inspectionItems'
+export { REMINDER_CONDITIONS, conditionOf, type ReminderCondition } from './reminderConditions'
+export { testsMade } from './testsMade'
+// Asking and waiting
+export { questions, waits, waitsFor, type Question, type Wait, type WaitsFor } from './waiting'
+// Mending
+export { partVerdict, type PartVerdict } from './partTest'
+export { biasBeforeKey, owedAfterFinal, type Owed } from './afterFinal'
+// Proving
+export { runningSoak, soaks, type Soak } from './soak'

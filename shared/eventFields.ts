@@ -1,0 +1,7 @@
+import { string } from 'yup'
+
+/** Longest note; a bench note is a few lines, not a file. */
+export const NOTE_MAX = 10_000
+
+export const uuid = () => string().uuid().required()
+export const text = (label: string) => string().label(label).max(NOTE_MAX)
