@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import { pointOf } from '../../core/sheet'
 import type { LiveLink, LiveReading } from '../../shared/live'
-import { gaugeScale, niceTicks } from './gaugeScale'
+import { gaugeScale, niceTicks } from '../../shared/words/gaugeScale'
 import { EMPTY_BOOK, bestEntry, withHello, withLink, withPoll, type LiveEntry } from './liveBook'
 import { liveReadings, missingRf, otherChannel, rowConditions } from './takeRow'
 

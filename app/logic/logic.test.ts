@@ -5,13 +5,13 @@ import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import { boundToStandard } from '../../core/quantity'
 import type { Job } from '../../shared/job'
 import { asFoundFor, balanceAdvice, confirming, connectedAccuracy, earPlace, openPointId } from './alignView'
-import { bandCharts } from './bandChart'
+import { bandCharts } from '../../shared/words/bandChart'
 import { failureOf } from './failureWords'
 import { findJobs } from './findJobs'
-import { compliance, workDone } from './handoverWords'
-import { nextWords, stepLine } from './runWords'
+import { compliance, workDone } from '../../shared/words/handoverWords'
+import { nextWords, stepLine } from '../../shared/words/runWords'
 import { typedInstruments, typedUncertainty } from './typedInstrument'
-import { forecastWords, reasonWords, showAsked } from './verdictWords'
+import { forecastWords, reasonWords, showAsked } from '../../shared/words/verdictWords'
 import { compareMatrix, matrixState, type JobEvent } from '../../core/run'
 import { confirmed, goodRun, goodStart, rowTaken, stepRow, turned } from '../../test/fixtures/jobEvents'
 
@@ -98,7 +98,7 @@ describe('the align screen', () => {
 describe('typed readings', () => {
   const instruments = [{ id: 'a', name: 'Our meter', profileId: 'eye-power-20', host: '', port: null }]
   it('offer the instruments of the bench first, then kinds any bench may have', () => {
-    expect(typedInstruments(instruments, 'powerW').map(i => i.name)).toEqual(['Our meter', 'In-line power meter, 20 W scale', 'Terminating power meter, 5 W scale'])
+    expect(typedInstruments(instruments, 'powerW').map(i => i.name)).toEqual(['Our meter', 'In-line power meter, 20 W scale', 'Terminating power meter, 5 W scale', 'Communications test set'])
   })
   it('carry the uncertainty of the instrument, or none', () => {
     expect(typedUncertainty(3, 'powerW', typedInstruments(instruments, 'powerW')[0]!)).toBeCloseTo(boundToStandard(1), 12)

@@ -6,6 +6,7 @@ import type { JobEvent } from '../../core/run'
 import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import { jobState } from '../../core/work'
+import type { HandoverIssue } from '../../shared/handoverIssue'
 import type { Job, JobPatch } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
@@ -18,6 +19,7 @@ export const useJobStore = defineStore('job', () => {
   const outbox = useOutboxStore()
   const job = shallowRef<Job | null>(null)
   const stored = shallowRef<JobEvent[]>([])
+  const issues = shallowRef<HandoverIssue[]>([])
   const loading = ref(false)
   const failure = ref<Failure | null>(null)
   /** true: shown from this browser's memory, because the server did not answer */
@@ -41,13 +43,17 @@ export const useJobStore = defineStore('job', () => {
   const done = computed(() => state.value?.done ?? null)
 
   outbox.onSent((jobId, event) => {
-    if (jobId === job.value?.id && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
+    if (jobId !== job.value?.id) return
+    if (!stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
+    // Only now has the server frozen it.
+    if (event.kind === 'handed-over') void loadIssues()
   })
 
   async function open(id: string) {
     if (job.value?.id !== id) {
       job.value = null
       stored.value = []
+      issues.value = []
     }
     loading.value = true
     failure.value = null
@@ -88,6 +94,11 @@ export const useJobStore = defineStore('job', () => {
     await saveSnapshot(job.value, stored.value)
   }
 
+  /** What was handed over so far; without an answer the list stays as it was. */
+  async function loadIssues() {
+    if (job.value) issues.value = await $fetch<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`, { retry: 0, timeout: 8000 }).catch(() => issues.value)
+  }
+
   /** @returns the failure, or null when it was stored */
   async function change(patch: JobPatch): Promise<Failure | null> {
     try {
@@ -99,5 +110,5 @@ export const useJobStore = defineStore('job', () => {
     }
   }
 
-  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, handedOver, done, loading, failure, fromMemory, open, append, change }
+  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change }
 })

@@ -8,8 +8,9 @@ import { boundToStandard, errorBound } from '../../core/quantity'
 import type { JobEvent } from '../../core/run'
 import { modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { inTransaction, pool } from '../db/pool'
-import { insertJob } from '../db/queries/job'
-import { insertEvent } from '../db/queries/jobEvent'
+import { insertJob, updateJob } from '../db/queries/job'
+import { insertEvent, selectEvents } from '../db/queries/jobEvent'
+import { freezeHandover } from '../services/freezeHandover'
 import { amJobEvents } from './amJob'
 import { lookedAt, type NewEvent } from './lookedAt'
 
@@ -35,7 +36,11 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
       complaint: j.complaint, claims: j.claims, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
-    if (events.some(e => e.kind === 'handed-over')) await db.query('update job set on_bench = false where id = $1', [job!.id])
+    const handed = events.some(e => e.kind === 'handed-over')
+    if (!handed) return
+    const stored = (await selectEvents(db, [job!.id])).get(job!.id)!
+    await updateJob(db, job!.id, { onBench: false })
+    await freezeHandover(db, job!, stored, stored.at(-1)!.id)
   })
 }
 

@@ -9,6 +9,7 @@ import { insertJob, selectJob, selectJobs, updateJob } from '../db/queries/job'
 import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
 import { checkEvent } from './checkEvent'
+import { freezeHandover } from './freezeHandover'
 
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
 
@@ -60,7 +61,10 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
       throw new ApiError(404, 'unknown-reading', 'The reading to be struck out is not on this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
-      if (event.kind === 'handed-over') await updateJob(db, jobId, { onBench: false })
+      if (event.kind === 'handed-over') {
+        await updateJob(db, jobId, { onBench: false })
+        await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event.id)
+      }
       return { isNew: true }
     }
     const stored = await selectEvent(db, event.id)

@@ -1,19 +1,18 @@
 import Papa from 'papaparse'
-import { jobRecord, readingLines, type JobRecord } from '../../core/formats'
+import { readingLines, type JobRecord } from '../../core/formats'
 import { runState } from '../../core/run'
 import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import { jobTag } from '../../shared/job'
 import { jobWithEvents } from './jobs'
+import { recordFor } from './recordFor'
 
 /** A cell that begins like a formula would be run by a spreadsheet; papaparse puts an apostrophe before it. */
 const FORMULA = /^[=+\-@\t\r](?![\d.]+(e[+-]?\d+)?$)/i
 
 export async function recordOf(jobId: string): Promise<{ tag: string, record: JobRecord }> {
   const { job, events } = await jobWithEvents(jobId)
-  const tag = jobTag(job.number)
-  const { owner, serial, complaint, claims, accessories, mayDo, promisedOn, createdAtMs } = job
-  return { tag, record: jobRecord({ tag, owner, serial, complaint, claims, accessories, mayDo, promisedOn, createdAtMs }, modelSheet(job.sheetId, job.sheetRevision), ruleSet(job.ruleSetId), events, Date.now()) }
+  return { tag: jobTag(job.number), record: recordFor(job, events, Date.now()) }
 }
 
 export async function csvOf(jobId: string): Promise<{ tag: string, csv: string }> {

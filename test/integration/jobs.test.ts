@@ -162,7 +162,7 @@ describe('the database itself', () => {
   it('refuses what the code should never send', async () => {
     await expect(query('insert into reading select gen_random_uuid(), id, 99, \'powerW\', \'NaN\', 0, \'typed\', null from job_event limit 1')).rejects.toMatchObject({ code: '23514' })
     await expect(query('insert into reading select gen_random_uuid(), id, 99, \'powerW\', 1, -1, \'typed\', null from job_event limit 1')).rejects.toMatchObject({ code: '23514' })
-    await expect(query('insert into job_event (id, job_id, kind, at, body) select gen_random_uuid(), id, \'party\', now(), \'{}\' from job limit 1')).rejects.toMatchObject({ code: '23514' })
+    await expect(query('insert into job_event (id, job_id, kind, at, body) select gen_random_uuid(), id, \'Party !\', now(), \'{}\' from job limit 1')).rejects.toMatchObject({ code: '23514' })
   })
   it('stopped in between: the answer says so, and the same event afterwards is stored once', async () => {
     const id = await house.newJob()

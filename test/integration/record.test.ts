@@ -3,6 +3,8 @@ import Ajv from 'ajv/dist/2020'
 import Papa from 'papaparse'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/formats'
+import { QUANTITY_NAMES } from '../../core/quantity'
+import { JOB_EVENT_KINDS } from '../../core/run'
 import { testHouse, type TestHouse } from './house'
 
 let house: TestHouse
@@ -22,6 +24,11 @@ describe('JSON', () => {
     expect(validate(body), JSON.stringify(validate.errors?.slice(0, 3))).toBe(true)
     expect(validate({ ...body as object, version: 2 })).toBe(false)
     expect(validate({ ...body as object, extra: 1 })).toBe(false)
+  })
+  it('has a schema that names every quantity, unit and kind of event there is', () => {
+    const schema = JSON.parse(readFileSync('docs/formats/job-record.schema.json', 'utf8')) as { $defs: { quantity: { enum: string[] } }, properties: { events: { items: { properties: { kind: { enum: string[] } } } } } }
+    expect([...schema.$defs.quantity.enum].sort()).toEqual([...QUANTITY_NAMES].sort())
+    expect([...schema.properties.events.items.properties.kind.enum].sort()).toEqual([...JOB_EVENT_KINDS].sort())
   })
   it('holds before and after of the finished demo set, all inside its rule set', async () => {
     const record = (await house.request('GET', `/api/jobs/${finished}/record.json`)).body as JobRecord

@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import { groupDigits, hzToPpm, quantityInfo, showMeasured, type Measured, type Quantity } from '../../../core/quantity'
 import type { Asked } from '../../../core/run'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
-import { showAsked } from '../../logic/verdictWords'
-import { clockTime } from '../../logic/runWords'
+import { showAsked } from '../../../shared/words/verdictWords'
+import { clockTime } from '../../../shared/words/runWords'
 
 /** The reading, legible from across the bench. Old values are struck through, never shown as if live. */
 const props = defineProps<{ quantity: Quantity, asked: Asked, live: { entry: LiveEntry, freshness: Freshness } | null, hold: number | null, typedOnly: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import type { StepState } from '../../../core/run'
-import { showAsked } from '../../logic/verdictWords'
+import { showAsked } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** The points of a step, each with what was taken; the one at hand is marked. */

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { GOES_STALE, adjusterOf, type ModelSheet, type Step } from '../../../core/sheet'
 import type { Turn } from '../../../core/run'
-import { clockTime, keyDownWords } from '../../logic/runWords'
+import { clockTime, keyDownWords } from '../../../shared/words/runWords'
 import BoardMap from './BoardMap.vue'
 
 /** What the hands do: which adjuster, where, with what, and what it spoils. */

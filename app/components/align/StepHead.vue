@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import type { StepState, Turn } from '../../../core/run'
 import type { MeasurePoint, ModelSheet } from '../../../core/sheet'
-import { conditionsWords, staleWords } from '../../logic/runWords'
+import { conditionsWords, staleWords } from '../../../shared/words/runWords'
 import StateMark from '../gauge/StateMark.vue'
 
 defineProps<{ sheet: ModelSheet, state: StepState, point: MeasurePoint, missing: readonly StepState[], turns: readonly Turn[], next: string | null }>()

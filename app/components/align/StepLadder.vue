@@ -2,8 +2,8 @@
 import { nextTick, ref, watch } from 'vue'
 import type { StepState } from '../../../core/run'
 import type { ModelSheet } from '../../../core/sheet'
-import { stepLine } from '../../logic/runWords'
-import { markOf } from '../../logic/verdictWords'
+import { stepLine } from '../../../shared/words/runWords'
+import { markOf } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ sheet: ModelSheet, steps: readonly StepState[], at: string, nextId: string | null }>()

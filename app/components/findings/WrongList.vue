@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { quantityInfo } from '../../../core/quantity'
 import type { RowState } from '../../../core/run'
-import { reasonWords, showAsked } from '../../logic/verdictWords'
+import { reasonWords, showAsked } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Readings that are not inside, each with why; the readings that contradict; how many are in order. */

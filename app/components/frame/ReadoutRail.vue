@@ -5,7 +5,7 @@ import type { KeyDownView } from '../../../core/run'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import type { LiveLink } from '../../../shared/live'
 import KeyDownClock from '../gauge/KeyDownClock.vue'
-import { clockTime } from '../../logic/runWords'
+import { clockTime } from '../../../shared/words/runWords'
 
 type Shown = { entry: LiveEntry, freshness: Freshness } | null
 const props = defineProps<{ shown: (q: Quantity) => Shown, clock: KeyDownView, links: readonly LiveLink[], connected: boolean, started: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import type { BandChartData, BandSeries } from '../../logic/bandChart'
+import type { BandChartData, BandSeries } from '../../../shared/words/bandChart'
 
 /** The band before and after. Plotly comes only with this component, on the one page that charts. */
 const props = defineProps<{ data: BandChartData, night: boolean }>()

@@ -3,8 +3,8 @@ import { computed } from 'vue'
 import { quantityInfo } from '../../../core/quantity'
 import type { EarlierJob } from '../../../shared/earlierJob'
 import { jobTag } from '../../../shared/job'
-import { dayAndTime } from '../../logic/runWords'
-import { showAsked } from '../../logic/verdictWords'
+import { dayAndTime } from '../../../shared/words/runWords'
+import { showAsked } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** What this set was here for before, and how it was left last. */

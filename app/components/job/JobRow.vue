@@ -2,8 +2,8 @@
 import { computed } from 'vue'
 import { STAGES, type Stage, type WaitsFor } from '../../../core/work'
 import { jobTag, type Job } from '../../../shared/job'
-import { day, dayAndTime } from '../../logic/runWords'
-import { waitWords } from '../../logic/workWords'
+import { day, dayAndTime } from '../../../shared/words/runWords'
+import { waitWords } from '../../../shared/words/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ job: Job, model: string, done: Record<Stage, boolean>, nextStepTitle: string | null, waitsFor: WaitsFor | null, lastEventAtMs: number | null }>()

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { quantityInfo } from '../../../core/quantity'
 import type { CellState } from '../../../core/run'
-import { reasonWords, showAsked } from '../../logic/verdictWords'
+import { reasonWords, showAsked } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ cell: CellState, stale: boolean, active: boolean }>()

@@ -2,7 +2,7 @@
 import { ref } from 'vue'
 import type { PartChanged, PartTested, Treated } from '../../../core/run'
 import { partVerdict, type Owed } from '../../../core/work'
-import { PART_VERDICT_WORDS } from '../../logic/workWords'
+import { PART_VERDICT_WORDS } from '../../../shared/words/workWords'
 import type { NewWorkEvent } from '../../composables/useEventForm'
 import StateMark from '../gauge/StateMark.vue'
 import PartTestForm from './PartTestForm.vue'

@@ -2,8 +2,8 @@
 import { ref } from 'vue'
 import { ANSWERS, WAITS_FOR } from '../../../core/run'
 import type { Question, Wait } from '../../../core/work'
-import { day, dayAndTime } from '../../logic/runWords'
-import { ANSWER_WORDS, WAIT_WORDS } from '../../logic/workWords'
+import { day, dayAndTime } from '../../../shared/words/runWords'
+import { ANSWER_WORDS, WAIT_WORDS } from '../../../shared/words/workWords'
 import type { NewWorkEvent } from '../../composables/useEventForm'
 import StateMark from '../gauge/StateMark.vue'
 

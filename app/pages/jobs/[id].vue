@@ -2,7 +2,7 @@
 import { computed, watch } from 'vue'
 import JobHeader from '../../components/job/JobHeader.vue'
 import { useJobStore } from '../../stores/job'
-import { dayAndTime } from '../../logic/runWords'
+import { dayAndTime } from '../../../shared/words/runWords'
 import { jobTag } from '../../../shared/job'
 
 const route = useRoute()

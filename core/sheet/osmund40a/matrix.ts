@@ -1,6 +1,6 @@
 import { point, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
-import { AUDIBLE, CARRIER, DEPTH, DRIVE_V, FREQUENCY, LEVEL_V, LOWER_LEVEL_V, S9, S9_V, SINAD, TONE_HZ, VCO, keyed, receiving } from './targets'
+import { ADJACENT, AUDIBLE, CARRIER, DEPTH, DRIVE_V, FREQUENCY, HARMONIC, LEVEL_V, LOWER_LEVEL_V, S9, S9_V, SINAD, TONE_HZ, VCO, keyed, receiving } from './targets'
 
 const carrierRow = (channel: number) => point(`carrier-${channel}`, `Channel ${channel}, carrier`, keyed(channel), [
   want('carrierHz', FREQUENCY), want('powerW', CARRIER), want('supplyV'), want('supplyA'),
@@ -22,7 +22,7 @@ export const OSMUND_40A_MATRIX: readonly MeasurePoint[] = [
   ...[1, 19, 40].map(carrierRow),
   ...[1, 19, 40].map(toneRow),
   levelRow('level-down', -6), levelRow('level-up', 10), levelRow('level-top', 16),
-  point('purity', 'Channel 19, 2.5 kHz tone, spectrum', keyed(19, { toneHz: 2500, toneV: DRIVE_V, also: 'adjacent channel at \u00b110 kHz; second harmonic at 54.37 MHz' }), [want('adjacentDbc'), want('harmonicDbc')]),
+  point('purity', 'Channel 19, 2.5 kHz tone, spectrum', keyed(19, { toneHz: 2500, toneV: DRIVE_V, also: 'adjacent channel at \u00b110 kHz; second harmonic at 54.37 MHz' }), [want('adjacentDbc', ADJACENT), want('harmonicDbc', HARMONIC)]),
   point('panel', 'Panel meter, channel 19', keyed(19, { also: 'read the set\u2019s own meter' }), [want('panelPowerW')]),
   point('threshold', 'Receiver, audible threshold', receiving(19, 'generator 1 kHz AM 30 %; RF gain full, squelch open, noise blanker off'), [want('audibleV', AUDIBLE)]),
   point('sinad', 'Receiver, SINAD at 1 \u00b5V', receiving(19, 'generator 1 kHz AM 30 %', { inputV: LEVEL_V }), [want('sinadDb', SINAD)]),

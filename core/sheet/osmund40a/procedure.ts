@@ -1,6 +1,6 @@
 import { point, want, within } from '../build'
 import type { Step } from '../modelSheet'
-import { AUDIBLE, CARRIER, DEPTH, DRIVE_V, FREQUENCY, LEVEL_V, S9, S9_V, SINAD, TONE_HZ, VCO, keyed, receiving } from './targets'
+import { ADJACENT, AUDIBLE, CARRIER, DEPTH, DRIVE_V, FREQUENCY, HARMONIC, LEVEL_V, S9, S9_V, SINAD, TONE_HZ, VCO, keyed, receiving } from './targets'
 
 const DUMMY_LOAD = 'Dummy load on the antenna socket. Never align into an antenna.'
 const RF_BURN = 'No finger on output coils or socket while keyed: RF burns. Final and regulator get hot.'
@@ -44,7 +44,7 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     points: [depthPoint('drive', 'Drive 30 mV', 0), depthPoint('up10', 'Drive +10 dB', 10), depthPoint('up16', 'Drive +16 dB', 16)] },
   { ...base, id: 'A2.9', title: 'Spectrum and harmonic', needs: ['A2.8'], adjusters: ['L9'], cautions: [DUMMY_LOAD, 'Attenuator or sampler in front of the analyser.'],
     instruction: 'Channel 19, 2.5 kHz tone: power in the adjacent channels. Then set the trap for the least second harmonic.', why: 'More watts on the meter may be splatter.',
-    points: [point('spectrum', 'Adjacent channel, second harmonic', keyed(19, { toneHz: 2500, toneV: DRIVE_V }), [want('adjacentDbc'), want('harmonicDbc')])] },
+    points: [point('spectrum', 'Adjacent channel, second harmonic', keyed(19, { toneHz: 2500, toneV: DRIVE_V }), [want('adjacentDbc', ADJACENT), want('harmonicDbc', HARMONIC)])] },
   { ...base, id: 'A2.10', title: 'Receiver', needs: ['A2.5'], adjusters: [], keyDownLimitS: null, cautions: ['Never key into the generator: disconnect it or use an attenuator.'],
     instruction: 'RF gain full, squelch open, noise blanker off. Audible threshold, then SINAD at 1 \u00b5V.', why: 'A receiver found deaf after the transmitter is finished costs a second round. At the limit of physics the cans stay untouched.',
     points: [point('threshold', 'Audible threshold', receiving(19, 'generator 1 kHz AM 30 %'), [want('audibleV', AUDIBLE)]), point('sinad', 'SINAD at 1 \u00b5V', receiving(19, 'generator 1 kHz AM 30 %', { inputV: LEVEL_V }), [want('sinadDb', SINAD)])] },

@@ -21,4 +21,7 @@ export const VCO: TargetSpec = within(2, 2.4, 2.2)
 export const AUDIBLE: TargetSpec = within(null, 1e-6)
 /** What C27 gives at 1 uV, 30 %, noise figure 8 dB, less 1 dB for the audio chain [dB] (computed). */
 export const SINAD: TargetSpec = within(10, null)
+/** 20 uW of a 4 W carrier is 53.0 dB down (R-EU7, from memory); harmonics at least 60 dB down (R-US11, from memory). */
+export const ADJACENT: TargetSpec = within(null, -53)
+export const HARMONIC: TargetSpec = within(null, -60)
 export const S9: TargetSpec = within(8, 10, 9)

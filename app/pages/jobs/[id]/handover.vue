@@ -1,14 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import SettledClaims from '../../../components/claims/SettledClaims.vue'
 import TextDialog from '../../../components/frame/TextDialog.vue'
 import StateMark from '../../../components/gauge/StateMark.vue'
 import BandChart from '../../../components/handover/BandChart.vue'
 import CompareTable from '../../../components/handover/CompareTable.vue'
+import HandoverPapers from '../../../components/handover/HandoverPapers.vue'
 import OpenItemList from '../../../components/handover/OpenItemList.vue'
-import { bandCharts } from '../../../logic/bandChart'
-import { compliance, unsettled, workDone } from '../../../logic/handoverWords'
-import { day, dayAndTime } from '../../../logic/runWords'
+import { bandCharts } from '../../../../shared/words/bandChart'
+import { compliance, unsettled, workDone } from '../../../../shared/words/handoverWords'
+import { HANDOVER_CAUTIONS, lessPowerWords, mendedWords, operatingAdvice, rulesWords } from '../../../../shared/words/ownerWords'
+import { day, dayAndTime } from '../../../../shared/words/runWords'
 import { useJobStore } from '../../../stores/job'
 import { jobTag } from '../../../../shared/job'
 
@@ -21,6 +23,11 @@ const charts = computed(() => bandCharts(store.compared, store.sheet!))
 const legal = computed(() => compliance(store.compared, store.rules!, stale.value))
 const work = computed(() => workDone(store.sheet!, store.run!))
 const open = computed(() => unsettled(store.items))
+const mended = computed(() => mendedWords(store.sheet!, store.events))
+const less = computed(() => lessPowerWords(store.compared))
+const advice = computed(() => operatingAdvice(store.sheet!, store.compared))
+/** Something was entered after the last handover: it takes a new issue to stand on paper. */
+const corrected = computed(() => store.handedOver !== null && store.events.at(-1)?.id !== store.handedOver.id)
 const MARK = { inside: 'inside', outside: 'above', unproven: 'cannot-tell' } as const
 
 async function settle(text: string) {
@@ -31,6 +38,7 @@ async function handOver(text: string) {
   await store.append({ kind: 'handed-over', text })
   handing.value = false
 }
+onMounted(() => void store.loadIssues())
 const print = () => window.print()
 </script>
 
@@ -39,16 +47,19 @@ const print = () => window.print()
     <div class="top">
       <div><h1>Handover {{ jobTag(store.job!.number) }}: {{ store.sheet!.model }}, serial {{ store.job!.serial }}</h1>
         <p class="lead">{{ store.job!.owner }}. {{ store.job!.promisedOn ? `Promised ${day(store.job!.promisedOn)}. ` : '' }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}</p></div>
-      <div class="acts no-print"><v-btn @click="print">Print</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn><v-btn v-if="!store.handedOver" variant="flat" color="primary" @click="handing = true">Hand over&hellip;</v-btn></div>
+      <div class="acts no-print"><v-btn @click="print">Print</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true">{{ store.handedOver ? 'New issue' : 'Hand over' }}&hellip;</v-btn></div>
     </div>
     <section class="verdict"><StateMark :mark="MARK[legal.kind]" :size="20" /><div><b>{{ legal.words }}</b><ul v-if="legal.detail.length"><li v-for="d in legal.detail" :key="d">{{ d }}</li></ul>
-      <p class="quiet">Rule set {{ store.rules!.id }}, {{ store.rules!.source }}, as of {{ store.rules!.asOf }}{{ store.rules!.fromMemory ? ', written down from memory: check the current text' : '' }}. Local regulation and licensed practice decide.</p></div></section>
+      <p class="quiet">{{ rulesWords(store.rules!) }}</p></div></section>
+    <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
     <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p><SettledClaims v-if="store.claims.length > 0" :claims="store.claims" /></section>
     <section class="charts"><BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" /></section>
     <section><h2>Before and after</h2><p class="quiet legend"><StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar: uncertainty</p><div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div></section>
-    <section><h2>What was done</h2><ul><li v-for="w in work" :key="w">{{ w }}</li></ul></section>
+    <section><h2>What was done</h2><ul><li v-for="w in [...work, ...mended]" :key="w">{{ w }}</li></ul></section>
+    <section v-if="less.length"><h2>Why the meter may show less</h2><ul><li v-for="w in less" :key="w">{{ w }}</li></ul></section>
+    <section><h2>How to run it</h2><ul><li v-for="w in advice" :key="w">{{ w }}</li></ul></section>
     <section><h2>Open items <span class="quiet">{{ open.length }} not settled</span></h2><OpenItemList :items="store.items" @settle="id => (settling = id)" /></section>
-    <section><h2>Cautions</h2><ul><li>Fuse and polarity first when the set is connected; supply 13.8 V.</li><li>Never transmit without antenna or dummy load. Check the SWR of the antenna.</li><li>No external amplifier and no changed coverage where they are forbidden.</li><li>CB and amateur transmitters are regulated nationally: power, mode, channels, deviation, type approval.</li></ul></section>
+    <section><h2>Cautions</h2><ul><li v-for="c in HANDOVER_CAUTIONS" :key="c">{{ c }}</li></ul></section>
     <TextDialog :open="settling !== null" title="Settle the open item" label="How it was settled, or who was told" action="Settle" @close="settling = null" @done="settle" />
     <TextDialog :open="handing" title="Hand the set over" :hint="open.length ? `${open.length} items are open: say what the owner was told about them.` : 'Nothing is open.'" label="What the owner was told" action="Hand over" :required="open.length > 0" @close="handing = false" @done="handOver" />
   </div>

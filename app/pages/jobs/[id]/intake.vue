@@ -33,6 +33,7 @@ async function save(intake: Intake) {
     <p class="lead">Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the handover; the model stays, since the readings belong to its sheet.</p>
     <div class="with-aside">
       <IntakeForm :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
+        <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank">Tag</v-btn>
         <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
       </IntakeForm>
       <EarlierJobs v-if="jobs.earlier.length > 0" :jobs="jobs.earlier" />

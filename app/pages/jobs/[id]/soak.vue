@@ -4,8 +4,8 @@ import TextDialog from '../../../components/frame/TextDialog.vue'
 import StateMark from '../../../components/gauge/StateMark.vue'
 import { runningSoak, soaks } from '../../../../core/work'
 import { useEventForm } from '../../../composables/useEventForm'
-import { durationWords } from '../../../logic/workWords'
-import { dayAndTime } from '../../../logic/runWords'
+import { durationWords } from '../../../../shared/words/workWords'
+import { dayAndTime } from '../../../../shared/words/runWords'
 import { useJobStore } from '../../../stores/job'
 
 const store = useJobStore()

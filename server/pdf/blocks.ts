@@ -1,0 +1,47 @@
+import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
+import type { ComparedCell } from '../../core/run'
+import { cellName, compareGauge, isJudged, shownCell } from '../../shared/words/compareGauge'
+import { differenceWords } from '../../shared/words/runWords'
+import { statusWord, windowWords } from '../../shared/words/verdictWords'
+import { forkGaugeSvg } from './forkGaugeSvg'
+import { runs } from './fonts'
+
+/** Any text, in whatever embedded fonts its letters need. */
+export function words(text: string, style: object = {}): Content {
+  return { text: runs(text), ...style }
+}
+
+export function heading(text: string): Content {
+  return words(text, { bold: true, fontSize: 12, margin: [0, 12, 0, 3] })
+}
+
+export function list(lines: readonly string[]): Content {
+  return { ul: lines.map(l => words(l)), margin: [0, 0, 0, 2] }
+}
+
+const HAIRLINE = { hLineWidth: (i: number) => i === 0 ? 0 : 0.4, vLineWidth: () => 0, hLineColor: () => '#9aa7a2', paddingLeft: () => 0, paddingRight: () => 6, paddingTop: () => 2, paddingBottom: () => 2 }
+
+/** Before and after, row by row, with the fork gauge; a cell whose conditions differ says so instead. */
+export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<string>): ContentTable {
+  const head = ['Row', 'Quantity', 'As found', 'As left', 'Before to after', 'Window'].map(t => words(t, { bold: true, fontSize: 8 }))
+  return { table: { headerRows: 1, dontBreakRows: true, widths: [98, 66, 56, 56, 128, '*'], body: [head as TableCell[], ...cells.map(c => row(c, stale))] }, layout: HAIRLINE, fontSize: 8 }
+}
+
+function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
+  const { asked } = c.before
+  const svg = isJudged(c) ? forkGaugeSvg(compareGauge(c)) : null
+  const differs = c.differences !== null && c.differences.length > 0
+  return [
+    words(c.point.title), words(cellName(c)), side(c, 'before', false), side(c, 'after', stale.has(c.point.id)),
+    differs ? words(`not comparable: ${c.differences.map(differenceWords).join(', ')}`, { italics: false, fontSize: 7 }) : svg ? { svg, width: 128 } : '',
+    words(asked.window ? windowWords(asked.window.low, asked.window.high, c.want.quantity, asked.nominalHz) : ''),
+  ]
+}
+
+function side(c: ComparedCell, which: 'before' | 'after', isStale: boolean): TableCell {
+  const cell = c[which]
+  const shown = shownCell(cell)
+  if (!shown) return words('not measured', { color: '#5d6b66' })
+  const verdict = isJudged(c) ? (isStale ? 'stale' : statusWord(cell.judgement!.verdict)) : ''
+  return { stack: [words(`${shown.value} ${shown.unit}`, { bold: true }), words(verdict, { fontSize: 7 })] }
+}

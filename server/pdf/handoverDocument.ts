@@ -1,0 +1,89 @@
+import { format } from 'date-fns'
+import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
+import { settleClaim } from '../../core/claims'
+import type { JobEvent } from '../../core/run'
+import type { RuleSet } from '../../core/rules'
+import type { ModelSheet } from '../../core/sheet'
+import { jobState, type JobState } from '../../core/work'
+import { jobTag, type Job } from '../../shared/job'
+import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../shared/words/claimWords'
+import { compliance, unsettled, workDone } from '../../shared/words/handoverWords'
+import { HANDOVER_CAUTIONS, beforeAfterWords, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
+import { dayAndTime, itemWords } from '../../shared/words/runWords'
+import { compareTable, heading, list, words } from './blocks'
+
+export type Copy = 'owner' | 'shop'
+
+/** What a handover on paper is made of. issue null = a draft that nobody has handed over. */
+export interface Handover {
+  readonly job: Job
+  readonly sheet: ModelSheet
+  readonly rules: RuleSet
+  readonly events: readonly JobEvent[]
+  readonly issue: { readonly number: number, readonly checksum: string, readonly atMs: number } | null
+}
+
+/** The handover as a document: for the owner in plain words, for the shop with everything. */
+export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions {
+  const state = jobState(h.sheet, h.rules, h.events)
+  const stale = new Set(state.asLeft.filter(r => r.stale).map(r => r.point.id))
+  const tag = jobTag(h.job.number)
+  const status = h.issue ? `issue ${h.issue.number} of ${dayAndTime(h.issue.atMs)}` : 'draft, not handed over'
+  return {
+    info: { title: `${tag} ${h.sheet.model} handover`, creator: 'Diapason' },
+    pageSize: 'A4', pageMargins: [40, 40, 40, 46], defaultStyle: { font: 'Latin', fontSize: 9.5, lineHeight: 1.15 },
+    footer: (page, pages) => words(`${tag}, ${status}${h.issue ? `, SHA-256 ${h.issue.checksum.slice(0, 16)}` : ''}. Page ${page} of ${pages}.`, { margin: [40, 10, 40, 0], fontSize: 7.5, color: '#5d6b66' }),
+    content: [
+      words(`${h.sheet.model}, serial ${h.job.serial}`, { bold: true, fontSize: 18 }),
+      words(`${tag} for ${h.job.owner}. ${status[0]!.toUpperCase()}${status.slice(1)}.`, { color: '#45524d', margin: [0, 1, 0, 6] }),
+      ...(copy === 'owner' ? ownerCopy(h, state, stale) : shopCopy(h, state, stale)),
+      heading('Rules'), words(rulesWords(h.rules)),
+      ...(h.issue ? [words(`Frozen record of this handover: sheet revision ${h.sheet.revision}, SHA-256 ${h.issue.checksum}.`, { fontSize: 7.5, color: '#45524d', margin: [0, 8, 0, 0] })] : []),
+    ],
+  }
+}
+
+function claims(h: Handover, state: JobState): Content[] {
+  const settled = h.job.claims.map(c => settleClaim(c, state.asFound))
+  if (settled.length === 0) return []
+  return [heading('What you said, and what was measured'), list(settled.map(s => `${OUTCOME_WORDS[s.outcome]}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`))]
+}
+
+function ownerCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
+  const legal = compliance(state.compared, h.rules, stale)
+  const [less, mended, open] = [lessPowerWords(state.compared), mendedWords(h.sheet, h.events), openForOwner(state.items)]
+  return [
+    heading('Complaint'), words(h.job.complaint), ...claims(h, state),
+    heading('Does it keep the rules'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    heading('Before and now'), list(orNone(beforeAfterWords(state.compared), 'Not measured both before and after.')),
+    ...(less.length > 0 ? [heading('Why the meter may show less'), list(less)] : []),
+    heading('What was done'), list(orNone(mended, 'Measured and adjusted; no part was replaced.')),
+    ...(open.length > 0 ? [heading('Still open'), list(open)] : []),
+    heading('How to run it'), list(operatingAdvice(h.sheet, state.compared)),
+    ...handedWords(h),
+  ]
+}
+
+function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
+  const legal = compliance(state.compared, h.rules, stale)
+  const settled = state.items.filter(i => i.settled !== null)
+  return [
+    heading('Complaint'), words(h.job.complaint), words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, { color: '#45524d' }), ...claims(h, state),
+    heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    heading('Before and after'), words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', { fontSize: 7.5, color: '#45524d', margin: [0, 0, 0, 3] }), compareTable(state.compared, stale),
+    heading('What was done'), list([...workDone(h.sheet, state.run), ...mendedWords(h.sheet, h.events)]),
+    heading('Open items'), list(orNone(unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`), 'None.')),
+    ...(settled.length > 0 ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))] : []),
+    heading('Cautions'), list(HANDOVER_CAUTIONS),
+    ...handedWords(h),
+  ]
+}
+
+function handedWords(h: Handover): Content[] {
+  const last = h.events.findLast(e => e.kind === 'handed-over')
+  return last?.text ? [heading('Said at the handover'), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)] : []
+}
+
+function orNone(lines: readonly string[], none: string): readonly string[] {
+  return lines.length > 0 ? lines : [none]
+}

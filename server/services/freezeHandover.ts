@@ -1,0 +1,12 @@
+import { createHash } from 'node:crypto'
+import type { JobEvent } from '../../core/run'
+import type { Job } from '../../shared/job'
+import type { Db } from '../db/pool'
+import { insertIssue } from '../db/queries/handoverIssue'
+import { recordFor } from './recordFor'
+
+/** Freezes the record as it stands with this event: the text whose SHA-256 is the signature. */
+export async function freezeHandover(db: Db, job: Job, events: readonly JobEvent[], eventId: string): Promise<void> {
+  const record = JSON.stringify(recordFor(job, events, events.at(-1)!.atMs))
+  await insertIssue(db, job.id, eventId, createHash('sha256').update(record).digest('hex'), record)
+}

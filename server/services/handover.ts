@@ -1,0 +1,39 @@
+import type { JobRecord } from '../../core/formats'
+import { ruleSet } from '../../core/rules'
+import { modelSheet } from '../../core/sheet'
+import type { HandoverIssue } from '../../shared/handoverIssue'
+import { jobTag, type Job } from '../../shared/job'
+import { pool } from '../db/pool'
+import { selectIssue, selectIssues } from '../db/queries/handoverIssue'
+import { handoverDocument, type Copy } from '../pdf/handoverDocument'
+import { renderPdf } from '../pdf/renderPdf'
+import { ApiError } from '../utils/apiError'
+import { jobWithEvents, requireJob } from './jobs'
+
+export async function issuesOf(jobId: string): Promise<HandoverIssue[]> {
+  await requireJob(jobId)
+  return selectIssues(pool, jobId)
+}
+
+/** The frozen text of an issue, byte by byte as it was signed. */
+export async function frozenRecord(jobId: string, number: number): Promise<HandoverIssue & { record: string }> {
+  const issue = Number.isInteger(number) && number > 0 && number < 1e6 ? await selectIssue(pool, jobId, number) : null
+  if (!issue) throw new ApiError(404, 'unknown-issue', `This job has no handover issue ${number}.`, 'issue')
+  return issue
+}
+
+/**
+ * The handover on paper.
+ * @param number issue, or null for the newest one; a job that was never handed over gives a draft of what is known now
+ */
+export async function handoverPdf(jobId: string, copy: Copy, number: number | null): Promise<{ name: string, pdf: Buffer }> {
+  const { job, events } = await jobWithEvents(jobId)
+  const newest = number ?? (await selectIssues(pool, jobId))[0]?.number ?? null
+  const issue = newest === null ? null : await frozenRecord(jobId, newest)
+  const frozen = issue ? JSON.parse(issue.record) as JobRecord : null
+  const shown = frozen ? { ...job, ...frozen.job } : job
+  const sheet = frozen ? modelSheet(frozen.sheet.id, frozen.sheet.revision) : modelSheet(job.sheetId, job.sheetRevision)
+  const rules = ruleSet(frozen?.ruleSet.id ?? job.ruleSetId)
+  const pdf = await renderPdf(handoverDocument({ job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue }, copy))
+  return { name: `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`, pdf }
+}

@@ -1,0 +1,32 @@
+import { QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '../../core/quantity'
+import type { CellState, ComparedCell } from '../../core/run'
+import { showAsked } from './verdictWords'
+import type { GaugeValues } from './gaugeScale'
+
+/** Before and after of one cell as a fork gauge shows them, in the unit of the bench. */
+export function compareGauge(c: ComparedCell): GaugeValues {
+  const { asked } = c.after
+  const factor = asked.nominalHz === null ? QUANTITIES[c.want.quantity].perSi : 1
+  const scale = (v: number | null | undefined) => v == null ? null : (v - (asked.nominalHz ?? 0)) * factor
+  const u = c.after.latest?.reading.standardUncertainty
+  const high = [asked.window?.high, asked.limit?.high].filter(v => v != null).sort((a, b) => a! - b!)[0]
+  return { low: scale(asked.window?.low), high: scale(high), aim: scale(asked.window?.aim), asFound: scale(c.before.latest?.reading.value), now: scale(c.after.latest?.reading.value), bound: u == null ? null : standardToBound(u) * factor, signed: asked.nominalHz !== null }
+}
+
+/** Whether anything is asked of the cell. */
+export function isJudged(c: ComparedCell): boolean {
+  return c.before.asked.window !== null || c.before.asked.limit !== null
+}
+
+export function cellName(c: ComparedCell): string {
+  return c.before.asked.nominalHz === null ? quantityInfo(c.want.quantity).label : 'Frequency error'
+}
+
+export function shownCell(cell: CellState) {
+  return cell.latest ? showAsked(cell.latest.reading, cell.want.quantity, cell.asked.nominalHz) : null
+}
+
+export function gaugeDecimals(c: ComparedCell): number {
+  const u = c.after.latest?.reading.standardUncertainty
+  return u ? Math.min(3, justifiedDecimals(u * QUANTITIES[c.want.quantity].perSi)) : 2
+}
