@@ -55,6 +55,9 @@ try {
   await shot(await open('/'), 'bench')
   await shot(await open(`/jobs/${id(231)}/as-found`), 'as-found')
   await shot(await open(`/jobs/${id(231)}/intake`), 'intake')
+  await shot(await open(`/jobs/${id(228)}/inspection`), 'inspection')
+  await shot(await open(`/jobs/${id(228)}/findings`, { height: 1500 }), 'findings')
+  await shot(await open(`/jobs/${id(228)}/repair`), 'repair')
 
   const run = await open(`/jobs/${id(231)}/align`)
   await take(run, {})

@@ -40,7 +40,7 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
     if (!handed) return
     const stored = (await selectEvents(db, [job!.id])).get(job!.id)!
     await updateJob(db, job!.id, { onBench: false })
-    await freezeHandover(db, job!, stored, stored.at(-1)!.id)
+    await freezeHandover(db, job!, stored, stored.at(-1)!)
   })
 }
 

@@ -8,7 +8,7 @@ import { jobState, type JobState } from '../../core/work'
 import { jobTag, type Job } from '../../shared/job'
 import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../shared/words/claimWords'
 import { compliance, unsettled, workDone } from '../../shared/words/handoverWords'
-import { HANDOVER_CAUTIONS, beforeAfterWords, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
+import { HANDOVER_CAUTIONS, alignedWords, beforeAfterWords, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
 import { dayAndTime, itemWords } from '../../shared/words/runWords'
 import { compareTable, heading, list, words } from './blocks'
 
@@ -57,7 +57,7 @@ function ownerCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Co
     heading('Does it keep the rules'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
     heading('Before and now'), list(orNone(beforeAfterWords(state.compared), 'Not measured both before and after.')),
     ...(less.length > 0 ? [heading('Why the meter may show less'), list(less)] : []),
-    heading('What was done'), list(orNone(mended, 'Measured and adjusted; no part was replaced.')),
+    heading('What was done'), list(orNone([...alignedWords(state.run), ...mended], 'Nothing was changed.')),
     ...(open.length > 0 ? [heading('Still open'), list(open)] : []),
     heading('How to run it'), list(operatingAdvice(h.sheet, state.compared)),
     ...handedWords(h),

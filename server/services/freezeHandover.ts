@@ -6,7 +6,7 @@ import { insertIssue } from '../db/queries/handoverIssue'
 import { recordFor } from './recordFor'
 
 /** Freezes the record as it stands with this event: the text whose SHA-256 is the signature. */
-export async function freezeHandover(db: Db, job: Job, events: readonly JobEvent[], eventId: string): Promise<void> {
-  const record = JSON.stringify(recordFor(job, events, events.at(-1)!.atMs))
-  await insertIssue(db, job.id, eventId, createHash('sha256').update(record).digest('hex'), record)
+export async function freezeHandover(db: Db, job: Job, events: readonly JobEvent[], event: JobEvent): Promise<void> {
+  const record = JSON.stringify(recordFor(job, events, event.atMs))
+  await insertIssue(db, job.id, event, createHash('sha256').update(record).digest('hex'), record)
 }

@@ -63,7 +63,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     if (await insertEvent(db, jobId, event)) {
       if (event.kind === 'handed-over') {
         await updateJob(db, jobId, { onBench: false })
-        await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event.id)
+        await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event)
       }
       return { isNew: true }
     }

@@ -1,5 +1,5 @@
 import { dbToPowerRatio, groupDigits, powerRatioToDb, type Quantity } from '../../core/quantity'
-import type { ComparedCell, JobEvent, OpenItem } from '../../core/run'
+import type { ComparedCell, JobEvent, OpenItem, RunState } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
 import type { ModelSheet } from '../../core/sheet'
 import { causeOf } from '../../core/diagnose'
@@ -19,8 +19,7 @@ const PLAIN: Partial<Record<Quantity, string>> = {
 
 /** What was and what is, on the middle channel: enough for an owner, the rest stands in the shop's copy. */
 export function beforeAfterWords(cells: readonly ComparedCell[]): string[] {
-  const channels = [...new Set(cells.flatMap(c => c.point.state.channel ?? []))].sort((a, b) => a - b)
-  const middle = channels[Math.floor((channels.length - 1) / 2)]
+  const middle = middleChannel(cells)
   const told = cells.filter(c => PLAIN[c.want.quantity] && isJudged(c) && (c.point.state.channel ?? middle) === middle && c.before.latest && c.after.latest)
   return told.map((c) => {
     const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
@@ -28,9 +27,15 @@ export function beforeAfterWords(cells: readonly ComparedCell[]): string[] {
   })
 }
 
-/** Why the meter may now show less, where it does. */
+function middleChannel(cells: readonly ComparedCell[]): number | undefined {
+  const channels = [...new Set(cells.flatMap(c => c.point.state.channel ?? []))].sort((a, b) => a - b)
+  return channels[Math.floor((channels.length - 1) / 2)]
+}
+
+/** Why the meter may now show less, where it does on the middle channel. */
 export function lessPowerWords(cells: readonly ComparedCell[]): string[] {
-  return cells.filter(c => c.want.quantity === 'powerW' && c.point.state.keyed).flatMap((c) => {
+  const middle = middleChannel(cells)
+  return cells.filter(c => c.want.quantity === 'powerW' && c.point.state.keyed && c.point.state.channel === middle).flatMap((c) => {
     const [before, after] = [c.before.latest?.reading.value, c.after.latest?.reading.value]
     if (!before || !after || after >= before * dbToPowerRatio(-0.2)) return []
     const db = powerRatioToDb(after / before)
@@ -51,6 +56,12 @@ export function operatingAdvice(sheet: ModelSheet, cells: readonly ComparedCell[
     ...(cells.some(c => c.point.state.lowPower) ? ['Low power is for high antennas and near stations.'] : []),
     'No external amplifier and no changed coverage where they are forbidden.',
   ]
+}
+
+/** What was aligned, by the names of the steps. */
+export function alignedWords(run: RunState): string[] {
+  const titles = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title.toLowerCase())
+  return titles.length > 0 ? [`Measured and set: ${titles.join(', ')}.`] : []
 }
 
 /** What was found and mended, from the record. */

@@ -22,7 +22,7 @@ function send() {
 </script>
 
 <template>
-  <div class="entry">
+  <div class="test-form">
     <v-text-field v-model="form.part" label="Part" placeholder="2SC1969, drawer 3" :error-messages="wrong('part')" />
     <v-text-field v-model="form.boughtAt" label="Bought at" />
     <v-text-field v-model="form.dcGain" label="DC gain" inputmode="decimal" :error-messages="wrong('dcGain')" />
@@ -35,6 +35,6 @@ function send() {
 </template>
 
 <style scoped>
-.entry { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; align-items: start; }
-@media (max-width: 760px) { .entry { grid-template-columns: 1fr 1fr; } }
+.test-form { display: grid; grid-template-columns: repeat(4, minmax(0, 1fr)); gap: 10px; align-items: start; }
+@media (max-width: 760px) { .test-form { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -4,11 +4,11 @@ import type { Db } from '../pool'
 const COLUMNS = 'number, checksum, created_at as "atMs"'
 
 /** Stores the next issue of a job. @returns its number */
-export async function insertIssue(db: Db, jobId: string, eventId: string, checksum: string, record: string): Promise<number> {
+export async function insertIssue(db: Db, jobId: string, event: { id: string, atMs: number }, checksum: string, record: string): Promise<number> {
   const { rows: [row] } = await db.query<{ number: number }>(
-    `insert into handover_issue (job_id, number, event_id, checksum, record)
-     select $1::uuid, coalesce(max(number), 0) + 1, $2::uuid, $3, $4 from handover_issue where job_id = $1::uuid
-     returning number`, [jobId, eventId, checksum, record])
+    `insert into handover_issue (job_id, number, event_id, checksum, record, created_at)
+     select $1::uuid, coalesce(max(number), 0) + 1, $2::uuid, $3, $4, to_timestamp($5::float8 / 1000) from handover_issue where job_id = $1::uuid
+     returning number`, [jobId, event.id, checksum, record, event.atMs])
   return row!.number
 }
 
