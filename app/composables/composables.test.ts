@@ -92,7 +92,7 @@ describe('taking rows', () => {
     const kept: Omit<RowTaken, 'id' | 'atMs'>[] = []
     const say = vi.fn()
     const rows = useRowTaking({
-      sheet: () => OSMUND_27F, rules: () => ruleSet('R-UK27'), phase: 'as-found', say, append: append ?? (async event => void kept.push(event)),
+      sheet: () => OSMUND_27F, rules: () => ruleSet('R-UK27'), phase: 'as-found', rows: () => [], say, append: append ?? (async event => void kept.push(event)),
       liveOf: q => live[q] === undefined ? null : entry(q, live[q]),
     })
     return { kept, say, rows }

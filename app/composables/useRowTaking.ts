@@ -1,7 +1,7 @@
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { Quantity, Reading } from '../../core/quantity'
-import type { Phase, RowTaken } from '../../core/run'
+import type { Phase, RowState, RowTaken } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
 import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { showPlain } from '../../core/quantity'
@@ -16,6 +16,8 @@ export interface RowTakingParts {
   readonly sheet: () => ModelSheet
   readonly rules: () => RuleSet
   readonly phase: Phase
+  /** matrix that a row is held against: the carrier of a modulated one */
+  readonly rows: () => readonly RowState[]
   readonly liveOf: LiveOf
   readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
   readonly say: (text: string, kind?: 'ok' | 'problem') => void
@@ -69,7 +71,7 @@ export function useRowTaking(parts: RowTakingParts) {
 
   /** A reading that cannot be true is challenged at once, and kept: the technician decides. */
   function sayKept(point: MeasurePoint, readings: readonly Reading[], what: string, partly: boolean) {
-    const doubts = doubtsOf(parts.sheet(), parts.rules(), point, rowConditions(parts.sheet(), point, parts.liveOf), readings)
+    const doubts = doubtsOf(parts.sheet(), parts.rules(), point, rowConditions(parts.sheet(), point, parts.liveOf), readings, parts.rows())
     parts.say([`${point.title}: ${what}.`, ...doubts].join(' '), partly || doubts.length > 0 ? 'problem' : 'ok')
   }
 

@@ -23,10 +23,10 @@ const live = useLiveStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useSaid()
 const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, rules: () => job.rules!, phase: props.phase, liveOf: live.liveOf, append: job.append, say })
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, rules: () => job.rules!, phase: props.phase, rows: () => rows.value, liveOf: live.liveOf, append: job.append, say })
 const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
 const striking = ref<string | null>(null)
-const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(job.sheet!, job.rules!, r)])))
+const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(job.sheet!, job.rules!, r, rows.value)])))
 
 function strikeLast() {
   striking.value = job.run!.history.readings.findLast(t => t.row.phase === props.phase && t.row.stepId === null && t.struck === null)?.reading.id ?? null

@@ -62,6 +62,7 @@ function toSi(number: number, unit: string, siUnit: string): number {
   const lower = unit.toLowerCase()
   if (lower === 'dbm' && siUnit === 'W') return dbmToWatts(number)
   if (lower === 'dbm' && siUnit === 'V') return dbmToVolts(number)
+  if (lower === 'db' && (siUnit === 'W' || siUnit === 'V')) throw new CoreError('unknown-unit', `"dB" is a ratio, not a level (P14). Meant dBm?`)
   const factor = FACTOR[siUnit]?.[lower]
   if (factor === undefined) throw new CoreError('unknown-unit', `"${unit}" is not a unit of this quantity (${Object.keys(FACTOR[siUnit] ?? {}).join(', ')})`)
   // Dividing by the reciprocal keeps 0.4 kHz exactly 400 where multiplying would leave a rounding tail.

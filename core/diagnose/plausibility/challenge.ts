@@ -4,11 +4,16 @@ import type { MeasurePoint, ModelSheet } from '../../sheet'
 
 /** A reading that cannot be true, or that contradicts its row. It is kept all the same; the rule and numbers are for the words. */
 export type Challenge =
+  | { readonly rule: 'P01', readonly quantity: 'sinadDb', readonly readDb: number, readonly mostDb: number, readonly inputV: number }
+  | { readonly rule: 'P03', readonly quantity: 'depthPositiveRatio' | 'depthNegativeRatio', readonly readRatio: number, readonly byPepRatio: number }
   | { readonly rule: 'P04', readonly quantity: 'powerW' | 'pepW', readonly meanW: number, readonly pepW: number }
+  | { readonly rule: 'P05', readonly quantity: 'powerW', readonly meanW: number, readonly carrierW: number, readonly mostW: number }
   | { readonly rule: 'P06', readonly quantity: 'powerW', readonly meanW: number, readonly inputW: number, readonly mostRatio: number }
   | { readonly rule: 'P10', readonly quantity: 'powerW', readonly readW: number, readonly factor: number, readonly likelyW: number }
   | { readonly rule: 'P11', readonly quantity: 'carrierHz' | 'referenceHz', readonly readHz: number, readonly nominalHz: number, readonly likelyHz: readonly number[] }
   | { readonly rule: 'P12', readonly quantity: 'carrierHz', readonly readHz: number, readonly channel: number, readonly planName: string, readonly nominalHz: number }
+  | { readonly rule: 'P16', readonly quantity: 'depthNegativeRatio', readonly readRatio: number }
+  | { readonly rule: 'P24', readonly quantity: 'pepW', readonly pepW: number, readonly carrierW: number, readonly byPepRatio: number }
   | { readonly rule: 'P33', readonly quantity: 'sensitivityV', readonly readV: number, readonly leastV: number }
   | { readonly rule: 'P37', readonly quantity: 'deviationPositiveHz' | 'deviationNegativeHz', readonly readHz: number }
 
@@ -18,6 +23,8 @@ export interface RowUnderDoubt {
   readonly point: MeasurePoint
   readonly conditions: RowConditions
   readonly readings: readonly Reading[]
+  /** unmodulated carrier on the same channel and power setting [W]; null = not measured yet */
+  readonly carrierW: number | null
   readonly askedOf: (quantity: Quantity) => Asked | null
 }
 

@@ -15,7 +15,7 @@ function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, con
     const want = point.wants.find(w => w.quantity === quantity)
     return want ? asked(OSMUND_27F, ruleSet('R-UK27'), want, point.state) : null
   }
-  return challenges({ sheet: OSMUND_27F, point, conditions: { ...CONDITIONS, ...conditions }, readings, askedOf })
+  return challenges({ sheet: OSMUND_27F, point, conditions: { ...CONDITIONS, ...conditions }, readings, askedOf, carrierW: null })
 }
 const names = (...args: Parameters<typeof rulesOf>) => rulesOf(...args).map(c => c.rule)
 

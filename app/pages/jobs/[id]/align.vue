@@ -29,7 +29,7 @@ const practice = usePracticeStore()
 const { said, say } = useSaid()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(() => run.value)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, rules: () => job.rules!, phase: 'adjusting', liveOf: live.liveOf, append: job.append, say })
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, rules: () => job.rules!, phase: 'adjusting', rows: () => job.asFound, liveOf: live.liveOf, append: job.append, say })
 const confirm = useStepConfirm(() => state.value, () => run.value, job.append, toNext, say)
 
 const quantity = computed(() => want.value.want.quantity)

@@ -18,7 +18,7 @@ const confirming = ref<string | null>(null)
 const diagnosis = computed(() => diagnose(store.sheet!, store.asFound, testsMade(store.sheet!, store.events), q => instruments.optionsFor(q).length > 0))
 const wrong = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length > 0))
 const inOrder = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length === 0 && d.fine.length > 0))
-const doubts = computed(() => store.asFound.flatMap(r => rowDoubts(store.sheet!, store.rules!, r).map(words => ({ title: r.point.title, words }))))
+const doubts = computed(() => store.asFound.flatMap(r => rowDoubts(store.sheet!, store.rules!, r, store.asFound).map(words => ({ title: r.point.title, words }))))
 const confirmed = computed(() => store.events.flatMap(e => e.kind === 'cause-confirmed' ? [e] : []))
 const measured = computed(() => store.asFound.some(r => r.cells.some(c => c.latest)))
 

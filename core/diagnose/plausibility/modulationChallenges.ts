@@ -1,0 +1,42 @@
+import { standardToBound, type Reading } from '../../quantity'
+import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
+
+/** Depth by two ways further apart than this contradict each other (common practice: 10 points). */
+const DEPTHS_APART = 0.1
+/** PEP over carrier above this on a tone is over-modulation, whatever is said (87 to 114 % lie between 3.5 and 4.6). */
+const CLEAN_RATIO = 4.6
+/** Mean power of a sine tone with m <= 1: at most 1.5 times the carrier (C01). */
+const MEAN_RATIO = 1.5
+const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
+
+/**
+ * AM readings that contradict each other: trough deeper than the carrier (P16), mean power that no true mean shows (P05),
+ * depth against PEP (P03), "clean" with too high a crest (P24). Needs the carrier of the same channel for all but the first.
+ * Uncertainties are given the benefit of the doubt.
+ */
+export function modulationChallenges(row: RowUnderDoubt): Challenge[] {
+  if (row.conditions.mode !== 'AM' || row.conditions.toneHz === null) return []
+  return [...troughTooDeep(row), ...againstCarrier(row)]
+}
+
+function troughTooDeep(row: RowUnderDoubt): Challenge[] {
+  const trough = readingIn(row, 'depthNegativeRatio')
+  return trough && trough.value - bound(trough) > 1 ? [{ rule: 'P16', quantity: 'depthNegativeRatio', readRatio: trough.value }] : []
+}
+
+function againstCarrier(row: RowUnderDoubt): Challenge[] {
+  const { carrierW } = row
+  if (carrierW === null || carrierW <= 0) return []
+  const [mean, pep] = [readingIn(row, 'powerW'), readingIn(row, 'pepW')]
+  const depth = readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
+  const out: Challenge[] = []
+  // Pinched off, the mean may pass 1.5 (C02): only a depth that is read says that it was not.
+  if (mean && depth && depth.value <= 1 && mean.value - bound(mean) > MEAN_RATIO * carrierW) out.push({ rule: 'P05', quantity: 'powerW', meanW: mean.value, carrierW, mostW: carrierW * (1 + depth.value ** 2 / 2) })
+  if (!pep) return out
+  const byPep = Math.sqrt(pep.value / carrierW) - 1
+  // dm = (1 + m) / 2 x relative error of the ratio (C07).
+  const slack = (1 + byPep) / 2 * (bound(pep) / pep.value) + (depth ? bound(depth) : 0)
+  if (depth && Math.abs(byPep - depth.value) - slack > DEPTHS_APART) out.push({ rule: 'P03', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, byPepRatio: byPep })
+  if ((pep.value - bound(pep)) / carrierW > CLEAN_RATIO) out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
+  return out
+}
