@@ -44,8 +44,10 @@ export type Intake = InferType<typeof intakeBody>
 
 export const newJobBody = intakeBody.shape({ id: string().uuid().required() }).noUnknown(true, UNKNOWN_FIELD)
 
-/** Parts of a job that may be corrected later. */
+/** Parts of a job that may be corrected later, all at once or one by one. */
 export const jobPatch = object({
+  /** version of the job that the change was made from */
+  version: number().integer().min(1).required(),
   owner: string().trim().label('Owner').max(200).min(1),
   contact: string().trim().label('Contact').max(500),
   ruleSetId: string().label('Rule set').max(20),
@@ -59,11 +61,15 @@ export const jobPatch = object({
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type JobPatch = InferType<typeof jobPatch>
+/** The fields of a change, without the version it starts from. */
+export type JobChange = Omit<JobPatch, 'version'>
 
 /** A job as it travels. */
 export interface Job extends Omit<Intake, 'promisedOn'> {
   readonly id: string
   readonly number: number
+  /** grows with every change of the intake */
+  readonly version: number
   readonly sheetRevision: number
   readonly promisedOn: string | null
   readonly onBench: boolean

@@ -53,6 +53,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
       <div class="top">
         <h1>On the bench</h1>
         <label class="find">Find <kbd>/</kbd> <input ref="searchField" v-model="search" type="search" placeholder="tag, serial, owner" @keydown.esc="search = ''"></label>
+        <v-btn href="/api/calendar.ics" download>Calendar</v-btn>
         <v-btn variant="flat" color="primary" @click="openForm">Take in a set <kbd>J</kbd></v-btn>
       </div>
       <div v-if="store.failure" class="care my-4" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>

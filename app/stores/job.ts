@@ -7,7 +7,7 @@ import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import { jobState } from '../../core/work'
 import type { HandoverIssue } from '../../shared/handoverIssue'
-import type { Job, JobPatch } from '../../shared/job'
+import type { Job, JobChange, JobPatch } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
 import { useOutboxStore } from './outbox'
@@ -100,9 +100,9 @@ export const useJobStore = defineStore('job', () => {
   }
 
   /** @returns the failure, or null when it was stored */
-  async function change(patch: JobPatch): Promise<Failure | null> {
+  async function change(patch: JobChange, version: number): Promise<Failure | null> {
     try {
-      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, { method: 'PATCH', body: patch, retry: 0 })
+      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, { method: 'PATCH', body: { ...patch, version } satisfies JobPatch, retry: 0 })
       return null
     }
     catch (error) {
@@ -110,5 +110,10 @@ export const useJobStore = defineStore('job', () => {
     }
   }
 
-  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change }
+  /** The job as the server has it now, beside what is open here; null without an answer. */
+  async function peek(): Promise<Job | null> {
+    return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(answer => answer.job, () => null)
+  }
+
+  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change, peek }
 })

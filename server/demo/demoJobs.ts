@@ -39,7 +39,7 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
     const handed = events.some(e => e.kind === 'handed-over')
     if (!handed) return
     const stored = (await selectEvents(db, [job!.id])).get(job!.id)!
-    await updateJob(db, job!.id, { onBench: false })
+    await updateJob(db, job!.id, { onBench: false }, null)
     await freezeHandover(db, job!, stored, stored.at(-1)!)
   })
 }

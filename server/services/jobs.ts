@@ -41,11 +41,13 @@ export async function jobWithEvents(id: string): Promise<JobWithEvents> {
   return { job, events: events.get(id)! }
 }
 
-export async function changeJob(id: string, patch: JobPatch): Promise<Job> {
-  if (patch.ruleSetId !== undefined) ruleSet(patch.ruleSetId)
-  const job = await updateJob(pool, id, patch)
-  if (!job) throw unknownJob(id)
-  return job
+/** Changes an intake; a change made from an older version is refused, so that nobody overwrites anybody silently. */
+export async function changeJob(id: string, { version, ...change }: JobPatch): Promise<Job> {
+  if (change.ruleSetId !== undefined) ruleSet(change.ruleSetId)
+  const job = await updateJob(pool, id, change, version)
+  if (job) return job
+  await requireJob(id)
+  throw new ApiError(409, 'changed-meanwhile', 'Somebody else changed this job meanwhile. Nothing of yours is lost: compare, then save again.', 'version')
 }
 
 /**
@@ -62,7 +64,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     }
     if (await insertEvent(db, jobId, event)) {
       if (event.kind === 'handed-over') {
-        await updateJob(db, jobId, { onBench: false })
+        await updateJob(db, jobId, { onBench: false }, null)
         await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event)
       }
       return { isNew: true }

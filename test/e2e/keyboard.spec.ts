@@ -47,6 +47,7 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
 
   // Struck out with a reason, not deleted.
   await page.keyboard.press('u')
+  await expect(page.getByRole('dialog').getByLabel('Reason')).toBeFocused()
   await page.keyboard.type('read off the wrong meter')
   await page.keyboard.press('Control+Enter')
   await expect(said(page)).toContainText('Struck out')

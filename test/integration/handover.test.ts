@@ -69,7 +69,7 @@ describe('a handover', () => {
     const [first] = await issues(id)
     const frozen = await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()
     expect(createHash('sha256').update(frozen).digest('hex')).toBe(first!.checksum)
-    await house.request('PATCH', `/api/jobs/${id}`, { owner: 'Somebody else' })
+    await house.request('PATCH', `/api/jobs/${id}`, { version: 2, owner: 'Somebody else' })
     await house.request('POST', `/api/jobs/${id}/events`, { kind: 'note', id: randomUUID(), atMs: 1_795_000_100_000, stepId: null, text: 'the lead was exchanged too' })
     expect(await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()).toBe(frozen)
     await handOver(id, 'second time')

@@ -37,8 +37,27 @@ describe('jobs', () => {
   })
   it('is corrected field by field', async () => {
     const id = await house.newJob()
-    expect((await house.request('PATCH', `/api/jobs/${id}`, { serial: '41878', promisedOn: '2026-12-04' })).body).toMatchObject({ serial: '41878', promisedOn: '2026-12-04', owner: INTAKE.owner })
-    expect((await house.request('PATCH', `/api/jobs/${id}`, { promisedOn: null })).body).toMatchObject({ promisedOn: null })
+    expect((await house.request('PATCH', `/api/jobs/${id}`, { version: 1, serial: '41878', promisedOn: '2026-12-04' })).body).toMatchObject({ serial: '41878', promisedOn: '2026-12-04', owner: INTAKE.owner })
+    expect((await house.request('PATCH', `/api/jobs/${id}`, { version: 2, promisedOn: null })).body).toMatchObject({ promisedOn: null })
+  })
+})
+
+describe('two people at one intake', () => {
+  it('the second change is refused with words, not written over the first, and goes through once it knows of it', async () => {
+    const id = await house.newJob()
+    const change = (version: number, body: object) => house.request('PATCH', `/api/jobs/${id}`, { version, ...body })
+    expect((await change(1, { owner: 'Anna' })).body).toMatchObject({ version: 2, owner: 'Anna' })
+    const refused = await change(1, { owner: 'Bert', serial: '9' })
+    expect([refused.status, refused.error!.code]).toEqual([409, 'changed-meanwhile'])
+    expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({ job: { owner: 'Anna', serial: INTAKE.serial, version: 2 } })
+    expect((await change(2, { owner: 'Bert' })).body).toMatchObject({ version: 3, owner: 'Bert' })
+    expect((await change(3, {})).body).toMatchObject({ owner: 'Bert' })
+    expect((await house.request('PATCH', `/api/jobs/${id}`, { owner: 'x' })).error).toMatchObject({ code: 'invalid-field', field: 'version' })
+  })
+  it('of ten changes at once from the same version one is taken', async () => {
+    const id = await house.newJob()
+    const answers = await Promise.all(Array.from({ length: 10 }, (_, i) => house.request('PATCH', `/api/jobs/${id}`, { version: 1, owner: `owner ${i}` })))
+    expect(answers.map(a => a.status).sort()).toEqual([200, ...Array<number>(9).fill(409)])
   })
 })
 
@@ -70,7 +89,7 @@ describe('claims', () => {
     await post(id, row())
     expect((await house.request('GET', `/api/jobs/${id}/record.json`)).body).toMatchObject({ claims: [{ outcome: 'confirmed', measuredValue: 2.8 }] })
     const corrected = [{ ...claim, kind: 'over' }, { ...claim, id: randomUUID(), quantity: 'frequencyErrorHz', value: -70, kind: 'about', meter: '' }]
-    expect((await house.request('PATCH', `/api/jobs/${id}`, { claims: corrected })).body).toMatchObject({ claims: corrected })
+    expect((await house.request('PATCH', `/api/jobs/${id}`, { version: 1, claims: corrected })).body).toMatchObject({ claims: corrected })
     expect((await house.request('GET', `/api/jobs/${id}/record.json`)).body).toMatchObject({ claims: [{ outcome: 'refuted' }, { outcome: 'confirmed' }] })
   })
   it.each([[{ value: -3 }, 'claims[0].value'], [{ kind: 'nearly' }, 'claims[0].kind'], [{ quantity: 'smell' }, 'claims[0].quantity']])('with %j are refused, the place named', async (change, field) => {

@@ -1,7 +1,7 @@
-import type { Job, JobPatch } from '../../../shared/job'
+import type { Job, JobChange } from '../../../shared/job'
 import type { Db } from '../pool'
 
-const COLUMNS = `id, number, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
+const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
   serial, complaint, claims, accessories, may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
 
 const INSERT = `
@@ -10,7 +10,7 @@ const INSERT = `
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
-export type NewJob = Omit<Job, 'number' | 'onBench' | 'createdAtMs'>
+export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'createdAtMs'>
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
@@ -29,22 +29,25 @@ export async function selectJobs(db: Db, limit: number): Promise<Job[]> {
   return rows
 }
 
-const COLUMN_OF: Record<keyof JobPatch, string> = {
+const COLUMN_OF: Record<keyof JobChange, string> = {
   owner: 'owner', contact: 'contact', ruleSetId: 'rule_set_id', serial: 'serial', complaint: 'complaint',
   claims: 'claims', accessories: 'accessories', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
 }
 
-/** Changes the named fields only. @returns null when there is no such job */
-export async function updateJob(db: Db, id: string, patch: JobPatch): Promise<Job | null> {
-  const fields = (Object.keys(patch) as (keyof JobPatch)[]).filter(k => patch[k] !== undefined)
-  if (fields.length === 0) return selectJob(db, id)
-  const set = fields.map((k, i) => `${COLUMN_OF[k]} = $${i + 2}`).join(', ')
-  const { rows } = await db.query<Job>(`update job set ${set} where id = $1::uuid returning ${COLUMNS}`, [id, ...fields.map(k => toColumn(k, patch))])
+/**
+ * Changes the named fields only.
+ * @param version the change was made from; null = whatever it is now
+ * @returns null when there is no such job in that version
+ */
+export async function updateJob(db: Db, id: string, change: JobChange, version: number | null): Promise<Job | null> {
+  const fields = (Object.keys(change) as (keyof JobChange)[]).filter(k => change[k] !== undefined)
+  const set = [...fields.map((k, i) => `${COLUMN_OF[k]} = $${i + 3}`), 'version = version + 1'].join(', ')
+  const { rows } = await db.query<Job>(`update job set ${set} where id = $1::uuid and ($2::int is null or version = $2::int) returning ${COLUMNS}`, [id, version, ...fields.map(k => toColumn(k, change))])
   return rows[0] ?? null
 }
 
 /** node-postgres would turn a list into a PostgreSQL array; claims are JSON. An empty day is no day. */
-function toColumn(field: keyof JobPatch, patch: JobPatch): unknown {
+function toColumn(field: keyof JobChange, patch: JobChange): unknown {
   if (field === 'claims') return JSON.stringify(patch.claims)
   return field === 'promisedOn' && patch.promisedOn === '' ? null : patch[field]
 }

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import EarlierJobs from '../../../components/job/EarlierJobs.vue'
+import IntakeConflict from '../../../components/job/IntakeConflict.vue'
 import IntakeForm from '../../../components/job/IntakeForm.vue'
 import type { Failure } from '../../../logic/failureWords'
 import { useSaid } from '../../../composables/useSaid'
 import { useJobStore } from '../../../stores/job'
 import { useJobsStore } from '../../../stores/jobs'
-import type { Intake } from '../../../../shared/job'
+import type { Intake, Job } from '../../../../shared/job'
 
 const store = useJobStore()
 const jobs = useJobsStore()
@@ -18,12 +19,30 @@ const initial = computed<Intake>(() => {
   return { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn }
 })
 onMounted(() => void jobs.lookUpSet(store.job!.sheetId, store.job!.serial, store.job!.id))
+/** Version that the form was filled from: the job may be loaded anew underneath it. */
+const base = ref(store.job!.version)
+const conflict = ref<{ mine: Intake, theirs: Job } | null>(null)
+
 async function save(intake: Intake) {
   busy.value = true
-  const { sheetId: _model, ...patch } = intake
-  failure.value = await store.change({ ...patch, promisedOn: patch.promisedOn || null })
+  const { sheetId: _model, ...change } = intake
+  failure.value = await store.change({ ...change, promisedOn: change.promisedOn || null }, base.value)
+  const theirs = failure.value?.code === 'changed-meanwhile' ? await store.peek() : null
+  conflict.value = theirs ? { mine: intake, theirs } : null
   busy.value = false
-  if (!failure.value) say('Intake corrected')
+  if (theirs) failure.value = null
+  if (failure.value || theirs) return
+  base.value = store.job!.version
+  say('Intake corrected')
+}
+function keepMine({ mine, theirs }: NonNullable<typeof conflict.value>) {
+  base.value = theirs.version
+  return save(mine)
+}
+function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
+  store.job = theirs
+  base.value = theirs.version
+  conflict.value = null
 }
 </script>
 
@@ -31,8 +50,9 @@ async function save(intake: Intake) {
   <div class="page">
     <h1>Intake</h1>
     <p class="lead">Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the handover; the model stays, since the readings belong to its sheet.</p>
+    <IntakeConflict v-if="conflict" :mine="conflict.mine" :theirs="conflict.theirs" @keep="keepMine(conflict)" @take="takeTheirs(conflict)" />
     <div class="with-aside">
-      <IntakeForm :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
+      <IntakeForm :key="base" :initial="initial" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
         <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank">Tag</v-btn>
         <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
       </IntakeForm>

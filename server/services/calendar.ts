@@ -1,0 +1,37 @@
+import { createEvents, type DateArray, type EventAttributes } from 'ics'
+import type { JobEvent } from '../../core/run'
+import { modelSheet } from '../../core/sheet'
+import { runningSoak, waits } from '../../core/work'
+import { jobTag, type Job } from '../../shared/job'
+import { WAIT_WORDS } from '../../shared/words/workWords'
+import { pool } from '../db/pool'
+import { selectJobs } from '../db/queries/job'
+import { selectEvents } from '../db/queries/jobEvent'
+
+const MOST_JOBS = 500
+
+/** Promised days, expected parts and ends of soaks of everything on the bench, as iCalendar (RFC 5545). */
+export async function benchCalendar(): Promise<string> {
+  const jobs = (await selectJobs(pool, MOST_JOBS)).filter(j => j.onBench)
+  const events = await selectEvents(pool, jobs.map(j => j.id))
+  const { error, value } = createEvents(jobs.flatMap(job => entriesOf(job, events.get(job.id)!)), { calName: 'Diapason bench', productId: 'diapason' })
+  if (error) throw error
+  return value!
+}
+
+function entriesOf(job: Job, events: readonly JobEvent[]): EventAttributes[] {
+  const name = `${jobTag(job.number)} ${modelSheet(job.sheetId, job.sheetRevision).model}`
+  const soak = runningSoak(events)
+  return [
+    ...(job.promisedOn ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} promised to ${job.owner}`)] : []),
+    ...waits(events).filter(w => w.ended === null && w.begun.untilDay).map(w => wholeDay(`wait-${w.begun.id}`, w.begun.untilDay!, `${name}: ${WAIT_WORDS[w.begun.waitsFor]}, ${w.begun.text}`)),
+    ...(soak ? [{ uid: `soak-${soak.begun.id}@diapason`, title: `${name}: soak ends`, start: soak.endsAtMs, startInputType: 'utc' as const, duration: { minutes: 15 } }] : []),
+  ]
+}
+
+function wholeDay(id: string, isoDay: string, title: string): EventAttributes {
+  const [year, month, day] = isoDay.split('-').map(Number) as [number, number, number]
+  const next = new Date(Date.UTC(year, month - 1, day + 1))
+  const end: DateArray = [next.getUTCFullYear(), next.getUTCMonth() + 1, next.getUTCDate()]
+  return { uid: `${id}@diapason`, title, start: [year, month, day], end }
+}
