@@ -60,7 +60,7 @@ describe('work beside the readings', () => {
 describe('the calendar of the bench', () => {
   it('holds promised days, expected parts and the end of a soak, and lets go of what is over', async () => {
     const id = await house.newJob({ promisedOn: '2026-12-04', owner: 'Comma, and; semicolon' })
-    await post(id, { kind: 'wait-begun', waitsFor: 'parts', text: 'crystal', untilDay: '2026-12-31' })
+    await post(id, { kind: 'wait-begun', waitsFor: 'parts', text: 'relay of this set', untilDay: '2026-12-31' })
     await post(id, { kind: 'soak-begun', hours: 4, text: '' })
     const calendar = async () => ((await house.request('GET', '/api/calendar.ics')).body as string).replace(/\r\n[ \t]/g, '').split('\r\n')
     const lines = await calendar()
@@ -72,6 +72,6 @@ describe('the calendar of the bench', () => {
     // 1 795 000 000 s is 2026-11-18 11:06:40 UTC; four hours later the soak ends.
     expect(lines.some(l => /^DTSTART:20261118T1506\d*Z$/.test(l))).toBe(true)
     await post(id, { kind: 'handed-over', text: '' })
-    expect((await calendar()).join('\n')).not.toContain('crystal')
+    expect((await calendar()).join('\n')).not.toContain('relay of this set')
   })
 })
