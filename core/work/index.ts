@@ -12,5 +12,6 @@ export { questions, waits, waitsFor, type Question, type Wait, type WaitsFor } f
 // Mending
 export { partVerdict, type PartVerdict } from './partTest'
 export { biasBeforeKey, owedAfterFinal, type Owed } from './afterFinal'
+export { warnings, type Warning } from './warnings'
 // Proving
 export { runningSoak, soaks, type Soak } from './soak'

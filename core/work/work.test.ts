@@ -5,7 +5,7 @@ import { ruleSet } from '../rules'
 import type { JobEvent, WorkEvent } from '../run'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { OSMUND_40A } from '../sheet/osmund40a/sheet'
-import { firstPowerPlan, idleOutcome, inspectionItems, jobState, owedAfterFinal, biasBeforeKey, partVerdict, powerVerdict, questions, runningSoak, soaks, testsMade, waitsFor } from './index'
+import { firstPowerPlan, idleOutcome, inspectionItems, jobState, owedAfterFinal, biasBeforeKey, partVerdict, powerVerdict, questions, runningSoak, soaks, testsMade, waitsFor, warnings } from './index'
 
 type Fresh<E> = E extends WorkEvent ? Omit<E, 'id' | 'atMs'> : never
 let count = 0
@@ -98,6 +98,16 @@ describe('after a new final', () => {
     expect(biasBeforeKey(OSMUND_27F, [changed])).toBe(true)
     expect(biasBeforeKey(OSMUND_27F, [changed, { kind: 'item-settled', id: 'x', atMs: 1, itemId: owed[0]!.id, text: '0.62 V' }])).toBe(false)
     expect(owedAfterFinal({ ...OSMUND_27F, kind: 'hybrid-valve' }, [changed]).map(o => o.title)[1]).toMatch(/^Neutralising/)
+  })
+})
+
+describe('warnings', () => {
+  it('stand until what they are about is done, the gravest first', () => {
+    const changed = work({ kind: 'part-changed', designator: 'Q12', partOut: '', partIn: '2SC1969', isFinal: true, text: '' })
+    expect(warnings(OSMUND_27F, [])).toEqual([])
+    expect(warnings(OSMUND_27F, [power('limit'), changed])).toEqual(['stays-off', 'bias-before-key'])
+    expect(warnings(OSMUND_27F, [power('limit'), changed, power('normal')])).toEqual(['bias-before-key'])
+    expect(warnings(OSMUND_27F, [changed, { kind: 'item-settled', id: 'y', atMs: 1, itemId: owedAfterFinal(OSMUND_27F, [changed])[0]!.id, text: '0.62 V' }])).toEqual([])
   })
 })
 

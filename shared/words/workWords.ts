@@ -1,6 +1,6 @@
 import { groupDigits } from '../../core/quantity'
 import type { ANSWERS, ITEM_STATES, POWER_SEEN, WAITS_FOR } from '../../core/run'
-import type { FirstPowerPlan, PartVerdict, PowerVerdict, WaitsFor } from '../../core/work'
+import type { FirstPowerPlan, PartVerdict, PowerVerdict, WaitsFor, Warning } from '../../core/work'
 import { day } from './runWords'
 
 export const ITEM_STATE_WORDS: Record<typeof ITEM_STATES[number], string> = { fine: 'Fine', seen: 'Seen', treated: 'Treated', ask: 'Ask owner' }
@@ -19,6 +19,11 @@ export const PART_VERDICT_WORDS: Record<PartVerdict, string> = {
   'accepted': 'accepted: it makes its RF power',
   'rejected': 'rejected',
   'not-proved': 'not proved: DC gain alone passes counterfeits, test it with RF',
+}
+
+export const WARNING_WORDS: Record<Warning, string> = {
+  'stays-off': 'This set was switched off at first power. It stays off until the short is isolated and first power is normal.',
+  'bias-before-key': 'A final was replaced. Bias before key: set it, then settle that item on the handover page.',
 }
 
 const ampere = (a: number) => `${groupDigits(a, 2)}\u2009A`

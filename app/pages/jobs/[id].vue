@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { computed, watch } from 'vue'
+import { warnings } from '../../../core/work'
 import JobHeader from '../../components/job/JobHeader.vue'
 import { useJobStore } from '../../stores/job'
+import { WARNING_WORDS } from '../../../shared/words/workWords'
 import { dayAndTime } from '../../../shared/words/runWords'
 import { jobTag } from '../../../shared/job'
 
 const route = useRoute()
 const store = useJobStore()
 const id = computed(() => String(route.params.id))
+const warned = computed(() => store.sheet ? warnings(store.sheet, store.events) : [])
 const stage = computed(() => route.path.split('/')[3] ?? '')
 useHead({ title: computed(() => store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job') })
 /** Somebody may have worked on the job at the other bench meanwhile. */
@@ -25,6 +28,7 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
       <JobHeader :job="store.job" :sheet="store.sheet" :rules="store.rules" :done="store.done" :stage="stage" />
       <p v-if="store.fromMemory" class="banner" role="status">The server does not answer. This is the job as this browser last knew it; what you take is kept here and sent later.</p>
       <p v-else-if="store.handedOver" class="banner">Handed over {{ dayAndTime(store.handedOver.atMs) }}. Later entries are marked with their time.</p>
+      <p v-for="w in warned" :key="w" class="banner stop" role="alert"><b>{{ WARNING_WORDS[w] }}</b></p>
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">
@@ -39,5 +43,6 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
 
 <style scoped>
 .job { display: flex; flex-direction: column; flex: 1; min-height: 0; }
+.banner.stop { border-left: 4px solid var(--out); }
 .banner { margin: 0; padding: 8px 20px; border-left: 4px dashed var(--unsure); background: var(--sheet); font-size: 14px; }
 </style>

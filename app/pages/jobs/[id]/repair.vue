@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import PartForms from '../../../components/work/PartForms.vue'
 import QuestionList from '../../../components/work/QuestionList.vue'
-import { biasBeforeKey, owedAfterFinal, questions, waits } from '../../../../core/work'
+import { owedAfterFinal, questions, waits } from '../../../../core/work'
 import type { PartChanged, PartTested, Treated } from '../../../../core/run'
 import { useEventForm } from '../../../composables/useEventForm'
 import { useJobStore } from '../../../stores/job'
@@ -13,14 +13,12 @@ const changed = computed(() => store.events.filter((e): e is PartChanged => e.ki
 const tested = computed(() => store.events.filter((e): e is PartTested => e.kind === 'part-tested'))
 const treated = computed(() => store.events.filter((e): e is Treated => e.kind === 'treated'))
 const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
-const keyWaits = computed(() => biasBeforeKey(store.sheet!, store.events))
 </script>
 
 <template>
   <div class="page">
     <h1>Repair</h1>
     <p class="lead">What is asked and waited for, what went out and in, what was tested and treated. Glue, renewed capacitors, a fitted trimmer, a crystal or a conversion are asked first.</p>
-    <p v-if="keyWaits" class="care mb-4" role="status"><b>Bias before key.</b> A final was replaced: set its bias and settle that item on the handover page before the first key-down.</p>
     <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
     <QuestionList :questions="questions(store.events)" :waits="waits(store.events)" :wrong="wrong" @send="send" />
     <PartForms :changed="changed" :tested="tested" :treated="treated" :owed="owed" :wrong="wrong" @send="send" />
