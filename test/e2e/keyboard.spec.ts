@@ -8,7 +8,11 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await page.keyboard.press('j')
   await expect(page.getByLabel('Owner', { exact: true })).toBeFocused()
   await page.keyboard.type('Quarry lorry 7')
-  for (let i = 0; i < 3; i++) await page.keyboard.press('Tab')
+  // At the pace of a hand: each field takes the focus before the next Tab.
+  for (let i = 0; i < 3; i++) {
+    await page.waitForTimeout(150)
+    await page.keyboard.press('Tab')
+  }
   await expect(page.getByLabel('Serial')).toBeFocused()
   await page.keyboard.type('40622')
   await page.keyboard.press('Tab')
