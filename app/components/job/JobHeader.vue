@@ -14,7 +14,7 @@ const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'inspection': 'Inspe
   <header class="job-header">
     <div class="tag"><b>{{ jobTag(job.number) }} {{ sheet.model }}</b><span>serial {{ job.serial }}, {{ job.owner }}, {{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised' }}</span></div>
     <nav class="stages" aria-label="Stages of the job">
-      <NuxtLink v-for="s in STAGES" :key="s" :to="`/jobs/${job.id}/${s}`" :class="{ on: stage === s }" :aria-current="stage === s ? 'step' : undefined">
+      <NuxtLink v-for="s in STAGES" :key="s" prefetch-on="interaction" :to="`/jobs/${job.id}/${s}`" :class="{ on: stage === s }" :aria-current="stage === s ? 'step' : undefined">
         <StateMark :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s] }}<span class="sr">{{ done[s] ? 'complete' : 'open' }}</span>
       </NuxtLink>
     </nav>

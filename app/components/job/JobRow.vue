@@ -13,7 +13,7 @@ const next = computed(() => !props.job.onBench ? 'handed over' : props.waitsFor 
 </script>
 
 <template>
-  <NuxtLink class="job-row" :to="`/jobs/${job.id}/${job.onBench ? stage : 'handover'}`">
+  <NuxtLink class="job-row" prefetch-on="interaction" :to="`/jobs/${job.id}/${job.onBench ? stage : 'handover'}`">
     <b class="fig">{{ jobTag(job.number) }}</b>
     <span class="what"><b>{{ model }}</b> <span class="quiet">serial {{ job.serial }}</span><br><span class="quiet">{{ job.owner }}</span></span>
     <span class="complaint">{{ job.complaint }}</span>
