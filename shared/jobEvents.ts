@@ -1,8 +1,9 @@
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
-import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
+import { BOUNDS, QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { JOB_EVENT_KINDS, type JobEvent } from '../core/run'
 import { WORK_EVENT_BODIES } from './workEvents'
 import { MODES } from '../core/rules'
+import { COVERAGES } from '../core/sheet'
 import { CoreError } from '../core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
 import { text, uuid } from './eventFields'
@@ -26,6 +27,7 @@ const reading = object({
   standardUncertainty: number().min(0).max(1e12).nullable().defined(),
   source: string().oneOf(['instrument', 'typed']).required(),
   instrument: string().max(100).nullable().defined(),
+  bound: string().oneOf(BOUNDS).optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 const conditions = object({
@@ -35,6 +37,8 @@ const conditions = object({
   toneHz: number().min(0).max(1e5).nullable().defined(),
   toneV: number().min(0).max(10).nullable().defined(),
   inputV: number().min(0).max(10).nullable().defined(),
+  coverage: string().oneOf(COVERAGES).required(),
+  setting: string().max(200).defined(),
   supplyV: number().min(0).max(1000).nullable().defined(),
   load: string().max(200).defined(),
   onTimeS: number().min(0).max(1e8).nullable().defined(),

@@ -1,6 +1,6 @@
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
-import type { Quantity, Reading } from '../../core/quantity'
+import type { Bound, Quantity, Reading } from '../../core/quantity'
 import type { Phase, RowState, RowTaken } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
 import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
@@ -9,7 +9,7 @@ import { liveReadings, missingRf, otherChannel, rowConditions, rowTaken, type Li
 import { doubtsOf } from '../logic/challengeWords'
 import { typedUncertainty, type TypedInstrument } from '../logic/typedInstrument'
 
-export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly instrument: TypedInstrument | null }
+export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly instrument: TypedInstrument | null }
 
 /** What a screen that takes rows needs from the stores. */
 export interface RowTakingParts {
@@ -60,7 +60,7 @@ export function useRowTaking(parts: RowTakingParts) {
     const point = pointOf(parts.sheet(), stepId, pointId)
     const readings = entries.map(e => ({
       id: uuid(), quantity: e.quantity, value: e.value, source: 'typed' as const, instrument: e.instrument?.name ?? null,
-      standardUncertainty: typedUncertainty(e.value, e.quantity, e.instrument),
+      standardUncertainty: typedUncertainty(e.value, e.quantity, e.instrument), ...(e.bound ? { bound: e.bound } : {}),
     }))
     const row = typing.value
     if (!(await store(stepId, point, readings))) return false

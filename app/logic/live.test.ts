@@ -49,7 +49,7 @@ describe('taking a row', () => {
     expect(otherChannel(OSMUND_27F, pointOf(OSMUND_27F, null, 'receiver'), live([entry('carrierHz', 27_991_180)]))).toBeNull()
   })
   it('keeps the conditions', () => {
-    expect(rowConditions(OSMUND_27F, point, live([entry('supplyV', 13.8), entry('onTimeS', 1500)]))).toEqual({ mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, load: OSMUND_27F.load, supplyV: 13.8, onTimeS: 1500 })
+    expect(rowConditions(OSMUND_27F, point, live([entry('supplyV', 13.8), entry('onTimeS', 1500)]))).toEqual({ mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', load: OSMUND_27F.load, supplyV: 13.8, onTimeS: 1500 })
     expect(rowConditions(OSMUND_27F, point, () => null)).toMatchObject({ supplyV: null, onTimeS: null })
   })
   it('notices that the set is not keyed', () => {

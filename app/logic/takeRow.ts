@@ -1,7 +1,7 @@
 import type { Quantity, Reading } from '../../core/quantity'
 import type { Phase, RowConditions, RowTaken } from '../../core/run'
 import { channelHz, nearestChannel } from '../../core/rules'
-import type { MeasurePoint, ModelSheet } from '../../core/sheet'
+import { conditionsAsked, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import type { LiveEntry } from './liveBook'
 
 /** Live entry of a quantity, or null when there is nothing live to take. */
@@ -36,8 +36,7 @@ export function liveReadings(point: MeasurePoint, live: LiveOf, newId: NewId): R
 
 /** What stands while the row is taken: from the sheet what was asked, from the instruments what is. */
 export function rowConditions(sheet: ModelSheet, point: MeasurePoint, live: LiveOf): RowConditions {
-  const { mode, channel, lowPower, toneHz, toneV, inputV } = point.state
-  return { mode, channel, lowPower, toneHz, toneV, inputV, load: sheet.load, supplyV: live('supplyV')?.value ?? null, onTimeS: live('onTimeS')?.value ?? null }
+  return { ...conditionsAsked(point.state), load: sheet.load, supplyV: live('supplyV')?.value ?? null, onTimeS: live('onTimeS')?.value ?? null }
 }
 
 export function rowTaken(phase: Phase, stepId: string | null, point: MeasurePoint, conditions: RowConditions, readings: readonly Reading[], id: string, atMs: number): RowTaken {

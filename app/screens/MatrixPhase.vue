@@ -45,7 +45,7 @@ onMounted(() => (live.keyDownLimitS = 20))
 
 <template>
   <MatrixScreen
-    :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :doubts="doubts" :active="active" :typing="typing" :said="said"
+    :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :plan-id="job.sheet!.planId" :doubts="doubts" :active="active" :typing="typing" :said="said"
     :options-for="instruments.optionsFor" :typed-with="instruments.typedWith"
     :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
     @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"

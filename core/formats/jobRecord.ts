@@ -1,4 +1,4 @@
-import { quantityInfo, type Reading } from '../quantity'
+import { quantityInfo, type Bound, type Reading } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
 import type { ModelSheet } from '../sheet'
@@ -23,7 +23,7 @@ export interface RecordedJob {
   readonly createdAtMs: number
 }
 
-interface RecordedValue { readonly value: number, readonly standardUncertainty: number | null, readonly instrument: string | null, readonly source: string, readonly verdict: Verdict, readonly atMs: number }
+interface RecordedValue { readonly value: number, readonly bound: Bound | null, readonly standardUncertainty: number | null, readonly instrument: string | null, readonly source: string, readonly verdict: Verdict, readonly atMs: number }
 
 export interface JobRecord {
   readonly format: typeof JOB_RECORD_FORMAT
@@ -60,20 +60,20 @@ export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, e
 
 function recorded(cell: CellState): RecordedValue | null {
   if (!cell.latest || !cell.judgement) return null
-  const { value, standardUncertainty, instrument, source } = cell.latest.reading
-  return { value, standardUncertainty, instrument, source, verdict: cell.judgement.verdict, atMs: cell.latest.row.atMs }
+  const { value, standardUncertainty, instrument, source, bound = null } = cell.latest.reading
+  return { value, bound, standardUncertainty, instrument, source, verdict: cell.judgement.verdict, atMs: cell.latest.row.atMs }
 }
 
 /** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
-export type ReadingLine = Record<'taken_at' | 'phase' | 'step' | 'row' | 'mode' | 'channel' | 'low_power' | 'tone_hz' | 'tone_v' | 'input_v' | 'supply_v' | 'load' | 'on_time_s' | 'quantity' | 'value_si' | 'unit_si' | 'standard_uncertainty_si' | 'verdict' | 'source' | 'instrument' | 'struck_out' | 'stale', string>
+export type ReadingLine = Record<'taken_at' | 'phase' | 'step' | 'row' | 'mode' | 'channel' | 'low_power' | 'tone_hz' | 'tone_v' | 'input_v' | 'coverage' | 'setting' | 'supply_v' | 'load' | 'on_time_s' | 'quantity' | 'value_si' | 'bound' | 'unit_si' | 'standard_uncertainty_si' | 'verdict' | 'source' | 'instrument' | 'struck_out' | 'stale', string>
 
 export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
   const text = (v: string | number | boolean | null) => v === null ? '' : String(v)
   return run.history.readings.map(({ reading, row, struck, staleBy }) => ({
     taken_at: new Date(row.atMs).toISOString(), phase: row.phase, step: text(row.stepId), row: row.pointId,
-    mode: row.conditions.mode, channel: text(row.conditions.channel), low_power: text(row.conditions.lowPower), tone_hz: text(row.conditions.toneHz), tone_v: text(row.conditions.toneV), input_v: text(row.conditions.inputV),
+    mode: row.conditions.mode, channel: text(row.conditions.channel), low_power: text(row.conditions.lowPower), tone_hz: text(row.conditions.toneHz), tone_v: text(row.conditions.toneV), input_v: text(row.conditions.inputV), coverage: row.conditions.coverage, setting: row.conditions.setting,
     supply_v: text(row.conditions.supplyV), load: row.conditions.load, on_time_s: text(row.conditions.onTimeS),
-    quantity: reading.quantity, value_si: text(reading.value), unit_si: quantityInfo(reading.quantity).siUnit,
+    quantity: reading.quantity, value_si: text(reading.value), bound: reading.bound ?? '', unit_si: quantityInfo(reading.quantity).siUnit,
     standard_uncertainty_si: text(reading.standardUncertainty), verdict: verdictOf(sheet, rules, row, reading),
     source: reading.source, instrument: text(reading.instrument), struck_out: text(struck), stale: staleBy.length > 0 ? staleBy.map(t => t.designator).join(' ') : '',
   }))

@@ -1,14 +1,22 @@
 import { standardToBound } from './uncertainty'
 import { quantityInfo, type Quantity } from './quantities'
-import type { Measured } from './reading'
+import type { Bound, Measured } from './reading'
 
 const THIN_SPACE = '\u2009'
 const MINUS = '\u2212'
 /** Digits after the point when nobody knows the uncertainty: as many as a bench of this kind can mean. */
-const DECIMALS_UNKNOWN: Record<string, number> = { 'MHz': 6, 'kHz': 2, 'W': 2, 'V': 2, 'A': 2, 's': 1, 'min': 0, 'µV': 2, '%': 0, 'dB': 1, 'dBc': 1, 'S-units': 1 }
+const DECIMALS_UNKNOWN: Record<string, number> = { 'MHz': 6, 'kHz': 2, 'W': 2, 'V': 2, 'A': 2, 's': 1, 'min': 0, 'µV': 2, '%': 0, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 0, ': 1': 2, 'hex': 0 }
 
 /** Digits beyond these mean nothing at a bench, however good the instrument. */
-const DECIMALS_MOST: Record<string, number> = { 'MHz': 7, 'kHz': 3, 'W': 3, 'V': 2, 'A': 3, 's': 2, 'min': 1, 'µV': 3, '%': 1, 'dB': 1, 'dBc': 1, 'S-units': 1 }
+const DECIMALS_MOST: Record<string, number> = { 'MHz': 7, 'kHz': 3, 'W': 3, 'V': 2, 'A': 3, 's': 2, 'min': 1, 'µV': 3, '%': 1, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 1, ': 1': 2, 'hex': 0 }
+
+/** A needle at its stop: the value is at least this. */
+const BOUND_SIGN: Record<Bound, string> = { 'at-least': `>${THIN_SPACE}`, 'at-most': `<${THIN_SPACE}` }
+
+/** A menu value as the set shows it: two digits at least. */
+function hexCode(value: number): string {
+  return Math.round(value).toString(16).toUpperCase().padStart(2, '0')
+}
 
 /** A number ready for the screen, without and with its uncertainty. */
 export interface Shown { readonly value: string, readonly unit: string, readonly plusMinus: string | null }
@@ -41,10 +49,11 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
  */
 export function showMeasured(measured: Measured, quantity: Quantity): Shown {
   const info = quantityInfo(quantity)
+  if (info.siUnit === 'code') return { value: hexCode(measured.value), unit: info.shownUnit, plusMinus: null }
   const u = measured.standardUncertainty
   const decimals = u === null ? DECIMALS_UNKNOWN[info.shownUnit] ?? 2 : Math.min(justifiedDecimals(u * info.perSi), DECIMALS_MOST[info.shownUnit] ?? 3)
   return {
-    value: groupDigits(measured.value * info.perSi, decimals),
+    value: `${measured.bound ? BOUND_SIGN[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
     unit: info.shownUnit,
     plusMinus: u === null ? null : showBound(standardToBound(u), info.shownUnit, info.perSi),
   }
@@ -75,6 +84,7 @@ function showBound(bound: number, shownUnit: string, perSi: number): string | nu
 /** A plain SI number in the bench unit of a quantity, for targets and limits: no uncertainty, trailing zeros cut. */
 export function showPlain(value: number, quantity: Quantity): string {
   const info = quantityInfo(quantity)
+  if (info.siUnit === 'code') return `${hexCode(value)} ${info.shownUnit}`
   const shown = value * info.perSi
   const decimals = info.shownUnit === 'MHz' ? 6 : 3
   return `${groupDigits(Number(shown.toFixed(decimals)), Math.min(decimals, (String(Number(shown.toFixed(decimals))).split('.')[1] ?? '').length))} ${info.shownUnit}`

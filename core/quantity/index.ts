@@ -1,6 +1,6 @@
 // What a number is
 export { QUANTITIES, QUANTITY_NAMES, quantityInfo, type Quantity, type QuantityInfo } from './quantities'
-export type { Measured, Reading, ReadingSource } from './reading'
+export { BOUNDS, type Bound, type Measured, type Reading, type ReadingSource } from './reading'
 // The only conversions
 export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, voltageRatioToDb, wattsToDbm } from './power'
 export { hzToPpm, ppmToHz } from './frequency'

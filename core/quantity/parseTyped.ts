@@ -2,6 +2,7 @@ import { CoreError } from '../errors'
 import { dbmToWatts } from './power'
 import { dbmToVolts } from './receiverLevel'
 import { quantityInfo, type Quantity } from './quantities'
+import type { Bound } from './reading'
 
 const FACTOR: Record<string, Record<string, number>> = {
   Hz: { hz: 1, khz: 1e3, mhz: 1e6, ghz: 1e9 },
@@ -9,13 +10,14 @@ const FACTOR: Record<string, Record<string, number>> = {
   V: { v: 1, mv: 1e-3, uv: 1e-6, µv: 1e-6, μv: 1e-6 },
   A: { a: 1, ma: 1e-3 },
   s: { s: 1, ms: 1e-3, min: 60, h: 3600 },
-  ratio: { '': 1, '%': 0.01 },
+  ratio: { '': 1, '%': 0.01, ': 1': 1 },
   dB: { db: 1, dbc: 1 },
   S: { 's-units': 1, 's': 1 },
+  code: {},
 }
 
 /** Result of reading a typed entry: the value and how it was understood, in words, for the screen to repeat. */
-export interface Typed { readonly value: number, readonly understood: string }
+export interface Typed { readonly value: number, readonly understood: string, /** undefined = a value; ">20" is a needle at its stop */ readonly bound?: Bound }
 
 const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%-]*)$/i
 
@@ -29,8 +31,9 @@ const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d
  */
 export function parseTyped(text: string, quantity: Quantity): Typed {
   const info = quantityInfo(quantity)
-  const trimmed = text.trim()
+  const { bound, rest: trimmed } = withoutBound(text.trim())
   const shown = trimmed.length > 40 ? `${trimmed.slice(0, 40)}…` : trimmed
+  if (info.siUnit === 'code') return { ...menuCode(trimmed, quantity), ...bound }
   const match = trimmed.length <= 60 ? NUMBER.exec(trimmed) : null
   if (!match || (match[2] === undefined && match[3] === undefined)) {
     throw new CoreError('not-a-number', `"${shown}" is not a number. Write it like ${example(info.shownUnit)}`)
@@ -41,7 +44,24 @@ export function parseTyped(text: string, quantity: Quantity): Typed {
   const value = toSi(number, unitText || info.shownUnit, info.siUnit)
   if (!Number.isFinite(value)) throw new CoreError('not-a-number', `"${shown}" is too large to be a reading`)
   checkRange(value, quantity, shown)
-  return { value, understood: `${number} ${unitText || info.shownUnit}` }
+  return { value, understood: `${number} ${unitText || info.shownUnit}`, ...bound }
+}
+
+/** ">20" or "at least 20": beyond the stop; "<2": too low on the scale to be read. */
+function withoutBound(text: string): { bound: { bound?: Bound }, rest: string } {
+  const sign = /^(>|<|at least|at most|over|under)\s*/i.exec(text)
+  if (!sign) return { bound: {}, rest: text }
+  const least = ['>', 'at least', 'over'].includes(sign[1]!.toLowerCase())
+  return { bound: { bound: least ? 'at-least' : 'at-most' }, rest: text.slice(sign[0].length) }
+}
+
+/** Menu values are written as the set shows them: hexadecimal, with or without an h. */
+function menuCode(text: string, quantity: Quantity): Typed {
+  const match = /^(?:0x)?([0-9a-f]{1,4})h?$/i.exec(text)
+  if (!match) throw new CoreError('not-a-number', `"${text.slice(0, 40)}" is not a menu value. Write it as the set shows it, like 6E or 6Eh`)
+  const value = Number.parseInt(match[1]!, 16)
+  checkRange(value, quantity, text)
+  return { value, understood: `${match[1]!.toUpperCase()} hex` }
 }
 
 /**

@@ -4,7 +4,7 @@ import { CoreError } from '../errors'
 export interface QuantityInfo {
   readonly label: string
   readonly symbol: string
-  readonly siUnit: 'Hz' | 'W' | 'V' | 'A' | 's' | 'ratio' | 'dB' | 'S'
+  readonly siUnit: 'Hz' | 'W' | 'V' | 'A' | 's' | 'ratio' | 'dB' | 'S' | 'code'
   readonly shownUnit: string
   /** shown value = SI value x perSi */
   readonly perSi: number
@@ -31,6 +31,13 @@ export const QUANTITIES = {
   sinadDb: { label: 'SINAD', symbol: 'SINAD', siUnit: 'dB', shownUnit: 'dB', perSi: 1, min: 0, max: 80 },
   audibleV: { label: 'Audible threshold', symbol: 'S aud', siUnit: 'V', shownUnit: '\u00b5V', perSi: 1e6, min: 0, max: 0.1 },
   sMeter: { label: 'S-meter', symbol: 'S', siUnit: 'S', shownUnit: 'S-units', perSi: 1, min: 0, max: 20 },
+  imd3Db: { label: 'IMD3 below one tone', symbol: 'IMD3', siUnit: 'dB', shownUnit: 'dB', perSi: 1, min: 0, max: 100 },
+  carrierLeakDb: { label: 'Carrier below PEP', symbol: 'leak', siUnit: 'dB', shownUnit: 'dB', perSi: 1, min: 0, max: 120 },
+  stageIdleA: { label: 'Idle current of the output stage', symbol: 'Iq', siUnit: 'A', shownUnit: 'mA', perSi: 1000, min: 0, max: 10 },
+  plateA: { label: 'Plate current', symbol: 'Ia', siUnit: 'A', shownUnit: 'mA', perSi: 1000, min: 0, max: 5 },
+  gateV: { label: 'Gate voltage', symbol: 'Vg', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 30 },
+  swr: { label: 'SWR', symbol: 'SWR', siUnit: 'ratio', shownUnit: ': 1', perSi: 1, min: 1, max: 100 },
+  menuCode: { label: 'Menu value', symbol: 'code', siUnit: 'code', shownUnit: 'hex', perSi: 1, min: 0, max: 65_535 },
   supplyV: { label: 'Supply', symbol: 'V', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 1000 },
   supplyA: { label: 'Supply current', symbol: 'I', siUnit: 'A', shownUnit: 'A', perSi: 1, min: 0, max: 100 },
   sensitivityV: { label: 'Sensitivity', symbol: 'S min', siUnit: 'V', shownUnit: '\u00b5V', perSi: 1e6, min: 0, max: 0.1 },

@@ -1,9 +1,15 @@
 import type { Quantity } from './quantities'
 
+/** A needle at its stop, or too low on the scale to be read, is a bound: the value is at least, or at most, what is written. */
+export const BOUNDS = ['at-least', 'at-most'] as const
+export type Bound = typeof BOUNDS[number]
+
 /** A measured value in SI with its standard uncertainty; null = nobody knows how good it is (typed without an instrument). */
 export interface Measured {
   readonly value: number
   readonly standardUncertainty: number | null
+  /** undefined = a value */
+  readonly bound?: Bound | undefined
 }
 
 export type ReadingSource = 'instrument' | 'typed'

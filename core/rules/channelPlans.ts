@@ -7,6 +7,8 @@ export interface ChannelPlan {
   readonly source: string
   /** centre frequency of channel n at index n - 1 [Hz] */
   readonly channelsHz: readonly number[]
+  /** what channel n is called on the set, at index n - 1; undefined = by its number */
+  readonly names?: readonly string[]
 }
 
 const STEP_HZ = 10_000
@@ -36,7 +38,36 @@ function fortyChannelsHz(): number[] {
   return [...raster.slice(0, 22), slot25, slot23, slot24, ...raster.slice(25)]
 }
 
-export const CHANNEL_PLANS: readonly ChannelPlan[] = [UK27, FORTY]
+/** Bands of a six-band multimode, 450 kHz apart; only D is a CB plan, the rest lies outside it in most countries (general trade knowledge). */
+export const SIX_BANDS = ['A', 'B', 'C', 'D', 'E', 'F'] as const
+const BAND_STEP_HZ = 450_000
+
+const SIX_BAND: ChannelPlan = {
+  id: 'six-band',
+  name: 'six bands of 40 channels, A to F',
+  source: 'general trade knowledge',
+  channelsHz: SIX_BANDS.flatMap((_, band) => FORTY.channelsHz.map(hz => hz + (band - SIX_BANDS.indexOf('D')) * BAND_STEP_HZ)),
+  names: SIX_BANDS.flatMap(band => FORTY.channelsHz.map((_, i) => `${band} ${i + 1}`)),
+}
+
+/** One tune-up point in each classic amateur band that a hybrid transceiver covers. Bands: ITU RR Article 5 (from memory). */
+const HF_FIVE: ChannelPlan = {
+  id: 'hf-five',
+  name: 'amateur bands, one tune-up point each',
+  source: 'points chosen inside the bands of ITU RR Article 5 (from memory)',
+  channelsHz: [3_700_000, 7_100_000, 14_200_000, 21_200_000, 28_500_000],
+  names: ['80 m', '40 m', '20 m', '15 m', '10 m'],
+}
+
+const CW_20: ChannelPlan = {
+  id: 'cw-20m',
+  name: '14.060 MHz CW',
+  source: 'model sheet (invented set)',
+  channelsHz: [14_060_000],
+  names: ['20 m'],
+}
+
+export const CHANNEL_PLANS: readonly ChannelPlan[] = [UK27, FORTY, SIX_BAND, HF_FIVE, CW_20]
 
 /** @throws {CoreError} unknown-plan */
 export function channelPlan(planId: string): ChannelPlan {
@@ -46,8 +77,8 @@ export function channelPlan(planId: string): ChannelPlan {
 }
 
 /**
- * @param planId 'uk27' or 'forty'
- * @param channel 1..40
+ * @param planId of {@link CHANNEL_PLANS}
+ * @param channel from 1
  * @returns centre frequency [Hz]
  * @throws {CoreError} unknown-plan, unknown-channel
  * @example channelHz('uk27', 20) // => 27791250
@@ -57,6 +88,16 @@ export function channelHz(planId: string, channel: number): number {
   const hz = Number.isInteger(channel) ? plan.channelsHz[channel - 1] : undefined
   if (hz === undefined) throw new CoreError('unknown-channel', `channel ${channel} is not in "${plan.name}" (1 to ${plan.channelsHz.length})`)
   return hz
+}
+
+/** A channel as it is called on the set: "19", "D 19", "20 m". */
+export function channelName(planId: string, channel: number): string {
+  return channelPlan(planId).names?.[channel - 1] ?? String(channel)
+}
+
+/** Channel of the six-band plan. @example bandChannel('D', 19) // => 139 */
+export function bandChannel(band: typeof SIX_BANDS[number], channel: number): number {
+  return SIX_BANDS.indexOf(band) * FORTY.channelsHz.length + channel
 }
 
 /** @returns the channel whose centre is nearest and the distance to it [Hz] */

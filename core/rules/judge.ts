@@ -30,7 +30,7 @@ const RESOLVING_SHARE = 1 / 3
  * a legal limit with a guard band (the reading with its bound U).
  *
  * The more serious finding leads: outside the law, outside the window, law undecidable, inside.
- * @param measured reading [SI]; unknown uncertainty leaves every legal limit undecidable
+ * @param measured reading [SI]; unknown uncertainty leaves every legal limit undecidable; a needle at its stop decides only what its bound decides
  * @param target workshop window or null
  * @param limit legal limit or null; a limit of a workshop rule set is taken by plain acceptance
  * @returns verdict with its reasons; 'inside' with no reasons when nothing is asked of the quantity
@@ -40,11 +40,11 @@ export function judge(measured: Measured, target: Window | null, limit: Resolved
   const bound = measured.standardUncertainty === null ? null : standardToBound(measured.standardUncertainty)
   const reasons: Reason[] = []
   if (limit) {
-    const verdict = limit.kind === 'legal' ? guarded(measured.value, bound, limit) : plain(measured.value, limit)
+    const verdict = limit.kind === 'workshop' ? place(interval(measured, 0), limit) : bound === null ? 'cannot-tell' : place(interval(measured, bound), limit)
     reasons.push({ rule: 'limit', verdict, low: limit.low, high: limit.high, limitId: limit.rule.id })
     if (bound === null && limit.kind === 'legal') reasons.push({ rule: 'uncertainty-unknown', verdict: null, low: null, high: null, limitId: limit.rule.id })
   }
-  if (target) reasons.push({ rule: 'target', verdict: plain(measured.value, target), low: target.low, high: target.high, limitId: null })
+  if (target) reasons.push({ rule: 'target', verdict: place(interval(measured, 0), target), low: target.low, high: target.high, limitId: null })
   const resolvesTarget = !target || bound === null || resolves(bound, target)
   if (!resolvesTarget) reasons.push({ rule: 'resolution', verdict: null, low: target!.low, high: target!.high, limitId: null })
   return { verdict: leading(reasons), resolvesTarget, reasons }
@@ -56,23 +56,24 @@ function leading(reasons: readonly Reason[]): Verdict {
   const workshop = of('target')
   if (legal === 'above' || legal === 'below') return legal
   if (workshop === 'above' || workshop === 'below') return workshop
+  if (legal === 'cannot-tell' || workshop === 'cannot-tell') return 'cannot-tell'
   return legal ?? workshop ?? 'inside'
 }
 
-function plain(value: number, window: { low: number | null, high: number | null }): Verdict {
-  if (window.high !== null && value > window.high) return 'above'
-  if (window.low !== null && value < window.low) return 'below'
-  return 'inside'
+/** What the true value may be: a reading at the needle's stop is open on one side. */
+interface Interval { readonly from: number, readonly to: number }
+
+function interval({ value, bound }: Measured, errorBound: number): Interval {
+  return { from: bound === 'at-most' ? -Infinity : value - errorBound, to: bound === 'at-least' ? Infinity : value + errorBound }
 }
 
-function guarded(value: number, bound: number | null, limit: { low: number | null, high: number | null }): Verdict {
-  const { low, high } = limit
-  if (bound === null) return 'cannot-tell'
-  if (high !== null && value - bound > high) return 'above'
-  if (low !== null && value + bound < low) return 'below'
-  const surelyUnder = high === null || value + bound <= high
-  const surelyOver = low === null || value - bound >= low
-  return surelyUnder && surelyOver ? 'inside' : 'cannot-tell'
+/** Outside or inside only when every value of the interval is. */
+function place({ from, to }: Interval, { low, high }: { low: number | null, high: number | null }): Verdict {
+  if (high !== null && from > high) return 'above'
+  if (low !== null && to < low) return 'below'
+  const under = high === null || to <= high
+  const over = low === null || from >= low
+  return under && over ? 'inside' : 'cannot-tell'
 }
 
 /** A one-sided window has no width to resolve. */

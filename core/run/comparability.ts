@@ -21,6 +21,8 @@ export type Difference =
   | { readonly kind: 'channel' }
   | { readonly kind: 'mode' }
   | { readonly kind: 'power-switch' }
+  | { readonly kind: 'coverage' }
+  | { readonly kind: 'setting', readonly before: string, readonly after: string }
   | { readonly kind: 'warm-up', readonly beforeS: number, readonly afterS: number }
   | { readonly kind: 'unknown', readonly what: 'supply' | 'warm-up' }
 
@@ -36,6 +38,8 @@ export function comparability(before: TakenReading, after: TakenReading): Differ
   if (a.mode !== b.mode) out.push({ kind: 'mode' })
   if (a.channel !== b.channel) out.push({ kind: 'channel' })
   if (a.lowPower !== b.lowPower) out.push({ kind: 'power-switch' })
+  if (a.coverage !== b.coverage) out.push({ kind: 'coverage' })
+  if (a.setting !== b.setting) out.push({ kind: 'setting', before: a.setting, after: b.setting })
   if (a.toneHz !== b.toneHz) out.push({ kind: 'tone', beforeHz: a.toneHz, afterHz: b.toneHz })
   if (levelsDiffer(a.toneV, b.toneV)) out.push({ kind: 'drive', beforeV: a.toneV, afterV: b.toneV })
   if (levelsDiffer(a.inputV, b.inputV)) out.push({ kind: 'input', beforeV: a.inputV, afterV: b.inputV })

@@ -1,19 +1,11 @@
 import type { Reading } from '../quantity'
-import type { Mode } from '../rules'
+import type { ConditionsAsked } from '../sheet'
 import { WORK_EVENT_KINDS, type WorkEvent } from './workEvent'
 
 export type Phase = 'as-found' | 'adjusting' | 'as-left'
 
 /** What stood while a row was read; kept with it, or the numbers are worthless. */
-export interface RowConditions {
-  readonly mode: Mode
-  readonly channel: number | null
-  readonly lowPower: boolean
-  readonly toneHz: number | null
-  /** audio drive at the microphone socket [V rms]; null = not stated */
-  readonly toneV: number | null
-  /** generator at the antenna socket, pd into 50 ohm [V]; null = none */
-  readonly inputV: number | null
+export interface RowConditions extends ConditionsAsked {
   readonly supplyV: number | null
   readonly load: string
   readonly onTimeS: number | null

@@ -1,16 +1,21 @@
 import type { Quantity } from '../quantity'
 import type { Mode, Window } from '../rules'
 
+/** Whether a set is opened beyond its standard: states keep separate values. */
+export const COVERAGES = ['standard', 'expanded'] as const
+export type Coverage = typeof COVERAGES[number]
+
 /** What an adjuster is in the circuit; decides what goes stale when it is turned. */
 export type AdjusterRole =
   | 'reference' | 'tx-crystal' | 'rx-crystal' | 'vco-coil' | 'coil'
   | 'carrier-preset' | 'modulation-preset' | 'trap'
   | 'low-power-preset' | 'deviation-preset' | 'panel-preset' | 's-meter-preset'
+  | 'carrier-oscillator' | 'mode-offset' | 'bias' | 'balance' | 'alc' | 'power-control' | 'tank' | 'preselector' | 'neutralising'
 
 export interface Adjuster {
   readonly designator: string
-  /** fixed-part = a place where an adjuster could be and is not */
-  readonly kind: 'trimmer' | 'core' | 'preset' | 'fixed-part'
+  /** fixed-part = a place where an adjuster could be and is not; menu-value = a number in a service menu */
+  readonly kind: 'trimmer' | 'core' | 'preset' | 'fixed-part' | 'menu-value' | 'control'
   readonly role: AdjusterRole
   readonly name: string
   readonly moves: string
@@ -33,6 +38,9 @@ export interface SetState {
   readonly toneV: number | null
   /** generator at the antenna socket, pd into 50 ohm [V]; null = none */
   readonly inputV: number | null
+  readonly coverage: Coverage
+  /** controls of the set that decide the reading, e.g. 'RF power at minimum'; '' = as usual */
+  readonly setting: string
   /** anything else in words, e.g. where a probe sits */
   readonly also: string | null
 }
@@ -40,7 +48,7 @@ export interface SetState {
 /** A workshop target as the sheet writes it; becomes a {@link Window} when channel and readings are known. */
 export type TargetSpec =
   | { readonly kind: 'window', readonly window: Window }
-  | { readonly kind: 'channel-error', readonly lowHz: number, readonly highHz: number, readonly aimHz: number }
+  | { readonly kind: 'channel-error', readonly lowHz: number, readonly highHz: number, readonly aimHz: number, /** where a single tone puts a sideband, from the channel [Hz] */ readonly offsetHz?: number }
   | { readonly kind: 'nominal-error', readonly nominalHz: number, readonly lowHz: number, readonly highHz: number, readonly aimHz: number }
   | { readonly kind: 'like-reading', readonly stepId: string, readonly quantity: Quantity, readonly lowRatio: number, readonly highRatio: number }
 
@@ -101,6 +109,8 @@ export interface ModelSheet {
   readonly revision: number
   readonly revisedOn: string
   readonly planId: string
+  /** mode and channels that a first judgement goes by when the set has several */
+  readonly main: { readonly mode: Mode, readonly fromChannel: number, readonly toChannel: number }
   readonly defaultRuleSetId: string
   readonly nominalSupplyV: number
   readonly load: string

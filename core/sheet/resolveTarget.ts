@@ -21,7 +21,7 @@ export type ReadingOf = (stepId: string, quantity: Quantity) => number | undefin
 export function resolveTarget(spec: TargetSpec, planId: string, channel: number | null, readingOf: ReadingOf): ResolvedTarget | null {
   switch (spec.kind) {
     case 'window': return { window: spec.window, nominalHz: null }
-    case 'channel-error': return about(channelHz(planId, channel ?? Number.NaN), spec)
+    case 'channel-error': return about(channelHz(planId, channel ?? Number.NaN) + (spec.offsetHz ?? 0), spec)
     case 'nominal-error': return about(spec.nominalHz, spec)
     case 'like-reading': {
       const value = readingOf(spec.stepId, spec.quantity)

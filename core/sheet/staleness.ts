@@ -4,9 +4,9 @@ import type { AdjusterRole, SetState } from './modelSheet'
 /** What a reading tells about the set; turning an adjuster makes topics stale. */
 export type Topic =
   | 'reference' | 'tx-frequency' | 'rx-frequency' | 'lock' | 'vco' | 'power' | 'low-power' | 'modulated-power' | 'depth' | 'deviation'
-  | 'purity' | 'panel-meter' | 'receiver' | 's-meter' | 'supply-current' | 'steady'
+  | 'purity' | 'linearity' | 'bias' | 'menu' | 'panel-meter' | 'receiver' | 's-meter' | 'supply-current' | 'steady'
 
-const ALL_POWER: readonly Topic[] = ['power', 'low-power', 'modulated-power', 'depth', 'purity', 'panel-meter', 'supply-current']
+const ALL_POWER: readonly Topic[] = ['power', 'low-power', 'modulated-power', 'depth', 'purity', 'linearity', 'panel-meter', 'supply-current']
 
 /** The table "what goes stale", with its reasons (general trade knowledge; arithmetic of the mixing scheme in core/rig). */
 export const GOES_STALE: Record<AdjusterRole, { readonly topics: readonly Topic[], readonly because: string }> = {
@@ -21,6 +21,15 @@ export const GOES_STALE: Record<AdjusterRole, { readonly topics: readonly Topic[
   'low-power-preset': { topics: ['low-power'], because: 'it sets the low position of the power switch' },
   'deviation-preset': { topics: ['deviation', 'purity'], because: 'it sets the deviation' },
   'panel-preset': { topics: ['panel-meter'], because: 'it sets what the panel meter shows' },
+  'carrier-oscillator': { topics: ['tx-frequency', 'rx-frequency', 'receiver', 'linearity'], because: 'it places the carrier against the filter: frequency, audio of both sidebands and suppression follow' },
+  'mode-offset': { topics: ['tx-frequency', 'rx-frequency', 'receiver'], because: 'it shifts one mode against the display' },
+  'bias': { topics: ['bias', 'power', 'modulated-power', 'linearity', 'purity', 'supply-current'], because: 'gain, linearity and heat follow the bias' },
+  'balance': { topics: ['linearity'], because: 'it sets what is left of the carrier' },
+  'alc': { topics: ['modulated-power', 'linearity', 'purity'], because: 'it sets how far the output stage is driven' },
+  'power-control': { topics: ALL_POWER, because: 'headroom and with it the depth follow the carrier' },
+  'tank': { topics: ALL_POWER, because: 'the valves see another load' },
+  'preselector': { topics: [...ALL_POWER, 'receiver'], because: 'it tunes the receiver\u2019s front end and the driver together' },
+  'neutralising': { topics: ALL_POWER, because: 'feedback through the valves decides gain and stability' },
   's-meter-preset': { topics: ['s-meter'], because: 'it sets what the S-meter shows' },
 }
 
@@ -39,6 +48,13 @@ export function topicOf(quantity: Quantity, { lowPower, mode, toneHz }: Pick<Set
     case 'deviationNegativeHz': return 'deviation'
     case 'harmonicDbc':
     case 'adjacentDbc': return 'purity'
+    case 'imd3Db':
+    case 'carrierLeakDb': return 'linearity'
+    case 'stageIdleA':
+    case 'gateV': return 'bias'
+    case 'plateA': return 'supply-current'
+    case 'swr': return 'power'
+    case 'menuCode': return 'menu'
     case 'panelPowerW': return 'panel-meter'
     case 'sensitivityV':
     case 'sinadDb':

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { boundToStandard, type Quantity } from '../../core/quantity'
-import type { ModelSheet } from '../../core/sheet'
+import { conditionsAsked, type ModelSheet } from '../../core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 /** Readings of an AM mobile with clipped limiter parts and a deaf receiver, invented for the demo; typed, since no AM set is simulated. */
@@ -33,10 +33,9 @@ export function amJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
     ...lookedAt(sheet, atMs, { I33: ['seen', 'limiter transistor clipped out'], I39: ['seen', 'fixed capacitor C31 in the place of the trimmer'] }),
     { kind: 'reminder-set', atMs: atMs + 600_000, condition: 'spectrum', text: 'look at the spread turns of L8' },
     ...sheet.matrix.map((point, i): NewEvent => {
-      const { mode, channel, lowPower, toneHz, toneV, inputV } = point.state
       return {
         kind: 'row-taken', atMs: atMs + 900_000 + i * 45_000, phase: 'as-found', stepId: null, pointId: point.id,
-        conditions: { mode, channel, lowPower, toneHz, toneV, inputV, supplyV: 13.81, load: sheet.load, onTimeS: 1500 + i * 45 },
+        conditions: { ...conditionsAsked(point.state), supplyV: 13.81, load: sheet.load, onTimeS: 1500 + i * 45 },
         readings: Object.entries(READ[point.id] ?? {}).map(([name, value]) => {
           const quantity = name as Quantity
           const [ratio, absolute] = BOUNDS[quantity]!

@@ -6,7 +6,7 @@ import { changeOsmund27f, measureOsmund27f, osmund27fAsFound, type RigState, typ
 import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
 import { boundToStandard, errorBound } from '../../core/quantity'
 import type { JobEvent } from '../../core/run'
-import { modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
+import { conditionsAsked, modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, updateJob } from '../db/queries/job'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
@@ -74,14 +74,14 @@ function asFoundRows(set: RigState, onTimeS: number, atMs: number, phase: 'as-fo
 }
 
 function row(set: RigState, point: MeasurePoint, onTimeS: number, atMs: number, phase: 'as-found' | 'adjusting' | 'as-left', stepId: string | null): NewEvent {
-  const { mode, channel, keyed, lowPower, toneHz, toneV, inputV } = point.state
+  const { channel, keyed, lowPower, toneHz } = point.state
   const state = changeOsmund27f(set, { channel: channel ?? set.channel, keyed, lowPower, toneOn: toneHz !== null }, onTimeS - 1)
   const truth = measureOsmund27f(state, onTimeS)
   const readings = point.wants.flatMap(({ quantity }) => {
     const value = valueOf(truth, quantity)
     return value === null ? [] : [{ id: randomUUID(), quantity, value, ...instrumentOf(quantity, value) }]
   })
-  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { mode, channel, lowPower, toneHz, toneV, inputV, supplyV: truth.supplyV, load: SHEET.load, onTimeS: truth.onTimeS } }
+  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { ...conditionsAsked(point.state), supplyV: truth.supplyV, load: SHEET.load, onTimeS: truth.onTimeS } }
 }
 
 function valueOf(truth: RigTruth, quantity: Quantity): number | null {

@@ -2,6 +2,7 @@ import { format } from 'date-fns'
 import { GOES_STALE, adjusterOf, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
 import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
 import { groupDigits, showPlain, voltsToDbm } from '../../core/quantity'
+import { channelName } from '../../core/rules'
 import { showAsked, statusWord } from './verdictWords'
 
 export function clockTime(atMs: number): string {
@@ -46,9 +47,11 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
   }
 }
 
-export function conditionsWords(state: SetState): { label: string, value: string }[] {
+export function conditionsWords(state: SetState, planId: string): { label: string, value: string }[] {
   const out = [] as { label: string, value: string }[]
-  if (state.channel !== null) out.push({ label: 'Channel', value: String(state.channel) })
+  if (state.channel !== null) out.push({ label: 'Channel', value: channelName(planId, state.channel) })
+  if (state.coverage === 'expanded') out.push({ label: 'Coverage', value: 'expanded' })
+  if (state.setting) out.push({ label: 'Controls', value: state.setting })
   out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
   if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' })
   if (state.toneHz !== null) out.push({ label: 'Tone', value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}` })
@@ -72,6 +75,8 @@ export function differenceWords(d: Difference): string {
     case 'mode': return 'other mode'
     case 'channel': return 'other channel'
     case 'power-switch': return 'other power setting'
+    case 'coverage': return 'one of them with the coverage expanded'
+    case 'setting': return `other controls (${d.before || 'as usual'} / ${d.after || 'as usual'})`
     case 'warm-up': return `${Math.round(d.beforeS / 60)} min against ${Math.round(d.afterS / 60)} min after power-on`
     case 'unknown': return d.what === 'supply' ? 'supply voltage not recorded on both' : 'minutes since power-on not recorded on both'
   }

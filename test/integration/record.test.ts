@@ -53,7 +53,7 @@ describe('CSV', () => {
   })
   it('does not hand a formula to a spreadsheet', async () => {
     const id = await house.newJob()
-    const row = { kind: 'row-taken', id: crypto.randomUUID(), atMs: 1, phase: 'as-found', stepId: null, pointId: 'panel', conditions: { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, supplyV: null, load: '=cmd()', onTimeS: null }, readings: [{ id: crypto.randomUUID(), quantity: 'panelPowerW', value: 3, standardUncertainty: null, source: 'typed', instrument: '@meter' }] }
+    const row = { kind: 'row-taken', id: crypto.randomUUID(), atMs: 1, phase: 'as-found', stepId: null, pointId: 'panel', conditions: { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: null, load: '=cmd()', onTimeS: null }, readings: [{ id: crypto.randomUUID(), quantity: 'panelPowerW', value: 3, standardUncertainty: null, source: 'typed', instrument: '@meter' }] }
     expect((await house.request('POST', `/api/jobs/${id}/events`, row)).status).toBe(201)
     const { body } = await house.request('GET', `/api/jobs/${id}/record.csv`)
     expect(body).toContain('\'=cmd()')

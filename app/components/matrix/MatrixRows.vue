@@ -10,6 +10,7 @@ import TypedRow, { type TypedValue } from './TypedRow.vue'
 
 const props = defineProps<{
   rows: readonly RowState[]
+  planId: string
   doubts: Readonly<Record<string, readonly string[]>>
   active: string
   typing: { pointId: string, first: string } | null
@@ -33,7 +34,7 @@ function markFor(row: RowState) {
       <StateMark class="m" :mark="markFor(row)" />
       <div class="head">
         <b>{{ row.point.title }}</b>
-        <span class="quiet"><template v-for="(c, i) in conditionsWords(row.point.state)" :key="c.label">{{ i ? ', ' : '' }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template></span>
+        <span class="quiet"><template v-for="(c, i) in conditionsWords(row.point.state, planId)" :key="c.label">{{ i ? ', ' : '' }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template></span>
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{ row.point.state.also }}</span>
         <span v-for="d in doubts[row.point.id] ?? []" :key="d" class="doubt">Doubtful: {{ d }}</span>
         <span v-if="row.stale" class="quiet">stale: turned after it was measured</span>

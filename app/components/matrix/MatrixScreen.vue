@@ -11,6 +11,7 @@ const props = defineProps<{
   title: string
   lead: string
   rows: readonly RowState[]
+  planId: string
   /** by row: what in it cannot be true */
   doubts: Readonly<Record<string, readonly string[]>>
   active: string
@@ -35,7 +36,7 @@ const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cel
     <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '\u00a0' }}</p>
     <slot />
     <MatrixRows
-      :rows="rows" :doubts="doubts" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith"
+      :rows="rows" :plan-id="planId" :doubts="doubts" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith"
       @select="id => emit('select', id)" @take="id => emit('take', id)" @type="id => emit('type', id)" @typed="(id, v) => emit('typed', id, v)"
       @cancel="emit('cancel')" @strike="id => emit('strike', id)" @choose="(q, n) => emit('choose', q, n)"
     />

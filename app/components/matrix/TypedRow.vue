@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { nextTick, onMounted, ref } from 'vue'
 import { CoreError } from '../../../core/errors'
-import { parseTyped, quantityInfo, type Quantity } from '../../../core/quantity'
+import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '../../../core/quantity'
 import type { Want } from '../../../core/sheet'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 
 /** A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed. */
-export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly instrument: TypedInstrument | null }
+export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly instrument: TypedInstrument | null }
 
 const props = defineProps<{ wants: readonly Want[], first: string, optionsFor: (q: Quantity) => TypedInstrument[], typedWith: (q: Quantity) => TypedInstrument | null }>()
 const emit = defineEmits<{ done: [values: TypedValue[]], cancel: [], choose: [quantity: Quantity, name: string] }>()
@@ -21,12 +21,12 @@ function focus(index: number) {
   void nextTick(() => fields.value[index]?.focus())
 }
 /** An empty field is left for later; a wrong one is named and keeps what was typed. */
-function read(index: number): number | null {
+function read(index: number): Typed | null {
   problems.value[index] = null
   const text = texts.value[index]!.trim()
   if (text === '') return null
   try {
-    return parseTyped(text, props.wants[index]!.quantity).value
+    return parseTyped(text, props.wants[index]!.quantity)
   }
   catch (error) {
     if (!(error instanceof CoreError)) throw error
@@ -42,8 +42,8 @@ function enter(index: number) {
 }
 function finish() {
   const values = props.wants.flatMap((want, i) => {
-    const value = read(i)
-    return value === null ? [] : [{ quantity: want.quantity, value, instrument: props.typedWith(want.quantity) }]
+    const typed = read(i)
+    return typed === null ? [] : [{ quantity: want.quantity, value: typed.value, bound: typed.bound, instrument: props.typedWith(want.quantity) }]
   })
   const wrong = problems.value.findIndex(p => p !== null)
   if (wrong >= 0) return focus(wrong)

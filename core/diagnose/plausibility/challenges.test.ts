@@ -6,7 +6,7 @@ import { pointOf } from '../../sheet'
 import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { challenges, leastSensitivityV, plausibleForms } from './index'
 
-const CONDITIONS: RowConditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, supplyV: 13.8, load: '', onTimeS: null }
+const CONDITIONS: RowConditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: 13.8, load: '', onTimeS: null }
 
 function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, conditions: Partial<RowConditions> = {}, bound = 0) {
   const point = pointOf(OSMUND_27F, null, pointId)

@@ -9,16 +9,16 @@ const INSERT_EVENT = `
   returning seq`
 
 const INSERT_READINGS = `
-  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument)
-  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument
-  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[])
-    as r (id, place, quantity, value, u, source, instrument)`
+  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument, bound)
+  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound
+  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[], $9::text[])
+    as r (id, place, quantity, value, u, source, instrument, bound)`
 
 const SELECT = `
   select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body,
-    coalesce((select json_agg(json_build_object('id', r.id, 'quantity', r.quantity, 'value', r.value_si,
-      'standardUncertainty', r.standard_uncertainty, 'source', r.source, 'instrument', r.instrument) order by r.place)
-      from reading r where r.event_id = e.id), '[]'::json) as readings
+    coalesce((select jsonb_agg(jsonb_build_object('id', r.id, 'quantity', r.quantity, 'value', r.value_si,
+      'standardUncertainty', r.standard_uncertainty, 'source', r.source, 'instrument', r.instrument) || case when r.bound is null then '{}' else jsonb_build_object('bound', r.bound) end order by r.place)
+      from reading r where r.event_id = e.id), '[]'::jsonb) as readings
   from job_event e`
 
 interface Row { id: string, jobId: string, kind: JobEvent['kind'], atMs: number, body: Record<string, unknown>, readings: Reading[] }
@@ -31,7 +31,7 @@ export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promi
   if (rowCount === 0) return false
   if (readings.length > 0) {
     await db.query(INSERT_READINGS, [id, readings.map(r => r.id), readings.map((_, i) => i), readings.map(r => r.quantity),
-      readings.map(r => r.value), readings.map(r => r.standardUncertainty), readings.map(r => r.source), readings.map(r => r.instrument)])
+      readings.map(r => r.value), readings.map(r => r.standardUncertainty), readings.map(r => r.source), readings.map(r => r.instrument), readings.map(r => r.bound ?? null)])
   }
   return true
 }
