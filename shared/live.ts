@@ -1,3 +1,4 @@
+import type { InstrumentSetup } from '../core/instrument'
 import type { Quantity } from '../core/quantity'
 
 /** What the gateway publishes over Server-Sent Events. */
@@ -27,6 +28,7 @@ export interface LiveLink {
   readonly instrumentId: string
   readonly instrument: string
   readonly profileId: string
+  readonly setup: InstrumentSetup
   readonly state: LinkState
   readonly sinceMs: number
   readonly detail: string

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { ValidationError } from 'yup'
-import { instrumentBody } from './instrument'
+import { BARE_INSTRUMENT, instrumentBody } from './instrument'
 import { intakeBody, jobTag } from './job'
 import { jobEventBody } from './jobEvents'
 import { rowTaken, confirmed } from '../test/fixtures/jobEvents'
@@ -53,7 +53,7 @@ describe('intake', () => {
 })
 
 describe('instruments', () => {
-  const body = { name: 'Meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025 }
+  const body = { name: 'Meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025, ...BARE_INSTRUMENT }
   it.each([[{ port: 0 }, /Port/], [{ port: 70_000 }, /Port/], [{ port: 1.5 }, /Port/], [{ host: 'a b' }, /Address/], [{ host: 'http://x' }, /Address/], [{ name: '' }, /Name/]])('%j is refused', async (change, words) => {
     await expect(instrumentBody.validate({ ...body, ...change }, strict)).rejects.toThrow(words)
   })

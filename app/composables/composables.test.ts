@@ -6,6 +6,8 @@ import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import type { Quantity } from '../../core/quantity'
 import type { LiveEntry } from '../logic/liveBook'
 import { confirmed, goodRun, goodStart, stepRow, turned } from '../../test/fixtures/jobEvents'
+import { BARE_SETUP } from '../../core/instrument'
+import { EMPTY_CONTEXT } from '../../test/fixtures/doubts'
 import { useAlignPlace } from './useAlignPlace'
 import { useRowTaking } from './useRowTaking'
 import { useSaid } from './useSaid'
@@ -92,7 +94,7 @@ describe('taking rows', () => {
     const kept: Omit<RowTaken, 'id' | 'atMs'>[] = []
     const say = vi.fn()
     const rows = useRowTaking({
-      sheet: () => OSMUND_27F, rules: () => ruleSet('R-UK27'), phase: 'as-found', rows: () => [], say, append: append ?? (async event => void kept.push(event)),
+      sheet: () => OSMUND_27F, phase: 'as-found', doubting: () => EMPTY_CONTEXT, say, append: append ?? (async event => void kept.push(event)),
       liveOf: q => live[q] === undefined ? null : entry(q, live[q]),
     })
     return { kept, say, rows }
@@ -125,7 +127,7 @@ describe('taking rows', () => {
   })
   it('typed values describe their row better than what happens to be live', async () => {
     const { kept, rows } = taking({ supplyV: 13.8 })
-    await rows.takeTyped(null, 'high-20', [{ quantity: 'supplyV', value: 13.2, instrument: null }, { quantity: 'powerW', value: 3, instrument: { name: 'Old meter', profileId: 'eye-power-20', words: '' } }])
+    await rows.takeTyped(null, 'high-20', [{ quantity: 'supplyV', value: 13.2, instrument: null }, { quantity: 'powerW', value: 3, instrument: { name: 'Old meter', profileId: 'eye-power-20', words: '', setup: BARE_SETUP } }])
     expect(kept[0]!.conditions.supplyV).toBe(13.2)
     expect(kept[0]!.readings).toMatchObject([{ source: 'typed', instrument: null, standardUncertainty: null }, { instrument: 'Old meter', standardUncertainty: 1 / Math.sqrt(3) }])
   })

@@ -1,23 +1,21 @@
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { Bound, Quantity, Reading } from '../../core/quantity'
-import type { Phase, RowState, RowTaken } from '../../core/run'
-import type { RuleSet } from '../../core/rules'
+import type { Phase, RowTaken } from '../../core/run'
 import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { showPlain } from '../../core/quantity'
 import { liveReadings, missingRf, otherChannel, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
-import { doubtsOf } from '../logic/challengeWords'
-import { typedUncertainty, type TypedInstrument } from '../logic/typedInstrument'
+import { doubtsOf, type DoubtContext } from '../logic/doubts'
+import { typedReading, type TypedInstrument } from '../logic/typedInstrument'
 
 export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly instrument: TypedInstrument | null }
 
 /** What a screen that takes rows needs from the stores. */
 export interface RowTakingParts {
   readonly sheet: () => ModelSheet
-  readonly rules: () => RuleSet
   readonly phase: Phase
-  /** matrix that a row is held against: the carrier of a modulated one */
-  readonly rows: () => readonly RowState[]
+  /** what a row is held against at once: the rest of the matrix, scales of the meters */
+  readonly doubting: () => DoubtContext
   readonly liveOf: LiveOf
   readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
   readonly say: (text: string, kind?: 'ok' | 'problem') => void
@@ -59,8 +57,7 @@ export function useRowTaking(parts: RowTakingParts) {
   async function takeTyped(stepId: string | null, pointId: string, entries: readonly TypedEntry[]): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
     const readings = entries.map(e => ({
-      id: uuid(), quantity: e.quantity, value: e.value, source: 'typed' as const, instrument: e.instrument?.name ?? null,
-      standardUncertainty: typedUncertainty(e.value, e.quantity, e.instrument), ...(e.bound ? { bound: e.bound } : {}),
+      id: uuid(), quantity: e.quantity, ...typedReading(e.value, e.quantity, e.instrument), source: 'typed' as const, instrument: e.instrument?.name ?? null, ...(e.bound ? { bound: e.bound } : {}),
     }))
     const row = typing.value
     if (!(await store(stepId, point, readings))) return false
@@ -71,7 +68,7 @@ export function useRowTaking(parts: RowTakingParts) {
 
   /** A reading that cannot be true is challenged at once, and kept: the technician decides. */
   function sayKept(point: MeasurePoint, readings: readonly Reading[], what: string, partly: boolean) {
-    const doubts = doubtsOf(parts.sheet(), parts.rules(), point, rowConditions(parts.sheet(), point, parts.liveOf), readings, parts.rows())
+    const doubts = doubtsOf(parts.doubting(), point, rowConditions(parts.sheet(), point, parts.liveOf), readings).map(d => d.words)
     parts.say([`${point.title}: ${what}.`, ...doubts].join(' '), partly || doubts.length > 0 ? 'problem' : 'ok')
   }
 

@@ -1,6 +1,7 @@
 import { bandBalance, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
-import { instrumentProfile, profileQuantity } from '../../core/instrument'
+import { asSetUp, instrumentProfile, profileQuantity } from '../../core/instrument'
 import type { Accuracy, Quantity } from '../../core/quantity'
+import { conditionsAsked, sameConditions } from '../../core/sheet'
 import type { LiveLink } from '../../shared/live'
 
 /** The point at hand: the first that is missing or stale, else the first. */
@@ -11,16 +12,16 @@ export function openPointId(state: StepState): string {
 
 /** What the as-found matrix says about what a step measures: the hollow mark of its gauge. */
 export function asFoundFor(asFound: readonly RowState[], want: WantState): number | null {
-  const { mode, channel, lowPower, toneHz, toneV, inputV } = want.point.state
+  const asked = conditionsAsked(want.point.state)
   const match = asFound.flatMap(r => r.cells.map(c => ({ state: r.point.state, cell: c })))
-    .find(({ state, cell }) => cell.want.quantity === want.want.quantity && state.mode === mode && state.channel === channel && state.lowPower === lowPower && state.toneHz === toneHz && state.toneV === toneV && state.inputV === inputV)
+    .find(({ state, cell }) => cell.want.quantity === want.want.quantity && sameConditions(conditionsAsked(state), asked))
   return match?.cell.latest?.reading.value ?? null
 }
 
 /** Accuracy of the connected instrument that reads a quantity. */
 export function connectedAccuracy(links: readonly LiveLink[], quantity: Quantity): Accuracy | null {
   for (const link of links) {
-    const accuracy = profileQuantity(instrumentProfile(link.profileId), quantity)?.accuracy
+    const accuracy = profileQuantity(asSetUp(instrumentProfile(link.profileId), link.setup), quantity)?.accuracy
     if (accuracy && link.state === 'live') return accuracy
   }
   return null

@@ -2,12 +2,13 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import { pointOf } from '../../core/sheet'
+import { BARE_SETUP } from '../../core/instrument'
 import type { LiveLink, LiveReading } from '../../shared/live'
 import { gaugeScale, niceTicks } from '../../shared/words/gaugeScale'
 import { EMPTY_BOOK, bestEntry, withHello, withLink, withPoll, type LiveEntry } from './liveBook'
 import { liveReadings, missingRf, otherChannel, rowConditions } from './takeRow'
 
-const link = (id: string, state: LiveLink['state']): LiveLink => ({ instrumentId: id, instrument: `Meter ${id}`, profileId: 'scpi-power-meter', state, sinceMs: 0, detail: '', identity: null })
+const link = (id: string, state: LiveLink['state']): LiveLink => ({ instrumentId: id, instrument: `Meter ${id}`, profileId: 'scpi-power-meter', setup: BARE_SETUP, state, sinceMs: 0, detail: '', identity: null })
 const power = (value: number | null, status: LiveReading['status'] = 'ok'): LiveReading => ({ quantity: 'powerW', status, value, standardUncertainty: value === null ? null : 0.05 })
 const poll = (id: string, reading: LiveReading, receivedAtMs: number) => ({ instrumentId: id, instrument: `Meter ${id}`, readings: [reading], receivedAtMs })
 

@@ -10,7 +10,9 @@ import { failureOf } from './failureWords'
 import { findJobs } from './findJobs'
 import { compliance, workDone } from '../../shared/words/handoverWords'
 import { nextWords, stepLine } from '../../shared/words/runWords'
-import { typedInstruments, typedUncertainty } from './typedInstrument'
+import { BARE_SETUP } from '../../core/instrument'
+import { BARE_INSTRUMENT } from '../../shared/instrument'
+import { typedInstruments, typedReading } from './typedInstrument'
 import { forecastWords, reasonWords, showAsked } from '../../shared/words/verdictWords'
 import { compareMatrix, matrixState, type JobEvent } from '../../core/run'
 import { confirmed, goodRun, goodStart, rowTaken, stepRow, turned } from '../../test/fixtures/jobEvents'
@@ -81,7 +83,7 @@ describe('the align screen', () => {
     const found = matrixState(OSMUND_27F, RULES, run([rowTaken('as-found', null, 'low-20', { powerW: 0.9, supplyA: 0.6 }, { lowPower: true })]).history, 'as-found')
     expect(asFoundFor(found, step([], 'A1.11').wants[0]!)).toBe(0.9)
     expect(asFoundFor(found, step([], 'A1.10').wants[0]!)).toBeNull()
-    const link = { instrumentId: 'a', instrument: 'Meter', profileId: 'scpi-power-meter', sinceMs: 0, detail: '', identity: null }
+    const link = { instrumentId: 'a', instrument: 'Meter', profileId: 'scpi-power-meter', setup: BARE_SETUP, sinceMs: 0, detail: '', identity: null }
     expect(connectedAccuracy([{ ...link, state: 'silent' }], 'powerW')).toBeNull()
     expect(connectedAccuracy([{ ...link, state: 'live' }], 'powerW')).toEqual({ ofReading: 0.03, absolute: 0.001 })
   })
@@ -96,13 +98,21 @@ describe('the align screen', () => {
 })
 
 describe('typed readings', () => {
-  const instruments = [{ id: 'a', name: 'Our meter', profileId: 'eye-power-20', host: '', port: null }]
+  const instruments = [{ id: 'a', name: 'Our meter', profileId: 'eye-power-20', host: '', port: null, ...BARE_INSTRUMENT }]
   it('offer the instruments of the bench first, then kinds any bench may have', () => {
-    expect(typedInstruments(instruments, 'powerW').map(i => i.name)).toEqual(['Our meter', 'In-line power meter, 20 W scale', 'Terminating power meter, 5 W scale', 'Communications test set'])
+    expect(typedInstruments(instruments, 'powerW').map(i => i.name)).toEqual(['Our meter', 'In-line power meter, 20 W scale', 'Terminating power meter, 5 W scale', 'Communications test set', 'In-line power meter, 200 W scale'])
   })
   it('carry the uncertainty of the instrument, or none', () => {
-    expect(typedUncertainty(3, 'powerW', typedInstruments(instruments, 'powerW')[0]!)).toBeCloseTo(boundToStandard(1), 12)
-    expect(typedUncertainty(3, 'powerW', null)).toBeNull()
+    expect(typedReading(3, 'powerW', typedInstruments(instruments, 'powerW')[0]!).standardUncertainty).toBeCloseTo(boundToStandard(1), 12)
+    expect(typedReading(3, 'powerW', null)).toEqual({ value: 3, standardUncertainty: null })
+  })
+  it('are those at the set: 10 dB in front and another scale are part of the meter', () => {
+    const behind = [{ ...instruments[0]!, attenuationDb: 10, fullScale: 5 }]
+    const [meter] = typedInstruments(behind, 'powerW')
+    const reading = typedReading(0.4, 'powerW', meter!)
+    expect(reading.value).toBeCloseTo(4, 12)
+    expect(reading.standardUncertainty).toBeCloseTo(boundToStandard(0.05 * 50), 12)
+    expect(meter!.words).toMatch(/10\.0 dB in front are added/)
   })
 })
 

@@ -1,27 +1,38 @@
-import { boundToStandard, errorBound, type Accuracy, type Quantity } from '../../core/quantity'
-import { INSTRUMENT_PROFILES, instrumentProfile, profileQuantity } from '../../core/instrument'
-import type { Instrument } from '../../shared/instrument'
+import { boundToStandard, errorBound, groupDigits, type Accuracy, type Quantity } from '../../core/quantity'
+import { BARE_SETUP, INSTRUMENT_PROFILES, asSetUp, instrumentProfile, profileQuantity, type InstrumentSetup, type ProfileQuantity } from '../../core/instrument'
+import { setupOf, type Instrument } from '../../shared/instrument'
 
-/** An instrument a typed reading can be credited to. */
-export interface TypedInstrument { readonly name: string, readonly profileId: string, readonly words: string }
+/** An instrument a typed reading can be credited to, as it stands on this bench. */
+export interface TypedInstrument { readonly name: string, readonly profileId: string, readonly words: string, readonly setup: InstrumentSetup }
 
 /** Instruments of the bench first, then kinds that any bench may have. */
 export function typedInstruments(instruments: readonly Instrument[], quantity: Quantity): TypedInstrument[] {
-  const ours = instruments.map(i => ({ name: i.name, profileId: i.profileId }))
-  const kinds = INSTRUMENT_PROFILES.filter(p => !p.talks && !ours.some(o => o.name === p.name)).map(p => ({ name: p.name, profileId: p.id }))
-  return [...ours, ...kinds].flatMap(({ name, profileId }) => {
-    const profile = instrumentProfile(profileId)
-    return profileQuantity(profile, quantity) ? [{ name, profileId, words: profile.accuracyWords }] : []
+  const ours = instruments.map(i => ({ name: i.name, profileId: i.profileId, setup: setupOf(i) }))
+  const kinds = INSTRUMENT_PROFILES.filter(p => !p.talks && !ours.some(o => o.name === p.name)).map(p => ({ name: p.name, profileId: p.id, setup: BARE_SETUP }))
+  return [...ours, ...kinds].flatMap((i) => {
+    const profile = instrumentProfile(i.profileId)
+    return profileQuantity(profile, quantity) ? [{ ...i, words: setupWords(profile.accuracyWords, i.setup) }] : []
   })
+}
+
+function setupWords(accuracyWords: string, { attenuationDb }: InstrumentSetup): string {
+  return attenuationDb > 0 ? `${accuracyWords}; ${groupDigits(attenuationDb, 1)} dB in front are added` : accuracyWords
+}
+
+/** How an instrument reads a quantity with what stands in front of it, or undefined. */
+export function typedItem(quantity: Quantity, instrument: TypedInstrument | null): ProfileQuantity | undefined {
+  return instrument ? profileQuantity(asSetUp(instrumentProfile(instrument.profileId), instrument.setup), quantity) : undefined
 }
 
 /** Accuracy of the instrument that a quantity would be typed from, or null. */
 export function typedAccuracy(quantity: Quantity, instrument: TypedInstrument | null): Accuracy | null {
-  return instrument ? profileQuantity(instrumentProfile(instrument.profileId), quantity)?.accuracy ?? null : null
+  return typedItem(quantity, instrument)?.accuracy ?? null
 }
 
-/** Standard uncertainty of a typed value, null when no instrument was named. */
-export function typedUncertainty(value: number, quantity: Quantity, instrument: TypedInstrument | null): number | null {
-  const accuracy = typedAccuracy(quantity, instrument)
-  return accuracy ? boundToStandard(errorBound(value, accuracy)) : null
+/** What was read off, as it is at the set: value and standard uncertainty [SI], the latter null when no instrument was named. */
+export function typedReading(shown: number, quantity: Quantity, instrument: TypedInstrument | null): { value: number, standardUncertainty: number | null } {
+  const item = typedItem(quantity, instrument)
+  if (!item) return { value: shown, standardUncertainty: null }
+  const value = shown * item.toSi
+  return { value, standardUncertainty: boundToStandard(errorBound(value, item.accuracy)) }
 }

@@ -1,18 +1,20 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import InstrumentForm from '../components/instrument/InstrumentForm.vue'
+import MeterComparison from '../components/instrument/MeterComparison.vue'
 import InstrumentRow from '../components/instrument/InstrumentRow.vue'
 import type { Failure } from '../logic/failureWords'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useLiveStore } from '../stores/live'
-import type { Instrument, InstrumentBody } from '../../shared/instrument'
+import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '../../shared/instrument'
 
 const store = useInstrumentsStore()
 const live = useLiveStore()
 const editing = ref<Instrument | 'new' | null>(null)
 const removing = ref<Instrument | null>(null)
 const failure = ref<Failure | null>(null)
-const NEW: InstrumentBody = { name: '', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025 }
+const powerMeters = computed(() => store.optionsFor('powerW').filter(o => store.items?.some(i => i.name === o.name)))
+const NEW: InstrumentBody = { name: '', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025, ...BARE_INSTRUMENT }
 
 async function save(body: InstrumentBody) {
   failure.value = editing.value === 'new' ? await store.add(body) : await store.change(editing.value!.id, body)
@@ -45,6 +47,7 @@ onMounted(() => void store.load())
         <tbody><InstrumentRow v-for="i in store.items" :key="i.id" :instrument="i" :link="live.links.find(l => l.instrumentId === i.id) ?? null" :connected="live.connected" @edit="editing = i" @remove="removing = i" /></tbody>
       </table>
     </div>
+    <MeterComparison v-if="store.items?.length && !editing" :meters="powerMeters" :live-of="live.liveOf" />
     <v-dialog :model-value="removing !== null" max-width="440" @update:model-value="v => v || (removing = null)">
       <v-card :title="`Remove ${removing?.name}?`"><v-card-text>Readings taken with it stay as they are. It can be connected again.</v-card-text>
         <v-card-actions><v-spacer /><v-btn @click="removing = null">Cancel</v-btn><v-btn variant="flat" color="primary" @click="remove">Remove</v-btn></v-card-actions></v-card>

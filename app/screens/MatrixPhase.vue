@@ -7,7 +7,8 @@ import type { TypedValue } from '../components/matrix/TypedRow.vue'
 import { useMatrixPage } from '../composables/useMatrixPage'
 import { useRowTaking } from '../composables/useRowTaking'
 import { useSaid } from '../composables/useSaid'
-import { rowDoubts } from '../logic/challengeWords'
+import { useDoubts } from '../composables/useDoubts'
+import { rowDoubts, type Doubt } from '../logic/doubts'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useJobStore } from '../stores/job'
 import { useLiveStore } from '../stores/live'
@@ -23,10 +24,12 @@ const live = useLiveStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useSaid()
 const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, rules: () => job.rules!, phase: props.phase, rows: () => rows.value, liveOf: live.liveOf, append: job.append, say })
+const doubting = useDoubts(() => rows.value)
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, doubting, liveOf: live.liveOf, append: job.append, say })
 const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
 const striking = ref<string | null>(null)
-const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(job.sheet!, job.rules!, r, rows.value)])))
+const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(doubting(), r)])))
+const keeping = ref<Doubt | null>(null)
 
 function strikeLast() {
   striking.value = job.run!.history.readings.findLast(t => t.row.phase === props.phase && t.row.stepId === null && t.struck === null)?.reading.id ?? null
@@ -35,6 +38,11 @@ async function strike(reason: string) {
   await job.append({ kind: 'reading-struck', readingId: striking.value!, reason })
   striking.value = null
   say('Struck out; it stays in the record')
+}
+async function keep(reason: string) {
+  await job.append({ kind: 'challenge-kept', readingId: keeping.value!.readingId, rule: keeping.value!.rule, reason })
+  keeping.value = null
+  say('Kept, with your reason in the record')
 }
 function typeRow(pointId: string) {
   choose(pointId)
@@ -49,9 +57,10 @@ onMounted(() => (live.keyDownLimitS = 20))
     :options-for="instruments.optionsFor" :typed-with="instruments.typedWith"
     :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
     @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"
-    @cancel="typing = null" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
+    @cancel="typing = null" @keep="d => (keeping = d)" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
   >
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
   </MatrixScreen>
+  <TextDialog :open="keeping !== null" title="Keep the reading all the same" :hint="keeping?.words ?? ''" label="Why it is right" action="Keep it" @close="keeping = null" @done="keep" />
   <TextDialog :open="striking !== null" title="Strike out the reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" @close="striking = null" @done="strike" />
 </template>

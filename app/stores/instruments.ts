@@ -3,7 +3,8 @@ import { ref, shallowRef } from 'vue'
 import type { Quantity } from '../../core/quantity'
 import type { Instrument, InstrumentBody } from '../../shared/instrument'
 import { failureOf, type Failure } from '../logic/failureWords'
-import { typedInstruments, type TypedInstrument } from '../logic/typedInstrument'
+import type { MeterScale } from '../../core/diagnose'
+import { typedInstruments, typedItem, type TypedInstrument } from '../logic/typedInstrument'
 
 const LAST_CHOICE = 'diapason.typed-with'
 
@@ -43,6 +44,13 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     return typedInstruments(items.value ?? [], quantity)
   }
 
+  /** Scale of an instrument by its name on the bench: full scale where its class is one of full scale, and its division. */
+  function meterOf(name: string, quantity: Quantity): MeterScale | null {
+    const item = typedItem(quantity, optionsFor(quantity).find(o => o.name === name) ?? null)
+    if (!item) return null
+    return { fullScale: item.accuracy.ofFullScale ? item.accuracy.fullScale ?? null : null, tick: item.tick ?? null }
+  }
+
   /** The last choice, else the first instrument that reads the quantity; '' was chosen on purpose and stays none. */
   function typedWith(quantity: Quantity): TypedInstrument | null {
     const options = optionsFor(quantity)
@@ -56,5 +64,5 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
   }
 
-  return { items, failure, load, add, change, remove, optionsFor, typedWith, chooseTypedWith }
+  return { items, failure, load, add, change, remove, optionsFor, meterOf, typedWith, chooseTypedWith }
 })

@@ -40,6 +40,7 @@ export const useJobStore = defineStore('job', () => {
   const items = computed(() => state.value?.items ?? [])
   const claims = computed(() => (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value)))
   const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
+  const keptChallenges = computed(() => events.value.filter(e => e.kind === 'challenge-kept'))
   const done = computed(() => state.value?.done ?? null)
 
   outbox.onSent((jobId, event) => {
@@ -115,5 +116,5 @@ export const useJobStore = defineStore('job', () => {
     return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(answer => answer.job, () => null)
   }
 
-  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change, peek }
+  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, keptChallenges, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change, peek }
 })

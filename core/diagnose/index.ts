@@ -1,5 +1,5 @@
 // What cannot be true
-export { challenges, leastSensitivityV, mostSinadDb, plausibleForms, type Challenge, type RowUnderDoubt } from './plausibility'
+export { FULL_DEPTH, STATEMENTS, challenges, checkStatement, leastSensitivityV, mostSinadDb, plausibleForms, sheetContradictions, statementKind, type Challenge, type CheckedStatement, type MeterScale, type RowUnderDoubt, type SheetContradiction, type StatementKind } from './plausibility'
 // What it comes from, and what to try next
 export { diagnose, type Diagnosis, type DomainFinding } from './causes/diagnose'
 export { CAUSES, causeOf } from './causes/catalogue'

@@ -1,3 +1,4 @@
+import type { MeterKind } from './meterKind'
 import type { Accuracy, Quantity } from '../quantity'
 
 /** One quantity of an instrument: how to ask for it and how good the answer is. */
@@ -8,6 +9,8 @@ export interface ProfileQuantity {
   /** SI value = answer x toSi */
   readonly toSi: number
   readonly accuracy: Accuracy
+  /** value of one division of its scale [SI]; it is read to half of it */
+  readonly tick?: number
 }
 
 /** An instrument as data: adding one to the bench needs a profile, not code. */
@@ -15,6 +18,8 @@ export interface InstrumentProfile {
   readonly id: string
   readonly name: string
   readonly what: string
+  /** of its power readings; undefined = it reads none */
+  readonly meterKind?: MeterKind
   /** false: an instrument that does not talk; its readings are typed */
   readonly talks: boolean
   readonly quantities: readonly ProfileQuantity[]

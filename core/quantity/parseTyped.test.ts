@@ -28,6 +28,15 @@ describe('typed readings', () => {
     expect(() => parseTyped(text, quantity)).toThrow(expect.objectContaining({ code, message: expect.stringMatching(/\S+ \S+/) }))
   })
 
+  it('takes a needle at its stop as a bound, and menu values as the set shows them', () => {
+    expect(parseTyped('>20', 'powerW')).toMatchObject({ value: 20, bound: 'at-least' })
+    expect(parseTyped('at least 20 W', 'powerW')).toMatchObject({ value: 20, bound: 'at-least' })
+    expect(parseTyped('< 0,4', 'powerW')).toMatchObject({ value: 0.4, bound: 'at-most' })
+    expect(parseTyped('3.9', 'powerW')).not.toHaveProperty('bound')
+    expect([parseTyped('6E', 'menuCode').value, parseTyped('6Eh', 'menuCode').value, parseTyped('0x6e', 'menuCode').value]).toEqual([110, 110, 110])
+    expect(() => parseTyped('-4.7', 'menuCode')).toThrow(/not a menu value/)
+    expect(() => parseTyped('0', 'swr')).toThrow(/outside 1 to 100/)
+  })
   it('says why a negative power cannot be', () => {
     expect(() => parseTyped('-2', 'powerW')).toThrow(/Power, average.*"-2".*outside 0 to 2000 W.*negative/)
   })

@@ -1,5 +1,15 @@
 import { describe, expect, it } from 'vitest'
-import { CHANNEL_PLANS, FORTY_GAPS_HZ, channelHz, nearestChannel } from './channelPlans'
+import { CHANNEL_PLANS, FORTY_GAPS_HZ, SIX_BANDS, bandChannel, channelHz, channelName, nearestChannel } from './channelPlans'
+
+describe('six bands', () => {
+  it('shifts the forty channels by 450 kHz: channel 1 of each band', () => {
+    expect(SIX_BANDS.map(b => channelHz('six-band', bandChannel(b, 1)) / 1e6)).toEqual([25.615, 26.065, 26.515, 26.965, 27.415, 27.865])
+    expect(channelHz('six-band', bandChannel('D', 19))).toBe(channelHz('forty', 19))
+  })
+  it('calls channels as the set does', () => {
+    expect([channelName('six-band', bandChannel('D', 19)), channelName('forty', 19), channelName('hf-five', 3)]).toEqual(['D 19', '19', '20 m'])
+  })
+})
 
 describe('forty-channel plan', () => {
   // Source: 47 CFR 95.963 / CEPT plan, written out from memory: check the current text.

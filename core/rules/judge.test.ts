@@ -46,6 +46,18 @@ describe('legal limits, guard band', () => {
   })
 })
 
+describe('a needle at its stop', () => {
+  const stop = (value: number, bound: 'at-least' | 'at-most') => ({ ...read(value, 0), bound })
+  it('decides what its bound decides, and nothing else', () => {
+    expect(judge(stop(20, 'at-least'), null, uk('powerW')).verdict).toBe('above')
+    expect(judge(stop(3, 'at-least'), null, uk('powerW')).verdict).toBe('cannot-tell')
+    expect(judge(stop(3, 'at-most'), null, uk('powerW')).verdict).toBe('inside')
+    expect(judge(stop(5, 'at-most'), null, uk('powerW')).verdict).toBe('cannot-tell')
+    expect(judge(stop(3, 'at-most'), { low: 3.6, high: 4, aim: 3.8 }, null).verdict).toBe('below')
+    expect(judge(stop(3.8, 'at-least'), { low: 3.6, high: 4, aim: 3.8 }, null).verdict).toBe('cannot-tell')
+  })
+})
+
 describe('workshop windows, plain acceptance', () => {
   const window = { low: 3.6, high: 4, aim: 3.8 }
   it.each([[3.6, 'inside'], [4, 'inside'], [3.59, 'below'], [4.01, 'above']])('%d W is %s whatever the meter', (value, verdict) => {

@@ -7,3 +7,7 @@ export function conditionsAsked(state: SetState): ConditionsAsked {
   const { keyed: _keyed, also: _also, ...asked } = state
   return asked
 }
+
+export function sameConditions(a: ConditionsAsked, b: ConditionsAsked): boolean {
+  return (Object.keys(a) as (keyof ConditionsAsked)[]).every(k => a[k] === b[k])
+}

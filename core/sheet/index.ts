@@ -3,7 +3,7 @@ export { COVERAGES, type Coverage } from './modelSheet'
 export type { Adjuster, AdjusterRole, MeasurePoint, ModelSheet, OwedItem, SetKind, SetState, SpecLine, Step, StepCriterion, TargetSpec, Want } from './modelSheet'
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
-export { conditionsAsked, type ConditionsAsked } from './conditionsAsked'
+export { conditionsAsked, sameConditions, type ConditionsAsked } from './conditionsAsked'
 export { adjusterOf, pointOf, stepOf } from './lookup'
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'

@@ -109,11 +109,13 @@ export interface ModelSheet {
   readonly revision: number
   readonly revisedOn: string
   readonly planId: string
-  /** mode and channels that a first judgement goes by when the set has several */
-  readonly main: { readonly mode: Mode, readonly fromChannel: number, readonly toChannel: number }
+  /** mode, channels and controls that a first judgement goes by when the set has several */
+  readonly main: { readonly mode: Mode, readonly fromChannel: number, readonly toChannel: number, /** controls of the keyed rows that count; '' = as usual */ readonly setting: string }
   readonly defaultRuleSetId: string
   readonly nominalSupplyV: number
   readonly load: string
+  /** plate voltage of a valve set [V] */
+  readonly plateV?: number
   /** healthy current, receiving [A] */
   readonly idleA: { readonly low: number, readonly high: number }
   readonly keyedA: { readonly low: number, readonly high: number }

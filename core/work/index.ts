@@ -15,3 +15,4 @@ export { biasBeforeKey, owedAfterFinal, type Owed } from './afterFinal'
 export { warnings, type Warning } from './warnings'
 // Proving
 export { runningSoak, soaks, type Soak } from './soak'
+export { isPreferred, partDoubts, partValueIn, type PartDoubt, type PartValue } from './partValue'

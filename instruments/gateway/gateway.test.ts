@@ -1,6 +1,6 @@
 import pino from 'pino'
 import { afterEach, describe, expect, it } from 'vitest'
-import { instrumentProfile } from '../../core/instrument'
+import { BARE_SETUP, instrumentProfile } from '../../core/instrument'
 import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
 import { fakeInstrument, until } from '../../test/fixtures/fakeInstrument'
 import { Gateway } from './gateway'
@@ -11,7 +11,7 @@ afterEach(async () => {
 })
 
 const good = (q: string) => q === '*IDN?' ? 'Maker,Meter,1,1\n' : q === 'SYST:ERR?' ? '0,"No error"\n' : q.endsWith('?') ? '+3.9E+00\n' : null
-const config = (port: number, id = 'a') => ({ id, name: `Meter ${id}`, profile: instrumentProfile('scpi-power-meter'), endpoint: { host: '127.0.0.1', port } })
+const config = (port: number, id = 'a') => ({ id, name: `Meter ${id}`, profile: instrumentProfile('scpi-power-meter'), setup: BARE_SETUP, endpoint: { host: '127.0.0.1', port } })
 
 /** A listener on the stream, as a browser is one. */
 async function listen(port: number) {

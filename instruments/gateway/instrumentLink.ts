@@ -1,5 +1,5 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { InstrumentProfile } from '../../core/instrument'
+import type { InstrumentProfile, InstrumentSetup } from '../../core/instrument'
 import type { LinkState, LiveLink, LivePoll } from '../../shared/live'
 import { pollInstrument } from '../scpi/pollInstrument'
 import { ScpiConnection, type ScpiEndpoint } from '../scpi/scpiConnection'
@@ -15,7 +15,9 @@ const ASK_ERRORS_EVERY = 50
 export interface InstrumentConfig {
   readonly id: string
   readonly name: string
+  /** as the instrument stands: attenuation and range applied */
   readonly profile: InstrumentProfile
+  readonly setup: InstrumentSetup
   readonly endpoint: ScpiEndpoint
 }
 
@@ -93,7 +95,7 @@ export class InstrumentLink {
   }
 
   private describe(state: LinkState, detail: string, identity: string | null): LiveLink {
-    const { id, name, profile } = this.config
-    return { instrumentId: id, instrument: name, profileId: profile.id, state, sinceMs: Date.now(), detail, identity }
+    const { id, name, profile, setup } = this.config
+    return { instrumentId: id, instrument: name, profileId: profile.id, setup, state, sinceMs: Date.now(), detail, identity }
   }
 }

@@ -1,6 +1,7 @@
 import pg from 'pg'
 import pino from 'pino'
-import { INSTRUMENT_PROFILES } from '../../core/instrument'
+import { INSTRUMENT_PROFILES, asSetUp } from '../../core/instrument'
+import { setupOf, type Instrument } from '../../shared/instrument'
 import { Gateway } from './gateway'
 import type { InstrumentConfig } from './instrumentLink'
 
@@ -9,17 +10,19 @@ import type { InstrumentConfig } from './instrumentLink'
  * LISTEN, and keeps polling with what it knows while the database is away.
  */
 const RETRY_DATABASE_MS = 1000
-const LIST = 'select id, name, profile_id as "profileId", host, port from instrument where port is not null order by name'
+const LIST = `select id, name, profile_id as "profileId", host, port, meter_kind as "meterKind", calibrated_on::text as "calibratedOn",
+  attenuation_db as "attenuationDb", path, full_scale as "fullScale" from instrument where port is not null order by name`
 
 const log = pino({ base: { process: 'gateway' } })
 const gateway = new Gateway(log)
 
-interface Row { id: string, name: string, profileId: string, host: string, port: number }
+type Row = Instrument & { port: number }
 
 function toConfig(row: Row): InstrumentConfig[] {
   const profile = INSTRUMENT_PROFILES.find(p => p.id === row.profileId && p.talks)
   if (!profile) return []
-  return [{ id: row.id, name: row.name, profile, endpoint: { host: row.host, port: row.port } }]
+  const setup = setupOf(row)
+  return [{ id: row.id, name: row.name, profile: asSetUp(profile, setup), setup, endpoint: { host: row.host, port: row.port } }]
 }
 
 async function follow(): Promise<void> {

@@ -59,8 +59,8 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     const job = await selectJob(db, jobId)
     if (!job) throw unknownJob(jobId)
     checkEvent(modelSheet(job.sheetId, job.sheetRevision), event)
-    if (event.kind === 'reading-struck' && !(await readingBelongsTo(db, event.readingId, jobId))) {
-      throw new ApiError(404, 'unknown-reading', 'The reading to be struck out is not on this job.', 'readingId')
+    if ((event.kind === 'reading-struck' || event.kind === 'challenge-kept') && !(await readingBelongsTo(db, event.readingId, jobId))) {
+      throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
       if (event.kind === 'handed-over') {

@@ -1,6 +1,6 @@
 import { groupDigits } from '../../core/quantity'
 import type { ANSWERS, ITEM_STATES, POWER_SEEN, WAITS_FOR } from '../../core/run'
-import type { FirstPowerPlan, PartVerdict, PowerVerdict, WaitsFor, Warning } from '../../core/work'
+import type { FirstPowerPlan, PartDoubt, PartVerdict, PowerVerdict, WaitsFor, Warning } from '../../core/work'
 import { day } from './runWords'
 
 export const ITEM_STATE_WORDS: Record<typeof ITEM_STATES[number], string> = { fine: 'Fine', seen: 'Seen', treated: 'Treated', ask: 'Ask owner' }
@@ -45,4 +45,8 @@ export function waitWords(w: WaitsFor): string {
 export function durationWords(ms: number): string {
   const minutes = Math.max(0, Math.round(ms / 60_000))
   return minutes < 60 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`
+}
+
+export function partDoubtWords(d: PartDoubt): string {
+  return d.kind === 'not-preferred' ? `"${d.text}" is no preferred value (E24): look at the drawing.` : `${d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`} times what came out: a slip of the decade? Look at the drawing.`
 }

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { BARE_INSTRUMENT } from '../../shared/instrument'
 import { fakeInstrument } from '../fixtures/fakeInstrument'
 import { testHouse, type TestHouse } from './house'
 
@@ -39,7 +40,7 @@ describe('without demo data', () => {
 describe('an instrument', () => {
   it('is added, is live at once, is renamed and removed', async () => {
     const meter = await fakeInstrument(q => q === '*IDN?' ? 'A,B,C,D\n' : q.endsWith('?') ? '3.9\n' : null)
-    const body = { name: 'Our meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: meter.port }
+    const body = { name: 'Our meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: meter.port, ...BARE_INSTRUMENT }
     const added = await house.request('POST', '/api/instruments', body)
     expect(added.status).toBe(201)
     const { id } = added.body as { id: string }

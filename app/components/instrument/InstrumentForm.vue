@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
-import { computed } from 'vue'
-import { INSTRUMENT_PROFILES, instrumentProfile } from '../../../core/instrument'
+import { computed, type Ref } from 'vue'
+import { METER_KIND_WORDS } from '../../../shared/words/meterWords'
+import { INSTRUMENT_PROFILES, METER_KINDS, instrumentProfile } from '../../../core/instrument'
 import { instrumentBody, type InstrumentBody } from '../../../shared/instrument'
 import type { Failure } from '../../logic/failureWords'
 
@@ -13,10 +14,21 @@ const [name] = defineField('name', quiet)
 const [profileId] = defineField('profileId', quiet)
 const [host] = defineField('host', quiet)
 const [port] = defineField('port', quiet)
+const [meterKind] = defineField('meterKind', quiet)
+const [calibratedOn] = defineField('calibratedOn', quiet)
+const [attenuationDb] = defineField('attenuationDb', quiet)
+const [path] = defineField('path', quiet)
+const [fullScale] = defineField('fullScale', quiet)
 const profiles = INSTRUMENT_PROFILES.map(p => ({ value: p.id, title: `${p.name}: ${p.accuracyWords}` }))
 const talks = computed(() => profileId.value ? instrumentProfile(profileId.value).talks : true)
 const messages = (field: keyof InstrumentBody) => errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
-const portText = computed({ get: () => port.value == null ? '' : String(port.value), set: v => (port.value = v.trim() === '' ? null : Number(v)) })
+const numberText = (of: Ref<number | null | undefined>, empty: number | null) => computed({ get: () => of.value == null ? '' : String(of.value), set: v => (of.value = v.trim() === '' ? empty! : Number(v.replace(',', '.'))) })
+const portText = numberText(port, null)
+const attenuationText = numberText(attenuationDb, 0)
+const scaleText = numberText(fullScale, null)
+const readsPower = computed(() => profileId.value ? instrumentProfile(profileId.value).quantities.some(q => q.quantity === 'powerW') : false)
+const hasScale = computed(() => profileId.value ? instrumentProfile(profileId.value).quantities.some(q => q.accuracy.ofFullScale) : false)
+const kinds = METER_KINDS.map(k => ({ value: k, title: METER_KIND_WORDS[k] }))
 const submit = handleSubmit((values, { setFieldError }) => {
   const body = instrumentBody.cast(values) as InstrumentBody
   if (talks.value && body.port === null) return setFieldError('port', 'Port: an instrument that talks needs the TCP port of its SCPI socket, often 5025')
@@ -33,6 +45,13 @@ const submit = handleSubmit((values, { setFieldError }) => {
       <v-text-field v-model="portText" label="TCP port" inputmode="numeric" :error-messages="messages('port')" />
     </template>
     <p v-else class="quiet">It does not talk: its readings are typed, with this accuracy.</p>
+    <v-text-field v-model="calibratedOn" type="date" label="Calibrated or checked on" clearable :error-messages="messages('calibratedOn')" />
+    <v-text-field v-model="path" label="Shares with others" placeholder="coupler 1, dummy load" hint="Meters that share something count as one opinion" persistent-hint :error-messages="messages('path')" />
+    <template v-if="readsPower">
+      <v-select v-model="meterKind" label="Kind of power meter" :items="kinds" clearable placeholder="as its profile says" :error-messages="messages('meterKind')" />
+      <v-text-field v-model="attenuationText" label="Attenuation in front, dB" inputmode="decimal" hint="Attenuator, sampler and cable; added to its powers" persistent-hint :error-messages="messages('attenuationDb')" />
+      <v-text-field v-if="hasScale" v-model="scaleText" label="Full scale in use, W" inputmode="decimal" placeholder="as its profile says" :error-messages="messages('fullScale')" />
+    </template>
     <p v-if="failure && !failure.field" class="care" role="alert">{{ failure.words }}</p>
     <div class="go"><v-btn type="submit" variant="flat" color="primary">{{ action }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></div>
   </form>

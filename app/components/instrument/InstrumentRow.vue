@@ -3,10 +3,12 @@ import { computed } from 'vue'
 import { instrumentProfile } from '../../../core/instrument'
 import type { Instrument } from '../../../shared/instrument'
 import type { LiveLink } from '../../../shared/live'
+import { calibrationWords } from '../../../shared/words/meterWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ instrument: Instrument, link: LiveLink | null, connected: boolean }>()
 const emit = defineEmits<{ edit: [], remove: [] }>()
+const today = new Date().toISOString().slice(0, 10)
 const profile = computed(() => instrumentProfile(props.instrument.profileId))
 const state = computed(() => {
   if (props.instrument.port === null) return { mark: 'none' as const, words: 'does not talk, readings are typed' }
@@ -19,8 +21,8 @@ const state = computed(() => {
 
 <template>
   <tr :data-instrument="instrument.name" :data-state="link?.state ?? 'none'">
-    <td><b>{{ instrument.name }}</b><br><span class="quiet">{{ profile.name }}</span></td>
-    <td>{{ profile.what }}<br><span class="quiet">{{ profile.accuracyWords }}</span></td>
+    <td><b>{{ instrument.name }}</b><br><span class="quiet">{{ profile.name }}</span><br><span class="quiet">{{ calibrationWords(instrument.calibratedOn, today) }}</span></td>
+    <td>{{ profile.what }}<br><span class="quiet">{{ profile.accuracyWords }}{{ instrument.attenuationDb > 0 ? `; ${instrument.attenuationDb} dB in front, added` : '' }}</span></td>
     <td class="fig">{{ instrument.port === null ? '\u2013' : `${instrument.host}:${instrument.port}` }}</td>
     <td><span class="state"><StateMark :mark="state.mark" /> <span>{{ state.words }}</span></span></td>
     <td class="acts"><v-btn size="small" height="44" @click="emit('edit')">Change</v-btn> <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn></td>

@@ -2,6 +2,7 @@
 import { nextTick, ref, watch } from 'vue'
 import type { Quantity } from '../../../core/quantity'
 import type { RowState } from '../../../core/run'
+import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import { clockTime, conditionsWords } from '../../../shared/words/runWords'
 import StateMark from '../gauge/StateMark.vue'
@@ -11,13 +12,13 @@ import TypedRow, { type TypedValue } from './TypedRow.vue'
 const props = defineProps<{
   rows: readonly RowState[]
   planId: string
-  doubts: Readonly<Record<string, readonly string[]>>
+  doubts: Readonly<Record<string, readonly Doubt[]>>
   active: string
   typing: { pointId: string, first: string } | null
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
 }>()
-const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
+const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], keep: [doubt: Doubt], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
 const elements = ref<Record<string, HTMLElement>>({})
 watch(() => props.active, id => void nextTick(() => elements.value[id]?.scrollIntoView({ block: 'nearest' })))
 
@@ -36,7 +37,10 @@ function markFor(row: RowState) {
         <b>{{ row.point.title }}</b>
         <span class="quiet"><template v-for="(c, i) in conditionsWords(row.point.state, planId)" :key="c.label">{{ i ? ', ' : '' }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template></span>
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{ row.point.state.also }}</span>
-        <span v-for="d in doubts[row.point.id] ?? []" :key="d" class="doubt">Doubtful: {{ d }}</span>
+        <span v-for="d in doubts[row.point.id] ?? []" :key="d.rule + d.readingId" class="doubt" :class="{ kept: d.keptBecause }">
+          <template v-if="d.keptBecause">Kept all the same: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template>
+          <template v-else>Doubtful: {{ d.words }}<button v-if="row.point.id === active" type="button" class="keep" @click.stop="emit('keep', d)">Keep with a reason</button></template>
+        </span>
         <span v-if="row.stale" class="quiet">stale: turned after it was measured</span>
       </div>
       <TypedRow v-if="typing?.pointId === row.point.id" class="typed" :wants="row.point.wants" :first="typing.first" :options-for="optionsFor" :typed-with="typedWith" @done="v => emit('typed', row.point.id, v)" @cancel="emit('cancel')" @choose="(q, n) => emit('choose', q, n)" />
@@ -62,6 +66,8 @@ function markFor(row: RowState) {
 .head { display: flex; flex-direction: column; line-height: 1.3; }
 .head .quiet { font-size: 12.5px; }
 .doubt { font-size: 12.5px; border-left: 3px dashed var(--out); padding-left: 8px; margin-top: 3px; }
+.doubt.kept { border-left: 3px solid var(--line2); color: var(--ink2); }
+.keep { font: inherit; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; min-height: 44px; padding: 0 8px; display: block; }
 .cells { display: flex; flex-wrap: wrap; gap: 6px 12px; }
 .acts { display: flex; gap: 8px; }
 .typed { grid-column: 3 / -1; }

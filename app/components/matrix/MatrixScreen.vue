@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import type { Quantity } from '../../../core/quantity'
 import type { RowState } from '../../../core/run'
 import { isOfReceiver } from '../../../core/sheet'
+import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import MatrixRows from './MatrixRows.vue'
 import type { TypedValue } from './TypedRow.vue'
@@ -13,7 +14,7 @@ const props = defineProps<{
   rows: readonly RowState[]
   planId: string
   /** by row: what in it cannot be true */
-  doubts: Readonly<Record<string, readonly string[]>>
+  doubts: Readonly<Record<string, readonly Doubt[]>>
   active: string
   typing: { pointId: string, first: string } | null
   said: { text: string, kind: 'ok' | 'problem' } | null
@@ -21,7 +22,7 @@ const props = defineProps<{
   typedWith: (q: Quantity) => TypedInstrument | null
   cautions: readonly string[]
 }>()
-const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
+const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], keep: [doubt: Doubt], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
 const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).length)
 const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))))
 </script>
@@ -38,7 +39,7 @@ const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cel
     <MatrixRows
       :rows="rows" :plan-id="planId" :doubts="doubts" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith"
       @select="id => emit('select', id)" @take="id => emit('take', id)" @type="id => emit('type', id)" @typed="(id, v) => emit('typed', id, v)"
-      @cancel="emit('cancel')" @strike="id => emit('strike', id)" @choose="(q, n) => emit('choose', q, n)"
+      @cancel="emit('cancel')" @keep="d => emit('keep', d)" @strike="id => emit('strike', id)" @choose="(q, n) => emit('choose', q, n)"
     />
   </div>
 </template>

@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
 import type { PartChanged, PartTested, Treated } from '../../../core/run'
-import { partVerdict, type Owed } from '../../../core/work'
-import { PART_VERDICT_WORDS } from '../../../shared/words/workWords'
+import { partDoubts, partVerdict, type Owed } from '../../../core/work'
+import { PART_VERDICT_WORDS, partDoubtWords } from '../../../shared/words/workWords'
 import type { NewWorkEvent } from '../../composables/useEventForm'
 import StateMark from '../gauge/StateMark.vue'
 import PartTestForm from './PartTestForm.vue'
@@ -11,6 +11,7 @@ import PartTestForm from './PartTestForm.vue'
 defineProps<{ changed: readonly PartChanged[], tested: readonly PartTested[], treated: readonly Treated[], owed: readonly Owed[], wrong: (field: string) => string | undefined }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
 const part = ref({ designator: '', partOut: '', partIn: '', isFinal: false })
+const doubts = computed(() => partDoubts(part.value.partOut, part.value.partIn))
 const treatment = ref({ what: '', where: '' })
 const TREATMENTS = ['core freed and re-waxed', 'preset cleaned, end to end ten times', 'preset replaced', 'glue removed', 'electrolytics renewed', 'joint resoldered', 'limiter parts refitted', 'trimmer fitted']
 const VERDICT_MARK = { 'accepted': 'inside', 'rejected': 'above', 'not-proved': 'cannot-tell' } as const
@@ -34,6 +35,7 @@ function treat() {
       <v-text-field v-model="part.designator" label="Part" placeholder="Q12" :error-messages="wrong('designator')" /><v-text-field v-model="part.partOut" label="Out" /><v-text-field v-model="part.partIn" label="In" :error-messages="wrong('partIn')" />
       <v-checkbox v-model="part.isFinal" label="Final or driver" hide-details /><v-btn size="large" :disabled="!part.designator.trim() || !part.partIn.trim()" @click="change">Note</v-btn>
     </div>
+    <p v-for="d in doubts" :key="d.kind" class="care" role="status">{{ partDoubtWords(d) }}</p>
   </section>
   <section aria-label="Tests of parts">
     <h2>Tests of parts</h2>

@@ -1,5 +1,5 @@
 import type { Mode } from '../../rules'
-import type { AdjusterRole } from '../../sheet'
+import type { AdjusterRole, SetKind } from '../../sheet'
 import type { Domain } from './observable'
 
 /** What an observable shows under a cause: outcomes with their probability; what is left over is shared by the others. */
@@ -19,6 +19,8 @@ export interface Cause {
   readonly modes: readonly Mode[] | null
   /** only sets with an adjuster of this role can have it */
   readonly needsRole?: AdjusterRole
+  /** only these kinds of set can have it */
+  readonly kinds?: readonly SetKind[]
   /** by observable; a question of the same domain that is not named keeps its healthy answer */
   readonly shows: Readonly<Record<string, Expectation>>
 }

@@ -21,6 +21,12 @@ export const isCarrier = (s: SetState) => s.keyed && !s.lowPower && s.toneHz ===
 export const isLowPower = (s: SetState) => s.keyed && s.lowPower && s.toneHz === null
 export const isTone = (s: SetState) => s.keyed && s.toneHz !== null && s.toneHz < 2000
 
+/** A cell's window when it is open on neither side: what a power is held against. */
+export function windowOf(f: Found): { low: number, high: number } | null {
+  const { low, high } = f.cell.asked.window ?? {}
+  return low != null && high != null ? { low, high } : null
+}
+
 export function middle<T>(list: readonly T[]): T | null {
   return list[Math.floor((list.length - 1) / 2)] ?? null
 }

@@ -6,7 +6,7 @@ import { randomFrom } from '../../../test/fixtures/faults/random'
 import { rowTaken, struck } from '../../../test/fixtures/jobEvents'
 import { ruleSet } from '../../rules'
 import { matrixState, runState, type JobEvent, type RowState } from '../../run'
-import type { ModelSheet } from '../../sheet'
+import { modelSheet, type ModelSheet } from '../../sheet'
 import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { OSMUND_40A } from '../../sheet/osmund40a/sheet'
 import { CAUSES } from './catalogue'
@@ -20,6 +20,60 @@ const finding = (sheet: ModelSheet, truth: Partial<Truth>, domain: Domain, tests
   diagnose(sheet, readMatrix(sheet, { ...healthy(), ...truth }, still()), tests, canRead).domains.find(d => d.domain === domain)!
 const first = (...args: Parameters<typeof finding>) => finding(...args).ranked[0]?.cause?.id ?? null
 const made = (observableId: string, outcome: string): TestMade => ({ observableId, outcome })
+
+const LX8 = modelSheet('larkfield-lx8')
+const HB150 = modelSheet('quillon-hb150')
+const TALLIS = modelSheet('brantwick-tallis60')
+const P5 = modelSheet('quillon-p5')
+/** The finding of another kind of set, with what differs from one in order. */
+const leads = (sheet: ModelSheet, kind: Parameters<typeof healthy>[0], truth: Partial<Truth>, domain: Domain, tests: TestMade[] = []) =>
+  diagnose(sheet, readMatrix(sheet, { ...healthy(kind), ...truth }, still()), tests, () => true).domains.find(d => d.domain === domain)!.ranked[0]?.cause?.id ?? null
+const ssb = (change: Partial<Truth['ssb']>) => ({ ssb: { ...healthy().ssb, ...change } })
+
+describe('other kinds of sets', () => {
+  it.each([['multimode', LX8, 'multimode'], ['hybrid', HB150, 'valve'], ['kit', P5, 'kit'], ['high power', TALLIS, 'high']] as const)('%s in order: no symptom', (_name, sheet, kind) => {
+    for (const { domain, symptoms } of diagnose(sheet, readMatrix(sheet, healthy(kind), still()), [], () => true).domains) expect([domain, symptoms]).toEqual([domain, []])
+  })
+  it('F07: AM far too high, SSB right, control dead: the regulator; SSB low while AM is right: its own path (F09)', () => {
+    const runaway = { powerW: () => 19, keyedA: 3, depthAt: () => 0.03 }
+    expect(leads(LX8, 'multimode', runaway, 'power', [made('travel', 'nothing')])).toBe('regulator-shorted')
+    expect(leads(LX8, 'multimode', { powerW: () => 5.5 }, 'power', [made('travel', 'acts')])).toBe('carrier-high-set')
+    expect(leads(LX8, 'multimode', ssb({ pepW: 3 }), 'power')).toBe('ssb-path')
+  })
+  it('F12, F80: mean above half the PEP with poor products is flat-topping; below half with clean ones the meters', () => {
+    expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.62, imd3Db: 16 }), 'modulation')).toBe('ssb-flat-topping')
+    expect(leads(LX8, 'multimode', ssb({ imd3Db: 16 }), 'modulation', [made('drop-6db', 'stays')])).toBe('no-idle-current')
+    expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.4 }), 'modulation')).toBe('average-meter')
+  })
+  it('F33, F75, F35, F78: one sideband off, one block off, VCO at its end, carrier leak', () => {
+    expect(leads(LX8, 'multimode', ssb({ errorHz: { USB: 700, LSB: 4 } }), 'frequency')).toBe('mode-offset-off')
+    expect(leads(LX8, 'multimode', { txErrorHz: c => c > 40 && c <= 80 ? 10_010 : 10 }, 'frequency')).toBe('sister-model')
+    expect(leads(LX8, 'multimode', { vcoV: c => c < 10 ? 0.7 : 6.5 }, 'frequency')).toBe('vco-off')
+    expect(leads(LX8, 'multimode', ssb({ leakDb: 25 }), 'modulation')).toBe('carrier-leak')
+  })
+  it('F17, F68, F18: a third of the output at full plate current: valves; a re-dip that helps: the tank', () => {
+    expect(leads(HB150, 'valve', { powerW: () => 35, stageIdleA: 0.045 }, 'power', [made('new-pair', 'rises')])).toBe('worn-valves')
+    expect(leads(HB150, 'valve', { powerW: () => 60, plateA: 0.3 }, 'power', [made('re-dip', 'rises')])).toBe('tank-off')
+    expect(leads(HB150, 'valve', { powerW: () => 50, plateA: 0.14 }, 'power', [made('drive-up', 'nothing')])).toBe('valve-drive-low')
+  })
+  it('F45: 5 V on the gate of the kit; 2.4 V is its window', () => {
+    expect(leads(P5, 'kit', { gateV: 5 }, 'power')).toBe('gate-high')
+    expect(leads(P5, 'kit', { gateV: 1.6, powerW: () => 2, keyedA: 0.5 }, 'power')).toBe('gate-low')
+  })
+  it('F15: PEP/mean of 6.5 on voice; 2.6 is balanced', () => {
+    expect(leads(TALLIS, 'high', { voiceRatio: 6.5 }, 'modulation')).toBe('voice-unbalanced')
+    expect(leads(TALLIS, 'high', {}, 'modulation')).toBeNull()
+  })
+  it('F81, F73, F79, F82, F83, F77, F08: what only a spectrum, hands or ears show', () => {
+    expect(leads(LX8, 'multimode', { harmonicDbc: -45 }, 'power')).toBe('trap-off')
+    expect(leads(LX8, 'multimode', {}, 'frequency', [made('humid', 'moves')])).toBe('glue-leak')
+    expect(leads(LX8, 'multimode', {}, 'receiver', [made('sideband-audio', 'uneven')])).toBe('sidebands-uneven')
+    expect(first(OSMUND_27F, {}, 'modulation', [made('tone-off', 'hums')])).toBe('hum')
+    expect(first(OSMUND_27F, {}, 'power', [made('tap', 'jumps')])).toBe('intermittent')
+    expect(first(OSMUND_27F, {}, 'supply', [made('trace', 'burnt')])).toBe('reversed-supply')
+    expect(first(OSMUND_40A, {}, 'power', [made('travel', 'nothing')])).toBe('control-miswired')
+  })
+})
 
 describe('a set in order', () => {
   it.each([['FM', OSMUND_27F], ['AM', OSMUND_40A]])('%s: has no symptom and no cause', (_name, sheet) => {

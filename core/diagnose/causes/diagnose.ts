@@ -6,6 +6,7 @@ import { CAUSES } from './catalogue'
 import { nextTests, type NextTest } from './nextTest'
 import { DOMAINS, type Domain, type Evidence, type Observable, type TestMade } from './observable'
 import { OBSERVABLES, observableOf } from './observables'
+import { rowsFor } from './rowsFor'
 import { answered, rankCauses, type RankedCause } from './rank'
 
 /** An outcome other than the healthy one counts as a symptom from this share on. */
@@ -46,7 +47,7 @@ export function diagnose(sheet: ModelSheet, rows: readonly RowState[], tests: re
 
 function byReadings(observable: Observable, rows: readonly RowState[], sheet: ModelSheet): Evidence[] {
   if (observable.source.kind !== 'readings') return []
-  const found = observable.source.see(rows, sheet)
+  const found = observable.source.see(rowsFor(observable, rows, sheet), sheet)
   return found ? [{ observable, soft: found.soft, used: found.used, byHand: false }] : []
 }
 
@@ -80,5 +81,6 @@ function answerable({ source }: Observable, sheet: ModelSheet): boolean {
 /** A cause is none of this set's faults when the set has not the part, or no row for its chief witness (named first): no low-power preset without a low position. */
 function canShow(cause: Cause, sheet: ModelSheet): boolean {
   const hasPart = cause.needsRole === undefined || sheet.adjusters.some(a => a.role === cause.needsRole)
-  return hasPart && answerable(observableOf(Object.keys(cause.shows)[0]!), sheet)
+  const isKind = cause.kinds === undefined || cause.kinds.includes(sheet.kind)
+  return hasPart && isKind && answerable(observableOf(Object.keys(cause.shows)[0]!), sheet)
 }

@@ -27,8 +27,10 @@ export interface Observable {
   readonly outcomes: Readonly<Record<string, string>>
   /** the outcome of a healthy set */
   readonly healthy: string
-  /** null = whatever the mode */
+  /** null = the main mode of the set */
   readonly modes: readonly Mode[] | null
+  /** true: rows outside the main channels and the standard state count too */
+  readonly everywhere?: boolean
   readonly source:
     | { readonly kind: 'readings', readonly quantities: readonly Quantity[], /** false = this sheet has no rows that could answer it; undefined = its quantities decide */ readonly inSheet?: (sheet: ModelSheet) => boolean, readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null }
     | { readonly kind: 'test', readonly how: string, readonly caution: string | null }

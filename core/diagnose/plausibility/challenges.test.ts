@@ -4,6 +4,7 @@ import { asked, type RowConditions } from '../../run'
 import { ruleSet } from '../../rules'
 import { pointOf } from '../../sheet'
 import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
+import { ALONE } from '../../../test/fixtures/doubts'
 import { challenges, leastSensitivityV, plausibleForms } from './index'
 
 const CONDITIONS: RowConditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: 13.8, load: '', onTimeS: null }
@@ -15,7 +16,7 @@ function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, con
     const want = point.wants.find(w => w.quantity === quantity)
     return want ? asked(OSMUND_27F, ruleSet('R-UK27'), want, point.state) : null
   }
-  return challenges({ sheet: OSMUND_27F, point, conditions: { ...CONDITIONS, ...conditions }, readings, askedOf, carrierW: null })
+  return challenges({ sheet: OSMUND_27F, point, conditions: { ...CONDITIONS, ...conditions }, readings, askedOf, ...ALONE })
 }
 const names = (...args: Parameters<typeof rulesOf>) => rulesOf(...args).map(c => c.rule)
 

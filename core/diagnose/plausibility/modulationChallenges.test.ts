@@ -1,14 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { boundToStandard, dbmToVolts, parseTyped, type Quantity } from '../../quantity'
-import { pointOf } from '../../sheet'
+import { ALONE } from '../../../test/fixtures/doubts'
+import { conditionsAsked, pointOf } from '../../sheet'
 import { OSMUND_40A } from '../../sheet/osmund40a/sheet'
 import { challenges, mostSinadDb } from './index'
 
 function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, carrierW: number | null, boundRatio = 0) {
   const point = pointOf(OSMUND_40A, null, pointId)
-  const { mode, channel, lowPower, toneHz, toneV, inputV } = point.state
   const readings = Object.entries(values).map(([quantity, value], i) => ({ id: String(i), quantity: quantity as Quantity, value, standardUncertainty: boundToStandard(value * boundRatio), source: 'typed' as const, instrument: null }))
-  return challenges({ sheet: OSMUND_40A, point, conditions: { mode, channel, lowPower, toneHz, toneV, inputV, supplyV: 13.8, load: '', onTimeS: null }, readings, askedOf: () => null, carrierW }).map(c => c.rule)
+  return challenges({ sheet: OSMUND_40A, point, conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null }, readings, askedOf: () => null, ...ALONE, carrierW }).map(c => c.rule)
 }
 
 /** Worked examples of the trade table "readings that cannot be true", each with its counterpart that can. */

@@ -2,7 +2,8 @@ import { point, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import { AUDIBLE, CARRIER, CHANNEL, DEPTH, FREQUENCY, MINIMUM, NEVER_ABOVE, OWNERS, RECOMMENDED, SUPPLY, TONE_HZ, WIDE_OPEN, am, usb } from './targets'
 
-const voice = (setting: string) => am.keyed(CHANNEL, { setting, also: 'speak as the owner does; mean and PEP' })
+/** Speech is no carrier: its rows are told apart by their controls. */
+const voice = (setting: string) => am.keyed(CHANNEL, { setting: `${setting}, voice`, also: 'speak as the owner does; mean and PEP' })
 
 /** At minimum, where the owner had it, and at the recommended mark; SSB at the same mark and wide open. */
 export const BRANTWICK_TALLIS60_MATRIX: readonly MeasurePoint[] = [
@@ -12,7 +13,7 @@ export const BRANTWICK_TALLIS60_MATRIX: readonly MeasurePoint[] = [
   point('mark', 'AM at the recommended mark, carrier', am.keyed(CHANNEL, { setting: RECOMMENDED }), [want('powerW', CARRIER), want('supplyV', SUPPLY), want('supplyA')]),
   point('mark-tone', 'AM at the mark, 1 kHz', am.keyed(CHANNEL, { setting: RECOMMENDED, toneHz: TONE_HZ }), [want('depthNegativeRatio', DEPTH), want('pepW'), want('powerW', null, false), want('supplyA')]),
   point('mark-voice', 'AM at the mark, voice', voice(RECOMMENDED), [want('powerW', null, false), want('pepW'), want('supplyA')]),
-  point('ssb-mark', 'USB at the mark, voice', usb.keyed(CHANNEL, { setting: RECOMMENDED }), [want('pepW'), want('powerW', null, false), want('supplyA')]),
+  point('ssb-mark', 'USB at the mark, voice', usb.keyed(CHANNEL, { setting: `${RECOMMENDED}, voice` }), [want('pepW'), want('powerW', null, false), want('supplyA')]),
   point('ssb-open', 'USB wide open, voice', usb.keyed(CHANNEL, { setting: WIDE_OPEN, also: 'seconds only' }), [want('pepW'), want('powerW', null, false), want('supplyA')]),
   point('threshold', 'Receiver, audible threshold', am.receiving(CHANNEL, 'generator 1 kHz AM 30 %'), [want('audibleV', AUDIBLE)]),
 ]

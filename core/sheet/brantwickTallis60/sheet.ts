@@ -2,6 +2,7 @@ import type { ModelSheet } from '../modelSheet'
 import { BRANTWICK_TALLIS60_ADJUSTERS } from './adjusters'
 import { BRANTWICK_TALLIS60_MATRIX } from './matrix'
 import { BRANTWICK_TALLIS60_PROCEDURE } from './procedure'
+import { RECOMMENDED } from './targets'
 
 const RATED = 'model sheet (invented set)'
 
@@ -13,7 +14,7 @@ export const BRANTWICK_TALLIS60: ModelSheet = {
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'forty',
-  main: { mode: 'AM', fromChannel: 1, toChannel: 40 },
+  main: { mode: 'AM', fromChannel: 1, toChannel: 40, setting: RECOMMENDED },
   defaultRuleSetId: 'R-AM',
   nominalSupplyV: 14,
   load: '50 \u03a9 dummy load, 1 kW',

@@ -13,7 +13,7 @@ export const CORVID_M6: ModelSheet = {
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'forty',
-  main: { mode: 'AM', fromChannel: 1, toChannel: 40 },
+  main: { mode: 'AM', fromChannel: 1, toChannel: 40, setting: '' },
   defaultRuleSetId: 'R-EU',
   nominalSupplyV: 13.8,
   load: '50 \u03a9 dummy load',

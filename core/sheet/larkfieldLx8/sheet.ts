@@ -13,7 +13,7 @@ export const LARKFIELD_LX8: ModelSheet = {
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'six-band',
-  main: { mode: 'AM', fromChannel: 121, toChannel: 160 },
+  main: { mode: 'AM', fromChannel: 121, toChannel: 160, setting: '' },
   defaultRuleSetId: 'R-EU',
   nominalSupplyV: 13.8,
   load: '50 \u03a9 dummy load',

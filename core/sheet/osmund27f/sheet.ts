@@ -13,7 +13,7 @@ export const OSMUND_27F: ModelSheet = {
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'uk27',
-  main: { mode: 'FM', fromChannel: 1, toChannel: 40 },
+  main: { mode: 'FM', fromChannel: 1, toChannel: 40, setting: '' },
   defaultRuleSetId: 'R-UK27',
   nominalSupplyV: 13.8,
   load: '50 \u03a9 dummy load',

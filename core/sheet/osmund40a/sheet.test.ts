@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boundToStandard, type Quantity } from '../../quantity'
 import { ruleSet } from '../../rules'
+import { conditionsAsked } from '../conditionsAsked'
 import { matrixState, runState, type JobEvent } from '../../run'
 import { confirmed, turned } from '../../../test/fixtures/jobEvents'
 import { OSMUND_40A as SHEET } from './sheet'
@@ -14,9 +15,8 @@ let count = 0
 const uuid = () => `40000000-0000-4000-8000-${String(++count).padStart(12, '0')}`
 function rowsOf(stepId: string | null, points = SHEET.matrix): JobEvent[] {
   return points.map((p) => {
-    const { mode, channel, lowPower, toneHz, toneV, inputV } = p.state
     const readings = p.wants.map(w => ({ id: uuid(), quantity: w.quantity, value: GOOD[w.quantity]!, standardUncertainty: boundToStandard(Math.abs(GOOD[w.quantity]!) * 1e-7), source: 'typed' as const, instrument: null }))
-    return { kind: 'row-taken', id: uuid(), atMs: ++count, phase: stepId === null ? 'as-found' : 'adjusting', stepId, pointId: p.id, readings, conditions: { mode, channel, lowPower, toneHz, toneV, inputV, supplyV: 13.8, load: SHEET.load, onTimeS: 1500 } }
+    return { kind: 'row-taken', id: uuid(), atMs: ++count, phase: stepId === null ? 'as-found' : 'adjusting', stepId, pointId: p.id, readings, conditions: { ...conditionsAsked(p.state), supplyV: 13.8, load: SHEET.load, onTimeS: 1500 } }
   })
 }
 const wholeRun = () => SHEET.procedure.flatMap(s => [...rowsOf(s.id, s.points), ...(s.criterion?.kind === 'peak' ? rowsOf(s.id, s.points) : []), confirmed(s.id)])

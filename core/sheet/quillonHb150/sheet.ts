@@ -2,6 +2,7 @@ import type { ModelSheet } from '../modelSheet'
 import { QUILLON_HB150_ADJUSTERS } from './adjusters'
 import { QUILLON_HB150_MATRIX } from './matrix'
 import { QUILLON_HB150_PROCEDURE } from './procedure'
+import { TUNED } from './targets'
 
 const RATED = 'model sheet (invented set)'
 
@@ -13,9 +14,10 @@ export const QUILLON_HB150: ModelSheet = {
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'hf-five',
-  main: { mode: 'CW', fromChannel: 1, toChannel: 5 },
+  main: { mode: 'CW', fromChannel: 1, toChannel: 5, setting: TUNED },
   defaultRuleSetId: 'R-AM',
   nominalSupplyV: 230,
+  plateV: 800,
   load: '50 \u03a9 dummy load, 200 W',
   idleA: { low: 0.26, high: 0.52 },
   keyedA: { low: 1.1, high: 1.6 },

@@ -3,6 +3,7 @@ import { statesIn, within } from '../build'
 export const cw = statesIn('CW')
 export const am = statesIn('AM')
 export const usb = statesIn('USB')
+export const TUNED = 'tuned: preselector, plate dip, load'
 /** 20 m, where everything but the band rows is measured. */
 export const TWENTY = 3
 export const BANDS = [1, 2, 3, 4, 5] as const

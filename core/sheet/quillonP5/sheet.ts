@@ -13,7 +13,7 @@ export const QUILLON_P5: ModelSheet = {
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'cw-20m',
-  main: { mode: 'CW', fromChannel: 1, toChannel: 1 },
+  main: { mode: 'CW', fromChannel: 1, toChannel: 1, setting: '' },
   defaultRuleSetId: 'R-AM',
   nominalSupplyV: 12,
   load: '50 \u03a9 dummy load',

@@ -2,12 +2,14 @@
 import { computed, ref } from 'vue'
 import CauseList from '../../../components/findings/CauseList.vue'
 import NextTestBox from '../../../components/findings/NextTestBox.vue'
+import StatementCheck from '../../../components/findings/StatementCheck.vue'
 import WrongList from '../../../components/findings/WrongList.vue'
 import SettledClaims from '../../../components/claims/SettledClaims.vue'
 import TextDialog from '../../../components/frame/TextDialog.vue'
 import { causeOf, diagnose } from '../../../../core/diagnose'
 import { testsMade } from '../../../../core/work'
-import { rowDoubts } from '../../../logic/challengeWords'
+import { useDoubts } from '../../../composables/useDoubts'
+import { rowDoubts } from '../../../logic/doubts'
 import { DOMAIN_WORDS, evidenceWords } from '../../../logic/findingWords'
 import { useInstrumentsStore } from '../../../stores/instruments'
 import { useJobStore } from '../../../stores/job'
@@ -18,7 +20,8 @@ const confirming = ref<string | null>(null)
 const diagnosis = computed(() => diagnose(store.sheet!, store.asFound, testsMade(store.sheet!, store.events), q => instruments.optionsFor(q).length > 0))
 const wrong = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length > 0))
 const inOrder = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length === 0 && d.fine.length > 0))
-const doubts = computed(() => store.asFound.flatMap(r => rowDoubts(store.sheet!, store.rules!, r, store.asFound).map(words => ({ title: r.point.title, words }))))
+const doubting = useDoubts(() => store.asFound)
+const doubts = computed(() => store.asFound.flatMap(r => rowDoubts(doubting(), r).map(d => ({ title: r.point.title, words: d.keptBecause ? `${d.words} Kept: ${d.keptBecause}` : d.words, settled: d.keptBecause !== null }))))
 const confirmed = computed(() => store.events.flatMap(e => e.kind === 'cause-confirmed' ? [e] : []))
 const measured = computed(() => store.asFound.some(r => r.cells.some(c => c.latest)))
 
@@ -36,7 +39,7 @@ async function confirm(text: string) {
     <p v-if="!measured" class="lead">Nothing is measured yet. <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">Take the rows as found</NuxtLink> first.</p>
     <template v-else>
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
-      <WrongList :rows="store.asFound" :doubts="doubts" />
+      <WrongList :rows="store.asFound" :doubts="doubts.filter(d => !d.settled)" />
     </template>
     <section v-for="d in wrong" :key="d.domain" class="domain" :aria-label="DOMAIN_WORDS[d.domain]">
       <h2>{{ DOMAIN_WORDS[d.domain] }}</h2>
@@ -45,6 +48,7 @@ async function confirm(text: string) {
     </section>
     <section v-if="inOrder.length" aria-label="In order"><h2>In order</h2><p v-for="d in inOrder" :key="d.domain"><b>{{ DOMAIN_WORDS[d.domain] }}</b> <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span></p></section>
     <section v-if="confirmed.length" aria-label="Work that follows"><h2>Work that follows</h2><ul><li v-for="c in confirmed" :key="c.id"><b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }} <span class="quiet">{{ c.text }}</span></li></ul></section>
+    <StatementCheck />
     <TextDialog :open="confirming !== null" :title="confirming ? causeOf(confirming).title : ''" hint="It goes into the record and counts among the typical faults of the model." label="What proved it" action="Confirm the cause" :required="false" @close="confirming = null" @done="confirm" />
   </div>
 </template>

@@ -15,4 +15,12 @@ export const FREQUENCY_CAUSES: readonly Cause[] = [
     shows: { 'reference': { off: 0.93, slight: 0.06 }, 'tx-error': { right: 0.97 }, 'slope': { slopes: 0.8, flat: 0.2 }, 'rx-centre': { off: 0.93 }, 'trimmer': { reaches: 0.9 } } },
   { ...base, id: 'not-warm', row: 'F28', title: 'Not warm yet, or drifting', remedy: 'Wait until it moves less than 2 Hz a minute; cold spray and heat if it never settles.', prior: 1.5,
     shows: { 'settles': { moving: 0.95 }, 'tx-error': { off: 0.6, right: 0.4 }, 'reference': { right: 0.5, slight: 0.45 } } },
+  { ...base, id: 'mode-offset-off', row: 'F33', title: 'Carrier oscillator or offset of one mode', remedy: 'Carrier oscillators, then the offset coils; the reference stays.', prior: 1.5, modes: ['USB', 'LSB'],
+    shows: { 'sidebands': { 'one-off': 0.75, 'both-off': 0.24 }, 'tx-error': { right: 0.95 } } },
+  { ...base, id: 'sister-model', row: 'F75', title: 'Programmed for a sister model: wrong code, jumper or memory', remedy: 'Readout and measurement band by band, then the code.', prior: 0.7, modes: ['AM'],
+    shows: { 'blocks': { 'one-off': 0.97 }, 'tx-error': { right: 0.8, far: 0.2 }, 'slope': { flat: 0.95 } } },
+  { ...base, id: 'vco-off', row: 'F35', title: 'VCO at the end of its range', remedy: 'VCO coil to the sheet\u2019s voltage, lock at both ends; then its capacitor.', prior: 1.2,
+    shows: { 'vco': { 'at-end': 0.96 }, 'lock-ends': { 'one-end': 0.6, 'everywhere': 0.35 } } },
+  { ...base, id: 'glue-leak', row: 'F73', title: 'Conductive glue, flux or a leaky capacitor', remedy: 'Wash one area and measure; glue off with the owner\u2019s consent.', prior: 0.7,
+    shows: { 'humid': { moves: 0.96 }, 'settles': { moving: 0.75, still: 0.25 }, 'tx-error': { off: 0.5, right: 0.45 } } },
 ]

@@ -15,4 +15,6 @@ export const RECEIVER_CAUSES: readonly Cause[] = [
     shows: { 'sinad-slope': { flat: 0.95 }, 'port': { stays: 0.94 }, 'threshold': { good: 0.9 } } },
   { ...base, id: 'compensated-meter', row: 'F42', title: 'Deaf receiver with the S-meter set to hide it', remedy: 'Receiver first, then the preset again.', prior: 0.7,
     shows: { 'threshold': { poor: 0.55, deaf: 0.43 }, 's-meter': { right: 0.9, high: 0.06 }, 'rx-tuning': { centre: 0.93 } } },
+  { ...base, id: 'sidebands-uneven', row: 'F79', title: 'Carrier oscillator of one sideband off the filter', remedy: 'Both carrier oscillators against the filter, then the offsets.', prior: 1, modes: ['USB', 'LSB'],
+    shows: { 'sideband-audio': { uneven: 0.96 } } },
 ]

@@ -12,4 +12,6 @@ export const SUPPLY_CAUSES: readonly Cause[] = [
     shows: { 'idle': { 'at-limit': 0.98 }, 'lift-final': { stays: 0.97 }, 'lift-driver': { stays: 0.97 }, 'input-ohms': { 'short-both': 0.98 } } },
   { ...base, id: 'bias-high', row: 'F45', title: 'Bias far too high', remedy: 'Do not key. Set the bias from zero upwards.', prior: 1,
     shows: { 'idle': { 'high': 0.9, 'at-limit': 0.08 }, 'lift-final': { falls: 0.93 } } },
+  { ...base, id: 'reversed-supply', row: 'F77', title: 'Supply was reversed: diode missing or too small', remedy: 'A diode large enough to blow the fuse of the lead; then look for what was harmed.', prior: 0.8,
+    shows: { 'trace': { burnt: 0.96 }, 'idle': { 'right': 0.6, 'at-limit': 0.35 } } },
 ]

@@ -14,6 +14,8 @@ export const HAND_TESTS: readonly Observable[] = [
   test('supply', 'lift-final', 'Current with the final taken out', 'Unsolder the final\u2019s supply side, switch on again with the limit low.', { falls: 'falls to normal', stays: 'stays at the limit' }, 'stays', OFF),
   test('supply', 'lift-driver', 'Current with the driver taken out', 'Unsolder the driver\u2019s supply side, switch on again with the limit low.', { falls: 'falls to normal', stays: 'stays at the limit' }, 'stays', OFF),
 
+  test('supply', 'trace', 'Traces near the supply socket, polarity diode', 'Look for a burnt trace and for the diode.', { whole: 'whole', burnt: 'burnt trace, diode missing or tiny' }, 'whole', OFF),
+
   test('power', 'holds', 'Power during a key-down of 5 s', 'Key on dummy load for 5 s and watch the meter.', { steady: 'steady', falls: 'falls by a tenth or more' }, 'steady', DUMMY),
   test('power', 'final-heat', 'Heat of the final after 3 s keyed', 'Key 3 s, unkey, touch the case of the final or use a thermometer.', { cool: 'cool or warm', hot: 'too hot to touch' }, 'cool', 'Hot devices burn. White ceramic must not be broken.'),
   test('power', 'second-meter', 'A second power meter on its own lead', 'Put another meter straight between set and dummy load.', { same: 'reads the same', other: 'reads clearly more' }, 'same', DUMMY),
@@ -26,6 +28,12 @@ export const HAND_TESTS: readonly Observable[] = [
   test('power', 'low-preset', 'Low-power preset over its travel', 'Switch to low, note the position, turn from end to end.', { acts: 'moves the low power', nothing: 'changes nothing' }, 'acts', DUMMY),
   test('power', 'lock-ends', 'Lock at both ends of the band', 'Step to the lowest and highest channel and wrap; watch the lock lamp and RF.', { 'everywhere': 'at once on all', 'one-end': 'slow or missing at one end', 'nowhere': 'never' }, 'everywhere'),
 
+  test('power', 're-dip', 'Plate dipped again, load and plate repeated', 'Short key-downs, external meter.', { same: 'no more output', rises: 'clearly more output' }, 'same', 'Dummy load, at most 10 s keyed, rest 30 to 60 s.', ['CW']),
+  test('power', 'drive-up', 'More drive', 'Raise the carrier level and watch plate current.', { follows: 'plate current follows', nothing: 'it does not' }, 'follows', 'Dummy load, at most 10 s keyed.', ['CW']),
+  test('power', 'new-pair', 'A known good pair of valves', 'Same bias set, neutralised, tuned.', { same: 'less than 1 dB more', rises: '4 dB more or better' }, 'same', 'High voltage: plug out, discharge, measure below 30 V, one hand.', ['CW']),
+  test('power', 'tap', 'Tapped, flexed, warmed and cooled', 'Tap with a plastic rod, cold spray, a warm iron near by; watch power and lamp.', { steady: 'nothing moves', jumps: 'jumps or drops out' }, 'steady', DUMMY),
+
+  test('frequency', 'humid', 'Breathed upon, washed, dried', 'Breathe on the suspect area; wash one area and dry it.', { steady: 'nothing moves', moves: 'frequency or VCO voltage moves' }, 'steady'),
   test('frequency', 'trimmer', 'Trimmer of the transmit crystal', 'Note its position, turn it through its range.', { reaches: 'brings the frequency right', stops: 'stops with error left', missing: 'there is none, a fixed capacitor' }, 'reaches', 'Brittle: never force. Identify the twin first.'),
   test('frequency', 'settles', 'The same frequency again after 5 minutes', 'Read, wait 5 minutes, read again.', { still: 'moved by less than 10 Hz', moving: 'moved by more' }, 'still'),
   test('frequency', 'rx-centre', 'Second IF, or receiver centred on the channel', 'Generator on the channel; find where the receiver is best, or count the second IF.', { centred: 'centred', off: 'off to one side' }, 'centred'),
@@ -36,6 +44,10 @@ export const HAND_TESTS: readonly Observable[] = [
   test('modulation', 'audio-after', 'Tone after the microphone amplifier', 'Scope or millivoltmeter after the amplifier, tone at the socket.', { there: 'at its usual level', weak: 'weak or missing' }, 'there'),
   test('modulation', 'carrier-down', 'Carrier 1 dB lower', 'Lower the carrier by 1 dB: does PEP against carrier rise?', { rises: 'rises', same: 'does not' }, 'same', DUMMY, ['AM']),
 
+  test('modulation', 'drop-6db', 'Output 6 dB lower', 'Two tones, audio down until the output is a quarter: do the products improve by about 12 dB?', { improves: 'improve', stays: 'stay as they are' }, 'improves', DUMMY, ['USB', 'LSB']),
+  test('modulation', 'tone-off', 'Deviation with the tone off', 'Tone off, microphone covered.', { quiet: 'next to nothing', hums: 'more than 50 Hz of hum or noise' }, 'quiet', DUMMY, ['FM']),
+
+  test('receiver', 'sideband-audio', 'Audio of one sideband against the other', 'The same signal on USB and LSB: pitch and noise alike?', { alike: 'alike', uneven: 'one clearly duller or shriller' }, 'alike', null, ['USB', 'LSB']),
   test('receiver', 'port', 'Other port, lead or generator', 'Change the port; pull the cable: does the signal stay?', { gone: 'gone with the cable off', stays: 'some of it stays' }, 'gone'),
   test('receiver', 'inject-if', 'Generator straight into the first IF', 'Inject at 10.695 MHz behind the front end.', { good: 'good from there', poor: 'poor from there too' }, 'good'),
   test('receiver', 'rx-tuning', 'Generator a little above and below the channel', 'Move the generator by 1 kHz either way.', { centre: 'best on the channel', side: 'clearly better to one side' }, 'centre'),

@@ -1,5 +1,5 @@
 import { powerRatioToDb } from '../../../quantity'
-import { found, isCarrier, isTone, middle, seen } from '../cells'
+import { found, isCarrier, isTone, middle, seen, type Found } from '../cells'
 import type { Observable } from '../observable'
 import { between, repeatable } from '../soft'
 
@@ -34,7 +34,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
   { ...am, id: 'crest', question: 'Crest of the envelope, by PEP against carrier and depth', healthy: 'clean',
     outcomes: { clean: 'as the depth asks', flat: 'flattened', over: 'above what the depth asks' },
     source: { kind: 'readings', quantities: ['pepW', 'powerW', 'depthNegativeRatio'], see: (rows) => {
-      const [pep, depth, carrier] = [toneOf(rows, 'pepW'), toneOf(rows, 'depthNegativeRatio'), middle(found(rows, 'powerW', isCarrier))]
+      const [pep, depth, carrier] = [toneOf(rows, 'pepW'), toneOf(rows, 'depthNegativeRatio'), carrierOf(rows, toneOf(rows, 'pepW'))]
       if (!pep || !depth || !carrier || pep.value <= 0 || carrier.value <= 0) return null
       return seen([pep, depth, carrier], ([p, m, c]) => {
         const missingDb = powerRatioToDb(Math.max(c!, 1e-6) * (1 + m!) ** 2 / Math.max(p!, 1e-6))
@@ -57,6 +57,11 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
       return up && down && seen([up, down], ([a, b]) => Math.abs(a! - b!) > 0.1 * Math.max(a!, b!) ? 'uneven' : 'even', f => repeatable(f, 0.01))
     } } },
 ]
+
+/** The carrier that a tone rides on: same controls of the set. */
+function carrierOf(rows: Parameters<typeof found>[0], tone: Found | null) {
+  return middle(found(rows, 'powerW', s => isCarrier(s) && s.setting === tone?.state.setting))
+}
 
 /** The tone row of the middle channel at the full drive: levels above and below are rows of their own. */
 function toneOf(rows: Parameters<typeof found>[0], quantity: Parameters<typeof found>[1]) {

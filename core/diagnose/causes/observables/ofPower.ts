@@ -1,5 +1,5 @@
 import { powerRatioToDb } from '../../../quantity'
-import { found, isCarrier, isLowPower, middle, rated, seen } from '../cells'
+import { found, isCarrier, isLowPower, middle, rated, seen, windowOf } from '../cells'
 import type { Observable } from '../observable'
 import { between, repeatable } from '../soft'
 
@@ -8,6 +8,8 @@ const toDb = (ratio: number) => ratio > 0 ? powerRatioToDb(ratio) : DEAD_DB
 /** Spread over the band that a set may have [dB] (general trade knowledge: 0.5), and half of it for a sag at both ends. */
 const TILT_DB = 0.7
 const SAG_DB = 0.5
+/** A carrier down to this share of its rating is right (common practice: -10 %). */
+const LEAST_OF_RATED = 0.9
 
 const base = { domain: 'power', modes: null } as const
 
@@ -15,10 +17,12 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
   { ...base, id: 'power', question: 'Carrier on the middle channel against its rating', healthy: 'right',
     outcomes: { 'none': 'no power', 'tenth': 'a tenth or less', 'third': 'about a third or less', 'low': 'low', 'right': 'right', 'high': 'high', 'far-high': 'about twice or more' },
     source: { kind: 'readings', quantities: ['powerW'], see: (rows) => {
-      const mid = middle(found(rows, 'powerW', isCarrier))
+      const mid = middle(found(rows, 'powerW', isCarrier).filter(rated))
       const most = mid && rated(mid)
       if (!mid || !most) return null
-      const name = between([0.02, 0.12, 0.45, 0.885, 1.05, 1.7], ['none', 'tenth', 'third', 'low', 'right', 'high', 'far-high'])
+      const window = windowOf(mid)
+      const least = window ? window.low / window.high : LEAST_OF_RATED
+      const name = between([0.02, 0.12, 0.45, least * 0.983, 1.05, 1.7], ['none', 'tenth', 'third', 'low', 'right', 'high', 'far-high'])
       return seen([mid], ([w]) => name(w! / most))
     } } },
   { ...base, id: 'band', question: 'Power over the band', healthy: 'even',

@@ -1,0 +1,68 @@
+import { describe, expect, it } from 'vitest'
+import { ALONE } from '../../../test/fixtures/doubts'
+import { boundToStandard, type Quantity, type Reading } from '../../quantity'
+import { conditionsAsked, modelSheet, pointOf } from '../../sheet'
+import { challenges, sheetContradictions, type RowUnderDoubt } from './index'
+
+const LX8 = modelSheet('larkfield-lx8')
+const HB150 = modelSheet('quillon-hb150')
+const read = (quantity: Quantity, value: number, rest: Partial<Reading> = {}): Reading => ({ id: quantity, quantity, value, standardUncertainty: boundToStandard(0), source: 'typed', instrument: 'Meter', ...rest })
+
+function rules(sheet: typeof LX8, pointId: string, readings: Reading[], rest: Partial<RowUnderDoubt> = {}) {
+  const point = pointOf(sheet, null, pointId)
+  return challenges({ sheet, point, conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null }, readings, askedOf: () => null, ...ALONE, ...rest }).map(c => c.rule)
+}
+
+/** Examples of the trade table "readings that cannot be true", each with its counterpart that can. */
+describe('readings against their meter', () => {
+  const scale = (fullScale: number) => ({ meterOf: () => ({ fullScale, tick: null }) })
+  it('P09: 2.4 W on a 60 W element is worthless, on a 5 W scale a reading; beyond the scale only a bound is', () => {
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 2.4)], scale(60))).toEqual(['P09'])
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 2.4)], scale(5))).toEqual([])
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 21)], scale(20))).toEqual(['P09'])
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 20, { bound: 'at-least' })], scale(20))).toEqual([])
+  })
+  it('P26: 64 mA on a scale of 20 mA a division; 60 and 70 can be read', () => {
+    const ticks = { meterOf: () => ({ fullScale: null, tick: 0.02 }) }
+    expect(rules(HB150, 'idle', [read('stageIdleA', 0.064)], ticks)).toEqual(['P26'])
+    expect(rules(HB150, 'idle', [read('stageIdleA', 0.06)], ticks)).toEqual([])
+    expect(rules(HB150, 'idle', [read('stageIdleA', 0.07)], ticks)).toEqual([])
+  })
+})
+
+describe('readings against the rest of the set', () => {
+  it('P13: on LSB a 1 kHz tone stands below the channel: 27.186 is wrong, 27.184 right', () => {
+    expect(rules(LX8, 'LSB-tone', [read('carrierHz', 27_186_000)])).toEqual(['P13'])
+    expect(rules(LX8, 'LSB-tone', [read('carrierHz', 27_184_000)])).toEqual([])
+    expect(rules(LX8, 'USB-tone', [read('carrierHz', 27_186_000)])).toEqual([])
+  })
+  it('P21: 15.6 W and 17.2 W, both 100 % of 3.9 W', () => {
+    const full = [read('pepW', 17.2), read('depthNegativeRatio', 1)]
+    const at = (pepW: number) => ({ carrierW: 3.9, otherFull: [{ title: 'channel 1', pepW }] })
+    expect(rules(LX8, 'am-tone', full, at(15.6))).toContain('P21')
+    expect(rules(LX8, 'am-tone', full, at(17))).not.toContain('P21')
+    expect(rules(LX8, 'am-tone', [read('pepW', 13), read('depthNegativeRatio', 0.9)], at(15.6))).not.toContain('P21')
+  })
+  it('P22: 175 W of 800 V x 0.24 A', () => {
+    expect(rules(HB150, 'band-3', [read('powerW', 175), read('plateA', 0.24)])).toEqual(['P22'])
+    expect(rules(HB150, 'band-3', [read('powerW', 120), read('plateA', 0.25)])).toEqual([])
+  })
+  it('P23: one setting read 3.82, then 3.97 W on the same meter', () => {
+    const before = (value: number, instrument = 'Meter') => ({ earlier: (q: Quantity) => q === 'powerW' ? read('powerW', value, { instrument }) : null })
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 3.97)], before(3.82))).toEqual(['P23'])
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 3.87)], before(3.82))).toEqual([])
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 3.97)], before(3.82, 'another'))).toEqual([])
+  })
+  it('P25: 9 W carrier, 20 W PEP, "90 %": at most 49 %', () => {
+    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 9, pepMostW: 20 })).toEqual(['P25'])
+    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 4, pepMostW: 20 })).toEqual([])
+  })
+})
+
+describe('sheets that contradict themselves', () => {
+  it('P29: one name on two parts, the name of a preset on a trimmer', () => {
+    const [trimmer, preset] = [LX8.adjusters.find(a => a.kind === 'trimmer')!, LX8.adjusters.find(a => a.kind === 'preset')!]
+    expect(sheetContradictions([{ ...preset, designator: 'RV1' }, { ...trimmer, designator: 'RV1' }])).toEqual([{ rule: 'P29', kind: 'twice', designator: 'RV1' }, { rule: 'P29', kind: 'wrong-name', designator: 'RV1', adjuster: 'trimmer' }])
+    expect(sheetContradictions(LX8.adjusters)).toEqual([])
+  })
+})

@@ -1,0 +1,61 @@
+import { powerRatioToDb, standardToBound, type Reading } from '../../quantity'
+import { channelHz } from '../../rules'
+import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
+
+/** One setting read twice agrees within this (common practice: 2 %). */
+const REPEATABLE = 0.02
+/** Two readings called fully modulated agree within this [dB] (common practice). */
+const FULL_DB = 0.3
+/** Depth from here on is called "100 %". */
+export const FULL_DEPTH = 0.98
+/** Valve output above this share of the plate input is a wrong reading (from memory). */
+const MOST_PLATE_EFFICIENCY = 0.7
+const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
+
+/**
+ * Readings that contradict the rest of the set: tone on the wrong side (P13), two different "100 %" (P21), more output than
+ * the plates take (P22), a repeat that moved (P23), more depth than the final has headroom for (P25).
+ */
+export function rowChallenges(row: RowUnderDoubt): Challenge[] {
+  return [...wrongSide(row), ...twoFulls(row), ...plateEfficiency(row), ...notRepeated(row), ...headroom(row)]
+}
+
+function wrongSide(row: RowUnderDoubt): Challenge[] {
+  const { mode, toneHz, channel } = row.conditions
+  const tone = readingIn(row, 'carrierHz')
+  if (!tone || toneHz === null || channel === null || (mode !== 'USB' && mode !== 'LSB')) return []
+  const offHz = tone.value - channelHz(row.sheet.planId, channel)
+  const wrong = mode === 'USB' ? offHz + bound(tone) < 0 : offHz - bound(tone) > 0
+  return wrong ? [{ rule: 'P13', quantity: 'carrierHz', mode, offHz }] : []
+}
+
+function twoFulls(row: RowUnderDoubt): Challenge[] {
+  const pep = readingIn(row, 'pepW')
+  const depth = readingIn(row, 'depthNegativeRatio') ?? readingIn(row, 'depthPositiveRatio')
+  if (!pep || !depth || depth.value < FULL_DEPTH || row.conditions.mode !== 'AM') return []
+  const other = row.otherFull.find(o => Math.abs(powerRatioToDb(pep.value / o.pepW)) > FULL_DB)
+  return other ? [{ rule: 'P21', quantity: 'pepW', pepW: pep.value, otherW: other.pepW, otherTitle: other.title }] : []
+}
+
+function plateEfficiency(row: RowUnderDoubt): Challenge[] {
+  const [output, plate] = [readingIn(row, 'powerW'), readingIn(row, 'plateA')]
+  if (!output || !plate || row.sheet.plateV === undefined) return []
+  const inputW = row.sheet.plateV * (plate.value + bound(plate))
+  return output.value - bound(output) > MOST_PLATE_EFFICIENCY * inputW ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, mostRatio: MOST_PLATE_EFFICIENCY }] : []
+}
+
+/** Only the same meter can be held to its own repeatability. */
+function notRepeated(row: RowUnderDoubt): Challenge[] {
+  const now = readingIn(row, 'powerW')
+  const before = row.earlier('powerW')
+  if (!now || !before || before.instrument !== now.instrument || now.bound || before.bound || !(before.value > 0)) return []
+  return Math.abs(now.value / before.value - 1) > REPEATABLE ? [{ rule: 'P23', quantity: 'powerW', beforeW: before.value, nowW: now.value }] : []
+}
+
+function headroom(row: RowUnderDoubt): Challenge[] {
+  const depth = readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
+  const { carrierW, pepMostW } = row
+  if (!depth || carrierW === null || pepMostW === null || !(carrierW > 0) || row.conditions.mode !== 'AM') return []
+  const mostRatio = Math.sqrt(pepMostW / carrierW) - 1
+  return depth.value - bound(depth) > mostRatio ? [{ rule: 'P25', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, mostRatio, pepMostW }] : []
+}

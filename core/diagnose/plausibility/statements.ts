@@ -1,0 +1,89 @@
+import { CoreError } from '../../errors'
+import { powerRatioToDb } from '../../quantity'
+
+/** A number of a statement, in the unit that people say it in. */
+export interface StatementField { readonly id: string, readonly label: string, readonly unit: string }
+
+export type StatementVerdict = 'possible' | 'doubtful' | 'impossible'
+
+/** What a statement comes to: the verdict and the number that it stands against, in its unit. */
+export interface CheckedStatement { readonly rule: string, readonly verdict: StatementVerdict, readonly againstValue: number, readonly againstUnit: string }
+
+/** A statement of somebody else that two or three numbers settle, without any reading of the job. */
+export interface StatementKind {
+  readonly id: string
+  readonly rule: string
+  readonly title: string
+  readonly fields: readonly StatementField[]
+  readonly check: (values: readonly number[]) => Omit<CheckedStatement, 'rule'>
+}
+
+const field = (id: string, label: string, unit: string): StatementField => ({ id, label, unit })
+
+/** A harmonic is named by how many times the carrier it is; within this of a whole number [ratio]. */
+const HARMONIC_SLACK = 0.02
+/** Another lead that moves a reading by more than this tells of RF on the meter (general trade knowledge) [dB]. */
+const LEAD_DB = 0.3
+/** Zeros of J0: where the carrier line vanishes. Source: NIST DLMF ch. 10 (from memory, recomputed with SciPy). */
+const J0_ZEROS = [2.404826, 5.520078] as const
+const DEVIATION_SLACK = 0.02
+const CHANNEL_KHZ = 10
+
+/** P rows that need no instrument: claims of an owner, a drawing, another bench (examples of the trade table). */
+export const STATEMENTS: readonly StatementKind[] = [
+  { id: 'sideband', rule: 'P07', title: 'Power in one AM sideband', fields: [field('carrier', 'Carrier', 'W'), field('sideband', 'In one sideband', 'W')],
+    // Each sideband of full sine AM holds a quarter of the carrier (C01).
+    check: ([carrier, sideband]) => ({ verdict: sideband! > carrier! / 4 ? 'impossible' : 'possible', againstValue: carrier! / 4, againstUnit: 'W' }) },
+  { id: 'swr', rule: 'P08', title: 'Forward and reflected power', fields: [field('forward', 'Forward', 'W'), field('reflected', 'Reflected', 'W')],
+    // rho = sqrt(Pr / Pf), SWR = (1 + rho) / (1 - rho) (C35).
+    check: ([forward, reflected]) => {
+      const rho = Math.sqrt(reflected! / forward!)
+      return { verdict: reflected! > forward! ? 'impossible' : 'possible', againstValue: rho < 1 ? (1 + rho) / (1 - rho) : Infinity, againstUnit: ': 1' }
+    } },
+  { id: 'harmonic', rule: 'P15', title: 'Number of a harmonic', fields: [field('carrier', 'Carrier', 'MHz'), field('found', 'Found at', 'MHz'), field('number', 'Called number', '')],
+    check: ([carrier, found, number]) => {
+      const ratio = found! / carrier!
+      return { verdict: Math.abs(ratio - number!) > HARMONIC_SLACK * ratio ? 'impossible' : 'possible', againstValue: Math.round(ratio), againstUnit: '' }
+    } },
+  { id: 'span', rule: 'P17', title: 'Channels in a span', fields: [field('channels', 'Channels', ''), field('span', 'Span', 'kHz')],
+    check: ([channels, span]) => ({ verdict: span! < channels! * CHANNEL_KHZ ? 'impossible' : 'possible', againstValue: channels! * CHANNEL_KHZ, againstUnit: 'kHz' }) },
+  { id: 'off-or-moved', rule: 'P20', title: 'Off by, and moved by', fields: [field('off', 'Off by', 'Hz'), field('moved', 'Moved by', 'Hz')],
+    // The same figure in both places is one of them repeated: only a log with times decides.
+    check: ([off, moved]) => ({ verdict: off! !== 0 && Math.abs(off! - moved!) < 1 ? 'doubtful' : 'possible', againstValue: off! - moved!, againstUnit: 'Hz' }) },
+  { id: 'bessel', rule: 'P34', title: 'Deviation from a carrier null', fields: [field('tone', 'Tone', 'Hz'), field('deviation', 'Said to be', 'kHz')],
+    // Without passing the first null it is taken for the second: the deviation then is less than half (C14).
+    check: ([tone, deviation]) => {
+      const [firstHz, secondHz] = [J0_ZEROS[0] * tone!, J0_ZEROS[1] * tone!]
+      const near = (hz: number) => Math.abs(deviation! * 1000 / hz - 1) <= DEVIATION_SLACK
+      return { verdict: near(firstHz) ? 'possible' : near(secondHz) ? 'doubtful' : 'impossible', againstValue: firstHz / 1000, againstUnit: 'kHz' }
+    } },
+  { id: 'drift', rule: 'P36', title: 'Three readings of a drift, equal times apart', fields: [field('a', 'First', 'Hz'), field('b', 'Second', 'Hz'), field('c', 'Third', 'Hz')],
+    // r = (c - b) / (b - a) must lie between 0 and 1, or it is no settling (C21).
+    check: ([a, b, c]) => {
+      const r = (c! - b!) / (b! - a!)
+      const settles = r > 0 && r < 1
+      return { verdict: settles ? 'possible' : 'doubtful', againstValue: settles ? c! + (c! - b!) * r / (1 - r) : Number.NaN, againstUnit: 'Hz' }
+    } },
+  { id: 'per-device', rule: 'P38', title: 'PEP from a number of devices', fields: [field('pep', 'PEP claimed', 'W'), field('devices', 'Devices', ''), field('rating', 'Rating of one', 'W')],
+    check: ([pep, devices, rating]) => ({ verdict: pep! > devices! * rating! ? 'impossible' : 'possible', againstValue: devices! * rating!, againstUnit: 'W' }) },
+  { id: 'lead', rule: 'P39', title: 'The same set on another lead', fields: [field('one', 'On one lead', 'W'), field('other', 'On the other', 'W')],
+    check: ([one, other]) => {
+      const db = Math.abs(powerRatioToDb(other! / one!))
+      return { verdict: db > LEAD_DB ? 'doubtful' : 'possible', againstValue: db, againstUnit: 'dB' }
+    } },
+]
+
+/** @throws {CoreError} unknown-item */
+export function statementKind(id: string): StatementKind {
+  const kind = STATEMENTS.find(s => s.id === id)
+  if (!kind) throw new CoreError('unknown-item', `no statement "${id}"`)
+  return kind
+}
+
+/** @throws {CoreError} not-a-number: a number is missing or not finite */
+export function checkStatement(id: string, values: readonly number[]): CheckedStatement {
+  const kind = statementKind(id)
+  const missing = kind.fields.find((_, i) => !Number.isFinite(values[i]))
+  if (missing) throw new CoreError('not-a-number', `${missing.label}: a number is needed`)
+  return { rule: kind.rule, ...kind.check(values) }
+}
