@@ -19,6 +19,14 @@ export interface DoubtContext {
   readonly meterOf: (instrument: string, quantity: Quantity) => MeterScale | null
 }
 
+/** What an open job and the instruments of the bench know, as the screens have them. */
+interface OpenJob { readonly sheet: ModelSheet | null, readonly rules: RuleSet | null, readonly run: { readonly history: History } | null, readonly keptChallenges: readonly ChallengeKept[] }
+
+/** The context of the open job. */
+export function doubting(job: OpenJob, { meterOf }: Pick<DoubtContext, 'meterOf'>, rows: () => readonly RowState[]): () => DoubtContext {
+  return () => ({ sheet: job.sheet!, rules: job.rules!, rows: rows(), history: job.run!.history, kept: job.keptChallenges, meterOf })
+}
+
 /** What is doubtful about a row that is about to be kept, or was. */
 export function doubtsOf(context: DoubtContext, point: MeasurePoint, conditions: RowConditions, readings: readonly Reading[]): Doubt[] {
   const { sheet, rules, rows, kept, meterOf } = context

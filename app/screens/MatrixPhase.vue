@@ -7,8 +7,7 @@ import type { TypedValue } from '../components/matrix/TypedRow.vue'
 import { useMatrixPage } from '../composables/useMatrixPage'
 import { useRowTaking } from '../composables/useRowTaking'
 import { useSaid } from '../composables/useSaid'
-import { useDoubts } from '../composables/useDoubts'
-import { rowDoubts, type Doubt } from '../logic/doubts'
+import { doubting as doubtingOf, rowDoubts, type Doubt } from '../logic/doubts'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useJobStore } from '../stores/job'
 import { useLiveStore } from '../stores/live'
@@ -24,7 +23,7 @@ const live = useLiveStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useSaid()
 const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
-const doubting = useDoubts(() => rows.value)
+const doubting = doubtingOf(job, instruments, () => rows.value)
 const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, doubting, liveOf: live.liveOf, append: job.append, say })
 const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
 const striking = ref<string | null>(null)

@@ -9,6 +9,7 @@ import type { JobEvent } from '../../core/run'
 import { conditionsAsked, modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, updateJob } from '../db/queries/job'
+import { indexJobs } from '../db/queries/modelHistory'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
 import { freezeHandover } from '../services/freezeHandover'
 import { amJobEvents } from './amJob'
@@ -18,10 +19,21 @@ const SHEET = modelSheet('osmund-27f')
 const AM_SHEET = modelSheet('osmund-40a')
 const HOUR_MS = 3_600_000
 
+/** Earlier visitors of the made-up workshop. */
+const PAST_SETS = [
+  { owner: 'Slate quarry, lorry 1 (Ilse Harrow)', serial: '40188', seed: 3, causeId: 'coils-off', complaint: 'Weak on all channels since the winter.' },
+  { owner: 'Barge Grebe (Osric Talmadge)', serial: '41022', seed: 7, causeId: 'tx-trimmer-off', complaint: 'They say he is beside the channel.' },
+  { owner: 'Heritage-radio society (Perpetua Lind)', serial: '39977', seed: 11, causeId: 'coils-off', complaint: 'Bought at a clear-out, wants to know what it does.' },
+  { owner: 'Mountain goods railway, shed (Teodor Quist)', serial: '41199', seed: 19, causeId: 'deviation-preset-high', complaint: 'Distorted, cuts out on loud words.' },
+  { owner: 'Barge Moorhen (Ines Calloway)', serial: '40871', seed: 23, causeId: 'reference-hidden', complaint: 'Hears others only when she turns beside the channel.' },
+  { owner: 'Slate quarry, lorry 7 (Ilse Harrow)', serial: '40630', seed: 31, causeId: 'coils-off', complaint: 'No range at the high channels.' },
+] as const
+
 /** Four sets of the made-up workshop: an AM mobile measured as found, an FM mobile finished, one just in, one measured. FM readings come from the simulated set. */
 export async function loadDemoJobs(): Promise<void> {
   const now = Date.now()
-  await pool.query('alter table job alter column number restart with 228')
+  await pool.query(`alter table job alter column number restart with ${228 - PAST_SETS.length}`)
+  for (const [i, past] of PAST_SETS.entries()) await store({ owner: past.owner, serial: past.serial, complaint: past.complaint, claims: [], accessories: 'own microphone', days: -80 - i }, pastJob(past.seed, past.causeId, now - (90 + 9 * (PAST_SETS.length - i)) * 24 * HOUR_MS))
   await store({ sheet: AM_SHEET, owner: 'Barge Coot (Halvard Penrose)', serial: '7732', complaint: 'Under 3 W on his meter, about 250 Hz low, and he has to shout to hear anybody.', claims: [claim('powerW', 'about', 2.9, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -250, '')], accessories: 'fist microphone; seal broken', days: 5 }, amJobEvents(AM_SHEET, now - 26 * HOUR_MS))
   await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', claims: [], accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
   await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', claims: [], accessories: 'no microphone; seal whole', days: 9 }, [])
@@ -36,12 +48,22 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
       complaint: j.complaint, claims: j.claims, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
+    await indexJobs(db, [job!.id])
     const handed = events.some(e => e.kind === 'handed-over')
     if (!handed) return
     const stored = (await selectEvents(db, [job!.id])).get(job!.id)!
     await updateJob(db, job!.id, { onBench: false }, null)
     await freezeHandover(db, job!, stored, stored.at(-1)!)
   })
+}
+
+/** Sets of earlier months, measured as found and handed over, so that there is something to find and to compare with. */
+function pastJob(seed: number, causeId: string, atMs: number): NewEvent[] {
+  return [
+    ...asFoundRows(osmund27fAsFound(seed, 0), 1500, atMs, 'as-found'),
+    { kind: 'cause-confirmed', atMs: atMs + HOUR_MS, causeId, text: '' },
+    { kind: 'handed-over', atMs: atMs + 3 * HOUR_MS, text: '' },
+  ]
 }
 
 function claim(quantity: ClaimQuantity, kind: ClaimKind, value: number, meter: string): Claim {

@@ -6,6 +6,7 @@ import { STAGES, jobState, waitsFor, type Stage, type WaitsFor } from '../../cor
 import type { Intake, Job, JobPatch } from '../../shared/job'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, selectJob, selectJobs, updateJob } from '../db/queries/job'
+import { indexJobs } from '../db/queries/modelHistory'
 import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
 import { checkEvent } from './checkEvent'
@@ -25,7 +26,11 @@ const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage,
 export async function startJob(id: string, intake: Intake): Promise<Job> {
   const sheet = modelSheet(intake.sheetId)
   ruleSet(intake.ruleSetId)
-  const stored = await insertJob(pool, { ...intake, id, sheetRevision: sheet.revision, promisedOn: intake.promisedOn || null })
+  const stored = await inTransaction(async (db) => {
+    const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, promisedOn: intake.promisedOn || null })
+    if (job) await indexJobs(db, [id])
+    return job
+  })
   return stored ?? await requireJob(id)
 }
 
@@ -44,7 +49,11 @@ export async function jobWithEvents(id: string): Promise<JobWithEvents> {
 /** Changes an intake; a change made from an older version is refused, so that nobody overwrites anybody silently. */
 export async function changeJob(id: string, { version, ...change }: JobPatch): Promise<Job> {
   if (change.ruleSetId !== undefined) ruleSet(change.ruleSetId)
-  const job = await updateJob(pool, id, change, version)
+  const job = await inTransaction(async (db) => {
+    const changed = await updateJob(db, id, change, version)
+    if (changed) await indexJobs(db, [id])
+    return changed
+  })
   if (job) return job
   await requireJob(id)
   throw new ApiError(409, 'changed-meanwhile', 'Somebody else changed this job meanwhile. Nothing of yours is lost: compare, then save again.', 'version')
@@ -63,6 +72,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
       throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
+      if (isFound(event)) await indexJobs(db, [jobId])
       if (event.kind === 'handed-over') {
         await updateJob(db, jobId, { onBench: false }, null)
         await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event)
@@ -73,6 +83,11 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event))) throw new ApiError(409, 'id-reused', 'This id belongs to another event.', 'id')
     return { isNew: false }
   })
+}
+
+/** Readings on the way are nothing that anybody looks for: they must not cost a second more than they do. */
+function isFound(event: JobEvent): boolean {
+  return event.kind !== 'row-taken' || (event.phase === 'as-found' && event.stepId === null)
 }
 
 /** Key order and undefined fields do not make two events different. */

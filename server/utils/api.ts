@@ -34,10 +34,13 @@ export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'vali
   return schema.validate(parseJson(text), { strict: true, abortEarly: true })
 }
 
+/** What an id in a path belongs to. */
+const NAMED = { 'unknown-job': 'job', 'unknown-instrument': 'instrument', 'unknown-view': 'saved view', 'unknown-attachment': 'photo or recording', 'unknown-rule-set': 'rule set' } as const
+
 /** A UUID from the path. An id of any other form belongs to nothing. */
-export function idParam(event: H3Event, unknown: 'unknown-job' | 'unknown-instrument'): string {
+export function idParam(event: H3Event, unknown: keyof typeof NAMED): string {
   const id = getRouterParam(event, 'id') ?? ''
-  if (!UUID.test(id)) throw new ApiError(404, unknown, `There is no ${unknown === 'unknown-job' ? 'job' : 'instrument'} "${id.slice(0, 60)}".`)
+  if (!UUID.test(id)) throw new ApiError(404, unknown, `There is no ${NAMED[unknown]} "${id.slice(0, 60)}".`)
   return id
 }
 

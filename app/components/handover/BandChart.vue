@@ -1,14 +1,13 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { usePlotly } from '../../composables/usePlotly'
 import type { BandChartData, BandSeries } from '../../../shared/words/bandChart'
 
 /** The band before and after. Plotly comes only with this component, on the one page that charts. */
 const props = defineProps<{ data: BandChartData, night: boolean }>()
 const host = ref<HTMLElement | null>(null)
-const failed = ref(false)
-let plotly: typeof import('plotly.js-cartesian-dist-min') | null = null
+const { load, token, plotly, failed } = usePlotly(host)
 
-const token = (name: string) => getComputedStyle(host.value!).getPropertyValue(name).trim()
 function trace(series: BandSeries, name: string, hollow: boolean) {
   const ink = token('--ink')
   return {
@@ -20,10 +19,10 @@ function trace(series: BandSeries, name: string, hollow: boolean) {
   }
 }
 async function draw() {
-  if (!plotly || !host.value) return
+  if (!plotly.value || !host.value) return
   const { window: win, unit } = props.data
   const axis = { gridcolor: token('--line'), zeroline: false, linecolor: token('--line2'), tickfont: { color: token('--ink2') } }
-  await plotly.react(host.value, [trace(props.data.before, 'as found', true), trace(props.data.after, 'as left', false)], {
+  await plotly.value.react(host.value, [trace(props.data.before, 'as found', true), trace(props.data.after, 'as left', false)], {
     height: 260, margin: { l: 58, r: 12, t: 10, b: 42 }, paper_bgcolor: 'transparent', plot_bgcolor: 'transparent',
     font: { family: getComputedStyle(host.value).getPropertyValue('--v-font-body'), size: 13, color: token('--ink') },
     xaxis: { ...axis, title: { text: 'channel' }, range: [-1, 42], tickvals: [1, 10, 20, 30, 40] }, yaxis: { ...axis, title: { text: unit } },
@@ -32,16 +31,11 @@ async function draw() {
   }, { displaylogo: false, responsive: true, displayModeBar: false })
 }
 onMounted(async () => {
-  try {
-    plotly = await import('plotly.js-cartesian-dist-min')
-    await draw()
-  }
-  catch {
-    failed.value = true
-  }
+  await load()
+  await draw()
 })
 watch(() => [props.data, props.night], () => void draw(), { flush: 'post' })
-onBeforeUnmount(() => host.value && plotly?.purge(host.value))
+onBeforeUnmount(() => host.value && plotly.value?.purge(host.value))
 </script>
 
 <template>

@@ -1,11 +1,15 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import BoardMap from '../../components/align/BoardMap.vue'
+import ModelHistory from '../../components/search/ModelHistory.vue'
 import SheetSteps from '../../components/sheet/SheetSteps.vue'
 import { RULE_SETS } from '../../../core/rules'
 import { SHEETS, GOES_STALE } from '../../../core/sheet'
+import { useSearchStore } from '../../stores/search'
 
 const route = useRoute()
+const search = useSearchStore()
+const night = useCookie<'day' | 'night'>('theme')
 const sheet = computed(() => {
   const found = SHEETS.find(s => s.id === route.params.id)
   if (!found) throw createError({ statusCode: 404, statusMessage: 'unknown sheet' })
@@ -28,6 +32,7 @@ useHead({ title: () => sheet.value.model })
         <tbody><tr v-for="a in sheet.adjusters" :key="a.designator"><td><b class="fig">{{ a.designator }}</b> {{ a.name }}</td><td>{{ a.where }}</td><td>{{ a.turn }}<br><span class="quiet">{{ a.tool }}</span></td><td>{{ a.moves }}<br><span class="quiet">{{ GOES_STALE[a.role].because }}</span></td></tr></tbody>
       </table></div>
     </div>
+    <ModelHistory :sheet="sheet" :job-id="null" :night="night === 'night'" :load="search.historyOf" />
     <h2>Procedure</h2>
     <div class="scroll" tabindex="0"><SheetSteps :sheet="sheet" /></div>
     <h2>Specification</h2>

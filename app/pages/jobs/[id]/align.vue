@@ -10,11 +10,11 @@ import TextDialog from '../../../components/frame/TextDialog.vue'
 import TypedRow from '../../../components/matrix/TypedRow.vue'
 import { useAlignPlace } from '../../../composables/useAlignPlace'
 import { useBenchKeys } from '../../../composables/useBenchKeys'
-import { useDoubts } from '../../../composables/useDoubts'
 import { useListen } from '../../../composables/useListen'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
 import { useStepConfirm } from '../../../composables/useStepConfirm'
+import { doubting } from '../../../logic/doubts'
 import { asFoundFor, balanceAdvice, connectedAccuracy, earPlace } from '../../../logic/alignView'
 import { typedAccuracy } from '../../../logic/typedInstrument'
 import { nextWords } from '../../../../shared/words/runWords'
@@ -30,7 +30,7 @@ const practice = usePracticeStore()
 const { said, say } = useSaid()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(() => run.value)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: 'adjusting', doubting: useDoubts(() => job.asFound), liveOf: live.liveOf, append: job.append, say })
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: 'adjusting', doubting: doubting(job, instruments, () => job.asFound), liveOf: live.liveOf, append: job.append, say })
 const confirm = useStepConfirm(() => state.value, () => run.value, job.append, toNext, say)
 
 const quantity = computed(() => want.value.want.quantity)

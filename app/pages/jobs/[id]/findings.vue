@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, defineAsyncComponent, ref } from 'vue'
 import CauseList from '../../../components/findings/CauseList.vue'
 import NextTestBox from '../../../components/findings/NextTestBox.vue'
 import StatementCheck from '../../../components/findings/StatementCheck.vue'
@@ -8,19 +8,22 @@ import SettledClaims from '../../../components/claims/SettledClaims.vue'
 import TextDialog from '../../../components/frame/TextDialog.vue'
 import { causeOf, diagnose } from '../../../../core/diagnose'
 import { testsMade } from '../../../../core/work'
-import { useDoubts } from '../../../composables/useDoubts'
-import { rowDoubts } from '../../../logic/doubts'
+import { doubting as doubtingOf, rowDoubts } from '../../../logic/doubts'
 import { DOMAIN_WORDS, evidenceWords } from '../../../logic/findingWords'
 import { useInstrumentsStore } from '../../../stores/instruments'
 import { useJobStore } from '../../../stores/job'
+import { useSearchStore } from '../../../stores/search'
 
+const LazyModelHistory = defineAsyncComponent(() => import('../../../components/search/ModelHistory.vue'))
 const store = useJobStore()
+const search = useSearchStore()
+const night = useCookie<'day' | 'night'>('theme')
 const instruments = useInstrumentsStore()
 const confirming = ref<string | null>(null)
 const diagnosis = computed(() => diagnose(store.sheet!, store.asFound, testsMade(store.sheet!, store.events), q => instruments.optionsFor(q).length > 0))
 const wrong = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length > 0))
 const inOrder = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length === 0 && d.fine.length > 0))
-const doubting = useDoubts(() => store.asFound)
+const doubting = doubtingOf(store, instruments, () => store.asFound)
 const doubts = computed(() => store.asFound.flatMap(r => rowDoubts(doubting(), r).map(d => ({ title: r.point.title, words: d.keptBecause ? `${d.words} Kept: ${d.keptBecause}` : d.words, settled: d.keptBecause !== null }))))
 const confirmed = computed(() => store.events.flatMap(e => e.kind === 'cause-confirmed' ? [e] : []))
 const measured = computed(() => store.asFound.some(r => r.cells.some(c => c.latest)))
@@ -49,6 +52,7 @@ async function confirm(text: string) {
     <section v-if="inOrder.length" aria-label="In order"><h2>In order</h2><p v-for="d in inOrder" :key="d.domain"><b>{{ DOMAIN_WORDS[d.domain] }}</b> <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span></p></section>
     <section v-if="confirmed.length" aria-label="Work that follows"><h2>Work that follows</h2><ul><li v-for="c in confirmed" :key="c.id"><b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }} <span class="quiet">{{ c.text }}</span></li></ul></section>
     <StatementCheck />
+    <LazyModelHistory :sheet="store.sheet!" :job-id="store.job!.id" :night="night === 'night'" :load="search.historyOf" />
     <TextDialog :open="confirming !== null" :title="confirming ? causeOf(confirming).title : ''" hint="It goes into the record and counts among the typical faults of the model." label="What proved it" action="Confirm the cause" :required="false" @close="confirming = null" @done="confirm" />
   </div>
 </template>

@@ -1,0 +1,4 @@
+import { views } from '../../services/search'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(() => views())

@@ -1,0 +1,61 @@
+import type { FoundJob, SavedView, SearchQuery } from '../../../shared/search'
+import type { Db } from '../pool'
+
+/** A trigram index needs three letters; shorter words only narrow what the others found. */
+const INDEXED_LETTERS = 3
+/** With short words alone every job has to be read: only the newest are. */
+export const NEWEST_JOBS = 5000
+
+const FIELDS = 'j.id, j.number, j.owner, j.sheet_id as "sheetId", j.serial, j.complaint, j.on_bench as "onBench", j.created_at as "createdAtMs"'
+
+/** Words as they are looked for. */
+export function wordsOf(text: string): string[] {
+  return text.toLocaleLowerCase().split(/\s+/).filter(Boolean)
+}
+
+/** Wildcards that somebody types are letters like any other. */
+const pattern = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
+
+/**
+ * Jobs that hold every word and pass every filter, the newest first.
+ * Words are looked for in owner, model, serial, tag, complaint and whatever was written on the job, anywhere in a word.
+ */
+export async function searchJobs(db: Db, q: SearchQuery, limit: number): Promise<(Omit<FoundJob, 'excerpt'> & { text: string })[]> {
+  const words = wordsOf(q.words)
+  const params: unknown[] = [q.before ?? 2_147_483_647, limit]
+  const param = (value: unknown) => `$${params.push(value)}`
+  const where = ['j.number < $1::int']
+  if (q.sheetId) where.push(`j.sheet_id = ${param(q.sheetId)}`)
+  if (q.state !== 'any') where.push(`j.on_bench = ${param(q.state === 'bench')}::boolean`)
+  if (q.causeId) where.push(`exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id and c.cause_id = ${param(q.causeId)})`)
+  if (!isIndexed(words)) where.push(`j.number > (select coalesce(max(number), 0) from job) - ${NEWEST_JOBS}`)
+  for (const word of words) where.push(`s.text like ${param(pattern(word))}`)
+  const { rows } = await db.query<Omit<FoundJob, 'excerpt'> & { text: string }>(
+    `select ${FIELDS}, ${words.length > 0 ? 's.text' : `''::text`} as text from job j ${words.length > 0 ? 'join job_search s on s.job_id = j.id' : ''}
+     where ${where.join(' and ')} order by j.number desc limit $2::int`, params)
+  return rows
+}
+
+/** Whether an index serves these words. */
+export function isIndexed(words: readonly string[]): boolean {
+  return words.length === 0 || words.some(w => [...w].length >= INDEXED_LETTERS)
+}
+
+export async function selectViews(db: Db): Promise<SavedView[]> {
+  const { rows } = await db.query<SavedView>('select id, name, query from saved_view order by lower(name)')
+  return rows
+}
+
+/** Keeps a view; one of the same name is replaced. */
+export async function upsertView(db: Db, view: SavedView): Promise<SavedView> {
+  const { rows: [row] } = await db.query<SavedView>(
+    `insert into saved_view (id, name, query) values ($1::uuid, $2, $3::jsonb)
+     on conflict (lower(name)) do update set name = excluded.name, query = excluded.query returning id, name, query`, [view.id, view.name, JSON.stringify(view.query)])
+  return row!
+}
+
+/** @returns whether it was there */
+export async function deleteView(db: Db, id: string): Promise<boolean> {
+  const { rowCount } = await db.query('delete from saved_view where id = $1::uuid', [id])
+  return rowCount === 1
+}

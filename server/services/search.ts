@@ -1,0 +1,31 @@
+import type { SavedView, SearchQuery, SearchResult } from '../../shared/search'
+import { pool } from '../db/pool'
+import { NEWEST_JOBS, deleteView, isIndexed, searchJobs, selectViews, upsertView, wordsOf } from '../db/queries/search'
+import { ApiError } from '../utils/apiError'
+
+const PAGE = 50
+/** Letters of an excerpt on either side of the word. */
+const AROUND = 60
+
+/** A page of what was found, each with the piece of text that holds the words. */
+export async function search(q: SearchQuery): Promise<SearchResult> {
+  const rows = await searchJobs(pool, q, PAGE + 1)
+  const words = wordsOf(q.words)
+  const jobs = rows.slice(0, PAGE).map(({ text, ...job }) => ({ ...job, excerpt: excerpt(text, words) }))
+  return { jobs, next: rows.length > PAGE ? jobs.at(-1)!.number : null, amongNewest: isIndexed(words) ? null : NEWEST_JOBS }
+}
+
+function excerpt(text: string, words: readonly string[]): string {
+  const at = words.map(w => text.indexOf(w)).filter(i => i >= 0).sort((a, b) => b - a)[0]
+  if (at === undefined) return ''
+  const from = Math.max(0, at - AROUND)
+  const to = Math.min(text.length, at + AROUND)
+  return `${from > 0 ? '\u2026' : ''}${text.slice(from, to).trim()}${to < text.length ? '\u2026' : ''}`
+}
+
+export const views = () => selectViews(pool)
+export const saveView = (view: SavedView) => upsertView(pool, view)
+
+export async function removeView(id: string): Promise<void> {
+  if (!(await deleteView(pool, id))) throw new ApiError(404, 'unknown-view', 'This view is no longer there.')
+}
