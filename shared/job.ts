@@ -35,6 +35,7 @@ export const intakeBody = object({
   complaint: string().trim().label('Complaint').max(10_000).required(),
   claims: array(claim.required()).label('Claims').max(MOST_CLAIMS).default([]),
   accessories: string().trim().label('Accessories').max(2000).default(''),
+  boxNote: string().trim().label('Note found in the box').max(10_000).default(''),
   mayDo: string().trim().label('May be done without asking').max(2000).default(''),
   promisedOn: string().label('Promised').nullable().default(null).matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true })
     .test('real-day', 'Promised: there is no such day', v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v))),
@@ -55,6 +56,7 @@ export const jobPatch = object({
   complaint: string().trim().label('Complaint').max(10_000).min(1),
   claims: array(claim.required()).label('Claims').max(MOST_CLAIMS),
   accessories: string().trim().label('Accessories').max(2000),
+  boxNote: string().trim().label('Note found in the box').max(10_000),
   mayDo: string().trim().label('May be done without asking').max(2000),
   promisedOn: string().label('Promised').nullable().matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true }),
   onBench: boolean(),

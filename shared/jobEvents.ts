@@ -47,7 +47,7 @@ const conditions = object({
 const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
   'row-taken': { phase: string().oneOf(['as-found', 'adjusting', 'as-left']).required(), stepId: stepId(), pointId: string().max(40).required(), conditions: conditions.required(), readings: array(reading).min(1).max(20).required() },
   'reading-struck': { readingId: uuid(), reason: text('Reason').required() },
-  'adjuster-turned': { designators: array(string().max(8).required()).min(1).max(40).required(), stepId: stepId(), startPosition: text('Starting position').defined() },
+  'adjuster-turned': { designators: array(string().max(14).required()).min(1).max(40).required(), stepId: stepId(), startPosition: text('Starting position').defined() },
   'step-confirmed': { stepId: string().max(20).required(), outcome: string().oneOf(['done', 'as-is', 'skipped']).required(), reason: text('Reason').defined() },
   'step-reopened': { stepId: string().max(20).required(), reason: text('Reason').defined() },
   'note': { stepId: stepId(), text: text('Note').required() },

@@ -16,7 +16,7 @@ const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const search = ref('')
 const searchField = ref<HTMLInputElement | null>(null)
-const EMPTY: Intake = { owner: '', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '', complaint: '', claims: [], accessories: '', mayDo: '', promisedOn: null }
+const EMPTY: Intake = { owner: '', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '', complaint: '', claims: [], accessories: '', boxNote: '', mayDo: '', promisedOn: null }
 const model = (id: string) => modelSheet(id).model
 const found = computed(() => findJobs(store.items ?? [], search.value, model))
 const onBench = computed(() => found.value.filter(i => i.job.onBench))

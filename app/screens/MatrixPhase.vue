@@ -2,6 +2,9 @@
 import { computed, ref } from 'vue'
 import TextDialog from '../components/frame/TextDialog.vue'
 import SettledClaims from '../components/claims/SettledClaims.vue'
+import StartPositions from '../components/work/StartPositions.vue'
+import { startPositions } from '../../core/work'
+import JobPhotos from './JobPhotos.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
 import type { TypedValue } from '../components/matrix/TypedRow.vue'
 import { useMatrixPage } from '../composables/useMatrixPage'
@@ -58,6 +61,7 @@ onMounted(() => (live.keyDownLimitS = 20))
     @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"
     @cancel="typing = null" @keep="d => (keeping = d)" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
   >
+    <StartPositions v-if="phase === 'as-found'" :positions="startPositions(job.sheet!, job.events)" @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"><JobPhotos about="positions" label="photos of the starting positions" small /></StartPositions>
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
   </MatrixScreen>
   <TextDialog :open="keeping !== null" title="Keep the reading all the same" :hint="keeping?.words ?? ''" label="Why it is right" action="Keep it" @close="keeping = null" @done="keep" />

@@ -18,6 +18,7 @@ export interface RecordedJob {
   readonly complaint: string
   readonly claims: readonly Claim[]
   readonly accessories: string
+  readonly boxNote: string
   readonly mayDo: string
   readonly promisedOn: string | null
   readonly createdAtMs: number

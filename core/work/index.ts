@@ -6,6 +6,7 @@ export { ISOLATION_ORDER, firstPowerPlan, idleOutcome, lastPower, powerVerdict, 
 export { inspection, reminders, type InspectedItem, type Reminder } from './inspection'
 export { inspectionItems, type InspectionItem } from './inspectionItems'
 export { REMINDER_CONDITIONS, conditionOf, type ReminderCondition } from './reminderConditions'
+export { startPositions, type StartPosition } from './positions'
 export { testsMade } from './testsMade'
 // Asking and waiting
 export { questions, waits, waitsFor, type Question, type Wait, type WaitsFor } from './waiting'

@@ -45,7 +45,7 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
   await inTransaction(async (db) => {
     const job = await insertJob(db, {
       id: randomUUID(), owner: j.owner, contact: '', sheetId: sheet.id, sheetRevision: sheet.revision, ruleSetId: sheet.defaultRuleSetId, serial: j.serial,
-      complaint: j.complaint, claims: j.claims, accessories: j.accessories, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
+      complaint: j.complaint, claims: j.claims, accessories: j.accessories, boxNote: '', mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
     await indexJobs(db, [job!.id])

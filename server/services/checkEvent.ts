@@ -9,6 +9,7 @@ export function checkEvent(sheet: ModelSheet, event: JobEvent): void {
   if ('stepId' in event && event.stepId !== null) stepOf(sheet, event.stepId)
   switch (event.kind) {
     case 'adjuster-turned': return event.designators.forEach(d => adjusterOf(sheet, d))
+    case 'position-noted': return void adjusterOf(sheet, event.designator)
     case 'row-taken': return checkRow(sheet, event)
     case 'item-inspected': return checkItem(sheet, event.itemId)
     case 'reminder-set': return void conditionOf(event.condition)

@@ -6,7 +6,7 @@ import { jobTag, type Job } from '../../shared/job'
 
 /** The record of a job as some of its events make it. Time is passed in. */
 export function recordFor(job: Job, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
-  const { owner, serial, complaint, claims, accessories, mayDo, promisedOn, createdAtMs } = job
-  const recorded = { tag: jobTag(job.number), owner, serial, complaint, claims, accessories, mayDo, promisedOn, createdAtMs }
+  const { owner, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn, createdAtMs } = job
+  const recorded = { tag: jobTag(job.number), owner, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn, createdAtMs }
   return jobRecord(recorded, modelSheet(job.sheetId, job.sheetRevision), ruleSet(job.ruleSetId), events, exportedAtMs)
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import type { Intake, Job } from '../job'
 import { differing } from './intakeWords'
 
-const MINE: Intake = { owner: 'Anna', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'weak', claims: [], accessories: '', mayDo: '', promisedOn: null }
+const MINE: Intake = { owner: 'Anna', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'weak', claims: [], accessories: '', boxNote: '', mayDo: '', promisedOn: null }
 const theirs = (change: Partial<Job>): Job => ({ ...MINE, id: '1', number: 231, version: 3, sheetRevision: 1, onBench: true, createdAtMs: 0, ...change })
 
 describe('two versions of an intake', () => {

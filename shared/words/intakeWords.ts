@@ -4,7 +4,7 @@ import { claimWords } from './claimWords'
 import { day } from './runWords'
 
 const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, string>> = {
-  owner: 'Owner', contact: 'Contact', ruleSetId: 'Rule set', serial: 'Serial', complaint: 'Complaint', claims: 'Claims', accessories: 'Accessories', mayDo: 'May be done', promisedOn: 'Promised',
+  owner: 'Owner', contact: 'Contact', ruleSetId: 'Rule set', serial: 'Serial', complaint: 'Complaint', claims: 'Claims', accessories: 'Accessories', boxNote: 'Note in the box', mayDo: 'May be done', promisedOn: 'Promised',
 }
 
 /** One field on which two versions of an intake differ. */

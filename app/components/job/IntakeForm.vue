@@ -20,6 +20,7 @@ const [serial] = defineField('serial', show)
 const [complaint] = defineField('complaint', show)
 const [claims] = defineField('claims', show)
 const [accessories] = defineField('accessories', show)
+const [boxNote] = defineField('boxNote', show)
 const [mayDo] = defineField('mayDo', show)
 const [promisedOn] = defineField('promisedOn', show)
 
@@ -43,6 +44,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="Numbers go below as claims, so that a measurement can settle them" persistent-hint /></div>
     <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
     <v-text-field v-model="accessories" label="Accessories and seal" :error-messages="messages('accessories')" />
+    <div class="wide"><v-textarea v-model="boxNote" label="Note found in the box" rows="1" auto-grow max-rows="6" :error-messages="messages('boxNote')" hint="Look through the whole package, lids too: a note found after the work repeats the work" persistent-hint /></div>
     <v-text-field v-model="mayDo" label="May be done without asking" :error-messages="messages('mayDo')" />
     <v-text-field v-model="promisedOn" label="Promised" type="date" :error-messages="messages('promisedOn')" />
     <v-select v-model="ruleSetId" label="Rule set where it will be used" :items="ruleSets" :error-messages="messages('ruleSetId')" />

@@ -32,6 +32,7 @@ function restFine() {
           <button v-for="s in ITEM_STATES" :key="s" type="button" :aria-pressed="i.last?.state === s" :class="{ on: i.last?.state === s }" @click="say(i, s)">{{ ITEM_STATE_WORDS[s] }}</button>
         </div>
         <input v-if="i.last && i.last.state !== 'fine'" :value="notes[i.item.id] ?? i.last.text" :aria-label="`note on ${i.item.lookFor}`" placeholder="what was seen or done" maxlength="2000" @input="notes[i.item.id] = ($event.target as HTMLInputElement).value" @change="keepNote(i)">
+        <div v-if="i.last && i.last.state !== 'fine'" class="photos"><slot :item="i.item" /></div>
       </li>
     </ol>
   </section>
@@ -46,6 +47,7 @@ function restFine() {
 .states button { font: inherit; font-size: 14px; min-width: 82px; min-height: 44px; border: 1px solid var(--edge); border-left-width: 0; background: var(--paper); color: var(--ink2); cursor: pointer; }
 .states button:first-child { border-left-width: 1px; border-radius: 6px 0 0 6px; } .states button:last-child { border-radius: 0 6px 6px 0; }
 .states button.on { background: var(--accent); border-color: var(--accent); color: var(--paper); font-weight: 650; }
-input { grid-column: 1 / -1; min-height: 40px; font: inherit; padding: 0 10px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+input, .photos { grid-column: 1 / -1; }
+input { min-height: 40px; font: inherit; padding: 0 10px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
 @media (max-width: 760px) { .list li { grid-template-columns: 1fr; } .states button { flex: 1; min-width: 0; } }
 </style>

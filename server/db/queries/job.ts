@@ -2,11 +2,11 @@ import type { Job, JobChange } from '../../../shared/job'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
-  serial, complaint, claims, accessories, may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
+  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
 
 const INSERT = `
-  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims)
-  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb)
+  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims, box_note)
+  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb, $13)
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
@@ -14,7 +14,7 @@ export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'createdAtMs'>
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
-  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null, JSON.stringify(j.claims)])
+  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null, JSON.stringify(j.claims), j.boxNote ?? ''])
   return rows[0] ?? null
 }
 
@@ -31,7 +31,7 @@ export async function selectJobs(db: Db, limit: number): Promise<Job[]> {
 
 const COLUMN_OF: Record<keyof JobChange, string> = {
   owner: 'owner', contact: 'contact', ruleSetId: 'rule_set_id', serial: 'serial', complaint: 'complaint',
-  claims: 'claims', accessories: 'accessories', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
+  claims: 'claims', accessories: 'accessories', boxNote: 'box_note', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
 }
 
 /**

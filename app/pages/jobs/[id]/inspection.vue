@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import CheckList from '../../../components/work/CheckList.vue'
 import FirstPower from '../../../components/work/FirstPower.vue'
+import JobPhotos from '../../../screens/JobPhotos.vue'
 import ReminderList from '../../../components/work/ReminderList.vue'
 import { inspection, lastPower } from '../../../../core/work'
 import { useEventForm } from '../../../composables/useEventForm'
@@ -22,7 +23,7 @@ const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
     <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
     <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>
     <FirstPower :sheet="store.sheet!" :last="lastPower(store.events)" :live-a="liveA" @send="send" />
-    <CheckList :items="items" @send="send" />
+    <CheckList v-slot="{ item }" :items="items" @send="send"><JobPhotos :about="`item:${item.id}`" :label="`photos of ${item.lookFor}`" small /></CheckList>
     <ReminderList :reminders="store.reminders" :problem="wrong('text')" @send="send" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import EarlierJobs from '../../../components/job/EarlierJobs.vue'
 import IntakeConflict from '../../../components/job/IntakeConflict.vue'
+import JobPhotos from '../../../screens/JobPhotos.vue'
 import IntakeForm from '../../../components/job/IntakeForm.vue'
 import type { Failure } from '../../../logic/failureWords'
 import { useSaid } from '../../../composables/useSaid'
@@ -15,8 +16,8 @@ const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const { said, say } = useSaid()
 const initial = computed<Intake>(() => {
-  const { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn } = store.job!
-  return { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, mayDo, promisedOn }
+  const { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn } = store.job!
+  return { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn }
 })
 onMounted(() => void jobs.lookUpSet(store.job!.sheetId, store.job!.serial, store.job!.id))
 /** Version that the form was filled from: the job may be loaded anew underneath it. */
@@ -58,6 +59,9 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
       </IntakeForm>
       <EarlierJobs v-if="jobs.earlier.length > 0" :jobs="jobs.earlier" />
     </div>
+    <h2>Photos and spoken notes</h2>
+    <p class="quiet">Each side, the seal before it is broken, the note from the box, accessories.</p>
+    <JobPhotos about="" label="Photos of the job" />
     <h2>Before anything is powered</h2>
     <ul><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
   </div>
