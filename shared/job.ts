@@ -75,6 +75,9 @@ export interface Job extends Omit<Intake, 'promisedOn'> {
   readonly sheetRevision: number
   readonly promisedOn: string | null
   readonly onBench: boolean
+  /** null = on the shelf */
+  readonly bench: number | null
+  readonly place: number
   readonly createdAtMs: number
 }
 

@@ -1,6 +1,6 @@
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
 import { BOUNDS, QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
-import { JOB_EVENT_KINDS, type JobEvent } from '../core/run'
+import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '../core/run'
 import { WORK_EVENT_BODIES } from './workEvents'
 import { MODES } from '../core/rules'
 import { COVERAGES } from '../core/sheet'
@@ -45,7 +45,7 @@ const conditions = object({
 }).noUnknown(true, UNKNOWN_FIELD)
 
 const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
-  'row-taken': { phase: string().oneOf(['as-found', 'adjusting', 'as-left']).required(), stepId: stepId(), pointId: string().max(40).required(), conditions: conditions.required(), readings: array(reading).min(1).max(20).required() },
+  'row-taken': { phase: string().oneOf(PHASES).required(), stepId: stepId(), pointId: string().max(40).required(), conditions: conditions.required(), readings: array(reading).min(1).max(20).required() },
   'reading-struck': { readingId: uuid(), reason: text('Reason').required() },
   'adjuster-turned': { designators: array(string().max(14).required()).min(1).max(40).required(), stepId: stepId(), startPosition: text('Starting position').defined() },
   'step-confirmed': { stepId: string().max(20).required(), outcome: string().oneOf(['done', 'as-is', 'skipped']).required(), reason: text('Reason').defined() },

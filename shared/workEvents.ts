@@ -25,6 +25,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   'soak-begun': { hours: number().label('Hours').positive().max(1000).required(), text: text('Note').defined() },
   'soak-ended': { soakId: uuid(), passed: boolean().required(), text: text('Note').defined() },
   'test-made': { observableId: string().max(40).required(), outcome: string().max(40).required(), text: text('Note').defined() },
+  'warm-up-begun': {},
   'position-noted': { designator: string().max(14).required(), position: short('Position').required() },
   'challenge-kept': { readingId: uuid(), rule: string().max(8).required(), reason: text('Reason').required() },
   'cause-confirmed': { causeId: string().max(40).required(), text: text('Note').defined() },

@@ -2,15 +2,19 @@
 import { computed, nextTick, ref } from 'vue'
 import IntakeForm from '../components/job/IntakeForm.vue'
 import EarlierJobs from '../components/job/EarlierJobs.vue'
+import BenchBoard from '../components/bench/BenchBoard.vue'
+import NextUseful from '../components/bench/NextUseful.vue'
 import JobRow from '../components/job/JobRow.vue'
 import { useBenchKeys } from '../composables/useBenchKeys'
 import type { Failure } from '../logic/failureWords'
 import { findJobs } from '../logic/findJobs'
 import { modelSheet } from '../../core/sheet'
 import { useJobsStore } from '../stores/jobs'
+import { useRulesStore } from '../stores/rules'
 import type { Intake } from '../../shared/job'
 
 const store = useJobsStore()
+const rules = useRulesStore()
 const starting = ref(false)
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
@@ -35,7 +39,15 @@ function openForm() {
   failure.value = null
 }
 useHead({ title: 'Bench' })
-onMounted(() => void store.load())
+/** Timers on the page move by themselves. */
+const nowMs = ref(Date.now())
+let clock: ReturnType<typeof setInterval>
+onBeforeUnmount(() => clearInterval(clock))
+onMounted(() => {
+  clock = setInterval(() => (nowMs.value = Date.now()), 15_000)
+  void store.load()
+  void rules.load()
+})
 useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () => void nextTick(() => searchField.value?.focus()) })
 </script>
 
@@ -45,7 +57,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
       <h1>Take in a set</h1>
       <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
       <div class="with-aside">
-        <IntakeForm :initial="EMPTY" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+        <IntakeForm :initial="EMPTY" :rule-sets="rules.all" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
         <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
       </div>
     </template>
@@ -62,8 +74,10 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
         <p v-if="store.items.length === 0" class="lead">Nothing has come over this bench yet. Take in a set: owner, model, serial and what is wrong with it. Then measure it as found, before anything is turned.</p>
         <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
         <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
-        <JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" />
-        <template v-if="away.length > 0"><h2>Handed over</h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" /></template>
+        <NextUseful v-if="search === ''" :here="onBench" :now-ms="nowMs" @switch-on="store.switchOn" />
+        <BenchBoard v-if="search === '' && onBench.length > 0" :here="onBench" :now-ms="nowMs" @place="store.place" />
+        <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" :now-ms="nowMs" /></template>
+        <template v-if="away.length > 0"><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" :now-ms="nowMs" /></template>
       </template>
     </template>
   </div>
@@ -71,6 +85,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
 
 <style scoped>
 .top { display: flex; align-items: center; gap: 20px; margin-bottom: 14px; flex-wrap: wrap; }
+.all { font-size: 13px; font-weight: 400; color: var(--accent); }
 .find { margin-left: auto; font-size: 13px; color: var(--ink2); }
 .find input { height: 46px; width: 240px; margin-left: 10px; padding: 0 12px; font: inherit; font-size: 15px; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
 @media (max-width: 700px) { .find { margin-left: 0; } }

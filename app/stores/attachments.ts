@@ -3,9 +3,7 @@ import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import type { Attachment, AttachmentKind, AttachmentPatch } from '../../shared/attachment'
 import { failureOf, type Failure } from '../logic/failureWords'
-
-/** An upload on its way, or one that did not arrive: the file stays here until it does or is given up. */
-export interface Upload { readonly id: string, readonly kind: AttachmentKind, readonly about: string, readonly name: string, readonly file: Blob, readonly share: number, readonly failure: Failure | null }
+import type { Upload } from '../logic/upload'
 
 /** Photos and voice notes of the open job. */
 export const useAttachmentsStore = defineStore('attachments', () => {

@@ -3,7 +3,6 @@ import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '../../core/claims'
 import type { JobEvent } from '../../core/run'
-import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import { jobState } from '../../core/work'
 import type { HandoverIssue } from '../../shared/handoverIssue'
@@ -11,12 +10,14 @@ import type { Job, JobChange, JobPatch } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
 import { useOutboxStore } from './outbox'
+import { useRulesStore } from './rules'
 
 type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
 
 /** The job that is open: its events, and everything that follows from them, computed. */
 export const useJobStore = defineStore('job', () => {
   const outbox = useOutboxStore()
+  const rulesStore = useRulesStore()
   const job = shallowRef<Job | null>(null)
   const stored = shallowRef<JobEvent[]>([])
   const issues = shallowRef<HandoverIssue[]>([])
@@ -30,7 +31,7 @@ export const useJobStore = defineStore('job', () => {
     return [...stored.value, ...outbox.entries.filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id)).map(e => e.event)]
   })
   const sheet = computed(() => job.value ? modelSheet(job.value.sheetId, job.value.sheetRevision) : null)
-  const rules = computed(() => job.value ? ruleSet(job.value.ruleSetId) : null)
+  const rules = computed(() => job.value ? rulesStore.of(job.value.ruleSetId) : null)
   const state = computed(() => sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null)
   const run = computed(() => state.value?.run ?? null)
   const asFound = computed(() => state.value?.asFound ?? [])
@@ -58,7 +59,7 @@ export const useJobStore = defineStore('job', () => {
     }
     loading.value = true
     failure.value = null
-    await outbox.reload()
+    await Promise.all([outbox.reload(), rulesStore.load()])
     try {
       const answer = await $fetch<{ job: Job, events: JobEvent[] }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
       job.value = answer.job

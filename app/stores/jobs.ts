@@ -1,12 +1,10 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
-import type { Stage, WaitsFor } from '../../core/work'
+import type { BenchOrder, JobSummary } from '../../shared/bench'
 import type { EarlierJob } from '../../shared/earlierJob'
 import type { Intake, Job } from '../../shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
-
-export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly waitsFor: WaitsFor | null, readonly lastEventAtMs: number | null }
 
 /** The jobs of the workshop as the bench page lists them. */
 export const useJobsStore = defineStore('jobs', () => {
@@ -45,5 +43,20 @@ export const useJobsStore = defineStore('jobs', () => {
     }
   }
 
-  return { items, failure, earlier, load, lookUpSet, start }
+  /** Shown at once, kept at once; without an answer the old order comes back. */
+  async function place(order: BenchOrder) {
+    const at = new Map(order.map((o, i) => [o.id, { bench: o.bench ?? null, place: i + 1 }]))
+    const moved = (items.value ?? []).map(i => at.has(i.job.id) ? { ...i, job: { ...i.job, ...at.get(i.job.id)! } } : i)
+    items.value = moved.sort((a, b) => (at.get(a.job.id)?.place ?? Infinity) - (at.get(b.job.id)?.place ?? Infinity))
+    await $fetch('/api/jobs/order', { method: 'PUT', body: { order }, retry: 0 }).catch(() => load())
+  }
+
+  async function switchOn(jobId: string) {
+    await $fetch(`/api/jobs/${jobId}/events`, { method: 'POST', body: { kind: 'warm-up-begun', id: uuid(), atMs: Date.now() }, retry: 0 }).catch((error) => {
+      failure.value = failureOf(error)
+    })
+    await load()
+  }
+
+  return { items, failure, earlier, load, lookUpSet, start, place, switchOn }
 })

@@ -32,7 +32,8 @@ export interface JobRecord {
   readonly exportedAtMs: number
   readonly job: RecordedJob
   readonly sheet: { readonly id: string, readonly model: string, readonly revision: number }
-  readonly ruleSet: { readonly id: string, readonly name: string, readonly source: string, readonly asOf: string, readonly fromMemory: boolean }
+  /** with every limit, so that a later correction of the set changes nothing that was signed */
+  readonly ruleSet: RuleSet
   readonly comparison: readonly { readonly row: string, readonly title: string, readonly quantity: string, readonly siUnit: string, readonly before: RecordedValue | null, readonly after: RecordedValue | null, readonly comparable: boolean | null, readonly differences: readonly string[] }[]
   readonly claims: readonly { readonly id: string, readonly outcome: ClaimOutcome, readonly measuredValue: number | null, readonly meterFactor: number | null }[]
   readonly steps: readonly { readonly id: string, readonly title: string, readonly status: string, readonly satisfied: boolean, readonly outcome: string | null, readonly reason: string | null }[]
@@ -46,7 +47,7 @@ export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, e
   return {
     format: JOB_RECORD_FORMAT, version: JOB_RECORD_VERSION, exportedAtMs, job,
     sheet: { id: sheet.id, model: sheet.model, revision: sheet.revision },
-    ruleSet: { id: rules.id, name: rules.name, source: rules.source, asOf: rules.asOf, fromMemory: rules.fromMemory },
+    ruleSet: rules,
     comparison: compared.map(c => ({
       row: c.point.id, title: c.point.title, quantity: c.want.quantity, siUnit: quantityInfo(c.want.quantity).siUnit,
       before: recorded(c.before), after: recorded(c.after),

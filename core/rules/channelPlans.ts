@@ -95,6 +95,11 @@ export function channelName(planId: string, channel: number): string {
   return channelPlan(planId).names?.[channel - 1] ?? String(channel)
 }
 
+/** Whether rules for one plan speak of channels of another: those of a multimode hold the forty CB channels in band D. */
+export function coversPlan(rulesPlanId: string | null, planId: string): boolean {
+  return rulesPlanId === null || rulesPlanId === planId || (rulesPlanId === FORTY.id && planId === SIX_BAND.id)
+}
+
 /** Channel of the six-band plan. @example bandChannel('D', 19) // => 139 */
 export function bandChannel(band: typeof SIX_BANDS[number], channel: number): number {
   return SIX_BANDS.indexOf(band) * FORTY.channelsHz.length + channel

@@ -1,5 +1,5 @@
 // What can happen
-export { JOB_EVENT_KINDS, type AdjusterTurned, type HandedOver, type ItemSettled, type JobEvent, type NoteMade, type Phase, type ReadingStruck, type RowConditions, type RowTaken, type StepConfirmed, type StepReopened } from './jobEvent'
+export { JOB_EVENT_KINDS, PHASES, type AdjusterTurned, type HandedOver, type ItemSettled, type JobEvent, type NoteMade, type Phase, type ReadingStruck, type RowConditions, type RowTaken, type StepConfirmed, type StepReopened } from './jobEvent'
 export * from './workEvent'
 // What follows from it
 export { history, type History, type TakenReading, type Turn } from './history'

@@ -2,7 +2,8 @@ import type { Reading } from '../quantity'
 import type { ConditionsAsked } from '../sheet'
 import { WORK_EVENT_KINDS, type WorkEvent } from './workEvent'
 
-export type Phase = 'as-found' | 'adjusting' | 'as-left'
+export const PHASES = ['as-found', 'adjusting', 'as-left', 'soak'] as const
+export type Phase = typeof PHASES[number]
 
 /** What stood while a row was read; kept with it, or the numbers are worthless. */
 export interface RowConditions extends ConditionsAsked {

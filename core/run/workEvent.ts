@@ -42,14 +42,16 @@ export interface SoakEnded extends EventBase { readonly kind: 'soak-ended', read
 export interface TestAnswered extends EventBase { readonly kind: 'test-made', readonly observableId: string, readonly outcome: string, readonly text: string }
 export interface CauseConfirmed extends EventBase { readonly kind: 'cause-confirmed', readonly causeId: string, readonly text: string }
 
+/** Switched on to warm up while another set is worked on. */
+export interface WarmUpBegun extends EventBase { readonly kind: 'warm-up-begun' }
 /** Where an adjuster stood before anything was turned: the way back. */
 export interface PositionNoted extends EventBase { readonly kind: 'position-noted', readonly designator: string, readonly position: string }
 /** A reading that was challenged and is kept all the same. */
 export interface ChallengeKept extends EventBase { readonly kind: 'challenge-kept', readonly readingId: string, readonly rule: string, readonly reason: string }
 
-export type WorkEvent = PowerTried | ItemInspected | ReminderSet | QuestionAsked | QuestionAnswered | WaitBegun | WaitEnded | PartChanged | PartTested | Treated | SoakBegun | SoakEnded | TestAnswered | CauseConfirmed | ChallengeKept | PositionNoted
+export type WorkEvent = PowerTried | ItemInspected | ReminderSet | QuestionAsked | QuestionAnswered | WaitBegun | WaitEnded | PartChanged | PartTested | Treated | SoakBegun | SoakEnded | TestAnswered | CauseConfirmed | ChallengeKept | PositionNoted | WarmUpBegun
 
 export const WORK_EVENT_KINDS = [
   'power-tried', 'item-inspected', 'reminder-set', 'question-asked', 'question-answered', 'wait-begun', 'wait-ended',
-  'part-changed', 'part-tested', 'treated', 'soak-begun', 'soak-ended', 'test-made', 'cause-confirmed', 'challenge-kept', 'position-noted',
+  'part-changed', 'part-tested', 'treated', 'soak-begun', 'soak-ended', 'test-made', 'cause-confirmed', 'challenge-kept', 'position-noted', 'warm-up-begun',
 ] as const satisfies readonly WorkEvent['kind'][]

@@ -16,4 +16,8 @@ export { biasBeforeKey, owedAfterFinal, type Owed } from './afterFinal'
 export { warnings, type Warning } from './warnings'
 // Proving
 export { runningSoak, soaks, type Soak } from './soak'
+export { LOG_EVERY_MS, soakLog, soakPoint, type SoakLog, type SoakReading } from './soakLog'
+// The bench as a whole
+export { nextUseful, type BenchJob, type Suggestion } from './nextUseful'
+export { overlapMinutes, warmMinutes, warmUp, type WarmUp } from './warmUp'
 export { isPreferred, partDoubts, partValueIn, type PartDoubt, type PartValue } from './partValue'

@@ -8,15 +8,17 @@ import { boundToStandard, errorBound } from '../../core/quantity'
 import type { JobEvent } from '../../core/run'
 import { conditionsAsked, modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { inTransaction, pool } from '../db/pool'
-import { insertJob, updateJob } from '../db/queries/job'
+import { insertJob, placeJobs, updateJob } from '../db/queries/job'
 import { indexJobs } from '../db/queries/modelHistory'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
 import { freezeHandover } from '../services/freezeHandover'
 import { amJobEvents } from './amJob'
+import { multimodeJobEvents } from './multimodeJob'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 const SHEET = modelSheet('osmund-27f')
 const AM_SHEET = modelSheet('osmund-40a')
+const MULTIMODE = modelSheet('larkfield-lx8')
 const HOUR_MS = 3_600_000
 
 /** Earlier visitors of the made-up workshop. */
@@ -29,18 +31,19 @@ const PAST_SETS = [
   { owner: 'Slate quarry, lorry 7 (Ilse Harrow)', serial: '40630', seed: 31, causeId: 'coils-off', complaint: 'No range at the high channels.' },
 ] as const
 
-/** Four sets of the made-up workshop: an AM mobile measured as found, an FM mobile finished, one just in, one measured. FM readings come from the simulated set. */
+/** Sets of the made-up workshop: some of earlier months, then a multimode and an AM mobile measured as found, an FM mobile finished, one just in, one measured. FM readings come from the simulated set. */
 export async function loadDemoJobs(): Promise<void> {
   const now = Date.now()
-  await pool.query(`alter table job alter column number restart with ${228 - PAST_SETS.length}`)
+  await pool.query(`alter table job alter column number restart with ${227 - PAST_SETS.length}`)
   for (const [i, past] of PAST_SETS.entries()) await store({ owner: past.owner, serial: past.serial, complaint: past.complaint, claims: [], accessories: 'own microphone', days: -80 - i }, pastJob(past.seed, past.causeId, now - (90 + 9 * (PAST_SETS.length - i)) * 24 * HOUR_MS))
+  await store({ sheet: MULTIMODE, owner: 'Mountain goods railway, works (Odile Brandreth)', serial: 'LX-2209', complaint: 'About 20 W on AM and nobody understands a word. The power control does nothing.', claims: [claim('powerW', 'about', 20, 'in-line meter')], accessories: 'desk microphone; seal broken', days: 12, bench: 2 }, multimodeJobEvents(MULTIMODE, now - 50 * HOUR_MS))
   await store({ sheet: AM_SHEET, owner: 'Barge Coot (Halvard Penrose)', serial: '7732', complaint: 'Under 3 W on his meter, about 250 Hz low, and he has to shout to hear anybody.', claims: [claim('powerW', 'about', 2.9, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -250, '')], accessories: 'fist microphone; seal broken', days: 5 }, amJobEvents(AM_SHEET, now - 26 * HOUR_MS))
   await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', claims: [], accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
   await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', claims: [], accessories: 'no microphone; seal whole', days: 9 }, [])
-  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2 }, [...lookedAt(SHEET, now - 3 * HOUR_MS, { I38: ['seen', 'RV2 at its stop'] }), ...asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found')])
+  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2, bench: 1 }, [...lookedAt(SHEET, now - 3 * HOUR_MS, { I38: ['seen', 'RV2 at its stop'] }), ...asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found')])
 }
 
-async function store(j: { sheet?: ModelSheet, owner: string, serial: string, complaint: string, claims: Claim[], accessories: string, days: number }, events: NewEvent[]): Promise<void> {
+async function store(j: { sheet?: ModelSheet, owner: string, serial: string, complaint: string, claims: Claim[], accessories: string, days: number, bench?: number }, events: NewEvent[]): Promise<void> {
   const sheet = j.sheet ?? SHEET
   await inTransaction(async (db) => {
     const job = await insertJob(db, {
@@ -49,6 +52,7 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
     await indexJobs(db, [job!.id])
+    if (j.bench) await placeJobs(db, [{ id: job!.id, bench: j.bench }])
     const handed = events.some(e => e.kind === 'handed-over')
     if (!handed) return
     const stored = (await selectEvents(db, [job!.id])).get(job!.id)!

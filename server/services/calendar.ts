@@ -5,14 +5,12 @@ import { runningSoak, waits } from '../../core/work'
 import { jobTag, type Job } from '../../shared/job'
 import { WAIT_WORDS } from '../../shared/words/workWords'
 import { pool } from '../db/pool'
-import { selectJobs } from '../db/queries/job'
+import { selectJobsHere } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
-
-const MOST_JOBS = 500
 
 /** Promised days, expected parts and ends of soaks of everything on the bench, as iCalendar (RFC 5545). */
 export async function benchCalendar(): Promise<string> {
-  const jobs = (await selectJobs(pool, MOST_JOBS)).filter(j => j.onBench)
+  const jobs = await selectJobsHere(pool)
   const events = await selectEvents(pool, jobs.map(j => j.id))
   const { error, value } = createEvents(jobs.flatMap(job => entriesOf(job, events.get(job.id)!)), { calName: 'Diapason bench', productId: 'diapason' })
   if (error) throw error

@@ -1,5 +1,4 @@
 import type { JobRecord } from '../../core/formats'
-import { ruleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import { jobTag, type Job } from '../../shared/job'
@@ -9,6 +8,7 @@ import { handoverDocument, type Copy } from '../pdf/handoverDocument'
 import { renderPdf } from '../pdf/renderPdf'
 import { ApiError } from '../utils/apiError'
 import { jobWithEvents, requireJob } from './jobs'
+import { requireRules } from './rules'
 
 export async function issuesOf(jobId: string): Promise<HandoverIssue[]> {
   await requireJob(jobId)
@@ -33,7 +33,8 @@ export async function handoverPdf(jobId: string, copy: Copy, number: number | nu
   const frozen = issue ? JSON.parse(issue.record) as JobRecord : null
   const shown = frozen ? { ...job, ...frozen.job } : job
   const sheet = frozen ? modelSheet(frozen.sheet.id, frozen.sheet.revision) : modelSheet(job.sheetId, job.sheetRevision)
-  const rules = ruleSet(frozen?.ruleSet.id ?? job.ruleSetId)
+  // A frozen issue is judged by the rules that were frozen with it.
+  const rules = frozen?.ruleSet ?? await requireRules(pool, job.ruleSetId)
   const pdf = await renderPdf(handoverDocument({ job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue }, copy))
   return { name: `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`, pdf }
 }

@@ -1,31 +1,31 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { JobEvent } from '../../core/run'
-import { ruleSet } from '../../core/rules'
+import type { RuleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
-import { STAGES, jobState, waitsFor, type Stage, type WaitsFor } from '../../core/work'
+import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '../../core/work'
+import type { BenchOrder, JobSummary } from '../../shared/bench'
 import type { Intake, Job, JobPatch } from '../../shared/job'
 import { inTransaction, pool } from '../db/pool'
-import { insertJob, selectJob, selectJobs, updateJob } from '../db/queries/job'
+import { insertJob, placeJobs, selectJob, selectJobsAway, selectJobsHere, updateJob } from '../db/queries/job'
 import { indexJobs } from '../db/queries/modelHistory'
 import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
 import { checkEvent } from './checkEvent'
 import { freezeHandover } from './freezeHandover'
+import { everyRuleSet, requireRules } from './rules'
 
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
 
 export interface JobWithEvents { readonly job: Job, readonly events: JobEvent[] }
 
-/** A job on the bench page: where it stands, computed from its events. */
-export interface JobSummary { readonly job: Job, readonly done: Record<Stage, boolean>, readonly nextStepTitle: string | null, readonly waitsFor: WaitsFor | null, readonly lastEventAtMs: number | null }
-
-const LISTED_JOBS = 100
+/** Jobs handed over that the bench page still lists; the others are found by search. */
+const LISTED_AWAY = 6
 const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage, boolean>
 
 /** Starts a job with the newest revision of its sheet. The same id again gives the same job. */
 export async function startJob(id: string, intake: Intake): Promise<Job> {
   const sheet = modelSheet(intake.sheetId)
-  ruleSet(intake.ruleSetId)
+  await requireRules(pool, intake.ruleSetId)
   const stored = await inTransaction(async (db) => {
     const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, promisedOn: intake.promisedOn || null })
     if (job) await indexJobs(db, [id])
@@ -48,7 +48,7 @@ export async function jobWithEvents(id: string): Promise<JobWithEvents> {
 
 /** Changes an intake; a change made from an older version is refused, so that nobody overwrites anybody silently. */
 export async function changeJob(id: string, { version, ...change }: JobPatch): Promise<Job> {
-  if (change.ruleSetId !== undefined) ruleSet(change.ruleSetId)
+  if (change.ruleSetId !== undefined) await requireRules(pool, change.ruleSetId)
   const job = await inTransaction(async (db) => {
     const changed = await updateJob(db, id, change, version)
     if (changed) await indexJobs(db, [id])
@@ -96,19 +96,25 @@ function plain(event: JobEvent): unknown {
 }
 
 export async function summaries(): Promise<JobSummary[]> {
-  const jobs = await selectJobs(pool, LISTED_JOBS)
-  const events = await selectEvents(pool, jobs.filter(j => j.onBench).map(j => j.id))
-  return jobs.map(job => summary(job, events.get(job.id) ?? null))
+  const [here, away] = await Promise.all([selectJobsHere(pool), selectJobsAway(pool, LISTED_AWAY)])
+  const [events, rules] = await Promise.all([selectEvents(pool, here.map(j => j.id)), everyRuleSet(pool)])
+  const nowMs = Date.now()
+  return [...here.map(job => summary(job, events.get(job.id)!, rules.get(job.ruleSetId)!, nowMs)), ...away.map(handedOver)]
 }
 
-function summary(job: Job, events: JobEvent[] | null): JobSummary {
-  if (!events) return { job, done: ALL_DONE, nextStepTitle: null, waitsFor: null, lastEventAtMs: null }
+function handedOver(job: Job): JobSummary {
+  return { job, done: ALL_DONE, nextStepTitle: null, waitsFor: null, stopped: false, warmUp: null, soakEndsAtMs: null, lastEventAtMs: null }
+}
+
+function summary(job: Job, events: readonly JobEvent[], rules: RuleSet, nowMs: number): JobSummary {
   const sheet = modelSheet(job.sheetId, job.sheetRevision)
-  const rules = ruleSet(job.ruleSetId)
   const { run, done } = jobState(sheet, rules, events)
   return {
-    job, done, waitsFor: waitsFor(events),
+    job, done, waitsFor: waitsFor(events), stopped: warnings(sheet, events).includes('stays-off'),
+    warmUp: warmUp(sheet, events, nowMs), soakEndsAtMs: runningSoak(events)?.endsAtMs ?? null,
     nextStepTitle: run.next ? sheet.procedure.find(s => s.id === run.next!.stepId)!.title : null,
     lastEventAtMs: events.at(-1)?.atMs ?? null,
   }
 }
+
+export const orderBench = (order: BenchOrder) => placeJobs(pool, order)

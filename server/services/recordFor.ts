@@ -1,12 +1,12 @@
 import { jobRecord, type JobRecord } from '../../core/formats'
-import { ruleSet } from '../../core/rules'
+import type { RuleSet } from '../../core/rules'
 import type { JobEvent } from '../../core/run'
 import { modelSheet } from '../../core/sheet'
 import { jobTag, type Job } from '../../shared/job'
 
 /** The record of a job as some of its events make it. Time is passed in. */
-export function recordFor(job: Job, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
+export function recordFor(job: Job, rules: RuleSet, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
   const { owner, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn, createdAtMs } = job
   const recorded = { tag: jobTag(job.number), owner, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn, createdAtMs }
-  return jobRecord(recorded, modelSheet(job.sheetId, job.sheetRevision), ruleSet(job.ruleSetId), events, exportedAtMs)
+  return jobRecord(recorded, modelSheet(job.sheetId, job.sheetRevision), rules, events, exportedAtMs)
 }

@@ -1,11 +1,12 @@
 import { matrixState, runState, type JobEvent } from '../../core/run'
-import { ruleSet } from '../../core/rules'
+import type { RuleSet } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import type { EarlierJob, LeftAs } from '../../shared/earlierJob'
 import type { Job } from '../../shared/job'
 import { pool } from '../db/pool'
 import { selectJobsOfSet } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
+import { everyRuleSet } from './rules'
 
 /** A set that came more often than this is shown by its last visits. */
 const MOST_SHOWN = 10
@@ -13,17 +14,16 @@ const MOST_SHOWN = 10
 /** What a set was here for before, each time with how it was left. */
 export async function earlierJobs(sheetId: string, serial: string): Promise<EarlierJob[]> {
   const jobs = await selectJobsOfSet(pool, sheetId, serial, MOST_SHOWN)
-  const events = await selectEvents(pool, jobs.map(j => j.id))
-  return jobs.map(job => earlierJob(job, events.get(job.id)!))
+  const [events, rules] = await Promise.all([selectEvents(pool, jobs.map(j => j.id)), everyRuleSet(pool)])
+  return jobs.map(job => earlierJob(job, events.get(job.id)!, rules.get(job.ruleSetId)!))
 }
 
-function earlierJob(job: Job, events: readonly JobEvent[]): EarlierJob {
-  return { job, handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null, asLeft: leftAs(job, events) }
+function earlierJob(job: Job, events: readonly JobEvent[], rules: RuleSet): EarlierJob {
+  return { job, handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null, asLeft: leftAs(job, events, rules) }
 }
 
-function leftAs(job: Job, events: readonly JobEvent[]): LeftAs[] {
+function leftAs(job: Job, events: readonly JobEvent[], rules: RuleSet): LeftAs[] {
   const sheet = modelSheet(job.sheetId, job.sheetRevision)
-  const rules = ruleSet(job.ruleSetId)
   return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row => row.cells.flatMap((cell) => {
     if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
     const { quantity, value, standardUncertainty } = cell.latest.reading

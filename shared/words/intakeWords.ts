@@ -1,4 +1,3 @@
-import { RULE_SETS } from '../../core/rules'
 import type { Intake, Job } from '../job'
 import { claimWords } from './claimWords'
 import { day } from './runWords'
@@ -11,17 +10,17 @@ const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, string>> = {
 export interface Differing { readonly label: string, readonly mine: string, readonly theirs: string }
 
 /** The fields that differ, in the order of the form, in words. The model cannot be changed and is left out. */
-export function differing(mine: Intake, theirs: Job): Differing[] {
+export function differing(mine: Intake, theirs: Job, ruleSetName: (id: string) => string): Differing[] {
   return (Object.keys(LABELS) as (keyof typeof LABELS)[]).flatMap((field) => {
-    const [a, b] = [words(field, mine), words(field, theirs)]
+    const [a, b] = [words(field, mine, ruleSetName), words(field, theirs, ruleSetName)]
     return a === b ? [] : [{ label: LABELS[field], mine: a || 'empty', theirs: b || 'empty' }]
   })
 }
 
-function words(field: keyof typeof LABELS, intake: Intake | Job): string {
+function words(field: keyof typeof LABELS, intake: Intake | Job, ruleSetName: (id: string) => string): string {
   switch (field) {
     case 'claims': return intake.claims.map(claimWords).join('; ')
-    case 'ruleSetId': return RULE_SETS.find(r => r.id === intake.ruleSetId)?.name ?? intake.ruleSetId
+    case 'ruleSetId': return ruleSetName(intake.ruleSetId)
     case 'promisedOn': return intake.promisedOn ? day(intake.promisedOn) : ''
     default: return intake[field] ?? ''
   }

@@ -3,6 +3,7 @@ import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
 import { confirmed, rowTaken, struck, turned } from '../fixtures/jobEvents'
+import { BARE_INSTRUMENT } from '../../shared/instrument'
 import { INTAKE, testHouse, type TestHouse } from './house'
 
 let house: TestHouse
@@ -24,7 +25,7 @@ describe('jobs', () => {
   it('an empty house has its demo jobs, each with a stage computed from its readings', async () => {
     const { body } = await house.request('GET', '/api/jobs')
     const jobs = body as { job: { number: number, onBench: boolean }, done: Record<string, boolean>, nextStepTitle: string | null }[]
-    expect(jobs.map(j => [j.job.number, j.job.onBench])).toEqual([[231, true], [230, true], [228, true], [229, false]])
+    expect(jobs.map(j => [j.job.number, j.job.onBench])).toEqual([[231, true], [230, true], [228, true], [227, true], [229, false], ...[226, 225, 224, 223, 222].map(n => [n, false])])
     expect(jobs[0]).toMatchObject({ done: { 'as-found': true, 'align': false }, nextStepTitle: 'Warm-up' })
     expect(jobs[1]!.done['as-found']).toBe(false)
   })
@@ -147,7 +148,7 @@ describe('bad input is refused in words and changes nothing', () => {
     ['an unknown rule set', 'POST', '/api/jobs', { ...INTAKE, id: randomUUID(), ruleSetId: 'x' }, 422, { code: 'unknown-rule-set' }],
     ['a number where words belong', 'POST', '/api/jobs', { ...INTAKE, id: randomUUID(), owner: 7 }, 400, { field: 'owner' }],
     ['a 10 MB note', 'POST', '/api/jobs', { ...INTAKE, id: randomUUID(), complaint: 'x'.repeat(10_000_000) }, 413, { code: 'body-too-large', message: expect.stringContaining('9766 kB') }],
-    ['a profile that is not there', 'POST', '/api/instruments', { name: 'x', profileId: 'x', host: 'h', port: 1 }, 422, { code: 'unknown-profile' }],
+    ['a profile that is not there', 'POST', '/api/instruments', { name: 'x', profileId: 'x', host: 'h', port: 1, ...BARE_INSTRUMENT }, 422, { code: 'unknown-profile' }],
     ['channel 41 of the simulated set', 'POST', '/api/practice', { channel: 41 }, 400, { field: 'channel' }],
   ])('%s', async (_what, method, path, body, status, error) => {
     const answer = await house.request(method, path, body)

@@ -49,7 +49,7 @@ describe('npm run demo', () => {
   it('starts over a half-made cluster, refuses a second start by name, and Ctrl-C stops everything', async () => {
     const first = demo()
     const address = await first.ready()
-    expect(await jobs(address)).toBe(4)
+    expect(await jobs(address)).toBe(10)
     const second = demo()
     expect(await second.ended).toBe(1)
     expect(second.said()).toContain(`already runs here: ${address}`)
@@ -76,7 +76,7 @@ describe('npm run demo', () => {
     expect(children.some(alive)).toBe(true) // orphans, still holding their ports
     const again = demo()
     const address = await again.ready()
-    expect(await jobs(address)).toBe(4)
+    expect(await jobs(address)).toBe(10)
     expect(children.filter(alive)).toEqual([])
     again.child.kill('SIGTERM')
     expect(await again.ended).toBe(0)
@@ -88,7 +88,7 @@ describe('npm run demo', () => {
     first.child.kill('SIGKILL')
     await first.ended
     const again = demo()
-    expect(await jobs(await again.ready())).toBe(4)
+    expect(await jobs(await again.ready())).toBe(10)
     again.child.kill('SIGINT')
     expect(await again.ended).toBe(0)
   }, 240_000)

@@ -4,9 +4,9 @@ import type { Intake, Job } from '../../../shared/job'
 import { differing } from '../../../shared/words/intakeWords'
 
 /** Somebody else saved this intake meanwhile: what is different, and whose word stands. */
-const props = defineProps<{ mine: Intake, theirs: Job }>()
+const props = defineProps<{ mine: Intake, theirs: Job, ruleSetName: (id: string) => string }>()
 const emit = defineEmits<{ keep: [], take: [] }>()
-const fields = computed(() => differing(props.mine, props.theirs))
+const fields = computed(() => differing(props.mine, props.theirs, props.ruleSetName))
 </script>
 
 <template>

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
 import { computed } from 'vue'
-import { RULE_SETS } from '../../../core/rules'
+import type { RuleSet } from '../../../core/rules'
+import { coversPlan } from '../../../core/rules'
 import { SHEETS, modelSheet } from '../../../core/sheet'
 import { intakeBody, type Intake } from '../../../shared/job'
 import type { Failure } from '../../logic/failureWords'
 import ClaimEditor from '../claims/ClaimEditor.vue'
 
-const props = defineProps<{ initial: Intake, action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean }>()
+const props = defineProps<{ initial: Intake, ruleSets: readonly RuleSet[], action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean }>()
 const emit = defineEmits<{ done: [intake: Intake], set: [sheetId: string, serial: string] }>()
 
 const { defineField, handleSubmit, errors, setFieldValue, submitCount } = useForm({ validationSchema: intakeBody, initialValues: props.initial })
@@ -25,9 +26,9 @@ const [mayDo] = defineField('mayDo', show)
 const [promisedOn] = defineField('promisedOn', show)
 
 const models = SHEETS.map(s => ({ value: s.id, title: s.model, subtitle: s.description }))
-const ruleSets = RULE_SETS.map(r => ({ value: r.id, title: `${r.name} (${r.region})` }))
-const rules = computed(() => RULE_SETS.find(r => r.id === ruleSetId.value))
-const otherPlan = computed(() => rules.value?.planId && sheetId.value && rules.value.planId !== modelSheet(sheetId.value).planId)
+const choices = computed(() => props.ruleSets.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
+const rules = computed(() => props.ruleSets.find(r => r.id === ruleSetId.value))
+const otherPlan = computed(() => rules.value?.planId && sheetId.value && !coversPlan(rules.value.planId, modelSheet(sheetId.value).planId))
 const messages = (field: keyof Intake) => errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
 function chooseModel(id: string) {
   setFieldValue('ruleSetId', modelSheet(id).defaultRuleSetId)
@@ -47,7 +48,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     <div class="wide"><v-textarea v-model="boxNote" label="Note found in the box" rows="1" auto-grow max-rows="6" :error-messages="messages('boxNote')" hint="Look through the whole package, lids too: a note found after the work repeats the work" persistent-hint /></div>
     <v-text-field v-model="mayDo" label="May be done without asking" :error-messages="messages('mayDo')" />
     <v-text-field v-model="promisedOn" label="Promised" type="date" :error-messages="messages('promisedOn')" />
-    <v-select v-model="ruleSetId" label="Rule set where it will be used" :items="ruleSets" :error-messages="messages('ruleSetId')" />
+    <v-select v-model="ruleSetId" label="Rule set where it will be used" :items="choices" :error-messages="messages('ruleSetId')" />
     <p v-if="otherPlan" class="care wide">{{ rules!.name }} covers other channels than this set transmits on. The limits are applied, but the set does not belong under these rules.</p>
     <p v-if="failure && !failure.field" class="care wide" role="alert">{{ failure.words }} What you typed is still here.</p>
     <p v-if="submitCount > 0 && Object.keys(errors).length > 0" class="care wide" role="alert">{{ Object.values(errors)[0] }}</p>

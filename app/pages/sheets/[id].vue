@@ -3,20 +3,23 @@ import { computed } from 'vue'
 import BoardMap from '../../components/align/BoardMap.vue'
 import ModelHistory from '../../components/search/ModelHistory.vue'
 import SheetSteps from '../../components/sheet/SheetSteps.vue'
-import { RULE_SETS } from '../../../core/rules'
+import { coversPlan } from '../../../core/rules'
 import { SHEETS, GOES_STALE } from '../../../core/sheet'
+import { useRulesStore } from '../../stores/rules'
 import { useSearchStore } from '../../stores/search'
 
 const route = useRoute()
 const search = useSearchStore()
+const rulesStore = useRulesStore()
 const night = useCookie<'day' | 'night'>('theme')
 const sheet = computed(() => {
   const found = SHEETS.find(s => s.id === route.params.id)
   if (!found) throw createError({ statusCode: 404, statusMessage: 'unknown sheet' })
   return found
 })
-const rules = computed(() => RULE_SETS.filter(r => r.planId === sheet.value.planId || r.planId === null))
+const rules = computed(() => rulesStore.all.filter(r => coversPlan(r.planId, sheet.value.planId)))
 useHead({ title: () => sheet.value.model })
+onMounted(() => void rulesStore.load())
 </script>
 
 <template>

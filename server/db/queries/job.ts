@@ -1,8 +1,9 @@
+import type { BenchOrder } from '../../../shared/bench'
 import type { Job, JobChange } from '../../../shared/job'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
-  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", created_at as "createdAtMs"`
+  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", bench, place, created_at as "createdAtMs"`
 
 const INSERT = `
   insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims, box_note)
@@ -10,7 +11,7 @@ const INSERT = `
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
-export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'createdAtMs'>
+export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'bench' | 'place' | 'createdAtMs'>
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
@@ -23,10 +24,23 @@ export async function selectJob(db: Db, id: string): Promise<Job | null> {
   return rows[0] ?? null
 }
 
-/** Newest first; those on the bench before the others. */
-export async function selectJobs(db: Db, limit: number): Promise<Job[]> {
-  const { rows } = await db.query<Job>(`select ${COLUMNS} from job order by on_bench desc, number desc limit $1::int`, [limit])
+/** Everything that is here, bench by bench in the order in which it lies there, what came last on top. */
+export async function selectJobsHere(db: Db): Promise<Job[]> {
+  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where on_bench order by bench nulls last, place, number desc limit 500`)
   return rows
+}
+
+/** What was handed over last. */
+export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
+  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where not on_bench order by number desc limit $1::int`, [limit])
+  return rows
+}
+
+/** Puts jobs where they lie now; those that are not named stay where they are. */
+export async function placeJobs(db: Db, order: BenchOrder): Promise<void> {
+  await db.query(
+    `update job set bench = o.bench, place = o.place from unnest($1::uuid[], $2::int[], $3::int[]) as o (id, bench, place) where job.id = o.id and job.on_bench`,
+    [order.map(o => o.id), order.map(o => o.bench), order.map((_, i) => i + 1)])
 }
 
 const COLUMN_OF: Record<keyof JobChange, string> = {

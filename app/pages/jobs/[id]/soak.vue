@@ -2,14 +2,27 @@
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import TextDialog from '../../../components/frame/TextDialog.vue'
 import StateMark from '../../../components/gauge/StateMark.vue'
-import { runningSoak, soaks } from '../../../../core/work'
+import { runningSoak, soakLog, soakPoint, soaks } from '../../../../core/work'
+import SoakLogTable from '../../../components/work/SoakLogTable.vue'
+import { useRowTaking } from '../../../composables/useRowTaking'
+import { useSaid } from '../../../composables/useSaid'
+import { doubting } from '../../../logic/doubts'
+import TypedRow from '../../../components/matrix/TypedRow.vue'
 import { useEventForm } from '../../../composables/useEventForm'
 import { durationWords } from '../../../../shared/words/workWords'
 import { dayAndTime } from '../../../../shared/words/runWords'
+import { useInstrumentsStore } from '../../../stores/instruments'
 import { useJobStore } from '../../../stores/job'
+import { useLiveStore } from '../../../stores/live'
 
 const store = useJobStore()
 const { send, wrong } = useEventForm(store.append)
+const instruments = useInstrumentsStore()
+const live = useLiveStore()
+const { said, say } = useSaid()
+const point = computed(() => soakPoint(store.sheet!))
+const log = computed(() => running.value ? soakLog(store.sheet!, store.events, running.value) : null)
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => store.sheet!, phase: 'soak', doubting: doubting(store, instruments, () => store.asLeft), liveOf: live.liveOf, append: store.append, say })
 const hours = ref('4')
 const faulty = ref(false)
 const now = ref(Date.now())
@@ -33,13 +46,16 @@ onBeforeUnmount(() => clearInterval(timer))
       <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
       <span>{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span>
       <div class="acts"><v-btn size="large" variant="flat" color="primary" @click="end(true)">It held</v-btn><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn></div>
+      <SoakLogTable v-if="log" :log="log" :now-ms="now" :title="point.title" :cautions="store.sheet!.load" @take="take(null, point.id)" @type="typing = { pointId: point.id, first: '' }">
+        <TypedRow v-if="typing" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(null, point.id, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
+      </SoakLogTable>
+      <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}</p>
     </section>
     <section v-else class="begin">
       <v-text-field v-model="hours" label="For how long" suffix="h" inputmode="decimal" :error-messages="wrong('hours')" @keydown.enter="begin" /><v-btn size="large" variant="flat" color="primary" @click="begin">Begin the soak</v-btn>
     </section>
     <h2 v-if="past.length">Earlier</h2>
     <ul class="past"><li v-for="s in past" :key="s.begun.id"><StateMark :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" /> {{ s.ended!.passed ? 'held' : 'showed a fault' }} after {{ durationWords(s.ended!.atMs - s.begun.atMs) }} <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span></li></ul>
-    <p class="quiet">Readings during the soak go into As left: power may drop by at most 0.5 dB, the frequency stays inside its window.</p>
     <TextDialog :open="faulty" title="What did it show" label="What happened, and after how long" action="End the soak" @close="faulty = false" @done="t => end(false, t)" />
   </div>
 </template>
@@ -47,5 +63,6 @@ onBeforeUnmount(() => clearInterval(timer))
 <style scoped>
 .running b { font-size: 56px; line-height: 1.1; display: block; }
 .acts, .begin { display: flex; gap: 12px; margin-top: 14px; align-items: flex-start; } .begin .v-text-field { max-width: 180px; }
+.said { font-weight: 600; min-height: 22px; } .said.problem { color: var(--out); } .said.ok { color: var(--in); }
 .past { list-style: none; padding: 0 !important; } .past li { display: flex; gap: 8px; align-items: center; padding: 3px 0; }
 </style>

@@ -1,0 +1,42 @@
+<script setup lang="ts">
+import { onMounted, ref } from 'vue'
+import { RULE_SETS } from '../../core/rules'
+import { toBody, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
+import RuleSetForm from '../components/rules/RuleSetForm.vue'
+import RuleSetText from '../components/rules/RuleSetText.vue'
+import { useRulesStore } from '../stores/rules'
+
+/** What is allowed, with its source and date; sets of one's own for what a licence or another country says. */
+const store = useRulesStore()
+const editing = ref<{ set: OwnRuleSet | null, body: RuleSetBody } | null>(null)
+const failure = ref<string | null>(null)
+
+async function keep(body: RuleSetBody) {
+  failure.value = (await store.keep(editing.value!.set, body))?.words ?? null
+  if (!failure.value) editing.value = null
+}
+function edit(set: OwnRuleSet | null, body: RuleSetBody) {
+  failure.value = null
+  editing.value = { set, body }
+}
+onMounted(() => void store.load())
+useHead({ title: 'Rule sets' })
+</script>
+
+<template>
+  <div class="page">
+    <h1>Rule sets</h1>
+    <template v-if="editing">
+      <RuleSetForm :initial="editing.body" :failure="failure" @done="keep" @cancel="editing = null" />
+    </template>
+    <template v-else>
+      <p class="lead">Every job is judged by one of these, named on its screens and its handover. Values from memory are no law: check the current text. Local regulation and licensed practice decide.</p>
+      <section v-for="o in store.own" :key="o.id"><RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Change</v-btn></section>
+      <section v-for="r in RULE_SETS" :key="r.id"><RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Make one of your own from it</v-btn></section>
+    </template>
+  </div>
+</template>
+
+<style scoped>
+section { border-top: 1px solid var(--line2); padding: 12px 0 16px; }
+</style>

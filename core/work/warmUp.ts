@@ -1,0 +1,31 @@
+import type { JobEvent } from '../run'
+import type { ModelSheet } from '../sheet'
+
+/** Minutes until frequency may be measured: common practice 20 to 30, SSB and valves the longer. */
+const WARM_MIN: Partial<Record<ModelSheet['kind'], number>> = { 'multimode': 30, 'hybrid-valve': 30 }
+const USUAL_WARM_MIN = 20
+/** A set that was on this long ago was switched off for the night. */
+const FORGOTTEN_MS = 12 * 3_600_000
+
+export interface WarmUp { readonly sinceMs: number, readonly warmAtMs: number }
+
+/** The set's warm-up, if it was switched on lately; null = cold as far as anybody said. */
+export function warmUp(sheet: ModelSheet, events: readonly JobEvent[], nowMs: number): WarmUp | null {
+  const begun = events.findLast(e => e.kind === 'warm-up-begun')
+  if (!begun || nowMs - begun.atMs > FORGOTTEN_MS) return null
+  return { sinceMs: begun.atMs, warmAtMs: begun.atMs + warmMinutes(sheet) * 60_000 }
+}
+
+export function warmMinutes(sheet: ModelSheet): number {
+  return WARM_MIN[sheet.kind] ?? USUAL_WARM_MIN
+}
+
+/**
+ * Minutes for n alike sets, one warming while another is aligned, against one after the other.
+ * @param warmMin, workMin per set, work at least as long as warming
+ * Source: W02: serial n (w + a), overlapped w + n a.
+ * @example overlapMinutes(6, 25, 40) // => { serial: 390, overlapped: 265 }
+ */
+export function overlapMinutes(sets: number, warmMin: number, workMin: number): { serial: number, overlapped: number } {
+  return { serial: sets * (warmMin + workMin), overlapped: warmMin + sets * workMin }
+}

@@ -1,0 +1,4 @@
+import { ownRuleSets } from '../../services/rules'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(() => ownRuleSets())

@@ -1,0 +1,25 @@
+import { array, number, object, string, type InferType } from 'yup'
+import { UNKNOWN_FIELD } from './unknownField'
+import type { Stage, WaitsFor, WarmUp } from '../core/work'
+import type { Job } from './job'
+
+/** Benches of the shop; the shelf is what lies on none. */
+export const BENCHES = [1, 2] as const
+
+/** Every job that is here, in order, each with its bench. */
+export const benchOrder = object({
+  order: array(object({ id: string().uuid().required(), bench: number().integer().min(1).max(9).nullable().defined() }).noUnknown(true, UNKNOWN_FIELD).required()).max(500).required(),
+}).noUnknown(true, UNKNOWN_FIELD)
+export type BenchOrder = InferType<typeof benchOrder>['order']
+
+/** A job on the bench page: where it stands, computed from its events. */
+export interface JobSummary {
+  readonly job: Job
+  readonly done: Readonly<Record<Stage, boolean>>
+  readonly nextStepTitle: string | null
+  readonly waitsFor: WaitsFor | null
+  readonly stopped: boolean
+  readonly warmUp: WarmUp | null
+  readonly soakEndsAtMs: number | null
+  readonly lastEventAtMs: number | null
+}
