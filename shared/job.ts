@@ -1,5 +1,6 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '../core/claims'
+import type { SchoolChoices } from '../core/sheet'
 import { UNKNOWN_FIELD } from './unknownField'
 
 const SERIAL = /^[\p{L}\p{N} \-/.#()]*$/u
@@ -76,6 +77,8 @@ export interface Job extends Omit<Intake, 'promisedOn'> {
   readonly promisedOn: string | null
   readonly onBench: boolean
   /** null = on the shelf */
+  /** choices between schools that were in force when it began */
+  readonly schools: SchoolChoices
   readonly bench: number | null
   readonly place: number
   readonly createdAtMs: number

@@ -4,6 +4,7 @@ import { RULE_SETS } from '../../core/rules'
 import { toBody, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
 import RuleSetForm from '../components/rules/RuleSetForm.vue'
 import RuleSetText from '../components/rules/RuleSetText.vue'
+import SchoolList from '../components/rules/SchoolList.vue'
 import { useRulesStore } from '../stores/rules'
 
 /** What is allowed, with its source and date; sets of one's own for what a licence or another country says. */
@@ -19,13 +20,16 @@ function edit(set: OwnRuleSet | null, body: RuleSetBody) {
   failure.value = null
   editing.value = { set, body }
 }
-onMounted(() => void store.load())
-useHead({ title: 'Rule sets' })
+onMounted(() => {
+  void store.load()
+  void store.loadSchools()
+})
+useHead({ title: 'Rules and schools' })
 </script>
 
 <template>
   <div class="page">
-    <h1>Rule sets</h1>
+    <h1>Rules and schools</h1>
     <template v-if="editing">
       <RuleSetForm :initial="editing.body" :failure="failure" @done="keep" @cancel="editing = null" />
     </template>
@@ -33,6 +37,7 @@ useHead({ title: 'Rule sets' })
       <p class="lead">Every job is judged by one of these, named on its screens and its handover. Values from memory are no law: check the current text. Local regulation and licensed practice decide.</p>
       <section v-for="o in store.own" :key="o.id"><RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Change</v-btn></section>
       <section v-for="r in RULE_SETS" :key="r.id"><RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Make one of your own from it</v-btn></section>
+      <SchoolList :choices="store.schools" @choose="store.chooseSchool" />
     </template>
   </div>
 </template>

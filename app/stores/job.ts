@@ -3,7 +3,7 @@ import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '../../core/claims'
 import type { JobEvent } from '../../core/run'
-import { modelSheet } from '../../core/sheet'
+import { sheetOf } from '../../core/sheet'
 import { jobState } from '../../core/work'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import type { Job, JobChange, JobPatch } from '../../shared/job'
@@ -30,7 +30,7 @@ export const useJobStore = defineStore('job', () => {
     const known = new Set(stored.value.map(e => e.id))
     return [...stored.value, ...outbox.entries.filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id)).map(e => e.event)]
   })
-  const sheet = computed(() => job.value ? modelSheet(job.value.sheetId, job.value.sheetRevision) : null)
+  const sheet = computed(() => job.value ? sheetOf(job.value) : null)
   const rules = computed(() => job.value ? rulesStore.of(job.value.ruleSetId) : null)
   const state = computed(() => sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null)
   const run = computed(() => state.value?.run ?? null)

@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { RULE_SETS, type RuleSet } from '../../core/rules'
+import type { SchoolChoices } from '../../core/sheet'
 import { toRuleSet, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
 import { failureOf, type Failure } from '../logic/failureWords'
 
@@ -35,5 +36,9 @@ export const useRulesStore = defineStore('rules', () => {
     }
   }
 
-  return { own, all, of, load, keep }
+  const schools = shallowRef<SchoolChoices>({})
+  const loadSchools = async () => (schools.value = await $fetch<SchoolChoices>('/api/schools', { retry: 0, timeout: 8000 }).catch(() => schools.value))
+  const chooseSchool = async (id: string, optionId: string) => (schools.value = await $fetch<SchoolChoices>(`/api/schools/${id}`, { method: 'PUT', body: { optionId }, retry: 0 }).catch(() => schools.value))
+
+  return { own, all, of, load, keep, schools, loadSchools, chooseSchool }
 })

@@ -5,7 +5,7 @@ import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { goodRun, rowTaken, struck, turned } from '../../test/fixtures/jobEvents'
 import { jobRecord, readingLines } from './jobRecord'
 
-const JOB = { tag: 'W-0231', owner: 'Barge Heron', serial: '41877', complaint: 'weak', claims: [{ id: 'c1', quantity: 'powerW' as const, kind: 'under' as const, value: 3, meter: '' }], accessories: '', boxNote: '', mayDo: '', promisedOn: null, createdAtMs: 1 }
+const JOB = { tag: 'W-0231', owner: 'Barge Heron', serial: '41877', complaint: 'weak', claims: [{ id: 'c1', quantity: 'powerW' as const, kind: 'under' as const, value: 3, meter: '' }], accessories: '', boxNote: '', schools: {}, mayDo: '', promisedOn: null, createdAtMs: 1 }
 const RULES = ruleSet('R-UK27')
 const record = (events: readonly JobEvent[]) => jobRecord(JOB, OSMUND_27F, RULES, events, 5)
 const lines = (events: readonly JobEvent[]) => readingLines(OSMUND_27F, RULES, runState(OSMUND_27F, RULES, events))

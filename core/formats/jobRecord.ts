@@ -1,7 +1,7 @@
 import { quantityInfo, type Bound, type Reading } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
-import type { ModelSheet } from '../sheet'
+import type { ModelSheet, SchoolChoices } from '../sheet'
 import { judgeAsked, asked, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
 import { pointOf } from '../sheet'
 import { jobState } from '../work'
@@ -19,6 +19,8 @@ export interface RecordedJob {
   readonly claims: readonly Claim[]
   readonly accessories: string
   readonly boxNote: string
+  /** choices between schools that its steps and targets follow */
+  readonly schools: SchoolChoices
   readonly mayDo: string
   readonly promisedOn: string | null
   readonly createdAtMs: number

@@ -7,7 +7,7 @@ import { run } from './run.mjs'
 const SOURCES = ['app', 'core', 'instruments', 'public', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json', 'scripts/lib/build.mjs']
 const STAMP = join(OUTPUT, 'diapason-sources')
 /** Processes of their own, bundled so that plain Node runs them. */
-const PROCESSES = { 'gateway': 'instruments/gateway/main.ts', 'bench': 'instruments/bench/main.ts', 'demo': 'server/demo/main.ts' }
+const PROCESSES = { 'gateway': 'instruments/gateway/main.ts', 'bench': 'instruments/bench/main.ts', 'demo': 'server/demo/main.ts', 'scale': 'server/demo/scale/main.ts' }
 
 function* files(path) {
   if (!statSync(path).isDirectory()) {

@@ -48,11 +48,12 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
   await inTransaction(async (db) => {
     const job = await insertJob(db, {
       id: randomUUID(), owner: j.owner, contact: '', sheetId: sheet.id, sheetRevision: sheet.revision, ruleSetId: sheet.defaultRuleSetId, serial: j.serial,
-      complaint: j.complaint, claims: j.claims, accessories: j.accessories, boxNote: '', mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
+      complaint: j.complaint, claims: j.claims, accessories: j.accessories, boxNote: '', schools: {}, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
     await indexJobs(db, [job!.id])
     if (j.bench) await placeJobs(db, [{ id: job!.id, bench: j.bench }])
+    if (events[0]) await db.query('update job set created_at = to_timestamp($2::float8 / 1000) where id = $1::uuid', [job!.id, events[0].atMs - HOUR_MS])
     const handed = events.some(e => e.kind === 'handed-over')
     if (!handed) return
     const stored = (await selectEvents(db, [job!.id])).get(job!.id)!

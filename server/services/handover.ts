@@ -1,5 +1,5 @@
 import type { JobRecord } from '../../core/formats'
-import { modelSheet } from '../../core/sheet'
+import { sheetOf } from '../../core/sheet'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import { jobTag, type Job } from '../../shared/job'
 import { pool } from '../db/pool'
@@ -32,7 +32,7 @@ export async function handoverPdf(jobId: string, copy: Copy, number: number | nu
   const issue = newest === null ? null : await frozenRecord(jobId, newest)
   const frozen = issue ? JSON.parse(issue.record) as JobRecord : null
   const shown = frozen ? { ...job, ...frozen.job } : job
-  const sheet = frozen ? modelSheet(frozen.sheet.id, frozen.sheet.revision) : modelSheet(job.sheetId, job.sheetRevision)
+  const sheet = sheetOf(frozen ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools } : job)
   // A frozen issue is judged by the rules that were frozen with it.
   const rules = frozen?.ruleSet ?? await requireRules(pool, job.ruleSetId)
   const pdf = await renderPdf(handoverDocument({ job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue }, copy))

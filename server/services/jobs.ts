@@ -1,7 +1,7 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { JobEvent } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
-import { modelSheet } from '../../core/sheet'
+import { modelSheet, sheetOf } from '../../core/sheet'
 import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '../../core/work'
 import type { BenchOrder, JobSummary } from '../../shared/bench'
 import type { Intake, Job, JobPatch } from '../../shared/job'
@@ -13,6 +13,7 @@ import { ApiError } from '../utils/apiError'
 import { checkEvent } from './checkEvent'
 import { freezeHandover } from './freezeHandover'
 import { everyRuleSet, requireRules } from './rules'
+import { actingChoices } from './schools'
 
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
 
@@ -27,7 +28,7 @@ export async function startJob(id: string, intake: Intake): Promise<Job> {
   const sheet = modelSheet(intake.sheetId)
   await requireRules(pool, intake.ruleSetId)
   const stored = await inTransaction(async (db) => {
-    const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, promisedOn: intake.promisedOn || null })
+    const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, schools: await actingChoices(db), promisedOn: intake.promisedOn || null })
     if (job) await indexJobs(db, [id])
     return job
   })
@@ -67,7 +68,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
   return inTransaction(async (db) => {
     const job = await selectJob(db, jobId)
     if (!job) throw unknownJob(jobId)
-    checkEvent(modelSheet(job.sheetId, job.sheetRevision), event)
+    checkEvent(sheetOf(job), event)
     if ((event.kind === 'reading-struck' || event.kind === 'challenge-kept') && !(await readingBelongsTo(db, event.readingId, jobId))) {
       throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
     }
@@ -107,7 +108,7 @@ function handedOver(job: Job): JobSummary {
 }
 
 function summary(job: Job, events: readonly JobEvent[], rules: RuleSet, nowMs: number): JobSummary {
-  const sheet = modelSheet(job.sheetId, job.sheetRevision)
+  const sheet = sheetOf(job)
   const { run, done } = jobState(sheet, rules, events)
   return {
     job, done, waitsFor: waitsFor(events), stopped: warnings(sheet, events).includes('stays-off'),

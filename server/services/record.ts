@@ -1,7 +1,7 @@
 import Papa from 'papaparse'
 import { readingLines, type JobRecord } from '../../core/formats'
 import { runState } from '../../core/run'
-import { modelSheet } from '../../core/sheet'
+import { sheetOf } from '../../core/sheet'
 import { jobTag } from '../../shared/job'
 import { jobWithEvents } from './jobs'
 import { pool } from '../db/pool'
@@ -18,7 +18,7 @@ export async function recordOf(jobId: string): Promise<{ tag: string, record: Jo
 
 export async function csvOf(jobId: string): Promise<{ tag: string, csv: string }> {
   const { job, events } = await jobWithEvents(jobId)
-  const sheet = modelSheet(job.sheetId, job.sheetRevision)
+  const sheet = sheetOf(job)
   const rules = await requireRules(pool, job.ruleSetId)
   const csv = Papa.unparse(readingLines(sheet, rules, runState(sheet, rules, events)), { escapeFormulae: FORMULA, newline: '\r\n' })
   return { tag: jobTag(job.number), csv }

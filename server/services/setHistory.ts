@@ -1,6 +1,6 @@
 import { matrixState, runState, type JobEvent } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
-import { modelSheet } from '../../core/sheet'
+import { sheetOf } from '../../core/sheet'
 import type { EarlierJob, LeftAs } from '../../shared/earlierJob'
 import type { Job } from '../../shared/job'
 import { pool } from '../db/pool'
@@ -23,7 +23,7 @@ function earlierJob(job: Job, events: readonly JobEvent[], rules: RuleSet): Earl
 }
 
 function leftAs(job: Job, events: readonly JobEvent[], rules: RuleSet): LeftAs[] {
-  const sheet = modelSheet(job.sheetId, job.sheetRevision)
+  const sheet = sheetOf(job)
   return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row => row.cells.flatMap((cell) => {
     if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
     const { quantity, value, standardUncertainty } = cell.latest.reading

@@ -5,7 +5,7 @@ import { ruleSet } from '../../core/rules'
 
 const MINE: Intake = { owner: 'Anna', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'weak', claims: [], accessories: '', boxNote: '', mayDo: '', promisedOn: null }
 const differing = (mine: Intake, other: Job) => differingBy(mine, other, id => ruleSet(id).name)
-const theirs = (change: Partial<Job>): Job => ({ ...MINE, id: '1', number: 231, version: 3, sheetRevision: 1, onBench: true, bench: null, place: 0, createdAtMs: 0, ...change })
+const theirs = (change: Partial<Job>): Job => ({ ...MINE, id: '1', number: 231, version: 3, sheetRevision: 1, onBench: true, schools: {}, bench: null, place: 0, createdAtMs: 0, ...change })
 
 describe('two versions of an intake', () => {
   it('are told field by field, in words, and only where they differ', () => {

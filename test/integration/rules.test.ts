@@ -14,6 +14,18 @@ const body = (highW: number) => {
   return { ...from, name: 'Licence of the lock', limits: [{ ...from.limits[0]!, id: 'L1', high: highW, words: `at most ${highW} W` }] }
 }
 
+describe('schools', () => {
+  it('are chosen for the shop and hold for jobs that begin then; earlier ones keep theirs', async () => {
+    const before = await house.newJob()
+    expect(await house.request('PUT', '/api/schools/S01', { optionId: 'c' })).toMatchObject({ status: 200, body: { S01: 'c' } })
+    const after = await house.newJob()
+    const schools = async (id: string) => ((await house.request('GET', `/api/jobs/${id}`)).body as { job: { schools: object } }).job.schools
+    expect([await schools(before), await schools(after)]).toEqual([{}, { S01: 'c' }])
+    expect(await house.request('PUT', '/api/schools/S01', { optionId: 'b' })).toMatchObject({ body: {} })
+    expect(await house.request('PUT', '/api/schools/S01', { optionId: 'z' })).toMatchObject({ status: 422 })
+  })
+})
+
 describe('rule sets of one\u2019s own', () => {
   it('are in force on a job, correct every view when they are corrected, and leave what was signed alone', async () => {
     const { body: own } = await house.request('POST', '/api/rule-sets', body(10)) as { body: OwnRuleSet }

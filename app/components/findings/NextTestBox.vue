@@ -4,7 +4,7 @@ import type { NextTest, Observable } from '../../../core/diagnose'
 import { leadsWords, wouldTake } from '../../logic/findingWords'
 
 /** The test whose answer splits what remains best; one press records the answer. */
-const props = defineProps<{ next: readonly NextTest[], cannotAsk: readonly Observable[] }>()
+const props = defineProps<{ next: readonly NextTest[], proof: Observable | null, cannotAsk: readonly Observable[] }>()
 const emit = defineEmits<{ answer: [observableId: string, outcome: string], measure: [] }>()
 const chosen = ref(0)
 const test = computed(() => props.next[Math.min(chosen.value, props.next.length - 1)] ?? null)
@@ -22,6 +22,13 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
       </template>
       <template v-else><p>Take the missing rows as found; the instruments of this bench can read it.</p><v-btn @click="emit('measure')">To the rows</v-btn></template>
       <p v-if="next.length > 1" class="other"><button type="button" @click="chosen = (chosen + 1) % next.length">another test ({{ next.length }})</button></p>
+    </template>
+    <template v-else-if="proof && proof.source.kind === 'test'">
+      <p class="quiet head">To prove it</p>
+      <b class="q">{{ proof.question }}</b>
+      <p>{{ proof.source.how }}</p>
+      <p v-if="proof.source.caution" class="care">{{ proof.source.caution }}</p>
+      <button v-for="(words, outcome) in proof.outcomes" :key="outcome" type="button" class="answer" @click="emit('answer', proof.id, String(outcome))"><span>{{ words }}</span></button>
     </template>
     <p v-else class="quiet">No test of the catalogue would tell more.</p>
     <p v-for="o in cannotAsk" :key="o.id" class="quiet">Cannot be asked with this bench: {{ o.question.toLowerCase() }}. It would take: {{ wouldTake(o) }}.</p>

@@ -40,7 +40,7 @@ onMounted(() => {
 let pause: ReturnType<typeof setTimeout> | undefined
 watch(query, () => {
   clearTimeout(pause)
-  pause = setTimeout(() => void search(), 120)
+  pause = setTimeout(() => void search(), 80)
 }, { deep: true })
 useBenchKeys({ '/': () => void nextTick(() => field.value?.focus()) })
 useHead({ title: 'Sets' })
@@ -51,7 +51,7 @@ useHead({ title: 'Sets' })
     <h1>Sets</h1>
     <p class="lead">Everything that came over the bench: owner, model, serial, tag, complaint, notes, parts, faults.</p>
     <div class="fields">
-      <label class="words">Find <kbd>/</kbd><input ref="field" v-model="query.words" type="search" placeholder="words, all of which must occur" @keydown.esc="query.words = ''"></label>
+      <label class="words"><span>Find <kbd>/</kbd></span><input ref="field" v-model="query.words" type="search" placeholder="words, all of which must occur" @keydown.esc="query.words = ''"></label>
       <label>Model<select v-model="query.sheetId"><option value="">any</option><option v-for="s in SHEETS" :key="s.id" :value="s.id">{{ s.model }}</option></select></label>
       <label>State<select v-model="query.state"><option value="any">any</option><option value="bench">on the bench</option><option value="away">handed over</option></select></label>
       <label>Confirmed cause<select v-model="query.causeId"><option value="">any</option><option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ c.title }}</option></select></label>

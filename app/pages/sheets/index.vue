@@ -7,7 +7,7 @@ useHead({ title: 'Sheets' })
 <template>
   <div class="page">
     <h1>Model sheets</h1>
-    <p class="lead">What turns what, where and with which tool; what is measured; in which order, and why. Sheets are read only for now. <NuxtLink to="/rules">Rule sets</NuxtLink> stand beside them.</p>
+    <p class="lead">What turns what, where and with which tool; what is measured; in which order, and why. Sheets are read only for now. <NuxtLink to="/rules">Rules and schools</NuxtLink> stand beside them.</p>
     <NuxtLink v-for="s in SHEETS" :key="s.id" :to="`/sheets/${s.id}`" class="sheet"><b>{{ s.model }}</b><span>{{ s.description }}</span><span class="quiet">{{ s.adjusters.length }} adjusters, {{ s.procedure.length }} steps, revision {{ s.revision }} of {{ s.revisedOn }}</span></NuxtLink>
   </div>
 </template>

@@ -7,10 +7,13 @@ import { nextTests, type NextTest } from './nextTest'
 import { DOMAINS, type Domain, type Evidence, type Observable, type TestMade } from './observable'
 import { OBSERVABLES, observableOf } from './observables'
 import { rowsFor } from './rowsFor'
-import { answered, rankCauses, type RankedCause } from './rank'
+import { answered, likelihoodOf, rankCauses, type RankedCause } from './rank'
 
 /** An outcome other than the healthy one counts as a symptom from this share on. */
 const SYMPTOM_SHARE = 0.5
+/** From here on a cause may explain what shows elsewhere, if it makes it at least this likely. */
+const NEARLY_CERTAIN = 0.8
+const EXPECTED = 0.5
 
 /** One part of the set: what shows, what it may come from, what to try next. */
 export interface DomainFinding {
@@ -21,8 +24,12 @@ export interface DomainFinding {
   /** empty without symptoms */
   readonly ranked: readonly RankedCause[]
   readonly next: readonly NextTest[]
+  /** when nothing discriminates any more: the test by hand that would prove the leading cause; null = made, or there is none */
+  readonly proof: Observable | null
   /** questions whose readings no instrument of the bench gives */
   readonly cannotAsk: readonly Observable[]
+  /** the nearly certain cause in another part of the set that makes every symptom here too; null = there is none */
+  readonly explainedBy: Cause | null
 }
 
 export interface Diagnosis { readonly domains: readonly DomainFinding[] }
@@ -42,7 +49,15 @@ export function diagnose(sheet: ModelSheet, rows: readonly RowState[], tests: re
   const asked = OBSERVABLES.filter(applies)
   const evidence = [...asked.flatMap(o => byReadings(o, rows, sheet)), ...byHand(tests).filter(e => applies(e.observable))]
   const open = asked.filter(o => !evidence.some(e => e.observable.id === o.id))
-  return { domains: DOMAINS.map(domain => domainFinding(domain, evidence, open, sheet, canRead, applies)) }
+  const domains = DOMAINS.map(domain => domainFinding(domain, evidence, open, sheet, canRead, applies))
+  return { domains: domains.map(d => ({ ...d, explainedBy: explanation(d, domains) })) }
+}
+
+/** One fault may show in two parts of a set: a shorted regulator takes the depth with it. */
+function explanation(here: DomainFinding, all: readonly DomainFinding[]): Cause | null {
+  if (here.symptoms.length === 0) return null
+  const certain = all.filter(d => d !== here).flatMap(d => d.ranked[0]?.cause && d.ranked[0].probability >= NEARLY_CERTAIN ? [d.ranked[0].cause] : [])
+  return certain.find(cause => here.symptoms.every(s => s.observable.id in cause.shows && likelihoodOf(cause, s.observable, s.soft) >= EXPECTED)) ?? null
 }
 
 function byReadings(observable: Observable, rows: readonly RowState[], sheet: ModelSheet): Evidence[] {
@@ -59,7 +74,7 @@ function domainFinding(domain: Domain, evidence: readonly Evidence[], open: read
   const here = evidence.filter(e => e.observable.domain === domain)
   const symptoms = here.filter(e => 1 - (e.soft[e.observable.healthy] ?? 0) >= SYMPTOM_SHARE)
   const fine = here.filter(e => !symptoms.includes(e))
-  if (symptoms.length === 0) return { domain, symptoms, fine, ranked: [], next: [], cannotAsk: [] }
+  if (symptoms.length === 0) return { domain, symptoms, fine, ranked: [], next: [], proof: null, cannotAsk: [], explainedBy: null }
   const causes = CAUSES.filter(c => c.domain === domain && applies(c) && canShow(c, sheet))
   const named = new Set(causes.flatMap(c => Object.keys(c.shows)))
   const ranked = rankCauses(causes, evidence.filter(e => named.has(e.observable.id)))
@@ -69,7 +84,13 @@ function domainFinding(domain: Domain, evidence: readonly Evidence[], open: read
   const needs = (o: Observable) => o.source.kind === 'readings' ? o.source.quantities.filter(q => wanted.has(q)) : []
   const measurable = useful.filter(o => answerable(o, sheet))
   const can = (o: Observable) => needs(o).every(canRead)
-  return { domain, symptoms, fine, ranked, next: nextTests(ranked, measurable.filter(can)), cannotAsk: measurable.filter(o => !can(o)) }
+  const next = nextTests(ranked, measurable.filter(can))
+  return { domain, symptoms, fine, ranked, next, proof: next.length > 0 ? null : proofOf(ranked[0]?.cause ?? null, open), cannotAsk: measurable.filter(o => !can(o)), explainedBy: null }
+}
+
+/** The witness by hand that the cause names first and that has not been heard. */
+function proofOf(cause: Cause | null, open: readonly Observable[]): Observable | null {
+  return Object.keys(cause?.shows ?? {}).flatMap(id => open.find(o => o.id === id && o.source.kind === 'test') ?? [])[0] ?? null
 }
 
 /** Whether the sheet has rows that answer a question; a test by hand needs none. */

@@ -57,5 +57,6 @@ function headroom(row: RowUnderDoubt): Challenge[] {
   const { carrierW, pepMostW } = row
   if (!depth || carrierW === null || pepMostW === null || !(carrierW > 0) || row.conditions.mode !== 'AM') return []
   const mostRatio = Math.sqrt(pepMostW / carrierW) - 1
-  return depth.value - bound(depth) > mostRatio ? [{ rule: 'P25', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, mostRatio, pepMostW }] : []
+  // A carrier above that PEP is no matter of the depth meter: ALC holds SSB, or the regulator does not hold AM.
+  return mostRatio > 0 && depth.value - bound(depth) > mostRatio ? [{ rule: 'P25', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, mostRatio, pepMostW }] : []
 }

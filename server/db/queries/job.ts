@@ -3,11 +3,11 @@ import type { Job, JobChange } from '../../../shared/job'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
-  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", bench, place, created_at as "createdAtMs"`
+  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", bench, place, schools, created_at as "createdAtMs"`
 
 const INSERT = `
-  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims, box_note)
-  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb, $13)
+  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims, box_note, schools)
+  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb, $13, $14::jsonb)
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
@@ -15,7 +15,7 @@ export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'bench' | 'pla
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
-  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null, JSON.stringify(j.claims), j.boxNote ?? ''])
+  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null, JSON.stringify(j.claims), j.boxNote ?? '', JSON.stringify(j.schools)])
   return rows[0] ?? null
 }
 

@@ -1,4 +1,4 @@
-import type { Reading } from '../../../core/quantity'
+import type { Bound, Reading } from '../../../core/quantity'
 import type { JobEvent } from '../../../core/run'
 import type { Db } from '../pool'
 
@@ -15,13 +15,16 @@ const INSERT_READINGS = `
     as r (id, place, quantity, value, u, source, instrument, bound)`
 
 const SELECT = `
-  select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body,
-    coalesce((select jsonb_agg(jsonb_build_object('id', r.id, 'quantity', r.quantity, 'value', r.value_si,
-      'standardUncertainty', r.standard_uncertainty, 'source', r.source, 'instrument', r.instrument) || case when r.bound is null then '{}' else jsonb_build_object('bound', r.bound) end order by r.place)
-      from reading r where r.event_id = e.id), '[]'::jsonb) as readings
+  select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body
   from job_event e`
 
-interface Row { id: string, jobId: string, kind: JobEvent['kind'], atMs: number, body: Record<string, unknown>, readings: Reading[] }
+/** Readings of events in one flat answer: put together here they cost a third of what JSON made per event costs. */
+const SELECT_READINGS = `
+  select r.event_id as "eventId", r.id, r.quantity, r.value_si as value, r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound
+  from job_event e join reading r on r.event_id = e.id`
+
+interface Row { id: string, jobId: string, kind: JobEvent['kind'], atMs: number, body: Record<string, unknown> }
+interface ReadingRow extends Omit<Reading, 'bound'> { eventId: string, bound: Bound | null }
 
 /** @returns false when an event of this id was stored before (nothing is written then) */
 export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promise<boolean> {
@@ -39,14 +42,27 @@ export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promi
 /** The events of jobs, each job's in order. */
 export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<Map<string, JobEvent[]>> {
   const { rows } = await db.query<Row>(`${SELECT} where e.job_id = any($1::uuid[]) order by e.seq`, [jobIds])
+  const readings = byEvent((await db.query<ReadingRow>(`${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = 'row-taken' order by r.event_id, r.place`, [jobIds])).rows)
   const byJob = new Map<string, JobEvent[]>(jobIds.map(id => [id, []]))
-  for (const row of rows) byJob.get(row.jobId)!.push(toEvent(row))
+  for (const row of rows) byJob.get(row.jobId)!.push(toEvent(row, readings))
   return byJob
 }
 
 export async function selectEvent(db: Db, id: string): Promise<{ jobId: string, event: JobEvent } | null> {
   const { rows: [row] } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
-  return row ? { jobId: row.jobId, event: toEvent(row) } : null
+  if (!row) return null
+  const { rows } = await db.query<ReadingRow>(`${SELECT_READINGS} where e.id = $1::uuid order by r.place`, [id])
+  return { jobId: row.jobId, event: toEvent(row, byEvent(rows)) }
+}
+
+function byEvent(rows: readonly ReadingRow[]): Map<string, Reading[]> {
+  const readings = new Map<string, Reading[]>()
+  for (const { eventId, bound, ...reading } of rows) {
+    const of = readings.get(eventId) ?? []
+    of.push(bound === null ? reading : { ...reading, bound })
+    readings.set(eventId, of)
+  }
+  return readings
 }
 
 export async function readingBelongsTo(db: Db, readingId: string, jobId: string): Promise<boolean> {
@@ -54,7 +70,7 @@ export async function readingBelongsTo(db: Db, readingId: string, jobId: string)
   return rowCount === 1
 }
 
-function toEvent({ id, kind, atMs, body, readings }: Row): JobEvent {
+function toEvent({ id, kind, atMs, body }: Row, readings: ReadonlyMap<string, Reading[]>): JobEvent {
   const event = { id, kind, atMs, ...body }
-  return (kind === 'row-taken' ? { ...event, readings } : event) as JobEvent
+  return (kind === 'row-taken' ? { ...event, readings: readings.get(id) ?? [] } : event) as JobEvent
 }

@@ -2,7 +2,7 @@ import type { ModelHistory, SpreadCell } from '../../../shared/search'
 import type { Db } from '../pool'
 
 /** Sets of a model that a spread counts: the last ones, so that the picture follows the times and stays quick. */
-export const SPREAD_SETS = 500
+export const SPREAD_SETS = 250
 
 const SPREAD = `
   select c.point_id as "pointId", c.quantity, count(v.value_si)::int as count,

@@ -47,7 +47,8 @@ async function confirm(text: string) {
     <section v-for="d in wrong" :key="d.domain" class="domain" :aria-label="DOMAIN_WORDS[d.domain]">
       <h2>{{ DOMAIN_WORDS[d.domain] }}</h2>
       <p class="quiet">{{ d.symptoms.map(evidenceWords).join('. ') }}.</p>
-      <div class="pair"><CauseList :ranked="d.ranked" :confirmed="confirmed.map(c => c.causeId)" @confirm="id => (confirming = id)" /><NextTestBox :next="d.next" :cannot-ask="d.cannotAsk" @answer="answer" @measure="navigateTo(`/jobs/${store.job!.id}/as-found`)" /></div>
+      <p v-if="d.explainedBy"><b>Comes with: {{ d.explainedBy.title }}.</b> <span class="quiet">Mend that first, then look here again.</span></p>
+      <div v-else class="pair"><CauseList :ranked="d.ranked" :confirmed="confirmed.map(c => c.causeId)" @confirm="id => (confirming = id)" /><NextTestBox :next="d.next" :proof="d.proof" :cannot-ask="d.cannotAsk" @answer="answer" @measure="navigateTo(`/jobs/${store.job!.id}/as-found`)" /></div>
     </section>
     <section v-if="inOrder.length" aria-label="In order"><h2>In order</h2><p v-for="d in inOrder" :key="d.domain"><b>{{ DOMAIN_WORDS[d.domain] }}</b> <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span></p></section>
     <section v-if="confirmed.length" aria-label="Work that follows"><h2>Work that follows</h2><ul><li v-for="c in confirmed" :key="c.id"><b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }} <span class="quiet">{{ c.text }}</span></li></ul></section>

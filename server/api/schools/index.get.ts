@@ -1,0 +1,4 @@
+import { schoolChoices } from '../../services/schools'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(() => schoolChoices())
