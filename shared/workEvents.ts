@@ -1,4 +1,5 @@
-import { boolean, number, string } from 'yup'
+import { boolean, number, object, string } from 'yup'
+import { UNKNOWN_FIELD } from './unknownField'
 import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '../core/run'
 import { text, uuid } from './eventFields'
 
@@ -30,3 +31,6 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   'challenge-kept': { readingId: uuid(), rule: string().max(8).required(), reason: text('Reason').required() },
   'cause-confirmed': { causeId: string().max(40).required(), text: text('Note').defined() },
 }
+
+/** A test of a part that belongs to no job: the same fields as on one. */
+export const partTestedBody = object({ id: uuid(), atMs: number().integer().min(0).max(8.64e15).required(), kind: string().oneOf(['part-tested']).required(), ...WORK_EVENT_BODIES['part-tested'] as object }).noUnknown(true, UNKNOWN_FIELD)

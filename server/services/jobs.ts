@@ -1,27 +1,21 @@
 import { isDeepStrictEqual } from 'node:util'
 import type { JobEvent } from '../../core/run'
-import type { RuleSet } from '../../core/rules'
 import { modelSheet, sheetOf } from '../../core/sheet'
-import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '../../core/work'
-import type { BenchOrder, JobSummary } from '../../shared/bench'
+import type { BenchOrder } from '../../shared/bench'
 import type { Intake, Job, JobPatch } from '../../shared/job'
 import { inTransaction, pool } from '../db/pool'
-import { insertJob, placeJobs, selectJob, selectJobsAway, selectJobsHere, updateJob } from '../db/queries/job'
+import { insertJob, placeJobs, selectJob, updateJob } from '../db/queries/job'
 import { indexJobs } from '../db/queries/modelHistory'
 import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
 import { checkEvent } from './checkEvent'
 import { freezeHandover } from './freezeHandover'
-import { everyRuleSet, requireRules } from './rules'
+import { requireRules } from './rules'
 import { actingChoices } from './schools'
 
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
 
 export interface JobWithEvents { readonly job: Job, readonly events: JobEvent[] }
-
-/** Jobs handed over that the bench page still lists; the others are found by search. */
-const LISTED_AWAY = 6
-const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage, boolean>
 
 /** Starts a job with the newest revision of its sheet. The same id again gives the same job. */
 export async function startJob(id: string, intake: Intake): Promise<Job> {
@@ -94,28 +88,6 @@ function isFound(event: JobEvent): boolean {
 /** Key order and undefined fields do not make two events different. */
 function plain(event: JobEvent): unknown {
   return JSON.parse(JSON.stringify(event))
-}
-
-export async function summaries(): Promise<JobSummary[]> {
-  const [here, away] = await Promise.all([selectJobsHere(pool), selectJobsAway(pool, LISTED_AWAY)])
-  const [events, rules] = await Promise.all([selectEvents(pool, here.map(j => j.id)), everyRuleSet(pool)])
-  const nowMs = Date.now()
-  return [...here.map(job => summary(job, events.get(job.id)!, rules.get(job.ruleSetId)!, nowMs)), ...away.map(handedOver)]
-}
-
-function handedOver(job: Job): JobSummary {
-  return { job, done: ALL_DONE, nextStepTitle: null, waitsFor: null, stopped: false, warmUp: null, soakEndsAtMs: null, lastEventAtMs: null }
-}
-
-function summary(job: Job, events: readonly JobEvent[], rules: RuleSet, nowMs: number): JobSummary {
-  const sheet = sheetOf(job)
-  const { run, done } = jobState(sheet, rules, events)
-  return {
-    job, done, waitsFor: waitsFor(events), stopped: warnings(sheet, events).includes('stays-off'),
-    warmUp: warmUp(sheet, events, nowMs), soakEndsAtMs: runningSoak(events)?.endsAtMs ?? null,
-    nextStepTitle: run.next ? sheet.procedure.find(s => s.id === run.next!.stepId)!.title : null,
-    lastEventAtMs: events.at(-1)?.atMs ?? null,
-  }
 }
 
 export const orderBench = (order: BenchOrder) => placeJobs(pool, order)

@@ -1,5 +1,5 @@
 import { groupDigits } from '../../core/quantity'
-import type { ANSWERS, ITEM_STATES, POWER_SEEN, WAITS_FOR } from '../../core/run'
+import type { ANSWERS, ITEM_STATES, PartTested, POWER_SEEN, WAITS_FOR } from '../../core/run'
 import type { FirstPowerPlan, PartDoubt, PartVerdict, PowerVerdict, WaitsFor, Warning } from '../../core/work'
 import { day } from './runWords'
 
@@ -49,4 +49,9 @@ export function durationWords(ms: number): string {
 
 export function partDoubtWords(d: PartDoubt): string {
   return d.kind === 'not-preferred' ? `"${d.text}" is no preferred value (E24): look at the drawing.` : `${d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`} times what came out: a slip of the decade? Look at the drawing.`
+}
+
+/** What was measured on a part, and where it came from. */
+export function partTestWords(t: PartTested): string {
+  return [t.dcGain === null ? '' : `DC gain ${t.dcGain}`, t.rfPowerW === null ? '' : `RF ${t.rfPowerW} W of ${t.rfReferenceW ?? '?'} W`, t.fallsWhileKeyed ? 'falls while keyed' : '', t.heat ?? '', t.boughtAt ? `from ${t.boughtAt}` : '', t.text].filter(Boolean).join(', ')
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { PartChanged, PartTested, Treated } from '../../../core/run'
-import { partDoubts, partVerdict, type Owed } from '../../../core/work'
-import { PART_VERDICT_WORDS, partDoubtWords } from '../../../shared/words/workWords'
+import { partDoubts, type Owed } from '../../../core/work'
+import { partDoubtWords } from '../../../shared/words/workWords'
 import type { NewWorkEvent } from '../../composables/useEventForm'
-import StateMark from '../gauge/StateMark.vue'
 import PartTestForm from './PartTestForm.vue'
+import PartTestList from './PartTestList.vue'
 
 /** Parts out and in, tests of parts, treatments. A new final says what it owes, bias first. */
 defineProps<{ changed: readonly PartChanged[], tested: readonly PartTested[], treated: readonly Treated[], owed: readonly Owed[], wrong: (field: string) => string | undefined }>()
@@ -14,7 +14,6 @@ const part = ref({ designator: '', partOut: '', partIn: '', isFinal: false })
 const doubts = computed(() => partDoubts(part.value.partOut, part.value.partIn))
 const treatment = ref({ what: '', where: '' })
 const TREATMENTS = ['core freed and re-waxed', 'preset cleaned, end to end ten times', 'preset replaced', 'glue removed', 'electrolytics renewed', 'joint resoldered', 'limiter parts refitted', 'trimmer fitted']
-const VERDICT_MARK = { 'accepted': 'inside', 'rejected': 'above', 'not-proved': 'cannot-tell' } as const
 
 function change() {
   emit('send', { kind: 'part-changed', ...part.value, text: '' })
@@ -38,8 +37,8 @@ function treat() {
     <p v-for="d in doubts" :key="d.kind" class="care" role="status">{{ partDoubtWords(d) }}</p>
   </section>
   <section aria-label="Tests of parts">
-    <h2>Tests of parts</h2>
-    <ul class="tests"><li v-for="t in tested" :key="t.id"><StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" /> <span><b>{{ t.part }}</b> {{ PART_VERDICT_WORDS[partVerdict(t)] }} <span class="quiet">{{ [t.dcGain === null ? '' : `DC gain ${t.dcGain}`, t.rfPowerW === null ? '' : `RF ${t.rfPowerW} W of ${t.rfReferenceW ?? '?'} W`, t.fallsWhileKeyed ? 'falls while keyed' : '', t.heat ?? '', t.boughtAt ? `from ${t.boughtAt}` : ''].filter(Boolean).join(', ') }}</span></span></li></ul>
+    <h2>Tests of parts <NuxtLink to="/parts" class="drawer">parts from a drawer</NuxtLink></h2>
+    <PartTestList :tested="tested" />
     <PartTestForm :wrong="wrong" @send="e => emit('send', e)" />
   </section>
   <section aria-label="Treatments">
@@ -51,7 +50,8 @@ function treat() {
 
 <style scoped>
 section { margin-top: 20px; }
-ul { margin: 2px 0 8px; } .tests { list-style: none; padding: 0 !important; } .tests li { display: flex; gap: 8px; align-items: center; }
+.drawer { font-size: 13px; font-weight: 400; color: var(--accent); }
+ul { margin: 2px 0 8px; }
 .care { margin: 4px 0 12px; } .care ol { margin: 2px 0; padding-left: 20px; }
 .entry { display: grid; grid-template-columns: 2fr 1fr 104px; gap: 10px; align-items: start; }
 .entry.parts { grid-template-columns: 120px 1fr 1fr auto 104px; }

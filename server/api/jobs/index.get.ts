@@ -1,4 +1,4 @@
-import { summaries } from '../../services/jobs'
+import { benchList } from '../../services/benchList'
 import { apiHandler } from '../../utils/api'
 
-export default apiHandler(() => summaries())
+export default apiHandler(() => benchList())

@@ -5,8 +5,11 @@ create extension if not exists pg_trgm;
 
 create table job_search (
   job_id uuid primary key references job (id),
+  number int not null,
   text   text not null
 );
+-- A word that many jobs hold is found from the newest on, a rare one through its trigrams.
+create index job_search_newest on job_search (number desc);
 create index job_search_trigrams on job_search using gin (text gin_trgm_ops);
 
 -- What counts as found of every cell: the last reading of the as-found matrix that was not struck out.
@@ -41,8 +44,8 @@ $$;
 
 create function index_jobs(wanted uuid[]) returns void language sql as $$
   delete from job_search where job_id = any(wanted);
-  insert into job_search (job_id, text)
-  select j.id, lower(concat_ws(' ', 'w-' || lpad(j.number::text, greatest(4, length(j.number::text)), '0'), j.owner, j.contact, replace(j.sheet_id, '-', ' '), j.serial,
+  insert into job_search (job_id, number, text)
+  select j.id, j.number, lower(concat_ws(' ', 'w-' || lpad(j.number::text, greatest(4, length(j.number::text)), '0'), j.owner, j.contact, replace(j.sheet_id, '-', ' '), j.serial,
                                j.complaint, j.accessories, j.may_do,
                                (select string_agg(event_text(e.body), ' ' order by e.seq) from job_event e where e.job_id = j.id and e.kind <> 'row-taken')))
   from job j where j.id = any(wanted);

@@ -33,8 +33,8 @@ alter table job add column box_note text not null default '' check (length(box_n
 -- The note found in the box is looked for like everything else.
 create or replace function index_jobs(wanted uuid[]) returns void language sql as $$
   delete from job_search where job_id = any(wanted);
-  insert into job_search (job_id, text)
-  select j.id, lower(concat_ws(' ', 'w-' || lpad(j.number::text, greatest(4, length(j.number::text)), '0'), j.owner, j.contact, replace(j.sheet_id, '-', ' '), j.serial,
+  insert into job_search (job_id, number, text)
+  select j.id, j.number, lower(concat_ws(' ', 'w-' || lpad(j.number::text, greatest(4, length(j.number::text)), '0'), j.owner, j.contact, replace(j.sheet_id, '-', ' '), j.serial,
                                j.complaint, j.accessories, j.box_note, j.may_do,
                                (select string_agg(event_text(e.body), ' ' order by e.seq) from job_event e where e.job_id = j.id and e.kind <> 'row-taken')))
   from job j where j.id = any(wanted);

@@ -48,6 +48,13 @@ export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<M
   return byJob
 }
 
+/** Number of the last event of each job: what was computed up to it still holds. Jobs without events are not in it. */
+export async function selectLastSeqs(db: Db, jobIds: readonly string[]): Promise<Map<string, number>> {
+  const { rows } = await db.query<{ jobId: string, seq: number }>(
+    'select j.id as "jobId", last.seq from unnest($1::uuid[]) as j (id) cross join lateral (select e.seq from job_event e where e.job_id = j.id order by e.seq desc limit 1) last', [jobIds])
+  return new Map(rows.map(r => [r.jobId, r.seq]))
+}
+
 export async function selectEvent(db: Db, id: string): Promise<{ jobId: string, event: JobEvent } | null> {
   const { rows: [row] } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
   if (!row) return null

@@ -24,15 +24,16 @@ export async function searchJobs(db: Db, q: SearchQuery, limit: number): Promise
   const words = wordsOf(q.words)
   const params: unknown[] = [q.before ?? 2_147_483_647, limit]
   const param = (value: unknown) => `$${params.push(value)}`
-  const where = ['j.number < $1::int']
+  const key = words.length > 0 ? 's.number' : 'j.number'
+  const where = [`${key} < $1::int`]
   if (q.sheetId) where.push(`j.sheet_id = ${param(q.sheetId)}`)
   if (q.state !== 'any') where.push(`j.on_bench = ${param(q.state === 'bench')}::boolean`)
   if (q.causeId) where.push(`exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id and c.cause_id = ${param(q.causeId)})`)
-  if (!isIndexed(words)) where.push(`j.number > (select coalesce(max(number), 0) from job) - ${NEWEST_JOBS}`)
+  if (!isIndexed(words)) where.push(`${key} > (select coalesce(max(number), 0) from job) - ${NEWEST_JOBS}`)
   for (const word of words) where.push(`s.text like ${param(pattern(word))}`)
   const { rows } = await db.query<Omit<FoundJob, 'excerpt'> & { text: string }>(
-    `select ${FIELDS}, ${words.length > 0 ? 's.text' : `''::text`} as text from job j ${words.length > 0 ? 'join job_search s on s.job_id = j.id' : ''}
-     where ${where.join(' and ')} order by j.number desc limit $2::int`, params)
+    `select ${FIELDS}, ${words.length > 0 ? 's.text' : `''::text`} as text from ${words.length > 0 ? 'job_search s join job j on j.id = s.job_id' : 'job j'}
+     where ${where.join(' and ')} order by ${key} desc limit $2::int`, params)
   return rows
 }
 

@@ -1,7 +1,7 @@
 import { performance } from 'node:perf_hooks'
 import { SHEETS } from '../../../core/sheet'
-import { selectJobsHere, selectJobsOfSet } from '../../db/queries/job'
-import { selectEvents } from '../../db/queries/jobEvent'
+import { selectJobsAway, selectJobsHere, selectJobsOfSet } from '../../db/queries/job'
+import { selectEvents, selectLastSeqs } from '../../db/queries/jobEvent'
 import { selectCauses, selectSpread } from '../../db/queries/modelHistory'
 import { searchJobs } from '../../db/queries/search'
 import { pool } from '../../db/pool'
@@ -21,10 +21,13 @@ export async function measureScale(): Promise<{ queries: Record<string, Timed>, 
   const words = ['heron', 'burnt track', 'w-00421', 'glue grebe', 'regulator shorted', 'deaf easter', 'loose 3f', 'lorry teal 31']
   const ask = (change: Partial<SearchQuery>) => searchJobs(pool, { ...searchQuery.getDefault(), ...change } as SearchQuery, 51)
   const queries = {
-    jobList: await timed(() => selectJobsHere(pool)),
-    jobListEvents: await timed(async () => {
+    jobList: await timed(async () => {
       const jobs = await selectJobsHere(pool)
-      return selectEvents(pool, jobs.slice(0, 40).map(j => j.id))
+      return Promise.all([selectLastSeqs(pool, jobs.map(j => j.id)), selectJobsAway(pool, 6)])
+    }),
+    eventsOfForty: await timed(async () => {
+      const jobs = await selectJobsHere(pool)
+      return selectEvents(pool, jobs.map(j => j.id))
     }),
     searchWords: await timed(i => ask({ words: words[i % words.length]! })),
     searchFiltered: await timed(i => ask({ words: words[i % words.length]!, sheetId: sheetOf(i).id, state: 'away' })),

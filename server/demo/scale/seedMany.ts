@@ -17,7 +17,7 @@ const JOBS = `
   select md5('job' || i)::uuid, (array['Barge', 'Lorry', 'Brake van', 'Shed', 'Lock'])[1 + floor(pg_temp.r(i, 'o') * 5)] || ' ' || (array['Heron', 'Coot', 'Grebe', 'Teal', 'Moorhen', 'Dipper', 'Wigeon', 'Bittern'])[1 + floor(pg_temp.r(i, 'p') * 8)] || ' ' || i % 977,
     '', ($3::text[])[1 + floor(pg_temp.r(i, 's') * cardinality($3::text[]))], 1, 'R-UK27', (10000 + i * 7 % 60000)::text,
     (array['under 3 W on his meter', 'nobody hears him', 'deaf on the high channels', 'splatters over three channels', 'drifts when warm', 'meter stuck at full scale'])[1 + floor(pg_temp.r(i, 'c') * 6)] || ', since ' || (array['spring', 'the move', 'a reversed lead', 'Easter', 'the flood'])[1 + floor(pg_temp.r(i, 'd') * 5)],
-    'microphone', i > $2::bigint - 40, now() - (interval '1 hour' * ($4::bigint - i)), null
+    'microphone', i > $4::bigint - 40, now() - (interval '1 hour' * ($4::bigint - i)), null
   from generate_series($1::bigint, $2::bigint) i`
 
 const EVENTS = `

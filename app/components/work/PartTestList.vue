@@ -1,0 +1,18 @@
+<script setup lang="ts">
+import type { PartTested } from '../../../core/run'
+import { partVerdict } from '../../../core/work'
+import { PART_VERDICT_WORDS, partTestWords } from '../../../shared/words/workWords'
+import StateMark from '../gauge/StateMark.vue'
+
+/** Tests of parts with what they prove: DC gain alone never passes one. */
+defineProps<{ tested: readonly PartTested[] }>()
+const VERDICT_MARK = { 'accepted': 'inside', 'rejected': 'above', 'not-proved': 'cannot-tell' } as const
+</script>
+
+<template>
+  <ul class="tests"><li v-for="t in tested" :key="t.id"><StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" /> <span><b>{{ t.part }}</b> {{ PART_VERDICT_WORDS[partVerdict(t)] }} <span class="quiet">{{ partTestWords(t) }}</span></span></li></ul>
+</template>
+
+<style scoped>
+.tests { list-style: none; padding: 0 !important; margin: 2px 0 8px; } .tests li { display: flex; gap: 8px; align-items: center; padding: 2px 0; }
+</style>

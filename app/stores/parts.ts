@@ -1,0 +1,33 @@
+import { defineStore } from 'pinia'
+import { v4 as uuid } from 'uuid'
+import { ref, shallowRef } from 'vue'
+import type { PartTested } from '../../core/run'
+import { failureOf, type Failure } from '../logic/failureWords'
+
+/** Loose parts of the drawers, with how they were tested. */
+export const usePartsStore = defineStore('parts', () => {
+  const items = shallowRef<PartTested[] | null>(null)
+  const failure = ref<Failure | null>(null)
+
+  async function load() {
+    try {
+      items.value = await $fetch<PartTested[]>('/api/parts', { retry: 0, timeout: 8000 })
+      failure.value = null
+    }
+    catch (error) {
+      failure.value = failureOf(error)
+    }
+  }
+
+  async function add(part: Omit<PartTested, 'id' | 'atMs'>) {
+    try {
+      await $fetch('/api/parts', { method: 'POST', body: { ...part, id: uuid(), atMs: Date.now() }, retry: 0 })
+      await load()
+    }
+    catch (error) {
+      failure.value = failureOf(error)
+    }
+  }
+
+  return { items, failure, load, add }
+})
