@@ -1,17 +1,22 @@
 import type { IncomingMessage } from 'node:http'
 import { ApiError } from '../utils/apiError'
+import { drain } from '../utils/drain'
 
-/** A body that may be large: read chunk by chunk and given up as soon as it is too much, whatever it announced. */
+/** A body that may be large: read chunk by chunk, never more of it held than is taken, whatever it announced. */
 export async function readUpload(request: IncomingMessage, mostBytes: number): Promise<Buffer> {
   const announced = Number(request.headers['content-length'] ?? 0)
-  if (announced > mostBytes) throw tooLarge(announced, mostBytes)
+  if (announced > mostBytes) {
+    await drain(request)
+    throw tooLarge(announced, mostBytes)
+  }
   const chunks: Buffer[] = []
   let bytes = 0
   for await (const chunk of request as AsyncIterable<Buffer>) {
     bytes += chunk.length
-    if (bytes > mostBytes) throw tooLarge(bytes, mostBytes)
-    chunks.push(chunk)
+    if (bytes <= mostBytes) chunks.push(chunk)
+    else chunks.length = 0
   }
+  if (bytes > mostBytes) throw tooLarge(bytes, mostBytes)
   if (bytes === 0) throw new ApiError(400, 'invalid-field', 'The file is empty.', 'file')
   return Buffer.concat(chunks)
 }

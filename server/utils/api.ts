@@ -1,6 +1,7 @@
-import { createError, defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseHeader, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
+import { createError, defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
 import type { Schema } from 'yup'
 import { ApiError, toWire } from './apiError'
+import { drain } from './drain'
 import { log } from './log'
 
 /** Largest request body; the longest note and the fullest row stay far below. */
@@ -26,7 +27,7 @@ export function apiHandler<T>(work: (event: H3Event<EventHandlerRequest>) => Pro
 export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'validate'>): Promise<T> {
   const announced = Number(getHeader(event, 'content-length') ?? 0)
   if (announced > MAX_BODY_BYTES) {
-    setResponseHeader(event, 'connection', 'close')
+    await drain(event.node.req)
     throw tooLarge(announced)
   }
   const text = await readRawBody(event, 'utf8') ?? ''

@@ -39,7 +39,7 @@ function markFor(row: RowState) {
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{ row.point.state.also }}</span>
         <span v-for="d in doubts[row.point.id] ?? []" :key="d.rule + d.readingId" class="doubt" :class="{ kept: d.keptBecause }">
           <template v-if="d.keptBecause">Kept all the same: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template>
-          <template v-else>Doubtful: {{ d.words }}<button v-if="row.point.id === active" type="button" class="keep" @click.stop="emit('keep', d)">Keep with a reason</button></template>
+          <template v-else>Doubtful: {{ d.words }}<button type="button" class="keep no-print" @click.stop="emit('keep', d)">Keep with a reason</button></template>
         </span>
         <span v-if="row.stale" class="quiet">stale: turned after it was measured</span>
       </div>

@@ -27,7 +27,7 @@ function keep(p: StartPosition) {
           <span><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span>
           <span v-if="p.turnedSince" class="quiet">{{ p.position ?? 'not written down' }}, turned since</span>
           <template v-else>
-            <input v-model="texts[p.adjuster.designator]" :list="turnsLikeClock(p) ? 'clock-positions' : undefined" :placeholder="p.position ?? (p.adjuster.kind === 'menu-value' ? 'menu value' : turnsLikeClock(p) ? 'o\u2019clock' : 'turns out, slot towards')" :aria-label="`position of ${p.adjuster.designator}`" maxlength="300" @change="keep(p)">
+            <input v-model="texts[p.adjuster.designator]" :list="turnsLikeClock(p) ? 'clock-positions' : undefined" :placeholder="p.position ?? (p.adjuster.kind === 'menu-value' ? 'menu value' : turnsLikeClock(p) ? 'o\u2019clock' : 'turns out')" :aria-label="`position of ${p.adjuster.designator}`" maxlength="300" @change="keep(p)">
             <b v-if="p.position" class="fig">{{ p.position }}</b>
           </template>
         </li>

@@ -1,4 +1,4 @@
-import { getQuery, setResponseHeader } from 'h3'
+import { getQuery } from 'h3'
 import { MOST_BYTES, uploadQuery } from '../../../../../shared/attachment'
 import { keepAttachment } from '../../../../services/attachments'
 import { readUpload } from '../../../../services/readUpload'
@@ -7,7 +7,5 @@ import { apiHandler, created, idParam } from '../../../../utils/api'
 export default apiHandler(async (event) => {
   const jobId = idParam(event, 'unknown-job')
   const query = await uploadQuery.validate(getQuery(event))
-  // Whatever is refused before its end is not read to its end.
-  setResponseHeader(event, 'connection', 'close')
   return created(event, await keepAttachment(jobId, query, await readUpload(event.node.req, MOST_BYTES[query.kind])))
 })
