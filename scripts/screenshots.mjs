@@ -53,10 +53,12 @@ try {
   const id = number => jobs.find(j => j.job.number === number).job.id
   await hands({ warmByS: 1500 })
   await shot(await open('/'), 'bench')
+  await shot(await open('/sets?words=slate'), 'sets')
+  await shot(await open('/rules'), 'rules')
   await shot(await open(`/jobs/${id(231)}/as-found`), 'as-found')
   await shot(await open(`/jobs/${id(231)}/intake`), 'intake')
   await shot(await open(`/jobs/${id(228)}/inspection`), 'inspection')
-  await shot(await open(`/jobs/${id(228)}/findings`, { height: 1500 }), 'findings')
+  await shot(await open(`/jobs/${id(227)}/findings`, { height: 1300 }), 'findings')
   await shot(await open(`/jobs/${id(228)}/repair`), 'repair')
 
   const run = await open(`/jobs/${id(231)}/align`)

@@ -1,7 +1,7 @@
 import type { CheckedStatement, StatementKind } from '../../core/diagnose'
 import { groupDigits } from '../../core/quantity'
 
-const shown = ({ againstValue, againstUnit }: CheckedStatement) => Number.isFinite(againstValue) ? `${groupDigits(againstValue, Math.abs(againstValue) < 100 ? 2 : 0)} ${againstUnit}`.trim() : 'no number'
+const shown = ({ againstValue, againstUnit }: CheckedStatement) => Number.isFinite(againstValue) ? `${groupDigits(againstValue, againstUnit === '' || Math.abs(againstValue) >= 100 ? 0 : 2)} ${againstUnit}`.trim() : 'no number'
 
 /** What a statement comes to, in a sentence. */
 export function statementWords(kind: StatementKind, checked: CheckedStatement): string {

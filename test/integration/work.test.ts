@@ -75,3 +75,55 @@ describe('the calendar of the bench', () => {
     expect((await calendar()).join('\n')).not.toContain('relay of this set')
   })
 })
+
+describe('the bench', () => {
+  const list = async () => (await house.request('GET', '/api/jobs')).body as { job: { id: string, bench: number | null, version: number }, warmUp: object | null, stopped: boolean, soakEndsAtMs: number | null }[]
+  const of = async (id: string) => (await list()).find(j => j.job.id === id)!
+  it('keeps where a set lies and in which order, and that is no change of its intake', async () => {
+    const [a, b] = [await house.newJob({ serial: 'B1' }), await house.newJob({ serial: 'B2' })]
+    expect(await house.request('PUT', '/api/jobs/order', { order: [{ id: b, bench: 2 }, { id: a, bench: 2 }] })).toMatchObject({ status: 204 })
+    expect((await list()).filter(j => j.job.bench === 2).map(j => j.job.id)).toEqual([b, a])
+    await house.request('PUT', '/api/jobs/order', { order: [{ id: a, bench: 2 }, { id: b, bench: null }] })
+    expect([(await of(a)).job.bench, (await of(b)).job.bench, (await of(a)).job.version]).toEqual([2, null, 1])
+    expect(await house.request('PUT', '/api/jobs/order', { order: [{ id: a, bench: 77 }] })).toMatchObject({ status: 400 })
+  })
+  it('follows every event, although the list is not computed anew each time', async () => {
+    const id = await house.newJob({ serial: 'B3' })
+    expect(await of(id)).toMatchObject({ warmUp: null, stopped: false, soakEndsAtMs: null })
+    await post(id, { kind: 'warm-up-begun', atMs: Date.now() })
+    expect((await of(id)).warmUp).toMatchObject({ warmAtMs: expect.any(Number) as number })
+    await post(id, { kind: 'power-tried', limitA: 1.5, idleA: 1.5, seen: 'limit', text: '' })
+    expect((await of(id)).stopped).toBe(true)
+    await post(id, { kind: 'soak-begun', hours: 2, text: '' })
+    expect((await of(id)).soakEndsAtMs).toBe(1_795_000_000_000 + 7_200_000)
+  })
+})
+
+describe('parts from a drawer', () => {
+  const part = (change: object = {}) => ({ id: randomUUID(), atMs: 1_795_000_000_000, kind: 'part-tested', part: '2SC1969, drawer 3', boughtAt: 'a market', dcGain: 60, rfPowerW: 0.7, rfReferenceW: 4, fallsWhileKeyed: true, heat: 'hot', text: '', ...change })
+  it('are tested without a job, once however often it is sent, and refused in words', async () => {
+    const one = part()
+    expect(await house.request('POST', '/api/parts', one)).toMatchObject({ status: 201 })
+    await house.request('POST', '/api/parts', one)
+    expect((await house.request('GET', '/api/parts')).body).toEqual([one])
+    expect(await house.request('POST', '/api/parts', part({ part: '' }))).toMatchObject({ status: 400, error: { field: 'part' } })
+    expect(await house.request('POST', '/api/parts', part({ kind: 'note' }))).toMatchObject({ status: 400 })
+    expect(await house.request('POST', '/api/parts', part({ rfPowerW: -1 }))).toMatchObject({ status: 400, error: { field: 'rfPowerW' } })
+  })
+})
+
+describe('a challenged reading that is kept', () => {
+  it('must be one of the job, and needs a reason', async () => {
+    const [id, other] = [await house.newJob({ serial: 'C1' }), await house.newJob({ serial: 'C2' })]
+    const reading = { id: randomUUID(), quantity: 'powerW', value: 40, standardUncertainty: null, source: 'typed', instrument: null, bound: 'at-least' }
+    const conditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: 13.8, load: 'dummy', onTimeS: 1500 }
+    expect(await post(id, { kind: 'row-taken', phase: 'as-found', stepId: null, pointId: 'high-20', conditions, readings: [reading] })).toMatchObject({ status: 201 })
+    const { body } = await house.request('GET', `/api/jobs/${id}`) as { body: { events: { readings?: object[] }[] } }
+    expect(body.events[0]!.readings).toEqual([reading])
+    expect(await post(id, { kind: 'challenge-kept', readingId: reading.id, rule: 'P10', reason: '' })).toMatchObject({ status: 400 })
+    expect(await post(other, { kind: 'challenge-kept', readingId: reading.id, rule: 'P10', reason: 'so it is' })).toMatchObject({ status: 404, error: { code: 'unknown-reading' } })
+    expect(await post(id, { kind: 'challenge-kept', readingId: reading.id, rule: 'P10', reason: 'so it is' })).toMatchObject({ status: 201 })
+    expect(await post(id, { kind: 'position-noted', designator: 'XX9', position: '10:00' })).toMatchObject({ status: 422 })
+    expect(await post(id, { kind: 'row-taken', phase: 'as-found', stepId: null, pointId: 'high-20', conditions: { ...conditions, coverage: 'wide' }, readings: [{ ...reading, id: randomUUID() }] })).toMatchObject({ status: 400 })
+  })
+})
