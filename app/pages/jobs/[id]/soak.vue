@@ -45,7 +45,7 @@ onBeforeUnmount(() => clearInterval(timer))
     <section v-if="running" class="running" role="timer" aria-label="Soak">
       <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
       <span>{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span>
-      <div class="acts"><v-btn size="large" variant="flat" color="primary" @click="end(true)">It held</v-btn><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn></div>
+      <div class="acts"><v-btn size="large" :variant="now < running.endsAtMs ? undefined : 'flat'" :color="now < running.endsAtMs ? undefined : 'primary'" @click="end(true)">It held</v-btn><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn></div>
       <SoakLogTable v-if="log" :log="log" :now-ms="now" :title="point.title" :cautions="store.sheet!.load" @take="take(null, point.id)" @type="typing = { pointId: point.id, first: '' }">
         <TypedRow v-if="typing" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(null, point.id, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
       </SoakLogTable>
