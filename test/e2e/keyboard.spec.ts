@@ -4,7 +4,7 @@ import { deliver, expect, ladder, said, test } from './bench'
 test('keyboard only: intake, a typed row from the number keys, a strike-out, a step', async ({ page, house }) => {
   await deliver(house)
   await page.goto(house.address)
-  await expect(page.getByText('W-0231')).toBeVisible()
+  await expect(page.getByText('W-0231', { exact: true })).toBeVisible()
   await page.keyboard.press('j')
   await expect(page.getByLabel('Owner', { exact: true })).toBeFocused()
   await page.keyboard.type('Quarry lorry 7')

@@ -15,6 +15,11 @@ test('photos are taken in, turned, pointed at; what is none is refused in words 
   const canvas = page.locator('.canvas canvas').first()
   await expect(canvas).toBeVisible()
   await page.getByRole('button', { name: 'Turn', exact: true }).click()
+  // Turned, a lying picture stands: the stage is drawn anew.
+  await expect.poll(async () => {
+    const at = await canvas.boundingBox()
+    return at !== null && at.height > at.width
+  }).toBe(true)
   const box = (await canvas.boundingBox())!
   await page.mouse.move(box.x + 60, box.y + 60)
   await page.mouse.down()
