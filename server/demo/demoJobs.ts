@@ -62,10 +62,16 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
   })
 }
 
+/** Each came in another state: trimmers, cores and presets stood where somebody or the years had left them. */
+function pastSet(seed: number): RigState {
+  const by = (salt: number) => Math.sin(seed * 12.9898 + salt * 78.233)
+  return changeOsmund27f(osmund27fAsFound(seed, 0), { adjusters: { CT1: 0.39 + 0.03 * by(1), CT2: 0.42 + 0.06 * by(2), L4: 0.25 * by(3), L6: 0.4 * by(4), L7: 0.9 + 0.3 * by(5), RV1: 0.4 + 0.12 * by(6), RV2: 0.62 + 0.12 * by(7) } }, 1)
+}
+
 /** Sets of earlier months, measured as found and handed over, so that there is something to find and to compare with. */
 function pastJob(seed: number, causeId: string, atMs: number): NewEvent[] {
   return [
-    ...asFoundRows(osmund27fAsFound(seed, 0), 1500, atMs, 'as-found'),
+    ...asFoundRows(pastSet(seed), 1500, atMs, 'as-found'),
     { kind: 'cause-confirmed', atMs: atMs + HOUR_MS, causeId, text: '' },
     { kind: 'handed-over', atMs: atMs + 3 * HOUR_MS, text: '' },
   ]

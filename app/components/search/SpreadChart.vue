@@ -11,7 +11,8 @@ const { load, token, plotly, failed } = usePlotly(host)
 async function draw() {
   if (!plotly.value || !host.value) return
   const y = props.lines.map(l => l.title)
-  const hover = { text: props.lines.map(l => l.words), hovertemplate: '%{text}<extra></extra>' }
+  // Text would be drawn upon the bars.
+  const hover = { hovertext: props.lines.map(l => l.words), hovertemplate: '%{hovertext}<extra></extra>' }
   const thin = { x: props.lines.map(l => l.p90 - l.p10), base: props.lines.map(l => l.p10), y, type: 'bar' as const, orientation: 'h' as const, width: 0.12, marker: { color: token('--ink2') }, name: 'eight tenths', ...hover }
   const thick = { x: props.lines.map(l => l.p75 - l.p25), base: props.lines.map(l => l.p25), y, type: 'bar' as const, orientation: 'h' as const, width: 0.46, marker: { color: token('--win'), line: { color: token('--line2'), width: 1 } }, name: 'middle half', ...hover }
   const own = { x: props.lines.map(l => l.own), y, type: 'scatter' as const, mode: 'markers' as const, name: 'this set', ...hover,
