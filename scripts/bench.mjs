@@ -80,7 +80,8 @@ async function scripts(browser, url) {
   const sizes = { ownKb: 0, plotlyKb: 0 }
   const bodies = []
   // What is fetched ahead while the page closes is no part of its first load.
-  page.on('response', response => response.url().endsWith('.js') && bodies.push(response.body().then((body) => {
+  const seen = new Set()
+  page.on('response', response => response.url().endsWith('.js') && !seen.has(response.url()) && seen.add(response.url()) && bodies.push(response.body().then((body) => {
     sizes[body.includes('plotly') && body.length > 500_000 ? 'plotlyKb' : 'ownKb'] += gzipSync(body, { level: 9 }).length / 1000
   }, () => undefined)))
   await page.goto(url)

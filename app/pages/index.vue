@@ -1,6 +1,5 @@
 <script setup lang="ts">
-import { computed, nextTick, ref } from 'vue'
-import IntakeForm from '../components/job/IntakeForm.vue'
+import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import EarlierJobs from '../components/job/EarlierJobs.vue'
 import BenchBoard from '../components/bench/BenchBoard.vue'
 import NextUseful from '../components/bench/NextUseful.vue'
@@ -13,6 +12,8 @@ import { useJobsStore } from '../stores/jobs'
 import { useRulesStore } from '../stores/rules'
 import type { Intake } from '../../shared/job'
 
+/** A bench page is looked at far more often than a set is taken in. */
+const IntakeForm = defineAsyncComponent(() => import('../components/job/IntakeForm.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
 const starting = ref(false)

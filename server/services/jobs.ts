@@ -5,11 +5,11 @@ import type { BenchOrder } from '../../shared/bench'
 import type { Intake, Job, JobPatch } from '../../shared/job'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, placeJobs, selectJob, updateJob } from '../db/queries/job'
-import { indexJobs } from '../db/queries/modelHistory'
 import { insertEvent, readingBelongsTo, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
 import { checkEvent } from './checkEvent'
 import { freezeHandover } from './freezeHandover'
+import { indexLater } from './jobIndex'
 import { requireRules } from './rules'
 import { actingChoices } from './schools'
 
@@ -23,7 +23,7 @@ export async function startJob(id: string, intake: Intake): Promise<Job> {
   await requireRules(pool, intake.ruleSetId)
   const stored = await inTransaction(async (db) => {
     const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, schools: await actingChoices(db), promisedOn: intake.promisedOn || null })
-    if (job) await indexJobs(db, [id])
+    if (job) await indexLater(db, id)
     return job
   })
   return stored ?? await requireJob(id)
@@ -46,7 +46,7 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
   if (change.ruleSetId !== undefined) await requireRules(pool, change.ruleSetId)
   const job = await inTransaction(async (db) => {
     const changed = await updateJob(db, id, change, version)
-    if (changed) await indexJobs(db, [id])
+    if (changed) await indexLater(db, id)
     return changed
   })
   if (job) return job
@@ -67,7 +67,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
       throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
-      if (isFound(event)) await indexJobs(db, [jobId])
+      if (isFound(event)) await indexLater(db, jobId)
       if (event.kind === 'handed-over') {
         await updateJob(db, jobId, { onBench: false }, null)
         await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event)
@@ -80,7 +80,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
   })
 }
 
-/** Readings on the way are nothing that anybody looks for: they must not cost a second more than they do. */
+/** Readings on the way are nothing that anybody looks for. */
 function isFound(event: JobEvent): boolean {
   return event.kind !== 'row-taken' || (event.phase === 'as-found' && event.stepId === null)
 }

@@ -2,6 +2,7 @@ import type { SavedView, SearchQuery, SearchResult } from '../../shared/search'
 import { pool } from '../db/pool'
 import { NEWEST_JOBS, deleteView, isIndexed, searchJobs, selectViews, upsertView, wordsOf } from '../db/queries/search'
 import { ApiError } from '../utils/apiError'
+import { freshIndex } from './jobIndex'
 
 const PAGE = 50
 /** Letters of an excerpt on either side of the word. */
@@ -9,6 +10,7 @@ const AROUND = 60
 
 /** A page of what was found, each with the piece of text that holds the words. */
 export async function search(q: SearchQuery): Promise<SearchResult> {
+  await freshIndex()
   const rows = await searchJobs(pool, q, PAGE + 1)
   const words = wordsOf(q.words)
   const jobs = rows.slice(0, PAGE).map(({ text, ...job }) => ({ ...job, excerpt: excerpt(text, words) }))

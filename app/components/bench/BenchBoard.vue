@@ -1,8 +1,8 @@
 <script setup lang="ts">
-import { computed, nextTick } from 'vue'
-import draggable from 'vuedraggable'
+import { computed, nextTick, ref } from 'vue'
 import { modelSheet } from '../../../core/sheet'
 import { BENCHES, type BenchOrder, type JobSummary } from '../../../shared/bench'
+import { useDragBetween } from '../../composables/useDragBetween'
 import JobRow from '../job/JobRow.vue'
 
 /** What lies on each bench and on the shelf; a row is moved by its handle, with the finger, the mouse or the arrow keys. */
@@ -14,10 +14,13 @@ const lists = computed(() => PLACES.map(p => ({ ...p, items: props.here.filter(i
 function tell(changed: (bench: number | null) => readonly JobSummary[]) {
   emit('place', PLACES.flatMap(p => changed(p.bench).map(i => ({ id: i.job.id, bench: p.bench }))))
 }
-/** A list was changed by dragging; a row that came from another list leaves that one. */
-function dropped(bench: number | null, items: JobSummary[]) {
-  tell(b => b === bench ? items : lists.value.find(l => l.bench === b)!.items.filter(i => !items.includes(i)))
-}
+const elements = ref<HTMLElement[]>([])
+useDragBetween(elements, ({ fromList, fromPlace, toList, toPlace }) => {
+  const orders = lists.value.map(l => [...l.items])
+  const [item] = orders[fromList]!.splice(fromPlace, 1)
+  if (item) orders[toList]!.splice(toPlace, 0, item)
+  tell(b => orders[PLACES.findIndex(p => p.bench === b)]!)
+})
 function byKey(event: KeyboardEvent, item: JobSummary) {
   const at = PLACES.findIndex(p => p.bench === item.job.bench)
   const own = lists.value[at]!.items
@@ -47,15 +50,13 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
 <template>
   <section v-for="l in lists" :key="l.title" class="place" :aria-label="l.title">
     <h2>{{ l.title }}</h2>
-    <draggable :model-value="l.items" :item-key="(i: JobSummary) => i.job.id" group="bench" handle=".handle" :animation="120" class="list" @update:model-value="(items: JobSummary[]) => dropped(l.bench, items)">
-      <template #item="{ element }">
-        <div class="line">
-          <button type="button" class="handle" :data-handle="element.job.id" :aria-label="`move ${element.job.serial}: arrow up, arrow down`" title="Drag, or arrow keys" @keydown="e => byKey(e, element)"><svg viewBox="0 0 16 20" aria-hidden="true"><path d="M3 4h10M3 10h10M3 16h10" /></svg></button>
-          <JobRow v-bind="element" :model="modelSheet(element.job.sheetId).model" :now-ms="nowMs" />
-        </div>
-      </template>
-      <template v-if="l.items.length === 0" #footer><p class="quiet empty">{{ l.empty }}</p></template>
-    </draggable>
+    <div ref="elements" class="list">
+      <div v-for="i in l.items" :key="i.job.id" class="line">
+        <button type="button" class="handle" :data-handle="i.job.id" :aria-label="`move ${i.job.serial}: arrow up, arrow down`" title="Drag, or arrow keys" @keydown="e => byKey(e, i)"><svg viewBox="0 0 16 20" aria-hidden="true"><path d="M3 4h10M3 10h10M3 16h10" /></svg></button>
+        <JobRow v-bind="i" :model="modelSheet(i.job.sheetId).model" :now-ms="nowMs" />
+      </div>
+      <p v-if="l.items.length === 0" class="quiet empty">{{ l.empty }}</p>
+    </div>
   </section>
 </template>
 

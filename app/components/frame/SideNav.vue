@@ -13,10 +13,10 @@ const PLACES = [
 
 <template>
   <nav class="side frame-nav" aria-label="Places">
-    <NuxtLink to="/" class="brand" aria-label="Diapason, to the bench">
+    <NuxtLink to="/" prefetch-on="interaction" class="brand" aria-label="Diapason, to the bench">
       <svg width="28" height="34" viewBox="0 0 30 36" fill="none" stroke="currentColor" stroke-width="3" stroke-linecap="round"><path d="M7 3v12c0 5 3.500 8 8 8s8-3 8-8V3M15 23v10" /></svg>
     </NuxtLink>
-    <NuxtLink v-for="p in PLACES" :key="p.to" :to="p.to" :class="{ on: p.at(path) }" :aria-current="p.at(path) ? 'page' : undefined">
+    <NuxtLink v-for="p in PLACES" :key="p.to" prefetch-on="interaction" :to="p.to" :class="{ on: p.at(path) }" :aria-current="p.at(path) ? 'page' : undefined">
       <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="p.path" /></svg>{{ p.label }}
     </NuxtLink>
     <div class="space" />

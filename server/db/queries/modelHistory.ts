@@ -32,7 +32,3 @@ export async function countJobsOfModel(db: Db, sheetId: string): Promise<number>
   return row!.count
 }
 
-/** Makes anew what searches and spreads read of some jobs. */
-export async function indexJobs(db: Db, jobIds: readonly string[]): Promise<void> {
-  await db.query('select index_jobs($1::uuid[])', [jobIds])
-}
