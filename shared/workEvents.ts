@@ -1,5 +1,6 @@
 import { boolean, number, object, string } from 'yup'
 import { UNKNOWN_FIELD } from './unknownField'
+import { GOES_STALE } from '../core/sheet'
 import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '../core/run'
 import { text, uuid } from './eventFields'
 
@@ -27,6 +28,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   'soak-ended': { soakId: uuid(), passed: boolean().required(), text: text('Note').defined() },
   'test-made': { observableId: string().max(40).required(), outcome: string().max(40).required(), text: text('Note').defined() },
   'warm-up-begun': {},
+  'unlisted-turned': { name: string().trim().label('What was turned').max(60).required(), role: string().label('What it sets').oneOf(Object.keys(GOES_STALE)).required(), startPosition: text('Where it stood').defined() },
   'position-noted': { designator: string().max(14).required(), position: short('Position').required() },
   'challenge-kept': { readingId: uuid(), rule: string().max(8).required(), reason: text('Reason').required() },
   'cause-confirmed': { causeId: string().max(40).required(), text: text('Note').defined() },

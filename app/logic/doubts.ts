@@ -5,6 +5,9 @@ import type { RuleSet } from '../../core/rules'
 import type { MeasurePoint, ModelSheet } from '../../core/sheet'
 import { challengeWords } from './challengeWords'
 
+/** A row up to this much above a proven one is proven with it. */
+const LIKE_PROVEN = 1.3
+
 /** Why a reading cannot be true, and why it was kept all the same. */
 export interface Doubt { readonly rule: string, readonly words: string, readonly readingId: string, readonly keptBecause: string | null }
 
@@ -36,7 +39,7 @@ export function doubtsOf(context: DoubtContext, point: MeasurePoint, conditions:
   }
   const row: RowUnderDoubt = {
     sheet, point, conditions, readings, askedOf, carrierW: carrierOn(rows, point), earlier: q => earlier(context, point, readings, q),
-    meterOf: r => r.instrument === null ? null : meterOf(r.instrument, r.quantity), pepMostW: sidebandPep(rows), otherFull: otherFull(rows, point),
+    meterOf: r => r.instrument === null ? null : meterOf(r.instrument, r.quantity), pepMostW: sidebandPep(rows), provenW: provenPower(sheet, rows), otherFull: otherFull(rows, point),
   }
   return challenges(row).map((c) => {
     const reading = readings.find(r => r.quantity === c.quantity) ?? readings[0]!
@@ -69,6 +72,12 @@ function earlier({ history, rows }: DoubtContext, point: MeasurePoint, readings:
 function sidebandPep(rows: readonly RowState[]): number | null {
   const peps = rows.filter(r => r.point.state.mode === 'USB' || r.point.state.mode === 'LSB').flatMap(r => valueIn(r, 'pepW') ?? [])
   return peps.length > 0 ? Math.max(...peps) : null
+}
+
+/** A runaway set reads many times its rating in every row; where the current was read as well it is no slip of the range. */
+function provenPower(sheet: ModelSheet, rows: readonly RowState[]): number | null {
+  const powers = rows.filter(r => (valueIn(r, 'supplyA') ?? 0) > sheet.keyedA.high).flatMap(r => valueIn(r, 'powerW') ?? [])
+  return powers.length > 0 ? Math.max(...powers) * LIKE_PROVEN : null
 }
 
 function otherFull(rows: readonly RowState[], point: MeasurePoint): { title: string, pepW: number }[] {

@@ -132,8 +132,8 @@ describe('handover', () => {
     expect(compliance(compared(asLeft(3.8)), ruleSet('R-SHOP'), none).kind).toBe('unproven')
   })
   it('says what was done', () => {
-    expect(workDone(OSMUND_27F, run([]))).toEqual(['Nothing was adjusted'])
-    expect(workDone(OSMUND_27F, run([...goodRun(), turned('RV3')]))[0]).toBe('Adjusted: RV3 (meter preset)')
+    expect(workDone(run([]))).toEqual(['Nothing was adjusted'])
+    expect(workDone(run([...goodRun(), turned('RV3')]))[0]).toBe('Adjusted: RV3 (meter preset)')
   })
   it('draws the band before and after', () => {
     const [power, frequency] = bandCharts(compared(asLeft(3.8)), OSMUND_27F)

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import EarlierJobs from '../components/job/EarlierJobs.vue'
+import BenchTaken from '../components/bench/BenchTaken.vue'
 import BenchBoard from '../components/bench/BenchBoard.vue'
 import NextUseful from '../components/bench/NextUseful.vue'
 import JobRow from '../components/job/JobRow.vue'
@@ -8,6 +9,7 @@ import { useBenchKeys } from '../composables/useBenchKeys'
 import type { Failure } from '../logic/failureWords'
 import { findJobs } from '../logic/findJobs'
 import { modelSheet } from '../../core/sheet'
+import { useBlockedStore } from '../stores/blocked'
 import { useJobsStore } from '../stores/jobs'
 import { useRulesStore } from '../stores/rules'
 import type { Intake } from '../../shared/job'
@@ -16,6 +18,8 @@ import type { Intake } from '../../shared/job'
 const IntakeForm = defineAsyncComponent(() => import('../components/job/IntakeForm.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
+const blocked = useBlockedStore()
+const takenOpen = ref(false)
 const starting = ref(false)
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
@@ -48,6 +52,7 @@ onMounted(() => {
   clock = setInterval(() => (nowMs.value = Date.now()), 15_000)
   void store.load()
   void rules.load()
+  void blocked.load()
 })
 useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () => void nextTick(() => searchField.value?.focus()) })
 </script>
@@ -58,7 +63,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
       <h1>Take in a set</h1>
       <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
       <div class="with-aside">
-        <IntakeForm :initial="EMPTY" :rule-sets="rules.all" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+        <IntakeForm :initial="EMPTY" :rule-sets="rules.all" :blocked="blocked.items" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
         <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
       </div>
     </template>
@@ -67,6 +72,8 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
         <h1>On the bench</h1>
         <label class="find">Find <kbd>/</kbd> <input ref="searchField" v-model="search" type="search" placeholder="tag, serial, owner" @keydown.esc="search = ''"></label>
         <v-btn href="/api/calendar.ics" download>Calendar</v-btn>
+        <v-btn @click="takenOpen = true">Bench taken{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}</v-btn>
+        <BenchTaken :open="takenOpen" :periods="blocked.items" :failure="blocked.failure?.words ?? null" @close="takenOpen = false" @add="blocked.add" @remove="blocked.remove" />
         <v-btn variant="flat" color="primary" @click="openForm">Take in a set <kbd>J</kbd></v-btn>
       </div>
       <div v-if="store.failure" class="care my-4" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>
@@ -75,7 +82,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
         <p v-if="store.items.length === 0" class="lead">Nothing has come over this bench yet. Take in a set: owner, model, serial and what is wrong with it. Then measure it as found, before anything is turned.</p>
         <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
         <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
-        <NextUseful v-if="search === ''" :here="onBench" :now-ms="nowMs" @switch-on="store.switchOn" />
+        <NextUseful v-if="search === ''" :here="onBench" :blocked="blocked.items" :now-ms="nowMs" @switch-on="store.switchOn" />
         <BenchBoard v-if="search === '' && onBench.length > 0" :here="onBench" :now-ms="nowMs" @place="store.place" />
         <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" :now-ms="nowMs" /></template>
         <template v-if="away.length > 0"><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" :now-ms="nowMs" /></template>

@@ -7,11 +7,12 @@ import { useJobStore } from '../stores/job'
 import type { AttachmentPatch } from '../../shared/attachment'
 
 /** Photos and voice notes of the open job about one thing. */
-defineProps<{ about: string, label: string, small?: boolean }>()
+const props = defineProps<{ about: string, label: string, small?: boolean }>()
 const job = useJobStore()
 const store = useAttachmentsStore()
 const shownId = ref<string | null>(null)
 const failure = ref<string | null>(null)
+const lastAside = computed(() => store.aside.filter(a => a.about === props.about).at(-1) ?? null)
 const shown = computed(() => store.items.find(a => a.id === shownId.value) ?? null)
 
 async function change(patch: Omit<AttachmentPatch, 'version'>) {
@@ -23,5 +24,6 @@ onMounted(() => void store.open(job.job!.id))
 
 <template>
   <PhotoStrip :items="store.items" :uploads="store.uploads" :about="about" :label="label" :small="small" @add="store.add" @show="a => (shownId = a.id)" @again="store.again" @give-up="store.giveUp" />
+  <p v-if="lastAside && !small" class="quiet" role="status">{{ lastAside.name || 'A photo' }} was put aside. <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })">Bring it back</v-btn></p>
   <PhotoDialog :photo="shown" :failure="failure" @close="shownId = null" @change="change" />
 </template>

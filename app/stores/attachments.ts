@@ -10,11 +10,13 @@ export const useAttachmentsStore = defineStore('attachments', () => {
   const jobId = ref<string | null>(null)
   const items = shallowRef<Attachment[]>([])
   const uploads = shallowRef<Upload[]>([])
+  /** put aside since the page was opened, the last one last: it can be brought back */
+  const aside = shallowRef<Attachment[]>([])
   const requests = new Map<string, XMLHttpRequest>()
   const photos = computed(() => items.value.filter(a => a.kind === 'photo'))
 
   async function open(id: string) {
-    if (jobId.value !== id) items.value = []
+    if (jobId.value !== id) items.value = aside.value = []
     jobId.value = id
     items.value = await $fetch<Attachment[]>(`/api/jobs/${id}/attachments`, { retry: 0, timeout: 8000 }).catch(() => items.value)
   }
@@ -55,7 +57,10 @@ export const useAttachmentsStore = defineStore('attachments', () => {
   async function change(attachment: Attachment, patch: Omit<AttachmentPatch, 'version'>): Promise<Failure | null> {
     try {
       const changed = await $fetch<Attachment>(`/api/attachments/${attachment.id}`, { method: 'PATCH', body: { ...patch, version: attachment.version }, retry: 0 })
-      items.value = patch.putAside ? items.value.filter(a => a.id !== changed.id) : items.value.map(a => a.id === changed.id ? changed : a)
+      const rest = items.value.filter(a => a.id !== changed.id)
+      if (patch.putAside) aside.value = [...aside.value, changed]
+      else if (patch.putAside === false) aside.value = aside.value.filter(a => a.id !== changed.id)
+      items.value = patch.putAside ? rest : patch.putAside === false ? [...rest, changed] : items.value.map(a => a.id === changed.id ? changed : a)
       return null
     }
     catch (error) {
@@ -64,7 +69,7 @@ export const useAttachmentsStore = defineStore('attachments', () => {
     }
   }
 
-  return { items, photos, uploads, open, add, again, giveUp, change }
+  return { items, aside, photos, uploads, open, add, again, giveUp, change }
 })
 
 function parsed(text: string): unknown {

@@ -1,9 +1,9 @@
 import { standardToBound, type Reading } from '../quantity'
-import { GOES_STALE, adjusterOf, stepOf, topicOf, type ModelSheet } from '../sheet'
-import type { AdjusterTurned, JobEvent, RowTaken } from './jobEvent'
+import { GOES_STALE, adjusterOf, stepOf, topicOf, type AdjusterRole, type ModelSheet } from '../sheet'
+import type { JobEvent, RowTaken } from './jobEvent'
 
 /** A turn of an adjuster, said by the technician or inferred from a reading that moved. */
-export interface Turn { readonly designator: string, readonly order: number, readonly atMs: number, readonly inferred: boolean }
+export interface Turn { readonly designator: string, /** what it is called; null = the designator says all there is */ readonly name: string | null, readonly role: AdjusterRole, readonly order: number, readonly atMs: number, readonly inferred: boolean }
 
 /** A reading in its row, with what has happened to it since. */
 export interface TakenReading {
@@ -31,20 +31,22 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
   const turns: Turn[] = []
   const taken: Omit<TakenReading, 'staleBy'>[] = []
   events.forEach((event, order) => {
-    if (event.kind === 'adjuster-turned') turns.push(...saidTurns(event, order))
+    if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, { order, atMs: event.atMs, inferred: false })))
+    if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, order, atMs: event.atMs, inferred: false })
     if (event.kind !== 'row-taken') return
     turns.push(...inferredTurns(sheet, event, order, taken, turns))
     for (const reading of event.readings) taken.push({ reading, row: event, order, struck: struck.get(reading.id) ?? null })
   })
-  return { turns, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(sheet, t, turns) })) }
+  return { turns, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns) })) }
 }
 
 function struckReasons(events: readonly JobEvent[]): Map<string, string> {
   return new Map(events.flatMap(e => e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : []))
 }
 
-function saidTurns(event: AdjusterTurned, order: number): Turn[] {
-  return event.designators.map(designator => ({ designator, order, atMs: event.atMs, inferred: false }))
+function turnOf(sheet: ModelSheet, designator: string, when: Pick<Turn, 'order' | 'atMs' | 'inferred'>): Turn {
+  const { name, role } = adjusterOf(sheet, designator)
+  return { designator, name, role, ...when }
 }
 
 type Unjudged = Omit<TakenReading, 'staleBy'>
@@ -56,9 +58,9 @@ function inferredTurns(sheet: ModelSheet, row: RowTaken, order: number, taken: r
   if (adjusters.length === 0) return []
   const moved = row.readings.some((reading) => {
     const previous = taken.findLast(t => t.struck === null && t.row.stepId === row.stepId && t.row.pointId === row.pointId && t.reading.quantity === reading.quantity)
-    return previous !== undefined && turnsAfter(sheet, previous, turns).length === 0 && differs(previous.reading, reading)
+    return previous !== undefined && turnsAfter(previous, turns).length === 0 && differs(previous.reading, reading)
   })
-  return moved ? adjusters.map(designator => ({ designator, order: order - 0.5, atMs: row.atMs, inferred: true })) : []
+  return moved ? adjusters.map(d => turnOf(sheet, d, { order: order - 0.5, atMs: row.atMs, inferred: true })) : []
 }
 
 /** Unknown uncertainty: any difference counts. */
@@ -67,7 +69,7 @@ function differs(a: Reading, b: Reading): boolean {
   return Math.abs(a.value - b.value) > bound
 }
 
-function turnsAfter(sheet: ModelSheet, taken: Unjudged, turns: readonly Turn[]): Turn[] {
+function turnsAfter(taken: Unjudged, turns: readonly Turn[]): Turn[] {
   const topic = topicOf(taken.reading.quantity, taken.row.conditions)
-  return turns.filter(t => t.order > taken.order && GOES_STALE[adjusterOf(sheet, t.designator).role].topics.includes(topic))
+  return turns.filter(t => t.order > taken.order && GOES_STALE[t.role].topics.includes(topic))
 }

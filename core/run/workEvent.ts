@@ -1,5 +1,7 @@
 /** What happens to a job beside measuring and aligning: looking, asking, waiting, mending, soaking, concluding. */
 
+import type { AdjusterRole } from '../sheet'
+
 interface EventBase {
   /** client-made UUID: an event sent twice is one event */
   readonly id: string
@@ -46,12 +48,14 @@ export interface CauseConfirmed extends EventBase { readonly kind: 'cause-confir
 export interface WarmUpBegun extends EventBase { readonly kind: 'warm-up-begun' }
 /** Where an adjuster stood before anything was turned: the way back. */
 export interface PositionNoted extends EventBase { readonly kind: 'position-noted', readonly designator: string, readonly position: string }
+/** Something was turned that is no adjuster of the sheet: its twin, or one that nobody knew of. */
+export interface UnlistedTurned extends EventBase { readonly kind: 'unlisted-turned', readonly name: string, readonly role: AdjusterRole, readonly startPosition: string }
 /** A reading that was challenged and is kept all the same. */
 export interface ChallengeKept extends EventBase { readonly kind: 'challenge-kept', readonly readingId: string, readonly rule: string, readonly reason: string }
 
-export type WorkEvent = PowerTried | ItemInspected | ReminderSet | QuestionAsked | QuestionAnswered | WaitBegun | WaitEnded | PartChanged | PartTested | Treated | SoakBegun | SoakEnded | TestAnswered | CauseConfirmed | ChallengeKept | PositionNoted | WarmUpBegun
+export type WorkEvent = PowerTried | ItemInspected | ReminderSet | QuestionAsked | QuestionAnswered | WaitBegun | WaitEnded | PartChanged | PartTested | Treated | SoakBegun | SoakEnded | TestAnswered | CauseConfirmed | ChallengeKept | PositionNoted | WarmUpBegun | UnlistedTurned
 
 export const WORK_EVENT_KINDS = [
   'power-tried', 'item-inspected', 'reminder-set', 'question-asked', 'question-answered', 'wait-begun', 'wait-ended',
-  'part-changed', 'part-tested', 'treated', 'soak-begun', 'soak-ended', 'test-made', 'cause-confirmed', 'challenge-kept', 'position-noted', 'warm-up-begun',
+  'part-changed', 'part-tested', 'treated', 'soak-begun', 'soak-ended', 'test-made', 'cause-confirmed', 'challenge-kept', 'position-noted', 'warm-up-begun', 'unlisted-turned',
 ] as const satisfies readonly WorkEvent['kind'][]

@@ -26,7 +26,7 @@ describe('the next useful thing', () => {
   })
   it('goes by promised days, then by the order on the bench, and names others of the same model', () => {
     expect(kinds(job('a'), job('b', { promisedOn: '2026-11-26', sheetId: 'x' }))).toEqual(['promised b'])
-    expect(nextUseful([job('a', { promisedOn: '2026-11-20' })], NOW, TODAY)).toEqual([{ kind: 'promised', jobId: 'a', late: true }])
+    expect(nextUseful([job('a', { promisedOn: '2026-11-20' })], NOW, TODAY)).toEqual([{ kind: 'promised', jobId: 'a', late: true, promisedOn: '2026-11-20' }])
     expect(nextUseful([job('a', { promisedOn: '2026-12-20' }), job('b'), job('c')], NOW, TODAY)).toEqual([{ kind: 'go-on', jobId: 'a' }, { kind: 'batch', jobId: 'b', like: 'a', others: 2 }])
     expect(nextUseful([], NOW, TODAY)).toEqual([])
   })

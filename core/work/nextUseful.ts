@@ -1,3 +1,4 @@
+import { latestStart, type BlockedPeriod } from './promise'
 import type { Stage } from './stages'
 import type { WaitsFor } from './waiting'
 import type { WarmUp } from './warmUp'
@@ -20,14 +21,14 @@ export type Suggestion =
   | { readonly kind: 'soak-due', readonly jobId: string }
   | { readonly kind: 'switch-on', readonly jobId: string, readonly beside: string }
   | { readonly kind: 'ask-again', readonly jobId: string, readonly days: number }
-  | { readonly kind: 'promised', readonly jobId: string, readonly late: boolean }
+  | { readonly kind: 'promised', readonly jobId: string, readonly late: boolean, readonly promisedOn: string }
   | { readonly kind: 'go-on', readonly jobId: string }
   | { readonly kind: 'batch', readonly jobId: string, readonly like: string, readonly others: number }
 
 /** A question that was not answered this long is asked again [days] (general trade knowledge). */
 const ASK_AGAIN_DAYS = 3
-/** A promise nearer than this comes before everything that is not promised [days]. */
-const PRESSING_DAYS = 2
+/** Work that must begin this soon to keep its promise is pressing [days]. */
+const PRESSING_DAYS = 0
 const DAY_MS = 86_400_000
 /** Stages in which a cold set holds the bench up. */
 const NEEDS_WARMTH: readonly Stage[] = ['as-found', 'align', 'as-left']
@@ -37,23 +38,23 @@ const NEEDS_WARMTH: readonly Stage[] = ['as-found', 'align', 'as-left']
  * what was promised first, others of the same model (W12, common practice).
  * @param jobs on the bench, in the order in which they lie there
  */
-export function nextUseful(jobs: readonly BenchJob[], nowMs: number, todayIso: string): Suggestion[] {
+export function nextUseful(jobs: readonly BenchJob[], nowMs: number, todayIso: string, blocked: readonly BlockedPeriod[] = []): Suggestion[] {
   const free = jobs.filter(j => j.waitsFor === null && !j.stopped && j.soakEndsAtMs === null)
-  const ordered = [...free].sort((a, b) => rank(a, todayIso) - rank(b, todayIso))
+  const ordered = [...free].sort((a, b) => rank(a, todayIso, blocked) - rank(b, todayIso, blocked))
   const [first] = ordered
   return [
     ...jobs.filter(j => j.stopped).map((j): Suggestion => ({ kind: 'stopped', jobId: j.id })),
     ...jobs.filter(j => j.soakEndsAtMs !== null && j.soakEndsAtMs <= nowMs).map((j): Suggestion => ({ kind: 'soak-due', jobId: j.id })),
     ...coldBeside(ordered),
     ...jobs.flatMap(j => askAgain(j, nowMs)),
-    ...(first ? [goOn(first, todayIso)] : []),
+    ...(first ? [goOn(first, todayIso, blocked)] : []),
     ...batch(first, ordered),
   ]
 }
 
-/** Promised first, by day; then as they lie on the bench. */
-function rank(job: BenchJob, todayIso: string): number {
-  return job.promisedOn === null ? Number.MAX_SAFE_INTEGER : daysTo(job.promisedOn, todayIso)
+/** Promised first, by the day on which work must begin; then as they lie on the bench. */
+function rank(job: BenchJob, todayIso: string, blocked: readonly BlockedPeriod[]): number {
+  return job.promisedOn === null ? Number.MAX_SAFE_INTEGER : daysTo(latestStart(job.promisedOn, job.stage, blocked), todayIso)
 }
 
 function daysTo(day: string, todayIso: string): number {
@@ -73,9 +74,9 @@ function askAgain(job: BenchJob, nowMs: number): Suggestion[] {
   return days >= ASK_AGAIN_DAYS ? [{ kind: 'ask-again', jobId: job.id, days }] : []
 }
 
-function goOn(job: BenchJob, todayIso: string): Suggestion {
-  const days = job.promisedOn === null ? null : daysTo(job.promisedOn, todayIso)
-  return days !== null && days <= PRESSING_DAYS ? { kind: 'promised', jobId: job.id, late: days < 0 } : { kind: 'go-on', jobId: job.id }
+function goOn(job: BenchJob, todayIso: string, blocked: readonly BlockedPeriod[]): Suggestion {
+  if (job.promisedOn === null || rank(job, todayIso, blocked) > PRESSING_DAYS) return { kind: 'go-on', jobId: job.id }
+  return { kind: 'promised', jobId: job.id, late: daysTo(job.promisedOn, todayIso) < 0, promisedOn: job.promisedOn }
 }
 
 /** Others of the same model run on one set-up. */

@@ -10,7 +10,10 @@ import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../shar
 import { compliance, unsettled, workDone } from '../../shared/words/handoverWords'
 import { HANDOVER_CAUTIONS, alignedWords, beforeAfterWords, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
 import { dayAndTime, itemWords } from '../../shared/words/runWords'
+import { bandCharts } from '../../shared/words/bandChart'
+import { bandChartSvg } from './bandChartSvg'
 import { compareTable, heading, list, words } from './blocks'
+import { MOST_ON_PAPER, type PaperPhoto } from './photos'
 
 export type Copy = 'owner' | 'shop'
 
@@ -21,6 +24,7 @@ export interface Handover {
   readonly rules: RuleSet
   readonly events: readonly JobEvent[]
   readonly issue: { readonly number: number, readonly checksum: string, readonly atMs: number } | null
+  readonly photos: readonly PaperPhoto[]
 }
 
 /** The handover as a document: for the owner in plain words, for the shop with everything. */
@@ -55,7 +59,7 @@ function ownerCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Co
   return [
     heading('Complaint'), words(h.job.complaint), ...claims(h, state),
     heading('Does it keep the rules'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and now'), list(orNone(beforeAfterWords(state.compared), 'Not measured both before and after.')),
+    heading('Before and now'), list(orNone(beforeAfterWords(state.compared), 'Not measured both before and after.')), ...bandPictures(h, state),
     ...(less.length > 0 ? [heading('Why the meter may show less'), list(less)] : []),
     heading('What was done'), list(orNone([...alignedWords(state.run), ...mended], 'Nothing was changed.')),
     ...(open.length > 0 ? [heading('Still open'), list(open)] : []),
@@ -70,13 +74,28 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
   return [
     heading('Complaint'), words(h.job.complaint), words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, { color: '#45524d' }), ...claims(h, state),
     heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and after'), words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', { fontSize: 7.5, color: '#45524d', margin: [0, 0, 0, 3] }), compareTable(state.compared, stale),
-    heading('What was done'), list([...workDone(h.sheet, state.run), ...mendedWords(h.sheet, h.events)]),
+    heading('Before and after'), words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', { fontSize: 7.5, color: '#45524d', margin: [0, 0, 0, 3] }), compareTable(state.compared, stale), ...bandPictures(h, state),
+    heading('What was done'), list([...workDone(state.run), ...mendedWords(h.sheet, h.events)]),
     heading('Open items'), list(orNone(unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`), 'None.')),
     ...(settled.length > 0 ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))] : []),
     heading('Cautions'), list(HANDOVER_CAUTIONS),
-    ...handedWords(h),
+    ...handedWords(h), ...photoPages(h.photos),
   ]
+}
+
+/** Power and frequency error over the channels, side by side. */
+function bandPictures({ sheet }: Handover, { compared }: JobState): Content[] {
+  const pictures = bandCharts(compared, sheet).flatMap((chart) => {
+    const svg = bandChartSvg(chart)
+    return svg ? [{ stack: [words(`${chart.title}, ${chart.unit}: before hollow, dashed; after filled`, { fontSize: 8 }), { svg, width: 250 }], width: 256 }] : []
+  })
+  return pictures.length > 0 ? [{ columns: pictures, margin: [0, 8, 0, 0], unbreakable: true }] : []
+}
+
+function photoPages(photos: readonly PaperPhoto[]): Content[] {
+  if (photos.length === 0) return []
+  return [heading(photos.length === MOST_ON_PAPER ? `Photos, the first ${MOST_ON_PAPER}` : 'Photos'),
+    ...photos.map((p): Content => ({ unbreakable: true, margin: [0, 0, 0, 8], stack: [{ image: p.dataUrl, fit: [340, 250] }, words([p.name, p.about].filter(Boolean).join(', ') || 'photo', { fontSize: 7.5, color: '#45524d' })] }))]
 }
 
 function handedWords(h: Handover): Content[] {

@@ -5,6 +5,7 @@ import { jobTag, type Job } from '../../shared/job'
 import { pool } from '../db/pool'
 import { selectIssue, selectIssues } from '../db/queries/handoverIssue'
 import { handoverDocument, type Copy } from '../pdf/handoverDocument'
+import { paperPhotos } from '../pdf/photos'
 import { renderPdf } from '../pdf/renderPdf'
 import { ApiError } from '../utils/apiError'
 import { jobWithEvents, requireJob } from './jobs'
@@ -35,6 +36,8 @@ export async function handoverPdf(jobId: string, copy: Copy, number: number | nu
   const sheet = sheetOf(frozen ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools } : job)
   // A frozen issue is judged by the rules that were frozen with it.
   const rules = frozen?.ruleSet ?? await requireRules(pool, job.ruleSetId)
-  const pdf = await renderPdf(handoverDocument({ job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue }, copy))
+  // Photos are no part of the signed record; the shop's paper shows those that the job has now.
+  const photos = copy === 'shop' ? await paperPhotos(jobId) : []
+  const pdf = await renderPdf(handoverDocument({ job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue, photos }, copy))
   return { name: `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`, pdf }
 }

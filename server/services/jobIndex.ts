@@ -21,7 +21,7 @@ export async function indexLater(db: Db, jobId: string): Promise<void> {
 
 /** Whoever searches sees everything that was kept before, also after the server was killed. */
 export async function freshIndex(): Promise<void> {
-  const { rows: [row] } = await pool.query<{ some: boolean }>('select exists (select from index_pending) as some')
-  if (!row!.some) return
+  const { rows: [row] } = await pool.query<{ waiting: boolean }>('select exists (select from index_pending) as waiting')
+  if (!row!.waiting) return
   while (await inTransaction(indexPending)) { /* until nothing is left */ }
 }

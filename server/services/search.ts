@@ -1,6 +1,7 @@
 import type { SavedView, SearchQuery, SearchResult } from '../../shared/search'
+import { jobTag } from '../../shared/job'
 import { pool } from '../db/pool'
-import { NEWEST_JOBS, deleteView, isIndexed, searchJobs, selectViews, upsertView, wordsOf } from '../db/queries/search'
+import { NEWEST_JOBS, deleteView, isIndexed, searchJobs, selectPieces, selectViews, upsertView, wordsOf } from '../db/queries/search'
 import { ApiError } from '../utils/apiError'
 import { freshIndex } from './jobIndex'
 
@@ -8,17 +9,21 @@ const PAGE = 50
 /** Letters of an excerpt on either side of the word. */
 const AROUND = 60
 
-/** A page of what was found, each with the piece of text that holds the words. */
+/** A page of what was found, each with the piece of text that holds the words when its own line does not. */
 export async function search(q: SearchQuery): Promise<SearchResult> {
   await freshIndex()
   const rows = await searchJobs(pool, q, PAGE + 1)
   const words = wordsOf(q.words)
-  const jobs = rows.slice(0, PAGE).map(({ text, ...job }) => ({ ...job, excerpt: excerpt(text, words) }))
+  const page = rows.slice(0, PAGE)
+  const hidden = page.filter(job => !words.every(w => `${jobTag(job.number)} ${job.owner} ${job.sheetId.replaceAll('-', ' ')} ${job.serial} ${job.complaint}`.toLocaleLowerCase().includes(w)))
+  const pieces = words.length > 0 && hidden.length > 0 ? await selectPieces(pool, hidden.map(j => j.id), words) : new Map<string, string>()
+  const jobs = page.map(job => ({ ...job, excerpt: excerpt(pieces.get(job.id) ?? '', words) }))
   return { jobs, next: rows.length > PAGE ? jobs.at(-1)!.number : null, amongNewest: isIndexed(words) ? null : NEWEST_JOBS }
 }
 
 function excerpt(text: string, words: readonly string[]): string {
-  const at = words.map(w => text.indexOf(w)).filter(i => i >= 0).sort((a, b) => b - a)[0]
+  const lower = text.toLocaleLowerCase()
+  const at = words.map(w => lower.indexOf(w)).filter(i => i >= 0).sort((a, b) => b - a)[0]
   if (at === undefined) return ''
   const from = Math.max(0, at - AROUND)
   const to = Math.min(text.length, at + AROUND)

@@ -1,7 +1,8 @@
-import { overlapMinutes, warmMinutes, type Suggestion } from '../../core/work'
+import { overlapMinutes, warmMinutes, type BlockedPeriod, type Outlook, type Suggestion } from '../../core/work'
 import type { ModelSheet } from '../../core/sheet'
 import type { JobSummary } from '../bench'
 import { jobTag } from '../job'
+import { day } from './runWords'
 import { durationWords } from './workWords'
 
 /** Minutes of work on one set of a batch, for the estimate (general trade knowledge). */
@@ -15,7 +16,7 @@ export function suggestionWords(s: Suggestion, of: (jobId: string) => JobSummary
     case 'soak-due': return { title: `${name(s.jobId)}: the soak is over`, why: 'read it once more, then end it' }
     case 'switch-on': return { title: `Switch on ${name(s.jobId)}`, why: `it warms ${warmMinutes(model(of(s.jobId).job.sheetId))} min while ${jobTag(of(s.beside).job.number)} is on the bench` }
     case 'ask-again': return { title: `${name(s.jobId)}: ask the owner again`, why: `no answer for ${s.days} days; no work on silence` }
-    case 'promised': return { title: `Go on with ${name(s.jobId)}`, why: s.late ? 'its promised day is past' : 'promised within two days' }
+    case 'promised': return { title: `Go on with ${name(s.jobId)}`, why: s.late ? 'its promised day is past' : `promised ${day(s.promisedOn)}: begin today` }
     case 'go-on': return { title: `Go on with ${name(s.jobId)}`, why: 'next in order' }
     case 'batch': return batchWords(s, model(of(s.jobId).job.sheetId))
   }
@@ -24,6 +25,18 @@ export function suggestionWords(s: Suggestion, of: (jobId: string) => JobSummary
 function batchWords(s: Extract<Suggestion, { kind: 'batch' }>, sheet: ModelSheet): { title: string, why: string } {
   const { serial, overlapped } = overlapMinutes(s.others + 1, warmMinutes(sheet), WORK_MIN)
   return { title: `${s.others} more ${sheet.model} ${s.others === 1 ? 'waits' : 'wait'}: take them together`, why: `one set-up, one warming while another is aligned: about ${serial - overlapped} min less` }
+}
+
+/** Whether a promise can be kept; empty while there is time. */
+export function outlookWords({ verdict, latestStart, blocked }: Outlook): string {
+  const taken = blocked.map(b => `${day(b.fromDay)} to ${day(b.toDay)} the bench is taken (${b.why})`).join('; ')
+  if (verdict === 'fits') return taken ? `Begin by ${day(latestStart)}: ${taken}.` : ''
+  const words = verdict === 'late' ? `This cannot be kept: work should have begun by ${day(latestStart)}` : 'Only just: work must begin today'
+  return `${words}, with a day for the work and a day for the soak${taken ? `; ${taken}` : ''}.`
+}
+
+export function runsIntoWords(period: BlockedPeriod): string {
+  return `It will not be finished before ${day(period.fromDay)}, when the bench is taken (${period.why}), and then waits until after ${day(period.toDay)}.`
 }
 
 /** What runs on a job by itself. */

@@ -1,6 +1,4 @@
 import type { RuleSet } from '../../core/rules'
-import type { ModelSheet } from '../../core/sheet'
-import { adjusterOf } from '../../core/sheet'
 import type { ComparedCell, OpenItem, RunState } from '../../core/run'
 
 export interface Compliance { readonly kind: 'inside' | 'outside' | 'unproven', readonly words: string, readonly detail: readonly string[] }
@@ -19,8 +17,8 @@ export function compliance(cells: readonly ComparedCell[], rules: RuleSet, stale
 }
 
 /** What was done, from the record: adjusters turned, steps confirmed, accepted, skipped. */
-export function workDone(sheet: ModelSheet, run: RunState): string[] {
-  const turned = [...new Set(run.history.turns.map(t => t.designator))].map(d => `${d} (${adjusterOf(sheet, d).name})`)
+export function workDone(run: RunState): string[] {
+  const turned = [...new Set(run.history.turns.map(t => t.name ? `${t.designator} (${t.name})` : t.designator))]
   const done = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title)
   return [
     turned.length > 0 ? `Adjusted: ${turned.join(', ')}` : 'Nothing was adjusted',

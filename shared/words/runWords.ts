@@ -1,5 +1,5 @@
 import { format } from 'date-fns'
-import { GOES_STALE, adjusterOf, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
+import { GOES_STALE, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
 import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
 import { groupDigits, showPlain, voltsToDbm } from '../../core/quantity'
 import { channelName } from '../../core/rules'
@@ -18,18 +18,18 @@ export function day(iso: string | null): string {
 }
 
 /** "CT1 (reference trimmer) turned 10:32, seen by the reading" */
-export function turnWords(sheet: ModelSheet, turns: readonly Turn[]): string {
+export function turnWords(turns: readonly Turn[]): string {
   const names = [...new Set(turns.map(t => t.designator))]
   const last = turns.at(-1)
   if (!last) return ''
   const how = last.inferred ? 'the reading shows that it was turned' : 'turned'
-  const what = names.length === 1 ? `${names[0]} (${adjusterOf(sheet, names[0]!).name})` : names.length > 3 ? `${names[0]} to ${names.at(-1)}` : names.join(', ')
+  const what = names.length === 1 ? (last.name ? `${last.designator} (${last.name})` : last.designator) : names.length > 3 ? `${names[0]} to ${names.at(-1)}` : names.join(', ')
   return `${what}: ${how} at ${clockTime(last.atMs)}`
 }
 
-export function staleWords(sheet: ModelSheet, turns: readonly Turn[]): string {
+export function staleWords(turns: readonly Turn[]): string {
   const last = turns.at(-1)
-  return last ? `${turnWords(sheet, turns)}; ${GOES_STALE[adjusterOf(sheet, last.designator).role].because}` : ''
+  return last ? `${turnWords(turns)}; ${GOES_STALE[last.role].because}` : ''
 }
 
 /** Which step is next and why, in one sentence. */
@@ -38,7 +38,7 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
   switch (next.reason.kind) {
     case 'not-measured': return `${title}: not measured yet`
     case 'in-progress': return `${title}: under way`
-    case 'stale': return `${title}: stale. ${staleWords(sheet, next.reason.turns)}`
+    case 'stale': return `${title}: stale. ${staleWords(next.reason.turns)}`
     case 'outside': return `${title}: ${next.reason.verdict} its target`
     case 'cannot-tell': return `${title}: the instrument cannot tell`
     case 'unconfirmed': return `${title}: inside, not confirmed`

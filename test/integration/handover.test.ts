@@ -1,5 +1,6 @@
 import { createHash, randomUUID } from 'node:crypto'
 import pg from 'pg'
+import sharp from 'sharp'
 import { extractText, getDocumentProxy } from 'unpdf'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/formats'
@@ -45,6 +46,19 @@ describe('PDF', () => {
     const raw = Buffer.from(bytes).toString('latin1')
     expect(raw).toMatch(/\/FontFile[23]/)
     expect(raw).not.toMatch(/\/Subtype \/Image/)
+  })
+  it('for the shop shows the photos of the job, turned and with arrows, and the band as vectors', async () => {
+    const id = await house.newJob({ owner: 'Barge Heron' })
+    const photo = await sharp({ create: { width: 640, height: 400, channels: 3, background: '#7a8' } }).jpeg().toBuffer()
+    const photoId = randomUUID()
+    await fetch(`${house.address}/api/jobs/${id}/attachments?${new URLSearchParams({ id: photoId, kind: 'photo', about: 'positions', name: 'board' })}`, { method: 'POST', body: new Uint8Array(photo) })
+    await house.request('PATCH', `/api/attachments/${photoId}`, { version: 1, rotation: 90, arrows: [{ x1: 0.1, y1: 0.1, x2: 0.6, y2: 0.6 }] })
+    const shop = await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)
+    expect(shop.text).toMatch(/Photos board, positions/)
+    const raw = Buffer.from(shop.bytes).toString('latin1')
+    expect(raw, 'turned upright').toMatch(/\/Width 400\s+\/Height 640|\/Height 640\s+\/Width 400/)
+    expect(Buffer.from((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner`)).bytes).toString('latin1')).not.toMatch(/\/Subtype \/Image/)
+    expect((await pdf(`/api/jobs/${idOf(229)}/handover.pdf?copy=shop`)).text).toMatch(/Power, high, W: before hollow/)
   })
   it('writes other scripts, and marks what no font holds instead of leaving it out', async () => {
     const id = await house.newJob({ owner: '\u0141ukasz \u039d\u03af\u03ba\u03bf\u03c2 \u0418\u0432\u0430\u043d \u4e2d', complaint: 'a\nb' })

@@ -28,7 +28,8 @@ describe('finding a job', () => {
     for (const words of ['heron', '\u00d8STERHOLT', '41877', `w-${String(a.number).padStart(4, '0')}`, '\u0441\u043b\u044b\u0448', 'burnt track', 'sc2078', 'regulator shorted', 'heron burnt 27f', 'osmund 27f heron']) expect(await owners({ words }), words).toEqual(['Barge Heron (Marit \u00d8sterholt)'])
     expect(await owners({ words: 'heron nowhere' })).toEqual([])
     expect(await owners({ words: '100%' })).toEqual([])
-    expect((await ask({ words: 'burnt' })).jobs[0]!.excerpt).toMatch(/burnt track/)
+    expect((await ask({ words: 'burnt' })).jobs[0]!.excerpt, 'as it was written').toMatch(/^found a burnt track/)
+    expect((await ask({ words: 'heron' })).jobs[0]!.excerpt, 'the line itself shows it').toBe('')
   })
   it('through filters: model, state, confirmed cause; short words among the newest', async () => {
     expect(await owners({ causeId: 'regulator-shorted' })).toHaveLength(1)

@@ -29,6 +29,18 @@ const GOOD = [
   { kind: 'cause-confirmed', causeId: 'coils-off', text: '' },
 ]
 
+describe('days the bench is taken', () => {
+  it('are kept once, listed while they last, and given up; a day that is none is refused by name', async () => {
+    const period = { id: crypto.randomUUID(), fromDay: '2031-07-01', toDay: '2031-08-15', why: 'boat season' }
+    expect(await house.request('POST', '/api/blocked-periods', period)).toMatchObject({ status: 200, body: [period] })
+    expect(await house.request('POST', '/api/blocked-periods', period)).toMatchObject({ body: [period] })
+    expect(await house.request('POST', '/api/blocked-periods', { ...period, id: crypto.randomUUID(), fromDay: '2001-07-01', toDay: '2001-07-02' })).toMatchObject({ body: [period] })
+    expect((await house.request('POST', '/api/blocked-periods', { ...period, toDay: '2031-06-30' })).error).toMatchObject({ code: 'invalid-field', field: 'toDay' })
+    expect((await house.request('POST', '/api/blocked-periods', { ...period, fromDay: '2031-02-30' })).error).toMatchObject({ code: 'invalid-field', field: 'fromDay' })
+    expect((await house.request('DELETE', `/api/blocked-periods/${period.id}`)).body).toEqual([])
+  })
+})
+
 describe('work beside the readings', () => {
   it('comes back as it was sent, kind by kind', async () => {
     const id = await house.newJob()

@@ -3,11 +3,13 @@ import { computed } from 'vue'
 import { GOES_STALE, adjusterOf, type ModelSheet, type Step } from '../../../core/sheet'
 import type { Turn } from '../../../core/run'
 import { clockTime, keyDownWords } from '../../../shared/words/runWords'
+import type { NewWorkEvent } from '../../composables/useEventForm'
+import OtherTurned from '../work/OtherTurned.vue'
 import BoardMap from './BoardMap.vue'
 
 /** What the hands do: which adjuster, where, with what, and what it spoils. */
 const props = defineProps<{ sheet: ModelSheet, step: Step, turns: readonly Turn[] }>()
-const emit = defineEmits<{ turned: [designators: string[]] }>()
+const emit = defineEmits<{ turned: [designators: string[]], other: [event: NewWorkEvent] }>()
 const adjusters = computed(() => props.step.adjusters.map(d => adjusterOf(props.sheet, d)))
 const single = computed(() => adjusters.value.length === 1 ? adjusters.value[0]! : null)
 const cautions = computed(() => [...props.step.cautions, ...new Set(adjusters.value.flatMap(a => a.caution ? [a.caution] : []))])
@@ -35,6 +37,7 @@ const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.
       <v-btn size="small" height="44" block @click="emit('turned', step.adjusters as string[])">Mark as turned <kbd>A</kbd></v-btn>
       <p v-if="single && lastTurn(single.designator)" class="quiet">turned {{ clockTime(lastTurn(single.designator)!.atMs) }}{{ lastTurn(single.designator)!.inferred ? ', seen by the reading' : '' }}</p>
     </div>
+    <OtherTurned class="other" size="small" height="44" variant="text" @send="e => emit('other', e)" />
     <div class="care"><p v-for="c in cautions" :key="c">{{ c }}</p><p>{{ keyDownWords(step) }}</p></div>
   </section>
 </template>

@@ -13,7 +13,7 @@ defineProps<{ sheet: ModelSheet, state: StepState, point: MeasurePoint, missing:
     <p class="do">{{ state.step.instruction }}</p>
     <p class="why">{{ state.step.why }}</p>
     <p v-if="missing.length > 0" class="needs"><StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now may have to be taken again.</p>
-    <p v-else-if="state.status === 'stale'" class="needs"><StateMark mark="stale" /> Take it again. {{ staleWords(sheet, state.staleBy) }}.</p>
+    <p v-else-if="state.status === 'stale'" class="needs"><StateMark mark="stale" /> Take it again. {{ staleWords(state.staleBy) }}.</p>
     <p v-else-if="next" class="needs"><StateMark mark="partial" /> Next is {{ next }}</p>
     <div class="cond">
       <span v-for="c in conditionsWords(point.state, sheet.planId)" :key="c.label">{{ c.label }} <b>{{ c.value }}</b></span>

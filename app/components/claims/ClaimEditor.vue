@@ -58,7 +58,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
 .claims { border: 0; padding: 0; min-width: 0; }
 legend { font-weight: 600; font-size: 14px; margin-bottom: 6px; }
 legend .quiet { font-weight: 400; font-size: 12.5px; }
-.claim { display: grid; grid-template-columns: 96px 150px minmax(150px, 1fr) minmax(150px, 1.2fr) auto; gap: 8px; align-items: center; margin-bottom: 8px; }
+.claim { display: grid; grid-template-columns: 84px 136px minmax(190px, 1.3fr) minmax(140px, 1fr) auto; gap: 8px; align-items: center; margin-bottom: 8px; }
 select, input { height: 46px; width: 100%; padding: 0 10px; font: inherit; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
 .number { display: flex; align-items: center; gap: 6px; }
 .number input { width: 100px; font-family: var(--figures); }

@@ -3,12 +3,14 @@ import { useForm } from 'vee-validate'
 import { computed } from 'vue'
 import type { RuleSet } from '../../../core/rules'
 import { coversPlan } from '../../../core/rules'
+import { outlook, runsInto, type BlockedPeriod } from '../../../core/work'
 import { SHEETS, modelSheet } from '../../../core/sheet'
 import { intakeBody, type Intake } from '../../../shared/job'
+import { outlookWords, runsIntoWords } from '../../../shared/words/benchWords'
 import type { Failure } from '../../logic/failureWords'
 import ClaimEditor from '../claims/ClaimEditor.vue'
 
-const props = defineProps<{ initial: Intake, ruleSets: readonly RuleSet[], action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean }>()
+const props = defineProps<{ initial: Intake, ruleSets: readonly RuleSet[], action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean, /** days on which the bench is taken */ blocked?: readonly BlockedPeriod[] }>()
 const emit = defineEmits<{ done: [intake: Intake], set: [sheetId: string, serial: string] }>()
 
 const { defineField, handleSubmit, errors, setFieldValue, submitCount } = useForm({ validationSchema: intakeBody, initialValues: props.initial })
@@ -29,6 +31,14 @@ const models = SHEETS.map(s => ({ value: s.id, title: s.model, subtitle: s.descr
 const choices = computed(() => props.ruleSets.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const rules = computed(() => props.ruleSets.find(r => r.id === ruleSetId.value))
 const otherPlan = computed(() => rules.value?.planId && sheetId.value && !coversPlan(rules.value.planId, modelSheet(sheetId.value).planId))
+const today = new Date().toISOString().slice(0, 10)
+/** Whether the promise can be kept, while it is made. */
+const timely = computed(() => {
+  const blocked = props.blocked ?? []
+  if (promisedOn.value && !errors.value.promisedOn) return outlookWords(outlook(promisedOn.value, 'intake', today, blocked))
+  const period = runsInto('intake', today, blocked)
+  return period ? runsIntoWords(period) : ''
+})
 const messages = (field: keyof Intake) => errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
 function chooseModel(id: string) {
   setFieldValue('ruleSetId', modelSheet(id).defaultRuleSetId)
@@ -45,10 +55,11 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="Numbers go below as claims, so that a measurement can settle them" persistent-hint /></div>
     <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
     <v-text-field v-model="accessories" label="Accessories and seal" :error-messages="messages('accessories')" />
-    <div class="wide"><v-textarea v-model="boxNote" label="Note found in the box" rows="1" auto-grow max-rows="6" :error-messages="messages('boxNote')" hint="Look through the whole package, lids too: a note found after the work repeats the work" persistent-hint /></div>
     <v-text-field v-model="mayDo" label="May be done without asking" :error-messages="messages('mayDo')" />
+    <div class="wide"><v-textarea v-model="boxNote" label="Note found in the box" rows="1" auto-grow max-rows="6" :error-messages="messages('boxNote')" hint="Look through the whole package, lids too: a note found after the work repeats the work" persistent-hint /></div>
     <v-text-field v-model="promisedOn" label="Promised" type="date" :error-messages="messages('promisedOn')" />
     <v-select v-model="ruleSetId" label="Rule set where it will be used" :items="choices" :error-messages="messages('ruleSetId')" />
+    <p v-if="timely" class="care wide" role="status">{{ timely }}</p>
     <p v-if="otherPlan" class="care wide">{{ rules!.name }} covers other channels than this set transmits on. The limits are applied, but the set does not belong under these rules.</p>
     <p v-if="failure && !failure.field" class="care wide" role="alert">{{ failure.words }} What you typed is still here.</p>
     <p v-if="submitCount > 0 && Object.keys(errors).length > 0" class="care wide" role="alert">{{ Object.values(errors)[0] }}</p>

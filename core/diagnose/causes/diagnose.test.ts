@@ -45,6 +45,13 @@ describe('other kinds of sets', () => {
     expect(leads(LX8, 'multimode', ssb({ imd3Db: 16 }), 'modulation', [made('drop-6db', 'stays')])).toBe('no-idle-current')
     expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.4 }), 'modulation')).toBe('average-meter')
   })
+  it('F50, F37, F16, F49: the control left up, the menu value, the claim, the antenna', () => {
+    expect(leads(LX8, 'multimode', { powerW: () => 8 }, 'power', [made('control-at', 'up')])).toBe('control-left-up')
+    expect(leads(LX8, 'multimode', { powerW: () => 8 }, 'power', [made('control-at', 'mark'), made('travel', 'acts')])).not.toBe('control-left-up')
+    expect(leads(P5, 'kit', { referencePpm: -4.2, txErrorHz: () => -60 }, 'frequency', [made('standard-beat', 'below')])).toBe('reference-value')
+    expect(leads(TALLIS, 'high', {}, 'power', [made('claimed-pep', 'beyond')])).toBe('inflated-claim')
+    expect(leads(LX8, 'multimode', {}, 'power', [made('dummy-swr', 'antenna')])).toBe('antenna-mismatch')
+  })
   it('F33, F75, F35, F78: one sideband off, one block off, VCO at its end, carrier leak', () => {
     expect(leads(LX8, 'multimode', ssb({ errorHz: { USB: 700, LSB: 4 } }), 'frequency')).toBe('mode-offset-off')
     expect(leads(LX8, 'multimode', { txErrorHz: c => c > 40 && c <= 80 ? 10_010 : 10 }, 'frequency')).toBe('sister-model')
@@ -129,6 +136,11 @@ describe('patterns of the catalogue', () => {
   it('F55, F54: deviation above its target, and a dirty preset', () => {
     expect(first(OSMUND_27F, { deviationHz: { up: 3100, down: 3050 } }, 'modulation')).toBe('deviation-preset-high')
     expect(first(OSMUND_27F, { deviationHz: { up: 600, down: 600 } }, 'modulation', [made('preset-feel', 'jumps')])).toBe('dirty-preset')
+  })
+  it('F03: held by the limiter and yet past full depth, the meter alone rising: audio or limiter down', () => {
+    const over = { depthAt: (db: number) => 1.15 * Math.min(1.03, 10 ** (db / 20)) }
+    expect(first(OSMUND_40A, over, 'modulation', [made('past-full', 'meter-alone'), made('limiter-parts', 'there')])).toBe('audio-too-high')
+    expect(first(OSMUND_40A, { depthAt: (db: number) => 1.15 * 10 ** (db / 20) }, 'modulation', [made('limiter-parts', 'missing')])).not.toBe('audio-too-high')
   })
   it('F38: threshold eight times too high with the meter low: the front end; the meter alone: its preset', () => {
     expect(first(OSMUND_40A, { thresholdRatio: 8, sMeterUnits: 5.8, sinadDb: { high: 0.5, low: 0.1 } }, 'receiver')).toBe('front-end')

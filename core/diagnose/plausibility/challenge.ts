@@ -39,6 +39,8 @@ export interface RowUnderDoubt {
   readonly earlier: (quantity: Quantity) => Reading | null
   /** largest PEP that the same final reached on SSB [W]; null = not measured */
   readonly pepMostW: number | null
+  /** largest power of this job whose supply current says that it is real [W]; null = none */
+  readonly provenW: number | null
   /** other rows called fully modulated on a carrier under the same controls */
   readonly otherFull: readonly { readonly title: string, readonly pepW: number }[]
 }

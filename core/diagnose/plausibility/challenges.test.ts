@@ -5,18 +5,18 @@ import { ruleSet } from '../../rules'
 import { pointOf } from '../../sheet'
 import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { ALONE } from '../../../test/fixtures/doubts'
-import { challenges, leastSensitivityV, plausibleForms } from './index'
+import { challenges, leastSensitivityV, plausibleForms, type RowUnderDoubt } from './index'
 
 const CONDITIONS: RowConditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: 13.8, load: '', onTimeS: null }
 
-function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, conditions: Partial<RowConditions> = {}, bound = 0) {
+function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, conditions: Partial<RowConditions> = {}, bound = 0, more: Partial<RowUnderDoubt> = {}) {
   const point = pointOf(OSMUND_27F, null, pointId)
   const readings = Object.entries(values).map(([quantity, value], i) => ({ id: String(i), quantity: quantity as Quantity, value, standardUncertainty: boundToStandard(bound), source: 'typed' as const, instrument: null }))
   const askedOf = (quantity: Quantity) => {
     const want = point.wants.find(w => w.quantity === quantity)
     return want ? asked(OSMUND_27F, ruleSet('R-UK27'), want, point.state) : null
   }
-  return challenges({ sheet: OSMUND_27F, point, conditions: { ...CONDITIONS, ...conditions }, readings, askedOf, ...ALONE })
+  return challenges({ sheet: OSMUND_27F, point, conditions: { ...CONDITIONS, ...conditions }, readings, askedOf, ...ALONE, ...more })
 }
 const names = (...args: Parameters<typeof rulesOf>) => rulesOf(...args).map(c => c.rule)
 
@@ -44,6 +44,11 @@ describe('P06, more power than the supply gives', () => {
   })
 })
 describe('P10, wrong scale', () => {
+  it('is not suspected where another row\u2019s supply current says that such a power is real', () => {
+    expect(rulesOf('high-20', { powerW: 20 }).map(c => c.rule)).toEqual(['P10'])
+    expect(rulesOf('high-20', { powerW: 20 }, {}, 0, { provenW: 21 })).toEqual([])
+    expect(rulesOf('high-20', { powerW: 40 }, {}, 0, { provenW: 21 }).map(c => c.rule)).toEqual(['P10'])
+  })
   it('40 W from a 4 W set is ten times 4 W', () => expect(rulesOf('high-20', { powerW: 40 })).toMatchObject([{ rule: 'P10', factor: 10, likelyW: 4 }]))
   it('6 W from a 4 W set is too much, but no scale', () => expect(names('high-20', { powerW: 6 })).toEqual([]))
 })

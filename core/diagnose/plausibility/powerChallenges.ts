@@ -38,9 +38,10 @@ function wrongScale(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const asked = row.askedOf('powerW')
   const ratedW = asked?.limit?.high ?? asked?.window?.high
   if (ratedW == null || mean.value <= BEYOND_RATING * ratedW) return []
-  // A current beyond anything healthy says that the power is real.
+  // A current beyond anything healthy says that the power is real, here or in another row.
   const current = readingIn(row, 'supplyA')
   if (current && current.value - bound(current) > row.sheet.keyedA.high) return []
+  if (row.provenW !== null && mean.value - bound(mean) <= row.provenW) return []
   const factor = RANGE_FACTORS.find(f => Math.abs(mean.value / f / ratedW - 1) <= EXPLAINED_WITHIN)
   return factor ? [{ rule: 'P10', quantity: 'powerW', readW: mean.value, factor, likelyW: mean.value / factor }] : []
 }

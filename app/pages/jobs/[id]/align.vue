@@ -95,7 +95,7 @@ useBenchKeys({
         <StepActions :confirming="confirm.what.value" :listening="listen.on.value" :holding="hold !== null" @take="takeNow" @type="type('')" @confirm="confirm.confirm" @listen="listen.toggle" @hold="toggleHold" @note="noting = true" @strike="strikeLast" @back="move(-1)" @next="move(1)" />
       </div>
     </section>
-    <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" @turned="turned" />
+    <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" @turned="turned" @other="e => job.append(e)" />
     <TextDialog :open="noting" title="Note" :hint="`to ${state.step.title}`" label="Note" action="Keep" @close="noting = false" @done="note" />
     <TextDialog :open="striking !== null" title="Strike out the last reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" @close="striking = null" @done="strike" />
     <TextDialog :open="reopening" title="Reopen the step" label="Why" action="Reopen" @close="reopening = false" @done="reopen" />

@@ -1,10 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
+import OtherTurned from '../../../components/work/OtherTurned.vue'
 import PartForms from '../../../components/work/PartForms.vue'
 import QuestionList from '../../../components/work/QuestionList.vue'
 import { owedAfterFinal, questions, waits } from '../../../../core/work'
-import type { PartChanged, PartTested, Treated } from '../../../../core/run'
+import type { PartChanged, PartTested, Treated, UnlistedTurned } from '../../../../core/run'
 import { useEventForm } from '../../../composables/useEventForm'
+import { ROLE_WORDS } from '../../../../shared/words/roleWords'
 import { useJobStore } from '../../../stores/job'
 
 const store = useJobStore()
@@ -12,6 +14,7 @@ const { problem, send, wrong } = useEventForm(store.append)
 const changed = computed(() => store.events.filter((e): e is PartChanged => e.kind === 'part-changed'))
 const tested = computed(() => store.events.filter((e): e is PartTested => e.kind === 'part-tested'))
 const treated = computed(() => store.events.filter((e): e is Treated => e.kind === 'treated'))
+const unlisted = computed(() => store.events.filter((e): e is UnlistedTurned => e.kind === 'unlisted-turned'))
 const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
 </script>
 
@@ -22,9 +25,11 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
     <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
     <QuestionList :questions="questions(store.events)" :waits="waits(store.events)" :wrong="wrong" @send="send" />
     <PartForms :changed="changed" :tested="tested" :treated="treated" :owed="owed" :wrong="wrong" @send="send" />
+    <section class="other"><h2>Turned, but not on the sheet</h2><ul><li v-for="t in unlisted" :key="t.id"><b>{{ t.name }}</b> <span class="quiet">{{ ROLE_WORDS[t.role] }}; stood {{ t.startPosition || 'nobody knows where' }}</span></li></ul><OtherTurned :wrong="wrong" @send="send" /></section>
   </div>
 </template>
 
 <style scoped>
+.other { margin-top: 20px; }
 .wrong { color: var(--out); font-weight: 600; }
 </style>

@@ -6,9 +6,11 @@ const ssb = { domain: 'modulation', modes: ['USB', 'LSB'] } as const
 
 export const MODULATION_CAUSES: readonly Cause[] = [
   { ...am, id: 'limiter-missing', row: 'F04', title: 'Modulation limiter removed or open', remedy: 'Refit the parts of the drawing, then set the depth.', prior: 2.5,
-    shows: { 'depth': { over: 0.93, right: 0.06 }, 'depth-level': { follows: 0.95 }, 'limiter-parts': { missing: 0.95 }, 'preset-feel': { smooth: 0.6, end: 0.3 }, 'crest': { clean: 0.55, over: 0.3, flat: 0.15 }, 'adjacent': { dirty: 0.93 } } },
+    shows: { 'depth': { over: 0.93, right: 0.06 }, 'depth-level': { follows: 0.95 }, 'limiter-parts': { missing: 0.95 }, 'past-full': { 'meter-alone': 0.7 }, 'preset-feel': { smooth: 0.6, end: 0.3 }, 'crest': { clean: 0.55, over: 0.3, flat: 0.15 }, 'adjacent': { dirty: 0.93 } } },
   { ...am, id: 'modulation-preset-end', row: 'F04', title: 'Modulation preset at its end', remedy: 'Set the preset; the microphone gain is not the cure.', prior: 1.5,
-    shows: { 'depth': { over: 0.95 }, 'depth-level': { stuck: 0.93 }, 'preset-feel': { end: 0.75, smooth: 0.22 }, 'crest': { clean: 0.55, over: 0.25, flat: 0.2 }, 'adjacent': { dirty: 0.93 } } },
+    shows: { 'depth': { over: 0.95 }, 'depth-level': { stuck: 0.93 }, 'past-full': { 'meter-alone': 0.7 }, 'preset-feel': { end: 0.75, smooth: 0.22 }, 'crest': { clean: 0.55, over: 0.25, flat: 0.2 }, 'adjacent': { dirty: 0.93 } } },
+  { ...am, id: 'audio-too-high', row: 'F03', title: 'Limiter lets the audio past full depth: power outside the channel', remedy: 'Audio or limiter down until the meter rises no more than the crest does.', prior: 1.5,
+    shows: { 'depth': { over: 0.93, right: 0.06 }, 'depth-level': { follows: 0.65, stuck: 0.3 }, 'past-full': { 'meter-alone': 0.95 }, 'preset-feel': { smooth: 0.9 }, 'crest': { clean: 0.55, over: 0.3, flat: 0.15 }, 'adjacent': { dirty: 0.93 } } },
   { ...am, id: 'modulation-preset-low', row: 'F10', title: 'Limiter set too low', remedy: 'Set the modulation preset after the carrier.', prior: 2,
     shows: { 'depth': { low: 0.96 }, 'depth-level': { held: 0.93 }, 'crest': { clean: 0.95 }, 'preset-feel': { smooth: 0.9 } } },
   { ...am, id: 'weak-audio', row: 'F10', title: 'Audio too weak', remedy: 'Find where the tone is lost: socket, gain, coupling, amplifier.', prior: 1,

@@ -1,0 +1,4 @@
+import { blockedPeriods } from '../../services/blockedPeriods'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(() => blockedPeriods())
