@@ -45,7 +45,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
       <select :value="c.kind" aria-label="how it was said" @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"><option v-for="k in KINDS" :key="k">{{ k }}</option></select>
       <span class="number"><input class="fig" inputmode="decimal" :value="texts[c.id]" aria-label="number" :aria-invalid="wrong(c)" @input="type(c.id, ($event.target as HTMLInputElement).value)"> {{ CLAIM_QUANTITIES[c.quantity].shownUnit }}</span>
       <select :value="c.quantity" aria-label="of what" @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"><option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option></select>
-      <input class="meter" :value="c.meter" maxlength="100" placeholder="the owner's meter, if named" aria-label="the owner's meter" @input="change(c.id, { meter: ($event.target as HTMLInputElement).value })">
+      <input class="meter" :value="c.meter" maxlength="100" placeholder="owner's meter" aria-label="the owner's meter" @input="change(c.id, { meter: ($event.target as HTMLInputElement).value })">
       <button type="button" aria-label="remove this claim" @click="remove(c.id)">Remove</button>
       <p v-if="wrong(c)" class="problem">A claim needs a number, like 3 or 2.5; without one, leave it in the complaint.</p>
     </div>
