@@ -13,7 +13,7 @@ export const POWER_CAUSES: readonly Cause[] = [
   { ...base, id: 'carrier-high-set', row: 'F05', title: 'Carrier or power set too high', remedy: 'Down to the rule set and to a quarter of the PEP the set can reach; then depth again.', prior: 2,
     shows: { 'power': { 'high': 0.9, 'far-high': 0.05 }, 'current': { right: 0.6, high: 0.4 }, 'travel': { acts: 0.95 }, 'low-switch': { ten: 0.5, large: 0.45 }, 'depth': { low: 0.4, right: 0.5 }, 'crest': { flat: 0.6, clean: 0.35 } } },
   { ...base, id: 'control-left-up', row: 'F50', title: 'Carrier or RF-power control left up from another mode', remedy: 'Control to its mark for AM before keying; the mark stands on the handover.', prior: 1.5, kinds: ['multimode', 'menu-mobile', 'high-power', 'hybrid-valve'],
-    shows: { 'power': { 'high': 0.55, 'far-high': 0.4 }, 'current': { right: 0.5, high: 0.5 }, 'control-at': { up: 0.95 }, 'travel': { acts: 0.95 }, 'depth': { low: 0.4, right: 0.5 }, 'crest': { flat: 0.6, clean: 0.35 } } },
+    shows: { 'power': { 'high': 0.8, 'far-high': 0.15 }, 'current': { right: 0.5, high: 0.5 }, 'control-at': { up: 0.95 }, 'travel': { acts: 0.95 }, 'depth': { low: 0.45, right: 0.54 }, 'crest': { flat: 0.6, clean: 0.35 } } },
   { ...base, id: 'antenna-mismatch', row: 'F49', title: 'Antenna, tuner or cable', remedy: 'Match at half the level, then full; the set itself is right on the dummy load.', prior: 1,
     shows: { 'dummy-swr': { antenna: 0.97 } } },
   { ...base, id: 'inflated-claim', row: 'F16', title: 'The claim: more PEP than the output devices can give', remedy: 'Give a figure of your own: tone, envelope and DC input. A peak meter overshoots, splatter adds.', prior: 1, kinds: ['high-power', 'hybrid-valve', 'multimode'],

@@ -1,0 +1,67 @@
+import { unzip, type Unzipped } from 'fflate'
+import { bytesSource, sliceSource, type ByteSource } from './byteSource'
+import { badRecording } from './recording'
+
+const BLOCK = 512
+const MOST_MEMBERS = 200
+/** A ZIP is unpacked in memory: what would come out larger than this is refused before it is unpacked. */
+const MOST_UNPACKED_BYTES = 1024 * 1024 * 1024
+
+/**
+ * The members of a tar archive, where they lie in it; nothing is copied. POSIX ustar: name, octal size at byte 124, type at 156.
+ * @throws {CoreError} bad-recording: no tar archive, or cut
+ */
+export async function tarMembers(source: ByteSource): Promise<ByteSource[]> {
+  const members: ByteSource[] = []
+  for (let at = 0; at + BLOCK <= source.size && members.length < MOST_MEMBERS;) {
+    const header = await source.read(at, BLOCK)
+    if (header.every(b => b === 0)) break
+    if (!checksumHolds(header)) throw badRecording(source.name, 'archive', `byte ${at} is no tar header`)
+    const size = Number.parseInt(textOf(header, 124, 12), 8)
+    if (!(size >= 0) || at + BLOCK + size > source.size) throw badRecording(source.name, 'archive', `"${textOf(header, 0, 100)}" is cut`)
+    const kind = header[156]!
+    if (kind === 0 || kind === 0x30) members.push(sliceSource(source, baseName(textOf(header, 0, 100)), at + BLOCK, size))
+    at += BLOCK + Math.ceil(size / BLOCK) * BLOCK
+  }
+  return members
+}
+
+function checksumHolds(header: Uint8Array): boolean {
+  const said = Number.parseInt(textOf(header, 148, 8), 8)
+  let sum = 0
+  for (let n = 0; n < BLOCK; n++) sum += n >= 148 && n < 156 ? 0x20 : header[n]!
+  return sum === said
+}
+
+function textOf(bytes: Uint8Array, from: number, length: number): string {
+  const field = bytes.subarray(from, from + length)
+  const end = field.indexOf(0)
+  return new TextDecoder().decode(end < 0 ? field : field.subarray(0, end)).trim()
+}
+
+const baseName = (path: string) => path.slice(path.lastIndexOf('/') + 1)
+
+/**
+ * The SigMF members of a ZIP archive, unpacked.
+ * @throws {CoreError} bad-recording: damaged, or larger unpacked than memory should hold
+ */
+export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
+  if (source.size > MOST_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'is larger than 1 GB')
+  const bytes = await source.read(0, source.size)
+  let unpacked = 0
+  const wanted = (file: { name: string, originalSize: number }) => /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MOST_UNPACKED_BYTES
+  const files = await new Promise<Unzipped>((done, fail) => {
+    unzip(bytes, { filter: wanted }, (error, data) => error ? fail(badRecording(source.name, 'archive', 'is damaged, or no ZIP')) : done(data))
+  })
+  if (unpacked > MOST_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'would unpack to more than 1 GB')
+  return Object.entries(files).map(([name, data]) => bytesSource(baseName(name), data))
+}
+
+/** The one recording in an archive. @throws {CoreError} bad-recording: none, or several */
+export function pairIn(archive: string, members: readonly ByteSource[]): { meta: ByteSource, data: ByteSource } {
+  const metas = members.filter(m => m.name.endsWith('.sigmf-meta'))
+  if (metas.length !== 1) throw badRecording(archive, 'archive', metas.length === 0 ? 'holds no .sigmf-meta' : `holds ${metas.length} recordings; one is handled`)
+  const data = members.find(m => m.name === metas[0]!.name.replace(/meta$/, 'data'))
+  if (!data) throw badRecording(archive, 'archive', `holds no data for ${metas[0]!.name}`)
+  return { meta: metas[0]!, data }
+}

@@ -1,0 +1,100 @@
+import type { SampleBlock } from '../../formats/recording'
+
+/** Counts and moments of all samples, gathered block by block. */
+export class HealthCounter {
+  private n = 0
+  private sumI = 0
+  private sumQ = 0
+  private sumII = 0
+  private sumQQ = 0
+  private sumIQ = 0
+  private atRail = 0
+  private flat = 0
+  private maxPower = 0
+  private maxPart = 0
+  private readonly rail: number
+
+  /** @param steps from zero to full scale of the converter; null = floating point */
+  constructor(private readonly steps: number | null) {
+    this.rail = steps === null ? 1 - 1e-6 : (steps - 1.01) / steps
+  }
+
+  add({ i, q }: SampleBlock): void {
+    const complex = q.length > 0
+    let [i1, i2, q1, q2] = [Number.NaN, Number.NaN, 0, 0]
+    for (let n = 0; n < i.length; n++) {
+      const x = i[n]!
+      const y = complex ? q[n]! : 0
+      this.sumI += x
+      this.sumQ += y
+      this.sumII += x * x
+      this.sumQQ += y * y
+      this.sumIQ += x * y
+      const ax = Math.abs(x)
+      const ay = Math.abs(y)
+      const most = ax > ay ? ax : ay
+      if (most >= this.rail) this.atRail++
+      if (most > this.maxPart) {
+        this.maxPart = most
+        this.flat = 0
+      }
+      const power = x * x + y * y
+      if (power > this.maxPower) this.maxPower = power
+      // Three alike at the very top of one part while the other moves, or in a row of sound: cut off.
+      if ((ax === this.maxPart && x === i1 && x === i2 && (!complex || y !== q1)) || (complex && ay === this.maxPart && y === q1 && y === q2 && x !== i1)) this.flat++
+      i2 = i1
+      i1 = x
+      q2 = q1
+      q1 = y
+    }
+    this.n += i.length
+  }
+
+  result(): RawHealth {
+    const n = Math.max(1, this.n)
+    const [dcI, dcQ] = [this.sumI / n, this.sumQ / n]
+    const [varI, varQ, cov] = [this.sumII / n - dcI * dcI, this.sumQQ / n - dcQ * dcQ, this.sumIQ / n - dcI * dcQ]
+    return {
+      count: this.n, dcI, dcQ, varI, varQ, cov, meanPower: (this.sumII + this.sumQQ) / n, maxPower: this.maxPower,
+      clippedRatio: Math.max(this.atRail, this.flat) / n, overload: this.isOverloaded(n),
+    }
+  }
+
+  /**
+   * A sine that just touches full scale dwells there too, the longer the coarser the converter: only more than twice that
+   * is clipping, or anything at the rail while the vector is longer than the rail allows on its way round.
+   */
+  private isOverloaded(n: number): boolean {
+    const touching = this.steps === null ? 0 : 4 * Math.sqrt(2 / this.steps) / Math.PI
+    const rails = this.atRail / n
+    const cut = rails > Math.max(2 * touching, 1e-3)
+    const beyond = rails > 1e-4 && Math.sqrt(this.maxPower) > 1.06
+    return cut || beyond || this.flat / n > 1e-3
+  }
+}
+
+export interface RawHealth {
+  readonly count: number
+  readonly dcI: number
+  readonly dcQ: number
+  readonly varI: number
+  readonly varQ: number
+  readonly cov: number
+  readonly meanPower: number
+  readonly maxPower: number
+  /** samples at full scale, or flat at the top */
+  readonly clippedRatio: number
+  readonly overload: boolean
+}
+
+/** Imbalance of I and Q from their second moments: gain of Q over I, lead of Q, and the mirror line it makes against a line. */
+export interface Imbalance { readonly gain: number, readonly phaseRad: number, readonly imageRatio: number }
+
+/** Valid where the signal itself has no mirror: its own square averages to nothing. Algebra: |1 - g e^-jp|^2 / |1 + g e^jp|^2. */
+export function imbalanceOf({ varI, varQ, cov }: RawHealth): Imbalance | null {
+  if (!(varI > 0) || !(varQ > 0)) return null
+  const gain = Math.sqrt(varQ / varI)
+  const phaseRad = Math.asin(Math.max(-1, Math.min(1, cov / Math.sqrt(varI * varQ))))
+  const cos = 2 * gain * Math.cos(phaseRad)
+  return { gain, phaseRad, imageRatio: (1 + gain * gain - cos) / (1 + gain * gain + cos) }
+}
