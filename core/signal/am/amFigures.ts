@@ -1,0 +1,136 @@
+import { meanPower, part, type Series } from '../series'
+import { distortionOf, drawComplex, extremes, linesOfCycle, complexCycle, withoutNoiseLines, LEAST_CYCLES, type Cycle } from '../tone/cycle'
+import { lineAmplitude } from '../tone/lines'
+import { note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
+import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
+import { sinadOf } from '../audio/sinad'
+
+/** Filter ripple, rounding and the harmonics that the channel does not hold: what is left without any noise [ratio]. */
+const FLOOR = 3e-4
+/** A trough of the in-phase part this far below zero, against the carrier, is a phase that flips. */
+const REVERSED = 0.02
+/** Demodulated tones are judged up to here [Hz]. */
+export const AM_AUDIO_HZ = 10_000
+const NEXT_TO_NOTHING = 0.02
+const VOICE_QUANTILE = 0.001
+
+export interface AmInput {
+  /** the modulated stretch, its carrier at 0 Hz with a phase that stands still */
+  readonly modulated: Series
+  /** a stretch of bare carrier in the same channel, with where it begins in the recording */
+  readonly bare: { readonly series: Series, readonly startS: number } | null
+  /** noise power per sample */
+  readonly noisePower: number
+  readonly toneHz: number | null
+  /** flat half-width of the channel [Hz] */
+  readonly passHz: number
+}
+
+export interface AmResult extends Measured<AmFigures> { readonly meanEnvelope: number, /** one cycle for a picture; null on voice */ readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null }
+
+/**
+ * Everything about amplitude modulation (C01 to C05). With a steady tone the envelope is averaged over its cycles, so that
+ * crest and trough carry no noise; voice is judged by its extremes.
+ */
+export function amFigures(input: AmInput): AmResult {
+  const { modulated, toneHz } = input
+  const steady = toneHz !== null && toneHz * modulated.re.length / modulated.rateHz >= LEAST_CYCLES
+  return steady ? withTone(input, toneHz) : withoutTone(input)
+}
+
+function withTone(input: AmInput, toneHz: number): AmResult {
+  const { modulated, noisePower, passHz } = input
+  const whole = complexCycle(modulated.re, modulated.im, modulated.rateHz, toneHz, passHz)
+  const lineNoise = Math.sqrt(noisePower * whole.noiseGain / whole.lines.length)
+  const cycle = withoutNoiseLines(whole, true, () => lineNoise)
+  const { re, im } = drawComplex(cycle)
+  const carrierPhase = phaseOf(cycle)
+  const inPhase = re.map((x, n) => x * Math.cos(carrierPhase) + im[n]! * Math.sin(carrierPhase))
+  // Where next to nothing is left, ripple of the channel would be counted as carrier if its size were taken.
+  const size = re.map((x, n) => Math.hypot(x, im[n]!))
+  const small = NEXT_TO_NOTHING * extremes(size).max
+  const envelope = size.map((y, n) => y > small ? y : Math.abs(inPhase[n]!))
+  const { max, min } = extremes(envelope)
+  const mean = extremes(size.map((y, n) => y > small ? y : inPhase[n]!)).mean
+  const sync = extremes(inPhase)
+  const noise = Math.sqrt(noisePower * cycle.noiseGain / 2)
+  const flips = sync.min < -Math.max(REVERSED * mean, 6 * noise)
+  const fit = flips ? null : fitFlanks(envelope, max)
+  const pinchedRatio = flips ? 0 : pinchedShare(envelope, fit, Math.max(0.01 * mean, 3 * noise))
+  const flatTopRatio = flatTopShare(fit, max)
+  const crest = flatTopRatio > 0 ? plateau(envelope, flatTopRatio) : max
+  const lines = linesOfCycle(flips ? inPhase : envelope, Math.min(cycle.harmonics, Math.max(2, Math.floor(AM_AUDIO_HZ / toneHz))))
+  const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
+  const trough = pinchedRatio > 0 || flips ? 0 : Math.max(0, min)
+  const values: AmFigures = {
+    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: lineAmplitude(lines[1]!) / mean,
+    pinchedRatio, flatTopRatio, pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(power), pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / (mean * mean),
+    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(envelopeSeries(modulated, flips, carrierPhase), modulated.rateHz, toneHz, 20, Math.min(AM_AUDIO_HZ, passHz)),
+    unmodulated: bareFigures(input, crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
+  }
+  return { values, uncertainty: uncertaintyOf(values, noise / mean, input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+}
+
+/** Voice, or too little of a tone: crest and trough as they were sampled, but for one in a thousand. */
+function withoutTone(input: AmInput): AmResult {
+  const { modulated, noisePower } = input
+  const envelope = Float64Array.from(modulated.re, (x, n) => Math.hypot(x, modulated.im[n]!)).sort()
+  const mean = Math.sqrt(Math.max((envelope.reduce((a, b) => a + b, 0) / envelope.length) ** 2 - noisePower / 2, 1e-30))
+  const at = (q: number) => envelope[Math.min(envelope.length - 1, Math.floor(q * envelope.length))]!
+  const [min, max] = [at(VOICE_QUANTILE), at(1 - VOICE_QUANTILE)]
+  const threshold = Math.max(0.01 * mean, 3 * Math.sqrt(noisePower))
+  const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
+  const values: AmFigures = {
+    depthPositive: max / mean - 1, depthNegative: 1 - min / mean, depthTrough: (max - min) / (max + min), depthFundamental: null,
+    pinchedRatio: threshold > 0.1 * mean ? 0 : envelope.findIndex(y => y >= threshold) / envelope.length, flatTopRatio: 0, pepDbfs: ratioToDb(max * max), meanPowerDbfs: ratioToDb(power), pepToCarrier: (max / mean) ** 2, meanToCarrier: power / (mean * mean),
+    audioHz: null, thd: null, sinadDb: null, unmodulated: bareFigures(input, max, min, mean), depthSynchronous: null,
+  }
+  const noise = Math.sqrt(noisePower / 2) / mean
+  return { values, uncertainty: uncertaintyOf(values, noise, input), notes: [note('no-tone', 'No steady tone was found in the modulation: depths are the extremes of the envelope, and contain noise.'), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
+}
+
+const phaseOf = ({ lines, harmonics }: Cycle) => Math.atan2(lines[harmonics]!.im, lines[harmonics]!.re)
+
+function envelopeSeries({ re, im }: Series, flips: boolean, phase: number): Float64Array {
+  const [c, s] = [Math.cos(phase), Math.sin(phase)]
+  return Float64Array.from(re, (x, n) => flips ? x * c + im[n]! * s : Math.hypot(x, im[n]!))
+}
+
+function bareFigures({ bare, noisePower }: AmInput, max: number, trough: number, mean: number): AmFigures['unmodulated'] {
+  if (!bare) return null
+  const carrier = Math.sqrt(Math.max(meanPower(bare.series) - noisePower, 1e-30))
+  return { depthPositive: max / carrier - 1, depthNegative: 1 - trough / carrier, carrierShift: mean / carrier - 1, startS: bare.startS }
+}
+
+function uncertaintyOf(v: AmFigures, noise: number, { modulated, noisePower, toneHz }: AmInput): Measured<AmFigures>['uncertainty'] {
+  const u = Math.hypot(noise, FLOOR)
+  const dbOf = (relative: number) => 20 / Math.LN10 * relative
+  const snr = Math.max(10 ** (v.meanPowerDbfs / 10) / Math.max(noisePower, 1e-30), 1)
+  const seconds = modulated.re.length / modulated.rateHz
+  return {
+    depthPositive: u, depthNegative: u, depthTrough: u, depthFundamental: u, pinchedRatio: v.pinchedRatio > 0 ? 2 * u + 0.002 : u, flatTopRatio: v.flatTopRatio > 0 ? 4 * u + 0.004 : u,
+    pepDbfs: dbOf(u / (1 + v.depthPositive)), meanPowerDbfs: dbOf(Math.hypot(FLOOR, 1 / Math.sqrt(2 * snr * modulated.re.length))), pepToCarrier: 2 * (1 + v.depthPositive) * u, meanToCarrier: 2 * u,
+    audioHz: toneHz === null ? null : Math.max(1e-6, Math.sqrt(6) / (Math.PI * seconds) / Math.sqrt(snr * modulated.re.length) / Math.max(v.depthFundamental ?? 1, 0.01)),
+    thd: v.thd === null ? null : u / Math.max(v.depthFundamental ?? 1, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,
+  }
+}
+
+function shapeNotes(v: AmFigures, flips: boolean, impliedCrest: number | null, crest: number): Note[] {
+  return [
+    ...(flips ? [note('phase-reversal', 'The carrier reverses its phase at the trough (a balanced modulator): it is over-modulated, not pinched off. depthSynchronous tells how far.')] : []),
+    ...(v.pinchedRatio > 0 ? [note('pinched-off', `The carrier is pinched off ${(100 * v.pinchedRatio).toFixed(1)} % of the time: the depth shown at the trough cannot exceed 100 %.`)] : []),
+    ...(impliedCrest !== null
+      ? [note('flat-topped', `The crest lies ${(20 * Math.log10(impliedCrest / crest)).toFixed(1)} dB below what the flanks imply.`), note('pep-disagrees', `PEP alone would say ${(100 * v.depthPositive).toFixed(0)} %, the trough says ${(100 * v.depthNegative).toFixed(0)} %.`)]
+      : []),
+  ]
+}
+
+function referenceNotes(v: AmFigures): Note[] {
+  return [note('carrier-reference', v.unmodulated ? 'Depths refer to the mean envelope; under "unmodulated" to the bare carrier of the same recording.' : 'Depths refer to the mean envelope over whole cycles: the recording holds no bare carrier, so a shift of the carrier cannot be told.')]
+}
+
+/** The audio of a stretch for whoever listens or draws: the envelope about its mean. */
+export function demodulated(series: Series, from: number, to: number): Float64Array {
+  const piece = part(series, from, to)
+  return envelopeSeries(piece, false, 0)
+}

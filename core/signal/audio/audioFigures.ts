@@ -1,0 +1,61 @@
+import { lineAmplitude, lineAt, strongestTone } from '../tone/lines'
+import { hann } from '../spectrum/window'
+import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
+import { powerOfTwoTo } from '../spectrum/fft'
+import { note, ratioToDb, type AudioFigures, type Measured } from '../result'
+import { sinadOf, withoutTone } from './sinad'
+
+/** Voice band of a SINAD [Hz] (common practice: 300 to 3400). */
+export const VOICE_HZ = [300, 3400] as const
+const LOWEST_HZ = 20
+const MOST_HARMONICS = 10
+const SILENCE_DBFS = -100
+/** The tone must stand out of its own noise by this much to be one [dB]. */
+const LEAST_SNR_DB = 3
+
+/**
+ * One tone of sound: fundamental, distortion, noise (TIA-603 usage, from memory). SINAD over the whole band is from 20 Hz to half the
+ * sample rate; THD is of the fundamental (THD-F), harmonics two to ten.
+ */
+export function audioFigures(x: Float64Array, rateHz: number): Measured<AudioFigures> & { signalPresent: boolean } {
+  const mean = x.reduce((a, b) => a + b, 0) / x.length
+  const ac = x.map(v => v - mean)
+  const power = ac.reduce((a, b) => a + b * b, 0) / x.length
+  const levelDbfs = ratioToDb(2 * power)
+  const tone = levelDbfs > SILENCE_DBFS ? strongestTone(ac, rateHz, LOWEST_HZ, rateHz / 2) : null
+  if (!tone || !standsOut(ac, rateHz, tone.hz)) return { values: empty(levelDbfs), uncertainty: {}, notes: [note('no-signal', levelDbfs > SILENCE_DBFS ? 'No tone stands out of the noise: nothing is read.' : 'Silence: nothing is read.')], signalPresent: false }
+  const window = hann(ac.length)
+  const at = (hz: number) => lineAmplitude(lineAt(ac, null, window.values, window.sum, hz / rateHz))
+  const fundamental = at(tone.hz)
+  const harmonics = Array.from({ length: MOST_HARMONICS - 1 }, (_, k) => (k + 2) * tone.hz).filter(hz => hz < 0.49 * rateHz).map(at)
+  const { residual, tonePower } = withoutTone(ac, rateHz, tone.hz)
+  const rest = residual.reduce((a, b) => a + b * b, 0) / residual.length
+  const distortion = harmonics.reduce((a, b) => a + b * b / 2, 0)
+  const noise = Math.max(rest - distortion, 1e-30)
+  const values: AudioFigures = {
+    fundamentalHz: tone.hz, levelDbfs, sinadDb: ratioToDb((tonePower + rest) / Math.max(rest, 1e-30)), sinadVoiceDb: sinadOf(ac, rateHz, tone.hz, ...VOICE_HZ),
+    thd: harmonics.length > 0 ? Math.sqrt(distortion / tonePower) : null, snrDb: ratioToDb(tonePower / noise), harmonicsDbc: harmonics.map(a => 20 * Math.log10(Math.max(a, 1e-15) / fundamental)),
+  }
+  const snr = tonePower / noise
+  const uncertainty = {
+    fundamentalHz: Math.sqrt(6 / (snr * x.length)) * rateHz / (Math.PI * x.length), levelDbfs: Math.max(0.001, 8.7 / Math.sqrt(2 * snr * x.length)), sinadDb: Math.max(0.01, 8.7 / Math.sqrt(x.length)), sinadVoiceDb: 0.2,
+    thd: Math.sqrt(1.5 * noise / x.length / tonePower), snrDb: Math.max(0.05, 8.7 / Math.sqrt(x.length)),
+  }
+  return { values, uncertainty, notes: [note('audio-band', `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`)], signalPresent: true }
+}
+
+function empty(levelDbfs: number): AudioFigures {
+  return { fundamentalHz: null, levelDbfs, sinadDb: null, sinadVoiceDb: null, thd: null, snrDb: null, harmonicsDbc: [] }
+}
+
+/** Against the noise that the spectrum shows beside it, not against its own harmonics. */
+function standsOut(x: Float64Array, rateHz: number, toneHz: number): boolean {
+  const size = Math.min(powerOfTwoTo(x.length), 4096)
+  const averager = new SpectrumAverager(size, size / 2)
+  averager.add(x, [])
+  const spectrum = averager.result(rateHz)
+  const bin = Math.round((toneHz - spectrum.fromHz) / spectrum.binHz)
+  const peak = Math.max(spectrum.power[bin - 1] ?? 0, spectrum.power[bin] ?? 0, spectrum.power[bin + 1] ?? 0)
+  const floor = noiseFloor(spectrum)
+  return peak > floor * (4 + 12 / Math.sqrt(spectrum.segments) + 20 / spectrum.segments) && ratioToDb(peak / floor) > LEAST_SNR_DB
+}

@@ -1,0 +1,85 @@
+import type { Series } from '../series'
+import { ratioToDb, type CarrierFigures } from '../result'
+import { meanFrequency } from '../fm/fmFigures'
+import { hann } from '../spectrum/window'
+import { fitDrift } from './drift'
+import { lineFit, type PhaseTrack } from './phaseTrack'
+
+/** Points in which a drift is fitted: more cost time and tell nothing. */
+const MOST_POINTS = 400
+
+/** A carrier in a channel: its frequency there, how sure, and how it moved. */
+export interface CarrierInChannel { readonly hz: number, readonly uncertaintyHz: number, readonly drift: CarrierFigures['drift'] }
+
+/** AM or a bare carrier: a straight line through the phase of its carrier, window by window. */
+export function carrierByPhase(track: PhaseTrack): CarrierInChannel {
+  const fit = lineFit(track.timeS, track.phaseRad)
+  const hz = Float64Array.from({ length: Math.max(0, track.timeS.length - 1) }, (_, b) => (track.phaseRad[b + 1]! - track.phaseRad[b]!) / (2 * Math.PI * track.hopS))
+  const times = Float64Array.from(hz, (_, b) => (track.timeS[b]! + track.timeS[b + 1]!) / 2)
+  const few = thinned(times, hz)
+  // Windows that overlap by half share a third of their noise.
+  return { hz: fit.slope / (2 * Math.PI), uncertaintyHz: Math.max(1e-6, 1.3 * fit.slopeUncertainty / (2 * Math.PI)), drift: fitDrift(few.times, few.hz) }
+}
+
+/** FM: the mean of the frequency, and its movement once the modulation has been averaged out of it. */
+export function carrierByFrequency(hz: Float64Array, rateHz: number): CarrierInChannel {
+  const length = Math.max(16, Math.min(Math.floor(0.1 * rateHz), Math.floor(hz.length / 8)))
+  const hop = Math.floor(length / 2)
+  const { values, sum } = hann(length)
+  const count = Math.max(1, Math.floor((hz.length - length) / hop) + 1)
+  const means = Float64Array.from({ length: count }, (_, b) => {
+    let total = 0
+    for (let n = 0; n < length; n++) total += hz[b * hop + n]! * values[n]!
+    return total / sum
+  })
+  const times = Float64Array.from({ length: count }, (_, b) => (b * hop + length / 2) / rateHz)
+  const few = thinned(times, means)
+  const scatter = lineFit(times, means).scatter
+  return { hz: meanFrequency(hz), uncertaintyHz: Math.max(1e-3, 1.3 * scatter / Math.sqrt(count)), drift: fitDrift(few.times, few.hz) }
+}
+
+/** Means of neighbours, so that a long recording is fitted as quickly as a short one. */
+function thinned(times: Float64Array, hz: Float64Array): { times: Float64Array, hz: Float64Array } {
+  const group = Math.ceil(hz.length / MOST_POINTS)
+  const mean = (x: Float64Array) => Float64Array.from({ length: Math.floor(x.length / Math.max(1, group)) }, (_, k) => x.subarray(k * group, (k + 1) * group).reduce((a, b) => a + b, 0) / group)
+  return group <= 1 ? { times, hz } : { times: mean(times), hz: mean(hz) }
+}
+
+/** A channel with its carrier turned to phase zero all along, however it drifts. */
+export function stilled(series: Series, track: PhaseTrack): Series {
+  const out = { re: new Float32Array(series.re.length), im: new Float32Array(series.re.length), rateHz: series.rateHz }
+  const { timeS, phaseRad } = track
+  if (timeS.length < 2) return series
+  const last = timeS.length - 2
+  for (let b = 0; b <= last; b++) {
+    const slope = (phaseRad[b + 1]! - phaseRad[b]!) / (timeS[b + 1]! - timeS[b]!)
+    const from = b === 0 ? 0 : Math.ceil(timeS[b]! * series.rateHz)
+    const to = b === last ? series.re.length : Math.ceil(timeS[b + 1]! * series.rateHz)
+    const step = slope / series.rateHz
+    const start = phaseRad[b]! + slope * (from / series.rateHz - timeS[b]!)
+    const [stepC, stepS] = [Math.cos(step), -Math.sin(step)]
+    let [c, s] = [Math.cos(start), -Math.sin(start)]
+    for (let n = from; n < to; n++) {
+      out.re[n] = series.re[n]! * c - series.im[n]! * s
+      out.im[n] = series.re[n]! * s + series.im[n]! * c
+      const next = c * stepC - s * stepS
+      s = c * stepS + s * stepC
+      c = next
+    }
+  }
+  return out
+}
+
+/** The figures as they are shown: absolute where the recording was tuned to something known. */
+export function carrierFigures(carrier: CarrierInChannel, channelHz: number, centreHz: number | null, nominalHz: number | null, power: number, referencePpm: number | null): CarrierFigures {
+  const baseHz = channelHz + carrier.hz
+  const absoluteHz = centreHz === null ? null : centreHz + baseHz
+  const reference = nominalHz !== null && centreHz !== null ? nominalHz - centreHz : 0
+  const shift = channelHz + (centreHz ?? 0)
+  const { drift } = carrier
+  const uncertaintyHz = referencePpm === null || absoluteHz === null ? carrier.uncertaintyHz : Math.hypot(carrier.uncertaintyHz, referencePpm * 1e-6 * absoluteHz)
+  return {
+    frequencyHz: absoluteHz, offsetHz: baseHz - reference, errorPpm: nominalHz !== null && centreHz !== null ? (baseHz - reference) / nominalHz * 1e6 : null, uncertaintyHz, levelDbfs: ratioToDb(power),
+    drift: drift && { startHz: drift.startHz + shift, endHz: drift.endHz + shift, finalHz: drift.finalHz === null ? null : drift.finalHz + shift, tauS: drift.tauS },
+  }
+}

@@ -1,0 +1,75 @@
+/** How a frequency moves: where it began, ended, and will settle. */
+export interface Drift { readonly startHz: number, readonly endHz: number, /** null = no settling can be told from this recording */ readonly finalHz: number | null, readonly tauS: number | null }
+
+/** Time constants are looked for between these shares of the recording: a shorter one is a step, a longer one a straight line. */
+const SHORTEST = 0.03
+const LONGEST = 4
+const STEPS = 60
+/** The exponential must leave this much less scatter than a straight line before it is believed. */
+const BETTER_THAN_LINE = 0.9
+/** A movement below this many times the scatter of its ends is none. */
+const SIGNIFICANT = 3
+
+/**
+ * Fits f(t) = final + A exp(-t/tau), for each tau of a grid by least squares, then closer around the best one (C21, common
+ * practice; a free fit runs away from a poor start).
+ * @param timeS times [s] @param hz frequencies at them, noisy
+ */
+export function fitDrift(timeS: Float64Array, hz: Float64Array): Drift | null {
+  if (timeS.length < 8) return null
+  const span = timeS.at(-1)! - timeS[0]!
+  const line = straight(timeS, hz)
+  const moved = Math.abs(line.endHz - line.startHz) > SIGNIFICANT * line.scatter * Math.sqrt(12 / timeS.length)
+  const linear: Drift = moved ? { startHz: line.startHz, endHz: line.endHz, finalHz: null, tauS: null } : { startHz: line.mean, endHz: line.mean, finalHz: null, tauS: null }
+  const best = closestTau(timeS, hz, span)
+  const curved = best.residual < (BETTER_THAN_LINE * line.scatter) ** 2 * timeS.length
+  if (!curved || best.tau > 0.9 * LONGEST * span || best.tau < 1.1 * SHORTEST * span) return linear
+  const at = (t: number) => best.final + best.size * Math.exp(-t / best.tau)
+  return { startHz: at(timeS[0]!), endHz: at(timeS.at(-1)!), finalHz: best.final, tauS: best.tau }
+}
+
+function straight(t: Float64Array, y: Float64Array) {
+  const n = t.length
+  const [mt, my] = [t.reduce((a, b) => a + b, 0) / n, y.reduce((a, b) => a + b, 0) / n]
+  let [stt, sty] = [0, 0]
+  for (let i = 0; i < n; i++) {
+    stt += (t[i]! - mt) ** 2
+    sty += (t[i]! - mt) * (y[i]! - my)
+  }
+  const slope = sty / stt
+  const at = (x: number) => my + slope * (x - mt)
+  let residual = 0
+  for (let i = 0; i < n; i++) residual += (y[i]! - at(t[i]!)) ** 2
+  return { mean: my, startHz: at(t[0]!), endHz: at(t[n - 1]!), scatter: Math.sqrt(residual / n) }
+}
+
+interface Settling { readonly tau: number, readonly final: number, readonly size: number, readonly residual: number }
+
+function closestTau(t: Float64Array, y: Float64Array, span: number): Settling {
+  const grid = Array.from({ length: STEPS }, (_, i) => span * SHORTEST * (LONGEST / SHORTEST) ** (i / (STEPS - 1)))
+  let best = grid.map(tau => settling(t, y, tau)).reduce((a, b) => b.residual < a.residual ? b : a)
+  for (let factor = 1.08; factor > 1.0005; factor = Math.sqrt(factor)) {
+    for (const tau of [best.tau / factor, best.tau * factor]) {
+      const tried = settling(t, y, tau)
+      if (tried.residual < best.residual) best = tried
+    }
+  }
+  return best
+}
+
+/** For one time constant the rest is linear. */
+function settling(t: Float64Array, y: Float64Array, tau: number): Settling {
+  const n = t.length
+  const e = t.map(x => Math.exp(-x / tau))
+  const [me, my] = [e.reduce((a, b) => a + b, 0) / n, y.reduce((a, b) => a + b, 0) / n]
+  let [see, sey] = [0, 0]
+  for (let i = 0; i < n; i++) {
+    see += (e[i]! - me) ** 2
+    sey += (e[i]! - me) * (y[i]! - my)
+  }
+  const size = see > 0 ? sey / see : 0
+  const final = my - size * me
+  let residual = 0
+  for (let i = 0; i < n; i++) residual += (y[i]! - final - size * e[i]!) ** 2
+  return { tau, final, size, residual }
+}

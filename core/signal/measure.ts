@@ -1,0 +1,149 @@
+import type { Recording } from '../formats/recording'
+import { audioFigures } from './audio/audioFigures'
+import { classify } from './classify'
+import { planChannel } from './channel/channeliser'
+import { carrierFigures } from './carrier/carrierFigures'
+import { locate, type Located } from './locate'
+import { exactPeak, keyedPart, measureAm, measureFm, type ModeInput } from './measureModes'
+import type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
+import { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
+import { channelPass, scan } from './passes'
+import { amPictures, fmPictures, NO_PICTURES, spectrumPicture, ssbPictures } from './pictures'
+import { recordingHealth } from './recordingHealth'
+import { note, type Health, type Note, type SpectrumFigures } from './result'
+import { shifted, type Series } from './series'
+import { spectrumOf } from './spectrumOf'
+import { bandPower, type PowerSpectrum } from './spectrum/powerSpectrum'
+import { occupiedBandwidth } from './spectrum/spectrumFigures'
+import { ssbFigures } from './ssb/ssbFigures'
+
+/** Rate of the channel that is measured [samples a second]: 22 kHz flat on either side. */
+const CHANNEL_RATE_HZ = 64_000
+/** Samples of a channel that are kept, at most: with it memory is bounded by about 160 MB whatever is recorded. */
+const MOST_CHANNEL_SAMPLES = 8_000_000
+const LEAST_SAMPLES = 256
+/** Ratios between common sample rates: a tone that is off by one of them tells a wrong rate. */
+const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as const
+
+/**
+ * Measures a recording: health, carrier, modulation, spectrum, each with its uncertainty and a reason where it cannot be made.
+ *
+ * Memory: the channel at 64 to 128 kS/s (8 bytes a sample, at most 8 million of them, and as much again while it is turned), the spectrum
+ * and one block of 65 536 samples; a longer recording is measured in its beginning only, and says so.
+ * @throws {CoreError} bad-recording (samples that are no numbers, a cancel)
+ */
+export async function measureRecording(recording: Recording, options: MeasureOptions = DEFAULT_OPTIONS, progress: Progress = SILENT): Promise<MeasuredRecording> {
+  const isAudio = options.as === 'audio' || (options.as === 'auto' && recording.kind === 'audio')
+  const factor = isAudio ? 1 : Math.max(1, Math.floor(recording.sampleRateHz / CHANNEL_RATE_HZ))
+  const count = Math.min(recording.sampleCount, MOST_CHANNEL_SAMPLES * factor)
+  const early: Note[] = [
+    ...recording.notes.map(({ code, words }) => ({ code, words })),
+    ...(count < recording.sampleCount ? [note('only-the-beginning', `Only the first ${(count / recording.sampleRateHz).toFixed(0)} s are measured.`)] : []),
+    ...(count < LEAST_SAMPLES ? [note('too-short', `${count} samples are too few to measure anything.`)] : []),
+  ]
+  return isAudio ? measureAudio(recording, count, early, progress) : measureRadio(recording, count, options, early, progress)
+}
+
+async function measureAudio(recording: Recording, count: number, early: readonly Note[], progress: Progress): Promise<MeasuredRecording> {
+  const { health: raw } = await scan(recording, count, progress)
+  const block = await recording.read(0, count)
+  const found = count < LEAST_SAMPLES ? null : audioFigures(Float64Array.from(block.i), recording.sampleRateHz)
+  const health: Health = { clippedRatio: raw.clippedRatio, overload: raw.overload, dcOffset: Math.hypot(raw.dcI, raw.dcQ), iqGainDb: null, iqPhaseDeg: null, imageDbc: null }
+  progress.tell(1, 'done')
+  const present = found?.signalPresent ?? false
+  return {
+    measurement: {
+      ...identity(recording, count), mode: 'audio', signalPresent: present, uncertainty: present ? { audio: found!.uncertainty } : {}, health, carrier: null, am: null, fm: null, ssb: null, spectrum: null, audio: present ? found!.values : null,
+      notes: [...early, ...(raw.overload ? [note('overload', `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off; distortion is that of the recording.`)] : []), ...(found?.notes ?? [])],
+    },
+    pictures: { ...NO_PICTURES, products: (found?.values.harmonicsDbc ?? []).map((db, k) => ({ name: `harmonic ${k + 2}`, db })) },
+  }
+}
+
+const identity = (r: Recording, count: number) => ({ file: r.file, format: r.format, sampleRateHz: r.sampleRateHz, durationS: count / r.sampleRateHz, centreHz: r.centreHz })
+
+async function measureRadio(recording: Recording, count: number, options: MeasureOptions, early: readonly Note[], progress: Progress): Promise<MeasuredRecording> {
+  const isIq = recording.kind === 'iq'
+  const first = await scan(recording, count, progress)
+  const nearHz = options.nominalHz !== null && recording.centreHz !== null ? options.nominalHz - recording.centreHz : null
+  const found = locate(first.spectrum, nearHz, !isIq)
+  const width = occupiedBandwidth(first.spectrum, found.floor, found.peakHz - 20_000, found.peakHz + 20_000)
+  const { health, correction, notes } = recordingHealth(first.health, found, width ? width.highHz - width.lowHz : 0, isIq)
+  if (!found.present || count < LEAST_SAMPLES) return nothing(recording, count, health, [...early, ...notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre'), note('no-signal', 'Nothing stands out of the noise: nothing is read.')])
+  const plan = planChannel(recording.sampleRateHz, found.peakHz, CHANNEL_RATE_HZ, isIq ? null : Math.min(0.8 * found.peakHz, 0.36 * recording.sampleRateHz))
+  const pass = await channelPass(recording, count, plan, correction, progress)
+  progress.tell(0.82, 'measuring')
+  const spectrum = pass.spectrum ?? first.spectrum
+  const noisePower = found.floor / spectrum.binHz * Math.min(pass.channel.rateHz, plan.taps ? 2 * plan.passHz * 1.39 : pass.channel.rateHz)
+  const offNominal = nearHz !== null && Math.abs(found.peakHz - nearHz) > 7000 ? [note('off-nominal', `The strongest signal lies ${Math.round(found.peakHz - nearHz)} Hz from the nominal frequency: that one is measured.`)] : []
+  const at: Place = { recording, options, spectrum, found, channelHz: found.peakHz, nominalInChannelHz: nearHz === null ? null : nearHz - found.peakHz }
+  const part = byMode(at, { channel: pass.channel, passHz: plan.passHz, noisePower, toneHz: options.toneHz }, health.overload)
+  progress.tell(1, 'done')
+  return {
+    measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, notes: [...early, ...notes, ...offNominal, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
+    pictures: part.pictures,
+  }
+}
+
+function nothing(recording: Recording, count: number, health: Health, notes: readonly Note[]): MeasuredRecording {
+  return { measurement: { ...identity(recording, count), mode: null, signalPresent: false, uncertainty: {}, health, notes, carrier: null, am: null, fm: null, ssb: null, audio: null, spectrum: null }, pictures: NO_PICTURES }
+}
+
+interface Place { readonly recording: Recording, readonly options: MeasureOptions, readonly spectrum: PowerSpectrum, readonly found: Located, readonly channelHz: number, readonly nominalInChannelHz: number | null }
+interface Part { readonly measurement: Pick<Measurement, 'mode' | 'carrier' | 'uncertainty' | 'spectrum'> & Partial<Pick<Measurement, 'am' | 'fm' | 'ssb'>>, readonly notes: readonly Note[], readonly pictures: SignalPictures, readonly toneHz: number | null }
+
+function byMode(at: Place, input: ModeInput, overload: boolean): Part {
+  const { options } = at
+  const keyed = keyedPart(input.channel, input.noisePower).series
+  const guessed = options.as === 'auto' ? classify(shifted(keyed, exactPeak(keyed, 0)), input.noisePower) : options.as
+  const mode = guessed === 'audio' ? 'am' : guessed
+  const guess = options.as === 'auto' ? [note('mode-guessed', `Taken for ${mode.toUpperCase()} by its envelope and sidebands; say the mode if it is another.`)] : []
+  const part = mode === 'fm' ? fmPart(at, input, overload) : mode === 'ssb' ? ssbPart(at, input, keyed, overload) : amPart(at, input, overload)
+  return { ...part, notes: [...guess, ...part.notes] }
+}
+
+function amPart(at: Place, input: ModeInput, overload: boolean): Part {
+  const { carrier, result, keyed, power, notes, track } = measureAm(input)
+  const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
+  const spectrum = spectrumOf(at, 'AM', at.channelHz + carrier.hz, power, overload)
+  return {
+    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
+    notes: [...notes, ...(overload ? [] : result.notes), ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...amPictures(result, keyed, track), spectrum: spectrumPicture(at.spectrum, spectrum.ownHz, power, at.found.floor) },
+  }
+}
+
+function fmPart(at: Place, input: ModeInput, overload: boolean): Part {
+  const { carrier, result, power, hz, keyed } = measureFm(input, at.nominalInChannelHz)
+  const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
+  const spectrum = spectrumOf(at, 'FM', at.channelHz + carrier.hz, power, overload)
+  return {
+    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
+    notes: [...result.notes, ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...fmPictures(result, hz, keyed.rateHz), spectrum: spectrumPicture(at.spectrum, spectrum.ownHz, power, at.found.floor) },
+  }
+}
+
+function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean): Part {
+  const { recording, channelHz } = at
+  const result = ssbFigures({ series: keyed, noisePower: input.noisePower, nominalHz: at.nominalInChannelHz, centreHz: -channelHz, toneHz: at.options.toneHz, channelHz: recording.centreHz === null ? channelHz : recording.centreHz + channelHz })
+  const pep = bandPower(at.spectrum, channelHz - 5000, channelHz + 5000) * 10 ** ((result.values.pepToMeanDb ?? 0) / 10)
+  const spectrum = spectrumOf(at, 'USB', channelHz + (result.suppressedHz ?? 0), pep, overload)
+  const noCarrier = note('carrier-not-found', 'Single sideband has no carrier to read: see the suppressed carrier.')
+  return {
+    measurement: { mode: 'ssb', carrier: null, ssb: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { ...(overload ? {} : { ssb: result.uncertainty }), spectrum: spectrum.uncertainty } },
+    notes: [...(overload ? [] : result.notes), noCarrier, ...spectrum.notes], toneHz: null, pictures: { ...ssbPictures(result), spectrum: spectrumPicture(at.spectrum, spectrum.ownHz, pep, at.found.floor) },
+  }
+}
+
+const carrierUncertainty = (c: NonNullable<Measurement['carrier']>): NonNullable<Measurement['uncertainty']['carrier']> => ({ frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: 0.01 })
+
+function referenceNote({ recording, options }: Place): Note[] {
+  return recording.centreHz !== null && options.referencePpm === null ? [note('reference-unknown', 'The uncertainty of the frequency holds the noise only: how far the receiver\u2019s own reference is off is not known (1 ppm is 27 Hz at 27 MHz).')] : []
+}
+
+function rateNote(saidHz: number | null, toneHz: number | null): Note[] {
+  if (saidHz === null || toneHz === null) return []
+  const ratio = RATE_RATIOS.find(r => Math.abs(toneHz / saidHz / r - 1) < 0.002)
+  return ratio ? [note('rate-suspected', `The tone reads ${toneHz.toFixed(1)} Hz instead of ${saidHz}: ${ratio.toFixed(4)} times, as with a wrong sample rate.`)] : []
+}
+
+export type { SpectrumFigures }

@@ -1,0 +1,114 @@
+import { amFigures, AM_AUDIO_HZ, type AmResult } from './am/amFigures'
+import { carrierByFrequency, carrierByPhase, stilled, type CarrierInChannel } from './carrier/carrierFigures'
+import { coarseTrack, phaseAt } from './carrier/coarseTrack'
+import { phaseTrack, type PhaseTrack } from './carrier/phaseTrack'
+import { narrowed } from './channel/channeliser'
+import { longest, stretchesOf, type Stretch } from './channel/stretches'
+import { fmFigures, instantaneousHz, meanFrequency, FM_AUDIO_HZ, type FmResult } from './fm/fmFigures'
+import { envelopeOf, meanPower, part, shifted, type Series } from './series'
+import { peakFrequency, strongestTone } from './tone/lines'
+import { note, type Note } from './result'
+
+/** Flat half-width of the channel that a deviation is read from [Hz]. */
+const FM_PASS_HZ = 16_000
+/** A tone holds this share of the audio at least: below it is voice or noise. */
+const TONE_SHARE = 0.25
+const LOWEST_TONE_HZ = 40
+const MOST_PEAK_SAMPLES = 131_072
+
+export interface ModeInput {
+  /** strongest line at 0 Hz within a few hertz */
+  readonly channel: Series
+  readonly passHz: number
+  readonly noisePower: number
+  readonly toneHz: number | null
+}
+
+/** The part in which something is sent, without gaps. */
+export function keyedPart(channel: Series, noisePower: number): { series: Series, from: number, stretches: readonly Stretch[] } {
+  const stretches = stretchesOf(channel, noisePower)
+  let best = { from: 0, to: channel.re.length, length: 0 }
+  for (let k = 0, from = -1; k <= stretches.length; k++) {
+    const s = stretches[k]
+    if (s && s.doing !== 'off') from = from < 0 ? s.from : from
+    else if (from >= 0) {
+      const to = stretches[k - 1]!.to
+      if (to - from > best.length) best = { from, to, length: to - from }
+      from = -1
+    }
+  }
+  const trim = Math.floor(0.02 * channel.rateHz)
+  const from = best.from === 0 ? 0 : Math.min(best.from + trim, best.to)
+  const to = best.to === channel.re.length ? best.to : Math.max(from, best.to - trim)
+  return { series: part(channel, from, to), from, stretches }
+}
+
+/** The middle of a series, as much as one line is looked for in. */
+export function exactPeak({ re, im, rateHz }: Series, startHz: number): number {
+  const n = Math.min(re.length, MOST_PEAK_SAMPLES)
+  const from = Math.floor((re.length - n) / 2)
+  return peakFrequency(re.subarray(from, from + n), im.subarray(from, from + n), rateHz, startHz)
+}
+
+export interface ModeResult<T> { readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
+
+/** AM: carrier by its phase, then the envelope with the carrier held still. */
+export function measureAm({ channel, passHz, noisePower, toneHz }: ModeInput): ModeResult<AmResult> {
+  const keyedFirst = keyedPart(channel, noisePower)
+  const fine = exactPeak(keyedFirst.series, 0)
+  const keyed = shifted(keyedFirst.series, fine)
+  const coarse = coarseTrack(keyed)
+  const calm = coarse ? stilled(keyed, coarse) : keyed
+  const left = phaseTrack(calm)
+  const still = stilled(calm, left)
+  const track = coarse ? { ...left, phaseRad: left.phaseRad.map((p, b) => p + phaseAt(coarse, left.timeS[b]!)) } : left
+  const byPhase = carrierByPhase(track)
+  const stretches = stretchesOf(still, noisePower)
+  const modulated = longest(stretches, 'modulated', still.rateHz, still.re.length)
+  const bareStretch = modulated ? longest(stretches, 'steady', still.rateHz, still.re.length) : null
+  const used = modulated ? part(still, modulated.from, modulated.to) : still
+  const result = amFigures({
+    modulated: used, noisePower, passHz, toneHz: toneOf(envelopeOf(used), used.rateHz, toneHz, AM_AUDIO_HZ),
+    bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (keyedFirst.from + bareStretch.from) / still.rateHz },
+  })
+  const notes = still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []
+  return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, notes }
+}
+
+type DriftFigures = NonNullable<CarrierInChannel['drift']>
+const shiftDrift = (d: DriftFigures, hz: number): DriftFigures => ({ ...d, startHz: d.startHz + hz, endHz: d.endHz + hz, finalHz: d.finalHz === null ? null : d.finalHz + hz })
+
+/** FM: the frequency of every sample, in a channel about its own mean. */
+export function measureFm({ channel, noisePower, toneHz }: ModeInput, nominalHz: number | null): ModeResult<FmResult> & { readonly hz: Float64Array } {
+  const first = keyedPart(channel, noisePower).series
+  const rough = meanFrequency(instantaneousHz(first))
+  const series = narrowed(shifted(first, rough), 3 * FM_PASS_HZ, FM_PASS_HZ)
+  const noise = noisePower * Math.min(1, 2.6 * FM_PASS_HZ / channel.rateHz)
+  const better = meanFrequency(instantaneousHz(series))
+  const centred = shifted(series, better)
+  const stretches = stretchesOf(centred, noise)
+  const modulated = longest(stretches, 'modulated', centred.rateHz, centred.re.length)
+  const used = modulated ? part(centred, modulated.from, modulated.to) : centred
+  const hz = instantaneousHz(used)
+  const shift = rough + better
+  const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz)
+  const meanHz = meanFrequency(hz)
+  const tone = toneOf(hz, used.rateHz, toneHz, FM_AUDIO_HZ)
+  const result = fmFigures({ series: used, hz, toneHz: tone, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise })
+  return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(meanPower(used) - noise, 1e-30), notes: [], hz }
+}
+
+/** The tone of an audio series: near the one that was said if it is there, else the strongest; null = voice, noise or nothing. */
+function toneOf(audio: Float64Array, rateHz: number, saidHz: number | null, highestHz: number): number | null {
+  const said = saidHz === null ? null : strongestTone(audio, rateHz, saidHz * 0.95, saidHz * 1.05)
+  const found = said && said.powerRatio > TONE_SHARE ? said : strongestTone(audio, rateHz, LOWEST_TONE_HZ, highestHz)
+  if (!found) return null
+  const standsOut = found.powerRatio > TONE_SHARE || aboveNoise(audio, rateHz, found.hz, found.powerRatio)
+  return standsOut ? found.hz : null
+}
+
+/** A weak tone in much noise: its line against what one line of noise would hold. */
+function aboveNoise(audio: Float64Array, rateHz: number, hz: number, powerRatio: number): boolean {
+  const bins = Math.min(audio.length, 131_072) / 2
+  return powerRatio > 60 / bins && hz < rateHz / 2
+}

@@ -1,0 +1,25 @@
+import type { EmissionMaskPart, Mode } from '../rules'
+import type { SignalMode } from './classify'
+
+/** What is known of a recording beside its samples. */
+export interface MeasureOptions {
+  readonly as: SignalMode | 'audio' | 'auto'
+  /** frequency of the channel, or of the suppressed carrier [Hz] */
+  readonly nominalHz: number | null
+  /** the tone that was fed in, as far as known [Hz] */
+  readonly toneHz: number | null
+  /** raster of the channels [Hz] */
+  readonly spacingHz: number
+  /** bare carrier of the same key-down [W]; PEP on SSB */
+  readonly carrierW: number | null
+  /** reference of the receiver, standard uncertainty [ppm]; null = not known, and not in the figures */
+  readonly referencePpm: number | null
+  /** rule set whose mask is judged, with the mask for a mode and power; null = none */
+  readonly mask: { readonly ruleSetId: string, readonly parts: (mode: Mode, powerW: number) => readonly EmissionMaskPart[] | null } | null
+}
+
+export const DEFAULT_OPTIONS: MeasureOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, carrierW: null, referencePpm: null, mask: null }
+
+/** Told while a recording is measured; asked whether to go on. */
+export interface Progress { readonly tell: (share: number, what: string) => void, readonly cancelled: () => boolean }
+export const SILENT: Progress = { tell: () => undefined, cancelled: () => false }

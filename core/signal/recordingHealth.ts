@@ -1,0 +1,34 @@
+import { imbalanceOf, type RawHealth } from './channel/health'
+import { NO_CORRECTION, type Correction } from './channel/channeliser'
+import { note, ratioToDb, type Health, type Note } from './result'
+import type { Located } from './locate'
+
+/** Mirrors weaker than this are below what the moments of a recording tell [dB]. */
+const LEAST_IMAGE_DBC = -62
+/** A signal whose mirror lies on itself says nothing about I and Q [Hz]. */
+const APART_HZ = 600
+/** The offset of a receiver is taken out when the signal is this far from it: nearer it may be the carrier itself [Hz]. */
+const OFFSET_APART_HZ = 6000
+/** An offset this far below the signal does no harm; it may be a far sideband of it. */
+const OFFSET_SEEN = 1e-6
+const LOW_DBFS = -60
+
+/** Health as it is shown, and what is put right before measuring. */
+export function recordingHealth(raw: RawHealth, found: Located, occupiedHz: number, isIq: boolean): { health: Health, correction: Correction, notes: Note[] } {
+  const dcOffset = Math.hypot(raw.dcI, raw.dcQ)
+  const apart = isIq && Math.abs(found.peakHz) > 0.75 * occupiedHz + APART_HZ
+  const imbalance = apart ? imbalanceOf(raw) : null
+  const imageDbc = imbalance ? Math.max(ratioToDb(imbalance.imageRatio), -90) : null
+  const corrects = imageDbc !== null && imageDbc > LEAST_IMAGE_DBC && !raw.overload
+  const removes = Math.abs(found.peakHz) > OFFSET_APART_HZ && dcOffset ** 2 > OFFSET_SEEN * found.peakPower
+  const health: Health = { clippedRatio: raw.clippedRatio, overload: raw.overload, dcOffset, iqGainDb: imbalance ? 20 * Math.log10(imbalance.gain) : null, iqPhaseDeg: imbalance ? imbalance.phaseRad * 180 / Math.PI : null, imageDbc }
+  const correction: Correction = { ...NO_CORRECTION, ...(removes ? { dcI: raw.dcI, dcQ: raw.dcQ } : {}), ...(corrects ? { gain: imbalance!.gain, phaseRad: imbalance!.phaseRad } : {}) }
+  return { health, correction, notes: [
+    ...(raw.overload ? [note('overload', `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off. Depth, products and neighbouring channels are not read from it; record again with 10 dB less.`)] : []),
+    ...(isIq && !apart ? [note('image-not-separable', 'The signal lies on its own mirror about the centre: imbalance of I and Q cannot be told from it. Tune 15 kHz beside it for that.')] : []),
+    ...(corrects ? [note('image-corrected', `I and Q were out of balance (mirror ${imageDbc.toFixed(1)} dBc): put right before measuring.`)] : []),
+    ...(removes ? [note('dc-removed', 'The offset of the receiver at its centre was taken out; the signal is elsewhere.')] : []),
+    ...(isIq && !removes && Math.abs(found.peakHz) < 100 ? [note('carrier-at-centre', 'The signal lies at the centre of the recording: an offset of the receiver would add to its carrier and is not taken out.')] : []),
+    ...(ratioToDb(raw.meanPower) < LOW_DBFS ? [note('level-too-low', `The level is low (${ratioToDb(raw.meanPower).toFixed(0)} dBFS): record with more gain.`)] : []),
+  ] }
+}

@@ -1,0 +1,87 @@
+/** Standard uncertainties of figures, by the same names. */
+export type UncertaintyOf<T> = { readonly [K in keyof T]?: number | null }
+
+/** A figure group with the standard uncertainty of each of its numbers. */
+export interface Measured<T> { readonly values: T, readonly uncertainty: UncertaintyOf<T>, readonly notes: readonly Note[] }
+
+/** Something that whoever reads the figures must know. */
+export interface Note { readonly code: NoteCode | string, readonly words: string }
+
+export const NOTE_CODES = [
+  'no-signal', 'level-too-low', 'overload', 'too-short', 'carrier-at-centre', 'dc-removed', 'image-not-separable', 'image-corrected', 'rate-suspected', 'only-the-beginning',
+  'no-tone', 'carrier-reference', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
+  'carrier-not-found', 'carrier-assumed', 'one-tone', 'speech', 'product-in-noise', 'no-span', 'adjacent-in-noise', 'mask-power-assumed', 'mask-not-judged', 'audio-band', 'off-nominal', 'mode-guessed',
+] as const
+export type NoteCode = typeof NOTE_CODES[number]
+
+export const note = (code: NoteCode, words: string): Note => ({ code, words })
+
+export interface Health { readonly clippedRatio: number, readonly overload: boolean, readonly dcOffset: number, readonly iqGainDb: number | null, readonly iqPhaseDeg: number | null, readonly imageDbc: number | null }
+
+export interface CarrierFigures {
+  /** null when the recording does not say what it was tuned to */
+  readonly frequencyHz: number | null
+  /** from the nominal frequency if that is given, else from the centre of the recording */
+  readonly offsetHz: number
+  readonly errorPpm: number | null
+  readonly uncertaintyHz: number
+  readonly levelDbfs: number
+  readonly drift: { readonly startHz: number, readonly endHz: number, readonly finalHz: number | null, readonly tauS: number | null } | null
+}
+
+/** Ratios, 1 = 100 %; depths against the mean envelope over whole cycles of the tone. */
+export interface AmFigures {
+  readonly depthPositive: number
+  readonly depthNegative: number
+  readonly depthTrough: number
+  readonly depthFundamental: number | null
+  readonly pinchedRatio: number
+  readonly flatTopRatio: number
+  readonly pepDbfs: number
+  readonly meanPowerDbfs: number
+  readonly pepToCarrier: number
+  readonly meanToCarrier: number
+  readonly audioHz: number | null
+  readonly thd: number | null
+  readonly sinadDb: number | null
+  /** against the bare carrier, where the recording holds a stretch of it */
+  readonly unmodulated: { readonly depthPositive: number, readonly depthNegative: number, readonly carrierShift: number, readonly startS: number } | null
+  /** of a carrier that flips its phase; null for one that does not */
+  readonly depthSynchronous: number | null
+}
+
+export interface FmFigures {
+  readonly deviationPositiveHz: number | null
+  readonly deviationNegativeHz: number | null
+  readonly deviationFundamentalHz: number | null
+  readonly deviationRmsHz: number | null
+  readonly carsonHz: number | null
+  readonly carrierLineDbc: number | null
+  readonly residualHz: number | null
+  readonly audioHz: number | null
+  readonly thd: number | null
+  readonly sinadDb: number | null
+}
+
+export interface SsbFigures {
+  readonly sideband: 'USB' | 'LSB' | null
+  readonly suppressedCarrierHz: number | null
+  readonly pepToMeanDb: number | null
+  readonly tonesHz: readonly number[]
+  readonly imd3DbBelowTone: number | null
+  readonly imd3DbBelowPep: number | null
+  readonly imd5DbBelowTone: number | null
+  readonly imd5DbBelowPep: number | null
+  readonly imd7DbBelowTone: number | null
+  readonly carrierDbBelowTone: number | null
+  readonly carrierDbBelowPep: number | null
+  readonly oppositeSidebandDb: number | null
+}
+
+export interface AudioFigures { readonly fundamentalHz: number | null, readonly levelDbfs: number, readonly sinadDb: number | null, readonly sinadVoiceDb: number | null, readonly thd: number | null, readonly snrDb: number | null, readonly harmonicsDbc: readonly number[] }
+
+export interface AdjacentFigure { readonly offsetHz: number, readonly bandwidthHz: number, readonly dbc: number }
+export interface MaskFigure { readonly ruleSet: string, readonly pass: boolean | null, readonly worstOffsetHz: number | null, readonly worstMarginDb: number | null }
+export interface SpectrumFigures { readonly occupiedBandwidthHz: number | null, readonly window: string, readonly rbwHz: number, readonly adjacent: readonly AdjacentFigure[], readonly mask: MaskFigure | null }
+
+export const ratioToDb = (ratio: number) => 10 * Math.log10(Math.max(ratio, 1e-30))
