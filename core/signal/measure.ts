@@ -94,12 +94,21 @@ interface Part { readonly measurement: Pick<Measurement, 'mode' | 'carrier' | 'u
 
 function byMode(at: Place, input: ModeInput, overload: boolean): Part {
   const { options } = at
-  const keyed = keyedPart(input.channel, input.noisePower).series
-  const guessed = options.as === 'auto' ? classify(shifted(keyed, exactPeak(keyed, 0)), input.noisePower) : options.as
+  const guessed = options.as === 'auto' ? guess(input) : options.as
   const mode = guessed === 'audio' ? 'am' : guessed
-  const guess = options.as === 'auto' ? [note('mode-guessed', `Taken for ${mode.toUpperCase()} by its envelope and sidebands; say the mode if it is another.`)] : []
-  const part = mode === 'fm' ? fmPart(at, input, overload) : mode === 'ssb' ? ssbPart(at, input, keyed, overload) : amPart(at, input, overload)
-  return { ...part, notes: [...guess, ...part.notes] }
+  const told = options.as === 'auto' ? [note('mode-guessed', `Taken for ${mode.toUpperCase()} by its envelope and sidebands; say the mode if it is another.`)] : []
+  const part = mode === 'fm' ? fmPart(at, input, overload) : mode === 'ssb' ? ssbPart(at, input, keyedPart(input.channel, input.noisePower).series, overload) : amPart(at, input, overload)
+  return { ...part, notes: [...told, ...part.notes, ...notThis(mode)] }
+}
+
+function guess({ channel, noisePower }: ModeInput) {
+  const keyed = keyedPart(channel, noisePower).series
+  return classify(shifted(keyed, exactPeak(keyed, 0)), noisePower)
+}
+
+/** Why the other groups are empty. */
+function notThis(mode: 'am' | 'fm' | 'ssb'): Note[] {
+  return (['am', 'fm', 'ssb', 'audio'] as const).filter(m => m !== mode).map(m => note('not-applicable', `${m}: the recording was measured as ${mode.toUpperCase()}.`))
 }
 
 function amPart(at: Place, input: ModeInput, overload: boolean): Part {

@@ -12,6 +12,7 @@ export const NO_PICTURES: SignalPictures = { spectrum: null, cycle: null, histog
 const MOST_POINTS = 2000
 const DRIFT_POINTS = 300
 const CLASSES = 80
+const HISTOGRAM_SAMPLES = 100_000
 /** The picture of the channels reaches this far [Hz]. */
 const SPAN_HZ = 60_000
 
@@ -31,7 +32,7 @@ export function amPictures(result: AmResult, series: Series, track: PhaseTrack |
   const { cycle, values } = result
   return {
     ...NO_PICTURES, cycle: cycle && values.audioHz !== null ? { kind: 'envelope', toneHz: values.audioHz, values: (values.depthSynchronous === null ? cycle.envelope : cycle.inPhase).map(y => y / mean), carrier } : null,
-    histogram: histogram('envelope', Float64Array.from(thin(series.re, 200_000), (x, n) => Math.hypot(x, thin(series.im, 200_000)[n]!) / mean)), drift: track && driftPicture(track),
+    histogram: histogram('envelope', thinEnvelope(series, mean)), drift: track && driftPicture(track),
   }
 }
 
@@ -40,7 +41,7 @@ export function fmPictures(result: FmResult, hz: Float64Array, rateHz: number): 
   const means = Float64Array.from({ length: Math.floor(hz.length / step) }, (_, k) => hz.subarray(k * step, (k + 1) * step).reduce((a, b) => a + b, 0) / step)
   const mean = means.reduce((a, b) => a + b, 0) / Math.max(1, means.length)
   const { cycle, values } = result
-  return { ...NO_PICTURES, cycle: cycle && values.audioHz !== null ? { kind: 'deviation', toneHz: values.audioHz, values: cycle, carrier: null } : null, histogram: histogram('deviation', thin(hz, 200_000)), drift: step > rateHz * 0.02 ? { timeS: means.map((_, k) => (k + 0.5) * step / rateHz), hz: means.map(f => f - mean) } : null }
+  return { ...NO_PICTURES, cycle: cycle && values.audioHz !== null ? { kind: 'deviation', toneHz: values.audioHz, values: cycle, carrier: null } : null, histogram: histogram('deviation', thin(hz, HISTOGRAM_SAMPLES)), drift: step > rateHz * 0.02 ? { timeS: means.map((_, k) => (k + 0.5) * step / rateHz), hz: means.map(f => f - mean) } : null }
 }
 
 export function ssbPictures(result: SsbResult): SignalPictures {
@@ -61,9 +62,14 @@ function driftPicture({ timeS, phaseRad, hopS }: PhaseTrack): SignalPictures['dr
   return { timeS: Float64Array.from({ length: count }, (_, k) => (timeS[k * group]! + timeS[(k + 1) * group]!) / 2), hz: hz.map(f => f - mean) }
 }
 
-function thin<T extends Float32Array | Float64Array>(x: T, most: number): T {
+function thinEnvelope({ re, im }: Series, mean: number): Float64Array {
+  const step = Math.max(1, Math.floor(re.length / HISTOGRAM_SAMPLES))
+  return Float64Array.from({ length: Math.floor(re.length / step) }, (_, k) => Math.sqrt(re[k * step]! ** 2 + im[k * step]! ** 2) / mean)
+}
+
+function thin(x: Float64Array, most: number): Float64Array {
   const step = Math.max(1, Math.floor(x.length / most))
-  return step === 1 ? x : x.filter((_, n) => n % step === 0) as T
+  return step === 1 ? x : x.filter((_, n) => n % step === 0)
 }
 
 function histogram(kind: 'envelope' | 'deviation', values: Float64Array): SignalPictures['histogram'] {

@@ -12,7 +12,10 @@ export function meanPower({ re, im }: Pick<Series, 're' | 'im'>): number {
 }
 
 export function envelopeOf({ re, im }: Series): Float64Array {
-  return Float64Array.from(re, (x, n) => Math.hypot(x, im[n]!))
+  const out = new Float64Array(re.length)
+  // Math.hypot guards against overflow that cannot happen here, and takes ten times as long.
+  for (let n = 0; n < out.length; n++) out[n] = Math.sqrt(re[n]! * re[n]! + im[n]! * im[n]!)
+  return out
 }
 
 /** The same signal seen from another frequency: what lies at hz comes to 0 Hz. */

@@ -1,4 +1,4 @@
-import { meanPower, part, type Series } from '../series'
+import { envelopeOf, meanPower, type Series } from '../series'
 import { distortionOf, drawComplex, extremes, linesOfCycle, complexCycle, withoutNoiseLines, LEAST_CYCLES, type Cycle } from '../tone/cycle'
 import { lineAmplitude } from '../tone/lines'
 import { note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
@@ -74,7 +74,7 @@ function withTone(input: AmInput, toneHz: number): AmResult {
 /** Voice, or too little of a tone: crest and trough as they were sampled, but for one in a thousand. */
 function withoutTone(input: AmInput): AmResult {
   const { modulated, noisePower } = input
-  const envelope = Float64Array.from(modulated.re, (x, n) => Math.hypot(x, modulated.im[n]!)).sort()
+  const envelope = envelopeOf(modulated).sort()
   const mean = Math.sqrt(Math.max((envelope.reduce((a, b) => a + b, 0) / envelope.length) ** 2 - noisePower / 2, 1e-30))
   const at = (q: number) => envelope[Math.min(envelope.length - 1, Math.floor(q * envelope.length))]!
   const [min, max] = [at(VOICE_QUANTILE), at(1 - VOICE_QUANTILE)]
@@ -91,9 +91,9 @@ function withoutTone(input: AmInput): AmResult {
 
 const phaseOf = ({ lines, harmonics }: Cycle) => Math.atan2(lines[harmonics]!.im, lines[harmonics]!.re)
 
-function envelopeSeries({ re, im }: Series, flips: boolean, phase: number): Float64Array {
+function envelopeSeries(series: Series, flips: boolean, phase: number): Float64Array {
   const [c, s] = [Math.cos(phase), Math.sin(phase)]
-  return Float64Array.from(re, (x, n) => flips ? x * c + im[n]! * s : Math.hypot(x, im[n]!))
+  return flips ? Float64Array.from(series.re, (x, n) => x * c + series.im[n]! * s) : envelopeOf(series)
 }
 
 function bareFigures({ bare, noisePower }: AmInput, max: number, trough: number, mean: number): AmFigures['unmodulated'] {
@@ -127,10 +127,4 @@ function shapeNotes(v: AmFigures, flips: boolean, impliedCrest: number | null, c
 
 function referenceNotes(v: AmFigures): Note[] {
   return [note('carrier-reference', v.unmodulated ? 'Depths refer to the mean envelope; under "unmodulated" to the bare carrier of the same recording.' : 'Depths refer to the mean envelope over whole cycles: the recording holds no bare carrier, so a shift of the carrier cannot be told.')]
-}
-
-/** The audio of a stretch for whoever listens or draws: the envelope about its mean. */
-export function demodulated(series: Series, from: number, to: number): Float64Array {
-  const piece = part(series, from, to)
-  return envelopeSeries(piece, false, 0)
 }

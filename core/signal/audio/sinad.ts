@@ -13,10 +13,14 @@ export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): { 
   const mean = lineAt(x, null, window.values, window.sum, 0).re
   const middle = (x.length - 1) / 2
   const step = 2 * Math.PI * toneHz / rateHz
+  const [stepC, stepS] = [Math.cos(step), Math.sin(step)]
   const residual = new Float64Array(x.length)
+  let [c, s] = [Math.cos(step * middle), -Math.sin(step * middle)]
   for (let n = 0; n < x.length; n++) {
-    const angle = step * (n - middle)
-    residual[n] = x[n]! - mean - re * Math.cos(angle) + im * Math.sin(angle)
+    residual[n] = x[n]! - mean - re * c + im * s
+    const next = c * stepC - s * stepS
+    s = c * stepS + s * stepC
+    c = next
   }
   return { residual, tonePower: (re * re + im * im) / 2 }
 }

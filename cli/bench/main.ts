@@ -1,0 +1,55 @@
+import { performance } from 'node:perf_hooks'
+import { openRecording } from '../../core/formats/recording'
+import { DEFAULT_OPTIONS, SILENT, measureRecording } from '../../core/signal'
+import { planChannel, NO_CORRECTION } from '../../core/signal/channel/channeliser'
+import { locate } from '../../core/signal/locate'
+import { measureAm } from '../../core/signal/measureModes'
+import { channelPass, scan } from '../../core/signal/passes'
+import { spectrumOf } from '../../core/signal/spectrumOf'
+import { fileSource } from '../measure/fileSource'
+import { basename, dirname, join } from 'node:path'
+
+/** Times of each part and of the whole, best of some rounds, and the memory it took: JSON for the bench script. */
+const ROUNDS = 5
+
+async function open(file: string) {
+  return openRecording(fileSource(file), async name => fileSource(join(dirname(file), basename(name))))
+}
+
+async function once(file: string) {
+  const recording = await open(file)
+  const count = recording.sampleCount
+  const at = [performance.now()]
+  const lap = () => at.push(performance.now())
+  const { spectrum } = await scan(recording, count, SILENT)
+  lap()
+  const found = locate(spectrum, null, false)
+  const plan = planChannel(recording.sampleRateHz, found.peakHz, 64_000)
+  const { channel } = await channelPass(recording, count, plan, NO_CORRECTION, SILENT)
+  lap()
+  const am = measureAm({ channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * 2.78 * plan.passHz, toneHz: null })
+  lap()
+  spectrumOf({ recording, options: DEFAULT_OPTIONS, spectrum, found }, 'AM', found.peakHz + am.carrier.hz, am.power, false)
+  lap()
+  return at.slice(1).map((t, k) => t - at[k]!)
+}
+
+async function main() {
+  const [file, mode] = process.argv.slice(2) as [string, string]
+  const recording = await open(file)
+  const best = (list: number[][]) => list.reduce((a, b) => a.map((x, k) => Math.min(x, b[k]!)))
+  const parts = mode === 'whole' ? [] : best(await Promise.all([await once(file)]).then(async (first) => {
+    const all = [...first]
+    for (let k = 1; k < ROUNDS; k++) all.push(await once(file))
+    return all
+  }))
+  const whole: number[][] = []
+  for (let k = 0; k < (mode === 'whole' ? 1 : ROUNDS); k++) {
+    const started = performance.now()
+    await measureRecording(recording, { ...DEFAULT_OPTIONS, as: 'am' })
+    whole.push([performance.now() - started])
+  }
+  process.stdout.write(JSON.stringify({ parts, wholeMs: best(whole)[0], seconds: recording.sampleCount / recording.sampleRateHz, peakMb: process.resourceUsage().maxRSS / 1024 }))
+}
+
+void main()
