@@ -49,7 +49,7 @@ export default defineNuxtConfig({
     tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, noUnusedLocals: true, noUnusedParameters: true } },
     nodeTsConfig: {
       compilerOptions: { lib: ['es2023', 'dom', 'dom.iterable'], noUncheckedIndexedAccess: true },
-      include: ['../core/**/*.ts', '../shared/**/*.ts', '../instruments/**/*.ts', '../test/**/*.ts', '../scripts/**/*.ts', '../vitest.config.ts', '../playwright.config.ts'],
+      include: ['../core/**/*.ts', '../cli/**/*.ts', '../shared/**/*.ts', '../instruments/**/*.ts', '../test/**/*.ts', '../scripts/**/*.ts', '../vitest.config.ts', '../playwright.config.ts'],
     },
   },
   eslint: { config: { stylistic: false } },

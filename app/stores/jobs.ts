@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
+import type { JobEvent } from '../../core/run'
 import type { BenchOrder, JobSummary } from '../../shared/bench'
 import type { EarlierJob } from '../../shared/earlierJob'
 import type { Intake, Job } from '../../shared/job'
@@ -58,5 +59,18 @@ export const useJobsStore = defineStore('jobs', () => {
     await load()
   }
 
-  return { items, failure, earlier, load, lookUpSet, start, place, switchOn }
+  /** An event of a job that is not open. @returns whether it is kept */
+  async function append(jobId: string, event: JobEvent): Promise<boolean> {
+    try {
+      await $fetch(`/api/jobs/${jobId}/events`, { method: 'POST', body: event, retry: 1 })
+      failure.value = null
+      return true
+    }
+    catch (error) {
+      failure.value = failureOf(error)
+      return false
+    }
+  }
+
+  return { items, failure, earlier, load, lookUpSet, start, place, switchOn, append }
 })

@@ -3,4 +3,10 @@ export { measureRecording } from './measure'
 export { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
 export type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 export type { AdjacentFigure, AmFigures, AudioFigures, CarrierFigures, FmFigures, Health, MaskFigure, Note, SpectrumFigures, SsbFigures } from './result'
+// What it means
+export { judgeSignal, type JudgedReading, type JudgedSignal, type SignalFinding } from './judge/judgeSignal'
+export { neighbourShare, signalReadings, worstNeighbour, type SignalReading } from './judge/readings'
+// Two tones against each other
+export { beatOf, type Beat } from './audio/beat'
+export { audioFigures } from './audio/audioFigures'
 export type { SignalMode } from './classify'

@@ -8,9 +8,9 @@ import { exactPeak, keyedPart, measureAm, measureFm, type ModeInput } from './me
 import type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 import { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
 import { channelPass, scan } from './passes'
-import { amPictures, fmPictures, NO_PICTURES, spectrumPicture, ssbPictures } from './pictures'
+import { amPictures, channelPicture, fmPictures, NO_PICTURES, spectrumPicture, ssbPictures } from './pictures'
 import { recordingHealth } from './recordingHealth'
-import { note, type Health, type Note, type SpectrumFigures } from './result'
+import { note, type Health, type Note } from './result'
 import { shifted, type Series } from './series'
 import { spectrumOf } from './spectrumOf'
 import { bandPower, type PowerSpectrum } from './spectrum/powerSpectrum'
@@ -117,7 +117,7 @@ function amPart(at: Place, input: ModeInput, overload: boolean): Part {
   const spectrum = spectrumOf(at, 'AM', at.channelHz + carrier.hz, power, overload)
   return {
     measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
-    notes: [...notes, ...(overload ? [] : result.notes), ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...amPictures(result, keyed, track), spectrum: spectrumPicture(at.spectrum, spectrum.ownHz, power, at.found.floor) },
+    notes: [...notes, ...(overload ? [] : result.notes), ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...amPictures(result, keyed, track), ...wide(at, spectrum.ownHz, power) },
   }
 }
 
@@ -127,7 +127,7 @@ function fmPart(at: Place, input: ModeInput, overload: boolean): Part {
   const spectrum = spectrumOf(at, 'FM', at.channelHz + carrier.hz, power, overload)
   return {
     measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
-    notes: [...result.notes, ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...fmPictures(result, hz, keyed.rateHz), spectrum: spectrumPicture(at.spectrum, spectrum.ownHz, power, at.found.floor) },
+    notes: [...result.notes, ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...fmPictures(result, hz, keyed.rateHz), ...wide(at, spectrum.ownHz, power) },
   }
 }
 
@@ -139,10 +139,11 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
   const noCarrier = note('carrier-not-found', 'Single sideband has no carrier to read: see the suppressed carrier.')
   return {
     measurement: { mode: 'ssb', carrier: null, ssb: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { ...(overload ? {} : { ssb: result.uncertainty }), spectrum: spectrum.uncertainty } },
-    notes: [...(overload ? [] : result.notes), noCarrier, ...spectrum.notes], toneHz: null, pictures: { ...ssbPictures(result), spectrum: spectrumPicture(at.spectrum, spectrum.ownHz, pep, at.found.floor) },
+    notes: [...(overload ? [] : result.notes), noCarrier, ...spectrum.notes], toneHz: null, pictures: { ...ssbPictures(result), ...wide(at, spectrum.ownHz, pep) },
   }
 }
 
+const wide = ({ spectrum, found, options }: Place, ownHz: number, power: number): Pick<SignalPictures, 'spectrum' | 'channels'> => ({ spectrum: spectrumPicture(spectrum, ownHz, power, found.floor), channels: channelPicture(spectrum, ownHz, options.spacingHz) })
 const carrierUncertainty = (c: NonNullable<Measurement['carrier']>): NonNullable<Measurement['uncertainty']['carrier']> => ({ frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: 0.01 })
 
 function referenceNote({ recording, options }: Place): Note[] {
@@ -154,5 +155,3 @@ function rateNote(saidHz: number | null, toneHz: number | null): Note[] {
   const ratio = RATE_RATIOS.find(r => Math.abs(toneHz / saidHz / r - 1) < 0.002)
   return ratio ? [note('rate-suspected', `The tone reads ${toneHz.toFixed(1)} Hz instead of ${saidHz}: ${ratio.toFixed(4)} times, as with a wrong sample rate.`)] : []
 }
-
-export type { SpectrumFigures }

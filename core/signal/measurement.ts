@@ -33,6 +33,8 @@ export interface Measurement {
 export interface SignalPictures {
   /** mean power per bin against offset from the own channel [Hz, dB below the carrier] */
   readonly spectrum: { readonly offsetHz: Float64Array, readonly dbc: Float64Array, readonly floorDbc: number } | null
+  /** power in every channel of the raster that the recording holds, against that in the own [Hz, dB] */
+  readonly channels: readonly { readonly offsetHz: number, readonly dbc: number }[]
   /** one cycle of the tone: envelope over the carrier, or deviation [Hz], or envelope of two tones */
   readonly cycle: { readonly kind: 'envelope' | 'deviation' | 'two-tone', readonly toneHz: number, readonly values: Float64Array, readonly carrier: number | null } | null
   /** how often each value of envelope (over carrier) or deviation [Hz] occurs */

@@ -4,10 +4,10 @@ import type { FmResult } from './fm/fmFigures'
 import type { SignalPictures } from './measurement'
 import { ratioToDb } from './result'
 import type { Series } from './series'
-import type { PowerSpectrum } from './spectrum/powerSpectrum'
+import { bandPower, holds, type PowerSpectrum } from './spectrum/powerSpectrum'
 import type { SsbResult } from './ssb/ssbFigures'
 
-export const NO_PICTURES: SignalPictures = { spectrum: null, cycle: null, histogram: null, drift: null, products: [] }
+export const NO_PICTURES: SignalPictures = { spectrum: null, channels: [], cycle: null, histogram: null, drift: null, products: [] }
 /** Points that a picture has at most. */
 const MOST_POINTS = 2000
 const DRIFT_POINTS = 300
@@ -24,6 +24,17 @@ export function spectrumPicture(s: PowerSpectrum, ownHz: number, carrierPower: n
   const offsetHz = Float64Array.from({ length: count }, (_, n) => s.fromHz + (from + n * group + (group - 1) / 2) * s.binHz - ownHz)
   const dbc = Float64Array.from({ length: count }, (_, n) => ratioToDb(Math.max(...s.power.subarray(from + n * group, from + (n + 1) * group)) / Math.max(carrierPower, 1e-30)))
   return { offsetHz, dbc, floorDbc: ratioToDb(floor / Math.max(carrierPower, 1e-30)) }
+}
+
+/** Channels to either side that are looked at. */
+const MOST_CHANNELS = 44
+
+/** Where the power lands, channel by channel. */
+export function channelPicture(s: PowerSpectrum, ownHz: number, spacingHz: number): SignalPictures['channels'] {
+  const half = spacingHz / 2
+  const own = Math.max(bandPower(s, ownHz - half, ownHz + half), 1e-30)
+  return Array.from({ length: 2 * MOST_CHANNELS + 1 }, (_, k) => (k - MOST_CHANNELS) * spacingHz)
+    .filter(o => holds(s, ownHz + o - half, ownHz + o + half)).map(offsetHz => ({ offsetHz, dbc: ratioToDb(bandPower(s, ownHz + offsetHz - half, ownHz + offsetHz + half) / own) }))
 }
 
 export function amPictures(result: AmResult, series: Series, track: PhaseTrack | null): SignalPictures {

@@ -5,4 +5,5 @@ export { bytesSource, sliceSource, type ByteSource } from './byteSource'
 export { openRecording, type OpenOptions } from './openRecording'
 export { previewScopeCsv, openScopeCsv, type ScopePreview } from './scopeCsv'
 // Writing
+export { packTar, type ArchiveMember } from './packSigmf'
 export { writeSigmf, type SigmfToWrite } from './writeSigmf'

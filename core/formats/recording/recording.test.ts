@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest'
 import { amSignal } from '../../../test/fixtures/signals'
 import { CoreError } from '../../errors'
 import { DEFAULT_OPTIONS, measureRecording } from '../../signal'
-import { bytesSource, openRecording, previewScopeCsv, writeSigmf, type ByteSource } from '.'
+import { bytesSource, openRecording, packTar, previewScopeCsv, writeSigmf, type ByteSource } from '.'
 
 const text = (s: string) => new TextEncoder().encode(s)
 const made = amSignal({ depth: 0.8, rateHz: 24_000, seconds: 0.25 })
@@ -59,6 +59,11 @@ describe('SigMF', () => {
       const r = await openRecording(bytesSource(name, bytes), none)
       expect((await r.read(200, 1)).q[0]).toBeCloseTo(made.q[200]!, 6)
     }
+  })
+  it('packed here, it is read here', async () => {
+    const parts = packTar([{ name: 'b.sigmf-meta', size: text(written.meta).length, content: text(written.meta) }, { name: 'b.sigmf-data', size: written.data.length, content: written.data }])
+    const bytes = new Uint8Array(await new Blob(parts as BlobPart[]).arrayBuffer())
+    expect((await (await openRecording(bytesSource('b.sigmf', bytes), none)).read(9, 1)).i[0]).toBeCloseTo(made.i[9]!, 6)
   })
   it('a hash that matches is taken, one that does not is refused', async () => {
     expect((await pair(meta({ 'core:sha512': bytesToHex(sha512(written.data)) }), written.data)).sampleCount).toBe(6000)

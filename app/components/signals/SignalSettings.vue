@@ -1,0 +1,50 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { channelHz, channelPlan, coversPlan, type RuleSet } from '../../../core/rules'
+import type { KeptOptions } from '../../../shared/recording'
+
+/** What is known beside the recording: mode, channel, tone, carrier power, rules. Kept for the next time. */
+const props = defineProps<{ options: KeptOptions, ruleSets: readonly RuleSet[] }>()
+const emit = defineEmits<{ change: [options: KeptOptions] }>()
+const MODES = [{ value: 'auto', title: 'Find out' }, { value: 'am', title: 'AM' }, { value: 'fm', title: 'FM' }, { value: 'ssb', title: 'SSB' }, { value: 'audio', title: 'Sound' }]
+const CHANNEL = /^\d{1,2}$/
+const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
+const planId = computed(() => rules.value?.planId ?? 'forty')
+const place = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
+const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW) })
+watch(() => props.options.nominalHz, hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)))
+
+function text(v: number | null) {
+  return v === null ? '' : String(v)
+}
+function change(part: Partial<KeptOptions>) {
+  emit('change', { ...props.options, ...part })
+}
+function number(value: string): number | null {
+  const v = Number(value.replace(',', '.'))
+  return value.trim() !== '' && Number.isFinite(v) && v > 0 ? v : null
+}
+/** "19" is a channel of the plan, "27.185" a frequency. */
+const nominalHz = computed(() => {
+  const channels = coversPlan(planId.value, planId.value) ? channelPlan(planId.value).channelsHz.length : 0
+  if (CHANNEL.test(place.value.trim())) return Number(place.value) >= 1 && Number(place.value) <= channels ? channelHz(planId.value, Number(place.value)) : null
+  const mhz = number(place.value)
+  return mhz === null ? null : mhz * 1e6
+})
+const wrongPlace = computed(() => place.value.trim() !== '' && nominalHz.value === null ? 'a channel, or MHz like 27.185' : undefined)
+</script>
+
+<template>
+  <div class="settings">
+    <v-select :model-value="options.as" label="Mode" :items="MODES" @update:model-value="v => change({ as: v })" />
+    <v-text-field v-model="place" label="Channel, or MHz" inputmode="decimal" :error-messages="wrongPlace" :hint="nominalHz === null ? 'not known: offsets are from the centre' : `${(nominalHz / 1e6).toFixed(5)} MHz`" persistent-hint @change="change({ nominalHz })" />
+    <v-text-field v-model="texts.toneHz" label="Tone, Hz" inputmode="decimal" hint="found by itself if empty" persistent-hint @change="change({ toneHz: number(texts.toneHz) })" />
+    <v-text-field v-model="texts.carrierW" label="Carrier, W" inputmode="decimal" hint="for limits in watts" persistent-hint @change="change({ carrierW: number(texts.carrierW) })" />
+    <v-select :model-value="options.ruleSetId" label="Rule set" :items="ruleSets.map(r => ({ value: r.id, title: r.name }))" @update:model-value="v => change({ ruleSetId: v })" />
+  </div>
+</template>
+
+<style scoped>
+.settings { display: grid; grid-template-columns: 130px 1fr 150px 150px 1.2fr; gap: 12px; align-items: start; }
+@media (max-width: 900px) { .settings { grid-template-columns: 1fr 1fr; } }
+</style>

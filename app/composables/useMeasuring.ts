@@ -1,0 +1,37 @@
+import { onBeforeUnmount, ref } from 'vue'
+import type { MeasuredRecording } from '../../core/signal'
+import type { KeptOptions } from '../../shared/recording'
+import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
+
+/** Measures recordings in a worker, one after the other, with progress and cancel. */
+export function useMeasuring() {
+  const progress = ref<{ share: number, what: string } | null>(null)
+  const failure = ref<string | null>(null)
+  let worker: Worker | null = null
+
+  /** @returns null when it failed or was cancelled */
+  function measure(files: readonly File[], options: KeptOptions): Promise<MeasuredRecording | null> {
+    worker ??= new Worker(new URL('../workers/measure.worker.ts', import.meta.url), { type: 'module' })
+    progress.value = { share: 0, what: 'opening' }
+    failure.value = null
+    return new Promise((done) => {
+      worker!.onmessage = ({ data }: MessageEvent<FromMeasurer>) => {
+        if (data.kind === 'progress') return (progress.value = data)
+        progress.value = null
+        if (data.kind === 'failed' && !data.cancelled) failure.value = data.words
+        done(data.kind === 'done' ? data.measured : null)
+      }
+      worker!.onerror = () => {
+        progress.value = null
+        failure.value = 'The recording could not be measured: this browser stopped the work.'
+        worker = null
+        done(null)
+      }
+      worker!.postMessage({ kind: 'measure', files: [...files], options: { ...options } } satisfies ToMeasurer)
+    })
+  }
+  const cancel = () => worker?.postMessage({ kind: 'cancel' } satisfies ToMeasurer)
+
+  onBeforeUnmount(() => worker?.terminate())
+  return { progress, failure, measure, cancel }
+}

@@ -1,0 +1,34 @@
+import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
+import { powerOfTwoTo } from '../spectrum/fft'
+import { peakFrequency } from '../tone/lines'
+
+/** Two tones of sound and what lies between them. */
+export interface Beat { readonly lowHz: number, readonly highHz: number, readonly differenceHz: number }
+
+const LEAST_HZ = 50
+/** Nearer than this two tones are one that beats: they are told apart by their envelope [bins]. */
+const APART_BINS = 4
+const WITHIN_DB = 30
+
+/**
+ * The two strongest tones of a piece of sound and their difference (C22): 2 s tell it to 0.1 Hz.
+ * @param x sound, some seconds @returns null when fewer than two tones stand out
+ */
+export function beatOf(x: Float64Array, rateHz: number): Beat | null {
+  const size = powerOfTwoTo(x.length)
+  if (size < 1024) return null
+  const averager = new SpectrumAverager(size, size)
+  averager.add(x.subarray(0, size), [])
+  const { power, fromHz, binHz } = averager.result(rateHz)
+  const floor = noiseFloor({ power, fromHz, binHz, segments: 1, window: '', rbwHz: binHz })
+  const peaks: number[] = []
+  for (let k = Math.ceil((LEAST_HZ - fromHz) / binHz); k < power.length - 1; k++) {
+    if (power[k]! > power[k - 1]! && power[k]! >= power[k + 1]! && power[k]! > 30 * floor) peaks.push(k)
+  }
+  peaks.sort((a, b) => power[b]! - power[a]!)
+  const first = peaks[0]
+  const second = peaks.find(k => Math.abs(k - first!) >= APART_BINS && power[k]! > power[first!]! * 10 ** (-WITHIN_DB / 10))
+  if (first === undefined || second === undefined) return null
+  const [a, b] = [first, second].map(k => peakFrequency(x, null, rateHz, fromHz + k * binHz)).sort((p, q) => p - q) as [number, number]
+  return { lowHz: a, highHz: b, differenceHz: b - a }
+}

@@ -1,0 +1,79 @@
+import { ADJACENT_MOST_W, channelHz, judge, limitFor, nearestChannel, type Judgement, type Mode, type ResolvedLimit, type RuleSet } from '../../rules'
+import type { Measurement } from '../measurement'
+import { neighbourShare, signalReadings, worstNeighbour, type SignalReading } from './readings'
+
+/** A reading with what a rule set says of it. */
+export interface JudgedReading extends SignalReading { readonly limit: ResolvedLimit | null, readonly judgement: Judgement | null, readonly nominalHz: number | null }
+
+/** What leads the verdict, the gravest first. */
+export type SignalFinding =
+  | { readonly kind: 'nothing-sent' }
+  | { readonly kind: 'overload' }
+  | { readonly kind: 'pinched', readonly share: number }
+  | { readonly kind: 'reversed', readonly depth: number }
+  | { readonly kind: 'flat-topped', readonly share: number }
+  | { readonly kind: 'outside', readonly reading: JudgedReading }
+  | { readonly kind: 'undecided', readonly reading: JudgedReading }
+  | { readonly kind: 'neighbours', readonly share: number }
+  | { readonly kind: 'adjacent-power', readonly watts: number, readonly mostW: number, readonly words: string }
+  | { readonly kind: 'mask', readonly marginDb: number, readonly offsetHz: number, readonly ruleSet: string }
+  | { readonly kind: 'clean' }
+
+export interface JudgedSignal { readonly readings: readonly JudgedReading[], readonly findings: readonly SignalFinding[], readonly mode: Mode | null, readonly channel: number | null }
+
+/** Power in the neighbours that is worth a word. */
+const NEIGHBOUR_SHARE = 0.001
+
+/**
+ * A measurement against a rule set: every reading with its limit, and what must be said first.
+ * @param carrierW bare carrier [W], for limits that are absolute powers; null = not known, and they are not judged
+ */
+export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | null): JudgedSignal {
+  if (!m.signalPresent) return { readings: [], findings: [{ kind: 'nothing-sent' }], mode: null, channel: null }
+  const mode = modeOf(m)
+  const planId = rules.planId ?? 'forty'
+  const hz = m.carrier?.frequencyHz ?? m.ssb?.suppressedCarrierHz ?? null
+  const near = hz !== null && m.centreHz !== null ? nearestChannel(planId, hz) : null
+  const channel = near && Math.abs(near.errorHz) < 5000 ? near.channel : null
+  const readings = signalReadings(m).map((r): JudgedReading => {
+    const nominalHz = r.quantity === 'carrierHz' && channel !== null ? channelHz(planId, channel) : null
+    const limit = mode && (r.quantity !== 'carrierHz' || channel !== null) ? limitFor(rules, r.quantity, { planId, channel, lowPower: false, mode }) : null
+    return { ...r, limit, judgement: limit ? judge(r, null, limit) : null, nominalHz }
+  })
+  const findings = [...ofShape(m), ...ofLimits(readings), ...ofNeighbours(m, rules, carrierW)]
+  return { readings, findings: findings.length > 0 ? findings : [{ kind: 'clean' }], mode, channel }
+}
+
+function modeOf(m: Measurement): Mode | null {
+  return m.mode === 'am' ? 'AM' : m.mode === 'fm' ? 'FM' : m.mode === 'ssb' ? m.ssb?.sideband ?? 'USB' : null
+}
+
+function ofShape({ health, am }: Measurement): SignalFinding[] {
+  return [
+    ...(health.overload ? [{ kind: 'overload' as const }] : []),
+    ...(am && am.pinchedRatio > 0.005 ? [{ kind: 'pinched' as const, share: am.pinchedRatio }] : []),
+    ...(am?.depthSynchronous ? [{ kind: 'reversed' as const, depth: am.depthSynchronous }] : []),
+    ...(am && am.flatTopRatio > 0.005 ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }] : []),
+  ]
+}
+
+function ofLimits(readings: readonly JudgedReading[]): SignalFinding[] {
+  const verdictOf = (r: JudgedReading) => r.judgement?.verdict
+  return [
+    ...readings.filter(r => verdictOf(r) === 'above' || verdictOf(r) === 'below').map(reading => ({ kind: 'outside' as const, reading })),
+    ...readings.filter(r => verdictOf(r) === 'cannot-tell').map(reading => ({ kind: 'undecided' as const, reading })),
+  ]
+}
+
+function ofNeighbours(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
+  const share = neighbourShare(m)
+  const dbc = worstNeighbour(m)
+  const most = ADJACENT_MOST_W[rules.id]
+  const watts = carrierW !== null && dbc !== null ? carrierW * 10 ** (dbc / 10) : null
+  const mask = m.spectrum?.mask
+  return [
+    ...(mask?.pass === false ? [{ kind: 'mask' as const, marginDb: mask.worstMarginDb!, offsetHz: mask.worstOffsetHz!, ruleSet: mask.ruleSet }] : []),
+    ...(most && watts !== null && watts > most.watts ? [{ kind: 'adjacent-power' as const, watts, mostW: most.watts, words: most.words }] : []),
+    ...(share !== null && share > NEIGHBOUR_SHARE ? [{ kind: 'neighbours' as const, share }] : []),
+  ]
+}

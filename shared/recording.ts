@@ -1,0 +1,46 @@
+import { mixed, number, object, string, type InferType } from 'yup'
+import { PHASES } from '../core/run'
+import type { Measurement } from '../core/signal'
+import { UNKNOWN_FIELD } from './unknownField'
+
+/** Largest recording that is kept [bytes], and the size of the pieces in which it comes. */
+export const MOST_RECORDING_BYTES = 256 * 1024 * 1024
+export const RECORDING_CHUNK_BYTES = 1024 * 1024
+
+/** What a recording was measured with; the same options give the same figures when it is opened again. */
+export const keptOptions = object({
+  as: string().oneOf(['am', 'fm', 'ssb', 'audio', 'auto']).required(),
+  nominalHz: number().positive().max(1e11).nullable().defined(),
+  toneHz: number().positive().max(1e5).nullable().defined(),
+  spacingHz: number().positive().max(1e6).required(),
+  carrierW: number().positive().max(1e5).nullable().defined(),
+  referencePpm: number().positive().max(1000).nullable().defined(),
+  ruleSetId: string().max(20).required(),
+}).noUnknown(true, UNKNOWN_FIELD)
+export type KeptOptions = InferType<typeof keptOptions>
+
+export const newRecordingBody = object({
+  id: string().uuid().required(),
+  jobId: string().uuid().nullable().defined(),
+  name: string().trim().max(200).required(),
+  bytes: number().integer().min(1).max(MOST_RECORDING_BYTES, 'Recording: at most 256 MB are kept; a shorter one tells as much').required(),
+  options: keptOptions.required(),
+  measurement: mixed<Measurement>().test('is-measurement', 'Measurement: an object with its file and notes', v => typeof v === 'object' && v !== null && 'notes' in v && 'health' in v).required(),
+  phase: string().oneOf(['', ...PHASES]).default(''),
+  pointId: string().max(40).default(''),
+}).noUnknown(true, UNKNOWN_FIELD)
+export type NewRecording = InferType<typeof newRecordingBody>
+
+/** A recording that is kept, as it travels; its bytes travel apart. */
+export interface KeptRecording {
+  readonly id: string
+  readonly jobId: string | null
+  readonly name: string
+  readonly bytes: number
+  readonly checksum: string
+  readonly options: KeptOptions
+  readonly measurement: Measurement
+  readonly phase: string
+  readonly pointId: string
+  readonly createdAtMs: number
+}

@@ -1,0 +1,72 @@
+import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
+import type { JudgedReading, JudgedSignal, Measurement, SignalFinding } from '../../core/signal'
+
+const percent = (ratio: number, digits = 1) => `${(100 * ratio).toFixed(digits)} %`
+
+/** The verdict in one or two sentences: what is gravest, and where the power lands. */
+export function verdictLine(judged: JudgedSignal): string {
+  const [first, ...rest] = judged.findings
+  const neighbours = rest.find(f => f.kind === 'neighbours')
+  return [findingWords(first!), ...(neighbours ? [findingWords(neighbours)] : [])].join(' ')
+}
+
+export function findingWords(f: SignalFinding): string {
+  switch (f.kind) {
+    case 'nothing-sent': return 'Nothing is sent: no signal stands out of the noise.'
+    case 'overload': return 'The recording is overloaded: record it again with 10 dB less.'
+    case 'pinched': return `Over-modulated: the carrier is pinched off ${percent(f.share)} of the time.`
+    case 'reversed': return `Over-modulated: the carrier reverses its phase, ${percent(f.depth, 0)} of a balanced modulator.`
+    case 'flat-topped': return `Flat-topped: the crest is cut off ${percent(f.share)} of the time.`
+    case 'outside': return `${QUANTITIES[f.reading.quantity].label} ${f.reading.judgement!.verdict}: ${valueWords(f.reading)}. ${f.reading.limit!.rule.words}.`
+    case 'undecided': return `${QUANTITIES[f.reading.quantity].label} cannot be told: ${valueWords(f.reading)} lies within its uncertainty of the limit (${f.reading.limit!.rule.words}).`
+    case 'neighbours': return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power lands in the neighbouring channels.`
+    case 'adjacent-power': return `${groupDigits(f.watts * 1e6, 0)} \u00b5W in the next channel (${f.words}).`
+    case 'mask': return `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} dB, ${(Math.abs(f.offsetHz) / 1000).toFixed(1)} kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
+    case 'clean': return 'Clean: nothing that was measured breaks a rule.'
+  }
+}
+
+/** A reading with its unit; a carrier by its distance from the channel too. */
+export function valueWords(r: JudgedReading): string {
+  const off = r.nominalHz === null ? '' : `, ${r.value >= r.nominalHz ? '+' : '\u2212'}${groupDigits(Math.abs(r.value - r.nominalHz), 1)} Hz from the channel`
+  return `${showPlain(r.value, r.quantity)}${off}`
+}
+
+/** One figure beside the readings, as text. */
+export interface FigureLine { readonly label: string, readonly value: string, readonly why: string }
+
+/** The figures that no limit asks for, in the order of looking. */
+export function figureLines(m: Measurement): FigureLine[] {
+  const lines: FigureLine[] = []
+  const add = (label: string, value: number | null | undefined, show: (v: number) => string, why = '') => {
+    if (typeof value === 'number' && Number.isFinite(value)) lines.push({ label, value: show(value), why })
+  }
+  const [hz, db, share] = [(v: number) => `${groupDigits(v, 1)} Hz`, (v: number) => `${v.toFixed(1)} dB`, (v: number) => percent(v)]
+  add('Error', m.carrier?.errorPpm, v => `${v.toFixed(2)} ppm`, 'against the nominal channel')
+  add('Settles at', m.carrier?.drift?.finalHz, v => `${groupDigits(v, 0)} Hz`, `time constant ${m.carrier?.drift?.tauS?.toFixed(1)} s`)
+  if (m.carrier?.drift?.tauS === null) add('Drift', m.carrier.drift.endHz - m.carrier.drift.startHz, v => `${v.toFixed(1)} Hz`, `in ${m.durationS.toFixed(1)} s`)
+  const { am, fm, ssb, audio, spectrum } = m
+  add('Depth, crest and trough together', am?.depthTrough, share, 'cannot exceed 100 %')
+  add('Depth of the tone alone', am?.depthFundamental, share, 'against the mean envelope')
+  add('Shift of the carrier', am?.unmodulated?.carrierShift, share, 'mean envelope against the bare carrier')
+  add('Pinched off', am?.pinchedRatio, share, 'of the time')
+  add('Flat-topped', am?.flatTopRatio, share, 'of the time')
+  add('PEP over carrier', am?.pepToCarrier, v => `${v.toFixed(2)} : 1`, am ? `100 % of depth is 4 : 1` : '')
+  add('Mean over carrier', am?.meanToCarrier, v => `${v.toFixed(3)} : 1`, 'what a true mean meter shows')
+  add('Deviation, rms', fm?.deviationRmsHz, hz)
+  add('Deviation of the tone alone', fm?.deviationFundamentalHz, hz)
+  add('Carson bandwidth', fm?.carsonHz, v => `${(v / 1000).toFixed(2)} kHz`, 'twice deviation and tone')
+  add('Carrier line', fm?.carrierLineDbc, v => `${v.toFixed(1)} dBc`, 'vanishes at a deviation of 2.405 times the tone')
+  add('Residual FM', fm?.residualHz, hz, '50 Hz to 3 kHz, without the tone')
+  add('PEP over mean', ssb?.pepToMeanDb, db, 'two clean tones: 3.0 dB')
+  for (const [order, below, pep] of [['third', ssb?.imd3DbBelowTone, ssb?.imd3DbBelowPep], ['fifth', ssb?.imd5DbBelowTone, ssb?.imd5DbBelowPep]] as const) add(`Products of the ${order} order`, below, v => `${v.toFixed(1)} dB below one tone`, `${pep?.toFixed(1)} dB below PEP`)
+  add('Carrier below one tone', ssb?.carrierDbBelowTone, db)
+  add('Opposite sideband', ssb?.oppositeSidebandDb, v => `${v.toFixed(1)} dB below its tone`)
+  add('Tone', am?.audioHz ?? fm?.audioHz ?? audio?.fundamentalHz, hz)
+  const thd = am?.thd ?? fm?.thd ?? audio?.thd
+  add('Distortion', thd, v => percent(v, 2), 'of the fundamental (THD-F)')
+  add('SINAD', am?.sinadDb ?? fm?.sinadDb ?? audio?.sinadDb, db, audio ? 'whole band' : 'of the demodulated tone')
+  add('Occupied bandwidth, 99 %', spectrum?.occupiedBandwidthHz, v => `${(v / 1000).toFixed(2)} kHz`, spectrum ? `${spectrum.window}, RBW ${Math.round(spectrum.rbwHz)} Hz` : '')
+  add('Level', m.carrier?.levelDbfs ?? audio?.levelDbfs, v => `${v.toFixed(1)} dBFS`)
+  return lines
+}
