@@ -10,7 +10,18 @@ export function useMeasuring() {
   let worker: Worker | null = null
 
   /** @returns null when it failed or was cancelled */
-  function measure(files: readonly File[], options: KeptOptions): Promise<MeasuredRecording | null> {
+  async function measure(files: readonly File[], options: KeptOptions): Promise<MeasuredRecording | null> {
+    const answer = await ask({ kind: 'measure', files: [...files], options: { ...options } })
+    return answer?.kind === 'done' ? answer.measured : null
+  }
+
+  /** The recording as one SigMF archive, with what was found as annotations. */
+  async function annotate(files: readonly File[], options: KeptOptions): Promise<Blob | null> {
+    const answer = await ask({ kind: 'annotate', files: [...files], options: { ...options } })
+    return answer?.kind === 'annotated' ? answer.archive : null
+  }
+
+  function ask(question: ToMeasurer): Promise<FromMeasurer | null> {
     worker ??= new Worker(new URL('../workers/measure.worker.ts', import.meta.url), { type: 'module' })
     progress.value = { share: 0, what: 'opening' }
     failure.value = null
@@ -19,7 +30,7 @@ export function useMeasuring() {
         if (data.kind === 'progress') return (progress.value = data)
         progress.value = null
         if (data.kind === 'failed' && !data.cancelled) failure.value = data.words
-        done(data.kind === 'done' ? data.measured : null)
+        done(data)
       }
       worker!.onerror = () => {
         progress.value = null
@@ -27,11 +38,11 @@ export function useMeasuring() {
         worker = null
         done(null)
       }
-      worker!.postMessage({ kind: 'measure', files: [...files], options: { ...options } } satisfies ToMeasurer)
+      worker!.postMessage(question)
     })
   }
   const cancel = () => worker?.postMessage({ kind: 'cancel' } satisfies ToMeasurer)
 
   onBeforeUnmount(() => worker?.terminate())
-  return { progress, failure, measure, cancel }
+  return { progress, failure, measure, annotate, cancel }
 }

@@ -1,7 +1,7 @@
 import { CoreError } from '../../core/errors'
-import { openRecording, type ByteSource } from '../../core/formats/recording'
+import { openRecording, packTar, writeSigmf, type ByteSource, type Recording } from '../../core/formats/recording'
 import { emissionMask } from '../../core/rules'
-import { measureRecording } from '../../core/signal'
+import { annotationsOf, measureRecording, type Measurement } from '../../core/signal'
 import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
 
 /** Measures recordings beside the screen: the files are read here, block by block. */
@@ -9,6 +9,17 @@ let cancelled = false
 const say = (message: FromMeasurer) => self.postMessage(message)
 
 const sourceOf = (file: File): ByteSource => ({ name: file.name, size: file.size, read: async (from, length) => new Uint8Array(await file.slice(from, from + length).arrayBuffer()) })
+
+/** Longer ones are passed on as they came [samples]. */
+const MOST_ANNOTATED = 32_000_000
+
+async function annotated(recording: Recording, measurement: Measurement): Promise<Blob> {
+  if (recording.sampleCount > MOST_ANNOTATED) throw new CoreError('bad-recording', `${recording.file}: too long to be written anew; pass on the original`)
+  const { i, q } = await recording.read(0, recording.sampleCount)
+  const { meta, data } = writeSigmf({ i, q, sampleRateHz: recording.sampleRateHz, centreHz: recording.centreHz, description: `measured from ${recording.file}`, annotations: annotationsOf(measurement) })
+  const text = new TextEncoder().encode(meta)
+  return new Blob(packTar<Uint8Array>([{ name: 'recording.sigmf-meta', size: text.length, content: text }, { name: 'recording.sigmf-data', size: data.length, content: data }]) as BlobPart[])
+}
 
 self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
   if (data.kind === 'cancel') {
@@ -22,7 +33,8 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
   try {
     const recording = await openRecording(sourceOf(main), async name => files.filter(f => f.name === name).map(sourceOf)[0] ?? null, options.as === 'auto' ? {} : { monoIs: options.as === 'audio' ? 'audio' : 'real' })
     const mask = { ruleSetId, parts: (mode: Parameters<typeof emissionMask>[1], powerW: number) => emissionMask(ruleSetId, mode, powerW) }
-    say({ kind: 'done', measured: await measureRecording(recording, { ...rest, mask }, { tell: (share, what) => say({ kind: 'progress', share, what }), cancelled: () => cancelled }) })
+    const measured = await measureRecording(recording, { ...rest, mask }, { tell: (share, what) => say({ kind: 'progress', share, what }), cancelled: () => cancelled })
+    say(data.kind === 'measure' ? { kind: 'done', measured } : { kind: 'annotated', archive: await annotated(recording, measured.measurement) })
   }
   catch (error) {
     say({ kind: 'failed', words: cancelled ? 'Cancelled.' : error instanceof CoreError ? error.message : 'The recording could not be measured, and this is not its fault.', cancelled })

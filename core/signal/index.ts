@@ -4,6 +4,7 @@ export { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './o
 export type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 export type { AdjacentFigure, AmFigures, AudioFigures, CarrierFigures, FmFigures, Health, MaskFigure, Note, SpectrumFigures, SsbFigures } from './result'
 // What it means
+export { annotationsOf } from './annotate'
 export { judgeSignal, type JudgedReading, type JudgedSignal, type SignalFinding } from './judge/judgeSignal'
 export { neighbourShare, signalReadings, worstNeighbour, type SignalReading } from './judge/readings'
 // Two tones against each other

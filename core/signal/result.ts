@@ -82,6 +82,7 @@ export interface AudioFigures { readonly fundamentalHz: number | null, readonly 
 
 export interface AdjacentFigure { readonly offsetHz: number, readonly bandwidthHz: number, readonly dbc: number }
 export interface MaskFigure { readonly ruleSet: string, readonly pass: boolean | null, readonly worstOffsetHz: number | null, readonly worstMarginDb: number | null }
-export interface SpectrumFigures { readonly occupiedBandwidthHz: number | null, readonly window: string, readonly rbwHz: number, readonly adjacent: readonly AdjacentFigure[], readonly mask: MaskFigure | null }
+export interface HarmonicFigure { readonly order: number, readonly dbc: number }
+export interface SpectrumFigures { /** lines at multiples of the carrier, where samples of the radio frequency itself hold them */ readonly harmonics: readonly HarmonicFigure[], readonly occupiedBandwidthHz: number | null, readonly window: string, readonly rbwHz: number, readonly adjacent: readonly AdjacentFigure[], readonly mask: MaskFigure | null }
 
 export const ratioToDb = (ratio: number) => 10 * Math.log10(Math.max(ratio, 1e-30))

@@ -114,6 +114,13 @@ describe('spectrum', () => {
     const { spectrum } = await measure(recordingOf(amSignal({ depth, toneHz: 2500, rateHz: 96_000, offsetHz: 100 })), { as: 'am' })
     expect(spectrum!.adjacent.find(a => a.offsetHz === 10_000 && a.bandwidthHz === 8000)!.dbc).toBeCloseTo(dbc, 0)
   })
+  it('harmonics are read where samples of the radio frequency hold them', async () => {
+    const rate = 200_000
+    const x = Float32Array.from({ length: rate }, (_, n) => 0.3 * Math.sin(2 * Math.PI * 27_000 * n / rate) + 0.003 * Math.sin(2 * Math.PI * 54_000 * n / rate) + 0.0003 * Math.sin(2 * Math.PI * 81_000 * n / rate))
+    const m = await measure(recordingOf(amSignal({ depth: 0 }), { kind: 'real', sampleRateHz: rate, sampleCount: x.length, centreHz: null, read: async (from, count) => ({ i: x.subarray(from, from + count), q: new Float32Array(0) }) }), { as: 'am' })
+    expect(m.spectrum!.harmonics.map(h => [h.order, Math.round(h.dbc)])).toEqual([[2, -40], [3, -60]])
+    expect((await measure(recordingOf(amSignal({ depth: 0.5 })))).spectrum!.harmonics).toEqual([])
+  })
   it('the mask of R-US: 25 dB at 4 to 8 kHz; a line 20 dB down there is 5 dB too strong', async () => {
     const mask = { ruleSetId: 'R-US', parts: (mode: Parameters<typeof emissionMask>[1], w: number) => emissionMask('R-US', mode, w) }
     const clean = await measure(recordingOf(amSignal({ depth: 0.8, rateHz: 96_000 })), { mask, carrierW: 4 })

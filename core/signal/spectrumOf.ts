@@ -2,8 +2,8 @@ import type { Mode } from '../rules'
 import type { Located } from './locate'
 import type { MeasureOptions } from './options'
 import type { Recording } from '../formats/recording'
-import { note, ratioToDb, type Measured, type SpectrumFigures } from './result'
-import { bandPower, type PowerSpectrum } from './spectrum/powerSpectrum'
+import { note, ratioToDb, type HarmonicFigure, type Measured, type SpectrumFigures } from './result'
+import { bandPower, holds, type PowerSpectrum } from './spectrum/powerSpectrum'
 import { adjacentFigures, maskFigure, occupiedBandwidth } from './spectrum/spectrumFigures'
 
 /** Bandwidth is looked for this far from the channel [Hz]. */
@@ -12,6 +12,15 @@ const NEAR_HZ = 25_000
 const ASSUMED_W = 4
 /** Off its channel by more than this a set is taken to be on no channel [Hz]. */
 const ON_CHANNEL_HZ = 2500
+
+const MOST_ORDER = 5
+
+/** Of real samples the frequency is the one on the air, and so are its multiples. */
+function harmonicsOf(spectrum: PowerSpectrum, carrierHz: number, carrierPower: number): HarmonicFigure[] {
+  const half = Math.max(5000, 3 * spectrum.rbwHz)
+  return Array.from({ length: MOST_ORDER - 1 }, (_, k) => k + 2).filter(order => holds(spectrum, order * carrierHz - half, order * carrierHz + half))
+    .map(order => ({ order, dbc: ratioToDb(bandPower(spectrum, order * carrierHz - half, order * carrierHz + half) / carrierPower) }))
+}
 
 interface At { readonly recording: Recording, readonly options: MeasureOptions, readonly spectrum: PowerSpectrum, readonly found: Located }
 
@@ -27,7 +36,7 @@ export function spectrumOf({ recording, options, spectrum, found }: At, mode: Mo
   const inNoise = adjacent.filter(a => ratioToDb(found.floor * a.bandwidthHz / spectrum.binHz / Math.max(bandPower(spectrum, ownHz - 5000, ownHz + 5000), 1e-30)) > a.dbc - 3)
   return {
     ownHz,
-    values: { occupiedBandwidthHz: width ? width.highHz - width.lowHz : null, window: spectrum.window, rbwHz: spectrum.rbwHz, adjacent, mask },
+    values: { occupiedBandwidthHz: width ? width.highHz - width.lowHz : null, window: spectrum.window, rbwHz: spectrum.rbwHz, adjacent, mask, harmonics: recording.kind === 'real' ? harmonicsOf(spectrum, carrierHz, carrierPower) : [] },
     uncertainty: { occupiedBandwidthHz: width ? spectrum.rbwHz : null },
     notes: [
       ...(adjacent.length === 0 && !overload ? [note('no-span', 'The recording is too narrow to hold a neighbouring channel.')] : []),

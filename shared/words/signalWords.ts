@@ -1,5 +1,8 @@
 import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
-import type { JudgedReading, JudgedSignal, Measurement, SignalFinding } from '../../core/signal'
+import { neighbourShare, type JudgedReading, type JudgedSignal, type Measurement, type SignalFinding } from '../../core/signal'
+
+/** First zero of the Bessel function J0 (Abramowitz and Stegun, table 9.5). */
+const FIRST_NULL = 2.404826
 
 const percent = (ratio: number, digits = 1) => `${(100 * ratio).toFixed(digits)} %`
 
@@ -36,23 +39,27 @@ export function valueWords(r: JudgedReading): string {
 export interface FigureLine { readonly label: string, readonly value: string, readonly why: string }
 
 /** The figures that no limit asks for, in the order of looking. */
-export function figureLines(m: Measurement): FigureLine[] {
+export function figureLines(m: Measurement, carrierW: number | null = null): FigureLine[] {
   const lines: FigureLine[] = []
   const add = (label: string, value: number | null | undefined, show: (v: number) => string, why = '') => {
     if (typeof value === 'number' && Number.isFinite(value)) lines.push({ label, value: show(value), why })
   }
-  const [hz, db, share] = [(v: number) => `${groupDigits(v, 1)} Hz`, (v: number) => `${v.toFixed(1)} dB`, (v: number) => percent(v)]
+  const [hz, db, ratio] = [(v: number) => `${groupDigits(v, 1)} Hz`, (v: number) => `${v.toFixed(1)} dB`, (v: number) => percent(v)]
   add('Error', m.carrier?.errorPpm, v => `${v.toFixed(2)} ppm`, 'against the nominal channel')
   add('Settles at', m.carrier?.drift?.finalHz, v => `${groupDigits(v, 0)} Hz`, `time constant ${m.carrier?.drift?.tauS?.toFixed(1)} s`)
   if (m.carrier?.drift?.tauS === null) add('Drift', m.carrier.drift.endHz - m.carrier.drift.startHz, v => `${v.toFixed(1)} Hz`, `in ${m.durationS.toFixed(1)} s`)
   const { am, fm, ssb, audio, spectrum } = m
-  add('Depth, crest and trough together', am?.depthTrough, share, 'cannot exceed 100 %')
-  add('Depth of the tone alone', am?.depthFundamental, share, 'against the mean envelope')
-  add('Shift of the carrier', am?.unmodulated?.carrierShift, share, 'mean envelope against the bare carrier')
-  add('Pinched off', am?.pinchedRatio, share, 'of the time')
-  add('Flat-topped', am?.flatTopRatio, share, 'of the time')
+  add('Depth, crest and trough together', am?.depthTrough, ratio, 'cannot exceed 100 %')
+  add('Depth of the tone alone', am?.depthFundamental, ratio, 'against the mean envelope')
+  add('Shift of the carrier', am?.unmodulated?.carrierShift, ratio, 'mean envelope against the bare carrier')
+  add('Pinched off', am?.pinchedRatio, ratio, 'of the time')
+  add('Flat-topped', am?.flatTopRatio, ratio, 'of the time')
   add('PEP over carrier', am?.pepToCarrier, v => `${v.toFixed(2)} : 1`, am ? `100 % of depth is 4 : 1` : '')
   add('Mean over carrier', am?.meanToCarrier, v => `${v.toFixed(3)} : 1`, 'what a true mean meter shows')
+  const share = neighbourShare(m)
+  if (carrierW !== null && am) add('A wattmeter would show', carrierW * am.meanToCarrier, v => `${v.toFixed(2)} W`, share === null ? 'true mean, in total' : `true mean, in total; ${(carrierW * am.meanToCarrier * (1 - share)).toFixed(2)} W of it inside the channel`)
+  if (fm?.deviationPositiveHz != null && fm.deviationNegativeHz != null && fm.audioHz !== null) add('One side against the other', (fm.deviationPositiveHz - fm.deviationNegativeHz) / Math.max(1, fm.deviationPositiveHz + fm.deviationNegativeHz), ratio, 'of a limiter that clips evenly: none')
+  if (fm?.deviationFundamentalHz != null) add('Tone that nulls the carrier', fm.deviationFundamentalHz / FIRST_NULL, hz, 'at this deviation, by the first zero of J0: a second opinion on it')
   add('Deviation, rms', fm?.deviationRmsHz, hz)
   add('Deviation of the tone alone', fm?.deviationFundamentalHz, hz)
   add('Carson bandwidth', fm?.carsonHz, v => `${(v / 1000).toFixed(2)} kHz`, 'twice deviation and tone')

@@ -9,8 +9,8 @@ import ForkGauge from '../gauge/ForkGauge.vue'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Every number: those with a limit on a fork gauge, the others as they are; a second recording beside them. */
-const props = defineProps<{ judged: JudgedSignal, measurement: Measurement, second: JudgedSignal | null, secondMeasurement: Measurement | null }>()
-const lines = computed(() => figureLines(props.measurement))
+const props = defineProps<{ /** readings with their limits, or everything else */ part: 'judged' | 'others', judged: JudgedSignal, measurement: Measurement, second: JudgedSignal | null, secondMeasurement: Measurement | null, carrierW?: number | null, /** limit of the neighbours in watts, in words */ wattLimit?: string | null }>()
+const lines = computed(() => figureLines(props.measurement, props.carrierW))
 const others = computed(() => new Map((props.secondMeasurement ? figureLines(props.secondMeasurement) : []).map(l => [l.label, l.value])))
 const of = (judged: JudgedSignal | null, r: JudgedReading) => judged?.readings.find(s => s.quantity === r.quantity) ?? null
 const shown = (r: JudgedReading) => r.nominalHz === null ? showMeasured(r, r.quantity) : showErrorHz(r.value - r.nominalHz, r.standardUncertainty)
@@ -26,17 +26,16 @@ function gauge(r: JudgedReading): GaugeValues | null {
 </script>
 
 <template>
-  <table class="figures">
-    <caption class="sr-only">Figures of the recording</caption>
+  <table class="figures" :aria-label="part === 'judged' ? 'Readings' : 'Other figures'">
     <tbody>
-      <tr v-for="r in judged.readings" :key="r.quantity" class="judged">
+      <tr v-for="r in part === 'judged' ? judged.readings : []" :key="r.quantity" class="judged">
         <th scope="row">{{ QUANTITIES[r.quantity].label }}</th>
         <td class="fig value"><b>{{ shown(r).value }}</b> {{ shown(r).unit }}<span v-if="shown(r).plusMinus" class="quiet bound"> {{ shown(r).plusMinus }}</span></td>
         <td><ForkGauge v-if="gauge(r)" :values="gauge(r)!" :unit="unit(r)" compact :mark="r.judgement!.verdict" /></td>
-        <td><span v-if="r.judgement" class="verdict"><StateMark :mark="r.judgement.verdict" /> {{ statusWord(r.judgement.verdict) }}</span> <span v-if="r.limit" class="quiet">{{ r.limit.rule.words }}</span><span v-else class="quiet">no limit in this rule set</span></td>
+        <td><span v-if="r.judgement" class="verdict"><StateMark :mark="r.judgement.verdict" /> {{ statusWord(r.judgement.verdict) }}</span> <span v-if="r.limit" class="quiet">{{ r.limit.rule.words }}</span><span v-else class="quiet">{{ r.quantity === 'adjacentDbc' && wattLimit ? wattLimit : 'no limit in this rule set' }}</span></td>
         <td v-if="second" class="fig quiet">{{ of(second, r) ? `${shown(of(second, r)!).value} ${shown(of(second, r)!).unit}` : '' }}</td>
       </tr>
-      <tr v-for="l in lines" :key="l.label"><th scope="row">{{ l.label }}</th><td class="fig value"><b>{{ l.value }}</b></td><td colspan="2" class="quiet">{{ l.why }}</td><td v-if="second" class="fig quiet">{{ others.get(l.label) ?? '' }}</td></tr>
+      <tr v-for="l in part === 'others' ? lines : []" :key="l.label"><th scope="row">{{ l.label }}</th><td class="fig value"><b>{{ l.value }}</b></td><td colspan="2" class="quiet">{{ l.why }}</td><td v-if="second" class="fig quiet">{{ others.get(l.label) ?? '' }}</td></tr>
     </tbody>
   </table>
 </template>
@@ -47,6 +46,6 @@ th { text-align: left; font-weight: 400; white-space: nowrap; padding-right: 14p
 td, th { border-bottom: 1px solid var(--line); padding: 5px 10px 5px 0; vertical-align: middle; }
 .judged th { font-weight: 650; }
 .value { white-space: nowrap; } .value b { font-size: 16px; }
-.bound { font-size: 12.5px; }
+.bound { font-size: 12.5px; margin-left: 8px; }
 .verdict { font-weight: 650; white-space: nowrap; margin-right: 8px; }
 </style>

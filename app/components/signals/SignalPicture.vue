@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { usePlotly } from '../../composables/usePlotly'
+import { saveFile } from '../../logic/saveFile'
 import { pictureCsv, type Picture } from '../../logic/signalPictures'
 
 /** One picture of a recording, with its numbers and itself to take away. */
@@ -18,16 +19,11 @@ async function draw() {
     xaxis: { ...axis, ...layout.xaxis }, yaxis: { ...axis, ...layout.yaxis },
   } as never, { displaylogo: false, responsive: true, displayModeBar: false })
 }
-function save(data: string, ending: string, type: string) {
-  const link = document.createElement('a')
-  link.href = data.startsWith('data:') ? data : URL.createObjectURL(new Blob([data], { type }))
-  link.download = `${props.name}-${props.picture.id}.${ending}`
-  link.click()
-  if (!data.startsWith('data:')) URL.revokeObjectURL(link.href)
-}
+const save = (data: Blob, ending: string) => saveFile(data, `${props.name}-${props.picture.id}.${ending}`)
+const saveCsv = () => save(new Blob([pictureCsv(props.picture)], { type: 'text/csv' }), 'csv')
 async function image(format: 'png' | 'svg') {
   const url = await (plotly.value as unknown as { toImage: (host: HTMLElement, o: object) => Promise<string> }).toImage(host.value!, { format, width: 900, height: 420 })
-  save(url, format, '')
+  save(await (await fetch(url)).blob(), format)
 }
 onMounted(async () => {
   await load()
@@ -40,7 +36,7 @@ onBeforeUnmount(() => host.value && plotly.value?.purge(host.value))
 <template>
   <figure class="picture">
     <figcaption><b>{{ picture.title }}</b> <span class="quiet">{{ picture.note }}</span>
-      <span class="take no-print"><button type="button" @click="save(pictureCsv(picture), 'csv', 'text/csv')">CSV</button><button type="button" @click="image('png')">PNG</button><button type="button" @click="image('svg')">SVG</button></span>
+      <span class="take no-print"><button type="button" @click="saveCsv">CSV</button><button type="button" @click="image('png')">PNG</button><button type="button" @click="image('svg')">SVG</button></span>
     </figcaption>
     <div ref="host" class="plot" role="img" :aria-label="picture.title" />
     <p v-if="failed" class="quiet">The picture could not be loaded; the table has every number.</p>

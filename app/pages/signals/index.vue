@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { v4 as uuid } from 'uuid'
-import { emissionMask } from '../../../core/rules'
+import { ADJACENT_MOST_W, emissionMask } from '../../../core/rules'
 import { judgeSignal } from '../../../core/signal'
 import { conditionsAsked, modelSheet, type MeasurePoint } from '../../../core/sheet'
 import type { ScopePreview } from '../../../core/formats/recording'
@@ -14,7 +14,9 @@ import LogOnJob from '../../components/signals/LogOnJob.vue'
 import SignalPicture from '../../components/signals/SignalPicture.vue'
 import SignalSettings from '../../components/signals/SignalSettings.vue'
 import TablePreview from '../../components/signals/TablePreview.vue'
+import { useSoundRecorder } from '../../composables/useSoundRecorder'
 import { useMeasuring } from '../../composables/useMeasuring'
+import { saveFile } from '../../logic/saveFile'
 import { packRecording, recordingsIn } from '../../logic/packRecording'
 import { picturesOf } from '../../logic/signalPictures'
 import { useJobsStore } from '../../stores/jobs'
@@ -26,7 +28,8 @@ const store = useSignalsStore()
 const rules = useRulesStore()
 const jobs = useJobsStore()
 const route = useRoute()
-const { progress, failure, measure, cancel } = useMeasuring()
+const { progress, failure, measure, annotate, cancel } = useMeasuring()
+const soundCard = useSoundRecorder()
 const night = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const said = ref<string | null>(null)
 const asking = shallowRef<{ file: File, preview: ScopePreview } | null>(null)
@@ -35,6 +38,11 @@ const rulesOf = (o: KeptOptions) => rules.all.find(r => r.id === o.ruleSetId) ??
 const judged = computed(() => store.shown && judgeSignal(store.shown.measured.measurement, rulesOf(store.shown.options), store.shown.options.carrierW))
 const second = computed(() => store.against && judgeSignal(store.against.measured.measurement, rulesOf(store.against.options), store.against.options.carrierW))
 const mask = computed(() => store.shown && judged.value?.mode ? emissionMask(store.shown.options.ruleSetId, judged.value.mode, store.shown.options.carrierW ?? 4) : null)
+/** Neighbours are limited in watts: only the carrier power makes a verdict of them. */
+const wattLimit = computed(() => {
+  const most = store.shown && ADJACENT_MOST_W[store.shown.options.ruleSetId]
+  return most ? `${most.words}${store.shown!.options.carrierW === null ? ': give the carrier power to have it judged' : ''}` : null
+})
 const pictures = computed(() => store.shown ? picturesOf(store.shown.measured.pictures, store.against?.measured.pictures ?? null, [store.shown.name, store.against?.name ?? ''], mask.value, store.shown.options.spacingHz, inks.value) : [])
 
 async function take(files: File[]) {
@@ -92,12 +100,18 @@ function rowOf(jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint
   const readings = judged.value!.readings.filter(r => asked.has(r.quantity)).map(({ quantity, value, standardUncertainty }) => ({ id: uuid(), quantity, value, standardUncertainty, source: 'instrument' as const, instrument: `recording ${store.shown!.name}`.slice(0, 100) }))
   return { kind: 'row-taken' as const, id: uuid(), atMs: Date.now(), phase, stepId: null, pointId: point.id, conditions: { ...conditionsAsked(point.state), supplyV: null, load: modelSheet(job.sheetId, job.sheetRevision).load, onTimeS: null }, readings }
 }
+async function recordSound() {
+  const file = await soundCard.record()
+  if (file) await take([file])
+  else failure.value = soundCard.failure.value
+}
 function saveJson() {
-  const link = document.createElement('a')
-  link.href = URL.createObjectURL(new Blob([JSON.stringify(store.shown!.measured.measurement, (_k, v: unknown) => typeof v === 'number' && !Number.isFinite(v) ? null : v, 2)], { type: 'application/json' }))
-  link.download = `${store.shown!.name}.json`
-  link.click()
-  URL.revokeObjectURL(link.href)
+  saveFile(new Blob([JSON.stringify(store.shown!.measured.measurement, (_k, v: unknown) => typeof v === 'number' && !Number.isFinite(v) ? null : v, 2)], { type: 'application/json' }), `${store.shown!.name}.json`)
+}
+async function saveAnnotated() {
+  const { files, options, name } = store.shown!
+  const archive = await annotate(files, options)
+  if (archive) saveFile(archive, `${name.replace(/\.[^.]*$/, '')}-annotated.sigmf`)
 }
 useHead({ title: 'Signals' })
 onMounted(() => {
@@ -115,7 +129,7 @@ onMounted(() => {
 <template>
   <div class="page">
     <div class="top"><h1>Signals</h1><NuxtLink to="/signals/live" class="live" prefetch-on="interaction">Sound card: SINAD, zero beat, tones</NuxtLink></div>
-    <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel" />
+    <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn></DropRecording>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <TablePreview v-if="asking" :name="asking.file.name" :preview="asking.preview" @yes="reply(true)" @no="reply(false)" />
     <SignalSettings class="settings no-print" :options="store.options" :rule-sets="rules.all" @change="change" />
@@ -125,9 +139,10 @@ onMounted(() => {
     <template v-if="store.shown && judged">
       <p class="verdict" role="status">{{ verdictLine(judged) }}</p>
       <ul v-if="judged.findings.length > 1" class="rest"><li v-for="(f, n) in judged.findings.slice(1).filter(f => f.kind !== 'neighbours')" :key="n">{{ findingWords(f) }}</li></ul>
-      <p class="quiet what">{{ store.shown.name }}, {{ store.shown.measured.measurement.durationS.toFixed(2) }} s at {{ (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1) }} kS/s, {{ judged.mode ?? store.shown.measured.measurement.mode ?? 'no signal' }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set {{ rulesOf(store.shown.options).name }}<span v-if="store.shown.kept">, kept {{ dayAndTime(store.shown.kept.createdAtMs) }}</span>. <button type="button" class="link" @click="saveJson">All figures as JSON</button></p>
-      <FigureTable :judged="judged" :measurement="store.shown.measured.measurement" :second="second" :second-measurement="store.against?.measured.measurement ?? null" />
+      <p class="quiet what">{{ store.shown.name }}, {{ store.shown.measured.measurement.durationS.toFixed(2) }} s at {{ (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1) }} kS/s, {{ judged.mode ?? store.shown.measured.measurement.mode ?? 'no signal' }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set {{ rulesOf(store.shown.options).name }}<span v-if="store.shown.kept">, kept {{ dayAndTime(store.shown.kept.createdAtMs) }}</span>. <button type="button" class="link" @click="saveJson">All figures as JSON</button> <button v-if="judged.mode" type="button" class="link ml-4" @click="saveAnnotated">SigMF with what was found</button></p>
+      <FigureTable part="judged" :judged="judged" :measurement="store.shown.measured.measurement" :second="second" :second-measurement="store.against?.measured.measurement ?? null" :watt-limit="wattLimit" />
       <div class="pictures"><SignalPicture v-for="p in pictures" :key="p.id" :picture="p" :night="night === 'night'" :name="store.shown.name" /></div>
+      <FigureTable part="others" :carrier-w="store.shown.options.carrierW" class="others" :judged="judged" :measurement="store.shown.measured.measurement" :second="second" :second-measurement="store.against?.measured.measurement ?? null" />
       <details class="notes"><summary>What these figures rest on ({{ store.shown.measured.measurement.notes.length }})</summary><ul><li v-for="(n, k) in store.shown.measured.measurement.notes" :key="k">{{ n.words }}</li></ul></details>
       <LogOnJob :judged="judged" :jobs="jobs.items ?? []" :job-id="typeof route.query.job === 'string' ? route.query.job : null" :sending="store.sending" :kept="said" :failure="store.failure?.words ?? jobs.failure?.words ?? null" @log="log" />
     </template>
@@ -143,6 +158,7 @@ onMounted(() => {
 .settings { margin-top: 16px; }
 .verdict { font-size: 22px; font-weight: 650; margin: 18px 0 4px; max-width: 60ch; line-height: 1.25; }
 .rest { margin: 0 0 6px; } .what { margin: 0 0 10px; }
+.others { margin-top: 22px; }
 .pictures { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 18px 28px; margin-top: 20px; }
 .link { font: inherit; color: var(--accent); background: none; border: 0; padding: 10px 0; min-height: 44px; text-decoration: underline; cursor: pointer; }
 .tabs { display: flex; gap: 10px; flex-wrap: wrap; margin-top: 14px; } .tab { border: 1px solid var(--line2); border-radius: 6px; } .tab.on { border-color: var(--accent); }

@@ -5,5 +5,6 @@ export { bytesSource, sliceSource, type ByteSource } from './byteSource'
 export { openRecording, type OpenOptions } from './openRecording'
 export { previewScopeCsv, openScopeCsv, type ScopePreview } from './scopeCsv'
 // Writing
+export { writeWav } from './writeWav'
 export { packTar, type ArchiveMember } from './packSigmf'
 export { writeSigmf, type SigmfToWrite } from './writeSigmf'

@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest'
 import { amSignal } from '../../../test/fixtures/signals'
 import { CoreError } from '../../errors'
 import { DEFAULT_OPTIONS, measureRecording } from '../../signal'
-import { bytesSource, openRecording, packTar, previewScopeCsv, writeSigmf, type ByteSource } from '.'
+import { bytesSource, openRecording, packTar, previewScopeCsv, writeSigmf, writeWav, type ByteSource } from '.'
 
 const text = (s: string) => new TextEncoder().encode(s)
 const made = amSignal({ depth: 0.8, rateHz: 24_000, seconds: 0.25 })
@@ -113,6 +113,11 @@ describe('WAV', () => {
     expect([Math.abs(i[7]! - made.i[107]!) < step, Math.abs(q[7]! - made.q[107]!) < step]).toEqual([true, true])
     expect((await openRecording(bytesSource('a.wav', wav(bits, 1)), none)).kind).toBe('audio')
     expect((await openRecording(bytesSource('a.wav', wav(bits, 1)), none, { monoIs: 'real' })).kind).toBe('real')
+  })
+  it('what is written here is read here, and by another program (wavefile)', async () => {
+    const bytes = writeWav(Float32Array.from(made.i), 24_000)
+    expect((await (await openRecording(bytesSource('a.wav', bytes), none)).read(70, 1)).i[0]).toBeCloseTo(made.i[70]!, 6)
+    expect((new wavefile.WaveFile(bytes).getSamples() as Float64Array)[70]).toBeCloseTo(made.i[70]!, 6)
   })
   it.each<[string, (b: Uint8Array, v: DataView) => Uint8Array, RegExp]>([
     ['no RIFF', b => (b[0] = 0, b), /header: is not that of a WAV file/],

@@ -9,6 +9,14 @@ const LEAST_HZ = 50
 /** Nearer than this two tones are one that beats: they are told apart by their envelope [bins]. */
 const APART_BINS = 4
 const WITHIN_DB = 30
+/** Distortion of a receiver is weaker than this against its tone. */
+const HARMONIC_MOST = 0.1
+
+/** A weaker tone at a multiple of the other is its distortion, not a second tone. */
+function isHarmonic(hz: number, ofHz: number, binHz: number, powerRatio: number): boolean {
+  const order = Math.round(hz / ofHz)
+  return order >= 2 && powerRatio < HARMONIC_MOST && Math.abs(hz - order * ofHz) < APART_BINS * order * binHz
+}
 
 /**
  * The two strongest tones of a piece of sound and their difference (C22): 2 s tell it to 0.1 Hz.
@@ -27,7 +35,8 @@ export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   }
   peaks.sort((a, b) => power[b]! - power[a]!)
   const first = peaks[0]
-  const second = peaks.find(k => Math.abs(k - first!) >= APART_BINS && power[k]! > power[first!]! * 10 ** (-WITHIN_DB / 10))
+  const hzOf = (k: number) => fromHz + k * binHz
+  const second = peaks.find(k => Math.abs(k - first!) >= APART_BINS && power[k]! > power[first!]! * 10 ** (-WITHIN_DB / 10) && !isHarmonic(hzOf(k), hzOf(first!), binHz, power[k]! / power[first!]!))
   if (first === undefined || second === undefined) return null
   const [a, b] = [first, second].map(k => peakFrequency(x, null, rateHz, fromHz + k * binHz)).sort((p, q) => p - q) as [number, number]
   return { lowHz: a, highHz: b, differenceHz: b - a }

@@ -16,6 +16,7 @@ describe('a recording against a rule set', () => {
     const m = await measured(amSignal({ depth: 1.5, toneHz: 2500, offsetHz: 4010, rateHz: 96_000 }))
     const found = await kinds(m, 'R-EU')
     expect(found[0]).toBe('pinched')
+    expect(judgeSignal(m, ruleSet('R-EU'), 4).readings.find(r => r.quantity === 'depthNegativeRatio')!.judgement!.verdict, 'an envelope cannot show more than 100 %').toBe('above')
     expect(found).toContain('adjacent-power')
     expect(found).toContain('neighbours')
   })

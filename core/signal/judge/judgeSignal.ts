@@ -21,6 +21,8 @@ export type SignalFinding =
 
 export interface JudgedSignal { readonly readings: readonly JudgedReading[], readonly findings: readonly SignalFinding[], readonly mode: Mode | null, readonly channel: number | null }
 
+/** Shorter than this share of the time is no finding. */
+const SHORT = 0.005
 /** Power in the neighbours that is worth a word. */
 const NEIGHBOUR_SHARE = 0.001
 
@@ -38,11 +40,20 @@ export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | n
   const readings = signalReadings(m).map((r): JudgedReading => {
     const nominalHz = r.quantity === 'carrierHz' && channel !== null ? channelHz(planId, channel) : null
     const limit = mode && (r.quantity !== 'carrierHz' || channel !== null) ? limitFor(rules, r.quantity, { planId, channel, lowPower: false, mode }) : null
-    return { ...r, limit, judgement: limit ? judge(r, null, limit) : null, nominalHz }
+    return { ...r, limit, judgement: limit ? judgedBy(m, r, limit) : null, nominalHz }
   })
-  const findings = [...ofShape(m), ...ofLimits(readings), ...ofNeighbours(m, rules, carrierW)]
+  const findings = [...ofShape(m), ...ofLimits(readings.filter(r => !(r.quantity === 'depthNegativeRatio' && isOver(m)))), ...ofNeighbours(m, rules, carrierW)]
   return { readings, findings: findings.length > 0 ? findings : [{ kind: 'clean' }], mode, channel }
 }
+
+/** An envelope cannot show more than 100 %: where it is pinched off or flips, the depth is beyond, whatever the reading. */
+function judgedBy(m: Measurement, r: SignalReading, limit: ResolvedLimit): Judgement {
+  const judged = judge(r, null, limit)
+  const beyond = r.quantity === 'depthNegativeRatio' && limit.high !== null && limit.high <= 1 && isOver(m)
+  return beyond ? { ...judged, verdict: 'above', reasons: judged.reasons.map(reason => reason.rule === 'limit' ? { ...reason, verdict: 'above' } : reason) } : judged
+}
+
+const isOver = ({ am }: Measurement) => am !== null && (am.pinchedRatio > SHORT || am.depthSynchronous !== null)
 
 function modeOf(m: Measurement): Mode | null {
   return m.mode === 'am' ? 'AM' : m.mode === 'fm' ? 'FM' : m.mode === 'ssb' ? m.ssb?.sideband ?? 'USB' : null
@@ -51,9 +62,9 @@ function modeOf(m: Measurement): Mode | null {
 function ofShape({ health, am }: Measurement): SignalFinding[] {
   return [
     ...(health.overload ? [{ kind: 'overload' as const }] : []),
-    ...(am && am.pinchedRatio > 0.005 ? [{ kind: 'pinched' as const, share: am.pinchedRatio }] : []),
+    ...(am && am.pinchedRatio > SHORT ? [{ kind: 'pinched' as const, share: am.pinchedRatio }] : []),
     ...(am?.depthSynchronous ? [{ kind: 'reversed' as const, depth: am.depthSynchronous }] : []),
-    ...(am && am.flatTopRatio > 0.005 ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }] : []),
+    ...(am && am.flatTopRatio > SHORT ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }] : []),
   ]
 }
 

@@ -25,6 +25,7 @@ export function signalReadings(m: Measurement): SignalReading[] {
   add('imd3Db', m.ssb?.imd3DbBelowTone, m.uncertainty.ssb?.imd3DbBelowTone)
   add('carrierLeakDb', m.ssb?.carrierDbBelowPep, m.uncertainty.ssb?.carrierDbBelowPep)
   add('sinadDb', m.audio?.sinadVoiceDb, m.uncertainty.audio?.sinadVoiceDb)
+  add('harmonicDbc', m.spectrum?.harmonics.find(h => h.order === 2)?.dbc, LINE_DB)
   add('adjacentDbc', worstNeighbour(m), LINE_DB)
   return out
 }
