@@ -83,7 +83,7 @@ export function measureFm({ channel, noisePower, toneHz }: ModeInput, nominalHz:
   const first = keyedPart(channel, noisePower).series
   const rough = meanFrequency(instantaneousHz(first))
   const series = narrowed(shifted(first, rough), 3 * FM_PASS_HZ, FM_PASS_HZ)
-  const noise = noisePower * Math.min(1, 2.6 * FM_PASS_HZ / channel.rateHz)
+  const noise = noisePower * Math.min(1, 2.3 * FM_PASS_HZ / channel.rateHz)
   const better = meanFrequency(instantaneousHz(series))
   const centred = shifted(series, better)
   const stretches = stretchesOf(centred, noise)

@@ -4,6 +4,8 @@ export interface FlankFit { readonly mean: number, readonly swing: number }
 /** Flanks lie between these shares of the crest: below is the pinch, above the clipped crest. */
 const FLANK_LOW = 0.12
 const FLANK_HIGH = 0.72
+/** A sine that just touches zero passes below a hundredth for 4.5 % of the time. */
+const LIKE_A_SINE = 0.06
 const LEAST_POINTS = 24
 
 /** Least squares of a + b cos + c sin through the flanks of a cycle; null when it has none. */
@@ -51,7 +53,9 @@ export function pinchedShare(envelope: Float64Array, fit: FlankFit | null, thres
   for (const y of envelope) if (y < thresholdV) below++
   const dwell = below / envelope.length
   if (dwell === 0 || !fit) return dwell
-  return Math.min(dwell, shareBeyond(fit, 0, -1))
+  const ofSine = shareBeyond(fit, 0, -1)
+  // Ripple at the corners moves the dwell, the flanks stay; a trough of another shape is taken as it is.
+  return Math.abs(dwell - ofSine) < LIKE_A_SINE ? ofSine : dwell
 }
 
 /** The level of a crest that is cut off: the middle of its points, so that ripple at the corners does not count. */

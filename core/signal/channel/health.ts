@@ -1,5 +1,7 @@
 import type { SampleBlock } from '../../formats/recording'
 
+const FLOAT_RAIL = 1 - 1e-6
+
 /** Counts and moments of all samples, gathered block by block. */
 export class HealthCounter {
   private n = 0
@@ -16,7 +18,7 @@ export class HealthCounter {
 
   /** @param steps from zero to full scale of the converter; null = floating point */
   constructor(private readonly steps: number | null) {
-    this.rail = steps === null ? 1 - 1e-6 : (steps - 1.01) / steps
+    this.rail = steps === null ? FLOAT_RAIL : (steps - 1.01) / steps
   }
 
   add({ i, q }: SampleBlock): void {
@@ -56,8 +58,13 @@ export class HealthCounter {
     const [varI, varQ, cov] = [this.sumII / n - dcI * dcI, this.sumQQ / n - dcQ * dcQ, this.sumIQ / n - dcI * dcQ]
     return {
       count: this.n, dcI, dcQ, varI, varQ, cov, meanPower: (this.sumII + this.sumQQ) / n, maxPower: this.maxPower,
-      clippedRatio: Math.max(this.atRail, this.flat) / n, overload: this.isOverloaded(n),
+      clippedRatio: Math.max(this.railed(), this.flat) / n, overload: this.isOverloaded(n),
     }
+  }
+
+  /** Floating point has no rail once anything lies beyond 1: it was scaled, not cut. */
+  private railed(): number {
+    return this.steps === null && this.maxPart > 2 - FLOAT_RAIL ? 0 : this.atRail
   }
 
   /**
@@ -66,7 +73,7 @@ export class HealthCounter {
    */
   private isOverloaded(n: number): boolean {
     const touching = this.steps === null ? 0 : 4 * Math.sqrt(2 / this.steps) / Math.PI
-    const rails = this.atRail / n
+    const rails = this.railed() / n
     const cut = rails > Math.max(2 * touching, 1e-3)
     const beyond = rails > 1e-4 && Math.sqrt(this.maxPower) > 1.06
     return cut || beyond || this.flat / n > 1e-3
