@@ -93,6 +93,9 @@ describe('health', () => {
     const cut = { ...full, i: full.i.map(x => Math.max(-1, Math.min(1, 1.1 * x))), q: full.q.map(x => Math.max(-1, Math.min(1, 1.1 * x))) }
     expect((await measure(recordingOf(cut))).health.overload).toBe(true)
   })
+  it('silence, and a level that never moves, are no overload', async () => {
+    for (const v of [0, 0.5]) expect((await measure(audioRecording(new Float64Array(4800).fill(v), 48_000))).health).toMatchObject({ overload: false, clippedRatio: 0 })
+  })
   it('a tone that is off by 44.1 to 48 makes the sample rate suspect', async () => {
     expect(codes(await measure(recordingOf(amSignal({ depth: 0.8, toneHz: 918.75 })), { toneHz: 1000, as: 'am' }))).toContain('rate-suspected')
     expect(codes(await measure(recordingOf(amSignal({ depth: 0.8, toneHz: 960 })), { toneHz: 1000, as: 'am' }))).not.toContain('rate-suspected')

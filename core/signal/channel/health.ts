@@ -43,7 +43,7 @@ export class HealthCounter {
       const power = x * x + y * y
       if (power > this.maxPower) this.maxPower = power
       // Three alike at the very top of one part while the other moves, or in a row of sound: cut off.
-      if ((ax === this.maxPart && x === i1 && x === i2 && (!complex || y !== q1)) || (complex && ay === this.maxPart && y === q1 && y === q2 && x !== i1)) this.flat++
+      if ((ax > 0 && ax === this.maxPart && x === i1 && x === i2 && (!complex || y !== q1)) || (complex && ay > 0 && ay === this.maxPart && y === q1 && y === q2 && x !== i1)) this.flat++
       i2 = i1
       i1 = x
       q2 = q1
@@ -58,8 +58,13 @@ export class HealthCounter {
     const [varI, varQ, cov] = [this.sumII / n - dcI * dcI, this.sumQQ / n - dcQ * dcQ, this.sumIQ / n - dcI * dcQ]
     return {
       count: this.n, dcI, dcQ, varI, varQ, cov, meanPower: (this.sumII + this.sumQQ) / n, maxPower: this.maxPower,
-      clippedRatio: Math.max(this.railed(), this.flat) / n, overload: this.isOverloaded(n),
+      clippedRatio: Math.max(this.railed(), this.flatAtTop(varI + varQ)) / n, overload: this.isOverloaded(n, varI + varQ),
     }
+  }
+
+  /** Something that never moves is no crest that was cut. */
+  private flatAtTop(variance: number): number {
+    return variance > 1e-6 * this.maxPart ** 2 ? this.flat : 0
   }
 
   /** Floating point has no rail once anything lies beyond 1: it was scaled, not cut. */
@@ -71,12 +76,12 @@ export class HealthCounter {
    * A sine that just touches full scale dwells there too, the longer the coarser the converter: only more than twice that
    * is clipping, or anything at the rail while the vector is longer than the rail allows on its way round.
    */
-  private isOverloaded(n: number): boolean {
+  private isOverloaded(n: number, variance: number): boolean {
     const touching = this.steps === null ? 0 : 4 * Math.sqrt(2 / this.steps) / Math.PI
     const rails = this.railed() / n
     const cut = rails > Math.max(2 * touching, 1e-3)
     const beyond = rails > 1e-4 && Math.sqrt(this.maxPower) > 1.06
-    return cut || beyond || this.flat / n > 1e-3
+    return cut || beyond || this.flatAtTop(variance) / n > 1e-3
   }
 }
 
