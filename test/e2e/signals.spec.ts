@@ -29,6 +29,8 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   }
   await choose(recording('as-found', 1.3))
   const verdict = page.locator('.verdict').first()
+  // Measured beside the screen, on whatever this machine has left.
+  await expect(verdict).toBeVisible({ timeout: 60_000 })
   await expect(verdict).toContainText(/Over-modulated: the carrier is pinched off 2\d\.\d % of the time/)
   await expect(page.getByText('channel 19')).toBeVisible()
   const readings = page.getByRole('table', { name: 'Readings' })
@@ -80,8 +82,9 @@ test('the sound card reads SINAD and the distance from the wanted tone', async (
     const page = await browser.newPage()
     await page.goto(`${house.address}/signals/live`)
     await page.getByRole('button', { name: 'Start' }).click()
-    await expect(page.locator('[data-sinad]')).toHaveText(/^(19|20)\.\d$/, { timeout: 20_000 })
-    await expect(page.locator('[data-beat]')).toHaveText(/^\+3\.[0-2]$|^\+2\.9$/)
+    await expect(page.locator('[data-sinad]')).toHaveText(/^(19|20)\.\d$/, { timeout: 60_000 })
+    // A busy machine drops blocks of sound: the next two seconds are whole again.
+    await expect(page.locator('[data-beat]')).toHaveText(/^\+3\.[0-2]$|^\+2\.9$/, { timeout: 60_000 })
     await expect(page.getByText('too high: lower')).toBeVisible()
   }
   finally {

@@ -121,7 +121,7 @@ onMounted(() => {
   inks.value = { ink: token('--ink'), ink2: token('--ink2'), accent: token('--accent'), out: token('--out'), win: token('--win'), line: token('--line') }
   void rules.load()
   void jobs.load()
-  void store.load()
+  void store.load(typeof route.query.job === 'string' ? route.query.job : null)
   if (typeof route.query.recording === 'string') void reopen(route.query.recording)
 })
 </script>

@@ -1,23 +1,18 @@
 import { meanPower, shifted, type Series } from '../series'
-import { blackmanHarris } from '../spectrum/window'
 import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
-import { lineAmplitude, lineAt, peakFrequency } from '../tone/lines'
+import { peakFrequency } from '../tone/lines'
 import { note, ratioToDb, type Measured, type Note, type SsbFigures } from '../result'
+import { CLOSE_HZ, MOST_SAMPLES, lineMeter, type Found } from './lineMeter'
+import { suppressedCarrier } from './suppressedCarrier'
 
 /** PEP of two equal tones lies this far above one of them [dB]: twice the amplitude. */
 const PEP_ABOVE_TONE_DB = 20 * Math.log10(2)
-/** The usual pair of tones [Hz] (common practice). */
-const USUAL_TONES_HZ = [700, 1900] as const
+/** A product this many times above the noise of its window is seen. */
+const SEEN_ABOVE = 4
 /** A second tone is one within this of the first [dB]. */
 const SECOND_WITHIN_DB = 15
-/** What is left of the carrier is looked for this far from where it should be [Hz]. */
-const LEAK_WITHIN_HZ = 200
-const MOST_SAMPLES = 131_072
-/** A line this much above the noise of its window is one. */
-const SEEN = 8
-const CLOSE_HZ = 40
 
 export interface SsbInput {
   readonly series: Series
@@ -45,32 +40,6 @@ export function ssbFigures(input: SsbInput): SsbResult {
   return two ? twoTones(input, first.hz < second.hz ? [first, second] : [second, first]) : oneTone(input, first)
 }
 
-interface Found { readonly hz: number, readonly amplitude: number }
-type Meter = (hz: number) => number
-/** strongest gives the frequency of the largest line between two that passes a test */
-interface LineMeter { readonly at: Meter, readonly noise: number, readonly strongest: (lowHz: number, highHz: number, counts: (hz: number) => boolean) => number | null }
-
-/** Amplitude of a line anywhere in the series, and the noise that it stands in. */
-function meter(series: Series, noisePower: number): LineMeter {
-  const n = powerOfTwoTo(Math.min(series.re.length, MOST_SAMPLES))
-  const from = Math.floor((series.re.length - n) / 2)
-  const [re, im] = [series.re.subarray(from, from + n), series.im.subarray(from, from + n)]
-  const window = blackmanHarris(n)
-  const averager = new SpectrumAverager(n, n)
-  averager.add(re, im)
-  const { power, fromHz, binHz } = averager.result(series.rateHz)
-  return {
-    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noise: Math.sqrt(noisePower * window.enbwBins / n),
-    strongest: (lowHz, highHz, counts) => {
-      let best = -1
-      for (let k = Math.max(0, Math.ceil((lowHz - fromHz) / binHz)); k < power.length && fromHz + k * binHz <= highHz; k++) {
-        if (counts(fromHz + k * binHz) && (best < 0 || power[k]! > power[best]!)) best = k
-      }
-      return best < 0 ? null : fromHz + best * binHz
-    },
-  }
-}
-
 /** The two strongest lines, to a small part of a hertz. */
 function strongestLines(series: Series): Found[] {
   const size = Math.min(powerOfTwoTo(series.re.length), 65_536)
@@ -82,7 +51,7 @@ function strongestLines(series: Series): Found[] {
   const found: Found[] = []
   const power = Float64Array.from(spectrum.power)
   const floor = noiseFloor(spectrum)
-  const { at } = meter(series, 0)
+  const { at } = lineMeter(series, 0)
   for (let k = 0; k < 2; k++) {
     let best = 0
     for (let b = 1; b < power.length; b++) if (power[b]! > power[best]!) best = b
@@ -97,14 +66,14 @@ function strongestLines(series: Series): Found[] {
 
 function twoTones(input: SsbInput, [low, high]: readonly [Found, Found]): SsbResult {
   const { series, noisePower } = input
-  const lines = meter(series, noisePower)
+  const lines = lineMeter(series, noisePower)
   const { at, noise } = lines
   const spacing = high.hz - low.hz
   const tone = Math.sqrt((low.amplitude ** 2 + high.amplitude ** 2) / 2)
   const product = (n: number) => Math.max(at(low.hz - n * spacing), at(high.hz + n * spacing))
   const below = (amplitude: number) => 20 * Math.log10(tone / Math.max(amplitude, 1e-15))
   const [imd3, imd5, imd7] = [below(product(1)), below(product(2)), below(product(3))]
-  const carrier = carrierOf(input, lines, [low, high])
+  const carrier = suppressedCarrier(input, lines, [low, high])
   const leak = carrier.hz === null ? null : below(at(carrier.hz))
   const upper = carrier.hz === null ? null : (low.hz + high.hz) / 2 > carrier.hz
   const opposite = carrier.hz === null ? null : Math.min(...[low, high].map(t => 20 * Math.log10(t.amplitude / Math.max(at(2 * carrier.hz! - t.hz), 1e-15))))
@@ -119,7 +88,7 @@ function twoTones(input: SsbInput, [low, high]: readonly [Found, Found]): SsbRes
     imd3DbBelowTone: imd3, imd3DbBelowPep: imd3 + PEP_ABOVE_TONE_DB, imd5DbBelowTone: imd5, imd5DbBelowPep: imd5 + PEP_ABOVE_TONE_DB, imd7DbBelowTone: imd7,
     carrierDbBelowTone: leak, carrierDbBelowPep: leak === null ? null : leak + PEP_ABOVE_TONE_DB, oppositeSidebandDb: opposite,
   }
-  const seen = (dbBelow: number) => tone * 10 ** (-dbBelow / 20) > SEEN / 2 * noise
+  const seen = (dbBelow: number) => tone * 10 ** (-dbBelow / 20) > SEEN_ABOVE * noise
   const notes: Note[] = [
     ...carrier.notes,
     ...(pepToMeanDb < 2.7 ? [note('flat-topped', `PEP lies ${pepToMeanDb.toFixed(2)} dB above the mean; two clean tones give 3.01 dB: the crest is flat-topped, or the tones are unequal.`)] : []),
@@ -130,9 +99,9 @@ function twoTones(input: SsbInput, [low, high]: readonly [Found, Found]): SsbRes
 }
 
 function oneTone(input: SsbInput, tone: Found): SsbResult {
-  const lines = meter(input.series, input.noisePower)
+  const lines = lineMeter(input.series, input.noisePower)
   const { at, noise } = lines
-  const carrier = carrierOf(input, lines, [tone])
+  const carrier = suppressedCarrier(input, lines, [tone])
   const below = (hz: number) => 20 * Math.log10(tone.amplitude / Math.max(at(hz), 1e-15))
   const upper = carrier.hz === null ? null : tone.hz > carrier.hz
   const leak = carrier.hz === null ? null : below(carrier.hz)
@@ -156,45 +125,6 @@ function speech(input: SsbInput): SsbResult {
     carrierDbBelowTone: null, carrierDbBelowPep: null, oppositeSidebandDb: null,
   }
   return { values, uncertainty: { pepToMeanDb: 0.5 }, notes: [note('speech', 'No steady tones: speech, of which PEP and mean are told.')], suppressedHz: carrierHz, cycle: null, products: [] }
-}
-
-/** Where the suppressed carrier is: near where it should be if that is known, else where the tones or a leak say. */
-function carrierOf(input: SsbInput, lines: LineMeter, tones: readonly Found[]): { hz: number | null, notes: Note[] } {
-  const expected = input.nominalHz ?? byTones(input, lines.at, lines.noise, tones)
-  if (expected === null) return { hz: null, notes: [note('carrier-not-found', 'Nothing tells where the suppressed carrier is: give the nominal frequency. Sideband and suppression are left open.')] }
-  const leak = leakNear(expected, lines, tones)
-  if (leak !== null) return { hz: leak, notes: [] }
-  const assumed = input.nominalHz === null
-  return { hz: expected, notes: assumed ? [note('carrier-assumed', 'The suppressed carrier is taken from the tones 700 and 1900 Hz, or from the centre of the recording: no line of it is seen.')] : [] }
-}
-
-/** A line within reach that is none of the products, the strongest. */
-function leakNear(expected: number, { at, noise, strongest }: LineMeter, tones: readonly Found[]): number | null {
-  const spacing = tones.length === 2 ? tones[1]!.hz - tones[0]!.hz : null
-  const isProduct = (hz: number) => tones.some(t => Math.abs(hz - t.hz) < CLOSE_HZ) || (spacing !== null && Math.abs((hz - tones[0]!.hz) / spacing - Math.round((hz - tones[0]!.hz) / spacing)) * spacing < CLOSE_HZ / 2)
-  const start = strongest(expected - LEAK_WITHIN_HZ, expected + LEAK_WITHIN_HZ, hz => !isProduct(hz))
-  if (start === null) return null
-  let best: { hz: number, level: number } = { hz: start, level: at(start) }
-  if (best.level < SEEN * Math.max(noise, 1e-7)) return null
-  let step = 0.5
-  for (let round = 0; round < 12; round++, step /= 2) {
-    for (const hz of [best.hz - step, best.hz + step]) if (at(hz) > best.level) best = { hz, level: at(hz) }
-  }
-  return best.hz
-}
-
-function byTones({ toneHz, centreHz }: SsbInput, at: Meter, noise: number, tones: readonly Found[]): number | null {
-  const [low, high] = [tones[0]!, tones.at(-1)!]
-  if (tones.length === 2 && Math.abs(high.hz - low.hz - (USUAL_TONES_HZ[1] - USUAL_TONES_HZ[0])) < 25) {
-    const [usb, lsb] = [low.hz - USUAL_TONES_HZ[0], high.hz + USUAL_TONES_HZ[0]]
-    const [u, l] = [at(usb), at(lsb)]
-    if (Math.max(u, l) > SEEN * Math.max(noise, 1e-7) && Math.max(u, l) > 2 * Math.min(u, l)) return u > l ? usb : lsb
-    if (Math.abs(usb - centreHz) < CLOSE_HZ) return usb
-    if (Math.abs(lsb - centreHz) < CLOSE_HZ) return lsb
-  }
-  if (tones.length === 1 && toneHz !== null) return Math.abs(low.hz - toneHz - centreHz) < Math.abs(low.hz + toneHz - centreHz) ? low.hz - toneHz : low.hz + toneHz
-  const audio = tones.map(t => t.hz - centreHz)
-  return audio.every(f => f > 100 && f < 4000) || audio.every(f => f < -100 && f > -4000) ? centreHz : null
 }
 
 function places({ channelHz }: SsbInput, carrierHz: number | null, upper: boolean | null, tonesHz: readonly number[]): Pick<SsbFigures, 'sideband' | 'suppressedCarrierHz' | 'tonesHz'> {

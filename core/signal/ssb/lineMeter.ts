@@ -1,0 +1,37 @@
+import type { Series } from '../series'
+import { blackmanHarris } from '../spectrum/window'
+import { SpectrumAverager } from '../spectrum/powerSpectrum'
+import { powerOfTwoTo } from '../spectrum/fft'
+import { lineAmplitude, lineAt } from '../tone/lines'
+
+/** Samples that a line is measured over. */
+export const MOST_SAMPLES = 131_072
+/** Lines nearer than this are one [Hz]. */
+export const CLOSE_HZ = 40
+
+/** A line with its amplitude. */
+export interface Found { readonly hz: number, readonly amplitude: number }
+export type Meter = (hz: number) => number
+/** strongest gives the frequency of the largest line between two that passes a test */
+export interface LineMeter { readonly at: Meter, readonly noise: number, readonly strongest: (lowHz: number, highHz: number, counts: (hz: number) => boolean) => number | null }
+
+/** Amplitude of a line anywhere in the series, and the noise that it stands in. */
+export function lineMeter(series: Series, noisePower: number): LineMeter {
+  const n = powerOfTwoTo(Math.min(series.re.length, MOST_SAMPLES))
+  const from = Math.floor((series.re.length - n) / 2)
+  const [re, im] = [series.re.subarray(from, from + n), series.im.subarray(from, from + n)]
+  const window = blackmanHarris(n)
+  const averager = new SpectrumAverager(n, n)
+  averager.add(re, im)
+  const { power, fromHz, binHz } = averager.result(series.rateHz)
+  return {
+    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noise: Math.sqrt(noisePower * window.enbwBins / n),
+    strongest: (lowHz, highHz, counts) => {
+      let best = -1
+      for (let k = Math.max(0, Math.ceil((lowHz - fromHz) / binHz)); k < power.length && fromHz + k * binHz <= highHz; k++) {
+        if (counts(fromHz + k * binHz) && (best < 0 || power[k]! > power[best]!)) best = k
+      }
+      return best < 0 ? null : fromHz + best * binHz
+    },
+  }
+}

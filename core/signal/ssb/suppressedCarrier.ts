@@ -1,0 +1,49 @@
+import { note, type Note } from '../result'
+import { CLOSE_HZ, type Found, type LineMeter, type Meter } from './lineMeter'
+import type { SsbInput } from './ssbFigures'
+
+/** The usual pair of tones [Hz] (common practice). */
+const USUAL_TONES_HZ = [700, 1900] as const
+/** What is left of the carrier is looked for this far from where it should be [Hz]. */
+const LEAK_WITHIN_HZ = 200
+/** A line this much above the noise of its window is one. */
+const SEEN = 8
+
+/** Where the suppressed carrier is: near where it should be if that is known, else where the tones or a leak say. */
+export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: readonly Found[]): { hz: number | null, notes: Note[] } {
+  const expected = input.nominalHz ?? byTones(input, lines.at, lines.noise, tones)
+  if (expected === null) return { hz: null, notes: [note('carrier-not-found', 'Nothing tells where the suppressed carrier is: give the nominal frequency. Sideband and suppression are left open.')] }
+  const leak = leakNear(expected, lines, tones)
+  if (leak !== null) return { hz: leak, notes: [] }
+  const assumed = input.nominalHz === null
+  return { hz: expected, notes: assumed ? [note('carrier-assumed', 'The suppressed carrier is taken from the tones 700 and 1900 Hz, or from the centre of the recording: no line of it is seen.')] : [] }
+}
+
+/** A line within reach that is none of the products, the strongest. */
+function leakNear(expected: number, { at, noise, strongest }: LineMeter, tones: readonly Found[]): number | null {
+  const spacing = tones.length === 2 ? tones[1]!.hz - tones[0]!.hz : null
+  const isProduct = (hz: number) => tones.some(t => Math.abs(hz - t.hz) < CLOSE_HZ) || (spacing !== null && Math.abs((hz - tones[0]!.hz) / spacing - Math.round((hz - tones[0]!.hz) / spacing)) * spacing < CLOSE_HZ / 2)
+  const start = strongest(expected - LEAK_WITHIN_HZ, expected + LEAK_WITHIN_HZ, hz => !isProduct(hz))
+  if (start === null) return null
+  let best: { hz: number, level: number } = { hz: start, level: at(start) }
+  if (best.level < SEEN * Math.max(noise, 1e-7)) return null
+  let step = 0.5
+  for (let round = 0; round < 12; round++, step /= 2) {
+    for (const hz of [best.hz - step, best.hz + step]) if (at(hz) > best.level) best = { hz, level: at(hz) }
+  }
+  return best.hz
+}
+
+function byTones({ toneHz, centreHz }: SsbInput, at: Meter, noise: number, tones: readonly Found[]): number | null {
+  const [low, high] = [tones[0]!, tones.at(-1)!]
+  if (tones.length === 2 && Math.abs(high.hz - low.hz - (USUAL_TONES_HZ[1] - USUAL_TONES_HZ[0])) < 25) {
+    const [usb, lsb] = [low.hz - USUAL_TONES_HZ[0], high.hz + USUAL_TONES_HZ[0]]
+    const [u, l] = [at(usb), at(lsb)]
+    if (Math.max(u, l) > SEEN * Math.max(noise, 1e-7) && Math.max(u, l) > 2 * Math.min(u, l)) return u > l ? usb : lsb
+    if (Math.abs(usb - centreHz) < CLOSE_HZ) return usb
+    if (Math.abs(lsb - centreHz) < CLOSE_HZ) return lsb
+  }
+  if (tones.length === 1 && toneHz !== null) return Math.abs(low.hz - toneHz - centreHz) < Math.abs(low.hz + toneHz - centreHz) ? low.hz - toneHz : low.hz + toneHz
+  const audio = tones.map(t => t.hz - centreHz)
+  return audio.every(f => f > 100 && f < 4000) || audio.every(f => f < -100 && f > -4000) ? centreHz : null
+}
