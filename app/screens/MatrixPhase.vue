@@ -62,7 +62,7 @@ onMounted(() => (live.keyDownLimitS = 20))
     @cancel="typing = null" @keep="d => (keeping = d)" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
   >
     <StartPositions v-if="phase === 'as-found'" :positions="startPositions(job.sheet!, job.events)" @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"><JobPhotos about="positions" label="photos of the starting positions" small /></StartPositions>
-    <p class="no-print"><NuxtLink :to="`/signals?job=${job.job!.id}`" prefetch-on="interaction" class="to-signals">Read depth, deviation or products from a recording</NuxtLink></p>
+    <p class="no-print from-recording"><NuxtLink :to="`/signals?job=${job.job!.id}`" prefetch-on="interaction" class="to-signals">Read depth, deviation or products from a recording</NuxtLink></p>
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
   </MatrixScreen>
   <TextDialog :open="keeping !== null" title="Keep the reading all the same" :hint="keeping?.words ?? ''" label="Why it is right" action="Keep it" @close="keeping = null" @done="keep" />
@@ -70,5 +70,6 @@ onMounted(() => (live.keyDownLimitS = 20))
 </template>
 
 <style scoped>
+.from-recording { margin: 0; }
 .to-signals { color: var(--accent); display: inline-block; min-height: 44px; padding-top: 10px; }
 </style>
