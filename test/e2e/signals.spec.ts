@@ -50,7 +50,7 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   expect(row.readings!.every(r => r.instrument === 'recording as-found.sigmf-meta')).toBe(true)
 
   await page.goto(`${house.address}/signals`)
-  await page.getByRole('button', { name: 'as-found.sigmf' }).click()
+  await page.getByRole('button', { name: 'as-found.sigmf', exact: true }).click()
   await expect(verdict).toContainText(/Over-modulated/)
   await expect(readings.getByRole('row', { name: /Depth, crest/ }).locator('b').first()).toHaveText(crest!)
 
