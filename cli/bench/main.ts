@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks'
-import { openRecording } from '../../core/formats/recording'
+import { openRecording, type Recording } from '../../core/formats/recording'
 import { DEFAULT_OPTIONS, SILENT, measureRecording } from '../../core/signal'
 import { planChannel, NO_CORRECTION } from '../../core/signal/channel/channeliser'
 import { locate } from '../../core/signal/locate'
@@ -34,7 +34,32 @@ async function once(file: string) {
   return at.slice(1).map((t, k) => t - at[k]!)
 }
 
+/** A recording that is made while it is read: as long as one likes, without a file. */
+function endless(sampleRateHz: number, seconds: number): Recording {
+  return {
+    file: 'made', format: 'sigmf', kind: 'iq', datatype: 'cf32_le', sampleRateHz, sampleCount: sampleRateHz * seconds, centreHz: 27_000_000, steps: null, annotations: [], notes: [],
+    read: async (from, count) => {
+      const [i, q] = [new Float32Array(count), new Float32Array(count)]
+      for (let n = 0; n < count; n++) {
+        const t = (from + n) / sampleRateHz
+        const size = 0.3 * (1 + 0.8 * Math.sin(2 * Math.PI * 1000 * t))
+        i[n] = size * Math.cos(2 * Math.PI * 185_000 * t)
+        q[n] = size * Math.sin(2 * Math.PI * 185_000 * t)
+      }
+      return { i, q }
+    },
+  }
+}
+
+/** Longest recording that is promised: how much memory, how long. */
+async function bound(seconds: number) {
+  const started = performance.now()
+  const { measurement } = await measureRecording(endless(2_000_000, seconds), { ...DEFAULT_OPTIONS, as: 'am' })
+  process.stdout.write(JSON.stringify({ seconds, wholeMs: performance.now() - started, peakMb: process.resourceUsage().maxRSS / 1024, depth: measurement.am!.depthNegative }))
+}
+
 async function main() {
+  if (process.argv[2] === 'bound') return bound(Number(process.argv[3]))
   const [file, mode] = process.argv.slice(2) as [string, string]
   const recording = await open(file)
   const best = (list: number[][]) => list.reduce((a, b) => a.map((x, k) => Math.min(x, b[k]!)))

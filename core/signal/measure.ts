@@ -2,14 +2,14 @@ import type { Recording } from '../formats/recording'
 import { audioFigures } from './audio/audioFigures'
 import { classify } from './classify'
 import { planChannel } from './channel/channeliser'
-import { carrierFigures } from './carrier/carrierFigures'
+import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
 import { locate, type Located } from './locate'
 import { exactPeak, keyedPart, measureAm, measureFm, type ModeInput } from './measureModes'
 import type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 import { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
 import { channelPass, scan } from './passes'
 import { amPictures, channelPicture, fmPictures, NO_PICTURES, spectrumPicture, ssbPictures } from './pictures'
-import { recordingHealth } from './recordingHealth'
+import { healthUncertainty, recordingHealth } from './recordingHealth'
 import { note, type Health, type Note } from './result'
 import { shifted, type Series } from './series'
 import { spectrumOf } from './spectrumOf'
@@ -19,7 +19,7 @@ import { ssbFigures } from './ssb/ssbFigures'
 
 /** Rate of the channel that is measured [samples a second]: 22 kHz flat on either side. */
 const CHANNEL_RATE_HZ = 64_000
-/** Samples of a channel that are kept, at most: with it memory is bounded by about 160 MB whatever is recorded. */
+/** Samples of a channel that are kept, at most: the bound on memory, whatever is recorded. */
 const MOST_CHANNEL_SAMPLES = 8_000_000
 const LEAST_SAMPLES = 256
 /** Ratios between common sample rates: a tone that is off by one of them tells a wrong rate. */
@@ -28,8 +28,8 @@ const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as 
 /**
  * Measures a recording: health, carrier, modulation, spectrum, each with its uncertainty and a reason where it cannot be made.
  *
- * Memory: the channel at 64 to 128 kS/s (8 bytes a sample, at most 8 million of them, and as much again while it is turned), the spectrum
- * and one block of 65 536 samples; a longer recording is measured in its beginning only, and says so.
+ * Memory: the channel at 64 to 128 kS/s, 32 bytes a sample while it is turned and its envelope read, at most 8 million of them (256 MB; 60 s at
+ * 2 MS/s take 130 MB), the spectrum and one block of 65 536 samples; a longer recording is measured in its beginning only, and says so.
  * @throws {CoreError} bad-recording (samples that are no numbers, a cancel)
  */
 export async function measureRecording(recording: Recording, options: MeasureOptions = DEFAULT_OPTIONS, progress: Progress = SILENT): Promise<MeasuredRecording> {
@@ -80,7 +80,7 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const part = byMode(at, { channel: pass.channel, passHz: plan.passHz, noisePower, toneHz: options.toneHz }, health.overload)
   progress.tell(1, 'done')
   return {
-    measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, notes: [...early, ...notes, ...offNominal, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
+    measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, uncertainty: { ...part.measurement.uncertainty, health: healthUncertainty(health, count) }, notes: [...early, ...notes, ...offNominal, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
     pictures: part.pictures,
   }
 }
@@ -116,7 +116,7 @@ function amPart(at: Place, input: ModeInput, overload: boolean): Part {
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'AM', at.channelHz + carrier.hz, power, overload)
   return {
-    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
     notes: [...notes, ...(overload ? [] : result.notes), ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...amPictures(result, keyed, track), ...wide(at, spectrum.ownHz, power) },
   }
 }
@@ -126,7 +126,7 @@ function fmPart(at: Place, input: ModeInput, overload: boolean): Part {
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'FM', at.channelHz + carrier.hz, power, overload)
   return {
-    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
     notes: [...result.notes, ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...fmPictures(result, hz, keyed.rateHz), ...wide(at, spectrum.ownHz, power) },
   }
 }
@@ -144,7 +144,7 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
 }
 
 const wide = ({ spectrum, found, options }: Place, ownHz: number, power: number): Pick<SignalPictures, 'spectrum' | 'channels'> => ({ spectrum: spectrumPicture(spectrum, ownHz, power, found.floor), channels: channelPicture(spectrum, ownHz, options.spacingHz) })
-const carrierUncertainty = (c: NonNullable<Measurement['carrier']>): NonNullable<Measurement['uncertainty']['carrier']> => ({ frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: 0.01 })
+const carrierUncertainty = (c: NonNullable<Measurement['carrier']>, { drift }: CarrierInChannel): NonNullable<Measurement['uncertainty']['carrier']> => ({ drift: drift && drift.uncertainty, frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: 0.01 })
 
 function referenceNote({ recording, options }: Place): Note[] {
   return recording.centreHz !== null && options.referencePpm === null ? [note('reference-unknown', 'The uncertainty of the frequency holds the noise only: how far the receiver\u2019s own reference is off is not known (1 ppm is 27 Hz at 27 MHz).')] : []

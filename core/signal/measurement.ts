@@ -18,6 +18,7 @@ export interface Measurement {
     readonly ssb?: UncertaintyOf<SsbFigures>
     readonly audio?: UncertaintyOf<AudioFigures>
     readonly spectrum?: UncertaintyOf<SpectrumFigures>
+    readonly health?: UncertaintyOf<Health>
   }
   readonly health: Health
   readonly notes: readonly Note[]

@@ -1,6 +1,6 @@
 import { imbalanceOf, type RawHealth } from './channel/health'
 import { NO_CORRECTION, type Correction } from './channel/channeliser'
-import { note, ratioToDb, type Health, type Note } from './result'
+import { note, ratioToDb, type Health, type Note, type UncertaintyOf } from './result'
 import type { Located } from './locate'
 
 /** Mirrors weaker than this are below what the moments of a recording tell [dB]. */
@@ -12,6 +12,13 @@ const OFFSET_APART_HZ = 6000
 /** An offset this far below the signal does no harm; it may be a far sideband of it. */
 const OFFSET_SEEN = 1e-6
 const LOW_DBFS = -60
+
+/** Moments of n samples are uncertain by one part in the root of n. */
+export function healthUncertainty(h: Health, count: number): UncertaintyOf<Health> {
+  const part = 1 / Math.sqrt(Math.max(1, count))
+  const of = (v: number | null, u: number) => v === null ? null : u
+  return { clippedRatio: part, dcOffset: part, iqGainDb: of(h.iqGainDb, 8.7 * part), iqPhaseDeg: of(h.iqPhaseDeg, 57.3 * part), imageDbc: of(h.imageDbc, Math.min(20, 8.7 * part / Math.max(10 ** ((h.imageDbc ?? 0) / 20), 1e-6))) }
+}
 
 /** Health as it is shown, and what is put right before measuring. */
 export function recordingHealth(raw: RawHealth, found: Located, occupiedHz: number, isIq: boolean): { health: Health, correction: Correction, notes: Note[] } {

@@ -1,5 +1,5 @@
 /** Standard uncertainties of figures, by the same names. */
-export type UncertaintyOf<T> = { readonly [K in keyof T]?: number | null }
+export type UncertaintyOf<T> = { readonly [K in keyof T]?: number | null | readonly number[] | { readonly [key: string]: number | null } }
 
 /** A figure group with the standard uncertainty of each of its numbers. */
 export interface Measured<T> { readonly values: T, readonly uncertainty: UncertaintyOf<T>, readonly notes: readonly Note[] }

@@ -13,6 +13,11 @@ const ASSUMED_W = 4
 /** Off its channel by more than this a set is taken to be on no channel [Hz]. */
 const ON_CHANNEL_HZ = 2500
 
+/** Averaged power of so many bins in so many segments, and a tenth of a dB for the edges [dB]. */
+function bandUncertainty(s: PowerSpectrum, bandwidthHz: number): number {
+  return Math.hypot(0.1, 4.34 / Math.sqrt(Math.max(1, s.segments * bandwidthHz / s.rbwHz)))
+}
+
 const MOST_ORDER = 5
 
 /** Of real samples the frequency is the one on the air, and so are its multiples. */
@@ -37,7 +42,7 @@ export function spectrumOf({ recording, options, spectrum, found }: At, mode: Mo
   return {
     ownHz,
     values: { occupiedBandwidthHz: width ? width.highHz - width.lowHz : null, window: spectrum.window, rbwHz: spectrum.rbwHz, adjacent, mask, harmonics: recording.kind === 'real' ? harmonicsOf(spectrum, carrierHz, carrierPower) : [] },
-    uncertainty: { occupiedBandwidthHz: width ? spectrum.rbwHz : null },
+    uncertainty: { occupiedBandwidthHz: width ? spectrum.rbwHz : null, adjacent: adjacent.map(a => bandUncertainty(spectrum, a.bandwidthHz)), mask: mask && { worstOffsetHz: 150, worstMarginDb: bandUncertainty(spectrum, 300) } },
     notes: [
       ...(adjacent.length === 0 && !overload ? [note('no-span', 'The recording is too narrow to hold a neighbouring channel.')] : []),
       ...(inNoise.length > 0 ? [note('adjacent-in-noise', `${inNoise.length} of ${adjacent.length} neighbouring figures are the noise of the receiver: the set is at least as clean.`)] : []),

@@ -12,6 +12,8 @@ const REVERSED = 0.02
 /** Demodulated tones are judged up to here [Hz]. */
 export const AM_AUDIO_HZ = 10_000
 const NEXT_TO_NOTHING = 0.02
+/** A stretch of bare carrier is found in blocks of this length [s]. */
+const STRETCH_S = 0.02
 const VOICE_QUANTILE = 0.001
 
 export interface AmInput {
@@ -112,6 +114,7 @@ function uncertaintyOf(v: AmFigures, noise: number, { modulated, noisePower, ton
     pepDbfs: dbOf(u / (1 + v.depthPositive)), meanPowerDbfs: dbOf(Math.hypot(FLOOR, 1 / Math.sqrt(2 * snr * modulated.re.length))), pepToCarrier: 2 * (1 + v.depthPositive) * u, meanToCarrier: 2 * u,
     audioHz: toneHz === null ? null : Math.max(1e-6, Math.sqrt(6) / (Math.PI * seconds) / Math.sqrt(snr * modulated.re.length) / Math.max(v.depthFundamental ?? 1, 0.01)),
     thd: v.thd === null ? null : u / Math.max(v.depthFundamental ?? 1, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,
+    depthSynchronous: v.depthSynchronous === null ? null : u, unmodulated: v.unmodulated && { depthPositive: u, depthNegative: u, carrierShift: u, startS: STRETCH_S },
   }
 }
 

@@ -39,7 +39,7 @@ export function audioFigures(x: Float64Array, rateHz: number): Measured<AudioFig
   const snr = tonePower / noise
   const uncertainty = {
     fundamentalHz: Math.sqrt(6 / (snr * x.length)) * rateHz / (Math.PI * x.length), levelDbfs: Math.max(0.001, 8.7 / Math.sqrt(2 * snr * x.length)), sinadDb: Math.max(0.01, 8.7 / Math.sqrt(x.length)), sinadVoiceDb: 0.2,
-    thd: Math.sqrt(1.5 * noise / x.length / tonePower), snrDb: Math.max(0.05, 8.7 / Math.sqrt(x.length)),
+    harmonicsDbc: harmonics.map(a => 8.7 * Math.min(1, Math.sqrt(1.5 * noise / x.length) / Math.max(a, 1e-12))), thd: Math.sqrt(1.5 * noise / x.length / tonePower), snrDb: Math.max(0.05, 8.7 / Math.sqrt(x.length)),
   }
   return { values, uncertainty, notes: [note('audio-band', `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`)], signalPresent: true }
 }

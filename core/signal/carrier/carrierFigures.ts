@@ -2,14 +2,14 @@ import type { Series } from '../series'
 import { ratioToDb, type CarrierFigures } from '../result'
 import { meanFrequency } from '../fm/fmFigures'
 import { hann } from '../spectrum/window'
-import { fitDrift } from './drift'
+import { fitDrift, type Drift } from './drift'
 import { lineFit, type PhaseTrack } from './phaseTrack'
 
 /** Points in which a drift is fitted: more cost time and tell nothing. */
 const MOST_POINTS = 400
 
 /** A carrier in a channel: its frequency there, how sure, and how it moved. */
-export interface CarrierInChannel { readonly hz: number, readonly uncertaintyHz: number, readonly drift: CarrierFigures['drift'] }
+export interface CarrierInChannel { readonly hz: number, readonly uncertaintyHz: number, readonly drift: Drift | null }
 
 /** AM or a bare carrier: a straight line through the phase of its carrier, window by window. */
 export function carrierByPhase(track: PhaseTrack): CarrierInChannel {
@@ -45,9 +45,8 @@ function thinned(times: Float64Array, hz: Float64Array): { times: Float64Array, 
   return group <= 1 ? { times, hz } : { times: mean(times), hz: mean(hz) }
 }
 
-/** A channel with its carrier turned to phase zero all along, however it drifts. */
+/** A channel with its carrier turned to phase zero all along, however it drifts. The channel itself is turned: a long one is not held twice. */
 export function stilled(series: Series, track: PhaseTrack): Series {
-  const out = { re: new Float32Array(series.re.length), im: new Float32Array(series.re.length), rateHz: series.rateHz }
   const { timeS, phaseRad } = track
   if (timeS.length < 2) return series
   const last = timeS.length - 2
@@ -60,14 +59,15 @@ export function stilled(series: Series, track: PhaseTrack): Series {
     const [stepC, stepS] = [Math.cos(step), -Math.sin(step)]
     let [c, s] = [Math.cos(start), -Math.sin(start)]
     for (let n = from; n < to; n++) {
-      out.re[n] = series.re[n]! * c - series.im[n]! * s
-      out.im[n] = series.re[n]! * s + series.im[n]! * c
+      const [x, y] = [series.re[n]!, series.im[n]!]
+      series.re[n] = x * c - y * s
+      series.im[n] = x * s + y * c
       const next = c * stepC - s * stepS
       s = c * stepS + s * stepC
       c = next
     }
   }
-  return out
+  return series
 }
 
 /** The figures as they are shown: absolute where the recording was tuned to something known. */

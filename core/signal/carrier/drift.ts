@@ -1,5 +1,6 @@
 /** How a frequency moves: where it began, ended, and will settle. */
-export interface Drift { readonly startHz: number, readonly endHz: number, /** null = no settling can be told from this recording */ readonly finalHz: number | null, readonly tauS: number | null }
+export type DriftUncertainty = { readonly startHz: number, readonly endHz: number, readonly finalHz: number | null, readonly tauS: number | null }
+export interface Drift { readonly startHz: number, readonly endHz: number, /** null = no settling can be told from this recording */ readonly finalHz: number | null, readonly tauS: number | null, readonly uncertainty: DriftUncertainty }
 
 /** Time constants are looked for between these shares of the recording: a shorter one is a step, a longer one a straight line. */
 const SHORTEST = 0.03
@@ -20,12 +21,18 @@ export function fitDrift(timeS: Float64Array, hz: Float64Array): Drift | null {
   const span = timeS.at(-1)! - timeS[0]!
   const line = straight(timeS, hz)
   const moved = Math.abs(line.endHz - line.startHz) > SIGNIFICANT * line.scatter * Math.sqrt(12 / timeS.length)
-  const linear: Drift = moved ? { startHz: line.startHz, endHz: line.endHz, finalHz: null, tauS: null } : { startHz: line.mean, endHz: line.mean, finalHz: null, tauS: null }
+  // The ends of a fitted line are twice as uncertain as its middle.
+  const ofEnds = (scatter: number) => 2 * scatter / Math.sqrt(timeS.length)
+  const uncertainty = { startHz: ofEnds(line.scatter), endHz: ofEnds(line.scatter), finalHz: null, tauS: null }
+  const linear: Drift = moved ? { startHz: line.startHz, endHz: line.endHz, finalHz: null, tauS: null, uncertainty } : { startHz: line.mean, endHz: line.mean, finalHz: null, tauS: null, uncertainty }
   const best = closestTau(timeS, hz, span)
   const curved = best.residual < (BETTER_THAN_LINE * line.scatter) ** 2 * timeS.length
   if (!curved || best.tau > 0.9 * LONGEST * span || best.tau < 1.1 * SHORTEST * span) return linear
   const at = (t: number) => best.final + best.size * Math.exp(-t / best.tau)
-  return { startHz: at(timeS[0]!), endHz: at(timeS.at(-1)!), finalHz: best.final, tauS: best.tau }
+  const u = ofEnds(Math.sqrt(best.residual / timeS.length))
+  // What lies beyond the recording is surer the longer it ran: as the shrinking rest of the exponential says.
+  const rest = Math.max(1e-3, 1 - Math.exp(-span / best.tau))
+  return { startHz: at(timeS[0]!), endHz: at(timeS.at(-1)!), finalHz: best.final, tauS: best.tau, uncertainty: { startHz: u, endHz: u, finalHz: u / rest ** 2, tauS: best.tau * u / Math.max(Math.abs(best.size) * rest ** 2, 1e-12) } }
 }
 
 function straight(t: Float64Array, y: Float64Array) {

@@ -13,8 +13,8 @@ const LINE_DB = 0.3
  */
 export function signalReadings(m: Measurement): SignalReading[] {
   const out: SignalReading[] = []
-  const add = (quantity: Quantity, value: number | null | undefined, u: number | null | undefined) => {
-    if (typeof value === 'number' && Number.isFinite(value)) out.push({ quantity, value, standardUncertainty: u ?? null })
+  const add = (quantity: Quantity, value: number | null | undefined, u: unknown) => {
+    if (typeof value === 'number' && Number.isFinite(value)) out.push({ quantity, value, standardUncertainty: typeof u === 'number' ? u : null })
   }
   add('carrierHz', m.carrier?.frequencyHz, m.carrier?.uncertaintyHz)
   const depth = m.am?.unmodulated ?? m.am

@@ -139,7 +139,7 @@ function uncertaintyOf(v: SsbFigures, noise: number): Measured<SsbFigures>['unce
   const of = (db: number | null) => db === null ? null : Math.hypot(20 / Math.LN10 * Math.min(1, noise * 10 ** (db / 20)), 0.02)
   const u = { imd3: of(v.imd3DbBelowTone), imd5: of(v.imd5DbBelowTone) }
   return {
-    pepToMeanDb: Math.hypot(0.01, 8.7 * noise), suppressedCarrierHz: v.suppressedCarrierHz === null ? null : 0.5, imd3DbBelowTone: u.imd3, imd3DbBelowPep: u.imd3, imd5DbBelowTone: u.imd5, imd5DbBelowPep: u.imd5, imd7DbBelowTone: of(v.imd7DbBelowTone),
+    tonesHz: v.tonesHz.map(() => 0.01 + noise), pepToMeanDb: Math.hypot(0.01, 8.7 * noise), suppressedCarrierHz: v.suppressedCarrierHz === null ? null : 0.5, imd3DbBelowTone: u.imd3, imd3DbBelowPep: u.imd3, imd5DbBelowTone: u.imd5, imd5DbBelowPep: u.imd5, imd7DbBelowTone: of(v.imd7DbBelowTone),
     carrierDbBelowTone: of(v.carrierDbBelowTone), carrierDbBelowPep: of(v.carrierDbBelowTone), oppositeSidebandDb: of(v.oppositeSidebandDb),
   }
 }
