@@ -38,6 +38,8 @@ export default defineNuxtConfig({
       },
     },
   },
+  // What a page may need later comes when it is needed: on a bench network that is at once, and the first load stays small.
+  hooks: { 'build:manifest': (manifest) => { for (const part of Object.values(manifest)) part.prefetch = false } },
   postcss: { plugins: { cssnano: false } },
   vite: {
     build: { reportCompressedSize: false },

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
 import EarlierJobs from '../components/job/EarlierJobs.vue'
-import BenchTaken from '../components/bench/BenchTaken.vue'
 import BenchBoard from '../components/bench/BenchBoard.vue'
 import NextUseful from '../components/bench/NextUseful.vue'
 import JobRow from '../components/job/JobRow.vue'
@@ -14,7 +13,8 @@ import { useJobsStore } from '../stores/jobs'
 import { useRulesStore } from '../stores/rules'
 import type { Intake } from '../../shared/job'
 
-/** A bench page is looked at far more often than a set is taken in. */
+/** A bench page is looked at far more often than a set is taken in, or a week is blocked. */
+const BenchTaken = defineAsyncComponent(() => import('../components/bench/BenchTaken.vue'))
 const IntakeForm = defineAsyncComponent(() => import('../components/job/IntakeForm.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
@@ -73,7 +73,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
         <label class="find">Find <kbd>/</kbd> <input ref="searchField" v-model="search" type="search" placeholder="tag, serial, owner" @keydown.esc="search = ''"></label>
         <v-btn href="/api/calendar.ics" download>Calendar</v-btn>
         <v-btn @click="takenOpen = true">Bench taken{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}</v-btn>
-        <BenchTaken :open="takenOpen" :periods="blocked.items" :failure="blocked.failure?.words ?? null" @close="takenOpen = false" @add="blocked.add" @remove="blocked.remove" />
+        <BenchTaken v-if="takenOpen" :open="takenOpen" :periods="blocked.items" :failure="blocked.failure?.words ?? null" @close="takenOpen = false" @add="blocked.add" @remove="blocked.remove" />
         <v-btn variant="flat" color="primary" @click="openForm">Take in a set <kbd>J</kbd></v-btn>
       </div>
       <div v-if="store.failure" class="care my-4" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>

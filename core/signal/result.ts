@@ -1,5 +1,7 @@
 /** Standard uncertainties of figures, by the same names. */
-export type UncertaintyOf<T> = { readonly [K in keyof T]?: number | null | readonly number[] | { readonly [key: string]: number | null } }
+export type UncertaintyOf<T> = {
+  readonly [K in keyof T]?: NonNullable<T[K]> extends number ? number | null : NonNullable<T[K]> extends readonly unknown[] ? readonly number[] : { readonly [key: string]: number | null } | null
+}
 
 /** A figure group with the standard uncertainty of each of its numbers. */
 export interface Measured<T> { readonly values: T, readonly uncertainty: UncertaintyOf<T>, readonly notes: readonly Note[] }

@@ -1,45 +1,16 @@
 <script setup lang="ts">
-import { ref } from 'vue'
-import type { AdjusterRole } from '../../../core/sheet'
-import { GOES_STALE } from '../../../core/sheet'
+import { defineAsyncComponent, ref } from 'vue'
 import type { NewWorkEvent } from '../../composables/useEventForm'
-import { ROLE_WORDS } from '../../../shared/words/roleWords'
 
 /** An adjuster that is not on the sheet was turned, or the twin of the one that was meant: what depends on it is measured again. */
 defineProps<{ wrong?: (field: string) => string | undefined }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
+/** Seldom needed: its fields come when they are asked for. */
+const OtherTurnedDialog = defineAsyncComponent(() => import('./OtherTurnedDialog.vue'))
 const open = ref(false)
-const name = ref('')
-const role = ref<AdjusterRole | null>(null)
-const startPosition = ref('')
-const roles = Object.entries(ROLE_WORDS).map(([value, title]) => ({ value: value as AdjusterRole, title }))
-
-function keep() {
-  if (!name.value.trim() || role.value === null) return
-  emit('send', { kind: 'unlisted-turned', name: name.value.trim(), role: role.value, startPosition: startPosition.value.trim() })
-  open.value = false
-  name.value = startPosition.value = ''
-  role.value = null
-}
 </script>
 
 <template>
   <v-btn v-bind="$attrs" @click="open = true">Something else was turned</v-btn>
-  <v-dialog v-model="open" max-width="560">
-    <v-card title="Turned, but not on the sheet">
-      <v-card-text class="fields">
-        <p class="care">Put it back to where it stood if you know it. Whatever depends on it is marked stale and measured again.</p>
-        <v-text-field v-model="name" label="What was turned" placeholder="L9, the core beside L4" autofocus maxlength="60" :error-messages="wrong?.('name')" />
-        <v-select v-model="role" label="What it sets, as far as you can tell" :items="roles" />
-        <v-text-field v-model="startPosition" label="Where it stood before" placeholder="core 2 turns below the rim; 10 o’clock; not known" />
-        <p v-if="role" class="quiet">Stale then: {{ GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', ') }}, because {{ GOES_STALE[role].because }}.</p>
-      </v-card-text>
-      <v-card-actions><v-spacer /><v-btn @click="open = false">Cancel</v-btn><v-btn variant="flat" color="primary" :disabled="!name.trim() || role === null" @click="keep">Keep</v-btn></v-card-actions>
-    </v-card>
-  </v-dialog>
+  <OtherTurnedDialog v-if="open" :wrong="wrong" @send="e => emit('send', e)" @close="open = false" />
 </template>
-
-<style scoped>
-.fields { display: grid; gap: 14px; }
-.fields p { margin: 0; }
-</style>

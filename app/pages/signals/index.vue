@@ -4,7 +4,7 @@ import { v4 as uuid } from 'uuid'
 import { ADJACENT_MOST_W, emissionMask } from '../../../core/rules'
 import { judgeSignal } from '../../../core/signal'
 import { conditionsAsked, modelSheet, type MeasurePoint } from '../../../core/sheet'
-import type { ScopePreview } from '../../../core/formats/recording'
+import { previewScopeCsv, type ScopePreview } from '../../../core/formats/recording'
 import type { KeptOptions } from '../../../shared/recording'
 import { findingWords, verdictLine } from '../../../shared/words/signalWords'
 import { dayAndTime } from '../../../shared/words/runWords'
@@ -55,7 +55,6 @@ async function take(files: File[]) {
 }
 /** A table is shown as it was understood before it is measured. */
 async function confirmed(file: File): Promise<boolean> {
-  const { previewScopeCsv } = await import('../../../core/formats/recording')
   try {
     const preview = await previewScopeCsv({ name: file.name, size: file.size, read: async (from, length) => new Uint8Array(await file.slice(from, from + length).arrayBuffer()) })
     return await new Promise((done) => {
