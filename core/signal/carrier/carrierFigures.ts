@@ -3,7 +3,8 @@ import { ratioToDb, type CarrierFigures } from '../result'
 import { meanFrequency } from '../fm/fmFigures'
 import { hann } from '../spectrum/window'
 import { fitDrift, type Drift } from './drift'
-import { lineFit, type PhaseTrack } from './phaseTrack'
+import { lineFit } from '../lineFit'
+import type { PhaseTrack } from './phaseTrack'
 
 /** Points in which a drift is fitted: more cost time and tell nothing. */
 const MOST_POINTS = 400

@@ -1,3 +1,5 @@
+import { lineFit } from '../lineFit'
+
 /** How a frequency moves: where it began, ended, and will settle. */
 export type DriftUncertainty = { readonly startHz: number, readonly endHz: number, readonly finalHz: number | null, readonly tauS: number | null }
 export interface Drift { readonly startHz: number, readonly endHz: number, /** null = no settling can be told from this recording */ readonly finalHz: number | null, readonly tauS: number | null, readonly uncertainty: DriftUncertainty }
@@ -36,18 +38,9 @@ export function fitDrift(timeS: Float64Array, hz: Float64Array): Drift | null {
 }
 
 function straight(t: Float64Array, y: Float64Array) {
-  const n = t.length
-  const [mt, my] = [t.reduce((a, b) => a + b, 0) / n, y.reduce((a, b) => a + b, 0) / n]
-  let [stt, sty] = [0, 0]
-  for (let i = 0; i < n; i++) {
-    stt += (t[i]! - mt) ** 2
-    sty += (t[i]! - mt) * (y[i]! - my)
-  }
-  const slope = sty / stt
-  const at = (x: number) => my + slope * (x - mt)
-  let residual = 0
-  for (let i = 0; i < n; i++) residual += (y[i]! - at(t[i]!)) ** 2
-  return { mean: my, startHz: at(t[0]!), endHz: at(t[n - 1]!), scatter: Math.sqrt(residual / n) }
+  const { slope, at0, scatter } = lineFit(t, y)
+  const at = (x: number) => at0 + slope * x
+  return { mean: at((t[0]! + t.at(-1)!) / 2), startHz: at(t[0]!), endHz: at(t.at(-1)!), scatter }
 }
 
 interface Settling { readonly tau: number, readonly final: number, readonly size: number, readonly residual: number }
@@ -66,17 +59,6 @@ function closestTau(t: Float64Array, y: Float64Array, span: number): Settling {
 
 /** For one time constant the rest is linear. */
 function settling(t: Float64Array, y: Float64Array, tau: number): Settling {
-  const n = t.length
-  const e = t.map(x => Math.exp(-x / tau))
-  const [me, my] = [e.reduce((a, b) => a + b, 0) / n, y.reduce((a, b) => a + b, 0) / n]
-  let [see, sey] = [0, 0]
-  for (let i = 0; i < n; i++) {
-    see += (e[i]! - me) ** 2
-    sey += (e[i]! - me) * (y[i]! - my)
-  }
-  const size = see > 0 ? sey / see : 0
-  const final = my - size * me
-  let residual = 0
-  for (let i = 0; i < n; i++) residual += (y[i]! - final - size * e[i]!) ** 2
-  return { tau, final, size, residual }
+  const { slope, at0, residual } = lineFit(t.map(x => Math.exp(-x / tau)), y)
+  return { tau, final: at0, size: slope, residual }
 }

@@ -40,24 +40,3 @@ export function phaseTrack({ re, im, rateHz }: Series): PhaseTrack {
 }
 
 const wrap = (angle: number) => angle - 2 * Math.PI * Math.round(angle / (2 * Math.PI))
-
-/** Straight line through points, with the scatter about it. */
-export function lineFit(x: ArrayLike<number>, y: ArrayLike<number>): { slope: number, at0: number, slopeUncertainty: number, scatter: number } {
-  const n = x.length
-  let [mx, my] = [0, 0]
-  for (let i = 0; i < n; i++) {
-    mx += x[i]! / n
-    my += y[i]! / n
-  }
-  let [sxx, sxy] = [0, 0]
-  for (let i = 0; i < n; i++) {
-    sxx += (x[i]! - mx) ** 2
-    sxy += (x[i]! - mx) * (y[i]! - my)
-  }
-  const slope = sxx > 0 ? sxy / sxx : 0
-  const at0 = my - slope * mx
-  let residual = 0
-  for (let i = 0; i < n; i++) residual += (y[i]! - at0 - slope * x[i]!) ** 2
-  const scatter = Math.sqrt(residual / Math.max(1, n - 2))
-  return { slope, at0, scatter, slopeUncertainty: sxx > 0 ? scatter / Math.sqrt(sxx) : Infinity }
-}
