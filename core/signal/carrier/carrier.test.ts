@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../../../test/fixtures/faults/random'
-import { amSignal, carrierOf, sine } from '../../../test/fixtures/signals'
+import { carrierOf, sine, type Made } from '../../../test/fixtures/signals'
 import type { Series } from '../series'
 import { lineFit } from '../lineFit'
 import { stilled } from './carrierFigures'
@@ -13,7 +13,7 @@ const noisy = (f: (t: number) => number, sigma: number, seed = 1) => {
   const r = randomFrom(seed)
   return times.map(t => f(t) + sigma * Math.sqrt(12) * r.within(-0.5, 0.5))
 }
-const seriesOf = ({ i, q, rateHz }: ReturnType<typeof amSignal>): Series => ({ re: Float32Array.from(i), im: Float32Array.from(q), rateHz })
+const seriesOf = ({ i, q, rateHz }: Made): Series => ({ re: Float32Array.from(i), im: Float32Array.from(q), rateHz })
 
 describe('drift', () => {
   it.each([0.6, 1.5, 4, 9])('with a time constant of %d s of ten recorded is found with where it settles', (tau) => {
