@@ -25,8 +25,11 @@ async function image(format: 'png' | 'svg') {
   const url = await (plotly.value as unknown as { toImage: (host: HTMLElement, o: object) => Promise<string> }).toImage(host.value!, { format, width: 900, height: 420 })
   save(await (await fetch(url)).blob(), format)
 }
+/** Pictures are drawn one after the other, between what the hands do. */
+const idle = () => new Promise<void>(done => 'requestIdleCallback' in window ? requestIdleCallback(() => done(), { timeout: 500 }) : setTimeout(done, 30))
 onMounted(async () => {
   await load()
+  await idle()
   await draw()
 })
 watch(() => [props.picture, props.night], () => void draw(), { flush: 'post' })
