@@ -42,6 +42,17 @@ describe('words', () => {
   })
 })
 
+describe('what a wattmeter would show', () => {
+  it('is counted from the bare carrier, its shift included: m = 1.40 on 4 W reads 1.9592 times that (C02)', async () => {
+    const { measurement } = await measured(amSignal({ depth: 1.4, bareS: 0.3, seconds: 1.2 }), 'am')
+    const shown = Number.parseFloat(figureLines(measurement, 4).find(l => l.label === 'A wattmeter would show')!.value)
+    expect(shown).toBeCloseTo(4 * 1.9592, 1)
+  })
+  it('is left out when the carrier power was not told', async () => {
+    expect(figureLines((await measured(amSignal({ depth: 0.5 }), 'am')).measurement).map(l => l.label)).not.toContain('A wattmeter would show')
+  })
+})
+
 describe('files', () => {
   it('that belong together are one recording, and are kept as one', async () => {
     const files = [new File(['{}'], 'a.sigmf-meta'), new File(['xx'], 'b.wav'), new File(['data'], 'a.sigmf-data')]
