@@ -1,111 +1,132 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { spreadDb } from '../quantity'
-import { channelHz } from '../rules'
-import { changeOsmund27f, measureOsmund27f, osmund27fAsFound, type RigChange, type RigState } from './index'
+import { SHEETS } from '../sheet'
+import { RIG_DESIGNS, RIG_FAULTS, act, advance, healthyRig, rigDesign, rigFault, truthOf, type RigAction, type RigState, type RigTruth } from './index'
 
-const WARM_S = 3600
-const found = () => osmund27fAsFound(27, 0)
-/** Measures after the loop has settled. */
-const measure = (state: RigState, change: RigChange) => measureOsmund27f(changeOsmund27f(state, change, WARM_S), WARM_S + 1)
-const powers = (state: RigState) => [1, 20, 40].map(channel => measure(state, { channel, keyed: true }).powerW)
-const errorHz = (state: RigState, channel: number) => measure(state, { channel, keyed: true }).carrierHz! - channelHz('uk27', channel)
-const peaked = () => changeOsmund27f(found(), { adjusters: { L1: 0, L2: 0, L3: 0, L4: 0, L5: 0, L6: 0 } }, 0)
+const IDS = RIG_DESIGNS.map(d => d.id)
+const keyed = (s: RigState, tones: readonly (readonly [number, number])[] = []) => act(act(s, { kind: 'control', controls: { keyed: true } }).state, { kind: 'stimulus', stimulus: { tones: tones.map(([hz, v]) => ({ hz, v })) } }).state
+const numbersOf = (t: RigTruth) => [...Object.values(t.values), ...Object.values(t.testPoints).map(p => p.value), ...Object.values(t.energy.heatW), t.energy.dcW, t.energy.rfW, t.junctionC, t.carrierW].filter((v): v is number => v !== null && v !== undefined)
 
-describe('as found', () => {
-  it('fails in several places', () => {
-    expect(measure(found(), {}).referenceHz - 10.24e6).toBeLessThan(-400)
-    expect(errorHz(found(), 20)).toBeLessThan(-50)
-    expect(powers(found())[1]).toBeLessThan(3.6)
-    expect(spreadDb(powers(found()))).toBeGreaterThan(0.5)
-    expect(measure(found(), { keyed: true, lowPower: true }).powerW).toBeGreaterThan(0.4)
-    expect(measure(found(), { keyed: true, toneOn: true }).deviationPositiveHz).toBeGreaterThan(2500)
+describe('designs', () => {
+  it.each(IDS)('%s has the adjusters of its sheet, and no others', (id) => {
+    const sheet = SHEETS.find(s => s.id === id)!
+    expect(Object.keys(rigDesign(id).adjusters).sort()).toEqual(sheet.adjusters.map(a => a.designator).sort())
+    expect(rigDesign(id).planId).toBe(sheet.planId)
   })
-  it('draws what a healthy set of its kind draws', () => {
-    // General trade knowledge: 0.2 to 0.45 A receiving, 0.9 to 1.4 A keyed at 4 W.
-    expect(measure(found(), {}).supplyA).toBeCloseTo(0.32, 2)
-    const { supplyA } = measure(peaked(), { keyed: true })
-    expect(supplyA).toBeGreaterThan(0.9)
-    expect(supplyA).toBeLessThan(1.4)
+  it('what there is not is named', () => {
+    expect(() => healthyRig('nothing', 1)).toThrow(expect.objectContaining({ code: 'unknown-sheet' }))
+    expect(() => rigFault('X99')).toThrow(expect.objectContaining({ code: 'unknown-cause' }))
+  })
+  it.each(['osmund-27f', 'osmund-40a', 'larkfield-lx8', 'larkfield-lx8m', 'corvid-m6'])('%s, healthy, draws and gives what its kind does (general trade knowledge)', (id) => {
+    const s = advance(healthyRig(id, 2), 1500)
+    const rx = truthOf(s).values
+    const tx = truthOf(advance(keyed(s), 0.5)).values
+    expect(rx.supplyA).toBeGreaterThan(0.2)
+    expect(rx.supplyA).toBeLessThan(0.7)
+    expect(tx.supplyA).toBeGreaterThan(0.9)
+    expect(tx.supplyA).toBeLessThan(2.2)
+    expect(tx.powerW).toBeGreaterThan(3.4)
+    expect(tx.powerW).toBeLessThan(4.1)
   })
 })
 
-describe('adjusters act', () => {
-  it('the reference moves transmit on all channels nearly alike, its error hides behind the transmit trimmer', () => {
-    const set = changeOsmund27f(found(), { adjusters: { CT2: 0.38 } }, 0)
-    expect(errorHz(set, 40) - errorHz(set, 1)).toBeCloseTo(-390_000 * 40e-6, -0.5)
-    const right = changeOsmund27f(set, { adjusters: { CT1: 0.3861 } }, 0)
-    expect(Math.abs(errorHz(right, 40) - errorHz(right, 1))).toBeLessThan(2)
-    expect(errorHz(right, 20) - errorHz(set, 20)).toBeCloseTo(68, -0.5)
-  })
-  it('a mis-set coil drops one end of the band', () => {
-    const [low, , high] = powers(changeOsmund27f(peaked(), { adjusters: { L6: -1.7 } }, 0))
-    expect(low!).toBeLessThan(high! * 0.85)
-    const [low2, , high2] = powers(changeOsmund27f(peaked(), { adjusters: { L6: 1.7 } }, 0))
-    expect(high2!).toBeLessThan(low2! * 0.85)
-  })
-  it('each drive coil has its peak in the middle', () => {
-    for (const coil of ['L1', 'L2', 'L3', 'L4', 'L5', 'L6']) {
-      const at = (turns: number) => measure(changeOsmund27f(peaked(), { adjusters: { [coil]: turns } }, 0), { channel: 20, keyed: true }).powerW
-      expect(at(0), coil).toBeGreaterThan(at(-1.8))
-      expect(at(0), coil).toBeGreaterThan(at(1.8))
+describe('energy', () => {
+  it.each(IDS)('%s: what goes in comes out as RF and heat', (id) => {
+    for (const mode of rigDesign(id).modes) {
+      for (const tones of [[], [[1000, 0.03]], [[700, 0.015], [1900, 0.015]]] as const) {
+        let s = act(advance(healthyRig(id, 3), 900), { kind: 'control', controls: { mode } }).state
+        if (id === 'quillon-hb150') s = act(s, { kind: 'turn', designator: 'CARRIER', position: 0.7 }).state
+        const { dcW, rfW, heatW } = truthOf(advance(keyed(advance(s, 5), tones), 0.5)).energy
+        const out = rfW + Object.values(heatW).reduce((a, b) => a + b, 0)
+        expect([mode, Math.abs(out - dcW) < 1e-6 * dcW + 1e-9]).toEqual([mode, true])
+        for (const [part, w] of Object.entries(heatW)) expect([mode, part, w >= -1e-9]).toEqual([mode, part, true])
+      }
     }
   })
-  it('peaks above its rating, so that the loading coil has to set the power', () => {
-    expect(powers(peaked())[1]).toBeGreaterThan(4)
-    const set = changeOsmund27f(peaked(), { adjusters: { L6: -0.2, L7: 0.9 } }, 0)
-    expect(powers(set).every(w => w > 3.6 && w < 3.9)).toBe(true)
-    expect(spreadDb(powers(set))).toBeLessThan(0.5)
-  })
-  it('the final saturates: a weak drive stage costs little power until its headroom is gone', () => {
-    const at = (turns: number) => measure(changeOsmund27f(peaked(), { adjusters: { L4: turns } }, 0), { channel: 20, keyed: true }).powerW
-    expect(at(0) - at(0.3)).toBeLessThan(0.05)
-    expect(at(1.7) - at(2)).toBeGreaterThan(2 * (at(0) - at(0.3)))
-  })
-  it('presets set low power, deviation and panel meter', () => {
-    const low = (p: number) => measure(changeOsmund27f(peaked(), { adjusters: { RV1: p } }, 0), { keyed: true, lowPower: true }).powerW
-    const deviation = (p: number) => measure(changeOsmund27f(peaked(), { adjusters: { RV2: p } }, 0), { keyed: true, toneOn: true }).deviationPositiveHz!
-    const panel = (p: number) => measure(changeOsmund27f(peaked(), { adjusters: { RV3: p } }, 0), { keyed: true })
-    expect(low(0.8)).toBeGreaterThan(low(0.2) * 2)
-    expect(deviation(0.6) / deviation(0.3)).toBeCloseTo(2, 1)
-    expect(panel(0.5).panelPowerW).toBeCloseTo(panel(0.5).powerW, 6)
-  })
-  it('the limiter holds: more tone brings no more deviation', () => {
-    const at = (toneLevelV: number) => measure(found(), { keyed: true, toneOn: true, toneLevelV }).deviationPositiveHz!
-    expect(at(0.04) / at(0.08)).toBeGreaterThan(0.99)
-    expect(at(0.003)).toBeLessThan(at(0.04) * 0.4)
-  })
-  it('power follows the square of the supply', () => {
-    const at = (supplyV: number) => measure(peaked(), { keyed: true, supplyV }).powerW
-    expect(at(12) / at(13.8)).toBeCloseTo((12 / 13.8) ** 2, 2) // 0.1 % of noise on each
+})
+
+describe('whatever is turned', () => {
+  const arbitraryTurn = (id: string) => fc.constantFrom(...Object.keys(rigDesign(id).adjusters)).chain(designator => fc.record({ kind: fc.constant('turn' as const), designator: fc.constant(designator), position: fc.double({ min: -300, max: 30_000, noNaN: true }), forced: fc.boolean() }))
+  const arbitraryControl = (id: string) => fc.record({ kind: fc.constant('control' as const), controls: fc.record({ mode: fc.constantFrom(...rigDesign(id).modes), keyed: fc.boolean(), lowPower: fc.boolean(), coverage: fc.constantFrom('standard' as const, 'expanded' as const), powerOn: fc.boolean(), driveOff: fc.boolean(), micGain: fc.double({ min: 0, max: 1, noNaN: true }) }, { requiredKeys: [] }) })
+  const arbitrarySurroundings = fc.record({ kind: fc.constant('surroundings' as const), surroundings: fc.record({ supplyV: fc.double({ min: 0, max: 300, noNaN: true }), limitA: fc.double({ min: 0.1, max: 60, noNaN: true }), leadOhm: fc.double({ min: 0, max: 0.3, noNaN: true }), humidity: fc.double({ min: 0, max: 1, noNaN: true }) }, { requiredKeys: [] }) })
+  it.each(IDS)('%s gives no number that is none and no power below nothing', (id) => {
+    const faults = RIG_FAULTS.filter(f => f.designIds.includes(id))
+    fc.assert(fc.property(fc.option(fc.constantFrom(...faults)), fc.array(fc.oneof(arbitraryTurn(id), arbitraryControl(id), arbitrarySurroundings), { maxLength: 12 }), fc.double({ min: 0, max: 20, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (fault, actions, waitS, toneV) => {
+      let s: RigState = healthyRig(id, 9)
+      if (fault) s = fault.apply(s)
+      s = act(s, { kind: 'stimulus', stimulus: { tones: [{ hz: 1000, v: toneV }], inputV: 1e-6 } }).state
+      for (const a of actions) s = advance(act(s, a as RigAction).state, waitS / 12)
+      const t = truthOf(s, true)
+      for (const v of numbersOf(t)) expect(Number.isNaN(v)).toBe(false)
+      for (const q of ['powerW', 'pepW', 'supplyA', 'supplyV', 'plateA', 'panelPowerW', 'depthNegativeRatio', 'deviationPositiveHz'] as const) expect(t.values[q] ?? 0).toBeGreaterThanOrEqual(q === 'deviationPositiveHz' ? -3 : 0)
+      expect(t.energy.rfW).toBeLessThanOrEqual(t.energy.dcW + 1e-6)
+    }), { numRuns: 60 })
   })
 })
 
 describe('time', () => {
-  it('the crystals warm up and settle', () => {
-    const on = changeOsmund27f(found(), { keyed: true, channel: 20 }, 0)
-    const at = (s: number) => measureOsmund27f(on, s).carrierHz!
-    expect(at(1200) - at(30)).toBeGreaterThan(15)
-    expect(Math.abs(at(3600) - at(3000))).toBeLessThan(1)
-  })
-  it('passing warm-up time at once is the same as waiting', () => {
-    const skipped = changeOsmund27f(found(), { warmByS: 1200, keyed: true }, 5)
-    expect(measureOsmund27f(skipped, 10).onTimeS).toBe(1210)
-  })
-  it('an unlocked set does not transmit; a wrap takes longer than a step', () => {
-    const wrapped = changeOsmund27f(changeOsmund27f(found(), { channel: 40 }, 0), { channel: 1, keyed: true }, 100)
-    expect(measureOsmund27f(wrapped, 100.1)).toMatchObject({ locked: false, powerW: 0, carrierHz: null })
-    expect(measureOsmund27f(wrapped, 101).powerW).toBeGreaterThan(1)
-    expect(wrapped.lockS).toBeGreaterThan(changeOsmund27f(found(), { channel: 21 }, 0).lockS)
-  })
+  const play = (seed: number) => {
+    let s = rigFault('X13').apply(healthyRig('osmund-27f', seed))
+    const seen: (number | null)[] = []
+    for (let i = 0; i < 40; i++) {
+      if (i === 5) s = keyed(s)
+      s = advance(s, 0.3)
+      const { values } = truthOf(s)
+      seen.push(values.powerW ?? null, values.carrierHz ?? null, values.supplyA ?? null)
+    }
+    return seen
+  }
   it('repeats exactly for a seed, and differs for another', () => {
-    const run = (seed: number) => Array.from({ length: 20 }, (_, i) => measureOsmund27f(changeOsmund27f(osmund27fAsFound(seed, 0), { keyed: true }, 1), 2 + i * 0.1).powerW)
-    expect(run(5)).toEqual(run(5))
-    expect(run(5)).not.toEqual(run(6))
+    expect(play(5)).toEqual(play(5))
+    expect(play(5)).not.toEqual(play(6))
+  })
+  it('one long wait is many short ones', () => {
+    const once = advance(healthyRig('larkfield-lx8', 1), 600)
+    let many = healthyRig('larkfield-lx8', 1)
+    for (let i = 0; i < 60; i++) many = advance(many, 10)
+    expect(truthOf(many).testPoints['reference pin']!.value).toBeCloseTo(truthOf(once).testPoints['reference pin']!.value!, 6)
+  })
+  it('a set that was off for a moment is still warm; off for long it is cold', () => {
+    const off = (s: RigState, forS: number) => act(advance(act(s, { kind: 'control', controls: { powerOn: false } }).state, forS), { kind: 'control', controls: { powerOn: true } }).state
+    const warm = advance(healthyRig('osmund-27f', 1), 1800)
+    const referenceHz = (s: RigState) => truthOf(s).values.referenceHz!
+    expect(Math.abs(referenceHz(off(warm, 10)) - referenceHz(warm))).toBeLessThan(0.5)
+    expect(Math.abs(referenceHz(off(warm, 7200)) - referenceHz(warm))).toBeGreaterThan(10)
+    expect(truthOf(off(warm, 10)).values.onTimeS).toBe(0)
   })
 })
 
-describe('nonsense', () => {
-  it.each<[RigChange, string]>([[{ channel: 41 }, 'unknown-channel'], [{ adjusters: { CT9: 0.5 } }, 'unknown-adjuster'], [{ adjusters: { CT1: Number.NaN } }, 'out-of-range'], [{ supplyV: -1 }, 'out-of-range']])('%j is refused', (change, code) => {
-    expect(() => changeOsmund27f(found(), change, 0)).toThrow(expect.objectContaining({ code }))
+describe('hands', () => {
+  const s = healthyRig('osmund-27f', 1)
+  it.each<[RigAction, string]>([[{ kind: 'control', controls: { channel: 41 } }, 'unknown-channel'], [{ kind: 'turn', designator: 'CT9', position: 0.5 }, 'unknown-adjuster'], [{ kind: 'turn', designator: 'CT1', position: Number.NaN }, 'out-of-range'], [{ kind: 'surroundings', surroundings: { supplyV: -1 } }, 'out-of-range'], [{ kind: 'control', controls: { mode: 'USB' } }, 'out-of-range'], [{ kind: 'replace', group: 'valves' }, 'unknown-item'], [{ kind: 'soften', designator: 'RV1' }, 'unknown-adjuster'], [{ kind: 'remove', group: 'audio' }, 'unknown-item']])('%j is refused', (action, code) => {
+    expect(() => act(s, action)).toThrow(expect.objectContaining({ code }))
+  })
+  it('menu values are whole, inside their range, and kept apart for each country state', () => {
+    const m6 = healthyRig('corvid-m6', 1)
+    const changed = act(act(m6, { kind: 'turn', designator: '01', position: 999.4 }).state, { kind: 'control', controls: { coverage: 'expanded' } }).state
+    expect(changed.positions['01']).toBe(255)
+    const power = (state: RigState) => truthOf(advance(keyed(state), 1)).values.powerW!
+    expect(power(advance(changed, 2))).toBeLessThan(4)
+    expect(power(advance(act(changed, { kind: 'control', controls: { coverage: 'standard' } }).state, 2))).toBeGreaterThan(15)
+  })
+  it('an unlocked set does not transmit', () => {
+    const warm = advance(s, 600)
+    const stepped = act(act(warm, { kind: 'control', controls: { channel: 40 } }).state, { kind: 'control', controls: { keyed: true } }).state
+    expect(truthOf(advance(stepped, 0.02)).values).toMatchObject({ powerW: 0, carrierHz: null })
+    expect(truthOf(advance(stepped, 1)).values.powerW).toBeGreaterThan(3)
+  })
+  it('a forgotten key with a gate at 5 V costs the device, and the set says why', () => {
+    const dead = advance(keyed(rigFault('X11').apply(healthyRig('quillon-p5', 1))), 30)
+    expect(dead.damage).toMatchObject([{ what: 'final' }])
+    expect(truthOf(dead).values.powerW).toBe(0)
+    expect(truthOf(advance(act(dead, { kind: 'replace', group: 'final' }).state, 200)).junctionC).toBeLessThan(400)
+  })
+})
+
+describe('every fault', () => {
+  it.each(RIG_FAULTS.flatMap(f => f.designIds.map(id => [f.id, id] as const)))('%s on %s is there when applied and not in a healthy set', (fault, id) => {
+    const healthy = advance(healthyRig(id, 4), 1500)
+    expect(rigFault(fault).cured(healthy)).toBe(true)
+    expect(rigFault(fault).cured(rigFault(fault).apply(advance(healthyRig(id, 4), 60)))).toBe(false)
   })
 })

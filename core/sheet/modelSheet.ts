@@ -99,7 +99,7 @@ export interface OwedItem { readonly id: string, readonly title: string, readonl
 export interface SpecLine { readonly what: string, readonly value: string, readonly source: string }
 
 /** Kind of set: decides what is inspected and how it is first powered. */
-export type SetKind = 'fm-mobile' | 'am-mobile' | 'multimode' | 'menu-mobile' | 'high-power' | 'hybrid-valve' | 'cw-kit'
+export type SetKind = 'fm-mobile' | 'am-mobile' | 'multimode' | 'menu-mobile' | 'high-power' | 'hybrid-valve' | 'cw-kit' | 'menu-qrp'
 
 export interface ModelSheet {
   readonly id: string

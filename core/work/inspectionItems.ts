@@ -5,7 +5,7 @@ export interface InspectionItem { readonly id: string, readonly lookFor: string,
 const VALVE: readonly SetKind[] = ['hybrid-valve']
 const LIMITER: readonly SetKind[] = ['am-mobile', 'multimode', 'menu-mobile', 'high-power']
 const COILS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'high-power', 'hybrid-valve']
-const FINALS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'cw-kit']
+const FINALS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'cw-kit', 'menu-qrp']
 
 const item = (id: string, lookFor: string, good: string, bad: string, kinds: readonly SetKind[] | null = null, needsConsent = false): InspectionItem => ({ id, lookFor, good, bad, kinds, needsConsent })
 

@@ -1,0 +1,29 @@
+import { heatPath } from '../../circuit'
+import { rigDesign } from '../designs'
+import type { RigDesign } from '../rigDesign'
+import type { Controls, RigState, Stimulus, Surroundings } from '../rigState'
+import { EXPANDED_MARK } from './positions'
+
+const QUIET: Stimulus = { tones: [], whistle: false, otherMicrophone: false, inputV: 0, inputHz: null }
+
+/**
+ * A healthy, aligned set, switched on cold.
+ * @param seed varies its noise, and nothing else
+ * @throws {CoreError} unknown-sheet
+ */
+export function healthyRig(designId: string, seed: number): RigState {
+  const design = rigDesign(designId)
+  const controls: Controls = { powerOn: true, mode: design.modes[0]!, channel: design.firstChannel, keyed: false, lowPower: false, coverage: 'standard', micGain: 1, clarifier: 0.5, driveOff: false }
+  const surroundings: Surroundings = { supplyV: design.nominalSupplyV, limitA: Infinity, foldback: false, leadOhm: 0, ambientC: 25, humidity: 0.4 }
+  const adjusters = Object.entries(design.adjusters)
+  return {
+    designId, seed, parts: design.parts, controls, stimulus: QUIET, surroundings, damage: [],
+    positions: Object.fromEntries(adjusters.filter(([, a]) => a.kind !== 'core').flatMap(([d, a]) => a.perCoverage ? [[d, a.start], [d + EXPANDED_MARK, a.start]] : [[d, a.start]])),
+    slugs: Object.fromEntries(adjusters.filter(([, a]) => a.kind === 'core').map(([d, a]) => [d, { turns: a.start, waxed: a.waxed ?? false, broken: false }])),
+    memory: { timeS: 0, onS: 0, warmS: 0, loop: restingLoop(design), heat: heatPath.rest(design.parts.heat), driverRiseK: 0, highV: 0, keyedS: 0, keyedTotalS: 0, hottestC: 25 },
+  }
+}
+
+function restingLoop({ parts: { loop } }: RigDesign) {
+  return { fromV: loop ? (loop.lowV + loop.railV) / 2 : 0, sinceS: 0 }
+}
