@@ -1,4 +1,4 @@
-export type { InstrumentProfile, ProfileQuantity } from './instrumentProfile'
+export { SETTING_NAMES, type InstrumentProfile, type ProfileQuantity, type ProfileSetting, type SettingName } from './instrumentProfile'
 export { INSTRUMENT_PROFILES, instrumentProfile, profileQuantity, profilesAsGoodAs } from './profiles'
 export { scpiNumber, type ScpiNumber } from './scpiAnswer'
 // How it stands on this bench, and against others

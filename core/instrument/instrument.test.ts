@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { QUANTITY_NAMES, errorBound } from '../quantity'
-import { INSTRUMENT_PROFILES, instrumentProfile, profileQuantity, profilesAsGoodAs } from './profiles'
+import { INSTRUMENT_PROFILES, instrumentProfile, profileQuantity, profilesAsGoodAs } from './index'
 import { scpiNumber } from './scpiAnswer'
 
 describe('SCPI answers', () => {

@@ -13,6 +13,22 @@ export interface ProfileQuantity {
   readonly tick?: number
 }
 
+/** What an instrument can be told, by the name that stepped measurements use. */
+export const SETTING_NAMES = ['supplyV', 'limitA', 'toneHz', 'toneV', 'inputV'] as const
+export type SettingName = typeof SETTING_NAMES[number]
+
+/** One thing that can be set: how to say it, how to read it back. */
+export interface ProfileSetting {
+  readonly name: SettingName
+  /** {value} stands where the number goes */
+  readonly command: string
+  readonly query: string
+  /** SI value = number x toSi */
+  readonly toSi: number
+  readonly min: number
+  readonly max: number
+}
+
 /** An instrument as data: adding one to the bench needs a profile, not code. */
 export interface InstrumentProfile {
   readonly id: string
@@ -23,6 +39,8 @@ export interface InstrumentProfile {
   /** false: an instrument that does not talk; its readings are typed */
   readonly talks: boolean
   readonly quantities: readonly ProfileQuantity[]
+  /** what it can be told; undefined = nothing */
+  readonly settings?: readonly ProfileSetting[]
   readonly accuracyWords: string
   readonly source: string
 }

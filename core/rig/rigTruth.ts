@@ -1,5 +1,6 @@
 import type { Quantity } from '../quantity'
 import type { Emission } from './signal/emission'
+import type { EnvelopeFigures } from './signal/figures'
 
 /** What the simulated set really does at one moment; instruments add their own errors. */
 export interface RigTruth {
@@ -8,6 +9,7 @@ export interface RigTruth {
   /** bare carrier, or full output on SSB [W] */
   readonly carrierW: number
   readonly emission: Emission
+  readonly envelope: EnvelopeFigures
   readonly channelHz: number
   readonly locked: boolean
   readonly secondIfHz: number

@@ -45,7 +45,7 @@ export function truthOf(state: RigState, spectral = false): RigTruth {
   const heatW: Record<string, number> = { ...w.tx.heatW, ...(w.plate ? { tank: w.plate.tankHeatW } : {}) }
   const rest = w.plate ? 0 : w.supplyV * restA(w.design, state, w.supplyV)
   return {
-    values: { ...valuesOf(w, rx), ...modulationValues(w, spectral) }, carrierW: w.tx.carrierW, emission: w.tx.emission, channelHz: w.f.channelHz, locked: w.locked, secondIfHz: w.f.secondIfHz,
+    values: { ...valuesOf(w, rx), ...modulationValues(w, spectral) }, carrierW: w.tx.carrierW, emission: w.tx.emission, envelope: w.tx.envelope, channelHz: w.f.channelHz, locked: w.locked, secondIfHz: w.f.secondIfHz,
     passbandShiftHz: w.f.passbandShiftHz, clarifierNull: 0.5 + (w.f.carrierHz - w.f.channelHz) / CLARIFIER_SPAN_HZ,
     junctionC, sinkC, driverC: state.surroundings.ambientC + state.memory.driverRiseK,
     energy: { dcW, rfW: w.tx.envelope.meanW, heatW: { ...heatW, rest } }, supplyLimiting: w.limiting, testPoints: testPointsOf(w, rx), dcGain: state.parts.final.dcGain,

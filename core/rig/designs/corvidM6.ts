@@ -26,7 +26,7 @@ const entry = (start: number) => ({ kind: 'menu-value' as const, start, max: 255
 export const CORVID_M6_RIG: RigDesign = {
   id: 'corvid-m6', name: 'Corvid M6', planId: 'forty', modes: ['AM', 'FM'], nominalSupplyV: 13.8, firstChannel: 19, scheme: 'single-reference', regulated: true, hasLowPower: true, ssbBandwidthHz: 2400,
   drive: { ssb: 0, carrier: 1.8 }, parts,
-  adjusters: { '01': entry(0x65), '02': entry(0x3A), '03': entry(0x65), '04': entry(0x3A), '05': entry(106), '06': entry(111), '07': entry(136), '08': entry(128) },
+  adjusters: { '01': entry(0x65), '02': entry(0x3A), '03': entry(0x65), '04': entry(0x3A), '05': entry(106), '06': entry(111), '07': entry(134), '08': entry(128) },
   wiring: { driveCoils: [], outputCoils: [], sMeter: '08' },
   laws: {
     carrierRatio: (at, { mode, lowPower }) => rootW(at(mode === 'FM' ? (lowPower ? '04' : '03') : (lowPower ? '02' : '01'))) / Math.sqrt(FULL_W),

@@ -5,6 +5,8 @@ import type { RigDesign } from '../rigDesign'
 import { AUDIO, CB_S_METER, DRIVER, FRONT_END, NONE, SUPPLY_INPUT, coilCrystal, crystal, loopAt, output, stage } from './common'
 
 const D19_HZ = 27_185_000
+/** Between the lowest channel of band A and the highest of F: broad circuits serve them all. */
+const BANDS_MIDDLE_HZ = 26_960_000
 /** With the supply straight on its rail; 20 W through the regulator (C40). */
 const SATURATED_W = 21.5
 const CARRIER_COIL_H = 3.5e-6
@@ -16,7 +18,7 @@ const parts: RigParts = {
   carrierOscillators: { AM: coilCrystal(CARRIER_OSCILLATOR_HZ.AM, CARRIER_COIL_H), USB: coilCrystal(CARRIER_OSCILLATOR_HZ.USB, CARRIER_COIL_H), LSB: coilCrystal(CARRIER_OSCILLATOR_HZ.LSB, CARRIER_COIL_H) },
   mixing: { AM: { ...coilCrystal(mixingHz('AM'), 0), coilH: 0 }, USB: coilCrystal(mixingHz('USB'), MIXING_COIL_H), LSB: coilCrystal(mixingHz('LSB'), MIXING_COIL_H) },
   loop: loopAt(26_740_000 - 10_695_000, 2.8),
-  stages: { L40: stage(26_760_000, 5), L41: stage(26_760_000, 5), L43: stage(26_760_000, 4) },
+  stages: { L40: stage(BANDS_MIDDLE_HZ, 4), L41: stage(BANDS_MIDDLE_HZ, 4), L43: stage(BANDS_MIDDLE_HZ, 2.2) },
   driver: { ...DRIVER, currentA: 0.2 }, final: output({ saturatedW: SATURATED_W, nominalV: 13.8, efficiency: 0.6, sharpness: 3, cutoffRatio: 0.9, idleA: 0.05 }), bipolarBias: { clampFitted: true, fullA: 0.2 },
   regulator: { dropV: 0.5, shorted: false, loadOhm: 13.8 ** 2 * 0.6 / SATURATED_W }, audio: AUDIO, fm: { fullHz: 3800, residualHz: 15 }, balanced: { nullAt: 0.52, floorRatio: 0.003, slope: 0.4 },
   filter: { secondDbc: -22, lossDb: 46, trap: null, trapDb: 0 }, panel: { fullScaleW: 25, thresholdRatio: 0.02, gain: 1 },

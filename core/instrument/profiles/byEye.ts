@@ -1,32 +1,11 @@
-import { CoreError } from '../errors'
-import type { Accuracy, Quantity } from '../quantity'
-import type { InstrumentProfile, ProfileQuantity } from './instrumentProfile'
+import type { Accuracy, Quantity } from '../../quantity'
+import type { InstrumentProfile, ProfileQuantity } from '../instrumentProfile'
 
-const scpi = (quantity: Quantity, query: string, accuracy: Accuracy, toSi = 1): ProfileQuantity => ({ quantity, query, toSi, accuracy })
 const byEye = (quantity: Quantity, accuracy: Accuracy): ProfileQuantity => ({ quantity, query: null, toSi: 1, accuracy })
-
-/** 3 % of reading; the last digit of the display is 1 mW. */
-const POWER: Accuracy = { ofReading: 0.03, absolute: 0.001 }
-const COUNTER: Accuracy = { ofReading: 1e-7 }
-const MODULATION: Accuracy = { ofReading: 0.02, absolute: 1 }
-
-const SIMULATED = 'simulated bench, accuracy as stated'
 const TYPICAL = 'typical for its kind (general trade knowledge): enter your own from its data sheet'
 
-/** Every profile there is; a talking one first. */
-export const INSTRUMENT_PROFILES: readonly InstrumentProfile[] = [
-  { id: 'scpi-power-meter', name: 'RF power meter, SCPI', what: 'average power and PEP', meterKind: 'true-mean', talks: true, accuracyWords: '3 % of reading + 1 mW', source: SIMULATED,
-    quantities: [scpi('powerW', 'MEAS:POW:AVER?', POWER), scpi('pepW', 'MEAS:POW:PEAK?', POWER)] },
-  { id: 'scpi-counter', name: 'Frequency counter, SCPI', what: 'carrier (input 1) and reference pin (input 2)', talks: true, accuracyWords: '0.1 ppm', source: SIMULATED,
-    quantities: [scpi('carrierHz', 'MEAS:FREQ? (@1)', COUNTER), scpi('referenceHz', 'MEAS:FREQ? (@2)', COUNTER)] },
-  { id: 'scpi-modulation-meter', name: 'Modulation meter, SCPI', what: 'peak deviation, both polarities', talks: true, accuracyWords: '2 % of reading + 1 Hz', source: SIMULATED,
-    quantities: [scpi('deviationPositiveHz', 'MEAS:FM:DEV:POS?', MODULATION), scpi('deviationNegativeHz', 'MEAS:FM:DEV:NEG?', MODULATION)] },
-  { id: 'scpi-supply', name: 'Bench supply, SCPI', what: 'voltage, current, time since it was switched on', talks: true, accuracyWords: '0.2 % of reading + 20 mV; 1 % + 5 mA; 1 s', source: SIMULATED,
-    quantities: [
-      scpi('supplyV', 'MEAS:VOLT?', { ofReading: 0.002, absolute: 0.02 }),
-      scpi('supplyA', 'MEAS:CURR?', { ofReading: 0.01, absolute: 0.005 }),
-      scpi('onTimeS', 'OUTP:ELAP?', { absolute: 1 }),
-    ] },
+/** Instruments that do not talk: their readings are typed. */
+export const READ_BY_EYE: readonly InstrumentProfile[] = [
   { id: 'eye-power-20', name: 'In-line power meter, 20 W scale', what: 'power by eye', meterKind: 'average', talks: false, accuracyWords: '5 % of full scale', source: TYPICAL,
     quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 20 })] },
   { id: 'eye-power-5', name: 'Terminating power meter, 5 W scale', what: 'power by eye', meterKind: 'average', talks: false, accuracyWords: '5 % of full scale', source: TYPICAL,
@@ -56,23 +35,3 @@ export const INSTRUMENT_PROFILES: readonly InstrumentProfile[] = [
   { id: 'eye-clock', name: 'Wall clock', what: 'minutes since power-on', talks: false, accuracyWords: '1 min', source: TYPICAL,
     quantities: [byEye('onTimeS', { absolute: 60 })] },
 ]
-
-/** @throws {CoreError} unknown-profile */
-export function instrumentProfile(id: string): InstrumentProfile {
-  const profile = INSTRUMENT_PROFILES.find(p => p.id === id)
-  if (!profile) throw new CoreError('unknown-profile', `no instrument profile "${id}"`)
-  return profile
-}
-
-/** How a profile reads a quantity, or undefined when it does not. */
-export function profileQuantity(profile: InstrumentProfile, quantity: Quantity): ProfileQuantity | undefined {
-  return profile.quantities.find(q => q.quantity === quantity)
-}
-
-/** Profiles that would leave an acceptance zone: those whose accuracy of reading is at least as good. */
-export function profilesAsGoodAs(quantity: Quantity, ofReading: number): InstrumentProfile[] {
-  return INSTRUMENT_PROFILES.filter((p) => {
-    const accuracy = profileQuantity(p, quantity)?.accuracy
-    return accuracy !== undefined && !accuracy.ofFullScale && (accuracy.ofReading ?? 0) < ofReading
-  })
-}

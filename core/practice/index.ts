@@ -1,0 +1,6 @@
+export { putFor } from './putFor'
+export { outsideOf, type Outside } from './outside'
+export type { Logged, PracticeRecord, TracePoint } from './session'
+export { reviewOf, type FaultReview, type OrderFinding, type Review } from './review'
+export { keyDownOf, type KeyDown } from './keyDown'
+export { LESSONS, lessonProgress, type Lesson, type LessonLook, type LessonStep } from './lessons'
