@@ -1,6 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { PracticeChange, PracticeState } from '../../shared/practice'
+import type { NewPractice, PracticeChange, PracticeState } from '../../shared/practice'
+import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 const WATCH_MS = 500
@@ -10,6 +11,10 @@ export const usePracticeStore = defineStore('practice', () => {
   const state = shallowRef<PracticeState | null>(null)
   const failure = ref<Failure | null>(null)
   const asked = ref(false)
+  /** the case that is being worked, and what this shop has worked before */
+  const open = shallowRef<PracticeSummary | null>(null)
+  const sessions = shallowRef<readonly PracticeSummary[]>([])
+  const review = shallowRef<PracticeSession | null>(null)
   const panelOpen = ref(false)
   /** adjusters of the step at hand: shown first */
   const wanted = ref<readonly string[]>([])
@@ -19,7 +24,9 @@ export const usePracticeStore = defineStore('practice', () => {
 
   async function request(change?: Partial<PracticeChange>) {
     try {
-      state.value = await $fetch<PracticeState>('/api/practice', change ? { method: 'POST', body: change, retry: 0 } : { retry: 0 })
+      const answer = await $fetch<PracticeState | PracticeNow>('/api/practice', change ? { method: 'POST', body: change, retry: 0 } : { retry: 0 })
+      state.value = answer
+      if ('open' in answer) open.value = answer.open
       failure.value = null
     }
     catch (error) {
@@ -47,5 +54,38 @@ export const usePracticeStore = defineStore('practice', () => {
     timer = null
   }
 
-  return { state, failure, asked, panelOpen, wanted, request, change, watch, unwatch }
+  async function attempt<T>(work: () => Promise<T>): Promise<T | null> {
+    try {
+      const result = await work()
+      failure.value = null
+      return result
+    }
+    catch (error) {
+      failure.value = failureOf(error)
+      return null
+    }
+  }
+
+  async function loadSessions() {
+    sessions.value = await attempt(() => $fetch<PracticeSummary[]>('/api/practice/sessions')) ?? sessions.value
+  }
+
+  async function start(wanted: NewPractice): Promise<PracticeSummary | null> {
+    const made = await attempt(() => $fetch<PracticeSummary>('/api/practice/sessions', { method: 'POST', body: wanted, retry: 0 }))
+    if (made) open.value = made
+    await request()
+    return made
+  }
+
+  async function finish(id: string, named: readonly string[]): Promise<boolean> {
+    const done = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}/finish`, { method: 'POST', body: { named }, retry: 0 }))
+    if (done) review.value = done
+    return done !== null
+  }
+
+  async function loadReview(id: string) {
+    review.value = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}`))
+  }
+
+  return { state, failure, asked, open, sessions, review, panelOpen, wanted, request, change, watch, unwatch, loadSessions, start, finish, loadReview }
 })

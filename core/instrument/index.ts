@@ -5,3 +5,5 @@ export { scpiNumber, type ScpiNumber } from './scpiAnswer'
 export { BARE_SETUP, asSetUp, calibrationAge, type InstrumentSetup } from './setup'
 export { METER_KINDS, toTrueMean, type MeterKind, type Signal } from './meterKind'
 export { compareMeters, twoLevels, type ComparedMeter, type MeterComparison, type MeterReading, type TwoLevelVerdict } from './compareMeters'
+// Told step by step
+export { STEPPED_PRESETS, stepValues, steppedPoint, steppedSummary, type SteppedPlan, type SteppedPoint, type SteppedPreset, type SteppedSummary } from './stepped'

@@ -47,7 +47,7 @@ describe('profiles', () => {
     expect(() => instrumentProfile('crystal-ball')).toThrow(expect.objectContaining({ code: 'unknown-profile' }))
   })
   it('that would do are named: those of reading that are better', () => {
-    expect(profilesAsGoodAs('powerW', 0.11).map(p => p.id)).toEqual(['scpi-power-meter', 'eye-test-set'])
+    expect(profilesAsGoodAs('powerW', 0.11).map(p => p.id)).toEqual(['scpi-power-meter', 'scpi-test-set', 'eye-test-set'])
     expect(profilesAsGoodAs('powerW', 0.02)).toEqual([])
   })
 })

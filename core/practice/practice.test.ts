@@ -5,7 +5,7 @@ import { LESSONS, keyDownOf, lessonProgress, outsideOf, reviewOf, type Logged, t
 
 const WARM_S = 2400
 const does = (s: RigState, ...actions: RigAction[]) => actions.reduce((state, a) => act(state, a).state, s)
-const log = (...entries: readonly (readonly [number, RigAction])[]): Logged[] => entries.map(([atS, action]) => ({ atS, action, motion: null }))
+const log = (...entries: readonly (readonly [number, RigAction])[]): Logged[] => entries.map(([atS, action]) => ({ atS, atMs: 0, action, motion: null }))
 const turn = (designator: string, position: number): RigAction => ({ kind: 'turn', designator, position })
 const key = (keyed: boolean): RigAction => ({ kind: 'control', controls: { keyed } })
 
@@ -73,7 +73,7 @@ describe('lessons', () => {
       if (/warm-up/.test(step.say)) s = advance(s, 1300)
       for (const action of hands[lesson.id]![i]!) {
         s = advance(act(s, action).state, 0.5)
-        entries.push({ atS: s.memory.timeS, action, motion: null })
+        entries.push({ atS: s.memory.timeS, atMs: 0, action, motion: null })
       }
       done = lessonProgress(lesson, done, look())
       expect([lesson.id, i, done]).toEqual([lesson.id, i, i + 1])

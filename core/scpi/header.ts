@@ -18,7 +18,7 @@ export function sameHeader(known: string, received: string): boolean {
 }
 
 function mnemonics(known: string): { readonly text: string, readonly optional: boolean }[] {
-  return known.replace(/\[:?([^\]]+)\]/g, '\u0000$1').split(/:|(?=\u0000)/).filter(Boolean).map(part => part.startsWith('\u0000') ? { text: part.slice(1), optional: true } : { text: part, optional: false })
+  return [...known.matchAll(/\[:?([^\]]+)\]|[^:[\]]+/g)].map(([whole, optional]) => ({ text: optional ?? whole, optional: optional !== undefined }))
 }
 
 function sameMnemonic(known: string, got: string): boolean {

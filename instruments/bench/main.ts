@@ -9,8 +9,12 @@ await bench.start()
 const server = controlServer(bench)
 server.listen(Number(process.env.BENCH_PORT ?? 0), '127.0.0.1', () => log.info({ instruments: bench.view().instruments }, 'simulated bench ready'))
 
+// The set lives on while nobody asks: heat and drift are not made up for in one leap.
+const tick = setInterval(() => bench.look(), 100)
+
 for (const signal of ['SIGINT', 'SIGTERM'] as const) {
   process.once(signal, () => {
+    clearInterval(tick)
     server.closeAllConnections()
     server.close()
     void bench.stop().finally(() => process.exit(0))

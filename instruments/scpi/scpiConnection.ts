@@ -1,6 +1,7 @@
 import { connect, type Socket } from 'node:net'
+import { blockHead } from '../../core/scpi'
 
-export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long'
+export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long' | 'not-a-block'
 
 export class ScpiError extends Error {
   constructor(readonly code: ScpiFailure, message: string) {
@@ -17,7 +18,7 @@ export interface ScpiAnswer { readonly line: string, readonly receivedAtMs: numb
 /** Longest answer accepted; an instrument that babbles must not fill the memory. */
 const MAX_LINE_BYTES = 65_536
 
-interface Waiting { resolve: (a: ScpiAnswer) => void, reject: (e: Error) => void, timer: NodeJS.Timeout }
+interface Waiting { kind: 'line' | 'block', resolve: (a: ScpiAnswer) => void, reject: (e: Error) => void, timer: NodeJS.Timeout }
 
 /**
  * A raw TCP line to one SCPI instrument: one query at a time, each with its time limit.
@@ -71,10 +72,19 @@ export class ScpiConnection {
 
   /** A question and its one-line answer. @throws {ScpiError} timeout, closed, line-too-long */
   query(question: string, timeoutMs: number): Promise<ScpiAnswer> {
+    return this.ask('line', question, timeoutMs)
+  }
+
+  /** A question that is answered by a definite-length block (IEEE 488.2). @throws {ScpiError} timeout, closed, not-a-block */
+  async queryBlock(question: string, timeoutMs: number): Promise<Buffer> {
+    return Buffer.from((await this.ask('block', question, timeoutMs)).line, 'latin1')
+  }
+
+  private ask(kind: Waiting['kind'], question: string, timeoutMs: number): Promise<ScpiAnswer> {
     return this.inTurn(() => new Promise<ScpiAnswer>((resolve, reject) => {
       if (this.failure) return reject(this.failure)
       const timer = setTimeout(() => this.fail(new ScpiError('timeout', `no answer to ${question} within ${timeoutMs} ms`)), timeoutMs)
-      this.waiting = { resolve, reject, timer }
+      this.waiting = { kind, resolve, reject, timer }
       this.socket.write(`${question}\n`)
     }))
   }
@@ -91,6 +101,7 @@ export class ScpiConnection {
 
   private take(chunk: string): void {
     this.rest += chunk
+    if (this.waiting?.kind === 'block') return this.takeBlock()
     if (this.rest.length > MAX_LINE_BYTES) return this.fail(new ScpiError('line-too-long', `more than ${MAX_LINE_BYTES} bytes without a line end`))
     const end = this.rest.indexOf('\n')
     if (end < 0) return
@@ -98,6 +109,19 @@ export class ScpiConnection {
     this.rest = this.rest.slice(end + 1)
     const { waiting } = this
     if (!waiting) return // an answer that nobody asked for
+    this.waiting = null
+    clearTimeout(waiting.timer)
+    waiting.resolve({ line, receivedAtMs: performance.timeOrigin + performance.now() })
+  }
+
+  /** Bytes of a block may be line ends: they are counted, not searched. */
+  private takeBlock(): void {
+    const head = blockHead(this.rest)
+    if (head === 'none') return this.fail(new ScpiError('not-a-block', 'the answer is no block of known length'))
+    if (head === null || this.rest.length < head.from + head.length + 1) return
+    const waiting = this.waiting!
+    const line = this.rest.slice(head.from, head.from + head.length)
+    this.rest = this.rest.slice(head.from + head.length).replace(/^\r?\n/, '')
     this.waiting = null
     clearTimeout(waiting.timer)
     waiting.resolve({ line, receivedAtMs: performance.timeOrigin + performance.now() })

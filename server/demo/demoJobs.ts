@@ -2,7 +2,8 @@ import { randomUUID } from 'node:crypto'
 import { addDays, formatISO } from 'date-fns'
 import type { Claim, ClaimKind, ClaimQuantity } from '../../core/claims'
 import type { Quantity } from '../../core/quantity'
-import { changeOsmund27f, measureOsmund27f, osmund27fAsFound, type RigState, type RigTruth } from '../../core/rig'
+import { putFor } from '../../core/practice'
+import { act, advance, deliver, preparedScenario, truthOf, type RigState, type RigTruth } from '../../core/rig'
 import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
 import { boundToStandard, errorBound } from '../../core/quantity'
 import type { JobEvent } from '../../core/run'
@@ -40,7 +41,7 @@ export async function loadDemoJobs(): Promise<void> {
   await store({ sheet: AM_SHEET, owner: 'Barge Coot (Halvard Penrose)', serial: '7732', complaint: 'Under 3 W on his meter, about 250 Hz low, and he has to shout to hear anybody.', claims: [claim('powerW', 'about', 2.9, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -250, '')], accessories: 'fist microphone; seal broken', days: 5 }, amJobEvents(AM_SHEET, now - 26 * HOUR_MS))
   await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', claims: [], accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
   await store({ owner: 'Mountain goods railway, brake van 2 (Teodor Quist)', serial: '41190', complaint: 'Low power does nothing, meter the same in both positions.', claims: [], accessories: 'no microphone; seal whole', days: 9 }, [])
-  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2, bench: 1 }, [...lookedAt(SHEET, now - 3 * HOUR_MS, { I38: ['seen', 'RV2 at its stop'] }), ...asFoundRows(osmund27fAsFound(27, 0), 1500, now - 2 * HOUR_MS, 'as-found')])
+  await store({ owner: 'Barge Heron (Marit Osterholt)', serial: '41877', complaint: 'Under 3 W on the owner\u2019s own meter. Stations at the lock say he is about 100 Hz low and too loud.', claims: [claim('powerW', 'under', 3, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -100, ''), claim('deviationHz', 'over', 2500, '')], accessories: 'own microphone, power lead with 2 A fuse; seal whole', days: 2, bench: 1 }, [...lookedAt(SHEET, now - 3 * HOUR_MS, { I38: ['seen', 'RV2 at its stop'] }), ...asFoundRows(neglected(27), 1500, now - 2 * HOUR_MS, 'as-found')])
 }
 
 async function store(j: { sheet?: ModelSheet, owner: string, serial: string, complaint: string, claims: Claim[], accessories: string, days: number, bench?: number }, events: NewEvent[]): Promise<void> {
@@ -62,10 +63,14 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
   })
 }
 
+/** The simulated Osmund 27F as it comes in, its adjusters turned on where wanted. */
+const neglected = (seed: number) => deliver(preparedScenario('osmund-27f', seed))
+const turned = (set: RigState, positions: Readonly<Record<string, number>>) => Object.entries(positions).reduce((s, [designator, position]) => act(s, { kind: 'turn', designator, position }).state, set)
+
 /** Each came in another state: trimmers, cores and presets stood where somebody or the years had left them. */
 function pastSet(seed: number): RigState {
   const by = (salt: number) => Math.sin(seed * 12.9898 + salt * 78.233)
-  return changeOsmund27f(osmund27fAsFound(seed, 0), { adjusters: { CT1: 0.39 + 0.03 * by(1), CT2: 0.42 + 0.06 * by(2), L4: 0.25 * by(3), L6: 0.4 * by(4), L7: 0.9 + 0.3 * by(5), RV1: 0.4 + 0.12 * by(6), RV2: 0.62 + 0.12 * by(7) } }, 1)
+  return turned(neglected(seed), { CT1: 0.39 + 0.03 * by(1), CT2: 0.42 + 0.06 * by(2), L4: 0.25 * by(3), L6: 0.4 * by(4), L7: 0.9 + 0.3 * by(5), RV1: 0.4 + 0.12 * by(6), RV2: 0.62 + 0.12 * by(7) })
 }
 
 /** Sets of earlier months, measured as found and handed over, so that there is something to find and to compare with. */
@@ -82,11 +87,11 @@ function claim(quantity: ClaimQuantity, kind: ClaimKind, value: number, meter: s
 }
 
 function finishedJob(atMs: number): NewEvent[] {
-  const found = osmund27fAsFound(40, 0)
-  const set = changeOsmund27f(found, { adjusters: { CT1: 0.3861, CT2: 0.4021, L4: 0, L6: -0.2, L7: 0.9, RV1: 0.285, RV2: 0.595, RV3: 0.5 } }, 1)
-  const turned: NewEvent = { kind: 'adjuster-turned', atMs: atMs + HOUR_MS, designators: ['CT1', 'CT2', 'L4', 'L6', 'L7', 'RV1', 'RV2', 'RV3'], stepId: null, startPosition: 'photo' }
+  const found = neglected(40)
+  const set = turned(found, { CT1: 0.3861, CT2: 0.4021, L4: 0, L6: -0.2, L7: 0.9, RV1: 0.285, RV2: 0.595, RV3: 0.5 })
+  const turning: NewEvent = { kind: 'adjuster-turned', atMs: atMs + HOUR_MS, designators: ['CT1', 'CT2', 'L4', 'L6', 'L7', 'RV1', 'RV2', 'RV3'], stepId: null, startPosition: 'photo' }
   return [
-    ...lookedAt(SHEET, atMs - HOUR_MS, { I37: ['treated', 'L4 re-waxed'] }), ...asFoundRows(found, 1500, atMs, 'as-found'), turned, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),
+    ...lookedAt(SHEET, atMs - HOUR_MS, { I37: ['treated', 'L4 re-waxed'] }), ...asFoundRows(found, 1500, atMs, 'as-found'), turning, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),
     { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.6', text: 'second IF within 40 Hz of 455 kHz, left alone' },
     { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.16', text: 'analyser borrowed: second harmonic 71 dB down; cores waxed' },
     { kind: 'handed-over', atMs: atMs + 2.2 * HOUR_MS, text: 'The meter on the set now tells the truth: it will show less than before.' },
@@ -107,22 +112,20 @@ function asFoundRows(set: RigState, onTimeS: number, atMs: number, phase: 'as-fo
 }
 
 function row(set: RigState, point: MeasurePoint, onTimeS: number, atMs: number, phase: 'as-found' | 'adjusting' | 'as-left', stepId: string | null): NewEvent {
-  const { channel, keyed, lowPower, toneHz } = point.state
-  const state = changeOsmund27f(set, { channel: channel ?? set.channel, keyed, lowPower, toneOn: toneHz !== null }, onTimeS - 1)
-  const truth = measureOsmund27f(state, onTimeS)
+  const state = putFor(advance(set, onTimeS), point)
+  const truth = truthOf(state)
   const readings = point.wants.flatMap(({ quantity }) => {
     const value = valueOf(truth, quantity)
     return value === null ? [] : [{ id: randomUUID(), quantity, value, ...instrumentOf(quantity, value) }]
   })
-  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { ...conditionsAsked(point.state), supplyV: truth.supplyV, load: SHEET.load, onTimeS: truth.onTimeS } }
+  return { kind: 'row-taken', atMs, phase, stepId, pointId: point.id, readings, conditions: { ...conditionsAsked(point.state), supplyV: state.surroundings.supplyV, load: SHEET.load, onTimeS: state.memory.onS } }
 }
 
 function valueOf(truth: RigTruth, quantity: Quantity): number | null {
   const round = (v: number, digits: number) => Number(v.toPrecision(digits))
-  if (quantity === 'panelPowerW') return round(truth.panelPowerW, 2)
-  if (quantity === 'sensitivityV') return round(truth.sensitivityV, 2)
-  if (quantity === 'lockS') return round(truth.lockS, 1)
-  return (truth as Partial<Record<Quantity, number | null>>)[quantity] ?? null
+  const value = truth.values[quantity] ?? null
+  const digits = ({ panelPowerW: 2, sensitivityV: 2, lockS: 1 } as Partial<Record<Quantity, number>>)[quantity]
+  return value === null || digits === undefined ? value : round(value, digits)
 }
 
 /** The instrument of the demo bench that reads a quantity: a talking one if there is one. */

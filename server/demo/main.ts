@@ -1,5 +1,5 @@
 import { pool } from '../db/pool'
-import { connectSimulatedBench } from './simulatedInstruments'
+import { connectSimulatedBench } from './demoInstruments'
 import { loadDemoJobs } from './demoJobs'
 import { loadDemoRecording } from './demoRecording'
 

@@ -1,12 +1,90 @@
-import type { PracticeState } from '../../shared/practice'
+import { randomUUID } from 'node:crypto'
+import { LESSONS, reviewOf, type PracticeRecord } from '../../core/practice'
+import { BENCH_KITS } from '../../core/instrument/simulated'
+import { preparedScenario, surpriseScenario, type Scenario } from '../../core/rig'
+import { modelSheet } from '../../core/sheet'
+import type { BenchSession, NewPractice, PracticeState } from '../../shared/practice'
+import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
+import { pool } from '../db/pool'
+import { selectEvents } from '../db/queries/jobEvent'
+import { finishPracticeRow, insertPractice, leaveOpenPractices, selectOpenPractice, selectPractice } from '../db/queries/practice'
 import { ApiError } from '../utils/apiError'
+import { startJob } from './jobs'
+import { pointInstruments } from './simulatedInstruments'
+
+const AWAY = 'No simulated set runs beside this server. It comes with "npm run demo".'
+
+function benchUrl(): string {
+  const url = process.env.BENCH_URL
+  if (!url) throw new ApiError(503, 'bench-away', AWAY)
+  return url
+}
 
 /** Speaks to the simulated bench, if one runs beside this server. */
-export async function benchRequest(path: '/state' | '/change', body?: unknown): Promise<PracticeState> {
-  const url = process.env.BENCH_URL
-  if (!url) throw new ApiError(503, 'bench-away', 'No simulated set runs beside this server. It comes with "npm run demo".')
-  const response = await fetch(url + path, body === undefined ? {} : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
+export async function benchRequest<T = PracticeState>(path: '/state' | '/change' | '/session' | '/record', body?: unknown): Promise<T> {
+  const response = await fetch(benchUrl() + path, body === undefined ? {} : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
     .catch(() => { throw new ApiError(503, 'bench-away', 'The simulated set does not answer.') })
   if (!response.ok) throw new ApiError(response.status === 400 ? 400 : 502, 'bench-away', ((await response.json()) as { message: string }).message)
-  return await response.json() as PracticeState
+  return await response.json() as T
+}
+
+/** What the dongle on the simulated bench records now: interleaved 32-bit floats. */
+export async function benchRecording(): Promise<{ readonly bytes: Buffer, readonly rateHz: number, readonly centreHz: number }> {
+  const response = await fetch(`${benchUrl()}/recording`).catch(() => { throw new ApiError(503, 'bench-away', 'The simulated set does not answer.') })
+  if (!response.ok) throw new ApiError(502, 'bench-away', 'The simulated set could not be recorded.')
+  return { bytes: Buffer.from(await response.arrayBuffer()), rateHz: Number(response.headers.get('x-rate-hz')), centreHz: Number(response.headers.get('x-centre-hz')) }
+}
+
+export async function practiceNow(): Promise<PracticeNow> {
+  const [state, open] = [await benchRequest('/state'), await selectOpenPractice(pool)]
+  return { ...state, open }
+}
+
+/** Puts a case or lesson on the bench, points the instruments at it, and opens a job for it. The same id again gives the same. */
+export async function startPractice(wanted: NewPractice): Promise<PracticeSummary> {
+  const there = await selectPractice(pool, wanted.id)
+  if (there) return there
+  const lesson = wanted.lessonId ? LESSONS.find(l => l.id === wanted.lessonId) : null
+  if (wanted.choice === 'lesson' && !lesson) throw new ApiError(400, 'unknown-item', 'Choose one of the lessons.')
+  if (!BENCH_KITS.some(k => k.id === wanted.kitId)) throw new ApiError(400, 'unknown-item', 'Choose one of the benches.')
+  const scenario = lesson ? null : scenarioFor(wanted)
+  const kitId = lesson ? lesson.kitId : wanted.kitId
+  const session: BenchSession = lesson ? { lessonId: lesson.id, kitId } : { designId: scenario!.designId, faultIds: [...scenario!.faultIds], seed: scenario!.seed, kitId }
+  await pointInstruments(pool, await benchRequest('/session', session))
+  const job = await startJob(randomUUID(), jobFor(lesson ? lesson.designId : scenario!.designId, scenario, wanted.trainee, lesson?.what ?? ''))
+  await leaveOpenPractices(pool)
+  await insertPractice(pool, { id: wanted.id, trainee: wanted.trainee, designId: job.sheetId, lessonId: lesson?.id ?? null, kitId, scenario: scenario ?? { difficulty: 1, faultIds: [] }, jobId: job.id })
+  return (await selectPractice(pool, wanted.id))!
+}
+
+function scenarioFor({ choice, designId, seed, difficulty }: NewPractice): Scenario {
+  if (choice === 'prepared' && !designId) throw new ApiError(400, 'unknown-sheet', 'Choose a model.', 'designId')
+  return choice === 'prepared' ? preparedScenario(designId!, seed) : surpriseScenario(seed, difficulty as 1 | 2 | 3, designId)
+}
+
+function jobFor(designId: string, scenario: Scenario | null, trainee: string, what: string) {
+  const sheet = modelSheet(designId)
+  return {
+    owner: `Practice: ${scenario?.owner ?? 'lesson'}`, contact: `practised by ${trainee}`, sheetId: sheet.id, ruleSetId: sheet.defaultRuleSetId, serial: `P-${String(scenario?.seed ?? 0)}`,
+    complaint: scenario?.complaint ?? what, claims: [], accessories: 'simulated set', boxNote: '', mayDo: 'everything', promisedOn: null,
+  }
+}
+
+/** Ends a case: what was wrong is told, and how it was worked. Finished twice gives the same review. */
+export async function finishPractice(id: string, named: readonly string[]): Promise<PracticeSession> {
+  const session = await selectPractice(pool, id)
+  if (!session) throw new ApiError(404, 'unknown-practice', 'There is no such case.')
+  if (session.finishedAtMs === null) {
+    const raw = await benchRequest<Omit<PracticeRecord, 'named' | 'rowsBeforeFirstTurn'>>('/record')
+    if (raw.scenario.designId !== session.designId) throw new ApiError(409, 'changed-meanwhile', 'Another set stands on the bench now: this case cannot be reviewed.')
+    const record: PracticeRecord = { ...raw, named, rowsBeforeFirstTurn: session.jobId ? await rowsBeforeFirstTurn(session.jobId, raw) : null }
+    await finishPracticeRow(pool, id, named, record, reviewOf(record, modelSheet(session.designId)))
+  }
+  return (await selectPractice(pool, id))!
+}
+
+async function rowsBeforeFirstTurn(jobId: string, { log }: Pick<PracticeRecord, 'log'>): Promise<number | null> {
+  const first = log.find(l => l.action.kind === 'turn')
+  const events = (await selectEvents(pool, [jobId])).get(jobId) ?? []
+  return first ? events.filter(e => e.kind === 'row-taken' && e.phase === 'as-found' && e.atMs < first.atMs).length : null
 }

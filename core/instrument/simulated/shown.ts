@@ -15,8 +15,9 @@ export function hiddenShare(seed: number, stream: number): number {
   return OF_CLASS * hashOf(seed, 900 + stream, 0)
 }
 
-/** A value as an instrument of that class shows it, with its fixed error. */
+/** A value as an instrument of that class shows it, with its fixed error. Of nothing it shows nothing: it was zeroed. */
 export function withError(value: number, { ofReading = 0, ofFullScale = 0, fullScale = 0, absolute = 0 }: Accuracy, share: number): number {
+  if (value === 0) return 0
   return value * (1 + ofReading * share) + ofFullScale * fullScale * share + absolute * share
 }
 

@@ -4,6 +4,8 @@ import type { RigDesign } from '../rigDesign'
 import type { Controls, RigState, Stimulus, Surroundings } from '../rigState'
 import { EXPANDED_MARK } from './positions'
 
+/** A supply without a current limit; a number that survives JSON [A]. */
+export const NO_LIMIT_A = 1e6
 const QUIET: Stimulus = { tones: [], whistle: false, otherMicrophone: false, inputV: 0, inputHz: null }
 
 /**
@@ -14,7 +16,7 @@ const QUIET: Stimulus = { tones: [], whistle: false, otherMicrophone: false, inp
 export function healthyRig(designId: string, seed: number): RigState {
   const design = rigDesign(designId)
   const controls: Controls = { powerOn: true, mode: design.modes[0]!, channel: design.firstChannel, keyed: false, lowPower: false, coverage: 'standard', micGain: 1, clarifier: 0.5, driveOff: false }
-  const surroundings: Surroundings = { supplyV: design.nominalSupplyV, limitA: Infinity, foldback: false, leadOhm: 0, ambientC: 25, humidity: 0.4 }
+  const surroundings: Surroundings = { supplyV: design.nominalSupplyV, limitA: NO_LIMIT_A, foldback: false, leadOhm: 0, ambientC: 25, humidity: 0.4 }
   const adjusters = Object.entries(design.adjusters)
   return {
     designId, seed, parts: design.parts, controls, stimulus: QUIET, surroundings, damage: [],

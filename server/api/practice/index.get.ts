@@ -1,4 +1,4 @@
-import { benchRequest } from '../../services/practice'
+import { practiceNow } from '../../services/practice'
 import { apiHandler } from '../../utils/api'
 
-export default apiHandler(() => benchRequest('/state'))
+export default apiHandler(() => practiceNow())

@@ -1,0 +1,52 @@
+import type { Logged, Outside, Review, TracePoint } from '../../core/practice'
+import { quantityInfo, showPlain } from '../../core/quantity'
+import { GROUP_NAMES } from './practiceHands'
+
+/** What a hand did, in words. */
+export function actionWords(action: Logged['action']): string {
+  switch (action.kind) {
+    case 'turn': return `${action.designator} to ${Number(action.position.toFixed(3))}${action.forced ? ', forced' : ''}${action.tool === 'steel screwdriver' ? ', steel screwdriver' : ''}`
+    case 'soften': return `wax of ${action.designator} softened`
+    case 'clean': return `${action.designator} cleaned`
+    case 'wash': return 'glue washed off'
+    case 'fit-trimmer': return 'trimmer fitted'
+    case 'replace': return `${action.designator ?? GROUP_NAMES[action.group] ?? action.group} replaced`
+    case 'remove': return `${GROUP_NAMES[action.group] ?? action.group} taken out`
+    case 'pass': return `${Math.round(action.seconds / 60)} min passed`
+    case 'control': return controlWords(action.controls)
+    case 'stimulus': return action.stimulus.tones ? (action.stimulus.tones.length > 0 ? 'tone on' : 'tone off') : 'generator or microphone'
+    case 'surroundings': return 'supply'
+  }
+}
+
+function controlWords(c: Extract<Logged['action'], { kind: 'control' }>['controls']): string {
+  if (c.keyed !== undefined) return c.keyed ? 'keyed' : 'key released'
+  if (c.channel !== undefined) return `channel ${c.channel}`
+  if (c.mode !== undefined) return `mode ${c.mode}`
+  if (c.powerOn !== undefined) return c.powerOn ? 'switched on' : 'switched off'
+  return 'front panel'
+}
+
+export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`
+
+/** A value that the set would not keep, with its window. */
+export function outsideWords({ quantity, value, low, high }: Outside): string {
+  const { label } = quantityInfo(quantity)
+  const shown = (x: number) => showPlain(x, quantity)
+  const window = low !== null && high !== null ? `${shown(low)} to ${shown(high)}` : low !== null ? `at least ${shown(low)}` : `at most ${shown(high!)}`
+  return `${label} ${shown(value)}, wanted ${window}`
+}
+
+/** One line that says how it went. */
+export function verdictWords(review: Review): string {
+  if (review.faults.length === 0) return review.damage.length === 0 ? 'Lesson finished, nothing destroyed.' : 'Lesson finished, something was destroyed.'
+  const cured = review.faults.filter(f => f.cured).length
+  const named = review.faults.filter(f => f.named).length
+  if (cured === review.faults.length) return named === cured ? 'Found and put right.' : 'Put right without being named: would you find it again?'
+  return named > 0 ? 'Found, but not put right.' : 'Not found.'
+}
+
+/** State at a moment: the last point of the trace before it, and what was done last. */
+export function momentOf(trace: readonly TracePoint[], log: readonly Logged[], atS: number): { readonly point: TracePoint | null, readonly done: readonly Logged[] } {
+  return { point: trace.findLast(t => t.atS <= atS) ?? trace[0] ?? null, done: log.filter(l => l.atS <= atS).slice(-3) }
+}

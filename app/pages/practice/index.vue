@@ -1,0 +1,80 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { NewPractice } from '../../../shared/practice'
+import { rigDesign } from '../../../core/rig'
+import FinishCase from '../../components/practice/FinishCase.vue'
+import LessonBox from '../../components/practice/LessonBox.vue'
+import PracticeControls from '../../components/practice/PracticeControls.vue'
+import PracticeList from '../../components/practice/PracticeList.vue'
+import PracticeStart from '../../components/practice/PracticeStart.vue'
+import { usePracticeStore } from '../../stores/practice'
+import { useLiveStore } from '../../stores/live'
+
+const KEY_DOWN_S = 20
+const store = usePracticeStore()
+const live = useLiveStore()
+const router = useRouter()
+useHead({ title: 'Practice' })
+const trainee = useCookie('trainee', { default: () => '', maxAge: 31_536_000 })
+const kitId = useCookie('practice-kit', { default: () => 'usual', maxAge: 31_536_000 })
+const busy = ref(false)
+const choosing = ref(false)
+const finishing = ref(false)
+const open = computed(() => store.open)
+onMounted(() => {
+  live.keyDownLimitS = KEY_DOWN_S
+  store.watch()
+  void store.loadSessions()
+})
+onBeforeUnmount(() => store.unwatch())
+
+async function begin(wanted: NewPractice) {
+  busy.value = true
+  trainee.value = wanted.trainee
+  kitId.value = wanted.kitId
+  const made = await store.start(wanted)
+  busy.value = false
+  if (!made) return
+  choosing.value = false
+  if (!made.lessonId && made.jobId) {
+    store.panelOpen = true
+    await router.push(`/jobs/${made.jobId}/as-found`)
+  }
+}
+async function finish(named: string[]) {
+  busy.value = true
+  const { id } = open.value!
+  const done = await store.finish(id, named)
+  busy.value = false
+  finishing.value = false
+  if (done) await router.push(`/practice/${id}`)
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>Practice</h1>
+    <p class="lead">Simulated sets that behave like real ones, behind the same instruments and the same wire. Work on them as on a job, with every page; press <kbd>P</kbd> anywhere for the hands on the set. Nothing is told until you finish.</p>
+    <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn></p>
+    <template v-if="store.state">
+      <PracticeStart v-if="!open || choosing" :remembered="{ trainee, kitId }" :busy="busy" :working="open ? rigDesign(open.designId).name : null" @start="begin" />
+      <div v-else class="case">
+        <LessonBox v-if="store.state.session.lesson" :lesson-id="store.state.session.lesson.id" :done="store.state.session.lesson.done" />
+        <div v-else class="complaint"><b>{{ store.state.session.owner }}</b><q>{{ store.state.session.complaint }}</q></div>
+        <div class="line"><NuxtLink v-if="open.jobId" class="v-btn v-btn--variant-outlined tojob" :to="`/jobs/${open.jobId}/as-found`">Job {{ open.jobNumber }}: measure and align</NuxtLink><v-btn color="primary" @click="finishing = true">Finish and review</v-btn><v-btn @click="choosing = true">Another set</v-btn></div>
+      </div>
+      <v-btn v-if="choosing" class="mb-3" @click="choosing = false">Back to the set on the bench</v-btn>
+      <PracticeControls v-if="!choosing" :state="store.state" :failure="null" @change="store.change" />
+      <PracticeList :sessions="store.sessions" :trainee="trainee" />
+    </template>
+    <div v-else-if="!store.asked" role="status"><v-progress-linear indeterminate color="primary" /></div>
+    <v-dialog v-model="finishing" max-width="640"><FinishCase v-if="open" :design-id="open.designId" :lesson="open.lessonId !== null" :busy="busy" @finish="finish" @close="finishing = false" /></v-dialog>
+  </div>
+</template>
+
+<style scoped>
+.complaint { display: grid; gap: 4px; border: 1px solid var(--edge); border-radius: 6px; padding: 10px 14px; margin-bottom: 10px; }
+.complaint q { font-size: 19px; }
+.line { display: flex; gap: 8px; flex-wrap: wrap; margin-bottom: 12px; }
+.tojob { display: inline-flex; align-items: center; min-height: 44px; padding: 0 14px; border: 1px solid var(--edge); border-radius: 6px; color: inherit; text-decoration: none; }
+</style>
