@@ -1,10 +1,27 @@
-import { number, object, string, type InferType } from 'yup'
-import { METER_KINDS, type InstrumentSetup } from '../core/instrument'
+import { array, number, object, string, type InferType } from 'yup'
+import { METER_KINDS, SETTING_NAMES, instrumentProfile, type InstrumentProfile, type InstrumentSetup, type SettingName } from '../core/instrument'
+import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/
 /** A host name or address as a socket takes it. */
 const HOST = /^[A-Za-z0-9.:_-]+$/
+
+/** Printable, one line: it goes to an instrument as it stands. */
+const LINE = /^[\x20-\x7e]+$/
+const MOST_LINES = 40
+const query = () => string().trim().max(120).matches(LINE, 'Only printable characters can be sent')
+const share = (name: string) => number().label(name).min(0).max(10)
+
+/** How an instrument of one's own is asked and told. */
+export const ownProfile = object({
+  quantities: array(object({
+    quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(), query: query().label('Query').required(), toSi: number().label('SI value = number x').required().test('scale', 'The factor cannot be nought', v => v !== 0),
+    accuracy: object({ ofReading: share('of reading').optional(), ofFullScale: share('of full scale').optional(), fullScale: number().min(0).max(1e9).optional(), absolute: number().label('absolute').min(0).max(1e9).optional() }).noUnknown(true, UNKNOWN_FIELD).required(),
+  }).noUnknown(true, UNKNOWN_FIELD)).min(1).max(MOST_LINES).required(),
+  settings: array(object({ name: string<SettingName>().oneOf(SETTING_NAMES).required(), command: query().label('Command').required().matches(/\{value\}/, 'Command: write {value} where the number goes'), query: query().label('Query').required(), toSi: number().required(), min: number().required(), max: number().required() }).noUnknown(true, UNKNOWN_FIELD)).max(MOST_LINES).default([]),
+}).noUnknown(true, UNKNOWN_FIELD)
+export type OwnProfile = InferType<typeof ownProfile>
 
 export const instrumentBody = object({
   name: string().trim().label('Name').max(100).required(),
@@ -20,7 +37,14 @@ export const instrumentBody = object({
 
 export type InstrumentBody = InferType<typeof instrumentBody>
 
-export interface Instrument extends InstrumentBody { readonly id: string }
+/** ownProfile: null = as shipped */
+export interface Instrument extends InstrumentBody { readonly id: string, readonly ownProfile?: OwnProfile | null }
+
+/** The profile an instrument is read by: the shipped one, with its own queries where it has some. @throws {CoreError} unknown-profile */
+export function profileOf({ profileId, ownProfile: own }: { readonly profileId: string, readonly ownProfile?: OwnProfile | null }): InstrumentProfile {
+  const shipped = instrumentProfile(profileId)
+  return own ? { ...shipped, talks: true, quantities: own.quantities, settings: own.settings, accuracyWords: 'own queries and accuracies', source: 'entered for this instrument' } : shipped
+}
 
 /** Setup of an instrument that nobody has described yet. */
 export const BARE_INSTRUMENT = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: '', fullScale: null } as const

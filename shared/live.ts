@@ -1,3 +1,4 @@
+import type { OwnProfile } from './instrument'
 import type { InstrumentSetup } from '../core/instrument'
 import type { Quantity } from '../core/quantity'
 
@@ -28,6 +29,8 @@ export interface LiveLink {
   readonly instrumentId: string
   readonly instrument: string
   readonly profileId: string
+  /** its own queries; null = as shipped */
+  readonly ownProfile?: OwnProfile | null
   readonly setup: InstrumentSetup
   readonly state: LinkState
   readonly sinceMs: number

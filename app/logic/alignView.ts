@@ -1,5 +1,6 @@
 import { bandBalance, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
-import { asSetUp, instrumentProfile, profileQuantity } from '../../core/instrument'
+import { asSetUp, profileQuantity } from '../../core/instrument'
+import { profileOf } from '../../shared/instrument'
 import type { Accuracy, Quantity } from '../../core/quantity'
 import { conditionsAsked, sameConditions } from '../../core/sheet'
 import type { LiveLink } from '../../shared/live'
@@ -21,7 +22,7 @@ export function asFoundFor(asFound: readonly RowState[], want: WantState): numbe
 /** Accuracy of the connected instrument that reads a quantity. */
 export function connectedAccuracy(links: readonly LiveLink[], quantity: Quantity): Accuracy | null {
   for (const link of links) {
-    const accuracy = profileQuantity(asSetUp(instrumentProfile(link.profileId), link.setup), quantity)?.accuracy
+    const accuracy = profileQuantity(asSetUp(profileOf(link), link.setup), quantity)?.accuracy
     if (accuracy && link.state === 'live') return accuracy
   }
   return null

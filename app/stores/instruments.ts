@@ -1,7 +1,8 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Quantity } from '../../core/quantity'
-import type { Instrument, InstrumentBody } from '../../shared/instrument'
+import type { Instrument, InstrumentBody, OwnProfile } from '../../shared/instrument'
+import type { Asked } from '../../shared/instrumentCommands'
 import { failureOf, type Failure } from '../logic/failureWords'
 import type { MeterScale } from '../../core/diagnose'
 import { typedInstruments, typedItem, type TypedInstrument } from '../logic/typedInstrument'
@@ -37,6 +38,16 @@ export const useInstrumentsStore = defineStore('instruments', () => {
   }
 
   const add = (body: InstrumentBody) => attempt(() => $fetch('/api/instruments', { method: 'POST', body, retry: 0 }))
+  const saveProfile = (id: string, own: OwnProfile | null) => attempt(() => $fetch(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own }, retry: 0 }))
+  /** A line as typed, with what came back. */
+  async function ask(id: string, text: string): Promise<{ asked: Asked | null, failure: Failure | null }> {
+    try {
+      return { asked: await $fetch<Asked>(`/api/instruments/${id}/ask`, { method: 'POST', body: { text }, retry: 0 }), failure: null }
+    }
+    catch (error) {
+      return { asked: null, failure: failureOf(error) }
+    }
+  }
   const change = (id: string, body: InstrumentBody) => attempt(() => $fetch(`/api/instruments/${id}`, { method: 'PUT', body, retry: 0 }))
   const remove = (id: string) => attempt(() => $fetch(`/api/instruments/${id}`, { method: 'DELETE', retry: 0 }))
 
@@ -64,5 +75,5 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
   }
 
-  return { items, failure, load, add, change, remove, optionsFor, meterOf, typedWith, chooseTypedWith }
+  return { saveProfile, ask, items, failure, load, add, change, remove, optionsFor, meterOf, typedWith, chooseTypedWith }
 })

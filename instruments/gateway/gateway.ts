@@ -1,11 +1,13 @@
 import type { Logger } from 'pino'
+import { GatewayCommands } from './commands'
 import { InstrumentLink, type InstrumentConfig } from './instrumentLink'
 import { LiveServer } from './liveServer'
 
 /** Joins the instruments of a bench to the listeners: one link per instrument, one stream for all. */
 export class Gateway {
   private readonly links = new Map<string, InstrumentLink>()
-  private readonly live = new LiveServer(() => [...this.links.values()].map(l => l.link))
+  private readonly commands = new GatewayCommands(id => this.links.get(id))
+  private readonly live = new LiveServer(() => [...this.links.values()].map(l => l.link), (request, response) => this.commands.handle(request, response))
 
   constructor(private readonly log: Logger) {}
 
@@ -28,6 +30,7 @@ export class Gateway {
   }
 
   async close(): Promise<void> {
+    this.commands.stop()
     for (const link of this.links.values()) link.stop()
     await this.live.close()
   }

@@ -1,8 +1,11 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import type { InstrumentProfile, InstrumentSetup } from '../../core/instrument'
+import { CoreError } from '../../core/errors'
+import { scpiNumber, type InstrumentProfile, type InstrumentSetup, type ProfileSetting, type SettingName } from '../../core/instrument'
+import type { OwnProfile } from '../../shared/instrument'
+import type { Asked } from '../../shared/instrumentCommands'
 import type { LinkState, LiveLink, LivePoll } from '../../shared/live'
 import { pollInstrument } from '../scpi/pollInstrument'
-import { ScpiConnection, type ScpiEndpoint } from '../scpi/scpiConnection'
+import { ScpiConnection, ScpiError, type ScpiEndpoint } from '../scpi/scpiConnection'
 
 /** One poll starts every 100 ms. */
 const POLL_EVERY_MS = 100
@@ -11,6 +14,9 @@ const ANSWER_WITHIN_MS = 700
 const RETRY_AFTER_MS = 500
 /** Errors that the instrument itself has queued are asked for this often, in polls. */
 const ASK_ERRORS_EVERY = 50
+const NO_ERROR = /^[+-]?0\b/
+/** More errors than this after one line are not told. */
+const MOST_ERRORS = 5
 
 export interface InstrumentConfig {
   readonly id: string
@@ -18,6 +24,8 @@ export interface InstrumentConfig {
   /** as the instrument stands: attenuation and range applied */
   readonly profile: InstrumentProfile
   readonly setup: InstrumentSetup
+  /** its own queries; null = as shipped */
+  readonly ownProfile?: OwnProfile | null
   readonly endpoint: ScpiEndpoint
 }
 
@@ -33,6 +41,7 @@ export class InstrumentLink {
   private readonly stopper = new AbortController()
   private line: ScpiConnection | null = null
   private current: LiveLink
+  private polled: LivePoll | null = null
 
   constructor(readonly config: InstrumentConfig, private readonly listener: LinkListener) {
     this.current = this.describe('connecting', 'connecting', null)
@@ -41,6 +50,57 @@ export class InstrumentLink {
 
   get link(): LiveLink {
     return this.current
+  }
+
+  /** What came in last; null = nothing yet. */
+  get latest(): LivePoll | null {
+    return this.polled
+  }
+
+  /** What is set now [SI]. @throws {CoreError} unknown-item, malformed-answer @throws {ScpiError} */
+  async tell(name: SettingName): Promise<number> {
+    const setting = this.setting(name)
+    const answer = scpiNumber((await this.connected().query(setting.query, ANSWER_WITHIN_MS)).line)
+    if (answer.value === null) throw new CoreError('malformed-answer', `${this.config.name} does not say what is set`)
+    return answer.value * setting.toSi
+  }
+
+  /** Sets and reads back. @returns what is set then [SI] @throws {CoreError} unknown-item, out-of-range @throws {ScpiError} */
+  async set(name: SettingName, value: number): Promise<number> {
+    const setting = this.setting(name)
+    if (!(value >= setting.min && value <= setting.max)) throw new CoreError('out-of-range', `${this.config.name}: ${value} is outside ${setting.min} to ${setting.max}`)
+    const line = this.connected()
+    await line.send(setting.command.replace('{value}', String(value / setting.toSi)))
+    const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
+    if (!NO_ERROR.test(error)) throw new CoreError('out-of-range', `${this.config.name} refused: ${error.slice(0, 200)}`)
+    return this.tell(name)
+  }
+
+  /** A line as it is typed; a question is waited for. Errors that the instrument queued are told with it. */
+  async ask(text: string): Promise<Asked> {
+    const line = this.connected()
+    const startedMs = performance.now()
+    await line.send('*CLS')
+    const raw = text.includes('?') ? await line.query(text, ANSWER_WITHIN_MS).then(a => a.line, () => null) : (await line.send(text), '')
+    const tookMs = performance.now() - startedMs
+    const errors: string[] = []
+    for (let i = 0; raw !== null && i < MOST_ERRORS; i++) {
+      const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
+      if (NO_ERROR.test(error)) break
+      errors.push(error.slice(0, 200))
+    }
+    return { raw: raw === null ? null : raw.slice(0, 2000), understood: understood(raw), errors, tookMs }
+  }
+
+  private setting(name: SettingName): ProfileSetting {
+    const found = this.config.profile.settings?.find(s => s.name === name)
+    if (!found) throw new CoreError('unknown-item', `${this.config.name} cannot set ${name}`)
+    return found
+  }
+
+  private connected(): ScpiConnection {
+    if (!this.line?.open) throw new ScpiError('closed', `${this.config.name} is not connected`)
+    return this.line
   }
 
   stop(): void {
@@ -75,7 +135,8 @@ export class InstrumentLink {
       const startedMs = performance.now()
       const { readings, receivedAtMs } = await pollInstrument(line, this.config.profile, ANSWER_WITHIN_MS)
       this.change('live', identity, identity)
-      this.listener.poll({ instrumentId: this.config.id, instrument: this.config.name, readings, receivedAtMs })
+      this.polled = { instrumentId: this.config.id, instrument: this.config.name, readings, receivedAtMs }
+      this.listener.poll(this.polled)
       if (round % ASK_ERRORS_EVERY === 0) await this.askErrors(line)
       const restMs = POLL_EVERY_MS - (performance.now() - startedMs)
       if (restMs > 0) await sleep(restMs, undefined, { signal: this.stopper.signal })
@@ -84,7 +145,7 @@ export class InstrumentLink {
 
   private async askErrors(line: ScpiConnection): Promise<void> {
     const { line: answer } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
-    if (!/^[+-]?0\b/.test(answer)) this.listener.remark(this.config, answer.slice(0, 200))
+    if (!NO_ERROR.test(answer)) this.listener.remark(this.config, answer.slice(0, 200))
   }
 
   /** Reports a change once; the time stays that of the first failure while it keeps failing. */
@@ -95,7 +156,20 @@ export class InstrumentLink {
   }
 
   private describe(state: LinkState, detail: string, identity: string | null): LiveLink {
-    const { id, name, profile, setup } = this.config
-    return { instrumentId: id, instrument: name, profileId: profile.id, setup, state, sinceMs: Date.now(), detail, identity }
+    const { id, name, profile, setup, ownProfile = null } = this.config
+    return { instrumentId: id, instrument: name, profileId: profile.id, ownProfile, setup, state, sinceMs: Date.now(), detail, identity }
+  }
+}
+
+/** What a raw answer means to this application. */
+function understood(raw: string | null): string {
+  if (raw === null) return 'no answer in time'
+  if (raw === '') return 'sent; no answer was asked for'
+  try {
+    const { status, value } = scpiNumber(raw)
+    return status === 'ok' ? `the number ${value}` : status === 'overload' ? 'overload' : 'no signal'
+  }
+  catch {
+    return 'text, not a number'
   }
 }

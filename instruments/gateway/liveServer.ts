@@ -1,4 +1,4 @@
-import { createServer, type Server, type ServerResponse } from 'node:http'
+import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
 
 /** A listener that does not read is let go before it fills the memory. */
@@ -12,9 +12,11 @@ export class LiveServer {
   private readonly server: Server
   private readonly heartbeat: NodeJS.Timeout
 
-  constructor(private readonly links: () => readonly LiveLink[]) {
+  /** @param command takes requests that are commands; false = it was none */
+  constructor(private readonly links: () => readonly LiveLink[], command: (request: IncomingMessage, response: ServerResponse) => boolean) {
     this.server = createServer((request, response) => {
       if (request.url === '/live') this.join(response)
+      else if (command(request, response)) return
       else response.writeHead(request.url === '/health' ? 200 : 404, { 'content-type': 'application/json' }).end(JSON.stringify({ listeners: this.listeners.size }))
     })
     this.heartbeat = setInterval(() => this.write(': beat\n\n'), HEARTBEAT_MS)

@@ -1,7 +1,7 @@
 import pg from 'pg'
 import pino from 'pino'
 import { INSTRUMENT_PROFILES, asSetUp } from '../../core/instrument'
-import { setupOf, type Instrument } from '../../shared/instrument'
+import { profileOf, setupOf, type Instrument } from '../../shared/instrument'
 import { Gateway } from './gateway'
 import type { InstrumentConfig } from './instrumentLink'
 
@@ -11,7 +11,7 @@ import type { InstrumentConfig } from './instrumentLink'
  */
 const RETRY_DATABASE_MS = 1000
 const LIST = `select id, name, profile_id as "profileId", host, port, meter_kind as "meterKind", calibrated_on::text as "calibratedOn",
-  attenuation_db as "attenuationDb", path, full_scale as "fullScale" from instrument where port is not null order by name`
+  attenuation_db as "attenuationDb", path, full_scale as "fullScale", own_profile as "ownProfile" from instrument where port is not null order by name`
 
 const log = pino({ base: { process: 'gateway' } })
 const gateway = new Gateway(log)
@@ -19,10 +19,11 @@ const gateway = new Gateway(log)
 type Row = Instrument & { port: number }
 
 function toConfig(row: Row): InstrumentConfig[] {
-  const profile = INSTRUMENT_PROFILES.find(p => p.id === row.profileId && p.talks)
-  if (!profile) return []
+  if (!INSTRUMENT_PROFILES.some(p => p.id === row.profileId)) return []
+  const profile = profileOf(row)
+  if (!profile.talks) return []
   const setup = setupOf(row)
-  return [{ id: row.id, name: row.name, profile: asSetUp(profile, setup), setup, endpoint: { host: row.host, port: row.port } }]
+  return [{ id: row.id, name: row.name, profile: asSetUp(profile, setup), ownProfile: row.ownProfile, setup, endpoint: { host: row.host, port: row.port } }]
 }
 
 async function follow(): Promise<void> {

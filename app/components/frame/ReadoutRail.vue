@@ -10,10 +10,19 @@ import { clockTime } from '../../../shared/words/runWords'
 type Shown = { entry: LiveEntry, freshness: Freshness } | null
 const props = defineProps<{ shown: (q: Quantity) => Shown, clock: KeyDownView, links: readonly LiveLink[], connected: boolean, started: boolean }>()
 
-const RAIL: readonly Quantity[] = ['carrierHz', 'powerW', 'pepW', 'deviationPositiveHz', 'deviationNegativeHz', 'supplyV', 'supplyA', 'onTimeS']
-const LABELS: Partial<Record<Quantity, string>> = { carrierHz: 'Frequency', deviationPositiveHz: 'Deviation +', deviationNegativeHz: 'Deviation \u2212', supplyA: 'Current' }
+/** Always there when an instrument reads them, so that the eye finds them in one place. */
+const FIRST: readonly Quantity[] = ['carrierHz', 'powerW', 'pepW']
+const DEVIATION: readonly Quantity[] = ['deviationPositiveHz', 'deviationNegativeHz']
+const DEPTH: readonly Quantity[] = ['depthPositiveRatio', 'depthNegativeRatio']
+const THEN: readonly Quantity[] = ['supplyV', 'supplyA', 'onTimeS']
+/** Shown only while they have a value. */
+const NOW_AND_THEN: readonly Quantity[] = ['sinadDb', 'vcoV', 'gateV', 'stageIdleA', 'plateA', 'imd3Db', 'carrierLeakDb', 'adjacentDbc', 'harmonicDbc', 'referenceHz']
+const LABELS: Partial<Record<Quantity, string>> = { carrierHz: 'Frequency', deviationPositiveHz: 'Deviation +', deviationNegativeHz: 'Deviation \u2212', depthPositiveRatio: 'Depth, crest', depthNegativeRatio: 'Depth, trough', supplyA: 'Current', imd3Db: 'IMD3', stageIdleA: 'Idle', harmonicDbc: 'H2', referenceHz: 'Reference' }
 
-const cells = computed(() => RAIL.flatMap((quantity) => {
+const reads = (q: Quantity) => props.shown(q)?.entry.status === 'ok'
+/** One place for the modulation, whichever there is. */
+const rail = computed(() => [...FIRST, ...(DEPTH.some(reads) && !DEVIATION.some(reads) ? DEPTH : DEVIATION), ...THEN, ...NOW_AND_THEN.filter(reads)])
+const cells = computed(() => rail.value.flatMap((quantity) => {
   const best = props.shown(quantity)
   if (!best) return []
   const { entry, freshness } = best

@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { instrumentProfile } from '../../../core/instrument'
-import type { Instrument } from '../../../shared/instrument'
+import { profileOf, type Instrument } from '../../../shared/instrument'
 import type { LiveLink } from '../../../shared/live'
 import { calibrationWords } from '../../../shared/words/meterWords'
 import StateMark from '../gauge/StateMark.vue'
@@ -9,7 +8,7 @@ import StateMark from '../gauge/StateMark.vue'
 const props = defineProps<{ instrument: Instrument, link: LiveLink | null, connected: boolean }>()
 const emit = defineEmits<{ edit: [], remove: [] }>()
 const today = new Date().toISOString().slice(0, 10)
-const profile = computed(() => instrumentProfile(props.instrument.profileId))
+const profile = computed(() => profileOf(props.instrument))
 const state = computed(() => {
   if (props.instrument.port === null) return { mark: 'none' as const, words: 'does not talk, readings are typed' }
   if (!props.connected || !props.link) return { mark: 'stale' as const, words: 'no word from the gateway' }
@@ -25,7 +24,7 @@ const state = computed(() => {
     <td>{{ profile.what }}<br><span class="quiet">{{ profile.accuracyWords }}{{ instrument.attenuationDb > 0 ? `; ${instrument.attenuationDb} dB in front, added` : '' }}</span></td>
     <td class="fig">{{ instrument.port === null ? '\u2013' : `${instrument.host}:${instrument.port}` }}</td>
     <td><span class="state"><StateMark :mark="state.mark" /> <span>{{ state.words }}</span></span></td>
-    <td class="acts"><v-btn size="small" height="44" @click="emit('edit')">Change</v-btn> <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn></td>
+    <td class="acts"><v-btn v-if="profile.talks" size="small" height="44" :to="`/instruments/${instrument.id}`">Queries</v-btn> <v-btn size="small" height="44" @click="emit('edit')">Change</v-btn> <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn></td>
   </tr>
 </template>
 

@@ -15,6 +15,7 @@ const jumps = computed(() => {
   if (all.length === 40) return [all[0]!, all[design.value.planId === 'uk27' ? 19 : 18]!, all[39]!]
   return all.length > 40 ? ['A 19', 'D 1', 'D 19', 'D 40', 'F 19'].map(n => all.find(c => c.name === n)!) : all.length > 1 ? all : []
 })
+const sideband = computed(() => design.value.modes.includes('USB') && !design.value.parts.valves)
 const valve = computed(() => design.value.parts.valves !== null)
 const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
 </script>
@@ -34,7 +35,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
       <v-btn @click="emit('change', { powerOn: !state.powerOn })">{{ state.powerOn ? 'Switch off' : 'Switch on' }}</v-btn>
       <v-btn @click="emit('change', { warmByS: 1200 })">Pass 20 min</v-btn>
     </div>
-    <p class="shows"><span v-if="design.parts.loop">Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span> <span v-if="state.panelPowerW !== null">Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span> <span v-if="state.sMeter !== null">S-meter <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span> <span>On for <b class="fig">{{ minutes }}&#8239;min</b></span> <span v-if="state.clarifierNull > -0.5 && state.clarifierNull < 1.5 && !design.parts.fm">Clarifier nulls at <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span></p>
+    <p class="shows"><span v-if="design.parts.loop">Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span> <span v-if="state.panelPowerW !== null">Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span> <span v-if="state.sMeter !== null">S-meter <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span> <span>On for <b class="fig">{{ minutes }}&#8239;min</b></span> <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5">Clarifier nulls at <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span></p>
   </section>
 </template>
 

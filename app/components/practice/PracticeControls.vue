@@ -31,18 +31,22 @@ function turn(designator: string, position: number, released: boolean) {
     <div class="banner"><b>Simulated set</b> {{ state.session.model }}: no radio is connected<v-btn v-if="narrow" size="small" height="44" class="close" @click="emit('close')">Close <kbd>P</kbd></v-btn></div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <p v-for="d in state.damage" :key="d.what + d.why" class="care" role="alert">Destroyed: {{ d.what }} ({{ d.why }}).</p>
-    <FrontPanel :state="state" @change="emit('change', $event)" />
-    <BenchAround :state="state" @change="emit('change', $event)" />
-    <h3>Adjusters</h3>
-    <div v-if="coils.length" class="tools">
-      <span class="seg" role="group" aria-label="Tool"><button v-for="t in ['plastic hexagon', 'steel screwdriver'] as const" :key="t" type="button" :aria-pressed="t === tool" @click="tool = t">{{ t }}</button></span>
-      <label class="force"><input v-model="forced" type="checkbox"> with force</label>
-      <span v-if="motion" class="motion" role="status">{{ motion }}</span>
+    <div class="halves">
+      <FrontPanel class="front" :state="state" @change="emit('change', $event)" />
+      <section class="turned" aria-label="Adjusters">
+        <h3>Adjusters</h3>
+        <div v-if="coils.length" class="tools">
+          <span class="seg" role="group" aria-label="Tool"><button v-for="t in ['plastic hexagon', 'steel screwdriver'] as const" :key="t" type="button" :aria-pressed="t === tool" @click="tool = t">{{ t }}</button></span>
+          <label class="force"><input v-model="forced" type="checkbox"> with force</label>
+          <span v-if="motion" class="motion" role="status">{{ motion }}</span>
+        </div>
+        <AdjusterHand v-for="h in hands" :key="h.designator" :hand="h" :wanted="wanted?.includes(h.designator) ?? false" @turn="(p, released) => turn(h.designator, p, released)" @soften="emit('change', { soften: h.designator })" @clean="emit('change', { clean: h.designator })" />
+      </section>
+      <div class="around">
+        <BenchAround :state="state" @change="emit('change', $event)" />
+        <RepairHands :state="state" :coils="coils" @change="emit('change', $event)" />
+      </div>
     </div>
-    <section class="adjusters" aria-label="Adjusters">
-      <AdjusterHand v-for="h in hands" :key="h.designator" :hand="h" :wanted="wanted?.includes(h.designator) ?? false" @turn="(p, released) => turn(h.designator, p, released)" @soften="emit('change', { soften: h.designator })" @clean="emit('change', { clean: h.designator })" />
-    </section>
-    <RepairHands :state="state" :coils="coils" @change="emit('change', $event)" />
   </div>
 </template>
 
@@ -57,7 +61,9 @@ function turn(designator: string, position: number, released: boolean) {
 .seg button[aria-pressed=true] { background: var(--accent); color: var(--paper); font-weight: 600; }
 .force { display: inline-flex; align-items: center; gap: 6px; min-height: 44px; font-size: 13px; } .force input { width: 20px; height: 20px; }
 .motion { color: var(--unsure); font-weight: 600; font-size: 13.5px; }
-.adjusters { display: grid; grid-template-columns: repeat(auto-fill, minmax(330px, 1fr)); gap: 4px 26px; }
-.narrow .adjusters { grid-template-columns: 1fr; }
-h3 { font-size: 13px; color: var(--ink2); margin: 10px 0 6px; font-weight: 600; }
+.halves { display: grid; grid-template-columns: minmax(0, 1fr) minmax(0, 1fr); grid-template-areas: 'front turned' 'around turned'; grid-template-rows: auto 1fr; gap: 0 36px; align-items: start; }
+.front { grid-area: front; } .turned { grid-area: turned; } .around { grid-area: around; }
+.narrow .halves { grid-template: 'front' 'turned' 'around' / minmax(0, 1fr); }
+@media (max-width: 900px) { .halves { grid-template: 'front' 'turned' 'around' / minmax(0, 1fr); } }
+h3 { font-size: 13px; color: var(--ink2); margin: 0 0 6px; font-weight: 600; }
 </style>

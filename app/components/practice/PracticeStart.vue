@@ -39,7 +39,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
           <v-btn color="primary" size="large" :disabled="!trainee.trim() || busy" @click="begin('surprise')">Surprise me</v-btn>
           <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')">The usual complaint of this model</v-btn>
         </div>
-        <p v-if="!trainee.trim()" class="note">Your name first: it keeps your progress apart from others&rsquo;.</p>
+        <p class="note">Your name keeps your progress apart from that of others.</p>
       </div>
       <div>
         <h2>Lessons, step by step</h2>

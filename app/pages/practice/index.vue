@@ -15,7 +15,7 @@ const store = usePracticeStore()
 const live = useLiveStore()
 const router = useRouter()
 useHead({ title: 'Practice' })
-const trainee = useCookie('trainee', { default: () => '', maxAge: 31_536_000 })
+const trainee = useCookie('trainee', { default: () => 'Trainee', maxAge: 31_536_000 })
 const kitId = useCookie('practice-kit', { default: () => 'usual', maxAge: 31_536_000 })
 const busy = ref(false)
 const choosing = ref(false)
@@ -54,7 +54,7 @@ async function finish(named: string[]) {
 <template>
   <div class="page">
     <h1>Practice</h1>
-    <p class="lead">Simulated sets that behave like real ones, behind the same instruments and the same wire. Work on them as on a job, with every page; press <kbd>P</kbd> anywhere for the hands on the set. Nothing is told until you finish.</p>
+    <p class="lead">Simulated sets that behave like real ones, behind the same instruments and the same wire. Work on them as on a job, with every page; <kbd>P</kbd> brings the hands on the set to any page. Nothing is told until you finish.</p>
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn></p>
     <template v-if="store.state">
       <PracticeStart v-if="!open || choosing" :remembered="{ trainee, kitId }" :busy="busy" :working="open ? rigDesign(open.designId).name : null" @start="begin" />

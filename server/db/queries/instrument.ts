@@ -1,8 +1,8 @@
-import type { Instrument, InstrumentBody } from '../../../shared/instrument'
+import type { Instrument, InstrumentBody, OwnProfile } from '../../../shared/instrument'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, name, profile_id as "profileId", host, port, meter_kind as "meterKind", calibrated_on as "calibratedOn",
-  attenuation_db as "attenuationDb", path, full_scale as "fullScale"`
+  attenuation_db as "attenuationDb", path, full_scale as "fullScale", own_profile as "ownProfile"`
 
 const values = (i: InstrumentBody) => [i.name, i.profileId, i.host, i.port, i.meterKind, i.calibratedOn || null, i.attenuationDb, i.path, i.fullScale]
 
@@ -23,6 +23,12 @@ export async function updateInstrument(db: Db, id: string, i: InstrumentBody): P
   const { rows: [row] } = await db.query<Instrument>(
     `update instrument set name = $2, profile_id = $3, host = $4, port = $5::int, meter_kind = $6, calibrated_on = $7::date,
        attenuation_db = $8::float8, path = $9, full_scale = $10::float8 where id = $1::uuid returning ${COLUMNS}`, [id, ...values(i)])
+  return row ?? null
+}
+
+/** @param own null = as shipped again @returns null when there is no such instrument */
+export async function updateOwnProfile(db: Db, id: string, own: OwnProfile | null): Promise<Instrument | null> {
+  const { rows: [row] } = await db.query<Instrument>(`update instrument set own_profile = $2::jsonb where id = $1::uuid returning ${COLUMNS}`, [id, own ? JSON.stringify(own) : null])
   return row ?? null
 }
 

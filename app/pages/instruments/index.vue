@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import InstrumentForm from '../components/instrument/InstrumentForm.vue'
-import MeterComparison from '../components/instrument/MeterComparison.vue'
-import InstrumentRow from '../components/instrument/InstrumentRow.vue'
-import type { Failure } from '../logic/failureWords'
-import { useInstrumentsStore } from '../stores/instruments'
-import { useLiveStore } from '../stores/live'
-import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '../../shared/instrument'
+import InstrumentForm from '../../components/instrument/InstrumentForm.vue'
+import MeterComparison from '../../components/instrument/MeterComparison.vue'
+import InstrumentRow from '../../components/instrument/InstrumentRow.vue'
+import type { Failure } from '../../logic/failureWords'
+import { useInstrumentsStore } from '../../stores/instruments'
+import { useLiveStore } from '../../stores/live'
+import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '../../../shared/instrument'
 
 const store = useInstrumentsStore()
 const live = useLiveStore()
@@ -25,7 +25,7 @@ async function remove() {
   removing.value = null
 }
 function bodyOf(i: Instrument): InstrumentBody {
-  const { id: _id, ...body } = i
+  const { id: _id, ownProfile: _own, ...body } = i
   return body
 }
 useHead({ title: 'Instruments' })
@@ -34,7 +34,7 @@ onMounted(() => void store.load())
 
 <template>
   <div class="page">
-    <div class="top"><h1>Instruments</h1><v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'">Connect an instrument</v-btn></div>
+    <div class="top"><h1>Instruments</h1><span class="acts"><v-btn to="/instruments/stepped">Stepped measurement</v-btn> <v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'">Connect an instrument</v-btn></span></div>
     <p class="lead">Those that speak SCPI over a TCP socket are read ten times a second. Those that do not are listed so that typed readings carry their accuracy.</p>
     <InstrumentForm v-if="editing" :key="editing === 'new' ? 'new' : editing.id" :initial="editing === 'new' ? NEW : bodyOf(editing)" :action="editing === 'new' ? 'Connect' : 'Save'" :failure="failure" @done="save" @cancel="editing = null" />
     <p v-else-if="failure" class="care" role="alert">{{ failure.words }}</p>

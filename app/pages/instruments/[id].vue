@@ -1,0 +1,48 @@
+<script setup lang="ts">
+import { computed, ref } from 'vue'
+import type { Asked } from '../../../shared/instrumentCommands'
+import { profileOf, type OwnProfile } from '../../../shared/instrument'
+import ProfileEditor from '../../components/instrument/ProfileEditor.vue'
+import TryQuery from '../../components/instrument/TryQuery.vue'
+import { useInstrumentsStore } from '../../stores/instruments'
+
+const store = useInstrumentsStore()
+const route = useRoute()
+const instrument = computed(() => store.items?.find(i => i.id === route.params.id) ?? null)
+const profile = computed(() => instrument.value ? profileOf(instrument.value) : null)
+const asked = ref<Asked | null>(null)
+const failure = ref<string | null>(null)
+const saved = ref('')
+const busy = ref(false)
+const text = ref('*IDN?')
+useHead({ title: 'Queries of an instrument' })
+onMounted(() => void store.load())
+
+async function ask(line: string) {
+  busy.value = true
+  const answer = await store.ask(String(route.params.id), line)
+  asked.value = answer.asked
+  failure.value = answer.failure?.words ?? null
+  busy.value = false
+}
+async function save(own: OwnProfile | null) {
+  busy.value = true
+  const problem = await store.saveProfile(String(route.params.id), own)
+  failure.value = problem?.words ?? null
+  saved.value = problem ? '' : own ? 'Saved. It is asked like this from now on.' : 'As shipped again.'
+  busy.value = false
+}
+</script>
+
+<template>
+  <div class="page">
+    <h1>{{ instrument?.name ?? 'Instrument' }}: queries</h1>
+    <p class="lead">How this instrument is asked, how its numbers become SI values, and how good they are. <NuxtLink to="/instruments">All instruments</NuxtLink></p>
+    <p v-if="store.items && !instrument" class="care">This instrument is no longer there.</p>
+    <template v-if="profile">
+      <p v-if="saved" role="status">{{ saved }}</p>
+      <TryQuery v-model="text" :asked="asked" :busy="busy" :failure="failure" @ask="ask" />
+      <ProfileEditor :key="JSON.stringify(instrument!.ownProfile)" :profile="profile" :own="Boolean(instrument!.ownProfile)" :busy="busy" @save="save" @shipped="save(null)" @tries="q => { text = q; ask(q) }" />
+    </template>
+  </div>
+</template>
