@@ -4,8 +4,8 @@ import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/
-/** A host name or address as a socket takes it. */
-const HOST = /^[A-Za-z0-9.:_-]+$/
+/** A host name or address as a socket takes it, or a serial port. */
+const HOST = /^(?:[A-Za-z0-9.:_-]+|serial:\/dev\/[A-Za-z0-9/_.-]+)$/
 
 /** Printable, one line: it goes to an instrument as it stands. */
 const LINE = /^[\x20-\x7e]+$/
@@ -26,7 +26,7 @@ export type OwnProfile = InferType<typeof ownProfile>
 export const instrumentBody = object({
   name: string().trim().label('Name').max(100).required(),
   profileId: string().label('Profile').max(60).required(),
-  host: string().trim().label('Address').max(253).matches(HOST, 'Address: a host name or an IP address, nothing else').required(),
+  host: string().trim().label('Address').max(253).matches(HOST, 'Address: a host name, an IP address, or serial:/dev/… for a serial port').required(),
   meterKind: string().label('Kind of meter').oneOf(METER_KINDS).nullable().defined(),
   calibratedOn: string().label('Calibrated').nullable().defined().matches(DAY, { message: 'Calibrated: write the day as 2026-11-27', excludeEmptyString: true }),
   attenuationDb: number().label('Attenuation in front').min(0).max(120).required(),

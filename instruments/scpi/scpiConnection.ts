@@ -1,4 +1,5 @@
-import { connect, type Socket } from 'node:net'
+import { connect } from 'node:net'
+import type { Duplex } from 'node:stream'
 import { blockHead } from '../../core/scpi'
 
 export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long' | 'not-a-block'
@@ -10,7 +11,10 @@ export class ScpiError extends Error {
   }
 }
 
+/** A TCP address, or "serial:/dev/ttyUSB0" with the speed in the place of the port. */
 export interface ScpiEndpoint { readonly host: string, readonly port: number }
+
+const SERIAL = 'serial:'
 
 /** An answer and when its last byte came in. */
 export interface ScpiAnswer { readonly line: string, readonly receivedAtMs: number }
@@ -21,7 +25,7 @@ const MAX_LINE_BYTES = 65_536
 interface Waiting { kind: 'line' | 'block', resolve: (a: ScpiAnswer) => void, reject: (e: Error) => void, timer: NodeJS.Timeout }
 
 /**
- * A raw TCP line to one SCPI instrument: one query at a time, each with its time limit.
+ * A raw line, TCP or serial, to one SCPI instrument: one query at a time, each with its time limit.
  *
  * A query that ran out of time closes the line: a late answer would be taken for the answer to the next question.
  */
@@ -31,16 +35,15 @@ export class ScpiConnection {
   private last: Promise<unknown> = Promise.resolve()
   private failure: ScpiError | null = null
 
-  private constructor(private readonly socket: Socket) {
-    socket.setEncoding('latin1')
-    socket.setNoDelay(true)
-    socket.on('data', (chunk: string) => this.take(chunk))
+  private constructor(private readonly socket: Duplex) {
+    socket.on('data', (chunk: Buffer) => this.take(chunk.toString('latin1')))
     socket.on('close', () => this.fail(new ScpiError('closed', 'the instrument closed the line')))
     socket.on('error', error => this.fail(new ScpiError('closed', error.message)))
   }
 
   /** @throws {ScpiError} not-reachable, timeout */
   static open(endpoint: ScpiEndpoint, timeoutMs: number): Promise<ScpiConnection> {
+    if (endpoint.host.startsWith(SERIAL)) return ScpiConnection.openSerial(endpoint.host.slice(SERIAL.length), endpoint.port)
     return new Promise((resolve, reject) => {
       const socket = connect(endpoint)
       const timer = setTimeout(() => end(new ScpiError('timeout', `no connection within ${timeoutMs} ms`)), timeoutMs)
@@ -53,8 +56,17 @@ export class ScpiConnection {
       socket.once('connect', () => {
         clearTimeout(timer)
         socket.removeAllListeners('error')
+        socket.setNoDelay(true)
         resolve(new ScpiConnection(socket))
       })
+    })
+  }
+
+  /** A serial port; its driver is loaded only where one is used. @throws {ScpiError} not-reachable */
+  private static async openSerial(path: string, baudRate: number): Promise<ScpiConnection> {
+    const { SerialPort } = await import('serialport')
+    return new Promise((resolve, reject) => {
+      const port = new SerialPort({ path, baudRate }, error => error ? reject(new ScpiError('not-reachable', error.message)) : resolve(new ScpiConnection(port)))
     })
   }
 

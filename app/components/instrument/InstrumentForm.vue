@@ -41,7 +41,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
     <v-text-field v-model="name" label="Name on this bench" autofocus :error-messages="messages('name')" />
     <v-select v-model="profileId" label="Profile" :items="profiles" :error-messages="messages('profileId')" />
     <template v-if="talks">
-      <v-text-field v-model="host" label="Address" :error-messages="messages('host')" />
+      <v-text-field v-model="host" label="Address" hint="a host name or address; serial:/dev/ttyUSB0 with the speed as port" persistent-hint :error-messages="messages('host')" />
       <v-text-field v-model="portText" label="TCP port" inputmode="numeric" :error-messages="messages('port')" />
     </template>
     <p v-else class="quiet">It does not talk: its readings are typed, with this accuracy.</p>
