@@ -5,7 +5,8 @@ import type { PracticeState } from '../../shared/practice'
 /** One adjuster as the hands see it. */
 export interface Hand { readonly designator: string, readonly name: string, readonly kind: string, readonly position: number, readonly min: number, readonly max: number, readonly fine: number, readonly coarse: number, readonly waxed: boolean, readonly shown: string }
 
-const TURNS = 2
+/** Threads end at two turns from the electrical middle, which is not where the hand sees the middle. */
+const TURNS = 2.6
 
 /** Controls of every adjuster of a simulated set; those that the step at hand wants first. */
 export function handsOf(sheet: ModelSheet, state: PracticeState, held: Readonly<Record<string, number>>, wanted: readonly string[]): Hand[] {

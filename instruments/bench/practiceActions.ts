@@ -1,17 +1,18 @@
 import type { RigAction, RigState } from '../../core/rig'
 import type { PracticeChange } from '../../shared/practice'
+import { coreOffset } from './coreOffset'
 
 const TWO_TONES_HZ = [700, 1900] as const
 const DEFAULT_TONE = { hz: 1000, v: 0.04 }
 
 /** What a change from the panel means for the simulated set. Fields that were not sent stay as they are. */
-export function actionsOf(change: PracticeChange, state: RigState): RigAction[] {
+export function actionsOf(change: PracticeChange, state: RigState, offsetSeed: number | null): RigAction[] {
   const { adjusters = [], mode, channel, keyed, lowPower, coverage, powerOn, driveOff, micGain, clarifier, supplyV, limitA, humidity, soften, clean, replace, remove } = change
   const controls = defined({ mode, channel, keyed, lowPower, coverage, powerOn, driveOff, micGain, clarifier })
   const surroundings = defined({ supplyV, limitA, humidity })
   const stimulus = stimulusOf(change, state)
   return [
-    ...adjusters.map((a): RigAction => ({ kind: 'turn', designator: a.designator, position: a.position, ...(a.tool ? { tool: a.tool } : {}), ...(a.forced ? { forced: true } : {}) })),
+    ...adjusters.map((a): RigAction => ({ kind: 'turn', designator: a.designator, position: a.position - (a.designator in state.slugs ? coreOffset(offsetSeed, a.designator) : 0), ...(a.tool ? { tool: a.tool } : {}), ...(a.forced ? { forced: true } : {}) })),
     ...(Object.keys(surroundings).length > 0 ? [{ kind: 'surroundings' as const, surroundings }] : []),
     ...(stimulus ? [{ kind: 'stimulus' as const, stimulus }] : []),
     ...(Object.keys(controls).length > 0 ? [{ kind: 'control' as const, controls }] : []),

@@ -109,6 +109,8 @@ describe('another kit, another set', () => {
     const view = await begin()
     expect(view.session).toMatchObject({ designId: 'osmund-40a', kit: 'Test set and analyser' })
     expect(view.instruments.map(i => i.key)).toEqual(['testset', 'analyser', 'multimeter', 'supply'])
+    // positions of cores are not told from an electrical middle: which one is off must be found
+    expect(new Set(Object.values((await begin({ designId: 'larkfield-lx8', faultIds: [] })).adjusters)).size).toBeGreaterThan(12)
     await expect(begin({ designId: 'quillon-p5' })).rejects.toMatchObject({ code: 'unknown-cause' })
     await expect(begin({ designId: 'nothing', faultIds: [] })).rejects.toMatchObject({ code: 'unknown-sheet' })
   })

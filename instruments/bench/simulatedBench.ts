@@ -24,6 +24,8 @@ export class SimulatedBench {
   private scenario: Scenario
   private lesson: Lesson | null = null
   private lessonDone = 0
+  /** Positions of cores are told as they are until a case begins: then nothing must give away which one is not right. */
+  private offsetSeed: number | null = null
   private kitId = 'usual'
   private state: RigState
   private startState: RigState
@@ -56,6 +58,7 @@ export class SimulatedBench {
     if (lessonId && !lesson) throw new CoreError('unknown-item', `no lesson "${lessonId}"`)
     this.scenario = lesson ? { id: `lesson:${lesson.id}`, designId: lesson.designId, faultIds: [], seed, difficulty: 1, owner: 'Weirside Bench', complaint: lesson.what } : scenarioOf(designId ?? '', faultIds, seed)
     this.lesson = lesson
+    this.offsetSeed = lesson ? null : seed
     this.bring(lesson ? lesson.prepare() : deliver(this.scenario))
     if (kitId !== this.kitId || this.plugged.length === 0) await this.standKit(kitId)
     return this.view()
@@ -66,7 +69,7 @@ export class SimulatedBench {
     this.catchUp()
     const { warmByS = 0, deliverAgain, plug } = change
     if (deliverAgain) this.bring(this.lesson ? this.lesson.prepare() : deliver(this.scenario))
-    this.does(actionsOf(change, this.state))
+    this.does(actionsOf(change, this.state, this.offsetSeed))
     if (warmByS > 0) {
       this.note({ kind: 'pass', seconds: warmByS }, null)
       this.state = advance(this.state, warmByS)
@@ -101,7 +104,7 @@ export class SimulatedBench {
     const { state, truth } = this.look()
     if (this.lesson) this.lessonDone = lessonProgress(this.lesson, this.lessonDone, { state, truth, log: this.log })
     const { complaint, owner } = this.scenario
-    return practiceView(state, truth, { complaint, owner, kitId: this.kitId, lesson: this.lesson ? { id: this.lesson.id, done: this.lessonDone } : null, motion: this.motion },
+    return practiceView(state, truth, { complaint, owner, kitId: this.kitId, lesson: this.lesson ? { id: this.lesson.id, done: this.lessonDone } : null, motion: this.motion, offsetSeed: this.offsetSeed },
       this.plugged.map(p => ({ key: p.instrument.key, name: p.instrument.name, profileId: p.instrument.profileId, pluggedIn: p.server.pluggedIn, port: p.port })))
   }
 
@@ -135,7 +138,10 @@ export class SimulatedBench {
 
   /** A sensible current limit stands at the supply before anything is connected. */
   private freshly(state: RigState): RigState {
-    const limitA = state.parts.valves ? NO_LIMIT_A : modelSheet(rigDesign(state.designId).id).keyedA.high * LIMIT_MARGIN
+    const design = rigDesign(state.designId)
+    const { final, driver, supplyInput } = design.parts
+    const wideOpenA = final.saturatedW / (final.efficiency * design.nominalSupplyV) + driver.currentA + supplyInput.receiveA + supplyInput.exciterA
+    const limitA = state.parts.valves ? NO_LIMIT_A : LIMIT_MARGIN * Math.max(modelSheet(design.id).keyedA.high, wideOpenA)
     return { ...state, surroundings: { ...state.surroundings, limitA } }
   }
 

@@ -24,11 +24,11 @@ const LABELS: Record<Stage, string> = { 'intake': 'Intake', 'inspection': 'Inspe
 
 <style scoped>
 .job-header { display: flex; align-items: stretch; min-height: 56px; border-bottom: 1px solid var(--line2); flex: none; }
-.tag { display: flex; flex-direction: column; justify-content: center; padding: 4px 12px 4px 20px; min-width: 0; flex: 1 1 0; }
+.tag { display: flex; flex-direction: column; justify-content: center; padding: 4px 12px 4px 20px; min-width: 112px; flex: 1 1 0; }
 .tag b { font-size: 16px; }
 .tag b, .tag span { white-space: nowrap; overflow: hidden; text-overflow: ellipsis; }
 .tag span { font-size: 12.5px; color: var(--ink2); }
-.stages { display: flex; flex: none; margin: 0 4px; }
+.stages { display: flex; flex: 0 1 auto; min-width: 0; overflow-x: auto; margin: 0 4px; }
 .stages a { display: flex; align-items: center; gap: 5px; padding: 0 8px; min-height: 48px; color: var(--ink2); font-size: 13.5px; text-decoration: none; white-space: nowrap; }
 .stages a.on { color: var(--ink); font-weight: 650; box-shadow: inset 0 -3px 0 var(--accent); }
 .rules { align-self: center; font-size: 12px; color: var(--ink2); text-align: right; padding: 0 14px 0 6px; line-height: 1.25; flex: 0 1 auto; }
