@@ -25,7 +25,8 @@ export const steppedBody = object({
 export type SteppedBody = InferType<typeof steppedBody>
 
 /** What an instrument said, raw, and what was understood of it. */
-export interface Asked { readonly raw: string | null, readonly understood: string, readonly errors: readonly string[], readonly tookMs: number }
+/** trace: the numbers of a block of 32-bit floats, e.g. a spectrum. */
+export interface Asked { readonly raw: string | null, readonly understood: string, readonly trace: readonly number[] | null, readonly errors: readonly string[], readonly tookMs: number }
 
 /** A stepped measurement as it stands. */
 export interface SteppedView {

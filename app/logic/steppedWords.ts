@@ -3,7 +3,7 @@ import { QUANTITIES, type Quantity } from '../../core/quantity'
 import { profileOf, type Instrument } from '../../shared/instrument'
 
 export const SETTING_WORDS: Readonly<Record<SettingName, { readonly label: string, readonly unit: string, readonly perSi: number }>> = {
-  supplyV: { label: 'Supply', unit: 'V', perSi: 1 }, limitA: { label: 'Current limit', unit: 'A', perSi: 1 }, toneHz: { label: 'Tone', unit: 'Hz', perSi: 1 }, toneV: { label: 'Audio level', unit: 'mV', perSi: 1000 }, inputV: { label: 'Generator level', unit: '\u00b5V', perSi: 1e6 },
+  supplyV: { label: 'Supply', unit: 'V', perSi: 1 }, limitA: { label: 'Current limit', unit: 'A', perSi: 1 }, toneHz: { label: 'Tone', unit: 'Hz', perSi: 1 }, toneV: { label: 'Audio level', unit: 'mV', perSi: 1000 }, inputV: { label: 'Generator level', unit: '\u00b5V', perSi: 1e6 }, inputHz: { label: 'Generator frequency', unit: 'kHz', perSi: 1e-3 },
 }
 
 /** Instruments that can set a thing, and those that read one. */

@@ -29,6 +29,7 @@ export const STEPPED_PRESETS: readonly SteppedPreset[] = [
   { id: 'sinad', title: 'SINAD against level', what: 'sensitivity, and whether it falls 1 dB per dB', before: 'Receiving, RF gain full, squelch open. Never key into the generator.', plan: { ...USUAL, set: 'inputV', from: 0.1e-6, to: 100e-6, spacing: 'log', read: 'sinadDb' } },
   { id: 'depth', title: 'Depth against drive', what: 'whether the limiter holds', before: 'AM, keyed on dummy load: 16 steps take 15 s.', plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'depthNegativeRatio' } },
   { id: 'deviation', title: 'Deviation against drive', what: 'whether the limiter holds', before: 'FM, keyed on dummy load: 16 steps take 15 s.', plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'deviationPositiveHz' } },
+  { id: 'passband', title: 'SINAD against frequency', what: 'where the receiver hears best, and how wide: an intermediate frequency beside its filter shows at once', before: 'Receiving, generator at 1 \u00b5V; ends for channel 19 of the 27 MHz plans: write your own.', plan: { ...USUAL, steps: 21, set: 'inputHz', from: 27_180_000, to: 27_190_000, spacing: 'linear', read: 'sinadDb' } },
   { id: 'power', title: 'Power against supply voltage', what: 'whether the output stage goes with the square of the voltage, or is regulated', before: 'Keyed on dummy load. 11.0 to 14.4 V: not for sets of another supply.', plan: { ...USUAL, set: 'supplyV', from: 11, to: 14.4, spacing: 'linear', read: 'powerW' } },
 ]
 

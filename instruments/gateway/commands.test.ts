@@ -9,7 +9,7 @@ import { profileOf } from '../../shared/instrument'
 import { SimulatedBench } from '../bench/simulatedBench'
 import { Gateway } from './gateway'
 
-const IDS = { testset: '11111111-1111-4111-8111-111111111111', supply: '22222222-2222-4222-8222-222222222222', serial: '33333333-3333-4333-8333-333333333333' }
+const IDS = { testset: '11111111-1111-4111-8111-111111111111', supply: '22222222-2222-4222-8222-222222222222', serial: '33333333-3333-4333-8333-333333333333', analyser: '44444444-4444-4444-8444-444444444444' }
 let bench: SimulatedBench
 let gateway: Gateway
 let url = ''
@@ -54,6 +54,12 @@ describe('commands', () => {
     expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: '*IDN?' })).body).toMatchObject({ understood: 'text, not a number' })
     expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'NONSENSE 1' })).body).toMatchObject({ raw: '', errors: ['-113,"Undefined header"'] })
     expect((await post('/ask', { instrumentId: IDS.testset, text: 'A\nB' })).status).toBe(400)
+  })
+  it('takes a block where a line was expected, and goes on with the next question', async () => {
+    const answer = (await post<Asked>('/ask', { instrumentId: IDS.analyser, text: 'TRAC?' })).body
+    expect(answer).toMatchObject({ understood: 'a block of 1604 bytes', errors: [] })
+    expect(answer.trace).toHaveLength(401)
+    expect((await post<Asked>('/ask', { instrumentId: IDS.analyser, text: '*OPC?' })).body.understood).toBe('the number 1')
   })
 })
 

@@ -3,6 +3,7 @@ import { CoreError } from '../../core/errors'
 import { scpiNumber, type InstrumentProfile, type InstrumentSetup, type ProfileSetting, type SettingName } from '../../core/instrument'
 import type { OwnProfile } from '../../shared/instrument'
 import type { Asked } from '../../shared/instrumentCommands'
+import { blockHead } from '../../core/scpi'
 import type { LinkState, LiveLink, LivePoll } from '../../shared/live'
 import { pollInstrument } from '../scpi/pollInstrument'
 import { ScpiConnection, ScpiError, type ScpiEndpoint } from '../scpi/scpiConnection'
@@ -89,7 +90,8 @@ export class InstrumentLink {
       if (NO_ERROR.test(error)) break
       errors.push(error.slice(0, 200))
     }
-    return { raw: raw === null ? null : raw.slice(0, 2000), understood: understood(raw), errors, tookMs }
+    const block = raw === null ? null : blockOf(raw)
+    return { raw: block ? `#\u2026 ${block.length} bytes` : raw === null ? null : raw.slice(0, 2000), understood: block ? `a block of ${block.length} bytes` : understood(raw), trace: block && floatsOf(block), errors, tookMs }
   }
 
   private setting(name: SettingName): ProfileSetting {
@@ -159,6 +161,21 @@ export class InstrumentLink {
     const { id, name, profile, setup, ownProfile = null } = this.config
     return { instrumentId: id, instrument: name, profileId: profile.id, ownProfile, setup, state, sinceMs: Date.now(), detail, identity }
   }
+}
+
+/** The bytes of a definite-length block; null = it is none. */
+function blockOf(raw: string): Buffer | null {
+  const head = blockHead(raw)
+  return head === null || head === 'none' ? null : Buffer.from(raw.slice(head.from), 'latin1')
+}
+
+const MOST_TRACE = 4096
+
+/** Numbers of a block of 32-bit floats, least significant byte first; null = it cannot be that. */
+function floatsOf(block: Buffer): number[] | null {
+  if (block.length === 0 || block.length % 4 !== 0 || block.length / 4 > MOST_TRACE) return null
+  const values = Array.from(new Float32Array(Uint8Array.from(block).buffer))
+  return values.every(Number.isFinite) ? values : null
 }
 
 /** What a raw answer means to this application. */

@@ -113,7 +113,7 @@ export class ScpiConnection {
 
   private take(chunk: string): void {
     this.rest += chunk
-    if (this.waiting?.kind === 'block') return this.takeBlock()
+    if (this.waiting?.kind === 'block' || (this.waiting && blockHead(this.rest) !== 'none')) return this.takeBlock()
     if (this.rest.length > MAX_LINE_BYTES) return this.fail(new ScpiError('line-too-long', `more than ${MAX_LINE_BYTES} bytes without a line end`))
     const end = this.rest.indexOf('\n')
     if (end < 0) return
@@ -132,7 +132,8 @@ export class ScpiConnection {
     if (head === 'none') return this.fail(new ScpiError('not-a-block', 'the answer is no block of known length'))
     if (head === null || this.rest.length < head.from + head.length + 1) return
     const waiting = this.waiting!
-    const line = this.rest.slice(head.from, head.from + head.length)
+    // Where a line was expected, a block is given with its head: whoever asked can tell.
+    const line = this.rest.slice(waiting.kind === 'block' ? head.from : 0, head.from + head.length)
     this.rest = this.rest.slice(head.from + head.length).replace(/^\r?\n/, '')
     this.waiting = null
     clearTimeout(waiting.timer)

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { LESSONS, reviewOf, type PracticeRecord } from '../../core/practice'
 import { BENCH_KITS } from '../../core/instrument/simulated'
-import { preparedScenario, surpriseScenario, type Scenario } from '../../core/rig'
+import { RIG_FAULTS, preparedScenario, surpriseScenario, type Scenario } from '../../core/rig'
 import { modelSheet } from '../../core/sheet'
 import type { BenchSession, NewPractice, PracticeState } from '../../shared/practice'
 import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
@@ -71,16 +71,24 @@ function jobFor(designId: string, scenario: Scenario | null, trainee: string, wh
 }
 
 /** Ends a case: what was wrong is told, and how it was worked. Finished twice gives the same review. */
-export async function finishPractice(id: string, named: readonly string[]): Promise<PracticeSession> {
+export async function finishPractice(id: string, ticked: readonly string[]): Promise<PracticeSession> {
   const session = await selectPractice(pool, id)
   if (!session) throw new ApiError(404, 'unknown-practice', 'There is no such case.')
   if (session.finishedAtMs === null) {
     const raw = await benchRequest<Omit<PracticeRecord, 'named' | 'rowsBeforeFirstTurn'>>('/record')
     if (raw.scenario.designId !== session.designId) throw new ApiError(409, 'changed-meanwhile', 'Another set stands on the bench now: this case cannot be reviewed.')
+    const named = [...new Set([...ticked, ...await confirmedFaults(session.jobId, session.designId)])]
     const record: PracticeRecord = { ...raw, named, rowsBeforeFirstTurn: session.jobId ? await rowsBeforeFirstTurn(session.jobId, raw) : null }
     await finishPracticeRow(pool, id, named, record, reviewOf(record, modelSheet(session.designId)))
   }
   return (await selectPractice(pool, id))!
+}
+
+/** A cause confirmed among the findings of the job names the fault as well. */
+async function confirmedFaults(jobId: string | null, designId: string): Promise<string[]> {
+  const events = jobId ? (await selectEvents(pool, [jobId])).get(jobId) ?? [] : []
+  const causes = events.flatMap(e => e.kind === 'cause-confirmed' ? [e.causeId] : [])
+  return RIG_FAULTS.filter(f => f.designIds.includes(designId) && f.causeIds.some(c => causes.includes(c))).map(f => f.id)
 }
 
 async function rowsBeforeFirstTurn(jobId: string, { log }: Pick<PracticeRecord, 'log'>): Promise<number | null> {

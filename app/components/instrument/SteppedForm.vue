@@ -23,7 +23,7 @@ watch([preset, setters, readers], () => {
   readerId.value = readers.value[0]?.id ?? ''
 }, { immediate: true })
 watch(preset, ({ plan }) => {
-  const shown = (v: number) => String(Number((v * words.value.perSi).toPrecision(4)))
+  const shown = (v: number) => String(Number((v * words.value.perSi).toPrecision(8)))
   from.value = shown(plan.from)
   to.value = shown(plan.to)
   steps.value = String(plan.steps)

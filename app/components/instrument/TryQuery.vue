@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import type { Asked } from '../../../shared/instrumentCommands'
+import TraceChart from './TraceChart.vue'
 
 /** Send a line, see the raw answer, see what was understood. */
-defineProps<{ asked: Asked | null, busy: boolean, failure: string | null }>()
+defineProps<{ asked: Asked | null, busy: boolean, failure: string | null, night: boolean }>()
 const emit = defineEmits<{ ask: [text: string] }>()
 const text = defineModel<string>({ required: true })
 const sent = ref('')
@@ -24,6 +25,7 @@ function send() {
       <dt>Understood</dt><dd>{{ asked.understood }}, after {{ asked.tookMs.toFixed(0) }}&#8239;ms</dd>
       <dt>Its errors</dt><dd>{{ asked.errors.length ? asked.errors.join('; ') : 'none' }}</dd>
     </dl>
+    <TraceChart v-if="asked?.trace && !failure" :values="asked.trace" :night="night" />
   </section>
 </template>
 

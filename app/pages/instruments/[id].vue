@@ -8,6 +8,7 @@ import { useInstrumentsStore } from '../../stores/instruments'
 
 const store = useInstrumentsStore()
 const route = useRoute()
+const theme = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const instrument = computed(() => store.items?.find(i => i.id === route.params.id) ?? null)
 const profile = computed(() => instrument.value ? profileOf(instrument.value) : null)
 const asked = ref<Asked | null>(null)
@@ -41,7 +42,7 @@ async function save(own: OwnProfile | null) {
     <p v-if="store.items && !instrument" class="care">This instrument is no longer there.</p>
     <template v-if="profile">
       <p v-if="saved" role="status">{{ saved }}</p>
-      <TryQuery v-model="text" :asked="asked" :busy="busy" :failure="failure" @ask="ask" />
+      <TryQuery v-model="text" :asked="asked" :busy="busy" :failure="failure" :night="theme === 'night'" @ask="ask" />
       <ProfileEditor :key="JSON.stringify(instrument!.ownProfile)" :profile="profile" :own="Boolean(instrument!.ownProfile)" :busy="busy" @save="save" @shipped="save(null)" @tries="q => { text = q; ask(q) }" />
     </template>
   </div>

@@ -16,11 +16,13 @@ import SignalSettings from '../../components/signals/SignalSettings.vue'
 import TablePreview from '../../components/signals/TablePreview.vue'
 import { useSoundRecorder } from '../../composables/useSoundRecorder'
 import { useMeasuring } from '../../composables/useMeasuring'
+import { usePracticeRecording } from '../../composables/usePracticeRecording'
 import { saveFile } from '../../logic/saveFile'
 import { packRecording, recordingsIn } from '../../logic/packRecording'
 import { picturesOf } from '../../logic/signalPictures'
 import { useJobsStore } from '../../stores/jobs'
 import { useRulesStore } from '../../stores/rules'
+import { usePracticeStore } from '../../stores/practice'
 import { useSignalsStore } from '../../stores/signals'
 
 /** A recording becomes every number the bench needs, and is logged like any instrument. */
@@ -30,6 +32,8 @@ const jobs = useJobsStore()
 const route = useRoute()
 const { progress, failure, measure, annotate, cancel } = useMeasuring()
 const soundCard = useSoundRecorder()
+const dongle = usePracticeRecording()
+const practice = usePracticeStore()
 const night = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const said = ref<string | null>(null)
 const asking = shallowRef<{ file: File, preview: ScopePreview } | null>(null)
@@ -104,6 +108,11 @@ async function recordSound() {
   if (file) await take([file])
   else failure.value = soundCard.failure.value
 }
+async function recordPractice() {
+  const files = await dongle.record()
+  if (files) await take(files)
+  else failure.value = dongle.failure.value
+}
 function saveJson() {
   saveFile(new Blob([JSON.stringify(store.shown!.measured.measurement, (_k, v: unknown) => typeof v === 'number' && !Number.isFinite(v) ? null : v, 2)], { type: 'application/json' }), `${store.shown!.name}.json`)
 }
@@ -128,7 +137,7 @@ onMounted(() => {
 <template>
   <div class="page">
     <div class="top"><h1>Signals</h1><NuxtLink to="/signals/live" class="live" prefetch-on="interaction">Sound card: SINAD, zero beat, tones</NuxtLink></div>
-    <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn></DropRecording>
+    <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn><v-btn v-if="practice.state" :loading="dongle.recording.value" @click="recordPractice">Record the simulated set</v-btn></DropRecording>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <TablePreview v-if="asking" :name="asking.file.name" :preview="asking.preview" @yes="reply(true)" @no="reply(false)" />
     <SignalSettings :key="store.shownKey ?? ''" class="settings no-print" :options="store.shown?.options ?? store.options" :rule-sets="rules.all" @change="change" />

@@ -29,7 +29,7 @@ export const TALKING: readonly InstrumentProfile[] = [
     ], settings: [sets('supplyV', 'VOLT', 0, 16), sets('limitA', 'CURR', 0.05, 60)] },
   { id: 'scpi-test-set', name: 'Communications test set, SCPI', what: 'power, PEP, frequency, depth, deviation, SINAD; RF and audio generator', meterKind: 'true-mean', talks: true, accuracyWords: '3 %; 0.1 ppm; 2 points; 2 %; 1 dB', source: SIMULATED,
     quantities: [...POWER_METER, scpi('carrierHz', 'MEAS:FREQ? (@1)', COUNTER), scpi('referenceHz', 'MEAS:FREQ? (@2)', COUNTER), ...MODULATION_METER, scpi('sinadDb', 'MEAS:SIN?', { absolute: 1 })],
-    settings: [...AUDIO, sets('inputV', 'SOUR:RF:LEV', 0, 0.1)] },
+    settings: [...AUDIO, sets('inputV', 'SOUR:RF:LEV', 0, 0.1), sets('inputHz', 'SOUR:RF:FREQ', 1e5, 1e9)] },
   { id: 'scpi-analyser', name: 'Spectrum analyser, SCPI', what: 'second harmonic, adjacent channel, products, carrier; the trace', talks: true, accuracyWords: '2 dB', source: SIMULATED,
     quantities: [scpi('harmonicDbc', 'CALC:HARM?', { absolute: 2 }), scpi('adjacentDbc', 'CALC:ACP?', { absolute: 2 }), scpi('imd3Db', 'CALC:IMD?', { absolute: 2 }), scpi('carrierLeakDb', 'CALC:CARR?', { absolute: 2 })] },
   { id: 'scpi-multimeter', name: 'Multimeter on test points, SCPI', what: 'VCO, gate, idle current, plate current', talks: true, accuracyWords: '0.5 % + 10 mV; 2 % + 1 mA', source: SIMULATED,

@@ -43,7 +43,11 @@ const AUDIO_SETTINGS: readonly SimulatedSetting[] = [
       return setTones(Math.round(n) === 0 ? [] : Math.round(n) === 1 ? [{ hz: FIRST_HZ, v }] : [{ hz: 700, v: v / 2 }, { hz: SECOND_HZ, v: v / 2 }])
     } },
 ]
-const RF_SETTINGS: readonly SimulatedSetting[] = [{ header: 'SOURce:RF[:LEVel]', kind: 'number', min: 0, max: 0.1, get: ({ state }) => state.stimulus.inputV, actions: inputV => [{ kind: 'stimulus', stimulus: { inputV } }] }]
+/** Until somebody sets it, the generator stands on the channel. */
+const RF_SETTINGS: readonly SimulatedSetting[] = [
+  { header: 'SOURce:RF[:LEVel]', kind: 'number', min: 0, max: 0.1, get: ({ state }) => state.stimulus.inputV, actions: inputV => [{ kind: 'stimulus', stimulus: { inputV } }] },
+  { header: 'SOURce:RF:FREQuency', kind: 'number', min: 1e5, max: 1e9, get: ({ state, truth }) => state.stimulus.inputHz ?? truth.channelHz, actions: inputHz => [{ kind: 'stimulus', stimulus: { inputHz } }] },
+]
 const SUPPLY_SETTINGS: readonly SimulatedSetting[] = [
   { header: 'VOLTage', kind: 'number', min: 0, max: 16, get: ({ state }) => state.surroundings.supplyV, actions: supplyV => [{ kind: 'surroundings', surroundings: { supplyV } }] },
   { header: 'CURRent', kind: 'number', min: 0.05, max: 60, get: ({ state }) => state.surroundings.limitA, actions: limitA => [{ kind: 'surroundings', surroundings: { limitA } }] },

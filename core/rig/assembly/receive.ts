@@ -20,7 +20,9 @@ export function receive(design: RigDesign, state: RigState, at: At, f: Frequenci
   const detection = detectionOf(design, controls.mode)
   const coils = rowResponse(state, design.wiring.receiveCoils ?? [], f.channelHz)
   const preselector = design.wiring.preselector ? preselectorResponse(design, at(design.wiring.preselector), controls.channel) : 1
-  const lossDb = ifFilter.respond(parts.ifFilter, { frequencyHz: f.secondIfHz }, null) - 10 * Math.log10(Math.max(1e-9, coils * preselector))
+  // A generator beside the channel lands beside the middle of the filter.
+  const besideHz = stimulus.inputHz === null ? 0 : stimulus.inputHz - f.channelHz
+  const lossDb = ifFilter.respond(parts.ifFilter, { frequencyHz: f.secondIfHz + besideHz }, null) - 10 * Math.log10(Math.max(1e-9, coils * preselector))
   const on = controls.powerOn && !controls.keyed
   return {
     lossDb,

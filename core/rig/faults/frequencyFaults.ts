@@ -20,28 +20,28 @@ const carrierOff = (s: RigState, mode: RigState['controls']['mode']) => {
 const NEAR = 0.03
 
 export const FREQUENCY_FAULTS: readonly RigFault[] = [
-  { id: 'X01', designIds: ['osmund-27f'], difficulty: 3, name: 'reference 40 ppm low, the transmit trimmer turned to hide it', causeIds: ['reference-low', 'trimmed-around'], shows: 'reference pin, receiver lopsided',
+  { id: 'X01', designIds: ['osmund-27f'], difficulty: 3, name: 'reference 40 ppm low, the transmit trimmer turned to hide it', causeIds: ['reference-hidden'], shows: 'reference pin, receiver lopsided',
     apply: (s) => {
       const low = left(s, 'CT1', trimmerFor(s.parts.reference, REFERENCE_HZ * (1 - 40 * PPM)))
       return left(low, 'CT2', trimmerFor(s.parts.txCrystal!, 13_045_625 + 34))
     }, cured: referenceRight },
-  { id: 'X02', designIds: ['osmund-27f'], difficulty: 2, name: 'transmit crystal aged 35 ppm low: its trimmer no longer reaches', causeIds: ['aged-crystal'], shows: 'trimmer stops, all channels low alike',
+  { id: 'X02', designIds: ['osmund-27f'], difficulty: 2, name: 'transmit crystal aged 35 ppm low: its trimmer no longer reaches', causeIds: ['crystal-out-of-reach', 'tx-trimmer-off'], shows: 'trimmer stops, all channels low alike',
     apply: s => left(worse(s, 'txCrystal', { ageingPpm: -35, trimmerF: { min: SHORT_REACH_F, max: s.parts.txCrystal!.trimmerF.max } }), 'CT2', 0), cured: s => s.parts.txCrystal!.ageingPpm > -20 },
-  { id: 'X03', designIds: ['osmund-40a'], difficulty: 1, name: 'no trimmer fitted, the fixed capacitor leaves it 11 ppm low', causeIds: ['no-trimmer'], shows: 'same ppm on every channel, nothing to turn',
+  { id: 'X03', designIds: ['osmund-40a'], difficulty: 1, name: 'no trimmer fitted, the fixed capacitor leaves it 11 ppm low', causeIds: ['no-trimmer', 'reference-off'], shows: 'same ppm on every channel, nothing to turn',
     apply: s => worse(s, 'reference', { ageingPpm: -11, warmUpPpm: 0 }), cured: referenceRight },
-  { id: 'X20', designIds: ['osmund-40a'], difficulty: 2, name: 'VCO coil turned until one end of the range is at the rail', causeIds: ['vco-edge'], shows: 'control voltage, slow lock at one end',
+  { id: 'X20', designIds: ['osmund-40a'], difficulty: 2, name: 'VCO coil turned until one end of the range is at the rail', causeIds: ['vco-off'], shows: 'control voltage, slow lock at one end',
     apply: s => left(s, 'L1', vcoTurnsFor(s, 40, EDGE_V)), cured: s => truthOf({ ...s, controls: { ...s.controls, channel: 40 } }).values.vcoV! < 7 },
-  { id: 'X22', designIds: ['larkfield-lx8'], difficulty: 3, name: 'brown glue over the VCO has become conductive', causeIds: ['glue'], shows: 'control voltage and frequency move with the damp',
+  { id: 'X22', designIds: ['larkfield-lx8'], difficulty: 3, name: 'brown glue over the VCO has become conductive', causeIds: ['glue-leak'], shows: 'control voltage and frequency move with the damp',
     apply: s => worse(s, 'loop', { glueF: 0.7e-12, glueWanderHz: 35 }), cured: s => s.parts.loop!.glueF === 0 },
-  { id: 'X23', designIds: ['larkfield-lx8'], difficulty: 2, name: 'synthesiser programmed for a sister model: band E is 10 kHz off', causeIds: ['wrong-program'], shows: 'one band off by the same on every channel',
+  { id: 'X23', designIds: ['larkfield-lx8'], difficulty: 2, name: 'synthesiser programmed for a sister model: band E is 10 kHz off', causeIds: ['sister-model'], shows: 'one band off by the same on every channel',
     apply: s => worse(s, 'program', { bandShiftHz: { 4: 10_000 } }), cured: s => Object.values(s.parts.program.bandShiftHz).every(hz => hz === 0) },
   { id: 'X24', designIds: ['osmund-27f', 'larkfield-lx8', 'quillon-hb150'], difficulty: 1, name: 'drifts long after switching on', causeIds: ['not-warm'], shows: 'frequency falls or rises along an exponential',
     apply: s => worse(s, 'reference', { warmUpPpm: -9, warmUpS: 866 }), cured: s => Math.abs(s.parts.reference.warmUpPpm) < 8 || s.memory.warmS > 5 * 866 },
-  { id: 'X26', designIds: ['larkfield-lx8'], difficulty: 2, name: 'LSB offset coil 480 Hz off', causeIds: ['mode-offset'], shows: 'LSB alone off, clarifier off centre only there',
+  { id: 'X26', designIds: ['larkfield-lx8'], difficulty: 2, name: 'LSB offset coil 480 Hz off', causeIds: ['mode-offset-off'], shows: 'LSB alone off, clarifier off centre only there',
     apply: s => left(s, 'L22', coilPositionFor(s.parts.mixing!.LSB, s.parts.mixing!.LSB.nominalHz + 480)), cured: s => Math.abs(carrierOff(s, 'LSB')) < NEAR },
-  { id: 'X27', designIds: ['larkfield-lx8'], difficulty: 3, name: 'USB carrier oscillator 400 Hz low', causeIds: ['carrier-oscillator'], shows: 'carrier oscillator test point, thin or boomy voice',
+  { id: 'X27', designIds: ['larkfield-lx8'], difficulty: 3, name: 'USB carrier oscillator 400 Hz low', causeIds: ['mode-offset-off', 'sidebands-uneven'], shows: 'carrier oscillator test point, thin or boomy voice',
     apply: s => left(s, 'L15', coilPositionFor(s.parts.carrierOscillators!.USB, s.parts.carrierOscillators!.USB.nominalHz - 400)), cured: s => Math.abs(carrierOff(s, 'USB')) < NEAR && Math.abs(truthOf({ ...s, controls: { ...s.controls, mode: 'USB' } }).passbandShiftHz) < 60 },
-  { id: 'XP1', designIds: ['quillon-p5', 'quillon-p7'], difficulty: 1, name: 'reference value in the menu wrong', causeIds: ['reference-value'], shows: 'every frequency off by the same ppm',
+  { id: 'XP1', designIds: ['quillon-p5', 'quillon-p7'], difficulty: 1, name: 'reference value in the menu wrong', causeIds: ['reference-value', 'reference-off'], shows: 'every frequency off by the same ppm',
     apply: s => left(s, 'REF', s.positions.REF! + 240), cured: s => Math.abs(truthOf(s).values.referenceHz! - 10e6) < 15 },
 ]
 

@@ -17,21 +17,21 @@ function depthOf(s: RigState): number {
 }
 
 export const MODULATION_FAULTS: readonly RigFault[] = [
-  { id: 'X07', designIds: AM_SETS, difficulty: 1, name: 'limiter part clipped out for more talk power', causeIds: ['limiter-gone'], shows: 'depth follows the audio, splatter beside the channel',
+  { id: 'X07', designIds: AM_SETS, difficulty: 1, name: 'limiter part clipped out for more talk power', causeIds: ['limiter-missing'], shows: 'depth follows the audio, splatter beside the channel',
     apply: s => worse(s, 'audio', { limiterFitted: false, gainPerV: OPEN_DEPTH / TONE_V }), cured: s => s.parts.audio.limiterFitted },
-  { id: 'X08', designIds: [...AM_SETS, 'brantwick-tallis60'], difficulty: 1, name: 'modulation preset at its end', causeIds: ['modulation-preset'], shows: 'far over-modulated, the same at every level',
+  { id: 'X08', designIds: [...AM_SETS, 'brantwick-tallis60'], difficulty: 1, name: 'modulation preset at its end', causeIds: ['modulation-preset-end'], shows: 'far over-modulated, the same at every level',
     apply: s => left(s, MODULATION_PRESET[s.designId]!, 1), cured: s => depthOf(s) < 0.96 },
   { id: 'X14', designIds: ['osmund-27f'], difficulty: 2, name: 'dirty track of the deviation preset', causeIds: ['dirty-preset'], shows: 'deviation jumps when it is touched',
     apply: s => worse(s, 'tracks', { RV2: { dirty: true } }), cured: s => !s.parts.tracks.RV2?.dirty },
   { id: 'X15', designIds: ['osmund-27f', 'osmund-40a', 'corvid-m6'], difficulty: 2, name: 'weak microphone element', causeIds: ['microphone'], shows: 'tone right, whistle weak',
     apply: s => worse(s, 'microphone', { sensitivityRatio: 0.03 }), cured: s => s.parts.microphone.sensitivityRatio > 0.5 },
-  { id: 'X29', designIds: ['larkfield-lx8', 'larkfield-lx8m'], difficulty: 1, name: 'AM carrier set to half of what the finals reach: no room for modulation', causeIds: ['carrier-too-high'], shows: 'carrier against PEP',
+  { id: 'X29', designIds: ['larkfield-lx8', 'larkfield-lx8m'], difficulty: 1, name: 'AM carrier set to half of what the finals reach: no room for modulation', causeIds: ['carrier-high-set', 'no-headroom'], shows: 'carrier against PEP',
     apply: s => left(left(s, 'VR13', Math.sqrt(10 / 20) * (s.designId === 'larkfield-lx8m' ? 0.91 : 1)), 'VR12', 1), cured: s => carrierW(s) < 5.3 },
   { id: 'X31', designIds: ['larkfield-lx8', 'larkfield-lx8m'], difficulty: 2, name: 'carrier balance off: carrier only 20 dB down', causeIds: ['carrier-leak'], shows: 'carrier line on SSB, crests uneven',
     apply: s => left(s, 'VR6', s.parts.balanced!.nullAt + 0.1 / s.parts.balanced!.slope), cured: s => Math.abs(s.positions.VR6! - s.parts.balanced!.nullAt) < 0.025 },
   { id: 'X32', designIds: ['osmund-27f', 'larkfield-lx8'], difficulty: 2, name: 'dried-out audio and supply capacitors', causeIds: ['hum'], shows: 'hum, thin voice',
     apply: s => worse(worse(s, 'audio', { lowCutHz: 1500, humRatio: 0.06 }), 'fm', { residualHz: 140 }), cured: s => s.parts.audio.humRatio === 0 && (s.parts.fm?.residualHz ?? 0) < 100 },
-  { id: 'XM1', designIds: ['corvid-m6'], difficulty: 1, name: 'power and depth numbers turned up in the menu', causeIds: ['carrier-too-high'], shows: 'power above the rule set in one mode',
+  { id: 'XM1', designIds: ['corvid-m6'], difficulty: 1, name: 'power and depth numbers turned up in the menu', causeIds: ['carrier-high-set', 'modulation-preset-end'], shows: 'power above the rule set in one mode',
     apply: s => left(left(s, '01', 0x72), '05', 140), cured: s => s.positions['01']! <= 0x67 && s.positions['05']! < 118 },
 ]
 

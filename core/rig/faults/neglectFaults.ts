@@ -6,7 +6,7 @@ const NEGLECTED: Readonly<Record<string, number>> = { CT1: 0.8912, CT2: 0.412, C
 const REFERENCE_HZ = 10_240_000
 
 export const NEGLECT_FAULTS: readonly RigFault[] = [
-  { id: 'XN1', designIds: ['osmund-27f'], difficulty: 1, name: 'neglected: reference 40 ppm low, coils staggered, presets turned up', causeIds: ['reference-low', 'coils-off', 'deviation-preset-high'], shows: 'nearly every reading',
+  { id: 'XN1', designIds: ['osmund-27f'], difficulty: 1, name: 'neglected: reference 40 ppm low, coils staggered, presets turned up', causeIds: ['reference-off', 'reference-hidden', 'coils-off', 'deviation-preset-high'], shows: 'nearly every reading',
     apply: s => Object.entries(NEGLECTED).reduce((state, [d, p]) => left(state, d, p), s),
     cured: s => Math.abs(truthOf(s).values.referenceHz! / REFERENCE_HZ - 1) < 3e-6 && Math.abs(s.slugs.L4!.turns) < 0.6 && s.positions.RV2! < 0.63 },
 ]
