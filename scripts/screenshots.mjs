@@ -24,6 +24,31 @@ async function open(path, { night = false, width = 1280, height = 800 } = {}) {
   await page.waitForTimeout(2000)
   return page
 }
+const request = async (path, body) => (await fetch(house.address + path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
+/** A case worked by a trainee who sets the depth and forgets to release the key, then SINAD against level. */
+async function practise() {
+  const id = crypto.randomUUID()
+  await request('/api/practice/sessions', { id, trainee: 'Runa', kitId: 'test-set', choice: 'prepared', designId: 'osmund-40a', lessonId: null, difficulty: 1, seed: 9 })
+  await hands({ warmByS: 1200 })
+  await hands({ keyed: true, toneOn: true })
+  for (const position of [0.9, 0.8, 0.7, 0.62, 0.575]) {
+    await new Promise(resolve => setTimeout(resolve, 2500))
+    await turn({ RV5: position })
+  }
+  await new Promise(resolve => setTimeout(resolve, 6000))
+  await hands({ keyed: false })
+  await new Promise(resolve => setTimeout(resolve, 3000))
+  await request(`/api/practice/sessions/${id}/finish`, { named: ['X08'] })
+  const review = await open(`/practice/${id}`)
+  await review.getByLabel('moment').fill('1208')
+  await review.waitForTimeout(1500)
+  await shot(review, 'review')
+  const stepped = await open('/instruments/stepped')
+  await stepped.getByRole('button', { name: 'Start' }).click()
+  await stepped.getByText('16 of 16, finished').waitFor({ timeout: 60_000 })
+  await stepped.waitForTimeout(800)
+  await shot(stepped, 'stepped')
+}
 async function shot(page, name) {
   await page.screenshot({ path: join(OUT, `${name}.png`) })
   await page.context().close()
@@ -85,7 +110,6 @@ try {
   await take(run, { keyed: true, channel: 20 }, 2)
   await confirm(run)
   for (const channel of [1, 20, 40]) await take(run, { keyed: true, channel })
-  await run.screenshot({ path: join(OUT, 'align-balance.png') })
   await confirm(run)
   await take(run, { keyed: true, channel: 20 })
   await confirm(run)
@@ -108,11 +132,6 @@ try {
   await hands({ keyed: false })
 
   await shot(await open(`/jobs/${id(229)}/handover`), 'handover')
-  const table = await open(`/jobs/${id(229)}/handover`)
-  await table.locator('h2', { hasText: 'Before and after' }).scrollIntoViewIfNeeded()
-  await table.evaluate(() => document.querySelector('.frame-main').scrollBy(0, 560))
-  await table.waitForTimeout(500)
-  await shot(table, 'before-after')
   const signals = await open('/signals')
   await signals.getByRole('button', { name: 'tone-as-found.sigmf' }).click()
   await signals.waitForSelector('.verdict')
@@ -121,6 +140,7 @@ try {
   await shot(await open('/sheets/osmund-27f'), 'sheet')
   await shot(await open('/instruments'), 'instruments')
   await shot(await open('/practice'), 'practice')
+  await practise()
 }
 finally {
   await browser.close()

@@ -49,6 +49,8 @@ export const benchSession = object({
   seed: number().integer().min(0).max(2_147_483_647).optional(),
   lessonId: string().max(30).optional(),
   kitId: string().max(30).required(),
+  /** positions of cores are told as they are electrically: to try things out, not to search */
+  told: boolean().optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 export type BenchSession = InferType<typeof benchSession>
 
@@ -64,6 +66,10 @@ export const newPractice = object({
   seed: number().integer().min(0).max(2_147_483_647).required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 export type NewPractice = InferType<typeof newPractice>
+
+/** A set to try things out on: its usual complaint, no case, no job, no review. */
+export const freePractice = object({ designId: string().max(40).required(), kitId: string().max(30).required(), seed: number().integer().min(0).max(2_147_483_647).default(27) }).noUnknown(true, UNKNOWN_FIELD)
+export type FreePractice = InferType<typeof freePractice>
 
 /** Faults that the trainee names at the end. */
 export const finishPractice = object({ named: array(string().max(10).required()).max(10).default([]) }).noUnknown(true, UNKNOWN_FIELD)

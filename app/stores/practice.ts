@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { NewPractice, PracticeChange, PracticeState } from '../../shared/practice'
+import type { FreePractice, NewPractice, PracticeChange, PracticeState } from '../../shared/practice'
 import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
 import { failureOf, type Failure } from '../logic/failureWords'
 
@@ -77,6 +77,13 @@ export const usePracticeStore = defineStore('practice', () => {
     return made
   }
 
+  /** A set to try things out on, without a case. */
+  async function free(wanted: FreePractice) {
+    const now = await attempt(() => $fetch<PracticeNow>('/api/practice/free', { method: 'POST', body: wanted, retry: 0 }))
+    if (now) [state.value, open.value] = [now, now.open]
+    return now !== null
+  }
+
   async function finish(id: string, named: readonly string[]): Promise<boolean> {
     const done = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}/finish`, { method: 'POST', body: { named }, retry: 0 }))
     if (done) review.value = done
@@ -87,5 +94,5 @@ export const usePracticeStore = defineStore('practice', () => {
     review.value = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}`))
   }
 
-  return { state, failure, asked, open, sessions, review, panelOpen, wanted, request, change, watch, unwatch, loadSessions, start, finish, loadReview }
+  return { state, failure, asked, open, sessions, review, panelOpen, wanted, request, change, watch, unwatch, loadSessions, start, free, finish, loadReview }
 })

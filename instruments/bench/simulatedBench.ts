@@ -53,12 +53,12 @@ export class SimulatedBench {
   }
 
   /** Puts another set on the bench, with another kit in front of it. @throws {CoreError} unknown-sheet, unknown-cause, unknown-item */
-  async begin({ designId, faultIds = [], seed = this.seed, lessonId, kitId }: BenchSession): Promise<PracticeState> {
+  async begin({ designId, faultIds = [], seed = this.seed, lessonId, kitId, told = false }: BenchSession): Promise<PracticeState> {
     const lesson = lessonId ? LESSONS.find(l => l.id === lessonId) ?? null : null
     if (lessonId && !lesson) throw new CoreError('unknown-item', `no lesson "${lessonId}"`)
     this.scenario = lesson ? { id: `lesson:${lesson.id}`, designId: lesson.designId, faultIds: [], seed, difficulty: 1, owner: 'Weirside Bench', complaint: lesson.what } : scenarioOf(designId ?? '', faultIds, seed)
     this.lesson = lesson
-    this.offsetSeed = lesson ? null : seed
+    this.offsetSeed = lesson || told ? null : seed
     this.bring(lesson ? lesson.prepare() : deliver(this.scenario))
     if (kitId !== this.kitId || this.plugged.length === 0) await this.standKit(kitId)
     return this.view()

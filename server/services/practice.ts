@@ -3,7 +3,7 @@ import { LESSONS, reviewOf, type PracticeRecord } from '../../core/practice'
 import { BENCH_KITS } from '../../core/instrument/simulated'
 import { RIG_FAULTS, preparedScenario, surpriseScenario, type Scenario } from '../../core/rig'
 import { modelSheet } from '../../core/sheet'
-import type { BenchSession, NewPractice, PracticeState } from '../../shared/practice'
+import type { BenchSession, FreePractice, NewPractice, PracticeState } from '../../shared/practice'
 import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
 import { pool } from '../db/pool'
 import { selectEvents } from '../db/queries/jobEvent'
@@ -55,6 +55,14 @@ export async function startPractice(wanted: NewPractice): Promise<PracticeSummar
   await leaveOpenPractices(pool)
   await insertPractice(pool, { id: wanted.id, trainee: wanted.trainee, designId: job.sheetId, lessonId: lesson?.id ?? null, kitId, scenario: scenario ?? { difficulty: 1, faultIds: [] }, jobId: job.id })
   return (await selectPractice(pool, wanted.id))!
+}
+
+/** A set on the bench without a case: whatever was open ends without a review. */
+export async function freeSet({ designId, kitId, seed }: FreePractice): Promise<PracticeNow> {
+  const { faultIds } = preparedScenario(designId, seed)
+  await pointInstruments(pool, await benchRequest('/session', { designId, faultIds: [...faultIds], seed, kitId, told: true }))
+  await leaveOpenPractices(pool)
+  return practiceNow()
 }
 
 function scenarioFor({ choice, designId, seed, difficulty }: NewPractice): Scenario {

@@ -5,7 +5,7 @@ import type { PracticeState } from '../../shared/practice'
 import type { Db } from '../db/pool'
 import { deleteInstrument, insertInstrument, selectInstruments, updateInstrument } from '../db/queries/instrument'
 
-/** Names that only simulated instruments bear; one of that name on another host is somebody's own. */
+/** Names that only simulated instruments bear; one of that name on another host, or read by eye, is somebody's own. */
 const KIT_NAMES = new Set(BENCH_KITS.flatMap(k => k.instruments.map(i => i.name)))
 const LOOPBACK = '127.0.0.1'
 
@@ -19,7 +19,7 @@ export async function pointInstruments(db: Db, bench: Pick<PracticeState, 'instr
     else await insertInstrument(db, randomUUID(), body)
   }
   const here = new Set(bench.instruments.map(i => i.name))
-  for (const other of known.filter(k => KIT_NAMES.has(k.name) && !here.has(k.name) && k.host === LOOPBACK)) await deleteInstrument(db, other.id)
+  for (const other of known.filter(k => KIT_NAMES.has(k.name) && !here.has(k.name) && k.host === LOOPBACK && k.port !== null)) await deleteInstrument(db, other.id)
 }
 
 /** What was said of an instrument stays when it is pointed at its port again. */

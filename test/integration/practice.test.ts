@@ -24,7 +24,7 @@ describe('a case', () => {
     expect(open).toMatchObject({ id: body.id, designId: 'osmund-40a', trainee: 'Runa' })
     expect(session).toMatchObject({ model: 'Osmund 40A', kitId: 'test-set' })
     expect(JSON.stringify(await now())).not.toContain('X08')
-    expect(await instruments()).toEqual(['Bench supply', 'Multimeter on test points', 'Spectrum analyser', 'Communications test set'].sort())
+    expect(await instruments()).toEqual(['Bench supply', 'Multimeter on test points', 'Spectrum analyser', 'Radio test set'].sort())
     const { jobId } = first.body as PracticeSummary
     expect((await house.request('GET', `/api/jobs/${jobId}`)).body).toMatchObject({ job: { sheetId: 'osmund-40a', owner: expect.stringContaining('Practice') as string } })
   })
@@ -49,6 +49,14 @@ describe('a case', () => {
     expect((await house.request('GET', `/api/practice/sessions/${first.id}`)).body).toMatchObject({ review: null, finishedAtMs: expect.any(Number) as number })
     expect((await now()).session.lesson).toEqual({ id: 'peak', done: 0 })
     expect(await instruments()).toContain('Modulation meter')
+  })
+  it('a set to try out has no case and no job, and its positions are told', async () => {
+    const jobs = async () => ((await house.request('GET', '/api/jobs')).body as unknown[]).length
+    const before = await jobs()
+    const { body } = await house.request('POST', '/api/practice/free', { designId: 'osmund-27f', kitId: 'usual', seed: 27 })
+    expect(body).toMatchObject({ open: null, session: { designId: 'osmund-27f' }, adjusters: { L4: -1.6, CT1: 0.8912 } })
+    expect(await jobs()).toBe(before)
+    expect((await house.request('POST', '/api/practice/free', { designId: 'nothing', kitId: 'usual', seed: 27 })).status).toBe(422)
   })
   it('the dongle records what stands on the bench', async () => {
     await house.request('POST', '/api/practice', { warmByS: 60 })

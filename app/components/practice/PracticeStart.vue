@@ -7,7 +7,7 @@ import type { NewPractice } from '../../../shared/practice'
 
 /** Which set, how hard, on which bench. */
 const props = defineProps<{ remembered: { trainee: string, kitId: string }, busy: boolean, working: string | null }>()
-const emit = defineEmits<{ start: [wanted: NewPractice] }>()
+const emit = defineEmits<{ start: [wanted: NewPractice], free: [designId: string, kitId: string] }>()
 const trainee = ref(props.remembered.trainee)
 const kitId = ref(props.remembered.kitId)
 const designId = ref<string | null>(null)
@@ -38,6 +38,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
         <div class="row">
           <v-btn color="primary" size="large" :disabled="!trainee.trim() || busy" @click="begin('surprise')">Surprise me</v-btn>
           <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')">The usual complaint of this model</v-btn>
+          <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)">Try it out, no case</v-btn>
         </div>
         <p class="note">Your name keeps your progress apart from that of others.</p>
       </div>

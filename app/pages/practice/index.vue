@@ -11,6 +11,7 @@ import { usePracticeStore } from '../../stores/practice'
 import { useLiveStore } from '../../stores/live'
 
 const KEY_DOWN_S = 20
+const FREE_SEED = 27
 const store = usePracticeStore()
 const live = useLiveStore()
 const router = useRouter()
@@ -41,6 +42,12 @@ async function begin(wanted: NewPractice) {
     await router.push(`/jobs/${made.jobId}/as-found`)
   }
 }
+async function tryOut(designId: string, kit: string) {
+  busy.value = true
+  kitId.value = kit
+  if (await store.free({ designId, kitId: kit, seed: FREE_SEED })) choosing.value = false
+  busy.value = false
+}
 async function finish(named: string[]) {
   busy.value = true
   const { id } = open.value!
@@ -57,7 +64,7 @@ async function finish(named: string[]) {
     <p class="lead">Simulated sets that behave like real ones, behind the same instruments and the same wire. Work on them as on a job, with every page; <kbd>P</kbd> brings the hands on the set to any page. Nothing is told until you finish.</p>
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn></p>
     <template v-if="store.state">
-      <PracticeStart v-if="!open || choosing" :remembered="{ trainee, kitId }" :busy="busy" :working="open ? rigDesign(open.designId).name : null" @start="begin" />
+      <PracticeStart v-if="!open || choosing" :remembered="{ trainee, kitId }" :busy="busy" :working="open ? rigDesign(open.designId).name : null" @start="begin" @free="tryOut" />
       <div v-else class="case">
         <LessonBox v-if="store.state.session.lesson" :lesson-id="store.state.session.lesson.id" :done="store.state.session.lesson.done" />
         <div v-else class="complaint"><b>{{ store.state.session.owner }}</b><q>{{ store.state.session.complaint }}</q></div>

@@ -79,8 +79,10 @@ describe('audio', () => {
     expect(balancedModulator.respond(p, { position: 0.77 }, null)).toBeCloseTo(0.1, 3)
   })
   it('level control only takes away', () => {
-    expect(levelControl.respond({ fullPepW: 20 }, { driveOffered: 1.6, driveAtLimit: 0.8 }, null)).toBe(0.8)
-    expect(levelControl.respond({ fullPepW: 20 }, { driveOffered: 0.5, driveAtLimit: 0.8 }, null)).toBe(0.5)
+    expect(levelControl.respond({ rangeDb: 20 }, { driveOffered: 1.6, driveAtLimit: 0.8 }, null)).toBe(0.8)
+    expect(levelControl.respond({ rangeDb: 20 }, { driveOffered: 0.5, driveAtLimit: 0.8 }, null)).toBe(0.5)
+    // 20 dB of range: drive ten times too high is held no lower than a tenth of it
+    expect(levelControl.respond({ rangeDb: 20 }, { driveOffered: 16, driveAtLimit: 0.8 }, null)).toBeCloseTo(1.6, 12)
   })
   it('a clean track is even, a dirty one is not, and both repeat', () => {
     expect(presetTrack.respond({ dirty: false, seed: 1 }, { position: 0.37 }, null)).toBe(0.37)

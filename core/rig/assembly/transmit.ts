@@ -25,6 +25,8 @@ export interface Transmission {
 
 const NO_ENVELOPE: EnvelopeFigures = { meanW: 0, pepW: 0, highV: 0, lowV: 0, meanV: 0 }
 const HUM_HZ = 100
+/** A level control of this kind takes away 20 dB at most (general trade knowledge). */
+const ALC = { rangeDb: 20 }
 
 interface Stage { readonly law: AmplitudeLaw, readonly outGain: number, readonly drive: number, readonly idleA: number, readonly gateV: number | null, readonly supplyV: number }
 
@@ -105,10 +107,10 @@ function sideband(design: RigDesign, state: RigState, at: At, f: Frequencies, st
   const limitV = Math.sqrt(design.laws.ssbLimitW(at, state.controls)) / Math.max(outGain, 1e-3)
   const offered = design.drive.ssb * stage.drive
   const driveAtLimit = driveFor(law, limitV)
-  const full = levelControl.respond({ fullPepW: 0 }, { driveOffered: offered, driveAtLimit }, null)
+  const full = levelControl.respond(ALC, { driveOffered: offered, driveAtLimit }, null)
   const asked = modulationTones(state, 1)
   const peak = asked.reduce((sum, t) => sum + t.level, 0)
-  const scale = peak > 0 ? levelControl.respond({ fullPepW: 0 }, { driveOffered: offered * peak, driveAtLimit }, null) / peak : 0
+  const scale = peak > 0 ? levelControl.respond(ALC, { driveOffered: offered * peak, driveAtLimit }, null) / peak : 0
   const leak = state.parts.balanced ? balancedModulator.respond(state.parts.balanced, { position: design.wiring.balance ? at(design.wiring.balance) : state.parts.balanced.nullAt }, null) * full : 0
   const saturationV = law.saturationV * outGain
   const emission: Emission = saturationV > 0
