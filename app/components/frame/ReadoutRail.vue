@@ -15,13 +15,13 @@ const FIRST: readonly Quantity[] = ['carrierHz', 'powerW', 'pepW']
 const DEVIATION: readonly Quantity[] = ['deviationPositiveHz', 'deviationNegativeHz']
 const DEPTH: readonly Quantity[] = ['depthPositiveRatio', 'depthNegativeRatio']
 const THEN: readonly Quantity[] = ['supplyV', 'supplyA', 'onTimeS']
-/** Shown only while they have a value. */
+/** Shown only while they have a value; the reference only while there is no carrier to look at. */
 const NOW_AND_THEN: readonly Quantity[] = ['sinadDb', 'vcoV', 'gateV', 'stageIdleA', 'plateA', 'imd3Db', 'carrierLeakDb', 'adjacentDbc', 'harmonicDbc', 'referenceHz']
 const LABELS: Partial<Record<Quantity, string>> = { carrierHz: 'Frequency', deviationPositiveHz: 'Deviation +', deviationNegativeHz: 'Deviation \u2212', depthPositiveRatio: 'Depth, crest', depthNegativeRatio: 'Depth, trough', supplyA: 'Current', imd3Db: 'IMD3', stageIdleA: 'Idle', harmonicDbc: 'H2', referenceHz: 'Reference' }
 
 const reads = (q: Quantity) => props.shown(q)?.entry.status === 'ok'
 /** One place for the modulation, whichever there is. */
-const rail = computed(() => [...FIRST, ...(DEPTH.some(reads) && !DEVIATION.some(reads) ? DEPTH : DEVIATION), ...THEN, ...NOW_AND_THEN.filter(reads)])
+const rail = computed(() => [...FIRST, ...(DEPTH.some(reads) && !DEVIATION.some(reads) ? DEPTH : DEVIATION), ...THEN, ...NOW_AND_THEN.filter(q => reads(q) && !(q === 'referenceHz' && reads('carrierHz')))])
 const cells = computed(() => rail.value.flatMap((quantity) => {
   const best = props.shown(quantity)
   if (!best) return []

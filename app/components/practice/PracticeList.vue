@@ -3,6 +3,7 @@ import { computed } from 'vue'
 import { LESSONS } from '../../../core/practice'
 import { rigDesign } from '../../../core/rig'
 import { BENCH_KITS } from '../../../core/instrument/simulated'
+import { dayAndTime } from '../../../shared/words/runWords'
 import type { PracticeSummary } from '../../../shared/practiceSession'
 
 /** What a trainee has worked, newest first, and how far that went. */
@@ -14,7 +15,6 @@ const named = computed(() => finished.value.filter(s => !s.lessonId && s.faults!
 const cases = computed(() => finished.value.filter(s => !s.lessonId).length)
 const title = (s: PracticeSummary) => s.lessonId ? `Lesson: ${LESSONS.find(l => l.id === s.lessonId)?.title ?? s.lessonId}` : rigDesign(s.designId).name
 const outcome = (s: PracticeSummary) => !s.finishedAtMs ? 'on the bench' : !s.faults ? 'left' : s.lessonId ? 'finished' : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} put right, ${s.faults.filter(f => f.named).length} named${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
-const day = (ms: number) => new Date(ms).toLocaleString([], { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' })
 </script>
 
 <template>
@@ -24,7 +24,7 @@ const day = (ms: number) => new Date(ms).toLocaleString([], { day: 'numeric', mo
     <table v-else>
       <thead><tr><th>When</th><th v-if="!trainee">Who</th><th>What</th><th>Bench</th><th>Outcome</th></tr></thead>
       <tbody>
-        <tr v-for="s in own.slice(0, 30)" :key="s.id"><td>{{ day(s.startedAtMs) }}</td><td v-if="!trainee">{{ s.trainee }}</td><td><NuxtLink v-if="s.faults" :to="`/practice/${s.id}`">{{ title(s) }}</NuxtLink><template v-else>{{ title(s) }}</template></td><td>{{ BENCH_KITS.find(k => k.id === s.kitId)?.name }}</td><td>{{ outcome(s) }}</td></tr>
+        <tr v-for="s in own.slice(0, 30)" :key="s.id"><td>{{ dayAndTime(s.startedAtMs) }}</td><td v-if="!trainee">{{ s.trainee }}</td><td><NuxtLink v-if="s.faults" :to="`/practice/${s.id}`">{{ title(s) }}</NuxtLink><template v-else>{{ title(s) }}</template></td><td>{{ BENCH_KITS.find(k => k.id === s.kitId)?.name }}</td><td>{{ outcome(s) }}</td></tr>
       </tbody>
     </table>
   </section>

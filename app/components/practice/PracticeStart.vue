@@ -40,7 +40,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
           <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')">The usual complaint of this model</v-btn>
           <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)">Try it out, no case</v-btn>
         </div>
-        <p class="note">Your name keeps your progress apart from that of others.</p>
+        <p class="note">{{ designId ? 'Your name keeps your progress apart from that of others.' : 'Choose a model for its usual complaint, or to try it out.' }}</p>
       </div>
       <div>
         <h2>Lessons, step by step</h2>

@@ -5,13 +5,17 @@ import { actionWords, clock, momentOf, outsideWords, verdictWords } from '../../
 import ReplayChart from './ReplayChart.vue'
 
 /** Looking back at a finished case. */
+const MOST_ROWS = 8
+const LEAD_S = 20
 const props = defineProps<{ session: PracticeSession, night: boolean }>()
 const review = computed(() => props.session.review!)
 const trace = computed(() => props.session.trace ?? [])
 const log = computed(() => props.session.log ?? [])
-const atS = ref(0)
+/** Warm-up is long and empty: the time line begins shortly before the first key-down or turn. */
+const beginS = computed(() => Math.max(0, Math.min(trace.value.find(t => t.keyed)?.atS ?? 0, log.value.find(l => l.action.kind === 'turn')?.atS ?? Infinity) - LEAD_S))
+const atS = ref(beginS.value)
+const signed = (hz: number) => `${hz < 0 ? '\u2212' : '+'}${Math.abs(hz).toFixed(0)}`
 const moment = computed(() => momentOf(trace.value, log.value, atS.value))
-const MOST_ROWS = 8
 </script>
 
 <template>
@@ -43,11 +47,11 @@ const MOST_ROWS = 8
         </ul>
       </section>
     </div>
-    <ReplayChart v-if="trace.length > 1" :trace="trace" :log="log" :at-s="atS" :night="night" @moment="atS = $event" />
-    <div v-if="trace.length > 1" class="replay">
-      <input v-model.number="atS" type="range" min="0" :max="trace.at(-1)!.atS" step="0.5" aria-label="moment">
+    <ReplayChart v-if="trace.length > 1" :trace="trace" :log="log" :at-s="atS" :begin-s="beginS" :night="night" @moment="atS = $event" />
+    <div v-if="trace.length > 1" class="moment">
+      <input v-model.number="atS" type="range" :min="beginS" :max="trace.at(-1)!.atS" step="0.5" aria-label="moment">
       <span class="fig">{{ clock(atS) }}</span>
-      <span v-if="moment.point">{{ moment.point.keyed ? 'keyed' : 'not keyed' }}, <b class="fig">{{ moment.point.powerW.toFixed(2) }}&#8239;W</b>, <b class="fig">{{ moment.point.junctionC.toFixed(0) }}&#8239;&deg;C</b><template v-if="moment.point.errorHz !== null">, <b class="fig">{{ moment.point.errorHz.toFixed(0) }}&#8239;Hz</b> from the channel</template></span>
+      <span v-if="moment.point">{{ moment.point.keyed ? 'keyed' : 'not keyed' }}, <b class="fig">{{ moment.point.powerW.toFixed(2) }}&#8239;W</b>, <b class="fig">{{ moment.point.junctionC.toFixed(0) }}&#8239;&deg;C</b><template v-if="moment.point.errorHz !== null">, <b class="fig">{{ signed(moment.point.errorHz) }}&#8239;Hz</b> from the channel</template></span>
       <span class="last">{{ moment.done.map(l => actionWords(l.action)).join(' \u2192 ') }}</span>
     </div>
   </div>
@@ -57,7 +61,7 @@ const MOST_ROWS = 8
 .verdict { font-size: 24px; font-weight: 600; margin: 4px 0 10px; }
 .facts { display: grid; grid-template-columns: 1fr 1fr; gap: 0 36px; }
 h2 { font-size: 16px; margin: 10px 0 4px; } ul { margin: 0; padding-left: 18px; display: grid; gap: 5px; }
-.replay { display: flex; flex-wrap: wrap; gap: 6px 16px; align-items: center; } .replay input { flex: 1 1 320px; height: 44px; accent-color: var(--accent); }
+.moment { display: flex; flex-wrap: wrap; gap: 6px 16px; align-items: center; } .moment input { flex: 1 1 320px; height: 44px; accent-color: var(--accent); }
 .last { flex-basis: 100%; min-height: 22px; color: var(--ink2); }
 @media (max-width: 800px) { .facts { grid-template-columns: 1fr; } }
 </style>

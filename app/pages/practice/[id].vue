@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { rigDesign } from '../../../core/rig'
+import { dayAndTime } from '../../../shared/words/runWords'
 import ReviewView from '../../components/practice/ReviewView.vue'
 import { usePracticeStore } from '../../stores/practice'
 
@@ -18,7 +19,7 @@ onMounted(() => {
 <template>
   <div class="page">
     <h1>Review<template v-if="session">: {{ rigDesign(session.designId).name }}</template></h1>
-    <p v-if="session" class="lead">{{ session.trainee }}, {{ new Date(session.startedAtMs).toLocaleString() }}<template v-if="session.jobId">; <NuxtLink :to="`/jobs/${session.jobId}/handover`">job {{ session.jobNumber }}</NuxtLink></template>. <NuxtLink to="/practice">Another one</NuxtLink></p>
+    <p v-if="session" class="lead">{{ session.trainee }}, {{ dayAndTime(session.startedAtMs) }}<template v-if="session.jobId">; <NuxtLink :to="`/jobs/${session.jobId}/handover`">job {{ session.jobNumber }}</NuxtLink></template>. <NuxtLink to="/practice">Another one</NuxtLink></p>
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }}</p>
     <ReviewView v-if="session?.review" :session="session" :night="night === 'night'" />
     <p v-else-if="session">This case was left without a review.</p>
