@@ -14,3 +14,5 @@ export { bandBalance, type BandBalance } from './bandBalance'
 export { asked, judgeAsked, type Asked } from './judgeReading'
 export { forecast, zoneSides, type Forecast } from './forecast'
 export { KEYED_ABOVE_W, NOT_KEYED, keyDownStep, keyDownView, type KeyDown, type KeyDownView } from './keyDown'
+// While a core is turned
+export { NEW_GUIDE, guided, type PeakGuide, type PeakLook, type PeakWord } from './peaking'

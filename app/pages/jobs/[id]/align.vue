@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
+import PeakCoach from '../../../components/align/PeakCoach.vue'
 import PointTabs from '../../../components/align/PointTabs.vue'
 import StepActions from '../../../components/align/StepActions.vue'
 import StepCentre from '../../../components/align/StepCentre.vue'
@@ -11,6 +12,7 @@ import TypedRow from '../../../components/matrix/TypedRow.vue'
 import { useAlignPlace } from '../../../composables/useAlignPlace'
 import { useBenchKeys } from '../../../composables/useBenchKeys'
 import { useListen } from '../../../composables/useListen'
+import { usePeakGuide } from '../../../composables/usePeakGuide'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
 import { useStepConfirm } from '../../../composables/useStepConfirm'
@@ -38,11 +40,15 @@ const shown = computed(() => live.shown(quantity.value))
 const value = computed(() => shown.value?.freshness === 'live' ? shown.value.entry.value : null)
 const accuracy = computed(() => connectedAccuracy(live.links, quantity.value) ?? typedAccuracy(quantity.value, instruments.typedWith(quantity.value)))
 const listen = useListen(computed(() => earPlace(value.value, want.value)))
+const peak = usePeakGuide(computed(() => value.value === null || !shown.value ? null : { atMs: shown.value.entry.receivedAtMs, value: value.value }))
 const hold = ref<number | null>(null)
 watch(value, v => hold.value !== null && v !== null && (hold.value = Math.max(hold.value, v)))
 watch(() => state.value.step.adjusters, a => (practice.wanted = a), { immediate: true })
 watch(() => state.value.step.keyDownLimitS, s => (live.keyDownLimitS = s), { immediate: true })
-watch([stepId, pointId], () => (typing.value = null))
+watch([stepId, pointId], () => {
+  typing.value = null
+  peak.end()
+})
 const nextElsewhere = computed(() => run.value.next && run.value.next.stepId !== stepId.value && state.value.satisfied ? nextWords(job.sheet!, run.value.next) : null)
 
 const noting = ref(false)
@@ -90,6 +96,7 @@ useBenchKeys({
       <PointTabs v-if="state.step.points.length > 1 || state.wants.some(w => w.latest)" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
       <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
       <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" :advice="balanceAdvice(state)" />
+      <PeakCoach v-if="state.step.criterion?.kind === 'peak' && value !== null" :on="peak.on.value" :last="peak.last.value" :below-db="peak.belowDb.value" @begin="peak.begin" @end="peak.end" />
       <div class="foot">
         <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}<button v-if="state.confirmed && !said" type="button" class="reopen" @click="reopening = true">Reopen this step</button></p>
         <StepActions :confirming="confirm.what.value" :listening="listen.on.value" :holding="hold !== null" @take="takeNow" @type="type('')" @confirm="confirm.confirm" @listen="listen.toggle" @hold="toggleHold" @note="noting = true" @strike="strikeLast" @back="move(-1)" @next="move(1)" />

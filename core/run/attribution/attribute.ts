@@ -1,0 +1,65 @@
+import { CoreError } from '../../errors'
+
+/** One reading as a linear equation: error [Hz] = sum of coefficient x unknown. */
+export interface AttributionRow { readonly errorHz: number, readonly standardUncertaintyHz: number, /** by the name of the unknown */ readonly coefficients: Readonly<Record<string, number>> }
+
+/** One oscillator: how far it may be off at all before anything is read. */
+export interface Unknown { readonly name: string, readonly priorSigma: number }
+
+export interface Attributed {
+  readonly name: string
+  readonly value: number
+  readonly sigma: number
+  /** off: more than two sigma from right; right: shown to be within; unknown: the readings say little about it */
+  readonly verdict: 'off' | 'right' | 'unknown'
+  /** others that it cannot be told apart from by these readings */
+  readonly confusedWith: readonly string[]
+}
+
+/** Estimates further than this from nought are off. */
+const OFF_SIGMA = 2
+/** What the readings leave of the prior spread for an unknown to count as determined. */
+const DETERMINED = 0.25
+/** Two estimates that move together this much cannot be told apart. */
+const CONFUSED = 0.97
+
+/**
+ * Which oscillator is off, by weighted least squares over readings on several channels, modes and points.
+ *
+ * Every unknown has a prior spread, so there is always an answer, and the answer says how much of it is the prior's: nobody is named whom the data cannot separate.
+ * @throws {CoreError} out-of-range (an uncertainty that is none)
+ * Source: C19; normal equations with priors, covariance from their inverse.
+ * @example 27F: -52 Hz on channel 1, -72 Hz on 40, 1 Hz each: reference -51.3 +/- 3.6 ppm
+ */
+export function attribute(unknowns: readonly Unknown[], rows: readonly AttributionRow[]): Attributed[] {
+  if (rows.some(r => !(r.standardUncertaintyHz > 0)) || unknowns.some(u => !(u.priorSigma > 0))) throw new CoreError('out-of-range', 'an uncertainty of nought')
+  const n = unknowns.length
+  const normal = unknowns.map((u, i) => unknowns.map((v, j) => (i === j ? u.priorSigma ** -2 : 0) + rows.reduce((s, r) => s + (r.coefficients[u.name] ?? 0) * (r.coefficients[v.name] ?? 0) / r.standardUncertaintyHz ** 2, 0)))
+  const right = unknowns.map(u => rows.reduce((s, r) => s + (r.coefficients[u.name] ?? 0) * r.errorHz / r.standardUncertaintyHz ** 2, 0))
+  const covariance = inverse(normal)
+  const values = covariance.map(row => row.reduce((s, c, j) => s + c * right[j]!, 0))
+  const sigmas = covariance.map((row, i) => Math.sqrt(row[i]!))
+  return unknowns.map(({ name, priorSigma }, i) => {
+    const confusedWith = Array.from({ length: n }, (_, j) => j).filter(j => j !== i && Math.abs(covariance[i]![j]!) / (sigmas[i]! * sigmas[j]!) > CONFUSED && sigmas[i]! > DETERMINED * priorSigma).map(j => unknowns[j]!.name)
+    const determined = sigmas[i]! <= DETERMINED * priorSigma
+    return { name, value: values[i]!, sigma: sigmas[i]!, confusedWith, verdict: !determined ? 'unknown' : Math.abs(values[i]!) > OFF_SIGMA * sigmas[i]! ? 'off' : 'right' }
+  })
+}
+
+/** Inverse of a small positive definite matrix, by Gauss and Jordan. */
+function inverse(matrix: readonly (readonly number[])[]): number[][] {
+  const n = matrix.length
+  const work = matrix.map((row, i) => [...row, ...Array.from({ length: n }, (_, j) => i === j ? 1 : 0)])
+  for (let k = 0; k < n; k++) {
+    const pivot = work.slice(k).reduce((best, row, i) => Math.abs(row[k]!) > Math.abs(work[best]![k]!) ? k + i : best, k)
+    ;[work[k], work[pivot]] = [work[pivot]!, work[k]!]
+    const scale = work[k]![k]!
+    work[k] = work[k]!.map(v => v / scale)
+    for (let i = 0; i < n; i++) {
+      if (i === k) continue
+      const factor = work[i]![k]!
+      work[i] = work[i]!.map((v, j) => v - factor * work[k]![j]!)
+    }
+  }
+  return work.map(row => row.slice(n))
+}

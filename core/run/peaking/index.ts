@@ -1,0 +1,1 @@
+export { NEW_GUIDE, guided, type PeakGuide, type PeakLook, type PeakWord } from './peakGuide'
