@@ -12,7 +12,7 @@ export function controlServer(bench: SimulatedBench): Server {
   return createServer((request, response) => {
     route(bench, request).then(
       body => body instanceof Recorded ? body.send(response) : send(response, 200, body),
-      (error: unknown) => send(response, error instanceof CoreError || error instanceof ValidationError || error instanceof SyntaxError ? 400 : 500, { message: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) => send(response, error instanceof CoreError || error instanceof ValidationError || error instanceof SyntaxError ? 400 : 500, { message: error instanceof Error ? error.message : String(error), code: error instanceof CoreError ? error.code : 'invalid-field' }),
     )
   })
 }

@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import type { CoreErrorCode } from '../../core/errors'
 import { LESSONS, reviewOf, type PracticeRecord } from '../../core/practice'
 import { BENCH_KITS } from '../../core/instrument/simulated'
 import { RIG_FAULTS, preparedScenario, surpriseScenario, type Scenario } from '../../core/rig'
@@ -12,6 +13,8 @@ import { ApiError } from '../utils/apiError'
 import { startJob } from './jobs'
 import { pointInstruments } from './simulatedInstruments'
 
+/** Which field of a change a refusal of the bench belongs to. */
+const FIELDS: Readonly<Partial<Record<CoreErrorCode, string>>> = { 'unknown-channel': 'channel', 'unknown-adjuster': 'adjusters', 'unknown-item': 'replace', 'unknown-sheet': 'designId' }
 const AWAY = 'No simulated set runs beside this server. It comes with "npm run demo".'
 
 function benchUrl(): string {
@@ -24,8 +27,9 @@ function benchUrl(): string {
 export async function benchRequest<T = PracticeState>(path: '/state' | '/change' | '/session' | '/record', body?: unknown): Promise<T> {
   const response = await fetch(benchUrl() + path, body === undefined ? {} : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
     .catch(() => { throw new ApiError(503, 'bench-away', 'The simulated set does not answer.') })
-  if (!response.ok) throw new ApiError(response.status === 400 ? 400 : 502, 'bench-away', ((await response.json()) as { message: string }).message)
-  return await response.json() as T
+  if (response.ok) return await response.json() as T
+  const { message, code } = await response.json() as { message: string, code: CoreErrorCode }
+  throw response.status === 400 ? new ApiError(400, code, message, FIELDS[code] ?? null) : new ApiError(502, 'bench-away', message)
 }
 
 /** What the dongle on the simulated bench records now: interleaved 32-bit floats. */

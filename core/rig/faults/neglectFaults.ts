@@ -2,7 +2,7 @@ import { truthOf } from '../assembly/truth'
 import { left, type RigFault } from './fault'
 
 /** As a barge radio comes in after forty years: everything stands where somebody or time left it. */
-const NEGLECTED: Readonly<Record<string, number>> = { CT1: 0.8912, CT2: 0.412, CT3: 0.4179, L1: 0.1, L2: -0.15, L3: 0.2, L4: -1.6, L5: 0.1, L6: -1.7, L7: 0, RV1: 0.78, RV2: 0.72, RV3: 0.3 }
+const NEGLECTED: Readonly<Record<string, number>> = { CT1: 0.8912, CT2: 0.412, CT3: 0.4179, L1: 0.1, L2: -0.15, L3: 0.2, L4: -1.6, L5: 0.1, L6: -1.8, L7: 0, RV1: 0.78, RV2: 0.72, RV3: 0.3 }
 const REFERENCE_HZ = 10_240_000
 
 export const NEGLECT_FAULTS: readonly RigFault[] = [
