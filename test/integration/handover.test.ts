@@ -41,7 +41,7 @@ describe('PDF', () => {
   it('for the shop: every judged row, units with micro, embedded fonts, vectors and no picture', async () => {
     const { text, bytes } = await pdf(`/api/jobs/${idOf(229)}/handover.pdf?copy=shop`)
     expect(text).toMatch(/Channel 20, high power Power, average 2\.80 W below 3\.82 W inside/)
-    expect(text).toMatch(/0\.35 [\u00b5\u03bc]V/)
+    expect(text).toMatch(/0\.40 [\u00b5\u03bc]V/)
     expect(text).toMatch(/issue 1 of/)
     const raw = Buffer.from(bytes).toString('latin1')
     expect(raw).toMatch(/\/FontFile[23]/)
