@@ -29,12 +29,15 @@ export interface OutputInput { readonly supplyV: number, readonly idleA: number,
 /** Peak envelope voltage [sqrt W] as a function of drive. */
 export interface AmplitudeLaw { readonly saturationV: number, readonly threshold: number, readonly sharpness: number }
 
+/** A little too little idle current hardly shows, none at all does (a shape, not fitted to a device). */
+const LACKING_POWER = 4
+
 /** What an output stage makes of drive as it is biased, supplied and heated now. Source: P ~ V^2 / R with a rail-limited swing (C39). */
 export const outputStage = memoryless('output stage', (p: OutputStage, { supplyV, idleA, junctionC }: OutputInput): AmplitudeLaw => {
   const fade = between(0.02, 1, 1 - p.fadePerK * Math.max(0, junctionC - p.fadeFromC))
   const powerW = p.dead || p.shortOhm !== null ? 0 : p.saturatedW * (supplyV / p.nominalV) ** 2 * fade
   const lacking = p.idleA > 0 ? between(0, 1, 1 - idleA / p.idleA) : 0
-  return { saturationV: Math.sqrt(powerW), threshold: p.cutoffRatio * lacking ** 2, sharpness: p.sharpness }
+  return { saturationV: Math.sqrt(powerW), threshold: p.cutoffRatio * lacking ** LACKING_POWER, sharpness: p.sharpness }
 })
 
 /** Envelope [sqrt W] for a drive relative to the one that saturates. */
