@@ -116,7 +116,6 @@ try {
   await run.keyboard.press('[')
   await run.keyboard.press('p')
   await run.waitForTimeout(1200)
-  await run.screenshot({ path: join(OUT, 'align-with-simulated-set.png') })
   await run.keyboard.press('p')
   await run.click('[data-step="A1.3"]')
   await hands({ keyed: false })
