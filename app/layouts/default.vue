@@ -1,17 +1,18 @@
 <script setup lang="ts">
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import { useTheme } from 'vuetify'
 import KeysDialog from '../components/frame/KeysDialog.vue'
 import ReadoutRail from '../components/frame/ReadoutRail.vue'
 import SideNav from '../components/frame/SideNav.vue'
 import OutboxNotice from '../components/frame/OutboxNotice.vue'
-import PracticeControls from '../components/practice/PracticeControls.vue'
 import { useBenchKeys } from '../composables/useBenchKeys'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useLiveStore } from '../stores/live'
 import { useOutboxStore } from '../stores/outbox'
 import { usePracticeStore } from '../stores/practice'
 
+/** Only who practises needs the hands. */
+const PracticeControls = defineAsyncComponent(() => import('../components/practice/PracticeControls.vue'))
 const route = useRoute()
 const theme = useTheme()
 const chosen = useCookie<'day' | 'night'>('theme', { default: () => 'day', maxAge: 31_536_000 })

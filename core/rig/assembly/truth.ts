@@ -62,7 +62,13 @@ export function work(state: RigState): Worked {
   const { junctionC } = heatPath.respond(state.parts.heat, { heatW: 0, ambientC: state.surroundings.ambientC }, state.memory.heat)
   const shared = { design, state, at, f, locked: loop.locked, lockS: loop.lockS, controlV: loop.controlV }
   if (state.parts.valves) return { ...shared, ...valveWork(design, state, at, f) }
-  const run = (v: number) => transmit(design, state, at, f, loop.locked, v, junctionC)
+  // The supply asks for the same voltage again and again: the transmitter is made once for each.
+  const made = new Map<number, Transmission>()
+  const run = (v: number) => {
+    const there = made.get(v) ?? transmit(design, state, at, f, loop.locked, v, junctionC)
+    made.set(v, there)
+    return there
+  }
   const { setV, limitA, foldback, leadOhm } = { setV: state.surroundings.supplyV, ...state.surroundings }
   const supply = benchSupply.respond({ setV, limitA, foldback, leadOhm }, { drawA: v => restA(design, state, v) + drawnBy(run(v)) }, null)
   return { ...shared, tx: run(supply.setV), plate: null, supplyV: supply.setV, supplyA: supply.currentA, limiting: supply.limiting }
