@@ -26,7 +26,10 @@ async function draw() {
   ], {
     height: 330, margin: { l: 52, r: 56, t: 8, b: 44 }, paper_bgcolor: 'transparent', plot_bgcolor: 'transparent', hovermode: 'closest', legend: { orientation: 'h', y: 1.15 },
     font: { family: getComputedStyle(host.value).getPropertyValue('--v-font-body'), size: 12.5, color: token('--ink') },
-    xaxis: { title: { text: 'minutes' }, range: [minutes(props.beginS), minutes(trace.at(-1)!.atS)], gridcolor: token('--line'), zeroline: false }, yaxis: { title: { text: 'W' }, rangemode: 'tozero', gridcolor: token('--line') }, yaxis2: { overlaying: 'y', side: 'right', title: { text: '\u00b0C' }, showgrid: false },
+    xaxis: { title: { text: 'minutes' }, range: [minutes(props.beginS), minutes(trace.at(-1)!.atS)], gridcolor: token('--line'), zeroline: false },
+    yaxis: { title: { text: 'W' }, rangemode: 'tozero', gridcolor: token('--line') },
+    // Its own round ticks: an overlaid axis otherwise takes its places from the other one.
+    yaxis2: { overlaying: 'y', side: 'right', title: { text: '\u00b0C' }, tickmode: 'auto', showgrid: false },
     shapes: [...keyedSpans(trace).map(([from, to]) => span(from, to, { fillcolor: token('--accent'), opacity: 0.13, line: { width: 0 } })), span(props.atS, props.atS, { line: { color: token('--ink'), width: 2 } })],
   }, { displaylogo: false, responsive: true, displayModeBar: false })
 }
