@@ -156,6 +156,18 @@ describe('another kit, another set', () => {
     expect((await bench.change({ warmByS: 1300 })).session.lesson).toEqual({ id: 'carrier', done: 1 })
     await expect(bench.begin({ lessonId: 'nothing', kitId: 'usual' })).rejects.toMatchObject({ code: 'unknown-item' })
   })
+  it('a warm-up that is passed, then a key: no power stands in the record before the key', async () => {
+    await bench.change({ warmByS: 1200 })
+    await bench.change({ keyed: true })
+    now += 5
+    await bench.change({ keyed: false })
+    const { trace } = bench.record()
+    const first = trace.findIndex(t => t.keyed)
+    expect(trace[first]!.powerW).toBeGreaterThan(0.5)
+    expect(trace[first - 1]).toMatchObject({ atS: trace[first]!.atS, keyed: false, powerW: 0 })
+    expect(trace.filter(t => !t.keyed).every(t => t.powerW === 0)).toBe(true)
+    expect(trace.at(-1)).toMatchObject({ keyed: false, atS: trace.at(-2)!.atS })
+  })
   it('keeps what was done and how the set fared, for the review', async () => {
     await begin()
     await bench.change({ keyed: true })

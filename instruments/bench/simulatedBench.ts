@@ -76,6 +76,7 @@ export class SimulatedBench {
       this.note({ kind: 'pass', seconds: warmByS }, null)
       this.state = advance(this.state, warmByS)
       this.looked = null
+      this.tracePoint()
     }
     if (plug) await this.plug(plug.key, plug.pluggedIn)
     return this.view()
@@ -85,7 +86,11 @@ export class SimulatedBench {
     this.catchUp()
     for (const action of actions) {
       const { state, motion } = act(this.state, action)
+      const keys = state.controls.keyed !== this.state.controls.keyed
+      // A point on each side of a key: a line across it would show power that was not there.
+      if (keys) this.tracePoint()
       this.state = state
+      if (keys) this.tracePoint()
       if (action.kind === 'turn') this.motion = motion
       this.note(action, motion)
     }
@@ -154,10 +159,13 @@ export class SimulatedBench {
     this.state = advance(this.state, nowS - this.reachedS)
     this.reachedS = nowS
     this.looked = null
-    const at = this.sessionS()
-    if (at - (this.trace.at(-1)?.atS ?? -Infinity) < TRACE_EVERY_S || this.trace.length >= MOST_TRACE) return
+    if (this.sessionS() - (this.trace.at(-1)?.atS ?? -Infinity) >= TRACE_EVERY_S) this.tracePoint()
+  }
+
+  private tracePoint(): void {
+    if (this.trace.length >= MOST_TRACE) return
     const { values, junctionC, channelHz } = truthOf(this.state)
-    this.trace.push({ atS: at, powerW: values.powerW ?? 0, keyed: this.state.controls.keyed, junctionC, supplyA: values.supplyA ?? 0, errorHz: values.carrierHz ? values.carrierHz - channelHz : null })
+    this.trace.push({ atS: this.sessionS(), powerW: values.powerW ?? 0, keyed: this.state.controls.keyed, junctionC, supplyA: values.supplyA ?? 0, errorHz: values.carrierHz ? values.carrierHz - channelHz : null })
   }
 
   /** Time of the session, passed warm-up included [s]. */
