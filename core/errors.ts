@@ -5,7 +5,7 @@ export const CORE_ERROR_CODES = [
   'not-a-number', 'out-of-range', 'unknown-unit', 'unknown-channel', 'unknown-plan', 'unknown-rule-set',
   'unknown-quantity', 'unknown-sheet', 'unknown-step', 'unknown-point', 'unknown-adjuster', 'unknown-profile',
   'malformed-answer', 'no-signal', 'nothing-to-judge', 'unknown-observable', 'unknown-cause', 'unknown-condition', 'unknown-item',
-  'bad-recording', 'unknown-format',
+  'bad-recording', 'unknown-format', 'unknown-line', 'bad-sheet',
 ] as const
 
 export type CoreErrorCode = typeof CORE_ERROR_CODES[number]

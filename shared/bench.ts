@@ -1,6 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import type { Stage, WaitsFor, WarmUp } from '../core/work'
+import type { SetKind } from '../core/sheet'
 import type { Job } from './job'
 
 /** Benches of the shop; the shelf is what lies on none. */
@@ -15,6 +16,8 @@ export type BenchOrder = InferType<typeof benchOrder>['order']
 /** A job on the bench page: where it stands, computed from its events. */
 export interface JobSummary {
   readonly job: Job
+  readonly model: string
+  readonly kind: SetKind
   readonly done: Readonly<Record<Stage, boolean>>
   readonly nextStepTitle: string | null
   readonly waitsFor: WaitsFor | null

@@ -1,6 +1,7 @@
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
 import { BOUNDS, QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '../core/run'
+import { RUN_EVENT_BODIES } from './runEvents'
 import { WORK_EVENT_BODIES } from './workEvents'
 import { MODES } from '../core/rules'
 import { COVERAGES } from '../core/sheet'
@@ -54,6 +55,7 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
   'item-settled': { itemId: string().max(60).required(), text: text('How it was settled').required() },
   'handed-over': { text: text('Handed over').defined() },
   ...WORK_EVENT_BODIES,
+  ...RUN_EVENT_BODIES,
 }
 
 /** Any event of a job; unknown kinds and unknown fields are refused by name. */

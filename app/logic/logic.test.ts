@@ -145,13 +145,13 @@ describe('handover', () => {
 })
 
 describe('finding and failing', () => {
-  const job = (number: number, owner: string, serial: string) => ({ job: { number, owner, serial, sheetId: 'osmund-27f', complaint: 'weak' } as Job })
+  const job = (number: number, owner: string, serial: string) => ({ job: { number, owner, serial, sheetId: 'osmund-27f', complaint: 'weak' } as Job, model: 'Osmund 27F' })
   it('finds a job by any of its words', () => {
     const jobs = [job(231, 'Barge Heron', '41877'), job(230, 'Quarry', '41190')]
-    expect(findJobs(jobs, 'heron osmund', () => 'Osmund 27F')).toHaveLength(1)
-    expect(findJobs(jobs, 'W-0230', () => '')).toHaveLength(1)
-    expect(findJobs(jobs, '', () => '')).toHaveLength(2)
-    expect(findJobs(jobs, 'zebra', () => '')).toHaveLength(0)
+    expect(findJobs(jobs, 'heron osmund')).toHaveLength(1)
+    expect(findJobs(jobs, 'W-0230')).toHaveLength(1)
+    expect(findJobs(jobs, '')).toHaveLength(2)
+    expect(findJobs(jobs, 'zebra')).toHaveLength(0)
   })
   it.each([
     [{ statusCode: 422, data: { data: { code: 'unknown-channel', field: null, message: 'no channel 41' } } }, { words: 'no channel 41', passing: false }],

@@ -7,10 +7,10 @@ import JobRow from '../components/job/JobRow.vue'
 import { useBenchKeys } from '../composables/useBenchKeys'
 import type { Failure } from '../logic/failureWords'
 import { findJobs } from '../logic/findJobs'
-import { modelSheet } from '../../core/sheet'
 import { useBlockedStore } from '../stores/blocked'
 import { useJobsStore } from '../stores/jobs'
 import { useRulesStore } from '../stores/rules'
+import { useSheetsStore } from '../stores/sheets'
 import type { Intake } from '../../shared/job'
 
 /** A bench page is looked at far more often than a set is taken in, or a week is blocked. */
@@ -19,6 +19,7 @@ const IntakeForm = defineAsyncComponent(() => import('../components/job/IntakeFo
 const store = useJobsStore()
 const rules = useRulesStore()
 const blocked = useBlockedStore()
+const sheets = useSheetsStore()
 const takenOpen = ref(false)
 const starting = ref(false)
 const busy = ref(false)
@@ -26,8 +27,7 @@ const failure = ref<Failure | null>(null)
 const search = ref('')
 const searchField = ref<HTMLInputElement | null>(null)
 const EMPTY: Intake = { owner: '', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '', complaint: '', claims: [], accessories: '', boxNote: '', mayDo: '', promisedOn: null }
-const model = (id: string) => modelSheet(id).model
-const found = computed(() => findJobs(store.items ?? [], search.value, model))
+const found = computed(() => findJobs(store.items ?? [], search.value))
 const onBench = computed(() => found.value.filter(i => i.job.onBench))
 const away = computed(() => found.value.filter(i => !i.job.onBench))
 
@@ -39,6 +39,7 @@ async function start(intake: Intake) {
   else await navigateTo(`/jobs/${result.id}/as-found`)
 }
 function openForm() {
+  void sheets.load()
   starting.value = true
   store.earlier = []
   failure.value = null
@@ -63,7 +64,7 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
       <h1>Take in a set</h1>
       <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
       <div class="with-aside">
-        <IntakeForm :initial="EMPTY" :rule-sets="rules.all" :blocked="blocked.items" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+        <IntakeForm :initial="EMPTY" :rule-sets="rules.all" :models="sheets.list" :blocked="blocked.items" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
         <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
       </div>
     </template>
@@ -84,8 +85,8 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
         <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
         <NextUseful v-if="search === ''" :here="onBench" :blocked="blocked.items" :now-ms="nowMs" @switch-on="store.switchOn" />
         <BenchBoard v-if="search === '' && onBench.length > 0" :here="onBench" :now-ms="nowMs" @place="store.place" />
-        <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" :now-ms="nowMs" /></template>
-        <template v-if="away.length > 0"><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :model="model(i.job.sheetId)" :now-ms="nowMs" /></template>
+        <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
+        <template v-if="away.length > 0"><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
       </template>
     </template>
   </div>

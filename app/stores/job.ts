@@ -2,8 +2,8 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '../../core/claims'
-import type { JobEvent } from '../../core/run'
-import { sheetOf } from '../../core/sheet'
+import { jobSheet, standing, type JobEvent } from '../../core/run'
+import type { ModelSheet } from '../../core/sheet'
 import { jobState } from '../../core/work'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import type { Job, JobChange, JobPatch } from '../../shared/job'
@@ -11,6 +11,7 @@ import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
 import { useOutboxStore } from './outbox'
 import { useRulesStore } from './rules'
+import { useSheetsStore } from './sheets'
 
 type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
 
@@ -26,11 +27,14 @@ export const useJobStore = defineStore('job', () => {
   /** true: shown from this browser's memory, because the server did not answer */
   const fromMemory = ref(false)
 
-  const events = computed<JobEvent[]>(() => {
+  const base = shallowRef<ModelSheet | null>(null)
+  /** everything that was entered, also what was struck out */
+  const entered = computed<JobEvent[]>(() => {
     const known = new Set(stored.value.map(e => e.id))
     return [...stored.value, ...outbox.entries.filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id)).map(e => e.event)]
   })
-  const sheet = computed(() => job.value ? sheetOf(job.value) : null)
+  const events = computed(() => standing(entered.value))
+  const sheet = computed(() => job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null)
   const rules = computed(() => job.value ? rulesStore.of(job.value.ruleSetId) : null)
   const state = computed(() => sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null)
   const run = computed(() => state.value?.run ?? null)
@@ -61,11 +65,12 @@ export const useJobStore = defineStore('job', () => {
     failure.value = null
     await Promise.all([outbox.reload(), rulesStore.load()])
     try {
-      const answer = await $fetch<{ job: Job, events: JobEvent[] }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
+      const answer = await $fetch<{ job: Job, events: JobEvent[], sheet: ModelSheet }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
+      base.value = useSheetsStore().keep(answer.sheet)
       job.value = answer.job
       stored.value = answer.events
       fromMemory.value = false
-      await saveSnapshot(answer.job, answer.events)
+      await saveSnapshot(answer.job, answer.events, answer.sheet)
       void outbox.flush()
     }
     catch (error) {
@@ -80,6 +85,7 @@ export const useJobStore = defineStore('job', () => {
     const snapshot = why.passing ? await loadSnapshot(id) : null
     failure.value = why
     if (!snapshot) return
+    base.value = snapshot.sheet
     job.value = snapshot.job
     stored.value = snapshot.events
     fromMemory.value = true
@@ -93,7 +99,7 @@ export const useJobStore = defineStore('job', () => {
     if (!job.value) return
     const whole = { ...event, id: uuid(), atMs: Date.now() } as JobEvent
     await outbox.append(job.value.id, whole)
-    await saveSnapshot(job.value, stored.value)
+    if (base.value) await saveSnapshot(job.value, stored.value, base.value)
   }
 
   /** What was handed over so far; without an answer the list stays as it was. */
@@ -117,5 +123,5 @@ export const useJobStore = defineStore('job', () => {
     return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(answer => answer.job, () => null)
   }
 
-  return { job, events, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, keptChallenges, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change, peek }
+  return { job, base, events, entered, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, keptChallenges, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change, peek }
 })

@@ -1,5 +1,6 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { JobEvent } from '../../core/run'
+import type { ModelSheet } from '../../core/sheet'
 import type { Job } from '../../shared/job'
 
 /** An event that was kept in this browser and is on its way to the server. */
@@ -11,9 +12,12 @@ export interface OutboxEntry {
   readonly refused: string | null
 }
 
+/** A job as this browser last knew it, with the revision of the sheet that it began with. */
+export interface Snapshot { readonly job: Job, readonly events: JobEvent[], readonly sheet: ModelSheet }
+
 interface Schema extends DBSchema {
   outbox: { key: number, value: OutboxEntry, indexes: { job: string } }
-  snapshot: { key: string, value: { job: Job, events: JobEvent[] } }
+  snapshot: { key: string, value: Snapshot }
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null
@@ -49,10 +53,12 @@ export async function markRefused(entry: OutboxEntry, words: string): Promise<vo
 }
 
 /** The last known state of a job, for when neither server nor database is there. */
-export async function saveSnapshot(job: Job, events: readonly JobEvent[]): Promise<void> {
-  await (await database()).put('snapshot', plain({ job, events: [...events] }), job.id)
+export async function saveSnapshot(job: Job, events: readonly JobEvent[], sheet: ModelSheet): Promise<void> {
+  await (await database()).put('snapshot', plain({ job, events: [...events], sheet }), job.id)
 }
 
-export async function loadSnapshot(jobId: string): Promise<{ job: Job, events: JobEvent[] } | null> {
-  return await (await database()).get('snapshot', jobId) ?? null
+export async function loadSnapshot(jobId: string): Promise<Snapshot | null> {
+  const found = await (await database()).get('snapshot', jobId)
+  // One that an older version of this page kept has no sheet: it is asked for again.
+  return found?.sheet ? found : null
 }

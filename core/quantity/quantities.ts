@@ -36,6 +36,8 @@ export const QUANTITIES = {
   stageIdleA: { label: 'Idle current of the output stage', symbol: 'Iq', siUnit: 'A', shownUnit: 'mA', perSi: 1000, min: 0, max: 10 },
   plateA: { label: 'Plate current', symbol: 'Ia', siUnit: 'A', shownUnit: 'mA', perSi: 1000, min: 0, max: 5 },
   gateV: { label: 'Gate voltage', symbol: 'Vg', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 30 },
+  probeV: { label: 'RF probe', symbol: 'V probe', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 300 },
+  agcV: { label: 'AGC voltage', symbol: 'V AGC', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 30 },
   swr: { label: 'SWR', symbol: 'SWR', siUnit: 'ratio', shownUnit: ': 1', perSi: 1, min: 1, max: 100 },
   menuCode: { label: 'Menu value', symbol: 'code', siUnit: 'code', shownUnit: 'hex', perSi: 1, min: 0, max: 65_535 },
   supplyV: { label: 'Supply', symbol: 'V', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 1000 },

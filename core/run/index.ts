@@ -1,7 +1,10 @@
 // What can happen
 export { JOB_EVENT_KINDS, PHASES, type AdjusterTurned, type HandedOver, type ItemSettled, type JobEvent, type NoteMade, type Phase, type ReadingStruck, type RowConditions, type RowTaken, type StepConfirmed, type StepReopened } from './jobEvent'
 export * from './workEvent'
+export * from './runEvent'
 // What follows from it
+export { canBeStruck, standing } from './standing'
+export { jobSheet, keyDownTotals } from './jobSheet'
 export { history, type History, type TakenReading, type Turn } from './history'
 export { missingNeeds, runState, type Next, type NextReason, type RunState } from './runState'
 export type { StepState, StepStatus, WantState } from './stepState'

@@ -1,5 +1,6 @@
 import type { Reading } from '../quantity'
 import type { ConditionsAsked } from '../sheet'
+import { RUN_EVENT_KINDS, type RunEvent } from './runEvent'
 import { WORK_EVENT_KINDS, type WorkEvent } from './workEvent'
 
 export const PHASES = ['as-found', 'adjusting', 'as-left', 'soak'] as const
@@ -36,6 +37,6 @@ export interface ItemSettled extends EventBase { readonly kind: 'item-settled', 
 export interface HandedOver extends EventBase { readonly kind: 'handed-over', readonly text: string }
 
 /** Everything that can happen to a job after intake. Append only; the order of the list is the order of events. */
-export type JobEvent = RowTaken | ReadingStruck | AdjusterTurned | StepConfirmed | StepReopened | NoteMade | ItemSettled | HandedOver | WorkEvent
+export type JobEvent = RowTaken | ReadingStruck | AdjusterTurned | StepConfirmed | StepReopened | NoteMade | ItemSettled | HandedOver | WorkEvent | RunEvent
 
-export const JOB_EVENT_KINDS = ['row-taken', 'reading-struck', 'adjuster-turned', 'step-confirmed', 'step-reopened', 'note', 'item-settled', 'handed-over', ...WORK_EVENT_KINDS] as const satisfies readonly JobEvent['kind'][]
+export const JOB_EVENT_KINDS = ['row-taken', 'reading-struck', 'adjuster-turned', 'step-confirmed', 'step-reopened', 'note', 'item-settled', 'handed-over', ...WORK_EVENT_KINDS, ...RUN_EVENT_KINDS] as const satisfies readonly JobEvent['kind'][]

@@ -2,6 +2,7 @@ import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { history, type History, type Turn } from './history'
 import type { JobEvent, ItemSettled, NoteMade } from './jobEvent'
+import { standing } from './standing'
 import { stepState, type StepState } from './stepState'
 
 /** Why a step is the next one. */
@@ -31,10 +32,11 @@ export interface RunState {
  *
  * @param sheet revision the job was made with
  * @param rules rule set in force
- * @param events in order; any order is accepted, no reading is lost
+ * @param all events in order; any order is accepted, those that were struck out do not count, no reading is lost
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
-export function runState(sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[]): RunState {
+export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): RunState {
+  const events = standing(all)
   const past = history(sheet, events)
   const steps: StepState[] = []
   for (const step of sheet.procedure) {

@@ -32,8 +32,8 @@ export interface StepState {
 
 /** Latest current (not struck, not stale) value at a step. */
 export function currentReadingOf(past: History): ReadingOf {
-  return (stepId: string, quantity: Quantity) =>
-    past.readings.findLast(t => t.row.stepId === stepId && t.reading.quantity === quantity && t.struck === null && t.staleBy.length === 0)?.reading.value
+  return (stepId: string, quantity: Quantity, pointId?: string) =>
+    past.readings.findLast(t => t.row.stepId === stepId && (pointId === undefined || t.row.pointId === pointId) && t.reading.quantity === quantity && t.struck === null && t.staleBy.length === 0)?.reading.value
 }
 
 /** State of one step; `skipSource` is the state of the step named by skipIf. */

@@ -1,14 +1,17 @@
 // The shape of a sheet
 export { COVERAGES, type Coverage } from './modelSheet'
-export type { Adjuster, AdjusterRole, MeasurePoint, ModelSheet, OwedItem, SetKind, SetState, SpecLine, Step, StepCriterion, TargetSpec, Want } from './modelSheet'
+export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES, SET_KINDS } from './modelSheet'
+export type { Adjuster, AdjusterKind, AdjusterRole, BiasRule, BoardPicture, BoardPlace, BoardSide, MeasurePoint, MixedFrequency, MixingScheme, ModelSheet, Oscillator, OwedItem, OwnInspectionItem, SetKind, SetState, SpecLine, Step, StepAction, StepCriterion, TargetSpec, TestPoint, TypicalFault, Want } from './modelSheet'
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
 export { conditionsAsked, sameConditions, type ConditionsAsked } from './conditionsAsked'
 export { applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
-export { sheetOf } from './sheetOf'
 export { adjusterOf, pointOf, stepOf } from './lookup'
+// Written, corrected, put in order
+export * from './authoring'
+export { SHEET_TEMPLATES, TO_BE_FOUND, blankSheet, fromTemplate, type SheetTemplate } from './templates/templates'
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
 export { GOES_STALE, isOfReceiver, topicOf, type Topic } from './staleness'

@@ -5,8 +5,8 @@ import type { TargetSpec } from './modelSheet'
 /** Window and the nominal that an error is told against (null: the value itself is shown). */
 export interface ResolvedTarget { readonly window: Window, readonly nominalHz: number | null }
 
-/** The latest current value of a quantity at a step, or undefined when there is none yet. */
-export type ReadingOf = (stepId: string, quantity: Quantity) => number | undefined
+/** The latest current value of a quantity at a step (and, if given, at one of its points), or undefined when there is none yet. */
+export type ReadingOf = (stepId: string, quantity: Quantity, pointId?: string) => number | undefined
 
 /**
  * Makes a sheet's target absolute.
@@ -27,6 +27,11 @@ export function resolveTarget(spec: TargetSpec, planId: string, channel: number 
       const value = readingOf(spec.stepId, spec.quantity)
       if (value === undefined) return null
       return { window: { low: value * spec.lowRatio, high: value * spec.highRatio, aim: value }, nominalHz: null }
+    }
+    case 'above-reading': {
+      const value = readingOf(spec.stepId, spec.quantity, spec.pointId)
+      if (value === undefined) return null
+      return { window: { low: value + spec.low, high: value + spec.high, aim: value + spec.aim }, nominalHz: null }
     }
   }
 }

@@ -46,6 +46,8 @@ export function topicOf(quantity: Quantity, { lowPower, mode, toneHz }: Pick<Set
     case 'depthNegativeRatio': return 'depth'
     case 'deviationPositiveHz':
     case 'deviationNegativeHz': return 'deviation'
+    case 'probeV': return 'power'
+    case 'agcV': return 'receiver'
     case 'harmonicDbc':
     case 'adjacentDbc': return 'purity'
     case 'imd3Db':

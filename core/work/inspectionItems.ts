@@ -31,5 +31,6 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
 ]
 
 export function inspectionItems(sheet: ModelSheet): InspectionItem[] {
-  return INSPECTION_ITEMS.filter(i => i.kinds === null || i.kinds.includes(sheet.kind))
+  const own = (sheet.inspection ?? []).map(i => item(i.id, i.lookFor, i.good, i.bad))
+  return [...INSPECTION_ITEMS.filter(i => i.kinds === null || i.kinds.includes(sheet.kind)), ...own]
 }

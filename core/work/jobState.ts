@@ -1,4 +1,4 @@
-import { compareMatrix, matrixState, openItems, runState, type ComparedCell, type JobEvent, type OpenItem, type RowState, type RunState } from '../run'
+import { compareMatrix, matrixState, openItems, runState, standing, type ComparedCell, type JobEvent, type OpenItem, type RowState, type RunState } from '../run'
 import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { reminders, type Reminder } from './inspection'
@@ -20,7 +20,8 @@ export interface JobState {
  * A job as a pure function of its events: nothing is stored that could disagree with the record.
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
-export function jobState(sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[]): JobState {
+export function jobState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): JobState {
+  const events = standing(all)
   const run = runState(sheet, rules, events)
   const asFound = matrixState(sheet, rules, run.history, 'as-found')
   const asLeft = matrixState(sheet, rules, run.history, 'as-left')

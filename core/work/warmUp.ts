@@ -10,13 +10,13 @@ const FORGOTTEN_MS = 12 * 3_600_000
 export interface WarmUp { readonly sinceMs: number, readonly warmAtMs: number }
 
 /** The set's warm-up, if it was switched on lately; null = cold as far as anybody said. */
-export function warmUp(sheet: ModelSheet, events: readonly JobEvent[], nowMs: number): WarmUp | null {
+export function warmUp(sheet: Pick<ModelSheet, 'kind'>, events: readonly JobEvent[], nowMs: number): WarmUp | null {
   const begun = events.findLast(e => e.kind === 'warm-up-begun')
   if (!begun || nowMs - begun.atMs > FORGOTTEN_MS) return null
   return { sinceMs: begun.atMs, warmAtMs: begun.atMs + warmMinutes(sheet) * 60_000 }
 }
 
-export function warmMinutes(sheet: ModelSheet): number {
+export function warmMinutes(sheet: Pick<ModelSheet, 'kind'>): number {
   return WARM_MIN[sheet.kind] ?? USUAL_WARM_MIN
 }
 

@@ -1,6 +1,6 @@
-import type { JobEvent } from '../../core/run'
+import { jobSheet, standing as standingEvents, type JobEvent } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
-import { sheetOf } from '../../core/sheet'
+import type { ModelSheet } from '../../core/sheet'
 import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '../../core/work'
 import type { JobSummary } from '../../shared/bench'
 import type { Job } from '../../shared/job'
@@ -8,6 +8,7 @@ import { pool } from '../db/pool'
 import { selectJobsAway, selectJobsHere } from '../db/queries/job'
 import { selectEvents, selectLastSeqs } from '../db/queries/jobEvent'
 import { everyRuleSet } from './rules'
+import { baseSheets } from './sheetBook'
 
 /** Jobs handed over that the bench page still lists; the others are found by search. */
 const LISTED_AWAY = 6
@@ -15,7 +16,7 @@ const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage,
 const MOST_KEPT = 1000
 
 /** What follows from the events of a job, without the job itself. */
-type Standing = Omit<JobSummary, 'job' | 'warmUp'> & { readonly events: readonly JobEvent[] }
+type Standing = Omit<JobSummary, 'job' | 'model' | 'kind' | 'warmUp'> & { readonly events: readonly JobEvent[] }
 
 /** Computed once per last event and rule set: the list is asked for far more often than anything happens. Any process can make it anew. */
 const kept = new Map<string, { readonly until: string, readonly standing: Standing }>()
@@ -23,23 +24,22 @@ const kept = new Map<string, { readonly until: string, readonly standing: Standi
 /** Everything that is here with where it stands, and what was handed over last. */
 export async function benchList(): Promise<JobSummary[]> {
   const [here, away] = await Promise.all([selectJobsHere(pool), selectJobsAway(pool, LISTED_AWAY)])
-  const [seqs, rules] = await Promise.all([selectLastSeqs(pool, here.map(j => j.id)), everyRuleSet(pool)])
+  const [seqs, rules, sheetOf] = await Promise.all([selectLastSeqs(pool, here.map(j => j.id)), everyRuleSet(pool), baseSheets(pool, [...here, ...away])])
   const untilOf = (job: Job) => `${seqs.get(job.id) ?? 0} ${JSON.stringify(rules.get(job.ruleSetId))}`
   const changed = here.filter(j => kept.get(j.id)?.until !== untilOf(j))
   const events = await selectEvents(pool, changed.map(j => j.id))
   if (kept.size > MOST_KEPT) kept.clear()
   const nowMs = Date.now()
   const summaries = here.map((job) => {
-    const standing = changed.includes(job) ? standingOf(job, events.get(job.id)!, rules.get(job.ruleSetId)!) : kept.get(job.id)!.standing
+    const standing = changed.includes(job) ? standingOf(jobSheet(sheetOf(job), job.schools, events.get(job.id)!), standingEvents(events.get(job.id)!), rules.get(job.ruleSetId)!) : kept.get(job.id)!.standing
     kept.set(job.id, { until: untilOf(job), standing })
     const { events: ofJob, ...rest } = standing
-    return { ...rest, job, warmUp: warmUp(sheetOf(job), ofJob, nowMs) }
+    return { ...rest, job, model: sheetOf(job).model, kind: sheetOf(job).kind, warmUp: warmUp(sheetOf(job), ofJob, nowMs) }
   })
-  return [...summaries, ...away.map(handedOver)]
+  return [...summaries, ...away.map(job => handedOver(job, sheetOf(job)))]
 }
 
-function standingOf(job: Job, events: readonly JobEvent[], rules: RuleSet): Standing {
-  const sheet = sheetOf(job)
+function standingOf(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): Standing {
   const { run, done } = jobState(sheet, rules, events)
   return {
     done, waitsFor: waitsFor(events), stopped: warnings(sheet, events).includes('stays-off'), soakEndsAtMs: runningSoak(events)?.endsAtMs ?? null,
@@ -48,6 +48,6 @@ function standingOf(job: Job, events: readonly JobEvent[], rules: RuleSet): Stan
   }
 }
 
-function handedOver(job: Job): JobSummary {
-  return { job, done: ALL_DONE, nextStepTitle: null, waitsFor: null, stopped: false, warmUp: null, soakEndsAtMs: null, lastEventAtMs: null }
+function handedOver(job: Job, { model, kind }: ModelSheet): JobSummary {
+  return { job, model, kind, done: ALL_DONE, nextStepTitle: null, waitsFor: null, stopped: false, warmUp: null, soakEndsAtMs: null, lastEventAtMs: null }
 }

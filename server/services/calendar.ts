@@ -1,24 +1,24 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics'
 import type { JobEvent } from '../../core/run'
-import { modelSheet } from '../../core/sheet'
 import { runningSoak, waits } from '../../core/work'
 import { jobTag, type Job } from '../../shared/job'
 import { WAIT_WORDS } from '../../shared/words/workWords'
 import { pool } from '../db/pool'
 import { selectJobsHere } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
+import { baseSheets } from './sheetBook'
 
 /** Promised days, expected parts and ends of soaks of everything on the bench, as iCalendar (RFC 5545). */
 export async function benchCalendar(): Promise<string> {
   const jobs = await selectJobsHere(pool)
-  const events = await selectEvents(pool, jobs.map(j => j.id))
-  const { error, value } = createEvents(jobs.flatMap(job => entriesOf(job, events.get(job.id)!)), { calName: 'Diapason bench', productId: 'diapason' })
+  const [events, sheetOf] = await Promise.all([selectEvents(pool, jobs.map(j => j.id)), baseSheets(pool, jobs)])
+  const { error, value } = createEvents(jobs.flatMap(job => entriesOf(job, sheetOf(job).model, events.get(job.id)!)), { calName: 'Diapason bench', productId: 'diapason' })
   if (error) throw error
   return value!
 }
 
-function entriesOf(job: Job, events: readonly JobEvent[]): EventAttributes[] {
-  const name = `${jobTag(job.number)} ${modelSheet(job.sheetId, job.sheetRevision).model}`
+function entriesOf(job: Job, model: string, events: readonly JobEvent[]): EventAttributes[] {
+  const name = `${jobTag(job.number)} ${model}`
   const soak = runningSoak(events)
   return [
     ...(job.promisedOn ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} promised to ${job.owner}`)] : []),

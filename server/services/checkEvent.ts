@@ -1,7 +1,7 @@
 import { causeOf, observableOf } from '../../core/diagnose'
 import { CoreError } from '../../core/errors'
 import type { JobEvent } from '../../core/run'
-import { adjusterOf, pointOf, stepOf, type ModelSheet } from '../../core/sheet'
+import { adjusterOf, amended, lineValue, pointOf, stepOf, type ModelSheet } from '../../core/sheet'
 import { conditionOf, inspectionItems } from '../../core/work'
 
 /** Refuses an event that names what the sheet or the catalogues do not have. @throws {CoreError} unknown-... */
@@ -9,6 +9,8 @@ export function checkEvent(sheet: ModelSheet, event: JobEvent): void {
   if ('stepId' in event && event.stepId !== null) stepOf(sheet, event.stepId)
   switch (event.kind) {
     case 'adjuster-turned': return event.designators.forEach(d => adjusterOf(sheet, d))
+    case 'sheet-amended': return void amended(sheet, event.changes)
+    case 'line-confirmed': return void lineValue(sheet, event.line)
     case 'position-noted': return void adjusterOf(sheet, event.designator)
     case 'row-taken': return checkRow(sheet, event)
     case 'item-inspected': return checkItem(sheet, event.itemId)

@@ -1,5 +1,4 @@
 import type { JobRecord } from '../../core/formats'
-import { sheetOf } from '../../core/sheet'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import { jobTag, type Job } from '../../shared/job'
 import { pool } from '../db/pool'
@@ -10,6 +9,7 @@ import { renderPdf } from '../pdf/renderPdf'
 import { ApiError } from '../utils/apiError'
 import { jobWithEvents, requireJob } from './jobs'
 import { requireRules } from './rules'
+import { sheetOfJob } from './sheetBook'
 
 export async function issuesOf(jobId: string): Promise<HandoverIssue[]> {
   await requireJob(jobId)
@@ -33,7 +33,7 @@ export async function handoverPdf(jobId: string, copy: Copy, number: number | nu
   const issue = newest === null ? null : await frozenRecord(jobId, newest)
   const frozen = issue ? JSON.parse(issue.record) as JobRecord : null
   const shown = frozen ? { ...job, ...frozen.job } : job
-  const sheet = sheetOf(frozen ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools } : job)
+  const sheet = await sheetOfJob(pool, frozen ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools } : job, frozen?.events ?? events)
   // A frozen issue is judged by the rules that were frozen with it.
   const rules = frozen?.ruleSet ?? await requireRules(pool, job.ruleSetId)
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.

@@ -1,12 +1,13 @@
-import { matrixState, runState, type JobEvent } from '../../core/run'
+import { jobSheet, matrixState, runState, type JobEvent } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
-import { sheetOf } from '../../core/sheet'
+import type { ModelSheet } from '../../core/sheet'
 import type { EarlierJob, LeftAs } from '../../shared/earlierJob'
 import type { Job } from '../../shared/job'
 import { pool } from '../db/pool'
 import { selectJobsOfSet } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
 import { everyRuleSet } from './rules'
+import { baseSheets } from './sheetBook'
 
 /** A set that came more often than this is shown by its last visits. */
 const MOST_SHOWN = 10
@@ -14,16 +15,15 @@ const MOST_SHOWN = 10
 /** What a set was here for before, each time with how it was left. */
 export async function earlierJobs(sheetId: string, serial: string): Promise<EarlierJob[]> {
   const jobs = await selectJobsOfSet(pool, sheetId, serial, MOST_SHOWN)
-  const [events, rules] = await Promise.all([selectEvents(pool, jobs.map(j => j.id)), everyRuleSet(pool)])
-  return jobs.map(job => earlierJob(job, events.get(job.id)!, rules.get(job.ruleSetId)!))
+  const [events, rules, baseOf] = await Promise.all([selectEvents(pool, jobs.map(j => j.id)), everyRuleSet(pool), baseSheets(pool, jobs)])
+  return jobs.map(job => earlierJob(job, jobSheet(baseOf(job), job.schools, events.get(job.id)!), events.get(job.id)!, rules.get(job.ruleSetId)!))
 }
 
-function earlierJob(job: Job, events: readonly JobEvent[], rules: RuleSet): EarlierJob {
-  return { job, handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null, asLeft: leftAs(job, events, rules) }
+function earlierJob(job: Job, sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): EarlierJob {
+  return { job, handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null, asLeft: leftAs(sheet, events, rules) }
 }
 
-function leftAs(job: Job, events: readonly JobEvent[], rules: RuleSet): LeftAs[] {
-  const sheet = sheetOf(job)
+function leftAs(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): LeftAs[] {
   return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row => row.cells.flatMap((cell) => {
     if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
     const { quantity, value, standardUncertainty } = cell.latest.reading

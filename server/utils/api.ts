@@ -36,7 +36,7 @@ export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'vali
 }
 
 /** What an id in a path belongs to. */
-const NAMED = { 'unknown-job': 'job', 'unknown-instrument': 'instrument', 'unknown-view': 'saved view', 'unknown-attachment': 'photo or recording', 'unknown-rule-set': 'rule set', 'unknown-period': 'blocked period', 'unknown-recording': 'recording', 'unknown-practice': 'practice case' } as const
+const NAMED = { 'unknown-job': 'job', 'unknown-instrument': 'instrument', 'unknown-view': 'saved view', 'unknown-attachment': 'photo or recording', 'unknown-rule-set': 'rule set', 'unknown-period': 'blocked period', 'unknown-recording': 'recording', 'unknown-practice': 'practice case', 'unknown-picture': 'picture of a board' } as const
 
 /** A UUID from the path. An id of any other form belongs to nothing. */
 export function idParam(event: H3Event, unknown: keyof typeof NAMED): string {

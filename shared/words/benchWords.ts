@@ -1,5 +1,4 @@
 import { overlapMinutes, warmMinutes, type BlockedPeriod, type Outlook, type Suggestion } from '../../core/work'
-import type { ModelSheet } from '../../core/sheet'
 import type { JobSummary } from '../bench'
 import { jobTag } from '../job'
 import { day } from './runWords'
@@ -9,22 +8,22 @@ import { durationWords } from './workWords'
 const WORK_MIN = 40
 
 /** What to do next, in one line. */
-export function suggestionWords(s: Suggestion, of: (jobId: string) => JobSummary, model: (sheetId: string) => ModelSheet): { title: string, why: string } {
-  const name = (id: string) => `${jobTag(of(id).job.number)} ${model(of(id).job.sheetId).model}`
+export function suggestionWords(s: Suggestion, of: (jobId: string) => JobSummary): { title: string, why: string } {
+  const name = (id: string) => `${jobTag(of(id).job.number)} ${of(id).model}`
   switch (s.kind) {
     case 'stopped': return { title: `${name(s.jobId)}: isolate the short`, why: 'it was switched off at first power and stays off until then' }
     case 'soak-due': return { title: `${name(s.jobId)}: the soak is over`, why: 'read it once more, then end it' }
-    case 'switch-on': return { title: `Switch on ${name(s.jobId)}`, why: `it warms ${warmMinutes(model(of(s.jobId).job.sheetId))} min while ${jobTag(of(s.beside).job.number)} is on the bench` }
+    case 'switch-on': return { title: `Switch on ${name(s.jobId)}`, why: `it warms ${warmMinutes(of(s.jobId))} min while ${jobTag(of(s.beside).job.number)} is on the bench` }
     case 'ask-again': return { title: `${name(s.jobId)}: ask the owner again`, why: `no answer for ${s.days} days; no work on silence` }
     case 'promised': return { title: `Go on with ${name(s.jobId)}`, why: s.late ? 'its promised day is past' : `promised ${day(s.promisedOn)}: begin today` }
     case 'go-on': return { title: `Go on with ${name(s.jobId)}`, why: 'next in order' }
-    case 'batch': return batchWords(s, model(of(s.jobId).job.sheetId))
+    case 'batch': return batchWords(s, of(s.jobId))
   }
 }
 
-function batchWords(s: Extract<Suggestion, { kind: 'batch' }>, sheet: ModelSheet): { title: string, why: string } {
-  const { serial, overlapped } = overlapMinutes(s.others + 1, warmMinutes(sheet), WORK_MIN)
-  return { title: `${s.others} more ${sheet.model} ${s.others === 1 ? 'waits' : 'wait'}: take them together`, why: `one set-up, one warming while another is aligned: about ${serial - overlapped} min less` }
+function batchWords(s: Extract<Suggestion, { kind: 'batch' }>, of: JobSummary): { title: string, why: string } {
+  const { serial, overlapped } = overlapMinutes(s.others + 1, warmMinutes(of), WORK_MIN)
+  return { title: `${s.others} more ${of.model} ${s.others === 1 ? 'waits' : 'wait'}: take them together`, why: `one set-up, one warming while another is aligned: about ${serial - overlapped} min less` }
 }
 
 /** Whether a promise can be kept; empty while there is time. */

@@ -51,8 +51,8 @@ describe('words about statements', () => {
 })
 
 describe('words of the bench', () => {
-  const job = (number: number, sheetId = 'osmund-27f') => ({ job: { number, sheetId } }) as JobSummary
-  const words = (s: Parameters<typeof suggestionWords>[0]) => suggestionWords(s, id => job(Number(id)), modelSheet)
+  const job = (number: number, sheetId = 'osmund-27f') => ({ job: { number, sheetId }, model: modelSheet(sheetId).model, kind: modelSheet(sheetId).kind }) as JobSummary
+  const words = (s: Parameters<typeof suggestionWords>[0]) => suggestionWords(s, id => job(Number(id)))
   it('name the job and why it comes first', () => {
     expect(words({ kind: 'stopped', jobId: '7' })).toEqual({ title: 'W-0007 Osmund 27F: isolate the short', why: expect.stringMatching(/stays off/) as string })
     expect(words({ kind: 'switch-on', jobId: '7', beside: '8' }).why).toBe('it warms 20 min while W-0008 is on the bench')

@@ -1,6 +1,5 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import { modelSheet } from '../../../core/sheet'
 import { BENCHES, type BenchOrder, type JobSummary } from '../../../shared/bench'
 import { useDragBetween } from '../../composables/useDragBetween'
 import JobRow from '../job/JobRow.vue'
@@ -53,7 +52,7 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
     <div ref="elements" class="list">
       <div v-for="i in l.items" :key="i.job.id" class="line">
         <button type="button" class="handle" :data-handle="i.job.id" :aria-label="`move ${i.job.serial}: arrow up, arrow down`" title="Drag, or arrow keys" @keydown="e => byKey(e, i)"><svg viewBox="0 0 16 20" aria-hidden="true"><path d="M3 4h10M3 10h10M3 16h10" /></svg></button>
-        <JobRow v-bind="i" :model="modelSheet(i.job.sheetId).model" :now-ms="nowMs" />
+        <JobRow v-bind="i" :now-ms="nowMs" />
       </div>
       <p v-if="l.items.length === 0" class="quiet empty">{{ l.empty }}</p>
     </div>

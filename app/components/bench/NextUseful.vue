@@ -1,7 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { STAGES, nextUseful, type BenchJob, type BlockedPeriod } from '../../../core/work'
-import { modelSheet } from '../../../core/sheet'
 import type { JobSummary } from '../../../shared/bench'
 import { suggestionWords } from '../../../shared/words/benchWords'
 
@@ -11,7 +10,7 @@ const emit = defineEmits<{ switchOn: [jobId: string] }>()
 const SHOWN = 3
 const jobs = computed<BenchJob[]>(() => props.here.map(({ job, done, waitsFor, stopped, warmUp, soakEndsAtMs }) => ({ id: job.id, sheetId: job.sheetId, stage: STAGES.find(s => !done[s]) ?? 'handover', waitsFor, stopped, warmUp, soakEndsAtMs, promisedOn: job.promisedOn })))
 const suggestions = computed(() => nextUseful(jobs.value, props.nowMs, new Date(props.nowMs).toISOString().slice(0, 10), props.blocked).slice(0, SHOWN))
-const words = (s: typeof suggestions.value[number]) => suggestionWords(s, id => props.here.find(h => h.job.id === id)!, modelSheet)
+const words = (s: typeof suggestions.value[number]) => suggestionWords(s, id => props.here.find(h => h.job.id === id)!)
 const stageOf = (id: string) => jobs.value.find(j => j.id === id)!.stage
 </script>
 

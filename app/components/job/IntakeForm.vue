@@ -4,13 +4,13 @@ import { computed, onMounted, ref } from 'vue'
 import type { RuleSet } from '../../../core/rules'
 import { coversPlan } from '../../../core/rules'
 import { outlook, runsInto, type BlockedPeriod } from '../../../core/work'
-import { SHEETS, modelSheet } from '../../../core/sheet'
 import { intakeBody, type Intake } from '../../../shared/job'
+import type { SheetSummary } from '../../../shared/sheetFile'
 import { outlookWords, runsIntoWords } from '../../../shared/words/benchWords'
 import type { Failure } from '../../logic/failureWords'
 import ClaimEditor from '../claims/ClaimEditor.vue'
 
-const props = defineProps<{ initial: Intake, ruleSets: readonly RuleSet[], action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean, /** days on which the bench is taken */ blocked?: readonly BlockedPeriod[] }>()
+const props = defineProps<{ initial: Intake, ruleSets: readonly RuleSet[], models: readonly SheetSummary[], action: string, busy: boolean, failure: Failure | null, modelFixed?: boolean, /** days on which the bench is taken */ blocked?: readonly BlockedPeriod[] }>()
 const emit = defineEmits<{ done: [intake: Intake], set: [sheetId: string, serial: string] }>()
 
 const { defineField, handleSubmit, errors, setFieldValue, submitCount } = useForm({ validationSchema: intakeBody, initialValues: props.initial })
@@ -27,10 +27,11 @@ const [boxNote] = defineField('boxNote', show)
 const [mayDo] = defineField('mayDo', show)
 const [promisedOn] = defineField('promisedOn', show)
 
-const models = SHEETS.map(s => ({ value: s.id, title: s.model, subtitle: s.description }))
+const choosable = computed(() => props.models.map(s => ({ value: s.id, title: s.model, subtitle: s.description })))
+const summaryOf = (id: string) => props.models.find(m => m.id === id)
 const choices = computed(() => props.ruleSets.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const rules = computed(() => props.ruleSets.find(r => r.id === ruleSetId.value))
-const otherPlan = computed(() => rules.value?.planId && sheetId.value && !coversPlan(rules.value.planId, modelSheet(sheetId.value).planId))
+const otherPlan = computed(() => rules.value?.planId && sheetId.value && !coversPlan(rules.value.planId, summaryOf(sheetId.value)?.planId ?? rules.value.planId))
 const today = new Date().toISOString().slice(0, 10)
 /** Whether the promise can be kept, while it is made. */
 const timely = computed(() => {
@@ -44,7 +45,8 @@ const first = ref<{ focus: () => void } | null>(null)
 onMounted(() => first.value?.focus())
 const messages = (field: keyof Intake) => errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
 function chooseModel(id: string) {
-  setFieldValue('ruleSetId', modelSheet(id).defaultRuleSetId)
+  const chosen = summaryOf(id)
+  if (chosen) setFieldValue('ruleSetId', chosen.defaultRuleSetId)
 }
 const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as Intake))
 </script>
@@ -53,7 +55,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
   <form novalidate class="intake" @submit.prevent="submit">
     <v-text-field ref="first" v-model="owner" label="Owner" :error-messages="messages('owner')" />
     <v-text-field v-model="contact" label="Contact" :error-messages="messages('contact')" />
-    <v-select v-model="sheetId" label="Model" :items="models" :disabled="modelFixed" :error-messages="messages('sheetId')" @update:model-value="chooseModel" />
+    <v-select v-model="sheetId" label="Model" :items="choosable" :disabled="modelFixed" :error-messages="messages('sheetId')" @update:model-value="chooseModel" />
     <v-text-field v-model="serial" label="Serial" :error-messages="messages('serial')" @blur="emit('set', sheetId, serial)" />
     <div class="wide"><v-textarea v-model="complaint" label="Complaint, in the owner's words" rows="3" auto-grow max-rows="8" :error-messages="messages('complaint')" hint="Numbers go below as claims, so that a measurement can settle them" persistent-hint /></div>
     <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import type { SetKind } from '../../../core/sheet'
 import { computed } from 'vue'
 import { STAGES, type Stage, type WaitsFor, type WarmUp } from '../../../core/work'
 import { jobTag, type Job } from '../../../shared/job'
@@ -7,7 +8,7 @@ import { timerWords } from '../../../shared/words/benchWords'
 import { waitWords } from '../../../shared/words/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
-const props = defineProps<{ job: Job, model: string, done: Record<Stage, boolean>, nextStepTitle: string | null, waitsFor: WaitsFor | null, stopped: boolean, warmUp: WarmUp | null, soakEndsAtMs: number | null, lastEventAtMs: number | null, nowMs: number }>()
+const props = defineProps<{ job: Job, model: string, kind: SetKind, done: Record<Stage, boolean>, nextStepTitle: string | null, waitsFor: WaitsFor | null, stopped: boolean, warmUp: WarmUp | null, soakEndsAtMs: number | null, lastEventAtMs: number | null, nowMs: number }>()
 const stage = computed<Stage>(() => STAGES.find(s => !props.done[s]) ?? 'handover')
 const timer = computed(() => timerWords(props, props.nowMs))
 const late = computed(() => props.job.onBench && props.job.promisedOn !== null && props.job.promisedOn < new Date(props.nowMs).toISOString().slice(0, 10))

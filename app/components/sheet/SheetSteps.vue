@@ -11,6 +11,7 @@ function targetWords(want: Want): string {
     case 'window': return windowWords(target.window.low, target.window.high, quantity, null)
     case 'channel-error': return `channel ${target.lowHz} to +${target.highHz} Hz`.replace('-', '\u2212')
     case 'nominal-error': return `${showPlain(target.nominalHz, quantity)} \u00b1${target.highHz} Hz`
+    case 'above-reading': return `${showPlain(target.low, quantity)} to ${showPlain(target.high, quantity)} more than at "${target.pointId}"`
     case 'like-reading': return `as measured in "${stepOf(props.sheet, target.stepId).title}", ${Math.round((target.highRatio - 1) * 100)} % either way`
   }
 }

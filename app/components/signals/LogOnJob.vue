@@ -1,26 +1,30 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
+import { computed, ref, shallowRef, watch } from 'vue'
 import type { JudgedSignal } from '../../../core/signal'
 import { QUANTITIES } from '../../../core/quantity'
-import { modelSheet, type MeasurePoint } from '../../../core/sheet'
+import type { MeasurePoint, ModelSheet } from '../../../core/sheet'
 import type { JobSummary } from '../../../shared/bench'
 import { jobTag } from '../../../shared/job'
 
 /** Which job, phase and row the figures belong to. A row takes those figures that it asks for. */
-const props = defineProps<{ judged: JudgedSignal, jobs: readonly JobSummary[], jobId: string | null, sending: number | null, kept: string | null, failure: string | null }>()
-const emit = defineEmits<{ log: [jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint | null] }>()
+const props = defineProps<{ judged: JudgedSignal, jobs: readonly JobSummary[], revision: (id: string, number: number) => Promise<ModelSheet | null>, jobId: string | null, sending: number | null, kept: string | null, failure: string | null }>()
+const emit = defineEmits<{ log: [jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint | null, load: string] }>()
 const chosen = ref<string | null>(props.jobId)
 const phase = ref<'as-found' | 'as-left'>('as-found')
 const pointId = ref<string | null>(null)
 const here = computed(() => props.jobs.filter(j => j.job.onBench))
 const job = computed(() => here.value.find(j => j.job.id === chosen.value)?.job ?? null)
 const gives = computed(() => new Set(props.judged.readings.map(r => r.quantity)))
+const sheet = shallowRef<ModelSheet | null>(null)
+watch(job, async (j) => {
+  sheet.value = j ? await props.revision(j.sheetId, j.sheetRevision) : null
+}, { immediate: true })
 /** Rows of the same mode that ask for something this recording tells, its channel first. */
 const points = computed(() => {
-  if (!job.value) return []
+  if (!sheet.value) return []
   const { mode, channel } = props.judged
   const asked = (p: MeasurePoint) => p.wants.filter(w => gives.value.has(w.quantity)).length
-  return modelSheet(job.value.sheetId, job.value.sheetRevision).matrix.filter(p => asked(p) > 0 && (mode === null || p.state.mode === mode)).sort((a, b) => Number(b.state.channel === channel) - Number(a.state.channel === channel) || asked(b) - asked(a))
+  return sheet.value.matrix.filter(p => asked(p) > 0 && (mode === null || p.state.mode === mode)).sort((a, b) => Number(b.state.channel === channel) - Number(a.state.channel === channel) || asked(b) - asked(a))
 })
 watch(points, list => list.some(p => p.id === pointId.value) || (pointId.value = list[0]?.id ?? null), { immediate: true })
 watch(here, list => chosen.value ??= list[0]?.job.id ?? null, { immediate: true })
@@ -35,7 +39,7 @@ const words = (p: MeasurePoint) => `${p.title}: ${p.wants.filter(w => gives.valu
       <v-select v-model="chosen" label="Job" :items="here.map(j => ({ value: j.job.id, title: `${jobTag(j.job.number)} ${j.job.owner}` }))" no-data-text="No job is on the bench" />
       <v-select v-model="phase" label="Phase" :items="[{ value: 'as-found', title: 'As found' }, { value: 'as-left', title: 'As left' }]" />
       <v-select v-model="pointId" label="Row" :items="points.map(p => ({ value: p.id, title: words(p) }))" no-data-text="No row of this set asks for any of these figures" />
-      <v-btn size="large" variant="flat" color="primary" :disabled="!job" :loading="sending !== null" @click="emit('log', job!.id, phase, point)">{{ point ? 'Log readings and recording' : 'Keep the recording' }}</v-btn>
+      <v-btn size="large" variant="flat" color="primary" :disabled="!job" :loading="sending !== null" @click="emit('log', job!.id, phase, point, sheet?.load ?? '')">{{ point ? 'Log readings and recording' : 'Keep the recording' }}</v-btn>
     </div>
     <p v-if="sending !== null" role="status" class="quiet">Keeping the recording, {{ Math.round(sending * 100) }} %</p>
     <p v-else-if="kept" role="status"><b>{{ kept }}</b></p>

@@ -1,17 +1,18 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { CAUSES } from '../../../core/diagnose'
-import { SHEETS, modelSheet } from '../../../core/sheet'
 import type { SavedQuery } from '../../../shared/search'
 import TextDialog from '../../components/frame/TextDialog.vue'
 import FoundRow from '../../components/search/FoundRow.vue'
 import ViewChips from '../../components/search/ViewChips.vue'
 import { useBenchKeys } from '../../composables/useBenchKeys'
 import { EMPTY_QUERY, useSearchStore } from '../../stores/search'
+import { useSheetsStore } from '../../stores/sheets'
 
 /** Every set that came over the bench, found as one types. The address holds the search, so that it can be sent and kept. */
 const route = useRoute()
 const store = useSearchStore()
+const sheets = useSheetsStore()
 const field = ref<HTMLInputElement | null>(null)
 const naming = ref(false)
 const nameFailure = ref<string | null>(null)
@@ -35,6 +36,7 @@ async function keep(name: string) {
 onMounted(() => {
   void search()
   void store.loadViews()
+  void sheets.load()
 })
 /** Typing on means another question: only a short pause asks. */
 let pause: ReturnType<typeof setTimeout> | undefined
@@ -52,7 +54,7 @@ useHead({ title: 'Sets' })
     <p class="lead">Everything that came over the bench: owner, model, serial, tag, complaint, notes, parts, faults.</p>
     <div class="fields">
       <label class="words"><span>Find <kbd>/</kbd></span><input ref="field" v-model="query.words" type="search" placeholder="words, all of which must occur" @keydown.esc="query.words = ''"></label>
-      <label>Model<select v-model="query.sheetId"><option value="">any</option><option v-for="s in SHEETS" :key="s.id" :value="s.id">{{ s.model }}</option></select></label>
+      <label>Model<select v-model="query.sheetId"><option value="">any</option><option v-for="s in sheets.list" :key="s.id" :value="s.id">{{ s.model }}</option></select></label>
       <label>State<select v-model="query.state"><option value="any">any</option><option value="bench">on the bench</option><option value="away">handed over</option></select></label>
       <label>Confirmed cause<select v-model="query.causeId"><option value="">any</option><option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ c.title }}</option></select></label>
     </div>
@@ -62,7 +64,7 @@ useHead({ title: 'Sets' })
     <p v-else-if="store.found.length === 0" class="lead" role="status">{{ isEmpty ? 'Nothing has come over this bench yet.' : 'Nothing holds all of that. Fewer words, or another filter.' }}</p>
     <template v-else>
       <p v-if="store.amongNewest" class="quiet">Short words are looked for among the newest {{ store.amongNewest }} jobs.</p>
-      <FoundRow v-for="j in store.found" :key="j.id" :job="j" :model="modelSheet(j.sheetId).model" />
+      <FoundRow v-for="j in store.found" :key="j.id" :job="j" :model="sheets.nameOf(j.sheetId)" />
       <v-btn v-if="store.next" class="mt-4" size="large" @click="store.ask(query, store.next)">More</v-btn>
     </template>
     <TextDialog :open="naming" title="Keep this view" hint="A view of the same name is replaced." label="Name" action="Keep" :failure="nameFailure" :max-length="60" @close="naming = false" @done="keep" />

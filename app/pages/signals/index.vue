@@ -3,7 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { v4 as uuid } from 'uuid'
 import { ADJACENT_MOST_W, emissionMask } from '../../../core/rules'
 import { judgeSignal } from '../../../core/signal'
-import { conditionsAsked, modelSheet, type MeasurePoint } from '../../../core/sheet'
+import { conditionsAsked, type MeasurePoint } from '../../../core/sheet'
 import { previewScopeCsv, type ScopePreview } from '../../../core/formats/recording'
 import type { KeptOptions } from '../../../shared/recording'
 import { findingWords, verdictLine } from '../../../shared/words/signalWords'
@@ -21,6 +21,7 @@ import { saveFile } from '../../logic/saveFile'
 import { packRecording, recordingsIn } from '../../logic/packRecording'
 import { picturesOf } from '../../logic/signalPictures'
 import { useJobsStore } from '../../stores/jobs'
+import { useSheetsStore } from '../../stores/sheets'
 import { useRulesStore } from '../../stores/rules'
 import { usePracticeStore } from '../../stores/practice'
 import { useSignalsStore } from '../../stores/signals'
@@ -29,6 +30,7 @@ import { useSignalsStore } from '../../stores/signals'
 const store = useSignalsStore()
 const rules = useRulesStore()
 const jobs = useJobsStore()
+const sheets = useSheetsStore()
 const route = useRoute()
 const { progress, failure, measure, annotate, cancel } = useMeasuring()
 const soundCard = useSoundRecorder()
@@ -88,20 +90,19 @@ async function reopen(id: string) {
   const found = await store.fetchKept(id)
   if (found) await run([found.file], found.kept.options, found.kept.id, found.kept)
 }
-async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint | null) {
+async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint | null, load: string) {
   const recording = store.shown!
   const kept = await store.keep(recording, packRecording(recording.files), { jobId, phase: point ? phase : '', pointId: point?.id ?? '' })
   if (!kept) return
   said.value = 'The recording is kept.'
-  if (point && !(await jobs.append(jobId, rowOf(jobId, phase, point)))) return
+  if (point && !(await jobs.append(jobId, rowOf(phase, point, load)))) return
   if (point) said.value = `Logged on ${point.title}, with the recording.`
   await store.load()
 }
-function rowOf(jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint) {
-  const job = jobs.items!.find(j => j.job.id === jobId)!.job
+function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string) {
   const asked = new Set(point.wants.map(w => w.quantity))
   const readings = judged.value!.readings.filter(r => asked.has(r.quantity)).map(({ quantity, value, standardUncertainty }) => ({ id: uuid(), quantity, value, standardUncertainty, source: 'instrument' as const, instrument: `recording ${store.shown!.name}`.slice(0, 100) }))
-  return { kind: 'row-taken' as const, id: uuid(), atMs: Date.now(), phase, stepId: null, pointId: point.id, conditions: { ...conditionsAsked(point.state), supplyV: null, load: modelSheet(job.sheetId, job.sheetRevision).load, onTimeS: null }, readings }
+  return { kind: 'row-taken' as const, id: uuid(), atMs: Date.now(), phase, stepId: null, pointId: point.id, conditions: { ...conditionsAsked(point.state), supplyV: null, load, onTimeS: null }, readings }
 }
 async function recordSound() {
   const file = await soundCard.record()
@@ -152,7 +153,7 @@ onMounted(() => {
       <div class="pictures"><SignalPicture v-for="p in pictures" :key="p.id" :picture="p" :night="night === 'night'" :name="store.shown.name" /></div>
       <FigureTable part="others" :carrier-w="store.shown.options.carrierW" class="others" :judged="judged" :measurement="store.shown.measured.measurement" :second="second" :second-measurement="store.against?.measured.measurement ?? null" />
       <details class="notes"><summary>What these figures rest on ({{ store.shown.measured.measurement.notes.length }})</summary><ul><li v-for="(n, k) in store.shown.measured.measurement.notes" :key="k">{{ n.words }}</li></ul></details>
-      <LogOnJob :judged="judged" :jobs="jobs.items ?? []" :job-id="typeof route.query.job === 'string' ? route.query.job : null" :sending="store.sending" :kept="said" :failure="store.failure?.words ?? jobs.failure?.words ?? null" @log="log" />
+      <LogOnJob :judged="judged" :jobs="jobs.items ?? []" :revision="sheets.revision" :job-id="typeof route.query.job === 'string' ? route.query.job : null" :sending="store.sending" :kept="said" :failure="store.failure?.words ?? jobs.failure?.words ?? null" @log="log" />
     </template>
     <template v-else-if="!progress">
       <p class="lead">A short recording of the transmitter gives carrier, depth or deviation, products, bandwidth and neighbouring channels, each with its uncertainty. Ten seconds are plenty. Into the dummy load, through a sampler: never an antenna, never the full power into a receiver.</p>

@@ -1,2 +1,3 @@
+export { ageingOffset, type AgeingOffset } from './ageing'
 export { attribute, type Attributed, type AttributionRow, type Unknown } from './attribute'
-export { MULTIMODE_OSCILLATORS, THREE_CRYSTALS, multimodeRow, threeCrystalRow, type MultimodeReading, type ThreeCrystalReading } from './schemes'
+export { schemeNominalHz, schemeReadings, schemeRow, schemeUnknowns, type SchemeReading } from './schemeRows'

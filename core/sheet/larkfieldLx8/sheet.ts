@@ -2,6 +2,7 @@ import type { ModelSheet } from '../modelSheet'
 import { LARKFIELD_LX8_ADJUSTERS } from './adjusters'
 import { LARKFIELD_LX8_MATRIX } from './matrix'
 import { LARKFIELD_LX8_PROCEDURE } from './procedure'
+import { LARKFIELD_LX8_SCHEME } from './scheme'
 
 const RATED = 'model sheet (invented set)'
 
@@ -37,6 +38,8 @@ export const LARKFIELD_LX8: ModelSheet = {
   adjusters: LARKFIELD_LX8_ADJUSTERS,
   matrix: LARKFIELD_LX8_MATRIX,
   procedure: LARKFIELD_LX8_PROCEDURE,
+  scheme: LARKFIELD_LX8_SCHEME,
+  boards: [{ side: 'parts', drawing: 'larkfield-lx8', pictureId: null }],
   owed: [
     { id: 'A3.16b', title: 'Counter module, clarifier range, panel meters', why: 'display right on every band; clarifier nulls at 12 o\u2019clock' },
     { id: 'A3.cov', title: 'Coverage restored to the standard state', why: 'a set does not leave expanded without a written request and a place where it is legal' },

@@ -14,7 +14,7 @@ const bandPowers = SIX_BANDS.map((band) => {
 export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
   { ...UNKEYED_STEP, id: 'A12.0', title: 'Warm-up', cautions: ['First power with the current limit at 1.5 A. Tab to chassis and the gate clamp checked first.'],
     instruction: 'Leave it on for 20 minutes.', why: 'Threshold and bias move with the heat.', points: [point('warm', 'Time since power-on', am.receiving(null), [want('onTimeS', within(1200, null))])] },
-  { ...STEP, id: 'A12.5', title: 'Gate bias from zero', needs: ['A12.0'], adjusters: ['VR9', 'RVG'], keyDownLimitS: 10, cautions: [DUMMY_LOAD, 'Watch the current: it comes suddenly at the threshold. Meter off before RF.'],
+  { ...STEP, id: 'A12.5', title: 'Gate bias from zero', needs: ['A12.0'], adjusters: ['VR9', 'RVG'], keyDownLimitS: 10, bias: { by: 'stage-current', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null }, cautions: [DUMMY_LOAD, 'Watch the current: it comes suddenly at the threshold. Meter off before RF.'],
     instruction: 'USB, no drive: preset from its lowest end upward to 100 mA.', why: 'By current, not by a voltage copied from another set: thresholds differ by a volt.', points: [point('idle', 'Idle current', ssb.USB.keyed(MIDDLE, { setting: 'no drive' }), [want('stageIdleA', GATE_IDLE)])] },
   { ...STEP, id: 'A12.6a', title: 'Coils again, balance over the bands', needs: ['A12.5'], adjusters: ['L40', 'L41', 'L43'], cautions: [DUMMY_LOAD, RF_BURN, WAX], criterion: { kind: 'spread', quantity: 'pepW', maxDb: 1 },
     instruction: 'USB, one tone, channel 19 of each band: peak, then offset for equal power.', why: 'The gate capacitance detunes the drive coil.', points: bandPowers },

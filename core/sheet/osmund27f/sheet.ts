@@ -2,6 +2,7 @@ import type { ModelSheet } from '../modelSheet'
 import { OSMUND_27F_ADJUSTERS } from './adjusters'
 import { OSMUND_27F_MATRIX } from './matrix'
 import { OSMUND_27F_PROCEDURE } from './procedure'
+import { OSMUND_27F_SCHEME, OSMUND_27F_TEST_POINTS } from './scheme'
 
 const RATED = 'model sheet (invented set)'
 
@@ -38,6 +39,14 @@ export const OSMUND_27F: ModelSheet = {
   adjusters: OSMUND_27F_ADJUSTERS,
   matrix: OSMUND_27F_MATRIX,
   procedure: OSMUND_27F_PROCEDURE,
+  scheme: OSMUND_27F_SCHEME,
+  testPoints: OSMUND_27F_TEST_POINTS,
+  boards: [{ side: 'parts', drawing: 'osmund-27f', pictureId: null }],
+  typicalFaults: [
+    { seen: 'every channel low by the same ppm, receiver lopsided', cause: 'reference aged, hidden behind the transmit trimmer', cure: 'CT1 first, then CT2' },
+    { seen: 'one end of the band without power', cause: 'coils over-peaked', cure: 'balance with L5 and L6' },
+  ],
+  inspection: [{ id: 'X27-1', lookFor: 'Sub-board with a memory chip', good: 'not fitted', bad: 'converted: channels remapped, the reference pin hidden' }],
   owed: [
     { id: 'A1.6', title: 'Receive frequency', why: 'second IF centred on 455.0 kHz with the receive trimmer CT3; often a separate session' },
     { id: 'A1.16', title: 'Harmonics, then re-wax', why: 'needs a spectrum analyser; wax the cores once the harmonics are clean' },

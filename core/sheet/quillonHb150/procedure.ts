@@ -13,7 +13,7 @@ const valve = { ...STEP, cautions: [DUMMY_LOAD], keyDownLimitS: UNTIL_DIPPED_S }
 export const QUILLON_HB150_PROCEDURE: readonly Step[] = [
   { ...UNKEYED_STEP, id: 'A6.0', title: 'Heaters and positions', cautions: [HIGH_VOLTAGE],
     instruction: 'Heaters on 5 minutes (30 for frequency). Carrier and microphone fully down, noise blanker and attenuator off, clarifier off, preselector and plate on the band marks, load at mid scale.', why: 'Cold valves draw what they like.', points: [point('warm', 'Time since power-on', cw.receiving(null), [want('onTimeS', within(300, null))])] },
-  { ...valve, id: 'A6.1', title: 'Idle current', needs: ['A6.0'], adjusters: ['VR3'], cautions: [DUMMY_LOAD, HIGH_VOLTAGE],
+  { ...valve, id: 'A6.1', title: 'Idle current', needs: ['A6.0'], adjusters: ['VR3'], bias: { by: 'stage-current', devices: ['both valves together'], stageV: 800, mostW: 60, tickA: 0.02 }, cautions: [DUMMY_LOAD, HIGH_VOLTAGE],
     instruction: 'Key with carrier and microphone at zero: 60 mA, three ticks of 20 mA.', why: 'Falling over the years is weak emission; adjusting hides it, so note what was found.', points: [point('idle', '20 m', usb.keyed(TWENTY, { setting: 'no drive' }), [want('stageIdleA', IDLE)])] },
   { ...UNKEYED_STEP, id: 'A6.2', title: 'Preselector on receive', needs: ['A6.0'], adjusters: ['PRESELECTOR'], cautions: [NEVER_KEY_GENERATOR],
     instruction: 'Loudest marker or signal: that places the driver too.', why: 'Receive tuning and drive run on one control.', points: [point('rx', '20 m, 10 dB (S+N)/N', usb.receiving(TWENTY), [want('sensitivityV', SENSITIVITY)])] },

@@ -13,6 +13,8 @@ export const REFERENCE = { kind: 'nominal-error', nominalHz: 10_000_000, lowHz: 
 export const OUTPUT = within(4.5, 5.2, 5)
 /** Current at bias nought, about 350 mA, and 500 mA above it: the step is what counts (common practice for one set of this kind). */
 export const BIASED = within(0.82, 0.88, 0.85)
+/** Rise of the supply current over that at bias nought (A9.3). */
+export const RISE = { kind: 'above-reading', stepId: 'A9.3', pointId: 'zero', quantity: 'supplyA', low: 0.47, high: 0.53, aim: 0.5 } as const
 export const SENSITIVITY = within(null, 0.3e-6)
 export const S9_V = 50e-6
 export const S9 = within(8, 10, 9)

@@ -55,6 +55,12 @@ export async function selectLastSeqs(db: Db, jobIds: readonly string[]): Promise
   return new Map(rows.map(r => [r.jobId, r.seq]))
 }
 
+/** Events of a job of certain kinds that carry no readings, in order. */
+export async function selectEventsOfKinds(db: Db, jobId: string, kinds: readonly Exclude<JobEvent['kind'], 'row-taken'>[]): Promise<JobEvent[]> {
+  const { rows } = await db.query<Row>(`${SELECT} where e.job_id = $1::uuid and e.kind = any($2::text[]) order by e.seq`, [jobId, kinds])
+  return rows.map(row => toEvent(row, new Map()))
+}
+
 export async function selectEvent(db: Db, id: string): Promise<{ jobId: string, event: JobEvent } | null> {
   const { rows: [row] } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
   if (!row) return null

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onMounted, ref } from 'vue'
 import EarlierJobs from '../../../components/job/EarlierJobs.vue'
 import IntakeConflict from '../../../components/job/IntakeConflict.vue'
 import JobPhotos from '../../../screens/JobPhotos.vue'
@@ -9,11 +9,14 @@ import { useSaid } from '../../../composables/useSaid'
 import { useJobStore } from '../../../stores/job'
 import { useRulesStore } from '../../../stores/rules'
 import { useJobsStore } from '../../../stores/jobs'
+import { useSheetsStore } from '../../../stores/sheets'
 import type { Intake, Job } from '../../../../shared/job'
 
 const store = useJobStore()
 const rules = useRulesStore()
 const jobs = useJobsStore()
+const sheets = useSheetsStore()
+onMounted(() => void sheets.load())
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const { said, say } = useSaid()
@@ -55,7 +58,7 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
     <p class="lead">Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the handover; the model stays, since the readings belong to its sheet.</p>
     <IntakeConflict v-if="conflict" :rule-set-name="id => rules.of(id)?.name ?? id" :mine="conflict.mine" :theirs="conflict.theirs" @keep="keepMine(conflict)" @take="takeTheirs(conflict)" />
     <div class="with-aside">
-      <IntakeForm :key="base" :initial="initial" :rule-sets="rules.all" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
+      <IntakeForm :key="base" :initial="initial" :rule-sets="rules.all" :models="sheets.list" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
         <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank">Tag</v-btn>
         <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
       </IntakeForm>

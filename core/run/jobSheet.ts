@@ -1,0 +1,30 @@
+import { CoreError } from '../errors'
+import { amended, applySchools, type LineChange, type ModelSheet, type SchoolChoices } from '../sheet'
+import type { JobEvent } from './jobEvent'
+import { standing } from './standing'
+
+/**
+ * What a job is measured by: the revision of its sheet that it began with, what was corrected on it since, and the schools in force when it began.
+ * A correction that stood on one that was struck out since, and fits no longer, is left out.
+ */
+export function jobSheet(base: ModelSheet, schools: SchoolChoices, events: readonly JobEvent[]): ModelSheet {
+  const corrections = standing(events).filter(e => e.kind === 'sheet-amended')
+  return applySchools(corrections.reduce((sheet, { changes }) => amendedIfItFits(sheet, changes), base), schools)
+}
+
+function amendedIfItFits(sheet: ModelSheet, changes: readonly LineChange[]): ModelSheet {
+  try {
+    return amended(sheet, changes)
+  }
+  catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    return sheet
+  }
+}
+
+/** Seconds keyed so far, in all and by step, from measured RF. */
+export function keyDownTotals(events: readonly JobEvent[]): { totalS: number, byStep: ReadonlyMap<string | null, number> } {
+  const byStep = new Map<string | null, number>()
+  for (const e of standing(events)) if (e.kind === 'keyed') byStep.set(e.stepId, (byStep.get(e.stepId) ?? 0) + e.lengthS)
+  return { totalS: [...byStep.values()].reduce((a, b) => a + b, 0), byStep }
+}

@@ -1,0 +1,24 @@
+/** What happens to a run beside readings and turns: its sheet corrected or confirmed, a gate passed, seconds keyed, an entry struck out. */
+
+import type { LineChange } from '../sheet'
+
+interface EventBase {
+  /** client-made UUID: an event sent twice is one event */
+  readonly id: string
+  readonly atMs: number
+}
+
+/** Lines of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a new revision. */
+export interface SheetAmended extends EventBase { readonly kind: 'sheet-amended', readonly changes: readonly LineChange[], readonly reason: string, readonly who: string }
+/** A line of the sheet found right on this job. */
+export interface LineConfirmed extends EventBase { readonly kind: 'line-confirmed', readonly line: string, readonly who: string }
+/** Gone on although the set still drifts: what was known of it then. */
+export interface GatePassed extends EventBase { readonly kind: 'gate-passed', readonly stepId: string, readonly driftHzPerMin: number | null, readonly onTimeS: number | null, readonly reason: string }
+/** One key-down, counted from measured RF; every screen that saw it makes the same id of it. */
+export interface Keyed extends EventBase { readonly kind: 'keyed', readonly stepId: string | null, readonly lengthS: number }
+/** An entry that should not count: it stays in the record with the reason. Readings are struck out one by one. */
+export interface EventStruck extends EventBase { readonly kind: 'event-struck', readonly eventId: string, readonly reason: string }
+
+export type RunEvent = SheetAmended | LineConfirmed | GatePassed | Keyed | EventStruck
+
+export const RUN_EVENT_KINDS = ['sheet-amended', 'line-confirmed', 'gate-passed', 'keyed', 'event-struck'] as const satisfies readonly RunEvent['kind'][]

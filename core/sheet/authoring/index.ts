@@ -1,0 +1,6 @@
+export { amended, type LineChange } from './amend'
+export { SHEET_PROBLEMS, checkSheet, type SheetProblem, type SheetProblemCode } from './checkSheet'
+export { compareSheets, type SheetDifference } from './compareSheets'
+export { LINE_FIELDS, lineAddress, lineKind, lineOf, lineValue, withLine, type LineAddress, type LineKind, type LinePart, type LineValue } from './line'
+export { comesAfter, cycleIn, inOrder, levels, moveStep, type MoveRefused } from './order'
+export { mirrored, suggestions, twins, type Suggestion } from './suggest'

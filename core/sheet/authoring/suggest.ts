@@ -1,0 +1,58 @@
+import { adjusterOf } from '../lookup'
+import type { Adjuster, ModelSheet } from '../modelSheet'
+import type { LineChange } from './amend'
+import { lineAddress, lineOf, lineValue } from './line'
+
+/** A correction that is likely enough to be offered for one press. */
+export interface Suggestion { readonly words: string, readonly changes: readonly LineChange[] }
+
+/** Words that a sheet confuses most, each way round. */
+const OPPOSITES: readonly (readonly [string, string])[] = [
+  ['left', 'right'], ['clockwise', 'anticlockwise'], ['inwards', 'outwards'], ['raises', 'lowers'], ['front', 'rear'], ['upper', 'lower'], ['above', 'below'], ['first', 'second'], ['parts side', 'print side'],
+]
+
+/**
+ * The words with left for right, clockwise for anticlockwise and so on; null = nothing in them has an opposite.
+ * @example mirrored('right of the two trimmers') // => 'left of the two trimmers'
+ */
+export function mirrored(words: string): string | null {
+  for (const [a, b] of OPPOSITES) {
+    const pattern = new RegExp(`\\b(${a}|${b})\\b`, 'gi')
+    if (!pattern.test(words)) continue
+    return words.replace(pattern, found => likeCase(found.toLowerCase() === a ? b : a, found))
+  }
+  return null
+}
+
+function likeCase(word: string, model: string): string {
+  return model[0] === model[0]!.toUpperCase() ? word[0]!.toUpperCase() + word.slice(1) : word
+}
+
+/** What a wrong line most likely should say: the opposite, or its twin's place. */
+export function suggestions(sheet: ModelSheet, line: string): Suggestion[] {
+  const { part, id, field } = lineAddress(line)
+  const value = lineValue(sheet, line)
+  const out: Suggestion[] = []
+  if (typeof value === 'string') {
+    const other = mirrored(value)
+    if (other) out.push({ words: other, changes: [{ line, from: value, to: other }] })
+  }
+  if (part === 'adjuster' && (field === 'where' || field === 'board')) out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapPlaces(adjusterOf(sheet, id), t)))
+  if (part === 'step' && field === 'adjusters' && Array.isArray(value) && value.length === 1) {
+    for (const t of twins(sheet, adjusterOf(sheet, value[0] as string))) out.push({ words: `${t.designator}, ${t.name}`, changes: [{ line, from: value, to: [t.designator] }] })
+  }
+  return out
+}
+
+/** Adjusters of the same kind nearby: what can be taken for it, the nearest first. */
+export function twins(sheet: ModelSheet, adjuster: Adjuster): Adjuster[] {
+  const away = (a: Adjuster) => Math.hypot(a.board.x - adjuster.board.x, a.board.y - adjuster.board.y)
+  return sheet.adjusters.filter(a => a.designator !== adjuster.designator && a.kind === adjuster.kind).sort((a, b) => away(a) - away(b)).slice(0, 2)
+}
+
+function swapPlaces(a: Adjuster, b: Adjuster): Suggestion {
+  const both = (field: 'where' | 'board') => [
+    { line: lineOf('adjuster', a.designator, field), from: a[field], to: b[field] }, { line: lineOf('adjuster', b.designator, field), from: b[field], to: a[field] },
+  ]
+  return { words: `${a.designator} and ${b.designator} change places`, changes: [...both('where'), ...both('board')] }
+}

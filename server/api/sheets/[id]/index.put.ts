@@ -1,0 +1,10 @@
+import { getRouterParam } from 'h3'
+import type { ModelSheet } from '../../../../core/sheet'
+import { sheetPatch } from '../../../../shared/sheet/sheetBody'
+import { reviseSheet } from '../../../services/sheets'
+import { apiHandler, validBody } from '../../../utils/api'
+
+export default apiHandler(async (event) => {
+  const { from, sheet, who, reason } = await validBody(event, sheetPatch)
+  return reviseSheet(getRouterParam(event, 'id')!, from, sheet as unknown as ModelSheet, who, reason)
+})
