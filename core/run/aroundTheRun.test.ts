@@ -2,7 +2,6 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ruleSet } from '../rules'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
-import { bandBalance } from './bandBalance'
 import { forecast } from './forecast'
 import { asked } from './judgeReading'
 import type { JobEvent } from './jobEvent'
@@ -56,12 +55,6 @@ describe('key-down clock', () => {
       expect(clock.totalMs).toBeLessThanOrEqual(now)
       expect(clock.totalMs).toBeGreaterThanOrEqual(0)
     }))
-  })
-})
-
-describe('band balance', () => {
-  it.each([[2.2, 2.8, 3.3, 'low'], [3.9, 3.8, 3, 'high'], [3, 4, 3, 'both'], [3.8, 3.9, 3.7, 'none']])('%d, %d, %d W: weak end %s', (low, middle, high, end) => {
-    expect(bandBalance(low, middle, high, 0.5).weakEnd).toBe(end)
   })
 })
 

@@ -1,5 +1,6 @@
 import { powerRatioToDb, spreadDb } from '../quantity'
 import type { Step } from '../sheet'
+import { PEAKED, peakLevel } from './peaking'
 import type { History } from './history'
 import type { WantState } from './stepState'
 
@@ -18,7 +19,7 @@ export function criterionState(step: Step, wants: readonly WantState[], past: Hi
   if (!step.criterion) return null
   return step.criterion.kind === 'spread'
     ? spreadState(wants.filter(w => w.want.quantity === step.criterion!.quantity), step.criterion.maxDb)
-    : peakState(passPowersW(step, past), step.criterion.gainDb)
+    : peakState(passLevels(step, past), step.criterion.gainDb)
 }
 
 function spreadState(wants: readonly WantState[], limitDb: number): CriterionState {
@@ -28,18 +29,21 @@ function spreadState(wants: readonly WantState[], limitDb: number): CriterionSta
   return { kind: 'spread', valueDb, limitDb, met: complete && valueDb !== null ? valueDb <= limitDb : null, passes: powersW.length }
 }
 
-function passPowersW(step: Step, past: History): number[] {
+/** Each pass as a level that is larger when it is better, whatever it is peaked on. */
+function passLevels(step: Step, past: History): number[] {
   const { quantity } = step.criterion!
-  return past.readings.filter(t => t.struck === null && t.row.stepId === step.id && t.reading.quantity === quantity).map(t => t.reading.value)
+  const seek = step.criterion?.kind === 'peak' ? step.criterion.seek ?? 'largest' : 'largest'
+  const peaked = PEAKED.find(p => p.quantity === quantity) ?? { quantity, scale: 'power' as const, seek, receiver: false }
+  return past.readings.filter(t => t.struck === null && t.row.stepId === step.id && t.reading.quantity === quantity).map(t => t.reading.value <= 0 ? 0 : peakLevel({ ...peaked, seek }, t.reading.value))
 }
 
 /**
  * Peaking is over when the last pass gained less than the limit, or lost: past the top.
  * The first reading is where the passes start from.
  */
-function peakState(powersW: readonly number[], limitDb: number): CriterionState {
-  const [before, last] = powersW.slice(-2)
-  const passes = Math.max(0, powersW.length - 1)
+function peakState(levels: readonly number[], limitDb: number): CriterionState {
+  const [before, last] = levels.slice(-2)
+  const passes = Math.max(0, levels.length - 1)
   if (before === undefined || last === undefined) return { kind: 'peak', valueDb: null, limitDb, met: null, passes }
   if (before <= 0 || last <= 0) return { kind: 'peak', valueDb: last > 0 ? Infinity : null, limitDb, met: false, passes }
   const valueDb = powerRatioToDb(last / before)

@@ -12,10 +12,20 @@ export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
 export { WARM_S, comparability, type Difference } from './comparability'
 export { openItems, type OpenItem } from './openItems'
-export { bandBalance, type BandBalance } from './bandBalance'
 // Before and while keying
 export { asked, judgeAsked, type Asked } from './judgeReading'
 export { forecast, zoneSides, type Forecast } from './forecast'
-export { KEYED_ABOVE_W, NOT_KEYED, keyDownStep, keyDownView, type KeyDown, type KeyDownView } from './keyDown'
+export { KEYED_ABOVE_W, NOT_KEYED, keyDownStep, keyDownView, restOf, type KeyDown, type KeyDownView, type Rest } from './keyDown'
 // While a core is turned
-export { NEW_GUIDE, guided, type PeakGuide, type PeakLook, type PeakWord } from './peaking'
+export { NEW_GUIDE, PEAKED, generatorAdvice, guided, peakLevel, peakQuantities, type PeakGuide, type PeakLook, type PeakWord, type PeakedQuantity } from './peaking'
+export { balanceMove, passSpread, type BalanceMove, type BandPass, type CoilTurns } from './balance'
+export { bandRounds } from './balance/bandRounds'
+export { NEW_SETTING, settingAdvice, settingScale, settingStep, type SettingAdvice, type SettingGuide } from './setting/settingGuide'
+export { menuReadings, menuState, proposeCode, type MenuGoal, type MenuProposal, type MenuReading, type MenuState } from './menu'
+export { biasState, type BiasDevice, type BiasState } from './bias/biasState'
+export { beatAdvice, type BeatAdvice } from './setting/zeroBeat'
+// Time and heat
+export { driftLimit, fitDrift, isFrequencyStep, slowIn, warmGate, type DriftFit, type DriftSample, type WarmGate } from './warmth'
+export { COLD, heatStep, heatView, type Heat, type HeatView } from './heat'
+// Which oscillator
+export { ageingOffset, attribute, schemeNominalHz, schemeReadings, schemeRow, schemeUnknowns, type Attributed, type SchemeReading } from './attribution'

@@ -1,7 +1,17 @@
+import type { SetKind } from '../sheet'
+
 /** Carrier power above this means that the set is keyed [W]: above the offset of a cold meter, below any low-power setting. */
 export const KEYED_ABOVE_W = 0.02
-/** Rest after a key-down, as a multiple of its length (common practice: at least twice). */
-const REST_FACTOR = 2
+/** Rest after a key-down: a multiple of its length (common practice: at least twice), and never less than so long [s]. */
+export interface Rest { readonly factor: number, readonly leastS: number }
+/** Valves 30 s at least (T01), small finals without a heat sink the same (T02); everything else twice as long as it was keyed. */
+const REST: Readonly<Record<SetKind, Rest>> = {
+  'fm-mobile': { factor: 2, leastS: 0 }, 'am-mobile': { factor: 2, leastS: 0 }, 'multimode': { factor: 2, leastS: 0 }, 'menu-mobile': { factor: 2, leastS: 0 }, 'high-power': { factor: 2, leastS: 0 },
+  'hybrid-valve': { factor: 2, leastS: 30 }, 'cw-kit': { factor: 2, leastS: 30 }, 'menu-qrp': { factor: 2, leastS: 30 },
+}
+export const restOf = (kind: SetKind): Rest => REST[kind]
+/** A touch of the key is no key-down: no long rest after it [s]. */
+const TOUCH_S = 1
 /** Share of the limit at which the clock warns. */
 const WARN_SHARE = 0.8
 
@@ -31,12 +41,14 @@ export interface KeyDownView {
 }
 
 /** What the clock shows at nowMs. */
-export function keyDownView(clock: KeyDown, limitS: number | null, nowMs: number): KeyDownView {
+export function keyDownView(clock: KeyDown, limitS: number | null, nowMs: number, rest: Rest = REST['fm-mobile']): KeyDownView {
   if (clock.keyedSinceMs !== null) {
     const seconds = Math.max(0, nowMs - clock.keyedSinceMs) / 1000
     const phase = limitS === null ? 'keyed' : seconds >= limitS ? 'over' : seconds >= limitS * WARN_SHARE ? 'warn' : 'keyed'
     return { phase, seconds, limitS }
   }
-  const restS = clock.endedAtMs === null ? 0 : (clock.endedAtMs + REST_FACTOR * clock.lastLengthMs - nowMs) / 1000
+  const lastS = clock.lastLengthMs / 1000
+  const dueS = lastS < TOUCH_S ? rest.factor * lastS : Math.max(rest.leastS, rest.factor * lastS)
+  const restS = clock.endedAtMs === null ? 0 : dueS - (nowMs - clock.endedAtMs) / 1000
   return restS > 0 ? { phase: 'rest', seconds: restS, limitS } : { phase: 'idle', seconds: 0, limitS }
 }

@@ -1,6 +1,7 @@
 import type { Quantity } from '../quantity'
 import type { Judgement, RuleSet, Verdict } from '../rules'
 import type { MeasurePoint, ModelSheet, ReadingOf, Step, Want } from '../sheet'
+import { biasState, type BiasState } from './bias/biasState'
 import { criterionState, type CriterionState } from './criterion'
 import type { History, TakenReading, Turn } from './history'
 import type { JobEvent, StepConfirmed } from './jobEvent'
@@ -21,6 +22,8 @@ export interface StepState {
   readonly step: Step
   readonly wants: readonly WantState[]
   readonly criterion: CriterionState | null
+  /** where the bias stands, device by device; null = the step sets none */
+  readonly bias: BiasState | null
   readonly status: StepStatus
   /** turns that made one of its latest readings stale */
   readonly staleBy: readonly Turn[]
@@ -43,11 +46,12 @@ export function stepState(sheet: ModelSheet, rules: RuleSet, step: Step, past: H
   const staleBy = [...new Map(wants.flatMap(w => w.latest?.staleBy ?? []).map(t => [`${t.designator}@${t.order}`, t])).values()]
   const last = events.findLast(e => (e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === step.id)
   const confirmed = last?.kind === 'step-confirmed' ? last : null
-  const measured = measuredStatus(wants, criterion, step)
+  const bias = step.bias ? biasState(step.bias, wants) : null
+  const measured = measuredStatus(wants, criterion, step, bias)
   const skipped = confirmed?.outcome === 'skipped' && takenSince(wants, events.indexOf(confirmed)) === 0
   const status: StepStatus = skipped ? 'skipped' : measured
   return {
-    step, wants, criterion, status, staleBy, confirmed, reopened: last?.kind === 'step-reopened' ? last.reason : null,
+    step, wants, criterion, bias, status, staleBy, confirmed, reopened: last?.kind === 'step-reopened' ? last.reason : null,
     satisfied: isSatisfied(step, status, measured, confirmed, skipSource, takenSince(wants, confirmed ? events.indexOf(confirmed) : Infinity)),
   }
 }
@@ -59,13 +63,14 @@ function wantState(sheet: ModelSheet, rules: RuleSet, step: Step, point: Measure
 }
 
 /** What the readings alone say. Peaking keeps its outcome when the coils move on: balancing leaves the peak on purpose. */
-function measuredStatus(wants: readonly WantState[], criterion: CriterionState | null, step: Step): StepStatus {
+function measuredStatus(wants: readonly WantState[], criterion: CriterionState | null, step: Step, bias: BiasState | null): StepStatus {
   const latest = wants.map(w => w.latest)
   if (latest.every(l => l === null)) return 'not-measured'
   if (step.criterion?.kind !== 'peak' && latest.some(l => l !== null && l.staleBy.length > 0)) return 'stale'
   const verdicts = wants.map(w => w.judgement?.verdict)
   const outside = verdicts.find(v => v === 'above' || v === 'below')
   if (outside) return outside
+  if (bias?.alike === false || bias?.devices.some(d => d.tooHot)) return 'above'
   if (latest.some(l => l === null) || criterion?.met === null) return 'in-progress'
   if (criterion?.met === false) return criterion.kind === 'spread' ? 'above' : 'in-progress'
   return verdicts.includes('cannot-tell') ? 'cannot-tell' : 'inside'

@@ -2,6 +2,7 @@
 export { COVERAGES, type Coverage } from './modelSheet'
 export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES, SET_KINDS } from './modelSheet'
 export type { Adjuster, AdjusterKind, AdjusterRole, BiasRule, BoardPicture, BoardPlace, BoardSide, MeasurePoint, MixedFrequency, MixingScheme, ModelSheet, Oscillator, OwedItem, OwnInspectionItem, SetKind, SetState, SpecLine, Step, StepAction, StepCriterion, TargetSpec, TestPoint, TypicalFault, Want } from './modelSheet'
+export { BOARD_DRAWINGS, PLAIN_ASPECT, drawingOf, type BoardDrawing, type DrawnPart } from './drawings'
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
 export { conditionsAsked, sameConditions, type ConditionsAsked } from './conditionsAsked'

@@ -5,7 +5,7 @@ import type { Turn } from '../../../core/run'
 import { clockTime, keyDownWords } from '../../../shared/words/runWords'
 import type { NewWorkEvent } from '../../composables/useEventForm'
 import OtherTurned from '../work/OtherTurned.vue'
-import BoardMap from './BoardMap.vue'
+import BoardMap from '../board/BoardMap.vue'
 
 /** What the hands do: which adjuster, where, with what, and what it spoils. */
 const props = defineProps<{ sheet: ModelSheet, step: Step, turns: readonly Turn[] }>()
@@ -20,7 +20,7 @@ const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.
 <template>
   <section class="hands" tabindex="0" aria-label="At the set">
     <h3>At the set</h3>
-    <BoardMap :adjusters="sheet.adjusters" :wanted="step.adjusters" />
+    <button type="button" class="show" aria-label="show me on the board" @click="emit('show')"><BoardMap :sheet="sheet" :wanted="step.adjusters" /></button>
     <dl v-if="single">
       <dt>Adjuster</dt><dd><b>{{ single.designator }}</b> {{ single.name }}</dd>
       <dt>Where</dt><dd>{{ single.where }}</dd>

@@ -1,20 +1,49 @@
 <script setup lang="ts">
-import { SHEETS } from '../../../core/sheet'
+import { computed, onMounted, ref } from 'vue'
+import { useSaid } from '../../composables/useSaid'
+import { useSheetsStore } from '../../stores/sheets'
 
+const store = useSheetsStore()
+const { said, say } = useSaid()
+const search = ref('')
+const file = ref<HTMLInputElement | null>(null)
+const found = computed(() => {
+  const words = search.value.toLowerCase().split(/\s+/).filter(Boolean)
+  return store.list.filter(s => words.every(w => `${s.model} ${s.description}`.toLowerCase().includes(w)))
+})
+async function take(files: FileList | null | undefined) {
+  const [chosen] = files ?? []
+  if (!chosen) return
+  const done = await store.importFile(chosen)
+  if (!done) return say(store.failure!.words, 'problem')
+  await store.load()
+  say({ new: `${store.nameOf(done.id)} is here now, revision ${done.revision}.`, revision: `${store.nameOf(done.id)}: the file became revision ${done.revision}.`, same: `${store.nameOf(done.id)} was here already, in the same words.` }[done.kind])
+}
+onMounted(() => void store.load())
 useHead({ title: 'Sheets' })
 </script>
 
 <template>
-  <div class="page">
-    <h1>Model sheets</h1>
-    <p class="lead">What turns what, where and with which tool; what is measured; in which order, and why. Sheets are read only for now. <NuxtLink to="/rules">Rules and schools</NuxtLink> stand beside them.</p>
-    <NuxtLink v-for="s in SHEETS" :key="s.id" :to="`/sheets/${s.id}`" class="sheet"><b>{{ s.model }}</b><span>{{ s.description }}</span><span class="quiet">{{ s.adjusters.length }} adjusters, {{ s.procedure.length }} steps, revision {{ s.revision }} of {{ s.revisedOn }}</span></NuxtLink>
+  <div class="page" @dragover.prevent @drop.prevent="take($event.dataTransfer?.files)">
+    <div class="top">
+      <h1>Model sheets</h1>
+      <label class="find">Find <input v-model="search" type="search" placeholder="model, kind"></label>
+      <v-btn height="44" @click="file?.click()">Import a sheet</v-btn>
+      <v-btn height="44" variant="flat" color="primary" to="/sheets/new">New sheet</v-btn>
+      <input ref="file" type="file" accept="application/json,.json" class="sr" aria-label="sheet file" @change="take(($event.target as HTMLInputElement).files)">
+    </div>
+    <p class="lead">What turns what, where and with which tool; what is measured; in which order, and why. <NuxtLink to="/rules">Rules and schools</NuxtLink> stand beside them.</p>
+    <p class="said" role="status" :class="said?.kind">{{ said?.text }}</p>
+    <NuxtLink v-for="s in found" :key="s.id" :to="`/sheets/${s.id}`" class="sheet"><b>{{ s.model }}</b><span>{{ s.description }}</span><span class="quiet">{{ s.adjusters }} adjusters, {{ s.steps }} steps, {{ s.jobs }} {{ s.jobs === 1 ? 'job' : 'jobs' }}<br>revision {{ s.revision }} of {{ s.revisedOn }}{{ s.shipped ? '' : ', written here' }}</span></NuxtLink>
+    <p v-if="found.length === 0" class="lead">No sheet matches "{{ search }}". Write one from the family it belongs to.</p>
   </div>
 </template>
 
 <style scoped>
-.sheet { display: grid; grid-template-columns: 160px 1fr auto; gap: 20px; padding: 16px 4px; min-height: 56px; border-bottom: 1px solid var(--line); color: inherit; text-decoration: none; align-items: baseline; }
-.sheet:hover { background: var(--sheet); }
-.sheet b { font-size: 16px; }
-@media (max-width: 700px) { .sheet { grid-template-columns: 1fr; gap: 2px; } }
+.top { display: flex; align-items: center; gap: 14px; flex-wrap: wrap; margin-bottom: 8px; }
+.find { margin-left: auto; font-size: 13px; color: var(--ink2); } .find input { height: 44px; width: 200px; margin-left: 8px; padding: 0 12px; font: inherit; font-size: 15px; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
+.said { min-height: 22px; margin: 0; font-weight: 600; } .said.problem { color: var(--out); } .said.ok { color: var(--in); }
+.sheet { display: grid; grid-template-columns: 180px 1fr auto; gap: 20px; padding: 14px 4px; min-height: 56px; border-bottom: 1px solid var(--line); color: inherit; text-decoration: none; align-items: baseline; }
+.sheet:hover { background: var(--sheet); } .sheet b { font-size: 16px; } .sheet > .quiet { text-align: right; }
+@media (max-width: 700px) { .sheet { grid-template-columns: 1fr; gap: 2px; } .sheet > .quiet { text-align: left; } }
 </style>

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { act, advance, healthyRig, truthOf } from '../../rig'
-import { pchip, proposeCode, type MenuReading } from './index'
+import { proposeCode, type MenuReading } from './index'
+import { pchip } from './pchip'
 
 // C46, computed (monotone cubic as in SciPy): 5Eh 3.02 W, 66h 3.94 W, 6Eh 5.00 W.
 const READ: MenuReading[] = [{ code: 0x5E, value: 3.02 }, { code: 0x66, value: 3.94 }, { code: 0x6E, value: 5 }]

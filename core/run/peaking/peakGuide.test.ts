@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom, type Random } from '../../../test/fixtures/faults/random'
 import { CORE_STOP_TURNS, tunedHz, tunedResponse } from '../../circuit'
-import { NEW_GUIDE, guided, type PeakGuide, type PeakWord } from './index'
+import { modelSheet, stepOf } from '../../sheet'
+import { NEW_GUIDE, PEAKED, generatorAdvice, guided, peakLevel, peakQuantities, type PeakGuide, type PeakWord } from './index'
 
 const RATE_HZ = 10
 const MOST_S = 300
@@ -69,5 +70,28 @@ describe('what is said', () => {
   }
   it('rising goes on, falling turns back, the same height again stops', () => expect(words(2, 3, 3.8, 3.95, 4, 3.9, 4)).toEqual(['go-on', 'go-on', 'go-on', 'go-on', 'go-on', 'turn-back', 'stop']))
   it('jumped over in one large step, it has to be crossed again', () => expect(words(2, 4, 2.5, 3.9)).toEqual(['go-on', 'go-on', 'turn-back', 'touch']))
+  it('one that rose and then no longer moves has reached its stop', () => {
+    expect(words(2, 2.5, 3, 3.2, 3.2, 3.2, 3.2, 3.2).at(-1)).toBe('end')
+    expect(words(2, 2.5, 3, 3.2, 3.2).at(-1)).toBe('go-on')
+  })
+  it('the same core on a dip, on amperes, on SINAD: the same words', () => {
+    const dip = PEAKED.find(p => p.quantity === 'plateA')!
+    const [sinad, probe] = [PEAKED.find(p => p.quantity === 'sinadDb')!, PEAKED.find(p => p.quantity === 'probeV')!]
+    expect(words(...[0.2, 0.15, 0.13, 0.16].map(a => peakLevel(dip, a)))).toEqual(['go-on', 'go-on', 'go-on', 'turn-back'])
+    expect(words(...[8, 10, 12, 9].map(db => peakLevel(sinad, db)))).toEqual(['go-on', 'go-on', 'go-on', 'turn-back'])
+    expect(10 * Math.log10(peakLevel(probe, 2) / peakLevel(probe, 1))).toBeCloseTo(6.02, 2)
+  })
   it('a core that does nothing is called flat', () => expect(words(2, 2, 2, 2, 2, 2, 2, 2).at(-1)).toBe('flat'))
+})
+
+describe('what it is peaked on', () => {
+  const names = (stepId: string, read: readonly string[], sheetId = 'osmund-27f') => peakQuantities(stepOf(modelSheet(sheetId), stepId), q => read.includes(q)).map(p => p.quantity)
+  it('the step\u2019s own first; while there is no output, current and probe; the receiver on its own', () => {
+    expect(names('A1.8', ['powerW', 'supplyA', 'sinadDb'])).toEqual(['powerW', 'supplyA'])
+    expect(names('A1.8', ['supplyA', 'probeV'])).toEqual(['supplyA', 'probeV'])
+    expect(names('A9.1', ['powerW', 'sinadDb', 'agcV'], 'quillon-p7')).toEqual(['sinadDb', 'agcV'])
+  })
+  it('the generator follows the set down', () => {
+    expect([generatorAdvice('sinadDb', 25), generatorAdvice('sinadDb', 12), generatorAdvice('sMeter', 7), generatorAdvice('powerW', 100)]).toEqual([10, null, 10, null])
+  })
 })

@@ -1,5 +1,5 @@
 /** What to do with the core now; the hand moves after each word, and the needle is waited for. */
-export type PeakWord = 'wait' | 'go-on' | 'touch' | 'turn-back' | 'stop' | 'flat'
+export type PeakWord = 'wait' | 'go-on' | 'touch' | 'turn-back' | 'stop' | 'flat' | 'end'
 
 /** A level that was waited for [dB of the first reading], and what was said then. */
 export interface PeakLook { readonly atS: number, readonly levelDb: number, readonly word: PeakWord }
@@ -32,6 +32,9 @@ const CLOSE_DB = 0.3
 /** How far below the top is good enough [dB]. */
 const NEAR_DB = 0.05
 const FLAT_LOOKS = 6
+/** So many looks without a change after a clear rise are the stop of the core. */
+const END_LOOKS = 4
+const END_RISE_DB = 0.5
 const HALF_STEP = 0.6
 
 /** Takes in one reading. @returns the guide after it; its last look holds the word while it is new */
@@ -68,6 +71,7 @@ function decided(guide: PeakGuide, atS: number, levelDb: number): Pick<PeakGuide
   if (!before) return say('go-on')
   const recent = [...looks.slice(-FLAT_LOOKS).map(l => l.levelDb), levelDb]
   if (!fine && recent.length > FLAT_LOOKS && Math.max(...recent) - Math.min(...recent) < SAME_DB) return say('flat')
+  if (!fine && stoppedShort([...looks.map(l => l.levelDb), levelDb])) return say('end')
   if (rise < -same) return say('turn-back')
   return say(fine ? 'touch' : 'go-on')
 }
@@ -75,6 +79,15 @@ function decided(guide: PeakGuide, atS: number, levelDb: number): Pick<PeakGuide
 /** On a coarse display low levels differ by chance: half a step of it counts as the same. */
 function sameDb(levelDb: number, step: number): number {
   return Number.isFinite(step) ? Math.max(SAME_DB, HALF_STEP * 10 * Math.log10(1 + step / 10 ** (levelDb / 10))) : SAME_DB
+}
+
+/** Rose, was never seen to fall, and then no longer changed although the core was turned on: it reached its stop before the top. */
+function stoppedShort(levels: readonly number[]): boolean {
+  const last = levels.slice(-END_LOOKS)
+  if (levels.length <= END_LOOKS || Math.max(...last) - Math.min(...last) >= SAME_DB) return false
+  const before = levels.slice(0, -END_LOOKS)
+  const rose = levels.at(-END_LOOKS)! - Math.min(...before) > END_RISE_DB
+  return rose && Math.max(...before) <= Math.max(...last) + SAME_DB
 }
 
 /** Rose, and fell again. */

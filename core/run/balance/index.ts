@@ -1,0 +1,2 @@
+export { balanceMove, passSpread, type BalanceMove } from './balanceGuide'
+export { fitLineUp, readBand, type BandPass, type CoilTurns, type LineUp } from './lineUp'

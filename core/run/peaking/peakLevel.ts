@@ -1,0 +1,41 @@
+import type { Quantity } from '../../quantity'
+import type { Step } from '../../sheet'
+
+/** What a core can be peaked on: how a reading becomes a power-like level, and which way is better. */
+export interface PeakedQuantity { readonly quantity: Quantity, readonly scale: 'power' | 'voltage' | 'decibel' | 's-units' | 'current', readonly seek: 'largest' | 'smallest', /** in the receiver: its generator has to follow */ readonly receiver: boolean }
+
+/** In the order in which they are tried: the output itself, then what shows drive before there is output, then the receiver (A0.4, A6.5, A10.7). */
+export const PEAKED: readonly PeakedQuantity[] = [
+  { quantity: 'powerW', scale: 'power', seek: 'largest', receiver: false }, { quantity: 'pepW', scale: 'power', seek: 'largest', receiver: false },
+  { quantity: 'supplyA', scale: 'current', seek: 'largest', receiver: false }, { quantity: 'probeV', scale: 'voltage', seek: 'largest', receiver: false }, { quantity: 'plateA', scale: 'current', seek: 'smallest', receiver: false },
+  { quantity: 'sinadDb', scale: 'decibel', seek: 'largest', receiver: true }, { quantity: 'sMeter', scale: 's-units', seek: 'largest', receiver: true }, { quantity: 'agcV', scale: 'voltage', seek: 'largest', receiver: true },
+]
+
+/** One S-unit is nominally 6 dB (C25). */
+const DB_PER_S = 6
+/** Least level that a logarithm can be taken of. */
+const LEAST = 1e-12
+
+/** A reading as a level that is larger when it is better, so that one guide serves all: powers as they are, volts and amperes squared, decibels undone, a dip turned over. */
+export function peakLevel({ scale, seek }: PeakedQuantity, value: number): number {
+  const level = scale === 'decibel' ? 10 ** (value / 10) : scale === 's-units' ? 10 ** (value * DB_PER_S / 10) : scale === 'power' ? value : value ** 2
+  return seek === 'smallest' ? 1 / Math.max(LEAST, level) : Math.max(LEAST, level)
+}
+
+/** What a step could be peaked on now, the step's own quantity first: of those that are read. */
+export function peakQuantities(step: Step, isRead: (q: Quantity) => boolean): PeakedQuantity[] {
+  const own = step.criterion?.kind === 'peak' ? step.criterion : null
+  const first = own ? PEAKED.filter(p => p.quantity === own.quantity).map(p => ({ ...p, seek: own.seek ?? p.seek })) : []
+  const receiver = step.points.every(p => !p.state.keyed)
+  return [...first, ...PEAKED.filter(p => p.quantity !== own?.quantity && p.receiver === receiver)].filter(p => isRead(p.quantity))
+}
+
+/** Above this the receiver is no longer at a low level: SINAD flattens and the automatic gain hides the coil [dB]. */
+const SINAD_HIGH_DB = 20
+const STEP_DB = 10
+
+/** The generator is stepped down as the set gets better, so that the reading stays where it tells something (A10.7). @returns dB to take away, or null */
+export function generatorAdvice(quantity: Quantity, value: number): number | null {
+  if (quantity === 'sinadDb') return value > SINAD_HIGH_DB ? STEP_DB : null
+  return quantity === 'sMeter' ? (value > 5 ? STEP_DB : null) : null
+}

@@ -1,0 +1,2 @@
+export { fitDrift, slowIn, type DriftFit, type DriftSample } from './driftFit'
+export { driftLimit, isFrequencyStep, warmGate, type WarmGate } from './warmGate'
