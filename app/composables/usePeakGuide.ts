@@ -1,29 +1,41 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { NEW_GUIDE, guided } from '../../core/run'
 
-/** A reading of the needle that is watched. */
+/** A reading of the needle that is watched, as a level that is larger when it is better. */
 export interface NeedleReading { readonly atMs: number, readonly value: number }
+
+/** A change of the level between two readings that shows which way it goes [ratio]. */
+const MOVING = 0.004
 
 /** Guides a hand to the peak of one core, from readings alone. */
 export function usePeakGuide(reading: Ref<NeedleReading | null>) {
   const on = ref(false)
   const guide = shallowRef(NEW_GUIDE)
+  const trend = ref<'up' | 'down' | 'level'>('level')
+  let smooth: number | null = null
   const last = computed(() => guide.value.looks.at(-1) ?? null)
   const bestDb = computed(() => guide.value.looks.length > 0 ? Math.max(...guide.value.looks.map(l => l.levelDb)) : null)
-  const belowDb = computed(() => last.value && bestDb.value !== null ? bestDb.value - last.value.levelDb : null)
+  const nowDb = computed(() => reading.value ? 10 * Math.log10(Math.max(1e-12, reading.value.value)) : null)
+  const belowDb = computed(() => nowDb.value !== null && bestDb.value !== null ? Math.max(0, bestDb.value - nowDb.value) : null)
 
   function begin() {
     guide.value = NEW_GUIDE
+    smooth = null
     on.value = true
   }
   function end() {
     on.value = false
   }
   watch(reading, (r) => {
+    if (!r) return
+    const before = smooth ?? r.value
+    smooth = before + (r.value - before) * 0.3
+    const change = (smooth - before) / Math.max(1e-12, before)
+    trend.value = change > MOVING ? 'up' : change < -MOVING ? 'down' : 'level'
     // Once it has said stop, the core is left alone.
-    if (!on.value || !r || last.value?.word === 'stop') return
+    if (!on.value || last.value?.word === 'stop') return
     guide.value = guided(guide.value, r.atMs / 1000, r.value)
   })
 
-  return { on, last, belowDb, looks: computed(() => guide.value.looks.length), begin, end }
+  return { on, last, belowDb, trend, looks: computed(() => guide.value.looks.length), begin, end }
 }

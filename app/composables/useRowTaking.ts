@@ -28,8 +28,11 @@ export function useRowTaking(parts: RowTakingParts) {
   /** the point at which the wrong channel was pointed out; a second press takes it all the same */
   let warnedAt: string | null = null
 
-  /** @returns whether something was kept */
-  async function take(stepId: string | null, pointId: string): Promise<boolean> {
+  /**
+   * @param typed what stands beside the live readings of the row, e.g. the menu value they were taken with
+   * @returns whether something was kept
+   */
+  async function take(stepId: string | null, pointId: string, typed: readonly TypedEntry[] = []): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
     if (missingRf(point, parts.liveOf)) {
       parts.say('The power meter shows no RF: key the set first, then take the row.', 'problem')
@@ -42,8 +45,9 @@ export function useRowTaking(parts: RowTakingParts) {
       return false
     }
     warnedAt = null
-    const readings = liveReadings(point, parts.liveOf, uuid)
-    if (readings.length === 0) {
+    const live = liveReadings(point, parts.liveOf, uuid)
+    const readings = [...live, ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(typedReadingOf)]
+    if (live.length === 0) {
       parts.say('No connected instrument reads this now. Type it.', 'problem')
       typing.value = { pointId, first: '' }
       return false
@@ -56,14 +60,16 @@ export function useRowTaking(parts: RowTakingParts) {
 
   async function takeTyped(stepId: string | null, pointId: string, entries: readonly TypedEntry[]): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
-    const readings = entries.map(e => ({
-      id: uuid(), quantity: e.quantity, ...typedReading(e.value, e.quantity, e.instrument), source: 'typed' as const, instrument: e.instrument?.name ?? null, ...(e.bound ? { bound: e.bound } : {}),
-    }))
+    const readings = entries.map(typedReadingOf)
     const row = typing.value
     if (!(await store(stepId, point, readings))) return false
     if (typing.value === row) typing.value = null
     sayKept(point, readings, 'taken as typed', false)
     return true
+  }
+
+  function typedReadingOf(e: TypedEntry): Reading {
+    return { id: uuid(), quantity: e.quantity, ...typedReading(e.value, e.quantity, e.instrument), source: 'typed', instrument: e.instrument?.name ?? null, ...(e.bound ? { bound: e.bound } : {}) }
   }
 
   /** A reading that cannot be true is challenged at once, and kept: the technician decides. */

@@ -25,5 +25,6 @@ export function useStepConfirm(state: () => StepState, run: () => RunState, appe
     asking.value = null
     onward()
   }
-  return { what, asking, confirm, withReason: (reason: string) => keep(asking.value!, reason) }
+  const cancel = () => (asking.value = null)
+  return { what, asking, confirm, cancel, withReason: (reason: string) => keep(asking.value!, reason) }
 }

@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useTheme } from 'vuetify'
 import KeysDialog from '../components/frame/KeysDialog.vue'
 import ReadoutRail from '../components/frame/ReadoutRail.vue'
 import SideNav from '../components/frame/SideNav.vue'
 import OutboxNotice from '../components/frame/OutboxNotice.vue'
 import { useBenchKeys } from '../composables/useBenchKeys'
+import { useKeyAlarm } from '../composables/useKeyAlarm'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useLiveStore } from '../stores/live'
 import { useOutboxStore } from '../stores/outbox'
@@ -20,6 +21,8 @@ theme.change(chosen.value)
 const live = useLiveStore()
 const outbox = useOutboxStore()
 const practice = usePracticeStore()
+const alarm = useKeyAlarm(computed(() => live.clock))
+provide('key-alarm', alarm)
 const instruments = useInstrumentsStore()
 const keysOpen = ref(false)
 const started = ref(false)
@@ -59,7 +62,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         <PracticeControls narrow :wanted="practice.wanted" :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />
       </aside>
       <ClientOnly>
-        <ReadoutRail class="frame-rail" :shown="live.shown" :clock="live.clock" :links="live.links" :connected="live.connected" :started="started" />
+        <ReadoutRail class="frame-rail" :shown="live.shown" :clock="live.clock" :warmth="live.warmth" :links="live.links" :connected="live.connected" :started="started" />
         <template #fallback><footer class="frame-rail rail-waiting" /></template>
       </ClientOnly>
       <KeysDialog :open="keysOpen" @close="keysOpen = false" />

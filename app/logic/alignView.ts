@@ -1,8 +1,8 @@
-import { bandBalance, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
+import type { RowState, RunState, StepState, WantState } from '../../core/run'
 import { asSetUp, profileQuantity } from '../../core/instrument'
 import { profileOf } from '../../shared/instrument'
 import type { Accuracy, Quantity } from '../../core/quantity'
-import { conditionsAsked, sameConditions } from '../../core/sheet'
+import { conditionsAsked, sameConditions, type Step } from '../../core/sheet'
 import type { LiveLink } from '../../shared/live'
 
 /** The point at hand: the first that is missing or stale, else the first. */
@@ -51,22 +51,21 @@ export function confirming(state: StepState, run: RunState): Confirming {
   return { kind: 'as-is', label: 'Accept as it is\u2026' }
 }
 
-/** Which way to offset a coil, from the three band readings of a spread step. */
-export function balanceAdvice(state: StepState): string | null {
-  if (state.criterion?.kind !== 'spread' || state.criterion.met !== false) return null
-  const [low, middle, high] = state.wants.map(w => w.latest?.reading.value ?? 0)
-  if (!low || !middle || !high) return 'One end gives no power: a coil is far off, or the set does not lock there.'
-  const { weakEnd } = bandBalance(low, middle, high, state.criterion.limitDb)
-  if (weakEnd === 'both') return 'Both ends are weak alike: the line-up is peaked too sharply, offset two neighbours in opposite directions.'
-  if (weakEnd === 'none') return null
-  return `The ${weakEnd === 'low' ? 'low' : 'high'} end is weak: offset one coil towards it (core ${weakEnd === 'low' ? 'in' : 'out'}), its neighbour the other way only as far as needed.`
+/** The two neighbours that are offset for balance: the last two of what the step turns. */
+export function balanceCoils(step: Step): string[] {
+  return step.adjusters.slice(-2)
 }
 
-/** Place of a reading for the ear, -1..1 of its window; while peaking, relative to the last reading taken. */
-export function earPlace(value: number | null, want: WantState): number | null {
+/**
+ * Place of a reading for the ear, -1..1: of its window, by ratio where the quantity is one; while peaking, octaves of what it began with.
+ * @param reference value at which the tone stands in the middle while peaking, or null
+ */
+export function earPlace(value: number | null, want: WantState, reference: number | null): number | null {
   if (value === null) return null
-  const { window } = want.asked
-  if (window?.aim != null && window.low !== null && window.high !== null) return (value - window.aim) / ((window.high - window.low) * 2)
-  const before = want.latest?.reading.value ?? null
-  return before === null || before <= 0 || value <= 0 ? 0 : Math.log2(value / before)
+  const { window, nominalHz } = want.asked
+  if (window?.aim != null && window.low !== null && window.high !== null) {
+    const byRatio = nominalHz === null && window.low > 0 && value > 0
+    return byRatio ? Math.log(value / window.aim) / Math.log(window.high / window.low) / 2 : (value - window.aim) / ((window.high - window.low) * 2)
+  }
+  return reference === null || reference <= 0 || value <= 0 ? 0 : Math.log2(value / reference)
 }

@@ -4,7 +4,7 @@ import { ruleSet } from '../../core/rules'
 import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import { boundToStandard } from '../../core/quantity'
 import type { Job } from '../../shared/job'
-import { asFoundFor, balanceAdvice, confirming, connectedAccuracy, earPlace, openPointId } from './alignView'
+import { asFoundFor, balanceCoils, confirming, connectedAccuracy, earPlace, openPointId } from './alignView'
 import { bandCharts } from '../../shared/words/bandChart'
 import { failureOf } from './failureWords'
 import { findJobs } from './findJobs'
@@ -71,13 +71,9 @@ describe('the align screen', () => {
     expect(kind([stepRow('A1.10', 'ch20', { powerW: 3.95 })], 'A1.10')).toBe('as-is')
     expect(kind([...goodRun(), turned('RV1')], 'A1.11')).toBe('retake')
   })
-  it('advises which way to offset a coil', () => {
-    const advice = (...powersW: number[]) => balanceAdvice(step([1, 20, 40].map((c, i) => stepRow('A1.9', `ch${c}`, { powerW: powersW[i]! })), 'A1.9'))
-    expect(advice(2.5, 3.5, 3.8)).toContain('low end is weak')
-    expect(advice(3.8, 3.5, 2.5)).toContain('high end is weak')
-    expect(advice(3, 4, 3)).toContain('Both ends')
-    expect(advice(0, 4, 3)).toContain('no power')
-    expect(advice(3.8, 3.8, 3.8)).toBeNull()
+  it('balance turns the last two of what the step turns', () => {
+    expect(balanceCoils(step([], 'A1.9').step)).toEqual(['L5', 'L6'])
+    expect(balanceCoils(step([], 'A1.8').step)).toEqual(['L6', 'L7'])
   })
   it('finds the as-found value of the same state, and the accuracy of a live instrument', () => {
     const found = matrixState(OSMUND_27F, RULES, run([rowTaken('as-found', null, 'low-20', { powerW: 0.9, supplyA: 0.6 }, { lowPower: true })]).history, 'as-found')
@@ -89,11 +85,14 @@ describe('the align screen', () => {
   })
   it('gives the ear a place on the scale, or a rise while peaking', () => {
     const want = step([], 'A1.10').wants[0]!
-    expect(earPlace(3.8, want)).toBeCloseTo(0, 12)
-    expect(earPlace(4.2, want)!).toBeGreaterThan(0)
-    expect(earPlace(null, want)).toBeNull()
+    expect(earPlace(3.8, want, null)).toBeCloseTo(0, 12)
+    expect(earPlace(4.2, want, null)!).toBeGreaterThan(0)
+    expect(earPlace(null, want, null)).toBeNull()
     const peak = step([stepRow('A1.8', 'ch20', { powerW: 2 })], 'A1.8').wants[0]!
-    expect(earPlace(4, peak)).toBe(1)
+    expect(earPlace(4, peak, 2)).toBe(1)
+    expect(earPlace(4, peak, null)).toBe(0)
+    // Half the scale is the edge of a window, by ratio: a watt below counts like a watt above it.
+    expect(earPlace(want.asked.window!.high, want, null)!).toBeGreaterThan(0.2)
   })
 })
 

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { v4 as uuid } from 'uuid'
+import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '../../core/claims'
 import { jobSheet, standing, type JobEvent } from '../../core/run'
@@ -7,6 +7,7 @@ import type { ModelSheet } from '../../core/sheet'
 import { jobState } from '../../core/work'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import type { Job, JobChange, JobPatch } from '../../shared/job'
+import type { RunPlace } from '../../shared/jobLive'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
 import { useOutboxStore } from './outbox'
@@ -102,6 +103,22 @@ export const useJobStore = defineStore('job', () => {
     if (base.value) await saveSnapshot(job.value, stored.value, base.value)
   }
 
+  /** An entry that another screen of this job kept. */
+  function takeNews(event: JobEvent) {
+    if (job.value && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
+    if (event.kind === 'handed-over') void loadIssues()
+  }
+  /** One key-down by the clock of the gateway: every screen that saw it makes the same id. */
+  async function keepKeyed(fromMs: number, untilMs: number, stepId: string | null) {
+    if (!job.value) return
+    const event: JobEvent = { kind: 'keyed', id: uuidOf(`keyed ${fromMs}`, job.value.id), atMs: untilMs, stepId, lengthS: (untilMs - fromMs) / 1000 }
+    if (!entered.value.some(e => e.id === event.id)) await outbox.append(job.value.id, event)
+  }
+  /** Tells other screens of this run where this one is; nobody waits for it. */
+  function tellPlace(place: RunPlace) {
+    if (job.value) void $fetch(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place, retry: 0 }).catch(() => {})
+  }
+
   /** What was handed over so far; without an answer the list stays as it was. */
   async function loadIssues() {
     if (job.value) issues.value = await $fetch<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`, { retry: 0, timeout: 8000 }).catch(() => issues.value)
@@ -123,5 +140,5 @@ export const useJobStore = defineStore('job', () => {
     return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(answer => answer.job, () => null)
   }
 
-  return { job, base, events, entered, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, keptChallenges, handedOver, done, loading, failure, fromMemory, issues, open, append, loadIssues, change, peek }
+  return { job, base, events, entered, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, keptChallenges, handedOver, done, loading, failure, fromMemory, issues, open, append, takeNews, keepKeyed, tellPlace, loadIssues, change, peek }
 })

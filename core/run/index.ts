@@ -23,6 +23,7 @@ export { bandRounds } from './balance/bandRounds'
 export { NEW_SETTING, settingAdvice, settingScale, settingStep, type SettingAdvice, type SettingGuide } from './setting/settingGuide'
 export { menuReadings, menuState, proposeCode, type MenuGoal, type MenuProposal, type MenuReading, type MenuState } from './menu'
 export { biasState, type BiasDevice, type BiasState } from './bias/biasState'
+export { ticksToAmperes } from './bias/ticks'
 export { beatAdvice, type BeatAdvice } from './setting/zeroBeat'
 // Time and heat
 export { driftLimit, fitDrift, isFrequencyStep, slowIn, warmGate, type DriftFit, type DriftSample, type WarmGate } from './warmth'

@@ -11,6 +11,7 @@ import { keepAmendment, takeBack } from './amendments'
 import { checkEvent } from './checkEvent'
 import { freezeHandover } from './freezeHandover'
 import { indexLater } from './jobIndex'
+import { tellEvent } from './jobLive'
 import { requireRules } from './rules'
 import { actingChoices } from './schools'
 import { requireSheet, sheetOfJob } from './sheetBook'
@@ -70,6 +71,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
       throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
+      await tellEvent(db, jobId, event.id)
       if (event.kind === 'sheet-amended') await keepAmendment(db, job, event)
       if (event.kind === 'event-struck') await takeBack(db, job, event)
       if (isFound(event)) await indexLater(db, jobId)

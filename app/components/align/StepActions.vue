@@ -18,6 +18,7 @@ const emit = defineEmits<{ take: [], type: [], confirm: [], listen: [], hold: []
     <v-btn height="44" :aria-pressed="holding" :class="{ pressed: holding }" @click="emit('hold')">{{ holding ? 'Holding' : 'Hold' }} <kbd>M</kbd></v-btn>
     <v-btn height="44" @click="emit('note')">Note <kbd>N</kbd></v-btn>
     <v-btn height="44" @click="emit('strike')">Strike out <kbd>U</kbd></v-btn>
+    <slot />
   </div>
 </template>
 

@@ -21,7 +21,6 @@ const props = defineProps<{
   hold: number | null
   trend: readonly { atMs: number, value: number }[]
   nowMs: number
-  advice: string | null
 }>()
 
 const quantity = computed(() => props.want.want.quantity)
@@ -62,7 +61,6 @@ const direction = computed(() => {
       <span v-else-if="want.want.target">its target is the reading of another step, not taken yet</span>
     </div>
     <p v-if="criterionWords(state)" class="criterion"><b class="fig">{{ criterionWords(state) }}</b> of at most {{ state.criterion!.limitDb }} dB<template v-if="state.criterion!.kind === 'peak'">, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template></p>
-    <p v-if="advice" class="criterion">{{ advice }}</p>
     <p v-if="warning" class="warning"><StateMark mark="cannot-tell" /> {{ warning }}</p>
     <p v-else-if="expected?.zone && want.asked.limit" class="zone">With this instrument accepted: <span class="fig">{{ zoneWords(expected, quantity, nominal) }}</span></p>
     <ForkGauge :values="gauge" :unit="unit" :decimals="decimals" :mark="judgement?.verdict ?? null" />

@@ -1,16 +1,17 @@
 <script setup lang="ts">
 import type { StepState, Turn } from '../../../core/run'
-import type { MeasurePoint, ModelSheet } from '../../../core/sheet'
+import { lineOf, type MeasurePoint, type ModelSheet } from '../../../core/sheet'
 import { conditionsWords, staleWords } from '../../../shared/words/runWords'
 import StateMark from '../gauge/StateMark.vue'
 
 defineProps<{ sheet: ModelSheet, state: StepState, point: MeasurePoint, missing: readonly StepState[], turns: readonly Turn[], next: string | null }>()
+const emit = defineEmits<{ amend: [line: string] }>()
 </script>
 
 <template>
   <div class="head">
     <h1>{{ state.step.title }}</h1>
-    <p class="do">{{ state.step.instruction }}</p>
+    <p class="do">{{ state.step.instruction }} <button type="button" class="fix" aria-label="correct what to do" @click="emit('amend', lineOf('step', state.step.id, 'instruction'))">correct</button></p>
     <p class="why">{{ state.step.why }}</p>
     <p v-if="missing.length > 0" class="needs"><StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now may have to be taken again.</p>
     <p v-else-if="state.status === 'stale'" class="needs"><StateMark mark="stale" /> Take it again. {{ staleWords(state.staleBy) }}.</p>
@@ -24,6 +25,7 @@ defineProps<{ sheet: ModelSheet, state: StepState, point: MeasurePoint, missing:
 </template>
 
 <style scoped>
+.fix { font: inherit; font-size: 12.5px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; padding: 6px; }
 .do { margin: 3px 0 0; font-size: 15.5px; max-width: 74ch; }
 .why { margin: 1px 0 0; font-size: 14px; color: var(--ink2); max-width: 80ch; }
 .needs { margin: 5px 0 0; font-size: 14px; display: flex; gap: 8px; align-items: center; border-left: 3px solid var(--unsure); padding-left: 8px; }

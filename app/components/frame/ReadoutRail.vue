@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { showMeasured, QUANTITIES, type Quantity } from '../../../core/quantity'
-import type { KeyDownView } from '../../../core/run'
+import type { HeatView, KeyDownView } from '../../../core/run'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import type { LiveLink } from '../../../shared/live'
 import KeyDownClock from '../gauge/KeyDownClock.vue'
 import { clockTime } from '../../../shared/words/runWords'
 
 type Shown = { entry: LiveEntry, freshness: Freshness } | null
-const props = defineProps<{ shown: (q: Quantity) => Shown, clock: KeyDownView, links: readonly LiveLink[], connected: boolean, started: boolean }>()
+const props = defineProps<{ shown: (q: Quantity) => Shown, clock: KeyDownView, warmth: HeatView, links: readonly LiveLink[], connected: boolean, started: boolean }>()
 
 /** Always there when an instrument reads them, so that the eye finds them in one place. */
 const FIRST: readonly Quantity[] = ['carrierHz', 'powerW', 'pepW']
@@ -38,7 +38,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
 
 <template>
   <footer class="rail frame-rail" aria-label="Live readings" tabindex="0">
-    <KeyDownClock :view="clock" />
+    <KeyDownClock :view="clock" :warmth="warmth" />
     <div v-for="c in cells" :key="c.quantity" class="ro" :class="{ stale: c.stale }" :data-quantity="c.quantity" :data-received-at="c.receivedAtMs">
       <span>{{ c.label }}{{ c.stale ? `, old: ${c.since}` : '' }}</span>
       <div><b class="fig">{{ c.value }}</b> <i>{{ c.unit }}</i></div>

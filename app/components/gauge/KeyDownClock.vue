@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { KeyDownView } from '../../../core/run'
+import type { HeatView, KeyDownView } from '../../../core/run'
 
-const props = defineProps<{ view: KeyDownView }>()
+const props = defineProps<{ view: KeyDownView, warmth: HeatView }>()
+const heat = computed(() => props.warmth.ofLimit < 0.03 ? '' : `heat ${Math.round(props.warmth.ofLimit * 100)} %`)
 const words = computed(() => {
   switch (props.view.phase) {
     case 'keyed': return props.view.limitS === null ? 'Keyed' : `Keyed, of ${props.view.limitS} s`
@@ -28,6 +29,7 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
     <div>
       <span>{{ words }}</span>
       <b class="fig">{{ view.seconds.toFixed(1) }}&#8239;s</b>
+      <i v-if="heat" class="fig" title="estimate by time: 100 % = as hot as after one full key-down">{{ heat }}</i>
     </div>
   </div>
 </template>
@@ -39,5 +41,6 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
 .key span { display: block; font-size: 12px; color: var(--ink2); white-space: nowrap; }
 .key.over span { color: var(--out); font-weight: 700; font-size: 14px; }
 .key b { font-size: 22px; font-weight: 600; }
+i { font-style: normal; font-size: 12px; color: var(--ink2); margin-left: 8px; }
 .key.idle b { color: var(--ink2); }
 </style>

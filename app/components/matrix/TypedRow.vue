@@ -2,13 +2,14 @@
 import { nextTick, onMounted, ref } from 'vue'
 import { CoreError } from '../../../core/errors'
 import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '../../../core/quantity'
+import { ticksToAmperes } from '../../../core/run'
 import type { Want } from '../../../core/sheet'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 
 /** A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed. */
 export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly instrument: TypedInstrument | null }
 
-const props = defineProps<{ wants: readonly Want[], first: string, optionsFor: (q: Quantity) => TypedInstrument[], typedWith: (q: Quantity) => TypedInstrument | null }>()
+const props = defineProps<{ wants: readonly Want[], first: string, optionsFor: (q: Quantity) => TypedInstrument[], typedWith: (q: Quantity) => TypedInstrument | null, /** one tick of the set's own meter [A] */ tickA?: number | null }>()
 const emit = defineEmits<{ done: [values: TypedValue[]], cancel: [], choose: [quantity: Quantity, name: string] }>()
 
 const texts = ref<string[]>(props.wants.map((_, i) => i === 0 ? props.first : ''))
@@ -26,7 +27,8 @@ function read(index: number): Typed | null {
   const text = texts.value[index]!.trim()
   if (text === '') return null
   try {
-    return parseTyped(text, props.wants[index]!.quantity)
+    const ticked = props.tickA && quantityInfo(props.wants[index]!.quantity).siUnit === 'A' ? ticksToAmperes(text, props.tickA) : null
+    return ticked === null ? parseTyped(text, props.wants[index]!.quantity) : { value: ticked, understood: text }
   }
   catch (error) {
     if (!(error instanceof CoreError)) throw error

@@ -1,21 +1,33 @@
 <script setup lang="ts">
-import { computed, watch } from 'vue'
+import { computed, provide, watch } from 'vue'
 import { warnings } from '../../../core/work'
 import JobHeader from '../../components/job/JobHeader.vue'
+import { useJobLive } from '../../composables/useJobLive'
 import { useJobStore } from '../../stores/job'
+import { useLiveStore } from '../../stores/live'
 import { WARNING_WORDS } from '../../../shared/words/workWords'
 import { dayAndTime } from '../../../shared/words/runWords'
 import { jobTag } from '../../../shared/job'
 
 const route = useRoute()
 const store = useJobStore()
+const live = useLiveStore()
 const id = computed(() => String(route.params.id))
 const warned = computed(() => store.sheet ? warnings(store.sheet, store.events) : [])
 const stage = computed(() => route.path.split('/')[3] ?? '')
 useHead({ title: computed(() => store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job') })
 /** Somebody may have worked on the job at the other bench meanwhile. */
 const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
+const { connect, place } = useJobLive(id, store.takeNews, () => void store.open(id.value))
+provide('place-elsewhere', place)
+/** Seconds keyed belong to the job whose page is looked at while it is keyed. */
+const stopKeyed = live.onKeyed(({ fromMs, untilMs }) => {
+  if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible') void store.keepKeyed(fromMs, untilMs, live.stepAtHand)
+})
+watch(() => store.sheet?.kind, kind => kind && (live.kind = kind), { immediate: true })
+onBeforeUnmount(stopKeyed)
 onMounted(() => {
+  connect()
   watch(id, value => void store.open(value), { immediate: true })
   document.addEventListener('visibilitychange', lookAgain)
 })

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { ruleSet } from '../../rules'
 import { modelSheet } from '../../sheet'
 import { rowTaken } from '../../../test/fixtures/jobEvents'
-import { runState, type JobEvent } from '../index'
+import { runState, ticksToAmperes, type JobEvent } from '../index'
 
 const step = (sheetId: string, stepId: string, ...events: JobEvent[]) => {
   const sheet = modelSheet(sheetId)
@@ -44,4 +44,13 @@ describe('bias', () => {
     expect(s.bias!.devices[0]!.tooHot).toBe(true)
     expect(s.status).toBe('above')
   })
+})
+
+describe('ticks of a panel meter', () => {
+  it.each([['3 t', 0.06], ['2.5 ticks', 0.05], ['1,5t', 0.03], ['60', null], ['3 V', null]])('"%s"', (text, a) => {
+    const read = ticksToAmperes(text, 0.02)
+    if (a === null) expect(read).toBeNull()
+    else expect(read).toBeCloseTo(a, 12)
+  })
+  it('of no size are refused', () => expect(() => ticksToAmperes('3 t', 0)).toThrow('tick'))
 })

@@ -1,34 +1,40 @@
 <script setup lang="ts">
-import { computed, ref, watch } from 'vue'
-import PeakCoach from '../../../components/align/PeakCoach.vue'
+import { computed, defineAsyncComponent, inject, ref, watch, type Ref } from 'vue'
+import OtherRuns from '../../../components/align/OtherRuns.vue'
 import PointTabs from '../../../components/align/PointTabs.vue'
+import SoundMenu from '../../../components/align/SoundMenu.vue'
 import StepActions from '../../../components/align/StepActions.vue'
 import StepCentre from '../../../components/align/StepCentre.vue'
+import StepCoach from '../../../components/align/StepCoach.vue'
 import StepHands from '../../../components/align/StepHands.vue'
 import StepHead from '../../../components/align/StepHead.vue'
 import StepLadder from '../../../components/align/StepLadder.vue'
-import TextDialog from '../../../components/frame/TextDialog.vue'
 import TypedRow from '../../../components/matrix/TypedRow.vue'
+import RunDialogs from '../../../screens/RunDialogs.vue'
+import { useAlignCoach } from '../../../composables/useAlignCoach'
 import { useAlignPlace } from '../../../composables/useAlignPlace'
 import { useBenchKeys } from '../../../composables/useBenchKeys'
-import { useListen } from '../../../composables/useListen'
-import { usePeakGuide } from '../../../composables/usePeakGuide'
+import { useFollowing } from '../../../composables/useFollowing'
+import { useHearing } from '../../../composables/useHearing'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
 import { useStepConfirm } from '../../../composables/useStepConfirm'
 import { doubting } from '../../../logic/doubts'
-import { asFoundFor, balanceAdvice, connectedAccuracy, earPlace } from '../../../logic/alignView'
+import { asFoundFor, connectedAccuracy } from '../../../logic/alignView'
 import { typedAccuracy } from '../../../logic/typedInstrument'
+import { originalCode } from '../../../logic/menuGoal'
+import type { RunPlace } from '../../../../shared/jobLive'
+import type { LineTrust } from '../../../../shared/sheetFile'
 import { nextWords } from '../../../../shared/words/runWords'
 import { useInstrumentsStore } from '../../../stores/instruments'
 import { useJobStore } from '../../../stores/job'
+import { useJobsStore } from '../../../stores/jobs'
 import { useLiveStore } from '../../../stores/live'
 import { usePracticeStore } from '../../../stores/practice'
+import { useSheetsStore } from '../../../stores/sheets'
 
-const job = useJobStore()
-const live = useLiveStore()
-const instruments = useInstrumentsStore()
-const practice = usePracticeStore()
+const BoardDialog = defineAsyncComponent(() => import('../../../components/board/BoardDialog.vue'))
+const [job, jobs, live, instruments, practice, sheets] = [useJobStore(), useJobsStore(), useLiveStore(), useInstrumentsStore(), usePracticeStore(), useSheetsStore()]
 const { said, say } = useSaid()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(() => run.value)
@@ -39,51 +45,54 @@ const quantity = computed(() => want.value.want.quantity)
 const shown = computed(() => live.shown(quantity.value))
 const value = computed(() => shown.value?.freshness === 'live' ? shown.value.entry.value : null)
 const accuracy = computed(() => connectedAccuracy(live.links, quantity.value) ?? typedAccuracy(quantity.value, instruments.typedWith(quantity.value)))
-const listen = useListen(computed(() => earPlace(value.value, want.value)))
-const peak = usePeakGuide(computed(() => value.value === null || !shown.value ? null : { atMs: shown.value.entry.receivedAtMs, value: value.value }))
+const coach = useAlignCoach({ sheet: () => job.sheet!, run: () => run.value, events: () => job.events, asFound: () => job.asFound, state: () => state.value, want: () => want.value, nowMs: () => live.nowMs, liveOf: live.liveOf, driftOf: live.driftOf, accuracy: () => accuracy.value })
+const hearing = useHearing({ place: () => `${stepId.value} ${pointId.value}`, value: () => coach.shownValue.value !== null && coach.peak.on.value ? coach.shownValue.value : value.value, quantity: () => coach.peak.on.value && coach.peaked.value ? coach.peaked.value.quantity : quantity.value, want: () => want.value })
+const alarm = inject<{ on: Ref<boolean>, toggle: () => void }>('key-alarm')!
+const { following, toggle: toggleFollow } = useFollowing(() => ({ stepId: stepId.value, pointId: pointId.value }), inject<Ref<RunPlace | null>>('place-elsewhere', ref(null)), job.tellPlace, (step, at) => {
+  if (!run.value.steps.some(s => s.step.id === step)) return
+  stepId.value = step
+  queueMicrotask(() => (chosenPoint.value = at))
+})
 const hold = ref<number | null>(null)
+const dialog = ref<'note' | 'strike' | 'reopen' | 'log' | 'attribution' | 'board' | null>(null)
+const line = ref<string | null>(null)
+const trust = ref<readonly LineTrust[]>([])
 watch(value, v => hold.value !== null && v !== null && (hold.value = Math.max(hold.value, v)))
 watch(() => state.value.step.adjusters, a => (practice.wanted = a), { immediate: true })
-watch(() => state.value.step.keyDownLimitS, s => (live.keyDownLimitS = s), { immediate: true })
-watch([stepId, pointId], () => {
-  typing.value = null
-  peak.end()
+watch(() => state.value.step, s => ([live.keyDownLimitS, live.stepAtHand] = [s.keyDownLimitS, s.id]), { immediate: true })
+watch([stepId, pointId], () => (typing.value = null))
+onBeforeUnmount(() => (live.stepAtHand = null))
+onMounted(async () => {
+  if (!jobs.items) void jobs.load()
+  trust.value = (await sheets.view(job.sheet!.id))?.trust ?? []
 })
+const others = computed(() => (jobs.items ?? []).filter(j => j.job.onBench && j.job.sheetId === job.job!.sheetId && j.job.id !== job.job!.id))
 const nextElsewhere = computed(() => run.value.next && run.value.next.stepId !== stepId.value && state.value.satisfied ? nextWords(job.sheet!, run.value.next) : null)
+const byEar = computed(() => state.value.wants.some(w => w.want.quantity === 'referenceHz' || w.want.quantity === 'carrierHz'))
+const readings = computed(() => state.value.wants.some(w => w.latest))
 
-const noting = ref(false)
-const striking = ref<string | null>(null)
-const reopening = ref(false)
-
-async function takeNow() {
-  if (await take(stepId.value, pointId.value)) chosenPoint.value = null
+async function takeNow(code: number | null = null) {
+  if (await take(stepId.value, pointId.value, code === null ? [] : [{ quantity: 'menuCode', value: code, instrument: null }])) chosenPoint.value = null
+}
+async function takeBeat(offHz: number) {
+  const nominalHz = want.value.asked.nominalHz
+  if (nominalHz === null) return say('This row has no nominal that a beat could be told against', 'problem')
+  await takeTyped(stepId.value, pointId.value, [{ quantity: quantity.value, value: nominalHz + offHz, instrument: null }])
 }
 async function turned(designators: readonly string[]) {
   if (designators.length === 0) return say('Nothing is turned in this step', 'problem')
   await job.append({ kind: 'adjuster-turned', designators, stepId: stepId.value, startPosition: '' })
   say(`${designators.length > 2 ? `${designators[0]} to ${designators.at(-1)}` : designators.join(', ')} marked as turned`)
 }
-function strikeLast() {
-  striking.value = run.value.history.readings.findLast(t => t.row.stepId === stepId.value && t.struck === null)?.reading.id ?? null
-}
-async function strike(reason: string) {
-  await job.append({ kind: 'reading-struck', readingId: striking.value!, reason })
-  striking.value = null
-}
-async function note(text: string) {
-  await job.append({ kind: 'note', stepId: stepId.value, text })
-  noting.value = false
-  say('Note kept')
-}
-async function reopen(reason: string) {
-  await job.append({ kind: 'step-reopened', stepId: stepId.value, reason })
-  reopening.value = false
+async function pass(reason: string) {
+  const { fit } = coach.gate.value!
+  await job.append({ kind: 'gate-passed', stepId: stepId.value, driftHzPerMin: fit?.rateHzPerMin ?? null, onTimeS: live.liveOf('onTimeS')?.value ?? null, reason })
 }
 const type = (first: string) => (typing.value = { pointId: pointId.value, first })
 const toggleHold = () => (hold.value = hold.value === null ? value.value ?? 0 : null)
 useBenchKeys({
   ' ': () => void takeNow(), 'Enter': () => void confirm.confirm(), '[': () => move(-1), ']': () => move(1), 'ArrowUp': () => movePoint(-1), 'ArrowDown': () => movePoint(1),
-  't': () => type(''), 'l': listen.toggle, 'm': toggleHold, 'n': () => (noting.value = true), 'u': strikeLast, 'a': () => void turned(state.value.step.adjusters),
+  't': () => type(''), 'l': hearing.toggle, 'm': toggleHold, 'n': () => (dialog.value = 'note'), 'u': () => (dialog.value = 'strike'), 'b': () => (dialog.value = 'board'), 'a': () => void turned(state.value.step.adjusters),
   ...Object.fromEntries([...'0123456789'].map(d => [d, () => type(d)])),
 })
 </script>
@@ -92,21 +101,25 @@ useBenchKeys({
   <div class="align">
     <StepLadder :sheet="job.sheet!" :steps="run.steps" :at="stepId" :next-id="run.next?.stepId ?? null" @choose="id => (stepId = id)" />
     <section class="centre">
-      <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" />
-      <PointTabs v-if="state.step.points.length > 1 || state.wants.some(w => w.latest)" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
-      <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
-      <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" :advice="balanceAdvice(state)" />
-      <PeakCoach v-if="state.step.criterion?.kind === 'peak' && value !== null" :on="peak.on.value" :last="peak.last.value" :below-db="peak.belowDb.value" @begin="peak.begin" @end="peak.end" />
+      <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" @amend="l => (line = l)" />
+      <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
+      <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="state.step.bias?.tickA ?? null" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
+      <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" />
+      <StepCoach :state="state" :coach="coach" :original="entry => originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="byEar" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
+      <OtherRuns :others="others" />
       <div class="foot">
-        <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}<button v-if="state.confirmed && !said" type="button" class="reopen" @click="reopening = true">Reopen this step</button></p>
-        <StepActions :confirming="confirm.what.value" :listening="listen.on.value" :holding="hold !== null" @take="takeNow" @type="type('')" @confirm="confirm.confirm" @listen="listen.toggle" @hold="toggleHold" @note="noting = true" @strike="strikeLast" @back="move(-1)" @next="move(1)" />
+        <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}<button v-if="state.confirmed && !said" type="button" class="link" @click="dialog = 'reopen'">Reopen this step</button></p>
+        <StepActions :confirming="confirm.what.value" :listening="hearing.on.value" :holding="hold !== null" @take="takeNow()" @type="type('')" @confirm="confirm.confirm" @listen="hearing.toggle" @hold="toggleHold" @note="dialog = 'note'" @strike="dialog = 'strike'" @back="move(-1)" @next="move(1)">
+          <SoundMenu :volume="hearing.volume.value" :every-s="hearing.everyS.value" :has-voice="hearing.hasVoice.value" :alarm="alarm.on.value" @volume="v => (hearing.volume.value = v)" @every="s => (hearing.everyS.value = s)" @alarm="alarm.toggle" />
+          <v-btn height="44" @click="dialog = 'log'">Log</v-btn>
+          <v-btn v-if="job.sheet!.scheme && byEar" height="44" @click="dialog = 'attribution'">Which oscillator</v-btn>
+          <v-btn height="44" :aria-pressed="following" :class="{ pressed: following }" @click="toggleFollow">{{ following ? 'Following' : 'Follow' }}</v-btn>
+        </StepActions>
       </div>
     </section>
-    <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" @turned="turned" @other="e => job.append(e)" />
-    <TextDialog :open="noting" title="Note" :hint="`to ${state.step.title}`" label="Note" action="Keep" @close="noting = false" @done="note" />
-    <TextDialog :open="striking !== null" title="Strike out the last reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" @close="striking = null" @done="strike" />
-    <TextDialog :open="reopening" title="Reopen the step" label="Why" action="Reopen" @close="reopening = false" @done="reopen" />
-    <TextDialog :open="confirm.asking.value !== null" :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as it is'" hint="It goes to the handover as an open item, with your reason." label="Reason" :action="confirm.asking.value === 'skipped' ? 'Skip' : 'Accept'" @close="confirm.asking.value = null" @done="confirm.withReason" />
+    <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" :trust="trust" @turned="turned" @other="e => job.append(e)" @show="dialog = 'board'" @amend="l => (line = l)" />
+    <BoardDialog v-if="dialog === 'board'" :sheet="job.sheet!" :wanted="state.step.adjusters" @close="dialog = null" />
+    <RunDialogs :which="dialog" :line="line" :state="state" :confirm="confirm" :trust="trust" @close="dialog = null" @close-line="line = null" @say="say" />
   </div>
 </template>
 
@@ -114,9 +127,8 @@ useBenchKeys({
 .align { display: grid; grid-template-columns: 236px minmax(0, 1fr) 258px; flex: 1; min-height: 0; }
 .centre { padding: 12px 20px 0; display: flex; flex-direction: column; min-width: 0; overflow: auto; }
 .foot { margin-top: auto; position: sticky; bottom: 0; background: var(--paper); z-index: 2; }
-.said { margin: 0; min-height: 22px; font-weight: 600; }
-.said.problem { color: var(--out); } .said.ok { color: var(--in); }
-.reopen { font: inherit; font-weight: 400; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
+.said { margin: 0; min-height: 22px; font-weight: 600; } .said.problem { color: var(--out); } .said.ok { color: var(--in); }
+.link { font: inherit; font-weight: 400; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; } .pressed { background: var(--inbg); }
 @media (max-width: 1000px) { .align { grid-template-columns: 200px minmax(0, 1fr); } .align > :deep(.hands) { grid-column: 1 / -1; border-left: 0; } }
 @media (max-width: 700px) { .align { display: block; overflow: auto; } .align > :deep(.ladder) { max-height: 104px; border-bottom: 1px solid var(--line2); } .centre { overflow: visible; } }
 </style>

@@ -1,0 +1,97 @@
+import { computed, ref, shallowRef, watch } from 'vue'
+import type { Accuracy, Quantity } from '../../core/quantity'
+import { NEW_SETTING, balanceMove, bandRounds, isFrequencyStep, driftLimit, menuReadings, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate, type CoilTurns, type JobEvent, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
+import { adjusterOf, type ModelSheet } from '../../core/sheet'
+import { warmMinutes, warmUp } from '../../core/work'
+import { driftSamples, takenSamples } from '../logic/driftSamples'
+import { menuGoal, originalCode } from '../logic/menuGoal'
+import type { LiveEntry } from '../logic/liveBook'
+import type { TrendPoint } from '../logic/trends'
+import { usePeakGuide } from './usePeakGuide'
+
+/** Roles whose place is found by a maximum or a dip, not by a number. */
+const PEAKED_ROLES = ['coil', 'trap', 'tank', 'preselector']
+
+export interface CoachParts {
+  readonly sheet: () => ModelSheet
+  readonly run: () => RunState
+  readonly events: () => readonly JobEvent[]
+  readonly asFound: () => readonly RowState[]
+  readonly state: () => StepState
+  readonly want: () => WantState
+  readonly nowMs: () => number
+  readonly liveOf: (q: Quantity) => LiveEntry | null
+  readonly driftOf: (q: Quantity) => readonly TrendPoint[]
+  readonly accuracy: () => Accuracy | null
+}
+
+/** Everything that helps at a step: peak, balance, target, menu values, warm-up. Which of them are shown follows from the step. */
+export function useAlignCoach(parts: CoachParts) {
+  const { sheet, run, state, want } = parts
+  const adjusters = computed(() => state().step.adjusters.map(d => adjusterOf(sheet(), d)))
+
+  // For a maximum or a dip
+  const chosen = ref<string | null>(null)
+  const choices = computed(() => peakQuantities(state().step, q => parts.liveOf(q)?.value != null && parts.nowMs() > 0))
+  const peaked = computed(() => choices.value.find(c => c.quantity === chosen.value) ?? choices.value[0] ?? null)
+  const needle = computed(() => {
+    const entry = peaked.value && parts.nowMs() > 0 ? parts.liveOf(peaked.value.quantity) : null
+    return entry?.value == null ? null : { atMs: entry.receivedAtMs, value: peakLevel(peaked.value!, entry.value) }
+  })
+  const shownValue = computed(() => peaked.value && parts.nowMs() > 0 ? parts.liveOf(peaked.value.quantity)?.value ?? null : null)
+  const peak = usePeakGuide(needle)
+  const peakable = computed(() => peaked.value !== null && (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))))
+
+  // For equal power over the band
+  const rounds = computed(() => bandRounds(sheet(), state().step, run().history))
+  const moves = computed(() => {
+    const made: CoilTurns[] = []
+    const { passes, halfBand } = rounds.value ?? { passes: [], halfBand: 0 }
+    for (let i = 0; i < passes.length - 1; i++) made.push(balanceMove(passes.slice(0, i + 1), made, halfBand, limitDb.value)?.turns ?? { first: 0, second: 0 })
+    return made
+  })
+  const limitDb = computed(() => state().step.criterion?.kind === 'spread' ? state().criterion!.limitDb : 0.5)
+  const balance = computed(() => rounds.value ? balanceMove(rounds.value.passes, moves.value, rounds.value.halfBand, limitDb.value) : null)
+
+  // For a number
+  const setting = shallowRef(NEW_SETTING)
+  const target = computed(() => {
+    const { window } = want().asked
+    if (!window || window.low === null || window.high === null || state().step.criterion || adjusters.value.length === 0 || adjusters.value.every(a => a.kind === 'menu-value')) return null
+    return { low: window.low, high: window.high, aim: window.aim ?? (window.low + window.high) / 2 }
+  })
+  watch(() => parts.nowMs() > 0 ? parts.liveOf(want().want.quantity)?.receivedAtMs : null, () => {
+    const entry = parts.liveOf(want().want.quantity)
+    if (target.value && entry?.value != null) setting.value = settingStep(setting.value, { atS: entry.receivedAtMs / 1000, value: entry.value }, settingScale(target.value))
+  })
+  const advice = computed(() => target.value ? settingAdvice(setting.value, target.value) : null)
+  watch(() => `${state().step.id} ${want().point.id} ${want().want.quantity}`, () => {
+    setting.value = NEW_SETTING
+    chosen.value = null
+    peak.end()
+  })
+
+  // For a menu
+  const entries = computed(() => adjusters.value.filter(a => a.kind === 'menu-value'))
+  const menu = computed(() => {
+    const { point, want: wanted, asked } = want()
+    if (entries.value.length === 0 || !point.wants.some(w => w.quantity === 'menuCode') || wanted.quantity === 'menuCode') return null
+    const index = Math.min(entries.value.length - 1, state().step.points.findIndex(p => p.id === point.id))
+    const entry = entries.value[Math.max(0, index)]!
+    return { entry: entry.designator, readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity), goal: menuGoal(asked, parts.accuracy()), quantity: wanted.quantity, original: originalCode(parts.asFound(), entry.designator) }
+  })
+
+  // For frequency
+  const gate = computed(() => {
+    if (!isFrequencyStep(state().step)) return null
+    const warm = warmUp(sheet(), parts.events(), parts.nowMs())
+    const channel = want().point.state.channel
+    const sinceMs = warm?.sinceMs ?? parts.nowMs() - 3_600_000
+    const carrier = [...takenSamples(run(), channel, sinceMs), ...parts.driftOf('carrierHz').filter(p => p.atMs >= sinceMs)].sort((a, b) => a.atMs - b.atMs)
+    const onTimeS = parts.nowMs() > 0 && parts.liveOf('onTimeS')?.value != null ? parts.liveOf('onTimeS')!.value : warm ? (parts.nowMs() - warm.sinceMs) / 1000 : null
+    return warmGate(driftLimit(sheet()), driftSamples(sheet(), channel, carrier, parts.driftOf('referenceHz').filter(p => p.atMs >= sinceMs)), onTimeS, warmMinutes(sheet()) * 60)
+  })
+  const passedAtMs = computed(() => parts.events().findLast(e => e.kind === 'gate-passed' && e.stepId === state().step.id)?.atMs ?? null)
+
+  return { adjusters, peak, peakable, peaked, choices, choosePeak: (q: string) => (chosen.value = q), shownValue, rounds, balance, limitDb, advice, menu, gate, passedAtMs }
+}

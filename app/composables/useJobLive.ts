@@ -1,0 +1,52 @@
+import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
+import { v4 as uuid } from 'uuid'
+import type { JobEvent } from '../../core/run'
+import type { RunPlace } from '../../shared/jobLive'
+
+const RECONNECT_MS = 2000
+
+/** This screen, among the screens of a run. */
+export const SCREEN = uuid()
+
+/** What is kept on a job elsewhere arrives here at once: a second screen of the same run. After a lost line everything is read again. */
+export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, again: () => void) {
+  const connected = ref(false)
+  const place = ref<RunPlace | null>(null)
+  let source: EventSource | null = null
+  let gone = false
+  let before = false
+
+  function connect() {
+    source?.close()
+    if (gone) return
+    source = new EventSource(`/api/jobs/${jobId.value}/live`)
+    source.addEventListener('hello', () => {
+      connected.value = true
+      // What was kept while the line was down.
+      if (before) again()
+      before = true
+    })
+    source.addEventListener('event', e => take((JSON.parse(e.data) as { event: JobEvent }).event))
+    source.addEventListener('place', (e) => {
+      const told = (JSON.parse(e.data) as { place: RunPlace }).place
+      if (told.screen !== SCREEN) place.value = told
+    })
+    source.addEventListener('again', again)
+    source.addEventListener('error', () => {
+      connected.value = false
+      source?.close()
+      source = null
+      setTimeout(connect, RECONNECT_MS)
+    })
+  }
+  watch(jobId, () => {
+    place.value = null
+    before = false
+    connect()
+  })
+  onBeforeUnmount(() => {
+    gone = true
+    source?.close()
+  })
+  return { connected, place, connect }
+}
