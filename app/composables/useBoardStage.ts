@@ -38,19 +38,19 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
     stage.scale({ x: scale, y: scale })
     stage.position(held({ x: width / 2 - x * width * scale, y: height / 2 - y * height * scale }, scale))
     const layer = new Konva.Layer()
-    layer.add(...board(Konva, width, height))
+    layer.add(...board(Konva, width, height, scale))
     for (const pin of scene().pins) layer.add(drawnPin(Konva, pin, width, height, scale))
     stage.add(layer)
     stage.on('wheel', wheel)
     stage.on('dragend', e => e.target === stage && tellView())
   }
 
-  function board(K: typeof KonvaType, width: number, height: number) {
-    const edge = new K.Rect({ width, height, fill: colour('--sheet'), stroke: colour('--line2'), strokeWidth: 2 })
+  function board(K: typeof KonvaType, width: number, height: number, scale: number) {
+    const edge = new K.Rect({ width, height, fill: colour('--sheet'), stroke: colour('--line2'), strokeWidth: 2, strokeScaleEnabled: false })
     if (picture) return [edge, new K.Image({ image: picture, width, height })]
     const parts = (scene().drawing?.parts ?? []).flatMap(p => [
-      new K.Rect({ x: (p.x - p.width / 2) * width, y: (p.y - p.height / 2) * height, width: p.width * width, height: p.height * height, stroke: colour('--line2'), dash: [5, 3], cornerRadius: 3 }),
-      new K.Text({ x: (p.x - p.width / 2) * width, y: p.y * height - 6, width: p.width * width, align: 'center', text: p.label, fontSize: 12, fill: colour('--ink2'), fontFamily: 'Atkinson Hyperlegible Mono Variable', wrap: 'none' }),
+      new K.Rect({ x: (p.x - p.width / 2) * width, y: (p.y - p.height / 2) * height, width: p.width * width, height: p.height * height, stroke: colour('--line2'), dash: [5, 3], cornerRadius: 3, strokeScaleEnabled: false }),
+      new K.Text({ x: (p.x - p.width / 2) * width, y: p.y * height - 6 / scale, width: p.width * width, align: 'center', text: p.label, fontSize: 12 / scale, fill: colour('--ink2'), fontFamily: 'Atkinson Hyperlegible Mono Variable', wrap: 'none' }),
     ])
     return [edge, ...parts]
   }

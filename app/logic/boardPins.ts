@@ -32,5 +32,5 @@ export function showing(pins: readonly BoardPin[], wanted: readonly string[]): {
   if (seen.length === 0) return { scale: 1, x: 0.5, y: 0.5 }
   const [xs, ys] = [seen.map(p => p.x), seen.map(p => p.y)]
   const span = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) + 0.3
-  return { scale: Math.max(1, Math.min(3, 1 / span)), x: (Math.max(...xs) + Math.min(...xs)) / 2, y: (Math.max(...ys) + Math.min(...ys)) / 2 }
+  return { scale: Math.max(1, Math.min(1.8, 1 / span)), x: (Math.max(...xs) + Math.min(...xs)) / 2, y: (Math.max(...ys) + Math.min(...ys)) / 2 }
 }

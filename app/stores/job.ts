@@ -11,6 +11,7 @@ import type { RunPlace } from '../../shared/jobLive'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
 import { useOutboxStore } from './outbox'
+import type { KeyedSpan } from './live'
 import { useRulesStore } from './rules'
 import { useSheetsStore } from './sheets'
 
@@ -109,8 +110,9 @@ export const useJobStore = defineStore('job', () => {
     if (event.kind === 'handed-over') void loadIssues()
   }
   /** One key-down by the clock of the gateway: every screen that saw it makes the same id. */
-  async function keepKeyed(fromMs: number, untilMs: number, stepId: string | null) {
+  async function keepKeyed(span: KeyedSpan, stepId: string | null) {
     if (!job.value) return
+    const [fromMs, untilMs] = [Math.round(span.fromMs), Math.round(span.untilMs)]
     const event: JobEvent = { kind: 'keyed', id: uuidOf(`keyed ${fromMs}`, job.value.id), atMs: untilMs, stepId, lengthS: (untilMs - fromMs) / 1000 }
     if (!entered.value.some(e => e.id === event.id)) await outbox.append(job.value.id, event)
   }

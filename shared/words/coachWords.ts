@@ -60,7 +60,7 @@ const minutes = (s: number) => s < 90 ? `${Math.max(1, Math.round(s))} s` : `${M
 /** Whether frequency may be set, and when. */
 export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate): { say: string, how: string } {
   const rate = fit ? `drifts ${groupDigits(Math.abs(fit.rateHzPerMin), 1)} Hz/min ${fit.rateHzPerMin < 0 ? 'down' : 'up'}` : ''
-  const end = fit?.settlesHz != null ? `; settles ${groupDigits(fit.settlesHz, 0, true)} \u00b1 ${groupDigits(Math.max(1, 2 * fit.settlesUncertaintyHz!), 0)} Hz` : fit ? '; still a straight line, too early to say where it settles' : ''
+  const end = fit?.settlesHz != null ? `; settles on the air at ${groupDigits(fit.settlesHz, 0, true)} \u00b1 ${groupDigits(Math.max(1, 2 * fit.settlesUncertaintyHz!), 0)} Hz` : fit ? '; still a straight line, too early to say where it settles' : ''
   if (state === 'open') return { say: 'Warm', how: by === 'drift' ? `${rate}, under ${limitHzPerMin} Hz/min` : 'long enough since power-on; no drift was measured' }
   if (state === 'unknown') return { say: 'Not known how warm it is', how: 'note when it was switched on, or let the counter run: half a minute of readings tells the drift' }
   if (by === 'time') return { say: 'Wait for the warm-up', how: `${minutes(opensInS!)} more by the clock; measured drift would tell better` }

@@ -32,10 +32,10 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
       <v-card-text>
         <p class="now">{{ lineValueWords(value) }}<br><span class="quiet">{{ confidenceWords(day, trust?.confirmed ?? 0) }}</span></p>
         <div v-if="offered.length > 0" class="offers">
-          <v-btn v-for="s in offered" :key="s.words" size="large" variant="flat" color="primary" @click="emit('amend', s.changes, reason.trim() || 'seen on the set')">{{ s.words }}</v-btn>
+          <v-btn v-for="(s, i) in offered" :key="s.words" size="large" :variant="i === 0 ? 'flat' : 'outlined'" :color="i === 0 ? 'primary' : undefined" @click="emit('amend', s.changes, reason.trim() || 'seen on the set')">{{ s.words }}</v-btn>
         </div>
         <v-textarea v-if="kind !== 'place'" v-model="text" :label="kind === 'designators' ? 'Designators, in the order in which they are turned' : kind === 'seconds' ? 'Seconds' : 'It should say'" rows="2" auto-grow :error-messages="failure ?? undefined" />
-        <v-text-field v-model="reason" label="Why (may stay empty)" maxlength="500" />
+        <v-text-field v-model="reason" class="mt-3" label="Why (may stay empty)" maxlength="500" />
       </v-card-text>
       <v-card-actions>
         <v-btn height="44" @click="emit('confirm')">It is right</v-btn><v-spacer />

@@ -23,11 +23,12 @@ const nothing = computed(() => {
 
 <template>
   <div class="big" :class="{ stale }">
-    <span class="n fig" data-testid="big">{{ main?.value ?? '\u2013' }}</span>
+    <span class="n fig" :class="{ long: (main?.value.length ?? 0) > 5 }" data-testid="big">{{ main?.value ?? '\u2013' }}</span>
     <span class="u">{{ main?.unit ?? (asked.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz') }}</span>
     <span class="side">
-      <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}<template v-if="ppm">&ensp;{{ ppm }}&#8239;ppm</template></span>
-      <span class="fig">{{ main?.plusMinus ?? '' }}</span>
+      <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}</span>
+
+      <span class="fig">{{ main?.plusMinus ?? '' }}<template v-if="ppm">&ensp;{{ ppm }}&#8239;ppm</template></span>
       <span v-if="held" class="fig hold">peak {{ held.value }}&#8239;{{ held.unit }}</span>
       <span v-if="nothing" class="words">{{ nothing }}</span>
     </span>
@@ -35,10 +36,12 @@ const nothing = computed(() => {
 </template>
 
 <style scoped>
-.big { display: flex; align-items: baseline; gap: 14px; margin-top: 8px; min-height: 112px; }
-.n { font-size: 108px; line-height: 1.04; font-weight: 500; letter-spacing: -.04em; white-space: nowrap; }
+.big { display: flex; align-items: baseline; gap: 14px; margin-top: 4px; min-height: 100px; }
+.n { font-size: 100px; line-height: 1; font-weight: 500; letter-spacing: -.04em; white-space: nowrap; }
+.n.long { font-size: 84px; }
 .u { font-size: 30px; color: var(--ink2); }
-.side { display: flex; flex-direction: column; font-size: 17px; color: var(--ink2); margin-left: 6px; white-space: nowrap; }
+.side { display: flex; flex-direction: column; font-size: 17px; color: var(--ink2); margin-left: 6px; }
+.side .fig { white-space: nowrap; }
 .words { font-size: 15px; color: var(--ink); white-space: normal; max-width: 30ch; }
 .hold { color: var(--ink); font-weight: 600; }
 .stale .n { color: var(--ink2); text-decoration: line-through; text-decoration-thickness: 4px; }

@@ -60,6 +60,7 @@ const direction = computed(() => {
       <span v-else-if="state.step.criterion?.kind === 'peak'">for a maximum; nothing is judged on the way</span>
       <span v-else-if="want.want.target">its target is the reading of another step, not taken yet</span>
     </div>
+    <slot />
     <p v-if="criterionWords(state)" class="criterion"><b class="fig">{{ criterionWords(state) }}</b> of at most {{ state.criterion!.limitDb }} dB<template v-if="state.criterion!.kind === 'peak'">, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template></p>
     <p v-if="warning" class="warning"><StateMark mark="cannot-tell" /> {{ warning }}</p>
     <p v-else-if="expected?.zone && want.asked.limit" class="zone">With this instrument accepted: <span class="fig">{{ zoneWords(expected, quantity, nominal) }}</span></p>

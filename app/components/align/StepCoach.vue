@@ -30,7 +30,7 @@ const c = props.coach
     <MenuCoach v-if="c.menu.value" :key="c.menu.value.entry" v-bind="c.menu.value" :can-take="canTake" @take="code => emit('takeCode', code)" />
     <BalanceCoach v-if="c.rounds.value" :passes="c.rounds.value.passes" :move="c.balance.value" :coils="balanceCoils(state.step)" :limit-db="c.limitDb.value" :titles="state.step.points.map(p => p.title)" />
     <PeakCoach v-if="c.peakable.value && c.peaked.value" :on="c.peak.on.value" :last="c.peak.last.value" :looks="c.peak.looks.value" :below-db="c.peak.belowDb.value" :rising="c.peak.trend.value" :peaked="c.peaked.value" :choices="c.choices.value" :value="c.shownValue.value" :passes="state.criterion?.passes ?? null" :gain-db="state.criterion?.kind === 'peak' ? state.criterion.valueDb : null" :limit-db="state.criterion?.kind === 'peak' ? state.criterion.limitDb : null" @begin="c.peak.begin" @end="c.peak.end" @choose="c.choosePeak" />
-    <CoachLine v-else-if="c.advice.value" v-bind="settingWords(c.advice.value, c.adjusters.value.length === 1 ? c.adjusters.value[0]!.raisedBy : undefined)" :tone="c.advice.value.kind === 'there' ? 'good' : 'plain'" />
+    <CoachLine v-else-if="c.advice.value && (!c.gate.value || c.gate.value.state === 'open' || c.passedAtMs.value !== null)" v-bind="settingWords(c.advice.value, c.adjusters.value.length === 1 ? c.adjusters.value[0]!.raisedBy : undefined)" :tone="c.advice.value.kind === 'there' ? 'good' : 'plain'" />
     <BeatCoach v-if="byEar" @take="hz => emit('takeBeat', hz)" />
   </div>
 </template>

@@ -11,7 +11,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
 <template>
   <div class="head">
     <h1>{{ state.step.title }}</h1>
-    <p class="do">{{ state.step.instruction }} <button type="button" class="fix" aria-label="correct what to do" @click="emit('amend', lineOf('step', state.step.id, 'instruction'))">correct</button></p>
+    <p class="do">{{ state.step.instruction }}</p>
     <p class="why">{{ state.step.why }}</p>
     <p v-if="missing.length > 0" class="needs"><StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now may have to be taken again.</p>
     <p v-else-if="state.status === 'stale'" class="needs"><StateMark mark="stale" /> Take it again. {{ staleWords(state.staleBy) }}.</p>
@@ -20,12 +20,13 @@ const emit = defineEmits<{ amend: [line: string] }>()
       <span v-for="c in conditionsWords(point.state, sheet.planId)" :key="c.label">{{ c.label }} <b>{{ c.value }}</b></span>
       <span>Supply <b>{{ sheet.nominalSupplyV }} V</b></span><span v-if="point.state.keyed">Load <b>{{ sheet.load }}</b></span>
       <span v-if="point.state.also"><b>{{ point.state.also }}</b></span>
+      <button type="button" class="fix" aria-label="correct what to do in this step" @click="emit('amend', lineOf('step', state.step.id, 'instruction'))">correct this step</button>
     </div>
   </div>
 </template>
 
 <style scoped>
-.fix { font: inherit; font-size: 12.5px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; padding: 6px; }
+.fix { font: inherit; font-size: 12.5px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; padding: 0 6px; min-height: 24px; }
 .do { margin: 3px 0 0; font-size: 15.5px; max-width: 74ch; }
 .why { margin: 1px 0 0; font-size: 14px; color: var(--ink2); max-width: 80ch; }
 .needs { margin: 5px 0 0; font-size: 14px; display: flex; gap: 8px; align-items: center; border-left: 3px solid var(--unsure); padding-left: 8px; }

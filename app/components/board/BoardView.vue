@@ -66,9 +66,10 @@ useBoardStage(host, () => ({
 </template>
 
 <style scoped>
-.view { display: grid; grid-template-columns: minmax(0, 1fr) 220px; gap: 14px; }
+.view { display: grid; grid-template-columns: minmax(0, 720px) minmax(200px, 1fr); gap: 14px; }
 .bar { display: flex; gap: 8px; margin-bottom: 8px; flex-wrap: wrap; } .space { flex: 1; }
 .pressed { background: var(--inbg); }
+.main { max-width: 720px; }
 .stage { border: 1px solid var(--line2); border-radius: 4px; overflow: hidden; touch-action: none; min-height: 180px; }
 .about { margin: 8px 0 0; font-size: 15px; }
 .pins { list-style: none; margin: 0; padding: 0; max-height: 520px; overflow: auto; }

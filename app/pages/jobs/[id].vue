@@ -21,8 +21,8 @@ const lookAgain = () => document.visibilityState === 'visible' && void store.ope
 const { connect, place } = useJobLive(id, store.takeNews, () => void store.open(id.value))
 provide('place-elsewhere', place)
 /** Seconds keyed belong to the job whose page is looked at while it is keyed. */
-const stopKeyed = live.onKeyed(({ fromMs, untilMs }) => {
-  if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible') void store.keepKeyed(fromMs, untilMs, live.stepAtHand)
+const stopKeyed = live.onKeyed((span) => {
+  if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible') void store.keepKeyed(span, live.stepAtHand)
 })
 watch(() => store.sheet?.kind, kind => kind && (live.kind = kind), { immediate: true })
 onBeforeUnmount(stopKeyed)

@@ -27,6 +27,12 @@ describe('setting to a target', () => {
     for (let i = 0; i < 20; i++) g = settingStep(g, { atS: 3 + i / 10, value: 2.8 + i * 0.05 }, settingScale(WINDOW))
     expect(g.rests).toHaveLength(1)
   })
+  it('a needle that creeps after a turn belongs to that turn, however slowly it comes', () => {
+    let g = stand(NEW_SETTING, 0, 2.8)
+    for (let i = 0; i < 90; i++) g = settingStep(g, { atS: 3 + i / 10, value: 3.3 - 0.5 * Math.exp(-i / 10 / 1.2) }, settingScale(WINDOW))
+    expect(g.rests).toHaveLength(2)
+    expect(settingAdvice(g, WINDOW)!.ofLastTurn).toBeCloseTo(1, 1)
+  })
   it('a turn that changed next to nothing tells nothing', () => {
     const g = stand(stand(NEW_SETTING, 0, 1), 4, 1.06)
     expect(settingAdvice(g, WINDOW)).toMatchObject({ kind: 'no-effect', need: 'up' })

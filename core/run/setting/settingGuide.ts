@@ -25,6 +25,8 @@ const MOVED_SHARE = 0.012
 /** Further than this the last movement says nothing any more. */
 const MOST_TURNS = 8
 const KEPT_S = 6
+/** A needle that creeps on without having left its rest is still coming from the same turn [s]. */
+const GAP_S = 0.8
 
 /** Takes in one reading. */
 export function settingStep(guide: SettingGuide, sample: SettingSample, scale: number): SettingGuide {
@@ -36,7 +38,8 @@ export function settingStep(guide: SettingGuide, sample: SettingSample, scale: n
   const value = values.reduce((a, b) => a + b, 0) / values.length
   const last = guide.rests.at(-1)
   const rested = { atS: sample.atS, value }
-  if (last && Math.abs(value - last.value) < MOVED_SHARE * scale) return { samples, rests: [...guide.rests.slice(0, -1), { ...rested, value: (value + last.value) / 2 }] }
+  const creeps = last && (sample.atS - last.atS < GAP_S || Math.abs(value - last.value) < MOVED_SHARE * scale)
+  if (creeps) return { samples, rests: [...guide.rests.slice(0, -1), rested] }
   return { samples, rests: [...guide.rests, rested].slice(-6) }
 }
 

@@ -44,10 +44,13 @@ export function suggestions(sheet: ModelSheet, line: string): Suggestion[] {
   return out
 }
 
+/** So near that one is taken for the other [of the board]. */
+const NEAR = 0.2
+
 /** Adjusters of the same kind nearby: what can be taken for it, the nearest first. */
 export function twins(sheet: ModelSheet, adjuster: Adjuster): Adjuster[] {
   const away = (a: Adjuster) => Math.hypot(a.board.x - adjuster.board.x, a.board.y - adjuster.board.y)
-  return sheet.adjusters.filter(a => a.designator !== adjuster.designator && a.kind === adjuster.kind).sort((a, b) => away(a) - away(b)).slice(0, 2)
+  return sheet.adjusters.filter(a => a.designator !== adjuster.designator && a.kind === adjuster.kind && away(a) <= NEAR).sort((a, b) => away(a) - away(b)).slice(0, 2)
 }
 
 function swapPlaces(a: Adjuster, b: Adjuster): Suggestion {

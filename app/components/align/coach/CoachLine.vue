@@ -5,15 +5,19 @@ defineProps<{ say: string, how?: string, tone?: 'plain' | 'good' | 'stop' }>()
 
 <template>
   <div class="coach" :class="tone ?? 'plain'">
-    <p class="say" role="status" aria-live="polite">{{ say }}</p>
-    <p v-if="how" class="how">{{ how }}</p>
+    <div class="words">
+      <p class="say" role="status" aria-live="polite">{{ say }}</p>
+      <p v-if="how" class="how">{{ how }}</p>
+      <slot name="state" />
+    </div>
     <slot />
   </div>
 </template>
 
 <style scoped>
-.coach { border-left: 4px solid var(--line2); padding: 4px 0 4px 14px; margin: 8px 0; }
+.coach { border-left: 4px solid var(--line2); padding: 2px 0 2px 14px; margin: 6px 0; display: flex; gap: 6px 16px; align-items: center; justify-content: space-between; flex-wrap: wrap; }
+.words { flex: 1 1 300px; }
 .coach.good { border-left-color: var(--in); } .coach.stop { border-left: 4px dashed var(--unsure); }
-.say { font-size: 26px; font-weight: 650; margin: 0; line-height: 1.2; } .how { margin: 2px 0 0; font-size: 15px; color: var(--ink2); }
+.say { font-size: 25px; font-weight: 650; margin: 0; line-height: 1.15; } .how { margin: 1px 0 0; font-size: 14.5px; color: var(--ink2); line-height: 1.3; }
 @media (max-width: 700px) { .say { font-size: 21px; } }
 </style>

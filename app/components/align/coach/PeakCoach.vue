@@ -19,13 +19,14 @@ const again = computed(() => props.gainDb !== null && props.limitDb !== null && 
   <section aria-label="Peak guide">
     <template v-if="on">
       <CoachLine :say="words.say" :how="words.how" :tone="last?.word === 'stop' ? 'good' : last?.word === 'end' || last?.word === 'flat' ? 'stop' : 'plain'">
-        <p class="state"><b>{{ way }}</b><template v-if="below">, {{ below }}</template><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span></p>
+        <template #state><p class="state"><b>{{ way }}</b><template v-if="below">, {{ below }}</template><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span></p></template>
+        <v-btn height="44" @click="emit('begin')">Next core</v-btn>
       </CoachLine>
       <p v-if="step !== null" class="gen" role="status"><b>Generator {{ step }} dB down:</b> the receiver is no longer at a low level.</p>
     </template>
     <p v-if="again" class="gen">{{ again }}</p>
     <div class="line">
-      <v-btn height="44" @click="emit('begin')">{{ on ? 'Next core' : 'Guide me to the peak' }}</v-btn>
+      <v-btn v-if="!on" height="44" @click="emit('begin')">Guide me to the peak</v-btn>
       <v-btn v-if="on" height="44" @click="emit('end')">Without guide</v-btn>
       <label v-if="choices.length > 1">on <select :value="peaked.quantity" @change="emit('choose', ($event.target as HTMLSelectElement).value)"><option v-for="c in choices" :key="c.quantity" :value="c.quantity">{{ QUANTITIES[c.quantity].label }}{{ c.seek === 'smallest' ? ', smallest' : '' }}</option></select></label>
       <span v-else class="quiet">on {{ QUANTITIES[peaked.quantity].label.toLowerCase() }}{{ peaked.seek === 'smallest' ? ', smallest' : '' }}</span>
@@ -34,6 +35,6 @@ const again = computed(() => props.gainDb !== null && props.limitDb !== null && 
 </template>
 
 <style scoped>
-.line { display: flex; gap: 10px; align-items: center; margin: 6px 0; flex-wrap: wrap; } .state, .gen { margin: 4px 0 0; font-size: 16px; }
+.line { display: flex; gap: 10px; align-items: center; margin: 4px 0; flex-wrap: wrap; } .state, .gen { margin: 2px 0 0; font-size: 15.5px; }
 select { min-height: 44px; font: inherit; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
 </style>

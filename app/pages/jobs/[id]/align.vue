@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, inject, ref, watch, type Ref } from 'vue'
+import MoreMenu from '../../../components/align/MoreMenu.vue'
 import OtherRuns from '../../../components/align/OtherRuns.vue'
 import PointTabs from '../../../components/align/PointTabs.vue'
-import SoundMenu from '../../../components/align/SoundMenu.vue'
 import StepActions from '../../../components/align/StepActions.vue'
 import StepCentre from '../../../components/align/StepCentre.vue'
 import StepCoach from '../../../components/align/StepCoach.vue'
@@ -56,11 +56,14 @@ const { following, toggle: toggleFollow } = useFollowing(() => ({ stepId: stepId
 const hold = ref<number | null>(null)
 const dialog = ref<'note' | 'strike' | 'reopen' | 'log' | 'attribution' | 'board' | null>(null)
 const line = ref<string | null>(null)
+/** zero beat by the sound card is shown */
+const ear = ref(false)
 const trust = ref<readonly LineTrust[]>([])
 watch(value, v => hold.value !== null && v !== null && (hold.value = Math.max(hold.value, v)))
 watch(() => state.value.step.adjusters, a => (practice.wanted = a), { immediate: true })
 watch(() => state.value.step, s => ([live.keyDownLimitS, live.stepAtHand] = [s.keyDownLimitS, s.id]), { immediate: true })
 watch([stepId, pointId], () => (typing.value = null))
+watch(stepId, () => (ear.value = false))
 onBeforeUnmount(() => (live.stepAtHand = null))
 onMounted(async () => {
   if (!jobs.items) void jobs.load()
@@ -104,16 +107,14 @@ useBenchKeys({
       <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" @amend="l => (line = l)" />
       <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
       <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="state.step.bias?.tickA ?? null" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
-      <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" />
-      <StepCoach :state="state" :coach="coach" :original="entry => originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="byEar" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
+      <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs">
+        <StepCoach :state="state" :coach="coach" :original="entry => originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
+      </StepCentre>
       <OtherRuns :others="others" />
       <div class="foot">
         <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}<button v-if="state.confirmed && !said" type="button" class="link" @click="dialog = 'reopen'">Reopen this step</button></p>
         <StepActions :confirming="confirm.what.value" :listening="hearing.on.value" :holding="hold !== null" @take="takeNow()" @type="type('')" @confirm="confirm.confirm" @listen="hearing.toggle" @hold="toggleHold" @note="dialog = 'note'" @strike="dialog = 'strike'" @back="move(-1)" @next="move(1)">
-          <SoundMenu :volume="hearing.volume.value" :every-s="hearing.everyS.value" :has-voice="hearing.hasVoice.value" :alarm="alarm.on.value" @volume="v => (hearing.volume.value = v)" @every="s => (hearing.everyS.value = s)" @alarm="alarm.toggle" />
-          <v-btn height="44" @click="dialog = 'log'">Log</v-btn>
-          <v-btn v-if="job.sheet!.scheme && byEar" height="44" @click="dialog = 'attribution'">Which oscillator</v-btn>
-          <v-btn height="44" :aria-pressed="following" :class="{ pressed: following }" @click="toggleFollow">{{ following ? 'Following' : 'Follow' }}</v-btn>
+          <MoreMenu :volume="hearing.volume.value" :every-s="hearing.everyS.value" :has-voice="hearing.hasVoice.value" :alarm="alarm.on.value" :following="following" :oscillators="job.sheet!.scheme !== undefined && byEar" :ear="ear" :can-beat="byEar" @volume="v => (hearing.volume.value = v)" @every="s => (hearing.everyS.value = s)" @alarm="alarm.toggle" @follow="toggleFollow" @beat="ear = !ear" @open="what => (dialog = what)" />
         </StepActions>
       </div>
     </section>
@@ -128,7 +129,7 @@ useBenchKeys({
 .centre { padding: 12px 20px 0; display: flex; flex-direction: column; min-width: 0; overflow: auto; }
 .foot { margin-top: auto; position: sticky; bottom: 0; background: var(--paper); z-index: 2; }
 .said { margin: 0; min-height: 22px; font-weight: 600; } .said.problem { color: var(--out); } .said.ok { color: var(--in); }
-.link { font: inherit; font-weight: 400; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; } .pressed { background: var(--inbg); }
+.link { font: inherit; font-weight: 400; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
 @media (max-width: 1000px) { .align { grid-template-columns: 200px minmax(0, 1fr); } .align > :deep(.hands) { grid-column: 1 / -1; border-left: 0; } }
 @media (max-width: 700px) { .align { display: block; overflow: auto; } .align > :deep(.ladder) { max-height: 104px; border-bottom: 1px solid var(--line2); } .centre { overflow: visible; } }
 </style>
