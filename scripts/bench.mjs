@@ -8,6 +8,7 @@ import { ensureBuilt } from './lib/build.mjs'
 import { launchBrowser } from './lib/browser.mjs'
 import { startHouse } from './lib/house.mjs'
 import { rigBench } from './lib/rigBench.mjs'
+import { runBench } from './lib/runBench.mjs'
 import { signalBench } from './lib/signalBench.mjs'
 import { scaleBench } from './lib/scaleBench.mjs'
 import { ensureNodeModules } from './lib/packages.mjs'
@@ -119,6 +120,7 @@ try {
     latencyScpiToPaint: { ...spread(delays), instruments: 4, pollsPerSecond: 10, watchedS: WATCH_S, aim: 'p95 under 100 ms' },
     postReading: { ...await postReadings(address, jobId), aim: 'p95 under 30 ms' },
     firstLoadJsGzip: { bench: await scripts(browser, address), align: await scripts(browser, `${address}/jobs/${jobId}/align`), handover: await scripts(browser, `${address}/jobs/${finishedId}/handover`), aim: 'under 300 kB without Plotly' },
+    run: await runBench(address, browser, spread),
     practice: await rigBench(warm.house.env.BENCH_URL, WATCH_S, spread, percentile),
     signal: await signalBench(),
     scale: await scaleBench(Number(process.env.BENCH_JOBS ?? 100_000), browser, spread),
