@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Accuracy, Quantity } from '../../core/quantity'
 import { NEW_SETTING, balanceMove, bandRounds, isFrequencyStep, driftLimit, menuReadings, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate, type CoilTurns, type JobEvent, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
-import { adjusterOf, type ModelSheet } from '../../core/sheet'
+import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '../../core/sheet'
 import { warmMinutes, warmUp } from '../../core/work'
 import { driftSamples, takenSamples } from '../logic/driftSamples'
 import { menuGoal, originalCode } from '../logic/menuGoal'
@@ -83,7 +83,7 @@ export function useAlignCoach(parts: CoachParts) {
 
   // For frequency
   const gate = computed(() => {
-    if (!isFrequencyStep(state().step)) return null
+    if (!isFrequencyStep(state().step) || driftLimit(sheet()) >= NO_DRIFT_LIMIT) return null
     const warm = warmUp(sheet(), parts.events(), parts.nowMs())
     const channel = want().point.state.channel
     const sinceMs = warm?.sinceMs ?? parts.nowMs() - 3_600_000

@@ -1,5 +1,5 @@
 import { errorBound, type Accuracy } from '../../core/quantity'
-import type { Asked, MenuGoal, RowState } from '../../core/run'
+import type { Asked, MenuGoal, RowState, RunState } from '../../core/run'
 
 /** Menu values of one byte (common practice for such sets). */
 const MOST_CODE = 255
@@ -12,6 +12,17 @@ export function menuGoal({ window, limit }: Asked, accuracy: Accuracy | null): M
   if (bounds.length === 0) return null
   const most = Math.min(...bounds)
   return { limit: most, boundRatio: accuracy ? errorBound(most, accuracy) / most : UNKNOWN_BOUND, maxCode: MOST_CODE }
+}
+
+/** The value that an entry was last left at in the run; steps turn their entries row by row. */
+export function lastCode(run: RunState, entry: string): number | null {
+  const steps = run.steps.filter(s => s.step.adjusters.includes(entry))
+  for (const { step } of steps) {
+    const at = Math.min(step.points.length - 1, step.adjusters.indexOf(entry))
+    const found = run.history.readings.findLast(t => t.struck === null && t.row.stepId === step.id && t.row.pointId === step.points[at]!.id && t.reading.quantity === 'menuCode')
+    if (found) return found.reading.value
+  }
+  return null
 }
 
 /** The value that an entry had as found: the only way back. Rows of menu values are named after their entry. */

@@ -2,7 +2,7 @@ import { quantityInfo, type Bound, type Reading } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
 import type { ModelSheet, SchoolChoices } from '../sheet'
-import { judgeAsked, asked, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
+import { judgeAsked, asked, keyDownTotals, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
 import { pointOf } from '../sheet'
 import { jobState } from '../work'
 
@@ -40,12 +40,15 @@ export interface JobRecord {
   readonly claims: readonly { readonly id: string, readonly outcome: ClaimOutcome, readonly measuredValue: number | null, readonly meterFactor: number | null }[]
   readonly steps: readonly { readonly id: string, readonly title: string, readonly status: string, readonly satisfied: boolean, readonly outcome: string | null, readonly reason: string | null }[]
   readonly openItems: readonly OpenItem[]
+  /** seconds keyed, counted from measured RF; steps null = outside the alignment */
+  readonly keyDown: { readonly totalS: number, readonly bySteps: readonly { readonly stepId: string | null, readonly lengthS: number }[] }
   readonly events: readonly JobEvent[]
 }
 
 /** Everything that is known of a job, judged by the sheet and the rules given. Time is passed in. */
 export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
   const { run, asFound, compared, items } = jobState(sheet, rules, events)
+  const keyed = keyDownTotals(events)
   return {
     format: JOB_RECORD_FORMAT, version: JOB_RECORD_VERSION, exportedAtMs, job,
     sheet: { id: sheet.id, model: sheet.model, revision: sheet.revision },
@@ -58,6 +61,7 @@ export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, e
     claims: job.claims.map(c => settleClaim(c, asFound)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
     steps: run.steps.map(s => ({ id: s.step.id, title: s.step.title, status: s.status, satisfied: s.satisfied, outcome: s.confirmed?.outcome ?? null, reason: s.confirmed?.reason || null })),
     openItems: items,
+    keyDown: { totalS: keyed.totalS, bySteps: [...keyed.byStep].map(([stepId, lengthS]) => ({ stepId, lengthS })) },
     events,
   }
 }

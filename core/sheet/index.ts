@@ -6,7 +6,7 @@ export { BOARD_DRAWINGS, PLAIN_ASPECT, drawingOf, type BoardDrawing, type DrawnP
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
 export { conditionsAsked, sameConditions, type ConditionsAsked } from './conditionsAsked'
-export { applySchools, schoolOf } from './schools/applySchools'
+export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
 export { adjusterOf, pointOf, stepOf } from './lookup'

@@ -54,6 +54,8 @@ export interface ModelSheet {
   readonly scheme?: MixingScheme
   readonly inspection?: readonly OwnInspectionItem[]
   readonly typicalFaults?: readonly TypicalFault[]
+  /** sides of schools of practice that this model asks for, whatever the shop mostly does: school -> side */
+  readonly schools?: Readonly<Record<string, string>>
   /** frequency is not set while it moves faster [Hz/min]; no value = by kind of set */
   readonly driftLimitHzPerMin?: number
 }

@@ -12,7 +12,9 @@ import { inTransaction, pool } from '../db/pool'
 import { insertJob, placeJobs, updateJob } from '../db/queries/job'
 import { indexJobs } from '../db/queries/jobIndex'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
+import { keepAmendment } from '../services/amendments'
 import { freezeHandover } from '../services/freezeHandover'
+import { requireSheet } from '../services/sheetBook'
 import { amJobEvents } from './amJob'
 import { multimodeJobEvents } from './multimodeJob'
 import { lookedAt, type NewEvent } from './lookedAt'
@@ -32,11 +34,18 @@ const PAST_SETS = [
   { owner: 'Slate quarry, lorry 7 (Ilse Harrow)', serial: '40630', seed: 31, causeId: 'coils-off', complaint: 'No range at the high channels.' },
 ] as const
 
+/** A line of the sheet that was found wrong on the fourth of them, and right on all since. */
+type SheetNews = Extract<NewEvent, { kind: 'sheet-amended' | 'line-confirmed' }>
+const CORRECTED_AT = 3
+const CORRECTED_LINE = 'adjuster/CT2/turn'
+const CORRECTION: SheetNews = { kind: 'sheet-amended', atMs: 0, who: 'Ida Marlow', reason: 'seen on the counter', changes: [{ line: CORRECTED_LINE, from: 'more capacitance lowers, 180\u00b0 range', to: 'clockwise raises, 180\u00b0 range' }] }
+const CONFIRMED: SheetNews = { kind: 'line-confirmed', atMs: 0, who: 'Ida Marlow', line: CORRECTED_LINE }
+
 /** Sets of the made-up workshop: some of earlier months, then a multimode and an AM mobile measured as found, an FM mobile finished, one just in, one measured. FM readings come from the simulated set. */
 export async function loadDemoJobs(): Promise<void> {
   const now = Date.now()
   await pool.query(`alter table job alter column number restart with ${227 - PAST_SETS.length}`)
-  for (const [i, past] of PAST_SETS.entries()) await store({ owner: past.owner, serial: past.serial, complaint: past.complaint, claims: [], accessories: 'own microphone', days: -80 - i }, pastJob(past.seed, past.causeId, now - (90 + 9 * (PAST_SETS.length - i)) * 24 * HOUR_MS))
+  for (const [i, past] of PAST_SETS.entries()) await store({ owner: past.owner, serial: past.serial, complaint: past.complaint, claims: [], accessories: 'own microphone', days: -80 - i }, pastJob(past.seed, past.causeId, now - (90 + 9 * (PAST_SETS.length - i)) * 24 * HOUR_MS, i === CORRECTED_AT ? [CORRECTION] : i > CORRECTED_AT ? [CONFIRMED] : []))
   await store({ sheet: MULTIMODE, owner: 'Mountain goods railway, works (Odile Brandreth)', serial: 'LX-2209', complaint: 'About 20 W on AM and nobody understands a word. The power control does nothing.', claims: [claim('powerW', 'about', 20, 'in-line meter')], accessories: 'desk microphone; seal broken', days: 12, bench: 2 }, multimodeJobEvents(MULTIMODE, now - 50 * HOUR_MS))
   await store({ sheet: AM_SHEET, owner: 'Barge Coot (Halvard Penrose)', serial: '7732', complaint: 'Under 3 W on his meter, about 250 Hz low, and he has to shout to hear anybody.', claims: [claim('powerW', 'about', 2.9, 'cross-needle meter'), claim('frequencyErrorHz', 'about', -250, '')], accessories: 'fist microphone; seal broken', days: 5 }, amJobEvents(AM_SHEET, now - 26 * HOUR_MS))
   await store({ owner: 'Slate quarry, lorry 4 (Ilse Harrow)', serial: '40622', complaint: 'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.', claims: [], accessories: 'fist microphone, bracket; seal broken', days: -2 }, finishedJob(now - 70 * HOUR_MS))
@@ -48,10 +57,14 @@ async function store(j: { sheet?: ModelSheet, owner: string, serial: string, com
   const sheet = j.sheet ?? SHEET
   await inTransaction(async (db) => {
     const job = await insertJob(db, {
-      id: randomUUID(), owner: j.owner, contact: '', sheetId: sheet.id, sheetRevision: sheet.revision, ruleSetId: sheet.defaultRuleSetId, serial: j.serial,
+      id: randomUUID(), owner: j.owner, contact: '', sheetId: sheet.id, sheetRevision: (await requireSheet(db, sheet.id)).revision, ruleSetId: sheet.defaultRuleSetId, serial: j.serial,
       complaint: j.complaint, claims: j.claims, accessories: j.accessories, boxNote: '', schools: {}, mayDo: 'alignment, cleaning of presets; anything above that: ask', promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
-    for (const event of events) await insertEvent(db, job!.id, { ...event, id: randomUUID() } as JobEvent)
+    for (const event of events) {
+      const whole = { ...event, id: randomUUID() } as JobEvent
+      await insertEvent(db, job!.id, whole)
+      if (whole.kind === 'sheet-amended') await keepAmendment(db, job!, whole)
+    }
     await indexJobs(db, [job!.id])
     if (j.bench) await placeJobs(db, [{ id: job!.id, bench: j.bench }])
     if (events[0]) await db.query('update job set created_at = to_timestamp($2::float8 / 1000) where id = $1::uuid', [job!.id, events[0].atMs - HOUR_MS])
@@ -74,10 +87,11 @@ function pastSet(seed: number): RigState {
 }
 
 /** Sets of earlier months, measured as found and handed over, so that there is something to find and to compare with. */
-function pastJob(seed: number, causeId: string, atMs: number): NewEvent[] {
+function pastJob(seed: number, causeId: string, atMs: number, more: readonly SheetNews[]): NewEvent[] {
   return [
     ...asFoundRows(pastSet(seed), 1500, atMs, 'as-found'),
     { kind: 'cause-confirmed', atMs: atMs + HOUR_MS, causeId, text: '' },
+    ...more.map(e => ({ ...e, atMs: atMs + 1.5 * HOUR_MS })),
     { kind: 'handed-over', atMs: atMs + 3 * HOUR_MS, text: '' },
   ]
 }
@@ -92,6 +106,7 @@ function finishedJob(atMs: number): NewEvent[] {
   const turning: NewEvent = { kind: 'adjuster-turned', atMs: atMs + HOUR_MS, designators: ['CT1', 'CT2', 'L4', 'L6', 'L7', 'RV1', 'RV2', 'RV3'], stepId: null, startPosition: 'photo' }
   return [
     ...lookedAt(SHEET, atMs - HOUR_MS, { I37: ['treated', 'L4 re-waxed'] }), ...asFoundRows(found, 1500, atMs, 'as-found'), turning, ...alignment(set, atMs + 1.2 * HOUR_MS), ...asFoundRows(set, 5400, atMs + 1.6 * HOUR_MS, 'as-left'),
+    { ...CONFIRMED, atMs: atMs + 1.9 * HOUR_MS },
     { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.6', text: 'second IF within 40 Hz of 455 kHz, left alone' },
     { kind: 'item-settled', atMs: atMs + 2 * HOUR_MS, itemId: 'A1.16', text: 'analyser borrowed: second harmonic 71 dB down; cores waxed' },
     { kind: 'handed-over', atMs: atMs + 2.2 * HOUR_MS, text: 'The meter on the set now tells the truth: it will show less than before.' },

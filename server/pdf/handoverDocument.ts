@@ -1,7 +1,7 @@
 import { format } from 'date-fns'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { settleClaim } from '../../core/claims'
-import type { JobEvent } from '../../core/run'
+import { standing, type JobEvent } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
 import type { ModelSheet } from '../../core/sheet'
 import { jobState, type JobState } from '../../core/work'
@@ -75,7 +75,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     heading('Complaint'), words(h.job.complaint), words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, { color: '#45524d' }), ...claims(h, state),
     heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
     heading('Before and after'), words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', { fontSize: 7.5, color: '#45524d', margin: [0, 0, 0, 3] }), compareTable(state.compared, stale), ...bandPictures(h, state),
-    heading('What was done'), list([...workDone(state.run), ...mendedWords(h.sheet, h.events)]),
+    heading('What was done'), list([...workDone(state.run, standing(h.events)), ...mendedWords(h.sheet, h.events)]),
     heading('Open items'), list(orNone(unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`), 'None.')),
     ...(settled.length > 0 ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))] : []),
     heading('Cautions'), list(HANDOVER_CAUTIONS),

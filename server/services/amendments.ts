@@ -9,7 +9,7 @@ import { lockSheet, today } from './sheets'
 
 /** A correction made on a job becomes the next revision of the sheet, for every job that begins after it. */
 export async function keepAmendment(db: Db, job: Job, event: SheetAmended): Promise<void> {
-  await revise(db, job, event.changes, { who: event.who, reason: event.reason, eventId: event.id })
+  await revise(db, job, event.changes, { who: event.who, reason: event.reason, eventId: event.id, atMs: event.atMs })
 }
 
 /** A correction that was struck out is taken back in the sheet too: each line that still says what it said goes back. */
@@ -19,19 +19,19 @@ export async function takeBack(db: Db, job: Job, event: Extract<JobEvent, { kind
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)
   const back = changes.filter(c => same(lineValue(newest, c.line), c.to)).map(c => ({ line: c.line, from: c.to, to: c.from })).reverse()
-  if (back.length > 0) await revise(db, job, back, { who: '', reason: `taken back: ${event.reason}`, eventId: event.id })
+  if (back.length > 0) await revise(db, job, back, { who: '', reason: `taken back: ${event.reason}`, eventId: event.id, atMs: event.atMs })
 }
 
-interface Made { readonly who: string, readonly reason: string, readonly eventId: string }
+interface Made { readonly who: string, readonly reason: string, readonly eventId: string, readonly atMs: number }
 
 /** The sheet may have moved on since the job began: the old value that is kept is the one that stood there. */
-async function revise(db: Db, job: Job, changes: readonly LineChange[], { who, reason, eventId }: Made): Promise<void> {
+async function revise(db: Db, job: Job, changes: readonly LineChange[], { who, reason, eventId, atMs }: Made): Promise<void> {
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)
   const kept = changes.filter(c => holds(newest, c.line)).map(c => ({ ...c, from: lineValue(newest, c.line) })).filter(c => !same(c.from, c.to))
   if (kept.length === 0) return
   const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: today() }
-  await insertRevision(db, { sheet, who, reason, changes: kept, jobId: job.id, eventId, revisedAtMs: null })
+  await insertRevision(db, { sheet, who, reason, changes: kept, jobId: job.id, eventId, revisedAtMs: atMs })
 }
 
 /** A line that a later revision no longer has cannot be corrected there; on the job it is. */

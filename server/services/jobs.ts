@@ -26,7 +26,7 @@ export async function startJob(id: string, intake: Intake): Promise<Job> {
   const sheet = await requireSheet(pool, intake.sheetId)
   await requireRules(pool, intake.ruleSetId)
   const stored = await inTransaction(async (db) => {
-    const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, schools: await actingChoices(db), promisedOn: intake.promisedOn || null })
+    const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, schools: { ...await actingChoices(db), ...sheet.schools }, promisedOn: intake.promisedOn || null })
     if (job) await indexLater(db, id)
     return job
   })

@@ -1,4 +1,4 @@
-import { ValidationError, array, mixed, number, string } from 'yup'
+import { ValidationError, array, lazy, mixed, number, object, string } from 'yup'
 import { ADJUSTER_KINDS, ADJUSTER_ROLES, SET_KINDS, checkSheet, type ModelSheet } from '../../core/sheet'
 import { sheetProblemWords } from '../words/sheetWords'
 import { closed, figure, finite, list, measurePoint, mode, named, oneOfKinds, orNothing, place, quantity, side, words, yes } from './fields'
@@ -54,7 +54,7 @@ const shape = closed({
   testPoints: array(closed({ id: named('Test point', 20), name: named('Name'), where: words('Where', 300), expected: words('Expected', 300), caution: orNothing('Caution'), board: place() }).required()).max(100).optional(),
   boards: array(closed({ side: side().required(), drawing: orNothing('Drawing', 60), pictureId: string().uuid().nullable().defined() }).required()).max(2).optional(),
   scheme: scheme.optional().default(undefined), inspection: array(closed({ id: named('Item', 20), lookFor: named('Look for', 300), good: words('Good', 300), bad: words('Bad', 300) }).required()).max(60).optional(),
-  typicalFaults: array(closed({ seen: named('Seen', 300), cause: words('Cause', 300), cure: words('Cure', 300) }).required()).max(100).optional(), driftLimitHzPerMin: number().label('Drift limit').positive().max(1000).optional(),
+  typicalFaults: array(closed({ seen: named('Seen', 300), cause: words('Cause', 300), cure: words('Cure', 300) }).required()).max(100).optional(), schools: lazy(v => object(Object.fromEntries(Object.keys((v as object | undefined) ?? {}).map(k => [k, string().matches(/^[a-z]$/).required()]))).optional().default(undefined)), driftLimitHzPerMin: number().label('Drift limit').positive().max(1000).optional(),
 })
 
 /**

@@ -1,5 +1,5 @@
 import type { RuleSet } from '../../core/rules'
-import type { ComparedCell, OpenItem, RunState } from '../../core/run'
+import { keyDownTotals, type ComparedCell, type JobEvent, type OpenItem, type RunState } from '../../core/run'
 
 export interface Compliance { readonly kind: 'inside' | 'outside' | 'unproven', readonly words: string, readonly detail: readonly string[] }
 
@@ -17,12 +17,15 @@ export function compliance(cells: readonly ComparedCell[], rules: RuleSet, stale
 }
 
 /** What was done, from the record: adjusters turned, steps confirmed, accepted, skipped. */
-export function workDone(run: RunState): string[] {
+export function workDone(run: RunState, events: readonly JobEvent[] = []): string[] {
+  const { totalS } = keyDownTotals(events)
   const turned = [...new Set(run.history.turns.map(t => t.name ? `${t.designator} (${t.name})` : t.designator))]
   const done = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title)
   return [
     turned.length > 0 ? `Adjusted: ${turned.join(', ')}` : 'Nothing was adjusted',
     done.length > 0 ? `Measured and inside: ${done.join(', ')}` : '',
+    totalS > 0 ? `Keyed ${totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`} in all` : '',
+    ...events.flatMap(e => e.kind === 'gate-passed' ? [`Begun before it was warm: step ${e.stepId}${e.reason ? `, ${e.reason}` : ''}`] : []),
     ...run.notes.map(n => `Note: ${n.text}`),
   ].filter(Boolean)
 }

@@ -20,6 +20,7 @@ export function sheetProblemWords({ code, at, names }: SheetProblem): string {
     case 'no-matrix': return 'Nothing is measured as found. Add a row, receiver included.'
     case 'window-upside-down': return `${at}: the lower bound lies above the upper one, or the aim outside.`
     case 'unknown-oscillator': return `${at}: there is no oscillator ${what} in the scheme.`
+    case 'unknown-school': return `${at}: it has no side "${what}".`
     case 'not-measured-here': return `${at}: its condition is on a number that no row of it asks for.`
   }
 }
@@ -47,7 +48,7 @@ export function lineValueWords(value: LineValue): string {
   return typeof value === 'number' ? `${value} s` : String(value)
 }
 
-const PART_WORDS: Readonly<Record<string, string>> = { sheet: 'Sheet', adjusters: 'Adjuster', testPoints: 'Test point', matrix: 'As found, row', procedure: 'Step', specification: 'Specification', owed: 'Owed', inspection: 'Inspection', typicalFaults: 'Typical fault', boards: 'Board' }
+const PART_WORDS: Readonly<Record<string, string>> = { sheet: 'Sheet', adjusters: 'Adjuster', testPoints: 'Test point', matrix: 'As found, row', procedure: 'Step', specification: 'Specification', owed: 'Owed', inspection: 'Inspection', typicalFaults: 'Typical fault', boards: 'Board', schools: 'Schools' }
 export function differenceName({ part, name, field }: SheetDifference): string {
   return [PART_WORDS[part] ?? part, name, fieldWords(field)].filter(Boolean).join(' ')
 }

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 /** What is needed now and then: the log, oscillators, zero beat, a second screen, and what is heard. */
 defineProps<{ volume: number, everyS: number, hasVoice: boolean, alarm: boolean, following: boolean, oscillators: boolean, ear: boolean, canBeat: boolean }>()
-const emit = defineEmits<{ volume: [v: number], every: [s: number], alarm: [], follow: [], beat: [], open: [what: 'log' | 'attribution' | 'board'] }>()
+const emit = defineEmits<{ volume: [v: number], every: [s: number], alarm: [], follow: [], beat: [], open: [what: 'log' | 'attribution' | 'board' | 'park'] }>()
 const EVERY = [0, 2, 4, 8]
 </script>
 
@@ -14,6 +14,7 @@ const EVERY = [0, 2, 4, 8]
       <v-btn v-if="oscillators" block variant="text" height="48" @click="emit('open', 'attribution')">Which oscillator is off</v-btn>
       <v-btn v-if="canBeat" block variant="text" height="48" @click="emit('beat')">{{ ear ? 'Hide zero beat' : 'Zero beat by the sound card' }}</v-btn>
       <v-btn block variant="text" height="48" :aria-pressed="following" @click="emit('follow')">{{ following ? 'Stop following the other screen' : 'Follow the other screen of this run' }}</v-btn>
+      <v-btn block variant="text" height="48" @click="emit('open', 'park')">Park this run</v-btn>
       <div class="sound" @click.stop>
         <label>Loudness of the tone <input type="range" min="0.05" max="1" step="0.05" :value="volume" @input="emit('volume', Number(($event.target as HTMLInputElement).value))"></label>
         <label>Speak the reading <select :value="everyS" :disabled="!hasVoice" @change="emit('every', Number(($event.target as HTMLSelectElement).value))"><option v-for="s in EVERY" :key="s" :value="s">{{ s === 0 ? (hasVoice ? 'not' : 'no voice here') : `every ${s} s` }}</option></select></label>

@@ -13,10 +13,10 @@ import PeakCoach from './coach/PeakCoach.vue'
 import WarmCoach from './coach/WarmCoach.vue'
 
 /** What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what is turned. */
-const props = defineProps<{ state: StepState, coach: ReturnType<typeof useAlignCoach>, original: (entry: string) => number | null, canTake: boolean, byEar: boolean }>()
+const props = defineProps<{ state: StepState, coach: ReturnType<typeof useAlignCoach>, left: (entry: string) => number | null, canTake: boolean, byEar: boolean }>()
 const emit = defineEmits<{ pass: [reason: string], takeCode: [code: number], takeBeat: [offHz: number] }>()
 const originals = () => (props.state.step.actions ?? []).flatMap(a => a.kind === 'power-cycle' ? a.reread : []).flatMap((entry) => {
-  const code = props.original(entry)
+  const code = props.left(entry)
   return code === null ? [] : [{ entry, words: codeWords(code) }]
 })
 const c = props.coach

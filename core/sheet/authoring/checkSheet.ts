@@ -1,11 +1,12 @@
 import { QUANTITIES } from '../../quantity'
 import { CHANNEL_PLANS } from '../../rules'
 import type { MeasurePoint, ModelSheet, Step, TargetSpec } from '../modelSheet'
+import { SCHOOLS } from '../schools/schools'
 import { comesAfter, cycleIn } from './order'
 
 export const SHEET_PROBLEMS = [
   'named-twice', 'unknown-adjuster', 'unknown-step', 'waits-for-itself', 'unknown-channel', 'unknown-plan', 'unknown-quantity', 'no-points', 'no-wants', 'no-steps', 'no-matrix', 'window-upside-down',
-  'unknown-point', 'unknown-oscillator', 'not-measured-here', 'needs-later',
+  'unknown-point', 'unknown-oscillator', 'not-measured-here', 'needs-later', 'unknown-school',
 ] as const
 export type SheetProblemCode = typeof SHEET_PROBLEMS[number]
 
@@ -21,7 +22,7 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
     ...(sheet.procedure.length === 0 ? [problem('no-steps', 'procedure')] : []),
     ...sheet.matrix.flatMap(p => pointProblems(sheet, p, `row ${p.id}`)),
     ...sheet.procedure.flatMap((s, i) => stepProblems(sheet, s, i)),
-    ...ringProblem(sheet.procedure), ...schemeProblems(sheet),
+    ...ringProblem(sheet.procedure), ...schemeProblems(sheet), ...schoolProblems(sheet),
   ]
 }
 
@@ -78,6 +79,10 @@ function targetProblems(sheet: ModelSheet, target: TargetSpec, at: string): Shee
 function ringProblem(steps: readonly Step[]): SheetProblem[] {
   const ring = cycleIn(steps)
   return ring ? [problem('waits-for-itself', `step ${ring[0]!}`, ...ring)] : []
+}
+
+function schoolProblems({ schools = {} }: ModelSheet): SheetProblem[] {
+  return Object.entries(schools).filter(([id, side]) => !SCHOOLS.some(s => s.id === id && s.options.some(o => o.id === side))).map(([id, side]) => problem('unknown-school', `school ${id}`, side))
 }
 
 function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {

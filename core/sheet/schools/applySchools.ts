@@ -7,6 +7,8 @@ import { SCHOOLS } from './schools'
 const FREQUENCY: Readonly<Record<string, { lowHz: number, highHz: number, aimHz: number }>> = { a: { lowHz: -10, highHz: 10, aimHz: 0 }, b: { lowHz: 0, highHz: 20, aimHz: 10 }, c: { lowHz: -200, highHz: 200, aimHz: 0 } }
 /** Key-down limit of every valve step by school S13 [s]. */
 const KEY_DOWN_S: Readonly<Record<string, number>> = { a: 10, b: 20 }
+/** A drift that nothing has: frequency is set at once (school S03) [Hz/min]. */
+export const NO_DRIFT_LIMIT = 1e6
 /** Generator level of S9 by school S24, pd into 50 ohm [V]. */
 const S9_V: Readonly<Record<string, number>> = { a: 100e-6, b: 50e-6 }
 
@@ -25,7 +27,7 @@ export function schoolOf(id: string, optionId?: string): School {
 export function applySchools(sheet: ModelSheet, choices: SchoolChoices): ModelSheet {
   if (Object.keys(choices).length === 0) return sheet
   const point = (p: MeasurePoint): MeasurePoint => ({ ...p, state: stateBy(p, choices), wants: p.wants.map(w => wantBy(w, p, sheet, choices)) })
-  return { ...sheet, matrix: sheet.matrix.map(point), procedure: sheet.procedure.map(step => ({ ...step, ...keyDownBy(step, sheet, choices), points: step.points.map(point) })) }
+  return { ...sheet, ...gateBy(choices), matrix: sheet.matrix.map(point), procedure: sheet.procedure.map(step => ({ ...step, ...keyDownBy(step, sheet, choices), points: step.points.map(point) })) }
 }
 
 function wantBy(want: Want, { state }: MeasurePoint, sheet: ModelSheet, { S01 }: SchoolChoices): Want {
@@ -38,6 +40,11 @@ function wantBy(want: Want, { state }: MeasurePoint, sheet: ModelSheet, { S01 }:
 function stateBy({ state, wants }: MeasurePoint, { S24 }: SchoolChoices): MeasurePoint['state'] {
   const levelV = S24 === undefined ? undefined : S9_V[S24]
   return levelV !== undefined && state.inputV !== null && wants.some(w => w.quantity === 'sMeter') ? { ...state, inputV: levelV } : state
+}
+
+/** Whoever measures at once, or when it has been used a while, is not held up. */
+function gateBy({ S03 }: SchoolChoices): Pick<ModelSheet, 'driftLimitHzPerMin'> {
+  return S03 === undefined || S03 === 'a' ? {} : { driftLimitHzPerMin: NO_DRIFT_LIMIT }
 }
 
 function keyDownBy(step: Step, sheet: ModelSheet, { S13 }: SchoolChoices): Pick<Step, 'keyDownLimitS'> {

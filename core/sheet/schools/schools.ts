@@ -6,7 +6,7 @@ export const SCHOOLS: readonly School[] = [
     options: [{ id: 'a', words: 'exactly on nominal: nothing less is proper' }, { id: 'b', words: '10 to 20 Hz above: crystals fall with age, so it passes through nominal' }, { id: 'c', words: 'anywhere in book tolerance, 200 Hz: nobody hears it on AM' }] },
   { id: 'S02', question: 'Exact or near-enough reference', defaultId: 'a', acts: false, because: 'near enough only if transmit and receive trimmers are each set and the residual is shown',
     options: [{ id: 'a', words: 'exact, or the receive side is lopsided' }, { id: 'b', words: '10 ppm short is left rather than order a crystal' }] },
-  { id: 'S03', question: 'When to start measuring', defaultId: 'a', acts: false, because: 'passing the gate is allowed and stays in the record',
+  { id: 'S03', question: 'When to start measuring', defaultId: 'a', acts: true, because: 'passing the gate is allowed and stays in the record',
     options: [{ id: 'a', words: 'after 20 to 30 minutes, with the drift watched' }, { id: 'b', words: 'at once' }, { id: 'c', words: 'when the set has been used a while' }] },
   { id: 'S04', question: 'AM carrier', defaultId: 'a', acts: false, because: 'the lower of rule set and a quarter of the PEP; a low carrier is allowed',
     options: [{ id: 'a', words: 'a quarter of the PEP: the only linear full modulation' }, { id: 'b', words: 'low carrier with great swing: cool, and impressive on meters' }, { id: 'c', words: 'the legal figure, whatever the set could do' }, { id: 'd', words: '5 W, at most 7 W on a 20 W set' }] },

@@ -13,7 +13,7 @@ const rereads = (a: StepAction) => a.kind === 'power-cycle' ? props.originals.fi
 
 <template>
   <ul class="hands" aria-label="For the hands">
-    <li v-for="(a, i) in actions" :key="i"><span>{{ actionWords(a) }}<span v-for="o in rereads(a)" :key="o.entry" class="fig">; {{ o.entry }} was {{ o.words }}</span></span> <v-btn v-if="timed(a)" height="44" @click="running = a">Show large</v-btn></li>
+    <li v-for="(a, i) in actions" :key="i"><span>{{ actionWords(a) }}<span v-for="o in rereads(a)" :key="o.entry" class="fig">; {{ o.entry }} must read {{ o.words }}</span></span> <v-btn v-if="timed(a)" height="44" @click="running = a">Show large</v-btn></li>
     <KeySequence v-if="running" :action="running" @close="running = null" />
   </ul>
 </template>

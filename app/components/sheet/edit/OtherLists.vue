@@ -2,6 +2,7 @@
 import { BOARD_SIDES, type ModelSheet, type OwedItem, type OwnInspectionItem, type SpecLine, type TestPoint, type TypicalFault } from '../../../../core/sheet'
 import { SIDE_WORDS } from '../../../logic/boardPins'
 import EditTable, { type EditColumn } from './EditTable.vue'
+import SchoolFields from './SchoolFields.vue'
 
 /** Test points, specification, inspection, typical faults, and what the procedure leaves open. */
 defineProps<{ sheet: ModelSheet }>()
@@ -21,6 +22,7 @@ const newPoint = (n: number): TestPoint => ({ id: `TP${n + 1}`, name: '', where:
     <h2>Specification</h2><EditTable :rows="sheet.specification" :columns="SPEC" :make="(): SpecLine => ({ what: '', value: '', source: '' })" add="Another line" empty="None yet: value and where it comes from." @change="specification => emit('change', { specification })" />
     <h2>Inspection of this model</h2><EditTable :rows="sheet.inspection ?? []" :columns="LOOK" :make="(): OwnInspectionItem => ({ id: `M${(sheet.inspection ?? []).length + 1}`, lookFor: '', good: '', bad: '' })" add="Another item" empty="Nothing beyond what belongs to its kind of set." @change="inspection => emit('change', { inspection })" />
     <h2>Typical faults</h2><EditTable :rows="sheet.typicalFaults ?? []" :columns="FAULTS" :make="(): TypicalFault => ({ seen: '', cause: '', cure: '' })" add="Another fault" empty="None noted yet." @change="typicalFaults => emit('change', { typicalFaults })" />
+    <h2>Schools</h2><SchoolFields :sheet="sheet" @change="part => emit('change', part)" />
     <h2>Owed after the procedure</h2><EditTable :rows="sheet.owed" :columns="OWED" :make="(): OwedItem => ({ id: `O${sheet.owed.length + 1}`, title: '', why: '' })" add="Another item" empty="Nothing." @change="owed => emit('change', { owed })" />
   </div>
 </template>

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, inject, ref, watch, type Ref } from 'vue'
 import MoreMenu from '../../../components/align/MoreMenu.vue'
 import OtherRuns from '../../../components/align/OtherRuns.vue'
+import ParkedNotice from '../../../components/align/ParkedNotice.vue'
 import PointTabs from '../../../components/align/PointTabs.vue'
 import StepActions from '../../../components/align/StepActions.vue'
 import StepCentre from '../../../components/align/StepCentre.vue'
@@ -19,10 +20,11 @@ import { useHearing } from '../../../composables/useHearing'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
 import { useStepConfirm } from '../../../composables/useStepConfirm'
+import { waits } from '../../../../core/work'
 import { doubting } from '../../../logic/doubts'
 import { asFoundFor, connectedAccuracy } from '../../../logic/alignView'
 import { typedAccuracy } from '../../../logic/typedInstrument'
-import { originalCode } from '../../../logic/menuGoal'
+import { lastCode, originalCode } from '../../../logic/menuGoal'
 import type { RunPlace } from '../../../../shared/jobLive'
 import type { LineTrust } from '../../../../shared/sheetFile'
 import { nextWords } from '../../../../shared/words/runWords'
@@ -54,7 +56,7 @@ const { following, toggle: toggleFollow } = useFollowing(() => ({ stepId: stepId
   queueMicrotask(() => (chosenPoint.value = at))
 })
 const hold = ref<number | null>(null)
-const dialog = ref<'note' | 'strike' | 'reopen' | 'log' | 'attribution' | 'board' | null>(null)
+const dialog = ref<'note' | 'strike' | 'reopen' | 'log' | 'attribution' | 'board' | 'park' | null>(null)
 const line = ref<string | null>(null)
 /** zero beat by the sound card is shown */
 const ear = ref(false)
@@ -72,6 +74,7 @@ onMounted(async () => {
 const others = computed(() => (jobs.items ?? []).filter(j => j.job.onBench && j.job.sheetId === job.job!.sheetId && j.job.id !== job.job!.id))
 const nextElsewhere = computed(() => run.value.next && run.value.next.stepId !== stepId.value && state.value.satisfied ? nextWords(job.sheet!, run.value.next) : null)
 const byEar = computed(() => state.value.wants.some(w => w.want.quantity === 'referenceHz' || w.want.quantity === 'carrierHz'))
+const waiting = computed(() => waits(job.events).filter(w => w.ended === null))
 const readings = computed(() => state.value.wants.some(w => w.latest))
 
 async function takeNow(code: number | null = null) {
@@ -104,11 +107,12 @@ useBenchKeys({
   <div class="align">
     <StepLadder :sheet="job.sheet!" :steps="run.steps" :at="stepId" :next-id="run.next?.stepId ?? null" @choose="id => (stepId = id)" />
     <section class="centre">
+      <ParkedNotice v-for="w in waiting" :key="w.begun.id" :wait="w.begun" @go-on="job.append({ kind: 'wait-ended', waitId: w.begun.id, text: '' })" />
       <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" @amend="l => (line = l)" />
       <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
       <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="state.step.bias?.tickA ?? null" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
       <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs">
-        <StepCoach :state="state" :coach="coach" :original="entry => originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
+        <StepCoach :state="state" :coach="coach" :left="entry => lastCode(run, entry) ?? originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
       </StepCentre>
       <OtherRuns :others="others" />
       <div class="foot">
