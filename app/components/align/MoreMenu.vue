@@ -7,7 +7,7 @@ const EVERY = [0, 2, 4, 8]
 
 <template>
   <v-menu location="top end">
-    <template #activator="{ props: button }"><v-btn v-bind="button" height="44">More</v-btn></template>
+    <template #activator="{ props: button }"><v-btn v-bind="button" height="44" aria-label="More">More</v-btn></template>
     <v-card class="more" min-width="330">
       <v-btn block variant="text" height="48" @click="emit('open', 'log')">Log of the run</v-btn>
       <v-btn block variant="text" height="48" @click="emit('open', 'board')">Board, large <kbd>B</kbd></v-btn>
