@@ -9,6 +9,8 @@ import type { LiveEntry } from '../logic/liveBook'
 import type { TrendPoint } from '../logic/trends'
 import { usePeakGuide } from './usePeakGuide'
 
+/** Rounds that say something of how the coils stand now; earlier ones were another evening. */
+const MOST_ROUNDS = 5
 /** Roles whose place is found by a maximum or a dip, not by a number. */
 const PEAKED_ROLES = ['coil', 'trap', 'tank', 'preselector']
 
@@ -40,10 +42,13 @@ export function useAlignCoach(parts: CoachParts) {
   })
   const shownValue = computed(() => peaked.value && parts.nowMs() > 0 ? parts.liveOf(peaked.value.quantity)?.value ?? null : null)
   const peak = usePeakGuide(needle)
-  const peakable = computed(() => peaked.value !== null && (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))))
+  const peakable = computed(() => peaked.value !== null && state().step.criterion?.kind !== 'spread' && (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))))
 
   // For equal power over the band
-  const rounds = computed(() => bandRounds(sheet(), state().step, run().history))
+  const rounds = computed(() => {
+    const all = bandRounds(sheet(), state().step, run().history)
+    return all && { ...all, passes: all.passes.slice(-MOST_ROUNDS) }
+  })
   const moves = computed(() => {
     const made: CoilTurns[] = []
     const { passes, halfBand } = rounds.value ?? { passes: [], halfBand: 0 }
@@ -64,7 +69,8 @@ export function useAlignCoach(parts: CoachParts) {
     const entry = parts.liveOf(want().want.quantity)
     if (target.value && entry?.value != null) setting.value = settingStep(setting.value, { atS: entry.receivedAtMs / 1000, value: entry.value }, settingScale(target.value))
   })
-  const advice = computed(() => target.value ? settingAdvice(setting.value, target.value) : null)
+  const isLive = computed(() => parts.nowMs() > 0 && parts.liveOf(want().want.quantity)?.value != null)
+  const advice = computed(() => target.value && isLive.value ? settingAdvice(setting.value, target.value) : null)
   watch(() => `${state().step.id} ${want().point.id} ${want().want.quantity}`, () => {
     setting.value = NEW_SETTING
     chosen.value = null

@@ -17,6 +17,9 @@ import { useSheetsStore } from './sheets'
 
 type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
 
+/** After what is on the screen; not every browser knows when it is idle. */
+const whenIdle = (work: () => void) => typeof requestIdleCallback === 'undefined' ? setTimeout(work, 300) : requestIdleCallback(work, { timeout: 1500 })
+
 /** The job that is open: its events, and everything that follows from them, computed. */
 export const useJobStore = defineStore('job', () => {
   const outbox = useOutboxStore()
@@ -65,14 +68,15 @@ export const useJobStore = defineStore('job', () => {
     }
     loading.value = true
     failure.value = null
-    await Promise.all([outbox.reload(), rulesStore.load()])
+    const asked = $fetch<{ job: Job, events: JobEvent[], sheet: ModelSheet }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
     try {
-      const answer = await $fetch<{ job: Job, events: JobEvent[], sheet: ModelSheet }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
+      const [answer] = await Promise.all([asked, outbox.reload(), rulesStore.load()])
       base.value = useSheetsStore().keep(answer.sheet)
       job.value = answer.job
       stored.value = answer.events
       fromMemory.value = false
-      await saveSnapshot(answer.job, answer.events, answer.sheet)
+      // Nobody waits for it: first the screen, then the memory of this browser.
+      whenIdle(() => void saveSnapshot(answer.job, answer.events, answer.sheet))
       void outbox.flush()
     }
     catch (error) {

@@ -30,12 +30,18 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
   const struck = struckReasons(events)
   const turns: Turn[] = []
   const taken: Omit<TakenReading, 'staleBy'>[] = []
+  /** the last reading that counts of each row and quantity of the steps */
+  const last = new Map<string, Unjudged>()
   events.forEach((event, order) => {
     if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, { order, atMs: event.atMs, inferred: false })))
     if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, order, atMs: event.atMs, inferred: false })
     if (event.kind !== 'row-taken') return
-    turns.push(...inferredTurns(sheet, event, order, taken, turns))
-    for (const reading of event.readings) taken.push({ reading, row: event, order, struck: struck.get(reading.id) ?? null })
+    turns.push(...inferredTurns(sheet, event, order, last, turns))
+    for (const reading of event.readings) {
+      const now = { reading, row: event, order, struck: struck.get(reading.id) ?? null }
+      taken.push(now)
+      if (now.struck === null) last.set(placeOf(event, reading), now)
+    }
   })
   return { turns, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns) })) }
 }
@@ -51,13 +57,15 @@ function turnOf(sheet: ModelSheet, designator: string, when: Pick<Turn, 'order' 
 
 type Unjudged = Omit<TakenReading, 'staleBy'>
 
+const placeOf = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
+
 /** Half an order before the row: the turn came before the reading that shows it. */
-function inferredTurns(sheet: ModelSheet, row: RowTaken, order: number, taken: readonly Unjudged[], turns: readonly Turn[]): Turn[] {
+function inferredTurns(sheet: ModelSheet, row: RowTaken, order: number, last: ReadonlyMap<string, Unjudged>, turns: readonly Turn[]): Turn[] {
   if (row.stepId === null) return []
   const { adjusters } = stepOf(sheet, row.stepId)
   if (adjusters.length === 0) return []
   const moved = row.readings.some((reading) => {
-    const previous = taken.findLast(t => t.struck === null && t.row.stepId === row.stepId && t.row.pointId === row.pointId && t.reading.quantity === reading.quantity)
+    const previous = last.get(placeOf(row, reading))
     return previous !== undefined && turnsAfter(previous, turns).length === 0 && differs(previous.reading, reading)
   })
   return moved ? adjusters.map(d => turnOf(sheet, d, { order: order - 0.5, atMs: row.atMs, inferred: true })) : []
@@ -71,5 +79,8 @@ function differs(a: Reading, b: Reading): boolean {
 
 function turnsAfter(taken: Unjudged, turns: readonly Turn[]): Turn[] {
   const topic = topicOf(taken.reading.quantity, taken.row.conditions)
-  return turns.filter(t => t.order > taken.order && GOES_STALE[t.role].topics.includes(topic))
+  const after: Turn[] = []
+  // Turns are in order: those before the reading are not looked at.
+  for (let i = turns.length - 1; i >= 0 && turns[i]!.order > taken.order; i--) if (GOES_STALE[turns[i]!.role].topics.includes(topic)) after.push(turns[i]!)
+  return after.reverse()
 }

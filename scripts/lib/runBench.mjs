@@ -31,10 +31,10 @@ async function longRun(address) {
 }
 
 /** From the press on a link to the frame in which the step stands there, the application being open already. */
-async function opening(page, address, id) {
+async function opening(page, address, id, words) {
   const took = []
   for (let i = 0; i < OPENINGS; i++) {
-    await page.goto(`${address}/sets?words=BENCH-2000`)
+    await page.goto(`${address}/sets?words=${words}`)
     await page.waitForFunction(() => document.documentElement.dataset.ready === 'true')
     await page.waitForTimeout(600)
     took.push(await page.evaluate(async (path) => {
@@ -68,6 +68,7 @@ async function frames(page, address, id) {
 
 /** A long run opened, and the live view with the reading made audible. */
 export async function runBench(address, browser, spread) {
+  const few = (await (await fetch(`${address}/api/jobs`)).json()).find(j => j.job.number === 231).job.id
   const id = await longRun(address)
   const asked = []
   for (let i = 0; i < OPENINGS; i++) {
@@ -76,9 +77,10 @@ export async function runBench(address, browser, spread) {
     asked.push(performance.now() - started)
   }
   const page = await browser.newPage({ viewport: { width: 1280, height: 800 } })
-  const opened = await opening(page, address, id)
+  const opened = await opening(page, address, id, 'BENCH-2000')
+  const small = await opening(page, address, few, 'W-0231')
   const painted = await frames(page, address, id)
   await page.close()
   const whole = Object.fromEntries(Object.entries(painted).map(([k, v]) => [k, Number(v.toFixed(1))]))
-  return { openRunOf2000Events: { ...spread(opened), aim: 'under 200 ms' }, answerOf2000Events: spread(asked.slice(2)), liveViewWithListen: { ...whole, aim: 'at least 30 frames a second' } }
+  return { openRunOf2000Events: { ...spread(opened), aim: 'under 200 ms' }, openRunOf50Events: spread(small), answerOf2000Events: spread(asked.slice(2)), liveViewWithListen: { ...whole, aim: 'at least 30 frames a second' } }
 }

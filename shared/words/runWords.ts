@@ -95,7 +95,7 @@ export function stepLine(sheet: ModelSheet, s: StepState): string {
 
 /** The reading of a step with one number, or the largest of several. */
 function valueWords(s: StepState): string {
-  const taken = s.wants.filter(w => w.latest).sort((a, b) => b.latest!.reading.value - a.latest!.reading.value)[0]
+  const taken = s.wants.filter(w => w.latest && (w.want.quantity !== 'menuCode' || s.wants.every(o => o.want.quantity === 'menuCode'))).sort((a, b) => b.latest!.reading.value - a.latest!.reading.value)[0]
   if (!taken) return ''
   const shown = showAsked(taken.latest!.reading, taken.want.quantity, taken.asked.nominalHz)
   return `${shown.value}\u2009${shown.unit}`

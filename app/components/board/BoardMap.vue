@@ -21,7 +21,7 @@ const isWanted = (id: string) => props.wanted.includes(id)
     <image v-if="picture?.pictureId" :href="pictureUrl(picture.pictureId)" :width="W" :height="H" preserveAspectRatio="none" />
     <rect x="4" y="4" :width="W - 8" :height="H - 8" rx="3" fill="none" stroke="var(--line2)" stroke-width="1.500" />
     <template v-if="drawing && !picture?.pictureId">
-      <g v-for="d in drawing.parts" :key="d.label" class="part"><rect :x="x(d.x - d.width / 2)" :y="y(d.y - d.height / 2)" :width="d.width * (W - 24)" :height="d.height * (H - 20)" rx="2" /><text v-if="d.kind === 'chip'" :x="x(d.x)" :y="y(d.y) + 3" text-anchor="middle">{{ d.label }}</text></g>
+      <g v-for="d in drawing.parts.filter(p => p.kind === 'chip')" :key="d.label" class="part"><rect :x="x(d.x - d.width / 2)" :y="y(d.y - d.height / 2)" :width="d.width * (W - 24)" :height="d.height * (H - 20)" rx="2" /><text :x="x(d.x)" :y="y(d.y) + 3" text-anchor="middle">{{ d.label }}</text></g>
     </template>
     <g v-for="p in pins" :key="p.id">
       <rect v-if="p.kind === 'core'" :x="x(p.place.x) - 9" :y="y(p.place.y) - 9" width="18" height="18" class="pin" />

@@ -40,7 +40,7 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
 .key.warn, .key.over { background: var(--outbg); }
 .key span { display: block; font-size: 12px; color: var(--ink2); white-space: nowrap; }
 .key.over span { color: var(--out); font-weight: 700; font-size: 14px; }
-.key b { font-size: 22px; font-weight: 600; }
+.key b { font-size: 22px; font-weight: 600; } .key > div { white-space: nowrap; }
 i { font-style: normal; font-size: 12px; color: var(--ink2); margin-left: 8px; }
 .key.idle b { color: var(--ink2); }
 </style>

@@ -26,9 +26,10 @@ const stopKeyed = live.onKeyed((span) => {
 })
 watch(() => store.sheet?.kind, kind => kind && (live.kind = kind), { immediate: true })
 onBeforeUnmount(stopKeyed)
+// Asked for before the page is drawn: what is drawn first is that it loads.
+if (import.meta.client) watch(id, value => void store.open(value), { immediate: true })
 onMounted(() => {
   connect()
-  watch(id, value => void store.open(value), { immediate: true })
   document.addEventListener('visibilitychange', lookAgain)
 })
 onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain))

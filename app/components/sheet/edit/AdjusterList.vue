@@ -12,8 +12,8 @@ const file = ref<HTMLInputElement | null>(null)
 const RAISED = ['', 'clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down'].map(v => ({ value: v, title: v || 'not known' }))
 const COLUMNS: readonly EditColumn[] = [
   { key: 'designator', label: 'Designator', width: '92px' }, { key: 'name', label: 'Name' }, { key: 'kind', label: 'Kind', kind: 'select', items: ADJUSTER_KINDS.map(k => ({ value: k, title: ADJUSTER_KIND_WORDS[k] })) },
-  { key: 'role', label: 'In the circuit', kind: 'select', items: ADJUSTER_ROLES.map(r => ({ value: r, title: ROLE_WORDS[r] })) }, { key: 'moves', label: 'Acts on', kind: 'long' }, { key: 'where', label: 'Where', kind: 'long' },
-  { key: 'turn', label: 'Which way', kind: 'long' }, { key: 'raisedBy', label: 'Raised by', kind: 'select', items: RAISED }, { key: 'tool', label: 'Tool' }, { key: 'caution', label: 'Caution', kind: 'optional' },
+  { key: 'role', label: 'In the circuit', kind: 'select', items: ADJUSTER_ROLES.map(r => ({ value: r, title: ROLE_WORDS[r] })) }, { key: 'moves', label: 'Acts on', kind: 'long', more: true }, { key: 'where', label: 'Where', kind: 'long' },
+  { key: 'turn', label: 'Which way', kind: 'long' }, { key: 'raisedBy', label: 'Raised by', kind: 'select', items: RAISED, more: true }, { key: 'tool', label: 'Tool', more: true }, { key: 'caution', label: 'Caution', kind: 'optional', more: true },
 ]
 const make = (): Adjuster => ({ designator: '', kind: 'preset', role: 'coil', name: '', moves: '', where: '', turn: '', tool: '', caution: null, board: { x: 0.5, y: 0.5 } })
 /** A way that is not known is no way. */

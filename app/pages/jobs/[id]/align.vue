@@ -11,7 +11,6 @@ import StepHands from '../../../components/align/StepHands.vue'
 import StepHead from '../../../components/align/StepHead.vue'
 import StepLadder from '../../../components/align/StepLadder.vue'
 import TypedRow from '../../../components/matrix/TypedRow.vue'
-import RunDialogs from '../../../screens/RunDialogs.vue'
 import { useAlignCoach } from '../../../composables/useAlignCoach'
 import { useAlignPlace } from '../../../composables/useAlignPlace'
 import { useBenchKeys } from '../../../composables/useBenchKeys'
@@ -35,6 +34,7 @@ import { useLiveStore } from '../../../stores/live'
 import { usePracticeStore } from '../../../stores/practice'
 import { useSheetsStore } from '../../../stores/sheets'
 
+const RunDialogs = defineAsyncComponent(() => import('../../../screens/RunDialogs.vue'))
 const BoardDialog = defineAsyncComponent(() => import('../../../components/board/BoardDialog.vue'))
 const [job, jobs, live, instruments, practice, sheets] = [useJobStore(), useJobsStore(), useLiveStore(), useInstrumentsStore(), usePracticeStore(), useSheetsStore()]
 const { said, say } = useSaid()
@@ -67,7 +67,9 @@ watch(() => state.value.step, s => ([live.keyDownLimitS, live.stepAtHand] = [s.k
 watch([stepId, pointId], () => (typing.value = null))
 watch(stepId, () => (ear.value = false))
 onBeforeUnmount(() => (live.stepAtHand = null))
+/** What is not needed at the first look waits until it was had. */
 onMounted(async () => {
+  await new Promise(resolve => setTimeout(resolve, 400))
   if (!jobs.items) void jobs.load()
   trust.value = (await sheets.view(job.sheet!.id))?.trust ?? []
 })
@@ -124,7 +126,7 @@ useBenchKeys({
     </section>
     <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" :trust="trust" @turned="turned" @other="e => job.append(e)" @show="dialog = 'board'" @amend="l => (line = l)" />
     <BoardDialog v-if="dialog === 'board'" :sheet="job.sheet!" :wanted="state.step.adjusters" @close="dialog = null" />
-    <RunDialogs :which="dialog" :line="line" :state="state" :confirm="confirm" :trust="trust" @close="dialog = null" @close-line="line = null" @say="say" />
+    <RunDialogs v-if="dialog || line || confirm.asking.value" :which="dialog" :line="line" :state="state" :confirm="confirm" :trust="trust" @close="dialog = null" @close-line="line = null" @say="say" />
   </div>
 </template>
 
