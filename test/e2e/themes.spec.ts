@@ -8,7 +8,7 @@ for (const theme of ['day', 'night'] as const) {
     if (theme === 'night') await page.getByRole('button', { name: 'Night' }).click()
     const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string, number: number } }[]
     const id = (number: number) => jobs.find(j => j.job.number === number)!.job.id
-    const paths = ['/', '/sets', '/rules', '/parts', '/sheets', '/sheets/osmund-27f', '/practice', '/instruments', `/jobs/${id(231)}/intake`, `/jobs/${id(231)}/inspection`, `/jobs/${id(231)}/as-found`, `/jobs/${id(228)}/findings`, `/jobs/${id(228)}/repair`, `/jobs/${id(228)}/soak`, `/jobs/${id(231)}/align`, `/jobs/${id(229)}/handover`]
+    const paths = ['/', '/sets', '/rules', '/parts', '/sheets', '/sheets/osmund-27f', '/sheets/new', '/sheets/osmund-27f/edit', '/practice', '/instruments', `/jobs/${id(231)}/intake`, `/jobs/${id(231)}/inspection`, `/jobs/${id(231)}/as-found`, `/jobs/${id(228)}/findings`, `/jobs/${id(228)}/repair`, `/jobs/${id(228)}/soak`, `/jobs/${id(231)}/align`, `/jobs/${id(229)}/handover`]
     for (const path of paths) {
       await page.goto(house.address + path)
       await expect(page.locator(`.v-theme--${theme}`).first()).toBeVisible()

@@ -70,6 +70,15 @@ describe('a correction in the middle of a job', () => {
     await Promise.all([1, 2, 3].map(() => send(jobId, event)))
     expect((await view('osmund-27f')).newest).toBe(before + 1)
   })
+  it('two benches at once: one revision after the other, none lost', async () => {
+    const jobs = await Promise.all([1, 2, 3, 4].map(() => house.newJob()))
+    const before = (await view('osmund-27f')).newest
+    const answers = await Promise.all(jobs.map((id, i) => send(id, amend(`adjuster/L${i + 1}/tool`, `tool ${i}`))))
+    expect(answers.map(a => a.status)).toEqual([201, 201, 201, 201])
+    const { newest, sheet } = await view('osmund-27f')
+    expect(newest).toBe(before + 4)
+    expect([1, 2, 3, 4].map(i => sheet.adjusters.find(a => a.designator === `L${i}`)!.tool)).toEqual(['tool 0', 'tool 1', 'tool 2', 'tool 3'])
+  })
   it('grows trustworthy with every job that finds it right, each counted once', async () => {
     const trust = async () => (await view('osmund-27f')).trust.find(t => t.line === WHERE)!.confirmed
     expect(await trust()).toBe(0)
