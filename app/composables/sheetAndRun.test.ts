@@ -70,7 +70,7 @@ describe('a sheet being written', () => {
 describe('the guide to the peak', () => {
   it('tells which way the level goes and how far below the best it stands', async () => {
     const reading = ref<NeedleReading | null>(null)
-    const peak = inScope(() => usePeakGuide(reading))
+    const peak = inScope(() => usePeakGuide(reading, () => reading.value!.value))
     peak.begin()
     let t = 0
     const hold = async (value: number, seconds: number) => {
@@ -87,6 +87,7 @@ describe('the guide to the peak', () => {
     await hold(2, 4)
     expect(peak.last.value!.word).toBe('turn-back')
     expect(peak.belowDb.value).toBeCloseTo(10 * Math.log10(2.4 / 2), 1)
+    expect(peak.best.value).toBeCloseTo(2.4, 9)
     peak.end()
     expect(peak.on.value).toBe(false)
   })

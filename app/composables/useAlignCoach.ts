@@ -41,7 +41,7 @@ export function useAlignCoach(parts: CoachParts) {
     return entry?.value == null ? null : { atMs: entry.receivedAtMs, value: peakLevel(peaked.value!, entry.value) }
   })
   const shownValue = computed(() => peaked.value && parts.nowMs() > 0 ? parts.liveOf(peaked.value.quantity)?.value ?? null : null)
-  const peak = usePeakGuide(needle)
+  const peak = usePeakGuide(needle, () => shownValue.value)
   const peakable = computed(() => peaked.value !== null && state().step.criterion?.kind !== 'spread' && (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))))
 
   // For equal power over the band

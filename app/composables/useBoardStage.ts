@@ -26,6 +26,8 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
   let stage: KonvaType.Stage | null = null
   let picture: HTMLImageElement | null = null
   let gone = false
+  /** of two fingers at the last movement [px]; 0 = none */
+  let spread = 0
   const colour = (name: string) => getComputedStyle(host.value!).getPropertyValue(name).trim()
   const size = () => ({ width: host.value!.clientWidth, height: host.value!.clientWidth / scene().aspect })
 
@@ -42,6 +44,8 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
     for (const pin of scene().pins) layer.add(drawnPin(Konva, pin, width, height, scale))
     stage.add(layer)
     stage.on('wheel', wheel)
+    stage.on('touchmove', pinch)
+    stage.on('touchend', () => (spread = 0))
     stage.on('dragend', e => e.target === stage && tellView())
   }
 
@@ -86,6 +90,16 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
     e.evt.preventDefault()
     const next = Math.max(1, Math.min(MOST_SCALE, scene().view.scale * (e.evt.deltaY < 0 ? 1.2 : 1 / 1.2)))
     hands.zoomed(next, scene().view.x, scene().view.y)
+  }
+  /** Two fingers: their distance is the scale. */
+  function pinch(e: KonvaType.KonvaEventObject<TouchEvent>) {
+    const [a, b] = [e.evt.touches[0], e.evt.touches[1]]
+    if (!a || !b) return
+    e.evt.preventDefault()
+    stage?.stopDrag()
+    const now = Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY)
+    if (spread > 0) hands.zoomed(Math.max(1, Math.min(MOST_SCALE, scene().view.scale * now / spread)), scene().view.x, scene().view.y)
+    spread = now
   }
   function loadPicture() {
     const url = scene().pictureUrl

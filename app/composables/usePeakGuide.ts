@@ -7,10 +7,11 @@ export interface NeedleReading { readonly atMs: number, readonly value: number }
 /** A change of the level between two readings that shows which way it goes [ratio]. */
 const MOVING = 0.004
 
-/** Guides a hand to the peak of one core, from readings alone. */
-export function usePeakGuide(reading: Ref<NeedleReading | null>) {
+/** Guides a hand to the peak of one core, from readings alone. @param shown the reading itself, in its own unit, for the best so far */
+export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => number | null = () => null) {
   const on = ref(false)
   const guide = shallowRef(NEW_GUIDE)
+  const best = ref<number | null>(null)
   const trend = ref<'up' | 'down' | 'level'>('level')
   let smooth: number | null = null
   const last = computed(() => guide.value.looks.at(-1) ?? null)
@@ -21,6 +22,7 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>) {
   function begin() {
     guide.value = NEW_GUIDE
     smooth = null
+    best.value = null
     on.value = true
   }
   function end() {
@@ -34,8 +36,11 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>) {
     trend.value = change > MOVING ? 'up' : change < -MOVING ? 'down' : 'level'
     // Once it has said stop, the core is left alone.
     if (!on.value || last.value?.word === 'stop') return
+    const looks = guide.value.looks.length
     guide.value = guided(guide.value, r.atMs / 1000, r.value)
+    // The level of the last look is the best one: so was the reading that stood then.
+    if (guide.value.looks.length > looks && last.value!.levelDb === bestDb.value) best.value = shown()
   })
 
-  return { on, last, belowDb, trend, looks: computed(() => guide.value.looks.length), begin, end }
+  return { on, last, best, belowDb, trend, looks: computed(() => guide.value.looks.length), begin, end }
 }

@@ -12,5 +12,6 @@ const emit = defineEmits<{ amend: [] }>()
 <style scoped>
 dt { color: var(--ink2); } dd { margin: 0; }
 button { font: inherit; color: var(--ink); background: none; border: 0; border-bottom: 1px dotted var(--edge); padding: 3px 0; text-align: left; cursor: pointer; min-height: 28px; }
+@media (pointer: coarse) { button { min-height: 44px; } }
 .mark { display: block; font-size: 12px; color: var(--unsure); }
 </style>

@@ -60,6 +60,7 @@ dl { margin: 6px 0 0; display: grid; grid-template-columns: 66px 1fr; font-size:
 dt { color: var(--ink2); } dd { margin: 0; }
 .order { margin: 6px 0 0; padding-left: 20px; font-size: 14px; } .order button { font: inherit; color: var(--ink); background: none; border: 0; min-height: 32px; padding: 2px 0; text-align: left; cursor: pointer; } .mark { display: block; font-size: 12px; color: var(--unsure); }
 .none { margin: 10px 0 0; }
+@media (pointer: coarse) { .order button { min-height: 44px; } }
 .turned { margin-top: 10px; } .turned p { margin: 4px 0 0; font-size: 12.5px; }
 .care { margin-top: 12px; } .care p { margin: 0 0 4px; } .care p::first-letter { text-transform: uppercase; }
 </style>

@@ -27,6 +27,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
 
 <style scoped>
 .fix { font: inherit; font-size: 12.5px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; padding: 0 6px; min-height: 24px; }
+@media (pointer: coarse) { .fix { min-height: 44px; } }
 .do { margin: 3px 0 0; font-size: 15.5px; max-width: 74ch; }
 .why { margin: 1px 0 0; font-size: 14px; color: var(--ink2); max-width: 80ch; }
 .needs { margin: 5px 0 0; font-size: 14px; display: flex; gap: 8px; align-items: center; border-left: 3px solid var(--unsure); padding-left: 8px; }

@@ -5,7 +5,7 @@ const KEYS: readonly [string, string][] = [
   ['Space', 'take the reading, or the whole row'], ['Enter', 'confirm the step and go on'], ['[  ]', 'previous, next step'],
   ['\u2191 \u2193', 'row up, row down'], ['T or a digit', 'type the row by hand; Enter goes to the next number'], ['K', 'key-down clock (keys the simulated set while its panel is open)'],
   ['L', 'listen to the reading'], ['M', 'hold the peak'], ['A', 'mark the adjusters of this step as turned'], ['N', 'note'], ['U', 'strike out the last reading, with a reason'],
-  ['P', 'panel of the simulated set'], ['/', 'find a job'], ['Esc', 'close'], ['?', 'these keys'],
+  ['B', 'the board, large'], ['P', 'panel of the simulated set'], ['/', 'find a job'], ['Esc', 'close'], ['?', 'these keys'],
 ]
 </script>
 

@@ -1,15 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES } from '../../../../core/quantity'
+import { QUANTITIES, showPlain } from '../../../../core/quantity'
 import { generatorAdvice, type PeakLook, type PeakedQuantity } from '../../../../core/run'
 import { PEAK_WORDS } from '../../../../shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** The hand on a core: which way, how far below the best, when to stop; on whatever shows it best now. */
-const props = defineProps<{ on: boolean, last: PeakLook | null, looks: number, belowDb: number | null, rising: 'up' | 'down' | 'level', peaked: PeakedQuantity, choices: readonly PeakedQuantity[], value: number | null, passes: number | null, gainDb: number | null, limitDb: number | null }>()
+const props = defineProps<{ on: boolean, last: PeakLook | null, looks: number, belowDb: number | null, best: number | null, rising: 'up' | 'down' | 'level', peaked: PeakedQuantity, choices: readonly PeakedQuantity[], value: number | null, passes: number | null, gainDb: number | null, limitDb: number | null }>()
 const emit = defineEmits<{ begin: [], end: [], choose: [quantity: string] }>()
 const words = computed(() => props.last ? PEAK_WORDS[props.last.word] : { say: 'Touch one core, then wait for the needle', how: 'turn a little at a time; the needle is waited for' })
 const below = computed(() => props.belowDb === null || props.belowDb < 0.005 ? '' : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} %) below the best so far`)
+const bestWords = computed(() => props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`)
 const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '\u2192 level' })[props.rising])
 const step = computed(() => props.value === null ? null : generatorAdvice(props.peaked.quantity, props.value))
 const again = computed(() => props.gainDb !== null && props.limitDb !== null && Math.abs(props.gainDb) >= props.limitDb ? `The last pass gained ${props.gainDb.toFixed(2)} dB: go through the cores once more.` : '')
@@ -19,7 +20,7 @@ const again = computed(() => props.gainDb !== null && props.limitDb !== null && 
   <section aria-label="Peak guide">
     <template v-if="on">
       <CoachLine :say="words.say" :how="words.how" :tone="last?.word === 'stop' ? 'good' : last?.word === 'end' || last?.word === 'flat' ? 'stop' : 'plain'">
-        <template #state><p class="state"><b>{{ way }}</b><template v-if="below">, {{ below }}</template><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span></p></template>
+        <template #state><p class="state"><b>{{ way }}</b><template v-if="bestWords">, {{ bestWords }}</template><template v-if="below">, {{ below }}</template><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span></p></template>
         <v-btn height="44" @click="emit('begin')">Next core</v-btn>
       </CoachLine>
       <p v-if="step !== null" class="gen" role="status"><b>Generator {{ step }} dB down:</b> the receiver is no longer at a low level.</p>
