@@ -1,14 +1,13 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { usePlotly } from '../../composables/usePlotly'
+import { ref } from 'vue'
+import { usePlotly, type Figure } from '../../composables/usePlotly'
 import type { BandChartData, BandSeries } from '../../../shared/words/bandChart'
 
 /** The band before and after. Plotly comes only with this component, on the one page that charts. */
 const props = defineProps<{ data: BandChartData, night: boolean }>()
 const host = ref<HTMLElement | null>(null)
-const { load, token, plotly, failed } = usePlotly(host)
 
-function trace(series: BandSeries, name: string, hollow: boolean) {
+function trace(token: (name: string) => string, series: BandSeries, name: string, hollow: boolean) {
   const ink = token('--ink')
   return {
     x: series.channels, y: series.values, name, type: 'scatter' as const, mode: 'lines+markers' as const,
@@ -18,24 +17,17 @@ function trace(series: BandSeries, name: string, hollow: boolean) {
     hovertemplate: `channel %{x}: %{y:.2f} ${props.data.unit}<extra>${name}</extra>`,
   }
 }
-async function draw() {
-  if (!plotly.value || !host.value) return
+function figure(token: (name: string) => string): Figure {
   const { window: win, unit } = props.data
   const axis = { gridcolor: token('--line'), zeroline: false, linecolor: token('--line2'), tickfont: { color: token('--ink2') } }
-  await plotly.value.react(host.value, [trace(props.data.before, 'as found', true), trace(props.data.after, 'as left', false)], {
-    height: 260, margin: { l: 58, r: 12, t: 10, b: 42 }, paper_bgcolor: 'transparent', plot_bgcolor: 'transparent',
-    font: { family: getComputedStyle(host.value).getPropertyValue('--v-font-body'), size: 13, color: token('--ink') },
+  return { traces: [trace(token, props.data.before, 'as found', true), trace(token, props.data.after, 'as left', false)], layout: {
+    height: 260, margin: { l: 58, r: 12, t: 10, b: 42 },
     xaxis: { ...axis, title: { text: 'channel' }, range: [-1, 42], tickvals: [1, 10, 20, 30, 40] }, yaxis: { ...axis, title: { text: unit } },
     legend: { orientation: 'h', x: 0, y: 1.12 },
     shapes: win ? [{ type: 'rect', xref: 'paper', x0: 0, x1: 1, y0: win.low, y1: win.high, fillcolor: token('--win'), opacity: 0.6, line: { width: 0 }, layer: 'below' }] : [],
-  }, { displaylogo: false, responsive: true, displayModeBar: false })
+  } }
 }
-onMounted(async () => {
-  await load()
-  await draw()
-})
-watch(() => [props.data, props.night], () => void draw(), { flush: 'post' })
-onBeforeUnmount(() => host.value && plotly.value?.purge(host.value))
+const { failed } = usePlotly(host, { figure, on: () => [props.data, props.night] })
 </script>
 
 <template>

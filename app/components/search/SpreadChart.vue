@@ -1,15 +1,13 @@
 <script setup lang="ts">
-import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import { usePlotly } from '../../composables/usePlotly'
+import { ref } from 'vue'
+import { usePlotly, type Figure } from '../../composables/usePlotly'
 import type { SpreadLine } from '../../../shared/words/spreadView'
 
 /** As found: this set against the others of its model. Bars hold the middle half, thin lines eight tenths of the sets. */
 const props = defineProps<{ lines: readonly SpreadLine[], night: boolean, own: boolean }>()
 const host = ref<HTMLElement | null>(null)
-const { load, token, plotly, failed } = usePlotly(host)
 
-async function draw() {
-  if (!plotly.value || !host.value) return
+function figure(token: (name: string) => string): Figure {
   const y = props.lines.map(l => l.title)
   // Text would be drawn upon the bars.
   const hover = { hovertext: props.lines.map(l => l.words), hovertemplate: '%{hovertext}<extra></extra>' }
@@ -17,19 +15,14 @@ async function draw() {
   const thick = { x: props.lines.map(l => l.p75 - l.p25), base: props.lines.map(l => l.p25), y, type: 'bar' as const, orientation: 'h' as const, width: 0.46, marker: { color: token('--win'), line: { color: token('--line2'), width: 1 } }, name: 'middle half', ...hover }
   const own = { x: props.lines.map(l => l.own), y, type: 'scatter' as const, mode: 'markers' as const, name: 'this set', ...hover,
     marker: { size: 13, symbol: props.lines.map(l => l.beyond ? 'diamond' : 'circle'), color: props.lines.map(l => token(l.beyond ? '--out' : '--ink')), line: { color: token('--ink'), width: 1.5 } } }
-  await plotly.value.react(host.value, props.own ? [thin, thick, own] : [thin, thick], {
-    height: 60 + props.lines.length * 26, margin: { l: 300, r: 16, t: 8, b: 34 }, paper_bgcolor: 'transparent', plot_bgcolor: 'transparent', barmode: 'overlay', showlegend: false,
-    font: { family: getComputedStyle(host.value).getPropertyValue('--v-font-body'), size: 12.5, color: token('--ink') },
+  return { traces: props.own ? [thin, thick, own] : [thin, thick], layout: {
+    height: 60 + props.lines.length * 26, margin: { l: 300, r: 16, t: 8, b: 34 }, barmode: 'overlay', showlegend: false,
+    font: { size: 12.5 },
     xaxis: { range: [-6.4, 6.4], tickvals: [-1, 0, 1], ticktext: ['quarter', 'middle', 'three quarters'], gridcolor: token('--line'), zeroline: true, zerolinecolor: token('--line2') },
     yaxis: { autorange: 'reversed', automargin: false, tickfont: { size: 12 } },
-  }, { displaylogo: false, responsive: true, displayModeBar: false })
+  } }
 }
-onMounted(async () => {
-  await load()
-  await draw()
-})
-watch(() => [props.lines, props.night], () => void draw(), { flush: 'post' })
-onBeforeUnmount(() => host.value && plotly.value?.purge(host.value))
+const { failed } = usePlotly(host, { figure, on: () => [props.lines, props.night] })
 </script>
 
 <template>

@@ -73,6 +73,24 @@ describe('every constructed case', () => {
     const f = found(FM, [row('ref', null), row('tx', 1), row('tx', 40), row('if2', 20)])
     expect([...f.values()].filter(a => a.verdict === 'off').map(a => a.name)).toEqual([culprit])
   })
+  const made = (culprit: string, ppm: number, points: readonly (readonly [string, number | null])[]) => points.map(([frequencyId, channel]) => {
+    const { coefficients } = schemeRow(lxScheme, LX8.planId, at(frequencyId, channel, 0))
+    return at(frequencyId, channel, (coefficients[culprit] ?? 0) * ppm, 2)
+  })
+  const low = bandChannel('D', 1)
+  const high = bandChannel('D', 40)
+  const onAir = (['AM', 'USB', 'LSB'] as const).flatMap(m => [[`tx-${m}`, low], [`tx-${m}`, high]] as const)
+  const testPoints = (['AM', 'USB', 'LSB'] as const).map(m => [`osc-${m}`, null] as const)
+  // 20 ppm: some 200 to 300 Hz, a hundred times what the counter leaves open.
+  it.each(lxScheme.oscillators.map(o => o.id))('LX-8 with its test points: %s', (culprit) => {
+    const f = found(LX8, made(culprit, 20, [['ref', null], ...onAir, ...testPoints]))
+    expect([...f.values()].filter(a => a.verdict === 'off').map(a => a.name)).toEqual([culprit])
+  })
+  it.each(lxScheme.oscillators.filter(o => o.id !== 'reference').map(o => o.id))('LX-8 on the air alone: %s is never blamed on another, and its twin is named', (culprit) => {
+    const f = found(LX8, made(culprit, 20, [['ref', null], ...onAir]))
+    expect([...f.values()].filter(a => a.verdict === 'off')).toEqual([])
+    expect(f.get(culprit)!.confusedWith).toEqual([culprit.startsWith('carrier') ? culprit.replace('carrier', 'mixing') : culprit.replace('mixing', 'carrier')])
+  })
 })
 
 describe('simulated sets', () => {
