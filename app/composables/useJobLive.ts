@@ -36,9 +36,22 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
       connected.value = false
       source?.close()
       source = null
-      setTimeout(connect, RECONNECT_MS)
+      setTimeout(() => document.visibilityState === 'visible' && connect(), RECONNECT_MS)
     })
   }
+  /** A browser has six lines to a server for all its pages: one that nobody looks at gives its line back, and is read anew when it is looked at. */
+  function looked() {
+    if (document.visibilityState === 'visible') {
+      before = false
+      if (!source) connect()
+    }
+    else {
+      source?.close()
+      source = null
+      connected.value = false
+    }
+  }
+  if (typeof document !== 'undefined') document.addEventListener('visibilitychange', looked)
   watch(jobId, () => {
     place.value = null
     before = false
@@ -46,6 +59,7 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
   })
   onBeforeUnmount(() => {
     gone = true
+    document.removeEventListener('visibilitychange', looked)
     source?.close()
   })
   return { connected, place, connect }

@@ -20,7 +20,7 @@ function figure(token: (name: string) => string): Figure {
     x: points.map(p => p.set * set.perSi), y: points.map(p => p.value! * read.perSi), type: 'scatter', mode: 'lines+markers', line: { color: token('--accent'), width: 2 }, marker: { size: 7, color: token('--accent') },
     error_y: { type: 'data', array: points.map(p => 2 * (p.standardUncertainty ?? 0) * read.perSi), visible: true, color: token('--ink2'), thickness: 1 }, hovertemplate: `%{x:.4g} ${set.unit}: %{y:.4g} ${read.shownUnit}<extra></extra>`,
   }], layout: {
-    height: 400, margin: { l: 64, r: 16, t: 8, b: 50 }, showlegend: false, 
+    height: 400, margin: { l: 64, r: 16, t: 8, b: 50 }, showlegend: false,
     xaxis: { title: { text: `${set.label}, ${set.unit}` }, type: props.plan.spacing === 'log' ? 'log' : 'linear', gridcolor: token('--line'), range: [place(props.plan.from), place(props.plan.to)] },
     yaxis: { title: { text: `${read.label}, ${read.shownUnit}` }, rangemode: 'tozero', gridcolor: token('--line') },
   } }
