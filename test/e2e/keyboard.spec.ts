@@ -33,8 +33,10 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
     await page.keyboard.press('Enter')
   }
   await expect(said(page)).toContainText('Channel 1, high power: taken as typed')
-  const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }
-  const row = events.find(e => e.kind === 'row-taken')!
+  // Kept in the browser first: the server has it a moment later.
+  const eventsNow = async () => ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
+  await expect.poll(async () => (await eventsNow()).some(e => e.kind === 'row-taken')).toBe(true)
+  const row = (await eventsNow()).find(e => e.kind === 'row-taken')!
   expect(row).toMatchObject({ pointId: 'high-1', conditions: { supplyV: 13.8 } })
   expect((row as Extract<JobEvent, { kind: 'row-taken' }>).readings).toMatchObject([
     { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: 'Counter' }, { quantity: 'powerW', value: 2.2, instrument: 'Power meter' },
