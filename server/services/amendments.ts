@@ -5,7 +5,7 @@ import type { Job } from '../../shared/job'
 import type { Db } from '../db/pool'
 import { insertRevision, selectChangesOfEvent } from '../db/queries/sheet'
 import { requireSheet } from './sheetBook'
-import { lockSheet, today } from './sheets'
+import { dayOf, lockSheet } from './sheets'
 
 /** A correction made on a job becomes the next revision of the sheet, for every job that begins after it. */
 export async function keepAmendment(db: Db, job: Job, event: SheetAmended): Promise<void> {
@@ -30,7 +30,7 @@ async function revise(db: Db, job: Job, changes: readonly LineChange[], { who, r
   const newest = await requireSheet(db, job.sheetId)
   const kept = changes.filter(c => holds(newest, c.line)).map(c => ({ ...c, from: lineValue(newest, c.line) })).filter(c => !same(c.from, c.to))
   if (kept.length === 0) return
-  const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: today() }
+  const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: dayOf(atMs) }
   await insertRevision(db, { sheet, who, reason, changes: kept, jobId: job.id, eventId, revisedAtMs: atMs })
 }
 

@@ -6,7 +6,8 @@ import { ApiError } from '../utils/apiError'
 import { everySheet, requireSheet } from './sheetBook'
 
 const shipped = (id: string) => SHEETS.some(s => s.id === id)
-export const today = (): string => new Date().toISOString().slice(0, 10)
+export const dayOf = (atMs: number): string => new Date(atMs).toISOString().slice(0, 10)
+export const today = (): string => dayOf(Date.now())
 
 export async function sheetList(): Promise<SheetSummary[]> {
   const [sheets, jobs] = await Promise.all([everySheet(pool), countJobs(pool)])
