@@ -1,20 +1,19 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { shallowRef } from 'vue'
-import { SHEETS, type ModelSheet } from '../../core/sheet'
+import type { ModelSheet } from '../../core/sheet'
 import type { SheetSummary, SheetView } from '../../shared/sheetFile'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 const key = (id: string, revision: number) => `${id}@${revision}`
-/** What ships is known without asking anybody. */
-const SHIPPED: readonly SheetSummary[] = SHEETS.map(s => ({ ...s, adjusters: s.adjusters.length, steps: s.procedure.length, shipped: true, jobs: 0 }))
+const REMEMBERED = 'diapason.sheets'
 
 export interface Imported { readonly id: string, readonly revision: number, readonly kind: 'new' | 'revision' | 'same' }
 
 /** Model sheets: the list, and every revision that somebody looked at. Revisions never change. */
 export const useSheetsStore = defineStore('sheets', () => {
-  const list = shallowRef<readonly SheetSummary[]>(SHIPPED)
-  const known = new Map<string, ModelSheet>(SHEETS.map(s => [key(s.id, s.revision), s]))
+  const list = shallowRef<readonly SheetSummary[]>([])
+  const known = new Map<string, ModelSheet>()
   const failure = shallowRef<Failure | null>(null)
 
   async function asked<T>(ask: () => Promise<T>): Promise<T | null> {
@@ -29,7 +28,10 @@ export const useSheetsStore = defineStore('sheets', () => {
   }
 
   async function load() {
-    list.value = await asked(() => $fetch<SheetSummary[]>('/api/sheets', { retry: 0, timeout: 8000 })) ?? list.value
+    const answer = await asked(() => $fetch<SheetSummary[]>('/api/sheets', { retry: 0, timeout: 8000 }))
+    if (answer) localStorage.setItem(REMEMBERED, JSON.stringify(answer))
+    // Without an answer, what this browser saw last: a set can be taken in all the same.
+    list.value = answer ?? (list.value.length > 0 ? list.value : JSON.parse(localStorage.getItem(REMEMBERED) ?? '[]') as SheetSummary[])
   }
   const summary = (id: string) => list.value.find(s => s.id === id) ?? null
   const nameOf = (id: string) => summary(id)?.model ?? id

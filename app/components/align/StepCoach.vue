@@ -1,17 +1,19 @@
 <script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
 import type { StepState } from '../../../core/run'
 import type { useAlignCoach } from '../../composables/useAlignCoach'
 import { balanceCoils } from '../../logic/alignView'
 import { codeWords, settingWords } from '../../../shared/words/coachWords'
 import BalanceCoach from './coach/BalanceCoach.vue'
-import BeatCoach from './coach/BeatCoach.vue'
-import BiasCoach from './coach/BiasCoach.vue'
 import CoachLine from './coach/CoachLine.vue'
-import HandsCoach from './coach/HandsCoach.vue'
-import MenuCoach from './coach/MenuCoach.vue'
 import PeakCoach from './coach/PeakCoach.vue'
 import WarmCoach from './coach/WarmCoach.vue'
 
+/** Only some sets need these. */
+const BeatCoach = defineAsyncComponent(() => import('./coach/BeatCoach.vue'))
+const BiasCoach = defineAsyncComponent(() => import('./coach/BiasCoach.vue'))
+const HandsCoach = defineAsyncComponent(() => import('./coach/HandsCoach.vue'))
+const MenuCoach = defineAsyncComponent(() => import('./coach/MenuCoach.vue'))
 /** What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what is turned. */
 const props = defineProps<{ state: StepState, coach: ReturnType<typeof useAlignCoach>, left: (entry: string) => number | null, canTake: boolean, byEar: boolean }>()
 const emit = defineEmits<{ pass: [reason: string], takeCode: [code: number], takeBeat: [offHz: number] }>()

@@ -35,7 +35,7 @@ useHead({ title: 'Sheets' })
     <p class="lead">What turns what, where and with which tool; what is measured; in which order, and why. <NuxtLink to="/rules">Rules and schools</NuxtLink> stand beside them.</p>
     <p class="said" role="status" :class="said?.kind">{{ said?.text }}</p>
     <NuxtLink v-for="s in found" :key="s.id" :to="`/sheets/${s.id}`" class="sheet"><b>{{ s.model }}</b><span>{{ s.description }}</span><span class="quiet">{{ s.adjusters }} adjusters, {{ s.steps }} steps, {{ s.jobs }} {{ s.jobs === 1 ? 'job' : 'jobs' }}<br>revision {{ s.revision }} of {{ s.revisedOn }}{{ s.shipped ? '' : ', written here' }}</span></NuxtLink>
-    <p v-if="found.length === 0" class="lead">No sheet matches "{{ search }}". Write one from the family it belongs to.</p>
+    <p v-if="found.length === 0 && store.list.length > 0" class="lead">No sheet matches "{{ search }}". Write one from the family it belongs to.</p>
   </div>
 </template>
 
