@@ -60,6 +60,8 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
 
   await page.goto(`${house.address}/jobs/${id}/align`)
   await expect(page.getByText('Alignment, 0 of 11 done')).toBeVisible()
+  // A hand presses when it sees the reading, not before the first one came.
+  await expect(page.getByTestId('big')).toHaveText(/\d/)
   await page.keyboard.press(' ')
   await expect(ladder(page, 'A1.0')).toHaveAttribute('data-status', 'inside')
   await page.keyboard.press('Enter')
