@@ -49,7 +49,7 @@ useBoardStage(host, () => ({
 <template>
   <div class="view" @keydown="key">
     <div class="main">
-      <div class="bar">
+      <div class="bar no-print">
         <v-btn v-for="s in sides" :key="s" height="44" :aria-pressed="side === s" :class="{ pressed: side === s }" @click="side = s">{{ SIDE_WORDS[s] }}</v-btn>
         <span class="space" />
         <v-btn height="44" aria-label="larger" @click="zoom(1.4)">Larger</v-btn><v-btn height="44" aria-label="smaller" @click="zoom(1 / 1.4)">Smaller</v-btn><v-btn height="44" @click="view = { scale: 1, x: 0.5, y: 0.5 }">Whole</v-btn>
@@ -75,5 +75,6 @@ useBoardStage(host, () => ({
 .pins { list-style: none; margin: 0; padding: 0; max-height: 520px; overflow: auto; }
 .pins button { width: 100%; min-height: 44px; text-align: left; font: inherit; font-size: 13.5px; color: var(--ink); background: none; border: 0; border-bottom: 1px solid var(--line); cursor: pointer; padding: 4px 8px; }
 .pins button.wanted { font-weight: 650; } .pins button.on { box-shadow: inset 3px 0 0 var(--accent); background: var(--sheet); }
+@media print { .pins { max-height: none; overflow: visible; } .pins button { min-height: 0; } }
 @media (max-width: 800px) { .view { grid-template-columns: 1fr; } .pins { max-height: 200px; } }
 </style>
