@@ -43,5 +43,5 @@ function strike(reason: string) {
 
 <style scoped>
 ol { list-style: none; padding: 0; margin: 8px 0; } li { display: flex; gap: 12px; align-items: center; min-height: 44px; border-bottom: 1px solid var(--line); } .what { flex: 1; } .struck .what { text-decoration: line-through; }
-button { min-height: 44px; font: inherit; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
+li button { min-height: 44px; font: inherit; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
 </style>
