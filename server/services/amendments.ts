@@ -1,6 +1,6 @@
 import { CoreError } from '../../core/errors'
 import type { JobEvent, SheetAmended } from '../../core/run'
-import { amended, lineValue, type LineChange, type ModelSheet } from '../../core/sheet'
+import { amended, lineValue, type LineChange } from '../../core/sheet'
 import type { Job } from '../../shared/job'
 import type { Db } from '../db/pool'
 import { insertRevision, selectChangesOfEvent } from '../db/queries/sheet'
@@ -18,7 +18,7 @@ export async function takeBack(db: Db, job: Job, event: Extract<JobEvent, { kind
   if (!changes) return
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)
-  const back = changes.filter(c => same(lineValue(newest, c.line), c.to)).map(c => ({ line: c.line, from: c.to, to: c.from })).reverse()
+  const back = changes.filter(c => fits(() => lineValue(newest, c.line)) && same(lineValue(newest, c.line), c.to)).map(c => ({ line: c.line, from: c.to, to: c.from })).reverse()
   if (back.length > 0) await revise(db, job, back, { who: '', reason: `taken back: ${event.reason}`, eventId: event.id, atMs: event.atMs })
 }
 
@@ -28,16 +28,16 @@ interface Made { readonly who: string, readonly reason: string, readonly eventId
 async function revise(db: Db, job: Job, changes: readonly LineChange[], { who, reason, eventId, atMs }: Made): Promise<void> {
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)
-  const kept = changes.filter(c => holds(newest, c.line)).map(c => ({ ...c, from: lineValue(newest, c.line) })).filter(c => !same(c.from, c.to))
-  if (kept.length === 0) return
+  const kept = changes.filter(c => fits(() => lineValue(newest, c.line))).map(c => ({ ...c, from: lineValue(newest, c.line) })).filter(c => !same(c.from, c.to))
+  if (kept.length === 0 || !fits(() => amended(newest, kept))) return
   const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: dayOf(atMs) }
   await insertRevision(db, { sheet, who, reason, changes: kept, jobId: job.id, eventId, revisedAtMs: atMs })
 }
 
-/** A line that a later revision no longer has cannot be corrected there; on the job it is. */
-function holds(sheet: ModelSheet, line: string): boolean {
+/** What a later revision no longer has, or can no longer bear, is not corrected there; on the job it is, and nothing of it is refused. */
+function fits(look: () => unknown): boolean {
   try {
-    lineValue(sheet, line)
+    look()
     return true
   }
   catch (error) {
