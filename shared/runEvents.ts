@@ -15,5 +15,6 @@ export const RUN_EVENT_BODIES: Record<RunEvent['kind'], Record<string, unknown>>
   'line-confirmed': { line: string().max(200).required(), who: who() },
   'gate-passed': { stepId: string().max(20).required(), driftHzPerMin: number().label('Drift').min(-1e6).max(1e6).nullable().defined(), onTimeS: amount('Time since power-on', 1e8).nullable().defined(), reason: text('Reason').defined() },
   'keyed': { stepId: string().max(20).nullable().defined(), lengthS: amount('Seconds keyed', 36_000).required() },
+  'turn-answered': { rowId: uuid(), designators: array(string().max(14).required()).max(40).required() },
   'event-struck': { eventId: uuid(), reason: text('Reason').required() },
 }

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { nextTick, ref } from 'vue'
-import { runState, type JobEvent, type RowTaken, type StepConfirmed } from '../../core/run'
+import { runState, type JobEvent, type KeyedBy, type RowTaken, type StepConfirmed } from '../../core/run'
 import { ruleSet } from '../../core/rules'
 import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import type { Quantity } from '../../core/quantity'
@@ -90,12 +90,14 @@ describe('Enter at a step', () => {
 
 describe('taking rows', () => {
   const entry = (quantity: Quantity, value: number | null): LiveEntry => ({ quantity, value, status: value === null ? 'no-signal' : 'ok', standardUncertainty: 0.1, instrumentId: 'a', instrument: 'Meter', receivedAtMs: 0 })
-  function taking(live: Partial<Record<Quantity, number | null>>, append?: () => Promise<void>) {
+  function taking(live: Partial<Record<Quantity, number | null>>, append?: () => Promise<void>, keyedBy: KeyedBy | null = null) {
     const kept: Omit<RowTaken, 'id' | 'atMs'>[] = []
     const say = vi.fn()
+    const rfW = live.powerW ?? null
+    const seen = { rfW, keyedBy: rfW !== null && rfW > 0.02 ? 'rf' as const : keyedBy }
     const rows = useRowTaking({
       sheet: () => OSMUND_27F, phase: 'as-found', doubting: () => EMPTY_CONTEXT, say, append: append ?? (async event => void kept.push(event)),
-      liveOf: q => live[q] === undefined ? null : entry(q, live[q]),
+      liveOf: q => live[q] === undefined ? null : entry(q, live[q]), rfSeen: () => seen,
     })
     return { kept, say, rows }
   }
@@ -118,10 +120,23 @@ describe('taking rows', () => {
     await none.rows.take(null, 'receiver')
     expect(none.rows.typing.value).toEqual({ pointId: 'receiver', first: '' })
   })
+  it('keyed by hand without RF it says so, and takes the row of a dead set at the second press', async () => {
+    const { kept, say, rows } = taking({ ...KEYED, powerW: 0 }, undefined, 'hand')
+    expect(await rows.take(null, 'high-20')).toBe(false)
+    expect(say.mock.calls[0]![0]).toMatch(/no RF/)
+    expect(await rows.take(null, 'high-20')).toBe(true)
+    expect(kept[0]!.readings.find(r => r.quantity === 'powerW')!.value).toBe(0)
+  })
+  it('refuses what the server would refuse before it says taken, and keeps the rest of the row', async () => {
+    const { kept, say, rows } = taking({ ...KEYED, supplyA: 1e6 })
+    expect(await rows.take(null, 'high-20')).toBe(true)
+    expect(kept[0]!.readings.map(r => r.quantity)).toEqual(['carrierHz', 'powerW', 'supplyV'])
+    expect(say.mock.calls.at(-1)![0]).toMatch(/3 taken, 1 still to be typed. Not taken: Supply current/)
+  })
   it('points out the wrong channel once, and obeys the second press', async () => {
     const { kept, say, rows } = taking({ ...KEYED, carrierHz: 27_991_100 })
     expect(await rows.take(null, 'high-20')).toBe(false)
-    expect(say.mock.calls[0]![0]).toMatch(/channel 40; this row is channel 20/)
+    expect(say.mock.calls[0]![0]).toMatch(/channel 40. This row is channel 20/)
     expect(await rows.take(null, 'high-20')).toBe(true)
     expect(kept).toHaveLength(1)
   })

@@ -1,9 +1,12 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { Accuracy, Quantity } from '../../core/quantity'
-import { NEW_SETTING, balanceMove, bandRounds, isFrequencyStep, driftLimit, menuReadings, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate, type CoilTurns, type JobEvent, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
+import {
+  NEW_SETTING, balanceMove, bandRounds, driftLimit, driftSamples, isFrequencyStep, isReadable, menuReadings, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate,
+  type CoilTurns, type JobEvent, type RfSeen, type RowState, type RunState, type StepState, type WantState,
+} from '../../core/run'
 import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '../../core/sheet'
-import { warmMinutes, warmUp } from '../../core/work'
-import { driftSamples, takenSamples } from '../logic/driftSamples'
+import { channelHz } from '../../core/rules'
+import { onSinceMs, warmMinutes } from '../../core/work'
 import { menuGoal, originalCode } from '../logic/menuGoal'
 import type { LiveEntry } from '../logic/liveBook'
 import type { TrendPoint } from '../logic/trends'
@@ -11,6 +14,8 @@ import { usePeakGuide } from './usePeakGuide'
 
 /** Rounds that say something of how the coils stand now; earlier ones were another evening. */
 const MOST_ROUNDS = 5
+/** Of a set that nobody said was switched on, so much is looked at [ms]. */
+const WATCHED_MS = 3_600_000
 /** Roles whose place is found by a maximum or a dip, not by a number. */
 const PEAKED_ROLES = ['coil', 'trap', 'tank', 'preselector']
 
@@ -24,6 +29,10 @@ export interface CoachParts {
   readonly nowMs: () => number
   readonly liveOf: (q: Quantity) => LiveEntry | null
   readonly driftOf: (q: Quantity) => readonly TrendPoint[]
+  /** RF and key as the bench shows them */
+  readonly rfSeen: () => RfSeen
+  /** under what a quantity is read now: a change ends what a guide knows */
+  readonly stretchOf: (q: Quantity) => string
   readonly accuracy: () => Accuracy | null
 }
 
@@ -32,15 +41,21 @@ export function useAlignCoach(parts: CoachParts) {
   const { sheet, run, state, want } = parts
   const adjusters = computed(() => state().step.adjusters.map(d => adjusterOf(sheet(), d)))
 
+  /** The live entry of a quantity while it means anything: an unkeyed stage has no dip and no output. */
+  function meaningful(q: Quantity): LiveEntry | null {
+    const entry = parts.nowMs() > 0 ? parts.liveOf(q) : null
+    return entry?.value != null && isReadable(q, want().point.state, parts.rfSeen()) ? entry : null
+  }
+
   // For a maximum or a dip
   const chosen = ref<string | null>(null)
-  const choices = computed(() => peakQuantities(state().step, q => parts.liveOf(q)?.value != null && parts.nowMs() > 0))
+  const choices = computed(() => peakQuantities(state().step, q => parts.nowMs() > 0 && parts.liveOf(q)?.value != null))
   const peaked = computed(() => choices.value.find(c => c.quantity === chosen.value) ?? choices.value[0] ?? null)
   const needle = computed(() => {
-    const entry = peaked.value && parts.nowMs() > 0 ? parts.liveOf(peaked.value.quantity) : null
+    const entry = peaked.value ? meaningful(peaked.value.quantity) : null
     return entry?.value == null ? null : { atMs: entry.receivedAtMs, value: peakLevel(peaked.value!, entry.value) }
   })
-  const shownValue = computed(() => peaked.value && parts.nowMs() > 0 ? parts.liveOf(peaked.value.quantity)?.value ?? null : null)
+  const shownValue = computed(() => peaked.value ? meaningful(peaked.value.quantity)?.value ?? null : null)
   const peak = usePeakGuide(needle, () => shownValue.value)
   const peakable = computed(() => peaked.value !== null && state().step.criterion?.kind !== 'spread' && (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))))
 
@@ -65,12 +80,15 @@ export function useAlignCoach(parts: CoachParts) {
     if (!window || window.low === null || window.high === null || state().step.criterion || adjusters.value.length === 0 || adjusters.value.every(a => a.kind === 'menu-value')) return null
     return { low: window.low, high: window.high, aim: window.aim ?? (window.low + window.high) / 2 }
   })
-  watch(() => parts.nowMs() > 0 ? parts.liveOf(want().want.quantity)?.receivedAtMs : null, () => {
-    const entry = parts.liveOf(want().want.quantity)
+  watch(() => meaningful(want().want.quantity)?.receivedAtMs ?? null, () => {
+    const entry = meaningful(want().want.quantity)
     if (target.value && entry?.value != null) setting.value = settingStep(setting.value, { atS: entry.receivedAtMs / 1000, value: entry.value }, settingScale(target.value))
   })
-  const isLive = computed(() => parts.nowMs() > 0 && parts.liveOf(want().want.quantity)?.value != null)
+  const isLive = computed(() => meaningful(want().want.quantity) !== null)
   const advice = computed(() => target.value && isLive.value ? settingAdvice(setting.value, target.value) : null)
+  // The first value after keying, on another channel or with another instrument is no turn of anything.
+  watch(() => parts.stretchOf(want().want.quantity), () => (setting.value = NEW_SETTING))
+  watch(() => peaked.value ? parts.stretchOf(peaked.value.quantity) : '', peak.resume)
   watch(() => `${state().step.id} ${want().point.id} ${want().want.quantity}`, () => {
     setting.value = NEW_SETTING
     chosen.value = null
@@ -90,12 +108,16 @@ export function useAlignCoach(parts: CoachParts) {
   // For frequency
   const gate = computed(() => {
     if (!isFrequencyStep(state().step) || driftLimit(sheet()) >= NO_DRIFT_LIMIT) return null
-    const warm = warmUp(sheet(), parts.events(), parts.nowMs())
-    const channel = want().point.state.channel
-    const sinceMs = warm?.sinceMs ?? parts.nowMs() - 3_600_000
-    const carrier = [...takenSamples(run(), channel, sinceMs), ...parts.driftOf('carrierHz').filter(p => p.atMs >= sinceMs)].sort((a, b) => a.atMs - b.atMs)
-    const onTimeS = parts.nowMs() > 0 && parts.liveOf('onTimeS')?.value != null ? parts.liveOf('onTimeS')!.value : warm ? (parts.nowMs() - warm.sinceMs) / 1000 : null
-    return warmGate(driftLimit(sheet()), driftSamples(sheet(), channel, carrier, parts.driftOf('referenceHz').filter(p => p.atMs >= sinceMs)), onTimeS, warmMinutes(sheet()) * 60)
+    const { asked, point } = want()
+    const nowMs = parts.nowMs()
+    const onMs = onSinceMs(parts.events(), nowMs)
+    const liveOnS = nowMs > 0 ? parts.liveOf('onTimeS')?.value ?? null : null
+    const samples = driftSamples(sheet(), {
+      carrier: parts.driftOf('carrierHz'), reference: parts.driftOf('referenceHz'), history: run().history,
+      sinceMs: onMs ?? nowMs - WATCHED_MS,
+      carrierNominalHz: want().want.quantity === 'carrierHz' && asked.nominalHz !== null ? asked.nominalHz : channelHz(sheet().planId, point.state.channel ?? sheet().main.fromChannel),
+    })
+    return warmGate(driftLimit(sheet()), samples, liveOnS ?? (onMs === null ? null : (nowMs - onMs) / 1000), warmMinutes(sheet()) * 60)
   })
   const passedAtMs = computed(() => parts.events().findLast(e => e.kind === 'gate-passed' && e.stepId === state().step.id)?.atMs ?? null)
 

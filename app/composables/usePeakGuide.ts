@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
-import { NEW_GUIDE, guided } from '../../core/run'
+import { NEW_GUIDE, guided, resumedGuide } from '../../core/run'
 
 /** A reading of the needle that is watched, as a level that is larger when it is better. */
 export interface NeedleReading { readonly atMs: number, readonly value: number }
@@ -28,6 +28,15 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
   function end() {
     on.value = false
   }
+  /** Keyed again, or something changed: what was seen before is not compared with what comes. */
+  function resume() {
+    // Once it has said stop, the core is left alone.
+    if (last.value?.word === 'stop') return
+    guide.value = resumedGuide(guide.value)
+    smooth = null
+    best.value = null
+    trend.value = 'level'
+  }
   watch(reading, (r) => {
     if (!r) return
     const before = smooth ?? r.value
@@ -42,5 +51,5 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
     if (guide.value.looks.length > looks && last.value!.levelDb === bestDb.value) best.value = shown()
   })
 
-  return { on, last, best, belowDb, trend, looks: computed(() => guide.value.looks.length), begin, end }
+  return { on, last, best, belowDb, trend, looks: computed(() => guide.value.looks.length), begin, end, resume }
 }

@@ -1,10 +1,10 @@
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { Bound, Quantity, Reading } from '../../core/quantity'
-import type { Phase, RowTaken } from '../../core/run'
+import { rowObstacle, type Phase, type RfSeen, type RowObstacle, type RowTaken } from '../../core/run'
 import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
 import { showPlain } from '../../core/quantity'
-import { liveReadings, missingRf, otherChannel, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
+import { checkedReadings, liveReadings, otherChannel, rowConditions, rowTaken, type LiveOf } from '../logic/takeRow'
 import { doubtsOf, type DoubtContext } from '../logic/doubts'
 import { typedReading, type TypedInstrument } from '../logic/typedInstrument'
 
@@ -17,16 +17,32 @@ export interface RowTakingParts {
   /** what a row is held against at once: the rest of the matrix, scales of the meters */
   readonly doubting: () => DoubtContext
   readonly liveOf: LiveOf
+  /** RF and key as the bench shows them */
+  readonly rfSeen: () => RfSeen
   readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
   readonly say: (text: string, kind?: 'ok' | 'problem') => void
+}
+
+const OBSTACLE_WORDS: Record<RowObstacle, string> = {
+  'not-keyed': 'Nothing shows that the set is keyed. Key it, then take the row. Press again to take it as it is.',
+  'no-rf': 'Keyed, but no RF. Check the meter and its lead. Press again to take the row without output.',
 }
 
 /** Taking rows from instruments and by typing, alike in the matrix and in the run. */
 export function useRowTaking(parts: RowTakingParts) {
   const typing: Ref<{ pointId: string, first: string } | null> = ref(null)
   let busy = false
-  /** the point at which the wrong channel was pointed out; a second press takes it all the same */
-  let warnedAt: string | null = null
+  /** what was pointed out at which row since a row was last taken: a second press takes it all the same */
+  const warned = new Set<string>()
+
+  /** @returns true = said for the first time: the row waits for a second press */
+  function warns(pointId: string, what: string, words: string): boolean {
+    const key = `${pointId} ${what}`
+    if (warned.has(key)) return false
+    warned.add(key)
+    parts.say(words, 'problem')
+    return true
+  }
 
   /**
    * @param typed what stands beside the live readings of the row, e.g. the menu value they were taken with
@@ -34,19 +50,16 @@ export function useRowTaking(parts: RowTakingParts) {
    */
   async function take(stepId: string | null, pointId: string, typed: readonly TypedEntry[] = []): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
-    if (missingRf(point, parts.liveOf)) {
-      parts.say('The power meter shows no RF: key the set first, then take the row.', 'problem')
-      return false
-    }
+    const obstacle = rowObstacle(point, parts.rfSeen())
+    if (obstacle && warns(pointId, obstacle, OBSTACLE_WORDS[obstacle])) return false
     const elsewhere = otherChannel(parts.sheet(), point, parts.liveOf)
-    if (elsewhere && warnedAt !== pointId) {
-      warnedAt = pointId
-      parts.say(`The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, channel ${elsewhere.channel}; this row is channel ${point.state.channel}. Press again to take it all the same.`, 'problem')
+    if (elsewhere && warns(pointId, 'channel', `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, channel ${elsewhere.channel}. This row is channel ${point.state.channel}. Press again to take it as it is.`)) return false
+    const live = liveReadings(point, parts.liveOf, uuid)
+    const { readings, problems } = checkedReadings([...live, ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(typedReadingOf)])
+    if (readings.length === 0 && problems.length > 0) {
+      parts.say(`Not taken. ${problems.join(' ')}`, 'problem')
       return false
     }
-    warnedAt = null
-    const live = liveReadings(point, parts.liveOf, uuid)
-    const readings = [...live, ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(typedReadingOf)]
     if (live.length === 0) {
       parts.say('No connected instrument reads this now. Type it.', 'problem')
       typing.value = { pointId, first: '' }
@@ -54,14 +67,19 @@ export function useRowTaking(parts: RowTakingParts) {
     }
     if (!(await store(stepId, point, readings))) return false
     const missing = point.wants.length - readings.length
-    sayKept(point, readings, missing === 0 ? 'taken' : `${readings.length} taken, ${missing} still to be typed`, missing > 0)
+    const left = missing === 0 ? 'taken' : `${readings.length} taken, ${missing} still to be typed`
+    sayKept(point, readings, problems.length > 0 ? `${left}. Not taken: ${problems.join(' ')}` : left, missing > 0)
     return true
   }
 
   async function takeTyped(stepId: string | null, pointId: string, entries: readonly TypedEntry[]): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
-    const readings = entries.map(typedReadingOf)
+    const { readings, problems } = checkedReadings(entries.map(typedReadingOf))
     const row = typing.value
+    if (problems.length > 0) {
+      parts.say(`Not taken. ${problems.join(' ')}`, 'problem')
+      return false
+    }
     if (!(await store(stepId, point, readings))) return false
     if (typing.value === row) typing.value = null
     sayKept(point, readings, 'taken as typed', false)
@@ -78,7 +96,7 @@ export function useRowTaking(parts: RowTakingParts) {
     parts.say([`${point.title}: ${what}.`, ...doubts].join(' '), partly || doubts.length > 0 ? 'problem' : 'ok')
   }
 
-  async function store(stepId: string | null, point: MeasurePoint, readings: Reading[]): Promise<boolean> {
+  async function store(stepId: string | null, point: MeasurePoint, readings: readonly Reading[]): Promise<boolean> {
     if (busy) return false
     busy = true
     try {
@@ -88,6 +106,7 @@ export function useRowTaking(parts: RowTakingParts) {
       const conditions = { ...seen, supplyV: valueOf('supplyV') ?? seen.supplyV, onTimeS: valueOf('onTimeS') ?? seen.onTimeS }
       const { id: _id, atMs: _at, ...event } = rowTaken(parts.phase, stepId, point, conditions, readings, '', 0)
       await parts.append(event)
+      warned.clear()
       return true
     }
     catch (error) {

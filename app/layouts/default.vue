@@ -42,6 +42,8 @@ function key() {
   else live.toggleKey()
 }
 watch(drawer, open => open ? practice.watch() : practice.unwatch())
+/** The key line of the simulated set is seen while its panel is looked at. */
+watch(() => practice.state && (drawer.value || route.path === '/practice') ? practice.state.keyed : null, live.setKeyLine)
 onMounted(() => {
   live.connect()
   started.value = true

@@ -4,11 +4,10 @@ import { rowTaken } from '../../test/fixtures/jobEvents'
 import { matrixState, runState } from '../../core/run'
 import { ruleSet } from '../../core/rules'
 import { boardPins, boardSides, showing, sideOf } from './boardPins'
-import { driftSamples, takenSamples } from './driftSamples'
 import { menuGoal, originalCode } from './menuGoal'
 import { sheetIdOf } from './sheetId'
 import { stepGraph } from './sheetGraph'
-import { newTrends, withReading } from './trends'
+import { newTrends, sinceChange, withReading } from './trends'
 
 
 const FM = modelSheet('osmund-27f')
@@ -43,26 +42,17 @@ describe('the graph of the steps', () => {
 })
 
 describe('drift of the bench', () => {
-  it('the reference pin watches without keying and is scaled to the air', () => {
-    const reference = [1, 2, 3].map(i => ({ atMs: i * 1000, value: 10_240_000 + i * 10 }))
-    const samples = driftSamples(FM, 20, [], reference)
-    expect(samples).toHaveLength(3)
-    expect(samples[0]!.hz).toBeCloseTo(10 * 27_791_250 / 10_240_000, 6)
-  })
-  it('of another channel nothing is taken', () => {
-    expect(driftSamples(FM, 20, [{ atMs: 1, value: 27_601_250 }, { atMs: 2, value: 27_791_200 }], [])).toEqual([{ atS: 0.002, hz: -50 }])
-  })
-  it('readings taken by hand belong to it', () => {
-    const run = runState(FM, ruleSet('R-UK27'), [rowTaken('as-found', null, 'high-20', { carrierHz: 27_791_200, powerW: 3 })])
-    expect(takenSamples(run, 20, 0).map(p => p.value)).toEqual([27_791_200])
-    expect(takenSamples(run, 1, 0)).toEqual([])
-  })
   it('trends keep half a minute of everything and an hour of frequency, thinned out', () => {
     const trends = newTrends()
-    for (let i = 0; i < 1000; i++) for (const q of ['carrierHz', 'powerW'] as const) withReading(trends, q, { atMs: i * 100, value: i })
+    for (let i = 0; i < 1000; i++) for (const q of ['carrierHz', 'powerW'] as const) withReading(trends, q, { atMs: i * 100, value: i, stretch: 'a', alike: 'a' })
     expect(trends.recent.get('powerW')!.length).toBe(301)
     expect(trends.long.get('carrierHz')!.length).toBe(50)
     expect(trends.long.has('powerW')).toBe(false)
+  })
+  it('a trend begins anew where anything changed', () => {
+    const point = (atMs: number, stretch: string) => ({ atMs, value: atMs, stretch, alike: 'a' })
+    expect(sinceChange([point(1, 'keyed'), point(2, 'unkeyed'), point(3, 'keyed'), point(4, 'keyed')]).map(p => p.atMs)).toEqual([3, 4])
+    expect(sinceChange([])).toEqual([])
   })
 })
 

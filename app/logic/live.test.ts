@@ -6,7 +6,7 @@ import { BARE_SETUP } from '../../core/instrument'
 import type { LiveLink, LiveReading } from '../../shared/live'
 import { gaugeScale, niceTicks } from '../../shared/words/gaugeScale'
 import { EMPTY_BOOK, bestEntry, withHello, withLink, withPoll, type LiveEntry } from './liveBook'
-import { liveReadings, missingRf, otherChannel, rowConditions } from './takeRow'
+import { checkedReadings, liveReadings, otherChannel, rowConditions } from './takeRow'
 
 const link = (id: string, state: LiveLink['state']): LiveLink => ({ instrumentId: id, instrument: `Meter ${id}`, profileId: 'scpi-power-meter', setup: BARE_SETUP, state, sinceMs: 0, detail: '', identity: null })
 const power = (value: number | null, status: LiveReading['status'] = 'ok'): LiveReading => ({ quantity: 'powerW', status, value, standardUncertainty: value === null ? null : 0.05 })
@@ -53,11 +53,11 @@ describe('taking a row', () => {
     expect(rowConditions(OSMUND_27F, point, live([entry('supplyV', 13.8), entry('onTimeS', 1500)]))).toEqual({ mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', load: OSMUND_27F.load, supplyV: 13.8, onTimeS: 1500 })
     expect(rowConditions(OSMUND_27F, point, () => null)).toMatchObject({ supplyV: null, onTimeS: null })
   })
-  it('notices that the set is not keyed', () => {
-    expect(missingRf(point, live([entry('powerW', 0)]))).toBe(true)
-    expect(missingRf(point, live([entry('powerW', 2)]))).toBe(false)
-    expect(missingRf(point, () => null)).toBe(false)
-    expect(missingRf(pointOf(OSMUND_27F, null, 'reference'), live([entry('powerW', 0)]))).toBe(false)
+  it('a value outside the range is left out alone, one at the noise floor becomes a bound', () => {
+    const reading = (quantity: LiveEntry['quantity'], value: number) => ({ id: quantity, quantity, value, standardUncertainty: 1, source: 'instrument' as const, instrument: 'Meter' })
+    const { readings, problems } = checkedReadings([reading('harmonicDbc', -155.4), reading('powerW', -3), reading('supplyA', 1)])
+    expect(readings.map(r => [r.quantity, r.value, r.bound])).toEqual([['harmonicDbc', -150, 'at-most'], ['supplyA', 1, undefined]])
+    expect(problems).toHaveLength(1)
   })
 })
 

@@ -1,4 +1,4 @@
-import type { Quantity, Reading } from '../../core/quantity'
+import { withinRange, type Quantity, type Reading } from '../../core/quantity'
 import type { Phase, RowConditions, RowTaken } from '../../core/run'
 import { channelHz, nearestChannel } from '../../core/rules'
 import { conditionsAsked, type MeasurePoint, type ModelSheet } from '../../core/sheet'
@@ -7,12 +7,6 @@ import type { LiveEntry } from './liveBook'
 /** Live entry of a quantity, or null when there is nothing live to take. */
 export type LiveOf = (quantity: Quantity) => LiveEntry | null
 export type NewId = () => string
-
-/** Whether a point that needs RF is being read without any: the commonest way to take nonsense. */
-export function missingRf(point: MeasurePoint, live: LiveOf): boolean {
-  const power = live('powerW')
-  return point.state.keyed && power !== null && power.status === 'ok' && (power.value ?? 0) < 0.02
-}
 
 /** A carrier further than this from the row's channel belongs to another channel, or the set is not locked [Hz]. */
 const SURELY_ELSEWHERE_HZ = 5000
@@ -25,13 +19,23 @@ export function otherChannel(sheet: ModelSheet, point: MeasurePoint, live: LiveO
   return { channel: nearestChannel(sheet.planId, carrier.value).channel, frequencyHz: carrier.value }
 }
 
+/** What of a row may be kept, and why the rest may not. */
+export interface CheckedReadings { readonly readings: readonly Reading[], readonly problems: readonly string[] }
+
 /** The readings of a point that the instruments can give now; the others are left for typing. */
 export function liveReadings(point: MeasurePoint, live: LiveOf, newId: NewId): Reading[] {
   return point.wants.flatMap(({ quantity }) => {
     const entry = live(quantity)
     if (!entry || entry.status !== 'ok' || entry.value === null) return []
-    return [{ id: newId(), quantity, value: entry.value, standardUncertainty: entry.standardUncertainty, source: 'instrument' as const, instrument: entry.instrument }]
+    const { value, standardUncertainty, instrument } = entry
+    return [{ id: newId(), quantity, value, standardUncertainty, source: 'instrument' as const, instrument }]
   })
+}
+
+/** A value outside of what can be stored is left out alone: the rest of its row is kept. */
+export function checkedReadings(readings: readonly Reading[]): CheckedReadings {
+  const checks = readings.map(r => withinRange(r, r.quantity))
+  return { readings: checks.flatMap(c => c.ok ? [c.reading] : []), problems: checks.flatMap(c => c.ok ? [] : [c.problem]) }
 }
 
 /** What stands while the row is taken: from the sheet what was asked, from the instruments what is. */

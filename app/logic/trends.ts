@@ -1,6 +1,8 @@
 import type { Quantity } from '../../core/quantity'
+import type { WatchedSample } from '../../core/run'
 
-export interface TrendPoint { readonly atMs: number, readonly value: number }
+/** A live reading with what it was taken under. */
+export type TrendPoint = WatchedSample
 
 /** Readings of the last half minute as they came, and of the last hour thinned out, for drift. */
 export interface Trends { readonly recent: Map<Quantity, TrendPoint[]>, readonly long: Map<Quantity, TrendPoint[]> }
@@ -17,7 +19,15 @@ export const newTrends = (): Trends => ({ recent: new Map(), long: new Map() })
 export function withReading({ recent, long }: Trends, quantity: Quantity, point: TrendPoint): void {
   push(recent, quantity, point, RECENT_MS)
   const last = long.get(quantity)?.at(-1)
-  if (OF_DRIFT.includes(quantity) && (!last || point.atMs - last.atMs >= LONG_STEP_MS)) push(long, quantity, point, LONG_MS)
+  const isNew = !last || last.stretch !== point.stretch || point.atMs - last.atMs >= LONG_STEP_MS
+  if (OF_DRIFT.includes(quantity) && isNew) push(long, quantity, point, LONG_MS)
+}
+
+/** The readings of the last half minute since anything changed: what lies before belongs to another curve. */
+export function sinceChange(points: readonly TrendPoint[]): readonly TrendPoint[] {
+  const now = points.at(-1)?.stretch
+  const changed = points.findLastIndex(p => p.stretch !== now)
+  return points.slice(changed + 1)
 }
 
 function push(lists: Map<Quantity, TrendPoint[]>, quantity: Quantity, point: TrendPoint, keepMs: number) {

@@ -1,8 +1,9 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import TextDialog from '../components/frame/TextDialog.vue'
 import SettledClaims from '../components/claims/SettledClaims.vue'
 import StartPositions from '../components/work/StartPositions.vue'
+import { conditionsAsked } from '../../core/sheet'
 import { startPositions } from '../../core/work'
 import JobPhotos from './JobPhotos.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
@@ -27,7 +28,7 @@ const instruments = useInstrumentsStore()
 const { said, say } = useSaid()
 const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
 const doubting = doubtingOf(job, instruments, () => rows.value)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, doubting, liveOf: live.liveOf, append: job.append, say })
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, doubting, liveOf: live.liveOf, rfSeen: live.rfSeen, append: job.append, say })
 const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
 const striking = ref<string | null>(null)
 const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(doubting(), r)])))
@@ -50,7 +51,12 @@ function typeRow(pointId: string) {
   choose(pointId)
   typing.value = { pointId, first: '' }
 }
+watch([active, () => job.run?.history.turns.length ?? 0] as const, ([id, turns]) => {
+  const state = rows.value.find(r => r.point.id === id)?.point.state
+  live.at = state ? { ...conditionsAsked(state), also: state.also, turns } : null
+}, { immediate: true })
 onMounted(() => (live.keyDownLimitS = 20))
+onBeforeUnmount(() => (live.at = null))
 </script>
 
 <template>

@@ -1,16 +1,19 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Quantity } from '../../core/quantity'
-import { COLD, KEYED_ABOVE_W, NOT_KEYED, heatStep, heatView, keyDownStep, keyDownView, restOf, type Heat, type KeyDown } from '../../core/run'
-import type { SetKind } from '../../core/sheet'
+import { COLD, NOT_KEYED, heatStep, heatView, keyDownStep, keyDownView, keyedBy, restOf, stretchNames, type Circumstances, type Heat, type KeyDown, type KeyedBy, type RfSeen } from '../../core/run'
+import type { ModelSheet, SetKind } from '../../core/sheet'
 import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
 import { EMPTY_BOOK, bestEntry, freshness, withHello, withLink, withPoll, type LiveBook, type LiveEntry } from '../logic/liveBook'
-import { newTrends, withReading } from '../logic/trends'
+import { newTrends, sinceChange, withReading } from '../logic/trends'
 
 const RECONNECT_MS = 1000
 const TICK_MS = 200
 /** A click of the relay is no key-down that anybody keeps [ms]. */
 const LEAST_KEYED_MS = 300
+
+const KEY_SIGNS: readonly Quantity[] = ['powerW', 'supplyA', 'stageIdleA', 'plateA']
+const NO_NAMES = { stretch: '', alike: '' }
 
 /** One key-down, by the clock of the gateway: every screen that saw it says the same. */
 export interface KeyedSpan { readonly fromMs: number, readonly untilMs: number }
@@ -27,9 +30,18 @@ export const useLiveStore = defineStore('live', () => {
   const kind = ref<SetKind>('fm-mobile')
   /** step that is on the screen, for the record of seconds keyed */
   const stepAtHand = ref<string | null>(null)
+  /** K pressed by hand, for benches where nothing else shows the key */
   const manualKey = ref(false)
+  /** key line of the simulated set; null = there is none */
+  const keyLine = ref<boolean | null>(null)
+  /** currents of the set on the bench: they tell the key where there is no RF */
+  const currents = shallowRef<Pick<ModelSheet, 'idleA' | 'keyedA'> | null>(null)
+  /** what the row at hand asks of set and bench; readings of different circumstances are never joined */
+  const at = shallowRef<Omit<Circumstances, 'keyed'> | null>(null)
   const trends = newTrends()
   const keyedListeners = new Set<(span: KeyedSpan) => void>()
+  /** how it is known that the set is keyed; null = nothing shows it */
+  const keyed = ref<KeyedBy | null>(null)
   let keyedFromMs: number | null = null
   let source: EventSource | null = null
   let ticker: ReturnType<typeof setInterval> | null = null
@@ -63,18 +75,31 @@ export const useLiveStore = defineStore('live', () => {
   function takePoll(poll: LivePoll) {
     nowMs.value = Date.now()
     book.value = withPoll(book.value, poll)
+    if (poll.readings.some(r => KEY_SIGNS.includes(r.quantity))) followKey(poll.receivedAtMs)
     for (const r of poll.readings) {
       if (r.value === null) continue
-      withReading(trends, r.quantity, { atMs: poll.receivedAtMs, value: r.value })
-      if (r.quantity === 'powerW') followKey(r.value > KEYED_ABOVE_W, poll.receivedAtMs)
+      withReading(trends, r.quantity, { atMs: poll.receivedAtMs, value: r.value, ...namesOf(r.quantity, poll.instrument) })
     }
   }
 
-  function followKey(keyed: boolean, atMs: number) {
-    manualKey.value = false
-    setKey(keyed, nowMs.value)
-    if (keyed) keyedFromMs ??= atMs
-    else if (keyedFromMs !== null) tellKeyed(atMs)
+  function namesOf(quantity: Quantity, instrument: string) {
+    return at.value ? stretchNames(quantity, { ...at.value, keyed: keyed.value !== null }, instrument) : NO_NAMES
+  }
+
+  /** What tells the key now; a meter that fell silent says nothing. */
+  function keySigns() {
+    const live = (q: Quantity) => liveOf(q)?.value ?? null
+    return { rfW: live('powerW'), supplyA: live('supplyA'), stageA: live('stageIdleA') ?? live('plateA'), keyLine: keyLine.value, byHand: manualKey.value }
+  }
+  /** Takes in what the signs say. @param atMs of the instruments' clock where one spoke */
+  function followKey(atMs: number) {
+    const before = keyed.value
+    keyed.value = keyedBy(keySigns(), currents.value)
+    // What shows the key by itself ends what was pressed by hand.
+    if (keyed.value !== 'hand' && keyed.value !== null) manualKey.value = false
+    setKey(keyed.value !== null, nowMs.value)
+    if (keyed.value !== null) keyedFromMs ??= atMs
+    else if (before !== null && keyedFromMs !== null) tellKeyed(atMs)
   }
   function tellKeyed(untilMs: number) {
     const span = { fromMs: keyedFromMs!, untilMs }
@@ -86,20 +111,23 @@ export const useLiveStore = defineStore('live', () => {
     keyDown.value = keyDownStep(keyDown.value, keyed, atMs)
   }
 
-  /** The K key, for benches whose power meter does not talk. */
+  /** The K key, for benches where nothing shows the key. */
   function toggleKey() {
     manualKey.value = !manualKey.value
-    setKey(manualKey.value, Date.now())
+    followKey(Date.now())
+  }
+  function setKeyLine(on: boolean | null) {
+    if (keyLine.value === on) return
+    keyLine.value = on
+    followKey(Date.now())
   }
 
   function tick() {
     nowMs.value = Date.now()
     heat.value = heatStep(heat.value, keyDown.value.keyedSinceMs !== null, nowMs.value, kind.value)
-    // A meter that fell silent cannot say that the key was let go.
-    const power = bestEntry(book.value, 'powerW', nowMs.value)
-    if (manualKey.value || keyDown.value.keyedSinceMs === null || power?.freshness === 'live') return
-    setKey(false, power?.entry.receivedAtMs ?? nowMs.value)
-    if (keyedFromMs !== null && power) tellKeyed(power.entry.receivedAtMs)
+    // A meter that fell silent cannot say that the key was let go: the last moment that it was seen counts.
+    if (keyed.value === null || keyedBy(keySigns(), currents.value) !== null) return
+    followKey(bestEntry(book.value, 'powerW', nowMs.value)?.entry.receivedAtMs ?? nowMs.value)
   }
 
   /** What may be taken: live and nothing else. */
@@ -124,8 +152,16 @@ export const useLiveStore = defineStore('live', () => {
     ticker = null
   }
 
+  /** What is known of RF and key, for whoever asks whether a reading means anything. */
+  const rfSeen = (): RfSeen => ({ rfW: liveOf('powerW')?.value ?? null, keyedBy: keyed.value })
+  /** Under what a quantity is read now; changes when anything does that it depends on, but for turns: a guide waits for those. */
+  function stretchOf(quantity: Quantity): string {
+    const instrument = shown(quantity)?.entry.instrument ?? null
+    return at.value ? stretchNames(quantity, { ...at.value, turns: 0, keyed: keyed.value !== null }, instrument).stretch : ''
+  }
+
   return {
-    book, links, nowMs, connected, clock, warmth, keyDown, keyDownLimitS, kind, stepAtHand, connect, stop, toggleKey, liveOf, shown, onKeyed,
-    trendOf: (q: Quantity) => trends.recent.get(q) ?? [], driftOf: (q: Quantity) => trends.long.get(q) ?? [], isFresh: (e: LiveEntry) => freshness(book.value, e, nowMs.value) === 'live',
+    book, links, nowMs, connected, clock, warmth, keyDown, keyed, keyDownLimitS, kind, currents, at, stepAtHand, connect, stop, toggleKey, setKeyLine, liveOf, shown, onKeyed, rfSeen, stretchOf,
+    trendOf: (q: Quantity) => sinceChange(trends.recent.get(q) ?? []), driftOf: (q: Quantity) => trends.long.get(q) ?? [], isFresh: (e: LiveEntry) => freshness(book.value, e, nowMs.value) === 'live',
   }
 })

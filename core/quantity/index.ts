@@ -1,5 +1,5 @@
 // What a number is
-export { QUANTITIES, QUANTITY_NAMES, quantityInfo, type Quantity, type QuantityInfo } from './quantities'
+export { NEEDS, QUANTITIES, QUANTITY_NAMES, quantityInfo, type Need, type Quantity, type QuantityInfo } from './quantities'
 export { BOUNDS, type Bound, type Measured, type Reading, type ReadingSource } from './reading'
 // The only conversions
 export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, voltageRatioToDb, wattsToDbm } from './power'
@@ -9,4 +9,5 @@ export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
 export { boundToStandard, combineStandard, errorBound, standardToBound, type Accuracy } from './uncertainty'
 // In and out of words
 export { checkRange, parseTyped, type Typed } from './parseTyped'
+export { withinRange, type RangeCheck } from './withinRange'
 export { groupDigits, justifiedDecimals, showErrorHz, showMeasured, showPlain, type Shown } from './format'

@@ -1,5 +1,6 @@
 import { voltageRatioToDb } from '../quantity'
 import type { TakenReading } from './history'
+import type { RowConditions } from './jobEvent'
 
 /** Supply differences up to this move a saturated stage's power by about 0.06 dB [V] (computed from P ~ V^2). */
 const SUPPLY_TOLERANCE_V = 0.1
@@ -34,6 +35,13 @@ export type Difference =
 export function comparability(before: TakenReading, after: TakenReading): Difference[] {
   const a = before.row.conditions
   const b = after.row.conditions
+  const out = physicalDifferences(a, b)
+  if (before.reading.instrument !== after.reading.instrument) out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
+  return [...out, ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS)]
+}
+
+/** How the set and the bench stood differently, as far as it was written down: mode, channel, controls, drive, load, supply. */
+export function physicalDifferences(a: RowConditions, b: RowConditions): Difference[] {
   const out: Difference[] = []
   if (a.mode !== b.mode) out.push({ kind: 'mode' })
   if (a.channel !== b.channel) out.push({ kind: 'channel' })
@@ -44,8 +52,7 @@ export function comparability(before: TakenReading, after: TakenReading): Differ
   if (levelsDiffer(a.toneV, b.toneV)) out.push({ kind: 'drive', beforeV: a.toneV, afterV: b.toneV })
   if (levelsDiffer(a.inputV, b.inputV)) out.push({ kind: 'input', beforeV: a.inputV, afterV: b.inputV })
   if (a.load !== b.load) out.push({ kind: 'load', before: a.load, after: b.load })
-  if (before.reading.instrument !== after.reading.instrument) out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
-  return [...out, ...supply(a.supplyV, b.supplyV), ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS)]
+  return [...out, ...supply(a.supplyV, b.supplyV)]
 }
 
 function levelsDiffer(beforeV: number | null, afterV: number | null): boolean {

@@ -1,9 +1,19 @@
-import { standardToBound, type Reading } from '../quantity'
+import type { Reading } from '../quantity'
 import { GOES_STALE, adjusterOf, stepOf, topicOf, type AdjusterRole, type ModelSheet } from '../sheet'
+import { answeredTurns, turnQuestion, type TurnQuestion } from './inferredTurns'
 import type { JobEvent, RowTaken } from './jobEvent'
 
 /** A turn of an adjuster, said by the technician or inferred from a reading that moved. */
-export interface Turn { readonly designator: string, /** what it is called; null = the designator says all there is */ readonly name: string | null, readonly role: AdjusterRole, readonly order: number, readonly atMs: number, readonly inferred: boolean }
+export interface Turn {
+  readonly designator: string
+  /** what it is called; null = the designator says all there is */
+  readonly name: string | null
+  readonly role: AdjusterRole
+  readonly order: number
+  readonly atMs: number
+  /** true = nobody said so: a reading moved by more than drift and noise explain */
+  readonly inferred: boolean
+}
 
 /** A reading in its row, with what has happened to it since. */
 export interface TakenReading {
@@ -15,36 +25,63 @@ export interface TakenReading {
   readonly staleBy: readonly Turn[]
 }
 
-export interface History { readonly readings: readonly TakenReading[], readonly turns: readonly Turn[] }
+export interface History {
+  readonly readings: readonly TakenReading[]
+  readonly turns: readonly Turn[]
+  /** readings that moved without a turn that anybody logged, not answered yet */
+  readonly questions: readonly TurnQuestion[]
+}
 
 /**
  * All readings ever taken, none dropped, each with why it is stale or struck out.
  *
- * A reading that moved beyond both instruments' bounds since the last current one of the same point, in a step that
- * has adjusters, counts as a turn of those adjusters: hands are busy, and re-checking once too often is the safe side.
+ * A reading that moved under the same conditions, beyond both instruments' bounds and what a set drifts by itself, since
+ * the last current one of the same point in a step that has adjusters, counts as a turn of those adjusters until
+ * somebody answers whether they were turned: hands are busy, and re-checking once too often is the safe side.
  * @param sheet the revision the job was made with
  * @param events in order
  * @throws {CoreError} unknown-step, unknown-adjuster (an event that the sheet does not know)
  */
 export function history(sheet: ModelSheet, events: readonly JobEvent[]): History {
   const struck = struckReasons(events)
+  const answers = answeredTurns(events)
   const turns: Turn[] = []
-  const taken: Omit<TakenReading, 'staleBy'>[] = []
+  const questions: TurnQuestion[] = []
+  /** steps in which it was said once that adjusters are turned: not asked again */
+  const settled = new Set<string>()
+  const taken: Unjudged[] = []
   /** the last reading that counts of each row and quantity of the steps */
   const last = new Map<string, Unjudged>()
-  events.forEach((event, order) => {
-    if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, { order, atMs: event.atMs, inferred: false })))
-    if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, order, atMs: event.atMs, inferred: false })
-    if (event.kind !== 'row-taken') return
-    turns.push(...inferredTurns(sheet, event, order, last, turns))
-    for (const reading of event.readings) {
-      const now = { reading, row: event, order, struck: struck.get(reading.id) ?? null }
+
+  function takeRow(row: RowTaken, order: number) {
+    const answer = answers.get(row.id)
+    const question = row.stepId === null ? null : turnQuestion(sheet, stepOf(sheet, row.stepId), row, (reading) => {
+      const previous = last.get(placeOf(row, reading))
+      return previous && turnsAfter(previous, turns).length === 0 ? previous : null
+    })
+    // Half an order before the row: the turn came before the reading that shows it.
+    const before = { order: order - 0.5, atMs: row.atMs }
+    if (answer) turns.push(...answer.map(d => turnOf(sheet, d, { ...before, inferred: false })))
+    else if (question?.inferred) turns.push(...question.designators.map(d => turnOf(sheet, d, { ...before, inferred: true })))
+    if (answer && answer.length > 0) settled.add(row.stepId ?? '')
+    if (question && !answer && !settled.has(question.stepId)) questions.push(question)
+    for (const reading of row.readings) {
+      const now = { reading, row, order, struck: struck.get(reading.id) ?? null }
       taken.push(now)
-      if (now.struck === null) last.set(placeOf(event, reading), now)
+      if (now.struck === null) last.set(placeOf(row, reading), now)
     }
+  }
+
+  events.forEach((event, order) => {
+    const when = { order, atMs: event.atMs, inferred: false }
+    if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, when)))
+    if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, ...when })
+    if (event.kind === 'row-taken') takeRow(event, order)
   })
-  return { turns, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns) })) }
+  return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns) })) }
 }
+
+type Unjudged = Omit<TakenReading, 'staleBy'>
 
 function struckReasons(events: readonly JobEvent[]): Map<string, string> {
   return new Map(events.flatMap(e => e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : []))
@@ -55,32 +92,14 @@ function turnOf(sheet: ModelSheet, designator: string, when: Pick<Turn, 'order' 
   return { designator, name, role, ...when }
 }
 
-type Unjudged = Omit<TakenReading, 'staleBy'>
-
 const placeOf = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
-
-/** Half an order before the row: the turn came before the reading that shows it. */
-function inferredTurns(sheet: ModelSheet, row: RowTaken, order: number, last: ReadonlyMap<string, Unjudged>, turns: readonly Turn[]): Turn[] {
-  if (row.stepId === null) return []
-  const { adjusters } = stepOf(sheet, row.stepId)
-  if (adjusters.length === 0) return []
-  const moved = row.readings.some((reading) => {
-    const previous = last.get(placeOf(row, reading))
-    return previous !== undefined && turnsAfter(previous, turns).length === 0 && differs(previous.reading, reading)
-  })
-  return moved ? adjusters.map(d => turnOf(sheet, d, { order: order - 0.5, atMs: row.atMs, inferred: true })) : []
-}
-
-/** Unknown uncertainty: any difference counts. */
-function differs(a: Reading, b: Reading): boolean {
-  const bound = Math.hypot(standardToBound(a.standardUncertainty ?? 0), standardToBound(b.standardUncertainty ?? 0))
-  return Math.abs(a.value - b.value) > bound
-}
 
 function turnsAfter(taken: Unjudged, turns: readonly Turn[]): Turn[] {
   const topic = topicOf(taken.reading.quantity, taken.row.conditions)
   const after: Turn[] = []
   // Turns are in order: those before the reading are not looked at.
-  for (let i = turns.length - 1; i >= 0 && turns[i]!.order > taken.order; i--) if (GOES_STALE[turns[i]!.role].topics.includes(topic)) after.push(turns[i]!)
+  for (let i = turns.length - 1; i >= 0 && turns[i]!.order > taken.order; i--) {
+    if (GOES_STALE[turns[i]!.role].topics.includes(topic)) after.push(turns[i]!)
+  }
   return after.reverse()
 }

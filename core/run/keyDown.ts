@@ -1,7 +1,5 @@
 import type { SetKind } from '../sheet'
 
-/** Carrier power above this means that the set is keyed [W]: above the offset of a cold meter, below any low-power setting. */
-export const KEYED_ABOVE_W = 0.02
 /** Rest after a key-down: a multiple of its length (common practice: at least twice), and never less than so long [s]. */
 export interface Rest { readonly factor: number, readonly leastS: number }
 /** Valves 30 s at least (T01), small finals without a heat sink the same (T02); everything else twice as long as it was keyed. */

@@ -16,9 +16,11 @@ export interface LineConfirmed extends EventBase { readonly kind: 'line-confirme
 export interface GatePassed extends EventBase { readonly kind: 'gate-passed', readonly stepId: string, readonly driftHzPerMin: number | null, readonly onTimeS: number | null, readonly reason: string }
 /** One key-down, counted from measured RF; every screen that saw it makes the same id of it. */
 export interface Keyed extends EventBase { readonly kind: 'keyed', readonly stepId: string | null, readonly lengthS: number }
+/** Whether an adjuster was turned before a row whose reading had moved; no designators = none was. */
+export interface TurnAnswered extends EventBase { readonly kind: 'turn-answered', readonly rowId: string, readonly designators: readonly string[] }
 /** An entry that should not count: it stays in the record with the reason. Readings are struck out one by one. */
 export interface EventStruck extends EventBase { readonly kind: 'event-struck', readonly eventId: string, readonly reason: string }
 
-export type RunEvent = SheetAmended | LineConfirmed | GatePassed | Keyed | EventStruck
+export type RunEvent = SheetAmended | LineConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck
 
-export const RUN_EVENT_KINDS = ['sheet-amended', 'line-confirmed', 'gate-passed', 'keyed', 'event-struck'] as const satisfies readonly RunEvent['kind'][]
+export const RUN_EVENT_KINDS = ['sheet-amended', 'line-confirmed', 'gate-passed', 'keyed', 'turn-answered', 'event-struck'] as const satisfies readonly RunEvent['kind'][]

@@ -20,5 +20,5 @@ export { LOG_EVERY_MS, soakLog, soakPoint, type SoakLog, type SoakReading } from
 // The bench as a whole
 export { latestStart, outlook, runsInto, type BlockedPeriod, type Outlook } from './promise'
 export { nextUseful, type BenchJob, type Suggestion } from './nextUseful'
-export { overlapMinutes, warmMinutes, warmUp, type WarmUp } from './warmUp'
+export { overlapMinutes, onSinceMs, warmMinutes, warmUp, type WarmUp } from './warmUp'
 export { isPreferred, partDoubts, partValueIn, type PartDoubt, type PartValue } from './partValue'

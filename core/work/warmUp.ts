@@ -9,11 +9,29 @@ const FORGOTTEN_MS = 12 * 3_600_000
 
 export interface WarmUp { readonly sinceMs: number, readonly warmAtMs: number }
 
-/** The set's warm-up, if it was switched on lately; null = cold as far as anybody said. */
+/** The set's warm-up, if it was said to be switched on lately; null = cold as far as anybody said. */
 export function warmUp(sheet: Pick<ModelSheet, 'kind'>, events: readonly JobEvent[], nowMs: number): WarmUp | null {
   const begun = events.findLast(e => e.kind === 'warm-up-begun')
   if (!begun || nowMs - begun.atMs > FORGOTTEN_MS) return null
   return { sinceMs: begun.atMs, warmAtMs: begun.atMs + warmMinutes(sheet) * 60_000 }
+}
+
+/**
+ * When the set was switched on: by the entry "switched on", or by the minutes since power-on that stand with a row,
+ * typed or read; the later entry is the truer one.
+ * @returns [ms]; null = nobody said
+ */
+export function onSinceMs(events: readonly JobEvent[], nowMs: number): number | null {
+  const last = events.findLast(e => switchedOnMs(e) !== null)
+  return last && nowMs - last.atMs <= FORGOTTEN_MS ? switchedOnMs(last) : null
+}
+
+/** As far as one entry says it. */
+function switchedOnMs(event: JobEvent): number | null {
+  if (event.kind === 'warm-up-begun') return event.atMs
+  if (event.kind !== 'row-taken') return null
+  const onTimeS = event.readings.find(r => r.quantity === 'onTimeS')?.value ?? event.conditions.onTimeS
+  return onTimeS === null ? null : event.atMs - onTimeS * 1000
 }
 
 export function warmMinutes(sheet: Pick<ModelSheet, 'kind'>): number {

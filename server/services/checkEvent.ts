@@ -8,6 +8,7 @@ import { conditionOf, inspectionItems } from '../../core/work'
 export function checkEvent(sheet: ModelSheet, event: JobEvent): void {
   if ('stepId' in event && event.stepId !== null) stepOf(sheet, event.stepId)
   switch (event.kind) {
+    case 'turn-answered':
     case 'adjuster-turned': return event.designators.forEach(d => adjusterOf(sheet, d))
     case 'sheet-amended': return void amended(sheet, event.changes)
     case 'line-confirmed': return void lineValue(sheet, event.line)

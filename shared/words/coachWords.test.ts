@@ -25,10 +25,13 @@ describe('how far to turn', () => {
 })
 
 describe('warm-up in words', () => {
-  const fit = { settlesHz: -40, settlesUncertaintyHz: 2, amplitudeHz: 100, tauS: 300, fromS: 0, rateHzPerMin: -5, scatterHz: 1 }
+  const fit = { kind: 'exponential' as const, rateUncertaintyHzPerMin: 0.2, settlesHz: -40, settlesUncertaintyHz: 2, amplitudeHz: 100, tauS: 300, fromS: 0, rateHzPerMin: -5, scatterHz: 1 }
   const gate = (g: Partial<WarmGate>): WarmGate => ({ state: 'wait', by: 'drift', limitHzPerMin: 2, fit, opensInS: 240, ...g })
-  it('drift, when, and where it settles', () => expect(plain(gateWords(gate({})).how)).toBe('drifts 5.0 Hz/min down, 2 Hz/min is asked: in about 4 min; settles on the air at -40 \u00b1 4 Hz'))
+  it('drift, when, and where it settles', () => expect(plain(gateWords(gate({})).how)).toBe('drifts 5.0 \u00b1 0.4 Hz/min down, limit 2 Hz/min: in about 4 min; settles on the air at -40 \u00b1 4 Hz'))
   it('a straight line does not know the end', () => expect(gateWords(gate({ fit: { ...fit, settlesHz: null, settlesUncertaintyHz: null }, opensInS: null })).how).toMatch(/too early to say/))
+  it('a rate that could be none is a bound, with no direction', () => {
+    expect(gateWords(gate({ state: 'open', fit: { ...fit, rateHzPerMin: 0.2, rateUncertaintyHzPerMin: 0.3 } })).how).toBe('drifts by at most 0.8 Hz/min, limit 2 Hz/min')
+  })
   it('without drift the clock, without a clock a question', () => {
     expect(gateWords(gate({ by: 'time', fit: null, opensInS: 600 })).how).toMatch(/10 min more by the clock/)
     expect(gateWords(gate({ state: 'unknown', by: 'nothing', fit: null, opensInS: null })).say).toBe('Not known how warm it is')

@@ -1,4 +1,4 @@
-import type { BalanceMove, BeatAdvice, BiasDevice, MenuProposal, PeakLook, SettingAdvice, WarmGate } from '../../core/run'
+import type { BalanceMove, BeatAdvice, BiasDevice, DriftFit, MenuProposal, PeakLook, SettingAdvice, WarmGate } from '../../core/run'
 import type { Adjuster, BiasRule } from '../../core/sheet'
 import { groupDigits } from '../../core/quantity'
 
@@ -57,14 +57,29 @@ export function balanceWords({ weakEnd, turns }: BalanceMove, coils: readonly st
 
 const minutes = (s: number) => s < 90 ? `${Math.max(1, Math.round(s))} s` : `${Math.round(s / 60)} min`
 
+/** A drift with what it may be off by (k = 2): nothing is called a drift that could be none. */
+function rateWords({ rateHzPerMin, rateUncertaintyHzPerMin }: DriftFit): string {
+  const slack = Math.max(0.1, 2 * rateUncertaintyHzPerMin)
+  const rate = Math.abs(rateHzPerMin)
+  if (rate <= slack) return `drifts by at most ${groupDigits(rate + slack, 1)} Hz/min`
+  return `drifts ${groupDigits(rate, 1)} \u00b1 ${groupDigits(slack, 1)} Hz/min ${rateHzPerMin < 0 ? 'down' : 'up'}`
+}
+
+function endWords({ settlesHz, settlesUncertaintyHz }: DriftFit): string {
+  if (settlesHz === null) return '; too early to say where it settles'
+  return `; settles on the air at ${groupDigits(settlesHz, 0, true)} \u00b1 ${groupDigits(Math.max(1, 2 * settlesUncertaintyHz!), 0)} Hz`
+}
+
 /** Whether frequency may be set, and when. */
 export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate): { say: string, how: string } {
-  const rate = fit ? `drifts ${groupDigits(Math.abs(fit.rateHzPerMin), 1)} Hz/min ${fit.rateHzPerMin < 0 ? 'down' : 'up'}` : ''
-  const end = fit?.settlesHz != null ? `; settles on the air at ${groupDigits(fit.settlesHz, 0, true)} \u00b1 ${groupDigits(Math.max(1, 2 * fit.settlesUncertaintyHz!), 0)} Hz` : fit ? '; still a straight line, too early to say where it settles' : ''
-  if (state === 'open') return { say: 'Warm', how: by === 'drift' ? `${rate}, under ${limitHzPerMin} Hz/min` : 'long enough since power-on; no drift was measured' }
-  if (state === 'unknown') return { say: 'Not known how warm it is', how: 'note when it was switched on, or let the counter run: half a minute of readings tells the drift' }
-  if (by === 'time') return { say: 'Wait for the warm-up', how: `${minutes(opensInS!)} more by the clock; measured drift would tell better` }
-  return { say: 'Wait for the warm-up', how: `${rate}, ${limitHzPerMin} Hz/min is asked${opensInS === null ? '' : `: in about ${minutes(opensInS)}`}${end}` }
+  const rate = fit ? rateWords(fit) : ''
+  if (state === 'open') {
+    if (by === 'drift') return { say: 'Warm', how: `${rate}, limit ${limitHzPerMin} Hz/min` }
+    return { say: 'Warm', how: fit ? `long enough since power-on; ${rate}, which does not decide` : 'long enough since power-on; no drift was measured' }
+  }
+  if (state === 'unknown') return { say: 'Not known how warm it is', how: fit ? `${rate}: more readings tell better` : 'note when it was switched on, or let the counter run: a minute of readings tells the drift' }
+  if (by === 'time') return { say: 'Wait for the warm-up', how: `${minutes(opensInS!)} more by the clock; ${fit ? `${rate}, which does not decide` : 'measured drift would tell better'}` }
+  return { say: 'Wait for the warm-up', how: `${rate}, limit ${limitHzPerMin} Hz/min${opensInS === null ? '' : `: in about ${minutes(opensInS)}`}${endWords(fit!)}` }
 }
 
 const hex = (code: number) => `${code.toString(16).toUpperCase().padStart(2, '0')}h`

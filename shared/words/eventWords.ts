@@ -15,6 +15,7 @@ export function eventWords(e: JobEvent): string {
     case 'line-confirmed': return `found right, ${lineWords(e.line)}`
     case 'gate-passed': return `step ${e.stepId} begun before it was warm${e.driftHzPerMin === null ? '' : `, drifting ${e.driftHzPerMin.toFixed(1)} Hz/min`}${e.reason ? `: ${e.reason}` : ''}`
     case 'keyed': return `keyed ${e.lengthS.toFixed(1)} s${e.stepId ? ` in step ${e.stepId}` : ''}`
+    case 'turn-answered': return e.designators.length > 0 ? `turned ${e.designators.join(', ')}, answered later` : 'nothing was turned, answered later'
     case 'event-struck': return `an entry struck out: ${e.reason}`
     case 'unlisted-turned': return `turned ${e.name}, not on the sheet`
     case 'position-noted': return `${e.designator} stood at ${e.position}`

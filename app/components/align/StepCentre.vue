@@ -21,6 +21,8 @@ const props = defineProps<{
   hold: number | null
   trend: readonly { atMs: number, value: number }[]
   nowMs: number
+  /** false: the set is not keyed, and what the meter shows is not judged */
+  readable: boolean
 }>()
 
 const quantity = computed(() => props.want.want.quantity)
@@ -28,7 +30,7 @@ const nominal = computed(() => props.want.asked.nominalHz)
 const perSi = computed(() => nominal.value === null ? QUANTITIES[quantity.value].perSi : 1)
 const toShown = (si: number | null) => si === null ? null : (si - (nominal.value ?? 0)) * perSi.value
 const current = computed(() => props.live?.freshness === 'live' && props.live.entry.value !== null ? { value: props.live.entry.value, standardUncertainty: props.live.entry.standardUncertainty } : null)
-const judgement = computed(() => current.value ? judgeAsked(current.value, props.want.asked) : null)
+const judgement = computed(() => current.value && props.readable ? judgeAsked(current.value, props.want.asked) : null)
 const expected = computed(() => props.accuracy ? forecast(props.want.asked, props.accuracy) : null)
 const warning = computed(() => expected.value ? forecastWords(expected.value, quantity.value) : null)
 const limitHigh = computed(() => [props.want.asked.window?.high, props.want.asked.limit?.high].filter(v => v != null).sort((a, b) => a! - b!)[0] ?? null)
@@ -56,6 +58,7 @@ const direction = computed(() => {
         <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
         <span>{{ direction || reasonWords(judgement, quantity, want.asked).at(-1) }}</span>
       </template>
+      <span v-else-if="current && !readable">not keyed: nothing to judge</span>
       <span v-else-if="want.asked.window">target {{ windowWords(want.asked.window.low, want.asked.window.high, quantity, nominal) }}</span>
       <span v-else-if="state.step.criterion?.kind === 'peak'">for a maximum; nothing is judged on the way</span>
       <span v-else-if="want.want.target">its target is the reading of another step, not taken yet</span>

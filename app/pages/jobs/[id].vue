@@ -24,7 +24,11 @@ provide('place-elsewhere', place)
 const stopKeyed = live.onKeyed((span) => {
   if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible') void store.keepKeyed(span, live.stepAtHand)
 })
-watch(() => store.sheet?.kind, kind => kind && (live.kind = kind), { immediate: true })
+watch(() => store.sheet, (sheet) => {
+  live.currents = sheet
+  if (sheet) live.kind = sheet.kind
+}, { immediate: true })
+onBeforeUnmount(() => (live.currents = null))
 onBeforeUnmount(stopKeyed)
 // Asked for before the page is drawn: what is drawn first is that it loads.
 if (import.meta.client) watch(id, value => void store.open(value), { immediate: true })

@@ -19,6 +19,14 @@ export interface PeakGuide {
 
 export const NEW_GUIDE: PeakGuide = { looks: [], since: [], sinceS: null, fine: false, last: null, step: Infinity }
 
+/**
+ * The guide after the set was keyed again or anything else changed: levels seen before are not compared with what comes,
+ * but a top that was crossed is still close by.
+ */
+export function resumedGuide(guide: PeakGuide): PeakGuide {
+  return { ...NEW_GUIDE, fine: guide.fine, step: guide.step }
+}
+
 /** A hand takes this long to turn, a needle this long to follow [s]; longer than the last it is not waited for. */
 const LEAST_S = 3.2
 const MOST_S = 8
@@ -68,7 +76,7 @@ function decided(guide: PeakGuide, atS: number, levelDb: number): Pick<PeakGuide
   const say = (word: PeakWord) => ({ looks: [...looks, { atS, levelDb, word }], fine })
   const top = topOf([...looks, { atS, levelDb, word: 'wait' }], guide.step)
   if (top !== null && levelDb >= top - NEAR_DB) return say('stop')
-  if (!before) return say('go-on')
+  if (!before) return say(fine ? 'touch' : 'go-on')
   const recent = [...looks.slice(-FLAT_LOOKS).map(l => l.levelDb), levelDb]
   if (!fine && recent.length > FLAT_LOOKS && Math.max(...recent) - Math.min(...recent) < SAME_DB) return say('flat')
   if (!fine && stoppedShort([...looks.map(l => l.levelDb), levelDb])) return say('end')

@@ -2,10 +2,19 @@ import { CoreError } from '../../errors'
 import { inverse } from '../inverse'
 
 /** A frequency, or its error, at a time. */
-export interface DriftSample { readonly atS: number, readonly hz: number }
+export interface DriftSample {
+  readonly atS: number
+  readonly hz: number
+  /** readings of one group share their offset: something was turned, or changed, between two groups; none = one group */
+  readonly group?: number
+}
 
-/** A drift as it was fitted: hz(t) = settles + amplitude exp(-(t - from) / tau). */
+/**
+ * A drift as it was fitted: an exponential hz(t) = settles + amplitude exp(-(t - from) / tau), or the straight line
+ * through what there is. Each group has an offset of its own; what is said is said of the last one.
+ */
 export interface DriftFit {
+  readonly kind: 'exponential' | 'line'
   /** where it settles [Hz]; null = still a straight line, too early to say */
   readonly settlesHz: number | null
   /** standard uncertainty of it [Hz], the unknown time constant counted */
@@ -15,11 +24,14 @@ export interface DriftFit {
   readonly fromS: number
   /** at the last sample, signed [Hz/min] */
   readonly rateHzPerMin: number
+  /** standard uncertainty of the rate [Hz/min] */
+  readonly rateUncertaintyHzPerMin: number
   /** scatter of the samples about the curve [Hz] */
   readonly scatterHz: number
 }
 
-const LEAST_SAMPLES = 6
+/** A line takes three readings, the curve six. */
+const LEAST_SAMPLES = { line: 3, curve: 6 }
 /** Over less than this nothing can be told about minutes [s]. */
 const LEAST_SPAN_S = 60
 const TAU_S = { least: 30, most: 7200, steps: 48 }
@@ -27,75 +39,141 @@ const TAU_S = { least: 30, most: 7200, steps: 48 }
 const STRAIGHT_SHARE = 0.6
 /** Time constants whose misfit is within this of the best (one standard deviation, scaled by the scatter) are as likely. */
 const ONE_SIGMA = 1
+/** The curve is believed when it explains so many variances more than the line: 99 % of chi square with one degree of freedom. */
+const CURVED = 6.6
+/** Readings of a counter that shows hertz scatter by at least so much, whatever three of them show [Hz]: half a digit, rectangular. */
+const LEAST_SCATTER_HZ = 0.29
 
 /**
- * Warm-up drift as an exponential, by least squares: for each time constant the other two are linear, and the best time constant is looked for on a logarithmic scale and refined.
+ * Warm-up drift by least squares: for each time constant the other numbers are linear, and the best time constant is
+ * looked for on a logarithmic scale and refined. Where the curve explains no more than a line, or there are few
+ * readings, the line is what is known.
  *
- * @param samples in order of time; at least 6 over at least a minute
+ * @param samples in order of time; at least 3 over at least a minute
  * @returns null when there are too few
  * @throws {CoreError} not-a-number
- * Source: variable projection (Golub and Pereyra 1973); checked against SciPy's curve_fit in test/reference.
+ * Source: variable projection (Golub and Pereyra 1973), offsets of groups eliminated by centring (Frisch and Waugh 1933);
+ * checked against SciPy's curve_fit in test/reference.
  * Limits: one time constant. A set has several; what is said of the end is good to the scatter and grows as the curve bends.
  */
 export function fitDrift(samples: readonly DriftSample[]): DriftFit | null {
   if (samples.some(s => !Number.isFinite(s.atS) || !Number.isFinite(s.hz))) throw new CoreError('not-a-number', 'a sample of the drift is no number')
-  const [first, last] = [samples[0], samples.at(-1)]
-  if (!first || !last || samples.length < LEAST_SAMPLES || last.atS - first.atS < LEAST_SPAN_S) return null
-  const fits = Array.from({ length: TAU_S.steps + 1 }, (_, i) => linear(samples, TAU_S.least * (TAU_S.most / TAU_S.least) ** (i / TAU_S.steps)))
-  const best = refined(samples, fits.reduce((a, b) => b.misfit < a.misfit ? b : a).tauS)
-  const variance = Math.max(best.misfit / Math.max(1, samples.length - 3), 1e-12)
-  const likely = [...fits.filter(f => f.misfit <= best.misfit + ONE_SIGMA * variance), best]
-  const straight = best.tauS > TAU_S.most * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.most * 0.999)
+  const usable = withoutLoneGroups(samples)
+  const [first, last] = [usable[0], usable.at(-1)]
+  if (!first || !last || usable.length < LEAST_SAMPLES.line || last.atS - first.atS < LEAST_SPAN_S) return null
+  const line = fitLine(usable)
+  const curve = usable.length < LEAST_SAMPLES.curve ? null : fitCurve(usable, line)
+  return curve ?? line
+}
+
+/** A reading alone in its group tells its own offset and nothing of the drift. */
+function withoutLoneGroups(samples: readonly DriftSample[]): DriftSample[] {
+  const sizes = new Map<number, number>()
+  for (const s of samples) sizes.set(s.group ?? 0, (sizes.get(s.group ?? 0) ?? 0) + 1)
+  return samples.filter(s => sizes.get(s.group ?? 0)! > 1)
+}
+
+interface Fit extends DriftFit { readonly misfit: number }
+
+function fitLine(samples: readonly DriftSample[]): Fit {
+  const [t, y] = [centred(samples, s => s.atS), centred(samples, s => s.hz)]
+  const stt = t.reduce((a, v) => a + v * v, 0)
+  const slope = t.reduce((a, v, i) => a + v * y[i]!, 0) / stt
+  const misfit = t.reduce((a, v, i) => a + (y[i]! - slope * v) ** 2, 0)
+  const freedom = samples.length - groupsOf(samples).size - 1
+  const scatterHz = Math.max(LEAST_SCATTER_HZ, Math.sqrt(misfit / Math.max(1, freedom)))
   return {
-    settlesHz: straight ? null : best.settlesHz,
-    settlesUncertaintyHz: straight ? null : Math.sqrt(variance * endVariance(samples, best)),
-    amplitudeHz: best.amplitudeHz, tauS: best.tauS, fromS: first.atS, scatterHz: Math.sqrt(variance),
-    rateHzPerMin: -best.amplitudeHz / best.tauS * Math.exp(-(last.atS - first.atS) / best.tauS) * 60,
+    kind: 'line', settlesHz: null, settlesUncertaintyHz: null, amplitudeHz: 0, tauS: TAU_S.most, fromS: samples[0]!.atS,
+    rateHzPerMin: slope * 60, rateUncertaintyHzPerMin: scatterHz / Math.sqrt(stt) * 60, scatterHz, misfit,
   }
 }
 
-interface Linear { readonly tauS: number, readonly settlesHz: number, readonly amplitudeHz: number, readonly misfit: number }
-
-function linear(samples: readonly DriftSample[], tauS: number): Linear {
-  const from = samples[0]!.atS
-  const n = samples.length
-  let [se, see, sh, seh] = [0, 0, 0, 0]
-  for (const { atS, hz } of samples) {
-    const e = Math.exp(-(atS - from) / tauS)
-    se += e
-    see += e * e
-    sh += hz
-    seh += e * hz
+/** @returns null when the readings bend no more than chance */
+function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
+  const [first, last] = [samples[0]!, samples.at(-1)!]
+  const fits = Array.from({ length: TAU_S.steps + 1 }, (_, i) => exponential(samples, TAU_S.least * (TAU_S.most / TAU_S.least) ** (i / TAU_S.steps)))
+  const best = refined(samples, fits.reduce((a, b) => b.misfit < a.misfit ? b : a).tauS)
+  const freedom = Math.max(1, samples.length - groupsOf(samples).size - 2)
+  const variance = Math.max(best.misfit / freedom, 1e-12)
+  if (line.misfit - best.misfit < CURVED * variance) return null
+  const likely = [...fits.filter(f => f.misfit <= best.misfit + ONE_SIGMA * variance), best]
+  const straight = best.tauS > TAU_S.most * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.most * 0.999)
+  const decay = Math.exp(-(last.atS - first.atS) / best.tauS)
+  const spread = curveVariances(samples, best, last.atS - first.atS, decay)
+  return {
+    kind: 'exponential',
+    settlesHz: straight ? null : best.settlesHz,
+    settlesUncertaintyHz: straight ? null : Math.sqrt(variance * spread.end),
+    amplitudeHz: best.amplitudeHz, tauS: best.tauS, fromS: first.atS, scatterHz: Math.sqrt(variance),
+    rateHzPerMin: -best.amplitudeHz / best.tauS * decay * 60,
+    rateUncertaintyHzPerMin: Math.sqrt(variance * spread.rate) * 60,
   }
-  const det = n * see - se * se
-  const amplitudeHz = (n * seh - se * sh) / det
-  const settlesHz = (sh - amplitudeHz * se) / n
-  const misfit = samples.reduce((s, { atS, hz }) => s + (hz - settlesHz - amplitudeHz * Math.exp(-(atS - from) / tauS)) ** 2, 0)
+}
+
+const groupsOf = (samples: readonly DriftSample[]) => new Set(samples.map(s => s.group ?? 0))
+
+/** Values less the mean of their group. */
+function centred(samples: readonly DriftSample[], of: (s: DriftSample) => number): number[] {
+  const sums = new Map<number, { n: number, total: number }>()
+  for (const s of samples) {
+    const sum = sums.get(s.group ?? 0) ?? { n: 0, total: 0 }
+    sums.set(s.group ?? 0, { n: sum.n + 1, total: sum.total + of(s) })
+  }
+  return samples.map((s) => {
+    const sum = sums.get(s.group ?? 0)!
+    return of(s) - sum.total / sum.n
+  })
+}
+
+interface Exponential { readonly tauS: number, readonly settlesHz: number, readonly amplitudeHz: number, readonly misfit: number }
+
+function exponential(samples: readonly DriftSample[], tauS: number): Exponential {
+  const from = samples[0]!.atS
+  const decay = (s: DriftSample) => Math.exp(-(s.atS - from) / tauS)
+  const [e, h] = [centred(samples, decay), centred(samples, s => s.hz)]
+  const see = e.reduce((a, v) => a + v * v, 0)
+  const amplitudeHz = see > 0 ? e.reduce((a, v, i) => a + v * h[i]!, 0) / see : 0
+  const group = samples.at(-1)!.group ?? 0
+  const own = samples.filter(s => (s.group ?? 0) === group)
+  const settlesHz = own.reduce((a, s) => a + s.hz - amplitudeHz * decay(s), 0) / own.length
+  const misfit = e.reduce((a, v, i) => a + (h[i]! - amplitudeHz * v) ** 2, 0)
   return { tauS, settlesHz, amplitudeHz, misfit }
 }
 
-/** Variance of the end in units of that of one sample: the slopes of the curve in its three numbers, all of them unknown. */
-function endVariance(samples: readonly DriftSample[], { amplitudeHz, tauS }: Linear): number {
+/** Variances of the end and of the rate in units of that of one sample: all numbers of the curve are unknown. */
+function curveVariances(samples: readonly DriftSample[], { amplitudeHz, tauS }: Exponential, lastT: number, decay: number): { end: number, rate: number } {
+  const from = samples[0]!.atS
+  const group = samples.at(-1)!.group ?? 0
+  const slopeE = (s: DriftSample) => Math.exp(-(s.atS - from) / tauS)
+  const slopeTau = (s: DriftSample) => amplitudeHz * (s.atS - from) / tauS * slopeE(s)
+  const [eCentred, tauCentred] = [centred(samples, slopeE), centred(samples, slopeTau)]
   const normal = [[0, 0, 0], [0, 0, 0], [0, 0, 0]]
-  for (const { atS } of samples) {
-    const t = (atS - samples[0]!.atS) / tauS
-    const slopes = [1, Math.exp(-t), amplitudeHz * t * Math.exp(-t)]
-    slopes.forEach((a, i) => slopes.forEach((b, j) => (normal[i]![j]! += a * b)))
-  }
-  return inverse(normal)[0]![0]!
+  samples.forEach((s, i) => {
+    const own = (s.group ?? 0) === group
+    const slopes = own ? [1, slopeE(s), slopeTau(s)] : [0, eCentred[i]!, tauCentred[i]!]
+    slopes.forEach((a, j) => slopes.forEach((b, k) => (normal[j]![k]! += a * b)))
+  })
+  const cov = inverse(normal)
+  // The third number is ln tau: its slope above is A t / tau e^(-t / tau).
+  const byAmplitude = -decay / tauS
+  const byLogTau = amplitudeHz * decay / tauS * (1 - lastT / tauS)
+  const rate = byAmplitude ** 2 * cov[1]![1]! + 2 * byAmplitude * byLogTau * cov[1]![2]! + byLogTau ** 2 * cov[2]![2]!
+  return { end: cov[0]![0]!, rate: Math.max(0, rate) }
 }
 
 /** Golden section about the best of the grid. */
-function refined(samples: readonly DriftSample[], tauS: number): Linear {
+function refined(samples: readonly DriftSample[], tauS: number): Exponential {
   const step = (TAU_S.most / TAU_S.least) ** (1 / TAU_S.steps)
   const GOLDEN = (Math.sqrt(5) - 1) / 2
-  let [low, high] = [Math.log(Math.max(TAU_S.least, tauS / step)), Math.log(Math.min(TAU_S.most, tauS * step))]
+  let low = Math.log(Math.max(TAU_S.least, tauS / step))
+  let high = Math.log(Math.min(TAU_S.most, tauS * step))
   for (let i = 0; i < 30; i++) {
-    const [a, b] = [high - GOLDEN * (high - low), low + GOLDEN * (high - low)]
-    if (linear(samples, Math.exp(a)).misfit < linear(samples, Math.exp(b)).misfit) high = b
+    const a = high - GOLDEN * (high - low)
+    const b = low + GOLDEN * (high - low)
+    if (exponential(samples, Math.exp(a)).misfit < exponential(samples, Math.exp(b)).misfit) high = b
     else low = a
   }
-  return linear(samples, Math.exp((low + high) / 2))
+  return exponential(samples, Math.exp((low + high) / 2))
 }
 
 /** Seconds from the last sample until it moves slower than a limit; 0 = it does, null = the curve does not say. */

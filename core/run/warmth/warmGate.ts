@@ -2,8 +2,12 @@ import { topicOf, type ModelSheet, type SetKind, type Step, type Topic } from '.
 import { fitDrift, slowIn, type DriftFit, type DriftSample } from './driftFit'
 
 /** Frequency is not set while it moves faster (S03): 2 Hz a minute, 1 where a sideband hears it. */
-const LIMIT_HZ_PER_MIN: Readonly<Record<SetKind, number>> = { 'fm-mobile': 2, 'am-mobile': 2, 'menu-mobile': 2, 'high-power': 1, 'multimode': 1, 'hybrid-valve': 1, 'cw-kit': 1, 'menu-qrp': 1 }
+const LIMIT_HZ_PER_MIN: Readonly<Record<SetKind, number>> = {
+  'fm-mobile': 2, 'am-mobile': 2, 'menu-mobile': 2, 'high-power': 1, 'multimode': 1, 'hybrid-valve': 1, 'cw-kit': 1, 'menu-qrp': 1,
+}
 const OF_FREQUENCY: readonly Topic[] = ['reference', 'tx-frequency', 'rx-frequency']
+/** Expanded uncertainty of the rate: k = 2. */
+const EXPANDED = 2
 
 export function driftLimit(sheet: Pick<ModelSheet, 'kind' | 'driftLimitHzPerMin'>): number {
   return sheet.driftLimitHzPerMin ?? LIMIT_HZ_PER_MIN[sheet.kind]
@@ -17,7 +21,7 @@ export function isFrequencyStep(step: Step): boolean {
 /** Whether frequency may be set, by what, and what is known of the drift. */
 export interface WarmGate {
   readonly state: 'open' | 'wait' | 'unknown'
-  /** measured drift decides; where none is known, the time since power-on */
+  /** measured drift decides where it can; where it cannot, the time since power-on */
   readonly by: 'drift' | 'time' | 'nothing'
   readonly limitHzPerMin: number
   readonly fit: DriftFit | null
@@ -28,14 +32,25 @@ export interface WarmGate {
 /**
  * @param samples of the frequency or of its error, scaled to the transmit frequency [Hz]
  * @param onTimeS since power-on; null = not known
- * @param warmS time after which a set of this kind counts as warm when no drift is known
+ * @param warmS time after which a set of this kind counts as warm when the drift decides nothing
  */
 export function warmGate(limitHzPerMin: number, samples: readonly DriftSample[], onTimeS: number | null, warmS: number): WarmGate {
   const fit = fitDrift(samples)
-  if (fit) {
-    const opensInS = slowIn(fit, samples.at(-1)!.atS, limitHzPerMin)
-    return { state: opensInS === 0 ? 'open' : 'wait', by: 'drift', limitHzPerMin, fit, opensInS }
+  const drift = fit && driftVerdict(fit, limitHzPerMin)
+  const base = { limitHzPerMin, fit }
+  if (fit && drift) {
+    const opensInS = drift === 'open' ? 0 : slowIn(fit, samples.at(-1)!.atS, limitHzPerMin)
+    return { ...base, state: drift, by: 'drift', opensInS }
   }
-  if (onTimeS === null) return { state: 'unknown', by: 'nothing', limitHzPerMin, fit, opensInS: null }
-  return { state: onTimeS >= warmS ? 'open' : 'wait', by: 'time', limitHzPerMin, fit, opensInS: Math.max(0, warmS - onTimeS) }
+  if (onTimeS === null) return { ...base, state: 'unknown', by: 'nothing', opensInS: null }
+  return { ...base, state: onTimeS >= warmS ? 'open' : 'wait', by: 'time', opensInS: Math.max(0, warmS - onTimeS) }
+}
+
+/** @returns null when the rate is not known well enough to say on which side of the limit it lies */
+function driftVerdict(fit: DriftFit, limitHzPerMin: number): 'open' | 'wait' | null {
+  const rate = Math.abs(fit.rateHzPerMin)
+  const slack = EXPANDED * fit.rateUncertaintyHzPerMin
+  if (rate - slack > limitHzPerMin) return 'wait'
+  if (rate <= limitHzPerMin && slack <= limitHzPerMin) return 'open'
+  return null
 }

@@ -19,11 +19,13 @@ import { useHearing } from '../../../composables/useHearing'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
 import { useStepConfirm } from '../../../composables/useStepConfirm'
+import { conditionsAsked } from '../../../../core/sheet'
 import { waits } from '../../../../core/work'
 import { doubting } from '../../../logic/doubts'
 import { asFoundFor, connectedAccuracy } from '../../../logic/alignView'
 import { typedAccuracy } from '../../../logic/typedInstrument'
 import { lastCode, originalCode } from '../../../logic/menuGoal'
+import { isReadable } from '../../../../core/run'
 import type { RunPlace } from '../../../../shared/jobLive'
 import type { LineTrust } from '../../../../shared/sheetFile'
 import { nextWords } from '../../../../shared/words/runWords'
@@ -40,14 +42,14 @@ const [job, jobs, live, instruments, practice, sheets] = [useJobStore(), useJobs
 const { said, say } = useSaid()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(() => run.value)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: 'adjusting', doubting: doubting(job, instruments, () => job.asFound), liveOf: live.liveOf, append: job.append, say })
+const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: 'adjusting', doubting: doubting(job, instruments, () => job.asFound), liveOf: live.liveOf, rfSeen: live.rfSeen, append: job.append, say })
 const confirm = useStepConfirm(() => state.value, () => run.value, job.append, toNext, say)
 
 const quantity = computed(() => want.value.want.quantity)
 const shown = computed(() => live.shown(quantity.value))
 const value = computed(() => shown.value?.freshness === 'live' ? shown.value.entry.value : null)
 const accuracy = computed(() => connectedAccuracy(live.links, quantity.value) ?? typedAccuracy(quantity.value, instruments.typedWith(quantity.value)))
-const coach = useAlignCoach({ sheet: () => job.sheet!, run: () => run.value, events: () => job.events, asFound: () => job.asFound, state: () => state.value, want: () => want.value, nowMs: () => live.nowMs, liveOf: live.liveOf, driftOf: live.driftOf, accuracy: () => accuracy.value })
+const coach = useAlignCoach({ sheet: () => job.sheet!, run: () => run.value, events: () => job.events, asFound: () => job.asFound, state: () => state.value, want: () => want.value, nowMs: () => live.nowMs, liveOf: live.liveOf, driftOf: live.driftOf, rfSeen: live.rfSeen, stretchOf: live.stretchOf, accuracy: () => accuracy.value })
 const hearing = useHearing({ place: () => `${stepId.value} ${pointId.value}`, value: () => coach.shownValue.value !== null && coach.peak.on.value ? coach.shownValue.value : value.value, quantity: () => coach.peak.on.value && coach.peaked.value ? coach.peaked.value.quantity : quantity.value, want: () => want.value })
 const alarm = inject<{ on: Ref<boolean>, toggle: () => void }>('key-alarm')!
 const { following, toggle: toggleFollow } = useFollowing(() => ({ stepId: stepId.value, pointId: pointId.value }), inject<Ref<RunPlace | null>>('place-elsewhere', ref(null)), job.tellPlace, (step, at) => {
@@ -65,8 +67,11 @@ watch(value, v => hold.value !== null && v !== null && (hold.value = Math.max(ho
 watch(() => state.value.step.adjusters, a => (practice.wanted = a), { immediate: true })
 watch(() => state.value.step, s => ([live.keyDownLimitS, live.stepAtHand] = [s.keyDownLimitS, s.id]), { immediate: true })
 watch([stepId, pointId], () => (typing.value = null))
+watch(() => [point.value, run.value.history.turns.length] as const, ([at, turns]) => {
+  live.at = { ...conditionsAsked(at.state), also: at.state.also, turns }
+}, { immediate: true })
 watch(stepId, () => (ear.value = false))
-onBeforeUnmount(() => (live.stepAtHand = null))
+onBeforeUnmount(() => ([live.stepAtHand, live.at] = [null, null]))
 /** What is not needed at the first look waits until it was had. */
 onMounted(async () => {
   await new Promise(resolve => setTimeout(resolve, 400))
@@ -76,6 +81,8 @@ onMounted(async () => {
 const others = computed(() => (jobs.items ?? []).filter(j => j.job.onBench && j.job.sheetId === job.job!.sheetId && j.job.id !== job.job!.id))
 const nextElsewhere = computed(() => run.value.next && run.value.next.stepId !== stepId.value && state.value.satisfied ? nextWords(job.sheet!, run.value.next) : null)
 const byEar = computed(() => state.value.wants.some(w => w.want.quantity === 'referenceHz' || w.want.quantity === 'carrierHz'))
+/** An unkeyed set is neither inside nor outside. */
+const readable = computed(() => live.nowMs > 0 && isReadable(quantity.value, point.value.state, live.rfSeen()))
 const waiting = computed(() => waits(job.events).filter(w => w.ended === null))
 const readings = computed(() => state.value.wants.some(w => w.latest))
 
@@ -113,7 +120,7 @@ useBenchKeys({
       <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" @amend="l => (line = l)" />
       <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
       <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="state.step.bias?.tickA ?? null" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
-      <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs">
+      <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" :readable="readable">
         <StepCoach :state="state" :coach="coach" :left="entry => lastCode(run, entry) ?? originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
       </StepCentre>
       <OtherRuns :others="others" />
