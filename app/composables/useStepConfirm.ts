@@ -12,6 +12,7 @@ export function useStepConfirm(state: () => StepState, run: () => RunState, appe
   async function confirm() {
     switch (what.value.kind) {
       case 'already': return onward()
+      case 'leave':
       case 'done': return keep('done', '')
       case 'decide': return keep('as-is', '')
       case 'skip-justified': return keep('skipped', '')
@@ -26,5 +27,7 @@ export function useStepConfirm(state: () => StepState, run: () => RunState, appe
     onward()
   }
   const cancel = () => (asking.value = null)
-  return { what, asking, confirm, cancel, withReason: (reason: string) => keep(asking.value!, reason) }
+  /** A deciding step that could be left is worked on all the same. */
+  const work = () => keep('as-is', '')
+  return { what, asking, confirm, cancel, work, withReason: (reason: string) => keep(asking.value!, reason) }
 }

@@ -1,4 +1,4 @@
-import type { RowState, RunState, StepState, WantState } from '../../core/run'
+import { leavesAlone, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
 import { asSetUp, profileQuantity } from '../../core/instrument'
 import { profileOf } from '../../shared/instrument'
 import type { Accuracy, Quantity } from '../../core/quantity'
@@ -32,6 +32,7 @@ export function connectedAccuracy(links: readonly LiveLink[], quantity: Quantity
 export type Confirming =
   | { readonly kind: 'done', readonly label: string }
   | { readonly kind: 'decide', readonly label: string }
+  | { readonly kind: 'leave', readonly label: string }
   | { readonly kind: 'skip-justified', readonly label: string }
   | { readonly kind: 'as-is', readonly label: string }
   | { readonly kind: 'skip', readonly label: string }
@@ -43,11 +44,13 @@ export function confirming(state: StepState, run: RunState): Confirming {
   if (state.satisfied) return { kind: 'already', label: 'Next open step' }
   if (state.status === 'inside') return { kind: 'done', label: 'Confirm' }
   if (state.status === 'not-measured' || state.status === 'skipped') {
-    return source?.satisfied && source.status === 'inside' ? { kind: 'skip-justified', label: 'Skip: not needed' } : { kind: 'skip', label: 'Skip\u2026' }
+    return source && leavesAlone(source) ? { kind: 'skip-justified', label: 'Skip: not needed' } : { kind: 'skip', label: 'Skip\u2026' }
   }
   // A stale reading cannot be accepted: nobody knows what it would be now.
   if (state.status === 'stale') return { kind: 'retake', label: 'Take it again' }
-  if (state.step.decides && (state.status === 'above' || state.status === 'below' || state.status === 'cannot-tell')) return { kind: 'decide', label: 'Confirm: work follows' }
+  // What the meter cannot tell sends nobody into waxed cores.
+  if (state.step.decides && state.status === 'cannot-tell') return { kind: 'leave', label: 'Confirm: leave as is' }
+  if (state.step.decides && (state.status === 'above' || state.status === 'below')) return { kind: 'decide', label: 'Confirm: work follows' }
   return { kind: 'as-is', label: 'Accept as it is\u2026' }
 }
 

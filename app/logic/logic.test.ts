@@ -42,7 +42,7 @@ describe('words of the run', () => {
   })
   it('give the reasons of a verdict with its numbers', () => {
     const state = step([stepRow('A1.10', 'ch20', { powerW: 3.95 })], 'A1.10').wants[0]!
-    expect(reasonWords(state.judgement!, 'powerW', state.asked).map(plain)).toEqual(['the reading with its uncertainty straddles the legal limit R-UK2, at most 4 W', 'inside the target, 3.6 W to 4 W'])
+    expect(reasonWords(state.judgement!, 'powerW', state.asked, state.latest!.reading).map(plain)).toEqual(['the reading with its uncertainty straddles the legal limit R-UK2, at most 4 W', 'inside the target, 3.6 W to 4 W'])
   })
   it('warn before keying and name an instrument that would do', () => {
     const { asked } = step([], 'A1.10').wants[0]!

@@ -20,7 +20,7 @@ export function judgedReadings(rows: readonly RowState[]): JudgedReading[] {
 export function readingGroups(readings: readonly JudgedReading[]): ReadingGroup[] {
   const groups = new Map<string, JudgedReading[]>()
   for (const r of readings) {
-    const key = `${r.cell.want.quantity} ${r.row.point.state.mode} ${r.verdict} ${whyOf(r)}`
+    const key = `${r.cell.want.quantity} ${r.row.point.state.mode} ${r.verdict} ${beyondWhat(r)}`
     groups.set(key, [...groups.get(key) ?? [], r])
   }
   return [...groups.values()].flatMap(group => group.length >= ALIKE ? [together(group)] : group.map(alone))
@@ -35,7 +35,7 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
   const unit = nominal(first) === null ? info.shownUnit : 'Hz'
   const ends = [values[0]!, values.at(-1)!].map(v => groupDigits(v, decimals, nominal(first) !== null))
   const name = nominal(first) === null ? info.label : 'Frequency error'
-  return { verdict: first.verdict, name: `${first.row.point.state.mode}, ${group.length} rows: ${lower(name)}`, shown: `${ends[0] === ends[1] ? ends[0] : `${ends[0]} to ${ends[1]}`}\u202f${unit}`, why: whyOf(first), rows: group.map(r => r.row.point.title) }
+  return { verdict: first.verdict, name: `${first.row.point.state.mode}, ${group.length} rows: ${lower(name)}`, shown: `${ends[0] === ends[1] ? ends[0] : `${ends[0]} to ${ends[1]}`}\u202f${unit}`, why: whyOf(furthest(group)).replace(' by ', ' by up to '), rows: group.map(r => r.row.point.title) }
 }
 
 function alone(r: JudgedReading): ReadingGroup {
@@ -51,8 +51,21 @@ function lower(words: string): string {
   return /^[A-Z][a-z]/.test(words) ? words[0]!.toLowerCase() + words.slice(1) : words
 }
 
+/** What it is held against: rows that fail alike fail the same bound, however far. */
+function beyondWhat({ cell, verdict }: JudgedReading): string {
+  const leading = cell.judgement!.reasons.find(r => r.verdict === verdict)
+  const nominal = cell.asked.nominalHz ?? 0
+  return JSON.stringify([leading?.rule, leading?.limitId, (leading?.low ?? 0) - nominal, (leading?.high ?? 0) - nominal])
+}
+
+function furthest(group: readonly JudgedReading[]): JudgedReading {
+  const off = (r: JudgedReading) => Math.abs(r.cell.latest!.reading.value - (r.cell.asked.nominalHz ?? 0))
+  const sign = group[0]!.verdict === 'below' && group[0]!.cell.asked.nominalHz === null ? -1 : 1
+  return group.reduce((a, b) => sign * off(b) > sign * off(a) ? b : a)
+}
+
 /** The reason that led to the verdict, not the first that was weighed. */
 function whyOf({ cell, verdict }: JudgedReading): string {
   const leading = cell.judgement!.reasons.findIndex(r => r.verdict === verdict)
-  return reasonWords(cell.judgement!, cell.want.quantity, cell.asked)[Math.max(0, leading)] ?? ''
+  return reasonWords(cell.judgement!, cell.want.quantity, cell.asked, cell.latest!.reading)[Math.max(0, leading)] ?? ''
 }

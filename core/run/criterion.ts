@@ -37,9 +37,12 @@ function passLevels(step: Step, past: History): number[] {
   return past.readings.filter(t => t.struck === null && t.row.stepId === step.id && t.reading.quantity === quantity).map(t => t.reading.value <= 0 ? 0 : peakLevel({ ...peaked, seek }, t.reading.value))
 }
 
+/** What a reading scatters by when nothing was turned [dB] (common practice: half a per cent). */
+const SAME_DB = 0.025
+
 /**
- * Peaking is over when the last pass gained less than the limit, or lost: past the top.
- * The first reading is where the passes start from.
+ * Peaking is over when the last pass gained less than the limit and lost nothing: neither against the pass before nor
+ * against the best of all. The first reading is where the passes start from.
  */
 function peakState(levels: readonly number[], limitDb: number): CriterionState {
   const [before, last] = levels.slice(-2)
@@ -47,5 +50,6 @@ function peakState(levels: readonly number[], limitDb: number): CriterionState {
   if (before === undefined || last === undefined) return { kind: 'peak', valueDb: null, limitDb, met: null, passes }
   if (before <= 0 || last <= 0) return { kind: 'peak', valueDb: last > 0 ? Infinity : null, limitDb, met: false, passes }
   const valueDb = powerRatioToDb(last / before)
-  return { kind: 'peak', valueDb, limitDb, met: Math.abs(valueDb) < limitDb, passes }
+  const belowBestDb = powerRatioToDb(Math.max(...levels) / last)
+  return { kind: 'peak', valueDb, limitDb, met: valueDb < limitDb && belowBestDb <= SAME_DB, passes }
 }

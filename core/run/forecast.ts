@@ -1,5 +1,6 @@
 import { errorBound, type Accuracy } from '../quantity'
 import { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from '../rules'
+import { decidingRange } from './decidingRange'
 import type { Asked } from './judgeReading'
 
 /** What the connected instrument can decide about a wanted number, told before keying. */
@@ -24,25 +25,30 @@ export function forecast(question: Asked, accuracy: Accuracy): Forecast | null {
   const typical = window?.aim ?? sides.high ?? sides.low!
   const width = window && window.low !== null && window.high !== null ? window.high - window.low : Infinity
   return {
-    zone: acceptanceZone(sides, accuracy),
+    zone: acceptedBy(question, accuracy),
     resolves: errorBound(typical, accuracy) <= width / 3,
     neededOfReading: coarsestUseful(sides),
   }
 }
 
-/** The stricter bound of each side; legal ones are guarded. */
-export function zoneSides({ window, limit }: Asked): ZoneSides {
+/** Readings that pass the window by plain acceptance and the legal limit with its guard band. */
+function acceptedBy({ window, limit }: Asked, accuracy: Accuracy): Zone | null {
   const guarded = limit?.kind === 'legal'
-  const low = stricter(window?.low ?? null, limit?.low ?? null, Math.max)
-  const high = stricter(window?.high ?? null, limit?.high ?? null, Math.min)
+  const plain = acceptanceZone({ low: window?.low ?? null, high: window?.high ?? null, guardLow: false, guardHigh: false }, accuracy)
+  const lawful = acceptanceZone({ low: limit?.low ?? null, high: limit?.high ?? null, guardLow: guarded, guardHigh: guarded }, accuracy)
+  if (!plain || !lawful) return null
+  const both = decidingRange({ window: { ...plain, aim: null }, nominalHz: null, limit: limit ? { ...limit, ...lawful } : null })
+  return both.low !== null && both.high !== null && both.low > both.high ? null : both
+}
+
+/** The stricter bound of each side, and whether it is a legal one, which is guarded. */
+export function zoneSides(question: Asked): ZoneSides {
+  const { low, high } = decidingRange(question)
+  const { limit } = question
+  const guarded = limit?.kind === 'legal'
   return {
     low, high,
     guardLow: guarded && limit.low !== null && low === limit.low,
     guardHigh: guarded && limit.high !== null && high === limit.high,
   }
-}
-
-function stricter(a: number | null, b: number | null, pick: (...v: number[]) => number): number | null {
-  if (a === null) return b
-  return b === null ? a : pick(a, b)
 }

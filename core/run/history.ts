@@ -1,19 +1,8 @@
 import type { Reading } from '../quantity'
-import { GOES_STALE, adjusterOf, stepOf, topicOf, type AdjusterRole, type ModelSheet } from '../sheet'
+import { adjusterOf, stepOf, type ModelSheet } from '../sheet'
 import { answeredTurns, turnQuestion, type TurnQuestion } from './inferredTurns'
 import type { JobEvent, RowTaken } from './jobEvent'
-
-/** A turn of an adjuster, said by the technician or inferred from a reading that moved. */
-export interface Turn {
-  readonly designator: string
-  /** what it is called; null = the designator says all there is */
-  readonly name: string | null
-  readonly role: AdjusterRole
-  readonly order: number
-  readonly atMs: number
-  /** true = nobody said so: a reading moved by more than drift and noise explain */
-  readonly inferred: boolean
-}
+import { staleRule, type StaleRule, type Turn } from './staleBy'
 
 /** A reading in its row, with what has happened to it since. */
 export interface TakenReading {
@@ -45,6 +34,7 @@ export interface History {
 export function history(sheet: ModelSheet, events: readonly JobEvent[]): History {
   const struck = struckReasons(events)
   const answers = answeredTurns(events)
+  const rule = staleRule(sheet)
   const turns: Turn[] = []
   const questions: TurnQuestion[] = []
   /** steps in which it was said once that adjusters are turned: not asked again */
@@ -57,10 +47,10 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
     const answer = answers.get(row.id)
     const question = row.stepId === null ? null : turnQuestion(sheet, stepOf(sheet, row.stepId), row, (reading) => {
       const previous = last.get(placeOf(row, reading))
-      return previous && turnsAfter(previous, turns).length === 0 ? previous : null
+      return previous && turnsAfter(previous, turns, rule).length === 0 ? previous : null
     })
     // Half an order before the row: the turn came before the reading that shows it.
-    const before = { order: order - 0.5, atMs: row.atMs }
+    const before = { order: order - 0.5, atMs: row.atMs, stepId: row.stepId }
     if (answer) turns.push(...answer.map(d => turnOf(sheet, d, { ...before, inferred: false })))
     else if (question?.inferred) turns.push(...question.designators.map(d => turnOf(sheet, d, { ...before, inferred: true })))
     if (answer && answer.length > 0) settled.add(row.stepId ?? '')
@@ -74,11 +64,11 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
 
   events.forEach((event, order) => {
     const when = { order, atMs: event.atMs, inferred: false }
-    if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, when)))
-    if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, ...when })
+    if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, { ...when, stepId: event.stepId })))
+    if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, modes: null, isControl: false, stepId: null, ...when })
     if (event.kind === 'row-taken') takeRow(event, order)
   })
-  return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns) })) }
+  return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns, rule) })) }
 }
 
 type Unjudged = Omit<TakenReading, 'staleBy'>
@@ -87,19 +77,19 @@ function struckReasons(events: readonly JobEvent[]): Map<string, string> {
   return new Map(events.flatMap(e => e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : []))
 }
 
-function turnOf(sheet: ModelSheet, designator: string, when: Pick<Turn, 'order' | 'atMs' | 'inferred'>): Turn {
-  const { name, role } = adjusterOf(sheet, designator)
-  return { designator, name, role, ...when }
+function turnOf(sheet: ModelSheet, designator: string, when: Pick<Turn, 'order' | 'atMs' | 'inferred' | 'stepId'>): Turn {
+  const { name, role, kind, modes = null } = adjusterOf(sheet, designator)
+  return { designator, name, role, modes, isControl: kind === 'control', ...when }
 }
 
 const placeOf = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
 
-function turnsAfter(taken: Unjudged, turns: readonly Turn[]): Turn[] {
-  const topic = topicOf(taken.reading.quantity, taken.row.conditions)
+function turnsAfter({ reading, row, order }: Unjudged, turns: readonly Turn[], rule: StaleRule): Turn[] {
+  const place = { row, quantity: reading.quantity, order }
   const after: Turn[] = []
   // Turns are in order: those before the reading are not looked at.
-  for (let i = turns.length - 1; i >= 0 && turns[i]!.order > taken.order; i--) {
-    if (GOES_STALE[turns[i]!.role].topics.includes(topic)) after.push(turns[i]!)
+  for (let i = turns.length - 1; i >= 0 && turns[i]!.order > order; i--) {
+    if (rule.changes(turns[i]!, place)) after.push(turns[i]!)
   }
   return after.reverse()
 }

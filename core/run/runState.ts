@@ -1,6 +1,7 @@
 import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
-import { history, type History, type Turn } from './history'
+import { history, type History } from './history'
+import type { Turn } from './staleBy'
 import type { JobEvent, ItemSettled, NoteMade } from './jobEvent'
 import { standing } from './standing'
 import { stepState, type StepState } from './stepState'

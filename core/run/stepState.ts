@@ -3,7 +3,8 @@ import type { Judgement, RuleSet, Verdict } from '../rules'
 import type { MeasurePoint, ModelSheet, ReadingOf, Step, Want } from '../sheet'
 import { biasState, type BiasState } from './bias/biasState'
 import { criterionState, type CriterionState } from './criterion'
-import type { History, TakenReading, Turn } from './history'
+import type { History, TakenReading } from './history'
+import type { Turn } from './staleBy'
 import type { JobEvent, StepConfirmed } from './jobEvent'
 import { asked, judgeAsked, type Asked } from './judgeReading'
 
@@ -80,6 +81,12 @@ function takenSince(wants: readonly WantState[], order: number): number {
   return wants.filter(w => w.latest !== null && w.latest.order > order).length
 }
 
+/** A deciding step whose outcome makes work unnecessary: inside, or left alone since the meter cannot tell. */
+export function leavesAlone({ step, satisfied, status, confirmed }: StepState): boolean {
+  if (!satisfied) return false
+  return status === 'inside' || (step.decides && status === 'cannot-tell' && confirmed?.outcome === 'done')
+}
+
 /**
  * Done: confirmed, current, inside. As-is: accepted with a reason, as long as it is current and nothing was read since.
  * Skipped: only while the step that made it unnecessary is inside and current. A deciding step that found work to do
@@ -87,8 +94,9 @@ function takenSince(wants: readonly WantState[], order: number): number {
  */
 function isSatisfied(step: Step, status: StepStatus, measured: StepStatus, confirmed: StepConfirmed | null, skipSource: StepState | null, since: number): boolean {
   if (!confirmed) return false
-  if (status === 'skipped') return skipSource?.status === 'inside' && skipSource.satisfied
+  if (status === 'skipped') return skipSource !== null && leavesAlone(skipSource)
   if (measured === 'inside') return true
+  if (step.decides && confirmed.outcome === 'done' && measured === 'cannot-tell') return true
   if (step.decides && confirmed.outcome === 'as-is') return measured !== 'not-measured'
   return confirmed.outcome === 'as-is' && since === 0 && measured !== 'stale' && measured !== 'not-measured'
 }

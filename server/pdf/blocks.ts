@@ -1,8 +1,8 @@
 import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
 import type { ComparedCell } from '../../core/run'
-import { cellName, compareGauge, isJudged, shownCell } from '../../shared/words/compareGauge'
+import { cellName, compareGauge, isJudged, rangeWords, shownCell } from '../../shared/words/compareGauge'
 import { differenceWords } from '../../shared/words/runWords'
-import { statusWord, windowWords } from '../../shared/words/verdictWords'
+import { statusWord } from '../../shared/words/verdictWords'
 import { forkGaugeSvg } from './forkGaugeSvg'
 import { runs } from './fonts'
 
@@ -28,13 +28,12 @@ export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<
 }
 
 function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
-  const { asked } = c.before
   const svg = isJudged(c) ? forkGaugeSvg(compareGauge(c)) : null
   const differs = c.differences !== null && c.differences.length > 0
   return [
     words(c.point.title), words(cellName(c)), side(c, 'before', false), side(c, 'after', stale.has(c.point.id)),
     differs ? words(`not comparable: ${c.differences.map(differenceWords).join(', ')}`, { italics: false, fontSize: 7 }) : svg ? { svg, width: 128 } : '',
-    words(asked.window ? windowWords(asked.window.low, asked.window.high, c.want.quantity, asked.nominalHz) : ''),
+    words(rangeWords(c)),
   ]
 }
 

@@ -11,7 +11,7 @@ const range = (label: string) => closed({ low: number().label(label).min(0).requ
 const adjuster = closed({
   designator: named('Designator', 14), kind: string().label('Kind').oneOf(ADJUSTER_KINDS).required(), role: string().label('What it is in the circuit').oneOf(ADJUSTER_ROLES).required(), name: named('Name'),
   moves: words('Moves', 300), where: words('Where', 300), turn: words('Turn', 300), tool: words('Tool', 200), caution: orNothing('Caution'),
-  raisedBy: string().oneOf(['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down']).optional(), board: place(),
+  raisedBy: string().oneOf(['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down']).optional(), modes: array(mode()).max(8).optional(), board: place(),
 }).required()
 
 const CRITERIA = {

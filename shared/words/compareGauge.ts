@@ -1,6 +1,6 @@
 import { QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '../../core/quantity'
-import type { CellState, ComparedCell } from '../../core/run'
-import { showAsked } from './verdictWords'
+import { decidingRange, type CellState, type ComparedCell } from '../../core/run'
+import { showAsked, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
 
 /** Before and after of one cell as a fork gauge shows them, in the unit of the bench. */
@@ -9,8 +9,8 @@ export function compareGauge(c: ComparedCell): GaugeValues {
   const factor = asked.nominalHz === null ? QUANTITIES[c.want.quantity].perSi : 1
   const scale = (v: number | null | undefined) => v == null ? null : (v - (asked.nominalHz ?? 0)) * factor
   const u = c.after.latest?.reading.standardUncertainty
-  const high = [asked.window?.high, asked.limit?.high].filter(v => v != null).sort((a, b) => a! - b!)[0]
-  return { low: scale(asked.window?.low), high: scale(high), aim: scale(asked.window?.aim), asFound: scale(c.before.latest?.reading.value), now: scale(c.after.latest?.reading.value), bound: u == null ? null : standardToBound(u) * factor, signed: asked.nominalHz !== null }
+  const { low, high } = decidingRange(asked)
+  return { low: scale(low), high: scale(high), aim: scale(asked.window?.aim), asFound: scale(c.before.latest?.reading.value), now: scale(c.after.latest?.reading.value), bound: u == null ? null : standardToBound(u) * factor, signed: asked.nominalHz !== null }
 }
 
 /** Whether anything is asked of the cell. */
@@ -29,4 +29,10 @@ export function shownCell(cell: CellState) {
 export function gaugeDecimals(c: ComparedCell): number {
   const u = c.after.latest?.reading.standardUncertainty
   return u ? Math.min(3, justifiedDecimals(u * QUANTITIES[c.want.quantity].perSi)) : 2
+}
+
+/** What a cell is held against, window and limit taken together; empty = nothing is asked of it. */
+export function rangeWords({ after: { asked }, want }: ComparedCell): string {
+  const { low, high } = decidingRange(asked)
+  return low === null && high === null ? '' : windowWords(low, high, want.quantity, asked.nominalHz)
 }

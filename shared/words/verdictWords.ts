@@ -1,6 +1,7 @@
 import { showErrorHz, showMeasured, showPlain, type Measured, type Quantity } from '../../core/quantity'
-import type { Judgement, Verdict } from '../../core/rules'
+import type { Judgement, Reason, Verdict } from '../../core/rules'
 import type { Asked, Forecast, StepStatus } from '../../core/run'
+import { distanceWords } from './distanceWords'
 import { profilesAsGoodAs } from '../../core/instrument'
 
 /** Shape and word of a state; colour only repeats what the shape says. */
@@ -36,24 +37,34 @@ export function windowWords(low: number | null, high: number | null, quantity: Q
   return low !== null ? `at least ${showBound(low, quantity, nominalHz)}` : 'no target'
 }
 
-/** Why a verdict is what it is, with the numbers that were used. */
-export function reasonWords(judgement: Judgement, quantity: Quantity, asked: Asked): string[] {
+/** Why a verdict is what it is, with the numbers that were used; how far beyond, where it is. */
+export function reasonWords(judgement: Judgement, quantity: Quantity, asked: Asked, measured: Pick<Measured, 'value'>): string[] {
+  const far = (reason: Reason) => {
+    const beyond = reason.verdict === 'above' ? reason.high : reason.low
+    return beyond === null ? '' : ` by ${distanceWords(measured.value, beyond, quantity, asked.nominalHz)}`
+  }
   return judgement.reasons.map((reason) => {
     const range = windowWords(reason.low, reason.high, quantity, asked.nominalHz)
     switch (reason.rule) {
-      case 'target': return reason.verdict === 'inside' ? `inside the target, ${range}` : `${reason.verdict} the target, ${range}`
-      case 'limit': return limitWords(reason.verdict!, reason.limitId!, range, asked)
+      case 'target': return targetWords(reason.verdict!, far(reason), range)
+      case 'limit': return limitWords(reason.verdict!, far(reason), reason.limitId!, range, asked)
       case 'resolution': return 'this meter cannot resolve the tolerance'
-      case 'uncertainty-unknown': return 'no instrument named, so nobody knows how far off the reading can be'
+      case 'uncertainty-unknown': return 'no instrument named: uncertainty unknown'
     }
   })
 }
 
-function limitWords(verdict: Verdict, id: string, range: string, asked: Asked): string {
+function targetWords(verdict: Verdict, far: string, range: string): string {
+  if (verdict === 'inside') return `inside the target, ${range}`
+  if (verdict === 'cannot-tell') return `the bound that was read does not decide the target, ${range}`
+  return `${verdict} the target${far}, ${range}`
+}
+
+function limitWords(verdict: Verdict, far: string, id: string, range: string, asked: Asked): string {
   const what = asked.limit?.kind === 'workshop' ? 'the workshop limit' : 'the legal limit'
-  if (verdict === 'inside') return `surely within ${what} ${id}, ${range}`
+  if (verdict === 'inside') return `within ${what} ${id}, ${range}, uncertainty included`
   if (verdict === 'cannot-tell') return `the reading with its uncertainty straddles ${what} ${id}, ${range}`
-  return `${verdict} ${what} ${id}, ${range}`
+  return `${verdict} ${what} ${id}${far}, ${range}`
 }
 
 /** What the connected instrument can decide, before keying; null when there is nothing to warn of. */

@@ -1,14 +1,17 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import type { Confirming } from '../../logic/alignView'
 
-defineProps<{ confirming: Confirming, listening: boolean, holding: boolean }>()
-const emit = defineEmits<{ take: [], type: [], confirm: [], listen: [], hold: [], note: [], strike: [], back: [], next: [] }>()
+const props = defineProps<{ confirming: Confirming, listening: boolean, holding: boolean }>()
+const emit = defineEmits<{ take: [], type: [], confirm: [], work: [], listen: [], hold: [], note: [], strike: [], back: [], next: [] }>()
+const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirming.kind))
 </script>
 
 <template>
   <div class="acts">
     <v-btn class="take" variant="flat" color="on-background" size="large" @click="emit('take')">Take reading <kbd>Space</kbd></v-btn>
-    <v-btn class="confirm" :variant="confirming.kind === 'done' || confirming.kind === 'decide' ? 'flat' : 'outlined'" :color="confirming.kind === 'done' || confirming.kind === 'decide' ? 'primary' : undefined" size="large" @click="emit('confirm')">{{ confirming.label }} <kbd>Enter</kbd></v-btn>
+    <v-btn class="confirm" :variant="isMain ? 'flat' : 'outlined'" :color="isMain ? 'primary' : undefined" size="large" @click="emit('confirm')">{{ confirming.label }} <kbd>Enter</kbd></v-btn>
+    <v-btn v-if="confirming.kind === 'leave'" size="large" @click="emit('work')">Work on the coils</v-btn>
     <div class="space" />
     <v-btn size="large" @click="emit('back')">Back <kbd>[</kbd></v-btn>
     <v-btn size="large" @click="emit('next')">Next <kbd>]</kbd></v-btn>

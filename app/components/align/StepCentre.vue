@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { QUANTITIES, standardToBound, justifiedDecimals } from '../../../core/quantity'
-import { forecast, judgeAsked, type StepState, type WantState } from '../../../core/run'
+import { decidingRange, forecast, judgeAsked, type StepState, type WantState } from '../../../core/run'
 import type { Accuracy } from '../../../core/quantity'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import { criterionWords } from '../../../shared/words/runWords'
@@ -33,11 +33,10 @@ const current = computed(() => props.live?.freshness === 'live' && props.live.en
 const judgement = computed(() => current.value && props.readable ? judgeAsked(current.value, props.want.asked) : null)
 const expected = computed(() => props.accuracy ? forecast(props.want.asked, props.accuracy) : null)
 const warning = computed(() => expected.value ? forecastWords(expected.value, quantity.value) : null)
-const limitHigh = computed(() => [props.want.asked.window?.high, props.want.asked.limit?.high].filter(v => v != null).sort((a, b) => a! - b!)[0] ?? null)
-const low = computed(() => props.want.asked.window?.low ?? null)
+const range = computed(() => decidingRange(props.want.asked))
 const decimals = computed(() => nominal.value !== null ? 0 : Math.min(3, current.value?.standardUncertainty ? justifiedDecimals(current.value.standardUncertainty * perSi.value) : 2))
 const gauge = computed(() => ({
-  low: toShown(low.value), high: toShown(limitHigh.value), aim: toShown(props.want.asked.window?.aim ?? null), asFound: toShown(props.asFound),
+  low: toShown(range.value.low), high: toShown(range.value.high), aim: toShown(props.want.asked.window?.aim ?? null), asFound: toShown(props.asFound),
   now: current.value ? toShown(current.value.value) : null, bound: current.value?.standardUncertainty != null ? standardToBound(current.value.standardUncertainty) * perSi.value : null, signed: nominal.value !== null,
 }))
 const unit = computed(() => nominal.value === null ? QUANTITIES[quantity.value].shownUnit : 'Hz')
@@ -56,10 +55,10 @@ const direction = computed(() => {
     <div class="verdict" data-testid="verdict">
       <template v-if="judgement && (want.asked.window || want.asked.limit)">
         <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
-        <span>{{ direction || reasonWords(judgement, quantity, want.asked).at(-1) }}</span>
+        <span>{{ direction || reasonWords(judgement, quantity, want.asked, current!).at(-1) }}</span>
       </template>
       <span v-else-if="current && !readable">not keyed: nothing to judge</span>
-      <span v-else-if="want.asked.window">target {{ windowWords(want.asked.window.low, want.asked.window.high, quantity, nominal) }}</span>
+      <span v-else-if="range.low !== null || range.high !== null">target {{ windowWords(range.low, range.high, quantity, nominal) }}</span>
       <span v-else-if="state.step.criterion?.kind === 'peak'">for a maximum; nothing is judged on the way</span>
       <span v-else-if="want.want.target">its target is the reading of another step, not taken yet</span>
     </div>

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { QUANTITIES } from '../../../core/quantity'
 import type { ComparedCell } from '../../../core/run'
-import { cellName, compareGauge, gaugeDecimals, isJudged, shownCell } from '../../../shared/words/compareGauge'
+import { cellName, compareGauge, gaugeDecimals, isJudged, rangeWords, shownCell } from '../../../shared/words/compareGauge'
 import { differenceWords } from '../../../shared/words/runWords'
-import { statusWord, windowWords } from '../../../shared/words/verdictWords'
+import { statusWord } from '../../../shared/words/verdictWords'
 import ForkGauge from '../gauge/ForkGauge.vue'
 import StateMark from '../gauge/StateMark.vue'
 
@@ -26,7 +26,7 @@ defineProps<{ cells: readonly ComparedCell[], stale: ReadonlySet<string> }>()
         </td>
         <td><ForkGauge v-if="isJudged(c) && (c.before.latest || c.after.latest)" compact :values="compareGauge(c)" :unit="QUANTITIES[c.want.quantity].shownUnit" :decimals="gaugeDecimals(c)" :mark="c.after.judgement?.verdict ?? null" />
           <span v-if="c.differences && c.differences.length > 0" class="quiet differ">not comparable: {{ c.differences.map(differenceWords).join(', ') }}</span></td>
-        <td class="quiet fig">{{ c.before.asked.window ? windowWords(c.before.asked.window.low, c.before.asked.window.high, c.want.quantity, c.before.asked.nominalHz) : '' }}</td>
+        <td class="quiet fig">{{ rangeWords(c) }}</td>
       </tr>
     </tbody>
   </table>

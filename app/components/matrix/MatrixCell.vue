@@ -9,7 +9,7 @@ const props = defineProps<{ cell: CellState, stale: boolean, active: boolean }>(
 const emit = defineEmits<{ strike: [readingId: string] }>()
 const reading = computed(() => props.cell.latest?.reading ?? null)
 const shown = computed(() => reading.value ? showAsked(reading.value, props.cell.want.quantity, props.cell.asked.nominalHz) : null)
-const why = computed(() => props.cell.judgement ? reasonWords(props.cell.judgement, props.cell.want.quantity, props.cell.asked) : [])
+const why = computed(() => props.cell.judgement ? reasonWords(props.cell.judgement, props.cell.want.quantity, props.cell.asked, props.cell.latest!.reading) : [])
 const judged = computed(() => props.cell.asked.window !== null || props.cell.asked.limit !== null)
 const label = computed(() => props.cell.asked.nominalHz === null ? quantityInfo(props.cell.want.quantity).label : 'Frequency error')
 </script>

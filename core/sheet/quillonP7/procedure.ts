@@ -2,7 +2,7 @@ import { channelName } from '../../rules'
 import { point, want, within } from '../build'
 import type { Step } from '../modelSheet'
 import { DUMMY_LOAD, NEVER_KEY_GENERATOR, STEP, UNKEYED_STEP } from '../stepBase'
-import { BANDS, BIASED, FREQUENCY, NO_DRIVE, OUTPUT, POWER_NUMBERS, REFERENCE, RISE, SENSITIVITY, TWENTY, cw, usb } from './targets'
+import { BANDS, FREQUENCY, NO_DRIVE, OUTPUT, POWER_NUMBERS, REFERENCE, RISE, RISE_CW, SENSITIVITY, TWENTY, cw, usb } from './targets'
 
 /** A small final on a small sink: short bursts (general trade knowledge). */
 const BURST_S = 8
@@ -18,7 +18,9 @@ export const QUILLON_P7_PROCEDURE: readonly Step[] = [
   { ...keyed, id: 'A9.3', title: 'PA bias, USB', needs: ['A9.0'], adjusters: ['BIAS'], bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null }, cautions: [DUMMY_LOAD, 'Wrong bias overheats the final: no power step before this is right.'],
     instruction: 'USB, key with the key input, no drive: note the current at bias 0, then raise the number until it is 500 mA more.', why: 'The step is what counts: every device has a threshold of its own.', 
     points: [point('zero', 'Current at bias 0', usb.keyed(TWENTY, { setting: NO_DRIVE, also: 'bias number 0' }), [want('supplyA', null, false)]), point('idle', 'Current, USB, no drive', usb.keyed(TWENTY, { setting: NO_DRIVE }), [want('supplyA', RISE)])] },
-  { ...keyed, id: 'A9.4', title: 'PA bias, CW', needs: ['A9.3'], adjusters: ['BIAS-CW'], cautions: [DUMMY_LOAD], bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null }, instruction: 'The same number in CW.', why: 'Each mode keeps its own.', points: [point('idle', 'Current, CW, no drive', cw.keyed(TWENTY, { setting: NO_DRIVE }), [want('supplyA', BIASED)])] },
+  { ...keyed, id: 'A9.4', title: 'PA bias, CW', needs: ['A9.3'], adjusters: ['BIAS-CW'], cautions: [DUMMY_LOAD], bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null }, 
+    instruction: 'CW, key with the key input, no drive: note the current at bias 0, then raise the number until it is 500 mA more.', why: 'Each mode keeps its own.',
+    points: [point('zero', 'Current at bias 0, CW', cw.keyed(TWENTY, { setting: NO_DRIVE, also: 'bias number 0' }), [want('supplyA', null, false)]), point('idle', 'Current, CW, no drive', cw.keyed(TWENTY, { setting: NO_DRIVE }), [want('supplyA', RISE_CW)])] },
   { ...keyed, id: 'A9.5', title: 'Power per band', needs: ['A9.4'], adjusters: [...POWER_NUMBERS], cautions: [DUMMY_LOAD, LOST], instruction: 'Tune button on each band: its number to 5 W.', why: 'Gain falls towards 10 m: one number does not fit all bands.',
     points: BANDS.map(band => point(`band-${band}`, channelName('hf-five', band), cw.keyed(band), [want('powerW', OUTPUT)])) },
   { ...keyed, id: 'A9.6', title: 'Saved: power cycle, again', needs: ['A9.5'], cautions: [DUMMY_LOAD, LOST], actions: [{ kind: 'hold', words: 'Hold the menu key until the set says that it is saved.', holdS: 2 }, { kind: 'power-cycle', words: 'Off, wait, on.', reread: ['BIAS', 'P20'] }], instruction: 'Hold to save, switch off and on, measure 20 m again.', why: 'A value that was not kept comes back at its old one.', points: [point('again', '20 m after the power cycle', cw.keyed(TWENTY), [want('powerW', OUTPUT)])] },

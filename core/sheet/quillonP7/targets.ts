@@ -15,6 +15,8 @@ export const OUTPUT = within(4.5, 5.2, 5)
 export const BIASED = within(0.82, 0.88, 0.85)
 /** Rise of the supply current over that at bias nought (A9.3). */
 export const RISE = { kind: 'above-reading', stepId: 'A9.3', pointId: 'zero', quantity: 'supplyA', low: 0.47, high: 0.53, aim: 0.5 } as const
+/** The same on CW: each mode keeps its own number, and its own start (A9.4). */
+export const RISE_CW = { ...RISE, stepId: 'A9.4' } as const
 export const SENSITIVITY = within(null, 0.3e-6)
 export const S9_V = 50e-6
 export const S9 = within(8, 10, 9)

@@ -1,3 +1,5 @@
+import type { Mode } from '../../rules'
+
 /** What an adjuster is in the circuit; decides what goes stale when it is turned. */
 export const ADJUSTER_ROLES = [
   'reference', 'tx-crystal', 'rx-crystal', 'vco-coil', 'coil', 'carrier-preset', 'modulation-preset',
@@ -22,6 +24,8 @@ export interface Adjuster {
   readonly caution: string | null
   /** which way raises what it acts on, when that is known for certain; the advice of the run turns by it */
   readonly raisedBy?: 'clockwise' | 'anticlockwise' | 'inwards' | 'outwards' | 'up' | 'down'
+  /** modes that it acts on, where each has its own; no value = all */
+  readonly modes?: readonly Mode[]
   readonly board: BoardPlace
 }
 

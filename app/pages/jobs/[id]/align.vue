@@ -126,7 +126,7 @@ useBenchKeys({
       <OtherRuns :others="others" />
       <div class="foot">
         <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}<button v-if="state.confirmed && !said" type="button" class="link" @click="dialog = 'reopen'">Reopen this step</button></p>
-        <StepActions :confirming="confirm.what.value" :listening="hearing.on.value" :holding="hold !== null" @take="takeNow()" @type="type('')" @confirm="confirm.confirm" @listen="hearing.toggle" @hold="toggleHold" @note="dialog = 'note'" @strike="dialog = 'strike'" @back="move(-1)" @next="move(1)">
+        <StepActions :confirming="confirm.what.value" :listening="hearing.on.value" :holding="hold !== null" @take="takeNow()" @type="type('')" @confirm="confirm.confirm" @work="confirm.work" @listen="hearing.toggle" @hold="toggleHold" @note="dialog = 'note'" @strike="dialog = 'strike'" @back="move(-1)" @next="move(1)">
           <MoreMenu :volume="hearing.volume.value" :every-s="hearing.everyS.value" :has-voice="hearing.hasVoice.value" :alarm="alarm.on.value" :following="following" :oscillators="job.sheet!.scheme !== undefined && byEar" :ear="ear" :can-beat="byEar" @volume="v => (hearing.volume.value = v)" @every="s => (hearing.everyS.value = s)" @alarm="alarm.toggle" @follow="toggleFollow" @beat="ear = !ear" @open="what => (dialog = what)" />
         </StepActions>
       </div>

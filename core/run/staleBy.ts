@@ -1,0 +1,70 @@
+import { GOES_STALE, topicOf, type AdjusterRole, type ModelSheet } from '../sheet'
+import type { Mode } from '../rules'
+import type { Quantity } from '../quantity'
+import type { RowTaken } from './jobEvent'
+
+/** A turn of an adjuster, said by the technician or inferred from a reading that moved. */
+export interface Turn {
+  readonly designator: string
+  /** what it is called; null = the designator says all there is */
+  readonly name: string | null
+  readonly role: AdjusterRole
+  /** modes that it acts on; null = all */
+  readonly modes: readonly Mode[] | null
+  /** a control of the front panel: part of how a row is taken */
+  readonly isControl: boolean
+  /** step in which it was turned; null = outside the alignment */
+  readonly stepId: string | null
+  readonly order: number
+  readonly atMs: number
+  /** true = nobody said so: a reading moved by more than drift and noise explain */
+  readonly inferred: boolean
+}
+
+/** Where and of what a reading is. */
+export interface ReadingPlace { readonly row: RowTaken, readonly quantity: Quantity, readonly order: number }
+
+/** Which turns make a reading stale, by a sheet. */
+export interface StaleRule { readonly changes: (turn: Turn, reading: ReadingPlace) => boolean }
+
+/**
+ * The rule of a sheet: a reading is stale by what changes what it measured, and by nothing else.
+ *
+ * An adjuster that acts on some modes leaves the readings of the others. A reference reading (the current at bias zero)
+ * is not changed by the adjuster that is set from it. Controls of the front panel that a later step prescribes are how
+ * that step is done: they do not undo the steps that it stands on.
+ */
+export function staleRule(sheet: ModelSheet): StaleRule {
+  const references = referenceAdjusters(sheet)
+  const standsOn = dependencies(sheet)
+  return {
+    changes(turn, { row, quantity, order }) {
+      if (turn.order <= order) return false
+      if (!GOES_STALE[turn.role].topics.includes(topicOf(quantity, row.conditions))) return false
+      if (turn.modes && !turn.modes.includes(row.conditions.mode)) return false
+      if (references.get(`${row.stepId} ${row.pointId} ${quantity}`)?.has(turn.designator)) return false
+      const prescribed = turn.isControl && turn.stepId !== null && row.stepId !== null && standsOn.get(turn.stepId)?.has(row.stepId)
+      return !prescribed
+    },
+  }
+}
+
+/** Readings that another target is told from, with the adjusters that are set by that target. */
+function referenceAdjusters(sheet: ModelSheet): Map<string, Set<string>> {
+  const found = new Map<string, Set<string>>()
+  for (const step of sheet.procedure) {
+    for (const { target } of step.points.flatMap(p => p.wants)) {
+      if (target?.kind !== 'above-reading') continue
+      const key = `${target.stepId} ${target.pointId} ${target.quantity}`
+      found.set(key, new Set([...found.get(key) ?? [], ...step.adjusters]))
+    }
+  }
+  return found
+}
+
+/** Every step that a step stands on, directly or through others. */
+function dependencies(sheet: ModelSheet): Map<string, Set<string>> {
+  const all = new Map<string, Set<string>>()
+  for (const step of sheet.procedure) all.set(step.id, new Set(step.needs.flatMap(n => [n, ...all.get(n) ?? []])))
+  return all
+}
