@@ -1,4 +1,5 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
+import { MODES, type Mode } from '../core/rules'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '../core/claims'
 import type { SchoolChoices } from '../core/sheet'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -23,6 +24,8 @@ const claim = object({
     return ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} cannot be` })
   }),
   meter: string().trim().label('Owner\u2019s meter').max(100).defined(),
+  mode: string<Mode>().oneOf([...MODES, null]).nullable().optional(),
+  channel: number().integer().min(1).max(400).nullable().optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 /** Intake of a job. The same schema checks the form and the request. */

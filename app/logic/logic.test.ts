@@ -8,7 +8,6 @@ import { asFoundFor, balanceCoils, confirming, connectedAccuracy, earPlace, open
 import { bandCharts } from '../../shared/words/bandChart'
 import { failureOf } from './failureWords'
 import { findJobs } from './findJobs'
-import { compliance, workDone } from '../../shared/words/handoverWords'
 import { nextWords, stepLine } from '../../shared/words/runWords'
 import { BARE_SETUP } from '../../core/instrument'
 import { BARE_INSTRUMENT } from '../../shared/instrument'
@@ -121,19 +120,6 @@ describe('handover', () => {
     rowTaken('as-left', null, `low-${c}`, { powerW: 0.37, supplyA: 0.5 }, { channel: c, lowPower: true }),
     rowTaken('as-left', null, `tone-${c}`, { deviationPositiveHz: 2400, deviationNegativeHz: 2400 }, { channel: c, toneHz: 1000 }),
   ])
-  const none = new Set<string>()
-  it('says in plain words whether the set complies, and never from nothing', () => {
-    expect(compliance(compared(asLeft(3.8)), RULES, none)).toMatchObject({ kind: 'inside' })
-    expect(compliance(compared(asLeft(4.5)), RULES, none)).toMatchObject({ kind: 'outside', words: expect.stringContaining('does NOT comply') })
-    expect(compliance(compared(asLeft(3.95)), RULES, none).kind).toBe('unproven')
-    expect(compliance(compared([]), RULES, none).kind).toBe('unproven')
-    expect(compliance(compared(asLeft(3.8)), RULES, new Set(['low-20'])).kind).toBe('unproven')
-    expect(compliance(compared(asLeft(3.8)), ruleSet('R-SHOP'), none).kind).toBe('unproven')
-  })
-  it('says what was done', () => {
-    expect(workDone(run([]))).toEqual(['Nothing was adjusted'])
-    expect(workDone(run([...goodRun(), turned('RV3')]))[0]).toBe('Adjusted: RV3 (meter preset)')
-  })
   it('draws the band before and after', () => {
     const [power, frequency] = bandCharts(compared(asLeft(3.8)), OSMUND_27F)
     expect(power!.after).toMatchObject({ channels: [1, 20, 40], values: [3.8, 3.8, 3.8] })

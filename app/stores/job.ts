@@ -48,7 +48,7 @@ export const useJobStore = defineStore('job', () => {
   const compared = computed(() => state.value?.compared ?? [])
   const reminders = computed(() => state.value?.reminders ?? [])
   const items = computed(() => state.value?.items ?? [])
-  const claims = computed(() => (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value)))
+  const claims = computed(() => (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value, state.value?.claimContext)))
   const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
   const keptChallenges = computed(() => events.value.filter(e => e.kind === 'challenge-kept'))
   const done = computed(() => state.value?.done ?? null)

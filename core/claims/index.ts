@@ -1,2 +1,2 @@
 export { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type Claim, type ClaimKind, type ClaimQuantity, type ClaimQuantityInfo } from './claim'
-export { settleClaim, type ClaimOutcome, type SettledClaim } from './settleClaim'
+export { settleClaim, type ClaimContext, type ClaimOutcome, type SettledClaim } from './settleClaim'

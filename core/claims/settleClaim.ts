@@ -1,6 +1,9 @@
 import { powerRatioToDb, standardToBound } from '../quantity'
 import type { CellState, RowState } from '../run'
+import type { Verdict } from '../rules'
+import type { ModelSheet } from '../sheet'
 import type { Claim } from './claim'
+import { SPEAKS_TO } from './speaksTo'
 
 /** "About" is taken as within this of what was said (general trade knowledge: a default). */
 const ABOUT_RATIO = 0.25
@@ -21,19 +24,30 @@ export interface SettledClaim {
   readonly meterFactor: { readonly ratio: number, readonly differenceDb: number, readonly meterSuspect: boolean } | null
 }
 
+/** What is known of the set beside its rows. */
+export interface ClaimContext {
+  /** controls and mode that the sheet judges the set by: where a claim does not say, these rows speak */
+  readonly main: ModelSheet['main'] | null
+  /** a reading that is implausible and not confirmed settles nothing */
+  readonly isDoubtful: (readingId: string) => boolean
+}
+const NO_CONTEXT: ClaimContext = { main: null, isDoubtful: () => false }
+
 /**
  * Settles a claim by the as-found readings.
  *
- * A claim is confirmed when the reading with its bound lies wholly where the claim says, refuted when wholly outside,
- * undecided when the bound straddles or nobody knows it. Of several channels the middle one counts.
+ * Only a row of the claim's quantity, mode, channel and controls speaks to it. A claim is confirmed when the reading
+ * with its bound lies wholly where the claim says, refuted when wholly outside, undecided when the bound straddles or
+ * nobody knows it. Of several channels the middle one counts.
  * @param claim value in SI
  * @param asFound the as-found matrix
  */
-export function settleClaim(claim: Claim, asFound: readonly RowState[]): SettledClaim {
+export function settleClaim(claim: Claim, asFound: readonly RowState[], context: ClaimContext = NO_CONTEXT): SettledClaim {
   const allowed = allowedBy(claim)
-  const measured = evidence(claim, asFound)
-  if (!measured) return { claim, outcome: 'not-measured', measured: null, allowed, meterFactor: null }
-  return { claim, outcome: outcome(measured.value, measured.bound, allowed), measured, allowed, meterFactor: meterFactor(claim, measured.value) }
+  const found = evidence(claim, asFound, context)
+  if (!found) return { claim, outcome: 'not-measured', measured: null, allowed, meterFactor: null }
+  const measured = { value: found.value, bound: found.bound, rowTitle: found.rowTitle }
+  return { claim, outcome: outcome(found, allowed), measured, allowed, meterFactor: meterFactor(claim, found) }
 }
 
 function allowedBy({ kind, value }: Claim): SettledClaim['allowed'] {
@@ -43,50 +57,62 @@ function allowedBy({ kind, value }: Claim): SettledClaim['allowed'] {
   return { low: value - half, high: value + half }
 }
 
-function outcome(value: number, bound: number | null, { low, high }: SettledClaim['allowed']): ClaimOutcome {
+/** A reading that was taken as a bound is open on one side. */
+function outcome({ value, bound, isAtLeast, isAtMost }: Evidence, { low, high }: SettledClaim['allowed']): ClaimOutcome {
   if (bound === null) return 'cannot-tell'
-  const surelyIn = (low === null || value - bound >= low) && (high === null || value + bound <= high)
-  const surelyOut = (low !== null && value + bound < low) || (high !== null && value - bound > high)
+  const [from, to] = [isAtMost ? -Infinity : value - bound, isAtLeast ? Infinity : value + bound]
+  const surelyIn = (low === null || from >= low) && (high === null || to <= high)
+  const surelyOut = (low !== null && to < low) || (high !== null && from > high)
   return surelyIn ? 'confirmed' : surelyOut ? 'refuted' : 'cannot-tell'
 }
 
-/** Only a reading ("about") can calibrate the owner's meter; a limit ("under") cannot. */
-function meterFactor(claim: Claim, benchW: number): SettledClaim['meterFactor'] {
-  const isPower = claim.quantity === 'powerW' || claim.quantity === 'lowPowerW'
-  if (!isPower || claim.kind !== 'about' || claim.meter === '' || !(claim.value > 0) || !(benchW > 0)) return null
+/**
+ * Only a reading ("about") can calibrate the owner's meter; a limit ("under") cannot. The meter is suspected only where
+ * the set itself is right.
+ */
+function meterFactor(claim: Claim, { value: benchW, verdict, isAtLeast, isAtMost }: Evidence): SettledClaim['meterFactor'] {
+  const isPower = claim.quantity === 'powerW' || claim.quantity === 'lowPowerW' || claim.quantity === 'pepW'
+  if (!isPower || claim.kind !== 'about' || claim.meter === '' || !(claim.value > 0) || !(benchW > 0) || isAtLeast || isAtMost) return null
   const ratio = benchW / claim.value
   const differenceDb = powerRatioToDb(ratio)
-  return { ratio, differenceDb, meterSuspect: Math.abs(differenceDb) > METER_DIFFERENCE_DB }
+  return { ratio, differenceDb, meterSuspect: verdict === 'inside' && Math.abs(differenceDb) > METER_DIFFERENCE_DB }
 }
 
-function evidence(claim: Claim, asFound: readonly RowState[]): SettledClaim['measured'] {
-  const found = asFound.flatMap(row => row.cells.flatMap((cell) => {
-    const value = valueFor(claim, row, cell)
-    return value === null ? [] : [{ channel: row.point.state.channel ?? 0, value, bound: boundOf(cell), rowTitle: row.point.title }]
-  })).sort((a, b) => a.channel - b.channel)
-  const middle = found[Math.floor((found.length - 1) / 2)]
-  return middle ? { value: middle.value, bound: middle.bound, rowTitle: middle.rowTitle } : null
+interface Evidence {
+  readonly row: RowState
+  readonly value: number
+  readonly bound: number | null
+  readonly rowTitle: string
+  readonly verdict: Verdict | null
+  readonly isAtLeast: boolean
+  readonly isAtMost: boolean
 }
 
-function boundOf(cell: CellState): number | null {
-  const u = cell.latest!.reading.standardUncertainty
-  return u === null ? null : standardToBound(u)
+function evidence(claim: Claim, asFound: readonly RowState[], { main, isDoubtful }: ClaimContext): Evidence | null {
+  const all = asFound.flatMap(row => row.cells.flatMap((cell): Evidence[] => {
+    const value = cell.latest && !isDoubtful(cell.latest.reading.id) ? SPEAKS_TO[claim.quantity](row.point.state, cell, cell.latest.reading) : null
+    return value === null ? [] : [evidenceOf(row, cell, value)]
+  }))
+  const said = all.filter(({ row: { point: { state } } }) => (claim.mode ?? state.mode) === state.mode && (claim.channel ?? state.channel) === state.channel)
+  const byMode = claim.mode || !main ? said : preferred(said, e => e.row.point.state.mode === main.mode)
+  const byControls = preferred(preferred(byMode, e => /as the owner had it/.test(e.row.point.state.setting)), e => e.row.point.state.setting === (main?.setting ?? ''))
+  // Rows under different controls say different things: which of them the owner spoke of is not known.
+  if (new Set(byControls.map(e => `${e.row.point.state.mode} ${e.row.point.state.setting}`)).size > 1) return null
+  const rows = byControls.toSorted((a, b) => (a.row.point.state.channel ?? 0) - (b.row.point.state.channel ?? 0))
+  return rows[Math.floor((rows.length - 1) / 2)] ?? null
 }
 
-/** The value that speaks to the claim, or null when this cell does not. */
-function valueFor(claim: Claim, row: RowState, cell: CellState): number | null {
-  const { latest } = cell
-  if (!latest) return null
-  const { lowPower, keyed, toneHz, mode } = row.point.state
-  // With a tone the mean power of AM holds the sidebands too: it says nothing about the carrier.
-  const isCarrier = keyed && (mode === 'FM' || toneHz === null)
-  const { value, quantity } = latest.reading
-  switch (claim.quantity) {
-    case 'powerW': return quantity === 'powerW' && isCarrier && !lowPower ? value : null
-    case 'lowPowerW': return quantity === 'powerW' && isCarrier && lowPower ? value : null
-    case 'frequencyErrorHz': return quantity === 'carrierHz' && cell.asked.nominalHz !== null ? value - cell.asked.nominalHz : null
-    case 'deviationHz': return quantity === 'deviationPositiveHz' ? value : null
-    case 'depthRatio': return quantity === 'depthNegativeRatio' ? value : null
-    case 'sensitivityV': return quantity === 'sensitivityV' || quantity === 'audibleV' ? value : null
+/** Those that fit, or all where none does. */
+function preferred<T>(list: readonly T[], fits: (item: T) => boolean): readonly T[] {
+  const some = list.filter(fits)
+  return some.length > 0 ? some : list
+}
+
+function evidenceOf(row: RowState, cell: CellState, value: number): Evidence {
+  const { standardUncertainty, bound } = cell.latest!.reading
+  const isAsked = cell.asked.window !== null || cell.asked.limit !== null
+  return {
+    row, value, rowTitle: row.point.title, bound: standardUncertainty === null ? null : standardToBound(standardUncertainty),
+    verdict: isAsked ? cell.judgement?.verdict ?? null : null, isAtLeast: bound === 'at-least', isAtMost: bound === 'at-most',
   }
 }

@@ -47,7 +47,7 @@ export interface JobRecord {
 
 /** Everything that is known of a job, judged by the sheet and the rules given. Time is passed in. */
 export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
-  const { run, asFound, compared, items } = jobState(sheet, rules, events)
+  const { run, asFound, compared, items, claimContext } = jobState(sheet, rules, events)
   const keyed = keyDownTotals(events)
   return {
     format: JOB_RECORD_FORMAT, version: JOB_RECORD_VERSION, exportedAtMs, job,
@@ -58,7 +58,7 @@ export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, e
       before: recorded(c.before), after: recorded(c.after),
       comparable: c.differences === null ? null : c.differences.length === 0, differences: (c.differences ?? []).map(d => d.kind),
     })),
-    claims: job.claims.map(c => settleClaim(c, asFound)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
+    claims: job.claims.map(c => settleClaim(c, asFound, claimContext)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
     steps: run.steps.map(s => ({ id: s.step.id, title: s.step.title, status: s.status, satisfied: s.satisfied, outcome: s.confirmed?.outcome ?? null, reason: s.confirmed?.reason || null })),
     openItems: items,
     keyDown: { totalS: keyed.totalS, bySteps: [...keyed.byStep].map(([stepId, lengthS]) => ({ stepId, lengthS })) },

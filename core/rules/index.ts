@@ -4,6 +4,7 @@ export { CHANNEL_PLANS, FORTY_GAPS_HZ, SIX_BANDS, bandChannel, channelHz, channe
 export { MODES, type Mode } from './mode'
 export { RULE_SETS, ruleSet } from './ruleSets'
 export { limitFor, type ResolvedLimit, type RuleConditions, type RuleLimit, type RuleSet } from './ruleSet'
+export { absoluteLevel, absoluteLimits, type AbsoluteLevel, type AbsoluteLimit } from './absoluteLimits'
 export { ADJACENT_MOST_W, emissionMask, type EmissionMaskPart } from './masks'
 // What a reading means
 export { judge, type Judgement, type Reason, type Verdict, type Window } from './judge'

@@ -1,3 +1,4 @@
+import { quantityInfo } from '../quantity'
 import type { ModelSheet } from '../sheet'
 import type { RowState } from './matrixState'
 import { missingNeeds, type RunState } from './runState'
@@ -6,7 +7,7 @@ import { missingNeeds, type RunState } from './runState'
 export interface OpenItem {
   readonly id: string
   readonly title: string
-  readonly kind: 'owed' | 'step-open' | 'accepted-as-is' | 'skipped' | 'as-found-missing' | 'as-left-missing' | 'as-left-stale' | 'as-left-outside' | 'question' | 'wait' | 'ask-owner' | 'reminder' | 'after-final' | 'soak'
+  readonly kind: 'owed' | 'step-open' | 'accepted-as-is' | 'skipped' | 'as-found-missing' | 'as-left-missing' | 'as-left-stale' | 'as-left-outside' | 'as-left-doubtful' | 'question' | 'wait' | 'ask-owner' | 'reminder' | 'after-final' | 'soak'
   readonly detail: string
   /** words with which it was settled, or null while it is open */
   readonly settled: string | null
@@ -21,7 +22,7 @@ export function openItems(sheet: ModelSheet, run: RunState, asFound: readonly Ro
   const items: Omit<OpenItem, 'settled'>[] = [
     ...sheet.owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
     ...run.steps.flatMap(s => stepItems(s, run)),
-    ...asFound.filter(r => !r.complete).map(r => ({ id: `as-found:${r.point.id}`, title: r.point.title, kind: 'as-found-missing' as const, detail: 'not measured before work began' })),
+    ...asFound.filter(r => !r.complete).map(r => ({ id: `as-found:${r.point.id}`, title: r.point.title, kind: 'as-found-missing' as const, detail: missingWords(r, 'before work began') })),
     ...asLeft.flatMap(rowItems),
     ...more,
   ]
@@ -39,10 +40,17 @@ function stepItems(state: RunState['steps'][number], run: RunState): Omit<OpenIt
   return [{ id, title, kind: 'step-open', detail: missing ? `waits for ${missing}` : state.status }]
 }
 
+/** Of a row that was taken in part only what is missing is missing. */
+function missingWords({ cells }: RowState, when: string): string {
+  const missing = cells.filter(c => !c.latest)
+  if (missing.length === cells.length) return `not measured ${when}`
+  return `${missing.map(c => quantityInfo(c.want.quantity).label.toLowerCase()).join(', ')} not measured ${when}`
+}
+
 function rowItems(row: RowState): Omit<OpenItem, 'settled'>[] {
   const id = `as-left:${row.point.id}`
   const title = row.point.title
-  if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: 'not measured at the end' }]
+  if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: missingWords(row, 'at the end') }]
   if (row.stale) return [{ id, title, kind: 'as-left-stale', detail: 'something was turned after it was measured' }]
   const outside = row.cells.find(c => c.judgement && c.judgement.verdict !== 'inside')
   return outside ? [{ id, title, kind: 'as-left-outside', detail: outside.judgement!.verdict }] : []

@@ -4,7 +4,7 @@ export { STAGES, stagesDone, type Stage } from './stages'
 // Before measuring
 export { ISOLATION_ORDER, firstPowerPlan, idleOutcome, lastPower, powerVerdict, type FirstPowerPlan, type PowerVerdict } from './firstPower'
 export { inspection, reminders, type InspectedItem, type Reminder } from './inspection'
-export { inspectionItems, type InspectionItem } from './inspectionItems'
+export { LIMITER_ITEM, inspectionItems, type InspectionItem } from './inspectionItems'
 export { REMINDER_CONDITIONS, conditionOf, type ReminderCondition } from './reminderConditions'
 export { startPositions, type StartPosition } from './positions'
 export { testsMade } from './testsMade'

@@ -9,6 +9,9 @@ const FINALS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'menu
 
 const item = (id: string, lookFor: string, good: string, bad: string, kinds: readonly SetKind[] | null = null, needsConsent = false): InspectionItem => ({ id, lookFor, good, bad, kinds, needsConsent })
 
+/** The item that says whether the limiter is whole. */
+export const LIMITER_ITEM = 'I33'
+
 /** What is looked at before anything is measured, by kind of set (common practice). */
 export const INSPECTION_ITEMS: readonly InspectionItem[] = [
   item('I06', 'Fuse and lead polarity', 'as rated', 'wire instead of a fuse, melted lead: over-current has happened'),
@@ -16,7 +19,7 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
   item('I30', 'Earlier work: solder, lifted tracks, added boards', 'factory solder', 'burnt or repaired track; unknown add-on: photograph, trace, ask'),
   item('I31', 'Glue on boards and modules', 'soft, clear', 'brown, hard, crusted: corrosive and conductive', null, true),
   item('I32', 'Electrolytic capacitors', 'flat, dry', 'bulged, leaking, mixed ages', null, true),
-  item('I33', 'Modulation limiter parts', 'all there', 'transistor or diode clipped out, preset at its end', LIMITER),
+  item(LIMITER_ITEM, 'Modulation limiter parts', 'all there', 'transistor or diode clipped out, preset at its end', LIMITER),
   item('I34', 'Power modifications', 'none', 'home-made power control, resistor bridged, regulator reworked', FINALS),
   item('I35', 'Types of driver and final', 'as listed', 'wrong type or rating, counterfeit, insulator missing', FINALS),
   item('I36', 'Resistors near driver and final', 'in tolerance', 'two burnt means most of the section is out of value', FINALS),

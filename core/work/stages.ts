@@ -25,13 +25,13 @@ export function stagesDone(sheet: ModelSheet, events: readonly JobEvent[], run: 
   const explained = measured && !unexplained(asFound, events)
   return {
     'intake': true,
-    'inspection': (power !== null && powerVerdict(sheet, power) !== 'stop' && inspection(sheet, events).every(i => i.last !== null)) || handedOver,
+    'inspection': (power !== null && powerVerdict(sheet, power) !== 'stop' && inspection(sheet, events).every(i => i.last !== null)),
     'as-found': measured,
     'findings': explained,
     'repair': explained && waitsFor(events) === null,
     'align': run.steps.every(s => s.satisfied || s.status === 'skipped'),
     'as-left': asLeft.every(r => r.complete && !r.stale),
-    'soak': runningSoak(events) === null && (events.some(e => e.kind === 'soak-ended') || handedOver),
+    'soak': runningSoak(events) === null && events.some(e => e.kind === 'soak-ended'),
     'handover': handedOver,
   }
 }

@@ -1,14 +1,15 @@
 import { format } from 'date-fns'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { settleClaim } from '../../core/claims'
+import { adjusted, carrierAdvice, compliance } from '../../core/handover'
 import { standing, type JobEvent } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
 import type { ModelSheet } from '../../core/sheet'
 import { jobState, type JobState } from '../../core/work'
 import { jobTag, type Job } from '../../shared/job'
 import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../shared/words/claimWords'
-import { compliance, unsettled, workDone } from '../../shared/words/handoverWords'
-import { HANDOVER_CAUTIONS, alignedWords, beforeAfterWords, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
+import { complianceWords, unsettled, workDone } from '../../shared/words/handoverWords'
+import { alignedWords, beforeAfterWords, handoverCautions, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
 import { dayAndTime, itemWords } from '../../shared/words/runWords'
 import { bandCharts } from '../../shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
@@ -40,7 +41,7 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
     content: [
       words(`${h.sheet.model}, serial ${h.job.serial}`, { bold: true, fontSize: 18 }),
       words(`${tag} for ${h.job.owner}. ${status[0]!.toUpperCase()}${status.slice(1)}.`, { color: '#45524d', margin: [0, 1, 0, 6] }),
-      ...(copy === 'owner' ? ownerCopy(h, state, stale) : shopCopy(h, state, stale)),
+      ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
       heading('Rules'), words(rulesWords(h.rules)),
       ...(h.issue ? [words(`Frozen record of this handover: sheet revision ${h.sheet.revision}, SHA-256 ${h.issue.checksum}.`, { fontSize: 7.5, color: '#45524d', margin: [0, 8, 0, 0] })] : []),
     ],
@@ -48,37 +49,40 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
 }
 
 function claims(h: Handover, state: JobState): Content[] {
-  const settled = h.job.claims.map(c => settleClaim(c, state.asFound))
+  const settled = h.job.claims.map(c => settleClaim(c, state.asFound, state.claimContext))
   if (settled.length === 0) return []
   return [heading('What you said, and what was measured'), list(settled.map(s => `${OUTCOME_WORDS[s.outcome]}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`))]
 }
 
-function ownerCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
-  const legal = compliance(state.compared, h.rules, stale)
-  const [less, mended, open] = [lessPowerWords(state.compared), mendedWords(h.sheet, h.events), openForOwner(state.items)]
+function ownerCopy(h: Handover, state: JobState): Content[] {
+  const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
+  const events = standing(h.events)
+  const [less, mended, open] = [lessPowerWords(h.sheet, state.compared), mendedWords(h.sheet, events), openForOwner(state.items)]
+  const advice = carrierAdvice(h.sheet, h.rules, state.run)
   return [
     heading('Complaint'), words(h.job.complaint), ...claims(h, state),
-    heading('Does it keep the rules'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and now'), list(orNone(beforeAfterWords(state.compared), 'Not measured both before and after.')), ...bandPictures(h, state),
+    heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    heading('Before and now'), list(orNone(beforeAfterWords(h.sheet, state.compared), 'No reading of both days can be compared.')), ...bandPictures(h, state),
     ...(less.length > 0 ? [heading('Why the meter may show less'), list(less)] : []),
-    heading('What was done'), list(orNone([...alignedWords(state.run), ...mended], 'Nothing was changed.')),
+    heading('What was done'), list(orNone([...alignedWords(state.run), ...mended], 'No work is on record.')),
     ...(open.length > 0 ? [heading('Still open'), list(open)] : []),
-    heading('How to run it'), list(operatingAdvice(h.sheet, state.compared)),
+    heading('How to run it'), list(operatingAdvice(h.sheet, advice, events)),
     ...handedWords(h),
   ]
 }
 
 function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
-  const legal = compliance(state.compared, h.rules, stale)
+  const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
+  const events = standing(h.events)
   const settled = state.items.filter(i => i.settled !== null)
   return [
     heading('Complaint'), words(h.job.complaint), words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, { color: '#45524d' }), ...claims(h, state),
     heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
     heading('Before and after'), words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', { fontSize: 7.5, color: '#45524d', margin: [0, 0, 0, 3] }), compareTable(state.compared, stale), ...bandPictures(h, state),
-    heading('What was done'), list([...workDone(state.run, standing(h.events)), ...mendedWords(h.sheet, h.events)]),
+    heading('What was done'), list([...workDone(state.run, adjusted(state.run, state.compared), events), ...mendedWords(h.sheet, events)]),
     heading('Open items'), list(orNone(unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`), 'None.')),
     ...(settled.length > 0 ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))] : []),
-    heading('Cautions'), list(HANDOVER_CAUTIONS),
+    heading('Cautions'), list(handoverCautions(h.sheet)),
     ...handedWords(h), ...photoPages(h.photos),
   ]
 }

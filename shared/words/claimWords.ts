@@ -5,7 +5,8 @@ import { groupDigits } from '../../core/quantity'
 export function claimWords(claim: Claim): string {
   const info = CLAIM_QUANTITIES[claim.quantity]
   const label = claim.quantity === 'frequencyErrorHz' ? 'off frequency' : info.label
-  return `${claim.kind} ${shown(claim.value, claim)} (${label})${claim.meter ? `, on the owner\u2019s ${claim.meter}` : ''}`
+  const where = [...(claim.mode ? [claim.mode] : []), ...(claim.channel ? [`channel ${claim.channel}`] : [])].map(w => `, ${w}`).join('')
+  return `${claim.kind} ${shown(claim.value, claim)} (${label}${where})${claim.meter ? `, on the owner\u2019s ${claim.meter}` : ''}`
 }
 
 /** Words only: a confirmed complaint is no "inside", so it gets none of the state marks. */

@@ -1,29 +1,56 @@
+import type { AdjustedSummary, Compliance, LimitStanding } from '../../core/handover'
+import { QUANTITIES } from '../../core/quantity'
 import type { RuleSet } from '../../core/rules'
-import { keyDownTotals, type ComparedCell, type JobEvent, type OpenItem, type RunState } from '../../core/run'
+import { keyDownTotals, type ComparedCell, type JobEvent, type OpenItem, type RunState, type Turn } from '../../core/run'
+import { shownCell } from './compareGauge'
 
-export interface Compliance { readonly kind: 'inside' | 'outside' | 'unproven', readonly words: string, readonly detail: readonly string[] }
+/** Compliance in plain words: a sentence, and what it rests on or lacks. */
+export interface ComplianceText { readonly words: string, readonly detail: readonly string[] }
 
-/** Does the set leave within its rule set? In plain words, and honest about what was not measured. */
-export function compliance(cells: readonly ComparedCell[], rules: RuleSet, stale: ReadonlySet<string>): Compliance {
-  const limited = cells.filter(c => c.after.asked.limit !== null && c.after.asked.limit.kind === 'legal')
-  const legalVerdict = (c: ComparedCell) => stale.has(c.point.id) ? null : c.after.judgement?.reasons.find(r => r.rule === 'limit')?.verdict ?? null
-  const outside = limited.filter(c => legalVerdict(c) === 'above' || legalVerdict(c) === 'below')
-  const unproven = limited.filter(c => legalVerdict(c) === null || legalVerdict(c) === 'cannot-tell')
-  const names = (list: readonly ComparedCell[]) => [...new Set(list.map(c => `${c.point.title}: ${c.after.asked.limit!.rule.words}`))]
-  if (rules.kind !== 'legal') return { kind: 'unproven', words: 'No legal rule set is chosen: compliance was not judged.', detail: [] }
-  if (outside.length > 0) return { kind: 'outside', words: `This set does NOT comply with ${rules.name} as measured.`, detail: names(outside) }
-  if (unproven.length > 0) return { kind: 'unproven', words: `It is not shown that this set complies with ${rules.name}.`, detail: names(unproven) }
-  return { kind: 'inside', words: `Every limit of ${rules.name} that was measured is kept, with the uncertainty of the instruments allowed for.`, detail: ['Harmonics, spurious and adjacent-channel power were not measured here.'] }
+export function complianceWords({ kind, standings, notJudged }: Compliance, rules: RuleSet): ComplianceText {
+  const by = (...outcomes: LimitStanding['outcome'][]) => standings.filter(s => outcomes.includes(s.outcome))
+  const missing = by('not-measured').map(s => s.words)
+  const lines = [
+    ...by('cannot-tell').map(s => `Cannot tell, ${s.row}: ${s.words}. The limit lies within the uncertainty.`),
+    ...(missing.length > 0 ? [`Not measured: ${missing.join('; ')}.`] : []),
+    ...(notJudged.length > 0 ? [`Not judged by this program: ${notJudged.map(withoutId).join('; ')}.`] : []),
+  ]
+  switch (kind) {
+    case 'no-legal-rules': return { words: 'No legal rule set is chosen: compliance was not judged.', detail: [] }
+    case 'outside': return { words: `As measured, this set does not comply with ${rules.name}.`, detail: [...by('above', 'below').map(s => `${s.row}: ${s.words}`), ...lines] }
+    case 'met': return { words: `Each limit of ${rules.name} that this program judges was measured and is met, uncertainty included.`, detail: lines }
+    case 'not-shown': return { words: `Compliance with ${rules.name} has not been demonstrated.`, detail: lines }
+  }
 }
 
-/** What was done, from the record: adjusters turned, steps confirmed, accepted, skipped. */
-export function workDone(run: RunState, events: readonly JobEvent[] = []): string[] {
+/** Numbers of rules are for the shop's files. */
+const withoutId = (words: string) => words.replace(/^R-[A-Z0-9]+: /, '')
+
+const turnName = (t: Turn) => t.name ? `${t.designator} (${t.name})` : t.designator
+
+/** What was adjusted, as the record bears it: said, inferred, or changed without a turn on record. */
+export function adjustedWords({ declared, inferred, unexplained }: AdjustedSummary): string[] {
+  const out: string[] = []
+  if (declared.length > 0) out.push(`Adjusted: ${declared.map(turnName).join(', ')}`)
+  if (inferred.length > 0) out.push(`Probably adjusted, inferred from readings that moved: ${inferred.map(turnName).join(', ')}`)
+  if (declared.length === 0 && inferred.length === 0) {
+    out.push(unexplained.length === 0 ? 'No adjustment is on record' : `No adjustment is on record, but readings changed: ${unexplained.slice(0, 3).map(changeWords).join('; ')}`)
+  }
+  return out
+}
+
+function changeWords(c: ComparedCell): string {
+  const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
+  return `${c.point.title}, ${QUANTITIES[c.want.quantity].label.toLowerCase()} ${before.value} to ${after.value} ${after.unit}`
+}
+
+/** What was done, from the record: adjusters turned, steps confirmed, seconds keyed, notes. */
+export function workDone(run: RunState, summary: AdjustedSummary, events: readonly JobEvent[] = []): string[] {
   const { totalS } = keyDownTotals(events)
-  const turned = [...new Set(run.history.turns.map(t => t.name ? `${t.designator} (${t.name})` : t.designator))]
   const done = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title)
   return [
-    turned.length > 0 ? `Adjusted: ${turned.join(', ')}` : 'Nothing was adjusted',
-    done.length > 0 ? `Measured and inside: ${done.join(', ')}` : '',
+    ...adjustedWords(summary),
+    done.length > 0 ? `Measured and within tolerance: ${done.join(', ')}` : '',
     totalS > 0 ? `Keyed ${totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`} in all` : '',
     ...events.flatMap(e => e.kind === 'gate-passed' ? [`Begun before it was warm: step ${e.stepId}${e.reason ? `, ${e.reason}` : ''}`] : []),
     ...run.notes.map(n => `Note: ${n.text}`),

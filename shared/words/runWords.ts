@@ -1,8 +1,9 @@
 import { format } from 'date-fns'
-import { GOES_STALE, stepOf, type ModelSheet, type SetState, type Step } from '../../core/sheet'
+import { GOES_STALE, isOfReceiver, receiverTest, stepOf, type MeasurePoint, type ModelSheet, type Step } from '../../core/sheet'
 import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
 import { groupDigits, showPlain, voltsToDbm } from '../../core/quantity'
 import { channelName } from '../../core/rules'
+import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
 import { showAsked, statusWord } from './verdictWords'
 
 export function clockTime(atMs: number): string {
@@ -47,7 +48,8 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
   }
 }
 
-export function conditionsWords(state: SetState, planId: string): { label: string, value: string }[] {
+export function conditionsWords(point: MeasurePoint, planId: string): { label: string, value: string }[] {
+  const { state } = point
   const out = [] as { label: string, value: string }[]
   if (state.channel !== null) out.push({ label: 'Channel', value: channelName(planId, state.channel) })
   if (state.coverage === 'expanded') out.push({ label: 'Coverage', value: 'expanded' })
@@ -55,8 +57,16 @@ export function conditionsWords(state: SetState, planId: string): { label: strin
   out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
   if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' })
   if (state.toneHz !== null) out.push({ label: 'Tone', value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}` })
-  if (state.inputV !== null) out.push({ label: 'Generator', value: inputWords(state.inputV) })
+  if (point.wants.some(w => isOfReceiver(w.quantity))) out.push({ label: 'Generator', value: generatorWords(point) })
   return out
+}
+
+/** Level, modulation and criterion: without them a sensitivity is a bare number. */
+function generatorWords(point: MeasurePoint): string {
+  const test = receiverTest(point)
+  const level = point.state.inputV === null ? [] : [inputWords(point.state.inputV)]
+  const criterion = point.wants.some(w => w.quantity === 'sensitivityV') ? [`for ${receiverCriterionWords(test)}`] : []
+  return [...level, modulationWords(test.modulation), ...criterion].join(', ')
 }
 
 /** A generator level as it is dialled. */
@@ -114,7 +124,7 @@ export function keyDownWords(step: Step): string {
 
 const ITEM_WORDS: Record<OpenItem['kind'], string> = {
   'owed': 'belongs to the procedure, not done yet', 'step-open': 'step of the alignment', 'accepted-as-is': 'accepted as it is',
-  'skipped': 'skipped', 'as-found-missing': 'as found', 'as-left-missing': 'as left', 'as-left-stale': 'as left, stale', 'as-left-outside': 'as left, not inside',
+  'skipped': 'skipped', 'as-found-missing': 'as found', 'as-left-missing': 'as left', 'as-left-stale': 'as left, stale', 'as-left-outside': 'as left, not inside', 'as-left-doubtful': 'as left, implausible',
   'question': 'question to the owner', 'wait': 'waiting', 'ask-owner': 'seen on inspection, ask the owner', 'reminder': 'reminder, now due', 'after-final': 'owed after a new final', 'soak': 'soak',
 }
 export function itemWords(item: OpenItem): string {

@@ -35,7 +35,7 @@ describe('PDF', () => {
     expect(text).toMatch(/draft, not handed over/i)
     expect(text).toMatch(/What you said, and what was measured/)
     expect(text).toMatch(/times 1\.34/)
-    expect(text).toMatch(/It is not shown that this set complies with CEPT 27 MHz/)
+    expect(text).toMatch(/Compliance with CEPT 27 MHz has not been demonstrated/)
     expect(text).not.toMatch(/\bRV4\b|\bA2\.8\b/)
   })
   it('for the shop: every judged row, units with micro, embedded fonts, vectors and no picture', async () => {

@@ -17,7 +17,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
     <p v-else-if="state.status === 'stale'" class="needs"><StateMark mark="stale" /> Take it again. {{ staleWords(state.staleBy) }}.</p>
     <p v-else-if="next" class="needs"><StateMark mark="partial" /> Next is {{ next }}</p>
     <div class="cond">
-      <span v-for="c in conditionsWords(point.state, sheet.planId)" :key="c.label">{{ c.label }} <b>{{ c.value }}</b></span>
+      <span v-for="c in conditionsWords(point, sheet.planId)" :key="c.label">{{ c.label }} <b>{{ c.value }}</b></span>
       <span>Supply <b>{{ sheet.nominalSupplyV }} V</b></span><span v-if="point.state.keyed">Load <b>{{ sheet.load }}</b></span>
       <span v-if="point.state.also"><b>{{ point.state.also }}</b></span>
       <button type="button" class="fix" aria-label="correct what to do in this step" @click="emit('amend', lineOf('step', state.step.id, 'instruction'))">correct this step</button>

@@ -2,6 +2,7 @@
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type Claim, type ClaimKind, type ClaimQuantity } from '../../../core/claims'
+import { MODES, type Mode } from '../../../core/rules'
 import { MOST_CLAIMS } from '../../../shared/job'
 
 /** Numbers in the complaint, so that the as-found readings can settle them. */
@@ -45,6 +46,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
       <select :value="c.kind" aria-label="how it was said" @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"><option v-for="k in KINDS" :key="k">{{ k }}</option></select>
       <span class="number"><input class="fig" inputmode="decimal" :value="texts[c.id]" aria-label="number" :aria-invalid="wrong(c)" @input="type(c.id, ($event.target as HTMLInputElement).value)"> {{ CLAIM_QUANTITIES[c.quantity].shownUnit }}</span>
       <select :value="c.quantity" aria-label="of what" @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"><option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option></select>
+      <select :value="c.mode ?? ''" aria-label="in which mode" @change="change(c.id, { mode: (($event.target as HTMLSelectElement).value || null) as Mode | null })"><option value="">any mode</option><option v-for="m in MODES" :key="m">{{ m }}</option></select>
       <input class="meter" :value="c.meter" maxlength="100" placeholder="owner's meter" aria-label="the owner's meter" @input="change(c.id, { meter: ($event.target as HTMLInputElement).value })">
       <button type="button" aria-label="remove this claim" @click="remove(c.id)">Remove</button>
       <p v-if="wrong(c)" class="problem">A claim needs a number, like 3 or 2.5; without one, leave it in the complaint.</p>
@@ -58,7 +60,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
 .claims { border: 0; padding: 0; min-width: 0; }
 legend { font-weight: 600; font-size: 14px; margin-bottom: 6px; }
 legend .quiet { font-weight: 400; font-size: 12.5px; }
-.claim { display: grid; grid-template-columns: 84px 136px minmax(190px, 1.3fr) minmax(140px, 1fr) auto; gap: 8px; align-items: center; margin-bottom: 8px; }
+.claim { display: grid; grid-template-columns: 84px 136px minmax(170px, 1.3fr) 104px minmax(120px, 1fr) auto; gap: 8px; align-items: center; margin-bottom: 8px; }
 select, input { height: 46px; width: 100%; padding: 0 10px; font: inherit; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
 .number { display: flex; align-items: center; gap: 6px; }
 .number input { width: 100px; font-family: var(--figures); }

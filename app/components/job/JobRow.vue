@@ -21,7 +21,7 @@ const next = computed(() => !props.job.onBench ? 'handed over' : props.stopped ?
     <b class="fig">{{ jobTag(job.number) }}</b>
     <span class="what"><b>{{ model }}</b> <span class="quiet">serial {{ job.serial }}</span><br><span class="quiet">{{ job.owner }}</span></span>
     <span class="complaint">{{ job.complaint }}</span>
-    <span class="marks" :aria-label="`stage ${stage}`"><StateMark v-for="s in STAGES" :key="s" :mark="done[s] || !job.onBench ? 'inside' : 'none'" :size="11" /></span>
+    <span class="marks" :aria-label="`stage ${stage}`"><StateMark v-for="s in STAGES" :key="s" :mark="done[s] ? 'inside' : 'none'" :size="11" /></span>
     <span class="next"><b v-if="job.onBench">{{ waitsFor ? '' : 'Next: ' }}{{ next }}</b><span v-else>{{ next }}</span><span v-if="timer" class="timer">{{ timer }}</span><br><span class="quiet"><b v-if="late" class="late">late: </b>{{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised' }}{{ lastEventAtMs ? `, last entry ${dayAndTime(lastEventAtMs)}` : '' }}</span></span>
   </NuxtLink>
 </template>

@@ -35,7 +35,7 @@ function markFor(row: RowState) {
       <StateMark class="m" :mark="markFor(row)" />
       <div class="head">
         <b>{{ row.point.title }}</b>
-        <span class="quiet"><template v-for="(c, i) in conditionsWords(row.point.state, planId)" :key="c.label">{{ i ? ', ' : '' }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template></span>
+        <span class="quiet"><template v-for="(c, i) in conditionsWords(row.point, planId)" :key="c.label">{{ i ? ', ' : '' }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template></span>
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{ row.point.state.also }}</span>
         <span v-for="d in doubts[row.point.id] ?? []" :key="d.rule + d.readingId" class="doubt" :class="{ kept: d.keptBecause }">
           <template v-if="d.keptBecause">Kept all the same: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template>

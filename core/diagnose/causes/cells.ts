@@ -1,18 +1,18 @@
 import type { Quantity } from '../../quantity'
 import type { CellState, RowState } from '../../run'
-import type { SetState } from '../../sheet'
+import type { MeasurePoint, SetState } from '../../sheet'
 import type { Seen, Used } from './observable'
 import { soften, type Uncertain } from './soft'
 
 /** A reading of the matrix with the state of the set it was taken in. */
-export interface Found { readonly state: SetState, readonly cell: CellState, readonly value: number, readonly standardUncertainty: number | null, readonly used: Used }
+export interface Found { readonly point: MeasurePoint, readonly state: SetState, readonly cell: CellState, readonly value: number, readonly standardUncertainty: number | null, readonly used: Used }
 
 /** Readings of a quantity in rows of a state, in the order of the channels. */
 export function found(rows: readonly RowState[], quantity: Quantity, inState: (state: SetState) => boolean): Found[] {
   return rows.filter(row => inState(row.point.state)).flatMap(row => row.cells.flatMap((cell) => {
     if (cell.want.quantity !== quantity || !cell.latest) return []
     const { value, standardUncertainty } = cell.latest.reading
-    return [{ state: row.point.state, cell, value, standardUncertainty, used: { rowTitle: row.point.title, quantity, value, standardUncertainty, nominalHz: cell.asked.nominalHz } }]
+    return [{ point: row.point, state: row.point.state, cell, value, standardUncertainty, used: { rowTitle: row.point.title, quantity, value, standardUncertainty, nominalHz: cell.asked.nominalHz } }]
   })).sort((a, b) => (a.state.channel ?? 0) - (b.state.channel ?? 0))
 }
 

@@ -1,6 +1,6 @@
 import type { Quantity, Reading } from '../../quantity'
 import type { Asked, RowConditions } from '../../run'
-import type { MeasurePoint, ModelSheet } from '../../sheet'
+import type { MeasurePoint, ModelSheet, ReceiverTest } from '../../sheet'
 
 /** A reading that cannot be true, or that contradicts its row. It is kept all the same; the rule and numbers are for the words. */
 export type Challenge =
@@ -8,7 +8,7 @@ export type Challenge =
   | { readonly rule: 'P03', readonly quantity: 'depthPositiveRatio' | 'depthNegativeRatio', readonly readRatio: number, readonly byPepRatio: number }
   | { readonly rule: 'P04', readonly quantity: 'powerW' | 'pepW', readonly meanW: number, readonly pepW: number }
   | { readonly rule: 'P05', readonly quantity: 'powerW', readonly meanW: number, readonly carrierW: number, readonly mostW: number }
-  | { readonly rule: 'P06', readonly quantity: 'powerW', readonly meanW: number, readonly inputW: number, readonly mostRatio: number }
+  | { readonly rule: 'P06', readonly quantity: 'powerW', readonly meanW: number, readonly inputW: number, readonly mostRatio: number, /** true = possible, but more than such sets make */ readonly isUnusual: boolean }
   | { readonly rule: 'P09', readonly quantity: Quantity, readonly read: number, readonly fullScale: number, readonly side: 'low' | 'beyond' }
   | { readonly rule: 'P10', readonly quantity: 'powerW', readonly readW: number, readonly factor: number, readonly likelyW: number }
   | { readonly rule: 'P11', readonly quantity: 'carrierHz' | 'referenceHz', readonly readHz: number, readonly nominalHz: number, readonly likelyHz: readonly number[] }
@@ -21,7 +21,7 @@ export type Challenge =
   | { readonly rule: 'P25', readonly quantity: 'depthPositiveRatio' | 'depthNegativeRatio', readonly readRatio: number, readonly mostRatio: number, readonly pepMostW: number }
   | { readonly rule: 'P26', readonly quantity: Quantity, readonly read: number, readonly tick: number }
   | { readonly rule: 'P24', readonly quantity: 'pepW', readonly pepW: number, readonly carrierW: number, readonly byPepRatio: number }
-  | { readonly rule: 'P33', readonly quantity: 'sensitivityV', readonly readV: number, readonly leastV: number }
+  | { readonly rule: 'P33', readonly quantity: 'sensitivityV' | 'audibleV', readonly readV: number, readonly leastV: number, readonly test: ReceiverTest }
   | { readonly rule: 'P37', readonly quantity: 'deviationPositiveHz' | 'deviationNegativeHz', readonly readHz: number }
 
 /** A row as it is about to be kept, with what is asked of each reading. */
@@ -37,10 +37,12 @@ export interface RowUnderDoubt {
   readonly meterOf: (reading: Reading) => MeterScale | null
   /** the reading of the same row before this one, nothing turned since */
   readonly earlier: (quantity: Quantity) => Reading | null
-  /** largest PEP that the same final reached on SSB [W]; null = not measured */
+  /** largest PEP of the same mode under the same controls at this drive or more [W]; null = not measured */
   readonly pepMostW: number | null
   /** largest power of this job whose supply current says that it is real [W]; null = none */
   readonly provenW: number | null
+  /** power that a reading of another meter supports [W]; null = none does */
+  readonly supportedW: number | null
   /** other rows called fully modulated on a carrier under the same controls */
   readonly otherFull: readonly { readonly title: string, readonly pepW: number }[]
 }

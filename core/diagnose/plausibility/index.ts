@@ -11,7 +11,7 @@ export { STATEMENTS, checkStatement, statementKind, type CheckedStatement, type 
 export { sheetContradictions, type SheetContradiction } from './sheetContradictions'
 export type { Challenge, MeterScale, RowUnderDoubt } from './challenge'
 export { plausibleForms } from './frequencyChallenges'
-export { leastSensitivityV, mostSinadDb } from './signalChallenges'
+export { detectionDb, leastAudibleV, leastSensitivityV, mostSinadDb } from './signalChallenges'
 
 /** Everything about a row that cannot be true, in the order of the rules. Nothing is refused: the technician decides. */
 export function challenges(row: RowUnderDoubt): Challenge[] {

@@ -7,6 +7,8 @@ const DEPTHS_APART = 0.1
 const CLEAN_RATIO = 4.6
 /** Mean power of a sine tone with m <= 1: at most 1.5 times the carrier (C01). */
 const MEAN_RATIO = 1.5
+/** A trough from here on is at the bottom. */
+const FULL_TROUGH = 0.97
 const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
 
 /**
@@ -32,11 +34,16 @@ function againstCarrier(row: RowUnderDoubt): Challenge[] {
   const out: Challenge[] = []
   // Pinched off, the mean may pass 1.5 (C02): only a depth that is read says that it was not.
   if (mean && depth && depth.value <= 1 && mean.value - bound(mean) > MEAN_RATIO * carrierW) out.push({ rule: 'P05', quantity: 'powerW', meanW: mean.value, carrierW, mostW: carrierW * (1 + depth.value ** 2 / 2) })
-  if (!pep) return out
+  if (!pep || pep.bound) return out
   const byPep = Math.sqrt(pep.value / carrierW) - 1
   // dm = (1 + m) / 2 x relative error of the ratio (C07).
   const slack = (1 + byPep) / 2 * (bound(pep) / pep.value) + (depth ? bound(depth) : 0)
-  if (depth && Math.abs(byPep - depth.value) - slack > DEPTHS_APART) out.push({ rule: 'P03', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, byPepRatio: byPep })
-  if ((pep.value - bound(pep)) / carrierW > CLEAN_RATIO) out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
+  const agrees = depth !== undefined && Math.abs(byPep - depth.value) - slack <= DEPTHS_APART
+  // A trough cannot be deeper than the carrier: full, it says nothing of a crest beyond.
+  const saysNothing = depth?.quantity === 'depthNegativeRatio' && depth.value >= FULL_TROUGH && byPep > 1
+  if (depth && !agrees && !saysNothing) out.push({ rule: 'P03', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, byPepRatio: byPep })
+  // Crest and PEP that say the same are over-modulation, and no contradiction.
+  const crestSays = depth?.quantity === 'depthPositiveRatio' && agrees
+  if (!crestSays && (pep.value - bound(pep)) / carrierW > CLEAN_RATIO) out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
   return out
 }

@@ -1,14 +1,18 @@
 import { standardToBound, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
-/** Mean RF above this share of the whole set's DC input is a wrong reading (from memory; a ceiling, no set reaches it). */
-const MOST_EFFICIENCY = 0.7
+/** Mean RF above this share of the whole set's DC input is a wrong reading (from memory): a ceiling by the class of the stage, no set reaches it. */
+const MOST_EFFICIENCY = { saturated: 0.7, linear: 0.65 }
+/** A whole AM or SSB set makes 35 to 50 % (common practice); from here on up to the ceiling it is worth a word. */
+const USUAL_EFFICIENCY = 0.55
+/** Below this share of its input a keyed final does next to nothing: the current speaks for the higher power. */
+const IDLE_EFFICIENCY = 0.12
 /** Factors between the ranges of common wattmeters. */
 const RANGE_FACTORS = [3, 5, 6, 10, 30] as const
 /** A wrong scale is suspected only of readings beyond this many times the rating. */
 const BEYOND_RATING = 2
-/** A power that a factor explains lies within this of the rated one. */
-const EXPLAINED_WITHIN = 0.35
+/** A power that a factor explains lies within this of the rated one: wider, any power is some factor of something. */
+const EXPLAINED_WITHIN = 0.12
 
 const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
 
@@ -22,26 +26,46 @@ export function powerChallenges(row: RowUnderDoubt): Challenge[] {
 }
 
 function meanAbovePep(mean: Reading, pep: Reading | undefined): Challenge[] {
-  if (!pep || mean.value - bound(mean) <= pep.value + bound(pep)) return []
+  if (!pep || pep.bound === 'at-least' || mean.value - bound(mean) <= pep.value + bound(pep)) return []
   return [{ rule: 'P04', quantity: 'pepW', meanW: mean.value, pepW: pep.value }]
 }
 
-function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
+/** DC input of the whole set [W], or null: not read. */
+function inputOf(row: RowUnderDoubt): number | null {
   const current = readingIn(row, 'supplyA')
   const volts = readingIn(row, 'supplyV')?.value ?? row.conditions.supplyV
-  if (!current || volts === null) return []
-  const inputW = volts * (current.value + bound(current))
-  return mean.value - bound(mean) > MOST_EFFICIENCY * inputW ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio: MOST_EFFICIENCY }] : []
+  return current && volts !== null ? volts * (current.value + bound(current)) : null
+}
+
+/** The stage that makes the power decides what is impossible; what lies between that and the usual is said. */
+function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
+  const inputW = inputOf(row)
+  if (inputW === null || mean.bound) return []
+  const { mode } = row.conditions
+  const isLinear = mode === 'USB' || mode === 'LSB'
+  const mostRatio = isLinear ? MOST_EFFICIENCY.linear : MOST_EFFICIENCY.saturated
+  const leastW = mean.value - bound(mean)
+  if (leastW > mostRatio * inputW) return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]
+  const isUnusual = (isLinear || mode === 'AM') && leastW > USUAL_EFFICIENCY * inputW
+  return isUnusual ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual }] : []
 }
 
 function wrongScale(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const asked = row.askedOf('powerW')
   const ratedW = asked?.limit?.high ?? asked?.window?.high
-  if (ratedW == null || mean.value <= BEYOND_RATING * ratedW) return []
-  // A current beyond anything healthy says that the power is real, here or in another row.
-  const current = readingIn(row, 'supplyA')
-  if (current && current.value - bound(current) > row.sheet.keyedA.high) return []
-  if (row.provenW !== null && mean.value - bound(mean) <= row.provenW) return []
+  if (ratedW == null || mean.bound || mean.value <= BEYOND_RATING * ratedW || isSupported(mean, row)) return []
   const factor = RANGE_FACTORS.find(f => Math.abs(mean.value / f / ratedW - 1) <= EXPLAINED_WITHIN)
   return factor ? [{ rule: 'P10', quantity: 'powerW', readW: mean.value, factor, likelyW: mean.value / factor }] : []
+}
+
+/** Another reading that says the power is real: another meter, another row's current, or this row's, with which the lower power would be next to nothing. */
+function isSupported(mean: Reading, row: RowUnderDoubt): boolean {
+  const current = readingIn(row, 'supplyA')
+  if (current && current.value - bound(current) > row.sheet.keyedA.high) return true
+  if (row.provenW !== null && mean.value - bound(mean) <= row.provenW) return true
+  if (row.supportedW !== null && mean.value <= row.supportedW) return true
+  const inputW = inputOf(row)
+  const asked = row.askedOf('powerW')
+  const ratedW = asked?.limit?.high ?? asked?.window?.high
+  return inputW !== null && ratedW != null && ratedW < IDLE_EFFICIENCY * inputW
 }

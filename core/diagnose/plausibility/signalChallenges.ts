@@ -1,23 +1,50 @@
 import { dbmToVolts, standardToBound, voltsToDbm } from '../../quantity'
+import { receiverTest, type GeneratorModulation, type ReceiverTest } from '../../sheet'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Thermal noise at 290 K [dBm/Hz]. Source: k T with k = 1.380649e-23 J/K (SI, exact). */
 const THERMAL_DBM_PER_HZ = 10 * Math.log10(1.380649e-23 * 290 / 1e-3)
 /** Narrowest audio bandwidth in which such a receiver is measured [Hz]; a wider one needs more signal. */
 const NARROWEST_HZ = 2400
-/** The criterion of the sheet's sensitivity row [dB]. */
-const SINAD_DB = 12
+/** Audio bandwidth of the FM law, and what de-emphasis and a weighting filter may add to it [Hz, dB] (from memory). */
+const FM_AUDIO_HZ = 3000
+const FM_FAVOUR_DB = 7
+/** Bandwidth of an ear that listens for one tone [Hz] (general trade knowledge): a tone is heard where it equals the noise in it. */
+const EAR_HZ = 100
+/** Signal over noise that a criterion asks for: 12 dB SINAD and 10 dB (S+N)/N, both less the noise itself. */
+const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = { 'sinad-12': 10 ** 1.2 - 1, 'signal-noise-10': 9 }
 /** Deviation without a tone that is still noise and hum of a healthy set (general trade knowledge) [Hz]. */
 const RESIDUAL_MOST_HZ = 100
+const BARE: GeneratorModulation = { kind: 'none' }
+const CW_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12' }
 
 /**
- * Least input for 12 dB SINAD that physics allows: a noiseless receiver, 2.4 kHz wide.
- * @returns pd into 50 ohm [V], about 0.085 uV
+ * Audio signal to noise over carrier to noise, both in one bandwidth, of a noiseless receiver [dB].
+ * Source: a bare carrier on sideband 1; AM with envelope detector m^2 / 2 (C27); FM 1.5 (deviation / bandwidth)^2 (C28),
+ * which below the threshold is too kind.
+ * @example detectionDb({ kind: 'am', depthRatio: 0.3 }) // => -13.5
+ */
+export function detectionDb(modulation: GeneratorModulation): number {
+  switch (modulation.kind) {
+    case 'none': return 0
+    case 'am': return 10 * Math.log10(modulation.depthRatio ** 2 / 2)
+    case 'fm': return 10 * Math.log10(1.5 * (modulation.deviationHz / FM_AUDIO_HZ) ** 2) + FM_FAVOUR_DB
+  }
+}
+
+/**
+ * Least input that physics allows for a criterion: a noiseless receiver, 2.4 kHz wide.
+ * @returns pd into 50 ohm [V]; for 12 dB SINAD of a bare carrier about 0.085 uV, of AM 30 % 0.40 uV
  * Source: SINAD = 1 + S/N, N = kTB.
  */
-export function leastSensitivityV(): number {
-  const signalToNoise = 10 ** (SINAD_DB / 10) - 1
-  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(NARROWEST_HZ) + 10 * Math.log10(signalToNoise))
+export function leastSensitivityV(test: ReceiverTest = CW_TEST): number {
+  const neededDb = 10 * Math.log10(SIGNAL_TO_NOISE[test.criterion]) - detectionDb(test.modulation)
+  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(NARROWEST_HZ) + neededDb)
+}
+
+/** Least input at which an ear hears the tone: as strong as the noise in the ear's own bandwidth [V]. */
+export function leastAudibleV(modulation: GeneratorModulation): number {
+  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(EAR_HZ) - detectionDb(modulation))
 }
 
 /**
@@ -27,24 +54,32 @@ export function leastSensitivityV(): number {
  * Source: SINAD = 10 log(1 + S/N), N = kTB.
  * @example mostSinadDb(dbmToVolts(-134)) // => 7.1
  */
-export function mostSinadDb(inputV: number): number {
-  const signalToNoiseDb = voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(NARROWEST_HZ))
+export function mostSinadDb(inputV: number, modulation: GeneratorModulation = BARE): number {
+  const signalToNoiseDb = voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(NARROWEST_HZ)) + detectionDb(modulation)
   return 10 * Math.log10(1 + 10 ** (signalToNoiseDb / 10))
 }
 
 function sinadBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   const sinad = readingIn(row, 'sinadDb')
   const { inputV } = row.conditions
-  if (!sinad || !inputV) return []
-  const mostDb = mostSinadDb(inputV)
-  return sinad.value - (sinad.standardUncertainty === null ? 0 : standardToBound(sinad.standardUncertainty)) > mostDb ? [{ rule: 'P01', quantity: 'sinadDb', readDb: sinad.value, mostDb, inputV }] : []
+  if (!sinad || !inputV || row.point.state.keyed) return []
+  const mostDb = mostSinadDb(inputV, receiverTest(row.point).modulation)
+  const leastDb = sinad.value - (sinad.standardUncertainty === null ? 0 : standardToBound(sinad.standardUncertainty))
+  return leastDb > mostDb ? [{ rule: 'P01', quantity: 'sinadDb', readDb: sinad.value, mostDb, inputV }] : []
+}
+
+function sensitivityBeyondPhysics(row: RowUnderDoubt): Challenge[] {
+  const test = receiverTest(row.point)
+  return (['sensitivityV', 'audibleV'] as const).flatMap((quantity) => {
+    const reading = readingIn(row, quantity)
+    const leastV = quantity === 'audibleV' ? leastAudibleV(test.modulation) : leastSensitivityV(test)
+    return reading && reading.bound !== 'at-most' && reading.value < leastV ? [{ rule: 'P33', quantity, readV: reading.value, leastV, test } as const] : []
+  })
 }
 
 /** A receiver better than physics (P01, P33: leakage, wrong port, unit) and deviation without a tone (P37: hum). */
 export function signalChallenges(row: RowUnderDoubt): Challenge[] {
-  const out: Challenge[] = sinadBeyondPhysics(row)
-  const sensitivity = readingIn(row, 'sensitivityV')
-  if (sensitivity && sensitivity.value < leastSensitivityV()) out.push({ rule: 'P33', quantity: 'sensitivityV', readV: sensitivity.value, leastV: leastSensitivityV() })
+  const out: Challenge[] = [...sinadBeyondPhysics(row), ...sensitivityBeyondPhysics(row)]
   if (row.conditions.toneHz !== null || row.conditions.mode !== 'FM') return out
   for (const quantity of ['deviationPositiveHz', 'deviationNegativeHz'] as const) {
     const reading = readingIn(row, quantity)

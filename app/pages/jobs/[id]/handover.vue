@@ -8,8 +8,9 @@ import CompareTable from '../../../components/handover/CompareTable.vue'
 import HandoverPapers from '../../../components/handover/HandoverPapers.vue'
 import OpenItemList from '../../../components/handover/OpenItemList.vue'
 import { bandCharts } from '../../../../shared/words/bandChart'
-import { compliance, unsettled, workDone } from '../../../../shared/words/handoverWords'
-import { HANDOVER_CAUTIONS, lessPowerWords, mendedWords, operatingAdvice, rulesWords } from '../../../../shared/words/ownerWords'
+import { adjusted, carrierAdvice, compliance } from '../../../../core/handover'
+import { complianceWords, unsettled, workDone } from '../../../../shared/words/handoverWords'
+import { handoverCautions, lessPowerWords, mendedWords, operatingAdvice, rulesWords } from '../../../../shared/words/ownerWords'
 import { day, dayAndTime } from '../../../../shared/words/runWords'
 import { useJobStore } from '../../../stores/job'
 import { jobTag } from '../../../../shared/job'
@@ -20,15 +21,16 @@ const settling = ref<string | null>(null)
 const handing = ref(false)
 const stale = computed(() => new Set(store.asLeft.filter(r => r.stale).map(r => r.point.id)))
 const charts = computed(() => bandCharts(store.compared, store.sheet!))
-const legal = computed(() => compliance(store.compared, store.rules!, stale.value))
-const work = computed(() => workDone(store.run!, store.events))
+const standing = computed(() => compliance(store.sheet!, store.rules!, store.run!))
+const legal = computed(() => complianceWords(standing.value, store.rules!))
+const work = computed(() => workDone(store.run!, adjusted(store.run!, store.compared), store.events))
 const open = computed(() => unsettled(store.items))
 const mended = computed(() => mendedWords(store.sheet!, store.events))
-const less = computed(() => lessPowerWords(store.compared))
-const advice = computed(() => operatingAdvice(store.sheet!, store.compared))
+const less = computed(() => lessPowerWords(store.sheet!, store.compared))
+const advice = computed(() => operatingAdvice(store.sheet!, carrierAdvice(store.sheet!, store.rules!, store.run!), store.events))
 /** Something was entered after the last handover: it takes a new issue to stand on paper. */
 const corrected = computed(() => store.handedOver !== null && store.events.at(-1)?.id !== store.handedOver.id)
-const MARK = { inside: 'inside', outside: 'above', unproven: 'cannot-tell' } as const
+const MARK = { 'met': 'inside', 'outside': 'above', 'not-shown': 'none', 'no-legal-rules': 'none' } as const
 
 async function settle(text: string) {
   await store.append({ kind: 'item-settled', itemId: settling.value!, text })
@@ -49,7 +51,7 @@ const print = () => window.print()
         <p class="lead">{{ store.job!.owner }}. {{ store.job!.promisedOn ? `Promised ${day(store.job!.promisedOn)}. ` : '' }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}</p></div>
       <div class="acts no-print"><v-btn @click="print">Print</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true">{{ store.handedOver ? 'New issue' : 'Hand over' }}&hellip;</v-btn></div>
     </div>
-    <section class="verdict"><StateMark :mark="MARK[legal.kind]" :size="20" /><div><b>{{ legal.words }}</b><ul v-if="legal.detail.length"><li v-for="d in legal.detail" :key="d">{{ d }}</li></ul>
+    <section class="verdict"><StateMark :mark="MARK[standing.kind]" :size="20" /><div><b>{{ legal.words }}</b><ul v-if="legal.detail.length"><li v-for="d in legal.detail" :key="d">{{ d }}</li></ul>
       <p class="quiet">{{ rulesWords(store.rules!) }}</p></div></section>
     <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
     <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p><SettledClaims v-if="store.claims.length > 0" :claims="store.claims" /></section>
@@ -59,7 +61,7 @@ const print = () => window.print()
     <section v-if="less.length"><h2>Why the meter may show less</h2><ul><li v-for="w in less" :key="w">{{ w }}</li></ul></section>
     <section><h2>How to run it</h2><ul><li v-for="w in advice" :key="w">{{ w }}</li></ul></section>
     <section><h2>Open items <span class="quiet">{{ open.length }} not settled</span></h2><OpenItemList :items="store.items" @settle="id => (settling = id)" /></section>
-    <section><h2>Cautions</h2><ul><li v-for="c in HANDOVER_CAUTIONS" :key="c">{{ c }}</li></ul></section>
+    <section><h2>Cautions</h2><ul><li v-for="c in handoverCautions(store.sheet!)" :key="c">{{ c }}</li></ul></section>
     <TextDialog :open="settling !== null" title="Settle the open item" label="How it was settled, or who was told" action="Settle" @close="settling = null" @done="settle" />
     <TextDialog :open="handing" title="Hand the set over" :hint="open.length ? `${open.length} items are open: say what the owner was told about them.` : 'Nothing is open.'" label="What the owner was told" action="Hand over" :required="open.length > 0" @close="handing = false" @done="handOver" />
   </div>

@@ -1,4 +1,6 @@
 import { voltageRatioToDb } from '../../../quantity'
+import { receiverTest } from '../../../sheet'
+import { leastAudibleV, leastSensitivityV } from '../../plausibility/signalChallenges'
 import { found, middle, rated, seen, type Found } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
@@ -13,7 +15,8 @@ export const RECEIVER_OBSERVABLES: readonly Observable[] = [
     source: { kind: 'readings', quantities: ['sensitivityV', 'audibleV'], see: (rows) => {
       const mid = middle([...found(rows, 'sensitivityV', () => true), ...found(rows, 'audibleV', () => true)])
       const most = mid && rated(mid)
-      if (!mid || !most) return null
+      // What is better than physics allows is leakage or a slip, and no witness for the receiver.
+      if (!mid || !most || mid.value < leastInput(mid)) return null
       const name = between([1.05, 4], ['good', 'poor', 'deaf'])
       return seen([mid], ([v]) => name(v! / most))
     } } },
@@ -33,6 +36,11 @@ export const RECEIVER_OBSERVABLES: readonly Observable[] = [
       return seen([low, high], ([l, h]) => (h! - l!) / levelDb(low, high) < 0.5 ? 'flat' : 'falls')
     } } },
 ]
+
+function leastInput({ point, used }: Found): number {
+  const test = receiverTest(point)
+  return used.quantity === 'audibleV' ? leastAudibleV(test.modulation) : leastSensitivityV(test)
+}
 
 function levelDb(low: Found, high: Found): number {
   return voltageRatioToDb(high.state.inputV! / low.state.inputV!)

@@ -1,0 +1,91 @@
+import { absoluteLevel, absoluteLimits, channelHz, type AbsoluteLimit, type RuleLimit, type RuleSet, type Verdict } from '../rules'
+import type { RunState } from '../run'
+import type { ModelSheet } from '../sheet'
+import { currentReadings, legalVerdict, type CurrentReading } from './evidence'
+
+/** How one limit of the rule set stands. */
+export interface LimitStanding {
+  readonly id: string
+  readonly words: string
+  readonly outcome: Verdict | 'not-measured'
+  /** row of the reading that decides it: the worst one; null = none was taken */
+  readonly row: string | null
+}
+
+export interface Compliance {
+  /** met = each limit that applies to the set was measured and is met; outside = one is broken; not-shown = neither */
+  readonly kind: 'met' | 'outside' | 'not-shown' | 'no-legal-rules'
+  readonly standings: readonly LimitStanding[]
+  /** what the rule set asks beside, in words that this program does not judge */
+  readonly notJudged: readonly string[]
+}
+
+/** The worst leads: one row that breaks a limit breaks it. */
+const WORST: readonly LimitStanding['outcome'][] = ['above', 'below', 'cannot-tell', 'inside']
+
+/**
+ * Whether a set leaves within its rule set, limit by limit, by the readings that are current now.
+ *
+ * A limit counts as met only if it was measured and is inside, uncertainty included; a limit that no current reading
+ * speaks to is *not measured*, never met.
+ */
+export function compliance(sheet: ModelSheet, rules: RuleSet, run: RunState): Compliance {
+  if (rules.kind !== 'legal') return { kind: 'no-legal-rules', standings: [], notJudged: [] }
+  // Rows with the coverage opened lie outside of what the rules are about.
+  const readings = currentReadings(sheet, run).filter(r => r.taken.row.conditions.coverage === 'standard' && r.want.judgeLimit)
+  const standings = [
+    ...rules.limits.filter(l => applies(sheet, l)).map(l => standing(sheet, rules, l, readings)),
+    ...absolute(sheet, rules, readings),
+  ]
+  const kind = standings.some(s => s.outcome === 'above' || s.outcome === 'below') ? 'outside'
+    : standings.length > 0 && standings.every(s => s.outcome === 'inside') ? 'met' : 'not-shown'
+  return { kind, standings, notJudged: rules.alsoSays.filter(w => !standings.some(s => w.startsWith(`${s.id}:`))) }
+}
+
+/** A limit of a mode or of a switch position that the set does not have is none of its limits. */
+function applies(sheet: ModelSheet, { modes, lowPower }: RuleLimit): boolean {
+  const rows = sheet.matrix.map(p => p.state)
+  return (modes === undefined || rows.some(s => modes.includes(s.mode))) && (lowPower !== true || rows.some(s => s.lowPower))
+}
+
+function standing(sheet: ModelSheet, rules: RuleSet, limit: RuleLimit, readings: readonly CurrentReading[]): LimitStanding {
+  const judged = readings.filter(r => r.want.quantity === limit.quantity && speaksOf(r, limit)).flatMap((r) => {
+    const found = legalVerdict(sheet, rules, r)
+    return found?.limit.rule.id === limit.id ? [{ verdict: found.verdict, row: r.point.title }] : []
+  })
+  return worst(limit, judged)
+}
+
+/** A carrier is judged without modulation; with a tone the mean holds the sidebands too. */
+function speaksOf({ taken, want }: CurrentReading, limit: RuleLimit): boolean {
+  const { toneHz, mode, setting } = taken.row.conditions
+  if (want.quantity !== 'powerW' || limit.quantity !== 'powerW' || mode === 'FM') return true
+  return toneHz === null && !setting.includes('voice') && !setting.includes('two tones')
+}
+
+function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentReading[]): LimitStanding[] {
+  return absoluteLimits(rules.id, channelHz(sheet.planId, sheet.main.fromChannel)).map((limit) => {
+    const judged = readings.filter(r => r.want.quantity === limit.quantity).flatMap((r) => {
+      const carrier = carrierOf(r, readings)
+      return carrier && carrier.value > 0 ? [{ verdict: absoluteLevel(r.taken.reading, carrier, limit).verdict, row: r.point.title }] : []
+    })
+    return worst(limit, judged)
+  })
+}
+
+/** The carrier, or on SSB the PEP, that a level is below: of the same mode, channel and controls. */
+export function carrierOf({ taken: { row } }: CurrentReading, readings: readonly CurrentReading[]) {
+  const { mode, channel, lowPower, setting, coverage } = row.conditions
+  const isSideband = mode === 'USB' || mode === 'LSB'
+  const alike = readings.filter(({ taken: { row: { conditions: c } } }) => c.mode === mode && c.channel === channel && c.lowPower === lowPower && c.coverage === coverage && c.setting === setting)
+  const found = alike.findLast(r => isSideband ? r.want.quantity === 'pepW' : r.want.quantity === 'powerW' && (mode === 'FM' || r.taken.row.conditions.toneHz === null))
+  return found?.taken.reading ?? null
+}
+
+function worst({ id, words }: Pick<RuleLimit | AbsoluteLimit, 'id' | 'words'>, judged: readonly { verdict: Verdict, row: string }[]): LimitStanding {
+  for (const outcome of WORST) {
+    const found = judged.find(j => j.verdict === outcome)
+    if (found) return { id, words, outcome, row: found.row }
+  }
+  return { id, words, outcome: 'not-measured', row: null }
+}

@@ -1,0 +1,55 @@
+import type { Quantity } from '../quantity'
+import type { RuleSet } from '../rules'
+import { judgeAsked, asked, type RunState, type TakenReading } from '../run'
+import { CoreError } from '../errors'
+import { pointOf, type MeasurePoint, type ModelSheet, type Want } from '../sheet'
+
+/** A reading that says how the set stands now: valid, current, and the last under its conditions. */
+export interface CurrentReading { readonly taken: TakenReading, readonly point: MeasurePoint, readonly want: Want }
+
+/**
+ * The readings that papers may speak of as "now": as left, in the alignment and in the soak, not struck out and not
+ * overtaken by work. What was found before work began is none of them.
+ */
+export function currentReadings(sheet: ModelSheet, { history }: RunState): CurrentReading[] {
+  const last = new Map<string, CurrentReading>()
+  for (const taken of history.readings) {
+    if (taken.row.phase === 'as-found' || taken.struck !== null) continue
+    const place = placeOf(sheet, taken)
+    if (!place) continue
+    const key = conditionsKey(taken)
+    if (taken.staleBy.length > 0) last.delete(key)
+    else last.set(key, { taken, ...place })
+  }
+  return [...last.values()]
+}
+
+/** As left, on the alignment or found: every reading of a quantity, whatever became of it. */
+export function wasMeasured({ history }: RunState, quantity: Quantity): boolean {
+  return history.readings.some(t => t.struck === null && t.reading.quantity === quantity)
+}
+
+function placeOf(sheet: ModelSheet, { row, reading }: TakenReading): { point: MeasurePoint, want: Want } | null {
+  try {
+    const point = pointOf(sheet, row.stepId, row.pointId)
+    const want = point.wants.find(w => w.quantity === reading.quantity)
+    return want ? { point, want } : null
+  }
+  catch (error) {
+    // A row that a later correction of the sheet took away is no evidence.
+    if (error instanceof CoreError) return null
+    throw error
+  }
+}
+
+function conditionsKey({ row: { conditions: c }, reading }: TakenReading): string {
+  return [reading.quantity, c.mode, c.channel, c.lowPower, c.coverage, c.setting, c.toneHz, c.toneV, c.inputV].join(' ')
+}
+
+/** The verdict of the legal limit alone, or null when none applies. */
+export function legalVerdict(sheet: ModelSheet, rules: RuleSet, { taken, want, point }: CurrentReading) {
+  const question = asked(sheet, rules, { ...want, target: null }, { ...point.state, ...taken.row.conditions })
+  if (!question.limit || question.limit.kind !== 'legal') return null
+  const verdict = judgeAsked(taken.reading, question).reasons.find(r => r.rule === 'limit')?.verdict
+  return verdict ? { limit: question.limit, verdict } : null
+}

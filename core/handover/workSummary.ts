@@ -1,0 +1,26 @@
+import { standardToBound } from '../quantity'
+import type { ComparedCell, RunState, Turn } from '../run'
+
+/** What the record says was adjusted: said, inferred, or neither although readings changed. */
+export interface AdjustedSummary {
+  readonly declared: readonly Turn[]
+  /** nobody said so: a reading moved more than drift and noise explain; one of these, or several */
+  readonly inferred: readonly Turn[]
+  /** comparable cells that changed beyond both uncertainties while no turn explains anything */
+  readonly unexplained: readonly ComparedCell[]
+}
+
+/** One turn of each adjuster, the last one. */
+export function adjusted(run: RunState, compared: readonly ComparedCell[]): AdjustedSummary {
+  const last = (turns: readonly Turn[]) => [...new Map(turns.map(t => [t.designator, t])).values()]
+  const declared = last(run.history.turns.filter(t => !t.inferred))
+  const inferred = last(run.history.turns.filter(t => t.inferred)).filter(t => !declared.some(d => d.designator === t.designator))
+  return { declared, inferred, unexplained: declared.length === 0 ? compared.filter(changed) : [] }
+}
+
+function changed({ before, after, differences }: ComparedCell): boolean {
+  if (!before.latest || !after.latest || differences === null || differences.length > 0) return false
+  const [a, b] = [before.latest.reading, after.latest.reading]
+  if (a.standardUncertainty === null || b.standardUncertainty === null) return false
+  return Math.abs(b.value - a.value) > Math.hypot(standardToBound(a.standardUncertainty), standardToBound(b.standardUncertainty))
+}
