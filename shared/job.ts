@@ -24,7 +24,7 @@ const claim = object({
     return ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} cannot be` })
   }),
   meter: string().trim().label('Owner\u2019s meter').max(100).defined(),
-  mode: string<Mode>().oneOf([...MODES, null]).nullable().optional(),
+  mode: string<Mode>().nullable().oneOf([...MODES, null]).optional(),
   channel: number().integer().min(1).max(400).nullable().optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

@@ -91,7 +91,8 @@ export function operatingAdvice(sheet: ModelSheet, advice: CarrierAdvice | null,
 
 /** Seen on inspection as a defect, and not put right since. */
 function limiterMissing(events: readonly JobEvent[]): boolean {
-  return events.findLast(e => e.kind === 'item-inspected' && e.itemId === LIMITER_ITEM)?.state === 'seen'
+  const looks = events.filter(e => e.kind === 'item-inspected').filter(e => e.itemId === LIMITER_ITEM)
+  return looks.at(-1)?.state === 'seen'
 }
 
 /** What was measured in the alignment, by the names of the steps. */

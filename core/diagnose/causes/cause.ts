@@ -1,5 +1,5 @@
 import type { Mode } from '../../rules'
-import type { AdjusterRole, SetKind } from '../../sheet'
+import type { AdjusterKind, AdjusterRole, SetKind } from '../../sheet'
 import type { Domain } from './observable'
 
 /** What an observable shows under a cause: outcomes with their probability; what is left over is shared by the others. */
@@ -17,8 +17,13 @@ export interface Cause {
   readonly prior: number
   /** null = whatever the mode */
   readonly modes: readonly Mode[] | null
-  /** only sets with an adjuster of this role can have it */
+  /** only sets with an adjuster of this role can have it, of this kind where one is named */
   readonly needsRole?: AdjusterRole
+  readonly needsKind?: AdjusterKind
+  /** only sets whose sheet lists no adjuster of these roles can have it */
+  readonly lacksRoles?: readonly AdjusterRole[]
+  /** none after a warm-up that stands with the readings */
+  readonly onlyCold?: boolean
   /** only these kinds of set can have it */
   readonly kinds?: readonly SetKind[]
   /** by observable; a question of the same domain that is not named keeps its healthy answer */

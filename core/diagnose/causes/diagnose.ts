@@ -11,6 +11,8 @@ import { answered, likelihoodOf, rankCauses, type RankedCause } from './rank'
 
 /** An outcome other than the healthy one counts as a symptom from this share on. */
 const SYMPTOM_SHARE = 0.5
+/** Time after which a set counts as warm [s] (common practice: 20 to 30 min). */
+const WARM_S = { usual: 20 * 60, slow: 30 * 60 }
 /** From here on a cause may explain what shows elsewhere, if it makes it at least this likely. */
 const NEARLY_CERTAIN = 0.8
 const EXPECTED = 0.5
@@ -49,7 +51,8 @@ export function diagnose(sheet: ModelSheet, rows: readonly RowState[], tests: re
   const asked = OBSERVABLES.filter(applies)
   const evidence = [...asked.flatMap(o => byReadings(o, rows, sheet)), ...byHand(tests).filter(e => applies(e.observable))]
   const open = asked.filter(o => !evidence.some(e => e.observable.id === o.id))
-  const domains = DOMAINS.map(domain => domainFinding(domain, evidence, open, sheet, canRead, applies))
+  const isWarm = wasWarm(rows, sheet)
+  const domains = DOMAINS.map(domain => domainFinding(domain, evidence, open, sheet, canRead, applies, isWarm))
   return { domains: domains.map(d => ({ ...d, explainedBy: explanation(d, domains) })) }
 }
 
@@ -70,12 +73,12 @@ function byHand(tests: readonly TestMade[]): Evidence[] {
   return [...new Map(tests.map(t => [t.observableId, answered(t.observableId, t.outcome)])).values()]
 }
 
-function domainFinding(domain: Domain, evidence: readonly Evidence[], open: readonly Observable[], sheet: ModelSheet, canRead: (q: Quantity) => boolean, applies: (x: { modes: Observable['modes'] }) => boolean): DomainFinding {
+function domainFinding(domain: Domain, evidence: readonly Evidence[], open: readonly Observable[], sheet: ModelSheet, canRead: (q: Quantity) => boolean, applies: (x: { modes: Observable['modes'] }) => boolean, isWarm: boolean): DomainFinding {
   const here = evidence.filter(e => e.observable.domain === domain)
   const symptoms = here.filter(e => 1 - (e.soft[e.observable.healthy] ?? 0) >= SYMPTOM_SHARE)
   const fine = here.filter(e => !symptoms.includes(e))
   if (symptoms.length === 0) return { domain, symptoms, fine, ranked: [], next: [], proof: null, cannotAsk: [], explainedBy: null }
-  const causes = CAUSES.filter(c => c.domain === domain && applies(c) && canShow(c, sheet))
+  const causes = CAUSES.filter(c => c.domain === domain && applies(c) && canShow(c, sheet, isWarm))
   const named = new Set(causes.flatMap(c => Object.keys(c.shows)))
   const ranked = rankCauses(causes, evidence.filter(e => named.has(e.observable.id)))
   const useful = open.filter(o => named.has(o.id))
@@ -99,9 +102,29 @@ function answerable({ source }: Observable, sheet: ModelSheet): boolean {
   return source.inSheet?.(sheet) ?? source.quantities.some(q => sheet.matrix.some(p => p.wants.some(w => w.quantity === q)))
 }
 
-/** A cause is none of this set's faults when the set has not the part, or no row for its chief witness (named first): no low-power preset without a low position. */
-function canShow(cause: Cause, sheet: ModelSheet): boolean {
-  const hasPart = cause.needsRole === undefined || sheet.adjusters.some(a => a.role === cause.needsRole)
-  const isKind = cause.kinds === undefined || cause.kinds.includes(sheet.kind)
-  return hasPart && isKind && answerable(observableOf(Object.keys(cause.shows)[0]!), sheet)
+/**
+ * A cause is none of this set's faults when the set has not the part, or nothing could ever show it: no low-power preset
+ * without a low position. A row that the sheet lacks is no proof of innocence while another witness can be asked.
+ */
+function canShow(cause: Cause, sheet: ModelSheet, isWarm: boolean): boolean {
+  const { needsRole, needsKind, lacksRoles, kinds, onlyCold } = cause
+  const fitted = sheet.adjusters.filter(a => a.kind !== 'fixed-part')
+  const hasPart = needsRole === undefined || fitted.some(a => a.role === needsRole && (needsKind === undefined || a.kind === needsKind))
+  const lacks = lacksRoles === undefined || !fitted.some(a => lacksRoles.includes(a.role))
+  const isKind = kinds === undefined || kinds.includes(sheet.kind)
+  const isPossible = hasPart && lacks && isKind && !(onlyCold && isWarm)
+  return isPossible && canBeAsked(cause, sheet)
+}
+
+/** Its chief witness (named first), or any reading of its own part of the set. */
+function canBeAsked(cause: Cause, sheet: ModelSheet): boolean {
+  const [chief, ...others] = Object.keys(cause.shows).map(observableOf)
+  if (!chief || answerable(chief, sheet)) return true
+  return others.some(o => o.source.kind === 'readings' && o.domain === cause.domain && answerable(o, sheet))
+}
+
+/** Every frequency of the record was read after the time that a set of this kind takes to warm up. */
+function wasWarm(rows: readonly RowState[], sheet: ModelSheet): boolean {
+  const read = rows.filter(r => r.row && r.cells.some(c => c.latest && c.want.quantity === 'carrierHz'))
+  return read.length > 0 && read.every(r => (r.row!.conditions.onTimeS ?? 0) >= WARM_S[sheet.kind === 'multimode' || sheet.kind === 'hybrid-valve' ? 'slow' : 'usual'])
 }

@@ -22,7 +22,12 @@ const WORTHWHILE_BITS = 0.05
  * Source: expected reduction of entropy (mutual information between cause and outcome), Shannon.
  */
 export function nextTests(ranked: readonly RankedCause[], open: readonly Observable[]): NextTest[] {
-  return open.map(observable => weighTest(ranked, observable)).filter(t => t.gainBits >= WORTHWHILE_BITS).sort((a, b) => b.gainBits - a.gainBits)
+  return open.map(observable => weighTest(ranked, observable)).filter(t => t.gainBits >= WORTHWHILE_BITS && decides(t)).sort((a, b) => b.gainBits - a.gainBits)
+}
+
+/** A question whose every answer leaves the same cause in front changes nothing that is done. */
+function decides({ leads }: NextTest): boolean {
+  return new Set(Object.values(leads)).size > 1
 }
 
 function weighTest(ranked: readonly RankedCause[], observable: Observable): NextTest {

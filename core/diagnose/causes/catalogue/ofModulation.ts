@@ -6,7 +6,7 @@ const ssb = { domain: 'modulation', modes: ['USB', 'LSB'] } as const
 
 export const MODULATION_CAUSES: readonly Cause[] = [
   { ...am, id: 'limiter-missing', row: 'F04', title: 'Modulation limiter removed or open', remedy: 'Refit the parts of the drawing, then set the depth.', prior: 2.5,
-    shows: { 'depth': { over: 0.93, right: 0.06 }, 'depth-level': { follows: 0.95 }, 'limiter-parts': { missing: 0.95 }, 'past-full': { 'meter-alone': 0.7 }, 'preset-feel': { smooth: 0.6, end: 0.3 }, 'crest': { clean: 0.55, over: 0.3, flat: 0.15 }, 'adjacent': { dirty: 0.93 } } },
+    shows: { 'depth': { over: 0.93, right: 0.06 }, 'depth-level': { follows: 0.95 }, 'limiter-parts': { missing: 0.95 }, 'past-full': { 'meter-alone': 0.7 }, 'preset-feel': { nothing: 0.6, smooth: 0.22, end: 0.16 }, 'crest': { clean: 0.55, over: 0.3, flat: 0.15 }, 'adjacent': { dirty: 0.93 } } },
   { ...am, id: 'modulation-preset-end', row: 'F04', title: 'Modulation preset at its end', remedy: 'Set the preset; the microphone gain is not the cure.', prior: 1.5,
     shows: { 'depth': { over: 0.95 }, 'depth-level': { stuck: 0.93 }, 'past-full': { 'meter-alone': 0.7 }, 'preset-feel': { end: 0.75, smooth: 0.22 }, 'crest': { clean: 0.55, over: 0.25, flat: 0.2 }, 'adjacent': { dirty: 0.93 } } },
   { ...am, id: 'audio-too-high', row: 'F03', title: 'Limiter lets the audio past full depth: power outside the channel', remedy: 'Audio or limiter down until the meter rises no more than the crest does.', prior: 1.5,
@@ -29,7 +29,7 @@ export const MODULATION_CAUSES: readonly Cause[] = [
     shows: { 'symmetry': { uneven: 0.95 }, 'deviation': { right: 0.5, high: 0.25, low: 0.25 } } },
   { ...am, modes: null, id: 'microphone', row: 'F85', title: 'Microphone, its plug or its wiring', remedy: 'Element, plug, gain; note impedance and wiring first.', prior: 1,
     shows: { 'other-mic': { cures: 0.97 } } },
-  { ...am, id: 'voice-unbalanced', row: 'F15', title: 'Carrier and crest out of balance on voice', remedy: 'Carrier to the mark, limiter with a tone; then voice again. Meters on voice tell about the meter too.', prior: 1, kinds: ['high-power'],
+  { ...am, id: 'voice-unbalanced', row: 'F15', title: 'Carrier and crest out of balance on voice', remedy: 'Carrier to the mark, limiter with a tone; then voice again. Meters on voice tell about the meter too.', prior: 1,
     shows: { 'voice-balance': { 'all-peak': 0.6, 'compressed': 0.38 } } },
   { ...ssb, id: 'ssb-flat-topping', row: 'F80', title: 'Flat-topping on SSB: ALC or audio too high', remedy: 'ALC down until the mean is half the PEP and the products fall.', prior: 2,
     shows: { 'two-tone': { above: 0.8, half: 0.19 }, 'imd': { poor: 0.93 }, 'drop-6db': { improves: 0.95 }, 'adjacent': { dirty: 0.5, clean: 0.5 } } },

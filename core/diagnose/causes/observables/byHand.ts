@@ -45,7 +45,7 @@ export const HAND_TESTS: readonly Observable[] = [
   test('modulation', 'other-mic', 'Another microphone', 'Speak into a known good microphone.', { same: 'no difference', cures: 'clearly more modulation' }, 'same'),
   test('modulation', 'limiter-parts', 'Limiter parts', 'Compare with the drawing: transistor and diode of the limiter.', { there: 'all there', missing: 'clipped out or missing' }, 'there', OFF, ['AM']),
   test('modulation', 'past-full', 'Wattmeter as the tone goes past full depth', 'Tone up slowly; watch the meter, the crest and the carrier line.', { together: 'meter and crest move together', 'meter-alone': 'the meter rises by more than 0.3 dB, crest and carrier line do not' }, 'together', DUMMY, ['AM']),
-  test('modulation', 'preset-feel', 'Modulation or deviation preset, a touch', 'Touch it a few degrees either way and watch the meter.', { smooth: 'moves smoothly', jumps: 'jumps or drops out', end: 'stands at its end' }, 'smooth'),
+  test('modulation', 'preset-feel', 'Modulation or deviation preset, a touch', 'Touch it a few degrees either way and watch the meter.', { smooth: 'moves smoothly', jumps: 'jumps or drops out', end: 'stands at its end', nothing: 'turns, but changes nothing' }, 'smooth'),
   test('modulation', 'audio-after', 'Tone after the microphone amplifier', 'Scope or millivoltmeter after the amplifier, tone at the socket.', { there: 'at its usual level', weak: 'weak or missing' }, 'there'),
   test('modulation', 'carrier-down', 'Carrier 1 dB lower', 'Lower the carrier by 1 dB: does PEP against carrier rise?', { rises: 'rises', same: 'does not' }, 'same', DUMMY, ['AM']),
 

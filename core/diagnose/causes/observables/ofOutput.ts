@@ -1,5 +1,7 @@
 import { channelPlan } from '../../../rules'
-import { found, isCarrier, isTone, middle, rated, seen, windowOf } from '../cells'
+import type { RowState } from '../../../run'
+import type { ModelSheet, SetState } from '../../../sheet'
+import { found, isCarrier, isTone, middle, rated, seen, windowOf, type Found } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
 
@@ -9,7 +11,23 @@ const COMPRESSED = 1.5
 /** A block that stands further off than this is programmed for another model [Hz]. */
 const BLOCK_OFF_HZ = 1000
 
+/** What a voice shows on the pair of meters when carrier and crest are in balance. */
+const VOICE_RATIO = 2.5
+
 const base = { modes: null } as const
+const isVoice = (s: SetState) => s.keyed && s.toneHz === null && s.setting.endsWith('voice')
+const hasCarrierOf = (mode: SetState['mode'], when: (sheet: ModelSheet) => boolean) => (sheet: ModelSheet) =>
+  when(sheet) && sheet.matrix.some(p => p.state.mode === mode && isCarrier(p.state) && p.wants.some(w => w.quantity === 'powerW'))
+
+interface VoicePair { readonly pep: Found, readonly mean: Found }
+
+function voicePairs(rows: readonly RowState[]): VoicePair[] {
+  const means = found(rows, 'powerW', isVoice).filter(m => m.value > 0)
+  return found(rows, 'pepW', isVoice).flatMap((pep) => {
+    const mean = means.find(m => m.point.id === pep.point.id)
+    return mean && pep.value > 0 ? [{ pep, mean }] : []
+  })
+}
 
 /** What comes out beside the carrier, and what the output stage draws for it. */
 export const OUTPUT_OBSERVABLES: readonly Observable[] = [
@@ -45,14 +63,34 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
       const most = adjacent && rated(adjacent)
       return adjacent && most != null ? seen([adjacent], ([db]) => db! > most + 0.5 ? 'dirty' : 'clean') : null
     } } },
-  { id: 'voice-balance', modes: ['AM'], domain: 'modulation', question: 'PEP against mean on voice', healthy: 'balanced',
+  { id: 'voice-balance', modes: ['AM', 'USB', 'LSB'], domain: 'modulation', question: 'PEP against mean on voice', healthy: 'balanced',
     outcomes: { 'compressed': 'nearly equal', 'balanced': 'balanced', 'all-peak': 'all peak and no average' },
-    source: { kind: 'readings', quantities: ['pepW', 'powerW'], inSheet: sheet => sheet.kind === 'high-power', see: (rows) => {
-      const voice = (q: 'pepW' | 'powerW') => found(rows, q, s => s.keyed && s.toneHz === null && s.setting.endsWith('voice'))[0]
-      const [pep, mean] = [voice('pepW'), voice('powerW')]
-      if (!pep || !mean || mean.value <= 0) return null
+    source: { kind: 'readings', quantities: ['pepW', 'powerW'], inSheet: sheet => sheet.matrix.some(p => isVoice(p.state)), see: (rows) => {
+      const pairs = voicePairs(rows)
+      if (pairs.length === 0) return null
       const name = between([COMPRESSED, ALL_PEAK], ['compressed', 'balanced', 'all-peak'])
+      // Every row on voice is looked at; the one furthest from balance speaks.
+      const away = ({ pep, mean }: VoicePair) => Math.abs(Math.log(pep.value / mean.value / VOICE_RATIO))
+      const { pep, mean } = pairs.reduce((a, b) => away(b) > away(a) ? b : a)
       return seen([pep, mean], ([p, m]) => name(p! / Math.max(m!, 1e-9)))
+    } } },
+  { ...base, id: 'fm-power', domain: 'power', modes: ['FM'], question: 'FM carrier against its rating', healthy: 'right',
+    outcomes: { none: 'no power', low: 'low', right: 'right', high: 'high' },
+    source: { kind: 'readings', quantities: ['powerW'], inSheet: hasCarrierOf('FM', s => s.main.mode !== 'FM'), see: (rows, sheet) => {
+      const carrier = sheet.main.mode === 'FM' ? null : middle(found(rows, 'powerW', s => isCarrier(s) && s.mode === 'FM').filter(rated))
+      const most = carrier && rated(carrier)
+      if (!carrier || !most) return null
+      const name = between([0.02, 0.86, 1.05], ['none', 'low', 'right', 'high'])
+      return seen([carrier], ([w]) => name(w! / most))
+    } } },
+  { ...base, id: 'am-carrier', domain: 'power', modes: ['AM'], question: 'AM carrier against its mark', healthy: 'right',
+    outcomes: { 'low': 'low', 'right': 'right', 'high': 'high', 'far-high': 'about twice or more' },
+    source: { kind: 'readings', quantities: ['powerW'], inSheet: hasCarrierOf('AM', s => s.main.mode !== 'AM'), see: (rows, sheet) => {
+      const carrier = sheet.main.mode === 'AM' ? null : middle(found(rows, 'powerW', s => isCarrier(s) && s.mode === 'AM').filter(windowOf))
+      if (!carrier) return null
+      const { low, high } = windowOf(carrier)!
+      const name = between([low * 0.97, high * 1.05, high * 1.8], ['low', 'right', 'high', 'far-high'])
+      return seen([carrier], ([w]) => name(w!))
     } } },
   { ...base, id: 'vco', domain: 'frequency', question: 'VCO control voltage', healthy: 'inside', everywhere: true,
     outcomes: { 'inside': 'in its window', 'at-end': 'at the end of its range' },

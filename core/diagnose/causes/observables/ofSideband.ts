@@ -1,3 +1,4 @@
+import type { SetState } from '../../../sheet'
 import { found, middle, seen, windowOf } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
@@ -9,6 +10,7 @@ const SIDEBAND_OFF_HZ = 40
 /** Products at least so far below one tone (general trade knowledge) [dB]. */
 const IMD_CLEAN_DB = 25
 
+const hasTwoTones = (s: SetState) => s.setting.includes('two tones')
 const ssb = { modes: ['USB', 'LSB'] } as const
 const asked = (quantity: 'pepW' | 'carrierHz') => (sheet: Parameters<NonNullable<Extract<Observable['source'], { kind: 'readings' }>['inSheet']>>[0]) =>
   sheet.matrix.some(p => p.state.keyed && (p.state.mode === 'USB' || p.state.mode === 'LSB') && p.wants.some(w => w.quantity === quantity && w.target !== null))
@@ -44,8 +46,9 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     } } },
   { ...ssb, id: 'two-tone', domain: 'modulation', question: 'Mean power against PEP with two tones', healthy: 'half',
     outcomes: { below: 'clearly below half', half: 'half', above: 'above half' },
-    source: { kind: 'readings', quantities: ['powerW', 'pepW'], see: (rows) => {
-      const mean = found(rows, 'powerW', s => s.keyed)[0]
+    source: { kind: 'readings', quantities: ['powerW', 'pepW'], inSheet: sheet => sheet.matrix.some(p => hasTwoTones(p.state)), see: (rows) => {
+      // Voice has a law of its own: only rows with two tones are held against the half.
+      const mean = found(rows, 'powerW', s => s.keyed && hasTwoTones(s))[0]
       const pep = mean && found(rows, 'pepW', s => s.keyed && s.mode === mean.state.mode && s.setting === mean.state.setting)[0]
       if (!mean || !pep || pep.value <= 0) return null
       const name = between([0.5 - TWO_TONE_SLACK, 0.5 + TWO_TONE_SLACK], ['below', 'half', 'above'])
