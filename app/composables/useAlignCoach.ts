@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { Accuracy, Quantity } from '../../core/quantity'
+import { HEX_BYTE, type Accuracy, type Quantity } from '../../core/quantity'
 import {
   NEW_SETTING, balanceMove, bandRounds, driftLimit, driftSamples, isFrequencyStep, isReadable, menuReadings, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate,
   type CoilTurns, type JobEvent, type RfSeen, type RowState, type RunState, type StepState, type WantState,
@@ -100,9 +100,10 @@ export function useAlignCoach(parts: CoachParts) {
   const menu = computed(() => {
     const { point, want: wanted, asked } = want()
     if (entries.value.length === 0 || !point.wants.some(w => w.quantity === 'menuCode') || wanted.quantity === 'menuCode') return null
+    const format = point.wants.find(w => w.quantity === 'menuCode')!.menu ?? HEX_BYTE
     const index = Math.min(entries.value.length - 1, state().step.points.findIndex(p => p.id === point.id))
     const entry = entries.value[Math.max(0, index)]!
-    return { entry: entry.designator, readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity), goal: menuGoal(asked, parts.accuracy()), quantity: wanted.quantity, original: originalCode(parts.asFound(), entry.designator) }
+    return { entry: entry.designator, readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity), goal: menuGoal(asked, parts.accuracy(), format), format, quantity: wanted.quantity, original: originalCode(parts.asFound(), entry.designator) }
   })
 
   // For frequency

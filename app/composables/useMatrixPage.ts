@@ -14,9 +14,10 @@ export function useMatrixPage(rows: () => readonly RowState[], act: { take: (poi
     chosen.value = list[Math.max(0, Math.min(list.length - 1, index + by))]?.point.id ?? null
   }
 
-  // A row that became complete hands over to the next open one; a row chosen on purpose stays until then.
-  watch(() => rows().find(r => r.point.id === active.value)?.row?.id, (now, before) => {
-    if (now !== before && rows().find(r => r.point.id === active.value)?.complete) chosen.value = null
+  // A row that is taken now hands over to the next open one; one that was complete before stays chosen.
+  watch(() => ({ id: active.value, rowId: rows().find(r => r.point.id === active.value)?.row?.id }), (now, before) => {
+    const isTaken = now.id === before.id && now.rowId !== before.rowId
+    if (isTaken && rows().find(r => r.point.id === active.value)?.complete) chosen.value = null
   })
 
   useBenchKeys({

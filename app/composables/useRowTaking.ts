@@ -8,7 +8,7 @@ import { checkedReadings, liveReadings, otherChannel, rowConditions, rowTaken, t
 import { doubtsOf, type DoubtContext } from '../logic/doubts'
 import { typedReading, type TypedInstrument } from '../logic/typedInstrument'
 
-export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly instrument: TypedInstrument | null }
+export interface TypedEntry { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly halfDigit?: number | undefined, readonly instrument: TypedInstrument | null }
 
 /** What a screen that takes rows needs from the stores. */
 export interface RowTakingParts {
@@ -87,7 +87,7 @@ export function useRowTaking(parts: RowTakingParts) {
   }
 
   function typedReadingOf(e: TypedEntry): Reading {
-    return { id: uuid(), quantity: e.quantity, ...typedReading(e.value, e.quantity, e.instrument), source: 'typed', instrument: e.instrument?.name ?? null, ...(e.bound ? { bound: e.bound } : {}) }
+    return { id: uuid(), quantity: e.quantity, ...typedReading(e.value, e.quantity, e.instrument, e.halfDigit), source: 'typed', instrument: e.instrument?.name ?? null, ...(e.bound ? { bound: e.bound } : {}) }
   }
 
   /** A reading that cannot be true is challenged at once, and kept: the technician decides. */

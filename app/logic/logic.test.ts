@@ -103,6 +103,8 @@ describe('typed readings', () => {
   it('carry the uncertainty of the instrument, or none', () => {
     expect(typedReading(3, 'powerW', typedInstruments(instruments, 'powerW')[0]!).standardUncertainty).toBeCloseTo(boundToStandard(1), 12)
     expect(typedReading(3, 'powerW', null)).toEqual({ value: 3, standardUncertainty: null })
+    expect(typedReading(10_239_000, 'referenceHz', null, 500).standardUncertainty).toBeCloseTo(boundToStandard(500), 9)
+    expect(typedReading(3, 'powerW', typedInstruments(instruments, 'powerW')[0]!, 0.05).standardUncertainty).toBeCloseTo(boundToStandard(1), 12)
   })
   it('are those at the set: 10 dB in front and another scale are part of the meter', () => {
     const behind = [{ ...instruments[0]!, attenuationDb: 10, fullScale: 5 }]

@@ -1,28 +1,23 @@
-import { errorBound, type Accuracy } from '../../core/quantity'
+import { HEX_BYTE, errorBound, type Accuracy, type MenuFormat } from '../../core/quantity'
 import type { Asked, MenuGoal, RowState, RunState } from '../../core/run'
 
-/** Menu values of one byte (common practice for such sets). */
-const MOST_CODE = 255
 /** Of an instrument that is not known [ratio]. */
 const UNKNOWN_BOUND = 0.05
 
 /** What a menu value may make at most: the upper bound of target and limit, with what the instrument cannot tell. null = nothing bounds it above */
-export function menuGoal({ window, limit }: Asked, accuracy: Accuracy | null): MenuGoal | null {
+export function menuGoal({ window, limit }: Asked, accuracy: Accuracy | null, format: Pick<MenuFormat, 'min' | 'max'> = HEX_BYTE): MenuGoal | null {
   const bounds = [window?.high, limit?.high].filter((b): b is number => b != null)
   if (bounds.length === 0) return null
   const most = Math.min(...bounds)
-  return { limit: most, boundRatio: accuracy ? errorBound(most, accuracy) / most : UNKNOWN_BOUND, maxCode: MOST_CODE }
+  const least = Math.max(...[window?.low, limit?.low].filter((b): b is number => b != null))
+  return { limit: most, least: Number.isFinite(least) ? least : null, boundRatio: accuracy ? errorBound(most, accuracy) / most : UNKNOWN_BOUND, minCode: format.min, maxCode: format.max }
 }
 
-/** The value that an entry was last left at in the run; steps turn their entries row by row. */
+/** The value that an entry was last left at in the run, whichever step wrote it; steps turn their entries row by row. */
 export function lastCode(run: RunState, entry: string): number | null {
-  const steps = run.steps.filter(s => s.step.adjusters.includes(entry))
-  for (const { step } of steps) {
-    const at = Math.min(step.points.length - 1, step.adjusters.indexOf(entry))
-    const found = run.history.readings.findLast(t => t.struck === null && t.row.stepId === step.id && t.row.pointId === step.points[at]!.id && t.reading.quantity === 'menuCode')
-    if (found) return found.reading.value
-  }
-  return null
+  const places = run.steps.filter(s => s.step.adjusters.includes(entry)).map(({ step }) => ({ stepId: step.id, pointId: step.points[Math.min(step.points.length - 1, step.adjusters.indexOf(entry))]!.id }))
+  const written = run.history.readings.findLast(t => t.struck === null && t.reading.quantity === 'menuCode' && places.some(p => p.stepId === t.row.stepId && p.pointId === t.row.pointId))
+  return written?.reading.value ?? null
 }
 
 /** The value that an entry had as found: the only way back. Rows of menu values are named after their entry. */

@@ -29,10 +29,17 @@ export function typedAccuracy(quantity: Quantity, instrument: TypedInstrument | 
   return typedItem(quantity, instrument)?.accuracy ?? null
 }
 
-/** What was read off, as it is at the set: value and standard uncertainty [SI], the latter null when no instrument was named. */
-export function typedReading(shown: number, quantity: Quantity, instrument: TypedInstrument | null): { value: number, standardUncertainty: number | null } {
+/** Frequencies typed more coarsely than this are told with what their digits leave open, instrument or not [Hz]. */
+const COARSE_HZ = 5
+
+/**
+ * What was read off, as it is at the set: value and standard uncertainty [SI], the latter null when no instrument was named.
+ * A digit that was not typed is an uncertainty: half of the last place, where the instrument is better than that.
+ */
+export function typedReading(shown: number, quantity: Quantity, instrument: TypedInstrument | null, halfDigit = 0): { value: number, standardUncertainty: number | null } {
   const item = typedItem(quantity, instrument)
-  if (!item) return { value: shown, standardUncertainty: null }
+  const isCoarse = halfDigit >= COARSE_HZ && (quantity === 'carrierHz' || quantity === 'referenceHz')
+  if (!item) return { value: shown, standardUncertainty: isCoarse ? boundToStandard(halfDigit) : null }
   const value = shown * item.toSi
-  return { value, standardUncertainty: boundToStandard(errorBound(value, item.accuracy)) }
+  return { value, standardUncertainty: boundToStandard(Math.max(errorBound(value, item.accuracy), halfDigit * item.toSi)) }
 }

@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import TextDialog from '../components/frame/TextDialog.vue'
 import SettledClaims from '../components/claims/SettledClaims.vue'
 import StartPositions from '../components/work/StartPositions.vue'
+import { STRIKE_REASONS, TAKEN_AGAIN } from '../../core/run'
 import { conditionsAsked } from '../../core/sheet'
 import { startPositions } from '../../core/work'
 import JobPhotos from './JobPhotos.vue'
@@ -29,10 +30,22 @@ const { said, say } = useSaid()
 const rows = computed(() => props.phase === 'as-found' ? job.asFound : job.asLeft)
 const doubting = doubtingOf(job, instruments, () => rows.value)
 const { typing, take, takeTyped } = useRowTaking({ sheet: () => job.sheet!, phase: props.phase, doubting, liveOf: live.liveOf, rfSeen: live.rfSeen, append: job.append, say })
-const { active, choose } = useMatrixPage(() => rows.value, { take: id => void take(null, id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
+const { active, choose } = useMatrixPage(() => rows.value, { take: id => void takeRow(id), type: (pointId, first) => (typing.value = { pointId, first }), undo: strikeLast })
 const striking = ref<string | null>(null)
 const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(doubting(), r)])))
 const keeping = ref<Doubt | null>(null)
+
+/** Readings of a row that count now and are current: what is read once more replaces them. */
+const currentIds = (pointId: string) => rows.value.find(r => r.point.id === pointId)?.cells.flatMap(c => c.latest && c.latest.staleBy.length === 0 ? [c.latest.reading.id] : []) ?? []
+
+async function replacing(pointId: string, reason: string, taken: Promise<boolean>) {
+  const before = currentIds(pointId)
+  if (!(await taken)) return
+  const still = currentIds(pointId)
+  for (const readingId of before.filter(id => !still.includes(id))) await job.append({ kind: 'reading-struck', readingId, reason })
+}
+const takeRow = (id: string) => replacing(id, TAKEN_AGAIN, take(null, id))
+const takeTypedRow = (id: string, values: TypedValue[]) => replacing(id, 'misread, typed again', takeTyped(null, id, values))
 
 function strikeLast() {
   striking.value = job.run!.history.readings.findLast(t => t.row.phase === props.phase && t.row.stepId === null && t.struck === null)?.reading.id ?? null
@@ -64,7 +77,7 @@ onBeforeUnmount(() => (live.at = null))
     :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :plan-id="job.sheet!.planId" :doubts="doubts" :active="active" :typing="typing" :said="said"
     :options-for="instruments.optionsFor" :typed-with="instruments.typedWith"
     :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
-    @select="choose" @take="id => take(null, id)" @type="typeRow" @typed="(id: string, v: TypedValue[]) => takeTyped(null, id, v)"
+    @select="choose" @take="takeRow" @type="typeRow" @typed="takeTypedRow"
     @cancel="typing = null" @keep="d => (keeping = d)" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
   >
     <StartPositions v-if="phase === 'as-found'" :positions="startPositions(job.sheet!, job.events)" @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"><JobPhotos about="positions" label="photos of the starting positions" small /></StartPositions>
@@ -72,7 +85,7 @@ onBeforeUnmount(() => (live.at = null))
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
   </MatrixScreen>
   <TextDialog :open="keeping !== null" title="Keep the reading all the same" :hint="keeping?.words ?? ''" label="Why it is right" action="Keep it" @close="keeping = null" @done="keep" />
-  <TextDialog :open="striking !== null" title="Strike out the reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" @close="striking = null" @done="strike" />
+  <TextDialog :open="striking !== null" title="Strike out the reading" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" :suggestions="STRIKE_REASONS" @close="striking = null" @done="strike" />
 </template>
 
 <style scoped>

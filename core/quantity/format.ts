@@ -1,21 +1,23 @@
 import { standardToBound } from './uncertainty'
+import { HEX_BYTE, showMenuValue, type MenuFormat } from './menuValue'
 import { quantityInfo, type Quantity } from './quantities'
 import type { Bound, Measured } from './reading'
 
 const THIN_SPACE = '\u2009'
 const MINUS = '\u2212'
 /** Digits after the point when nobody knows the uncertainty: as many as a bench of this kind can mean. */
-const DECIMALS_UNKNOWN: Record<string, number> = { 'MHz': 6, 'kHz': 2, 'W': 2, 'V': 2, 'A': 2, 's': 1, 'min': 0, 'µV': 2, '%': 0, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 0, ': 1': 2, 'hex': 0 }
+const DECIMALS_UNKNOWN: Record<string, number> = { 'MHz': 6, 'kHz': 2, 'W': 2, 'V': 2, 'A': 2, 's': 1, 'min': 0, 'µV': 2, '%': 0, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 0, ': 1': 2 }
 
 /** Digits beyond these mean nothing at a bench, however good the instrument. */
-const DECIMALS_MOST: Record<string, number> = { 'MHz': 7, 'kHz': 3, 'W': 3, 'V': 2, 'A': 3, 's': 2, 'min': 1, 'µV': 3, '%': 1, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 1, ': 1': 2, 'hex': 0 }
+const DECIMALS_MOST: Record<string, number> = { 'MHz': 7, 'kHz': 3, 'W': 3, 'V': 2, 'A': 3, 's': 2, 'min': 1, 'µV': 3, '%': 1, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 1, ': 1': 2 }
 
 /** A needle at its stop: the value is at least this. */
 const BOUND_SIGN: Record<Bound, string> = { 'at-least': `>${THIN_SPACE}`, 'at-most': `<${THIN_SPACE}` }
 
-/** A menu value as the set shows it: two digits at least. */
-function hexCode(value: number): string {
-  return Math.round(value).toString(16).toUpperCase().padStart(2, '0')
+/** A menu value where nobody says how the set writes it: both ways, or decimal where it can be no hexadecimal number. */
+function anyMenuValue(value: number): string {
+  if (!Number.isInteger(value) || value < 0 || value > 0xFFFF) return String(value).replace('-', MINUS)
+  return `${showMenuValue(value, HEX_BYTE)} (${value})`
 }
 
 /** A number ready for the screen, without and with its uncertainty. */
@@ -45,11 +47,12 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
 /**
  * A measured value in the unit of the bench with the digits that its uncertainty justifies.
  * @param measured value and standard uncertainty [SI]
+ * @param menu how the set writes its menu values
  * @returns value, unit and the bound U that verdicts use (null when unknown)
  */
-export function showMeasured(measured: Measured, quantity: Quantity): Shown {
+export function showMeasured(measured: Measured, quantity: Quantity, menu?: MenuFormat): Shown {
   const info = quantityInfo(quantity)
-  if (info.siUnit === 'code') return { value: hexCode(measured.value), unit: info.shownUnit, plusMinus: null }
+  if (info.siUnit === 'code') return { value: menu ? showMenuValue(measured.value, menu) : anyMenuValue(measured.value), unit: '', plusMinus: null }
   const u = measured.standardUncertainty
   const decimals = u === null ? DECIMALS_UNKNOWN[info.shownUnit] ?? 2 : Math.min(justifiedDecimals(u * info.perSi), DECIMALS_MOST[info.shownUnit] ?? 3)
   return {
@@ -84,7 +87,7 @@ function showBound(bound: number, shownUnit: string, perSi: number): string | nu
 /** A plain SI number in the bench unit of a quantity, for targets and limits: no uncertainty, trailing zeros cut. */
 export function showPlain(value: number, quantity: Quantity): string {
   const info = quantityInfo(quantity)
-  if (info.siUnit === 'code') return `${hexCode(value)} ${info.shownUnit}`
+  if (info.siUnit === 'code') return anyMenuValue(value)
   const shown = value * info.perSi
   const decimals = info.shownUnit === 'MHz' ? 6 : 3
   return `${groupDigits(Number(shown.toFixed(decimals)), Math.min(decimals, (String(Number(shown.toFixed(decimals))).split('.')[1] ?? '').length))} ${info.shownUnit}`

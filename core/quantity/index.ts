@@ -9,5 +9,6 @@ export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
 export { boundToStandard, combineStandard, errorBound, standardToBound, type Accuracy } from './uncertainty'
 // In and out of words
 export { checkRange, parseTyped, type Typed } from './parseTyped'
+export { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'
 export { withinRange, type RangeCheck } from './withinRange'
 export { groupDigits, justifiedDecimals, showErrorHz, showMeasured, showPlain, type Shown } from './format'

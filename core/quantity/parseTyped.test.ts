@@ -61,3 +61,10 @@ describe('typed readings', () => {
     }))
   })
 })
+
+describe('a digit that was not typed', () => {
+  it.each([['10.239', 'referenceHz', 500], ['10.239780', 'referenceHz', 0.5], ['27,18500 MHz', 'carrierHz', 5], ['3.9', 'powerW', 0.05], ['400 mW', 'powerW', 5e-4], ['4', 'powerW', 0.5], ['95', 'depthNegativeRatio', 0.005]] as const)('%s: half of the last place', (text, quantity, half) => {
+    expect(parseTyped(text, quantity).halfDigit).toBeCloseTo(half, 6)
+  })
+  it('of a level in dBm depends on the level', () => expect(parseTyped('-113 dBm', 'sensitivityV').halfDigit! / parseTyped('-113 dBm', 'sensitivityV').value).toBeCloseTo(10 ** (0.5 / 20) - 1, 9))
+})

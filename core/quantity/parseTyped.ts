@@ -1,4 +1,5 @@
 import { CoreError } from '../errors'
+import { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'
 import { dbmToWatts } from './power'
 import { dbmToVolts } from './receiverLevel'
 import { quantityInfo, type Quantity } from './quantities'
@@ -16,8 +17,18 @@ const FACTOR: Record<string, Record<string, number>> = {
   code: {},
 }
 
+/** Where a sheet says nothing of its menu. */
+const HEX_WORD: MenuFormat = { ...HEX_BYTE, max: 0xFFFF }
+
 /** Result of reading a typed entry: the value and how it was understood, in words, for the screen to repeat. */
-export interface Typed { readonly value: number, readonly understood: string, /** undefined = a value; ">20" is a needle at its stop */ readonly bound?: Bound }
+export interface Typed {
+  readonly value: number
+  readonly understood: string
+  /** undefined = a value; ">20" is a needle at its stop */
+  readonly bound?: Bound
+  /** half of the last digit that was typed [SI]: "10.239" MHz is known to 500 Hz; undefined = exact */
+  readonly halfDigit?: number
+}
 
 const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%-]*)$/i
 
@@ -25,15 +36,19 @@ const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d
  * A reading as people type it: decimal comma or point, spaces between thousands, with or without its unit.
  *
  * @param text e.g. "27,79125", "27.79125 MHz", "3.9", "400 mW", "-113 dBm"
+ * @param menu how the set writes its menu values; two bytes in hexadecimal where nothing is said
  * @param quantity decides the unit taken for granted (MHz, W, kHz, V, A, uV, s, min)
  * @returns value [SI] and what was understood
  * @throws {CoreError} not-a-number (with the text), unknown-unit, out-of-range (outside what the quantity can be)
  */
-export function parseTyped(text: string, quantity: Quantity): Typed {
+export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = HEX_WORD): Typed {
   const info = quantityInfo(quantity)
   const { bound, rest: trimmed } = withoutBound(text.trim())
   const shown = trimmed.length > 40 ? `${trimmed.slice(0, 40)}…` : trimmed
-  if (info.siUnit === 'code') return { ...menuCode(trimmed, quantity), ...bound }
+  if (info.siUnit === 'code') {
+    const value = parseMenuValue(trimmed, menu)
+    return { value, understood: showMenuValue(value, menu), ...bound }
+  }
   const match = trimmed.length <= 60 ? NUMBER.exec(trimmed) : null
   if (!match || (match[2] === undefined && match[3] === undefined)) {
     throw new CoreError('not-a-number', `"${shown}" is not a number. Write it like ${example(info.shownUnit)}`)
@@ -44,7 +59,13 @@ export function parseTyped(text: string, quantity: Quantity): Typed {
   const value = toSi(number, unitText || info.shownUnit, info.siUnit)
   if (!Number.isFinite(value)) throw new CoreError('not-a-number', `"${shown}" is too large to be a reading`)
   checkRange(value, quantity, shown)
-  return { value, understood: `${number} ${unitText || info.shownUnit}`, ...bound }
+  const halfDigit = halfDigitOf(number, digits(fraction).length - Number(exponent), unitText || info.shownUnit, info.siUnit, value)
+  return { value, understood: `${number} ${unitText || info.shownUnit}`, ...bound, halfDigit }
+}
+
+/** What one unit of the last typed place changes, halved: on a scale in dBm that depends on the value. */
+function halfDigitOf(number: number, decimals: number, unit: string, siUnit: string, value: number): number {
+  return Math.abs(toSi(number + 0.5 * 10 ** -decimals, unit, siUnit) - value)
 }
 
 /** ">20" or "at least 20": beyond the stop; "<2": too low on the scale to be read. */
@@ -53,15 +74,6 @@ function withoutBound(text: string): { bound: { bound?: Bound }, rest: string } 
   if (!sign) return { bound: {}, rest: text }
   const least = ['>', 'at least', 'over'].includes(sign[1]!.toLowerCase())
   return { bound: { bound: least ? 'at-least' : 'at-most' }, rest: text.slice(sign[0].length) }
-}
-
-/** Menu values are written as the set shows them: hexadecimal, with or without an h. */
-function menuCode(text: string, quantity: Quantity): Typed {
-  const match = /^(?:0x)?([0-9a-f]{1,4})h?$/i.exec(text)
-  if (!match) throw new CoreError('not-a-number', `"${text.slice(0, 40)}" is not a menu value. Write it as the set shows it, like 6E or 6Eh`)
-  const value = Number.parseInt(match[1]!, 16)
-  checkRange(value, quantity, text)
-  return { value, understood: `${match[1]!.toUpperCase()} hex` }
 }
 
 /**

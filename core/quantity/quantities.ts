@@ -47,7 +47,7 @@ export const QUANTITIES = {
   probeV: { label: 'RF probe', symbol: 'V probe', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 300, needs: ['key'] },
   agcV: { label: 'AGC voltage', symbol: 'V AGC', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 30, needs: [] },
   swr: { label: 'SWR', symbol: 'SWR', siUnit: 'ratio', shownUnit: ': 1', perSi: 1, min: 1, max: 100, needs: ['rf'] },
-  menuCode: { label: 'Menu value', symbol: 'code', siUnit: 'code', shownUnit: 'hex', perSi: 1, min: 0, max: 65_535, needs: [] },
+  menuCode: { label: 'Menu value', symbol: 'code', siUnit: 'code', shownUnit: '', perSi: 1, min: -1e9, max: 1e9, needs: [] },
   supplyV: { label: 'Supply', symbol: 'V', siUnit: 'V', shownUnit: 'V', perSi: 1, min: 0, max: 1000, needs: ['key'] },
   supplyA: { label: 'Supply current', symbol: 'I', siUnit: 'A', shownUnit: 'A', perSi: 1, min: 0, max: 100, needs: ['key'] },
   sensitivityV: { label: 'Sensitivity', symbol: 'S min', siUnit: 'V', shownUnit: '\u00b5V', perSi: 1e6, min: 0, max: 0.1, needs: ['generator'] },

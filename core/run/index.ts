@@ -3,7 +3,7 @@ export { JOB_EVENT_KINDS, PHASES, type AdjusterTurned, type HandedOver, type Ite
 export * from './workEvent'
 export * from './runEvent'
 // What follows from it
-export { canBeStruck, standing } from './standing'
+export { STRIKE_REASONS, TAKEN_AGAIN, canBeStruck, standing } from './standing'
 export { jobSheet, keyDownTotals } from './jobSheet'
 export { history, type History, type TakenReading } from './history'
 export type { Turn } from './staleBy'

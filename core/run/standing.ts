@@ -12,3 +12,8 @@ export function standing(events: readonly JobEvent[]): readonly JobEvent[] {
   const struck = new Set(events.flatMap(e => e.kind === 'event-struck' ? [e.eventId] : []))
   return struck.size === 0 ? events : events.filter(e => !struck.has(e.id) || !canBeStruck(e))
 }
+
+/** Why an earlier reading was struck when its row was taken once more: it was no misreading, the later one counts. */
+export const TAKEN_AGAIN = 'taken again'
+/** Common reasons for striking out a reading, offered where one is asked for. */
+export const STRIKE_REASONS: readonly string[] = ['misread', 'wrong channel or mode', 'wrong meter range', 'set not keyed', TAKEN_AGAIN]

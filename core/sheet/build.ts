@@ -1,4 +1,4 @@
-import type { Quantity } from '../quantity'
+import type { MenuFormat, Quantity } from '../quantity'
 import type { Mode } from '../rules'
 import type { MeasurePoint, SetState, TargetSpec, Want } from './modelSheet'
 
@@ -15,6 +15,11 @@ export function statesIn(mode: Mode) {
 
 export function want(quantity: Quantity, target: TargetSpec | null = null, judgeLimit = true): Want {
   return { quantity, target, judgeLimit }
+}
+
+/** A value of the menu, as this set writes it. */
+export function wantMenu(menu: MenuFormat): Want {
+  return { ...want('menuCode'), menu }
 }
 
 export function point(id: string, title: string, state: SetState, wants: readonly Want[]): MeasurePoint {

@@ -9,7 +9,7 @@ export { conditionsAsked, sameConditions, type ConditionsAsked } from './conditi
 export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
-export { adjusterOf, pointOf, stepOf } from './lookup'
+export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order
 export * from './authoring'
 export { SHEET_TEMPLATES, TO_BE_FOUND, blankSheet, fromTemplate, type SheetTemplate } from './templates/templates'

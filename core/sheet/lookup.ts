@@ -1,4 +1,5 @@
 import { CoreError } from '../errors'
+import { HEX_BYTE, type MenuFormat } from '../quantity'
 import type { Adjuster, MeasurePoint, ModelSheet, Step } from './modelSheet'
 
 /** @throws {CoreError} unknown-step */
@@ -24,4 +25,10 @@ export function pointOf(sheet: ModelSheet, stepId: string | null, pointId: strin
   const point = points.find(p => p.id === pointId)
   if (!point) throw new CoreError('unknown-point', `no row "${pointId}" in ${stepId ?? 'the matrix'} of ${sheet.model}`)
   return point
+}
+
+/** How the set writes the values of a menu entry: as the row says that holds it as found. */
+export function menuFormatOf(sheet: ModelSheet, entry: string): MenuFormat {
+  const row = sheet.matrix.find(p => p.id === `menu-${entry}`)
+  return row?.wants.find(w => w.quantity === 'menuCode')?.menu ?? HEX_BYTE
 }

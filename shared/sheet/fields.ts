@@ -36,7 +36,8 @@ const state = closed({
   inputV: number().min(0).max(10).nullable().defined(), coverage: string().oneOf(COVERAGES).required(), setting: words('Setting', 200), also: orNothing('Also', 300),
 }).required()
 
-const want = closed({ quantity: quantity(), target: oneOfKinds('Target', TARGETS, true), judgeLimit: yes() }).required()
+const menu = closed({ radix: number().oneOf([10, 16]).required(), decimals: number().integer().min(0).max(4).required(), min: figure('Least menu value'), max: figure('Largest menu value') })
+const want = closed({ quantity: quantity(), target: oneOfKinds('Target', TARGETS, true), judgeLimit: yes(), menu: menu.default(undefined).optional() }).required()
 
 export const measurePoint = closed({ id: named('Row', 40), title: named('Title'), state, wants: list(want, 20) }).required()
 

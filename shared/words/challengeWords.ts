@@ -25,6 +25,7 @@ export function challengeWords(c: Challenge): string {
     case 'P26': return `${showPlain(c.read, c.quantity)} lies between half divisions of ${showPlain(c.tick, c.quantity)} each: the needle is read to half of one.`
     case 'P24': return `PEP ${showPlain(c.pepW, 'pepW')} on a carrier of ${showPlain(c.carrierW, 'powerW')} is ${percent(c.byPepRatio)}: over-modulated, or the meter overshoots. Not clean on power alone.`
     case 'P33': return `${showPlain(c.readV, c.quantity)} for ${c.quantity === 'audibleV' ? 'an audible tone' : criterionWords(c.test)}, ${modulationWords(c.test.modulation)}, is better than physics allows (${groupDigits(c.leastV * 1e6, 3)} \u00b5V). Leakage, wrong port, or another unit?`
+    case 'P40': return `${showPlain(c.readHz, c.quantity)} is known to \u00b1${groupDigits(c.boundHz, 0)} Hz only; the tolerance is ${groupDigits(c.windowHz, 0)} Hz wide. Read all digits before judging.`
     case 'P37': return `${showPlain(c.readHz, c.quantity)} of deviation without a tone: hum or noise, or the tone is on.`
   }
 }

@@ -1,6 +1,6 @@
 import type { BalanceMove, BeatAdvice, BiasDevice, DriftFit, MenuProposal, PeakLook, SettingAdvice, WarmGate } from '../../core/run'
 import type { Adjuster, BiasRule } from '../../core/sheet'
-import { groupDigits } from '../../core/quantity'
+import { HEX_BYTE, groupDigits, showMenuValue, type MenuFormat } from '../../core/quantity'
 
 /** What to do with a core, for an eye that looks up for half a second. */
 export const PEAK_WORDS: Readonly<Record<PeakLook['word'], { readonly say: string, readonly how: string }>> = {
@@ -82,17 +82,20 @@ export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate)
   return { say: 'Wait for the warm-up', how: `${rate}, limit ${limitHzPerMin} Hz/min${opensInS === null ? '' : `: in about ${minutes(opensInS)}`}${endWords(fit!)}` }
 }
 
-const hex = (code: number) => `${code.toString(16).toUpperCase().padStart(2, '0')}h`
-export { hex as codeWords }
+/** A menu value as the set shows it. */
+export function codeWords(code: number, format: MenuFormat = HEX_BYTE): string {
+  return showMenuValue(code, format)
+}
 
 /** The menu value to write next. @param shown a value of the quantity, in words */
-export function menuWords(p: MenuProposal, shown: (value: number) => string): { say: string, how: string } {
+export function menuWords(p: MenuProposal, shown: (value: number) => string, format: MenuFormat = HEX_BYTE): { say: string, how: string } {
+  const code = codeWords(p.code, format)
   switch (p.why) {
-    case 'there': return { say: `Leave it at ${hex(p.code)}`, how: p.expected === null ? '' : `${shown(p.expected)}: the largest that stays under the limit` }
-    case 'end': return { say: `${hex(p.code)} is the end of the range`, how: p.expected === null ? 'the menu has nothing further' : `${shown(p.expected)}; the menu has nothing further that way` }
-    case 'higher': return { say: `Try ${hex(p.code)}`, how: 'a careful step up: one more reading makes a curve' }
-    case 'lower': return { say: `Try ${hex(p.code)}`, how: 'down: it reads above the limit' }
-    default: return { say: `Write ${hex(p.code)}`, how: p.expected === null ? '' : `expected ${shown(p.expected)}` }
+    case 'there': return { say: `Leave it at ${code}`, how: p.expected === null ? '' : `${shown(p.expected)}, inside with its uncertainty` }
+    case 'end': return { say: `${code} is the end of the range`, how: p.expected === null ? 'the menu has nothing further' : `${shown(p.expected)}; the menu has nothing further that way` }
+    case 'higher': return { say: `Try ${code}`, how: 'a careful step up: one more reading makes a curve' }
+    case 'lower': return { say: `Try ${code}`, how: 'down: it reads above the limit' }
+    default: return { say: `Write ${code}`, how: p.expected === null ? '' : `expected ${shown(p.expected)}` }
   }
 }
 

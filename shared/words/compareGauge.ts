@@ -1,4 +1,4 @@
-import { QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '../../core/quantity'
+import { HEX_BYTE, QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '../../core/quantity'
 import { decidingRange, type CellState, type ComparedCell } from '../../core/run'
 import { showAsked, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
@@ -23,7 +23,7 @@ export function cellName(c: ComparedCell): string {
 }
 
 export function shownCell(cell: CellState) {
-  return cell.latest ? showAsked(cell.latest.reading, cell.want.quantity, cell.asked.nominalHz) : null
+  return cell.latest ? showAsked(cell.latest.reading, cell.want.quantity, cell.asked.nominalHz, cell.want.menu ?? HEX_BYTE) : null
 }
 
 export function gaugeDecimals(c: ComparedCell): number {

@@ -1,7 +1,7 @@
 import { format } from 'date-fns'
 import { GOES_STALE, isOfReceiver, receiverTest, stepOf, type MeasurePoint, type ModelSheet, type Step } from '../../core/sheet'
-import type { Difference, Next, OpenItem, StepState, Turn } from '../../core/run'
-import { groupDigits, showPlain, voltsToDbm } from '../../core/quantity'
+import type { Difference, Next, OpenItem, StepState, Turn, TurnQuestion } from '../../core/run'
+import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '../../core/quantity'
 import { channelName } from '../../core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
 import { showAsked, statusWord } from './verdictWords'
@@ -23,9 +23,17 @@ export function turnWords(turns: readonly Turn[]): string {
   const names = [...new Set(turns.map(t => t.designator))]
   const last = turns.at(-1)
   if (!last) return ''
-  const how = last.inferred ? 'the reading shows that it was turned' : 'turned'
+  const how = last.inferred ? 'probably turned, inferred from a reading that moved,' : 'turned'
   const what = names.length === 1 ? (last.name ? `${last.designator} (${last.name})` : last.designator) : names.length > 3 ? `${names[0]} to ${names.at(-1)}` : names.join(', ')
   return `${what}: ${how} at ${clockTime(last.atMs)}`
+}
+
+/** What moved, and what is asked about it. */
+export function turnQuestionWords(q: TurnQuestion): string {
+  const isFrequency = quantityInfo(q.quantity).siUnit === 'Hz' && q.before > 1e5
+  const by = isFrequency ? `${groupDigits(q.now - q.before, 0, true)} Hz` : `${showPlain(q.before, q.quantity)} to ${showPlain(q.now, q.quantity)}`
+  const what = q.designators.length === 1 ? `Was ${q.designators[0]} turned?` : 'Which was turned?'
+  return `${what} ${quantityInfo(q.quantity).label} moved, ${by}, and no turn is logged.${q.inferred ? '' : ' It could be drift.'}`
 }
 
 export function staleWords(turns: readonly Turn[]): string {
@@ -103,12 +111,17 @@ export function stepLine(sheet: ModelSheet, s: StepState): string {
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
 }
 
-/** The reading of a step with one number, or the largest of several. */
+/** The reading of a step with one number; of several the one that decides: outside first, then the last one taken, with what it is. */
 function valueWords(s: StepState): string {
-  const taken = s.wants.filter(w => w.latest && (w.want.quantity !== 'menuCode' || s.wants.every(o => o.want.quantity === 'menuCode'))).sort((a, b) => b.latest!.reading.value - a.latest!.reading.value)[0]
-  if (!taken) return ''
-  const shown = showAsked(taken.latest!.reading, taken.want.quantity, taken.asked.nominalHz)
-  return `${shown.value}\u2009${shown.unit}`
+  const taken = s.wants.filter(w => w.latest && (w.want.quantity !== 'menuCode' || s.wants.every(o => o.want.quantity === 'menuCode')))
+  const isOutside = (w: StepState['wants'][number]) => w.judgement?.verdict === 'above' || w.judgement?.verdict === 'below'
+  const [first] = taken.toSorted((a, b) => Number(isOutside(b)) - Number(isOutside(a)) || b.latest!.order - a.latest!.order)
+  if (!first) return ''
+  const shown = showAsked(first.latest!.reading, first.want.quantity, first.asked.nominalHz, first.want.menu ?? HEX_BYTE)
+  const quantities = new Set(s.wants.map(w => w.want.quantity))
+  const modes = new Set(s.wants.map(w => w.point.state.mode))
+  const what = [...(modes.size > 1 ? [first.point.state.mode] : []), ...(quantities.size > 1 ? [quantityInfo(first.want.quantity).symbol] : [])].join(' ')
+  return `${what ? `${what} ` : ''}${shown.value}\u2009${shown.unit}`
 }
 
 export function criterionWords(s: StepState): string {

@@ -1,4 +1,4 @@
-import { showErrorHz, showMeasured, showPlain, type Measured, type Quantity } from '../../core/quantity'
+import { showErrorHz, showMeasured, showPlain, type Measured, type MenuFormat, type Quantity } from '../../core/quantity'
 import type { Judgement, Reason, Verdict } from '../../core/rules'
 import type { Asked, Forecast, StepStatus } from '../../core/run'
 import { distanceWords } from './distanceWords'
@@ -22,8 +22,8 @@ export function markOf(status: StepStatus): Mark {
 }
 
 /** A reading as the bench says it: an error in Hz where there is a nominal, the value otherwise. */
-export function showAsked(measured: Measured, quantity: Quantity, nominalHz: number | null) {
-  return nominalHz === null ? showMeasured(measured, quantity) : showErrorHz(measured.value - nominalHz, measured.standardUncertainty)
+export function showAsked(measured: Measured, quantity: Quantity, nominalHz: number | null, menu?: MenuFormat) {
+  return nominalHz === null ? showMeasured(measured, quantity, menu) : showErrorHz(measured.value - nominalHz, measured.standardUncertainty)
 }
 
 /** A bound of a window or limit in the same terms as the reading beside it. */

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { HEX_BYTE, QUANTITIES } from '../../../core/quantity'
 import type { StepState } from '../../../core/run'
 import { showAsked } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
@@ -24,11 +25,12 @@ function markOf(pointId: string) {
         <StateMark :mark="markOf(p.id)" />
         <span><span class="title">{{ p.title }}</span>
           <span v-for="w in wantsOf(p.id)" :key="w.want.quantity" class="fig taken">
-            <template v-if="w.latest">{{ showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz).value }}&#8239;{{ showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz).unit }}</template>
+            <template v-if="w.latest">{{ showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz, w.want.menu ?? HEX_BYTE).value }}&#8239;{{ showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz, w.want.menu ?? HEX_BYTE).unit }}</template>
             <template v-else>not taken</template>
           </span>
         </span>
       </button>
+      <button v-for="w in p.id === at ? wantsOf(p.id).filter(x => x.latest) : []" :key="w.want.quantity" type="button" class="strike" :aria-label="`strike out ${QUANTITIES[w.want.quantity].label} of ${p.title}`" @click="emit('strike', w.latest!.reading.id)">strike {{ QUANTITIES[w.want.quantity].symbol }}</button>
     </div>
   </div>
 </template>
@@ -39,4 +41,5 @@ function markOf(pointId: string) {
 .on .pick { border-bottom-color: var(--accent); background: var(--sheet); }
 .title { display: block; font-size: 12.5px; color: var(--ink2); line-height: 1.2; }
 .taken { font-size: 14.5px; margin-right: 10px; white-space: nowrap; }
+.point { display: flex; align-items: stretch; } .strike { min-height: 44px; padding: 0 8px; font: inherit; font-size: 12px; color: var(--ink2); background: none; border: 0; text-decoration: underline dotted; cursor: pointer; }
 </style>

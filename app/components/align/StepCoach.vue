@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent } from 'vue'
+import type { MenuFormat } from '../../../core/quantity'
 import type { StepState } from '../../../core/run'
 import type { useAlignCoach } from '../../composables/useAlignCoach'
 import { balanceCoils } from '../../logic/alignView'
@@ -15,11 +16,11 @@ const BiasCoach = defineAsyncComponent(() => import('./coach/BiasCoach.vue'))
 const HandsCoach = defineAsyncComponent(() => import('./coach/HandsCoach.vue'))
 const MenuCoach = defineAsyncComponent(() => import('./coach/MenuCoach.vue'))
 /** What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what is turned. */
-const props = defineProps<{ state: StepState, coach: ReturnType<typeof useAlignCoach>, left: (entry: string) => number | null, canTake: boolean, byEar: boolean }>()
+const props = defineProps<{ state: StepState, coach: ReturnType<typeof useAlignCoach>, left: (entry: string) => number | null, formatOf: (entry: string) => MenuFormat, canTake: boolean, byEar: boolean }>()
 const emit = defineEmits<{ pass: [reason: string], takeCode: [code: number], takeBeat: [offHz: number] }>()
 const originals = () => (props.state.step.actions ?? []).flatMap(a => a.kind === 'power-cycle' ? a.reread : []).flatMap((entry) => {
   const code = props.left(entry)
-  return code === null ? [] : [{ entry, words: codeWords(code) }]
+  return code === null ? [] : [{ entry, words: codeWords(code, props.formatOf(entry)) }]
 })
 const c = props.coach
 </script>

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { quantityInfo } from '../../../core/quantity'
+import { HEX_BYTE, quantityInfo } from '../../../core/quantity'
 import type { CellState } from '../../../core/run'
 import { reasonWords, showAsked } from '../../../shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
@@ -8,7 +8,7 @@ import StateMark from '../gauge/StateMark.vue'
 const props = defineProps<{ cell: CellState, stale: boolean, active: boolean }>()
 const emit = defineEmits<{ strike: [readingId: string] }>()
 const reading = computed(() => props.cell.latest?.reading ?? null)
-const shown = computed(() => reading.value ? showAsked(reading.value, props.cell.want.quantity, props.cell.asked.nominalHz) : null)
+const shown = computed(() => reading.value ? showAsked(reading.value, props.cell.want.quantity, props.cell.asked.nominalHz, props.cell.want.menu ?? HEX_BYTE) : null)
 const why = computed(() => props.cell.judgement ? reasonWords(props.cell.judgement, props.cell.want.quantity, props.cell.asked, props.cell.latest!.reading) : [])
 const judged = computed(() => props.cell.asked.window !== null || props.cell.asked.limit !== null)
 const label = computed(() => props.cell.asked.nominalHz === null ? quantityInfo(props.cell.want.quantity).label : 'Frequency error')

@@ -7,7 +7,7 @@ import type { Want } from '../../../core/sheet'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 
 /** A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed. */
-export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly instrument: TypedInstrument | null }
+export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly halfDigit?: number | undefined, readonly instrument: TypedInstrument | null }
 
 const props = defineProps<{ wants: readonly Want[], first: string, optionsFor: (q: Quantity) => TypedInstrument[], typedWith: (q: Quantity) => TypedInstrument | null, /** one tick of the set's own meter [A] */ tickA?: number | null }>()
 const emit = defineEmits<{ done: [values: TypedValue[]], cancel: [], choose: [quantity: Quantity, name: string] }>()
@@ -28,7 +28,7 @@ function read(index: number): Typed | null {
   if (text === '') return null
   try {
     const ticked = props.tickA && quantityInfo(props.wants[index]!.quantity).siUnit === 'A' ? ticksToAmperes(text, props.tickA) : null
-    return ticked === null ? parseTyped(text, props.wants[index]!.quantity) : { value: ticked, understood: text }
+    return ticked === null ? parseTyped(text, props.wants[index]!.quantity, props.wants[index]!.menu) : { value: ticked, understood: text }
   }
   catch (error) {
     if (!(error instanceof CoreError)) throw error
@@ -45,7 +45,7 @@ function enter(index: number) {
 function finish() {
   const values = props.wants.flatMap((want, i) => {
     const typed = read(i)
-    return typed === null ? [] : [{ quantity: want.quantity, value: typed.value, bound: typed.bound, instrument: props.typedWith(want.quantity) }]
+    return typed === null ? [] : [{ quantity: want.quantity, value: typed.value, bound: typed.bound, halfDigit: typed.halfDigit, instrument: props.typedWith(want.quantity) }]
   })
   const wrong = problems.value.findIndex(p => p !== null)
   if (wrong >= 0) return focus(wrong)

@@ -1,5 +1,5 @@
 import type { Quantity, Reading } from '../../quantity'
-import { asked, type ChallengeKept, type History, type RowConditions, type RowState } from '../../run'
+import { TAKEN_AGAIN, asked, type ChallengeKept, type History, type RowConditions, type RowState } from '../../run'
 import type { RuleSet } from '../../rules'
 import type { MeasurePoint, ModelSheet, SetState } from '../../sheet'
 import { FULL_DEPTH, challenges, type Challenge, type MeterScale, type RowUnderDoubt } from '../plausibility'
@@ -63,7 +63,8 @@ function carrierOn(rows: readonly RowState[], point: MeasurePoint): number | nul
 /** The reading of the same row before, when nothing was turned in between. */
 function earlier({ history, rows }: DoubtContext, point: MeasurePoint, readings: readonly Reading[], quantity: Quantity): Reading | null {
   const phase = rows.find(r => r.row)?.row?.phase
-  const before = history.readings.filter(t => t.struck === null && t.row.stepId === null && t.row.phase === phase && t.row.pointId === point.id && t.reading.quantity === quantity)
+  // A reading that was taken again is struck for the later one, and still shows whether the two agree.
+  const before = history.readings.filter(t => (t.struck === null || t.struck === TAKEN_AGAIN) && t.row.stepId === null && t.row.phase === phase && t.row.pointId === point.id && t.reading.quantity === quantity)
   const now = before.findIndex(t => readings.some(r => r.id === t.reading.id))
   const previous = before[(now < 0 ? before.length : now) - 1]
   return previous && previous.staleBy.length === 0 ? previous.reading : null

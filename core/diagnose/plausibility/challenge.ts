@@ -22,6 +22,7 @@ export type Challenge =
   | { readonly rule: 'P26', readonly quantity: Quantity, readonly read: number, readonly tick: number }
   | { readonly rule: 'P24', readonly quantity: 'pepW', readonly pepW: number, readonly carrierW: number, readonly byPepRatio: number }
   | { readonly rule: 'P33', readonly quantity: 'sensitivityV' | 'audibleV', readonly readV: number, readonly leastV: number, readonly test: ReceiverTest }
+  | { readonly rule: 'P40', readonly quantity: 'carrierHz' | 'referenceHz', readonly readHz: number, readonly boundHz: number, readonly windowHz: number }
   | { readonly rule: 'P37', readonly quantity: 'deviationPositiveHz' | 'deviationNegativeHz', readonly readHz: number }
 
 /** A row as it is about to be kept, with what is asked of each reading. */

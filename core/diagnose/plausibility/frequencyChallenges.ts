@@ -1,4 +1,5 @@
 import { CHANNEL_PLANS, channelHz } from '../../rules'
+import { standardToBound, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** No crystal is further off its reference (common practice: beyond it a digit is wrong) [ppm]. */
@@ -16,12 +17,21 @@ export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
     const nominalHz = quantity === 'carrierHz' ? carrierNominal(row) : row.askedOf(quantity)?.nominalHz ?? null
     if (!reading || nominalHz === null) return []
     const mostHz = quantity === 'carrierHz' ? CARRIER_MOST_HZ : nominalHz * REFERENCE_MOST_PPM * 1e-6
-    if (Math.abs(reading.value - nominalHz) <= mostHz) return []
+    if (Math.abs(reading.value - nominalHz) <= mostHz) return missingDigits(reading, quantity, row)
     const other = quantity === 'carrierHz' ? otherPlan(row, reading.value, nominalHz) : []
     if (other.length > 0) return other
     const likelyHz = plausibleForms(reading.value).filter(hz => Math.abs(hz - nominalHz) <= mostHz)
     return [{ rule: 'P11', quantity, readHz: reading.value, nominalHz, likelyHz } as const]
   })
+}
+
+/** Typed with fewer digits than the tolerance asks for: read them all before anything is judged (P40). */
+function missingDigits(reading: Reading, quantity: 'carrierHz' | 'referenceHz', row: RowUnderDoubt): Challenge[] {
+  const window = row.askedOf(quantity)?.window
+  if (reading.source !== 'typed' || reading.standardUncertainty === null || window?.low == null || window.high == null) return []
+  const boundHz = standardToBound(reading.standardUncertainty)
+  const windowHz = window.high - window.low
+  return boundHz > windowHz ? [{ rule: 'P40', quantity, readHz: reading.value, boundHz, windowHz }] : []
 }
 
 function carrierNominal(row: RowUnderDoubt): number | null {

@@ -59,6 +59,15 @@ describe('readings against the rest of the set', () => {
   })
 })
 
+describe('P40: digits that were not read', () => {
+  const FM = modelSheet('osmund-27f')
+  const window = { window: { low: 10_239_980, high: 10_240_020, aim: 10_240_000 }, nominalHz: 10_240_000, limit: null }
+  it('10.239 MHz is known to 500 Hz, and nothing is judged by it; 10.239780 is a reading', () => {
+    expect(rules(FM, 'reference', [read('referenceHz', 10_239_000, { standardUncertainty: boundToStandard(500) })], { askedOf: () => window })).toEqual(['P40'])
+    expect(rules(FM, 'reference', [read('referenceHz', 10_239_780, { standardUncertainty: boundToStandard(1) })], { askedOf: () => window })).toEqual([])
+  })
+})
+
 describe('sheets that contradict themselves', () => {
   it('P29: one name on two parts, the name of a preset on a trimmer', () => {
     const [trimmer, preset] = [LX8.adjusters.find(a => a.kind === 'trimmer')!, LX8.adjusters.find(a => a.kind === 'preset')!]

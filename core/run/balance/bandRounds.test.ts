@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { modelSheet, stepOf } from '../../sheet'
-import { stepRow, struck } from '../../../test/fixtures/jobEvents'
+import { stepRow, struck, turned } from '../../../test/fixtures/jobEvents'
 import { history } from '../history'
 import { bandRounds } from './bandRounds'
 
@@ -20,6 +20,10 @@ describe('rounds over the band', () => {
     const id = first.kind === 'row-taken' ? first.readings[0]!.id : ''
     expect(rounds(first, struck(id, 'wrong'), row(20, 4), row(40, 4)).passes).toEqual([])
     expect(rounds(row(1, 0), row(20, 4), row(40, 4)).passes).toEqual([])
+  })
+  it('a coil turned in the middle of a round begins it anew', () => {
+    expect(rounds(row(1, 2), row(20, 4), turned('L5'), row(40, 4)).passes).toEqual([])
+    expect(rounds(row(1, 2), turned('L5'), row(1, 3), row(20, 4), row(40, 4)).passes).toHaveLength(1)
   })
   it('other steps have none', () => expect(bandRounds(FM, stepOf(FM, 'A1.5'), history(FM, []))).toBeNull())
 })

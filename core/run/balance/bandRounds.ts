@@ -16,8 +16,12 @@ export function bandRounds(sheet: ModelSheet, step: Step, past: History): BandRo
   const { quantity } = step.criterion
   const passes: BandPass[] = []
   let round = new Map<string, number>()
+  let roundFrom = -Infinity
   for (const t of past.readings) {
     if (t.struck !== null || t.row.stepId !== step.id || t.reading.quantity !== quantity) continue
+    // What was read before a coil was turned belongs to no round with what comes after.
+    if (past.turns.some(turn => turn.order > roundFrom && turn.order < t.order && step.adjusters.includes(turn.designator))) round = new Map()
+    roundFrom = t.order
     // A row taken again before the others were is a better reading of the same round.
     round.set(t.row.pointId, t.reading.value)
     if (round.size < 3) continue

@@ -25,6 +25,17 @@ describe('monotone cubic', () => {
 
 describe('the proposed value', () => {
   it('is the largest that can be shown inside: 65h, since 66h with 2 % cannot', () => expect(proposeCode(READ, GOAL)).toEqual({ code: 0x65, expected: expect.closeTo(3.818, 3) as number, why: 'within' }))
+  it('inside with its uncertainty is there, whatever more the limit would let it', () => {
+    const inside = { ...GOAL, least: 3.6 }
+    expect(proposeCode([...READ, { code: 0x65, value: 3.82 }], inside)).toMatchObject({ code: 0x65, why: 'there' })
+    expect(proposeCode([{ code: 0x64, value: 3.7 }], inside)).toMatchObject({ code: 0x64, why: 'there' })
+    // 3.95 W with 2 % reaches 4.03 W: not inside, and not left there.
+    expect(proposeCode([...READ, { code: 0x67, value: 3.95 }], inside)!.code).toBeLessThan(0x67)
+  })
+  it('above the limit, as far as the curve says, is a step down and no value to be written', () => {
+    const p = proposeCode([{ code: 0x80, value: 9 }, { code: 0x7C, value: 8.8 }], GOAL)!
+    expect([p.why, p.expected]).toEqual(['lower', null])
+  })
   it('from one reading only a careful step', () => {
     expect(proposeCode([{ code: 0x40, value: 1.2 }], GOAL)).toEqual({ code: 0x44, expected: null, why: 'higher' })
     expect(proposeCode([{ code: 0x80, value: 7 }], GOAL)).toMatchObject({ code: 0x7C, why: 'lower' })

@@ -8,7 +8,10 @@ export interface MenuGoal {
   readonly limit: number
   /** bound of the instrument [ratio of reading] */
   readonly boundRatio: number
-  /** the menu runs from 0 to here */
+  /** the value need not be above this [SI]; null or none = as high as the limit lets it */
+  readonly least?: number | null
+  /** the menu runs from here (0) to there */
+  readonly minCode?: number
   readonly maxCode: number
 }
 
@@ -25,7 +28,7 @@ const MOST_BEYOND = 1.5
  *
  * Between readings the curve is a monotone cubic; past them a line through the roots of the last two (power goes with the square of the code), and never so far that its
  * expectation would pass the limit.
- * @param readings in any order; the same code read twice counts by its mean
+ * @param readings oldest first, the last one is what stands now; the same code read twice counts by its mean
  * Source: C46.
  * @example readings 5Eh 3.02, 66h 3.94, 6Eh 5.00 W, limit 4.00 W at 2 %: 65h, expected 3.818 W
  */
@@ -35,11 +38,14 @@ export function proposeCode(readings: readonly MenuReading[], goal: MenuGoal): M
   const lowest = points[0]
   const highest = points.at(-1)
   if (!lowest || !highest) return null
+  const now = readings.at(-1)!
+  // Inside with its uncertainty is there: another step only risks the limit.
+  if (goal.least != null && now.value >= goal.least && fits(now.value)) return { code: now.code, expected: now.value, why: 'there' }
   const least = Math.min(...points.map(p => p.value))
   if (points.length === 1 && fits(highest.value) && highest.code >= goal.maxCode) return { code: goal.maxCode, expected: highest.value, why: 'end' }
   if (points.length === 1) {
     const up = fits(highest.value)
-    return { code: Math.max(0, Math.min(goal.maxCode, highest.code + (up ? FIRST_STEP : -FIRST_STEP))), expected: null, why: up ? 'higher' : 'lower' }
+    return { code: Math.max(goal.minCode ?? 0, Math.min(goal.maxCode, highest.code + (up ? FIRST_STEP : -FIRST_STEP))), expected: null, why: up ? 'higher' : 'lower' }
   }
   if (!fits(least)) return below(points, goal, fits)
   if (fits(highest.value)) return above(points, goal, fits)
@@ -73,13 +79,14 @@ function above(points: readonly MenuReading[], goal: MenuGoal, fits: (v: number)
   return { code: last.code, expected: last.value, why: 'there' }
 }
 
-function below(points: readonly MenuReading[], _goal: MenuGoal, fits: (v: number) => boolean): MenuProposal {
+function below(points: readonly MenuReading[], { minCode = 0 }: MenuGoal, fits: (v: number) => boolean): MenuProposal {
   const first = points[0]!
-  if (first.code === 0) return { code: 0, expected: first.value, why: 'end' }
+  if (first.code <= minCode) return { code: minCode, expected: first.value, why: 'end' }
   const law = rootLaw(first, points[1]!)
-  const least = Math.max(0, first.code - Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (points.at(-1)!.code - first.code))))
+  const least = Math.max(minCode, first.code - Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (points.at(-1)!.code - first.code))))
   for (let code = first.code - 1; code >= least; code--) if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }
-  return { code: least, expected: law(least), why: 'beyond' }
+  // Still above, as far as the curve says: a step down, not a value that is called right.
+  return { code: least, expected: null, why: 'lower' }
 }
 
 /** A line in the root of the value through two readings. */

@@ -1,3 +1,4 @@
+import type { MenuFormat } from '../../quantity'
 import type { Adjuster } from '../modelSheet'
 import { menuValue } from '../stepBase'
 
@@ -18,3 +19,9 @@ export const QUILLON_P7_ADJUSTERS: readonly Adjuster[] = [
   number('BIAS-CW', 'bias', 'PA bias, CW', 'idle current on CW', { modes: ['CW'] }),
   ...(['80', '40', '20', '15', '10'] as const).map(band => number(`P${band}`, 'carrier-preset', `power number, ${band} m`, `power on ${band} m`)),
 ]
+
+/** This set writes decimal numbers: hertz for the oscillators, steps for bias and power. */
+export function menuFormat(designator: string): MenuFormat {
+  const isHertz = designator === 'REF' || designator === 'TRANS'
+  return { radix: 10, decimals: 0, min: 0, max: isHertz ? 24_000 : 255 }
+}

@@ -1,7 +1,7 @@
 import { channelName } from '../../rules'
-import { point, want } from '../build'
+import { point, want, wantMenu } from '../build'
 import type { MeasurePoint } from '../modelSheet'
-import { QUILLON_P7_ADJUSTERS } from './adjusters'
+import { QUILLON_P7_ADJUSTERS, menuFormat } from './adjusters'
 import { BANDS, BIASED, FREQUENCY, IMD3, NO_DRIVE, OUTPUT, REFERENCE, S9, S9_V, SENSITIVITY, TWENTY, TWO_TONES, cw, usb } from './targets'
 
 /** Currents and every band from outside, then every number of the menu before the first is changed. */
@@ -14,5 +14,5 @@ export const QUILLON_P7_MATRIX: readonly MeasurePoint[] = [
   point('two', 'USB 20 m, two tones', usb.keyed(TWENTY, { setting: TWO_TONES }), [want('pepW'), want('powerW', null, false), want('imd3Db', IMD3)]),
   ...BANDS.map(band => point(`rx-${band}`, `Receiver ${channelName('hf-five', band)}, 10 dB (S+N)/N`, usb.receiving(band, 'generator on the frequency'), [want('sensitivityV', SENSITIVITY)])),
   point('s9', 'Receiver, S-meter at 50 \u00b5V, 20 m', usb.receiving(TWENTY, 'S9 on amateur HF is 50 \u00b5V', { inputV: S9_V }), [want('sMeter', S9)]),
-  ...QUILLON_P7_ADJUSTERS.map(a => point(`menu-${a.designator}`, `Menu ${a.designator}: ${a.name}`, cw.receiving(null, 'as the set shows it'), [want('menuCode')])),
+  ...QUILLON_P7_ADJUSTERS.map(a => point(`menu-${a.designator}`, `Menu ${a.designator}: ${a.name}`, cw.receiving(null, 'as the set shows it'), [wantMenu(menuFormat(a.designator))])),
 ]

@@ -1,4 +1,4 @@
-import type { Quantity } from '../../quantity'
+import type { MenuFormat, Quantity } from '../../quantity'
 import type { Mode, Window } from '../../rules'
 
 /** Whether a set is opened beyond its standard: states keep separate values. */
@@ -38,6 +38,8 @@ export interface Want {
   readonly target: TargetSpec | null
   /** false while peaking: the reading is on the way, not what the set will be left with */
   readonly judgeLimit: boolean
+  /** how the set writes a menu value; no value = one byte in hexadecimal */
+  readonly menu?: MenuFormat
 }
 
 /** One state of the set and the numbers read in it: one key-down, one press, one row. */

@@ -10,6 +10,7 @@ import StepCoach from '../../../components/align/StepCoach.vue'
 import StepHands from '../../../components/align/StepHands.vue'
 import StepHead from '../../../components/align/StepHead.vue'
 import StepLadder from '../../../components/align/StepLadder.vue'
+import TurnQuestions from '../../../components/align/TurnQuestions.vue'
 import TypedRow from '../../../components/matrix/TypedRow.vue'
 import { useAlignCoach } from '../../../composables/useAlignCoach'
 import { useAlignPlace } from '../../../composables/useAlignPlace'
@@ -19,7 +20,7 @@ import { useHearing } from '../../../composables/useHearing'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
 import { useStepConfirm } from '../../../composables/useStepConfirm'
-import { conditionsAsked } from '../../../../core/sheet'
+import { conditionsAsked, menuFormatOf } from '../../../../core/sheet'
 import { waits } from '../../../../core/work'
 import { doubting } from '../../../logic/doubts'
 import { asFoundFor, connectedAccuracy } from '../../../logic/alignView'
@@ -60,6 +61,17 @@ const { following, toggle: toggleFollow } = useFollowing(() => ({ stepId: stepId
 const hold = ref<number | null>(null)
 const dialog = ref<'note' | 'strike' | 'reopen' | 'log' | 'attribution' | 'board' | 'park' | null>(null)
 const line = ref<string | null>(null)
+const strikeId = ref<string | null>(null)
+/** Asked once: whether the adjusters of this step were turned before a reading that moved. */
+const questions = computed(() => run.value.history.questions.filter(q => q.stepId === stepId.value).slice(-1))
+function strikeOne(readingId: string) {
+  strikeId.value = readingId
+  dialog.value = 'strike'
+}
+function closeDialog() {
+  dialog.value = null
+  strikeId.value = null
+}
 /** zero beat by the sound card is shown */
 const ear = ref(false)
 const trust = ref<readonly LineTrust[]>([])
@@ -118,10 +130,11 @@ useBenchKeys({
     <section class="centre">
       <ParkedNotice v-for="w in waiting" :key="w.begun.id" :wait="w.begun" @go-on="job.append({ kind: 'wait-ended', waitId: w.begun.id, text: '' })" />
       <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" @amend="l => (line = l)" />
-      <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" />
+      <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" @strike="strikeOne" />
+      <TurnQuestions :questions="questions" @answer="(rowId, designators) => job.append({ kind: 'turn-answered', rowId, designators })" />
       <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="state.step.bias?.tickA ?? null" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
       <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" :readable="readable">
-        <StepCoach :state="state" :coach="coach" :left="entry => lastCode(run, entry) ?? originalCode(job.asFound, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
+        <StepCoach :state="state" :coach="coach" :left="entry => lastCode(run, entry) ?? originalCode(job.asFound, entry)" :format-of="entry => menuFormatOf(job.sheet!, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
       </StepCentre>
       <OtherRuns :others="others" />
       <div class="foot">
@@ -133,7 +146,7 @@ useBenchKeys({
     </section>
     <StepHands :sheet="job.sheet!" :step="state.step" :turns="run.history.turns" :trust="trust" @turned="turned" @other="e => job.append(e)" @show="dialog = 'board'" @amend="l => (line = l)" />
     <BoardDialog v-if="dialog === 'board'" :sheet="job.sheet!" :wanted="state.step.adjusters" @close="dialog = null" />
-    <RunDialogs v-if="dialog || line || confirm.asking.value" :which="dialog" :line="line" :state="state" :confirm="confirm" :trust="trust" @close="dialog = null" @close-line="line = null" @say="say" />
+    <RunDialogs v-if="dialog || line || confirm.asking.value" :which="dialog" :reading="strikeId" :line="line" :state="state" :confirm="confirm" :trust="trust" @close="closeDialog" @close-line="line = null" @say="say" />
   </div>
 </template>
 
