@@ -11,14 +11,16 @@ import { useCountdown } from './useCountdown'
 import { useFollowing } from './useFollowing'
 import { SCREEN, useJobLive } from './useJobLive'
 import { usePeakGuide, type NeedleReading } from './usePeakGuide'
-import { useSheetDraft } from './useSheetDraft'
+import { discardDraft, listDrafts, newDraftName, useSheetDraft } from './useSheetDraft'
 
 const FM = modelSheet('osmund-27f')
 const inScope = <T>(make: () => T): T => effectScope().run(make)!
 
 beforeEach(() => {
   const kept = new Map<string, string>()
-  vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v), removeItem: (k: string) => kept.delete(k) })
+  const storage = { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v), removeItem: (k: string) => kept.delete(k) }
+  // A browser lists its keys as properties of the storage.
+  vi.stubGlobal('localStorage', new Proxy(storage, { ownKeys: () => [...kept.keys()], getOwnPropertyDescriptor: (_t, k) => kept.has(String(k)) ? { enumerable: true, configurable: true } : undefined }))
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -53,13 +55,32 @@ describe('a sheet being written', () => {
     again.startOver()
     expect([again.recovered.value, again.draft.value!.load]).toEqual([false, FM.load])
   })
-  it('of an older revision is not taken up over a newer one', () => {
+  it('of an older revision is put together with the newer one: a correction made in a run kills no draft', () => {
     const first = useSheetDraft('osmund-27f')
     first.begin(FM)
     first.change({ load: 'oil' })
     const newer = useSheetDraft('osmund-27f')
-    newer.begin({ ...FM, revision: 2 })
-    expect([newer.recovered.value, newer.draft.value!.load]).toEqual([false, FM.load])
+    newer.begin({ ...FM, revision: 2, description: 'corrected' })
+    expect([newer.recovered.value, newer.draft.value!.load, newer.draft.value!.description, newer.draft.value!.revision, newer.taken.value]).toEqual([true, 'oil', 'corrected', 2, 1])
+    expect(newer.differences.value.map(d => d.field)).toEqual(['load'])
+  })
+  it('what both changed is decided place by place', () => {
+    const first = useSheetDraft('osmund-27f')
+    first.begin(FM)
+    first.change({ load: 'oil' })
+    const newer = useSheetDraft('osmund-27f')
+    newer.begin({ ...FM, revision: 2, load: 'air' })
+    expect([newer.draft.value!.load, newer.conflicts.value.length]).toEqual(['air', 1])
+    newer.decide(newer.conflicts.value[0]!, 'mine')
+    expect([newer.draft.value!.load, newer.conflicts.value.length]).toEqual(['oil', 0])
+  })
+  it('is listed, and discarded on purpose only', () => {
+    const d = useSheetDraft(newDraftName('b27'))
+    d.begin({ ...FM, id: 'b27', model: 'Osmund B27' })
+    d.change({ load: 'oil' })
+    expect(listDrafts()).toEqual([{ name: 'new-b27', model: 'Osmund B27', isNew: true, lines: 1 }])
+    discardDraft('new-b27')
+    expect(listDrafts()).toEqual([])
   })
   it('names what does not hold together at once', () => {
     const d = useSheetDraft('x')

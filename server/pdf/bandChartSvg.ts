@@ -19,9 +19,9 @@ export function bandChartSvg(chart: BandChartData): string | null {
   const parts = [
     ...shade,
     ...scale.ticks.map(t => `<line x1="${LEFT}" x2="${WIDTH - RIGHT}" y1="${scale.y(t)}" y2="${scale.y(t)}" stroke="#b6c1bc" stroke-width="0.4"/>${label(LEFT - 4, scale.y(t) + 2.5, String(t), 'end')}`),
-    ...scale.channels.map(c => label(scale.x(c), HEIGHT - 12, String(c), 'middle')),
-    label((LEFT + WIDTH) / 2, HEIGHT - 2, 'channel', 'middle'),
-    series(chart.before, scale, '#ffffff', '2 2'), series(chart.after, scale, '#16201c', ''),
+    ...scale.channels.map(c => label(scale.x(c), HEIGHT - 12, nameOf(chart, c), 'middle')),
+    label((LEFT + WIDTH) / 2, HEIGHT - 2, chart.axis.title, 'middle'),
+    series(chart.before, scale, '#ffffff', '2 2', chart.axis.joined), series(chart.after, scale, '#16201c', '', chart.axis.joined),
   ]
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}" viewBox="0 0 ${WIDTH} ${HEIGHT}">${parts.join('')}</svg>`
 }
@@ -48,8 +48,17 @@ function niceStep(least: number): number {
   return [1, 2, 5, 10].map(n => n * power).find(n => n >= least * 0.999)!
 }
 
-function series({ channels, values, bounds }: BandSeries, { x, y }: Scale, fill: string, dash: string): string {
-  const line = `<polyline points="${channels.map((c, i) => `${x(c)},${y(values[i]!)}`).join(' ')}" fill="none" stroke="#16201c" stroke-width="0.9"${dash ? ` stroke-dasharray="${dash}"` : ''}/>`
+/** Bands have names; of many channels only the ends and the middle are written, or they run into each other. */
+function nameOf({ axis, before, after }: BandChartData, at: number): string {
+  const named = axis.ticks?.find(t => t.at === at)?.label
+  if (axis.title === 'band') return named ?? ''
+  const all = [...new Set([...before.channels, ...after.channels])].sort((a, b) => a - b)
+  const shown = all.length <= 6 || [0, Math.floor((all.length - 1) / 2), all.length - 1].includes(all.indexOf(at))
+  return shown ? (axis.title === 'MHz' ? at.toFixed(3) : String(at)) : ''
+}
+
+function series({ channels, values, bounds }: BandSeries, { x, y }: Scale, fill: string, dash: string, isJoined: boolean): string {
+  const line = !isJoined ? '' : `<polyline points="${channels.map((c, i) => `${x(c)},${y(values[i]!)}`).join(' ')}" fill="none" stroke="#16201c" stroke-width="0.9"${dash ? ` stroke-dasharray="${dash}"` : ''}/>`
   const points = channels.map((c, i) => `<line x1="${x(c)}" x2="${x(c)}" y1="${y(values[i]! - bounds[i]!)}" y2="${y(values[i]! + bounds[i]!)}" stroke="#16201c" stroke-width="1.6"/><circle cx="${x(c)}" cy="${y(values[i]!)}" r="2.8" fill="${fill}" stroke="#16201c" stroke-width="1"/>`)
   return line + points.join('')
 }

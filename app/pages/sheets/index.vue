@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
+import { discardDraft, listDrafts, type DraftEntry } from '../../composables/useSheetDraft'
 import { useSaid } from '../../composables/useSaid'
 import { useSheetsStore } from '../../stores/sheets'
 
@@ -19,7 +20,15 @@ async function take(files: FileList | null | undefined) {
   await store.load()
   say({ new: `${store.nameOf(done.id)} is here now, revision ${done.revision}.`, revision: `${store.nameOf(done.id)}: the file became revision ${done.revision}.`, same: `${store.nameOf(done.id)} was here already, in the same words.` }[done.kind])
 }
-onMounted(() => void store.load())
+const drafts = ref<readonly DraftEntry[]>([])
+function discard(name: string) {
+  discardDraft(name)
+  drafts.value = listDrafts()
+}
+onMounted(() => {
+  void store.load()
+  drafts.value = listDrafts()
+})
 useHead({ title: 'Sheets' })
 </script>
 
@@ -34,6 +43,13 @@ useHead({ title: 'Sheets' })
     </div>
     <p class="lead">What turns what, where and with which tool; what is measured; in which order, and why. <NuxtLink to="/rules">Rules and schools</NuxtLink> stand beside them.</p>
     <p class="said" role="status" :class="said?.kind">{{ said?.text }}</p>
+    <section v-if="drafts.length > 0" aria-label="Drafts of this browser">
+      <h2>Not saved yet</h2>
+      <div v-for="d in drafts" :key="d.name" class="draft">
+        <b>{{ d.model }}</b><span class="quiet">{{ d.isNew ? 'new sheet' : 'changes to a sheet' }}, {{ d.lines }} {{ d.lines === 1 ? 'line' : 'lines' }}, in this browser only</span>
+        <v-btn height="44" :to="d.isNew ? `/sheets/new?draft=${d.name}` : `/sheets/${d.name}/edit`">Open</v-btn><v-btn height="44" @click="discard(d.name)">Discard</v-btn>
+      </div>
+    </section>
     <NuxtLink v-for="s in found" :key="s.id" :to="`/sheets/${s.id}`" class="sheet"><b>{{ s.model }}</b><span>{{ s.description }}</span><span class="quiet">{{ s.adjusters }} adjusters, {{ s.steps }} steps, {{ s.jobs }} {{ s.jobs === 1 ? 'job' : 'jobs' }}<br>revision {{ s.revision }} of {{ s.revisedOn }}{{ s.shipped ? '' : ', written here' }}</span></NuxtLink>
     <p v-if="found.length === 0 && store.list.length > 0" class="lead">No sheet matches "{{ search }}". Write one from the family it belongs to.</p>
   </div>
@@ -46,4 +62,5 @@ useHead({ title: 'Sheets' })
 .sheet { display: grid; grid-template-columns: 180px 1fr auto; gap: 20px; padding: 14px 4px; min-height: 56px; border-bottom: 1px solid var(--line); color: inherit; text-decoration: none; align-items: baseline; }
 .sheet:hover { background: var(--sheet); } .sheet b { font-size: 16px; } .sheet > .quiet { text-align: right; }
 @media (max-width: 700px) { .sheet { grid-template-columns: 1fr; gap: 2px; } .sheet > .quiet { text-align: left; } }
+.draft { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; min-height: 52px; border-bottom: 1px solid var(--line); } .draft .quiet { flex: 1; }
 </style>

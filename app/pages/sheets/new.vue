@@ -2,6 +2,7 @@
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '../../../core/sheet'
 import SheetEditor from '../../screens/SheetEditor.vue'
+import { readDraft } from '../../composables/useSheetDraft'
 import { sheetIdOf } from '../../logic/sheetId'
 import { useSheetsStore } from '../../stores/sheets'
 
@@ -25,7 +26,13 @@ async function begin() {
   if (copyOf.value && !like) return void (problem.value = store.failure?.words ?? 'The sheet to copy is not there.')
   initial.value = like ? { ...like, id, model: model.value.trim(), revision: 1, revisedOn: today } : from.value === '' ? blankSheet(id, model.value.trim(), today) : fromTemplate(from.value, id, model.value.trim(), today)
 }
-onMounted(() => void store.load())
+onMounted(() => {
+  void store.load()
+  // A new sheet that was written and not saved is taken up again.
+  const name = typeof route.query.draft === 'string' ? route.query.draft : null
+  const kept = name ? readDraft(name) : null
+  if (kept) initial.value = kept.base
+})
 useHead({ title: 'New sheet' })
 </script>
 

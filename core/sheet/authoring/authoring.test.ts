@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { SHEETS, SHEET_TEMPLATES, TO_BE_FOUND, amended, blankSheet, checkSheet, comesAfter, compareSheets, cycleIn, fromTemplate, inOrder, levels, lineKind, lineValue, mirrored, modelSheet, moveStep, suggestions, withLine, type ModelSheet, type Step } from '../index'
+import { SHEETS, SHEET_TEMPLATES, TO_BE_FOUND, adjusterReferences, amended, blankSheet, checkSheet, comesAfter, compareSheets, cycleIn, fromTemplate, inOrder, levels, lineKind, lineValue, mergeSheets, mirrored, modelSheet, moveStep, stepReferences, suggestions, taking, withAdjusterRenamed, withLine, withStepRenamed, withoutAdjuster, withoutStep, type ModelSheet, type Step } from '../index'
 
 const FM = modelSheet('osmund-27f')
 const codes = (sheet: ModelSheet) => checkSheet(sheet).map(p => p.code)
@@ -13,6 +13,7 @@ describe('what does not hold together', () => {
     expect(checkSheet(sheet)).toEqual([])
     expect(sheet.adjusters.filter(a => a.kind !== 'menu-value').every(a => a.where === TO_BE_FOUND)).toBe(true)
     expect(sheet.specification).toEqual([])
+    expect(JSON.stringify({ ...sheet, scheme: undefined }), 'no pin, no designator, no place of the example').not.toMatch(/[Pp]in \d+ of|\bCT\d|\bRV\d|\bVR\d|"x":0\.[1-9]/)
   })
   it('neither is there anything in an empty one', () => expect(checkSheet(blankSheet('b', 'B', '2026-11-25'))).toEqual([]))
   it.each<[string, ModelSheet, string]>([
@@ -102,5 +103,49 @@ describe('two revisions side by side', () => {
     expect(d.find(x => x.name === 'CT1')).toMatchObject({ field: '', after: undefined })
     expect(d.find(x => x.name === 'CT9')).toMatchObject({ field: '', before: undefined })
     expect(compareSheets(FM, { ...FM, procedure: [...FM.procedure].reverse() })).toHaveLength(1)
+  })
+})
+
+describe('renaming and removing', () => {
+  it('a designator carries through steps, oscillators and rows', () => {
+    const renamed = withAdjusterRenamed(FM, 'CT2', 'TC7')
+    expect(checkSheet(renamed)).toEqual([])
+    expect(JSON.stringify(renamed.procedure.map(s => s.adjusters))).not.toContain('CT2')
+    expect(renamed.scheme!.oscillators.map(o => o.adjuster)).toContain('TC7')
+  })
+  it('a step carries through needs, skips and targets', () => {
+    const renamed = withStepRenamed(FM, 'A1.10', 'P10')
+    expect(checkSheet(renamed)).toEqual([])
+    expect(JSON.stringify(renamed.procedure)).not.toContain('"A1.10"')
+  })
+  it('what refers to it is named, and taken out with it', () => {
+    expect(adjusterReferences(FM, 'CT2')).toEqual([{ at: 'step', name: 'A1.5' }, { at: 'oscillator', name: expect.any(String) as string }])
+    expect(checkSheet(withoutAdjuster(FM, 'CT2'))).toEqual([])
+    expect(stepReferences(FM, 'A1.10').map(r => r.name)).toContain('A1.15')
+    expect(checkSheet(withoutStep(FM, 'A1.10'))).toEqual([])
+  })
+})
+
+describe('two people on one sheet', () => {
+  const where = (sheet: ModelSheet, d: string) => sheet.adjusters.find(a => a.designator === d)!.where
+  const with_ = (sheet: ModelSheet, d: string, part: object): ModelSheet => ({ ...sheet, adjusters: sheet.adjusters.map(a => a.designator === d ? { ...a, ...part } : a) })
+  it('what only one of them changed is put together', () => {
+    const { merged, conflicts, taken } = mergeSheets(FM, with_(FM, 'CT2', { where: 'mine' }), { ...with_(FM, 'CT1', { where: 'theirs' }), revision: 2 })
+    expect([where(merged, 'CT2'), where(merged, 'CT1'), conflicts, taken, merged.revision]).toEqual(['mine', 'theirs', [], 1, 2])
+  })
+  it('what both changed is told field by field, and stands as theirs until mine is taken', () => {
+    const mine = with_(FM, 'CT2', { where: 'mine' })
+    const { merged, conflicts } = mergeSheets(FM, mine, with_(FM, 'CT2', { where: 'theirs', turn: 'other' }))
+    expect(conflicts).toEqual([{ part: 'adjusters', name: 'CT2', field: 'where', base: where(FM, 'CT2'), mine: 'mine', theirs: 'theirs' }])
+    expect(where(merged, 'CT2')).toBe('theirs')
+    const taken = taking(merged, mine, conflicts[0]!)
+    expect([where(taken, 'CT2'), taken.adjusters.find(a => a.designator === 'CT2')!.turn]).toEqual(['mine', 'other'])
+  })
+  it('the same change by both is none', () => expect(mergeSheets(FM, with_(FM, 'CT2', { where: 'x' }), with_(FM, 'CT2', { where: 'x' })).conflicts).toEqual([]))
+  it('an entry that one took out and the other changed is a conflict; a new one is added', () => {
+    const without = withoutAdjuster(FM, 'CT2')
+    expect(mergeSheets(FM, without, with_(FM, 'CT2', { where: 'theirs' })).conflicts.map(c => [c.name, c.field])).toContainEqual(['CT2', ''])
+    const more = { ...FM, adjusters: [...FM.adjusters, { ...FM.adjusters[0]!, designator: 'CT9' }] }
+    expect(mergeSheets(FM, more, with_(FM, 'CT1', { where: 'theirs' })).merged.adjusters.map(a => a.designator)).toContain('CT9')
   })
 })

@@ -6,7 +6,7 @@ export interface SheetDifference { readonly part: string, readonly name: string,
 type Named = Readonly<Record<string, unknown>>
 
 /** Parts of a sheet that are lists of named things, and what names them. */
-const LISTS = { adjusters: 'designator', testPoints: 'id', matrix: 'id', procedure: 'id', specification: 'what', owed: 'id', inspection: 'id', typicalFaults: 'seen', boards: 'side' } as const
+export const SHEET_LISTS = { adjusters: 'designator', testPoints: 'id', matrix: 'id', procedure: 'id', specification: 'what', owed: 'id', inspection: 'id', typicalFaults: 'seen', boards: 'side' } as const
 const NOT_COMPARED = ['revision', 'revisedOn']
 
 /** Where two revisions of a sheet differ, part by part, in the order of the sheet; same = empty. */
@@ -14,7 +14,7 @@ export function compareSheets(before: ModelSheet, after: ModelSheet): SheetDiffe
   const [a, b] = [before as unknown as Named, after as unknown as Named]
   const keys = [...new Set([...Object.keys(a), ...Object.keys(b)])].filter(k => !NOT_COMPARED.includes(k))
   return keys.flatMap((key) => {
-    const name = (LISTS as Record<string, string>)[key]
+    const name = (SHEET_LISTS as Record<string, string>)[key]
     return name ? lists(key, name, (a[key] ?? []) as Named[], (b[key] ?? []) as Named[]) : differing('sheet', '', key, a[key], b[key])
   })
 }

@@ -1,4 +1,5 @@
 import { CoreError } from '../../errors'
+import { withAdjusterRenamed } from '../authoring/references'
 import { BRANTWICK_TALLIS60 } from '../brantwickTallis60/sheet'
 import { CORVID_M6 } from '../corvidM6/sheet'
 import { LARKFIELD_LX8 } from '../larkfieldLx8/sheet'
@@ -30,19 +31,39 @@ export const SHEET_TEMPLATES: readonly SheetTemplate[] = [
 /** What stands on a line that nobody has looked up yet. */
 export const TO_BE_FOUND = 'to be found on this set'
 
+/** Words of the example that name a part or a pin of its board: another set has others. */
+const PIN = /(?:pin|Pin) \d+ of [A-Z]{1,3}\d+/g
+
 /**
- * A new sheet of a family: its order of work, adjusters and limits; places, pictures and figures of the example are left out, since they are of another set.
+ * A new sheet of a family: its order of work, adjusters and limits; places, pins, pictures and figures of the example are
+ * left out, since they are of another set, and its designators stand as numbers until they are found.
  * @throws {CoreError} unknown-item: no such template
  */
 export function fromTemplate(templateId: string, id: string, model: string, day: string): ModelSheet {
   const template = SHEET_TEMPLATES.find(t => t.id === templateId)
   if (!template) throw new CoreError('unknown-item', `no template "${templateId}"`)
   const { boards: _boards, testPoints, typicalFaults: _faults, inspection: _inspection, ...like } = template.like
+  const parts = like.adjusters.filter(a => a.kind !== 'menu-value' && a.kind !== 'control')
+  const renamed = parts.reduce((sheet, a, i) => withAdjusterRenamed(sheet, a.designator, `adj ${i + 1}`), like as ModelSheet)
+  const neutral = (text: string) => parts.reduce((t, a) => t.replace(new RegExp(`\\b${a.designator}\\b`, 'g'), `the ${a.name}`), text).replace(PIN, 'its pin')
   return {
-    ...like, id, model, revision: 1, revisedOn: day, description: template.name,
-    adjusters: like.adjusters.map(a => ({ ...a, where: a.kind === 'menu-value' ? a.where : TO_BE_FOUND })),
-    ...(testPoints ? { testPoints: testPoints.map(t => ({ ...t, where: TO_BE_FOUND })) } : {}),
+    ...inWords(renamed, neutral), id, model, revision: 1, revisedOn: day, description: template.name,
+    adjusters: inWords(renamed, neutral).adjusters.map(a => ({ ...a, where: a.kind === 'menu-value' ? a.where : TO_BE_FOUND, board: { x: 0, y: 0 } })),
+    ...(testPoints ? { testPoints: testPoints.map((t, i) => ({ ...t, id: `TP${i + 1}`, name: neutral(t.name), expected: neutral(t.expected), caution: t.caution === null ? null : neutral(t.caution), where: TO_BE_FOUND, board: { x: 0, y: 0 } })) } : {}),
     specification: [],
+  }
+}
+
+/** Every text that a person reads, changed alike; ids and references stay. */
+function inWords(sheet: ModelSheet, change: (text: string) => string): ModelSheet {
+  const state = (p: ModelSheet['matrix'][number]) => ({ ...p, title: change(p.title), state: { ...p.state, also: p.state.also === null ? null : change(p.state.also) } })
+  return {
+    ...sheet,
+    adjusters: sheet.adjusters.map(a => ({ ...a, name: change(a.name), moves: change(a.moves), turn: change(a.turn), caution: a.caution === null ? null : change(a.caution) })),
+    matrix: sheet.matrix.map(state),
+    procedure: sheet.procedure.map(s => ({ ...s, title: change(s.title), instruction: change(s.instruction), why: change(s.why), cautions: s.cautions.map(change), points: s.points.map(state) })),
+    owed: sheet.owed.map(o => ({ ...o, title: change(o.title), why: change(o.why) })),
+    cautions: sheet.cautions.map(change),
   }
 }
 

@@ -11,7 +11,7 @@ const kinds = SET_KINDS.map(k => ({ value: k, title: KIND_WORDS[k] }))
 const plans = CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name }))
 const rules = computed(() => props.rules.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const set = <K extends keyof ModelSheet>(key: K) => (value: ModelSheet[K]) => emit('change', { [key]: value })
-const number = (text: string, otherwise: number) => Number.isFinite(Number.parseFloat(text)) ? Number.parseFloat(text.replace(',', '.')) : otherwise
+const number = (text: string, otherwise: number) => Number.isFinite(Number.parseFloat(text.replace(',', '.'))) ? Number.parseFloat(text.replace(',', '.')) : otherwise
 const main = (change: Partial<ModelSheet['main']>) => emit('change', { main: { ...props.sheet.main, ...change } })
 const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) => emit('change', { [key]: { ...props.sheet[key], [end]: number(text, props.sheet[key][end]) } })
 </script>
@@ -20,10 +20,10 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) => em
   <div class="fields">
     <v-text-field :model-value="sheet.model" label="Model" @change="(e: Event) => set('model')((e.target as HTMLInputElement).value)" />
     <v-text-field :model-value="sheet.description" label="In one line" @change="(e: Event) => set('description')((e.target as HTMLInputElement).value)" />
-    <v-select :model-value="sheet.kind" label="Kind of set" :items="kinds" @update:model-value="set('kind')" />
-    <v-select :model-value="sheet.planId" label="Channels" :items="plans" @update:model-value="set('planId')" />
+    <v-select :model-value="sheet.kind" label="Kind of set" :items="kinds" @update:model-value="kind => emit('change', { kind })" />
+    <v-select :model-value="sheet.planId" label="Channels" :items="plans" @update:model-value="planId => emit('change', { planId })" />
     <v-select :model-value="sheet.main.mode" label="Mode that a first judgement goes by" :items="[...MODES]" @update:model-value="mode => main({ mode })" />
-    <v-select :model-value="sheet.defaultRuleSetId" label="Rule set to begin with" :items="rules" @update:model-value="set('defaultRuleSetId')" />
+    <v-select :model-value="sheet.defaultRuleSetId" label="Rule set to begin with" :items="rules" @update:model-value="defaultRuleSetId => emit('change', { defaultRuleSetId })" />
     <v-text-field :model-value="sheet.nominalSupplyV" label="Supply at the set while keyed" suffix="V" inputmode="decimal" @change="(e: Event) => set('nominalSupplyV')(number((e.target as HTMLInputElement).value, sheet.nominalSupplyV))" />
     <v-text-field :model-value="sheet.load" label="Load" @change="(e: Event) => set('load')((e.target as HTMLInputElement).value)" />
     <div class="pair"><v-text-field :model-value="sheet.idleA.low" label="Current receiving, from" suffix="A" @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)" /><v-text-field :model-value="sheet.idleA.high" label="to" suffix="A" @change="(e: Event) => range('idleA', 'high', (e.target as HTMLInputElement).value)" /></div>

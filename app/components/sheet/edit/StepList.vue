@@ -9,7 +9,8 @@ import StepFields from './StepFields.vue'
 /** The order of work. Steps are dragged where their needs leave it open; what stands in the way is told. */
 const props = defineProps<{ sheet: ModelSheet, fresh: MeasurePoint }>()
 const emit = defineEmits<{ change: [procedure: Step[]], say: [words: string] }>()
-const open = ref<string | null>(null)
+/** the step whose fields are shown */
+const open = defineModel<string | null>('open', { default: null })
 const list = ref<HTMLElement | null>(null)
 const steps = computed(() => props.sheet.procedure)
 useDragBetween(computed(() => list.value ? [list.value] : []), d => move(d.fromPlace, d.toPlace))
@@ -36,9 +37,7 @@ function add() {
 }
 function put(i: number, step: Step) {
   open.value = step.id
-  // Whoever needed it by its old number needs it by its new one.
-  const [before, after] = [steps.value[i]!.id, step.id]
-  emit('change', steps.value.map((s, k) => k === i ? step : before === after ? s : { ...s, needs: s.needs.map(n => n === before ? after : n), skipIf: s.skipIf === before ? after : s.skipIf }))
+  emit('change', steps.value.map((s, k) => k === i ? step : s))
 }
 </script>
 
