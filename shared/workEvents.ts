@@ -21,6 +21,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   'part-changed': { designator: short('Part').required(), partOut: short('Out').defined(), partIn: short('In').required(), isFinal: boolean().required(), text: text('Note').defined() },
   'part-tested': {
     part: short('Part').required(), boughtAt: short('Bought at').defined(), dcGain: unit('DC gain', 10_000), rfPowerW: unit('RF power', 2000), rfReferenceW: unit('RF power of a good part', 2000),
+    gainFrom: amount('Gain of its type, from', 10_000).nullable(), gainTo: amount('Gain of its type, to', 10_000).nullable(), testSet: short('Test set'), meter: short('Meter'), scale: short('Scale'),
     fallsWhileKeyed: boolean().nullable().defined(), heat: string().oneOf(HEATS).nullable().defined(), text: text('Note').defined(),
   },
   'treated': { what: short('Treatment').required(), where: short('Where').defined(), text: text('Note').defined() },

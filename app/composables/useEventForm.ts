@@ -11,12 +11,16 @@ export type NewWorkEvent = WithoutId<WorkEvent>
 export function useEventForm(append: (event: NewWorkEvent) => Promise<void>) {
   const problem = ref<{ field: string, words: string } | null>(null)
 
-  /** @returns whether it was kept */
-  async function send(event: NewWorkEvent): Promise<boolean> {
+  /**
+   * @param kept called only when it was kept: that is when a form empties itself, so that a refusal loses nothing that was typed
+   * @returns whether it was kept
+   */
+  async function send(event: NewWorkEvent, kept?: () => void): Promise<boolean> {
     problem.value = null
     try {
       await jobEventBody.validate({ ...event, id: uuid(), atMs: 0 }, { strict: true })
       await append(event)
+      kept?.()
       return true
     }
     catch (error) {

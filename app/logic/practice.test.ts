@@ -6,7 +6,7 @@ import { motionWords, pointWords } from './practiceHands'
 import { actionWords, clock, momentOf, outsideWords, verdictWords } from './practiceReview'
 import { readersOf, settersOf, steppedCsv, summaryWords } from './steppedWords'
 
-const review = (change: Partial<Review>): Review => ({ faults: [], wronglyNamed: [], order: [], outside: [], keyDown: { totalS: 0, longestS: 0, limitS: 20, timesOver: 0 }, hottestC: 25, damage: [], workedS: 0, turns: 0, measuredFirst: null, ...change })
+const review = (change: Partial<Review>): Review => ({ faults: [], wronglyNamed: [], order: [], outside: [], keyDown: { totalS: 0, longestS: 0, limitS: 20, timesOver: 0 }, hottestC: 25, damage: [], powered: [], plateV: null, workedS: 0, turns: 0, measuredFirst: null, ...change })
 const fault = (cured: boolean, named: boolean) => ({ id: 'X04', name: 'x', shows: 'y', cured, named })
 
 describe('the verdict of a review', () => {

@@ -1,4 +1,4 @@
-import type { Logged, Outside, Review, TracePoint } from '../../core/practice'
+import type { Logged, Outside, PoweredHands, Review, TracePoint } from '../../core/practice'
 import { quantityInfo, showPlain } from '../../core/quantity'
 import { GROUP_NAMES } from './practiceHands'
 
@@ -29,6 +29,13 @@ function controlWords(c: Extract<Logged['action'], { kind: 'control' }>['control
 
 export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`
 
+/** Work inside with the power on, and what it can do. */
+export function poweredWords({ atS, what }: PoweredHands, plateV: number | null): string {
+  const name = what === 'fit-trimmer' ? 'trimmer fitted' : what === 'wash' ? 'glue washed off' : `${GROUP_NAMES[what as keyof typeof GROUP_NAMES] ?? what} changed`
+  const danger = plateV === null ? 'Switch off first: a slip destroys parts.' : `${plateV} V inside: this kills. Plug out, wait, discharge, measure below 30 V, one hand.`
+  return `At ${clock(atS)} ${name} with the set switched on. ${danger}`
+}
+
 /** A value that the set would not keep, with its window. */
 export function outsideWords({ quantity, value, low, high }: Outside): string {
   const { label } = quantityInfo(quantity)
@@ -39,6 +46,7 @@ export function outsideWords({ quantity, value, low, high }: Outside): string {
 
 /** One line that says how it went. */
 export function verdictWords(review: Review): string {
+  if (review.plateV !== null && review.powered.length > 0) return 'Worked inside under high voltage: nothing else counts until that is unlearnt.'
   if (review.faults.length === 0) return review.damage.length === 0 ? 'Lesson finished, nothing destroyed.' : 'Lesson finished, something was destroyed.'
   const cured = review.faults.filter(f => f.cured).length
   const named = review.faults.filter(f => f.named).length

@@ -19,13 +19,16 @@ export const usePartsStore = defineStore('parts', () => {
     }
   }
 
-  async function add(part: Omit<PartTested, 'id' | 'atMs'>) {
+  /** @returns whether it was kept */
+  async function add(part: Omit<PartTested, 'id' | 'atMs'>): Promise<boolean> {
     try {
       await $fetch('/api/parts', { method: 'POST', body: { ...part, id: uuid(), atMs: Date.now() }, retry: 0 })
       await load()
+      return true
     }
     catch (error) {
       failure.value = failureOf(error)
+      return false
     }
   }
 

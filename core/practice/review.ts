@@ -2,6 +2,7 @@ import { rigFault } from '../rig'
 import type { ModelSheet, Step } from '../sheet'
 import { keyDownOf, type KeyDown } from './keyDown'
 import { outsideOf, type Outside } from './outside'
+import { poweredHands, type PoweredHands } from './poweredHands'
 import type { PracticeRecord } from './session'
 
 export interface FaultReview { readonly id: string, readonly name: string, readonly shows: string, readonly cured: boolean, readonly named: boolean }
@@ -17,6 +18,10 @@ export interface Review {
   readonly keyDown: KeyDown
   readonly hottestC: number
   readonly damage: readonly { readonly timeS: number, readonly what: string, readonly why: string }[]
+  /** parts worked on with the power on */
+  readonly powered: readonly PoweredHands[]
+  /** plate voltage of the set, null = none [V] */
+  readonly plateV: number | null
   readonly workedS: number
   readonly turns: number
   readonly measuredFirst: boolean | null
@@ -34,6 +39,7 @@ export function reviewOf(record: PracticeRecord, sheet: ModelSheet): Review {
     wronglyNamed: record.named.filter(id => !faultIds.includes(id)).map(id => ({ id, name: rigFault(id).name })),
     order: orderFindings(turned, sheet.procedure), outside: outsideOf(record.final, sheet), keyDown: keyDownOf(record.log, sheet, record.final.memory.timeS - record.start.memory.timeS),
     hottestC: record.final.memory.hottestC, damage: record.final.damage.map(d => ({ timeS: d.timeS - record.start.memory.timeS, what: String(d.what), why: d.why })), workedS: record.final.memory.timeS - record.start.memory.timeS,
+    powered: poweredHands(record), plateV: sheet.plateV ?? null,
     turns: turned.length, measuredFirst: record.rowsBeforeFirstTurn === null || turned.length === 0 ? null : record.rowsBeforeFirstTurn > 0,
   }
 }

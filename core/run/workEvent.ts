@@ -33,6 +33,13 @@ export interface PartTested extends EventBase {
   readonly rfPowerW: number | null
   /** what a good part makes in the same test set [W] */
   readonly rfReferenceW: number | null
+  /** gain that the data sheet gives for this type, as it was typed; absent or null = not given */
+  readonly gainFrom?: number | null
+  readonly gainTo?: number | null
+  /** the set in which it was tried, the meter that read its power, the scale of that meter; absent = not noted */
+  readonly testSet?: string
+  readonly meter?: string
+  readonly scale?: string
   readonly fallsWhileKeyed: boolean | null
   readonly heat: typeof HEATS[number] | null
   readonly text: string

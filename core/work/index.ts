@@ -11,7 +11,7 @@ export { testsMade } from './testsMade'
 // Asking and waiting
 export { questions, waits, waitsFor, type Question, type Wait, type WaitsFor } from './waiting'
 // Mending
-export { partVerdict, type PartVerdict } from './partTest'
+export { gainOfOtherDie, partVerdict, type PartVerdict } from './partTest'
 export { biasBeforeKey, owedAfterFinal, type Owed } from './afterFinal'
 export { warnings, type Warning } from './warnings'
 // Proving

@@ -8,7 +8,7 @@ import { suggestionWords, timerWords } from './benchWords'
 import { calibrationWords, comparisonWords, meterVerdictWords } from './meterWords'
 import { spreadLines } from './spreadView'
 import { statementWords } from './statementWords'
-import { partDoubtWords, partTestWords } from './workWords'
+import { partDoubtWords, partTestWords, partVerdictWords } from './workWords'
 
 const plain = (s: string) => s.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g, '-')
 
@@ -97,5 +97,11 @@ describe('words about parts', () => {
     expect([partDoubtWords({ kind: 'decade', factor: 10 }), partDoubtWords({ kind: 'decade', factor: 0.1 }), partDoubtWords({ kind: 'not-preferred', text: '5k' })]).toEqual([
       '10 times what came out: a slip of the decade? Look at the drawing.', '1/10 times what came out: a slip of the decade? Look at the drawing.', '"5k" is no preferred value (E24): look at the drawing.'])
     expect(partTestWords({ kind: 'part-tested', id: 'p', atMs: 1, part: 'Q', boughtAt: 'a market', dcGain: 60, rfPowerW: 0.8, rfReferenceW: 4, fallsWhileKeyed: true, heat: 'hot', text: '' })).toBe('DC gain 60, RF 0.8 W of 4 W, falls while keyed, hot, from a market')
+  })
+  it('a test names its set, its meter and its scale, and a part that was tried with RF is not sent there again', () => {
+    const tested = { kind: 'part-tested', id: 'p', atMs: 1, part: 'Q', boughtAt: '', dcGain: 8, gainFrom: 40, gainTo: 180, rfPowerW: 1.04, rfReferenceW: 4, testSet: 'the house Osmund 40A', meter: 'in-line', scale: '5 W', fallsWhileKeyed: null, heat: null, text: '' } as const
+    expect(partTestWords(tested)).toBe('DC gain 8 (type 40 to 180), RF 1.04 W of 4 W, in the house Osmund 40A, on in-line, scale 5 W')
+    expect(partVerdictWords(tested)).toBe("doubtful: its gain is far from what its type is sold with, 26 % of a good one's RF power")
+    expect(partVerdictWords({ ...tested, dcGain: 60 })).not.toContain('test it with RF')
   })
 })

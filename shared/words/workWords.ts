@@ -1,6 +1,6 @@
 import { groupDigits } from '../../core/quantity'
 import type { ANSWERS, ITEM_STATES, PartTested, POWER_SEEN, WAITS_FOR } from '../../core/run'
-import type { FirstPowerPlan, PartDoubt, PartVerdict, PowerVerdict, WaitsFor, Warning } from '../../core/work'
+import { gainOfOtherDie, partVerdict, type FirstPowerPlan, type PartDoubt, type PowerVerdict, type WaitsFor, type Warning } from '../../core/work'
 import { day } from './runWords'
 
 export const ITEM_STATE_WORDS: Record<typeof ITEM_STATES[number], string> = { fine: 'Fine', seen: 'Seen', treated: 'Treated', ask: 'Ask owner' }
@@ -15,10 +15,15 @@ export const POWER_VERDICT_WORDS: Record<PowerVerdict, string> = {
   'stop': 'Off at once. Do not switch on again before the short is isolated.',
 }
 
-export const PART_VERDICT_WORDS: Record<PartVerdict, string> = {
-  'accepted': 'accepted: it makes its RF power',
-  'rejected': 'rejected',
-  'not-proved': 'not proved: DC gain alone passes counterfeits, test it with RF',
+/** What the tests of one part prove, with the reason: a test that was made is never asked for again. */
+export function partVerdictWords(t: PartTested): string {
+  const verdict = partVerdict(t)
+  if (verdict === 'accepted') return 'accepted: it makes its RF power'
+  if (verdict === 'rejected') return 'rejected'
+  const share = t.rfPowerW !== null && t.rfReferenceW ? `${groupDigits(100 * t.rfPowerW / t.rfReferenceW, 0)} % of a good one's RF power` : ''
+  if (verdict === 'doubtful') return `doubtful: ${[gainOfOtherDie(t) ? 'its gain is far from what its type is sold with' : '', share].filter(Boolean).join(', ')}`
+  if (share) return `not proved: ${share}, but nobody watched 5 s keyed for a fall`
+  return t.dcGain === null ? 'not proved: nothing decides yet, test it with RF' : 'not proved: DC gain alone passes counterfeits, test it with RF'
 }
 
 export const WARNING_WORDS: Record<Warning, string> = {
@@ -51,7 +56,11 @@ export function partDoubtWords(d: PartDoubt): string {
   return d.kind === 'not-preferred' ? `"${d.text}" is no preferred value (E24): look at the drawing.` : `${d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`} times what came out: a slip of the decade? Look at the drawing.`
 }
 
-/** What was measured on a part, and where it came from. */
+/** What was measured on a part, in what and with what, and where the part came from. */
 export function partTestWords(t: PartTested): string {
-  return [t.dcGain === null ? '' : `DC gain ${t.dcGain}`, t.rfPowerW === null ? '' : `RF ${t.rfPowerW} W of ${t.rfReferenceW ?? '?'} W`, t.fallsWhileKeyed ? 'falls while keyed' : '', t.heat ?? '', t.boughtAt ? `from ${t.boughtAt}` : '', t.text].filter(Boolean).join(', ')
+  const ofType = t.gainFrom || t.gainTo ? ` (type ${t.gainFrom ?? '?'} to ${t.gainTo ?? '?'})` : ''
+  const inSet = [t.testSet ? `in ${t.testSet}` : '', t.meter ? `on ${t.meter}` : '', t.scale ? `scale ${t.scale}` : ''].filter(Boolean).join(', ')
+  const rf = t.rfPowerW === null ? '' : `RF ${t.rfPowerW} W of ${t.rfReferenceW ?? '?'} W`
+  const parts = [t.dcGain === null ? '' : `DC gain ${t.dcGain}${ofType}`, rf, inSet, t.fallsWhileKeyed ? 'falls while keyed' : '', t.heat ?? '', t.boughtAt ? `from ${t.boughtAt}` : '', t.text]
+  return parts.filter(Boolean).join(', ')
 }

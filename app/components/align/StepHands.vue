@@ -12,7 +12,7 @@ import AmendableLine from './AmendableLine.vue'
 
 /** What the hands do: which adjuster, where, with what, and what it spoils. A press on a line corrects it. */
 const props = defineProps<{ sheet: ModelSheet, step: Step, turns: readonly Turn[], trust: readonly LineTrust[] }>()
-const emit = defineEmits<{ turned: [designators: string[]], other: [event: NewWorkEvent], show: [], amend: [line: string] }>()
+const emit = defineEmits<{ turned: [designators: string[]], other: [event: NewWorkEvent, kept?: () => void], show: [], amend: [line: string] }>()
 const adjusters = computed(() => props.step.adjusters.map(d => adjusterOf(props.sheet, d)))
 const single = computed(() => adjusters.value.length === 1 ? adjusters.value[0]! : null)
 const cautions = computed(() => [...props.step.cautions, ...new Set(adjusters.value.flatMap(a => a.caution ? [a.caution] : []))])
@@ -47,7 +47,7 @@ function mark(line: string): string | null {
       <v-btn size="small" height="44" block @click="emit('turned', step.adjusters as string[])">Mark as turned <kbd>A</kbd></v-btn>
       <p v-if="single && lastTurn(single.designator)" class="quiet">turned {{ clockTime(lastTurn(single.designator)!.atMs) }}{{ lastTurn(single.designator)!.inferred ? ', seen by the reading' : '' }}</p>
     </div>
-    <OtherTurned class="other" size="small" height="44" variant="text" @send="e => emit('other', e)" />
+    <OtherTurned class="other" size="small" height="44" variant="text" @send="(event, kept) => emit('other', event, kept)" />
     <div class="care"><p v-for="c in cautions" :key="c">{{ c }}</p><p>{{ keyDownWords(step) }}</p></div>
   </section>
 </template>

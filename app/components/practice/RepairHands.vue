@@ -1,11 +1,14 @@
 <script setup lang="ts">
-import { ref } from 'vue'
+import { computed, ref } from 'vue'
+import { modelSheet } from '../../../core/sheet'
 import type { PracticeChange, PracticeState } from '../../../shared/practice'
 import { GROUP_NAMES } from '../../logic/practiceHands'
+import SetCautions from '../work/SetCautions.vue'
 
 /** What an iron can do: parts, glue, a trimmer where none is; and the leads of the instruments. */
-defineProps<{ state: PracticeState, coils: readonly string[] }>()
+const props = defineProps<{ state: PracticeState, coils: readonly string[] }>()
 const emit = defineEmits<{ change: [change: Partial<PracticeChange>] }>()
+const sheet = computed(() => modelSheet(props.state.session.designId))
 const group = ref('')
 const coil = ref('')
 function replace() {
@@ -17,6 +20,7 @@ function replace() {
 <template>
   <section aria-label="Repair">
     <h3>Iron and spray</h3>
+    <SetCautions :sheet="sheet" />
     <div class="line">
       <label class="pick"><select v-model="group" aria-label="part to replace"><option value="">part &hellip;</option><option v-if="coils.length" value="stages">core of a coil</option><option v-for="g in state.groups" :key="g" :value="g">{{ GROUP_NAMES[g] }}</option></select></label>
       <label v-if="group === 'stages'" class="pick"><select v-model="coil" aria-label="which coil"><option value="">which?</option><option v-for="c in coils" :key="c" :value="c">{{ c }}</option></select></label>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import type { PracticeSession } from '../../../shared/practiceSession'
-import { actionWords, clock, momentOf, outsideWords, verdictWords } from '../../logic/practiceReview'
+import { actionWords, clock, momentOf, outsideWords, poweredWords, verdictWords } from '../../logic/practiceReview'
 import ReplayChart from './ReplayChart.vue'
 
 /** Looking back at a finished case. */
@@ -40,6 +40,7 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
           <li v-for="o in review.order" :key="o.adjuster + o.before">{{ o.adjuster }} (step {{ o.step }}) was set before {{ o.before }} (step {{ o.needs }}), which it depends on: it is stale.</li>
           <li v-if="review.order.length === 0 && review.turns > 0">Nothing was left stale by a later turn.</li>
           <li>Keyed <b class="fig">{{ review.keyDown.totalS.toFixed(0) }}&#8239;s</b> in all, longest <b class="fig">{{ review.keyDown.longestS.toFixed(0) }}&#8239;s</b> (limit {{ review.keyDown.limitS }}&#8239;s<template v-if="review.keyDown.timesOver">, over it {{ review.keyDown.timesOver }}&times;</template>).</li>
+          <li v-for="p in review.powered" :key="`powered ${p.atS}`" class="care">{{ poweredWords(p, review.plateV) }}</li>
           <li>Output device at most <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.</li>
           <li v-for="d in review.damage" :key="d.what + d.timeS">Destroyed after {{ clock(d.timeS) }}: {{ d.what }}, {{ d.why }}.</li>
           <li v-if="review.damage.length === 0">Nothing destroyed.</li>

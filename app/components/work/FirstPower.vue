@@ -12,7 +12,7 @@ import StateMark from '../gauge/StateMark.vue'
 
 /** The set on the current-limited supply for the first time: what to set, what to expect, when to stop. */
 const props = defineProps<{ sheet: ModelSheet, last: PowerTried | null, liveA: number | null }>()
-const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const typed = ref('')
 const wrong = ref<string | null>(null)
 const plan = computed(() => firstPowerPlan(props.sheet))
@@ -23,8 +23,9 @@ function press(seen: PowerTried['seen']) {
   wrong.value = null
   try {
     const idleA = typed.value.trim() === '' ? (seen === 'normal' ? props.liveA : null) : parseTyped(typed.value, 'supplyA').value
-    emit('send', { kind: 'power-tried', limitA: plan.value.limitA, idleA, seen, text: '' })
-    typed.value = ''
+    emit('send', { kind: 'power-tried', limitA: plan.value.limitA, idleA, seen, text: '' }, () => {
+      typed.value = ''
+    })
   }
   catch (error) {
     if (!(error instanceof CoreError)) throw error

@@ -7,7 +7,7 @@ import { ROLE_WORDS } from '../../../shared/words/roleWords'
 
 /** What was turned, what it sets, where it stood. */
 defineProps<{ wrong?: (field: string) => string | undefined }>()
-const emit = defineEmits<{ send: [event: NewWorkEvent], close: [] }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void], close: [] }>()
 const name = ref('')
 const role = ref<AdjusterRole | null>(null)
 const startPosition = ref('')
@@ -15,8 +15,7 @@ const roles = Object.entries(ROLE_WORDS).map(([value, title]) => ({ value: value
 
 function keep() {
   if (!name.value.trim() || role.value === null) return
-  emit('send', { kind: 'unlisted-turned', name: name.value.trim(), role: role.value, startPosition: startPosition.value.trim() })
-  emit('close')
+  emit('send', { kind: 'unlisted-turned', name: name.value.trim(), role: role.value, startPosition: startPosition.value.trim() }, () => emit('close'))
 }
 </script>
 

@@ -9,19 +9,21 @@ import PartTestList from './PartTestList.vue'
 
 /** Parts out and in, tests of parts, treatments. A new final says what it owes, bias first. */
 defineProps<{ changed: readonly PartChanged[], tested: readonly PartTested[], treated: readonly Treated[], owed: readonly Owed[], wrong: (field: string) => string | undefined }>()
-const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const part = ref({ designator: '', partOut: '', partIn: '', isFinal: false })
 const doubts = computed(() => partDoubts(part.value.partOut, part.value.partIn))
 const treatment = ref({ what: '', where: '' })
 const TREATMENTS = ['core freed and re-waxed', 'preset cleaned, end to end ten times', 'preset replaced', 'glue removed', 'electrolytics renewed', 'joint resoldered', 'limiter parts refitted', 'trimmer fitted']
 
 function change() {
-  emit('send', { kind: 'part-changed', ...part.value, text: '' })
-  part.value = { designator: '', partOut: '', partIn: '', isFinal: false }
+  emit('send', { kind: 'part-changed', ...part.value, text: '' }, () => {
+    part.value = { designator: '', partOut: '', partIn: '', isFinal: false }
+  })
 }
 function treat() {
-  emit('send', { kind: 'treated', ...treatment.value, text: '' })
-  treatment.value = { what: '', where: '' }
+  emit('send', { kind: 'treated', ...treatment.value, text: '' }, () => {
+    treatment.value = { what: '', where: '' }
+  })
 }
 </script>
 
@@ -39,7 +41,7 @@ function treat() {
   <section aria-label="Tests of parts">
     <h2>Tests of parts <NuxtLink to="/parts" class="drawer">parts from a drawer</NuxtLink></h2>
     <PartTestList :tested="tested" />
-    <PartTestForm :wrong="wrong" @send="e => emit('send', e)" />
+    <PartTestForm :wrong="wrong" @send="(event, kept) => emit('send', event, kept)" />
   </section>
   <section aria-label="Treatments">
     <h2>Treatments</h2>

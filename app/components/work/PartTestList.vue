@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import type { PartTested } from '../../../core/run'
 import { partVerdict } from '../../../core/work'
-import { PART_VERDICT_WORDS, partTestWords } from '../../../shared/words/workWords'
+import { partTestWords, partVerdictWords } from '../../../shared/words/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Tests of parts with what they prove: DC gain alone never passes one. */
 defineProps<{ tested: readonly PartTested[] }>()
-const VERDICT_MARK = { 'accepted': 'inside', 'rejected': 'above', 'not-proved': 'cannot-tell' } as const
+const VERDICT_MARK = { 'accepted': 'inside', 'rejected': 'above', 'doubtful': 'cannot-tell', 'not-proved': 'none' } as const
 </script>
 
 <template>
-  <ul class="tests"><li v-for="t in tested" :key="t.id"><StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" /> <span><b>{{ t.part }}</b> {{ PART_VERDICT_WORDS[partVerdict(t)] }} <span class="quiet">{{ partTestWords(t) }}</span></span></li></ul>
+  <ul class="tests"><li v-for="t in tested" :key="t.id"><StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" /> <span><b>{{ t.part }}</b> {{ partVerdictWords(t) }} <span class="quiet">{{ partTestWords(t) }}</span></span></li></ul>
 </template>
 
 <style scoped>

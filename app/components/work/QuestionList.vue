@@ -9,18 +9,20 @@ import StateMark from '../gauge/StateMark.vue'
 
 /** Questions to the owner with price and consequence, and what else the job waits for. */
 defineProps<{ questions: readonly Question[], waits: readonly Wait[], wrong: (field: string) => string | undefined }>()
-const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const question = ref({ text: '', price: '', consequence: '' })
 const answers = ref<Record<string, string>>({})
 const wait = ref<{ waitsFor: typeof WAITS_FOR[number], text: string, untilDay: string }>({ waitsFor: 'parts', text: '', untilDay: '' })
 
 function ask() {
-  emit('send', { kind: 'question-asked', ...question.value })
-  question.value = { text: '', price: '', consequence: '' }
+  emit('send', { kind: 'question-asked', ...question.value }, () => {
+    question.value = { text: '', price: '', consequence: '' }
+  })
 }
 function begin() {
-  emit('send', { kind: 'wait-begun', ...wait.value, untilDay: wait.value.untilDay || null })
-  wait.value = { ...wait.value, text: '', untilDay: '' }
+  emit('send', { kind: 'wait-begun', ...wait.value, untilDay: wait.value.untilDay || null }, () => {
+    wait.value = { ...wait.value, text: '', untilDay: '' }
+  })
 }
 </script>
 

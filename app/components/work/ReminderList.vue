@@ -6,14 +6,15 @@ import StateMark from '../gauge/StateMark.vue'
 
 /** "If this shows, then do that": comes up by itself when the readings make it true. */
 defineProps<{ reminders: readonly Reminder[], problem: string | undefined }>()
-const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const condition = ref(REMINDER_CONDITIONS[0]!.id)
 const text = ref('')
 
 function add() {
   if (text.value.trim() === '') return
-  emit('send', { kind: 'reminder-set', condition: condition.value, text: text.value.trim() })
-  text.value = ''
+  emit('send', { kind: 'reminder-set', condition: condition.value, text: text.value.trim() }, () => {
+    text.value = ''
+  })
 }
 </script>
 

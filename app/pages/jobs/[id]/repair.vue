@@ -2,6 +2,7 @@
 import { computed } from 'vue'
 import OtherTurned from '../../../components/work/OtherTurned.vue'
 import PartForms from '../../../components/work/PartForms.vue'
+import SetCautions from '../../../components/work/SetCautions.vue'
 import QuestionList from '../../../components/work/QuestionList.vue'
 import { owedAfterFinal, questions, waits } from '../../../../core/work'
 import type { PartChanged, PartTested, Treated, UnlistedTurned } from '../../../../core/run'
@@ -22,6 +23,7 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
   <div class="page">
     <h1>Repair</h1>
     <p class="lead">What is asked and waited for, what went out and in, what was tested and treated. Glue, renewed capacitors, a fitted trimmer, a crystal or a conversion are asked first.</p>
+    <SetCautions :sheet="store.sheet!" />
     <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
     <QuestionList :questions="questions(store.events)" :waits="waits(store.events)" :wrong="wrong" @send="send" />
     <PartForms :changed="changed" :tested="tested" :treated="treated" :owed="owed" :wrong="wrong" @send="send" />
