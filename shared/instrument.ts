@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType } from 'yup'
+import { array, boolean, number, object, string, type InferType } from 'yup'
 import { METER_KINDS, SETTING_NAMES, instrumentProfile, type InstrumentProfile, type InstrumentSetup, type SettingName } from '../core/instrument'
 import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -32,6 +32,8 @@ export const instrumentBody = object({
   attenuationDb: number().label('Attenuation in front').min(0).max(120).required(),
   path: string().trim().label('Shares').max(200).defined(),
   fullScale: number().label('Full scale').positive().max(5000).nullable().defined(),
+  classRatio: number().label('Class').min(0.001).max(0.5).nullable().default(null),
+  classUnknown: boolean().label('Class unknown').default(false),
   port: number().label('Port').integer().min(1).max(65_535).nullable().defined(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
@@ -47,10 +49,10 @@ export function profileOf({ profileId, ownProfile: own }: { readonly profileId: 
 }
 
 /** Setup of an instrument that nobody has described yet. */
-export const BARE_INSTRUMENT = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: '', fullScale: null } as const
+export const BARE_INSTRUMENT = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: '', fullScale: null, classRatio: null, classUnknown: false } as const
 
 /** What stands in front of it and which range it is on; what it shares is written with commas between. */
-export function setupOf(i: Pick<InstrumentBody, 'meterKind' | 'calibratedOn' | 'attenuationDb' | 'path' | 'fullScale'>): InstrumentSetup {
-  const { meterKind, calibratedOn, attenuationDb, path, fullScale } = i
-  return { meterKind: meterKind ?? null, calibratedOn: calibratedOn || null, attenuationDb, fullScale, path: path.split(',').map(p => p.trim().toLowerCase()).filter(Boolean) }
+export function setupOf(i: Pick<InstrumentBody, 'meterKind' | 'calibratedOn' | 'attenuationDb' | 'path' | 'fullScale' | 'classRatio' | 'classUnknown'>): InstrumentSetup {
+  const { meterKind, calibratedOn, attenuationDb, path, fullScale, classRatio, classUnknown } = i
+  return { meterKind: meterKind ?? null, calibratedOn: calibratedOn || null, attenuationDb, fullScale, classRatio, classUnknown, path: path.split(',').map(p => p.trim().toLowerCase()).filter(Boolean) }
 }

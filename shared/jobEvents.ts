@@ -29,6 +29,7 @@ const reading = object({
   source: string().oneOf(['instrument', 'typed']).required(),
   instrument: string().max(100).nullable().defined(),
   bound: string().oneOf(BOUNDS).optional(),
+  fullScale: number().positive().max(1e12).optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 const conditions = object({

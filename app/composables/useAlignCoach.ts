@@ -1,7 +1,7 @@
 import { computed, ref, shallowRef, watch } from 'vue'
 import { HEX_BYTE, type Accuracy, type Quantity } from '../../core/quantity'
 import {
-  NEW_SETTING, balanceMove, bandRounds, driftLimit, driftSamples, isFrequencyStep, isReadable, menuReadings, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate,
+  NEW_SETTING, balanceMove, bandRounds, driftLimit, driftSamples, isFrequencyStep, isReadable, menuReadings, peakKey, peakLevel, peakQuantities, settingAdvice, settingScale, settingStep, warmGate,
   type CoilTurns, type JobEvent, type RfSeen, type RowState, type RunState, type StepState, type WantState,
 } from '../../core/run'
 import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '../../core/sheet'
@@ -50,7 +50,7 @@ export function useAlignCoach(parts: CoachParts) {
   // For a maximum or a dip
   const chosen = ref<string | null>(null)
   const choices = computed(() => peakQuantities(state().step, q => parts.nowMs() > 0 && parts.liveOf(q)?.value != null))
-  const peaked = computed(() => choices.value.find(c => c.quantity === chosen.value) ?? choices.value[0] ?? null)
+  const peaked = computed(() => choices.value.find(c => peakKey(c) === chosen.value) ?? choices.value[0] ?? null)
   const needle = computed(() => {
     const entry = peaked.value ? meaningful(peaked.value.quantity) : null
     return entry?.value == null ? null : { atMs: entry.receivedAtMs, value: peakLevel(peaked.value!, entry.value) }
@@ -89,6 +89,10 @@ export function useAlignCoach(parts: CoachParts) {
   // The first value after keying, on another channel or with another instrument is no turn of anything.
   watch(() => parts.stretchOf(want().want.quantity), () => (setting.value = NEW_SETTING))
   watch(() => peaked.value ? parts.stretchOf(peaked.value.quantity) : '', peak.resume)
+  // Sought the other way, or on another quantity, what was found before says nothing: the word "stop" neither.
+  watch(() => peaked.value ? peakKey(peaked.value) : '', () => {
+    if (peak.on.value) peak.begin()
+  })
   watch(() => `${state().step.id} ${want().point.id} ${want().want.quantity}`, () => {
     setting.value = NEW_SETTING
     chosen.value = null

@@ -108,7 +108,7 @@ async function putTogether() {
       <AdjusterList v-else-if="tab === 'Adjusters'" :adjusters="sheet.adjusters" @change="changeAdjusters" @table="readTable" />
       <BoardEdit v-else-if="tab === 'Board'" :sheet="sheet" :uploading="uploading" @change="draft.change" @photo="photo" />
       <PointList v-else-if="tab === 'As found'" :points="sheet.matrix" :plan-id="sheet.planId" :steps="sheet.procedure.map(s => s.id)" :fresh="fresh" @change="matrix => draft.change({ matrix })" />
-      <StepList v-else-if="tab === 'Procedure'" :sheet="sheet" v-model:open="openStep" :fresh="fresh" @change="changeProcedure" @say="w => say(w, 'problem')" />
+      <StepList v-else-if="tab === 'Procedure'" v-model:open="openStep" :sheet="sheet" :fresh="fresh" @change="changeProcedure" @say="w => say(w, 'problem')" />
       <SchemeFields v-else-if="tab === 'Oscillators'" :sheet="sheet" @change="draft.change" />
       <OtherLists v-else :sheet="sheet" @change="draft.change" />
     </div>

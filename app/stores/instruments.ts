@@ -5,18 +5,22 @@ import type { Instrument, InstrumentBody, OwnProfile } from '../../shared/instru
 import type { Asked } from '../../shared/instrumentCommands'
 import { failureOf, type Failure } from '../logic/failureWords'
 import type { MeterScale } from '../../core/diagnose'
-import { typedInstruments, typedItem, type TypedInstrument } from '../logic/typedInstrument'
+import { onScale, typedInstruments, typedItem, type TypedInstrument } from '../logic/typedInstrument'
 
 const LAST_CHOICE = 'diapason.typed-with'
+const LAST_SCALE = 'diapason.typed-scale'
 
 /** The instruments of the bench, and with which one each quantity was last typed. */
 export const useInstrumentsStore = defineStore('instruments', () => {
   const items = shallowRef<Instrument[] | null>(null)
   const failure = ref<Failure | null>(null)
   const lastTypedWith = ref<Record<string, string>>({})
+  /** the scale on which each meter was last read, as it is written on it */
+  const lastScale = ref<Record<string, number>>({})
 
   async function load() {
     lastTypedWith.value = JSON.parse(localStorage.getItem(LAST_CHOICE) ?? '{}') as Record<string, string>
+    lastScale.value = JSON.parse(localStorage.getItem(LAST_SCALE) ?? '{}') as Record<string, number>
     try {
       items.value = await $fetch<Instrument[]>('/api/instruments', { retry: 0, timeout: 8000 })
       failure.value = null
@@ -67,10 +71,16 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     const options = optionsFor(quantity)
     const last = lastTypedWith.value[quantity]
     if (last === '') return null
-    return options.find(o => o.name === last) ?? options[0] ?? null
+    const chosen = options.find(o => o.name === last) ?? options[0]
+    return chosen ? onScale(chosen, lastScale.value[chosen.name] ?? null) : null
   }
 
-  function chooseTypedWith(quantity: Quantity, name: string) {
+  /** @param fullScale the scale it is read on; undefined = as last time */
+  function chooseTypedWith(quantity: Quantity, name: string, fullScale?: number) {
+    if (fullScale !== undefined) {
+      lastScale.value = { ...lastScale.value, [name]: fullScale }
+      localStorage.setItem(LAST_SCALE, JSON.stringify(lastScale.value))
+    }
     lastTypedWith.value = { ...lastTypedWith.value, [quantity]: name }
     localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
   }

@@ -2,7 +2,7 @@ export { SETTING_NAMES, type InstrumentProfile, type ProfileQuantity, type Profi
 export { INSTRUMENT_PROFILES, instrumentProfile, profileQuantity, profilesAsGoodAs } from './profiles'
 export { scpiNumber, type ScpiNumber } from './scpiAnswer'
 // How it stands on this bench, and against others
-export { BARE_SETUP, asSetUp, calibrationAge, type InstrumentSetup } from './setup'
+export { BARE_SETUP, asSetUp, calibrationAge, isClassKnown, type InstrumentSetup } from './setup'
 export { METER_KINDS, toTrueMean, type MeterKind, type Signal } from './meterKind'
 export { compareMeters, twoLevels, type ComparedMeter, type MeterComparison, type MeterReading, type TwoLevelVerdict } from './compareMeters'
 // Told step by step

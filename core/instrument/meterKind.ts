@@ -1,9 +1,9 @@
 /**
  * What a power meter really shows when the carrier is modulated (C06, common practice). On a bare carrier all read alike.
  * true-mean: thermal; average: linear diode, square of the mean voltage; leaky-peak: between, decides by the speech;
- * peak-hold: the crest; panel: relative, before and after on the same set only.
+ * peak-hold: the crest; panel: relative, before and after on the same set only; unknown: nobody knows what it averages.
  */
-export const METER_KINDS = ['true-mean', 'average', 'leaky-peak', 'peak-hold', 'panel'] as const
+export const METER_KINDS = ['true-mean', 'average', 'leaky-peak', 'peak-hold', 'panel', 'unknown'] as const
 export type MeterKind = typeof METER_KINDS[number]
 
 /** What is on the line while the meters are compared. */
@@ -22,7 +22,7 @@ const TWO_TONE_AVERAGE = (2 / Math.PI) ** 2
 export function toTrueMean(kind: MeterKind, signal: Signal): number | null {
   if (kind === 'panel') return null
   if (signal.kind === 'carrier' || kind === 'true-mean') return 1
-  if (signal.kind === 'speech' || kind === 'leaky-peak') return null
+  if (signal.kind === 'speech' || kind === 'leaky-peak' || kind === 'unknown') return null
   if (signal.kind === 'two-tone') return kind === 'average' ? TWO_TONE_MEAN / TWO_TONE_AVERAGE : TWO_TONE_MEAN
   const m = signal.depthRatio
   if (!(m >= 0 && m <= 1)) return null

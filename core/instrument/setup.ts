@@ -1,4 +1,4 @@
-import { dbToPowerRatio, quantityInfo } from '../quantity'
+import { dbToPowerRatio, quantityInfo, type Accuracy } from '../quantity'
 import type { InstrumentProfile, ProfileQuantity } from './instrumentProfile'
 import type { MeterKind } from './meterKind'
 
@@ -14,30 +14,43 @@ export interface InstrumentSetup {
   readonly path: readonly string[]
   /** full scale of the range in use [SI], where the profile's is another; null = as its profile says */
   readonly fullScale: number | null
+  /** class of a power meter read by eye [ratio of full scale]; null = as its profile says */
+  readonly classRatio: number | null
+  /** nobody knows its class: its readings stand without an uncertainty and give no weight */
+  readonly classUnknown: boolean
 }
 
-export const BARE_SETUP: InstrumentSetup = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: [], fullScale: null }
+export const BARE_SETUP: InstrumentSetup = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: [], fullScale: null, classRatio: null, classUnknown: false }
 
 /**
  * The profile as the instrument stands: attenuation in front of it is applied to its powers, its range replaces that of the
  * profile. Readings then are those at the set, and so are their bounds.
  */
 export function asSetUp(profile: InstrumentProfile, setup: InstrumentSetup): InstrumentProfile {
-  return { ...profile, quantities: profile.quantities.map(q => quantityAsSetUp(q, setup)) }
+  // A class is said of meters that are read by eye; what talks has the accuracy of its profile.
+  const ours = profile.talks ? { ...setup, classRatio: null, classUnknown: false } : setup
+  return { ...profile, quantities: profile.quantities.map(q => quantityAsSetUp(q, ours)) }
 }
 
-function quantityAsSetUp(item: ProfileQuantity, { attenuationDb, fullScale }: InstrumentSetup): ProfileQuantity {
-  const isPower = quantityInfo(item.quantity).siUnit === 'W'
-  const ratio = isPower ? dbToPowerRatio(attenuationDb) : 1
-  const { ofReading, ofFullScale, absolute } = item.accuracy
-  const range = isPower ? fullScale ?? item.accuracy.fullScale : item.accuracy.fullScale
-  return {
-    ...item, toSi: item.toSi * ratio,
-    accuracy: {
-      ...(ofReading === undefined ? {} : { ofReading }), ...(ofFullScale === undefined ? {} : { ofFullScale }),
-      ...(absolute === undefined ? {} : { absolute: absolute * ratio }), ...(range === undefined ? {} : { fullScale: range * ratio }),
-    },
-  }
+/** Whether anything is known of how well an instrument reads; without a class a reading stands alone. */
+export const isClassKnown = ({ ofReading, ofFullScale, absolute }: Accuracy) => ofReading !== undefined || ofFullScale !== undefined || absolute !== undefined
+
+function quantityAsSetUp(item: ProfileQuantity, setup: InstrumentSetup): ProfileQuantity {
+  if (quantityInfo(item.quantity).siUnit !== 'W') return item
+  const ratio = dbToPowerRatio(setup.attenuationDb)
+  return { ...item, toSi: item.toSi * ratio, accuracy: atTheSet(ofMeter(item.accuracy, setup), ratio) }
+}
+
+/** The accuracy on the scale in use, of the class that its owner knows better than the profile. */
+function ofMeter(accuracy: Accuracy, { fullScale, classRatio, classUnknown }: InstrumentSetup): Accuracy {
+  const range = fullScale ?? accuracy.fullScale
+  const onRange = range === undefined ? {} : { fullScale: range }
+  if (classUnknown) return onRange
+  return classRatio !== null && range !== undefined ? { ofFullScale: classRatio, ...onRange } : { ...accuracy, ...onRange }
+}
+
+function atTheSet({ absolute, fullScale, ...ofWhole }: Accuracy, ratio: number): Accuracy {
+  return { ...ofWhole, ...(absolute === undefined ? {} : { absolute: absolute * ratio }), ...(fullScale === undefined ? {} : { fullScale: fullScale * ratio }) }
 }
 
 /** Meters are checked against the calibrated one monthly, that one yearly (general trade knowledge). */

@@ -22,4 +22,6 @@ export interface Reading extends Measured {
   readonly source: ReadingSource
   /** name of the instrument as on the bench, or null when typed without one */
   readonly instrument: string | null
+  /** the scale that was in use, at the set [SI]; undefined = the instrument has none that matters, or nobody said */
+  readonly fullScale?: number | undefined
 }

@@ -23,6 +23,6 @@ export async function pointInstruments(db: Db, bench: Pick<PracticeState, 'instr
 }
 
 /** What was said of an instrument stays when it is pointed at its port again. */
-function setupFields({ meterKind, calibratedOn, attenuationDb, path, fullScale }: Instrument) {
-  return { meterKind, calibratedOn, attenuationDb, path, fullScale }
+function setupFields({ meterKind, calibratedOn, attenuationDb, path, fullScale, classRatio, classUnknown }: Instrument) {
+  return { meterKind, calibratedOn, attenuationDb, path, fullScale, classRatio, classUnknown }
 }

@@ -2,7 +2,7 @@ import { calibrationAge, type ComparedMeter, type MeterComparison, type MeterKin
 import { groupDigits } from '../../core/quantity'
 
 export const METER_KIND_WORDS: Record<MeterKind, string> = {
-  'true-mean': 'true mean (thermal)', 'average': 'average-responding diode', 'leaky-peak': 'leaky peak, between average and PEP', 'peak-hold': 'peak hold (PEP)', 'panel': 'panel bar, relative',
+  'true-mean': 'true mean (thermal)', 'average': 'average-responding diode', 'leaky-peak': 'leaky peak, between average and PEP', 'peak-hold': 'peak hold (PEP)', 'panel': 'panel bar, relative', 'unknown': 'nobody knows what it averages',
 }
 
 export const SIGNAL_WORDS: Record<Signal['kind'], string> = { 'carrier': 'carrier without modulation', 'am-tone': 'AM with a steady tone', 'two-tone': 'two equal tones, SSB', 'speech': 'speech' }

@@ -19,6 +19,8 @@ const [calibratedOn] = defineField('calibratedOn', quiet)
 const [attenuationDb] = defineField('attenuationDb', quiet)
 const [path] = defineField('path', quiet)
 const [fullScale] = defineField('fullScale', quiet)
+const [classRatio] = defineField('classRatio', quiet)
+const [classUnknown] = defineField('classUnknown', quiet)
 const profiles = INSTRUMENT_PROFILES.map(p => ({ value: p.id, title: `${p.name}: ${p.accuracyWords}` }))
 const talks = computed(() => profileId.value ? instrumentProfile(profileId.value).talks : true)
 const messages = (field: keyof InstrumentBody) => errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
@@ -26,6 +28,7 @@ const numberText = (of: Ref<number | null | undefined>, empty: number | null) =>
 const portText = numberText(port, null)
 const attenuationText = numberText(attenuationDb, 0)
 const scaleText = numberText(fullScale, null)
+const percentText = computed({ get: () => classRatio.value == null ? '' : String(Number((100 * classRatio.value).toFixed(3))), set: v => (classRatio.value = v.trim() === '' ? null : Number(v.replace(',', '.')) / 100) })
 const readsPower = computed(() => profileId.value ? instrumentProfile(profileId.value).quantities.some(q => q.quantity === 'powerW') : false)
 const hasScale = computed(() => profileId.value ? instrumentProfile(profileId.value).quantities.some(q => q.accuracy.ofFullScale) : false)
 const kinds = METER_KINDS.map(k => ({ value: k, title: METER_KIND_WORDS[k] }))
@@ -51,6 +54,10 @@ const submit = handleSubmit((values, { setFieldError }) => {
       <v-select v-model="meterKind" label="Kind of power meter" :items="kinds" clearable placeholder="as its profile says" :error-messages="messages('meterKind')" />
       <v-text-field v-model="attenuationText" label="Attenuation in front, dB" inputmode="decimal" hint="Attenuator, sampler and cable; added to its powers" persistent-hint :error-messages="messages('attenuationDb')" />
       <v-text-field v-if="hasScale" v-model="scaleText" label="Full scale in use, W" inputmode="decimal" placeholder="as its profile says" :error-messages="messages('fullScale')" />
+      <template v-if="!talks">
+        <v-text-field v-if="hasScale && !classUnknown" v-model="percentText" label="Class, % of full scale" inputmode="decimal" placeholder="as its profile says" :error-messages="messages('classRatio')" />
+        <v-checkbox v-model="classUnknown" label="Class unknown" hint="Its readings are kept without an uncertainty and give no weight" persistent-hint />
+      </template>
     </template>
     <p v-if="failure && !failure.field" class="care" role="alert">{{ failure.words }}</p>
     <div class="go"><v-btn type="submit" variant="flat" color="primary">{{ action }}</v-btn><v-btn @click="emit('cancel')">Cancel</v-btn></div>

@@ -29,7 +29,7 @@ const rows = computed(() => props.meters.map(m => ({ meter: m, ...read(texts.val
 const readings = computed(() => rows.value.flatMap(({ meter, value }): MeterReading[] => {
   if (value === null || value <= 0) return []
   const { value: atSetW, standardUncertainty } = typedReading(value, POWER, meter)
-  return [{ name: meter.name, kind: meter.setup.meterKind ?? instrumentProfile(meter.profileId).meterKind ?? 'true-mean', shownW: atSetW, standardUncertaintyW: standardUncertainty, path: meter.setup.path }]
+  return [{ name: meter.name, kind: meter.setup.meterKind ?? instrumentProfile(meter.profileId).meterKind ?? 'unknown', shownW: atSetW, standardUncertaintyW: standardUncertainty, path: meter.setup.path }]
 }))
 const comparison = computed(() => readings.value.length > 0 ? compareMeters(readings.value, signal.value) : null)
 const verdictOf = (name: string) => comparison.value?.meters.find(m => m.meter.name === name) ?? null

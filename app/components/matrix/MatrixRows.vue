@@ -17,8 +17,9 @@ const props = defineProps<{
   typing: { pointId: string, first: string } | null
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
+  tickA: number | null
 }>()
-const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], keep: [doubt: Doubt], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
+const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], keep: [doubt: Doubt], strike: [readingId: string], choose: [quantity: Quantity, name: string, fullScale?: number] }>()
 const elements = ref<Record<string, HTMLElement>>({})
 watch(() => props.active, id => void nextTick(() => elements.value[id]?.scrollIntoView({ block: 'nearest' })))
 
@@ -43,7 +44,7 @@ function markFor(row: RowState) {
         </span>
         <span v-if="row.stale" class="quiet">stale: turned after it was measured</span>
       </div>
-      <TypedRow v-if="typing?.pointId === row.point.id" class="typed" :wants="row.point.wants" :first="typing.first" :options-for="optionsFor" :typed-with="typedWith" @done="v => emit('typed', row.point.id, v)" @cancel="emit('cancel')" @choose="(q, n) => emit('choose', q, n)" />
+      <TypedRow v-if="typing?.pointId === row.point.id" class="typed" :wants="row.point.wants" :first="typing.first" :options-for="optionsFor" :typed-with="typedWith" :tick-a="tickA" @done="v => emit('typed', row.point.id, v)" @cancel="emit('cancel')" @choose="(q, n, scale) => emit('choose', q, n, scale)" />
       <template v-else>
         <div class="cells"><MatrixCell v-for="c in row.cells" :key="c.want.quantity" :cell="c" :stale="row.stale" :active="row.point.id === active" @strike="id => emit('strike', id)" /></div>
         <div class="acts no-print">

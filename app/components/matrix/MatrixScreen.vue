@@ -20,9 +20,10 @@ const props = defineProps<{
   said: { text: string, kind: 'ok' | 'problem' } | null
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
+  tickA: number | null
   cautions: readonly string[]
 }>()
-const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], keep: [doubt: Doubt], strike: [readingId: string], choose: [quantity: Quantity, name: string] }>()
+const emit = defineEmits<{ select: [pointId: string], take: [pointId: string], type: [pointId: string], typed: [pointId: string, values: TypedValue[]], cancel: [], keep: [doubt: Doubt], strike: [readingId: string], choose: [quantity: Quantity, name: string, fullScale?: number] }>()
 const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).length)
 const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))))
 </script>
@@ -37,9 +38,9 @@ const missingReceiver = computed(() => props.rows.some(r => !r.complete && r.cel
     <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '\u00a0' }}</p>
     <slot />
     <MatrixRows
-      :rows="rows" :plan-id="planId" :doubts="doubts" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith"
+      :rows="rows" :plan-id="planId" :doubts="doubts" :active="active" :typing="typing" :options-for="optionsFor" :typed-with="typedWith" :tick-a="tickA"
       @select="id => emit('select', id)" @take="id => emit('take', id)" @type="id => emit('type', id)" @typed="(id, v) => emit('typed', id, v)"
-      @cancel="emit('cancel')" @keep="d => emit('keep', d)" @strike="id => emit('strike', id)" @choose="(q, n) => emit('choose', q, n)"
+      @cancel="emit('cancel')" @keep="d => emit('keep', d)" @strike="id => emit('strike', id)" @choose="(q, n, scale) => emit('choose', q, n, scale)"
     />
   </div>
 </template>

@@ -4,13 +4,15 @@ import { CoreError } from '../../../core/errors'
 import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '../../../core/quantity'
 import { ticksToAmperes } from '../../../core/run'
 import type { Want } from '../../../core/sheet'
-import type { TypedInstrument } from '../../logic/typedInstrument'
+import { scaleOf, type TypedInstrument } from '../../logic/typedInstrument'
 
 /** A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed. */
 export interface TypedValue { readonly quantity: Quantity, readonly value: number, readonly bound?: Bound | undefined, readonly halfDigit?: number | undefined, readonly instrument: TypedInstrument | null }
 
 const props = defineProps<{ wants: readonly Want[], first: string, optionsFor: (q: Quantity) => TypedInstrument[], typedWith: (q: Quantity) => TypedInstrument | null, /** one tick of the set's own meter [A] */ tickA?: number | null }>()
-const emit = defineEmits<{ done: [values: TypedValue[]], cancel: [], choose: [quantity: Quantity, name: string] }>()
+const emit = defineEmits<{ done: [values: TypedValue[]], cancel: [], choose: [quantity: Quantity, name: string, fullScale?: number] }>()
+/** Scales that power meters have (common practice); the one in use is offered even if it is another. */
+const SCALES_W = [1, 2, 5, 10, 15, 20, 30, 50, 60, 100, 150, 200, 300, 400, 500, 1000, 2000]
 
 const texts = ref<string[]>(props.wants.map((_, i) => i === 0 ? props.first : ''))
 const problems = ref<(string | null)[]>(props.wants.map(() => null))
@@ -20,6 +22,16 @@ const NONE = 'no instrument named'
 onMounted(() => focus(0))
 function focus(index: number) {
   void nextTick(() => fields.value[index]?.focus())
+}
+/** The instrument that a quantity is typed from; the set's own meter with the division of this set. */
+function instrumentFor(quantity: Quantity): TypedInstrument | null {
+  const chosen = props.typedWith(quantity)
+  return chosen && props.tickA && quantityInfo(quantity).siUnit === 'A' ? { ...chosen, tick: props.tickA } : chosen
+}
+const scaleFor = (quantity: Quantity) => scaleOf(quantity, props.typedWith(quantity))
+const scalesWith = (inUse: number) => [...new Set([...SCALES_W, inUse])].sort((a, b) => a - b)
+function chooseScale(quantity: Quantity, event: Event) {
+  emit('choose', quantity, props.typedWith(quantity)!.name, Number((event.target as HTMLSelectElement).value))
 }
 /** An empty field is left for later; a wrong one is named and keeps what was typed. */
 function read(index: number): Typed | null {
@@ -45,7 +57,7 @@ function enter(index: number) {
 function finish() {
   const values = props.wants.flatMap((want, i) => {
     const typed = read(i)
-    return typed === null ? [] : [{ quantity: want.quantity, value: typed.value, bound: typed.bound, halfDigit: typed.halfDigit, instrument: props.typedWith(want.quantity) }]
+    return typed === null ? [] : [{ quantity: want.quantity, value: typed.value, bound: typed.bound, halfDigit: typed.halfDigit, instrument: instrumentFor(want.quantity) }]
   })
   const wrong = problems.value.findIndex(p => p !== null)
   if (wrong >= 0) return focus(wrong)
@@ -66,6 +78,7 @@ function finish() {
         <option v-for="o in optionsFor(want.quantity)" :key="o.name" :value="o.name" :title="o.words">{{ o.name }}</option>
         <option :value="NONE">{{ NONE }}</option>
       </select>
+      <select v-if="scaleFor(want.quantity) !== null" :value="scaleFor(want.quantity)" :aria-label="`scale for ${quantityInfo(want.quantity).label}`" @change="chooseScale(want.quantity, $event)"><option v-for="w in scalesWith(scaleFor(want.quantity)!)" :key="w" :value="w">{{ w }} W scale</option></select>
       <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>
     </div>
     <div class="go">

@@ -31,7 +31,7 @@ describe('pi-network', () => {
 })
 
 describe('valve pair', () => {
-  const pair: ValvePair = { driveA: 0.3, idleA: 0.06, emission: 1, swingRatio: 0.84, fundamentalRatio: 1.57 }
+  const pair: ValvePair = { driveA: 0.5, idleA: 0.06, emission: 1, swingRatio: 0.84, plateOhm: 2400, fundamentalRatio: 1.57 }
   const input = { plateV: 800, bias: 0.5, drive: 1, loadResistanceOhm: 1650, loadReactanceOhm: 0, warmth: 1 }
   const run = (change = {}, part = pair) => valvePair.respond(part, { ...input, ...change }, null)
   it('tuned: about 250 mA, plate efficiency 50 to 65 %, dissipation as C43', () => {

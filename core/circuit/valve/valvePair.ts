@@ -11,6 +11,8 @@ export interface ValvePair {
   readonly emission: number
   /** swing that the plates allow [ratio of the plate voltage] */
   readonly swingRatio: number
+  /** dynamic resistance of the plates together [ohm]; Infinity = a current source that does not feel the swing */
+  readonly plateOhm: number
   /** peak of the fundamental over the mean plate current */
   readonly fundamentalRatio: number
 }
@@ -36,9 +38,9 @@ const BIAS_REACH = 2.2
 /**
  * Plate current, power and dissipation.
  *
- * The valve is a current source until its plate swing meets the knee; then it gives less. At resonance the swing is largest, so the plate
- * current dips there: deeper the lighter the load.
- * Source: P = I1^2 R / 2 with I1 = k Ia; dissipation Va Ia - P (C43, C44).
+ * The swing takes current from the valve in two ways: its dynamic resistance divides the current with the load at every level, and at the knee
+ * the plate can go no lower. At resonance the swing is largest, so the plate current dips there, at half carrier too: deeper the lighter the load.
+ * Source: P = I1^2 R / 2 with I1 = k Ia; dissipation Va Ia - P (C43, C44); I = Ig Zi / (Zi + Z), the source with its own resistance.
  */
 export const valvePair = memoryless('valve pair', (p: ValvePair, { plateV, bias, drive, loadResistanceOhm, loadReactanceOhm, warmth }: ValveInput): ValveState => {
   const alive = p.emission * between(0, 1, warmth) * (plateV > 0 ? 1 : 0)
@@ -46,9 +48,10 @@ export const valvePair = memoryless('valve pair', (p: ValvePair, { plateV, bias,
   const offeredA = idleA + Math.max(0, p.driveA * alive - idleA) * between(0, 1, drive)
   const signal = offeredA > 0 ? between(0, 1, (offeredA - idleA) / offeredA + (drive > 0 ? idleA / offeredA * between(0, 1, drive) : 0)) : 0
   const sizeOhm = Math.hypot(loadResistanceOhm, loadReactanceOhm)
-  const askedV = p.fundamentalRatio * offeredA * signal * sizeOhm
+  const divided = 1 / Math.hypot(1 + loadResistanceOhm / p.plateOhm, loadReactanceOhm / p.plateOhm)
+  const askedV = p.fundamentalRatio * offeredA * signal * divided * sizeOhm
   const allowedV = p.swingRatio * plateV
-  const held = askedV > 0 ? softLimit(askedV / allowedV, KNEE) * allowedV / askedV : 1
+  const held = divided * (askedV > 0 ? softLimit(askedV / allowedV, KNEE) * allowedV / askedV : 1)
   const plateA = Math.max(idleA * (1 - signal) + offeredA * signal * held, 0)
   const peakA = p.fundamentalRatio * offeredA * signal * held
   const tankW = Math.min(peakA ** 2 * loadResistanceOhm / 2, plateV * plateA)

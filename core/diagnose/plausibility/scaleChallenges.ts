@@ -13,7 +13,8 @@ export function scaleChallenges(row: RowUnderDoubt): Challenge[] {
 
 /** What was written down as a bound says itself that the needle was at its stop. */
 function offScale(reading: Reading, row: RowUnderDoubt): Challenge[] {
-  const fullScale = row.meterOf(reading)?.fullScale ?? null
+  // The scale that was in use then, not the one that is in use now.
+  const fullScale = reading.fullScale ?? row.meterOf(reading)?.fullScale ?? null
   if (fullScale === null || reading.bound) return []
   const side = reading.value > fullScale ? 'beyond' : reading.value < WORTHLESS_SHARE * fullScale ? 'low' : null
   return side ? [{ rule: 'P09', quantity: reading.quantity, read: reading.value, fullScale, side }] : []

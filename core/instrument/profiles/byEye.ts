@@ -27,7 +27,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
   { id: 'eye-analyser', name: 'Spectrum analyser', what: 'second harmonic, adjacent channel, products, carrier', talks: false, accuracyWords: '2 dB', source: TYPICAL,
     quantities: [byEye('harmonicDbc', { absolute: 2 }), byEye('adjacentDbc', { absolute: 2 }), byEye('imd3Db', { absolute: 2 }), byEye('carrierLeakDb', { absolute: 2 })] },
   { id: 'eye-power-200', name: 'In-line power meter, 200 W scale', what: 'power and PEP by eye', meterKind: 'leaky-peak', talks: false, accuracyWords: '5 % of full scale', source: TYPICAL,
-    quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 200 }), byEye('pepW', { ofFullScale: 0.1, fullScale: 1000 })] },
+    quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 200 }), byEye('pepW', { ofFullScale: 0.1, fullScale: 200 })] },
   { id: 'eye-swr', name: 'Directional meter', what: 'SWR by eye', talks: false, accuracyWords: '10 %', source: TYPICAL,
     quantities: [byEye('swr', { ofReading: 0.1 })] },
   { id: 'eye-panel', name: 'The set itself', what: 'panel meters, S-meter, lock lamp, menu by eye', meterKind: 'panel', talks: false, accuracyWords: 'half a tick (0.1 W, 10 mA); half an S-unit; 0.2 s', source: TYPICAL,

@@ -11,7 +11,7 @@ const parts: RigParts = {
   heat: { junctionKPerW: 0.35, junctionS: 4, sinkKPerW: 1, sinkS: 200 },
   audio: AUDIO, filter: { secondDbc: -20, lossDb: 30, trap: null, trapDb: 0 }, panel: { fullScaleW: 200, thresholdRatio: 0.08, gain: 1 }, frontEnd: { ...FRONT_END, noiseFigureDb: 8 },
   ifFilter: { centreHz: 3_180_000, halfWidthHz: 1400 }, sMeter: { s9V: 50e-6, unitDb: 6, presetDb: 48 }, supplyInput: SUPPLY_INPUT,
-  valves: { driveA: 0.3, idleA: 0.06, emission: 1, swingRatio: 0.84, fundamentalRatio: 1.57 }, tank: { inductanceH: 1e-6, coilQ: 200, loadOhm: 50 }, neutralising: { nullAt: 0.5, slope: 3 },
+  valves: { driveA: 0.5, idleA: 0.06, emission: 1, swingRatio: 0.84, plateOhm: 2400, fundamentalRatio: 1.57 }, tank: { inductanceH: 1e-6, coilQ: 200, loadOhm: 50 }, neutralising: { nullAt: 0.5, slope: 3 },
   highVoltage: { fullV: 800, reservoirF: 100e-6, bleederOhm: 100_000, bleederOpen: false },
 }
 

@@ -1,2 +1,2 @@
 export { NEW_GUIDE, guided, resumedGuide, type PeakGuide, type PeakLook, type PeakWord } from './peakGuide'
-export { PEAKED, generatorAdvice, peakLevel, peakQuantities, type PeakedQuantity } from './peakLevel'
+export { PEAKED, generatorAdvice, peakKey, peakLevel, peakQuantities, type PeakedQuantity } from './peakLevel'

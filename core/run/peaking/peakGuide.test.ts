@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { randomFrom, type Random } from '../../../test/fixtures/faults/random'
 import { CORE_STOP_TURNS, tunedHz, tunedResponse } from '../../circuit'
 import { modelSheet, stepOf } from '../../sheet'
-import { NEW_GUIDE, PEAKED, generatorAdvice, guided, peakLevel, peakQuantities, type PeakGuide, type PeakWord } from './index'
+import { NEW_GUIDE, PEAKED, generatorAdvice, guided, peakKey, peakLevel, peakQuantities, type PeakGuide, type PeakWord } from './index'
 
 const RATE_HZ = 10
 const MOST_S = 300
@@ -90,6 +90,13 @@ describe('what it is peaked on', () => {
     expect(names('A1.8', ['powerW', 'supplyA', 'sinadDb'])).toEqual(['powerW', 'supplyA'])
     expect(names('A1.8', ['supplyA', 'probeV'])).toEqual(['supplyA', 'probeV'])
     expect(names('A9.1', ['powerW', 'sinadDb', 'agcV'], 'quillon-p7')).toEqual(['sinadDb', 'agcV'])
+  })
+  it('plate current is offered as dip and as maximum, each once, with its own name', () => {
+    const offered = peakQuantities(stepOf(modelSheet('quillon-hb150'), 'A6.3'), q => q === 'plateA')
+    expect(offered.map(peakKey)).toEqual(['plateA smallest', 'plateA largest'])
+    const [dip, most] = offered
+    expect(peakLevel(dip!, 0.08)).toBeGreaterThan(peakLevel(dip!, 0.1))
+    expect(peakLevel(most!, 0.08)).toBeLessThan(peakLevel(most!, 0.1))
   })
   it('the generator follows the set down', () => {
     expect([generatorAdvice('sinadDb', 25), generatorAdvice('sinadDb', 12), generatorAdvice('sMeter', 7), generatorAdvice('powerW', 100)]).toEqual([10, null, 10, null])

@@ -8,8 +8,13 @@ export interface PeakedQuantity { readonly quantity: Quantity, readonly scale: '
 export const PEAKED: readonly PeakedQuantity[] = [
   { quantity: 'powerW', scale: 'power', seek: 'largest', receiver: false }, { quantity: 'pepW', scale: 'power', seek: 'largest', receiver: false },
   { quantity: 'supplyA', scale: 'current', seek: 'largest', receiver: false }, { quantity: 'probeV', scale: 'voltage', seek: 'largest', receiver: false }, { quantity: 'plateA', scale: 'current', seek: 'smallest', receiver: false },
+  // The preselector of a valve stage is peaked on the largest plate current, its plate capacitor on the smallest: the hand says which (A6.3).
+  { quantity: 'plateA', scale: 'current', seek: 'largest', receiver: false },
   { quantity: 'sinadDb', scale: 'decibel', seek: 'largest', receiver: true }, { quantity: 'sMeter', scale: 's-units', seek: 'largest', receiver: true }, { quantity: 'agcV', scale: 'voltage', seek: 'largest', receiver: true },
 ]
+
+/** Tells the choices of one list apart: one quantity may be sought both ways. */
+export const peakKey = ({ quantity, seek }: Pick<PeakedQuantity, 'quantity' | 'seek'>) => `${quantity} ${seek}`
 
 /** One S-unit is nominally 6 dB (C25). */
 const DB_PER_S = 6
@@ -25,9 +30,10 @@ export function peakLevel({ scale, seek }: PeakedQuantity, value: number): numbe
 /** What a step could be peaked on now, the step's own quantity first: of those that are read. */
 export function peakQuantities(step: Step, isRead: (q: Quantity) => boolean): PeakedQuantity[] {
   const own = step.criterion?.kind === 'peak' ? step.criterion : null
-  const first = own ? PEAKED.filter(p => p.quantity === own.quantity).map(p => ({ ...p, seek: own.seek ?? p.seek })) : []
+  const sought = own && (own.seek ?? PEAKED.find(p => p.quantity === own.quantity)?.seek)
+  const first = own ? PEAKED.filter(p => p.quantity === own.quantity).slice(0, 1).map(p => ({ ...p, seek: sought! })) : []
   const receiver = step.points.every(p => !p.state.keyed)
-  return [...first, ...PEAKED.filter(p => p.quantity !== own?.quantity && p.receiver === receiver)].filter(p => isRead(p.quantity))
+  return [...first, ...PEAKED.filter(p => !(p.quantity === own?.quantity && p.seek === sought) && p.receiver === receiver)].filter(p => isRead(p.quantity))
 }
 
 /** Above this the receiver is no longer at a low level: SINAD flattens and the automatic gain hides the coil [dB]. */

@@ -9,10 +9,10 @@ const INSERT_EVENT = `
   returning seq`
 
 const INSERT_READINGS = `
-  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument, bound)
-  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound
-  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[], $9::text[])
-    as r (id, place, quantity, value, u, source, instrument, bound)`
+  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument, bound, full_scale)
+  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound, r.scale
+  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[], $9::text[], $10::float8[])
+    as r (id, place, quantity, value, u, source, instrument, bound, scale)`
 
 const SELECT = `
   select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body
@@ -20,11 +20,11 @@ const SELECT = `
 
 /** Readings of events in one flat answer: put together here they cost a third of what JSON made per event costs. */
 const SELECT_READINGS = `
-  select r.event_id as "eventId", r.id, r.quantity, r.value_si as value, r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound
+  select r.event_id as "eventId", r.id, r.quantity, r.value_si as value, r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound, r.full_scale as "fullScale"
   from job_event e join reading r on r.event_id = e.id`
 
 interface Row { id: string, jobId: string, kind: JobEvent['kind'], atMs: number, body: Record<string, unknown> }
-interface ReadingRow extends Omit<Reading, 'bound'> { eventId: string, bound: Bound | null }
+interface ReadingRow extends Omit<Reading, 'bound' | 'fullScale'> { eventId: string, bound: Bound | null, fullScale: number | null }
 
 /** @returns false when an event of this id was stored before (nothing is written then) */
 export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promise<boolean> {
@@ -34,7 +34,7 @@ export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promi
   if (rowCount === 0) return false
   if (readings.length > 0) {
     await db.query(INSERT_READINGS, [id, readings.map(r => r.id), readings.map((_, i) => i), readings.map(r => r.quantity),
-      readings.map(r => r.value), readings.map(r => r.standardUncertainty), readings.map(r => r.source), readings.map(r => r.instrument), readings.map(r => r.bound ?? null)])
+      readings.map(r => r.value), readings.map(r => r.standardUncertainty), readings.map(r => r.source), readings.map(r => r.instrument), readings.map(r => r.bound ?? null), readings.map(r => r.fullScale ?? null)])
   }
   return true
 }
@@ -70,9 +70,9 @@ export async function selectEvent(db: Db, id: string): Promise<{ jobId: string, 
 
 function byEvent(rows: readonly ReadingRow[]): Map<string, Reading[]> {
   const readings = new Map<string, Reading[]>()
-  for (const { eventId, bound, ...reading } of rows) {
+  for (const { eventId, bound, fullScale, ...reading } of rows) {
     const of = readings.get(eventId) ?? []
-    of.push(bound === null ? reading : { ...reading, bound })
+    of.push({ ...reading, ...(bound === null ? {} : { bound }), ...(fullScale === null ? {} : { fullScale }) })
     readings.set(eventId, of)
   }
   return readings

@@ -1,17 +1,21 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { QUANTITIES, showPlain } from '../../../../core/quantity'
-import { generatorAdvice, type PeakLook, type PeakedQuantity } from '../../../../core/run'
+import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '../../../../core/run'
 import { PEAK_WORDS } from '../../../../shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** The hand on a core: which way, how far below the best, when to stop; on whatever shows it best now. */
 const props = defineProps<{ on: boolean, last: PeakLook | null, looks: number, belowDb: number | null, best: number | null, rising: 'up' | 'down' | 'level', peaked: PeakedQuantity, choices: readonly PeakedQuantity[], value: number | null, passes: number | null, gainDb: number | null, limitDb: number | null }>()
-const emit = defineEmits<{ begin: [], end: [], choose: [quantity: string] }>()
+const emit = defineEmits<{ begin: [], end: [], choose: [key: string] }>()
 const words = computed(() => props.last ? PEAK_WORDS[props.last.word] : { say: 'Touch one core, then wait for the needle', how: 'turn a little at a time; the needle is waited for' })
 const below = computed(() => props.belowDb === null || props.belowDb < 0.005 ? '' : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} %) below the best so far`)
 const bestWords = computed(() => props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`)
-const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '\u2192 level' })[props.rising])
+/** The guide counts better as up; the words say what the needle does. */
+const needle = computed(() => props.rising === 'level' ? 'level' : (props.rising === 'up') === (props.peaked.seek === 'largest') ? 'up' : 'down')
+const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '\u2192 level' })[needle.value])
+const isBothWays = (c: PeakedQuantity) => props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
+const choiceWords = (c: PeakedQuantity) => `${QUANTITIES[c.quantity].label}${c.seek === 'smallest' ? ', smallest' : isBothWays(c) ? ', largest' : ''}`
 const step = computed(() => props.value === null ? null : generatorAdvice(props.peaked.quantity, props.value))
 const again = computed(() => props.gainDb !== null && props.limitDb !== null && Math.abs(props.gainDb) >= props.limitDb ? `The last pass gained ${props.gainDb.toFixed(2)} dB: go through the cores once more.` : '')
 </script>
@@ -29,7 +33,7 @@ const again = computed(() => props.gainDb !== null && props.limitDb !== null && 
     <div class="line">
       <v-btn v-if="!on" height="44" @click="emit('begin')">Guide me to the peak</v-btn>
       <v-btn v-if="on" height="44" @click="emit('end')">Without guide</v-btn>
-      <label v-if="choices.length > 1">on <select :value="peaked.quantity" @change="emit('choose', ($event.target as HTMLSelectElement).value)"><option v-for="c in choices" :key="c.quantity" :value="c.quantity">{{ QUANTITIES[c.quantity].label }}{{ c.seek === 'smallest' ? ', smallest' : '' }}</option></select></label>
+      <label v-if="choices.length > 1">on <select :value="peakKey(peaked)" @change="emit('choose', ($event.target as HTMLSelectElement).value)"><option v-for="c in choices" :key="peakKey(c)" :value="peakKey(c)">{{ choiceWords(c) }}</option></select></label>
       <span v-else class="quiet">on {{ QUANTITIES[peaked.quantity].label.toLowerCase() }}{{ peaked.seek === 'smallest' ? ', smallest' : '' }}</span>
     </div>
   </section>

@@ -26,7 +26,7 @@ import { doubting } from '../../../logic/doubts'
 import { asFoundFor, connectedAccuracy } from '../../../logic/alignView'
 import { typedAccuracy } from '../../../logic/typedInstrument'
 import { lastCode, originalCode } from '../../../logic/menuGoal'
-import { isReadable } from '../../../../core/run'
+import { isReadable, panelTickA } from '../../../../core/run'
 import type { RunPlace } from '../../../../shared/jobLive'
 import type { LineTrust } from '../../../../shared/sheetFile'
 import { nextWords } from '../../../../shared/words/runWords'
@@ -132,7 +132,7 @@ useBenchKeys({
       <StepHead :sheet="job.sheet!" :state="state" :point="point" :missing="missing" :turns="run.history.turns" :next="nextElsewhere" @amend="l => (line = l)" />
       <PointTabs v-if="state.step.points.length > 1 || readings" :state="state" :at="pointId" @choose="id => (chosenPoint = id)" @strike="strikeOne" />
       <TurnQuestions :questions="questions" @answer="(rowId, designators) => job.append({ kind: 'turn-answered', rowId, designators })" />
-      <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="state.step.bias?.tickA ?? null" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
+      <TypedRow v-if="typing" :key="pointId" :wants="point.wants" :first="typing.first" :tick-a="panelTickA(job.sheet!)" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(stepId, pointId, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
       <StepCentre v-else :state="state" :want="want" :live="shown" :accuracy="accuracy" :as-found="asFoundFor(job.asFound, want)" :hold="hold" :trend="live.trendOf(quantity)" :now-ms="live.nowMs" :readable="readable">
         <StepCoach :state="state" :coach="coach" :left="entry => lastCode(run, entry) ?? originalCode(job.asFound, entry)" :format-of="entry => menuFormatOf(job.sheet!, entry)" :can-take="value !== null" :by-ear="ear" @pass="pass" @take-code="takeNow" @take-beat="takeBeat" />
       </StepCentre>

@@ -6,6 +6,7 @@ import { runningSoak, soakLog, soakPoint, soaks } from '../../../../core/work'
 import SoakLogTable from '../../../components/work/SoakLogTable.vue'
 import { useRowTaking } from '../../../composables/useRowTaking'
 import { useSaid } from '../../../composables/useSaid'
+import { panelTickA } from '../../../../core/run'
 import { doubting } from '../../../logic/doubts'
 import TypedRow from '../../../components/matrix/TypedRow.vue'
 import { useEventForm } from '../../../composables/useEventForm'
@@ -47,7 +48,7 @@ onBeforeUnmount(() => clearInterval(timer))
       <span>{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span>
       <div class="acts"><v-btn size="large" :variant="now < running.endsAtMs ? undefined : 'flat'" :color="now < running.endsAtMs ? undefined : 'primary'" @click="end(true)">It held</v-btn><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn></div>
       <SoakLogTable v-if="log" :log="log" :now-ms="now" :title="point.title" :cautions="store.sheet!.load" @take="take(null, point.id)" @type="typing = { pointId: point.id, first: '' }">
-        <TypedRow v-if="typing" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" @done="v => takeTyped(null, point.id, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
+        <TypedRow v-if="typing" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" :tick-a="panelTickA(store.sheet!)" @done="v => takeTyped(null, point.id, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
       </SoakLogTable>
       <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}</p>
     </section>
