@@ -1,4 +1,5 @@
 import { absoluteLevel, absoluteLimits, channelHz, type AbsoluteLimit, type RuleLimit, type RuleSet, type Verdict } from '../rules'
+import type { Quantity } from '../quantity'
 import type { RunState } from '../run'
 import type { ModelSheet } from '../sheet'
 import { currentReadings, legalVerdict, type CurrentReading } from './evidence'
@@ -10,7 +11,16 @@ export interface LimitStanding {
   readonly outcome: Verdict | 'not-measured'
   /** row of the reading that decides it: the worst one; null = none was taken */
   readonly row: string | null
+  /** how far that reading lies beyond its limit; null = it does not, or nothing was read */
+  readonly distance: Distance | null
 }
+
+/** A reading beyond a bound [SI], or a level in dBm beyond a limit in watts. */
+export type Distance =
+  | { readonly kind: 'value', readonly quantity: Quantity, readonly value: number, readonly beyond: number, /** of a frequency error, null = the value itself */ readonly nominalHz: number | null }
+  | { readonly kind: 'level', readonly dbm: number, readonly overDb: number }
+
+interface Judged { readonly verdict: Verdict, readonly row: string, readonly distance: Distance | null }
 
 export interface Compliance {
   /** met = each limit that applies to the set was measured and is met; outside = one is broken; not-shown = neither */
@@ -51,9 +61,16 @@ function applies(sheet: ModelSheet, { modes, lowPower }: RuleLimit): boolean {
 function standing(sheet: ModelSheet, rules: RuleSet, limit: RuleLimit, readings: readonly CurrentReading[]): LimitStanding {
   const judged = readings.filter(r => r.want.quantity === limit.quantity && speaksOf(r, limit)).flatMap((r) => {
     const found = legalVerdict(sheet, rules, r)
-    return found?.limit.rule.id === limit.id ? [{ verdict: found.verdict, row: r.point.title }] : []
+    return found?.limit.rule.id === limit.id ? [{ verdict: found.verdict, row: r.point.title, distance: distanceOf(sheet, r, found.beyond) }] : []
   })
   return worst(limit, judged)
+}
+
+function distanceOf(sheet: ModelSheet, { taken: { row, reading } }: CurrentReading, beyond: number | null): Distance | null {
+  if (beyond === null) return null
+  const { channel } = row.conditions
+  const nominalHz = reading.quantity === 'carrierHz' && channel !== null ? channelHz(sheet.planId, channel) : null
+  return { kind: 'value', quantity: reading.quantity, value: reading.value, beyond, nominalHz }
 }
 
 /** A carrier is judged without modulation; with a tone the mean holds the sidebands too. */
@@ -67,7 +84,9 @@ function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentR
   return absoluteLimits(rules.id, channelHz(sheet.planId, sheet.main.fromChannel)).map((limit) => {
     const judged = readings.filter(r => r.want.quantity === limit.quantity).flatMap((r) => {
       const carrier = carrierOf(r, readings)
-      return carrier && carrier.value > 0 ? [{ verdict: absoluteLevel(r.taken.reading, carrier, limit).verdict, row: r.point.title }] : []
+      if (!carrier || !(carrier.value > 0)) return []
+      const { verdict, dbm, overDb } = absoluteLevel(r.taken.reading, carrier, limit)
+      return [{ verdict, row: r.point.title, distance: verdict === 'above' ? { kind: 'level' as const, dbm, overDb } : null }]
     })
     return worst(limit, judged)
   })
@@ -82,10 +101,10 @@ export function carrierOf({ taken: { row } }: CurrentReading, readings: readonly
   return found?.taken.reading ?? null
 }
 
-function worst({ id, words }: Pick<RuleLimit | AbsoluteLimit, 'id' | 'words'>, judged: readonly { verdict: Verdict, row: string }[]): LimitStanding {
+function worst({ id, words }: Pick<RuleLimit | AbsoluteLimit, 'id' | 'words'>, judged: readonly Judged[]): LimitStanding {
   for (const outcome of WORST) {
     const found = judged.find(j => j.verdict === outcome)
-    if (found) return { id, words, outcome, row: found.row }
+    if (found) return { id, words, outcome, row: found.row, distance: found.distance }
   }
-  return { id, words, outcome: 'not-measured', row: null }
+  return { id, words, outcome: 'not-measured', row: null, distance: null }
 }

@@ -46,10 +46,12 @@ function conditionsKey({ row: { conditions: c }, reading }: TakenReading): strin
   return [reading.quantity, c.mode, c.channel, c.lowPower, c.coverage, c.setting, c.toneHz, c.toneV, c.inputV].join(' ')
 }
 
-/** The verdict of the legal limit alone, or null when none applies. */
+/** The verdict of the legal limit alone with the bound that it passes [SI], or null when none applies. */
 export function legalVerdict(sheet: ModelSheet, rules: RuleSet, { taken, want, point }: CurrentReading) {
   const question = asked(sheet, rules, { ...want, target: null }, { ...point.state, ...taken.row.conditions })
   if (!question.limit || question.limit.kind !== 'legal') return null
-  const verdict = judgeAsked(taken.reading, question).reasons.find(r => r.rule === 'limit')?.verdict
-  return verdict ? { limit: question.limit, verdict } : null
+  const reason = judgeAsked(taken.reading, question).reasons.find(r => r.rule === 'limit')
+  if (!reason?.verdict) return null
+  const beyond = reason.verdict === 'above' ? reason.high : reason.verdict === 'below' ? reason.low : null
+  return { limit: question.limit, verdict: reason.verdict, beyond }
 }

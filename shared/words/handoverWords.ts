@@ -1,8 +1,9 @@
-import type { AdjustedSummary, Compliance, LimitStanding } from '../../core/handover'
-import { QUANTITIES } from '../../core/quantity'
+import type { AdjustedSummary, Compliance, Distance, LimitStanding } from '../../core/handover'
+import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
 import type { RuleSet } from '../../core/rules'
 import { keyDownTotals, type ComparedCell, type JobEvent, type OpenItem, type RunState, type Turn } from '../../core/run'
 import { shownCell } from './compareGauge'
+import { distanceWords } from './distanceWords'
 
 /** Compliance in plain words: a sentence, and what it rests on or lacks. */
 export interface ComplianceText { readonly words: string, readonly detail: readonly string[] }
@@ -17,10 +18,18 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
   ]
   switch (kind) {
     case 'no-legal-rules': return { words: 'No legal rule set is chosen: compliance was not judged.', detail: [] }
-    case 'outside': return { words: `As measured, this set does not comply with ${rules.name}.`, detail: [...by('above', 'below').map(s => `${s.row}: ${s.words}`), ...lines] }
+    case 'outside': return { words: `As measured, this set does not comply with ${rules.name}.`, detail: [...by('above', 'below').map(s => `${s.row}: ${s.words}${s.distance ? `; ${beyondWords(s.outcome, s.distance)}` : ''}`), ...lines] }
     case 'met': return { words: `Each limit of ${rules.name} that this program judges was measured and is met, uncertainty included.`, detail: lines }
     case 'not-shown': return { words: `Compliance with ${rules.name} has not been demonstrated.`, detail: lines }
   }
+}
+
+/** "read 4.41 W, 0.41 W, 0.4 dB above it", "+14.4 dBm, 31 dB above it" */
+function beyondWords(side: LimitStanding['outcome'], distance: Distance): string {
+  if (distance.kind === 'level') return `${groupDigits(distance.dbm, 1, true)} dBm, ${groupDigits(distance.overDb, 0)} dB ${side} it`
+  const { value, beyond, quantity, nominalHz } = distance
+  const read = nominalHz === null ? showPlain(value, quantity) : `${groupDigits(value - nominalHz, 0, true)}\u2009Hz`
+  return `${read} was read, ${distanceWords(value, beyond, quantity, nominalHz)} ${side} it`
 }
 
 /** Numbers of rules are for the shop's files. */

@@ -102,7 +102,7 @@ function supportedPower({ rows, history }: DoubtContext, point: MeasurePoint, re
 
 function otherFull(rows: readonly RowState[], point: MeasurePoint): { title: string, pepW: number }[] {
   const alike = rows.filter(r => r.point.id !== point.id && r.point.state.mode === point.state.mode && r.point.state.setting === point.state.setting && r.point.state.lowPower === point.state.lowPower)
-  return alike.filter(r => (valueIn(r, 'depthNegativeRatio') ?? 0) >= FULL_DEPTH).flatMap((r) => {
+  return alike.filter(r => (valueIn(r, 'depthNegativeRatio') ?? valueIn(r, 'depthPositiveRatio') ?? 0) >= FULL_DEPTH).flatMap((r) => {
     const pepW = valueIn(r, 'pepW')
     return pepW ? [{ title: r.point.title, pepW }] : []
   })

@@ -3,10 +3,13 @@ import type { Cause } from '../cause'
 const base = { domain: 'power', modes: null } as const
 
 /** Faults that show in the power of the transmitter, the most frequent first (common practice: catalogue order). */
+/** Sets whose values stand in a menu have no core to turn or to break in the power path (common practice). */
+const WITH_COILS = ['fm-mobile', 'am-mobile', 'multimode', 'high-power', 'hybrid-valve', 'cw-kit', 'menu-qrp'] as const
+
 export const POWER_CAUSES: readonly Cause[] = [
-  { ...base, id: 'coils-off', row: 'F53', title: 'Drive or output coils off their peak', remedy: 'Peak the coils in order, then balance the band.', prior: 3,
+  { ...base, id: 'coils-off', row: 'F53', title: 'Drive or output coils off their peak', remedy: 'Peak the coils in order, then balance the band.', prior: 3, kinds: WITH_COILS,
     shows: { power: { low: 0.5, third: 0.35, right: 0.1 }, band: { 'low-end': 0.38, 'high-end': 0.38, 'both-ends': 0.1, 'even': 0.14 }, current: { low: 0.6, right: 0.4 }, cores: { off: 0.92 }, 'ssb-power': { low: 0.85, right: 0.15 } } },
-  { ...base, id: 'broken-core', row: 'F71', title: 'Broken core, or off its thread', remedy: 'New core or coil, or one from a scrap set, pre-set alike; then peak and balance.', prior: 1,
+  { ...base, id: 'broken-core', row: 'F71', title: 'Broken core, or off its thread', remedy: 'New core or coil, or one from a scrap set, pre-set alike; then peak and balance.', prior: 1, kinds: WITH_COILS,
     shows: { power: { third: 0.55, low: 0.25, tenth: 0.15 }, band: { 'low-end': 0.3, 'high-end': 0.3, 'even': 0.3, 'both-ends': 0.1 }, current: { low: 0.65, right: 0.35 }, cores: { dead: 0.92 }, 'ssb-power': { low: 0.9, right: 0.1 } } },
   { ...base, id: 'carrier-low-set', row: 'F11', title: 'Carrier or power set low', remedy: 'Set the power; then low power, depth and panel meter again.', prior: 2, kinds: ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'cw-kit', 'menu-qrp'],
     shows: { power: { low: 0.7, third: 0.28 }, current: { low: 0.65, right: 0.35 }, travel: { acts: 0.9, end: 0.08 }, band: { even: 0.92 }, 'low-switch': { small: 0.6, ten: 0.38 } } },

@@ -14,8 +14,9 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     outcomes: { none: 'none to speak of', low: 'low', right: 'right', over: 'over 100 %' },
     source: { kind: 'readings', quantities: ['depthNegativeRatio', 'depthPositiveRatio'], see: (rows) => {
       const [trough, crest] = [toneOf(rows, 'depthNegativeRatio'), toneOf(rows, 'depthPositiveRatio')]
-      if (!trough) return null
       const name = between([0.15, 0.83, 0.995], ['none', 'low', 'right', 'over'])
+      // Who reads one side only, reads the crest as often: a steady tone gives both alike until one is clipped.
+      if (!trough) return crest ? seen([crest], ([c]) => name(c!)) : null
       // A pinched-off trough cannot show more than 100 %: there the crest speaks.
       return seen(crest ? [trough, crest] : [trough], ([t, c]) => name(t! > 0.97 ? Math.max(t!, c ?? 0) : t!))
     } } },
@@ -33,8 +34,9 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     } } },
   { ...am, id: 'crest', question: 'Crest of the envelope, by PEP against carrier and depth', healthy: 'clean',
     outcomes: { clean: 'as the depth asks', flat: 'flattened', over: 'above what the depth asks' },
-    source: { kind: 'readings', quantities: ['pepW', 'powerW', 'depthNegativeRatio'], see: (rows) => {
-      const [pep, depth, carrier] = [toneOf(rows, 'pepW'), toneOf(rows, 'depthNegativeRatio'), carrierOf(rows, toneOf(rows, 'pepW'))]
+    source: { kind: 'readings', quantities: ['pepW', 'powerW', 'depthNegativeRatio', 'depthPositiveRatio'], see: (rows) => {
+      const depth = toneOf(rows, 'depthNegativeRatio') ?? toneOf(rows, 'depthPositiveRatio')
+      const [pep, carrier] = [toneOf(rows, 'pepW'), carrierOf(rows, toneOf(rows, 'pepW'))]
       if (!pep || !depth || !carrier || pep.value <= 0 || carrier.value <= 0) return null
       return seen([pep, depth, carrier], ([p, m, c]) => {
         const missingDb = powerRatioToDb(Math.max(c!, 1e-6) * (1 + m!) ** 2 / Math.max(p!, 1e-6))
