@@ -11,5 +11,6 @@ export default defineConfig({
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
   outputDir: '.cache/e2e',
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, trace: 'off' },
+  // A control that does not come is named at once, not when the time of the whole test is over.
+  use: { actionTimeout: 30_000, viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, trace: 'off' },
 })

@@ -98,7 +98,7 @@ test('keying is asked for before a row that needs RF, and the clock says when to
   await panel.open()
   await page.locator('[data-row="high-1"]').click({ position: { x: 60, y: 12 } })
   await page.keyboard.press('Space')
-  await expect(said(page)).toContainText('no RF: key the set first')
+  await expect(said(page)).toContainText('Key it, then take the row')
   await page.keyboard.press('k')
   await expect(page.getByText('Keyed, of 20 s')).toBeVisible()
   await expect(page.getByText('UNKEY NOW')).toBeVisible({ timeout: 25_000 })
