@@ -11,7 +11,7 @@ import type { RunPlace } from '../../shared/jobLive'
 import { failureOf, type Failure } from '../logic/failureWords'
 import { loadSnapshot, saveSnapshot } from './outboxDb'
 import { useOutboxStore } from './outbox'
-import type { KeyedSpan } from './live'
+import type { KeyedSpan } from '../logic/keyedSpans'
 import { useRulesStore } from './rules'
 import { useSheetsStore } from './sheets'
 

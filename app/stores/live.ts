@@ -4,19 +4,14 @@ import type { Quantity } from '../../core/quantity'
 import { COLD, NOT_KEYED, heatStep, heatView, keyDownStep, keyDownView, keyedBy, restOf, stretchNames, type Circumstances, type Heat, type KeyDown, type KeyedBy, type RfSeen } from '../../core/run'
 import type { ModelSheet, SetKind } from '../../core/sheet'
 import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
+import { newKeyedSpans, type KeyedSpan } from '../logic/keyedSpans'
 import { EMPTY_BOOK, bestEntry, freshness, withHello, withLink, withPoll, type LiveBook, type LiveEntry } from '../logic/liveBook'
 import { newTrends, sinceChange, withReading } from '../logic/trends'
 
 const RECONNECT_MS = 1000
 const TICK_MS = 200
-/** A click of the relay is no key-down that anybody keeps [ms]. */
-const LEAST_KEYED_MS = 300
-
 const KEY_SIGNS: readonly Quantity[] = ['powerW', 'supplyA', 'stageIdleA', 'plateA']
 const NO_NAMES = { stretch: '', alike: '' }
-
-/** One key-down, by the clock of the gateway: every screen that saw it says the same. */
-export interface KeyedSpan { readonly fromMs: number, readonly untilMs: number }
 
 /** Live readings of the bench, the key-down clock that measured RF drives, and a clock for "how old is this". */
 export const useLiveStore = defineStore('live', () => {
@@ -42,7 +37,7 @@ export const useLiveStore = defineStore('live', () => {
   const keyedListeners = new Set<(span: KeyedSpan) => void>()
   /** how it is known that the set is keyed; null = nothing shows it */
   const keyed = ref<KeyedBy | null>(null)
-  let keyedFromMs: number | null = null
+  const spans = newKeyedSpans(span => keyedListeners.forEach(tell => tell(span)))
   let source: EventSource | null = null
   let ticker: ReturnType<typeof setInterval> | null = null
 
@@ -75,7 +70,10 @@ export const useLiveStore = defineStore('live', () => {
   function takePoll(poll: LivePoll) {
     nowMs.value = Date.now()
     book.value = withPoll(book.value, poll)
-    if (poll.readings.some(r => KEY_SIGNS.includes(r.quantity))) followKey(poll.receivedAtMs)
+    if (poll.readings.some(r => KEY_SIGNS.includes(r.quantity))) {
+      followLive(poll.receivedAtMs)
+      followKey(poll.receivedAtMs)
+    }
     for (const r of poll.readings) {
       if (r.value === null) continue
       withReading(trends, r.quantity, { atMs: poll.receivedAtMs, value: r.value, ...namesOf(r.quantity, poll.instrument) })
@@ -93,18 +91,15 @@ export const useLiveStore = defineStore('live', () => {
   }
   /** Takes in what the signs say. @param atMs of the instruments' clock where one spoke */
   function followKey(atMs: number) {
-    const before = keyed.value
     keyed.value = keyedBy(keySigns(), currents.value)
     // What shows the key by itself ends what was pressed by hand.
     if (keyed.value !== 'hand' && keyed.value !== null) manualKey.value = false
     setKey(keyed.value !== null, nowMs.value)
-    if (keyed.value !== null) keyedFromMs ??= atMs
-    else if (before !== null && keyedFromMs !== null) tellKeyed(atMs)
+    spans.any(keyed.value !== null, atMs)
   }
-  function tellKeyed(untilMs: number) {
-    const span = { fromMs: keyedFromMs!, untilMs }
-    keyedFromMs = null
-    if (untilMs - span.fromMs >= LEAST_KEYED_MS) keyedListeners.forEach(tell => tell(span))
+  /** The key as the readings alone show it, by the clock of the gateway. */
+  function followLive(atMs: number) {
+    spans.live(keyedBy({ ...keySigns(), keyLine: null, byHand: false }, currents.value) !== null, atMs)
   }
   function setKey(keyed: boolean, atMs: number) {
     heat.value = heatStep(heat.value, keyDown.value.keyedSinceMs !== null, atMs, kind.value)
@@ -127,7 +122,9 @@ export const useLiveStore = defineStore('live', () => {
     heat.value = heatStep(heat.value, keyDown.value.keyedSinceMs !== null, nowMs.value, kind.value)
     // A meter that fell silent cannot say that the key was let go: the last moment that it was seen counts.
     if (keyed.value === null || keyedBy(keySigns(), currents.value) !== null) return
-    followKey(bestEntry(book.value, 'powerW', nowMs.value)?.entry.receivedAtMs ?? nowMs.value)
+    const lastSeenMs = bestEntry(book.value, 'powerW', nowMs.value)?.entry.receivedAtMs ?? nowMs.value
+    followLive(lastSeenMs)
+    followKey(lastSeenMs)
   }
 
   /** What may be taken: live and nothing else. */

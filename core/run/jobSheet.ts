@@ -22,9 +22,14 @@ function amendedIfItFits(sheet: ModelSheet, changes: readonly LineChange[]): Mod
   }
 }
 
-/** Seconds keyed so far, in all and by step, from measured RF. */
+/** Seconds keyed so far, in all and by step. What two screens kept of one key-down counts once. */
 export function keyDownTotals(events: readonly JobEvent[]): { totalS: number, byStep: ReadonlyMap<string | null, number> } {
   const byStep = new Map<string | null, number>()
-  for (const e of standing(events)) if (e.kind === 'keyed') byStep.set(e.stepId, (byStep.get(e.stepId) ?? 0) + e.lengthS)
+  let countedMs = -Infinity
+  for (const e of standing(events).filter(e => e.kind === 'keyed').toSorted((a, b) => a.atMs - b.atMs)) {
+    const lengthS = Math.min(e.lengthS, Math.max(0, (e.atMs - countedMs) / 1000))
+    countedMs = Math.max(countedMs, e.atMs)
+    byStep.set(e.stepId, (byStep.get(e.stepId) ?? 0) + lengthS)
+  }
   return { totalS: [...byStep.values()].reduce((a, b) => a + b, 0), byStep }
 }

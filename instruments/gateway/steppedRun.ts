@@ -26,12 +26,12 @@ export class SteppedRun {
   }
 
   cancel(): void {
-    if (this.state === 'running') this.state = 'cancelled'
     this.stopper.abort()
   }
 
   private async run(): Promise<void> {
     let before: number | null = null
+    let end: SteppedView['state'] = 'done'
     try {
       before = await this.setter.tell(this.plan.set)
       for (const value of this.values) {
@@ -40,15 +40,16 @@ export class SteppedRun {
         await sleep(this.plan.settleS * 1000, undefined, { signal: this.stopper.signal })
         this.points.push(await this.read(value))
       }
-      if (this.state === 'running') this.state = 'done'
     }
     catch (error) {
-      if (this.state === 'running') {
-        this.state = 'failed'
+      if (!this.stopper.signal.aborted) {
+        end = 'failed'
         this.words = error instanceof Error ? error.message : String(error)
       }
     }
     if (before !== null) await this.setter.set(this.plan.set, before).then(() => (this.words ||= 'The setting was put back.'), () => (this.words = `${this.words} The setting could NOT be put back.`.trim()))
+    // Only now it is over: nobody reads "finished" while the generator still stands at its last step.
+    this.state = this.stopper.signal.aborted ? 'cancelled' : end
   }
 
   /** Readings that came in after now; those without a value count as none. */

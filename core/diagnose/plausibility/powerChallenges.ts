@@ -40,13 +40,14 @@ function inputOf(row: RowUnderDoubt): number | null {
 /** The stage that makes the power decides what is impossible; what lies between that and the usual is said. */
 function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const inputW = inputOf(row)
-  if (inputW === null || mean.bound) return []
+  if (inputW === null || mean.bound === 'at-most') return []
   const { mode } = row.conditions
   const isLinear = mode === 'USB' || mode === 'LSB'
   const mostRatio = isLinear ? MOST_EFFICIENCY.linear : MOST_EFFICIENCY.saturated
   const leastW = mean.value - bound(mean)
   if (leastW > mostRatio * inputW) return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]
-  const isUnusual = (isLinear || mode === 'AM') && leastW > USUAL_EFFICIENCY * inputW
+  // "At least" already breaks the ceiling or says nothing: what lies above it nobody read.
+  const isUnusual = !mean.bound && (isLinear || mode === 'AM') && leastW > USUAL_EFFICIENCY * inputW
   return isUnusual ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual }] : []
 }
 
