@@ -60,6 +60,7 @@ test('a new FM base sheet from nothing: kind, channels and rules are chosen, a r
   await page.getByLabel('Name, row 1').fill('TX trimmer')
   await page.getByLabel('Name, row 1').press('Tab')
   await page.getByRole('tab', { name: 'Procedure' }).click()
+  await page.getByRole('button', { name: /^1 / }).first().click()
   await page.getByLabel('Turned, in this order').first().press('ArrowDown')
   await page.getByRole('option', { name: /CT2/ }).click()
   await page.keyboard.press('Escape')
