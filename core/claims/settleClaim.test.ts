@@ -94,6 +94,12 @@ describe('only a row of that quantity, mode and control settles', () => {
     const lsb = row(LX8!, 'LSB-tone', { carrierHz: 27_184_000 - 250, pepW: 12 })
     expect(settle(LX8!, { quantity: 'frequencyOffHz', kind: 'about', value: 250, mode: 'LSB' }, am, lsb)).toMatchObject({ outcome: 'confirmed', measured: { value: 250 } })
   })
+  it('the channels that the set is sold with speak, not what opens beyond them', () => {
+    const rows = ['A1', 'C40', 'D19', 'F40'].map((id, i) => row(LX8!, `am-${id}`, { powerW: [5, 5, 3.8, 5][i]! }))
+    expect(settle(LX8!, { kind: 'about', value: 3.8 }, ...rows).measured).toMatchObject({ value: 3.8 })
+    const M6 = modelSheet('corvid-m6')
+    expect(settle(M6, { kind: 'about', value: 3.4, mode: 'AM' }, row(M6, 'am-expanded-high', { powerW: 5.6 }), row(M6, 'am-standard-high', { powerW: 3.4 })).measured!.value).toBe(3.4)
+  })
   it('"off by 250 Hz" without a side is confirmed on either', () => {
     const off = (hz: number) => settle(LX8!, { quantity: 'frequencyOffHz', kind: 'about', value: 250 }, row(LX8!, 'am-D19', { carrierHz: 27_185_000 + hz, powerW: 3.9 })).outcome
     expect([off(250), off(-250), off(20)]).toEqual(['confirmed', 'confirmed', 'refuted'])

@@ -95,7 +95,9 @@ function evidence(claim: Claim, asFound: readonly RowState[], { main, isDoubtful
   }))
   const said = all.filter(({ row: { point: { state } } }) => (claim.mode ?? state.mode) === state.mode && (claim.channel ?? state.channel) === state.channel)
   const byMode = claim.mode || !main ? said : preferred(said, e => e.row.point.state.mode === main.mode)
-  const byControls = preferred(preferred(byMode, e => /as the owner had it/.test(e.row.point.state.setting)), e => e.row.point.state.setting === (main?.setting ?? ''))
+  // Owners speak of the channels that the set is sold with, not of what opens beyond them.
+  const usual = preferred(byMode, ({ row: { point: { state: s } } }) => s.coverage === 'standard' && (!main || s.channel === null || (s.channel >= main.fromChannel && s.channel <= main.toChannel)))
+  const byControls = preferred(preferred(usual, e => /as the owner had it/.test(e.row.point.state.setting)), e => e.row.point.state.setting === (main?.setting ?? ''))
   // Rows under different controls say different things: which of them the owner spoke of is not known.
   if (new Set(byControls.map(e => `${e.row.point.state.mode} ${e.row.point.state.setting}`)).size > 1) return null
   const rows = byControls.toSorted((a, b) => (a.row.point.state.channel ?? 0) - (b.row.point.state.channel ?? 0))

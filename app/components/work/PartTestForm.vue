@@ -31,7 +31,7 @@ function send() {
     <v-text-field v-model="form.boughtAt" label="Bought at" />
     <v-text-field v-model="form.dcGain" label="DC gain" inputmode="decimal" :error-messages="wrong('dcGain')" />
     <div class="pair">
-      <v-text-field v-model="place.gainFrom" label="Type, from" inputmode="decimal" :error-messages="wrong('gainFrom')" />
+      <v-text-field v-model="place.gainFrom" label="Its type, from" inputmode="decimal" :error-messages="wrong('gainFrom')" />
       <v-text-field v-model="place.gainTo" label="to" inputmode="decimal" :error-messages="wrong('gainTo')" />
     </div>
     <v-text-field v-model="form.rf" label="RF in the test set" suffix="W" inputmode="decimal" :error-messages="wrong('rfPowerW')" />
