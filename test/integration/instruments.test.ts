@@ -55,6 +55,15 @@ describe('an instrument', () => {
     expect(await watchLive(t => t.includes('"links":[]'))).toContain('"links":[]')
     await meter.close()
   })
+  it('read by eye keeps its class, or that nobody knows it', async () => {
+    const body = { name: 'Old meter', profileId: 'eye-power-20', host: '127.0.0.1', port: null, ...BARE_INSTRUMENT, meterKind: 'unknown', fullScale: 60, classRatio: 0.1 }
+    const added = await house.request('POST', '/api/instruments', body)
+    expect(added.body).toMatchObject({ meterKind: 'unknown', fullScale: 60, classRatio: 0.1, classUnknown: false })
+    const { id } = added.body as { id: string }
+    expect((await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: null, classUnknown: true })).body).toMatchObject({ classRatio: null, classUnknown: true })
+    expect(await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: 3 })).toMatchObject({ status: 400, error: { field: 'classRatio' } })
+    expect((await house.request('DELETE', `/api/instruments/${id}`)).status).toBe(204)
+  })
   it('that goes away with its listener leaves nothing behind', async () => {
     await watchLive(t => t.includes('hello'))
     await expect.poll(async () => (await (await fetch(`${house.env.GATEWAY_URL}/health`)).json() as { listeners: number }).listeners, { timeout: 5000 }).toBe(0)

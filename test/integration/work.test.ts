@@ -127,10 +127,11 @@ describe('parts from a drawer', () => {
 describe('a challenged reading that is kept', () => {
   it('must be one of the job, and needs a reason', async () => {
     const [id, other] = [await house.newJob({ serial: 'C1' }), await house.newJob({ serial: 'C2' })]
-    const reading = { id: randomUUID(), quantity: 'powerW', value: 40, standardUncertainty: null, source: 'typed', instrument: null, bound: 'at-least' }
+    const reading = { id: randomUUID(), quantity: 'powerW', value: 40, standardUncertainty: null, source: 'typed', instrument: null, bound: 'at-least', fullScale: 40 }
     const conditions = { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: 13.8, load: 'dummy', onTimeS: 1500 }
     expect(await post(id, { kind: 'row-taken', phase: 'as-found', stepId: null, pointId: 'high-20', conditions, readings: [reading] })).toMatchObject({ status: 201 })
     const { body } = await house.request('GET', `/api/jobs/${id}`) as { body: { events: { readings?: object[] }[] } }
+    // The scale it was read on stays with it.
     expect(body.events[0]!.readings).toEqual([reading])
     expect(await post(id, { kind: 'challenge-kept', readingId: reading.id, rule: 'P10', reason: '' })).toMatchObject({ status: 400 })
     expect(await post(other, { kind: 'challenge-kept', readingId: reading.id, rule: 'P10', reason: 'so it is' })).toMatchObject({ status: 404, error: { code: 'unknown-reading' } })
