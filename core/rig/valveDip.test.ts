@@ -20,8 +20,8 @@ describe('the plate-current dip of the simulated valve set, against its own shee
     const dip = tuned(half, 0.5).plateA!
     expect(Math.abs(beside - 0.1)).toBeLessThan(TICK_A / 2)
     expect(beside - dip).toBeGreaterThan(TICK_A)
-    expect(most.target).toMatchObject({ high: 0.13 })
-    expect(dip).toBeLessThan(0.13)
+    const allowed = most.target as Extract<typeof most.target, { kind: 'window' }>
+    expect(dip).toBeLessThan(allowed.window.high!)
   })
   it('output is largest where the plate current dips, at half and at full carrier', () => {
     const places = [0.3, 0.4, 0.45, 0.5, 0.55, 0.6, 0.7]
