@@ -3,6 +3,7 @@ import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import TextDialog from '../components/frame/TextDialog.vue'
 import SettledClaims from '../components/claims/SettledClaims.vue'
 import StartPositions from '../components/work/StartPositions.vue'
+import { shortestKeyDownWords } from '../../shared/words/runWords'
 import { STRIKE_REASONS, TAKEN_AGAIN, panelTickA } from '../../core/run'
 import { conditionsAsked } from '../../core/sheet'
 import { startPositions } from '../../core/work'
@@ -76,7 +77,7 @@ onBeforeUnmount(() => (live.at = null))
   <MatrixScreen
     :title="TEXTS[phase].title" :lead="TEXTS[phase].lead" :rows="rows" :plan-id="job.sheet!.planId" :doubts="doubts" :active="active" :typing="typing" :said="said"
     :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" :tick-a="panelTickA(job.sheet!)"
-    :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, 'At most 20 s keyed, then rest twice as long.']"
+    :cautions="['Dummy load on the antenna socket, never an antenna.', `${job.sheet!.nominalSupplyV} V at the set while keyed.`, shortestKeyDownWords(job.sheet!)]"
     @select="choose" @take="takeRow" @type="typeRow" @typed="takeTypedRow"
     @cancel="typing = null" @keep="d => (keeping = d)" @strike="id => (striking = id)" @choose="instruments.chooseTypedWith"
   >

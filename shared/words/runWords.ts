@@ -1,6 +1,6 @@
 import { format } from 'date-fns'
 import { GOES_STALE, isOfReceiver, receiverTest, stepOf, type MeasurePoint, type ModelSheet, type Step } from '../../core/sheet'
-import type { Difference, Next, OpenItem, StepState, Turn, TurnQuestion } from '../../core/run'
+import { restOf, type Difference, type Next, type OpenItem, type StepState, type Turn, type TurnQuestion } from '../../core/run'
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '../../core/quantity'
 import { channelName } from '../../core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
@@ -142,4 +142,12 @@ const ITEM_WORDS: Record<OpenItem['kind'], string> = {
 }
 export function itemWords(item: OpenItem): string {
   return ITEM_WORDS[item.kind]
+}
+
+/** Key-down where no step says how long: the shortest that the sheet allows anywhere, with the rest of its kind of set. */
+export function shortestKeyDownWords({ procedure, kind }: Pick<ModelSheet, 'procedure' | 'kind'>): string {
+  const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
+  const { leastS } = restOf(kind)
+  const rest = `then rest twice as long${leastS > 0 ? `, ${leastS} s at least` : ''}.`
+  return limits.length > 0 ? `At most ${Math.min(...limits)} s keyed, ${rest}` : `Key it for seconds only, ${rest}`
 }

@@ -10,5 +10,5 @@ defineProps<{ sheet: Pick<ModelSheet, 'plateV' | 'cautions'> }>()
 </template>
 
 <style scoped>
-p { margin: 0; }
+.care { margin: 0 0 14px; } p { margin: 0; }
 </style>
