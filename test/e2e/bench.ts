@@ -30,6 +30,15 @@ export async function deliver(house: TestHouse, { warm = true } = {}): Promise<v
   if (warm) await house.request('POST', '/api/practice', { warmByS: 1500 })
 }
 
+/** Waits as a person does before believing a number: every instrument on the rail has read the set this long after the last touch. */
+export async function settled(page: Page, afterMs: number): Promise<void> {
+  const touchedMs = await page.evaluate(() => Date.now())
+  await page.waitForFunction(
+    fromMs => [...document.querySelectorAll<HTMLElement>('.frame-rail .ro[data-received-at]:not(.stale)')].every(cell => Number(cell.dataset.receivedAt) >= fromMs),
+    touchedMs + afterMs,
+  )
+}
+
 /** Hands on the panel of the simulated set, as a person uses it beside the job. */
 export class Panel {
   constructor(readonly page: Page) {}
@@ -59,15 +68,14 @@ export class Panel {
     await toggle(/^Power (high|low)/, want.lowPower ?? false, /low/)
     await toggle(/^Tone (on|off)/, want.tone ?? false, / on$/)
     await toggle(/^Key(ed)? K$/, want.keyed ?? false, /Keyed/)
-    // Loop locked and every instrument read at least twice since: what the screen shows is the new state.
-    await this.page.waitForTimeout(700)
+    await settled(this.page, 700)
   }
 
   async turn(designator: string, position: number) {
     const slider = this.panel.getByRole('slider', { name: new RegExp(`^${designator} `) })
     await slider.fill(String(position))
     await slider.dispatchEvent('change')
-    await this.page.waitForTimeout(500)
+    await settled(this.page, 500)
   }
 
   async press(name: RegExp) {

@@ -1,10 +1,10 @@
 import type { TestHouse } from '../integration/house'
 import { modelSheet, type MeasurePoint } from '../../core/sheet'
-import { expect, ladder, said, test } from './bench'
+import { expect, ladder, said, settled, test } from './bench'
 
 const LX8 = modelSheet('larkfield-lx8')
-/** Locked, keyed, and every instrument read at least twice since. */
-const SETTLES_MS = 1400
+/** Locked, keyed, meters come to rest. */
+const SETTLES_MS = 1200
 /** What no instrument on the wire reads is typed by the number keys (audible threshold, sensitivity, S-meter). */
 const BY_EAR: Readonly<Record<string, string>> = { audibleV: '0.5', sensitivityV: '0.2', sMeter: '9' }
 
@@ -37,7 +37,7 @@ test('a multimode is aligned live through every step by Space and Enter alone; o
       if (hand) await house.request('POST', '/api/practice', { adjusters: [hand] })
       for (const point of step.points) {
         await put(house, point)
-        await page.waitForTimeout(SETTLES_MS)
+        await settled(page, SETTLES_MS)
         const typed = point.wants.map(w => BY_EAR[w.quantity]).filter(text => text !== undefined)
         if (typed.length === 0) await page.keyboard.press('Space')
         for (const text of typed) {

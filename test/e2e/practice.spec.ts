@@ -1,10 +1,10 @@
 import type { Page } from '@playwright/test'
 import { RIG_DESIGNS, rigDesign, rigFault } from '../../core/rig'
 import type { TestHouse } from '../integration/house'
-import { expect, test } from './bench'
+import { expect, settled, test } from './bench'
 
 /** One case of every model, solved through the browser as a trainee would: readings from the rail, hands on the panel. */
-const SETTLES_MS = 900
+const SETTLES_MS = 600
 
 class Hands {
   constructor(private readonly page: Page) {}
@@ -13,19 +13,19 @@ class Hands {
   async turn(designator: string, position: number) {
     await this.slider(designator).fill(String(position))
     await this.slider(designator).dispatchEvent('change')
-    await this.page.waitForTimeout(SETTLES_MS)
+    await settled(this.page, SETTLES_MS)
   }
 
   async press(name: string | RegExp) {
     await this.page.getByRole('button', { name }).first().click()
-    await this.page.waitForTimeout(SETTLES_MS)
+    await settled(this.page, SETTLES_MS)
   }
 
   async key(on: boolean) {
     const button = this.page.getByRole('button', { name: /^Key(ed)? K$/ })
     if (/Keyed/.test(await button.innerText()) !== on) await button.click()
     await expect(button).toHaveText(on ? /Keyed/ : /^Key K$/)
-    await this.page.waitForTimeout(SETTLES_MS)
+    await settled(this.page, SETTLES_MS)
   }
 
   /** A number of the rail; NaN when it shows none. */

@@ -1,5 +1,5 @@
 import type { JobEvent } from '../../core/run'
-import { Panel, deliver, expect, said, test } from './bench'
+import { Panel, deliver, expect, said, settled, test } from './bench'
 
 const eventsOf = async (house: { request: (m: string, p: string) => Promise<{ body: unknown }> }, id: string) => ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
 
@@ -81,13 +81,13 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
   const code = page.getByLabel('value in the menu, hexadecimal')
   const write = async (value: number) => {
     await house.request('POST', '/api/practice', { adjusters: [{ designator: '01', position: value }] })
-    await page.waitForTimeout(1200)
+    await settled(page, 1000)
     await code.fill(value.toString(16))
     await page.getByRole('button', { name: 'Take at this value' }).click()
     await expect(said(page)).toContainText('taken')
   }
   await house.request('POST', '/api/practice', { mode: 'AM', channel: 19, keyed: true })
-  await page.waitForTimeout(1500)
+  await settled(page, 1200)
   await write(0x50)
   const coach = page.getByRole('region', { name: 'Menu values' })
   const proposed = async () => {
