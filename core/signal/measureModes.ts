@@ -1,19 +1,21 @@
 import { amFigures, AM_AUDIO_HZ, type AmResult } from './am/amFigures'
 import { carrierByFrequency, carrierByPhase, stilled, type CarrierInChannel } from './carrier/carrierFigures'
 import { coarseTrack, phaseAt } from './carrier/coarseTrack'
+import { humTrack } from './carrier/humStill'
 import { phaseTrack, type PhaseTrack } from './carrier/phaseTrack'
 import { narrowed } from './channel/channeliser'
 import { longest, stretchesOf, type Stretch } from './channel/stretches'
+import { noiseOfDiscriminator } from './fm/fmWaveform'
 import { fmFigures, instantaneousHz, meanFrequency, FM_AUDIO_HZ, type FmResult } from './fm/fmFigures'
 import { envelopeOf, meanPower, part, shifted, type Series } from './series'
-import { peakFrequency, strongestTone } from './tone/lines'
+import { explainAudio } from './tone/explain'
+import { peakFrequency } from './tone/lines'
 import { note, type Note } from './result'
 
 /** Flat half-width of the channel that a deviation is read from [Hz]. */
 const FM_PASS_HZ = 16_000
-/** A tone holds this share of the audio at least: below it is voice or noise. */
-const TONE_SHARE = 0.25
-const LOWEST_TONE_HZ = 40
+/** The noise floor beside a channel is that inside it within this factor of power. */
+const NOISE_SURELY = 2
 const MOST_PEAK_SAMPLES = 131_072
 
 export interface ModeInput {
@@ -60,18 +62,24 @@ export function measureAm({ channel, passHz, noisePower, toneHz }: ModeInput): M
   const coarse = coarseTrack(keyed)
   const calm = coarse ? stilled(keyed, coarse) : keyed
   const left = phaseTrack(calm)
-  const still = stilled(calm, left)
+  const slow = stilled(calm, left)
+  const hum = humTrack(slow, noisePower)
+  const still = hum ? stilled(slow, hum) : slow
   const track = coarse ? { ...left, phaseRad: left.phaseRad.map((p, b) => p + phaseAt(coarse, left.timeS[b]!)) } : left
   const byPhase = carrierByPhase(track)
   const stretches = stretchesOf(still, noisePower)
   const modulated = longest(stretches, 'modulated', still.rateHz, still.re.length)
   const bareStretch = modulated ? longest(stretches, 'steady', still.rateHz, still.re.length) : null
-  const used = modulated ? part(still, modulated.from, modulated.to) : still
+  const stretch = modulated ? part(still, modulated.from, modulated.to) : still
+  const audioHz = Math.min(AM_AUDIO_HZ, passHz)
+  const made = explainAudio(envelopeOf(stretch), stretch.rateHz, toneHz, audioHz, NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / stretch.rateHz) / 2)
+  // A voice pauses and goes on: its peaks are those of all of it.
+  const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({
-    modulated: used, noisePower, passHz, toneHz: toneOf(envelopeOf(used), used.rateHz, toneHz, AM_AUDIO_HZ),
+    modulated: used, noisePower, passHz, ...made,
     bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (keyedFirst.from + bareStretch.from) / still.rateHz },
   })
-  const notes = still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []
+  const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]
   return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, notes }
 }
 
@@ -88,27 +96,13 @@ export function measureFm({ channel, noisePower, toneHz }: ModeInput, nominalHz:
   const centred = shifted(series, better)
   const stretches = stretchesOf(centred, noise)
   const modulated = longest(stretches, 'modulated', centred.rateHz, centred.re.length)
-  const used = modulated ? part(centred, modulated.from, modulated.to) : centred
+  const stretch = modulated ? part(centred, modulated.from, modulated.to) : centred
+  const made = explainAudio(instantaneousHz(stretch), stretch.rateHz, toneHz, FM_AUDIO_HZ, NOISE_SURELY * noiseOfDiscriminator(stretch, noise) ** 2)
+  const used = made.tonesHz.length > 0 ? stretch : centred
   const hz = instantaneousHz(used)
   const shift = rough + better
   const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz)
   const meanHz = meanFrequency(hz)
-  const tone = toneOf(hz, used.rateHz, toneHz, FM_AUDIO_HZ)
-  const result = fmFigures({ series: used, hz, toneHz: tone, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise })
+  const result = fmFigures({ series: used, hz, ...made, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise })
   return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(meanPower(used) - noise, 1e-30), notes: [], hz }
-}
-
-/** The tone of an audio series: near the one that was said if it is there, else the strongest; null = voice, noise or nothing. */
-function toneOf(audio: Float64Array, rateHz: number, saidHz: number | null, highestHz: number): number | null {
-  const said = saidHz === null ? null : strongestTone(audio, rateHz, saidHz * 0.95, saidHz * 1.05)
-  const found = said && said.powerRatio > TONE_SHARE ? said : strongestTone(audio, rateHz, LOWEST_TONE_HZ, highestHz)
-  if (!found) return null
-  const standsOut = found.powerRatio > TONE_SHARE || aboveNoise(audio, rateHz, found.hz, found.powerRatio)
-  return standsOut ? found.hz : null
-}
-
-/** A weak tone in much noise: its line against what one line of noise would hold. */
-function aboveNoise(audio: Float64Array, rateHz: number, hz: number, powerRatio: number): boolean {
-  const bins = Math.min(audio.length, 131_072) / 2
-  return powerRatio > 60 / bins && hz < rateHz / 2
 }

@@ -11,7 +11,7 @@ export interface Note { readonly code: NoteCode | string, readonly words: string
 
 export const NOTE_CODES = [
   'no-signal', 'level-too-low', 'overload', 'too-short', 'carrier-at-centre', 'dc-removed', 'image-not-separable', 'image-corrected', 'rate-suspected', 'only-the-beginning',
-  'no-tone', 'carrier-reference', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
+  'no-tone', 'two-tones', 'hum-beside-tone', 'hum-fm', 'neighbour-beside', 'narrowed', 'spur-on-tone', 'unequal-tones', 'not-separable', 'carrier-reference', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
   'carrier-not-found', 'carrier-assumed', 'one-tone', 'speech', 'product-in-noise', 'no-span', 'adjacent-in-noise', 'mask-power-assumed', 'mask-not-judged', 'audio-band', 'off-nominal', 'mode-guessed', 'not-applicable',
 ] as const
 export type NoteCode = typeof NOTE_CODES[number]
@@ -37,8 +37,13 @@ export interface AmFigures {
   readonly depthNegative: number
   readonly depthTrough: number
   readonly depthFundamental: number | null
+  /** of the waveform, where no single tone explains it: extremes, and what 0.1 and 1 % of the time lie beyond */
+  readonly peaks: { readonly crest: number, readonly crest999: number, readonly crest99: number, readonly trough: number, readonly trough999: number, readonly trough99: number } | null
+  /** the tone or the two tones that make up the modulation; empty on voice */
+  readonly tonesHz: readonly number[]
   readonly pinchedRatio: number
-  readonly flatTopRatio: number
+  /** null where no tone tells what the crest should be */
+  readonly flatTopRatio: number | null
   readonly pepDbfs: number
   readonly meanPowerDbfs: number
   readonly pepToCarrier: number
@@ -57,6 +62,8 @@ export interface FmFigures {
   readonly deviationNegativeHz: number | null
   readonly deviationFundamentalHz: number | null
   readonly deviationRmsHz: number | null
+  readonly peaks: { readonly positiveHz: number, readonly positive999Hz: number, readonly positive99Hz: number, readonly negativeHz: number, readonly negative999Hz: number, readonly negative99Hz: number } | null
+  readonly tonesHz: readonly number[]
   readonly carsonHz: number | null
   readonly carrierLineDbc: number | null
   readonly residualHz: number | null

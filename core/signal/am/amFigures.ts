@@ -4,6 +4,7 @@ import { lineAmplitude } from '../tone/lines'
 import { note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
 import { sinadOf } from '../audio/sinad'
+import { amWaveform } from './amWaveform'
 
 /** Filter ripple, rounding and the harmonics that the channel does not hold: what is left without any noise [ratio]. */
 const FLOOR = 3e-4
@@ -14,7 +15,8 @@ export const AM_AUDIO_HZ = 10_000
 const NEXT_TO_NOTHING = 0.02
 /** A stretch of bare carrier is found in blocks of this length [s]. */
 const STRETCH_S = 0.02
-const VOICE_QUANTILE = 0.001
+/** Hum smaller than this against the carrier does not move a peak that is worth a word. */
+const HUM_SEEN = 0.002
 
 export interface AmInput {
   /** the modulated stretch, its carrier at 0 Hz with a phase that stands still */
@@ -23,7 +25,12 @@ export interface AmInput {
   readonly bare: { readonly series: Series, readonly startS: number } | null
   /** noise power per sample */
   readonly noisePower: number
+  /** the tone that explains the modulation; null on anything else */
   readonly toneHz: number | null
+  /** the tone, or the two that make up the modulation */
+  readonly tonesHz: readonly number[]
+  /** hum beside the tone, amplitude in the unit of the envelope */
+  readonly hum: number
   /** flat half-width of the channel [Hz] */
   readonly passHz: number
 }
@@ -31,13 +38,22 @@ export interface AmInput {
 export interface AmResult extends Measured<AmFigures> { readonly meanEnvelope: number, /** one cycle for a picture; null on voice */ readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null }
 
 /**
- * Everything about amplitude modulation (C01 to C05). With a steady tone the envelope is averaged over its cycles, so that
- * crest and trough carry no noise; voice is judged by its extremes.
+ * Everything about amplitude modulation (C01 to C05). With a steady tone that explains it the envelope is averaged over its cycles, so
+ * that crest and trough carry no noise; anything else, and a tone with hum beside it, is judged by the waveform as it was sent.
  */
 export function amFigures(input: AmInput): AmResult {
-  const { modulated, toneHz } = input
+  const { modulated, toneHz, hum } = input
   const steady = toneHz !== null && toneHz * modulated.re.length / modulated.rateHz >= LEAST_CYCLES
-  return steady ? withTone(input, toneHz) : withoutTone(input)
+  if (!steady) return amWaveform({ ...input, toneHz: null })
+  const cycle = withTone(input, toneHz)
+  if (hum < HUM_SEEN * cycle.meanEnvelope || cycle.values.depthSynchronous !== null) return cycle
+  const wave = amWaveform(input)
+  const { thd, sinadDb, depthFundamental, flatTopRatio } = cycle.values
+  const kept = cycle.uncertainty
+  return {
+    ...cycle, values: { ...wave.values, thd, sinadDb, depthFundamental, flatTopRatio }, notes: wave.notes,
+    uncertainty: { ...wave.uncertainty, thd: kept.thd ?? null, sinadDb: kept.sinadDb ?? null, depthFundamental: kept.depthFundamental ?? null, flatTopRatio: kept.flatTopRatio ?? null },
+  }
 }
 
 function withTone(input: AmInput, toneHz: number): AmResult {
@@ -59,36 +75,19 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const flips = sync.min < -Math.max(REVERSED * mean, 6 * noise)
   const fit = flips ? null : fitFlanks(envelope, max)
   const pinchedRatio = flips ? 0 : pinchedShare(envelope, fit, Math.max(0.01 * mean, 3 * noise))
-  const flatTopRatio = flatTopShare(fit, max)
+  const flatTopRatio = flatTopShare(envelope, fit, max)
   const crest = flatTopRatio > 0 ? plateau(envelope, flatTopRatio) : max
   const lines = linesOfCycle(flips ? inPhase : envelope, Math.min(cycle.harmonics, Math.max(2, Math.floor(AM_AUDIO_HZ / toneHz))))
   const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
   const trough = pinchedRatio > 0 || flips ? 0 : Math.max(0, min)
   const values: AmFigures = {
     depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: lineAmplitude(lines[1]!) / mean,
+    peaks: null, tonesHz: [toneHz],
     pinchedRatio, flatTopRatio, pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(power), pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / (mean * mean),
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(envelopeSeries(modulated, flips, carrierPhase), modulated.rateHz, toneHz, 20, Math.min(AM_AUDIO_HZ, passHz)),
     unmodulated: bareFigures(input, crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
   }
   return { values, uncertainty: uncertaintyOf(values, noise / mean, input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
-}
-
-/** Voice, or too little of a tone: crest and trough as they were sampled, but for one in a thousand. */
-function withoutTone(input: AmInput): AmResult {
-  const { modulated, noisePower } = input
-  const envelope = envelopeOf(modulated).sort()
-  const mean = Math.sqrt(Math.max((envelope.reduce((a, b) => a + b, 0) / envelope.length) ** 2 - noisePower / 2, 1e-30))
-  const at = (q: number) => envelope[Math.min(envelope.length - 1, Math.floor(q * envelope.length))]!
-  const [min, max] = [at(VOICE_QUANTILE), at(1 - VOICE_QUANTILE)]
-  const threshold = Math.max(0.01 * mean, 3 * Math.sqrt(noisePower))
-  const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
-  const values: AmFigures = {
-    depthPositive: max / mean - 1, depthNegative: 1 - min / mean, depthTrough: (max - min) / (max + min), depthFundamental: null,
-    pinchedRatio: threshold > 0.1 * mean ? 0 : envelope.findIndex(y => y >= threshold) / envelope.length, flatTopRatio: 0, pepDbfs: ratioToDb(max * max), meanPowerDbfs: ratioToDb(power), pepToCarrier: (max / mean) ** 2, meanToCarrier: power / (mean * mean),
-    audioHz: null, thd: null, sinadDb: null, unmodulated: bareFigures(input, max, min, mean), depthSynchronous: null,
-  }
-  const noise = Math.sqrt(noisePower / 2) / mean
-  return { values, uncertainty: uncertaintyOf(values, noise, input), notes: [note('no-tone', 'No steady tone was found in the modulation: depths are the extremes of the envelope, and contain noise.'), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
 }
 
 const phaseOf = ({ lines, harmonics }: Cycle) => Math.atan2(lines[harmonics]!.im, lines[harmonics]!.re)
@@ -98,10 +97,14 @@ function envelopeSeries(series: Series, flips: boolean, phase: number): Float64A
   return flips ? Float64Array.from(series.re, (x, n) => x * c + series.im[n]! * s) : envelopeOf(series)
 }
 
-function bareFigures({ bare, noisePower }: AmInput, max: number, trough: number, mean: number): AmFigures['unmodulated'] {
-  if (!bare) return null
-  const carrier = Math.sqrt(Math.max(meanPower(bare.series) - noisePower, 1e-30))
-  return { depthPositive: max / carrier - 1, depthNegative: 1 - trough / carrier, carrierShift: mean / carrier - 1, startS: bare.startS }
+/** The bare carrier of the same recording, where it holds one. */
+export function bareCarrier({ bare, noisePower }: AmInput): { carrier: number, startS: number } | null {
+  return bare && { carrier: Math.sqrt(Math.max(meanPower(bare.series) - noisePower, 1e-30)), startS: bare.startS }
+}
+
+function bareFigures(input: AmInput, max: number, trough: number, mean: number): AmFigures['unmodulated'] {
+  const bare = bareCarrier(input)
+  return bare && { depthPositive: max / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS }
 }
 
 function uncertaintyOf(v: AmFigures, noise: number, { modulated, noisePower, toneHz }: AmInput): Measured<AmFigures>['uncertainty'] {
@@ -110,7 +113,7 @@ function uncertaintyOf(v: AmFigures, noise: number, { modulated, noisePower, ton
   const snr = Math.max(10 ** (v.meanPowerDbfs / 10) / Math.max(noisePower, 1e-30), 1)
   const seconds = modulated.re.length / modulated.rateHz
   return {
-    depthPositive: u, depthNegative: u, depthTrough: u, depthFundamental: u, pinchedRatio: v.pinchedRatio > 0 ? 2 * u + 0.002 : u, flatTopRatio: v.flatTopRatio > 0 ? 4 * u + 0.004 : u,
+    depthPositive: u, depthNegative: u, depthTrough: u, depthFundamental: u, pinchedRatio: v.pinchedRatio > 0 ? 2 * u + 0.002 : u, flatTopRatio: (v.flatTopRatio ?? 0) > 0 ? 4 * u + 0.004 : u,
     pepDbfs: dbOf(u / (1 + v.depthPositive)), meanPowerDbfs: dbOf(Math.hypot(FLOOR, 1 / Math.sqrt(2 * snr * modulated.re.length))), pepToCarrier: 2 * (1 + v.depthPositive) * u, meanToCarrier: 2 * u,
     audioHz: toneHz === null ? null : Math.max(1e-6, Math.sqrt(6) / (Math.PI * seconds) / Math.sqrt(snr * modulated.re.length) / Math.max(v.depthFundamental ?? 1, 0.01)),
     thd: v.thd === null ? null : u / Math.max(v.depthFundamental ?? 1, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,
@@ -128,6 +131,6 @@ function shapeNotes(v: AmFigures, flips: boolean, impliedCrest: number | null, c
   ]
 }
 
-function referenceNotes(v: AmFigures): Note[] {
+export function referenceNotes(v: AmFigures): Note[] {
   return [note('carrier-reference', v.unmodulated ? 'Depths refer to the mean envelope; under "unmodulated" to the bare carrier of the same recording.' : 'Depths refer to the mean envelope over whole cycles: the recording holds no bare carrier, so a shift of the carrier cannot be told.')]
 }

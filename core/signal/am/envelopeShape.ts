@@ -67,8 +67,19 @@ export function plateau(envelope: Float64Array, share: number): number {
 /** A crest lower than this below what the flanks imply is flat-topped [dB] (definition of the product). */
 export const FLAT_TOP_DB = 0.3
 
-/** Share of the time at a crest that is cut off: 0 unless it lies 0.3 dB below what the flanks imply. */
-export function flatTopShare(fit: FlankFit | null, crest: number): number {
+/** A crest is looked at this far below its top [share of the swing]. */
+const NEAR_TOP = 0.02
+/** A cut crest stays there so many times longer than that of a sine; one that a harmonic bends does not. */
+const STAYS_LONGER = 1.4
+
+/**
+ * Share of the time at a crest that is cut off: 0 unless it lies 0.3 dB below what the flanks imply, and the envelope stays there. A
+ * second harmonic lowers a crest as well: it makes it rounder, not flat.
+ */
+export function flatTopShare(envelope: Float64Array, fit: FlankFit | null, crest: number): number {
   if (!fit || crest >= (fit.mean + fit.swing) * 10 ** (-FLAT_TOP_DB / 20)) return 0
-  return shareBeyond(fit, crest, 1)
+  let near = 0
+  for (const y of envelope) if (y > crest - NEAR_TOP * fit.swing) near++
+  const ofSine = Math.acos(1 - NEAR_TOP) / Math.PI
+  return near / envelope.length > STAYS_LONGER * ofSine ? shareBeyond(fit, crest, 1) : 0
 }

@@ -2,6 +2,7 @@ import { SpectrumAverager, bandPower } from '../spectrum/powerSpectrum'
 import { hann } from '../spectrum/window'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { lineAt } from '../tone/lines'
+import { takeOut } from '../tone/withoutLines'
 import { ratioToDb } from '../result'
 
 const MOST_SAMPLES = 2 ** 19
@@ -11,17 +12,8 @@ export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): { 
   const window = hann(x.length)
   const { re, im } = lineAt(x, null, window.values, window.sum, toneHz / rateHz)
   const mean = lineAt(x, null, window.values, window.sum, 0).re
-  const middle = (x.length - 1) / 2
-  const step = 2 * Math.PI * toneHz / rateHz
-  const [stepC, stepS] = [Math.cos(step), Math.sin(step)]
-  const residual = new Float64Array(x.length)
-  let [c, s] = [Math.cos(step * middle), -Math.sin(step * middle)]
-  for (let n = 0; n < x.length; n++) {
-    residual[n] = x[n]! - mean - re * c + im * s
-    const next = c * stepC - s * stepS
-    s = c * stepS + s * stepC
-    c = next
-  }
+  const residual = x.map(v => v - mean)
+  takeOut(residual, { re, im }, toneHz / rateHz)
   return { residual, tonePower: (re * re + im * im) / 2 }
 }
 

@@ -2,6 +2,8 @@ import { meanPower, type Series } from '../series'
 import { distortionOf, drawReal, extremes, realCycle, withoutNoiseLines, LEAST_CYCLES } from '../tone/cycle'
 import { lineAmplitude, lineAt, type Line } from '../tone/lines'
 import { note, ratioToDb, type FmFigures, type Measured } from '../result'
+import { withoutLines } from '../tone/withoutLines'
+import { fmWaveform } from './fmWaveform'
 import { SpectrumAverager } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { hann } from '../spectrum/window'
@@ -10,8 +12,9 @@ import { sinadOf, powerIn, withoutTone } from '../audio/sinad'
 /** Audio of a deviation is judged up to here [Hz]; noise of a discriminator grows with frequency. */
 export const FM_AUDIO_HZ = 5000
 /** Residual FM is what is left between these [Hz] (common practice). */
-const RESIDUAL_HZ = [50, 3000] as const
-const VOICE_QUANTILE = 0.001
+export const RESIDUAL_HZ = [50, 3000] as const
+/** Hum smaller than this against the deviation does not move a peak that is worth a word. */
+const HUM_SEEN = 0.003
 /** Ripple and rounding [ratio of the deviation]. */
 const FLOOR = 5e-4
 const LINE_WINDOW_S = 0.05
@@ -39,7 +42,11 @@ export interface FmInput {
   /** the modulated stretch */
   readonly series: Series
   readonly hz: Float64Array
+  /** the tone that explains the modulation; null on anything else */
   readonly toneHz: number | null
+  readonly tonesHz: readonly number[]
+  /** hum beside the tone [Hz] */
+  readonly hum: number
   /** what peaks are counted from, in the channel [Hz] */
   readonly referenceHz: number
   readonly isNominal: boolean
@@ -49,14 +56,28 @@ export interface FmInput {
 
 export interface FmResult extends Measured<FmFigures> { /** one cycle of the deviation for a picture */ readonly cycle: Float64Array | null }
 
-/** Everything about frequency modulation (C12 to C14), from the cycle of its tone; voice by its extremes. */
+/** Everything about frequency modulation (C12 to C14), from the cycle of its tone; anything else, and a tone with hum, by its waveform. */
 export function fmFigures(input: FmInput): FmResult {
-  const { series, hz, toneHz, meanHz, referenceHz, isNominal } = input
+  const { series, hz, toneHz, isNominal, hum } = input
   const steady = toneHz !== null && toneHz * hz.length / series.rateHz >= LEAST_CYCLES
   const reference = note('deviation-reference', isNominal ? 'Peaks of the deviation are counted from the nominal frequency.' : 'Peaks of the deviation are counted from the mean frequency.')
   const carrierLineDbc = carrierLine(input)
-  if (!steady) return voiceFigures(input, carrierLineDbc, [reference])
+  if (!steady) return fmWaveform({ ...input, toneHz: null }, carrierLineDbc, [reference])
+  const cycle = withTone(input, toneHz, carrierLineDbc, [reference])
+  if (hum < HUM_SEEN * (cycle.values.deviationFundamentalHz ?? 0)) return cycle
+  const wave = fmWaveform(input, carrierLineDbc, [reference])
+  const { deviationPositiveHz, deviationNegativeHz, peaks } = wave.values
+  const u = wave.uncertainty
+  return {
+    ...cycle, values: { ...cycle.values, deviationPositiveHz, deviationNegativeHz, peaks }, notes: wave.notes,
+    uncertainty: { ...cycle.uncertainty, deviationPositiveHz: u.deviationPositiveHz ?? null, deviationNegativeHz: u.deviationNegativeHz ?? null, peaks: u.peaks ?? null },
+  }
+}
+
+function withTone({ series, hz, meanHz, referenceHz }: FmInput, toneHz: number, carrierLineDbc: number | null, notes: Measured<FmFigures>['notes']): FmResult {
   const { residual } = withoutTone(hz, series.rateHz, toneHz)
+  const harmonics = Array.from({ length: Math.max(0, Math.floor(FM_AUDIO_HZ / toneHz) - 1) }, (_, k) => (k + 2) * toneHz)
+  const bare = withoutLines(residual, series.rateHz, harmonics).left
   const whole = realCycle(hz, series.rateHz, toneHz, FM_AUDIO_HZ * 1.5)
   const perHz = noisePerHz(residual, series.rateHz)
   const raw = withoutNoiseLines(whole, false, k => Math.sqrt(2 * perHz(k * toneHz) * 1.5 * series.rateHz / whole.samples))
@@ -64,12 +85,12 @@ export function fmFigures(input: FmInput): FmResult {
   const cycle = drawReal({ ...raw, lines })
   const { max, min, mean, rms } = extremes(cycle)
   const values: FmFigures = {
-    deviationPositiveHz: max - mean + meanHz - referenceHz, deviationNegativeHz: referenceHz - (min - mean + meanHz), deviationFundamentalHz: lineAmplitude(lines[1]!), deviationRmsHz: rms,
-    carsonHz: 2 * ((max - min) / 2 + toneHz), carrierLineDbc, residualHz: Math.sqrt(Math.max(0, powerIn(residual, series.rateHz, ...RESIDUAL_HZ) - harmonicsIn(lines, toneHz))),
+    deviationPositiveHz: max - mean + meanHz - referenceHz, deviationNegativeHz: referenceHz - (min - mean + meanHz), deviationFundamentalHz: lineAmplitude(lines[1]!), deviationRmsHz: rms, peaks: null, tonesHz: [toneHz],
+    carsonHz: 2 * ((max - min) / 2 + toneHz), carrierLineDbc, residualHz: Math.sqrt(powerIn(bare, series.rateHz, ...RESIDUAL_HZ)),
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(hz, series.rateHz, toneHz, RESIDUAL_HZ[0], FM_AUDIO_HZ),
   }
-  const noiseHz = Math.sqrt(powerIn(residual, series.rateHz, RESIDUAL_HZ[0], FM_AUDIO_HZ) * Math.min(1, raw.noiseGain * series.rateHz / 2 / FM_AUDIO_HZ))
-  return { values, uncertainty: uncertaintyOf(values, noiseHz, hz.length / series.rateHz), notes: [reference], cycle: cycle.map(y => y - mean + meanHz) }
+  const noiseHz = Math.sqrt(powerIn(bare, series.rateHz, RESIDUAL_HZ[0], FM_AUDIO_HZ) * Math.min(1, raw.noiseGain * series.rateHz / 2 / FM_AUDIO_HZ))
+  return { values, uncertainty: uncertaintyOf(values, noiseHz, hz.length / series.rateHz), notes, cycle: cycle.map(y => y - mean + meanHz) }
 }
 
 /** Noise of a frequency series by its spectrum, the quieter of the neighbours of each place: lines stand on it. */
@@ -89,33 +110,6 @@ function flattened({ re, im }: Line, cyclesPerSample: number): Line {
   const x = Math.PI * cyclesPerSample
   const gain = x === 0 ? 1 : x / Math.sin(x)
   return { re: re * gain, im: im * gain }
-}
-
-function harmonicsIn(lines: readonly Line[], toneHz: number): number {
-  return lines.reduce((sum, l, k) => k >= 2 && k * toneHz >= RESIDUAL_HZ[0] && k * toneHz <= RESIDUAL_HZ[1] ? sum + lineAmplitude(l) ** 2 / 2 : sum, 0)
-}
-
-function voiceFigures(input: FmInput, carrierLineDbc: number | null, notes: Measured<FmFigures>['notes']): FmResult {
-  const { hz, series, meanHz, referenceHz } = input
-  const residualHz = Math.sqrt(powerIn(hz.map(f => f - meanHz), series.rateHz, ...RESIDUAL_HZ))
-  const sorted = Float64Array.from(smooth(hz, series.rateHz)).sort()
-  const at = (q: number) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))]!
-  const [low, high] = [at(VOICE_QUANTILE), at(1 - VOICE_QUANTILE)]
-  const values: FmFigures = { deviationPositiveHz: high - referenceHz, deviationNegativeHz: referenceHz - low, deviationFundamentalHz: null, deviationRmsHz: residualHz, carsonHz: null, carrierLineDbc, residualHz, audioHz: null, thd: null, sinadDb: null }
-  return { values, uncertainty: { deviationPositiveHz: residualHz / 10 + 1, deviationNegativeHz: residualHz / 10 + 1 }, notes: [...notes, note('no-tone', 'No steady tone was found: peaks are the extremes of the deviation up to 5 kHz of audio, and contain noise.'), note('peak-includes-noise', 'A peak held on noise reads high.')], cycle: null }
-}
-
-/** Running mean over a fifth of a millisecond: audio stays, the noise above it goes. */
-function smooth(x: Float64Array, rateHz: number): Float64Array {
-  const width = Math.max(1, Math.round(rateHz / FM_AUDIO_HZ / 2))
-  const out = new Float64Array(Math.max(1, x.length - width + 1))
-  let sum = 0
-  for (let n = 0; n < x.length; n++) {
-    sum += x[n]!
-    if (n >= width) sum -= x[n - width]!
-    if (n >= width - 1) out[n - width + 1] = sum / width
-  }
-  return out
 }
 
 /** The line at the mean frequency against the whole power, window by window, so that a drift does not spread it. */

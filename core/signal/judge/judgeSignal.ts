@@ -64,7 +64,7 @@ function ofShape({ health, am }: Measurement): SignalFinding[] {
     ...(health.overload ? [{ kind: 'overload' as const }] : []),
     ...(am && am.pinchedRatio > SHORT ? [{ kind: 'pinched' as const, share: am.pinchedRatio }] : []),
     ...(am?.depthSynchronous ? [{ kind: 'reversed' as const, depth: am.depthSynchronous }] : []),
-    ...(am && am.flatTopRatio > SHORT ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }] : []),
+    ...(am && am.flatTopRatio !== null && am.flatTopRatio > SHORT ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }] : []),
   ]
 }
 

@@ -1,0 +1,88 @@
+import { narrowed } from '../channel/channeliser'
+import { note, ratioToDb, type AmFigures } from '../result'
+import { envelopeOf, meanPower } from '../series'
+import { sinadOf } from '../audio/sinad'
+import { lowerPeaks, upperPeaks, type Peaks } from '../tone/waveformPeaks'
+import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amFigures'
+
+/** Below this share of the carrier nothing is sent: ripple of the filter at a corner is less. */
+const NOTHING_SENT = 0.015
+/** Filter ripple and rounding [ratio of the carrier]. */
+const FLOOR = 3e-4
+
+/** AM that no single tone explains: voice, noise, several tones, a tone with hum. Everything from the envelope as it was sent. */
+export function amWaveform(input: AmInput): AmResult {
+  const { modulated, noisePower, passHz } = input
+  const audioHz = Math.min(AM_AUDIO_HZ, passHz)
+  const series = narrowed(modulated, 4 * audioHz, audioHz)
+  const noiseLeft = noisePower * Math.min(1, 2.3 * audioHz / modulated.rateHz)
+  const sigma = Math.sqrt(noiseLeft / 2)
+  const envelope = envelopeOf(series)
+  const average = envelope.reduce((a, b) => a + b, 0) / Math.max(1, envelope.length)
+  const mean = Math.sqrt(Math.max(average ** 2 - noiseLeft / 2, 1e-30))
+  const of = { waveform: envelope, rateHz: series.rateHz, audioHz, noise: sigma }
+  const [up, down] = [upperPeaks(of), lowerPeaks(of)]
+  const pinched = pinchedTime(envelope, mean, sigma)
+  const trough = pinched.share > 0 ? 0 : Math.max(0, down.extreme.value)
+  const power = Math.max(meanPower(series) - noiseLeft, 1e-30)
+  const crest = up.extreme.value
+  const bare = bareCarrier(input)
+  const { toneHz } = input
+  const values: AmFigures = {
+    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: null,
+    peaks: peakDepths(up, down, mean, pinched.share > 0), tonesHz: input.tonesHz,
+    pinchedRatio: pinched.share, flatTopRatio: null, pepDbfs: ratioToDb(crest ** 2), meanPowerDbfs: ratioToDb(power),
+    pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / mean ** 2, audioHz: toneHz, thd: null,
+    sinadDb: toneHz === null ? null : sinadOf(envelope, series.rateHz, toneHz, 20, audioHz),
+    unmodulated: bare && { depthPositive: crest / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS },
+    depthSynchronous: null,
+  }
+  return { values, uncertainty: uncertaintyOf(values, up, down, mean, sigma, pinched.uncertainty), notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
+}
+
+function peakDepths(up: Peaks, down: Peaks, mean: number, pinched: boolean): NonNullable<AmFigures['peaks']> {
+  const deep = (y: number) => 1 - (pinched ? Math.max(0, y) : y) / mean
+  return {
+    crest: up.extreme.value / mean - 1, crest999: up.p999.value / mean - 1, crest99: up.p99.value / mean - 1,
+    trough: pinched ? 1 : deep(down.extreme.value), trough999: deep(down.p999.value), trough99: deep(down.p99.value),
+  }
+}
+
+/** Time without carrier. What merely passes there spends as long in the next layer above: that is taken off. */
+function pinchedTime(envelope: Float64Array, mean: number, sigma: number): { share: number, uncertainty: number } {
+  const level = Math.max(NOTHING_SENT * mean, 4 * sigma)
+  let [below, next] = [0, 0]
+  for (const y of envelope) {
+    if (y < level) below++
+    else if (y < 2 * level) next++
+  }
+  const share = (below - next) / envelope.length
+  const uncertainty = Math.hypot(0.5 * next / envelope.length, 2 / Math.sqrt(envelope.length) * Math.sqrt(Math.max(below, 1) / envelope.length), 1e-4)
+  // With so much noise that the layer fills the trough of any modulation nothing is told.
+  return level > 0.3 * mean || share < 2 * uncertainty ? { share: 0, uncertainty } : { share, uncertainty }
+}
+
+function uncertaintyOf(v: AmFigures, up: Peaks, down: Peaks, mean: number, sigma: number, pinchedU: number): AmResult['uncertainty'] {
+  const of = (u: number) => Math.hypot(u / mean, FLOOR)
+  const [crest, trough] = [of(up.extreme.uncertainty), of(down.extreme.uncertainty)]
+  const db = 20 / Math.LN10
+  return {
+    depthPositive: crest, depthNegative: trough, depthTrough: Math.hypot(crest, trough) / 2, pinchedRatio: pinchedU,
+    pepDbfs: db * crest / (1 + v.depthPositive), meanPowerDbfs: db * FLOOR, pepToCarrier: 2 * (1 + v.depthPositive) * crest, meanToCarrier: 2 * FLOOR,
+    audioHz: v.audioHz === null ? null : 0.01, tonesHz: v.tonesHz.map(() => 0.02), sinadDb: v.sinadDb === null ? null : 0.2,
+    peaks: { crest, crest999: of(up.p999.uncertainty), crest99: of(up.p99.uncertainty), trough, trough999: of(down.p999.uncertainty), trough99: of(down.p99.uncertainty) },
+    unmodulated: v.unmodulated && { depthPositive: crest, depthNegative: trough, carrierShift: of(sigma / 10), startS: 0.02 },
+  }
+}
+
+function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {
+  const hz = (f: number) => `${Math.round(f)} Hz`
+  return [
+    toneHz !== null
+      ? note('hum-beside-tone', `Hum stands beside the tone of ${hz(toneHz)}: crest and trough are those of both.`)
+      : tonesHz.length === 2
+        ? note('two-tones', `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: crest and trough are where they meet.`)
+        : note('no-tone', 'No steady tone explains the modulation (voice or noise): depths are the extremes of the envelope, beside them those that 0.1 and 1 % of the time pass. Flat tops are not told from it.'),
+    ...(pinched > 0 ? [note('pinched-off', `The carrier is pinched off ${(100 * pinched).toFixed(1)} % of the time: the depth shown at the trough cannot exceed 100 %.`)] : []),
+  ]
+}

@@ -1,0 +1,28 @@
+import { hann } from '../spectrum/window'
+import { lineAmplitude, lineAt, type Line } from './lines'
+
+/** A waveform without some of its lines, and how large they were. Lines must lie further apart than the window is wide. */
+export function withoutLines(x: Float64Array, rateHz: number, places: readonly number[]): { left: Float64Array, amplitudes: number[] } {
+  const window = hann(x.length)
+  const left = Float64Array.from(x)
+  const amplitudes = places.map((hz) => {
+    const line = lineAt(left, null, window.values, window.sum, hz / rateHz)
+    takeOut(left, line, hz / rateHz)
+    return lineAmplitude(line)
+  })
+  return { left, amplitudes }
+}
+
+/** @param line at the middle of the series */
+export function takeOut(x: Float64Array, { re, im }: Line, cyclesPerSample: number): void {
+  const step = 2 * Math.PI * cyclesPerSample
+  const [stepC, stepS] = [Math.cos(step), Math.sin(step)]
+  const middle = (x.length - 1) / 2
+  let [c, s] = [Math.cos(step * middle), -Math.sin(step * middle)]
+  for (let n = 0; n < x.length; n++) {
+    x[n]! -= re * c - im * s
+    const next = c * stepC - s * stepS
+    s = c * stepS + s * stepC
+    c = next
+  }
+}
