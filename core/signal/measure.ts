@@ -1,7 +1,9 @@
 import type { Recording } from '../formats/recording'
 import { audioFigures } from './audio/audioFigures'
 import { classify } from './classify'
+import { besideOf, centroid, type Beside } from './channel/beside'
 import { planChannel } from './channel/channeliser'
+import { filteredTo, isNoise, isOneOfConstantSize } from './channel/filterTo'
 import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
 import { locate, type Located } from './locate'
 import { exactPeak, keyedPart, measureAm, measureFm, type ModeInput } from './measureModes'
@@ -22,6 +24,8 @@ const CHANNEL_RATE_HZ = 64_000
 /** Samples of a channel that are kept, at most: the bound on memory, whatever is recorded. */
 const MOST_CHANNEL_SAMPLES = 8_000_000
 const LEAST_SAMPLES = 256
+/** Further from the nominal frequency than half a raster it is another channel [Hz]. */
+const OFF_NOMINAL_HZ = 5000
 /** Ratios between common sample rates: a tone that is off by one of them tells a wrong rate. */
 const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as const
 
@@ -41,13 +45,16 @@ export async function measureRecording(recording: Recording, options: MeasureOpt
     ...(count < recording.sampleCount ? [note('only-the-beginning', `Only the first ${(count / recording.sampleRateHz).toFixed(0)} s are measured.`)] : []),
     ...(count < LEAST_SAMPLES ? [note('too-short', `${count} samples are too few to measure anything.`)] : []),
   ]
-  return isAudio ? measureAudio(recording, count, early, progress) : measureRadio(recording, count, options, early, progress)
+  return isAudio ? measureAudio(recording, count, options.toneHz, early, progress) : measureRadio(recording, count, options, early, progress)
 }
 
-async function measureAudio(recording: Recording, count: number, early: readonly Note[], progress: Progress): Promise<MeasuredRecording> {
+const NO_SIGNAL = note('no-signal', 'Nothing stands out of the noise: nothing is read.')
+const unlessOfSignal = (notes: readonly Note[]) => notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre')
+
+async function measureAudio(recording: Recording, count: number, toneHz: number | null, early: readonly Note[], progress: Progress): Promise<MeasuredRecording> {
   const { health: raw } = await scan(recording, count, progress)
   const block = await recording.read(0, count)
-  const found = count < LEAST_SAMPLES ? null : audioFigures(Float64Array.from(block.i), recording.sampleRateHz)
+  const found = count < LEAST_SAMPLES ? null : audioFigures(Float64Array.from(block.i), recording.sampleRateHz, toneHz)
   const health: Health = { clippedRatio: raw.clippedRatio, overload: raw.overload, dcOffset: Math.hypot(raw.dcI, raw.dcQ), iqGainDb: null, iqPhaseDeg: null, imageDbc: null }
   progress.tell(1, 'done')
   const present = found?.signalPresent ?? false
@@ -68,28 +75,40 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const nearHz = options.nominalHz !== null && recording.centreHz !== null ? options.nominalHz - recording.centreHz : null
   const found = locate(first.spectrum, nearHz, !isIq)
   const width = occupiedBandwidth(first.spectrum, found.floor, found.peakHz - 20_000, found.peakHz + 20_000)
-  const { health, correction, notes } = recordingHealth(first.health, found, width ? width.highHz - width.lowHz : 0, isIq)
-  if (!found.present || count < LEAST_SAMPLES) return nothing(recording, count, health, [...early, ...notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre'), note('no-signal', 'Nothing stands out of the noise: nothing is read.')])
+  const { health, correction, notes } = recordingHealth(first.health, found, width ? width.highHz - width.lowHz : 0, isIq, isMirrored(first.spectrum, centroid(first.spectrum, found.peakHz, found.floor)))
+  if (!found.present || count < LEAST_SAMPLES) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
   const plan = planChannel(recording.sampleRateHz, found.peakHz, CHANNEL_RATE_HZ, isIq ? null : Math.min(0.8 * found.peakHz, 0.36 * recording.sampleRateHz))
   const pass = await channelPass(recording, count, plan, correction, progress)
   progress.tell(0.82, 'measuring')
   const spectrum = pass.spectrum ?? first.spectrum
-  const noisePower = found.floor / spectrum.binHz * Math.min(pass.channel.rateHz, plan.taps ? 2 * plan.passHz * 1.39 : pass.channel.rateHz)
-  const offNominal = nearHz !== null && Math.abs(found.peakHz - nearHz) > 7000 ? [note('off-nominal', `The strongest signal lies ${Math.round(found.peakHz - nearHz)} Hz from the nominal frequency: that one is measured.`)] : []
-  const at: Place = { recording, options, spectrum, found, channelHz: found.peakHz, nominalInChannelHz: nearHz === null ? null : nearHz - found.peakHz }
-  const part = byMode(at, { channel: pass.channel, passHz: plan.passHz, noisePower, toneHz: options.toneHz }, health.overload)
+  const noiseBandHz = Math.min(pass.channel.rateHz, plan.taps ? 2 * plan.passHz * 1.39 : pass.channel.rateHz)
+  const whole = { series: pass.channel, passHz: plan.passHz, noiseBandHz }
+  if (found.likeNoise && isNoise(whole)) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
+  const offNominal = nearHz !== null && Math.abs(found.peakHz - nearHz) > OFF_NOMINAL_HZ ? [note('off-nominal', `The strongest signal lies ${Math.round(found.peakHz - nearHz)} Hz from the nominal frequency: that one is measured.`)] : []
+  const middleHz = centroid(spectrum, nearHz !== null && offNominal.length === 0 ? nearHz : found.peakHz, found.floor)
+  const beside = isIq && !isOneOfConstantSize(whole, found.floor / spectrum.binHz * noiseBandHz) ? besideOf(spectrum, options.as === 'am' ? found.peakHz : middleHz, found.floor, options.as === 'ssb', options.spacingHz) : []
+  const channel = filteredTo(whole, middleHz - found.peakHz, options.channelWidthHz, beside)
+  const at: Place = { recording, options, spectrum, found, channelHz: found.peakHz, nominalInChannelHz: nearHz === null ? null : nearHz - found.peakHz, beside }
+  const noisePower = found.floor / spectrum.binHz * channel.noiseBandHz
+  const part = byMode(at, { channel: channel.series, passHz: channel.passHz, noisePower, noiseBandHz: channel.noiseBandHz, edgeRatio: channel.edgeRatio, centreHz: isIq ? -found.peakHz : null, toneHz: options.toneHz }, health.overload)
   progress.tell(1, 'done')
   return {
-    measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, uncertainty: { ...part.measurement.uncertainty, health: healthUncertainty(health, count) }, notes: [...early, ...notes, ...offNominal, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
+    measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, uncertainty: { ...part.measurement.uncertainty, health: healthUncertainty(health, count) }, notes: [...early, ...notes, ...offNominal, ...channel.notes, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
     pictures: part.pictures,
   }
+}
+
+/** Whether what stands at 0 Hz has its like on the other side of the signal: then it is a sideband and no offset of the receiver. */
+function isMirrored(s: PowerSpectrum, middleHz: number): boolean {
+  const at = (hz: number) => bandPower(s, hz - 3 * s.rbwHz, hz + 3 * s.rbwHz)
+  return at(2 * middleHz) > 0.5 * at(0)
 }
 
 function nothing(recording: Recording, count: number, health: Health, notes: readonly Note[]): MeasuredRecording {
   return { measurement: { ...identity(recording, count), mode: null, signalPresent: false, uncertainty: {}, health, notes, carrier: null, am: null, fm: null, ssb: null, audio: null, spectrum: null }, pictures: NO_PICTURES }
 }
 
-interface Place { readonly recording: Recording, readonly options: MeasureOptions, readonly spectrum: PowerSpectrum, readonly found: Located, readonly channelHz: number, readonly nominalInChannelHz: number | null }
+interface Place { readonly recording: Recording, readonly options: MeasureOptions, readonly spectrum: PowerSpectrum, readonly found: Located, readonly channelHz: number, readonly nominalInChannelHz: number | null, readonly beside: readonly Beside[] }
 interface Part { readonly measurement: Pick<Measurement, 'mode' | 'carrier' | 'uncertainty' | 'spectrum'> & Partial<Pick<Measurement, 'am' | 'fm' | 'ssb'>>, readonly notes: readonly Note[], readonly pictures: SignalPictures, readonly toneHz: number | null }
 
 function byMode(at: Place, input: ModeInput, overload: boolean): Part {

@@ -23,6 +23,12 @@ export interface ModeInput {
   readonly channel: Series
   readonly passHz: number
   readonly noisePower: number
+  /** band that this noise fills [Hz] */
+  readonly noiseBandHz: number
+  /** amplitude at the edge of a narrowed channel, against the whole: what was cut there or leaked in; 0 = not narrowed */
+  readonly edgeRatio: number
+  /** middle of the recording, in the channel [Hz]; null where there is none */
+  readonly centreHz: number | null
   readonly toneHz: number | null
 }
 
@@ -55,7 +61,7 @@ export function exactPeak({ re, im, rateHz }: Series, startHz: number): number {
 export interface ModeResult<T> { readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
 
 /** AM: carrier by its phase, then the envelope with the carrier held still. */
-export function measureAm({ channel, passHz, noisePower, toneHz }: ModeInput): ModeResult<AmResult> {
+export function measureAm({ channel, passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz }: ModeInput): ModeResult<AmResult> {
   const keyedFirst = keyedPart(channel, noisePower)
   const fine = exactPeak(keyedFirst.series, 0)
   const keyed = shifted(keyedFirst.series, fine)
@@ -66,17 +72,17 @@ export function measureAm({ channel, passHz, noisePower, toneHz }: ModeInput): M
   const hum = humTrack(slow, noisePower)
   const still = hum ? stilled(slow, hum) : slow
   const track = coarse ? { ...left, phaseRad: left.phaseRad.map((p, b) => p + phaseAt(coarse, left.timeS[b]!)) } : left
-  const byPhase = carrierByPhase(track)
+  const byPhase = carrierByPhase(track, still.re.length / still.rateHz)
   const stretches = stretchesOf(still, noisePower)
   const modulated = longest(stretches, 'modulated', still.rateHz, still.re.length)
   const bareStretch = modulated ? longest(stretches, 'steady', still.rateHz, still.re.length) : null
   const stretch = modulated ? part(still, modulated.from, modulated.to) : still
   const audioHz = Math.min(AM_AUDIO_HZ, passHz)
-  const made = explainAudio(envelopeOf(stretch), stretch.rateHz, toneHz, audioHz, NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / stretch.rateHz) / 2)
+  const made = explainAudio(envelopeOf(stretch), stretch.rateHz, toneHz, audioHz, NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / noiseBandHz) / 2)
   // A voice pauses and goes on: its peaks are those of all of it.
   const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({
-    modulated: used, noisePower, passHz, ...made,
+    modulated: used, noisePower, noiseBandHz, edgeRatio, passHz, centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz, ...made,
     bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (keyedFirst.from + bareStretch.from) / still.rateHz },
   })
   const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]
@@ -87,22 +93,23 @@ type DriftFigures = NonNullable<CarrierInChannel['drift']>
 const shiftDrift = (d: DriftFigures, hz: number): DriftFigures => ({ ...d, startHz: d.startHz + hz, endHz: d.endHz + hz, finalHz: d.finalHz === null ? null : d.finalHz + hz })
 
 /** FM: the frequency of every sample, in a channel about its own mean. */
-export function measureFm({ channel, noisePower, toneHz }: ModeInput, nominalHz: number | null): ModeResult<FmResult> & { readonly hz: Float64Array } {
+export function measureFm({ channel, noisePower, noiseBandHz, edgeRatio, toneHz }: ModeInput, nominalHz: number | null): ModeResult<FmResult> & { readonly hz: Float64Array } {
   const first = keyedPart(channel, noisePower).series
   const rough = meanFrequency(instantaneousHz(first))
   const series = narrowed(shifted(first, rough), 3 * FM_PASS_HZ, FM_PASS_HZ)
-  const noise = noisePower * Math.min(1, 2.3 * FM_PASS_HZ / channel.rateHz)
+  const band = Math.min(noiseBandHz, 2.3 * FM_PASS_HZ)
+  const noise = noisePower * band / noiseBandHz
   const better = meanFrequency(instantaneousHz(series))
   const centred = shifted(series, better)
   const stretches = stretchesOf(centred, noise)
   const modulated = longest(stretches, 'modulated', centred.rateHz, centred.re.length)
   const stretch = modulated ? part(centred, modulated.from, modulated.to) : centred
-  const made = explainAudio(instantaneousHz(stretch), stretch.rateHz, toneHz, FM_AUDIO_HZ, NOISE_SURELY * noiseOfDiscriminator(stretch, noise) ** 2)
+  const made = explainAudio(instantaneousHz(stretch), stretch.rateHz, toneHz, FM_AUDIO_HZ, NOISE_SURELY * noiseOfDiscriminator(stretch, noise / band) ** 2)
   const used = made.tonesHz.length > 0 ? stretch : centred
   const hz = instantaneousHz(used)
   const shift = rough + better
   const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz)
   const meanHz = meanFrequency(hz)
-  const result = fmFigures({ series: used, hz, ...made, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise })
+  const result = fmFigures({ series: used, hz, ...made, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise, noiseBandHz: band, edgeRatio })
   return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(meanPower(used) - noise, 1e-30), notes: [], hz }
 }

@@ -20,14 +20,14 @@ export function healthUncertainty(h: Health, count: number): UncertaintyOf<Healt
   return { clippedRatio: part, dcOffset: part, iqGainDb: of(h.iqGainDb, 8.7 * part), iqPhaseDeg: of(h.iqPhaseDeg, 57.3 * part), imageDbc: of(h.imageDbc, Math.min(20, 8.7 * part / Math.max(10 ** ((h.imageDbc ?? 0) / 20), 1e-6))) }
 }
 
-/** Health as it is shown, and what is put right before measuring. */
-export function recordingHealth(raw: RawHealth, found: Located, occupiedHz: number, isIq: boolean): { health: Health, correction: Correction, notes: Note[] } {
+/** Health as it is shown, and what is put right before measuring. @param offsetIsOwn a sideband of the signal itself stands at the centre */
+export function recordingHealth(raw: RawHealth, found: Located, occupiedHz: number, isIq: boolean, offsetIsOwn: boolean): { health: Health, correction: Correction, notes: Note[] } {
   const dcOffset = Math.hypot(raw.dcI, raw.dcQ)
   const apart = isIq && Math.abs(found.peakHz) > 0.75 * occupiedHz + APART_HZ
   const imbalance = apart ? imbalanceOf(raw) : null
   const imageDbc = imbalance ? Math.max(ratioToDb(imbalance.imageRatio), -90) : null
   const corrects = imageDbc !== null && imageDbc > LEAST_IMAGE_DBC && !raw.overload
-  const removes = Math.abs(found.peakHz) > OFFSET_APART_HZ && dcOffset ** 2 > OFFSET_SEEN * found.peakPower
+  const removes = !offsetIsOwn && Math.abs(found.peakHz) > OFFSET_APART_HZ && dcOffset ** 2 > OFFSET_SEEN * found.peakPower
   const health: Health = { clippedRatio: raw.clippedRatio, overload: raw.overload, dcOffset, iqGainDb: imbalance ? 20 * Math.log10(imbalance.gain) : null, iqPhaseDeg: imbalance ? imbalance.phaseRad * 180 / Math.PI : null, imageDbc }
   const correction: Correction = { ...NO_CORRECTION, ...(removes ? { dcI: raw.dcI, dcQ: raw.dcQ } : {}), ...(corrects ? { gain: imbalance!.gain, phaseRad: imbalance!.phaseRad } : {}) }
   return { health, correction, notes: [

@@ -85,11 +85,15 @@ export interface SsbFigures {
   readonly carrierDbBelowTone: number | null
   readonly carrierDbBelowPep: number | null
   readonly oppositeSidebandDb: number | null
+  readonly pepDbfs: number | null
+  readonly meanPowerDbfs: number | null
+  /** figures that are a bound: what was looked for is not seen, and lies this far below at least */
+  readonly bounds: readonly (keyof SsbFigures)[]
 }
 
 export interface AudioFigures { readonly fundamentalHz: number | null, readonly levelDbfs: number, readonly sinadDb: number | null, readonly sinadVoiceDb: number | null, readonly thd: number | null, readonly snrDb: number | null, readonly harmonicsDbc: readonly number[] }
 
-export interface AdjacentFigure { readonly offsetHz: number, readonly bandwidthHz: number, readonly dbc: number }
+export interface AdjacentFigure { readonly offsetHz: number, readonly bandwidthHz: number, readonly dbc: number, /** what was read there is not the set's alone: noise of the receiver, or a stranger */ readonly bound: 'at-most' | null }
 export interface MaskFigure { readonly ruleSet: string, readonly pass: boolean | null, readonly worstOffsetHz: number | null, readonly worstMarginDb: number | null }
 export interface HarmonicFigure { readonly order: number, readonly dbc: number }
 export interface SpectrumFigures { /** lines at multiples of the carrier, where samples of the radio frequency itself hold them */ readonly harmonics: readonly HarmonicFigure[], readonly occupiedBandwidthHz: number | null, readonly window: string, readonly rbwHz: number, readonly adjacent: readonly AdjacentFigure[], readonly mask: MaskFigure | null }

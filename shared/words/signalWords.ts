@@ -24,6 +24,7 @@ export function findingWords(f: SignalFinding): string {
     case 'undecided': return `${QUANTITIES[f.reading.quantity].label} cannot be told: ${valueWords(f.reading)} lies within its uncertainty of the limit (${f.reading.limit!.rule.words}).`
     case 'neighbours': return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power lands in the neighbouring channels.`
     case 'adjacent-power': return `${groupDigits(f.watts * 1e6, 0)} \u00b5W in the next channel (${f.words}).`
+    case 'adjacent-untold': return `Whether the next channel holds at most ${groupDigits(f.mostW * 1e6, 0)} \u00b5W cannot be told: at most ${groupDigits(f.watts * 1e6, 0)} \u00b5W are read there, and noise of the receiver or somebody else is in it (${f.words}).`
     case 'mask': return `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} dB, ${(Math.abs(f.offsetHz) / 1000).toFixed(1)} kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
     case 'clean': return 'Clean: nothing that was measured breaks a rule.'
   }

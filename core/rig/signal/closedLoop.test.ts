@@ -31,7 +31,7 @@ describe('AM', () => {
     const mean = truth.emission.kind === 'am' ? truth.values.depthNegativeRatio! : 0
     expect(Math.abs(m.am!.depthNegative - mean)).toBeLessThan(0.005)
     if (!fault) expect(Math.abs(m.am!.depthPositive - truth.values.depthPositiveRatio!)).toBeLessThan(0.005)
-    if (fault) expect(Math.abs(worstNeighbour(m)! - truth.values.adjacentDbc!)).toBeLessThan(0.5)
+    if (fault) expect(Math.abs(worstNeighbour(m)!.dbc - truth.values.adjacentDbc!)).toBeLessThan(0.5)
   })
 })
 

@@ -25,6 +25,10 @@ export interface AmInput {
   readonly bare: { readonly series: Series, readonly startS: number } | null
   /** noise power per sample */
   readonly noisePower: number
+  /** band that this noise fills [Hz] */
+  readonly noiseBandHz: number
+  /** amplitude at the edge of a narrowed channel, against the whole */
+  readonly edgeRatio: number
   /** the tone that explains the modulation; null on anything else */
   readonly toneHz: number | null
   /** the tone, or the two that make up the modulation */
@@ -33,6 +37,8 @@ export interface AmInput {
   readonly hum: number
   /** flat half-width of the channel [Hz] */
   readonly passHz: number
+  /** middle of the recording, in the channel [Hz]: where an offset of the receiver stands */
+  readonly centreHz: number | null
 }
 
 export interface AmResult extends Measured<AmFigures> { readonly meanEnvelope: number, /** one cycle for a picture; null on voice */ readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null }
@@ -61,6 +67,7 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const whole = complexCycle(modulated.re, modulated.im, modulated.rateHz, toneHz, passHz)
   const lineNoise = Math.sqrt(noisePower * whole.noiseGain / whole.lines.length)
   const cycle = withoutNoiseLines(whole, true, () => lineNoise)
+  const spur = spurAtCentre(cycle, input)
   const { re, im } = drawComplex(cycle)
   const carrierPhase = phaseOf(cycle)
   const inPhase = re.map((x, n) => x * Math.cos(carrierPhase) + im[n]! * Math.sin(carrierPhase))
@@ -87,7 +94,21 @@ function withTone(input: AmInput, toneHz: number): AmResult {
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(envelopeSeries(modulated, flips, carrierPhase), modulated.rateHz, toneHz, 20, Math.min(AM_AUDIO_HZ, passHz)),
     unmodulated: bareFigures(input, crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
   }
-  return { values, uncertainty: uncertaintyOf(values, noise / mean, input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+  return { values, uncertainty: uncertaintyOf(values, Math.hypot(noise / mean, input.edgeRatio, spur / mean), input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+}
+
+/** A side line is not its own from this share of its mirror on; and from this many times its noise. */
+const UNLIKE = 0.02
+const SEEN_ABOVE = 5
+
+/** Amplitude of what an offset of the receiver puts on a multiple of the tone: sidebands of AM are alike, a spur stands on one side. */
+function spurAtCentre({ lines, harmonics, toneHz, samples }: Cycle, { centreHz, noisePower, modulated }: AmInput): number {
+  if (centreHz === null) return 0
+  const order = Math.round(centreHz / toneHz)
+  if (order === 0 || Math.abs(order) > harmonics || Math.abs(centreHz - order * toneHz) > 4 * modulated.rateHz / samples) return 0
+  const excess = Math.abs(lineAmplitude(lines[harmonics + order]!) - lineAmplitude(lines[harmonics - order]!))
+  const noise = Math.sqrt(noisePower * 1.5 / samples)
+  return excess > Math.max(SEEN_ABOVE * noise, UNLIKE * lineAmplitude(lines[harmonics - order]!)) ? excess : 0
 }
 
 const phaseOf = ({ lines, harmonics }: Cycle) => Math.atan2(lines[harmonics]!.im, lines[harmonics]!.re)

@@ -15,14 +15,15 @@ export function amWaveform(input: AmInput): AmResult {
   const { modulated, noisePower, passHz } = input
   const audioHz = Math.min(AM_AUDIO_HZ, passHz)
   const series = narrowed(modulated, 4 * audioHz, audioHz)
-  const noiseLeft = noisePower * Math.min(1, 2.3 * audioHz / modulated.rateHz)
+  const noiseLeft = noisePower * Math.min(1, 2.3 * audioHz / input.noiseBandHz)
   const sigma = Math.sqrt(noiseLeft / 2)
   const envelope = envelopeOf(series)
   const average = envelope.reduce((a, b) => a + b, 0) / Math.max(1, envelope.length)
   const mean = Math.sqrt(Math.max(average ** 2 - noiseLeft / 2, 1e-30))
   const of = { waveform: envelope, rateHz: series.rateHz, audioHz, noise: sigma }
   const [up, down] = [upperPeaks(of), lowerPeaks(of)]
-  const pinched = pinchedTime(envelope, mean, sigma)
+  // Corners of a pinched-off carrier are sharp: they are looked at in all that the channel holds.
+  const pinched = pinchedTime(envelopeOf(modulated), mean, Math.sqrt(noisePower / 2))
   const trough = pinched.share > 0 ? 0 : Math.max(0, down.extreme.value)
   const power = Math.max(meanPower(series) - noiseLeft, 1e-30)
   const crest = up.extreme.value
@@ -37,7 +38,7 @@ export function amWaveform(input: AmInput): AmResult {
     unmodulated: bare && { depthPositive: crest / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS },
     depthSynchronous: null,
   }
-  return { values, uncertainty: uncertaintyOf(values, up, down, mean, sigma, pinched.uncertainty), notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
+  return { values, uncertainty: uncertaintyOf(values, up, down, mean, sigma, pinched.uncertainty, input.edgeRatio), notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
 }
 
 function peakDepths(up: Peaks, down: Peaks, mean: number, pinched: boolean): NonNullable<AmFigures['peaks']> {
@@ -62,8 +63,8 @@ function pinchedTime(envelope: Float64Array, mean: number, sigma: number): { sha
   return level > 0.3 * mean || share < 2 * uncertainty ? { share: 0, uncertainty } : { share, uncertainty }
 }
 
-function uncertaintyOf(v: AmFigures, up: Peaks, down: Peaks, mean: number, sigma: number, pinchedU: number): AmResult['uncertainty'] {
-  const of = (u: number) => Math.hypot(u / mean, FLOOR)
+function uncertaintyOf(v: AmFigures, up: Peaks, down: Peaks, mean: number, sigma: number, pinchedU: number, edgeRatio: number): AmResult['uncertainty'] {
+  const of = (u: number) => Math.hypot(u / mean, FLOOR, edgeRatio)
   const [crest, trough] = [of(up.extreme.uncertainty), of(down.extreme.uncertainty)]
   const db = 20 / Math.LN10
   return {

@@ -17,12 +17,12 @@ const LEAST_SNR_DB = 3
  * One tone of sound: fundamental, distortion, noise (TIA-603 usage, from memory). SINAD over the whole band is from 20 Hz to half the
  * sample rate; THD is of the fundamental (THD-F), harmonics two to ten.
  */
-export function audioFigures(x: Float64Array, rateHz: number): Measured<AudioFigures> & { signalPresent: boolean } {
+export function audioFigures(x: Float64Array, rateHz: number, saidHz: number | null = null): Measured<AudioFigures> & { signalPresent: boolean } {
   const mean = x.reduce((a, b) => a + b, 0) / x.length
   const ac = x.map(v => v - mean)
   const power = ac.reduce((a, b) => a + b * b, 0) / x.length
   const levelDbfs = ratioToDb(2 * power)
-  const tone = levelDbfs > SILENCE_DBFS ? strongestTone(ac, rateHz, LOWEST_HZ, rateHz / 2) : null
+  const tone = levelDbfs > SILENCE_DBFS ? toneOf(ac, rateHz, saidHz) : null
   if (!tone || !standsOut(ac, rateHz, tone.hz)) return { values: empty(levelDbfs), uncertainty: {}, notes: [note('no-signal', levelDbfs > SILENCE_DBFS ? 'No tone stands out of the noise: nothing is read.' : 'Silence: nothing is read.')], signalPresent: false }
   const window = hann(ac.length)
   const at = (hz: number) => lineAmplitude(lineAt(ac, null, window.values, window.sum, hz / rateHz))
@@ -42,6 +42,12 @@ export function audioFigures(x: Float64Array, rateHz: number): Measured<AudioFig
     harmonicsDbc: harmonics.map(a => 8.7 * Math.min(1, Math.sqrt(1.5 * noise / x.length) / Math.max(a, 1e-12))), thd: Math.sqrt(1.5 * noise / x.length / tonePower), snrDb: Math.max(0.05, 8.7 / Math.sqrt(x.length)),
   }
   return { values, uncertainty, notes: [note('audio-band', `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`)], signalPresent: true }
+}
+
+/** The tone that was said where it stands out of the noise, however strong hum may be; else the strongest. */
+function toneOf(x: Float64Array, rateHz: number, saidHz: number | null) {
+  const said = saidHz === null ? null : strongestTone(x, rateHz, saidHz * 0.97, saidHz * 1.03)
+  return said && standsOut(x, rateHz, said.hz) ? said : strongestTone(x, rateHz, LOWEST_HZ, rateHz / 2)
 }
 
 function empty(levelDbfs: number): AudioFigures {

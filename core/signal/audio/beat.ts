@@ -27,8 +27,9 @@ export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   if (size < 1024) return null
   const averager = new SpectrumAverager(size, size)
   averager.add(x.subarray(0, size), [])
-  const { power, fromHz, binHz } = averager.result(rateHz)
-  const floor = noiseFloor({ power, fromHz, binHz, segments: 1, window: '', rbwHz: binHz })
+  const averaged = averager.result(rateHz)
+  const { power, fromHz, binHz } = averaged
+  const floor = noiseFloor(averaged)
   const peaks: number[] = []
   for (let k = Math.ceil((LEAST_HZ - fromHz) / binHz); k < power.length - 1; k++) {
     if (power[k]! > power[k - 1]! && power[k]! >= power[k + 1]! && power[k]! > 30 * floor) peaks.push(k)

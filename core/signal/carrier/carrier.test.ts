@@ -17,26 +17,26 @@ const seriesOf = ({ i, q, rateHz }: Made): Series => ({ re: Float32Array.from(i)
 
 describe('drift', () => {
   it.each([0.6, 1.5, 4, 9])('with a time constant of %d s of ten recorded is found with where it settles', (tau) => {
-    const drift = fitDrift(times, noisy(t => -56 - 84 * Math.exp(-t / tau), 0.2))!
+    const drift = fitDrift(times, noisy(t => -56 - 84 * Math.exp(-t / tau), 0.2), times.at(-1)!)!
     expect(Math.abs(drift.tauS! / tau - 1)).toBeLessThan(0.1)
     expect(Math.abs(drift.finalHz! + 56)).toBeLessThan(5 * drift.uncertainty.finalHz!)
     expect(drift.startHz).toBeCloseTo(-140, 0)
   })
   it('in a straight line is told, but not where it would end', () => {
-    const drift = fitDrift(times, noisy(t => 3 * t, 0.1))!
+    const drift = fitDrift(times, noisy(t => 3 * t, 0.1), times.at(-1)!)!
     expect([drift.finalHz, drift.tauS]).toEqual([null, null])
     expect(drift.endHz - drift.startHz).toBeCloseTo(3 * times.at(-1)!, 0)
   })
   it('that is nothing but noise is none', () => {
     for (let seed = 1; seed < 20; seed++) {
-      const drift = fitDrift(times, noisy(() => 7, 1, seed))!
+      const drift = fitDrift(times, noisy(() => 7, 1, seed), times.at(-1)!)!
       expect([drift.startHz === drift.endHz, drift.tauS]).toEqual([true, null])
     }
   })
   it('of a sudden jump is no exponential (C21, the guard)', () => {
-    expect(fitDrift(times, noisy(t => t < 5 ? 0 : 30, 0.1))!.tauS).toBeNull()
+    expect(fitDrift(times, noisy(t => t < 5 ? 0 : 30, 0.1), times.at(-1)!)!.tauS).toBeNull()
   })
-  it('of too few points is not judged', () => expect(fitDrift(times.subarray(0, 5), times.subarray(0, 5))).toBeNull())
+  it('of too few points is not judged', () => expect(fitDrift(times.subarray(0, 5), times.subarray(0, 5), 1)).toBeNull())
 })
 
 describe('a carrier that wanders 100 Hz', () => {

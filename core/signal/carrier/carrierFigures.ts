@@ -13,13 +13,13 @@ const MOST_POINTS = 400
 export interface CarrierInChannel { readonly hz: number, readonly uncertaintyHz: number, readonly drift: Drift | null }
 
 /** AM or a bare carrier: a straight line through the phase of its carrier, window by window. */
-export function carrierByPhase(track: PhaseTrack): CarrierInChannel {
+export function carrierByPhase(track: PhaseTrack, endS: number): CarrierInChannel {
   const fit = lineFit(track.timeS, track.phaseRad)
   const hz = Float64Array.from({ length: Math.max(0, track.timeS.length - 1) }, (_, b) => (track.phaseRad[b + 1]! - track.phaseRad[b]!) / (2 * Math.PI * track.hopS))
   const times = Float64Array.from(hz, (_, b) => (track.timeS[b]! + track.timeS[b + 1]!) / 2)
   const few = thinned(times, hz)
   // Windows that overlap by half share a third of their noise.
-  return { hz: fit.slope / (2 * Math.PI), uncertaintyHz: Math.max(1e-6, 1.3 * fit.slopeUncertainty / (2 * Math.PI)), drift: fitDrift(few.times, few.hz) }
+  return { hz: fit.slope / (2 * Math.PI), uncertaintyHz: Math.max(1e-6, 1.3 * fit.slopeUncertainty / (2 * Math.PI)), drift: fitDrift(few.times, few.hz, endS) }
 }
 
 /** FM: the mean of the frequency, and its movement once the modulation has been averaged out of it. */
@@ -36,7 +36,7 @@ export function carrierByFrequency(hz: Float64Array, rateHz: number): CarrierInC
   const times = Float64Array.from({ length: count }, (_, b) => (b * hop + length / 2) / rateHz)
   const few = thinned(times, means)
   const scatter = lineFit(times, means).scatter
-  return { hz: meanFrequency(hz), uncertaintyHz: Math.max(1e-3, 1.3 * scatter / Math.sqrt(count)), drift: fitDrift(few.times, few.hz) }
+  return { hz: meanFrequency(hz), uncertaintyHz: Math.max(1e-3, 1.3 * scatter / Math.sqrt(count)), drift: fitDrift(few.times, few.hz, hz.length / rateHz) }
 }
 
 /** Means of neighbours, so that a long recording is fitted as quickly as a short one. */

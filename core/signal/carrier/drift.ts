@@ -16,12 +16,12 @@ const SIGNIFICANT = 3
 /**
  * Fits f(t) = final + A exp(-t/tau), for each tau of a grid by least squares, then closer around the best one (C21, common
  * practice; a free fit runs away from a poor start).
- * @param timeS times [s] @param hz frequencies at them, noisy
+ * @param timeS times [s] @param hz frequencies at them, noisy @param endS end of what was recorded: it begins at 0 [s]
  */
-export function fitDrift(timeS: Float64Array, hz: Float64Array): Drift | null {
+export function fitDrift(timeS: Float64Array, hz: Float64Array, endS: number): Drift | null {
   if (timeS.length < 8) return null
   const span = timeS.at(-1)! - timeS[0]!
-  const line = straight(timeS, hz)
+  const line = straight(timeS, hz, endS)
   const moved = Math.abs(line.endHz - line.startHz) > SIGNIFICANT * line.scatter * Math.sqrt(12 / timeS.length)
   // The ends of a fitted line are twice as uncertain as its middle.
   const ofEnds = (scatter: number) => 2 * scatter / Math.sqrt(timeS.length)
@@ -32,15 +32,17 @@ export function fitDrift(timeS: Float64Array, hz: Float64Array): Drift | null {
   if (!curved || best.tau > 0.9 * LONGEST * span || best.tau < 1.1 * SHORTEST * span) return linear
   const at = (t: number) => best.final + best.size * Math.exp(-t / best.tau)
   const u = ofEnds(Math.sqrt(best.residual / timeS.length))
+  // Before the first window the curve is continued: by as much as its steepness is uncertain.
+  const startSlack = Math.abs(best.size) * (Math.exp(timeS[0]! / best.tau) - 1) * Math.min(1, u / Math.max(Math.abs(best.size), 1e-12) + 0.02)
   // What lies beyond the recording is surer the longer it ran: as the shrinking rest of the exponential says.
   const rest = Math.max(1e-3, 1 - Math.exp(-span / best.tau))
-  return { startHz: at(timeS[0]!), endHz: at(timeS.at(-1)!), finalHz: best.final, tauS: best.tau, uncertainty: { startHz: u, endHz: u, finalHz: u / rest ** 2, tauS: best.tau * u / Math.max(Math.abs(best.size) * rest ** 2, 1e-12) } }
+  return { startHz: at(0), endHz: at(endS), finalHz: best.final, tauS: best.tau, uncertainty: { startHz: u + startSlack, endHz: u, finalHz: u / rest ** 2, tauS: best.tau * u / Math.max(Math.abs(best.size) * rest ** 2, 1e-12) } }
 }
 
-function straight(t: Float64Array, y: Float64Array) {
+function straight(t: Float64Array, y: Float64Array, endS: number) {
   const { slope, at0, scatter } = lineFit(t, y)
   const at = (x: number) => at0 + slope * x
-  return { mean: at((t[0]! + t.at(-1)!) / 2), startHz: at(t[0]!), endHz: at(t.at(-1)!), scatter }
+  return { mean: at((t[0]! + t.at(-1)!) / 2), startHz: at(0), endHz: at(endS), scatter }
 }
 
 interface Settling { readonly tau: number, readonly final: number, readonly size: number, readonly residual: number }

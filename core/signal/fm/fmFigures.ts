@@ -17,6 +17,8 @@ export const RESIDUAL_HZ = [50, 3000] as const
 const HUM_SEEN = 0.003
 /** Ripple and rounding [ratio of the deviation]. */
 const FLOOR = 5e-4
+/** What stands at the edge of a narrowed channel moves a peak by this share of its own deviation, as a standard uncertainty. */
+export const EDGE_SHARE = 0.6
 const LINE_WINDOW_S = 0.05
 
 /** Frequency of every sample against the middle of the channel [Hz], by the turn from one sample to the next. */
@@ -52,6 +54,10 @@ export interface FmInput {
   readonly isNominal: boolean
   readonly meanHz: number
   readonly noisePower: number
+  /** band that this noise fills [Hz] */
+  readonly noiseBandHz: number
+  /** amplitude at the edge of a narrowed channel, against the whole */
+  readonly edgeRatio: number
 }
 
 export interface FmResult extends Measured<FmFigures> { /** one cycle of the deviation for a picture */ readonly cycle: Float64Array | null }
@@ -74,7 +80,7 @@ export function fmFigures(input: FmInput): FmResult {
   }
 }
 
-function withTone({ series, hz, meanHz, referenceHz }: FmInput, toneHz: number, carrierLineDbc: number | null, notes: Measured<FmFigures>['notes']): FmResult {
+function withTone({ series, hz, meanHz, referenceHz, edgeRatio }: FmInput, toneHz: number, carrierLineDbc: number | null, notes: Measured<FmFigures>['notes']): FmResult {
   const { residual } = withoutTone(hz, series.rateHz, toneHz)
   const harmonics = Array.from({ length: Math.max(0, Math.floor(FM_AUDIO_HZ / toneHz) - 1) }, (_, k) => (k + 2) * toneHz)
   const bare = withoutLines(residual, series.rateHz, harmonics).left
@@ -90,7 +96,7 @@ function withTone({ series, hz, meanHz, referenceHz }: FmInput, toneHz: number, 
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(hz, series.rateHz, toneHz, RESIDUAL_HZ[0], FM_AUDIO_HZ),
   }
   const noiseHz = Math.sqrt(powerIn(bare, series.rateHz, RESIDUAL_HZ[0], FM_AUDIO_HZ) * Math.min(1, raw.noiseGain * series.rateHz / 2 / FM_AUDIO_HZ))
-  return { values, uncertainty: uncertaintyOf(values, noiseHz, hz.length / series.rateHz), notes, cycle: cycle.map(y => y - mean + meanHz) }
+  return { values, uncertainty: uncertaintyOf(values, Math.hypot(noiseHz, edgeRatio * EDGE_SHARE * FM_AUDIO_HZ), hz.length / series.rateHz), notes, cycle: cycle.map(y => y - mean + meanHz) }
 }
 
 /** Noise of a frequency series by its spectrum, the quieter of the neighbours of each place: lines stand on it. */

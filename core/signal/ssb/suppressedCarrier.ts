@@ -1,5 +1,5 @@
 import { note, type Note } from '../result'
-import { CLOSE_HZ, type Found, type LineMeter, type Meter } from './lineMeter'
+import { CLOSE_HZ, frequencyUncertainty, type Found, type LineMeter, type Meter } from './lineMeter'
 import type { SsbInput } from './ssbFigures'
 
 /** The usual pair of tones [Hz] (common practice). */
@@ -9,34 +9,50 @@ const LEAK_WITHIN_HZ = 200
 /** A line this much above the noise of its window is one. */
 const SEEN = 8
 
+/** A carrier that nothing shows lies within this of where it is assumed [Hz]. */
+export const ASSUMED_WITHIN_HZ = LEAK_WITHIN_HZ
+/** Tones that were called 700 and 1900 Hz are so within this [Hz]. */
+const TONES_WITHIN_HZ = 25
+
+/** The place of a suppressed carrier: seen as a line of its own, or assumed within some distance. */
+export interface PlacedCarrier { readonly hz: number | null, readonly isSeen: boolean, readonly withinHz: number, /** standard uncertainty, of an assumption by its even spread */ readonly uncertaintyHz: number | null, readonly notes: readonly Note[] }
+
 /** Where the suppressed carrier is: near where it should be if that is known, else where the tones or a leak say. */
-export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: readonly Found[]): { hz: number | null, notes: Note[] } {
+export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: readonly Found[]): PlacedCarrier {
   const expected = input.nominalHz ?? byTones(input, lines.at, lines.noise, tones)
-  if (expected === null) return { hz: null, notes: [note('carrier-not-found', 'Nothing tells where the suppressed carrier is: give the nominal frequency. Sideband and suppression are left open.')] }
+  if (expected === null) return { hz: null, isSeen: false, withinHz: 0, uncertaintyHz: null, notes: [note('carrier-not-found', 'Nothing tells where the suppressed carrier is: give the nominal frequency. Sideband and suppression are left open.')] }
   const leak = leakNear(expected, lines, tones)
-  if (leak !== null) return { hz: leak, notes: [] }
-  const assumed = input.nominalHz === null
-  return { hz: expected, notes: assumed ? [note('carrier-assumed', 'The suppressed carrier is taken from the tones 700 and 1900 Hz, or from the centre of the recording: no line of it is seen.')] : [] }
+  if (leak !== null) return { hz: leak.hz, isSeen: true, withinHz: 0, uncertaintyHz: frequencyUncertainty(lines.noise / leak.level, lines.seconds), notes: [] }
+  const withinHz = input.nominalHz === null && usual(tones) ? TONES_WITHIN_HZ : ASSUMED_WITHIN_HZ
+  const words = input.nominalHz === null ? 'the tones 700 and 1900 Hz, or the centre of the recording' : 'the nominal frequency'
+  return { hz: expected, isSeen: false, withinHz, uncertaintyHz: withinHz / Math.sqrt(3), notes: [note('carrier-assumed', `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line of it is seen. What is left of it and of the other sideband is a bound.`)] }
+}
+
+const usual = (tones: readonly Found[]) => tones.length === 2 && Math.abs(tones[1]!.hz - tones[0]!.hz - (USUAL_TONES_HZ[1] - USUAL_TONES_HZ[0])) < TONES_WITHIN_HZ
+
+/** Whether a place is that of a tone, or of a product of two. */
+export function isProductOf(tones: readonly Found[], hz: number): boolean {
+  if (tones.some(t => Math.abs(hz - t.hz) < CLOSE_HZ)) return true
+  const spacing = tones.length === 2 ? tones[1]!.hz - tones[0]!.hz : null
+  return spacing !== null && Math.abs((hz - tones[0]!.hz) / spacing - Math.round((hz - tones[0]!.hz) / spacing)) * spacing < CLOSE_HZ / 2
 }
 
 /** A line within reach that is none of the products, the strongest. */
-function leakNear(expected: number, { at, noise, strongest }: LineMeter, tones: readonly Found[]): number | null {
-  const spacing = tones.length === 2 ? tones[1]!.hz - tones[0]!.hz : null
-  const isProduct = (hz: number) => tones.some(t => Math.abs(hz - t.hz) < CLOSE_HZ) || (spacing !== null && Math.abs((hz - tones[0]!.hz) / spacing - Math.round((hz - tones[0]!.hz) / spacing)) * spacing < CLOSE_HZ / 2)
-  const start = strongest(expected - LEAK_WITHIN_HZ, expected + LEAK_WITHIN_HZ, hz => !isProduct(hz))
+function leakNear(expected: number, { at, noise, strongest }: LineMeter, tones: readonly Found[]): { hz: number, level: number } | null {
+  const start = strongest(expected - LEAK_WITHIN_HZ, expected + LEAK_WITHIN_HZ, hz => !isProductOf(tones, hz))
   if (start === null) return null
-  let best: { hz: number, level: number } = { hz: start, level: at(start) }
+  let best = { hz: start, level: at(start) }
   if (best.level < SEEN * Math.max(noise, 1e-7)) return null
   let step = 0.5
   for (let round = 0; round < 12; round++, step /= 2) {
     for (const hz of [best.hz - step, best.hz + step]) if (at(hz) > best.level) best = { hz, level: at(hz) }
   }
-  return best.hz
+  return best
 }
 
 function byTones({ toneHz, centreHz }: SsbInput, at: Meter, noise: number, tones: readonly Found[]): number | null {
   const [low, high] = [tones[0]!, tones.at(-1)!]
-  if (tones.length === 2 && Math.abs(high.hz - low.hz - (USUAL_TONES_HZ[1] - USUAL_TONES_HZ[0])) < 25) {
+  if (usual(tones)) {
     const [usb, lsb] = [low.hz - USUAL_TONES_HZ[0], high.hz + USUAL_TONES_HZ[0]]
     const [u, l] = [at(usb), at(lsb)]
     if (Math.max(u, l) > SEEN * Math.max(noise, 1e-7) && Math.max(u, l) > 2 * Math.min(u, l)) return u > l ? usb : lsb

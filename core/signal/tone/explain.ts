@@ -19,11 +19,15 @@ const LOWEST_TONE_HZ = 40
 const MOST_SAMPLES = 131_072
 /** What a tone leaves unexplained, against its amplitude: more than this moves the peaks by more than a point. */
 const UNEXPLAINED = 0.01
+/** Amplitude of a tone against that of an average line of what is left: the largest of many lines of noise reaches five. */
+const STANDS_OUT = 8
 /** Two tones leave their products as well: they are named while this share of the power is theirs. */
 const HELD_BY_TWO = 0.9
 /** Mains and what a rectifier makes of them [Hz] (common practice). */
 const MAINS_HZ = [50, 60] as const
 const MOST_MAINS_ORDER = 6
+/** A harmonic at the very end of the audio is one. */
+const EDGE_HZ = 50
 /** A tone this near to a multiple of the mains is the tone, not hum [Hz]. */
 const APART_HZ = 4
 
@@ -45,17 +49,20 @@ export function explainAudio(x: Float64Array, rateHz: number, saidHz: number | n
     .filter(hz => Math.abs(hz - first * Math.max(1, Math.round(hz / first))) > APART_HZ)
   const quiet = withoutLines(alone.left, rateHz, humHz.filter(hz => hz * audio.length / rateHz > LEAST_CYCLES))
   const left = rest(quiet.left, rateHz, highestHz, noiseAtMost)
+  if (size < STANDS_OUT * left.line) return NOTHING
   if (left.power - left.noise < (UNEXPLAINED * size) ** 2 / 2 + left.doubt) {
-    return { toneHz: first, tonesHz: [first], hum: quiet.amplitudes.reduce((a, b) => a + Math.max(0, b - 4 * left.lineNoise), 0) }
+    return { toneHz: first, tonesHz: [first], hum: quiet.amplitudes.reduce((a, b) => a + Math.max(0, b - 4 * left.line), 0) }
   }
   const second = strongestTone(quiet.left, rateHz, LOWEST_TONE_HZ, highestHz)
-  if (!second) return NOTHING
+  if (!second || isMultiple(second.hz, first) || isMultiple(first, second.hz)) return NOTHING
   const both = rest(withoutLines(withoutLines(quiet.left, rateHz, [second.hz]).left, rateHz, harmonicsOf(second.hz, highestHz).slice(1)).left, rateHz, highestHz, noiseAtMost)
   const holds = whole.power - both.power > HELD_BY_TWO * (whole.power - whole.noise)
   return holds ? { toneHz: null, tonesHz: [first, second.hz].sort((a, b) => a - b), hum: 0 } : NOTHING
 }
 
-const harmonicsOf = (hz: number, highestHz: number) => Array.from({ length: Math.max(1, Math.floor(highestHz / hz)) }, (_, k) => (k + 1) * hz)
+const harmonicsOf = (hz: number, highestHz: number) => Array.from({ length: Math.max(1, Math.floor((highestHz + EDGE_HZ) / hz)) }, (_, k) => (k + 1) * hz)
+
+const isMultiple = (hz: number, of: number) => hz > 1.5 * of && Math.abs(hz / of - Math.round(hz / of)) < 1e-3
 
 /** The line that was said if it is there, else the strongest one. */
 function tonePlace(x: Float64Array, rateHz: number, saidHz: number | null, highestHz: number): number | null {
@@ -70,7 +77,7 @@ const BAND_HZ = 400
 const LOWEST_HZ = 20
 
 /** Power of what is left in the audio, and the part of it that is noise: in every band what most of its bins hold. */
-function rest(x: Float64Array, rateHz: number, highestHz: number, noiseAtMost: number): { power: number, noise: number, doubt: number, lineNoise: number } {
+function rest(x: Float64Array, rateHz: number, highestHz: number, noiseAtMost: number): { power: number, noise: number, doubt: number, line: number } {
   const size = Math.min(powerOfTwoTo(x.length / 2), 16_384)
   const averager = new SpectrumAverager(size, size / 2)
   averager.add(x, [])
@@ -86,7 +93,7 @@ function rest(x: Float64Array, rateHz: number, highestHz: number, noiseAtMost: n
     variance += even ** 2 / bins.length / s.segments
   }
   noise = Math.min(noise, noiseAtMost)
-  return { power, noise, doubt: 4 * Math.sqrt(variance) * Math.min(1, noise / Math.max(power, 1e-30)) + 0.1 * noise, lineNoise: Math.sqrt(2 * noise / highestHz * rateHz / x.length) }
+  return { power, noise, doubt: 4 * Math.sqrt(variance) * Math.min(1, noise / Math.max(power, 1e-30)) + 0.1 * noise, line: Math.sqrt(2 * power / highestHz * rateHz / x.length) }
 }
 
 /** The 40 % quantile of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory). */

@@ -30,8 +30,8 @@ export function lineAt(re: ArrayLike<number>, im: ArrayLike<number> | null, wind
 }
 
 /** Steps from one bin to the next in which a peak is first closed in upon [bins of the window]. */
-const FIRST_STEP_BINS = 0.5
-const ROUNDS = 6
+const FIRST_STEP_BINS = 1
+const ROUNDS = 7
 
 /**
  * The frequency at which a windowed line is largest, closed in upon by parabolas of shrinking width. The lobe of the

@@ -71,7 +71,7 @@ function fmVoice(k: number): Case {
     truths: [
       near('up', r => r.fm?.deviationPositiveHz, largest(centred), SAMPLING * deviation, 60, u('deviationPositiveHz')),
       near('down', r => r.fm?.deviationNegativeHz, -smallest(centred), SAMPLING * deviation, 60, u('deviationNegativeHz')),
-      near('up that 0.1 % passes', r => r.fm?.peaks?.positive999Hz, quantile(centred, 0.999), SAMPLING * deviation, 60, r => r.uncertainty.fm?.peaks?.positive999Hz),
+      near('up that 0.1 % passes', r => r.fm?.peaks?.positive999Hz, quantile(centred, 0.999), SAMPLING * deviation, 100, r => r.uncertainty.fm?.peaks?.positive999Hz),
       near('down that 1 % passes', r => r.fm?.peaks?.negative99Hz, -quantile(centred, 0.01), SAMPLING * deviation, 60, r => r.uncertainty.fm?.peaks?.negative99Hz),
     ],
     neverSays: Math.max(largest(centred), -smallest(centred)) > 2100 ? ['clean'] : [],

@@ -1,0 +1,69 @@
+import { note, type Note } from '../result'
+import { meanPower, shifted, type Series } from '../series'
+import { bandPower, SpectrumAverager } from '../spectrum/powerSpectrum'
+import type { Beside } from './beside'
+import { narrowed } from './channeliser'
+
+/** A channel in memory: flat to passHz on either side, its noise that of so wide a band. */
+export interface Channel { readonly series: Series, readonly passHz: number, readonly noiseBandHz: number }
+
+/** A neighbour and its sidebands begin this far before its middle [Hz]. */
+const NEIGHBOUR_HZ = 5000
+/** No channel is made narrower than this on either side: voice needs it [Hz]. */
+const LEAST_PASS_HZ = 5000
+/** The filter needs this much more than it passes. */
+const SKIRT = 1.15
+const KEPT_RATE_HZ = 48_000
+/** The outermost part of a narrowed channel, by which it is told what was cut and what leaked in [Hz]. */
+const EDGE_HZ = 1000
+
+/**
+ * The channel with nothing but the wanted signal in it: filtered where something is sent beside it, or where a width is asked for.
+ * @param middleHz middle of the wanted signal in the channel @param widthHz asked for; null = as wide as what lies beside allows
+ */
+export function filteredTo(channel: Channel, middleHz: number, widthHz: number | null, beside: readonly Beside[]): Channel & { readonly notes: readonly Note[], /** amplitude at the edge of the filter against the whole */ readonly edgeRatio: number } {
+  const nearest = beside.reduce((m, b) => Math.min(m, Math.abs(b.offsetHz)), Infinity)
+  const passHz = widthHz !== null ? widthHz / 2 : Math.max(LEAST_PASS_HZ, nearest - NEIGHBOUR_HZ)
+  const told = beside.map(b => note('neighbour-beside', `Something else is sent ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ${b.offsetHz > 0 ? 'above' : 'below'}, ${Math.abs(b.db).toFixed(0)} dB ${b.db > 0 ? 'stronger' : 'weaker'}: what lies there is not put to this set.`))
+  if (!(passHz < 0.8 * channel.passHz)) return { ...channel, notes: told, edgeRatio: 0 }
+  const series = shifted(narrowed(shifted(channel.series, middleHz), KEPT_RATE_HZ, passHz), -middleHz)
+  const words = note('narrowed', `Filtered to ${(2 * passHz / 1000).toFixed(1)} kHz: what is sent further out is in no figure of the modulation.`)
+  return { series, passHz, noiseBandHz: 2 * SKIRT * passHz, notes: [...told, words], edgeRatio: edgeOf(series, middleHz, passHz) }
+}
+
+function edgeOf(series: Series, middleHz: number, passHz: number): number {
+  const averager = new SpectrumAverager(1024, 512)
+  averager.add(series.re, series.im)
+  const s = averager.result(series.rateHz)
+  const edges = bandPower(s, middleHz + passHz - EDGE_HZ, middleHz + passHz) + bandPower(s, middleHz - passHz, middleHz - passHz + EDGE_HZ)
+  return Math.sqrt(edges / Math.max(meanPower(series), 1e-30))
+}
+
+const OF_NOISE = 2
+const LIKE_NOISE = 0.12
+
+/** Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it. */
+export function isNoise({ series, noiseBandHz }: Channel): boolean {
+  const told = series.re.length / series.rateHz * Math.min(noiseBandHz, series.rateHz)
+  return Math.abs(momentOf(series) - OF_NOISE) < Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told))
+}
+
+/** A second signal this far below the first shows in the size of their sum [ratio of power]. */
+const SECOND_SEEN = 0.0015
+
+/** Whether the size of a channel stands still but for its noise: one signal with frequency modulation, however wide, and no stranger. */
+export function isOneOfConstantSize({ series }: Channel, noisePower: number): boolean {
+  const noise = noisePower / Math.max(meanPower(series) - noisePower, 1e-30)
+  return momentOf(series) - 1 < 2 * SECOND_SEEN + 2.2 * noise && noise < 0.05
+}
+
+/** Fourth moment of the size over the square of its second: 1 of a constant one, 2 of noise. */
+function momentOf({ re, im }: Series): number {
+  let [second, fourth] = [0, 0]
+  for (let n = 0; n < re.length; n++) {
+    const p = re[n]! ** 2 + im[n]! ** 2
+    second += p
+    fourth += p * p
+  }
+  return re.length * fourth / Math.max(second ** 2, 1e-300)
+}
