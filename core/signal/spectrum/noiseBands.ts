@@ -38,13 +38,19 @@ export function bandsOf(s: PowerSpectrum): Band[] {
  * @param counts frequencies that are looked at
  */
 export function noiseBeside(s: PowerSpectrum, signalHz: number, counts: (hz: number) => boolean): number {
-  const bands = bandsOf(s).filter(b => b.isNoise && counts(b.hz) && b.level > 0)
-  const near = bands.filter(b => Math.abs(b.hz - signalHz) > OWN_HZ && Math.abs(b.hz - signalHz) < REACH_HZ)
-  const used = near.length >= 2 ? near : bands.filter(b => Math.abs(b.hz - signalHz) > OWN_HZ)
-  if (used.length < 2) return noiseFloor(s, hz => counts(hz) && (Math.abs(hz - signalHz) > 2 * OWN_HZ || s.power.length * s.binHz < 8 * OWN_HZ))
-  const sides = [-1, 1].map(side => used.filter(b => (b.hz - signalHz) * side > 0).sort((a, b) => Math.abs(a.hz - signalHz) - Math.abs(b.hz - signalHz)))
-  const edged = sides.map(side => ({ side, edge: side.findIndex((b, k) => k > 0 && side.slice(Math.max(0, k - EDGE_BANDS), k).some(c => c.level > STOPPED * b.level)) }))
-  const levels = edged.flatMap(({ side, edge }) => (edge < 0 ? side : side.slice(0, Math.max(1, edge - 1))).map(b => b.level)).sort((a, b) => a - b)
+  const bands = bandsOf(s).filter(b => counts(b.hz) && b.level > 0 && Math.abs(b.hz - signalHz) > OWN_HZ)
+  const near = bands.filter(b => Math.abs(b.hz - signalHz) < REACH_HZ)
+  const used = near.filter(b => b.isNoise).length >= 2 ? near : bands
+  if (used.filter(b => b.isNoise).length < 2) return noiseFloor(s, hz => counts(hz) && (Math.abs(hz - signalHz) > 2 * OWN_HZ || s.power.length * s.binHz < 8 * OWN_HZ))
+  const sides = [-1, 1].map(side => passed(used.filter(b => (b.hz - signalHz) * side > 0).sort((a, b) => Math.abs(a.hz - signalHz) - Math.abs(b.hz - signalHz))))
+  const levels = sides.flatMap(s => s.bands.filter(b => b.isNoise).map(b => b.level)).sort((a, b) => a - b)
   // What falls off gradually is splatter on top of the noise: the quiet part of it counts. What falls off a cliff is a receiver.
-  return levels[Math.floor(levels.length * (edged.some(e => e.edge >= 0) ? 0.5 : 0.25))]!
+  const share = sides.some(s => s.hasEdge) ? 0.5 : 0.25
+  return levels[Math.floor(levels.length * share)] ?? used.filter(b => b.isNoise).reduce((m, b) => Math.max(m, b.level), 0)
+}
+
+/** The bands of one side, from the signal outwards, as far as the receiver lets them through. */
+function passed(side: readonly Band[]): { bands: readonly Band[], hasEdge: boolean } {
+  const edge = side.findIndex((b, k) => side.slice(Math.max(0, k - EDGE_BANDS), k).some(c => c.level > STOPPED * b.level))
+  return edge < 0 ? { bands: side, hasEdge: false } : { bands: side.slice(0, Math.max(1, edge - 1)), hasEdge: true }
 }
