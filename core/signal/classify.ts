@@ -1,7 +1,8 @@
 import { bandPower, SpectrumAverager } from './spectrum/powerSpectrum'
 import { powerOfTwoTo } from './spectrum/fft'
-import { instantaneousHz } from './fm/fmFigures'
-import { strongestTone } from './tone/lines'
+import { powerIn } from './audio/sinad'
+import { FM_AUDIO_HZ, instantaneousHz } from './fm/fmFigures'
+import { noiseOfDiscriminator } from './fm/fmWaveform'
 import { envelopeOf, type Series } from './series'
 
 export type SignalMode = 'am' | 'fm' | 'ssb'
@@ -13,6 +14,10 @@ const ALIKE = 2
 /** Share of the power that is left in the carrier line of AM, at most 150 % modulated. */
 const CARRIER_SHARE = 0.25
 const TONE_HZ = [150, 6000] as const
+/** A carrier that moves less than this is bare, hum and noise allowed for [Hz rms]. */
+const LEAST_MOVE_HZ = 8
+/** Most of speech and the usual tones lie about here: deviation over it is an index to hold against a depth [Hz]. */
+const TYPICAL_AUDIO_HZ = 1000
 
 /**
  * Tells AM, FM and SSB apart: a constant envelope is FM (or a bare carrier), an envelope that varies about a carrier with
@@ -25,7 +30,7 @@ export function classify(series: Series, noisePower: number): SignalMode {
   const power = envelope.reduce((a, b) => a + b * b, 0) / envelope.length
   const carrier = Math.max(mean * mean - noisePower / 2, 1e-30)
   const varies = (power - noisePower - carrier) / carrier
-  if (varies < CONSTANT + 3 * noisePower / power / Math.sqrt(envelope.length)) return constantMode(series, envelope, mean)
+  if (varies < CONSTANT + 3 * noisePower / power / Math.sqrt(envelope.length)) return constantMode(series, envelope, mean, noisePower)
   const size = powerOfTwoTo(Math.min(series.re.length, 8192))
   const averager = new SpectrumAverager(size, size / 2)
   averager.add(series.re, series.im)
@@ -37,15 +42,14 @@ export function classify(series: Series, noisePower: number): SignalMode {
   return alike && line / Math.max(power - noisePower, 1e-30) > CARRIER_SHARE ? 'am' : 'ssb'
 }
 
-/** A little of each modulation: the larger index decides; a bare carrier counts as AM without depth. */
-function constantMode(series: Series, envelope: Float64Array, mean: number): SignalMode {
+/** A little of each modulation: what moves more decides; a bare carrier counts as AM without depth. */
+function constantMode(series: Series, envelope: Float64Array, mean: number, noisePower: number): SignalMode {
   const hz = instantaneousHz(series)
-  const inFrequency = strongestTone(hz, series.rateHz, ...TONE_HZ)
-  const spread = Math.sqrt(hz.reduce((a, b) => a + b * b, 0) / hz.length - (hz.reduce((a, b) => a + b, 0) / hz.length) ** 2)
-  if (!inFrequency) return 'am'
-  const index = spread * Math.sqrt(2 * inFrequency.powerRatio) / inFrequency.hz
-  const inEnvelope = strongestTone(envelope, series.rateHz, ...TONE_HZ)
-  const variance = envelope.reduce((a, b) => a + (b - mean) ** 2, 0) / envelope.length
-  const depth = inEnvelope ? Math.sqrt(2 * variance * inEnvelope.powerRatio) / mean : 0
-  return index > Math.max(depth, 0.01) && inFrequency.powerRatio > 0.01 ? 'fm' : 'am'
+  const inAudio = (x: Float64Array) => Math.max(0, powerIn(x, series.rateHz, TONE_HZ[0], FM_AUDIO_HZ))
+  const average = hz.reduce((a, b) => a + b, 0) / Math.max(1, hz.length)
+  const ofNoise = noiseOfDiscriminator(series, noisePower / series.rateHz) ** 2
+  const moves = inAudio(hz.map(f => f - average)) - ofNoise
+  const varies = Math.max(0, inAudio(envelope.map(y => y - mean)) - noisePower / 2 * Math.min(1, 2 * FM_AUDIO_HZ / series.rateHz)) / mean ** 2
+  const isMoved = moves > Math.max(LEAST_MOVE_HZ ** 2, 0.5 * ofNoise)
+  return isMoved && moves / TYPICAL_AUDIO_HZ ** 2 > varies ? 'fm' : 'am'
 }

@@ -6,7 +6,7 @@ import { planChannel } from './channel/channeliser'
 import { filteredTo, isNoise, isOneOfConstantSize } from './channel/filterTo'
 import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
 import { locate, type Located } from './locate'
-import { exactPeak, keyedPart, measureAm, measureFm, type ModeInput } from './measureModes'
+import { exactPeak, keyedPart, measureAm, measureFm, sentPart, type ModeInput } from './measureModes'
 import type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 import { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
 import { channelPass, scan } from './passes'
@@ -15,7 +15,7 @@ import { healthUncertainty, recordingHealth } from './recordingHealth'
 import { note, type Health, type Note } from './result'
 import { shifted, type Series } from './series'
 import { spectrumOf } from './spectrumOf'
-import { bandPower, type PowerSpectrum } from './spectrum/powerSpectrum'
+import { bandPower, effectiveBandwidth, type PowerSpectrum } from './spectrum/powerSpectrum'
 import { occupiedBandwidth } from './spectrum/spectrumFigures'
 import { ssbFigures } from './ssb/ssbFigures'
 
@@ -83,7 +83,7 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const spectrum = pass.spectrum ?? first.spectrum
   const noiseBandHz = Math.min(pass.channel.rateHz, plan.taps ? 2 * plan.passHz * 1.39 : pass.channel.rateHz)
   const whole = { series: pass.channel, passHz: plan.passHz, noiseBandHz }
-  if (found.likeNoise && isNoise(whole)) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
+  if (found.likeNoise && isNoise(whole.series, effectiveBandwidth(first.spectrum))) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
   const offNominal = nearHz !== null && Math.abs(found.peakHz - nearHz) > OFF_NOMINAL_HZ ? [note('off-nominal', `The strongest signal lies ${Math.round(found.peakHz - nearHz)} Hz from the nominal frequency: that one is measured.`)] : []
   const middleHz = centroid(spectrum, nearHz !== null && offNominal.length === 0 ? nearHz : found.peakHz, found.floor)
   const beside = isIq && !isOneOfConstantSize(whole, found.floor / spectrum.binHz * noiseBandHz) ? besideOf(spectrum, options.as === 'am' ? found.peakHz : middleHz, found.floor, options.as === 'ssb', options.spacingHz) : []
@@ -152,7 +152,7 @@ function fmPart(at: Place, input: ModeInput, overload: boolean): Part {
 
 function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean): Part {
   const { recording, channelHz } = at
-  const result = ssbFigures({ series: keyed, noisePower: input.noisePower, nominalHz: at.nominalInChannelHz, centreHz: -channelHz, toneHz: at.options.toneHz, channelHz: recording.centreHz === null ? channelHz : recording.centreHz + channelHz })
+  const result = ssbFigures({ series: keyed, whole: sentPart(input.channel, input.noisePower), noisePower: input.noisePower, nominalHz: at.nominalInChannelHz, centreHz: -channelHz, toneHz: at.options.toneHz, channelHz: recording.centreHz === null ? channelHz : recording.centreHz + channelHz })
   const pep = bandPower(at.spectrum, channelHz - 5000, channelHz + 5000) * 10 ** ((result.values.pepToMeanDb ?? 0) / 10)
   const spectrum = spectrumOf(at, 'USB', channelHz + (result.suppressedHz ?? 0), pep, overload)
   const noCarrier = note('carrier-not-found', 'Single sideband has no carrier to read: see the suppressed carrier.')

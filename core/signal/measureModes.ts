@@ -51,6 +51,12 @@ export function keyedPart(channel: Series, noisePower: number): { series: Series
   return { series: part(channel, from, to), from, stretches }
 }
 
+/** From the first moment that something is sent to the last: a voice on one sideband sends nothing in its pauses. */
+export function sentPart(channel: Series, noisePower: number): Series {
+  const sent = stretchesOf(channel, noisePower).filter(s => s.doing !== 'off')
+  return sent.length === 0 ? channel : part(channel, sent[0]!.from, sent.at(-1)!.to)
+}
+
 /** The middle of a series, as much as one line is looked for in. */
 export function exactPeak({ re, im, rateHz }: Series, startHz: number): number {
   const n = Math.min(re.length, MOST_PEAK_SAMPLES)

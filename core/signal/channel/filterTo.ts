@@ -41,11 +41,13 @@ function edgeOf(series: Series, middleHz: number, passHz: number): number {
 
 const OF_NOISE = 2
 const LIKE_NOISE = 0.12
+/** A constant size lies one away: nearer to it than this nothing is called noise. */
+const MOST_UNLIKE = 0.85
 
-/** Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it. */
-export function isNoise({ series, noiseBandHz }: Channel): boolean {
-  const told = series.re.length / series.rateHz * Math.min(noiseBandHz, series.rateHz)
-  return Math.abs(momentOf(series) - OF_NOISE) < Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told))
+/** Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it. @param bandwidthHz that the noise fills */
+export function isNoise(series: Series, bandwidthHz: number): boolean {
+  const told = Math.max(1, series.re.length / series.rateHz * Math.min(bandwidthHz, series.rateHz))
+  return Math.abs(momentOf(series) - OF_NOISE) < Math.min(MOST_UNLIKE, Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told)))
 }
 
 /** A second signal this far below the first shows in the size of their sum [ratio of power]. */

@@ -118,3 +118,13 @@ export function noiseFloor(s: PowerSpectrum, keep: (hz: number) => boolean = () 
   const quantile = (1 - variance - 0.8416 * Math.sqrt(variance)) ** 3
   return bins[Math.floor(bins.length * 0.2)]! / Math.max(quantile, 0.2)
 }
+
+/** Width of an even band that would hold as many independent values: of noise through a receiver, what the receiver lets through [Hz]. */
+export function effectiveBandwidth(s: PowerSpectrum): number {
+  let [sum, squares] = [0, 0]
+  for (const p of s.power) {
+    sum += p
+    squares += p * p
+  }
+  return squares > 0 ? sum * sum / squares * s.binHz : 0
+}

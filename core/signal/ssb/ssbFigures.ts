@@ -1,8 +1,9 @@
-import { meanPower, shifted, type Series } from '../series'
+import { envelopeOf, meanPower, shifted, type Series } from '../series'
 import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
 import { peakFrequency } from '../tone/lines'
+import { upperPeaks } from '../tone/waveformPeaks'
 import { note, ratioToDb, type Measured, type Note, type SsbFigures } from '../result'
 import { CLOSE_HZ, MOST_SAMPLES, frequencyUncertainty, lineMeter, type Found, type LineMeter } from './lineMeter'
 import { ASSUMED_WITHIN_HZ, isProductOf, suppressedCarrier, type PlacedCarrier } from './suppressedCarrier'
@@ -19,7 +20,10 @@ const SEEN_ABOVE = 4
 const SECOND_WITHIN_DB = 15
 
 export interface SsbInput {
+  /** the longest stretch in which something is sent */
   readonly series: Series
+  /** from the first moment that something is sent to the last */
+  readonly whole: Series
   readonly noisePower: number
   /** suppressed carrier as it should be, in the channel [Hz]; null = not known */
   readonly nominalHz: number | null
@@ -32,6 +36,13 @@ export interface SsbInput {
 
 export interface SsbResult extends Measured<SsbFigures> { readonly suppressedHz: number | null, /** envelope over one beat for a picture */ readonly cycle: Float64Array | null, readonly products: readonly { readonly order: number, readonly offsetHz: number, readonly dbBelowTone: number }[] }
 
+/** Tones hold this share of the power at least, whatever their products: a vowel holds less, or does not last. */
+const HELD_BY_TONES = 0.9
+const LASTS_S = 0.8
+
+/** A tone lasts: for the better part of what is sent, or longer than any syllable. */
+const isLong = ({ series, whole }: SsbInput) => series.re.length > 0.5 * whole.re.length || series.re.length > LASTS_S * series.rateHz
+
 /** Single sideband: two tones, one tone, or speech (C09 to C11). */
 export function ssbFigures(input: SsbInput): SsbResult {
   const { series, noisePower } = input
@@ -40,7 +51,7 @@ export function ssbFigures(input: SsbInput): SsbResult {
   if (!first) return speech(input)
   const held = (lines.slice(0, 2).reduce((s, l) => s + l.amplitude ** 2, 0)) / Math.max(meanPower(series) - noisePower, 1e-30)
   const two = second !== undefined && ratioToDb((first.amplitude / second.amplitude) ** 2) < SECOND_WITHIN_DB
-  if (held < 0.6) return speech(input)
+  if (held < HELD_BY_TONES || !isLong(input)) return speech(input)
   return two ? twoTones(input, first.hz < second.hz ? [first, second] : [second, first]) : oneTone(input, first)
 }
 
@@ -145,19 +156,23 @@ function oneTone(input: SsbInput, tone: Found): SsbResult {
   return { values, uncertainty: uncertaintyOf(values, lines, tone.amplitude, carrier), notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')], suppressedHz: carrier.hz, cycle: null, products: [] }
 }
 
-/** Speech: the crest that one sample in ten thousand passes, against the mean while something is sent. */
+/** Speech has this much audio [Hz]: its size tells twice as many values a second as that. */
+const SPEECH_HZ = 3000
+
+/** Speech: the crest of what was sent, against the mean while something is sent. */
 function speech(input: SsbInput): SsbResult {
-  const { series, noisePower } = input
-  const powers = Float64Array.from(series.re, (x, n) => x * x + series.im[n]! ** 2).sort()
-  const pep = powers[Math.floor(powers.length * 0.9999)]!
-  const mean = Math.max(powers.reduce((a, b) => a + b, 0) / powers.length - noisePower, 1e-30)
-  const carrierHz = input.nominalHz
+  const { whole: series, noisePower, nominalHz } = input
+  const noise = Math.sqrt(noisePower / 2)
+  const { value, uncertainty: u } = upperPeaks({ waveform: envelopeOf(series), rateHz: series.rateHz, audioHz: SPEECH_HZ, noise }).extreme
+  const pep = Math.max(value, 1e-15) ** 2
+  const mean = Math.max(meanPower(series) - noisePower, 1e-30)
   const values: SsbFigures = {
-    sideband: null, suppressedCarrierHz: carrierHz === null || input.channelHz === null ? null : input.channelHz + carrierHz, pepToMeanDb: ratioToDb(pep / mean), tonesHz: [], imd3DbBelowTone: null, imd3DbBelowPep: null, imd5DbBelowTone: null, imd5DbBelowPep: null, imd7DbBelowTone: null,
+    sideband: null, suppressedCarrierHz: nominalHz === null || input.channelHz === null ? null : input.channelHz + nominalHz, pepToMeanDb: ratioToDb(pep / mean), tonesHz: [], imd3DbBelowTone: null, imd3DbBelowPep: null, imd5DbBelowTone: null, imd5DbBelowPep: null, imd7DbBelowTone: null,
     carrierDbBelowTone: null, carrierDbBelowPep: null, oppositeSidebandDb: null, pepDbfs: ratioToDb(pep), meanPowerDbfs: ratioToDb(mean), bounds: [],
   }
-  const assumed = carrierHz === null ? [] : [note('carrier-assumed', 'The suppressed carrier is the nominal frequency: a voice does not tell where it is.')]
-  return { values, uncertainty: { pepToMeanDb: 0.5, pepDbfs: 0.3, meanPowerDbfs: 0.1, suppressedCarrierHz: carrierHz === null ? null : ASSUMED_WITHIN_HZ / Math.sqrt(3) }, notes: [note('speech', 'No steady tones: speech, of which PEP and mean are told.'), ...assumed], suppressedHz: carrierHz, cycle: null, products: [] }
+  const assumed = nominalHz === null ? [] : [note('carrier-assumed', 'The suppressed carrier is the nominal frequency: a voice does not tell where it is.')]
+  const crest = Math.hypot(20 / Math.LN10 * u / Math.max(value, 1e-15), LINE_FLOOR_DB)
+  return { values, uncertainty: { pepToMeanDb: crest, pepDbfs: crest, meanPowerDbfs: LINE_FLOOR_DB, suppressedCarrierHz: nominalHz === null ? null : ASSUMED_WITHIN_HZ / Math.sqrt(3) }, notes: [note('speech', 'No steady tones: speech, of which PEP and mean are told.'), ...assumed], suppressedHz: nominalHz, cycle: null, products: [] }
 }
 
 function places({ channelHz }: SsbInput, carrierHz: number | null, upper: boolean | null, tonesHz: readonly number[]): Pick<SsbFigures, 'sideband' | 'suppressedCarrierHz' | 'tonesHz'> {

@@ -1,5 +1,6 @@
 import { CENTRE_HZ, noisy, recording } from '../sent'
 import { lineSignal } from '../../fixtures/signals'
+import { shaped, voice } from '../sources'
 import { near, type Case } from '../cases'
 
 const RATE_HZ = 48_000
@@ -18,6 +19,9 @@ const SENT: readonly Sent[] = [
   { name: 'one tone', carrierHz: 15, side: 1, tonesHz: [1500], sizes: [0.3], leakDb: 41, imageDb: 47, nominalHz: 0, noiseDb: 60 },
   { name: 'one tone, LSB', carrierHz: -25, side: -1, tonesHz: [1200], sizes: [0.3], leakDb: 36, imageDb: 44, nominalHz: 0, noiseDb: 60 },
   { name: 'no leak above the noise', carrierHz: 10, side: 1, tonesHz: [700, 1900], sizes: [0.2, 0.2], leakDb: null, imageDb: null, nominalHz: 0, noiseDb: 55 },
+  { name: 'no nominal frequency, other tones, LSB 35 Hz off', carrierHz: 35, side: -1, tonesHz: [800, 1800], sizes: [0.2, 0.2], leakDb: 38, imageDb: 45, nominalHz: null, noiseDb: 60 },
+  { name: 'no nominal frequency, LSB 35 Hz off', carrierHz: 35, side: -1, tonesHz: [700, 1900], sizes: [0.2, 0.2], leakDb: 38, imageDb: 45, nominalHz: null, noiseDb: 50 },
+  { name: 'no nominal frequency, other tones, USB', carrierHz: -60, side: 1, tonesHz: [500, 2300], sizes: [0.2, 0.15], leakDb: 44, imageDb: 50, nominalHz: null, noiseDb: 60 },
   { name: 'no nominal frequency, leak found by the usual tones', carrierHz: 310, side: 1, tonesHz: [700, 1900], sizes: [0.2, 0.2], leakDb: 35, imageDb: 48, nominalHz: null, noiseDb: 60 },
 ]
 
@@ -51,4 +55,19 @@ function sideband(s: Sent, k: number): Case {
   }
 }
 
-export const SIDEBAND: readonly Case[] = SENT.map(sideband)
+/** A voice on one sideband: what is told of it is its crest and its mean. */
+function spoken(k: number): Case {
+  const raw = voice(RATE_HZ, SECONDS, 850 + k)
+  const { re, im } = shaped({ re: raw, im: new Float64Array(raw.length) }, RATE_HZ, hz => hz * (k % 2 ? -1 : 1) > 0 ? 1 : 0)
+  const peak = re.reduce((m, x, n) => Math.max(m, Math.hypot(x, im[n]!)), 0)
+  const size = 0.4 / peak
+  const power = re.reduce((s, x, n) => s + size ** 2 * (x * x + im[n]! ** 2), 0) / re.length
+  const shift = (hz: number) => ({ rateHz: RATE_HZ, i: re.map((x, n) => size * (x * Math.cos(2 * Math.PI * hz * n / RATE_HZ) - im[n]! * Math.sin(2 * Math.PI * hz * n / RATE_HZ))), q: re.map((x, n) => size * (x * Math.sin(2 * Math.PI * hz * n / RATE_HZ) + im[n]! * Math.cos(2 * Math.PI * hz * n / RATE_HZ))) })
+  return {
+    name: `SSB, voice ${k}${k >= 2 ? ', mode not said' : ''}`, options: { as: k >= 2 ? 'auto' : 'ssb', nominalHz: CENTRE_HZ + 5000 }, rules: 'R-US', make: () => recording(noisy(shift(5000), 50, 850 + k)),
+    truths: [near('mode', m => m.mode === 'ssb' ? 1 : 0, 1, 0, 0), near('PEP', m => m.ssb?.pepDbfs, 20 * Math.log10(0.4), 0.05, 0.3, m => m.uncertainty.ssb?.pepDbfs), near('mean', m => m.ssb?.meanPowerDbfs, 10 * Math.log10(power), 0.5, 0.3, m => m.uncertainty.ssb?.meanPowerDbfs)],
+    neverSays: ['outside'],
+  }
+}
+
+export const SIDEBAND: readonly Case[] = [...SENT.map(sideband), ...Array.from({ length: 4 }, (_, k) => spoken(k))]

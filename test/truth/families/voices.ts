@@ -78,6 +78,10 @@ function fmVoice(k: number): Case {
   }
 }
 
+/** Nobody told the mode. */
+const untold = (c: Case, mode: 'am' | 'fm'): Case => ({ ...c, name: `${c.name}, mode not said`, options: {}, truths: [near('mode', m => m.mode === mode ? 1 : 0, 1, 0, 0), ...c.truths ?? []] })
+
 export const VOICES: readonly Case[] = [
   ...Array.from({ length: 20 }, (_, k) => amVoice(k)), ...Array.from({ length: 4 }, (_, k) => lopsided(k)), ...Array.from({ length: 4 }, (_, k) => noiseAm(k)), ...Array.from({ length: 16 }, (_, k) => fmVoice(k)),
+  ...[20, 21, 22, 23].map(k => untold(amVoice(k), 'am')), ...[20, 21, 22, 24].map(k => untold(fmVoice(k), 'fm')),
 ]
