@@ -131,21 +131,21 @@ function notThis(mode: 'am' | 'fm' | 'ssb'): Note[] {
 }
 
 function amPart(at: Place, input: ModeInput, overload: boolean): Part {
-  const { carrier, result, keyed, power, notes, track } = measureAm(input)
+  const { carrier, result, keyed, power, levelDb, notes, track } = measureAm(input)
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'AM', at.channelHz + carrier.hz, power, overload)
   return {
-    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier, levelDb), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
     notes: [...notes, ...(overload ? [] : result.notes), ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...amPictures(result, keyed, track), ...wide(at, spectrum.ownHz, power) },
   }
 }
 
 function fmPart(at: Place, input: ModeInput, overload: boolean): Part {
-  const { carrier, result, power, hz, keyed } = measureFm(input, at.nominalInChannelHz)
+  const { carrier, result, power, levelDb, hz, keyed } = measureFm(input, at.nominalInChannelHz)
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'FM', at.channelHz + carrier.hz, power, overload)
   return {
-    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier, levelDb), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
     notes: [...result.notes, ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...fmPictures(result, hz, keyed.rateHz), ...wide(at, spectrum.ownHz, power) },
   }
 }
@@ -163,7 +163,7 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
 }
 
 const wide = ({ spectrum, found, options }: Place, ownHz: number, power: number): Pick<SignalPictures, 'spectrum' | 'channels'> => ({ spectrum: spectrumPicture(spectrum, ownHz, power, found.floor), channels: channelPicture(spectrum, ownHz, options.spacingHz) })
-const carrierUncertainty = (c: NonNullable<Measurement['carrier']>, { drift }: CarrierInChannel): NonNullable<Measurement['uncertainty']['carrier']> => ({ drift: drift && drift.uncertainty, frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: 0.01 })
+const carrierUncertainty = (c: NonNullable<Measurement['carrier']>, { drift }: CarrierInChannel, levelDb: number): NonNullable<Measurement['uncertainty']['carrier']> => ({ drift: drift && drift.uncertainty, frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: levelDb })
 
 function referenceNote({ recording, options }: Place): Note[] {
   return recording.centreHz !== null && options.referencePpm === null ? [note('reference-unknown', 'The uncertainty of the frequency holds the noise only: how far the receiver\u2019s own reference is off is not known (1 ppm is 27 Hz at 27 MHz).')] : []

@@ -10,12 +10,15 @@ import { fmFigures, instantaneousHz, meanFrequency, FM_AUDIO_HZ, type FmResult }
 import { envelopeOf, meanPower, part, shifted, type Series } from './series'
 import { explainAudio } from './tone/explain'
 import { peakFrequency } from './tone/lines'
-import { note, type Note } from './result'
+import { NOISE_KNOWN_TO, note, type Note } from './result'
 
 /** Flat half-width of the channel that a deviation is read from [Hz]. */
 const FM_PASS_HZ = 16_000
+/** Ripple of the channel at its middle, and what a voice leaves in a mean [dB]. */
+const LEVEL_FLOOR_DB = 5e-4
+const LEVEL_OF_VOICE_DB = 0.01
 /** The noise floor beside a channel is that inside it within this factor of power. */
-const NOISE_SURELY = 2
+const NOISE_SURELY = 4
 const MOST_PEAK_SAMPLES = 131_072
 
 export interface ModeInput {
@@ -64,7 +67,7 @@ export function exactPeak({ re, im, rateHz }: Series, startHz: number): number {
   return peakFrequency(re.subarray(from, from + n), im.subarray(from, from + n), rateHz, startHz)
 }
 
-export interface ModeResult<T> { readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
+export interface ModeResult<T> { /** of the level of the carrier, standard [dB] */ readonly levelDb: number, readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
 
 /** AM: carrier by its phase, then the envelope with the carrier held still. */
 export function measureAm({ channel, passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz }: ModeInput): ModeResult<AmResult> {
@@ -92,7 +95,7 @@ export function measureAm({ channel, passHz, noisePower, noiseBandHz, edgeRatio,
     bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (keyedFirst.from + bareStretch.from) / still.rateHz },
   })
   const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]
-  return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, notes }
+  return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, levelDb: Math.hypot(result.cycle ? LEVEL_FLOOR_DB : LEVEL_OF_VOICE_DB, 20 / Math.LN10 * Math.sqrt(noisePower / 2 / used.re.length) / result.meanEnvelope), notes }
 }
 
 type DriftFigures = NonNullable<CarrierInChannel['drift']>
@@ -114,8 +117,8 @@ export function measureFm({ channel, noisePower, noiseBandHz, edgeRatio, toneHz 
   const used = made.tonesHz.length > 0 ? stretch : centred
   const hz = instantaneousHz(used)
   const shift = rough + better
-  const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz)
+  const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz, noise / band / Math.max(meanPower(centred) - noise, 1e-30))
   const meanHz = meanFrequency(hz)
   const result = fmFigures({ series: used, hz, ...made, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise, noiseBandHz: band, edgeRatio })
-  return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(meanPower(used) - noise, 1e-30), notes: [], hz }
+  return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(meanPower(used) - noise, 1e-30), levelDb: Math.hypot(LEVEL_FLOOR_DB, 10 / Math.LN10 * Math.hypot(Math.sqrt(2 * noise / Math.max(meanPower(used), 1e-30) / used.re.length), NOISE_KNOWN_TO * noise / Math.max(meanPower(used), 1e-30))), notes: [], hz }
 }

@@ -98,4 +98,7 @@ export interface MaskFigure { readonly ruleSet: string, readonly pass: boolean |
 export interface HarmonicFigure { readonly order: number, readonly dbc: number }
 export interface SpectrumFigures { /** lines at multiples of the carrier, where samples of the radio frequency itself hold them */ readonly harmonics: readonly HarmonicFigure[], readonly occupiedBandwidthHz: number | null, readonly window: string, readonly rbwHz: number, readonly adjacent: readonly AdjacentFigure[], readonly mask: MaskFigure | null }
 
+/** Noise beside a signal is that under it within this share, as a standard uncertainty: a receiver may shape it. */
+export const NOISE_KNOWN_TO = 0.3
+
 export const ratioToDb = (ratio: number) => 10 * Math.log10(Math.max(ratio, 1e-30))

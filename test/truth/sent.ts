@@ -15,11 +15,13 @@ export function am(m: Float64Array, rateHz: number, { offsetHz, size = SIZE, pha
   return pointer(m.length, rateHz, n => size * Math.max(0, 1 + m[n]!), n => 2 * Math.PI * offsetHz * n / rateHz + phase(n))
 }
 
-/** @param m instantaneous deviation [Hz] */
+/** @param m instantaneous deviation [Hz]; between two samples it is the cubic through four of them that turns the phase */
 export function fm(m: Float64Array, rateHz: number, offsetHz: number, size = SIZE): Made {
   let turned = 0
+  const at = (n: number) => m[Math.max(0, Math.min(m.length - 1, n))]!
   return pointer(m.length, rateHz, () => size, (n) => {
-    turned += 2 * Math.PI * (offsetHz + m[n]!) / rateHz
+    const between = n === 0 ? 0 : (13 * (at(n - 1) + at(n)) - at(n - 2) - at(n + 1)) / 24
+    turned += 2 * Math.PI * (n === 0 ? 0 : offsetHz + between) / rateHz
     return turned
   })
 }

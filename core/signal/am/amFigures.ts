@@ -1,13 +1,14 @@
 import { envelopeOf, meanPower, type Series } from '../series'
 import { distortionOf, drawComplex, extremes, linesOfCycle, complexCycle, withoutNoiseLines, LEAST_CYCLES, type Cycle } from '../tone/cycle'
 import { lineAmplitude } from '../tone/lines'
-import { note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
+import { NOISE_KNOWN_TO, note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
-import { sinadOf } from '../audio/sinad'
+import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
+import { sinadOf, withoutTone } from '../audio/sinad'
 import { amWaveform } from './amWaveform'
 
 /** Filter ripple, rounding and the harmonics that the channel does not hold: what is left without any noise [ratio]. */
-const FLOOR = 3e-4
+const FLOOR = 4e-5
 /** A trough of the in-phase part this far below zero, against the carrier, is a phase that flips. */
 const REVERSED = 0.02
 /** Demodulated tones are judged up to here [Hz]. */
@@ -86,15 +87,16 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const crest = flatTopRatio > 0 ? plateau(envelope, flatTopRatio) : max
   const lines = linesOfCycle(flips ? inPhase : envelope, Math.min(cycle.harmonics, Math.max(2, Math.floor(AM_AUDIO_HZ / toneHz))))
   const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
+  const series = envelopeSeries(modulated, flips, carrierPhase)
   const trough = pinchedRatio > 0 || flips ? 0 : Math.max(0, min)
   const values: AmFigures = {
     depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: lineAmplitude(lines[1]!) / mean,
     peaks: null, tonesHz: [toneHz],
     pinchedRatio, flatTopRatio, pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(power), pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / (mean * mean),
-    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(envelopeSeries(modulated, flips, carrierPhase), modulated.rateHz, toneHz, 20, Math.min(AM_AUDIO_HZ, passHz)),
+    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(series, modulated.rateHz, toneHz, 20, Math.min(AM_AUDIO_HZ, passHz)),
     unmodulated: bareFigures(input, crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
   }
-  return { values, uncertainty: uncertaintyOf(values, Math.hypot(noise / mean, input.edgeRatio, spur / mean), input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+  return { values, uncertainty: uncertaintyOf(values, cycleNoise(series, modulated.rateHz, cycle, mean), Math.hypot(input.edgeRatio, spur / mean), input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
 }
 
 /** A side line is not its own from this share of its mirror on; and from this many times its noise. */
@@ -128,17 +130,33 @@ function bareFigures(input: AmInput, max: number, trough: number, mean: number):
   return bare && { depthPositive: max / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS }
 }
 
-function uncertaintyOf(v: AmFigures, noise: number, { modulated, noisePower, toneHz }: AmInput): Measured<AmFigures>['uncertainty'] {
-  const u = Math.hypot(noise, FLOOR)
-  const dbOf = (relative: number) => 20 / Math.LN10 * relative
-  const snr = Math.max(10 ** (v.meanPowerDbfs / 10) / Math.max(noisePower, 1e-30), 1)
-  const seconds = modulated.re.length / modulated.rateHz
+/** What the uncertainties of a tone are made of: noise of the harmonics that make up the cycle, against the mean. */
+interface CycleNoise { /** of the mean itself */ readonly mean: number, /** of the fundamental */ readonly tone: number, /** of crest or trough against the carrier */ readonly crest: number, readonly seconds: number }
+
+/** Noise of the envelope beside each harmonic that is kept, as it stands in the demodulated envelope: a receiver may shape it. */
+function cycleNoise(envelope: Float64Array, rateHz: number, cycle: Cycle, mean: number): CycleNoise {
+  const { residual } = withoutTone(envelope, rateHz, cycle.toneHz)
+  const perHz = noisePerHz(residual, rateHz)
+  const seconds = cycle.samples / rateHz
+  const line = (k: number) => lineDeviation(perHz(Math.max(k * cycle.toneHz, 60)), seconds) / mean
+  const kept = Array.from({ length: cycle.harmonics }, (_, k) => k + 1).filter(k => [k, -k].some(n => lineAmplitude(cycle.lines[cycle.harmonics + n]!) > 0))
+  return { mean: line(0) / Math.SQRT2, tone: line(1), crest: Math.hypot(...kept.map(line)), seconds }
+}
+
+function uncertaintyOf(v: AmFigures, noise: CycleNoise, others: number, { modulated, noisePower, toneHz }: AmInput): Measured<AmFigures>['uncertainty'] {
+  const of = (own: number, times: number) => Math.hypot(own, times * noise.mean, others, FLOOR)
+  const depth = v.depthFundamental ?? 0
+  const [crest, trough] = [of(noise.crest, v.depthPositive), of(noise.crest, v.depthNegative)]
+  const db = 20 / Math.LN10
+  const power = 10 ** (v.meanPowerDbfs / 10)
+  const partialCycle = 2 * depth / (1 + depth ** 2 / 2) / (2 * Math.PI * (toneHz ?? 1000) * modulated.re.length / modulated.rateHz)
   return {
-    depthPositive: u, depthNegative: u, depthTrough: u, depthFundamental: u, pinchedRatio: v.pinchedRatio > 0 ? 2 * u + 0.002 : u, flatTopRatio: (v.flatTopRatio ?? 0) > 0 ? 4 * u + 0.004 : u,
-    pepDbfs: dbOf(u / (1 + v.depthPositive)), meanPowerDbfs: dbOf(Math.hypot(FLOOR, 1 / Math.sqrt(2 * snr * modulated.re.length))), pepToCarrier: 2 * (1 + v.depthPositive) * u, meanToCarrier: 2 * u,
-    audioHz: toneHz === null ? null : Math.max(1e-6, Math.sqrt(6) / (Math.PI * seconds) / Math.sqrt(snr * modulated.re.length) / Math.max(v.depthFundamental ?? 1, 0.01)),
-    thd: v.thd === null ? null : u / Math.max(v.depthFundamental ?? 1, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,
-    depthSynchronous: v.depthSynchronous === null ? null : u, unmodulated: v.unmodulated && { depthPositive: u, depthNegative: u, carrierShift: u, startS: STRETCH_S },
+    depthPositive: crest, depthNegative: trough, depthTrough: of(noise.tone, depth), depthFundamental: of(noise.tone, depth), pinchedRatio: v.pinchedRatio > 0 ? 2 * crest + 0.002 : crest, flatTopRatio: (v.flatTopRatio ?? 0) > 0 ? 4 * crest + 0.004 : crest,
+    pepDbfs: db * Math.hypot(noise.crest, noise.mean, others, FLOOR) / (1 + v.depthPositive), meanPowerDbfs: db / 2 * Math.hypot(2 * FLOOR, partialCycle, Math.sqrt(2 * noisePower / power / modulated.re.length), NOISE_KNOWN_TO * noisePower / power), pepToCarrier: 2 * (1 + v.depthPositive) * crest,
+    meanToCarrier: 2 * v.meanToCarrier * Math.hypot(noise.mean, partialCycle / 2, FLOOR), tonesHz: v.tonesHz.map(() => frequencyDeviation(noise.tone / Math.max(depth, 0.01), noise.seconds)),
+    audioHz: toneHz === null ? null : frequencyDeviation(noise.tone / Math.max(depth, 0.01), noise.seconds),
+    thd: v.thd === null ? null : Math.hypot(noise.crest, FLOOR) / Math.max(depth, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,
+    depthSynchronous: v.depthSynchronous === null ? null : crest, unmodulated: v.unmodulated && { depthPositive: crest, depthNegative: trough, carrierShift: of(noise.mean, 1), startS: STRETCH_S },
   }
 }
 

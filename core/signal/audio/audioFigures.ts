@@ -1,6 +1,7 @@
 import { lineAmplitude, lineAt, strongestTone } from '../tone/lines'
 import { hann } from '../spectrum/window'
-import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
+import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
+import { SpectrumAverager, effectiveBandwidth, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { note, ratioToDb, type AudioFigures, type Measured } from '../result'
 import { sinadOf, withoutTone } from './sinad'
@@ -36,11 +37,7 @@ export function audioFigures(x: Float64Array, rateHz: number, saidHz: number | n
     fundamentalHz: tone.hz, levelDbfs, sinadDb: ratioToDb((tonePower + rest) / Math.max(rest, 1e-30)), sinadVoiceDb: sinadOf(ac, rateHz, tone.hz, ...VOICE_HZ),
     thd: harmonics.length > 0 ? Math.sqrt(distortion / tonePower) : null, snrDb: ratioToDb(tonePower / noise), harmonicsDbc: harmonics.map(a => 20 * Math.log10(Math.max(a, 1e-15) / fundamental)),
   }
-  const snr = tonePower / noise
-  const uncertainty = {
-    fundamentalHz: Math.sqrt(6 / (snr * x.length)) * rateHz / (Math.PI * x.length), levelDbfs: Math.max(0.001, 8.7 / Math.sqrt(2 * snr * x.length)), sinadDb: Math.max(0.01, 8.7 / Math.sqrt(x.length)), sinadVoiceDb: 0.2,
-    harmonicsDbc: harmonics.map(a => 8.7 * Math.min(1, Math.sqrt(1.5 * noise / x.length) / Math.max(a, 1e-12))), thd: Math.sqrt(1.5 * noise / x.length / tonePower), snrDb: Math.max(0.05, 8.7 / Math.sqrt(x.length)),
-  }
+  const uncertainty = uncertaintyOf(values, { residual, rateHz, fundamental, harmonics, noise, tonePower })
   return { values, uncertainty, notes: [note('audio-band', `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`)], signalPresent: true }
 }
 
@@ -48,6 +45,43 @@ export function audioFigures(x: Float64Array, rateHz: number, saidHz: number | n
 function toneOf(x: Float64Array, rateHz: number, saidHz: number | null) {
   const said = saidHz === null ? null : strongestTone(x, rateHz, saidHz * 0.97, saidHz * 1.03)
   return said && standsOut(x, rateHz, said.hz) ? said : strongestTone(x, rateHz, LOWEST_HZ, rateHz / 2)
+}
+
+interface Basis { readonly residual: Float64Array, readonly rateHz: number, readonly fundamental: number, readonly harmonics: readonly number[], readonly noise: number, readonly tonePower: number }
+
+/** Standard deviation of a mean power of noise over that of as many independent values (by simulation; the width of a band is told a little small). */
+const POWER_OF_NOISE = 0.75
+/** Rounding of a line [ratio]. */
+const LINE_FLOOR = 2e-5
+const DB = 20 / Math.LN10
+
+/** Each figure by the noise that the spectrum shows at its place; powers by how many independent values the length holds. */
+function uncertaintyOf(v: AudioFigures, { residual, rateHz, fundamental, harmonics, noise, tonePower }: Basis): Measured<AudioFigures>['uncertainty'] {
+  const count = residual.length
+  const seconds = count / rateHz
+  const perHz = noisePerHz(residual, rateHz)
+  const lineNoise = (hz: number) => lineDeviation(perHz(hz), seconds)
+  const ofLine = (hz: number, size: number) => DB * Math.min(1, Math.hypot(lineNoise(hz) / Math.max(size, 1e-12), LINE_FLOOR))
+  const told = count * Math.min(1, independentShare(residual, rateHz))
+  const snr = tonePower / noise
+  const partialCycle = 1 / (2 * Math.PI * v.fundamentalHz! * seconds) / 2 / Math.SQRT2
+  const ofNoise = POWER_OF_NOISE * DB / 2 * Math.sqrt(2 / told)
+  const rest = Math.max(harmonics.reduce((a, b) => a + b * b / 2, 0) + noise, 1e-30)
+  const voiceNoise = DB / 2 * Math.sqrt(2 / Math.max(4, 2 * (VOICE_HZ[1] - VOICE_HZ[0]) * seconds * 0.6))
+  return {
+    fundamentalHz: frequencyDeviation(lineNoise(v.fundamentalHz!) / fundamental, seconds),
+    levelDbfs: Math.hypot(DB / 2 * Math.sqrt((4 / snr + 2 / snr ** 2) / told), DB / 2 * partialCycle, 1e-5),
+    sinadDb: Math.hypot(ofNoise * noise / rest, 0.003), sinadVoiceDb: v.sinadVoiceDb === null ? null : Math.hypot(voiceNoise, 0.01), snrDb: Math.hypot(ofNoise, 0.003),
+    harmonicsDbc: harmonics.map((a, k) => ofLine((k + 2) * v.fundamentalHz!, a)),
+    thd: v.thd === null ? null : Math.hypot(...harmonics.map((a, k) => a * lineNoise((k + 2) * v.fundamentalHz!))) / Math.max(Math.hypot(...harmonics), 1e-12) / fundamental,
+  }
+}
+
+/** Noise that does not fill its band holds fewer independent values: by the width of an even band that would hold as many. */
+function independentShare(x: Float64Array, rateHz: number): number {
+  const averager = new SpectrumAverager(Math.min(512, powerOfTwoTo(x.length)), 256)
+  averager.add(x, [])
+  return effectiveBandwidth(averager.result(rateHz)) / rateHz
 }
 
 function empty(levelDbfs: number): AudioFigures {

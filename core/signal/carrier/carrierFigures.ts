@@ -6,6 +6,8 @@ import { fitDrift, type Drift } from './drift'
 import { lineFit } from '../lineFit'
 import type { PhaseTrack } from './phaseTrack'
 
+/** Standard deviation of a mean frequency by these weights over the least there can be (by simulation). */
+const MEAN_BY_WEIGHTS = 1.1
 /** Points in which a drift is fitted: more cost time and tell nothing. */
 const MOST_POINTS = 400
 
@@ -22,8 +24,22 @@ export function carrierByPhase(track: PhaseTrack, endS: number): CarrierInChanne
   return { hz: fit.slope / (2 * Math.PI), uncertaintyHz: Math.max(1e-6, 1.3 * fit.slopeUncertainty / (2 * Math.PI)), drift: fitDrift(few.times, few.hz, endS) }
 }
 
-/** FM: the mean of the frequency, and its movement once the modulation has been averaged out of it. */
-export function carrierByFrequency(hz: Float64Array, rateHz: number): CarrierInChannel {
+/** Weights that fall to nothing at both ends leave this of a wave of so many cycles [ratio of its size, at one cycle; falls with the cube] (by simulation). */
+const LEFT_OF_A_CYCLE = 0.25
+
+/** What the modulation leaves in a mean over all of it: a voice or a tone in the middle of the audio [Hz]. */
+function leftOfModulation(hz: Float64Array, mean: number, rateHz: number): number {
+  const rms = Math.sqrt(hz.reduce((s, f) => s + (f - mean) ** 2, 0) / Math.max(1, hz.length))
+  const cycles = Math.max(1, LOWEST_AUDIO_HZ * hz.length / rateHz)
+  return LEFT_OF_A_CYCLE * rms / cycles ** 3
+}
+const LOWEST_AUDIO_HZ = 300
+
+/**
+ * FM: the mean of the frequency, and its movement once the modulation has been averaged out of it.
+ * @param noisePerCarrierHz noise density over the power of the carrier [1/Hz]
+ */
+export function carrierByFrequency(hz: Float64Array, rateHz: number, noisePerCarrierHz: number): CarrierInChannel {
   const length = Math.max(16, Math.min(Math.floor(0.1 * rateHz), Math.floor(hz.length / 8)))
   const hop = Math.floor(length / 2)
   const { values, sum } = hann(length)
@@ -35,8 +51,13 @@ export function carrierByFrequency(hz: Float64Array, rateHz: number): CarrierInC
   })
   const times = Float64Array.from({ length: count }, (_, b) => (b * hop + length / 2) / rateHz)
   const few = thinned(times, means)
-  const scatter = lineFit(times, means).scatter
-  return { hz: meanFrequency(hz), uncertaintyHz: Math.max(1e-3, 1.3 * scatter / Math.sqrt(count)), drift: fitDrift(few.times, few.hz, hz.length / rateHz) }
+  const mean = meanFrequency(hz)
+  const seconds = hz.length / rateHz
+  // Cramer and Rao for a frequency (Rife and Boorstyn 1974, from memory), and what the weights lose.
+  const ofNoise = MEAN_BY_WEIGHTS * Math.sqrt(6 * noisePerCarrierHz / seconds ** 3) / (2 * Math.PI)
+  const drift = fitDrift(few.times, few.hz, seconds)
+  const moved = drift ? Math.abs(drift.endHz - drift.startHz) * 0.05 : 0
+  return { hz: mean, uncertaintyHz: Math.hypot(ofNoise, leftOfModulation(hz, mean, rateHz), moved, 1e-5), drift }
 }
 
 /** Means of neighbours, so that a long recording is fitted as quickly as a short one. */

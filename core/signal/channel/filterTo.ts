@@ -1,5 +1,6 @@
 import { note, type Note } from '../result'
 import { meanPower, shifted, type Series } from '../series'
+import { powerOfTwoTo, transformOf } from '../spectrum/fft'
 import { bandPower, SpectrumAverager } from '../spectrum/powerSpectrum'
 import type { Beside } from './beside'
 import { narrowed } from './channeliser'
@@ -47,7 +48,30 @@ const MOST_UNLIKE = 0.85
 /** Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it. @param bandwidthHz that the noise fills */
 export function isNoise(series: Series, bandwidthHz: number): boolean {
   const told = Math.max(1, series.re.length / series.rateHz * Math.min(bandwidthHz, series.rateHz))
+  if (strongestShare(series) > Math.min(SURELY_A_LINE, LINE_ABOVE * (Math.log(told) + 3) / told)) return false
   return Math.abs(momentOf(series) - OF_NOISE) < Math.min(MOST_UNLIKE, Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told)))
+}
+
+/** The largest of so many equal lines of noise holds (ln n + 0.6)/n of the power on average; a line that holds this many times more is none of them. */
+const LINE_ABOVE = 4
+/** Share of the power that no line of noise holds, unless it is narrower than some lines. */
+const SURELY_A_LINE = 0.3
+const MOST_TRANSFORMED = 65_536
+
+/** Share of the power in the strongest line. */
+function strongestShare({ re, im }: Series): number {
+  const size = powerOfTwoTo(Math.min(re.length, MOST_TRANSFORMED))
+  const { input, output, run } = transformOf(size)
+  let power = 0
+  for (let n = 0; n < size; n++) {
+    input[2 * n] = re[n]!
+    input[2 * n + 1] = im[n]!
+    power += re[n]! ** 2 + im[n]! ** 2
+  }
+  run()
+  let most = 0
+  for (let k = 0; k < size; k++) most = Math.max(most, output[2 * k]! ** 2 + output[2 * k + 1]! ** 2)
+  return most / size / Math.max(power, 1e-300)
 }
 
 /** A second signal this far below the first shows in the size of their sum [ratio of power]. */

@@ -4,8 +4,7 @@ import { lineAmplitude, lineAt, type Line } from '../tone/lines'
 import { note, ratioToDb, type FmFigures, type Measured } from '../result'
 import { withoutLines } from '../tone/withoutLines'
 import { fmWaveform } from './fmWaveform'
-import { SpectrumAverager } from '../spectrum/powerSpectrum'
-import { powerOfTwoTo } from '../spectrum/fft'
+import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { hann } from '../spectrum/window'
 import { sinadOf, powerIn, withoutTone } from '../audio/sinad'
 
@@ -16,7 +15,10 @@ export const RESIDUAL_HZ = [50, 3000] as const
 /** Hum smaller than this against the deviation does not move a peak that is worth a word. */
 const HUM_SEEN = 0.003
 /** Ripple and rounding [ratio of the deviation]. */
-const FLOOR = 5e-4
+const FLOOR = 5e-5
+const FLOOR_HZ = 0.005
+/** A crest is uncertain by this much more than its lines: which of them are kept is uncertain as well (by simulation). */
+const CREST_MORE = 1.15
 /** What stands at the edge of a narrowed channel moves a peak by this share of its own deviation, as a standard uncertainty. */
 export const EDGE_SHARE = 0.6
 const LINE_WINDOW_S = 0.05
@@ -95,20 +97,11 @@ function withTone({ series, hz, meanHz, referenceHz, edgeRatio }: FmInput, toneH
     carsonHz: 2 * ((max - min) / 2 + toneHz), carrierLineDbc, residualHz: Math.sqrt(powerIn(bare, series.rateHz, ...RESIDUAL_HZ)),
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(hz, series.rateHz, toneHz, RESIDUAL_HZ[0], FM_AUDIO_HZ),
   }
-  const noiseHz = Math.sqrt(powerIn(bare, series.rateHz, RESIDUAL_HZ[0], FM_AUDIO_HZ) * Math.min(1, raw.noiseGain * series.rateHz / 2 / FM_AUDIO_HZ))
-  return { values, uncertainty: uncertaintyOf(values, Math.hypot(noiseHz, edgeRatio * EDGE_SHARE * FM_AUDIO_HZ), hz.length / series.rateHz), notes, cycle: cycle.map(y => y - mean + meanHz) }
-}
-
-/** Noise of a frequency series by its spectrum, the quieter of the neighbours of each place: lines stand on it. */
-function noisePerHz(residual: Float64Array, rateHz: number): (hz: number) => number {
-  const size = Math.min(powerOfTwoTo(residual.length), 4096)
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(residual, [])
-  const { power, fromHz, binHz } = averager.result(rateHz)
-  return (hz) => {
-    const k = Math.round((hz - fromHz) / binHz)
-    return Math.min(power[Math.max(0, k - 8)]!, power[Math.min(power.length - 1, k + 8)]!) / binHz
-  }
+  const seconds = whole.samples / series.rateHz
+  const line = (k: number) => lineDeviation(perHz(k * toneHz), seconds)
+  const kept = raw.lines.map((_, k) => k).filter(k => k > 0 && lineAmplitude(raw.lines[k]!) > 0)
+  const noise = { tone: line(1), crest: CREST_MORE * Math.hypot(...kept.map(line)), others: edgeRatio * EDGE_SHARE * FM_AUDIO_HZ, seconds }
+  return { values, uncertainty: uncertaintyOf(values, noise), notes, cycle: cycle.map(y => y - mean + meanHz) }
 }
 
 /** A difference over one sample reads a tone low by sin(x)/x: put right per harmonic. */
@@ -132,10 +125,14 @@ function carrierLine({ series, meanHz, noisePower }: FmInput): number | null {
   return ratioToDb(Math.max(lines / count - noisePower * window.enbwBins / length, 1e-9 * power) / power)
 }
 
-function uncertaintyOf(v: FmFigures, noiseHz: number, seconds: number): Measured<FmFigures>['uncertainty'] {
-  const u = Math.hypot(noiseHz, FLOOR * (v.deviationFundamentalHz ?? 0), 0.05)
+interface CycleNoise { readonly tone: number, readonly crest: number, /** what a narrowed channel leaves open [Hz] */ readonly others: number, readonly seconds: number }
+
+function uncertaintyOf(v: FmFigures, { tone, crest, others, seconds }: CycleNoise): Measured<FmFigures>['uncertainty'] {
+  const deviation = v.deviationFundamentalHz ?? 0
+  const of = (own: number) => Math.hypot(own, others, FLOOR * deviation, FLOOR_HZ)
+  const audioHz = frequencyDeviation(tone / Math.max(deviation, 1), seconds)
   return {
-    deviationPositiveHz: u, deviationNegativeHz: u, deviationFundamentalHz: u, deviationRmsHz: u, carsonHz: 2 * u, carrierLineDbc: 0.1, residualHz: Math.max(0.05 * (v.residualHz ?? 0), 0.05),
-    audioHz: Math.max(1e-6, noiseHz / Math.max(v.deviationFundamentalHz ?? 1, 1) / seconds), thd: u / Math.max(v.deviationFundamentalHz ?? 1, 1), sinadDb: 0.2,
+    deviationPositiveHz: of(crest), deviationNegativeHz: of(crest), deviationFundamentalHz: of(tone), deviationRmsHz: of(tone) / Math.SQRT2, carsonHz: 2 * of(crest), carrierLineDbc: 0.1, residualHz: Math.max(0.05 * (v.residualHz ?? 0), 0.05),
+    audioHz, tonesHz: [audioHz], thd: of(crest) / Math.max(deviation, 1), sinadDb: 0.2,
   }
 }

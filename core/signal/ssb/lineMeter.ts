@@ -13,7 +13,7 @@ export const CLOSE_HZ = 40
 export interface Found { readonly hz: number, readonly amplitude: number }
 export type Meter = (hz: number) => number
 /** strongest gives the frequency of the largest line between two that passes a test */
-export interface LineMeter { readonly at: Meter, readonly noise: number, /** length of what is measured */ readonly seconds: number, readonly strongest: (lowHz: number, highHz: number, counts: (hz: number) => boolean) => number | null }
+export interface LineMeter { readonly at: Meter, readonly noise: number, /** length of what is measured */ readonly seconds: number, readonly binHz: number, readonly strongest: (lowHz: number, highHz: number, counts: (hz: number) => boolean) => number | null }
 
 /** Amplitude of a line anywhere in the series, and the noise that it stands in. */
 export function lineMeter(series: Series, noisePower: number): LineMeter {
@@ -25,7 +25,7 @@ export function lineMeter(series: Series, noisePower: number): LineMeter {
   averager.add(re, im)
   const { power, fromHz, binHz } = averager.result(series.rateHz)
   return {
-    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noise: Math.sqrt(noisePower * window.enbwBins / n), seconds: n / series.rateHz,
+    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noise: Math.sqrt(noisePower * window.enbwBins / n), seconds: n / series.rateHz, binHz,
     strongest: (lowHz, highHz, counts) => {
       let best = -1
       for (let k = Math.max(0, Math.ceil((lowHz - fromHz) / binHz)); k < power.length && fromHz + k * binHz <= highHz; k++) {
@@ -36,5 +36,5 @@ export function lineMeter(series: Series, noisePower: number): LineMeter {
   }
 }
 
-/** Frequency of a windowed line in noise [Hz]. @param ratio noise of the window over the line; for a Blackman-Harris window by simulation 0.45 of it over the length */
-export const frequencyUncertainty = (ratio: number, seconds: number) => Math.hypot(0.45 * ratio / seconds, 1e-4)
+/** Frequency of a windowed line in noise [Hz]. @param ratio noise of the window over the line; for a Blackman-Harris window by simulation 0.66 of it over the length */
+export const frequencyUncertainty = (ratio: number, seconds: number) => Math.hypot(0.66 * ratio / seconds, 1e-4)

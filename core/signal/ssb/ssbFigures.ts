@@ -13,7 +13,7 @@ const FLAT_DB = 0.3
 /** Tones further apart than this are told to be unequal [dB]. */
 const UNEQUAL_DB = 0.5
 /** Ripple of the channel between two lines [dB]. */
-const LINE_FLOOR_DB = 0.02
+const LINE_FLOOR_DB = 0.005
 /** A product this many times above the noise of its window is seen. */
 const SEEN_ABOVE = 4
 /** A second tone is one within this of the first [dB]. */

@@ -38,13 +38,14 @@ export function isProductOf(tones: readonly Found[], hz: number): boolean {
 }
 
 /** A line within reach that is none of the products, the strongest. */
-function leakNear(expected: number, { at, noise, strongest }: LineMeter, tones: readonly Found[]): { hz: number, level: number } | null {
+function leakNear(expected: number, lines: LineMeter, tones: readonly Found[]): { hz: number, level: number } | null {
+  const { at, noise, strongest } = lines
   const start = strongest(expected - LEAK_WITHIN_HZ, expected + LEAK_WITHIN_HZ, hz => !isProductOf(tones, hz))
   if (start === null) return null
   let best = { hz: start, level: at(start) }
   if (best.level < SEEN * Math.max(noise, 1e-7)) return null
-  let step = 0.5
-  for (let round = 0; round < 12; round++, step /= 2) {
+  let step = lines.binHz
+  for (let round = 0; round < 16; round++, step /= 2) {
     for (const hz of [best.hz - step, best.hz + step]) if (at(hz) > best.level) best = { hz, level: at(hz) }
   }
   return best

@@ -39,7 +39,8 @@ const APART_HZ = 4
  */
 export function explainAudio(x: Float64Array, rateHz: number, saidHz: number | null, highestHz: number, noiseAtMost: number): Explained {
   const from = Math.max(0, Math.floor((x.length - MOST_SAMPLES) / 2))
-  const audio = x.subarray(from, from + Math.min(x.length, MOST_SAMPLES))
+  // The carrier is no part of the modulation; through a short window it would fill its lowest part.
+  const audio = withoutLines(x.subarray(from, from + Math.min(x.length, MOST_SAMPLES)), rateHz, [0]).left
   const first = tonePlace(audio, rateHz, saidHz, highestHz)
   if (first === null || first * audio.length / rateHz < LEAST_CYCLES) return NOTHING
   const whole = rest(audio, rateHz, highestHz, noiseAtMost)
@@ -92,8 +93,10 @@ function rest(x: Float64Array, rateHz: number, highestHz: number, noiseAtMost: n
     noise += Math.min(even, total)
     variance += even ** 2 / bins.length / s.segments
   }
+  // With few segments the even part of a band is not well known; the receiver's own noise is a bound on it in any case.
+  const atMost = Math.min(noise + 4 * Math.sqrt(variance) + 0.3 * noise, noiseAtMost)
   noise = Math.min(noise, noiseAtMost)
-  return { power, noise, doubt: 4 * Math.sqrt(variance) * Math.min(1, noise / Math.max(power, 1e-30)) + 0.1 * noise, line: Math.sqrt(2 * power / highestHz * rateHz / x.length) }
+  return { power, noise, doubt: Math.max(0, atMost - noise), line: Math.sqrt(2 * power / highestHz * rateHz / x.length) }
 }
 
 /** The 40 % quantile of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory). */

@@ -61,9 +61,11 @@ function windowOf(x: ArrayLike<number>, from: number, to: number): ArrayLike<num
   return x instanceof Float64Array || x instanceof Float32Array ? x.subarray(from, to) : Array.from(x).slice(from, to)
 }
 
+const MOST_SAMPLES = 2 ** 17
+
 /** The strongest line of a real series between two frequencies, from one transform of it. @returns null when the series is too short */
 export function strongestTone(x: ArrayLike<number>, rateHz: number, lowHz: number, highHz: number): { hz: number, powerRatio: number } | null {
-  const size = Math.min(powerOfTwoTo(x.length), 2 ** 17)
+  const size = Math.min(powerOfTwoTo(x.length), MOST_SAMPLES)
   if (size < 64) return null
   const { input, output, run } = transformOf(size)
   const window = hann(size)
@@ -86,6 +88,10 @@ export function strongestTone(x: ArrayLike<number>, rateHz: number, lowHz: numbe
     if (p > most) [best, most] = [k, p]
   }
   if (best < 0) return null
-  const hz = peakFrequency(windowOf(x, from, from + size), null, rateHz, best * rateHz / size)
+  // The transform takes a power of two; all of the series tells the frequency better.
+  const rough = peakFrequency(windowOf(x, from, from + size), null, rateHz, best * rateHz / size)
+  const all = Math.min(x.length, MOST_SAMPLES)
+  const start = Math.floor((x.length - all) / 2)
+  const hz = all > size ? peakFrequency(windowOf(x, start, start + all), null, rateHz, rough) : rough
   return { hz, powerRatio: power > 0 ? 2 * most / window.sum ** 2 / power : 0 }
 }

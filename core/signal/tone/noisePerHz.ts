@@ -1,0 +1,36 @@
+import { powerOfTwoTo } from '../spectrum/fft'
+import { SpectrumAverager } from '../spectrum/powerSpectrum'
+
+const LARGEST = 4096
+/** Segments that are averaged at least: one alone tells a level within a factor of ten. */
+const LEAST_SEGMENTS = 4
+/** Bins on either side that are looked at: beyond the lobe of a line in the middle. */
+const FROM_BINS = 6
+const TO_BINS = 16
+
+/** Noise of a real series by its spectrum [power per Hz, on either side of zero]: the middle of what stands about each place, lines left out. */
+export function noisePerHz(residual: Float64Array, rateHz: number): (hz: number) => number {
+  const size = Math.min(powerOfTwoTo(residual.length / LEAST_SEGMENTS), LARGEST)
+  const averager = new SpectrumAverager(size, size / 2)
+  averager.add(residual, [])
+  const { power, fromHz, binHz, segments } = averager.result(rateHz)
+  // The middle of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory).
+  const middle = (1 - 1 / (9 * segments)) ** 3
+  return (hz) => {
+    const k = Math.round((hz - fromHz) / binHz)
+    const beside = Array.from({ length: TO_BINS - FROM_BINS + 1 }, (_, n) => [k - FROM_BINS - n, k + FROM_BINS + n]).flat().filter(n => n >= 0 && n < power.length).map(n => power[n]!)
+    beside.sort((a, b) => a - b)
+    return beside[Math.floor(beside.length / 2)]! / middle / binHz
+  }
+}
+
+/** Noise bandwidth of the Hann window [bins]. */
+const HANN_ENBW = 1.5
+/** Frequency of a line through a Hann window: its noise over its size and over the length, times this (by simulation). */
+const FREQUENCY_BY_LINE = 0.82
+
+/** Standard deviation of the amplitude of a line of a real series. @param perHz noise beside it @param seconds length of the window */
+export const lineDeviation = (perHz: number, seconds: number) => Math.sqrt(2 * perHz * HANN_ENBW / seconds)
+
+/** Standard deviation of its frequency [Hz]. @param ratio deviation of its amplitude over the amplitude */
+export const frequencyDeviation = (ratio: number, seconds: number) => FREQUENCY_BY_LINE * ratio / seconds + 1e-7
