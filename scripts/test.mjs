@@ -64,6 +64,8 @@ try {
   await suite('Unit tests', 'npx', vitestArgs('unit', unit), unit, vitest)
   const reference = fromRoot('.cache', 'reference.json')
   await suite('Outside references', 'npx', vitestArgs('reference', reference), reference, vitest)
+  const truth = fromRoot('.cache', 'truth.json')
+  await suite('Recordings of known truth', 'npx', vitestArgs('truth', truth), truth, vitest)
   await suite('Integration tests', 'npx', vitestArgs('integration', integration), integration, vitest)
   await suite('End to end', 'npx', ['playwright', 'test'], fromRoot('.cache', 'e2e.json'), playwright)
 }

@@ -9,7 +9,7 @@ import { failureOf, type Failure } from '../logic/failureWords'
 export interface OpenRecording { readonly key: string, readonly name: string, readonly files: readonly File[], readonly options: KeptOptions, readonly measured: MeasuredRecording, readonly kept: KeptRecording | null }
 
 const REMEMBERED = 'signal-options'
-const FIRST: KeptOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, carrierW: null, referencePpm: null, ruleSetId: 'R-EU' }
+const FIRST: KeptOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, channelWidthHz: null, carrierW: null, referencePpm: null, ruleSetId: 'R-EU' }
 
 /** Recordings that are open, the one looked at and the one it is compared with; what is kept of them. */
 export const useSignalsStore = defineStore('signals', () => {

@@ -27,9 +27,10 @@ async function once(file: string) {
   const plan = planChannel(recording.sampleRateHz, found.peakHz, 64_000)
   const { channel } = await channelPass(recording, count, plan, NO_CORRECTION, SILENT)
   lap()
-  const am = measureAm({ channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * 2.78 * plan.passHz, toneHz: null })
+  const noiseBandHz = 2.78 * plan.passHz
+  const am = measureAm({ channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * noiseBandHz, noiseBandHz, edgeRatio: 0, centreHz: -found.peakHz, toneHz: null })
   lap()
-  spectrumOf({ recording, options: DEFAULT_OPTIONS, spectrum, found }, 'AM', found.peakHz + am.carrier.hz, am.power, false)
+  spectrumOf({ recording, options: DEFAULT_OPTIONS, spectrum, found, beside: [] }, 'AM', found.peakHz + am.carrier.hz, am.power, false)
   lap()
   return at.slice(1).map((t, k) => t - at[k]!)
 }

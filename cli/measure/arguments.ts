@@ -3,9 +3,9 @@ import { emissionMask } from '../../core/rules'
 
 export interface Arguments { readonly file: string, readonly json: boolean, readonly monoIs: 'audio' | 'real' | undefined, readonly options: MeasureOptions }
 
-export const USAGE = 'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz N] [--spacing-hz 10000] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
+export const USAGE = 'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz N] [--spacing-hz 10000] [--channel-width-hz N] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
 const MODES = ['am', 'fm', 'ssb', 'audio', 'auto'] as const
-const NUMBERS = { '--nominal-hz': 'nominalHz', '--tone-hz': 'toneHz', '--spacing-hz': 'spacingHz', '--carrier-w': 'carrierW', '--reference-ppm': 'referencePpm' } as const
+const NUMBERS = { '--nominal-hz': 'nominalHz', '--tone-hz': 'toneHz', '--spacing-hz': 'spacingHz', '--channel-width-hz': 'channelWidthHz', '--carrier-w': 'carrierW', '--reference-ppm': 'referencePpm' } as const
 
 /** @throws {Error} in words, by argument */
 export function parseArguments(list: readonly string[]): Arguments {

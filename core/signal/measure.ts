@@ -1,4 +1,5 @@
 import type { Recording } from '../formats/recording'
+import { CoreError } from '../errors'
 import { audioFigures } from './audio/audioFigures'
 import { classify } from './classify'
 import { besideOf, centroid, type Beside } from './channel/beside'
@@ -34,16 +35,17 @@ const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as 
  *
  * Memory: the channel at 64 to 128 kS/s, 32 bytes a sample while it is turned and its envelope read, at most 8 million of them (256 MB; 60 s at
  * 2 MS/s take 130 MB), the spectrum and one block of 65 536 samples; a longer recording is measured in its beginning only, and says so.
- * @throws {CoreError} bad-recording (samples that are no numbers, a cancel)
+ * @throws {CoreError} bad-recording (samples that are no numbers, too few of them, a cancel)
  */
 export async function measureRecording(recording: Recording, options: MeasureOptions = DEFAULT_OPTIONS, progress: Progress = SILENT): Promise<MeasuredRecording> {
   const isAudio = options.as === 'audio' || (options.as === 'auto' && recording.kind === 'audio')
   const factor = isAudio ? 1 : Math.max(1, Math.floor(recording.sampleRateHz / CHANNEL_RATE_HZ))
   const count = Math.min(recording.sampleCount, MOST_CHANNEL_SAMPLES * factor)
+  // That nothing was sent cannot be said of so little.
+  if (count < LEAST_SAMPLES) throw new CoreError('bad-recording', `${recording.file}: samples: ${count} are too few to measure anything, ${LEAST_SAMPLES} are needed`)
   const early: Note[] = [
     ...recording.notes.map(({ code, words }) => ({ code, words })),
     ...(count < recording.sampleCount ? [note('only-the-beginning', `Only the first ${(count / recording.sampleRateHz).toFixed(0)} s are measured.`)] : []),
-    ...(count < LEAST_SAMPLES ? [note('too-short', `${count} samples are too few to measure anything.`)] : []),
   ]
   return isAudio ? measureAudio(recording, count, options.toneHz, early, progress) : measureRadio(recording, count, options, early, progress)
 }
@@ -54,16 +56,16 @@ const unlessOfSignal = (notes: readonly Note[]) => notes.filter(n => n.code !== 
 async function measureAudio(recording: Recording, count: number, toneHz: number | null, early: readonly Note[], progress: Progress): Promise<MeasuredRecording> {
   const { health: raw } = await scan(recording, count, progress)
   const block = await recording.read(0, count)
-  const found = count < LEAST_SAMPLES ? null : audioFigures(Float64Array.from(block.i), recording.sampleRateHz, toneHz)
+  const found = audioFigures(Float64Array.from(block.i), recording.sampleRateHz, toneHz)
   const health: Health = { clippedRatio: raw.clippedRatio, overload: raw.overload, dcOffset: Math.hypot(raw.dcI, raw.dcQ), iqGainDb: null, iqPhaseDeg: null, imageDbc: null }
   progress.tell(1, 'done')
-  const present = found?.signalPresent ?? false
+  const present = found.signalPresent
   return {
     measurement: {
-      ...identity(recording, count), mode: 'audio', signalPresent: present, uncertainty: present ? { audio: found!.uncertainty } : {}, health, carrier: null, am: null, fm: null, ssb: null, spectrum: null, audio: present ? found!.values : null,
-      notes: [...early, ...(raw.overload ? [note('overload', `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off; distortion is that of the recording.`)] : []), ...(found?.notes ?? [])],
+      ...identity(recording, count), mode: 'audio', signalPresent: present, uncertainty: present ? { audio: found.uncertainty } : {}, health, carrier: null, am: null, fm: null, ssb: null, spectrum: null, audio: present ? found.values : null,
+      notes: [...early, ...(raw.overload ? [note('overload', `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off; distortion is that of the recording.`)] : []), ...found.notes],
     },
-    pictures: { ...NO_PICTURES, products: (found?.values.harmonicsDbc ?? []).map((db, k) => ({ name: `harmonic ${k + 2}`, db })) },
+    pictures: { ...NO_PICTURES, products: found.values.harmonicsDbc.map((db, k) => ({ name: `harmonic ${k + 2}`, db })) },
   }
 }
 
@@ -76,7 +78,7 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const found = locate(first.spectrum, nearHz, !isIq)
   const width = occupiedBandwidth(first.spectrum, found.floor, found.peakHz - 20_000, found.peakHz + 20_000)
   const { health, correction, notes } = recordingHealth(first.health, found, width ? width.highHz - width.lowHz : 0, isIq, isMirrored(first.spectrum, centroid(first.spectrum, found.peakHz, found.floor)))
-  if (!found.present || count < LEAST_SAMPLES) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
+  if (!found.present) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
   const plan = planChannel(recording.sampleRateHz, found.peakHz, CHANNEL_RATE_HZ, isIq ? null : Math.min(0.8 * found.peakHz, 0.36 * recording.sampleRateHz))
   const pass = await channelPass(recording, count, plan, correction, progress)
   progress.tell(0.82, 'measuring')

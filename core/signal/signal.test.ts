@@ -162,7 +162,11 @@ describe('audio', () => {
 })
 
 describe('whatever is given', () => {
-  it.each([0, 1, 7, 100, 255, 300, 1000])('%d samples give a result, never a number that is none', async (n) => {
+  it.each([0, 1, 7, 100, 255])('%d samples are refused in words: that nothing is sent cannot be said of them', async (n) => {
+    const made = amSignal({ depth: 0.5 })
+    await expect(measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) }))).rejects.toThrow(/samples: \d+ are too few/)
+  })
+  it.each([256, 300, 1000])('%d samples give a result, never a number that is none', async (n) => {
     const made = amSignal({ depth: 0.5 })
     const m = await measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) }))
     expect(JSON.stringify(m)).not.toMatch(/NaN|Infinity/)

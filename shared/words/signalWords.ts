@@ -51,6 +51,11 @@ export function figureLines(m: Measurement, carrierW: number | null = null): Fig
   if (m.carrier?.drift?.tauS === null) add('Drift', m.carrier.drift.endHz - m.carrier.drift.startHz, v => `${v.toFixed(1)} Hz`, `in ${m.durationS.toFixed(1)} s`)
   const { am, fm, ssb, audio, spectrum } = m
   add('Depth, crest and trough together', am?.depthTrough, ratio, 'cannot exceed 100 %')
+  add('Two tones', am?.tonesHz.length === 2 ? am.tonesHz[0] : fm?.tonesHz.length === 2 ? fm.tonesHz[0] : null, hz, `and ${groupDigits((am ?? fm)?.tonesHz[1] ?? 0, 1)} Hz: peaks are where they meet`)
+  add('Crest that 0.1 % of the time passes', am?.peaks?.crest999, ratio, am?.peaks ? `1 % of the time: ${percent(am.peaks.crest99)}` : '')
+  add('Trough that 0.1 % of the time passes', am?.peaks?.trough999, ratio, am?.peaks ? `1 % of the time: ${percent(am.peaks.trough99)}` : '')
+  add('Deviation + that 0.1 % of the time passes', fm?.peaks?.positive999Hz, hz, fm?.peaks ? `1 % of the time: ${hz(fm.peaks.positive99Hz)}` : '')
+  add('Deviation \u2212 that 0.1 % of the time passes', fm?.peaks?.negative999Hz, hz, fm?.peaks ? `1 % of the time: ${hz(fm.peaks.negative99Hz)}` : '')
   add('Depth of the tone alone', am?.depthFundamental, ratio, 'against the mean envelope')
   add('Shift of the carrier', am?.unmodulated?.carrierShift, ratio, 'mean envelope against the bare carrier')
   add('Pinched off', am?.pinchedRatio, ratio, 'of the time')
@@ -67,10 +72,12 @@ export function figureLines(m: Measurement, carrierW: number | null = null): Fig
   add('Carson bandwidth', fm?.carsonHz, v => `${(v / 1000).toFixed(2)} kHz`, 'twice deviation and tone')
   add('Carrier line', fm?.carrierLineDbc, v => `${v.toFixed(1)} dBc`, 'vanishes at a deviation of 2.405 times the tone')
   add('Residual FM', fm?.residualHz, hz, '50 Hz to 3 kHz, without the tone')
-  add('PEP over mean', ssb?.pepToMeanDb, db, 'two clean tones: 3.0 dB')
-  for (const [order, below, pep] of [['third', ssb?.imd3DbBelowTone, ssb?.imd3DbBelowPep], ['fifth', ssb?.imd5DbBelowTone, ssb?.imd5DbBelowPep]] as const) add(`Products of the ${order} order`, below, v => `${v.toFixed(1)} dB below one tone`, `${pep?.toFixed(1)} dB below PEP`)
-  add('Carrier below one tone', ssb?.carrierDbBelowTone, db)
-  add('Opposite sideband', ssb?.oppositeSidebandDb, v => `${v.toFixed(1)} dB below its tone`)
+  add('PEP', ssb?.pepDbfs, v => `${v.toFixed(1)} dBFS`, ssb?.meanPowerDbfs == null ? '' : `mean ${ssb.meanPowerDbfs.toFixed(1)} dBFS`)
+  add('PEP over mean', ssb?.pepToMeanDb, db, 'two clean equal tones: 3.0 dB')
+  const least = (figure: keyof NonNullable<Measurement['ssb']>) => ssb?.bounds.includes(figure) ? 'at least ' : ''
+  for (const [order, figure, below, pep] of [['third', 'imd3DbBelowTone', ssb?.imd3DbBelowTone, ssb?.imd3DbBelowPep], ['fifth', 'imd5DbBelowTone', ssb?.imd5DbBelowTone, ssb?.imd5DbBelowPep]] as const) add(`Products of the ${order} order`, below, v => `${least(figure)}${v.toFixed(1)} dB below the stronger tone`, `${least(figure)}${pep?.toFixed(1)} dB below PEP`)
+  add('Carrier below the stronger tone', ssb?.carrierDbBelowTone, v => `${least('carrierDbBelowTone')}${db(v)}`, ssb?.carrierDbBelowPep == null ? '' : `${least('carrierDbBelowTone')}${db(ssb.carrierDbBelowPep)} below PEP`)
+  add('Opposite sideband', ssb?.oppositeSidebandDb, v => `${least('oppositeSidebandDb')}${v.toFixed(1)} dB below the stronger tone`)
   add('Tone', am?.audioHz ?? fm?.audioHz ?? audio?.fundamentalHz, hz)
   const thd = am?.thd ?? fm?.thd ?? audio?.thd
   add('Distortion', thd, v => percent(v, 2), 'of the fundamental (THD-F)')

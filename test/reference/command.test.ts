@@ -41,6 +41,7 @@ describe('the command', () => {
     ['an empty file', () => write('empty.wav', ''), /^empty\.wav: file: is empty$/],
     ['half a pair', () => write('lone.sigmf-meta', meta), /^lone\.sigmf-meta: data: there is no lone\.sigmf-data beside it$/],
     ['a hash that lies', () => (write('h.sigmf-data', data), write('h.sigmf-meta', meta.replace('"core:datatype"', `"core:sha512": "${'0'.repeat(128)}", "core:datatype"`))), /^h\.sigmf-data: core:sha512: does not match/],
+    ['one sample', () => (write('one.sigmf-data', data.subarray(0, 8)), write('one.sigmf-meta', meta)), /samples: 1 are too few to measure anything/],
     ['another kind of file', () => write('a.mp3', 'x'), /^a\.mp3: file: is none of/],
   ])('of %s says file, field and reason in one line, and ends with 2', (_name, file, words) => {
     const { status, stdout, stderr } = command(file(), '--json')

@@ -11,11 +11,11 @@ const CHANNEL = /^\d{1,2}$/
 const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
 const planId = computed(() => rules.value?.planId ?? 'forty')
 const place = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
-const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW) })
+const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW), widthKhz: text(props.options.channelWidthHz && props.options.channelWidthHz / 1000) })
 watch(() => props.options.nominalHz, hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)))
 
-function text(v: number | null) {
-  return v === null ? '' : String(v)
+function text(v: number | null | undefined) {
+  return v == null ? '' : String(v)
 }
 function change(part: Partial<KeptOptions>) {
   emit('change', { ...props.options, ...part })
@@ -23,6 +23,10 @@ function change(part: Partial<KeptOptions>) {
 function number(value: string): number | null {
   const v = Number(value.replace(',', '.'))
   return value.trim() !== '' && Number.isFinite(v) && v > 0 ? v : null
+}
+const hertz = (kilohertz: string) => {
+  const v = number(kilohertz)
+  return v === null ? null : v * 1000
 }
 /** "19" is a channel of the plan, "27.185" a frequency. */
 const nominalHz = computed(() => {
@@ -40,11 +44,12 @@ const wrongPlace = computed(() => place.value.trim() !== '' && nominalHz.value =
     <v-text-field v-model="place" label="Channel, or MHz" inputmode="decimal" :error-messages="wrongPlace" :hint="nominalHz === null ? 'not known: offsets are from the centre' : `${(nominalHz / 1e6).toFixed(5)} MHz`" persistent-hint @change="change({ nominalHz })" />
     <v-text-field v-model="texts.toneHz" label="Tone, Hz" inputmode="decimal" hint="found by itself if empty" persistent-hint @change="change({ toneHz: number(texts.toneHz) })" />
     <v-text-field v-model="texts.carrierW" label="Carrier, W" inputmode="decimal" hint="for limits in watts" persistent-hint @change="change({ carrierW: number(texts.carrierW) })" />
+    <v-text-field v-model="texts.widthKhz" label="Channel width, kHz" inputmode="decimal" hint="as wide as others allow if empty" persistent-hint @change="change({ channelWidthHz: hertz(texts.widthKhz) })" />
     <v-select :model-value="options.ruleSetId" label="Rule set" :items="ruleSets.map(r => ({ value: r.id, title: r.name }))" @update:model-value="v => change({ ruleSetId: v })" />
   </div>
 </template>
 
 <style scoped>
-.settings { display: grid; grid-template-columns: 130px 1fr 150px 150px 1.2fr; gap: 12px; align-items: start; }
+.settings { display: grid; grid-template-columns: 120px 1fr 140px 130px 170px 1.2fr; gap: 12px; align-items: start; }
 @media (max-width: 900px) { .settings { grid-template-columns: 1fr 1fr; } }
 </style>

@@ -101,7 +101,7 @@ async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasureP
 }
 function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string) {
   const asked = new Set(point.wants.map(w => w.quantity))
-  const readings = judged.value!.readings.filter(r => asked.has(r.quantity)).map(({ quantity, value, standardUncertainty }) => ({ id: uuid(), quantity, value, standardUncertainty, source: 'instrument' as const, instrument: `recording ${store.shown!.name}`.slice(0, 100) }))
+  const readings = judged.value!.readings.filter(r => asked.has(r.quantity)).map(({ quantity, value, standardUncertainty, bound }) => ({ id: uuid(), quantity, value, standardUncertainty, ...(bound ? { bound } : {}), source: 'instrument' as const, instrument: `recording ${store.shown!.name}`.slice(0, 100) }))
   return { kind: 'row-taken' as const, id: uuid(), atMs: Date.now(), phase, stepId: null, pointId: point.id, conditions: { ...conditionsAsked(point.state), supplyV: null, load, onTimeS: null }, readings }
 }
 async function recordSound() {

@@ -88,6 +88,7 @@ describe('SigMF', () => {
     ['no data', meta(), new Uint8Array(0), /data: is empty/],
     ['data cut inside a sample', meta(), written.data.subarray(0, 4003), /data: 4003 bytes end inside a sample/],
     ['data shorter than said', meta({}, undefined, [{ 'core:sample_start': 5000, 'core:sample_count': 2000 }]), written.data, /6000 samples; the metadata speaks of 7000/],
+    ['a capture beyond the end', meta({}, [{ 'core:sample_start': 1e7 }]), written.data, /captures: begin at sample 10000000, beyond the end/],
     ['captures in disorder', meta({}, [{ 'core:sample_start': 100 }, { 'core:sample_start': 0 }]), written.data, /captures: are not in order/],
   ])('%s is refused by field', async (_name, m, data, words) => expect(await refusal(pair(m, data))).toMatch(words))
   it.each([Number.NaN, Infinity])('samples of %d are refused when they are read, nothing is measured from them', async (bad) => {

@@ -15,6 +15,7 @@ export async function openSigmf(metaSource: ByteSource, dataSource: ByteSource):
   const meta = parseSigmfMeta(metaSource.name, await metaSource.read(0, metaSource.size))
   const layout: SampleLayout = { file: dataSource.name, source: dataSource, start: meta.headerBytes, type: meta.type, channels: meta.complex ? 2 : 1, complex: meta.complex }
   const present = countSamples(meta, dataSource)
+  if (meta.beginsAt >= present) throw badRecording(metaSource.name, 'captures', `begin at sample ${meta.beginsAt}, beyond the end of the data: ${present} samples are there`)
   if (meta.sha512 !== null && await hashOf(dataSource) !== meta.sha512) throw badRecording(dataSource.name, 'core:sha512', 'does not match the data: the file was changed or damaged')
   return {
     file: dataSource.name, format: 'sigmf', kind: meta.complex ? 'iq' : 'real', datatype: meta.datatype, sampleRateHz: meta.sampleRateHz,

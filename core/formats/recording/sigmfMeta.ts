@@ -14,6 +14,8 @@ export interface SigmfMeta {
   readonly centreHz: number | null
   /** first sample after a retune, or null */
   readonly retunedAt: number | null
+  /** sample at which the first capture begins */
+  readonly beginsAt: number
   /** last sample that the metadata speaks of, exclusive; 0 = none */
   readonly saysSamples: number
   readonly annotations: readonly Annotation[]
@@ -83,7 +85,7 @@ function rateOf(file: string, global: Fields): number {
   return rate
 }
 
-function captures(file: string, value: unknown): Pick<SigmfMeta, 'headerBytes' | 'centreHz' | 'retunedAt' | 'notes'> {
+function captures(file: string, value: unknown): Pick<SigmfMeta, 'headerBytes' | 'centreHz' | 'retunedAt' | 'beginsAt' | 'notes'> {
   const all = list(file, value, 'captures').map((fields, i) => ({ i, fields, start: integer(file, fields, 'core:sample_start') ?? 0, centreHz: number(file, fields, 'core:frequency') }))
   if (all.some((c, i) => i > 0 && c.start < all[i - 1]!.start)) throw badRecording(file, 'captures', 'are not in order')
   if (all.some(c => c.i > 0 && (integer(file, c.fields, 'core:header_bytes') ?? 0) > 0)) throw badRecording(file, 'core:header_bytes', 'between captures are not handled')
@@ -91,7 +93,7 @@ function captures(file: string, value: unknown): Pick<SigmfMeta, 'headerBytes' |
   const other = all.find(c => c.i > 0 && c.centreHz !== null && c.centreHz !== first?.centreHz && c.start > 0)
   const centreHz = first?.centreHz ?? null
   return {
-    headerBytes: first ? integer(file, first.fields, 'core:header_bytes') ?? 0 : 0, centreHz, retunedAt: other?.start ?? null,
+    headerBytes: first ? integer(file, first.fields, 'core:header_bytes') ?? 0 : 0, centreHz, retunedAt: other?.start ?? null, beginsAt: first?.start ?? 0,
     notes: [
       ...(centreHz === null ? [{ code: 'no-centre-frequency', words: 'The recording does not say what it was tuned to: offsets from its centre are given, no frequency.' }] : []),
       ...(other ? [{ code: 'retuned', words: `The receiver was retuned at sample ${other.start}: only what lies before is measured.` }] : []),

@@ -98,3 +98,16 @@ describe('health', () => {
     expect(count(points.map(p => p[0]), points.map(p => p[1])).overload).toBe(false)
   })
 })
+
+describe('the largest code of a coarse converter', () => {
+  it('three alike at the top of a clean recording are no clipping; a crest that is cut is', () => {
+    const codes = (size: number, cut: number) => Float32Array.from({ length: 48_000 }, (_, n) => Math.max(-cut, Math.min(cut, Math.round(127.5 * size * Math.sin(2 * Math.PI * 50.3 * n / 48_000)))) / 127.5)
+    const health = (i: Float32Array) => {
+      const counter = new HealthCounter(127.5)
+      counter.add({ i, q: new Float32Array(0) })
+      return counter.result()
+    }
+    for (const size of [0.11, 0.3, 0.52, 0.77]) expect([size, health(codes(size, 999)).overload]).toEqual([size, false])
+    expect(health(codes(0.6, 50)).overload).toBe(true)
+  })
+})

@@ -1,6 +1,8 @@
 import type { SampleBlock } from '../../formats/recording'
 
 const FLOAT_RAIL = 1 - 1e-6
+/** So many times more samples at the largest code than at the next are piled up there. */
+const PILED_UP = 4
 
 /** Counts and moments of all samples, gathered block by block. */
 export class HealthCounter {
@@ -12,6 +14,8 @@ export class HealthCounter {
   private sumIQ = 0
   private atRail = 0
   private flat = 0
+  private atTop = 0
+  private belowTop = 0
   private maxPower = 0
   private maxPart = 0
   private readonly rail: number
@@ -36,10 +40,7 @@ export class HealthCounter {
       const ay = Math.abs(y)
       const most = ax > ay ? ax : ay
       if (most >= this.rail) this.atRail++
-      if (most > this.maxPart) {
-        this.maxPart = most
-        this.flat = 0
-      }
+      this.countTop(most)
       const power = x * x + y * y
       if (power > this.maxPower) this.maxPower = power
       // Three alike at the very top of one part while the other moves, or in a row of sound: cut off.
@@ -52,6 +53,19 @@ export class HealthCounter {
     this.n += i.length
   }
 
+  /** How many samples lie at the largest code that was met, and at the one below it. */
+  private countTop(most: number): void {
+    if (most > this.maxPart) {
+      const isNext = this.steps !== null && most - this.maxPart < 1.5 / this.steps
+      this.belowTop = isNext ? this.atTop : 0
+      this.atTop = 0
+      this.flat = 0
+      this.maxPart = most
+    }
+    if (most === this.maxPart) this.atTop++
+    else if (this.steps !== null && this.maxPart - most < 1.5 / this.steps) this.belowTop++
+  }
+
   result(): RawHealth {
     const n = Math.max(1, this.n)
     const [dcI, dcQ] = [this.sumI / n, this.sumQ / n]
@@ -62,8 +76,12 @@ export class HealthCounter {
     }
   }
 
-  /** Something that never moves is no crest that was cut. */
+  /**
+   * Something that never moves is no crest that was cut, and neither is the largest code of a coarse converter: a crest that was cut
+   * lies at it far more often than at the one below.
+   */
   private flatAtTop(variance: number): number {
+    if (this.steps !== null && this.atTop < PILED_UP * this.belowTop) return 0
     return variance > 1e-6 * this.maxPart ** 2 ? this.flat : 0
   }
 
