@@ -5,7 +5,7 @@ import { toTrueMean, type MeterKind, type Signal } from './meterKind'
 export interface MeterReading {
   readonly name: string
   readonly kind: MeterKind
-  /** as it shows [W], > 0 */
+  /** as it shows [W]; 0 = it shows nothing */
   readonly shownW: number
   /** standard uncertainty [W]; null = nobody knows: it cannot be weighed */
   readonly standardUncertaintyW: number | null
@@ -43,7 +43,10 @@ export interface MeterComparison {
 /** Two readings further apart than this many standard deviations disagree. */
 const DISAGREE_SIGMA = 2
 
-interface Comparable { readonly name: string, readonly meanW: number, readonly u: number, readonly path: readonly string[] }
+/** A meter that shows nothing has no distance in dB. */
+const ratioDb = (w: number, toW: number) => w > 0 && toW > 0 ? powerRatioToDb(w / toW) : null
+
+interface Comparable { readonly meter: MeterReading, readonly meanW: number, readonly u: number, readonly path: readonly string[] }
 
 /**
  * Several meters on one signal: converted to true mean where the signal allows, weighed by 1/u^2, correlated ones once.
@@ -56,7 +59,7 @@ interface Comparable { readonly name: string, readonly meanW: number, readonly u
 export function compareMeters(readings: readonly MeterReading[], signal: Signal): MeterComparison {
   const usable = readings.flatMap((r): Comparable[] => {
     const factor = toTrueMean(r.kind, signal)
-    return factor === null || r.standardUncertaintyW === null || !(r.standardUncertaintyW > 0) ? [] : [{ name: r.name, meanW: r.shownW * factor, u: r.standardUncertaintyW * factor, path: r.path }]
+    return factor === null || r.standardUncertaintyW === null || !(r.standardUncertaintyW > 0) ? [] : [{ meter: r, meanW: r.shownW * factor, u: r.standardUncertaintyW * factor, path: r.path }]
   })
   const opinions = groups(usable).map(group => group.reduce((best, c) => c.u < best.u ? c : best))
   const weight = opinions.reduce((sum, o) => sum + 1 / o.u ** 2, 0)
@@ -64,7 +67,7 @@ export function compareMeters(readings: readonly MeterReading[], signal: Signal)
   const values = usable.map(c => c.meanW)
   return {
     opinions: opinions.length, meanW, standardUncertaintyW: weight > 0 ? 1 / Math.sqrt(weight) : null,
-    spreadDb: values.length > 1 ? powerRatioToDb(Math.max(...values) / Math.min(...values)) : null,
+    spreadDb: values.length > 1 ? ratioDb(Math.max(...values), Math.min(...values)) : null,
     agree: opinions.length < 2 ? null : opinions.every((a, i) => opinions.slice(i + 1).every(b => Math.abs(a.meanW - b.meanW) <= DISAGREE_SIGMA * Math.hypot(a.u, b.u))),
     meters: readings.map(r => compared(r, signal, meanW, readings, opinions, weight)),
   }
@@ -76,12 +79,12 @@ function compared(meter: MeterReading, signal: Signal, weighedW: number | null, 
   const u = factor === null || meter.standardUncertaintyW === null ? null : meter.standardUncertaintyW * factor
   const sharesWith = all.filter(o => o !== meter && o.path.some(p => meter.path.includes(p))).map(o => o.name)
   if (meanW === null || weighedW === null) return { meter, meanW, standardUncertaintyW: u, offDb: null, offSigma: null, factor: null, sharesWith }
-  const speaks = opinions.find(o => o.name === meter.name)
+  const speaks = opinions.find(o => o.meter === meter)
   // Against the others, not against a mean that holds its own reading.
   const others = speaks ? weight - 1 / speaks.u ** 2 : weight
   const othersW = speaks && others > 0 ? (weighedW * weight - speaks.meanW / speaks.u ** 2) / others : weighedW
   const offSigma = u === null || !(others > 0) ? null : (meanW - othersW) / Math.hypot(u, 1 / Math.sqrt(others))
-  return { meter, meanW, standardUncertaintyW: u, offDb: powerRatioToDb(meanW / weighedW), offSigma, factor: weighedW / meanW, sharesWith }
+  return { meter, meanW, standardUncertaintyW: u, offDb: ratioDb(meanW, weighedW), offSigma, factor: meanW > 0 && weighedW > 0 ? weighedW / meanW : null, sharesWith }
 }
 
 /** Meters joined by anything they share, directly or through a third. */
@@ -101,12 +104,13 @@ export type TwoLevelVerdict = 'agree' | 'calibration' | 'diode' | 'other'
 const SAME_FACTOR_DB = 0.3
 
 /**
- * @param high, low the suspect's and the reference's power at two levels [W], all > 0
+ * @param high, low the suspect's and the reference's power at two levels [W]; 0 = shows nothing
  * @example twoLevels({ suspectW: 100, referenceW: 100 }, { suspectW: 2.1, referenceW: 10 }) // => 'diode'
  */
 export function twoLevels(high: { suspectW: number, referenceW: number }, low: { suspectW: number, referenceW: number }): TwoLevelVerdict {
-  const highDb = powerRatioToDb(high.suspectW / high.referenceW)
-  const lowDb = powerRatioToDb(low.suspectW / low.referenceW)
+  const [highDb, lowDb] = [ratioDb(high.suspectW, high.referenceW), ratioDb(low.suspectW, low.referenceW)]
+  // A diode meter that shows nothing of a low power falls short there the most.
+  if (highDb === null || lowDb === null) return highDb !== null && low.referenceW > 0 ? 'diode' : 'other'
   if (Math.abs(highDb) <= SAME_FACTOR_DB && Math.abs(lowDb) <= SAME_FACTOR_DB) return 'agree'
   if (Math.abs(highDb - lowDb) <= SAME_FACTOR_DB) return 'calibration'
   return lowDb < highDb ? 'diode' : 'other'

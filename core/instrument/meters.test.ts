@@ -51,6 +51,13 @@ describe('kinds of meters', () => {
 })
 
 describe('several meters on one signal', () => {
+  it('one that shows nothing is off by no number of dB; two of one name are two', () => {
+    const c = compareMeters([meter('a', 0, 0.05), meter('b', 4.1, 0.2)], { kind: 'carrier' })
+    expect([c.spreadDb, c.agree]).toEqual([null, false])
+    const twins = compareMeters([meter('a', 4, 0.1), meter('a', 5, 0.1)], { kind: 'carrier' })
+    expect(twins.meters.map(m => Math.sign(m.offSigma!))).toEqual([-1, 1])
+    expect(twoLevels({ suspectW: 100, referenceW: 100 }, { suspectW: 0, referenceW: 10 })).toBe('diode')
+  })
   it('C31: 3.82 +/- 0.05 and 4.10 +/- 0.20 W make 3.836 +/- 0.049 W, 1.36 sigma apart', () => {
     const c = compareMeters([meter('a', 3.82, 0.05), meter('b', 4.1, 0.2)], { kind: 'carrier' })
     expect(c.meanW!).toBeCloseTo(3.836, 3)

@@ -58,6 +58,14 @@ describe('a needle at its stop', () => {
   })
 })
 
+describe('a sum that falls on a limit', () => {
+  it('is not decided by its last binary digit: 3.6 W with U of 0.4 W against 4 W, 0.1 + 0.2 against 0.3', () => {
+    expect(judge(read(3.6, 0.4), null, uk('powerW')).verdict).toBe('inside')
+    expect(judge(read(0.1 + 0.2, 0), { low: null, high: 0.3, aim: null }, null).verdict).toBe('inside')
+    expect(judge(read(0.3001, 0), { low: null, high: 0.3, aim: null }, null).verdict).toBe('above')
+  })
+})
+
 describe('workshop windows, plain acceptance', () => {
   const window = { low: 3.6, high: 4, aim: 3.8 }
   it.each([[3.6, 'inside'], [4, 'inside'], [3.59, 'below'], [4.01, 'above']])('%d W is %s whatever the meter', (value, verdict) => {

@@ -67,12 +67,17 @@ function interval({ value, bound }: Measured, errorBound: number): Interval {
   return { from: bound === 'at-most' ? -Infinity : value - errorBound, to: bound === 'at-least' ? Infinity : value + errorBound }
 }
 
+/** What sums of a few doubles are off by, and no instrument resolves [ratio]. */
+const ROUNDING = 1e-13
+
 /** Outside or inside only when every value of the interval is. */
 function place({ from, to }: Interval, { low, high }: { low: number | null, high: number | null }): Verdict {
-  if (high !== null && from > high) return 'above'
-  if (low !== null && to < low) return 'below'
-  const under = high === null || to <= high
-  const over = low === null || from >= low
+  // A sum that falls exactly on a limit is not decided by its last binary digit.
+  const slack = (limit: number) => ROUNDING * Math.abs(limit)
+  if (high !== null && from > high + slack(high)) return 'above'
+  if (low !== null && to < low - slack(low)) return 'below'
+  const under = high === null || to <= high + slack(high)
+  const over = low === null || from >= low - slack(low)
   return under && over ? 'inside' : 'cannot-tell'
 }
 

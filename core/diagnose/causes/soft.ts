@@ -4,8 +4,13 @@ import type { Soft } from './observable'
 export interface Uncertain { readonly value: number, readonly standardUncertainty: number | null }
 
 const UNKNOWN_RATIO = 0.1
-/** Three-point rule for a normal distribution: exact up to the fifth moment. Source: Gauss-Hermite quadrature. */
-const NODES = [{ at: -Math.sqrt(3), weight: 1 / 6 }, { at: 0, weight: 2 / 3 }, { at: Math.sqrt(3), weight: 1 / 6 }] as const
+/**
+ * Four-point rule for a normal distribution: exact up to the seventh moment. Source: Gauss-Hermite quadrature, Abramowitz and Stegun table
+ * 25.10. No point lies in the middle: a reading on an edge is half of one outcome and half of the other.
+ */
+const [INNER, OUTER] = [Math.sqrt(3 - Math.sqrt(6)), Math.sqrt(3 + Math.sqrt(6))]
+const INNER_WEIGHT = (3 + Math.sqrt(6)) / 12
+const NODES = [{ at: -OUTER, weight: 0.5 - INNER_WEIGHT }, { at: -INNER, weight: INNER_WEIGHT }, { at: INNER, weight: INNER_WEIGHT }, { at: OUTER, weight: 0.5 - INNER_WEIGHT }] as const
 
 /**
  * Which outcome some readings belong to, with the share of each when their uncertainty straddles an edge.

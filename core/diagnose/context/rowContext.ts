@@ -1,4 +1,4 @@
-import type { Quantity, Reading } from '../../quantity'
+import { standardToBound, type Quantity, type Reading } from '../../quantity'
 import { TAKEN_AGAIN, asked, type ChallengeKept, type History, type RowConditions, type RowState } from '../../run'
 import type { RuleSet } from '../../rules'
 import type { MeasurePoint, ModelSheet, SetState } from '../../sheet'
@@ -45,7 +45,7 @@ function underDoubt(context: DoubtContext, point: MeasurePoint, conditions: RowC
     return want ? asked(sheet, rules, want, point.state) : null
   }
   return {
-    sheet, point, conditions, readings, askedOf, carrierW: carrierOn(rows, point), earlier: q => earlier(context, point, readings, q),
+    sheet, point, conditions, readings, askedOf, ...carrierOn(rows, point), earlier: q => earlier(context, point, readings, q),
     meterOf: r => r.instrument === null ? null : meterOf(r.instrument, r.quantity),
     pepMostW: pepReached(rows, point), provenW: provenPower(sheet, rows), supportedW: supportedPower(context, point, readings), otherFull: otherFull(rows, point),
   }
@@ -54,10 +54,11 @@ function underDoubt(context: DoubtContext, point: MeasurePoint, conditions: RowC
 const sameControls = (a: SetState, b: SetState) => a.mode === b.mode && a.lowPower === b.lowPower && a.coverage === b.coverage && a.setting === b.setting
 
 /** The unmodulated carrier that a modulated row is held against: same channel, mode and controls; voice is told apart in the setting. */
-function carrierOn(rows: readonly RowState[], point: MeasurePoint): number | null {
+function carrierOn(rows: readonly RowState[], point: MeasurePoint): Pick<RowUnderDoubt, 'carrierW' | 'carrierBoundW'> {
   const state = { ...point.state, setting: point.state.setting.replace(/,? ?voice$/, '') }
   const row = rows.find(({ point: { state: s } }) => s.keyed && s.toneHz === null && s.channel === state.channel && sameControls(s, state))
-  return valueIn(row, 'powerW')
+  const u = row?.cells.find(c => c.want.quantity === 'powerW')?.latest?.reading.standardUncertainty
+  return { carrierW: valueIn(row, 'powerW'), carrierBoundW: u ? standardToBound(u) : 0 }
 }
 
 /** The reading of the same row before, when nothing was turned in between. */

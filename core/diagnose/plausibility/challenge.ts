@@ -33,6 +33,8 @@ export interface RowUnderDoubt {
   readonly readings: readonly Reading[]
   /** unmodulated carrier on the same channel and power setting [W]; null = not measured yet */
   readonly carrierW: number | null
+  /** bound of that reading [W]; 0 where nobody knows, or no carrier was read */
+  readonly carrierBoundW: number
   readonly askedOf: (quantity: Quantity) => Asked | null
   /** scale of the meter that a reading came from; null = it has none that matters, or nobody knows */
   readonly meterOf: (reading: Reading) => MeterScale | null

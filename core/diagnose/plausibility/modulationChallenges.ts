@@ -5,8 +5,8 @@ import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 const DEPTHS_APART = 0.1
 /** PEP over carrier above this on a tone is over-modulation, whatever is said (87 to 114 % lie between 3.5 and 4.6). */
 const CLEAN_RATIO = 4.6
-/** Mean power of a sine tone with m <= 1: at most 1.5 times the carrier (C01). */
-const MEAN_RATIO = 1.5
+/** A mean that rises less than this is no sign of anything: carriers move under modulation (general trade knowledge). */
+const LEAST_SHOWN = 1.2
 /** A trough from here on is at the bottom. */
 const FULL_TROUGH = 0.97
 const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
@@ -27,23 +27,24 @@ function troughTooDeep(row: RowUnderDoubt): Challenge[] {
 }
 
 function againstCarrier(row: RowUnderDoubt): Challenge[] {
-  const { carrierW } = row
+  const { carrierW, carrierBoundW } = row
   if (carrierW === null || carrierW <= 0) return []
   const [mean, pep] = [readingIn(row, 'powerW'), readingIn(row, 'pepW')]
   const depth = readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
   const out: Challenge[] = []
   // Pinched off, the mean may pass 1.5 (C02): only a depth that is read says that it was not.
-  if (mean && depth && depth.value <= 1 && mean.value - bound(mean) > MEAN_RATIO * carrierW) out.push({ rule: 'P05', quantity: 'powerW', meanW: mean.value, carrierW, mostW: carrierW * (1 + depth.value ** 2 / 2) })
+  const mostMeanW = depth && carrierW * (1 + Math.min(1, depth.value + bound(depth)) ** 2 / 2)
+  if (mean && depth && depth.value <= 1 && mean.value - bound(mean) > Math.max(mostMeanW!, LEAST_SHOWN * carrierW)) out.push({ rule: 'P05', quantity: 'powerW', meanW: mean.value, carrierW, mostW: carrierW * (1 + depth.value ** 2 / 2) })
   if (!pep || pep.bound) return out
   const byPep = Math.sqrt(pep.value / carrierW) - 1
   // dm = (1 + m) / 2 x relative error of the ratio (C07).
-  const slack = (1 + byPep) / 2 * (bound(pep) / pep.value) + (depth ? bound(depth) : 0)
+  const slack = (1 + byPep) / 2 * (bound(pep) / pep.value + carrierBoundW / carrierW) + (depth ? bound(depth) : 0)
   const agrees = depth !== undefined && Math.abs(byPep - depth.value) - slack <= DEPTHS_APART
   // A trough cannot be deeper than the carrier: full, it says nothing of a crest beyond.
   const saysNothing = depth?.quantity === 'depthNegativeRatio' && depth.value >= FULL_TROUGH && byPep > 1
   if (depth && !agrees && !saysNothing) out.push({ rule: 'P03', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, byPepRatio: byPep })
   // Crest and PEP that say the same are over-modulation, and no contradiction.
   const crestSays = depth?.quantity === 'depthPositiveRatio' && agrees
-  if (!crestSays && (pep.value - bound(pep)) / carrierW > CLEAN_RATIO) out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
+  if (!crestSays && (pep.value - bound(pep)) / (carrierW + carrierBoundW) > CLEAN_RATIO) out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
   return out
 }

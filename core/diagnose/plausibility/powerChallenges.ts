@@ -1,10 +1,12 @@
 import { standardToBound, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
-/** Mean RF above this share of the whole set's DC input is a wrong reading (from memory): a ceiling by the class of the stage, no set reaches it. */
-const MOST_EFFICIENCY = { saturated: 0.7, linear: 0.65 }
+/** Mean RF above this share of the whole set's DC input is a wrong reading (from memory): a ceiling by the class of the stage, no set reaches it; class E 85 to 90 % in the stage itself. */
+const MOST_EFFICIENCY = { saturated: 0.85, linear: 0.65 }
 /** A whole AM or SSB set makes 35 to 50 % (common practice); from here on up to the ceiling it is worth a word. */
 const USUAL_EFFICIENCY = 0.55
+/** Of a stage that is driven into saturation (FM, carrier): class C 60 to 75 %, the set around it takes its share (common practice). */
+const USUAL_SATURATED = 0.7
 /** Below this share of its input a keyed final does next to nothing: the current speaks for the higher power. */
 const IDLE_EFFICIENCY = 0.12
 /** Factors between the ranges of common wattmeters. */
@@ -47,7 +49,7 @@ function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const leastW = mean.value - bound(mean)
   if (leastW > mostRatio * inputW) return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]
   // "At least" already breaks the ceiling or says nothing: what lies above it nobody read.
-  const isUnusual = !mean.bound && (isLinear || mode === 'AM') && leastW > USUAL_EFFICIENCY * inputW
+  const isUnusual = !mean.bound && leastW > (isLinear || mode === 'AM' ? USUAL_EFFICIENCY : USUAL_SATURATED) * inputW
   return isUnusual ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual }] : []
 }
 

@@ -75,3 +75,20 @@ describe('sheets that contradict themselves', () => {
     expect(sheetContradictions(LX8.adjusters)).toEqual([])
   })
 })
+
+describe('the bench as it is', () => {
+  it('nothing on the meter is no crash, and contradicts nothing', () => {
+    const full = { carrierW: 3.9, otherFull: [{ title: 'channel 1', pepW: 0 }] }
+    expect(() => rules(LX8, 'am-tone', [read('pepW', 0), read('depthNegativeRatio', 1)], full)).not.toThrow()
+    expect(rules(LX8, 'am-tone', [read('pepW', 14), read('depthNegativeRatio', 1)], full)).not.toContain('P21')
+  })
+  it('P23: a display of tenths may change by one digit, which is 3 % of 3 W; two digits moved', () => {
+    const before = (value: number) => ({ earlier: (q: Quantity) => q === 'powerW' ? read('powerW', value) : null })
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 3.1)], before(3))).toEqual([])
+    expect(rules(LX8, 'fm-carrier', [read('powerW', 3.2)], before(3))).toEqual(['P23'])
+  })
+  it('P25: a carrier that is known to a watt leaves as much headroom as it may have', () => {
+    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 6, carrierBoundW: 1, pepMostW: 20 })).toEqual([])
+    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 6, carrierBoundW: 0.1, pepMostW: 20 })).toEqual(['P25'])
+  })
+})

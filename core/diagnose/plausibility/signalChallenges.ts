@@ -1,4 +1,4 @@
-import { dbmToVolts, standardToBound, voltsToDbm } from '../../quantity'
+import { dbmToVolts, standardToBound, voltsToDbm, type Reading } from '../../quantity'
 import { receiverTest, type GeneratorModulation, type ReceiverTest } from '../../sheet'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
@@ -15,6 +15,7 @@ const EAR_HZ = 100
 const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = { 'sinad-12': 10 ** 1.2 - 1, 'signal-noise-10': 9 }
 /** Deviation without a tone that is still noise and hum of a healthy set (general trade knowledge) [Hz]. */
 const RESIDUAL_MOST_HZ = 100
+const boundOf = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
 const BARE: GeneratorModulation = { kind: 'none' }
 const CW_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12' }
 
@@ -64,7 +65,7 @@ function sinadBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   const { inputV } = row.conditions
   if (!sinad || !inputV || row.point.state.keyed) return []
   const mostDb = mostSinadDb(inputV, receiverTest(row.point).modulation)
-  const leastDb = sinad.value - (sinad.standardUncertainty === null ? 0 : standardToBound(sinad.standardUncertainty))
+  const leastDb = sinad.value - boundOf(sinad)
   return leastDb > mostDb ? [{ rule: 'P01', quantity: 'sinadDb', readDb: sinad.value, mostDb, inputV }] : []
 }
 
@@ -73,7 +74,7 @@ function sensitivityBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   return (['sensitivityV', 'audibleV'] as const).flatMap((quantity) => {
     const reading = readingIn(row, quantity)
     const leastV = quantity === 'audibleV' ? leastAudibleV(test.modulation) : leastSensitivityV(test)
-    return reading && reading.bound !== 'at-most' && reading.value < leastV ? [{ rule: 'P33', quantity, readV: reading.value, leastV, test } as const] : []
+    return reading && reading.bound !== 'at-most' && reading.value + boundOf(reading) < leastV ? [{ rule: 'P33', quantity, readV: reading.value, leastV, test } as const] : []
   })
 }
 
@@ -83,7 +84,7 @@ export function signalChallenges(row: RowUnderDoubt): Challenge[] {
   if (row.conditions.toneHz !== null || row.conditions.mode !== 'FM') return out
   for (const quantity of ['deviationPositiveHz', 'deviationNegativeHz'] as const) {
     const reading = readingIn(row, quantity)
-    if (reading && reading.value > RESIDUAL_MOST_HZ) out.push({ rule: 'P37', quantity, readHz: reading.value })
+    if (reading && reading.value - boundOf(reading) > RESIDUAL_MOST_HZ) out.push({ rule: 'P37', quantity, readHz: reading.value })
   }
   return out
 }

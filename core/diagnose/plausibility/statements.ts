@@ -29,16 +29,21 @@ const J0_ZEROS = [2.404826, 5.520078] as const
 const DEVIATION_SLACK = 0.02
 const CHANNEL_KHZ = 10
 
+/** Above by more than rounding: a sum that falls on a limit is not decided by its last binary digit. */
+const isAbove = (value: number, limit: number) => value - limit > 1e-9 * Math.max(Math.abs(value), Math.abs(limit))
+
 /** P rows that need no instrument: claims of an owner, a drawing, another bench (examples of the trade table). */
 export const STATEMENTS: readonly StatementKind[] = [
   { id: 'sideband', rule: 'P07', title: 'Power in one AM sideband', fields: [field('carrier', 'Carrier', 'W'), field('sideband', 'In one sideband', 'W')],
     // Each sideband of full sine AM holds a quarter of the carrier (C01).
-    check: ([carrier, sideband]) => ({ verdict: sideband! > carrier! / 4 ? 'impossible' : 'possible', againstValue: carrier! / 4, againstUnit: 'W' }) },
+    // Over-modulated it may hold more, never more than the carrier itself (both sidebands of a carrier that is gone, C04).
+    check: ([carrier, sideband]) => ({ verdict: sideband! > carrier! ? 'impossible' : isAbove(sideband!, carrier! / 4) ? 'doubtful' : 'possible', againstValue: carrier! / 4, againstUnit: 'W' }) },
   { id: 'swr', rule: 'P08', title: 'Forward and reflected power', fields: [field('forward', 'Forward', 'W'), field('reflected', 'Reflected', 'W')],
     // rho = sqrt(Pr / Pf), SWR = (1 + rho) / (1 - rho) (C35).
     check: ([forward, reflected]) => {
+      if (!(forward! > 0) || reflected! < 0) return { verdict: 'impossible', againstValue: Number.NaN, againstUnit: ': 1' }
       const rho = Math.sqrt(reflected! / forward!)
-      return { verdict: reflected! > forward! ? 'impossible' : 'possible', againstValue: rho < 1 ? (1 + rho) / (1 - rho) : Infinity, againstUnit: ': 1' }
+      return { verdict: isAbove(reflected!, forward!) ? 'impossible' : 'possible', againstValue: rho < 1 ? (1 + rho) / (1 - rho) : Infinity, againstUnit: ': 1' }
     } },
   { id: 'harmonic', rule: 'P15', title: 'Number of a harmonic', fields: [field('carrier', 'Carrier', 'MHz'), field('found', 'Found at', 'MHz'), field('number', 'Called number', '')],
     check: ([carrier, found, number]) => {
@@ -46,7 +51,8 @@ export const STATEMENTS: readonly StatementKind[] = [
       return { verdict: Math.abs(ratio - number!) > HARMONIC_SLACK * ratio ? 'impossible' : 'possible', againstValue: Math.round(ratio), againstUnit: '' }
     } },
   { id: 'span', rule: 'P17', title: 'Channels in a span', fields: [field('channels', 'Channels', ''), field('span', 'Span', 'kHz')],
-    check: ([channels, span]) => ({ verdict: span! < channels! * CHANNEL_KHZ ? 'impossible' : 'possible', againstValue: channels! * CHANNEL_KHZ, againstUnit: 'kHz' }) },
+    // From the first channel to the last there is one step less than there are channels; from edge to edge as many.
+    check: ([channels, span]) => ({ verdict: isAbove((channels! - 1) * CHANNEL_KHZ, span!) ? 'impossible' : isAbove(channels! * CHANNEL_KHZ, span!) ? 'doubtful' : 'possible', againstValue: channels! * CHANNEL_KHZ, againstUnit: 'kHz' }) },
   { id: 'off-or-moved', rule: 'P20', title: 'Off by, and moved by', fields: [field('off', 'Off by', 'Hz'), field('moved', 'Moved by', 'Hz')],
     // The same figure in both places is one of them repeated: only a log with times decides.
     check: ([off, moved]) => ({ verdict: off! !== 0 && Math.abs(off! - moved!) < 1 ? 'doubtful' : 'possible', againstValue: off! - moved!, againstUnit: 'Hz' }) },
@@ -68,6 +74,7 @@ export const STATEMENTS: readonly StatementKind[] = [
     check: ([pep, devices, rating]) => ({ verdict: pep! > devices! * rating! ? 'impossible' : 'possible', againstValue: devices! * rating!, againstUnit: 'W' }) },
   { id: 'lead', rule: 'P39', title: 'The same set on another lead', fields: [field('one', 'On one lead', 'W'), field('other', 'On the other', 'W')],
     check: ([one, other]) => {
+      if (!(one! > 0) || !(other! > 0)) return { verdict: one! < 0 || other! < 0 ? 'impossible' : 'doubtful', againstValue: Number.NaN, againstUnit: 'dB' }
       const db = Math.abs(powerRatioToDb(other! / one!))
       return { verdict: db > LEAD_DB ? 'doubtful' : 'possible', againstValue: db, againstUnit: 'dB' }
     } },

@@ -62,6 +62,18 @@ describe('three crystals', () => {
   })
 })
 
+describe('one counter for all', () => {
+  // 1 ppm of 27.6 MHz: nine channels read by it are all 27.6 Hz high, and no oscillator is off.
+  it('that is 1 ppm off names no innocent crystal, however many channels it reads', () => {
+    const rows = Array.from({ length: 9 }, (_, k) => ({ ...tx(1 + 4 * k, 27.6, 28 / Math.sqrt(3)), instrument: 'Counter' }))
+    expect([...found(FM, rows).values()].filter(a => a.verdict === 'off')).toEqual([])
+  })
+  it('that is ten times better names the one that is off', () => {
+    const rows = [at('ref', null, 0), ...[1, 20, 40].map(channel => tx(channel, 900, 3))].map(r => ({ ...r, instrument: 'Counter' }))
+    expect([...found(FM, rows).values()].filter(a => a.verdict === 'off').map(a => a.name)).toEqual(['xt'])
+  })
+})
+
 describe('every constructed case', () => {
   // One oscillator off by twenty times what the readings leave open, each in turn: it is named, and nobody else.
   it.each(fmScheme.oscillators.map(o => o.id))('27F: %s', (culprit) => {

@@ -8,7 +8,7 @@ import type { AttributionRow, Unknown } from './attribute'
 const UNKNOWN_COUNTER_HZ = 10
 
 /** A frequency that was read: which of the scheme, on which channel (null = it has none), how far off. */
-export interface SchemeReading { readonly frequencyId: string, readonly channel: number | null, readonly errorHz: number, readonly standardUncertaintyHz: number }
+export interface SchemeReading { readonly frequencyId: string, readonly channel: number | null, readonly errorHz: number, readonly standardUncertaintyHz: number, readonly instrument?: string | null }
 
 /** Oscillators of the scheme as what is looked for, in ppm. */
 export function schemeUnknowns(scheme: MixingScheme): Unknown[] {
@@ -20,7 +20,7 @@ export function schemeUnknowns(scheme: MixingScheme): Unknown[] {
  * @throws {CoreError} unknown-item (no such frequency or oscillator), unknown-channel
  * Source: C16, C18.
  */
-export function schemeRow(scheme: MixingScheme, planId: string, { frequencyId, channel, errorHz, standardUncertaintyHz }: SchemeReading): AttributionRow {
+export function schemeRow(scheme: MixingScheme, planId: string, { frequencyId, channel, errorHz, standardUncertaintyHz, instrument = null }: SchemeReading): AttributionRow {
   const frequency = scheme.frequencies.find(f => f.id === frequencyId)
   if (!frequency) throw new CoreError('unknown-item', `the scheme has no frequency "${frequencyId}"`)
   const steps = channel === null ? 0 : (channelHz(planId, channel) - scheme.baseHz) / scheme.stepHz
@@ -30,7 +30,7 @@ export function schemeRow(scheme: MixingScheme, planId: string, { frequencyId, c
     if (!found) throw new CoreError('unknown-item', `the scheme has no oscillator "${oscillator}"`)
     coefficients[oscillator] = (coefficients[oscillator] ?? 0) + (factor + stepFactor * steps) * found.nominalHz / 1e6
   }
-  return { errorHz, standardUncertaintyHz, coefficients }
+  return { errorHz, standardUncertaintyHz, instrument, coefficients }
 }
 
 /** What a frequency of the scheme should be [Hz]; channel null where its terms take no steps. */
@@ -50,7 +50,7 @@ export function schemeReadings(sheet: ModelSheet, past: History): SchemeReading[
     const nominalHz = frequency ? nominalOf(sheet, taken) : null
     if (!frequency || nominalHz === null) continue
     const channel = taken.reading.quantity === 'carrierHz' ? taken.row.conditions.channel : null
-    found.set(`${frequency.id} ${channel}`, { frequencyId: frequency.id, channel, errorHz: taken.reading.value - nominalHz, standardUncertaintyHz: taken.reading.standardUncertainty || UNKNOWN_COUNTER_HZ })
+    found.set(`${frequency.id} ${channel}`, { frequencyId: frequency.id, channel, errorHz: taken.reading.value - nominalHz, standardUncertaintyHz: taken.reading.standardUncertainty || UNKNOWN_COUNTER_HZ, instrument: taken.reading.instrument })
   }
   return [...found.values()]
 }
