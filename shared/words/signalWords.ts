@@ -4,6 +4,8 @@ import { neighbourShare, type JudgedReading, type JudgedSignal, type Measurement
 /** First zero of the Bessel function J0 (Abramowitz and Stegun, table 9.5). */
 const FIRST_NULL = 2.404826
 
+/** More than this in the next channel is no number to hold against a limit of microwatts [W]. */
+const MOST_SAID_W = 0.01
 const percent = (ratio: number, digits = 1) => `${(100 * ratio).toFixed(digits)} %`
 
 /** The verdict in one or two sentences: what is gravest, and where the power lands. */
@@ -24,7 +26,7 @@ export function findingWords(f: SignalFinding): string {
     case 'undecided': return `${QUANTITIES[f.reading.quantity].label} cannot be told: ${valueWords(f.reading)} lies within its uncertainty of the limit (${f.reading.limit!.rule.words}).`
     case 'neighbours': return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power lands in the neighbouring channels.`
     case 'adjacent-power': return `${groupDigits(f.watts * 1e6, 0)} \u00b5W in the next channel (${f.words}).`
-    case 'adjacent-untold': return `Whether the next channel holds at most ${groupDigits(f.mostW * 1e6, 0)} \u00b5W cannot be told: at most ${groupDigits(f.watts * 1e6, 0)} \u00b5W are read there, and noise of the receiver or somebody else is in it (${f.words}).`
+    case 'adjacent-untold': return `Whether the next channel holds at most ${groupDigits(f.mostW * 1e6, 0)} \u00b5W cannot be told: noise of the receiver or another station is read there as well${f.watts < MOST_SAID_W ? `, ${groupDigits(f.watts * 1e6, 0)} \u00b5W in all` : ''} (${f.words}).`
     case 'mask': return `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} dB, ${(Math.abs(f.offsetHz) / 1000).toFixed(1)} kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
     case 'clean': return 'Clean: nothing that was measured breaks a rule.'
   }
@@ -45,7 +47,8 @@ export function figureLines(m: Measurement, carrierW: number | null = null): Fig
   const add = (label: string, value: number | null | undefined, show: (v: number) => string, why = '') => {
     if (typeof value === 'number' && Number.isFinite(value)) lines.push({ label, value: show(value), why })
   }
-  const [hz, db, ratio] = [(v: number) => `${groupDigits(v, 1)} Hz`, (v: number) => `${v.toFixed(1)} dB`, (v: number) => percent(v)]
+  // What rounds to nothing has no sign.
+  const [hz, db, ratio] = [(v: number) => `${groupDigits(v, 1)} Hz`, (v: number) => `${v.toFixed(1)} dB`, (v: number) => percent(Math.abs(v) < 5e-4 ? 0 : v)]
   add('Error', m.carrier?.errorPpm, v => `${v.toFixed(2)} ppm`, 'against the nominal channel')
   add('Settles at', m.carrier?.drift?.finalHz, v => `${groupDigits(v, 0)} Hz`, `time constant ${m.carrier?.drift?.tauS?.toFixed(1)} s`)
   if (m.carrier?.drift?.tauS === null) add('Drift', m.carrier.drift.endHz - m.carrier.drift.startHz, v => `${v.toFixed(1)} Hz`, `in ${m.durationS.toFixed(1)} s`)

@@ -42,7 +42,20 @@ export function besideOf(s: PowerSpectrum, ownHz: number, floor: number, isOneSi
     }
   }
   const onRaster = ({ offsetHz }: Beside) => Math.abs(offsetHz) > spacingHz / 2 && Math.abs(offsetHz / spacingHz - Math.round(offsetHz / spacingHz)) * spacingHz < ON_RASTER_HZ
-  return strongestOfEach(found).filter(b => b.db > SURELY_ANOTHER_DB || onRaster(b))
+  return strongestOfEach(found).map(b => placed(s, ownHz, own, b)).filter(b => b.db > SURELY_ANOTHER_DB || onRaster(b))
+}
+
+/** A stranger by its strongest line, and by all that it sends in a raster. */
+function placed(s: PowerSpectrum, ownHz: number, own: number, { offsetHz }: Beside): Beside {
+  const at = (hz: number) => Math.max(0, Math.min(s.power.length - 1, Math.round((ownHz + hz - s.fromHz) / s.binHz)))
+  const side = Math.sign(offsetHz)
+  const [near, far] = [Math.max(OWN_HZ, Math.abs(offsetHz) - WIDTH_HZ), Math.abs(offsetHz) + OWN_HZ]
+  let best = at(offsetHz)
+  for (let k = Math.min(at(side * near), at(side * far)); k <= Math.max(at(side * near), at(side * far)); k++) if (s.power[k]! > s.power[best]!) best = k
+  const lineHz = s.fromHz + best * s.binHz - ownHz
+  // Not so far that the wanted signal is counted as well.
+  const halfHz = Math.max(STEP_HZ, Math.min(OWN_HZ, Math.abs(lineHz) - OWN_HZ))
+  return { offsetHz: lineHz, db: ratioToDb(Math.max(bandPower(s, ownHz + lineHz - halfHz, ownHz + lineHz + halfHz), 1e-30) / own) }
 }
 
 /** One entry for each stranger: neighbouring bands belong together. */

@@ -25,12 +25,14 @@ const EDGE_HZ = 1000
 export function filteredTo(channel: Channel, middleHz: number, widthHz: number | null, beside: readonly Beside[]): Channel & { readonly notes: readonly Note[], /** amplitude at the edge of the filter against the whole */ readonly edgeRatio: number } {
   const nearest = beside.reduce((m, b) => Math.min(m, Math.abs(b.offsetHz)), Infinity)
   const passHz = widthHz !== null ? widthHz / 2 : Math.max(LEAST_PASS_HZ, nearest - NEIGHBOUR_HZ)
-  const told = beside.map(b => note('neighbour-beside', `Something else is sent ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ${b.offsetHz > 0 ? 'above' : 'below'}, ${Math.abs(b.db).toFixed(0)} dB ${b.db > 0 ? 'stronger' : 'weaker'}: what lies there is not put to this set.`))
+  const told = beside.map(b => note('neighbour-beside', `Something else is sent ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ${b.offsetHz > 0 ? 'above' : 'below'}, ${strength(b.db)}: what lies there is not put to this set.`))
   if (!(passHz < 0.8 * channel.passHz)) return { ...channel, notes: told, edgeRatio: 0 }
   const series = shifted(narrowed(shifted(channel.series, middleHz), KEPT_RATE_HZ, passHz), -middleHz)
   const words = note('narrowed', `Filtered to ${(2 * passHz / 1000).toFixed(1)} kHz: what is sent further out is in no figure of the modulation.`)
   return { series, passHz, noiseBandHz: 2 * SKIRT * passHz, notes: [...told, words], edgeRatio: edgeOf(series, middleHz, passHz) }
 }
+
+const strength = (db: number) => Math.abs(db) < 0.5 ? 'as strong' : `${Math.abs(db).toFixed(0)} dB ${db > 0 ? 'stronger' : 'weaker'}`
 
 function edgeOf(series: Series, middleHz: number, passHz: number): number {
   const averager = new SpectrumAverager(1024, 512)
