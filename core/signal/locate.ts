@@ -2,7 +2,7 @@ import { noiseBeside } from './spectrum/noiseBands'
 import type { PowerSpectrum } from './spectrum/powerSpectrum'
 
 /** Where something is sent in a spectrum. */
-export interface Located { readonly present: boolean, /** strongest line, between bins [Hz] */ readonly peakHz: number, readonly peakPower: number, /** noise of the receiver beside it, per bin */ readonly floor: number, /** the strongest line looks like steady noise: the channel must tell */ readonly likeNoise: boolean }
+export interface Located { readonly present: boolean, /** strongest line, between bins [Hz] */ readonly peakHz: number, readonly peakPower: number, /** noise of the receiver beside it, per bin */ readonly floor: number, /** the strongest line looks like steady noise: the channel must tell */ readonly likeNoise: boolean, /** there is a line, but it stands at the centre alone: an offset of the receiver, or a weak carrier on it */ readonly onlyAtCentre: boolean }
 
 /** A line near 0 Hz and this small, with nothing else, is the offset of a receiver and no signal. */
 const OFFSET_MOST = 10 ** (-40 / 10)
@@ -24,7 +24,7 @@ const STEADY = 0.35
 export function locate(s: PowerSpectrum, nearHz: number | null, isReal: boolean): Located {
   const counts = (hz: number) => !isReal || hz > 4 * s.binHz
   const strongestOfAll = strongest(s, counts)
-  if (strongestOfAll === null) return { present: false, peakHz: 0, peakPower: 0, floor: 0, likeNoise: true }
+  if (strongestOfAll === null) return { present: false, peakHz: 0, peakPower: 0, floor: 0, likeNoise: true, onlyAtCentre: false }
   const hzOf = (k: number) => s.fromHz + k * s.binHz
   const floorAt = (k: number) => noiseBeside(s, hzOf(k), hz => !isReal || hz > 0)
   const near = nearHz === null ? null : strongest(s, hz => counts(hz) && Math.abs(hz - nearHz) < NEAR_HZ)
@@ -33,10 +33,11 @@ export function locate(s: PowerSpectrum, nearHz: number | null, isReal: boolean)
   const [peakHz, floor] = [vertex(s, best), floorAt(best)]
   const total = s.power.reduce((a, b) => a + b, 0)
   const onlyOffset = !isReal && Math.abs(peakHz) < 3 * s.binHz && s.power[best]! * 2 < OFFSET_MOST && !standsBeside(s, best, floor)
+  const stands = total > SILENCE && s.power[best]! > threshold(s) * floor
   const kurtosis = s.kurtosis.subarray(Math.max(0, best - LOBE), best + LOBE + 1)
   const mean = kurtosis.reduce((a, b) => a + b, 0) / kurtosis.length
   return {
-    present: total > SILENCE && s.power[best]! > threshold(s) * floor && !onlyOffset, peakHz, peakPower: s.power[best]!, floor,
+    present: stands && !onlyOffset, onlyAtCentre: stands && onlyOffset, peakHz, peakPower: s.power[best]!, floor,
     likeNoise: Number.isNaN(mean) || Math.abs(mean - 1) < Math.max(STEADY, 6 * Math.sqrt(4 / s.segments / kurtosis.length)),
   }
 }

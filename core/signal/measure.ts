@@ -51,6 +51,7 @@ export async function measureRecording(recording: Recording, options: MeasureOpt
 }
 
 const NO_SIGNAL = note('no-signal', 'Nothing stands out of the noise: nothing is read.')
+const ONLY_AT_CENTRE = note('only-at-centre', 'A weak line stands at the centre of the recording, and nothing else: the offset of the receiver, or a carrier on it. Tune 10 kHz beside the carrier and record again.')
 const unlessOfSignal = (notes: readonly Note[]) => notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre')
 
 async function measureAudio(recording: Recording, count: number, toneHz: number | null, early: readonly Note[], progress: Progress): Promise<MeasuredRecording> {
@@ -78,7 +79,7 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const found = locate(first.spectrum, nearHz, !isIq)
   const width = occupiedBandwidth(first.spectrum, found.floor, found.peakHz - 20_000, found.peakHz + 20_000)
   const { health, correction, notes } = recordingHealth(first.health, found, width ? width.highHz - width.lowHz : 0, isIq, isMirrored(first.spectrum, centroid(first.spectrum, found.peakHz, found.floor)))
-  if (!found.present) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), NO_SIGNAL])
+  if (!found.present) return nothing(recording, count, health, [...early, ...unlessOfSignal(notes), found.onlyAtCentre ? ONLY_AT_CENTRE : NO_SIGNAL])
   const plan = planChannel(recording.sampleRateHz, found.peakHz, CHANNEL_RATE_HZ, isIq ? null : Math.min(0.8 * found.peakHz, 0.36 * recording.sampleRateHz))
   const pass = await channelPass(recording, count, plan, correction, progress)
   progress.tell(0.82, 'measuring')

@@ -11,7 +11,7 @@ export interface Note { readonly code: NoteCode | string, readonly words: string
 
 export const NOTE_CODES = [
   'no-signal', 'level-too-low', 'overload', 'too-short', 'carrier-at-centre', 'dc-removed', 'image-not-separable', 'image-corrected', 'rate-suspected', 'only-the-beginning',
-  'no-tone', 'two-tones', 'hum-beside-tone', 'hum-fm', 'neighbour-beside', 'narrowed', 'spur-on-tone', 'unequal-tones', 'not-separable', 'carrier-reference', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
+  'only-at-centre', 'no-tone', 'two-tones', 'hum-beside-tone', 'hum-fm', 'neighbour-beside', 'narrowed', 'spur-on-tone', 'unequal-tones', 'not-separable', 'carrier-reference', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
   'carrier-not-found', 'carrier-assumed', 'one-tone', 'speech', 'product-in-noise', 'no-span', 'adjacent-in-noise', 'mask-power-assumed', 'mask-not-judged', 'audio-band', 'off-nominal', 'mode-guessed', 'not-applicable',
 ] as const
 export type NoteCode = typeof NOTE_CODES[number]

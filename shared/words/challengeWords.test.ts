@@ -9,6 +9,7 @@ describe('words for doubtful readings', () => {
     [{ rule: 'P01', quantity: 'sinadDb', readDb: 14, mostDb: 7.1, inputV: 0.0446e-6 }, /^14\.0 dB SINAD at 0\.045 \u00b5V is more than physics allows \(7\.1 dB\)/],
     [{ rule: 'P03', quantity: 'depthNegativeRatio', readRatio: 0.92, byPepRatio: 1.28 }, /^Depth 92 % on the meter, 128 % by PEP/],
     [{ rule: 'P05', quantity: 'powerW', meanW: 7.4, carrierW: 4, mostW: 5.8 }, /^Average 7\.4 W on a carrier of 4 W: .* at most 5\.8 W/],
+    [{ rule: 'P41', quantity: 'depthPositiveRatio', readRatio: 0.0085 }, /^Depth 0\.85 % with a tone: was 85 % meant/],
     [{ rule: 'P16', quantity: 'depthNegativeRatio', readRatio: 1.45 }, /^A trough of 145 %/],
     [{ rule: 'P24', quantity: 'pepW', pepW: 24, carrierW: 4.2, byPepRatio: 1.39 }, /^PEP 24 W on a carrier of 4\.2 W is 139 %/],
     [{ rule: 'P04', quantity: 'pepW', meanW: 9, pepW: 8.2 }, /^Average 9 W above PEP 8\.2 W/],

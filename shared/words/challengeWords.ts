@@ -17,6 +17,7 @@ export function challengeWords(c: Challenge): string {
     case 'P11': return `${showPlain(c.readHz, c.quantity)} is ${offWords(c.readHz - c.nominalHz, c.nominalHz)} off: no crystal does that.${c.likelyHz.length > 0 ? ` Meant ${c.likelyHz.map(hz => showPlain(hz, c.quantity)).join(' or ')}?` : ''}`
     case 'P12': return `${showPlain(c.readHz, 'carrierHz')} is channel ${c.channel} of the plan ${c.planName}; on this set it is ${showPlain(c.nominalHz, 'carrierHz')}.`
     case 'P13': return `On ${c.mode} the tone stands ${c.mode === 'USB' ? 'above' : 'below'} the channel; this is ${groupDigits(Math.abs(c.offHz), 0)} Hz ${c.offHz > 0 ? 'above' : 'below'} it. Wrong sideband, on the set or on the test set?`
+    case 'P41': return `Depth ${percent(c.readRatio, 2)} with a tone: was ${percent(100 * c.readRatio)} meant? Depth is typed in per cent.`
     case 'P16': return `A trough of ${percent(c.readRatio)}: it cannot be deeper than the carrier. Is it the crest, or does the meter extrapolate?`
     case 'P21': return `PEP ${showPlain(c.pepW, 'pepW')} here, ${showPlain(c.otherW, 'pepW')} at "${c.otherTitle}", both fully modulated: ${groupDigits(Math.abs(powerRatioToDb(c.pepW / c.otherW)), 1)} dB apart. One of them was over.`
     case 'P22': return `${showPlain(c.outputW, 'powerW')} out of ${groupDigits(c.inputW, 0)} W of plate input; above ${c.mostRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`
@@ -30,7 +31,7 @@ export function challengeWords(c: Challenge): string {
   }
 }
 
-const percent = (ratio: number) => `${groupDigits(ratio * 100, 0)} %`
+const percent = (ratio: number, decimals = 0) => `${groupDigits(ratio * 100, decimals)} %`
 
 function offWords(errorHz: number, nominalHz: number): string {
   const ppm = hzToPpm(errorHz, nominalHz)

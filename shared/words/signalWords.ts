@@ -18,6 +18,7 @@ export function verdictLine(judged: JudgedSignal): string {
 export function findingWords(f: SignalFinding): string {
   switch (f.kind) {
     case 'nothing-sent': return 'Nothing is sent: no signal stands out of the noise.'
+    case 'only-at-centre': return 'A weak line stands at the centre of the recording: a carrier, or the offset of the receiver. Tune 10 kHz beside it and record again.'
     case 'overload': return 'The recording is overloaded: record it again with 10 dB less.'
     case 'pinched': return `Over-modulated: the carrier is pinched off ${percent(f.share)} of the time.`
     case 'reversed': return `Over-modulated: the carrier reverses its phase, ${percent(f.depth, 0)} of a balanced modulator.`

@@ -15,6 +15,7 @@ export type Challenge =
   | { readonly rule: 'P12', readonly quantity: 'carrierHz', readonly readHz: number, readonly channel: number, readonly planName: string, readonly nominalHz: number }
   | { readonly rule: 'P13', readonly quantity: 'carrierHz', readonly mode: 'USB' | 'LSB', readonly offHz: number }
   | { readonly rule: 'P16', readonly quantity: 'depthNegativeRatio', readonly readRatio: number }
+  | { readonly rule: 'P41', readonly quantity: 'depthPositiveRatio' | 'depthNegativeRatio', readonly readRatio: number }
   | { readonly rule: 'P21', readonly quantity: 'pepW', readonly pepW: number, readonly otherW: number, readonly otherTitle: string }
   | { readonly rule: 'P22', readonly quantity: 'powerW', readonly outputW: number, readonly inputW: number, readonly mostRatio: number }
   | { readonly rule: 'P23', readonly quantity: 'powerW', readonly beforeW: number, readonly nowW: number }

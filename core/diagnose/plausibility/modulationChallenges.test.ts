@@ -20,6 +20,11 @@ describe('AM readings that contradict each other', () => {
     expect(rulesOf('tone-19', { depthNegativeRatio: 1.45 }, null)).toEqual(['P16'])
     expect(rulesOf('tone-19', { depthNegativeRatio: 1 }, null)).toEqual([])
   })
+  it('P41: "0.85" typed where per cent are asked', () => {
+    expect(rulesOf('tone-19', { depthPositiveRatio: 0.0085 }, null)).toEqual(['P41'])
+    expect(rulesOf('tone-19', { depthPositiveRatio: 0.85 }, null)).toEqual([])
+    expect(rulesOf('tone-19', { depthPositiveRatio: 0.05 }, null)).toEqual([])
+  })
   it('P05: 4.0 W to 7.4 W at 95 %, where 5.8 W is the most', () => {
     expect(rulesOf('tone-19', { depthPositiveRatio: 0.95, powerW: 7.4 }, 4)).toEqual(['P05'])
     expect(rulesOf('tone-19', { depthPositiveRatio: 0.95, powerW: 5.8 }, 4)).toEqual([])

@@ -9,21 +9,31 @@ const CLEAN_RATIO = 4.6
 const LEAST_SHOWN = 1.2
 /** A trough from here on is at the bottom. */
 const FULL_TROUGH = 0.97
+/** 0.2 to 1.3 typed as per cent. */
+const LIKE_A_RATIO = [0.002, 0.013] as const
 const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
 
 /**
  * AM readings that contradict each other: trough deeper than the carrier (P16), mean power that no true mean shows (P05),
- * depth against PEP (P03), "clean" with too high a crest (P24). Needs the carrier of the same channel for all but the first.
+ * a ratio typed as per cent (P41), depth against PEP (P03), "clean" with too high a crest (P24). Needs the carrier of the same channel for all but the first.
  * Uncertainties are given the benefit of the doubt.
  */
 export function modulationChallenges(row: RowUnderDoubt): Challenge[] {
   if (row.conditions.mode !== 'AM' || row.conditions.toneHz === null) return []
-  return [...troughTooDeep(row), ...againstCarrier(row)]
+  return [...troughTooDeep(row), ...typedAsRatio(row), ...againstCarrier(row)]
 }
 
 function troughTooDeep(row: RowUnderDoubt): Challenge[] {
   const trough = readingIn(row, 'depthNegativeRatio')
   return trough && trough.value - bound(trough) > 1 ? [{ rule: 'P16', quantity: 'depthNegativeRatio', readRatio: trough.value }] : []
+}
+
+/** Where a tone is fed in nobody sets a depth of about one per cent: a ratio was typed where per cent are asked. */
+function typedAsRatio(row: RowUnderDoubt): Challenge[] {
+  return (['depthPositiveRatio', 'depthNegativeRatio'] as const).flatMap((quantity) => {
+    const depth = readingIn(row, quantity)
+    return depth?.source === 'typed' && depth.value >= LIKE_A_RATIO[0] && depth.value <= LIKE_A_RATIO[1] ? [{ rule: 'P41', quantity, readRatio: depth.value } as const] : []
+  })
 }
 
 function againstCarrier(row: RowUnderDoubt): Challenge[] {

@@ -8,6 +8,7 @@ export interface JudgedReading extends SignalReading { readonly limit: ResolvedL
 /** What leads the verdict, the gravest first. */
 export type SignalFinding =
   | { readonly kind: 'nothing-sent' }
+  | { readonly kind: 'only-at-centre' }
   | { readonly kind: 'overload' }
   | { readonly kind: 'pinched', readonly share: number }
   | { readonly kind: 'reversed', readonly depth: number }
@@ -34,7 +35,7 @@ const NEIGHBOUR_SHARE = 0.001
  * @param carrierW bare carrier [W], for limits that are absolute powers; null = not known, and they are not judged
  */
 export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | null): JudgedSignal {
-  if (!m.signalPresent) return { readings: [], findings: [{ kind: 'nothing-sent' }], mode: null, channel: null }
+  if (!m.signalPresent) return { readings: [], findings: [{ kind: m.notes.some(n => n.code === 'only-at-centre') ? 'only-at-centre' : 'nothing-sent' }], mode: null, channel: null }
   const mode = modeOf(m)
   const planId = rules.planId ?? 'forty'
   const hz = m.carrier?.frequencyHz ?? m.ssb?.suppressedCarrierHz ?? null
