@@ -41,6 +41,8 @@ const STRAIGHT_SHARE = 0.6
 const ONE_SIGMA = 1
 /** The curve is believed when it explains so many variances more than the line: 99 % of chi square with one degree of freedom. */
 const CURVED = 6.6
+/** Neighbours that are alike by this many standard deviations of chance (one over the root of the samples) follow a pattern. */
+const CORRELATED = 2.5
 /** Readings of a counter that shows hertz scatter by at least so much, whatever three of them show [Hz]: half a digit, rectangular. */
 const LEAST_SCATTER_HZ = 0.29
 
@@ -54,7 +56,8 @@ const LEAST_SCATTER_HZ = 0.29
  * @throws {CoreError} not-a-number
  * Source: variable projection (Golub and Pereyra 1973), offsets of groups eliminated by centring (Frisch and Waugh 1933);
  * checked against SciPy's curve_fit in test/reference.
- * Limits: one time constant. A set has several; what is said of the end is good to the scatter and grows as the curve bends.
+ * Limits: one time constant. A set has several; where what is left about the curve shows it, no end is told. A second one that the scatter
+ * hides moves the end by more than is said of it.
  */
 export function fitDrift(samples: readonly DriftSample[]): DriftFit | null {
   if (samples.some(s => !Number.isFinite(s.atS) || !Number.isFinite(s.hz))) throw new CoreError('not-a-number', 'a sample of the drift is no number')
@@ -97,6 +100,9 @@ function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
   const variance = Math.max(best.misfit / freedom, 1e-12)
   if (line.misfit - best.misfit < CURVED * variance) return null
   const likely = [...fits.filter(f => f.misfit <= best.misfit + ONE_SIGMA * variance), best]
+  // What is left about the curve follows a pattern: there is more than one time constant. How it moves now is told by its last part, and no end.
+  const several = Math.sqrt(variance) > LEAST_SCATTER_HZ && residualCorrelation(samples, best) > CORRELATED / Math.sqrt(samples.length)
+  if (several) return fitLine(lastPart(samples))
   const straight = best.tauS > TAU_S.most * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.most * 0.999)
   const decay = Math.exp(-(last.atS - first.atS) / best.tauS)
   const spread = curveVariances(samples, best, last.atS - first.atS, decay)
@@ -108,6 +114,24 @@ function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
     rateHzPerMin: -best.amplitudeHz / best.tauS * decay * 60,
     rateUncertaintyHzPerMin: Math.sqrt(variance * spread.rate) * 60,
   }
+}
+
+/** The last third, or as much as a line over a minute takes. */
+function lastPart(samples: readonly DriftSample[]): readonly DriftSample[] {
+  const lastS = samples.at(-1)!.atS
+  const fromS = Math.min(lastS - LEAST_SPAN_S, lastS - (lastS - samples[0]!.atS) / 3)
+  const tail = withoutLoneGroups(samples.filter(s => s.atS >= fromS))
+  return tail.length >= LEAST_SAMPLES.line ? tail : samples
+}
+
+/** Correlation of what is left of each sample with the next of its group: nought of noise. @returns at most 0.95 */
+function residualCorrelation(samples: readonly DriftSample[], { tauS, amplitudeHz }: Exponential): number {
+  const from = samples[0]!.atS
+  const [e, h] = [centred(samples, s => Math.exp(-(s.atS - from) / tauS)), centred(samples, s => s.hz)]
+  const left = h.map((v, i) => v - amplitudeHz * e[i]!)
+  const total = left.reduce((a, v) => a + v * v, 0)
+  const next = left.reduce((a, v, i) => i > 0 && (samples[i]!.group ?? 0) === (samples[i - 1]!.group ?? 0) ? a + v * left[i - 1]! : a, 0)
+  return total > 0 ? Math.min(0.95, next / total) : 0
 }
 
 const groupsOf = (samples: readonly DriftSample[]) => new Set(samples.map(s => s.group ?? 0))

@@ -35,6 +35,16 @@ describe('drift as it warms up', () => {
     expect(slowIn(fit, 400, 0.1)).toBeNull()
     expect(fit.rateHzPerMin).toBeCloseTo(-0.36, 0)
   })
+  it('two time constants, 120 and 1500 s: the end is not told by one curve (truth 0 Hz)', () => {
+    for (let seed = 1; seed <= 20; seed++) {
+      const slow = curve({ settles: 0, amplitude: 80, tauS: 1500, noise: 0.7, seed })
+      const both = slow.map((s, i) => ({ ...s, hz: s.hz + 150 * Math.exp(-i * 5 / 120) }))
+      const fit = fitDrift(both)!
+      if (fit.settlesHz !== null) expect(Math.abs(fit.settlesHz)).toBeLessThan(3 * fit.settlesUncertaintyHz!)
+      // 80 / 1500 e^(-0.6) x 60 = 1.76 Hz/min down at the end, and 150 / 120 e^(-7.5) x 60 = 0.04
+      expect(Math.abs(fit.rateHzPerMin + 1.8)).toBeLessThan(0.9)
+    }
+  })
   it('says when it will be slow enough: dHz/dt = A/tau e^(-t/tau)', () => {
     const samples = curve()
     const fit = fitDrift(samples)!
