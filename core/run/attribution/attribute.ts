@@ -11,7 +11,7 @@ export interface Attributed {
   readonly name: string
   readonly value: number
   readonly sigma: number
-  /** off: more than two sigma from right; right: shown to be within; unknown: the readings say little about it */
+  /** off: more than two sigma from right; right: all of its interval within half of what such ones are off; unknown: the readings say little about it */
   readonly verdict: 'off' | 'right' | 'unknown'
   /** others that it cannot be told apart from by these readings */
   readonly confusedWith: readonly string[]
@@ -21,6 +21,8 @@ export interface Attributed {
 const OFF_SIGMA = 2
 /** What the readings leave of the prior spread for an unknown to count as determined. */
 const DETERMINED = 0.25
+/** An oscillator is right when its whole interval lies within this of nought, against how far such ones may be off at all. */
+const RIGHT_SHARE = 0.5
 /** Two estimates that move together this much cannot be told apart. */
 const CONFUSED = 0.97
 
@@ -47,8 +49,14 @@ export function attribute(oscillators: readonly Unknown[], readings: readonly At
   return oscillators.map(({ name, priorSigma }, i) => {
     const confusedWith = Array.from({ length: n }, (_, j) => j).filter(j => j !== i && Math.abs(covariance[i]![j]!) / (sigmas[i]! * sigmas[j]!) > CONFUSED && sigmas[i]! > DETERMINED * priorSigma).map(j => unknowns[j]!.name)
     const determined = sigmas[i]! <= DETERMINED * priorSigma
-    return { name, value: values[i]!, sigma: sigmas[i]!, confusedWith, verdict: !determined ? 'unknown' : Math.abs(values[i]!) > OFF_SIGMA * sigmas[i]! ? 'off' : 'right' }
+    return { name, value: values[i]!, sigma: sigmas[i]!, confusedWith, verdict: !determined ? 'unknown' : verdictOf(values[i]!, sigmas[i]!, priorSigma) }
   })
+}
+
+/** Off when nought is outside of the interval; right only when all of the interval is next to nothing. */
+function verdictOf(value: number, sigma: number, priorSigma: number): Attributed['verdict'] {
+  if (Math.abs(value) > OFF_SIGMA * sigma) return 'off'
+  return Math.abs(value) + OFF_SIGMA * sigma <= RIGHT_SHARE * priorSigma ? 'right' : 'unknown'
 }
 
 /** Name of the error of an instrument among the unknowns. */
