@@ -1,7 +1,8 @@
 import { bandPower, SpectrumAverager } from './spectrum/powerSpectrum'
 import { powerOfTwoTo } from './spectrum/fft'
 import { powerIn } from './audio/sinad'
-import { FM_AUDIO_HZ, instantaneousHz } from './fm/fmFigures'
+import { instantaneousHz } from './fm/fmFigures'
+import { FM_AUDIO_HZ } from './fm/fmInput'
 import { noiseOfDiscriminator } from './fm/fmWaveform'
 import { envelopeOf, type Series } from './series'
 

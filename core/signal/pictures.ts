@@ -1,6 +1,6 @@
-import type { AmResult } from './am/amFigures'
+import type { AmResult } from './am/amInput'
 import type { PhaseTrack } from './carrier/phaseTrack'
-import type { FmResult } from './fm/fmFigures'
+import type { FmResult } from './fm/fmInput'
 import type { SignalPictures } from './measurement'
 import { ratioToDb } from './result'
 import type { Series } from './series'

@@ -5,44 +5,18 @@ import { NOISE_KNOWN_TO, note, ratioToDb, type AmFigures, type Measured, type No
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { sinadOf, withoutTone } from '../audio/sinad'
+import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
 import { amWaveform } from './amWaveform'
 
 /** Filter ripple, rounding and the harmonics that the channel does not hold: what is left without any noise [ratio]. */
 const FLOOR = 4e-5
 /** A trough of the in-phase part this far below zero, against the carrier, is a phase that flips. */
 const REVERSED = 0.02
-/** Demodulated tones are judged up to here [Hz]. */
-export const AM_AUDIO_HZ = 10_000
 const NEXT_TO_NOTHING = 0.02
 /** A stretch of bare carrier is found in blocks of this length [s]. */
 const STRETCH_S = 0.02
 /** Hum smaller than this against the carrier does not move a peak that is worth a word. */
 const HUM_SEEN = 0.002
-
-export interface AmInput {
-  /** the modulated stretch, its carrier at 0 Hz with a phase that stands still */
-  readonly modulated: Series
-  /** a stretch of bare carrier in the same channel, with where it begins in the recording */
-  readonly bare: { readonly series: Series, readonly startS: number } | null
-  /** noise power per sample */
-  readonly noisePower: number
-  /** band that this noise fills [Hz] */
-  readonly noiseBandHz: number
-  /** amplitude at the edge of a narrowed channel, against the whole */
-  readonly edgeRatio: number
-  /** the tone that explains the modulation; null on anything else */
-  readonly toneHz: number | null
-  /** the tone, or the two that make up the modulation */
-  readonly tonesHz: readonly number[]
-  /** hum beside the tone, amplitude in the unit of the envelope */
-  readonly hum: number
-  /** flat half-width of the channel [Hz] */
-  readonly passHz: number
-  /** middle of the recording, in the channel [Hz]: where an offset of the receiver stands */
-  readonly centreHz: number | null
-}
-
-export interface AmResult extends Measured<AmFigures> { readonly meanEnvelope: number, /** one cycle for a picture; null on voice */ readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null }
 
 /**
  * Everything about amplitude modulation (C01 to C05). With a steady tone that explains it the envelope is averaged over its cycles, so
@@ -120,11 +94,6 @@ function envelopeSeries(series: Series, flips: boolean, phase: number): Float64A
   return flips ? Float64Array.from(series.re, (x, n) => x * c + series.im[n]! * s) : envelopeOf(series)
 }
 
-/** The bare carrier of the same recording, where it holds one. */
-export function bareCarrier({ bare, noisePower }: AmInput): { carrier: number, startS: number } | null {
-  return bare && { carrier: Math.sqrt(Math.max(meanPower(bare.series) - noisePower, 1e-30)), startS: bare.startS }
-}
-
 function bareFigures(input: AmInput, max: number, trough: number, mean: number): AmFigures['unmodulated'] {
   const bare = bareCarrier(input)
   return bare && { depthPositive: max / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS }
@@ -168,8 +137,4 @@ function shapeNotes(v: AmFigures, flips: boolean, impliedCrest: number | null, c
       ? [note('flat-topped', `The crest lies ${(20 * Math.log10(impliedCrest / crest)).toFixed(1)} dB below what the flanks imply.`), note('pep-disagrees', `PEP alone would say ${(100 * v.depthPositive).toFixed(0)} %, the trough says ${(100 * v.depthNegative).toFixed(0)} %.`)]
       : []),
   ]
-}
-
-export function referenceNotes(v: AmFigures): Note[] {
-  return [note('carrier-reference', v.unmodulated ? 'Depths refer to the mean envelope; under "unmodulated" to the bare carrier of the same recording.' : 'Depths refer to the mean envelope over whole cycles: the recording holds no bare carrier, so a shift of the carrier cannot be told.')]
 }

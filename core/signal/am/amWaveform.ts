@@ -3,7 +3,7 @@ import { note, ratioToDb, type AmFigures } from '../result'
 import { envelopeOf, meanPower } from '../series'
 import { sinadOf } from '../audio/sinad'
 import { lowerPeaks, upperPeaks, type Peaks } from '../tone/waveformPeaks'
-import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amFigures'
+import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
 
 /** Below this share of the carrier nothing is sent: ripple of the filter at a corner is less. */
 const NOTHING_SENT = 0.015

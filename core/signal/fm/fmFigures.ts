@@ -3,15 +3,12 @@ import { distortionOf, drawReal, extremes, realCycle, withoutNoiseLines, LEAST_C
 import { lineAmplitude, lineAt, type Line } from '../tone/lines'
 import { note, ratioToDb, type FmFigures, type Measured } from '../result'
 import { withoutLines } from '../tone/withoutLines'
+import { EDGE_SHARE, FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } from './fmInput'
 import { fmWaveform } from './fmWaveform'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { hann } from '../spectrum/window'
 import { sinadOf, powerIn, withoutTone } from '../audio/sinad'
 
-/** Audio of a deviation is judged up to here [Hz]; noise of a discriminator grows with frequency. */
-export const FM_AUDIO_HZ = 5000
-/** Residual FM is what is left between these [Hz] (common practice). */
-export const RESIDUAL_HZ = [50, 3000] as const
 /** Hum smaller than this against the deviation does not move a peak that is worth a word. */
 const HUM_SEEN = 0.003
 /** Ripple and rounding [ratio of the deviation]. */
@@ -19,8 +16,6 @@ const FLOOR = 5e-5
 const FLOOR_HZ = 0.005
 /** A crest is uncertain by this much more than its lines: which of them are kept is uncertain as well (by simulation). */
 const CREST_MORE = 1.15
-/** What stands at the edge of a narrowed channel moves a peak by this share of its own deviation, as a standard uncertainty. */
-export const EDGE_SHARE = 0.6
 const LINE_WINDOW_S = 0.05
 
 /** Frequency of every sample against the middle of the channel [Hz], by the turn from one sample to the next. */
@@ -41,28 +36,6 @@ export function meanFrequency(hz: Float64Array): number {
   }
   return weights > 0 ? sum / weights : 0
 }
-
-export interface FmInput {
-  /** the modulated stretch */
-  readonly series: Series
-  readonly hz: Float64Array
-  /** the tone that explains the modulation; null on anything else */
-  readonly toneHz: number | null
-  readonly tonesHz: readonly number[]
-  /** hum beside the tone [Hz] */
-  readonly hum: number
-  /** what peaks are counted from, in the channel [Hz] */
-  readonly referenceHz: number
-  readonly isNominal: boolean
-  readonly meanHz: number
-  readonly noisePower: number
-  /** band that this noise fills [Hz] */
-  readonly noiseBandHz: number
-  /** amplitude at the edge of a narrowed channel, against the whole */
-  readonly edgeRatio: number
-}
-
-export interface FmResult extends Measured<FmFigures> { /** one cycle of the deviation for a picture */ readonly cycle: Float64Array | null }
 
 /** Everything about frequency modulation (C12 to C14), from the cycle of its tone; anything else, and a tone with hum, by its waveform. */
 export function fmFigures(input: FmInput): FmResult {

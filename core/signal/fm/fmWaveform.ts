@@ -3,7 +3,7 @@ import { note, type FmFigures, type Measured, type Note } from '../result'
 import { powerIn } from '../audio/sinad'
 import { meanPower, type Series } from '../series'
 import { lowerPeaks, upperPeaks } from '../tone/waveformPeaks'
-import { EDGE_SHARE, FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } from './fmFigures'
+import { EDGE_SHARE, FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } from './fmInput'
 
 /** Ripple and rounding [ratio of the deviation], and what a discriminator rounds [Hz]. */
 const FLOOR = 5e-4
