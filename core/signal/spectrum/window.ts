@@ -8,13 +8,26 @@ function taper(name: string, n: number, value: (x: number) => number): Taper {
   return { name, values, sum, sumSquares, enbwBins: n * sumSquares / (sum * sum) }
 }
 
+/** Tapers that were made lately: many figures look through windows of one length. Nobody writes into them. */
+const MOST_KEPT = 6
+const kept = new Map<string, Taper>()
+
+function lately(name: string, n: number, make: () => Taper): Taper {
+  const key = `${name} ${n}`
+  const made = kept.get(key) ?? make()
+  kept.delete(key)
+  kept.set(key, made)
+  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
+  return made
+}
+
 /** Four-term Blackman-Harris: side lobes 92 dB down (Harris 1978, coefficients from memory; the side lobes are tested). */
 export function blackmanHarris(n: number): Taper {
-  return taper('Blackman-Harris', n, x => 0.35875 - 0.48829 * Math.cos(2 * Math.PI * x) + 0.14128 * Math.cos(4 * Math.PI * x) - 0.01168 * Math.cos(6 * Math.PI * x))
+  return lately('Blackman-Harris', n, () => taper('Blackman-Harris', n, x => 0.35875 - 0.48829 * Math.cos(2 * Math.PI * x) + 0.14128 * Math.cos(4 * Math.PI * x) - 0.01168 * Math.cos(6 * Math.PI * x)))
 }
 
 export function hann(n: number): Taper {
-  return taper('Hann', n, x => 0.5 - 0.5 * Math.cos(2 * Math.PI * x))
+  return lately('Hann', n, () => taper('Hann', n, x => 0.5 - 0.5 * Math.cos(2 * Math.PI * x)))
 }
 
 /** Modified Bessel function of order zero, by its series. */
