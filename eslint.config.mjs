@@ -1,7 +1,7 @@
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 export default withNuxt(
-  { ignores: ['.output/**', '.nuxt/**', '.data/**', '.cache/**', 'coverage/**'] },
+  { ignores: ['.output/**', '.nuxt/**', '.data/**', '.cache/**', 'dist/**', 'coverage/**'] },
   { rules: { '@typescript-eslint/no-explicit-any': 'error', 'no-console': ['error', { allow: ['error'] }] } },
   { files: ['scripts/**'], rules: { 'no-console': 'off' } },
 )

@@ -1,9 +1,11 @@
 import { performance } from 'node:perf_hooks'
 import { openRecording, type Recording } from '../../core/formats/recording'
 import { DEFAULT_OPTIONS, SILENT, measureRecording } from '../../core/signal'
-import { planChannel, NO_CORRECTION } from '../../core/signal/channel/channeliser'
+import { planChannel } from '../../core/signal/channel/channelPlan'
+import { NO_CORRECTION } from '../../core/signal/channel/correction'
+import { loadFastTransforms } from '../../core/signal/spectrum/fastFft'
 import { locate } from '../../core/signal/locate'
-import { measureAm } from '../../core/signal/measureModes'
+import { measureAm, onPeak } from '../../core/signal/measureModes'
 import { channelPass, scan } from '../../core/signal/passes'
 import { spectrumOf } from '../../core/signal/spectrumOf'
 import { fileSource } from '../measure/fileSource'
@@ -28,7 +30,8 @@ async function once(file: string) {
   const { channel } = await channelPass(recording, count, plan, NO_CORRECTION, SILENT)
   lap()
   const noiseBandHz = 2.78 * plan.passHz
-  const am = measureAm({ channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * noiseBandHz, noiseBandHz, edgeRatio: 0, centreHz: -found.peakHz, toneHz: null })
+  const input = { channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * noiseBandHz, noiseBandHz, edgeRatio: 0, centreHz: -found.peakHz, toneHz: null }
+  const am = measureAm(input, onPeak(input))
   lap()
   spectrumOf({ recording, options: DEFAULT_OPTIONS, spectrum, found, beside: [] }, 'AM', found.peakHz + am.carrier.hz, am.power, false)
   lap()
@@ -60,6 +63,7 @@ async function bound(seconds: number) {
 }
 
 async function main() {
+  await loadFastTransforms()
   if (process.argv[2] === 'bound') return bound(Number(process.argv[3]))
   const [file, mode] = process.argv.slice(2) as [string, string]
   const recording = await open(file)

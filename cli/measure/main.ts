@@ -3,7 +3,7 @@ import { existsSync } from 'node:fs'
 import { CoreError } from '../../core/errors'
 import { openRecording } from '../../core/formats/recording'
 import { measureRecording } from '../../core/signal'
-import { parseArguments } from './arguments'
+import { parseArguments, USAGE } from './arguments'
 import { fileSource } from './fileSource'
 import { measurementLines } from './words'
 
@@ -13,6 +13,10 @@ const BAD_INPUT = 2
 const plain = (_key: string, value: unknown) => typeof value === 'number' && !Number.isFinite(value) ? null : value
 
 async function main(): Promise<void> {
+  if (process.argv.includes('--help')) {
+    process.stdout.write(`${USAGE}\n`)
+    return
+  }
   const { file, json, monoIs, options } = parseArguments(process.argv.slice(2))
   const beside = async (name: string) => {
     const path = join(dirname(file), basename(name))

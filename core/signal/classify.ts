@@ -1,4 +1,4 @@
-import { bandPower, SpectrumAverager } from './spectrum/powerSpectrum'
+import { bandPower, spectrumOfSamples } from './spectrum/powerSpectrum'
 import { powerOfTwoTo } from './spectrum/fft'
 import { powerIn } from './audio/sinad'
 import { instantaneousHz } from './fm/fmFigures'
@@ -33,9 +33,7 @@ export function classify(series: Series, noisePower: number): SignalMode {
   const varies = (power - noisePower - carrier) / carrier
   if (varies < CONSTANT + 3 * noisePower / power / Math.sqrt(envelope.length)) return constantMode(series, envelope, mean, noisePower)
   const size = powerOfTwoTo(Math.min(series.re.length, 8192))
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(series.re, series.im)
-  const s = averager.result(series.rateHz)
+  const s = spectrumOfSamples(series.re, series.im, series.rateHz, size)
   const line = bandPower(s, -3 * s.rbwHz, 3 * s.rbwHz)
   const edge = Math.max(100, 4 * s.rbwHz)
   const [upper, lower] = [bandPower(s, edge, 4500), bandPower(s, -4500, -edge)].map(p => Math.max(p - noisePower * 4400 / series.rateHz, 1e-30)) as [number, number]

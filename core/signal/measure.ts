@@ -1,21 +1,22 @@
 import type { Recording } from '../formats/recording'
 import { CoreError } from '../errors'
 import { audioFigures } from './audio/audioFigures'
-import { classify } from './classify'
+import { classify, type SignalMode } from './classify'
 import { besideOf, centroid, type Beside } from './channel/beside'
-import { planChannel } from './channel/channeliser'
+import { planChannel } from './channel/channelPlan'
 import { filteredTo, isNoise, isOneOfConstantSize } from './channel/filterTo'
 import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
 import { locate, type Located } from './locate'
-import { exactPeak, keyedPart, measureAm, measureFm, sentPart, type ModeInput } from './measureModes'
+import { keyedPart, measureAm, measureFm, onPeak, sentPart, type ModeInput, type OnPeak } from './measureModes'
 import type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 import { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
 import { channelPass, scan } from './passes'
 import { amPictures, channelPicture, fmPictures, NO_PICTURES, spectrumPicture, ssbPictures } from './pictures'
 import { healthUncertainty, recordingHealth } from './recordingHealth'
 import { note, type Health, type Note } from './result'
-import { shifted, type Series } from './series'
+import type { Series } from './series'
 import { spectrumOf } from './spectrumOf'
+import { loadFastTransforms } from './spectrum/fastFft'
 import { bandPower, effectiveBandwidth, type PowerSpectrum } from './spectrum/powerSpectrum'
 import { occupiedBandwidth } from './spectrum/spectrumFigures'
 import { ssbFigures } from './ssb/ssbFigures'
@@ -38,6 +39,7 @@ const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as 
  * @throws {CoreError} bad-recording (samples that are no numbers, too few of them, a cancel)
  */
 export async function measureRecording(recording: Recording, options: MeasureOptions = DEFAULT_OPTIONS, progress: Progress = SILENT): Promise<MeasuredRecording> {
+  await loadFastTransforms()
   const isAudio = options.as === 'audio' || (options.as === 'auto' && recording.kind === 'audio')
   const factor = isAudio ? 1 : Math.max(1, Math.floor(recording.sampleRateHz / CHANNEL_RATE_HZ))
   const count = Math.min(recording.sampleCount, MOST_CHANNEL_SAMPLES * factor)
@@ -116,16 +118,18 @@ interface Part { readonly measurement: Pick<Measurement, 'mode' | 'carrier' | 'u
 
 function byMode(at: Place, input: ModeInput, overload: boolean): Part {
   const { options } = at
-  const guessed = options.as === 'auto' ? guess(input) : options.as
-  const mode = guessed === 'audio' ? 'am' : guessed
+  // The mode is guessed from what AM is measured from: looked for once.
+  const on = options.as === 'fm' || options.as === 'ssb' ? null : onPeak(input)
+  const mode = modeOf(options.as, on, input.noisePower)
   const told = options.as === 'auto' ? [note('mode-guessed', `Taken for ${mode.toUpperCase()} by its envelope and sidebands; say the mode if it is another.`)] : []
-  const part = mode === 'fm' ? fmPart(at, input, overload) : mode === 'ssb' ? ssbPart(at, input, keyedPart(input.channel, input.noisePower).series, overload) : amPart(at, input, overload)
+  const part = mode === 'fm' ? fmPart(at, input, overload) : mode === 'ssb' ? ssbPart(at, input, keyedPart(input.channel, input.noisePower).series, overload) : amPart(at, input, on ?? onPeak(input), overload)
   return { ...part, notes: [...told, ...part.notes, ...notThis(mode)] }
 }
 
-function guess({ channel, noisePower }: ModeInput) {
-  const keyed = keyedPart(channel, noisePower).series
-  return classify(shifted(keyed, exactPeak(keyed, 0)), noisePower)
+/** Radio that was said to be sound is taken for AM. */
+function modeOf(as: MeasureOptions['as'], on: OnPeak | null, noisePower: number): SignalMode {
+  if (as === 'auto' && on) return classify(on.series, noisePower)
+  return as === 'fm' || as === 'ssb' ? as : 'am'
 }
 
 /** Why the other groups are empty. */
@@ -133,8 +137,8 @@ function notThis(mode: 'am' | 'fm' | 'ssb'): Note[] {
   return (['am', 'fm', 'ssb', 'audio'] as const).filter(m => m !== mode).map(m => note('not-applicable', `${m}: the recording was measured as ${mode.toUpperCase()}.`))
 }
 
-function amPart(at: Place, input: ModeInput, overload: boolean): Part {
-  const { carrier, result, keyed, power, levelDb, notes, track } = measureAm(input)
+function amPart(at: Place, input: ModeInput, on: OnPeak, overload: boolean): Part {
+  const { carrier, result, keyed, power, levelDb, notes, track } = measureAm(input, on)
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'AM', at.channelHz + carrier.hz, power, overload)
   return {

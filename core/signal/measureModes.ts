@@ -71,11 +71,24 @@ export function exactPeak({ re, im, rateHz }: Series, startHz: number): number {
 
 export interface ModeResult<T> { /** of the level of the carrier, standard [dB] */ readonly levelDb: number, readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
 
-/** AM: carrier by its phase, then the envelope with the carrier held still. */
-export function measureAm({ channel, passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz }: ModeInput): ModeResult<AmResult> {
-  const keyedFirst = keyedPart(channel, noisePower)
-  const fine = exactPeak(keyedFirst.series, 0)
-  const keyed = shifted(keyedFirst.series, fine)
+/** The part in which something is sent, its strongest line at 0 Hz: a copy of its own. */
+export interface OnPeak {
+  readonly series: Series
+  /** its first sample in the channel */
+  readonly from: number
+  /** where the line lies in the channel */
+  readonly hz: number
+}
+
+export function onPeak({ channel, noisePower }: ModeInput): OnPeak {
+  const { series, from } = keyedPart(channel, noisePower)
+  const hz = exactPeak(series, 0)
+  return { series: shifted(series, hz), from, hz }
+}
+
+/** AM: carrier by its phase, then the envelope with the carrier held still. @param on is turned in place */
+export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz }: ModeInput, on: OnPeak): ModeResult<AmResult> {
+  const { series: keyed, hz: fine, from } = on
   const coarse = coarseTrack(keyed)
   const calm = coarse ? stilled(keyed, coarse) : keyed
   const left = phaseTrack(calm)
@@ -94,7 +107,7 @@ export function measureAm({ channel, passHz, noisePower, noiseBandHz, edgeRatio,
   const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({
     modulated: used, noisePower, noiseBandHz, edgeRatio, passHz, centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz, ...made,
-    bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (keyedFirst.from + bareStretch.from) / still.rateHz },
+    bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (from + bareStretch.from) / still.rateHz },
   })
   const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]
   return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, levelDb: Math.hypot(result.cycle ? LEVEL_FLOOR_DB : LEVEL_OF_VOICE_DB, 20 / Math.LN10 * Math.sqrt(noisePower / 2 / used.re.length) / result.meanEnvelope), notes }

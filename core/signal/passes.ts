@@ -1,5 +1,7 @@
 import type { Recording, SampleBlock } from '../formats/recording'
-import { Channeliser, NO_CORRECTION, type ChannelPlan, type Correction } from './channel/channeliser'
+import { channeliserOf } from './channel/channeliser'
+import type { ChannelPlan } from './channel/channelPlan'
+import { corrected, type Correction } from './channel/correction'
 import { HealthCounter, type RawHealth } from './channel/health'
 import { CoreError } from '../errors'
 import type { Progress } from './options'
@@ -17,16 +19,18 @@ const ENOUGH_SEGMENTS = 96
 
 /** Reads a recording block by block. @throws {CoreError} bad-recording; nothing is measured after a cancel */
 async function eachBlock(recording: Recording, count: number, progress: Progress, from: number, to: number, what: string, take: (block: SampleBlock) => void): Promise<void> {
+  let block: SampleBlock | undefined
   for (let at = 0; at < count; at += BLOCK) {
     if (progress.cancelled()) throw new CoreError('bad-recording', 'cancelled')
-    take(await recording.read(at, Math.min(BLOCK, count - at)))
+    block = await recording.read(at, Math.min(BLOCK, count - at), block)
+    take(block)
     progress.tell(from + (to - from) * Math.min(1, (at + BLOCK) / count), what)
   }
 }
 
 function averagerFor(recording: Recording, count: number): SpectrumAverager {
   const size = Math.max(64, Math.min(LARGEST_TRANSFORM, powerOfTwoTo(2 * recording.sampleRateHz / BIN_HZ), powerOfTwoTo(count / 4)))
-  return new SpectrumAverager(size, count / size > ENOUGH_SEGMENTS ? size : size / 2)
+  return new SpectrumAverager(size, count / size > ENOUGH_SEGMENTS ? size : size / 2, recording.kind !== 'iq')
 }
 
 /** First pass: health and spectrum of everything. */
@@ -50,7 +54,7 @@ function oneSided(s: PowerSpectrum, isReal: boolean): PowerSpectrum {
 export async function channelPass(recording: Recording, count: number, plan: ChannelPlan, correction: Correction, progress: Progress): Promise<{ channel: Series, spectrum: PowerSpectrum | null }> {
   const corrects = correction.gain !== 1 || correction.phaseRad !== 0 || correction.dcI !== 0 || correction.dcQ !== 0
   const isReal = recording.kind !== 'iq'
-  const channeliser = new Channeliser(plan, recording.sampleRateHz, count, corrects ? NO_CORRECTION : correction, isReal)
+  const channeliser = channeliserOf(plan, recording.sampleRateHz, count, isReal)
   const averager = corrects ? averagerFor(recording, count) : null
   await eachBlock(recording, count, progress, 0.45, 0.8, 'tuning in', (block) => {
     const good = corrects ? corrected(block, correction, isReal) : block
@@ -58,10 +62,4 @@ export async function channelPass(recording: Recording, count: number, plan: Cha
     channeliser.add(good.i, good.q)
   })
   return { channel: channeliser.result(), spectrum: averager ? oneSided(averager.result(recording.sampleRateHz), isReal) : null }
-}
-
-function corrected({ i, q }: SampleBlock, { dcI, dcQ, gain, phaseRad }: Correction, isReal: boolean): SampleBlock {
-  if (isReal) return { i: i.map(x => x - dcI), q }
-  const [s, c] = [Math.sin(phaseRad), Math.cos(phaseRad)]
-  return { i: i.map(x => x - dcI), q: q.map((y, n) => ((y - dcQ) / gain - (i[n]! - dcI) * s) / c) }
 }

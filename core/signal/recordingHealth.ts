@@ -1,5 +1,5 @@
 import { imbalanceOf, type RawHealth } from './channel/health'
-import { NO_CORRECTION, type Correction } from './channel/channeliser'
+import { NO_CORRECTION, type Correction } from './channel/correction'
 import { note, ratioToDb, type Health, type Note, type UncertaintyOf } from './result'
 import type { Located } from './locate'
 

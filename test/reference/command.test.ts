@@ -21,6 +21,11 @@ const made = amSignal({ depth: 0.8, seconds: 0.5 })
 const { meta, data } = writeSigmf({ i: Float32Array.from(made.i), q: Float32Array.from(made.q), sampleRateHz: 48_000, centreHz: 27_180_000, description: '', annotations: [] })
 
 describe('the command', () => {
+  it('says how it is used', () => {
+    const { status, stdout, stderr } = command('--help')
+    expect([status, stderr]).toEqual([0, []])
+    expect(stdout).toContain('--as am|fm|ssb|audio|auto')
+  })
   it('prints JSON and nothing else, from either half of a pair', () => {
     write('a.sigmf-data', data)
     const metaFile = write('a.sigmf-meta', meta)

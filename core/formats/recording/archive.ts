@@ -1,4 +1,4 @@
-import { unzip, type Unzipped } from 'fflate'
+import type { Unzipped } from 'fflate'
 import { bytesSource, sliceSource, type ByteSource } from './byteSource'
 import { badRecording } from './recording'
 
@@ -48,6 +48,7 @@ const baseName = (path: string) => path.slice(path.lastIndexOf('/') + 1)
 export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
   if (source.size > MOST_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'is larger than 1 GB')
   const bytes = await source.read(0, source.size)
+  const { unzip } = await import('fflate')
   let unpacked = 0
   const wanted = (file: { name: string, originalSize: number }) => /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MOST_UNPACKED_BYTES
   const files = await new Promise<Unzipped>((done, fail) => {

@@ -25,7 +25,7 @@ export interface Recording {
   readonly annotations: readonly Annotation[]
   readonly notes: readonly RecordingNote[]
   /** @throws {CoreError} bad-recording (a value that is no number) */
-  read(fromSample: number, count: number): Promise<SampleBlock>
+  read(fromSample: number, count: number, /** a block that is no longer needed: its arrays may be filled anew */ into?: SampleBlock): Promise<SampleBlock>
 }
 
 /** A file that cannot be used, by file, field and reason. */

@@ -1,3 +1,5 @@
+import type { SampleBlock } from './recording'
+
 /** How one number of a channel is written. */
 export interface SampleType {
   readonly name: string
@@ -38,10 +40,11 @@ export function sampleType(name: string): SampleType | null {
   return SAMPLE_TYPES.find(t => t.name === name) ?? null
 }
 
-/** Little-endian numbers where the machine is little-endian too are taken over whole: ten times quicker. */
-export function decodePairs(type: SampleType, data: Uint8Array, count: number): { i: Float32Array, q: Float32Array } {
-  const i = new Float32Array(count)
-  const q = new Float32Array(count)
+/** @param into arrays of the right length that may be filled anew. Little-endian numbers where the machine is little-endian too are taken over whole: ten times quicker. */
+export function decodePairs(type: SampleType, data: Uint8Array, count: number, into?: SampleBlock): SampleBlock {
+  const hasRoom = into?.i.length === count && into.q.length === count
+  const i = hasRoom ? into.i : new Float32Array(count)
+  const q = hasRoom ? into.q : new Float32Array(count)
   const aligned = data.byteOffset % type.bytes === 0 ? data : data.slice()
   const whole = wholeArray(type.name, aligned, count * 2)
   if (!whole) return { i: type.decode(data, count, 2, 0), q: type.decode(data, count, 2, 1) }

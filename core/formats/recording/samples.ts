@@ -17,13 +17,13 @@ export interface SampleLayout {
 }
 
 /** @throws {CoreError} bad-recording: not a number, or fewer bytes than the file has said */
-export async function readSamples(layout: SampleLayout, fromSample: number, count: number): Promise<SampleBlock> {
+export async function readSamples(layout: SampleLayout, fromSample: number, count: number, into?: SampleBlock): Promise<SampleBlock> {
   const { source, start, type, channels, complex, file } = layout
   const frame = channels * type.bytes
   const data = await source.read(start + fromSample * frame, count * frame)
   const got = Math.floor(data.length / frame)
   if (got < count) throw badRecording(file, 'data', `ends after ${fromSample + got} samples, inside what was to be read`)
-  if (complex && channels === 2) return finite(decodePairs(type, data, got), layout, fromSample)
+  if (complex && channels === 2) return finite(decodePairs(type, data, got, into), layout, fromSample)
   return finite({ i: type.decode(data, got, channels, 0), q: complex ? type.decode(data, got, channels, 1) : NO_SAMPLES }, layout, fromSample)
 }
 

@@ -1,5 +1,3 @@
-import { sha512 } from '@noble/hashes/sha2'
-import { bytesToHex } from '@noble/hashes/utils'
 import type { ByteSource } from './byteSource'
 import { badRecording, type Recording } from './recording'
 import { readSamples, type SampleLayout } from './samples'
@@ -20,7 +18,7 @@ export async function openSigmf(metaSource: ByteSource, dataSource: ByteSource):
   return {
     file: dataSource.name, format: 'sigmf', kind: meta.complex ? 'iq' : 'real', datatype: meta.datatype, sampleRateHz: meta.sampleRateHz,
     sampleCount: meta.retunedAt === null ? present : Math.min(present, meta.retunedAt), centreHz: meta.centreHz, steps: meta.type.steps, annotations: meta.annotations, notes: meta.notes,
-    read: (from, count) => readSamples(layout, from, count),
+    read: (from, count, into) => readSamples(layout, from, count, into),
   }
 }
 
@@ -35,6 +33,8 @@ function countSamples(meta: SigmfMeta, data: ByteSource): number {
 }
 
 async function hashOf(source: ByteSource): Promise<string> {
+  // Few recordings tell their sum: its code is fetched when one does.
+  const [{ sha512 }, { bytesToHex }] = await Promise.all([import('@noble/hashes/sha2'), import('@noble/hashes/utils')])
   const hash = sha512.create()
   for (let from = 0; from < source.size; from += HASHED_AT_ONCE) hash.update(await source.read(from, HASHED_AT_ONCE))
   return bytesToHex(hash.digest())

@@ -67,7 +67,7 @@ function recordingOf(source: ByteSource, header: Header, start: number, said: nu
   const layout: SampleLayout = { file: source.name, source, start, type, channels: header.channels, complex }
   return {
     file: source.name, format: 'wav', kind: complex ? 'iq' : monoIs, datatype: `${complex ? 'c' : 'r'}${type.name}`, sampleRateHz: header.rate, sampleCount: count, centreHz: null, steps: type.steps,
-    annotations: [], notes: notes(said, there, notFixed, rf64, bytes % header.align !== 0, complex), read: (from, length) => readSamples(layout, from, length),
+    annotations: [], notes: notes(said, there, notFixed, rf64, bytes % header.align !== 0, complex), read: (from, length, into) => readSamples(layout, from, length, into),
   }
 }
 

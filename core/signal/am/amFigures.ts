@@ -4,7 +4,7 @@ import { lineAmplitude } from '../tone/lines'
 import { NOISE_KNOWN_TO, note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
-import { sinadOf, withoutTone } from '../audio/sinad'
+import { middleOf, sinadOf, withoutTone, type ToneApart } from '../audio/sinad'
 import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
 import { amWaveform } from './amWaveform'
 
@@ -61,16 +61,16 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const crest = flatTopRatio > 0 ? plateau(envelope, flatTopRatio) : max
   const lines = linesOfCycle(flips ? inPhase : envelope, Math.min(cycle.harmonics, Math.max(2, Math.floor(AM_AUDIO_HZ / toneHz))))
   const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
-  const series = envelopeSeries(modulated, flips, carrierPhase)
+  const apart = withoutTone(middleOf(envelopeSeries(modulated, flips, carrierPhase)), modulated.rateHz, toneHz)
   const trough = pinchedRatio > 0 || flips ? 0 : Math.max(0, min)
   const values: AmFigures = {
     depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: lineAmplitude(lines[1]!) / mean,
     peaks: null, tonesHz: [toneHz],
     pinchedRatio, flatTopRatio, pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(power), pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / (mean * mean),
-    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(series, modulated.rateHz, toneHz, 20, Math.min(AM_AUDIO_HZ, passHz)),
+    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(apart, 20, Math.min(AM_AUDIO_HZ, passHz)),
     unmodulated: bareFigures(input, crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
   }
-  return { values, uncertainty: uncertaintyOf(values, cycleNoise(series, modulated.rateHz, cycle, mean), Math.hypot(input.edgeRatio, spur / mean), input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+  return { values, uncertainty: uncertaintyOf(values, cycleNoise(apart, cycle, mean), Math.hypot(input.edgeRatio, spur / mean), input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
 }
 
 /** A side line is not its own from this share of its mirror on; and from this many times its noise. */
@@ -103,8 +103,7 @@ function bareFigures(input: AmInput, max: number, trough: number, mean: number):
 interface CycleNoise { /** of the mean itself */ readonly mean: number, /** of the fundamental */ readonly tone: number, /** of crest or trough against the carrier */ readonly crest: number, readonly seconds: number }
 
 /** Noise of the envelope beside each harmonic that is kept, as it stands in the demodulated envelope: a receiver may shape it. */
-function cycleNoise(envelope: Float64Array, rateHz: number, cycle: Cycle, mean: number): CycleNoise {
-  const { residual } = withoutTone(envelope, rateHz, cycle.toneHz)
+function cycleNoise({ residual, rateHz }: ToneApart, cycle: Cycle, mean: number): CycleNoise {
   const perHz = noisePerHz(residual, rateHz)
   const seconds = cycle.samples / rateHz
   const line = (k: number) => lineDeviation(perHz(Math.max(k * cycle.toneHz, 60)), seconds) / mean

@@ -1,7 +1,7 @@
 import { narrowed } from '../channel/channeliser'
 import { note, ratioToDb, type AmFigures } from '../result'
 import { envelopeOf, meanPower } from '../series'
-import { sinadOf } from '../audio/sinad'
+import { middleOf, sinadOf, withoutTone } from '../audio/sinad'
 import { lowerPeaks, upperPeaks, type Peaks } from '../tone/waveformPeaks'
 import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
 
@@ -34,7 +34,7 @@ export function amWaveform(input: AmInput): AmResult {
     peaks: peakDepths(up, down, mean, pinched.share > 0), tonesHz: input.tonesHz,
     pinchedRatio: pinched.share, flatTopRatio: null, pepDbfs: ratioToDb(crest ** 2), meanPowerDbfs: ratioToDb(power),
     pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / mean ** 2, audioHz: toneHz, thd: null,
-    sinadDb: toneHz === null ? null : sinadOf(envelope, series.rateHz, toneHz, 20, audioHz),
+    sinadDb: toneHz === null ? null : sinadOf(withoutTone(middleOf(envelope), series.rateHz, toneHz), 20, audioHz),
     unmodulated: bare && { depthPositive: crest / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS },
     depthSynchronous: null,
   }

@@ -1,7 +1,7 @@
 import { lineAmplitude, lineAt, strongestTone } from '../tone/lines'
 import { hann } from '../spectrum/window'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
-import { SpectrumAverager, effectiveBandwidth, noiseFloor } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples, effectiveBandwidth, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { note, ratioToDb, type AudioFigures, type Measured } from '../result'
 import { sinadOf, withoutTone } from './sinad'
@@ -29,12 +29,13 @@ export function audioFigures(x: Float64Array, rateHz: number, saidHz: number | n
   const at = (hz: number) => lineAmplitude(lineAt(ac, null, window.values, window.sum, hz / rateHz))
   const fundamental = at(tone.hz)
   const harmonics = Array.from({ length: MOST_HARMONICS - 1 }, (_, k) => (k + 2) * tone.hz).filter(hz => hz < 0.49 * rateHz).map(at)
-  const { residual, tonePower } = withoutTone(ac, rateHz, tone.hz)
+  const apart = withoutTone(ac, rateHz, tone.hz)
+  const { residual, tonePower } = apart
   const rest = residual.reduce((a, b) => a + b * b, 0) / residual.length
   const distortion = harmonics.reduce((a, b) => a + b * b / 2, 0)
   const noise = Math.max(rest - distortion, 1e-30)
   const values: AudioFigures = {
-    fundamentalHz: tone.hz, levelDbfs, sinadDb: ratioToDb((tonePower + rest) / Math.max(rest, 1e-30)), sinadVoiceDb: sinadOf(ac, rateHz, tone.hz, ...VOICE_HZ),
+    fundamentalHz: tone.hz, levelDbfs, sinadDb: ratioToDb((tonePower + rest) / Math.max(rest, 1e-30)), sinadVoiceDb: sinadOf(apart, ...VOICE_HZ),
     thd: harmonics.length > 0 ? Math.sqrt(distortion / tonePower) : null, snrDb: ratioToDb(tonePower / noise), harmonicsDbc: harmonics.map(a => 20 * Math.log10(Math.max(a, 1e-15) / fundamental)),
   }
   const uncertainty = uncertaintyOf(values, { residual, rateHz, fundamental, harmonics, noise, tonePower })
@@ -79,9 +80,7 @@ function uncertaintyOf(v: AudioFigures, { residual, rateHz, fundamental, harmoni
 
 /** Noise that does not fill its band holds fewer independent values: by the width of an even band that would hold as many. */
 function independentShare(x: Float64Array, rateHz: number): number {
-  const averager = new SpectrumAverager(Math.min(512, powerOfTwoTo(x.length)), 256)
-  averager.add(x, [])
-  return effectiveBandwidth(averager.result(rateHz)) / rateHz
+  return effectiveBandwidth(spectrumOfSamples(x, null, rateHz, Math.min(512, powerOfTwoTo(x.length)), 256)) / rateHz
 }
 
 function empty(levelDbfs: number): AudioFigures {
@@ -91,9 +90,7 @@ function empty(levelDbfs: number): AudioFigures {
 /** Against the noise that the spectrum shows beside it, not against its own harmonics. */
 function standsOut(x: Float64Array, rateHz: number, toneHz: number): boolean {
   const size = Math.min(powerOfTwoTo(x.length), 4096)
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(x, [])
-  const spectrum = averager.result(rateHz)
+  const spectrum = spectrumOfSamples(x, null, rateHz, size)
   const bin = Math.round((toneHz - spectrum.fromHz) / spectrum.binHz)
   const peak = Math.max(spectrum.power[bin - 1] ?? 0, spectrum.power[bin] ?? 0, spectrum.power[bin + 1] ?? 0)
   const floor = noiseFloor(spectrum)

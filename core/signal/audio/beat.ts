@@ -1,4 +1,4 @@
-import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { peakFrequency } from '../tone/lines'
 
@@ -25,9 +25,7 @@ function isHarmonic(hz: number, ofHz: number, binHz: number, powerRatio: number)
 export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   const size = powerOfTwoTo(x.length)
   if (size < 1024) return null
-  const averager = new SpectrumAverager(size, size)
-  averager.add(x.subarray(0, size), [])
-  const averaged = averager.result(rateHz)
+  const averaged = spectrumOfSamples(x.subarray(0, size), null, rateHz, size, size)
   const { power, fromHz, binHz } = averaged
   const floor = noiseFloor(averaged)
   const peaks: number[] = []

@@ -1,4 +1,4 @@
-import { SpectrumAverager, bandPower } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples, bandPower } from '../spectrum/powerSpectrum'
 import { hann } from '../spectrum/window'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { lineAt } from '../tone/lines'
@@ -7,14 +7,31 @@ import { ratioToDb } from '../result'
 
 const MOST_SAMPLES = 2 ** 19
 
-/** A tone taken out of a series by its own line; what is left are noise, hum and distortion. */
-export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): { residual: Float64Array, tonePower: number } {
+/** A series with its tone taken out. */
+export interface ToneApart {
+  /** what is left: noise, hum and distortion */
+  readonly residual: Float64Array
+  readonly rateHz: number
+  readonly toneHz: number
+  /** mean square of the tone */
+  readonly tonePower: number
+}
+
+/** The middle of a long series: averages over more of it would tell nothing new. */
+export function middleOf(x: Float64Array): Float64Array {
+  const from = Math.max(0, Math.floor((x.length - MOST_SAMPLES) / 2))
+  return x.subarray(from, from + MOST_SAMPLES)
+}
+
+/** Takes a tone out of a series by its own line, and its mean as well. */
+export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): ToneApart {
   const window = hann(x.length)
   const { re, im } = lineAt(x, null, window.values, window.sum, toneHz / rateHz)
   const mean = lineAt(x, null, window.values, window.sum, 0).re
-  const residual = x.map(v => v - mean)
+  const residual = Float64Array.from(x)
+  for (let n = 0; n < residual.length; n++) residual[n]! -= mean
   takeOut(residual, { re, im }, toneHz / rateHz)
-  return { residual, tonePower: (re * re + im * im) / 2 }
+  return { residual, rateHz, toneHz, tonePower: (re * re + im * im) / 2 }
 }
 
 /**
@@ -22,10 +39,8 @@ export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): { 
  * what the spectrum holds between the edges.
  * @returns dB; null when the band does not hold the tone
  */
-export function sinadOf(x: Float64Array, rateHz: number, toneHz: number, lowHz: number, highHz: number): number | null {
+export function sinadOf({ residual, rateHz, toneHz, tonePower }: ToneApart, lowHz: number, highHz: number): number | null {
   if (toneHz < lowHz || toneHz > highHz) return null
-  const taken = x.length > MOST_SAMPLES ? x.subarray(Math.floor((x.length - MOST_SAMPLES) / 2), Math.floor((x.length + MOST_SAMPLES) / 2)) : x
-  const { residual, tonePower } = withoutTone(taken, rateHz, toneHz)
   const rest = powerIn(residual, rateHz, lowHz, highHz)
   return rest > 0 ? ratioToDb((tonePower + rest) / rest) : null
 }
@@ -33,7 +48,5 @@ export function sinadOf(x: Float64Array, rateHz: number, toneHz: number, lowHz: 
 /** Power of a real series between two frequencies. */
 export function powerIn(x: Float64Array, rateHz: number, lowHz: number, highHz: number): number {
   const size = Math.min(powerOfTwoTo(x.length), 8192)
-  const spectrum = new SpectrumAverager(size, size / 2)
-  spectrum.add(x, [])
-  return 2 * bandPower(spectrum.result(rateHz), lowHz, Math.min(highHz, rateHz / 2))
+  return 2 * bandPower(spectrumOfSamples(x, null, rateHz, size), lowHz, Math.min(highHz, rateHz / 2))
 }

@@ -71,6 +71,7 @@ function thinned(times: Float64Array, hz: Float64Array): { times: Float64Array, 
 export function stilled(series: Series, track: PhaseTrack): Series {
   const { timeS, phaseRad } = track
   if (timeS.length < 2) return series
+  const { re, im } = series
   const last = timeS.length - 2
   for (let b = 0; b <= last; b++) {
     const slope = (phaseRad[b + 1]! - phaseRad[b]!) / (timeS[b + 1]! - timeS[b]!)
@@ -81,9 +82,10 @@ export function stilled(series: Series, track: PhaseTrack): Series {
     const [stepC, stepS] = [Math.cos(step), -Math.sin(step)]
     let [c, s] = [Math.cos(start), -Math.sin(start)]
     for (let n = from; n < to; n++) {
-      const [x, y] = [series.re[n]!, series.im[n]!]
-      series.re[n] = x * c - y * s
-      series.im[n] = x * s + y * c
+      const x = re[n]!
+      const y = im[n]!
+      re[n] = x * c - y * s
+      im[n] = x * s + y * c
       const next = c * stepC - s * stepS
       s = c * stepS + s * stepC
       c = next

@@ -1,18 +1,22 @@
 import fc from 'fast-check'
-import { describe, expect, it } from 'vitest'
+import { beforeAll, describe, expect, it } from 'vitest'
 import { amSignal, carrierOf, lineSignal, withNoise } from '../../../test/fixtures/signals'
 import { meanPower, type Series } from '../series'
-import { Channeliser, NO_CORRECTION, narrowed, planChannel } from './channeliser'
+import { loadFastTransforms } from '../spectrum/fastFft'
+import { channeliserOf, narrowed } from './channeliser'
+import { planChannel } from './channelPlan'
 import { HealthCounter, imbalanceOf } from './health'
 import { longest, stretchesOf } from './stretches'
 
 const RATE = 250_000
 
+beforeAll(loadFastTransforms)
+
 /** What a line of size 1 becomes in a channel [dB]. */
 function throughDb(hz: number, centreHz: number): number {
   const plan = planChannel(RATE, centreHz, 64_000)
   const made = lineSignal([[hz, 1]], RATE, 0.05)
-  const channel = new Channeliser(plan, RATE, made.i.length, NO_CORRECTION, false)
+  const channel = channeliserOf(plan, RATE, made.i.length, false)
   channel.add(Float32Array.from(made.i), Float32Array.from(made.q))
   return 10 * Math.log10(meanPower(channel.result()))
 }
@@ -30,7 +34,7 @@ describe('the channel', () => {
     const made = withNoise(amSignal({ depth: 0.7, offsetHz: 21_000, rateHz: RATE, seconds: 0.02 }), 30)
     const [i, q] = [Float32Array.from(made.i), Float32Array.from(made.q)]
     const through = (sizes: readonly number[]) => {
-      const channel = new Channeliser(plan, RATE, i.length, NO_CORRECTION, false)
+      const channel = channeliserOf(plan, RATE, i.length, false)
       for (let at = 0, k = 0; at < i.length; k++) {
         const to = Math.min(i.length, at + sizes[k % sizes.length]!)
         channel.add(i.subarray(at, to), q.subarray(at, to))
@@ -47,7 +51,7 @@ describe('the channel', () => {
   })
   it('of a real signal is its pointer, once, at full size', () => {
     const made = lineSignal([[12_000, 0.5]], 48_000, 0.5)
-    const channel = new Channeliser(planChannel(48_000, 12_000, 64_000, 9000), 48_000, made.i.length, NO_CORRECTION, true)
+    const channel = channeliserOf(planChannel(48_000, 12_000, 64_000, 9000), 48_000, made.i.length, true)
     channel.add(Float32Array.from(made.i), new Float32Array(0))
     expect(10 * Math.log10(meanPower(channel.result()))).toBeCloseTo(20 * Math.log10(0.5), 2)
   })

@@ -1,7 +1,8 @@
 import { note, type Note } from '../result'
 import { meanPower, shifted, type Series } from '../series'
-import { powerOfTwoTo, transformOf } from '../spectrum/fft'
-import { bandPower, SpectrumAverager } from '../spectrum/powerSpectrum'
+import { fastTransformOf } from '../spectrum/fastFft'
+import { powerOfTwoTo } from '../spectrum/fft'
+import { bandPower, spectrumOfSamples } from '../spectrum/powerSpectrum'
 import type { Beside } from './beside'
 import { narrowed } from './channeliser'
 
@@ -35,9 +36,7 @@ export function filteredTo(channel: Channel, middleHz: number, widthHz: number |
 const strength = (db: number) => Math.abs(db) < 0.5 ? 'as strong' : `${Math.abs(db).toFixed(0)} dB ${db > 0 ? 'stronger' : 'weaker'}`
 
 function edgeOf(series: Series, middleHz: number, passHz: number): number {
-  const averager = new SpectrumAverager(1024, 512)
-  averager.add(series.re, series.im)
-  const s = averager.result(series.rateHz)
+  const s = spectrumOfSamples(series.re, series.im, series.rateHz, 1024)
   const edges = bandPower(s, middleHz + passHz - EDGE_HZ, middleHz + passHz) + bandPower(s, middleHz - passHz, middleHz - passHz + EDGE_HZ)
   return Math.sqrt(edges / Math.max(meanPower(series), 1e-30))
 }
@@ -63,14 +62,16 @@ const MOST_TRANSFORMED = 65_536
 /** Share of the power in the strongest line. */
 function strongestShare({ re, im }: Series): number {
   const size = powerOfTwoTo(Math.min(re.length, MOST_TRANSFORMED))
-  const { input, output, run } = transformOf(size)
+  const transform = fastTransformOf(size)
+  const input = transform.input()
   let power = 0
   for (let n = 0; n < size; n++) {
     input[2 * n] = re[n]!
     input[2 * n + 1] = im[n]!
     power += re[n]! ** 2 + im[n]! ** 2
   }
-  run()
+  transform.forward()
+  const output = transform.output()
   let most = 0
   for (let k = 0; k < size; k++) most = Math.max(most, output[2 * k]! ** 2 + output[2 * k + 1]! ** 2)
   return most / size / Math.max(power, 1e-300)

@@ -27,30 +27,56 @@ export class HealthCounter {
 
   add({ i, q }: SampleBlock): void {
     const complex = q.length > 0
-    let [i1, i2, q1, q2] = [Number.NaN, Number.NaN, 0, 0]
+    let sumI = 0
+    let sumQ = 0
+    let sumII = 0
+    let sumQQ = 0
+    let sumIQ = 0
+    let maxPower = this.maxPower
+    let near = this.nearTop()
     for (let n = 0; n < i.length; n++) {
       const x = i[n]!
       const y = complex ? q[n]! : 0
-      this.sumI += x
-      this.sumQ += y
-      this.sumII += x * x
-      this.sumQQ += y * y
-      this.sumIQ += x * y
-      const ax = Math.abs(x)
-      const ay = Math.abs(y)
-      const most = ax > ay ? ax : ay
-      if (most >= this.rail) this.atRail++
-      this.countTop(most)
-      const power = x * x + y * y
-      if (power > this.maxPower) this.maxPower = power
-      // Three alike at the very top of one part while the other moves, or in a row of sound: cut off.
-      if ((ax > 0 && ax === this.maxPart && x === i1 && x === i2 && (!complex || y !== q1)) || (complex && ay > 0 && ay === this.maxPart && y === q1 && y === q2 && x !== i1)) this.flat++
-      i2 = i1
-      i1 = x
-      q2 = q1
-      q1 = y
+      const xx = x * x
+      const yy = y * y
+      sumI += x
+      sumQ += y
+      sumII += xx
+      sumQQ += yy
+      sumIQ += x * y
+      if (xx + yy > maxPower) maxPower = xx + yy
+      // Few samples lie near the largest so far: only they are looked at closely.
+      if (x >= near || -x >= near || y >= near || -y >= near) {
+        this.atTheTop(i, q, n)
+        near = this.nearTop()
+      }
     }
     this.n += i.length
+    this.sumI += sumI
+    this.sumQ += sumQ
+    this.sumII += sumII
+    this.sumQQ += sumQQ
+    this.sumIQ += sumIQ
+    this.maxPower = maxPower
+  }
+
+  /** From here on a sample counts: at full scale, at the largest code that was met, or one below it. */
+  private nearTop(): number {
+    return Math.min(this.rail, this.steps === null ? this.maxPart : this.maxPart - 1.5 / this.steps)
+  }
+
+  private atTheTop(i: Float32Array, q: Float32Array, n: number): void {
+    const complex = q.length > 0
+    const [x, y] = [i[n]!, complex ? q[n]! : 0]
+    const [ax, ay] = [Math.abs(x), Math.abs(y)]
+    const most = Math.max(ax, ay)
+    if (most >= this.rail) this.atRail++
+    this.countTop(most)
+    if (n < 2) return
+    // Three alike at the very top of one part while the other moves, or in a row of sound: cut off.
+    const flatI = ax > 0 && ax === this.maxPart && x === i[n - 1] && x === i[n - 2] && (!complex || y !== q[n - 1])
+    const flatQ = complex && ay > 0 && ay === this.maxPart && y === q[n - 1] && y === q[n - 2] && x !== i[n - 1]
+    if (flatI || flatQ) this.flat++
   }
 
   /** How many samples lie at the largest code that was met, and at the one below it. */

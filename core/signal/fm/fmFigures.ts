@@ -7,7 +7,7 @@ import { EDGE_SHARE, FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } fro
 import { fmWaveform } from './fmWaveform'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { hann } from '../spectrum/window'
-import { sinadOf, powerIn, withoutTone } from '../audio/sinad'
+import { middleOf, sinadOf, powerIn, withoutTone } from '../audio/sinad'
 
 /** Hum smaller than this against the deviation does not move a peak that is worth a word. */
 const HUM_SEEN = 0.003
@@ -56,7 +56,8 @@ export function fmFigures(input: FmInput): FmResult {
 }
 
 function withTone({ series, hz, meanHz, referenceHz, edgeRatio }: FmInput, toneHz: number, carrierLineDbc: number | null, notes: Measured<FmFigures>['notes']): FmResult {
-  const { residual } = withoutTone(hz, series.rateHz, toneHz)
+  const apart = withoutTone(middleOf(hz), series.rateHz, toneHz)
+  const { residual } = apart
   const harmonics = Array.from({ length: Math.max(0, Math.floor(FM_AUDIO_HZ / toneHz) - 1) }, (_, k) => (k + 2) * toneHz)
   const bare = withoutLines(residual, series.rateHz, harmonics).left
   const whole = realCycle(hz, series.rateHz, toneHz, FM_AUDIO_HZ * 1.5)
@@ -68,7 +69,7 @@ function withTone({ series, hz, meanHz, referenceHz, edgeRatio }: FmInput, toneH
   const values: FmFigures = {
     deviationPositiveHz: max - mean + meanHz - referenceHz, deviationNegativeHz: referenceHz - (min - mean + meanHz), deviationFundamentalHz: lineAmplitude(lines[1]!), deviationRmsHz: rms, peaks: null, tonesHz: [toneHz],
     carsonHz: 2 * ((max - min) / 2 + toneHz), carrierLineDbc, residualHz: Math.sqrt(powerIn(bare, series.rateHz, ...RESIDUAL_HZ)),
-    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(hz, series.rateHz, toneHz, RESIDUAL_HZ[0], FM_AUDIO_HZ),
+    audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(apart, RESIDUAL_HZ[0], FM_AUDIO_HZ),
   }
   const seconds = whole.samples / series.rateHz
   const line = (k: number) => lineDeviation(perHz(k * toneHz), seconds)

@@ -1,4 +1,4 @@
-import { transformOf } from './fft'
+import { fastTransformOf, type FastTransform, type Samples } from './fastFft'
 import { blackmanHarris, type Taper } from './window'
 
 /** Mean power per bin: the bins of a band add up to the power inside it. */
@@ -20,59 +20,105 @@ export interface PowerSpectrum {
 
 /**
  * Welch's averaged periodogram, fed piece by piece: one long taper over a short, changing signal would misjudge
- * adjacent channels by some tenths of a dB.
+ * adjacent channels by some tenths of a dB. Of a real signal two segments are transformed at once, as the two parts of one pointer.
  */
 export class SpectrumAverager {
   private readonly taper: Taper
-  private readonly held: { i: Float64Array, q: Float64Array }
+  private readonly transform: FastTransform
+  /** what the segment holds so far, as precise as it comes */
+  private held: { readonly i: Samples, readonly q: Samples | null } | null = null
+  /** the first segment of a pair */
+  private first: Samples | null = null
   private readonly sum: Float64Array
   private readonly squares: Float64Array
   private filled = 0
   private segments = 0
 
-  /** @param size bins, a power of two @param hop samples from one segment to the next, at most size */
-  constructor(private readonly size: number, private readonly hop: number) {
+  /** @param size bins, a power of two from 16 @param hop samples from one segment to the next, at most size */
+  constructor(private readonly size: number, private readonly hop: number, private readonly isReal: boolean) {
     this.taper = blackmanHarris(size)
-    this.held = { i: new Float64Array(size), q: new Float64Array(size) }
+    this.transform = fastTransformOf(size)
     this.sum = new Float64Array(size)
     this.squares = new Float64Array(size)
   }
 
-  add(i: ArrayLike<number>, q: ArrayLike<number>): void {
+  /** @param q as long as i; not looked at where the signal is real */
+  add(i: Samples, q: Samples | null = null): void {
+    const room = () => i instanceof Float32Array ? new Float32Array(this.size) : new Float64Array(this.size)
+    this.held ??= { i: room(), q: this.isReal ? null : room() }
     for (let n = 0; n < i.length;) {
       const taken = Math.min(this.size - this.filled, i.length - n)
-      for (let k = 0; k < taken; k++) {
-        this.held.i[this.filled + k] = i[n + k]!
-        this.held.q[this.filled + k] = q[n + k] ?? 0
-      }
+      this.held.i.set(i.subarray(n, n + taken), this.filled)
+      this.held.q?.set(q!.subarray(n, n + taken), this.filled)
       n += taken
       this.filled += taken
-      if (this.filled === this.size) this.take()
+      if (this.filled === this.size) this.take(this.held)
     }
   }
 
-  private take(): void {
-    const { input, output, run } = transformOf(this.size)
-    const { values } = this.taper
+  private take({ i, q }: { readonly i: Samples, readonly q: Samples | null }): void {
+    if (q) this.takePair(i, q)
+    else this.takeReal(i)
+    i.copyWithin(0, this.hop)
+    q?.copyWithin(0, this.hop)
+    this.filled = this.size - this.hop
+  }
+
+  private takePair(i: Samples, q: Samples | null): void {
+    const output = this.transformed(i, q)
+    const { sum, squares } = this
     for (let k = 0; k < this.size; k++) {
-      input[2 * k] = this.held.i[k]! * values[k]!
-      input[2 * k + 1] = this.held.q[k]! * values[k]!
-    }
-    run()
-    for (let k = 0; k < this.size; k++) {
-      const power = output[2 * k]! ** 2 + output[2 * k + 1]! ** 2
-      this.sum[k]! += power
-      this.squares[k]! += power * power
+      const x = output[2 * k]!
+      const y = output[2 * k + 1]!
+      const power = x * x + y * y
+      sum[k]! += power
+      squares[k]! += power * power
     }
     this.segments++
-    this.held.i.copyWithin(0, this.hop)
-    this.held.q.copyWithin(0, this.hop)
-    this.filled = this.size - this.hop
+  }
+
+  private takeReal(x: Samples): void {
+    if (!this.first) {
+      this.first = x.slice()
+      return
+    }
+    this.addBoth(this.transformed(this.first, x))
+    this.first = null
+    this.segments += 2
+  }
+
+  private transformed(i: Samples, q: Samples | null): Samples {
+    const { values } = this.taper
+    const input = this.transform.input()
+    for (let k = 0; k < this.size; k++) {
+      input[2 * k] = i[k]! * values[k]!
+      input[2 * k + 1] = q ? q[k]! * values[k]! : 0
+    }
+    this.transform.forward()
+    return this.transform.output()
+  }
+
+  /** What is even about 0 Hz in a transform of two real signals is of the first, what is odd of the second. */
+  private addBoth(output: Samples): void {
+    const { size, sum, squares } = this
+    for (let k = 0; k <= size / 2; k++) {
+      const m = (size - k) % size
+      const a = output[2 * k]!
+      const b = output[2 * k + 1]!
+      const c = output[2 * m]!
+      const d = output[2 * m + 1]!
+      const one = ((a + c) * (a + c) + (b - d) * (b - d)) / 4
+      const two = ((a - c) * (a - c) + (b + d) * (b + d)) / 4
+      sum[k]! += one + two
+      squares[k]! += one * one + two * two
+      sum[m] = sum[k]!
+      squares[m] = squares[k]!
+    }
   }
 
   /** @returns the spectrum from minus to plus half the sample rate; what was too short for one segment is filled up with zeros */
   result(sampleRateHz: number): PowerSpectrum {
-    if (this.segments === 0) this.takeShort()
+    this.takeWhatIsLeft()
     const power = new Float64Array(this.size)
     const scale = 1 / (this.segments * this.size * this.taper.sumSquares)
     const kurtosis = new Float64Array(this.size)
@@ -86,11 +132,27 @@ export class SpectrumAverager {
     return { binHz, fromHz: -sampleRateHz / 2, power, kurtosis, segments: this.segments, window: this.taper.name, rbwHz: binHz * this.taper.enbwBins }
   }
 
-  private takeShort(): void {
-    this.held.i.fill(0, this.filled)
-    this.held.q.fill(0, this.filled)
-    this.take()
+  /** A first segment without a second, and a signal shorter than one segment. */
+  private takeWhatIsLeft(): void {
+    const { held, first } = this
+    if (first) this.takePair(first, null)
+    else if (held && this.segments === 0) {
+      held.i.fill(0, this.filled)
+      held.q?.fill(0, this.filled)
+      this.takePair(held.i, held.q)
+    }
+    this.first = null
   }
+}
+
+/**
+ * The averaged spectrum of samples that are in memory.
+ * @param q null = real @param hop samples from one segment to the next
+ */
+export function spectrumOfSamples(i: Samples, q: Samples | null, rateHz: number, size: number, hop = size / 2): PowerSpectrum {
+  const averager = new SpectrumAverager(size, hop, q === null)
+  averager.add(i, q)
+  return averager.result(rateHz)
 }
 
 /** Power between two frequencies; bins that an edge cuts count by the part inside. */

@@ -1,15 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { lineSignal, withNoise } from '../../../test/fixtures/signals'
 import { transformOf } from './fft'
-import { SpectrumAverager, bandPower, holds, noiseFloor } from './powerSpectrum'
+import { spectrumOfSamples, bandPower, holds, noiseFloor } from './powerSpectrum'
 import { adjacentFigures, maskFigure, occupiedBandwidth } from './spectrumFigures'
 import { blackmanHarris, hann, kaiserLowpass } from './window'
 
 const RATE = 96_000
 function spectrumOf(made: ReturnType<typeof lineSignal>, size = 4096) {
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(made.i, made.q)
-  return averager.result(made.rateHz)
+  return spectrumOfSamples(made.i, made.q, made.rateHz, size)
 }
 
 describe('tapers', () => {
@@ -44,9 +42,7 @@ describe('power', () => {
     expect(10 * Math.log10(noiseFloor(s) * s.power.length / 1e-4)).toBeCloseTo(0, 0)
   })
   it('of less than one segment is still told', () => {
-    const averager = new SpectrumAverager(4096, 2048)
-    averager.add(Float64Array.from({ length: 500 }, () => 0.5), [])
-    expect(averager.result(RATE).segments).toBe(1)
+    expect(spectrumOfSamples(Float64Array.from({ length: 500 }, () => 0.5), null, RATE, 4096).segments).toBe(1)
   })
 })
 

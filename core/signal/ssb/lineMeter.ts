@@ -1,6 +1,6 @@
 import type { Series } from '../series'
 import { blackmanHarris } from '../spectrum/window'
-import { SpectrumAverager } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { lineAmplitude, lineAt } from '../tone/lines'
 
@@ -21,9 +21,7 @@ export function lineMeter(series: Series, noisePower: number): LineMeter {
   const from = Math.floor((series.re.length - n) / 2)
   const [re, im] = [series.re.subarray(from, from + n), series.im.subarray(from, from + n)]
   const window = blackmanHarris(n)
-  const averager = new SpectrumAverager(n, n)
-  averager.add(re, im)
-  const { power, fromHz, binHz } = averager.result(series.rateHz)
+  const { power, fromHz, binHz } = spectrumOfSamples(re, im, series.rateHz, n, n)
   return {
     at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noise: Math.sqrt(noisePower * window.enbwBins / n), seconds: n / series.rateHz, binHz,
     strongest: (lowHz, highHz, counts) => {

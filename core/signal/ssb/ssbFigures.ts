@@ -1,5 +1,5 @@
 import { envelopeOf, meanPower, shifted, type Series } from '../series'
-import { SpectrumAverager, noiseFloor } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
 import { peakFrequency } from '../tone/lines'
@@ -59,9 +59,7 @@ export function ssbFigures(input: SsbInput): SsbResult {
 function strongestLines(series: Series): Found[] {
   const size = Math.min(powerOfTwoTo(series.re.length), 65_536)
   if (size < 256) return []
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(series.re, series.im)
-  const spectrum = averager.result(series.rateHz)
+  const spectrum = spectrumOfSamples(series.re, series.im, series.rateHz, size)
   const n = Math.min(series.re.length, MOST_SAMPLES)
   const found: Found[] = []
   const power = Float64Array.from(spectrum.power)

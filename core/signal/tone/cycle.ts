@@ -1,5 +1,5 @@
 import { hann } from '../spectrum/window'
-import { lineAmplitude, lineAt, type Line } from './lines'
+import { lineAmplitude, lineAt, linesAt, type Line } from './lines'
 
 /** Points of a drawn cycle. */
 export const CYCLE_POINTS = 1024
@@ -31,7 +31,8 @@ export function complexCycle(re: Float32Array, im: Float32Array, rateHz: number,
   const harmonics = Math.max(1, Math.min(MOST_HARMONICS, Math.floor(widestHz / toneHz)))
   const window = hann(to - from)
   const [x, y] = [re.subarray(from, to), im.subarray(from, to)]
-  const lines = Array.from({ length: 2 * harmonics + 1 }, (_, k) => lineAt(x, y, window.values, window.sum, (k - harmonics) * toneHz / rateHz))
+  const pairs = Array.from({ length: harmonics + 1 }, (_, k) => linesAt(x, y, window.values, window.sum, k * toneHz / rateHz))
+  const lines = [...pairs.slice(1).reverse().map(p => p.below), ...pairs.map(p => p.above)]
   return { toneHz, lines, harmonics, samples: to - from, noiseGain: lines.length * window.enbwBins / (to - from) }
 }
 

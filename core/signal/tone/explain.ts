@@ -1,5 +1,5 @@
 import { powerOfTwoTo } from '../spectrum/fft'
-import { SpectrumAverager } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 import { strongestTone } from './lines'
 import { withoutLines } from './withoutLines'
 import { LEAST_CYCLES } from './cycle'
@@ -80,9 +80,7 @@ const LOWEST_HZ = 20
 /** Power of what is left in the audio, and the part of it that is noise: in every band what most of its bins hold. */
 function rest(x: Float64Array, rateHz: number, highestHz: number, noiseAtMost: number): { power: number, noise: number, doubt: number, line: number } {
   const size = Math.min(powerOfTwoTo(x.length / 2), 16_384)
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(x, [])
-  const s = averager.result(rateHz)
+  const s = spectrumOfSamples(x, null, rateHz, size)
   const perBand = Math.max(8, Math.round(BAND_HZ / s.binHz))
   let [power, noise, variance] = [0, 0, 0]
   for (let k = Math.ceil((LOWEST_HZ - s.fromHz) / s.binHz); s.fromHz + k * s.binHz < Math.min(highestHz, rateHz / 2); k += perBand) {

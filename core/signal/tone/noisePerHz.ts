@@ -1,5 +1,5 @@
 import { powerOfTwoTo } from '../spectrum/fft'
-import { SpectrumAverager } from '../spectrum/powerSpectrum'
+import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 
 const LARGEST = 4096
 /** Segments that are averaged at least: one alone tells a level within a factor of ten. */
@@ -11,9 +11,7 @@ const TO_BINS = 16
 /** Noise of a real series by its spectrum [power per Hz, on either side of zero]: the middle of what stands about each place, lines left out. */
 export function noisePerHz(residual: Float64Array, rateHz: number): (hz: number) => number {
   const size = Math.min(powerOfTwoTo(residual.length / LEAST_SEGMENTS), LARGEST)
-  const averager = new SpectrumAverager(size, size / 2)
-  averager.add(residual, [])
-  const { power, fromHz, binHz, segments } = averager.result(rateHz)
+  const { power, fromHz, binHz, segments } = spectrumOfSamples(residual, null, rateHz, size)
   // The middle of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory).
   const middle = (1 - 1 / (9 * segments)) ** 3
   return (hz) => {

@@ -1,4 +1,5 @@
 import { hann } from '../spectrum/window'
+import { PIECE, turning } from './turning'
 import { lineAmplitude, lineAt, type Line } from './lines'
 
 /** A waveform without some of its lines, and how large they were. Lines must lie further apart than the window is wide. */
@@ -16,13 +17,15 @@ export function withoutLines(x: Float64Array, rateHz: number, places: readonly n
 /** @param line at the middle of the series */
 export function takeOut(x: Float64Array, { re, im }: Line, cyclesPerSample: number): void {
   const step = 2 * Math.PI * cyclesPerSample
-  const [stepC, stepS] = [Math.cos(step), Math.sin(step)]
+  const { cos, sin, pieceCos, pieceSin } = turning(step)
   const middle = (x.length - 1) / 2
   let [c, s] = [Math.cos(step * middle), -Math.sin(step * middle)]
-  for (let n = 0; n < x.length; n++) {
-    x[n]! -= re * c - im * s
-    const next = c * stepC - s * stepS
-    s = c * stepS + s * stepC
+  for (let from = 0; from < x.length; from += PIECE) {
+    const [p, q] = [re * c - im * s, re * s + im * c]
+    const to = Math.min(x.length, from + PIECE)
+    for (let n = from, k = 0; n < to; n++, k++) x[n]! -= p * cos[k]! - q * sin[k]!
+    const next = c * pieceCos - s * pieceSin
+    s = c * pieceSin + s * pieceCos
     c = next
   }
 }
