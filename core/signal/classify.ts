@@ -26,12 +26,10 @@ const TYPICAL_AUDIO_HZ = 1000
  * @param series keyed part, its strongest line at 0 Hz
  */
 export function classify(series: Series, noisePower: number): SignalMode {
-  const envelope = envelopeOf(series)
-  const mean = envelope.reduce((a, b) => a + b, 0) / envelope.length
-  const power = envelope.reduce((a, b) => a + b * b, 0) / envelope.length
+  const { mean, power } = sizeOf(series)
   const carrier = Math.max(mean * mean - noisePower / 2, 1e-30)
   const varies = (power - noisePower - carrier) / carrier
-  if (varies < CONSTANT + 3 * noisePower / power / Math.sqrt(envelope.length)) return constantMode(series, envelope, mean, noisePower)
+  if (varies < CONSTANT + 3 * noisePower / power / Math.sqrt(series.re.length)) return constantMode(series, mean, noisePower)
   const size = powerOfTwoTo(Math.min(series.re.length, 8192))
   const s = spectrumOfSamples(series.re, series.im, series.rateHz, size)
   const line = bandPower(s, -3 * s.rbwHz, 3 * s.rbwHz)
@@ -41,14 +39,25 @@ export function classify(series: Series, noisePower: number): SignalMode {
   return alike && line / Math.max(power - noisePower, 1e-30) > CARRIER_SHARE ? 'am' : 'ssb'
 }
 
+function sizeOf({ re, im }: Series): { mean: number, power: number } {
+  let mean = 0
+  let power = 0
+  for (let n = 0; n < re.length; n++) {
+    const p = re[n]! * re[n]! + im[n]! * im[n]!
+    power += p
+    mean += Math.sqrt(p)
+  }
+  return { mean: mean / re.length, power: power / re.length }
+}
+
 /** A little of each modulation: what moves more decides; a bare carrier counts as AM without depth. */
-function constantMode(series: Series, envelope: Float64Array, mean: number, noisePower: number): SignalMode {
+function constantMode(series: Series, mean: number, noisePower: number): SignalMode {
   const hz = instantaneousHz(series)
   const inAudio = (x: Float64Array) => Math.max(0, powerIn(x, series.rateHz, TONE_HZ[0], FM_AUDIO_HZ))
   const average = hz.reduce((a, b) => a + b, 0) / Math.max(1, hz.length)
   const ofNoise = noiseOfDiscriminator(series, noisePower / series.rateHz) ** 2
   const moves = inAudio(hz.map(f => f - average)) - ofNoise
-  const varies = Math.max(0, inAudio(envelope.map(y => y - mean)) - noisePower / 2 * Math.min(1, 2 * FM_AUDIO_HZ / series.rateHz)) / mean ** 2
+  const varies = Math.max(0, inAudio(envelopeOf(series).map(y => y - mean)) - noisePower / 2 * Math.min(1, 2 * FM_AUDIO_HZ / series.rateHz)) / mean ** 2
   const isMoved = moves > Math.max(LEAST_MOVE_HZ ** 2, 0.5 * ofNoise)
   return isMoved && moves / TYPICAL_AUDIO_HZ ** 2 > varies ? 'fm' : 'am'
 }

@@ -9,8 +9,8 @@ import { longest, stretchesOf, type Stretch } from './channel/stretches'
 import { noiseOfDiscriminator } from './fm/fmWaveform'
 import { fmFigures, instantaneousHz, meanFrequency } from './fm/fmFigures'
 import { FM_AUDIO_HZ, type FmResult } from './fm/fmInput'
-import { envelopeOf, meanPower, part, shifted, type Series } from './series'
-import { explainAudio } from './tone/explain'
+import { envelopeOf, meanPower, middlePart, part, shifted, type Series } from './series'
+import { EXPLAINED_SAMPLES, explainAudio } from './tone/explain'
 import { peakFrequency } from './tone/lines'
 import { NOISE_KNOWN_TO, note, type Note } from './result'
 
@@ -63,10 +63,9 @@ export function sentPart(channel: Series, noisePower: number): Series {
 }
 
 /** The middle of a series, as much as one line is looked for in. */
-export function exactPeak({ re, im, rateHz }: Series, startHz: number): number {
-  const n = Math.min(re.length, MOST_PEAK_SAMPLES)
-  const from = Math.floor((re.length - n) / 2)
-  return peakFrequency(re.subarray(from, from + n), im.subarray(from, from + n), rateHz, startHz)
+export function exactPeak(series: Series, startHz: number): number {
+  const { re, im, rateHz } = middlePart(series, MOST_PEAK_SAMPLES)
+  return peakFrequency(re, im, rateHz, startHz)
 }
 
 export interface ModeResult<T> { /** of the level of the carrier, standard [dB] */ readonly levelDb: number, readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
@@ -102,7 +101,7 @@ export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz
   const bareStretch = modulated ? longest(stretches, 'steady', still.rateHz, still.re.length) : null
   const stretch = modulated ? part(still, modulated.from, modulated.to) : still
   const audioHz = Math.min(AM_AUDIO_HZ, passHz)
-  const made = explainAudio(envelopeOf(stretch), stretch.rateHz, toneHz, audioHz, NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / noiseBandHz) / 2)
+  const made = explainAudio(envelopeOf(middlePart(stretch, EXPLAINED_SAMPLES)), stretch.rateHz, toneHz, audioHz, NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / noiseBandHz) / 2)
   // A voice pauses and goes on: its peaks are those of all of it.
   const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({

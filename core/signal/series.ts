@@ -5,9 +5,15 @@ export function part({ re, im, rateHz }: Series, from: number, to: number): Seri
   return { re: re.subarray(from, to), im: im.subarray(from, to), rateHz }
 }
 
+/** The middle of a series, at most so many samples of it. */
+export function middlePart(series: Series, most: number): Series {
+  const from = Math.max(0, Math.floor((series.re.length - most) / 2))
+  return part(series, from, Math.min(series.re.length, from + most))
+}
+
 export function meanPower({ re, im }: Pick<Series, 're' | 'im'>): number {
   let sum = 0
-  for (let n = 0; n < re.length; n++) sum += re[n]! ** 2 + im[n]! ** 2
+  for (let n = 0; n < re.length; n++) sum += re[n]! * re[n]! + im[n]! * im[n]!
   return sum / Math.max(1, re.length)
 }
 

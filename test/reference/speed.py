@@ -1,6 +1,6 @@
 """
 The same measurements of the same recording in vectorised SciPy, timed part by part.
-Usage: python3 speed.py make FOLDER SECONDS... | python3 speed.py time FILE
+Usage: python3 speed.py make FOLDER SECONDS... | wide FOLDER SECONDS | time FILE (the best of five) | once FILE (a process of its own)
 """
 import json
 import sys
@@ -20,6 +20,23 @@ def make(folder, seconds):
     # One second after the other, so that a minute does not need gigabytes.
     parts = [am(rng, RATE, 1.0, 0.85, 1000.0, 12_000.0, 45) for _ in range(seconds)]
     save(folder, f"speed-{seconds}", np.concatenate(parts), RATE)
+
+
+def wide(folder, seconds):
+    """What a cheap receiver writes: 8 bits unsigned at 2.048 MS/s, an AM signal 185 kHz from the middle."""
+    rate = 2_048_000
+    rng = np.random.default_rng(3)
+    with open(f"{folder}/wide.sigmf-data", "wb") as file:
+        for second in range(seconds):
+            t = second + np.arange(rate) / rate
+            z = 0.4 * (1 + 0.8 * np.sin(2 * np.pi * 1000 * t)) * np.exp(2j * np.pi * 185_000 * t)
+            z = z + 0.005 * (rng.normal(size=rate) + 1j * rng.normal(size=rate))
+            pairs = np.stack([z.real, z.imag], 1).ravel()
+            np.clip(np.round(pairs * 128 + 127.5), 0, 255).astype(np.uint8).tofile(file)
+    about = {"global": {"core:datatype": "cu8", "core:sample_rate": rate, "core:version": "1.0.0"},
+             "captures": [{"core:sample_start": 0, "core:frequency": 27_000_000}], "annotations": []}
+    with open(f"{folder}/wide.sigmf-meta", "w") as file:
+        json.dump(about, file)
 
 
 def look(z):
@@ -99,6 +116,10 @@ def once(path):
 if sys.argv[1] == "make":
     for length in sys.argv[3:]:
         make(sys.argv[2], int(length))
+elif sys.argv[1] == "wide":
+    wide(sys.argv[2], int(sys.argv[3]))
+elif sys.argv[1] == "once":
+    once(sys.argv[2])
 else:
     rounds = [once(sys.argv[2]) for _ in range(5)]
     print(json.dumps([min(r[k] for r in rounds) for k in range(4)]))

@@ -1,10 +1,10 @@
-import { envelopeOf, meanPower, type Series } from '../series'
+import { envelopeOf, meanPower, middlePart, type Series } from '../series'
 import { distortionOf, drawComplex, extremes, linesOfCycle, complexCycle, withoutNoiseLines, LEAST_CYCLES, type Cycle } from '../tone/cycle'
 import { lineAmplitude } from '../tone/lines'
 import { NOISE_KNOWN_TO, note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
-import { middleOf, sinadOf, withoutTone, type ToneApart } from '../audio/sinad'
+import { MOST_AVERAGED, sinadOf, withoutTone, type ToneApart } from '../audio/sinad'
 import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
 import { amWaveform } from './amWaveform'
 
@@ -61,7 +61,7 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const crest = flatTopRatio > 0 ? plateau(envelope, flatTopRatio) : max
   const lines = linesOfCycle(flips ? inPhase : envelope, Math.min(cycle.harmonics, Math.max(2, Math.floor(AM_AUDIO_HZ / toneHz))))
   const power = Math.max(meanPower(modulated) - noisePower, 1e-30)
-  const apart = withoutTone(middleOf(envelopeSeries(modulated, flips, carrierPhase)), modulated.rateHz, toneHz)
+  const apart = withoutTone(envelopeSeries(middlePart(modulated, MOST_AVERAGED), flips, carrierPhase), modulated.rateHz, toneHz)
   const trough = pinchedRatio > 0 || flips ? 0 : Math.max(0, min)
   const values: AmFigures = {
     depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: lineAmplitude(lines[1]!) / mean,

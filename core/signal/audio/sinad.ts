@@ -5,7 +5,8 @@ import { lineAt } from '../tone/lines'
 import { takeOut } from '../tone/withoutLines'
 import { ratioToDb } from '../result'
 
-const MOST_SAMPLES = 2 ** 19
+/** Averages over more than this would tell nothing new. */
+export const MOST_AVERAGED = 2 ** 19
 
 /** A series with its tone taken out. */
 export interface ToneApart {
@@ -17,10 +18,10 @@ export interface ToneApart {
   readonly tonePower: number
 }
 
-/** The middle of a long series: averages over more of it would tell nothing new. */
+/** The middle of a long series. */
 export function middleOf(x: Float64Array): Float64Array {
-  const from = Math.max(0, Math.floor((x.length - MOST_SAMPLES) / 2))
-  return x.subarray(from, from + MOST_SAMPLES)
+  const from = Math.max(0, Math.floor((x.length - MOST_AVERAGED) / 2))
+  return x.subarray(from, from + MOST_AVERAGED)
 }
 
 /** Takes a tone out of a series by its own line, and its mean as well. */

@@ -9,6 +9,8 @@ const HOPS = 4
 /** A phase that moves less than this does not change the size of an average by a thousandth [rad]. */
 const MOVES = 0.03
 const ABOVE_NOISE = 4
+/** The window is looked at in so many points at least: sums of samples stand for them where there are more. */
+const WINDOW_POINTS = 64
 /** Where the carrier is nearly gone its phase says nothing [share of the mean]. */
 const TOO_SMALL = 0.3
 
@@ -18,7 +20,7 @@ const TOO_SMALL = 0.3
  * @returns null when nothing moves beyond the noise, or no carrier is there to follow
  */
 export function humTrack(series: Series, noisePower: number): PhaseTrack | null {
-  const { re, im, rateHz } = series
+  const { re, im, rateHz } = summed(series, Math.floor(WINDOW_S * series.rateHz / WINDOW_POINTS))
   const length = Math.max(16, Math.floor(WINDOW_S * rateHz))
   const hop = Math.max(1, Math.floor(length / HOPS))
   const window = hann(length)
@@ -32,7 +34,7 @@ export function humTrack(series: Series, noisePower: number): PhaseTrack | null 
       x += re[at]! * window.values[n]!
       y += im[at]! * window.values[n]!
     }
-    track.timeS[b] = (b * hop + (length - 1) / 2) / rateHz
+    track.timeS[b] = (b * hop + (length - 1) / 2) / rateHz + (1 / rateHz - 1 / series.rateHz) / 2
     track.amplitude[b] = Math.hypot(x, y) / window.sum
     const before = b === 0 ? 0 : track.phaseRad[b - 1]!
     const phase = Math.atan2(y, x)
@@ -43,6 +45,24 @@ export function humTrack(series: Series, noisePower: number): PhaseTrack | null 
   const mean = track.amplitude.reduce((a, b) => a + b, 0) / count
   if (track.amplitude.some(a => a < TOO_SMALL * mean)) return null
   const rms = Math.sqrt(Math.max(0, squares / count - (sum / count) ** 2))
-  const ofNoise = Math.sqrt(noisePower * window.enbwBins / length / 2 / Math.max(meanPower(series) - noisePower, 1e-30))
+  const ofNoise = Math.sqrt(noisePower * window.enbwBins / (length * series.rateHz / rateHz) / 2 / Math.max(meanPower(series) - noisePower, 1e-30))
   return rms > Math.max(MOVES, ABOVE_NOISE * ofNoise) ? track : null
+}
+
+/** Means of so many samples, one after the other. */
+function summed({ re, im, rateHz }: Series, count: number): Series {
+  if (count < 2) return { re, im, rateHz }
+  const n = Math.floor(re.length / count)
+  const out = { re: new Float32Array(n), im: new Float32Array(n), rateHz: rateHz / count }
+  for (let k = 0, at = 0; k < n; k++) {
+    let x = 0
+    let y = 0
+    for (let j = 0; j < count; j++, at++) {
+      x += re[at]!
+      y += im[at]!
+    }
+    out.re[k] = x / count
+    out.im[k] = y / count
+  }
+  return out
 }

@@ -66,8 +66,8 @@ export class SpectrumAverager {
 
   private takePair(i: Samples, q: Samples | null): void {
     const output = this.transformed(i, q)
-    const { sum, squares } = this
-    for (let k = 0; k < this.size; k++) {
+    const { sum, squares, size } = this
+    for (let k = 0; k < size; k++) {
       const x = output[2 * k]!
       const y = output[2 * k + 1]!
       const power = x * x + y * y
@@ -90,7 +90,8 @@ export class SpectrumAverager {
   private transformed(i: Samples, q: Samples | null): Samples {
     const { values } = this.taper
     const input = this.transform.input()
-    for (let k = 0; k < this.size; k++) {
+    const { size } = this
+    for (let k = 0; k < size; k++) {
       input[2 * k] = i[k]! * values[k]!
       input[2 * k + 1] = q ? q[k]! * values[k]! : 0
     }

@@ -16,7 +16,8 @@ export interface Explained {
 
 const NOTHING: Explained = { toneHz: null, tonesHz: [], hum: 0 }
 const LOWEST_TONE_HZ = 40
-const MOST_SAMPLES = 131_072
+/** The middle of a waveform that is looked at: more of it would tell nothing new. */
+export const EXPLAINED_SAMPLES = 131_072
 /** What a tone leaves unexplained, against its amplitude: more than this moves the peaks by more than a point. */
 const UNEXPLAINED = 0.01
 /** Amplitude of a tone against that of an average line of what is left: the largest of many lines of noise reaches five. */
@@ -38,9 +39,9 @@ const APART_HZ = 4
  * @param noiseAtMost variance that the noise of the receiver can have in it: noise that was sent is modulation
  */
 export function explainAudio(x: Float64Array, rateHz: number, saidHz: number | null, highestHz: number, noiseAtMost: number): Explained {
-  const from = Math.max(0, Math.floor((x.length - MOST_SAMPLES) / 2))
+  const from = Math.max(0, Math.floor((x.length - EXPLAINED_SAMPLES) / 2))
   // The carrier is no part of the modulation; through a short window it would fill its lowest part.
-  const audio = withoutLines(x.subarray(from, from + Math.min(x.length, MOST_SAMPLES)), rateHz, [0]).left
+  const audio = withoutLines(x.subarray(from, from + Math.min(x.length, EXPLAINED_SAMPLES)), rateHz, [0]).left
   const first = tonePlace(audio, rateHz, saidHz, highestHz)
   if (first === null || first * audio.length / rateHz < LEAST_CYCLES) return NOTHING
   const whole = rest(audio, rateHz, highestHz, noiseAtMost)
