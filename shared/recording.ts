@@ -15,6 +15,7 @@ export const keptOptions = object({
   spacingHz: number().positive().max(1e6).required(),
   /** recordings that were kept before it could be chosen have none */
   channelWidthHz: number().positive().max(1e6).nullable().default(null),
+  unmodulatedDbfs: number().min(-120).max(20).nullable().default(null),
   carrierW: number().positive().max(1e5).nullable().defined(),
   referencePpm: number().positive().max(1000).nullable().defined(),
   ruleSetId: string().max(20).required(),

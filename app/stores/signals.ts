@@ -8,8 +8,10 @@ import { failureOf, type Failure } from '../logic/failureWords'
 /** A recording on the page: its files, what it was measured with, its figures. */
 export interface OpenRecording { readonly key: string, readonly name: string, readonly files: readonly File[], readonly options: KeptOptions, readonly measured: MeasuredRecording, readonly kept: KeptRecording | null }
 
+/** A carrier whose envelope varies less is taken for one without modulation [ratio]. */
+const BARE_DEPTH = 0.02
 const REMEMBERED = 'signal-options'
-const FIRST: KeptOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, channelWidthHz: null, carrierW: null, referencePpm: null, ruleSetId: 'R-EU' }
+const FIRST: KeptOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, channelWidthHz: null, unmodulatedDbfs: null, carrierW: null, referencePpm: null, ruleSetId: 'R-EU' }
 
 /** Recordings that are open, the one looked at and the one it is compared with; what is kept of them. */
 export const useSignalsStore = defineStore('signals', () => {
@@ -23,6 +25,16 @@ export const useSignalsStore = defineStore('signals', () => {
   const shown = computed(() => open.value.find(r => r.key === shownKey.value) ?? null)
   const against = computed(() => open.value.find(r => r.key === againstKey.value && r.key !== shownKey.value) ?? null)
 
+  /** An open recording of nothing but the carrier, through the receiver of the one that is shown as far as rate and tuning tell. */
+  const unmodulated = computed(() => {
+    const m = shown.value?.measured.measurement
+    const found = open.value.find((r) => {
+      const other = r.measured.measurement
+      return r.key !== shownKey.value && other.am !== null && other.am.depthNegative < BARE_DEPTH && other.sampleRateHz === m?.sampleRateHz && other.centreHz === m?.centreHz
+    })
+    return found ? { name: found.name, dbfs: Number(found.measured.measurement.carrier!.levelDbfs.toFixed(3)) } : null
+  })
+
   function recall() {
     try {
       options.value = { ...FIRST, ...JSON.parse(localStorage.getItem(REMEMBERED) ?? '{}') as Partial<KeptOptions> }
@@ -32,8 +44,9 @@ export const useSignalsStore = defineStore('signals', () => {
     }
   }
   function remember(next: KeptOptions) {
-    options.value = next
-    localStorage.setItem(REMEMBERED, JSON.stringify(next))
+    // A level holds for one recording: the next one may come at another gain.
+    options.value = { ...next, unmodulatedDbfs: null }
+    localStorage.setItem(REMEMBERED, JSON.stringify(options.value))
   }
   function put(recording: Omit<OpenRecording, 'key'>, key: string = uuid()) {
     open.value = [...open.value.filter(r => r.key !== key), { ...recording, key }]
@@ -87,7 +100,7 @@ export const useSignalsStore = defineStore('signals', () => {
     }
   }
 
-  return { open, shown, shownKey, against, againstKey, options, kept, failure, sending, recall, remember, put, close, load, fetchKept, keep }
+  return { open, shown, shownKey, unmodulated, against, againstKey, options, kept, failure, sending, recall, remember, put, close, load, fetchKept, keep }
 })
 
 /** Numbers that JSON cannot carry are none. */

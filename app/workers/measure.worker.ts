@@ -33,7 +33,7 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
   try {
     const recording = await openRecording(sourceOf(main), async name => files.filter(f => f.name === name).map(sourceOf)[0] ?? null, options.as === 'auto' ? {} : { monoIs: options.as === 'audio' ? 'audio' : 'real' })
     const mask = { ruleSetId, parts: (mode: Parameters<typeof emissionMask>[1], powerW: number) => emissionMask(ruleSetId, mode, powerW) }
-    const measured = await measureRecording(recording, { ...rest, channelWidthHz: rest.channelWidthHz ?? null, mask }, { tell: (share, what) => say({ kind: 'progress', share, what }), cancelled: () => cancelled })
+    const measured = await measureRecording(recording, { ...rest, channelWidthHz: rest.channelWidthHz ?? null, unmodulatedDbfs: rest.unmodulatedDbfs ?? null, mask }, { tell: (share, what) => say({ kind: 'progress', share, what }), cancelled: () => cancelled })
     say(data.kind === 'measure' ? { kind: 'done', measured } : { kind: 'annotated', archive: await annotated(recording, measured.measurement) })
   }
   catch (error) {

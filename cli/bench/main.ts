@@ -30,7 +30,7 @@ async function once(file: string) {
   const { channel } = await channelPass(recording, count, plan, NO_CORRECTION, SILENT)
   lap()
   const noiseBandHz = 2.78 * plan.passHz
-  const input = { channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * noiseBandHz, noiseBandHz, edgeRatio: 0, centreHz: -found.peakHz, toneHz: null }
+  const input = { channel, passHz: plan.passHz, noisePower: found.floor / spectrum.binHz * noiseBandHz, noiseBandHz, edgeRatio: 0, centreHz: -found.peakHz, toneHz: null, givenDbfs: null }
   const am = measureAm(input, onPeak(input))
   lap()
   spectrumOf({ recording, options: DEFAULT_OPTIONS, spectrum, found, beside: [] }, 'AM', found.peakHz + am.carrier.hz, am.power, false)

@@ -3,7 +3,8 @@ import { emissionMask } from '../../core/rules'
 
 export interface Arguments { readonly file: string, readonly json: boolean, readonly monoIs: 'audio' | 'real' | undefined, readonly options: MeasureOptions }
 
-export const USAGE = 'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz N] [--spacing-hz 10000] [--channel-width-hz N] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
+export const USAGE = 'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz N] [--spacing-hz 10000] [--channel-width-hz N] [--unmodulated-dbfs N] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
+const MOST_DBFS = 120
 const MODES = ['am', 'fm', 'ssb', 'audio', 'auto'] as const
 const NUMBERS = { '--nominal-hz': 'nominalHz', '--tone-hz': 'toneHz', '--spacing-hz': 'spacingHz', '--channel-width-hz': 'channelWidthHz', '--carrier-w': 'carrierW', '--reference-ppm': 'referencePpm' } as const
 
@@ -20,6 +21,7 @@ export function parseArguments(list: readonly string[]): Arguments {
     if (name === '--json') json = true
     else if (name === '--as') options = { ...options, as: modeOf(value()) }
     else if (name === '--rules') ruleSetId = value()
+    else if (name === '--unmodulated-dbfs') options = { ...options, unmodulatedDbfs: levelOf(name, value()) }
     else if (name in NUMBERS) options = { ...options, [NUMBERS[name as keyof typeof NUMBERS]]: numberOf(name, value()) }
     else if (name.startsWith('--')) fail(name, `is not known; ${USAGE}`)
     else if (file !== null) fail(word, 'is a second file; one at a time')
@@ -36,6 +38,13 @@ function modeOf(value: string): MeasureOptions['as'] {
 function numberOf(name: string, text: string): number {
   const value = Number(text)
   if (text.trim() === '' || !Number.isFinite(value) || value <= 0) fail(name, `"${text}" is no number above zero`)
+  return value
+}
+
+/** A level against full scale is mostly negative. */
+function levelOf(name: string, text: string): number {
+  const value = Number(text)
+  if (text.trim() === '' || !(Math.abs(value) <= MOST_DBFS)) fail(name, `"${text}" is no level in dBFS`)
   return value
 }
 

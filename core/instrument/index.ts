@@ -3,7 +3,7 @@ export { INSTRUMENT_PROFILES, instrumentProfile, profileQuantity, profilesAsGood
 export { scpiNumber, type ScpiNumber } from './scpiAnswer'
 // How it stands on this bench, and against others
 export { BARE_SETUP, asSetUp, calibrationAge, isClassKnown, type InstrumentSetup } from './setup'
-export { METER_KINDS, toTrueMean, type MeterKind, type Signal } from './meterKind'
+export { METER_KINDS, TWO_TONE_AVERAGE, TWO_TONE_MEAN, toTrueMean, type MeterKind, type Signal } from './meterKind'
 export { compareMeters, twoLevels, type ComparedMeter, type MeterComparison, type MeterReading, type TwoLevelVerdict } from './compareMeters'
 // Told step by step
 export { STEPPED_PRESETS, stepValues, steppedPoint, steppedSummary, type SteppedPlan, type SteppedPoint, type SteppedPreset, type SteppedSummary } from './stepped'

@@ -9,9 +9,9 @@ export type MeterKind = typeof METER_KINDS[number]
 /** What is on the line while the meters are compared. */
 export type Signal = { readonly kind: 'carrier' } | { readonly kind: 'am-tone', readonly depthRatio: number } | { readonly kind: 'two-tone' } | { readonly kind: 'speech' }
 
-/** Two equal tones: mean half the PEP; an average-responding diode shows the square of the mean envelope, (2/pi)^2. */
-const TWO_TONE_MEAN = 0.5
-const TWO_TONE_AVERAGE = (2 / Math.PI) ** 2
+/** Two equal tones against their PEP: the mean is half of it; an average-responding diode shows the square of the mean envelope, (2/pi)^2. */
+export const TWO_TONE_MEAN = 0.5
+export const TWO_TONE_AVERAGE = (2 / Math.PI) ** 2
 
 /**
  * Factor from what a meter shows to true mean power, where the signal allows it.

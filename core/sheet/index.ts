@@ -15,5 +15,5 @@ export * from './authoring'
 export { SHEET_TEMPLATES, TO_BE_FOUND, blankSheet, fromTemplate, type SheetTemplate } from './templates/templates'
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
-export { receiverTest, type GeneratorModulation, type ReceiverTest } from './receiverTest'
+export { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from './receiverTest'
 export { GOES_STALE, isOfReceiver, topicOf, type Topic } from './staleness'

@@ -7,20 +7,32 @@ export type GeneratorModulation =
   | { readonly kind: 'fm', readonly deviationHz: number }
 
 /** What a sensitivity is told by: without both it is a bare number. */
-export interface ReceiverTest { readonly modulation: GeneratorModulation, readonly criterion: 'sinad-12' | 'signal-noise-10' }
+export interface ReceiverTest {
+  readonly modulation: GeneratorModulation
+  readonly criterion: 'sinad-12' | 'signal-noise-10'
+  /** noise bandwidth before the detector [Hz]: what the row says, else the narrowest that is usual in the mode */
+  readonly bandwidthHz: number
+}
+
+/** Narrowest filters that are usual [Hz] (from memory): of speech, and of telegraphy. */
+export const SPEECH_HZ = 2400
+const TELEGRAPHY_HZ = 250
 
 /** What is usual in a mode (general trade knowledge): 30 % on AM, 1.5 kHz on FM, a bare carrier on sideband and CW. */
 const USUAL: Readonly<Record<SetState['mode'], ReceiverTest>> = {
-  AM: { modulation: { kind: 'am', depthRatio: 0.3 }, criterion: 'signal-noise-10' },
-  FM: { modulation: { kind: 'fm', deviationHz: 1500 }, criterion: 'sinad-12' },
-  USB: { modulation: { kind: 'none' }, criterion: 'signal-noise-10' },
-  LSB: { modulation: { kind: 'none' }, criterion: 'signal-noise-10' },
-  CW: { modulation: { kind: 'none' }, criterion: 'signal-noise-10' },
+  AM: { modulation: { kind: 'am', depthRatio: 0.3 }, criterion: 'signal-noise-10', bandwidthHz: SPEECH_HZ },
+  FM: { modulation: { kind: 'fm', deviationHz: 1500 }, criterion: 'sinad-12', bandwidthHz: SPEECH_HZ },
+  USB: { modulation: { kind: 'none' }, criterion: 'signal-noise-10', bandwidthHz: SPEECH_HZ },
+  LSB: { modulation: { kind: 'none' }, criterion: 'signal-noise-10', bandwidthHz: SPEECH_HZ },
+  CW: { modulation: { kind: 'none' }, criterion: 'signal-noise-10', bandwidthHz: TELEGRAPHY_HZ },
 }
 
 const DEPTH = /AM (\d{1,3}) ?%/
 const DEVIATION = /(\d(?:\.\d)?) ?kHz (?:of )?deviation/
 const SINAD = /12 dB SINAD/
+const BANDWIDTH = /(\d+(?:\.\d+)?) ?(k?)Hz (?:wide|filter|of bandwidth|bandwidth)/
+/** Where the detector leaves the width of the filter as it is. */
+const AS_FILTERED: readonly SetState['mode'][] = ['USB', 'LSB', 'CW']
 const SIGNAL_NOISE = /\(S\+N\)\/N/
 
 /** Generator and criterion of a row, as the row says them in its title and remarks; what it leaves open is the usual of its mode. */
@@ -32,5 +44,12 @@ export function receiverTest({ title, state, wants }: Pick<MeasurePoint, 'title'
   const modulation: GeneratorModulation = depth ? { kind: 'am', depthRatio: Number(depth[1]) / 100 } : deviation ? { kind: 'fm', deviationHz: Number(deviation[1]) * 1000 } : usual.modulation
   const bySinad = SINAD.test(words) || wants.some(w => w.quantity === 'sinadDb')
   const criterion = bySinad ? 'sinad-12' : SIGNAL_NOISE.test(words) ? 'signal-noise-10' : usual.criterion
-  return { modulation, criterion }
+  return { modulation, criterion, bandwidthHz: bandwidthOf(words, state.mode) ?? usual.bandwidthHz }
+}
+
+/** What a row says of the filter; of AM and FM the sound behind the detector decides, however wide the filter is. */
+function bandwidthOf(words: string, mode: SetState['mode']): number | null {
+  const said = BANDWIDTH.exec(words)
+  if (!said || !AS_FILTERED.includes(mode)) return null
+  return Number(said[1]) * (said[2] === 'k' ? 1000 : 1)
 }

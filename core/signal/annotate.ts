@@ -14,7 +14,7 @@ export function annotationsOf(m: Measurement): Annotation[] {
     ...(m.carrier ? [{ startSample: 0, sampleCount: count, label: `carrier, ${m.carrier.levelDbfs.toFixed(1)} dBFS`, ...band(0) }] : []),
     ...(m.spectrum?.occupiedBandwidthHz ? [{ startSample: 0, sampleCount: count, label: `99 % of the power, ${Math.round(2 * half)} Hz`, ...band(half) }] : []),
     ...(m.am ? [{ startSample: 0, sampleCount: count, label: `AM ${percent(m.am.depthNegative)}${m.am.pinchedRatio > 0 ? `, pinched off ${percent(m.am.pinchedRatio)} of the time` : ''}`, ...band(HALF_CHANNEL_HZ) }] : []),
-    ...(m.am?.unmodulated ? [{ startSample: Math.round(m.am.unmodulated.startS * m.sampleRateHz), sampleCount: null, label: 'bare carrier begins', ...band(0) }] : []),
+    ...(m.am?.unmodulated && m.am.unmodulated.startS !== null ? [{ startSample: Math.round(m.am.unmodulated.startS * m.sampleRateHz), sampleCount: null, label: 'unmodulated carrier begins', ...band(0) }] : []),
     ...(m.fm?.deviationFundamentalHz ? [{ startSample: 0, sampleCount: count, label: `FM ${Math.round(m.fm.deviationFundamentalHz)} Hz`, ...band(HALF_CHANNEL_HZ) }] : []),
     ...(m.ssb ? [{ startSample: 0, sampleCount: count, label: `${m.ssb.sideband ?? 'SSB'}${m.ssb.imd3DbBelowTone === null ? '' : `, third order ${m.ssb.imd3DbBelowTone.toFixed(1)} dB below one tone`}`, ...band(HALF_CHANNEL_HZ) }] : []),
   ]

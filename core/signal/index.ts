@@ -1,6 +1,7 @@
 // Measuring a recording
 export { measureRecording } from './measure'
 export { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
+export { LIMITS, type Limit } from './limits'
 export type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 export type { AdjacentFigure, AmFigures, AudioFigures, CarrierFigures, FmFigures, Health, MaskFigure, Note, SpectrumFigures, SsbFigures } from './result'
 // What it means

@@ -13,7 +13,8 @@ import { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './o
 import { channelPass, scan } from './passes'
 import { amPictures, channelPicture, fmPictures, NO_PICTURES, spectrumPicture, ssbPictures } from './pictures'
 import { healthUncertainty, recordingHealth } from './recordingHealth'
-import { note, type Health, type Note } from './result'
+import type { LimitsOf } from './limits'
+import { note, type CarrierFigures, type Health, type Measured, type Note } from './result'
 import type { Series } from './series'
 import { spectrumOf } from './spectrumOf'
 import { loadFastTransforms } from './spectrum/fastFft'
@@ -65,7 +66,7 @@ async function measureAudio(recording: Recording, count: number, toneHz: number 
   const present = found.signalPresent
   return {
     measurement: {
-      ...identity(recording, count), mode: 'audio', signalPresent: present, uncertainty: present ? { audio: found.uncertainty } : {}, health, carrier: null, am: null, fm: null, ssb: null, spectrum: null, audio: present ? found.values : null,
+      ...identity(recording, count), mode: 'audio', signalPresent: present, uncertainty: present ? { audio: found.uncertainty } : {}, limitedBy: limits('audio', found), health, carrier: null, am: null, fm: null, ssb: null, spectrum: null, audio: present ? found.values : null,
       notes: [...early, ...(raw.overload ? [note('overload', `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off; distortion is that of the recording.`)] : []), ...found.notes],
     },
     pictures: { ...NO_PICTURES, products: found.values.harmonicsDbc.map((db, k) => ({ name: `harmonic ${k + 2}`, db })) },
@@ -95,7 +96,7 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const channel = filteredTo(whole, middleHz - found.peakHz, options.channelWidthHz, beside)
   const at: Place = { recording, options, spectrum, found, channelHz: found.peakHz, nominalInChannelHz: nearHz === null ? null : nearHz - found.peakHz, beside }
   const noisePower = found.floor / spectrum.binHz * channel.noiseBandHz
-  const part = byMode(at, { channel: channel.series, passHz: channel.passHz, noisePower, noiseBandHz: channel.noiseBandHz, edgeRatio: channel.edgeRatio, centreHz: isIq ? -found.peakHz : null, toneHz: options.toneHz }, health.overload)
+  const part = byMode(at, { channel: channel.series, passHz: channel.passHz, noisePower, noiseBandHz: channel.noiseBandHz, edgeRatio: channel.edgeRatio, centreHz: isIq ? -found.peakHz : null, toneHz: options.toneHz, givenDbfs: options.unmodulatedDbfs }, health.overload)
   progress.tell(1, 'done')
   return {
     measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, uncertainty: { ...part.measurement.uncertainty, health: healthUncertainty(health, count) }, notes: [...early, ...notes, ...offNominal, ...channel.notes, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
@@ -110,11 +111,11 @@ function isMirrored(s: PowerSpectrum, middleHz: number): boolean {
 }
 
 function nothing(recording: Recording, count: number, health: Health, notes: readonly Note[]): MeasuredRecording {
-  return { measurement: { ...identity(recording, count), mode: null, signalPresent: false, uncertainty: {}, health, notes, carrier: null, am: null, fm: null, ssb: null, audio: null, spectrum: null }, pictures: NO_PICTURES }
+  return { measurement: { ...identity(recording, count), mode: null, signalPresent: false, uncertainty: {}, limitedBy: {}, health, notes, carrier: null, am: null, fm: null, ssb: null, audio: null, spectrum: null }, pictures: NO_PICTURES }
 }
 
 interface Place { readonly recording: Recording, readonly options: MeasureOptions, readonly spectrum: PowerSpectrum, readonly found: Located, readonly channelHz: number, readonly nominalInChannelHz: number | null, readonly beside: readonly Beside[] }
-interface Part { readonly measurement: Pick<Measurement, 'mode' | 'carrier' | 'uncertainty' | 'spectrum'> & Partial<Pick<Measurement, 'am' | 'fm' | 'ssb'>>, readonly notes: readonly Note[], readonly pictures: SignalPictures, readonly toneHz: number | null }
+interface Part { readonly measurement: Pick<Measurement, 'mode' | 'carrier' | 'uncertainty' | 'limitedBy' | 'spectrum'> & Partial<Pick<Measurement, 'am' | 'fm' | 'ssb'>>, readonly notes: readonly Note[], readonly pictures: SignalPictures, readonly toneHz: number | null }
 
 function byMode(at: Place, input: ModeInput, overload: boolean): Part {
   const { options } = at
@@ -142,7 +143,7 @@ function amPart(at: Place, input: ModeInput, on: OnPeak, overload: boolean): Par
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'AM', at.channelHz + carrier.hz, power, overload)
   return {
-    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier, levelDb), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'am', carrier: figures, am: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier, levelDb), ...(overload ? {} : { am: result.uncertainty }), spectrum: spectrum.uncertainty }, limitedBy: { carrier: carrierLimit(figures, carrier), ...(overload ? {} : limits('am', result)) } },
     notes: [...notes, ...(overload ? [] : result.notes), ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...amPictures(result, keyed, track), ...wide(at, spectrum.ownHz, power) },
   }
 }
@@ -152,7 +153,7 @@ function fmPart(at: Place, input: ModeInput, overload: boolean): Part {
   const figures = carrierFigures(carrier, at.channelHz, at.recording.centreHz, at.options.nominalHz, power, at.options.referencePpm)
   const spectrum = spectrumOf(at, 'FM', at.channelHz + carrier.hz, power, overload)
   return {
-    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier, levelDb), fm: result.uncertainty, spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'fm', carrier: figures, fm: result.values, spectrum: spectrum.values, uncertainty: { carrier: carrierUncertainty(figures, carrier, levelDb), fm: result.uncertainty, spectrum: spectrum.uncertainty }, limitedBy: { carrier: carrierLimit(figures, carrier), ...limits('fm', result) } },
     notes: [...result.notes, ...referenceNote(at), ...spectrum.notes], toneHz: result.values.audioHz, pictures: { ...fmPictures(result, hz, keyed.rateHz), ...wide(at, spectrum.ownHz, power) },
   }
 }
@@ -164,13 +165,20 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
   const spectrum = spectrumOf(at, 'USB', channelHz + (result.suppressedHz ?? 0), pep, overload)
   const noCarrier = note('carrier-not-found', 'Single sideband has no carrier to read: see the suppressed carrier.')
   return {
-    measurement: { mode: 'ssb', carrier: null, ssb: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { ...(overload ? {} : { ssb: result.uncertainty }), spectrum: spectrum.uncertainty } },
+    measurement: { mode: 'ssb', carrier: null, ssb: overload ? null : result.values, spectrum: spectrum.values, uncertainty: { ...(overload ? {} : { ssb: result.uncertainty }), spectrum: spectrum.uncertainty }, limitedBy: overload ? {} : limits('ssb', result) },
     notes: [...(overload ? [] : result.notes), noCarrier, ...spectrum.notes], toneHz: null, pictures: { ...ssbPictures(result), ...wide(at, spectrum.ownHz, pep) },
   }
 }
 
 const wide = ({ spectrum, found, options }: Place, ownHz: number, power: number): Pick<SignalPictures, 'spectrum' | 'channels'> => ({ spectrum: spectrumPicture(spectrum, ownHz, power, found.floor), channels: channelPicture(spectrum, ownHz, options.spacingHz) })
 const carrierUncertainty = (c: NonNullable<Measurement['carrier']>, { drift }: CarrierInChannel, levelDb: number): NonNullable<Measurement['uncertainty']['carrier']> => ({ drift: drift && drift.uncertainty, frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: levelDb })
+
+/** A reference of which only the tolerance is known limits the frequency once it is the larger part. */
+function carrierLimit(c: CarrierFigures, { uncertaintyHz, limitedBy }: CarrierInChannel): LimitsOf<CarrierFigures> {
+  return { frequencyHz: c.uncertaintyHz > Math.SQRT2 * uncertaintyHz ? 'reference' : limitedBy }
+}
+
+const limits = <G extends 'am' | 'fm' | 'ssb' | 'audio'>(group: G, { limitedBy }: Pick<Measured<unknown>, 'limitedBy'>) => limitedBy ? { [group]: limitedBy } : {}
 
 function referenceNote({ recording, options }: Place): Note[] {
   return recording.centreHz !== null && options.referencePpm === null ? [note('reference-unknown', 'The uncertainty of the frequency holds the noise only: how far the receiver\u2019s own reference is off is not known (1 ppm is 27 Hz at 27 MHz).')] : []

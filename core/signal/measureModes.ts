@@ -35,6 +35,8 @@ export interface ModeInput {
   /** middle of the recording, in the channel [Hz]; null where there is none */
   readonly centreHz: number | null
   readonly toneHz: number | null
+  /** level of the unmodulated carrier that was given [dBFS] */
+  readonly givenDbfs: number | null
 }
 
 /** The part in which something is sent, without gaps. */
@@ -86,7 +88,7 @@ export function onPeak({ channel, noisePower }: ModeInput): OnPeak {
 }
 
 /** AM: carrier by its phase, then the envelope with the carrier held still. @param on is turned in place */
-export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz }: ModeInput, on: OnPeak): ModeResult<AmResult> {
+export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz, givenDbfs }: ModeInput, on: OnPeak): ModeResult<AmResult> {
   const { series: keyed, hz: fine, from } = on
   const coarse = coarseTrack(keyed)
   const calm = coarse ? stilled(keyed, coarse) : keyed
@@ -106,6 +108,7 @@ export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz
   const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({
     modulated: used, noisePower, noiseBandHz, edgeRatio, passHz, centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz, ...made,
+    givenDbfs,
     bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (from + bareStretch.from) / still.rateHz },
   })
   const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]

@@ -1,4 +1,5 @@
 import type { AmFigures, AudioFigures, CarrierFigures, FmFigures, Health, Note, SpectrumFigures, SsbFigures, UncertaintyOf } from './result'
+import type { LimitsOf } from './limits'
 import type { SignalMode } from './classify'
 
 /** Every figure of a recording. Groups that do not apply are null, and a note says why. */
@@ -19,6 +20,14 @@ export interface Measurement {
     readonly audio?: UncertaintyOf<AudioFigures>
     readonly spectrum?: UncertaintyOf<SpectrumFigures>
     readonly health?: UncertaintyOf<Health>
+  }
+  /** what most of the uncertainty of the main figures comes from; recordings that were kept before it was told have none */
+  readonly limitedBy?: {
+    readonly carrier?: LimitsOf<CarrierFigures>
+    readonly am?: LimitsOf<AmFigures>
+    readonly fm?: LimitsOf<FmFigures>
+    readonly ssb?: LimitsOf<SsbFigures>
+    readonly audio?: LimitsOf<AudioFigures>
   }
   readonly health: Health
   readonly notes: readonly Note[]

@@ -1,17 +1,25 @@
+import type { LimitsOf } from './limits'
+
 /** Standard uncertainties of figures, by the same names. */
 export type UncertaintyOf<T> = {
   readonly [K in keyof T]?: NonNullable<T[K]> extends number ? number | null : NonNullable<T[K]> extends readonly unknown[] ? readonly number[] : { readonly [key: string]: number | null } | null
 }
 
 /** A figure group with the standard uncertainty of each of its numbers. */
-export interface Measured<T> { readonly values: T, readonly uncertainty: UncertaintyOf<T>, readonly notes: readonly Note[] }
+export interface Measured<T> {
+  readonly values: T
+  readonly uncertainty: UncertaintyOf<T>
+  /** of the main figures: what most of their uncertainty comes from */
+  readonly limitedBy?: LimitsOf<T>
+  readonly notes: readonly Note[]
+}
 
 /** Something that whoever reads the figures must know. */
 export interface Note { readonly code: NoteCode | string, readonly words: string }
 
 export const NOTE_CODES = [
   'no-signal', 'level-too-low', 'overload', 'too-short', 'carrier-at-centre', 'dc-removed', 'image-not-separable', 'image-corrected', 'rate-suspected', 'only-the-beginning',
-  'only-at-centre', 'no-tone', 'two-tones', 'hum-beside-tone', 'hum-fm', 'neighbour-beside', 'narrowed', 'spur-on-tone', 'unequal-tones', 'not-separable', 'carrier-reference', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
+  'only-at-centre', 'no-tone', 'two-tones', 'hum-beside-tone', 'hum-fm', 'neighbour-beside', 'narrowed', 'spur-on-tone', 'unequal-tones', 'not-separable', 'carrier-reference', 'carrier-given', 'phase-reversal', 'pinched-off', 'flat-topped', 'pep-disagrees', 'deviation-reference', 'reference-unknown', 'peak-includes-noise',
   'carrier-not-found', 'carrier-assumed', 'one-tone', 'speech', 'product-in-noise', 'no-span', 'adjacent-in-noise', 'mask-power-assumed', 'mask-not-judged', 'audio-band', 'off-nominal', 'mode-guessed', 'not-applicable',
 ] as const
 export type NoteCode = typeof NOTE_CODES[number]
@@ -51,8 +59,11 @@ export interface AmFigures {
   readonly audioHz: number | null
   readonly thd: number | null
   readonly sinadDb: number | null
-  /** against the bare carrier, where the recording holds a stretch of it */
-  readonly unmodulated: { readonly depthPositive: number, readonly depthNegative: number, readonly carrierShift: number, readonly startS: number } | null
+  /**
+   * against the unmodulated carrier, where the recording holds a stretch of it (from startS on), or where its level through the
+   * same receiver was given (startS null)
+   */
+  readonly unmodulated: { readonly depthPositive: number, readonly depthNegative: number, readonly carrierShift: number, readonly startS: number | null } | null
   /** of a carrier that flips its phase; null for one that does not */
   readonly depthSynchronous: number | null
 }

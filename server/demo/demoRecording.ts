@@ -15,7 +15,7 @@ export async function loadDemoRecording(jobNumber: number): Promise<void> {
   const { rows: [job] } = await pool.query<{ id: string }>('select id from job where number = $1', [jobNumber])
   const archive = made()
   const recording = await openRecording(bytesSource(NAME, archive), async () => null)
-  const options: KeptOptions = { as: 'am', nominalHz: channelHz('forty', MADE.channel), toneHz: null, spacingHz: 10_000, channelWidthHz: null, carrierW: 3.9, referencePpm: null, ruleSetId: 'R-EU' }
+  const options: KeptOptions = { as: 'am', nominalHz: channelHz('forty', MADE.channel), toneHz: null, spacingHz: 10_000, channelWidthHz: null, unmodulatedDbfs: null, carrierW: 3.9, referencePpm: null, ruleSetId: 'R-EU' }
   const { measurement } = await measureRecording(recording, { ...DEFAULT_OPTIONS, as: 'am', nominalHz: options.nominalHz, carrierW: options.carrierW })
   const id = randomUUID()
   await inTransaction(async (db) => {

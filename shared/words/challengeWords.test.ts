@@ -18,7 +18,7 @@ describe('words for doubtful readings', () => {
     [{ rule: 'P11', quantity: 'referenceHz', readHz: 10_420_100, nominalHz: 10_240_000, likelyHz: [10_240_100] }, /^10\.420 1 MHz is \+17 588 ppm off: no crystal does that\. Meant 10\.240 1 MHz\?$/],
     [{ rule: 'P11', quantity: 'carrierHz', readHz: 27_801_250, nominalHz: 27_791_250, likelyHz: [] }, /\+10\.0 kHz off: no crystal does that\.$/],
     [{ rule: 'P12', quantity: 'carrierHz', readHz: 27_205_000, channel: 20, planName: 'US / CEPT, 40 channels', nominalHz: 27_791_250 }, /channel 20 of the plan US \/ CEPT.*on this set it is 27\.791 25 MHz/],
-    [{ rule: 'P33', quantity: 'sensitivityV', readV: 0.03e-6, leastV: 0.0845e-6, test: { modulation: { kind: 'none' }, criterion: 'sinad-12' } }, /^0\.03 \u00b5V for 12 dB SINAD, carrier without modulation, is better than physics allows \(0\.08/],
+    [{ rule: 'P33', quantity: 'sensitivityV', readV: 0.03e-6, leastV: 0.0845e-6, test: { modulation: { kind: 'none' }, criterion: 'sinad-12', bandwidthHz: 2400 } }, /^0\.03 \u00b5V for 12 dB SINAD, carrier without modulation, is better than physics allows \(0\.08/],
     [{ rule: 'P37', quantity: 'deviationPositiveHz', readHz: 200 }, /^0\.2 kHz of deviation without a tone/],
   ])('%#', (challenge, words) => {
     expect(plain(challengeWords(challenge))).toMatch(words)

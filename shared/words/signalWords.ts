@@ -1,5 +1,5 @@
 import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
-import { neighbourShare, type JudgedReading, type JudgedSignal, type Measurement, type SignalFinding } from '../../core/signal'
+import { neighbourShare, type JudgedReading, type JudgedSignal, type Limit, type Measurement, type SignalFinding } from '../../core/signal'
 
 /** First zero of the Bessel function J0 (Abramowitz and Stegun, table 9.5). */
 const FIRST_NULL = 2.404826
@@ -33,6 +33,20 @@ export function findingWords(f: SignalFinding): string {
   }
 }
 
+/** What an uncertainty mostly comes from, and so what would make it smaller. */
+const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
+  noise: 'by noise of the receiver',
+  length: 'by the length of the recording',
+  recorder: 'by filters and rounding',
+  neighbour: 'by what lies beside it',
+  assumption: 'by a carrier that is assumed',
+  reference: 'by the reference of the receiver',
+  gain: 'by its gain between two recordings',
+  drift: 'by drift',
+  modulation: 'by the modulation',
+}
+export const limitWords = (limit: Limit | null): string => limit === null ? '' : LIMIT_WORDS[limit]
+
 /** A reading with its unit; a carrier by its distance from the channel too. */
 export function valueWords(r: JudgedReading): string {
   const off = r.nominalHz === null ? '' : `, ${r.value >= r.nominalHz ? '+' : '\u2212'}${groupDigits(Math.abs(r.value - r.nominalHz), 1)} Hz from the channel`
@@ -61,7 +75,7 @@ export function figureLines(m: Measurement, carrierW: number | null = null): Fig
   add('Deviation + that 0.1 % of the time passes', fm?.peaks?.positive999Hz, hz, fm?.peaks ? `1 % of the time: ${hz(fm.peaks.positive99Hz)}` : '')
   add('Deviation \u2212 that 0.1 % of the time passes', fm?.peaks?.negative999Hz, hz, fm?.peaks ? `1 % of the time: ${hz(fm.peaks.negative99Hz)}` : '')
   add('Depth of the tone alone', am?.depthFundamental, ratio, 'against the mean envelope')
-  add('Shift of the carrier', am?.unmodulated?.carrierShift, ratio, 'mean envelope against the bare carrier')
+  add('Shift of the carrier', am?.unmodulated?.carrierShift, ratio, am?.unmodulated?.startS === null ? 'mean envelope against the unmodulated carrier that was given' : 'mean envelope against the unmodulated carrier')
   add('Pinched off', am?.pinchedRatio, ratio, 'of the time')
   add('Flat-topped', am?.flatTopRatio, ratio, 'of the time')
   add('PEP over carrier', am?.pepToCarrier, v => `${v.toFixed(2)} : 1`, 'against the mean envelope; full depth of a sine is 4 : 1')

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { QUANTITIES, showErrorHz, showMeasured, standardToBound } from '../../../core/quantity'
 import type { JudgedReading, JudgedSignal, Measurement } from '../../../core/signal'
-import { figureLines } from '../../../shared/words/signalWords'
+import { figureLines, limitWords } from '../../../shared/words/signalWords'
 import { statusWord } from '../../../shared/words/verdictWords'
 import type { GaugeValues } from '../../../shared/words/gaugeScale'
 import ForkGauge from '../gauge/ForkGauge.vue'
@@ -30,7 +30,7 @@ function gauge(r: JudgedReading): GaugeValues | null {
     <tbody>
       <tr v-for="r in part === 'judged' ? judged.readings : []" :key="r.quantity" class="judged">
         <th scope="row">{{ QUANTITIES[r.quantity].label }}</th>
-        <td class="fig value"><b>{{ shown(r).value }}</b> {{ shown(r).unit }}<span v-if="shown(r).plusMinus" class="quiet bound"> {{ shown(r).plusMinus }}</span></td>
+        <td class="fig value"><b>{{ shown(r).value }}</b> {{ shown(r).unit }}<span v-if="shown(r).plusMinus" class="quiet bound"> {{ shown(r).plusMinus }}</span><span v-if="shown(r).plusMinus && r.limitedBy" class="quiet limit">{{ limitWords(r.limitedBy) }}</span></td>
         <td><ForkGauge v-if="gauge(r)" :values="gauge(r)!" :unit="unit(r)" compact :mark="r.judgement!.verdict" /></td>
         <td><span v-if="r.judgement" class="verdict"><StateMark :mark="r.judgement.verdict" /> {{ statusWord(r.judgement.verdict) }}</span> <span v-if="r.limit" class="quiet">{{ r.limit.rule.words }}</span><span v-else class="quiet">{{ r.quantity === 'adjacentDbc' && wattLimit ? wattLimit : 'no limit in this rule set' }}</span></td>
         <td v-if="second" class="fig quiet">{{ of(second, r) ? `${shown(of(second, r)!).value} ${shown(of(second, r)!).unit}` : '' }}</td>
@@ -47,5 +47,6 @@ td, th { border-bottom: 1px solid var(--line); padding: 5px 10px 5px 0; vertical
 .judged th { font-weight: 650; }
 .value { white-space: nowrap; } .value b { font-size: 16px; }
 .bound { font-size: 12.5px; margin-left: 8px; }
+.limit { display: block; font-size: 12.5px; }
 .verdict { font-weight: 650; white-space: nowrap; margin-right: 8px; }
 </style>

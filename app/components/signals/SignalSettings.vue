@@ -4,14 +4,19 @@ import { channelHz, channelPlan, coversPlan, type RuleSet } from '../../../core/
 import type { KeptOptions } from '../../../shared/recording'
 
 /** What is known beside the recording: mode, channel, tone, carrier power, rules. Kept for the next time. */
-const props = defineProps<{ options: KeptOptions, ruleSets: readonly RuleSet[] }>()
+const props = defineProps<{
+  options: KeptOptions
+  ruleSets: readonly RuleSet[]
+  /** an open recording of the carrier alone, through the same receiver */
+  unmodulated: { name: string, dbfs: number } | null
+}>()
 const emit = defineEmits<{ change: [options: KeptOptions] }>()
 const MODES = [{ value: 'auto', title: 'Find out' }, { value: 'am', title: 'AM' }, { value: 'fm', title: 'FM' }, { value: 'ssb', title: 'SSB' }, { value: 'audio', title: 'Sound' }]
 const CHANNEL = /^\d{1,2}$/
 const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
 const planId = computed(() => rules.value?.planId ?? 'forty')
 const place = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
-const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW), widthKhz: text(props.options.channelWidthHz && props.options.channelWidthHz / 1000) })
+const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW), unmodulatedDbfs: text(props.options.unmodulatedDbfs), widthKhz: text(props.options.channelWidthHz && props.options.channelWidthHz / 1000) })
 watch(() => props.options.nominalHz, hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)))
 
 function text(v: number | null | undefined) {
@@ -28,6 +33,12 @@ const hertz = (kilohertz: string) => {
   const v = number(kilohertz)
   return v === null ? null : v * 1000
 }
+/** A level against full scale, a minus of any kind before it. */
+function level(value: string): number | null {
+  const v = Number(value.replace(',', '.').replace('\u2212', '-'))
+  return value.trim() !== '' && Number.isFinite(v) && Math.abs(v) <= 120 ? v : null
+}
+const takesUnmodulated = computed(() => props.options.as === 'am' || props.options.as === 'auto')
 /** "19" is a channel of the plan, "27.185" a frequency. */
 const nominalHz = computed(() => {
   const channels = coversPlan(planId.value, planId.value) ? channelPlan(planId.value).channelsHz.length : 0
@@ -45,11 +56,16 @@ const wrongPlace = computed(() => place.value.trim() !== '' && nominalHz.value =
     <v-text-field v-model="texts.toneHz" label="Tone, Hz" inputmode="decimal" hint="found by itself if empty" persistent-hint @change="change({ toneHz: number(texts.toneHz) })" />
     <v-text-field v-model="texts.carrierW" label="Carrier, W" inputmode="decimal" hint="for limits in watts" persistent-hint @change="change({ carrierW: number(texts.carrierW) })" />
     <v-text-field v-model="texts.widthKhz" label="Channel width, kHz" inputmode="decimal" hint="as wide as others allow if empty" persistent-hint @change="change({ channelWidthHz: hertz(texts.widthKhz) })" />
+    <div v-if="takesUnmodulated">
+      <v-text-field v-model="texts.unmodulatedDbfs" label="Unmodulated carrier, dBFS" hint="same receiver, same gain: depths against it" persistent-hint @change="change({ unmodulatedDbfs: level(texts.unmodulatedDbfs) })" />
+      <v-btn v-if="unmodulated && options.unmodulatedDbfs !== unmodulated.dbfs" class="use" variant="text" @click="change({ unmodulatedDbfs: unmodulated.dbfs })">Use {{ unmodulated.dbfs.toFixed(2) }} dBFS of {{ unmodulated.name }}</v-btn>
+    </div>
     <v-select :model-value="options.ruleSetId" label="Rule set" :items="ruleSets.map(r => ({ value: r.id, title: r.name }))" @update:model-value="v => change({ ruleSetId: v })" />
   </div>
 </template>
 
 <style scoped>
-.settings { display: grid; grid-template-columns: 120px 1fr 140px 130px 170px 1.2fr; gap: 12px; align-items: start; }
+.use { white-space: normal; height: auto; min-height: 44px; text-align: left; }
+.settings { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
 @media (max-width: 900px) { .settings { grid-template-columns: 1fr 1fr; } }
 </style>

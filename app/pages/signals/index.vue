@@ -141,7 +141,7 @@ onMounted(() => {
     <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn><v-btn v-if="practice.state" :loading="dongle.recording.value" @click="recordPractice">Record the simulated set</v-btn></DropRecording>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <TablePreview v-if="asking" :name="asking.file.name" :preview="asking.preview" @yes="reply(true)" @no="reply(false)" />
-    <SignalSettings :key="store.shownKey ?? ''" class="settings no-print" :options="store.shown?.options ?? store.options" :rule-sets="rules.all" @change="change" />
+    <SignalSettings :key="store.shownKey ?? ''" class="settings no-print" :options="store.shown?.options ?? store.options" :rule-sets="rules.all" :unmodulated="store.unmodulated" @change="change" />
     <div v-if="store.open.length > 1" class="tabs no-print" role="group" aria-label="Open recordings">
       <span v-for="r in store.open" :key="r.key" class="tab" :class="{ on: r.key === store.shownKey }"><button type="button" :aria-pressed="r.key === store.shownKey" @click="store.shownKey = r.key">{{ r.name }}</button><button v-if="r.key !== store.shownKey" type="button" :aria-pressed="r.key === store.againstKey" @click="store.againstKey = store.againstKey === r.key ? null : r.key">{{ store.againstKey === r.key ? 'compared' : 'compare' }}</button><button type="button" :aria-label="`close ${r.name}`" @click="store.close(r.key)">&times;</button></span>
     </div>

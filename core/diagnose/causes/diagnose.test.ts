@@ -11,7 +11,7 @@ import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { OSMUND_40A } from '../../sheet/osmund40a/sheet'
 import { CAUSES } from './catalogue'
 import { diagnose } from './diagnose'
-import type { Domain, TestMade } from './observable'
+import type { Domain, Soft, TestMade } from './observable'
 import { OBSERVABLES } from './observables'
 
 /** A whole matrix without luck: no error, no row missing. */
@@ -44,6 +44,12 @@ describe('other kinds of sets', () => {
     expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.62, imd3Db: 16 }), 'modulation')).toBe('ssb-flat-topping')
     expect(leads(LX8, 'multimode', ssb({ imd3Db: 16 }), 'modulation', [made('drop-6db', 'stays')])).toBe('no-idle-current')
     expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.4 }), 'modulation')).toBe('average-meter')
+  })
+  it.each([[0.405, 'average'], [0.3, 'below'], [0.5, 'half']])('mean of %d of the PEP with two tones is taken for "%s": a correct average-responding meter is not "clearly below"', (meanRatio, outcome) => {
+    const source = OBSERVABLES.find(o => o.id === 'two-tone')!.source
+    const rows = readMatrix(LX8, { ...healthy('multimode'), ...ssb({ meanRatio }) }, still())
+    const soft: Soft = source.kind === 'readings' ? source.see(rows, LX8)!.soft : {}
+    expect(Object.entries(soft).sort((x, y) => y[1] - x[1])[0]![0]).toBe(outcome)
   })
   it('F50, F37, F16, F49: the control left up, the menu value, the claim, the antenna', () => {
     expect(leads(LX8, 'multimode', { powerW: () => 8 }, 'power', [made('control-at', 'up')])).toBe('control-left-up')

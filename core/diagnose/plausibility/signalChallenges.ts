@@ -1,11 +1,9 @@
 import { dbmToVolts, standardToBound, voltsToDbm, type Reading } from '../../quantity'
-import { receiverTest, type GeneratorModulation, type ReceiverTest } from '../../sheet'
+import { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from '../../sheet'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Thermal noise at 290 K [dBm/Hz]. Source: k T with k = 1.380649e-23 J/K (SI, exact). */
 const THERMAL_DBM_PER_HZ = 10 * Math.log10(1.380649e-23 * 290 / 1e-3)
-/** Narrowest audio bandwidth in which such a receiver is measured [Hz]; a wider one needs more signal. */
-const NARROWEST_HZ = 2400
 /** Audio bandwidth of the FM law, and what de-emphasis and a weighting filter may add to it [Hz, dB] (from memory). */
 const FM_AUDIO_HZ = 3000
 const FM_FAVOUR_DB = 7
@@ -17,7 +15,7 @@ const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = { '
 const RESIDUAL_MOST_HZ = 100
 const boundOf = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
 const BARE: GeneratorModulation = { kind: 'none' }
-const CW_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12' }
+const SPEECH_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12', bandwidthHz: SPEECH_HZ }
 
 /**
  * Audio signal to noise over carrier to noise, both in one bandwidth, of a noiseless receiver [dB].
@@ -34,13 +32,13 @@ export function detectionDb(modulation: GeneratorModulation): number {
 }
 
 /**
- * Least input that physics allows for a criterion: a noiseless receiver, 2.4 kHz wide.
+ * Least input that physics allows for a criterion: a noiseless receiver as wide as the test says, 2.4 kHz if it does not.
  * @returns pd into 50 ohm [V]; for 12 dB SINAD of a bare carrier about 0.085 uV, of AM 30 % 0.40 uV
  * Source: SINAD = 1 + S/N, N = kTB.
  */
-export function leastSensitivityV(test: ReceiverTest = CW_TEST): number {
+export function leastSensitivityV(test: ReceiverTest = SPEECH_TEST): number {
   const neededDb = 10 * Math.log10(SIGNAL_TO_NOISE[test.criterion]) - detectionDb(test.modulation)
-  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(NARROWEST_HZ) + neededDb)
+  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(test.bandwidthHz) + neededDb)
 }
 
 /** Least input at which an ear hears the tone: as strong as the noise in the ear's own bandwidth [V]. */
@@ -49,14 +47,14 @@ export function leastAudibleV(modulation: GeneratorModulation): number {
 }
 
 /**
- * Largest SINAD that physics allows at an input: a noiseless receiver, 2.4 kHz wide.
+ * Largest SINAD that physics allows at an input: a noiseless receiver as wide as the test says, 2.4 kHz if it does not.
  * @param inputV pd into 50 ohm [V], > 0
  * @returns [dB]
  * Source: SINAD = 10 log(1 + S/N), N = kTB.
  * @example mostSinadDb(dbmToVolts(-134)) // => 7.1
  */
-export function mostSinadDb(inputV: number, modulation: GeneratorModulation = BARE): number {
-  const signalToNoiseDb = voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(NARROWEST_HZ)) + detectionDb(modulation)
+export function mostSinadDb(inputV: number, { modulation, bandwidthHz }: Pick<ReceiverTest, 'modulation' | 'bandwidthHz'> = SPEECH_TEST): number {
+  const signalToNoiseDb = voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(bandwidthHz)) + detectionDb(modulation)
   return 10 * Math.log10(1 + 10 ** (signalToNoiseDb / 10))
 }
 
@@ -64,7 +62,7 @@ function sinadBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   const sinad = readingIn(row, 'sinadDb')
   const { inputV } = row.conditions
   if (!sinad || !inputV || row.point.state.keyed) return []
-  const mostDb = mostSinadDb(inputV, receiverTest(row.point).modulation)
+  const mostDb = mostSinadDb(inputV, receiverTest(row.point))
   const leastDb = sinad.value - boundOf(sinad)
   return leastDb > mostDb ? [{ rule: 'P01', quantity: 'sinadDb', readDb: sinad.value, mostDb, inputV }] : []
 }

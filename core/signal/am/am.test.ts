@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { amSignal, recordingOf, withNoise, type AmMade } from '../../../test/fixtures/signals'
+import { SIZE, amSignal, recordingOf, withNoise, type AmMade } from '../../../test/fixtures/signals'
 import { DEFAULT_OPTIONS, measureRecording } from '..'
 
 const am = async (made: AmMade, snrDb: number | null = null) => (await measureRecording(recordingOf(snrDb === null ? amSignal(made) : withNoise(amSignal(made), snrDb)), { ...DEFAULT_OPTIONS, as: 'am' })).measurement
@@ -35,6 +35,16 @@ describe('depth', () => {
     expect(f!.depthPositive).toBeCloseTo(1.253, 2)
     expect(f!.unmodulated!.carrierShift).toBeCloseTo(0.0651, 3)
     expect(f!.unmodulated!.startS).toBeLessThan(0.05)
+  })
+  it('against a carrier whose level was given: the same, and as sure as the gain of a receiver', async () => {
+    const made = amSignal({ depth: 1.4, seconds: 0.9 })
+    const { measurement: m } = await measureRecording(recordingOf(made), { ...DEFAULT_OPTIONS, as: 'am', unmodulatedDbfs: 20 * Math.log10(SIZE) })
+    expect(m.am!.unmodulated!.depthPositive).toBeCloseTo(1.4, 2)
+    expect(m.am!.unmodulated!.startS).toBeNull()
+    expect(m.uncertainty.am!.unmodulated!.depthPositive).toBeCloseTo(0.024, 3)
+    expect(m.notes.map(n => n.code)).toContain('carrier-given')
+    const holds = await measureRecording(recordingOf(amSignal({ depth: 1.4, bareS: 0.3, seconds: 1.2 })), { ...DEFAULT_OPTIONS, as: 'am', unmodulatedDbfs: 3 })
+    expect(holds.measurement.am!.unmodulated!.startS, 'what the recording itself holds comes first').not.toBeNull()
   })
   it('of a carrier that flips its phase is told from one that is pinched off', async () => {
     const { am: f, notes } = await am({ depth: 1.3, reverses: true })

@@ -1,11 +1,12 @@
 import { envelopeOf, meanPower, middlePart, type Series } from '../series'
 import { distortionOf, drawComplex, extremes, linesOfCycle, complexCycle, withoutNoiseLines, LEAST_CYCLES, type Cycle } from '../tone/cycle'
 import { lineAmplitude } from '../tone/lines'
+import { largestPart } from '../limits'
 import { NOISE_KNOWN_TO, note, ratioToDb, type AmFigures, type Measured, type Note } from '../result'
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { MOST_AVERAGED, sinadOf, withoutTone, type ToneApart } from '../audio/sinad'
-import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
+import { AM_AUDIO_HZ, againstBare, bareCarrier, ofUnmodulated, referenceNotes, type AmInput, type AmResult } from './amInput'
 import { amWaveform } from './amWaveform'
 
 /** Filter ripple, rounding and the harmonics that the channel does not hold: what is left without any noise [ratio]. */
@@ -13,8 +14,6 @@ const FLOOR = 4e-5
 /** A trough of the in-phase part this far below zero, against the carrier, is a phase that flips. */
 const REVERSED = 0.02
 const NEXT_TO_NOTHING = 0.02
-/** A stretch of bare carrier is found in blocks of this length [s]. */
-const STRETCH_S = 0.02
 /** Hum smaller than this against the carrier does not move a peak that is worth a word. */
 const HUM_SEEN = 0.002
 
@@ -32,7 +31,7 @@ export function amFigures(input: AmInput): AmResult {
   const { thd, sinadDb, depthFundamental, flatTopRatio } = cycle.values
   const kept = cycle.uncertainty
   return {
-    ...cycle, values: { ...wave.values, thd, sinadDb, depthFundamental, flatTopRatio }, notes: wave.notes,
+    ...cycle, limitedBy: wave.limitedBy ?? {}, values: { ...wave.values, thd, sinadDb, depthFundamental, flatTopRatio }, notes: wave.notes,
     uncertainty: { ...wave.uncertainty, thd: kept.thd ?? null, sinadDb: kept.sinadDb ?? null, depthFundamental: kept.depthFundamental ?? null, flatTopRatio: kept.flatTopRatio ?? null },
   }
 }
@@ -53,10 +52,10 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const { max, min } = extremes(envelope)
   const mean = extremes(size.map((y, n) => y > small ? y : inPhase[n]!)).mean
   const sync = extremes(inPhase)
-  const noise = Math.sqrt(noisePower * cycle.noiseGain / 2)
-  const flips = sync.min < -Math.max(REVERSED * mean, 6 * noise)
+  const pointNoise = Math.sqrt(noisePower * cycle.noiseGain / 2)
+  const flips = sync.min < -Math.max(REVERSED * mean, 6 * pointNoise)
   const fit = flips ? null : fitFlanks(envelope, max)
-  const pinchedRatio = flips ? 0 : pinchedShare(envelope, fit, Math.max(0.01 * mean, 3 * noise))
+  const pinchedRatio = flips ? 0 : pinchedShare(envelope, fit, Math.max(0.01 * mean, 3 * pointNoise))
   const flatTopRatio = flatTopShare(envelope, fit, max)
   const crest = flatTopRatio > 0 ? plateau(envelope, flatTopRatio) : max
   const lines = linesOfCycle(flips ? inPhase : envelope, Math.min(cycle.harmonics, Math.max(2, Math.floor(AM_AUDIO_HZ / toneHz))))
@@ -68,9 +67,10 @@ function withTone(input: AmInput, toneHz: number): AmResult {
     peaks: null, tonesHz: [toneHz],
     pinchedRatio, flatTopRatio, pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(power), pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / (mean * mean),
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(apart, 20, Math.min(AM_AUDIO_HZ, passHz)),
-    unmodulated: bareFigures(input, crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
+    unmodulated: againstBare(bareCarrier(input), crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
   }
-  return { values, uncertainty: uncertaintyOf(values, cycleNoise(apart, cycle, mean), Math.hypot(input.edgeRatio, spur / mean), input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+  const noise = cycleNoise(apart, cycle, mean)
+  return { values, uncertainty: uncertaintyOf(values, noise, Math.hypot(input.edgeRatio, spur / mean), input), limitedBy: limitsOf(values, noise, spur / mean, input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
 }
 
 /** A side line is not its own from this share of its mirror on; and from this many times its noise. */
@@ -94,11 +94,6 @@ function envelopeSeries(series: Series, flips: boolean, phase: number): Float64A
   return flips ? Float64Array.from(series.re, (x, n) => x * c + series.im[n]! * s) : envelopeOf(series)
 }
 
-function bareFigures(input: AmInput, max: number, trough: number, mean: number): AmFigures['unmodulated'] {
-  const bare = bareCarrier(input)
-  return bare && { depthPositive: max / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS }
-}
-
 /** What the uncertainties of a tone are made of: noise of the harmonics that make up the cycle, against the mean. */
 interface CycleNoise { /** of the mean itself */ readonly mean: number, /** of the fundamental */ readonly tone: number, /** of crest or trough against the carrier */ readonly crest: number, readonly seconds: number }
 
@@ -111,7 +106,8 @@ function cycleNoise({ residual, rateHz }: ToneApart, cycle: Cycle, mean: number)
   return { mean: line(0) / Math.SQRT2, tone: line(1), crest: Math.hypot(...kept.map(line)), seconds }
 }
 
-function uncertaintyOf(v: AmFigures, noise: CycleNoise, others: number, { modulated, noisePower, toneHz }: AmInput): Measured<AmFigures>['uncertainty'] {
+function uncertaintyOf(v: AmFigures, noise: CycleNoise, others: number, input: AmInput): Measured<AmFigures>['uncertainty'] {
+  const { modulated, noisePower, toneHz } = input
   const of = (own: number, times: number) => Math.hypot(own, times * noise.mean, others, FLOOR)
   const depth = v.depthFundamental ?? 0
   const [crest, trough] = [of(noise.crest, v.depthPositive), of(noise.crest, v.depthNegative)]
@@ -124,8 +120,15 @@ function uncertaintyOf(v: AmFigures, noise: CycleNoise, others: number, { modula
     meanToCarrier: 2 * v.meanToCarrier * Math.hypot(noise.mean, partialCycle / 2, FLOOR), tonesHz: v.tonesHz.map(() => frequencyDeviation(noise.tone / Math.max(depth, 0.01), noise.seconds)),
     audioHz: toneHz === null ? null : frequencyDeviation(noise.tone / Math.max(depth, 0.01), noise.seconds),
     thd: v.thd === null ? null : Math.hypot(noise.crest, FLOOR) / Math.max(depth, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,
-    depthSynchronous: v.depthSynchronous === null ? null : crest, unmodulated: v.unmodulated && { depthPositive: crest, depthNegative: trough, carrierShift: of(noise.mean, 1), startS: STRETCH_S },
+    depthSynchronous: v.depthSynchronous === null ? null : crest, unmodulated: ofUnmodulated(v, bareCarrier(input), { crest, trough, mean: of(noise.mean, 1) }),
   }
+}
+
+/** Depths as they are read: against the unmodulated carrier where it is known. */
+function limitsOf(v: AmFigures, noise: CycleNoise, spurRatio: number, input: AmInput): Measured<AmFigures>['limitedBy'] {
+  const gain = bareCarrier(input)?.uncertainty ?? 0
+  const of = (size: number) => largestPart({ noise: Math.hypot(noise.crest, size * noise.mean), neighbour: input.edgeRatio, recorder: Math.hypot(FLOOR, spurRatio), gain: gain * (1 + size) })
+  return { depthPositive: of(v.depthPositive), depthNegative: of(v.depthNegative), audioHz: 'noise' }
 }
 
 function shapeNotes(v: AmFigures, flips: boolean, impliedCrest: number | null, crest: number): Note[] {

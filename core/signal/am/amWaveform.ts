@@ -1,9 +1,10 @@
 import { narrowed } from '../channel/channeliser'
+import { largestPart, type Limit } from '../limits'
 import { note, ratioToDb, type AmFigures } from '../result'
 import { envelopeOf, meanPower } from '../series'
 import { middleOf, sinadOf, withoutTone } from '../audio/sinad'
 import { lowerPeaks, upperPeaks, type Peaks } from '../tone/waveformPeaks'
-import { AM_AUDIO_HZ, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
+import { AM_AUDIO_HZ, againstBare, bareCarrier, ofUnmodulated, referenceNotes, type AmInput, type AmResult, type BareCarrier } from './amInput'
 
 /** Below this share of the carrier nothing is sent: ripple of the filter at a corner is less. */
 const NOTHING_SENT = 0.015
@@ -35,10 +36,10 @@ export function amWaveform(input: AmInput): AmResult {
     pinchedRatio: pinched.share, flatTopRatio: null, pepDbfs: ratioToDb(crest ** 2), meanPowerDbfs: ratioToDb(power),
     pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / mean ** 2, audioHz: toneHz, thd: null,
     sinadDb: toneHz === null ? null : sinadOf(withoutTone(middleOf(envelope), series.rateHz, toneHz), 20, audioHz),
-    unmodulated: bare && { depthPositive: crest / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS },
+    unmodulated: againstBare(bare, crest, trough, mean),
     depthSynchronous: null,
   }
-  return { values, uncertainty: uncertaintyOf(values, up, down, mean, sigma, pinched.uncertainty, input.edgeRatio), notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
+  return { values, uncertainty: uncertaintyOf(values, { up, down, mean, sigma, pinched: pinched.uncertainty, edgeRatio: input.edgeRatio, bare }), limitedBy: { depthPositive: limitOf(up.extreme, mean, sigma, input.edgeRatio, bare), depthNegative: limitOf(down.extreme, mean, sigma, input.edgeRatio, bare) }, notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
 }
 
 function peakDepths(up: Peaks, down: Peaks, mean: number, pinched: boolean): NonNullable<AmFigures['peaks']> {
@@ -63,17 +64,36 @@ function pinchedTime(envelope: Float64Array, mean: number, sigma: number): { sha
   return level > 0.3 * mean || share < 2 * uncertainty ? { share: 0, uncertainty } : { share, uncertainty }
 }
 
-function uncertaintyOf(v: AmFigures, up: Peaks, down: Peaks, mean: number, sigma: number, pinchedU: number, edgeRatio: number): AmResult['uncertainty'] {
+/** What the uncertainties of a waveform are made of. */
+interface WaveformBasis {
+  readonly up: Peaks
+  readonly down: Peaks
+  readonly mean: number
+  /** noise of a sample of the envelope */
+  readonly sigma: number
+  readonly pinched: number
+  readonly edgeRatio: number
+  readonly bare: BareCarrier | null
+}
+
+function uncertaintyOf(v: AmFigures, { up, down, mean, sigma, pinched, edgeRatio, bare }: WaveformBasis): AmResult['uncertainty'] {
   const of = (u: number) => Math.hypot(u / mean, FLOOR, edgeRatio)
   const [crest, trough] = [of(up.extreme.uncertainty), of(down.extreme.uncertainty)]
   const db = 20 / Math.LN10
   return {
-    depthPositive: crest, depthNegative: trough, depthTrough: Math.hypot(crest, trough) / 2, pinchedRatio: pinchedU,
+    depthPositive: crest, depthNegative: trough, depthTrough: Math.hypot(crest, trough) / 2, pinchedRatio: pinched,
     pepDbfs: db * crest / (1 + v.depthPositive), meanPowerDbfs: db * FLOOR, pepToCarrier: 2 * (1 + v.depthPositive) * crest, meanToCarrier: 2 * FLOOR,
     audioHz: v.audioHz === null ? null : 0.01, tonesHz: v.tonesHz.map(() => 0.02), sinadDb: v.sinadDb === null ? null : 0.2,
     peaks: { crest, crest999: of(up.p999.uncertainty), crest99: of(up.p99.uncertainty), trough, trough999: of(down.p999.uncertainty), trough99: of(down.p99.uncertainty) },
-    unmodulated: v.unmodulated && { depthPositive: crest, depthNegative: trough, carrierShift: of(sigma / 10), startS: 0.02 },
+    unmodulated: ofUnmodulated(v, bare, { crest, trough, mean: of(sigma / 10) }),
   }
+}
+
+/** An extreme is told by how much was sampled of it, unless noise is larger. */
+function limitOf({ value, uncertainty }: Peaks['extreme'], mean: number, sigma: number, edgeRatio: number, bare: BareCarrier | null): Limit | null {
+  const ofNoise = Math.min(sigma, uncertainty)
+  const ofLength = Math.sqrt(Math.max(0, uncertainty ** 2 - ofNoise ** 2))
+  return largestPart({ noise: ofNoise / mean, length: ofLength / mean, recorder: FLOOR, neighbour: edgeRatio, gain: (bare?.uncertainty ?? 0) * value / mean })
 }
 
 function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {

@@ -39,7 +39,9 @@ export function audioFigures(x: Float64Array, rateHz: number, saidHz: number | n
     thd: harmonics.length > 0 ? Math.sqrt(distortion / tonePower) : null, snrDb: ratioToDb(tonePower / noise), harmonicsDbc: harmonics.map(a => 20 * Math.log10(Math.max(a, 1e-15) / fundamental)),
   }
   const uncertainty = uncertaintyOf(values, { residual, rateHz, fundamental, harmonics, noise, tonePower })
-  return { values, uncertainty, notes: [note('audio-band', `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`)], signalPresent: true }
+  // Harmonics are steady; the noise of a SINAD is known as well as the length tells it.
+  const limitedBy = { sinadDb: 'length', sinadVoiceDb: values.sinadVoiceDb === null ? null : 'length', thd: values.thd === null ? null : 'noise' } as const
+  return { values, uncertainty, limitedBy, notes: [note('audio-band', `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`)], signalPresent: true }
 }
 
 /** The tone that was said where it stands out of the noise, however strong hum may be; else the strongest. */

@@ -1,4 +1,5 @@
 import type { Series } from '../series'
+import { largestPart, type Limit } from '../limits'
 import { ratioToDb, type CarrierFigures } from '../result'
 import { meanFrequency } from '../fm/fmFigures'
 import { hann } from '../spectrum/window'
@@ -8,11 +9,14 @@ import type { PhaseTrack } from './phaseTrack'
 
 /** Standard deviation of a mean frequency by these weights over the least there can be (by simulation). */
 const MEAN_BY_WEIGHTS = 1.1
+/** Rounding of a phase and of a mean frequency over a recording [Hz]. */
+const PHASE_FLOOR_HZ = 1e-6
+const MEAN_FLOOR_HZ = 1e-5
 /** Points in which a drift is fitted: more cost time and tell nothing. */
 const MOST_POINTS = 400
 
 /** A carrier in a channel: its frequency there, how sure, and how it moved. */
-export interface CarrierInChannel { readonly hz: number, readonly uncertaintyHz: number, readonly drift: Drift | null }
+export interface CarrierInChannel { readonly hz: number, readonly uncertaintyHz: number, readonly limitedBy: Limit | null, readonly drift: Drift | null }
 
 /** AM or a bare carrier: a straight line through the phase of its carrier, window by window. */
 export function carrierByPhase(track: PhaseTrack, endS: number): CarrierInChannel {
@@ -21,7 +25,8 @@ export function carrierByPhase(track: PhaseTrack, endS: number): CarrierInChanne
   const times = Float64Array.from(hz, (_, b) => (track.timeS[b]! + track.timeS[b + 1]!) / 2)
   const few = thinned(times, hz)
   // Windows that overlap by half share a third of their noise.
-  return { hz: fit.slope / (2 * Math.PI), uncertaintyHz: Math.max(1e-6, 1.3 * fit.slopeUncertainty / (2 * Math.PI)), drift: fitDrift(few.times, few.hz, endS) }
+  const ofNoise = 1.3 * fit.slopeUncertainty / (2 * Math.PI)
+  return { hz: fit.slope / (2 * Math.PI), uncertaintyHz: Math.max(PHASE_FLOOR_HZ, ofNoise), limitedBy: largestPart({ noise: ofNoise, recorder: PHASE_FLOOR_HZ }), drift: fitDrift(few.times, few.hz, endS) }
 }
 
 /** Weights that fall to nothing at both ends leave this of a wave of so many cycles [ratio of its size, at one cycle; falls with the cube] (by simulation). */
@@ -57,7 +62,8 @@ export function carrierByFrequency(hz: Float64Array, rateHz: number, noisePerCar
   const ofNoise = MEAN_BY_WEIGHTS * Math.sqrt(6 * noisePerCarrierHz / seconds ** 3) / (2 * Math.PI)
   const drift = fitDrift(few.times, few.hz, seconds)
   const moved = drift ? Math.abs(drift.endHz - drift.startHz) * 0.05 : 0
-  return { hz: mean, uncertaintyHz: Math.hypot(ofNoise, leftOfModulation(hz, mean, rateHz), moved, 1e-5), drift }
+  const parts = { noise: ofNoise, modulation: leftOfModulation(hz, mean, rateHz), drift: moved, recorder: MEAN_FLOOR_HZ }
+  return { hz: mean, uncertaintyHz: Math.hypot(...Object.values(parts)), limitedBy: largestPart(parts), drift }
 }
 
 /** Means of neighbours, so that a long recording is fitted as quickly as a short one. */

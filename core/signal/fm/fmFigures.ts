@@ -1,5 +1,6 @@
 import { meanPower, type Series } from '../series'
 import { distortionOf, drawReal, extremes, realCycle, withoutNoiseLines, LEAST_CYCLES } from '../tone/cycle'
+import { largestPart } from '../limits'
 import { lineAmplitude, lineAt, type Line } from '../tone/lines'
 import { note, ratioToDb, type FmFigures, type Measured } from '../result'
 import { withoutLines } from '../tone/withoutLines'
@@ -50,7 +51,7 @@ export function fmFigures(input: FmInput): FmResult {
   const { deviationPositiveHz, deviationNegativeHz, peaks } = wave.values
   const u = wave.uncertainty
   return {
-    ...cycle, values: { ...cycle.values, deviationPositiveHz, deviationNegativeHz, peaks }, notes: wave.notes,
+    ...cycle, limitedBy: wave.limitedBy ?? {}, values: { ...cycle.values, deviationPositiveHz, deviationNegativeHz, peaks }, notes: wave.notes,
     uncertainty: { ...cycle.uncertainty, deviationPositiveHz: u.deviationPositiveHz ?? null, deviationNegativeHz: u.deviationNegativeHz ?? null, peaks: u.peaks ?? null },
   }
 }
@@ -75,7 +76,8 @@ function withTone({ series, hz, meanHz, referenceHz, edgeRatio }: FmInput, toneH
   const line = (k: number) => lineDeviation(perHz(k * toneHz), seconds)
   const kept = raw.lines.map((_, k) => k).filter(k => k > 0 && lineAmplitude(raw.lines[k]!) > 0)
   const noise = { tone: line(1), crest: CREST_MORE * Math.hypot(...kept.map(line)), others: edgeRatio * EDGE_SHARE * FM_AUDIO_HZ, seconds }
-  return { values, uncertainty: uncertaintyOf(values, noise), notes, cycle: cycle.map(y => y - mean + meanHz) }
+  const limit = largestPart({ noise: noise.crest, neighbour: noise.others, recorder: Math.hypot(FLOOR * (values.deviationFundamentalHz ?? 0), FLOOR_HZ) })
+  return { values, uncertainty: uncertaintyOf(values, noise), limitedBy: { deviationPositiveHz: limit, deviationNegativeHz: limit }, notes, cycle: cycle.map(y => y - mean + meanHz) }
 }
 
 /** A difference over one sample reads a tone low by sin(x)/x: put right per harmonic. */

@@ -1,4 +1,5 @@
 import { narrowed } from '../channel/channeliser'
+import { largestPart } from '../limits'
 import { note, type FmFigures, type Measured, type Note } from '../result'
 import { powerIn } from '../audio/sinad'
 import { meanPower, type Series } from '../series'
@@ -37,7 +38,11 @@ export function fmWaveform(input: FmInput, carrierLineDbc: number | null, notes:
       negativeHz: u(down.extreme.uncertainty), negative999Hz: u(down.p999.uncertainty), negative99Hz: u(down.p99.uncertainty),
     },
   }
-  return { values, uncertainty, notes: [...notes, wordsOf(input)], cycle: null }
+  const limit = (own: number) => largestPart({
+    noise: Math.min(own, noise), length: Math.sqrt(Math.max(0, own ** 2 - noise ** 2)), recorder: Math.hypot(FLOOR * size, FLOOR_HZ), neighbour: input.edgeRatio * EDGE_SHARE * FM_AUDIO_HZ,
+  })
+  const limitedBy = { deviationPositiveHz: limit(up.extreme.uncertainty), deviationNegativeHz: limit(down.extreme.uncertainty) }
+  return { values, uncertainty, limitedBy, notes: [...notes, wordsOf(input)], cycle: null }
 }
 
 /** Deviation [Hz rms] that noise makes in a discriminator between zero and the end of the audio: its density grows with the square of the frequency (Rice, from memory). */

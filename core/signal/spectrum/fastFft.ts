@@ -28,6 +28,10 @@ const kept = new Map<number, FastTransform>()
 export function loadFastTransforms(): Promise<void> {
   loading ??= load().then((made) => {
     library = made
+  }, (error: unknown) => {
+    // What could not be fetched may come the next time.
+    loading = null
+    throw error
   })
   return loading
 }

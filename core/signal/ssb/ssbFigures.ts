@@ -4,6 +4,7 @@ import { powerOfTwoTo } from '../spectrum/fft'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
 import { peakFrequency } from '../tone/lines'
 import { upperPeaks } from '../tone/waveformPeaks'
+import { largestPart } from '../limits'
 import { note, ratioToDb, type Measured, type Note, type SsbFigures } from '../result'
 import { CLOSE_HZ, MOST_SAMPLES, frequencyUncertainty, lineMeter, type Found, type LineMeter } from './lineMeter'
 import { ASSUMED_WITHIN_HZ, isProductOf, suppressedCarrier, type PlacedCarrier } from './suppressedCarrier'
@@ -105,7 +106,7 @@ function twoTones(input: SsbInput, [low, high]: readonly [Found, Found]): SsbRes
     ...([['third', imd3], ['fifth', imd5], ['seventh', imd7]] as const).filter(([, x]) => x.isBound).map(([order, { db }]) => note('product-in-noise', `The ${order}-order product is not above the noise: at least ${db.toFixed(0)} dB below the stronger tone.`)),
   ]
   const products = [3, 5, 7].flatMap((order, k) => [low.hz - (k + 1) * spacing, high.hz + (k + 1) * spacing].map(hz => ({ order, offsetHz: hz, dbBelowTone: below(hz).db })))
-  return { values, uncertainty: uncertaintyOf(values, lines, tone, carrier), notes, suppressedHz: carrier.hz, cycle: beat, products }
+  return { values, uncertainty: uncertaintyOf(values, lines, tone, carrier), limitedBy: limitsOf(values, lines, tone, carrier), notes, suppressedHz: carrier.hz, cycle: beat, products }
 }
 
 /** Envelope over one beat of two tones. */
@@ -151,7 +152,7 @@ function oneTone(input: SsbInput, tone: Found): SsbResult {
     ...ofCarrier(leak, opposite, 0), pepDbfs: ratioToDb(tone.amplitude ** 2), meanPowerDbfs: ratioToDb(mean),
     bounds: boundsOf({ carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: opposite }),
   }
-  return { values, uncertainty: uncertaintyOf(values, lines, tone.amplitude, carrier), notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')], suppressedHz: carrier.hz, cycle: null, products: [] }
+  return { values, uncertainty: uncertaintyOf(values, lines, tone.amplitude, carrier), limitedBy: limitsOf(values, lines, tone.amplitude, carrier), notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')], suppressedHz: carrier.hz, cycle: null, products: [] }
 }
 
 /** Speech has this much audio [Hz]: its size tells twice as many values a second as that. */
@@ -178,6 +179,11 @@ function places({ channelHz }: SsbInput, carrierHz: number | null, upper: boolea
     sideband: upper === null ? null : upper ? 'USB' : 'LSB', suppressedCarrierHz: carrierHz === null ? null : (channelHz ?? 0) + carrierHz,
     tonesHz: tonesHz.map(hz => carrierHz === null ? hz : Math.abs(hz - carrierHz)).sort((a, b) => a - b),
   }
+}
+
+function limitsOf(v: SsbFigures, { noise }: LineMeter, tone: number, carrier: PlacedCarrier): Measured<SsbFigures>['limitedBy'] {
+  const of = (db: number | null) => db === null ? null : largestPart({ noise: 20 / Math.LN10 * Math.min(1, noise / tone * 10 ** (db / 20)), recorder: LINE_FLOOR_DB })
+  return { imd3DbBelowTone: of(v.imd3DbBelowTone), carrierDbBelowPep: carrier.isSeen ? of(v.carrierDbBelowPep) : v.carrierDbBelowPep === null ? null : 'assumption' }
 }
 
 /** A line of size a in noise n is uncertain by n/a; the audio of a tone by the place of the carrier as well. */

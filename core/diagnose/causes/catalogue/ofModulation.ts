@@ -36,7 +36,7 @@ export const MODULATION_CAUSES: readonly Cause[] = [
   { ...ssb, id: 'no-idle-current', row: 'F80', title: 'No idle current: crossover distortion', remedy: 'Bias of driver and finals, then two tones again.', prior: 1,
     shows: { 'imd': { poor: 0.95 }, 'drop-6db': { stays: 0.95 }, 'two-tone': { half: 0.85, below: 0.12 }, 'stage-idle': { low: 0.9 } } },
   { ...ssb, id: 'average-meter', row: 'F12', title: 'The meters: an average-responding one, or a PEP meter that overshoots', remedy: 'Swap meters; a thermal meter or a capture decides. Nothing in the set is turned on such data.', prior: 1,
-    shows: { 'two-tone': { below: 0.95 }, 'imd': { clean: 0.95 }, 'leak': { balanced: 0.95 } } },
+    shows: { 'two-tone': { average: 0.7, below: 0.25 }, 'imd': { clean: 0.95 }, 'leak': { balanced: 0.95 } } },
   { ...ssb, id: 'carrier-leak', row: 'F78', title: 'Carrier balance or carrier oscillator', remedy: 'Balance preset for the least carrier, after the carrier oscillators.', prior: 1.5,
     shows: { 'leak': { leaky: 0.97 }, 'two-tone': { half: 0.75, below: 0.24 } } },
   { ...fm, id: 'hum', row: 'F82', title: 'Hum or noise on the deviation', remedy: 'Supply capacitor, regulator, preset, microphonic VCO: battery supply and a tap decide.', prior: 0.8,

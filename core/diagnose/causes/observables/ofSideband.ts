@@ -1,9 +1,10 @@
+import { TWO_TONE_AVERAGE, TWO_TONE_MEAN } from '../../../instrument'
 import type { SetState } from '../../../sheet'
 import { found, middle, seen, windowOf } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
 
-/** A two-tone signal has a mean of half its PEP; within this it does (common practice). */
+/** Mean against PEP of two tones is taken for what it comes near to within this (common practice). */
 const TWO_TONE_SLACK = 0.03
 /** A sideband further off than this is no matter of resolution [Hz]. */
 const SIDEBAND_OFF_HZ = 40
@@ -45,13 +46,14 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
       })
     } } },
   { ...ssb, id: 'two-tone', domain: 'modulation', question: 'Mean power against PEP with two tones', healthy: 'half',
-    outcomes: { below: 'clearly below half', half: 'half', above: 'above half' },
+    outcomes: { below: 'clearly below half', average: 'about 0.41, as an average-responding meter shows two clean tones', half: 'half', above: 'above half' },
     source: { kind: 'readings', quantities: ['powerW', 'pepW'], inSheet: sheet => sheet.matrix.some(p => hasTwoTones(p.state)), see: (rows) => {
       // Voice has a law of its own: only rows with two tones are held against the half.
       const mean = found(rows, 'powerW', s => s.keyed && hasTwoTones(s))[0]
       const pep = mean && found(rows, 'pepW', s => s.keyed && s.mode === mean.state.mode && s.setting === mean.state.setting)[0]
       if (!mean || !pep || pep.value <= 0) return null
-      const name = between([0.5 - TWO_TONE_SLACK, 0.5 + TWO_TONE_SLACK], ['below', 'half', 'above'])
+      const edges = [TWO_TONE_AVERAGE, TWO_TONE_MEAN].flatMap(of => [of - TWO_TONE_SLACK, of + TWO_TONE_SLACK])
+      const name = between(edges, ['below', 'average', 'below', 'half', 'above'])
       return seen([mean, pep], ([m, p]) => name(m! / Math.max(p!, 1e-9)))
     } } },
   { ...ssb, id: 'imd', domain: 'modulation', question: 'Third-order products with two tones', healthy: 'clean',
