@@ -2,6 +2,7 @@ import { amFigures } from './am/amFigures'
 import { AM_AUDIO_HZ, type AmResult } from './am/amInput'
 import { carrierByFrequency, carrierByPhase, stilled, type CarrierInChannel } from './carrier/carrierFigures'
 import { coarseTrack, phaseAt } from './carrier/coarseTrack'
+import { noiseAcross, noiseAlong } from './carrier/noiseUnder'
 import { humTrack } from './carrier/humStill'
 import { phaseTrack, type PhaseTrack } from './carrier/phaseTrack'
 import { narrowed } from './channel/channeliser'
@@ -21,6 +22,8 @@ const LEVEL_FLOOR_DB = 5e-4
 const LEVEL_OF_VOICE_DB = 0.01
 /** The noise floor beside a channel is that inside it within this factor of power. */
 const NOISE_SURELY = 4
+/** Noise that is measured under the signal is known to this factor of power. */
+const UNDER_SURELY = 1.5
 const MOST_PEAK_SAMPLES = 131_072
 
 export interface ModeInput {
@@ -103,16 +106,18 @@ export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz
   const bareStretch = modulated ? longest(stretches, 'steady', still.rateHz, still.re.length) : null
   const stretch = modulated ? part(still, modulated.from, modulated.to) : still
   const audioHz = Math.min(AM_AUDIO_HZ, passHz)
-  const made = explainAudio(envelopeOf(middlePart(stretch, EXPLAINED_SAMPLES)), stretch.rateHz, toneHz, audioHz, NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / noiseBandHz) / 2)
+  const under = noiseAcross(stretch, audioHz)
+  const beside = NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / noiseBandHz) / 2
+  const made = explainAudio(envelopeOf(middlePart(stretch, EXPLAINED_SAMPLES)), stretch.rateHz, toneHz, audioHz, Math.max(beside, UNDER_SURELY * under.inAudio))
   // A voice pauses and goes on: its peaks are those of all of it.
   const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({
-    modulated: used, noisePower, noiseBandHz, edgeRatio, passHz, centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz, ...made,
+    modulated: used, noisePower, noiseDoubt: Math.max(0, under.power - noisePower), noiseBandHz, edgeRatio, passHz, centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz, ...made,
     givenDbfs,
     bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (from + bareStretch.from) / still.rateHz },
   })
   const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]
-  return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, levelDb: Math.hypot(result.cycle ? LEVEL_FLOOR_DB : LEVEL_OF_VOICE_DB, 20 / Math.LN10 * Math.sqrt(noisePower / 2 / used.re.length) / result.meanEnvelope), notes }
+  return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, levelDb: Math.hypot(result.cycle ? LEVEL_FLOOR_DB : LEVEL_OF_VOICE_DB, 20 / Math.LN10 * Math.hypot(Math.sqrt(noisePower / 2 / used.re.length) / result.meanEnvelope, result.meanUncertaintyRatio)), notes }
 }
 
 type DriftFigures = NonNullable<CarrierInChannel['drift']>
@@ -130,12 +135,15 @@ export function measureFm({ channel, noisePower, noiseBandHz, edgeRatio, toneHz 
   const stretches = stretchesOf(centred, noise)
   const modulated = longest(stretches, 'modulated', centred.rateHz, centred.re.length)
   const stretch = modulated ? part(centred, modulated.from, modulated.to) : centred
-  const made = explainAudio(instantaneousHz(stretch), stretch.rateHz, toneHz, FM_AUDIO_HZ, NOISE_SURELY * noiseOfDiscriminator(stretch, noise / band) ** 2)
+  const under = noiseAlong(stretch, FM_AUDIO_HZ)
+  const beside = NOISE_SURELY * noiseOfDiscriminator(stretch, noise / band) ** 2
+  const made = explainAudio(instantaneousHz(stretch), stretch.rateHz, toneHz, FM_AUDIO_HZ, Math.max(beside, UNDER_SURELY * under.inAudio))
   const used = made.tonesHz.length > 0 ? stretch : centred
   const hz = instantaneousHz(used)
   const shift = rough + better
-  const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz, noise / band / Math.max(meanPower(centred) - noise, 1e-30))
+  const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz, Math.max(noise / band / Math.max(meanPower(centred) - noise, 1e-30), under.perCarrierHz))
   const meanHz = meanFrequency(hz)
+  const power = Math.max(meanPower(used), 1e-30)
   const result = fmFigures({ series: used, hz, ...made, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise, noiseBandHz: band, edgeRatio })
-  return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(meanPower(used) - noise, 1e-30), levelDb: Math.hypot(LEVEL_FLOOR_DB, 10 / Math.LN10 * Math.hypot(Math.sqrt(2 * noise / Math.max(meanPower(used), 1e-30) / used.re.length), NOISE_KNOWN_TO * noise / Math.max(meanPower(used), 1e-30))), notes: [], hz }
+  return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(power - noise, 1e-30), levelDb: Math.hypot(LEVEL_FLOOR_DB, 10 / Math.LN10 * Math.hypot(Math.sqrt(2 * noise / power / used.re.length), NOISE_KNOWN_TO * noise / power, Math.max(0, under.power - noise) / power, Math.sqrt(2 * under.perCarrierHz / (used.re.length / used.rateHz)))), notes: [], hz }
 }

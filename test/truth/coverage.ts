@@ -1,7 +1,7 @@
 import { DEFAULT_OPTIONS, measureRecording, type Measurement } from '../../core/signal'
-import { audioRecording, lineSignal } from '../fixtures/signals'
+import { audioRecording, fmSignal, lineSignal } from '../fixtures/signals'
 import { randomFrom, type Random } from '../fixtures/faults/random'
-import { CENTRE_HZ, am, fm, noisy, recording } from './sent'
+import { CENTRE_HZ, am, noisy, recording } from './sent'
 import { shapedNoise, tones } from './sources'
 
 /** One figure of one drawn recording: how many of its stated uncertainties it lies from the truth. */
@@ -12,17 +12,25 @@ export interface Coverage { readonly figure: string, readonly count: number, rea
 type Expected = readonly [figure: string, value: number | null | undefined, truth: number, uncertainty: number | null | undefined]
 
 const RATE_HZ = 48_000
-const NOISES: readonly (readonly [name: string, shape: (hz: number) => number])[] = [
-  ['white', () => 1], ['white', () => 1], ['falling', hz => 1 / Math.sqrt(1 + Math.abs(hz) / 12_000)], ['receiver', hz => 1 / Math.sqrt(1 + (hz / 18_000) ** 24)],
+/** Shapes of noise in the recording, by where the carrier lies in it. */
+const NOISES: readonly (readonly [name: string, shape: (carrierHz: number) => (hz: number) => number])[] = [
+  ['white', () => () => 1], ['white', () => () => 1],
+  ['falling', () => hz => 1 / Math.sqrt(1 + Math.abs(hz) / 12_000)],
+  ['receiver', () => hz => 1 / Math.sqrt(1 + (hz / 18_000) ** 24)],
+  // Falls by 3 dB an octave from the carrier on, as that of an oscillator may.
+  ['pink about the carrier', carrierHz => hz => 1 / Math.sqrt(Math.max(Math.abs(hz - carrierHz), 100) / 1000)],
+  ['audio band', carrierHz => hz => 1 / Math.sqrt(1 + ((hz - carrierHz) / 7000) ** 16)],
 ]
 
 const between = (random: Random, low: number, high: number) => low * (high / low) ** random.next()
 
-interface Draw { readonly seconds: number, readonly toneHz: number, readonly offsetHz: number, readonly noiseDb: number, readonly shape: (hz: number) => number, readonly seed: number, readonly random: Random }
+interface Draw { readonly seconds: number, readonly toneHz: number, readonly offsetHz: number, readonly noiseDb: number, readonly noise: string, readonly shape: (hz: number) => number, readonly seed: number, readonly random: Random }
 
 function draw(seed: number): Draw {
   const random = randomFrom(seed)
-  return { seconds: between(random, 0.1, 4), toneHz: between(random, 350, 2800), offsetHz: random.within(-9000, 9000), noiseDb: random.within(22, 60), shape: random.pick(NOISES)[1], seed, random }
+  const offsetHz = random.within(-9000, 9000)
+  const [noise, shape] = random.pick(NOISES)
+  return { seconds: between(random, 0.05, 10), toneHz: between(random, 350, 2800), offsetHz, noiseDb: random.within(22, 60), noise, shape: shape(offsetHz), seed, random }
 }
 
 async function ofAm(d: Draw): Promise<Expected[]> {
@@ -38,7 +46,7 @@ async function ofAm(d: Draw): Promise<Expected[]> {
 
 async function ofFm(d: Draw): Promise<Expected[]> {
   const deviation = between(d.random, 200, 2500)
-  const { measurement: m } = await measureRecording(recording(noisy(fm(tones(RATE_HZ, d.seconds, [[d.toneHz, deviation, d.random.within(0, 6)]]), RATE_HZ, d.offsetHz), d.noiseDb, d.seed, d.shape)), { ...DEFAULT_OPTIONS, as: 'fm' })
+  const { measurement: m } = await measureRecording(recording(noisy(fmSignal(deviation, d.toneHz, d.offsetHz, RATE_HZ, d.seconds), d.noiseDb, d.seed, d.shape)), { ...DEFAULT_OPTIONS, as: 'fm' })
   const { fm: f, uncertainty: { fm: u, carrier: c } } = m
   return [
     ['FM up', f?.deviationPositiveHz, deviation, u?.deviationPositiveHz], ['FM down', f?.deviationNegativeHz, deviation, u?.deviationNegativeHz], ['FM deviation of the tone', f?.deviationFundamentalHz, deviation, u?.deviationFundamentalHz],
@@ -90,7 +98,7 @@ export async function deviations(each: number, seed: number): Promise<Deviation[
   for (const kind of KINDS) {
     for (let k = 0; k < each; k++) {
       const d = draw(seed + k)
-      const of = `${d.seconds.toFixed(2)} s, ${d.toneHz.toFixed(0)} Hz, ${d.noiseDb.toFixed(0)} dB, noise at 20 kHz ${d.shape(20_000).toFixed(2)}`
+      const of = `${d.seconds.toFixed(2)} s, ${d.toneHz.toFixed(0)} Hz, ${d.noiseDb.toFixed(0)} dB, ${d.noise}`
       for (const [figure, value, truth, u] of await kind(d)) {
         if (typeof value === 'number' && typeof u === 'number') out.push({ figure, z: (value - truth) / u, of })
       }

@@ -94,7 +94,8 @@ export function shapedNoise(rateHz: number, count: number, seed: number, shape: 
   }
   run()
   const re = Float64Array.from({ length: count }, (_, n) => output[2 * n]!)
-  const im = Float64Array.from({ length: count }, (_, n) => output[2 * n + 1]!)
+  // The transform turns the other way: its mirror has the shape that was asked for.
+  const im = Float64Array.from({ length: count }, (_, n) => -output[2 * n + 1]!)
   const power = re.reduce((sum, x, n) => sum + x * x + im[n]! ** 2, 0) / count
   const scale = 1 / Math.sqrt(power)
   return { re: re.map(x => x * scale), im: im.map(x => x * scale) }

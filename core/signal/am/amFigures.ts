@@ -70,7 +70,7 @@ function withTone(input: AmInput, toneHz: number): AmResult {
     unmodulated: againstBare(bareCarrier(input), crest, trough, mean), depthSynchronous: flips ? (sync.max - sync.min) / (2 * sync.mean) : null,
   }
   const noise = cycleNoise(apart, cycle, mean)
-  return { values, uncertainty: uncertaintyOf(values, noise, Math.hypot(input.edgeRatio, spur / mean), input), limitedBy: limitsOf(values, noise, spur / mean, input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, cycle: { envelope, inPhase } }
+  return { values, uncertainty: uncertaintyOf(values, noise, Math.hypot(input.edgeRatio, spur / mean), input), limitedBy: limitsOf(values, noise, spur / mean, input), notes: [...shapeNotes(values, flips, fit !== null && flatTopRatio > 0 ? fit.mean + fit.swing : null, crest), ...(spur > 0 ? [note('spur-on-tone', `At the centre of the recording stands a line that the other sideband does not have, ${(100 * spur / mean).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`)] : []), ...referenceNotes(values)], meanEnvelope: mean, meanUncertaintyRatio: noise.mean, cycle: { envelope, inPhase } }
 }
 
 /** A side line is not its own from this share of its mirror on; and from this many times its noise. */
@@ -99,7 +99,7 @@ interface CycleNoise { /** of the mean itself */ readonly mean: number, /** of t
 
 /** Noise of the envelope beside each harmonic that is kept, as it stands in the demodulated envelope: a receiver may shape it. */
 function cycleNoise({ residual, rateHz }: ToneApart, cycle: Cycle, mean: number): CycleNoise {
-  const perHz = noisePerHz(residual, rateHz)
+  const perHz = noisePerHz(residual, null, rateHz)
   const seconds = cycle.samples / rateHz
   const line = (k: number) => lineDeviation(perHz(Math.max(k * cycle.toneHz, 60)), seconds) / mean
   const kept = Array.from({ length: cycle.harmonics }, (_, k) => k + 1).filter(k => [k, -k].some(n => lineAmplitude(cycle.lines[cycle.harmonics + n]!) > 0))
@@ -116,7 +116,7 @@ function uncertaintyOf(v: AmFigures, noise: CycleNoise, others: number, input: A
   const partialCycle = 2 * depth / (1 + depth ** 2 / 2) / (2 * Math.PI * (toneHz ?? 1000) * modulated.re.length / modulated.rateHz)
   return {
     depthPositive: crest, depthNegative: trough, depthTrough: of(noise.tone, depth), depthFundamental: of(noise.tone, depth), pinchedRatio: v.pinchedRatio > 0 ? 2 * crest + 0.002 : crest, flatTopRatio: (v.flatTopRatio ?? 0) > 0 ? 4 * crest + 0.004 : crest,
-    pepDbfs: db * Math.hypot(noise.crest, noise.mean, others, FLOOR) / (1 + v.depthPositive), meanPowerDbfs: db / 2 * Math.hypot(2 * FLOOR, partialCycle, Math.sqrt(2 * noisePower / power / modulated.re.length), NOISE_KNOWN_TO * noisePower / power), pepToCarrier: 2 * (1 + v.depthPositive) * crest,
+    pepDbfs: db * Math.hypot(noise.crest, noise.mean, others, FLOOR) / (1 + v.depthPositive), meanPowerDbfs: db / 2 * Math.hypot(2 * FLOOR, partialCycle, Math.sqrt(2 * noisePower / power / modulated.re.length), NOISE_KNOWN_TO * noisePower / power, input.noiseDoubt / power, 2 * noise.mean), pepToCarrier: 2 * (1 + v.depthPositive) * crest,
     meanToCarrier: 2 * v.meanToCarrier * Math.hypot(noise.mean, partialCycle / 2, FLOOR), tonesHz: v.tonesHz.map(() => frequencyDeviation(noise.tone / Math.max(depth, 0.01), noise.seconds)),
     audioHz: toneHz === null ? null : frequencyDeviation(noise.tone / Math.max(depth, 0.01), noise.seconds),
     thd: v.thd === null ? null : Math.hypot(noise.crest, FLOOR) / Math.max(depth, 0.01), sinadDb: v.sinadDb === null ? null : 0.2,

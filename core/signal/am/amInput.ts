@@ -16,6 +16,8 @@ export interface AmInput {
   readonly givenDbfs: number | null
   /** noise power per sample */
   readonly noisePower: number
+  /** how much more of it there may be under the signal than beside it */
+  readonly noiseDoubt: number
   /** band that this noise fills [Hz] */
   readonly noiseBandHz: number
   /** amplitude at the edge of a narrowed channel, against the whole */
@@ -32,7 +34,13 @@ export interface AmInput {
   readonly centreHz: number | null
 }
 
-export interface AmResult extends Measured<AmFigures> { readonly meanEnvelope: number, /** one cycle for a picture; null on voice */ readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null }
+export interface AmResult extends Measured<AmFigures> {
+  readonly meanEnvelope: number
+  /** standard uncertainty of it by noise [ratio] */
+  readonly meanUncertaintyRatio: number
+  /** one cycle for a picture; null on voice */
+  readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null
+}
 
 /** How far the gain of a receiver moves between two recordings, standard deviation [ratio of amplitude] (from memory). */
 const GAIN_MOVES = 0.01

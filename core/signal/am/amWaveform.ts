@@ -39,7 +39,7 @@ export function amWaveform(input: AmInput): AmResult {
     unmodulated: againstBare(bare, crest, trough, mean),
     depthSynchronous: null,
   }
-  return { values, uncertainty: uncertaintyOf(values, { up, down, mean, sigma, pinched: pinched.uncertainty, edgeRatio: input.edgeRatio, bare }), limitedBy: { depthPositive: limitOf(up.extreme, mean, sigma, input.edgeRatio, bare), depthNegative: limitOf(down.extreme, mean, sigma, input.edgeRatio, bare) }, notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, cycle: null }
+  return { values, uncertainty: uncertaintyOf(values, { up, down, mean, sigma, pinched: pinched.uncertainty, edgeRatio: input.edgeRatio, bare }), limitedBy: { depthPositive: limitOf(up.extreme, mean, sigma, input.edgeRatio, bare), depthNegative: limitOf(down.extreme, mean, sigma, input.edgeRatio, bare) }, notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, meanUncertaintyRatio: 0, cycle: null }
 }
 
 function peakDepths(up: Peaks, down: Peaks, mean: number, pinched: boolean): NonNullable<AmFigures['peaks']> {

@@ -1,4 +1,4 @@
-import { lineAmplitude, lineAt, strongestTone } from '../tone/lines'
+import { TONE_SAMPLES, lineAmplitude, lineAt, strongestTone } from '../tone/lines'
 import { hann } from '../spectrum/window'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { spectrumOfSamples, effectiveBandwidth, noiseFloor } from '../spectrum/powerSpectrum'
@@ -62,7 +62,8 @@ const DB = 20 / Math.LN10
 function uncertaintyOf(v: AudioFigures, { residual, rateHz, fundamental, harmonics, noise, tonePower }: Basis): Measured<AudioFigures>['uncertainty'] {
   const count = residual.length
   const seconds = count / rateHz
-  const perHz = noisePerHz(residual, rateHz)
+  const toneSeconds = Math.min(seconds, TONE_SAMPLES / rateHz)
+  const perHz = noisePerHz(residual, null, rateHz)
   const lineNoise = (hz: number) => lineDeviation(perHz(hz), seconds)
   const ofLine = (hz: number, size: number) => DB * Math.min(1, Math.hypot(lineNoise(hz) / Math.max(size, 1e-12), LINE_FLOOR))
   const told = count * Math.min(1, independentShare(residual, rateHz))
@@ -72,7 +73,7 @@ function uncertaintyOf(v: AudioFigures, { residual, rateHz, fundamental, harmoni
   const rest = Math.max(harmonics.reduce((a, b) => a + b * b / 2, 0) + noise, 1e-30)
   const voiceNoise = DB / 2 * Math.sqrt(2 / Math.max(4, 2 * (VOICE_HZ[1] - VOICE_HZ[0]) * seconds * 0.6))
   return {
-    fundamentalHz: frequencyDeviation(lineNoise(v.fundamentalHz!) / fundamental, seconds),
+    fundamentalHz: frequencyDeviation(lineDeviation(perHz(v.fundamentalHz!), toneSeconds) / fundamental, toneSeconds),
     levelDbfs: Math.hypot(DB / 2 * Math.sqrt((4 / snr + 2 / snr ** 2) / told), DB / 2 * partialCycle, 1e-5),
     sinadDb: Math.hypot(ofNoise * noise / rest, 0.003), sinadVoiceDb: v.sinadVoiceDb === null ? null : Math.hypot(voiceNoise, 0.01), snrDb: Math.hypot(ofNoise, 0.003),
     harmonicsDbc: harmonics.map((a, k) => ofLine((k + 2) * v.fundamentalHz!, a)),

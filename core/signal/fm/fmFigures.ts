@@ -62,7 +62,7 @@ function withTone({ series, hz, meanHz, referenceHz, edgeRatio }: FmInput, toneH
   const harmonics = Array.from({ length: Math.max(0, Math.floor(FM_AUDIO_HZ / toneHz) - 1) }, (_, k) => (k + 2) * toneHz)
   const bare = withoutLines(residual, series.rateHz, harmonics).left
   const whole = realCycle(hz, series.rateHz, toneHz, FM_AUDIO_HZ * 1.5)
-  const perHz = noisePerHz(residual, series.rateHz)
+  const perHz = noisePerHz(residual, null, series.rateHz)
   const raw = withoutNoiseLines(whole, false, k => Math.sqrt(2 * perHz(k * toneHz) * 1.5 * series.rateHz / whole.samples))
   const lines = raw.lines.map((l, k) => flattened(l, k * toneHz / series.rateHz))
   const cycle = drawReal({ ...raw, lines })

@@ -2,6 +2,7 @@ import type { Series } from '../series'
 import { blackmanHarris } from '../spectrum/window'
 import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
+import { noisePerHz } from '../tone/noisePerHz'
 import { lineAmplitude, lineAt } from '../tone/lines'
 
 /** Samples that a line is measured over. */
@@ -12,18 +13,28 @@ export const CLOSE_HZ = 40
 /** A line with its amplitude. */
 export interface Found { readonly hz: number, readonly amplitude: number }
 export type Meter = (hz: number) => number
-/** strongest gives the frequency of the largest line between two that passes a test */
-export interface LineMeter { readonly at: Meter, readonly noise: number, /** length of what is measured */ readonly seconds: number, readonly binHz: number, readonly strongest: (lowHz: number, highHz: number, counts: (hz: number) => boolean) => number | null }
+export interface LineMeter {
+  readonly at: Meter
+  /** standard deviation of the amplitude of a line at a place, by the noise beside it */
+  readonly noiseAt: Meter
+  /** length of what is measured */
+  readonly seconds: number
+  readonly binHz: number
+  /** frequency of the largest line between two that passes a test */
+  readonly strongest: (lowHz: number, highHz: number, counts: (hz: number) => boolean) => number | null
+}
 
 /** Amplitude of a line anywhere in the series, and the noise that it stands in. */
-export function lineMeter(series: Series, noisePower: number): LineMeter {
+/** @param perSample noise as it stands beside the channel: there is at least so much */
+export function lineMeter(series: Series, perSample: number): LineMeter {
   const n = powerOfTwoTo(Math.min(series.re.length, MOST_SAMPLES))
   const from = Math.floor((series.re.length - n) / 2)
   const [re, im] = [series.re.subarray(from, from + n), series.im.subarray(from, from + n)]
   const window = blackmanHarris(n)
   const { power, fromHz, binHz } = spectrumOfSamples(re, im, series.rateHz, n, n)
+  const perHz = noisePerHz(re, im, series.rateHz)
   return {
-    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noise: Math.sqrt(noisePower * window.enbwBins / n), seconds: n / series.rateHz, binHz,
+    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noiseAt: hz => Math.sqrt(Math.max(perSample, perHz(hz) * series.rateHz) * window.enbwBins / n), seconds: n / series.rateHz, binHz,
     strongest: (lowHz, highHz, counts) => {
       let best = -1
       for (let k = Math.max(0, Math.ceil((lowHz - fromHz) / binHz)); k < power.length && fromHz + k * binHz <= highHz; k++) {

@@ -15,6 +15,7 @@ const FLAT_DB = 0.3
 const UNEQUAL_DB = 0.5
 /** Ripple of the channel between two lines [dB]. */
 const LINE_FLOOR_DB = 0.005
+const DB = 20 / Math.LN10
 /** A product this many times above the noise of its window is seen. */
 const SEEN_ABOVE = 4
 /** A second tone is one within this of the first [dB]. */
@@ -106,7 +107,7 @@ function twoTones(input: SsbInput, [low, high]: readonly [Found, Found]): SsbRes
     ...([['third', imd3], ['fifth', imd5], ['seventh', imd7]] as const).filter(([, x]) => x.isBound).map(([order, { db }]) => note('product-in-noise', `The ${order}-order product is not above the noise: at least ${db.toFixed(0)} dB below the stronger tone.`)),
   ]
   const products = [3, 5, 7].flatMap((order, k) => [low.hz - (k + 1) * spacing, high.hz + (k + 1) * spacing].map(hz => ({ order, offsetHz: hz, dbBelowTone: below(hz).db })))
-  return { values, uncertainty: uncertaintyOf(values, lines, tone, carrier), limitedBy: limitsOf(values, lines, tone, carrier), notes, suppressedHz: carrier.hz, cycle: beat, products }
+  return { values, uncertainty: uncertaintyOf({ imd3, imd5, imd7, leak, opposite }, lines, [low, high], carrier), limitedBy: limitsOf({ imd3, leak }, carrier), notes, suppressedHz: carrier.hz, cycle: beat, products }
 }
 
 /** Envelope over one beat of two tones. */
@@ -117,11 +118,17 @@ function beatEnvelope(series: Series, lowHz: number, spacing: number): Float64Ar
 }
 
 /** A line below a tone; one that is not seen above its noise is a bound: it lies at least so far below. */
-interface Below { readonly db: number, readonly isBound: boolean }
-const belowOf = ({ at, noise }: LineMeter, tone: number) => (hz: number): Below => {
-  const read = at(hz)
+interface Below {
+  readonly db: number
+  readonly isBound: boolean
+  /** standard, by the noise beside it [dB] */
+  readonly uncertaintyDb: number
+}
+const belowOf = ({ at, noiseAt }: LineMeter, tone: number) => (hz: number): Below => {
+  const [read, noise] = [at(hz), noiseAt(hz)]
   const isBound = read < SEEN_ABOVE * noise
-  return { db: 20 * Math.log10(tone / Math.max(isBound ? read + 2 * noise : read, 1e-12)), isBound }
+  const taken = Math.max(isBound ? read + 2 * noise : read, 1e-12)
+  return { db: 20 * Math.log10(tone / taken), isBound, uncertaintyDb: DB * Math.min(1, noise / Math.SQRT2 / taken) }
 }
 const weaker = (a: Below, b: Below) => a.db < b.db ? a : b
 const boundsOf = (figures: Partial<Record<keyof SsbFigures, Below | null>>) => (Object.keys(figures) as (keyof SsbFigures)[]).filter(k => figures[k]?.isBound)
@@ -134,10 +141,12 @@ function besideCarrier(carrier: PlacedCarrier, lines: LineMeter, tones: readonly
   const separable = tones.filter(t => !isProductOf(tones, 2 * carrier.hz! - t.hz))
   const strongest = Math.max(...tones.map(t => t.amplitude))
   const images = separable.map((t): Below => {
-    const { db, isBound } = about(2 * carrier.hz! - t.hz)
-    return { db: db + 20 * Math.log10(t.amplitude / strongest), isBound }
+    const image = about(2 * carrier.hz! - t.hz)
+    return { ...image, db: image.db + 20 * Math.log10(t.amplitude / strongest) }
   })
-  const opposite = images.length === 0 ? null : images.some(i => !i.isBound) ? images.filter(i => !i.isBound).reduce(weaker) : images.reduce(weaker)
+  const seen = images.filter(i => !i.isBound)
+  const among = seen.length > 0 ? seen : images
+  const opposite = among.length > 0 ? among.reduce(weaker) : null
   return { leak: carrier.isSeen ? below(carrier.hz) : { ...about(carrier.hz), isBound: true }, opposite: opposite && !carrier.isSeen ? { ...opposite, isBound: true } : opposite }
 }
 
@@ -152,7 +161,7 @@ function oneTone(input: SsbInput, tone: Found): SsbResult {
     ...ofCarrier(leak, opposite, 0), pepDbfs: ratioToDb(tone.amplitude ** 2), meanPowerDbfs: ratioToDb(mean),
     bounds: boundsOf({ carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: opposite }),
   }
-  return { values, uncertainty: uncertaintyOf(values, lines, tone.amplitude, carrier), limitedBy: limitsOf(values, lines, tone.amplitude, carrier), notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')], suppressedHz: carrier.hz, cycle: null, products: [] }
+  return { values, uncertainty: uncertaintyOf({ imd3: null, imd5: null, imd7: null, leak, opposite }, lines, [tone], carrier), limitedBy: limitsOf({ imd3: null, leak }, carrier), notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')], suppressedHz: carrier.hz, cycle: null, products: [] }
 }
 
 /** Speech has this much audio [Hz]: its size tells twice as many values a second as that. */
@@ -181,19 +190,31 @@ function places({ channelHz }: SsbInput, carrierHz: number | null, upper: boolea
   }
 }
 
-function limitsOf(v: SsbFigures, { noise }: LineMeter, tone: number, carrier: PlacedCarrier): Measured<SsbFigures>['limitedBy'] {
-  const of = (db: number | null) => db === null ? null : largestPart({ noise: 20 / Math.LN10 * Math.min(1, noise / tone * 10 ** (db / 20)), recorder: LINE_FLOOR_DB })
-  return { imd3DbBelowTone: of(v.imd3DbBelowTone), carrierDbBelowPep: carrier.isSeen ? of(v.carrierDbBelowPep) : v.carrierDbBelowPep === null ? null : 'assumption' }
+interface Belows {
+  readonly imd3: Below | null
+  readonly imd5: Below | null
+  readonly imd7: Below | null
+  readonly leak: Below | null
+  readonly opposite: Below | null
+}
+
+function limitsOf({ imd3, leak }: Pick<Belows, 'imd3' | 'leak'>, carrier: PlacedCarrier): Measured<SsbFigures>['limitedBy'] {
+  const of = (b: Below | null) => b && largestPart({ noise: b.uncertaintyDb, recorder: LINE_FLOOR_DB })
+  return { imd3DbBelowTone: of(imd3), carrierDbBelowPep: leak && (carrier.isSeen ? of(leak) : 'assumption') }
 }
 
 /** A line of size a in noise n is uncertain by n/a; the audio of a tone by the place of the carrier as well. */
-function uncertaintyOf(v: SsbFigures, { noise, seconds }: LineMeter, tone: number, carrier: PlacedCarrier): Measured<SsbFigures>['uncertainty'] {
-  const of = (db: number | null) => db === null ? null : Math.hypot(20 / Math.LN10 * Math.min(1, noise / tone * 10 ** (db / 20)), LINE_FLOOR_DB)
-  const [imd3, imd5, leak] = [of(v.imd3DbBelowTone), of(v.imd5DbBelowTone), of(v.carrierDbBelowTone)]
-  const crest = Math.hypot(0.01, 8.7 * noise / tone)
-  const ofTone = Math.hypot(frequencyUncertainty(noise / tone, seconds), carrier.uncertaintyHz ?? 0)
+function uncertaintyOf(below: Belows, { noiseAt, seconds }: LineMeter, tones: readonly Found[], carrier: PlacedCarrier): Measured<SsbFigures>['uncertainty'] {
+  const of = (b: Below | null) => b && Math.hypot(b.uncertaintyDb, LINE_FLOOR_DB)
+  const ratios = tones.map(t => noiseAt(t.hz) / t.amplitude)
+  const crest = Math.hypot(0.01, DB * Math.max(...ratios))
+  const ofTones = ratios.map(ratio => Math.hypot(frequencyUncertainty(ratio, seconds), carrier.uncertaintyHz ?? 0))
+  // Audio ascends with the frequency on the upper sideband, and against it on the lower one.
+  const isLower = carrier.hz !== null && tones[0]!.hz < carrier.hz
+  const [imd3, imd5, leak] = [of(below.imd3), of(below.imd5), of(below.leak)]
   return {
-    tonesHz: v.tonesHz.map(() => ofTone), pepToMeanDb: crest, pepDbfs: crest, meanPowerDbfs: 0.01, suppressedCarrierHz: carrier.uncertaintyHz, imd3DbBelowTone: imd3, imd3DbBelowPep: imd3, imd5DbBelowTone: imd5, imd5DbBelowPep: imd5, imd7DbBelowTone: of(v.imd7DbBelowTone),
-    carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: of(v.oppositeSidebandDb),
+    tonesHz: isLower ? ofTones.reverse() : ofTones, pepToMeanDb: crest, pepDbfs: crest, meanPowerDbfs: 0.01, suppressedCarrierHz: carrier.uncertaintyHz,
+    imd3DbBelowTone: imd3, imd3DbBelowPep: imd3, imd5DbBelowTone: imd5, imd5DbBelowPep: imd5, imd7DbBelowTone: of(below.imd7),
+    carrierDbBelowTone: leak, carrierDbBelowPep: leak, oppositeSidebandDb: of(below.opposite),
   }
 }

@@ -1,5 +1,5 @@
 import { note, type Note } from '../result'
-import { CLOSE_HZ, frequencyUncertainty, type Found, type LineMeter, type Meter } from './lineMeter'
+import { CLOSE_HZ, frequencyUncertainty, type Found, type LineMeter } from './lineMeter'
 import type { SsbInput } from './ssbFigures'
 
 /** The usual pair of tones [Hz] (common practice). */
@@ -19,10 +19,10 @@ export interface PlacedCarrier { readonly hz: number | null, readonly isSeen: bo
 
 /** Where the suppressed carrier is: near where it should be if that is known, else where the tones or a leak say. */
 export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: readonly Found[]): PlacedCarrier {
-  const expected = input.nominalHz ?? byTones(input, lines.at, lines.noise, tones)
+  const expected = input.nominalHz ?? byTones(input, lines, tones)
   if (expected === null) return { hz: null, isSeen: false, withinHz: 0, uncertaintyHz: null, notes: [note('carrier-not-found', 'Nothing tells where the suppressed carrier is: give the nominal frequency. Sideband and suppression are left open.')] }
   const leak = leakNear(expected, lines, tones)
-  if (leak !== null) return { hz: leak.hz, isSeen: true, withinHz: 0, uncertaintyHz: frequencyUncertainty(lines.noise / leak.level, lines.seconds), notes: [] }
+  if (leak !== null) return { hz: leak.hz, isSeen: true, withinHz: 0, uncertaintyHz: frequencyUncertainty(lines.noiseAt(leak.hz) / leak.level, lines.seconds), notes: [] }
   const withinHz = input.nominalHz === null && usual(tones) ? TONES_WITHIN_HZ : ASSUMED_WITHIN_HZ
   const words = input.nominalHz === null ? 'the tones 700 and 1900 Hz, or the centre of the recording' : 'the nominal frequency'
   return { hz: expected, isSeen: false, withinHz, uncertaintyHz: withinHz / Math.sqrt(3), notes: [note('carrier-assumed', `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line of it is seen. What is left of it and of the other sideband is a bound.`)] }
@@ -39,11 +39,11 @@ export function isProductOf(tones: readonly Found[], hz: number): boolean {
 
 /** A line within reach that is none of the products, the strongest. */
 function leakNear(expected: number, lines: LineMeter, tones: readonly Found[]): { hz: number, level: number } | null {
-  const { at, noise, strongest } = lines
+  const { at, noiseAt, strongest } = lines
   const start = strongest(expected - LEAK_WITHIN_HZ, expected + LEAK_WITHIN_HZ, hz => !isProductOf(tones, hz))
   if (start === null) return null
   let best = { hz: start, level: at(start) }
-  if (best.level < SEEN * Math.max(noise, 1e-7)) return null
+  if (best.level < SEEN * Math.max(noiseAt(start), 1e-7)) return null
   let step = lines.binHz
   for (let round = 0; round < 16; round++, step /= 2) {
     for (const hz of [best.hz - step, best.hz + step]) if (at(hz) > best.level) best = { hz, level: at(hz) }
@@ -51,12 +51,12 @@ function leakNear(expected: number, lines: LineMeter, tones: readonly Found[]): 
   return best
 }
 
-function byTones({ toneHz, centreHz }: SsbInput, at: Meter, noise: number, tones: readonly Found[]): number | null {
+function byTones({ toneHz, centreHz }: SsbInput, { at, noiseAt }: LineMeter, tones: readonly Found[]): number | null {
   const [low, high] = [tones[0]!, tones.at(-1)!]
   if (usual(tones)) {
     const [usb, lsb] = [low.hz - USUAL_TONES_HZ[0], high.hz + USUAL_TONES_HZ[0]]
     const [u, l] = [at(usb), at(lsb)]
-    if (Math.max(u, l) > SEEN * Math.max(noise, 1e-7) && Math.max(u, l) > 2 * Math.min(u, l)) return u > l ? usb : lsb
+    if (Math.max(u, l) > SEEN * Math.max(noiseAt(u > l ? usb : lsb), 1e-7) && Math.max(u, l) > 2 * Math.min(u, l)) return u > l ? usb : lsb
     if (Math.abs(usb - centreHz) < CLOSE_HZ) return usb
     if (Math.abs(lsb - centreHz) < CLOSE_HZ) return lsb
   }

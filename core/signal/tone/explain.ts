@@ -1,6 +1,7 @@
 import { powerOfTwoTo } from '../spectrum/fft'
 import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 import { strongestTone } from './lines'
+import { lineDeviation, noisePerHz } from './noisePerHz'
 import { withoutLines } from './withoutLines'
 import { LEAST_CYCLES } from './cycle'
 
@@ -27,6 +28,8 @@ const HELD_BY_TWO = 0.9
 /** Mains and what a rectifier makes of them [Hz] (common practice). */
 const MAINS_HZ = [50, 60] as const
 const MOST_MAINS_ORDER = 6
+/** Amplitude of hum over the standard deviation of a line of noise at its place: of twelve lines of noise one in ten thousand reaches it. */
+const HUM_STANDS_OUT = 5
 /** A harmonic at the very end of the audio is one. */
 const EDGE_HZ = 50
 /** A tone this near to a multiple of the mains is the tone, not hum [Hz]. */
@@ -49,17 +52,25 @@ export function explainAudio(x: Float64Array, rateHz: number, saidHz: number | n
   const size = alone.amplitudes[0]!
   const humHz = MAINS_HZ.flatMap(m => Array.from({ length: MOST_MAINS_ORDER }, (_, k) => (k + 1) * m))
     .filter(hz => Math.abs(hz - first * Math.max(1, Math.round(hz / first))) > APART_HZ)
-  const quiet = withoutLines(alone.left, rateHz, humHz.filter(hz => hz * audio.length / rateHz > LEAST_CYCLES))
+  const hums = humHz.filter(hz => hz * audio.length / rateHz > LEAST_CYCLES)
+  const quiet = withoutLines(alone.left, rateHz, hums)
   const left = rest(quiet.left, rateHz, highestHz, noiseAtMost)
   if (size < STANDS_OUT * left.line) return NOTHING
   if (left.power - left.noise < (UNEXPLAINED * size) ** 2 / 2 + left.doubt) {
-    return { toneHz: first, tonesHz: [first], hum: quiet.amplitudes.reduce((a, b) => a + Math.max(0, b - 4 * left.line), 0) }
+    return { toneHz: first, tonesHz: [first], hum: humOf(hums, quiet.amplitudes, alone.left, rateHz) }
   }
   const second = strongestTone(quiet.left, rateHz, LOWEST_TONE_HZ, highestHz)
   if (!second || isMultiple(second.hz, first) || isMultiple(first, second.hz)) return NOTHING
   const both = rest(withoutLines(withoutLines(quiet.left, rateHz, [second.hz]).left, rateHz, harmonicsOf(second.hz, highestHz).slice(1)).left, rateHz, highestHz, noiseAtMost)
   const holds = whole.power - both.power > HELD_BY_TWO * (whole.power - whole.noise)
   return holds ? { toneHz: null, tonesHz: [first, second.hz].sort((a, b) => a - b), hum: 0 } : NOTHING
+}
+
+/** Hum that stands out of the noise at its place: that of an oscillator is strongest where hum lies. */
+function humOf(places: readonly number[], amplitudes: readonly number[], x: Float64Array, rateHz: number): number {
+  const perHz = noisePerHz(x, null, rateHz)
+  const seconds = x.length / rateHz
+  return amplitudes.reduce((sum, a, k) => sum + Math.max(0, a - HUM_STANDS_OUT * lineDeviation(perHz(places[k]!), seconds)), 0)
 }
 
 const harmonicsOf = (hz: number, highestHz: number) => Array.from({ length: Math.max(1, Math.floor((highestHz + EDGE_HZ) / hz)) }, (_, k) => (k + 1) * hz)

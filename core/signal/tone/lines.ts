@@ -144,11 +144,12 @@ function piecesOf(re: Samples, im: Samples | null, window: Samples, cyclesPerSam
 
 const pairOfReal = ({ cos, sin }: { cos: number, sin: number }): PairSums => ({ xCos: cos, xSin: sin, yCos: 0, ySin: 0 })
 
-const MOST_SAMPLES = 2 ** 17
+/** The frequency of a tone is told by the middle of so many samples. */
+export const TONE_SAMPLES = 2 ** 17
 
 /** The strongest line of a real series between two frequencies, from one transform of it. @returns null when the series is too short */
 export function strongestTone(x: Samples, rateHz: number, lowHz: number, highHz: number): { hz: number, powerRatio: number } | null {
-  const size = Math.min(powerOfTwoTo(x.length), MOST_SAMPLES)
+  const size = Math.min(powerOfTwoTo(x.length), TONE_SAMPLES)
   if (size < 64) return null
   const transform = fastTransformOf(size)
   const input = transform.input()
@@ -175,7 +176,7 @@ export function strongestTone(x: Samples, rateHz: number, lowHz: number, highHz:
   if (best < 0) return null
   // The transform takes a power of two; all of the series tells the frequency better.
   const rough = peakFrequency(x.subarray(from, from + size), null, rateHz, best * rateHz / size)
-  const all = Math.min(x.length, MOST_SAMPLES)
+  const all = Math.min(x.length, TONE_SAMPLES)
   const start = Math.floor((x.length - all) / 2)
   const hz = all > size ? peakFrequency(x.subarray(start, start + all), null, rateHz, rough) : rough
   return { hz, powerRatio: power > 0 ? 2 * most / window.sum ** 2 / power : 0 }

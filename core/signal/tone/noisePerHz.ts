@@ -1,3 +1,4 @@
+import type { Samples } from '../spectrum/fastFft'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 
@@ -8,10 +9,13 @@ const LEAST_SEGMENTS = 4
 const FROM_BINS = 6
 const TO_BINS = 16
 
-/** Noise of a real series by its spectrum [power per Hz, on either side of zero]: the middle of what stands about each place, lines left out. */
-export function noisePerHz(residual: Float64Array, rateHz: number): (hz: number) => number {
-  const size = Math.min(powerOfTwoTo(residual.length / LEAST_SEGMENTS), LARGEST)
-  const { power, fromHz, binHz, segments } = spectrumOfSamples(residual, null, rateHz, size)
+/**
+ * Noise of a series by its spectrum [power per Hz; of a real one on either side of zero]: the middle of what stands about each place,
+ * lines left out. @param im null = real
+ */
+export function noisePerHz(re: Samples, im: Samples | null, rateHz: number): (hz: number) => number {
+  const size = Math.min(powerOfTwoTo(re.length / LEAST_SEGMENTS), LARGEST)
+  const { power, fromHz, binHz, segments } = spectrumOfSamples(re, im, rateHz, size)
   // The middle of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory).
   const middle = (1 - 1 / (9 * segments)) ** 3
   return (hz) => {
