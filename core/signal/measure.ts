@@ -27,6 +27,8 @@ const CHANNEL_RATE_HZ = 64_000
 /** Samples of a channel that are kept, at most: the bound on memory, whatever is recorded. */
 const MOST_CHANNEL_SAMPLES = 8_000_000
 const LEAST_SAMPLES = 256
+/** So much of the channel has to be keyed: less holds no figure [samples]. */
+const LEAST_KEYED = 512
 /** Further from the nominal frequency than half a raster it is another channel [Hz]. */
 const OFF_NOMINAL_HZ = 5000
 /** Ratios between common sample rates: a tone that is off by one of them tells a wrong rate. */
@@ -94,6 +96,7 @@ async function measureRadio(recording: Recording, count: number, options: Measur
   const middleHz = centroid(spectrum, nearHz !== null && offNominal.length === 0 ? nearHz : found.peakHz, found.floor)
   const beside = isIq && !isOneOfConstantSize(whole, found.floor / spectrum.binHz * noiseBandHz) ? besideOf(spectrum, options.as === 'am' ? found.peakHz : middleHz, found.floor, options.as === 'ssb', options.spacingHz) : []
   const channel = filteredTo(whole, middleHz - found.peakHz, options.channelWidthHz, beside)
+  refuseTooShort(recording, keyedPart(channel.series, found.floor / spectrum.binHz * channel.noiseBandHz).series)
   const at: Place = { recording, options, spectrum, found, channelHz: found.peakHz, nominalInChannelHz: nearHz === null ? null : nearHz - found.peakHz, beside }
   const noisePower = found.floor / spectrum.binHz * channel.noiseBandHz
   const part = byMode(at, { channel: channel.series, passHz: channel.passHz, noisePower, noiseBandHz: channel.noiseBandHz, edgeRatio: channel.edgeRatio, centreHz: isIq ? -found.peakHz : null, toneHz: options.toneHz, givenDbfs: options.unmodulatedDbfs }, health.overload)
@@ -102,6 +105,13 @@ async function measureRadio(recording: Recording, count: number, options: Measur
     measurement: { ...identity(recording, count), signalPresent: true, health, am: null, fm: null, ssb: null, audio: null, ...part.measurement, uncertainty: { ...part.measurement.uncertainty, health: healthUncertainty(health, count) }, notes: [...early, ...notes, ...offNominal, ...channel.notes, ...part.notes, ...rateNote(options.toneHz, part.toneHz)] },
     pictures: part.pictures,
   }
+}
+
+/** @throws {CoreError} bad-recording: something is sent, too short to read anything of it */
+function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
+  if (re.length >= LEAST_KEYED) return
+  const ms = (samples: number) => (1000 * samples / rateHz).toFixed(1)
+  throw new CoreError('bad-recording', `${file}: length: the signal lasts ${ms(re.length)} ms in the channel that is measured, ${ms(LEAST_KEYED)} ms are needed`)
 }
 
 /** Whether what stands at 0 Hz has its like on the other side of the signal: then it is a sideband and no offset of the receiver. */
@@ -171,7 +181,7 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
 }
 
 const wide = ({ spectrum, found, options }: Place, ownHz: number, power: number): Pick<SignalPictures, 'spectrum' | 'channels'> => ({ spectrum: spectrumPicture(spectrum, ownHz, power, found.floor), channels: channelPicture(spectrum, ownHz, options.spacingHz) })
-const carrierUncertainty = (c: NonNullable<Measurement['carrier']>, { drift }: CarrierInChannel, levelDb: number): NonNullable<Measurement['uncertainty']['carrier']> => ({ drift: drift && drift.uncertainty, frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / c.frequencyHz * 1e6, levelDbfs: levelDb })
+const carrierUncertainty = (c: NonNullable<Measurement['carrier']>, { drift }: CarrierInChannel, levelDb: number): NonNullable<Measurement['uncertainty']['carrier']> => ({ drift: drift && drift.uncertainty, frequencyHz: c.frequencyHz === null ? null : c.uncertaintyHz, offsetHz: c.uncertaintyHz, errorPpm: c.errorPpm === null || c.frequencyHz === null ? null : c.uncertaintyHz / Math.abs(c.frequencyHz) * 1e6, levelDbfs: levelDb })
 
 /** A reference of which only the tolerance is known limits the frequency once it is the larger part. */
 function carrierLimit(c: CarrierFigures, { uncertaintyHz, limitedBy }: CarrierInChannel): LimitsOf<CarrierFigures> {

@@ -31,7 +31,7 @@ const MOST_ORDER = 5
 function harmonicsOf(spectrum: PowerSpectrum, carrierHz: number, carrierPower: number): HarmonicFigure[] {
   const half = Math.max(5000, 3 * spectrum.rbwHz)
   return Array.from({ length: MOST_ORDER - 1 }, (_, k) => k + 2).filter(order => holds(spectrum, order * carrierHz - half, order * carrierHz + half))
-    .map(order => ({ order, dbc: ratioToDb(bandPower(spectrum, order * carrierHz - half, order * carrierHz + half) / carrierPower) }))
+    .map(order => ({ order, dbc: ratioToDb(bandPower(spectrum, order * carrierHz - half, order * carrierHz + half) / Math.max(carrierPower, 1e-30)) }))
 }
 
 interface At { readonly recording: Recording, readonly options: MeasureOptions, readonly spectrum: PowerSpectrum, readonly found: Located, readonly beside: readonly Beside[] }

@@ -63,7 +63,7 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const apart = withoutTone(envelopeSeries(middlePart(modulated, MOST_AVERAGED), flips, carrierPhase), modulated.rateHz, toneHz)
   const trough = pinchedRatio > 0 || flips ? 0 : Math.max(0, min)
   const values: AmFigures = {
-    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: lineAmplitude(lines[1]!) / mean,
+    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / Math.max(crest + trough, 1e-30), depthFundamental: lineAmplitude(lines[1]!) / mean,
     peaks: null, tonesHz: [toneHz],
     pinchedRatio, flatTopRatio, pepDbfs: ratioToDb(crest * crest), meanPowerDbfs: ratioToDb(power), pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / (mean * mean),
     audioHz: toneHz, thd: distortionOf(lines), sinadDb: sinadOf(apart, 20, Math.min(AM_AUDIO_HZ, passHz)),

@@ -27,11 +27,12 @@ export function amWaveform(input: AmInput): AmResult {
   const pinched = pinchedTime(envelopeOf(modulated), mean, Math.sqrt(noisePower / 2))
   const trough = pinched.share > 0 ? 0 : Math.max(0, down.extreme.value)
   const power = Math.max(meanPower(series) - noiseLeft, 1e-30)
-  const crest = up.extreme.value
+  // What noise lifts on average is taken off: where all is noise a crest would come out below the mean.
+  const crest = Math.max(up.extreme.value, mean)
   const bare = bareCarrier(input)
   const { toneHz } = input
   const values: AmFigures = {
-    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / (crest + trough), depthFundamental: null,
+    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / Math.max(crest + trough, 1e-30), depthFundamental: null,
     peaks: peakDepths(up, down, mean, pinched.share > 0), tonesHz: input.tonesHz,
     pinchedRatio: pinched.share, flatTopRatio: null, pepDbfs: ratioToDb(crest ** 2), meanPowerDbfs: ratioToDb(power),
     pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / mean ** 2, audioHz: toneHz, thd: null,
@@ -45,7 +46,7 @@ export function amWaveform(input: AmInput): AmResult {
 function peakDepths(up: Peaks, down: Peaks, mean: number, pinched: boolean): NonNullable<AmFigures['peaks']> {
   const deep = (y: number) => 1 - (pinched ? Math.max(0, y) : y) / mean
   return {
-    crest: up.extreme.value / mean - 1, crest999: up.p999.value / mean - 1, crest99: up.p99.value / mean - 1,
+    crest: Math.max(0, up.extreme.value / mean - 1), crest999: up.p999.value / mean - 1, crest99: up.p99.value / mean - 1,
     trough: pinched ? 1 : deep(down.extreme.value), trough999: deep(down.p999.value), trough99: deep(down.p99.value),
   }
 }

@@ -47,10 +47,10 @@ class Mixer implements Channeliser {
   }
 }
 
-/** A narrower part of a channel that is in memory already. */
+/** A narrower part of a channel that is in memory already; one so short that the filter would take most of it stays as it is. */
 export function narrowed(series: Series, leastRateHz: number, passHz: number): Series {
   const plan = planChannel(series.rateHz, 0, Math.max(leastRateHz, 2.9 * passHz), passHz < series.rateHz * 0.36 ? passHz : null)
-  if (!plan.taps) return series
+  if (!plan.taps || plan.taps.length > series.re.length / 2) return series
   const channel = channeliserOf(plan, series.rateHz, series.re.length, false)
   channel.add(series.re, series.im)
   return channel.result()

@@ -18,6 +18,8 @@ export interface FastTransform {
 }
 
 const COMPLEX = 1
+/** The library stops for good when it is asked for less. */
+const LEAST_SIZE = 64
 const BYTES_OF_PAIR = 8
 
 let loading: Promise<void> | null = null
@@ -39,10 +41,10 @@ export function loadFastTransforms(): Promise<void> {
 /**
  * The transform of one size, with buffers of its own; not to be shared across awaits. Before they are loaded it is the exact one,
  * forwards only, of powers of two only.
- * @param size 16 times a product of 2, 3 and 5
+ * @param size 64 times a product of 2, 3 and 5; a power of two below that
  */
 export function fastTransformOf(size: number): FastTransform {
-  if (!library) return exactAsFast(size)
+  if (!library || size < LEAST_SIZE) return exactAsFast(size)
   const there = kept.get(size)
   if (there) return there
   const made = prepared(library, size)

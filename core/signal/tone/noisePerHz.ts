@@ -19,7 +19,8 @@ export function noisePerHz(re: Samples, im: Samples | null, rateHz: number): (hz
   // The middle of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory).
   const middle = (1 - 1 / (9 * segments)) ** 3
   return (hz) => {
-    const k = Math.round((hz - fromHz) / binHz)
+    // Beyond the series the noise of its edge is the best guess.
+    const k = Math.max(0, Math.min(power.length - 1, Math.round((hz - fromHz) / binHz)))
     const beside = Array.from({ length: TO_BINS - FROM_BINS + 1 }, (_, n) => [k - FROM_BINS - n, k + FROM_BINS + n]).flat().filter(n => n >= 0 && n < power.length).map(n => power[n]!)
     beside.sort((a, b) => a - b)
     return beside[Math.floor(beside.length / 2)]! / middle / binHz
