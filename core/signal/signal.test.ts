@@ -171,7 +171,11 @@ describe('whatever is given', () => {
     const made = amSignal({ depth: 0.5 })
     await expect(measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) }))).rejects.toThrow(/samples: \d+ are too few/)
   })
-  it.each([256, 300, 1000])('%d samples give a result, never a number that is none', async (n) => {
+  it.each([256, 300, 500])('%d samples are refused in words when they hold too little of the signal', async (n) => {
+    const made = amSignal({ depth: 0.5 })
+    await expect(measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) }))).rejects.toThrow(/the signal lasts [\d.]+ ms in the channel that is measured, 10\.7 ms are needed/)
+  })
+  it.each([512, 600, 1000])('%d samples give a result, never a number that is none', async (n) => {
     const made = amSignal({ depth: 0.5 })
     const m = await measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) }))
     expect(JSON.stringify(m)).not.toMatch(/NaN|Infinity/)
