@@ -35,15 +35,15 @@ export function findingWords(f: SignalFinding): string {
 
 /** What an uncertainty mostly comes from, and so what would make it smaller. */
 const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
-  noise: 'by noise of the receiver',
-  length: 'by the length of the recording',
-  recorder: 'by filters and rounding',
-  neighbour: 'by what lies beside it',
-  assumption: 'by a carrier that is assumed',
-  reference: 'by the reference of the receiver',
-  gain: 'by its gain between two recordings',
-  drift: 'by drift',
-  modulation: 'by the modulation',
+  noise: 'limited by noise of the receiver',
+  length: 'limited by the length of the recording',
+  recorder: 'limited by filters and rounding',
+  neighbour: 'limited by what lies beside it',
+  assumption: 'the carrier is assumed',
+  reference: 'limited by the reference of the receiver',
+  gain: 'limited by the gain between two recordings',
+  drift: 'limited by drift',
+  modulation: 'limited by the modulation',
 }
 export const limitWords = (limit: Limit | null): string => limit === null ? '' : LIMIT_WORDS[limit]
 

@@ -47,6 +47,6 @@ td, th { border-bottom: 1px solid var(--line); padding: 5px 10px 5px 0; vertical
 .judged th { font-weight: 650; }
 .value { white-space: nowrap; } .value b { font-size: 16px; }
 .bound { font-size: 12.5px; margin-left: 8px; }
-.limit { display: block; font-size: 12.5px; }
+.limit { display: block; font: 400 12.5px var(--v-font-body, inherit); white-space: normal; }
 .verdict { font-weight: 650; white-space: nowrap; margin-right: 8px; }
 </style>

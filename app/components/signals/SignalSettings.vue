@@ -17,6 +17,7 @@ const rules = computed(() => props.ruleSets.find(r => r.id === props.options.rul
 const planId = computed(() => rules.value?.planId ?? 'forty')
 const place = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
 const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW), unmodulatedDbfs: text(props.options.unmodulatedDbfs), widthKhz: text(props.options.channelWidthHz && props.options.channelWidthHz / 1000) })
+watch(() => props.options.unmodulatedDbfs, dbfs => texts.value.unmodulatedDbfs = text(dbfs))
 watch(() => props.options.nominalHz, hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)))
 
 function text(v: number | null | undefined) {
@@ -55,9 +56,9 @@ const wrongPlace = computed(() => place.value.trim() !== '' && nominalHz.value =
     <v-text-field v-model="place" label="Channel, or MHz" inputmode="decimal" :error-messages="wrongPlace" :hint="nominalHz === null ? 'not known: offsets are from the centre' : `${(nominalHz / 1e6).toFixed(5)} MHz`" persistent-hint @change="change({ nominalHz })" />
     <v-text-field v-model="texts.toneHz" label="Tone, Hz" inputmode="decimal" hint="found by itself if empty" persistent-hint @change="change({ toneHz: number(texts.toneHz) })" />
     <v-text-field v-model="texts.carrierW" label="Carrier, W" inputmode="decimal" hint="for limits in watts" persistent-hint @change="change({ carrierW: number(texts.carrierW) })" />
-    <v-text-field v-model="texts.widthKhz" label="Channel width, kHz" inputmode="decimal" hint="as wide as others allow if empty" persistent-hint @change="change({ channelWidthHz: hertz(texts.widthKhz) })" />
+    <v-text-field v-model="texts.widthKhz" label="Width, kHz" inputmode="decimal" hint="of the channel: as others allow if empty" persistent-hint @change="change({ channelWidthHz: hertz(texts.widthKhz) })" />
     <div v-if="takesUnmodulated">
-      <v-text-field v-model="texts.unmodulatedDbfs" label="Unmodulated carrier, dBFS" hint="same receiver, same gain: depths against it" persistent-hint @change="change({ unmodulatedDbfs: level(texts.unmodulatedDbfs) })" />
+      <v-text-field v-model="texts.unmodulatedDbfs" label="Level, dBFS" hint="of the unmodulated carrier, at the same gain" persistent-hint @change="change({ unmodulatedDbfs: level(texts.unmodulatedDbfs) })" />
       <v-btn v-if="unmodulated && options.unmodulatedDbfs !== unmodulated.dbfs" class="use" variant="text" @click="change({ unmodulatedDbfs: unmodulated.dbfs })">Use {{ unmodulated.dbfs.toFixed(2) }} dBFS of {{ unmodulated.name }}</v-btn>
     </div>
     <v-select :model-value="options.ruleSetId" label="Rule set" :items="ruleSets.map(r => ({ value: r.id, title: r.name }))" @update:model-value="v => change({ ruleSetId: v })" />
@@ -66,6 +67,6 @@ const wrongPlace = computed(() => place.value.trim() !== '' && nominalHz.value =
 
 <style scoped>
 .use { white-space: normal; height: auto; min-height: 44px; text-align: left; }
-.settings { display: grid; grid-template-columns: repeat(auto-fit, minmax(150px, 1fr)); gap: 12px; align-items: start; }
+.settings { display: grid; grid-template-columns: 124px 1.1fr 1fr 1fr 1fr 1.1fr 1.6fr; gap: 12px; align-items: start; }
 @media (max-width: 900px) { .settings { grid-template-columns: 1fr 1fr; } }
 </style>
