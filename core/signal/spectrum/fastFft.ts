@@ -1,3 +1,5 @@
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package ships no types, and not every configuration takes in ours
+/// <reference path="../pffft.d.ts" />
 import load, { type Pffft } from '@echogarden/pffft-wasm/simd'
 import { transformOf } from './fft'
 
