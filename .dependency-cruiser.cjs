@@ -1,25 +1,63 @@
 /** Who may import whom, as docs/architecture.md says. A broken rule fails the tests. */
 const only = (name, from, allowed) => ({
-  name, severity: 'error', from: { path: from, pathNot: '\\.test\\.ts$' },
+  name,
+  severity: 'error',
+  from: { path: from, pathNot: '\\.test\\.ts$' },
   to: { path: '^(core|shared|instruments|server|app|cli|test|scripts)/', pathNot: allowed },
 })
 
 module.exports = {
   forbidden: [
-    { name: 'no-circular', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-circular',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     only('core-imports-core', '^core/', '^core/'),
     // Pure packages, each used in one place: a transform, ZIP, a hash. No input or output, no DOM.
-    { name: 'core-is-pure', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['npm', 'npm-dev', 'core'], pathNot: '^node_modules/(fft\\.js|fflate|@noble/hashes)/' } },
-    { name: 'quantity-imports-nothing', severity: 'error', from: { path: '^core/quantity/', pathNot: '\\.test\\.ts$' }, to: { path: '^core/', pathNot: '^core/(quantity/|errors)' } },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: {
+        dependencyTypes: ['npm', 'npm-dev', 'core'],
+        pathNot: '^node_modules/(fft\\.js|fflate|@noble/hashes)/',
+      },
+    },
+    {
+      name: 'quantity-imports-nothing',
+      severity: 'error',
+      from: { path: '^core/quantity/', pathNot: '\\.test\\.ts$' },
+      to: { path: '^core/', pathNot: '^core/(quantity/|errors)' },
+    },
     only('shared-imports-core', '^shared/', '^(core|shared)/'),
     only('instruments-import-core-shared', '^instruments/', '^(core|shared|instruments)/'),
     only('queries-import-shared', '^server/db/', '^(core|shared|server/db|server/utils/log)'),
     only('cli-imports-core', '^cli/', '^(core|cli)/'),
     only('server-imports-no-app', '^server/', '^(core|shared|server)/'),
-    only('logic-imports-core-shared', '^app/(logic|composables|workers)/', '^(core|shared|app/(logic|composables))/'),
-    only('components-import-no-store', '^app/components/', '^(core|shared|app/(components|logic|composables))/'),
+    only(
+      'logic-imports-core-shared',
+      '^app/(logic|composables|workers)/',
+      '^(core|shared|app/(logic|composables))/',
+    ),
+    only(
+      'components-import-no-store',
+      '^app/components/',
+      '^(core|shared|app/(components|logic|composables))/',
+    ),
     only('app-imports-no-server', '^app/', '^(core|shared|app)/'),
-    { name: 'nothing-imports-tests', severity: 'error', from: { pathNot: '(^test/|\\.test\\.ts$)' }, to: { path: '(^test/|\\.test\\.ts$)' } },
+    {
+      name: 'nothing-imports-tests',
+      severity: 'error',
+      from: { pathNot: '(^test/|\\.test\\.ts$)' },
+      to: { path: '(^test/|\\.test\\.ts$)' },
+    },
   ],
-  options: { doNotFollow: { path: 'node_modules' }, tsPreCompilationDeps: true, enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs'] }, exclude: { path: '^(\\.nuxt|\\.output|node_modules)' } },
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs'] },
+    exclude: { path: '^(\\.nuxt|\\.output|node_modules)' },
+  },
 }

@@ -20,7 +20,8 @@ export default defineNuxtConfig({
       link: [{ rel: 'icon', type: 'image/svg+xml', href: '/mark.svg' }],
     },
   },
-  // Nuxt would leave imports of its own shared folder unresolved in the server bundle; ours is plain source like core.
+  // Nuxt would leave imports of its own shared folder unresolved in the server bundle; ours is plain source
+  // like core.
   dir: { shared: '.nuxt-shared' },
   imports: { scan: false },
   components: [{ path: '~/components', pathPrefix: false }],
@@ -30,7 +31,12 @@ export default defineNuxtConfig({
       icons: { defaultSet: 'mdi-svg' },
       theme: { defaultTheme: 'day', themes: diapasonThemes },
       defaults: {
-        VBtn: { variant: 'outlined', rounded: 'md', height: 48, style: 'letter-spacing: 0; text-transform: none; font-weight: 650' },
+        VBtn: {
+          variant: 'outlined',
+          rounded: 'md',
+          height: 48,
+          style: 'letter-spacing: 0; text-transform: none; font-weight: 650',
+        },
         VTextField: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
         VTextarea: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
         VSelect: { variant: 'outlined', density: 'comfortable', hideDetails: 'auto' },
@@ -38,8 +44,13 @@ export default defineNuxtConfig({
       },
     },
   },
-  // What a page may need later comes when it is needed: on a bench network that is at once, and the first load stays small.
-  hooks: { 'build:manifest': (manifest) => { for (const part of Object.values(manifest)) part.prefetch = false } },
+  // What a page may need later comes when it is needed: on a bench network that is at once, and the first
+  // load stays small.
+  hooks: {
+    'build:manifest': manifest => {
+      for (const part of Object.values(manifest)) part.prefetch = false
+    },
+  },
   postcss: { plugins: { cssnano: false } },
   vite: {
     build: { reportCompressedSize: false },
@@ -48,10 +59,21 @@ export default defineNuxtConfig({
   },
   typescript: {
     strict: true,
-    tsConfig: { compilerOptions: { noUncheckedIndexedAccess: true, noUnusedLocals: true, noUnusedParameters: true } },
+    tsConfig: {
+      compilerOptions: { noUncheckedIndexedAccess: true, noUnusedLocals: true, noUnusedParameters: true },
+    },
     nodeTsConfig: {
       compilerOptions: { lib: ['es2023', 'dom', 'dom.iterable'], noUncheckedIndexedAccess: true },
-      include: ['../core/**/*.ts', '../cli/**/*.ts', '../shared/**/*.ts', '../instruments/**/*.ts', '../test/**/*.ts', '../scripts/**/*.ts', '../vitest.config.ts', '../playwright.config.ts'],
+      include: [
+        '../core/**/*.ts',
+        '../cli/**/*.ts',
+        '../shared/**/*.ts',
+        '../instruments/**/*.ts',
+        '../test/**/*.ts',
+        '../scripts/**/*.ts',
+        '../vitest.config.ts',
+        '../playwright.config.ts',
+      ],
     },
   },
   eslint: { config: { stylistic: false } },

@@ -5,12 +5,18 @@ export default defineConfig({
   testDir: 'test/e2e',
   fullyParallel: false,
   workers: 1,
-  // Real time is part of these tests (10 Hz instruments, painted frames): one retry on a busy machine, and it is counted aloud.
+  // Real time is part of these tests (10 Hz instruments, painted frames): one retry on a busy machine, and it
+  // is counted aloud.
   retries: 1,
   timeout: 180_000,
   expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: '.cache/e2e.json' }]],
   outputDir: '.cache/e2e',
   // A control that does not come is named at once, not when the time of the whole test is over.
-  use: { actionTimeout: 30_000, viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS }, trace: 'off' },
+  use: {
+    actionTimeout: 30_000,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    trace: 'off',
+  },
 })

@@ -11,9 +11,28 @@ mkdirSync(OUT, { recursive: true })
 const folder = mkdtempSync(join(tmpdir(), 'diapason-shots-'))
 const house = await startHouse({ folder, demo: true, throwAway: true })
 const browser = await launchBrowser()
-const hands = change => fetch(`${house.address}/api/practice`, { method: 'POST', body: JSON.stringify(change), headers: { 'content-type': 'application/json' } })
-const ALIGNED = { CT1: 0.3861, CT2: 0.401, L1: 0, L2: 0, L3: 0, L4: 0, L5: 0, L6: -0.2, L7: 0.9, RV1: 0.285, RV2: 0.595, RV3: 0.5 }
-const turn = positions => hands({ adjusters: Object.entries(positions).map(([designator, position]) => ({ designator, position })) })
+const hands = change =>
+  fetch(`${house.address}/api/practice`, {
+    method: 'POST',
+    body: JSON.stringify(change),
+    headers: { 'content-type': 'application/json' },
+  })
+const ALIGNED = {
+  CT1: 0.3861,
+  CT2: 0.401,
+  L1: 0,
+  L2: 0,
+  L3: 0,
+  L4: 0,
+  L5: 0,
+  L6: -0.2,
+  L7: 0.9,
+  RV1: 0.285,
+  RV2: 0.595,
+  RV3: 0.5,
+}
+const turn = positions =>
+  hands({ adjusters: Object.entries(positions).map(([designator, position]) => ({ designator, position })) })
 
 async function open(path, { night = false, width = 1280, height = 800 } = {}) {
   const context = await browser.newContext({ viewport: { width, height } })
@@ -24,11 +43,27 @@ async function open(path, { night = false, width = 1280, height = 800 } = {}) {
   await page.waitForTimeout(2000)
   return page
 }
-const request = async (path, body) => (await fetch(house.address + path, { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })).json()
+const request = async (path, body) =>
+  (
+    await fetch(house.address + path, {
+      method: 'POST',
+      body: JSON.stringify(body),
+      headers: { 'content-type': 'application/json' },
+    })
+  ).json()
 /** A case worked by a trainee who sets the depth and forgets to release the key, then SINAD against level. */
 async function practise() {
   const id = crypto.randomUUID()
-  await request('/api/practice/sessions', { id, trainee: 'Runa', kitId: 'test-set', choice: 'prepared', designId: 'osmund-40a', lessonId: null, difficulty: 1, seed: 9 })
+  await request('/api/practice/sessions', {
+    id,
+    trainee: 'Runa',
+    kitId: 'test-set',
+    choice: 'prepared',
+    designId: 'osmund-40a',
+    lessonId: null,
+    difficulty: 1,
+    seed: 9,
+  })
   await hands({ warmByS: 1200 })
   await hands({ keyed: true, toneOn: true })
   for (const position of [0.9, 0.8, 0.7, 0.62, 0.575]) {
@@ -143,8 +178,7 @@ try {
   await shot(await open('/instruments'), 'instruments')
   await shot(await open('/practice'), 'practice')
   await practise()
-}
-finally {
+} finally {
   await browser.close()
   await house.stop()
   rmSync(folder, { recursive: true, force: true })

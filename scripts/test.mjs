@@ -5,8 +5,9 @@ import { ensureNodeModules } from './lib/packages.mjs'
 import { run } from './lib/run.mjs'
 
 /**
- * Everything that must hold, on a machine that has only Debian, Node and npm: set-up, types, lint, import rules,
- * unit, integration, end to end. Each check counts as one; the tests count themselves. Ends with "N passed, N failed".
+ * Everything that must hold, on a machine that has only Debian, Node and npm: set-up, types, lint, import
+ * rules, unit, integration, end to end. Each check counts as one; the tests count themselves. Ends with "N
+ * passed, N failed".
  */
 const CACHE = fromRoot('.cache')
 let passed = 0
@@ -20,7 +21,9 @@ async function check(name, command, args) {
   say(name)
   const started = performance.now()
   const { code } = await run(command, args, { allowFailure: true })
-  console.log(`${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((performance.now() - started) / 1000).toFixed(0)} s`)
+  console.log(
+    `${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((performance.now() - started) / 1000).toFixed(0)} s`,
+  )
   if (code === 0) passed++
   else failed++
 }
@@ -30,16 +33,35 @@ async function suite(name, command, args, report, read) {
   say(name)
   rmSync(report, { force: true })
   const { code } = await run(command, args, { allowFailure: true })
-  const counts = existsSync(report) ? read(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 }
+  const counts = existsSync(report)
+    ? read(JSON.parse(readFileSync(report, 'utf8')))
+    : { passed: 0, failed: 0 }
   if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0)) counts.failed++
   passed += counts.passed
   failed += counts.failed
-  console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed.${counts.retried ? ` ${counts.retried} only on the second try.` : ''}`)
+  console.log(
+    `${name}: ${counts.passed} passed, ${counts.failed} failed.${counts.retried ? ` ${counts.retried} only on the second try.` : ''}`,
+  )
 }
 
-const vitest = report => ({ passed: report.numPassedTests, failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0) })
-const playwright = report => ({ passed: report.stats.expected + report.stats.flaky, failed: report.stats.unexpected, retried: report.stats.flaky })
-const vitestArgs = (project, report) => ['vitest', 'run', '--project', project, '--reporter=default', '--reporter=json', `--outputFile.json=${report}`]
+const vitest = report => ({
+  passed: report.numPassedTests,
+  failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
+})
+const playwright = report => ({
+  passed: report.stats.expected + report.stats.flaky,
+  failed: report.stats.unexpected,
+  retried: report.stats.flaky,
+})
+const vitestArgs = (project, report) => [
+  'vitest',
+  'run',
+  '--project',
+  project,
+  '--reporter=default',
+  '--reporter=json',
+  `--outputFile.json=${report}`,
+]
 
 mkdirSync(CACHE, { recursive: true })
 try {
@@ -53,12 +75,27 @@ try {
   await ensureChromium()
   await ensureReferences()
   await ensureBuilt()
-  if (!existsSync(fromRoot('.nuxt', 'eslint.config.mjs'))) await run('npx', ['nuxt', 'prepare'], { quiet: true })
+  if (!existsSync(fromRoot('.nuxt', 'eslint.config.mjs')))
+    await run('npx', ['nuxt', 'prepare'], { quiet: true })
 
   await check('Types of the core', 'npx', ['tsc', '-p', 'core/tsconfig.json'])
   await check('Types', 'npx', ['nuxt', 'typecheck'])
+  await check('Format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn'])
   await check('Lint', 'npx', ['eslint', '.'])
-  await check('Import rules', 'npx', ['depcruise', '--config', '.dependency-cruiser.cjs', '--output-type', 'err', 'core', 'shared', 'instruments', 'server', 'app', 'cli', 'test'])
+  await check('Import rules', 'npx', [
+    'depcruise',
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'err',
+    'core',
+    'shared',
+    'instruments',
+    'server',
+    'app',
+    'cli',
+    'test',
+  ])
   const unit = fromRoot('.cache', 'unit.json')
   const integration = fromRoot('.cache', 'integration.json')
   await suite('Unit tests', 'npx', vitestArgs('unit', unit), unit, vitest)
@@ -68,8 +105,7 @@ try {
   await suite('Recordings of known truth', 'npx', vitestArgs('truth', truth), truth, vitest)
   await suite('Integration tests', 'npx', vitestArgs('integration', integration), integration, vitest)
   await suite('End to end', 'npx', ['playwright', 'test'], fromRoot('.cache', 'e2e.json'), playwright)
-}
-catch (error) {
+} catch (error) {
   console.error(error instanceof Error ? error.stack : error)
   failed++
 }

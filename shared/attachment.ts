@@ -2,14 +2,20 @@ import { array, boolean, number, object, string, type InferType } from 'yup'
 import { UNKNOWN_FIELD } from './unknownField'
 
 export const ATTACHMENT_KINDS = ['photo', 'voice'] as const
-export type AttachmentKind = typeof ATTACHMENT_KINDS[number]
+export type AttachmentKind = (typeof ATTACHMENT_KINDS)[number]
 
-/** Largest upload [bytes]: more than any telephone camera makes of one picture; a voice note of ten minutes. */
+/**
+ * Largest upload [bytes]: more than any telephone camera makes of one picture; a voice note of ten minutes.
+ */
 export const MOST_BYTES: Record<AttachmentKind, number> = { photo: 20 * 1024 * 1024, voice: 8 * 1024 * 1024 }
 export const ROTATIONS = [0, 90, 180, 270] as const
 
 /** What an attachment belongs to: '' = the job, 'box-note', 'item:I37', 'adjuster:RV2'. */
-const about = () => string().max(80).matches(/^[\w:. /-]*$/, 'About: a short name').defined()
+const about = () =>
+  string()
+    .max(80)
+    .matches(/^[\w:. /-]*$/, 'About: a short name')
+    .defined()
 
 export const uploadQuery = object({
   id: string().uuid().required(),
@@ -22,7 +28,10 @@ export type UploadQuery = InferType<typeof uploadQuery>
 
 const ratio = () => number().min(0).max(1).required()
 /** From tail to head, ratios of width and height of the picture as it was taken. */
-export const arrowSchema = object({ x1: ratio(), y1: ratio(), x2: ratio(), y2: ratio() }).noUnknown(true, UNKNOWN_FIELD)
+export const arrowSchema = object({ x1: ratio(), y1: ratio(), x2: ratio(), y2: ratio() }).noUnknown(
+  true,
+  UNKNOWN_FIELD,
+)
 export type Arrow = InferType<typeof arrowSchema>
 
 export const attachmentPatch = object({
@@ -46,7 +55,7 @@ export interface Attachment {
   readonly width: number | null
   readonly height: number | null
   readonly checksum: string
-  readonly rotation: typeof ROTATIONS[number]
+  readonly rotation: (typeof ROTATIONS)[number]
   readonly arrows: readonly Arrow[]
   readonly version: number
   readonly createdAtMs: number

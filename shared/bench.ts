@@ -9,7 +9,13 @@ export const BENCHES = [1, 2] as const
 
 /** Every job that is here, in order, each with its bench. */
 export const benchOrder = object({
-  order: array(object({ id: string().uuid().required(), bench: number().integer().min(1).max(9).nullable().defined() }).noUnknown(true, UNKNOWN_FIELD).required()).max(500).required(),
+  order: array(
+    object({ id: string().uuid().required(), bench: number().integer().min(1).max(9).nullable().defined() })
+      .noUnknown(true, UNKNOWN_FIELD)
+      .required(),
+  )
+    .max(500)
+    .required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 export type BenchOrder = InferType<typeof benchOrder>['order']
 

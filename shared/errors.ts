@@ -2,11 +2,35 @@ import type { CoreErrorCode } from '../core/errors'
 
 /** Codes that the server adds to the core's own. */
 export const SERVER_ERROR_CODES = [
-  'invalid-field', 'body-too-large', 'not-json', 'unknown-job', 'unknown-instrument', 'unknown-reading', 'unknown-event', 'cannot-be-struck', 'unknown-issue', 'unknown-view', 'unknown-period', 'unknown-recording', 'unknown-practice', 'unknown-picture', 'recording-incomplete', 'unknown-attachment', 'not-an-image', 'not-a-recording', 'changed-meanwhile', 'id-reused',
-  'name-taken', 'database-away', 'bench-away', 'gateway-away', 'instrument-refused', 'internal',
+  'invalid-field',
+  'body-too-large',
+  'not-json',
+  'unknown-job',
+  'unknown-instrument',
+  'unknown-reading',
+  'unknown-event',
+  'cannot-be-struck',
+  'unknown-issue',
+  'unknown-view',
+  'unknown-period',
+  'unknown-recording',
+  'unknown-practice',
+  'unknown-picture',
+  'recording-incomplete',
+  'unknown-attachment',
+  'not-an-image',
+  'not-a-recording',
+  'changed-meanwhile',
+  'id-reused',
+  'name-taken',
+  'database-away',
+  'bench-away',
+  'gateway-away',
+  'instrument-refused',
+  'internal',
 ] as const
 
-export type ErrorCode = CoreErrorCode | typeof SERVER_ERROR_CODES[number]
+export type ErrorCode = CoreErrorCode | (typeof SERVER_ERROR_CODES)[number]
 
 /** What every failed request answers: a code for programs, the field and the words for people. */
 export interface WireError {

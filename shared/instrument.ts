@@ -1,5 +1,12 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
-import { METER_KINDS, SETTING_NAMES, instrumentProfile, type InstrumentProfile, type InstrumentSetup, type SettingName } from '../core/instrument'
+import {
+  METER_KINDS,
+  SETTING_NAMES,
+  instrumentProfile,
+  type InstrumentProfile,
+  type InstrumentSetup,
+  type SettingName,
+} from '../core/instrument'
 import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
 
@@ -15,20 +22,60 @@ const share = (name: string) => number().label(name).min(0).max(10)
 
 /** How an instrument of one's own is asked and told. */
 export const ownProfile = object({
-  quantities: array(object({
-    quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(), query: query().label('Query').required(), toSi: number().label('SI value = number x').required().test('scale', 'The factor cannot be nought', v => v !== 0),
-    accuracy: object({ ofReading: share('of reading').optional(), ofFullScale: share('of full scale').optional(), fullScale: number().min(0).max(1e9).optional(), absolute: number().label('absolute').min(0).max(1e9).optional() }).noUnknown(true, UNKNOWN_FIELD).required(),
-  }).noUnknown(true, UNKNOWN_FIELD)).min(1).max(MOST_LINES).required(),
-  settings: array(object({ name: string<SettingName>().oneOf(SETTING_NAMES).required(), command: query().label('Command').required().matches(/\{value\}/, 'Command: write {value} where the number goes'), query: query().label('Query').required(), toSi: number().required(), min: number().required(), max: number().required() }).noUnknown(true, UNKNOWN_FIELD)).max(MOST_LINES).default([]),
+  quantities: array(
+    object({
+      quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(),
+      query: query().label('Query').required(),
+      toSi: number()
+        .label('SI value = number x')
+        .required()
+        .test('scale', 'The factor cannot be nought', v => v !== 0),
+      accuracy: object({
+        ofReading: share('of reading').optional(),
+        ofFullScale: share('of full scale').optional(),
+        fullScale: number().min(0).max(1e9).optional(),
+        absolute: number().label('absolute').min(0).max(1e9).optional(),
+      })
+        .noUnknown(true, UNKNOWN_FIELD)
+        .required(),
+    }).noUnknown(true, UNKNOWN_FIELD),
+  )
+    .min(1)
+    .max(MOST_LINES)
+    .required(),
+  settings: array(
+    object({
+      name: string<SettingName>().oneOf(SETTING_NAMES).required(),
+      command: query()
+        .label('Command')
+        .required()
+        .matches(/\{value\}/, 'Command: write {value} where the number goes'),
+      query: query().label('Query').required(),
+      toSi: number().required(),
+      min: number().required(),
+      max: number().required(),
+    }).noUnknown(true, UNKNOWN_FIELD),
+  )
+    .max(MOST_LINES)
+    .default([]),
 }).noUnknown(true, UNKNOWN_FIELD)
 export type OwnProfile = InferType<typeof ownProfile>
 
 export const instrumentBody = object({
   name: string().trim().label('Name').max(100).required(),
   profileId: string().label('Profile').max(60).required(),
-  host: string().trim().label('Address').max(253).matches(HOST, 'Address: a host name, an IP address, or serial:/dev/… for a serial port').required(),
+  host: string()
+    .trim()
+    .label('Address')
+    .max(253)
+    .matches(HOST, 'Address: a host name, an IP address, or serial:/dev/… for a serial port')
+    .required(),
   meterKind: string().label('Kind of meter').oneOf(METER_KINDS).nullable().defined(),
-  calibratedOn: string().label('Calibrated').nullable().defined().matches(DAY, { message: 'Calibrated: write the day as 2026-11-27', excludeEmptyString: true }),
+  calibratedOn: string()
+    .label('Calibrated')
+    .nullable()
+    .defined()
+    .matches(DAY, { message: 'Calibrated: write the day as 2026-11-27', excludeEmptyString: true }),
   attenuationDb: number().label('Attenuation in front').min(0).max(120).required(),
   path: string().trim().label('Shares').max(200).defined(),
   fullScale: number().label('Full scale').positive().max(5000).nullable().defined(),
@@ -40,19 +87,64 @@ export const instrumentBody = object({
 export type InstrumentBody = InferType<typeof instrumentBody>
 
 /** ownProfile: null = as shipped */
-export interface Instrument extends InstrumentBody { readonly id: string, readonly ownProfile?: OwnProfile | null }
+export interface Instrument extends InstrumentBody {
+  readonly id: string
+  readonly ownProfile?: OwnProfile | null
+}
 
-/** The profile an instrument is read by: the shipped one, with its own queries where it has some. @throws {CoreError} unknown-profile */
-export function profileOf({ profileId, ownProfile: own }: { readonly profileId: string, readonly ownProfile?: OwnProfile | null }): InstrumentProfile {
+/**
+ * The profile an instrument is read by: the shipped one, with its own queries where it has some.
+ * @throws {CoreError} unknown-profile
+ */
+export function profileOf({
+  profileId,
+  ownProfile: own,
+}: {
+  readonly profileId: string
+  readonly ownProfile?: OwnProfile | null
+}): InstrumentProfile {
   const shipped = instrumentProfile(profileId)
-  return own ? { ...shipped, talks: true, quantities: own.quantities, settings: own.settings, accuracyWords: 'own queries and accuracies', source: 'entered for this instrument' } : shipped
+  return own
+    ? {
+        ...shipped,
+        talks: true,
+        quantities: own.quantities,
+        settings: own.settings,
+        accuracyWords: 'own queries and accuracies',
+        source: 'entered for this instrument',
+      }
+    : shipped
 }
 
 /** Setup of an instrument that nobody has described yet. */
-export const BARE_INSTRUMENT = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: '', fullScale: null, classRatio: null, classUnknown: false } as const
+export const BARE_INSTRUMENT = {
+  meterKind: null,
+  calibratedOn: null,
+  attenuationDb: 0,
+  path: '',
+  fullScale: null,
+  classRatio: null,
+  classUnknown: false,
+} as const
 
 /** What stands in front of it and which range it is on; what it shares is written with commas between. */
-export function setupOf(i: Pick<InstrumentBody, 'meterKind' | 'calibratedOn' | 'attenuationDb' | 'path' | 'fullScale' | 'classRatio' | 'classUnknown'>): InstrumentSetup {
+export function setupOf(
+  i: Pick<
+    InstrumentBody,
+    'meterKind' | 'calibratedOn' | 'attenuationDb' | 'path' | 'fullScale' | 'classRatio' | 'classUnknown'
+  >,
+): InstrumentSetup {
   const { meterKind, calibratedOn, attenuationDb, path, fullScale, classRatio, classUnknown } = i
-  return { meterKind: meterKind ?? null, calibratedOn: calibratedOn || null, attenuationDb, fullScale, classRatio, classUnknown, path: path.split(',').map(p => p.trim().toLowerCase()).filter(Boolean) }
+  return {
+    meterKind: meterKind ?? null,
+    calibratedOn: calibratedOn || null,
+    attenuationDb,
+    fullScale,
+    classRatio,
+    classUnknown,
+    path: path
+      .split(',')
+      .map(p => p.trim().toLowerCase())
+      .filter(Boolean),
+  }
 }

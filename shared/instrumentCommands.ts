@@ -6,9 +6,17 @@ import { UNKNOWN_FIELD } from './unknownField'
 /** One line of printable characters to an instrument. */
 const PRINTABLE = /^[\x20-\x7e]+$/
 
-export const setBody = object({ instrumentId: string().uuid().required(), name: string<SettingName>().oneOf(SETTING_NAMES).required(), value: number().required() }).noUnknown(true, UNKNOWN_FIELD)
-export const askText = object({ text: string().max(200).matches(PRINTABLE, 'Only printable characters can be sent').required() }).noUnknown(true, UNKNOWN_FIELD)
-export const askBody = askText.shape({ instrumentId: string().uuid().required() }).noUnknown(true, UNKNOWN_FIELD)
+export const setBody = object({
+  instrumentId: string().uuid().required(),
+  name: string<SettingName>().oneOf(SETTING_NAMES).required(),
+  value: number().required(),
+}).noUnknown(true, UNKNOWN_FIELD)
+export const askText = object({
+  text: string().max(200).matches(PRINTABLE, 'Only printable characters can be sent').required(),
+}).noUnknown(true, UNKNOWN_FIELD)
+export const askBody = askText
+  .shape({ instrumentId: string().uuid().required() })
+  .noUnknown(true, UNKNOWN_FIELD)
 
 export const steppedBody = object({
   setInstrumentId: string().uuid().required(),
@@ -26,7 +34,13 @@ export type SteppedBody = InferType<typeof steppedBody>
 
 /** What an instrument said, raw, and what was understood of it. */
 /** trace: the numbers of a block of 32-bit floats, e.g. a spectrum. */
-export interface Asked { readonly raw: string | null, readonly understood: string, readonly trace: readonly number[] | null, readonly errors: readonly string[], readonly tookMs: number }
+export interface Asked {
+  readonly raw: string | null
+  readonly understood: string
+  readonly trace: readonly number[] | null
+  readonly errors: readonly string[]
+  readonly tookMs: number
+}
 
 /** A stepped measurement as it stands. */
 export interface SteppedView {

@@ -15,16 +15,26 @@ const claim = object({
   id: string().uuid().required(),
   quantity: string<ClaimQuantity>().oneOf(CLAIM_QUANTITY_NAMES).required(),
   kind: string<ClaimKind>().oneOf(CLAIM_KINDS).required(),
-  value: number().label('Claim').typeError('Claims: each needs a number; without one, leave it in the complaint').required().test('possible', (value, context) => {
-    const info = CLAIM_QUANTITIES[(context.parent as { quantity: ClaimQuantity }).quantity] as typeof CLAIM_QUANTITIES[ClaimQuantity] | undefined
-    // An unknown quantity is refused by its own name.
-    if (!info) return true
-    const { label, signed, max, perSi, shownUnit } = info
-    const ok = Number.isFinite(value) && Math.abs(value) <= max && (signed || value >= 0)
-    return ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} cannot be` })
-  }),
+  value: number()
+    .label('Claim')
+    .typeError('Claims: each needs a number; without one, leave it in the complaint')
+    .required()
+    .test('possible', (value, context) => {
+      const info = CLAIM_QUANTITIES[(context.parent as { quantity: ClaimQuantity }).quantity] as
+        (typeof CLAIM_QUANTITIES)[ClaimQuantity] | undefined
+      // An unknown quantity is refused by its own name.
+      if (!info) return true
+      const { label, signed, max, perSi, shownUnit } = info
+      const ok = Number.isFinite(value) && Math.abs(value) <= max && (signed || value >= 0)
+      return (
+        ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} cannot be` })
+      )
+    }),
   meter: string().trim().label('Owner\u2019s meter').max(100).defined(),
-  mode: string<Mode>().nullable().oneOf([...MODES, null]).optional(),
+  mode: string<Mode>()
+    .nullable()
+    .oneOf([...MODES, null])
+    .optional(),
   channel: number().integer().min(1).max(400).nullable().optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
@@ -34,15 +44,27 @@ export const intakeBody = object({
   contact: string().trim().label('Contact').max(500).default(''),
   sheetId: string().label('Model').max(60).required(),
   ruleSetId: string().label('Rule set').max(20).required(),
-  serial: string().trim().label('Serial').max(60).required()
+  serial: string()
+    .trim()
+    .label('Serial')
+    .max(60)
+    .required()
     .matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
   complaint: string().trim().label('Complaint').max(10_000).required(),
   claims: array(claim.required()).label('Claims').max(MOST_CLAIMS).default([]),
   accessories: string().trim().label('Accessories').max(2000).default(''),
   boxNote: string().trim().label('Note found in the box').max(10_000).default(''),
   mayDo: string().trim().label('May be done without asking').max(2000).default(''),
-  promisedOn: string().label('Promised').nullable().default(null).matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true })
-    .test('real-day', 'Promised: there is no such day', v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v))),
+  promisedOn: string()
+    .label('Promised')
+    .nullable()
+    .default(null)
+    .matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true })
+    .test(
+      'real-day',
+      'Promised: there is no such day',
+      v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v)),
+    ),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type Intake = InferType<typeof intakeBody>
@@ -56,13 +78,21 @@ export const jobPatch = object({
   owner: string().trim().label('Owner').max(200).min(1),
   contact: string().trim().label('Contact').max(500),
   ruleSetId: string().label('Rule set').max(20),
-  serial: string().trim().label('Serial').max(60).min(1).matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
+  serial: string()
+    .trim()
+    .label('Serial')
+    .max(60)
+    .min(1)
+    .matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
   complaint: string().trim().label('Complaint').max(10_000).min(1),
   claims: array(claim.required()).label('Claims').max(MOST_CLAIMS),
   accessories: string().trim().label('Accessories').max(2000),
   boxNote: string().trim().label('Note found in the box').max(10_000),
   mayDo: string().trim().label('May be done without asking').max(2000),
-  promisedOn: string().label('Promised').nullable().matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true }),
+  promisedOn: string()
+    .label('Promised')
+    .nullable()
+    .matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true }),
   onBench: boolean(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

@@ -15,16 +15,18 @@ const stepId = () => string().max(20).nullable().defined()
 const reading = object({
   id: uuid(),
   quantity: string().oneOf(QUANTITY_NAMES).required(),
-  value: number().label('Value').required().test('in-range', (value, context) => {
-    try {
-      checkRange(value, (context.parent as { quantity: Quantity }).quantity)
-      return true
-    }
-    catch (error) {
-      if (!(error instanceof CoreError)) throw error
-      return context.createError({ message: error.message })
-    }
-  }),
+  value: number()
+    .label('Value')
+    .required()
+    .test('in-range', (value, context) => {
+      try {
+        checkRange(value, (context.parent as { quantity: Quantity }).quantity)
+        return true
+      } catch (error) {
+        if (!(error instanceof CoreError)) throw error
+        return context.createError({ message: error.message })
+      }
+    }),
   standardUncertainty: number().min(0).max(1e12).nullable().defined(),
   source: string().oneOf(['instrument', 'typed']).required(),
   instrument: string().max(100).nullable().defined(),
@@ -47,10 +49,24 @@ const conditions = object({
 }).noUnknown(true, UNKNOWN_FIELD)
 
 const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
-  'row-taken': { phase: string().oneOf(PHASES).required(), stepId: stepId(), pointId: string().max(40).required(), conditions: conditions.required(), readings: array(reading).min(1).max(20).required() },
+  'row-taken': {
+    phase: string().oneOf(PHASES).required(),
+    stepId: stepId(),
+    pointId: string().max(40).required(),
+    conditions: conditions.required(),
+    readings: array(reading).min(1).max(20).required(),
+  },
   'reading-struck': { readingId: uuid(), reason: text('Reason').required() },
-  'adjuster-turned': { designators: array(string().max(14).required()).min(1).max(40).required(), stepId: stepId(), startPosition: text('Starting position').defined() },
-  'step-confirmed': { stepId: string().max(20).required(), outcome: string().oneOf(['done', 'as-is', 'skipped']).required(), reason: text('Reason').defined() },
+  'adjuster-turned': {
+    designators: array(string().max(14).required()).min(1).max(40).required(),
+    stepId: stepId(),
+    startPosition: text('Starting position').defined(),
+  },
+  'step-confirmed': {
+    stepId: string().max(20).required(),
+    outcome: string().oneOf(['done', 'as-is', 'skipped']).required(),
+    reason: text('Reason').defined(),
+  },
   'step-reopened': { stepId: string().max(20).required(), reason: text('Reason').defined() },
   'note': { stepId: stepId(), text: text('Note').required() },
   'item-settled': { itemId: string().max(60).required(), text: text('How it was settled').required() },
@@ -65,5 +81,7 @@ export const jobEventBody = lazy((value: { kind?: string } | undefined) => {
   const named = { ...base, kind: string().oneOf(JOB_EVENT_KINDS).required() }
   // Of an unknown kind only the kind is worth a word.
   if (!kind || !JOB_EVENT_KINDS.includes(kind)) return object(named).required() as ObjectSchema<object>
-  return object({ ...named, ...BODIES[kind] as object }).noUnknown(true, UNKNOWN_FIELD).required() as ObjectSchema<object>
+  return object({ ...named, ...(BODIES[kind] as object) })
+    .noUnknown(true, UNKNOWN_FIELD)
+    .required() as ObjectSchema<object>
 })

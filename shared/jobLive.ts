@@ -1,6 +1,13 @@
 import { string, type InferType } from 'yup'
 import { closed } from './sheet/fields'
 
-/** Where somebody is in a run: another screen of the same run can follow. screen = who tells it, so that nobody follows himself. */
-export const runPlaceBody = closed({ stepId: string().max(20).required(), pointId: string().max(40).required(), screen: string().uuid().required() })
+/**
+ * Where somebody is in a run: another screen of the same run can follow. screen = who tells it, so that
+ * nobody follows himself.
+ */
+export const runPlaceBody = closed({
+  stepId: string().max(20).required(),
+  pointId: string().max(40).required(),
+  screen: string().uuid().required(),
+})
 export type RunPlace = InferType<typeof runPlaceBody>

@@ -39,4 +39,6 @@ export interface LiveLink {
 }
 
 /** Event "hello": every link as it stands when a listener joins; instruments not named in it are gone. */
-export interface LiveHello { readonly links: readonly LiveLink[] }
+export interface LiveHello {
+  readonly links: readonly LiveLink[]
+}

@@ -9,7 +9,16 @@ const DESIGNATOR = string().max(12)
 const GROUP = string<PartGroup>().max(30)
 /** What a person can do to the simulated set and the bench in front of it. Unknown fields are refused. */
 export const practiceChange = object({
-  adjusters: array(object({ designator: DESIGNATOR.required(), position: number().min(-100_000).max(100_000).required(), tool: string<Tool>().oneOf(TOOLS).optional(), forced: boolean().optional() }).noUnknown(true, UNKNOWN_FIELD)).max(20).optional(),
+  adjusters: array(
+    object({
+      designator: DESIGNATOR.required(),
+      position: number().min(-100_000).max(100_000).required(),
+      tool: string<Tool>().oneOf(TOOLS).optional(),
+      forced: boolean().optional(),
+    }).noUnknown(true, UNKNOWN_FIELD),
+  )
+    .max(20)
+    .optional(),
   mode: string<Mode>().oneOf(MODES).optional(),
   channel: number().integer().min(1).max(240).optional(),
   keyed: boolean().optional(),
@@ -34,10 +43,16 @@ export const practiceChange = object({
   clean: DESIGNATOR.optional(),
   wash: boolean().optional(),
   fitTrimmer: boolean().optional(),
-  replace: object({ group: GROUP.required(), designator: DESIGNATOR.optional() }).noUnknown(true, UNKNOWN_FIELD).optional().default(undefined),
+  replace: object({ group: GROUP.required(), designator: DESIGNATOR.optional() })
+    .noUnknown(true, UNKNOWN_FIELD)
+    .optional()
+    .default(undefined),
   remove: GROUP.optional(),
   deliverAgain: boolean().optional(),
-  plug: object({ key: string().max(20).required(), pluggedIn: boolean().required() }).noUnknown(true, UNKNOWN_FIELD).optional().default(undefined),
+  plug: object({ key: string().max(20).required(), pluggedIn: boolean().required() })
+    .noUnknown(true, UNKNOWN_FIELD)
+    .optional()
+    .default(undefined),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type PracticeChange = InferType<typeof practiceChange>
@@ -68,18 +83,42 @@ export const newPractice = object({
 export type NewPractice = InferType<typeof newPractice>
 
 /** A set to try things out on: its usual complaint, no case, no job, no review. */
-export const freePractice = object({ designId: string().max(40).required(), kitId: string().max(30).required(), seed: number().integer().min(0).max(2_147_483_647).default(27) }).noUnknown(true, UNKNOWN_FIELD)
+export const freePractice = object({
+  designId: string().max(40).required(),
+  kitId: string().max(30).required(),
+  seed: number().integer().min(0).max(2_147_483_647).default(27),
+}).noUnknown(true, UNKNOWN_FIELD)
 export type FreePractice = InferType<typeof freePractice>
 
 /** Faults that the trainee names at the end. */
-export const finishPractice = object({ named: array(string().max(10).required()).max(10).default([]) }).noUnknown(true, UNKNOWN_FIELD)
+export const finishPractice = object({
+  named: array(string().max(10).required()).max(10).default([]),
+}).noUnknown(true, UNKNOWN_FIELD)
 
-export interface PracticeInstrument { readonly key: string, readonly name: string, readonly profileId: string, readonly pluggedIn: boolean, readonly port: number }
-export interface PracticePoint { readonly name: string, readonly value: number | null, readonly unit: string }
+export interface PracticeInstrument {
+  readonly key: string
+  readonly name: string
+  readonly profileId: string
+  readonly pluggedIn: boolean
+  readonly port: number
+}
+export interface PracticePoint {
+  readonly name: string
+  readonly value: number | null
+  readonly unit: string
+}
 
 /** What the practice panel shows of the simulated set: its controls, and what eye, ear and probe find. */
 export interface PracticeState {
-  readonly session: { readonly designId: string, readonly model: string, readonly complaint: string, readonly owner: string, readonly kitId: string, readonly kit: string, readonly lesson: { readonly id: string, readonly done: number } | null }
+  readonly session: {
+    readonly designId: string
+    readonly model: string
+    readonly complaint: string
+    readonly owner: string
+    readonly kitId: string
+    readonly kit: string
+    readonly lesson: { readonly id: string; readonly done: number } | null
+  }
   readonly adjusters: Readonly<Record<string, number>>
   readonly waxed: readonly string[]
   readonly mode: Mode
@@ -118,6 +157,6 @@ export interface PracticeState {
   readonly groups: readonly PartGroup[]
   /** what came of the last turn of a core */
   readonly motion: string | null
-  readonly damage: readonly { readonly what: string, readonly why: string }[]
+  readonly damage: readonly { readonly what: string; readonly why: string }[]
   readonly instruments: readonly PracticeInstrument[]
 }

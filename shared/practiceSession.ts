@@ -27,4 +27,6 @@ export interface PracticeSession extends PracticeSummary {
 }
 
 /** The bench as it stands, and the case that is being worked. */
-export interface PracticeNow extends PracticeState { readonly open: PracticeSummary | null }
+export interface PracticeNow extends PracticeState {
+  readonly open: PracticeSummary | null
+}

@@ -26,10 +26,22 @@ export const newRecordingBody = object({
   id: string().uuid().required(),
   jobId: string().uuid().nullable().defined(),
   name: string().trim().max(200).required(),
-  bytes: number().integer().min(1).max(MOST_RECORDING_BYTES, 'Recording: at most 256 MB are kept; a shorter one tells as much').required(),
+  bytes: number()
+    .integer()
+    .min(1)
+    .max(MOST_RECORDING_BYTES, 'Recording: at most 256 MB are kept; a shorter one tells as much')
+    .required(),
   options: keptOptions.required(),
-  measurement: mixed<Measurement>().test('is-measurement', 'Measurement: an object with its file and notes', v => typeof v === 'object' && v !== null && 'notes' in v && 'health' in v).required(),
-  phase: string().oneOf(['', ...PHASES]).default(''),
+  measurement: mixed<Measurement>()
+    .test(
+      'is-measurement',
+      'Measurement: an object with its file and notes',
+      v => typeof v === 'object' && v !== null && 'notes' in v && 'health' in v,
+    )
+    .required(),
+  phase: string()
+    .oneOf(['', ...PHASES])
+    .default(''),
   pointId: string().max(40).default(''),
 }).noUnknown(true, UNKNOWN_FIELD)
 export type NewRecording = InferType<typeof newRecordingBody>

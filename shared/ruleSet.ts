@@ -12,7 +12,11 @@ const bound = (label: string) => number().label(label).nullable().defined()
 
 /** One limit as the form has it: bounds in SI, error bounds about the channel centre. */
 const limit = object({
-  id: string().trim().label('Number').matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . at most 20').required(),
+  id: string()
+    .trim()
+    .label('Number')
+    .matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . at most 20')
+    .required(),
   quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(),
   modes: array(string().oneOf(MODES).required()).label('Modes').defined(),
   lowPower: boolean().nullable().defined(),
@@ -21,26 +25,34 @@ const limit = object({
   errorHz: bound('Error, Hz'),
   errorPpm: bound('Error, ppm'),
   words: string().trim().label('In words').max(300).required(),
-}).noUnknown(true, UNKNOWN_FIELD).test('has-a-bound', (value, context) => {
-  const { low, high, errorHz, errorPpm, quantity } = value
-  if ([low, high, errorHz, errorPpm].every(b => b === null)) return context.createError({ message: `Limit ${value.id}: it needs a number to be held against` })
-  if (low !== null && high !== null && low > high) return context.createError({ message: `Limit ${value.id}: the lower bound lies above the upper one` })
-  try {
-    for (const b of [low, high]) if (b !== null) checkRange(b, quantity)
-  }
-  catch (error) {
-    if (!(error instanceof CoreError)) throw error
-    return context.createError({ message: `Limit ${value.id}: ${error.message}` })
-  }
-  return true
 })
+  .noUnknown(true, UNKNOWN_FIELD)
+  .test('has-a-bound', (value, context) => {
+    const { low, high, errorHz, errorPpm, quantity } = value
+    if ([low, high, errorHz, errorPpm].every(b => b === null))
+      return context.createError({ message: `Limit ${value.id}: it needs a number to be held against` })
+    if (low !== null && high !== null && low > high)
+      return context.createError({ message: `Limit ${value.id}: the lower bound lies above the upper one` })
+    try {
+      for (const b of [low, high]) if (b !== null) checkRange(b, quantity)
+    } catch (error) {
+      if (!(error instanceof CoreError)) throw error
+      return context.createError({ message: `Limit ${value.id}: ${error.message}` })
+    }
+    return true
+  })
 
 /** A rule set of one's own: every limit with its source and date, so that somebody can check it. */
 export const ruleSetBody = object({
   name: string().trim().label('Name').max(80).required(),
-  kind: string().oneOf(['legal', 'workshop'] as const).required(),
+  kind: string()
+    .oneOf(['legal', 'workshop'] as const)
+    .required(),
   region: string().trim().label('Where it holds').max(200).required(),
-  planId: string().oneOf(CHANNEL_PLANS.map(p => p.id)).nullable().defined(),
+  planId: string()
+    .oneOf(CHANNEL_PLANS.map(p => p.id))
+    .nullable()
+    .defined(),
   source: string().trim().label('Source').max(300).required(),
   asOf: string().label('As of').matches(DAY, 'As of: write the day as 2026-11-27').required(),
   fromMemory: boolean().required(),
@@ -51,29 +63,70 @@ export const ruleSetBody = object({
 export type RuleSetBody = InferType<typeof ruleSetBody>
 export type LimitBody = RuleSetBody['limits'][number]
 
-export const ruleSetPatch = ruleSetBody.shape({ version: number().integer().min(1).required() }).noUnknown(true, UNKNOWN_FIELD)
+export const ruleSetPatch = ruleSetBody
+  .shape({ version: number().integer().min(1).required() })
+  .noUnknown(true, UNKNOWN_FIELD)
 
 /** A set of one's own as it travels: the set that everything is judged by, and what the form edits. */
-export interface OwnRuleSet { readonly id: string, readonly version: number, readonly body: RuleSetBody }
+export interface OwnRuleSet {
+  readonly id: string
+  readonly version: number
+  readonly body: RuleSetBody
+}
 
 /** What judging needs of a set of one's own. */
 export function toRuleSet({ id, body }: OwnRuleSet): RuleSet {
   const { note, limits, ...rest } = body
-  return { ...rest, id, planId: rest.planId ?? null, alsoSays: note ? [note] : [], limits: limits.map(l => toLimit(l, rest.source)) }
+  return {
+    ...rest,
+    id,
+    planId: rest.planId ?? null,
+    alsoSays: note ? [note] : [],
+    limits: limits.map(l => toLimit(l, rest.source)),
+  }
 }
 
 function toLimit(l: LimitBody, source: string): RuleLimit {
-  const some = <K extends string>(key: K, value: number | null) => value === null ? {} : { [key]: value } as Record<K, number>
+  const some = <K extends string>(key: K, value: number | null) =>
+    value === null ? {} : ({ [key]: value } as Record<K, number>)
   return {
-    id: l.id, quantity: l.quantity, words: l.words, source, confidence: 'practice', ...(l.lowPower === null ? {} : { lowPower: l.lowPower }), ...(l.modes.length > 0 ? { modes: l.modes } : {}),
-    bound: { ...some('low', l.low), ...some('high', l.high), ...some('errorHz', l.errorHz), ...some('errorPpm', l.errorPpm) },
+    id: l.id,
+    quantity: l.quantity,
+    words: l.words,
+    source,
+    confidence: 'practice',
+    ...(l.lowPower === null ? {} : { lowPower: l.lowPower }),
+    ...(l.modes.length > 0 ? { modes: l.modes } : {}),
+    bound: {
+      ...some('low', l.low),
+      ...some('high', l.high),
+      ...some('errorHz', l.errorHz),
+      ...some('errorPpm', l.errorPpm),
+    },
   }
 }
 
 /** A built-in set as a starting point for one's own. */
 export function toBody(set: RuleSet): RuleSetBody {
   return {
-    name: `${set.name}, own`, kind: set.kind, region: set.region, planId: set.planId, source: set.source, asOf: set.asOf, fromMemory: set.fromMemory, note: set.alsoSays.join('\n'),
-    limits: set.limits.map(l => ({ id: l.id, quantity: l.quantity, modes: [...l.modes ?? []], lowPower: l.lowPower ?? null, low: l.bound.low ?? null, high: l.bound.high ?? null, errorHz: l.bound.errorHz ?? null, errorPpm: l.bound.errorPpm ?? null, words: l.words })),
+    name: `${set.name}, own`,
+    kind: set.kind,
+    region: set.region,
+    planId: set.planId,
+    source: set.source,
+    asOf: set.asOf,
+    fromMemory: set.fromMemory,
+    note: set.alsoSays.join('\n'),
+    limits: set.limits.map(l => ({
+      id: l.id,
+      quantity: l.quantity,
+      modes: [...(l.modes ?? [])],
+      lowPower: l.lowPower ?? null,
+      low: l.bound.low ?? null,
+      high: l.bound.high ?? null,
+      errorHz: l.bound.errorHz ?? null,
+      errorPpm: l.bound.errorPpm ?? null,
+      words: l.words,
+    })),
   }
 }

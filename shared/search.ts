@@ -19,20 +19,39 @@ export type SearchQuery = InferType<typeof searchQuery>
 /** What a saved view keeps: the page it was on is not part of it. */
 export type SavedQuery = Omit<SearchQuery, 'before'>
 
-export interface FoundJob extends Pick<Job, 'id' | 'number' | 'owner' | 'sheetId' | 'serial' | 'complaint' | 'onBench' | 'createdAtMs'> {
+export interface FoundJob extends Pick<
+  Job,
+  'id' | 'number' | 'owner' | 'sheetId' | 'serial' | 'complaint' | 'onBench' | 'createdAtMs'
+> {
   /** a piece of what was found where the words occur, or '' */
   readonly excerpt: string
 }
 
-export interface SearchResult { readonly jobs: readonly FoundJob[], /** number to ask the next page with; null = that was all */ readonly next: number | null, /** short words were looked for among the newest jobs only; null = among all */ readonly amongNewest: number | null }
+export interface SearchResult {
+  readonly jobs: readonly FoundJob[]
+  /** number to ask the next page with; null = that was all */ readonly next: number | null
+  /** short words were looked for among the newest jobs only; null = among all */ readonly amongNewest:
+    number | null
+}
 
 export const savedViewBody = object({
   id: string().uuid().required(),
   name: string().trim().label('Name').min(1).max(60).required(),
-  query: object({ words: string().max(200).defined(), sheetId: string().max(60).defined(), state: string().oneOf(JOB_STATES).required(), causeId: string().max(40).defined() }).noUnknown(true, UNKNOWN_FIELD).required(),
+  query: object({
+    words: string().max(200).defined(),
+    sheetId: string().max(60).defined(),
+    state: string().oneOf(JOB_STATES).required(),
+    causeId: string().max(40).defined(),
+  })
+    .noUnknown(true, UNKNOWN_FIELD)
+    .required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
-export interface SavedView { readonly id: string, readonly name: string, readonly query: SavedQuery }
+export interface SavedView {
+  readonly id: string
+  readonly name: string
+  readonly query: SavedQuery
+}
 
 /** One cell of the as-found matrix over the last sets of a model, and one set in it. */
 export interface SpreadCell {
@@ -55,5 +74,5 @@ export interface ModelHistory {
   readonly jobs: number
   readonly spread: readonly SpreadCell[]
   /** typical faults: causes confirmed on this model, the most frequent first */
-  readonly causes: readonly { readonly causeId: string, readonly count: number }[]
+  readonly causes: readonly { readonly causeId: string; readonly count: number }[]
 }

@@ -20,15 +20,42 @@ export interface SheetFile {
   readonly version: typeof SHEET_FILE_VERSION
   readonly revisions: readonly SheetRevision[]
   /** photos of its boards, base64 */
-  readonly pictures: readonly { readonly id: string, readonly mime: string, readonly width: number, readonly height: number, readonly data: string }[]
+  readonly pictures: readonly {
+    readonly id: string
+    readonly mime: string
+    readonly width: number
+    readonly height: number
+    readonly data: string
+  }[]
 }
 
 /** The outer form of a file; every sheet in it is checked by its own schema. */
 export const sheetFileBody = closed({
   format: string().oneOf([SHEET_FILE_FORMAT], 'This is no model sheet of this program').required(),
   version: number().oneOf([SHEET_FILE_VERSION], 'This file is of a newer version').required(),
-  revisions: array(closed({ sheet: object().required(), who: string().max(60).defined(), reason: string().max(10_000).defined(), changes: array().max(200).defined(), revisedAtMs: number().min(0).max(8.64e15).required() }).required()).min(1).max(500).required(),
-  pictures: array(closed({ id: string().uuid().required(), mime: string().oneOf(['image/jpeg']).required(), width: number().integer().positive().required(), height: number().integer().positive().required(), data: string().max(12_000_000).required() }).required()).max(10).defined(),
+  revisions: array(
+    closed({
+      sheet: object().required(),
+      who: string().max(60).defined(),
+      reason: string().max(10_000).defined(),
+      changes: array().max(200).defined(),
+      revisedAtMs: number().min(0).max(8.64e15).required(),
+    }).required(),
+  )
+    .min(1)
+    .max(500)
+    .required(),
+  pictures: array(
+    closed({
+      id: string().uuid().required(),
+      mime: string().oneOf(['image/jpeg']).required(),
+      width: number().integer().positive().required(),
+      height: number().integer().positive().required(),
+      data: string().max(12_000_000).required(),
+    }).required(),
+  )
+    .max(10)
+    .defined(),
 })
 export type SheetFileBody = InferType<typeof sheetFileBody>
 
@@ -49,10 +76,29 @@ export interface SheetSummary {
   readonly jobs: number
 }
 
-export interface RevisionInfo { readonly revision: number, readonly who: string, readonly reason: string, readonly changes: readonly LineChange[], readonly revisedAtMs: number | null, readonly jobNumber: number | null, readonly jobId: string | null }
+export interface RevisionInfo {
+  readonly revision: number
+  readonly who: string
+  readonly reason: string
+  readonly changes: readonly LineChange[]
+  readonly revisedAtMs: number | null
+  readonly jobNumber: number | null
+  readonly jobId: string | null
+}
 
 /** How often a line was found right since it was last corrected. */
-export interface LineTrust { readonly line: string, readonly correctedAtMs: number | null, readonly confirmed: number, readonly lastConfirmedAtMs: number | null }
+export interface LineTrust {
+  readonly line: string
+  readonly correctedAtMs: number | null
+  readonly confirmed: number
+  readonly lastConfirmedAtMs: number | null
+}
 
 /** A sheet with what is known of it. */
-export interface SheetView { readonly sheet: ModelSheet, readonly newest: number, readonly shipped: boolean, readonly revisions: readonly RevisionInfo[], readonly trust: readonly LineTrust[] }
+export interface SheetView {
+  readonly sheet: ModelSheet
+  readonly newest: number
+  readonly shipped: boolean
+  readonly revisions: readonly RevisionInfo[]
+  readonly trust: readonly LineTrust[]
+}

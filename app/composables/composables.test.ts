@@ -48,7 +48,15 @@ describe('Enter at a step', () => {
     const kept: Omit<StepConfirmed, 'id' | 'atMs'>[] = []
     const onward = vi.fn()
     const say = vi.fn()
-    const confirm = useStepConfirm(() => run(events).steps.find(s => s.step.id === stepId)!, () => run(events), async (event) => { kept.push(event) }, onward, say)
+    const confirm = useStepConfirm(
+      () => run(events).steps.find(s => s.step.id === stepId)!,
+      () => run(events),
+      async event => {
+        kept.push(event)
+      },
+      onward,
+      say,
+    )
     return { kept, onward, say, confirm }
   }
   it('confirms what is inside and goes on', async () => {
@@ -81,7 +89,10 @@ describe('Enter at a step', () => {
     expect([done.kept, done.onward.mock.calls.length]).toEqual([[], 1])
   })
   it('lets work follow from a deciding step', async () => {
-    const { kept, confirm } = at([...goodStart().slice(0, 11), ...[1, 20, 40].map(c => stepRow('A1.7', `ch${c}`, { powerW: 2 }))], 'A1.7')
+    const { kept, confirm } = at(
+      [...goodStart().slice(0, 11), ...[1, 20, 40].map(c => stepRow('A1.7', `ch${c}`, { powerW: 2 }))],
+      'A1.7',
+    )
     await confirm.confirm()
     expect(kept[0]).toMatchObject({ outcome: 'as-is', reason: '' })
     expect(confirmed('A1.7').kind).toBe(kept[0]!.kind)
@@ -89,15 +100,32 @@ describe('Enter at a step', () => {
 })
 
 describe('taking rows', () => {
-  const entry = (quantity: Quantity, value: number | null): LiveEntry => ({ quantity, value, status: value === null ? 'no-signal' : 'ok', standardUncertainty: 0.1, instrumentId: 'a', instrument: 'Meter', receivedAtMs: 0 })
-  function taking(live: Partial<Record<Quantity, number | null>>, append?: () => Promise<void>, keyedBy: KeyedBy | null = null) {
+  const entry = (quantity: Quantity, value: number | null): LiveEntry => ({
+    quantity,
+    value,
+    status: value === null ? 'no-signal' : 'ok',
+    standardUncertainty: 0.1,
+    instrumentId: 'a',
+    instrument: 'Meter',
+    receivedAtMs: 0,
+  })
+  function taking(
+    live: Partial<Record<Quantity, number | null>>,
+    append?: () => Promise<void>,
+    keyedBy: KeyedBy | null = null,
+  ) {
     const kept: Omit<RowTaken, 'id' | 'atMs'>[] = []
     const say = vi.fn()
     const rfW = live.powerW ?? null
-    const seen = { rfW, keyedBy: rfW !== null && rfW > 0.02 ? 'rf' as const : keyedBy }
+    const seen = { rfW, keyedBy: rfW !== null && rfW > 0.02 ? ('rf' as const) : keyedBy }
     const rows = useRowTaking({
-      sheet: () => OSMUND_27F, phase: 'as-found', doubting: () => EMPTY_CONTEXT, say, append: append ?? (async event => void kept.push(event)),
-      liveOf: q => live[q] === undefined ? null : entry(q, live[q]), rfSeen: () => seen,
+      sheet: () => OSMUND_27F,
+      phase: 'as-found',
+      doubting: () => EMPTY_CONTEXT,
+      say,
+      append: append ?? (async event => void kept.push(event)),
+      liveOf: q => (live[q] === undefined ? null : entry(q, live[q])),
+      rfSeen: () => seen,
     })
     return { kept, say, rows }
   }
@@ -106,7 +134,11 @@ describe('taking rows', () => {
   it('one press keeps the whole row with its conditions', async () => {
     const { kept, rows } = taking(KEYED)
     expect(await rows.take(null, 'high-20')).toBe(true)
-    expect(kept[0]).toMatchObject({ pointId: 'high-20', phase: 'as-found', conditions: { channel: 20, supplyV: 13.8, onTimeS: 1500 } })
+    expect(kept[0]).toMatchObject({
+      pointId: 'high-20',
+      phase: 'as-found',
+      conditions: { channel: 20, supplyV: 13.8, onTimeS: 1500 },
+    })
     expect(kept[0]!.readings.map(r => r.quantity)).toEqual(['carrierHz', 'powerW', 'supplyV', 'supplyA'])
   })
   it('says what is missing, asks for the key, and opens typing where no instrument reads', async () => {
@@ -142,15 +174,30 @@ describe('taking rows', () => {
   })
   it('typed values describe their row better than what happens to be live', async () => {
     const { kept, rows } = taking({ supplyV: 13.8 })
-    await rows.takeTyped(null, 'high-20', [{ quantity: 'supplyV', value: 13.2, instrument: null }, { quantity: 'powerW', value: 3, instrument: { name: 'Old meter', profileId: 'eye-power-20', words: '', setup: BARE_SETUP } }])
+    await rows.takeTyped(null, 'high-20', [
+      { quantity: 'supplyV', value: 13.2, instrument: null },
+      {
+        quantity: 'powerW',
+        value: 3,
+        instrument: { name: 'Old meter', profileId: 'eye-power-20', words: '', setup: BARE_SETUP },
+      },
+    ])
     expect(kept[0]!.conditions.supplyV).toBe(13.2)
-    expect(kept[0]!.readings).toMatchObject([{ source: 'typed', instrument: null, standardUncertainty: null }, { instrument: 'Old meter', standardUncertainty: 1 / Math.sqrt(3) }])
+    expect(kept[0]!.readings).toMatchObject([
+      { source: 'typed', instrument: null, standardUncertainty: null },
+      { instrument: 'Old meter', standardUncertainty: 1 / Math.sqrt(3) },
+    ])
   })
   it('challenges at once what cannot be true, and keeps it all the same', async () => {
     const { kept, say, rows } = taking({})
-    expect(await rows.takeTyped(null, 'high-20', [{ quantity: 'powerW', value: 40, instrument: null }])).toBe(true)
+    expect(await rows.takeTyped(null, 'high-20', [{ quantity: 'powerW', value: 40, instrument: null }])).toBe(
+      true,
+    )
     expect(kept).toHaveLength(1)
-    expect(say).toHaveBeenLastCalledWith(expect.stringMatching(/taken as typed\. 40\sW is 10 times 4\.0 W: check the range/), 'problem')
+    expect(say).toHaveBeenLastCalledWith(
+      expect.stringMatching(/taken as typed\. 40\sW is 10 times 4\.0 W: check the range/),
+      'problem',
+    )
   })
   it('a second press while the first is being kept makes no second row, and a browser that cannot keep says so', async () => {
     let release: () => void = () => undefined

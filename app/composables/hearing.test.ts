@@ -14,19 +14,48 @@ class FakeAudio {
   static readonly made: FakeAudio[] = []
   readonly currentTime = 0
   readonly destination = {}
-  readonly oscillators: { frequency: { value: number, setTargetAtTime: (v: number) => void }, started: boolean, stopped: boolean }[] = []
+  readonly oscillators: {
+    frequency: { value: number; setTargetAtTime: (v: number) => void }
+    started: boolean
+    stopped: boolean
+  }[] = []
   readonly gains: { gain: { value: number } }[] = []
-  constructor() { FakeAudio.made.push(this) }
+  constructor() {
+    FakeAudio.made.push(this)
+  }
   resume = () => Promise.resolve()
   close = () => Promise.resolve()
   createOscillator() {
-    const frequency = { value: 0, setTargetAtTime: (v: number) => { frequency.value = v } }
-    const o = { frequency, started: false, stopped: false, connect: <T>(to: T) => to, start: () => { o.started = true }, stop: () => { o.stopped = true } }
+    const frequency = {
+      value: 0,
+      setTargetAtTime: (v: number) => {
+        frequency.value = v
+      },
+    }
+    const o = {
+      frequency,
+      started: false,
+      stopped: false,
+      connect: <T>(to: T) => to,
+      start: () => {
+        o.started = true
+      },
+      stop: () => {
+        o.stopped = true
+      },
+    }
     this.oscillators.push(o)
     return o
   }
   createGain() {
-    const gain = { value: 0, setTargetAtTime: (v: number) => { gain.value = v }, setValueAtTime: () => {}, linearRampToValueAtTime: () => {} }
+    const gain = {
+      value: 0,
+      setTargetAtTime: (v: number) => {
+        gain.value = v
+      },
+      setValueAtTime: () => {},
+      linearRampToValueAtTime: () => {},
+    }
     const g = { gain, connect: <T>(to: T) => to }
     this.gains.push(g)
     return g
@@ -44,7 +73,10 @@ beforeEach(() => {
   vi.useFakeTimers()
   vi.stubGlobal('AudioContext', FakeAudio)
   vi.stubGlobal('window', {})
-  vi.stubGlobal('localStorage', { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v) })
+  vi.stubGlobal('localStorage', {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => kept.set(k, v),
+  })
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -93,8 +125,19 @@ describe('speaking', () => {
   const voices = (n: number) => {
     const said: string[] = []
     const listeners: (() => void)[] = []
-    vi.stubGlobal('SpeechSynthesisUtterance', class { constructor(readonly text: string) {} })
-    vi.stubGlobal('speechSynthesis', { speaking: false, getVoices: () => Array.from({ length: n }), speak: (u: { text: string }) => said.push(u.text), cancel: () => {}, addEventListener: (_n: string, f: () => void) => listeners.push(f) })
+    vi.stubGlobal(
+      'SpeechSynthesisUtterance',
+      class {
+        constructor(readonly text: string) {}
+      },
+    )
+    vi.stubGlobal('speechSynthesis', {
+      speaking: false,
+      getVoices: () => Array.from({ length: n }),
+      speak: (u: { text: string }) => said.push(u.text),
+      cancel: () => {},
+      addEventListener: (_n: string, f: () => void) => listeners.push(f),
+    })
     return said
   }
   it('at the interval that was chosen, nothing while there is no reading', async () => {
@@ -128,7 +171,14 @@ describe('the reading for the ear', () => {
     const state = runState(FM, ruleSet('R-UK27'), []).steps.find(s => s.step.id === 'A1.8')!
     const value = ref<number | null>(2)
     const place = ref('A1.8 ch20')
-    const hearing = inScope(() => useHearing({ place: () => place.value, value: () => value.value, quantity: () => 'powerW', want: () => state.wants[0]! }))
+    const hearing = inScope(() =>
+      useHearing({
+        place: () => place.value,
+        value: () => value.value,
+        quantity: () => 'powerW',
+        want: () => state.wants[0]!,
+      }),
+    )
     hearing.toggle()
     const pitch = () => FakeAudio.made[0]!.oscillators[0]!.frequency.value
     expect(pitch()).toBe(440)

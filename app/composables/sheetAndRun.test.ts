@@ -18,9 +18,20 @@ const inScope = <T>(make: () => T): T => effectScope().run(make)!
 
 beforeEach(() => {
   const kept = new Map<string, string>()
-  const storage = { getItem: (k: string) => kept.get(k) ?? null, setItem: (k: string, v: string) => kept.set(k, v), removeItem: (k: string) => kept.delete(k) }
+  const storage = {
+    getItem: (k: string) => kept.get(k) ?? null,
+    setItem: (k: string, v: string) => kept.set(k, v),
+    removeItem: (k: string) => kept.delete(k),
+  }
   // A browser lists its keys as properties of the storage.
-  vi.stubGlobal('localStorage', new Proxy(storage, { ownKeys: () => [...kept.keys()], getOwnPropertyDescriptor: (_t, k) => kept.has(String(k)) ? { enumerable: true, configurable: true } : undefined }))
+  vi.stubGlobal(
+    'localStorage',
+    new Proxy(storage, {
+      ownKeys: () => [...kept.keys()],
+      getOwnPropertyDescriptor: (_t, k) =>
+        kept.has(String(k)) ? { enumerable: true, configurable: true } : undefined,
+    }),
+  )
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -61,7 +72,13 @@ describe('a sheet being written', () => {
     first.change({ load: 'oil' })
     const newer = useSheetDraft('osmund-27f')
     newer.begin({ ...FM, revision: 2, description: 'corrected' })
-    expect([newer.recovered.value, newer.draft.value!.load, newer.draft.value!.description, newer.draft.value!.revision, newer.taken.value]).toEqual([true, 'oil', 'corrected', 2, 1])
+    expect([
+      newer.recovered.value,
+      newer.draft.value!.load,
+      newer.draft.value!.description,
+      newer.draft.value!.revision,
+      newer.taken.value,
+    ]).toEqual([true, 'oil', 'corrected', 2, 1])
     expect(newer.differences.value.map(d => d.field)).toEqual(['load'])
   })
   it('what both changed is decided place by place', () => {
@@ -98,12 +115,12 @@ describe('the guide to the peak', () => {
     let t = 0
     const hold = async (value: number, seconds: number) => {
       for (let i = 0; i < seconds * 10; i++) {
-        reading.value = { atMs: t += 100, value }
+        reading.value = { atMs: (t += 100), value }
         await nextTick()
       }
     }
     await hold(2, 4)
-    reading.value = { atMs: t += 100, value: 2.4 }
+    reading.value = { atMs: (t += 100), value: 2.4 }
     await nextTick()
     expect(peak.trend.value).toBe('up')
     await hold(2.4, 4)
@@ -123,7 +140,14 @@ describe('two screens of one run', () => {
     const told = ref<RunPlace | null>(null)
     const sent: RunPlace[] = []
     const gone: string[] = []
-    const follow = inScope(() => useFollowing(() => at.value, told, p => sent.push(p), (s, p) => gone.push(`${s}/${p}`)))
+    const follow = inScope(() =>
+      useFollowing(
+        () => at.value,
+        told,
+        p => sent.push(p),
+        (s, p) => gone.push(`${s}/${p}`),
+      ),
+    )
     return { at, told, sent, gone, follow }
   }
   it('a phone follows by itself, a screen on the bench does not', async () => {
@@ -164,14 +188,47 @@ describe('a clock for keys', () => {
 })
 
 describe('what helps at a step', () => {
-  const at = (stepId: string, live: Partial<Record<string, number>> = {}, sheet = FM, events: JobEvent[] = []) => {
+  const at = (
+    stepId: string,
+    live: Partial<Record<string, number>> = {},
+    sheet = FM,
+    events: JobEvent[] = [],
+  ) => {
     const run = runState(sheet, ruleSet(sheet.defaultRuleSetId), events)
     const state = run.steps.find(s => s.step.id === stepId)!
-    const entry = (q: string) => live[q] === undefined ? null : { value: live[q], receivedAtMs: 1, status: 'ok', instrument: 'Meter', standardUncertainty: 0.01 } as unknown as LiveEntry
-    return inScope(() => useAlignCoach({ sheet: () => sheet, run: () => run, events: () => events, asFound: () => [], state: () => state, want: () => state.wants[0]!, nowMs: () => 1000, liveOf: entry, driftOf: () => [], rfSeen: () => ({ rfW: live.powerW ?? null, keyedBy: (live.powerW ?? 0) > 0.02 ? 'rf' : null }), stretchOf: () => '', accuracy: () => null }))
+    const entry = (q: string) =>
+      live[q] === undefined
+        ? null
+        : ({
+            value: live[q],
+            receivedAtMs: 1,
+            status: 'ok',
+            instrument: 'Meter',
+            standardUncertainty: 0.01,
+          } as unknown as LiveEntry)
+    return inScope(() =>
+      useAlignCoach({
+        sheet: () => sheet,
+        run: () => run,
+        events: () => events,
+        asFound: () => [],
+        state: () => state,
+        want: () => state.wants[0]!,
+        nowMs: () => 1000,
+        liveOf: entry,
+        driftOf: () => [],
+        rfSeen: () => ({ rfW: live.powerW ?? null, keyedBy: (live.powerW ?? 0) > 0.02 ? 'rf' : null }),
+        stretchOf: () => '',
+        accuracy: () => null,
+      }),
+    )
   }
   it('coils are peaked, on current while there is no output', () => {
-    expect([at('A1.8', { powerW: 2, supplyA: 1 }).peakable.value, at('A1.8', { powerW: 2, supplyA: 1 }).peaked.value!.quantity, at('A1.8', { supplyA: 1 }).peaked.value!.quantity]).toEqual([true, 'powerW', 'supplyA'])
+    expect([
+      at('A1.8', { powerW: 2, supplyA: 1 }).peakable.value,
+      at('A1.8', { powerW: 2, supplyA: 1 }).peaked.value!.quantity,
+      at('A1.8', { supplyA: 1 }).peaked.value!.quantity,
+    ]).toEqual([true, 'powerW', 'supplyA'])
     expect(at('A1.8').peakable.value).toBe(false)
   })
   it('an unkeyed needle is no best and no advice', () => {
@@ -183,7 +240,8 @@ describe('what helps at a step', () => {
     const typed = { ...stepRow('A1.0', 'warm', { onTimeS: 600 }), atMs: 1000 } as JobEvent
     expect(at('A1.5', {}, FM, [typed]).gate.value).toMatchObject({ state: 'wait', by: 'time', opensInS: 600 })
   })
-  it('a trimmer is set to its window, not peaked', () => expect(at('A1.5', { carrierHz: 27_791_200 }).peakable.value).toBe(false))
+  it('a trimmer is set to its window, not peaked', () =>
+    expect(at('A1.5', { carrierHz: 27_791_200 }).peakable.value).toBe(false))
   it('frequency waits for the warm-up, power does not', () => {
     expect(at('A1.5', { onTimeS: 60 }).gate.value).toMatchObject({ state: 'wait', by: 'time' })
     expect(at('A1.5').gate.value).toMatchObject({ state: 'unknown' })
@@ -202,12 +260,25 @@ describe('the line of a job', () => {
     static readonly made: FakeSource[] = []
     readonly on = new Map<string, (e: { data: string }) => void>()
     closed = false
-    constructor(readonly url: string) { FakeSource.made.push(this) }
-    addEventListener(name: string, tell: (e: { data: string }) => void) { this.on.set(name, tell) }
-    close() { this.closed = true }
-    tell(name: string, data: unknown = '') { this.on.get(name)?.({ data: JSON.stringify(data) }) }
+    constructor(readonly url: string) {
+      FakeSource.made.push(this)
+    }
+    addEventListener(name: string, tell: (e: { data: string }) => void) {
+      this.on.set(name, tell)
+    }
+    close() {
+      this.closed = true
+    }
+    tell(name: string, data: unknown = '') {
+      this.on.get(name)?.({ data: JSON.stringify(data) })
+    }
   }
-  const page = { visibilityState: 'visible', looked: [] as (() => void)[], addEventListener: (_n: string, f: () => void) => page.looked.push(f), removeEventListener: () => {} }
+  const page = {
+    visibilityState: 'visible',
+    looked: [] as (() => void)[],
+    addEventListener: (_n: string, f: () => void) => page.looked.push(f),
+    removeEventListener: () => {},
+  }
   const make = () => {
     FakeSource.made.length = 0
     page.visibilityState = 'visible'
@@ -215,7 +286,13 @@ describe('the line of a job', () => {
     vi.stubGlobal('document', page)
     const taken: JobEvent[] = []
     let again = 0
-    const live = inScope(() => useJobLive(ref('job-1'), e => taken.push(e), () => void again++))
+    const live = inScope(() =>
+      useJobLive(
+        ref('job-1'),
+        e => taken.push(e),
+        () => void again++,
+      ),
+    )
     live.connect()
     return { live, taken, again: () => again, source: () => FakeSource.made.at(-1)! }
   }

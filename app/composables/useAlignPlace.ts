@@ -2,7 +2,10 @@ import { computed, ref, watch } from 'vue'
 import { missingNeeds, type RunState, type StepState } from '../../core/run'
 import { openPointId } from '../logic/alignView'
 
-/** Which step and which of its points is at hand. Taking a reading moves on to the next open point of the step. */
+/**
+ * Which step and which of its points is at hand. Taking a reading moves on to the next open point of the
+ * step.
+ */
 export function useAlignPlace(run: () => RunState) {
   const stepId = ref(run().next?.stepId ?? run().steps[0]!.step.id)
   const chosenPoint = ref<string | null>(null)

@@ -6,10 +6,16 @@ export type BenchKeys = Record<string, (event: KeyboardEvent) => void>
 function typing(target: EventTarget | null): boolean {
   const element = target as HTMLElement | null
   // A slider keeps only its arrow keys: the hand that moved it still wants Space to take the reading.
-  return !!element?.closest('input:not([type=range]), textarea, select, [contenteditable], [role=listbox]') || document.querySelector('.v-overlay--active.v-dialog') !== null
+  return (
+    !!element?.closest('input:not([type=range]), textarea, select, [contenteditable], [role=listbox]') ||
+    document.querySelector('.v-overlay--active.v-dialog') !== null
+  )
 }
 
-/** Keys of a screen by `event.key` (letters in lower case); silent while something is being typed. A foot switch is a keyboard. */
+/**
+ * Keys of a screen by `event.key` (letters in lower case); silent while something is being typed. A foot
+ * switch is a keyboard.
+ */
 export function useBenchKeys(keys: BenchKeys): void {
   const onKey = (event: KeyboardEvent) => {
     if (event.ctrlKey || event.metaKey || event.altKey || typing(event.target)) return

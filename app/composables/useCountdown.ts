@@ -7,7 +7,7 @@ export function useCountdown(limitS: () => number) {
   const startedMs = ref<number | null>(null)
   const nowMs = ref(0)
   let timer: ReturnType<typeof setInterval> | null = null
-  const seconds = computed(() => startedMs.value === null ? 0 : (nowMs.value - startedMs.value) / 1000)
+  const seconds = computed(() => (startedMs.value === null ? 0 : (nowMs.value - startedMs.value) / 1000))
   const over = computed(() => seconds.value > limitS())
 
   function start() {

@@ -9,10 +9,11 @@ export type NewWorkEvent = WithoutId<WorkEvent>
 
 /** Sends an event of the work after the check that the server makes too; what is wrong is named by field. */
 export function useEventForm(append: (event: NewWorkEvent) => Promise<void>) {
-  const problem = ref<{ field: string, words: string } | null>(null)
+  const problem = ref<{ field: string; words: string } | null>(null)
 
   /**
-   * @param kept called only when it was kept: that is when a form empties itself, so that a refusal loses nothing that was typed
+   * @param kept called only when it was kept: that is when a form empties itself, so that a refusal loses
+   * nothing that was typed
    * @returns whether it was kept
    */
   async function send(event: NewWorkEvent, kept?: () => void): Promise<boolean> {
@@ -22,15 +23,18 @@ export function useEventForm(append: (event: NewWorkEvent) => Promise<void>) {
       await append(event)
       kept?.()
       return true
-    }
-    catch (error) {
-      problem.value = error instanceof ValidationError
-        ? { field: error.path ?? '', words: error.message }
-        : { field: '', words: `Not kept: this browser cannot store it (${error instanceof Error ? error.message : String(error)}). Write it down.` }
+    } catch (error) {
+      problem.value =
+        error instanceof ValidationError
+          ? { field: error.path ?? '', words: error.message }
+          : {
+              field: '',
+              words: `Not kept: this browser cannot store it (${error instanceof Error ? error.message : String(error)}). Write it down.`,
+            }
       return false
     }
   }
-  const wrong = (field: string) => problem.value?.field === field ? problem.value.words : undefined
+  const wrong = (field: string) => (problem.value?.field === field ? problem.value.words : undefined)
 
   return { problem, send, wrong }
 }

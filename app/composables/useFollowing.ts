@@ -11,14 +11,24 @@ const PHONE_PX = 700
  * @param at of this screen
  * @param told by another screen
  */
-export function useFollowing(at: () => { stepId: string, pointId: string }, told: Ref<RunPlace | null>, send: (place: RunPlace) => void, go: (stepId: string, pointId: string) => void) {
+export function useFollowing(
+  at: () => { stepId: string; pointId: string },
+  told: Ref<RunPlace | null>,
+  send: (place: RunPlace) => void,
+  go: (stepId: string, pointId: string) => void,
+) {
   const stored = typeof localStorage === 'undefined' ? null : localStorage.getItem(KEY)
-  const following = ref(stored === null ? typeof innerWidth !== 'undefined' && innerWidth < PHONE_PX : stored === 'on')
-  watch(() => `${at().stepId} ${at().pointId}`, () => {
-    const { stepId, pointId } = at()
-    const there = told.value
-    if (there?.stepId !== stepId || there.pointId !== pointId) send({ stepId, pointId, screen: SCREEN })
-  })
+  const following = ref(
+    stored === null ? typeof innerWidth !== 'undefined' && innerWidth < PHONE_PX : stored === 'on',
+  )
+  watch(
+    () => `${at().stepId} ${at().pointId}`,
+    () => {
+      const { stepId, pointId } = at()
+      const there = told.value
+      if (there?.stepId !== stepId || there.pointId !== pointId) send({ stepId, pointId, screen: SCREEN })
+    },
+  )
   watch([told, following], () => {
     if (following.value && told.value) go(told.value.stepId, told.value.pointId)
   })

@@ -5,12 +5,23 @@ import { earPlace } from '../logic/alignView'
 import { useListen } from './useListen'
 import { useSpeak } from './useSpeak'
 
-export interface Heard { readonly place: () => string, readonly value: () => number | null, readonly quantity: () => Quantity, readonly want: () => WantState }
+export interface Heard {
+  readonly place: () => string
+  readonly value: () => number | null
+  readonly quantity: () => Quantity
+  readonly want: () => WantState
+}
 
-/** The reading for the ear: as a tone about the target, or about where the peaking began; and spoken, where there is a voice. */
+/**
+ * The reading for the ear: as a tone about the target, or about where the peaking began; and spoken, where
+ * there is a voice.
+ */
 export function useHearing(parts: Heard) {
   const reference = ref<number | null>(null)
-  watch(() => `${parts.place()} ${parts.quantity()}`, () => (reference.value = null))
+  watch(
+    () => `${parts.place()} ${parts.quantity()}`,
+    () => (reference.value = null),
+  )
   watch(parts.value, v => (reference.value ??= v !== null && v > 0 ? v : null), { immediate: true })
   const listen = useListen(computed(() => earPlace(parts.value(), parts.want(), reference.value)))
   const speak = useSpeak(() => {
@@ -19,5 +30,11 @@ export function useHearing(parts: Heard) {
     const { value: shown, unit } = showMeasured({ value, standardUncertainty: null }, parts.quantity())
     return `${shown} ${unit}`
   })
-  return { on: listen.on, volume: listen.volume, toggle: listen.toggle, everyS: speak.everyS, hasVoice: speak.hasVoice }
+  return {
+    on: listen.on,
+    volume: listen.volume,
+    toggle: listen.toggle,
+    everyS: speak.everyS,
+    hasVoice: speak.hasVoice,
+  }
 }

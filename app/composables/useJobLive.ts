@@ -8,7 +8,10 @@ const RECONNECT_MS = 2000
 /** This screen, among the screens of a run. */
 export const SCREEN = uuid()
 
-/** What is kept on a job elsewhere arrives here at once: a second screen of the same run. After a lost line everything is read again. */
+/**
+ * What is kept on a job elsewhere arrives here at once: a second screen of the same run. After a lost line
+ * everything is read again.
+ */
 export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, again: () => void) {
   const connected = ref(false)
   const place = ref<RunPlace | null>(null)
@@ -27,7 +30,7 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
       before = true
     })
     source.addEventListener('event', e => take((JSON.parse(e.data) as { event: JobEvent }).event))
-    source.addEventListener('place', (e) => {
+    source.addEventListener('place', e => {
       const told = (JSON.parse(e.data) as { place: RunPlace }).place
       if (told.screen !== SCREEN) place.value = told
     })
@@ -39,13 +42,15 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
       setTimeout(() => document.visibilityState === 'visible' && connect(), RECONNECT_MS)
     })
   }
-  /** A browser has six lines to a server for all its pages: one that nobody looks at gives its line back, and is read anew when it is looked at. */
+  /**
+   * A browser has six lines to a server for all its pages: one that nobody looks at gives its line back, and
+   * is read anew when it is looked at.
+   */
   function looked() {
     if (document.visibilityState === 'visible') {
       before = false
       if (!source) connect()
-    }
-    else {
+    } else {
       source?.close()
       source = null
       connected.value = false

@@ -32,14 +32,17 @@ export function useKeyAlarm(view: Ref<KeyDownView>) {
     if (again) clearInterval(again)
     again = null
   }
-  watch(() => view.value.phase, (phase, before) => {
-    quiet()
-    if (!on.value) return
-    if (phase === 'warn' && before === 'keyed') [0, 0.2].forEach(s => beep(WARN_HZ, s))
-    if (phase !== 'over') return
-    beep(OVER_HZ)
-    again = setInterval(() => beep(OVER_HZ), AGAIN_MS)
-  })
+  watch(
+    () => view.value.phase,
+    (phase, before) => {
+      quiet()
+      if (!on.value) return
+      if (phase === 'warn' && before === 'keyed') [0, 0.2].forEach(s => beep(WARN_HZ, s))
+      if (phase !== 'over') return
+      beep(OVER_HZ)
+      again = setInterval(() => beep(OVER_HZ), AGAIN_MS)
+    },
+  )
   function toggle() {
     on.value = !on.value
     localStorage.setItem(KEY, on.value ? 'on' : 'off')

@@ -7,12 +7,15 @@ const GLIDE_S = 0.05
 const KEY = 'diapason-listen-volume'
 const LOUDEST = 0.35
 
-/** The reading as a tone: its pitch follows the place on the scale, -1..1, up and down alike; null is silence. It goes on with the screen off. */
+/**
+ * The reading as a tone: its pitch follows the place on the scale, -1..1, up and down alike; null is silence.
+ * It goes on with the screen off.
+ */
 export function useListen(place: Ref<number | null>) {
   const on = ref(false)
   const volume = ref(typeof localStorage === 'undefined' ? 0.4 : Number(localStorage.getItem(KEY) ?? 0.4))
   let context: AudioContext | null = null
-  let tone: { oscillator: OscillatorNode, gain: GainNode } | null = null
+  let tone: { oscillator: OscillatorNode; gain: GainNode } | null = null
 
   function toggle() {
     on.value = !on.value
@@ -40,13 +43,21 @@ export function useListen(place: Ref<number | null>) {
   function follow(value: number | null) {
     if (!tone || !context) return
     const clamped = Math.max(-1, Math.min(1, value ?? 0))
-    tone.oscillator.frequency.setTargetAtTime(MIDDLE_HZ * 2 ** (OCTAVES * clamped), context.currentTime, GLIDE_S)
+    tone.oscillator.frequency.setTargetAtTime(
+      MIDDLE_HZ * 2 ** (OCTAVES * clamped),
+      context.currentTime,
+      GLIDE_S,
+    )
     // The ear hears loudness by ratio.
-    tone.gain.gain.setTargetAtTime(value === null ? 0 : LOUDEST * volume.value ** 2, context.currentTime, GLIDE_S)
+    tone.gain.gain.setTargetAtTime(
+      value === null ? 0 : LOUDEST * volume.value ** 2,
+      context.currentTime,
+      GLIDE_S,
+    )
   }
 
   watch(place, follow)
-  watch(volume, (v) => {
+  watch(volume, v => {
     localStorage.setItem(KEY, String(v))
     follow(place.value)
   })

@@ -3,7 +3,10 @@ import type { RowState } from '../../core/run'
 import { useBenchKeys } from './useBenchKeys'
 
 /** Which row is at hand, and the keys that move between rows. `take` and `type` act on the active one. */
-export function useMatrixPage(rows: () => readonly RowState[], act: { take: (pointId: string) => void, type: (pointId: string, first: string) => void, undo: () => void }) {
+export function useMatrixPage(
+  rows: () => readonly RowState[],
+  act: { take: (pointId: string) => void; type: (pointId: string, first: string) => void; undo: () => void },
+) {
   const chosen = ref<string | null>(null)
   const firstOpen = () => rows().find(r => !r.complete || r.stale)?.point.id ?? rows()[0]?.point.id ?? ''
   const active = computed(() => chosen.value ?? firstOpen())
@@ -15,10 +18,13 @@ export function useMatrixPage(rows: () => readonly RowState[], act: { take: (poi
   }
 
   // A row that is taken now hands over to the next open one; one that was complete before stays chosen.
-  watch(() => ({ id: active.value, rowId: rows().find(r => r.point.id === active.value)?.row?.id }), (now, before) => {
-    const isTaken = now.id === before.id && now.rowId !== before.rowId
-    if (isTaken && rows().find(r => r.point.id === active.value)?.complete) chosen.value = null
-  })
+  watch(
+    () => ({ id: active.value, rowId: rows().find(r => r.point.id === active.value)?.row?.id }),
+    (now, before) => {
+      const isTaken = now.id === before.id && now.rowId !== before.rowId
+      if (isTaken && rows().find(r => r.point.id === active.value)?.complete) chosen.value = null
+    },
+  )
 
   useBenchKeys({
     ' ': () => act.take(active.value),

@@ -5,7 +5,7 @@ import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
 
 /** Measures recordings in a worker, one after the other, with progress and cancel. */
 export function useMeasuring() {
-  const progress = ref<{ share: number, what: string } | null>(null)
+  const progress = ref<{ share: number; what: string } | null>(null)
   const failure = ref<string | null>(null)
   let worker: Worker | null = null
 
@@ -25,7 +25,7 @@ export function useMeasuring() {
     worker ??= new Worker(new URL('../workers/measure.worker.ts', import.meta.url), { type: 'module' })
     progress.value = { share: 0, what: 'opening' }
     failure.value = null
-    return new Promise((done) => {
+    return new Promise(done => {
       worker!.onmessage = ({ data }: MessageEvent<FromMeasurer>) => {
         if (data.kind === 'progress') return (progress.value = data)
         progress.value = null

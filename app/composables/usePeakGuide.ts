@@ -2,12 +2,18 @@ import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { NEW_GUIDE, guided, resumedGuide } from '../../core/run'
 
 /** A reading of the needle that is watched, as a level that is larger when it is better. */
-export interface NeedleReading { readonly atMs: number, readonly value: number }
+export interface NeedleReading {
+  readonly atMs: number
+  readonly value: number
+}
 
 /** A change of the level between two readings that shows which way it goes [ratio]. */
 const MOVING = 0.004
 
-/** Guides a hand to the peak of one core, from readings alone. @param shown the reading itself, in its own unit, for the best so far */
+/**
+ * Guides a hand to the peak of one core, from readings alone.
+ * @param shown the reading itself, in its own unit, for the best so far
+ */
 export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => number | null = () => null) {
   const on = ref(false)
   const guide = shallowRef(NEW_GUIDE)
@@ -15,9 +21,13 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
   const trend = ref<'up' | 'down' | 'level'>('level')
   let smooth: number | null = null
   const last = computed(() => guide.value.looks.at(-1) ?? null)
-  const bestDb = computed(() => guide.value.looks.length > 0 ? Math.max(...guide.value.looks.map(l => l.levelDb)) : null)
-  const nowDb = computed(() => reading.value ? 10 * Math.log10(Math.max(1e-12, reading.value.value)) : null)
-  const belowDb = computed(() => nowDb.value !== null && bestDb.value !== null ? Math.max(0, bestDb.value - nowDb.value) : null)
+  const bestDb = computed(() =>
+    guide.value.looks.length > 0 ? Math.max(...guide.value.looks.map(l => l.levelDb)) : null,
+  )
+  const nowDb = computed(() => (reading.value ? 10 * Math.log10(Math.max(1e-12, reading.value.value)) : null))
+  const belowDb = computed(() =>
+    nowDb.value !== null && bestDb.value !== null ? Math.max(0, bestDb.value - nowDb.value) : null,
+  )
 
   function begin() {
     guide.value = NEW_GUIDE
@@ -37,7 +47,7 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
     best.value = null
     trend.value = 'level'
   }
-  watch(reading, (r) => {
+  watch(reading, r => {
     if (!r) return
     const before = smooth ?? r.value
     smooth = before + (r.value - before) * 0.3
@@ -51,5 +61,15 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
     if (guide.value.looks.length > looks && last.value!.levelDb === bestDb.value) best.value = shown()
   })
 
-  return { on, last, best, belowDb, trend, looks: computed(() => guide.value.looks.length), begin, end, resume }
+  return {
+    on,
+    last,
+    best,
+    belowDb,
+    trend,
+    looks: computed(() => guide.value.looks.length),
+    begin,
+    end,
+    resume,
+  }
 }

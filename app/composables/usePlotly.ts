@@ -5,7 +5,10 @@ type Traces = Parameters<Plotly['react']>[1]
 type Layout = NonNullable<Parameters<Plotly['react']>[2]>
 
 /** What is drawn: traces, and what of the layout is its own. */
-export interface Figure { readonly traces: Traces, readonly layout: Layout }
+export interface Figure {
+  readonly traces: Traces
+  readonly layout: Layout
+}
 
 export interface ChartParts {
   /** the figure, made anew whenever it is drawn; tokens are colours of the theme */
@@ -20,7 +23,10 @@ export interface ChartParts {
 
 const QUIET = { displaylogo: false, responsive: true, displayModeBar: false } as const
 
-/** A chart and its life: the library is fetched only where a picture is drawn, the paper is that of the theme, and it is cleared away with its component. */
+/**
+ * A chart and its life: the library is fetched only where a picture is drawn, the paper is that of the theme,
+ * and it is cleared away with its component.
+ */
 export function usePlotly(host: Ref<HTMLElement | null>, { figure, on, before, drawn }: ChartParts) {
   const plotly = shallowRef<Plotly | null>(null)
   const failed = ref(false)
@@ -29,14 +35,27 @@ export function usePlotly(host: Ref<HTMLElement | null>, { figure, on, before, d
   async function draw() {
     if (!plotly.value || !host.value) return
     const { traces, layout } = figure(token)
-    const font = { family: getComputedStyle(host.value).getPropertyValue('--v-font-body'), size: 13, color: token('--ink') }
-    await plotly.value.react(host.value, traces, { paper_bgcolor: 'transparent', plot_bgcolor: 'transparent', ...layout, font: { ...font, ...layout.font } }, QUIET)
+    const font = {
+      family: getComputedStyle(host.value).getPropertyValue('--v-font-body'),
+      size: 13,
+      color: token('--ink'),
+    }
+    await plotly.value.react(
+      host.value,
+      traces,
+      {
+        paper_bgcolor: 'transparent',
+        plot_bgcolor: 'transparent',
+        ...layout,
+        font: { ...font, ...layout.font },
+      },
+      QUIET,
+    )
   }
   onMounted(async () => {
     try {
       plotly.value = await import('plotly.js-cartesian-dist-min')
-    }
-    catch {
+    } catch {
       failed.value = true
     }
     await before?.()
@@ -47,7 +66,11 @@ export function usePlotly(host: Ref<HTMLElement | null>, { figure, on, before, d
   onBeforeUnmount(() => host.value && plotly.value?.purge(host.value))
 
   /** The picture as a file's address. */
-  const image = (format: 'png' | 'svg', width: number, height: number) => (plotly.value as unknown as { toImage: (host: HTMLElement, o: object) => Promise<string> }).toImage(host.value!, { format, width, height })
+  const image = (format: 'png' | 'svg', width: number, height: number) =>
+    (plotly.value as unknown as { toImage: (host: HTMLElement, o: object) => Promise<string> }).toImage(
+      host.value!,
+      { format, width, height },
+    )
 
   return { failed, image }
 }

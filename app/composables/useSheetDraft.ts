@@ -1,5 +1,12 @@
 import { computed, ref, shallowRef } from 'vue'
-import { checkSheet, compareSheets, mergeSheets, taking, type ModelSheet, type SheetConflict } from '../../core/sheet'
+import {
+  checkSheet,
+  compareSheets,
+  mergeSheets,
+  taking,
+  type ModelSheet,
+  type SheetConflict,
+} from '../../core/sheet'
 
 /** Steps back that are remembered. */
 const MOST_UNDO = 100
@@ -10,16 +17,35 @@ export const newDraftName = (sheetId: string) => `new-${sheetId}`
 const copy = (sheet: ModelSheet): ModelSheet => JSON.parse(JSON.stringify(sheet)) as ModelSheet
 
 /** What is kept of a sheet being written: the revision it began from, and what was written. */
-interface KeptDraft { readonly base: ModelSheet, readonly draft: ModelSheet }
+interface KeptDraft {
+  readonly base: ModelSheet
+  readonly draft: ModelSheet
+}
 /** A draft of this browser, for the list. */
-export interface DraftEntry { readonly name: string, readonly model: string, readonly isNew: boolean, readonly lines: number }
+export interface DraftEntry {
+  readonly name: string
+  readonly model: string
+  readonly isNew: boolean
+  readonly lines: number
+}
 
 /** Drafts that were written and not saved, of this browser. */
 export function listDrafts(): DraftEntry[] {
-  const names = Object.keys(localStorage).filter(k => k.startsWith(PREFIX)).map(k => k.slice(PREFIX.length))
-  return names.flatMap((name) => {
+  const names = Object.keys(localStorage)
+    .filter(k => k.startsWith(PREFIX))
+    .map(k => k.slice(PREFIX.length))
+  return names.flatMap(name => {
     const kept = readDraft(name)
-    return kept ? [{ name, model: kept.draft.model, isNew: name.startsWith('new-'), lines: compareSheets(kept.base, kept.draft).length }] : []
+    return kept
+      ? [
+          {
+            name,
+            model: kept.draft.model,
+            isNew: name.startsWith('new-'),
+            lines: compareSheets(kept.base, kept.draft).length,
+          },
+        ]
+      : []
   })
 }
 export function discardDraft(name: string) {
@@ -31,15 +57,14 @@ export function readDraft(name: string): KeptDraft | null {
     const kept = JSON.parse(localStorage.getItem(keyOf(name)) ?? 'null') as KeptDraft | ModelSheet | null
     if (!kept) return null
     return 'draft' in kept ? kept : { base: kept, draft: kept }
-  }
-  catch {
+  } catch {
     return null
   }
 }
 
 /**
- * A sheet while it is written: every change can be taken back, and what was written survives a closed browser and a
- * revision that somebody else saved meanwhile.
+ * A sheet while it is written: every change can be taken back, and what was written survives a closed browser
+ * and a revision that somebody else saved meanwhile.
  * @param name of the draft in this browser
  */
 export function useSheetDraft(name: string) {
@@ -54,10 +79,15 @@ export function useSheetDraft(name: string) {
   /** so many places were taken over from a newer revision */
   const taken = ref(0)
   let mine: ModelSheet | null = null
-  const problems = computed(() => draft.value ? checkSheet(draft.value) : [])
-  const differences = computed(() => start.value && draft.value ? compareSheets(start.value, draft.value) : [])
+  const problems = computed(() => (draft.value ? checkSheet(draft.value) : []))
+  const differences = computed(() =>
+    start.value && draft.value ? compareSheets(start.value, draft.value) : [],
+  )
 
-  /** Begins from a revision, with what was written here before: put together field by field where it began from an older one. */
+  /**
+   * Begins from a revision, with what was written here before: put together field by field where it began
+   * from an older one.
+   */
   function begin(sheet: ModelSheet) {
     const kept = readDraft(name)
     start.value = copy(sheet)
@@ -87,7 +117,13 @@ export function useSheetDraft(name: string) {
   }
   function set(sheet: ModelSheet) {
     draft.value = sheet
-    localStorage.setItem(keyOf(name), JSON.stringify({ base: start.value, draft: sheet } satisfies { base: ModelSheet | null, draft: ModelSheet }))
+    localStorage.setItem(
+      keyOf(name),
+      JSON.stringify({ base: start.value, draft: sheet } satisfies {
+        base: ModelSheet | null
+        draft: ModelSheet
+      }),
+    )
   }
   function undo() {
     const last = past.value.at(-1)
@@ -111,5 +147,22 @@ export function useSheetDraft(name: string) {
     forget()
     if (start.value) begin(start.value)
   }
-  return { start, draft, problems, differences, recovered, conflicts, taken, decide, canUndo: computed(() => past.value.length > 0), canRedo: computed(() => future.value.length > 0), begin, change, undo, redo, forget, startOver }
+  return {
+    start,
+    draft,
+    problems,
+    differences,
+    recovered,
+    conflicts,
+    taken,
+    decide,
+    canUndo: computed(() => past.value.length > 0),
+    canRedo: computed(() => future.value.length > 0),
+    begin,
+    change,
+    undo,
+    redo,
+    forget,
+    startOver,
+  }
 }

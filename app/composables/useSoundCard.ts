@@ -15,20 +15,25 @@ export function useSoundCard() {
   async function start() {
     failure.value = null
     try {
-      stream = await navigator.mediaDevices.getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } })
+      stream = await navigator.mediaDevices.getUserMedia({
+        audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 },
+      })
       context = new AudioContext({ sampleRate: RATE_HZ })
       await context.audioWorklet.addModule('/tap.worklet.js')
       worker = new Worker(new URL('../workers/audio.worker.ts', import.meta.url), { type: 'module' })
       worker.onmessage = ({ data }: MessageEvent<Heard>) => (heard.value = data)
       worker.postMessage({ kind: 'start', rateHz: context.sampleRate })
       const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 })
-      tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) => worker?.postMessage({ kind: 'samples', block: data })
+      tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) =>
+        worker?.postMessage({ kind: 'samples', block: data })
       context.createMediaStreamSource(stream).connect(tap)
       on.value = true
-    }
-    catch (error) {
+    } catch (error) {
       stop()
-      failure.value = error instanceof DOMException && error.name === 'NotAllowedError' ? 'The browser may not use the sound card: allow the microphone for this page.' : 'No sound card was found, or another program holds it.'
+      failure.value =
+        error instanceof DOMException && error.name === 'NotAllowedError'
+          ? 'The browser may not use the sound card: allow the microphone for this page.'
+          : 'No sound card was found, or another program holds it.'
     }
   }
 

@@ -15,17 +15,21 @@ export function useSoundRecorder() {
     let stream: MediaStream | null = null
     let context: AudioContext | null = null
     try {
-      stream = await navigator.mediaDevices.getUserMedia({ audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 } })
+      stream = await navigator.mediaDevices.getUserMedia({
+        audio: { echoCancellation: false, noiseSuppression: false, autoGainControl: false, channelCount: 1 },
+      })
       context = new AudioContext({ sampleRate: RATE_HZ })
       await context.audioWorklet.addModule('/tap.worklet.js')
       const samples = await collected(context, stream)
-      return new File([writeWav(samples, context.sampleRate) as BlobPart], `sound-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}.wav`)
-    }
-    catch {
-      failure.value = 'No sound card was found, or the browser may not use it: allow the microphone for this page.'
+      return new File(
+        [writeWav(samples, context.sampleRate) as BlobPart],
+        `sound-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}.wav`,
+      )
+    } catch {
+      failure.value =
+        'No sound card was found, or the browser may not use it: allow the microphone for this page.'
       return null
-    }
-    finally {
+    } finally {
       stream?.getTracks().forEach(t => t.stop())
       void context?.close()
       recording.value = false
@@ -40,7 +44,7 @@ function collected(context: AudioContext, stream: MediaStream): Promise<Float32A
   const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 })
   context.createMediaStreamSource(stream).connect(tap)
   let at = 0
-  return new Promise((done) => {
+  return new Promise(done => {
     tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) => {
       out.set(data.subarray(0, Math.min(data.length, out.length - at)), at)
       at += data.length

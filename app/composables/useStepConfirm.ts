@@ -5,20 +5,34 @@ import { confirming } from '../logic/alignView'
 type Append = (event: Omit<Extract<JobEvent, { kind: 'step-confirmed' }>, 'id' | 'atMs'>) => Promise<void>
 
 /** Enter at a step: confirm, decide, skip or accept; where words are due they are asked for first. */
-export function useStepConfirm(state: () => StepState, run: () => RunState, append: Append, onward: () => void, say: (text: string, kind: 'problem') => void) {
+export function useStepConfirm(
+  state: () => StepState,
+  run: () => RunState,
+  append: Append,
+  onward: () => void,
+  say: (text: string, kind: 'problem') => void,
+) {
   const asking = ref<'as-is' | 'skipped' | null>(null)
   const what = computed(() => confirming(state(), run()))
 
   async function confirm() {
     switch (what.value.kind) {
-      case 'already': return onward()
+      case 'already':
+        return onward()
       case 'leave':
-      case 'done': return keep('done', '')
-      case 'decide': return keep('as-is', '')
-      case 'skip-justified': return keep('skipped', '')
-      case 'retake': return say('Its reading is stale: take it again, then confirm', 'problem')
-      case 'as-is': asking.value = 'as-is'; return
-      case 'skip': asking.value = 'skipped'
+      case 'done':
+        return keep('done', '')
+      case 'decide':
+        return keep('as-is', '')
+      case 'skip-justified':
+        return keep('skipped', '')
+      case 'retake':
+        return say('Its reading is stale: take it again, then confirm', 'problem')
+      case 'as-is':
+        asking.value = 'as-is'
+        return
+      case 'skip':
+        asking.value = 'skipped'
     }
   }
   async function keep(outcome: 'done' | 'as-is' | 'skipped', reason: string) {

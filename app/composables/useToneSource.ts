@@ -1,18 +1,22 @@
 import { onBeforeUnmount, ref } from 'vue'
 
 /** What is played: one tone, or the two of an SSB test. */
-export interface ToneSetting { readonly hz: readonly number[], readonly levelV: number }
+export interface ToneSetting {
+  readonly hz: readonly number[]
+  readonly levelV: number
+}
 
 const GLIDE_S = 0.01
 
 /**
  * Tones from the sound card. Its output is set once against a millivoltmeter; from then on levels are volts.
- * @param fullScaleV rms of one tone at full scale, as it was measured; null = not set yet: levels are then shares of full scale
+ * @param fullScaleV rms of one tone at full scale, as it was measured; null = not set yet: levels are then
+ * shares of full scale
  */
 export function useToneSource() {
   const playing = ref<ToneSetting | null>(null)
   let context: AudioContext | null = null
-  let parts: { oscillator: OscillatorNode, gain: GainNode }[] = []
+  let parts: { oscillator: OscillatorNode; gain: GainNode }[] = []
 
   /** @returns false when the level is more than the card gives */
   function play(setting: ToneSetting, fullScaleV: number | null): boolean {
@@ -21,7 +25,7 @@ export function useToneSource() {
     context ??= new AudioContext()
     void context.resume()
     silence()
-    parts = setting.hz.map((hz) => {
+    parts = setting.hz.map(hz => {
       const oscillator = context!.createOscillator()
       const gain = context!.createGain()
       oscillator.frequency.value = hz

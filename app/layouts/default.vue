@@ -41,9 +41,12 @@ function key() {
   if (simulated) void practice.change({ keyed: !practice.state!.keyed })
   else live.toggleKey()
 }
-watch(drawer, open => open ? practice.watch() : practice.unwatch())
+watch(drawer, open => (open ? practice.watch() : practice.unwatch()))
 /** The key line of the simulated set is seen while its panel is looked at. */
-watch(() => practice.state && (drawer.value || route.path === '/practice') ? practice.state.keyed : null, live.setKeyLine)
+watch(
+  () => (practice.state && (drawer.value || route.path === '/practice') ? practice.state.keyed : null),
+  live.setKeyLine,
+)
 onMounted(() => {
   live.connect()
   started.value = true
@@ -58,13 +61,43 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 <template>
   <v-app>
     <div class="frame" :class="{ 'with-drawer': drawer }">
-      <SideNav :path="route.path" :night="night" :simulated="practice.state !== null && route.path !== '/practice'" :panel-open="drawer" @panel="togglePractice" @theme="switchTheme" @keys="keysOpen = true" />
-      <main class="frame-main" tabindex="0"><OutboxNotice :waiting="outbox.unsent.length" :trouble="outbox.trouble" :refused="outbox.refused" @give-up="outbox.giveUp" /><slot /></main>
+      <SideNav
+        :path="route.path"
+        :night="night"
+        :simulated="practice.state !== null && route.path !== '/practice'"
+        :panel-open="drawer"
+        @panel="togglePractice"
+        @theme="switchTheme"
+        @keys="keysOpen = true"
+      />
+      <main class="frame-main" tabindex="0">
+        <OutboxNotice
+          :waiting="outbox.unsent.length"
+          :trouble="outbox.trouble"
+          :refused="outbox.refused"
+          @give-up="outbox.giveUp"
+        /><slot />
+      </main>
       <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulated set">
-        <PracticeControls narrow :wanted="practice.wanted" :state="practice.state" :failure="practice.failure?.words ?? null" @change="practice.change" @close="practice.panelOpen = false" />
+        <PracticeControls
+          narrow
+          :wanted="practice.wanted"
+          :state="practice.state"
+          :failure="practice.failure?.words ?? null"
+          @change="practice.change"
+          @close="practice.panelOpen = false"
+        />
       </aside>
       <ClientOnly>
-        <ReadoutRail class="frame-rail" :shown="live.shown" :clock="live.clock" :warmth="live.warmth" :links="live.links" :connected="live.connected" :started="started" />
+        <ReadoutRail
+          class="frame-rail"
+          :shown="live.shown"
+          :clock="live.clock"
+          :warmth="live.warmth"
+          :links="live.links"
+          :connected="live.connected"
+          :started="started"
+        />
         <template #fallback><footer class="frame-rail rail-waiting" /></template>
       </ClientOnly>
       <KeysDialog :open="keysOpen" @close="keysOpen = false" />
@@ -73,18 +106,54 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
 </template>
 
 <style scoped>
-.frame { height: 100dvh; display: grid; grid-template: minmax(0, 1fr) 76px / 78px minmax(0, 1fr) auto; }
-.frame-main:focus-visible { outline-offset: -3px; }
-.frame-main { overflow: auto; min-width: 0; display: flex; flex-direction: column; }
-.frame-drawer { width: 300px; overflow: auto; border-left: 1px solid var(--line2); background: var(--sheet); }
-.frame.with-drawer :deep(.align) { grid-template-columns: 220px minmax(0, 1fr); }
-.frame.with-drawer :deep(.align > .hands) { display: none; }
-.frame-rail { grid-column: 1 / -1; }
-.rail-waiting { background: var(--sheet); border-top: 1px solid var(--line2); }
+.frame {
+  height: 100dvh;
+  display: grid;
+  grid-template: minmax(0, 1fr) 76px / 78px minmax(0, 1fr) auto;
+}
+.frame-main:focus-visible {
+  outline-offset: -3px;
+}
+.frame-main {
+  overflow: auto;
+  min-width: 0;
+  display: flex;
+  flex-direction: column;
+}
+.frame-drawer {
+  width: 300px;
+  overflow: auto;
+  border-left: 1px solid var(--line2);
+  background: var(--sheet);
+}
+.frame.with-drawer :deep(.align) {
+  grid-template-columns: 220px minmax(0, 1fr);
+}
+.frame.with-drawer :deep(.align > .hands) {
+  display: none;
+}
+.frame-rail {
+  grid-column: 1 / -1;
+}
+.rail-waiting {
+  background: var(--sheet);
+  border-top: 1px solid var(--line2);
+}
 @media (max-width: 700px) {
-  .frame { grid-template: auto minmax(0, 1fr) auto 76px / minmax(0, 1fr); }
-  .frame-drawer { grid-row: 3; }
-  .frame-rail { grid-row: 4; }
-  .frame-drawer { width: auto; max-height: 45dvh; border-left: 0; border-top: 1px solid var(--line2); }
+  .frame {
+    grid-template: auto minmax(0, 1fr) auto 76px / minmax(0, 1fr);
+  }
+  .frame-drawer {
+    grid-row: 3;
+  }
+  .frame-rail {
+    grid-row: 4;
+  }
+  .frame-drawer {
+    width: auto;
+    max-height: 45dvh;
+    border-left: 0;
+    border-top: 1px solid var(--line2);
+  }
 }
 </style>

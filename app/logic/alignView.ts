@@ -14,8 +14,12 @@ export function openPointId(state: StepState): string {
 /** What the as-found matrix says about what a step measures: the hollow mark of its gauge. */
 export function asFoundFor(asFound: readonly RowState[], want: WantState): number | null {
   const asked = conditionsAsked(want.point.state)
-  const match = asFound.flatMap(r => r.cells.map(c => ({ state: r.point.state, cell: c })))
-    .find(({ state, cell }) => cell.want.quantity === want.want.quantity && sameConditions(conditionsAsked(state), asked))
+  const match = asFound
+    .flatMap(r => r.cells.map(c => ({ state: r.point.state, cell: c })))
+    .find(
+      ({ state, cell }) =>
+        cell.want.quantity === want.want.quantity && sameConditions(conditionsAsked(state), asked),
+    )
   return match?.cell.latest?.reading.value ?? null
 }
 
@@ -30,27 +34,31 @@ export function connectedAccuracy(links: readonly LiveLink[], quantity: Quantity
 
 /** What pressing Enter would do at a step. */
 export type Confirming =
-  | { readonly kind: 'done', readonly label: string }
-  | { readonly kind: 'decide', readonly label: string }
-  | { readonly kind: 'leave', readonly label: string }
-  | { readonly kind: 'skip-justified', readonly label: string }
-  | { readonly kind: 'as-is', readonly label: string }
-  | { readonly kind: 'skip', readonly label: string }
-  | { readonly kind: 'already', readonly label: string }
-  | { readonly kind: 'retake', readonly label: string }
+  | { readonly kind: 'done'; readonly label: string }
+  | { readonly kind: 'decide'; readonly label: string }
+  | { readonly kind: 'leave'; readonly label: string }
+  | { readonly kind: 'skip-justified'; readonly label: string }
+  | { readonly kind: 'as-is'; readonly label: string }
+  | { readonly kind: 'skip'; readonly label: string }
+  | { readonly kind: 'already'; readonly label: string }
+  | { readonly kind: 'retake'; readonly label: string }
 
 export function confirming(state: StepState, run: RunState): Confirming {
   const source = run.steps.find(s => s.step.id === state.step.skipIf)
   if (state.satisfied) return { kind: 'already', label: 'Next open step' }
   if (state.status === 'inside') return { kind: 'done', label: 'Confirm' }
   if (state.status === 'not-measured' || state.status === 'skipped') {
-    return source && leavesAlone(source) ? { kind: 'skip-justified', label: 'Skip: not needed' } : { kind: 'skip', label: 'Skip\u2026' }
+    return source && leavesAlone(source)
+      ? { kind: 'skip-justified', label: 'Skip: not needed' }
+      : { kind: 'skip', label: 'Skip\u2026' }
   }
   // A stale reading cannot be accepted: nobody knows what it would be now.
   if (state.status === 'stale') return { kind: 'retake', label: 'Take it again' }
   // What the meter cannot tell sends nobody into waxed cores.
-  if (state.step.decides && state.status === 'cannot-tell') return { kind: 'leave', label: 'Confirm: leave as is' }
-  if (state.step.decides && (state.status === 'above' || state.status === 'below')) return { kind: 'decide', label: 'Confirm: work follows' }
+  if (state.step.decides && state.status === 'cannot-tell')
+    return { kind: 'leave', label: 'Confirm: leave as is' }
+  if (state.step.decides && (state.status === 'above' || state.status === 'below'))
+    return { kind: 'decide', label: 'Confirm: work follows' }
   return { kind: 'as-is', label: 'Accept as it is\u2026' }
 }
 
@@ -60,7 +68,8 @@ export function balanceCoils(step: Step): string[] {
 }
 
 /**
- * Place of a reading for the ear, -1..1: of its window, by ratio where the quantity is one; while peaking, octaves of what it began with.
+ * Place of a reading for the ear, -1..1: of its window, by ratio where the quantity is one; while peaking,
+ * octaves of what it began with.
  * @param reference value at which the tone stands in the middle while peaking, or null
  */
 export function earPlace(value: number | null, want: WantState, reference: number | null): number | null {
@@ -68,7 +77,9 @@ export function earPlace(value: number | null, want: WantState, reference: numbe
   const { window, nominalHz } = want.asked
   if (window?.aim != null && window.low !== null && window.high !== null) {
     const byRatio = nominalHz === null && window.low > 0 && value > 0
-    return byRatio ? Math.log(value / window.aim) / Math.log(window.high / window.low) / 2 : (value - window.aim) / ((window.high - window.low) * 2)
+    return byRatio
+      ? Math.log(value / window.aim) / Math.log(window.high / window.low) / 2
+      : (value - window.aim) / ((window.high - window.low) * 2)
   }
   return reference === null || reference <= 0 || value <= 0 ? 0 : Math.log2(value / reference)
 }

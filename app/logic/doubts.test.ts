@@ -8,12 +8,21 @@ import { rowDoubts, type DoubtContext } from './doubts'
 
 const RULES = ruleSet('R-UK27')
 type Taken = Extract<JobEvent, { kind: 'row-taken' }>
-const row = (powerW: number) => rowTaken('as-found', null, 'high-20', { carrierHz: 27_791_260, powerW, supplyV: 13.8, supplyA: 1.2 }) as Taken
+const row = (powerW: number) =>
+  rowTaken('as-found', null, 'high-20', {
+    carrierHz: 27_791_260,
+    powerW,
+    supplyV: 13.8,
+    supplyA: 1.2,
+  }) as Taken
 
 function doubtsAt(events: readonly JobEvent[], change: Partial<DoubtContext> = {}) {
   const { history } = runState(OSMUND_27F, RULES, events)
   const rows = matrixState(OSMUND_27F, RULES, history, 'as-found')
-  return rowDoubts({ ...EMPTY_CONTEXT, rows, history, ...change }, rows.find(r => r.point.id === 'high-20')!)
+  return rowDoubts(
+    { ...EMPTY_CONTEXT, rows, history, ...change },
+    rows.find(r => r.point.id === 'high-20')!,
+  )
 }
 const rules = (...args: Parameters<typeof doubtsAt>) => doubtsAt(...args).map(d => d.rule)
 
@@ -27,16 +36,30 @@ describe('what is doubtful about a kept row', () => {
     expect(rules([row(3.8), row(3.85)])).toEqual([])
     expect(rules([row(3.8), turned('L6'), row(3.95)])).toEqual([])
     const first = row(3.8)
-    expect(rules([first, struck(first.readings.find(r => r.quantity === 'powerW')!.id), row(3.95)])).toEqual([])
+    expect(rules([first, struck(first.readings.find(r => r.quantity === 'powerW')!.id), row(3.95)])).toEqual(
+      [],
+    )
   })
   it('is a reading off the scale of its meter, by the name of the instrument on this bench', () => {
-    const meterOf: DoubtContext['meterOf'] = (name, quantity) => name === 'Meter' && quantity === 'powerW' ? { fullScale: 60, tick: null } : null
+    const meterOf: DoubtContext['meterOf'] = (name, quantity) =>
+      name === 'Meter' && quantity === 'powerW' ? { fullScale: 60, tick: null } : null
     expect(rules([row(3.8)], { meterOf })).toEqual(['P09'])
   })
   it('stays in sight with the reason for which it was kept', () => {
     const kept = row(40)
     const reading = kept.readings.find(r => r.quantity === 'powerW')!
-    const [doubt] = doubtsAt([kept], { kept: [{ kind: 'challenge-kept', id: 'k', atMs: 1, readingId: reading.id, rule: 'P06', reason: 'pulsed supply' }] })
+    const [doubt] = doubtsAt([kept], {
+      kept: [
+        {
+          kind: 'challenge-kept',
+          id: 'k',
+          atMs: 1,
+          readingId: reading.id,
+          rule: 'P06',
+          reason: 'pulsed supply',
+        },
+      ],
+    })
     expect(doubt).toMatchObject({ rule: 'P06', readingId: reading.id, keptBecause: 'pulsed supply' })
     expect(doubtsAt([kept])[0]).toMatchObject({ rule: 'P06', keptBecause: null })
   })

@@ -1,4 +1,9 @@
-import { challengedInRow, challengedReadings, type ChallengedReading, type DoubtContext } from '../../core/diagnose'
+import {
+  challengedInRow,
+  challengedReadings,
+  type ChallengedReading,
+  type DoubtContext,
+} from '../../core/diagnose'
 import type { Reading } from '../../core/quantity'
 import type { ChallengeKept, History, RowConditions, RowState } from '../../core/run'
 import type { RuleSet } from '../../core/rules'
@@ -8,18 +13,44 @@ import { challengeWords } from '../../shared/words/challengeWords'
 export type { DoubtContext }
 
 /** Why a reading cannot be true, and why it was kept all the same. */
-export interface Doubt { readonly rule: string, readonly words: string, readonly readingId: string, readonly keptBecause: string | null }
+export interface Doubt {
+  readonly rule: string
+  readonly words: string
+  readonly readingId: string
+  readonly keptBecause: string | null
+}
 
 /** What an open job and the instruments of the bench know, as the screens have them. */
-interface OpenJob { readonly sheet: ModelSheet | null, readonly rules: RuleSet | null, readonly run: { readonly history: History } | null, readonly keptChallenges: readonly ChallengeKept[] }
+interface OpenJob {
+  readonly sheet: ModelSheet | null
+  readonly rules: RuleSet | null
+  readonly run: { readonly history: History } | null
+  readonly keptChallenges: readonly ChallengeKept[]
+}
 
 /** The context of the open job. */
-export function doubting(job: OpenJob, { meterOf }: Pick<DoubtContext, 'meterOf'>, rows: () => readonly RowState[]): () => DoubtContext {
-  return () => ({ sheet: job.sheet!, rules: job.rules!, rows: rows(), history: job.run!.history, kept: job.keptChallenges, meterOf })
+export function doubting(
+  job: OpenJob,
+  { meterOf }: Pick<DoubtContext, 'meterOf'>,
+  rows: () => readonly RowState[],
+): () => DoubtContext {
+  return () => ({
+    sheet: job.sheet!,
+    rules: job.rules!,
+    rows: rows(),
+    history: job.run!.history,
+    kept: job.keptChallenges,
+    meterOf,
+  })
 }
 
 /** What is doubtful about a row that is about to be kept, or was. */
-export function doubtsOf(context: DoubtContext, point: MeasurePoint, conditions: RowConditions, readings: readonly Reading[]): Doubt[] {
+export function doubtsOf(
+  context: DoubtContext,
+  point: MeasurePoint,
+  conditions: RowConditions,
+  readings: readonly Reading[],
+): Doubt[] {
   return challengedReadings(context, point, conditions, readings).map(inWords)
 }
 

@@ -1,13 +1,20 @@
 import type { WireError } from '../../shared/errors'
 
 /** A failed request in words, and whether trying again later can help. */
-export interface Failure { readonly words: string, readonly field: string | null, readonly passing: boolean, readonly code: string | null }
+export interface Failure {
+  readonly words: string
+  readonly field: string | null
+  readonly passing: boolean
+  readonly code: string | null
+}
 
 /** Reads whatever a fetch threw. Without an answer, or with a 5xx, the cause passes by itself. */
 export function failureOf(error: unknown): Failure {
-  const { statusCode, data } = error as { statusCode?: number, data?: { data?: WireError } }
+  const { statusCode, data } = error as { statusCode?: number; data?: { data?: WireError } }
   const wire = data?.data
-  if (wire?.message) return { words: wire.message, field: wire.field, passing: (statusCode ?? 500) >= 500, code: wire.code }
-  if (statusCode === undefined) return { words: 'The server does not answer.', field: null, passing: true, code: null }
+  if (wire?.message)
+    return { words: wire.message, field: wire.field, passing: (statusCode ?? 500) >= 500, code: wire.code }
+  if (statusCode === undefined)
+    return { words: 'The server does not answer.', field: null, passing: true, code: null }
   return { words: `The server answered ${statusCode}.`, field: null, passing: statusCode >= 500, code: null }
 }

@@ -4,7 +4,13 @@ import { causeOf } from '../../core/diagnose'
 import { INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
 import { showAsked } from '../../shared/words/verdictWords'
 
-export const DOMAIN_WORDS: Record<Domain, string> = { supply: 'Supply', power: 'Power', frequency: 'Frequency', modulation: 'Modulation', receiver: 'Receiver' }
+export const DOMAIN_WORDS: Record<Domain, string> = {
+  supply: 'Supply',
+  power: 'Power',
+  frequency: 'Frequency',
+  modulation: 'Modulation',
+  receiver: 'Receiver',
+}
 
 /** The outcome that a piece of evidence mostly says, with its share when it is not sure. */
 export function evidenceWords({ observable, soft }: Evidence): string {
@@ -15,18 +21,23 @@ export function evidenceWords({ observable, soft }: Evidence): string {
 /** The numbers that it was read from. */
 export function usedWords({ used, byHand }: Evidence): string {
   if (byHand) return 'answered by hand'
-  return used.map((u) => {
-    const shown = showAsked(u, u.quantity, u.nominalHz)
-    return `${u.rowTitle}: ${shown.value}\u202f${shown.unit}`
-  }).join('; ')
+  return used
+    .map(u => {
+      const shown = showAsked(u, u.quantity, u.nominalHz)
+      return `${u.rowTitle}: ${shown.value}\u202f${shown.unit}`
+    })
+    .join('; ')
 }
 
 /** Half of a unit of log odds: less than that is neither for nor against. */
 const WORTH_SAYING = 0.4
 
-export function weighed(ranked: RankedCause): { for: Weighing[], against: Weighing[] } {
+export function weighed(ranked: RankedCause): { for: Weighing[]; against: Weighing[] } {
   const strongest = [...ranked.weighings].sort((a, b) => Math.abs(b.weight) - Math.abs(a.weight))
-  return { for: strongest.filter(w => w.weight > WORTH_SAYING), against: strongest.filter(w => w.weight < -WORTH_SAYING) }
+  return {
+    for: strongest.filter(w => w.weight > WORTH_SAYING),
+    against: strongest.filter(w => w.weight < -WORTH_SAYING),
+  }
 }
 
 export function causeTitle(ranked: RankedCause): string {
@@ -48,6 +59,8 @@ export function leadsWords(test: NextTest, outcome: string): string {
 /** Which kind of instrument would answer a question that the bench cannot. */
 export function wouldTake(observable: Observable): string {
   if (observable.source.kind !== 'readings') return ''
-  const profiles = observable.source.quantities.map(q => INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))?.name ?? quantityInfo(q).label)
+  const profiles = observable.source.quantities.map(
+    q => INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))?.name ?? quantityInfo(q).label,
+  )
   return [...new Set(profiles)].join(', ')
 }

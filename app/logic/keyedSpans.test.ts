@@ -39,6 +39,9 @@ describe('seconds keyed, as they are kept', () => {
     s.any(false, 5200)
     s.any(true, 6000)
     s.any(false, 9000)
-    expect(s.spans).toEqual([{ fromMs: 100, untilMs: 900 }, { fromMs: 6000, untilMs: 9000 }])
+    expect(s.spans).toEqual([
+      { fromMs: 100, untilMs: 900 },
+      { fromMs: 6000, untilMs: 9000 },
+    ])
   })
 })

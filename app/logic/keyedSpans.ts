@@ -1,12 +1,16 @@
 /** A key-down as it is kept. */
-export interface KeyedSpan { readonly fromMs: number, readonly untilMs: number }
+export interface KeyedSpan {
+  readonly fromMs: number
+  readonly untilMs: number
+}
 
 /** A touch of the key is no key-down. */
 const LEAST_KEYED_MS = 300
 
 /**
- * Key-downs for the record: each once. Readings tell beginning and end by the clock of the gateway, alike on every screen;
- * the key line or K by hand tell it only where no reading did, since each screen learns of those at its own moment.
+ * Key-downs for the record: each once. Readings tell beginning and end by the clock of the gateway, alike on
+ * every screen; the key line or K by hand tell it only where no reading did, since each screen learns of
+ * those at its own moment.
  */
 export function newKeyedSpans(tell: (span: KeyedSpan) => void) {
   let liveFromMs: number | null = null
@@ -21,8 +25,7 @@ export function newKeyedSpans(tell: (span: KeyedSpan) => void) {
       if (isKeyed) {
         liveFromMs ??= atMs
         sawLive = true
-      }
-      else if (liveFromMs !== null) {
+      } else if (liveFromMs !== null) {
         close(liveFromMs, atMs)
         liveFromMs = null
       }

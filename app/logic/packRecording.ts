@@ -8,7 +8,10 @@ export function packRecording(files: readonly File[]): File {
   return new File(packTar(files.map(f => ({ name: f.name, size: f.size, content: f }))) as BlobPart[], name)
 }
 
-/** Files by pairs: what was dropped together and belongs together. Names that belong to nothing are left alone. */
+/**
+ * Files by pairs: what was dropped together and belongs together. Names that belong to nothing are left
+ * alone.
+ */
 export function recordingsIn(files: readonly File[]): File[][] {
   const stem = (f: File) => f.name.replace(/\.sigmf-(meta|data)$/, '')
   const groups = new Map<string, File[]>()

@@ -3,47 +3,107 @@ import { rigDesign, type PartGroup } from '../../core/rig'
 import type { PracticeState } from '../../shared/practice'
 
 /** One adjuster as the hands see it. */
-export interface Hand { readonly designator: string, readonly name: string, readonly kind: string, readonly position: number, readonly min: number, readonly max: number, readonly fine: number, readonly coarse: number, readonly waxed: boolean, readonly shown: string }
+export interface Hand {
+  readonly designator: string
+  readonly name: string
+  readonly kind: string
+  readonly position: number
+  readonly min: number
+  readonly max: number
+  readonly fine: number
+  readonly coarse: number
+  readonly waxed: boolean
+  readonly shown: string
+}
 
 /** Threads end at two turns from the electrical middle, which is not where the hand sees the middle. */
 const TURNS = 2.6
 
 /** Controls of every adjuster of a simulated set; those that the step at hand wants first. */
-export function handsOf(sheet: ModelSheet, state: PracticeState, held: Readonly<Record<string, number>>, wanted: readonly string[]): Hand[] {
+export function handsOf(
+  sheet: ModelSheet,
+  state: PracticeState,
+  held: Readonly<Record<string, number>>,
+  wanted: readonly string[],
+): Hand[] {
   const design = rigDesign(sheet.id)
-  const first = (d: string) => wanted.includes(d) ? 0 : 1
-  return [...sheet.adjusters].sort((a, b) => first(a.designator) - first(b.designator)).map((a) => {
-    const { kind, max = 1 } = design.adjusters[a.designator]!
-    const position = held[a.designator] ?? state.adjusters[a.designator] ?? 0
-    const range = kind === 'core' ? { min: -TURNS, max: TURNS, fine: 0.05, coarse: 0.25 } : kind === 'menu-value' ? { min: 0, max, fine: 1, coarse: max > 255 ? 50 : 8 } : { min: 0, max: 1, fine: kind === 'trimmer' ? 0.0005 : 0.005, coarse: kind === 'trimmer' ? 0.01 : 0.04 }
-    return { designator: a.designator, name: a.name, kind, position, ...range, waxed: state.waxed.includes(a.designator), shown: shownPosition(kind, position, max) }
-  })
+  const first = (d: string) => (wanted.includes(d) ? 0 : 1)
+  return [...sheet.adjusters]
+    .sort((a, b) => first(a.designator) - first(b.designator))
+    .map(a => {
+      const { kind, max = 1 } = design.adjusters[a.designator]!
+      const position = held[a.designator] ?? state.adjusters[a.designator] ?? 0
+      const range =
+        kind === 'core'
+          ? { min: -TURNS, max: TURNS, fine: 0.05, coarse: 0.25 }
+          : kind === 'menu-value'
+            ? { min: 0, max, fine: 1, coarse: max > 255 ? 50 : 8 }
+            : {
+                min: 0,
+                max: 1,
+                fine: kind === 'trimmer' ? 0.0005 : 0.005,
+                coarse: kind === 'trimmer' ? 0.01 : 0.04,
+              }
+      return {
+        designator: a.designator,
+        name: a.name,
+        kind,
+        position,
+        ...range,
+        waxed: state.waxed.includes(a.designator),
+        shown: shownPosition(kind, position, max),
+      }
+    })
 }
 
 function shownPosition(kind: string, position: number, max: number): string {
   if (kind === 'core') return `${position < 0 ? '\u2212' : ''}${Math.abs(position).toFixed(2)} t`
-  if (kind === 'menu-value') return max > 255 ? String(Math.round(position)) : `${Math.round(position).toString(16).toUpperCase().padStart(2, '0')}h`
+  if (kind === 'menu-value')
+    return max > 255
+      ? String(Math.round(position))
+      : `${Math.round(position).toString(16).toUpperCase().padStart(2, '0')}h`
   return `${(position * 100).toFixed(kind === 'trimmer' ? 2 : 1)}\u2009%`
 }
 
-export const clampTo = ({ min, max }: Hand, position: number) => Math.min(max, Math.max(min, Number(position.toFixed(4))))
+export const clampTo = ({ min, max }: Hand, position: number) =>
+  Math.min(max, Math.max(min, Number(position.toFixed(4))))
 
 /** What a workshop would call the groups of parts that are replaced as one. */
 export const GROUP_NAMES: Readonly<Partial<Record<PartGroup, string>>> = {
-  final: 'output device', driver: 'driver and its resistors', regulator: 'series regulator', bipolarBias: 'bias clamp part', gateBias: 'gate clamp part', audio: 'limiter and audio parts', microphone: 'microphone element', reference: 'reference crystal',
-  txCrystal: 'transmit crystal', rxCrystal: 'receive crystal', program: 'program of the synthesiser', frontEnd: 'RF amplifier and its protection', supplyInput: 'polarity diode', panel: 'diode and parts of the panel meter', fm: 'supply and audio capacitors', valves: 'pair of output valves', highVoltage: 'bleeder',
+  final: 'output device',
+  driver: 'driver and its resistors',
+  regulator: 'series regulator',
+  bipolarBias: 'bias clamp part',
+  gateBias: 'gate clamp part',
+  audio: 'limiter and audio parts',
+  microphone: 'microphone element',
+  reference: 'reference crystal',
+  txCrystal: 'transmit crystal',
+  rxCrystal: 'receive crystal',
+  program: 'program of the synthesiser',
+  frontEnd: 'RF amplifier and its protection',
+  supplyInput: 'polarity diode',
+  panel: 'diode and parts of the panel meter',
+  fm: 'supply and audio capacitors',
+  valves: 'pair of output valves',
+  highVoltage: 'bleeder',
 }
 
 const MOTION_WORDS: Readonly<Record<string, string>> = {
-  turned: '', stuck: 'It does not move: waxed. Soften the wax first.', stop: 'It has reached its stop.', broke: 'The core split.', slips: 'It turns, and nothing changes.',
+  turned: '',
+  stuck: 'It does not move: waxed. Soften the wax first.',
+  stop: 'It has reached its stop.',
+  broke: 'The core split.',
+  slips: 'It turns, and nothing changes.',
 }
-export const motionWords = (motion: string | null) => motion === null ? '' : MOTION_WORDS[motion] ?? ''
+export const motionWords = (motion: string | null) => (motion === null ? '' : (MOTION_WORDS[motion] ?? ''))
 
 /** Test point value with its unit, as a meter would show it. */
 export function pointWords({ value, unit }: PracticeState['testPoints'][number]): string {
   if (value === null) return '\u2013'
   if (unit === 'Hz') return `${(value / 1e6).toFixed(6)} MHz`
-  if (unit === 'ohm') return value >= 1000 ? `${(value / 1000).toFixed(0)} k\u03a9` : `${value.toFixed(1)} \u03a9`
+  if (unit === 'ohm')
+    return value >= 1000 ? `${(value / 1000).toFixed(0)} k\u03a9` : `${value.toFixed(1)} \u03a9`
   if (unit === 'degC') return `${value.toFixed(0)} \u00b0C`
   return `${value.toFixed(unit === 'V rf' ? 3 : 2)} ${unit === 'V rf' ? 'V rel.' : unit}`
 }

@@ -5,17 +5,32 @@ import { GROUP_NAMES } from './practiceHands'
 /** What a hand did, in words. */
 export function actionWords(action: Logged['action']): string {
   switch (action.kind) {
-    case 'turn': return `${action.designator} to ${Number(action.position.toFixed(3))}${action.forced ? ', forced' : ''}${action.tool === 'steel screwdriver' ? ', steel screwdriver' : ''}`
-    case 'soften': return `wax of ${action.designator} softened`
-    case 'clean': return `${action.designator} cleaned`
-    case 'wash': return 'glue washed off'
-    case 'fit-trimmer': return 'trimmer fitted'
-    case 'replace': return `${action.designator ?? GROUP_NAMES[action.group] ?? action.group} replaced`
-    case 'remove': return `${GROUP_NAMES[action.group] ?? action.group} taken out`
-    case 'pass': return `${Math.round(action.seconds / 60)} min passed`
-    case 'control': return controlWords(action.controls)
-    case 'stimulus': return action.stimulus.tones ? (action.stimulus.tones.length > 0 ? 'tone on' : 'tone off') : 'generator or microphone'
-    case 'surroundings': return 'supply'
+    case 'turn':
+      return `${action.designator} to ${Number(action.position.toFixed(3))}${action.forced ? ', forced' : ''}${action.tool === 'steel screwdriver' ? ', steel screwdriver' : ''}`
+    case 'soften':
+      return `wax of ${action.designator} softened`
+    case 'clean':
+      return `${action.designator} cleaned`
+    case 'wash':
+      return 'glue washed off'
+    case 'fit-trimmer':
+      return 'trimmer fitted'
+    case 'replace':
+      return `${action.designator ?? GROUP_NAMES[action.group] ?? action.group} replaced`
+    case 'remove':
+      return `${GROUP_NAMES[action.group] ?? action.group} taken out`
+    case 'pass':
+      return `${Math.round(action.seconds / 60)} min passed`
+    case 'control':
+      return controlWords(action.controls)
+    case 'stimulus':
+      return action.stimulus.tones
+        ? action.stimulus.tones.length > 0
+          ? 'tone on'
+          : 'tone off'
+        : 'generator or microphone'
+    case 'surroundings':
+      return 'supply'
   }
 }
 
@@ -31,8 +46,16 @@ export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s
 
 /** Work inside with the power on, and what it can do. */
 export function poweredWords({ atS, what }: PoweredHands, plateV: number | null): string {
-  const name = what === 'fit-trimmer' ? 'trimmer fitted' : what === 'wash' ? 'glue washed off' : `${GROUP_NAMES[what as keyof typeof GROUP_NAMES] ?? what} changed`
-  const danger = plateV === null ? 'Switch off first: a slip destroys parts.' : `${plateV} V inside: this kills. Plug out, wait, discharge, measure below 30 V, one hand.`
+  const name =
+    what === 'fit-trimmer'
+      ? 'trimmer fitted'
+      : what === 'wash'
+        ? 'glue washed off'
+        : `${GROUP_NAMES[what as keyof typeof GROUP_NAMES] ?? what} changed`
+  const danger =
+    plateV === null
+      ? 'Switch off first: a slip destroys parts.'
+      : `${plateV} V inside: this kills. Plug out, wait, discharge, measure below 30 V, one hand.`
   return `At ${clock(atS)} ${name} with the set switched on. ${danger}`
 }
 
@@ -40,21 +63,40 @@ export function poweredWords({ atS, what }: PoweredHands, plateV: number | null)
 export function outsideWords({ quantity, value, low, high }: Outside): string {
   const { label } = quantityInfo(quantity)
   const shown = (x: number) => showPlain(x, quantity)
-  const window = low !== null && high !== null ? `${shown(low)} to ${shown(high)}` : low !== null ? `at least ${shown(low)}` : `at most ${shown(high!)}`
+  const window =
+    low !== null && high !== null
+      ? `${shown(low)} to ${shown(high)}`
+      : low !== null
+        ? `at least ${shown(low)}`
+        : `at most ${shown(high!)}`
   return `${label} ${shown(value)}, wanted ${window}`
 }
 
 /** One line that says how it went. */
 export function verdictWords(review: Review): string {
-  if (review.plateV !== null && review.powered.length > 0) return 'Worked inside under high voltage: nothing else counts until that is unlearnt.'
-  if (review.faults.length === 0) return review.damage.length === 0 ? 'Lesson finished, nothing destroyed.' : 'Lesson finished, something was destroyed.'
+  if (review.plateV !== null && review.powered.length > 0)
+    return 'Worked inside under high voltage: nothing else counts until that is unlearnt.'
+  if (review.faults.length === 0)
+    return review.damage.length === 0
+      ? 'Lesson finished, nothing destroyed.'
+      : 'Lesson finished, something was destroyed.'
   const cured = review.faults.filter(f => f.cured).length
   const named = review.faults.filter(f => f.named).length
-  if (cured === review.faults.length) return named === cured ? 'Found and put right.' : 'Put right without being named: would you find it again?'
+  if (cured === review.faults.length)
+    return named === cured
+      ? 'Found and put right.'
+      : 'Put right without being named: would you find it again?'
   return named > 0 ? 'Found, but not put right.' : 'Not found.'
 }
 
 /** State at a moment: the last point of the trace before it, and what was done last. */
-export function momentOf(trace: readonly TracePoint[], log: readonly Logged[], atS: number): { readonly point: TracePoint | null, readonly done: readonly Logged[] } {
-  return { point: trace.findLast(t => t.atS <= atS) ?? trace[0] ?? null, done: log.filter(l => l.atS <= atS).slice(-3) }
+export function momentOf(
+  trace: readonly TracePoint[],
+  log: readonly Logged[],
+  atS: number,
+): { readonly point: TracePoint | null; readonly done: readonly Logged[] } {
+  return {
+    point: trace.findLast(t => t.atS <= atS) ?? trace[0] ?? null,
+    done: log.filter(l => l.atS <= atS).slice(-3),
+  }
 }

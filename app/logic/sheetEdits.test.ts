@@ -6,12 +6,29 @@ const FM = modelSheet('osmund-27f')
 
 describe('what was done to a list', () => {
   it.each([
-    [['a', 'b'], ['a', 'c'], { kind: 'renamed', before: 'b', after: 'c' }], [['a', 'b'], ['b'], { kind: 'removed', name: 'a' }],
-    [['a', 'b'], ['b', 'a'], null], [['a'], ['a', 'b'], null], [['a', 'b'], ['c', 'd'], null],
+    [['a', 'b'], ['a', 'c'], { kind: 'renamed', before: 'b', after: 'c' }],
+    [['a', 'b'], ['b'], { kind: 'removed', name: 'a' }],
+    [['a', 'b'], ['b', 'a'], null],
+    [['a'], ['a', 'b'], null],
+    [['a', 'b'], ['c', 'd'], null],
   ] as const)('%j to %j', (before, after, edit) => expect(listEdit(before, after)).toEqual(edit))
   it('a designator or a step number typed anew is carried through', () => {
-    expect(checkSheet(withAdjusters(FM, FM.adjusters.map(a => a.designator === 'CT2' ? { ...a, designator: 'TC1' } : a)))).toEqual([])
-    expect(checkSheet(withProcedure(FM, FM.procedure.map(s => s.id === 'A1.10' ? { ...s, id: 'P' } : s)))).toEqual([])
+    expect(
+      checkSheet(
+        withAdjusters(
+          FM,
+          FM.adjusters.map(a => (a.designator === 'CT2' ? { ...a, designator: 'TC1' } : a)),
+        ),
+      ),
+    ).toEqual([])
+    expect(
+      checkSheet(
+        withProcedure(
+          FM,
+          FM.procedure.map(s => (s.id === 'A1.10' ? { ...s, id: 'P' } : s)),
+        ),
+      ),
+    ).toEqual([])
   })
   it('what would hang is named', () => {
     expect(leftHanging(FM, 'adjusters', 'CT2').map(r => r.name)).toContain('A1.5')
@@ -21,7 +38,15 @@ describe('what was done to a list', () => {
 
 describe('where a problem is put right', () => {
   it.each([
-    ['step A1.5', 'Procedure', 'A1.5'], ['step A1.5, ch20', 'Procedure', 'A1.5'], ['row of A1.9, ch1', 'Procedure', 'A1.9'], ['adjuster CT2', 'Adjusters', null], ['row high-20', 'As found', null],
-    ['oscillator TX', 'Oscillators', null], ['school S01', 'Other', null], ['sheet', 'Set', null],
-  ] as const)('%s: %s', (at, tab, stepId) => expect(problemPlace({ code: 'named-twice', at, names: [] })).toEqual({ tab, stepId }))
+    ['step A1.5', 'Procedure', 'A1.5'],
+    ['step A1.5, ch20', 'Procedure', 'A1.5'],
+    ['row of A1.9, ch1', 'Procedure', 'A1.9'],
+    ['adjuster CT2', 'Adjusters', null],
+    ['row high-20', 'As found', null],
+    ['oscillator TX', 'Oscillators', null],
+    ['school S01', 'Other', null],
+    ['sheet', 'Set', null],
+  ] as const)('%s: %s', (at, tab, stepId) =>
+    expect(problemPlace({ code: 'named-twice', at, names: [] })).toEqual({ tab, stepId }),
+  )
 })

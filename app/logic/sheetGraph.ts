@@ -1,9 +1,26 @@
 import dagre from '@dagrejs/dagre'
 import { comesAfter, cycleIn, type Step } from '../../core/sheet'
 
-export interface GraphNode { readonly id: string, readonly title: string, readonly x: number, readonly y: number, readonly width: number, readonly height: number }
-export interface GraphEdge { readonly from: string, readonly to: string, readonly path: string, readonly skips: boolean }
-export interface StepGraph { readonly width: number, readonly height: number, readonly nodes: readonly GraphNode[], readonly edges: readonly GraphEdge[] }
+export interface GraphNode {
+  readonly id: string
+  readonly title: string
+  readonly x: number
+  readonly y: number
+  readonly width: number
+  readonly height: number
+}
+export interface GraphEdge {
+  readonly from: string
+  readonly to: string
+  readonly path: string
+  readonly skips: boolean
+}
+export interface StepGraph {
+  readonly width: number
+  readonly height: number
+  readonly nodes: readonly GraphNode[]
+  readonly edges: readonly GraphEdge[]
+}
 
 const NODE = { width: 168, height: 46 }
 
@@ -15,15 +32,25 @@ export function stepGraph(steps: readonly Step[]): StepGraph | null {
   graph.setDefaultEdgeLabel(() => ({}))
   for (const s of steps) graph.setNode(s.id, { ...NODE })
   const known = new Set(steps.map(s => s.id))
-  const edges = steps.flatMap(s => comesAfter(s).filter(id => known.has(id)).map(from => ({ from, to: s.id, skips: s.skipIf === from && !s.needs.includes(from) })))
+  const edges = steps.flatMap(s =>
+    comesAfter(s)
+      .filter(id => known.has(id))
+      .map(from => ({ from, to: s.id, skips: s.skipIf === from && !s.needs.includes(from) })),
+  )
   for (const e of edges) graph.setEdge(e.from, e.to)
   dagre.layout(graph)
   return {
-    width: graph.graph().width ?? 0, height: graph.graph().height ?? 0,
-    nodes: steps.map((s) => {
-      const { x, y } = graph.node(s.id) as { x: number, y: number }
+    width: graph.graph().width ?? 0,
+    height: graph.graph().height ?? 0,
+    nodes: steps.map(s => {
+      const { x, y } = graph.node(s.id) as { x: number; y: number }
       return { id: s.id, title: s.title, x: x - NODE.width / 2, y: y - NODE.height / 2, ...NODE }
     }),
-    edges: edges.map(e => ({ ...e, path: (graph.edge(e.from, e.to) as { points: { x: number, y: number }[] }).points.map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`).join('') })),
+    edges: edges.map(e => ({
+      ...e,
+      path: (graph.edge(e.from, e.to) as { points: { x: number; y: number }[] }).points
+        .map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`)
+        .join(''),
+    })),
   }
 }

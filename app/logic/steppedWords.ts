@@ -1,22 +1,39 @@
-import { profileQuantity, steppedSummary, type SettingName, type SteppedPlan, type SteppedPoint } from '../../core/instrument'
+import {
+  profileQuantity,
+  steppedSummary,
+  type SettingName,
+  type SteppedPlan,
+  type SteppedPoint,
+} from '../../core/instrument'
 import { QUANTITIES, type Quantity } from '../../core/quantity'
 import { profileOf, type Instrument } from '../../shared/instrument'
 
-export const SETTING_WORDS: Readonly<Record<SettingName, { readonly label: string, readonly unit: string, readonly perSi: number }>> = {
-  supplyV: { label: 'Supply', unit: 'V', perSi: 1 }, limitA: { label: 'Current limit', unit: 'A', perSi: 1 }, toneHz: { label: 'Tone', unit: 'Hz', perSi: 1 }, toneV: { label: 'Audio level', unit: 'mV', perSi: 1000 }, inputV: { label: 'Generator level', unit: '\u00b5V', perSi: 1e6 }, inputHz: { label: 'Generator frequency', unit: 'kHz', perSi: 1e-3 },
+export const SETTING_WORDS: Readonly<
+  Record<SettingName, { readonly label: string; readonly unit: string; readonly perSi: number }>
+> = {
+  supplyV: { label: 'Supply', unit: 'V', perSi: 1 },
+  limitA: { label: 'Current limit', unit: 'A', perSi: 1 },
+  toneHz: { label: 'Tone', unit: 'Hz', perSi: 1 },
+  toneV: { label: 'Audio level', unit: 'mV', perSi: 1000 },
+  inputV: { label: 'Generator level', unit: '\u00b5V', perSi: 1e6 },
+  inputHz: { label: 'Generator frequency', unit: 'kHz', perSi: 1e-3 },
 }
 
 /** Instruments that can set a thing, and those that read one. */
-export const settersOf = (items: readonly Instrument[], name: SettingName) => items.filter(i => i.port !== null && profileOf(i).settings?.some(s => s.name === name))
-export const readersOf = (items: readonly Instrument[], quantity: Quantity) => items.filter(i => i.port !== null && profileQuantity(profileOf(i), quantity)?.query)
+export const settersOf = (items: readonly Instrument[], name: SettingName) =>
+  items.filter(i => i.port !== null && profileOf(i).settings?.some(s => s.name === name))
+export const readersOf = (items: readonly Instrument[], quantity: Quantity) =>
+  items.filter(i => i.port !== null && profileQuantity(profileOf(i), quantity)?.query)
 
 /** What a finished run says. */
 export function summaryWords(plan: SteppedPlan, points: readonly SteppedPoint[]): string {
   const summary = steppedSummary(plan, points)
   if (!summary) return ''
   const { kind, value } = summary
-  if (kind === 'sinad-slope') return `SINAD changes ${value.toFixed(2)} dB for each dB of level${value < 0.7 ? ': far less than 1, so something beside the generator is heard (leakage, another path)' : ', as a receiver does'}.`
-  if (kind === 'power-exponent') return `Power goes with the voltage to the power of ${value.toFixed(2)}: ${value > 1.5 ? 'an output stage straight on the supply (2 is ideal)' : value < 0.5 ? 'regulated' : 'partly regulated'}.`
+  if (kind === 'sinad-slope')
+    return `SINAD changes ${value.toFixed(2)} dB for each dB of level${value < 0.7 ? ': far less than 1, so something beside the generator is heard (leakage, another path)' : ', as a receiver does'}.`
+  if (kind === 'power-exponent')
+    return `Power goes with the voltage to the power of ${value.toFixed(2)}: ${value > 1.5 ? 'an output stage straight on the supply (2 is ideal)' : value < 0.5 ? 'regulated' : 'partly regulated'}.`
   return `Over the last 10 dB of drive the modulation changes by ${(value * 100).toFixed(1)} %: ${Math.abs(value) < 0.06 ? 'the limiter holds' : value > 0.5 ? 'it follows the audio, the limiter does nothing' : 'the limiter gives way'}.`
 }
 
@@ -24,5 +41,16 @@ export function summaryWords(plan: SteppedPlan, points: readonly SteppedPoint[])
 export function steppedCsv(plan: SteppedPlan, points: readonly SteppedPoint[]): (string | number)[][] {
   const set = SETTING_WORDS[plan.set]
   const read = QUANTITIES[plan.read]
-  return [[`${set.label} [${set.unit}]`, `${read.label} [${read.shownUnit}]`, `standard uncertainty [${read.shownUnit}]`], ...points.map(p => [p.set * set.perSi, p.value === null ? '' : p.value * read.perSi, p.standardUncertainty === null ? '' : p.standardUncertainty * read.perSi])]
+  return [
+    [
+      `${set.label} [${set.unit}]`,
+      `${read.label} [${read.shownUnit}]`,
+      `standard uncertainty [${read.shownUnit}]`,
+    ],
+    ...points.map(p => [
+      p.set * set.perSi,
+      p.value === null ? '' : p.value * read.perSi,
+      p.standardUncertainty === null ? '' : p.standardUncertainty * read.perSi,
+    ]),
+  ]
 }

@@ -5,7 +5,10 @@ import type { WatchedSample } from '../../core/run'
 export type TrendPoint = WatchedSample
 
 /** Readings of the last half minute as they came, and of the last hour thinned out, for drift. */
-export interface Trends { readonly recent: Map<Quantity, TrendPoint[]>, readonly long: Map<Quantity, TrendPoint[]> }
+export interface Trends {
+  readonly recent: Map<Quantity, TrendPoint[]>
+  readonly long: Map<Quantity, TrendPoint[]>
+}
 
 /** What the trend shows [ms]. */
 const RECENT_MS = 30_000

@@ -3,21 +3,38 @@ import { BARE_SETUP } from '../../core/instrument'
 import { standardToBound } from '../../core/quantity'
 import { onScale, scaleOf, typedAccuracy, typedReading, type TypedInstrument } from './typedInstrument'
 
-const eye = (profileId: string, change: Partial<TypedInstrument['setup']> = {}): TypedInstrument => ({ name: profileId, profileId, words: '', setup: { ...BARE_SETUP, ...change } })
-const bound = (r: { standardUncertainty: number | null }) => r.standardUncertainty === null ? null : standardToBound(r.standardUncertainty)
+const eye = (profileId: string, change: Partial<TypedInstrument['setup']> = {}): TypedInstrument => ({
+  name: profileId,
+  profileId,
+  words: '',
+  setup: { ...BARE_SETUP, ...change },
+})
+const bound = (r: { standardUncertainty: number | null }) =>
+  r.standardUncertainty === null ? null : standardToBound(r.standardUncertainty)
 
 describe('a meter read by eye', () => {
   it('is as good as the scale it was read on, and the reading keeps that scale', () => {
     // Worked: 5 % of 60 W are 3 W, of 5 W 0.25 W.
     expect(bound(typedReading(3.5, 'powerW', onScale(eye('eye-power-20'), 60)))).toBeCloseTo(3, 9)
-    expect(typedReading(3.36, 'powerW', onScale(eye('eye-power-20'), 5))).toMatchObject({ value: 3.36, fullScale: 5 })
+    expect(typedReading(3.36, 'powerW', onScale(eye('eye-power-20'), 5))).toMatchObject({
+      value: 3.36,
+      fullScale: 5,
+    })
     expect(bound(typedReading(3.36, 'powerW', onScale(eye('eye-power-20'), 5)))).toBeCloseTo(0.25, 9)
-    expect([scaleOf('powerW', eye('eye-power-20')), scaleOf('powerW', onScale(eye('eye-power-20'), 60)), scaleOf('powerW', eye('eye-test-set')), scaleOf('supplyA', eye('eye-multimeter'))]).toEqual([20, 60, null, null])
+    expect([
+      scaleOf('powerW', eye('eye-power-20')),
+      scaleOf('powerW', onScale(eye('eye-power-20'), 60)),
+      scaleOf('powerW', eye('eye-test-set')),
+      scaleOf('supplyA', eye('eye-multimeter')),
+    ]).toEqual([20, 60, null, null])
   })
   it('behind an attenuator the scale is the one written on it, the reading the one at the set', () => {
     const behind = onScale(eye('eye-power-20', { attenuationDb: 20 }), 5)
     expect(scaleOf('powerW', behind)).toBeCloseTo(5, 9)
-    expect(typedReading(1, 'powerW', behind)).toMatchObject({ value: expect.closeTo(100, 9), fullScale: expect.closeTo(500, 9) })
+    expect(typedReading(1, 'powerW', behind)).toMatchObject({
+      value: expect.closeTo(100, 9),
+      fullScale: expect.closeTo(500, 9),
+    })
   })
   it('of a class that nobody knows stands without an uncertainty', () => {
     const unknown = eye('eye-power-20', { classUnknown: true })
@@ -29,9 +46,15 @@ describe('a meter read by eye', () => {
 
 describe('the meter on the panel of a set', () => {
   it('is read to half a division of its own scale', () => {
-    expect(bound(typedReading(0.05, 'stageIdleA', { ...eye('eye-panel'), tick: 0.025 }))).toBeCloseTo(0.0125, 9)
+    expect(bound(typedReading(0.05, 'stageIdleA', { ...eye('eye-panel'), tick: 0.025 }))).toBeCloseTo(
+      0.0125,
+      9,
+    )
     expect(bound(typedReading(0.05, 'stageIdleA', eye('eye-panel')))).toBeCloseTo(0.01, 9)
     // A multimeter in the supply has no divisions: the panel's say nothing of it.
-    expect(bound(typedReading(0.5, 'supplyA', { ...eye('eye-multimeter'), tick: 0.025 }))).toBeCloseTo(0.02, 9)
+    expect(bound(typedReading(0.5, 'supplyA', { ...eye('eye-multimeter'), tick: 0.025 }))).toBeCloseTo(
+      0.02,
+      9,
+    )
   })
 })

@@ -26,7 +26,19 @@ const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const search = ref('')
 const searchField = ref<HTMLInputElement | null>(null)
-const EMPTY: Intake = { owner: '', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '', complaint: '', claims: [], accessories: '', boxNote: '', mayDo: '', promisedOn: null }
+const EMPTY: Intake = {
+  owner: '',
+  contact: '',
+  sheetId: 'osmund-27f',
+  ruleSetId: 'R-UK27',
+  serial: '',
+  complaint: '',
+  claims: [],
+  accessories: '',
+  boxNote: '',
+  mayDo: '',
+  promisedOn: null,
+}
 const found = computed(() => findJobs(store.items ?? [], search.value))
 const onBench = computed(() => found.value.filter(i => i.job.onBench))
 const away = computed(() => found.value.filter(i => !i.job.onBench))
@@ -55,7 +67,11 @@ onMounted(() => {
   void rules.load()
   void blocked.load()
 })
-useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () => void nextTick(() => searchField.value?.focus()) })
+useBenchKeys({
+  'j': openForm,
+  'Escape': () => (starting.value = false),
+  '/': () => void nextTick(() => searchField.value?.focus()),
+})
 </script>
 
 <template>
@@ -64,38 +80,118 @@ useBenchKeys({ 'j': openForm, 'Escape': () => (starting.value = false), '/': () 
       <h1>Take in a set</h1>
       <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
       <div class="with-aside">
-        <IntakeForm :initial="EMPTY" :rule-sets="rules.all" :models="sheets.list" :blocked="blocked.items" action="Start the job" :busy="busy" :failure="failure" @done="start" @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm>
+        <IntakeForm
+          :initial="EMPTY"
+          :rule-sets="rules.all"
+          :models="sheets.list"
+          :blocked="blocked.items"
+          action="Start the job"
+          :busy="busy"
+          :failure="failure"
+          @done="start"
+          @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"
+          ><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm
+        >
         <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
       </div>
     </template>
     <template v-else>
       <div class="top">
         <h1>On the bench</h1>
-        <label class="find">Find <kbd>/</kbd> <input ref="searchField" v-model="search" type="search" placeholder="tag, serial, owner" @keydown.esc="search = ''"></label>
+        <label class="find"
+          >Find <kbd>/</kbd>
+          <input
+            ref="searchField"
+            v-model="search"
+            type="search"
+            placeholder="tag, serial, owner"
+            @keydown.esc="search = ''"
+        /></label>
         <v-btn href="/api/calendar.ics" download>Calendar</v-btn>
-        <v-btn @click="takenOpen = true">Bench taken{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}</v-btn>
-        <BenchTaken v-if="takenOpen" :open="takenOpen" :periods="blocked.items" :failure="blocked.failure?.words ?? null" @close="takenOpen = false" @add="blocked.add" @remove="blocked.remove" />
+        <v-btn @click="takenOpen = true"
+          >Bench taken{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}</v-btn
+        >
+        <BenchTaken
+          v-if="takenOpen"
+          :open="takenOpen"
+          :periods="blocked.items"
+          :failure="blocked.failure?.words ?? null"
+          @close="takenOpen = false"
+          @add="blocked.add"
+          @remove="blocked.remove"
+        />
         <v-btn variant="flat" color="primary" @click="openForm">Take in a set <kbd>J</kbd></v-btn>
       </div>
-      <div v-if="store.failure" class="care my-4" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>
-      <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /><p class="lead mt-3">Loading the jobs</p></div>
+      <div v-if="store.failure" class="care my-4" role="alert">
+        {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn>
+      </div>
+      <div v-else-if="!store.items" role="status">
+        <v-progress-linear indeterminate color="primary" />
+        <p class="lead mt-3">Loading the jobs</p>
+      </div>
       <template v-else>
-        <p v-if="store.items.length === 0" class="lead">Nothing has come over this bench yet. Take in a set: owner, model, serial and what is wrong with it. Then measure it as found, before anything is turned.</p>
+        <p v-if="store.items.length === 0" class="lead">
+          Nothing has come over this bench yet. Take in a set: owner, model, serial and what is wrong with it.
+          Then measure it as found, before anything is turned.
+        </p>
         <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
         <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
-        <NextUseful v-if="search === ''" :here="onBench" :blocked="blocked.items" :now-ms="nowMs" @switch-on="store.switchOn" />
-        <BenchBoard v-if="search === '' && onBench.length > 0" :here="onBench" :now-ms="nowMs" @place="store.place" />
+        <NextUseful
+          v-if="search === ''"
+          :here="onBench"
+          :blocked="blocked.items"
+          :now-ms="nowMs"
+          @switch-on="store.switchOn"
+        />
+        <BenchBoard
+          v-if="search === '' && onBench.length > 0"
+          :here="onBench"
+          :now-ms="nowMs"
+          @place="store.place"
+        />
         <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
-        <template v-if="away.length > 0"><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2><JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
+        <template v-if="away.length > 0"
+          ><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2>
+          <JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs"
+        /></template>
       </template>
     </template>
   </div>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: center; gap: 20px; margin-bottom: 14px; flex-wrap: wrap; }
-.all { font-size: 13px; font-weight: 400; color: var(--accent); }
-.find { margin-left: auto; font-size: 13px; color: var(--ink2); }
-.find input { height: 46px; width: 240px; margin-left: 10px; padding: 0 12px; font: inherit; font-size: 15px; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
-@media (max-width: 700px) { .find { margin-left: 0; } }
+.top {
+  display: flex;
+  align-items: center;
+  gap: 20px;
+  margin-bottom: 14px;
+  flex-wrap: wrap;
+}
+.all {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--accent);
+}
+.find {
+  margin-left: auto;
+  font-size: 13px;
+  color: var(--ink2);
+}
+.find input {
+  height: 46px;
+  width: 240px;
+  margin-left: 10px;
+  padding: 0 12px;
+  font: inherit;
+  font-size: 15px;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+}
+@media (max-width: 700px) {
+  .find {
+    margin-left: 0;
+  }
+}
 </style>

@@ -7,9 +7,11 @@ import RuleSetText from '../components/rules/RuleSetText.vue'
 import SchoolList from '../components/rules/SchoolList.vue'
 import { useRulesStore } from '../stores/rules'
 
-/** What is allowed, with its source and date; sets of one's own for what a licence or another country says. */
+/**
+ * What is allowed, with its source and date; sets of one's own for what a licence or another country says.
+ */
 const store = useRulesStore()
-const editing = ref<{ set: OwnRuleSet | null, body: RuleSetBody } | null>(null)
+const editing = ref<{ set: OwnRuleSet | null; body: RuleSetBody } | null>(null)
 const failure = ref<string | null>(null)
 
 async function keep(body: RuleSetBody) {
@@ -34,14 +36,24 @@ useHead({ title: 'Rules and schools' })
       <RuleSetForm :initial="editing.body" :failure="failure" @done="keep" @cancel="editing = null" />
     </template>
     <template v-else>
-      <p class="lead">Every job is judged by one of these, named on its screens and its handover. Values from memory are no law: check the current text. Local regulation and licensed practice decide.</p>
-      <section v-for="o in store.own" :key="o.id"><RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Change</v-btn></section>
-      <section v-for="r in RULE_SETS" :key="r.id"><RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Make one of your own from it</v-btn></section>
+      <p class="lead">
+        Every job is judged by one of these, named on its screens and its handover. Values from memory are no
+        law: check the current text. Local regulation and licensed practice decide.
+      </p>
+      <section v-for="o in store.own" :key="o.id">
+        <RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Change</v-btn>
+      </section>
+      <section v-for="r in RULE_SETS" :key="r.id">
+        <RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Make one of your own from it</v-btn>
+      </section>
       <SchoolList :choices="store.schools" @choose="store.chooseSchool" />
     </template>
   </div>
 </template>
 
 <style scoped>
-section { border-top: 1px solid var(--line2); padding: 12px 0 16px; }
+section {
+  border-top: 1px solid var(--line2);
+  padding: 12px 0 16px;
+}
 </style>

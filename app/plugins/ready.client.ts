@@ -1,5 +1,5 @@
 /** From here on presses are heard; until then the pointer says that the page is still loading. */
-export default defineNuxtPlugin((app) => {
+export default defineNuxtPlugin(app => {
   const ready = () => {
     document.documentElement.dataset.ready = 'true'
   }

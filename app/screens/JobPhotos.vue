@@ -7,7 +7,7 @@ import { useJobStore } from '../stores/job'
 import type { AttachmentPatch } from '../../shared/attachment'
 
 /** Photos and voice notes of the open job about one thing. */
-const props = defineProps<{ about: string, label: string, small?: boolean }>()
+const props = defineProps<{ about: string; label: string; small?: boolean }>()
 const job = useJobStore()
 const store = useAttachmentsStore()
 const shownId = ref<string | null>(null)
@@ -23,7 +23,22 @@ onMounted(() => void store.open(job.job!.id))
 </script>
 
 <template>
-  <PhotoStrip :items="store.items" :uploads="store.uploads" :about="about" :label="label" :small="small" @add="store.add" @show="a => (shownId = a.id)" @again="store.again" @give-up="store.giveUp" />
-  <p v-if="lastAside && !small" class="quiet" role="status">{{ lastAside.name || 'A photo' }} was put aside. <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })">Bring it back</v-btn></p>
+  <PhotoStrip
+    :items="store.items"
+    :uploads="store.uploads"
+    :about="about"
+    :label="label"
+    :small="small"
+    @add="store.add"
+    @show="a => (shownId = a.id)"
+    @again="store.again"
+    @give-up="store.giveUp"
+  />
+  <p v-if="lastAside && !small" class="quiet" role="status">
+    {{ lastAside.name || 'A photo' }} was put aside.
+    <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })"
+      >Bring it back</v-btn
+    >
+  </p>
   <PhotoDialog :photo="shown" :failure="failure" @close="shownId = null" @change="change" />
 </template>

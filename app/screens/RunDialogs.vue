@@ -14,20 +14,31 @@ import { useJobStore } from '../stores/job'
 const AmendDialog = defineAsyncComponent(() => import('../components/align/AmendDialog.vue'))
 const AttributionDialog = defineAsyncComponent(() => import('../components/align/AttributionDialog.vue'))
 const RunLog = defineAsyncComponent(() => import('../components/align/RunLog.vue'))
-const props = defineProps<{ which: string | null, /** reading to be struck out; null = the last of the step */ reading: string | null, line: string | null, state: StepState, confirm: ReturnType<typeof useStepConfirm>, trust: readonly LineTrust[] }>()
-const emit = defineEmits<{ close: [], closeLine: [], say: [text: string, kind?: 'problem'] }>()
+const props = defineProps<{
+  which: string | null
+  /** reading to be struck out; null = the last of the step */ reading: string | null
+  line: string | null
+  state: StepState
+  confirm: ReturnType<typeof useStepConfirm>
+  trust: readonly LineTrust[]
+}>()
+const emit = defineEmits<{ close: []; closeLine: []; say: [text: string, kind?: 'problem'] }>()
 const job = useJobStore()
 const who = useWho()
 const failure = ref<string | null>(null)
 const stepId = computed(() => props.state.step.id)
-const lastReading = computed(() => props.reading ?? job.run?.history.readings.findLast(t => t.row.stepId === stepId.value && t.struck === null)?.reading.id ?? null)
+const lastReading = computed(
+  () =>
+    props.reading ??
+    job.run?.history.readings.findLast(t => t.row.stepId === stepId.value && t.struck === null)?.reading.id ??
+    null,
+)
 
 async function amend(changes: readonly LineChange[], reason: string) {
   failure.value = null
   try {
     amended(job.sheet!, changes)
-  }
-  catch (error) {
+  } catch (error) {
     if (!(error instanceof CoreError)) throw error
     return void (failure.value = error.message)
   }
@@ -45,18 +56,84 @@ async function done(append: Promise<void>, words: string) {
   emit('close')
   if (words) emit('say', words)
 }
-const strike = (reason: string) => lastReading.value ? done(job.append({ kind: 'reading-struck', readingId: lastReading.value, reason }), '') : emit('close')
+const strike = (reason: string) =>
+  lastReading.value
+    ? done(job.append({ kind: 'reading-struck', readingId: lastReading.value, reason }), '')
+    : emit('close')
 </script>
 
 <template>
   <div>
-    <TextDialog :open="which === 'note'" title="Note" :hint="`to ${state.step.title}`" label="Note" action="Keep" @close="emit('close')" @done="text => done(job.append({ kind: 'note', stepId, text }), 'Note kept')" />
-    <TextDialog :open="which === 'strike' && lastReading !== null" title="Strike out the reading" hint="It stays in the record with your reason; it no longer counts. Other entries are struck out in the log." label="Reason" action="Strike out" :suggestions="STRIKE_REASONS" @close="emit('close')" @done="strike" />
-    <TextDialog :open="which === 'reopen'" title="Reopen the step" label="Why" action="Reopen" @close="emit('close')" @done="reason => done(job.append({ kind: 'step-reopened', stepId, reason }), '')" />
-    <TextDialog :open="confirm.asking.value !== null" :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as it is'" hint="It goes to the handover as an open item, with your reason." label="Reason" :action="confirm.asking.value === 'skipped' ? 'Skip' : 'Accept'" @close="confirm.cancel" @done="confirm.withReason" />
-    <TextDialog :open="which === 'park'" title="Park this run" hint="It waits with its reason; what is stale stays stale until it is taken up again." label="What it waits for" action="Park" @close="emit('close')" @done="text => done(job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }), 'Parked')" />
-    <AmendDialog v-if="line" :key="line" :sheet="job.sheet!" :line="line" :trust="trust.find(t => t.line === line) ?? null" :failure="failure" @close="emit('closeLine')" @amend="amend" @confirm="confirmLine" />
-    <RunLog v-if="which === 'log'" :events="job.entered" @close="emit('close')" @strike="(eventId, reason) => job.append({ kind: 'event-struck', eventId, reason })" @strike-reading="(readingId, reason) => job.append({ kind: 'reading-struck', readingId, reason })" />
-    <AttributionDialog v-if="which === 'attribution'" :sheet="job.sheet!" :readings="schemeReadings(job.sheet!, job.run!.history)" @close="emit('close')" />
+    <TextDialog
+      :open="which === 'note'"
+      title="Note"
+      :hint="`to ${state.step.title}`"
+      label="Note"
+      action="Keep"
+      @close="emit('close')"
+      @done="text => done(job.append({ kind: 'note', stepId, text }), 'Note kept')"
+    />
+    <TextDialog
+      :open="which === 'strike' && lastReading !== null"
+      title="Strike out the reading"
+      hint="It stays in the record with your reason; it no longer counts. Other entries are struck out in the log."
+      label="Reason"
+      action="Strike out"
+      :suggestions="STRIKE_REASONS"
+      @close="emit('close')"
+      @done="strike"
+    />
+    <TextDialog
+      :open="which === 'reopen'"
+      title="Reopen the step"
+      label="Why"
+      action="Reopen"
+      @close="emit('close')"
+      @done="reason => done(job.append({ kind: 'step-reopened', stepId, reason }), '')"
+    />
+    <TextDialog
+      :open="confirm.asking.value !== null"
+      :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as it is'"
+      hint="It goes to the handover as an open item, with your reason."
+      label="Reason"
+      :action="confirm.asking.value === 'skipped' ? 'Skip' : 'Accept'"
+      @close="confirm.cancel"
+      @done="confirm.withReason"
+    />
+    <TextDialog
+      :open="which === 'park'"
+      title="Park this run"
+      hint="It waits with its reason; what is stale stays stale until it is taken up again."
+      label="What it waits for"
+      action="Park"
+      @close="emit('close')"
+      @done="
+        text => done(job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }), 'Parked')
+      "
+    />
+    <AmendDialog
+      v-if="line"
+      :key="line"
+      :sheet="job.sheet!"
+      :line="line"
+      :trust="trust.find(t => t.line === line) ?? null"
+      :failure="failure"
+      @close="emit('closeLine')"
+      @amend="amend"
+      @confirm="confirmLine"
+    />
+    <RunLog
+      v-if="which === 'log'"
+      :events="job.entered"
+      @close="emit('close')"
+      @strike="(eventId, reason) => job.append({ kind: 'event-struck', eventId, reason })"
+      @strike-reading="(readingId, reason) => job.append({ kind: 'reading-struck', readingId, reason })"
+    />
+    <AttributionDialog
+      v-if="which === 'attribution'"
+      :sheet="job.sheet!"
+      :readings="schemeReadings(job.sheet!, job.run!.history)"
+      @close="emit('close')"
+    />
   </div>
 </template>

@@ -18,7 +18,10 @@ export const useAttachmentsStore = defineStore('attachments', () => {
   async function open(id: string) {
     if (jobId.value !== id) items.value = aside.value = []
     jobId.value = id
-    items.value = await $fetch<Attachment[]>(`/api/jobs/${id}/attachments`, { retry: 0, timeout: 8000 }).catch(() => items.value)
+    items.value = await $fetch<Attachment[]>(`/api/jobs/${id}/attachments`, {
+      retry: 0,
+      timeout: 8000,
+    }).catch(() => items.value)
   }
 
   function add(kind: AttachmentKind, about: string, file: Blob, name: string) {
@@ -28,8 +31,14 @@ export const useAttachmentsStore = defineStore('attachments', () => {
   }
 
   function send(upload: Upload) {
-    const change = (part: Partial<Upload>) => (uploads.value = uploads.value.map(u => u.id === upload.id ? { ...u, ...part } : u))
-    const query = new URLSearchParams({ id: upload.id, kind: upload.kind, about: upload.about, name: upload.name.slice(0, 200) })
+    const change = (part: Partial<Upload>) =>
+      (uploads.value = uploads.value.map(u => (u.id === upload.id ? { ...u, ...part } : u)))
+    const query = new URLSearchParams({
+      id: upload.id,
+      kind: upload.kind,
+      about: upload.about,
+      name: upload.name.slice(0, 200),
+    })
     // fetch tells nothing of an upload's progress; XMLHttpRequest does.
     const request = new XMLHttpRequest()
     requests.set(upload.id, request)
@@ -40,8 +49,12 @@ export const useAttachmentsStore = defineStore('attachments', () => {
       if (request.status === 201) {
         uploads.value = uploads.value.filter(u => u.id !== upload.id)
         items.value = [...items.value, JSON.parse(request.responseText) as Attachment]
-      }
-      else if (uploads.value.some(u => u.id === upload.id)) change({ failure: failureOf(request.status === 0 ? {} : { statusCode: request.status, data: parsed(request.responseText) }) })
+      } else if (uploads.value.some(u => u.id === upload.id))
+        change({
+          failure: failureOf(
+            request.status === 0 ? {} : { statusCode: request.status, data: parsed(request.responseText) },
+          ),
+        })
     }
     request.open('POST', `/api/jobs/${jobId.value}/attachments?${query}`)
     request.send(upload.file)
@@ -54,16 +67,26 @@ export const useAttachmentsStore = defineStore('attachments', () => {
     requests.get(id)?.abort()
   }
 
-  async function change(attachment: Attachment, patch: Omit<AttachmentPatch, 'version'>): Promise<Failure | null> {
+  async function change(
+    attachment: Attachment,
+    patch: Omit<AttachmentPatch, 'version'>,
+  ): Promise<Failure | null> {
     try {
-      const changed = await $fetch<Attachment>(`/api/attachments/${attachment.id}`, { method: 'PATCH', body: { ...patch, version: attachment.version }, retry: 0 })
+      const changed = await $fetch<Attachment>(`/api/attachments/${attachment.id}`, {
+        method: 'PATCH',
+        body: { ...patch, version: attachment.version },
+        retry: 0,
+      })
       const rest = items.value.filter(a => a.id !== changed.id)
       if (patch.putAside) aside.value = [...aside.value, changed]
       else if (patch.putAside === false) aside.value = aside.value.filter(a => a.id !== changed.id)
-      items.value = patch.putAside ? rest : patch.putAside === false ? [...rest, changed] : items.value.map(a => a.id === changed.id ? changed : a)
+      items.value = patch.putAside
+        ? rest
+        : patch.putAside === false
+          ? [...rest, changed]
+          : items.value.map(a => (a.id === changed.id ? changed : a))
       return null
-    }
-    catch (error) {
+    } catch (error) {
       if (jobId.value) await open(jobId.value)
       return failureOf(error)
     }
@@ -75,8 +98,7 @@ export const useAttachmentsStore = defineStore('attachments', () => {
 function parsed(text: string): unknown {
   try {
     return JSON.parse(text)
-  }
-  catch {
+  } catch {
     return undefined
   }
 }

@@ -14,16 +14,23 @@ export const useBlockedStore = defineStore('blocked', () => {
       items.value = await request()
       failure.value = null
       return true
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       return false
     }
   }
 
   const load = () => ask(() => $fetch<BlockedPeriod[]>('/api/blocked-periods', { retry: 0, timeout: 8000 }))
-  const add = (period: Omit<BlockedPeriod, 'id'>) => ask(() => $fetch<BlockedPeriod[]>('/api/blocked-periods', { method: 'POST', body: { ...period, id: uuid() }, retry: 0 }))
-  const remove = (id: string) => ask(() => $fetch<BlockedPeriod[]>(`/api/blocked-periods/${id}`, { method: 'DELETE', retry: 0 }))
+  const add = (period: Omit<BlockedPeriod, 'id'>) =>
+    ask(() =>
+      $fetch<BlockedPeriod[]>('/api/blocked-periods', {
+        method: 'POST',
+        body: { ...period, id: uuid() },
+        retry: 0,
+      }),
+    )
+  const remove = (id: string) =>
+    ask(() => $fetch<BlockedPeriod[]>(`/api/blocked-periods/${id}`, { method: 'DELETE', retry: 0 }))
 
   return { items, failure, load, add, remove }
 })

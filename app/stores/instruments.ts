@@ -24,8 +24,7 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     try {
       items.value = await $fetch<Instrument[]>('/api/instruments', { retry: 0, timeout: 8000 })
       failure.value = null
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
     }
   }
@@ -35,38 +34,58 @@ export const useInstrumentsStore = defineStore('instruments', () => {
       await work()
       await load()
       return null
-    }
-    catch (error) {
+    } catch (error) {
       return failureOf(error)
     }
   }
 
-  const add = (body: InstrumentBody) => attempt(() => $fetch('/api/instruments', { method: 'POST', body, retry: 0 }))
-  const saveProfile = (id: string, own: OwnProfile | null) => attempt(() => $fetch(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own }, retry: 0 }))
+  const add = (body: InstrumentBody) =>
+    attempt(() => $fetch('/api/instruments', { method: 'POST', body, retry: 0 }))
+  const saveProfile = (id: string, own: OwnProfile | null) =>
+    attempt(() =>
+      $fetch(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own }, retry: 0 }),
+    )
   /** A line as typed, with what came back. */
-  async function ask(id: string, text: string): Promise<{ asked: Asked | null, failure: Failure | null }> {
+  async function ask(id: string, text: string): Promise<{ asked: Asked | null; failure: Failure | null }> {
     try {
-      return { asked: await $fetch<Asked>(`/api/instruments/${id}/ask`, { method: 'POST', body: { text }, retry: 0 }), failure: null }
-    }
-    catch (error) {
+      return {
+        asked: await $fetch<Asked>(`/api/instruments/${id}/ask`, {
+          method: 'POST',
+          body: { text },
+          retry: 0,
+        }),
+        failure: null,
+      }
+    } catch (error) {
       return { asked: null, failure: failureOf(error) }
     }
   }
-  const change = (id: string, body: InstrumentBody) => attempt(() => $fetch(`/api/instruments/${id}`, { method: 'PUT', body, retry: 0 }))
-  const remove = (id: string) => attempt(() => $fetch(`/api/instruments/${id}`, { method: 'DELETE', retry: 0 }))
+  const change = (id: string, body: InstrumentBody) =>
+    attempt(() => $fetch(`/api/instruments/${id}`, { method: 'PUT', body, retry: 0 }))
+  const remove = (id: string) =>
+    attempt(() => $fetch(`/api/instruments/${id}`, { method: 'DELETE', retry: 0 }))
 
   function optionsFor(quantity: Quantity): TypedInstrument[] {
     return typedInstruments(items.value ?? [], quantity)
   }
 
-  /** Scale of an instrument by its name on the bench: full scale where its class is one of full scale, and its division. */
+  /**
+   * Scale of an instrument by its name on the bench: full scale where its class is one of full scale, and its
+   * division.
+   */
   function meterOf(name: string, quantity: Quantity): MeterScale | null {
     const item = typedItem(quantity, optionsFor(quantity).find(o => o.name === name) ?? null)
     if (!item) return null
-    return { fullScale: item.accuracy.ofFullScale ? item.accuracy.fullScale ?? null : null, tick: item.tick ?? null }
+    return {
+      fullScale: item.accuracy.ofFullScale ? (item.accuracy.fullScale ?? null) : null,
+      tick: item.tick ?? null,
+    }
   }
 
-  /** The last choice, else the first instrument that reads the quantity; '' was chosen on purpose and stays none. */
+  /**
+   * The last choice, else the first instrument that reads the quantity; '' was chosen on purpose and stays
+   * none.
+   */
   function typedWith(quantity: Quantity): TypedInstrument | null {
     const options = optionsFor(quantity)
     const last = lastTypedWith.value[quantity]
@@ -85,5 +104,18 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
   }
 
-  return { saveProfile, ask, items, failure, load, add, change, remove, optionsFor, meterOf, typedWith, chooseTypedWith }
+  return {
+    saveProfile,
+    ask,
+    items,
+    failure,
+    load,
+    add,
+    change,
+    remove,
+    optionsFor,
+    meterOf,
+    typedWith,
+    chooseTypedWith,
+  }
 })

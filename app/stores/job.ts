@@ -18,7 +18,10 @@ import { useSheetsStore } from './sheets'
 type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
 
 /** After what is on the screen; not every browser knows when it is idle. */
-const whenIdle = (work: () => void) => typeof requestIdleCallback === 'undefined' ? setTimeout(work, 300) : requestIdleCallback(work, { timeout: 1500 })
+const whenIdle = (work: () => void) =>
+  typeof requestIdleCallback === 'undefined'
+    ? setTimeout(work, 300)
+    : requestIdleCallback(work, { timeout: 1500 })
 
 /** The job that is open: its events, and everything that follows from them, computed. */
 export const useJobStore = defineStore('job', () => {
@@ -36,19 +39,30 @@ export const useJobStore = defineStore('job', () => {
   /** everything that was entered, also what was struck out */
   const entered = computed<JobEvent[]>(() => {
     const known = new Set(stored.value.map(e => e.id))
-    return [...stored.value, ...outbox.entries.filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id)).map(e => e.event)]
+    return [
+      ...stored.value,
+      ...outbox.entries
+        .filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id))
+        .map(e => e.event),
+    ]
   })
   const events = computed(() => standing(entered.value))
-  const sheet = computed(() => job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null)
-  const rules = computed(() => job.value ? rulesStore.of(job.value.ruleSetId) : null)
-  const state = computed(() => sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null)
+  const sheet = computed(() =>
+    job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null,
+  )
+  const rules = computed(() => (job.value ? rulesStore.of(job.value.ruleSetId) : null))
+  const state = computed(() =>
+    sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null,
+  )
   const run = computed(() => state.value?.run ?? null)
   const asFound = computed(() => state.value?.asFound ?? [])
   const asLeft = computed(() => state.value?.asLeft ?? [])
   const compared = computed(() => state.value?.compared ?? [])
   const reminders = computed(() => state.value?.reminders ?? [])
   const items = computed(() => state.value?.items ?? [])
-  const claims = computed(() => (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value, state.value?.claimContext)))
+  const claims = computed(() =>
+    (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value, state.value?.claimContext)),
+  )
   const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
   const keptChallenges = computed(() => events.value.filter(e => e.kind === 'challenge-kept'))
   const done = computed(() => state.value?.done ?? null)
@@ -68,7 +82,10 @@ export const useJobStore = defineStore('job', () => {
     }
     loading.value = true
     failure.value = null
-    const asked = $fetch<{ job: Job, events: JobEvent[], sheet: ModelSheet }>(`/api/jobs/${id}`, { retry: 0, timeout: 8000 })
+    const asked = $fetch<{ job: Job; events: JobEvent[]; sheet: ModelSheet }>(`/api/jobs/${id}`, {
+      retry: 0,
+      timeout: 8000,
+    })
     try {
       const [answer] = await Promise.all([asked, outbox.reload(), rulesStore.load()])
       base.value = useSheetsStore().keep(answer.sheet)
@@ -78,11 +95,9 @@ export const useJobStore = defineStore('job', () => {
       // Nobody waits for it: first the screen, then the memory of this browser.
       whenIdle(() => void saveSnapshot(answer.job, answer.events, answer.sheet))
       void outbox.flush()
-    }
-    catch (error) {
+    } catch (error) {
       await openFromMemory(id, failureOf(error))
-    }
-    finally {
+    } finally {
       loading.value = false
     }
   }
@@ -117,34 +132,82 @@ export const useJobStore = defineStore('job', () => {
   async function keepKeyed(span: KeyedSpan, stepId: string | null) {
     if (!job.value) return
     const [fromMs, untilMs] = [Math.round(span.fromMs), Math.round(span.untilMs)]
-    const event: JobEvent = { kind: 'keyed', id: uuidOf(`keyed ${fromMs}`, job.value.id), atMs: untilMs, stepId, lengthS: (untilMs - fromMs) / 1000 }
+    const event: JobEvent = {
+      kind: 'keyed',
+      id: uuidOf(`keyed ${fromMs}`, job.value.id),
+      atMs: untilMs,
+      stepId,
+      lengthS: (untilMs - fromMs) / 1000,
+    }
     if (!entered.value.some(e => e.id === event.id)) await outbox.append(job.value.id, event)
   }
   /** Tells other screens of this run where this one is; nobody waits for it. */
   function tellPlace(place: RunPlace) {
-    if (job.value) void $fetch(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place, retry: 0 }).catch(() => {})
+    if (job.value)
+      void $fetch(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place, retry: 0 }).catch(
+        () => {},
+      )
   }
 
   /** What was handed over so far; without an answer the list stays as it was. */
   async function loadIssues() {
-    if (job.value) issues.value = await $fetch<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`, { retry: 0, timeout: 8000 }).catch(() => issues.value)
+    if (job.value)
+      issues.value = await $fetch<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`, {
+        retry: 0,
+        timeout: 8000,
+      }).catch(() => issues.value)
   }
 
   /** @returns the failure, or null when it was stored */
   async function change(patch: JobChange, version: number): Promise<Failure | null> {
     try {
-      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, { method: 'PATCH', body: { ...patch, version } satisfies JobPatch, retry: 0 })
+      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, {
+        method: 'PATCH',
+        body: { ...patch, version } satisfies JobPatch,
+        retry: 0,
+      })
       return null
-    }
-    catch (error) {
+    } catch (error) {
       return failureOf(error)
     }
   }
 
   /** The job as the server has it now, beside what is open here; null without an answer. */
   async function peek(): Promise<Job | null> {
-    return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(answer => answer.job, () => null)
+    return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(
+      answer => answer.job,
+      () => null,
+    )
   }
 
-  return { job, base, events, entered, sheet, rules, run, asFound, asLeft, compared, reminders, items, claims, keptChallenges, handedOver, done, loading, failure, fromMemory, issues, open, append, takeNews, keepKeyed, tellPlace, loadIssues, change, peek }
+  return {
+    job,
+    base,
+    events,
+    entered,
+    sheet,
+    rules,
+    run,
+    asFound,
+    asLeft,
+    compared,
+    reminders,
+    items,
+    claims,
+    keptChallenges,
+    handedOver,
+    done,
+    loading,
+    failure,
+    fromMemory,
+    issues,
+    open,
+    append,
+    takeNews,
+    keepKeyed,
+    tellPlace,
+    loadIssues,
+    change,
+    peek,
+  }
 })

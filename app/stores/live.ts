@@ -1,11 +1,35 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { Quantity } from '../../core/quantity'
-import { COLD, NOT_KEYED, heatStep, heatView, keyDownStep, keyDownView, keyedBy, restOf, stretchNames, type Circumstances, type Heat, type KeyDown, type KeyedBy, type RfSeen } from '../../core/run'
+import {
+  COLD,
+  NOT_KEYED,
+  heatStep,
+  heatView,
+  keyDownStep,
+  keyDownView,
+  keyedBy,
+  restOf,
+  stretchNames,
+  type Circumstances,
+  type Heat,
+  type KeyDown,
+  type KeyedBy,
+  type RfSeen,
+} from '../../core/run'
 import type { ModelSheet, SetKind } from '../../core/sheet'
 import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
 import { newKeyedSpans, type KeyedSpan } from '../logic/keyedSpans'
-import { EMPTY_BOOK, bestEntry, freshness, withHello, withLink, withPoll, type LiveBook, type LiveEntry } from '../logic/liveBook'
+import {
+  EMPTY_BOOK,
+  bestEntry,
+  freshness,
+  withHello,
+  withLink,
+  withPoll,
+  type LiveBook,
+  type LiveEntry,
+} from '../logic/liveBook'
 import { newTrends, sinceChange, withReading } from '../logic/trends'
 
 const RECONNECT_MS = 1000
@@ -13,7 +37,9 @@ const TICK_MS = 200
 const KEY_SIGNS: readonly Quantity[] = ['powerW', 'supplyA', 'stageIdleA', 'plateA']
 const NO_NAMES = { stretch: '', alike: '' }
 
-/** Live readings of the bench, the key-down clock that measured RF drives, and a clock for "how old is this". */
+/**
+ * Live readings of the bench, the key-down clock that measured RF drives, and a clock for "how old is this".
+ */
 export const useLiveStore = defineStore('live', () => {
   const book = shallowRef<LiveBook>(EMPTY_BOOK)
   const nowMs = ref(0)
@@ -42,7 +68,9 @@ export const useLiveStore = defineStore('live', () => {
   let ticker: ReturnType<typeof setInterval> | null = null
 
   const links = computed(() => [...book.value.links.values()])
-  const clock = computed(() => keyDownView(keyDown.value, keyDownLimitS.value, nowMs.value, restOf(kind.value)))
+  const clock = computed(() =>
+    keyDownView(keyDown.value, keyDownLimitS.value, nowMs.value, restOf(kind.value)),
+  )
   const warmth = computed(() => heatView(heat.value, keyDownLimitS.value, kind.value))
 
   function connect() {
@@ -76,18 +104,30 @@ export const useLiveStore = defineStore('live', () => {
     }
     for (const r of poll.readings) {
       if (r.value === null) continue
-      withReading(trends, r.quantity, { atMs: poll.receivedAtMs, value: r.value, ...namesOf(r.quantity, poll.instrument) })
+      withReading(trends, r.quantity, {
+        atMs: poll.receivedAtMs,
+        value: r.value,
+        ...namesOf(r.quantity, poll.instrument),
+      })
     }
   }
 
   function namesOf(quantity: Quantity, instrument: string) {
-    return at.value ? stretchNames(quantity, { ...at.value, keyed: keyed.value !== null }, instrument) : NO_NAMES
+    return at.value
+      ? stretchNames(quantity, { ...at.value, keyed: keyed.value !== null }, instrument)
+      : NO_NAMES
   }
 
   /** What tells the key now; a meter that fell silent says nothing. */
   function keySigns() {
     const live = (q: Quantity) => liveOf(q)?.value ?? null
-    return { rfW: live('powerW'), supplyA: live('supplyA'), stageA: live('stageIdleA') ?? live('plateA'), keyLine: keyLine.value, byHand: manualKey.value }
+    return {
+      rfW: live('powerW'),
+      supplyA: live('supplyA'),
+      stageA: live('stageIdleA') ?? live('plateA'),
+      keyLine: keyLine.value,
+      byHand: manualKey.value,
+    }
   }
   /** Takes in what the signs say. @param atMs of the instruments' clock where one spoke */
   function followKey(atMs: number) {
@@ -151,14 +191,42 @@ export const useLiveStore = defineStore('live', () => {
 
   /** What is known of RF and key, for whoever asks whether a reading means anything. */
   const rfSeen = (): RfSeen => ({ rfW: liveOf('powerW')?.value ?? null, keyedBy: keyed.value })
-  /** Under what a quantity is read now; changes when anything does that it depends on, but for turns: a guide waits for those. */
+  /**
+   * Under what a quantity is read now; changes when anything does that it depends on, but for turns: a guide
+   * waits for those.
+   */
   function stretchOf(quantity: Quantity): string {
     const instrument = shown(quantity)?.entry.instrument ?? null
-    return at.value ? stretchNames(quantity, { ...at.value, turns: 0, keyed: keyed.value !== null }, instrument).stretch : ''
+    return at.value
+      ? stretchNames(quantity, { ...at.value, turns: 0, keyed: keyed.value !== null }, instrument).stretch
+      : ''
   }
 
   return {
-    book, links, nowMs, connected, clock, warmth, keyDown, keyed, keyDownLimitS, kind, currents, at, stepAtHand, connect, stop, toggleKey, setKeyLine, liveOf, shown, onKeyed, rfSeen, stretchOf,
-    trendOf: (q: Quantity) => sinceChange(trends.recent.get(q) ?? []), driftOf: (q: Quantity) => trends.long.get(q) ?? [], isFresh: (e: LiveEntry) => freshness(book.value, e, nowMs.value) === 'live',
+    book,
+    links,
+    nowMs,
+    connected,
+    clock,
+    warmth,
+    keyDown,
+    keyed,
+    keyDownLimitS,
+    kind,
+    currents,
+    at,
+    stepAtHand,
+    connect,
+    stop,
+    toggleKey,
+    setKeyLine,
+    liveOf,
+    shown,
+    onKeyed,
+    rfSeen,
+    stretchOf,
+    trendOf: (q: Quantity) => sinceChange(trends.recent.get(q) ?? []),
+    driftOf: (q: Quantity) => trends.long.get(q) ?? [],
+    isFresh: (e: LiveEntry) => freshness(book.value, e, nowMs.value) === 'live',
   }
 })

@@ -7,8 +7,8 @@ import { drop, keep, markRefused, waiting, type OutboxEntry } from './outboxDb'
 const RETRY_MS = [500, 1000, 2000, 5000]
 
 /**
- * Carries events to the server, in order and exactly once: kept on disk first, sent until acknowledged, and the
- * server knows each id. A passing failure keeps the queue waiting; a refusal is set aside with its words.
+ * Carries events to the server, in order and exactly once: kept on disk first, sent until acknowledged, and
+ * the server knows each id. A passing failure keeps the queue waiting; a refusal is set aside with its words.
  */
 export const useOutboxStore = defineStore('outbox', () => {
   const entries = shallowRef<Required<OutboxEntry>[]>([])
@@ -24,7 +24,10 @@ export const useOutboxStore = defineStore('outbox', () => {
     entries.value = await waiting()
   }
 
-  /** Resolves when the event is safe in this browser; sending goes on behind. @throws when the browser cannot keep it */
+  /**
+   * Resolves when the event is safe in this browser; sending goes on behind.
+   * @throws when the browser cannot keep it
+   */
   async function append(jobId: string, event: JobEvent) {
     await keep(jobId, event)
     await reload()
@@ -42,8 +45,7 @@ export const useOutboxStore = defineStore('outbox', () => {
       }
       trouble.value = null
       failures = 0
-    }
-    finally {
+    } finally {
       sending = false
     }
   }
@@ -51,12 +53,16 @@ export const useOutboxStore = defineStore('outbox', () => {
   /** @returns false when it is worth waiting */
   async function send(entry: Required<OutboxEntry>): Promise<boolean> {
     try {
-      await $fetch(`/api/jobs/${entry.jobId}/events`, { method: 'POST', body: entry.event, retry: 0, timeout: 8000 })
+      await $fetch(`/api/jobs/${entry.jobId}/events`, {
+        method: 'POST',
+        body: entry.event,
+        retry: 0,
+        timeout: 8000,
+      })
       await drop(entry.place)
       sentListeners.forEach(tell => tell(entry.jobId, entry.event))
       return true
-    }
-    catch (error) {
+    } catch (error) {
       const failure = failureOf(error)
       if (!failure.passing) {
         await markRefused(entry, failure.words)

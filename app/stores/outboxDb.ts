@@ -13,11 +13,15 @@ export interface OutboxEntry {
 }
 
 /** A job as this browser last knew it, with the revision of the sheet that it began with. */
-export interface Snapshot { readonly job: Job, readonly events: JobEvent[], readonly sheet: ModelSheet }
+export interface Snapshot {
+  readonly job: Job
+  readonly events: JobEvent[]
+  readonly sheet: ModelSheet
+}
 
 interface Schema extends DBSchema {
-  outbox: { key: number, value: OutboxEntry, indexes: { job: string } }
-  snapshot: { key: string, value: Snapshot }
+  outbox: { key: number; value: OutboxEntry; indexes: { job: string } }
+  snapshot: { key: string; value: Snapshot }
 }
 
 let opened: Promise<IDBPDatabase<Schema>> | null = null

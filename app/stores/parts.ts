@@ -13,8 +13,7 @@ export const usePartsStore = defineStore('parts', () => {
     try {
       items.value = await $fetch<PartTested[]>('/api/parts', { retry: 0, timeout: 8000 })
       failure.value = null
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
     }
   }
@@ -22,11 +21,14 @@ export const usePartsStore = defineStore('parts', () => {
   /** @returns whether it was kept */
   async function add(part: Omit<PartTested, 'id' | 'atMs'>): Promise<boolean> {
     try {
-      await $fetch('/api/parts', { method: 'POST', body: { ...part, id: uuid(), atMs: Date.now() }, retry: 0 })
+      await $fetch('/api/parts', {
+        method: 'POST',
+        body: { ...part, id: uuid(), atMs: Date.now() },
+        retry: 0,
+      })
       await load()
       return true
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       return false
     }

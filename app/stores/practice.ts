@@ -24,12 +24,14 @@ export const usePracticeStore = defineStore('practice', () => {
 
   async function request(change?: Partial<PracticeChange>) {
     try {
-      const answer = await $fetch<PracticeState | PracticeNow>('/api/practice', change ? { method: 'POST', body: change, retry: 0 } : { retry: 0 })
+      const answer = await $fetch<PracticeState | PracticeNow>(
+        '/api/practice',
+        change ? { method: 'POST', body: change, retry: 0 } : { retry: 0 },
+      )
       state.value = answer
       if ('open' in answer) open.value = answer.open
       failure.value = null
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       if (failure.value.code === 'bench-away') state.value = null
     }
@@ -59,19 +61,21 @@ export const usePracticeStore = defineStore('practice', () => {
       const result = await work()
       failure.value = null
       return result
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       return null
     }
   }
 
   async function loadSessions() {
-    sessions.value = await attempt(() => $fetch<PracticeSummary[]>('/api/practice/sessions')) ?? sessions.value
+    sessions.value =
+      (await attempt(() => $fetch<PracticeSummary[]>('/api/practice/sessions'))) ?? sessions.value
   }
 
   async function start(wanted: NewPractice): Promise<PracticeSummary | null> {
-    const made = await attempt(() => $fetch<PracticeSummary>('/api/practice/sessions', { method: 'POST', body: wanted, retry: 0 }))
+    const made = await attempt(() =>
+      $fetch<PracticeSummary>('/api/practice/sessions', { method: 'POST', body: wanted, retry: 0 }),
+    )
     if (made) open.value = made
     await request()
     return made
@@ -79,13 +83,21 @@ export const usePracticeStore = defineStore('practice', () => {
 
   /** A set to try things out on, without a case. */
   async function free(wanted: FreePractice) {
-    const now = await attempt(() => $fetch<PracticeNow>('/api/practice/free', { method: 'POST', body: wanted, retry: 0 }))
+    const now = await attempt(() =>
+      $fetch<PracticeNow>('/api/practice/free', { method: 'POST', body: wanted, retry: 0 }),
+    )
     if (now) [state.value, open.value] = [now, now.open]
     return now !== null
   }
 
   async function finish(id: string, named: readonly string[]): Promise<boolean> {
-    const done = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}/finish`, { method: 'POST', body: { named }, retry: 0 }))
+    const done = await attempt(() =>
+      $fetch<PracticeSession>(`/api/practice/sessions/${id}/finish`, {
+        method: 'POST',
+        body: { named },
+        retry: 0,
+      }),
+    )
     if (done) review.value = done
     return done !== null
   }
@@ -94,5 +106,23 @@ export const usePracticeStore = defineStore('practice', () => {
     review.value = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}`))
   }
 
-  return { state, failure, asked, open, sessions, review, panelOpen, wanted, request, change, watch, unwatch, loadSessions, start, free, finish, loadReview }
+  return {
+    state,
+    failure,
+    asked,
+    open,
+    sessions,
+    review,
+    panelOpen,
+    wanted,
+    request,
+    change,
+    watch,
+    unwatch,
+    loadSessions,
+    start,
+    free,
+    finish,
+    loadReview,
+  }
 })

@@ -15,31 +15,39 @@ export const useSearchStore = defineStore('search', () => {
   const views = shallowRef<SavedView[]>([])
   let asked = 0
 
-  /** Only the latest question is answered: an answer that comes late belongs to words that are no longer there. */
+  /**
+   * Only the latest question is answered: an answer that comes late belongs to words that are no longer
+   * there.
+   */
   async function ask(query: SavedQuery, before: number | null = null) {
     const mine = ++asked
     try {
-      const result = await $fetch<SearchResult>('/api/search', { query: { ...query, ...(before === null ? {} : { before }) }, retry: 0, timeout: 8000 })
+      const result = await $fetch<SearchResult>('/api/search', {
+        query: { ...query, ...(before === null ? {} : { before }) },
+        retry: 0,
+        timeout: 8000,
+      })
       if (mine !== asked) return
-      found.value = before === null ? result.jobs : [...found.value ?? [], ...result.jobs]
+      found.value = before === null ? result.jobs : [...(found.value ?? []), ...result.jobs]
       next.value = result.next
       amongNewest.value = result.amongNewest
       failure.value = null
-    }
-    catch (error) {
+    } catch (error) {
       if (mine === asked) failure.value = failureOf(error)
     }
   }
 
-  const loadViews = async () => (views.value = await $fetch<SavedView[]>('/api/search/views', { retry: 0, timeout: 8000 }).catch(() => views.value))
+  const loadViews = async () =>
+    (views.value = await $fetch<SavedView[]>('/api/search/views', { retry: 0, timeout: 8000 }).catch(
+      () => views.value,
+    ))
 
   async function keepView(name: string, query: SavedQuery): Promise<Failure | null> {
     try {
       await $fetch('/api/search/views', { method: 'POST', body: { id: uuid(), name, query }, retry: 0 })
       await loadViews()
       return null
-    }
-    catch (error) {
+    } catch (error) {
       return failureOf(error)
     }
   }
@@ -49,7 +57,12 @@ export const useSearchStore = defineStore('search', () => {
     await loadViews()
   }
 
-  const historyOf = (sheetId: string, jobId: string | null) => $fetch<ModelHistory>(`/api/models/${sheetId}/history`, { query: jobId ? { job: jobId } : {}, retry: 0, timeout: 8000 }).catch(() => null)
+  const historyOf = (sheetId: string, jobId: string | null) =>
+    $fetch<ModelHistory>(`/api/models/${sheetId}/history`, {
+      query: jobId ? { job: jobId } : {},
+      retry: 0,
+      timeout: 8000,
+    }).catch(() => null)
 
   return { found, next, amongNewest, failure, views, ask, loadViews, keepView, dropView, historyOf }
 })

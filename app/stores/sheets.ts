@@ -8,7 +8,11 @@ import { failureOf, type Failure } from '../logic/failureWords'
 const key = (id: string, revision: number) => `${id}@${revision}`
 const REMEMBERED = 'diapason.sheets'
 
-export interface Imported { readonly id: string, readonly revision: number, readonly kind: 'new' | 'revision' | 'same' }
+export interface Imported {
+  readonly id: string
+  readonly revision: number
+  readonly kind: 'new' | 'revision' | 'same'
+}
 
 /** Model sheets: the list, and every revision that somebody looked at. Revisions never change. */
 export const useSheetsStore = defineStore('sheets', () => {
@@ -20,8 +24,7 @@ export const useSheetsStore = defineStore('sheets', () => {
     failure.value = null
     try {
       return await ask()
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       return null
     }
@@ -31,7 +34,11 @@ export const useSheetsStore = defineStore('sheets', () => {
     const answer = await asked(() => $fetch<SheetSummary[]>('/api/sheets', { retry: 0, timeout: 8000 }))
     if (answer) localStorage.setItem(REMEMBERED, JSON.stringify(answer))
     // Without an answer, what this browser saw last: a set can be taken in all the same.
-    list.value = answer ?? (list.value.length > 0 ? list.value : JSON.parse(localStorage.getItem(REMEMBERED) ?? '[]') as SheetSummary[])
+    list.value =
+      answer ??
+      (list.value.length > 0
+        ? list.value
+        : (JSON.parse(localStorage.getItem(REMEMBERED) ?? '[]') as SheetSummary[]))
   }
   const summary = (id: string) => list.value.find(s => s.id === id) ?? null
   const nameOf = (id: string) => summary(id)?.model ?? id
@@ -40,20 +47,44 @@ export const useSheetsStore = defineStore('sheets', () => {
     known.set(key(sheet.id, sheet.revision), sheet)
     return sheet
   }
-  const view = (id: string, revision?: number) => asked(async () => {
-    const answer = await $fetch<SheetView>(`/api/sheets/${id}`, { query: revision ? { revision } : {}, retry: 0, timeout: 8000 })
-    keep(answer.sheet)
-    return answer
-  })
+  const view = (id: string, revision?: number) =>
+    asked(async () => {
+      const answer = await $fetch<SheetView>(`/api/sheets/${id}`, {
+        query: revision ? { revision } : {},
+        retry: 0,
+        timeout: 8000,
+      })
+      keep(answer.sheet)
+      return answer
+    })
   /** A revision, from memory if it was ever seen; null without an answer. */
   async function revision(id: string, number: number): Promise<ModelSheet | null> {
     return known.get(key(id, number)) ?? (await view(id, number))?.sheet ?? null
   }
 
-  const add = (sheet: ModelSheet, who: string, reason: string) => asked(() => $fetch<ModelSheet>('/api/sheets', { method: 'POST', body: { sheet, who, reason }, retry: 0 }))
-  const revise = (sheet: ModelSheet, from: number, who: string, reason: string) => asked(() => $fetch<ModelSheet>(`/api/sheets/${sheet.id}`, { method: 'PUT', body: { from, sheet, who, reason }, retry: 0 }))
-  const importFile = (file: Blob) => asked(() => $fetch<Imported>('/api/sheets/import', { method: 'POST', body: file, headers: { 'content-type': 'application/json' }, retry: 0 }))
-  const keepPicture = (file: Blob) => asked(() => $fetch<{ id: string }>(`/api/sheet-pictures/${uuid()}`, { method: 'PUT', body: file, retry: 0 }))
+  const add = (sheet: ModelSheet, who: string, reason: string) =>
+    asked(() => $fetch<ModelSheet>('/api/sheets', { method: 'POST', body: { sheet, who, reason }, retry: 0 }))
+  const revise = (sheet: ModelSheet, from: number, who: string, reason: string) =>
+    asked(() =>
+      $fetch<ModelSheet>(`/api/sheets/${sheet.id}`, {
+        method: 'PUT',
+        body: { from, sheet, who, reason },
+        retry: 0,
+      }),
+    )
+  const importFile = (file: Blob) =>
+    asked(() =>
+      $fetch<Imported>('/api/sheets/import', {
+        method: 'POST',
+        body: file,
+        headers: { 'content-type': 'application/json' },
+        retry: 0,
+      }),
+    )
+  const keepPicture = (file: Blob) =>
+    asked(() =>
+      $fetch<{ id: string }>(`/api/sheet-pictures/${uuid()}`, { method: 'PUT', body: file, retry: 0 }),
+    )
 
   return { list, failure, load, summary, nameOf, keep, view, revision, add, revise, importFile, keepPicture }
 })

@@ -6,12 +6,29 @@ import { RECORDING_CHUNK_BYTES, type KeptOptions, type KeptRecording } from '../
 import { failureOf, type Failure } from '../logic/failureWords'
 
 /** A recording on the page: its files, what it was measured with, its figures. */
-export interface OpenRecording { readonly key: string, readonly name: string, readonly files: readonly File[], readonly options: KeptOptions, readonly measured: MeasuredRecording, readonly kept: KeptRecording | null }
+export interface OpenRecording {
+  readonly key: string
+  readonly name: string
+  readonly files: readonly File[]
+  readonly options: KeptOptions
+  readonly measured: MeasuredRecording
+  readonly kept: KeptRecording | null
+}
 
 /** A carrier whose envelope varies less is taken for one without modulation [ratio]. */
 const BARE_DEPTH = 0.02
 const REMEMBERED = 'signal-options'
-const FIRST: KeptOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, channelWidthHz: null, unmodulatedDbfs: null, carrierW: null, referencePpm: null, ruleSetId: 'R-EU' }
+const FIRST: KeptOptions = {
+  as: 'auto',
+  nominalHz: null,
+  toneHz: null,
+  spacingHz: 10_000,
+  channelWidthHz: null,
+  unmodulatedDbfs: null,
+  carrierW: null,
+  referencePpm: null,
+  ruleSetId: 'R-EU',
+}
 
 /** Recordings that are open, the one looked at and the one it is compared with; what is kept of them. */
 export const useSignalsStore = defineStore('signals', () => {
@@ -23,23 +40,38 @@ export const useSignalsStore = defineStore('signals', () => {
   const failure = ref<Failure | null>(null)
   const sending = ref<number | null>(null)
   const shown = computed(() => open.value.find(r => r.key === shownKey.value) ?? null)
-  const against = computed(() => open.value.find(r => r.key === againstKey.value && r.key !== shownKey.value) ?? null)
+  const against = computed(
+    () => open.value.find(r => r.key === againstKey.value && r.key !== shownKey.value) ?? null,
+  )
 
-  /** An open recording of nothing but the carrier, through the receiver of the one that is shown as far as rate and tuning tell. */
+  /**
+   * An open recording of nothing but the carrier, through the receiver of the one that is shown as far as
+   * rate and tuning tell.
+   */
   const unmodulated = computed(() => {
     const m = shown.value?.measured.measurement
-    const found = open.value.find((r) => {
+    const found = open.value.find(r => {
       const other = r.measured.measurement
-      return r.key !== shownKey.value && other.am !== null && other.am.depthNegative < BARE_DEPTH && other.sampleRateHz === m?.sampleRateHz && other.centreHz === m?.centreHz
+      return (
+        r.key !== shownKey.value &&
+        other.am !== null &&
+        other.am.depthNegative < BARE_DEPTH &&
+        other.sampleRateHz === m?.sampleRateHz &&
+        other.centreHz === m?.centreHz
+      )
     })
-    return found ? { name: found.name, dbfs: Number(found.measured.measurement.carrier!.levelDbfs.toFixed(3)) } : null
+    return found
+      ? { name: found.name, dbfs: Number(found.measured.measurement.carrier!.levelDbfs.toFixed(3)) }
+      : null
   })
 
   function recall() {
     try {
-      options.value = { ...FIRST, ...JSON.parse(localStorage.getItem(REMEMBERED) ?? '{}') as Partial<KeptOptions> }
-    }
-    catch {
+      options.value = {
+        ...FIRST,
+        ...(JSON.parse(localStorage.getItem(REMEMBERED) ?? '{}') as Partial<KeptOptions>),
+      }
+    } catch {
       options.value = { ...FIRST }
     }
   }
@@ -59,51 +91,95 @@ export const useSignalsStore = defineStore('signals', () => {
   }
 
   async function load(jobId: string | null = null) {
-    kept.value = await $fetch<KeptRecording[]>('/api/recordings', { query: jobId ? { jobId } : {}, retry: 0, timeout: 8000 }).catch(() => kept.value)
+    kept.value = await $fetch<KeptRecording[]>('/api/recordings', {
+      query: jobId ? { jobId } : {},
+      retry: 0,
+      timeout: 8000,
+    }).catch(() => kept.value)
   }
 
   /** The bytes of a recording that is kept, as the file it was. */
-  async function fetchKept(id: string): Promise<{ kept: KeptRecording, file: File } | null> {
+  async function fetchKept(id: string): Promise<{ kept: KeptRecording; file: File } | null> {
     try {
       const found = await $fetch<KeptRecording>(`/api/recordings/${id}`, { retry: 0, timeout: 8000 })
       const blob = await $fetch<Blob>(`/api/recordings/${id}/data`, { responseType: 'blob', retry: 0 })
       failure.value = null
       return { kept: found, file: new File([blob], found.name) }
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       return null
     }
   }
 
   /** Keeps a recording with its figures, piece by piece. @returns what is kept, or null after a failure */
-  async function keep(recording: OpenRecording, file: File, where: { jobId: string | null, phase: string, pointId: string }): Promise<KeptRecording | null> {
+  async function keep(
+    recording: OpenRecording,
+    file: File,
+    where: { jobId: string | null; phase: string; pointId: string },
+  ): Promise<KeptRecording | null> {
     const id = uuid()
     sending.value = 0
     try {
-      await $fetch('/api/recordings', { method: 'POST', body: { id, ...where, name: file.name.slice(-200), bytes: file.size, options: recording.options, measurement: plain(recording.measured.measurement) }, retry: 0 })
+      await $fetch('/api/recordings', {
+        method: 'POST',
+        body: {
+          id,
+          ...where,
+          name: file.name.slice(-200),
+          bytes: file.size,
+          options: recording.options,
+          measurement: plain(recording.measured.measurement),
+        },
+        retry: 0,
+      })
       for (let place = 0; place * RECORDING_CHUNK_BYTES < file.size; place++) {
-        await $fetch(`/api/recordings/${id}/chunks/${place}`, { method: 'PUT', body: file.slice(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES), retry: 2 })
-        sending.value = Math.min(1, (place + 1) * RECORDING_CHUNK_BYTES / file.size)
+        await $fetch(`/api/recordings/${id}/chunks/${place}`, {
+          method: 'PUT',
+          body: file.slice(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES),
+          retry: 2,
+        })
+        sending.value = Math.min(1, ((place + 1) * RECORDING_CHUNK_BYTES) / file.size)
       }
-      const done = await $fetch<KeptRecording>(`/api/recordings/${id}/finish`, { method: 'POST', body: {}, retry: 1 })
-      open.value = open.value.map(r => r.key === recording.key ? { ...r, kept: done } : r)
+      const done = await $fetch<KeptRecording>(`/api/recordings/${id}/finish`, {
+        method: 'POST',
+        body: {},
+        retry: 1,
+      })
+      open.value = open.value.map(r => (r.key === recording.key ? { ...r, kept: done } : r))
       failure.value = null
       return done
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
       return null
-    }
-    finally {
+    } finally {
       sending.value = null
     }
   }
 
-  return { open, shown, shownKey, unmodulated, against, againstKey, options, kept, failure, sending, recall, remember, put, close, load, fetchKept, keep }
+  return {
+    open,
+    shown,
+    shownKey,
+    unmodulated,
+    against,
+    againstKey,
+    options,
+    kept,
+    failure,
+    sending,
+    recall,
+    remember,
+    put,
+    close,
+    load,
+    fetchKept,
+    keep,
+  }
 })
 
 /** Numbers that JSON cannot carry are none. */
 function plain(value: unknown): unknown {
-  return JSON.parse(JSON.stringify(value, (_k, v: unknown) => typeof v === 'number' && !Number.isFinite(v) ? null : v))
+  return JSON.parse(
+    JSON.stringify(value, (_k, v: unknown) => (typeof v === 'number' && !Number.isFinite(v) ? null : v)),
+  )
 }

@@ -13,10 +13,15 @@ export const useSteppedStore = defineStore('stepped', () => {
 
   async function request(method: 'GET' | 'POST' | 'DELETE', body?: SteppedBody) {
     try {
-      run.value = (await $fetch<{ run: SteppedView | null }>('/api/stepped', { method, retry: 0, ...(body ? { body } : {}) })).run
+      run.value = (
+        await $fetch<{ run: SteppedView | null }>('/api/stepped', {
+          method,
+          retry: 0,
+          ...(body ? { body } : {}),
+        })
+      ).run
       failure.value = null
-    }
-    catch (error) {
+    } catch (error) {
       failure.value = failureOf(error)
     }
     if (run.value?.state === 'running') timer ??= setInterval(() => void request('GET'), LOOK_EVERY_MS)
@@ -29,5 +34,12 @@ export const useSteppedStore = defineStore('stepped', () => {
     timer = null
   }
 
-  return { run, failure, look: () => request('GET'), start: (body: SteppedBody) => request('POST', body), cancel: () => request('DELETE'), leave }
+  return {
+    run,
+    failure,
+    look: () => request('GET'),
+    start: (body: SteppedBody) => request('POST', body),
+    cancel: () => request('DELETE'),
+    leave,
+  }
 })

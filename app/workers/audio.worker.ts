@@ -29,8 +29,15 @@ function add(block: Float32Array) {
 function tell() {
   const x = ring.subarray(Math.max(0, ring.length - seen)).slice()
   const { values, signalPresent } = audioFigures(x, rateHz)
-  const heard: Heard = { figures: values, present: signalPresent, beat: beatOf(x, rateHz), peak: x.reduce((a, b) => Math.max(a, Math.abs(b)), 0), seconds: x.length / rateHz }
+  const heard: Heard = {
+    figures: values,
+    present: signalPresent,
+    beat: beatOf(x, rateHz),
+    peak: x.reduce((a, b) => Math.max(a, Math.abs(b)), 0),
+    seconds: x.length / rateHz,
+  }
   self.postMessage(heard)
 }
 
-self.onmessage = ({ data }: MessageEvent<ToListener>) => data.kind === 'start' ? begin(data.rateHz) : add(data.block)
+self.onmessage = ({ data }: MessageEvent<ToListener>) =>
+  data.kind === 'start' ? begin(data.rateHz) : add(data.block)

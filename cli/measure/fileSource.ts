@@ -7,10 +7,11 @@ export function fileSource(path: string): ByteSource {
   let handle: number
   try {
     handle = openSync(path, 'r')
-  }
-  catch (error) {
+  } catch (error) {
     const code = (error as NodeJS.ErrnoException).code
-    throw new Error(`${basename(path)}: file: ${code === 'ENOENT' ? 'is not there' : code === 'EACCES' ? 'may not be read' : `cannot be opened (${code})`}`)
+    throw new Error(
+      `${basename(path)}: file: ${code === 'ENOENT' ? 'is not there' : code === 'EACCES' ? 'may not be read' : `cannot be opened (${code})`}`,
+    )
   }
   const about = fstatSync(handle)
   if (!about.isFile()) {
@@ -18,7 +19,8 @@ export function fileSource(path: string): ByteSource {
     throw new Error(`${basename(path)}: file: is no file`)
   }
   return {
-    name: basename(path), size: about.size,
+    name: basename(path),
+    size: about.size,
     read: async (from, length) => {
       const bytes = new Uint8Array(Math.max(0, Math.min(length, about.size - from)))
       let got = 0

@@ -10,7 +10,8 @@ import { measurementLines } from './words'
 const BAD_INPUT = 2
 
 /** Numbers that JSON cannot write are no numbers. */
-const plain = (_key: string, value: unknown) => typeof value === 'number' && !Number.isFinite(value) ? null : value
+const plain = (_key: string, value: unknown) =>
+  typeof value === 'number' && !Number.isFinite(value) ? null : value
 
 async function main(): Promise<void> {
   if (process.argv.includes('--help')) {
@@ -24,7 +25,9 @@ async function main(): Promise<void> {
   }
   const recording = await openRecording(fileSource(file), beside, monoIs ? { monoIs } : {})
   const { measurement } = await measureRecording(recording, options)
-  process.stdout.write(`${json ? JSON.stringify(measurement, plain, 2) : measurementLines(measurement).join('\n')}\n`)
+  process.stdout.write(
+    `${json ? JSON.stringify(measurement, plain, 2) : measurementLines(measurement).join('\n')}\n`,
+  )
 }
 
 main().catch((error: unknown) => {

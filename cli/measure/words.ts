@@ -8,24 +8,36 @@ export function measurementLines(m: Measurement): string[] {
   return [
     `${m.file}: ${m.format}, ${m.durationS.toFixed(3)} s at ${m.sampleRateHz} S/s${m.centreHz === null ? '' : `, tuned to ${m.centreHz} Hz`}`,
     m.signalPresent ? `signal: ${m.mode}` : 'signal: none',
-    ...groups.flatMap(g => m[g] ? linesOf(g, m[g] as unknown as Figures, group(m.uncertainty, g), group(m.limitedBy ?? {}, g)) : []),
+    ...groups.flatMap(g =>
+      m[g]
+        ? linesOf(g, m[g] as unknown as Figures, group(m.uncertainty, g), group(m.limitedBy ?? {}, g))
+        : [],
+    ),
     ...linesOf('health', m.health as unknown as Figures, {}, {}),
     ...m.notes.map(n => `note ${n.code}: ${n.words}`),
   ]
 }
 
-const group = (groups: object, name: string) => (groups as Readonly<Record<string, Figures | undefined>>)[name] ?? {}
+const group = (groups: object, name: string) =>
+  (groups as Readonly<Record<string, Figures | undefined>>)[name] ?? {}
 
 function linesOf(prefix: string, figures: Figures, uncertainty: Figures, limitedBy: Figures): string[] {
   return Object.entries(figures).flatMap(([name, value]) => {
     const path = `${prefix}.${name}`
     if (value === null || value === undefined) return []
-    if (Array.isArray(value)) return value.length === 0 ? [] : [`${path.padEnd(32)} ${value.map(v => typeof v === 'number' ? shown(v) : JSON.stringify(v)).join('  ')}`]
+    if (Array.isArray(value))
+      return value.length === 0
+        ? []
+        : [
+            `${path.padEnd(32)} ${value.map(v => (typeof v === 'number' ? shown(v) : JSON.stringify(v))).join('  ')}`,
+          ]
     if (typeof value === 'object') return linesOf(path, value as Figures, {}, {})
     const u = uncertainty[name]
     const limit = typeof limitedBy[name] === 'string' ? ` (${limitedBy[name]})` : ''
-    return [`${path.padEnd(32)} ${typeof value === 'number' ? shown(value) : String(value)}${typeof u === 'number' && u > 0 ? ` +/- ${u.toPrecision(2)}${limit}` : ''}`]
+    return [
+      `${path.padEnd(32)} ${typeof value === 'number' ? shown(value) : String(value)}${typeof u === 'number' && u > 0 ? ` +/- ${u.toPrecision(2)}${limit}` : ''}`,
+    ]
   })
 }
 
-const shown = (v: number) => Number.isInteger(v) ? String(v) : String(Number(v.toPrecision(9)))
+const shown = (v: number) => (Number.isInteger(v) ? String(v) : String(Number(v.toPrecision(9))))

@@ -9,7 +9,15 @@ const RATE_HZ = 250_000
 const IQ_S = 2
 
 const does = (s: RigState, ...actions: RigAction[]) => actions.reduce((state, a) => act(state, a).state, s)
-const keyed = () => advance(does(advance(healthyRig('larkfield-lx8', 5), 1500), { kind: 'control', controls: { mode: 'AM', keyed: true } }, { kind: 'stimulus', stimulus: { tones: [{ hz: 1000, v: 0.03 }] } }), 1)
+const keyed = () =>
+  advance(
+    does(
+      advance(healthyRig('larkfield-lx8', 5), 1500),
+      { kind: 'control', controls: { mode: 'AM', keyed: true } },
+      { kind: 'stimulus', stimulus: { tones: [{ hz: 1000, v: 0.03 }] } },
+    ),
+    1,
+  )
 const best = (work: () => number) => Array.from({ length: ROUNDS }, work).reduce((a, b) => Math.min(a, b))
 
 /** Ticks at 10 Hz with everything that instruments read of it. */
@@ -33,4 +41,9 @@ function recording(): number {
   return (performance.now() - started) / 1000
 }
 
-process.stdout.write(JSON.stringify({ slowTimesRealTime: TICKS * TICK_S / best(ticks), iqTimesRealTime: IQ_S / best(recording) }))
+process.stdout.write(
+  JSON.stringify({
+    slowTimesRealTime: (TICKS * TICK_S) / best(ticks),
+    iqTimesRealTime: IQ_S / best(recording),
+  }),
+)

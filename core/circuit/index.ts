@@ -2,7 +2,12 @@
 export { between, decay, memoryless, type CircuitPart } from './part'
 // Oscillators
 export { effectiveLoadF, loadForPull, pullRatio, type CrystalCut } from './oscillator/crystal'
-export { crystalOscillator, trimmerFor, type CrystalOscillator, type OscillatorMemory } from './oscillator/crystalOscillator'
+export {
+  crystalOscillator,
+  trimmerFor,
+  type CrystalOscillator,
+  type OscillatorMemory,
+} from './oscillator/crystalOscillator'
 export { clockGenerator, type ClockGenerator } from './oscillator/clockGenerator'
 // Synthesisers and mixing schemes
 export { coilFor, vcoControlV, vcoHz, vcoSlopeHzPerV, type Vco } from './synthesiser/vco'
@@ -17,7 +22,13 @@ export { tunedHz, tunedResponse, tunedStage, turnsFor, type TunedStage } from '.
 export { coupledPair, type CoupledPair } from './tuned/coupledPair'
 // Power
 export { softLimit } from './amplifier/softLimit'
-export { amplitudeOf, atSupply, outputStage, type AmplitudeLaw, type OutputStage } from './amplifier/outputStage'
+export {
+  amplitudeOf,
+  atSupply,
+  outputStage,
+  type AmplitudeLaw,
+  type OutputStage,
+} from './amplifier/outputStage'
 export { bipolarBias, gateBias, type BipolarBias, type GateBias } from './amplifier/bias'
 export { heatPath, type HeatMemory, type HeatPath, type Temperatures } from './amplifier/heatPath'
 export { lowPass, type LowPass } from './amplifier/lowPass'

@@ -1,6 +1,7 @@
 /**
- * The one shape of every circuit part. A part holds nothing: its parameters are data (a fault changes only those), its memory is passed
- * in and out, so that a simulated set can be copied, stored, repeated and stepped by any amount of time.
+ * The one shape of every circuit part. A part holds nothing: its parameters are data (a fault changes only
+ * those), its memory is passed in and out, so that a simulated set can be copied, stored, repeated and
+ * stepped by any amount of time.
  *
  * P parameters, I what acts on it now, O what it gives, M what it remembers (null = nothing).
  */
@@ -15,8 +16,16 @@ export interface CircuitPart<P, I, O, M = null> {
 }
 
 /** A part that answers at once and remembers nothing. */
-export function memoryless<P, I, O>(kind: string, respond: (parameters: P, input: I) => O): CircuitPart<P, I, O> {
-  return { kind, rest: () => null, respond: (parameters, input) => respond(parameters, input), pass: () => null }
+export function memoryless<P, I, O>(
+  kind: string,
+  respond: (parameters: P, input: I) => O,
+): CircuitPart<P, I, O> {
+  return {
+    kind,
+    rest: () => null,
+    respond: (parameters, input) => respond(parameters, input),
+    pass: () => null,
+  }
 }
 
 /** x held between two stops. */

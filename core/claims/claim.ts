@@ -1,9 +1,22 @@
 import type { Mode } from '../rules'
 
-/** What an owner can have put a number to. Errors are signed: "100 Hz low" is -100; who does not know the side says "off by". */
+/**
+ * What an owner can have put a number to. Errors are signed: "100 Hz low" is -100; who does not know the side
+ * says "off by".
+ */
 export type ClaimQuantity =
-  | 'powerW' | 'lowPowerW' | 'pepW' | 'panelPowerW' | 'frequencyErrorHz' | 'frequencyOffHz' | 'deviationHz' | 'depthRatio'
-  | 'swr' | 'supplyA' | 'plateA' | 'sensitivityV'
+  | 'powerW'
+  | 'lowPowerW'
+  | 'pepW'
+  | 'panelPowerW'
+  | 'frequencyErrorHz'
+  | 'frequencyOffHz'
+  | 'deviationHz'
+  | 'depthRatio'
+  | 'swr'
+  | 'supplyA'
+  | 'plateA'
+  | 'sensitivityV'
 
 /** How it was said: "about 3 W", "under 3 W", "over 3 W". */
 export type ClaimKind = 'about' | 'under' | 'over'
@@ -23,15 +36,33 @@ export interface Claim {
   readonly channel?: number | null
 }
 
-export interface ClaimQuantityInfo { readonly label: string, readonly shownUnit: string, readonly perSi: number, readonly signed: boolean, readonly max: number }
+export interface ClaimQuantityInfo {
+  readonly label: string
+  readonly shownUnit: string
+  readonly perSi: number
+  readonly signed: boolean
+  readonly max: number
+}
 
 export const CLAIM_QUANTITIES: Readonly<Record<ClaimQuantity, ClaimQuantityInfo>> = {
   powerW: { label: 'power, high', shownUnit: 'W', perSi: 1, signed: false, max: 2000 },
   lowPowerW: { label: 'power, low', shownUnit: 'W', perSi: 1, signed: false, max: 2000 },
   pepW: { label: 'PEP', shownUnit: 'W', perSi: 1, signed: false, max: 5000 },
   panelPowerW: { label: 'meter on the set', shownUnit: 'W', perSi: 1, signed: false, max: 2000 },
-  frequencyErrorHz: { label: 'off frequency by (\u2212 = low)', shownUnit: 'Hz', perSi: 1, signed: true, max: 1e6 },
-  frequencyOffHz: { label: 'off frequency by, side not known', shownUnit: 'Hz', perSi: 1, signed: false, max: 1e6 },
+  frequencyErrorHz: {
+    label: 'off frequency by (\u2212 = low)',
+    shownUnit: 'Hz',
+    perSi: 1,
+    signed: true,
+    max: 1e6,
+  },
+  frequencyOffHz: {
+    label: 'off frequency by, side not known',
+    shownUnit: 'Hz',
+    perSi: 1,
+    signed: false,
+    max: 1e6,
+  },
   deviationHz: { label: 'deviation', shownUnit: 'kHz', perSi: 1e-3, signed: false, max: 1e5 },
   depthRatio: { label: 'AM depth', shownUnit: '%', perSi: 100, signed: false, max: 5 },
   swr: { label: 'SWR', shownUnit: ': 1', perSi: 1, signed: false, max: 100 },

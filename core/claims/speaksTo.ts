@@ -6,12 +6,21 @@ import type { ClaimQuantity } from './claim'
 /** The value that a reading gives to a claim, or null when it is no reading of that. */
 type Speaks = (state: SetState, cell: CellState, reading: Reading) => number | null
 
-/** With a tone the mean power of AM holds the sidebands too, on voice and two tones it is no carrier at all. */
-const isCarrier = ({ keyed, mode, toneHz, setting }: SetState) => keyed && (mode === 'FM' || toneHz === null) && !/voice|two tones|no drive|no audio/.test(setting)
-const of = (quantity: Reading['quantity'], when: (s: SetState) => boolean): Speaks => (state, _cell, reading) => reading.quantity === quantity && when(state) ? reading.value : null
-const offBy: Speaks = (_state, { asked }, { quantity, value }) => quantity === 'carrierHz' && asked.nominalHz !== null ? value - asked.nominalHz : null
+/**
+ * With a tone the mean power of AM holds the sidebands too, on voice and two tones it is no carrier at all.
+ */
+const isCarrier = ({ keyed, mode, toneHz, setting }: SetState) =>
+  keyed && (mode === 'FM' || toneHz === null) && !/voice|two tones|no drive|no audio/.test(setting)
+const of =
+  (quantity: Reading['quantity'], when: (s: SetState) => boolean): Speaks =>
+  (state, _cell, reading) =>
+    reading.quantity === quantity && when(state) ? reading.value : null
+const offBy: Speaks = (_state, { asked }, { quantity, value }) =>
+  quantity === 'carrierHz' && asked.nominalHz !== null ? value - asked.nominalHz : null
 
-/** Which readings speak to a claim: of its quantity and of the way in which that is measured, nothing else. */
+/**
+ * Which readings speak to a claim: of its quantity and of the way in which that is measured, nothing else.
+ */
 export const SPEAKS_TO: Readonly<Record<ClaimQuantity, Speaks>> = {
   powerW: of('powerW', s => isCarrier(s) && !s.lowPower),
   lowPowerW: of('powerW', s => isCarrier(s) && s.lowPower),
@@ -27,5 +36,6 @@ export const SPEAKS_TO: Readonly<Record<ClaimQuantity, Speaks>> = {
   swr: of('swr', s => s.keyed),
   supplyA: of('supplyA', isCarrier),
   plateA: of('plateA', s => s.keyed),
-  sensitivityV: (_state, _cell, { quantity, value }) => quantity === 'sensitivityV' || quantity === 'audibleV' ? value : null,
+  sensitivityV: (_state, _cell, { quantity, value }) =>
+    quantity === 'sensitivityV' || quantity === 'audibleV' ? value : null,
 }

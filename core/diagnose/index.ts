@@ -1,6 +1,29 @@
 // What cannot be true
-export { FULL_DEPTH, STATEMENTS, challenges, checkStatement, detectionDb, leastAudibleV, leastSensitivityV, mostSinadDb, plausibleForms, sheetContradictions, statementKind, type Challenge, type CheckedStatement, type MeterScale, type RowUnderDoubt, type SheetContradiction, type StatementKind } from './plausibility'
-export { challengedInRow, challengedReadings, type ChallengedReading, type DoubtContext } from './context/rowContext'
+export {
+  FULL_DEPTH,
+  STATEMENTS,
+  challenges,
+  checkStatement,
+  detectionDb,
+  leastAudibleV,
+  leastSensitivityV,
+  mostSinadDb,
+  plausibleForms,
+  sheetContradictions,
+  statementKind,
+  type Challenge,
+  type CheckedStatement,
+  type MeterScale,
+  type RowUnderDoubt,
+  type SheetContradiction,
+  type StatementKind,
+} from './plausibility'
+export {
+  challengedInRow,
+  challengedReadings,
+  type ChallengedReading,
+  type DoubtContext,
+} from './context/rowContext'
 // What it comes from, and what to try next
 export { diagnose, type Diagnosis, type DomainFinding } from './causes/diagnose'
 export { CAUSES, causeOf } from './causes/catalogue'

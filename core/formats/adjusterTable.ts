@@ -4,19 +4,36 @@ import { ADJUSTER_KINDS, ADJUSTER_ROLES, type Adjuster, type AdjusterKind, type 
 export type TableRow = Readonly<Record<string, string | undefined>>
 
 /** A row that could not be taken: its number in the file (the heading is row 1), and why. */
-export interface TableProblem { readonly row: number, readonly why: 'no-designator' | 'unknown-kind' | 'unknown-role' | 'named-twice' | 'too-long', readonly value: string }
+export interface TableProblem {
+  readonly row: number
+  readonly why: 'no-designator' | 'unknown-kind' | 'unknown-role' | 'named-twice' | 'too-long'
+  readonly value: string
+}
 
-export interface AdjusterTable { readonly adjusters: readonly Adjuster[], readonly problems: readonly TableProblem[], readonly added: number, readonly changed: number }
+export interface AdjusterTable {
+  readonly adjusters: readonly Adjuster[]
+  readonly problems: readonly TableProblem[]
+  readonly added: number
+  readonly changed: number
+}
 
 const TEXTS = { name: 200, moves: 300, where: 300, turn: 300, tool: 200 } as const
 const LONGEST_DESIGNATOR = 14
 const MIDDLE = { x: 0.5, y: 0.5 }
 /** What a kind mostly is, when the table does not say. */
-const USUAL_ROLE: Readonly<Record<AdjusterKind, AdjusterRole>> = { 'trimmer': 'reference', 'core': 'coil', 'preset': 'carrier-preset', 'fixed-part': 'coil', 'menu-value': 'power-control', 'control': 'power-control' }
+const USUAL_ROLE: Readonly<Record<AdjusterKind, AdjusterRole>> = {
+  'trimmer': 'reference',
+  'core': 'coil',
+  'preset': 'carrier-preset',
+  'fixed-part': 'coil',
+  'menu-value': 'power-control',
+  'control': 'power-control',
+}
 
 /**
- * Adjusters after a table was read in: rows of a designator that is there bring it up to date (empty cells change nothing), others are added at the end.
- * A row that cannot be taken is told and leaves everything else as it was.
+ * Adjusters after a table was read in: rows of a designator that is there bring it up to date (empty cells
+ * change nothing), others are added at the end. A row that cannot be taken is told and leaves everything else
+ * as it was.
  * @param rows cells by heading; headings in any case and order, unknown ones are left alone
  */
 export function withAdjusterTable(adjusters: readonly Adjuster[], rows: readonly TableRow[]): AdjusterTable {
@@ -42,10 +59,15 @@ export function withAdjusterTable(adjusters: readonly Adjuster[], rows: readonly
 }
 
 function lowered(raw: TableRow): Record<string, string | undefined> {
-  return Object.fromEntries(Object.entries(raw).map(([k, v]) => [k.trim().toLowerCase(), v?.trim() || undefined]))
+  return Object.fromEntries(
+    Object.entries(raw).map(([k, v]) => [k.trim().toLowerCase(), v?.trim() || undefined]),
+  )
 }
 
-function problemOf(row: Record<string, string | undefined>, seen: ReadonlySet<string>): Omit<TableProblem, 'row'> | null {
+function problemOf(
+  row: Record<string, string | undefined>,
+  seen: ReadonlySet<string>,
+): Omit<TableProblem, 'row'> | null {
   const { designator, kind, role } = row
   if (!designator) return { why: 'no-designator', value: '' }
   if (designator.length > LONGEST_DESIGNATOR) return { why: 'too-long', value: designator }
@@ -57,10 +79,27 @@ function problemOf(row: Record<string, string | undefined>, seen: ReadonlySet<st
 }
 
 function fresh(designator: string, kind: AdjusterKind = 'preset'): Adjuster {
-  return { designator, kind, role: USUAL_ROLE[kind], name: designator, moves: '', where: '', turn: '', tool: '', caution: null, board: MIDDLE }
+  return {
+    designator,
+    kind,
+    role: USUAL_ROLE[kind],
+    name: designator,
+    moves: '',
+    where: '',
+    turn: '',
+    tool: '',
+    caution: null,
+    board: MIDDLE,
+  }
 }
 
 function withCells(adjuster: Adjuster, row: Record<string, string | undefined>): Adjuster {
-  const texts = Object.fromEntries(Object.keys(TEXTS).flatMap(k => row[k] ? [[k, row[k]]] : []))
-  return { ...adjuster, ...texts, ...(row.kind ? { kind: row.kind as AdjusterKind } : {}), ...(row.role ? { role: row.role as AdjusterRole } : {}), ...(row.caution ? { caution: row.caution } : {}) }
+  const texts = Object.fromEntries(Object.keys(TEXTS).flatMap(k => (row[k] ? [[k, row[k]]] : [])))
+  return {
+    ...adjuster,
+    ...texts,
+    ...(row.kind ? { kind: row.kind as AdjusterKind } : {}),
+    ...(row.role ? { role: row.role as AdjusterRole } : {}),
+    ...(row.caution ? { caution: row.caution } : {}),
+  }
 }

@@ -5,21 +5,44 @@ import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { goodRun, rowTaken, struck, turned } from '../../test/fixtures/jobEvents'
 import { jobRecord, readingLines } from './jobRecord'
 
-const JOB = { tag: 'W-0231', owner: 'Barge Heron', serial: '41877', complaint: 'weak', claims: [{ id: 'c1', quantity: 'powerW' as const, kind: 'under' as const, value: 3, meter: '' }], accessories: '', boxNote: '', schools: {}, mayDo: '', promisedOn: null, createdAtMs: 1 }
+const JOB = {
+  tag: 'W-0231',
+  owner: 'Barge Heron',
+  serial: '41877',
+  complaint: 'weak',
+  claims: [{ id: 'c1', quantity: 'powerW' as const, kind: 'under' as const, value: 3, meter: '' }],
+  accessories: '',
+  boxNote: '',
+  schools: {},
+  mayDo: '',
+  promisedOn: null,
+  createdAtMs: 1,
+}
 const RULES = ruleSet('R-UK27')
 const record = (events: readonly JobEvent[]) => jobRecord(JOB, OSMUND_27F, RULES, events, 5)
-const lines = (events: readonly JobEvent[]) => readingLines(OSMUND_27F, RULES, runState(OSMUND_27F, RULES, events))
+const lines = (events: readonly JobEvent[]) =>
+  readingLines(OSMUND_27F, RULES, runState(OSMUND_27F, RULES, events))
 
 describe('job record', () => {
   const found = rowTaken('as-found', null, 'high-20', { powerW: 2.8 })
   const left = rowTaken('as-left', null, 'high-20', { powerW: 3.8 }, { supplyV: 13.2 })
   it('compares before and after, with verdicts and what differs', () => {
     const power = record([found, left]).comparison.find(c => c.row === 'high-20' && c.quantity === 'powerW')!
-    expect(power).toMatchObject({ siUnit: 'W', before: { value: 2.8, verdict: 'below' }, after: { value: 3.8, verdict: 'inside' }, comparable: false, differences: ['supply'] })
-    expect(record([found]).comparison.find(c => c.row === 'high-20' && c.quantity === 'powerW')).toMatchObject({ after: null, comparable: null })
+    expect(power).toMatchObject({
+      siUnit: 'W',
+      before: { value: 2.8, verdict: 'below' },
+      after: { value: 3.8, verdict: 'inside' },
+      comparable: false,
+      differences: ['supply'],
+    })
+    expect(
+      record([found]).comparison.find(c => c.row === 'high-20' && c.quantity === 'powerW'),
+    ).toMatchObject({ after: null, comparable: null })
   })
   it('says how each claim stands', () => {
-    expect(record([found]).claims).toEqual([{ id: 'c1', outcome: 'confirmed', measuredValue: 2.8, meterFactor: null }])
+    expect(record([found]).claims).toEqual([
+      { id: 'c1', outcome: 'confirmed', measuredValue: 2.8, meterFactor: null },
+    ])
     expect(record([]).claims[0]).toMatchObject({ outcome: 'not-measured', measuredValue: null })
   })
   it('carries every event, so that all of it can be computed again', () => {
@@ -30,7 +53,21 @@ describe('job record', () => {
     expect(again).toEqual(rest)
   })
   it('is judged by the rule set that it names', () => {
-    const strict = jobRecord(JOB, OSMUND_27F, ruleSet('R-SHOP'), [rowTaken('as-left', null, 'tone-20', { deviationPositiveHz: 2100, deviationNegativeHz: 2100 }, { toneHz: 1000 })], 1)
+    const strict = jobRecord(
+      JOB,
+      OSMUND_27F,
+      ruleSet('R-SHOP'),
+      [
+        rowTaken(
+          'as-left',
+          null,
+          'tone-20',
+          { deviationPositiveHz: 2100, deviationNegativeHz: 2100 },
+          { toneHz: 1000 },
+        ),
+      ],
+      1,
+    )
     expect(strict.ruleSet).toMatchObject({ id: 'R-SHOP', fromMemory: false })
     expect(strict.comparison.find(c => c.row === 'tone-20')!.after!.verdict).toBe('below')
   })
@@ -41,12 +78,28 @@ describe('lines of readings', () => {
     const row = rowTaken('as-left', null, 'high-20', { powerW: 3.8, carrierHz: 27_791_260 })
     const id = row.kind === 'row-taken' ? row.readings[0]!.id : ''
     const out = lines([row, turned('CT1'), struck(id, 'wrong meter')])
-    expect(out.map(l => [l.quantity, l.struck_out, l.stale])).toEqual([['powerW', 'wrong meter', ''], ['carrierHz', '', 'CT1']])
-    expect(out[0]).toMatchObject({ value_si: '3.8', unit_si: 'W', low_power: 'false', on_time_s: '1800', tone_hz: '' })
+    expect(out.map(l => [l.quantity, l.struck_out, l.stale])).toEqual([
+      ['powerW', 'wrong meter', ''],
+      ['carrierHz', '', 'CT1'],
+    ])
+    expect(out[0]).toMatchObject({
+      value_si: '3.8',
+      unit_si: 'W',
+      low_power: 'false',
+      on_time_s: '1800',
+      tone_hz: '',
+    })
   })
   it('writes an unknown uncertainty as nothing, not as zero', () => {
     const row = rowTaken('as-found', null, 'panel', { panelPowerW: 3 })
-    const typed = { ...row, readings: (row as Extract<JobEvent, { kind: 'row-taken' }>).readings.map(r => ({ ...r, standardUncertainty: null, instrument: null })) } as JobEvent
+    const typed = {
+      ...row,
+      readings: (row as Extract<JobEvent, { kind: 'row-taken' }>).readings.map(r => ({
+        ...r,
+        standardUncertainty: null,
+        instrument: null,
+      })),
+    } as JobEvent
     expect(lines([typed])[0]).toMatchObject({ standard_uncertainty_si: '', instrument: '' })
   })
 })

@@ -2,7 +2,16 @@ import { quantityInfo, type Bound, type Reading } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
 import type { ModelSheet, SchoolChoices } from '../sheet'
-import { judgeAsked, asked, keyDownTotals, type CellState, type JobEvent, type OpenItem, type RowTaken, type RunState } from '../run'
+import {
+  judgeAsked,
+  asked,
+  keyDownTotals,
+  type CellState,
+  type JobEvent,
+  type OpenItem,
+  type RowTaken,
+  type RunState,
+} from '../run'
 import { pointOf } from '../sheet'
 import { jobState } from '../work'
 
@@ -26,42 +35,105 @@ export interface RecordedJob {
   readonly createdAtMs: number
 }
 
-interface RecordedValue { readonly value: number, readonly bound: Bound | null, readonly standardUncertainty: number | null, readonly instrument: string | null, readonly source: string, readonly verdict: Verdict, readonly atMs: number }
+interface RecordedValue {
+  readonly value: number
+  readonly bound: Bound | null
+  readonly standardUncertainty: number | null
+  readonly instrument: string | null
+  readonly source: string
+  readonly verdict: Verdict
+  readonly atMs: number
+}
 
 export interface JobRecord {
   readonly format: typeof JOB_RECORD_FORMAT
   readonly version: typeof JOB_RECORD_VERSION
   readonly exportedAtMs: number
   readonly job: RecordedJob
-  readonly sheet: { readonly id: string, readonly model: string, readonly revision: number }
+  readonly sheet: { readonly id: string; readonly model: string; readonly revision: number }
   /** with every limit, so that a later correction of the set changes nothing that was signed */
   readonly ruleSet: RuleSet
-  readonly comparison: readonly { readonly row: string, readonly title: string, readonly quantity: string, readonly siUnit: string, readonly before: RecordedValue | null, readonly after: RecordedValue | null, readonly comparable: boolean | null, readonly differences: readonly string[] }[]
-  readonly claims: readonly { readonly id: string, readonly outcome: ClaimOutcome, readonly measuredValue: number | null, readonly meterFactor: number | null }[]
-  readonly steps: readonly { readonly id: string, readonly title: string, readonly status: string, readonly satisfied: boolean, readonly outcome: string | null, readonly reason: string | null }[]
+  readonly comparison: readonly {
+    readonly row: string
+    readonly title: string
+    readonly quantity: string
+    readonly siUnit: string
+    readonly before: RecordedValue | null
+    readonly after: RecordedValue | null
+    readonly comparable: boolean | null
+    readonly differences: readonly string[]
+  }[]
+  readonly claims: readonly {
+    readonly id: string
+    readonly outcome: ClaimOutcome
+    readonly measuredValue: number | null
+    readonly meterFactor: number | null
+  }[]
+  readonly steps: readonly {
+    readonly id: string
+    readonly title: string
+    readonly status: string
+    readonly satisfied: boolean
+    readonly outcome: string | null
+    readonly reason: string | null
+  }[]
   readonly openItems: readonly OpenItem[]
   /** seconds keyed, counted from measured RF; steps null = outside the alignment */
-  readonly keyDown: { readonly totalS: number, readonly bySteps: readonly { readonly stepId: string | null, readonly lengthS: number }[] }
+  readonly keyDown: {
+    readonly totalS: number
+    readonly bySteps: readonly { readonly stepId: string | null; readonly lengthS: number }[]
+  }
   readonly events: readonly JobEvent[]
 }
 
 /** Everything that is known of a job, judged by the sheet and the rules given. Time is passed in. */
-export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, events: readonly JobEvent[], exportedAtMs: number): JobRecord {
+export function jobRecord(
+  job: RecordedJob,
+  sheet: ModelSheet,
+  rules: RuleSet,
+  events: readonly JobEvent[],
+  exportedAtMs: number,
+): JobRecord {
   const { run, asFound, compared, items, claimContext } = jobState(sheet, rules, events)
   const keyed = keyDownTotals(events)
   return {
-    format: JOB_RECORD_FORMAT, version: JOB_RECORD_VERSION, exportedAtMs, job,
+    format: JOB_RECORD_FORMAT,
+    version: JOB_RECORD_VERSION,
+    exportedAtMs,
+    job,
     sheet: { id: sheet.id, model: sheet.model, revision: sheet.revision },
     ruleSet: rules,
     comparison: compared.map(c => ({
-      row: c.point.id, title: c.point.title, quantity: c.want.quantity, siUnit: quantityInfo(c.want.quantity).siUnit,
-      before: recorded(c.before), after: recorded(c.after),
-      comparable: c.differences === null ? null : c.differences.length === 0, differences: (c.differences ?? []).map(d => d.kind),
+      row: c.point.id,
+      title: c.point.title,
+      quantity: c.want.quantity,
+      siUnit: quantityInfo(c.want.quantity).siUnit,
+      before: recorded(c.before),
+      after: recorded(c.after),
+      comparable: c.differences === null ? null : c.differences.length === 0,
+      differences: (c.differences ?? []).map(d => d.kind),
     })),
-    claims: job.claims.map(c => settleClaim(c, asFound, claimContext)).map(s => ({ id: s.claim.id, outcome: s.outcome, measuredValue: s.measured?.value ?? null, meterFactor: s.meterFactor?.ratio ?? null })),
-    steps: run.steps.map(s => ({ id: s.step.id, title: s.step.title, status: s.status, satisfied: s.satisfied, outcome: s.confirmed?.outcome ?? null, reason: s.confirmed?.reason || null })),
+    claims: job.claims
+      .map(c => settleClaim(c, asFound, claimContext))
+      .map(s => ({
+        id: s.claim.id,
+        outcome: s.outcome,
+        measuredValue: s.measured?.value ?? null,
+        meterFactor: s.meterFactor?.ratio ?? null,
+      })),
+    steps: run.steps.map(s => ({
+      id: s.step.id,
+      title: s.step.title,
+      status: s.status,
+      satisfied: s.satisfied,
+      outcome: s.confirmed?.outcome ?? null,
+      reason: s.confirmed?.reason || null,
+    })),
     openItems: items,
-    keyDown: { totalS: keyed.totalS, bySteps: [...keyed.byStep].map(([stepId, lengthS]) => ({ stepId, lengthS })) },
+    keyDown: {
+      totalS: keyed.totalS,
+      bySteps: [...keyed.byStep].map(([stepId, lengthS]) => ({ stepId, lengthS })),
+    },
     events,
   }
 }
@@ -69,21 +141,75 @@ export function jobRecord(job: RecordedJob, sheet: ModelSheet, rules: RuleSet, e
 function recorded(cell: CellState): RecordedValue | null {
   if (!cell.latest || !cell.judgement) return null
   const { value, standardUncertainty, instrument, source, bound = null } = cell.latest.reading
-  return { value, bound, standardUncertainty, instrument, source, verdict: cell.judgement.verdict, atMs: cell.latest.row.atMs }
+  return {
+    value,
+    bound,
+    standardUncertainty,
+    instrument,
+    source,
+    verdict: cell.judgement.verdict,
+    atMs: cell.latest.row.atMs,
+  }
 }
 
 /** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
-export type ReadingLine = Record<'taken_at' | 'phase' | 'step' | 'row' | 'mode' | 'channel' | 'low_power' | 'tone_hz' | 'tone_v' | 'input_v' | 'coverage' | 'setting' | 'supply_v' | 'load' | 'on_time_s' | 'quantity' | 'value_si' | 'bound' | 'unit_si' | 'standard_uncertainty_si' | 'verdict' | 'source' | 'instrument' | 'struck_out' | 'stale', string>
+export type ReadingLine = Record<
+  | 'taken_at'
+  | 'phase'
+  | 'step'
+  | 'row'
+  | 'mode'
+  | 'channel'
+  | 'low_power'
+  | 'tone_hz'
+  | 'tone_v'
+  | 'input_v'
+  | 'coverage'
+  | 'setting'
+  | 'supply_v'
+  | 'load'
+  | 'on_time_s'
+  | 'quantity'
+  | 'value_si'
+  | 'bound'
+  | 'unit_si'
+  | 'standard_uncertainty_si'
+  | 'verdict'
+  | 'source'
+  | 'instrument'
+  | 'struck_out'
+  | 'stale',
+  string
+>
 
 export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
-  const text = (v: string | number | boolean | null) => v === null ? '' : String(v)
+  const text = (v: string | number | boolean | null) => (v === null ? '' : String(v))
   return run.history.readings.map(({ reading, row, struck, staleBy }) => ({
-    taken_at: new Date(row.atMs).toISOString(), phase: row.phase, step: text(row.stepId), row: row.pointId,
-    mode: row.conditions.mode, channel: text(row.conditions.channel), low_power: text(row.conditions.lowPower), tone_hz: text(row.conditions.toneHz), tone_v: text(row.conditions.toneV), input_v: text(row.conditions.inputV), coverage: row.conditions.coverage, setting: row.conditions.setting,
-    supply_v: text(row.conditions.supplyV), load: row.conditions.load, on_time_s: text(row.conditions.onTimeS),
-    quantity: reading.quantity, value_si: text(reading.value), bound: reading.bound ?? '', unit_si: quantityInfo(reading.quantity).siUnit,
-    standard_uncertainty_si: text(reading.standardUncertainty), verdict: verdictOf(sheet, rules, row, reading),
-    source: reading.source, instrument: text(reading.instrument), struck_out: text(struck), stale: staleBy.length > 0 ? staleBy.map(t => t.designator).join(' ') : '',
+    taken_at: new Date(row.atMs).toISOString(),
+    phase: row.phase,
+    step: text(row.stepId),
+    row: row.pointId,
+    mode: row.conditions.mode,
+    channel: text(row.conditions.channel),
+    low_power: text(row.conditions.lowPower),
+    tone_hz: text(row.conditions.toneHz),
+    tone_v: text(row.conditions.toneV),
+    input_v: text(row.conditions.inputV),
+    coverage: row.conditions.coverage,
+    setting: row.conditions.setting,
+    supply_v: text(row.conditions.supplyV),
+    load: row.conditions.load,
+    on_time_s: text(row.conditions.onTimeS),
+    quantity: reading.quantity,
+    value_si: text(reading.value),
+    bound: reading.bound ?? '',
+    unit_si: quantityInfo(reading.quantity).siUnit,
+    standard_uncertainty_si: text(reading.standardUncertainty),
+    verdict: verdictOf(sheet, rules, row, reading),
+    source: reading.source,
+    instrument: text(reading.instrument),
+    struck_out: text(struck),
+    stale: staleBy.length > 0 ? staleBy.map(t => t.designator).join(' ') : '',
   }))
 }
 

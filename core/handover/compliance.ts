@@ -1,4 +1,12 @@
-import { absoluteLevel, absoluteLimits, channelHz, type AbsoluteLimit, type RuleLimit, type RuleSet, type Verdict } from '../rules'
+import {
+  absoluteLevel,
+  absoluteLimits,
+  channelHz,
+  type AbsoluteLimit,
+  type RuleLimit,
+  type RuleSet,
+  type Verdict,
+} from '../rules'
 import type { Quantity } from '../quantity'
 import type { RunState } from '../run'
 import type { ModelSheet } from '../sheet'
@@ -17,13 +25,26 @@ export interface LimitStanding {
 
 /** A reading beyond a bound [SI], or a level in dBm beyond a limit in watts. */
 export type Distance =
-  | { readonly kind: 'value', readonly quantity: Quantity, readonly value: number, readonly beyond: number, /** of a frequency error, null = the value itself */ readonly nominalHz: number | null }
-  | { readonly kind: 'level', readonly dbm: number, readonly overDb: number }
+  | {
+      readonly kind: 'value'
+      readonly quantity: Quantity
+      readonly value: number
+      readonly beyond: number
+      /** of a frequency error, null = the value itself */ readonly nominalHz: number | null
+    }
+  | { readonly kind: 'level'; readonly dbm: number; readonly overDb: number }
 
-interface Judged { readonly verdict: Verdict, readonly row: string, readonly distance: Distance | null }
+interface Judged {
+  readonly verdict: Verdict
+  readonly row: string
+  readonly distance: Distance | null
+}
 
 export interface Compliance {
-  /** met = each limit that applies to the set was measured and is met; outside = one is broken; not-shown = neither */
+  /**
+   * met = each limit that applies to the set was measured and is met; outside = one is broken; not-shown =
+   * neither
+   */
   readonly kind: 'met' | 'outside' | 'not-shown' | 'no-legal-rules'
   readonly standings: readonly LimitStanding[]
   /** what the rule set asks beside, in words that this program does not judge */
@@ -36,40 +57,66 @@ const WORST: readonly LimitStanding['outcome'][] = ['above', 'below', 'cannot-te
 /**
  * Whether a set leaves within its rule set, limit by limit, by the readings that are current now.
  *
- * A limit counts as met only if it was measured and is inside, uncertainty included; a limit that no current reading
- * speaks to is *not measured*, never met.
+ * A limit counts as met only if it was measured and is inside, uncertainty included; a limit that no current
+ * reading speaks to is *not measured*, never met.
  */
 export function compliance(sheet: ModelSheet, rules: RuleSet, run: RunState): Compliance {
   if (rules.kind !== 'legal') return { kind: 'no-legal-rules', standings: [], notJudged: [] }
   // Rows with the coverage opened lie outside of what the rules are about.
-  const readings = currentReadings(sheet, run).filter(r => r.taken.row.conditions.coverage === 'standard' && r.want.judgeLimit)
+  const readings = currentReadings(sheet, run).filter(
+    r => r.taken.row.conditions.coverage === 'standard' && r.want.judgeLimit,
+  )
   const standings = [
     ...rules.limits.filter(l => applies(sheet, l)).map(l => standing(sheet, rules, l, readings)),
     ...absolute(sheet, rules, readings),
   ]
-  const kind = standings.some(s => s.outcome === 'above' || s.outcome === 'below') ? 'outside'
-    : standings.length > 0 && standings.every(s => s.outcome === 'inside') ? 'met' : 'not-shown'
-  return { kind, standings, notJudged: rules.alsoSays.filter(w => !standings.some(s => w.startsWith(`${s.id}:`))) }
+  const kind = standings.some(s => s.outcome === 'above' || s.outcome === 'below')
+    ? 'outside'
+    : standings.length > 0 && standings.every(s => s.outcome === 'inside')
+      ? 'met'
+      : 'not-shown'
+  return {
+    kind,
+    standings,
+    notJudged: rules.alsoSays.filter(w => !standings.some(s => w.startsWith(`${s.id}:`))),
+  }
 }
 
 /** A limit of a mode or of a switch position that the set does not have is none of its limits. */
 function applies(sheet: ModelSheet, { modes, lowPower }: RuleLimit): boolean {
   const rows = sheet.matrix.map(p => p.state)
-  return (modes === undefined || rows.some(s => modes.includes(s.mode))) && (lowPower !== true || rows.some(s => s.lowPower))
+  return (
+    (modes === undefined || rows.some(s => modes.includes(s.mode))) &&
+    (lowPower !== true || rows.some(s => s.lowPower))
+  )
 }
 
-function standing(sheet: ModelSheet, rules: RuleSet, limit: RuleLimit, readings: readonly CurrentReading[]): LimitStanding {
-  const judged = readings.filter(r => r.want.quantity === limit.quantity && speaksOf(r, limit)).flatMap((r) => {
-    const found = legalVerdict(sheet, rules, r)
-    return found?.limit.rule.id === limit.id ? [{ verdict: found.verdict, row: r.point.title, distance: distanceOf(sheet, r, found.beyond) }] : []
-  })
+function standing(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  limit: RuleLimit,
+  readings: readonly CurrentReading[],
+): LimitStanding {
+  const judged = readings
+    .filter(r => r.want.quantity === limit.quantity && speaksOf(r, limit))
+    .flatMap(r => {
+      const found = legalVerdict(sheet, rules, r)
+      return found?.limit.rule.id === limit.id
+        ? [{ verdict: found.verdict, row: r.point.title, distance: distanceOf(sheet, r, found.beyond) }]
+        : []
+    })
   return worst(limit, judged)
 }
 
-function distanceOf(sheet: ModelSheet, { taken: { row, reading } }: CurrentReading, beyond: number | null): Distance | null {
+function distanceOf(
+  sheet: ModelSheet,
+  { taken: { row, reading } }: CurrentReading,
+  beyond: number | null,
+): Distance | null {
   if (beyond === null) return null
   const { channel } = row.conditions
-  const nominalHz = reading.quantity === 'carrierHz' && channel !== null ? channelHz(sheet.planId, channel) : null
+  const nominalHz =
+    reading.quantity === 'carrierHz' && channel !== null ? channelHz(sheet.planId, channel) : null
   return { kind: 'value', quantity: reading.quantity, value: reading.value, beyond, nominalHz }
 }
 
@@ -81,13 +128,21 @@ function speaksOf({ taken, want }: CurrentReading, limit: RuleLimit): boolean {
 }
 
 function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentReading[]): LimitStanding[] {
-  return absoluteLimits(rules.id, channelHz(sheet.planId, sheet.main.fromChannel)).map((limit) => {
-    const judged = readings.filter(r => r.want.quantity === limit.quantity).flatMap((r) => {
-      const carrier = carrierOf(r, readings)
-      if (!carrier || !(carrier.value > 0)) return []
-      const { verdict, dbm, overDb } = absoluteLevel(r.taken.reading, carrier, limit)
-      return [{ verdict, row: r.point.title, distance: verdict === 'above' ? { kind: 'level' as const, dbm, overDb } : null }]
-    })
+  return absoluteLimits(rules.id, channelHz(sheet.planId, sheet.main.fromChannel)).map(limit => {
+    const judged = readings
+      .filter(r => r.want.quantity === limit.quantity)
+      .flatMap(r => {
+        const carrier = carrierOf(r, readings)
+        if (!carrier || !(carrier.value > 0)) return []
+        const { verdict, dbm, overDb } = absoluteLevel(r.taken.reading, carrier, limit)
+        return [
+          {
+            verdict,
+            row: r.point.title,
+            distance: verdict === 'above' ? { kind: 'level' as const, dbm, overDb } : null,
+          },
+        ]
+      })
     return worst(limit, judged)
   })
 }
@@ -96,12 +151,30 @@ function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentR
 export function carrierOf({ taken: { row } }: CurrentReading, readings: readonly CurrentReading[]) {
   const { mode, channel, lowPower, setting, coverage } = row.conditions
   const isSideband = mode === 'USB' || mode === 'LSB'
-  const alike = readings.filter(({ taken: { row: { conditions: c } } }) => c.mode === mode && c.channel === channel && c.lowPower === lowPower && c.coverage === coverage && c.setting === setting)
-  const found = alike.findLast(r => isSideband ? r.want.quantity === 'pepW' : r.want.quantity === 'powerW' && (mode === 'FM' || r.taken.row.conditions.toneHz === null))
+  const alike = readings.filter(
+    ({
+      taken: {
+        row: { conditions: c },
+      },
+    }) =>
+      c.mode === mode &&
+      c.channel === channel &&
+      c.lowPower === lowPower &&
+      c.coverage === coverage &&
+      c.setting === setting,
+  )
+  const found = alike.findLast(r =>
+    isSideband
+      ? r.want.quantity === 'pepW'
+      : r.want.quantity === 'powerW' && (mode === 'FM' || r.taken.row.conditions.toneHz === null),
+  )
   return found?.taken.reading ?? null
 }
 
-function worst({ id, words }: Pick<RuleLimit | AbsoluteLimit, 'id' | 'words'>, judged: readonly Judged[]): LimitStanding {
+function worst(
+  { id, words }: Pick<RuleLimit | AbsoluteLimit, 'id' | 'words'>,
+  judged: readonly Judged[],
+): LimitStanding {
   for (const outcome of WORST) {
     const found = judged.find(j => j.verdict === outcome)
     if (found) return { id, words, outcome, row: found.row, distance: found.distance }

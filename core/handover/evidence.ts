@@ -5,11 +5,15 @@ import { CoreError } from '../errors'
 import { pointOf, type MeasurePoint, type ModelSheet, type Want } from '../sheet'
 
 /** A reading that says how the set stands now: valid, current, and the last under its conditions. */
-export interface CurrentReading { readonly taken: TakenReading, readonly point: MeasurePoint, readonly want: Want }
+export interface CurrentReading {
+  readonly taken: TakenReading
+  readonly point: MeasurePoint
+  readonly want: Want
+}
 
 /**
- * The readings that papers may speak of as "now": as left, in the alignment and in the soak, not struck out and not
- * overtaken by work. What was found before work began is none of them.
+ * The readings that papers may speak of as "now": as left, in the alignment and in the soak, not struck out
+ * and not overtaken by work. What was found before work began is none of them.
  */
 export function currentReadings(sheet: ModelSheet, { history }: RunState): CurrentReading[] {
   const last = new Map<string, CurrentReading>()
@@ -29,13 +33,15 @@ export function wasMeasured({ history }: RunState, quantity: Quantity): boolean 
   return history.readings.some(t => t.struck === null && t.reading.quantity === quantity)
 }
 
-function placeOf(sheet: ModelSheet, { row, reading }: TakenReading): { point: MeasurePoint, want: Want } | null {
+function placeOf(
+  sheet: ModelSheet,
+  { row, reading }: TakenReading,
+): { point: MeasurePoint; want: Want } | null {
   try {
     const point = pointOf(sheet, row.stepId, row.pointId)
     const want = point.wants.find(w => w.quantity === reading.quantity)
     return want ? { point, want } : null
-  }
-  catch (error) {
+  } catch (error) {
     // A row that a later correction of the sheet took away is no evidence.
     if (error instanceof CoreError) return null
     throw error
@@ -43,7 +49,17 @@ function placeOf(sheet: ModelSheet, { row, reading }: TakenReading): { point: Me
 }
 
 function conditionsKey({ row: { conditions: c }, reading }: TakenReading): string {
-  return [reading.quantity, c.mode, c.channel, c.lowPower, c.coverage, c.setting, c.toneHz, c.toneV, c.inputV].join(' ')
+  return [
+    reading.quantity,
+    c.mode,
+    c.channel,
+    c.lowPower,
+    c.coverage,
+    c.setting,
+    c.toneHz,
+    c.toneV,
+    c.inputV,
+  ].join(' ')
 }
 
 /** The verdict of the legal limit alone with the bound that it passes [SI], or null when none applies. */

@@ -14,7 +14,9 @@ export interface AdjustedSummary {
 export function adjusted(run: RunState, compared: readonly ComparedCell[]): AdjustedSummary {
   const last = (turns: readonly Turn[]) => [...new Map(turns.map(t => [t.designator, t])).values()]
   const declared = last(run.history.turns.filter(t => !t.inferred))
-  const inferred = last(run.history.turns.filter(t => t.inferred)).filter(t => !declared.some(d => d.designator === t.designator))
+  const inferred = last(run.history.turns.filter(t => t.inferred)).filter(
+    t => !declared.some(d => d.designator === t.designator),
+  )
   return { declared, inferred, unexplained: declared.length === 0 ? compared.filter(changed) : [] }
 }
 
@@ -22,5 +24,8 @@ function changed({ before, after, differences }: ComparedCell): boolean {
   if (!before.latest || !after.latest || differences === null || differences.length > 0) return false
   const [a, b] = [before.latest.reading, after.latest.reading]
   if (a.standardUncertainty === null || b.standardUncertainty === null) return false
-  return Math.abs(b.value - a.value) > Math.hypot(standardToBound(a.standardUncertainty), standardToBound(b.standardUncertainty))
+  return (
+    Math.abs(b.value - a.value) >
+    Math.hypot(standardToBound(a.standardUncertainty), standardToBound(b.standardUncertainty))
+  )
 }

@@ -15,7 +15,7 @@ export interface ProfileQuantity {
 
 /** What an instrument can be told, by the name that stepped measurements use. */
 export const SETTING_NAMES = ['supplyV', 'limitA', 'toneHz', 'toneV', 'inputV', 'inputHz'] as const
-export type SettingName = typeof SETTING_NAMES[number]
+export type SettingName = (typeof SETTING_NAMES)[number]
 
 /** One thing that can be set: how to say it, how to read it back. */
 export interface ProfileSetting {

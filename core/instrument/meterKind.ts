@@ -1,15 +1,23 @@
 /**
- * What a power meter really shows when the carrier is modulated (C06, common practice). On a bare carrier all read alike.
- * true-mean: thermal; average: linear diode, square of the mean voltage; leaky-peak: between, decides by the speech;
- * peak-hold: the crest; panel: relative, before and after on the same set only; unknown: nobody knows what it averages.
+ * What a power meter really shows when the carrier is modulated (C06, common practice). On a bare carrier all
+ * read alike. true-mean: thermal; average: linear diode, square of the mean voltage; leaky-peak: between,
+ * decides by the speech; peak-hold: the crest; panel: relative, before and after on the same set only;
+ * unknown: nobody knows what it averages.
  */
 export const METER_KINDS = ['true-mean', 'average', 'leaky-peak', 'peak-hold', 'panel', 'unknown'] as const
-export type MeterKind = typeof METER_KINDS[number]
+export type MeterKind = (typeof METER_KINDS)[number]
 
 /** What is on the line while the meters are compared. */
-export type Signal = { readonly kind: 'carrier' } | { readonly kind: 'am-tone', readonly depthRatio: number } | { readonly kind: 'two-tone' } | { readonly kind: 'speech' }
+export type Signal =
+  | { readonly kind: 'carrier' }
+  | { readonly kind: 'am-tone'; readonly depthRatio: number }
+  | { readonly kind: 'two-tone' }
+  | { readonly kind: 'speech' }
 
-/** Two equal tones against their PEP: the mean is half of it; an average-responding diode shows the square of the mean envelope, (2/pi)^2. */
+/**
+ * Two equal tones against their PEP: the mean is half of it; an average-responding diode shows the square of
+ * the mean envelope, (2/pi)^2.
+ */
 export const TWO_TONE_MEAN = 0.5
 export const TWO_TONE_AVERAGE = (2 / Math.PI) ** 2
 

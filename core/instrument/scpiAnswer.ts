@@ -5,8 +5,8 @@ const NOT_A_NUMBER = 9.91e37
 const INFINITY = 9.9e37
 
 export type ScpiNumber =
-  | { readonly status: 'ok', readonly value: number }
-  | { readonly status: 'no-signal' | 'overload', readonly value: null }
+  | { readonly status: 'ok'; readonly value: number }
+  | { readonly status: 'no-signal' | 'overload'; readonly value: null }
 
 const NUMERIC = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d{1,3})?$/i
 
@@ -19,7 +19,11 @@ const NUMERIC = /^[+-]?(\d+(\.\d*)?|\.\d+)(e[+-]?\d{1,3})?$/i
  */
 export function scpiNumber(line: string): ScpiNumber {
   const text = line.trim()
-  if (!NUMERIC.test(text)) throw new CoreError('malformed-answer', `"${text.slice(0, 40).replace(/[^\x20-\x7E]/g, '?')}" is not a number`)
+  if (!NUMERIC.test(text))
+    throw new CoreError(
+      'malformed-answer',
+      `"${text.slice(0, 40).replace(/[^\x20-\x7E]/g, '?')}" is not a number`,
+    )
   const value = Number(text)
   if (near(value, NOT_A_NUMBER)) return { status: 'no-signal', value: null }
   if (near(Math.abs(value), INFINITY)) return { status: 'overload', value: null }

@@ -20,11 +20,19 @@ export interface InstrumentSetup {
   readonly classUnknown: boolean
 }
 
-export const BARE_SETUP: InstrumentSetup = { meterKind: null, calibratedOn: null, attenuationDb: 0, path: [], fullScale: null, classRatio: null, classUnknown: false }
+export const BARE_SETUP: InstrumentSetup = {
+  meterKind: null,
+  calibratedOn: null,
+  attenuationDb: 0,
+  path: [],
+  fullScale: null,
+  classRatio: null,
+  classUnknown: false,
+}
 
 /**
- * The profile as the instrument stands: attenuation in front of it is applied to its powers, its range replaces that of the
- * profile. Readings then are those at the set, and so are their bounds.
+ * The profile as the instrument stands: attenuation in front of it is applied to its powers, its range
+ * replaces that of the profile. Readings then are those at the set, and so are their bounds.
  */
 export function asSetUp(profile: InstrumentProfile, setup: InstrumentSetup): InstrumentProfile {
   // A class is said of meters that are read by eye; what talks has the accuracy of its profile.
@@ -33,7 +41,8 @@ export function asSetUp(profile: InstrumentProfile, setup: InstrumentSetup): Ins
 }
 
 /** Whether anything is known of how well an instrument reads; without a class a reading stands alone. */
-export const isClassKnown = ({ ofReading, ofFullScale, absolute }: Accuracy) => ofReading !== undefined || ofFullScale !== undefined || absolute !== undefined
+export const isClassKnown = ({ ofReading, ofFullScale, absolute }: Accuracy) =>
+  ofReading !== undefined || ofFullScale !== undefined || absolute !== undefined
 
 function quantityAsSetUp(item: ProfileQuantity, setup: InstrumentSetup): ProfileQuantity {
   if (quantityInfo(item.quantity).siUnit !== 'W') return item
@@ -46,18 +55,27 @@ function ofMeter(accuracy: Accuracy, { fullScale, classRatio, classUnknown }: In
   const range = fullScale ?? accuracy.fullScale
   const onRange = range === undefined ? {} : { fullScale: range }
   if (classUnknown) return onRange
-  return classRatio !== null && range !== undefined ? { ofFullScale: classRatio, ...onRange } : { ...accuracy, ...onRange }
+  return classRatio !== null && range !== undefined
+    ? { ofFullScale: classRatio, ...onRange }
+    : { ...accuracy, ...onRange }
 }
 
 function atTheSet({ absolute, fullScale, ...ofWhole }: Accuracy, ratio: number): Accuracy {
-  return { ...ofWhole, ...(absolute === undefined ? {} : { absolute: absolute * ratio }), ...(fullScale === undefined ? {} : { fullScale: fullScale * ratio }) }
+  return {
+    ...ofWhole,
+    ...(absolute === undefined ? {} : { absolute: absolute * ratio }),
+    ...(fullScale === undefined ? {} : { fullScale: fullScale * ratio }),
+  }
 }
 
 /** Meters are checked against the calibrated one monthly, that one yearly (general trade knowledge). */
 const RECHECK_DAYS = { monthly: 31, yearly: 366 } as const
 
 /** @returns days since the calibration and whether the yearly one is overdue; null when nobody knows */
-export function calibrationAge(calibratedOn: string | null, todayIso: string): { readonly days: number, readonly overdue: boolean } | null {
+export function calibrationAge(
+  calibratedOn: string | null,
+  todayIso: string,
+): { readonly days: number; readonly overdue: boolean } | null {
   if (calibratedOn === null) return null
   const days = Math.round((Date.parse(todayIso) - Date.parse(calibratedOn)) / 86_400_000)
   return { days, overdue: days > RECHECK_DAYS.yearly }

@@ -18,42 +18,114 @@ export interface SteppedPlan {
   readonly readings: number
 }
 
-export interface SteppedPoint { readonly set: number, readonly value: number | null, readonly standardUncertainty: number | null }
+export interface SteppedPoint {
+  readonly set: number
+  readonly value: number | null
+  readonly standardUncertainty: number | null
+}
 
-export interface SteppedPreset { readonly id: string, readonly title: string, readonly what: string, readonly before: string, readonly plan: SteppedPlan }
+export interface SteppedPreset {
+  readonly id: string
+  readonly title: string
+  readonly what: string
+  readonly before: string
+  readonly plan: SteppedPlan
+}
 
 const USUAL = { steps: 16, settleS: 0.6, readings: 3 } as const
 
 /** Stepped measurements that a bench asks for again and again. */
 export const STEPPED_PRESETS: readonly SteppedPreset[] = [
-  { id: 'sinad', title: 'SINAD against level', what: 'sensitivity, and whether it falls 1 dB per dB', before: 'Receiving, RF gain full, squelch open. Never key into the generator.', plan: { ...USUAL, set: 'inputV', from: 0.1e-6, to: 100e-6, spacing: 'log', read: 'sinadDb' } },
-  { id: 'depth', title: 'Depth against drive', what: 'whether the limiter holds', before: 'AM, keyed on dummy load: 16 steps take 15 s.', plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'depthNegativeRatio' } },
-  { id: 'deviation', title: 'Deviation against drive', what: 'whether the limiter holds', before: 'FM, keyed on dummy load: 16 steps take 15 s.', plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'deviationPositiveHz' } },
-  { id: 'passband', title: 'SINAD against frequency', what: 'where the receiver hears best, and how wide: an intermediate frequency beside its filter shows at once', before: 'Receiving, generator at 1 \u00b5V; ends for channel 19 of the 27 MHz plans: write your own.', plan: { ...USUAL, steps: 21, set: 'inputHz', from: 27_180_000, to: 27_190_000, spacing: 'linear', read: 'sinadDb' } },
-  { id: 'power', title: 'Power against supply voltage', what: 'whether the output stage goes with the square of the voltage, or is regulated', before: 'Keyed on dummy load. 11.0 to 14.4 V: not for sets of another supply.', plan: { ...USUAL, set: 'supplyV', from: 11, to: 14.4, spacing: 'linear', read: 'powerW' } },
+  {
+    id: 'sinad',
+    title: 'SINAD against level',
+    what: 'sensitivity, and whether it falls 1 dB per dB',
+    before: 'Receiving, RF gain full, squelch open. Never key into the generator.',
+    plan: { ...USUAL, set: 'inputV', from: 0.1e-6, to: 100e-6, spacing: 'log', read: 'sinadDb' },
+  },
+  {
+    id: 'depth',
+    title: 'Depth against drive',
+    what: 'whether the limiter holds',
+    before: 'AM, keyed on dummy load: 16 steps take 15 s.',
+    plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'depthNegativeRatio' },
+  },
+  {
+    id: 'deviation',
+    title: 'Deviation against drive',
+    what: 'whether the limiter holds',
+    before: 'FM, keyed on dummy load: 16 steps take 15 s.',
+    plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'deviationPositiveHz' },
+  },
+  {
+    id: 'passband',
+    title: 'SINAD against frequency',
+    what: 'where the receiver hears best, and how wide: an intermediate frequency beside its filter shows at once',
+    before: 'Receiving, generator at 1 \u00b5V; ends for channel 19 of the 27 MHz plans: write your own.',
+    plan: {
+      ...USUAL,
+      steps: 21,
+      set: 'inputHz',
+      from: 27_180_000,
+      to: 27_190_000,
+      spacing: 'linear',
+      read: 'sinadDb',
+    },
+  },
+  {
+    id: 'power',
+    title: 'Power against supply voltage',
+    what: 'whether the output stage goes with the square of the voltage, or is regulated',
+    before: 'Keyed on dummy load. 11.0 to 14.4 V: not for sets of another supply.',
+    plan: { ...USUAL, set: 'supplyV', from: 11, to: 14.4, spacing: 'linear', read: 'powerW' },
+  },
 ]
 
 const MOST_STEPS = 200
 
 /**
  * Values to be set, in order, both ends included.
- * @throws {CoreError} out-of-range (fewer than 2 steps or more than 200, an end that is no number, logarithmic through nought)
+ * @throws {CoreError} out-of-range (fewer than 2 steps or more than 200, an end that is no number,
+ * logarithmic through nought)
  */
-export function stepValues({ from, to, steps, spacing }: Pick<SteppedPlan, 'from' | 'to' | 'steps' | 'spacing'>): number[] {
-  if (!(Number.isInteger(steps) && steps >= 2 && steps <= MOST_STEPS && Number.isFinite(from) && Number.isFinite(to))) throw new CoreError('out-of-range', `${steps} steps from ${from} to ${to}`)
-  if (spacing === 'log' && !(from > 0 && to > 0)) throw new CoreError('out-of-range', 'logarithmic steps need both ends above nought')
+export function stepValues({
+  from,
+  to,
+  steps,
+  spacing,
+}: Pick<SteppedPlan, 'from' | 'to' | 'steps' | 'spacing'>): number[] {
+  if (!(
+    Number.isInteger(steps) &&
+    steps >= 2 &&
+    steps <= MOST_STEPS &&
+    Number.isFinite(from) &&
+    Number.isFinite(to)
+  ))
+    throw new CoreError('out-of-range', `${steps} steps from ${from} to ${to}`)
+  if (spacing === 'log' && !(from > 0 && to > 0))
+    throw new CoreError('out-of-range', 'logarithmic steps need both ends above nought')
   return Array.from({ length: steps }, (_, i) => {
     const share = i / (steps - 1)
     return spacing === 'log' ? from * (to / from) ** share : from + (to - from) * share
   })
 }
 
-/** Mean of readings at one step; their spread joins the instrument's own uncertainty. null = nothing was read. */
-export function steppedPoint(set: number, readings: readonly { readonly value: number, readonly standardUncertainty: number | null }[]): SteppedPoint {
+/**
+ * Mean of readings at one step; their spread joins the instrument's own uncertainty. null = nothing was read.
+ */
+export function steppedPoint(
+  set: number,
+  readings: readonly { readonly value: number; readonly standardUncertainty: number | null }[],
+): SteppedPoint {
   if (readings.length === 0) return { set, value: null, standardUncertainty: null }
   const value = readings.reduce((s, r) => s + r.value, 0) / readings.length
   const own = readings.find(r => r.standardUncertainty !== null)?.standardUncertainty ?? null
-  const spread = readings.length > 1 ? Math.sqrt(readings.reduce((s, r) => s + (r.value - value) ** 2, 0) / (readings.length - 1) / readings.length) : 0
+  const spread =
+    readings.length > 1
+      ? Math.sqrt(
+          readings.reduce((s, r) => s + (r.value - value) ** 2, 0) / (readings.length - 1) / readings.length,
+        )
+      : 0
   return { set, value, standardUncertainty: own === null ? null : Math.hypot(own, spread) }
 }
 
@@ -61,13 +133,23 @@ export function steppedPoint(set: number, readings: readonly { readonly value: n
 const STRAIGHT_DB = [7, 20] as const
 const HOLDS_DB = 10
 
-/** What a finished run says, in numbers: slope of SINAD [dB/dB], exponent of power, change of modulation over the last 10 dB of drive [ratio]. null = too few points for it. */
-export interface SteppedSummary { readonly kind: 'sinad-slope' | 'power-exponent' | 'modulation-rise', readonly value: number }
+/**
+ * What a finished run says, in numbers: slope of SINAD [dB/dB], exponent of power, change of modulation over
+ * the last 10 dB of drive [ratio]. null = too few points for it.
+ */
+export interface SteppedSummary {
+  readonly kind: 'sinad-slope' | 'power-exponent' | 'modulation-rise'
+  readonly value: number
+}
 
 export function steppedSummary(plan: SteppedPlan, points: readonly SteppedPoint[]): SteppedSummary | null {
-  const read = points.flatMap(p => p.value === null ? [] : [{ set: p.set, value: p.value }])
+  const read = points.flatMap(p => (p.value === null ? [] : [{ set: p.set, value: p.value }]))
   if (plan.read === 'sinadDb') {
-    const slope = slopeOf(read.filter(p => p.value > STRAIGHT_DB[0] && p.value < STRAIGHT_DB[1]).map(p => [20 * Math.log10(p.set), p.value]))
+    const slope = slopeOf(
+      read
+        .filter(p => p.value > STRAIGHT_DB[0] && p.value < STRAIGHT_DB[1])
+        .map(p => [20 * Math.log10(p.set), p.value]),
+    )
     return slope === null ? null : { kind: 'sinad-slope', value: slope }
   }
   if (plan.set === 'supplyV' && plan.read === 'powerW') {
@@ -77,7 +159,9 @@ export function steppedSummary(plan: SteppedPlan, points: readonly SteppedPoint[
   if (plan.set === 'toneV' && read.length > 2) {
     const last = read.at(-1)!
     const before = read.findLast(p => 20 * Math.log10(last.set / p.set) >= HOLDS_DB)
-    return before && before.value > 0 ? { kind: 'modulation-rise', value: last.value / before.value - 1 } : null
+    return before && before.value > 0
+      ? { kind: 'modulation-rise', value: last.value / before.value - 1 }
+      : null
   }
   return null
 }

@@ -10,19 +10,49 @@ const KEYED_FOR_S = 0.4
 
 /**
  * The set put as a row of its sheet asks: mode, channel, power, key, tone, generator.
- * Its adjusters stay where they are; a control that the row names in words is not moved, so such rows are only as good as the hand that set them.
+ * Its adjusters stay where they are; a control that the row names in words is not moved, so such rows are
+ * only as good as the hand that set them.
  */
 export function putFor(state: RigState, { state: asked }: MeasurePoint): RigState {
   const design = rigDesign(state.designId)
   const mode = design.modes.includes(asked.mode) ? asked.mode : state.controls.mode
-  const quiet = does(state, { kind: 'control', controls: { powerOn: true, keyed: false, mode, channel: asked.channel ?? state.controls.channel, lowPower: asked.lowPower, coverage: asked.coverage, driveOff: /no drive|oscillator disabled/.test(asked.setting), micGain: 1 } }, { kind: 'stimulus', stimulus: { tones: [], inputV: asked.inputV ?? 0 } })
+  const quiet = does(
+    state,
+    {
+      kind: 'control',
+      controls: {
+        powerOn: true,
+        keyed: false,
+        mode,
+        channel: asked.channel ?? state.controls.channel,
+        lowPower: asked.lowPower,
+        coverage: asked.coverage,
+        driveOff: /no drive|oscillator disabled/.test(asked.setting),
+        micGain: 1,
+      },
+    },
+    { kind: 'stimulus', stimulus: { tones: [], inputV: asked.inputV ?? 0 } },
+  )
   const settled = advance(quiet, SETTLES_S)
-  return asked.keyed ? advance(does(settled, { kind: 'stimulus', stimulus: { tones: tonesOf(asked) } }, { kind: 'control', controls: { keyed: true } }), KEYED_FOR_S) : settled
+  return asked.keyed
+    ? advance(
+        does(
+          settled,
+          { kind: 'stimulus', stimulus: { tones: tonesOf(asked) } },
+          { kind: 'control', controls: { keyed: true } },
+        ),
+        KEYED_FOR_S,
+      )
+    : settled
 }
 
-function tonesOf({ toneHz, toneV, setting, mode }: MeasurePoint['state']): { hz: number, v: number }[] {
+function tonesOf({ toneHz, toneV, setting, mode }: MeasurePoint['state']): { hz: number; v: number }[] {
   const v = toneV ?? (mode === 'FM' ? FM_DRIVE_V : DRIVE_V)
-  if (/two tones/.test(setting)) return [{ hz: 700, v: v / 2 }, { hz: 1900, v: v / 2 }]
+  if (/two tones/.test(setting))
+    return [
+      { hz: 700, v: v / 2 },
+      { hz: 1900, v: v / 2 },
+    ]
   return toneHz === null ? [] : [{ hz: toneHz, v }]
 }
 

@@ -5,7 +5,15 @@ import { boundToStandard } from './uncertainty'
 const plain = (s: string | null) => s?.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g, '-') ?? null
 
 describe('digits', () => {
-  it.each([[0.067, 2], [0.5, 1], [1.6, 0], [23, 0], [0.001, 3], [0, 9], [Number.NaN, 9]])('an uncertainty of %d justifies %d decimals', (u, decimals) => {
+  it.each([
+    [0.067, 2],
+    [0.5, 1],
+    [1.6, 0],
+    [23, 0],
+    [0.001, 3],
+    [0, 9],
+    [Number.NaN, 9],
+  ])('an uncertainty of %d justifies %d decimals', (u, decimals) => {
     expect(justifiedDecimals(u)).toBe(decimals)
   })
   it('groups on both sides of the point', () => {
@@ -20,19 +28,37 @@ describe('digits', () => {
 describe('readings on the screen', () => {
   const power = (value: number) => ({ value, standardUncertainty: boundToStandard(value * 0.03) })
   it('shows the digits that the instrument can justify', () => {
-    expect(showMeasured(power(3.89963), 'powerW')).toEqual({ value: '3.90', unit: 'W', plusMinus: '\u00b10.12 W' })
-    expect(showMeasured(power(0.37412), 'powerW')).toMatchObject({ value: '0.374', plusMinus: '\u00b10.011 W' })
+    expect(showMeasured(power(3.89963), 'powerW')).toEqual({
+      value: '3.90',
+      unit: 'W',
+      plusMinus: '\u00b10.12 W',
+    })
+    expect(showMeasured(power(0.37412), 'powerW')).toMatchObject({
+      value: '0.374',
+      plusMinus: '\u00b10.011 W',
+    })
   })
   it('shows a frequency to the hertz with a 0.1 ppm counter', () => {
-    const shown = showMeasured({ value: 27_791_271.4, standardUncertainty: boundToStandard(2.78) }, 'carrierHz')
-    expect([plain(shown.value), shown.unit, plain(shown.plusMinus)]).toEqual(['27.791 271', 'MHz', '\u00b13 Hz'])
+    const shown = showMeasured(
+      { value: 27_791_271.4, standardUncertainty: boundToStandard(2.78) },
+      'carrierHz',
+    )
+    expect([plain(shown.value), shown.unit, plain(shown.plusMinus)]).toEqual([
+      '27.791 271',
+      'MHz',
+      '\u00b13 Hz',
+    ])
   })
   it('shows an error with its sign', () => {
     expect(plain(showErrorHz(21.3, boundToStandard(2.78)).value)).toBe('+21')
     expect(plain(showErrorHz(-409.62, 0.59).value)).toBe('-409.6')
   })
   it('says nothing about an uncertainty that nobody knows', () => {
-    expect(showMeasured({ value: 3.9, standardUncertainty: null }, 'powerW')).toEqual({ value: '3.90', unit: 'W', plusMinus: null })
+    expect(showMeasured({ value: 3.9, standardUncertainty: null }, 'powerW')).toEqual({
+      value: '3.90',
+      unit: 'W',
+      plusMinus: null,
+    })
   })
   it('shows limits without padding', () => {
     expect(showPlain(4, 'powerW')).toBe('4 W')

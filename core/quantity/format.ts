@@ -6,22 +6,59 @@ import type { Bound, Measured } from './reading'
 const THIN_SPACE = '\u2009'
 const MINUS = '\u2212'
 /** Digits after the point when nobody knows the uncertainty: as many as a bench of this kind can mean. */
-const DECIMALS_UNKNOWN: Record<string, number> = { 'MHz': 6, 'kHz': 2, 'W': 2, 'V': 2, 'A': 2, 's': 1, 'min': 0, 'µV': 2, '%': 0, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 0, ': 1': 2 }
+const DECIMALS_UNKNOWN: Record<string, number> = {
+  'MHz': 6,
+  'kHz': 2,
+  'W': 2,
+  'V': 2,
+  'A': 2,
+  's': 1,
+  'min': 0,
+  'µV': 2,
+  '%': 0,
+  'dB': 1,
+  'dBc': 1,
+  'S-units': 1,
+  'mA': 0,
+  ': 1': 2,
+}
 
 /** Digits beyond these mean nothing at a bench, however good the instrument. */
-const DECIMALS_MOST: Record<string, number> = { 'MHz': 7, 'kHz': 3, 'W': 3, 'V': 2, 'A': 3, 's': 2, 'min': 1, 'µV': 3, '%': 1, 'dB': 1, 'dBc': 1, 'S-units': 1, 'mA': 1, ': 1': 2 }
+const DECIMALS_MOST: Record<string, number> = {
+  'MHz': 7,
+  'kHz': 3,
+  'W': 3,
+  'V': 2,
+  'A': 3,
+  's': 2,
+  'min': 1,
+  'µV': 3,
+  '%': 1,
+  'dB': 1,
+  'dBc': 1,
+  'S-units': 1,
+  'mA': 1,
+  ': 1': 2,
+}
 
 /** A needle at its stop: the value is at least this. */
 const BOUND_SIGN: Record<Bound, string> = { 'at-least': `>${THIN_SPACE}`, 'at-most': `<${THIN_SPACE}` }
 
-/** A menu value where nobody says how the set writes it: both ways, or decimal where it can be no hexadecimal number. */
+/**
+ * A menu value where nobody says how the set writes it: both ways, or decimal where it can be no hexadecimal
+ * number.
+ */
 function anyMenuValue(value: number): string {
-  if (!Number.isInteger(value) || value < 0 || value > 0xFFFF) return String(value).replace('-', MINUS)
+  if (!Number.isInteger(value) || value < 0 || value > 0xffff) return String(value).replace('-', MINUS)
   return `${showMenuValue(value, HEX_BYTE)} (${value})`
 }
 
 /** A number ready for the screen, without and with its uncertainty. */
-export interface Shown { readonly value: string, readonly unit: string, readonly plusMinus: string | null }
+export interface Shown {
+  readonly value: string
+  readonly unit: string
+  readonly plusMinus: string | null
+}
 
 /**
  * Decimals that an uncertainty justifies: down to the place of the first digit of the standard uncertainty.
@@ -52,9 +89,17 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
  */
 export function showMeasured(measured: Measured, quantity: Quantity, menu?: MenuFormat): Shown {
   const info = quantityInfo(quantity)
-  if (info.siUnit === 'code') return { value: menu ? showMenuValue(measured.value, menu) : anyMenuValue(measured.value), unit: '', plusMinus: null }
+  if (info.siUnit === 'code')
+    return {
+      value: menu ? showMenuValue(measured.value, menu) : anyMenuValue(measured.value),
+      unit: '',
+      plusMinus: null,
+    }
   const u = measured.standardUncertainty
-  const decimals = u === null ? DECIMALS_UNKNOWN[info.shownUnit] ?? 2 : Math.min(justifiedDecimals(u * info.perSi), DECIMALS_MOST[info.shownUnit] ?? 3)
+  const decimals =
+    u === null
+      ? (DECIMALS_UNKNOWN[info.shownUnit] ?? 2)
+      : Math.min(justifiedDecimals(u * info.perSi), DECIMALS_MOST[info.shownUnit] ?? 3)
   return {
     value: `${measured.bound ? BOUND_SIGN[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
     unit: info.shownUnit,
@@ -72,11 +117,14 @@ export function showErrorHz(errorHz: number, standardUncertainty: number | null)
   }
 }
 
-/** A bound with one significant digit, two when it starts with 1; frequencies in MHz show theirs in Hz; null when it is below what the bench shows. */
+/**
+ * A bound with one significant digit, two when it starts with 1; frequencies in MHz show theirs in Hz; null
+ * when it is below what the bench shows.
+ */
 function showBound(bound: number, shownUnit: string, perSi: number): string | null {
   const inHz = shownUnit === 'MHz'
   const shown = inHz ? bound : bound * perSi
-  const most = inHz ? 1 : DECIMALS_MOST[shownUnit] ?? 3
+  const most = inHz ? 1 : (DECIMALS_MOST[shownUnit] ?? 3)
   if (Number(shown.toFixed(most)) === 0) return null
   const exponent = Math.floor(Math.log10(shown))
   const leadsWithOne = shown / 10 ** exponent < 2
@@ -84,7 +132,10 @@ function showBound(bound: number, shownUnit: string, perSi: number): string | nu
   return `\u00b1${groupDigits(shown, decimals)} ${inHz ? 'Hz' : shownUnit}`
 }
 
-/** A plain SI number in the bench unit of a quantity, for targets and limits: no uncertainty, trailing zeros cut. */
+/**
+ * A plain SI number in the bench unit of a quantity, for targets and limits: no uncertainty, trailing zeros
+ * cut.
+ */
 export function showPlain(value: number, quantity: Quantity): string {
   const info = quantityInfo(quantity)
   if (info.siUnit === 'code') return anyMenuValue(value)

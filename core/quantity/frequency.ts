@@ -8,8 +8,9 @@ import { CoreError } from '../errors'
  * Source: definition, ppm = error / nominal x 1e6.
  */
 export function hzToPpm(errorHz: number, nominalHz: number): number {
-  if (!(nominalHz > 0) || !Number.isFinite(errorHz)) throw new CoreError('out-of-range', `${errorHz} Hz of ${nominalHz} Hz`)
-  return errorHz / nominalHz * 1e6
+  if (!(nominalHz > 0) || !Number.isFinite(errorHz))
+    throw new CoreError('out-of-range', `${errorHz} Hz of ${nominalHz} Hz`)
+  return (errorHz / nominalHz) * 1e6
 }
 
 /**
@@ -19,6 +20,7 @@ export function hzToPpm(errorHz: number, nominalHz: number): number {
  * @throws {CoreError} out-of-range
  */
 export function ppmToHz(errorPpm: number, nominalHz: number): number {
-  if (!(nominalHz > 0) || !Number.isFinite(errorPpm)) throw new CoreError('out-of-range', `${errorPpm} ppm of ${nominalHz} Hz`)
+  if (!(nominalHz > 0) || !Number.isFinite(errorPpm))
+    throw new CoreError('out-of-range', `${errorPpm} ppm of ${nominalHz} Hz`)
   return errorPpm * nominalHz * 1e-6
 }

@@ -1,5 +1,13 @@
 // What a number is
-export { NEEDS, QUANTITIES, QUANTITY_NAMES, quantityInfo, type Need, type Quantity, type QuantityInfo } from './quantities'
+export {
+  NEEDS,
+  QUANTITIES,
+  QUANTITY_NAMES,
+  quantityInfo,
+  type Need,
+  type Quantity,
+  type QuantityInfo,
+} from './quantities'
 export { BOUNDS, type Bound, type Measured, type Reading, type ReadingSource } from './reading'
 // The only conversions
 export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, voltageRatioToDb, wattsToDbm } from './power'

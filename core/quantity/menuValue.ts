@@ -22,11 +22,20 @@ const DECIMAL = /^([+\-\u2212]?)(\d{1,9})(?:[.,](\d{1,4}))?$/
 export function parseMenuValue(text: string, format: MenuFormat): number {
   const value = format.radix === 16 ? hexadecimal(text.trim()) : decimal(text.trim(), format.decimals)
   if (value === null) {
-    const example = format.radix === 16 ? '6E or 6Eh' : showMenuValue(Math.max(format.min, Math.min(format.max, 75)), format)
-    throw new CoreError('not-a-number', `"${text.slice(0, 40)}" is not a menu value. Write it as the set shows it, like ${example}`)
+    const example =
+      format.radix === 16
+        ? '6E or 6Eh'
+        : showMenuValue(Math.max(format.min, Math.min(format.max, 75)), format)
+    throw new CoreError(
+      'not-a-number',
+      `"${text.slice(0, 40)}" is not a menu value. Write it as the set shows it, like ${example}`,
+    )
   }
   if (value < format.min || value > format.max) {
-    throw new CoreError('out-of-range', `Menu value: "${text.slice(0, 40)}" is outside ${showMenuValue(format.min, format)} to ${showMenuValue(format.max, format)}.`)
+    throw new CoreError(
+      'out-of-range',
+      `Menu value: "${text.slice(0, 40)}" is outside ${showMenuValue(format.min, format)} to ${showMenuValue(format.max, format)}.`,
+    )
   }
   return value
 }

@@ -18,9 +18,11 @@ const FACTOR: Record<string, Record<string, number>> = {
 }
 
 /** Where a sheet says nothing of its menu. */
-const HEX_WORD: MenuFormat = { ...HEX_BYTE, max: 0xFFFF }
+const HEX_WORD: MenuFormat = { ...HEX_BYTE, max: 0xffff }
 
-/** Result of reading a typed entry: the value and how it was understood, in words, for the screen to repeat. */
+/**
+ * Result of reading a typed entry: the value and how it was understood, in words, for the screen to repeat.
+ */
 export interface Typed {
   readonly value: number
   readonly understood: string
@@ -30,7 +32,8 @@ export interface Typed {
   readonly halfDigit?: number
 }
 
-const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%-]*)$/i
+const NUMBER =
+  /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%-]*)$/i
 
 /**
  * A reading as people type it: decimal comma or point, spaces between thousands, with or without its unit.
@@ -39,7 +42,8 @@ const NUMBER = /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d
  * @param menu how the set writes its menu values; two bytes in hexadecimal where nothing is said
  * @param quantity decides the unit taken for granted (MHz, W, kHz, V, A, uV, s, min)
  * @returns value [SI] and what was understood
- * @throws {CoreError} not-a-number (with the text), unknown-unit, out-of-range (outside what the quantity can be)
+ * @throws {CoreError} not-a-number (with the text), unknown-unit, out-of-range (outside what the quantity can
+ * be)
  */
 export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = HEX_WORD): Typed {
   const info = quantityInfo(quantity)
@@ -51,15 +55,26 @@ export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = 
   }
   const match = trimmed.length <= 60 ? NUMBER.exec(trimmed) : null
   if (!match || (match[2] === undefined && match[3] === undefined)) {
-    throw new CoreError('not-a-number', `"${shown}" is not a number. Write it like ${example(info.shownUnit)}`)
+    throw new CoreError(
+      'not-a-number',
+      `"${shown}" is not a number. Write it like ${example(info.shownUnit)}`,
+    )
   }
   const [, sign, whole = '0', fraction = '', exponent = '0', unitText = ''] = match
   const digits = (s: string) => s.replace(/[^\d]/g, '')
-  const number = Number(`${sign ? (sign === '+' ? '' : '-') : ''}${digits(whole)}.${digits(fraction) || '0'}e${exponent}`)
+  const number = Number(
+    `${sign ? (sign === '+' ? '' : '-') : ''}${digits(whole)}.${digits(fraction) || '0'}e${exponent}`,
+  )
   const value = toSi(number, unitText || info.shownUnit, info.siUnit)
   if (!Number.isFinite(value)) throw new CoreError('not-a-number', `"${shown}" is too large to be a reading`)
   checkRange(value, quantity, shown)
-  const halfDigit = halfDigitOf(number, digits(fraction).length - Number(exponent), unitText || info.shownUnit, info.siUnit, value)
+  const halfDigit = halfDigitOf(
+    number,
+    digits(fraction).length - Number(exponent),
+    unitText || info.shownUnit,
+    info.siUnit,
+    value,
+  )
   return { value, understood: `${number} ${unitText || info.shownUnit}`, ...bound, halfDigit }
 }
 
@@ -69,7 +84,7 @@ function halfDigitOf(number: number, decimals: number, unit: string, siUnit: str
 }
 
 /** ">20" or "at least 20": beyond the stop; "<2": too low on the scale to be read. */
-function withoutBound(text: string): { bound: { bound?: Bound }, rest: string } {
+function withoutBound(text: string): { bound: { bound?: Bound }; rest: string } {
   const sign = /^(>|<|at least|at most|over|under)\s*/i.exec(text)
   if (!sign) return { bound: {}, rest: text }
   const least = ['>', 'at least', 'over'].includes(sign[1]!.toLowerCase())
@@ -82,21 +97,30 @@ function withoutBound(text: string): { bound: { bound?: Bound }, rest: string } 
  */
 export function checkRange(value: number, quantity: Quantity, shown = String(value)): void {
   const info = quantityInfo(quantity)
-  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `${info.label}: ${shown} is not a finite number`)
+  if (!Number.isFinite(value))
+    throw new CoreError('not-a-number', `${info.label}: ${shown} is not a finite number`)
   if (value >= info.min && value <= info.max) return
   const low = info.min * info.perSi
   const high = info.max * info.perSi
   const why = value < 0 ? ' A negative value cannot occur here.' : ''
-  throw new CoreError('out-of-range', `${info.label}: "${shown}" is outside ${low} to ${high} ${info.shownUnit}.${why}`)
+  throw new CoreError(
+    'out-of-range',
+    `${info.label}: "${shown}" is outside ${low} to ${high} ${info.shownUnit}.${why}`,
+  )
 }
 
 function toSi(number: number, unit: string, siUnit: string): number {
   const lower = unit.toLowerCase()
   if (lower === 'dbm' && siUnit === 'W') return dbmToWatts(number)
   if (lower === 'dbm' && siUnit === 'V') return dbmToVolts(number)
-  if (lower === 'db' && (siUnit === 'W' || siUnit === 'V')) throw new CoreError('unknown-unit', `"dB" is a ratio, not a level (P14). Meant dBm?`)
+  if (lower === 'db' && (siUnit === 'W' || siUnit === 'V'))
+    throw new CoreError('unknown-unit', `"dB" is a ratio, not a level (P14). Meant dBm?`)
   const factor = FACTOR[siUnit]?.[lower]
-  if (factor === undefined) throw new CoreError('unknown-unit', `"${unit}" is not a unit of this quantity (${Object.keys(FACTOR[siUnit] ?? {}).join(', ')})`)
+  if (factor === undefined)
+    throw new CoreError(
+      'unknown-unit',
+      `"${unit}" is not a unit of this quantity (${Object.keys(FACTOR[siUnit] ?? {}).join(', ')})`,
+    )
   // Dividing by the reciprocal keeps 0.4 kHz exactly 400 where multiplying would leave a rounding tail.
   return factor < 1 ? number / Math.round(1 / factor) : number * factor
 }

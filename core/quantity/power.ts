@@ -11,7 +11,8 @@ const ONE_MILLIWATT_W = 1e-3
  * @example wattsToDbm(4) // => 36.0206
  */
 export function wattsToDbm(powerW: number): number {
-  if (!(powerW > 0 && powerW < Infinity)) throw new CoreError('out-of-range', `${powerW} W has no level in dBm`)
+  if (!(powerW > 0 && powerW < Infinity))
+    throw new CoreError('out-of-range', `${powerW} W has no level in dBm`)
   return 10 * Math.log10(powerW / ONE_MILLIWATT_W)
 }
 

@@ -1,10 +1,16 @@
 import type { Quantity } from './quantities'
 
-/** A needle at its stop, or too low on the scale to be read, is a bound: the value is at least, or at most, what is written. */
+/**
+ * A needle at its stop, or too low on the scale to be read, is a bound: the value is at least, or at most,
+ * what is written.
+ */
 export const BOUNDS = ['at-least', 'at-most'] as const
-export type Bound = typeof BOUNDS[number]
+export type Bound = (typeof BOUNDS)[number]
 
-/** A measured value in SI with its standard uncertainty; null = nobody knows how good it is (typed without an instrument). */
+/**
+ * A measured value in SI with its standard uncertainty; null = nobody knows how good it is (typed without an
+ * instrument).
+ */
 export interface Measured {
   readonly value: number
   readonly standardUncertainty: number | null
@@ -22,6 +28,9 @@ export interface Reading extends Measured {
   readonly source: ReadingSource
   /** name of the instrument as on the bench, or null when typed without one */
   readonly instrument: string | null
-  /** the scale that was in use, at the set [SI]; undefined = the instrument has none that matters, or nobody said */
+  /**
+   * the scale that was in use, at the set [SI]; undefined = the instrument has none that matters, or nobody
+   * said
+   */
   readonly fullScale?: number | undefined
 }

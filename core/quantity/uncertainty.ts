@@ -27,14 +27,18 @@ export interface Accuracy {
 export function errorBound(value: number, accuracy: Accuracy): number {
   const { ofReading = 0, ofFullScale = 0, fullScale, absolute = 0 } = accuracy
   if (!Number.isFinite(value)) throw new CoreError('not-a-number', `reading ${value}`)
-  if (!(ofReading >= 0 && ofFullScale >= 0 && absolute >= 0)) throw new CoreError('out-of-range', 'an accuracy cannot be negative')
+  if (!(ofReading >= 0 && ofFullScale >= 0 && absolute >= 0))
+    throw new CoreError('out-of-range', 'an accuracy cannot be negative')
   if (ofFullScale > 0 && !(fullScale !== undefined && fullScale > 0)) {
     throw new CoreError('out-of-range', 'an accuracy of full scale needs the full scale')
   }
   return Math.abs(value) * ofReading + ofFullScale * (fullScale ?? 0) + absolute
 }
 
-/** Half width of a rectangular distribution to its standard deviation. Source: JCGM 100 (GUM) 4.3.7 (from memory): u = a / sqrt 3. */
+/**
+ * Half width of a rectangular distribution to its standard deviation. Source: JCGM 100 (GUM) 4.3.7 (from
+ * memory): u = a / sqrt 3.
+ */
 export function boundToStandard(bound: number): number {
   return bound / Math.sqrt(3)
 }

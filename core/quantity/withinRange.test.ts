@@ -8,15 +8,27 @@ describe('what may be stored', () => {
     expect(withinRange(reading(-62), 'harmonicDbc')).toEqual({ ok: true, reading: reading(-62) })
   })
   it.each([
-    ['harmonicDbc', -155.4, -150, 'at-most'], ['adjacentDbc', -Infinity, -150, 'at-most'],
-    ['carrierLeakDb', 131, 120, 'at-least'], ['imd3Db', 104, 100, 'at-least'],
+    ['harmonicDbc', -155.4, -150, 'at-most'],
+    ['adjacentDbc', -Infinity, -150, 'at-most'],
+    ['carrierLeakDb', 131, 120, 'at-least'],
+    ['imd3Db', 104, 100, 'at-least'],
   ] as const)('is a bound where %s reads %d: the noise floor', (quantity, read, value, bound) => {
     expect(withinRange(reading(read), quantity)).toEqual({ ok: true, reading: { ...reading(value), bound } })
   })
-  it.each([['powerW', -0.1], ['powerW', 5000], ['harmonicDbc', 25], ['gateV', Number.NaN]] as const)('is not %s of %d', (quantity, value) => {
-    expect(withinRange(reading(value), quantity)).toMatchObject({ ok: false, problem: expect.any(String) as string })
+  it.each([
+    ['powerW', -0.1],
+    ['powerW', 5000],
+    ['harmonicDbc', 25],
+    ['gateV', Number.NaN],
+  ] as const)('is not %s of %d', (quantity, value) => {
+    expect(withinRange(reading(value), quantity)).toMatchObject({
+      ok: false,
+      problem: expect.any(String) as string,
+    })
   })
   it('says the range in the unit that people read', () => {
-    expect(withinRange(reading(6), 'depthNegativeRatio')).toMatchObject({ problem: expect.stringContaining('0 to 500 %') as string })
+    expect(withinRange(reading(6), 'depthNegativeRatio')).toMatchObject({
+      problem: expect.stringContaining('0 to 500 %') as string,
+    })
   })
 })

@@ -16,4 +16,11 @@ export type { Emission } from './signal/emission'
 // What can be wrong with it
 export { RIG_FAULTS, rigFault, type RigFault } from './faults'
 // Cases
-export { PREPARED, deliver, preparedScenario, scenarioOf, surpriseScenario, type Scenario } from './scenarios/scenarios'
+export {
+  PREPARED,
+  deliver,
+  preparedScenario,
+  scenarioOf,
+  surpriseScenario,
+  type Scenario,
+} from './scenarios/scenarios'

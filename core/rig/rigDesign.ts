@@ -14,12 +14,21 @@ export interface Laws {
   readonly ssbLimitW: (at: At, controls: Controls) => number
 }
 
-/** Electrical position of an adjuster: 0..1 for trimmers, presets, controls; turns for cores; the code for menu values. */
+/**
+ * Electrical position of an adjuster: 0..1 for trimmers, presets, controls; turns for cores; the code for
+ * menu values.
+ */
 export type At = (designator: string) => number
 
 export type AdjusterKind = 'trimmer' | 'core' | 'preset' | 'control' | 'menu-value'
 /** start = where it stands in a healthy, aligned set. Menu values run 0..max. */
-export interface AdjusterSpec { readonly kind: AdjusterKind, readonly start: number, readonly max?: number, /** its menu keeps a value for each country state */ readonly perCoverage?: boolean, /** waxed when delivered */ readonly waxed?: boolean }
+export interface AdjusterSpec {
+  readonly kind: AdjusterKind
+  readonly start: number
+  readonly max?: number
+  /** its menu keeps a value for each country state */ readonly perCoverage?: boolean
+  /** waxed when delivered */ readonly waxed?: boolean
+}
 
 export type Scheme = 'three-crystal' | 'single-reference' | 'multimode' | 'clock'
 /** where a set's frequency comes from, and which designators act on it */
@@ -63,7 +72,7 @@ export interface RigDesign {
   /** FM and CW go through the regulator of AM; false = straight from the supply */
   readonly regulated: boolean
   /** drive offered on SSB, and with a full carrier, relative to the one that saturates the output stage */
-  readonly drive: { readonly ssb: number, readonly carrier: number }
+  readonly drive: { readonly ssb: number; readonly carrier: number }
   readonly parts: RigParts
   readonly adjusters: Readonly<Record<string, AdjusterSpec>>
   readonly wiring: Wiring

@@ -1,7 +1,31 @@
-import type { AudioChain, BalancedModulator, BipolarBias, CoupledPair, CrystalOscillator, FrontEnd, GateBias, HeatPath, HighVoltage, IfFilter, LockedLoop, LowPass, MeterMovement, Neutralising, OutputStage, PiNetwork, SeriesModulator, SMeter, TunedStage, ValvePair } from '../circuit'
+import type {
+  AudioChain,
+  BalancedModulator,
+  BipolarBias,
+  CoupledPair,
+  CrystalOscillator,
+  FrontEnd,
+  GateBias,
+  HeatPath,
+  HighVoltage,
+  IfFilter,
+  LockedLoop,
+  LowPass,
+  MeterMovement,
+  Neutralising,
+  OutputStage,
+  PiNetwork,
+  SeriesModulator,
+  SMeter,
+  TunedStage,
+  ValvePair,
+} from '../circuit'
 
 /** Two stages that share their field: peaking one pulls the other. */
-export interface Pair extends CoupledPair { readonly primary: string, readonly secondary: string }
+export interface Pair extends CoupledPair {
+  readonly primary: string
+  readonly secondary: string
+}
 
 export interface Driver {
   /** of its healthy gain [ratio] */
@@ -14,8 +38,9 @@ export interface Driver {
 }
 
 /**
- * Everything in a simulated set that can be wrong, as data. A fault changes values in here and nothing else; replacing a part puts the
- * healthy values of its group back. Quantities of a set that lacks the group are null.
+ * Everything in a simulated set that can be wrong, as data. A fault changes values in here and nothing else;
+ * replacing a part puts the healthy values of its group back. Quantities of a set that lacks the group are
+ * null.
  */
 export interface RigParts {
   readonly reference: CrystalOscillator
@@ -39,7 +64,7 @@ export interface RigParts {
   /** of its healthy voltage for the same voice [ratio] */
   readonly microphone: { readonly sensitivityRatio: number }
   /** deviation with its preset at the end and the limiter full [Hz], residual FM by hum [Hz] */
-  readonly fm: { readonly fullHz: number, readonly residualHz: number } | null
+  readonly fm: { readonly fullHz: number; readonly residualHz: number } | null
   readonly balanced: BalancedModulator | null
   readonly tracks: Readonly<Record<string, { readonly dirty: boolean }>>
   readonly filter: LowPass
@@ -48,7 +73,12 @@ export interface RigParts {
   readonly ifFilter: IfFilter
   readonly sMeter: SMeter | null
   /** receiving, and all but driver and final when keyed [A]; protection diode across the supply */
-  readonly supplyInput: { readonly receiveA: number, readonly exciterA: number, readonly diodeShorted: boolean, readonly diodeOhm: number }
+  readonly supplyInput: {
+    readonly receiveA: number
+    readonly exciterA: number
+    readonly diodeShorted: boolean
+    readonly diodeOhm: number
+  }
   readonly valves: ValvePair | null
   readonly tank: PiNetwork | null
   readonly neutralising: Neutralising | null

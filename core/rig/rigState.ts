@@ -21,7 +21,7 @@ export interface Controls {
 
 /** What is fed in: at the microphone socket, at the microphone, at the antenna. */
 export interface Stimulus {
-  readonly tones: readonly { readonly hz: number, readonly v: number }[]
+  readonly tones: readonly { readonly hz: number; readonly v: number }[]
   /** whistle into the microphone: a tone through its element; other = a known good microphone instead */
   readonly whistle: boolean
   readonly otherMicrophone: boolean
@@ -30,7 +30,14 @@ export interface Stimulus {
   readonly inputHz: number | null
 }
 
-export interface Surroundings { readonly supplyV: number, readonly limitA: number, readonly foldback: boolean, readonly leadOhm: number, readonly ambientC: number, readonly humidity: number }
+export interface Surroundings {
+  readonly supplyV: number
+  readonly limitA: number
+  readonly foldback: boolean
+  readonly leadOhm: number
+  readonly ambientC: number
+  readonly humidity: number
+}
 
 /** What the set remembers of its past. */
 export interface RigMemory {
@@ -60,18 +67,32 @@ export interface RigState {
   readonly surroundings: Surroundings
   readonly memory: RigMemory
   /** what was destroyed on the way, in order */
-  readonly damage: readonly { readonly timeS: number, readonly what: PartGroup | string, readonly why: string }[]
+  readonly damage: readonly {
+    readonly timeS: number
+    readonly what: PartGroup | string
+    readonly why: string
+  }[]
 }
 
 /** One thing that a person does. */
 export type RigAction =
-  | { readonly kind: 'turn', readonly designator: string, readonly position: number, readonly tool?: Tool, readonly forced?: boolean }
-  | { readonly kind: 'control', readonly controls: Partial<Controls> }
-  | { readonly kind: 'stimulus', readonly stimulus: Partial<Stimulus> }
-  | { readonly kind: 'surroundings', readonly surroundings: Partial<Surroundings> }
-  | { readonly kind: 'soften', readonly designator: string }
-  | { readonly kind: 'clean', readonly designator: string }
+  | {
+      readonly kind: 'turn'
+      readonly designator: string
+      readonly position: number
+      readonly tool?: Tool
+      readonly forced?: boolean
+    }
+  | { readonly kind: 'control'; readonly controls: Partial<Controls> }
+  | { readonly kind: 'stimulus'; readonly stimulus: Partial<Stimulus> }
+  | { readonly kind: 'surroundings'; readonly surroundings: Partial<Surroundings> }
+  | { readonly kind: 'soften'; readonly designator: string }
+  | { readonly kind: 'clean'; readonly designator: string }
   | { readonly kind: 'wash' }
-  | { readonly kind: 'replace', readonly group: PartGroup, /** one stage of the group, e.g. a coil */ readonly designator?: string }
-  | { readonly kind: 'remove', readonly group: PartGroup }
+  | {
+      readonly kind: 'replace'
+      readonly group: PartGroup
+      /** one stage of the group, e.g. a coil */ readonly designator?: string
+    }
+  | { readonly kind: 'remove'; readonly group: PartGroup }
   | { readonly kind: 'fit-trimmer' }

@@ -21,10 +21,19 @@ export interface RigTruth {
   readonly sinkC: number
   readonly driverC: number
   /** DC in, and where it goes [W] */
-  readonly energy: { readonly dcW: number, readonly rfW: number, readonly heatW: Readonly<Record<string, number>> }
+  readonly energy: {
+    readonly dcW: number
+    readonly rfW: number
+    readonly heatW: Readonly<Record<string, number>>
+  }
   readonly supplyLimiting: boolean
   /** by name, with unit: what a probe finds there */
-  readonly testPoints: Readonly<Record<string, { readonly value: number | null, readonly unit: 'V' | 'Hz' | 'ohm' | 'A' | 'degC' | 'V rf' }>>
+  readonly testPoints: Readonly<
+    Record<
+      string,
+      { readonly value: number | null; readonly unit: 'V' | 'Hz' | 'ohm' | 'A' | 'degC' | 'V rf' }
+    >
+  >
   /** DC gain of the output device on a component tester, out of circuit */
   readonly dcGain: number
 }

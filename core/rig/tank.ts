@@ -6,7 +6,10 @@ import type { RigState } from './rigState'
 const PLATE_OHM = 1650
 const ANTENNA_OHM = 50
 const LOADED_Q = 12
-/** The plate capacitor covers this share of its nominal value over its travel; the load capacitor this one, falling as the number rises. */
+/**
+ * The plate capacitor covers this share of its nominal value over its travel; the load capacitor this one,
+ * falling as the number rises.
+ */
 const PLATE_TRAVEL = { from: 0.75, to: 1.25 }
 const LOAD_TRAVEL = { from: 1.7, to: 0.4 }
 
@@ -15,10 +18,14 @@ export function tankAt(_design: RigDesign, state: RigState, at: At, frequencyHz:
   const nominal = piParts(PLATE_OHM, ANTENNA_OHM, LOADED_Q, frequencyHz)
   return {
     network: { ...state.parts.tank!, inductanceH: nominal.inductanceH, loadOhm: ANTENNA_OHM },
-    input: { frequencyHz, plateF: nominal.plateF * travel(PLATE_TRAVEL, at('PLATE')), loadF: nominal.loadF * travel(LOAD_TRAVEL, at('LOAD')) },
+    input: {
+      frequencyHz,
+      plateF: nominal.plateF * travel(PLATE_TRAVEL, at('PLATE')),
+      loadF: nominal.loadF * travel(LOAD_TRAVEL, at('LOAD')),
+    },
   }
 }
 
-function travel({ from, to }: { from: number, to: number }, position: number): number {
+function travel({ from, to }: { from: number; to: number }, position: number): number {
   return from + (to - from) * position
 }

@@ -6,13 +6,19 @@ const TICK_A = 0.02
 const warm = advance(healthyRig('quillon-hb150', 6), 2400)
 const keyed: RigAction = { kind: 'control', controls: { keyed: true, mode: 'CW' } }
 const tuned = (carrier: number, plate: number) => {
-  const turns: RigAction[] = [{ kind: 'turn', designator: 'CARRIER', position: carrier }, { kind: 'turn', designator: 'PLATE', position: plate }, keyed]
+  const turns: RigAction[] = [
+    { kind: 'turn', designator: 'CARRIER', position: carrier },
+    { kind: 'turn', designator: 'PLATE', position: plate },
+    keyed,
+  ]
   return truthOf(turns.reduce((state, action) => act(state, action).state, warm)).values
 }
 
 describe('the plate-current dip of the simulated valve set, against its own sheet', () => {
   const sheet = modelSheet('quillon-hb150')
-  const most = sheet.procedure.find(s => s.id === 'A6.3')!.points[0]!.wants.find(w => w.quantity === 'plateA')!
+  const most = sheet.procedure
+    .find(s => s.id === 'A6.3')!
+    .points[0]!.wants.find(w => w.quantity === 'plateA')!
   // The sheet's own half carrier: about 100 mA before the dip is found (A6.3).
   const half = 0.18
   it('starts at about 100 mA and dips by more than a tick of the panel meter, inside the window of the step', () => {

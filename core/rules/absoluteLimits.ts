@@ -13,9 +13,27 @@ export interface AbsoluteLimit {
 }
 
 /** Bands in which R-EU8 and R-UK7 are stricter: broadcast and others [Hz]. */
-const PROTECTED_HZ: readonly (readonly [number, number])[] = [[47e6, 74e6], [87.5e6, 118e6], [174e6, 230e6], [470e6, 862e6]]
-/** Spurious limits inside and outside of the protected bands [W]: ETSI EN 300 433, MPT 1320 (from memory: check the current text). */
-const SPURIOUS_W: Readonly<Record<string, { readonly id: string, readonly inside: number, readonly outside: number, readonly confidence: Confidence }>> = {
+const PROTECTED_HZ: readonly (readonly [number, number])[] = [
+  [47e6, 74e6],
+  [87.5e6, 118e6],
+  [174e6, 230e6],
+  [470e6, 862e6],
+]
+/**
+ * Spurious limits inside and outside of the protected bands [W]: ETSI EN 300 433, MPT 1320 (from memory:
+ * check the current text).
+ */
+const SPURIOUS_W: Readonly<
+  Record<
+    string,
+    {
+      readonly id: string
+      readonly inside: number
+      readonly outside: number
+      readonly confidence: Confidence
+    }
+  >
+> = {
   'R-EU': { id: 'R-EU8', inside: 4e-9, outside: 0.25e-6, confidence: 'M' },
   'R-UK27': { id: 'R-UK7', inside: 50e-9, outside: 0.25e-6, confidence: 'L-M' },
 }
@@ -36,19 +54,32 @@ export function absoluteLimits(ruleSetId: string, carrierHz: number): AbsoluteLi
   }
   if (adjacent) {
     const [id] = adjacent.words.split(':')
-    out.push({ id: id!, quantity: 'adjacentDbc', mostW: adjacent.watts, words: `adjacent channel at most ${adjacent.watts * 1e6} \u00b5W`, confidence: 'M' })
+    out.push({
+      id: id!,
+      quantity: 'adjacentDbc',
+      mostW: adjacent.watts,
+      words: `adjacent channel at most ${adjacent.watts * 1e6} \u00b5W`,
+      confidence: 'M',
+    })
   }
   return out
 }
 
 /** A level below the carrier made absolute. */
-export interface AbsoluteLevel { readonly powerW: number, readonly dbm: number, readonly boundDb: number | null, readonly verdict: Verdict, readonly overDb: number }
+export interface AbsoluteLevel {
+  readonly powerW: number
+  readonly dbm: number
+  readonly boundDb: number | null
+  readonly verdict: Verdict
+  readonly overDb: number
+}
 
 /**
  * dBm from dBc and the carrier, judged with a guard band.
  * @param level below the carrier [dBc]; an at-most reading is a level that is not passed
  * @param carrier mean power without modulation [W], > 0
- * Source: powers multiply, so decibels add; the two bounds add as bounds of independent instruments in squares.
+ * Source: powers multiply, so decibels add; the two bounds add as bounds of independent instruments in
+ * squares.
  * @example 4 W and -60 dBc are -24 dBm: 30 dB above 4 nW
  */
 export function absoluteLevel(level: Measured, carrier: Measured, limit: AbsoluteLimit): AbsoluteLevel {

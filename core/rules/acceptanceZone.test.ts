@@ -18,23 +18,46 @@ describe('acceptance zone', () => {
     expect(acceptanceZone(both, { ofFullScale: 0.05, fullScale: 10 })).toBeNull()
   })
   it('guards only the legal side', () => {
-    expect(acceptanceZone({ ...both, guardLow: false }, { ofReading: 0.05 })).toEqual({ low: 3.6, high: 4 / 1.05 })
+    expect(acceptanceZone({ ...both, guardLow: false }, { ofReading: 0.05 })).toEqual({
+      low: 3.6,
+      high: 4 / 1.05,
+    })
   })
   it('stays open where there is no bound, and closes when the bound outruns the reading', () => {
-    expect(acceptanceZone({ low: null, high: 4, guardLow: false, guardHigh: true }, {})).toEqual({ low: null, high: 4 })
+    expect(acceptanceZone({ low: null, high: 4, guardLow: false, guardHigh: true }, {})).toEqual({
+      low: null,
+      high: 4,
+    })
     expect(acceptanceZone(both, { ofReading: 1 })).toBeNull()
   })
   it('holds exactly the readings that judge accepts', () => {
-    const limit = { low: 3.6, high: 4, kind: 'legal', ruleSetName: '', rule: { id: 'x' } } as unknown as ResolvedLimit
-    fc.assert(fc.property(fc.double({ min: 3, max: 5, noNaN: true }), fc.double({ min: 0, max: 0.2, noNaN: true }), fc.double({ min: 0, max: 0.5, noNaN: true }), (value, ofReading, absolute) => {
-      const accuracy = { ofReading, absolute }
-      const zone = acceptanceZone(both, accuracy)
-      const within = zone !== null && value >= zone.low! + 1e-9 && value <= zone.high! - 1e-9
-      const outside = zone === null || value < zone.low! - 1e-9 || value > zone.high! + 1e-9
-      const { verdict } = judge({ value, standardUncertainty: boundToStandard(errorBound(value, accuracy)) }, null, limit)
-      if (within) expect(verdict).toBe('inside')
-      if (outside) expect(verdict).not.toBe('inside')
-    }))
+    const limit = {
+      low: 3.6,
+      high: 4,
+      kind: 'legal',
+      ruleSetName: '',
+      rule: { id: 'x' },
+    } as unknown as ResolvedLimit
+    fc.assert(
+      fc.property(
+        fc.double({ min: 3, max: 5, noNaN: true }),
+        fc.double({ min: 0, max: 0.2, noNaN: true }),
+        fc.double({ min: 0, max: 0.5, noNaN: true }),
+        (value, ofReading, absolute) => {
+          const accuracy = { ofReading, absolute }
+          const zone = acceptanceZone(both, accuracy)
+          const within = zone !== null && value >= zone.low! + 1e-9 && value <= zone.high! - 1e-9
+          const outside = zone === null || value < zone.low! - 1e-9 || value > zone.high! + 1e-9
+          const { verdict } = judge(
+            { value, standardUncertainty: boundToStandard(errorBound(value, accuracy)) },
+            null,
+            limit,
+          )
+          if (within) expect(verdict).toBe('inside')
+          if (outside) expect(verdict).not.toBe('inside')
+        },
+      ),
+    )
   })
 })
 

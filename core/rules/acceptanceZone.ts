@@ -8,7 +8,10 @@ export interface ZoneSides {
   readonly guardHigh: boolean
 }
 
-export interface Zone { readonly low: number | null, readonly high: number | null }
+export interface Zone {
+  readonly low: number | null
+  readonly high: number | null
+}
 
 /**
  * Readings that would be accepted, told before keying.
@@ -16,14 +19,26 @@ export interface Zone { readonly low: number | null, readonly high: number | nul
  * @param sides window and limits combined [SI]
  * @param accuracy of the instrument that would read it
  * @returns the readings that pass on both sides, or null when the instrument leaves none
- * Source: guard band as in {@link judge}. The bound grows linearly with the reading, so each edge is solved exactly.
- * @example acceptanceZone({ low: 3.6, high: 4, guardLow: true, guardHigh: true }, { ofReading: 0.05 }) // => 3.789 .. 3.810
+ * Source: guard band as in {@link judge}. The bound grows linearly with the reading, so each edge is solved
+ * exactly.
+ * @example acceptanceZone({ low: 3.6, high: 4, guardLow: true, guardHigh: true }, { ofReading: 0.05 }) // =>
+ * 3.789 .. 3.810
  */
 export function acceptanceZone(sides: ZoneSides, accuracy: Accuracy): Zone | null {
   const constant = errorBound(0, accuracy)
   const slope = accuracy.ofReading ?? 0
-  const low = sides.low === null ? null : sides.guardLow ? edge(sides.low + constant, 1 - Math.sign(sides.low) * slope) : sides.low
-  const high = sides.high === null ? null : sides.guardHigh ? edge(sides.high - constant, 1 + Math.sign(sides.high) * slope) : sides.high
+  const low =
+    sides.low === null
+      ? null
+      : sides.guardLow
+        ? edge(sides.low + constant, 1 - Math.sign(sides.low) * slope)
+        : sides.low
+  const high =
+    sides.high === null
+      ? null
+      : sides.guardHigh
+        ? edge(sides.high - constant, 1 + Math.sign(sides.high) * slope)
+        : sides.high
   if (low !== null && high !== null && low > high) return null
   return { low, high }
 }

@@ -1,20 +1,38 @@
 import { describe, expect, it } from 'vitest'
-import { CHANNEL_PLANS, FORTY_GAPS_HZ, SIX_BANDS, bandChannel, channelHz, channelName, nearestChannel } from './channelPlans'
+import {
+  CHANNEL_PLANS,
+  FORTY_GAPS_HZ,
+  SIX_BANDS,
+  bandChannel,
+  channelHz,
+  channelName,
+  nearestChannel,
+} from './channelPlans'
 
 describe('six bands', () => {
   it('shifts the forty channels by 450 kHz: channel 1 of each band', () => {
-    expect(SIX_BANDS.map(b => channelHz('six-band', bandChannel(b, 1)) / 1e6)).toEqual([25.615, 26.065, 26.515, 26.965, 27.415, 27.865])
+    expect(SIX_BANDS.map(b => channelHz('six-band', bandChannel(b, 1)) / 1e6)).toEqual([
+      25.615, 26.065, 26.515, 26.965, 27.415, 27.865,
+    ])
     expect(channelHz('six-band', bandChannel('D', 19))).toBe(channelHz('forty', 19))
   })
   it('calls channels as the set does', () => {
-    expect([channelName('six-band', bandChannel('D', 19)), channelName('forty', 19), channelName('hf-five', 3)]).toEqual(['D 19', '19', '20 m'])
+    expect([
+      channelName('six-band', bandChannel('D', 19)),
+      channelName('forty', 19),
+      channelName('hf-five', 3),
+    ]).toEqual(['D 19', '19', '20 m'])
   })
 })
 
 describe('forty-channel plan', () => {
   // Source: 47 CFR 95.963 / CEPT plan, written out from memory: check the current text.
-  const MHZ = [26.965, 26.975, 26.985, 27.005, 27.015, 27.025, 27.035, 27.055, 27.065, 27.075, 27.085, 27.105, 27.115, 27.125, 27.135, 27.155, 27.165, 27.175, 27.185, 27.205,
-    27.215, 27.225, 27.255, 27.235, 27.245, 27.265, 27.275, 27.285, 27.295, 27.305, 27.315, 27.325, 27.335, 27.345, 27.355, 27.365, 27.375, 27.385, 27.395, 27.405]
+  const MHZ = [
+    26.965, 26.975, 26.985, 27.005, 27.015, 27.025, 27.035, 27.055, 27.065, 27.075, 27.085, 27.105, 27.115,
+    27.125, 27.135, 27.155, 27.165, 27.175, 27.185, 27.205, 27.215, 27.225, 27.255, 27.235, 27.245, 27.265,
+    27.275, 27.285, 27.295, 27.305, 27.315, 27.325, 27.335, 27.345, 27.355, 27.365, 27.375, 27.385, 27.395,
+    27.405,
+  ]
   it.each(MHZ.map((mhz, i) => [i + 1, mhz]))('channel %d is %d MHz', (channel, mhz) => {
     expect(channelHz('forty', channel)).toBe(Math.round(mhz * 1e6))
   })
@@ -31,7 +49,11 @@ describe('forty-channel plan', () => {
 
 describe('UK 27 MHz plan', () => {
   // Source: MPT 1320 (from memory: check the current text).
-  it.each([[1, 27_601_250], [20, 27_791_250], [40, 27_991_250]])('channel %d is %d Hz', (channel, hz) => {
+  it.each([
+    [1, 27_601_250],
+    [20, 27_791_250],
+    [40, 27_991_250],
+  ])('channel %d is %d Hz', (channel, hz) => {
     expect(channelHz('uk27', channel)).toBe(hz)
   })
   it('differs from the other plan by 586.25 kHz on channel 20', () => {
@@ -40,7 +62,7 @@ describe('UK 27 MHz plan', () => {
 })
 
 describe('looking up', () => {
-  it.each([0, 41, -1, 1.5, Number.NaN])('refuses channel %d by name', (channel) => {
+  it.each([0, 41, -1, 1.5, Number.NaN])('refuses channel %d by name', channel => {
     expect(() => channelHz('uk27', channel)).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
   })
   it('refuses an unknown plan', () => {

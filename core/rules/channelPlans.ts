@@ -24,7 +24,9 @@ const UK27: ChannelPlan = {
 /** The five 10 kHz slots that the forty-channel plan leaves to radio control. */
 export const FORTY_GAPS_HZ: readonly number[] = [26_995_000, 27_045_000, 27_095_000, 27_145_000, 27_195_000]
 
-/** Forty channels, five gaps; 23, 24 and 25 stand out of order because 24 and 25 filled holes below 23 later. */
+/**
+ * Forty channels, five gaps; 23, 24 and 25 stand out of order because 24 and 25 filled holes below 23 later.
+ */
 const FORTY: ChannelPlan = {
   id: 'forty',
   name: 'US / CEPT, 40 channels',
@@ -33,12 +35,17 @@ const FORTY: ChannelPlan = {
 }
 
 function fortyChannelsHz(): number[] {
-  const raster = Array.from({ length: 45 }, (_, i) => 26_965_000 + i * STEP_HZ).filter(hz => !FORTY_GAPS_HZ.includes(hz))
+  const raster = Array.from({ length: 45 }, (_, i) => 26_965_000 + i * STEP_HZ).filter(
+    hz => !FORTY_GAPS_HZ.includes(hz),
+  )
   const [slot23, slot24, slot25] = [raster[22]!, raster[23]!, raster[24]!] // 27.235, 27.245, 27.255
   return [...raster.slice(0, 22), slot25, slot23, slot24, ...raster.slice(25)]
 }
 
-/** Bands of a six-band multimode, 450 kHz apart; only D is a CB plan, the rest lies outside it in most countries (general trade knowledge). */
+/**
+ * Bands of a six-band multimode, 450 kHz apart; only D is a CB plan, the rest lies outside it in most
+ * countries (general trade knowledge).
+ */
 export const SIX_BANDS = ['A', 'B', 'C', 'D', 'E', 'F'] as const
 const BAND_STEP_HZ = 450_000
 
@@ -46,11 +53,16 @@ const SIX_BAND: ChannelPlan = {
   id: 'six-band',
   name: 'six bands of 40 channels, A to F',
   source: 'general trade knowledge',
-  channelsHz: SIX_BANDS.flatMap((_, band) => FORTY.channelsHz.map(hz => hz + (band - SIX_BANDS.indexOf('D')) * BAND_STEP_HZ)),
+  channelsHz: SIX_BANDS.flatMap((_, band) =>
+    FORTY.channelsHz.map(hz => hz + (band - SIX_BANDS.indexOf('D')) * BAND_STEP_HZ),
+  ),
   names: SIX_BANDS.flatMap(band => FORTY.channelsHz.map((_, i) => `${band} ${i + 1}`)),
 }
 
-/** One tune-up point in each classic amateur band that a hybrid transceiver covers. Bands: ITU RR Article 5 (from memory). */
+/**
+ * One tune-up point in each classic amateur band that a hybrid transceiver covers. Bands: ITU RR Article 5
+ * (from memory).
+ */
 const HF_FIVE: ChannelPlan = {
   id: 'hf-five',
   name: 'amateur bands, one tune-up point each',
@@ -86,7 +98,11 @@ export function channelPlan(planId: string): ChannelPlan {
 export function channelHz(planId: string, channel: number): number {
   const plan = channelPlan(planId)
   const hz = Number.isInteger(channel) ? plan.channelsHz[channel - 1] : undefined
-  if (hz === undefined) throw new CoreError('unknown-channel', `channel ${channel} is not in "${plan.name}" (1 to ${plan.channelsHz.length})`)
+  if (hz === undefined)
+    throw new CoreError(
+      'unknown-channel',
+      `channel ${channel} is not in "${plan.name}" (1 to ${plan.channelsHz.length})`,
+    )
   return hz
 }
 
@@ -95,18 +111,23 @@ export function channelName(planId: string, channel: number): string {
   return channelPlan(planId).names?.[channel - 1] ?? String(channel)
 }
 
-/** Whether rules for one plan speak of channels of another: those of a multimode hold the forty CB channels in band D. */
+/**
+ * Whether rules for one plan speak of channels of another: those of a multimode hold the forty CB channels in
+ * band D.
+ */
 export function coversPlan(rulesPlanId: string | null, planId: string): boolean {
-  return rulesPlanId === null || rulesPlanId === planId || (rulesPlanId === FORTY.id && planId === SIX_BAND.id)
+  return (
+    rulesPlanId === null || rulesPlanId === planId || (rulesPlanId === FORTY.id && planId === SIX_BAND.id)
+  )
 }
 
 /** Channel of the six-band plan. @example bandChannel('D', 19) // => 139 */
-export function bandChannel(band: typeof SIX_BANDS[number], channel: number): number {
+export function bandChannel(band: (typeof SIX_BANDS)[number], channel: number): number {
   return SIX_BANDS.indexOf(band) * FORTY.channelsHz.length + channel
 }
 
 /** @returns the channel whose centre is nearest and the distance to it [Hz] */
-export function nearestChannel(planId: string, frequencyHz: number): { channel: number, errorHz: number } {
+export function nearestChannel(planId: string, frequencyHz: number): { channel: number; errorHz: number } {
   const plan = channelPlan(planId)
   let best = 0
   plan.channelsHz.forEach((hz, i) => {

@@ -1,5 +1,16 @@
 // Where the channels are
-export { CHANNEL_PLANS, FORTY_GAPS_HZ, SIX_BANDS, bandChannel, channelHz, channelName, coversPlan, channelPlan, nearestChannel, type ChannelPlan } from './channelPlans'
+export {
+  CHANNEL_PLANS,
+  FORTY_GAPS_HZ,
+  SIX_BANDS,
+  bandChannel,
+  channelHz,
+  channelName,
+  coversPlan,
+  channelPlan,
+  nearestChannel,
+  type ChannelPlan,
+} from './channelPlans'
 // What is allowed
 export { MODES, type Mode } from './mode'
 export { RULE_SETS, ruleSet } from './ruleSets'

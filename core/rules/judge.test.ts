@@ -5,27 +5,42 @@ import { judge } from './judge'
 import { limitFor, type ResolvedLimit } from './ruleSet'
 import { RULE_SETS, ruleSet } from './ruleSets'
 
-const at = (channel: number | null, lowPower = false) => ({ planId: 'uk27', channel, lowPower, mode: 'FM' as const })
-const uk = (quantity: 'powerW' | 'deviationPositiveHz' | 'carrierHz', lowPower = false): ResolvedLimit => limitFor(ruleSet('R-UK27'), quantity, at(20, lowPower))!
+const at = (channel: number | null, lowPower = false) => ({
+  planId: 'uk27',
+  channel,
+  lowPower,
+  mode: 'FM' as const,
+})
+const uk = (quantity: 'powerW' | 'deviationPositiveHz' | 'carrierHz', lowPower = false): ResolvedLimit =>
+  limitFor(ruleSet('R-UK27'), quantity, at(20, lowPower))!
 const read = (value: number, bound: number) => ({ value, standardUncertainty: boundToStandard(bound) })
 
 describe('legal limits, guard band', () => {
-  // Source: JCGM 106 / ISO 14253-1 / ILAC-G8 (from memory): inside only if reading + U <= limit, outside only if reading - U > limit.
+  // Source: JCGM 106 / ISO 14253-1 / ILAC-G8 (from memory): inside only if reading + U <= limit, outside only
+  // if reading - U > limit.
   // Worked by hand: 3.90 W against 4.00 W.
   it.each([
     [3.9, 3.9 * 0.02, 'inside'], // 3.82 .. 3.98
     [3.9, 3.9 * 0.05, 'cannot-tell'], // 3.71 .. 4.10
     [3.9, 0.05 * 20, 'cannot-tell'], // 5 % of a 20 W scale: 2.9 .. 4.9
-    [4.3, 4.3 * 0.02, 'above'], [4.3, 4.3 * 0.08, 'cannot-tell'],
+    [4.3, 4.3 * 0.02, 'above'],
+    [4.3, 4.3 * 0.08, 'cannot-tell'],
   ])('%d W with U %d is %s', (value, bound, verdict) => {
     expect(judge(read(value, bound), null, uk('powerW')).verdict).toBe(verdict)
   })
-  it.each([[2400, 0.03, 'inside'], [2400, 0.05, 'cannot-tell'], [2700, 0.03, 'above']])('deviation %d Hz read to %d is %s', (value, share, verdict) => {
+  it.each([
+    [2400, 0.03, 'inside'],
+    [2400, 0.05, 'cannot-tell'],
+    [2700, 0.03, 'above'],
+  ])('deviation %d Hz read to %d is %s', (value, share, verdict) => {
     expect(judge(read(value, value * share), null, uk('deviationPositiveHz')).verdict).toBe(verdict)
   })
   it('takes the limit of the switch position', () => {
     expect(uk('powerW', true).high).toBe(0.4)
-    expect(judge(read(0.9, 0.027), null, uk('powerW', true))).toMatchObject({ verdict: 'above', reasons: [{ limitId: 'R-UK3' }] })
+    expect(judge(read(0.9, 0.027), null, uk('powerW', true))).toMatchObject({
+      verdict: 'above',
+      reasons: [{ limitId: 'R-UK3' }],
+    })
   })
   it('has two sides for a frequency', () => {
     expect(judge(read(27_791_250 - 1600, 3), null, uk('carrierHz')).verdict).toBe('below')
@@ -38,11 +53,17 @@ describe('legal limits, guard band', () => {
     expect(judgement.reasons.map(r => r.rule)).toContain('uncertainty-unknown')
   })
   it('never calls inside what could be outside', () => {
-    fc.assert(fc.property(fc.double({ min: 0, max: 10, noNaN: true }), fc.double({ min: 0, max: 3, noNaN: true }), (value, bound) => {
-      const { verdict } = judge(read(value, bound), null, uk('powerW'))
-      if (verdict === 'inside') expect(value + bound).toBeLessThanOrEqual(4 + 1e-12)
-      if (verdict === 'above') expect(value - bound).toBeGreaterThan(4 - 1e-12)
-    }))
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0, max: 10, noNaN: true }),
+        fc.double({ min: 0, max: 3, noNaN: true }),
+        (value, bound) => {
+          const { verdict } = judge(read(value, bound), null, uk('powerW'))
+          if (verdict === 'inside') expect(value + bound).toBeLessThanOrEqual(4 + 1e-12)
+          if (verdict === 'above') expect(value - bound).toBeGreaterThan(4 - 1e-12)
+        },
+      ),
+    )
   })
 })
 
@@ -68,7 +89,12 @@ describe('a sum that falls on a limit', () => {
 
 describe('workshop windows, plain acceptance', () => {
   const window = { low: 3.6, high: 4, aim: 3.8 }
-  it.each([[3.6, 'inside'], [4, 'inside'], [3.59, 'below'], [4.01, 'above']])('%d W is %s whatever the meter', (value, verdict) => {
+  it.each([
+    [3.6, 'inside'],
+    [4, 'inside'],
+    [3.59, 'below'],
+    [4.01, 'above'],
+  ])('%d W is %s whatever the meter', (value, verdict) => {
     expect(judge(read(value, 0.01), window, null).verdict).toBe(verdict)
     expect(judge(read(value, 1), window, null).verdict).toBe(verdict)
   })
@@ -88,32 +114,52 @@ describe('workshop windows, plain acceptance', () => {
 
 describe('both rules together', () => {
   const window = { low: 3.6, high: 4, aim: 3.8 }
-  it.each([[3.8, 0.114, 'inside'], [3.95, 0.12, 'cannot-tell'], [3.5, 0.1, 'below'], [4.2, 0.13, 'above'], [4.05, 0.12, 'above']])('%d W, U %d: %s', (value, bound, verdict) => {
+  it.each([
+    [3.8, 0.114, 'inside'],
+    [3.95, 0.12, 'cannot-tell'],
+    [3.5, 0.1, 'below'],
+    [4.2, 0.13, 'above'],
+    [4.05, 0.12, 'above'],
+  ])('%d W, U %d: %s', (value, bound, verdict) => {
     expect(judge(read(value, bound), window, uk('powerW')).verdict).toBe(verdict)
   })
   it('asks nothing of a quantity without target and limit', () => {
-    expect(judge(read(13.8, 0.1), null, null)).toEqual({ verdict: 'inside', resolvesTarget: true, reasons: [] })
+    expect(judge(read(13.8, 0.1), null, null)).toEqual({
+      verdict: 'inside',
+      resolvesTarget: true,
+      reasons: [],
+    })
   })
 })
 
 describe('rule sets as data', () => {
-  it.each(RULE_SETS.map(s => [s.id, s] as const))('%s names its source, its date and whether the text was at hand', (_id, set) => {
-    expect(set.source).not.toBe('')
-    expect(set.asOf).toMatch(/^\d{4}-\d{2}-\d{2}$/)
-    expect(set.limits.every(l => l.source !== '')).toBe(true)
-    expect(set.kind === 'legal' ? set.fromMemory : true).toBe(true)
-  })
+  it.each(RULE_SETS.map(s => [s.id, s] as const))(
+    '%s names its source, its date and whether the text was at hand',
+    (_id, set) => {
+      expect(set.source).not.toBe('')
+      expect(set.asOf).toMatch(/^\d{4}-\d{2}-\d{2}$/)
+      expect(set.limits.every(l => l.source !== '')).toBe(true)
+      expect(set.kind === 'legal' ? set.fromMemory : true).toBe(true)
+    },
+  )
   it('gives the US tolerance of 50 ppm per channel', () => {
     // Source: 47 CFR 95.965 (from memory); hand calculation for channels 1, 19, 40.
     const half = (channel: number) => {
-      const limit = limitFor(ruleSet('R-US'), 'carrierHz', { planId: 'forty', channel, lowPower: false, mode: 'AM' })!
+      const limit = limitFor(ruleSet('R-US'), 'carrierHz', {
+        planId: 'forty',
+        channel,
+        lowPower: false,
+        mode: 'AM',
+      })!
       return (limit.high! - limit.low!) / 2
     }
     expect([1, 19, 40].map(c => Number(half(c).toFixed(1)))).toEqual([1348.3, 1359.3, 1370.3])
   })
   it('says nothing about a quantity without a limit, and refuses a frequency without a channel', () => {
     expect(limitFor(ruleSet('R-UK27'), 'supplyA', at(20))).toBeNull()
-    expect(() => limitFor(ruleSet('R-UK27'), 'carrierHz', at(null))).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
+    expect(() => limitFor(ruleSet('R-UK27'), 'carrierHz', at(null))).toThrow(
+      expect.objectContaining({ code: 'unknown-channel' }),
+    )
     expect(() => ruleSet('R-MOON')).toThrow(expect.objectContaining({ code: 'unknown-rule-set' }))
   })
 })

@@ -2,7 +2,11 @@ import { standardToBound, type Measured } from '../quantity'
 import type { ResolvedLimit } from './ruleSet'
 
 /** A workshop window [SI]; null = open on that side. */
-export interface Window { readonly low: number | null, readonly high: number | null, readonly aim: number | null }
+export interface Window {
+  readonly low: number | null
+  readonly high: number | null
+  readonly aim: number | null
+}
 
 export type Verdict = 'inside' | 'above' | 'below' | 'cannot-tell'
 
@@ -22,15 +26,19 @@ export interface Judgement {
   readonly reasons: readonly Reason[]
 }
 
-/** Share of a window that the instrument's bound may take before it "cannot resolve the tolerance" (common practice). */
+/**
+ * Share of a window that the instrument's bound may take before it "cannot resolve the tolerance" (common
+ * practice).
+ */
 const RESOLVING_SHARE = 1 / 3
 
 /**
- * Judges a reading by the two rules that are never mixed: a workshop window by plain acceptance (the reading itself),
- * a legal limit with a guard band (the reading with its bound U).
+ * Judges a reading by the two rules that are never mixed: a workshop window by plain acceptance (the reading
+ * itself), a legal limit with a guard band (the reading with its bound U).
  *
  * The more serious finding leads: outside the law, outside the window, law undecidable, inside.
- * @param measured reading [SI]; unknown uncertainty leaves every legal limit undecidable; a needle at its stop decides only what its bound decides
+ * @param measured reading [SI]; unknown uncertainty leaves every legal limit undecidable; a needle at its
+ * stop decides only what its bound decides
  * @param target workshop window or null
  * @param limit legal limit or null; a limit of a workshop rule set is taken by plain acceptance
  * @returns verdict with its reasons; 'inside' with no reasons when nothing is asked of the quantity
@@ -40,13 +48,33 @@ export function judge(measured: Measured, target: Window | null, limit: Resolved
   const bound = measured.standardUncertainty === null ? null : standardToBound(measured.standardUncertainty)
   const reasons: Reason[] = []
   if (limit) {
-    const verdict = limit.kind === 'workshop' ? place(interval(measured, 0), limit) : bound === null ? 'cannot-tell' : place(interval(measured, bound), limit)
+    const verdict =
+      limit.kind === 'workshop'
+        ? place(interval(measured, 0), limit)
+        : bound === null
+          ? 'cannot-tell'
+          : place(interval(measured, bound), limit)
     reasons.push({ rule: 'limit', verdict, low: limit.low, high: limit.high, limitId: limit.rule.id })
-    if (bound === null && limit.kind === 'legal') reasons.push({ rule: 'uncertainty-unknown', verdict: null, low: null, high: null, limitId: limit.rule.id })
+    if (bound === null && limit.kind === 'legal')
+      reasons.push({
+        rule: 'uncertainty-unknown',
+        verdict: null,
+        low: null,
+        high: null,
+        limitId: limit.rule.id,
+      })
   }
-  if (target) reasons.push({ rule: 'target', verdict: place(interval(measured, 0), target), low: target.low, high: target.high, limitId: null })
+  if (target)
+    reasons.push({
+      rule: 'target',
+      verdict: place(interval(measured, 0), target),
+      low: target.low,
+      high: target.high,
+      limitId: null,
+    })
   const resolvesTarget = !target || bound === null || resolves(bound, target)
-  if (!resolvesTarget) reasons.push({ rule: 'resolution', verdict: null, low: target!.low, high: target!.high, limitId: null })
+  if (!resolvesTarget)
+    reasons.push({ rule: 'resolution', verdict: null, low: target!.low, high: target!.high, limitId: null })
   return { verdict: leading(reasons), resolvesTarget, reasons }
 }
 
@@ -61,17 +89,23 @@ function leading(reasons: readonly Reason[]): Verdict {
 }
 
 /** What the true value may be: a reading at the needle's stop is open on one side. */
-interface Interval { readonly from: number, readonly to: number }
+interface Interval {
+  readonly from: number
+  readonly to: number
+}
 
 function interval({ value, bound }: Measured, errorBound: number): Interval {
-  return { from: bound === 'at-most' ? -Infinity : value - errorBound, to: bound === 'at-least' ? Infinity : value + errorBound }
+  return {
+    from: bound === 'at-most' ? -Infinity : value - errorBound,
+    to: bound === 'at-least' ? Infinity : value + errorBound,
+  }
 }
 
 /** What sums of a few doubles are off by, and no instrument resolves [ratio]. */
 const ROUNDING = 1e-13
 
 /** Outside or inside only when every value of the interval is. */
-function place({ from, to }: Interval, { low, high }: { low: number | null, high: number | null }): Verdict {
+function place({ from, to }: Interval, { low, high }: { low: number | null; high: number | null }): Verdict {
   // A sum that falls exactly on a limit is not decided by its last binary digit.
   const slack = (limit: number) => ROUNDING * Math.abs(limit)
   if (high !== null && from > high + slack(high)) return 'above'

@@ -3,7 +3,10 @@ import type { Quantity } from '../quantity'
 import { channelHz } from './channelPlans'
 import type { Mode } from './mode'
 
-/** How sure we are of a value that was written down from memory: H sure, M check before it is shown as law, L a hint. */
+/**
+ * How sure we are of a value that was written down from memory: H sure, M check before it is shown as law, L
+ * a hint.
+ */
 export type Confidence = 'H' | 'M-H' | 'M' | 'L-M' | 'L'
 
 /** Bounds of a limit. Error bounds are relative to the channel centre and become absolute per channel. */
@@ -71,7 +74,12 @@ export interface ResolvedLimit {
  * @throws {CoreError} unknown-channel (an error limit needs a channel of the plan)
  */
 export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleConditions): ResolvedLimit | null {
-  const candidates = set.limits.filter(l => l.quantity === quantity && (l.lowPower ?? conditions.lowPower) === conditions.lowPower && (l.modes?.includes(conditions.mode) ?? true))
+  const candidates = set.limits.filter(
+    l =>
+      l.quantity === quantity &&
+      (l.lowPower ?? conditions.lowPower) === conditions.lowPower &&
+      (l.modes?.includes(conditions.mode) ?? true),
+  )
   // A line written for this switch position is the more particular one and wins over the general line.
   const rule = candidates.find(l => l.lowPower !== undefined) ?? candidates[0]
   return rule ? resolve(set, rule, conditions) : null
@@ -80,7 +88,8 @@ export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleCondi
 function resolve(set: RuleSet, rule: RuleLimit, conditions: RuleConditions): ResolvedLimit {
   const { errorHz, errorPpm, low, high } = rule.bound
   const base = { rule, kind: set.kind, ruleSetName: set.name }
-  if (errorHz === undefined && errorPpm === undefined) return { ...base, low: low ?? null, high: high ?? null }
+  if (errorHz === undefined && errorPpm === undefined)
+    return { ...base, low: low ?? null, high: high ?? null }
   if (conditions.channel === null) throw new CoreError('unknown-channel', `${rule.id} needs a channel`)
   const centreHz = channelHz(conditions.planId, conditions.channel)
   const halfHz = errorHz ?? centreHz * errorPpm! * 1e-6

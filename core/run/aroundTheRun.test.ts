@@ -14,19 +14,33 @@ import { jobState } from '../work'
 
 const RULES = ruleSet('R-UK27')
 const step = (id: string) => OSMUND_27F.procedure.find(s => s.id === id)!
-const question = (id: string) => asked(OSMUND_27F, RULES, step(id).points[0]!.wants[0]!, step(id).points[0]!.state)
+const question = (id: string) =>
+  asked(OSMUND_27F, RULES, step(id).points[0]!.wants[0]!, step(id).points[0]!.state)
 const matrices = (events: readonly JobEvent[]) => {
   const run = runState(OSMUND_27F, RULES, events)
-  return { run, before: matrixState(OSMUND_27F, RULES, run.history, 'as-found'), after: matrixState(OSMUND_27F, RULES, run.history, 'as-left') }
+  return {
+    run,
+    before: matrixState(OSMUND_27F, RULES, run.history, 'as-found'),
+    after: matrixState(OSMUND_27F, RULES, run.history, 'as-left'),
+  }
 }
 
 describe('before keying', () => {
   it('says that the meter leaves no zone', () => {
-    expect(forecast(question('A1.10'), { ofFullScale: 0.05, fullScale: 20 })).toMatchObject({ zone: null, resolves: false })
-    expect(forecast(question('A1.10'), { ofReading: 0.03 })).toMatchObject({ zone: { low: 3.6, high: 4 / 1.03 }, resolves: true })
+    expect(forecast(question('A1.10'), { ofFullScale: 0.05, fullScale: 20 })).toMatchObject({
+      zone: null,
+      resolves: false,
+    })
+    expect(forecast(question('A1.10'), { ofReading: 0.03 })).toMatchObject({
+      zone: { low: 3.6, high: 4 / 1.03 },
+      resolves: true,
+    })
   })
   it('names the accuracy that would do: 4.0 / 3.6 with only the legal side guarded', () => {
-    expect(forecast(question('A1.10'), { ofFullScale: 0.05, fullScale: 20 })!.neededOfReading).toBeCloseTo(4 / 3.6 - 1, 12)
+    expect(forecast(question('A1.10'), { ofFullScale: 0.05, fullScale: 20 })!.neededOfReading).toBeCloseTo(
+      4 / 3.6 - 1,
+      12,
+    )
   })
   it('says that a 1 ppm counter cannot resolve 0 to +20 Hz and a 0.2 ppm counter can', () => {
     expect(forecast(question('A1.5'), { ofReading: 1e-6 })).toMatchObject({ resolves: false })
@@ -40,7 +54,11 @@ describe('before keying', () => {
 describe('key-down clock', () => {
   it('counts, warns, says to unkey, and then to rest twice as long', () => {
     const keyed = keyDownStep(NOT_KEYED, true, 1000)
-    expect([2000, 17_500, 21_500].map(now => keyDownView(keyed, 20, now).phase)).toEqual(['keyed', 'warn', 'over'])
+    expect([2000, 17_500, 21_500].map(now => keyDownView(keyed, 20, now).phase)).toEqual([
+      'keyed',
+      'warn',
+      'over',
+    ])
     expect(keyDownView(keyed, null, 90_000)).toMatchObject({ phase: 'keyed', seconds: 89 })
     const released = keyDownStep(keyDownStep(keyed, true, 5000), false, 11_000)
     expect(released).toMatchObject({ lastLengthMs: 10_000, totalMs: 10_000 })
@@ -48,35 +66,68 @@ describe('key-down clock', () => {
     expect(keyDownView(released, 20, 32_000).phase).toBe('idle')
   })
   it('never counts more than the time that passed', () => {
-    fc.assert(fc.property(fc.array(fc.tuple(fc.boolean(), fc.integer({ min: 0, max: 5000 })), { maxLength: 30 }), (moves) => {
-      let now = 0
-      let clock = NOT_KEYED
-      for (const [keyed, afterMs] of moves) clock = keyDownStep(clock, keyed, now += afterMs)
-      expect(clock.totalMs).toBeLessThanOrEqual(now)
-      expect(clock.totalMs).toBeGreaterThanOrEqual(0)
-    }))
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.boolean(), fc.integer({ min: 0, max: 5000 })), { maxLength: 30 }),
+        moves => {
+          let now = 0
+          let clock = NOT_KEYED
+          for (const [keyed, afterMs] of moves) clock = keyDownStep(clock, keyed, (now += afterMs))
+          expect(clock.totalMs).toBeLessThanOrEqual(now)
+          expect(clock.totalMs).toBeGreaterThanOrEqual(0)
+        },
+      ),
+    )
   })
 })
 
 describe('as found and as left', () => {
-  const found = [rowTaken('as-found', null, 'high-20', { carrierHz: 27_791_182, powerW: 2.8, supplyV: 13.8, supplyA: 0.9 })]
-  const left = (conditions = {}) => rowTaken('as-left', null, 'high-20', { carrierHz: 27_791_260, powerW: 3.8, supplyV: 13.8, supplyA: 1 }, conditions)
+  const found = [
+    rowTaken('as-found', null, 'high-20', {
+      carrierHz: 27_791_182,
+      powerW: 2.8,
+      supplyV: 13.8,
+      supplyA: 0.9,
+    }),
+  ]
+  const left = (conditions = {}) =>
+    rowTaken(
+      'as-left',
+      null,
+      'high-20',
+      { carrierHz: 27_791_260, powerW: 3.8, supplyV: 13.8, supplyA: 1 },
+      conditions,
+    )
   const cell = (events: readonly JobEvent[], quantity: string) => {
     const { before, after } = matrices(events)
     return compareMatrix(before, after).find(c => c.point.id === 'high-20' && c.want.quantity === quantity)!
   }
   it('judges both and compares them', () => {
     const c = cell([...found, left()], 'powerW')
-    expect([c.before.judgement!.verdict, c.after.judgement!.verdict, c.differences]).toEqual(['below', 'inside', []])
+    expect([c.before.judgement!.verdict, c.after.judgement!.verdict, c.differences]).toEqual([
+      'below',
+      'inside',
+      [],
+    ])
   })
-  // Thresholds: 0.1 V of supply, 20 min of warm-up or 5 min apart (common practice; chosen so that the condition alone moves little).
-  it.each([[{ supplyV: 13.2 }, 'supply'], [{ supplyV: null }, 'unknown'], [{ toneHz: 1000 }, 'tone'], [{ load: 'antenna' }, 'load'], [{ lowPower: true }, 'power-switch'], [{ channel: 1 }, 'channel']])('%j is not comparable', (conditions, kind) => {
+  // Thresholds: 0.1 V of supply, 20 min of warm-up or 5 min apart (common practice; chosen so that the
+  // condition alone moves little).
+  it.each([
+    [{ supplyV: 13.2 }, 'supply'],
+    [{ supplyV: null }, 'unknown'],
+    [{ toneHz: 1000 }, 'tone'],
+    [{ load: 'antenna' }, 'load'],
+    [{ lowPower: true }, 'power-switch'],
+    [{ channel: 1 }, 'channel'],
+  ])('%j is not comparable', (conditions, kind) => {
     expect(cell([...found, left(conditions)], 'powerW').differences!.map(d => d.kind)).toContain(kind)
   })
   it('tolerates 0.1 V and minds the warm-up for frequencies only', () => {
     expect(cell([...found, left({ supplyV: 13.9 })], 'powerW').differences).toEqual([])
     expect(cell([...found, left({ onTimeS: 300 })], 'powerW').differences).toEqual([])
-    expect(cell([...found, left({ onTimeS: 300 })], 'carrierHz').differences).toMatchObject([{ kind: 'warm-up' }])
+    expect(cell([...found, left({ onTimeS: 300 })], 'carrierHz').differences).toMatchObject([
+      { kind: 'warm-up' },
+    ])
   })
   it('an as-left row goes stale when something is turned after it, an as-found row does not', () => {
     const { before, after } = matrices([...found, left(), turned('L6')])
@@ -84,9 +135,16 @@ describe('as found and as left', () => {
     expect(after.find(r => r.point.id === 'high-20')!.stale).toBe(true)
   })
   it('is not complete without the receiver', () => {
-    const all = OSMUND_27F.matrix.filter(p => p.id !== 'receiver').map(p => rowTaken('as-found', null, p.id, Object.fromEntries(p.wants.map(w => [w.quantity, 1]))))
-    expect(matrices(all).before.filter(r => !r.complete).map(r => r.point.id)).toEqual(['receiver'])
-    const done = (events: readonly JobEvent[]) => jobState(OSMUND_27F, ruleSet('R-UK27'), events).done['as-found']
+    const all = OSMUND_27F.matrix
+      .filter(p => p.id !== 'receiver')
+      .map(p => rowTaken('as-found', null, p.id, Object.fromEntries(p.wants.map(w => [w.quantity, 1]))))
+    expect(
+      matrices(all)
+        .before.filter(r => !r.complete)
+        .map(r => r.point.id),
+    ).toEqual(['receiver'])
+    const done = (events: readonly JobEvent[]) =>
+      jobState(OSMUND_27F, ruleSet('R-UK27'), events).done['as-found']
     expect(done(all)).toBe(false)
     expect(done([...all, rowTaken('as-found', null, 'receiver', { sensitivityV: 0.4e-6 })])).toBe(true)
   })
@@ -98,14 +156,34 @@ describe('open items', () => {
     return openItems(OSMUND_27F, m.run, m.before, m.after)
   }
   it('carries what the procedure owes until it is settled in words', () => {
-    expect(items([]).filter(i => i.kind === 'owed').map(i => [i.id, i.settled])).toEqual([['A1.6', null], ['A1.16', null]])
-    expect(items([settled('A1.6', 'second IF within 40 Hz')]).find(i => i.id === 'A1.6')!.settled).toBe('second IF within 40 Hz')
+    expect(
+      items([])
+        .filter(i => i.kind === 'owed')
+        .map(i => [i.id, i.settled]),
+    ).toEqual([
+      ['A1.6', null],
+      ['A1.16', null],
+    ])
+    expect(items([settled('A1.6', 'second IF within 40 Hz')]).find(i => i.id === 'A1.6')!.settled).toBe(
+      'second IF within 40 Hz',
+    )
   })
   it('lists open steps, rows that are missing, stale or outside', () => {
     const run = goodRun()
     expect(items(run).filter(i => i.kind === 'step-open')).toEqual([])
-    expect(items([...run, turned('CT1')]).filter(i => i.kind === 'step-open').map(i => i.id)).toContain('A1.5')
-    expect(items([...run, rowTaken('as-left', null, 'low-20', { powerW: 0.9, supplyA: 0.5 }, { lowPower: true })]).find(i => i.id === 'as-left:low-20')).toMatchObject({ kind: 'as-left-outside', detail: 'above' })
-    expect(items([...run, stepRow('A1.11', 'low', { powerW: 0.9 })]).find(i => i.id === 'A1.11')).toMatchObject({ kind: 'step-open', detail: 'above' })
+    expect(
+      items([...run, turned('CT1')])
+        .filter(i => i.kind === 'step-open')
+        .map(i => i.id),
+    ).toContain('A1.5')
+    expect(
+      items([
+        ...run,
+        rowTaken('as-left', null, 'low-20', { powerW: 0.9, supplyA: 0.5 }, { lowPower: true }),
+      ]).find(i => i.id === 'as-left:low-20'),
+    ).toMatchObject({ kind: 'as-left-outside', detail: 'above' })
+    expect(
+      items([...run, stepRow('A1.11', 'low', { powerW: 0.9 })]).find(i => i.id === 'A1.11'),
+    ).toMatchObject({ kind: 'step-open', detail: 'above' })
   })
 })

@@ -2,7 +2,9 @@ import { voltageRatioToDb } from '../quantity'
 import type { TakenReading } from './history'
 import type { RowConditions } from './jobEvent'
 
-/** Supply differences up to this move a saturated stage's power by about 0.06 dB [V] (computed from P ~ V^2). */
+/**
+ * Supply differences up to this move a saturated stage's power by about 0.06 dB [V] (computed from P ~ V^2).
+ */
 const SUPPLY_TOLERANCE_V = 0.1
 /** After this a solid-state set counts as warm [s] (common practice: 20 to 30 min). */
 export const WARM_S = 20 * 60
@@ -13,19 +15,19 @@ const LEVEL_TOLERANCE_DB = 0.5
 
 /** One condition that differs between two readings, so that they cannot be compared. */
 export type Difference =
-  | { readonly kind: 'supply', readonly beforeV: number, readonly afterV: number }
-  | { readonly kind: 'load', readonly before: string, readonly after: string }
-  | { readonly kind: 'instrument', readonly before: string | null, readonly after: string | null }
-  | { readonly kind: 'tone', readonly beforeHz: number | null, readonly afterHz: number | null }
-  | { readonly kind: 'drive', readonly beforeV: number | null, readonly afterV: number | null }
-  | { readonly kind: 'input', readonly beforeV: number | null, readonly afterV: number | null }
+  | { readonly kind: 'supply'; readonly beforeV: number; readonly afterV: number }
+  | { readonly kind: 'load'; readonly before: string; readonly after: string }
+  | { readonly kind: 'instrument'; readonly before: string | null; readonly after: string | null }
+  | { readonly kind: 'tone'; readonly beforeHz: number | null; readonly afterHz: number | null }
+  | { readonly kind: 'drive'; readonly beforeV: number | null; readonly afterV: number | null }
+  | { readonly kind: 'input'; readonly beforeV: number | null; readonly afterV: number | null }
   | { readonly kind: 'channel' }
   | { readonly kind: 'mode' }
   | { readonly kind: 'power-switch' }
   | { readonly kind: 'coverage' }
-  | { readonly kind: 'setting', readonly before: string, readonly after: string }
-  | { readonly kind: 'warm-up', readonly beforeS: number, readonly afterS: number }
-  | { readonly kind: 'unknown', readonly what: 'supply' | 'warm-up' }
+  | { readonly kind: 'setting'; readonly before: string; readonly after: string }
+  | { readonly kind: 'warm-up'; readonly beforeS: number; readonly afterS: number }
+  | { readonly kind: 'unknown'; readonly what: 'supply' | 'warm-up' }
 
 /**
  * Whether two readings of the same cell may be compared.
@@ -36,11 +38,15 @@ export function comparability(before: TakenReading, after: TakenReading): Differ
   const a = before.row.conditions
   const b = after.row.conditions
   const out = physicalDifferences(a, b)
-  if (before.reading.instrument !== after.reading.instrument) out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
+  if (before.reading.instrument !== after.reading.instrument)
+    out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
   return [...out, ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS)]
 }
 
-/** How the set and the bench stood differently, as far as it was written down: mode, channel, controls, drive, load, supply. */
+/**
+ * How the set and the bench stood differently, as far as it was written down: mode, channel, controls, drive,
+ * load, supply.
+ */
 export function physicalDifferences(a: RowConditions, b: RowConditions): Difference[] {
   const out: Difference[] = []
   if (a.mode !== b.mode) out.push({ kind: 'mode' })
@@ -70,7 +76,10 @@ function supply(beforeV: number | null, afterV: number | null): Difference[] {
 /** Warm-up moves frequencies; powers of a solid-state set hardly. */
 function warmUp(quantity: string, beforeS: number | null, afterS: number | null): Difference[] {
   if (quantity !== 'carrierHz' && quantity !== 'referenceHz') return []
-  if (beforeS === null || afterS === null) return beforeS === afterS ? [] : [{ kind: 'unknown', what: 'warm-up' }]
+  if (beforeS === null || afterS === null)
+    return beforeS === afterS ? [] : [{ kind: 'unknown', what: 'warm-up' }]
   const bothWarm = beforeS >= WARM_S && afterS >= WARM_S
-  return bothWarm || Math.abs(beforeS - afterS) <= COLD_TOLERANCE_S ? [] : [{ kind: 'warm-up', beforeS, afterS }]
+  return bothWarm || Math.abs(beforeS - afterS) <= COLD_TOLERANCE_S
+    ? []
+    : [{ kind: 'warm-up', beforeS, afterS }]
 }

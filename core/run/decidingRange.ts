@@ -1,9 +1,15 @@
 import type { Asked } from './judgeReading'
 
 /** What a reading is held against, both sides taken together; null = open on that side. */
-export interface DecidingRange { readonly low: number | null, readonly high: number | null }
+export interface DecidingRange {
+  readonly low: number | null
+  readonly high: number | null
+}
 
-/** The stricter bound of each side, of the sheet's window and of the limit in force: what decides is what is shown. */
+/**
+ * The stricter bound of each side, of the sheet's window and of the limit in force: what decides is what is
+ * shown.
+ */
 export function decidingRange({ window, limit }: Asked): DecidingRange {
   return {
     low: stricter(window?.low ?? null, limit?.low ?? null, Math.max),

@@ -34,10 +34,20 @@ export function forecast(question: Asked, accuracy: Accuracy): Forecast | null {
 /** Readings that pass the window by plain acceptance and the legal limit with its guard band. */
 function acceptedBy({ window, limit }: Asked, accuracy: Accuracy): Zone | null {
   const guarded = limit?.kind === 'legal'
-  const plain = acceptanceZone({ low: window?.low ?? null, high: window?.high ?? null, guardLow: false, guardHigh: false }, accuracy)
-  const lawful = acceptanceZone({ low: limit?.low ?? null, high: limit?.high ?? null, guardLow: guarded, guardHigh: guarded }, accuracy)
+  const plain = acceptanceZone(
+    { low: window?.low ?? null, high: window?.high ?? null, guardLow: false, guardHigh: false },
+    accuracy,
+  )
+  const lawful = acceptanceZone(
+    { low: limit?.low ?? null, high: limit?.high ?? null, guardLow: guarded, guardHigh: guarded },
+    accuracy,
+  )
   if (!plain || !lawful) return null
-  const both = decidingRange({ window: { ...plain, aim: null }, nominalHz: null, limit: limit ? { ...limit, ...lawful } : null })
+  const both = decidingRange({
+    window: { ...plain, aim: null },
+    nominalHz: null,
+    limit: limit ? { ...limit, ...lawful } : null,
+  })
   return both.low !== null && both.high !== null && both.low > both.high ? null : both
 }
 
@@ -47,7 +57,8 @@ export function zoneSides(question: Asked): ZoneSides {
   const { limit } = question
   const guarded = limit?.kind === 'legal'
   return {
-    low, high,
+    low,
+    high,
     guardLow: guarded && limit.low !== null && low === limit.low,
     guardHigh: guarded && limit.high !== null && high === limit.high,
   }

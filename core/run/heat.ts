@@ -1,12 +1,27 @@
 import type { SetKind } from '../sheet'
 
-/** Time in which a final takes on and gives off heat, by kind of set [s] (general trade knowledge, from memory: order of magnitude only). */
-const TAU_S: Readonly<Record<SetKind, number>> = { 'fm-mobile': 45, 'am-mobile': 45, 'multimode': 60, 'menu-mobile': 45, 'high-power': 120, 'hybrid-valve': 30, 'cw-kit': 15, 'menu-qrp': 20 }
+/**
+ * Time in which a final takes on and gives off heat, by kind of set [s] (general trade knowledge, from
+ * memory: order of magnitude only).
+ */
+const TAU_S: Readonly<Record<SetKind, number>> = {
+  'fm-mobile': 45,
+  'am-mobile': 45,
+  'multimode': 60,
+  'menu-mobile': 45,
+  'high-power': 120,
+  'hybrid-valve': 30,
+  'cw-kit': 15,
+  'menu-qrp': 20,
+}
 /** Cool enough for the next full key-down. */
 const COOL_SHARE = 0.4
 
 /** Warmth of the final as a share of what keying for ever would make. Plain data. */
-export interface Heat { readonly atMs: number, readonly share: number }
+export interface Heat {
+  readonly atMs: number
+  readonly share: number
+}
 export const COLD: Heat = { atMs: 0, share: 0 }
 
 export interface HeatView {
@@ -23,7 +38,10 @@ export function heatStep(heat: Heat, keyed: boolean, nowMs: number, kind: SetKin
   return { atMs: nowMs, share: (keyed ? 1 : 0) + (heat.share - (keyed ? 1 : 0)) * decay }
 }
 
-/** An estimate by time alone; a finger or a thermometer knows better. @param limitS of a key-down; null = not keyed in this step */
+/**
+ * An estimate by time alone; a finger or a thermometer knows better.
+ * @param limitS of a key-down; null = not keyed in this step
+ */
 export function heatView({ share }: Heat, limitS: number | null, kind: SetKind): HeatView {
   const full = 1 - Math.exp(-(limitS ?? 20) / TAU_S[kind])
   const ofLimit = share / full

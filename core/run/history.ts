@@ -24,9 +24,10 @@ export interface History {
 /**
  * All readings ever taken, none dropped, each with why it is stale or struck out.
  *
- * A reading that moved under the same conditions, beyond both instruments' bounds and what a set drifts by itself, since
- * the last current one of the same point in a step that has adjusters, counts as a turn of those adjusters until
- * somebody answers whether they were turned: hands are busy, and re-checking once too often is the safe side.
+ * A reading that moved under the same conditions, beyond both instruments' bounds and what a set drifts by
+ * itself, since the last current one of the same point in a step that has adjusters, counts as a turn of
+ * those adjusters until somebody answers whether they were turned: hands are busy, and re-checking once too
+ * often is the safe side.
  * @param sheet the revision the job was made with
  * @param events in order
  * @throws {CoreError} unknown-step, unknown-adjuster (an event that the sheet does not know)
@@ -45,14 +46,18 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
 
   function takeRow(row: RowTaken, order: number) {
     const answer = answers.get(row.id)
-    const question = row.stepId === null ? null : turnQuestion(sheet, stepOf(sheet, row.stepId), row, (reading) => {
-      const previous = last.get(placeOf(row, reading))
-      return previous && turnsAfter(previous, turns, rule).length === 0 ? previous : null
-    })
+    const question =
+      row.stepId === null
+        ? null
+        : turnQuestion(sheet, stepOf(sheet, row.stepId), row, reading => {
+            const previous = last.get(placeOf(row, reading))
+            return previous && turnsAfter(previous, turns, rule).length === 0 ? previous : null
+          })
     // Half an order before the row: the turn came before the reading that shows it.
     const before = { order: order - 0.5, atMs: row.atMs, stepId: row.stepId }
     if (answer) turns.push(...answer.map(d => turnOf(sheet, d, { ...before, inferred: false })))
-    else if (question?.inferred) turns.push(...question.designators.map(d => turnOf(sheet, d, { ...before, inferred: true })))
+    else if (question?.inferred)
+      turns.push(...question.designators.map(d => turnOf(sheet, d, { ...before, inferred: true })))
     if (answer && answer.length > 0) settled.add(row.stepId ?? '')
     if (question && !answer && !settled.has(question.stepId)) questions.push(question)
     for (const reading of row.readings) {
@@ -64,8 +69,18 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
 
   events.forEach((event, order) => {
     const when = { order, atMs: event.atMs, inferred: false }
-    if (event.kind === 'adjuster-turned') turns.push(...event.designators.map(d => turnOf(sheet, d, { ...when, stepId: event.stepId })))
-    if (event.kind === 'unlisted-turned') turns.push({ designator: event.name, name: null, role: event.role, modes: null, isControl: false, stepId: null, ...when })
+    if (event.kind === 'adjuster-turned')
+      turns.push(...event.designators.map(d => turnOf(sheet, d, { ...when, stepId: event.stepId })))
+    if (event.kind === 'unlisted-turned')
+      turns.push({
+        designator: event.name,
+        name: null,
+        role: event.role,
+        modes: null,
+        isControl: false,
+        stepId: null,
+        ...when,
+      })
     if (event.kind === 'row-taken') takeRow(event, order)
   })
   return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns, rule) })) }
@@ -74,10 +89,14 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
 type Unjudged = Omit<TakenReading, 'staleBy'>
 
 function struckReasons(events: readonly JobEvent[]): Map<string, string> {
-  return new Map(events.flatMap(e => e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : []))
+  return new Map(events.flatMap(e => (e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : [])))
 }
 
-function turnOf(sheet: ModelSheet, designator: string, when: Pick<Turn, 'order' | 'atMs' | 'inferred' | 'stepId'>): Turn {
+function turnOf(
+  sheet: ModelSheet,
+  designator: string,
+  when: Pick<Turn, 'order' | 'atMs' | 'inferred' | 'stepId'>,
+): Turn {
   const { name, role, kind, modes = null } = adjusterOf(sheet, designator)
   return { designator, name, role, modes, isControl: kind === 'control', ...when }
 }

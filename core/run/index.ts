@@ -1,5 +1,19 @@
 // What can happen
-export { JOB_EVENT_KINDS, PHASES, type AdjusterTurned, type HandedOver, type ItemSettled, type JobEvent, type NoteMade, type Phase, type ReadingStruck, type RowConditions, type RowTaken, type StepConfirmed, type StepReopened } from './jobEvent'
+export {
+  JOB_EVENT_KINDS,
+  PHASES,
+  type AdjusterTurned,
+  type HandedOver,
+  type ItemSettled,
+  type JobEvent,
+  type NoteMade,
+  type Phase,
+  type ReadingStruck,
+  type RowConditions,
+  type RowTaken,
+  type StepConfirmed,
+  type StepReopened,
+} from './jobEvent'
 export * from './workEvent'
 export * from './runEvent'
 // What follows from it
@@ -18,21 +32,96 @@ export { openItems, type OpenItem } from './openItems'
 export { asked, judgeAsked, type Asked } from './judgeReading'
 export { decidingRange, type DecidingRange } from './decidingRange'
 export { forecast, zoneSides, type Forecast } from './forecast'
-export { KEYED_ABOVE_W, NO_SIGNS, isReadable, keyedBy, needsOf, rowObstacle, type KeySigns, type KeyedBy, type RfSeen, type RowObstacle } from './keying'
-export { NOT_KEYED, keyDownStep, keyDownView, restOf, type KeyDown, type KeyDownView, type Rest } from './keyDown'
+export {
+  KEYED_ABOVE_W,
+  NO_SIGNS,
+  isReadable,
+  keyedBy,
+  needsOf,
+  rowObstacle,
+  type KeySigns,
+  type KeyedBy,
+  type RfSeen,
+  type RowObstacle,
+} from './keying'
+export {
+  NOT_KEYED,
+  keyDownStep,
+  keyDownView,
+  restOf,
+  type KeyDown,
+  type KeyDownView,
+  type Rest,
+} from './keyDown'
 // While a core is turned
-export { NEW_GUIDE, PEAKED, generatorAdvice, guided, peakKey, peakLevel, peakQuantities, resumedGuide, type PeakGuide, type PeakLook, type PeakWord, type PeakedQuantity } from './peaking'
+export {
+  NEW_GUIDE,
+  PEAKED,
+  generatorAdvice,
+  guided,
+  peakKey,
+  peakLevel,
+  peakQuantities,
+  resumedGuide,
+  type PeakGuide,
+  type PeakLook,
+  type PeakWord,
+  type PeakedQuantity,
+} from './peaking'
 export { balanceMove, passSpread, type BalanceMove, type BandPass, type CoilTurns } from './balance'
 export { bandRounds } from './balance/bandRounds'
-export { NEW_SETTING, settingAdvice, settingScale, settingStep, type SettingAdvice, type SettingGuide } from './setting/settingGuide'
-export { menuReadings, menuState, proposeCode, type MenuGoal, type MenuProposal, type MenuReading, type MenuState } from './menu'
+export {
+  NEW_SETTING,
+  settingAdvice,
+  settingScale,
+  settingStep,
+  type SettingAdvice,
+  type SettingGuide,
+} from './setting/settingGuide'
+export {
+  menuReadings,
+  menuState,
+  proposeCode,
+  type MenuGoal,
+  type MenuProposal,
+  type MenuReading,
+  type MenuState,
+} from './menu'
 export { biasState, type BiasDevice, type BiasState } from './bias/biasState'
 export { panelTickA, ticksToAmperes } from './bias/ticks'
 export { beatAdvice, type BeatAdvice } from './setting/zeroBeat'
 // Time and heat
-export { driftLimit, driftSamples, fitDrift, isFrequencyStep, slowIn, warmGate, type DriftFit, type DriftSample, type DriftSources, type WarmGate } from './warmth'
+export {
+  driftLimit,
+  driftSamples,
+  fitDrift,
+  isFrequencyStep,
+  slowIn,
+  warmGate,
+  type DriftFit,
+  type DriftSample,
+  type DriftSources,
+  type WarmGate,
+} from './warmth'
 // Undisturbed readings
-export { currentStretch, stretchNames, stretches, type Circumstances, type Stretch, type StretchNames, type WatchedSample } from './stretch'
+export {
+  currentStretch,
+  stretchNames,
+  stretches,
+  type Circumstances,
+  type Stretch,
+  type StretchNames,
+  type WatchedSample,
+} from './stretch'
 export { COLD, heatStep, heatView, type Heat, type HeatView } from './heat'
 // Which oscillator
-export { ageingOffset, attribute, schemeNominalHz, schemeReadings, schemeRow, schemeUnknowns, type Attributed, type SchemeReading } from './attribution'
+export {
+  ageingOffset,
+  attribute,
+  schemeNominalHz,
+  schemeReadings,
+  schemeRow,
+  schemeUnknowns,
+  type Attributed,
+  type SchemeReading,
+} from './attribution'

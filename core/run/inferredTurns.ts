@@ -3,15 +3,24 @@ import { GOES_STALE, adjusterOf, topicOf, type ModelSheet, type Step } from '../
 import { physicalDifferences, WARM_S } from './comparability'
 import type { JobEvent, RowTaken } from './jobEvent'
 
-/** Repeatability that is taken for granted where no instrument was named (general trade knowledge): of reading [ratio]. */
+/**
+ * Repeatability that is taken for granted where no instrument was named (general trade knowledge): of reading
+ * [ratio].
+ */
 const UNKNOWN_REPEATABILITY = 0.02
 const UNKNOWN_FREQUENCY_RATIO = 1e-6
-/** Fastest drift that a set shows by itself [1/min]: 20 Hz a minute at 27 MHz when warm, 120 cold (from memory). */
+/**
+ * Fastest drift that a set shows by itself [1/min]: 20 Hz a minute at 27 MHz when warm, 120 cold (from
+ * memory).
+ */
 const DRIFT_RATIO_PER_MIN = { warm: 0.75e-6, cold: 4.5e-6 }
 const FREQUENCIES: readonly Quantity[] = ['carrierHz', 'referenceHz']
 
 /** A reading in its row. */
-export interface InRow { readonly reading: Reading, readonly row: RowTaken }
+export interface InRow {
+  readonly reading: Reading
+  readonly row: RowTaken
+}
 
 /** A reading that moved although nobody said that anything was turned: asked about once. */
 export interface TurnQuestion {
@@ -23,13 +32,15 @@ export interface TurnQuestion {
   readonly quantity: Quantity
   readonly before: number
   readonly now: number
-  /** true = more than drift and noise explain: counts as a turn until it is answered; false = could be drift */
+  /**
+   * true = more than drift and noise explain: counts as a turn until it is answered; false = could be drift
+   */
   readonly inferred: boolean
 }
 
 /** Adjusters that were turned before a row, by row, according to its answer. */
 export function answeredTurns(events: readonly JobEvent[]): ReadonlyMap<string, readonly string[]> {
-  return new Map(events.flatMap(e => e.kind === 'turn-answered' ? [[e.rowId, e.designators] as const] : []))
+  return new Map(events.flatMap(e => (e.kind === 'turn-answered' ? [[e.rowId, e.designators] as const] : [])))
 }
 
 /**
@@ -37,7 +48,12 @@ export function answeredTurns(events: readonly JobEvent[]): ReadonlyMap<string, 
  * @param previousOf the last reading that counts and is not stale of the same step, point and quantity
  * @returns null when nothing moved beyond what the instruments can tell
  */
-export function turnQuestion(sheet: ModelSheet, step: Step, row: RowTaken, previousOf: (reading: Reading) => InRow | null): TurnQuestion | null {
+export function turnQuestion(
+  sheet: ModelSheet,
+  step: Step,
+  row: RowTaken,
+  previousOf: (reading: Reading) => InRow | null,
+): TurnQuestion | null {
   let found: TurnQuestion | null = null
   for (const reading of row.readings) {
     const designators = movers(sheet, step, reading.quantity, row)
@@ -45,8 +61,14 @@ export function turnQuestion(sheet: ModelSheet, step: Step, row: RowTaken, previ
     const moved = previous && movedBy(previous, { reading, row })
     if (!moved || (found?.inferred && moved === 'like-drift')) continue
     found = {
-      rowId: row.id, stepId: step.id, atMs: row.atMs, designators, quantity: reading.quantity,
-      before: previous.reading.value, now: reading.value, inferred: moved === 'beyond',
+      rowId: row.id,
+      stepId: step.id,
+      atMs: row.atMs,
+      designators,
+      quantity: reading.quantity,
+      before: previous.reading.value,
+      now: reading.value,
+      inferred: moved === 'beyond',
     }
   }
   return found
@@ -60,7 +82,8 @@ function movers(sheet: ModelSheet, step: Step, quantity: Quantity, row: RowTaken
 function movedBy(before: InRow, now: InRow): 'beyond' | 'like-drift' | null {
   // A needle at its stop says on one side only where it is.
   if (before.reading.bound || now.reading.bound) return null
-  if (physicalDifferences(before.row.conditions, now.row.conditions).some(d => d.kind !== 'unknown')) return null
+  if (physicalDifferences(before.row.conditions, now.row.conditions).some(d => d.kind !== 'unknown'))
+    return null
   const change = Math.abs(now.reading.value - before.reading.value)
   const noise = Math.hypot(noiseOf(before.reading), noiseOf(now.reading))
   if (change <= noise) return null

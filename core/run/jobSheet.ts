@@ -4,29 +4,37 @@ import type { JobEvent } from './jobEvent'
 import { standing } from './standing'
 
 /**
- * What a job is measured by: the revision of its sheet that it began with, what was corrected on it since, and the schools in force when it began.
- * A correction that stood on one that was struck out since, and fits no longer, is left out.
+ * What a job is measured by: the revision of its sheet that it began with, what was corrected on it since,
+ * and the schools in force when it began. A correction that stood on one that was struck out since, and fits
+ * no longer, is left out.
  */
 export function jobSheet(base: ModelSheet, schools: SchoolChoices, events: readonly JobEvent[]): ModelSheet {
   const corrections = standing(events).filter(e => e.kind === 'sheet-amended')
-  return applySchools(corrections.reduce((sheet, { changes }) => amendedIfItFits(sheet, changes), base), schools)
+  return applySchools(
+    corrections.reduce((sheet, { changes }) => amendedIfItFits(sheet, changes), base),
+    schools,
+  )
 }
 
 function amendedIfItFits(sheet: ModelSheet, changes: readonly LineChange[]): ModelSheet {
   try {
     return amended(sheet, changes)
-  }
-  catch (error) {
+  } catch (error) {
     if (!(error instanceof CoreError)) throw error
     return sheet
   }
 }
 
 /** Seconds keyed so far, in all and by step. What two screens kept of one key-down counts once. */
-export function keyDownTotals(events: readonly JobEvent[]): { totalS: number, byStep: ReadonlyMap<string | null, number> } {
+export function keyDownTotals(events: readonly JobEvent[]): {
+  totalS: number
+  byStep: ReadonlyMap<string | null, number>
+} {
   const byStep = new Map<string | null, number>()
   let countedMs = -Infinity
-  for (const e of standing(events).filter(e => e.kind === 'keyed').toSorted((a, b) => a.atMs - b.atMs)) {
+  for (const e of standing(events)
+    .filter(e => e.kind === 'keyed')
+    .toSorted((a, b) => a.atMs - b.atMs)) {
     const lengthS = Math.min(e.lengthS, Math.max(0, (e.atMs - countedMs) / 1000))
     countedMs = Math.max(countedMs, e.atMs)
     byStep.set(e.stepId, (byStep.get(e.stepId) ?? 0) + lengthS)

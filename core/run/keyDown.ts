@@ -1,11 +1,26 @@
 import type { SetKind } from '../sheet'
 
-/** Rest after a key-down: a multiple of its length (common practice: at least twice), and never less than so long [s]. */
-export interface Rest { readonly factor: number, readonly leastS: number }
-/** Valves 30 s at least (T01), small finals without a heat sink the same (T02); everything else twice as long as it was keyed. */
+/**
+ * Rest after a key-down: a multiple of its length (common practice: at least twice), and never less than so
+ * long [s].
+ */
+export interface Rest {
+  readonly factor: number
+  readonly leastS: number
+}
+/**
+ * Valves 30 s at least (T01), small finals without a heat sink the same (T02); everything else twice as long
+ * as it was keyed.
+ */
 const REST: Readonly<Record<SetKind, Rest>> = {
-  'fm-mobile': { factor: 2, leastS: 0 }, 'am-mobile': { factor: 2, leastS: 0 }, 'multimode': { factor: 2, leastS: 0 }, 'menu-mobile': { factor: 2, leastS: 0 }, 'high-power': { factor: 2, leastS: 0 },
-  'hybrid-valve': { factor: 2, leastS: 30 }, 'cw-kit': { factor: 2, leastS: 30 }, 'menu-qrp': { factor: 2, leastS: 30 },
+  'fm-mobile': { factor: 2, leastS: 0 },
+  'am-mobile': { factor: 2, leastS: 0 },
+  'multimode': { factor: 2, leastS: 0 },
+  'menu-mobile': { factor: 2, leastS: 0 },
+  'high-power': { factor: 2, leastS: 0 },
+  'hybrid-valve': { factor: 2, leastS: 30 },
+  'cw-kit': { factor: 2, leastS: 30 },
+  'menu-qrp': { factor: 2, leastS: 30 },
 }
 export const restOf = (kind: SetKind): Rest => REST[kind]
 /** A touch of the key is no key-down: no long rest after it [s]. */
@@ -39,10 +54,22 @@ export interface KeyDownView {
 }
 
 /** What the clock shows at nowMs. */
-export function keyDownView(clock: KeyDown, limitS: number | null, nowMs: number, rest: Rest = REST['fm-mobile']): KeyDownView {
+export function keyDownView(
+  clock: KeyDown,
+  limitS: number | null,
+  nowMs: number,
+  rest: Rest = REST['fm-mobile'],
+): KeyDownView {
   if (clock.keyedSinceMs !== null) {
     const seconds = Math.max(0, nowMs - clock.keyedSinceMs) / 1000
-    const phase = limitS === null ? 'keyed' : seconds >= limitS ? 'over' : seconds >= limitS * WARN_SHARE ? 'warn' : 'keyed'
+    const phase =
+      limitS === null
+        ? 'keyed'
+        : seconds >= limitS
+          ? 'over'
+          : seconds >= limitS * WARN_SHARE
+            ? 'warn'
+            : 'keyed'
     return { phase, seconds, limitS }
   }
   const lastS = clock.lastLengthMs / 1000

@@ -23,11 +23,13 @@ export interface RowState {
 
 /** The matrix of one phase: the latest reading of every cell, judged. */
 export function matrixState(sheet: ModelSheet, rules: RuleSet, past: History, phase: Phase): RowState[] {
-  return sheet.matrix.map((point) => {
+  return sheet.matrix.map(point => {
     const cells = point.wants.map(want => cellState(sheet, rules, past, phase, point, want))
-    const taken = cells.flatMap(c => c.latest ? [c.latest] : [])
+    const taken = cells.flatMap(c => (c.latest ? [c.latest] : []))
     return {
-      point, cells, complete: taken.length === cells.length,
+      point,
+      cells,
+      complete: taken.length === cells.length,
       // As found is history: what was turned since does not spoil it. As left must still hold.
       stale: phase === 'as-left' && taken.some(t => t.staleBy.length > 0),
       row: taken.at(-1)?.row ?? null,
@@ -35,9 +37,24 @@ export function matrixState(sheet: ModelSheet, rules: RuleSet, past: History, ph
   })
 }
 
-function cellState(sheet: ModelSheet, rules: RuleSet, past: History, phase: Phase, point: MeasurePoint, want: Want): CellState {
+function cellState(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  past: History,
+  phase: Phase,
+  point: MeasurePoint,
+  want: Want,
+): CellState {
   const question = asked(sheet, rules, want, point.state)
-  const latest = past.readings.findLast(t => t.struck === null && t.row.phase === phase && t.row.stepId === null && t.row.pointId === point.id && t.reading.quantity === want.quantity) ?? null
+  const latest =
+    past.readings.findLast(
+      t =>
+        t.struck === null &&
+        t.row.phase === phase &&
+        t.row.stepId === null &&
+        t.row.pointId === point.id &&
+        t.reading.quantity === want.quantity,
+    ) ?? null
   return { want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
 }
 
@@ -52,9 +69,11 @@ export interface ComparedCell {
 
 /** Before and after, cell by cell, with the conditions that differ. */
 export function compareMatrix(before: readonly RowState[], after: readonly RowState[]): ComparedCell[] {
-  return before.flatMap((rowBefore, i) => rowBefore.cells.map((cell, j) => {
-    const other = after[i]!.cells[j]!
-    const differences = cell.latest && other.latest ? comparability(cell.latest, other.latest) : null
-    return { point: rowBefore.point, want: cell.want, before: cell, after: other, differences }
-  }))
+  return before.flatMap((rowBefore, i) =>
+    rowBefore.cells.map((cell, j) => {
+      const other = after[i]!.cells[j]!
+      const differences = cell.latest && other.latest ? comparability(cell.latest, other.latest) : null
+      return { point: rowBefore.point, want: cell.want, before: cell, after: other, differences }
+    }),
+  )
 }

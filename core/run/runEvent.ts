@@ -1,4 +1,7 @@
-/** What happens to a run beside readings and turns: its sheet corrected or confirmed, a gate passed, seconds keyed, an entry struck out. */
+/**
+ * What happens to a run beside readings and turns: its sheet corrected or confirmed, a gate passed, seconds
+ * keyed, an entry struck out.
+ */
 
 import type { LineChange } from '../sheet'
 
@@ -8,19 +11,58 @@ interface EventBase {
   readonly atMs: number
 }
 
-/** Lines of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a new revision. */
-export interface SheetAmended extends EventBase { readonly kind: 'sheet-amended', readonly changes: readonly LineChange[], readonly reason: string, readonly who: string }
+/**
+ * Lines of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a new
+ * revision.
+ */
+export interface SheetAmended extends EventBase {
+  readonly kind: 'sheet-amended'
+  readonly changes: readonly LineChange[]
+  readonly reason: string
+  readonly who: string
+}
 /** A line of the sheet found right on this job. */
-export interface LineConfirmed extends EventBase { readonly kind: 'line-confirmed', readonly line: string, readonly who: string }
+export interface LineConfirmed extends EventBase {
+  readonly kind: 'line-confirmed'
+  readonly line: string
+  readonly who: string
+}
 /** Gone on although the set still drifts: what was known of it then. */
-export interface GatePassed extends EventBase { readonly kind: 'gate-passed', readonly stepId: string, readonly driftHzPerMin: number | null, readonly onTimeS: number | null, readonly reason: string }
+export interface GatePassed extends EventBase {
+  readonly kind: 'gate-passed'
+  readonly stepId: string
+  readonly driftHzPerMin: number | null
+  readonly onTimeS: number | null
+  readonly reason: string
+}
 /** One key-down, counted from measured RF; every screen that saw it makes the same id of it. */
-export interface Keyed extends EventBase { readonly kind: 'keyed', readonly stepId: string | null, readonly lengthS: number }
+export interface Keyed extends EventBase {
+  readonly kind: 'keyed'
+  readonly stepId: string | null
+  readonly lengthS: number
+}
 /** Whether an adjuster was turned before a row whose reading had moved; no designators = none was. */
-export interface TurnAnswered extends EventBase { readonly kind: 'turn-answered', readonly rowId: string, readonly designators: readonly string[] }
-/** An entry that should not count: it stays in the record with the reason. Readings are struck out one by one. */
-export interface EventStruck extends EventBase { readonly kind: 'event-struck', readonly eventId: string, readonly reason: string }
+export interface TurnAnswered extends EventBase {
+  readonly kind: 'turn-answered'
+  readonly rowId: string
+  readonly designators: readonly string[]
+}
+/**
+ * An entry that should not count: it stays in the record with the reason. Readings are struck out one by one.
+ */
+export interface EventStruck extends EventBase {
+  readonly kind: 'event-struck'
+  readonly eventId: string
+  readonly reason: string
+}
 
 export type RunEvent = SheetAmended | LineConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck
 
-export const RUN_EVENT_KINDS = ['sheet-amended', 'line-confirmed', 'gate-passed', 'keyed', 'turn-answered', 'event-struck'] as const satisfies readonly RunEvent['kind'][]
+export const RUN_EVENT_KINDS = [
+  'sheet-amended',
+  'line-confirmed',
+  'gate-passed',
+  'keyed',
+  'turn-answered',
+  'event-struck',
+] as const satisfies readonly RunEvent['kind'][]

@@ -10,14 +10,17 @@ import { stepState, type StepState } from './stepState'
 export type NextReason =
   | { readonly kind: 'not-measured' }
   | { readonly kind: 'in-progress' }
-  | { readonly kind: 'stale', readonly turns: readonly Turn[] }
-  | { readonly kind: 'outside', readonly verdict: 'above' | 'below' }
+  | { readonly kind: 'stale'; readonly turns: readonly Turn[] }
+  | { readonly kind: 'outside'; readonly verdict: 'above' | 'below' }
   | { readonly kind: 'cannot-tell' }
   | { readonly kind: 'unconfirmed' }
-  | { readonly kind: 'reopened', readonly reason: string }
-  | { readonly kind: 'skip-lapsed', readonly source: string }
+  | { readonly kind: 'reopened'; readonly reason: string }
+  | { readonly kind: 'skip-lapsed'; readonly source: string }
 
-export interface Next { readonly stepId: string, readonly reason: NextReason }
+export interface Next {
+  readonly stepId: string
+  readonly reason: NextReason
+}
 
 export interface RunState {
   readonly history: History
@@ -33,7 +36,8 @@ export interface RunState {
  *
  * @param sheet revision the job was made with
  * @param rules rule set in force
- * @param all events in order; any order is accepted, those that were struck out do not count, no reading is lost
+ * @param all events in order; any order is accepted, those that were struck out do not count, no reading is
+ * lost
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
 export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): RunState {
@@ -45,8 +49,11 @@ export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEve
     steps.push(stepState(sheet, rules, step, past, events, skipSource))
   }
   return {
-    history: past, steps, next: nextStep(steps),
-    notes: events.filter(e => e.kind === 'note'), settled: events.filter(e => e.kind === 'item-settled'),
+    history: past,
+    steps,
+    next: nextStep(steps),
+    notes: events.filter(e => e.kind === 'note'),
+    settled: events.filter(e => e.kind === 'item-settled'),
   }
 }
 
@@ -58,7 +65,9 @@ export function missingNeeds(steps: readonly StepState[], stepId: string): StepS
 
 /** The first step in the sheet's order that is open and whose needs are met. */
 function nextStep(steps: readonly StepState[]): Next | null {
-  const open = steps.find(s => !s.satisfied && !skippedWithWords(s, steps) && missingNeeds(steps, s.step.id).length === 0)
+  const open = steps.find(
+    s => !s.satisfied && !skippedWithWords(s, steps) && missingNeeds(steps, s.step.id).length === 0,
+  )
   return open ? { stepId: open.step.id, reason: reasonFor(open) } : null
 }
 

@@ -22,17 +22,23 @@ export interface Turn {
 }
 
 /** Where and of what a reading is. */
-export interface ReadingPlace { readonly row: RowTaken, readonly quantity: Quantity, readonly order: number }
+export interface ReadingPlace {
+  readonly row: RowTaken
+  readonly quantity: Quantity
+  readonly order: number
+}
 
 /** Which turns make a reading stale, by a sheet. */
-export interface StaleRule { readonly changes: (turn: Turn, reading: ReadingPlace) => boolean }
+export interface StaleRule {
+  readonly changes: (turn: Turn, reading: ReadingPlace) => boolean
+}
 
 /**
  * The rule of a sheet: a reading is stale by what changes what it measured, and by nothing else.
  *
- * An adjuster that acts on some modes leaves the readings of the others. A reference reading (the current at bias zero)
- * is not changed by the adjuster that is set from it. Controls of the front panel that a later step prescribes are how
- * that step is done: they do not undo the steps that it stands on.
+ * An adjuster that acts on some modes leaves the readings of the others. A reference reading (the current at
+ * bias zero) is not changed by the adjuster that is set from it. Controls of the front panel that a later
+ * step prescribes are how that step is done: they do not undo the steps that it stands on.
  */
 export function staleRule(sheet: ModelSheet): StaleRule {
   const references = referenceAdjusters(sheet)
@@ -43,7 +49,11 @@ export function staleRule(sheet: ModelSheet): StaleRule {
       if (!GOES_STALE[turn.role].topics.includes(topicOf(quantity, row.conditions))) return false
       if (turn.modes && !turn.modes.includes(row.conditions.mode)) return false
       if (references.get(`${row.stepId} ${row.pointId} ${quantity}`)?.has(turn.designator)) return false
-      const prescribed = turn.isControl && turn.stepId !== null && row.stepId !== null && standsOn.get(turn.stepId)?.has(row.stepId)
+      const prescribed =
+        turn.isControl &&
+        turn.stepId !== null &&
+        row.stepId !== null &&
+        standsOn.get(turn.stepId)?.has(row.stepId)
       return !prescribed
     },
   }
@@ -56,7 +66,7 @@ function referenceAdjusters(sheet: ModelSheet): Map<string, Set<string>> {
     for (const { target } of step.points.flatMap(p => p.wants)) {
       if (target?.kind !== 'above-reading') continue
       const key = `${target.stepId} ${target.pointId} ${target.quantity}`
-      found.set(key, new Set([...found.get(key) ?? [], ...step.adjusters]))
+      found.set(key, new Set([...(found.get(key) ?? []), ...step.adjusters]))
     }
   }
   return found
@@ -65,6 +75,7 @@ function referenceAdjusters(sheet: ModelSheet): Map<string, Set<string>> {
 /** Every step that a step stands on, directly or through others. */
 function dependencies(sheet: ModelSheet): Map<string, Set<string>> {
   const all = new Map<string, Set<string>>()
-  for (const step of sheet.procedure) all.set(step.id, new Set(step.needs.flatMap(n => [n, ...all.get(n) ?? []])))
+  for (const step of sheet.procedure)
+    all.set(step.id, new Set(step.needs.flatMap(n => [n, ...(all.get(n) ?? [])])))
   return all
 }

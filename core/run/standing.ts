@@ -1,6 +1,9 @@
 import type { JobEvent } from './jobEvent'
 
-/** Entries that cannot be struck out: rows have their readings struck one by one, and what was signed or struck stays. */
+/**
+ * Entries that cannot be struck out: rows have their readings struck one by one, and what was signed or
+ * struck stays.
+ */
 const LASTING: readonly JobEvent['kind'][] = ['row-taken', 'reading-struck', 'handed-over', 'event-struck']
 
 export function canBeStruck(event: JobEvent): boolean {
@@ -9,11 +12,20 @@ export function canBeStruck(event: JobEvent): boolean {
 
 /** The events that count: those that were struck out are left out, in the order in which they were. */
 export function standing(events: readonly JobEvent[]): readonly JobEvent[] {
-  const struck = new Set(events.flatMap(e => e.kind === 'event-struck' ? [e.eventId] : []))
+  const struck = new Set(events.flatMap(e => (e.kind === 'event-struck' ? [e.eventId] : [])))
   return struck.size === 0 ? events : events.filter(e => !struck.has(e.id) || !canBeStruck(e))
 }
 
-/** Why an earlier reading was struck when its row was taken once more: it was no misreading, the later one counts. */
+/**
+ * Why an earlier reading was struck when its row was taken once more: it was no misreading, the later one
+ * counts.
+ */
 export const TAKEN_AGAIN = 'taken again'
 /** Common reasons for striking out a reading, offered where one is asked for. */
-export const STRIKE_REASONS: readonly string[] = ['misread', 'wrong channel or mode', 'wrong meter range', 'set not keyed', TAKEN_AGAIN]
+export const STRIKE_REASONS: readonly string[] = [
+  'misread',
+  'wrong channel or mode',
+  'wrong meter range',
+  'set not keyed',
+  TAKEN_AGAIN,
+]

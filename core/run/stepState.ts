@@ -8,7 +8,9 @@ import type { Turn } from './staleBy'
 import type { JobEvent, StepConfirmed } from './jobEvent'
 import { asked, judgeAsked, type Asked } from './judgeReading'
 
-/** One wanted number of a step: what is asked, the latest reading that was not struck out, and its judgement. */
+/**
+ * One wanted number of a step: what is asked, the latest reading that was not struck out, and its judgement.
+ */
 export interface WantState {
   readonly point: MeasurePoint
   readonly want: Want
@@ -37,34 +39,98 @@ export interface StepState {
 /** Latest current (not struck, not stale) value at a step. */
 export function currentReadingOf(past: History): ReadingOf {
   return (stepId: string, quantity: Quantity, pointId?: string) =>
-    past.readings.findLast(t => t.row.stepId === stepId && (pointId === undefined || t.row.pointId === pointId) && t.reading.quantity === quantity && t.struck === null && t.staleBy.length === 0)?.reading.value
+    past.readings.findLast(
+      t =>
+        t.row.stepId === stepId &&
+        (pointId === undefined || t.row.pointId === pointId) &&
+        t.reading.quantity === quantity &&
+        t.struck === null &&
+        t.staleBy.length === 0,
+    )?.reading.value
 }
 
 /** State of one step; `skipSource` is the state of the step named by skipIf. */
-export function stepState(sheet: ModelSheet, rules: RuleSet, step: Step, past: History, events: readonly JobEvent[], skipSource: StepState | null): StepState {
-  const wants = step.points.flatMap(point => point.wants.map(want => wantState(sheet, rules, step, point, want, past)))
+export function stepState(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  step: Step,
+  past: History,
+  events: readonly JobEvent[],
+  skipSource: StepState | null,
+): StepState {
+  const wants = step.points.flatMap(point =>
+    point.wants.map(want => wantState(sheet, rules, step, point, want, past)),
+  )
   const criterion = criterionState(step, wants, past)
-  const staleBy = [...new Map(wants.flatMap(w => w.latest?.staleBy ?? []).map(t => [`${t.designator}@${t.order}`, t])).values()]
-  const last = events.findLast(e => (e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === step.id)
+  const staleBy = [
+    ...new Map(
+      wants.flatMap(w => w.latest?.staleBy ?? []).map(t => [`${t.designator}@${t.order}`, t]),
+    ).values(),
+  ]
+  const last = events.findLast(
+    e => (e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === step.id,
+  )
   const confirmed = last?.kind === 'step-confirmed' ? last : null
   const bias = step.bias ? biasState(step.bias, wants) : null
   const measured = measuredStatus(wants, criterion, step, bias)
   const skipped = confirmed?.outcome === 'skipped' && takenSince(wants, events.indexOf(confirmed)) === 0
   const status: StepStatus = skipped ? 'skipped' : measured
   return {
-    step, wants, criterion, bias, status, staleBy, confirmed, reopened: last?.kind === 'step-reopened' ? last.reason : null,
-    satisfied: isSatisfied(step, status, measured, confirmed, skipSource, takenSince(wants, confirmed ? events.indexOf(confirmed) : Infinity)),
+    step,
+    wants,
+    criterion,
+    bias,
+    status,
+    staleBy,
+    confirmed,
+    reopened: last?.kind === 'step-reopened' ? last.reason : null,
+    satisfied: isSatisfied(
+      step,
+      status,
+      measured,
+      confirmed,
+      skipSource,
+      takenSince(wants, confirmed ? events.indexOf(confirmed) : Infinity),
+    ),
   }
 }
 
-function wantState(sheet: ModelSheet, rules: RuleSet, step: Step, point: MeasurePoint, want: Want, past: History): WantState {
+function wantState(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  step: Step,
+  point: MeasurePoint,
+  want: Want,
+  past: History,
+): WantState {
   const question = asked(sheet, rules, want, point.state, currentReadingOf(past))
-  const latest = past.readings.findLast(t => t.struck === null && t.row.stepId === step.id && t.row.pointId === point.id && t.reading.quantity === want.quantity) ?? null
-  return { point, want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
+  const latest =
+    past.readings.findLast(
+      t =>
+        t.struck === null &&
+        t.row.stepId === step.id &&
+        t.row.pointId === point.id &&
+        t.reading.quantity === want.quantity,
+    ) ?? null
+  return {
+    point,
+    want,
+    asked: question,
+    latest,
+    judgement: latest ? judgeAsked(latest.reading, question) : null,
+  }
 }
 
-/** What the readings alone say. Peaking keeps its outcome when the coils move on: balancing leaves the peak on purpose. */
-function measuredStatus(wants: readonly WantState[], criterion: CriterionState | null, step: Step, bias: BiasState | null): StepStatus {
+/**
+ * What the readings alone say. Peaking keeps its outcome when the coils move on: balancing leaves the peak on
+ * purpose.
+ */
+function measuredStatus(
+  wants: readonly WantState[],
+  criterion: CriterionState | null,
+  step: Step,
+  bias: BiasState | null,
+): StepStatus {
   const latest = wants.map(w => w.latest)
   if (latest.every(l => l === null)) return 'not-measured'
   if (step.criterion?.kind !== 'peak' && latest.some(l => l !== null && l.staleBy.length > 0)) return 'stale'
@@ -81,18 +147,27 @@ function takenSince(wants: readonly WantState[], order: number): number {
   return wants.filter(w => w.latest !== null && w.latest.order > order).length
 }
 
-/** A deciding step whose outcome makes work unnecessary: inside, or left alone since the meter cannot tell. */
+/**
+ * A deciding step whose outcome makes work unnecessary: inside, or left alone since the meter cannot tell.
+ */
 export function leavesAlone({ step, satisfied, status, confirmed }: StepState): boolean {
   if (!satisfied) return false
   return status === 'inside' || (step.decides && status === 'cannot-tell' && confirmed?.outcome === 'done')
 }
 
 /**
- * Done: confirmed, current, inside. As-is: accepted with a reason, as long as it is current and nothing was read since.
- * Skipped: only while the step that made it unnecessary is inside and current. A deciding step that found work to do
- * has done its part even when that work makes its readings stale.
+ * Done: confirmed, current, inside. As-is: accepted with a reason, as long as it is current and nothing was
+ * read since. Skipped: only while the step that made it unnecessary is inside and current. A deciding step
+ * that found work to do has done its part even when that work makes its readings stale.
  */
-function isSatisfied(step: Step, status: StepStatus, measured: StepStatus, confirmed: StepConfirmed | null, skipSource: StepState | null, since: number): boolean {
+function isSatisfied(
+  step: Step,
+  status: StepStatus,
+  measured: StepStatus,
+  confirmed: StepConfirmed | null,
+  skipSource: StepState | null,
+  since: number,
+): boolean {
   if (!confirmed) return false
   if (status === 'skipped') return skipSource !== null && leavesAlone(skipSource)
   if (measured === 'inside') return true

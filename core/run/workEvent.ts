@@ -1,4 +1,7 @@
-/** What happens to a job beside measuring and aligning: looking, asking, waiting, mending, soaking, concluding. */
+/**
+ * What happens to a job beside measuring and aligning: looking, asking, waiting, mending, soaking,
+ * concluding.
+ */
 
 import type { AdjusterRole } from '../sheet'
 
@@ -15,15 +18,56 @@ export const WAITS_FOR = ['owner', 'parts', 'manual', 'other'] as const
 export const HEATS = ['cool', 'warm', 'hot'] as const
 
 /** Set on the current-limited supply for the first time. */
-export interface PowerTried extends EventBase { readonly kind: 'power-tried', readonly limitA: number, readonly idleA: number | null, readonly seen: typeof POWER_SEEN[number], readonly text: string }
-export interface ItemInspected extends EventBase { readonly kind: 'item-inspected', readonly itemId: string, readonly state: typeof ITEM_STATES[number], readonly text: string }
+export interface PowerTried extends EventBase {
+  readonly kind: 'power-tried'
+  readonly limitA: number
+  readonly idleA: number | null
+  readonly seen: (typeof POWER_SEEN)[number]
+  readonly text: string
+}
+export interface ItemInspected extends EventBase {
+  readonly kind: 'item-inspected'
+  readonly itemId: string
+  readonly state: (typeof ITEM_STATES)[number]
+  readonly text: string
+}
 /** "If ... then ...": comes up again by itself when the readings make its condition true. */
-export interface ReminderSet extends EventBase { readonly kind: 'reminder-set', readonly condition: string, readonly text: string }
-export interface QuestionAsked extends EventBase { readonly kind: 'question-asked', readonly text: string, readonly price: string, readonly consequence: string }
-export interface QuestionAnswered extends EventBase { readonly kind: 'question-answered', readonly questionId: string, readonly answer: typeof ANSWERS[number], readonly text: string }
-export interface WaitBegun extends EventBase { readonly kind: 'wait-begun', readonly waitsFor: typeof WAITS_FOR[number], readonly text: string, readonly untilDay: string | null }
-export interface WaitEnded extends EventBase { readonly kind: 'wait-ended', readonly waitId: string, readonly text: string }
-export interface PartChanged extends EventBase { readonly kind: 'part-changed', readonly designator: string, readonly partOut: string, readonly partIn: string, readonly isFinal: boolean, readonly text: string }
+export interface ReminderSet extends EventBase {
+  readonly kind: 'reminder-set'
+  readonly condition: string
+  readonly text: string
+}
+export interface QuestionAsked extends EventBase {
+  readonly kind: 'question-asked'
+  readonly text: string
+  readonly price: string
+  readonly consequence: string
+}
+export interface QuestionAnswered extends EventBase {
+  readonly kind: 'question-answered'
+  readonly questionId: string
+  readonly answer: (typeof ANSWERS)[number]
+  readonly text: string
+}
+export interface WaitBegun extends EventBase {
+  readonly kind: 'wait-begun'
+  readonly waitsFor: (typeof WAITS_FOR)[number]
+  readonly text: string
+  readonly untilDay: string | null
+}
+export interface WaitEnded extends EventBase {
+  readonly kind: 'wait-ended'
+  readonly waitId: string
+  readonly text: string
+}
+export interface PartChanged extends EventBase {
+  readonly kind: 'part-changed'
+  readonly designator: string
+  readonly partOut: string
+  readonly partIn: string
+  readonly isFinal: boolean
+  readonly text: string
+}
 /** DC gain and RF substitution in a healthy test set; null = not tested. */
 export interface PartTested extends EventBase {
   readonly kind: 'part-tested'
@@ -36,33 +80,108 @@ export interface PartTested extends EventBase {
   /** gain that the data sheet gives for this type, as it was typed; absent or null = not given */
   readonly gainFrom?: number | null
   readonly gainTo?: number | null
-  /** the set in which it was tried, the meter that read its power, the scale of that meter; absent = not noted */
+  /**
+   * the set in which it was tried, the meter that read its power, the scale of that meter; absent = not noted
+   */
   readonly testSet?: string
   readonly meter?: string
   readonly scale?: string
   readonly fallsWhileKeyed: boolean | null
-  readonly heat: typeof HEATS[number] | null
+  readonly heat: (typeof HEATS)[number] | null
   readonly text: string
 }
-export interface Treated extends EventBase { readonly kind: 'treated', readonly what: string, readonly where: string, readonly text: string }
-export interface SoakBegun extends EventBase { readonly kind: 'soak-begun', readonly hours: number, readonly text: string }
-export interface SoakEnded extends EventBase { readonly kind: 'soak-ended', readonly soakId: string, readonly passed: boolean, readonly text: string }
+export interface Treated extends EventBase {
+  readonly kind: 'treated'
+  readonly what: string
+  readonly where: string
+  readonly text: string
+}
+export interface SoakBegun extends EventBase {
+  readonly kind: 'soak-begun'
+  readonly hours: number
+  readonly text: string
+}
+export interface SoakEnded extends EventBase {
+  readonly kind: 'soak-ended'
+  readonly soakId: string
+  readonly passed: boolean
+  readonly text: string
+}
 /** A question of the catalogue answered by hand. */
-export interface TestAnswered extends EventBase { readonly kind: 'test-made', readonly observableId: string, readonly outcome: string, readonly text: string }
-export interface CauseConfirmed extends EventBase { readonly kind: 'cause-confirmed', readonly causeId: string, readonly text: string }
+export interface TestAnswered extends EventBase {
+  readonly kind: 'test-made'
+  readonly observableId: string
+  readonly outcome: string
+  readonly text: string
+}
+export interface CauseConfirmed extends EventBase {
+  readonly kind: 'cause-confirmed'
+  readonly causeId: string
+  readonly text: string
+}
 
 /** Switched on to warm up while another set is worked on. */
-export interface WarmUpBegun extends EventBase { readonly kind: 'warm-up-begun' }
+export interface WarmUpBegun extends EventBase {
+  readonly kind: 'warm-up-begun'
+}
 /** Where an adjuster stood before anything was turned: the way back. */
-export interface PositionNoted extends EventBase { readonly kind: 'position-noted', readonly designator: string, readonly position: string }
+export interface PositionNoted extends EventBase {
+  readonly kind: 'position-noted'
+  readonly designator: string
+  readonly position: string
+}
 /** Something was turned that is no adjuster of the sheet: its twin, or one that nobody knew of. */
-export interface UnlistedTurned extends EventBase { readonly kind: 'unlisted-turned', readonly name: string, readonly role: AdjusterRole, readonly startPosition: string }
+export interface UnlistedTurned extends EventBase {
+  readonly kind: 'unlisted-turned'
+  readonly name: string
+  readonly role: AdjusterRole
+  readonly startPosition: string
+}
 /** A reading that was challenged and is kept all the same. */
-export interface ChallengeKept extends EventBase { readonly kind: 'challenge-kept', readonly readingId: string, readonly rule: string, readonly reason: string }
+export interface ChallengeKept extends EventBase {
+  readonly kind: 'challenge-kept'
+  readonly readingId: string
+  readonly rule: string
+  readonly reason: string
+}
 
-export type WorkEvent = PowerTried | ItemInspected | ReminderSet | QuestionAsked | QuestionAnswered | WaitBegun | WaitEnded | PartChanged | PartTested | Treated | SoakBegun | SoakEnded | TestAnswered | CauseConfirmed | ChallengeKept | PositionNoted | WarmUpBegun | UnlistedTurned
+export type WorkEvent =
+  | PowerTried
+  | ItemInspected
+  | ReminderSet
+  | QuestionAsked
+  | QuestionAnswered
+  | WaitBegun
+  | WaitEnded
+  | PartChanged
+  | PartTested
+  | Treated
+  | SoakBegun
+  | SoakEnded
+  | TestAnswered
+  | CauseConfirmed
+  | ChallengeKept
+  | PositionNoted
+  | WarmUpBegun
+  | UnlistedTurned
 
 export const WORK_EVENT_KINDS = [
-  'power-tried', 'item-inspected', 'reminder-set', 'question-asked', 'question-answered', 'wait-begun', 'wait-ended',
-  'part-changed', 'part-tested', 'treated', 'soak-begun', 'soak-ended', 'test-made', 'cause-confirmed', 'challenge-kept', 'position-noted', 'warm-up-begun', 'unlisted-turned',
+  'power-tried',
+  'item-inspected',
+  'reminder-set',
+  'question-asked',
+  'question-answered',
+  'wait-begun',
+  'wait-ended',
+  'part-changed',
+  'part-tested',
+  'treated',
+  'soak-begun',
+  'soak-ended',
+  'test-made',
+  'cause-confirmed',
+  'challenge-kept',
+  'position-noted',
+  'warm-up-begun',
+  'unlisted-turned',
 ] as const satisfies readonly WorkEvent['kind'][]

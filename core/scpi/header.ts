@@ -1,7 +1,8 @@
 /**
  * Whether a received header is one that an instrument knows, in its short or long form.
  *
- * @param known as the manual writes it: capitals are the short form, e.g. "MEASure:POWer:AVERage?"; a part in brackets may be left out
+ * @param known as the manual writes it: capitals are the short form, e.g. "MEASure:POWer:AVERage?"; a part in
+ * brackets may be left out
  * @param received as sent, any case, a colon in front or not
  * Source: SCPI-99 vol. 1, 6.2.1: exactly the short or the long form of each mnemonic (from memory).
  * @example sameHeader('MEASure:POWer?', 'meas:power?') // => true; 'measu:pow?' // => false
@@ -17,8 +18,11 @@ export function sameHeader(known: string, received: string): boolean {
   return k === got.length
 }
 
-function mnemonics(known: string): { readonly text: string, readonly optional: boolean }[] {
-  return [...known.matchAll(/\[:?([^\]]+)\]|[^:[\]]+/g)].map(([whole, optional]) => ({ text: optional ?? whole, optional: optional !== undefined }))
+function mnemonics(known: string): { readonly text: string; readonly optional: boolean }[] {
+  return [...known.matchAll(/\[:?([^\]]+)\]|[^:[\]]+/g)].map(([whole, optional]) => ({
+    text: optional ?? whole,
+    optional: optional !== undefined,
+  }))
 }
 
 function sameMnemonic(known: string, got: string): boolean {

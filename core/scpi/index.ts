@@ -1,3 +1,14 @@
 export { sameHeader } from './header'
-export { MOST_BLOCK_BYTES, SCPI_ERRORS, blockHead, scpiBoolean, scpiChannel, scpiCommands, scpiDecimal, writeBlockHead, type ScpiCommand, type ScpiErrorCode } from './message'
+export {
+  MOST_BLOCK_BYTES,
+  SCPI_ERRORS,
+  blockHead,
+  scpiBoolean,
+  scpiChannel,
+  scpiCommands,
+  scpiDecimal,
+  writeBlockHead,
+  type ScpiCommand,
+  type ScpiErrorCode,
+} from './message'
 export { StatusRegisters } from './statusRegisters'

@@ -47,16 +47,19 @@ export class StatusRegisters {
 
   /** @param messageWaiting an answer lies ready */
   statusByte(messageWaiting: boolean): number {
-    const byte = (this.errors.length > 0 ? ERROR_QUEUE_BIT : 0) | (messageWaiting ? MESSAGE_BIT : 0) | ((this.events & this.eventMask) !== 0 ? EVENT_BIT : 0)
+    const byte =
+      (this.errors.length > 0 ? ERROR_QUEUE_BIT : 0) |
+      (messageWaiting ? MESSAGE_BIT : 0) |
+      ((this.events & this.eventMask) !== 0 ? EVENT_BIT : 0)
     return byte | ((byte & this.serviceMask) !== 0 ? 64 : 0)
   }
 
-  set masks({ event, service }: { event?: number, service?: number }) {
+  set masks({ event, service }: { event?: number; service?: number }) {
     this.eventMask = event ?? this.eventMask
     this.serviceMask = service ?? this.serviceMask
   }
 
-  get masks(): { event: number, service: number } {
+  get masks(): { event: number; service: number } {
     return { event: this.eventMask, service: this.serviceMask }
   }
 }

@@ -6,10 +6,30 @@ import type { MeasurePoint, SetState, TargetSpec, Want } from './modelSheet'
 
 /** States of a set in one mode: keyed on dummy load, and receiving; the rest as given. */
 export function statesIn(mode: Mode) {
-  const quiet: SetState = { mode, channel: null, keyed: false, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', also: null }
+  const quiet: SetState = {
+    mode,
+    channel: null,
+    keyed: false,
+    lowPower: false,
+    toneHz: null,
+    toneV: null,
+    inputV: null,
+    coverage: 'standard',
+    setting: '',
+    also: null,
+  }
   return {
-    keyed: (channel: number | null, rest: Partial<SetState> = {}): SetState => ({ ...quiet, channel, keyed: true, ...rest }),
-    receiving: (channel: number | null, also: string | null = null, rest: Partial<SetState> = {}): SetState => ({ ...quiet, channel, also, ...rest }),
+    keyed: (channel: number | null, rest: Partial<SetState> = {}): SetState => ({
+      ...quiet,
+      channel,
+      keyed: true,
+      ...rest,
+    }),
+    receiving: (
+      channel: number | null,
+      also: string | null = null,
+      rest: Partial<SetState> = {},
+    ): SetState => ({ ...quiet, channel, also, ...rest }),
   }
 }
 

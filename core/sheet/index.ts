@@ -1,7 +1,32 @@
 // The shape of a sheet
 export { COVERAGES, type Coverage } from './modelSheet'
 export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES, SET_KINDS } from './modelSheet'
-export type { Adjuster, AdjusterKind, AdjusterRole, BiasRule, BoardPicture, BoardPlace, BoardSide, MeasurePoint, MixedFrequency, MixingScheme, ModelSheet, Oscillator, OwedItem, OwnInspectionItem, SetKind, SetState, SpecLine, Step, StepAction, StepCriterion, TargetSpec, TestPoint, TypicalFault, Want } from './modelSheet'
+export type {
+  Adjuster,
+  AdjusterKind,
+  AdjusterRole,
+  BiasRule,
+  BoardPicture,
+  BoardPlace,
+  BoardSide,
+  MeasurePoint,
+  MixedFrequency,
+  MixingScheme,
+  ModelSheet,
+  Oscillator,
+  OwedItem,
+  OwnInspectionItem,
+  SetKind,
+  SetState,
+  SpecLine,
+  Step,
+  StepAction,
+  StepCriterion,
+  TargetSpec,
+  TestPoint,
+  TypicalFault,
+  Want,
+} from './modelSheet'
 export { BOARD_DRAWINGS, PLAIN_ASPECT, drawingOf, type BoardDrawing, type DrawnPart } from './drawings'
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
@@ -12,7 +37,13 @@ export type { School, SchoolChoices } from './schools/school'
 export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order
 export * from './authoring'
-export { SHEET_TEMPLATES, TO_BE_FOUND, blankSheet, fromTemplate, type SheetTemplate } from './templates/templates'
+export {
+  SHEET_TEMPLATES,
+  TO_BE_FOUND,
+  blankSheet,
+  fromTemplate,
+  type SheetTemplate,
+} from './templates/templates'
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
 export { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from './receiverTest'

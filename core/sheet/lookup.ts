@@ -23,7 +23,8 @@ export function adjusterOf(sheet: ModelSheet, designator: string): Adjuster {
 export function pointOf(sheet: ModelSheet, stepId: string | null, pointId: string): MeasurePoint {
   const points = stepId === null ? sheet.matrix : stepOf(sheet, stepId).points
   const point = points.find(p => p.id === pointId)
-  if (!point) throw new CoreError('unknown-point', `no row "${pointId}" in ${stepId ?? 'the matrix'} of ${sheet.model}`)
+  if (!point)
+    throw new CoreError('unknown-point', `no row "${pointId}" in ${stepId ?? 'the matrix'} of ${sheet.model}`)
   return point
 }
 

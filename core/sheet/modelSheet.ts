@@ -10,19 +10,45 @@ export * from './shape/scheme'
 export * from './shape/step'
 
 /** A weak point of the model that was met before. */
-export interface TypicalFault { readonly seen: string, readonly cause: string, readonly cure: string }
+export interface TypicalFault {
+  readonly seen: string
+  readonly cause: string
+  readonly cure: string
+}
 
 /** An item of the inspection that belongs to this model beside those of its kind. */
-export interface OwnInspectionItem { readonly id: string, readonly lookFor: string, readonly good: string, readonly bad: string }
+export interface OwnInspectionItem {
+  readonly id: string
+  readonly lookFor: string
+  readonly good: string
+  readonly bad: string
+}
 
 /** Work of the procedure that stays on the job as an open item until it is settled in words. */
-export interface OwedItem { readonly id: string, readonly title: string, readonly why: string }
+export interface OwedItem {
+  readonly id: string
+  readonly title: string
+  readonly why: string
+}
 
-export interface SpecLine { readonly what: string, readonly value: string, readonly source: string }
+export interface SpecLine {
+  readonly what: string
+  readonly value: string
+  readonly source: string
+}
 
 /** Kind of set: decides what is inspected and how it is first powered. */
-export const SET_KINDS = ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'hybrid-valve', 'cw-kit', 'menu-qrp'] as const
-export type SetKind = typeof SET_KINDS[number]
+export const SET_KINDS = [
+  'fm-mobile',
+  'am-mobile',
+  'multimode',
+  'menu-mobile',
+  'high-power',
+  'hybrid-valve',
+  'cw-kit',
+  'menu-qrp',
+] as const
+export type SetKind = (typeof SET_KINDS)[number]
 
 export interface ModelSheet {
   readonly id: string
@@ -33,15 +59,20 @@ export interface ModelSheet {
   readonly revisedOn: string
   readonly planId: string
   /** mode, channels and controls that a first judgement goes by when the set has several */
-  readonly main: { readonly mode: Mode, readonly fromChannel: number, readonly toChannel: number, /** controls of the keyed rows that count; '' = as usual */ readonly setting: string }
+  readonly main: {
+    readonly mode: Mode
+    readonly fromChannel: number
+    readonly toChannel: number
+    /** controls of the keyed rows that count; '' = as usual */ readonly setting: string
+  }
   readonly defaultRuleSetId: string
   readonly nominalSupplyV: number
   readonly load: string
   /** plate voltage of a valve set [V] */
   readonly plateV?: number
   /** healthy current, receiving [A] */
-  readonly idleA: { readonly low: number, readonly high: number }
-  readonly keyedA: { readonly low: number, readonly high: number }
+  readonly idleA: { readonly low: number; readonly high: number }
+  readonly keyedA: { readonly low: number; readonly high: number }
   readonly cautions: readonly string[]
   readonly specification: readonly SpecLine[]
   readonly adjusters: readonly Adjuster[]

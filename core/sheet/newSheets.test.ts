@@ -18,10 +18,19 @@ describe.each(SHEETS.map(s => [s.model, s] as const))('%s', (_model, sheet) => {
     }
   })
   it('has no two rows in the same state that ask for the same: they could not be told apart', () => {
-    sheet.matrix.forEach((a, i) => sheet.matrix.slice(i + 1).forEach((b) => {
-      const same = sameConditions(conditionsAsked(a.state), conditionsAsked(b.state)) && a.state.keyed === b.state.keyed && a.state.also === b.state.also
-      if (same) expect(a.wants.some(w => b.wants.some(o => o.quantity === w.quantity)) && !a.id.startsWith('menu-'), `${a.id} and ${b.id}`).toBe(false)
-    }))
+    sheet.matrix.forEach((a, i) =>
+      sheet.matrix.slice(i + 1).forEach(b => {
+        const same =
+          sameConditions(conditionsAsked(a.state), conditionsAsked(b.state)) &&
+          a.state.keyed === b.state.keyed &&
+          a.state.also === b.state.also
+        if (same)
+          expect(
+            a.wants.some(w => b.wants.some(o => o.quantity === w.quantity)) && !a.id.startsWith('menu-'),
+            `${a.id} and ${b.id}`,
+          ).toBe(false)
+      }),
+    )
   })
   it('names no adjuster twice and no trimmer like a preset', () => {
     expect(sheetContradictions(sheet.adjusters)).toEqual([])
@@ -42,27 +51,55 @@ describe('as found, by kind of set', () => {
     const rows = matrix('larkfield-lx8')
     expect(rows.filter(p => /^am-[A-F]\d+$/.test(p.id))).toHaveLength(18)
     expect(new Set(rows.map(p => p.state.mode))).toEqual(new Set(['AM', 'FM', 'USB', 'LSB']))
-    expect(rows.filter(p => p.wants.some(w => isOfReceiver(w.quantity))).map(p => p.state.mode)).toEqual(expect.arrayContaining(['USB', 'LSB', 'AM']))
-    expect(rows.filter(p => p.state.coverage === 'expanded').every(p => p.state.channel! <= 120 || p.state.channel! > 160)).toBe(true)
+    expect(rows.filter(p => p.wants.some(w => isOfReceiver(w.quantity))).map(p => p.state.mode)).toEqual(
+      expect.arrayContaining(['USB', 'LSB', 'AM']),
+    )
+    expect(
+      rows
+        .filter(p => p.state.coverage === 'expanded')
+        .every(p => p.state.channel! <= 120 || p.state.channel! > 160),
+    ).toBe(true)
   })
   it('menu set: every mode, power level and country state, and every menu value', () => {
     const rows = matrix('corvid-m6')
-    const states = rows.filter(p => p.state.keyed).map(p => `${p.state.mode} ${p.state.lowPower} ${p.state.coverage} ${p.state.toneHz !== null}`)
+    const states = rows
+      .filter(p => p.state.keyed)
+      .map(p => `${p.state.mode} ${p.state.lowPower} ${p.state.coverage} ${p.state.toneHz !== null}`)
     expect(new Set(states).size).toBe(16)
-    expect(rows.filter(p => p.wants.some(w => w.quantity === 'menuCode'))).toHaveLength(modelSheet('corvid-m6').adjusters.length)
+    expect(rows.filter(p => p.wants.some(w => w.quantity === 'menuCode'))).toHaveLength(
+      modelSheet('corvid-m6').adjusters.length,
+    )
   })
   it('valve set: idle current, every band tuned, the panel against the external meter', () => {
     const rows = matrix('quillon-hb150')
-    expect(rows.filter(p => p.wants.some(w => w.quantity === 'plateA') && p.state.mode === 'CW').map(p => p.state.channel)).toEqual([1, 2, 3, 4, 5])
+    expect(
+      rows
+        .filter(p => p.wants.some(w => w.quantity === 'plateA') && p.state.mode === 'CW')
+        .map(p => p.state.channel),
+    ).toEqual([1, 2, 3, 4, 5])
     expect(rows.some(p => p.wants.some(w => w.quantity === 'panelPowerW'))).toBe(true)
   })
   it('high power: AM at minimum and where the owner had it, carrier, voice, volts and current; SSB alike', () => {
-    const settings = new Set(matrix('brantwick-tallis60').filter(p => p.state.keyed).map(p => p.state.setting))
-    expect(settings).toEqual(new Set(['RF power at minimum', 'RF power as the owner had it', 'RF power as the owner had it, voice', 'RF power at the recommended mark', 'RF power at the recommended mark, voice', 'RF power wide open']))
+    const settings = new Set(
+      matrix('brantwick-tallis60')
+        .filter(p => p.state.keyed)
+        .map(p => p.state.setting),
+    )
+    expect(settings).toEqual(
+      new Set([
+        'RF power at minimum',
+        'RF power as the owner had it',
+        'RF power as the owner had it, voice',
+        'RF power at the recommended mark',
+        'RF power at the recommended mark, voice',
+        'RF power wide open',
+      ]),
+    )
   })
   it('kit: current received and keyed, power, frequency, bias and menu values', () => {
     const wanted = new Set(matrix('quillon-p5').flatMap(p => p.wants.map(w => w.quantity)))
-    for (const q of ['supplyA', 'powerW', 'carrierHz', 'gateV', 'menuCode', 'referenceHz'] as const) expect(wanted.has(q), q).toBe(true)
+    for (const q of ['supplyA', 'powerW', 'carrierHz', 'gateV', 'menuCode', 'referenceHz'] as const)
+      expect(wanted.has(q), q).toBe(true)
   })
 })
 

@@ -2,16 +2,30 @@ import { describe, expect, it } from 'vitest'
 import { receiverTest } from './receiverTest'
 import type { SetState } from './modelSheet'
 
-const row = (mode: SetState['mode'], title: string) => ({ title, state: { mode, setting: '' } as SetState, wants: [] })
+const row = (mode: SetState['mode'], title: string) => ({
+  title,
+  state: { mode, setting: '' } as SetState,
+  wants: [],
+})
 
 describe('how a receiver is tested', () => {
   it('is what is usual in the mode where the row says nothing', () => {
-    expect(receiverTest(row('AM', 'Sensitivity'))).toEqual({ modulation: { kind: 'am', depthRatio: 0.3 }, criterion: 'signal-noise-10', bandwidthHz: 2400 })
+    expect(receiverTest(row('AM', 'Sensitivity'))).toEqual({
+      modulation: { kind: 'am', depthRatio: 0.3 },
+      criterion: 'signal-noise-10',
+      bandwidthHz: 2400,
+    })
     expect(receiverTest(row('FM', 'Sensitivity')).criterion).toBe('sinad-12')
   })
   it('is what the row says', () => {
-    expect(receiverTest(row('FM', 'Sensitivity, 3 kHz deviation')).modulation).toEqual({ kind: 'fm', deviationHz: 3000 })
-    expect(receiverTest(row('AM', 'AM 60 % for 12 dB SINAD'))).toMatchObject({ modulation: { depthRatio: 0.6 }, criterion: 'sinad-12' })
+    expect(receiverTest(row('FM', 'Sensitivity, 3 kHz deviation')).modulation).toEqual({
+      kind: 'fm',
+      deviationHz: 3000,
+    })
+    expect(receiverTest(row('AM', 'AM 60 % for 12 dB SINAD'))).toMatchObject({
+      modulation: { depthRatio: 0.6 },
+      criterion: 'sinad-12',
+    })
   })
   it('telegraphy is narrower than speech, and the filter that a row names is taken', () => {
     expect(receiverTest(row('CW', 'Sensitivity')).bandwidthHz).toBe(250)

@@ -3,14 +3,16 @@ import type { MeasurePoint, SetState } from './modelSheet'
 /** Modulation of the generator while a receiver is measured. */
 export type GeneratorModulation =
   | { readonly kind: 'none' }
-  | { readonly kind: 'am', readonly depthRatio: number }
-  | { readonly kind: 'fm', readonly deviationHz: number }
+  | { readonly kind: 'am'; readonly depthRatio: number }
+  | { readonly kind: 'fm'; readonly deviationHz: number }
 
 /** What a sensitivity is told by: without both it is a bare number. */
 export interface ReceiverTest {
   readonly modulation: GeneratorModulation
   readonly criterion: 'sinad-12' | 'signal-noise-10'
-  /** noise bandwidth before the detector [Hz]: what the row says, else the narrowest that is usual in the mode */
+  /**
+   * noise bandwidth before the detector [Hz]: what the row says, else the narrowest that is usual in the mode
+   */
   readonly bandwidthHz: number
 }
 
@@ -18,7 +20,10 @@ export interface ReceiverTest {
 export const SPEECH_HZ = 2400
 const TELEGRAPHY_HZ = 250
 
-/** What is usual in a mode (general trade knowledge): 30 % on AM, 1.5 kHz on FM, a bare carrier on sideband and CW. */
+/**
+ * What is usual in a mode (general trade knowledge): 30 % on AM, 1.5 kHz on FM, a bare carrier on sideband
+ * and CW.
+ */
 const USUAL: Readonly<Record<SetState['mode'], ReceiverTest>> = {
   AM: { modulation: { kind: 'am', depthRatio: 0.3 }, criterion: 'signal-noise-10', bandwidthHz: SPEECH_HZ },
   FM: { modulation: { kind: 'fm', deviationHz: 1500 }, criterion: 'sinad-12', bandwidthHz: SPEECH_HZ },
@@ -35,19 +40,33 @@ const BANDWIDTH = /(\d+(?:\.\d+)?) ?(k?)Hz (?:wide|filter|of bandwidth|bandwidth
 const AS_FILTERED: readonly SetState['mode'][] = ['USB', 'LSB', 'CW']
 const SIGNAL_NOISE = /\(S\+N\)\/N/
 
-/** Generator and criterion of a row, as the row says them in its title and remarks; what it leaves open is the usual of its mode. */
-export function receiverTest({ title, state, wants }: Pick<MeasurePoint, 'title' | 'state' | 'wants'>): ReceiverTest {
+/**
+ * Generator and criterion of a row, as the row says them in its title and remarks; what it leaves open is the
+ * usual of its mode.
+ */
+export function receiverTest({
+  title,
+  state,
+  wants,
+}: Pick<MeasurePoint, 'title' | 'state' | 'wants'>): ReceiverTest {
   const words = `${title} ${state.also ?? ''} ${state.setting}`
   const usual = USUAL[state.mode]
   const depth = DEPTH.exec(words)
   const deviation = DEVIATION.exec(words)
-  const modulation: GeneratorModulation = depth ? { kind: 'am', depthRatio: Number(depth[1]) / 100 } : deviation ? { kind: 'fm', deviationHz: Number(deviation[1]) * 1000 } : usual.modulation
+  const modulation: GeneratorModulation = depth
+    ? { kind: 'am', depthRatio: Number(depth[1]) / 100 }
+    : deviation
+      ? { kind: 'fm', deviationHz: Number(deviation[1]) * 1000 }
+      : usual.modulation
   const bySinad = SINAD.test(words) || wants.some(w => w.quantity === 'sinadDb')
   const criterion = bySinad ? 'sinad-12' : SIGNAL_NOISE.test(words) ? 'signal-noise-10' : usual.criterion
   return { modulation, criterion, bandwidthHz: bandwidthOf(words, state.mode) ?? usual.bandwidthHz }
 }
 
-/** What a row says of the filter; of AM and FM the sound behind the detector decides, however wide the filter is. */
+/**
+ * What a row says of the filter; of AM and FM the sound behind the detector decides, however wide the filter
+ * is.
+ */
 function bandwidthOf(words: string, mode: SetState['mode']): number | null {
   const said = BANDWIDTH.exec(words)
   if (!said || !AS_FILTERED.includes(mode)) return null

@@ -7,12 +7,18 @@ import { isOfReceiver } from './staleness'
 
 describe.each(SHEETS.map(s => [s.model, s] as const))('sheet of %s', (_model, sheet) => {
   it('names each adjuster, step and row once', () => {
-    for (const names of [sheet.adjusters.map(a => a.designator), sheet.procedure.map(s => s.id), sheet.matrix.map(p => p.id)]) expect(new Set(names).size).toBe(names.length)
+    for (const names of [
+      sheet.adjusters.map(a => a.designator),
+      sheet.procedure.map(s => s.id),
+      sheet.matrix.map(p => p.id),
+    ])
+      expect(new Set(names).size).toBe(names.length)
   })
   it('refers only to what it has, and needs only what comes before', () => {
     sheet.procedure.forEach((step, i) => {
       step.adjusters.forEach(d => expect(adjusterOf(sheet, d).designator).toBe(d))
-      for (const id of [...step.needs, ...(step.skipIf ? [step.skipIf] : [])]) expect(sheet.procedure.slice(0, i).map(s => s.id)).toContain(id)
+      for (const id of [...step.needs, ...(step.skipIf ? [step.skipIf] : [])])
+        expect(sheet.procedure.slice(0, i).map(s => s.id)).toContain(id)
     })
     expect(CHANNEL_PLANS.map(p => p.id)).toContain(sheet.planId)
     expect(RULE_SETS.map(r => r.id)).toContain(sheet.defaultRuleSetId)
@@ -39,9 +45,19 @@ describe('looking up', () => {
   })
   it('makes targets absolute', () => {
     const none = () => undefined
-    expect(resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, 'uk27', 20, none)).toEqual({ nominalHz: 27_791_250, window: { low: 27_791_250, high: 27_791_270, aim: 27_791_260 } })
-    expect(() => resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, 'uk27', null, none)).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
-    const like = { kind: 'like-reading', stepId: 'A1.10', quantity: 'powerW', lowRatio: 0.9, highRatio: 1.1 } as const
+    expect(
+      resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, 'uk27', 20, none),
+    ).toEqual({ nominalHz: 27_791_250, window: { low: 27_791_250, high: 27_791_270, aim: 27_791_260 } })
+    expect(() =>
+      resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, 'uk27', null, none),
+    ).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
+    const like = {
+      kind: 'like-reading',
+      stepId: 'A1.10',
+      quantity: 'powerW',
+      lowRatio: 0.9,
+      highRatio: 1.1,
+    } as const
     expect(resolveTarget(like, 'uk27', 20, none)).toBeNull()
     expect(resolveTarget(like, 'uk27', 20, () => 4)!.window).toEqual({ low: 3.6, high: 4.4, aim: 4 })
   })

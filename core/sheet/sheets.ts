@@ -11,15 +11,30 @@ import { QUILLON_P5 } from './quillonP5/sheet'
 import { QUILLON_P7 } from './quillonP7/sheet'
 
 /** Every sheet revision that jobs may refer to; a corrected sheet is added, never changed in place. */
-export const SHEETS: readonly ModelSheet[] = [OSMUND_27F, OSMUND_40A, LARKFIELD_LX8, LARKFIELD_LX8M, CORVID_M6, BRANTWICK_TALLIS60, QUILLON_HB150, QUILLON_P5, QUILLON_P7]
+export const SHEETS: readonly ModelSheet[] = [
+  OSMUND_27F,
+  OSMUND_40A,
+  LARKFIELD_LX8,
+  LARKFIELD_LX8M,
+  CORVID_M6,
+  BRANTWICK_TALLIS60,
+  QUILLON_HB150,
+  QUILLON_P5,
+  QUILLON_P7,
+]
 
 /**
  * @param revision undefined = the newest
  * @throws {CoreError} unknown-sheet
  */
 export function modelSheet(id: string, revision?: number): ModelSheet {
-  const found = SHEETS.filter(s => s.id === id && (revision === undefined || s.revision === revision))
-    .sort((a, b) => b.revision - a.revision)[0]
-  if (!found) throw new CoreError('unknown-sheet', `no model sheet "${id}"${revision === undefined ? '' : ` revision ${revision}`}`)
+  const found = SHEETS.filter(s => s.id === id && (revision === undefined || s.revision === revision)).sort(
+    (a, b) => b.revision - a.revision,
+  )[0]
+  if (!found)
+    throw new CoreError(
+      'unknown-sheet',
+      `no model sheet "${id}"${revision === undefined ? '' : ` revision ${revision}`}`,
+    )
   return found
 }

@@ -3,72 +3,163 @@ import type { AdjusterRole, SetState } from './modelSheet'
 
 /** What a reading tells about the set; turning an adjuster makes topics stale. */
 export type Topic =
-  | 'reference' | 'tx-frequency' | 'rx-frequency' | 'lock' | 'vco' | 'power' | 'low-power' | 'modulated-power' | 'depth' | 'deviation'
-  | 'purity' | 'linearity' | 'bias' | 'menu' | 'panel-meter' | 'receiver' | 's-meter' | 'supply-current' | 'steady'
+  | 'reference'
+  | 'tx-frequency'
+  | 'rx-frequency'
+  | 'lock'
+  | 'vco'
+  | 'power'
+  | 'low-power'
+  | 'modulated-power'
+  | 'depth'
+  | 'deviation'
+  | 'purity'
+  | 'linearity'
+  | 'bias'
+  | 'menu'
+  | 'panel-meter'
+  | 'receiver'
+  | 's-meter'
+  | 'supply-current'
+  | 'steady'
 
-const ALL_POWER: readonly Topic[] = ['power', 'low-power', 'modulated-power', 'depth', 'purity', 'linearity', 'panel-meter', 'supply-current']
+const ALL_POWER: readonly Topic[] = [
+  'power',
+  'low-power',
+  'modulated-power',
+  'depth',
+  'purity',
+  'linearity',
+  'panel-meter',
+  'supply-current',
+]
 
-/** The table "what goes stale", with its reasons (general trade knowledge; arithmetic of the mixing scheme in core/rig). */
-export const GOES_STALE: Record<AdjusterRole, { readonly topics: readonly Topic[], readonly because: string }> = {
-  'reference': { topics: ['reference', 'tx-frequency', 'rx-frequency', 'lock'], because: 'every synthesised frequency follows the reference' },
+/**
+ * The table "what goes stale", with its reasons (general trade knowledge; arithmetic of the mixing scheme in
+ * core/rig).
+ */
+export const GOES_STALE: Record<
+  AdjusterRole,
+  { readonly topics: readonly Topic[]; readonly because: string }
+> = {
+  'reference': {
+    topics: ['reference', 'tx-frequency', 'rx-frequency', 'lock'],
+    because: 'every synthesised frequency follows the reference',
+  },
   'tx-crystal': { topics: ['tx-frequency'], because: 'the transmit mixing crystal adds to every channel' },
-  'rx-crystal': { topics: ['rx-frequency', 'receiver'], because: 'the receive mixing crystal sets where the intermediate frequency lands' },
-  'vco-coil': { topics: ['lock', 'vco', 'deviation', 'purity'], because: 'the control voltage of every channel moves, and with it the slope that is modulated' },
-  'coil': { topics: ALL_POWER, because: 'power, depth, purity, panel meter and current follow the tuned stages' },
-  'trap': { topics: ALL_POWER, because: 'the trap takes power from the carrier as it is moved over the harmonic' },
+  'rx-crystal': {
+    topics: ['rx-frequency', 'receiver'],
+    because: 'the receive mixing crystal sets where the intermediate frequency lands',
+  },
+  'vco-coil': {
+    topics: ['lock', 'vco', 'deviation', 'purity'],
+    because: 'the control voltage of every channel moves, and with it the slope that is modulated',
+  },
+  'coil': {
+    topics: ALL_POWER,
+    because: 'power, depth, purity, panel meter and current follow the tuned stages',
+  },
+  'trap': {
+    topics: ALL_POWER,
+    because: 'the trap takes power from the carrier as it is moved over the harmonic',
+  },
   'carrier-preset': { topics: ALL_POWER, because: 'headroom and with it the depth follow the carrier' },
-  'modulation-preset': { topics: ['modulated-power', 'depth', 'purity'], because: 'it sets how far the limiter lets the audio go' },
+  'modulation-preset': {
+    topics: ['modulated-power', 'depth', 'purity'],
+    because: 'it sets how far the limiter lets the audio go',
+  },
   'low-power-preset': { topics: ['low-power'], because: 'it sets the low position of the power switch' },
   'deviation-preset': { topics: ['deviation', 'purity'], because: 'it sets the deviation' },
   'panel-preset': { topics: ['panel-meter'], because: 'it sets what the panel meter shows' },
-  'carrier-oscillator': { topics: ['tx-frequency', 'rx-frequency', 'receiver', 'linearity'], because: 'it places the carrier against the filter: frequency, audio of both sidebands and suppression follow' },
-  'mode-offset': { topics: ['tx-frequency', 'rx-frequency', 'receiver'], because: 'it shifts one mode against the display' },
-  'bias': { topics: ['bias', 'power', 'modulated-power', 'linearity', 'purity', 'supply-current'], because: 'gain, linearity and heat follow the bias' },
+  'carrier-oscillator': {
+    topics: ['tx-frequency', 'rx-frequency', 'receiver', 'linearity'],
+    because:
+      'it places the carrier against the filter: frequency, audio of both sidebands and suppression follow',
+  },
+  'mode-offset': {
+    topics: ['tx-frequency', 'rx-frequency', 'receiver'],
+    because: 'it shifts one mode against the display',
+  },
+  'bias': {
+    topics: ['bias', 'power', 'modulated-power', 'linearity', 'purity', 'supply-current'],
+    because: 'gain, linearity and heat follow the bias',
+  },
   'balance': { topics: ['linearity'], because: 'it sets what is left of the carrier' },
-  'alc': { topics: ['modulated-power', 'linearity', 'purity'], because: 'it sets how far the output stage is driven' },
+  'alc': {
+    topics: ['modulated-power', 'linearity', 'purity'],
+    because: 'it sets how far the output stage is driven',
+  },
   'power-control': { topics: ALL_POWER, because: 'headroom and with it the depth follow the carrier' },
   'tank': { topics: ALL_POWER, because: 'the valves see another load' },
-  'preselector': { topics: [...ALL_POWER, 'receiver'], because: 'it tunes the receiver\u2019s front end and the driver together' },
+  'preselector': {
+    topics: [...ALL_POWER, 'receiver'],
+    because: 'it tunes the receiver\u2019s front end and the driver together',
+  },
   'neutralising': { topics: ALL_POWER, because: 'feedback through the valves decides gain and stability' },
   's-meter-preset': { topics: ['s-meter'], because: 'it sets what the S-meter shows' },
 }
 
 /** The topic a reading belongs to, from its quantity and how the set stood. */
-export function topicOf(quantity: Quantity, { lowPower, mode, toneHz }: Pick<SetState, 'lowPower' | 'mode' | 'toneHz'>): Topic {
+export function topicOf(
+  quantity: Quantity,
+  { lowPower, mode, toneHz }: Pick<SetState, 'lowPower' | 'mode' | 'toneHz'>,
+): Topic {
   switch (quantity) {
-    case 'referenceHz': return 'reference'
-    case 'carrierHz': return 'tx-frequency'
-    case 'lockS': return 'lock'
-    case 'vcoV': return 'vco'
+    case 'referenceHz':
+      return 'reference'
+    case 'carrierHz':
+      return 'tx-frequency'
+    case 'lockS':
+      return 'lock'
+    case 'vcoV':
+      return 'vco'
     case 'powerW':
-    case 'pepW': return lowPower ? 'low-power' : toneHz !== null && mode !== 'FM' ? 'modulated-power' : 'power'
+    case 'pepW':
+      return lowPower ? 'low-power' : toneHz !== null && mode !== 'FM' ? 'modulated-power' : 'power'
     case 'depthPositiveRatio':
-    case 'depthNegativeRatio': return 'depth'
+    case 'depthNegativeRatio':
+      return 'depth'
     case 'deviationPositiveHz':
-    case 'deviationNegativeHz': return 'deviation'
-    case 'probeV': return 'power'
-    case 'agcV': return 'receiver'
+    case 'deviationNegativeHz':
+      return 'deviation'
+    case 'probeV':
+      return 'power'
+    case 'agcV':
+      return 'receiver'
     case 'harmonicDbc':
-    case 'adjacentDbc': return 'purity'
+    case 'adjacentDbc':
+      return 'purity'
     case 'imd3Db':
-    case 'carrierLeakDb': return 'linearity'
+    case 'carrierLeakDb':
+      return 'linearity'
     case 'stageIdleA':
-    case 'gateV': return 'bias'
-    case 'plateA': return 'supply-current'
-    case 'swr': return 'power'
-    case 'menuCode': return 'menu'
-    case 'panelPowerW': return 'panel-meter'
+    case 'gateV':
+      return 'bias'
+    case 'plateA':
+      return 'supply-current'
+    case 'swr':
+      return 'power'
+    case 'menuCode':
+      return 'menu'
+    case 'panelPowerW':
+      return 'panel-meter'
     case 'sensitivityV':
     case 'sinadDb':
-    case 'audibleV': return 'receiver'
-    case 'sMeter': return 's-meter'
-    case 'supplyA': return 'supply-current'
+    case 'audibleV':
+      return 'receiver'
+    case 'sMeter':
+      return 's-meter'
+    case 'supplyA':
+      return 'supply-current'
     case 'supplyV':
-    case 'onTimeS': return 'steady'
+    case 'onTimeS':
+      return 'steady'
   }
 }
 
 /** Whether a reading tells about the receiver: without one the intake is not complete. */
 export function isOfReceiver(quantity: Quantity): boolean {
-  return quantity === 'sensitivityV' || quantity === 'sinadDb' || quantity === 'audibleV' || quantity === 'sMeter'
+  return (
+    quantity === 'sensitivityV' || quantity === 'sinadDb' || quantity === 'audibleV' || quantity === 'sMeter'
+  )
 }

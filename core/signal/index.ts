@@ -3,7 +3,18 @@ export { measureRecording } from './measure'
 export { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
 export { LIMITS, type Limit } from './limits'
 export type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
-export type { AdjacentFigure, AmFigures, AudioFigures, CarrierFigures, FmFigures, Health, MaskFigure, Note, SpectrumFigures, SsbFigures } from './result'
+export type {
+  AdjacentFigure,
+  AmFigures,
+  AudioFigures,
+  CarrierFigures,
+  FmFigures,
+  Health,
+  MaskFigure,
+  Note,
+  SpectrumFigures,
+  SsbFigures,
+} from './result'
 // What it means
 export { annotationsOf } from './annotate'
 export { judgeSignal, type JudgedReading, type JudgedSignal, type SignalFinding } from './judge/judgeSignal'

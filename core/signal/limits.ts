@@ -1,10 +1,21 @@
 /**
- * What a figure would gain most from: noise of the receiver; a longer recording; the filters and rounding of recorder and analysis; no
- * other station beside it; a carrier that is seen instead of assumed; a known reference of the receiver; the unmodulated carrier in the same
- * recording; a set that stands still; a tone instead of a voice.
+ * What a figure would gain most from: noise of the receiver; a longer recording; the filters and rounding of
+ * recorder and analysis; no other station beside it; a carrier that is seen instead of assumed; a known
+ * reference of the receiver; the unmodulated carrier in the same recording; a set that stands still; a tone
+ * instead of a voice.
  */
-export const LIMITS = ['noise', 'length', 'recorder', 'neighbour', 'assumption', 'reference', 'gain', 'drift', 'modulation'] as const
-export type Limit = typeof LIMITS[number]
+export const LIMITS = [
+  'noise',
+  'length',
+  'recorder',
+  'neighbour',
+  'assumption',
+  'reference',
+  'gain',
+  'drift',
+  'modulation',
+] as const
+export type Limit = (typeof LIMITS)[number]
 
 /** Figures of a group with what limits them. */
 export type LimitsOf<T> = { readonly [K in keyof T]?: Limit | null }

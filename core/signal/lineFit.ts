@@ -1,5 +1,11 @@
 /** A straight line through points, and what is left about it. */
-export interface LineFit { readonly slope: number, readonly at0: number, readonly slopeUncertainty: number, /** standard deviation about the line */ readonly scatter: number, /** sum of squares about it */ readonly residual: number }
+export interface LineFit {
+  readonly slope: number
+  readonly at0: number
+  readonly slopeUncertainty: number
+  /** standard deviation about the line */ readonly scatter: number
+  /** sum of squares about it */ readonly residual: number
+}
 
 /** Least squares. @param x places @param y values at them, as many, two at least */
 export function lineFit(x: ArrayLike<number>, y: ArrayLike<number>): LineFit {

@@ -33,7 +33,10 @@ export interface ModeInput {
   readonly noisePower: number
   /** band that this noise fills [Hz] */
   readonly noiseBandHz: number
-  /** amplitude at the edge of a narrowed channel, against the whole: what was cut there or leaked in; 0 = not narrowed */
+  /**
+   * amplitude at the edge of a narrowed channel, against the whole: what was cut there or leaked in; 0 = not
+   * narrowed
+   */
   readonly edgeRatio: number
   /** middle of the recording, in the channel [Hz]; null where there is none */
   readonly centreHz: number | null
@@ -43,7 +46,10 @@ export interface ModeInput {
 }
 
 /** The part in which something is sent, without gaps. */
-export function keyedPart(channel: Series, noisePower: number): { series: Series, from: number, stretches: readonly Stretch[] } {
+export function keyedPart(
+  channel: Series,
+  noisePower: number,
+): { series: Series; from: number; stretches: readonly Stretch[] } {
   const stretches = stretchesOf(channel, noisePower)
   let best = { from: 0, to: channel.re.length, length: 0 }
   for (let k = 0, from = -1; k <= stretches.length; k++) {
@@ -61,7 +67,10 @@ export function keyedPart(channel: Series, noisePower: number): { series: Series
   return { series: part(channel, from, to), from, stretches }
 }
 
-/** From the first moment that something is sent to the last: a voice on one sideband sends nothing in its pauses. */
+/**
+ * From the first moment that something is sent to the last: a voice on one sideband sends nothing in its
+ * pauses.
+ */
 export function sentPart(channel: Series, noisePower: number): Series {
   const sent = stretchesOf(channel, noisePower).filter(s => s.doing !== 'off')
   return sent.length === 0 ? channel : part(channel, sent[0]!.from, sent.at(-1)!.to)
@@ -73,7 +82,15 @@ export function exactPeak(series: Series, startHz: number): number {
   return peakFrequency(re, im, rateHz, startHz)
 }
 
-export interface ModeResult<T> { /** of the level of the carrier, standard [dB] */ readonly levelDb: number, readonly carrier: CarrierInChannel, readonly result: T, readonly track: PhaseTrack | null, readonly keyed: Series, readonly power: number, readonly notes: readonly Note[] }
+export interface ModeResult<T> {
+  /** of the level of the carrier, standard [dB] */ readonly levelDb: number
+  readonly carrier: CarrierInChannel
+  readonly result: T
+  readonly track: PhaseTrack | null
+  readonly keyed: Series
+  readonly power: number
+  readonly notes: readonly Note[]
+}
 
 /** The part in which something is sent, its strongest line at 0 Hz: a copy of its own. */
 export interface OnPeak {
@@ -91,7 +108,10 @@ export function onPeak({ channel, noisePower }: ModeInput): OnPeak {
 }
 
 /** AM: carrier by its phase, then the envelope with the carrier held still. @param on is turned in place */
-export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz, givenDbfs }: ModeInput, on: OnPeak): ModeResult<AmResult> {
+export function measureAm(
+  { passHz, noisePower, noiseBandHz, edgeRatio, centreHz, toneHz, givenDbfs }: ModeInput,
+  on: OnPeak,
+): ModeResult<AmResult> {
   const { series: keyed, hz: fine, from } = on
   const coarse = coarseTrack(keyed)
   const calm = coarse ? stilled(keyed, coarse) : keyed
@@ -99,7 +119,9 @@ export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz
   const slow = stilled(calm, left)
   const hum = humTrack(slow, noisePower)
   const still = hum ? stilled(slow, hum) : slow
-  const track = coarse ? { ...left, phaseRad: left.phaseRad.map((p, b) => p + phaseAt(coarse, left.timeS[b]!)) } : left
+  const track = coarse
+    ? { ...left, phaseRad: left.phaseRad.map((p, b) => p + phaseAt(coarse, left.timeS[b]!)) }
+    : left
   const byPhase = carrierByPhase(track, still.re.length / still.rateHz)
   const stretches = stretchesOf(still, noisePower)
   const modulated = longest(stretches, 'modulated', still.rateHz, still.re.length)
@@ -107,29 +129,75 @@ export function measureAm({ passHz, noisePower, noiseBandHz, edgeRatio, centreHz
   const stretch = modulated ? part(still, modulated.from, modulated.to) : still
   const audioHz = Math.min(AM_AUDIO_HZ, passHz)
   const under = noiseAcross(stretch, audioHz)
-  const beside = NOISE_SURELY * noisePower * Math.min(1, 2 * audioHz / noiseBandHz) / 2
-  const made = explainAudio(envelopeOf(middlePart(stretch, EXPLAINED_SAMPLES)), stretch.rateHz, toneHz, audioHz, Math.max(beside, UNDER_SURELY * under.inAudio))
+  const beside = (NOISE_SURELY * noisePower * Math.min(1, (2 * audioHz) / noiseBandHz)) / 2
+  const made = explainAudio(
+    envelopeOf(middlePart(stretch, EXPLAINED_SAMPLES)),
+    stretch.rateHz,
+    toneHz,
+    audioHz,
+    Math.max(beside, UNDER_SURELY * under.inAudio),
+  )
   // A voice pauses and goes on: its peaks are those of all of it.
   const used = made.tonesHz.length > 0 ? stretch : still
   const result = amFigures({
-    modulated: used, noisePower, noiseDoubt: Math.max(0, under.power - noisePower), noiseBandHz, edgeRatio, passHz, centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz, ...made,
+    modulated: used,
+    noisePower,
+    noiseDoubt: Math.max(0, under.power - noisePower),
+    noiseBandHz,
+    edgeRatio,
+    passHz,
+    centreHz: centreHz === null ? null : centreHz - fine - byPhase.hz,
+    ...made,
     givenDbfs,
-    bare: bareStretch && { series: part(still, bareStretch.from, bareStretch.to), startS: (from + bareStretch.from) / still.rateHz },
+    bare: bareStretch && {
+      series: part(still, bareStretch.from, bareStretch.to),
+      startS: (from + bareStretch.from) / still.rateHz,
+    },
   })
-  const notes = [...hum ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')] : [], ...still.re.length < 0.1 * still.rateHz ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')] : []]
-  return { carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) }, result, track, keyed: still, power: result.meanEnvelope ** 2, levelDb: Math.hypot(result.cycle ? LEVEL_FLOOR_DB : LEVEL_OF_VOICE_DB, 20 / Math.LN10 * Math.hypot(Math.sqrt(noisePower / 2 / used.re.length) / result.meanEnvelope, result.meanUncertaintyRatio)), notes }
+  const notes = [
+    ...(hum
+      ? [note('hum-fm', 'Hum moves the frequency of the carrier: the envelope is read with it followed.')]
+      : []),
+    ...(still.re.length < 0.1 * still.rateHz
+      ? [note('too-short', 'Less than a tenth of a second is sent: figures are coarse.')]
+      : []),
+  ]
+  return {
+    carrier: { ...byPhase, hz: byPhase.hz + fine, drift: byPhase.drift && shiftDrift(byPhase.drift, fine) },
+    result,
+    track,
+    keyed: still,
+    power: result.meanEnvelope ** 2,
+    levelDb: Math.hypot(
+      result.cycle ? LEVEL_FLOOR_DB : LEVEL_OF_VOICE_DB,
+      (20 / Math.LN10) *
+        Math.hypot(
+          Math.sqrt(noisePower / 2 / used.re.length) / result.meanEnvelope,
+          result.meanUncertaintyRatio,
+        ),
+    ),
+    notes,
+  }
 }
 
 type DriftFigures = NonNullable<CarrierInChannel['drift']>
-const shiftDrift = (d: DriftFigures, hz: number): DriftFigures => ({ ...d, startHz: d.startHz + hz, endHz: d.endHz + hz, finalHz: d.finalHz === null ? null : d.finalHz + hz })
+const shiftDrift = (d: DriftFigures, hz: number): DriftFigures => ({
+  ...d,
+  startHz: d.startHz + hz,
+  endHz: d.endHz + hz,
+  finalHz: d.finalHz === null ? null : d.finalHz + hz,
+})
 
 /** FM: the frequency of every sample, in a channel about its own mean. */
-export function measureFm({ channel, noisePower, noiseBandHz, edgeRatio, toneHz }: ModeInput, nominalHz: number | null): ModeResult<FmResult> & { readonly hz: Float64Array } {
+export function measureFm(
+  { channel, noisePower, noiseBandHz, edgeRatio, toneHz }: ModeInput,
+  nominalHz: number | null,
+): ModeResult<FmResult> & { readonly hz: Float64Array } {
   const first = keyedPart(channel, noisePower).series
   const rough = meanFrequency(instantaneousHz(first))
   const series = narrowed(shifted(first, rough), 3 * FM_PASS_HZ, FM_PASS_HZ)
   const band = Math.min(noiseBandHz, 2.3 * FM_PASS_HZ)
-  const noise = noisePower * band / noiseBandHz
+  const noise = (noisePower * band) / noiseBandHz
   const better = meanFrequency(instantaneousHz(series))
   const centred = shifted(series, better)
   const stretches = stretchesOf(centred, noise)
@@ -137,13 +205,51 @@ export function measureFm({ channel, noisePower, noiseBandHz, edgeRatio, toneHz 
   const stretch = modulated ? part(centred, modulated.from, modulated.to) : centred
   const under = noiseAlong(stretch, FM_AUDIO_HZ)
   const beside = NOISE_SURELY * noiseOfDiscriminator(stretch, noise / band) ** 2
-  const made = explainAudio(instantaneousHz(stretch), stretch.rateHz, toneHz, FM_AUDIO_HZ, Math.max(beside, UNDER_SURELY * under.inAudio))
+  const made = explainAudio(
+    instantaneousHz(stretch),
+    stretch.rateHz,
+    toneHz,
+    FM_AUDIO_HZ,
+    Math.max(beside, UNDER_SURELY * under.inAudio),
+  )
   const used = made.tonesHz.length > 0 ? stretch : centred
   const hz = instantaneousHz(used)
   const shift = rough + better
-  const carrier = carrierByFrequency(instantaneousHz(centred), centred.rateHz, Math.max(noise / band / Math.max(meanPower(centred) - noise, 1e-30), under.perCarrierHz))
+  const carrier = carrierByFrequency(
+    instantaneousHz(centred),
+    centred.rateHz,
+    Math.max(noise / band / Math.max(meanPower(centred) - noise, 1e-30), under.perCarrierHz),
+  )
   const meanHz = meanFrequency(hz)
   const power = Math.max(meanPower(used), 1e-30)
-  const result = fmFigures({ series: used, hz, ...made, meanHz, referenceHz: nominalHz === null ? meanHz : nominalHz - shift, isNominal: nominalHz !== null, noisePower: noise, noiseBandHz: band, edgeRatio })
-  return { carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) }, result, track: null, keyed: used, power: Math.max(power - noise, 1e-30), levelDb: Math.hypot(LEVEL_FLOOR_DB, 10 / Math.LN10 * Math.hypot(Math.sqrt(2 * noise / power / used.re.length), NOISE_KNOWN_TO * noise / power, Math.max(0, under.power - noise) / power, Math.sqrt(2 * under.perCarrierHz / (used.re.length / used.rateHz)))), notes: [], hz }
+  const result = fmFigures({
+    series: used,
+    hz,
+    ...made,
+    meanHz,
+    referenceHz: nominalHz === null ? meanHz : nominalHz - shift,
+    isNominal: nominalHz !== null,
+    noisePower: noise,
+    noiseBandHz: band,
+    edgeRatio,
+  })
+  return {
+    carrier: { ...carrier, hz: carrier.hz + shift, drift: carrier.drift && shiftDrift(carrier.drift, shift) },
+    result,
+    track: null,
+    keyed: used,
+    power: Math.max(power - noise, 1e-30),
+    levelDb: Math.hypot(
+      LEVEL_FLOOR_DB,
+      (10 / Math.LN10) *
+        Math.hypot(
+          Math.sqrt((2 * noise) / power / used.re.length),
+          (NOISE_KNOWN_TO * noise) / power,
+          Math.max(0, under.power - noise) / power,
+          Math.sqrt((2 * under.perCarrierHz) / (used.re.length / used.rateHz)),
+        ),
+    ),
+    notes: [],
+    hz,
+  }
 }

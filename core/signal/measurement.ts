@@ -1,4 +1,14 @@
-import type { AmFigures, AudioFigures, CarrierFigures, FmFigures, Health, Note, SpectrumFigures, SsbFigures, UncertaintyOf } from './result'
+import type {
+  AmFigures,
+  AudioFigures,
+  CarrierFigures,
+  FmFigures,
+  Health,
+  Note,
+  SpectrumFigures,
+  SsbFigures,
+  UncertaintyOf,
+} from './result'
 import type { LimitsOf } from './limits'
 import type { SignalMode } from './classify'
 
@@ -21,7 +31,10 @@ export interface Measurement {
     readonly spectrum?: UncertaintyOf<SpectrumFigures>
     readonly health?: UncertaintyOf<Health>
   }
-  /** what most of the uncertainty of the main figures comes from; recordings that were kept before it was told have none */
+  /**
+   * what most of the uncertainty of the main figures comes from; recordings that were kept before it was told
+   * have none
+   */
   readonly limitedBy?: {
     readonly carrier?: LimitsOf<CarrierFigures>
     readonly am?: LimitsOf<AmFigures>
@@ -42,17 +55,34 @@ export interface Measurement {
 /** What the pictures are drawn from, thinned to what a screen can show. */
 export interface SignalPictures {
   /** mean power per bin against offset from the own channel [Hz, dB below the carrier] */
-  readonly spectrum: { readonly offsetHz: Float64Array, readonly dbc: Float64Array, readonly floorDbc: number } | null
+  readonly spectrum: {
+    readonly offsetHz: Float64Array
+    readonly dbc: Float64Array
+    readonly floorDbc: number
+  } | null
   /** power in every channel of the raster that the recording holds, against that in the own [Hz, dB] */
-  readonly channels: readonly { readonly offsetHz: number, readonly dbc: number }[]
+  readonly channels: readonly { readonly offsetHz: number; readonly dbc: number }[]
   /** one cycle of the tone: envelope over the carrier, or deviation [Hz], or envelope of two tones */
-  readonly cycle: { readonly kind: 'envelope' | 'deviation' | 'two-tone', readonly toneHz: number, readonly values: Float64Array, readonly carrier: number | null } | null
+  readonly cycle: {
+    readonly kind: 'envelope' | 'deviation' | 'two-tone'
+    readonly toneHz: number
+    readonly values: Float64Array
+    readonly carrier: number | null
+  } | null
   /** how often each value of envelope (over carrier) or deviation [Hz] occurs */
-  readonly histogram: { readonly kind: 'envelope' | 'deviation', readonly from: number, readonly step: number, readonly share: Float64Array } | null
+  readonly histogram: {
+    readonly kind: 'envelope' | 'deviation'
+    readonly from: number
+    readonly step: number
+    readonly share: Float64Array
+  } | null
   /** frequency against time [s, Hz from its mean] */
-  readonly drift: { readonly timeS: Float64Array, readonly hz: Float64Array } | null
+  readonly drift: { readonly timeS: Float64Array; readonly hz: Float64Array } | null
   /** distortion products of two tones, or harmonics of the demodulated tone */
-  readonly products: readonly { readonly name: string, readonly db: number }[]
+  readonly products: readonly { readonly name: string; readonly db: number }[]
 }
 
-export interface MeasuredRecording { readonly measurement: Measurement, readonly pictures: SignalPictures }
+export interface MeasuredRecording {
+  readonly measurement: Measurement
+  readonly pictures: SignalPictures
+}

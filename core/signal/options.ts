@@ -12,18 +12,37 @@ export interface MeasureOptions {
   readonly spacingHz: number
   /** width that is measured, both sides together [Hz]; null = as wide as what lies beside allows */
   readonly channelWidthHz: number | null
-  /** level of the unmodulated carrier through the same receiver at the same gain [dBFS], from another recording; null = not known */
+  /**
+   * level of the unmodulated carrier through the same receiver at the same gain [dBFS], from another
+   * recording; null = not known
+   */
   readonly unmodulatedDbfs: number | null
   /** bare carrier of the same key-down [W]; PEP on SSB */
   readonly carrierW: number | null
   /** reference of the receiver, standard uncertainty [ppm]; null = not known, and not in the figures */
   readonly referencePpm: number | null
   /** rule set whose mask is judged, with the mask for a mode and power; null = none */
-  readonly mask: { readonly ruleSetId: string, readonly parts: (mode: Mode, powerW: number) => readonly EmissionMaskPart[] | null } | null
+  readonly mask: {
+    readonly ruleSetId: string
+    readonly parts: (mode: Mode, powerW: number) => readonly EmissionMaskPart[] | null
+  } | null
 }
 
-export const DEFAULT_OPTIONS: MeasureOptions = { as: 'auto', nominalHz: null, toneHz: null, spacingHz: 10_000, channelWidthHz: null, unmodulatedDbfs: null, carrierW: null, referencePpm: null, mask: null }
+export const DEFAULT_OPTIONS: MeasureOptions = {
+  as: 'auto',
+  nominalHz: null,
+  toneHz: null,
+  spacingHz: 10_000,
+  channelWidthHz: null,
+  unmodulatedDbfs: null,
+  carrierW: null,
+  referencePpm: null,
+  mask: null,
+}
 
 /** Told while a recording is measured; asked whether to go on. */
-export interface Progress { readonly tell: (share: number, what: string) => void, readonly cancelled: () => boolean }
+export interface Progress {
+  readonly tell: (share: number, what: string) => void
+  readonly cancelled: () => boolean
+}
 export const SILENT: Progress = { tell: () => undefined, cancelled: () => false }

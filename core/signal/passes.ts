@@ -18,7 +18,15 @@ const LARGEST_TRANSFORM = 131_072
 const ENOUGH_SEGMENTS = 96
 
 /** Reads a recording block by block. @throws {CoreError} bad-recording; nothing is measured after a cancel */
-async function eachBlock(recording: Recording, count: number, progress: Progress, from: number, to: number, what: string, take: (block: SampleBlock) => void): Promise<void> {
+async function eachBlock(
+  recording: Recording,
+  count: number,
+  progress: Progress,
+  from: number,
+  to: number,
+  what: string,
+  take: (block: SampleBlock) => void,
+): Promise<void> {
   let block: SampleBlock | undefined
   for (let at = 0; at < count; at += BLOCK) {
     if (progress.cancelled()) throw new CoreError('bad-recording', 'cancelled')
@@ -29,37 +37,60 @@ async function eachBlock(recording: Recording, count: number, progress: Progress
 }
 
 function averagerFor(recording: Recording, count: number): SpectrumAverager {
-  const size = Math.max(64, Math.min(LARGEST_TRANSFORM, powerOfTwoTo(2 * recording.sampleRateHz / BIN_HZ), powerOfTwoTo(count / 4)))
+  const size = Math.max(
+    64,
+    Math.min(LARGEST_TRANSFORM, powerOfTwoTo((2 * recording.sampleRateHz) / BIN_HZ), powerOfTwoTo(count / 4)),
+  )
   return new SpectrumAverager(size, count / size > ENOUGH_SEGMENTS ? size : size / 2, recording.kind !== 'iq')
 }
 
 /** First pass: health and spectrum of everything. */
-export async function scan(recording: Recording, count: number, progress: Progress): Promise<{ health: RawHealth, spectrum: PowerSpectrum }> {
+export async function scan(
+  recording: Recording,
+  count: number,
+  progress: Progress,
+): Promise<{ health: RawHealth; spectrum: PowerSpectrum }> {
   const health = new HealthCounter(recording.steps)
   const averager = averagerFor(recording, count)
-  await eachBlock(recording, count, progress, 0, 0.45, 'looking', (block) => {
+  await eachBlock(recording, count, progress, 0, 0.45, 'looking', block => {
     health.add(block)
     averager.add(block.i, block.q)
   })
-  return { health: health.result(), spectrum: oneSided(averager.result(recording.sampleRateHz), recording.kind !== 'iq') }
+  return {
+    health: health.result(),
+    spectrum: oneSided(averager.result(recording.sampleRateHz), recording.kind !== 'iq'),
+  }
 }
 
-/** A real signal stands at plus and minus: its power is shown where it is, once, as of the pointer that turns there. */
+/**
+ * A real signal stands at plus and minus: its power is shown where it is, once, as of the pointer that turns
+ * there.
+ */
 function oneSided(s: PowerSpectrum, isReal: boolean): PowerSpectrum {
   if (!isReal) return s
-  return { ...s, power: s.power.map((p, k) => s.fromHz + k * s.binHz < 0 ? 0 : 4 * p) }
+  return { ...s, power: s.power.map((p, k) => (s.fromHz + k * s.binHz < 0 ? 0 : 4 * p)) }
 }
 
 /** Second pass: the channel, put right sample by sample; the spectrum anew where something was put right. */
-export async function channelPass(recording: Recording, count: number, plan: ChannelPlan, correction: Correction, progress: Progress): Promise<{ channel: Series, spectrum: PowerSpectrum | null }> {
-  const corrects = correction.gain !== 1 || correction.phaseRad !== 0 || correction.dcI !== 0 || correction.dcQ !== 0
+export async function channelPass(
+  recording: Recording,
+  count: number,
+  plan: ChannelPlan,
+  correction: Correction,
+  progress: Progress,
+): Promise<{ channel: Series; spectrum: PowerSpectrum | null }> {
+  const corrects =
+    correction.gain !== 1 || correction.phaseRad !== 0 || correction.dcI !== 0 || correction.dcQ !== 0
   const isReal = recording.kind !== 'iq'
   const channeliser = channeliserOf(plan, recording.sampleRateHz, count, isReal)
   const averager = corrects ? averagerFor(recording, count) : null
-  await eachBlock(recording, count, progress, 0.45, 0.8, 'tuning in', (block) => {
+  await eachBlock(recording, count, progress, 0.45, 0.8, 'tuning in', block => {
     const good = corrects ? corrected(block, correction, isReal) : block
     averager?.add(good.i, good.q)
     channeliser.add(good.i, good.q)
   })
-  return { channel: channeliser.result(), spectrum: averager ? oneSided(averager.result(recording.sampleRateHz), isReal) : null }
+  return {
+    channel: channeliser.result(),
+    spectrum: averager ? oneSided(averager.result(recording.sampleRateHz), isReal) : null,
+  }
 }

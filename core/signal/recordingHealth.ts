@@ -7,7 +7,10 @@ import type { Located } from './locate'
 const LEAST_IMAGE_DBC = -62
 /** A signal whose mirror lies on itself says nothing about I and Q [Hz]. */
 const APART_HZ = 600
-/** The offset of a receiver is taken out when the signal is this far from it: nearer it may be the carrier itself [Hz]. */
+/**
+ * The offset of a receiver is taken out when the signal is this far from it: nearer it may be the carrier
+ * itself [Hz].
+ */
 const OFFSET_APART_HZ = 6000
 /** An offset this far below the signal does no harm; it may be a far sideband of it. */
 const OFFSET_SEEN = 1e-6
@@ -16,26 +19,99 @@ const LOW_DBFS = -60
 /** Moments of n samples are uncertain by one part in the root of n. */
 export function healthUncertainty(h: Health, count: number): UncertaintyOf<Health> {
   const part = 1 / Math.sqrt(Math.max(1, count))
-  const of = (v: number | null, u: number) => v === null ? null : u
-  return { clippedRatio: part, dcOffset: part, iqGainDb: of(h.iqGainDb, 8.7 * part), iqPhaseDeg: of(h.iqPhaseDeg, 57.3 * part), imageDbc: of(h.imageDbc, Math.min(20, 8.7 * part / Math.max(10 ** ((h.imageDbc ?? 0) / 20), 1e-6))) }
+  const of = (v: number | null, u: number) => (v === null ? null : u)
+  return {
+    clippedRatio: part,
+    dcOffset: part,
+    iqGainDb: of(h.iqGainDb, 8.7 * part),
+    iqPhaseDeg: of(h.iqPhaseDeg, 57.3 * part),
+    imageDbc: of(h.imageDbc, Math.min(20, (8.7 * part) / Math.max(10 ** ((h.imageDbc ?? 0) / 20), 1e-6))),
+  }
 }
 
-/** Health as it is shown, and what is put right before measuring. @param offsetIsOwn a sideband of the signal itself stands at the centre */
-export function recordingHealth(raw: RawHealth, found: Located, occupiedHz: number, isIq: boolean, offsetIsOwn: boolean): { health: Health, correction: Correction, notes: Note[] } {
+/**
+ * Health as it is shown, and what is put right before measuring.
+ * @param offsetIsOwn a sideband of the signal itself stands at the centre
+ */
+export function recordingHealth(
+  raw: RawHealth,
+  found: Located,
+  occupiedHz: number,
+  isIq: boolean,
+  offsetIsOwn: boolean,
+): { health: Health; correction: Correction; notes: Note[] } {
   const dcOffset = Math.hypot(raw.dcI, raw.dcQ)
   const apart = isIq && Math.abs(found.peakHz) > 0.75 * occupiedHz + APART_HZ
   const imbalance = apart ? imbalanceOf(raw) : null
   const imageDbc = imbalance ? Math.max(ratioToDb(imbalance.imageRatio), -90) : null
   const corrects = imageDbc !== null && imageDbc > LEAST_IMAGE_DBC && !raw.overload
-  const removes = !offsetIsOwn && Math.abs(found.peakHz) > OFFSET_APART_HZ && dcOffset ** 2 > OFFSET_SEEN * found.peakPower
-  const health: Health = { clippedRatio: raw.clippedRatio, overload: raw.overload, dcOffset, iqGainDb: imbalance ? 20 * Math.log10(imbalance.gain) : null, iqPhaseDeg: imbalance ? imbalance.phaseRad * 180 / Math.PI : null, imageDbc }
-  const correction: Correction = { ...NO_CORRECTION, ...(removes ? { dcI: raw.dcI, dcQ: raw.dcQ } : {}), ...(corrects ? { gain: imbalance!.gain, phaseRad: imbalance!.phaseRad } : {}) }
-  return { health, correction, notes: [
-    ...(raw.overload ? [note('overload', `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off. Depth, products and neighbouring channels are not read from it; record again with 10 dB less.`)] : []),
-    ...(isIq && !apart ? [note('image-not-separable', 'The signal lies on its own mirror about the centre: imbalance of I and Q cannot be told from it. Tune 15 kHz beside it for that.')] : []),
-    ...(corrects ? [note('image-corrected', `I and Q were out of balance (mirror ${imageDbc.toFixed(1)} dBc): put right before measuring.`)] : []),
-    ...(removes ? [note('dc-removed', 'The offset of the receiver at its centre was taken out; the signal is elsewhere.')] : []),
-    ...(isIq && !removes && Math.abs(found.peakHz) < 100 ? [note('carrier-at-centre', 'The signal lies at the centre of the recording: an offset of the receiver would add to its carrier and is not taken out.')] : []),
-    ...(ratioToDb(raw.meanPower) < LOW_DBFS ? [note('level-too-low', `The level is low (${ratioToDb(raw.meanPower).toFixed(0)} dBFS): record with more gain.`)] : []),
-  ] }
+  const removes =
+    !offsetIsOwn && Math.abs(found.peakHz) > OFFSET_APART_HZ && dcOffset ** 2 > OFFSET_SEEN * found.peakPower
+  const health: Health = {
+    clippedRatio: raw.clippedRatio,
+    overload: raw.overload,
+    dcOffset,
+    iqGainDb: imbalance ? 20 * Math.log10(imbalance.gain) : null,
+    iqPhaseDeg: imbalance ? (imbalance.phaseRad * 180) / Math.PI : null,
+    imageDbc,
+  }
+  const correction: Correction = {
+    ...NO_CORRECTION,
+    ...(removes ? { dcI: raw.dcI, dcQ: raw.dcQ } : {}),
+    ...(corrects ? { gain: imbalance!.gain, phaseRad: imbalance!.phaseRad } : {}),
+  }
+  return {
+    health,
+    correction,
+    notes: [
+      ...(raw.overload
+        ? [
+            note(
+              'overload',
+              `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off. Depth, products and neighbouring channels are not read from it; record again with 10 dB less.`,
+            ),
+          ]
+        : []),
+      ...(isIq && !apart
+        ? [
+            note(
+              'image-not-separable',
+              'The signal lies on its own mirror about the centre: imbalance of I and Q cannot be told from it. Tune 15 kHz beside it for that.',
+            ),
+          ]
+        : []),
+      ...(corrects
+        ? [
+            note(
+              'image-corrected',
+              `I and Q were out of balance (mirror ${imageDbc.toFixed(1)} dBc): put right before measuring.`,
+            ),
+          ]
+        : []),
+      ...(removes
+        ? [
+            note(
+              'dc-removed',
+              'The offset of the receiver at its centre was taken out; the signal is elsewhere.',
+            ),
+          ]
+        : []),
+      ...(isIq && !removes && Math.abs(found.peakHz) < 100
+        ? [
+            note(
+              'carrier-at-centre',
+              'The signal lies at the centre of the recording: an offset of the receiver would add to its carrier and is not taken out.',
+            ),
+          ]
+        : []),
+      ...(ratioToDb(raw.meanPower) < LOW_DBFS
+        ? [
+            note(
+              'level-too-low',
+              `The level is low (${ratioToDb(raw.meanPower).toFixed(0)} dBFS): record with more gain.`,
+            ),
+          ]
+        : []),
+    ],
+  }
 }

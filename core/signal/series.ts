@@ -1,5 +1,9 @@
 /** A complex signal near 0 Hz, held in memory: the channel that is measured. */
-export interface Series { readonly re: Float32Array, readonly im: Float32Array, readonly rateHz: number }
+export interface Series {
+  readonly re: Float32Array
+  readonly im: Float32Array
+  readonly rateHz: number
+}
 
 export function part({ re, im, rateHz }: Series, from: number, to: number): Series {
   return { re: re.subarray(from, to), im: im.subarray(from, to), rateHz }
@@ -27,7 +31,7 @@ export function envelopeOf({ re, im }: Series): Float64Array {
 /** The same signal seen from another frequency: what lies at hz comes to 0 Hz. */
 export function shifted({ re, im, rateHz }: Series, hz: number): Series {
   const out = { re: new Float32Array(re.length), im: new Float32Array(re.length), rateHz }
-  const [stepC, stepS] = [Math.cos(2 * Math.PI * hz / rateHz), -Math.sin(2 * Math.PI * hz / rateHz)]
+  const [stepC, stepS] = [Math.cos((2 * Math.PI * hz) / rateHz), -Math.sin((2 * Math.PI * hz) / rateHz)]
   let [c, s] = [1, 0]
   for (let n = 0; n < re.length; n++) {
     out.re[n] = re[n]! * c - im[n]! * s

@@ -1,17 +1,36 @@
 import type { JobEvent } from '../run'
 import type { ModelSheet } from '../sheet'
 
-/** What a replaced final or driver owes, in this order: bias before the first key-down (F52, F65: common practice). */
-const OWED: readonly { readonly id: string, readonly title: string, readonly why: string }[] = [
-  { id: 'bias', title: 'Bias of the new device, before any key-down', why: 'a gate or base far too high kills the new one in seconds' },
+/**
+ * What a replaced final or driver owes, in this order: bias before the first key-down (F52, F65: common
+ * practice).
+ */
+const OWED: readonly { readonly id: string; readonly title: string; readonly why: string }[] = [
+  {
+    id: 'bias',
+    title: 'Bias of the new device, before any key-down',
+    why: 'a gate or base far too high kills the new one in seconds',
+  },
   { id: 'cause', title: 'Cause of the failure', why: 'a new device dies of what killed the old one' },
-  { id: 'coils', title: 'Input and output coils peaked, band balanced', why: 'another device has another capacitance' },
+  {
+    id: 'coils',
+    title: 'Input and output coils peaked, band balanced',
+    why: 'another device has another capacitance',
+  },
   { id: 'harmonics', title: 'Harmonics', why: 'the line-up behind the final was moved' },
   { id: 'heat', title: 'Current and temperature', why: 'mounting, insulator, paste' },
 ]
-const NEUTRALISING = { id: 'neutralising', title: 'Neutralising, before full power', why: 'another valve has another capacitance' }
+const NEUTRALISING = {
+  id: 'neutralising',
+  title: 'Neutralising, before full power',
+  why: 'another valve has another capacitance',
+}
 
-export interface Owed { readonly id: string, readonly title: string, readonly why: string }
+export interface Owed {
+  readonly id: string
+  readonly title: string
+  readonly why: string
+}
 
 /** Work that follows from a replaced final, as open items; empty while none was replaced. */
 export function owedAfterFinal(sheet: ModelSheet, events: readonly JobEvent[]): Owed[] {

@@ -7,12 +7,29 @@ import { nextUseful, overlapMinutes, soakLog, soakPoint, soaks, warmUp, type Ben
 
 const NOW = Date.parse('2026-11-25T10:00:00Z')
 const TODAY = '2026-11-25'
-const job = (id: string, change: Partial<BenchJob> = {}): BenchJob => ({ id, sheetId: 'osmund-27f', stage: 'align', waitsFor: null, stopped: false, warmUp: { sinceMs: 0, warmAtMs: 0 }, soakEndsAtMs: null, promisedOn: null, ...change })
+const job = (id: string, change: Partial<BenchJob> = {}): BenchJob => ({
+  id,
+  sheetId: 'osmund-27f',
+  stage: 'align',
+  waitsFor: null,
+  stopped: false,
+  warmUp: { sinceMs: 0, warmAtMs: 0 },
+  soakEndsAtMs: null,
+  promisedOn: null,
+  ...change,
+})
 const kinds = (...jobs: BenchJob[]) => nextUseful(jobs, NOW, TODAY).map(s => `${s.kind} ${s.jobId}`)
 
 describe('the next useful thing', () => {
   it('is a stop rule before anything else, then a soak that is over', () => {
-    expect(kinds(job('a'), job('b', { stopped: true }), job('c', { soakEndsAtMs: NOW - 1, sheetId: 'x' }), job('d', { soakEndsAtMs: NOW + 1, sheetId: 'x' }))).toEqual(['stopped b', 'soak-due c', 'go-on a'])
+    expect(
+      kinds(
+        job('a'),
+        job('b', { stopped: true }),
+        job('c', { soakEndsAtMs: NOW - 1, sheetId: 'x' }),
+        job('d', { soakEndsAtMs: NOW + 1, sheetId: 'x' }),
+      ),
+    ).toEqual(['stopped b', 'soak-due c', 'go-on a'])
   })
   it('lets a cold set warm while another is worked on; one that nobody measures next stays off', () => {
     expect(kinds(job('a'), job('b', { warmUp: null, sheetId: 'x' }))).toEqual(['switch-on b', 'go-on a'])
@@ -20,14 +37,20 @@ describe('the next useful thing', () => {
     expect(kinds(job('a', { warmUp: null }))).toEqual(['go-on a'])
   })
   it('asks an owner again who is silent for three days, and takes nothing up that waits', () => {
-    const waiting = (days: number) => job('w', { waitsFor: { who: 'owner', sinceMs: NOW - days * 86_400_000, text: '', untilDay: null } })
+    const waiting = (days: number) =>
+      job('w', { waitsFor: { who: 'owner', sinceMs: NOW - days * 86_400_000, text: '', untilDay: null } })
     expect(kinds(waiting(2))).toEqual([])
     expect(kinds(waiting(3))).toEqual(['ask-again w'])
   })
   it('goes by promised days, then by the order on the bench, and names others of the same model', () => {
     expect(kinds(job('a'), job('b', { promisedOn: '2026-11-26', sheetId: 'x' }))).toEqual(['promised b'])
-    expect(nextUseful([job('a', { promisedOn: '2026-11-20' })], NOW, TODAY)).toEqual([{ kind: 'promised', jobId: 'a', late: true, promisedOn: '2026-11-20' }])
-    expect(nextUseful([job('a', { promisedOn: '2026-12-20' }), job('b'), job('c')], NOW, TODAY)).toEqual([{ kind: 'go-on', jobId: 'a' }, { kind: 'batch', jobId: 'b', like: 'a', others: 2 }])
+    expect(nextUseful([job('a', { promisedOn: '2026-11-20' })], NOW, TODAY)).toEqual([
+      { kind: 'promised', jobId: 'a', late: true, promisedOn: '2026-11-20' },
+    ])
+    expect(nextUseful([job('a', { promisedOn: '2026-12-20' }), job('b'), job('c')], NOW, TODAY)).toEqual([
+      { kind: 'go-on', jobId: 'a' },
+      { kind: 'batch', jobId: 'b', like: 'a', others: 2 },
+    ])
     expect(nextUseful([], NOW, TODAY)).toEqual([])
   })
 })
@@ -48,7 +71,8 @@ describe('warming', () => {
 describe('the log of a soak', () => {
   const begun: JobEvent = { kind: 'soak-begun', id: 's', atMs: 1_795_000_000_000, hours: 2, text: '' }
   const log = (events: readonly JobEvent[]) => soakLog(OSMUND_27F, events, soaks(events)[0]!)
-  const logged = (powerW: number, carrierHz = 27_791_250) => rowTaken('soak', null, 'high-20', { powerW, carrierHz })
+  const logged = (powerW: number, carrierHz = 27_791_250) =>
+    rowTaken('soak', null, 'high-20', { powerW, carrierHz })
   it('holds the first against the last: 0.5 dB less is a fault', () => {
     expect(log([begun, logged(4), logged(3.6, 27_791_238)])).toMatchObject({ fades: false, driftHz: -12 })
     expect(log([begun, logged(4), logged(3.5)]).fades).toBe(true)
@@ -56,7 +80,15 @@ describe('the log of a soak', () => {
   })
   it('does not count what was struck out, nor what was measured as left', () => {
     const slip = logged(1) as Extract<JobEvent, { kind: 'row-taken' }>
-    expect(log([begun, logged(4), slip, ...slip.readings.map(r => struck(r.id)), rowTaken('as-left', null, 'high-20', { powerW: 2 })]).readings).toHaveLength(1)
+    expect(
+      log([
+        begun,
+        logged(4),
+        slip,
+        ...slip.readings.map(r => struck(r.id)),
+        rowTaken('as-left', null, 'high-20', { powerW: 2 }),
+      ]).readings,
+    ).toHaveLength(1)
   })
   it.each(SHEETS.map(s => [s.model, s] as const))('%s has a row to log with', (_model, sheet) => {
     expect(soakPoint(sheet).wants.map(w => w.quantity)).toContain('powerW')

@@ -10,13 +10,24 @@ const IDLE_TOLERANCE = 0.3
 /** First key-down: limit raised to the transmit current times this (general trade knowledge). */
 const KEYED_MARGIN = 1.3
 
-export interface FirstPowerPlan { readonly limitA: number, readonly idleA: { readonly low: number, readonly high: number }, readonly keyedLimitA: number }
+export interface FirstPowerPlan {
+  readonly limitA: number
+  readonly idleA: { readonly low: number; readonly high: number }
+  readonly keyedLimitA: number
+}
 
-/** What to set on the supply before the switch, and what to expect. A set that idles higher gets room above its idle current. */
+/**
+ * What to set on the supply before the switch, and what to expect. A set that idles higher gets room above
+ * its idle current.
+ */
 export function firstPowerPlan(sheet: ModelSheet): FirstPowerPlan {
   const { low, high } = sheet.idleA
   const widened = { low: low * (1 - IDLE_TOLERANCE), high: high * (1 + IDLE_TOLERANCE) }
-  return { limitA: Math.max(sheet.kind === 'cw-kit' ? KIT_LIMIT_A : MOBILE_LIMIT_A, widened.high * 1.2), idleA: widened, keyedLimitA: sheet.keyedA.high * KEYED_MARGIN }
+  return {
+    limitA: Math.max(sheet.kind === 'cw-kit' ? KIT_LIMIT_A : MOBILE_LIMIT_A, widened.high * 1.2),
+    idleA: widened,
+    keyedLimitA: sheet.keyedA.high * KEYED_MARGIN,
+  }
 }
 
 export type PowerVerdict = 'go-on' | 'above' | 'below' | 'stop'
@@ -39,11 +50,26 @@ export function idleOutcome(sheet: ModelSheet, tried: PowerTried): 'right' | 'hi
   return tried.seen === 'rising' || powerVerdict(sheet, tried) === 'above' ? 'high' : 'right'
 }
 
-/** When the limit is hit: devices out from the output backwards, one at a time; which step proves which device (common practice). */
-export const ISOLATION_ORDER: readonly { readonly doThis: string, readonly proves: string }[] = [
-  { doThis: 'Supply off. Resistance of the supply input, both polarities.', proves: 'near zero both ways: polarity diode, or a hard short behind it' },
-  { doThis: 'Take out the final\u2019s supply side; switch on again with the limit low.', proves: 'current falls: it was the final' },
-  { doThis: 'Take out the driver\u2019s supply side; switch on again.', proves: 'current falls: it was the driver' },
+/**
+ * When the limit is hit: devices out from the output backwards, one at a time; which step proves which device
+ * (common practice).
+ */
+export const ISOLATION_ORDER: readonly { readonly doThis: string; readonly proves: string }[] = [
+  {
+    doThis: 'Supply off. Resistance of the supply input, both polarities.',
+    proves: 'near zero both ways: polarity diode, or a hard short behind it',
+  },
+  {
+    doThis: 'Take out the final\u2019s supply side; switch on again with the limit low.',
+    proves: 'current falls: it was the final',
+  },
+  {
+    doThis: 'Take out the driver\u2019s supply side; switch on again.',
+    proves: 'current falls: it was the driver',
+  },
   { doThis: 'Lift the series regulator; switch on again.', proves: 'current falls: it was the regulator' },
-  { doThis: 'Test the part that was it, then bring the rest back to its healthy idle current.', proves: 'normal idle: the short is found; bias before the first key-down' },
+  {
+    doThis: 'Test the part that was it, then bring the rest back to its healthy idle current.',
+    proves: 'normal idle: the short is found; bias before the first key-down',
+  },
 ]

@@ -2,7 +2,15 @@
 export { jobState, type JobState } from './jobState'
 export { STAGES, stagesDone, type Stage } from './stages'
 // Before measuring
-export { ISOLATION_ORDER, firstPowerPlan, idleOutcome, lastPower, powerVerdict, type FirstPowerPlan, type PowerVerdict } from './firstPower'
+export {
+  ISOLATION_ORDER,
+  firstPowerPlan,
+  idleOutcome,
+  lastPower,
+  powerVerdict,
+  type FirstPowerPlan,
+  type PowerVerdict,
+} from './firstPower'
 export { inspection, reminders, type InspectedItem, type Reminder } from './inspection'
 export { LIMITER_ITEM, inspectionItems, type InspectionItem } from './inspectionItems'
 export { REMINDER_CONDITIONS, conditionOf, type ReminderCondition } from './reminderConditions'

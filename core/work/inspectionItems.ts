@@ -1,36 +1,135 @@
 import type { ModelSheet, SetKind } from '../sheet'
 
-export interface InspectionItem { readonly id: string, readonly lookFor: string, readonly good: string, readonly bad: string, readonly kinds: readonly SetKind[] | null, readonly needsConsent: boolean }
+export interface InspectionItem {
+  readonly id: string
+  readonly lookFor: string
+  readonly good: string
+  readonly bad: string
+  readonly kinds: readonly SetKind[] | null
+  readonly needsConsent: boolean
+}
 
 const VALVE: readonly SetKind[] = ['hybrid-valve']
 const LIMITER: readonly SetKind[] = ['am-mobile', 'multimode', 'menu-mobile', 'high-power']
 const COILS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'high-power', 'hybrid-valve']
-const FINALS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'cw-kit', 'menu-qrp']
+const FINALS: readonly SetKind[] = [
+  'fm-mobile',
+  'am-mobile',
+  'multimode',
+  'menu-mobile',
+  'high-power',
+  'cw-kit',
+  'menu-qrp',
+]
 
-const item = (id: string, lookFor: string, good: string, bad: string, kinds: readonly SetKind[] | null = null, needsConsent = false): InspectionItem => ({ id, lookFor, good, bad, kinds, needsConsent })
+const item = (
+  id: string,
+  lookFor: string,
+  good: string,
+  bad: string,
+  kinds: readonly SetKind[] | null = null,
+  needsConsent = false,
+): InspectionItem => ({ id, lookFor, good, bad, kinds, needsConsent })
 
 /** The item that says whether the limiter is whole. */
 export const LIMITER_ITEM = 'I33'
 
 /** What is looked at before anything is measured, by kind of set (common practice). */
 export const INSPECTION_ITEMS: readonly InspectionItem[] = [
-  item('I06', 'Fuse and lead polarity', 'as rated', 'wire instead of a fuse, melted lead: over-current has happened'),
-  item('I40', 'Supply lead, socket, polarity diode, filter capacitor', 'sound', 'melted insulation, diode missing or tiny'),
-  item('I30', 'Earlier work: solder, lifted tracks, added boards', 'factory solder', 'burnt or repaired track; unknown add-on: photograph, trace, ask'),
-  item('I31', 'Glue on boards and modules', 'soft, clear', 'brown, hard, crusted: corrosive and conductive', null, true),
+  item(
+    'I06',
+    'Fuse and lead polarity',
+    'as rated',
+    'wire instead of a fuse, melted lead: over-current has happened',
+  ),
+  item(
+    'I40',
+    'Supply lead, socket, polarity diode, filter capacitor',
+    'sound',
+    'melted insulation, diode missing or tiny',
+  ),
+  item(
+    'I30',
+    'Earlier work: solder, lifted tracks, added boards',
+    'factory solder',
+    'burnt or repaired track; unknown add-on: photograph, trace, ask',
+  ),
+  item(
+    'I31',
+    'Glue on boards and modules',
+    'soft, clear',
+    'brown, hard, crusted: corrosive and conductive',
+    null,
+    true,
+  ),
   item('I32', 'Electrolytic capacitors', 'flat, dry', 'bulged, leaking, mixed ages', null, true),
-  item(LIMITER_ITEM, 'Modulation limiter parts', 'all there', 'transistor or diode clipped out, preset at its end', LIMITER),
-  item('I34', 'Power modifications', 'none', 'home-made power control, resistor bridged, regulator reworked', FINALS),
-  item('I35', 'Types of driver and final', 'as listed', 'wrong type or rating, counterfeit, insulator missing', FINALS),
-  item('I36', 'Resistors near driver and final', 'in tolerance', 'two burnt means most of the section is out of value', FINALS),
-  item('I37', 'Cores and wax', 'wax whole, core full', 'cracked, missing, wedge marks; spread turns: set a reminder', COILS),
+  item(
+    LIMITER_ITEM,
+    'Modulation limiter parts',
+    'all there',
+    'transistor or diode clipped out, preset at its end',
+    LIMITER,
+  ),
+  item(
+    'I34',
+    'Power modifications',
+    'none',
+    'home-made power control, resistor bridged, regulator reworked',
+    FINALS,
+  ),
+  item(
+    'I35',
+    'Types of driver and final',
+    'as listed',
+    'wrong type or rating, counterfeit, insulator missing',
+    FINALS,
+  ),
+  item(
+    'I36',
+    'Resistors near driver and final',
+    'in tolerance',
+    'two burnt means most of the section is out of value',
+    FINALS,
+  ),
+  item(
+    'I37',
+    'Cores and wax',
+    'wax whole, core full',
+    'cracked, missing, wedge marks; spread turns: set a reminder',
+    COILS,
+  ),
   item('I38', 'Presets', 'clean', 'dirty, at a stop, jumping: clean first'),
-  item('I39', 'Trimmers', 'fitted', 'fixed capacitor in a trimmer\u2019s place: frequency not adjustable', COILS),
-  item('I41', 'Mounting of power devices', 'original screw, mica, paste', 'metal for nylon screw, no insulator', FINALS),
+  item(
+    'I39',
+    'Trimmers',
+    'fitted',
+    'fixed capacitor in a trimmer\u2019s place: frequency not adjustable',
+    COILS,
+  ),
+  item(
+    'I41',
+    'Mounting of power devices',
+    'original screw, mica, paste',
+    'metal for nylon screw, no insulator',
+    FINALS,
+  ),
   item('I42', 'Markings', 'readable', 'chip numbers painted over: look in the service data'),
   item('I43', 'Relay, switches, microphone plug', 'clean', 'intermittent'),
-  item('I44', 'Regulators and heat sink', 'no hot spots', 'brown board; moving to the chassis needs consent', null, true),
-  item('I45', 'Bleeder, high-voltage capacitors, fan, getter, plate caps', 'silver getter, bleeder whole', 'white getter: air; bleeder open: high voltage stays for hours', VALVE),
+  item(
+    'I44',
+    'Regulators and heat sink',
+    'no hot spots',
+    'brown board; moving to the chassis needs consent',
+    null,
+    true,
+  ),
+  item(
+    'I45',
+    'Bleeder, high-voltage capacitors, fan, getter, plate caps',
+    'silver getter, bleeder whole',
+    'white getter: air; bleeder open: high voltage stays for hours',
+    VALVE,
+  ),
 ]
 
 export function inspectionItems(sheet: ModelSheet): InspectionItem[] {

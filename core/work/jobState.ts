@@ -1,4 +1,15 @@
-import { compareMatrix, matrixState, openItems, runState, standing, type ComparedCell, type JobEvent, type OpenItem, type RowState, type RunState } from '../run'
+import {
+  compareMatrix,
+  matrixState,
+  openItems,
+  runState,
+  standing,
+  type ComparedCell,
+  type JobEvent,
+  type OpenItem,
+  type RowState,
+  type RunState,
+} from '../run'
 import type { ClaimContext } from '../claims'
 import { challengedInRow } from '../diagnose'
 import type { RuleSet } from '../rules'
@@ -31,33 +42,68 @@ export function jobState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEve
   const asLeft = matrixState(sheet, rules, run.history, 'as-left')
   const reminded = reminders(events, asFound, asLeft)
   return {
-    run, asFound, asLeft, reminders: reminded,
+    run,
+    asFound,
+    asLeft,
+    reminders: reminded,
     compared: compareMatrix(asFound, asLeft),
-    items: openItems(sheet, run, asFound, asLeft, [...openWork(sheet, events, reminded), ...doubtfulRows(sheet, rules, run, asLeft, events)]),
+    items: openItems(sheet, run, asFound, asLeft, [
+      ...openWork(sheet, events, reminded),
+      ...doubtfulRows(sheet, rules, run, asLeft, events),
+    ]),
     done: stagesDone(sheet, events, run, asFound, asLeft),
     claimContext: { main: sheet.main, isDoubtful: doubtfulReadings(sheet, rules, run, asFound, events) },
   }
 }
 
-/** A reading as left that contradicts another one and was not confirmed with a reason: nothing is handed over on it silently. */
-function doubtfulRows(sheet: ModelSheet, rules: RuleSet, run: RunState, asLeft: readonly RowState[], events: readonly JobEvent[]): Omit<OpenItem, 'settled'>[] {
+/**
+ * A reading as left that contradicts another one and was not confirmed with a reason: nothing is handed over
+ * on it silently.
+ */
+function doubtfulRows(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  run: RunState,
+  asLeft: readonly RowState[],
+  events: readonly JobEvent[],
+): Omit<OpenItem, 'settled'>[] {
   const isDoubtful = doubtfulReadings(sheet, rules, run, asLeft, events)
-  return asLeft.filter(row => row.cells.some(c => c.latest && isDoubtful(c.latest.reading.id))).map(({ point }) => ({
-    id: `as-left-doubt:${point.id}`, title: point.title, kind: 'as-left-doubtful' as const, detail: 'a reading is implausible or contradicts another one',
-  }))
+  return asLeft
+    .filter(row => row.cells.some(c => c.latest && isDoubtful(c.latest.reading.id)))
+    .map(({ point }) => ({
+      id: `as-left-doubt:${point.id}`,
+      title: point.title,
+      kind: 'as-left-doubtful' as const,
+      detail: 'a reading is implausible or contradicts another one',
+    }))
 }
 
 /** Worked out when it is first asked. */
-function doubtfulReadings(sheet: ModelSheet, rules: RuleSet, run: RunState, rows: readonly RowState[], events: readonly JobEvent[]): (readingId: string) => boolean {
+function doubtfulReadings(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  run: RunState,
+  rows: readonly RowState[],
+  events: readonly JobEvent[],
+): (readingId: string) => boolean {
   let ids: ReadonlySet<string> | null = null
-  return (readingId) => {
+  return readingId => {
     ids ??= new Set(openChallenges(sheet, rules, run, rows, events))
     return ids.has(readingId)
   }
 }
 
-function openChallenges(sheet: ModelSheet, rules: RuleSet, run: RunState, rows: readonly RowState[], events: readonly JobEvent[]): string[] {
+function openChallenges(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  run: RunState,
+  rows: readonly RowState[],
+  events: readonly JobEvent[],
+): string[] {
   const kept = events.filter(e => e.kind === 'challenge-kept')
   const context = { sheet, rules, rows, history: run.history, kept, meterOf: () => null }
-  return rows.flatMap(row => challengedInRow(context, row)).filter(c => c.keptBecause === null).map(c => c.readingId)
+  return rows
+    .flatMap(row => challengedInRow(context, row))
+    .filter(c => c.keptBecause === null)
+    .map(c => c.readingId)
 }

@@ -17,13 +17,13 @@ export interface BenchJob {
 }
 
 export type Suggestion =
-  | { readonly kind: 'stopped', readonly jobId: string }
-  | { readonly kind: 'soak-due', readonly jobId: string }
-  | { readonly kind: 'switch-on', readonly jobId: string, readonly beside: string }
-  | { readonly kind: 'ask-again', readonly jobId: string, readonly days: number }
-  | { readonly kind: 'promised', readonly jobId: string, readonly late: boolean, readonly promisedOn: string }
-  | { readonly kind: 'go-on', readonly jobId: string }
-  | { readonly kind: 'batch', readonly jobId: string, readonly like: string, readonly others: number }
+  | { readonly kind: 'stopped'; readonly jobId: string }
+  | { readonly kind: 'soak-due'; readonly jobId: string }
+  | { readonly kind: 'switch-on'; readonly jobId: string; readonly beside: string }
+  | { readonly kind: 'ask-again'; readonly jobId: string; readonly days: number }
+  | { readonly kind: 'promised'; readonly jobId: string; readonly late: boolean; readonly promisedOn: string }
+  | { readonly kind: 'go-on'; readonly jobId: string }
+  | { readonly kind: 'batch'; readonly jobId: string; readonly like: string; readonly others: number }
 
 /** A question that was not answered this long is asked again [days] (general trade knowledge). */
 const ASK_AGAIN_DAYS = 3
@@ -34,17 +34,24 @@ const DAY_MS = 86_400_000
 const NEEDS_WARMTH: readonly Stage[] = ['as-found', 'align', 'as-left']
 
 /**
- * What to do next, the most useful first: stop rules, sets that could be warming meanwhile, answers that are missing,
- * what was promised first, others of the same model (W12, common practice).
+ * What to do next, the most useful first: stop rules, sets that could be warming meanwhile, answers that are
+ * missing, what was promised first, others of the same model (W12, common practice).
  * @param jobs on the bench, in the order in which they lie there
  */
-export function nextUseful(jobs: readonly BenchJob[], nowMs: number, todayIso: string, blocked: readonly BlockedPeriod[] = []): Suggestion[] {
+export function nextUseful(
+  jobs: readonly BenchJob[],
+  nowMs: number,
+  todayIso: string,
+  blocked: readonly BlockedPeriod[] = [],
+): Suggestion[] {
   const free = jobs.filter(j => j.waitsFor === null && !j.stopped && j.soakEndsAtMs === null)
   const ordered = [...free].sort((a, b) => rank(a, todayIso, blocked) - rank(b, todayIso, blocked))
   const [first] = ordered
   return [
     ...jobs.filter(j => j.stopped).map((j): Suggestion => ({ kind: 'stopped', jobId: j.id })),
-    ...jobs.filter(j => j.soakEndsAtMs !== null && j.soakEndsAtMs <= nowMs).map((j): Suggestion => ({ kind: 'soak-due', jobId: j.id })),
+    ...jobs
+      .filter(j => j.soakEndsAtMs !== null && j.soakEndsAtMs <= nowMs)
+      .map((j): Suggestion => ({ kind: 'soak-due', jobId: j.id })),
     ...coldBeside(ordered),
     ...jobs.flatMap(j => askAgain(j, nowMs)),
     ...(first ? [goOn(first, todayIso, blocked)] : []),
@@ -54,7 +61,9 @@ export function nextUseful(jobs: readonly BenchJob[], nowMs: number, todayIso: s
 
 /** Promised first, by the day on which work must begin; then as they lie on the bench. */
 function rank(job: BenchJob, todayIso: string, blocked: readonly BlockedPeriod[]): number {
-  return job.promisedOn === null ? Number.MAX_SAFE_INTEGER : daysTo(latestStart(job.promisedOn, job.stage, blocked), todayIso)
+  return job.promisedOn === null
+    ? Number.MAX_SAFE_INTEGER
+    : daysTo(latestStart(job.promisedOn, job.stage, blocked), todayIso)
 }
 
 function daysTo(day: string, todayIso: string): number {
@@ -75,12 +84,20 @@ function askAgain(job: BenchJob, nowMs: number): Suggestion[] {
 }
 
 function goOn(job: BenchJob, todayIso: string, blocked: readonly BlockedPeriod[]): Suggestion {
-  if (job.promisedOn === null || rank(job, todayIso, blocked) > PRESSING_DAYS) return { kind: 'go-on', jobId: job.id }
-  return { kind: 'promised', jobId: job.id, late: daysTo(job.promisedOn, todayIso) < 0, promisedOn: job.promisedOn }
+  if (job.promisedOn === null || rank(job, todayIso, blocked) > PRESSING_DAYS)
+    return { kind: 'go-on', jobId: job.id }
+  return {
+    kind: 'promised',
+    jobId: job.id,
+    late: daysTo(job.promisedOn, todayIso) < 0,
+    promisedOn: job.promisedOn,
+  }
 }
 
 /** Others of the same model run on one set-up. */
 function batch(first: BenchJob | undefined, ordered: readonly BenchJob[]): Suggestion[] {
   const alike = ordered.filter(j => j !== first && j.sheetId === first?.sheetId)
-  return first && alike.length > 0 ? [{ kind: 'batch', jobId: alike[0]!.id, like: first.id, others: alike.length }] : []
+  return first && alike.length > 0
+    ? [{ kind: 'batch', jobId: alike[0]!.id, like: first.id, others: alike.length }]
+    : []
 }

@@ -7,15 +7,57 @@ import { questions, waits } from './waiting'
 
 type Unsettled = Omit<OpenItem, 'settled'>
 
-/** What the work beside the readings leaves open: unanswered questions, waits, reminders that came true, what a new final owes, a soak. */
-export function openWork(sheet: ModelSheet, events: readonly JobEvent[], due: readonly Reminder[]): Unsettled[] {
+/**
+ * What the work beside the readings leaves open: unanswered questions, waits, reminders that came true, what
+ * a new final owes, a soak.
+ */
+export function openWork(
+  sheet: ModelSheet,
+  events: readonly JobEvent[],
+  due: readonly Reminder[],
+): Unsettled[] {
   const soak = runningSoak(events)
   return [
-    ...questions(events).filter(q => q.answered === null).map(q => ({ id: `question:${q.asked.id}`, title: q.asked.text, kind: 'question' as const, detail: 'asked, not answered: no work on silence' })),
-    ...waits(events).filter(w => w.ended === null).map(w => ({ id: `wait:${w.begun.id}`, title: w.begun.text, kind: 'wait' as const, detail: `waits for ${w.begun.waitsFor}` })),
-    ...inspection(sheet, events).filter(i => i.last?.state === 'ask').map(i => ({ id: `ask:${i.item.id}`, title: i.item.lookFor, kind: 'ask-owner' as const, detail: i.last!.text || 'the owner is to be asked' })),
-    ...due.filter(r => r.due).map(r => ({ id: `reminder:${r.id}`, title: r.text, kind: 'reminder' as const, detail: `${r.conditionWords}: it is so now` })),
-    ...owedAfterFinal(sheet, events).map(o => ({ id: o.id, title: o.title, kind: 'after-final' as const, detail: o.why })),
-    ...(soak ? [{ id: `soak:${soak.begun.id}`, title: 'Soak', kind: 'soak' as const, detail: 'still running' }] : []),
+    ...questions(events)
+      .filter(q => q.answered === null)
+      .map(q => ({
+        id: `question:${q.asked.id}`,
+        title: q.asked.text,
+        kind: 'question' as const,
+        detail: 'asked, not answered: no work on silence',
+      })),
+    ...waits(events)
+      .filter(w => w.ended === null)
+      .map(w => ({
+        id: `wait:${w.begun.id}`,
+        title: w.begun.text,
+        kind: 'wait' as const,
+        detail: `waits for ${w.begun.waitsFor}`,
+      })),
+    ...inspection(sheet, events)
+      .filter(i => i.last?.state === 'ask')
+      .map(i => ({
+        id: `ask:${i.item.id}`,
+        title: i.item.lookFor,
+        kind: 'ask-owner' as const,
+        detail: i.last!.text || 'the owner is to be asked',
+      })),
+    ...due
+      .filter(r => r.due)
+      .map(r => ({
+        id: `reminder:${r.id}`,
+        title: r.text,
+        kind: 'reminder' as const,
+        detail: `${r.conditionWords}: it is so now`,
+      })),
+    ...owedAfterFinal(sheet, events).map(o => ({
+      id: o.id,
+      title: o.title,
+      kind: 'after-final' as const,
+      detail: o.why,
+    })),
+    ...(soak
+      ? [{ id: `soak:${soak.begun.id}`, title: 'Soak', kind: 'soak' as const, detail: 'still running' }]
+      : []),
   ]
 }

@@ -1,11 +1,29 @@
 /** Preferred values with 5 % tolerance. Source: IEC 60063, E24 (from memory). */
-const E24 = [10, 11, 12, 13, 15, 16, 18, 20, 22, 24, 27, 30, 33, 36, 39, 43, 47, 51, 56, 62, 68, 75, 82, 91] as const
+const E24 = [
+  10, 11, 12, 13, 15, 16, 18, 20, 22, 24, 27, 30, 33, 36, 39, 43, 47, 51, 56, 62, 68, 75, 82, 91,
+] as const
 
 /** A value as it is written on parts and drawings: 4k7, 47k, 0.1uF, 5.005 uF. */
-export interface PartValue { readonly value: number, readonly unit: 'ohm' | 'F' | 'H' }
+export interface PartValue {
+  readonly value: number
+  readonly unit: 'ohm' | 'F' | 'H'
+}
 
-const PREFIX: Record<string, number> = { '': 1, 'p': 1e-12, 'n': 1e-9, 'u': 1e-6, '\u00b5': 1e-6, '\u03bc': 1e-6, 'm': 1e-3, 'k': 1e3, 'K': 1e3, 'M': 1e6, 'R': 1 }
-const WRITTEN = /(?:^|[\s:])(\d+(?:[.,]\d+)?)\s*([pnu\u00b5\u03bcmkKMR])?(\d+)?\s*(ohm|\u03a9|F|H)?(?=$|[\s,;])/u
+const PREFIX: Record<string, number> = {
+  '': 1,
+  'p': 1e-12,
+  'n': 1e-9,
+  'u': 1e-6,
+  '\u00b5': 1e-6,
+  '\u03bc': 1e-6,
+  'm': 1e-3,
+  'k': 1e3,
+  'K': 1e3,
+  'M': 1e6,
+  'R': 1,
+}
+const WRITTEN =
+  /(?:^|[\s:])(\d+(?:[.,]\d+)?)\s*([pnu\u00b5\u03bcmkKMR])?(\d+)?\s*(ohm|\u03a9|F|H)?(?=$|[\s,;])/u
 
 /** The first component value in a text, or null when there is none: a bare number is a count, not a value. */
 export function partValueIn(text: string): PartValue | null {
@@ -26,7 +44,9 @@ export function isPreferred({ value }: PartValue): boolean {
 }
 
 /** What is odd about a part that replaces another (P30). */
-export type PartDoubt = { readonly kind: 'not-preferred', readonly text: string } | { readonly kind: 'decade', readonly factor: number }
+export type PartDoubt =
+  | { readonly kind: 'not-preferred'; readonly text: string }
+  | { readonly kind: 'decade'; readonly factor: number }
 
 /** A value outside the series, or a tenth or ten times of what came out: the drawing decides. */
 export function partDoubts(partOut: string, partIn: string): PartDoubt[] {

@@ -2,7 +2,12 @@ import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
 import { latestStart, latestStartFor, outlook, runsInto, type BlockedPeriod } from './promise'
 
-const taken = (fromDay: string, toDay: string): BlockedPeriod => ({ id: fromDay, fromDay, toDay, why: 'other work' })
+const taken = (fromDay: string, toDay: string): BlockedPeriod => ({
+  id: fromDay,
+  fromDay,
+  toDay,
+  why: 'other work',
+})
 const dayOf = (n: number) => new Date(Date.UTC(2026, 10, 1) + n * 86_400_000).toISOString().slice(0, 10)
 
 describe('promised dates (W04)', () => {
@@ -17,20 +22,33 @@ describe('promised dates (W04)', () => {
   it('skip the days on which the bench is taken (W06)', () => {
     const weeks = [taken('2026-11-16', '2026-11-26')]
     expect(latestStart('2026-11-27', 'as-found', weeks)).toBe('2026-11-14')
-    expect(outlook('2026-11-27', 'as-found', '2026-11-25', weeks)).toEqual({ verdict: 'late', latestStart: '2026-11-14', blocked: weeks })
+    expect(outlook('2026-11-27', 'as-found', '2026-11-25', weeks)).toEqual({
+      verdict: 'late',
+      latestStart: '2026-11-14',
+      blocked: weeks,
+    })
     expect(outlook('2026-11-15', 'as-found', '2026-11-10', weeks).blocked).toEqual([])
-    expect(latestStart('2026-11-26', 'handover', weeks), 'nobody hands over while the bench is taken').toBe('2026-11-15')
+    expect(latestStart('2026-11-26', 'handover', weeks), 'nobody hands over while the bench is taken').toBe(
+      '2026-11-15',
+    )
   })
   it('agree with a plain count of free days', () => {
-    fc.assert(fc.property(fc.integer({ min: 40, max: 80 }), fc.integer({ min: 0, max: 4 }), fc.array(fc.tuple(fc.integer({ min: 0, max: 80 }), fc.integer({ min: 0, max: 6 })), { maxLength: 4 }), (promised, needed, periods) => {
-      const blocked = periods.map(([from, length]) => taken(dayOf(from), dayOf(from + length)))
-      const free = (n: number) => !blocked.some(b => b.fromDay <= dayOf(n) && dayOf(n) <= b.toDay)
-      const start = latestStartFor(dayOf(promised), needed, blocked)
-      const at = Array.from({ length: 200 }, (_, i) => promised - i).find(n => dayOf(n) === start)!
-      const between = Array.from({ length: promised - at }, (_, i) => at + i).filter(free).length
-      expect(between).toBe(Math.max(needed, free(promised) ? 0 : 1))
-      expect(free(at)).toBe(true)
-    }))
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 40, max: 80 }),
+        fc.integer({ min: 0, max: 4 }),
+        fc.array(fc.tuple(fc.integer({ min: 0, max: 80 }), fc.integer({ min: 0, max: 6 })), { maxLength: 4 }),
+        (promised, needed, periods) => {
+          const blocked = periods.map(([from, length]) => taken(dayOf(from), dayOf(from + length)))
+          const free = (n: number) => !blocked.some(b => b.fromDay <= dayOf(n) && dayOf(n) <= b.toDay)
+          const start = latestStartFor(dayOf(promised), needed, blocked)
+          const at = Array.from({ length: 200 }, (_, i) => promised - i).find(n => dayOf(n) === start)!
+          const between = Array.from({ length: promised - at }, (_, i) => at + i).filter(free).length
+          expect(between).toBe(Math.max(needed, free(promised) ? 0 : 1))
+          expect(free(at)).toBe(true)
+        },
+      ),
+    )
   })
 })
 

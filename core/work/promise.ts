@@ -1,7 +1,12 @@
 import type { Stage } from './stages'
 
 /** Other work takes the bench, from the first day to the last (ISO days). */
-export interface BlockedPeriod { readonly id: string, readonly fromDay: string, readonly toDay: string, readonly why: string }
+export interface BlockedPeriod {
+  readonly id: string
+  readonly fromDay: string
+  readonly toDay: string
+  readonly why: string
+}
 
 /** Whether a promise can be kept: the last day on which work must begin, counted backward from it. */
 export interface Outlook {
@@ -13,26 +18,52 @@ export interface Outlook {
 }
 
 /** Bench days that are still needed: one for measuring and aligning, one for the soak (common practice). */
-const BENCH_DAYS: Record<Stage, number> = { 'intake': 2, 'inspection': 2, 'as-found': 2, 'findings': 2, 'repair': 2, 'align': 2, 'as-left': 1, 'soak': 1, 'handover': 0 }
+const BENCH_DAYS: Record<Stage, number> = {
+  'intake': 2,
+  'inspection': 2,
+  'as-found': 2,
+  'findings': 2,
+  'repair': 2,
+  'align': 2,
+  'as-left': 1,
+  'soak': 1,
+  'handover': 0,
+}
 const DAY_MS = 86_400_000
 /** A calendar is not looked through further than this. */
 const MOST_DAYS = 800
 
-const dayBefore = (isoDay: string, days = 1) => new Date(Date.parse(isoDay) - days * DAY_MS).toISOString().slice(0, 10)
-const isBlocked = (isoDay: string, blocked: readonly BlockedPeriod[]) => blocked.find(b => b.fromDay <= isoDay && isoDay <= b.toDay)
+const dayBefore = (isoDay: string, days = 1) =>
+  new Date(Date.parse(isoDay) - days * DAY_MS).toISOString().slice(0, 10)
+const isBlocked = (isoDay: string, blocked: readonly BlockedPeriod[]) =>
+  blocked.find(b => b.fromDay <= isoDay && isoDay <= b.toDay)
 
 /**
- * Backward from the promised day: hand-over, soak, work, without the days on which the bench is taken (W04, W06).
+ * Backward from the promised day: hand-over, soak, work, without the days on which the bench is taken (W04,
+ * W06).
  * @param freeFrom day on which work can begin: today, or when parts and answers are there
  */
-export function outlook(promisedOn: string, stage: Stage, freeFrom: string, blocked: readonly BlockedPeriod[]): Outlook {
+export function outlook(
+  promisedOn: string,
+  stage: Stage,
+  freeFrom: string,
+  blocked: readonly BlockedPeriod[],
+): Outlook {
   const latestStart = latestStartFor(promisedOn, BENCH_DAYS[stage], blocked)
   const verdict = latestStart < freeFrom ? 'late' : latestStart === freeFrom ? 'tight' : 'fits'
-  return { verdict, latestStart, blocked: blocked.filter(b => b.fromDay <= promisedOn && b.toDay >= freeFrom) }
+  return {
+    verdict,
+    latestStart,
+    blocked: blocked.filter(b => b.fromDay <= promisedOn && b.toDay >= freeFrom),
+  }
 }
 
 /** The last day of work that leaves enough free days until the promised one. */
-export function latestStartFor(promisedOn: string, benchDays: number, blocked: readonly BlockedPeriod[]): string {
+export function latestStartFor(
+  promisedOn: string,
+  benchDays: number,
+  blocked: readonly BlockedPeriod[],
+): string {
   let day = promisedOn
   let left = benchDays
   for (let i = 0; i < MOST_DAYS && (left > 0 || isBlocked(day, blocked)); i++) {
@@ -50,7 +81,11 @@ export function latestStart(promisedOn: string, stage: Stage, blocked: readonly 
  * A job without a promise that cannot end before the bench is taken waits until the end of it (F63).
  * @returns the period that it runs into, or null
  */
-export function runsInto(stage: Stage, freeFrom: string, blocked: readonly BlockedPeriod[]): BlockedPeriod | null {
+export function runsInto(
+  stage: Stage,
+  freeFrom: string,
+  blocked: readonly BlockedPeriod[],
+): BlockedPeriod | null {
   const days = Array.from({ length: Math.max(1, BENCH_DAYS[stage]) }, (_, i) => dayBefore(freeFrom, -i))
   for (const day of days) {
     const period = isBlocked(day, blocked)

@@ -3,14 +3,30 @@ import type { Quantity } from '../quantity'
 import type { RowState } from '../run'
 
 /** What a reminder can wait for: a quantity whose judged reading is not inside. */
-export interface ReminderCondition { readonly id: string, readonly words: string, readonly quantities: readonly Quantity[] }
+export interface ReminderCondition {
+  readonly id: string
+  readonly words: string
+  readonly quantities: readonly Quantity[]
+}
 
 export const REMINDER_CONDITIONS: readonly ReminderCondition[] = [
-  { id: 'spectrum', words: 'if adjacent channels or harmonics are not clean', quantities: ['adjacentDbc', 'harmonicDbc'] },
+  {
+    id: 'spectrum',
+    words: 'if adjacent channels or harmonics are not clean',
+    quantities: ['adjacentDbc', 'harmonicDbc'],
+  },
   { id: 'power', words: 'if the power is not right', quantities: ['powerW', 'pepW'] },
   { id: 'frequency', words: 'if the frequency is not right', quantities: ['carrierHz', 'referenceHz'] },
-  { id: 'modulation', words: 'if depth or deviation is not right', quantities: ['depthNegativeRatio', 'depthPositiveRatio', 'deviationPositiveHz', 'deviationNegativeHz'] },
-  { id: 'receiver', words: 'if the receiver is not right', quantities: ['sensitivityV', 'audibleV', 'sinadDb', 'sMeter'] },
+  {
+    id: 'modulation',
+    words: 'if depth or deviation is not right',
+    quantities: ['depthNegativeRatio', 'depthPositiveRatio', 'deviationPositiveHz', 'deviationNegativeHz'],
+  },
+  {
+    id: 'receiver',
+    words: 'if the receiver is not right',
+    quantities: ['sensitivityV', 'audibleV', 'sinadDb', 'sMeter'],
+  },
 ]
 
 /** @throws {CoreError} unknown-condition */
@@ -20,11 +36,20 @@ export function conditionOf(id: string): ReminderCondition {
   return found
 }
 
-/** True when the latest judged reading of one of its quantities is outside; a reading that cannot be told is not clean either. */
-export function isTrue(condition: ReminderCondition, asFound: readonly RowState[], asLeft: readonly RowState[]): boolean {
-  return asFound.some((row, i) => row.cells.some((cell, j) => {
-    if (!condition.quantities.includes(cell.want.quantity)) return false
-    const judgement = asLeft[i]?.cells[j]?.judgement ?? cell.judgement
-    return judgement !== null && judgement.verdict !== 'inside'
-  }))
+/**
+ * True when the latest judged reading of one of its quantities is outside; a reading that cannot be told is
+ * not clean either.
+ */
+export function isTrue(
+  condition: ReminderCondition,
+  asFound: readonly RowState[],
+  asLeft: readonly RowState[],
+): boolean {
+  return asFound.some((row, i) =>
+    row.cells.some((cell, j) => {
+      if (!condition.quantities.includes(cell.want.quantity)) return false
+      const judgement = asLeft[i]?.cells[j]?.judgement ?? cell.judgement
+      return judgement !== null && judgement.verdict !== 'inside'
+    }),
+  )
 }

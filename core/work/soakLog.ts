@@ -8,7 +8,11 @@ export const LOG_EVERY_MS = 10 * 60_000
 /** More than this lost during a soak is a fault (general trade knowledge) [dB]. */
 const MOST_DROP_DB = 0.5
 
-export interface SoakReading { readonly atMs: number, readonly powerW: number | null, readonly carrierHz: number | null }
+export interface SoakReading {
+  readonly atMs: number
+  readonly powerW: number | null
+  readonly carrierHz: number | null
+}
 
 export interface SoakLog {
   readonly readings: readonly SoakReading[]
@@ -23,22 +27,44 @@ export interface SoakLog {
 /** The row that a soak is logged with: the carrier on the middle channel of the matrix. */
 export function soakPoint(sheet: ModelSheet): MeasurePoint {
   const { mode, fromChannel, toChannel, setting } = sheet.main
-  const carriers = sheet.matrix.filter(({ state: s, wants }) => s.keyed && s.toneHz === null && !s.lowPower && s.mode === mode && s.setting === setting && s.coverage === 'standard' && s.channel !== null && s.channel >= fromChannel && s.channel <= toChannel && wants.some(w => w.quantity === 'powerW'))
+  const carriers = sheet.matrix.filter(
+    ({ state: s, wants }) =>
+      s.keyed &&
+      s.toneHz === null &&
+      !s.lowPower &&
+      s.mode === mode &&
+      s.setting === setting &&
+      s.coverage === 'standard' &&
+      s.channel !== null &&
+      s.channel >= fromChannel &&
+      s.channel <= toChannel &&
+      wants.some(w => w.quantity === 'powerW'),
+  )
   return carriers[Math.floor((carriers.length - 1) / 2)]!
 }
 
 /** What was read while a soak ran, and what it comes to. Struck readings do not count. */
 export function soakLog(sheet: ModelSheet, events: readonly JobEvent[], soak: Soak): SoakLog {
   const endMs = soak.ended?.atMs ?? Infinity
-  const taken = history(sheet, events).readings.filter(t => t.struck === null && t.row.phase === 'soak' && t.row.atMs >= soak.begun.atMs && t.row.atMs <= endMs)
+  const taken = history(sheet, events).readings.filter(
+    t => t.struck === null && t.row.phase === 'soak' && t.row.atMs >= soak.begun.atMs && t.row.atMs <= endMs,
+  )
   const rows = [...new Set(taken.map(t => t.row))]
-  const value = (row: typeof rows[number], quantity: 'powerW' | 'carrierHz') => taken.find(t => t.row === row && t.reading.quantity === quantity)?.reading.value ?? null
-  const readings = rows.map(row => ({ atMs: row.atMs, powerW: value(row, 'powerW'), carrierHz: value(row, 'carrierHz') }))
-  const powers = readings.flatMap(r => r.powerW !== null && r.powerW > 0 ? [r.powerW] : [])
+  const value = (row: (typeof rows)[number], quantity: 'powerW' | 'carrierHz') =>
+    taken.find(t => t.row === row && t.reading.quantity === quantity)?.reading.value ?? null
+  const readings = rows.map(row => ({
+    atMs: row.atMs,
+    powerW: value(row, 'powerW'),
+    carrierHz: value(row, 'carrierHz'),
+  }))
+  const powers = readings.flatMap(r => (r.powerW !== null && r.powerW > 0 ? [r.powerW] : []))
   const carriers = readings.flatMap(r => r.carrierHz ?? [])
   const dropDb = powers.length > 1 ? powerRatioToDb(powers.at(-1)! / powers[0]!) : null
   return {
-    readings, dropDb, driftHz: carriers.length > 1 ? carriers.at(-1)! - carriers[0]! : null,
-    fades: dropDb !== null && dropDb < -MOST_DROP_DB, nextDueMs: (readings.at(-1)?.atMs ?? soak.begun.atMs) + (readings.length > 0 ? LOG_EVERY_MS : 0),
+    readings,
+    dropDb,
+    driftHz: carriers.length > 1 ? carriers.at(-1)! - carriers[0]! : null,
+    fades: dropDb !== null && dropDb < -MOST_DROP_DB,
+    nextDueMs: (readings.at(-1)?.atMs ?? soak.begun.atMs) + (readings.length > 0 ? LOG_EVERY_MS : 0),
   }
 }

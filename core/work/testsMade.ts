@@ -4,8 +4,13 @@ import type { ModelSheet } from '../sheet'
 import { idleOutcome, lastPower } from './firstPower'
 import { LIMITER_ITEM } from './inspectionItems'
 
-/** What an item of the inspection answers, when it was found in order and when a defect was seen: it is not asked again. */
-const ANSWERED_BY: Readonly<Record<string, { readonly observableId: string, readonly fine: string, readonly seen: string }>> = {
+/**
+ * What an item of the inspection answers, when it was found in order and when a defect was seen: it is not
+ * asked again.
+ */
+const ANSWERED_BY: Readonly<
+  Record<string, { readonly observableId: string; readonly fine: string; readonly seen: string }>
+> = {
   [LIMITER_ITEM]: { observableId: 'limiter-parts', fine: 'there', seen: 'missing' },
   I36: { observableId: 'driver-resistors', fine: 'fine', seen: 'burnt' },
   I39: { observableId: 'trimmer', fine: 'reaches', seen: 'missing' },
@@ -20,13 +25,15 @@ export function testsMade(sheet: ModelSheet, events: readonly JobEvent[]): TestM
   return [
     ...(power ? [{ observableId: 'idle', outcome: idleOutcome(sheet, power) }] : []),
     ...seenOnInspection(events),
-    ...events.flatMap(e => e.kind === 'test-made' ? [{ observableId: e.observableId, outcome: e.outcome }] : []),
+    ...events.flatMap(e =>
+      e.kind === 'test-made' ? [{ observableId: e.observableId, outcome: e.outcome }] : [],
+    ),
   ]
 }
 
 /** A defect that was put right since answers nothing about the set as it was read. */
 function seenOnInspection(events: readonly JobEvent[]): TestMade[] {
-  const last = new Map(events.flatMap(e => e.kind === 'item-inspected' ? [[e.itemId, e] as const] : []))
+  const last = new Map(events.flatMap(e => (e.kind === 'item-inspected' ? [[e.itemId, e] as const] : [])))
   return [...last.values()].flatMap((item: ItemInspected) => {
     const answer = ANSWERED_BY[item.itemId]
     if (!answer || (item.state !== 'seen' && item.state !== 'fine')) return []

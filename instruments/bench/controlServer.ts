@@ -11,8 +11,18 @@ const RECORDING = { rateHz: 250_000, seconds: 2 }
 export function controlServer(bench: SimulatedBench): Server {
   return createServer((request, response) => {
     route(bench, request).then(
-      body => body instanceof Recorded ? body.send(response) : send(response, 200, body),
-      (error: unknown) => send(response, error instanceof CoreError || error instanceof ValidationError || error instanceof SyntaxError ? 400 : 500, { message: error instanceof Error ? error.message : String(error), code: error instanceof CoreError ? error.code : 'invalid-field' }),
+      body => (body instanceof Recorded ? body.send(response) : send(response, 200, body)),
+      (error: unknown) =>
+        send(
+          response,
+          error instanceof CoreError || error instanceof ValidationError || error instanceof SyntaxError
+            ? 400
+            : 500,
+          {
+            message: error instanceof Error ? error.message : String(error),
+            code: error instanceof CoreError ? error.code : 'invalid-field',
+          },
+        ),
     )
   })
 }
@@ -28,19 +38,32 @@ class Recorded {
       pairs[2 * k] = i[k]!
       pairs[2 * k + 1] = q[k]!
     }
-    response.writeHead(200, { 'content-type': 'application/octet-stream', 'x-rate-hz': String(rateHz), 'x-centre-hz': String(centreHz) }).end(Buffer.from(pairs.buffer))
+    response
+      .writeHead(200, {
+        'content-type': 'application/octet-stream',
+        'x-rate-hz': String(rateHz),
+        'x-centre-hz': String(centreHz),
+      })
+      .end(Buffer.from(pairs.buffer))
   }
 }
 
 async function route(bench: SimulatedBench, request: IncomingMessage): Promise<unknown> {
-  if (request.method === 'GET') return request.url === '/record' ? bench.record() : request.url === '/recording' ? new Recorded(bench.recording(RECORDING.rateHz, RECORDING.seconds)) : bench.view()
+  if (request.method === 'GET')
+    return request.url === '/record'
+      ? bench.record()
+      : request.url === '/recording'
+        ? new Recorded(bench.recording(RECORDING.rateHz, RECORDING.seconds))
+        : bench.view()
   let text = ''
   for await (const chunk of request) {
     text += String(chunk)
     if (text.length > MAX_BODY) throw new SyntaxError('body too large')
   }
   const body: unknown = JSON.parse(text || '{}')
-  return request.url === '/session' ? bench.begin(await benchSession.validate(body, { strict: true })) : bench.change(await practiceChange.validate(body, { strict: true }))
+  return request.url === '/session'
+    ? bench.begin(await benchSession.validate(body, { strict: true }))
+    : bench.change(await practiceChange.validate(body, { strict: true }))
 }
 
 function send(response: ServerResponse, status: number, body: unknown): void {

@@ -4,10 +4,16 @@ import { SimulatedBench } from './simulatedBench'
 
 /** The simulated bench as a process: SCPI servers in front of the simulated set, and its control port. */
 const log = pino({ base: { process: 'bench' } })
-const bench = new SimulatedBench(Number(process.env.BENCH_SEED ?? 27), () => performance.now() / 1000, Number(process.env.BENCH_SCPI_PORT ?? 0))
+const bench = new SimulatedBench(
+  Number(process.env.BENCH_SEED ?? 27),
+  () => performance.now() / 1000,
+  Number(process.env.BENCH_SCPI_PORT ?? 0),
+)
 await bench.start()
 const server = controlServer(bench)
-server.listen(Number(process.env.BENCH_PORT ?? 0), '127.0.0.1', () => log.info({ instruments: bench.view().instruments }, 'simulated bench ready'))
+server.listen(Number(process.env.BENCH_PORT ?? 0), '127.0.0.1', () =>
+  log.info({ instruments: bench.view().instruments }, 'simulated bench ready'),
+)
 
 // The set lives on while nobody asks: heat and drift are not made up for in one leap.
 const tick = setInterval(() => bench.look(), 100)

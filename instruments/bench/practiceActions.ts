@@ -7,18 +7,63 @@ const DEFAULT_TONE = { hz: 1000, v: 0.04 }
 
 /** What a change from the panel means for the simulated set. Fields that were not sent stay as they are. */
 export function actionsOf(change: PracticeChange, state: RigState, offsetSeed: number | null): RigAction[] {
-  const { adjusters = [], mode, channel, keyed, lowPower, coverage, powerOn, driveOff, micGain, clarifier, supplyV, limitA, humidity, soften, clean, replace, remove } = change
-  const controls = defined({ mode, channel, keyed, lowPower, coverage, powerOn, driveOff, micGain, clarifier })
+  const {
+    adjusters = [],
+    mode,
+    channel,
+    keyed,
+    lowPower,
+    coverage,
+    powerOn,
+    driveOff,
+    micGain,
+    clarifier,
+    supplyV,
+    limitA,
+    humidity,
+    soften,
+    clean,
+    replace,
+    remove,
+  } = change
+  const controls = defined({
+    mode,
+    channel,
+    keyed,
+    lowPower,
+    coverage,
+    powerOn,
+    driveOff,
+    micGain,
+    clarifier,
+  })
   const surroundings = defined({ supplyV, limitA, humidity })
   const stimulus = stimulusOf(change, state)
   return [
-    ...adjusters.map((a): RigAction => ({ kind: 'turn', designator: a.designator, position: a.position - (a.designator in state.slugs ? coreOffset(offsetSeed, a.designator) : 0), ...(a.tool ? { tool: a.tool } : {}), ...(a.forced ? { forced: true } : {}) })),
+    ...adjusters.map((a): RigAction => ({
+      kind: 'turn',
+      designator: a.designator,
+      position: a.position - (a.designator in state.slugs ? coreOffset(offsetSeed, a.designator) : 0),
+      ...(a.tool ? { tool: a.tool } : {}),
+      ...(a.forced ? { forced: true } : {}),
+    })),
     ...(Object.keys(surroundings).length > 0 ? [{ kind: 'surroundings' as const, surroundings }] : []),
     ...(stimulus ? [{ kind: 'stimulus' as const, stimulus }] : []),
     ...(Object.keys(controls).length > 0 ? [{ kind: 'control' as const, controls }] : []),
-    ...(soften ? [{ kind: 'soften' as const, designator: soften }] : []), ...(clean ? [{ kind: 'clean' as const, designator: clean }] : []),
-    ...(change.wash ? [{ kind: 'wash' as const }] : []), ...(change.fitTrimmer ? [{ kind: 'fit-trimmer' as const }] : []),
-    ...(replace ? [{ kind: 'replace' as const, group: replace.group, ...(replace.designator ? { designator: replace.designator } : {}) }] : []), ...(remove ? [{ kind: 'remove' as const, group: remove }] : []),
+    ...(soften ? [{ kind: 'soften' as const, designator: soften }] : []),
+    ...(clean ? [{ kind: 'clean' as const, designator: clean }] : []),
+    ...(change.wash ? [{ kind: 'wash' as const }] : []),
+    ...(change.fitTrimmer ? [{ kind: 'fit-trimmer' as const }] : []),
+    ...(replace
+      ? [
+          {
+            kind: 'replace' as const,
+            group: replace.group,
+            ...(replace.designator ? { designator: replace.designator } : {}),
+          },
+        ]
+      : []),
+    ...(remove ? [{ kind: 'remove' as const, group: remove }] : []),
   ]
 }
 
@@ -26,7 +71,12 @@ export function actionsOf(change: PracticeChange, state: RigState, offsetSeed: n
 function stimulusOf(change: PracticeChange, { stimulus }: RigState): Partial<RigState['stimulus']> | null {
   const { toneOn, twoTones, toneHz, toneLevelV, whistle, otherMicrophone, inputV } = change
   const touched = [toneOn, twoTones, toneHz, toneLevelV].some(x => x !== undefined)
-  const now = { on: stimulus.tones.length > 0, two: stimulus.tones.length > 1, hz: stimulus.tones[0]?.hz ?? DEFAULT_TONE.hz, v: stimulus.tones.reduce((s, t) => s + t.v, 0) || DEFAULT_TONE.v }
+  const now = {
+    on: stimulus.tones.length > 0,
+    two: stimulus.tones.length > 1,
+    hz: stimulus.tones[0]?.hz ?? DEFAULT_TONE.hz,
+    v: stimulus.tones.reduce((s, t) => s + t.v, 0) || DEFAULT_TONE.v,
+  }
   const on = toneOn ?? (twoTones ? true : now.on)
   const two = twoTones ?? (toneOn === undefined ? now.two : false)
   const v = toneLevelV ?? now.v
@@ -38,5 +88,7 @@ function stimulusOf(change: PracticeChange, { stimulus }: RigState): Partial<Rig
 
 /** Fields that were not sent must not overwrite what stands. */
 function defined<T extends object>(fields: T): { [K in keyof T]?: NonNullable<T[K]> } {
-  return Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as { [K in keyof T]?: NonNullable<T[K]> }
+  return Object.fromEntries(Object.entries(fields).filter(([, v]) => v !== undefined)) as {
+    [K in keyof T]?: NonNullable<T[K]>
+  }
 }

@@ -1,18 +1,40 @@
 import { createServer, type Server, type Socket } from 'node:net'
-import { StatusRegisters, scpiCommands, scpiDecimal, writeBlockHead, type ScpiCommand, type ScpiErrorCode } from '../../core/scpi'
+import {
+  StatusRegisters,
+  scpiCommands,
+  scpiDecimal,
+  writeBlockHead,
+  type ScpiCommand,
+  type ScpiErrorCode,
+} from '../../core/scpi'
 
-/** What a simulated instrument does with a command; null = it does not know the header. afterMs = the answer takes that long. */
-export type ScpiReply = { readonly text: string } | { readonly block: Buffer, readonly afterMs: number } | { readonly error: ScpiErrorCode } | 'done' | null
+/**
+ * What a simulated instrument does with a command; null = it does not know the header. afterMs = the answer
+ * takes that long.
+ */
+export type ScpiReply =
+  | { readonly text: string }
+  | { readonly block: Buffer; readonly afterMs: number }
+  | { readonly error: ScpiErrorCode }
+  | 'done'
+  | null
 export type ScpiHandler = (command: ScpiCommand) => ScpiReply
 
 const MAX_LINE = 4096
 
-/** A SCPI server on loopback: IEEE 488.2 basics, error queue and status registers per connection, several clients at once. */
+/**
+ * A SCPI server on loopback: IEEE 488.2 basics, error queue and status registers per connection, several
+ * clients at once.
+ */
 export class ScpiServer {
   private readonly sockets = new Set<Socket>()
   private server: Server | null = null
 
-  constructor(private readonly identity: string, private readonly handle: ScpiHandler, private port: number) {}
+  constructor(
+    private readonly identity: string,
+    private readonly handle: ScpiHandler,
+    private port: number,
+  ) {}
 
   /** @returns the port, which stays the same when the instrument is unplugged and back */
   plugIn(): Promise<number> {
@@ -59,7 +81,11 @@ export class InstrumentLine {
   private rest = ''
   private slow: NodeJS.Timeout | null = null
 
-  constructor(private readonly identity: string, private readonly handle: ScpiHandler, private readonly write: (bytes: Buffer) => void) {}
+  constructor(
+    private readonly identity: string,
+    private readonly handle: ScpiHandler,
+    private readonly write: (bytes: Buffer) => void,
+  ) {}
 
   take(chunk: string): void {
     this.rest += chunk
@@ -112,7 +138,9 @@ export class InstrumentLine {
 
   private answer(readings: readonly ScpiCommand[]): ScpiReply {
     for (const command of readings) {
-      const reply = command.header.startsWith('*') ? this.common(command) : this.system(command) ?? this.handle(command)
+      const reply = command.header.startsWith('*')
+        ? this.common(command)
+        : (this.system(command) ?? this.handle(command))
       if (reply !== null) return reply
     }
     return null
@@ -123,17 +151,31 @@ export class InstrumentLine {
     const { status } = this
     const mask = () => scpiDecimal(parameters[0] ?? '')
     switch (header.toUpperCase()) {
-      case '*IDN?': return { text: this.identity }
-      case '*OPC?': return { text: '1' }
-      case '*OPC': status.complete(); return 'done'
-      case '*TST?': return { text: '0' }
-      case '*WAI': case '*RST': return 'done'
-      case '*CLS': status.clear(); return 'done'
-      case '*ESR?': return { text: String(status.takeEvents()) }
-      case '*STB?': return { text: String(status.statusByte(false)) }
-      case '*ESE?': return { text: String(status.masks.event) }
-      case '*SRE?': return { text: String(status.masks.service) }
-      case '*ESE': case '*SRE': {
+      case '*IDN?':
+        return { text: this.identity }
+      case '*OPC?':
+        return { text: '1' }
+      case '*OPC':
+        status.complete()
+        return 'done'
+      case '*TST?':
+        return { text: '0' }
+      case '*WAI':
+      case '*RST':
+        return 'done'
+      case '*CLS':
+        status.clear()
+        return 'done'
+      case '*ESR?':
+        return { text: String(status.takeEvents()) }
+      case '*STB?':
+        return { text: String(status.statusByte(false)) }
+      case '*ESE?':
+        return { text: String(status.masks.event) }
+      case '*SRE?':
+        return { text: String(status.masks.service) }
+      case '*ESE':
+      case '*SRE': {
         const value = mask()
         if (value === null) return { error: parameters.length === 0 ? 'missing-parameter' : 'numeric' }
         if (!(value >= 0 && value <= 255)) return { error: 'out-of-range' }
@@ -153,5 +195,12 @@ export class InstrumentLine {
 }
 
 function joined(answers: readonly (Buffer | string)[]): Buffer {
-  return Buffer.concat(answers.flatMap((a, i) => [...(i > 0 ? [Buffer.from(';')] : []), typeof a === 'string' ? Buffer.from(a, 'latin1') : a]).concat(Buffer.from('\n')))
+  return Buffer.concat(
+    answers
+      .flatMap((a, i) => [
+        ...(i > 0 ? [Buffer.from(';')] : []),
+        typeof a === 'string' ? Buffer.from(a, 'latin1') : a,
+      ])
+      .concat(Buffer.from('\n')),
+  )
 }

@@ -41,9 +41,9 @@ describe('SCPI servers', () => {
   it('answer compound questions, and any socket can talk to them', async () => {
     await bench.change({ keyed: true })
     now = 20
-    const text = await new Promise<string>((resolve) => {
+    const text = await new Promise<string>(resolve => {
       const socket = connect(portOf('power'), '127.0.0.1', () => socket.write('*IDN?;:MEAS:POW:AVER?\r\n'))
-      socket.once('data', (d) => {
+      socket.once('data', d => {
         resolve(d.toString())
         socket.destroy()
       })
@@ -78,7 +78,17 @@ describe('SCPI servers', () => {
     expect(Number((await supply.query('MEAS:VOLT?', 300)).line)).toBeLessThan(13)
     expect(truth().values.powerW).toBeLessThan(free * 0.8)
   })
-  it.each([['CURR -1', '-222,"Data out of range"'], ['CURR', '-109,"Missing parameter"'], ['CURR a lot', '-121,"Invalid character in number"'], ['CURR 1,2', '-108,"Parameter not allowed"'], ['CURR:FOLD maybe', '-224,"Illegal parameter value"'], ['MEAS:CURR? (@9)', '-108,"Parameter not allowed"'], ['MEASURE:NOTHING 1', '-113,"Undefined header"'], ['*ESE 999', '-222,"Data out of range"'], [';;12', '-102,"Syntax error"']])('%s is answered by %s', async (command, error) => {
+  it.each([
+    ['CURR -1', '-222,"Data out of range"'],
+    ['CURR', '-109,"Missing parameter"'],
+    ['CURR a lot', '-121,"Invalid character in number"'],
+    ['CURR 1,2', '-108,"Parameter not allowed"'],
+    ['CURR:FOLD maybe', '-224,"Illegal parameter value"'],
+    ['MEAS:CURR? (@9)', '-108,"Parameter not allowed"'],
+    ['MEASURE:NOTHING 1', '-113,"Undefined header"'],
+    ['*ESE 999', '-222,"Data out of range"'],
+    [';;12', '-102,"Syntax error"'],
+  ])('%s is answered by %s', async (command, error) => {
     const l = await line('supply')
     await l.send('*CLS')
     await l.send(command)
@@ -89,7 +99,10 @@ describe('SCPI servers', () => {
     const l = await line('counter')
     await l.send('MEAS:FREQ?')
     await l.send('MEAS:FREQ? (@9)')
-    expect([(await l.query('SYST:ERR?', 300)).line, (await l.query('SYST:ERR?', 300)).line]).toEqual(['-109,"Missing parameter"', '-222,"Data out of range"'])
+    expect([(await l.query('SYST:ERR?', 300)).line, (await l.query('SYST:ERR?', 300)).line]).toEqual([
+      '-109,"Missing parameter"',
+      '-222,"Data out of range"',
+    ])
   })
   it('errors of one client are not told to another', async () => {
     const [a, b] = [await line('power'), await line('power')]
@@ -104,15 +117,20 @@ describe('SCPI servers', () => {
 })
 
 describe('another kit, another set', () => {
-  const begin = (change: Partial<Parameters<SimulatedBench['begin']>[0]> = {}) => bench.begin({ designId: 'osmund-40a', faultIds: ['X07'], seed: 5, kitId: 'test-set', ...change })
+  const begin = (change: Partial<Parameters<SimulatedBench['begin']>[0]> = {}) =>
+    bench.begin({ designId: 'osmund-40a', faultIds: ['X07'], seed: 5, kitId: 'test-set', ...change })
   it('stands in front of the set that was asked for', async () => {
     const view = await begin()
     expect(view.session).toMatchObject({ designId: 'osmund-40a', kit: 'Test set and analyser' })
     expect(view.instruments.map(i => i.key)).toEqual(['testset', 'analyser', 'multimeter', 'supply'])
     // positions of cores are not told from an electrical middle: which one is off must be found
-    expect(new Set(Object.values((await begin({ designId: 'larkfield-lx8', faultIds: [] })).adjusters)).size).toBeGreaterThan(12)
+    expect(
+      new Set(Object.values((await begin({ designId: 'larkfield-lx8', faultIds: [] })).adjusters)).size,
+    ).toBeGreaterThan(12)
     await expect(begin({ designId: 'quillon-p5' })).rejects.toMatchObject({ code: 'unknown-cause' })
-    await expect(begin({ designId: 'nothing', faultIds: [] })).rejects.toMatchObject({ code: 'unknown-sheet' })
+    await expect(begin({ designId: 'nothing', faultIds: [] })).rejects.toMatchObject({
+      code: 'unknown-sheet',
+    })
   })
   it('a test set can be told: tone, level, generator; the set follows', async () => {
     await begin()
@@ -154,7 +172,9 @@ describe('another kit, another set', () => {
     const view = await bench.begin({ lessonId: 'carrier', kitId: 'usual' })
     expect(view.session.lesson).toEqual({ id: 'carrier', done: 0 })
     expect((await bench.change({ warmByS: 1300 })).session.lesson).toEqual({ id: 'carrier', done: 1 })
-    await expect(bench.begin({ lessonId: 'nothing', kitId: 'usual' })).rejects.toMatchObject({ code: 'unknown-item' })
+    await expect(bench.begin({ lessonId: 'nothing', kitId: 'usual' })).rejects.toMatchObject({
+      code: 'unknown-item',
+    })
   })
   it('a warm-up that is passed, then a key: no power stands in the record before the key', async () => {
     await bench.change({ warmByS: 1200 })
@@ -199,8 +219,30 @@ describe('whatever is sent to an instrument', () => {
     const raw = connect(portOf('testset'), '127.0.0.1')
     await new Promise(resolve => raw.once('connect', resolve))
     raw.resume()
-    const pieces = ['MEAS:POW:AVER?', '#9', 'SOUR:AUD:LEV', ' 1e99', '(@', '"', ';', ',', ':', '*ESE 4', '\0', '\xff', 'TRAC?', 'x'.repeat(5000), '*OPC?', 'CURR 1', '\r', '?']
-    for (const seed of Array.from({ length: 3000 }, (_, i) => i)) raw.write(`${[1, 2, 3].map(k => pieces[(seed * 7 + k * k * 13 + seed % 5) % pieces.length]).join('')}\n`)
+    const pieces = [
+      'MEAS:POW:AVER?',
+      '#9',
+      'SOUR:AUD:LEV',
+      ' 1e99',
+      '(@',
+      '"',
+      ';',
+      ',',
+      ':',
+      '*ESE 4',
+      '\0',
+      '\xff',
+      'TRAC?',
+      'x'.repeat(5000),
+      '*OPC?',
+      'CURR 1',
+      '\r',
+      '?',
+    ]
+    for (const seed of Array.from({ length: 3000 }, (_, i) => i))
+      raw.write(
+        `${[1, 2, 3].map(k => pieces[(seed * 7 + k * k * 13 + (seed % 5)) % pieces.length]).join('')}\n`,
+      )
     const l = await line('testset')
     expect((await l.query('*OPC?', 5000)).line).toBe('1')
     raw.destroy()
@@ -211,7 +253,11 @@ describe('hands on the set', () => {
   it('turn adjusters and controls; what is not named stays', async () => {
     const before = bench.view()
     const after = await bench.change({ adjusters: [{ designator: 'CT1', position: 0.3 }], channel: 40 })
-    expect(after).toMatchObject({ channel: 40, lowPower: before.lowPower, adjusters: { ...before.adjusters, CT1: 0.3 } })
+    expect(after).toMatchObject({
+      channel: 40,
+      lowPower: before.lowPower,
+      adjusters: { ...before.adjusters, CT1: 0.3 },
+    })
     expect((await bench.change({ deliverAgain: true })).adjusters).toEqual(before.adjusters)
   })
   it('unplug an instrument and plug it in again on the same port', async () => {
@@ -219,7 +265,9 @@ describe('hands on the set', () => {
     const l = await line('counter')
     await bench.change({ plug: { key: 'counter', pluggedIn: false } })
     await expect(l.query('*IDN?', 500)).rejects.toMatchObject({ code: 'closed' })
-    await expect(ScpiConnection.open({ host: '127.0.0.1', port }, 300)).rejects.toMatchObject({ code: 'not-reachable' })
+    await expect(ScpiConnection.open({ host: '127.0.0.1', port }, 300)).rejects.toMatchObject({
+      code: 'not-reachable',
+    })
     await bench.change({ plug: { key: 'counter', pluggedIn: true } })
     expect(portOf('counter')).toBe(port)
     expect(await ask('counter', '*OPC?')).toBe('1')
@@ -230,7 +278,15 @@ describe('hands on the set', () => {
     const url = `http://127.0.0.1:${(server.address() as { port: number }).port}`
     const post = (body: string) => fetch(`${url}/change`, { method: 'POST', body })
     const before = bench.view()
-    for (const body of ['{', '{"channel":41}', '{"channel":"1"}', '{"adjusters":[{"designator":"CT9","position":0}]}', '{"strange":1}', 'x'.repeat(20_000)]) expect((await post(body)).status).toBe(400)
+    for (const body of [
+      '{',
+      '{"channel":41}',
+      '{"channel":"1"}',
+      '{"adjusters":[{"designator":"CT9","position":0}]}',
+      '{"strange":1}',
+      'x'.repeat(20_000),
+    ])
+      expect((await post(body)).status).toBe(400)
     expect(bench.view()).toEqual(before)
     expect(await (await post('{"keyed":true}')).json()).toMatchObject({ keyed: true })
     server.closeAllConnections()

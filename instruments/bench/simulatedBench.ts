@@ -1,7 +1,29 @@
 import { benchKit, type BenchLook, type SimulatedInstrument } from '../../core/instrument/simulated'
-import { LESSONS, lessonProgress, type Lesson, type Logged, type PracticeRecord, type TracePoint } from '../../core/practice'
+import {
+  LESSONS,
+  lessonProgress,
+  type Lesson,
+  type Logged,
+  type PracticeRecord,
+  type TracePoint,
+} from '../../core/practice'
 import { CoreError } from '../../core/errors'
-import { NO_LIMIT_A, act, advance, deliver, preparedScenario, renderIq, rigDesign, scenarioOf, truthOf, type RenderedIq, type RigAction, type RigState, type RigTruth, type Scenario } from '../../core/rig'
+import {
+  NO_LIMIT_A,
+  act,
+  advance,
+  deliver,
+  preparedScenario,
+  renderIq,
+  rigDesign,
+  scenarioOf,
+  truthOf,
+  type RenderedIq,
+  type RigAction,
+  type RigState,
+  type RigTruth,
+  type Scenario,
+} from '../../core/rig'
 import { modelSheet } from '../../core/sheet'
 import type { BenchSession, PracticeChange, PracticeState } from '../../shared/practice'
 import { instrumentHandler } from './instrumentHandler'
@@ -9,7 +31,11 @@ import { actionsOf } from './practiceActions'
 import { practiceView } from './practiceView'
 import { ScpiServer } from './scpiServer'
 
-interface Plugged { readonly instrument: SimulatedInstrument, readonly server: ScpiServer, port: number }
+interface Plugged {
+  readonly instrument: SimulatedInstrument
+  readonly server: ScpiServer
+  port: number
+}
 
 /** A look is good for this long: many instruments asking at once see the same moment [s]. */
 const LOOK_S = 0.02
@@ -26,7 +52,10 @@ export class SimulatedBench {
   private scenario: Scenario
   private lesson: Lesson | null = null
   private lessonDone = 0
-  /** Positions of cores are told as they are until a case begins: then nothing must give away which one is not right. */
+  /**
+   * Positions of cores are told as they are until a case begins: then nothing must give away which one is not
+   * right.
+   */
   private offsetSeed: number | null = null
   private kitId = 'usual'
   private state: RigState
@@ -37,10 +66,18 @@ export class SimulatedBench {
   private trace: TracePoint[] = []
   private motion: string | null = null
   private plugged: Plugged[] = []
-  private looked: { readonly atS: number, readonly state: RigState, readonly look: BenchLook } | null = null
+  private looked: { readonly atS: number; readonly state: RigState; readonly look: BenchLook } | null = null
 
-  /** @param firstPort SCPI ports of the first kit are firstPort..; 0 = any free ones @param instrumentSeed of the fixed errors of the instruments */
-  constructor(private readonly seed: number, private readonly nowS: () => number, private readonly firstPort: number, private readonly instrumentSeed = INSTRUMENT_SEED) {
+  /**
+   * @param firstPort SCPI ports of the first kit are firstPort..; 0 = any free ones
+   * @param instrumentSeed of the fixed errors of the instruments
+   */
+  constructor(
+    private readonly seed: number,
+    private readonly nowS: () => number,
+    private readonly firstPort: number,
+    private readonly instrumentSeed = INSTRUMENT_SEED,
+  ) {
     this.scenario = preparedScenario('osmund-27f', seed)
     this.startState = this.state = this.freshly(deliver(this.scenario))
     this.beganS = this.reachedS = nowS()
@@ -54,11 +91,31 @@ export class SimulatedBench {
     await Promise.all(this.plugged.map(p => p.server.unplug()))
   }
 
-  /** Puts another set on the bench, with another kit in front of it. @throws {CoreError} unknown-sheet, unknown-cause, unknown-item */
-  async begin({ designId, faultIds = [], seed = this.seed, lessonId, kitId, told = false }: BenchSession): Promise<PracticeState> {
-    const lesson = lessonId ? LESSONS.find(l => l.id === lessonId) ?? null : null
+  /**
+   * Puts another set on the bench, with another kit in front of it.
+   * @throws {CoreError} unknown-sheet, unknown-cause, unknown-item
+   */
+  async begin({
+    designId,
+    faultIds = [],
+    seed = this.seed,
+    lessonId,
+    kitId,
+    told = false,
+  }: BenchSession): Promise<PracticeState> {
+    const lesson = lessonId ? (LESSONS.find(l => l.id === lessonId) ?? null) : null
     if (lessonId && !lesson) throw new CoreError('unknown-item', `no lesson "${lessonId}"`)
-    this.scenario = lesson ? { id: `lesson:${lesson.id}`, designId: lesson.designId, faultIds: [], seed, difficulty: 1, owner: 'Weirside Bench', complaint: lesson.what } : scenarioOf(designId ?? '', faultIds, seed)
+    this.scenario = lesson
+      ? {
+          id: `lesson:${lesson.id}`,
+          designId: lesson.designId,
+          faultIds: [],
+          seed,
+          difficulty: 1,
+          owner: 'Weirside Bench',
+          complaint: lesson.what,
+        }
+      : scenarioOf(designId ?? '', faultIds, seed)
     this.lesson = lesson
     this.offsetSeed = lesson || told ? null : seed
     this.bring(lesson ? lesson.prepare() : deliver(this.scenario))
@@ -103,22 +160,50 @@ export class SimulatedBench {
     const { state } = this
     const truth = truthOf(state)
     let spectral: RigTruth | null = null
-    this.looked = { atS: this.nowS(), state, look: { state, truth, spectral: () => spectral ??= truthOf(state, true) } }
+    this.looked = {
+      atS: this.nowS(),
+      state,
+      look: { state, truth, spectral: () => (spectral ??= truthOf(state, true)) },
+    }
     return this.looked.look
   }
 
   view(): PracticeState {
     const { state, truth } = this.look()
-    if (this.lesson) this.lessonDone = lessonProgress(this.lesson, this.lessonDone, { state, truth, log: this.log })
+    if (this.lesson)
+      this.lessonDone = lessonProgress(this.lesson, this.lessonDone, { state, truth, log: this.log })
     const { complaint, owner } = this.scenario
-    return practiceView(state, truth, { complaint, owner, kitId: this.kitId, lesson: this.lesson ? { id: this.lesson.id, done: this.lessonDone } : null, motion: this.motion, offsetSeed: this.offsetSeed },
-      this.plugged.map(p => ({ key: p.instrument.key, name: p.instrument.name, profileId: p.instrument.profileId, pluggedIn: p.server.pluggedIn, port: p.port })))
+    return practiceView(
+      state,
+      truth,
+      {
+        complaint,
+        owner,
+        kitId: this.kitId,
+        lesson: this.lesson ? { id: this.lesson.id, done: this.lessonDone } : null,
+        motion: this.motion,
+        offsetSeed: this.offsetSeed,
+      },
+      this.plugged.map(p => ({
+        key: p.instrument.key,
+        name: p.instrument.name,
+        profileId: p.instrument.profileId,
+        pluggedIn: p.server.pluggedIn,
+        port: p.port,
+      })),
+    )
   }
 
   /** Everything for the review; what the trainee named and measured is added by whoever asks. */
   record(): Omit<PracticeRecord, 'named' | 'rowsBeforeFirstTurn'> {
     this.catchUp()
-    return { scenario: this.scenario, start: this.startState, final: this.state, log: this.log, trace: this.trace }
+    return {
+      scenario: this.scenario,
+      start: this.startState,
+      final: this.state,
+      log: this.log,
+      trace: this.trace,
+    }
   }
 
   /** What the dongle of the kit records now. It is off by its own crystal and does not know. */
@@ -126,7 +211,16 @@ export class SimulatedBench {
     const { state, truth } = this.look()
     const offsetHz = rateHz / 10
     const ppm = benchKit(this.kitId).dongleOfPpm
-    return { ...renderIq(state, { rateHz, seconds, offsetHz: offsetHz + truth.channelHz * ppm * 1e-6, noiseDb: 65, fullScaleW: 4 * Math.max(1, truth.values.pepW ?? 1) }), centreHz: truth.channelHz - offsetHz }
+    return {
+      ...renderIq(state, {
+        rateHz,
+        seconds,
+        offsetHz: offsetHz + truth.channelHz * ppm * 1e-6,
+        noiseDb: 65,
+        fullScaleW: 4 * Math.max(1, truth.values.pepW ?? 1),
+      }),
+      centreHz: truth.channelHz - offsetHz,
+    }
   }
 
   private note(action: Logged['action'], motion: string | null): void {
@@ -147,8 +241,14 @@ export class SimulatedBench {
   private freshly(state: RigState): RigState {
     const design = rigDesign(state.designId)
     const { final, driver, supplyInput } = design.parts
-    const wideOpenA = final.saturatedW / (final.efficiency * design.nominalSupplyV) + driver.currentA + supplyInput.receiveA + supplyInput.exciterA
-    const limitA = state.parts.valves ? NO_LIMIT_A : LIMIT_MARGIN * Math.max(modelSheet(design.id).keyedA.high, wideOpenA)
+    const wideOpenA =
+      final.saturatedW / (final.efficiency * design.nominalSupplyV) +
+      driver.currentA +
+      supplyInput.receiveA +
+      supplyInput.exciterA
+    const limitA = state.parts.valves
+      ? NO_LIMIT_A
+      : LIMIT_MARGIN * Math.max(modelSheet(design.id).keyedA.high, wideOpenA)
     return { ...state, surroundings: { ...state.surroundings, limitA } }
   }
 
@@ -165,7 +265,14 @@ export class SimulatedBench {
   private tracePoint(): void {
     if (this.trace.length >= MOST_TRACE) return
     const { values, junctionC, channelHz } = truthOf(this.state)
-    this.trace.push({ atS: this.sessionS(), powerW: values.powerW ?? 0, keyed: this.state.controls.keyed, junctionC, supplyA: values.supplyA ?? 0, errorHz: values.carrierHz ? values.carrierHz - channelHz : null })
+    this.trace.push({
+      atS: this.sessionS(),
+      powerW: values.powerW ?? 0,
+      keyed: this.state.controls.keyed,
+      junctionC,
+      supplyA: values.supplyA ?? 0,
+      errorHz: values.carrierHz ? values.carrierHz - channelHz : null,
+    })
   }
 
   /** Time of the session, passed warm-up included [s]. */
@@ -178,8 +285,18 @@ export class SimulatedBench {
     const kit = benchKit(kitId)
     this.kitId = kit.id
     this.plugged = kit.instruments.map((instrument, i) => ({
-      instrument, port: 0,
-      server: new ScpiServer(instrument.identity, instrumentHandler(instrument, { look: this.look, nowS: this.nowS, seed: () => this.instrumentSeed, does: this.does }), this.firstPort === 0 ? 0 : this.firstPort + i),
+      instrument,
+      port: 0,
+      server: new ScpiServer(
+        instrument.identity,
+        instrumentHandler(instrument, {
+          look: this.look,
+          nowS: this.nowS,
+          seed: () => this.instrumentSeed,
+          does: this.does,
+        }),
+        this.firstPort === 0 ? 0 : this.firstPort + i,
+      ),
     }))
     for (const p of this.plugged) p.port = await p.server.plugIn()
   }

@@ -9,7 +9,12 @@ import { profileOf } from '../../shared/instrument'
 import { SimulatedBench } from '../bench/simulatedBench'
 import { Gateway } from './gateway'
 
-const IDS = { testset: '11111111-1111-4111-8111-111111111111', supply: '22222222-2222-4222-8222-222222222222', serial: '33333333-3333-4333-8333-333333333333', analyser: '44444444-4444-4444-8444-444444444444' }
+const IDS = {
+  testset: '11111111-1111-4111-8111-111111111111',
+  supply: '22222222-2222-4222-8222-222222222222',
+  serial: '33333333-3333-4333-8333-333333333333',
+  analyser: '44444444-4444-4444-8444-444444444444',
+}
 let bench: SimulatedBench
 let gateway: Gateway
 let url = ''
@@ -19,7 +24,18 @@ beforeEach(async () => {
   await bench.begin({ designId: 'osmund-40a', faultIds: ['X07'], seed: 3, kitId: 'test-set' })
   gateway = new Gateway(pino({ level: 'silent' }))
   url = `http://127.0.0.1:${await gateway.listen(0)}`
-  gateway.configure(bench.view().instruments.filter(i => i.key in IDS).map(i => ({ id: IDS[i.key as 'testset'], name: i.name, profile: instrumentProfile(i.profileId), setup: BARE_SETUP, endpoint: { host: '127.0.0.1', port: i.port } })))
+  gateway.configure(
+    bench
+      .view()
+      .instruments.filter(i => i.key in IDS)
+      .map(i => ({
+        id: IDS[i.key as 'testset'],
+        name: i.name,
+        profile: instrumentProfile(i.profileId),
+        setup: BARE_SETUP,
+        endpoint: { host: '127.0.0.1', port: i.port },
+      })),
+  )
   await sleep(600)
 })
 afterEach(async () => {
@@ -28,10 +44,21 @@ afterEach(async () => {
 })
 const post = async <T>(path: string, body: unknown) => {
   const response = await fetch(url + path, { method: 'POST', body: JSON.stringify(body) })
-  return { status: response.status, body: await response.json() as T }
+  return { status: response.status, body: (await response.json()) as T }
 }
-const stepped = { setInstrumentId: IDS.testset, readInstrumentId: IDS.testset, set: 'inputV', from: 0.3e-6, to: 30e-6, steps: 6, spacing: 'log', read: 'sinadDb', settleS: 0.3, readings: 2 }
-const view = async () => await (await fetch(`${url}/stepped`)).json() as SteppedView
+const stepped = {
+  setInstrumentId: IDS.testset,
+  readInstrumentId: IDS.testset,
+  set: 'inputV',
+  from: 0.3e-6,
+  to: 30e-6,
+  steps: 6,
+  spacing: 'log',
+  read: 'sinadDb',
+  settleS: 0.3,
+  readings: 2,
+}
+const view = async () => (await (await fetch(`${url}/stepped`)).json()) as SteppedView
 async function until(state: SteppedView['state']): Promise<SteppedView> {
   for (let i = 0; i < 200; i++) {
     const now = await view()
@@ -43,23 +70,36 @@ async function until(state: SteppedView['state']): Promise<SteppedView> {
 
 describe('commands', () => {
   it('sets and reads back; refuses what the profile or the instrument refuses', async () => {
-    expect(await post('/set', { instrumentId: IDS.supply, name: 'supplyV', value: 12.6 })).toEqual({ status: 200, body: { value: 12.6 } })
+    expect(await post('/set', { instrumentId: IDS.supply, name: 'supplyV', value: 12.6 })).toEqual({
+      status: 200,
+      body: { value: 12.6 },
+    })
     expect((await post('/set', { instrumentId: IDS.supply, name: 'supplyV', value: 99 })).status).toBe(422)
     expect((await post('/set', { instrumentId: IDS.supply, name: 'inputV', value: 1e-6 })).status).toBe(404)
-    expect((await post('/set', { instrumentId: crypto.randomUUID(), name: 'supplyV', value: 12 })).status).toBe(404)
+    expect(
+      (await post('/set', { instrumentId: crypto.randomUUID(), name: 'supplyV', value: 12 })).status,
+    ).toBe(404)
     expect((await post('/set', { nonsense: true })).status).toBe(400)
   })
   it('asks a line and says what was understood, with the errors of the instrument', async () => {
-    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'MEAS:POW:AVER?' })).body).toMatchObject({ raw: '0.000000000E+0', understood: 'the number 0', errors: [] })
-    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: '*IDN?' })).body).toMatchObject({ understood: 'text, not a number' })
-    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'NONSENSE 1' })).body).toMatchObject({ raw: '', errors: ['-113,"Undefined header"'] })
+    expect(
+      (await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'MEAS:POW:AVER?' })).body,
+    ).toMatchObject({ raw: '0.000000000E+0', understood: 'the number 0', errors: [] })
+    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: '*IDN?' })).body).toMatchObject({
+      understood: 'text, not a number',
+    })
+    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'NONSENSE 1' })).body).toMatchObject(
+      { raw: '', errors: ['-113,"Undefined header"'] },
+    )
     expect((await post('/ask', { instrumentId: IDS.testset, text: 'A\nB' })).status).toBe(400)
   })
   it('takes a block where a line was expected, and goes on with the next question', async () => {
     const answer = (await post<Asked>('/ask', { instrumentId: IDS.analyser, text: 'TRAC?' })).body
     expect(answer).toMatchObject({ understood: 'a block of 1604 bytes', errors: [] })
     expect(answer.trace).toHaveLength(401)
-    expect((await post<Asked>('/ask', { instrumentId: IDS.analyser, text: '*OPC?' })).body.understood).toBe('the number 1')
+    expect((await post<Asked>('/ask', { instrumentId: IDS.analyser, text: '*OPC?' })).body.understood).toBe(
+      'the number 1',
+    )
   })
 })
 
@@ -88,7 +128,10 @@ describe('stepped measurement', () => {
     expect((await until('done')).points.map(p => p.value)).toEqual([0, 0])
     await post('/stepped', { ...stepped, setInstrumentId: IDS.supply })
     for (let i = 0; i < 40 && (await view()).state === 'running'; i++) await sleep(50)
-    expect(await view()).toMatchObject({ state: 'failed', words: expect.stringContaining('cannot set') as string })
+    expect(await view()).toMatchObject({
+      state: 'failed',
+      words: expect.stringContaining('cannot set') as string,
+    })
     expect((await post('/stepped', { ...stepped, from: 0 })).status).toBe(422)
   }, 20_000)
 })
@@ -96,17 +139,49 @@ describe('stepped measurement', () => {
 describe('a serial instrument', () => {
   let partner: ChildProcess
   it('is read, asked and set like one on a socket', async () => {
-    partner = spawn('/usr/bin/python3', [join(import.meta.dirname, '..', '..', 'test', 'fixtures', 'serialPartner.py')])
-    const path = await new Promise<string>(resolve => partner.stdout!.once('data', (d: Buffer) => resolve(d.toString().trim())))
-    const profile = profileOf({ profileId: 'practice-wattmeter', ownProfile: { quantities: [{ quantity: 'powerW', query: 'MEAS:POW:AVER?', toSi: 1, accuracy: { ofReading: 0.05 } }], settings: [{ name: 'inputV', command: 'SOUR:RF:LEV {value}', query: 'SOUR:RF:LEV?', toSi: 1, min: 0, max: 1 }] } })
-    gateway.configure([{ id: IDS.serial, name: 'Serial wattmeter', profile, setup: BARE_SETUP, endpoint: { host: `serial:${path}`, port: 9600 } }])
+    partner = spawn('/usr/bin/python3', [
+      join(import.meta.dirname, '..', '..', 'test', 'fixtures', 'serialPartner.py'),
+    ])
+    const path = await new Promise<string>(resolve =>
+      partner.stdout!.once('data', (d: Buffer) => resolve(d.toString().trim())),
+    )
+    const profile = profileOf({
+      profileId: 'practice-wattmeter',
+      ownProfile: {
+        quantities: [{ quantity: 'powerW', query: 'MEAS:POW:AVER?', toSi: 1, accuracy: { ofReading: 0.05 } }],
+        settings: [
+          { name: 'inputV', command: 'SOUR:RF:LEV {value}', query: 'SOUR:RF:LEV?', toSi: 1, min: 0, max: 1 },
+        ],
+      },
+    })
+    gateway.configure([
+      {
+        id: IDS.serial,
+        name: 'Serial wattmeter',
+        profile,
+        setup: BARE_SETUP,
+        endpoint: { host: `serial:${path}`, port: 9600 },
+      },
+    ])
     await sleep(800)
-    expect((await post<Asked>('/ask', { instrumentId: IDS.serial, text: 'MEAS:POW:AVER?' })).body).toMatchObject({ understood: 'the number 3.87' })
-    expect((await post('/set', { instrumentId: IDS.serial, name: 'inputV', value: 0.25 })).body).toEqual({ value: 0.25 })
+    expect(
+      (await post<Asked>('/ask', { instrumentId: IDS.serial, text: 'MEAS:POW:AVER?' })).body,
+    ).toMatchObject({ understood: 'the number 3.87' })
+    expect((await post('/set', { instrumentId: IDS.serial, name: 'inputV', value: 0.25 })).body).toEqual({
+      value: 0.25,
+    })
     partner.kill()
   })
   it('that is not there is told as one that does not answer', async () => {
-    gateway.configure([{ id: IDS.serial, name: 'Serial wattmeter', profile: instrumentProfile('practice-wattmeter'), setup: BARE_SETUP, endpoint: { host: 'serial:/dev/ttyNowhere', port: 9600 } }])
+    gateway.configure([
+      {
+        id: IDS.serial,
+        name: 'Serial wattmeter',
+        profile: instrumentProfile('practice-wattmeter'),
+        setup: BARE_SETUP,
+        endpoint: { host: 'serial:/dev/ttyNowhere', port: 9600 },
+      },
+    ])
     await sleep(400)
     expect((await post('/ask', { instrumentId: IDS.serial, text: '*IDN?' })).status).toBe(504)
   })

@@ -20,7 +20,8 @@ export class GatewayCommands {
     if (!work) return false
     work.then(
       body => send(response, 200, body),
-      (error: unknown) => send(response, statusOf(error), { message: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) =>
+        send(response, statusOf(error), { message: error instanceof Error ? error.message : String(error) }),
     )
     return true
   }
@@ -33,10 +34,14 @@ export class GatewayCommands {
     const { method, url } = request
     if (method === 'GET' && url === '/stepped') return Promise.resolve(this.stepped?.view() ?? null)
     if (method !== 'POST') return null
-    if (url === '/set') return this.body(request).then(async b => this.set(await setBody.validate(b, { strict: true })))
-    if (url === '/ask') return this.body(request).then(async b => this.ask(await askBody.validate(b, { strict: true })))
-    if (url === '/stepped') return this.body(request).then(async b => this.begin(await steppedBody.validate(b, { strict: true })))
-    if (url === '/stepped/cancel') return Promise.resolve(this.stepped?.cancel()).then(() => this.stepped?.view() ?? null)
+    if (url === '/set')
+      return this.body(request).then(async b => this.set(await setBody.validate(b, { strict: true })))
+    if (url === '/ask')
+      return this.body(request).then(async b => this.ask(await askBody.validate(b, { strict: true })))
+    if (url === '/stepped')
+      return this.body(request).then(async b => this.begin(await steppedBody.validate(b, { strict: true })))
+    if (url === '/stepped/cancel')
+      return Promise.resolve(this.stepped?.cancel()).then(() => this.stepped?.view() ?? null)
     return null
   }
 
@@ -46,17 +51,34 @@ export class GatewayCommands {
     return link
   }
 
-  private async set({ instrumentId, name, value }: { instrumentId: string, name: Parameters<InstrumentLink['set']>[0], value: number }) {
+  private async set({
+    instrumentId,
+    name,
+    value,
+  }: {
+    instrumentId: string
+    name: Parameters<InstrumentLink['set']>[0]
+    value: number
+  }) {
     return { value: await this.require(instrumentId).set(name, value) }
   }
 
-  private async ask({ instrumentId, text }: { instrumentId: string, text: string }) {
+  private async ask({ instrumentId, text }: { instrumentId: string; text: string }) {
     return this.require(instrumentId).ask(text)
   }
 
-  private begin(wanted: Parameters<typeof steppedBody['cast']>[0] & { setInstrumentId: string, readInstrumentId: string }) {
+  private begin(
+    wanted: Parameters<(typeof steppedBody)['cast']>[0] & {
+      setInstrumentId: string
+      readInstrumentId: string
+    },
+  ) {
     this.stepped?.cancel()
-    this.stepped = new SteppedRun(steppedBody.cast(wanted), this.require(wanted.setInstrumentId), this.require(wanted.readInstrumentId))
+    this.stepped = new SteppedRun(
+      steppedBody.cast(wanted),
+      this.require(wanted.setInstrumentId),
+      this.require(wanted.readInstrumentId),
+    )
     return this.stepped.view()
   }
 

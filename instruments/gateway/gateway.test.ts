@@ -10,8 +10,21 @@ afterEach(async () => {
   for (const o of open.splice(0).reverse()) await o.close()
 })
 
-const good = (q: string) => q === '*IDN?' ? 'Maker,Meter,1,1\n' : q === 'SYST:ERR?' ? '0,"No error"\n' : q.endsWith('?') ? '+3.9E+00\n' : null
-const config = (port: number, id = 'a') => ({ id, name: `Meter ${id}`, profile: instrumentProfile('scpi-power-meter'), setup: BARE_SETUP, endpoint: { host: '127.0.0.1', port } })
+const good = (q: string) =>
+  q === '*IDN?'
+    ? 'Maker,Meter,1,1\n'
+    : q === 'SYST:ERR?'
+      ? '0,"No error"\n'
+      : q.endsWith('?')
+        ? '+3.9E+00\n'
+        : null
+const config = (port: number, id = 'a') => ({
+  id,
+  name: `Meter ${id}`,
+  profile: instrumentProfile('scpi-power-meter'),
+  setup: BARE_SETUP,
+  endpoint: { host: '127.0.0.1', port },
+})
 
 /** A listener on the stream, as a browser is one. */
 async function listen(port: number) {
@@ -69,7 +82,7 @@ describe('gateway', () => {
   })
   it('says within two seconds that an instrument answers nothing any more', async () => {
     let mute = false
-    const meter = await fakeInstrument(q => mute ? null : good(q))
+    const meter = await fakeInstrument(q => (mute ? null : good(q)))
     open.push(meter)
     const { port } = await gatewayWith(config(meter.port))
     const seen = await listen(port)
@@ -80,13 +93,27 @@ describe('gateway', () => {
   })
   it('keeps the others going when one is garbled or absent', async () => {
     const meter = await fakeInstrument(good)
-    const mad = await fakeInstrument(q => q === '*IDN?' ? 'x\n' : q.endsWith('?') ? '\u0007&%\n' : null)
+    const mad = await fakeInstrument(q => (q === '*IDN?' ? 'x\n' : q.endsWith('?') ? '\u0007&%\n' : null))
     open.push(meter, mad)
-    const { port } = await gatewayWith(config(meter.port, 'good'), config(mad.port, 'mad'), config(1, 'absent'))
+    const { port } = await gatewayWith(
+      config(meter.port, 'good'),
+      config(mad.port, 'mad'),
+      config(1, 'absent'),
+    )
     const seen = await listen(port)
-    await until(() => seen.polls.filter(p => p.instrumentId === 'good').length > 3 && seen.polls.some(p => p.instrumentId === 'mad'))
-    expect(seen.polls.filter(p => p.instrumentId === 'mad').every(p => p.readings.every(r => r.status === 'garbled' && r.value === null))).toBe(true)
-    expect(seen.polls.filter(p => p.instrumentId === 'good').every(p => p.readings.every(r => r.status === 'ok'))).toBe(true)
+    await until(
+      () =>
+        seen.polls.filter(p => p.instrumentId === 'good').length > 3 &&
+        seen.polls.some(p => p.instrumentId === 'mad'),
+    )
+    expect(
+      seen.polls
+        .filter(p => p.instrumentId === 'mad')
+        .every(p => p.readings.every(r => r.status === 'garbled' && r.value === null)),
+    ).toBe(true)
+    expect(
+      seen.polls.filter(p => p.instrumentId === 'good').every(p => p.readings.every(r => r.status === 'ok')),
+    ).toBe(true)
   })
   it('tells who joins late how things stand, and forgets who leaves', async () => {
     const meter = await fakeInstrument(good)
@@ -97,16 +124,18 @@ describe('gateway', () => {
     first.stop()
     const second = await listen(port)
     await until(() => second.hellos.length > 0)
-    expect(second.hellos[0]!.links).toMatchObject([{ instrumentId: 'a', state: 'live', identity: 'Maker,Meter,1,1' }])
+    expect(second.hellos[0]!.links).toMatchObject([
+      { instrumentId: 'a', state: 'live', identity: 'Maker,Meter,1,1' },
+    ])
     await until(() => second.polls.length > 3)
     gateway.configure([])
     await until(() => second.hellos.at(-1)!.links.length === 0 && meter.connections() === 0)
-    const health = await (await fetch(`http://127.0.0.1:${port}/health`)).json() as { listeners: number }
+    const health = (await (await fetch(`http://127.0.0.1:${port}/health`)).json()) as { listeners: number }
     expect(health.listeners).toBe(1)
   })
   it('keeps the line of an instrument that did not change', async () => {
     let connections = 0
-    const meter = await fakeInstrument((q) => {
+    const meter = await fakeInstrument(q => {
       if (q === '*IDN?') connections++
       return good(q)
     })

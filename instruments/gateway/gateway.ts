@@ -7,7 +7,10 @@ import { LiveServer } from './liveServer'
 export class Gateway {
   private readonly links = new Map<string, InstrumentLink>()
   private readonly commands = new GatewayCommands(id => this.links.get(id))
-  private readonly live = new LiveServer(() => [...this.links.values()].map(l => l.link), (request, response) => this.commands.handle(request, response))
+  private readonly live = new LiveServer(
+    () => [...this.links.values()].map(l => l.link),
+    (request, response) => this.commands.handle(request, response),
+  )
 
   constructor(private readonly log: Logger) {}
 
@@ -39,10 +42,14 @@ export class Gateway {
     return {
       poll: (poll: Parameters<LiveServer['poll']>[0]) => this.live.poll(poll),
       link: (link: Parameters<LiveServer['link']>[0]) => {
-        this.log.info({ instrument: link.instrument, state: link.state, detail: link.detail }, 'instrument link')
+        this.log.info(
+          { instrument: link.instrument, state: link.state, detail: link.detail },
+          'instrument link',
+        )
         this.live.link(link)
       },
-      remark: (config: InstrumentConfig, text: string) => this.log.warn({ instrument: config.name, error: text }, 'instrument reports an error'),
+      remark: (config: InstrumentConfig, text: string) =>
+        this.log.warn({ instrument: config.name, error: text }, 'instrument reports an error'),
     }
   }
 }

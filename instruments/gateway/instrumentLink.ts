@@ -1,6 +1,12 @@
 import { setTimeout as sleep } from 'node:timers/promises'
 import { CoreError } from '../../core/errors'
-import { scpiNumber, type InstrumentProfile, type InstrumentSetup, type ProfileSetting, type SettingName } from '../../core/instrument'
+import {
+  scpiNumber,
+  type InstrumentProfile,
+  type InstrumentSetup,
+  type ProfileSetting,
+  type SettingName,
+} from '../../core/instrument'
 import type { OwnProfile } from '../../shared/instrument'
 import type { Asked } from '../../shared/instrumentCommands'
 import { blockHead } from '../../core/scpi'
@@ -44,7 +50,10 @@ export class InstrumentLink {
   private current: LiveLink
   private polled: LivePoll | null = null
 
-  constructor(readonly config: InstrumentConfig, private readonly listener: LinkListener) {
+  constructor(
+    readonly config: InstrumentConfig,
+    private readonly listener: LinkListener,
+  ) {
     this.current = this.describe('connecting', 'connecting', null)
     void this.run()
   }
@@ -62,18 +71,29 @@ export class InstrumentLink {
   async tell(name: SettingName): Promise<number> {
     const setting = this.setting(name)
     const answer = scpiNumber((await this.connected().query(setting.query, ANSWER_WITHIN_MS)).line)
-    if (answer.value === null) throw new CoreError('malformed-answer', `${this.config.name} does not say what is set`)
+    if (answer.value === null)
+      throw new CoreError('malformed-answer', `${this.config.name} does not say what is set`)
     return answer.value * setting.toSi
   }
 
-  /** Sets and reads back. @returns what is set then [SI] @throws {CoreError} unknown-item, out-of-range @throws {ScpiError} */
+  /**
+   * Sets and reads back.
+   * @returns what is set then [SI]
+   * @throws {CoreError} unknown-item, out-of-range
+   * @throws {ScpiError}
+   */
   async set(name: SettingName, value: number): Promise<number> {
     const setting = this.setting(name)
-    if (!(value >= setting.min && value <= setting.max)) throw new CoreError('out-of-range', `${this.config.name}: ${value} is outside ${setting.min} to ${setting.max}`)
+    if (!(value >= setting.min && value <= setting.max))
+      throw new CoreError(
+        'out-of-range',
+        `${this.config.name}: ${value} is outside ${setting.min} to ${setting.max}`,
+      )
     const line = this.connected()
     await line.send(setting.command.replace('{value}', String(value / setting.toSi)))
     const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
-    if (!NO_ERROR.test(error)) throw new CoreError('out-of-range', `${this.config.name} refused: ${error.slice(0, 200)}`)
+    if (!NO_ERROR.test(error))
+      throw new CoreError('out-of-range', `${this.config.name} refused: ${error.slice(0, 200)}`)
     return this.tell(name)
   }
 
@@ -82,7 +102,12 @@ export class InstrumentLink {
     const line = this.connected()
     const startedMs = performance.now()
     await line.send('*CLS')
-    const raw = text.includes('?') ? await line.query(text, ANSWER_WITHIN_MS).then(a => a.line, () => null) : (await line.send(text), '')
+    const raw = text.includes('?')
+      ? await line.query(text, ANSWER_WITHIN_MS).then(
+          a => a.line,
+          () => null,
+        )
+      : (await line.send(text), '')
     const tookMs = performance.now() - startedMs
     const errors: string[] = []
     for (let i = 0; raw !== null && i < MOST_ERRORS; i++) {
@@ -91,7 +116,13 @@ export class InstrumentLink {
       errors.push(error.slice(0, 200))
     }
     const block = raw === null ? null : blockOf(raw)
-    return { raw: block ? `#\u2026 ${block.length} bytes` : raw === null ? null : raw.slice(0, 2000), understood: block ? `a block of ${block.length} bytes` : understood(raw), trace: block && floatsOf(block), errors, tookMs }
+    return {
+      raw: block ? `#\u2026 ${block.length} bytes` : raw === null ? null : raw.slice(0, 2000),
+      understood: block ? `a block of ${block.length} bytes` : understood(raw),
+      trace: block && floatsOf(block),
+      errors,
+      tookMs,
+    }
   }
 
   private setting(name: SettingName): ProfileSetting {
@@ -118,8 +149,7 @@ export class InstrumentLink {
     while (!this.stopped) {
       try {
         await this.talk()
-      }
-      catch (error) {
+      } catch (error) {
         if (!this.stopped) this.change('silent', error instanceof Error ? error.message : String(error))
       }
       this.line?.close()
@@ -159,7 +189,17 @@ export class InstrumentLink {
 
   private describe(state: LinkState, detail: string, identity: string | null): LiveLink {
     const { id, name, profile, setup, ownProfile = null } = this.config
-    return { instrumentId: id, instrument: name, profileId: profile.id, ownProfile, setup, state, sinceMs: Date.now(), detail, identity }
+    return {
+      instrumentId: id,
+      instrument: name,
+      profileId: profile.id,
+      ownProfile,
+      setup,
+      state,
+      sinceMs: Date.now(),
+      detail,
+      identity,
+    }
   }
 }
 
@@ -185,8 +225,7 @@ function understood(raw: string | null): string {
   try {
     const { status, value } = scpiNumber(raw)
     return status === 'ok' ? `the number ${value}` : status === 'overload' ? 'overload' : 'no signal'
-  }
-  catch {
+  } catch {
     return 'text, not a number'
   }
 }

@@ -13,11 +13,17 @@ export class LiveServer {
   private readonly heartbeat: NodeJS.Timeout
 
   /** @param command takes requests that are commands; false = it was none */
-  constructor(private readonly links: () => readonly LiveLink[], command: (request: IncomingMessage, response: ServerResponse) => boolean) {
+  constructor(
+    private readonly links: () => readonly LiveLink[],
+    command: (request: IncomingMessage, response: ServerResponse) => boolean,
+  ) {
     this.server = createServer((request, response) => {
       if (request.url === '/live') this.join(response)
       else if (command(request, response)) return
-      else response.writeHead(request.url === '/health' ? 200 : 404, { 'content-type': 'application/json' }).end(JSON.stringify({ listeners: this.listeners.size }))
+      else
+        response
+          .writeHead(request.url === '/health' ? 200 : 404, { 'content-type': 'application/json' })
+          .end(JSON.stringify({ listeners: this.listeners.size }))
     })
     this.heartbeat = setInterval(() => this.write(': beat\n\n'), HEARTBEAT_MS)
   }
@@ -54,7 +60,11 @@ export class LiveServer {
   }
 
   private join(response: ServerResponse): void {
-    response.writeHead(200, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' })
+    response.writeHead(200, {
+      'content-type': 'text/event-stream',
+      'cache-control': 'no-store',
+      'x-accel-buffering': 'no',
+    })
     response.write(frame('hello', { links: this.links() } satisfies LiveHello))
     this.listeners.add(response)
     response.on('close', () => this.listeners.delete(response))

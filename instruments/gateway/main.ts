@@ -23,12 +23,21 @@ function toConfig(row: Row): InstrumentConfig[] {
   const profile = profileOf(row)
   if (!profile.talks) return []
   const setup = setupOf(row)
-  return [{ id: row.id, name: row.name, profile: asSetUp(profile, setup), ownProfile: row.ownProfile, setup, endpoint: { host: row.host, port: row.port } }]
+  return [
+    {
+      id: row.id,
+      name: row.name,
+      profile: asSetUp(profile, setup),
+      ownProfile: row.ownProfile,
+      setup,
+      endpoint: { host: row.host, port: row.port },
+    },
+  ]
 }
 
 async function follow(): Promise<void> {
   const client = new pg.Client({ connectionString: process.env.DATABASE_URL })
-  const gone = new Promise<void>((resolve) => {
+  const gone = new Promise<void>(resolve => {
     client.on('error', () => resolve())
     client.on('end', () => resolve())
   })
@@ -36,12 +45,14 @@ async function follow(): Promise<void> {
   try {
     await client.connect()
     await client.query('listen instrument_changed')
-    client.on('notification', () => void read().catch(error => log.warn({ error: String(error) }, 'instrument list not read')))
+    client.on(
+      'notification',
+      () => void read().catch(error => log.warn({ error: String(error) }, 'instrument list not read')),
+    )
     await read()
     await gone
     log.warn('database line lost; polling goes on')
-  }
-  catch (error) {
+  } catch (error) {
     log.warn({ error: String(error) }, 'database not reachable')
   }
   await client.end().catch(() => undefined)

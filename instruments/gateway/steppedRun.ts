@@ -16,13 +16,23 @@ export class SteppedRun {
   private words = ''
 
   /** @throws {CoreError} out-of-range */
-  constructor(private readonly plan: SteppedBody, private readonly setter: InstrumentLink, private readonly reader: InstrumentLink) {
+  constructor(
+    private readonly plan: SteppedBody,
+    private readonly setter: InstrumentLink,
+    private readonly reader: InstrumentLink,
+  ) {
     this.values = stepValues(plan)
     void this.run()
   }
 
   view(): SteppedView {
-    return { plan: this.plan, state: this.state, points: this.points, of: this.values.length, words: this.words }
+    return {
+      plan: this.plan,
+      state: this.state,
+      points: this.points,
+      of: this.values.length,
+      words: this.words,
+    }
   }
 
   cancel(): void {
@@ -40,14 +50,17 @@ export class SteppedRun {
         await sleep(this.plan.settleS * 1000, undefined, { signal: this.stopper.signal })
         this.points.push(await this.read(value))
       }
-    }
-    catch (error) {
+    } catch (error) {
       if (!this.stopper.signal.aborted) {
         end = 'failed'
         this.words = error instanceof Error ? error.message : String(error)
       }
     }
-    if (before !== null) await this.setter.set(this.plan.set, before).then(() => (this.words ||= 'The setting was put back.'), () => (this.words = `${this.words} The setting could NOT be put back.`.trim()))
+    if (before !== null)
+      await this.setter.set(this.plan.set, before).then(
+        () => (this.words ||= 'The setting was put back.'),
+        () => (this.words = `${this.words} The setting could NOT be put back.`.trim()),
+      )
     // Only now it is over: nobody reads "finished" while the generator still stands at its last step.
     this.state = this.stopper.signal.aborted ? 'cancelled' : end
   }
@@ -56,7 +69,7 @@ export class SteppedRun {
   private async read(value: number): Promise<SteppedPoint> {
     const sinceMs = performance.timeOrigin + performance.now()
     const until = sinceMs + READ_WITHIN_MS
-    const taken: { value: number, standardUncertainty: number | null }[] = []
+    const taken: { value: number; standardUncertainty: number | null }[] = []
     let lastMs = sinceMs
     let polls = 0
     while (polls < this.plan.readings && performance.timeOrigin + performance.now() < until) {
@@ -65,9 +78,9 @@ export class SteppedRun {
         lastMs = poll.receivedAtMs
         polls++
         const reading = poll.readings.find(r => r.quantity === this.plan.read)
-        if (reading?.status === 'ok' && reading.value !== null) taken.push({ value: reading.value, standardUncertainty: reading.standardUncertainty })
-      }
-      else await sleep(LOOK_EVERY_MS, undefined, { signal: this.stopper.signal })
+        if (reading?.status === 'ok' && reading.value !== null)
+          taken.push({ value: reading.value, standardUncertainty: reading.standardUncertainty })
+      } else await sleep(LOOK_EVERY_MS, undefined, { signal: this.stopper.signal })
     }
     return steppedPoint(value, taken)
   }

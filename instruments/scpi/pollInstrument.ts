@@ -5,7 +5,11 @@ import type { LiveReading } from '../../shared/live'
 import type { ScpiConnection } from './scpiConnection'
 
 /** One round: every quantity of the profile, in order. @throws {ScpiError} when the line fails */
-export async function pollInstrument(line: ScpiConnection, profile: InstrumentProfile, timeoutMs: number): Promise<{ readings: LiveReading[], receivedAtMs: number }> {
+export async function pollInstrument(
+  line: ScpiConnection,
+  profile: InstrumentProfile,
+  timeoutMs: number,
+): Promise<{ readings: LiveReading[]; receivedAtMs: number }> {
   const readings: LiveReading[] = []
   let receivedAtMs = 0
   for (const item of profile.quantities) {
@@ -22,11 +26,16 @@ function toReading(item: ProfileQuantity, line: string): LiveReading {
   const { quantity } = item
   try {
     const answer = scpiNumber(line)
-    if (answer.status !== 'ok') return { quantity, status: answer.status, value: null, standardUncertainty: null }
+    if (answer.status !== 'ok')
+      return { quantity, status: answer.status, value: null, standardUncertainty: null }
     const value = answer.value * item.toSi
-    return { quantity, status: 'ok', value, standardUncertainty: boundToStandard(errorBound(value, item.accuracy)) }
-  }
-  catch (error) {
+    return {
+      quantity,
+      status: 'ok',
+      value,
+      standardUncertainty: boundToStandard(errorBound(value, item.accuracy)),
+    }
+  } catch (error) {
     if (!(error instanceof CoreError)) throw error
     return { quantity, status: 'garbled', value: null, standardUncertainty: null }
   }

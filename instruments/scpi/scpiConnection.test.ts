@@ -18,7 +18,7 @@ async function connect(answer: Parameters<typeof fakeInstrument>[0]) {
 
 describe('one line to an instrument', () => {
   it('asks and takes the answer, with the time of its last byte', async () => {
-    const line = await connect(q => q === '*IDN?' ? 'Maker,Model,1,2\r\n' : null)
+    const line = await connect(q => (q === '*IDN?' ? 'Maker,Model,1,2\r\n' : null))
     const before = performance.timeOrigin + performance.now()
     const answer = await line.query('*IDN?', 300)
     expect(answer.line).toBe('Maker,Model,1,2')
@@ -71,7 +71,9 @@ describe('one line to an instrument', () => {
   it('says that nobody is there', async () => {
     const gone = await fakeInstrument(() => null)
     await gone.close()
-    await expect(ScpiConnection.open({ host: '127.0.0.1', port: gone.port }, 500)).rejects.toMatchObject({ code: 'not-reachable' })
+    await expect(ScpiConnection.open({ host: '127.0.0.1', port: gone.port }, 500)).rejects.toMatchObject({
+      code: 'not-reachable',
+    })
   })
   it('closes in order: later questions are refused', async () => {
     const line = await connect(() => '1\n')
@@ -84,9 +86,12 @@ describe('one line to an instrument', () => {
 describe('a poll', () => {
   const profile = instrumentProfile('scpi-power-meter')
   it('reads every quantity with its standard uncertainty', async () => {
-    const line = await connect(q => q.includes('AVER') ? '+3.90E+00\n' : '+4.00E+00\n')
+    const line = await connect(q => (q.includes('AVER') ? '+3.90E+00\n' : '+4.00E+00\n'))
     const { readings } = await pollInstrument(line, profile, 300)
-    expect(readings.map(r => [r.quantity, r.value])).toEqual([['powerW', 3.9], ['pepW', 4]])
+    expect(readings.map(r => [r.quantity, r.value])).toEqual([
+      ['powerW', 3.9],
+      ['pepW', 4],
+    ])
     // 3 % of 3.9 W + 1 mW as a bound, over the square root of three
     expect(readings[0]!.standardUncertainty).toBeCloseTo(0.118 / Math.sqrt(3), 9)
   })
@@ -94,6 +99,9 @@ describe('a poll', () => {
     const answers = ['?#%$\n', '+9.91E+37\n']
     const line = await connect(() => answers.shift()!)
     const { readings } = await pollInstrument(line, profile, 300)
-    expect(readings.map(r => [r.status, r.value])).toEqual([['garbled', null], ['no-signal', null]])
+    expect(readings.map(r => [r.status, r.value])).toEqual([
+      ['garbled', null],
+      ['no-signal', null],
+    ])
   })
 })

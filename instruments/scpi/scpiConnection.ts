@@ -5,29 +5,44 @@ import { blockHead } from '../../core/scpi'
 export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long' | 'not-a-block'
 
 export class ScpiError extends Error {
-  constructor(readonly code: ScpiFailure, message: string) {
+  constructor(
+    readonly code: ScpiFailure,
+    message: string,
+  ) {
     super(message)
     this.name = 'ScpiError'
   }
 }
 
 /** A TCP address, or "serial:/dev/ttyUSB0" with the speed in the place of the port. */
-export interface ScpiEndpoint { readonly host: string, readonly port: number }
+export interface ScpiEndpoint {
+  readonly host: string
+  readonly port: number
+}
 
 const SERIAL = 'serial:'
 
 /** An answer and when its last byte came in. */
-export interface ScpiAnswer { readonly line: string, readonly receivedAtMs: number }
+export interface ScpiAnswer {
+  readonly line: string
+  readonly receivedAtMs: number
+}
 
 /** Longest answer accepted; an instrument that babbles must not fill the memory. */
 const MAX_LINE_BYTES = 65_536
 
-interface Waiting { kind: 'line' | 'block', resolve: (a: ScpiAnswer) => void, reject: (e: Error) => void, timer: NodeJS.Timeout }
+interface Waiting {
+  kind: 'line' | 'block'
+  resolve: (a: ScpiAnswer) => void
+  reject: (e: Error) => void
+  timer: NodeJS.Timeout
+}
 
 /**
  * A raw line, TCP or serial, to one SCPI instrument: one query at a time, each with its time limit.
  *
- * A query that ran out of time closes the line: a late answer would be taken for the answer to the next question.
+ * A query that ran out of time closes the line: a late answer would be taken for the answer to the next
+ * question.
  */
 export class ScpiConnection {
   private rest = ''
@@ -43,10 +58,14 @@ export class ScpiConnection {
 
   /** @throws {ScpiError} not-reachable, timeout */
   static open(endpoint: ScpiEndpoint, timeoutMs: number): Promise<ScpiConnection> {
-    if (endpoint.host.startsWith(SERIAL)) return ScpiConnection.openSerial(endpoint.host.slice(SERIAL.length), endpoint.port)
+    if (endpoint.host.startsWith(SERIAL))
+      return ScpiConnection.openSerial(endpoint.host.slice(SERIAL.length), endpoint.port)
     return new Promise((resolve, reject) => {
       const socket = connect(endpoint)
-      const timer = setTimeout(() => end(new ScpiError('timeout', `no connection within ${timeoutMs} ms`)), timeoutMs)
+      const timer = setTimeout(
+        () => end(new ScpiError('timeout', `no connection within ${timeoutMs} ms`)),
+        timeoutMs,
+      )
       const end = (error: ScpiError) => {
         clearTimeout(timer)
         socket.destroy()
@@ -66,7 +85,9 @@ export class ScpiConnection {
   private static async openSerial(path: string, baudRate: number): Promise<ScpiConnection> {
     const { SerialPort } = await import('serialport')
     return new Promise((resolve, reject) => {
-      const port = new SerialPort({ path, baudRate }, error => error ? reject(new ScpiError('not-reachable', error.message)) : resolve(new ScpiConnection(port)))
+      const port = new SerialPort({ path, baudRate }, error =>
+        error ? reject(new ScpiError('not-reachable', error.message)) : resolve(new ScpiConnection(port)),
+      )
     })
   }
 
@@ -87,18 +108,27 @@ export class ScpiConnection {
     return this.ask('line', question, timeoutMs)
   }
 
-  /** A question that is answered by a definite-length block (IEEE 488.2). @throws {ScpiError} timeout, closed, not-a-block */
+  /**
+   * A question that is answered by a definite-length block (IEEE 488.2).
+   * @throws {ScpiError} timeout, closed, not-a-block
+   */
   async queryBlock(question: string, timeoutMs: number): Promise<Buffer> {
     return Buffer.from((await this.ask('block', question, timeoutMs)).line, 'latin1')
   }
 
   private ask(kind: Waiting['kind'], question: string, timeoutMs: number): Promise<ScpiAnswer> {
-    return this.inTurn(() => new Promise<ScpiAnswer>((resolve, reject) => {
-      if (this.failure) return reject(this.failure)
-      const timer = setTimeout(() => this.fail(new ScpiError('timeout', `no answer to ${question} within ${timeoutMs} ms`)), timeoutMs)
-      this.waiting = { kind, resolve, reject, timer }
-      this.socket.write(`${question}\n`)
-    }))
+    return this.inTurn(
+      () =>
+        new Promise<ScpiAnswer>((resolve, reject) => {
+          if (this.failure) return reject(this.failure)
+          const timer = setTimeout(
+            () => this.fail(new ScpiError('timeout', `no answer to ${question} within ${timeoutMs} ms`)),
+            timeoutMs,
+          )
+          this.waiting = { kind, resolve, reject, timer }
+          this.socket.write(`${question}\n`)
+        }),
+    )
   }
 
   close(): void {
@@ -113,8 +143,10 @@ export class ScpiConnection {
 
   private take(chunk: string): void {
     this.rest += chunk
-    if (this.waiting?.kind === 'block' || (this.waiting && blockHead(this.rest) !== 'none')) return this.takeBlock()
-    if (this.rest.length > MAX_LINE_BYTES) return this.fail(new ScpiError('line-too-long', `more than ${MAX_LINE_BYTES} bytes without a line end`))
+    if (this.waiting?.kind === 'block' || (this.waiting && blockHead(this.rest) !== 'none'))
+      return this.takeBlock()
+    if (this.rest.length > MAX_LINE_BYTES)
+      return this.fail(new ScpiError('line-too-long', `more than ${MAX_LINE_BYTES} bytes without a line end`))
     const end = this.rest.indexOf('\n')
     if (end < 0) return
     const line = this.rest.slice(0, end).replace(/\r$/, '')
@@ -129,7 +161,8 @@ export class ScpiConnection {
   /** Bytes of a block may be line ends: they are counted, not searched. */
   private takeBlock(): void {
     const head = blockHead(this.rest)
-    if (head === 'none') return this.fail(new ScpiError('not-a-block', 'the answer is no block of known length'))
+    if (head === 'none')
+      return this.fail(new ScpiError('not-a-block', 'the answer is no block of known length'))
     if (head === null || this.rest.length < head.from + head.length + 1) return
     const waiting = this.waiting!
     // Where a line was expected, a block is given with its head: whoever asked can tell.

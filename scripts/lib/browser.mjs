@@ -3,7 +3,15 @@ import { ensureDebian } from './packages.mjs'
 
 export const CHROMIUM = '/usr/bin/chromium'
 /** Debian's Chromium without the services that would reach for a network. */
-export const CHROMIUM_ARGS = ['--no-sandbox', '--disable-gpu', '--disable-quic', '--no-first-run', '--disable-background-networking', '--disable-component-update', '--disable-sync']
+export const CHROMIUM_ARGS = [
+  '--no-sandbox',
+  '--disable-gpu',
+  '--disable-quic',
+  '--no-first-run',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+]
 
 export async function ensureChromium() {
   await ensureDebian('Chromium', () => existsSync(CHROMIUM), ['chromium', 'fonts-liberation'])

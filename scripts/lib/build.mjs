@@ -4,10 +4,25 @@ import { join } from 'node:path'
 import { OUTPUT, ROOT, fromRoot } from './paths.mjs'
 import { run } from './run.mjs'
 
-const SOURCES = ['app', 'core', 'instruments', 'public', 'server', 'shared', 'nuxt.config.ts', 'package-lock.json', 'scripts/lib/build.mjs']
+const SOURCES = [
+  'app',
+  'core',
+  'instruments',
+  'public',
+  'server',
+  'shared',
+  'nuxt.config.ts',
+  'package-lock.json',
+  'scripts/lib/build.mjs',
+]
 const STAMP = join(OUTPUT, 'diapason-sources')
 /** Processes of their own, bundled so that plain Node runs them. */
-const PROCESSES = { 'gateway': 'instruments/gateway/main.ts', 'bench': 'instruments/bench/main.ts', 'demo': 'server/demo/main.ts', 'scale': 'server/demo/scale/main.ts' }
+const PROCESSES = {
+  gateway: 'instruments/gateway/main.ts',
+  bench: 'instruments/bench/main.ts',
+  demo: 'server/demo/main.ts',
+  scale: 'server/demo/scale/main.ts',
+}
 
 function* files(path) {
   if (!statSync(path).isDirectory()) {
@@ -44,6 +59,13 @@ async function buildProcesses() {
   mkdirSync(outdir, { recursive: true })
   await build({
     entryPoints: Object.fromEntries(Object.entries(PROCESSES).map(([name, path]) => [name, fromRoot(path)])),
-    outdir, bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', outExtension: { '.js': '.mjs' }, logLevel: 'warning',
+    outdir,
+    bundle: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    packages: 'external',
+    outExtension: { '.js': '.mjs' },
+    logLevel: 'warning',
   })
 }

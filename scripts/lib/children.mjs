@@ -9,7 +9,10 @@ const MOST_RESTARTS = 5
 
 /** Long-running processes of one launcher: their log lines go to a file each, and all end together. */
 export class Children {
-  /** @param onChange told whenever a process was started, so that a killed launcher leaves their numbers behind */
+  /**
+   * @param onChange told whenever a process was started, so that a killed launcher leaves their numbers
+   * behind
+   */
   constructor(logFolder, onChange = () => {}) {
     this.onChange = onChange
     mkdirSync(logFolder, { recursive: true })
@@ -21,7 +24,7 @@ export class Children {
   /** Restarts a process that ends without being asked to; one that keeps dying is given up and reported. */
   start(name, file, env, onDeath) {
     const deaths = []
-    const again = (code) => {
+    const again = code => {
       if (this.stopping) return
       const now = Date.now()
       deaths.push(now)
@@ -32,7 +35,11 @@ export class Children {
   }
 
   launch(name, file, env, onExit) {
-    const child = spawn(process.execPath, [file], { cwd: ROOT, env: { ...process.env, ...env }, stdio: ['ignore', 'pipe', 'pipe'] })
+    const child = spawn(process.execPath, [file], {
+      cwd: ROOT,
+      env: { ...process.env, ...env },
+      stdio: ['ignore', 'pipe', 'pipe'],
+    })
     const log = createWriteStream(join(this.logFolder, `${name}.log`), { flags: 'a' })
     child.stdout.pipe(log, { end: false })
     child.stderr.pipe(log, { end: false })
@@ -50,11 +57,16 @@ export class Children {
 
   async stop() {
     this.stopping = true
-    await Promise.all(this.list.map(({ child }) => new Promise((resolve) => {
-      if (child.exitCode !== null || child.signalCode !== null) return resolve()
-      child.once('exit', resolve)
-      child.kill('SIGTERM')
-      setTimeout(() => child.kill('SIGKILL'), 3000).unref()
-    })))
+    await Promise.all(
+      this.list.map(
+        ({ child }) =>
+          new Promise(resolve => {
+            if (child.exitCode !== null || child.signalCode !== null) return resolve()
+            child.once('exit', resolve)
+            child.kill('SIGTERM')
+            setTimeout(() => child.kill('SIGKILL'), 3000).unref()
+          }),
+      ),
+    )
   }
 }

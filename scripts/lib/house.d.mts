@@ -1,6 +1,18 @@
-export function startHouse(options: { folder: string, demo: boolean, throwAway?: boolean, preferredPort?: number, onDeath?: (name: string, code: unknown) => void }): Promise<{
+export function startHouse(options: {
+  folder: string
+  demo: boolean
+  throwAway?: boolean
+  preferredPort?: number
+  onDeath?: (name: string, code: unknown) => void
+}): Promise<{
   address: string
   env: Record<string, string>
-  cluster: { url: string, port: number, stop: () => Promise<void>, halt: () => Promise<unknown>, startAgain: () => Promise<void> } | null
+  cluster: {
+    url: string
+    port: number
+    stop: () => Promise<void>
+    halt: () => Promise<unknown>
+    startAgain: () => Promise<void>
+  } | null
   stop: () => Promise<void>
 }>

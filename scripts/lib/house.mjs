@@ -15,7 +15,14 @@ import { run } from './run.mjs'
  * @param folder where the private cluster, the logs and the run file live
  * @returns addresses, and stop() that ends all of it
  */
-export async function startHouse({ folder, demo, throwAway = false, preferredPort = 0, onDeath = () => {}, onChildren = () => {} }) {
+export async function startHouse({
+  folder,
+  demo,
+  throwAway = false,
+  preferredPort = 0,
+  onDeath = () => {},
+  onChildren = () => {},
+}) {
   await ensureNodeModules()
   await ensureBuilt()
   mkdirSync(folder, { recursive: true })
@@ -24,21 +31,45 @@ export async function startHouse({ folder, demo, throwAway = false, preferredPor
   const children = new Children(join(folder, 'logs'), onChildren)
   try {
     await migrate(url)
-    const [webPort, gatewayPort, benchPort] = [await freePort(preferredPort), await freePort(), await freePort()]
-    const env = { DATABASE_URL: url, GATEWAY_PORT: String(gatewayPort), GATEWAY_URL: `http://127.0.0.1:${gatewayPort}` }
+    const [webPort, gatewayPort, benchPort] = [
+      await freePort(preferredPort),
+      await freePort(),
+      await freePort(),
+    ]
+    const env = {
+      DATABASE_URL: url,
+      GATEWAY_PORT: String(gatewayPort),
+      GATEWAY_URL: `http://127.0.0.1:${gatewayPort}`,
+    }
     if (demo) {
       Object.assign(env, { BENCH_PORT: String(benchPort), BENCH_URL: `http://127.0.0.1:${benchPort}` })
       children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
       await answers(`${env.BENCH_URL}/state`)
-      await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], { quiet: true, env: { ...process.env, ...env } })
+      await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], {
+        quiet: true,
+        env: { ...process.env, ...env },
+      })
     }
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
-    children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' }, onDeath)
+    children.start(
+      'web',
+      join(OUTPUT, 'server', 'index.mjs'),
+      { ...env, HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' },
+      onDeath,
+    )
     const address = `http://127.0.0.1:${webPort}`
     await answers(`${address}/api/health`)
-    return { address, env, cluster, children, stop: async () => { await children.stop(); await cluster?.stop() } }
-  }
-  catch (error) {
+    return {
+      address,
+      env,
+      cluster,
+      children,
+      stop: async () => {
+        await children.stop()
+        await cluster?.stop()
+      },
+    }
+  } catch (error) {
     await children.stop()
     await cluster?.stop()
     throw error
@@ -55,7 +86,9 @@ async function answers(url, withinMs = 20_000) {
   }
 }
 
-/** The run file names the launcher that holds a folder; one left behind by a killed launcher is taken over. */
+/**
+ * The run file names the launcher that holds a folder; one left behind by a killed launcher is taken over.
+ */
 export function claim(folder) {
   const file = join(folder, 'run.json')
   mkdirSync(folder, { recursive: true })
@@ -64,7 +97,8 @@ export function claim(folder) {
     if (other && isLauncher(other.pid)) return { running: other }
     if (other) endOrphans(other.children ?? [])
   }
-  const tell = (address, children) => writeFileSync(file, JSON.stringify({ pid: process.pid, address, children }))
+  const tell = (address, children) =>
+    writeFileSync(file, JSON.stringify({ pid: process.pid, address, children }))
   tell(null, [])
   return { running: null, tell, release: () => rmSync(file, { force: true }) }
 }
@@ -72,13 +106,14 @@ export function claim(folder) {
 function readRunFile(file) {
   try {
     return JSON.parse(readFileSync(file, 'utf8'))
-  }
-  catch {
+  } catch {
     return null
   }
 }
 
-/** After kill -9 of a launcher its children live on and hold ports and database lines: they are ended first. */
+/**
+ * After kill -9 of a launcher its children live on and hold ports and database lines: they are ended first.
+ */
 function endOrphans(pids) {
   for (const pid of pids.filter(p => commandOf(p).includes(OUTPUT))) process.kill(pid, 'SIGKILL')
 }
@@ -87,8 +122,7 @@ function endOrphans(pids) {
 function commandOf(pid) {
   try {
     return readFileSync(`/proc/${pid}/cmdline`, 'utf8')
-  }
-  catch {
+  } catch {
     return ''
   }
 }

@@ -7,12 +7,14 @@ const PREFERRED_PORT = 3127
 export async function launch({ demo }) {
   const place = claim(DATA)
   if (place.running) {
-    console.error(`Diapason already runs here: ${place.running.address ?? 'it is starting'} (process ${place.running.pid}). Stop that one first.`)
+    console.error(
+      `Diapason already runs here: ${place.running.address ?? 'it is starting'} (process ${place.running.pid}). Stop that one first.`,
+    )
     process.exit(1)
   }
   let house = null
   let ending = false
-  const end = async (code) => {
+  const end = async code => {
     if (ending) return
     ending = true
     if (house) await house.stop()
@@ -22,7 +24,10 @@ export async function launch({ demo }) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
   try {
     house = await startHouse({
-      folder: DATA, demo, onChildren: pids => place.tell(house?.address ?? null, pids), preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
+      folder: DATA,
+      demo,
+      onChildren: pids => place.tell(house?.address ?? null, pids),
+      preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       onDeath: (name, code) => {
         console.error(`The process "${name}" keeps ending by itself (${code}); see ${DATA}/logs/${name}.log`)
         void end(1)
@@ -30,9 +35,10 @@ export async function launch({ demo }) {
     })
     if (ending) return void house.stop()
     place.tell(house.address, house.children.pids())
-    console.log(`\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\nCtrl-C stops it.`)
-  }
-  catch (error) {
+    console.log(
+      `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\nCtrl-C stops it.`,
+    )
+  } catch (error) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
   }

@@ -2,10 +2,16 @@ import { existsSync, readdirSync, statSync } from 'node:fs'
 import { join } from 'node:path'
 import { fromRoot } from './paths.mjs'
 
-/** The command that measures recordings, as one file for plain Node with the transform that it loads beside it. */
+/**
+ * The command that measures recordings, as one file for plain Node with the transform that it loads beside
+ * it.
+ */
 export const MEASURE = fromRoot('dist', 'measure', 'measure.mjs')
 
-/** Whether it was made after the last time that sources came or went, as a new version does. Edited in place they are not seen. */
+/**
+ * Whether it was made after the last time that sources came or went, as a new version does. Edited in place
+ * they are not seen.
+ */
 export function measureIsBuilt() {
   return existsSync(MEASURE) && newestFolder(fromRoot('core'), fromRoot('cli')) < statSync(MEASURE).mtimeMs
 }

@@ -9,7 +9,14 @@ const TRANSFORM = 'pffft.wasm'
 export async function buildMeasure() {
   const { build } = await import('esbuild')
   const made = await build({
-    entryPoints: [fromRoot('cli', 'measure', 'main.ts')], bundle: true, minify: true, platform: 'node', format: 'esm', target: 'node20', write: false, logLevel: 'error',
+    entryPoints: [fromRoot('cli', 'measure', 'main.ts')],
+    bundle: true,
+    minify: true,
+    platform: 'node',
+    format: 'esm',
+    target: 'node20',
+    write: false,
+    logLevel: 'error',
   })
   mkdirSync(dirname(MEASURE), { recursive: true })
   const library = createRequire(import.meta.url).resolve('@echogarden/pffft-wasm/simd')

@@ -1,6 +1,8 @@
 import { fromRoot } from './paths.mjs'
 
-/** Brings a database to the newest numbered migration. Each file runs in one transaction with its version row. */
+/**
+ * Brings a database to the newest numbered migration. Each file runs in one transaction with its version row.
+ */
 export async function migrate(url) {
   const { default: pg } = await import('pg')
   const { default: Postgrator } = await import('postgrator')
@@ -10,13 +12,15 @@ export async function migrate(url) {
     // Two launchers at once must not migrate twice.
     await client.query('select pg_advisory_lock(271001)')
     const postgrator = new Postgrator({
-      migrationPattern: fromRoot('server', 'db', 'migrations', '*.sql'), driver: 'pg', schemaTable: 'schema_version',
-      execQuery: query => client.query(query), execSqlScript: script => client.query(`begin;\n${script};\ncommit;`),
+      migrationPattern: fromRoot('server', 'db', 'migrations', '*.sql'),
+      driver: 'pg',
+      schemaTable: 'schema_version',
+      execQuery: query => client.query(query),
+      execSqlScript: script => client.query(`begin;\n${script};\ncommit;`),
     })
     const applied = await postgrator.migrate()
     return applied.length
-  }
-  finally {
+  } finally {
     await client.end()
   }
 }

@@ -4,7 +4,10 @@ import { run } from './run.mjs'
 import { fromRoot } from './paths.mjs'
 
 const STAMP = fromRoot('node_modules', '.diapason-lock')
-const lockHash = () => createHash('sha256').update(readFileSync(fromRoot('package-lock.json'))).digest('hex')
+const lockHash = () =>
+  createHash('sha256')
+    .update(readFileSync(fromRoot('package-lock.json')))
+    .digest('hex')
 
 /** npm ci when node_modules is missing, half made or of another lock file. */
 export async function ensureNodeModules() {

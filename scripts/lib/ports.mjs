@@ -4,7 +4,7 @@ import { createServer } from 'node:net'
 export function freePort(preferred = 0) {
   return new Promise((resolve, reject) => {
     const probe = createServer()
-    probe.once('error', error => preferred ? resolve(freePort()) : reject(error))
+    probe.once('error', error => (preferred ? resolve(freePort()) : reject(error)))
     probe.listen(preferred, '127.0.0.1', () => {
       const { port } = probe.address()
       probe.close(() => resolve(port))

@@ -1,4 +1,17 @@
-import { accessSync, constants, existsSync, mkdirSync, mkdtempSync, readFileSync, readdirSync, rmSync, writeFileSync, chownSync, openSync, closeSync } from 'node:fs'
+import {
+  accessSync,
+  constants,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  writeFileSync,
+  chownSync,
+  openSync,
+  closeSync,
+} from 'node:fs'
 import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -10,7 +23,9 @@ const LIB = '/usr/lib/postgresql'
 const isRoot = () => process.getuid?.() === 0
 
 function binFolder() {
-  const versions = existsSync(LIB) ? readdirSync(LIB).filter(v => existsSync(join(LIB, v, 'bin', 'initdb'))) : []
+  const versions = existsSync(LIB)
+    ? readdirSync(LIB).filter(v => existsSync(join(LIB, v, 'bin', 'initdb')))
+    : []
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0]
   return newest ? join(LIB, newest, 'bin') : null
 }
@@ -33,7 +48,19 @@ async function keepPackageFromStarting() {
 /** The server refuses root: then it runs as user postgres, who may read the way to a private folder. */
 function asServer(command, args) {
   if (!isRoot()) return [command, args]
-  return ['setpriv', ['--reuid=postgres', '--regid=postgres', '--init-groups', '--inh-caps=+dac_read_search', '--ambient-caps=+dac_read_search', '--', command, ...args]]
+  return [
+    'setpriv',
+    [
+      '--reuid=postgres',
+      '--regid=postgres',
+      '--init-groups',
+      '--inh-caps=+dac_read_search',
+      '--ambient-caps=+dac_read_search',
+      '--',
+      command,
+      ...args,
+    ],
+  ]
 }
 
 const serverEnv = { ...process.env, LC_ALL: 'C.UTF-8', PGDATA: '' }
@@ -66,12 +93,14 @@ export async function startCluster(folder, { throwAway = false } = {}) {
   const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start'])
   await start()
   return {
-    url: `postgresql://diapason@127.0.0.1:${port}/postgres`, port,
+    url: `postgresql://diapason@127.0.0.1:${port}/postgres`,
+    port,
     stop: async () => {
       await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop'], { allowFailure: true })
       rmSync(socket, { recursive: true, force: true })
     },
-    halt: () => runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'immediate', '-w', 'stop'], { allowFailure: true }),
+    halt: () =>
+      runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'immediate', '-w', 'stop'], { allowFailure: true }),
     startAgain: start,
   }
 }
@@ -83,7 +112,16 @@ async function initialise(bin, folder, data) {
   rmSync(data, { recursive: true, force: true })
   mkdirSync(data, { recursive: true, mode: 0o700 })
   own(data)
-  await runAsServer(join(bin, 'initdb'), ['-D', data, '-U', 'diapason', '--auth=trust', '--encoding=UTF8', '--locale=C.UTF-8', '--no-instructions'])
+  await runAsServer(join(bin, 'initdb'), [
+    '-D',
+    data,
+    '-U',
+    'diapason',
+    '--auth=trust',
+    '--encoding=UTF8',
+    '--locale=C.UTF-8',
+    '--no-instructions',
+  ])
   writeFileSync(mark, new Date().toISOString())
 }
 
@@ -93,14 +131,15 @@ async function stopLeftover(bin, data) {
   if (!existsSync(pidFile)) return
   const pid = Number(readFileSync(pidFile, 'utf8').split('\n')[0])
   if (!isPostgres(pid)) return rmSync(pidFile, { force: true })
-  await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', '-t', '20', 'stop'], { allowFailure: true })
+  await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', '-t', '20', 'stop'], {
+    allowFailure: true,
+  })
 }
 
 function isPostgres(pid) {
   try {
     return readFileSync(`/proc/${pid}/comm`, 'utf8').startsWith('postgres')
-  }
-  catch {
+  } catch {
     return false
   }
 }
@@ -111,14 +150,18 @@ function pgCtl(bin, args) {
   return new Promise((resolve, reject) => {
     const child = spawn(command, all, { cwd: '/', env: serverEnv, stdio: 'ignore', detached: true })
     child.on('error', reject)
-    child.on('close', code => code === 0 ? resolve() : reject(new Error(`PostgreSQL did not start; see ${args[3]}`)))
+    child.on('close', code =>
+      code === 0 ? resolve() : reject(new Error(`PostgreSQL did not start; see ${args[3]}`)),
+    )
   })
 }
 
 function own(path) {
   if (!isRoot()) return
   accessSync(path, constants.F_OK)
-  const line = readFileSync('/etc/passwd', 'utf8').split('\n').find(l => l.startsWith('postgres:'))
+  const line = readFileSync('/etc/passwd', 'utf8')
+    .split('\n')
+    .find(l => l.startsWith('postgres:'))
   const [, , uid, gid] = line.split(':')
   chownSync(path, Number(uid), Number(gid))
 }

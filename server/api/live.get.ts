@@ -4,11 +4,15 @@ import { ApiError } from '../utils/apiError'
 import { apiHandler } from '../utils/api'
 
 /** Passes the gateway's stream on, byte by byte; ends it upstream when the listener goes away. */
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const upstream = await openGateway(`${process.env.GATEWAY_URL}/live`)
   const { res } = event.node
   event._handled = true
-  setResponseHeaders(event, { 'content-type': 'text/event-stream', 'cache-control': 'no-store', 'x-accel-buffering': 'no' })
+  setResponseHeaders(event, {
+    'content-type': 'text/event-stream',
+    'cache-control': 'no-store',
+    'x-accel-buffering': 'no',
+  })
   res.flushHeaders()
   res.on('close', () => upstream.destroy())
   upstream.on('error', () => res.end())
@@ -17,7 +21,10 @@ export default apiHandler(async (event) => {
 
 function openGateway(url: string): Promise<import('node:http').IncomingMessage> {
   return new Promise((resolve, reject) => {
-    const away = () => reject(new ApiError(503, 'gateway-away', 'The instrument gateway does not answer. Readings can be typed.'))
+    const away = () =>
+      reject(
+        new ApiError(503, 'gateway-away', 'The instrument gateway does not answer. Readings can be typed.'),
+      )
     if (!URL.canParse(url)) return away()
     const request = get(url, resolve)
     request.setTimeout(5000, () => request.destroy())

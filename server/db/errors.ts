@@ -1,6 +1,7 @@
 /** SQLSTATE classes and socket errors that mean "the database is not there", not "the request is wrong". */
 const AWAY = /^(08|57P0[123]|53300|ECONNREFUSED|ECONNRESET|ENOENT|EPIPE|ETIMEDOUT)/
-const AWAY_WORDS = /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Query read timeout/
+const AWAY_WORDS =
+  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Query read timeout/
 
 export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false
@@ -10,6 +11,6 @@ export function isDatabaseAway(error: unknown): boolean {
 
 /** A unique constraint that was hit. */
 export function isDuplicate(error: unknown, constraint: string): boolean {
-  const { code, constraint: hit } = error as { code?: string, constraint?: string }
+  const { code, constraint: hit } = error as { code?: string; constraint?: string }
   return code === '23505' && hit === constraint
 }

@@ -3,7 +3,10 @@ import { boundToStandard, type Quantity } from '../../core/quantity'
 import { conditionsAsked, type ModelSheet } from '../../core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
-/** Readings of an AM mobile with clipped limiter parts and a deaf receiver, invented for the demo; typed, since no AM set is simulated. */
+/**
+ * Readings of an AM mobile with clipped limiter parts and a deaf receiver, invented for the demo; typed,
+ * since no AM set is simulated.
+ */
 const READ: Readonly<Record<string, Partial<Record<Quantity, number>>>> = {
   'vco': { vcoV: 2.21 },
   'carrier-1': { carrierHz: 26_964_757, powerW: 3.78, supplyV: 13.81, supplyA: 1.16 },
@@ -24,22 +27,58 @@ const READ: Readonly<Record<string, Partial<Record<Quantity, number>>>> = {
 }
 /** Bounds of the typed instruments [ratio of reading, then absolute]. */
 const BOUNDS: Partial<Record<Quantity, readonly [number, number]>> = {
-  carrierHz: [1e-7, 1], powerW: [0.05, 0], pepW: [0.05, 0], supplyV: [0.005, 0.01], supplyA: [0.02, 0.01], depthPositiveRatio: [0, 0.02], depthNegativeRatio: [0, 0.02],
-  adjacentDbc: [0, 2], harmonicDbc: [0, 2], vcoV: [0.01, 0], panelPowerW: [0, 0.1], audibleV: [0.41, 0], sinadDb: [0, 1], sMeter: [0, 0.5],
+  carrierHz: [1e-7, 1],
+  powerW: [0.05, 0],
+  pepW: [0.05, 0],
+  supplyV: [0.005, 0.01],
+  supplyA: [0.02, 0.01],
+  depthPositiveRatio: [0, 0.02],
+  depthNegativeRatio: [0, 0.02],
+  adjacentDbc: [0, 2],
+  harmonicDbc: [0, 2],
+  vcoV: [0.01, 0],
+  panelPowerW: [0, 0.1],
+  audibleV: [0.41, 0],
+  sinadDb: [0, 1],
+  sMeter: [0, 0.5],
 }
 
 export function amJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
   return [
-    ...lookedAt(sheet, atMs, { I33: ['seen', 'limiter transistor clipped out'], I39: ['seen', 'fixed capacitor C31 in the place of the trimmer'] }),
-    { kind: 'reminder-set', atMs: atMs + 600_000, condition: 'spectrum', text: 'look at the spread turns of L8' },
+    ...lookedAt(sheet, atMs, {
+      I33: ['seen', 'limiter transistor clipped out'],
+      I39: ['seen', 'fixed capacitor C31 in the place of the trimmer'],
+    }),
+    {
+      kind: 'reminder-set',
+      atMs: atMs + 600_000,
+      condition: 'spectrum',
+      text: 'look at the spread turns of L8',
+    },
     ...sheet.matrix.map((point, i): NewEvent => {
       return {
-        kind: 'row-taken', atMs: atMs + 900_000 + i * 45_000, phase: 'as-found', stepId: null, pointId: point.id,
-        conditions: { ...conditionsAsked(point.state), supplyV: 13.81, load: sheet.load, onTimeS: 1500 + i * 45 },
+        kind: 'row-taken',
+        atMs: atMs + 900_000 + i * 45_000,
+        phase: 'as-found',
+        stepId: null,
+        pointId: point.id,
+        conditions: {
+          ...conditionsAsked(point.state),
+          supplyV: 13.81,
+          load: sheet.load,
+          onTimeS: 1500 + i * 45,
+        },
         readings: Object.entries(READ[point.id] ?? {}).map(([name, value]) => {
           const quantity = name as Quantity
           const [ratio, absolute] = BOUNDS[quantity]!
-          return { id: randomUUID(), quantity, value, standardUncertainty: boundToStandard(Math.abs(value) * ratio + absolute), source: 'typed', instrument: 'Communications test set' }
+          return {
+            id: randomUUID(),
+            quantity,
+            value,
+            standardUncertainty: boundToStandard(Math.abs(value) * ratio + absolute),
+            source: 'typed',
+            instrument: 'Communications test set',
+          }
         }),
       }
     }),

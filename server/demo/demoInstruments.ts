@@ -16,7 +16,8 @@ const BY_HAND = [
 /** Adds or re-points the simulated instruments, and on the first start those that are read by eye. */
 export async function connectSimulatedBench(benchUrl: string): Promise<void> {
   const first = (await selectInstruments(pool)).length === 0
-  await pointInstruments(pool, await (await fetch(`${benchUrl}/state`)).json() as PracticeState)
+  await pointInstruments(pool, (await (await fetch(`${benchUrl}/state`)).json()) as PracticeState)
   if (!first) return
-  for (const i of BY_HAND) await insertInstrument(pool, randomUUID(), { ...BARE_INSTRUMENT, ...i, host: '127.0.0.1', port: null })
+  for (const i of BY_HAND)
+    await insertInstrument(pool, randomUUID(), { ...BARE_INSTRUMENT, ...i, host: '127.0.0.1', port: null })
 }

@@ -6,21 +6,66 @@ import { RECORDING_CHUNK_BYTES, type KeptOptions } from '../../shared/recording'
 import { inTransaction, pool } from '../db/pool'
 import { completeRecording, insertRecording, insertRecordingChunk } from '../db/queries/recording'
 
-/** How the AM mobile sounded when it came in: low in frequency, its tone past full depth. Invented, for the demo only. */
-const MADE = { channel: 19, errorHz: -245, depth: 1.25, toneHz: 1000, rateHz: 96_000, seconds: 1, tunedBelowHz: 5000, size: 0.3, bareS: 0.25 } as const
+/**
+ * How the AM mobile sounded when it came in: low in frequency, its tone past full depth. Invented, for the
+ * demo only.
+ */
+const MADE = {
+  channel: 19,
+  errorHz: -245,
+  depth: 1.25,
+  toneHz: 1000,
+  rateHz: 96_000,
+  seconds: 1,
+  tunedBelowHz: 5000,
+  size: 0.3,
+  bareS: 0.25,
+} as const
 const NAME = 'tone-as-found.sigmf'
 
 /** A recording of a job, measured and kept as the page would. */
 export async function loadDemoRecording(jobNumber: number): Promise<void> {
-  const { rows: [job] } = await pool.query<{ id: string }>('select id from job where number = $1', [jobNumber])
+  const {
+    rows: [job],
+  } = await pool.query<{ id: string }>('select id from job where number = $1', [jobNumber])
   const archive = made()
   const recording = await openRecording(bytesSource(NAME, archive), async () => null)
-  const options: KeptOptions = { as: 'am', nominalHz: channelHz('forty', MADE.channel), toneHz: null, spacingHz: 10_000, channelWidthHz: null, unmodulatedDbfs: null, carrierW: 3.9, referencePpm: null, ruleSetId: 'R-EU' }
-  const { measurement } = await measureRecording(recording, { ...DEFAULT_OPTIONS, as: 'am', nominalHz: options.nominalHz, carrierW: options.carrierW })
+  const options: KeptOptions = {
+    as: 'am',
+    nominalHz: channelHz('forty', MADE.channel),
+    toneHz: null,
+    spacingHz: 10_000,
+    channelWidthHz: null,
+    unmodulatedDbfs: null,
+    carrierW: 3.9,
+    referencePpm: null,
+    ruleSetId: 'R-EU',
+  }
+  const { measurement } = await measureRecording(recording, {
+    ...DEFAULT_OPTIONS,
+    as: 'am',
+    nominalHz: options.nominalHz,
+    carrierW: options.carrierW,
+  })
   const id = randomUUID()
-  await inTransaction(async (db) => {
-    await insertRecording(db, { id, jobId: job!.id, name: NAME, bytes: archive.length, options, measurement, phase: 'as-found', pointId: '' })
-    for (let place = 0; place * RECORDING_CHUNK_BYTES < archive.length; place++) await insertRecordingChunk(db, id, place, Buffer.from(archive.subarray(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES)))
+  await inTransaction(async db => {
+    await insertRecording(db, {
+      id,
+      jobId: job!.id,
+      name: NAME,
+      bytes: archive.length,
+      options,
+      measurement,
+      phase: 'as-found',
+      pointId: '',
+    })
+    for (let place = 0; place * RECORDING_CHUNK_BYTES < archive.length; place++)
+      await insertRecordingChunk(
+        db,
+        id,
+        place,
+        Buffer.from(archive.subarray(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES)),
+      )
     await completeRecording(db, id, createHash('sha256').update(archive).digest('hex'))
   })
 }
@@ -37,7 +82,19 @@ function made(): Uint8Array {
     i[k] = envelope * Math.cos(angle) + 2e-4 * Math.sin(k * k * 0.731)
     q[k] = envelope * Math.sin(angle) + 2e-4 * Math.sin(k * k * 1.137)
   }
-  const { meta, data } = writeSigmf({ i, q, sampleRateHz: rateHz, centreHz: channelHz('forty', MADE.channel) - tunedBelowHz, description: 'tone, as found', annotations: [] })
+  const { meta, data } = writeSigmf({
+    i,
+    q,
+    sampleRateHz: rateHz,
+    centreHz: channelHz('forty', MADE.channel) - tunedBelowHz,
+    description: 'tone, as found',
+    annotations: [],
+  })
   const text = new TextEncoder().encode(meta)
-  return Buffer.concat(packTar<Uint8Array>([{ name: 'tone-as-found.sigmf-meta', size: text.length, content: text }, { name: 'tone-as-found.sigmf-data', size: data.length, content: data }]))
+  return Buffer.concat(
+    packTar<Uint8Array>([
+      { name: 'tone-as-found.sigmf-meta', size: text.length, content: text },
+      { name: 'tone-as-found.sigmf-data', size: data.length, content: data },
+    ]),
+  )
 }

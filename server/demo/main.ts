@@ -5,7 +5,9 @@ import { loadDemoRecording } from './demoRecording'
 
 /** Demo data into an empty database; the simulated instruments are pointed at their ports on every start. */
 await connectSimulatedBench(process.env.BENCH_URL!)
-const { rows: [count] } = await pool.query<{ jobs: number }>('select count(*)::int as jobs from job')
+const {
+  rows: [count],
+} = await pool.query<{ jobs: number }>('select count(*)::int as jobs from job')
 if (count!.jobs === 0) {
   await loadDemoJobs()
   await loadDemoRecording(228)

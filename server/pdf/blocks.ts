@@ -19,20 +19,49 @@ export function list(lines: readonly string[]): Content {
   return { ul: lines.map(l => words(l)), margin: [0, 0, 0, 2] }
 }
 
-const HAIRLINE = { hLineWidth: (i: number) => i === 0 ? 0 : 0.4, vLineWidth: () => 0, hLineColor: () => '#9aa7a2', paddingLeft: () => 0, paddingRight: () => 6, paddingTop: () => 2, paddingBottom: () => 2 }
+const HAIRLINE = {
+  hLineWidth: (i: number) => (i === 0 ? 0 : 0.4),
+  vLineWidth: () => 0,
+  hLineColor: () => '#9aa7a2',
+  paddingLeft: () => 0,
+  paddingRight: () => 6,
+  paddingTop: () => 2,
+  paddingBottom: () => 2,
+}
 
 /** Before and after, row by row, with the fork gauge; a cell whose conditions differ says so instead. */
 export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<string>): ContentTable {
-  const head = ['Row', 'Quantity', 'As found', 'As left', 'Before to after', 'Window'].map(t => words(t, { bold: true, fontSize: 8 }))
-  return { table: { headerRows: 1, dontBreakRows: true, widths: [98, 66, 56, 56, 128, '*'], body: [head as TableCell[], ...cells.map(c => row(c, stale))] }, layout: HAIRLINE, fontSize: 8 }
+  const head = ['Row', 'Quantity', 'As found', 'As left', 'Before to after', 'Window'].map(t =>
+    words(t, { bold: true, fontSize: 8 }),
+  )
+  return {
+    table: {
+      headerRows: 1,
+      dontBreakRows: true,
+      widths: [98, 66, 56, 56, 128, '*'],
+      body: [head as TableCell[], ...cells.map(c => row(c, stale))],
+    },
+    layout: HAIRLINE,
+    fontSize: 8,
+  }
 }
 
 function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
   const svg = isJudged(c) ? forkGaugeSvg(compareGauge(c)) : null
   const differs = c.differences !== null && c.differences.length > 0
   return [
-    words(c.point.title), words(cellName(c)), side(c, 'before', false), side(c, 'after', stale.has(c.point.id)),
-    differs ? words(`not comparable: ${c.differences.map(differenceWords).join(', ')}`, { italics: false, fontSize: 7 }) : svg ? { svg, width: 128 } : '',
+    words(c.point.title),
+    words(cellName(c)),
+    side(c, 'before', false),
+    side(c, 'after', stale.has(c.point.id)),
+    differs
+      ? words(`not comparable: ${c.differences.map(differenceWords).join(', ')}`, {
+          italics: false,
+          fontSize: 7,
+        })
+      : svg
+        ? { svg, width: 128 }
+        : '',
     words(rangeWords(c)),
   ]
 }

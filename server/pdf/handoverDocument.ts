@@ -9,7 +9,16 @@ import { jobState, type JobState } from '../../core/work'
 import { jobTag, type Job } from '../../shared/job'
 import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../shared/words/claimWords'
 import { complianceWords, unsettled, workDone } from '../../shared/words/handoverWords'
-import { alignedWords, beforeAfterWords, handoverCautions, lessPowerWords, mendedWords, openForOwner, operatingAdvice, rulesWords } from '../../shared/words/ownerWords'
+import {
+  alignedWords,
+  beforeAfterWords,
+  handoverCautions,
+  lessPowerWords,
+  mendedWords,
+  openForOwner,
+  operatingAdvice,
+  rulesWords,
+} from '../../shared/words/ownerWords'
 import { dayAndTime, itemWords } from '../../shared/words/runWords'
 import { bandCharts } from '../../shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
@@ -24,7 +33,7 @@ export interface Handover {
   readonly sheet: ModelSheet
   readonly rules: RuleSet
   readonly events: readonly JobEvent[]
-  readonly issue: { readonly number: number, readonly checksum: string, readonly atMs: number } | null
+  readonly issue: { readonly number: number; readonly checksum: string; readonly atMs: number } | null
   readonly photos: readonly PaperPhoto[]
 }
 
@@ -36,14 +45,31 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
   const status = h.issue ? `issue ${h.issue.number} of ${dayAndTime(h.issue.atMs)}` : 'draft, not handed over'
   return {
     info: { title: `${tag} ${h.sheet.model} handover`, creator: 'Diapason' },
-    pageSize: 'A4', pageMargins: [40, 40, 40, 46], defaultStyle: { font: 'Latin', fontSize: 9.5, lineHeight: 1.15 },
-    footer: (page, pages) => words(`${tag}, ${status}${h.issue ? `, SHA-256 ${h.issue.checksum.slice(0, 16)}` : ''}. Page ${page} of ${pages}.`, { margin: [40, 10, 40, 0], fontSize: 7.5, color: '#5d6b66' }),
+    pageSize: 'A4',
+    pageMargins: [40, 40, 40, 46],
+    defaultStyle: { font: 'Latin', fontSize: 9.5, lineHeight: 1.15 },
+    footer: (page, pages) =>
+      words(
+        `${tag}, ${status}${h.issue ? `, SHA-256 ${h.issue.checksum.slice(0, 16)}` : ''}. Page ${page} of ${pages}.`,
+        { margin: [40, 10, 40, 0], fontSize: 7.5, color: '#5d6b66' },
+      ),
     content: [
       words(`${h.sheet.model}, serial ${h.job.serial}`, { bold: true, fontSize: 18 }),
-      words(`${tag} for ${h.job.owner}. ${status[0]!.toUpperCase()}${status.slice(1)}.`, { color: '#45524d', margin: [0, 1, 0, 6] }),
+      words(`${tag} for ${h.job.owner}. ${status[0]!.toUpperCase()}${status.slice(1)}.`, {
+        color: '#45524d',
+        margin: [0, 1, 0, 6],
+      }),
       ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
-      heading('Rules'), words(rulesWords(h.rules)),
-      ...(h.issue ? [words(`Frozen record of this handover: sheet revision ${h.sheet.revision}, SHA-256 ${h.issue.checksum}.`, { fontSize: 7.5, color: '#45524d', margin: [0, 8, 0, 0] })] : []),
+      heading('Rules'),
+      words(rulesWords(h.rules)),
+      ...(h.issue
+        ? [
+            words(
+              `Frozen record of this handover: sheet revision ${h.sheet.revision}, SHA-256 ${h.issue.checksum}.`,
+              { fontSize: 7.5, color: '#45524d', margin: [0, 8, 0, 0] },
+            ),
+          ]
+        : []),
     ],
   }
 }
@@ -51,22 +77,42 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
 function claims(h: Handover, state: JobState): Content[] {
   const settled = h.job.claims.map(c => settleClaim(c, state.asFound, state.claimContext))
   if (settled.length === 0) return []
-  return [heading('What you said, and what was measured'), list(settled.map(s => `${OUTCOME_WORDS[s.outcome]}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`))]
+  return [
+    heading('What you said, and what was measured'),
+    list(
+      settled.map(
+        s =>
+          `${OUTCOME_WORDS[s.outcome]}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`,
+      ),
+    ),
+  ]
 }
 
 function ownerCopy(h: Handover, state: JobState): Content[] {
   const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
   const events = standing(h.events)
-  const [less, mended, open] = [lessPowerWords(h.sheet, state.compared), mendedWords(h.sheet, events), openForOwner(state.items)]
+  const [less, mended, open] = [
+    lessPowerWords(h.sheet, state.compared),
+    mendedWords(h.sheet, events),
+    openForOwner(state.items),
+  ]
   const advice = carrierAdvice(h.sheet, h.rules, state.run)
   return [
-    heading('Complaint'), words(h.job.complaint), ...claims(h, state),
-    heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and now'), list(orNone(beforeAfterWords(h.sheet, state.compared), 'No reading of both days can be compared.')), ...bandPictures(h, state),
+    heading('Complaint'),
+    words(h.job.complaint),
+    ...claims(h, state),
+    heading('Compliance'),
+    words(legal.words, { bold: true }),
+    ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    heading('Before and now'),
+    list(orNone(beforeAfterWords(h.sheet, state.compared), 'No reading of both days can be compared.')),
+    ...bandPictures(h, state),
     ...(less.length > 0 ? [heading('Why the meter may show less'), list(less)] : []),
-    heading('What was done'), list(orNone([...alignedWords(state.run), ...mended], 'No work is on record.')),
+    heading('What was done'),
+    list(orNone([...alignedWords(state.run), ...mended], 'No work is on record.')),
     ...(open.length > 0 ? [heading('Still open'), list(open)] : []),
-    heading('How to run it'), list(operatingAdvice(h.sheet, advice, events)),
+    heading('How to run it'),
+    list(operatingAdvice(h.sheet, advice, events)),
     ...handedWords(h),
   ]
 }
@@ -76,35 +122,84 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
   const events = standing(h.events)
   const settled = state.items.filter(i => i.settled !== null)
   return [
-    heading('Complaint'), words(h.job.complaint), words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, { color: '#45524d' }), ...claims(h, state),
-    heading('Compliance'), words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and after'), words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', { fontSize: 7.5, color: '#45524d', margin: [0, 0, 0, 3] }), compareTable(state.compared, stale), ...bandPictures(h, state),
-    heading('What was done'), list([...workDone(state.run, adjusted(state.run, state.compared), events), ...mendedWords(h.sheet, events)]),
-    heading('Open items'), list(orNone(unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`), 'None.')),
-    ...(settled.length > 0 ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))] : []),
-    heading('Cautions'), list(handoverCautions(h.sheet)),
-    ...handedWords(h), ...photoPages(h.photos),
+    heading('Complaint'),
+    words(h.job.complaint),
+    words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, {
+      color: '#45524d',
+    }),
+    ...claims(h, state),
+    heading('Compliance'),
+    words(legal.words, { bold: true }),
+    ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    heading('Before and after'),
+    words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', {
+      fontSize: 7.5,
+      color: '#45524d',
+      margin: [0, 0, 0, 3],
+    }),
+    compareTable(state.compared, stale),
+    ...bandPictures(h, state),
+    heading('What was done'),
+    list([
+      ...workDone(state.run, adjusted(state.run, state.compared), events),
+      ...mendedWords(h.sheet, events),
+    ]),
+    heading('Open items'),
+    list(
+      orNone(
+        unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`),
+        'None.',
+      ),
+    ),
+    ...(settled.length > 0
+      ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))]
+      : []),
+    heading('Cautions'),
+    list(handoverCautions(h.sheet)),
+    ...handedWords(h),
+    ...photoPages(h.photos),
   ]
 }
 
 /** Power and frequency error over the channels, side by side. */
 function bandPictures({ sheet }: Handover, { compared }: JobState): Content[] {
-  const pictures = bandCharts(compared, sheet).flatMap((chart) => {
+  const pictures = bandCharts(compared, sheet).flatMap(chart => {
     const svg = bandChartSvg(chart)
-    return svg ? [{ stack: [words(`${chart.title}, ${chart.unit}: before hollow, dashed; after filled`, { fontSize: 8 }), { svg, width: 250 }], width: 256 }] : []
+    return svg
+      ? [
+          {
+            stack: [
+              words(`${chart.title}, ${chart.unit}: before hollow, dashed; after filled`, { fontSize: 8 }),
+              { svg, width: 250 },
+            ],
+            width: 256,
+          },
+        ]
+      : []
   })
   return pictures.length > 0 ? [{ columns: pictures, margin: [0, 8, 0, 0], unbreakable: true }] : []
 }
 
 function photoPages(photos: readonly PaperPhoto[]): Content[] {
   if (photos.length === 0) return []
-  return [heading(photos.length === MOST_ON_PAPER ? `Photos, the first ${MOST_ON_PAPER}` : 'Photos'),
-    ...photos.map((p): Content => ({ unbreakable: true, margin: [0, 0, 0, 8], stack: [{ image: p.dataUrl, fit: [340, 250] }, words([p.name, p.about].filter(Boolean).join(', ') || 'photo', { fontSize: 7.5, color: '#45524d' })] }))]
+  return [
+    heading(photos.length === MOST_ON_PAPER ? `Photos, the first ${MOST_ON_PAPER}` : 'Photos'),
+    ...photos.map((p): Content => ({
+      unbreakable: true,
+      margin: [0, 0, 0, 8],
+      stack: [
+        { image: p.dataUrl, fit: [340, 250] },
+        words([p.name, p.about].filter(Boolean).join(', ') || 'photo', { fontSize: 7.5, color: '#45524d' }),
+      ],
+    })),
+  ]
 }
 
 function handedWords(h: Handover): Content[] {
   const last = h.events.findLast(e => e.kind === 'handed-over')
-  return last?.text ? [heading('Said at the handover'), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)] : []
+  return last?.text
+    ? [heading('Said at the handover'), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)]
+    : []
 }
 
 function orNone(lines: readonly string[], none: string): readonly string[] {

@@ -6,15 +6,34 @@ import { words } from './blocks'
 
 const MM = 72 / 25.4
 
-/** A tag to tie to the set, 80 x 50 mm: the job number as QR code and in figures that read across the bench. */
+/**
+ * A tag to tie to the set, 80 x 50 mm: the job number as QR code and in figures that read across the bench.
+ */
 export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
   const tag = jobTag(job.number)
   return {
     info: { title: `${tag} tag`, creator: 'Diapason' },
-    pageSize: { width: 80 * MM, height: 50 * MM }, pageMargins: 10, defaultStyle: { font: 'Latin', fontSize: 8.5 },
-    content: [{ columns: [
-      { width: 82, qr: tag, fit: 78, eccLevel: 'M' },
-      { width: '*', stack: [words(tag, { bold: true, fontSize: 22 }), words(sheet.model, { bold: true, fontSize: 11 }), words(`serial ${job.serial}`), words(job.owner, { margin: [0, 4, 0, 0] }), words(job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised')] },
-    ], columnGap: 10 }, words(job.accessories ? `With it: ${job.accessories}` : '', { margin: [0, 6, 0, 0], fontSize: 7.5 })],
+    pageSize: { width: 80 * MM, height: 50 * MM },
+    pageMargins: 10,
+    defaultStyle: { font: 'Latin', fontSize: 8.5 },
+    content: [
+      {
+        columns: [
+          { width: 82, qr: tag, fit: 78, eccLevel: 'M' },
+          {
+            width: '*',
+            stack: [
+              words(tag, { bold: true, fontSize: 22 }),
+              words(sheet.model, { bold: true, fontSize: 11 }),
+              words(`serial ${job.serial}`),
+              words(job.owner, { margin: [0, 4, 0, 0] }),
+              words(job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised'),
+            ],
+          },
+        ],
+        columnGap: 10,
+      },
+      words(job.accessories ? `With it: ${job.accessories}` : '', { margin: [0, 6, 0, 0], fontSize: 7.5 }),
+    ],
   }
 }

@@ -16,25 +16,52 @@ const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage,
 const MOST_KEPT = 1000
 
 /** What follows from the events of a job, without the job itself. */
-type Standing = Omit<JobSummary, 'job' | 'model' | 'kind' | 'warmUp'> & { readonly events: readonly JobEvent[] }
+type Standing = Omit<JobSummary, 'job' | 'model' | 'kind' | 'warmUp'> & {
+  readonly events: readonly JobEvent[]
+}
 
-/** Computed once per last event and rule set: the list is asked for far more often than anything happens. Any process can make it anew. */
-const kept = new Map<string, { readonly until: string, readonly standing: Standing }>()
+/**
+ * Computed once per last event and rule set: the list is asked for far more often than anything happens. Any
+ * process can make it anew.
+ */
+const kept = new Map<string, { readonly until: string; readonly standing: Standing }>()
 
 /** Everything that is here with where it stands, and what was handed over last. */
 export async function benchList(): Promise<JobSummary[]> {
   const [here, away] = await Promise.all([selectJobsHere(pool), selectJobsAway(pool, LISTED_AWAY)])
-  const [seqs, rules, sheetOf] = await Promise.all([selectLastSeqs(pool, here.map(j => j.id)), everyRuleSet(pool), baseSheets(pool, [...here, ...away])])
+  const [seqs, rules, sheetOf] = await Promise.all([
+    selectLastSeqs(
+      pool,
+      here.map(j => j.id),
+    ),
+    everyRuleSet(pool),
+    baseSheets(pool, [...here, ...away]),
+  ])
   const untilOf = (job: Job) => `${seqs.get(job.id) ?? 0} ${JSON.stringify(rules.get(job.ruleSetId))}`
   const changed = here.filter(j => kept.get(j.id)?.until !== untilOf(j))
-  const events = await selectEvents(pool, changed.map(j => j.id))
+  const events = await selectEvents(
+    pool,
+    changed.map(j => j.id),
+  )
   if (kept.size > MOST_KEPT) kept.clear()
   const nowMs = Date.now()
-  const summaries = here.map((job) => {
-    const standing = changed.includes(job) ? standingOf(jobSheet(sheetOf(job), job.schools, events.get(job.id)!), standingEvents(events.get(job.id)!), rules.get(job.ruleSetId)!) : kept.get(job.id)!.standing
+  const summaries = here.map(job => {
+    const standing = changed.includes(job)
+      ? standingOf(
+          jobSheet(sheetOf(job), job.schools, events.get(job.id)!),
+          standingEvents(events.get(job.id)!),
+          rules.get(job.ruleSetId)!,
+        )
+      : kept.get(job.id)!.standing
     kept.set(job.id, { until: untilOf(job), standing })
     const { events: ofJob, ...rest } = standing
-    return { ...rest, job, model: sheetOf(job).model, kind: sheetOf(job).kind, warmUp: warmUp(sheetOf(job), ofJob, nowMs) }
+    return {
+      ...rest,
+      job,
+      model: sheetOf(job).model,
+      kind: sheetOf(job).kind,
+      warmUp: warmUp(sheetOf(job), ofJob, nowMs),
+    }
   })
   return [...summaries, ...away.map(job => handedOver(job, sheetOf(job)))]
 }
@@ -42,12 +69,27 @@ export async function benchList(): Promise<JobSummary[]> {
 function standingOf(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): Standing {
   const { run, done } = jobState(sheet, rules, events)
   return {
-    done, waitsFor: waitsFor(events), stopped: warnings(sheet, events).includes('stays-off'), soakEndsAtMs: runningSoak(events)?.endsAtMs ?? null,
+    done,
+    waitsFor: waitsFor(events),
+    stopped: warnings(sheet, events).includes('stays-off'),
+    soakEndsAtMs: runningSoak(events)?.endsAtMs ?? null,
     nextStepTitle: run.next ? sheet.procedure.find(s => s.id === run.next!.stepId)!.title : null,
-    lastEventAtMs: events.at(-1)?.atMs ?? null, events: events.filter(e => e.kind === 'warm-up-begun'),
+    lastEventAtMs: events.at(-1)?.atMs ?? null,
+    events: events.filter(e => e.kind === 'warm-up-begun'),
   }
 }
 
 function handedOver(job: Job, { model, kind }: ModelSheet): JobSummary {
-  return { job, model, kind, done: ALL_DONE, nextStepTitle: null, waitsFor: null, stopped: false, warmUp: null, soakEndsAtMs: null, lastEventAtMs: null }
+  return {
+    job,
+    model,
+    kind,
+    done: ALL_DONE,
+    nextStepTitle: null,
+    waitsFor: null,
+    stopped: false,
+    warmUp: null,
+    soakEndsAtMs: null,
+    lastEventAtMs: null,
+  }
 }

@@ -4,7 +4,10 @@ import { ApiError } from '../utils/apiError'
 import { keptPicture } from './picture'
 
 /** A photo of a board, kept for all jobs of the model. Sent twice it is kept once. */
-export async function keepBoardPicture(id: string, upload: Buffer): Promise<{ id: string, width: number, height: number }> {
+export async function keepBoardPicture(
+  id: string,
+  upload: Buffer,
+): Promise<{ id: string; width: number; height: number }> {
   const { mime, width, height, data } = await keptPicture(upload)
   await insertSheetPicture(pool, { id, mime, width, height, data })
   return { id, width, height }

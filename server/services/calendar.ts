@@ -11,8 +11,17 @@ import { baseSheets } from './sheetBook'
 /** Promised days, expected parts and ends of soaks of everything on the bench, as iCalendar (RFC 5545). */
 export async function benchCalendar(): Promise<string> {
   const jobs = await selectJobsHere(pool)
-  const [events, sheetOf] = await Promise.all([selectEvents(pool, jobs.map(j => j.id)), baseSheets(pool, jobs)])
-  const { error, value } = createEvents(jobs.flatMap(job => entriesOf(job, sheetOf(job).model, events.get(job.id)!)), { calName: 'Diapason bench', productId: 'diapason' })
+  const [events, sheetOf] = await Promise.all([
+    selectEvents(
+      pool,
+      jobs.map(j => j.id),
+    ),
+    baseSheets(pool, jobs),
+  ])
+  const { error, value } = createEvents(
+    jobs.flatMap(job => entriesOf(job, sheetOf(job).model, events.get(job.id)!)),
+    { calName: 'Diapason bench', productId: 'diapason' },
+  )
   if (error) throw error
   return value!
 }
@@ -21,9 +30,29 @@ function entriesOf(job: Job, model: string, events: readonly JobEvent[]): EventA
   const name = `${jobTag(job.number)} ${model}`
   const soak = runningSoak(events)
   return [
-    ...(job.promisedOn ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} promised to ${job.owner}`)] : []),
-    ...waits(events).filter(w => w.ended === null && w.begun.untilDay).map(w => wholeDay(`wait-${w.begun.id}`, w.begun.untilDay!, `${name}: ${WAIT_WORDS[w.begun.waitsFor]}, ${w.begun.text}`)),
-    ...(soak ? [{ uid: `soak-${soak.begun.id}@diapason`, title: `${name}: soak ends`, start: soak.endsAtMs, startInputType: 'utc' as const, duration: { minutes: 15 } }] : []),
+    ...(job.promisedOn
+      ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} promised to ${job.owner}`)]
+      : []),
+    ...waits(events)
+      .filter(w => w.ended === null && w.begun.untilDay)
+      .map(w =>
+        wholeDay(
+          `wait-${w.begun.id}`,
+          w.begun.untilDay!,
+          `${name}: ${WAIT_WORDS[w.begun.waitsFor]}, ${w.begun.text}`,
+        ),
+      ),
+    ...(soak
+      ? [
+          {
+            uid: `soak-${soak.begun.id}@diapason`,
+            title: `${name}: soak ends`,
+            start: soak.endsAtMs,
+            startInputType: 'utc' as const,
+            duration: { minutes: 15 },
+          },
+        ]
+      : []),
   ]
 }
 

@@ -8,7 +8,20 @@ import { requireRules } from './rules'
 import { requireSheet } from './sheetBook'
 
 /** Freezes the record as it stands with this event: the text whose SHA-256 is the signature. */
-export async function freezeHandover(db: Db, job: Job, events: readonly JobEvent[], event: JobEvent): Promise<void> {
-  const record = JSON.stringify(recordFor(job, await requireSheet(db, job.sheetId, job.sheetRevision), await requireRules(db, job.ruleSetId), events, event.atMs))
+export async function freezeHandover(
+  db: Db,
+  job: Job,
+  events: readonly JobEvent[],
+  event: JobEvent,
+): Promise<void> {
+  const record = JSON.stringify(
+    recordFor(
+      job,
+      await requireSheet(db, job.sheetId, job.sheetRevision),
+      await requireRules(db, job.ruleSetId),
+      events,
+      event.atMs,
+    ),
+  )
   await insertIssue(db, job.id, event, createHash('sha256').update(record).digest('hex'), record)
 }

@@ -17,27 +17,47 @@ export async function issuesOf(jobId: string): Promise<HandoverIssue[]> {
 }
 
 /** The frozen text of an issue, byte by byte as it was signed. */
-export async function frozenRecord(jobId: string, number: number): Promise<HandoverIssue & { record: string }> {
-  const issue = Number.isInteger(number) && number > 0 && number < 1e6 ? await selectIssue(pool, jobId, number) : null
+export async function frozenRecord(
+  jobId: string,
+  number: number,
+): Promise<HandoverIssue & { record: string }> {
+  const issue =
+    Number.isInteger(number) && number > 0 && number < 1e6 ? await selectIssue(pool, jobId, number) : null
   if (!issue) throw new ApiError(404, 'unknown-issue', `This job has no handover issue ${number}.`, 'issue')
   return issue
 }
 
 /**
  * The handover on paper.
- * @param number issue, or null for the newest one; a job that was never handed over gives a draft of what is known now
+ * @param number issue, or null for the newest one; a job that was never handed over gives a draft of what is
+ * known now
  */
-export async function handoverPdf(jobId: string, copy: Copy, number: number | null): Promise<{ name: string, pdf: Buffer }> {
+export async function handoverPdf(
+  jobId: string,
+  copy: Copy,
+  number: number | null,
+): Promise<{ name: string; pdf: Buffer }> {
   const { job, events } = await jobWithEvents(jobId)
   const newest = number ?? (await selectIssues(pool, jobId))[0]?.number ?? null
   const issue = newest === null ? null : await frozenRecord(jobId, newest)
-  const frozen = issue ? JSON.parse(issue.record) as JobRecord : null
+  const frozen = issue ? (JSON.parse(issue.record) as JobRecord) : null
   const shown = frozen ? { ...job, ...frozen.job } : job
-  const sheet = await sheetOfJob(pool, frozen ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools } : job, frozen?.events ?? events)
+  const sheet = await sheetOfJob(
+    pool,
+    frozen
+      ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools }
+      : job,
+    frozen?.events ?? events,
+  )
   // A frozen issue is judged by the rules that were frozen with it.
-  const rules = frozen?.ruleSet ?? await requireRules(pool, job.ruleSetId)
+  const rules = frozen?.ruleSet ?? (await requireRules(pool, job.ruleSetId))
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.
   const photos = copy === 'shop' ? await paperPhotos(jobId) : []
-  const pdf = await renderPdf(handoverDocument({ job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue, photos }, copy))
+  const pdf = await renderPdf(
+    handoverDocument(
+      { job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue, photos },
+      copy,
+    ),
+  )
   return { name: `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`, pdf }
 }

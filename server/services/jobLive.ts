@@ -5,8 +5,14 @@ import { pool, type Db } from '../db/pool'
 import { selectEvent } from '../db/queries/jobEvent'
 import { log } from '../utils/log'
 
-/** What the screens of a job are told: an entry that was kept, the place somebody is at, or that the line was lost and all should be read again. */
-export type JobNews = { readonly kind: 'event', readonly event: JobEvent } | { readonly kind: 'place', readonly place: RunPlace } | { readonly kind: 'again' }
+/**
+ * What the screens of a job are told: an entry that was kept, the place somebody is at, or that the line was
+ * lost and all should be read again.
+ */
+export type JobNews =
+  | { readonly kind: 'event'; readonly event: JobEvent }
+  | { readonly kind: 'place'; readonly place: RunPlace }
+  | { readonly kind: 'again' }
 type Listener = (news: JobNews) => void
 
 const CHANNEL = 'job_news'
@@ -37,7 +43,11 @@ export function listenToJob(jobId: string, tell: Listener): () => void {
 /** One line of this process to the database, for all jobs that are looked at. */
 async function open() {
   if (line) return
-  const client = line = new pg.Client({ connectionString: process.env.DATABASE_URL, connectionTimeoutMillis: 2000, keepAlive: true })
+  const client = (line = new pg.Client({
+    connectionString: process.env.DATABASE_URL,
+    connectionTimeoutMillis: 2000,
+    keepAlive: true,
+  }))
   client.on('error', lost)
   client.on('end', lost)
   client.on('notification', ({ payload }) => void pass(payload ?? ''))
@@ -45,8 +55,7 @@ async function open() {
     await client.connect()
     await client.query(`listen ${CHANNEL}`)
     for (const of of listeners.values()) of.forEach(tell => tell({ kind: 'again' }))
-  }
-  catch (error) {
+  } catch (error) {
     log.warn({ error: (error as Error).message }, 'no line for live news of jobs, tried again')
     lost()
   }
@@ -59,7 +68,11 @@ async function open() {
 }
 
 async function pass(payload: string) {
-  const { jobId, eventId, place } = JSON.parse(payload) as { jobId: string, eventId?: string, place?: RunPlace }
+  const { jobId, eventId, place } = JSON.parse(payload) as {
+    jobId: string
+    eventId?: string
+    place?: RunPlace
+  }
   const of = listeners.get(jobId)
   if (!of) return
   if (place) return of.forEach(tell => tell({ kind: 'place', place }))

@@ -5,7 +5,13 @@ import type { BenchOrder } from '../../shared/bench'
 import type { Intake, Job, JobPatch } from '../../shared/job'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { insertJob, placeJobs, selectJob, updateJob } from '../db/queries/job'
-import { insertEvent, readingBelongsTo, selectEvent, selectEvents, selectEventsOfKinds } from '../db/queries/jobEvent'
+import {
+  insertEvent,
+  readingBelongsTo,
+  selectEvent,
+  selectEvents,
+  selectEventsOfKinds,
+} from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
 import { keepAmendment, takeBack } from './amendments'
 import { checkEvent } from './checkEvent'
@@ -19,18 +25,28 @@ import { requireSheet, sheetOfJob } from './sheetBook'
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
 
 /** sheet = the revision that the job began with; its own corrections are in its events. */
-export interface JobWithEvents { readonly job: Job, readonly events: JobEvent[], readonly sheet: ModelSheet }
+export interface JobWithEvents {
+  readonly job: Job
+  readonly events: JobEvent[]
+  readonly sheet: ModelSheet
+}
 
 /** Starts a job with the newest revision of its sheet. The same id again gives the same job. */
 export async function startJob(id: string, intake: Intake): Promise<Job> {
   const sheet = await requireSheet(pool, intake.sheetId)
   await requireRules(pool, intake.ruleSetId)
-  const stored = await inTransaction(async (db) => {
-    const job = await insertJob(db, { ...intake, id, sheetRevision: sheet.revision, schools: { ...await actingChoices(db), ...sheet.schools }, promisedOn: intake.promisedOn || null })
+  const stored = await inTransaction(async db => {
+    const job = await insertJob(db, {
+      ...intake,
+      id,
+      sheetRevision: sheet.revision,
+      schools: { ...(await actingChoices(db)), ...sheet.schools },
+      promisedOn: intake.promisedOn || null,
+    })
     if (job) await indexLater(db, id)
     return job
   })
-  return stored ?? await requireJob(id)
+  return stored ?? (await requireJob(id))
 }
 
 export async function requireJob(id: string): Promise<Job> {
@@ -41,21 +57,32 @@ export async function requireJob(id: string): Promise<Job> {
 
 export async function jobWithEvents(id: string): Promise<JobWithEvents> {
   const job = await requireJob(id)
-  const [events, sheet] = await Promise.all([selectEvents(pool, [id]), requireSheet(pool, job.sheetId, job.sheetRevision)])
+  const [events, sheet] = await Promise.all([
+    selectEvents(pool, [id]),
+    requireSheet(pool, job.sheetId, job.sheetRevision),
+  ])
   return { job, events: events.get(id)!, sheet }
 }
 
-/** Changes an intake; a change made from an older version is refused, so that nobody overwrites anybody silently. */
+/**
+ * Changes an intake; a change made from an older version is refused, so that nobody overwrites anybody
+ * silently.
+ */
 export async function changeJob(id: string, { version, ...change }: JobPatch): Promise<Job> {
   if (change.ruleSetId !== undefined) await requireRules(pool, change.ruleSetId)
-  const job = await inTransaction(async (db) => {
+  const job = await inTransaction(async db => {
     const changed = await updateJob(db, id, change, version)
     if (changed) await indexLater(db, id)
     return changed
   })
   if (job) return job
   await requireJob(id)
-  throw new ApiError(409, 'changed-meanwhile', 'Somebody else changed this job meanwhile. Nothing of yours is lost: compare, then save again.', 'version')
+  throw new ApiError(
+    409,
+    'changed-meanwhile',
+    'Somebody else changed this job meanwhile. Nothing of yours is lost: compare, then save again.',
+    'version',
+  )
 }
 
 /**
@@ -63,11 +90,14 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
  * @returns whether it is new
  */
 export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isNew: boolean }> {
-  return inTransaction(async (db) => {
+  return inTransaction(async db => {
     const job = await selectJob(db, jobId)
     if (!job) throw unknownJob(jobId)
     await checkOnJob(db, job, event)
-    if ((event.kind === 'reading-struck' || event.kind === 'challenge-kept') && !(await readingBelongsTo(db, event.readingId, jobId))) {
+    if (
+      (event.kind === 'reading-struck' || event.kind === 'challenge-kept') &&
+      !(await readingBelongsTo(db, event.readingId, jobId))
+    ) {
       throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
@@ -83,23 +113,36 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     }
     const stored = await selectEvent(db, event.id)
     // Two screens that saw the same key-down say so in the same words, but for what step was at hand.
-    if (stored?.jobId === jobId && stored.event.kind === 'keyed' && event.kind === 'keyed') return { isNew: false }
-    if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event))) throw new ApiError(409, 'id-reused', 'This id belongs to another event.', 'id')
+    if (stored?.jobId === jobId && stored.event.kind === 'keyed' && event.kind === 'keyed')
+      return { isNew: false }
+    if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event)))
+      throw new ApiError(409, 'id-reused', 'This id belongs to another event.', 'id')
     return { isNew: false }
   })
 }
 
 /** Refuses what the job's sheet, as it stands corrected, does not have; a correction has to fit it. */
 async function checkOnJob(db: Db, job: Job, event: JobEvent): Promise<void> {
-  const sheet = await sheetOfJob(db, job, await selectEventsOfKinds(db, job.id, ['sheet-amended', 'event-struck']))
+  const sheet = await sheetOfJob(
+    db,
+    job,
+    await selectEventsOfKinds(db, job.id, ['sheet-amended', 'event-struck']),
+  )
   checkEvent(sheet, event)
   if (event.kind === 'event-struck') await checkStrike(db, job, event.eventId)
 }
 
 async function checkStrike(db: Db, job: Job, eventId: string): Promise<void> {
   const stored = await selectEvent(db, eventId)
-  if (stored?.jobId !== job.id) throw new ApiError(404, 'unknown-event', 'This entry is not on this job.', 'eventId')
-  if (!canBeStruck(stored.event)) throw new ApiError(409, 'cannot-be-struck', 'This entry cannot be struck out. Readings are struck out one by one; what was signed stays.', 'eventId')
+  if (stored?.jobId !== job.id)
+    throw new ApiError(404, 'unknown-event', 'This entry is not on this job.', 'eventId')
+  if (!canBeStruck(stored.event))
+    throw new ApiError(
+      409,
+      'cannot-be-struck',
+      'This entry cannot be struck out. Readings are struck out one by one; what was signed stays.',
+      'eventId',
+    )
 }
 
 /** Readings on the way are nothing that anybody looks for. */

@@ -8,13 +8,24 @@ import type { BenchSession, FreePractice, NewPractice, PracticeState } from '../
 import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
 import { pool } from '../db/pool'
 import { selectEvents } from '../db/queries/jobEvent'
-import { finishPracticeRow, insertPractice, leaveOpenPractices, selectOpenPractice, selectPractice } from '../db/queries/practice'
+import {
+  finishPracticeRow,
+  insertPractice,
+  leaveOpenPractices,
+  selectOpenPractice,
+  selectPractice,
+} from '../db/queries/practice'
 import { ApiError } from '../utils/apiError'
 import { startJob } from './jobs'
 import { pointInstruments } from './simulatedInstruments'
 
 /** Which field of a change a refusal of the bench belongs to. */
-const FIELDS: Readonly<Partial<Record<CoreErrorCode, string>>> = { 'unknown-channel': 'channel', 'unknown-adjuster': 'adjusters', 'unknown-item': 'replace', 'unknown-sheet': 'designId' }
+const FIELDS: Readonly<Partial<Record<CoreErrorCode, string>>> = {
+  'unknown-channel': 'channel',
+  'unknown-adjuster': 'adjusters',
+  'unknown-item': 'replace',
+  'unknown-sheet': 'designId',
+}
 const AWAY = 'No simulated set runs beside this server. It comes with "npm run demo".'
 
 function benchUrl(): string {
@@ -24,19 +35,40 @@ function benchUrl(): string {
 }
 
 /** Speaks to the simulated bench, if one runs beside this server. */
-export async function benchRequest<T = PracticeState>(path: '/state' | '/change' | '/session' | '/record', body?: unknown): Promise<T> {
-  const response = await fetch(benchUrl() + path, body === undefined ? {} : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } })
-    .catch(() => { throw new ApiError(503, 'bench-away', 'The simulated set does not answer.') })
-  if (response.ok) return await response.json() as T
-  const { message, code } = await response.json() as { message: string, code: CoreErrorCode }
-  throw response.status === 400 ? new ApiError(400, code, message, FIELDS[code] ?? null) : new ApiError(502, 'bench-away', message)
+export async function benchRequest<T = PracticeState>(
+  path: '/state' | '/change' | '/session' | '/record',
+  body?: unknown,
+): Promise<T> {
+  const response = await fetch(
+    benchUrl() + path,
+    body === undefined
+      ? {}
+      : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
+  ).catch(() => {
+    throw new ApiError(503, 'bench-away', 'The simulated set does not answer.')
+  })
+  if (response.ok) return (await response.json()) as T
+  const { message, code } = (await response.json()) as { message: string; code: CoreErrorCode }
+  throw response.status === 400
+    ? new ApiError(400, code, message, FIELDS[code] ?? null)
+    : new ApiError(502, 'bench-away', message)
 }
 
 /** What the dongle on the simulated bench records now: interleaved 32-bit floats. */
-export async function benchRecording(): Promise<{ readonly bytes: Buffer, readonly rateHz: number, readonly centreHz: number }> {
-  const response = await fetch(`${benchUrl()}/recording`).catch(() => { throw new ApiError(503, 'bench-away', 'The simulated set does not answer.') })
+export async function benchRecording(): Promise<{
+  readonly bytes: Buffer
+  readonly rateHz: number
+  readonly centreHz: number
+}> {
+  const response = await fetch(`${benchUrl()}/recording`).catch(() => {
+    throw new ApiError(503, 'bench-away', 'The simulated set does not answer.')
+  })
   if (!response.ok) throw new ApiError(502, 'bench-away', 'The simulated set could not be recorded.')
-  return { bytes: Buffer.from(await response.arrayBuffer()), rateHz: Number(response.headers.get('x-rate-hz')), centreHz: Number(response.headers.get('x-centre-hz')) }
+  return {
+    bytes: Buffer.from(await response.arrayBuffer()),
+    rateHz: Number(response.headers.get('x-rate-hz')),
+    centreHz: Number(response.headers.get('x-centre-hz')),
+  }
 }
 
 export async function practiceNow(): Promise<PracticeNow> {
@@ -44,41 +76,74 @@ export async function practiceNow(): Promise<PracticeNow> {
   return { ...state, open }
 }
 
-/** Puts a case or lesson on the bench, points the instruments at it, and opens a job for it. The same id again gives the same. */
+/**
+ * Puts a case or lesson on the bench, points the instruments at it, and opens a job for it. The same id again
+ * gives the same.
+ */
 export async function startPractice(wanted: NewPractice): Promise<PracticeSummary> {
   const there = await selectPractice(pool, wanted.id)
   if (there) return there
   const lesson = wanted.lessonId ? LESSONS.find(l => l.id === wanted.lessonId) : null
-  if (wanted.choice === 'lesson' && !lesson) throw new ApiError(400, 'unknown-item', 'Choose one of the lessons.')
-  if (!BENCH_KITS.some(k => k.id === wanted.kitId)) throw new ApiError(400, 'unknown-item', 'Choose one of the benches.')
+  if (wanted.choice === 'lesson' && !lesson)
+    throw new ApiError(400, 'unknown-item', 'Choose one of the lessons.')
+  if (!BENCH_KITS.some(k => k.id === wanted.kitId))
+    throw new ApiError(400, 'unknown-item', 'Choose one of the benches.')
   const scenario = lesson ? null : scenarioFor(wanted)
   const kitId = lesson ? lesson.kitId : wanted.kitId
-  const session: BenchSession = lesson ? { lessonId: lesson.id, kitId } : { designId: scenario!.designId, faultIds: [...scenario!.faultIds], seed: scenario!.seed, kitId }
+  const session: BenchSession = lesson
+    ? { lessonId: lesson.id, kitId }
+    : { designId: scenario!.designId, faultIds: [...scenario!.faultIds], seed: scenario!.seed, kitId }
   await pointInstruments(pool, await benchRequest('/session', session))
-  const job = await startJob(randomUUID(), jobFor(lesson ? lesson.designId : scenario!.designId, scenario, wanted.trainee, lesson?.what ?? ''))
+  const job = await startJob(
+    randomUUID(),
+    jobFor(lesson ? lesson.designId : scenario!.designId, scenario, wanted.trainee, lesson?.what ?? ''),
+  )
   await leaveOpenPractices(pool)
-  await insertPractice(pool, { id: wanted.id, trainee: wanted.trainee, designId: job.sheetId, lessonId: lesson?.id ?? null, kitId, scenario: scenario ?? { difficulty: 1, faultIds: [] }, jobId: job.id })
+  await insertPractice(pool, {
+    id: wanted.id,
+    trainee: wanted.trainee,
+    designId: job.sheetId,
+    lessonId: lesson?.id ?? null,
+    kitId,
+    scenario: scenario ?? { difficulty: 1, faultIds: [] },
+    jobId: job.id,
+  })
   return (await selectPractice(pool, wanted.id))!
 }
 
 /** A set on the bench without a case: whatever was open ends without a review. */
 export async function freeSet({ designId, kitId, seed }: FreePractice): Promise<PracticeNow> {
   const { faultIds } = preparedScenario(designId, seed)
-  await pointInstruments(pool, await benchRequest('/session', { designId, faultIds: [...faultIds], seed, kitId, told: true }))
+  await pointInstruments(
+    pool,
+    await benchRequest('/session', { designId, faultIds: [...faultIds], seed, kitId, told: true }),
+  )
   await leaveOpenPractices(pool)
   return practiceNow()
 }
 
 function scenarioFor({ choice, designId, seed, difficulty }: NewPractice): Scenario {
-  if (choice === 'prepared' && !designId) throw new ApiError(400, 'unknown-sheet', 'Choose a model.', 'designId')
-  return choice === 'prepared' ? preparedScenario(designId!, seed) : surpriseScenario(seed, difficulty as 1 | 2 | 3, designId)
+  if (choice === 'prepared' && !designId)
+    throw new ApiError(400, 'unknown-sheet', 'Choose a model.', 'designId')
+  return choice === 'prepared'
+    ? preparedScenario(designId!, seed)
+    : surpriseScenario(seed, difficulty as 1 | 2 | 3, designId)
 }
 
 function jobFor(designId: string, scenario: Scenario | null, trainee: string, what: string) {
   const sheet = modelSheet(designId)
   return {
-    owner: `Practice: ${scenario?.owner ?? 'lesson'}`, contact: `practised by ${trainee}`, sheetId: sheet.id, ruleSetId: sheet.defaultRuleSetId, serial: `P-${String(scenario?.seed ?? 0)}`,
-    complaint: scenario?.complaint ?? what, claims: [], accessories: 'simulated set', boxNote: '', mayDo: 'everything', promisedOn: null,
+    owner: `Practice: ${scenario?.owner ?? 'lesson'}`,
+    contact: `practised by ${trainee}`,
+    sheetId: sheet.id,
+    ruleSetId: sheet.defaultRuleSetId,
+    serial: `P-${String(scenario?.seed ?? 0)}`,
+    complaint: scenario?.complaint ?? what,
+    claims: [],
+    accessories: 'simulated set',
+    boxNote: '',
+    mayDo: 'everything',
+    promisedOn: null,
   }
 }
 
@@ -88,9 +153,18 @@ export async function finishPractice(id: string, ticked: readonly string[]): Pro
   if (!session) throw new ApiError(404, 'unknown-practice', 'There is no such case.')
   if (session.finishedAtMs === null) {
     const raw = await benchRequest<Omit<PracticeRecord, 'named' | 'rowsBeforeFirstTurn'>>('/record')
-    if (raw.scenario.designId !== session.designId) throw new ApiError(409, 'changed-meanwhile', 'Another set stands on the bench now: this case cannot be reviewed.')
-    const named = [...new Set([...ticked, ...await confirmedFaults(session.jobId, session.designId)])]
-    const record: PracticeRecord = { ...raw, named, rowsBeforeFirstTurn: session.jobId ? await rowsBeforeFirstTurn(session.jobId, raw) : null }
+    if (raw.scenario.designId !== session.designId)
+      throw new ApiError(
+        409,
+        'changed-meanwhile',
+        'Another set stands on the bench now: this case cannot be reviewed.',
+      )
+    const named = [...new Set([...ticked, ...(await confirmedFaults(session.jobId, session.designId))])]
+    const record: PracticeRecord = {
+      ...raw,
+      named,
+      rowsBeforeFirstTurn: session.jobId ? await rowsBeforeFirstTurn(session.jobId, raw) : null,
+    }
     await finishPracticeRow(pool, id, named, record, reviewOf(record, modelSheet(session.designId)))
   }
   return (await selectPractice(pool, id))!
@@ -98,13 +172,20 @@ export async function finishPractice(id: string, ticked: readonly string[]): Pro
 
 /** A cause confirmed among the findings of the job names the fault as well. */
 async function confirmedFaults(jobId: string | null, designId: string): Promise<string[]> {
-  const events = jobId ? (await selectEvents(pool, [jobId])).get(jobId) ?? [] : []
-  const causes = events.flatMap(e => e.kind === 'cause-confirmed' ? [e.causeId] : [])
-  return RIG_FAULTS.filter(f => f.designIds.includes(designId) && f.causeIds.some(c => causes.includes(c))).map(f => f.id)
+  const events = jobId ? ((await selectEvents(pool, [jobId])).get(jobId) ?? []) : []
+  const causes = events.flatMap(e => (e.kind === 'cause-confirmed' ? [e.causeId] : []))
+  return RIG_FAULTS.filter(
+    f => f.designIds.includes(designId) && f.causeIds.some(c => causes.includes(c)),
+  ).map(f => f.id)
 }
 
-async function rowsBeforeFirstTurn(jobId: string, { log }: Pick<PracticeRecord, 'log'>): Promise<number | null> {
+async function rowsBeforeFirstTurn(
+  jobId: string,
+  { log }: Pick<PracticeRecord, 'log'>,
+): Promise<number | null> {
   const first = log.find(l => l.action.kind === 'turn')
   const events = (await selectEvents(pool, [jobId])).get(jobId) ?? []
-  return first ? events.filter(e => e.kind === 'row-taken' && e.phase === 'as-found' && e.atMs < first.atMs).length : null
+  return first
+    ? events.filter(e => e.kind === 'row-taken' && e.phase === 'as-found' && e.atMs < first.atMs).length
+    : null
 }

@@ -2,7 +2,9 @@ import type { IncomingMessage } from 'node:http'
 import { ApiError } from '../utils/apiError'
 import { drain } from '../utils/drain'
 
-/** A body that may be large: read chunk by chunk, never more of it held than is taken, whatever it announced. */
+/**
+ * A body that may be large: read chunk by chunk, never more of it held than is taken, whatever it announced.
+ */
 export async function readUpload(request: IncomingMessage, mostBytes: number): Promise<Buffer> {
   const announced = Number(request.headers['content-length'] ?? 0)
   if (announced > mostBytes) {
@@ -23,5 +25,10 @@ export async function readUpload(request: IncomingMessage, mostBytes: number): P
 
 function tooLarge(bytes: number, mostBytes: number): ApiError {
   const mega = (b: number) => (b / 1024 / 1024).toFixed(0)
-  return new ApiError(413, 'body-too-large', `The file is ${mega(bytes)} MB; at most ${mega(mostBytes)} MB are taken. Take it in a smaller size.`, 'file')
+  return new ApiError(
+    413,
+    'body-too-large',
+    `The file is ${mega(bytes)} MB; at most ${mega(mostBytes)} MB are taken. Take it in a smaller size.`,
+    'file',
+  )
 }

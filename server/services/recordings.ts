@@ -1,7 +1,15 @@
 import { createHash } from 'node:crypto'
 import type { KeptRecording, NewRecording } from '../../shared/recording'
 import { pool } from '../db/pool'
-import { completeRecording, insertRecording, insertRecordingChunk, readRecordingChunks, selectIncomplete, selectRecording, selectRecordings } from '../db/queries/recording'
+import {
+  completeRecording,
+  insertRecording,
+  insertRecordingChunk,
+  readRecordingChunks,
+  selectIncomplete,
+  selectRecording,
+  selectRecordings,
+} from '../db/queries/recording'
 import { ApiError } from '../utils/apiError'
 import { requireJob } from './jobs'
 
@@ -29,7 +37,13 @@ export async function finishRecording(id: string): Promise<KeptRecording> {
       hash.update(chunk)
       bytes += chunk.length
     }
-    if (bytes !== begun.bytes) throw new ApiError(409, 'recording-incomplete', `${bytes} of ${begun.bytes} bytes are here. Send the rest, then finish again.`, 'bytes')
+    if (bytes !== begun.bytes)
+      throw new ApiError(
+        409,
+        'recording-incomplete',
+        `${bytes} of ${begun.bytes} bytes are here. Send the rest, then finish again.`,
+        'bytes',
+      )
     await completeRecording(pool, id, hash.digest('hex'))
   }
   return requireRecording(id)

@@ -2,7 +2,12 @@ import { randomBytes } from 'node:crypto'
 import { RULE_SETS, ruleSet, type RuleSet } from '../../core/rules'
 import { OWN_PREFIX, toRuleSet, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
 import { pool, type Db } from '../db/pool'
-import { insertOwnRuleSet, selectOwnRuleSet, selectOwnRuleSets, updateOwnRuleSet } from '../db/queries/ruleSet'
+import {
+  insertOwnRuleSet,
+  selectOwnRuleSet,
+  selectOwnRuleSets,
+  updateOwnRuleSet,
+} from '../db/queries/ruleSet'
 import { ApiError } from '../utils/apiError'
 
 /** A rule set by its id, built in or one's own. @throws {CoreError} unknown-rule-set */
@@ -27,6 +32,12 @@ export function addRuleSet(body: RuleSetBody): Promise<OwnRuleSet> {
 export async function changeRuleSet(id: string, version: number, body: RuleSetBody): Promise<OwnRuleSet> {
   const changed = await updateOwnRuleSet(pool, id, version, body)
   if (changed) return changed
-  if (!(await selectOwnRuleSet(pool, id))) throw new ApiError(404, 'unknown-rule-set', 'This rule set is not there.')
-  throw new ApiError(409, 'changed-meanwhile', 'Somebody else changed this rule set meanwhile. What you typed is still here: compare, then save again.', 'version')
+  if (!(await selectOwnRuleSet(pool, id)))
+    throw new ApiError(404, 'unknown-rule-set', 'This rule set is not there.')
+  throw new ApiError(
+    409,
+    'changed-meanwhile',
+    'Somebody else changed this rule set meanwhile. What you typed is still here: compare, then save again.',
+    'version',
+  )
 }

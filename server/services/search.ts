@@ -1,7 +1,16 @@
 import type { SavedView, SearchQuery, SearchResult } from '../../shared/search'
 import { jobTag } from '../../shared/job'
 import { pool } from '../db/pool'
-import { NEWEST_JOBS, deleteView, isIndexed, searchJobs, selectPieces, selectViews, upsertView, wordsOf } from '../db/queries/search'
+import {
+  NEWEST_JOBS,
+  deleteView,
+  isIndexed,
+  searchJobs,
+  selectPieces,
+  selectViews,
+  upsertView,
+  wordsOf,
+} from '../db/queries/search'
 import { ApiError } from '../utils/apiError'
 import { freshIndex } from './jobIndex'
 
@@ -15,15 +24,36 @@ export async function search(q: SearchQuery): Promise<SearchResult> {
   const rows = await searchJobs(pool, q, PAGE + 1)
   const words = wordsOf(q.words)
   const page = rows.slice(0, PAGE)
-  const hidden = page.filter(job => !words.every(w => `${jobTag(job.number)} ${job.owner} ${job.sheetId.replaceAll('-', ' ')} ${job.serial} ${job.complaint}`.toLocaleLowerCase().includes(w)))
-  const pieces = words.length > 0 && hidden.length > 0 ? await selectPieces(pool, hidden.map(j => j.id), words) : new Map<string, string>()
+  const hidden = page.filter(
+    job =>
+      !words.every(w =>
+        `${jobTag(job.number)} ${job.owner} ${job.sheetId.replaceAll('-', ' ')} ${job.serial} ${job.complaint}`
+          .toLocaleLowerCase()
+          .includes(w),
+      ),
+  )
+  const pieces =
+    words.length > 0 && hidden.length > 0
+      ? await selectPieces(
+          pool,
+          hidden.map(j => j.id),
+          words,
+        )
+      : new Map<string, string>()
   const jobs = page.map(job => ({ ...job, excerpt: excerpt(pieces.get(job.id) ?? '', words) }))
-  return { jobs, next: rows.length > PAGE ? jobs.at(-1)!.number : null, amongNewest: isIndexed(words) ? null : NEWEST_JOBS }
+  return {
+    jobs,
+    next: rows.length > PAGE ? jobs.at(-1)!.number : null,
+    amongNewest: isIndexed(words) ? null : NEWEST_JOBS,
+  }
 }
 
 function excerpt(text: string, words: readonly string[]): string {
   const lower = text.toLocaleLowerCase()
-  const at = words.map(w => lower.indexOf(w)).filter(i => i >= 0).sort((a, b) => b - a)[0]
+  const at = words
+    .map(w => lower.indexOf(w))
+    .filter(i => i >= 0)
+    .sort((a, b) => b - a)[0]
   if (at === undefined) return ''
   const from = Math.max(0, at - AROUND)
   const to = Math.min(text.length, at + AROUND)

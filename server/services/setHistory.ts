@@ -15,18 +15,47 @@ const MOST_SHOWN = 10
 /** What a set was here for before, each time with how it was left. */
 export async function earlierJobs(sheetId: string, serial: string): Promise<EarlierJob[]> {
   const jobs = await selectJobsOfSet(pool, sheetId, serial, MOST_SHOWN)
-  const [events, rules, baseOf] = await Promise.all([selectEvents(pool, jobs.map(j => j.id)), everyRuleSet(pool), baseSheets(pool, jobs)])
-  return jobs.map(job => earlierJob(job, jobSheet(baseOf(job), job.schools, events.get(job.id)!), events.get(job.id)!, rules.get(job.ruleSetId)!))
+  const [events, rules, baseOf] = await Promise.all([
+    selectEvents(
+      pool,
+      jobs.map(j => j.id),
+    ),
+    everyRuleSet(pool),
+    baseSheets(pool, jobs),
+  ])
+  return jobs.map(job =>
+    earlierJob(
+      job,
+      jobSheet(baseOf(job), job.schools, events.get(job.id)!),
+      events.get(job.id)!,
+      rules.get(job.ruleSetId)!,
+    ),
+  )
 }
 
 function earlierJob(job: Job, sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): EarlierJob {
-  return { job, handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null, asLeft: leftAs(sheet, events, rules) }
+  return {
+    job,
+    handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null,
+    asLeft: leftAs(sheet, events, rules),
+  }
 }
 
 function leftAs(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): LeftAs[] {
-  return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row => row.cells.flatMap((cell) => {
-    if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
-    const { quantity, value, standardUncertainty } = cell.latest.reading
-    return [{ rowTitle: row.point.title, quantity, value, standardUncertainty, nominalHz: cell.asked.nominalHz, verdict: cell.judgement!.verdict }]
-  }))
+  return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row =>
+    row.cells.flatMap(cell => {
+      if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
+      const { quantity, value, standardUncertainty } = cell.latest.reading
+      return [
+        {
+          rowTitle: row.point.title,
+          quantity,
+          value,
+          standardUncertainty,
+          nominalHz: cell.asked.nominalHz,
+          verdict: cell.judgement!.verdict,
+        },
+      ]
+    }),
+  )
 }

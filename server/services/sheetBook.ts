@@ -5,18 +5,26 @@ import type { Db } from '../db/pool'
 import { selectNewest, selectNewestSheets, selectRevision } from '../db/queries/sheet'
 
 /** What says which sheet a job is measured by. */
-export interface OfSheet { readonly sheetId: string, readonly sheetRevision: number, readonly schools: SchoolChoices }
+export interface OfSheet {
+  readonly sheetId: string
+  readonly sheetRevision: number
+  readonly schools: SchoolChoices
+}
 
 /** Revisions never change, so whoever has read one may keep it; any process can read it anew. */
 const kept = new Map<string, ModelSheet>()
 const MOST_KEPT = 300
 
-/** One revision of a sheet, shipped or written here; undefined = the newest. @throws {CoreError} unknown-sheet */
+/**
+ * One revision of a sheet, shipped or written here; undefined = the newest.
+ * @throws {CoreError} unknown-sheet
+ */
 export async function requireSheet(db: Db, id: string, revision?: number): Promise<ModelSheet> {
-  const wanted = revision ?? await selectNewest(db, id)
-  if (wanted === null || SHEETS.some(s => s.id === id && s.revision === wanted)) return modelSheet(id, wanted ?? undefined)
+  const wanted = revision ?? (await selectNewest(db, id))
+  if (wanted === null || SHEETS.some(s => s.id === id && s.revision === wanted))
+    return modelSheet(id, wanted ?? undefined)
   const key = `${id}@${wanted}`
-  const sheet = kept.get(key) ?? await selectRevision(db, id, wanted)
+  const sheet = kept.get(key) ?? (await selectRevision(db, id, wanted))
   if (!sheet) throw new CoreError('unknown-sheet', `no model sheet "${id}" revision ${wanted}`)
   if (kept.size > MOST_KEPT) kept.clear()
   kept.set(key, sheet)
@@ -24,7 +32,11 @@ export async function requireSheet(db: Db, id: string, revision?: number): Promi
 }
 
 /** The sheet that a job is measured by: its revision, with its own corrections and schools. */
-export async function sheetOfJob(db: Db, { sheetId, sheetRevision, schools }: OfSheet, events: readonly JobEvent[]): Promise<ModelSheet> {
+export async function sheetOfJob(
+  db: Db,
+  { sheetId, sheetRevision, schools }: OfSheet,
+  events: readonly JobEvent[],
+): Promise<ModelSheet> {
   return jobSheet(await requireSheet(db, sheetId, sheetRevision), schools, events)
 }
 
@@ -32,12 +44,15 @@ export async function sheetOfJob(db: Db, { sheetId, sheetRevision, schools }: Of
 export async function baseSheets(db: Db, jobs: readonly OfSheet[]): Promise<(job: OfSheet) => ModelSheet> {
   const found = new Map<string, ModelSheet>()
   const key = (j: OfSheet) => `${j.sheetId}@${j.sheetRevision}`
-  for (const job of jobs) if (!found.has(key(job))) found.set(key(job), await requireSheet(db, job.sheetId, job.sheetRevision))
+  for (const job of jobs)
+    if (!found.has(key(job))) found.set(key(job), await requireSheet(db, job.sheetId, job.sheetRevision))
   return job => found.get(key(job))!
 }
 
 /** Every sheet there is, the newest revision of each. */
 export async function everySheet(db: Db): Promise<ModelSheet[]> {
   const here = await selectNewestSheets(db)
-  return [...SHEETS.filter(s => !here.some(h => h.id === s.id)), ...here].sort((a, b) => a.model.localeCompare(b.model))
+  return [...SHEETS.filter(s => !here.some(h => h.id === s.id)), ...here].sort((a, b) =>
+    a.model.localeCompare(b.model),
+  )
 }

@@ -1,6 +1,12 @@
 import { SHEETS, compareSheets, type ModelSheet } from '../../core/sheet'
 import { sheetBody } from '../../shared/sheet/sheetBody'
-import { SHEET_FILE_FORMAT, SHEET_FILE_VERSION, sheetFileBody, type SheetFile, type SheetRevision } from '../../shared/sheetFile'
+import {
+  SHEET_FILE_FORMAT,
+  SHEET_FILE_VERSION,
+  sheetFileBody,
+  type SheetFile,
+  type SheetRevision,
+} from '../../shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { insertRevision, selectNewest, selectWholeRevisions } from '../db/queries/sheet'
 import { insertSheetPicture, selectSheetPicture } from '../db/queries/sheetPicture'
@@ -14,54 +20,80 @@ export async function sheetFile(id: string): Promise<SheetFile> {
   const here = await selectWholeRevisions(pool, id)
   const shipped = SHEETS.find(s => s.id === id)
   const newest = await requireSheet(pool, id)
-  const revisions = shipped && !here.some(r => r.sheet.revision === shipped.revision) ? [asShipped(shipped), ...here] : here
+  const revisions =
+    shipped && !here.some(r => r.sheet.revision === shipped.revision) ? [asShipped(shipped), ...here] : here
   const ids = (newest.boards ?? []).flatMap(b => b.pictureId ?? [])
-  const pictures = (await Promise.all(ids.map(i => selectSheetPicture(pool, i)))).flatMap(p => p ? [{ ...p, data: p.data.toString('base64') }] : [])
+  const pictures = (await Promise.all(ids.map(i => selectSheetPicture(pool, i)))).flatMap(p =>
+    p ? [{ ...p, data: p.data.toString('base64') }] : [],
+  )
   return { format: SHEET_FILE_FORMAT, version: SHEET_FILE_VERSION, revisions, pictures }
 }
 
-const asShipped = (sheet: ModelSheet): SheetRevision => ({ sheet, who: '', reason: 'as it ships', changes: [], revisedAtMs: Date.parse(sheet.revisedOn) })
+const asShipped = (sheet: ModelSheet): SheetRevision => ({
+  sheet,
+  who: '',
+  reason: 'as it ships',
+  changes: [],
+  revisedAtMs: Date.parse(sheet.revisedOn),
+})
 
 /** What an import did. */
-export interface Imported { readonly id: string, readonly revision: number, readonly kind: 'new' | 'revision' | 'same' }
+export interface Imported {
+  readonly id: string
+  readonly revision: number
+  readonly kind: 'new' | 'revision' | 'same'
+}
 
 /**
- * Takes in a file: a sheet that is not here comes with all its revisions; one that is here gets the file's newest as its next revision, if it differs.
- * All of it or nothing.
+ * Takes in a file: a sheet that is not here comes with all its revisions; one that is here gets the file's
+ * newest as its next revision, if it differs. All of it or nothing.
  * @throws {ValidationError} in words, with the field; {ApiError} not-json
  */
 export async function importSheet(upload: Buffer): Promise<Imported> {
   const file = await checkedFile(upload)
   const newest = file.revisions.at(-1)!.sheet
   // Opened to see that each is a picture; kept as it came, so that an export of it is the same file again.
-  const pictures = await Promise.all(file.pictures.map(async (p) => {
-    const data = Buffer.from(p.data, 'base64')
-    await keptPicture(data)
-    return { ...p, data }
-  }))
-  return inTransaction(async (db) => {
+  const pictures = await Promise.all(
+    file.pictures.map(async p => {
+      const data = Buffer.from(p.data, 'base64')
+      await keptPicture(data)
+      return { ...p, data }
+    }),
+  )
+  return inTransaction(async db => {
     await lockSheet(db, newest.id)
     for (const p of pictures) await insertSheetPicture(db, p)
-    const here = await isHere(db, newest.id) ? await requireSheet(db, newest.id) : null
+    const here = (await isHere(db, newest.id)) ? await requireSheet(db, newest.id) : null
     const unseen = here ? file.revisions.slice(continuesAt(file.revisions, here)) : file.revisions
     if (unseen.length > 0) {
       for (const r of unseen) await insertRevision(db, { ...r, jobId: null, eventId: null })
       return { id: newest.id, revision: newest.revision, kind: here ? 'revision' : 'new' }
     }
-    if (compareSheets(here!, newest).length === 0) return { id: newest.id, revision: here!.revision, kind: 'same' }
+    if (compareSheets(here!, newest).length === 0)
+      return { id: newest.id, revision: here!.revision, kind: 'same' }
     const sheet = { ...newest, revision: here!.revision + 1, revisedOn: today() }
-    await insertRevision(db, { sheet, who: file.revisions.at(-1)!.who, reason: 'imported', changes: [], jobId: null, eventId: null, revisedAtMs: null })
+    await insertRevision(db, {
+      sheet,
+      who: file.revisions.at(-1)!.who,
+      reason: 'imported',
+      changes: [],
+      jobId: null,
+      eventId: null,
+      revisedAtMs: null,
+    })
     return { id: sheet.id, revision: sheet.revision, kind: 'revision' }
   })
 }
 
 async function isHere(db: Db, id: string): Promise<boolean> {
-  return SHEETS.some(s => s.id === id) || await selectNewest(db, id) !== null
+  return SHEETS.some(s => s.id === id) || (await selectNewest(db, id)) !== null
 }
 
 /** Where the file goes on from what is here: behind the revision that is the same; otherwise nowhere. */
 function continuesAt(revisions: readonly SheetRevision[], here: ModelSheet): number {
-  const at = revisions.findIndex(r => r.sheet.revision === here.revision && compareSheets(r.sheet, here).length === 0)
+  const at = revisions.findIndex(
+    r => r.sheet.revision === here.revision && compareSheets(r.sheet, here).length === 0,
+  )
   return at < 0 ? revisions.length : at + 1
 }
 
@@ -69,14 +101,26 @@ async function checkedFile(upload: Buffer): Promise<SheetFile> {
   let parsed: unknown
   try {
     parsed = JSON.parse(upload.toString('utf8'))
+  } catch {
+    throw new ApiError(
+      400,
+      'not-json',
+      'This file is not JSON. A sheet is exported as one .json file.',
+      'file',
+    )
   }
-  catch {
-    throw new ApiError(400, 'not-json', 'This file is not JSON. A sheet is exported as one .json file.', 'file')
-  }
-  const file = await sheetFileBody.validate(parsed, { strict: true }) as unknown as SheetFile
+  const file = (await sheetFileBody.validate(parsed, { strict: true })) as unknown as SheetFile
   for (const r of file.revisions) await sheetBody.validate(r?.sheet, { strict: true })
   const ids = new Set(file.revisions.map(r => r.sheet.id))
-  const inOrder = file.revisions.every((r, i) => i === 0 || r.sheet.revision > file.revisions[i - 1]!.sheet.revision)
-  if (ids.size > 1 || !inOrder) throw new ApiError(400, 'invalid-field', 'The revisions in the file are not of one sheet, in order.', 'revisions')
+  const inOrder = file.revisions.every(
+    (r, i) => i === 0 || r.sheet.revision > file.revisions[i - 1]!.sheet.revision,
+  )
+  if (ids.size > 1 || !inOrder)
+    throw new ApiError(
+      400,
+      'invalid-field',
+      'The revisions in the file are not of one sheet, in order.',
+      'revisions',
+    )
   return file
 }

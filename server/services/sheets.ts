@@ -12,53 +12,136 @@ export const today = (): string => dayOf(Date.now())
 export async function sheetList(): Promise<SheetSummary[]> {
   const [sheets, jobs] = await Promise.all([everySheet(pool), countJobs(pool)])
   return sheets.map(s => ({
-    id: s.id, model: s.model, kind: s.kind, description: s.description, planId: s.planId, defaultRuleSetId: s.defaultRuleSetId, revision: s.revision, revisedOn: s.revisedOn,
-    adjusters: s.adjusters.length, steps: s.procedure.length, shipped: shipped(s.id), jobs: jobs.get(s.id) ?? 0,
+    id: s.id,
+    model: s.model,
+    kind: s.kind,
+    description: s.description,
+    planId: s.planId,
+    defaultRuleSetId: s.defaultRuleSetId,
+    revision: s.revision,
+    revisedOn: s.revisedOn,
+    adjusters: s.adjusters.length,
+    steps: s.procedure.length,
+    shipped: shipped(s.id),
+    jobs: jobs.get(s.id) ?? 0,
   }))
 }
 
-/** One revision (undefined = the newest) with the history of the sheet and how far its lines can be trusted. */
+/**
+ * One revision (undefined = the newest) with the history of the sheet and how far its lines can be trusted.
+ */
 export async function sheetView(id: string, revision?: number): Promise<SheetView> {
-  const [sheet, newest, revisions] = [await requireSheet(pool, id, revision), await requireSheet(pool, id), await selectRevisions(pool, id)]
+  const [sheet, newest, revisions] = [
+    await requireSheet(pool, id, revision),
+    await requireSheet(pool, id),
+    await selectRevisions(pool, id),
+  ]
   const base = SHEETS.find(s => s.id === id)
-  const all = base && !revisions.some(r => r.revision === base.revision) ? [...revisions, { revision: base.revision, who: '', reason: 'as it ships', changes: [], revisedAtMs: null, jobNumber: null, jobId: null }] : revisions
+  const all =
+    base && !revisions.some(r => r.revision === base.revision)
+      ? [
+          ...revisions,
+          {
+            revision: base.revision,
+            who: '',
+            reason: 'as it ships',
+            changes: [],
+            revisedAtMs: null,
+            jobNumber: null,
+            jobId: null,
+          },
+        ]
+      : revisions
   return { sheet, newest: newest.revision, shipped: shipped(id), revisions: all, trust: await lineTrust(id) }
 }
 
 /** Lines that were corrected or confirmed: when, and on how many jobs since. */
 export async function lineTrust(id: string): Promise<LineTrust[]> {
-  const [revisions, confirmations] = await Promise.all([selectRevisions(pool, id), selectConfirmations(pool, id)])
+  const [revisions, confirmations] = await Promise.all([
+    selectRevisions(pool, id),
+    selectConfirmations(pool, id),
+  ])
   const corrected = new Map<string, number>()
-  for (const r of revisions) for (const c of r.changes) corrected.set(c.line, Math.max(corrected.get(c.line) ?? 0, r.revisedAtMs ?? 0))
+  for (const r of revisions)
+    for (const c of r.changes) corrected.set(c.line, Math.max(corrected.get(c.line) ?? 0, r.revisedAtMs ?? 0))
   const lines = new Set([...corrected.keys(), ...confirmations.map(c => c.line)])
-  return [...lines].map((line) => {
+  return [...lines].map(line => {
     const correctedAtMs = corrected.get(line) ?? null
     const since = confirmations.filter(c => c.line === line && c.atMs >= (correctedAtMs ?? 0))
-    return { line, correctedAtMs, confirmed: since.length, lastConfirmedAtMs: since.length === 0 ? null : Math.max(...since.map(c => c.atMs)) }
+    return {
+      line,
+      correctedAtMs,
+      confirmed: since.length,
+      lastConfirmedAtMs: since.length === 0 ? null : Math.max(...since.map(c => c.atMs)),
+    }
   })
 }
 
 /** A sheet written here for the first time. */
 export async function addSheet(sheet: ModelSheet, who: string, reason: string): Promise<ModelSheet> {
   const first = { ...sheet, revision: 1, revisedOn: today() }
-  if (shipped(sheet.id) || !(await insertRevision(pool, { sheet: first, who, reason, changes: [], jobId: null, eventId: null, revisedAtMs: null }))) throw new ApiError(409, 'name-taken', `Id: there is a sheet "${sheet.id}" already. Choose another name.`, 'sheet.id')
+  if (
+    shipped(sheet.id) ||
+    !(await insertRevision(pool, {
+      sheet: first,
+      who,
+      reason,
+      changes: [],
+      jobId: null,
+      eventId: null,
+      revisedAtMs: null,
+    }))
+  )
+    throw new ApiError(
+      409,
+      'name-taken',
+      `Id: there is a sheet "${sheet.id}" already. Choose another name.`,
+      'sheet.id',
+    )
   return first
 }
 
-/** The next revision of a sheet; one made from an older revision is refused, so that nobody overwrites anybody silently. */
-export async function reviseSheet(id: string, from: number, sheet: ModelSheet, who: string, reason: string): Promise<ModelSheet> {
-  if (sheet.id !== id) throw new ApiError(400, 'invalid-field', 'Id: a sheet keeps its id through all revisions.', 'sheet.id')
-  return inTransaction(async (db) => {
+/**
+ * The next revision of a sheet; one made from an older revision is refused, so that nobody overwrites anybody
+ * silently.
+ */
+export async function reviseSheet(
+  id: string,
+  from: number,
+  sheet: ModelSheet,
+  who: string,
+  reason: string,
+): Promise<ModelSheet> {
+  if (sheet.id !== id)
+    throw new ApiError(400, 'invalid-field', 'Id: a sheet keeps its id through all revisions.', 'sheet.id')
+  return inTransaction(async db => {
     await lockSheet(db, id)
     const newest = await requireSheet(db, id)
     if (newest.revision !== from) throw changedMeanwhile(newest.revision)
     const next = { ...sheet, revision: newest.revision + 1, revisedOn: today() }
-    if (!(await insertRevision(db, { sheet: next, who, reason, changes: [], jobId: null, eventId: null, revisedAtMs: null }))) throw changedMeanwhile(next.revision)
+    if (
+      !(await insertRevision(db, {
+        sheet: next,
+        who,
+        reason,
+        changes: [],
+        jobId: null,
+        eventId: null,
+        revisedAtMs: null,
+      }))
+    )
+      throw changedMeanwhile(next.revision)
     return next
   })
 }
 
-const changedMeanwhile = (revision: number) => new ApiError(409, 'changed-meanwhile', `Somebody else changed this sheet meanwhile: it is at revision ${revision}. What you wrote is still here: compare, then save again.`, 'from')
+const changedMeanwhile = (revision: number) =>
+  new ApiError(
+    409,
+    'changed-meanwhile',
+    `Somebody else changed this sheet meanwhile: it is at revision ${revision}. What you wrote is still here: compare, then save again.`,
+    'from',
+  )
 
 /** One revision after the other, also from two benches at once. */
 export async function lockSheet(db: Db, id: string): Promise<void> {

@@ -3,13 +3,24 @@ import { BENCH_KITS } from '../../core/instrument/simulated'
 import { BARE_INSTRUMENT, type Instrument } from '../../shared/instrument'
 import type { PracticeState } from '../../shared/practice'
 import type { Db } from '../db/pool'
-import { deleteInstrument, insertInstrument, selectInstruments, updateInstrument } from '../db/queries/instrument'
+import {
+  deleteInstrument,
+  insertInstrument,
+  selectInstruments,
+  updateInstrument,
+} from '../db/queries/instrument'
 
-/** Names that only simulated instruments bear; one of that name on another host, or read by eye, is somebody's own. */
+/**
+ * Names that only simulated instruments bear; one of that name on another host, or read by eye, is somebody's
+ * own.
+ */
 const KIT_NAMES = new Set(BENCH_KITS.flatMap(k => k.instruments.map(i => i.name)))
 const LOOPBACK = '127.0.0.1'
 
-/** Makes the list of instruments match the simulated bench: its own are added or pointed at their ports, those of another kit are taken away. */
+/**
+ * Makes the list of instruments match the simulated bench: its own are added or pointed at their ports, those
+ * of another kit are taken away.
+ */
 export async function pointInstruments(db: Db, bench: Pick<PracticeState, 'instruments'>): Promise<void> {
   const known = await selectInstruments(db)
   for (const { name, port, profileId } of bench.instruments) {
@@ -19,10 +30,21 @@ export async function pointInstruments(db: Db, bench: Pick<PracticeState, 'instr
     else await insertInstrument(db, randomUUID(), body)
   }
   const here = new Set(bench.instruments.map(i => i.name))
-  for (const other of known.filter(k => KIT_NAMES.has(k.name) && !here.has(k.name) && k.host === LOOPBACK && k.port !== null)) await deleteInstrument(db, other.id)
+  for (const other of known.filter(
+    k => KIT_NAMES.has(k.name) && !here.has(k.name) && k.host === LOOPBACK && k.port !== null,
+  ))
+    await deleteInstrument(db, other.id)
 }
 
 /** What was said of an instrument stays when it is pointed at its port again. */
-function setupFields({ meterKind, calibratedOn, attenuationDb, path, fullScale, classRatio, classUnknown }: Instrument) {
+function setupFields({
+  meterKind,
+  calibratedOn,
+  attenuationDb,
+  path,
+  fullScale,
+  classRatio,
+  classUnknown,
+}: Instrument) {
   return { meterKind, calibratedOn, attenuationDb, path, fullScale, classRatio, classUnknown }
 }

@@ -1,4 +1,13 @@
-import { createError, defineEventHandler, getHeader, getRouterParam, readRawBody, setResponseStatus, type EventHandlerRequest, type H3Event } from 'h3'
+import {
+  createError,
+  defineEventHandler,
+  getHeader,
+  getRouterParam,
+  readRawBody,
+  setResponseStatus,
+  type EventHandlerRequest,
+  type H3Event,
+} from 'h3'
 import type { Schema } from 'yup'
 import { ApiError, toWire } from './apiError'
 import { drain } from './drain'
@@ -10,33 +19,49 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 
 /** A route whose failures become a status and a WireError, each logged once. */
 export function apiHandler<T>(work: (event: H3Event<EventHandlerRequest>) => Promise<T>) {
-  return defineEventHandler(async (event) => {
+  return defineEventHandler(async event => {
     try {
       return await work(event)
-    }
-    catch (error) {
+    } catch (error) {
       const { status, body } = toWire(error)
-      if (status >= 500) log.error({ path: event.path, code: body.code, error: error instanceof Error ? error.stack : String(error) }, 'request failed')
+      if (status >= 500)
+        log.error(
+          { path: event.path, code: body.code, error: error instanceof Error ? error.stack : String(error) },
+          'request failed',
+        )
       else log.info({ path: event.path, code: body.code, field: body.field }, 'request refused')
       throw createError({ statusCode: status, statusMessage: body.code, data: body, message: body.message })
     }
   })
 }
 
-/** The JSON body, checked strictly: no coercion, no unknown fields. @throws {ApiError} body-too-large, not-json */
+/**
+ * The JSON body, checked strictly: no coercion, no unknown fields.
+ * @throws {ApiError} body-too-large, not-json
+ */
 export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'validate'>): Promise<T> {
   const announced = Number(getHeader(event, 'content-length') ?? 0)
   if (announced > MAX_BODY_BYTES) {
     await drain(event.node.req)
     throw tooLarge(announced)
   }
-  const text = await readRawBody(event, 'utf8') ?? ''
+  const text = (await readRawBody(event, 'utf8')) ?? ''
   if (Buffer.byteLength(text) > MAX_BODY_BYTES) throw tooLarge(Buffer.byteLength(text))
   return schema.validate(parseJson(text), { strict: true, abortEarly: true })
 }
 
 /** What an id in a path belongs to. */
-const NAMED = { 'unknown-job': 'job', 'unknown-instrument': 'instrument', 'unknown-view': 'saved view', 'unknown-attachment': 'photo or recording', 'unknown-rule-set': 'rule set', 'unknown-period': 'blocked period', 'unknown-recording': 'recording', 'unknown-practice': 'practice case', 'unknown-picture': 'picture of a board' } as const
+const NAMED = {
+  'unknown-job': 'job',
+  'unknown-instrument': 'instrument',
+  'unknown-view': 'saved view',
+  'unknown-attachment': 'photo or recording',
+  'unknown-rule-set': 'rule set',
+  'unknown-period': 'blocked period',
+  'unknown-recording': 'recording',
+  'unknown-practice': 'practice case',
+  'unknown-picture': 'picture of a board',
+} as const
 
 /** A UUID from the path. An id of any other form belongs to nothing. */
 export function idParam(event: H3Event, unknown: keyof typeof NAMED): string {
@@ -51,14 +76,17 @@ export function created<T>(event: H3Event, body: T): T {
 }
 
 function tooLarge(bytes: number): ApiError {
-  return new ApiError(413, 'body-too-large', `The request is ${Math.round(bytes / 1024)} kB; at most ${MAX_BODY_BYTES / 1024} kB are taken. Shorten the text.`)
+  return new ApiError(
+    413,
+    'body-too-large',
+    `The request is ${Math.round(bytes / 1024)} kB; at most ${MAX_BODY_BYTES / 1024} kB are taken. Shorten the text.`,
+  )
 }
 
 function parseJson(text: string): unknown {
   try {
     return JSON.parse(text)
-  }
-  catch {
+  } catch {
     throw new ApiError(400, 'not-json', 'The request body is not JSON.')
   }
 }

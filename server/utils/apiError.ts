@@ -5,19 +5,37 @@ import { isDatabaseAway, isDuplicate } from '../db/errors'
 
 /** An error a route raises on purpose. */
 export class ApiError extends Error {
-  constructor(readonly status: number, readonly code: ErrorCode, message: string, readonly field: string | null = null) {
+  constructor(
+    readonly status: number,
+    readonly code: ErrorCode,
+    message: string,
+    readonly field: string | null = null,
+  ) {
     super(message)
     this.name = 'ApiError'
   }
 }
 
 /** The one translation at the border: what went wrong to a status and to words. Unforeseen stays a 500. */
-export function toWire(error: unknown): { status: number, body: WireError } {
-  const of = (status: number, code: ErrorCode, message: string, field: string | null = null) => ({ status, body: { code, field, message } })
+export function toWire(error: unknown): { status: number; body: WireError } {
+  const of = (status: number, code: ErrorCode, message: string, field: string | null = null) => ({
+    status,
+    body: { code, field, message },
+  })
   if (error instanceof ApiError) return of(error.status, error.code, error.message, error.field)
   if (error instanceof CoreError) return of(422, error.code, error.message)
   if (error instanceof ValidationError) return of(400, 'invalid-field', error.message, error.path ?? null)
-  if (isDatabaseAway(error)) return of(503, 'database-away', 'The database does not answer. Nothing is lost: readings wait in this browser and are sent when it is back.')
-  if (isDuplicate(error, 'instrument_name_key')) return of(409, 'name-taken', 'Name: another instrument has this name', 'name')
-  return of(500, 'internal', 'Something unforeseen went wrong on the server. It is in the log; what was kept is kept.')
+  if (isDatabaseAway(error))
+    return of(
+      503,
+      'database-away',
+      'The database does not answer. Nothing is lost: readings wait in this browser and are sent when it is back.',
+    )
+  if (isDuplicate(error, 'instrument_name_key'))
+    return of(409, 'name-taken', 'Name: another instrument has this name', 'name')
+  return of(
+    500,
+    'internal',
+    'Something unforeseen went wrong on the server. It is in the log; what was kept is kept.',
+  )
 }

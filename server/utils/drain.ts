@@ -4,8 +4,8 @@ import type { IncomingMessage } from 'node:http'
 const PATIENCE_BYTES = 256 * 1024 * 1024
 
 /**
- * Reads a refused body to its end and throws it away. A browser that is still sending when the answer comes and the line
- * closes shows no answer at all: the words of the refusal would be lost.
+ * Reads a refused body to its end and throws it away. A browser that is still sending when the answer comes
+ * and the line closes shows no answer at all: the words of the refusal would be lost.
  */
 export async function drain(request: IncomingMessage): Promise<void> {
   let bytes = 0

@@ -6,13 +6,28 @@ import { SHEETS, SHEET_TEMPLATES, blankSheet, fromTemplate, modelSheet } from '.
 import { SHEET_FILE_FORMAT, SHEET_FILE_VERSION, sheetFileBody } from '../sheetFile'
 import { sheetBody } from './sheetBody'
 
-const schema = JSON.parse(readFileSync(join(import.meta.dirname, '..', '..', 'docs', 'formats', 'model-sheet.schema.json'), 'utf8')) as object
+const schema = JSON.parse(
+  readFileSync(join(import.meta.dirname, '..', '..', 'docs', 'formats', 'model-sheet.schema.json'), 'utf8'),
+) as object
 const valid = new Ajv({ allErrors: true, allowUnionTypes: true }).compile(schema)
 const plain = (sheet: unknown) => JSON.parse(JSON.stringify(sheet)) as Record<string, unknown>
-const file = (sheet: unknown) => ({ format: SHEET_FILE_FORMAT, version: SHEET_FILE_VERSION, revisions: [{ sheet, who: 'Ida', reason: 'first', changes: [], revisedAtMs: 0 }], pictures: [] })
-const takes = (sheet: unknown) => sheetBody.validate(sheet, { strict: true }).then(() => null, (e: Error) => e.message)
+const file = (sheet: unknown) => ({
+  format: SHEET_FILE_FORMAT,
+  version: SHEET_FILE_VERSION,
+  revisions: [{ sheet, who: 'Ida', reason: 'first', changes: [], revisedAtMs: 0 }],
+  pictures: [],
+})
+const takes = (sheet: unknown) =>
+  sheetBody.validate(sheet, { strict: true }).then(
+    () => null,
+    (e: Error) => e.message,
+  )
 const FM = () => plain(modelSheet('osmund-27f'))
-const all = [...SHEETS, ...SHEET_TEMPLATES.map(t => fromTemplate(t.id, `new-${t.id}`, t.name, '2026-11-25')), blankSheet('blank', 'Blank', '2026-11-25')]
+const all = [
+  ...SHEETS,
+  ...SHEET_TEMPLATES.map(t => fromTemplate(t.id, `new-${t.id}`, t.name, '2026-11-25')),
+  blankSheet('blank', 'Blank', '2026-11-25'),
+]
 
 describe('the schema of a sheet and the schema in the documentation', () => {
   it.each(all.map(s => [s.model, s] as const))('both take %s', async (_m, sheet) => {
@@ -26,9 +41,43 @@ describe('the schema of a sheet and the schema in the documentation', () => {
     ['an id with letters no path carries', s => ({ ...s, id: '../x' }), /Id:/],
     ['a kind that is none', s => ({ ...s, kind: 'television' }), /Kind of set/],
     ['a number as text', s => ({ ...s, nominalSupplyV: '13.8' }), /Supply/],
-    ['an adjuster beside the board', s => ({ ...s, adjusters: [{ ...(s.adjusters as object[])[0]!, board: { x: 3, y: 0 } }] }), /Place, across/],
-    ['a target of no kind', s => ({ ...s, matrix: [{ ...(s.matrix as object[])[0]!, wants: [{ quantity: 'powerW', judgeLimit: true, target: { kind: 'magic' } }] }] }), /"magic" is no kind/],
-    ['a target with a stray field', s => ({ ...s, matrix: [{ ...(s.matrix as object[])[0]!, wants: [{ quantity: 'powerW', judgeLimit: true, target: { kind: 'window', window: { low: 1, high: 2, aim: null }, x: 1 } }] }] }), /Unknown field: x/],
+    [
+      'an adjuster beside the board',
+      s => ({ ...s, adjusters: [{ ...(s.adjusters as object[])[0]!, board: { x: 3, y: 0 } }] }),
+      /Place, across/,
+    ],
+    [
+      'a target of no kind',
+      s => ({
+        ...s,
+        matrix: [
+          {
+            ...(s.matrix as object[])[0]!,
+            wants: [{ quantity: 'powerW', judgeLimit: true, target: { kind: 'magic' } }],
+          },
+        ],
+      }),
+      /"magic" is no kind/,
+    ],
+    [
+      'a target with a stray field',
+      s => ({
+        ...s,
+        matrix: [
+          {
+            ...(s.matrix as object[])[0]!,
+            wants: [
+              {
+                quantity: 'powerW',
+                judgeLimit: true,
+                target: { kind: 'window', window: { low: 1, high: 2, aim: null }, x: 1 },
+              },
+            ],
+          },
+        ],
+      }),
+      /Unknown field: x/,
+    ],
     ['no matrix', s => ({ ...s, matrix: undefined }), /matrix/],
   ]
   it.each(wrong)('both refuse %s', async (_what, change, words) => {
@@ -38,12 +87,16 @@ describe('the schema of a sheet and the schema in the documentation', () => {
   })
   it('what only the application can tell is told in words', async () => {
     const sheet = FM()
-    const steps = sheet.procedure as { id: string, needs: string[] }[]
+    const steps = sheet.procedure as { id: string; needs: string[] }[]
     steps.find(s => s.id === 'A1.3')!.needs = ['A1.5']
     expect(await takes(sheet)).toMatch(/stands after it|in a ring/)
   })
   it('another program\u2019s file is no sheet', async () => {
-    await expect(sheetFileBody.validate({ ...file(FM()), format: 'x' }, { strict: true })).rejects.toThrow('no model sheet of this program')
-    await expect(sheetFileBody.validate({ ...file(FM()), version: 2 }, { strict: true })).rejects.toThrow('newer version')
+    await expect(sheetFileBody.validate({ ...file(FM()), format: 'x' }, { strict: true })).rejects.toThrow(
+      'no model sheet of this program',
+    )
+    await expect(sheetFileBody.validate({ ...file(FM()), version: 2 }, { strict: true })).rejects.toThrow(
+      'newer version',
+    )
   })
 })

@@ -11,28 +11,59 @@ describe('1: too wide on transmit, and deaf on receive', () => {
     w.found('carrier-19', { powerW: [4.41, 0.13], supplyA: [1.1, 0.02], carrierHz: [27_185_012, 3] }),
     w.found('tone-19', { depthPositiveRatio: [1.5, 0.02], pepW: [21, 1.5] }),
     w.found('purity', { adjacentDbc: [-22, 1.5] }),
-    w.work({ kind: 'item-inspected', itemId: 'I33', state: 'fine', text: '' }), w.work({ kind: 'test-made', observableId: 'preset-feel', outcome: 'end', text: 'RV5 found at its end stop' }),
+    w.work({ kind: 'item-inspected', itemId: 'I33', state: 'fine', text: '' }),
+    w.work({
+      kind: 'test-made',
+      observableId: 'preset-feel',
+      outcome: 'end',
+      text: 'RV5 found at its end stop',
+    }),
   ]
   const conversion = [
-    w.work({ kind: 'part-changed', designator: 'Q12', partOut: '2SC1969', partIn: 'IRF520N class', isFinal: true, text: '' }),
-    w.work({ kind: 'part-changed', designator: 'D9', partOut: '1 A', partIn: '6 A', isFinal: false, text: '' }),
+    w.work({
+      kind: 'part-changed',
+      designator: 'Q12',
+      partOut: '2SC1969',
+      partIn: 'IRF520N class',
+      isFinal: true,
+      text: '',
+    }),
+    w.work({
+      kind: 'part-changed',
+      designator: 'D9',
+      partOut: '1 A',
+      partIn: '6 A',
+      isFinal: false,
+      text: '',
+    }),
     w.turned('RV4', 'RV5'),
   ]
   const receiver = [w.found('threshold', { audibleV: [3.2e-6, 1.3e-6] }), w.found('s9', { sMeter: [2, 0.5] })]
   const asLeft = [
     w.left('carrier-19', { powerW: [3.9, 0.117], supplyA: [1.2, 0.02], carrierHz: [27_185_010, 3] }),
-    w.left('tone-19', { depthPositiveRatio: [0.9, 0.02], depthNegativeRatio: [0.9, 0.02], pepW: [14.1, 0.5] }),
-    w.left('level-top', { depthNegativeRatio: [0.96, 0.02] }), w.left('purity', { adjacentDbc: [-58, 1.5], harmonicDbc: [-74, 1.5] }),
-    w.left('threshold', { audibleV: [0.6e-6, 0.25e-6] }), w.left('s9', { sMeter: [9, 0.5] }),
+    w.left('tone-19', {
+      depthPositiveRatio: [0.9, 0.02],
+      depthNegativeRatio: [0.9, 0.02],
+      pepW: [14.1, 0.5],
+    }),
+    w.left('level-top', { depthNegativeRatio: [0.96, 0.02] }),
+    w.left('purity', { adjacentDbc: [-58, 1.5], harmonicDbc: [-74, 1.5] }),
+    w.left('threshold', { audibleV: [0.6e-6, 0.25e-6] }),
+    w.left('s9', { sMeter: [9, 0.5] }),
   ]
   const t = told(job(AM, 'R-EU', [], [...asFound, ...conversion, ...receiver, ...asLeft]))
   it('says: 4.41 W is outside, 90 % of 3.9 W inside and consistent; 3.9 W on a meter of 3 % is too near 4 W to tell', () => {
     expect(t.verdict('as-found', 'carrier-19', 'powerW')).toBe('above')
-    expect([t.verdict('as-left', 'carrier-19', 'powerW'), t.verdict('as-left', 'tone-19', 'depthNegativeRatio')]).toEqual(['cannot-tell', 'inside'])
+    expect([
+      t.verdict('as-left', 'carrier-19', 'powerW'),
+      t.verdict('as-left', 'tone-19', 'depthNegativeRatio'),
+    ]).toEqual(['cannot-tell', 'inside'])
     expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
   })
   it('says: 150 % on the meter is 118 % by PEP: the crest is clipped', () => {
-    const tone = t.challenges.find(c => c.phase === 'as-found' && c.pointId === 'tone-19' && c.rule === 'P03')!
+    const tone = t.challenges.find(
+      c => c.phase === 'as-found' && c.pointId === 'tone-19' && c.rule === 'P03',
+    )!
     expect(tone.words).toContain('150 %')
     expect(tone.words).toContain('118 %')
     expect(tone.words).toContain('crest is clipped')
@@ -43,7 +74,18 @@ describe('1: too wide on transmit, and deaf on receive', () => {
     expect(causes.indexOf('limiter-missing')).not.toBe(0)
   })
   it('says: -22 dBc of 4.41 W is 31 dB over the adjacent channel, -58 dBc of 3.9 W inside', () => {
-    const before = told(job(AM, 'R-EU', [], [...asFound.slice(0, -3), w.left('carrier-19', { powerW: [4.41, 0.13] }), w.left('purity', { adjacentDbc: [-22, 1.5] })]))
+    const before = told(
+      job(
+        AM,
+        'R-EU',
+        [],
+        [
+          ...asFound.slice(0, -3),
+          w.left('carrier-19', { powerW: [4.41, 0.13] }),
+          w.left('purity', { adjacentDbc: [-22, 1.5] }),
+        ],
+      ),
+    )
     expect(before.paper.join('\n')).toMatch(/14\.4\s*dBm/)
     expect(before.paper.join('\n')).toMatch(/31\s*dB/)
     expect(t.paper.join('\n')).not.toMatch(/adjacent channel at most[^.]*above/)
@@ -51,14 +93,24 @@ describe('1: too wide on transmit, and deaf on receive', () => {
   it('says: the intake is not complete before the receiver is read', () => {
     const early = told(job(AM, 'R-EU', [], asFound))
     expect(early.state.done['as-found']).toBe(false)
-    expect(early.state.items.filter(i => i.kind === 'as-found-missing').map(i => i.id).join(' ')).toContain('threshold')
+    expect(
+      early.state.items
+        .filter(i => i.kind === 'as-found-missing')
+        .map(i => i.id)
+        .join(' '),
+    ).toContain('threshold')
   })
   it('says: S2 at 100 uV and 3.2 uV together are alignment or fault, not the meter preset alone', () => {
-    expect([t.verdict('as-found', 's9', 'sMeter'), t.verdict('as-found', 'threshold', 'audibleV')]).toEqual(['below', 'above'])
+    expect([t.verdict('as-found', 's9', 'sMeter'), t.verdict('as-found', 'threshold', 'audibleV')]).toEqual([
+      'below',
+      'above',
+    ])
     expect(t.causes('receiver')[0]).not.toBe('s-preset')
   })
   it('must not say: lowered, weaker, limiter missing, over the limit for SSB, watts reach farther', () => {
-    expect(t.all).not.toMatch(/weaker|lower output|\bloss\b|14 W instead of 21|limiter[^.]*(missing|cut|clipped)|12 W PEP|farther/i)
+    expect(t.all).not.toMatch(
+      /weaker|lower output|\bloss\b|14 W instead of 21|limiter[^.]*(missing|cut|clipped)|12 W PEP|farther/i,
+    )
     expect(t.all).not.toMatch(/104 %/)
     expect(t.all).toContain('A difference of 0.5 dB cannot be heard')
   })
@@ -67,34 +119,98 @@ describe('1: too wide on transmit, and deaf on receive', () => {
 describe('4: what over-modulation does to meters', () => {
   const w = writer(AM)
   const carrier = w.found('carrier-19', { powerW: [3.6, 0.8], supplyA: [1.0, 0.05] })
-  const at = (depth: number, pepW: number, meanW: number) => told(job(AM, 'R-EU', [], [carrier, w.found('tone-19', { depthPositiveRatio: [depth, 0.02], pepW: [pepW, 0.8], powerW: [meanW, 1] })]))
+  const at = (depth: number, pepW: number, meanW: number) =>
+    told(
+      job(
+        AM,
+        'R-EU',
+        [],
+        [
+          carrier,
+          w.found('tone-19', { depthPositiveRatio: [depth, 0.02], pepW: [pepW, 0.8], powerW: [meanW, 1] }),
+        ],
+      ),
+    )
   it('says: 7.0 W on a carrier of 3.6 W at full depth is no true mean, which shows at most 5.4 W', () => {
-    expect(at(1, 14.9, 7).challenges.find(c => c.rule === 'P05')!.words).toMatch(/at most 5\.4 W.*no true-mean/)
+    expect(at(1, 14.9, 7).challenges.find(c => c.rule === 'P05')!.words).toMatch(
+      /at most 5\.4 W.*no true-mean/,
+    )
   })
   it('says: at 100 % 14.9 W of 3.6 W fits the class of the meter', () => {
     expect(at(1, 14.9, 5.4).challenges.filter(c => c.pointId === 'tone-19')).toEqual([])
   })
   it('says: two rows called 100 % that read 14.9 and 18 W: one of them was over', () => {
-    const two = told(job(AM, 'R-EU', [], [carrier, w.found('tone-19', { depthPositiveRatio: [1, 0.02], pepW: [14.9, 0.8] }), w.found('carrier-40', { powerW: [3.6, 0.8] }), w.found('tone-40', { depthPositiveRatio: [1, 0.02], pepW: [18, 0.8] })]))
+    const two = told(
+      job(
+        AM,
+        'R-EU',
+        [],
+        [
+          carrier,
+          w.found('tone-19', { depthPositiveRatio: [1, 0.02], pepW: [14.9, 0.8] }),
+          w.found('carrier-40', { powerW: [3.6, 0.8] }),
+          w.found('tone-40', { depthPositiveRatio: [1, 0.02], pepW: [18, 0.8] }),
+        ],
+      ),
+    )
     expect(two.challenges.some(c => c.rule === 'P21' && c.words.includes('One of them was over'))).toBe(true)
   })
   it('says: a needle at its stop is a bound, judged as one', () => {
-    const stop = told(job(AM, 'R-EU', [claim({ quantity: 'powerW', kind: 'about', value: 20 })], [w.found('carrier-19', { powerW: [20, 1, 'at-least'] })]))
+    const stop = told(
+      job(
+        AM,
+        'R-EU',
+        [claim({ quantity: 'powerW', kind: 'about', value: 20 })],
+        [w.found('carrier-19', { powerW: [20, 1, 'at-least'] })],
+      ),
+    )
     expect(stop.verdict('as-found', 'carrier-19', 'powerW')).toBe('above')
     expect(stop.claims[0]!.outcome).toBe('cannot-tell')
   })
   it('says: -29 dBc of 3.6 W is 24 dB over the adjacent channel', () => {
-    const wide = told(job(AM, 'R-EU', [], [w.left('carrier-19', { powerW: [3.6, 0.11] }), w.left('purity', { adjacentDbc: [-29, 1] })]))
+    const wide = told(
+      job(
+        AM,
+        'R-EU',
+        [],
+        [w.left('carrier-19', { powerW: [3.6, 0.11] }), w.left('purity', { adjacentDbc: [-29, 1] })],
+      ),
+    )
     expect(wide.paper.join('\n')).toMatch(/6\.6\s*dBm/)
     expect(wide.paper.join('\n')).toMatch(/24\s*dB/)
   })
   it('says: 92 % of 3.6 W is 13.3 W: the set is as it was', () => {
-    const last = told(job(AM, 'R-EU', [], [w.left('carrier-19', { powerW: [3.6, 0.11] }), w.left('tone-19', { depthPositiveRatio: [0.92, 0.02], depthNegativeRatio: [0.92, 0.02], pepW: [13.3, 0.5] })]))
+    const last = told(
+      job(
+        AM,
+        'R-EU',
+        [],
+        [
+          w.left('carrier-19', { powerW: [3.6, 0.11] }),
+          w.left('tone-19', {
+            depthPositiveRatio: [0.92, 0.02],
+            depthNegativeRatio: [0.92, 0.02],
+            pepW: [13.3, 0.5],
+          }),
+        ],
+      ),
+    )
     expect(last.challenges).toEqual([])
     expect(last.verdict('as-left', 'tone-19', 'depthNegativeRatio')).toBe('inside')
   })
   it('must not say: more power by over-modulation, or a missing limiter after it was put back', () => {
-    const over = told(job(AM, 'R-EU', [], [carrier, w.found('tone-19', { depthPositiveRatio: [1.2, 0.02], pepW: [15.9, 0.8] }), w.work({ kind: 'item-inspected', itemId: 'I33', state: 'treated', text: 'Q9 put back' })]))
+    const over = told(
+      job(
+        AM,
+        'R-EU',
+        [],
+        [
+          carrier,
+          w.found('tone-19', { depthPositiveRatio: [1.2, 0.02], pepW: [15.9, 0.8] }),
+          w.work({ kind: 'item-inspected', itemId: 'I33', state: 'treated', text: 'Q9 put back' }),
+        ],
+      ),
+    )
     expect(over.all).not.toMatch(/a fifth|off channel|Limiter[^.\n]*defect found/)
     expect(over.all).toContain('Modulation limiter parts: put right')
   })
@@ -102,20 +218,51 @@ describe('4: what over-modulation does to meters', () => {
 
 describe('11: the owner\u2019s figures and the bench\u2019s', () => {
   const w = writer(AM)
-  const claims = [claim({ quantity: 'powerW', value: 2.6, meter: 'in-line meter' }), claim({ id: '2', quantity: 'frequencyErrorHz', value: -180, channel: 19 })]
-  const offHz = (channel: 1 | 19 | 40, hz: number) => ({ 1: 26_965_000, 19: 27_185_000, 40: 27_405_000 })[channel] + hz
+  const claims = [
+    claim({ quantity: 'powerW', value: 2.6, meter: 'in-line meter' }),
+    claim({ id: '2', quantity: 'frequencyErrorHz', value: -180, channel: 19 }),
+  ]
+  const offHz = (channel: 1 | 19 | 40, hz: number) =>
+    ({ 1: 26_965_000, 19: 27_185_000, 40: 27_405_000 })[channel] + hz
   const asFound = [
-    w.found('carrier-1', { powerW: [4.6, 0.2], carrierHz: [offHz(1, -310), 3] }), w.found('carrier-19', { powerW: [4.7, 0.2], supplyA: [1.2, 0.02], carrierHz: [offHz(19, -312), 3] }), w.found('carrier-40', { powerW: [4.6, 0.2], carrierHz: [offHz(40, -314), 3] }),
-    w.found('tone-19', { depthPositiveRatio: [0.92, 0.03], depthNegativeRatio: [0.92, 0.03] }), w.found('purity', { harmonicDbc: [-66, 1.5] }), w.found('sinad', { sinadDb: [14, 1.5] }),
-    w.work({ kind: 'item-inspected', itemId: 'I39', state: 'seen', text: 'C44 18 pF fixed' }), w.work({ kind: 'question-asked', text: 'May the old glue be removed?', price: '', consequence: 'it may leak later' }),
+    w.found('carrier-1', { powerW: [4.6, 0.2], carrierHz: [offHz(1, -310), 3] }),
+    w.found('carrier-19', { powerW: [4.7, 0.2], supplyA: [1.2, 0.02], carrierHz: [offHz(19, -312), 3] }),
+    w.found('carrier-40', { powerW: [4.6, 0.2], carrierHz: [offHz(40, -314), 3] }),
+    w.found('tone-19', { depthPositiveRatio: [0.92, 0.03], depthNegativeRatio: [0.92, 0.03] }),
+    w.found('purity', { harmonicDbc: [-66, 1.5] }),
+    w.found('sinad', { sinadDb: [14, 1.5] }),
+    w.work({ kind: 'item-inspected', itemId: 'I39', state: 'seen', text: 'C44 18 pF fixed' }),
+    w.work({
+      kind: 'question-asked',
+      text: 'May the old glue be removed?',
+      price: '',
+      consequence: 'it may leak later',
+    }),
   ]
   const asLeft = [
-    w.turned('RV4'), w.work({ kind: 'part-changed', designator: 'C44', partOut: '18 pF', partIn: 'trimmer 5-30 pF', isFinal: false, text: '' }),
-    w.left('carrier-19', { powerW: [3.9, 0.2], carrierHz: [offHz(19, 1), 3] }), w.left('tone-19', { depthPositiveRatio: [0.91, 0.03], depthNegativeRatio: [0.91, 0.03], pepW: [14.2, 1.2] }), w.left('sinad', { sinadDb: [14, 1.5] }),
+    w.turned('RV4'),
+    w.work({
+      kind: 'part-changed',
+      designator: 'C44',
+      partOut: '18 pF',
+      partIn: 'trimmer 5-30 pF',
+      isFinal: false,
+      text: '',
+    }),
+    w.left('carrier-19', { powerW: [3.9, 0.2], carrierHz: [offHz(19, 1), 3] }),
+    w.left('tone-19', {
+      depthPositiveRatio: [0.91, 0.03],
+      depthNegativeRatio: [0.91, 0.03],
+      pepW: [14.2, 1.2],
+    }),
+    w.left('sinad', { sinadDb: [14, 1.5] }),
   ]
   const t = told(job(AM, 'R-US', claims, [...asFound, ...asLeft]))
   it('says: 2.6 W is not confirmed, his meter times 1.81, 2.6 dB', () => {
-    expect(t.claims[0]).toMatchObject({ outcome: 'refuted', meterFactor: { ratio: expect.closeTo(1.81, 2), differenceDb: expect.closeTo(2.57, 1) } })
+    expect(t.claims[0]).toMatchObject({
+      outcome: 'refuted',
+      meterFactor: { ratio: expect.closeTo(1.81, 2), differenceDb: expect.closeTo(2.57, 1) },
+    })
     // 4.7 W is above the limit: the set is not right, so the meter is not called the one to blame.
     expect(t.all).not.toContain('That is the meter, not the set')
   })
@@ -129,7 +276,12 @@ describe('11: the owner\u2019s figures and the bench\u2019s', () => {
   })
   it('says: the same ppm on 1, 19 and 40 is the reference; no trimmer was seen', () => {
     expect(t.causes('frequency').slice(0, 2)).toContain('no-trimmer')
-    expect(t.causes('frequency').slice(0, 3).some(c => ['no-trimmer', 'reference-off', 'crystal-out-of-reach'].includes(c))).toBe(true)
+    expect(
+      t
+        .causes('frequency')
+        .slice(0, 3)
+        .some(c => ['no-trimmer', 'reference-off', 'crystal-out-of-reach'].includes(c)),
+    ).toBe(true)
   })
   it('says: before and after without calling it weaker; the question of the glue is open', () => {
     expect(t.all).toContain('4.7 W')
@@ -138,6 +290,8 @@ describe('11: the owner\u2019s figures and the bench\u2019s', () => {
     expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
   })
   it('must not say: weak, raised, unlawful, improved sensitivity, broken meter, glue removed', () => {
-    expect(t.all).not.toMatch(/\bweak\b|carrier was raised|unlawful|sensitivity[^.\n]*(better|improved)|meter is (broken|faulty)|glue (was |washed )?(removed|off)/i)
+    expect(t.all).not.toMatch(
+      /\bweak\b|carrier was raised|unlawful|sensitivity[^.\n]*(better|improved)|meter is (broken|faulty)|glue (was |washed )?(removed|off)/i,
+    )
   })
 })

@@ -6,24 +6,37 @@ import { jobState } from '../../core/work'
 import { bandCharts } from './bandChart'
 
 const charts = (sheet: ModelSheet, rows: Record<string, Parameters<typeof rowTaken>[3]>) => {
-  const events = Object.entries(rows).map(([id, values]) => rowTaken('as-left', null, id, values, conditionsAsked(pointOf(sheet, null, id).state)))
+  const events = Object.entries(rows).map(([id, values]) =>
+    rowTaken('as-left', null, id, values, conditionsAsked(pointOf(sheet, null, id).state)),
+  )
   return bandCharts(jobState(sheet, ruleSet(sheet.defaultRuleSetId), events).compared, sheet)
 }
 
 describe('the picture of a band', () => {
   it('of a valve set has its bands, and no row of another mode or setting', () => {
-    const [power] = charts(modelSheet('quillon-hb150'), { 'band-1': { powerW: 118, plateA: 0.25 }, 'band-3': { powerW: 120, plateA: 0.25 }, 'am-carrier': { powerW: 28, plateA: 0.15 } })
+    const [power] = charts(modelSheet('quillon-hb150'), {
+      'band-1': { powerW: 118, plateA: 0.25 },
+      'band-3': { powerW: 120, plateA: 0.25 },
+      'am-carrier': { powerW: 28, plateA: 0.15 },
+    })
     expect(power!.axis).toMatchObject({ title: 'band', joined: false })
     expect(power!.axis.ticks!.map(t => t.label)).toEqual(['80 m', '40 m', '20 m', '15 m', '10 m'])
     expect(power!.after).toMatchObject({ channels: [1, 3], values: [118, 120] })
   })
   it('of six bands is drawn over frequency', () => {
-    const [power] = charts(modelSheet('larkfield-lx8'), { 'am-A1': { carrierHz: 25_615_000, powerW: 3.6 }, 'am-D19': { carrierHz: 27_185_000, powerW: 3.9 }, 'fm-carrier': { powerW: 3.9 } })
+    const [power] = charts(modelSheet('larkfield-lx8'), {
+      'am-A1': { carrierHz: 25_615_000, powerW: 3.6 },
+      'am-D19': { carrierHz: 27_185_000, powerW: 3.9 },
+      'fm-carrier': { powerW: 3.9 },
+    })
     expect(power!.axis.title).toBe('MHz')
     expect(power!.after.channels).toEqual([25.615, 27.185])
   })
   it('of the high-power set holds the mark, not the minimum', () => {
-    const [power] = charts(modelSheet('brantwick-tallis60'), { minimum: { powerW: 18 }, mark: { powerW: 80 } })
+    const [power] = charts(modelSheet('brantwick-tallis60'), {
+      minimum: { powerW: 18 },
+      mark: { powerW: 80 },
+    })
     expect(power!.after.values).toEqual([80])
   })
 })

@@ -4,13 +4,17 @@ import { channelHz, channelPlan } from '../../core/rules'
 import { QUANTITIES, standardToBound } from '../../core/quantity'
 
 /** One line of the band picture: places on the axis, values in the unit shown. */
-export interface BandSeries { readonly channels: number[], readonly values: number[], readonly bounds: number[] }
+export interface BandSeries {
+  readonly channels: number[]
+  readonly values: number[]
+  readonly bounds: number[]
+}
 
 /** What the picture is drawn against: channels, megahertz, or the names of bands. */
 export interface BandAxis {
   readonly title: 'channel' | 'MHz' | 'band'
   /** places with a label; null = as the numbers fall */
-  readonly ticks: readonly { readonly at: number, readonly label: string }[] | null
+  readonly ticks: readonly { readonly at: number; readonly label: string }[] | null
   /** false = each band is tuned for itself: no line joins them */
   readonly joined: boolean
 }
@@ -21,7 +25,7 @@ export interface BandChartData {
   readonly axis: BandAxis
   readonly before: BandSeries
   readonly after: BandSeries
-  readonly window: { low: number, high: number } | null
+  readonly window: { low: number; high: number } | null
 }
 
 /** A plan with so many named entries is a list of bands, with more a raster. */
@@ -30,8 +34,8 @@ const MOST_BANDS = 12
 const MOST_CHANNELS = 60
 
 /**
- * Power and frequency error over the band, before and after, in the units shown. Rows of one mode, power and control
- * position only, those that the sheet judges the set by: a line between others would say nothing.
+ * Power and frequency error over the band, before and after, in the units shown. Rows of one mode, power and
+ * control position only, those that the sheet judges the set by: a line between others would say nothing.
  */
 export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): BandChartData[] {
   const rows = cells.filter(c => isCarrierRow(c.point.state) && isOfMain(c.point.state, sheet))
@@ -44,19 +48,41 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
       if (c.want.quantity !== quantity || !latest) continue
       const channel = c.point.state.channel!
       out.channels.push(axis.title === 'MHz' ? channelHz(sheet.planId, channel) / 1e6 : channel)
-      out.values.push((latest.reading.value - (quantity === 'carrierHz' ? channelHz(sheet.planId, channel) : 0)) * perSi)
-      out.bounds.push(latest.reading.standardUncertainty === null ? 0 : standardToBound(latest.reading.standardUncertainty) * perSi)
+      out.values.push(
+        (latest.reading.value - (quantity === 'carrierHz' ? channelHz(sheet.planId, channel) : 0)) * perSi,
+      )
+      out.bounds.push(
+        latest.reading.standardUncertainty === null
+          ? 0
+          : standardToBound(latest.reading.standardUncertainty) * perSi,
+      )
     }
     return out
   }
   const window = (quantity: 'powerW' | 'carrierHz') => {
     const asked = rows.find(c => c.want.quantity === quantity)?.before.asked
     const offset = asked?.nominalHz ?? 0
-    return asked?.window?.low != null && asked.window.high != null ? { low: asked.window.low - offset, high: asked.window.high - offset } : null
+    return asked?.window?.low != null && asked.window.high != null
+      ? { low: asked.window.low - offset, high: asked.window.high - offset }
+      : null
   }
   return [
-    { title: 'Power, high', unit: 'W', axis, before: of('powerW', 'before'), after: of('powerW', 'after'), window: window('powerW') },
-    { title: 'Frequency error', unit: 'Hz', axis, before: of('carrierHz', 'before'), after: of('carrierHz', 'after'), window: window('carrierHz') },
+    {
+      title: 'Power, high',
+      unit: 'W',
+      axis,
+      before: of('powerW', 'before'),
+      after: of('powerW', 'after'),
+      window: window('powerW'),
+    },
+    {
+      title: 'Frequency error',
+      unit: 'Hz',
+      axis,
+      before: of('carrierHz', 'before'),
+      after: of('carrierHz', 'after'),
+      window: window('carrierHz'),
+    },
   ]
 }
 
@@ -65,7 +91,12 @@ const isOfMain = (s: SetState, { main }: ModelSheet) => s.mode === main.mode && 
 
 function axisOf(sheet: ModelSheet): BandAxis {
   const { names, channelsHz } = channelPlan(sheet.planId)
-  if (names && names.length <= MOST_BANDS) return { title: 'band', ticks: names.map((label, i) => ({ at: i + 1, label })), joined: false }
+  if (names && names.length <= MOST_BANDS)
+    return { title: 'band', ticks: names.map((label, i) => ({ at: i + 1, label })), joined: false }
   if (channelsHz.length > MOST_CHANNELS) return { title: 'MHz', ticks: null, joined: true }
-  return { title: 'channel', ticks: [1, 10, 20, 30, 40].filter(c => c <= channelsHz.length).map(at => ({ at, label: String(at) })), joined: true }
+  return {
+    title: 'channel',
+    ticks: [1, 10, 20, 30, 40].filter(c => c <= channelsHz.length).map(at => ({ at, label: String(at) })),
+    joined: true,
+  }
 }

@@ -5,18 +5,31 @@ import { groupDigits } from '../../core/quantity'
 export function claimWords(claim: Claim): string {
   const info = CLAIM_QUANTITIES[claim.quantity]
   const label = claim.quantity === 'frequencyErrorHz' ? 'off frequency' : info.label
-  const where = [...(claim.mode ? [claim.mode] : []), ...(claim.channel ? [`channel ${claim.channel}`] : [])].map(w => `, ${w}`).join('')
+  const where = [...(claim.mode ? [claim.mode] : []), ...(claim.channel ? [`channel ${claim.channel}`] : [])]
+    .map(w => `, ${w}`)
+    .join('')
   return `${claim.kind} ${shown(claim.value, claim)} (${label}${where})${claim.meter ? `, on the owner\u2019s ${claim.meter}` : ''}`
 }
 
 /** Words only: a confirmed complaint is no "inside", so it gets none of the state marks. */
-export const OUTCOME_WORDS: Record<SettledClaim['outcome'], string> = { 'confirmed': 'confirmed', 'refuted': 'refuted', 'cannot-tell': 'cannot tell', 'not-measured': 'not measured yet' }
+export const OUTCOME_WORDS: Record<SettledClaim['outcome'], string> = {
+  'confirmed': 'confirmed',
+  'refuted': 'refuted',
+  'cannot-tell': 'cannot tell',
+  'not-measured': 'not measured yet',
+}
 
 /** The numbers that the outcome used. */
 export function settledWords({ claim, measured, allowed }: SettledClaim): string {
   if (!measured) return 'the row that would settle it is not taken yet'
-  const bound = measured.bound === null ? 'uncertainty unknown' : `\u00b1${shown(Number(measured.bound.toPrecision(1)), claim, false)}`
-  const range = allowed.low !== null && allowed.high !== null ? `; "about" taken as ${shown(allowed.low, claim)} to ${shown(allowed.high, claim)}` : ''
+  const bound =
+    measured.bound === null
+      ? 'uncertainty unknown'
+      : `\u00b1${shown(Number(measured.bound.toPrecision(1)), claim, false)}`
+  const range =
+    allowed.low !== null && allowed.high !== null
+      ? `; "about" taken as ${shown(allowed.low, claim)} to ${shown(allowed.high, claim)}`
+      : ''
   return `${measured.rowTitle} read ${shown(measured.value, claim)} ${bound}${range}`
 }
 

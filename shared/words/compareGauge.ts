@@ -7,10 +7,18 @@ import type { GaugeValues } from './gaugeScale'
 export function compareGauge(c: ComparedCell): GaugeValues {
   const { asked } = c.after
   const factor = asked.nominalHz === null ? QUANTITIES[c.want.quantity].perSi : 1
-  const scale = (v: number | null | undefined) => v == null ? null : (v - (asked.nominalHz ?? 0)) * factor
+  const scale = (v: number | null | undefined) => (v == null ? null : (v - (asked.nominalHz ?? 0)) * factor)
   const u = c.after.latest?.reading.standardUncertainty
   const { low, high } = decidingRange(asked)
-  return { low: scale(low), high: scale(high), aim: scale(asked.window?.aim), asFound: scale(c.before.latest?.reading.value), now: scale(c.after.latest?.reading.value), bound: u == null ? null : standardToBound(u) * factor, signed: asked.nominalHz !== null }
+  return {
+    low: scale(low),
+    high: scale(high),
+    aim: scale(asked.window?.aim),
+    asFound: scale(c.before.latest?.reading.value),
+    now: scale(c.after.latest?.reading.value),
+    bound: u == null ? null : standardToBound(u) * factor,
+    signed: asked.nominalHz !== null,
+  }
 }
 
 /** Whether anything is asked of the cell. */
@@ -23,7 +31,9 @@ export function cellName(c: ComparedCell): string {
 }
 
 export function shownCell(cell: CellState) {
-  return cell.latest ? showAsked(cell.latest.reading, cell.want.quantity, cell.asked.nominalHz, cell.want.menu ?? HEX_BYTE) : null
+  return cell.latest
+    ? showAsked(cell.latest.reading, cell.want.quantity, cell.asked.nominalHz, cell.want.menu ?? HEX_BYTE)
+    : null
 }
 
 export function gaugeDecimals(c: ComparedCell): number {

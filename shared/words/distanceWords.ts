@@ -1,17 +1,34 @@
-import { groupDigits, hzToPpm, powerRatioToDb, quantityInfo, voltageRatioToDb, type Quantity } from '../../core/quantity'
+import {
+  groupDigits,
+  hzToPpm,
+  powerRatioToDb,
+  quantityInfo,
+  voltageRatioToDb,
+  type Quantity,
+} from '../../core/quantity'
 
 /** Quantities whose ratios are told in dB beside the difference: powers, and levels at the antenna socket. */
 const DB_OF: Partial<Record<Quantity, (ratio: number) => number>> = {
-  powerW: powerRatioToDb, pepW: powerRatioToDb, panelPowerW: powerRatioToDb, sensitivityV: voltageRatioToDb, audibleV: voltageRatioToDb,
+  powerW: powerRatioToDb,
+  pepW: powerRatioToDb,
+  panelPowerW: powerRatioToDb,
+  sensitivityV: voltageRatioToDb,
+  audibleV: voltageRatioToDb,
 }
 
 /**
- * How far a reading lies beyond a bound, in the unit of the bench and in the one that compares: dB, ppm, points.
+ * How far a reading lies beyond a bound, in the unit of the bench and in the one that compares: dB, ppm,
+ * points.
  * @param value, beyond in SI
  * @param nominalHz of a frequency error; null = the value itself
  * @example distanceWords(4.62, 4, 'powerW', null) // => '0.62 W, 0.6 dB'
  */
-export function distanceWords(value: number, beyond: number, quantity: Quantity, nominalHz: number | null): string {
+export function distanceWords(
+  value: number,
+  beyond: number,
+  quantity: Quantity,
+  nominalHz: number | null,
+): string {
   const difference = Math.abs(value - beyond)
   if (nominalHz !== null) return `${shown(difference)}\u2009Hz, ${shown(hzToPpm(difference, nominalHz))} ppm`
   const { perSi, shownUnit } = quantityInfo(quantity)

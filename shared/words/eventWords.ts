@@ -5,24 +5,45 @@ import { lineValueWords, lineWords } from './sheetWords'
 /** An entry of the record in one line, for the log of the run. */
 export function eventWords(e: JobEvent): string {
   switch (e.kind) {
-    case 'row-taken': return `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ${e.pointId}: ${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`
-    case 'reading-struck': return `a reading struck out: ${e.reason}`
-    case 'adjuster-turned': return `turned ${e.designators.join(', ')}`
-    case 'step-confirmed': return `step ${e.stepId} ${{ 'done': 'confirmed', 'as-is': 'accepted as it is', 'skipped': 'skipped' }[e.outcome]}${e.reason ? `: ${e.reason}` : ''}`
-    case 'step-reopened': return `step ${e.stepId} reopened: ${e.reason}`
-    case 'note': return `note: ${e.text}`
-    case 'sheet-amended': return e.changes.map(c => `sheet corrected, ${lineWords(c.line)}: ${lineValueWords(c.to)}`).join('; ')
-    case 'line-confirmed': return `found right, ${lineWords(e.line)}`
-    case 'gate-passed': return `step ${e.stepId} begun before it was warm${e.driftHzPerMin === null ? '' : `, drifting ${e.driftHzPerMin.toFixed(1)} Hz/min`}${e.reason ? `: ${e.reason}` : ''}`
-    case 'keyed': return `keyed ${e.lengthS.toFixed(1)} s${e.stepId ? ` in step ${e.stepId}` : ''}`
-    case 'turn-answered': return e.designators.length > 0 ? `turned ${e.designators.join(', ')}, answered later` : 'nothing was turned, answered later'
-    case 'event-struck': return `an entry struck out: ${e.reason}`
-    case 'unlisted-turned': return `turned ${e.name}, not on the sheet`
-    case 'position-noted': return `${e.designator} stood at ${e.position}`
-    case 'warm-up-begun': return 'switched on to warm up'
-    case 'item-inspected': return `inspected ${e.itemId}: ${e.state}`
-    case 'wait-begun': return `waits: ${e.text}`
-    case 'part-changed': return `${e.designator}: ${e.partIn} in`
-    default: return `${e.kind.replaceAll('-', ' ')}${'text' in e && e.text ? `: ${e.text}` : ''}`
+    case 'row-taken':
+      return `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ${e.pointId}: ${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`
+    case 'reading-struck':
+      return `a reading struck out: ${e.reason}`
+    case 'adjuster-turned':
+      return `turned ${e.designators.join(', ')}`
+    case 'step-confirmed':
+      return `step ${e.stepId} ${{ 'done': 'confirmed', 'as-is': 'accepted as it is', 'skipped': 'skipped' }[e.outcome]}${e.reason ? `: ${e.reason}` : ''}`
+    case 'step-reopened':
+      return `step ${e.stepId} reopened: ${e.reason}`
+    case 'note':
+      return `note: ${e.text}`
+    case 'sheet-amended':
+      return e.changes.map(c => `sheet corrected, ${lineWords(c.line)}: ${lineValueWords(c.to)}`).join('; ')
+    case 'line-confirmed':
+      return `found right, ${lineWords(e.line)}`
+    case 'gate-passed':
+      return `step ${e.stepId} begun before it was warm${e.driftHzPerMin === null ? '' : `, drifting ${e.driftHzPerMin.toFixed(1)} Hz/min`}${e.reason ? `: ${e.reason}` : ''}`
+    case 'keyed':
+      return `keyed ${e.lengthS.toFixed(1)} s${e.stepId ? ` in step ${e.stepId}` : ''}`
+    case 'turn-answered':
+      return e.designators.length > 0
+        ? `turned ${e.designators.join(', ')}, answered later`
+        : 'nothing was turned, answered later'
+    case 'event-struck':
+      return `an entry struck out: ${e.reason}`
+    case 'unlisted-turned':
+      return `turned ${e.name}, not on the sheet`
+    case 'position-noted':
+      return `${e.designator} stood at ${e.position}`
+    case 'warm-up-begun':
+      return 'switched on to warm up'
+    case 'item-inspected':
+      return `inspected ${e.itemId}: ${e.state}`
+    case 'wait-begun':
+      return `waits: ${e.text}`
+    case 'part-changed':
+      return `${e.designator}: ${e.partIn} in`
+    default:
+      return `${e.kind.replaceAll('-', ' ')}${'text' in e && e.text ? `: ${e.text}` : ''}`
   }
 }

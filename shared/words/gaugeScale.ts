@@ -10,17 +10,24 @@ export interface GaugeValues {
   readonly signed: boolean
 }
 
-export interface GaugeScale { readonly min: number, readonly max: number, readonly ticks: readonly number[] }
+export interface GaugeScale {
+  readonly min: number
+  readonly max: number
+  readonly ticks: readonly number[]
+}
 
 /** Room around the window, in window widths, so that the approach to it can be seen. */
 const MARGIN = 1.2
 
 /**
- * A scale that holds window and values and does not jump while a trimmer is turned: it grows in doublings only.
+ * A scale that holds window and values and does not jump while a trimmer is turned: it grows in doublings
+ * only.
  * @returns null when there is nothing to show
  */
 export function gaugeScale(v: GaugeValues): GaugeScale | null {
-  const known = [v.low, v.high, v.aim, v.asFound, v.now].filter(x => x !== null && Number.isFinite(x)) as number[]
+  const known = [v.low, v.high, v.aim, v.asFound, v.now].filter(
+    x => x !== null && Number.isFinite(x),
+  ) as number[]
   if (known.length === 0) return null
   const centre = windowCentre(v) ?? known[0]!
   const half = windowHalf(v, centre)
@@ -48,5 +55,7 @@ export function niceTicks(min: number, max: number): number[] {
   const power = 10 ** Math.floor(Math.log10(raw))
   const step = [1, 2, 5, 10].map(m => m * power).find(s => s >= raw)!
   const first = Math.ceil(min / step)
-  return Array.from({ length: Math.floor(max / step) - first + 1 }, (_, i) => Number(((first + i) * step).toPrecision(12)))
+  return Array.from({ length: Math.floor(max / step) - first + 1 }, (_, i) =>
+    Number(((first + i) * step).toPrecision(12)),
+  )
 }

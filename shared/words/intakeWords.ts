@@ -3,25 +3,48 @@ import { claimWords } from './claimWords'
 import { day } from './runWords'
 
 const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, string>> = {
-  owner: 'Owner', contact: 'Contact', ruleSetId: 'Rule set', serial: 'Serial', complaint: 'Complaint', claims: 'Claims', accessories: 'Accessories', boxNote: 'Note in the box', mayDo: 'May be done', promisedOn: 'Promised',
+  owner: 'Owner',
+  contact: 'Contact',
+  ruleSetId: 'Rule set',
+  serial: 'Serial',
+  complaint: 'Complaint',
+  claims: 'Claims',
+  accessories: 'Accessories',
+  boxNote: 'Note in the box',
+  mayDo: 'May be done',
+  promisedOn: 'Promised',
 }
 
 /** One field on which two versions of an intake differ. */
-export interface Differing { readonly label: string, readonly mine: string, readonly theirs: string }
+export interface Differing {
+  readonly label: string
+  readonly mine: string
+  readonly theirs: string
+}
 
-/** The fields that differ, in the order of the form, in words. The model cannot be changed and is left out. */
+/**
+ * The fields that differ, in the order of the form, in words. The model cannot be changed and is left out.
+ */
 export function differing(mine: Intake, theirs: Job, ruleSetName: (id: string) => string): Differing[] {
-  return (Object.keys(LABELS) as (keyof typeof LABELS)[]).flatMap((field) => {
+  return (Object.keys(LABELS) as (keyof typeof LABELS)[]).flatMap(field => {
     const [a, b] = [words(field, mine, ruleSetName), words(field, theirs, ruleSetName)]
     return a === b ? [] : [{ label: LABELS[field], mine: a || 'empty', theirs: b || 'empty' }]
   })
 }
 
-function words(field: keyof typeof LABELS, intake: Intake | Job, ruleSetName: (id: string) => string): string {
+function words(
+  field: keyof typeof LABELS,
+  intake: Intake | Job,
+  ruleSetName: (id: string) => string,
+): string {
   switch (field) {
-    case 'claims': return intake.claims.map(claimWords).join('; ')
-    case 'ruleSetId': return ruleSetName(intake.ruleSetId)
-    case 'promisedOn': return intake.promisedOn ? day(intake.promisedOn) : ''
-    default: return intake[field] ?? ''
+    case 'claims':
+      return intake.claims.map(claimWords).join('; ')
+    case 'ruleSetId':
+      return ruleSetName(intake.ruleSetId)
+    case 'promisedOn':
+      return intake.promisedOn ? day(intake.promisedOn) : ''
+    default:
+      return intake[field] ?? ''
   }
 }

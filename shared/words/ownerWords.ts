@@ -17,36 +17,61 @@ const MAINS_V = 60
 
 /** Quantities as an owner would call them; the others keep their name. */
 const PLAIN: Partial<Record<Quantity, string>> = {
-  powerW: 'power', carrierHz: 'off frequency by', referenceHz: 'clock of the set off by', deviationPositiveHz: 'deviation (how loud it is)',
-  depthNegativeRatio: 'depth of modulation', depthPositiveRatio: 'positive peak of the modulation',
-  sensitivityV: 'weakest signal heard well', audibleV: 'weakest signal heard', sMeter: 'S-meter where S9 belongs', panelPowerW: 'the meter on the set',
+  powerW: 'power',
+  carrierHz: 'off frequency by',
+  referenceHz: 'clock of the set off by',
+  deviationPositiveHz: 'deviation (how loud it is)',
+  depthNegativeRatio: 'depth of modulation',
+  depthPositiveRatio: 'positive peak of the modulation',
+  sensitivityV: 'weakest signal heard well',
+  audibleV: 'weakest signal heard',
+  sMeter: 'S-meter where S9 belongs',
+  panelPowerW: 'the meter on the set',
 }
 
 /** Measured on both days under the same conditions. */
-const isComparable = (c: ComparedCell) => c.before.latest !== null && c.after.latest !== null && c.differences !== null && c.differences.length === 0
+const isComparable = (c: ComparedCell) =>
+  c.before.latest !== null && c.after.latest !== null && c.differences !== null && c.differences.length === 0
 
 /** What was and what is, one row of each kind: enough for an owner, the rest stands in the shop's copy. */
 export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell[]): string[] {
-  const told = cells.filter(c => PLAIN[c.want.quantity] && (isJudged(c) || c.want.quantity === 'depthPositiveRatio') && isComparable(c))
-  return middleOfEach(sheet, told).map((c) => {
+  const told = cells.filter(
+    c =>
+      PLAIN[c.want.quantity] && (isJudged(c) || c.want.quantity === 'depthPositiveRatio') && isComparable(c),
+  )
+  return middleOfEach(sheet, told).map(c => {
     const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
-    const over = c.want.quantity.startsWith('depth') && c.before.latest!.reading.value > 1 ? ' More than 100 % was over-modulation, not loudness.' : ''
+    const over =
+      c.want.quantity.startsWith('depth') && c.before.latest!.reading.value > 1
+        ? ' More than 100 % was over-modulation, not loudness.'
+        : ''
     return `${c.point.title}: ${PLAIN[c.want.quantity]} ${before.value} ${before.unit} when it came, ${after.value} ${after.unit} now.${over}`
   })
 }
 
-/** Of rows that differ by their channel only the middle one: of the channels that the sheet judges the set by, where there are such. */
+/**
+ * Of rows that differ by their channel only the middle one: of the channels that the sheet judges the set by,
+ * where there are such.
+ */
 function middleOfEach(sheet: ModelSheet, cells: readonly ComparedCell[]): ComparedCell[] {
   const { fromChannel, toChannel } = sheet.main
   const groups = new Map<string, ComparedCell[]>()
   for (const c of cells) {
     const { mode, lowPower, setting, toneHz, toneV, inputV, keyed } = c.point.state
     const key = JSON.stringify([c.want.quantity, mode, lowPower, setting, toneHz, toneV, inputV, keyed])
-    groups.set(key, [...groups.get(key) ?? [], c])
+    groups.set(key, [...(groups.get(key) ?? []), c])
   }
-  return [...groups.values()].map((group) => {
-    const inMain = group.filter(({ point: { state: { channel } } }) => channel !== null && channel >= fromChannel && channel <= toChannel)
-    const rows = (inMain.length > 0 ? inMain : group).toSorted((a, b) => (a.point.state.channel ?? 0) - (b.point.state.channel ?? 0))
+  return [...groups.values()].map(group => {
+    const inMain = group.filter(
+      ({
+        point: {
+          state: { channel },
+        },
+      }) => channel !== null && channel >= fromChannel && channel <= toChannel,
+    )
+    const rows = (inMain.length > 0 ? inMain : group).toSorted(
+      (a, b) => (a.point.state.channel ?? 0) - (b.point.state.channel ?? 0),
+    )
     return rows[Math.floor((rows.length - 1) / 2)]!
   })
 }
@@ -54,18 +79,24 @@ function middleOfEach(sheet: ModelSheet, cells: readonly ComparedCell[]): Compar
 /** Why the meter may now show less, where it does; a cause only where it was measured. */
 export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]): string[] {
   const powers = cells.filter(c => c.want.quantity === 'powerW' && c.point.state.keyed && isComparable(c))
-  return middleOfEach(sheet, powers).flatMap((c) => {
+  return middleOfEach(sheet, powers).flatMap(c => {
     const [before, after] = [c.before.latest!.reading.value, c.after.latest!.reading.value]
     if (!(before > 0) || !(after > 0) || after >= before * dbToPowerRatio(-0.2)) return []
     const db = powerRatioToDb(after / before)
     const why = c.before.judgement?.verdict === 'above' ? ' It was above what is asked of it.' : ''
-    const heard = Math.abs(db) < AUDIBLE_DB ? ` A difference of ${groupDigits(Math.abs(db), 1)} dB cannot be heard.` : ''
-    return [`${c.point.title}: a meter now shows ${groupDigits(after, 1)} W instead of ${groupDigits(before, 1)} W (${groupDigits(db, 1, true)} dB).${why}${heard}`]
+    const heard =
+      Math.abs(db) < AUDIBLE_DB ? ` A difference of ${groupDigits(Math.abs(db), 1)} dB cannot be heard.` : ''
+    return [
+      `${c.point.title}: a meter now shows ${groupDigits(after, 1)} W instead of ${groupDigits(before, 1)} W (${groupDigits(db, 1, true)} dB).${why}${heard}`,
+    ]
   })
 }
 
 const BY_WORDS: Record<CarrierAdvice['by'], string> = {
-  'rule': 'the rule set allows no more', 'target': 'the target of the service sheet', 'quarter-of-pep': 'a quarter of the PEP that the final reaches', 'as-left': 'as it was left',
+  'rule': 'the rule set allows no more',
+  'target': 'the target of the service sheet',
+  'quarter-of-pep': 'a quarter of the PEP that the final reaches',
+  'as-left': 'as it was left',
 }
 
 /** How high to leave the AM carrier, with the position of its control. */
@@ -76,15 +107,27 @@ export function carrierWords({ mostW, by, asLeftW, setting }: CarrierAdvice): st
 }
 
 /** How to run the set: only what the record and its sheet bear. */
-export function operatingAdvice(sheet: ModelSheet, advice: CarrierAdvice | null, events: readonly JobEvent[]): string[] {
+export function operatingAdvice(
+  sheet: ModelSheet,
+  advice: CarrierAdvice | null,
+  events: readonly JobEvent[],
+): string[] {
   const hasLimiter = sheet.adjusters.some(a => a.role === 'modulation-preset') && !limiterMissing(events)
   const hasAm = sheet.matrix.some(p => p.state.mode === 'AM')
   return [
-    sheet.nominalSupplyV > MAINS_V ? `Supply ${sheet.nominalSupplyV} V mains, fuse as rated.` : `Supply ${sheet.nominalSupplyV} V DC, fuse as rated. Check the polarity before it is connected.`,
+    sheet.nominalSupplyV > MAINS_V
+      ? `Supply ${sheet.nominalSupplyV} V mains, fuse as rated.`
+      : `Supply ${sheet.nominalSupplyV} V DC, fuse as rated. Check the polarity before it is connected.`,
     'Never transmit without an antenna or a dummy load; have the antenna SWR checked.',
     ...(advice ? [carrierWords(advice)] : []),
-    ...(hasAm && hasLimiter ? ['Set the microphone gain for clear speech, not for maximum. The limiter belongs to the set; leave it in.'] : []),
-    ...(sheet.matrix.some(p => p.state.lowPower) ? ['Low power is for high antennas and near stations.'] : []),
+    ...(hasAm && hasLimiter
+      ? [
+          'Set the microphone gain for clear speech, not for maximum. The limiter belongs to the set; leave it in.',
+        ]
+      : []),
+    ...(sheet.matrix.some(p => p.state.lowPower)
+      ? ['Low power is for high antennas and near stations.']
+      : []),
     'No external amplifier and no changed coverage where they are forbidden.',
   ]
 }
@@ -97,30 +140,48 @@ function limiterMissing(events: readonly JobEvent[]): boolean {
 
 /** What was measured in the alignment, by the names of the steps. */
 export function alignedWords(run: RunState): string[] {
-  const titles = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title.toLowerCase())
+  const titles = run.steps
+    .filter(s => s.satisfied && s.status === 'inside')
+    .map(s => s.step.title.toLowerCase())
   return titles.length > 0 ? [`Checked and within tolerance: ${titles.join(', ')}.`] : []
 }
 
 /** What was found and mended, from the record. */
 export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): string[] {
-  const seen = new Map(events.flatMap(e => e.kind === 'item-inspected' ? [[e.itemId, e] as const] : []))
+  const seen = new Map(events.flatMap(e => (e.kind === 'item-inspected' ? [[e.itemId, e] as const] : [])))
   return [
-    ...inspectionItems(sheet).flatMap((i) => {
+    ...inspectionItems(sheet).flatMap(i => {
       const last = seen.get(i.id)
-      return last && last.state !== 'fine' ? [`${i.lookFor}: ${{ treated: 'put right', ask: 'to be asked', seen: 'defect found' }[last.state]}${last.text ? `, ${last.text}` : ''}.`] : []
+      return last && last.state !== 'fine'
+        ? [
+            `${i.lookFor}: ${{ treated: 'put right', ask: 'to be asked', seen: 'defect found' }[last.state]}${last.text ? `, ${last.text}` : ''}.`,
+          ]
+        : []
     }),
-    ...events.flatMap(e => e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : []),
-    ...events.flatMap(e => e.kind === 'part-changed' ? [`Replaced: ${e.designator}${e.partOut ? `, ${e.partOut} out` : ''}, ${e.partIn} in.`] : []),
-    ...events.flatMap(e => e.kind === 'treated' ? [`${e.what[0]!.toUpperCase()}${e.what.slice(1)}${e.where ? `, ${e.where}` : ''}.`] : []),
-    ...soaks(events).flatMap(s => s.ended ? [soakWords(s.ended.atMs - s.begun.atMs, s.ended)] : []),
+    ...events.flatMap(e => (e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : [])),
+    ...events.flatMap(e =>
+      e.kind === 'part-changed'
+        ? [`Replaced: ${e.designator}${e.partOut ? `, ${e.partOut} out` : ''}, ${e.partIn} in.`]
+        : [],
+    ),
+    ...events.flatMap(e =>
+      e.kind === 'treated'
+        ? [`${e.what[0]!.toUpperCase()}${e.what.slice(1)}${e.where ? `, ${e.where}` : ''}.`]
+        : [],
+    ),
+    ...soaks(events).flatMap(s => (s.ended ? [soakWords(s.ended.atMs - s.begun.atMs, s.ended)] : [])),
   ]
 }
 
-function soakWords(lengthMs: number, { passed, text }: { passed: boolean, text: string }): string {
-  return passed ? `Soak-tested for ${durationWords(lengthMs)}: no fault seen.` : `Soak test of ${durationWords(lengthMs)}: ${text}`
+function soakWords(lengthMs: number, { passed, text }: { passed: boolean; text: string }): string {
+  return passed
+    ? `Soak-tested for ${durationWords(lengthMs)}: no fault seen.`
+    : `Soak test of ${durationWords(lengthMs)}: ${text}`
 }
 
-/** What is still open, as an owner needs to know it: unfinished measuring in one line, the rest item by item. */
+/**
+ * What is still open, as an owner needs to know it: unfinished measuring in one line, the rest item by item.
+ */
 export function openForOwner(items: readonly OpenItem[]): string[] {
   const open = items.filter(i => i.settled === null)
   const unfinished = open.filter(i => i.kind === 'step-open' || i.kind.startsWith('as-'))
@@ -138,8 +199,12 @@ export function rulesWords(rules: RuleSet): string {
 export function handoverCautions(sheet: ModelSheet): string[] {
   const isMains = sheet.nominalSupplyV > MAINS_V
   return [
-    isMains ? 'Mains set: earth and fuse first when it is connected.' : 'Fuse and polarity first when the set is connected.',
-    ...(sheet.plateV === undefined ? [] : [`${sheet.plateV} V inside, lethal: covers stay on. Only people competent for it open the set.`]),
+    isMains
+      ? 'Mains set: earth and fuse first when it is connected.'
+      : 'Fuse and polarity first when the set is connected.',
+    ...(sheet.plateV === undefined
+      ? []
+      : [`${sheet.plateV} V inside, lethal: covers stay on. Only people competent for it open the set.`]),
     'Never transmit without antenna or dummy load. Check the SWR of the antenna.',
     'No external amplifier and no changed coverage where they are forbidden.',
     'CB and amateur transmitters are regulated nationally: power, mode, channels, deviation, type approval.',

@@ -4,9 +4,12 @@ import type { GeneratorModulation, ReceiverTest } from '../../core/sheet'
 /** What the generator sends while a receiver is measured. */
 export function modulationWords(modulation: GeneratorModulation): string {
   switch (modulation.kind) {
-    case 'none': return 'carrier without modulation'
-    case 'am': return `1 kHz AM ${groupDigits(modulation.depthRatio * 100, 0)} %`
-    case 'fm': return `1 kHz FM ${groupDigits(modulation.deviationHz / 1000, 1)} kHz`
+    case 'none':
+      return 'carrier without modulation'
+    case 'am':
+      return `1 kHz AM ${groupDigits(modulation.depthRatio * 100, 0)} %`
+    case 'fm':
+      return `1 kHz FM ${groupDigits(modulation.deviationHz / 1000, 1)} kHz`
   }
 }
 

@@ -1,6 +1,22 @@
 import { format } from 'date-fns'
-import { GOES_STALE, isOfReceiver, receiverTest, stepOf, type MeasurePoint, type ModelSheet, type Step } from '../../core/sheet'
-import { restOf, type Difference, type Next, type OpenItem, type StepState, type Turn, type TurnQuestion } from '../../core/run'
+import {
+  GOES_STALE,
+  isOfReceiver,
+  receiverTest,
+  stepOf,
+  type MeasurePoint,
+  type ModelSheet,
+  type Step,
+} from '../../core/sheet'
+import {
+  restOf,
+  type Difference,
+  type Next,
+  type OpenItem,
+  type StepState,
+  type Turn,
+  type TurnQuestion,
+} from '../../core/run'
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '../../core/quantity'
 import { channelName } from '../../core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
@@ -24,14 +40,23 @@ export function turnWords(turns: readonly Turn[]): string {
   const last = turns.at(-1)
   if (!last) return ''
   const how = last.inferred ? 'probably turned, inferred from a reading that moved,' : 'turned'
-  const what = names.length === 1 ? (last.name ? `${last.designator} (${last.name})` : last.designator) : names.length > 3 ? `${names[0]} to ${names.at(-1)}` : names.join(', ')
+  const what =
+    names.length === 1
+      ? last.name
+        ? `${last.designator} (${last.name})`
+        : last.designator
+      : names.length > 3
+        ? `${names[0]} to ${names.at(-1)}`
+        : names.join(', ')
   return `${what}: ${how} at ${clockTime(last.atMs)}`
 }
 
 /** What moved, and what is asked about it. */
 export function turnQuestionWords(q: TurnQuestion): string {
   const isFrequency = quantityInfo(q.quantity).siUnit === 'Hz' && q.before > 1e5
-  const by = isFrequency ? `${groupDigits(q.now - q.before, 0, true)} Hz` : `${showPlain(q.before, q.quantity)} to ${showPlain(q.now, q.quantity)}`
+  const by = isFrequency
+    ? `${groupDigits(q.now - q.before, 0, true)} Hz`
+    : `${showPlain(q.before, q.quantity)} to ${showPlain(q.now, q.quantity)}`
   const what = q.designators.length === 1 ? `Was ${q.designators[0]} turned?` : 'Which was turned?'
   return `${what} ${quantityInfo(q.quantity).label} moved, ${by}, and no turn is logged.${q.inferred ? '' : ' It could be drift.'}`
 }
@@ -45,27 +70,40 @@ export function staleWords(turns: readonly Turn[]): string {
 export function nextWords(sheet: ModelSheet, next: Next): string {
   const { title } = stepOf(sheet, next.stepId)
   switch (next.reason.kind) {
-    case 'not-measured': return `${title}: not measured yet`
-    case 'in-progress': return `${title}: under way`
-    case 'stale': return `${title}: stale. ${staleWords(next.reason.turns)}`
-    case 'outside': return `${title}: ${next.reason.verdict} its target`
-    case 'cannot-tell': return `${title}: the instrument cannot tell`
-    case 'unconfirmed': return `${title}: inside, not confirmed`
-    case 'reopened': return `${title}: reopened${next.reason.reason ? `, ${next.reason.reason}` : ''}`
-    case 'skip-lapsed': return `${title}: was skipped because of "${stepOf(sheet, next.reason.source).title}", which no longer holds`
+    case 'not-measured':
+      return `${title}: not measured yet`
+    case 'in-progress':
+      return `${title}: under way`
+    case 'stale':
+      return `${title}: stale. ${staleWords(next.reason.turns)}`
+    case 'outside':
+      return `${title}: ${next.reason.verdict} its target`
+    case 'cannot-tell':
+      return `${title}: the instrument cannot tell`
+    case 'unconfirmed':
+      return `${title}: inside, not confirmed`
+    case 'reopened':
+      return `${title}: reopened${next.reason.reason ? `, ${next.reason.reason}` : ''}`
+    case 'skip-lapsed':
+      return `${title}: was skipped because of "${stepOf(sheet, next.reason.source).title}", which no longer holds`
   }
 }
 
-export function conditionsWords(point: MeasurePoint, planId: string): { label: string, value: string }[] {
+export function conditionsWords(point: MeasurePoint, planId: string): { label: string; value: string }[] {
   const { state } = point
-  const out = [] as { label: string, value: string }[]
+  const out = [] as { label: string; value: string }[]
   if (state.channel !== null) out.push({ label: 'Channel', value: channelName(planId, state.channel) })
   if (state.coverage === 'expanded') out.push({ label: 'Coverage', value: 'expanded' })
   if (state.setting) out.push({ label: 'Controls', value: state.setting })
   out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
   if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' })
-  if (state.toneHz !== null) out.push({ label: 'Tone', value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}` })
-  if (point.wants.some(w => isOfReceiver(w.quantity))) out.push({ label: 'Generator', value: generatorWords(point) })
+  if (state.toneHz !== null)
+    out.push({
+      label: 'Tone',
+      value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}`,
+    })
+  if (point.wants.some(w => isOfReceiver(w.quantity)))
+    out.push({ label: 'Generator', value: generatorWords(point) })
   return out
 }
 
@@ -73,7 +111,9 @@ export function conditionsWords(point: MeasurePoint, planId: string): { label: s
 function generatorWords(point: MeasurePoint): string {
   const test = receiverTest(point)
   const level = point.state.inputV === null ? [] : [inputWords(point.state.inputV)]
-  const criterion = point.wants.some(w => w.quantity === 'sensitivityV') ? [`for ${receiverCriterionWords(test)}`] : []
+  const criterion = point.wants.some(w => w.quantity === 'sensitivityV')
+    ? [`for ${receiverCriterionWords(test)}`]
+    : []
   return [...level, modulationWords(test.modulation), ...criterion].join(', ')
 }
 
@@ -84,70 +124,132 @@ function inputWords(inputV: number): string {
 
 export function differenceWords(d: Difference): string {
   switch (d.kind) {
-    case 'supply': return `supply ${d.beforeV.toFixed(2)} V against ${d.afterV.toFixed(2)} V`
-    case 'load': return `other load (${d.before} / ${d.after})`
-    case 'instrument': return `other instrument (${d.before ?? 'none named'} / ${d.after ?? 'none named'})`
-    case 'tone': return 'other tone'
-    case 'drive': return 'other audio drive'
-    case 'input': return 'other generator level'
-    case 'mode': return 'other mode'
-    case 'channel': return 'other channel'
-    case 'power-switch': return 'other power setting'
-    case 'coverage': return 'one of them with the coverage expanded'
-    case 'setting': return `other controls (${d.before || 'as usual'} / ${d.after || 'as usual'})`
-    case 'warm-up': return `${Math.round(d.beforeS / 60)} min against ${Math.round(d.afterS / 60)} min after power-on`
-    case 'unknown': return d.what === 'supply' ? 'supply voltage not recorded on both' : 'minutes since power-on not recorded on both'
+    case 'supply':
+      return `supply ${d.beforeV.toFixed(2)} V against ${d.afterV.toFixed(2)} V`
+    case 'load':
+      return `other load (${d.before} / ${d.after})`
+    case 'instrument':
+      return `other instrument (${d.before ?? 'none named'} / ${d.after ?? 'none named'})`
+    case 'tone':
+      return 'other tone'
+    case 'drive':
+      return 'other audio drive'
+    case 'input':
+      return 'other generator level'
+    case 'mode':
+      return 'other mode'
+    case 'channel':
+      return 'other channel'
+    case 'power-switch':
+      return 'other power setting'
+    case 'coverage':
+      return 'one of them with the coverage expanded'
+    case 'setting':
+      return `other controls (${d.before || 'as usual'} / ${d.after || 'as usual'})`
+    case 'warm-up':
+      return `${Math.round(d.beforeS / 60)} min against ${Math.round(d.afterS / 60)} min after power-on`
+    case 'unknown':
+      return d.what === 'supply'
+        ? 'supply voltage not recorded on both'
+        : 'minutes since power-on not recorded on both'
   }
 }
 
 /** What a ladder line says under its title. */
 export function stepLine(sheet: ModelSheet, s: StepState): string {
-  if (s.status === 'stale' && s.satisfied) return 'stale: the work that followed; the next steps measure it again'
-  if (s.status === 'stale') return `stale: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} turned since`
-  if (s.status === 'skipped') return s.confirmed?.reason ? `skipped: ${s.confirmed.reason}` : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is inside`
+  if (s.status === 'stale' && s.satisfied)
+    return 'stale: the work that followed; the next steps measure it again'
+  if (s.status === 'stale')
+    return `stale: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} turned since`
+  if (s.status === 'skipped')
+    return s.confirmed?.reason
+      ? `skipped: ${s.confirmed.reason}`
+      : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is inside`
   const value = criterionWords(s) || valueWords(s)
-  const accepted = s.confirmed?.outcome === 'as-is' && s.status !== 'inside' ? (s.step.decides ? ', work follows' : ', accepted as it is') : ''
+  const accepted =
+    s.confirmed?.outcome === 'as-is' && s.status !== 'inside'
+      ? s.step.decides
+        ? ', work follows'
+        : ', accepted as it is'
+      : ''
   const open = s.status === 'inside' && !s.confirmed ? ', not confirmed' : ''
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
 }
 
-/** The reading of a step with one number; of several the one that decides: outside first, then the last one taken, with what it is. */
+/**
+ * The reading of a step with one number; of several the one that decides: outside first, then the last one
+ * taken, with what it is.
+ */
 function valueWords(s: StepState): string {
-  const taken = s.wants.filter(w => w.latest && (w.want.quantity !== 'menuCode' || s.wants.every(o => o.want.quantity === 'menuCode')))
-  const isOutside = (w: StepState['wants'][number]) => w.judgement?.verdict === 'above' || w.judgement?.verdict === 'below'
-  const [first] = taken.toSorted((a, b) => Number(isOutside(b)) - Number(isOutside(a)) || b.latest!.order - a.latest!.order)
+  const taken = s.wants.filter(
+    w => w.latest && (w.want.quantity !== 'menuCode' || s.wants.every(o => o.want.quantity === 'menuCode')),
+  )
+  const isOutside = (w: StepState['wants'][number]) =>
+    w.judgement?.verdict === 'above' || w.judgement?.verdict === 'below'
+  const [first] = taken.toSorted(
+    (a, b) => Number(isOutside(b)) - Number(isOutside(a)) || b.latest!.order - a.latest!.order,
+  )
   if (!first) return ''
-  const shown = showAsked(first.latest!.reading, first.want.quantity, first.asked.nominalHz, first.want.menu ?? HEX_BYTE)
+  const shown = showAsked(
+    first.latest!.reading,
+    first.want.quantity,
+    first.asked.nominalHz,
+    first.want.menu ?? HEX_BYTE,
+  )
   const quantities = new Set(s.wants.map(w => w.want.quantity))
   const modes = new Set(s.wants.map(w => w.point.state.mode))
-  const what = [...(modes.size > 1 ? [first.point.state.mode] : []), ...(quantities.size > 1 ? [quantityInfo(first.want.quantity).symbol] : [])].join(' ')
+  const what = [
+    ...(modes.size > 1 ? [first.point.state.mode] : []),
+    ...(quantities.size > 1 ? [quantityInfo(first.want.quantity).symbol] : []),
+  ].join(' ')
   return `${what ? `${what} ` : ''}${shown.value}\u2009${shown.unit}`
 }
 
 export function criterionWords(s: StepState): string {
   const c = s.criterion
   if (!c || c.valueDb === null) return ''
-  const shown = Number.isFinite(c.valueDb) ? `${groupDigits(c.valueDb, 2, c.kind === 'peak')}\u2009dB` : 'one end without power'
+  const shown = Number.isFinite(c.valueDb)
+    ? `${groupDigits(c.valueDb, 2, c.kind === 'peak')}\u2009dB`
+    : 'one end without power'
   return c.kind === 'spread' ? `spread ${shown}` : `last pass ${shown}`
 }
 
 export function keyDownWords(step: Step): string {
-  return step.keyDownLimitS === null ? 'not keyed' : `at most ${step.keyDownLimitS} s keyed, then rest twice as long`
+  return step.keyDownLimitS === null
+    ? 'not keyed'
+    : `at most ${step.keyDownLimitS} s keyed, then rest twice as long`
 }
 
 const ITEM_WORDS: Record<OpenItem['kind'], string> = {
-  'owed': 'belongs to the procedure, not done yet', 'step-open': 'step of the alignment', 'accepted-as-is': 'accepted as it is',
-  'skipped': 'skipped', 'as-found-missing': 'as found', 'as-left-missing': 'as left', 'as-left-stale': 'as left, stale', 'as-left-outside': 'as left, not inside', 'as-left-doubtful': 'as left, implausible',
-  'question': 'question to the owner', 'wait': 'waiting', 'ask-owner': 'seen on inspection, ask the owner', 'reminder': 'reminder, now due', 'after-final': 'owed after a new final', 'soak': 'soak',
+  'owed': 'belongs to the procedure, not done yet',
+  'step-open': 'step of the alignment',
+  'accepted-as-is': 'accepted as it is',
+  'skipped': 'skipped',
+  'as-found-missing': 'as found',
+  'as-left-missing': 'as left',
+  'as-left-stale': 'as left, stale',
+  'as-left-outside': 'as left, not inside',
+  'as-left-doubtful': 'as left, implausible',
+  'question': 'question to the owner',
+  'wait': 'waiting',
+  'ask-owner': 'seen on inspection, ask the owner',
+  'reminder': 'reminder, now due',
+  'after-final': 'owed after a new final',
+  'soak': 'soak',
 }
 export function itemWords(item: OpenItem): string {
   return ITEM_WORDS[item.kind]
 }
 
-/** Key-down where no step says how long: the shortest that the sheet allows anywhere, with the rest of its kind of set. */
+/**
+ * Key-down where no step says how long: the shortest that the sheet allows anywhere, with the rest of its
+ * kind of set.
+ */
 export function shortestKeyDownWords({ procedure, kind }: Pick<ModelSheet, 'procedure' | 'kind'>): string {
   const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
   const { leastS } = restOf(kind)
   const rest = `then rest twice as long${leastS > 0 ? `, ${leastS} s at least` : ''}.`
-  return limits.length > 0 ? `At most ${Math.min(...limits)} s keyed, ${rest}` : `Key it for seconds only, ${rest}`
+  return limits.length > 0
+    ? `At most ${Math.min(...limits)} s keyed, ${rest}`
+    : `Key it for seconds only, ${rest}`
 }

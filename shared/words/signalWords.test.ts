@@ -5,21 +5,27 @@ import { VOICES } from '../../test/truth/families/voices'
 import { NEIGHBOURS } from '../../test/truth/families/neighbours'
 import { figureLines, findingWords, verdictLine } from './signalWords'
 
-const measured = async (c: typeof VOICES[number]) => (await measureRecording(c.make(), { ...DEFAULT_OPTIONS, ...c.options })).measurement
+const measured = async (c: (typeof VOICES)[number]) =>
+  (await measureRecording(c.make(), { ...DEFAULT_OPTIONS, ...c.options })).measurement
 
 describe('what a recording says', () => {
   it('of a voice: extremes, and what little of the time passes; nothing of a tone', async () => {
     const lines = figureLines(await measured(VOICES[0]!))
     const labels = lines.map(l => l.label)
     expect(labels).toContain('Crest that 0.1 % of the time passes')
-    for (const ofTone of ['Depth of the tone alone', 'Distortion', 'Flat-topped', 'Tone']) expect(labels).not.toContain(ofTone)
+    for (const ofTone of ['Depth of the tone alone', 'Distortion', 'Flat-topped', 'Tone'])
+      expect(labels).not.toContain(ofTone)
     expect(lines.map(l => l.value).join()).not.toMatch(/-0\.0 %/)
   })
   it('of a set beside another station: no number of watts that are not its own', async () => {
     const m = await measured(NEIGHBOURS[1]!)
     expect(m.notes.find(n => n.code === 'neighbour-beside')!.words).toMatch(/10\.0 kHz below, as strong/)
     const said = verdictLine(judgeSignal(m, ruleSet('R-EU'), 4))
-    expect(said).toMatch(/cannot be told: noise of the receiver or another station is read there as well \(R-EU7/)
-    expect(findingWords({ kind: 'adjacent-untold', watts: 84e-6, mostW: 20e-6, words: 'R-EU7' })).toMatch(/84 \u00b5W in all/)
+    expect(said).toMatch(
+      /cannot be told: noise of the receiver or another station is read there as well \(R-EU7/,
+    )
+    expect(findingWords({ kind: 'adjacent-untold', watts: 84e-6, mostW: 20e-6, words: 'R-EU7' })).toMatch(
+      /84 \u00b5W in all/,
+    )
   })
 })

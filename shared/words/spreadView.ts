@@ -20,20 +20,31 @@ export const LEAST_SETS = 5
 /** The picture ends here; a set further out is drawn at its edge. */
 const EDGE = 6
 
-/** As found, this set against the others of its model; lines without enough sets or without any spread are left out. */
+/**
+ * As found, this set against the others of its model; lines without enough sets or without any spread are
+ * left out.
+ */
 export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): SpreadLine[] {
-  return cells.filter(c => c.count >= LEAST_SETS && c.p75 > c.p25).map((c) => {
-    const quantity = c.quantity as Quantity
-    const point = sheet.matrix.find(p => p.id === c.pointId)
-    const half = (c.p75 - c.p25) / 2
-    const place = (value: number) => (value - c.p50) / half
-    const own = c.own === null ? null : place(c.own)
-    const range = `half of ${c.count} sets between ${showPlain(c.p25, quantity)} and ${showPlain(c.p75, quantity)}, middle ${showPlain(c.p50, quantity)}`
-    return {
-      title: `${point?.title ?? c.pointId}, ${quantityInfo(quantity).symbol}`, p10: clip(place(c.p10)), p25: clip(place(c.p25)), p75: clip(place(c.p75)), p90: clip(place(c.p90)),
-      own: own === null ? null : clip(own), beyond: own !== null && (c.own! < c.p10 || c.own! > c.p90), words: c.own === null ? range : `this set ${showPlain(c.own, quantity)}; ${range}`,
-    }
-  })
+  return cells
+    .filter(c => c.count >= LEAST_SETS && c.p75 > c.p25)
+    .map(c => {
+      const quantity = c.quantity as Quantity
+      const point = sheet.matrix.find(p => p.id === c.pointId)
+      const half = (c.p75 - c.p25) / 2
+      const place = (value: number) => (value - c.p50) / half
+      const own = c.own === null ? null : place(c.own)
+      const range = `half of ${c.count} sets between ${showPlain(c.p25, quantity)} and ${showPlain(c.p75, quantity)}, middle ${showPlain(c.p50, quantity)}`
+      return {
+        title: `${point?.title ?? c.pointId}, ${quantityInfo(quantity).symbol}`,
+        p10: clip(place(c.p10)),
+        p25: clip(place(c.p25)),
+        p75: clip(place(c.p75)),
+        p90: clip(place(c.p90)),
+        own: own === null ? null : clip(own),
+        beyond: own !== null && (c.own! < c.p10 || c.own! > c.p90),
+        words: c.own === null ? range : `this set ${showPlain(c.own, quantity)}; ${range}`,
+      }
+    })
 }
 
 const clip = (x: number) => Math.max(-EDGE, Math.min(EDGE, x))

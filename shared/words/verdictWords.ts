@@ -1,4 +1,11 @@
-import { showErrorHz, showMeasured, showPlain, type Measured, type MenuFormat, type Quantity } from '../../core/quantity'
+import {
+  showErrorHz,
+  showMeasured,
+  showPlain,
+  type Measured,
+  type MenuFormat,
+  type Quantity,
+} from '../../core/quantity'
 import type { Judgement, Reason, Verdict } from '../../core/rules'
 import type { Asked, Forecast, StepStatus } from '../../core/run'
 import { distanceWords } from './distanceWords'
@@ -8,8 +15,14 @@ import { profilesAsGoodAs } from '../../core/instrument'
 export type Mark = Verdict | 'stale' | 'none' | 'partial' | 'skipped'
 
 const STATUS_WORDS: Record<StepStatus, string> = {
-  'inside': 'inside', 'above': 'above', 'below': 'below', 'cannot-tell': 'cannot tell', 'stale': 'stale',
-  'not-measured': 'not measured', 'in-progress': 'under way', 'skipped': 'skipped',
+  'inside': 'inside',
+  'above': 'above',
+  'below': 'below',
+  'cannot-tell': 'cannot tell',
+  'stale': 'stale',
+  'not-measured': 'not measured',
+  'in-progress': 'under way',
+  'skipped': 'skipped',
 }
 
 export function statusWord(status: StepStatus): string {
@@ -22,34 +35,58 @@ export function markOf(status: StepStatus): Mark {
 }
 
 /** A reading as the bench says it: an error in Hz where there is a nominal, the value otherwise. */
-export function showAsked(measured: Measured, quantity: Quantity, nominalHz: number | null, menu?: MenuFormat) {
-  return nominalHz === null ? showMeasured(measured, quantity, menu) : showErrorHz(measured.value - nominalHz, measured.standardUncertainty)
+export function showAsked(
+  measured: Measured,
+  quantity: Quantity,
+  nominalHz: number | null,
+  menu?: MenuFormat,
+) {
+  return nominalHz === null
+    ? showMeasured(measured, quantity, menu)
+    : showErrorHz(measured.value - nominalHz, measured.standardUncertainty)
 }
 
 /** A bound of a window or limit in the same terms as the reading beside it. */
 export function showBound(value: number, quantity: Quantity, nominalHz: number | null): string {
-  return nominalHz === null ? showPlain(value, quantity) : `${showErrorHz(value - nominalHz, null).value}\u2009Hz`
+  return nominalHz === null
+    ? showPlain(value, quantity)
+    : `${showErrorHz(value - nominalHz, null).value}\u2009Hz`
 }
 
-export function windowWords(low: number | null, high: number | null, quantity: Quantity, nominalHz: number | null): string {
-  if (low !== null && high !== null) return `${showBound(low, quantity, nominalHz)} to ${showBound(high, quantity, nominalHz)}`
+export function windowWords(
+  low: number | null,
+  high: number | null,
+  quantity: Quantity,
+  nominalHz: number | null,
+): string {
+  if (low !== null && high !== null)
+    return `${showBound(low, quantity, nominalHz)} to ${showBound(high, quantity, nominalHz)}`
   if (high !== null) return `at most ${showBound(high, quantity, nominalHz)}`
   return low !== null ? `at least ${showBound(low, quantity, nominalHz)}` : 'no target'
 }
 
 /** Why a verdict is what it is, with the numbers that were used; how far beyond, where it is. */
-export function reasonWords(judgement: Judgement, quantity: Quantity, asked: Asked, measured: Pick<Measured, 'value'>): string[] {
+export function reasonWords(
+  judgement: Judgement,
+  quantity: Quantity,
+  asked: Asked,
+  measured: Pick<Measured, 'value'>,
+): string[] {
   const far = (reason: Reason) => {
     const beyond = reason.verdict === 'above' ? reason.high : reason.low
     return beyond === null ? '' : ` by ${distanceWords(measured.value, beyond, quantity, asked.nominalHz)}`
   }
-  return judgement.reasons.map((reason) => {
+  return judgement.reasons.map(reason => {
     const range = windowWords(reason.low, reason.high, quantity, asked.nominalHz)
     switch (reason.rule) {
-      case 'target': return targetWords(reason.verdict!, far(reason), range)
-      case 'limit': return limitWords(reason.verdict!, far(reason), reason.limitId!, range, asked)
-      case 'resolution': return 'this meter cannot resolve the tolerance'
-      case 'uncertainty-unknown': return 'no instrument named: uncertainty unknown'
+      case 'target':
+        return targetWords(reason.verdict!, far(reason), range)
+      case 'limit':
+        return limitWords(reason.verdict!, far(reason), reason.limitId!, range, asked)
+      case 'resolution':
+        return 'this meter cannot resolve the tolerance'
+      case 'uncertainty-unknown':
+        return 'no instrument named: uncertainty unknown'
     }
   })
 }
@@ -71,7 +108,10 @@ function limitWords(verdict: Verdict, far: string, id: string, range: string, as
 export function forecastWords(f: Forecast, quantity: Quantity): string | null {
   if (f.zone === null) {
     const better = f.neededOfReading === null ? [] : profilesAsGoodAs(quantity, f.neededOfReading)
-    const need = f.neededOfReading === null ? '' : ` It takes ${(f.neededOfReading * 100).toPrecision(2)} % of reading or better${better[0] ? `, for example: ${better[0].name}` : ''}.`
+    const need =
+      f.neededOfReading === null
+        ? ''
+        : ` It takes ${(f.neededOfReading * 100).toPrecision(2)} % of reading or better${better[0] ? `, for example: ${better[0].name}` : ''}.`
     return `This instrument leaves no reading that could be called inside.${need}`
   }
   if (!f.resolves) return 'This meter cannot resolve the tolerance.'

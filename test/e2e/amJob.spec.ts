@@ -2,17 +2,50 @@ import { extractText, getDocumentProxy } from 'unpdf'
 import { expect, test } from './bench'
 import { OSMUND_40A } from '../../core/sheet/osmund40a/sheet'
 
-/** An AM mobile whose owner says "under 3 W": looked at, measured by typing, explained, mended, handed over on paper. */
+/**
+ * An AM mobile whose owner says "under 3 W": looked at, measured by typing, explained, mended, handed over on
+ * paper.
+ */
 const READ: Record<string, string[]> = {
-  'vco': ['2.2'], 'carrier-1': ['26.96476', '3.8', '13.8', '1.16'], 'carrier-19': ['27.184755', '3.9', '13.8', '1.18'], 'carrier-40': ['27.40475', '3.85', '13.8', '1.17'],
-  'tone-1': ['124', '100', '18.9', '6.6'], 'tone-19': ['125', '100', '19.7', '6.8'], 'tone-40': ['124', '100', '19.3', '6.7'],
-  'level-down': ['63'], 'level-up': ['100'], 'level-top': ['100'], 'purity': ['-31', '-64'], 'panel': ['2.8'],
-  'threshold': ['0.6'], 'sinad': ['11'], 'sinad-lower': ['4'], 's9': ['9'],
+  'vco': ['2.2'],
+  'carrier-1': ['26.96476', '3.8', '13.8', '1.16'],
+  'carrier-19': ['27.184755', '3.9', '13.8', '1.18'],
+  'carrier-40': ['27.40475', '3.85', '13.8', '1.17'],
+  'tone-1': ['124', '100', '18.9', '6.6'],
+  'tone-19': ['125', '100', '19.7', '6.8'],
+  'tone-40': ['124', '100', '19.3', '6.7'],
+  'level-down': ['63'],
+  'level-up': ['100'],
+  'level-top': ['100'],
+  'purity': ['-31', '-64'],
+  'panel': ['2.8'],
+  'threshold': ['0.6'],
+  'sinad': ['11'],
+  'sinad-lower': ['4'],
+  's9': ['9'],
 }
 
-test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper', async ({ page, house }) => {
+test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper', async ({
+  page,
+  house,
+}) => {
   test.setTimeout(300_000)
-  const id = await house.newJob({ sheetId: 'osmund-40a', ruleSetId: 'R-EU', serial: '7799', owner: 'Quarry lorry 9', complaint: 'under 3 W', claims: [{ id: '00000000-0000-4000-8000-0000000000aa', quantity: 'powerW', kind: 'under', value: 3, meter: 'cross-needle' }] })
+  const id = await house.newJob({
+    sheetId: 'osmund-40a',
+    ruleSetId: 'R-EU',
+    serial: '7799',
+    owner: 'Quarry lorry 9',
+    complaint: 'under 3 W',
+    claims: [
+      {
+        id: '00000000-0000-4000-8000-0000000000aa',
+        quantity: 'powerW',
+        kind: 'under',
+        value: 3,
+        meter: 'cross-needle',
+      },
+    ],
+  })
   const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
 
   await test.step('first power and inspection', async () => {
@@ -20,13 +53,18 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await page.getByLabel('Idle current').fill('0,31')
     await page.getByRole('button', { name: 'Normal' }).click()
     await expect(page.getByText('Go on: the set may stay on.')).toBeVisible()
-    await page.getByRole('group', { name: 'Modulation limiter parts' }).getByRole('button', { name: 'Seen' }).click()
+    await page
+      .getByRole('group', { name: 'Modulation limiter parts' })
+      .getByRole('button', { name: 'Seen' })
+      .click()
     await page.getByLabel('note on Modulation limiter parts').fill('transistor clipped out')
     await page.getByRole('button', { name: 'The rest is fine' }).click()
     await expect(page.getByText(/(\d+) of \1 looked at/)).toBeVisible()
     await page.getByLabel('Then').fill('look at the turns of L8')
     await page.getByRole('button', { name: 'Remember' }).click()
-    await expect(page.getByText(/adjacent channels or harmonics are not clean, look at the turns/)).toBeVisible()
+    await expect(
+      page.getByText(/adjacent channels or harmonics are not clean, look at the turns/),
+    ).toBeVisible()
   })
 
   await test.step('as found, typed; not complete without the receiver', async () => {
@@ -51,7 +89,10 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await expect(modulation.getByRole('listitem').first()).toContainText('Modulation limiter removed or open')
     // The inspection has seen it: it is not asked again.
     await expect(modulation.getByRole('button', { name: 'clipped out or missing' })).toHaveCount(0)
-    await modulation.getByRole('button', { name: /Modulation limiter removed or open/ }).first().click()
+    await modulation
+      .getByRole('button', { name: /Modulation limiter removed or open/ })
+      .first()
+      .click()
     await expect(modulation.getByText('answered by hand')).toBeVisible()
     await modulation.getByRole('button', { name: 'This is the cause' }).click()
     await page.getByLabel('What proved it').fill('the transistor is not there')
@@ -68,7 +109,9 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await page.getByRole('combobox', { name: 'Treatment' }).fill('limiter parts refitted')
     await page.keyboard.press('Escape')
     await page.getByRole('region', { name: 'Treatments' }).getByRole('button', { name: 'Note' }).click()
-    await expect(page.getByRole('region', { name: 'Treatments' }).getByRole('listitem')).toContainText('limiter parts refitted')
+    await expect(page.getByRole('region', { name: 'Treatments' }).getByRole('listitem')).toContainText(
+      'limiter parts refitted',
+    )
   })
 
   await test.step('handover: the reminder has come up, the paper says it in words', async () => {
@@ -76,7 +119,10 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await expect(page.getByText('look at the turns of L8')).toBeVisible()
     await page.getByRole('button', { name: 'Hand over' }).first().click()
     await page.getByLabel('What the owner was told').fill('his meter reads low; the limiter was missing')
-    await page.getByRole('dialog').getByRole('button', { name: /Hand over/ }).click()
+    await page
+      .getByRole('dialog')
+      .getByRole('button', { name: /Hand over/ })
+      .click()
     await expect(page.getByRole('region', { name: 'Papers' })).toContainText(/Issue 1 of.*SHA-256/)
     const href = await page.getByRole('link', { name: 'PDF for the owner' }).first().getAttribute('href')
     const bytes = new Uint8Array(await (await fetch(house.address + href)).arrayBuffer())

@@ -3,18 +3,23 @@ import { testHouse, type TestHouse } from '../integration/house'
 
 /** One house per worker: its own database, gateway, simulated bench and server, as built. */
 export const test = base.extend<object, { house: TestHouse }>({
-  // eslint-disable-next-line no-empty-pattern
-  house: [async ({}, use) => {
-    const house = await testHouse()
-    await use(house)
-    await house.stop()
-  }, { scope: 'worker', timeout: 300_000 }],
+  house: [
+    // eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern, even of nothing
+    async ({}, use) => {
+      const house = await testHouse()
+      await use(house)
+      await house.stop()
+    },
+    { scope: 'worker', timeout: 300_000 },
+  ],
   // A page is there when it hears presses, not when its picture is painted.
   page: async ({ page }, use) => {
     const goto = page.goto.bind(page)
     page.goto = async (url, options) => {
       const response = await goto(url, options)
-      await page.waitForFunction(() => document.documentElement.dataset.ready === 'true', undefined, { timeout: 30_000 })
+      await page.waitForFunction(() => document.documentElement.dataset.ready === 'true', undefined, {
+        timeout: 30_000,
+      })
       return response
     }
     await use(page)
@@ -26,15 +31,22 @@ export { expect }
 export async function deliver(house: TestHouse, { warm = true } = {}): Promise<void> {
   // Another test may have put another set on the bench, or another kit in front of it.
   await house.request('POST', '/api/practice/free', { designId: 'osmund-27f', kitId: 'usual', seed: 27 })
-  for (const key of ['power', 'counter', 'modulation', 'supply']) await house.request('POST', '/api/practice', { plug: { key, pluggedIn: true } })
+  for (const key of ['power', 'counter', 'modulation', 'supply'])
+    await house.request('POST', '/api/practice', { plug: { key, pluggedIn: true } })
   if (warm) await house.request('POST', '/api/practice', { warmByS: 1500 })
 }
 
-/** Waits as a person does before believing a number: every instrument on the rail has read the set this long after the last touch. */
+/**
+ * Waits as a person does before believing a number: every instrument on the rail has read the set this long
+ * after the last touch.
+ */
 export async function settled(page: Page, afterMs: number): Promise<void> {
   const touchedMs = await page.evaluate(() => Date.now())
   await page.waitForFunction(
-    fromMs => [...document.querySelectorAll<HTMLElement>('.frame-rail .ro[data-received-at]:not(.stale)')].every(cell => Number(cell.dataset.receivedAt) >= fromMs),
+    fromMs =>
+      [...document.querySelectorAll<HTMLElement>('.frame-rail .ro[data-received-at]:not(.stale)')].every(
+        cell => Number(cell.dataset.receivedAt) >= fromMs,
+      ),
     touchedMs + afterMs,
   )
 }
@@ -54,7 +66,7 @@ export class Panel {
     await expect(this.panel).toBeVisible()
   }
 
-  async state(want: { channel?: number | null, keyed?: boolean, lowPower?: boolean, tone?: boolean }) {
+  async state(want: { channel?: number | null; keyed?: boolean; lowPower?: boolean; tone?: boolean }) {
     const toggle = async (name: RegExp, on: boolean, isOn: RegExp) => {
       const button = this.panel.getByRole('button', { name })
       if (isOn.test(await button.innerText()) !== on) await button.click()

@@ -3,7 +3,10 @@ import { Panel, deliver, expect, ladder, said, test } from './bench'
 
 const rail = '[data-quantity="referenceHz"], [data-quantity="carrierHz"]'
 
-test('an instrument unplugged says so within two seconds, never shows old numbers as live, and comes back by itself', async ({ page, house }) => {
+test('an instrument unplugged says so within two seconds, never shows old numbers as live, and comes back by itself', async ({
+  page,
+  house,
+}) => {
   await deliver(house)
   const id = await house.newJob()
   await page.goto(`${house.address}/jobs/${id}/align`)
@@ -26,7 +29,10 @@ test('an instrument unplugged says so within two seconds, never shows old number
   await expect(page.locator(rail).first()).toBeVisible()
 })
 
-test('the database stopped in the middle of a run: readings wait in the browser, survive its closing, and are stored exactly once', async ({ context, house }) => {
+test('the database stopped in the middle of a run: readings wait in the browser, survive its closing, and are stored exactly once', async ({
+  context,
+  house,
+}) => {
   await deliver(house)
   const id = await house.newJob()
   let page = await context.newPage()
@@ -38,7 +44,8 @@ test('the database stopped in the middle of a run: readings wait in the browser,
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Reference 10.240 MHz' })).toBeVisible()
 
-  const kinds = async () => ((await house.request('GET', `/api/jobs/${id}`)).body as { events?: JobEvent[] }).events?.map(e => e.kind)
+  const kinds = async () =>
+    ((await house.request('GET', `/api/jobs/${id}`)).body as { events?: JobEvent[] }).events?.map(e => e.kind)
   await expect.poll(kinds).toEqual(['row-taken', 'step-confirmed'])
   await house.cluster.halt()
   await page.keyboard.press('Space')
@@ -64,7 +71,10 @@ test('the database stopped in the middle of a run: readings wait in the browser,
   expect(new Set(events.map(e => e.id)).size).toBe(4)
 })
 
-test('an unknown job, an unknown page, a bad form: each says what is wrong and what to do', async ({ page, house }) => {
+test('an unknown job, an unknown page, a bad form: each says what is wrong and what to do', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}/jobs/00000000-0000-4000-8000-000000000000/align`)
   await expect(page.getByRole('heading', { name: 'There is no such job' })).toBeVisible()
   await page.goto(`${house.address}/nowhere`)
@@ -90,7 +100,10 @@ test('a note that is too long is refused by name and stays in its field', async 
   await expect(page.getByLabel('Note')).toHaveValue('x'.repeat(10_050))
 })
 
-test('keying is asked for before a row that needs RF, and the clock says when to unkey', async ({ page, house }) => {
+test('keying is asked for before a row that needs RF, and the clock says when to unkey', async ({
+  page,
+  house,
+}) => {
   await deliver(house)
   const id = await house.newJob()
   await page.goto(`${house.address}/jobs/${id}/as-found`)

@@ -1,7 +1,10 @@
 import type { JobEvent } from '../../core/run'
 import { deliver, expect, ladder, said, test } from './bench'
 
-test('keyboard only: intake, a typed row from the number keys, a strike-out, a step', async ({ page, house }) => {
+test('keyboard only: intake, a typed row from the number keys, a strike-out, a step', async ({
+  page,
+  house,
+}) => {
   await deliver(house)
   await page.goto(house.address)
   await expect(page.getByText('W-0231', { exact: true })).toBeVisible()
@@ -17,7 +20,9 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await page.keyboard.type('40622')
   await page.keyboard.press('Tab')
   // The set was here before: its last visit and how it was left are shown at once.
-  await expect(page.getByRole('region', { name: 'Earlier jobs of this set' })).toContainText(/W-0229.*Last as left.*Channel 20, high power, power, average 3\.8/s)
+  await expect(page.getByRole('region', { name: 'Earlier jobs of this set' })).toContainText(
+    /W-0229.*Last as left.*Channel 20, high power, power, average 3\.8/s,
+  )
   await expect(page.getByLabel('Complaint')).toBeFocused()
   await page.keyboard.type('weak')
   for (let i = 0; i < 5; i++) await page.keyboard.press('Tab')
@@ -34,13 +39,16 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   }
   await expect(said(page)).toContainText('Channel 1, high power: taken as typed')
   // Kept in the browser first: the server has it a moment later.
-  const eventsNow = async () => ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
+  const eventsNow = async () =>
+    ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
   await expect.poll(async () => (await eventsNow()).some(e => e.kind === 'row-taken')).toBe(true)
   const row = (await eventsNow()).find(e => e.kind === 'row-taken')!
   expect(row).toMatchObject({ pointId: 'high-1', conditions: { supplyV: 13.8 } })
   expect((row as Extract<JobEvent, { kind: 'row-taken' }>).readings).toMatchObject([
-    { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: 'Counter' }, { quantity: 'powerW', value: 2.2, instrument: 'Power meter' },
-    { quantity: 'supplyV', value: 13.8 }, { quantity: 'supplyA', value: 0.826 },
+    { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: 'Counter' },
+    { quantity: 'powerW', value: 2.2, instrument: 'Power meter' },
+    { quantity: 'supplyV', value: 13.8 },
+    { quantity: 'supplyA', value: 0.826 },
   ])
 
   // A wrong entry is named, keeps what was typed, and Esc leaves.

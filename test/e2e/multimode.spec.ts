@@ -1,8 +1,14 @@
 import { expect, test } from './bench'
 
-/** "About 20 W on AM and nobody understands a word": measured in every mode and band, told apart by SSB being right, proved by a dead control. */
-test('a runaway multimode is diagnosed, proved by its dead control, and counts among the faults of its model', async ({ page, house }) => {
-  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string, number: number } }[]
+/**
+ * "About 20 W on AM and nobody understands a word": measured in every mode and band, told apart by SSB being
+ * right, proved by a dead control.
+ */
+test('a runaway multimode is diagnosed, proved by its dead control, and counts among the faults of its model', async ({
+  page,
+  house,
+}) => {
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
   const { id } = jobs.find(j => j.job.number === 227)!.job
   await page.goto(`${house.address}/jobs/${id}/as-found`)
   await expect(page.getByText('35 of 35')).toBeVisible()
@@ -14,20 +20,30 @@ test('a runaway multimode is diagnosed, proved by its dead control, and counts a
   const power = page.getByRole('region', { name: 'Power' })
   await expect(power.getByRole('listitem').first()).toContainText('Series AM regulator shorted')
   // The lost modulation is no second fault.
-  await expect(page.getByRole('region', { name: 'Modulation' })).toContainText('Comes with: Series AM regulator shorted')
+  await expect(page.getByRole('region', { name: 'Modulation' })).toContainText(
+    'Comes with: Series AM regulator shorted',
+  )
   await expect(power.getByText('To prove it')).toBeVisible()
   await power.getByRole('button', { name: 'changes nothing' }).click()
-  await power.getByRole('button', { name: /Series AM regulator shorted/ }).first().click()
+  await power
+    .getByRole('button', { name: /Series AM regulator shorted/ })
+    .first()
+    .click()
   await expect(power.getByText('answered by hand')).toBeVisible()
   await power.getByRole('button', { name: 'This is the cause' }).click()
   await page.getByRole('button', { name: /Confirm the cause/ }).click()
   await expect(page.getByRole('region', { name: 'Work that follows' })).toContainText('low carrier')
 
   await page.goto(`${house.address}/sheets/larkfield-lx8`)
-  await expect(page.getByRole('region', { name: 'Others of this model' })).toContainText('series am regulator shorted 1')
+  await expect(page.getByRole('region', { name: 'Others of this model' })).toContainText(
+    'series am regulator shorted 1',
+  )
 })
 
-test('a needle at its stop is kept as a bound, a reading that cannot be true with a reason', async ({ page, house }) => {
+test('a needle at its stop is kept as a bound, a reading that cannot be true with a reason', async ({
+  page,
+  house,
+}) => {
   const id = await house.newJob({ sheetId: 'corvid-m6', ruleSetId: 'R-EU', serial: 'M6-1' })
   await page.goto(`${house.address}/jobs/${id}/as-found`)
   await page.locator('[data-row="am-standard-high"]').click({ position: { x: 60, y: 12 } })

@@ -3,13 +3,17 @@ import { RIG_DESIGNS, rigDesign, rigFault } from '../../core/rig'
 import type { TestHouse } from '../integration/house'
 import { expect, settled, test } from './bench'
 
-/** One case of every model, solved through the browser as a trainee would: readings from the rail, hands on the panel. */
+/**
+ * One case of every model, solved through the browser as a trainee would: readings from the rail, hands on
+ * the panel.
+ */
 const SETTLES_MS = 600
 
 class Hands {
   constructor(private readonly page: Page) {}
 
-  private slider = (designator: string) => this.page.getByRole('slider', { name: new RegExp(`^${designator.replace('.', '\\.')} `) })
+  private slider = (designator: string) =>
+    this.page.getByRole('slider', { name: new RegExp(`^${designator.replace('.', '\\.')} `) })
   async turn(designator: string, position: number) {
     await this.slider(designator).fill(String(position))
     await this.slider(designator).dispatchEvent('change')
@@ -35,24 +39,42 @@ class Hands {
   }
 
   /** Turns a core over its thread and leaves it where a reading was best. */
-  async best(designator: string, badness: () => Promise<number>, from = -2.4, to = 2.4, steps = 12): Promise<void> {
+  async best(
+    designator: string,
+    badness: () => Promise<number>,
+    from = -2.4,
+    to = 2.4,
+    steps = 12,
+  ): Promise<void> {
     let best = { position: from, value: Infinity }
     for (let i = 0; i <= steps; i++) {
-      const position = Number((from + (to - from) * i / steps).toFixed(3))
+      const position = Number((from + ((to - from) * i) / steps).toFixed(3))
       await this.turn(designator, position)
       const value = await badness()
       if (value < best.value) best = { position, value }
     }
     await this.turn(designator, best.position)
     const step = (to - from) / steps
-    if (steps > 5) await this.best(designator, badness, Math.max(-2.6, best.position - step), Math.min(2.6, best.position + step), 5)
+    if (steps > 5)
+      await this.best(
+        designator,
+        badness,
+        Math.max(-2.6, best.position - step),
+        Math.min(2.6, best.position + step),
+        5,
+      )
   }
 }
 
 async function begin(page: Page, house: TestHouse, designId: string, kit: string): Promise<Hands> {
   await page.goto(house.address + '/practice')
   const another = page.getByRole('button', { name: 'Another set' })
-  await expect(page.getByRole('button', { name: /^Key(ed)? K$/ }).or(another).first()).toBeVisible()
+  await expect(
+    page
+      .getByRole('button', { name: /^Key(ed)? K$/ })
+      .or(another)
+      .first(),
+  ).toBeVisible()
   if (await another.isVisible()) await another.click()
   await page.getByLabel('Your name').fill('Runa')
   await page.locator('.who .v-select').click()
@@ -74,66 +96,99 @@ async function finish(page: Page, fault: string) {
   await expect(page.getByText('Found and put right.')).toBeVisible()
 }
 
-const SOLVED: Record<string, { fault: string, kit: string, solve: (h: Hands) => Promise<void> }> = {
-  'osmund-27f': { fault: 'XN1', kit: 'The usual bench', solve: async (h) => {
-    await h.turn('CT1', 0.3861)
-    await h.key(true)
-    await h.best('L4', async () => -(await h.rail('powerW')))
-    await h.key(false)
-    await h.turn('RV2', 0.595)
-  } },
-  'osmund-40a': { fault: 'X08', kit: 'Test set and analyser', solve: async (h) => {
-    await h.press(/^Tone off/)
-    await h.key(true)
-    expect(await h.rail('depthPositiveRatio')).toBeGreaterThan(120)
-    for (let p = 0.9; p > 0.4 && !((await h.rail('depthPositiveRatio')) < 93); p -= 0.05) await h.turn('RV5', p)
-    await h.key(false)
-  } },
-  'larkfield-lx8': { fault: 'X26', kit: 'Test set and analyser', solve: async (h) => {
-    await h.press('LSB')
-    await h.press(/^Tone off/)
-    await h.key(true)
-    // a tone of 1 kHz stands 1 kHz under the channel on LSB
-    await h.best('L22', async () => Math.abs(await h.rail('carrierHz') - 27.184))
-    await h.key(false)
-  } },
-  'larkfield-lx8m': { fault: 'X31', kit: 'Test set and analyser', solve: async (h) => {
-    await h.press('USB')
-    await h.key(true)
-    expect(await h.rail('carrierLeakDb')).toBeLessThan(24)
-    for (let p = 0.85; p > 0.4 && !((await h.rail('carrierLeakDb')) > 41); p -= 0.025) await h.turn('VR6', Number(p.toFixed(3)))
-    await h.key(false)
-  } },
-  'corvid-m6': { fault: 'XM1', kit: 'The usual bench', solve: async (h) => {
-    await h.key(true)
-    expect(await h.rail('powerW')).toBeGreaterThan(4.5)
-    for (let code = 0x6C; code > 0x55 && !((await h.rail('powerW')) < 3.95); code -= 3) await h.turn('01', code)
-    await h.press(/^Tone off/)
-    for (let code = 132; code > 80 && !((await h.rail('depthNegativeRatio')) < 88); code -= 8) await h.turn('05', code)
-    await h.key(false)
-  } },
-  'brantwick-tallis60': { fault: 'XT1', kit: 'The usual bench', solve: async (h) => {
-    await h.key(true)
-    expect(await h.rail('powerW')).toBeGreaterThan(160)
-    for (let p = 0.6; p > 0.2 && !((await h.rail('powerW')) < 85); p -= 0.06) await h.turn('RF POWER', Number(p.toFixed(2)))
-    await h.key(false)
-  } },
-  'quillon-hb150': { fault: 'X17', kit: 'The usual bench', solve: async (h) => {
-    await h.turn('CARRIER', 1)
-    await h.key(true)
-    expect(await h.rail('powerW')).toBeLessThan(40)
-    await h.key(false)
-  } },
+const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => Promise<void> }> = {
+  'osmund-27f': {
+    fault: 'XN1',
+    kit: 'The usual bench',
+    solve: async h => {
+      await h.turn('CT1', 0.3861)
+      await h.key(true)
+      await h.best('L4', async () => -(await h.rail('powerW')))
+      await h.key(false)
+      await h.turn('RV2', 0.595)
+    },
+  },
+  'osmund-40a': {
+    fault: 'X08',
+    kit: 'Test set and analyser',
+    solve: async h => {
+      await h.press(/^Tone off/)
+      await h.key(true)
+      expect(await h.rail('depthPositiveRatio')).toBeGreaterThan(120)
+      for (let p = 0.9; p > 0.4 && !((await h.rail('depthPositiveRatio')) < 93); p -= 0.05)
+        await h.turn('RV5', p)
+      await h.key(false)
+    },
+  },
+  'larkfield-lx8': {
+    fault: 'X26',
+    kit: 'Test set and analyser',
+    solve: async h => {
+      await h.press('LSB')
+      await h.press(/^Tone off/)
+      await h.key(true)
+      // a tone of 1 kHz stands 1 kHz under the channel on LSB
+      await h.best('L22', async () => Math.abs((await h.rail('carrierHz')) - 27.184))
+      await h.key(false)
+    },
+  },
+  'larkfield-lx8m': {
+    fault: 'X31',
+    kit: 'Test set and analyser',
+    solve: async h => {
+      await h.press('USB')
+      await h.key(true)
+      expect(await h.rail('carrierLeakDb')).toBeLessThan(24)
+      for (let p = 0.85; p > 0.4 && !((await h.rail('carrierLeakDb')) > 41); p -= 0.025)
+        await h.turn('VR6', Number(p.toFixed(3)))
+      await h.key(false)
+    },
+  },
+  'corvid-m6': {
+    fault: 'XM1',
+    kit: 'The usual bench',
+    solve: async h => {
+      await h.key(true)
+      expect(await h.rail('powerW')).toBeGreaterThan(4.5)
+      for (let code = 0x6c; code > 0x55 && !((await h.rail('powerW')) < 3.95); code -= 3)
+        await h.turn('01', code)
+      await h.press(/^Tone off/)
+      for (let code = 132; code > 80 && !((await h.rail('depthNegativeRatio')) < 88); code -= 8)
+        await h.turn('05', code)
+      await h.key(false)
+    },
+  },
+  'brantwick-tallis60': {
+    fault: 'XT1',
+    kit: 'The usual bench',
+    solve: async h => {
+      await h.key(true)
+      expect(await h.rail('powerW')).toBeGreaterThan(160)
+      for (let p = 0.6; p > 0.2 && !((await h.rail('powerW')) < 85); p -= 0.06)
+        await h.turn('RF POWER', Number(p.toFixed(2)))
+      await h.key(false)
+    },
+  },
+  'quillon-hb150': {
+    fault: 'X17',
+    kit: 'The usual bench',
+    solve: async h => {
+      await h.turn('CARRIER', 1)
+      await h.key(true)
+      expect(await h.rail('powerW')).toBeLessThan(40)
+      await h.key(false)
+    },
+  },
   'quillon-p5': { fault: 'XP1', kit: 'The usual bench', solve: async h => reference(h, 6060) },
   'quillon-p7': { fault: 'XP1', kit: 'The usual bench', solve: async h => reference(h, 10_550) },
 }
 
 /** The value in the menu, from what the reference pin says: output low = value too high. */
 async function reference(h: Hands, code: number) {
-  const offHz = (await h.rail('referenceHz') - 10) * 1e6
+  const offHz = ((await h.rail('referenceHz')) - 10) * 1e6
   expect(Math.abs(offHz)).toBeGreaterThan(50)
   await h.turn('REF', Math.round(code + offHz * 2.5))
-  expect(Math.abs((await h.rail('referenceHz') - 10) * 1e6)).toBeLessThan(10)
+  expect(Math.abs(((await h.rail('referenceHz')) - 10) * 1e6)).toBeLessThan(10)
 }
 
 test.describe('a case of every model', () => {
@@ -163,7 +218,12 @@ test.describe('a case of every model', () => {
 test('a lesson, step by step, and the review with its time line', async ({ page, house }) => {
   await page.goto(house.address + '/practice')
   const another = page.getByRole('button', { name: 'Another set' })
-  await expect(page.getByRole('button', { name: /^Key(ed)? K$/ }).or(another).first()).toBeVisible()
+  await expect(
+    page
+      .getByRole('button', { name: /^Key(ed)? K$/ })
+      .or(another)
+      .first(),
+  ).toBeVisible()
   if (await another.isVisible()) await another.click()
   await page.getByRole('button', { name: /Set the deviation with a tone/ }).click()
   const hands = new Hands(page)
@@ -190,7 +250,16 @@ test('a lesson, step by step, and the review with its time line', async ({ page,
 
 test('SINAD against level runs by itself and is stopped', async ({ page, house }) => {
   test.setTimeout(90_000)
-  await house.request('POST', '/api/practice/sessions', { id: crypto.randomUUID(), trainee: 'Runa', kitId: 'test-set', choice: 'prepared', designId: 'osmund-40a', lessonId: null, difficulty: 1, seed: 5 })
+  await house.request('POST', '/api/practice/sessions', {
+    id: crypto.randomUUID(),
+    trainee: 'Runa',
+    kitId: 'test-set',
+    choice: 'prepared',
+    designId: 'osmund-40a',
+    lessonId: null,
+    difficulty: 1,
+    seed: 5,
+  })
   await page.goto(house.address + '/instruments/stepped')
   await page.getByLabel('Steps').fill('6')
   await page.getByRole('button', { name: 'Start' }).click()
@@ -207,7 +276,16 @@ test('SINAD against level runs by itself and is stopped', async ({ page, house }
 })
 
 test('the queries of an instrument are tried and kept', async ({ page, house }) => {
-  await house.request('POST', '/api/practice/sessions', { id: crypto.randomUUID(), trainee: 'Runa', kitId: 'usual', choice: 'prepared', designId: 'osmund-40a', lessonId: null, difficulty: 1, seed: 5 })
+  await house.request('POST', '/api/practice/sessions', {
+    id: crypto.randomUUID(),
+    trainee: 'Runa',
+    kitId: 'usual',
+    choice: 'prepared',
+    designId: 'osmund-40a',
+    lessonId: null,
+    difficulty: 1,
+    seed: 5,
+  })
   await page.goto(house.address + '/instruments')
   await page.locator('[data-instrument="Power meter"]').getByRole('link', { name: 'Queries' }).click()
   await page.getByRole('button', { name: 'Send' }).click()

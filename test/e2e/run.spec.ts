@@ -1,9 +1,16 @@
 import type { JobEvent } from '../../core/run'
 import { Panel, deliver, expect, said, settled, test } from './bench'
 
-const eventsOf = async (house: { request: (m: string, p: string) => Promise<{ body: unknown }> }, id: string) => ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
+const eventsOf = async (
+  house: { request: (m: string, p: string) => Promise<{ body: unknown }> },
+  id: string,
+) => ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
 
-test('a phone follows the run live: place, readings, and what it takes itself', async ({ page, house, browser }) => {
+test('a phone follows the run live: place, readings, and what it takes itself', async ({
+  page,
+  house,
+  browser,
+}) => {
   await deliver(house)
   const id = await house.newJob({ serial: '50101' })
   const phone = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
@@ -20,11 +27,17 @@ test('a phone follows the run live: place, readings, and what it takes itself', 
   // From the hand to the bench
   await phone.getByRole('button', { name: /^Confirm/ }).click()
   await expect(page.locator('[data-step="A1.0"]')).not.toContainText('not confirmed')
-  await expect.poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'step-confirmed').length).toBe(1)
+  await expect
+    .poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'step-confirmed').length)
+    .toBe(1)
   await phone.context().close()
 })
 
-test('frequency waits for the warm-up; going on is kept; seconds keyed are kept once by two screens; any entry can be struck out', async ({ page, house, browser }) => {
+test('frequency waits for the warm-up; going on is kept; seconds keyed are kept once by two screens; any entry can be struck out', async ({
+  page,
+  house,
+  browser,
+}) => {
   await deliver(house, { warm: false })
   const id = await house.newJob({ serial: '50102' })
   const other = await (await browser.newContext()).newPage()
@@ -52,15 +65,24 @@ test('frequency waits for the warm-up; going on is kept; seconds keyed are kept 
   await page.getByRole('button', { name: 'Log of the run', exact: true }).click()
   const log = page.getByRole('dialog')
   await expect(log.getByText(/Keyed .* in all, from measured RF/)).toBeVisible()
-  await log.getByRole('listitem').filter({ hasText: 'turned CT2' }).getByRole('button', { name: 'strike out' }).click()
+  await log
+    .getByRole('listitem')
+    .filter({ hasText: 'turned CT2' })
+    .getByRole('button', { name: 'strike out' })
+    .click()
   await page.getByLabel('Reason').fill('it was not touched')
   await page.getByRole('button', { name: /^Strike out Ctrl/ }).click()
   await expect(log.getByText('struck out: it was not touched', { exact: true })).toBeVisible()
-  await expect.poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'event-struck').length).toBe(1)
+  await expect
+    .poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'event-struck').length)
+    .toBe(1)
   await other.context().close()
 })
 
-test('a menu set: keys in time, a value proposed under the limit, warned before one above it', async ({ page, house }) => {
+test('a menu set: keys in time, a value proposed under the limit, warned before one above it', async ({
+  page,
+  house,
+}) => {
   await house.request('POST', '/api/practice/free', { designId: 'corvid-m6', kitId: 'usual', seed: 27 })
   await house.request('POST', '/api/practice', { warmByS: 1500 })
   const id = await house.newJob({ sheetId: 'corvid-m6', ruleSetId: 'R-US', serial: '50103' })
@@ -95,7 +117,8 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
     return { settled: /^Leave it/.test(words), code: Number.parseInt(/([0-9A-F]{2,})h/.exec(words)![1]!, 16) }
   }
   let last = 0x50
-  for (let readings = 1; readings < 4 && !(await proposed()).settled; readings++) await write(last = (await proposed()).code)
+  for (let readings = 1; readings < 4 && !(await proposed()).settled; readings++)
+    await write((last = (await proposed()).code))
   // After four readings it stands within one step of where it stays; reading that one too settles it.
   expect(Math.abs((await proposed()).code - last)).toBeLessThanOrEqual(1)
   if (!(await proposed()).settled) await write((await proposed()).code)

@@ -1,7 +1,11 @@
 import type { SheetView } from '../../shared/sheetFile'
 import { expect, test } from './bench'
 
-test('two people on one sheet: the second sees the difference field by field, chooses, and nothing of either is lost', async ({ page, house, browser }) => {
+test('two people on one sheet: the second sees the difference field by field, chooses, and nothing of either is lost', async ({
+  page,
+  house,
+  browser,
+}) => {
   test.setTimeout(120_000)
   // A sheet of the workshop's own.
   await page.goto(`${house.address}/sheets/new`)
@@ -34,7 +38,10 @@ test('two people on one sheet: the second sees the difference field by field, ch
   const conflict = other.getByRole('region', { name: 'Changed by someone else' })
   await expect(conflict).toContainText('oil load')
   await expect(conflict).toContainText('dry load')
-  await conflict.getByRole('button', { name: /theirs/i }).first().click()
+  await conflict
+    .getByRole('button', { name: /theirs/i })
+    .first()
+    .click()
   await save(other, 'put together')
   await expect(other.getByText('Revision 3 of')).toBeVisible()
   const { body } = await house.request('GET', '/api/sheets/curlew-3')
@@ -42,7 +49,10 @@ test('two people on one sheet: the second sees the difference field by field, ch
   await other.context().close()
 })
 
-test('a new FM base sheet from nothing: kind, channels and rules are chosen, a rename carries through, a problem leads to its place', async ({ page, house }) => {
+test('a new FM base sheet from nothing: kind, channels and rules are chosen, a rename carries through, a problem leads to its place', async ({
+  page,
+  house,
+}) => {
   test.setTimeout(120_000)
   await page.goto(`${house.address}/sheets/new`)
   await page.getByLabel('Model').fill('Bittern B1')

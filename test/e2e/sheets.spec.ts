@@ -3,7 +3,10 @@ import type { SheetFile, SheetView } from '../../shared/sheetFile'
 import { testHouse } from '../integration/house'
 import { expect, said, test } from './bench'
 
-test('a sheet from nothing: written, used, corrected in the middle of a run, exported, imported elsewhere, equal', async ({ page, house }) => {
+test('a sheet from nothing: written, used, corrected in the middle of a run, exported, imported elsewhere, equal', async ({
+  page,
+  house,
+}) => {
   test.setTimeout(120_000)
   await page.goto(`${house.address}/sheets/new`)
   await page.getByLabel('Model').fill('Tern 5')
@@ -19,7 +22,13 @@ test('a sheet from nothing: written, used, corrected in the middle of a run, exp
   await page.getByLabel('In the circuit, row 1').selectOption('carrier-preset')
   await page.getByLabel('Where, row 1').fill('left of the regulator')
   await page.getByLabel('Where, row 1').press('Tab')
-  await page.locator('input[type=file]').setInputFiles({ name: 'more.csv', mimeType: 'text/csv', buffer: Buffer.from('designator,name,kind,where\nRV5,depth preset,preset,right of the regulator\n,nothing,,\n') })
+  await page.locator('input[type=file]').setInputFiles({
+    name: 'more.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from(
+      'designator,name,kind,where\nRV5,depth preset,preset,right of the regulator\n,nothing,,\n',
+    ),
+  })
   await expect(page.getByText('1 added, 0 brought up to date. Row 3 has no designator.')).toBeVisible()
   // On the board, by the keys
   await page.getByRole('tab', { name: 'Board' }).click()
@@ -60,7 +69,9 @@ test('a sheet from nothing: written, used, corrected in the middle of a run, exp
   await page.getByRole('button', { name: 'right of the regulator' }).first().click()
   await expect(said(page)).toContainText('Corrected: RV4, where it is')
   await expect(page.getByRole('button', { name: /^Where: right of the regulator/ })).toBeVisible()
-  await expect.poll(async () => ((await house.request('GET', '/api/sheets/tern-5')).body as SheetView).newest).toBe(2)
+  await expect
+    .poll(async () => ((await house.request('GET', '/api/sheets/tern-5')).body as SheetView).newest)
+    .toBe(2)
 
   // The next job begins with it, says so, and makes it surer
   const next = await house.newJob({ sheetId: 'tern-5', ruleSetId: 'R-SHOP', serial: '8' })
@@ -69,28 +80,46 @@ test('a sheet from nothing: written, used, corrected in the middle of a run, exp
   await expect(page.getByText(/corrected on .*, not confirmed yet/)).toBeVisible()
   await page.getByRole('button', { name: /^Where: right/ }).click()
   await page.getByRole('button', { name: 'It is right' }).click()
-  await expect.poll(async () => ((await house.request('GET', '/api/sheets/tern-5')).body as SheetView).trust.find(t => t.line === 'adjuster/RV4/where')?.confirmed).toBe(1)
+  await expect
+    .poll(
+      async () =>
+        ((await house.request('GET', '/api/sheets/tern-5')).body as SheetView).trust.find(
+          t => t.line === 'adjuster/RV4/where',
+        )?.confirmed,
+    )
+    .toBe(1)
   // Two revisions side by side
   await page.goto(`${house.address}/sheets/tern-5`)
   await page.getByRole('button', { name: 'Compare' }).click()
-  await expect(page.getByRole('row', { name: /Adjuster RV4 where it is/ })).toContainText('left of the regulator')
+  await expect(page.getByRole('row', { name: /Adjuster RV4 where it is/ })).toContainText(
+    'left of the regulator',
+  )
 
   // Exported, and imported into a workshop that has nothing
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export' }).click(),
+  ])
   const file = JSON.parse(readFileSync(await download.path(), 'utf8')) as SheetFile
   const elsewhere = await testHouse({ demo: false })
   try {
     await page.goto(`${elsewhere.address}/sheets`)
-    await page.getByLabel('sheet file').setInputFiles({ name: 'tern-5.json', mimeType: 'application/json', buffer: Buffer.from(JSON.stringify(file)) })
+    await page.getByLabel('sheet file').setInputFiles({
+      name: 'tern-5.json',
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(file)),
+    })
     await expect(page.getByText('Tern 5 is here now, revision 2.')).toBeVisible()
     expect((await elsewhere.request('GET', '/api/sheets/tern-5/file.json')).body).toEqual(file)
-  }
-  finally {
+  } finally {
     await elsewhere.stop()
   }
 })
 
-test('a family template is a sheet at once; a draft survives a reload; a change is taken back', async ({ page, house }) => {
+test('a family template is a sheet at once; a draft survives a reload; a change is taken back', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}/sheets/new`)
   await page.getByLabel('Model').fill('Plover 2')
   await page.getByText('FM mobile, three crystals').click()

@@ -13,15 +13,25 @@ const folder = mkdtempSync(join(tmpdir(), 'diapason-signals-'))
 /** A recording of a set on channel 19, as two files. */
 function recording(name: string, depth: number): string[] {
   const made = withNoise(amSignal({ depth, offsetHz: 5010, rateHz: 96_000, seconds: 1 }), 60)
-  const { meta, data } = writeSigmf({ i: Float32Array.from(made.i), q: Float32Array.from(made.q), sampleRateHz: 96_000, centreHz: 27_180_000, description: '', annotations: [] })
+  const { meta, data } = writeSigmf({
+    i: Float32Array.from(made.i),
+    q: Float32Array.from(made.q),
+    sampleRateHz: 96_000,
+    centreHz: 27_180_000,
+    description: '',
+    annotations: [],
+  })
   const files = [join(folder, `${name}.sigmf-meta`), join(folder, `${name}.sigmf-data`)]
   writeFileSync(files[0]!, meta)
   writeFileSync(files[1]!, data)
   return files
 }
 
-test('a recording is dropped, judged, logged on a job, opened again with the same figures, and compared', async ({ page, house }) => {
-  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string, number: number } }[]
+test('a recording is dropped, judged, logged on a job, opened again with the same figures, and compared', async ({
+  page,
+  house,
+}) => {
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
   const { id } = jobs.find(j => j.job.number === 228)!.job
   await page.goto(`${house.address}/signals?job=${id}`)
   const choose = async (files: string[]) => {
@@ -38,13 +48,19 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   const readings = page.getByRole('table', { name: 'Readings' })
   await expect(readings.getByRole('row', { name: /Depth, trough/ })).toContainText('above')
   await expect(page.getByRole('img', { name: 'Envelope over two cycles' })).toBeVisible()
-  const crest = await readings.getByRole('row', { name: /Depth, crest/ }).locator('b').first().textContent()
+  const crest = await readings
+    .getByRole('row', { name: /Depth, crest/ })
+    .locator('b')
+    .first()
+    .textContent()
 
   const log = page.getByRole('region', { name: 'Log on a job' })
   await expect(log.getByText(/W-0228/)).toBeVisible()
   await log.getByRole('button', { name: 'Log readings and recording' }).click()
   await expect(log.getByText(/^Logged on .*with the recording\.$/)).toBeVisible()
-  const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as { events: { kind: string, readings?: { quantity: string, value: number, instrument: string }[] }[] }
+  const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as {
+    events: { kind: string; readings?: { quantity: string; value: number; instrument: string }[] }[]
+  }
   const row = events.at(-1)!
   expect(row.kind).toBe('row-taken')
   expect(row.readings!.every(r => r.instrument === 'recording as-found.sigmf-meta')).toBe(true)
@@ -52,15 +68,25 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   await page.goto(`${house.address}/signals`)
   await page.getByRole('button', { name: 'as-found.sigmf', exact: true }).click()
   await expect(verdict).toContainText(/Over-modulated/)
-  await expect(readings.getByRole('row', { name: /Depth, crest/ }).locator('b').first()).toHaveText(crest!)
+  await expect(
+    readings
+      .getByRole('row', { name: /Depth, crest/ })
+      .locator('b')
+      .first(),
+  ).toHaveText(crest!)
 
   await choose(recording('as-left', 0.85))
   await expect(verdict).toContainText('Clean')
   await page.getByRole('group', { name: 'Open recordings' }).getByRole('button', { name: 'compare' }).click()
-  await expect(page.getByRole('img', { name: 'Spectrum about the channel' }).getByText('as-left.sigmf-meta')).toBeVisible()
+  await expect(
+    page.getByRole('img', { name: 'Spectrum about the channel' }).getByText('as-left.sigmf-meta'),
+  ).toBeVisible()
 })
 
-test('depths are told against the carrier of another recording that is open, and the next recording does not inherit it', async ({ page, house }) => {
+test('depths are told against the carrier of another recording that is open, and the next recording does not inherit it', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}/signals`)
   const choose = async (files: string[]) => {
     const chooser = page.waitForEvent('filechooser')
@@ -71,9 +97,15 @@ test('depths are told against the carrier of another recording that is open, and
   const level = page.getByLabel('Level, dBFS')
   await choose(recording('carrier-alone', 0))
   await choose(recording('modulated', 1.2))
-  await expect(page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }), 'against the mean (C02)').toContainText('114.7')
+  await expect(
+    page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
+    'against the mean (C02)',
+  ).toContainText('114.7')
   await page.getByRole('button', { name: /Use .* dBFS of carrier-alone/ }).click()
-  await expect(page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }), 'against the carrier').toContainText('120')
+  await expect(
+    page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
+    'against the carrier',
+  ).toContainText('120')
   await expect(page.getByRole('row', { name: /Shift of the carrier/ })).toContainText('that was given')
   await choose(recording('another', 0.5))
   await expect(level).toHaveValue('')
@@ -93,9 +125,27 @@ test('the sound card reads SINAD and the distance from the wanted tone', async (
   const file = join(folder, 'tone.wav')
   const wav = new wavefile.WaveFile()
   // 1003 Hz with a second harmonic of 10 %: SINAD of 20 dB, whole cycles so that it repeats without a step.
-  wav.fromScratch(1, 48_000, '16', Array.from({ length: 48_000 * 4 }, (_, n) => Math.round(9000 * (Math.sin(2 * Math.PI * 1003 * n / 48_000) + 0.1 * Math.sin(4 * Math.PI * 1003 * n / 48_000)))))
+  wav.fromScratch(
+    1,
+    48_000,
+    '16',
+    Array.from({ length: 48_000 * 4 }, (_, n) =>
+      Math.round(
+        9000 *
+          (Math.sin((2 * Math.PI * 1003 * n) / 48_000) + 0.1 * Math.sin((4 * Math.PI * 1003 * n) / 48_000)),
+      ),
+    ),
+  )
   writeFileSync(file, wav.toBuffer())
-  const browser = await chromium.launch({ executablePath: CHROMIUM, args: [...CHROMIUM_ARGS, '--use-fake-device-for-media-stream', '--use-fake-ui-for-media-stream', `--use-file-for-fake-audio-capture=${file}`] })
+  const browser = await chromium.launch({
+    executablePath: CHROMIUM,
+    args: [
+      ...CHROMIUM_ARGS,
+      '--use-fake-device-for-media-stream',
+      '--use-fake-ui-for-media-stream',
+      `--use-file-for-fake-audio-capture=${file}`,
+    ],
+  })
   try {
     const page = await browser.newPage()
     await page.goto(`${house.address}/signals/live`)
@@ -104,8 +154,7 @@ test('the sound card reads SINAD and the distance from the wanted tone', async (
     // A busy machine drops blocks of sound: the next two seconds are whole again.
     await expect(page.locator('[data-beat]')).toHaveText(/^\+3\.[0-2]$|^\+2\.9$/, { timeout: 60_000 })
     await expect(page.getByText('too high: lower')).toBeVisible()
-  }
-  finally {
+  } finally {
     await browser.close()
   }
 })

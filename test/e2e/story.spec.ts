@@ -18,7 +18,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await page.getByLabel('Complaint').fill('Under 3 W, low, too loud.')
     await page.getByRole('button', { name: 'Add a claim' }).click()
     await page.getByLabel('number', { exact: true }).fill('3,0')
-    await page.getByLabel('the owner\'s meter').fill('cross-needle meter')
+    await page.getByLabel("the owner's meter").fill('cross-needle meter')
     await page.getByRole('button', { name: /Start the job/ }).click()
     await expect(page.getByRole('heading', { name: 'As found' })).toBeVisible()
   })
@@ -27,7 +27,9 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await panel.open()
     for (const point of OSMUND_27F.matrix) await takeMatrixRow(page, panel, point)
     await expect(page.getByText('12 of 12')).toBeVisible()
-    await expect(page.getByRole('list', { name: 'The owner\'s claims' })).toContainText(/confirmed\s*under 3\u2009W \(power, high\), on the owner\u2019s cross-needle meter: Channel 20, high power read 2\.8/)
+    await expect(page.getByRole('list', { name: "The owner's claims" })).toContainText(
+      /confirmed\s*under 3\u2009W \(power, high\), on the owner\u2019s cross-needle meter: Channel 20, high power read 2\.8/,
+    )
     const marks = (row: string) => page.locator(`[data-row="${row}"] .cell svg`)
     await expect(marks('reference').first()).toHaveAttribute('aria-label', 'below')
     await expect(marks('high-1').nth(1)).toHaveAttribute('aria-label', 'below')
@@ -43,7 +45,12 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await panel.turn('CT1', 0.386)
     expect(Math.abs(await big(page))).toBeLessThan(20)
     await takeAndConfirm(page, 'A1.3')
-    for (const [title, channel] of [['To channel 1', 1], ['To channel 20', 20], ['To channel 40', 40], ['Wrap 40 to 1', 1]] as const) {
+    for (const [title, channel] of [
+      ['To channel 1', 1],
+      ['To channel 20', 20],
+      ['To channel 40', 40],
+      ['Wrap 40 to 1', 1],
+    ] as const) {
       await panel.state({ channel })
       await page.keyboard.press('t')
       await page.keyboard.type(String(await panel.shows(/last lock ([\d.]+)/)))
@@ -135,7 +142,9 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await expect(ladder(page, 'A1.4')).toHaveAttribute('data-status', 'stale')
     await expect(ladder(page, 'A1.11')).toHaveAttribute('data-status', 'inside')
     await ladder(page, 'A1.5').click()
-    await expect(page.getByText(/CT1.*turned at .*every synthesised frequency follows the reference/)).toBeVisible()
+    await expect(
+      page.getByText(/CT1.*turned at .*every synthesised frequency follows the reference/),
+    ).toBeVisible()
     await panel.state({ channel: 20, keyed: true })
     await page.keyboard.press('Space')
     await expect(ladder(page, 'A1.5')).toHaveAttribute('data-status', 'inside')
@@ -167,9 +176,16 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await expect(page.locator('.js-plotly-plot, .plot .main-svg').first()).toBeVisible({ timeout: 40_000 })
     await expect(page.getByText('not comparable')).toHaveCount(0)
     await expect(page.getByText('2 not settled')).toBeVisible()
-    const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'CSV' }).click()])
-    const { data } = Papa.parse<Record<string, string>>(readFileSync(await download.path(), 'utf8'), { header: true, skipEmptyLines: true })
-    const cell = (phase: string, row: string, quantity: string) => data.findLast(l => l.phase === phase && l.row === row && l.quantity === quantity)!
+    const [download] = await Promise.all([
+      page.waitForEvent('download'),
+      page.getByRole('link', { name: 'CSV' }).click(),
+    ])
+    const { data } = Papa.parse<Record<string, string>>(readFileSync(await download.path(), 'utf8'), {
+      header: true,
+      skipEmptyLines: true,
+    })
+    const cell = (phase: string, row: string, quantity: string) =>
+      data.findLast(l => l.phase === phase && l.row === row && l.quantity === quantity)!
     expect(cell('as-found', 'high-1', 'powerW').verdict).toBe('below')
     expect(cell('as-left', 'high-1', 'powerW').verdict).toBe('inside')
     expect(Number(cell('as-left', 'tone-20', 'deviationPositiveHz').value_si)).toBeLessThan(2500)
@@ -180,7 +196,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
   })
 })
 
-type Point = typeof OSMUND_27F.matrix[number]
+type Point = (typeof OSMUND_27F.matrix)[number]
 
 async function takeMatrixRow(page: import('@playwright/test').Page, panel: Panel, point: Point) {
   const { channel, keyed, lowPower, toneHz } = point.state
@@ -191,14 +207,16 @@ async function takeMatrixRow(page: import('@playwright/test').Page, panel: Panel
     await page.keyboard.press('t')
     await page.keyboard.type(String(await panel.shows(byHand)))
     await page.keyboard.press('Enter')
-  }
-  else {
+  } else {
     await pressUntilRead(page, point)
   }
   await expect(said(page)).toContainText(`${point.title}: taken`)
 }
 
-/** On a busy machine the instruments can fall silent for a moment; the screen says so, and a person chooses the row and presses again. */
+/**
+ * On a busy machine the instruments can fall silent for a moment; the screen says so, and a person chooses
+ * the row and presses again.
+ */
 async function pressUntilRead(page: import('@playwright/test').Page, point: Point) {
   await expect(async () => {
     await page.keyboard.press('Escape')
@@ -216,7 +234,13 @@ async function takeAndConfirm(page: import('@playwright/test').Page, step: strin
   await expect(ladder(page, step)).not.toHaveAttribute('aria-current', 'step')
 }
 
-async function turnUntil(panel: Panel, designator: string, from: number, by: number, done: () => Promise<boolean>) {
+async function turnUntil(
+  panel: Panel,
+  designator: string,
+  from: number,
+  by: number,
+  done: () => Promise<boolean>,
+) {
   for (let position = from, i = 0; i < 12; i++, position += by) {
     await panel.turn(designator, Number(position.toFixed(4)))
     if (await done()) return

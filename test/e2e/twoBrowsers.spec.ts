@@ -1,6 +1,10 @@
 import { expect, test } from './bench'
 
-test('two browsers edit one intake: the second is shown the difference, and nothing is overwritten silently', async ({ page, house, browser }) => {
+test('two browsers edit one intake: the second is shown the difference, and nothing is overwritten silently', async ({
+  page,
+  house,
+  browser,
+}) => {
   const id = await house.newJob({ owner: 'Barge Heron', serial: '41999' })
   const address = `${house.address}/jobs/${id}/intake`
   const other = await (await browser.newContext()).newPage()
@@ -21,19 +25,25 @@ test('two browsers edit one intake: the second is shown the difference, and noth
   await expect(conflict).toContainText('Odile Marsh')
   await expect(conflict).toContainText('Marit Osterholt')
   await expect(owner(other)).toHaveValue('Odile Marsh')
-  expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({ job: { owner: 'Marit Osterholt', contact: '' } })
+  expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({
+    job: { owner: 'Marit Osterholt', contact: '' },
+  })
 
   await other.getByRole('button', { name: 'Take theirs' }).click()
   await expect(owner(other)).toHaveValue('Marit Osterholt')
   await other.getByLabel('Contact').fill('at the lock')
   await other.getByRole('button', { name: /Save corrections/ }).click()
   await expect(other.getByText('Intake corrected')).toBeVisible()
-  expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({ job: { owner: 'Marit Osterholt', contact: 'at the lock' } })
+  expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({
+    job: { owner: 'Marit Osterholt', contact: 'at the lock' },
+  })
 
   // The first one knows nothing of the contact yet: mine is kept when that is what is wanted.
   await owner(page).fill('Marit O.')
   await page.getByRole('button', { name: /Save corrections/ }).click()
   await page.getByRole('button', { name: 'Save mine over it' }).click()
   await expect(page.getByText('Intake corrected')).toBeVisible()
-  expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({ job: { owner: 'Marit O.', version: 4 } })
+  expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({
+    job: { owner: 'Marit O.', version: 4 },
+  })
 })

@@ -2,11 +2,24 @@ import { getDocumentProxy, extractText } from 'unpdf'
 import { expect, said, test } from './bench'
 
 /** Rows of the HB-150 as found and as left, typed: CW 120 W, AM at 28 W. */
-const ROWS = [['band-3', ['250', '120', '14.20000', '118']], ['am-carrier', ['28', '110']], ['am-tone', ['112']]] as const
+const ROWS = [
+  ['band-3', ['250', '120', '14.20000', '118']],
+  ['am-carrier', ['28', '110']],
+  ['am-tone', ['112']],
+] as const
 
-test('a valve set with AM at 28 W: the owner\u2019s paper speaks of the AM row, of what was not measured, and of the high voltage', async ({ page, house }) => {
+test('a valve set with AM at 28 W: the owner\u2019s paper speaks of the AM row, of what was not measured, and of the high voltage', async ({
+  page,
+  house,
+}) => {
   test.setTimeout(180_000)
-  const id = await house.newJob({ sheetId: 'quillon-hb150', ruleSetId: 'R-AM', serial: 'HB-77', owner: 'Chapel radio club', complaint: 'load it for us' })
+  const id = await house.newJob({
+    sheetId: 'quillon-hb150',
+    ruleSetId: 'R-AM',
+    serial: 'HB-77',
+    owner: 'Chapel radio club',
+    complaint: 'load it for us',
+  })
   for (const stage of ['as-found', 'as-left']) {
     await page.goto(`${house.address}/jobs/${id}/${stage}`)
     for (const [row, values] of ROWS) {
@@ -27,10 +40,14 @@ test('a valve set with AM at 28 W: the owner\u2019s paper speaks of the AM row, 
 
   const response = await fetch(`${house.address}/api/jobs/${id}/handover.pdf?copy=owner`)
   expect(response.headers.get('content-type')).toContain('pdf')
-  const { text } = await extractText(await getDocumentProxy(new Uint8Array(await response.arrayBuffer())), { mergePages: true })
+  const { text } = await extractText(await getDocumentProxy(new Uint8Array(await response.arrayBuffer())), {
+    mergePages: true,
+  })
   const words = text.replace(/\s+/g, ' ')
   expect(words).toMatch(/AM: carrier 28(\.0)? W at most/)
   expect(words).toContain('has not been demonstrated')
   expect(words).toMatch(/Measuring and alignment are not finished/)
-  expect(words).not.toMatch(/carrier 120|The limiter belongs|[Ss]oak-tested|limit that was measured is kept|polarity/)
+  expect(words).not.toMatch(
+    /carrier 120|The limiter belongs|[Ss]oak-tested|limit that was measured is kept|polarity/,
+  )
 })

@@ -10,7 +10,10 @@ test('everything is found as one types, and a view can be kept', async ({ page, 
   await expect(page.locator('.found')).toHaveCount(3)
   await page.getByRole('button', { name: 'Keep this view' }).click()
   await page.getByLabel('Name').fill('Coils')
-  await page.getByRole('button', { name: /^Keep\b/ }).last().click()
+  await page
+    .getByRole('button', { name: /^Keep\b/ })
+    .last()
+    .click()
   await page.getByRole('button', { name: 'Clear' }).click()
   await expect(page.locator('.found').nth(4)).toBeVisible()
   await page.getByText('Coils', { exact: true }).click()
@@ -19,7 +22,10 @@ test('everything is found as one types, and a view can be kept', async ({ page, 
   await expect(page.locator('.found')).toHaveCount(3)
 })
 
-test('a set is moved from the shelf to a bench by keyboard, switched on, and its timer runs', async ({ page, house }) => {
+test('a set is moved from the shelf to a bench by keyboard, switched on, and its timer runs', async ({
+  page,
+  house,
+}) => {
   await page.goto(house.address)
   const shelf = page.getByRole('region', { name: 'Shelf' })
   const second = page.getByRole('region', { name: 'Bench 2' })
@@ -31,13 +37,20 @@ test('a set is moved from the shelf to a bench by keyboard, switched on, and its
   await expect(second.getByText(`serial ${serial}`)).toBeVisible()
   await page.reload()
   await expect(page.getByRole('region', { name: 'Bench 2' }).getByText(`serial ${serial}`)).toBeVisible()
-  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string, number: number } }[]
-  await house.request('POST', `/api/jobs/${jobs.find(j => j.job.number === 230)!.job.id}/events`, { kind: 'warm-up-begun', id: crypto.randomUUID(), atMs: Date.now() })
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
+  await house.request('POST', `/api/jobs/${jobs.find(j => j.job.number === 230)!.job.id}/events`, {
+    kind: 'warm-up-begun',
+    id: crypto.randomUUID(),
+    atMs: Date.now(),
+  })
   await page.reload()
   await expect(page.getByText(/warming, \d+ min to go/)).toBeVisible()
 })
 
-test('a rule set of one\u2019s own is written, refused without a source, and in force on a job', async ({ page, house }) => {
+test('a rule set of one\u2019s own is written, refused without a source, and in force on a job', async ({
+  page,
+  house,
+}) => {
   await page.goto(`${house.address}/rules`)
   await page.getByRole('button', { name: 'Make one of your own from it' }).first().click()
   await page.getByLabel('Name').fill('Lock licence')

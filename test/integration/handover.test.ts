@@ -8,7 +8,7 @@ import type { HandoverIssue } from '../../shared/handoverIssue'
 import { testHouse, type TestHouse } from './house'
 
 let house: TestHouse
-let jobs: { job: { id: string, number: number } }[]
+let jobs: { job: { id: string; number: number } }[]
 beforeAll(async () => {
   house = await testHouse()
   jobs = (await house.request('GET', '/api/jobs')).body as typeof jobs
@@ -16,7 +16,7 @@ beforeAll(async () => {
 afterAll(() => house?.stop())
 
 const idOf = (number: number) => jobs.find(j => j.job.number === number)!.job.id
-async function pdf(path: string): Promise<{ text: string, pages: number, bytes: Uint8Array }> {
+async function pdf(path: string): Promise<{ text: string; pages: number; bytes: Uint8Array }> {
   const response = await fetch(house.address + path)
   expect([response.status, response.headers.get('content-type')]).toEqual([200, 'application/pdf'])
   const bytes = new Uint8Array(await response.arrayBuffer())
@@ -24,8 +24,15 @@ async function pdf(path: string): Promise<{ text: string, pages: number, bytes: 
   const { text, totalPages } = await extractText(document, { mergePages: true })
   return { text: text.replace(/[\s\u2009]+/g, ' '), pages: totalPages, bytes }
 }
-const handOver = (jobId: string, text: string) => house.request('POST', `/api/jobs/${jobId}/events`, { kind: 'handed-over', id: randomUUID(), atMs: 1_795_000_000_000, text })
-const issues = async (jobId: string) => (await house.request('GET', `/api/jobs/${jobId}/issues`)).body as HandoverIssue[]
+const handOver = (jobId: string, text: string) =>
+  house.request('POST', `/api/jobs/${jobId}/events`, {
+    kind: 'handed-over',
+    id: randomUUID(),
+    atMs: 1_795_000_000_000,
+    text,
+  })
+const issues = async (jobId: string) =>
+  (await house.request('GET', `/api/jobs/${jobId}/issues`)).body as HandoverIssue[]
 
 describe('PDF', () => {
   it('for the owner: plain words, what was claimed, no designators', async () => {
@@ -49,29 +56,53 @@ describe('PDF', () => {
   })
   it('for the shop shows the photos of the job, turned and with arrows, and the band as vectors', async () => {
     const id = await house.newJob({ owner: 'Barge Heron' })
-    const photo = await sharp({ create: { width: 640, height: 400, channels: 3, background: '#7a8' } }).jpeg().toBuffer()
+    const photo = await sharp({ create: { width: 640, height: 400, channels: 3, background: '#7a8' } })
+      .jpeg()
+      .toBuffer()
     const photoId = randomUUID()
-    await fetch(`${house.address}/api/jobs/${id}/attachments?${new URLSearchParams({ id: photoId, kind: 'photo', about: 'positions', name: 'board' })}`, { method: 'POST', body: new Uint8Array(photo) })
-    await house.request('PATCH', `/api/attachments/${photoId}`, { version: 1, rotation: 90, arrows: [{ x1: 0.1, y1: 0.1, x2: 0.6, y2: 0.6 }] })
+    await fetch(
+      `${house.address}/api/jobs/${id}/attachments?${new URLSearchParams({ id: photoId, kind: 'photo', about: 'positions', name: 'board' })}`,
+      { method: 'POST', body: new Uint8Array(photo) },
+    )
+    await house.request('PATCH', `/api/attachments/${photoId}`, {
+      version: 1,
+      rotation: 90,
+      arrows: [{ x1: 0.1, y1: 0.1, x2: 0.6, y2: 0.6 }],
+    })
     const shop = await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)
     expect(shop.text).toMatch(/Photos board, positions/)
     const raw = Buffer.from(shop.bytes).toString('latin1')
     expect(raw, 'turned upright').toMatch(/\/Width 400\s+\/Height 640|\/Height 640\s+\/Width 400/)
-    expect(Buffer.from((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner`)).bytes).toString('latin1')).not.toMatch(/\/Subtype \/Image/)
-    expect((await pdf(`/api/jobs/${idOf(229)}/handover.pdf?copy=shop`)).text).toMatch(/Power, high, W: before hollow/)
+    expect(
+      Buffer.from((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner`)).bytes).toString('latin1'),
+    ).not.toMatch(/\/Subtype \/Image/)
+    expect((await pdf(`/api/jobs/${idOf(229)}/handover.pdf?copy=shop`)).text).toMatch(
+      /Power, high, W: before hollow/,
+    )
   })
   it('writes other scripts, and marks what no font holds instead of leaving it out', async () => {
-    const id = await house.newJob({ owner: '\u0141ukasz \u039d\u03af\u03ba\u03bf\u03c2 \u0418\u0432\u0430\u043d \u4e2d', complaint: 'a\nb' })
+    const id = await house.newJob({
+      owner: '\u0141ukasz \u039d\u03af\u03ba\u03bf\u03c2 \u0418\u0432\u0430\u043d \u4e2d',
+      complaint: 'a\nb',
+    })
     const { text } = await pdf(`/api/jobs/${id}/handover.pdf`)
-    for (const word of ['\u0141ukasz', '\u039d\u03af\u03ba\u03bf\u03c2', '\u0418\u0432\u0430\u043d ?']) expect(text).toContain(word)
+    for (const word of ['\u0141ukasz', '\u039d\u03af\u03ba\u03bf\u03c2', '\u0418\u0432\u0430\u043d ?'])
+      expect(text).toContain(word)
   })
   it('of the tag carries number, model and serial', async () => {
     const { text, pages } = await pdf(`/api/jobs/${idOf(231)}/tag.pdf`)
     expect(pages).toBe(1)
     expect(text).toMatch(/W-0231.*Osmund 27F.*serial 41877/)
   })
-  it.each([['copy=boss', 'copy'], ['issue=0', 'issue'], ['issue=x', 'issue']])('with %s is refused by name', async (query, field) => {
-    expect((await house.request('GET', `/api/jobs/${idOf(229)}/handover.pdf?${query}`)).error).toMatchObject({ code: 'invalid-field', field })
+  it.each([
+    ['copy=boss', 'copy'],
+    ['issue=0', 'issue'],
+    ['issue=x', 'issue'],
+  ])('with %s is refused by name', async (query, field) => {
+    expect((await house.request('GET', `/api/jobs/${idOf(229)}/handover.pdf?${query}`)).error).toMatchObject({
+      code: 'invalid-field',
+      field,
+    })
   })
 })
 
@@ -84,14 +115,24 @@ describe('a handover', () => {
     const frozen = await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()
     expect(createHash('sha256').update(frozen).digest('hex')).toBe(first!.checksum)
     await house.request('PATCH', `/api/jobs/${id}`, { version: 2, owner: 'Somebody else' })
-    await house.request('POST', `/api/jobs/${id}/events`, { kind: 'note', id: randomUUID(), atMs: 1_795_000_100_000, stepId: null, text: 'the lead was exchanged too' })
+    await house.request('POST', `/api/jobs/${id}/events`, {
+      kind: 'note',
+      id: randomUUID(),
+      atMs: 1_795_000_100_000,
+      stepId: null,
+      text: 'the lead was exchanged too',
+    })
     expect(await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()).toBe(frozen)
     await handOver(id, 'second time')
     expect((await issues(id)).map(i => i.number)).toEqual([2, 1])
-    const second = JSON.parse(await (await fetch(`${house.address}/api/jobs/${id}/issues/2/record.json`)).text()) as JobRecord
+    const second = JSON.parse(
+      await (await fetch(`${house.address}/api/jobs/${id}/issues/2/record.json`)).text(),
+    ) as JobRecord
     expect(second.job.owner).toBe('Somebody else')
     expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop&issue=1`)).text).toContain('Barge Heron')
-    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)).text).toMatch(/Somebody else.*lead was exchanged/)
+    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)).text).toMatch(
+      /Somebody else.*lead was exchanged/,
+    )
   })
   it('sent twice makes one issue', async () => {
     const id = await house.newJob()
@@ -102,9 +143,12 @@ describe('a handover', () => {
   it('cannot be changed behind its back, and an issue that is not there is said so', async () => {
     const db = new pg.Client(house.cluster.url)
     await db.connect()
-    await expect(db.query('update handover_issue set record = \'{}\'')).rejects.toThrow(/frozen/)
+    await expect(db.query("update handover_issue set record = '{}'")).rejects.toThrow(/frozen/)
     await expect(db.query('delete from handover_issue')).rejects.toThrow(/frozen/)
     await db.end()
-    for (const n of ['9', '0', 'x', '1e9']) expect((await house.request('GET', `/api/jobs/${idOf(229)}/issues/${n}/record.json`)).error).toMatchObject({ code: 'unknown-issue' })
+    for (const n of ['9', '0', 'x', '1e9'])
+      expect(
+        (await house.request('GET', `/api/jobs/${idOf(229)}/issues/${n}/record.json`)).error,
+      ).toMatchObject({ code: 'unknown-issue' })
   })
 })

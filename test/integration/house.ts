@@ -9,26 +9,61 @@ import type { WireError } from '../../shared/errors'
 export interface TestHouse {
   readonly address: string
   readonly env: Record<string, string>
-  readonly cluster: { url: string, port: number, halt: () => Promise<unknown>, startAgain: () => Promise<void> }
-  request: (method: string, path: string, body?: unknown) => Promise<{ status: number, body: unknown, error: WireError | null }>
+  readonly cluster: {
+    url: string
+    port: number
+    halt: () => Promise<unknown>
+    startAgain: () => Promise<void>
+  }
+  request: (
+    method: string,
+    path: string,
+    body?: unknown,
+  ) => Promise<{ status: number; body: unknown; error: WireError | null }>
   newJob: (change?: object) => Promise<string>
   stop: () => Promise<void>
 }
 
-export const INTAKE = { owner: 'Barge Heron', contact: '', sheetId: 'osmund-27f', ruleSetId: 'R-UK27', serial: '41877', complaint: 'under 3 W', claims: [], accessories: '', mayDo: '', promisedOn: null }
+export const INTAKE = {
+  owner: 'Barge Heron',
+  contact: '',
+  sheetId: 'osmund-27f',
+  ruleSetId: 'R-UK27',
+  serial: '41877',
+  complaint: 'under 3 W',
+  claims: [],
+  accessories: '',
+  mayDo: '',
+  promisedOn: null,
+}
 
 export async function testHouse({ demo = true } = {}): Promise<TestHouse> {
   const folder = mkdtempSync(join(tmpdir(), 'diapason-test-'))
   const house = await startHouse({ folder, demo, throwAway: true })
   const request: TestHouse['request'] = async (method, path, body) => {
     const raw = typeof body === 'string'
-    const response = await fetch(house.address + path, { method, ...(body === undefined ? {} : { body: raw ? body : JSON.stringify(body), headers: { 'content-type': 'application/json' } }) })
+    const response = await fetch(house.address + path, {
+      method,
+      ...(body === undefined
+        ? {}
+        : { body: raw ? body : JSON.stringify(body), headers: { 'content-type': 'application/json' } }),
+    })
     const text = await response.text()
-    const json = response.headers.get('content-type')?.includes('json') && text ? JSON.parse(text) as { data?: WireError } : text
-    return { status: response.status, body: json, error: response.ok ? null : (json as { data?: WireError }).data ?? null }
+    const json =
+      response.headers.get('content-type')?.includes('json') && text
+        ? (JSON.parse(text) as { data?: WireError })
+        : text
+    return {
+      status: response.status,
+      body: json,
+      error: response.ok ? null : ((json as { data?: WireError }).data ?? null),
+    }
   }
   return {
-    address: house.address, env: house.env as Record<string, string>, cluster: house.cluster!, request,
+    address: house.address,
+    env: house.env as Record<string, string>,
+    cluster: house.cluster!,
+    request,
     newJob: async (change = {}) => {
       const id = randomUUID()
       const { status } = await request('POST', '/api/jobs', { ...INTAKE, ...change, id })

@@ -20,8 +20,7 @@ async function watchLive(wanted: (text: string) => boolean, withinMs = 5000): Pr
       text += new TextDecoder().decode(chunk)
       if (wanted(text)) break
     }
-  }
-  catch {
+  } catch {
     // out of time: the text so far is the answer
   }
   clearTimeout(timer)
@@ -39,33 +38,80 @@ describe('without demo data', () => {
 
 describe('an instrument', () => {
   it('is added, is live at once, is renamed and removed', async () => {
-    const meter = await fakeInstrument(q => q === '*IDN?' ? 'A,B,C,D\n' : q.endsWith('?') ? '3.9\n' : null)
-    const body = { name: 'Our meter', profileId: 'scpi-power-meter', host: '127.0.0.1', port: meter.port, ...BARE_INSTRUMENT }
+    const meter = await fakeInstrument(q => (q === '*IDN?' ? 'A,B,C,D\n' : q.endsWith('?') ? '3.9\n' : null))
+    const body = {
+      name: 'Our meter',
+      profileId: 'scpi-power-meter',
+      host: '127.0.0.1',
+      port: meter.port,
+      ...BARE_INSTRUMENT,
+    }
     const added = await house.request('POST', '/api/instruments', body)
     expect(added.status).toBe(201)
     const { id } = added.body as { id: string }
     const text = await watchLive(t => t.includes('"value":3.9'))
     expect(text).toContain('event: hello')
     expect(text).toContain('"instrument":"Our meter"')
-    expect((await house.request('POST', '/api/instruments', body)).error).toMatchObject({ code: 'name-taken', field: 'name' })
-    expect((await house.request('PUT', `/api/instruments/${id}`, { ...body, name: 'Best meter' })).body).toMatchObject({ name: 'Best meter' })
-    expect(await watchLive(t => t.includes('"value":3.9') && t.includes('Best meter'))).toContain('Best meter')
+    expect((await house.request('POST', '/api/instruments', body)).error).toMatchObject({
+      code: 'name-taken',
+      field: 'name',
+    })
+    expect(
+      (await house.request('PUT', `/api/instruments/${id}`, { ...body, name: 'Best meter' })).body,
+    ).toMatchObject({ name: 'Best meter' })
+    expect(await watchLive(t => t.includes('"value":3.9') && t.includes('Best meter'))).toContain(
+      'Best meter',
+    )
     expect((await house.request('DELETE', `/api/instruments/${id}`)).status).toBe(204)
-    expect((await house.request('DELETE', `/api/instruments/${id}`)).error).toMatchObject({ code: 'unknown-instrument' })
+    expect((await house.request('DELETE', `/api/instruments/${id}`)).error).toMatchObject({
+      code: 'unknown-instrument',
+    })
     expect(await watchLive(t => t.includes('"links":[]'))).toContain('"links":[]')
     await meter.close()
   })
   it('read by eye keeps its class, or that nobody knows it', async () => {
-    const body = { name: 'Old meter', profileId: 'eye-power-20', host: '127.0.0.1', port: null, ...BARE_INSTRUMENT, meterKind: 'unknown', fullScale: 60, classRatio: 0.1 }
+    const body = {
+      name: 'Old meter',
+      profileId: 'eye-power-20',
+      host: '127.0.0.1',
+      port: null,
+      ...BARE_INSTRUMENT,
+      meterKind: 'unknown',
+      fullScale: 60,
+      classRatio: 0.1,
+    }
     const added = await house.request('POST', '/api/instruments', body)
-    expect(added.body).toMatchObject({ meterKind: 'unknown', fullScale: 60, classRatio: 0.1, classUnknown: false })
+    expect(added.body).toMatchObject({
+      meterKind: 'unknown',
+      fullScale: 60,
+      classRatio: 0.1,
+      classUnknown: false,
+    })
     const { id } = added.body as { id: string }
-    expect((await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: null, classUnknown: true })).body).toMatchObject({ classRatio: null, classUnknown: true })
-    expect(await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: 3 })).toMatchObject({ status: 400, error: { field: 'classRatio' } })
+    expect(
+      (
+        await house.request('PUT', `/api/instruments/${id}`, {
+          ...body,
+          classRatio: null,
+          classUnknown: true,
+        })
+      ).body,
+    ).toMatchObject({ classRatio: null, classUnknown: true })
+    expect(await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: 3 })).toMatchObject({
+      status: 400,
+      error: { field: 'classRatio' },
+    })
     expect((await house.request('DELETE', `/api/instruments/${id}`)).status).toBe(204)
   })
   it('that goes away with its listener leaves nothing behind', async () => {
     await watchLive(t => t.includes('hello'))
-    await expect.poll(async () => (await (await fetch(`${house.env.GATEWAY_URL}/health`)).json() as { listeners: number }).listeners, { timeout: 5000 }).toBe(0)
+    await expect
+      .poll(
+        async () =>
+          ((await (await fetch(`${house.env.GATEWAY_URL}/health`)).json()) as { listeners: number })
+            .listeners,
+        { timeout: 5000 },
+      )
+      .toBe(0)
   })
 })

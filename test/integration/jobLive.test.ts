@@ -12,7 +12,7 @@ afterAll(() => house.stop())
 async function listen(jobId: string) {
   const stop = new AbortController()
   const response = await fetch(`${house.address}/api/jobs/${jobId}/live`, { signal: stop.signal })
-  const heard: { event: string, data: { event?: JobEvent, place?: { stepId: string } } }[] = []
+  const heard: { event: string; data: { event?: JobEvent; place?: { stepId: string } } }[] = []
   void (async () => {
     let text = ''
     const decoder = new TextDecoder()
@@ -21,7 +21,8 @@ async function listen(jobId: string) {
       for (let end = text.indexOf('\n\n'); end >= 0; end = text.indexOf('\n\n')) {
         const lines = text.slice(0, end).split('\n')
         text = text.slice(end + 2)
-        const field = (name: string) => lines.find(l => l.startsWith(`${name}: `))?.slice(name.length + 2) ?? ''
+        const field = (name: string) =>
+          lines.find(l => l.startsWith(`${name}: `))?.slice(name.length + 2) ?? ''
         heard.push({ event: field('event'), data: JSON.parse(field('data') || '{}') as object })
       }
     }
@@ -39,7 +40,11 @@ describe('a second screen of a run', () => {
     const [mine, other] = [await house.newJob(), await house.newJob()]
     const screen = await listen(mine)
     const row = rowTaken('as-found', null, 'high-20', { powerW: 3, supplyV: 13.8 })
-    await house.request('POST', `/api/jobs/${other}/events`, rowTaken('as-found', null, 'high-1', { powerW: 1 }))
+    await house.request(
+      'POST',
+      `/api/jobs/${other}/events`,
+      rowTaken('as-found', null, 'high-1', { powerW: 1 }),
+    )
     await house.request('POST', `/api/jobs/${mine}/events`, row)
     await house.request('POST', `/api/jobs/${mine}/events`, row)
     const heard = (await screen.until(h => h.some(x => x.event === 'event'))).filter(h => h.event === 'event')
@@ -50,11 +55,26 @@ describe('a second screen of a run', () => {
   it('hears where the other screen is; a refused entry is not told', async () => {
     const id = await house.newJob()
     const screen = await listen(id)
-    expect(await house.request('POST', `/api/jobs/${id}/events`, { ...rowTaken('as-found', null, 'high-20', { powerW: 3 }), pointId: 'nowhere' })).toMatchObject({ status: 422 })
-    expect(await house.request('POST', `/api/jobs/${id}/place`, { stepId: 'A1.5', pointId: 'ch20', screen: randomUUID() })).toMatchObject({ status: 204 })
-    expect(await house.request('POST', `/api/jobs/${id}/place`, { stepId: 'A1.5' })).toMatchObject({ status: 400 })
+    expect(
+      await house.request('POST', `/api/jobs/${id}/events`, {
+        ...rowTaken('as-found', null, 'high-20', { powerW: 3 }),
+        pointId: 'nowhere',
+      }),
+    ).toMatchObject({ status: 422 })
+    expect(
+      await house.request('POST', `/api/jobs/${id}/place`, {
+        stepId: 'A1.5',
+        pointId: 'ch20',
+        screen: randomUUID(),
+      }),
+    ).toMatchObject({ status: 204 })
+    expect(await house.request('POST', `/api/jobs/${id}/place`, { stepId: 'A1.5' })).toMatchObject({
+      status: 400,
+    })
     const heard = await screen.until(h => h.some(x => x.event === 'place'))
-    expect(heard.filter(h => h.event !== 'hello' && h.event !== 'again').map(h => [h.event, h.data.place?.stepId])).toEqual([['place', 'A1.5']])
+    expect(
+      heard.filter(h => h.event !== 'hello' && h.event !== 'again').map(h => [h.event, h.data.place?.stepId]),
+    ).toEqual([['place', 'A1.5']])
     screen.stop()
   })
   it('of no job there is nothing to hear', async () => {
@@ -70,7 +90,8 @@ describe('a second screen of a run', () => {
     await screen.until(() => told() > before)
     expect(told()).toBeGreaterThan(before)
     const note = { id: randomUUID(), atMs: 5, kind: 'note', stepId: null, text: 'back' }
-    for (let i = 0; i < 20; i++) if ((await house.request('POST', `/api/jobs/${id}/events`, note)).status < 300) break
+    for (let i = 0; i < 20; i++)
+      if ((await house.request('POST', `/api/jobs/${id}/events`, note)).status < 300) break
     const heard = await screen.until(h => h.some(x => x.event === 'event'))
     expect(heard.find(h => h.event === 'event')!.data.event).toMatchObject({ kind: 'note', text: 'back' })
     screen.stop()

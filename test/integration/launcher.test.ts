@@ -9,7 +9,9 @@ const folder = mkdtempSync(join(tmpdir(), 'diapason-launch-'))
 const started: ChildProcess[] = []
 
 function demo() {
-  const child = spawn(process.execPath, ['scripts/demo.mjs'], { env: { ...process.env, DIAPASON_DATA: folder, PORT: '0' } })
+  const child = spawn(process.execPath, ['scripts/demo.mjs'], {
+    env: { ...process.env, DIAPASON_DATA: folder, PORT: '0' },
+  })
   started.push(child)
   let said = ''
   child.stdout.on('data', chunk => (said += String(chunk)))
@@ -26,11 +28,17 @@ function demo() {
   return { child, ended, ready, said: () => said }
 }
 
-interface RunFile { pid: number, address: string, children: number[] }
+interface RunFile {
+  pid: number
+  address: string
+  children: number[]
+}
 const runFile = () => JSON.parse(readFileSync(join(folder, 'run.json'), 'utf8')) as RunFile
-const alive = (pid: number) => existsSync(`/proc/${pid}`) && !/State:\s+Z/.test(readFileSync(`/proc/${pid}/status`, 'utf8'))
+const alive = (pid: number) =>
+  existsSync(`/proc/${pid}`) && !/State:\s+Z/.test(readFileSync(`/proc/${pid}/status`, 'utf8'))
 const postmaster = () => Number(readFileSync(join(folder, 'pg', 'postmaster.pid'), 'utf8').split('\n')[0])
-const jobs = async (address: string) => (await (await fetch(`${address}/api/jobs`)).json() as unknown[]).length
+const jobs = async (address: string) =>
+  ((await (await fetch(`${address}/api/jobs`)).json()) as unknown[]).length
 
 beforeAll(() => {
   // A cluster that was killed while it was being made: no mark, half its files.
@@ -56,7 +64,15 @@ describe('npm run demo', () => {
     // A process that dies is started again.
     const before = runFile().children
     process.kill(before[1]!, 'SIGKILL')
-    await expect.poll(() => runFile().children.length === 3 && !runFile().children.includes(before[1]!) && runFile().children.every(alive), { timeout: 10_000 }).toBe(true)
+    await expect
+      .poll(
+        () =>
+          runFile().children.length === 3 &&
+          !runFile().children.includes(before[1]!) &&
+          runFile().children.every(alive),
+        { timeout: 10_000 },
+      )
+      .toBe(true)
     const { children } = runFile()
     const server = postmaster()
     expect([...children, server].every(alive)).toBe(true)

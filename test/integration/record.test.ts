@@ -11,7 +11,7 @@ let house: TestHouse
 let finished: string
 beforeAll(async () => {
   house = await testHouse()
-  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string, number: number } }[]
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
   finished = jobs.find(j => j.job.number === 229)!.job.id
 }, 240_000)
 afterAll(() => house?.stop())
@@ -22,18 +22,27 @@ describe('JSON', () => {
     const validate = new Ajv({ allErrors: true, strict: false, validateFormats: false }).compile(schema)
     const { body } = await house.request('GET', `/api/jobs/${finished}/record.json`)
     expect(validate(body), JSON.stringify(validate.errors?.slice(0, 3))).toBe(true)
-    expect(validate({ ...body as object, version: 2 })).toBe(false)
-    expect(validate({ ...body as object, extra: 1 })).toBe(false)
+    expect(validate({ ...(body as object), version: 2 })).toBe(false)
+    expect(validate({ ...(body as object), extra: 1 })).toBe(false)
   })
   it('has a schema that names every quantity, unit and kind of event there is', () => {
-    const schema = JSON.parse(readFileSync('docs/formats/job-record.schema.json', 'utf8')) as { $defs: { quantity: { enum: string[] } }, properties: { events: { items: { properties: { kind: { enum: string[] } } } } } }
+    const schema = JSON.parse(readFileSync('docs/formats/job-record.schema.json', 'utf8')) as {
+      $defs: { quantity: { enum: string[] } }
+      properties: { events: { items: { properties: { kind: { enum: string[] } } } } }
+    }
     expect([...schema.$defs.quantity.enum].sort()).toEqual([...QUANTITY_NAMES].sort())
-    expect([...schema.properties.events.items.properties.kind.enum].sort()).toEqual([...JOB_EVENT_KINDS].sort())
+    expect([...schema.properties.events.items.properties.kind.enum].sort()).toEqual(
+      [...JOB_EVENT_KINDS].sort(),
+    )
   })
   it('holds before and after of the finished demo set, all inside its rule set', async () => {
     const record = (await house.request('GET', `/api/jobs/${finished}/record.json`)).body as JobRecord
     const power = record.comparison.find(c => c.row === 'high-1' && c.quantity === 'powerW')!
-    expect(power).toMatchObject({ comparable: true, before: { verdict: 'below' }, after: { verdict: 'inside' } })
+    expect(power).toMatchObject({
+      comparable: true,
+      before: { verdict: 'below' },
+      after: { verdict: 'inside' },
+    })
     expect(record.steps.filter(s => !s.satisfied)).toEqual([])
     expect(record.openItems.filter(i => i.settled === null)).toEqual([])
     expect(record.ruleSet).toMatchObject({ id: 'R-UK27', fromMemory: true })
@@ -46,17 +55,56 @@ describe('CSV', () => {
     const { data, errors } = Papa.parse<Record<string, string>>(body as string, { header: true })
     expect(errors).toEqual([])
     const line = data.find(l => l.phase === 'as-left' && l.row === 'high-20' && l.quantity === 'powerW')!
-    expect(line).toMatchObject({ unit_si: 'W', channel: '20', low_power: 'false', verdict: 'inside', instrument: 'Power meter', struck_out: '' })
+    expect(line).toMatchObject({
+      unit_si: 'W',
+      channel: '20',
+      low_power: 'false',
+      verdict: 'inside',
+      instrument: 'Power meter',
+      struck_out: '',
+    })
     expect(Number(line.value_si)).toBeGreaterThan(3.6)
     const record = (await house.request('GET', `/api/jobs/${finished}/record.json`)).body as JobRecord
-    expect(data).toHaveLength(record.events.reduce((n, e) => n + (e.kind === 'row-taken' ? e.readings.length : 0), 0))
+    expect(data).toHaveLength(
+      record.events.reduce((n, e) => n + (e.kind === 'row-taken' ? e.readings.length : 0), 0),
+    )
   })
   it('does not hand a formula to a spreadsheet', async () => {
     const id = await house.newJob()
-    const row = { kind: 'row-taken', id: crypto.randomUUID(), atMs: 1, phase: 'as-found', stepId: null, pointId: 'panel', conditions: { mode: 'FM', channel: 20, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard', setting: '', supplyV: null, load: '=cmd()', onTimeS: null }, readings: [{ id: crypto.randomUUID(), quantity: 'panelPowerW', value: 3, standardUncertainty: null, source: 'typed', instrument: '@meter' }] }
+    const row = {
+      kind: 'row-taken',
+      id: crypto.randomUUID(),
+      atMs: 1,
+      phase: 'as-found',
+      stepId: null,
+      pointId: 'panel',
+      conditions: {
+        mode: 'FM',
+        channel: 20,
+        lowPower: false,
+        toneHz: null,
+        toneV: null,
+        inputV: null,
+        coverage: 'standard',
+        setting: '',
+        supplyV: null,
+        load: '=cmd()',
+        onTimeS: null,
+      },
+      readings: [
+        {
+          id: crypto.randomUUID(),
+          quantity: 'panelPowerW',
+          value: 3,
+          standardUncertainty: null,
+          source: 'typed',
+          instrument: '@meter',
+        },
+      ],
+    }
     expect((await house.request('POST', `/api/jobs/${id}/events`, row)).status).toBe(201)
     const { body } = await house.request('GET', `/api/jobs/${id}/record.csv`)
-    expect(body).toContain('\'=cmd()')
-    expect(body).toContain('\'@meter')
+    expect(body).toContain("'=cmd()")
+    expect(body).toContain("'@meter")
   })
 })

@@ -6,10 +6,29 @@ const house = {} as TestHouse
 beforeAll(async () => void Object.assign(house, await testHouse({ demo: false })))
 afterAll(() => house.stop())
 
-const OPTIONS = { as: 'am', nominalHz: 27_185_000, toneHz: null, spacingHz: 10_000, carrierW: 4, referencePpm: null, ruleSetId: 'R-US' }
-const bytes = Uint8Array.from({ length: 2_500_000 }, (_, n) => n * 7 % 251)
-const body = (jobId: string | null, change = {}) => ({ id: crypto.randomUUID(), jobId, name: 'tone.wav', bytes: bytes.length, options: OPTIONS, measurement: { file: 'tone.wav', notes: [], health: {} }, phase: 'as-found', pointId: 'tone-19', ...change })
-const put = (id: string, place: number, data: Uint8Array) => fetch(`${house.address}/api/recordings/${id}/chunks/${place}`, { method: 'PUT', body: data as BodyInit })
+const OPTIONS = {
+  as: 'am',
+  nominalHz: 27_185_000,
+  toneHz: null,
+  spacingHz: 10_000,
+  carrierW: 4,
+  referencePpm: null,
+  ruleSetId: 'R-US',
+}
+const bytes = Uint8Array.from({ length: 2_500_000 }, (_, n) => (n * 7) % 251)
+const body = (jobId: string | null, change = {}) => ({
+  id: crypto.randomUUID(),
+  jobId,
+  name: 'tone.wav',
+  bytes: bytes.length,
+  options: OPTIONS,
+  measurement: { file: 'tone.wav', notes: [], health: {} },
+  phase: 'as-found',
+  pointId: 'tone-19',
+  ...change,
+})
+const put = (id: string, place: number, data: Uint8Array) =>
+  fetch(`${house.address}/api/recordings/${id}/chunks/${place}`, { method: 'PUT', body: data as BodyInit })
 const CHUNK = 1024 * 1024
 
 describe('a recording', () => {
@@ -18,22 +37,45 @@ describe('a recording', () => {
     const b = body(jobId)
     expect((await house.request('POST', '/api/recordings', b)).status).toBe(201)
     expect((await house.request('POST', '/api/recordings', b)).status, 'sent twice').toBe(201)
-    for (const place of [2, 0]) expect((await put(b.id, place, bytes.slice(place * CHUNK, (place + 1) * CHUNK))).status).toBe(204)
+    for (const place of [2, 0])
+      expect((await put(b.id, place, bytes.slice(place * CHUNK, (place + 1) * CHUNK))).status).toBe(204)
     expect(await house.request('GET', `/api/recordings/${b.id}`)).toMatchObject({ status: 404 })
-    expect((await house.request('POST', `/api/recordings/${b.id}/finish`, {})).error).toMatchObject({ code: 'recording-incomplete' })
+    expect((await house.request('POST', `/api/recordings/${b.id}/finish`, {})).error).toMatchObject({
+      code: 'recording-incomplete',
+    })
     await put(b.id, 1, bytes.slice(CHUNK, 2 * CHUNK))
     const kept = (await house.request('POST', `/api/recordings/${b.id}/finish`, {})).body as KeptRecording
-    expect(kept).toMatchObject({ name: 'tone.wav', bytes: bytes.length, options: OPTIONS, pointId: 'tone-19', phase: 'as-found' })
-    const data = new Uint8Array(await (await fetch(`${house.address}/api/recordings/${b.id}/data`)).arrayBuffer())
+    expect(kept).toMatchObject({
+      name: 'tone.wav',
+      bytes: bytes.length,
+      options: OPTIONS,
+      pointId: 'tone-19',
+      phase: 'as-found',
+    })
+    const data = new Uint8Array(
+      await (await fetch(`${house.address}/api/recordings/${b.id}/data`)).arrayBuffer(),
+    )
     expect(Buffer.from(data).equals(Buffer.from(bytes))).toBe(true)
     expect((await house.request('GET', `/api/recordings?jobId=${jobId}`)).body).toMatchObject([{ id: b.id }])
     expect((await put(b.id, 0, bytes.slice(0, 10))).status, 'what is complete is not changed').toBe(404)
   })
-  it.each([[{ bytes: 0 }, 'bytes'], [{ bytes: 300 * 1024 * 1024 }, 'bytes'], [{ name: '' }, 'name'], [{ options: { ...OPTIONS, as: 'pm' } }, 'options.as'], [{ measurement: 'x' }, 'measurement'], [{ phase: 'later' }, 'phase']])('with %j is refused by field', async (change, field) => {
-    expect((await house.request('POST', '/api/recordings', body(null, change))).error).toMatchObject({ code: 'invalid-field', field })
+  it.each([
+    [{ bytes: 0 }, 'bytes'],
+    [{ bytes: 300 * 1024 * 1024 }, 'bytes'],
+    [{ name: '' }, 'name'],
+    [{ options: { ...OPTIONS, as: 'pm' } }, 'options.as'],
+    [{ measurement: 'x' }, 'measurement'],
+    [{ phase: 'later' }, 'phase'],
+  ])('with %j is refused by field', async (change, field) => {
+    expect((await house.request('POST', '/api/recordings', body(null, change))).error).toMatchObject({
+      code: 'invalid-field',
+      field,
+    })
   })
   it('of an unknown job, and chunks too large or without a recording, are refused in words', async () => {
-    expect((await house.request('POST', '/api/recordings', body(crypto.randomUUID()))).error).toMatchObject({ code: 'unknown-job' })
+    expect((await house.request('POST', '/api/recordings', body(crypto.randomUUID()))).error).toMatchObject({
+      code: 'unknown-job',
+    })
     const b = body(null)
     await house.request('POST', '/api/recordings', b)
     expect((await put(b.id, 0, new Uint8Array(CHUNK + 1))).status).toBe(413)

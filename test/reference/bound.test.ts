@@ -15,8 +15,19 @@ const PROMISED_MB = 250
 describe('memory', () => {
   it('stays bounded however long the recording: 60 s at 2 MS/s, made while it is read', async () => {
     const script = join(folder, 'bench.mjs')
-    await build({ entryPoints: [join(ROOT, 'cli', 'bench', 'main.ts')], bundle: true, platform: 'node', format: 'esm', target: 'node20', packages: 'external', outfile: script, logLevel: 'error' })
-    const { peakMb, depth } = JSON.parse(execFileSync('node', [script, 'bound', '60'], { encoding: 'utf8', cwd: tmpdir() })) as { peakMb: number, depth: number }
+    await build({
+      entryPoints: [join(ROOT, 'cli', 'bench', 'main.ts')],
+      bundle: true,
+      platform: 'node',
+      format: 'esm',
+      target: 'node20',
+      packages: 'external',
+      outfile: script,
+      logLevel: 'error',
+    })
+    const { peakMb, depth } = JSON.parse(
+      execFileSync('node', [script, 'bound', '60'], { encoding: 'utf8', cwd: tmpdir() }),
+    ) as { peakMb: number; depth: number }
     expect(depth).toBeCloseTo(0.8, 3)
     expect(peakMb).toBeLessThan(PROMISED_MB)
   }, 300_000)

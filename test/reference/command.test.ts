@@ -10,7 +10,11 @@ import { amSignal } from '../fixtures/signals'
 const folder = mkdtempSync(join(tmpdir(), 'diapason-command-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 const command = (...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync('node', [join(import.meta.dirname, '..', '..', 'scripts', 'measure.mjs'), ...args], { encoding: 'utf8' })
+  const { status, stdout, stderr } = spawnSync(
+    'node',
+    [join(import.meta.dirname, '..', '..', 'scripts', 'measure.mjs'), ...args],
+    { encoding: 'utf8' },
+  )
   return { status, stdout, stderr: stderr.split('\n').filter(l => l !== '' && !l.startsWith('npm warn')) }
 }
 const write = (name: string, bytes: string | Uint8Array) => {
@@ -18,7 +22,14 @@ const write = (name: string, bytes: string | Uint8Array) => {
   return join(folder, name)
 }
 const made = amSignal({ depth: 0.8, seconds: 0.5 })
-const { meta, data } = writeSigmf({ i: Float32Array.from(made.i), q: Float32Array.from(made.q), sampleRateHz: 48_000, centreHz: 27_180_000, description: '', annotations: [] })
+const { meta, data } = writeSigmf({
+  i: Float32Array.from(made.i),
+  q: Float32Array.from(made.q),
+  sampleRateHz: 48_000,
+  centreHz: 27_180_000,
+  description: '',
+  annotations: [],
+})
 
 describe('the command', () => {
   it('says how it is used', () => {
@@ -38,15 +49,39 @@ describe('the command', () => {
     }
   })
   it('prints lines for people otherwise', () => {
-    expect(command(write('tone.wav', writeWav(Float32Array.from(made.i), 48_000))).stdout).toMatch(/signal: audio[\s\S]*audio\.fundamentalHz/)
+    expect(command(write('tone.wav', writeWav(Float32Array.from(made.i), 48_000))).stdout).toMatch(
+      /signal: audio[\s\S]*audio\.fundamentalHz/,
+    )
   })
   it.each<[string, () => string, RegExp]>([
     ['no such file', () => join(folder, 'nothing.wav'), /^nothing\.wav: file: is not there$/],
-    ['a folder', () => (mkdirSync(join(folder, 'x.wav')), join(folder, 'x.wav')), /^x\.wav: file: is no file$/],
+    [
+      'a folder',
+      () => (mkdirSync(join(folder, 'x.wav')), join(folder, 'x.wav')),
+      /^x\.wav: file: is no file$/,
+    ],
     ['an empty file', () => write('empty.wav', ''), /^empty\.wav: file: is empty$/],
-    ['half a pair', () => write('lone.sigmf-meta', meta), /^lone\.sigmf-meta: data: there is no lone\.sigmf-data beside it$/],
-    ['a hash that lies', () => (write('h.sigmf-data', data), write('h.sigmf-meta', meta.replace('"core:datatype"', `"core:sha512": "${'0'.repeat(128)}", "core:datatype"`))), /^h\.sigmf-data: core:sha512: does not match/],
-    ['one sample', () => (write('one.sigmf-data', data.subarray(0, 8)), write('one.sigmf-meta', meta)), /samples: 1 are too few to measure anything/],
+    [
+      'half a pair',
+      () => write('lone.sigmf-meta', meta),
+      /^lone\.sigmf-meta: data: there is no lone\.sigmf-data beside it$/,
+    ],
+    [
+      'a hash that lies',
+      () => (
+        write('h.sigmf-data', data),
+        write(
+          'h.sigmf-meta',
+          meta.replace('"core:datatype"', `"core:sha512": "${'0'.repeat(128)}", "core:datatype"`),
+        )
+      ),
+      /^h\.sigmf-data: core:sha512: does not match/,
+    ],
+    [
+      'one sample',
+      () => (write('one.sigmf-data', data.subarray(0, 8)), write('one.sigmf-meta', meta)),
+      /samples: 1 are too few to measure anything/,
+    ],
     ['another kind of file', () => write('a.mp3', 'x'), /^a\.mp3: file: is none of/],
   ])('of %s says file, field and reason in one line, and ends with 2', (_name, file, words) => {
     const { status, stdout, stderr } = command(file(), '--json')

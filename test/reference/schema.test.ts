@@ -5,11 +5,29 @@ import { describe, expect, it } from 'vitest'
 import { DEFAULT_OPTIONS, measureRecording } from '../../core/signal'
 import { amSignal, audioRecording, fmSignal, lineSignal, recordingOf, withNoise } from '../fixtures/signals'
 
-const schema = JSON.parse(readFileSync(join(import.meta.dirname, '..', '..', 'docs', 'formats', 'measurement.schema.json'), 'utf8')) as { required: string[] }
+const schema = JSON.parse(
+  readFileSync(join(import.meta.dirname, '..', '..', 'docs', 'formats', 'measurement.schema.json'), 'utf8'),
+) as { required: string[] }
 const validate = new Ajv({ allErrors: true, allowUnionTypes: true }).compile(schema)
 const recordings = {
-  am: recordingOf(withNoise(amSignal({ depth: 1.3, bareS: 0.3 }), 40)), reversed: recordingOf(amSignal({ depth: 1.3, reverses: true })), fm: recordingOf(fmSignal(2000, 1000)), ssb: recordingOf(lineSignal([[3700, 0.2], [4900, 0.2]])),
-  noise: recordingOf(withNoise(lineSignal([]), 0, 0.01)), audio: audioRecording(Float64Array.from({ length: 48_000 }, (_, n) => 0.3 * Math.sin(n / 7)), 48_000), short: recordingOf(amSignal({ depth: 0.5, seconds: 0.02 })), voice: recordingOf(withNoise(amSignal({ depth: 0.5, toneHz: 37 }), 40)), 'a voice in FM': recordingOf(fmSignal(900, 21)), 'no centre': recordingOf(amSignal({ depth: 0.5 }), { centreHz: null }),
+  'am': recordingOf(withNoise(amSignal({ depth: 1.3, bareS: 0.3 }), 40)),
+  'reversed': recordingOf(amSignal({ depth: 1.3, reverses: true })),
+  'fm': recordingOf(fmSignal(2000, 1000)),
+  'ssb': recordingOf(
+    lineSignal([
+      [3700, 0.2],
+      [4900, 0.2],
+    ]),
+  ),
+  'noise': recordingOf(withNoise(lineSignal([]), 0, 0.01)),
+  'audio': audioRecording(
+    Float64Array.from({ length: 48_000 }, (_, n) => 0.3 * Math.sin(n / 7)),
+    48_000,
+  ),
+  'short': recordingOf(amSignal({ depth: 0.5, seconds: 0.02 })),
+  'voice': recordingOf(withNoise(amSignal({ depth: 0.5, toneHz: 37 }), 40)),
+  'a voice in FM': recordingOf(fmSignal(900, 21)),
+  'no centre': recordingOf(amSignal({ depth: 0.5 }), { centreHz: null }),
 }
 
 describe('the schema of a measurement', () => {

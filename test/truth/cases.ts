@@ -29,7 +29,14 @@ export interface Case {
 
 type Figure<T> = (m: Measurement) => T
 
-export const near = (figure: string, of: Figure<number | null | undefined>, value: number, tolerance: number, mostUncertainty: number, uncertaintyOf?: Figure<number | null | undefined>): Truth => ({ figure, of, value, tolerance, mostUncertainty, ...(uncertaintyOf ? { uncertaintyOf } : {}) })
+export const near = (
+  figure: string,
+  of: Figure<number | null | undefined>,
+  value: number,
+  tolerance: number,
+  mostUncertainty: number,
+  uncertaintyOf?: Figure<number | null | undefined>,
+): Truth => ({ figure, of, value, tolerance, mostUncertainty, ...(uncertaintyOf ? { uncertaintyOf } : {}) })
 
 /** The larger value that a share of the samples stays below: a quantile of what was made. */
 export function quantile(x: Float64Array, share: number): number {

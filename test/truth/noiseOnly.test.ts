@@ -9,7 +9,7 @@ const EACH = 100
 /** Chance of a signal where there is none: stated in docs/formats. */
 const MOST_FALSE = 5
 
-const sinc = (x: number) => x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x)
+const sinc = (x: number) => (x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x))
 
 /** How receivers shape their noise. */
 const SHAPES: Readonly<Record<string, (hz: number) => number>> = {
@@ -20,7 +20,7 @@ const SHAPES: Readonly<Record<string, (hz: number) => number>> = {
   'droop of a decimating filter': hz => sinc(hz / RATE_HZ) ** 4,
   'falling with frequency': hz => 1 / Math.sqrt(1 + Math.abs(hz) / 400),
   'rising with frequency': hz => Math.sqrt(0.1 + Math.abs(hz) / 24_000),
-  'a notch': hz => Math.abs(hz - 2000) < 500 ? 0.03 : 1,
+  'a notch': hz => (Math.abs(hz - 2000) < 500 ? 0.03 : 1),
   'two humps': hz => bandpass(-9000, -5000)(hz) + bandpass(3000, 8000)(hz),
   'a hump 500 Hz wide': bandpass(800, 1300),
 }
@@ -32,7 +32,10 @@ it('of a thousand recordings of noise in ten shapes, five at most are taken for 
       const { re, im } = shapedNoise(RATE_HZ, RATE_HZ * SECONDS, 7000 + seed, shape)
       const size = seed % 3 ? 0.02 : 0.2
       const made = { i: re.map(x => size * x), q: im.map(x => size * x), rateHz: RATE_HZ }
-      const { measurement } = await measureRecording(seed % 5 ? recording(made) : quantised(made, 127.5), DEFAULT_OPTIONS)
+      const { measurement } = await measureRecording(
+        seed % 5 ? recording(made) : quantised(made, 127.5),
+        DEFAULT_OPTIONS,
+      )
       if (measurement.signalPresent) wrong.push(`${name} ${seed}`)
     }
   }

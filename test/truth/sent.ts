@@ -8,25 +8,51 @@ export const CENTRE_HZ = 27_180_000
 const SIZE = 0.3
 
 /** What keeps an envelope from going below nothing, and the carrier that a phase moves. */
-export interface AmSent { readonly offsetHz: number, readonly size?: number, /** phase beside the carrier [rad] at a sample */ readonly phase?: (n: number) => number }
-
-/** @param m modulating waveform, 1 = 100 %; below -1 the carrier is pinched off */
-export function am(m: Float64Array, rateHz: number, { offsetHz, size = SIZE, phase = () => 0 }: AmSent): Made {
-  return pointer(m.length, rateHz, n => size * Math.max(0, 1 + m[n]!), n => 2 * Math.PI * offsetHz * n / rateHz + phase(n))
+export interface AmSent {
+  readonly offsetHz: number
+  readonly size?: number
+  /** phase beside the carrier [rad] at a sample */ readonly phase?: (n: number) => number
 }
 
-/** @param m instantaneous deviation [Hz]; between two samples it is the cubic through four of them that turns the phase */
+/** @param m modulating waveform, 1 = 100 %; below -1 the carrier is pinched off */
+export function am(
+  m: Float64Array,
+  rateHz: number,
+  { offsetHz, size = SIZE, phase = () => 0 }: AmSent,
+): Made {
+  return pointer(
+    m.length,
+    rateHz,
+    n => size * Math.max(0, 1 + m[n]!),
+    n => (2 * Math.PI * offsetHz * n) / rateHz + phase(n),
+  )
+}
+
+/**
+ * @param m instantaneous deviation [Hz]; between two samples it is the cubic through four of them that turns
+ * the phase
+ */
 export function fm(m: Float64Array, rateHz: number, offsetHz: number, size = SIZE): Made {
   let turned = 0
   const at = (n: number) => m[Math.max(0, Math.min(m.length - 1, n))]!
-  return pointer(m.length, rateHz, () => size, (n) => {
-    const between = n === 0 ? 0 : (13 * (at(n - 1) + at(n)) - at(n - 2) - at(n + 1)) / 24
-    turned += 2 * Math.PI * (n === 0 ? 0 : offsetHz + between) / rateHz
-    return turned
-  })
+  return pointer(
+    m.length,
+    rateHz,
+    () => size,
+    n => {
+      const between = n === 0 ? 0 : (13 * (at(n - 1) + at(n)) - at(n - 2) - at(n + 1)) / 24
+      turned += (2 * Math.PI * (n === 0 ? 0 : offsetHz + between)) / rateHz
+      return turned
+    },
+  )
 }
 
-function pointer(count: number, rateHz: number, size: (n: number) => number, angle: (n: number) => number): Made {
+function pointer(
+  count: number,
+  rateHz: number,
+  size: (n: number) => number,
+  angle: (n: number) => number,
+): Made {
   const [i, q] = [new Float64Array(count), new Float64Array(count)]
   for (let n = 0; n < count; n++) {
     const [a, r] = [angle(n), size(n)]
@@ -38,11 +64,19 @@ function pointer(count: number, rateHz: number, size: (n: number) => number, ang
 
 export function together(...parts: readonly Made[]): Made {
   const [first, ...rest] = parts
-  return rest.reduce((a, b) => ({ i: a.i.map((x, n) => x + b.i[n]!), q: a.q.map((x, n) => x + b.q[n]!), rateHz: a.rateHz }), first!)
+  return rest.reduce(
+    (a, b) => ({ i: a.i.map((x, n) => x + b.i[n]!), q: a.q.map((x, n) => x + b.q[n]!), rateHz: a.rateHz }),
+    first!,
+  )
 }
 
 /** Noise so far below a carrier of 0.3, in the whole rate or as a receiver shapes it. */
-export function noisy(made: Made, carrierToNoiseDb: number, seed: number, shape: (hz: number) => number = () => 1): Made {
+export function noisy(
+  made: Made,
+  carrierToNoiseDb: number,
+  seed: number,
+  shape: (hz: number) => number = () => 1,
+): Made {
   const { re, im } = shapedNoise(made.rateHz, made.i.length, seed, shape)
   const scale = SIZE * 10 ** (-carrierToNoiseDb / 20)
   return { ...made, i: made.i.map((x, n) => x + scale * re[n]!), q: made.q.map((x, n) => x + scale * im[n]!) }
@@ -54,7 +88,10 @@ export function received(made: Made, shape: (hz: number) => number): Made {
   return { ...made, i: re, q: im }
 }
 
-export const bandpass = (lowHz: number, highHz: number, steepness = 12) => (hz: number) => 1 / Math.sqrt(1 + (Math.abs(2 * hz - lowHz - highHz) / (highHz - lowHz)) ** (2 * steepness))
+export const bandpass =
+  (lowHz: number, highHz: number, steepness = 12) =>
+  (hz: number) =>
+    1 / Math.sqrt(1 + (Math.abs(2 * hz - lowHz - highHz) / (highHz - lowHz)) ** (2 * steepness))
 
 export function recording(made: Made, change: Partial<Recording> = {}): Recording {
   return recordingOf(made, { centreHz: CENTRE_HZ, ...change })

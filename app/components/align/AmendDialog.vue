@@ -1,18 +1,42 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { lineKind, lineValue, suggestions, type LineChange, type LineValue, type ModelSheet } from '../../../core/sheet'
+import {
+  lineKind,
+  lineValue,
+  suggestions,
+  type LineChange,
+  type LineValue,
+  type ModelSheet,
+} from '../../../core/sheet'
 import type { LineTrust } from '../../../shared/sheetFile'
 import { confidenceWords, lineValueWords, lineWords } from '../../../shared/words/sheetWords'
 
 /** One line of the sheet corrected in the middle of the work: the likely correction is one press. */
-const props = defineProps<{ sheet: ModelSheet, line: string, trust: LineTrust | null, failure: string | null }>()
-const emit = defineEmits<{ close: [], amend: [changes: readonly LineChange[], reason: string], confirm: [] }>()
+const props = defineProps<{
+  sheet: ModelSheet
+  line: string
+  trust: LineTrust | null
+  failure: string | null
+}>()
+const emit = defineEmits<{
+  close: []
+  amend: [changes: readonly LineChange[], reason: string]
+  confirm: []
+}>()
 const value = computed(() => lineValue(props.sheet, props.line))
 const offered = computed(() => suggestions(props.sheet, props.line))
 const kind = computed(() => lineKind(props.line))
 const text = ref(lineText(value.value))
 const reason = ref('')
-const day = computed(() => props.trust?.correctedAtMs ? new Date(props.trust.correctedAtMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' }) : null)
+const day = computed(() =>
+  props.trust?.correctedAtMs
+    ? new Date(props.trust.correctedAtMs).toLocaleDateString('en-GB', {
+        day: 'numeric',
+        month: 'short',
+        year: 'numeric',
+      })
+    : null,
+)
 
 function lineText(v: LineValue): string {
   return v === null ? '' : Array.isArray(v) ? v.join(' ') : typeof v === 'object' ? '' : String(v)
@@ -30,22 +54,64 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
   <v-dialog :model-value="true" max-width="620" @update:model-value="v => v || emit('close')">
     <v-card :title="lineWords(line)">
       <v-card-text>
-        <p class="now">{{ lineValueWords(value) }}<br><span class="quiet">{{ confidenceWords(day, trust?.confirmed ?? 0) }}</span></p>
+        <p class="now">
+          {{ lineValueWords(value) }}<br /><span class="quiet">{{
+            confidenceWords(day, trust?.confirmed ?? 0)
+          }}</span>
+        </p>
         <div v-if="offered.length > 0" class="offers">
-          <v-btn v-for="(s, i) in offered" :key="s.words" size="large" :variant="i === 0 ? 'flat' : 'outlined'" :color="i === 0 ? 'primary' : undefined" @click="emit('amend', s.changes, reason.trim() || 'seen on the set')">{{ s.words }}</v-btn>
+          <v-btn
+            v-for="(s, i) in offered"
+            :key="s.words"
+            size="large"
+            :variant="i === 0 ? 'flat' : 'outlined'"
+            :color="i === 0 ? 'primary' : undefined"
+            @click="emit('amend', s.changes, reason.trim() || 'seen on the set')"
+            >{{ s.words }}</v-btn
+          >
         </div>
-        <v-textarea v-if="kind !== 'place'" v-model="text" :label="kind === 'designators' ? 'Designators, in the order in which they are turned' : kind === 'seconds' ? 'Seconds' : 'It should say'" rows="2" auto-grow :error-messages="failure ?? undefined" />
+        <v-textarea
+          v-if="kind !== 'place'"
+          v-model="text"
+          :label="
+            kind === 'designators'
+              ? 'Designators, in the order in which they are turned'
+              : kind === 'seconds'
+                ? 'Seconds'
+                : 'It should say'
+          "
+          rows="2"
+          auto-grow
+          :error-messages="failure ?? undefined"
+        />
         <v-text-field v-model="reason" class="mt-3" label="Why (may stay empty)" maxlength="500" />
       </v-card-text>
       <v-card-actions>
         <v-btn height="44" @click="emit('confirm')">It is right</v-btn><v-spacer />
         <v-btn height="44" @click="emit('close')">Cancel</v-btn>
-        <v-btn height="44" variant="flat" color="primary" :disabled="!changed || kind === 'place'" @click="emit('amend', [{ line, from: value, to: typed() }], reason.trim() || 'seen on the set')">Correct it</v-btn>
+        <v-btn
+          height="44"
+          variant="flat"
+          color="primary"
+          :disabled="!changed || kind === 'place'"
+          @click="emit('amend', [{ line, from: value, to: typed() }], reason.trim() || 'seen on the set')"
+          >Correct it</v-btn
+        >
       </v-card-actions>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.now { font-size: 17px; margin: 0 0 12px; } .offers { display: flex; flex-direction: column; gap: 8px; margin-bottom: 16px; align-items: stretch; }
+.now {
+  font-size: 17px;
+  margin: 0 0 12px;
+}
+.offers {
+  display: flex;
+  flex-direction: column;
+  gap: 8px;
+  margin-bottom: 16px;
+  align-items: stretch;
+}
 </style>

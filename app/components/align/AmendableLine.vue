@@ -1,17 +1,43 @@
 <script setup lang="ts">
 /** A line of the sheet that can be corrected by a press; one that was corrected says so. */
-defineProps<{ label: string, text: string, mark: string | null }>()
+defineProps<{ label: string; text: string; mark: string | null }>()
 const emit = defineEmits<{ amend: [] }>()
 </script>
 
 <template>
   <dt>{{ label }}</dt>
-  <dd><button type="button" :aria-label="`${label}: ${text}. Correct or confirm it`" @click="emit('amend')">{{ text || 'not known' }}</button><span v-if="mark" class="mark">{{ mark }}</span></dd>
+  <dd>
+    <button type="button" :aria-label="`${label}: ${text}. Correct or confirm it`" @click="emit('amend')">
+      {{ text || 'not known' }}</button><span v-if="mark" class="mark">{{ mark }}</span>
+  </dd>
 </template>
 
 <style scoped>
-dt { color: var(--ink2); } dd { margin: 0; }
-button { font: inherit; color: var(--ink); background: none; border: 0; border-bottom: 1px dotted var(--edge); padding: 3px 0; text-align: left; cursor: pointer; min-height: 28px; }
-@media (pointer: coarse) { button { min-height: 44px; } }
-.mark { display: block; font-size: 12px; color: var(--unsure); }
+dt {
+  color: var(--ink2);
+}
+dd {
+  margin: 0;
+}
+button {
+  font: inherit;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  border-bottom: 1px dotted var(--edge);
+  padding: 3px 0;
+  text-align: left;
+  cursor: pointer;
+  min-height: 28px;
+}
+@media (pointer: coarse) {
+  button {
+    min-height: 44px;
+  }
+}
+.mark {
+  display: block;
+  font-size: 12px;
+  color: var(--unsure);
+}
 </style>

@@ -1,34 +1,81 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { groupDigits, hzToPpm, quantityInfo, showMeasured, type Measured, type Quantity } from '../../../core/quantity'
+import {
+  groupDigits,
+  hzToPpm,
+  quantityInfo,
+  showMeasured,
+  type Measured,
+  type Quantity,
+} from '../../../core/quantity'
 import type { Asked } from '../../../core/run'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import { showAsked } from '../../../shared/words/verdictWords'
 import { clockTime } from '../../../shared/words/runWords'
 
 /** The reading, legible from across the bench. Old values are struck through, never shown as if live. */
-const props = defineProps<{ quantity: Quantity, asked: Asked, live: { entry: LiveEntry, freshness: Freshness } | null, hold: number | null, typedOnly: boolean }>()
-const measured = computed<Measured | null>(() => props.live?.entry.value != null ? { value: props.live.entry.value, standardUncertainty: props.live.entry.standardUncertainty } : null)
+const props = defineProps<{
+  quantity: Quantity
+  asked: Asked
+  live: { entry: LiveEntry; freshness: Freshness } | null
+  hold: number | null
+  typedOnly: boolean
+}>()
+const measured = computed<Measured | null>(() =>
+  props.live?.entry.value != null
+    ? { value: props.live.entry.value, standardUncertainty: props.live.entry.standardUncertainty }
+    : null,
+)
 const stale = computed(() => props.live?.freshness === 'stale')
-const main = computed(() => measured.value ? showAsked(measured.value, props.quantity, props.asked.nominalHz) : null)
-const absolute = computed(() => measured.value && props.asked.nominalHz !== null ? showMeasured(measured.value, props.quantity) : null)
-const ppm = computed(() => measured.value && props.asked.nominalHz !== null ? groupDigits(hzToPpm(measured.value.value - props.asked.nominalHz, props.asked.nominalHz), 1, true) : null)
-const held = computed(() => props.hold === null ? null : showAsked({ value: props.hold, standardUncertainty: measured.value?.standardUncertainty ?? null }, props.quantity, props.asked.nominalHz))
+const main = computed(() =>
+  measured.value ? showAsked(measured.value, props.quantity, props.asked.nominalHz) : null,
+)
+const absolute = computed(() =>
+  measured.value && props.asked.nominalHz !== null ? showMeasured(measured.value, props.quantity) : null,
+)
+const ppm = computed(() =>
+  measured.value && props.asked.nominalHz !== null
+    ? groupDigits(hzToPpm(measured.value.value - props.asked.nominalHz, props.asked.nominalHz), 1, true)
+    : null,
+)
+const held = computed(() =>
+  props.hold === null
+    ? null
+    : showAsked(
+        { value: props.hold, standardUncertainty: measured.value?.standardUncertainty ?? null },
+        props.quantity,
+        props.asked.nominalHz,
+      ),
+)
 const nothing = computed(() => {
   if (props.typedOnly) return 'no connected instrument reads this: type it'
-  if (stale.value) return `${props.live!.entry.instrument} not answering, last at ${clockTime(props.live!.entry.receivedAtMs)}`
-  return ({ 'no-signal': 'no signal: key the set', 'overload': 'overload: change the range', 'garbled': 'the instrument answers nonsense', 'ok': '' } as const)[props.live?.entry.status ?? 'ok']
+  if (stale.value)
+    return `${props.live!.entry.instrument} not answering, last at ${clockTime(props.live!.entry.receivedAtMs)}`
+  return (
+    {
+      'no-signal': 'no signal: key the set',
+      'overload': 'overload: change the range',
+      'garbled': 'the instrument answers nonsense',
+      'ok': '',
+    } as const
+  )[props.live?.entry.status ?? 'ok']
 })
 </script>
 
 <template>
   <div class="big" :class="{ stale }">
-    <span class="n fig" :class="{ long: (main?.value.length ?? 0) > 5 }" data-testid="big">{{ main?.value ?? '\u2013' }}</span>
-    <span class="u">{{ main?.unit ?? (asked.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz') }}</span>
+    <span class="n fig" :class="{ long: (main?.value.length ?? 0) > 5 }" data-testid="big">{{
+      main?.value ?? '\u2013'
+    }}</span>
+    <span class="u">{{
+      main?.unit ?? (asked.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz')
+    }}</span>
     <span class="side">
       <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}</span>
 
-      <span class="fig">{{ main?.plusMinus ?? '' }}<template v-if="ppm">&ensp;{{ ppm }}&#8239;ppm</template></span>
+      <span class="fig"
+        >{{ main?.plusMinus ?? '' }}<template v-if="ppm">&ensp;{{ ppm }}&#8239;ppm</template></span
+      >
       <span v-if="held" class="fig hold">peak {{ held.value }}&#8239;{{ held.unit }}</span>
       <span v-if="nothing" class="words">{{ nothing }}</span>
     </span>
@@ -36,14 +83,58 @@ const nothing = computed(() => {
 </template>
 
 <style scoped>
-.big { display: flex; align-items: baseline; gap: 14px; margin-top: 4px; min-height: 100px; }
-.n { font-size: 100px; line-height: 1; font-weight: 500; letter-spacing: -.04em; white-space: nowrap; }
-.n.long { font-size: 84px; }
-.u { font-size: 30px; color: var(--ink2); }
-.side { display: flex; flex-direction: column; font-size: 17px; color: var(--ink2); margin-left: 6px; }
-.side .fig { white-space: nowrap; }
-.words { font-size: 15px; color: var(--ink); white-space: normal; max-width: 30ch; }
-.hold { color: var(--ink); font-weight: 600; }
-.stale .n { color: var(--ink2); text-decoration: line-through; text-decoration-thickness: 4px; }
-@media (max-width: 700px) { .n { font-size: 72px; } .big { flex-wrap: wrap; } }
+.big {
+  display: flex;
+  align-items: baseline;
+  gap: 14px;
+  margin-top: 4px;
+  min-height: 100px;
+}
+.n {
+  font-size: 100px;
+  line-height: 1;
+  font-weight: 500;
+  letter-spacing: -0.04em;
+  white-space: nowrap;
+}
+.n.long {
+  font-size: 84px;
+}
+.u {
+  font-size: 30px;
+  color: var(--ink2);
+}
+.side {
+  display: flex;
+  flex-direction: column;
+  font-size: 17px;
+  color: var(--ink2);
+  margin-left: 6px;
+}
+.side .fig {
+  white-space: nowrap;
+}
+.words {
+  font-size: 15px;
+  color: var(--ink);
+  white-space: normal;
+  max-width: 30ch;
+}
+.hold {
+  color: var(--ink);
+  font-weight: 600;
+}
+.stale .n {
+  color: var(--ink2);
+  text-decoration: line-through;
+  text-decoration-thickness: 4px;
+}
+@media (max-width: 700px) {
+  .n {
+    font-size: 72px;
+  }
+  .big {
+    flex-wrap: wrap;
+  }
+}
 </style>

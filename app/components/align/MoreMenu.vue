@@ -1,31 +1,114 @@
 <script setup lang="ts">
 /** What is needed now and then: the log, oscillators, zero beat, a second screen, and what is heard. */
-defineProps<{ volume: number, everyS: number, hasVoice: boolean, alarm: boolean, following: boolean, oscillators: boolean, ear: boolean, canBeat: boolean }>()
-const emit = defineEmits<{ volume: [v: number], every: [s: number], alarm: [], follow: [], beat: [], open: [what: 'log' | 'attribution' | 'board' | 'park'] }>()
+defineProps<{
+  volume: number
+  everyS: number
+  hasVoice: boolean
+  alarm: boolean
+  following: boolean
+  oscillators: boolean
+  ear: boolean
+  canBeat: boolean
+}>()
+const emit = defineEmits<{
+  volume: [v: number]
+  every: [s: number]
+  alarm: []
+  follow: []
+  beat: []
+  open: [what: 'log' | 'attribution' | 'board' | 'park']
+}>()
 const EVERY = [0, 2, 4, 8]
 </script>
 
 <template>
   <v-menu location="top end">
-    <template #activator="{ props: button }"><v-btn v-bind="button" height="44" aria-label="More">More</v-btn></template>
+    <template #activator="{ props: button }"
+      ><v-btn v-bind="button" height="44" aria-label="More">More</v-btn></template
+    >
     <v-card class="more" min-width="330">
       <v-btn block variant="text" height="48" @click="emit('open', 'log')">Log of the run</v-btn>
       <v-btn block variant="text" height="48" @click="emit('open', 'board')">Board, large <kbd>B</kbd></v-btn>
-      <v-btn v-if="oscillators" block variant="text" height="48" @click="emit('open', 'attribution')">Which oscillator is off</v-btn>
-      <v-btn v-if="canBeat" block variant="text" height="48" @click="emit('beat')">{{ ear ? 'Hide zero beat' : 'Zero beat by the sound card' }}</v-btn>
-      <v-btn block variant="text" height="48" :aria-pressed="following" @click="emit('follow')">{{ following ? 'Stop following the other screen' : 'Follow the other screen of this run' }}</v-btn>
+      <v-btn v-if="oscillators" block variant="text" height="48" @click="emit('open', 'attribution')"
+        >Which oscillator is off</v-btn
+      >
+      <v-btn v-if="canBeat" block variant="text" height="48" @click="emit('beat')">{{
+        ear ? 'Hide zero beat' : 'Zero beat by the sound card'
+      }}</v-btn>
+      <v-btn block variant="text" height="48" :aria-pressed="following" @click="emit('follow')">{{
+        following ? 'Stop following the other screen' : 'Follow the other screen of this run'
+      }}</v-btn>
       <v-btn block variant="text" height="48" @click="emit('open', 'park')">Park this run</v-btn>
       <div class="sound" @click.stop>
-        <label>Loudness of the tone <input type="range" min="0.05" max="1" step="0.05" :value="volume" @input="emit('volume', Number(($event.target as HTMLInputElement).value))"></label>
-        <label>Speak the reading <select :value="everyS" :disabled="!hasVoice" @change="emit('every', Number(($event.target as HTMLSelectElement).value))"><option v-for="s in EVERY" :key="s" :value="s">{{ s === 0 ? (hasVoice ? 'not' : 'no voice here') : `every ${s} s` }}</option></select></label>
-        <label class="check"><input type="checkbox" :checked="alarm" @change="emit('alarm')"> Warn by sound before the key-down limit</label>
+        <label
+          >Loudness of the tone
+          <input
+            type="range"
+            min="0.05"
+            max="1"
+            step="0.05"
+            :value="volume"
+            @input="emit('volume', Number(($event.target as HTMLInputElement).value))"
+        /></label>
+        <label
+          >Speak the reading
+          <select
+            :value="everyS"
+            :disabled="!hasVoice"
+            @change="emit('every', Number(($event.target as HTMLSelectElement).value))"
+          >
+            <option v-for="s in EVERY" :key="s" :value="s">
+              {{ s === 0 ? (hasVoice ? 'not' : 'no voice here') : `every ${s} s` }}
+            </option>
+          </select></label
+        >
+        <label class="check"
+          ><input type="checkbox" :checked="alarm" @change="emit('alarm')" /> Warn by sound before the
+          key-down limit</label
+        >
       </div>
     </v-card>
   </v-menu>
 </template>
 
 <style scoped>
-.more { padding: 6px 0 8px; } .more :deep(.v-btn) { justify-content: flex-start; }
-.sound { border-top: 1px solid var(--line); margin-top: 6px; padding: 6px 16px 0; } label { display: flex; align-items: center; gap: 12px; min-height: 48px; justify-content: space-between; } .check { justify-content: flex-start; }
-input[type=range] { width: 130px; height: 44px; accent-color: var(--accent); } input[type=checkbox] { width: 22px; height: 22px; } select { min-height: 44px; font: inherit; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+.more {
+  padding: 6px 0 8px;
+}
+.more :deep(.v-btn) {
+  justify-content: flex-start;
+}
+.sound {
+  border-top: 1px solid var(--line);
+  margin-top: 6px;
+  padding: 6px 16px 0;
+}
+label {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  min-height: 48px;
+  justify-content: space-between;
+}
+.check {
+  justify-content: flex-start;
+}
+input[type='range'] {
+  width: 130px;
+  height: 44px;
+  accent-color: var(--accent);
+}
+input[type='checkbox'] {
+  width: 22px;
+  height: 22px;
+}
+select {
+  min-height: 44px;
+  font: inherit;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
 </style>

@@ -9,10 +9,26 @@ defineProps<{ others: readonly JobSummary[] }>()
 <template>
   <nav v-if="others.length > 0" class="batch" aria-label="other sets of this model">
     <span class="quiet">Same model:</span>
-    <NuxtLink v-for="o in others" :key="o.job.id" :to="`/jobs/${o.job.id}/align`"><b>{{ jobTag(o.job.number) }}</b> {{ o.nextStepTitle ?? 'done' }}</NuxtLink>
+    <NuxtLink v-for="o in others" :key="o.job.id" :to="`/jobs/${o.job.id}/align`"
+      ><b>{{ jobTag(o.job.number) }}</b> {{ o.nextStepTitle ?? 'done' }}</NuxtLink
+    >
   </nav>
 </template>
 
 <style scoped>
-.batch { display: flex; gap: 6px 14px; flex-wrap: wrap; align-items: center; font-size: 13.5px; padding: 4px 0 0; } a { display: inline-flex; gap: 6px; align-items: center; min-height: 44px; color: var(--accent); }
+.batch {
+  display: flex;
+  gap: 6px 14px;
+  flex-wrap: wrap;
+  align-items: center;
+  font-size: 13.5px;
+  padding: 4px 0 0;
+}
+a {
+  display: inline-flex;
+  gap: 6px;
+  align-items: center;
+  min-height: 44px;
+  color: var(--accent);
+}
 </style>

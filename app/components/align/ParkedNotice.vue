@@ -9,9 +9,22 @@ const emit = defineEmits<{ goOn: [] }>()
 </script>
 
 <template>
-  <p class="parked" role="status"><span><b>Parked</b> since {{ dayAndTime(wait.atMs) }}, {{ WAIT_WORDS[wait.waitsFor] }}: {{ wait.text }}</span> <v-btn height="44" @click="emit('goOn')">Go on with it</v-btn></p>
+  <p class="parked" role="status">
+    <span
+      ><b>Parked</b> since {{ dayAndTime(wait.atMs) }}, {{ WAIT_WORDS[wait.waitsFor] }}: {{ wait.text }}</span
+    >
+    <v-btn height="44" @click="emit('goOn')">Go on with it</v-btn>
+  </p>
 </template>
 
 <style scoped>
-.parked { display: flex; gap: 14px; align-items: center; justify-content: space-between; margin: 0 0 8px; padding: 4px 0 4px 10px; border-left: 4px dashed var(--unsure); }
+.parked {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  justify-content: space-between;
+  margin: 0 0 8px;
+  padding: 4px 0 4px 10px;
+  border-left: 4px dashed var(--unsure);
+}
 </style>

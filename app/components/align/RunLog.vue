@@ -6,18 +6,33 @@ import { eventWords } from '../../../shared/words/eventWords'
 import { clockTime } from '../../../shared/words/runWords'
 import TextDialog from '../frame/TextDialog.vue'
 
-/** Everything that was entered, the last first; any entry can be struck out with a reason, and seconds keyed add up. */
+/**
+ * Everything that was entered, the last first; any entry can be struck out with a reason, and seconds keyed
+ * add up.
+ */
 const props = defineProps<{ events: readonly JobEvent[] }>()
-const emit = defineEmits<{ close: [], strike: [eventId: string, reason: string], strikeReading: [readingId: string, reason: string] }>()
+const emit = defineEmits<{
+  close: []
+  strike: [eventId: string, reason: string]
+  strikeReading: [readingId: string, reason: string]
+}>()
 const MOST = 200
 const all = ref(false)
-const striking = ref<{ id: string, isReading: boolean } | null>(null)
-const struckReadings = computed(() => new Map(props.events.flatMap(e => e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : [])))
-const readingsOf = (e: JobEvent) => e.kind === 'row-taken' ? e.readings : []
-const struck = computed(() => new Map(props.events.flatMap(e => e.kind === 'event-struck' ? [[e.eventId, e.reason] as const] : [])))
+const striking = ref<{ id: string; isReading: boolean } | null>(null)
+const struckReadings = computed(
+  () =>
+    new Map(
+      props.events.flatMap(e => (e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : [])),
+    ),
+)
+const readingsOf = (e: JobEvent) => (e.kind === 'row-taken' ? e.readings : [])
+const struck = computed(
+  () =>
+    new Map(props.events.flatMap(e => (e.kind === 'event-struck' ? [[e.eventId, e.reason] as const] : []))),
+)
 const shown = computed(() => [...props.events].reverse().slice(0, all.value ? undefined : MOST))
 const totals = computed(() => keyDownTotals(props.events))
-const minutes = (s: number) => s < 100 ? `${s.toFixed(0)} s` : `${(s / 60).toFixed(1)} min`
+const minutes = (s: number) => (s < 100 ? `${s.toFixed(0)} s` : `${(s / 60).toFixed(1)} min`)
 function strike(reason: string) {
   const { id, isReading } = striking.value!
   if (isReading) emit('strikeReading', id, reason)
@@ -30,27 +45,102 @@ function strike(reason: string) {
   <v-dialog :model-value="true" max-width="860" scrollable @update:model-value="v => v || emit('close')">
     <v-card title="Log of the run">
       <v-card-text>
-        <p>Keyed <b class="fig">{{ minutes(totals.totalS) }}</b> in all, from measured RF<template v-for="[step, s] in totals.byStep" :key="step ?? ''"><template v-if="step">, <span class="fig">{{ step }} {{ minutes(s) }}</span></template></template>.</p>
+        <p>
+          Keyed <b class="fig">{{ minutes(totals.totalS) }}</b> in all, from measured RF<template
+            v-for="[step, s] in totals.byStep"
+            :key="step ?? ''"
+            ><template v-if="step"
+              >, <span class="fig">{{ step }} {{ minutes(s) }}</span></template
+            ></template
+          >.
+        </p>
         <ol>
           <li v-for="e in shown" :key="e.id" :class="{ struck: struck.has(e.id) }">
-            <span class="fig quiet">{{ clockTime(e.atMs) }}</span> <span class="what">{{ eventWords(e) }}<span v-if="struck.has(e.id)" class="quiet"> struck out: {{ struck.get(e.id) }}</span></span>
-            <button v-if="canBeStruck(e) && !struck.has(e.id)" type="button" @click="striking = { id: e.id, isReading: false }">strike out</button>
+            <span class="fig quiet">{{ clockTime(e.atMs) }}</span>
+            <span class="what"
+              >{{ eventWords(e)
+              }}<span v-if="struck.has(e.id)" class="quiet"> struck out: {{ struck.get(e.id) }}</span></span
+            >
+            <button
+              v-if="canBeStruck(e) && !struck.has(e.id)"
+              type="button"
+              @click="striking = { id: e.id, isReading: false }"
+            >
+              strike out
+            </button>
             <span v-if="readingsOf(e).length > 0" class="readings">
-              <button v-for="r in readingsOf(e)" :key="r.id" type="button" :disabled="struckReadings.has(r.id)" :class="{ struck: struckReadings.has(r.id) }" :title="struckReadings.get(r.id) ?? 'strike out this reading alone'" @click="striking = { id: r.id, isReading: true }">{{ struckReadings.has(r.id) ? 'struck' : 'strike' }} {{ QUANTITIES[r.quantity].symbol }}</button>
+              <button
+                v-for="r in readingsOf(e)"
+                :key="r.id"
+                type="button"
+                :disabled="struckReadings.has(r.id)"
+                :class="{ struck: struckReadings.has(r.id) }"
+                :title="struckReadings.get(r.id) ?? 'strike out this reading alone'"
+                @click="striking = { id: r.id, isReading: true }"
+              >
+                {{ struckReadings.has(r.id) ? 'struck' : 'strike' }} {{ QUANTITIES[r.quantity].symbol }}
+              </button>
             </span>
           </li>
         </ol>
         <p v-if="events.length === 0" class="quiet">Nothing was entered yet.</p>
-        <v-btn v-if="!all && events.length > MOST" height="44" @click="all = true">All {{ events.length }} entries</v-btn>
+        <v-btn v-if="!all && events.length > MOST" height="44" @click="all = true"
+          >All {{ events.length }} entries</v-btn
+        >
       </v-card-text>
-      <v-card-actions><v-spacer /><v-btn height="44" @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions>
-      <TextDialog :open="striking !== null" title="Strike out this entry" hint="It stays in the record with your reason; it no longer counts." label="Reason" action="Strike out" :suggestions="STRIKE_REASONS" @close="striking = null" @done="strike" />
+      <v-card-actions
+        ><v-spacer /><v-btn height="44" @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions
+      >
+      <TextDialog
+        :open="striking !== null"
+        title="Strike out this entry"
+        hint="It stays in the record with your reason; it no longer counts."
+        label="Reason"
+        action="Strike out"
+        :suggestions="STRIKE_REASONS"
+        @close="striking = null"
+        @done="strike"
+      />
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-ol { list-style: none; padding: 0; margin: 8px 0; } li { display: flex; gap: 12px; align-items: center; min-height: 44px; border-bottom: 1px solid var(--line); } .what { flex: 1; } .struck .what { text-decoration: line-through; }
-li button { min-height: 44px; font: inherit; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
-.readings { display: flex; gap: 4px; flex-wrap: wrap; } .readings .struck { text-decoration: line-through; color: var(--ink2); }
+ol {
+  list-style: none;
+  padding: 0;
+  margin: 8px 0;
+}
+li {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  min-height: 44px;
+  border-bottom: 1px solid var(--line);
+}
+.what {
+  flex: 1;
+}
+.struck .what {
+  text-decoration: line-through;
+}
+li button {
+  min-height: 44px;
+  font: inherit;
+  font-size: 13px;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.readings {
+  display: flex;
+  gap: 4px;
+  flex-wrap: wrap;
+}
+.readings .struck {
+  text-decoration: line-through;
+  color: var(--ink2);
+}
 </style>

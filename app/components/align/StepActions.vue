@@ -2,23 +2,47 @@
 import { computed } from 'vue'
 import type { Confirming } from '../../logic/alignView'
 
-const props = defineProps<{ confirming: Confirming, listening: boolean, holding: boolean }>()
-const emit = defineEmits<{ take: [], type: [], confirm: [], work: [], listen: [], hold: [], note: [], strike: [], back: [], next: [] }>()
+const props = defineProps<{ confirming: Confirming; listening: boolean; holding: boolean }>()
+const emit = defineEmits<{
+  take: []
+  type: []
+  confirm: []
+  work: []
+  listen: []
+  hold: []
+  note: []
+  strike: []
+  back: []
+  next: []
+}>()
 const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirming.kind))
 </script>
 
 <template>
   <div class="acts">
-    <v-btn class="take" variant="flat" color="on-background" size="large" @click="emit('take')">Take reading <kbd>Space</kbd></v-btn>
-    <v-btn class="confirm" :variant="isMain ? 'flat' : 'outlined'" :color="isMain ? 'primary' : undefined" size="large" @click="emit('confirm')">{{ confirming.label }} <kbd>Enter</kbd></v-btn>
+    <v-btn class="take" variant="flat" color="on-background" size="large" @click="emit('take')"
+      >Take reading <kbd>Space</kbd></v-btn
+    >
+    <v-btn
+      class="confirm"
+      :variant="isMain ? 'flat' : 'outlined'"
+      :color="isMain ? 'primary' : undefined"
+      size="large"
+      @click="emit('confirm')"
+      >{{ confirming.label }} <kbd>Enter</kbd></v-btn
+    >
     <v-btn v-if="confirming.kind === 'leave'" size="large" @click="emit('work')">Work on the coils</v-btn>
     <div class="space" />
     <v-btn size="large" @click="emit('back')">Back <kbd>[</kbd></v-btn>
     <v-btn size="large" @click="emit('next')">Next <kbd>]</kbd></v-btn>
     <div class="line" />
     <v-btn height="44" @click="emit('type')">Type <kbd>T</kbd></v-btn>
-    <v-btn height="44" :aria-pressed="listening" :class="{ pressed: listening }" @click="emit('listen')">{{ listening ? 'Listening' : 'Listen' }} <kbd>L</kbd></v-btn>
-    <v-btn height="44" :aria-pressed="holding" :class="{ pressed: holding }" @click="emit('hold')">{{ holding ? 'Holding' : 'Hold' }} <kbd>M</kbd></v-btn>
+    <v-btn height="44" :aria-pressed="listening" :class="{ pressed: listening }" @click="emit('listen')"
+      >{{ listening ? 'Listening' : 'Listen' }} <kbd>L</kbd></v-btn
+    >
+    <v-btn height="44" :aria-pressed="holding" :class="{ pressed: holding }" @click="emit('hold')"
+      >{{ holding ? 'Holding' : 'Hold' }} <kbd>M</kbd></v-btn
+    >
     <v-btn height="44" @click="emit('note')">Note <kbd>N</kbd></v-btn>
     <v-btn height="44" @click="emit('strike')">Strike out <kbd>U</kbd></v-btn>
     <slot />
@@ -26,15 +50,44 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
 </template>
 
 <style scoped>
-.acts { display: flex; flex-wrap: wrap; gap: 8px; padding: 10px 0 12px; align-items: center; }
-.space { flex: 1; }
-.line { flex-basis: 100%; height: 0; margin-top: -4px; }
-.pressed { background: var(--ink); color: var(--paper); }
-.take { background: var(--ink) !important; color: var(--paper) !important; }
-.v-btn { padding: 0 12px; flex: none; }
+.acts {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  padding: 10px 0 12px;
+  align-items: center;
+}
+.space {
+  flex: 1;
+}
+.line {
+  flex-basis: 100%;
+  height: 0;
+  margin-top: -4px;
+}
+.pressed {
+  background: var(--ink);
+  color: var(--paper);
+}
+.take {
+  background: var(--ink) !important;
+  color: var(--paper) !important;
+}
+.v-btn {
+  padding: 0 12px;
+  flex: none;
+}
 @media (max-width: 700px) {
   /* One line that is pushed sideways; a phone has no keys to show. */
-  .acts { flex-wrap: nowrap; overflow-x: auto; padding: 8px 0; }
-  .space, .line, kbd { display: none; }
+  .acts {
+    flex-wrap: nowrap;
+    overflow-x: auto;
+    padding: 8px 0;
+  }
+  .space,
+  .line,
+  kbd {
+    display: none;
+  }
 }
 </style>

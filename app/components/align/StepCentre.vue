@@ -5,7 +5,14 @@ import { decidingRange, forecast, judgeAsked, type StepState, type WantState } f
 import type { Accuracy } from '../../../core/quantity'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import { criterionWords } from '../../../shared/words/runWords'
-import { forecastWords, reasonWords, showBound, statusWord, windowWords, zoneWords } from '../../../shared/words/verdictWords'
+import {
+  forecastWords,
+  reasonWords,
+  showBound,
+  statusWord,
+  windowWords,
+  zoneWords,
+} from '../../../shared/words/verdictWords'
 import ForkGauge from '../gauge/ForkGauge.vue'
 import StateMark from '../gauge/StateMark.vue'
 import TrendStrip from '../gauge/TrendStrip.vue'
@@ -15,11 +22,11 @@ import LiveFigure from './LiveFigure.vue'
 const props = defineProps<{
   state: StepState
   want: WantState
-  live: { entry: LiveEntry, freshness: Freshness } | null
+  live: { entry: LiveEntry; freshness: Freshness } | null
   accuracy: Accuracy | null
   asFound: number | null
   hold: number | null
-  trend: readonly { atMs: number, value: number }[]
+  trend: readonly { atMs: number; value: number }[]
   nowMs: number
   /** false: the set is not keyed, and what the meter shows is not judged */
   readable: boolean
@@ -27,23 +34,49 @@ const props = defineProps<{
 
 const quantity = computed(() => props.want.want.quantity)
 const nominal = computed(() => props.want.asked.nominalHz)
-const perSi = computed(() => nominal.value === null ? QUANTITIES[quantity.value].perSi : 1)
-const toShown = (si: number | null) => si === null ? null : (si - (nominal.value ?? 0)) * perSi.value
-const current = computed(() => props.live?.freshness === 'live' && props.live.entry.value !== null ? { value: props.live.entry.value, standardUncertainty: props.live.entry.standardUncertainty } : null)
-const judgement = computed(() => current.value && props.readable ? judgeAsked(current.value, props.want.asked) : null)
-const expected = computed(() => props.accuracy ? forecast(props.want.asked, props.accuracy) : null)
-const warning = computed(() => expected.value ? forecastWords(expected.value, quantity.value) : null)
+const perSi = computed(() => (nominal.value === null ? QUANTITIES[quantity.value].perSi : 1))
+const toShown = (si: number | null) => (si === null ? null : (si - (nominal.value ?? 0)) * perSi.value)
+const current = computed(() =>
+  props.live?.freshness === 'live' && props.live.entry.value !== null
+    ? { value: props.live.entry.value, standardUncertainty: props.live.entry.standardUncertainty }
+    : null,
+)
+const judgement = computed(() =>
+  current.value && props.readable ? judgeAsked(current.value, props.want.asked) : null,
+)
+const expected = computed(() => (props.accuracy ? forecast(props.want.asked, props.accuracy) : null))
+const warning = computed(() => (expected.value ? forecastWords(expected.value, quantity.value) : null))
 const range = computed(() => decidingRange(props.want.asked))
-const decimals = computed(() => nominal.value !== null ? 0 : Math.min(3, current.value?.standardUncertainty ? justifiedDecimals(current.value.standardUncertainty * perSi.value) : 2))
+const decimals = computed(() =>
+  nominal.value !== null
+    ? 0
+    : Math.min(
+        3,
+        current.value?.standardUncertainty
+          ? justifiedDecimals(current.value.standardUncertainty * perSi.value)
+          : 2,
+      ),
+)
 const gauge = computed(() => ({
-  low: toShown(range.value.low), high: toShown(range.value.high), aim: toShown(props.want.asked.window?.aim ?? null), asFound: toShown(props.asFound),
-  now: current.value ? toShown(current.value.value) : null, bound: current.value?.standardUncertainty != null ? standardToBound(current.value.standardUncertainty) * perSi.value : null, signed: nominal.value !== null,
+  low: toShown(range.value.low),
+  high: toShown(range.value.high),
+  aim: toShown(props.want.asked.window?.aim ?? null),
+  asFound: toShown(props.asFound),
+  now: current.value ? toShown(current.value.value) : null,
+  bound:
+    current.value?.standardUncertainty != null
+      ? standardToBound(current.value.standardUncertainty) * perSi.value
+      : null,
+  signed: nominal.value !== null,
 }))
-const unit = computed(() => nominal.value === null ? QUANTITIES[quantity.value].shownUnit : 'Hz')
-const points = computed(() => props.trend.map(p => ({ agoS: Math.max(0, (props.nowMs - p.atMs) / 1000), value: toShown(p.value)! })))
+const unit = computed(() => (nominal.value === null ? QUANTITIES[quantity.value].shownUnit : 'Hz'))
+const points = computed(() =>
+  props.trend.map(p => ({ agoS: Math.max(0, (props.nowMs - p.atMs) / 1000), value: toShown(p.value)! })),
+)
 const direction = computed(() => {
   const { window } = props.want.asked
-  if (!judgement.value || !current.value || window?.aim == null || judgement.value.verdict === 'inside') return ''
+  if (!judgement.value || !current.value || window?.aim == null || judgement.value.verdict === 'inside')
+    return ''
   const away = current.value.value - window.aim
   return `${showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', '')} ${away > 0 ? 'above' : 'below'} the aim of ${showBound(window.aim, quantity.value, nominal.value)}`
 })
@@ -51,31 +84,81 @@ const direction = computed(() => {
 
 <template>
   <div>
-    <LiveFigure :quantity="quantity" :asked="want.asked" :live="live" :hold="hold" :typed-only="live === null" />
+    <LiveFigure
+      :quantity="quantity"
+      :asked="want.asked"
+      :live="live"
+      :hold="hold"
+      :typed-only="live === null"
+    />
     <div class="verdict" data-testid="verdict">
       <template v-if="judgement && (want.asked.window || want.asked.limit)">
         <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
         <span>{{ direction || reasonWords(judgement, quantity, want.asked, current!).at(-1) }}</span>
       </template>
       <span v-else-if="current && !readable">not keyed: nothing to judge</span>
-      <span v-else-if="range.low !== null || range.high !== null">target {{ windowWords(range.low, range.high, quantity, nominal) }}</span>
-      <span v-else-if="state.step.criterion?.kind === 'peak'">for a maximum; nothing is judged on the way</span>
+      <span v-else-if="range.low !== null || range.high !== null"
+        >target {{ windowWords(range.low, range.high, quantity, nominal) }}</span
+      >
+      <span v-else-if="state.step.criterion?.kind === 'peak'"
+        >for a maximum; nothing is judged on the way</span
+      >
       <span v-else-if="want.want.target">its target is the reading of another step, not taken yet</span>
     </div>
     <slot />
-    <p v-if="criterionWords(state)" class="criterion"><b class="fig">{{ criterionWords(state) }}</b> of at most {{ state.criterion!.limitDb }} dB<template v-if="state.criterion!.kind === 'peak'">, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template></p>
+    <p v-if="criterionWords(state)" class="criterion">
+      <b class="fig">{{ criterionWords(state) }}</b> of at most {{ state.criterion!.limitDb }} dB<template
+        v-if="state.criterion!.kind === 'peak'"
+        >, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template
+      >
+    </p>
     <p v-if="warning" class="warning"><StateMark mark="cannot-tell" /> {{ warning }}</p>
-    <p v-else-if="expected?.zone && want.asked.limit" class="zone">With this instrument accepted: <span class="fig">{{ zoneWords(expected, quantity, nominal) }}</span></p>
+    <p v-else-if="expected?.zone && want.asked.limit" class="zone">
+      With this instrument accepted: <span class="fig">{{ zoneWords(expected, quantity, nominal) }}</span>
+    </p>
     <ForkGauge :values="gauge" :unit="unit" :decimals="decimals" :mark="judgement?.verdict ?? null" />
-    <TrendStrip v-if="live" :points="points" :low="gauge.low" :high="gauge.high" :aim="gauge.aim" :decimals="decimals" />
+    <TrendStrip
+      v-if="live"
+      :points="points"
+      :low="gauge.low"
+      :high="gauge.high"
+      :aim="gauge.aim"
+      :decimals="decimals"
+    />
   </div>
 </template>
 
 <style scoped>
-.verdict { display: flex; align-items: center; gap: 10px; font-size: 17px; min-height: 28px; }
-.verdict b::first-letter { text-transform: uppercase; }
-.verdict span { color: var(--ink2); font-size: 15px; }
-.criterion, .zone, .warning { margin: 2px 0 0; font-size: 14px; color: var(--ink2); }
-.criterion b { color: var(--ink); }
-.warning { color: var(--ink); display: flex; gap: 8px; align-items: center; border-left: 3px solid var(--unsure); padding-left: 8px; }
+.verdict {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 17px;
+  min-height: 28px;
+}
+.verdict b::first-letter {
+  text-transform: uppercase;
+}
+.verdict span {
+  color: var(--ink2);
+  font-size: 15px;
+}
+.criterion,
+.zone,
+.warning {
+  margin: 2px 0 0;
+  font-size: 14px;
+  color: var(--ink2);
+}
+.criterion b {
+  color: var(--ink);
+}
+.warning {
+  color: var(--ink);
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  border-left: 3px solid var(--unsure);
+  padding-left: 8px;
+}
 </style>

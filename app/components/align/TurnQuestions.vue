@@ -10,12 +10,29 @@ const emit = defineEmits<{ answer: [rowId: string, designators: readonly string[
 <template>
   <div v-for="q in questions" :key="q.rowId" class="question" role="group" aria-label="Was it turned?">
     <span>{{ turnQuestionWords(q) }}</span>
-    <v-btn v-for="d in q.designators.length > 1 ? q.designators : []" :key="d" height="44" @click="emit('answer', q.rowId, [d])">{{ d }}</v-btn>
-    <v-btn height="44" @click="emit('answer', q.rowId, q.designators)">{{ q.designators.length > 1 ? 'All of them' : 'Yes' }}</v-btn>
+    <v-btn
+      v-for="d in q.designators.length > 1 ? q.designators : []"
+      :key="d"
+      height="44"
+      @click="emit('answer', q.rowId, [d])"
+      >{{ d }}</v-btn
+    >
+    <v-btn height="44" @click="emit('answer', q.rowId, q.designators)">{{
+      q.designators.length > 1 ? 'All of them' : 'Yes'
+    }}</v-btn>
     <v-btn height="44" @click="emit('answer', q.rowId, [])">No, nothing</v-btn>
   </div>
 </template>
 
 <style scoped>
-.question { display: flex; flex-wrap: wrap; gap: 8px; align-items: center; margin: 6px 0; padding: 4px 0 4px 10px; border-left: 3px dashed var(--unsure); font-size: 15px; }
+.question {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  align-items: center;
+  margin: 6px 0;
+  padding: 4px 0 4px 10px;
+  border-left: 3px dashed var(--unsure);
+  font-size: 15px;
+}
 </style>

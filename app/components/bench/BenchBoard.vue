@@ -4,14 +4,29 @@ import { BENCHES, type BenchOrder, type JobSummary } from '../../../shared/bench
 import { useDragBetween } from '../../composables/useDragBetween'
 import JobRow from '../job/JobRow.vue'
 
-/** What lies on each bench and on the shelf; a row is moved by its handle, with the finger, the mouse or the arrow keys. */
-const props = defineProps<{ here: readonly JobSummary[], nowMs: number }>()
+/**
+ * What lies on each bench and on the shelf; a row is moved by its handle, with the finger, the mouse or the
+ * arrow keys.
+ */
+const props = defineProps<{ here: readonly JobSummary[]; nowMs: number }>()
 const emit = defineEmits<{ place: [order: BenchOrder] }>()
-const PLACES = [...BENCHES.map(b => ({ bench: b as number | null, title: `Bench ${b}`, empty: 'nothing on it: drag a set here' })), { bench: null, title: 'Shelf', empty: 'nothing waits' }]
-const lists = computed(() => PLACES.map(p => ({ ...p, items: props.here.filter(i => i.job.bench === p.bench) })))
+const PLACES = [
+  ...BENCHES.map(b => ({
+    bench: b as number | null,
+    title: `Bench ${b}`,
+    empty: 'nothing on it: drag a set here',
+  })),
+  { bench: null, title: 'Shelf', empty: 'nothing waits' },
+]
+const lists = computed(() =>
+  PLACES.map(p => ({ ...p, items: props.here.filter(i => i.job.bench === p.bench) })),
+)
 
 function tell(changed: (bench: number | null) => readonly JobSummary[]) {
-  emit('place', PLACES.flatMap(p => changed(p.bench).map(i => ({ id: i.job.id, bench: p.bench }))))
+  emit(
+    'place',
+    PLACES.flatMap(p => changed(p.bench).map(i => ({ id: i.job.id, bench: p.bench }))),
+  )
 }
 const elements = ref<HTMLElement[]>([])
 useDragBetween(elements, ({ fromList, fromPlace, toList, toPlace }) => {
@@ -31,18 +46,19 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
   if (to >= 0 && to < own.length) {
     const moved = own.filter(i => i !== item)
     moved.splice(to, 0, item)
-    tell(b => b === item.job.bench ? moved : lists.value.find(l => l.bench === b)!.items)
-  }
-  else {
+    tell(b => (b === item.job.bench ? moved : lists.value.find(l => l.bench === b)!.items))
+  } else {
     const target = PLACES[at + step]
     if (!target) return
-    tell((b) => {
+    tell(b => {
       const items = lists.value.find(l => l.bench === b)!.items.filter(i => i !== item)
       return b === target.bench ? (step > 0 ? [item, ...items] : [...items, item]) : items
     })
   }
   const handle = event.currentTarget as HTMLElement
-  void nextTick(() => document.querySelector<HTMLElement>(`[data-handle="${item.job.id}"]`)?.focus() ?? handle.focus())
+  void nextTick(
+    () => document.querySelector<HTMLElement>(`[data-handle="${item.job.id}"]`)?.focus() ?? handle.focus(),
+  )
 }
 </script>
 
@@ -51,7 +67,16 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
     <h2>{{ l.title }}</h2>
     <div ref="elements" class="list">
       <div v-for="i in l.items" :key="i.job.id" class="line">
-        <button type="button" class="handle" :data-handle="i.job.id" :aria-label="`move ${i.job.serial}: arrow up, arrow down`" title="Drag, or arrow keys" @keydown="e => byKey(e, i)"><svg viewBox="0 0 16 20" aria-hidden="true"><path d="M3 4h10M3 10h10M3 16h10" /></svg></button>
+        <button
+          type="button"
+          class="handle"
+          :data-handle="i.job.id"
+          :aria-label="`move ${i.job.serial}: arrow up, arrow down`"
+          title="Drag, or arrow keys"
+          @keydown="e => byKey(e, i)"
+        >
+          <svg viewBox="0 0 16 20" aria-hidden="true"><path d="M3 4h10M3 10h10M3 16h10" /></svg>
+        </button>
         <JobRow v-bind="i" :now-ms="nowMs" />
       </div>
       <p v-if="l.items.length === 0" class="quiet empty">{{ l.empty }}</p>
@@ -60,10 +85,35 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
 </template>
 
 <style scoped>
-h2 { margin: 10px 0 0; font-size: 14px; color: var(--ink2); }
-.list { min-height: 20px; }
-.line { display: grid; grid-template-columns: 44px minmax(0, 1fr); align-items: center; }
-.handle { width: 44px; height: 56px; background: none; border: 0; cursor: grab; color: var(--ink2); touch-action: none; }
-.handle svg { width: 16px; height: 20px; stroke: currentColor; stroke-width: 1.6; }
-.empty { margin: 4px 0 4px 48px; }
+h2 {
+  margin: 10px 0 0;
+  font-size: 14px;
+  color: var(--ink2);
+}
+.list {
+  min-height: 20px;
+}
+.line {
+  display: grid;
+  grid-template-columns: 44px minmax(0, 1fr);
+  align-items: center;
+}
+.handle {
+  width: 44px;
+  height: 56px;
+  background: none;
+  border: 0;
+  cursor: grab;
+  color: var(--ink2);
+  touch-action: none;
+}
+.handle svg {
+  width: 16px;
+  height: 20px;
+  stroke: currentColor;
+  stroke-width: 1.6;
+}
+.empty {
+  margin: 4px 0 4px 48px;
+}
 </style>

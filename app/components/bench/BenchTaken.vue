@@ -4,8 +4,8 @@ import type { BlockedPeriod } from '../../../core/work'
 import { day } from '../../../shared/words/runWords'
 
 /** Weeks in which other work takes the bench: promised dates are counted around them. */
-defineProps<{ open: boolean, periods: readonly BlockedPeriod[], failure: string | null }>()
-const emit = defineEmits<{ close: [], add: [period: Omit<BlockedPeriod, 'id'>], remove: [id: string] }>()
+defineProps<{ open: boolean; periods: readonly BlockedPeriod[]; failure: string | null }>()
+const emit = defineEmits<{ close: []; add: [period: Omit<BlockedPeriod, 'id'>]; remove: [id: string] }>()
 const today = new Date().toISOString().slice(0, 10)
 const fromDay = ref(today)
 const toDay = ref(today)
@@ -22,12 +22,37 @@ function add() {
   <v-dialog :model-value="open" max-width="640" @update:model-value="v => v || emit('close')">
     <v-card title="Days the bench is taken">
       <v-card-text>
-        <p class="quiet">Other work, holidays: what is not finished before waits to the end of it. Promises are counted backward around these days, and an intake warns.</p>
-        <ul v-if="periods.length > 0"><li v-for="p in periods" :key="p.id"><b>{{ day(p.fromDay) }} to {{ day(p.toDay) }}</b> {{ p.why }} <v-btn size="small" height="40" variant="text" :aria-label="`remove ${p.why}`" @click="emit('remove', p.id)">Remove</v-btn></li></ul>
+        <p class="quiet">
+          Other work, holidays: what is not finished before waits to the end of it. Promises are counted
+          backward around these days, and an intake warns.
+        </p>
+        <ul v-if="periods.length > 0">
+          <li v-for="p in periods" :key="p.id">
+            <b>{{ day(p.fromDay) }} to {{ day(p.toDay) }}</b> {{ p.why }}
+            <v-btn
+              size="small"
+              height="40"
+              variant="text"
+              :aria-label="`remove ${p.why}`"
+              @click="emit('remove', p.id)"
+              >Remove</v-btn
+            >
+          </li>
+        </ul>
         <p v-else>Nothing takes the bench.</p>
         <form class="entry" @submit.prevent="add">
-          <v-text-field v-model="fromDay" type="date" label="First day" /><v-text-field v-model="toDay" type="date" label="Last day" />
-          <v-text-field v-model="why" class="why" label="Why" maxlength="200" placeholder="boat season, holidays" /><v-btn type="submit" size="large" :disabled="!why.trim()">Add</v-btn>
+          <v-text-field v-model="fromDay" type="date" label="First day" /><v-text-field
+            v-model="toDay"
+            type="date"
+            label="Last day"
+          />
+          <v-text-field
+            v-model="why"
+            class="why"
+            label="Why"
+            maxlength="200"
+            placeholder="boat season, holidays"
+          /><v-btn type="submit" size="large" :disabled="!why.trim()">Add</v-btn>
         </form>
         <p v-if="failure" class="care" role="alert">{{ failure }}</p>
       </v-card-text>
@@ -37,7 +62,19 @@ function add() {
 </template>
 
 <style scoped>
-ul { list-style: none; padding: 0; }
-.entry { display: grid; grid-template-columns: 1fr 1fr; gap: 12px; margin-top: 14px; }
-@media (max-width: 600px) { .entry { grid-template-columns: 1fr; } }
+ul {
+  list-style: none;
+  padding: 0;
+}
+.entry {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px;
+  margin-top: 14px;
+}
+@media (max-width: 600px) {
+  .entry {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -3,7 +3,7 @@ import { defineAsyncComponent } from 'vue'
 import type { ModelSheet } from '../../../core/sheet'
 
 /** "Show me": the board large, over whatever was at hand. */
-defineProps<{ sheet: ModelSheet, wanted: readonly string[] }>()
+defineProps<{ sheet: ModelSheet; wanted: readonly string[] }>()
 const emit = defineEmits<{ close: [] }>()
 const BoardView = defineAsyncComponent(() => import('./BoardView.vue'))
 </script>
@@ -12,7 +12,9 @@ const BoardView = defineAsyncComponent(() => import('./BoardView.vue'))
   <v-dialog :model-value="true" max-width="1100" @update:model-value="v => v || emit('close')">
     <v-card :title="`Board of ${sheet.model}`">
       <v-card-text><BoardView :sheet="sheet" :wanted="wanted" /></v-card-text>
-      <v-card-actions><v-spacer /><v-btn height="44" @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions>
+      <v-card-actions
+        ><v-spacer /><v-btn height="44" @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

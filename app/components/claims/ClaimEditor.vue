@@ -1,7 +1,13 @@
 <script setup lang="ts">
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
-import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type Claim, type ClaimKind, type ClaimQuantity } from '../../../core/claims'
+import {
+  CLAIM_QUANTITIES,
+  CLAIM_QUANTITY_NAMES,
+  type Claim,
+  type ClaimKind,
+  type ClaimQuantity,
+} from '../../../core/claims'
 import { MODES, type Mode } from '../../../core/rules'
 import { MOST_CLAIMS } from '../../../shared/job'
 
@@ -11,12 +17,19 @@ defineProps<{ failure?: string }>()
 const KINDS: readonly ClaimKind[] = ['about', 'under', 'over']
 /** What was typed, per claim; a text that is no number yet stays as it is. */
 const texts = ref<Record<string, string>>({})
-watch(claims, (list) => {
-  for (const c of list ?? []) texts.value[c.id] ??= Number.isFinite(c.value) ? String(Number((c.value * CLAIM_QUANTITIES[c.quantity].perSi).toPrecision(9))) : ''
-}, { immediate: true })
+watch(
+  claims,
+  list => {
+    for (const c of list ?? [])
+      texts.value[c.id] ??= Number.isFinite(c.value)
+        ? String(Number((c.value * CLAIM_QUANTITIES[c.quantity].perSi).toPrecision(9)))
+        : ''
+  },
+  { immediate: true },
+)
 
 function change(id: string, part: Partial<Claim>) {
-  claims.value = (claims.value ?? []).map(c => c.id === id ? withValue({ ...c, ...part }) : c)
+  claims.value = (claims.value ?? []).map(c => (c.id === id ? withValue({ ...c, ...part }) : c))
 }
 /** The number means the unit shown beside it, also after the quantity was changed. */
 function withValue(claim: Claim): Claim {
@@ -26,7 +39,10 @@ function withValue(claim: Claim): Claim {
 function add() {
   const id = uuid()
   texts.value[id] = ''
-  claims.value = [...(claims.value ?? []), { id, quantity: 'powerW', kind: 'under', value: Number.NaN, meter: '' }]
+  claims.value = [
+    ...(claims.value ?? []),
+    { id, quantity: 'powerW', kind: 'under', value: Number.NaN, meter: '' },
+  ]
 }
 function remove(id: string) {
   claims.value = (claims.value ?? []).filter(c => c.id !== id)
@@ -43,13 +59,51 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
   <fieldset class="claims">
     <legend>Claims with numbers <span class="quiet">settled by the as-found readings</span></legend>
     <div v-for="c in claims ?? []" :key="c.id" class="claim">
-      <select :value="c.kind" aria-label="how it was said" @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"><option v-for="k in KINDS" :key="k">{{ k }}</option></select>
-      <span class="number"><input class="fig" inputmode="decimal" :value="texts[c.id]" aria-label="number" :aria-invalid="wrong(c)" @input="type(c.id, ($event.target as HTMLInputElement).value)"> {{ CLAIM_QUANTITIES[c.quantity].shownUnit }}</span>
-      <select :value="c.quantity" aria-label="of what" @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"><option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option></select>
-      <select :value="c.mode ?? ''" aria-label="in which mode" @change="change(c.id, { mode: (($event.target as HTMLSelectElement).value || null) as Mode | null })"><option value="">any mode</option><option v-for="m in MODES" :key="m">{{ m }}</option></select>
-      <input class="meter" :value="c.meter" maxlength="100" placeholder="owner's meter" aria-label="the owner's meter" @input="change(c.id, { meter: ($event.target as HTMLInputElement).value })">
+      <select
+        :value="c.kind"
+        aria-label="how it was said"
+        @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"
+      >
+        <option v-for="k in KINDS" :key="k">{{ k }}</option>
+      </select>
+      <span class="number"
+        ><input
+          class="fig"
+          inputmode="decimal"
+          :value="texts[c.id]"
+          aria-label="number"
+          :aria-invalid="wrong(c)"
+          @input="type(c.id, ($event.target as HTMLInputElement).value)"
+        />
+        {{ CLAIM_QUANTITIES[c.quantity].shownUnit }}</span
+      >
+      <select
+        :value="c.quantity"
+        aria-label="of what"
+        @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"
+      >
+        <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option>
+      </select>
+      <select
+        :value="c.mode ?? ''"
+        aria-label="in which mode"
+        @change="change(c.id, { mode: (($event.target as HTMLSelectElement).value || null) as Mode | null })"
+      >
+        <option value="">any mode</option>
+        <option v-for="m in MODES" :key="m">{{ m }}</option>
+      </select>
+      <input
+        class="meter"
+        :value="c.meter"
+        maxlength="100"
+        placeholder="owner's meter"
+        aria-label="the owner's meter"
+        @input="change(c.id, { meter: ($event.target as HTMLInputElement).value })"
+      />
       <button type="button" aria-label="remove this claim" @click="remove(c.id)">Remove</button>
-      <p v-if="wrong(c)" class="problem">A claim needs a number, like 3 or 2.5; without one, leave it in the complaint.</p>
+      <p v-if="wrong(c)" class="problem">
+        A claim needs a number, like 3 or 2.5; without one, leave it in the complaint.
+      </p>
     </div>
     <p v-if="failure" class="problem" role="alert">{{ failure }}</p>
     <button v-if="(claims ?? []).length < MOST_CLAIMS" type="button" @click="add">Add a claim</button>
@@ -57,15 +111,70 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
 </template>
 
 <style scoped>
-.claims { border: 0; padding: 0; min-width: 0; }
-legend { font-weight: 600; font-size: 14px; margin-bottom: 6px; }
-legend .quiet { font-weight: 400; font-size: 12.5px; }
-.claim { display: grid; grid-template-columns: 84px 136px minmax(170px, 1.3fr) 104px minmax(120px, 1fr) auto; gap: 8px; align-items: center; margin-bottom: 8px; }
-select, input { height: 46px; width: 100%; padding: 0 10px; font: inherit; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
-.number { display: flex; align-items: center; gap: 6px; }
-.number input { width: 100px; font-family: var(--figures); }
-input[aria-invalid=true] { border: 2px solid var(--out); }
-button { min-height: 46px; padding: 0 12px; font: inherit; font-weight: 600; color: var(--ink); background: none; border: 1px solid var(--line2); border-radius: 6px; cursor: pointer; }
-.problem { grid-column: 1 / -1; margin: 0; font-size: 13px; color: var(--out); }
-@media (max-width: 700px) { .claim { grid-template-columns: 1fr 1fr; } }
+.claims {
+  border: 0;
+  padding: 0;
+  min-width: 0;
+}
+legend {
+  font-weight: 600;
+  font-size: 14px;
+  margin-bottom: 6px;
+}
+legend .quiet {
+  font-weight: 400;
+  font-size: 12.5px;
+}
+.claim {
+  display: grid;
+  grid-template-columns: 84px 136px minmax(170px, 1.3fr) 104px minmax(120px, 1fr) auto;
+  gap: 8px;
+  align-items: center;
+  margin-bottom: 8px;
+}
+select,
+input {
+  height: 46px;
+  width: 100%;
+  padding: 0 10px;
+  font: inherit;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+}
+.number {
+  display: flex;
+  align-items: center;
+  gap: 6px;
+}
+.number input {
+  width: 100px;
+  font-family: var(--figures);
+}
+input[aria-invalid='true'] {
+  border: 2px solid var(--out);
+}
+button {
+  min-height: 46px;
+  padding: 0 12px;
+  font: inherit;
+  font-weight: 600;
+  color: var(--ink);
+  background: none;
+  border: 1px solid var(--line2);
+  border-radius: 6px;
+  cursor: pointer;
+}
+.problem {
+  grid-column: 1 / -1;
+  margin: 0;
+  font-size: 13px;
+  color: var(--out);
+}
+@media (max-width: 700px) {
+  .claim {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

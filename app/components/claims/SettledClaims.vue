@@ -9,12 +9,27 @@ defineProps<{ claims: readonly SettledClaim[] }>()
   <ul class="claims" aria-label="The owner's claims">
     <li v-for="s in claims" :key="s.claim.id">
       <b>{{ OUTCOME_WORDS[s.outcome] }}</b>
-      <span>{{ claimWords(s.claim) }}: {{ settledWords(s) }}.{{ factorWords(s) ? ` ${factorWords(s)}` : '' }}</span>
+      <span
+        >{{ claimWords(s.claim) }}: {{ settledWords(s) }}.{{
+          factorWords(s) ? ` ${factorWords(s)}` : ''
+        }}</span
+      >
     </li>
   </ul>
 </template>
 
 <style scoped>
-.claims { list-style: none; padding: 0; margin: 0 0 12px; font-size: 14px; }
-.claims li { display: grid; grid-template-columns: 118px 1fr; gap: 10px; padding: 3px 0; align-items: baseline; }
+.claims {
+  list-style: none;
+  padding: 0;
+  margin: 0 0 12px;
+  font-size: 14px;
+}
+.claims li {
+  display: grid;
+  grid-template-columns: 118px 1fr;
+  gap: 10px;
+  padding: 3px 0;
+  align-items: baseline;
+}
 </style>

@@ -4,8 +4,12 @@ import type { NextTest, Observable } from '../../../core/diagnose'
 import { leadsWords, wouldTake } from '../../logic/findingWords'
 
 /** The test whose answer splits what remains best; one press records the answer. */
-const props = defineProps<{ next: readonly NextTest[], proof: Observable | null, cannotAsk: readonly Observable[] }>()
-const emit = defineEmits<{ answer: [observableId: string, outcome: string], measure: [] }>()
+const props = defineProps<{
+  next: readonly NextTest[]
+  proof: Observable | null
+  cannotAsk: readonly Observable[]
+}>()
+const emit = defineEmits<{ answer: [observableId: string, outcome: string]; measure: [] }>()
 const chosen = ref(0)
 const test = computed(() => props.next[Math.min(chosen.value, props.next.length - 1)] ?? null)
 </script>
@@ -18,27 +22,95 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
       <template v-if="test.observable.source.kind === 'test'">
         <p>{{ test.observable.source.how }}</p>
         <p v-if="test.observable.source.caution" class="care">{{ test.observable.source.caution }}</p>
-        <button v-for="(words, outcome) in test.observable.outcomes" :key="outcome" type="button" class="answer" @click="emit('answer', test.observable.id, String(outcome))"><span>{{ words }}</span><span class="quiet">then: {{ leadsWords(test, String(outcome)) }}</span></button>
+        <button
+          v-for="(words, outcome) in test.observable.outcomes"
+          :key="outcome"
+          type="button"
+          class="answer"
+          @click="emit('answer', test.observable.id, String(outcome))"
+        >
+          <span>{{ words }}</span><span class="quiet">then: {{ leadsWords(test, String(outcome)) }}</span>
+        </button>
       </template>
-      <template v-else><p>Take the missing rows as found; the instruments of this bench can read it.</p><v-btn @click="emit('measure')">To the rows</v-btn></template>
-      <p v-if="next.length > 1" class="other"><button type="button" @click="chosen = (chosen + 1) % next.length">another test ({{ next.length }})</button></p>
+      <template v-else
+        ><p>Take the missing rows as found; the instruments of this bench can read it.</p>
+        <v-btn @click="emit('measure')">To the rows</v-btn></template
+      >
+      <p v-if="next.length > 1" class="other">
+        <button type="button" @click="chosen = (chosen + 1) % next.length">
+          another test ({{ next.length }})
+        </button>
+      </p>
     </template>
     <template v-else-if="proof && proof.source.kind === 'test'">
       <p class="quiet head">To prove it</p>
       <b class="q">{{ proof.question }}</b>
       <p>{{ proof.source.how }}</p>
       <p v-if="proof.source.caution" class="care">{{ proof.source.caution }}</p>
-      <button v-for="(words, outcome) in proof.outcomes" :key="outcome" type="button" class="answer" @click="emit('answer', proof.id, String(outcome))"><span>{{ words }}</span></button>
+      <button
+        v-for="(words, outcome) in proof.outcomes"
+        :key="outcome"
+        type="button"
+        class="answer"
+        @click="emit('answer', proof.id, String(outcome))"
+      >
+        <span>{{ words }}</span>
+      </button>
     </template>
     <p v-else class="quiet">No test of the catalogue would tell more.</p>
-    <p v-for="o in cannotAsk" :key="o.id" class="quiet">Cannot be asked with this bench: {{ o.question.toLowerCase() }}. It would take: {{ wouldTake(o) }}.</p>
+    <p v-for="o in cannotAsk" :key="o.id" class="quiet">
+      Cannot be asked with this bench: {{ o.question.toLowerCase() }}. It would take: {{ wouldTake(o) }}.
+    </p>
   </div>
 </template>
 
 <style scoped>
-.next { border-left: 3px solid var(--accent); padding: 2px 0 2px 16px; }
-.head { margin: 0; font-size: 13px; } .q { font-size: 16px; } p { margin: 4px 0 8px; }
-.answer { display: flex; justify-content: space-between; gap: 14px; align-items: center; width: 100%; min-height: 46px; font: inherit; text-align: left; padding: 4px 12px; margin-bottom: 6px; border: 1px solid var(--edge); border-radius: 6px; background: var(--paper); color: var(--ink); cursor: pointer; }
-.answer:hover { background: var(--sheet); } .answer .quiet { font-size: 12.5px; text-align: right; }
-.other button { font: inherit; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; min-height: 36px; padding: 0; }
+.next {
+  border-left: 3px solid var(--accent);
+  padding: 2px 0 2px 16px;
+}
+.head {
+  margin: 0;
+  font-size: 13px;
+}
+.q {
+  font-size: 16px;
+}
+p {
+  margin: 4px 0 8px;
+}
+.answer {
+  display: flex;
+  justify-content: space-between;
+  gap: 14px;
+  align-items: center;
+  width: 100%;
+  min-height: 46px;
+  font: inherit;
+  text-align: left;
+  padding: 4px 12px;
+  margin-bottom: 6px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--paper);
+  color: var(--ink);
+  cursor: pointer;
+}
+.answer:hover {
+  background: var(--sheet);
+}
+.answer .quiet {
+  font-size: 12.5px;
+  text-align: right;
+}
+.other button {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+  min-height: 36px;
+  padding: 0;
+}
 </style>

@@ -8,8 +8,12 @@ import StateMark from '../gauge/StateMark.vue'
 const id = ref(STATEMENTS[0]!.id)
 const texts = ref<string[]>([])
 const kind = computed(() => statementKind(id.value))
-const values = computed(() => kind.value.fields.map((_, i) => Number.parseFloat((texts.value[i] ?? '').replace(',', '.'))))
-const checked = computed(() => values.value.every(Number.isFinite) ? checkStatement(id.value, values.value) : null)
+const values = computed(() =>
+  kind.value.fields.map((_, i) => Number.parseFloat((texts.value[i] ?? '').replace(',', '.'))),
+)
+const checked = computed(() =>
+  values.value.every(Number.isFinite) ? checkStatement(id.value, values.value) : null,
+)
 const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above' } as const
 </script>
 
@@ -18,19 +22,63 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
     <h2>Can it be true?</h2>
     <p class="quiet">Figures from the owner, another bench or a drawing. Nothing is kept.</p>
     <div class="fields">
-      <label>Statement<select v-model="id" @change="texts = []"><option v-for="s in STATEMENTS" :key="s.id" :value="s.id">{{ s.title }}</option></select></label>
-      <label v-for="(f, i) in kind.fields" :key="f.id">{{ f.label }}{{ f.unit ? `, ${f.unit}` : '' }}<input v-model="texts[i]" class="fig" inputmode="decimal" autocomplete="off"></label>
+      <label
+        >Statement<select v-model="id" @change="texts = []">
+          <option v-for="s in STATEMENTS" :key="s.id" :value="s.id">{{ s.title }}</option>
+        </select></label
+      >
+      <label v-for="(f, i) in kind.fields" :key="f.id"
+        >{{ f.label }}{{ f.unit ? `, ${f.unit}` : ''
+        }}<input v-model="texts[i]" class="fig" inputmode="decimal" autocomplete="off"
+      /></label>
     </div>
-    <p v-if="checked" class="answer" role="status"><StateMark :mark="MARKS[checked.verdict]" /> {{ statementWords(kind, checked) }} <span class="quiet">{{ checked.rule }}</span></p>
+    <p v-if="checked" class="answer" role="status">
+      <StateMark :mark="MARKS[checked.verdict]" /> {{ statementWords(kind, checked) }}
+      <span class="quiet">{{ checked.rule }}</span>
+    </p>
   </section>
 </template>
 
 <style scoped>
-.check { border-top: 1px solid var(--line2); margin-top: 18px; padding-top: 12px; }
-h2 { margin: 0; }
-.fields { display: flex; flex-wrap: wrap; gap: 12px; margin-top: 6px; }
-label { display: flex; flex-direction: column; font-size: 12.5px; color: var(--ink2); }
-select, input { height: 46px; font: inherit; font-size: 16px; padding: 0 10px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
-input { width: 130px; font-family: var(--figures); }
-.answer { display: flex; gap: 8px; align-items: center; font-weight: 600; }
+.check {
+  border-top: 1px solid var(--line2);
+  margin-top: 18px;
+  padding-top: 12px;
+}
+h2 {
+  margin: 0;
+}
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  margin-top: 6px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+select,
+input {
+  height: 46px;
+  font: inherit;
+  font-size: 16px;
+  padding: 0 10px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+input {
+  width: 130px;
+  font-family: var(--figures);
+}
+.answer {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-weight: 600;
+}
 </style>

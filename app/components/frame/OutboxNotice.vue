@@ -3,23 +3,58 @@ import { ref } from 'vue'
 import type { JobEvent } from '../../../core/run'
 
 /** What waits in this browser, and what the server refused. Nothing disappears without a decision. */
-defineProps<{ waiting: number, trouble: string | null, refused: readonly { place: number, event: JobEvent, refused: string | null }[] }>()
+defineProps<{
+  waiting: number
+  trouble: string | null
+  refused: readonly { place: number; event: JobEvent; refused: string | null }[]
+}>()
 const emit = defineEmits<{ giveUp: [place: number] }>()
 const shown = ref(false)
 </script>
 
 <template>
   <div v-if="trouble || refused.length > 0" class="notice no-print" role="status">
-    <p v-if="trouble"><b>{{ waiting }} {{ waiting === 1 ? 'entry waits' : 'entries wait' }} in this browser.</b> {{ trouble }}</p>
+    <p v-if="trouble">
+      <b>{{ waiting }} {{ waiting === 1 ? 'entry waits' : 'entries wait' }} in this browser.</b> {{ trouble }}
+    </p>
     <template v-if="refused.length > 0">
-      <p><b>{{ refused.length }} {{ refused.length === 1 ? 'entry was' : 'entries were' }} refused by the server</b> and {{ refused.length === 1 ? 'is' : 'are' }} still kept here. <button type="button" @click="shown = !shown">{{ shown ? 'Hide' : 'Show' }}</button></p>
-      <ul v-if="shown"><li v-for="r in refused" :key="r.place">{{ r.event.kind }}: {{ r.refused }} <button type="button" @click="emit('giveUp', r.place)">Give it up</button></li></ul>
+      <p>
+        <b
+          >{{ refused.length }} {{ refused.length === 1 ? 'entry was' : 'entries were' }} refused by the
+          server</b
+        >
+        and {{ refused.length === 1 ? 'is' : 'are' }} still kept here.
+        <button type="button" @click="shown = !shown">{{ shown ? 'Hide' : 'Show' }}</button>
+      </p>
+      <ul v-if="shown">
+        <li v-for="r in refused" :key="r.place">
+          {{ r.event.kind }}: {{ r.refused }}
+          <button type="button" @click="emit('giveUp', r.place)">Give it up</button>
+        </li>
+      </ul>
     </template>
   </div>
 </template>
 
 <style scoped>
-.notice { border-left: 4px dashed var(--unsure); background: var(--sheet); padding: 8px 16px; font-size: 14px; border-bottom: 1px solid var(--line2); }
-.notice p { margin: 0; }
-.notice button { font: inherit; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; min-height: 32px; padding: 0 6px; }
+.notice {
+  border-left: 4px dashed var(--unsure);
+  background: var(--sheet);
+  padding: 8px 16px;
+  font-size: 14px;
+  border-bottom: 1px solid var(--line2);
+}
+.notice p {
+  margin: 0;
+}
+.notice button {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+  min-height: 32px;
+  padding: 0 6px;
+}
 </style>

@@ -1,49 +1,165 @@
 <script setup lang="ts">
-defineProps<{ path: string, night: boolean, simulated: boolean, panelOpen: boolean }>()
-const emit = defineEmits<{ theme: [], keys: [], panel: [] }>()
+defineProps<{ path: string; night: boolean; simulated: boolean; panelOpen: boolean }>()
+const emit = defineEmits<{ theme: []; keys: []; panel: [] }>()
 
 const PLACES = [
-  { to: '/', label: 'Bench', path: 'M3 9h18M5 9v10M19 9v10M3 5h18', at: (p: string) => p === '/' || p.startsWith('/jobs') },
-  { to: '/sets', label: 'Sets', path: 'M10.500 4a6.500 6.500 0 1 0 .01 0M15.500 15.500L20 20', at: (p: string) => p.startsWith('/sets') },
-  { to: '/sheets', label: 'Sheets', path: 'M6 3h9l4 4v14H6zM9 12h7M9 16h7', at: (p: string) => p.startsWith('/sheets') || p.startsWith('/rules') },
-  { to: '/signals', label: 'Signals', path: 'M3 12h3l2-6 4 13 3-10 2 3h4', at: (p: string) => p.startsWith('/signals') },
-  { to: '/practice', label: 'Practice', path: 'M12 4a8 8 0 1 0 .01 0M12 12V6', at: (p: string) => p.startsWith('/practice') },
-  { to: '/instruments', label: 'Instruments', path: 'M4 8h16v9H4zM8 8V5M16 8V5M8 13h4', at: (p: string) => p.startsWith('/instruments') },
+  {
+    to: '/',
+    label: 'Bench',
+    path: 'M3 9h18M5 9v10M19 9v10M3 5h18',
+    at: (p: string) => p === '/' || p.startsWith('/jobs'),
+  },
+  {
+    to: '/sets',
+    label: 'Sets',
+    path: 'M10.500 4a6.500 6.500 0 1 0 .01 0M15.500 15.500L20 20',
+    at: (p: string) => p.startsWith('/sets'),
+  },
+  {
+    to: '/sheets',
+    label: 'Sheets',
+    path: 'M6 3h9l4 4v14H6zM9 12h7M9 16h7',
+    at: (p: string) => p.startsWith('/sheets') || p.startsWith('/rules'),
+  },
+  {
+    to: '/signals',
+    label: 'Signals',
+    path: 'M3 12h3l2-6 4 13 3-10 2 3h4',
+    at: (p: string) => p.startsWith('/signals'),
+  },
+  {
+    to: '/practice',
+    label: 'Practice',
+    path: 'M12 4a8 8 0 1 0 .01 0M12 12V6',
+    at: (p: string) => p.startsWith('/practice'),
+  },
+  {
+    to: '/instruments',
+    label: 'Instruments',
+    path: 'M4 8h16v9H4zM8 8V5M16 8V5M8 13h4',
+    at: (p: string) => p.startsWith('/instruments'),
+  },
 ]
 </script>
 
 <template>
   <nav class="side frame-nav" aria-label="Places">
     <NuxtLink to="/" prefetch-on="interaction" class="brand" aria-label="Diapason, to the bench">
-      <svg width="28" height="34" viewBox="0 0 30 36" fill="none" stroke="currentColor" stroke-width="3" stroke-linecap="round"><path d="M7 3v12c0 5 3.500 8 8 8s8-3 8-8V3M15 23v10" /></svg>
+      <svg
+        width="28"
+        height="34"
+        viewBox="0 0 30 36"
+        fill="none"
+        stroke="currentColor"
+        stroke-width="3"
+        stroke-linecap="round"
+      >
+        <path d="M7 3v12c0 5 3.500 8 8 8s8-3 8-8V3M15 23v10" />
+      </svg>
     </NuxtLink>
-    <NuxtLink v-for="p in PLACES" :key="p.to" prefetch-on="interaction" :to="p.to" :class="{ on: p.at(path) }" :aria-current="p.at(path) ? 'page' : undefined">
+    <NuxtLink
+      v-for="p in PLACES"
+      :key="p.to"
+      prefetch-on="interaction"
+      :to="p.to"
+      :class="{ on: p.at(path) }"
+      :aria-current="p.at(path) ? 'page' : undefined"
+    >
       <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="p.path" /></svg>{{ p.label }}
     </NuxtLink>
     <div class="space" />
-    <button v-if="simulated" type="button" :aria-pressed="panelOpen" :class="{ on: panelOpen }" title="Panel of the simulated set (P)" @click="emit('panel')">
+    <button
+      v-if="simulated"
+      type="button"
+      :aria-pressed="panelOpen"
+      :class="{ on: panelOpen }"
+      title="Panel of the simulated set (P)"
+      @click="emit('panel')"
+    >
       <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 5h16v14H4zM14 5v14M17 9v2M17 13v2" /></svg>Panel
     </button>
     <button type="button" :aria-pressed="night" @click="emit('theme')">
-      <svg viewBox="0 0 24 24" aria-hidden="true"><path v-if="night" d="M12 4v2M12 18v2M4 12h2M18 12h2M12 8.500a3.500 3.500 0 1 0 .01 0" /><path v-else d="M19 14.500A7.500 7.500 0 0 1 9.500 5a7.500 7.500 0 1 0 9.500 9.500z" /></svg>{{ night ? 'Day' : 'Night' }}
+      <svg viewBox="0 0 24 24" aria-hidden="true">
+        <path v-if="night" d="M12 4v2M12 18v2M4 12h2M18 12h2M12 8.500a3.500 3.500 0 1 0 .01 0" />
+        <path v-else d="M19 14.500A7.500 7.500 0 0 1 9.500 5a7.500 7.500 0 1 0 9.500 9.500z" /></svg
+      >{{ night ? 'Day' : 'Night' }}
     </button>
     <button type="button" @click="emit('keys')"><span class="q fig">?</span>Keys</button>
   </nav>
 </template>
 
 <style scoped>
-.side { border-right: 1px solid var(--line2); display: flex; flex-direction: column; width: 78px; }
-.side .brand { height: 56px; color: var(--accent); }
-.side a, .side button { height: 60px; display: flex; flex-direction: column; align-items: center; justify-content: center; gap: 3px; font: inherit; font-size: 11.5px; color: var(--ink2); text-decoration: none; background: none; border: 0; cursor: pointer; width: 100%; }
-.side a.on { color: var(--accent); font-weight: 650; box-shadow: inset 3px 0 0 var(--accent); }
-.side svg { width: 21px; height: 21px; fill: none; stroke: currentColor; stroke-width: 1.7; }
-.side .brand svg { width: 26px; height: 32px; stroke-width: 3; }
-.side .q { font-size: 18px; line-height: 21px; }
-.space { flex: 1; }
+.side {
+  border-right: 1px solid var(--line2);
+  display: flex;
+  flex-direction: column;
+  width: 78px;
+}
+.side .brand {
+  height: 56px;
+  color: var(--accent);
+}
+.side a,
+.side button {
+  height: 60px;
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  gap: 3px;
+  font: inherit;
+  font-size: 11.5px;
+  color: var(--ink2);
+  text-decoration: none;
+  background: none;
+  border: 0;
+  cursor: pointer;
+  width: 100%;
+}
+.side a.on {
+  color: var(--accent);
+  font-weight: 650;
+  box-shadow: inset 3px 0 0 var(--accent);
+}
+.side svg {
+  width: 21px;
+  height: 21px;
+  fill: none;
+  stroke: currentColor;
+  stroke-width: 1.7;
+}
+.side .brand svg {
+  width: 26px;
+  height: 32px;
+  stroke-width: 3;
+}
+.side .q {
+  font-size: 18px;
+  line-height: 21px;
+}
+.space {
+  flex: 1;
+}
 @media (max-width: 700px) {
-  .side { flex-direction: row; width: 100%; border-right: 0; border-bottom: 1px solid var(--line2); overflow-x: auto; }
-  .side a, .side button { width: auto; min-width: 62px; padding: 0 6px; height: 52px; }
-  .side .brand { display: none; }
-  .side a.on { box-shadow: inset 0 -3px 0 var(--accent); }
+  .side {
+    flex-direction: row;
+    width: 100%;
+    border-right: 0;
+    border-bottom: 1px solid var(--line2);
+    overflow-x: auto;
+  }
+  .side a,
+  .side button {
+    width: auto;
+    min-width: 62px;
+    padding: 0 6px;
+    height: 52px;
+  }
+  .side .brand {
+    display: none;
+  }
+  .side a.on {
+    box-shadow: inset 0 -3px 0 var(--accent);
+  }
 }
 </style>

@@ -2,16 +2,34 @@
 import { ref, watch } from 'vue'
 
 /** Asks for a few words: a note, a reason. What was typed stays until it was kept or given up. */
-const props = withDefaults(defineProps<{ open: boolean, title: string, hint?: string, label: string, action: string, required?: boolean, failure?: string | null, maxLength?: number, /** usual answers, one press each */ suggestions?: readonly string[] }>(), { hint: '', suggestions: () => [], required: true, failure: null, maxLength: 10_000 })
-const emit = defineEmits<{ close: [], done: [text: string] }>()
+const props = withDefaults(
+  defineProps<{
+    open: boolean
+    title: string
+    hint?: string
+    label: string
+    action: string
+    required?: boolean
+    failure?: string | null
+    maxLength?: number
+    /** usual answers, one press each */ suggestions?: readonly string[]
+  }>(),
+  { hint: '', suggestions: () => [], required: true, failure: null, maxLength: 10_000 },
+)
+const emit = defineEmits<{ close: []; done: [text: string] }>()
 const text = ref('')
-watch(() => props.open, open => open && (text.value = ''))
+watch(
+  () => props.open,
+  open => open && (text.value = ''),
+)
 
 function finish() {
   if (props.required && text.value.trim() === '') return
   emit('done', text.value.trim())
 }
-const tooLong = (v: string) => v.length <= props.maxLength || `${props.label}: ${v.length.toLocaleString('en-GB')} characters, at most ${props.maxLength.toLocaleString('en-GB')}. Nothing was cut: shorten it.`
+const tooLong = (v: string) =>
+  v.length <= props.maxLength ||
+  `${props.label}: ${v.length.toLocaleString('en-GB')} characters, at most ${props.maxLength.toLocaleString('en-GB')}. Nothing was cut: shorten it.`
 </script>
 
 <template>
@@ -19,18 +37,41 @@ const tooLong = (v: string) => v.length <= props.maxLength || `${props.label}: $
     <v-card :title="title">
       <v-card-text>
         <p v-if="hint" class="quiet mb-3">{{ hint }}</p>
-        <div v-if="suggestions.length > 0" class="suggestions"><v-btn v-for="s in suggestions" :key="s" height="44" @click="emit('done', s)">{{ s }}</v-btn></div>
-        <v-textarea v-model="text" :label="label" rows="3" auto-grow max-rows="10" autofocus :rules="[tooLong]" :error-messages="failure ?? undefined" @keydown.ctrl.enter="finish" />
+        <div v-if="suggestions.length > 0" class="suggestions">
+          <v-btn v-for="s in suggestions" :key="s" height="44" @click="emit('done', s)">{{ s }}</v-btn>
+        </div>
+        <v-textarea
+          v-model="text"
+          :label="label"
+          rows="3"
+          auto-grow
+          max-rows="10"
+          autofocus
+          :rules="[tooLong]"
+          :error-messages="failure ?? undefined"
+          @keydown.ctrl.enter="finish"
+        />
       </v-card-text>
       <v-card-actions>
         <v-spacer />
         <v-btn @click="emit('close')">Cancel</v-btn>
-        <v-btn variant="flat" color="primary" :disabled="(required && text.trim() === '') || text.length > maxLength" @click="finish">{{ action }} <kbd>Ctrl Enter</kbd></v-btn>
+        <v-btn
+          variant="flat"
+          color="primary"
+          :disabled="(required && text.trim() === '') || text.length > maxLength"
+          @click="finish"
+          >{{ action }} <kbd>Ctrl Enter</kbd></v-btn
+        >
       </v-card-actions>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.suggestions { display: flex; flex-wrap: wrap; gap: 8px; margin-bottom: 12px; }
+.suggestions {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-bottom: 12px;
+}
 </style>

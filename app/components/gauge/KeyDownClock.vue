@@ -2,20 +2,33 @@
 import { computed } from 'vue'
 import type { HeatView, KeyDownView } from '../../../core/run'
 
-const props = defineProps<{ view: KeyDownView, warmth: HeatView }>()
-const heat = computed(() => props.warmth.ofLimit < 0.03 ? '' : `heat ${Math.round(props.warmth.ofLimit * 100)} %`)
+const props = defineProps<{ view: KeyDownView; warmth: HeatView }>()
+const heat = computed(() =>
+  props.warmth.ofLimit < 0.03 ? '' : `heat ${Math.round(props.warmth.ofLimit * 100)} %`,
+)
 const words = computed(() => {
   switch (props.view.phase) {
-    case 'keyed': return props.view.limitS === null ? 'Keyed' : `Keyed, of ${props.view.limitS} s`
-    case 'warn': return `Unkey soon, of ${props.view.limitS} s`
-    case 'over': return 'UNKEY NOW'
-    case 'rest': return 'Let it rest'
-    case 'idle': return 'Not keyed'
+    case 'keyed':
+      return props.view.limitS === null ? 'Keyed' : `Keyed, of ${props.view.limitS} s`
+    case 'warn':
+      return `Unkey soon, of ${props.view.limitS} s`
+    case 'over':
+      return 'UNKEY NOW'
+    case 'rest':
+      return 'Let it rest'
+    case 'idle':
+      return 'Not keyed'
   }
   return ''
 })
 const CIRCLE = 2 * Math.PI * 21
-const share = computed(() => props.view.limitS ? Math.min(1, props.view.seconds / props.view.limitS) : props.view.phase === 'idle' ? 0 : 1)
+const share = computed(() =>
+  props.view.limitS
+    ? Math.min(1, props.view.seconds / props.view.limitS)
+    : props.view.phase === 'idle'
+      ? 0
+      : 1,
+)
 const danger = computed(() => props.view.phase === 'over' || props.view.phase === 'warn')
 </script>
 
@@ -23,24 +36,69 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
   <div class="key" :class="view.phase" :role="view.phase === 'over' ? 'alert' : undefined">
     <svg width="46" height="46" viewBox="0 0 50 50" aria-hidden="true">
       <circle cx="25" cy="25" r="21" fill="none" stroke="var(--line2)" stroke-width="5" />
-      <circle v-if="share > 0 && view.phase !== 'rest'" cx="25" cy="25" r="21" fill="none" :stroke="danger ? 'var(--out)' : 'var(--in)'" stroke-width="5" :stroke-dasharray="`${share * CIRCLE} ${CIRCLE}`" transform="rotate(-90 25 25)" />
+      <circle
+        v-if="share > 0 && view.phase !== 'rest'"
+        cx="25"
+        cy="25"
+        r="21"
+        fill="none"
+        :stroke="danger ? 'var(--out)' : 'var(--in)'"
+        stroke-width="5"
+        :stroke-dasharray="`${share * CIRCLE} ${CIRCLE}`"
+        transform="rotate(-90 25 25)"
+      />
       <path v-if="danger" d="M25 14v14M25 33v3" stroke="var(--out)" stroke-width="4" stroke-linecap="round" />
     </svg>
     <div>
       <span>{{ words }}</span>
       <b class="fig">{{ view.seconds.toFixed(1) }}&#8239;s</b>
-      <i v-if="heat" class="fig" title="estimate by time: 100 % = as hot as after one full key-down">{{ heat }}</i>
+      <i v-if="heat" class="fig" title="estimate by time: 100 % = as hot as after one full key-down">{{
+        heat
+      }}</i>
     </div>
   </div>
 </template>
 
 <style scoped>
-.key { display: flex; align-items: center; gap: 12px; padding: 0 16px; min-width: 176px; }
-.key.keyed { background: var(--inbg); }
-.key.warn, .key.over { background: var(--outbg); }
-.key span { display: block; font-size: 12px; color: var(--ink2); white-space: nowrap; }
-.key.over span { color: var(--out); font-weight: 700; font-size: 14px; }
-.key b { font-size: 22px; font-weight: 600; } .key > div { white-space: nowrap; }
-i { font-style: normal; font-size: 12px; color: var(--ink2); margin-left: 8px; }
-.key.idle b { color: var(--ink2); }
+.key {
+  display: flex;
+  align-items: center;
+  gap: 12px;
+  padding: 0 16px;
+  min-width: 176px;
+}
+.key.keyed {
+  background: var(--inbg);
+}
+.key.warn,
+.key.over {
+  background: var(--outbg);
+}
+.key span {
+  display: block;
+  font-size: 12px;
+  color: var(--ink2);
+  white-space: nowrap;
+}
+.key.over span {
+  color: var(--out);
+  font-weight: 700;
+  font-size: 14px;
+}
+.key b {
+  font-size: 22px;
+  font-weight: 600;
+}
+.key > div {
+  white-space: nowrap;
+}
+i {
+  font-style: normal;
+  font-size: 12px;
+  color: var(--ink2);
+  margin-left: 8px;
+}
+.key.idle b {
+  color: var(--ink2);
+}
 </style>

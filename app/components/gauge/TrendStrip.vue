@@ -1,8 +1,16 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 
-/** The last 30 seconds of a reading against its window. Values in the unit shown; time in seconds before now. */
-const props = defineProps<{ points: readonly { agoS: number, value: number }[], low: number | null, high: number | null, aim: number | null, decimals: number }>()
+/**
+ * The last 30 seconds of a reading against its window. Values in the unit shown; time in seconds before now.
+ */
+const props = defineProps<{
+  points: readonly { agoS: number; value: number }[]
+  low: number | null
+  high: number | null
+  aim: number | null
+  decimals: number
+}>()
 
 const W = 664
 const H = 104
@@ -10,7 +18,9 @@ const LEFT = 60
 const SPAN_S = 30
 
 const range = computed(() => {
-  const values = [...props.points.map(p => p.value), props.low, props.high].filter(v => v !== null) as number[]
+  const values = [...props.points.map(p => p.value), props.low, props.high].filter(
+    v => v !== null,
+  ) as number[]
   if (values.length === 0) return null
   const min = Math.min(...values)
   const max = Math.max(...values)
@@ -18,8 +28,14 @@ const range = computed(() => {
   return { min: min - pad, max: max + pad }
 })
 const x = (agoS: number) => LEFT + (1 - Math.min(SPAN_S, agoS) / SPAN_S) * (W - LEFT - 12)
-const y = (value: number) => 8 + (1 - (value - range.value!.min) / (range.value!.max - range.value!.min)) * (H - 28)
-const line = computed(() => props.points.filter(p => p.agoS <= SPAN_S).map(p => `${x(p.agoS).toFixed(1)},${y(p.value).toFixed(1)}`).join(' '))
+const y = (value: number) =>
+  8 + (1 - (value - range.value!.min) / (range.value!.max - range.value!.min)) * (H - 28)
+const line = computed(() =>
+  props.points
+    .filter(p => p.agoS <= SPAN_S)
+    .map(p => `${x(p.agoS).toFixed(1)},${y(p.value).toFixed(1)}`)
+    .join(' '),
+)
 const last = computed(() => props.points.at(-1))
 /** Labels that would stand on each other are not both written. */
 const marks = computed(() => {
@@ -32,8 +48,23 @@ const text = (v: number) => `${v < 0 ? '\u2212' : ''}${Math.abs(v).toFixed(props
 
 <template>
   <svg v-if="range" class="trend" :viewBox="`0 0 ${W} ${H}`" role="img" aria-label="the last 30 seconds">
-    <rect v-if="low !== null && high !== null" :x="LEFT" :y="y(high)" :width="W - LEFT - 12" :height="Math.max(1, y(low) - y(high))" fill="var(--win)" />
-    <line v-if="aim !== null" :x1="LEFT" :x2="W - 12" :y1="y(aim)" :y2="y(aim)" stroke="var(--ink2)" stroke-dasharray="3 4" />
+    <rect
+      v-if="low !== null && high !== null"
+      :x="LEFT"
+      :y="y(high)"
+      :width="W - LEFT - 12"
+      :height="Math.max(1, y(low) - y(high))"
+      fill="var(--win)"
+    />
+    <line
+      v-if="aim !== null"
+      :x1="LEFT"
+      :x2="W - 12"
+      :y1="y(aim)"
+      :y2="y(aim)"
+      stroke="var(--ink2)"
+      stroke-dasharray="3 4"
+    />
     <text v-for="m in marks" :key="m" :x="LEFT - 8" :y="y(m) + 4" text-anchor="end">{{ text(m) }}</text>
     <polyline v-if="points.length > 1" :points="line" fill="none" stroke="var(--ink)" stroke-width="2" />
     <circle v-if="last" :cx="x(last.agoS)" :cy="y(last.value)" r="4.500" fill="var(--ink)" />
@@ -42,6 +73,13 @@ const text = (v: number) => `${v < 0 ? '\u2212' : ''}${Math.abs(v).toFixed(props
 </template>
 
 <style scoped>
-.trend { display: block; width: 100%; max-width: 664px; font: 12px var(--figures); }
-.trend text { fill: var(--ink2); }
+.trend {
+  display: block;
+  width: 100%;
+  max-width: 664px;
+  font: 12px var(--figures);
+}
+.trend text {
+  fill: var(--ink2);
+}
 </style>

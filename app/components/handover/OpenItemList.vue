@@ -12,13 +12,31 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
   <ul v-else class="items">
     <li v-for="i in items" :key="i.id">
       <StateMark :mark="i.settled ? 'inside' : 'none'" />
-      <span><b>{{ i.title }}</b> <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span><template v-if="i.settled"><br>settled: {{ i.settled }}</template></span>
-      <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)">Settle&hellip;</v-btn>
+      <span
+        ><b>{{ i.title }}</b>
+        <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span
+        ><template v-if="i.settled"><br />settled: {{ i.settled }}</template></span
+      >
+      <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)"
+        >Settle&hellip;</v-btn
+      >
     </li>
   </ul>
 </template>
 
 <style scoped>
-.items { list-style: none; padding: 0; margin: 0; }
-.items li { display: grid; grid-template-columns: 20px 1fr auto; gap: 12px; align-items: center; min-height: 46px; border-bottom: 1px solid var(--line); padding: 4px 0; }
+.items {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+}
+.items li {
+  display: grid;
+  grid-template-columns: 20px 1fr auto;
+  gap: 12px;
+  align-items: center;
+  min-height: 46px;
+  border-bottom: 1px solid var(--line);
+  padding: 4px 0;
+}
 </style>

@@ -4,7 +4,7 @@ import type { Asked } from '../../../shared/instrumentCommands'
 import TraceChart from './TraceChart.vue'
 
 /** Send a line, see the raw answer, see what was understood. */
-defineProps<{ asked: Asked | null, busy: boolean, failure: string | null, night: boolean }>()
+defineProps<{ asked: Asked | null; busy: boolean; failure: string | null; night: boolean }>()
 const emit = defineEmits<{ ask: [text: string] }>()
 const text = defineModel<string>({ required: true })
 const sent = ref('')
@@ -17,20 +17,58 @@ function send() {
 <template>
   <section class="try" aria-label="Try">
     <h2>Try a line</h2>
-    <form class="line" @submit.prevent="send"><v-text-field v-model="text" label="To the instrument" hide-details class="what" spellcheck="false" autocomplete="off" /><v-btn type="submit" size="large" :disabled="busy || !text.trim()">Send</v-btn></form>
+    <form class="line" @submit.prevent="send">
+      <v-text-field
+        v-model="text"
+        label="To the instrument"
+        hide-details
+        class="what"
+        spellcheck="false"
+        autocomplete="off"
+      /><v-btn type="submit" size="large" :disabled="busy || !text.trim()">Send</v-btn>
+    </form>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <dl v-else-if="asked" aria-live="polite">
-      <dt>Sent</dt><dd class="fig">{{ sent }}</dd>
-      <dt>Raw answer</dt><dd class="fig">{{ asked.raw === null ? '(none)' : asked.raw === '' ? '(none was asked for)' : asked.raw }}</dd>
-      <dt>Understood</dt><dd>{{ asked.understood }}, after {{ asked.tookMs.toFixed(0) }}&#8239;ms</dd>
-      <dt>Its errors</dt><dd>{{ asked.errors.length ? asked.errors.join('; ') : 'none' }}</dd>
+      <dt>Sent</dt>
+      <dd class="fig">{{ sent }}</dd>
+      <dt>Raw answer</dt>
+      <dd class="fig">
+        {{ asked.raw === null ? '(none)' : asked.raw === '' ? '(none was asked for)' : asked.raw }}
+      </dd>
+      <dt>Understood</dt>
+      <dd>{{ asked.understood }}, after {{ asked.tookMs.toFixed(0) }}&#8239;ms</dd>
+      <dt>Its errors</dt>
+      <dd>{{ asked.errors.length ? asked.errors.join('; ') : 'none' }}</dd>
     </dl>
     <TraceChart v-if="asked?.trace && !failure" :values="asked.trace" :night="night" />
   </section>
 </template>
 
 <style scoped>
-h2 { font-size: 17px; margin: 18px 0 8px; }
-.line { display: flex; gap: 10px; align-items: center; max-width: 640px; } .what { flex: 1; }
-dl { display: grid; grid-template-columns: 110px 1fr; gap: 4px 12px; margin: 10px 0; } dt { color: var(--ink2); } dd { margin: 0; overflow-wrap: anywhere; }
+h2 {
+  font-size: 17px;
+  margin: 18px 0 8px;
+}
+.line {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  max-width: 640px;
+}
+.what {
+  flex: 1;
+}
+dl {
+  display: grid;
+  grid-template-columns: 110px 1fr;
+  gap: 4px 12px;
+  margin: 10px 0;
+}
+dt {
+  color: var(--ink2);
+}
+dd {
+  margin: 0;
+  overflow-wrap: anywhere;
+}
 </style>

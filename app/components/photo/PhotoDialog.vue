@@ -4,10 +4,14 @@ import { ROTATIONS, type Arrow, type Attachment, type AttachmentPatch } from '..
 
 /** A photo, large: turn it, point at something with an arrow, name it, put it aside. */
 const PhotoCanvas = defineAsyncComponent(() => import('./PhotoCanvas.vue'))
-const props = defineProps<{ photo: Attachment | null, failure: string | null }>()
-const emit = defineEmits<{ close: [], change: [patch: Omit<AttachmentPatch, 'version'>] }>()
+const props = defineProps<{ photo: Attachment | null; failure: string | null }>()
+const emit = defineEmits<{ close: []; change: [patch: Omit<AttachmentPatch, 'version'>] }>()
 const name = ref('')
-watch(() => props.photo, p => (name.value = p?.name ?? ''), { immediate: true })
+watch(
+  () => props.photo,
+  p => (name.value = p?.name ?? ''),
+  { immediate: true },
+)
 
 function turn() {
   const at = ROTATIONS.indexOf(props.photo!.rotation)
@@ -24,7 +28,13 @@ const undoArrow = () => emit('change', { arrows: props.photo!.arrows.slice(0, -1
         <PhotoCanvas :photo="photo" @arrow="addArrow" />
         <p class="quiet">Draw with finger or mouse: an arrow from where you begin to where it points.</p>
         <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
-        <v-text-field v-model="name" label="Name" :maxlength="200" hide-details @change="emit('change', { name })" />
+        <v-text-field
+          v-model="name"
+          label="Name"
+          :maxlength="200"
+          hide-details
+          @change="emit('change', { name })"
+        />
       </v-card-text>
       <v-card-actions>
         <v-btn @click="turn">Turn</v-btn>
@@ -38,6 +48,11 @@ const undoArrow = () => emit('change', { arrows: props.photo!.arrows.slice(0, -1
 </template>
 
 <style scoped>
-.body { padding-bottom: 4px; }
-.wrong { color: var(--out); font-weight: 600; }
+.body {
+  padding-bottom: 4px;
+}
+.wrong {
+  color: var(--out);
+  font-weight: 600;
+}
 </style>

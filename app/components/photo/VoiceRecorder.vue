@@ -19,7 +19,12 @@ async function start() {
     recorder.ondataavailable = e => e.data.size > 0 && pieces.push(e.data)
     recorder.onstop = () => {
       stream.getTracks().forEach(t => t.stop())
-      if (pieces.length > 0) emit('done', new Blob(pieces, { type: recorder!.mimeType }), `spoken ${format(Date.now(), 'd MMM HH:mm')}`)
+      if (pieces.length > 0)
+        emit(
+          'done',
+          new Blob(pieces, { type: recorder!.mimeType }),
+          `spoken ${format(Date.now(), 'd MMM HH:mm')}`,
+        )
       seconds.value = null
     }
     recorder.start()
@@ -28,8 +33,7 @@ async function start() {
       seconds.value = (seconds.value ?? 0) + 1
       if (seconds.value >= MOST_S) stop()
     }, 1000)
-  }
-  catch {
+  } catch {
     problem.value = 'No microphone, or this browser may not use it.'
   }
 }
@@ -41,12 +45,22 @@ onBeforeUnmount(stop)
 </script>
 
 <template>
-  <v-btn height="44" :aria-pressed="seconds !== null" :color="seconds === null ? undefined : 'primary'" :variant="seconds === null ? undefined : 'flat'" @click="seconds === null ? start() : stop()">
+  <v-btn
+    height="44"
+    :aria-pressed="seconds !== null"
+    :color="seconds === null ? undefined : 'primary'"
+    :variant="seconds === null ? undefined : 'flat'"
+    @click="seconds === null ? start() : stop()"
+  >
     {{ seconds === null ? 'Speak a note' : `Stop, ${seconds} s` }}
   </v-btn>
   <span v-if="problem" class="wrong" role="alert">{{ problem }}</span>
 </template>
 
 <style scoped>
-.wrong { color: var(--out); font-size: 13px; align-self: center; }
+.wrong {
+  color: var(--out);
+  font-size: 13px;
+  align-self: center;
+}
 </style>

@@ -8,12 +8,21 @@ import type { PracticeChange, PracticeState } from '../../../shared/practice'
 const props = defineProps<{ state: PracticeState }>()
 const emit = defineEmits<{ change: [change: Partial<PracticeChange>] }>()
 const design = computed(() => rigDesign(props.state.session.designId))
-const channels = computed(() => channelPlan(design.value.planId).channelsHz.map((_, i) => ({ channel: i + 1, name: channelName(design.value.planId, i + 1) })))
+const channels = computed(() =>
+  channelPlan(design.value.planId).channelsHz.map((_, i) => ({
+    channel: i + 1,
+    name: channelName(design.value.planId, i + 1),
+  })),
+)
 /** Low, middle and high one: the three that every line-up is judged by. */
 const jumps = computed(() => {
   const all = channels.value
   if (all.length === 40) return [all[0]!, all[design.value.planId === 'uk27' ? 19 : 18]!, all[39]!]
-  return all.length > 40 ? ['A 19', 'D 1', 'D 19', 'D 40', 'F 19'].map(n => all.find(c => c.name === n)!) : all.length > 1 ? all : []
+  return all.length > 40
+    ? ['A 19', 'D 1', 'D 19', 'D 40', 'F 19'].map(n => all.find(c => c.name === n)!)
+    : all.length > 1
+      ? all
+      : []
 })
 const sideband = computed(() => design.value.modes.includes('USB') && !design.value.parts.valves)
 const valve = computed(() => design.value.parts.valves !== null)
@@ -23,30 +32,147 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
 <template>
   <section aria-label="Front panel">
     <div class="line">
-      <v-btn class="ptt" :class="{ keyed: state.keyed }" :aria-pressed="state.keyed" size="large" @click="emit('change', { keyed: !state.keyed })">{{ state.keyed ? 'Keyed' : 'Key' }} <kbd>K</kbd></v-btn>
-      <label v-if="channels.length > 1" class="pick">Channel <select :value="state.channel" aria-label="channel" @change="emit('change', { channel: Number(($event.target as HTMLSelectElement).value) })"><option v-for="c in channels" :key="c.channel" :value="c.channel">{{ c.name }}</option></select></label>
-      <v-btn v-for="c in jumps" :key="c.channel" class="jump" :aria-label="`channel ${c.name}`" @click="emit('change', { channel: c.channel })">{{ c.name }}</v-btn>
+      <v-btn
+        class="ptt"
+        :class="{ keyed: state.keyed }"
+        :aria-pressed="state.keyed"
+        size="large"
+        @click="emit('change', { keyed: !state.keyed })"
+        >{{ state.keyed ? 'Keyed' : 'Key' }} <kbd>K</kbd></v-btn
+      >
+      <label v-if="channels.length > 1" class="pick"
+        >Channel
+        <select
+          :value="state.channel"
+          aria-label="channel"
+          @change="emit('change', { channel: Number(($event.target as HTMLSelectElement).value) })"
+        >
+          <option v-for="c in channels" :key="c.channel" :value="c.channel">{{ c.name }}</option>
+        </select></label
+      >
+      <v-btn
+        v-for="c in jumps"
+        :key="c.channel"
+        class="jump"
+        :aria-label="`channel ${c.name}`"
+        @click="emit('change', { channel: c.channel })"
+        >{{ c.name }}</v-btn
+      >
     </div>
     <div class="line">
-      <span v-if="design.modes.length > 1" class="seg" role="group" aria-label="Mode"><button v-for="m in design.modes" :key="m" type="button" :aria-pressed="m === state.mode" @click="emit('change', { mode: m })">{{ m }}</button></span>
-      <v-btn v-if="design.hasLowPower" :aria-pressed="state.lowPower" @click="emit('change', { lowPower: !state.lowPower })">Power {{ state.lowPower ? 'low' : 'high' }}</v-btn>
-      <v-btn v-if="design.id === 'corvid-m6'" @click="emit('change', { coverage: state.coverage === 'standard' ? 'expanded' : 'standard' })">State: {{ state.coverage }}</v-btn>
-      <v-btn v-if="design.parts.gateBias || valve || state.mode === 'USB' || state.mode === 'LSB'" :aria-pressed="state.driveOff" @click="emit('change', { driveOff: !state.driveOff })">Drive {{ state.driveOff ? 'off' : 'on' }}</v-btn>
-      <v-btn @click="emit('change', { powerOn: !state.powerOn })">{{ state.powerOn ? 'Switch off' : 'Switch on' }}</v-btn>
+      <span v-if="design.modes.length > 1" class="seg" role="group" aria-label="Mode"
+        ><button
+          v-for="m in design.modes"
+          :key="m"
+          type="button"
+          :aria-pressed="m === state.mode"
+          @click="emit('change', { mode: m })"
+        >
+          {{ m }}
+        </button></span
+      >
+      <v-btn
+        v-if="design.hasLowPower"
+        :aria-pressed="state.lowPower"
+        @click="emit('change', { lowPower: !state.lowPower })"
+        >Power {{ state.lowPower ? 'low' : 'high' }}</v-btn
+      >
+      <v-btn
+        v-if="design.id === 'corvid-m6'"
+        @click="emit('change', { coverage: state.coverage === 'standard' ? 'expanded' : 'standard' })"
+        >State: {{ state.coverage }}</v-btn
+      >
+      <v-btn
+        v-if="design.parts.gateBias || valve || state.mode === 'USB' || state.mode === 'LSB'"
+        :aria-pressed="state.driveOff"
+        @click="emit('change', { driveOff: !state.driveOff })"
+        >Drive {{ state.driveOff ? 'off' : 'on' }}</v-btn
+      >
+      <v-btn @click="emit('change', { powerOn: !state.powerOn })">{{
+        state.powerOn ? 'Switch off' : 'Switch on'
+      }}</v-btn>
       <v-btn @click="emit('change', { warmByS: 1200 })">Pass 20 min</v-btn>
     </div>
-    <p class="shows"><span v-if="design.parts.loop">Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span> <span v-if="state.panelPowerW !== null">Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span> <span v-if="state.sMeter !== null">S-meter <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span> <span>On for <b class="fig">{{ minutes }}&#8239;min</b></span> <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5">Clarifier nulls at <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span></p>
+    <p class="shows">
+      <span v-if="design.parts.loop"
+        >Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock
+        <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span
+      >
+      <span v-if="state.panelPowerW !== null"
+        >Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span
+      >
+      <span v-if="state.sMeter !== null"
+        >S-meter <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span
+      >
+      <span
+        >On for <b class="fig">{{ minutes }}&#8239;min</b></span
+      >
+      <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5"
+        >Clarifier nulls at
+        <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span
+      >
+    </p>
   </section>
 </template>
 
 <style scoped>
-.line { display: flex; gap: 8px; flex-wrap: wrap; margin-bottom: 8px; align-items: center; }
-.ptt { min-width: 112px; } .ptt.keyed { background: var(--out); color: var(--paper); }
-.pick select { height: 46px; min-width: 62px; font: inherit; background: var(--sheet); color: var(--ink); border: 1px solid var(--edge); border-radius: 6px; padding: 0 8px; }
-.jump { min-width: 46px; padding: 0 10px; }
-.seg { display: inline-flex; border: 1px solid var(--edge); border-radius: 6px; overflow: hidden; }
-.seg button { min-height: 44px; min-width: 52px; padding: 0 10px; background: none; border: 0; color: inherit; font: inherit; cursor: pointer; }
-.seg button + button { border-left: 1px solid var(--edge); }
-.seg button[aria-pressed=true] { background: var(--accent); color: var(--paper); font-weight: 600; }
-.shows { display: flex; flex-wrap: wrap; gap: 2px 16px; font-size: 13.5px; margin: 4px 0 12px; }
+.line {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin-bottom: 8px;
+  align-items: center;
+}
+.ptt {
+  min-width: 112px;
+}
+.ptt.keyed {
+  background: var(--out);
+  color: var(--paper);
+}
+.pick select {
+  height: 46px;
+  min-width: 62px;
+  font: inherit;
+  background: var(--sheet);
+  color: var(--ink);
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  padding: 0 8px;
+}
+.jump {
+  min-width: 46px;
+  padding: 0 10px;
+}
+.seg {
+  display: inline-flex;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  overflow: hidden;
+}
+.seg button {
+  min-height: 44px;
+  min-width: 52px;
+  padding: 0 10px;
+  background: none;
+  border: 0;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+.seg button + button {
+  border-left: 1px solid var(--edge);
+}
+.seg button[aria-pressed='true'] {
+  background: var(--accent);
+  color: var(--paper);
+  font-weight: 600;
+}
+.shows {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  font-size: 13.5px;
+  margin: 4px 0 12px;
+}
 </style>

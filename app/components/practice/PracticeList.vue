@@ -7,33 +7,92 @@ import { dayAndTime } from '../../../shared/words/runWords'
 import type { PracticeSummary } from '../../../shared/practiceSession'
 
 /** What a trainee has worked, newest first, and how far that went. */
-const props = defineProps<{ sessions: readonly PracticeSummary[], trainee: string }>()
+const props = defineProps<{ sessions: readonly PracticeSummary[]; trainee: string }>()
 const own = computed(() => props.sessions.filter(s => !props.trainee || s.trainee === props.trainee))
 const finished = computed(() => own.value.filter(s => s.faults))
-const cured = computed(() => finished.value.filter(s => !s.lessonId && s.faults!.length > 0 && s.faults!.every(f => f.cured)).length)
-const named = computed(() => finished.value.filter(s => !s.lessonId && s.faults!.length > 0 && s.faults!.every(f => f.named)).length)
+const cured = computed(
+  () =>
+    finished.value.filter(s => !s.lessonId && s.faults!.length > 0 && s.faults!.every(f => f.cured)).length,
+)
+const named = computed(
+  () =>
+    finished.value.filter(s => !s.lessonId && s.faults!.length > 0 && s.faults!.every(f => f.named)).length,
+)
 const cases = computed(() => finished.value.filter(s => !s.lessonId).length)
-const title = (s: PracticeSummary) => s.lessonId ? `Lesson: ${LESSONS.find(l => l.id === s.lessonId)?.title ?? s.lessonId}` : rigDesign(s.designId).name
-const outcome = (s: PracticeSummary) => !s.finishedAtMs ? 'on the bench' : !s.faults ? 'left' : s.lessonId ? 'finished' : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} put right, ${s.faults.filter(f => f.named).length} named${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
+const title = (s: PracticeSummary) =>
+  s.lessonId
+    ? `Lesson: ${LESSONS.find(l => l.id === s.lessonId)?.title ?? s.lessonId}`
+    : rigDesign(s.designId).name
+const outcome = (s: PracticeSummary) =>
+  !s.finishedAtMs
+    ? 'on the bench'
+    : !s.faults
+      ? 'left'
+      : s.lessonId
+        ? 'finished'
+        : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} put right, ${s.faults.filter(f => f.named).length} named${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
 </script>
 
 <template>
   <section aria-label="Progress">
-    <h2>{{ trainee ? `${trainee}: ` : '' }}{{ cases }} {{ cases === 1 ? 'case' : 'cases' }} finished, {{ cured }} put right, {{ named }} named</h2>
+    <h2>
+      {{ trainee ? `${trainee}: ` : '' }}{{ cases }} {{ cases === 1 ? 'case' : 'cases' }} finished,
+      {{ cured }} put right, {{ named }} named
+    </h2>
     <p v-if="own.length === 0" class="note">Nothing practised yet. A lesson takes five minutes.</p>
     <table v-else>
-      <thead><tr><th>When</th><th v-if="!trainee">Who</th><th>What</th><th>Bench</th><th>Outcome</th></tr></thead>
+      <thead>
+        <tr>
+          <th>When</th>
+          <th v-if="!trainee">Who</th>
+          <th>What</th>
+          <th>Bench</th>
+          <th>Outcome</th>
+        </tr>
+      </thead>
       <tbody>
-        <tr v-for="s in own.slice(0, 30)" :key="s.id"><td>{{ dayAndTime(s.startedAtMs) }}</td><td v-if="!trainee">{{ s.trainee }}</td><td><NuxtLink v-if="s.faults" :to="`/practice/${s.id}`">{{ title(s) }}</NuxtLink><template v-else>{{ title(s) }}</template></td><td>{{ BENCH_KITS.find(k => k.id === s.kitId)?.name }}</td><td>{{ outcome(s) }}</td></tr>
+        <tr v-for="s in own.slice(0, 30)" :key="s.id">
+          <td>{{ dayAndTime(s.startedAtMs) }}</td>
+          <td v-if="!trainee">{{ s.trainee }}</td>
+          <td>
+            <NuxtLink v-if="s.faults" :to="`/practice/${s.id}`">{{ title(s) }}</NuxtLink><template v-else>{{
+              title(s)
+            }}</template>
+          </td>
+          <td>{{ BENCH_KITS.find(k => k.id === s.kitId)?.name }}</td>
+          <td>{{ outcome(s) }}</td>
+        </tr>
       </tbody>
     </table>
   </section>
 </template>
 
 <style scoped>
-h2 { font-size: 17px; margin: 22px 0 8px; }
-.note { color: var(--ink2); }
-table { border-collapse: collapse; width: 100%; font-size: 14px; }
-th, td { text-align: left; padding: 8px 12px 8px 0; border-bottom: 1px solid var(--line); } th { color: var(--ink2); font-weight: 600; font-size: 13px; }
-td a { display: inline-block; min-height: 28px; }
+h2 {
+  font-size: 17px;
+  margin: 22px 0 8px;
+}
+.note {
+  color: var(--ink2);
+}
+table {
+  border-collapse: collapse;
+  width: 100%;
+  font-size: 14px;
+}
+th,
+td {
+  text-align: left;
+  padding: 8px 12px 8px 0;
+  border-bottom: 1px solid var(--line);
+}
+th {
+  color: var(--ink2);
+  font-weight: 600;
+  font-size: 13px;
+}
+td a {
+  display: inline-block;
+  min-height: 28px;
+}
 </style>

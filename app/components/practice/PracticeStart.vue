@@ -6,16 +6,33 @@ import { RIG_DESIGNS } from '../../../core/rig'
 import type { NewPractice } from '../../../shared/practice'
 
 /** Which set, how hard, on which bench. */
-const props = defineProps<{ remembered: { trainee: string, kitId: string }, busy: boolean, working: string | null }>()
-const emit = defineEmits<{ start: [wanted: NewPractice], free: [designId: string, kitId: string] }>()
+const props = defineProps<{
+  remembered: { trainee: string; kitId: string }
+  busy: boolean
+  working: string | null
+}>()
+const emit = defineEmits<{ start: [wanted: NewPractice]; free: [designId: string, kitId: string] }>()
 const trainee = ref(props.remembered.trainee)
 const kitId = ref(props.remembered.kitId)
 const designId = ref<string | null>(null)
 const difficulty = ref<1 | 2 | 3>(1)
 const kit = computed(() => BENCH_KITS.find(k => k.id === kitId.value)!)
-const LEVELS = [[1, 'plain'], [2, 'takes a second look'], [3, 'hides']] as const
+const LEVELS = [
+  [1, 'plain'],
+  [2, 'takes a second look'],
+  [3, 'hides'],
+] as const
 function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
-  emit('start', { id: crypto.randomUUID(), trainee: trainee.value.trim(), kitId: kitId.value, choice, designId: designId.value, lessonId, difficulty: difficulty.value, seed: Math.floor(Math.random() * 1_000_000) + 1 })
+  emit('start', {
+    id: crypto.randomUUID(),
+    trainee: trainee.value.trim(),
+    kitId: kitId.value,
+    choice,
+    designId: designId.value,
+    lessonId,
+    difficulty: difficulty.value,
+    seed: Math.floor(Math.random() * 1_000_000) + 1,
+  })
 }
 </script>
 
@@ -23,29 +40,75 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
   <section class="start" aria-label="Begin">
     <div class="who">
       <v-text-field v-model="trainee" label="Your name" maxlength="60" hide-details autocomplete="off" />
-      <v-select v-model="kitId" label="Bench" :items="BENCH_KITS.map(k => ({ title: k.name, value: k.id }))" hide-details />
+      <v-select
+        v-model="kitId"
+        label="Bench"
+        :items="BENCH_KITS.map(k => ({ title: k.name, value: k.id }))"
+        hide-details
+      />
     </div>
     <p class="note">{{ kit.what }}</p>
-    <p v-if="working" class="care">On the bench now: {{ working }}. Beginning another ends it without a review.</p>
+    <p v-if="working" class="care">
+      On the bench now: {{ working }}. Beginning another ends it without a review.
+    </p>
     <div class="halves">
       <div>
         <h2>A set with something wrong</h2>
         <div class="sets" role="radiogroup" aria-label="Model">
-          <button type="button" role="radio" :aria-checked="designId === null" @click="designId = null">Any set</button>
-          <button v-for="d in RIG_DESIGNS" :key="d.id" type="button" role="radio" :aria-checked="designId === d.id" @click="designId = d.id">{{ d.name }}</button>
+          <button type="button" role="radio" :aria-checked="designId === null" @click="designId = null">
+            Any set
+          </button>
+          <button
+            v-for="d in RIG_DESIGNS"
+            :key="d.id"
+            type="button"
+            role="radio"
+            :aria-checked="designId === d.id"
+            @click="designId = d.id"
+          >
+            {{ d.name }}
+          </button>
         </div>
-        <div class="row" role="radiogroup" aria-label="How hard"><button v-for="[n, words] in LEVELS" :key="n" type="button" role="radio" :aria-checked="difficulty === n" @click="difficulty = n">{{ n }}: {{ words }}</button></div>
+        <div class="row" role="radiogroup" aria-label="How hard">
+          <button
+            v-for="[n, words] in LEVELS"
+            :key="n"
+            type="button"
+            role="radio"
+            :aria-checked="difficulty === n"
+            @click="difficulty = n"
+          >
+            {{ n }}: {{ words }}
+          </button>
+        </div>
         <div class="row">
-          <v-btn color="primary" size="large" :disabled="!trainee.trim() || busy" @click="begin('surprise')">Surprise me</v-btn>
-          <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')">The usual complaint of this model</v-btn>
-          <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)">Try it out, no case</v-btn>
+          <v-btn color="primary" size="large" :disabled="!trainee.trim() || busy" @click="begin('surprise')"
+            >Surprise me</v-btn
+          >
+          <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')"
+            >The usual complaint of this model</v-btn
+          >
+          <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)"
+            >Try it out, no case</v-btn
+          >
         </div>
-        <p class="note">{{ designId ? 'Your name keeps your progress apart from that of others.' : 'Choose a model for its usual complaint, or to try it out.' }}</p>
+        <p class="note">
+          {{
+            designId
+              ? 'Your name keeps your progress apart from that of others.'
+              : 'Choose a model for its usual complaint, or to try it out.'
+          }}
+        </p>
       </div>
       <div>
         <h2>Lessons, step by step</h2>
         <ol class="lessons">
-          <li v-for="(l, i) in LESSONS" :key="l.id"><button type="button" :disabled="!trainee.trim() || busy" @click="begin('lesson', l.id)"><b>{{ i + 1 }}. {{ l.title }}</b><span>{{ l.what }}</span></button></li>
+          <li v-for="(l, i) in LESSONS" :key="l.id">
+            <button type="button" :disabled="!trainee.trim() || busy" @click="begin('lesson', l.id)">
+              <b>{{ i + 1 }}. {{ l.title }}</b
+              ><span>{{ l.what }}</span>
+            </button>
+          </li>
         </ol>
       </div>
     </div>
@@ -53,16 +116,80 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
 </template>
 
 <style scoped>
-.who { display: grid; grid-template-columns: minmax(180px, 280px) minmax(220px, 340px); gap: 12px; }
-.note { font-size: 13.5px; color: var(--ink2); margin: 6px 0 10px; }
-.halves { display: grid; grid-template-columns: 1fr 1fr; gap: 8px 36px; }
-h2 { font-size: 17px; margin: 8px 0 8px; }
-.sets, .row { display: flex; flex-wrap: wrap; gap: 8px; margin-bottom: 12px; }
-[role=radio] { min-height: 44px; padding: 0 12px; border: 1px solid var(--edge); border-radius: 6px; background: none; color: inherit; font: inherit; cursor: pointer; }
-[role=radio][aria-checked=true] { background: var(--accent); color: var(--paper); border-color: var(--accent); font-weight: 600; }
-.lessons { list-style: none; padding: 0; margin: 0; display: grid; gap: 6px; }
-.lessons button { width: 100%; text-align: left; min-height: 48px; padding: 8px 12px; border: 1px solid var(--line2); border-radius: 6px; background: none; color: inherit; font: inherit; cursor: pointer; display: grid; }
-.lessons button:disabled { opacity: .6; cursor: default; }
-.lessons span { font-size: 13.5px; color: var(--ink2); }
-@media (max-width: 800px) { .halves, .who { grid-template-columns: 1fr; } }
+.who {
+  display: grid;
+  grid-template-columns: minmax(180px, 280px) minmax(220px, 340px);
+  gap: 12px;
+}
+.note {
+  font-size: 13.5px;
+  color: var(--ink2);
+  margin: 6px 0 10px;
+}
+.halves {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 8px 36px;
+}
+h2 {
+  font-size: 17px;
+  margin: 8px 0 8px;
+}
+.sets,
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-bottom: 12px;
+}
+[role='radio'] {
+  min-height: 44px;
+  padding: 0 12px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+[role='radio'][aria-checked='true'] {
+  background: var(--accent);
+  color: var(--paper);
+  border-color: var(--accent);
+  font-weight: 600;
+}
+.lessons {
+  list-style: none;
+  padding: 0;
+  margin: 0;
+  display: grid;
+  gap: 6px;
+}
+.lessons button {
+  width: 100%;
+  text-align: left;
+  min-height: 48px;
+  padding: 8px 12px;
+  border: 1px solid var(--line2);
+  border-radius: 6px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+  display: grid;
+}
+.lessons button:disabled {
+  opacity: 0.6;
+  cursor: default;
+}
+.lessons span {
+  font-size: 13.5px;
+  color: var(--ink2);
+}
+@media (max-width: 800px) {
+  .halves,
+  .who {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -9,35 +9,117 @@ const limit = defineModel<LimitBody>({ required: true })
 const emit = defineEmits<{ remove: [] }>()
 const info = computed(() => quantityInfo(limit.value.quantity))
 const isFrequency = computed(() => limit.value.quantity === 'carrierHz')
-const shown = (key: 'low' | 'high' | 'errorHz' | 'errorPpm') => computed({
-  get: () => limit.value[key] === null ? '' : String(Number((limit.value[key] * (key === 'low' || key === 'high' ? info.value.perSi : 1)).toPrecision(10))),
-  set: (text: string) => {
-    const value = Number.parseFloat(text.replace(',', '.'))
-    limit.value = { ...limit.value, [key]: Number.isFinite(value) ? value / (key === 'low' || key === 'high' ? info.value.perSi : 1) : null }
-  },
-})
+const shown = (key: 'low' | 'high' | 'errorHz' | 'errorPpm') =>
+  computed({
+    get: () =>
+      limit.value[key] === null
+        ? ''
+        : String(
+            Number(
+              (limit.value[key] * (key === 'low' || key === 'high' ? info.value.perSi : 1)).toPrecision(10),
+            ),
+          ),
+    set: (text: string) => {
+      const value = Number.parseFloat(text.replace(',', '.'))
+      limit.value = {
+        ...limit.value,
+        [key]: Number.isFinite(value)
+          ? value / (key === 'low' || key === 'high' ? info.value.perSi : 1)
+          : null,
+      }
+    },
+  })
 const [low, high, errorHz, errorPpm] = [shown('low'), shown('high'), shown('errorHz'), shown('errorPpm')]
-const power = computed({ get: () => limit.value.lowPower === null ? 'any' : limit.value.lowPower ? 'low' : 'high', set: v => (limit.value = { ...limit.value, lowPower: v === 'any' ? null : v === 'low' }) })
+const power = computed({
+  get: () => (limit.value.lowPower === null ? 'any' : limit.value.lowPower ? 'low' : 'high'),
+  set: v => (limit.value = { ...limit.value, lowPower: v === 'any' ? null : v === 'low' }),
+})
 </script>
 
 <template>
   <fieldset>
-    <label class="short">Number<input v-model="limit.id" class="fig" maxlength="20"></label>
-    <label>Quantity<select v-model="limit.quantity"><option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option></select></label>
-    <label class="short">Power switch<select v-model="power"><option value="any">any</option><option value="high">high</option><option value="low">low</option></select></label>
-    <label class="short">At least, {{ info.shownUnit }}<input v-model.lazy="low" class="fig" inputmode="decimal"></label>
-    <label class="short">At most, {{ info.shownUnit }}<input v-model.lazy="high" class="fig" inputmode="decimal"></label>
-    <template v-if="isFrequency"><label class="short">or within, Hz<input v-model.lazy="errorHz" class="fig" inputmode="decimal"></label><label class="short">or within, ppm<input v-model.lazy="errorPpm" class="fig" inputmode="decimal"></label></template>
-    <span class="modes" role="group" aria-label="modes, none = all"><label v-for="m in MODES" :key="m" class="mode"><input v-model="limit.modes" type="checkbox" :value="m">{{ m }}</label></span>
-    <label class="words">In words<input v-model="limit.words" maxlength="300"></label>
+    <label class="short">Number<input v-model="limit.id" class="fig" maxlength="20" /></label>
+    <label
+      >Quantity<select v-model="limit.quantity">
+        <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
+      </select></label
+    >
+    <label class="short"
+      >Power switch<select v-model="power">
+        <option value="any">any</option>
+        <option value="high">high</option>
+        <option value="low">low</option>
+      </select></label
+    >
+    <label class="short"
+      >At least, {{ info.shownUnit }}<input v-model.lazy="low" class="fig" inputmode="decimal"
+    /></label>
+    <label class="short"
+      >At most, {{ info.shownUnit }}<input v-model.lazy="high" class="fig" inputmode="decimal"
+    /></label>
+    <template v-if="isFrequency"
+      ><label class="short"
+        >or within, Hz<input v-model.lazy="errorHz" class="fig" inputmode="decimal" /></label
+      ><label class="short"
+        >or within, ppm<input v-model.lazy="errorPpm" class="fig" inputmode="decimal" /></label
+    ></template>
+    <span class="modes" role="group" aria-label="modes, none = all"
+      ><label v-for="m in MODES" :key="m" class="mode"
+        ><input v-model="limit.modes" type="checkbox" :value="m" />{{ m }}</label
+      ></span
+    >
+    <label class="words">In words<input v-model="limit.words" maxlength="300" /></label>
     <v-btn height="44" @click="emit('remove')">Remove</v-btn>
   </fieldset>
 </template>
 
 <style scoped>
-fieldset { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; border: 0; border-bottom: 1px solid var(--line); padding: 8px 0; margin: 0; }
-label { display: flex; flex-direction: column; font-size: 12.5px; color: var(--ink2); }
-.short { width: 104px; } .words { flex: 1 1 260px; }
-input:not([type=checkbox]), select { height: 44px; font: inherit; font-size: 15px; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); width: 100%; }
-.modes { display: flex; } .mode { flex-direction: row; gap: 4px; align-items: center; min-height: 44px; padding-right: 10px; } .mode input { width: 20px; height: 20px; }
+fieldset {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  padding: 8px 0;
+  margin: 0;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+.short {
+  width: 104px;
+}
+.words {
+  flex: 1 1 260px;
+}
+input:not([type='checkbox']),
+select {
+  height: 44px;
+  font: inherit;
+  font-size: 15px;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  width: 100%;
+}
+.modes {
+  display: flex;
+}
+.mode {
+  flex-direction: row;
+  gap: 4px;
+  align-items: center;
+  min-height: 44px;
+  padding-right: 10px;
+}
+.mode input {
+  width: 20px;
+  height: 20px;
+}
 </style>

@@ -6,13 +6,29 @@ import { ruleSetBody, type LimitBody, type RuleSetBody } from '../../../shared/r
 import LimitFields from './LimitFields.vue'
 
 /** A rule set of one's own: source and date are needed, or nobody can check it. */
-const props = defineProps<{ initial: RuleSetBody, failure: string | null }>()
-const emit = defineEmits<{ done: [body: RuleSetBody], cancel: [] }>()
+const props = defineProps<{ initial: RuleSetBody; failure: string | null }>()
+const emit = defineEmits<{ done: [body: RuleSetBody]; cancel: [] }>()
 const body = ref<RuleSetBody>(JSON.parse(JSON.stringify(props.initial)) as RuleSetBody)
 const problem = ref<string | null>(null)
-const plans = [{ value: null, title: 'any channels' }, ...CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name }))]
-const kinds = [{ value: 'legal', title: 'legal limits: held with a guard band' }, { value: 'workshop', title: 'workshop targets: plain acceptance' }]
-const EMPTY: LimitBody = { id: '', quantity: 'powerW', modes: [], lowPower: null, low: null, high: null, errorHz: null, errorPpm: null, words: '' }
+const plans = [
+  { value: null, title: 'any channels' },
+  ...CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name })),
+]
+const kinds = [
+  { value: 'legal', title: 'legal limits: held with a guard band' },
+  { value: 'workshop', title: 'workshop targets: plain acceptance' },
+]
+const EMPTY: LimitBody = {
+  id: '',
+  quantity: 'powerW',
+  modes: [],
+  lowPower: null,
+  low: null,
+  high: null,
+  errorHz: null,
+  errorPpm: null,
+  words: '',
+}
 
 function add() {
   body.value.limits.push({ ...EMPTY, id: `L${body.value.limits.length + 1}` })
@@ -21,8 +37,7 @@ async function submit() {
   problem.value = null
   try {
     emit('done', await ruleSetBody.validate(body.value, { strict: true }))
-  }
-  catch (error) {
+  } catch (error) {
     if (!(error instanceof ValidationError)) throw error
     problem.value = error.message
   }
@@ -41,17 +56,41 @@ async function submit() {
     </div>
     <v-checkbox v-model="body.fromMemory" label="Written down from memory: to be checked" hide-details />
     <h2>Limits</h2>
-    <LimitFields v-for="(_, i) in body.limits" :key="i" v-model="body.limits[i]!" @remove="body.limits.splice(i, 1)" />
+    <LimitFields
+      v-for="(_, i) in body.limits"
+      :key="i"
+      v-model="body.limits[i]!"
+      @remove="body.limits.splice(i, 1)"
+    />
     <v-btn @click="add">Another limit</v-btn>
     <v-textarea v-model="body.note" class="mt-4" label="What else it says" rows="2" auto-grow />
     <p v-if="problem ?? failure" class="care" role="alert">{{ problem ?? failure }}</p>
-    <div class="go"><v-btn type="submit" variant="flat" color="primary" size="large">Keep</v-btn><v-btn size="large" @click="emit('cancel')">Cancel</v-btn></div>
+    <div class="go">
+      <v-btn type="submit" variant="flat" color="primary" size="large">Keep</v-btn
+      ><v-btn size="large" @click="emit('cancel')">Cancel</v-btn>
+    </div>
   </form>
 </template>
 
 <style scoped>
-.head { display: grid; grid-template-columns: 1fr 1fr; gap: 12px 18px; max-width: 860px; margin-top: 10px; }
-.go { display: flex; gap: 10px; margin-top: 12px; }
-h2 { margin: 12px 0 4px; }
-@media (max-width: 700px) { .head { grid-template-columns: 1fr; } }
+.head {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 18px;
+  max-width: 860px;
+  margin-top: 10px;
+}
+.go {
+  display: flex;
+  gap: 10px;
+  margin-top: 12px;
+}
+h2 {
+  margin: 12px 0 4px;
+}
+@media (max-width: 700px) {
+  .head {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -6,12 +6,32 @@ defineProps<{ set: RuleSet }>()
 
 <template>
   <div class="text">
-    <h2>{{ set.name }} <span class="quiet fig">{{ set.id }}</span></h2>
-    <p class="quiet">{{ set.kind === 'legal' ? 'Legal limits, held with a guard band' : 'Workshop targets, plain acceptance' }}. {{ set.region }}. {{ set.source }}, as of {{ set.asOf }}{{ set.fromMemory ? ', from memory: check the current text' : '' }}.</p>
-    <ul><li v-for="l in set.limits" :key="l.id"><span class="fig">{{ l.id }}</span> {{ l.words }}</li><li v-for="a in set.alsoSays" :key="a" class="quiet">{{ a }}</li></ul>
+    <h2>
+      {{ set.name }} <span class="quiet fig">{{ set.id }}</span>
+    </h2>
+    <p class="quiet">
+      {{
+        set.kind === 'legal' ? 'Legal limits, held with a guard band' : 'Workshop targets, plain acceptance'
+      }}. {{ set.region }}. {{ set.source }}, as of {{ set.asOf
+      }}{{ set.fromMemory ? ', from memory: check the current text' : '' }}.
+    </p>
+    <ul>
+      <li v-for="l in set.limits" :key="l.id">
+        <span class="fig">{{ l.id }}</span> {{ l.words }}
+      </li>
+      <li v-for="a in set.alsoSays" :key="a" class="quiet">{{ a }}</li>
+    </ul>
   </div>
 </template>
 
 <style scoped>
-h2 { margin: 0; } p { margin: 2px 0; } ul { margin: 4px 0 10px; }
+h2 {
+  margin: 0;
+}
+p {
+  margin: 2px 0;
+}
+ul {
+  margin: 4px 0 10px;
+}
 </style>

@@ -9,20 +9,66 @@ const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
 <template>
   <section aria-label="Schools">
     <h2>Schools</h2>
-    <p class="quiet">Where practitioners differ. Sides marked "acts" change steps and targets of jobs that begin from now on; the others stand as the shop's word.</p>
+    <p class="quiet">
+      Where practitioners differ. Sides marked "acts" change steps and targets of jobs that begin from now on;
+      the others stand as the shop's word.
+    </p>
     <fieldset v-for="s in SCHOOLS" :key="s.id">
-      <legend><span class="fig">{{ s.id }}</span> {{ s.question }} <span v-if="s.acts" class="acts">acts</span></legend>
-      <label v-for="o in s.options" :key="o.id"><input type="radio" :name="s.id" :value="o.id" :checked="(choices[s.id] ?? s.defaultId) === o.id" @change="emit('choose', s.id, o.id)"><span>{{ o.words }}<span v-if="o.id === s.defaultId" class="quiet"> (default: {{ s.because }})</span></span></label>
+      <legend>
+        <span class="fig">{{ s.id }}</span> {{ s.question }} <span v-if="s.acts" class="acts">acts</span>
+      </legend>
+      <label v-for="o in s.options" :key="o.id"
+        ><input
+          type="radio"
+          :name="s.id"
+          :value="o.id"
+          :checked="(choices[s.id] ?? s.defaultId) === o.id"
+          @change="emit('choose', s.id, o.id)"
+        /><span
+          >{{ o.words
+          }}<span v-if="o.id === s.defaultId" class="quiet"> (default: {{ s.because }})</span></span
+        ></label
+      >
     </fieldset>
   </section>
 </template>
 
 <style scoped>
-section { border-top: 1px solid var(--line2); padding-top: 12px; }
-h2 { margin: 0; }
-fieldset { border: 0; border-bottom: 1px solid var(--line); padding: 8px 0; margin: 0; }
-legend { font-weight: 600; padding: 0; }
-label { display: flex; gap: 10px; align-items: center; min-height: 44px; }
-input { width: 20px; height: 20px; flex: none; accent-color: var(--accent); }
-.acts { font-weight: 400; font-size: 12.5px; border: 1px solid var(--edge); border-radius: 10px; padding: 0 8px; margin-left: 6px; }
+section {
+  border-top: 1px solid var(--line2);
+  padding-top: 12px;
+}
+h2 {
+  margin: 0;
+}
+fieldset {
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  padding: 8px 0;
+  margin: 0;
+}
+legend {
+  font-weight: 600;
+  padding: 0;
+}
+label {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  min-height: 44px;
+}
+input {
+  width: 20px;
+  height: 20px;
+  flex: none;
+  accent-color: var(--accent);
+}
+.acts {
+  font-weight: 400;
+  font-size: 12.5px;
+  border: 1px solid var(--edge);
+  border-radius: 10px;
+  padding: 0 8px;
+  margin-left: 6px;
+}
 </style>

@@ -7,9 +7,14 @@ import { LEAST_SETS, spreadLines } from '../../../shared/words/spreadView'
 import SpreadChart from './SpreadChart.vue'
 
 /** What every set of a model has told so far: typical faults, and the spread of its as-found values. */
-const props = defineProps<{ sheet: ModelSheet, jobId: string | null, night: boolean, load: (sheetId: string, jobId: string | null) => Promise<ModelHistory | null> }>()
+const props = defineProps<{
+  sheet: ModelSheet
+  jobId: string | null
+  night: boolean
+  load: (sheetId: string, jobId: string | null) => Promise<ModelHistory | null>
+}>()
 const known = shallowRef<ModelHistory | null>(null)
-const lines = computed(() => known.value ? spreadLines(props.sheet, known.value.spread) : [])
+const lines = computed(() => (known.value ? spreadLines(props.sheet, known.value.spread) : []))
 const read = async () => (known.value = await props.load(props.sheet.id, props.jobId))
 onMounted(read)
 watch(() => [props.sheet.id, props.jobId], read)
@@ -20,14 +25,29 @@ watch(() => [props.sheet.id, props.jobId], read)
     <h2>Others of this model</h2>
     <p v-if="!known" class="quiet">Nothing is known of the others just now.</p>
     <template v-else>
-      <p>{{ known.jobs }} {{ known.jobs === 1 ? 'job' : 'jobs' }} on {{ sheet.model }}. <template v-if="known.causes.length > 0">Typical faults: </template><span v-for="(c, i) in known.causes" :key="c.causeId">{{ i ? ', ' : '' }}{{ causeOf(c.causeId).title.toLowerCase() }} <b class="fig">{{ c.count }}</b></span>{{ known.causes.length > 0 ? '.' : 'No cause was confirmed yet: confirmed ones add up here.' }}</p>
+      <p>
+        {{ known.jobs }} {{ known.jobs === 1 ? 'job' : 'jobs' }} on {{ sheet.model }}.
+        <template v-if="known.causes.length > 0">Typical faults: </template
+        ><span v-for="(c, i) in known.causes" :key="c.causeId"
+          >{{ i ? ', ' : '' }}{{ causeOf(c.causeId).title.toLowerCase() }}
+          <b class="fig">{{ c.count }}</b></span
+        >{{ known.causes.length > 0 ? '.' : 'No cause was confirmed yet: confirmed ones add up here.' }}
+      </p>
       <SpreadChart v-if="lines.length > 0" :lines="lines" :night="night" :own="jobId !== null" />
-      <p v-else class="quiet">A spread of as-found values is drawn from {{ LEAST_SETS }} measured sets of the model on.</p>
+      <p v-else class="quiet">
+        A spread of as-found values is drawn from {{ LEAST_SETS }} measured sets of the model on.
+      </p>
     </template>
   </section>
 </template>
 
 <style scoped>
-section { border-top: 1px solid var(--line2); margin-top: 22px; padding-top: 12px; }
-h2 { margin: 0; }
+section {
+  border-top: 1px solid var(--line2);
+  margin-top: 22px;
+  padding-top: 12px;
+}
+h2 {
+  margin: 0;
+}
 </style>

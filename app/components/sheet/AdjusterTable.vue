@@ -4,22 +4,49 @@ import type { LineTrust } from '../../../shared/sheetFile'
 import { confidenceWords, fieldWords } from '../../../shared/words/sheetWords'
 
 /** What can be turned; a press shows it on the board. */
-const props = defineProps<{ sheet: ModelSheet, trust: readonly LineTrust[] }>()
+const props = defineProps<{ sheet: ModelSheet; trust: readonly LineTrust[] }>()
 const emit = defineEmits<{ show: [designator: string] }>()
-const day = (ms: number | null) => ms === null ? null : new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
-const trusted = (designator: string) => props.trust.filter(t => t.line.startsWith(`adjuster/${designator}/`)).map(t => `${fieldWords(t.line.split('/').at(-1)!)}: ${confidenceWords(day(t.correctedAtMs), t.confirmed)}`)
+const day = (ms: number | null) =>
+  ms === null
+    ? null
+    : new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const trusted = (designator: string) =>
+  props.trust
+    .filter(t => t.line.startsWith(`adjuster/${designator}/`))
+    .map(
+      t => `${fieldWords(t.line.split('/').at(-1)!)}: ${confidenceWords(day(t.correctedAtMs), t.confirmed)}`,
+    )
 </script>
 
 <template>
   <div class="scroll" tabindex="0">
     <table class="plain">
-      <thead><tr><th>Adjuster</th><th>Where</th><th>Turn, tool</th><th>Moves</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Adjuster</th>
+          <th>Where</th>
+          <th>Turn, tool</th>
+          <th>Moves</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="a in sheet.adjusters" :key="a.designator">
-          <td><button type="button" @click="emit('show', a.designator)"><b class="fig">{{ a.designator }}</b></button> {{ a.name }}</td>
-          <td>{{ a.where }}<div v-for="t in trusted(a.designator)" :key="t" class="trust">{{ t }}</div></td>
-          <td>{{ a.turn }}<br><span class="quiet">{{ a.tool }}</span></td>
-          <td>{{ a.moves }}<br><span class="quiet">{{ GOES_STALE[a.role].because }}</span></td>
+          <td>
+            <button type="button" @click="emit('show', a.designator)">
+              <b class="fig">{{ a.designator }}</b>
+            </button>
+            {{ a.name }}
+          </td>
+          <td>
+            {{ a.where }}
+            <div v-for="t in trusted(a.designator)" :key="t" class="trust">{{ t }}</div>
+          </td>
+          <td>
+            {{ a.turn }}<br /><span class="quiet">{{ a.tool }}</span>
+          </td>
+          <td>
+            {{ a.moves }}<br /><span class="quiet">{{ GOES_STALE[a.role].because }}</span>
+          </td>
         </tr>
       </tbody>
     </table>
@@ -27,6 +54,21 @@ const trusted = (designator: string) => props.trust.filter(t => t.line.startsWit
 </template>
 
 <style scoped>
-.scroll { overflow-x: auto; } .trust { font-size: 12.5px; color: var(--unsure); }
-button { font: inherit; color: var(--accent); background: none; border: 0; min-height: 44px; padding: 0 4px 0 0; cursor: pointer; text-decoration: underline; }
+.scroll {
+  overflow-x: auto;
+}
+.trust {
+  font-size: 12.5px;
+  color: var(--unsure);
+}
+button {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  min-height: 44px;
+  padding: 0 4px 0 0;
+  cursor: pointer;
+  text-decoration: underline;
+}
 </style>

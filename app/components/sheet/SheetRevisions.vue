@@ -7,14 +7,21 @@ import { differenceName, lineValueWords, lineWords } from '../../../shared/words
 import { jobTag } from '../../../shared/job'
 
 /** Who changed what, when and why; any two revisions side by side. */
-const props = defineProps<{ id: string, revisions: readonly RevisionInfo[], revision: (id: string, n: number) => Promise<ModelSheet | null> }>()
+const props = defineProps<{
+  id: string
+  revisions: readonly RevisionInfo[]
+  revision: (id: string, n: number) => Promise<ModelSheet | null>
+}>()
 const numbers = computed(() => props.revisions.map(r => r.revision))
 const left = ref(numbers.value[1] ?? numbers.value[0]!)
 const right = ref(numbers.value[0]!)
-const shown = shallowRef<{ before: ModelSheet, after: ModelSheet } | null>(null)
-const differences = computed(() => shown.value ? compareSheets(shown.value.before, shown.value.after) : [])
+const shown = shallowRef<{ before: ModelSheet; after: ModelSheet } | null>(null)
+const differences = computed(() => (shown.value ? compareSheets(shown.value.before, shown.value.after) : []))
 async function compare() {
-  const [before, after] = await Promise.all([props.revision(props.id, left.value), props.revision(props.id, right.value)])
+  const [before, after] = await Promise.all([
+    props.revision(props.id, left.value),
+    props.revision(props.id, right.value),
+  ])
   shown.value = before && after ? { before, after } : null
 }
 </script>
@@ -22,35 +29,98 @@ async function compare() {
 <template>
   <section>
     <table class="plain">
-      <thead><tr><th>Revision</th><th>When, who</th><th>What and why</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Revision</th>
+          <th>When, who</th>
+          <th>What and why</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="r in revisions" :key="r.revision">
           <td class="fig">{{ r.revision }}</td>
-          <td>{{ r.revisedAtMs === null ? '' : dayAndTime(r.revisedAtMs) }}<br><span class="quiet">{{ r.who }}</span></td>
           <td>
-            <div v-for="c in r.changes" :key="c.line"><b>{{ lineWords(c.line) }}</b>: <del>{{ lineValueWords(c.from) }}</del> {{ lineValueWords(c.to) }}</div>
-            <span class="quiet">{{ r.reason }}</span> <NuxtLink v-if="r.jobId && r.jobNumber !== null" :to="`/jobs/${r.jobId}/align`">on {{ jobTag(r.jobNumber) }}</NuxtLink>
+            {{ r.revisedAtMs === null ? '' : dayAndTime(r.revisedAtMs) }}<br /><span class="quiet">{{
+              r.who
+            }}</span>
+          </td>
+          <td>
+            <div v-for="c in r.changes" :key="c.line">
+              <b>{{ lineWords(c.line) }}</b>: <del>{{ lineValueWords(c.from) }}</del>
+              {{ lineValueWords(c.to) }}
+            </div>
+            <span class="quiet">{{ r.reason }}</span>
+            <NuxtLink v-if="r.jobId && r.jobNumber !== null" :to="`/jobs/${r.jobId}/align`"
+              >on {{ jobTag(r.jobNumber) }}</NuxtLink
+            >
           </td>
         </tr>
       </tbody>
     </table>
     <div v-if="numbers.length > 1" class="compare no-print">
-      <label>Revision <select v-model.number="left"><option v-for="n in numbers" :key="n" :value="n">{{ n }}</option></select></label>
-      <label>beside <select v-model.number="right"><option v-for="n in numbers" :key="n" :value="n">{{ n }}</option></select></label>
+      <label
+        >Revision
+        <select v-model.number="left">
+          <option v-for="n in numbers" :key="n" :value="n">{{ n }}</option>
+        </select></label
+      >
+      <label
+        >beside
+        <select v-model.number="right">
+          <option v-for="n in numbers" :key="n" :value="n">{{ n }}</option>
+        </select></label
+      >
       <v-btn height="44" @click="compare">Compare</v-btn>
     </div>
     <div v-if="shown" class="scroll" tabindex="0">
       <p v-if="differences.length === 0" class="quiet">They say the same.</p>
       <table v-else class="plain">
-        <thead><tr><th>Where</th><th>Revision {{ shown.before.revision }}</th><th>Revision {{ shown.after.revision }}</th></tr></thead>
-        <tbody><tr v-for="d in differences" :key="d.part + d.name + d.field"><td><b>{{ differenceName(d) }}</b></td><td>{{ d.before ?? 'not there' }}</td><td>{{ d.after ?? 'taken out' }}</td></tr></tbody>
+        <thead>
+          <tr>
+            <th>Where</th>
+            <th>Revision {{ shown.before.revision }}</th>
+            <th>Revision {{ shown.after.revision }}</th>
+          </tr>
+        </thead>
+        <tbody>
+          <tr v-for="d in differences" :key="d.part + d.name + d.field">
+            <td>
+              <b>{{ differenceName(d) }}</b>
+            </td>
+            <td>{{ d.before ?? 'not there' }}</td>
+            <td>{{ d.after ?? 'taken out' }}</td>
+          </tr>
+        </tbody>
       </table>
     </div>
   </section>
 </template>
 
 <style scoped>
-.compare { display: flex; gap: 12px; align-items: center; margin-top: 10px; flex-wrap: wrap; }
-select { min-height: 44px; min-width: 64px; font: inherit; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
-td { overflow-wrap: anywhere; } del { color: var(--ink2); } .scroll { overflow-x: auto; }
+.compare {
+  display: flex;
+  gap: 12px;
+  align-items: center;
+  margin-top: 10px;
+  flex-wrap: wrap;
+}
+select {
+  min-height: 44px;
+  min-width: 64px;
+  font: inherit;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+td {
+  overflow-wrap: anywhere;
+}
+del {
+  color: var(--ink2);
+}
+.scroll {
+  overflow-x: auto;
+}
 </style>

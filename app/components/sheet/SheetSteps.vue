@@ -8,27 +8,63 @@ function targetWords(want: Want): string {
   const { target, quantity } = want
   if (!target) return ''
   switch (target.kind) {
-    case 'window': return windowWords(target.window.low, target.window.high, quantity, null)
-    case 'channel-error': return `channel ${target.lowHz} to +${target.highHz} Hz`.replace('-', '\u2212')
-    case 'nominal-error': return `${showPlain(target.nominalHz, quantity)} \u00b1${target.highHz} Hz`
-    case 'above-reading': return `${showPlain(target.low, quantity)} to ${showPlain(target.high, quantity)} more than at "${target.pointId}"`
-    case 'like-reading': return `as measured in "${stepOf(props.sheet, target.stepId).title}", ${Math.round((target.highRatio - 1) * 100)} % either way`
+    case 'window':
+      return windowWords(target.window.low, target.window.high, quantity, null)
+    case 'channel-error':
+      return `channel ${target.lowHz} to +${target.highHz} Hz`.replace('-', '\u2212')
+    case 'nominal-error':
+      return `${showPlain(target.nominalHz, quantity)} \u00b1${target.highHz} Hz`
+    case 'above-reading':
+      return `${showPlain(target.low, quantity)} to ${showPlain(target.high, quantity)} more than at "${target.pointId}"`
+    case 'like-reading':
+      return `as measured in "${stepOf(props.sheet, target.stepId).title}", ${Math.round((target.highRatio - 1) * 100)} % either way`
   }
 }
-const points = (s: ModelSheet['procedure'][number]) => s.points.map(p => ({ title: p.title, wants: p.wants.map(w => `${quantityInfo(w.quantity).label}${targetWords(w) ? `: ${targetWords(w)}` : ''}`).join('; ') }))
-const criterion = (s: ModelSheet['procedure'][number]) => !s.criterion ? '' : s.criterion.kind === 'spread' ? `spread at most ${s.criterion.maxDb} dB` : `until a pass gains less than ${s.criterion.gainDb} dB`
+const points = (s: ModelSheet['procedure'][number]) =>
+  s.points.map(p => ({
+    title: p.title,
+    wants: p.wants
+      .map(w => `${quantityInfo(w.quantity).label}${targetWords(w) ? `: ${targetWords(w)}` : ''}`)
+      .join('; '),
+  }))
+const criterion = (s: ModelSheet['procedure'][number]) =>
+  !s.criterion
+    ? ''
+    : s.criterion.kind === 'spread'
+      ? `spread at most ${s.criterion.maxDb} dB`
+      : `until a pass gains less than ${s.criterion.gainDb} dB`
 </script>
 
 <template>
   <table class="plain">
-    <thead><tr><th>Step</th><th>Do, why</th><th>Measured, target</th><th>Adjusters</th><th>Needs</th></tr></thead>
+    <thead>
+      <tr>
+        <th>Step</th>
+        <th>Do, why</th>
+        <th>Measured, target</th>
+        <th>Adjusters</th>
+        <th>Needs</th>
+      </tr>
+    </thead>
     <tbody>
       <tr v-for="s in sheet.procedure" :key="s.id">
-        <td><b class="fig">{{ s.id }}</b><br>{{ s.title }}</td>
-        <td>{{ s.instruction }}<br><span class="quiet">{{ s.why }}</span></td>
-        <td><div v-for="p in points(s)" :key="p.title"><span class="quiet">{{ p.title }}</span> {{ p.wants }}</div><div>{{ criterion(s) }}</div></td>
+        <td>
+          <b class="fig">{{ s.id }}</b><br />{{ s.title }}
+        </td>
+        <td>
+          {{ s.instruction }}<br /><span class="quiet">{{ s.why }}</span>
+        </td>
+        <td>
+          <div v-for="p in points(s)" :key="p.title">
+            <span class="quiet">{{ p.title }}</span> {{ p.wants }}
+          </div>
+          <div>{{ criterion(s) }}</div>
+        </td>
         <td class="fig">{{ s.adjusters.join(' ') || 'none' }}</td>
-        <td class="fig">{{ s.needs.join(' ') || '\u2013' }}<span v-if="s.skipIf" class="quiet"><br>not needed if {{ s.skipIf }} is inside</span></td>
+        <td class="fig">
+          {{ s.needs.join(' ') || '\u2013'
+          }}<span v-if="s.skipIf" class="quiet"><br />not needed if {{ s.skipIf }} is inside</span>
+        </td>
       </tr>
     </tbody>
   </table>

@@ -2,8 +2,8 @@
 import { ref } from 'vue'
 
 /** Files dropped or chosen; a SigMF pair comes as two. */
-defineProps<{ busy: boolean, progress: { share: number, what: string } | null }>()
-const emit = defineEmits<{ files: [files: File[]], cancel: [] }>()
+defineProps<{ busy: boolean; progress: { share: number; what: string } | null }>()
+const emit = defineEmits<{ files: [files: File[]]; cancel: [] }>()
 const over = ref(false)
 const chooser = ref<HTMLInputElement | null>(null)
 
@@ -22,24 +22,64 @@ function chosen(event: Event) {
 </script>
 
 <template>
-  <div class="drop no-print" :class="{ over }" role="group" aria-label="Recordings" @dragover.prevent="over = true" @dragleave="over = false" @drop.prevent="dropped">
+  <div
+    class="drop no-print"
+    :class="{ over }"
+    role="group"
+    aria-label="Recordings"
+    @dragover.prevent="over = true"
+    @dragleave="over = false"
+    @drop.prevent="dropped"
+  >
     <template v-if="progress">
-      <span role="status">{{ progress.what }} <span class="fig">{{ Math.round(progress.share * 100) }} %</span></span>
+      <span role="status"
+        >{{ progress.what }} <span class="fig">{{ Math.round(progress.share * 100) }} %</span></span
+      >
       <v-progress-linear :model-value="progress.share * 100" color="primary" class="bar" />
       <v-btn @click="emit('cancel')">Cancel</v-btn>
     </template>
     <template v-else>
-      <v-btn size="large" variant="flat" color="primary" :disabled="busy" @click="chooser?.click()">Choose a recording</v-btn>
-      <span class="quiet">or drop it here: SigMF (both files, or one archive), WAV (two channels are I and Q), a table of an oscilloscope</span>
+      <v-btn size="large" variant="flat" color="primary" :disabled="busy" @click="chooser?.click()"
+        >Choose a recording</v-btn
+      >
+      <span class="quiet"
+        >or drop it here: SigMF (both files, or one archive), WAV (two channels are I and Q), a table of an
+        oscilloscope</span
+      >
       <slot />
     </template>
-    <input ref="chooser" type="file" multiple hidden accept=".sigmf,.sigmf-meta,.sigmf-data,.zip,.wav,.csv,.txt,.tsv" aria-label="choose recordings" @change="chosen">
+    <input
+      ref="chooser"
+      type="file"
+      multiple
+      hidden
+      accept=".sigmf,.sigmf-meta,.sigmf-data,.zip,.wav,.csv,.txt,.tsv"
+      aria-label="choose recordings"
+      @change="chosen"
+    />
   </div>
 </template>
 
 <style scoped>
-.drop { display: flex; gap: 16px; align-items: center; border: 1.5px dashed var(--edge); border-radius: 8px; padding: 12px 16px; min-height: 74px; }
-.drop.over { border-color: var(--accent); background: var(--sheet); }
-.bar { flex: 1; }
-@media (max-width: 900px) { .drop { flex-wrap: wrap; } }
+.drop {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  border: 1.5px dashed var(--edge);
+  border-radius: 8px;
+  padding: 12px 16px;
+  min-height: 74px;
+}
+.drop.over {
+  border-color: var(--accent);
+  background: var(--sheet);
+}
+.bar {
+  flex: 1;
+}
+@media (max-width: 900px) {
+  .drop {
+    flex-wrap: wrap;
+  }
+}
 </style>

@@ -8,17 +8,34 @@ const props = defineProps<{
   options: KeptOptions
   ruleSets: readonly RuleSet[]
   /** an open recording of the carrier alone, through the same receiver */
-  unmodulated: { name: string, dbfs: number } | null
+  unmodulated: { name: string; dbfs: number } | null
 }>()
 const emit = defineEmits<{ change: [options: KeptOptions] }>()
-const MODES = [{ value: 'auto', title: 'Find out' }, { value: 'am', title: 'AM' }, { value: 'fm', title: 'FM' }, { value: 'ssb', title: 'SSB' }, { value: 'audio', title: 'Sound' }]
+const MODES = [
+  { value: 'auto', title: 'Find out' },
+  { value: 'am', title: 'AM' },
+  { value: 'fm', title: 'FM' },
+  { value: 'ssb', title: 'SSB' },
+  { value: 'audio', title: 'Sound' },
+]
 const CHANNEL = /^\d{1,2}$/
 const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
 const planId = computed(() => rules.value?.planId ?? 'forty')
 const place = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
-const texts = ref({ toneHz: text(props.options.toneHz), carrierW: text(props.options.carrierW), unmodulatedDbfs: text(props.options.unmodulatedDbfs), widthKhz: text(props.options.channelWidthHz && props.options.channelWidthHz / 1000) })
-watch(() => props.options.unmodulatedDbfs, dbfs => texts.value.unmodulatedDbfs = text(dbfs))
-watch(() => props.options.nominalHz, hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)))
+const texts = ref({
+  toneHz: text(props.options.toneHz),
+  carrierW: text(props.options.carrierW),
+  unmodulatedDbfs: text(props.options.unmodulatedDbfs),
+  widthKhz: text(props.options.channelWidthHz && props.options.channelWidthHz / 1000),
+})
+watch(
+  () => props.options.unmodulatedDbfs,
+  dbfs => (texts.value.unmodulatedDbfs = text(dbfs)),
+)
+watch(
+  () => props.options.nominalHz,
+  hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)),
+)
 
 function text(v: number | null | undefined) {
   return v == null ? '' : String(v)
@@ -43,30 +60,102 @@ const takesUnmodulated = computed(() => props.options.as === 'am' || props.optio
 /** "19" is a channel of the plan, "27.185" a frequency. */
 const nominalHz = computed(() => {
   const channels = coversPlan(planId.value, planId.value) ? channelPlan(planId.value).channelsHz.length : 0
-  if (CHANNEL.test(place.value.trim())) return Number(place.value) >= 1 && Number(place.value) <= channels ? channelHz(planId.value, Number(place.value)) : null
+  if (CHANNEL.test(place.value.trim()))
+    return Number(place.value) >= 1 && Number(place.value) <= channels
+      ? channelHz(planId.value, Number(place.value))
+      : null
   const mhz = number(place.value)
   return mhz === null ? null : mhz * 1e6
 })
-const wrongPlace = computed(() => place.value.trim() !== '' && nominalHz.value === null ? 'a channel, or MHz like 27.185' : undefined)
+const wrongPlace = computed(() =>
+  place.value.trim() !== '' && nominalHz.value === null ? 'a channel, or MHz like 27.185' : undefined,
+)
 </script>
 
 <template>
   <div class="settings">
-    <v-select :model-value="options.as" label="Mode" :items="MODES" @update:model-value="v => change({ as: v })" />
-    <v-text-field v-model="place" label="Channel, or MHz" inputmode="decimal" :error-messages="wrongPlace" :hint="nominalHz === null ? 'not known: offsets are from the centre' : `${(nominalHz / 1e6).toFixed(5)} MHz`" persistent-hint @change="change({ nominalHz })" />
-    <v-text-field v-model="texts.toneHz" label="Tone, Hz" inputmode="decimal" hint="found by itself if empty" persistent-hint @change="change({ toneHz: number(texts.toneHz) })" />
-    <v-text-field v-model="texts.carrierW" label="Carrier, W" inputmode="decimal" hint="for limits in watts" persistent-hint @change="change({ carrierW: number(texts.carrierW) })" />
-    <v-text-field v-model="texts.widthKhz" label="Width, kHz" inputmode="decimal" hint="of the channel: as others allow if empty" persistent-hint @change="change({ channelWidthHz: hertz(texts.widthKhz) })" />
+    <v-select
+      :model-value="options.as"
+      label="Mode"
+      :items="MODES"
+      @update:model-value="v => change({ as: v })"
+    />
+    <v-text-field
+      v-model="place"
+      label="Channel, or MHz"
+      inputmode="decimal"
+      :error-messages="wrongPlace"
+      :hint="
+        nominalHz === null ? 'not known: offsets are from the centre' : `${(nominalHz / 1e6).toFixed(5)} MHz`
+      "
+      persistent-hint
+      @change="change({ nominalHz })"
+    />
+    <v-text-field
+      v-model="texts.toneHz"
+      label="Tone, Hz"
+      inputmode="decimal"
+      hint="found by itself if empty"
+      persistent-hint
+      @change="change({ toneHz: number(texts.toneHz) })"
+    />
+    <v-text-field
+      v-model="texts.carrierW"
+      label="Carrier, W"
+      inputmode="decimal"
+      hint="for limits in watts"
+      persistent-hint
+      @change="change({ carrierW: number(texts.carrierW) })"
+    />
+    <v-text-field
+      v-model="texts.widthKhz"
+      label="Width, kHz"
+      inputmode="decimal"
+      hint="of the channel: as others allow if empty"
+      persistent-hint
+      @change="change({ channelWidthHz: hertz(texts.widthKhz) })"
+    />
     <div v-if="takesUnmodulated">
-      <v-text-field v-model="texts.unmodulatedDbfs" label="Level, dBFS" hint="of the unmodulated carrier, at the same gain" persistent-hint @change="change({ unmodulatedDbfs: level(texts.unmodulatedDbfs) })" />
-      <v-btn v-if="unmodulated && options.unmodulatedDbfs !== unmodulated.dbfs" class="use" variant="text" @click="change({ unmodulatedDbfs: unmodulated.dbfs })">Use {{ unmodulated.dbfs.toFixed(2) }} dBFS of {{ unmodulated.name }}</v-btn>
+      <v-text-field
+        v-model="texts.unmodulatedDbfs"
+        label="Level, dBFS"
+        hint="of the unmodulated carrier, at the same gain"
+        persistent-hint
+        @change="change({ unmodulatedDbfs: level(texts.unmodulatedDbfs) })"
+      />
+      <v-btn
+        v-if="unmodulated && options.unmodulatedDbfs !== unmodulated.dbfs"
+        class="use"
+        variant="text"
+        @click="change({ unmodulatedDbfs: unmodulated.dbfs })"
+        >Use {{ unmodulated.dbfs.toFixed(2) }} dBFS of {{ unmodulated.name }}</v-btn
+      >
     </div>
-    <v-select :model-value="options.ruleSetId" label="Rule set" :items="ruleSets.map(r => ({ value: r.id, title: r.name }))" @update:model-value="v => change({ ruleSetId: v })" />
+    <v-select
+      :model-value="options.ruleSetId"
+      label="Rule set"
+      :items="ruleSets.map(r => ({ value: r.id, title: r.name }))"
+      @update:model-value="v => change({ ruleSetId: v })"
+    />
   </div>
 </template>
 
 <style scoped>
-.use { white-space: normal; height: auto; min-height: 44px; text-align: left; }
-.settings { display: grid; grid-template-columns: 124px 1.1fr 1fr 1fr 1fr 1.1fr 1.6fr; gap: 12px; align-items: start; }
-@media (max-width: 900px) { .settings { grid-template-columns: 1fr 1fr; } }
+.use {
+  white-space: normal;
+  height: auto;
+  min-height: 44px;
+  text-align: left;
+}
+.settings {
+  display: grid;
+  grid-template-columns: 124px 1.1fr 1fr 1fr 1fr 1.1fr 1.6fr;
+  gap: 12px;
+  align-items: start;
+}
+@media (max-width: 900px) {
+  .settings {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

@@ -2,20 +2,53 @@
 import type { ScopePreview } from '../../../core/formats/recording'
 
 /** What was found in a table of an oscilloscope, before it is believed. */
-defineProps<{ name: string, preview: ScopePreview }>()
-const emit = defineEmits<{ yes: [], no: [] }>()
+defineProps<{ name: string; preview: ScopePreview }>()
+const emit = defineEmits<{ yes: []; no: [] }>()
 </script>
 
 <template>
   <section class="preview" aria-label="Table found">
-    <p><b>{{ name }}</b>: {{ preview.valueColumns.length === 2 ? 'time and two channels, taken as I and Q' : 'time and one channel' }}, {{ Math.round(preview.sampleRateHz).toLocaleString('en-GB') }} samples a second, time in {{ preview.timeUnitS === 1 ? 'seconds' : `${preview.timeUnitS} s` }}, {{ preview.valueUnitsV[0] === 1 ? 'volts' : `${preview.valueUnitsV[0]} V` }}.</p>
-    <table class="fig"><thead><tr><th v-for="c in preview.columns" :key="c">{{ c }}</th></tr></thead><tbody><tr v-for="(row, n) in preview.firstRows.slice(0, 3)" :key="n"><td v-for="(cell, k) in row" :key="k">{{ cell }}</td></tr></tbody></table>
-    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure it so</v-btn> <v-btn class="ml-3" @click="emit('no')">Not this</v-btn>
+    <p>
+      <b>{{ name }}</b>:
+      {{
+        preview.valueColumns.length === 2
+          ? 'time and two channels, taken as I and Q'
+          : 'time and one channel'
+      }}, {{ Math.round(preview.sampleRateHz).toLocaleString('en-GB') }} samples a second, time in
+      {{ preview.timeUnitS === 1 ? 'seconds' : `${preview.timeUnitS} s` }},
+      {{ preview.valueUnitsV[0] === 1 ? 'volts' : `${preview.valueUnitsV[0]} V` }}.
+    </p>
+    <table class="fig">
+      <thead>
+        <tr>
+          <th v-for="c in preview.columns" :key="c">{{ c }}</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(row, n) in preview.firstRows.slice(0, 3)" :key="n">
+          <td v-for="(cell, k) in row" :key="k">{{ cell }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure it so</v-btn>
+    <v-btn class="ml-3" @click="emit('no')">Not this</v-btn>
   </section>
 </template>
 
 <style scoped>
-.preview { border-left: 3px dashed var(--unsure); padding: 6px 14px; margin: 12px 0; }
-table { font-size: 13px; border-collapse: collapse; margin-bottom: 10px; }
-td, th { padding: 2px 14px 2px 0; text-align: left; }
+.preview {
+  border-left: 3px dashed var(--unsure);
+  padding: 6px 14px;
+  margin: 12px 0;
+}
+table {
+  font-size: 13px;
+  border-collapse: collapse;
+  margin-bottom: 10px;
+}
+td,
+th {
+  padding: 2px 14px 2px 0;
+  text-align: left;
+}
 </style>

@@ -2,10 +2,16 @@
 import { computed, onMounted, ref } from 'vue'
 import { useToneSource, type ToneSetting } from '../../composables/useToneSource'
 
-/** Tones from the sound card for the microphone socket, in volts once the output was set against a millivoltmeter. */
+/**
+ * Tones from the sound card for the microphone socket, in volts once the output was set against a
+ * millivoltmeter.
+ */
 const { playing, play, silence } = useToneSource()
 const REMEMBERED = 'tone-full-scale-v'
-const KINDS = [{ value: 'one', title: 'One tone' }, { value: 'two', title: 'Two tones, 700 and 1900 Hz' }]
+const KINDS = [
+  { value: 'one', title: 'One tone' },
+  { value: 'two', title: 'Two tones, 700 and 1900 Hz' },
+]
 const LEVELS_MV = [1, 3, 10, 30, 100]
 const STEPS_HZ = [300, 600, 1000, 1250, 2500, 3000]
 const kind = ref<'one' | 'two'>('one')
@@ -17,7 +23,9 @@ const tooLoud = ref(false)
 const TEST_SHARE = 0.1
 const setting = computed<ToneSetting | null>(() => {
   const [f, v] = [Number(hz.value), Number(levelMv.value.replace(',', '.')) / 1000]
-  return f > 0 && f < 20_000 && v > 0 ? { hz: kind.value === 'two' ? [700, 1900] : [f], levelV: fullScaleV.value === null ? Math.min(1, v) : v } : null
+  return f > 0 && f < 20_000 && v > 0
+    ? { hz: kind.value === 'two' ? [700, 1900] : [f], levelV: fullScaleV.value === null ? Math.min(1, v) : v }
+    : null
 })
 
 function toggle() {
@@ -27,7 +35,7 @@ function toggle() {
 function start() {
   if (setting.value) tooLoud.value = !play(setting.value, fullScaleV.value)
 }
-function step(part: { hz?: number, mv?: number }) {
+function step(part: { hz?: number; mv?: number }) {
   if (part.hz) hz.value = String(part.hz)
   if (part.mv) levelMv.value = String(part.mv)
   if (playing.value) start()
@@ -50,25 +58,124 @@ onMounted(() => {
 <template>
   <section class="source" aria-label="Audio source">
     <h2>Audio source</h2>
-    <p class="quiet">Into the microphone socket through the set's own wiring and level, so that a whistle is never needed. 30 mV is the trade's level there.</p>
+    <p class="quiet">
+      Into the microphone socket through the set's own wiring and level, so that a whistle is never needed. 30
+      mV is the trade's level there.
+    </p>
     <div class="fields">
       <v-select v-model="kind" label="Signal" :items="KINDS" @update:model-value="playing && start()" />
-      <v-text-field v-model="hz" label="Tone, Hz" inputmode="decimal" :disabled="kind === 'two'" @change="playing && start()" />
-      <v-text-field v-model="levelMv" :label="fullScaleV === null ? 'Level, not set yet' : 'Level, mV rms'" inputmode="decimal" :disabled="fullScaleV === null" @change="playing && start()" />
-      <v-btn size="large" :variant="playing ? 'flat' : 'outlined'" :color="playing ? 'primary' : undefined" :aria-pressed="playing !== null" :disabled="!setting || fullScaleV === null" @click="toggle">{{ playing ? 'Stop' : 'Play' }}</v-btn>
+      <v-text-field
+        v-model="hz"
+        label="Tone, Hz"
+        inputmode="decimal"
+        :disabled="kind === 'two'"
+        @change="playing && start()"
+      />
+      <v-text-field
+        v-model="levelMv"
+        :label="fullScaleV === null ? 'Level, not set yet' : 'Level, mV rms'"
+        inputmode="decimal"
+        :disabled="fullScaleV === null"
+        @change="playing && start()"
+      />
+      <v-btn
+        size="large"
+        :variant="playing ? 'flat' : 'outlined'"
+        :color="playing ? 'primary' : undefined"
+        :aria-pressed="playing !== null"
+        :disabled="!setting || fullScaleV === null"
+        @click="toggle"
+        >{{ playing ? 'Stop' : 'Play' }}</v-btn
+      >
     </div>
-    <p class="steps"><span class="quiet">Frequency</span><button v-for="f in STEPS_HZ" :key="f" type="button" :class="{ on: hz === String(f) }" @click="step({ hz: f })">{{ f }}</button><span class="quiet">Level, mV</span><button v-for="v in LEVELS_MV" :key="v" type="button" :class="{ on: levelMv === String(v) }" @click="step({ mv: v })">{{ v }}</button></p>
-    <p v-if="tooLoud" class="care" role="alert">The sound card does not give that much: at most {{ ((fullScaleV ?? 1) * 1000).toFixed(0) }} mV.</p>
-    <div class="cal"><b>{{ fullScaleV === null ? 'Set the output once' : `Full scale is ${(fullScaleV * 1000).toFixed(0)} mV` }}</b><span class="quiet">Volume of the computer up and left there, load on, then:</span>
-      <v-btn @click="calibrate">{{ playing ? 'Keep what it shows' : 'Play the test tone' }}</v-btn><v-text-field v-if="playing" v-model="measuredMv" label="Millivoltmeter shows, mV rms" inputmode="decimal" /></div>
+    <p class="steps">
+      <span class="quiet">Frequency</span
+      ><button
+        v-for="f in STEPS_HZ"
+        :key="f"
+        type="button"
+        :class="{ on: hz === String(f) }"
+        @click="step({ hz: f })"
+      >
+        {{ f }}</button
+      ><span class="quiet">Level, mV</span
+      ><button
+        v-for="v in LEVELS_MV"
+        :key="v"
+        type="button"
+        :class="{ on: levelMv === String(v) }"
+        @click="step({ mv: v })"
+      >
+        {{ v }}
+      </button>
+    </p>
+    <p v-if="tooLoud" class="care" role="alert">
+      The sound card does not give that much: at most {{ ((fullScaleV ?? 1) * 1000).toFixed(0) }} mV.
+    </p>
+    <div class="cal">
+      <b>{{
+        fullScaleV === null ? 'Set the output once' : `Full scale is ${(fullScaleV * 1000).toFixed(0)} mV`
+      }}</b><span class="quiet">Volume of the computer up and left there, load on, then:</span>
+      <v-btn @click="calibrate">{{
+        playing ? 'Keep what it shows' : 'Play the test tone'
+      }}</v-btn><v-text-field
+        v-if="playing"
+        v-model="measuredMv"
+        label="Millivoltmeter shows, mV rms"
+        inputmode="decimal"
+      />
+    </div>
   </section>
 </template>
 
 <style scoped>
-.source { border-top: 1px solid var(--line2); margin-top: 20px; padding-top: 10px; } h2 { margin: 0; }
-.fields { display: grid; grid-template-columns: 1.4fr 1fr 1fr 120px; gap: 12px; margin-top: 8px; }
-.steps { display: flex; gap: 8px; align-items: center; flex-wrap: wrap; }
-.steps button { min-width: 52px; min-height: 44px; font: inherit; background: none; color: var(--ink); border: 1px solid var(--line2); border-radius: 6px; cursor: pointer; } .steps button.on { border-color: var(--accent); font-weight: 650; }
-.cal { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; font-size: 14px; } .cal .v-text-field { max-width: 260px; }
-@media (max-width: 700px) { .fields { grid-template-columns: 1fr 1fr; } }
+.source {
+  border-top: 1px solid var(--line2);
+  margin-top: 20px;
+  padding-top: 10px;
+}
+h2 {
+  margin: 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 1fr 120px;
+  gap: 12px;
+  margin-top: 8px;
+}
+.steps {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.steps button {
+  min-width: 52px;
+  min-height: 44px;
+  font: inherit;
+  background: none;
+  color: var(--ink);
+  border: 1px solid var(--line2);
+  border-radius: 6px;
+  cursor: pointer;
+}
+.steps button.on {
+  border-color: var(--accent);
+  font-weight: 650;
+}
+.cal {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+  font-size: 14px;
+}
+.cal .v-text-field {
+  max-width: 260px;
+}
+@media (max-width: 700px) {
+  .fields {
+    grid-template-columns: 1fr 1fr;
+  }
+}
 </style>

@@ -11,11 +11,17 @@ const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
 const notes = ref<Record<string, string>>({})
 
 function say(item: InspectedItem, state: ItemInspected['state']) {
-  emit('send', { kind: 'item-inspected', itemId: item.item.id, state, text: notes.value[item.item.id] ?? item.last?.text ?? '' })
+  emit('send', {
+    kind: 'item-inspected',
+    itemId: item.item.id,
+    state,
+    text: notes.value[item.item.id] ?? item.last?.text ?? '',
+  })
 }
 function keepNote(item: InspectedItem) {
   const text = notes.value[item.item.id]
-  if (item.last && text !== undefined && text !== item.last.text) emit('send', { kind: 'item-inspected', itemId: item.item.id, state: item.last.state, text })
+  if (item.last && text !== undefined && text !== item.last.text)
+    emit('send', { kind: 'item-inspected', itemId: item.item.id, state: item.last.state, text })
 }
 function restFine() {
   for (const i of props.items.filter(x => x.last === null)) say(i, 'fine')
@@ -24,14 +30,40 @@ function restFine() {
 
 <template>
   <section aria-label="Inspection">
-    <div class="top"><h2>Inspection</h2><span class="quiet">{{ items.filter(i => i.last).length }} of {{ items.length }} looked at</span><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">The rest is fine</v-btn></div>
+    <div class="top">
+      <h2>Inspection</h2>
+      <span class="quiet">{{ items.filter(i => i.last).length }} of {{ items.length }} looked at</span
+      ><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">The rest is fine</v-btn>
+    </div>
     <ol class="list">
       <li v-for="i in items" :key="i.item.id" :data-item="i.item.id" :data-state="i.last?.state ?? 'open'">
-        <div><b>{{ i.item.lookFor }}</b><br><span class="quiet">{{ i.item.good }}. Bad: {{ i.item.bad }}{{ i.item.needsConsent ? '. Treatment needs the owner\u2019s consent' : '' }}</span></div>
-        <div class="states" role="group" :aria-label="i.item.lookFor">
-          <button v-for="s in ITEM_STATES" :key="s" type="button" :aria-pressed="i.last?.state === s" :class="{ on: i.last?.state === s }" @click="say(i, s)">{{ ITEM_STATE_WORDS[s] }}</button>
+        <div>
+          <b>{{ i.item.lookFor }}</b><br /><span class="quiet"
+            >{{ i.item.good }}. Bad: {{ i.item.bad
+            }}{{ i.item.needsConsent ? '. Treatment needs the owner\u2019s consent' : '' }}</span
+          >
         </div>
-        <input v-if="i.last && i.last.state !== 'fine'" :value="notes[i.item.id] ?? i.last.text" :aria-label="`note on ${i.item.lookFor}`" placeholder="what was seen or done" maxlength="2000" @input="notes[i.item.id] = ($event.target as HTMLInputElement).value" @change="keepNote(i)">
+        <div class="states" role="group" :aria-label="i.item.lookFor">
+          <button
+            v-for="s in ITEM_STATES"
+            :key="s"
+            type="button"
+            :aria-pressed="i.last?.state === s"
+            :class="{ on: i.last?.state === s }"
+            @click="say(i, s)"
+          >
+            {{ ITEM_STATE_WORDS[s] }}
+          </button>
+        </div>
+        <input
+          v-if="i.last && i.last.state !== 'fine'"
+          :value="notes[i.item.id] ?? i.last.text"
+          :aria-label="`note on ${i.item.lookFor}`"
+          placeholder="what was seen or done"
+          maxlength="2000"
+          @input="notes[i.item.id] = ($event.target as HTMLInputElement).value"
+          @change="keepNote(i)"
+        />
         <div v-if="i.last && i.last.state !== 'fine'" class="photos"><slot :item="i.item" /></div>
       </li>
     </ol>
@@ -39,15 +71,80 @@ function restFine() {
 </template>
 
 <style scoped>
-.top { display: flex; gap: 16px; align-items: baseline; margin-top: 22px; } .top h2 { margin: 0; }
-.list { list-style: none; padding: 0; margin: 6px 0 0; border-top: 1px solid var(--line2); }
-.list li { display: grid; grid-template-columns: minmax(0, 1fr) auto; gap: 2px 20px; align-items: center; padding: 7px 0; border-bottom: 1px solid var(--line); line-height: 1.3; }
-.quiet { font-size: 13px; }
-.states { display: flex; }
-.states button { font: inherit; font-size: 14px; min-width: 82px; min-height: 44px; border: 1px solid var(--edge); border-left-width: 0; background: var(--paper); color: var(--ink2); cursor: pointer; }
-.states button:first-child { border-left-width: 1px; border-radius: 6px 0 0 6px; } .states button:last-child { border-radius: 0 6px 6px 0; }
-.states button.on { background: var(--accent); border-color: var(--accent); color: var(--paper); font-weight: 650; }
-input, .photos { grid-column: 1 / -1; }
-input { min-height: 40px; font: inherit; padding: 0 10px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
-@media (max-width: 760px) { .list li { grid-template-columns: 1fr; } .states button { flex: 1; min-width: 0; } }
+.top {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  margin-top: 22px;
+}
+.top h2 {
+  margin: 0;
+}
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+  border-top: 1px solid var(--line2);
+}
+.list li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 20px;
+  align-items: center;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+  line-height: 1.3;
+}
+.quiet {
+  font-size: 13px;
+}
+.states {
+  display: flex;
+}
+.states button {
+  font: inherit;
+  font-size: 14px;
+  min-width: 82px;
+  min-height: 44px;
+  border: 1px solid var(--edge);
+  border-left-width: 0;
+  background: var(--paper);
+  color: var(--ink2);
+  cursor: pointer;
+}
+.states button:first-child {
+  border-left-width: 1px;
+  border-radius: 6px 0 0 6px;
+}
+.states button:last-child {
+  border-radius: 0 6px 6px 0;
+}
+.states button.on {
+  background: var(--accent);
+  border-color: var(--accent);
+  color: var(--paper);
+  font-weight: 650;
+}
+input,
+.photos {
+  grid-column: 1 / -1;
+}
+input {
+  min-height: 40px;
+  font: inherit;
+  padding: 0 10px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+@media (max-width: 760px) {
+  .list li {
+    grid-template-columns: 1fr;
+  }
+  .states button {
+    flex: 1;
+    min-width: 0;
+  }
+}
 </style>

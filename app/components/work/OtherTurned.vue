@@ -2,7 +2,10 @@
 import { defineAsyncComponent, ref } from 'vue'
 import type { NewWorkEvent } from '../../composables/useEventForm'
 
-/** An adjuster that is not on the sheet was turned, or the twin of the one that was meant: what depends on it is measured again. */
+/**
+ * An adjuster that is not on the sheet was turned, or the twin of the one that was meant: what depends on it
+ * is measured again.
+ */
 defineProps<{ wrong?: (field: string) => string | undefined }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 /** Seldom needed: its fields come when they are asked for. */
@@ -12,5 +15,10 @@ const open = ref(false)
 
 <template>
   <v-btn v-bind="$attrs" @click="open = true">Something else was turned</v-btn>
-  <OtherTurnedDialog v-if="open" :wrong="wrong" @send="(event, kept) => emit('send', event, kept)" @close="open = false" />
+  <OtherTurnedDialog
+    v-if="open"
+    :wrong="wrong"
+    @send="(event, kept) => emit('send', event, kept)"
+    @close="open = false"
+  />
 </template>

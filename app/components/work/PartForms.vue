@@ -8,12 +8,27 @@ import PartTestForm from './PartTestForm.vue'
 import PartTestList from './PartTestList.vue'
 
 /** Parts out and in, tests of parts, treatments. A new final says what it owes, bias first. */
-defineProps<{ changed: readonly PartChanged[], tested: readonly PartTested[], treated: readonly Treated[], owed: readonly Owed[], wrong: (field: string) => string | undefined }>()
+defineProps<{
+  changed: readonly PartChanged[]
+  tested: readonly PartTested[]
+  treated: readonly Treated[]
+  owed: readonly Owed[]
+  wrong: (field: string) => string | undefined
+}>()
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const part = ref({ designator: '', partOut: '', partIn: '', isFinal: false })
 const doubts = computed(() => partDoubts(part.value.partOut, part.value.partIn))
 const treatment = ref({ what: '', where: '' })
-const TREATMENTS = ['core freed and re-waxed', 'preset cleaned, end to end ten times', 'preset replaced', 'glue removed', 'electrolytics renewed', 'joint resoldered', 'limiter parts refitted', 'trimmer fitted']
+const TREATMENTS = [
+  'core freed and re-waxed',
+  'preset cleaned, end to end ten times',
+  'preset replaced',
+  'glue removed',
+  'electrolytics renewed',
+  'joint resoldered',
+  'limiter parts refitted',
+  'trimmer fitted',
+]
 
 function change() {
   emit('send', { kind: 'part-changed', ...part.value, text: '' }, () => {
@@ -30,11 +45,38 @@ function treat() {
 <template>
   <section aria-label="Parts">
     <h2>Parts out and in</h2>
-    <ul><li v-for="c in changed" :key="c.id"><b class="fig">{{ c.designator }}</b> {{ c.partOut || 'nothing' }} out, {{ c.partIn }} in{{ c.isFinal ? ' (final or driver)' : '' }}</li></ul>
-    <div v-if="owed.length" class="care"><b>After a new final, in this order:</b><ol><li v-for="o in owed" :key="o.id">{{ o.title }} <span class="quiet">{{ o.why }}</span></li></ol></div>
+    <ul>
+      <li v-for="c in changed" :key="c.id">
+        <b class="fig">{{ c.designator }}</b> {{ c.partOut || 'nothing' }} out, {{ c.partIn }} in{{
+          c.isFinal ? ' (final or driver)' : ''
+        }}
+      </li>
+    </ul>
+    <div v-if="owed.length" class="care">
+      <b>After a new final, in this order:</b>
+      <ol>
+        <li v-for="o in owed" :key="o.id">
+          {{ o.title }} <span class="quiet">{{ o.why }}</span>
+        </li>
+      </ol>
+    </div>
     <div class="entry parts">
-      <v-text-field v-model="part.designator" label="Part" placeholder="Q12" :error-messages="wrong('designator')" /><v-text-field v-model="part.partOut" label="Out" /><v-text-field v-model="part.partIn" label="In" :error-messages="wrong('partIn')" />
-      <v-checkbox v-model="part.isFinal" label="Final or driver" hide-details /><v-btn size="large" :disabled="!part.designator.trim() || !part.partIn.trim()" @click="change">Note</v-btn>
+      <v-text-field
+        v-model="part.designator"
+        label="Part"
+        placeholder="Q12"
+        :error-messages="wrong('designator')"
+      /><v-text-field v-model="part.partOut" label="Out" /><v-text-field
+        v-model="part.partIn"
+        label="In"
+        :error-messages="wrong('partIn')"
+      />
+      <v-checkbox v-model="part.isFinal" label="Final or driver" hide-details /><v-btn
+        size="large"
+        :disabled="!part.designator.trim() || !part.partIn.trim()"
+        @click="change"
+        >Note</v-btn
+      >
     </div>
     <p v-for="d in doubts" :key="d.kind" class="care" role="status">{{ partDoubtWords(d) }}</p>
   </section>
@@ -45,17 +87,57 @@ function treat() {
   </section>
   <section aria-label="Treatments">
     <h2>Treatments</h2>
-    <ul><li v-for="t in treated" :key="t.id">{{ t.what }}{{ t.where ? `, ${t.where}` : '' }}</li></ul>
-    <div class="entry"><v-combobox v-model="treatment.what" label="Treatment" :items="TREATMENTS" :error-messages="wrong('what')" /><v-text-field v-model="treatment.where" label="Where" placeholder="L4" /><v-btn size="large" :disabled="!treatment.what?.trim()" @click="treat">Note</v-btn></div>
+    <ul>
+      <li v-for="t in treated" :key="t.id">{{ t.what }}{{ t.where ? `, ${t.where}` : '' }}</li>
+    </ul>
+    <div class="entry">
+      <v-combobox
+        v-model="treatment.what"
+        label="Treatment"
+        :items="TREATMENTS"
+        :error-messages="wrong('what')"
+      /><v-text-field v-model="treatment.where" label="Where" placeholder="L4" /><v-btn
+        size="large"
+        :disabled="!treatment.what?.trim()"
+        @click="treat"
+        >Note</v-btn
+      >
+    </div>
   </section>
 </template>
 
 <style scoped>
-section { margin-top: 20px; }
-.drawer { font-size: 13px; font-weight: 400; color: var(--accent); }
-ul { margin: 2px 0 8px; }
-.care { margin: 4px 0 12px; } .care ol { margin: 2px 0; padding-left: 20px; }
-.entry { display: grid; grid-template-columns: 2fr 1fr 104px; gap: 10px; align-items: start; }
-.entry.parts { grid-template-columns: 120px 1fr 1fr auto 104px; }
-@media (max-width: 760px) { .entry, .entry.parts { grid-template-columns: 1fr; } }
+section {
+  margin-top: 20px;
+}
+.drawer {
+  font-size: 13px;
+  font-weight: 400;
+  color: var(--accent);
+}
+ul {
+  margin: 2px 0 8px;
+}
+.care {
+  margin: 4px 0 12px;
+}
+.care ol {
+  margin: 2px 0;
+  padding-left: 20px;
+}
+.entry {
+  display: grid;
+  grid-template-columns: 2fr 1fr 104px;
+  gap: 10px;
+  align-items: start;
+}
+.entry.parts {
+  grid-template-columns: 120px 1fr 1fr auto 104px;
+}
+@media (max-width: 760px) {
+  .entry,
+  .entry.parts {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

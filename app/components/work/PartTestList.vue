@@ -6,13 +6,35 @@ import StateMark from '../gauge/StateMark.vue'
 
 /** Tests of parts with what they prove: DC gain alone never passes one. */
 defineProps<{ tested: readonly PartTested[] }>()
-const VERDICT_MARK = { 'accepted': 'inside', 'rejected': 'above', 'doubtful': 'cannot-tell', 'not-proved': 'none' } as const
+const VERDICT_MARK = {
+  'accepted': 'inside',
+  'rejected': 'above',
+  'doubtful': 'cannot-tell',
+  'not-proved': 'none',
+} as const
 </script>
 
 <template>
-  <ul class="tests"><li v-for="t in tested" :key="t.id"><StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" /> <span><b>{{ t.part }}</b> {{ partVerdictWords(t) }} <span class="quiet">{{ partTestWords(t) }}</span></span></li></ul>
+  <ul class="tests">
+    <li v-for="t in tested" :key="t.id">
+      <StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" />
+      <span
+        ><b>{{ t.part }}</b> {{ partVerdictWords(t) }} <span class="quiet">{{ partTestWords(t) }}</span></span
+      >
+    </li>
+  </ul>
 </template>
 
 <style scoped>
-.tests { list-style: none; padding: 0 !important; margin: 2px 0 8px; } .tests li { display: flex; gap: 8px; align-items: center; padding: 2px 0; }
+.tests {
+  list-style: none;
+  padding: 0 !important;
+  margin: 2px 0 8px;
+}
+.tests li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 2px 0;
+}
 </style>

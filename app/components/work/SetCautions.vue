@@ -6,9 +6,19 @@ defineProps<{ sheet: Pick<ModelSheet, 'plateV' | 'cautions'> }>()
 </script>
 
 <template>
-  <div v-if="sheet.plateV !== undefined" class="care" role="note" aria-label="High voltage"><p><b>{{ sheet.plateV }}&#8239;V inside.</b> {{ sheet.cautions[0] }}</p><p v-for="c in sheet.cautions.slice(1)" :key="c">{{ c }}</p></div>
+  <div v-if="sheet.plateV !== undefined" class="care" role="note" aria-label="High voltage">
+    <p>
+      <b>{{ sheet.plateV }}&#8239;V inside.</b> {{ sheet.cautions[0] }}
+    </p>
+    <p v-for="c in sheet.cautions.slice(1)" :key="c">{{ c }}</p>
+  </div>
 </template>
 
 <style scoped>
-.care { margin: 0 0 14px; } p { margin: 0; }
+.care {
+  margin: 0 0 14px;
+}
+p {
+  margin: 0;
+}
 </style>

@@ -2,14 +2,18 @@
 import { computed, ref } from 'vue'
 import type { StartPosition } from '../../../core/work'
 
-/** Where everything stood before it was turned: in words, as on a clock, as a menu value, with a photo. The way back. */
+/**
+ * Where everything stood before it was turned: in words, as on a clock, as a menu value, with a photo. The
+ * way back.
+ */
 const props = defineProps<{ positions: readonly StartPosition[] }>()
 const emit = defineEmits<{ note: [designator: string, position: string] }>()
 const texts = ref<Record<string, string>>({})
 const open = ref(false)
 const CLOCK = ['7:00', '8:30', '10:00', '11:00', '12:00', '13:00', '14:00', '15:30', '17:00']
 const noted = computed(() => props.positions.filter(p => p.position !== null).length)
-const turnsLikeClock = (p: StartPosition) => p.adjuster.kind === 'preset' || p.adjuster.kind === 'trimmer' || p.adjuster.kind === 'control'
+const turnsLikeClock = (p: StartPosition) =>
+  p.adjuster.kind === 'preset' || p.adjuster.kind === 'trimmer' || p.adjuster.kind === 'control'
 
 function keep(p: StartPosition) {
   const text = (texts.value[p.adjuster.designator] ?? '').trim()
@@ -19,30 +23,98 @@ function keep(p: StartPosition) {
 
 <template>
   <section class="positions" aria-label="Starting positions">
-    <button type="button" class="top" :aria-expanded="open" @click="open = !open"><b>Starting positions</b> <span class="quiet">{{ noted }} of {{ positions.length }} written down: the way back</span><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span></button>
+    <button type="button" class="top" :aria-expanded="open" @click="open = !open">
+      <b>Starting positions</b>
+      <span class="quiet">{{ noted }} of {{ positions.length }} written down: the way back</span
+      ><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span>
+    </button>
     <template v-if="open">
       <slot />
       <ol>
         <li v-for="p in positions" :key="p.adjuster.designator">
-          <span><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span>
+          <span
+            ><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span
+          >
           <span v-if="p.turnedSince" class="quiet">{{ p.position ?? 'not written down' }}, turned since</span>
           <template v-else>
-            <input v-model="texts[p.adjuster.designator]" :list="turnsLikeClock(p) ? 'clock-positions' : undefined" :placeholder="p.position ?? (p.adjuster.kind === 'menu-value' ? 'menu value' : turnsLikeClock(p) ? 'o\u2019clock' : 'turns out')" :aria-label="`position of ${p.adjuster.designator}`" maxlength="300" @change="keep(p)">
+            <input
+              v-model="texts[p.adjuster.designator]"
+              :list="turnsLikeClock(p) ? 'clock-positions' : undefined"
+              :placeholder="
+                p.position ??
+                (p.adjuster.kind === 'menu-value'
+                  ? 'menu value'
+                  : turnsLikeClock(p)
+                    ? 'o\u2019clock'
+                    : 'turns out')
+              "
+              :aria-label="`position of ${p.adjuster.designator}`"
+              maxlength="300"
+              @change="keep(p)"
+            />
             <b v-if="p.position" class="fig">{{ p.position }}</b>
           </template>
         </li>
       </ol>
-      <datalist id="clock-positions"><option v-for="c in CLOCK" :key="c" :value="`${c} o\u2019clock`" /></datalist>
+      <datalist id="clock-positions">
+        <option v-for="c in CLOCK" :key="c" :value="`${c} o\u2019clock`" />
+      </datalist>
     </template>
   </section>
 </template>
 
 <style scoped>
-.positions { margin: 6px 0 10px; border-top: 1px solid var(--line); }
-.top { display: flex; gap: 12px; width: 100%; align-items: baseline; min-height: 44px; font: inherit; background: none; border: 0; color: var(--ink); cursor: pointer; padding: 10px 4px; text-align: left; }
-.top span:last-child { margin-left: auto; font-size: 18px; }
-ol { list-style: none; padding: 0 4px; margin: 0; columns: 2; column-gap: 32px; }
-li { display: grid; grid-template-columns: minmax(0, 1fr) 150px 96px; gap: 10px; align-items: center; min-height: 48px; break-inside: avoid; font-size: 14px; }
-input { height: 42px; font: inherit; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); min-width: 0; }
-@media (max-width: 1000px) { ol { columns: 1; } }
+.positions {
+  margin: 6px 0 10px;
+  border-top: 1px solid var(--line);
+}
+.top {
+  display: flex;
+  gap: 12px;
+  width: 100%;
+  align-items: baseline;
+  min-height: 44px;
+  font: inherit;
+  background: none;
+  border: 0;
+  color: var(--ink);
+  cursor: pointer;
+  padding: 10px 4px;
+  text-align: left;
+}
+.top span:last-child {
+  margin-left: auto;
+  font-size: 18px;
+}
+ol {
+  list-style: none;
+  padding: 0 4px;
+  margin: 0;
+  columns: 2;
+  column-gap: 32px;
+}
+li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) 150px 96px;
+  gap: 10px;
+  align-items: center;
+  min-height: 48px;
+  break-inside: avoid;
+  font-size: 14px;
+}
+input {
+  height: 42px;
+  font: inherit;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  min-width: 0;
+}
+@media (max-width: 1000px) {
+  ol {
+    columns: 1;
+  }
+}
 </style>

@@ -10,7 +10,7 @@ const store = useInstrumentsStore()
 const route = useRoute()
 const theme = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const instrument = computed(() => store.items?.find(i => i.id === route.params.id) ?? null)
-const profile = computed(() => instrument.value ? profileOf(instrument.value) : null)
+const profile = computed(() => (instrument.value ? profileOf(instrument.value) : null))
 const asked = ref<Asked | null>(null)
 const failure = ref<string | null>(null)
 const saved = ref('')
@@ -38,12 +38,35 @@ async function save(own: OwnProfile | null) {
 <template>
   <div class="page">
     <h1>{{ instrument?.name ?? 'Instrument' }}: queries</h1>
-    <p class="lead">How this instrument is asked, how its numbers become SI values, and how good they are. <NuxtLink to="/instruments">All instruments</NuxtLink></p>
+    <p class="lead">
+      How this instrument is asked, how its numbers become SI values, and how good they are.
+      <NuxtLink to="/instruments">All instruments</NuxtLink>
+    </p>
     <p v-if="store.items && !instrument" class="care">This instrument is no longer there.</p>
     <template v-if="profile">
       <p v-if="saved" role="status">{{ saved }}</p>
-      <TryQuery v-model="text" :asked="asked" :busy="busy" :failure="failure" :night="theme === 'night'" @ask="ask" />
-      <ProfileEditor :key="JSON.stringify(instrument!.ownProfile)" :profile="profile" :own="Boolean(instrument!.ownProfile)" :busy="busy" @save="save" @shipped="save(null)" @tries="q => { text = q; ask(q) }" />
+      <TryQuery
+        v-model="text"
+        :asked="asked"
+        :busy="busy"
+        :failure="failure"
+        :night="theme === 'night'"
+        @ask="ask"
+      />
+      <ProfileEditor
+        :key="JSON.stringify(instrument!.ownProfile)"
+        :profile="profile"
+        :own="Boolean(instrument!.ownProfile)"
+        :busy="busy"
+        @save="save"
+        @shipped="save(null)"
+        @tries="
+          q => {
+            text = q
+            ask(q)
+          }
+        "
+      />
     </template>
   </div>
 </template>

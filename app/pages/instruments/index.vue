@@ -13,11 +13,20 @@ const live = useLiveStore()
 const editing = ref<Instrument | 'new' | null>(null)
 const removing = ref<Instrument | null>(null)
 const failure = ref<Failure | null>(null)
-const powerMeters = computed(() => store.optionsFor('powerW').filter(o => store.items?.some(i => i.name === o.name)))
-const NEW: InstrumentBody = { name: '', profileId: 'scpi-power-meter', host: '127.0.0.1', port: 5025, ...BARE_INSTRUMENT }
+const powerMeters = computed(() =>
+  store.optionsFor('powerW').filter(o => store.items?.some(i => i.name === o.name)),
+)
+const NEW: InstrumentBody = {
+  name: '',
+  profileId: 'scpi-power-meter',
+  host: '127.0.0.1',
+  port: 5025,
+  ...BARE_INSTRUMENT,
+}
 
 async function save(body: InstrumentBody) {
-  failure.value = editing.value === 'new' ? await store.add(body) : await store.change(editing.value!.id, body)
+  failure.value =
+    editing.value === 'new' ? await store.add(body) : await store.change(editing.value!.id, body)
   if (!failure.value) editing.value = null
 }
 async function remove() {
@@ -34,28 +43,87 @@ onMounted(() => void store.load())
 
 <template>
   <div class="page">
-    <div class="top"><h1>Instruments</h1><span class="acts"><v-btn to="/instruments/stepped">Stepped measurement</v-btn> <v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'">Connect an instrument</v-btn></span></div>
-    <p class="lead">Those that speak SCPI over a TCP socket are read ten times a second. Those that do not are listed so that typed readings carry their accuracy.</p>
-    <InstrumentForm v-if="editing" :key="editing === 'new' ? 'new' : editing.id" :initial="editing === 'new' ? NEW : bodyOf(editing)" :action="editing === 'new' ? 'Connect' : 'Save'" :failure="failure" @done="save" @cancel="editing = null" />
+    <div class="top">
+      <h1>Instruments</h1>
+      <span class="acts"
+        ><v-btn to="/instruments/stepped">Stepped measurement</v-btn>
+        <v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'"
+          >Connect an instrument</v-btn
+        ></span
+      >
+    </div>
+    <p class="lead">
+      Those that speak SCPI over a TCP socket are read ten times a second. Those that do not are listed so
+      that typed readings carry their accuracy.
+    </p>
+    <InstrumentForm
+      v-if="editing"
+      :key="editing === 'new' ? 'new' : editing.id"
+      :initial="editing === 'new' ? NEW : bodyOf(editing)"
+      :action="editing === 'new' ? 'Connect' : 'Save'"
+      :failure="failure"
+      @done="save"
+      @cancel="editing = null"
+    />
     <p v-else-if="failure" class="care" role="alert">{{ failure.words }}</p>
-    <div v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn></div>
+    <div v-if="store.failure" class="care" role="alert">
+      {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn>
+    </div>
     <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /></div>
-    <p v-else-if="store.items.length === 0" class="lead">No instrument yet. Connect the first: its name, its profile, its address and port. Without any, everything can be typed.</p>
+    <p v-else-if="store.items.length === 0" class="lead">
+      No instrument yet. Connect the first: its name, its profile, its address and port. Without any,
+      everything can be typed.
+    </p>
     <div v-else class="scroll" tabindex="0">
       <table class="plain">
-        <thead><tr><th>Instrument</th><th>Reads, accuracy</th><th>Address</th><th>State</th><th /></tr></thead>
-        <tbody><InstrumentRow v-for="i in store.items" :key="i.id" :instrument="i" :link="live.links.find(l => l.instrumentId === i.id) ?? null" :connected="live.connected" @edit="editing = i" @remove="removing = i" /></tbody>
+        <thead>
+          <tr>
+            <th>Instrument</th>
+            <th>Reads, accuracy</th>
+            <th>Address</th>
+            <th>State</th>
+            <th />
+          </tr>
+        </thead>
+        <tbody>
+          <InstrumentRow
+            v-for="i in store.items"
+            :key="i.id"
+            :instrument="i"
+            :link="live.links.find(l => l.instrumentId === i.id) ?? null"
+            :connected="live.connected"
+            @edit="editing = i"
+            @remove="removing = i"
+          />
+        </tbody>
       </table>
     </div>
     <MeterComparison v-if="store.items?.length && !editing" :meters="powerMeters" :live-of="live.liveOf" />
-    <v-dialog :model-value="removing !== null" max-width="440" @update:model-value="v => v || (removing = null)">
-      <v-card :title="`Remove ${removing?.name}?`"><v-card-text>Readings taken with it stay as they are. It can be connected again.</v-card-text>
-        <v-card-actions><v-spacer /><v-btn @click="removing = null">Cancel</v-btn><v-btn variant="flat" color="primary" @click="remove">Remove</v-btn></v-card-actions></v-card>
+    <v-dialog
+      :model-value="removing !== null"
+      max-width="440"
+      @update:model-value="v => v || (removing = null)"
+    >
+      <v-card :title="`Remove ${removing?.name}?`"
+        ><v-card-text>Readings taken with it stay as they are. It can be connected again.</v-card-text>
+        <v-card-actions
+          ><v-spacer /><v-btn @click="removing = null">Cancel</v-btn
+          ><v-btn variant="flat" color="primary" @click="remove">Remove</v-btn></v-card-actions
+        ></v-card
+      >
     </v-dialog>
   </div>
 </template>
 
 <style scoped>
-.top { display: flex; justify-content: space-between; align-items: center; gap: 20px; flex-wrap: wrap; }
-.scroll { overflow-x: auto; }
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 20px;
+  flex-wrap: wrap;
+}
+.scroll {
+  overflow-x: auto;
+}
 </style>

@@ -20,24 +20,43 @@ onMounted(() => {
 })
 onBeforeUnmount(() => store.leave())
 function save() {
-  saveFile(new Blob([Papa.unparse(steppedCsv(run.value!.plan, run.value!.points))], { type: 'text/csv' }), `stepped-${run.value!.plan.read}.csv`)
+  saveFile(
+    new Blob([Papa.unparse(steppedCsv(run.value!.plan, run.value!.points))], { type: 'text/csv' }),
+    `stepped-${run.value!.plan.read}.csv`,
+  )
 }
 </script>
 
 <template>
   <div class="page">
     <h1>Stepped measurement</h1>
-    <p class="lead">One instrument is set step by step while another is read. The setting is put back at the end, and when it is stopped.</p>
-    <SteppedForm v-if="instruments.items" :items="instruments.items" :running="run?.state === 'running'" @start="store.start" />
+    <p class="lead">
+      One instrument is set step by step while another is read. The setting is put back at the end, and when
+      it is stopped.
+    </p>
+    <SteppedForm
+      v-if="instruments.items"
+      :items="instruments.items"
+      :running="run?.state === 'running'"
+      @start="store.start"
+    />
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }}</p>
     <section v-if="run" class="run" aria-label="Run">
       <div class="line">
         <b role="status">{{ run.points.length }} of {{ run.of }}, {{ STATES[run.state] }}</b>
-        <v-progress-linear class="bar" :model-value="100 * run.points.length / run.of" color="primary" height="8" aria-label="progress" />
+        <v-progress-linear
+          class="bar"
+          :model-value="(100 * run.points.length) / run.of"
+          color="primary"
+          height="8"
+          aria-label="progress"
+        />
         <v-btn v-if="run.state === 'running'" @click="store.cancel">Stop</v-btn>
         <v-btn v-else-if="run.points.length > 0" @click="save">Save as CSV</v-btn>
       </div>
-      <p v-if="run.words" :class="{ care: run.state === 'failed' || run.words.includes('NOT') }">{{ run.words }}</p>
+      <p v-if="run.words" :class="{ care: run.state === 'failed' || run.words.includes('NOT') }">
+        {{ run.words }}
+      </p>
       <p v-if="run.state !== 'running'" class="says">{{ summaryWords(run.plan, run.points) }}</p>
       <SteppedChart :plan="run.plan" :points="run.points" :night="theme === 'night'" />
     </section>
@@ -45,7 +64,20 @@ function save() {
 </template>
 
 <style scoped>
-.run { margin-top: 18px; }
-.line { display: flex; gap: 16px; align-items: center; flex-wrap: wrap; } .bar { flex: 1 1 200px; }
-.says { font-size: 19px; margin: 6px 0; }
+.run {
+  margin-top: 18px;
+}
+.line {
+  display: flex;
+  gap: 16px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.bar {
+  flex: 1 1 200px;
+}
+.says {
+  font-size: 19px;
+  margin: 6px 0;
+}
 </style>

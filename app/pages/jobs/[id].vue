@@ -13,21 +13,26 @@ const route = useRoute()
 const store = useJobStore()
 const live = useLiveStore()
 const id = computed(() => String(route.params.id))
-const warned = computed(() => store.sheet ? warnings(store.sheet, store.events) : [])
+const warned = computed(() => (store.sheet ? warnings(store.sheet, store.events) : []))
 const stage = computed(() => route.path.split('/')[3] ?? '')
-useHead({ title: computed(() => store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job') })
+useHead({ title: computed(() => (store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job')) })
 /** Somebody may have worked on the job at the other bench meanwhile. */
 const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
 const { connect, place } = useJobLive(id, store.takeNews, () => void store.open(id.value))
 provide('place-elsewhere', place)
 /** Seconds keyed belong to the job whose page is looked at while it is keyed. */
-const stopKeyed = live.onKeyed((span) => {
-  if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible') void store.keepKeyed(span, live.stepAtHand)
+const stopKeyed = live.onKeyed(span => {
+  if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible')
+    void store.keepKeyed(span, live.stepAtHand)
 })
-watch(() => store.sheet, (sheet) => {
-  live.currents = sheet
-  if (sheet) live.kind = sheet.kind
-}, { immediate: true })
+watch(
+  () => store.sheet,
+  sheet => {
+    live.currents = sheet
+    if (sheet) live.kind = sheet.kind
+  },
+  { immediate: true },
+)
 onBeforeUnmount(() => (live.currents = null))
 onBeforeUnmount(stopKeyed)
 // Asked for before the page is drawn: what is drawn first is that it loads.
@@ -42,10 +47,23 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
 <template>
   <div class="job">
     <template v-if="store.job && store.sheet && store.rules && store.done">
-      <JobHeader :job="store.job" :sheet="store.sheet" :rules="store.rules" :done="store.done" :stage="stage" />
-      <p v-if="store.fromMemory" class="banner" role="status">The server does not answer. This is the job as this browser last knew it; what you take is kept here and sent later.</p>
-      <p v-else-if="store.handedOver" class="banner">Handed over {{ dayAndTime(store.handedOver.atMs) }}. Later entries are marked with their time.</p>
-      <p v-for="w in warned" :key="w" class="banner stop" role="alert"><b>{{ WARNING_WORDS[w] }}</b></p>
+      <JobHeader
+        :job="store.job"
+        :sheet="store.sheet"
+        :rules="store.rules"
+        :done="store.done"
+        :stage="stage"
+      />
+      <p v-if="store.fromMemory" class="banner" role="status">
+        The server does not answer. This is the job as this browser last knew it; what you take is kept here
+        and sent later.
+      </p>
+      <p v-else-if="store.handedOver" class="banner">
+        Handed over {{ dayAndTime(store.handedOver.atMs) }}. Later entries are marked with their time.
+      </p>
+      <p v-for="w in warned" :key="w" class="banner stop" role="alert">
+        <b>{{ WARNING_WORDS[w] }}</b>
+      </p>
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">
@@ -54,12 +72,28 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
       <v-btn v-if="store.failure.passing" class="mr-3" @click="store.open(id)">Try again</v-btn>
       <v-btn to="/">To the bench</v-btn>
     </div>
-    <div v-else class="page" role="status"><v-progress-linear indeterminate color="primary" /><p class="lead mt-4">Loading the job</p></div>
+    <div v-else class="page" role="status">
+      <v-progress-linear indeterminate color="primary" />
+      <p class="lead mt-4">Loading the job</p>
+    </div>
   </div>
 </template>
 
 <style scoped>
-.job { display: flex; flex-direction: column; flex: 1; min-height: 0; }
-.banner.stop { border-left: 4px solid var(--out); }
-.banner { margin: 0; padding: 8px 20px; border-left: 4px dashed var(--unsure); background: var(--sheet); font-size: 14px; }
+.job {
+  display: flex;
+  flex-direction: column;
+  flex: 1;
+  min-height: 0;
+}
+.banner.stop {
+  border-left: 4px solid var(--out);
+}
+.banner {
+  margin: 0;
+  padding: 8px 20px;
+  border-left: 4px dashed var(--unsure);
+  background: var(--sheet);
+  font-size: 14px;
+}
 </style>

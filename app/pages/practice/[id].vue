@@ -9,7 +9,7 @@ const store = usePracticeStore()
 const route = useRoute()
 const night = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const id = computed(() => String(route.params.id))
-const session = computed(() => store.review?.id === id.value ? store.review : null)
+const session = computed(() => (store.review?.id === id.value ? store.review : null))
 useHead({ title: 'Review' })
 onMounted(() => {
   if (!session.value) void store.loadReview(id.value)
@@ -18,8 +18,15 @@ onMounted(() => {
 
 <template>
   <div class="page">
-    <h1>Review<template v-if="session">: {{ rigDesign(session.designId).name }}</template></h1>
-    <p v-if="session" class="lead">{{ session.trainee }}, {{ dayAndTime(session.startedAtMs) }}<template v-if="session.jobId">; <NuxtLink :to="`/jobs/${session.jobId}/handover`">job {{ session.jobNumber }}</NuxtLink></template>. <NuxtLink to="/practice">Another one</NuxtLink></p>
+    <h1>
+      Review<template v-if="session">: {{ rigDesign(session.designId).name }}</template>
+    </h1>
+    <p v-if="session" class="lead">
+      {{ session.trainee }}, {{ dayAndTime(session.startedAtMs)
+      }}<template v-if="session.jobId"
+        >; <NuxtLink :to="`/jobs/${session.jobId}/handover`">job {{ session.jobNumber }}</NuxtLink></template
+      >. <NuxtLink to="/practice">Another one</NuxtLink>
+    </p>
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }}</p>
     <ReviewView v-if="session?.review" :session="session" :night="night === 'night'" />
     <p v-else-if="session">This case was left without a review.</p>

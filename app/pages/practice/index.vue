@@ -61,27 +61,85 @@ async function finish(named: string[]) {
 <template>
   <div class="page">
     <h1>Practice</h1>
-    <p class="lead">Simulated sets that behave like real ones, behind the same instruments and the same wire. Work on them as on a job, with every page; <kbd>P</kbd> brings the hands on the set to any page. Nothing is told until you finish.</p>
-    <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn></p>
+    <p class="lead">
+      Simulated sets that behave like real ones, behind the same instruments and the same wire. Work on them
+      as on a job, with every page; <kbd>P</kbd> brings the hands on the set to any page. Nothing is told
+      until you finish.
+    </p>
+    <p v-if="store.failure" class="care" role="alert">
+      {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn>
+    </p>
     <template v-if="store.state">
-      <PracticeStart v-if="!open || choosing" :remembered="{ trainee, kitId }" :busy="busy" :working="open ? rigDesign(open.designId).name : null" @start="begin" @free="tryOut" />
+      <PracticeStart
+        v-if="!open || choosing"
+        :remembered="{ trainee, kitId }"
+        :busy="busy"
+        :working="open ? rigDesign(open.designId).name : null"
+        @start="begin"
+        @free="tryOut"
+      />
       <div v-else class="case">
-        <LessonBox v-if="store.state.session.lesson" :lesson-id="store.state.session.lesson.id" :done="store.state.session.lesson.done" />
-        <div v-else class="complaint"><b>{{ store.state.session.owner }}</b><q>{{ store.state.session.complaint }}</q></div>
-        <div class="line"><NuxtLink v-if="open.jobId" class="v-btn v-btn--variant-outlined tojob" :to="`/jobs/${open.jobId}/as-found`">Job {{ open.jobNumber }}: measure and align</NuxtLink><v-btn color="primary" @click="finishing = true">Finish and review</v-btn><v-btn @click="choosing = true">Another set</v-btn></div>
+        <LessonBox
+          v-if="store.state.session.lesson"
+          :lesson-id="store.state.session.lesson.id"
+          :done="store.state.session.lesson.done"
+        />
+        <div v-else class="complaint">
+          <b>{{ store.state.session.owner }}</b><q>{{ store.state.session.complaint }}</q>
+        </div>
+        <div class="line">
+          <NuxtLink
+            v-if="open.jobId"
+            class="v-btn v-btn--variant-outlined tojob"
+            :to="`/jobs/${open.jobId}/as-found`"
+            >Job {{ open.jobNumber }}: measure and align</NuxtLink
+          ><v-btn color="primary" @click="finishing = true">Finish and review</v-btn
+          ><v-btn @click="choosing = true">Another set</v-btn>
+        </div>
       </div>
       <v-btn v-if="choosing" class="mb-3" @click="choosing = false">Back to the set on the bench</v-btn>
       <PracticeControls v-if="!choosing" :state="store.state" :failure="null" @change="store.change" />
       <PracticeList :sessions="store.sessions" :trainee="trainee" />
     </template>
     <div v-else-if="!store.asked" role="status"><v-progress-linear indeterminate color="primary" /></div>
-    <v-dialog v-model="finishing" max-width="640"><FinishCase v-if="open" :design-id="open.designId" :lesson="open.lessonId !== null" :busy="busy" @finish="finish" @close="finishing = false" /></v-dialog>
+    <v-dialog v-model="finishing" max-width="640"
+      ><FinishCase
+        v-if="open"
+        :design-id="open.designId"
+        :lesson="open.lessonId !== null"
+        :busy="busy"
+        @finish="finish"
+        @close="finishing = false"
+    /></v-dialog>
   </div>
 </template>
 
 <style scoped>
-.complaint { display: grid; gap: 4px; border: 1px solid var(--edge); border-radius: 6px; padding: 10px 14px; margin-bottom: 10px; }
-.complaint q { font-size: 19px; }
-.line { display: flex; gap: 8px; flex-wrap: wrap; margin-bottom: 12px; }
-.tojob { display: inline-flex; align-items: center; min-height: 44px; padding: 0 14px; border: 1px solid var(--edge); border-radius: 6px; color: inherit; text-decoration: none; }
+.complaint {
+  display: grid;
+  gap: 4px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  padding: 10px 14px;
+  margin-bottom: 10px;
+}
+.complaint q {
+  font-size: 19px;
+}
+.line {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  margin-bottom: 12px;
+}
+.tojob {
+  display: inline-flex;
+  align-items: center;
+  min-height: 44px;
+  padding: 0 14px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  color: inherit;
+  text-decoration: none;
+}
 </style>

@@ -9,7 +9,10 @@ import { useBenchKeys } from '../../composables/useBenchKeys'
 import { EMPTY_QUERY, useSearchStore } from '../../stores/search'
 import { useSheetsStore } from '../../stores/sheets'
 
-/** Every set that came over the bench, found as one types. The address holds the search, so that it can be sent and kept. */
+/**
+ * Every set that came over the bench, found as one types. The address holds the search, so that it can be
+ * sent and kept.
+ */
 const route = useRoute()
 const store = useSearchStore()
 const sheets = useSheetsStore()
@@ -18,15 +21,28 @@ const naming = ref(false)
 const nameFailure = ref<string | null>(null)
 const fromAddress = (): SavedQuery => {
   const text = (name: string) => String(route.query[name] ?? '')
-  return { words: text('words'), sheetId: text('sheetId'), state: (['bench', 'away'] as const).find(s => s === text('state')) ?? 'any', causeId: text('causeId') }
+  return {
+    words: text('words'),
+    sheetId: text('sheetId'),
+    state: (['bench', 'away'] as const).find(s => s === text('state')) ?? 'any',
+    causeId: text('causeId'),
+  }
 }
 const query = ref<SavedQuery>(fromAddress())
-const isEmpty = computed(() => Object.entries(query.value).every(([k, v]) => v === EMPTY_QUERY[k as keyof SavedQuery]))
+const isEmpty = computed(() =>
+  Object.entries(query.value).every(([k, v]) => v === EMPTY_QUERY[k as keyof SavedQuery]),
+)
 
 async function search() {
   await store.ask(query.value)
-  const differing = Object.fromEntries(Object.entries(query.value).filter(([k, v]) => v !== EMPTY_QUERY[k as keyof SavedQuery]))
-  history.replaceState(history.state, '', `/sets?${new URLSearchParams(differing as Record<string, string>).toString()}`.replace(/\?$/, ''))
+  const differing = Object.fromEntries(
+    Object.entries(query.value).filter(([k, v]) => v !== EMPTY_QUERY[k as keyof SavedQuery]),
+  )
+  history.replaceState(
+    history.state,
+    '',
+    `/sets?${new URLSearchParams(differing as Record<string, string>).toString()}`.replace(/\?$/, ''),
+  )
 }
 async function keep(name: string) {
   const failed = await store.keepView(name, query.value)
@@ -40,10 +56,14 @@ onMounted(() => {
 })
 /** Typing on means another question: only a short pause asks. */
 let pause: ReturnType<typeof setTimeout> | undefined
-watch(query, () => {
-  clearTimeout(pause)
-  pause = setTimeout(() => void search(), 80)
-}, { deep: true })
+watch(
+  query,
+  () => {
+    clearTimeout(pause)
+    pause = setTimeout(() => void search(), 80)
+  },
+  { deep: true },
+)
 useBenchKeys({ '/': () => void nextTick(() => field.value?.focus()) })
 useHead({ title: 'Sets' })
 </script>
@@ -51,30 +71,109 @@ useHead({ title: 'Sets' })
 <template>
   <div class="page">
     <h1>Sets</h1>
-    <p class="lead">Everything that came over the bench: owner, model, serial, tag, complaint, notes, parts, faults.</p>
+    <p class="lead">
+      Everything that came over the bench: owner, model, serial, tag, complaint, notes, parts, faults.
+    </p>
     <div class="fields">
-      <label class="words"><span>Find <kbd>/</kbd></span><input ref="field" v-model="query.words" type="search" placeholder="words, all of which must occur" @keydown.esc="query.words = ''"></label>
-      <label>Model<select v-model="query.sheetId"><option value="">any</option><option v-for="s in sheets.list" :key="s.id" :value="s.id">{{ s.model }}</option></select></label>
-      <label>State<select v-model="query.state"><option value="any">any</option><option value="bench">on the bench</option><option value="away">handed over</option></select></label>
-      <label>Confirmed cause<select v-model="query.causeId"><option value="">any</option><option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ c.title }}</option></select></label>
+      <label class="words"
+        ><span>Find <kbd>/</kbd></span
+        ><input
+          ref="field"
+          v-model="query.words"
+          type="search"
+          placeholder="words, all of which must occur"
+          @keydown.esc="query.words = ''"
+      /></label>
+      <label
+        >Model<select v-model="query.sheetId">
+          <option value="">any</option>
+          <option v-for="s in sheets.list" :key="s.id" :value="s.id">{{ s.model }}</option>
+        </select></label
+      >
+      <label
+        >State<select v-model="query.state">
+          <option value="any">any</option>
+          <option value="bench">on the bench</option>
+          <option value="away">handed over</option>
+        </select></label
+      >
+      <label
+        >Confirmed cause<select v-model="query.causeId">
+          <option value="">any</option>
+          <option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ c.title }}</option>
+        </select></label
+      >
     </div>
-    <ViewChips :views="store.views" :can-keep="!isEmpty" @choose="v => (query = { ...v.query })" @drop="store.dropView" @keep="naming = true" @clear="query = { ...EMPTY_QUERY }" />
-    <div v-if="store.failure" class="care" role="alert">{{ store.failure.words }} <v-btn size="small" class="ml-3" @click="search()">Try again</v-btn></div>
+    <ViewChips
+      :views="store.views"
+      :can-keep="!isEmpty"
+      @choose="v => (query = { ...v.query })"
+      @drop="store.dropView"
+      @keep="naming = true"
+      @clear="query = { ...EMPTY_QUERY }"
+    />
+    <div v-if="store.failure" class="care" role="alert">
+      {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="search()">Try again</v-btn>
+    </div>
     <p v-else-if="!store.found" class="lead" role="status">Looking</p>
-    <p v-else-if="store.found.length === 0" class="lead" role="status">{{ isEmpty ? 'Nothing has come over this bench yet.' : 'Nothing holds all of that. Fewer words, or another filter.' }}</p>
+    <p v-else-if="store.found.length === 0" class="lead" role="status">
+      {{
+        isEmpty
+          ? 'Nothing has come over this bench yet.'
+          : 'Nothing holds all of that. Fewer words, or another filter.'
+      }}
+    </p>
     <template v-else>
-      <p v-if="store.amongNewest" class="quiet">Short words are looked for among the newest {{ store.amongNewest }} jobs.</p>
+      <p v-if="store.amongNewest" class="quiet">
+        Short words are looked for among the newest {{ store.amongNewest }} jobs.
+      </p>
       <FoundRow v-for="j in store.found" :key="j.id" :job="j" :model="sheets.nameOf(j.sheetId)" />
       <v-btn v-if="store.next" class="mt-4" size="large" @click="store.ask(query, store.next)">More</v-btn>
     </template>
-    <TextDialog :open="naming" title="Keep this view" hint="A view of the same name is replaced." label="Name" action="Keep" :failure="nameFailure" :max-length="60" @close="naming = false" @done="keep" />
+    <TextDialog
+      :open="naming"
+      title="Keep this view"
+      hint="A view of the same name is replaced."
+      label="Name"
+      action="Keep"
+      :failure="nameFailure"
+      :max-length="60"
+      @close="naming = false"
+      @done="keep"
+    />
   </div>
 </template>
 
 <style scoped>
-.fields { display: flex; flex-wrap: wrap; gap: 12px; align-items: end; }
-label { display: flex; flex-direction: column; font-size: 12.5px; color: var(--ink2); max-width: 100%; }
-.words { flex: 1 1 300px; }
-input, select { height: 46px; font: inherit; font-size: 16px; padding: 0 12px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); max-width: 260px; }
-.words input { max-width: none; }
+.fields {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px;
+  align-items: end;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 12.5px;
+  color: var(--ink2);
+  max-width: 100%;
+}
+.words {
+  flex: 1 1 300px;
+}
+input,
+select {
+  height: 46px;
+  font: inherit;
+  font-size: 16px;
+  padding: 0 12px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  max-width: 260px;
+}
+.words input {
+  max-width: none;
+}
 </style>

@@ -14,17 +14,31 @@ const from = ref('')
 const initial = shallowRef<ModelSheet | null>(null)
 const problem = ref('')
 const today = new Date().toISOString().slice(0, 10)
-const copyOf = computed(() => typeof route.query.copy === 'string' ? route.query.copy : null)
-const choices = computed(() => [{ id: '', name: 'Nothing: an empty sheet', what: 'one row as found, one step; the rest is written by hand' }, ...SHEET_TEMPLATES])
+const copyOf = computed(() => (typeof route.query.copy === 'string' ? route.query.copy : null))
+const choices = computed(() => [
+  {
+    id: '',
+    name: 'Nothing: an empty sheet',
+    what: 'one row as found, one step; the rest is written by hand',
+  },
+  ...SHEET_TEMPLATES,
+])
 
 async function begin() {
   problem.value = ''
-  if (model.value.trim() === '') return void (problem.value = 'Model: give it the name that stands on the set.')
+  if (model.value.trim() === '')
+    return void (problem.value = 'Model: give it the name that stands on the set.')
   const id = sheetIdOf(model.value)
-  if (store.summary(id)) return void (problem.value = `There is a sheet "${id}" already. Correct that one, or give this one another name.`)
+  if (store.summary(id))
+    return void (problem.value = `There is a sheet "${id}" already. Correct that one, or give this one another name.`)
   const like = copyOf.value ? (await store.view(copyOf.value))?.sheet : null
-  if (copyOf.value && !like) return void (problem.value = store.failure?.words ?? 'The sheet to copy is not there.')
-  initial.value = like ? { ...like, id, model: model.value.trim(), revision: 1, revisedOn: today } : from.value === '' ? blankSheet(id, model.value.trim(), today) : fromTemplate(from.value, id, model.value.trim(), today)
+  if (copyOf.value && !like)
+    return void (problem.value = store.failure?.words ?? 'The sheet to copy is not there.')
+  initial.value = like
+    ? { ...like, id, model: model.value.trim(), revision: 1, revisedOn: today }
+    : from.value === ''
+      ? blankSheet(id, model.value.trim(), today)
+      : fromTemplate(from.value, id, model.value.trim(), today)
 }
 onMounted(() => {
   void store.load()
@@ -41,11 +55,27 @@ useHead({ title: 'New sheet' })
     <h1>{{ initial ? initial.model : 'New sheet' }}</h1>
     <SheetEditor v-if="initial" :initial="initial" is-new @saved="s => navigateTo(`/sheets/${s.id}`)" />
     <form v-else novalidate @submit.prevent="begin">
-      <p class="lead">{{ copyOf ? `A copy of ${store.nameOf(copyOf)}: everything in it is taken over and can be changed.` : 'Begin from the family it belongs to: the order of work, the limits and the cautions are there, the places are yours to find.' }}</p>
-      <v-text-field v-model="model" label="Model" maxlength="100" autofocus class="model" :error-messages="problem || undefined" />
+      <p class="lead">
+        {{
+          copyOf
+            ? `A copy of ${store.nameOf(copyOf)}: everything in it is taken over and can be changed.`
+            : 'Begin from the family it belongs to: the order of work, the limits and the cautions are there, the places are yours to find.'
+        }}
+      </p>
+      <v-text-field
+        v-model="model"
+        label="Model"
+        maxlength="100"
+        autofocus
+        class="model"
+        :error-messages="problem || undefined"
+      />
       <fieldset v-if="!copyOf">
         <legend>Begin from</legend>
-        <label v-for="t in choices" :key="t.id" class="choice" :class="{ on: from === t.id }"><input v-model="from" type="radio" name="from" :value="t.id"><b>{{ t.name }}</b><span class="quiet">{{ t.what }}</span></label>
+        <label v-for="t in choices" :key="t.id" class="choice" :class="{ on: from === t.id }"
+          ><input v-model="from" type="radio" name="from" :value="t.id" /><b>{{ t.name }}</b
+          ><span class="quiet">{{ t.what }}</span></label
+        >
       </fieldset>
       <v-btn type="submit" size="large" variant="flat" color="primary" class="mt-4">Write the sheet</v-btn>
     </form>
@@ -53,8 +83,43 @@ useHead({ title: 'New sheet' })
 </template>
 
 <style scoped>
-.model { max-width: 420px; } fieldset { border: 0; padding: 0; margin: 0; } legend { font-weight: 650; margin-bottom: 4px; }
-.choice { display: grid; grid-template-columns: 28px 260px 1fr; align-items: baseline; gap: 8px; min-height: 44px; padding: 10px 4px; border-bottom: 1px solid var(--line); cursor: pointer; }
-.choice.on { box-shadow: inset 3px 0 0 var(--accent); background: var(--sheet); } input[type=radio] { width: 18px; height: 18px; accent-color: var(--accent); }
-@media (max-width: 700px) { .choice { grid-template-columns: 28px 1fr; } .choice .quiet { grid-column: 2; } }
+.model {
+  max-width: 420px;
+}
+fieldset {
+  border: 0;
+  padding: 0;
+  margin: 0;
+}
+legend {
+  font-weight: 650;
+  margin-bottom: 4px;
+}
+.choice {
+  display: grid;
+  grid-template-columns: 28px 260px 1fr;
+  align-items: baseline;
+  gap: 8px;
+  min-height: 44px;
+  padding: 10px 4px;
+  border-bottom: 1px solid var(--line);
+  cursor: pointer;
+}
+.choice.on {
+  box-shadow: inset 3px 0 0 var(--accent);
+  background: var(--sheet);
+}
+input[type='radio'] {
+  width: 18px;
+  height: 18px;
+  accent-color: var(--accent);
+}
+@media (max-width: 700px) {
+  .choice {
+    grid-template-columns: 28px 1fr;
+  }
+  .choice .quiet {
+    grid-column: 2;
+  }
+}
 </style>

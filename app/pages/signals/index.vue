@@ -38,18 +38,47 @@ const dongle = usePracticeRecording()
 const practice = usePracticeStore()
 const night = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const said = ref<string | null>(null)
-const asking = shallowRef<{ file: File, preview: ScopePreview } | null>(null)
+const asking = shallowRef<{ file: File; preview: ScopePreview } | null>(null)
 const inks = shallowRef({ ink: '#000', ink2: '#555', accent: '#33a', out: '#a00', win: '#cdc', line: '#ccc' })
 const rulesOf = (o: KeptOptions) => rules.all.find(r => r.id === o.ruleSetId) ?? rules.all[0]!
-const judged = computed(() => store.shown && judgeSignal(store.shown.measured.measurement, rulesOf(store.shown.options), store.shown.options.carrierW))
-const second = computed(() => store.against && judgeSignal(store.against.measured.measurement, rulesOf(store.against.options), store.against.options.carrierW))
-const mask = computed(() => store.shown && judged.value?.mode ? emissionMask(store.shown.options.ruleSetId, judged.value.mode, store.shown.options.carrierW ?? 4) : null)
+const judged = computed(
+  () =>
+    store.shown &&
+    judgeSignal(store.shown.measured.measurement, rulesOf(store.shown.options), store.shown.options.carrierW),
+)
+const second = computed(
+  () =>
+    store.against &&
+    judgeSignal(
+      store.against.measured.measurement,
+      rulesOf(store.against.options),
+      store.against.options.carrierW,
+    ),
+)
+const mask = computed(() =>
+  store.shown && judged.value?.mode
+    ? emissionMask(store.shown.options.ruleSetId, judged.value.mode, store.shown.options.carrierW ?? 4)
+    : null,
+)
 /** Neighbours are limited in watts: only the carrier power makes a verdict of them. */
 const wattLimit = computed(() => {
   const most = store.shown && ADJACENT_MOST_W[store.shown.options.ruleSetId]
-  return most ? `${most.words}${store.shown!.options.carrierW === null ? ': give the carrier power to have it judged' : ''}` : null
+  return most
+    ? `${most.words}${store.shown!.options.carrierW === null ? ': give the carrier power to have it judged' : ''}`
+    : null
 })
-const pictures = computed(() => store.shown ? picturesOf(store.shown.measured.pictures, store.against?.measured.pictures ?? null, [store.shown.name, store.against?.name ?? ''], mask.value, store.shown.options.spacingHz, inks.value) : [])
+const pictures = computed(() =>
+  store.shown
+    ? picturesOf(
+        store.shown.measured.pictures,
+        store.against?.measured.pictures ?? null,
+        [store.shown.name, store.against?.name ?? ''],
+        mask.value,
+        store.shown.options.spacingHz,
+        inks.value,
+      )
+    : [],
+)
 
 async function take(files: File[]) {
   said.value = null
@@ -62,13 +91,16 @@ async function take(files: File[]) {
 /** A table is shown as it was understood before it is measured. */
 async function confirmed(file: File): Promise<boolean> {
   try {
-    const preview = await previewScopeCsv({ name: file.name, size: file.size, read: async (from, length) => new Uint8Array(await file.slice(from, from + length).arrayBuffer()) })
-    return await new Promise((done) => {
+    const preview = await previewScopeCsv({
+      name: file.name,
+      size: file.size,
+      read: async (from, length) => new Uint8Array(await file.slice(from, from + length).arrayBuffer()),
+    })
+    return await new Promise(done => {
       answer = done
       asking.value = { file, preview }
     })
-  }
-  catch (error) {
+  } catch (error) {
     failure.value = error instanceof Error ? error.message : String(error)
     return false
   }
@@ -78,9 +110,24 @@ function reply(yes: boolean) {
   asking.value = null
   answer(yes)
 }
-async function run(files: readonly File[], options: KeptOptions, key?: string, kept = null as Parameters<typeof store.put>[0]['kept']) {
+async function run(
+  files: readonly File[],
+  options: KeptOptions,
+  key?: string,
+  kept = null as Parameters<typeof store.put>[0]['kept'],
+) {
   const measured = await measure(files, options)
-  if (measured) store.put({ name: kept?.name ?? files.find(f => f.name.endsWith('meta'))?.name ?? files[0]!.name, files, options, measured, kept }, key)
+  if (measured)
+    store.put(
+      {
+        name: kept?.name ?? files.find(f => f.name.endsWith('meta'))?.name ?? files[0]!.name,
+        files,
+        options,
+        measured,
+        kept,
+      },
+      key,
+    )
 }
 async function change(options: KeptOptions) {
   store.remember(options)
@@ -92,7 +139,11 @@ async function reopen(id: string) {
 }
 async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasurePoint | null, load: string) {
   const recording = store.shown!
-  const kept = await store.keep(recording, packRecording(recording.files), { jobId, phase: point ? phase : '', pointId: point?.id ?? '' })
+  const kept = await store.keep(recording, packRecording(recording.files), {
+    jobId,
+    phase: point ? phase : '',
+    pointId: point?.id ?? '',
+  })
   if (!kept) return
   said.value = 'The recording is kept.'
   if (point && !(await jobs.append(jobId, rowOf(phase, point, load)))) return
@@ -101,8 +152,27 @@ async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasureP
 }
 function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string) {
   const asked = new Set(point.wants.map(w => w.quantity))
-  const readings = judged.value!.readings.filter(r => asked.has(r.quantity)).map(({ quantity, value, standardUncertainty, bound }) => ({ id: uuid(), quantity, value, standardUncertainty, ...(bound ? { bound } : {}), source: 'instrument' as const, instrument: `recording ${store.shown!.name}`.slice(0, 100) }))
-  return { kind: 'row-taken' as const, id: uuid(), atMs: Date.now(), phase, stepId: null, pointId: point.id, conditions: { ...conditionsAsked(point.state), supplyV: null, load, onTimeS: null }, readings }
+  const readings = judged
+    .value!.readings.filter(r => asked.has(r.quantity))
+    .map(({ quantity, value, standardUncertainty, bound }) => ({
+      id: uuid(),
+      quantity,
+      value,
+      standardUncertainty,
+      ...(bound ? { bound } : {}),
+      source: 'instrument' as const,
+      instrument: `recording ${store.shown!.name}`.slice(0, 100),
+    }))
+  return {
+    kind: 'row-taken' as const,
+    id: uuid(),
+    atMs: Date.now(),
+    phase,
+    stepId: null,
+    pointId: point.id,
+    conditions: { ...conditionsAsked(point.state), supplyV: null, load, onTimeS: null },
+    readings,
+  }
 }
 async function recordSound() {
   const file = await soundCard.record()
@@ -115,7 +185,19 @@ async function recordPractice() {
   else failure.value = dongle.failure.value
 }
 function saveJson() {
-  saveFile(new Blob([JSON.stringify(store.shown!.measured.measurement, (_k, v: unknown) => typeof v === 'number' && !Number.isFinite(v) ? null : v, 2)], { type: 'application/json' }), `${store.shown!.name}.json`)
+  saveFile(
+    new Blob(
+      [
+        JSON.stringify(
+          store.shown!.measured.measurement,
+          (_k, v: unknown) => (typeof v === 'number' && !Number.isFinite(v) ? null : v),
+          2,
+        ),
+      ],
+      { type: 'application/json' },
+    ),
+    `${store.shown!.name}.json`,
+  )
 }
 async function saveAnnotated() {
   const { files, options, name } = store.shown!
@@ -126,8 +208,18 @@ useHead({ title: 'Signals' })
 onMounted(() => {
   store.recall()
   const style = getComputedStyle(document.documentElement)
-  const token = (name: string) => getComputedStyle(document.querySelector('.v-application') ?? document.documentElement).getPropertyValue(name).trim() || style.getPropertyValue(name).trim()
-  inks.value = { ink: token('--ink'), ink2: token('--ink2'), accent: token('--accent'), out: token('--out'), win: token('--win'), line: token('--line') }
+  const token = (name: string) =>
+    getComputedStyle(document.querySelector('.v-application') ?? document.documentElement)
+      .getPropertyValue(name)
+      .trim() || style.getPropertyValue(name).trim()
+  inks.value = {
+    ink: token('--ink'),
+    ink2: token('--ink2'),
+    accent: token('--accent'),
+    out: token('--out'),
+    win: token('--win'),
+    line: token('--line'),
+  }
   void rules.load()
   void jobs.load()
   void store.load(typeof route.query.job === 'string' ? route.query.job : null)
@@ -137,41 +229,222 @@ onMounted(() => {
 
 <template>
   <div class="page">
-    <div class="top"><h1>Signals</h1><NuxtLink to="/signals/live" class="live" prefetch-on="interaction">Sound card: SINAD, zero beat, tones</NuxtLink></div>
-    <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn><v-btn v-if="practice.state" :loading="dongle.recording.value" @click="recordPractice">Record the simulated set</v-btn></DropRecording>
+    <div class="top">
+      <h1>Signals</h1>
+      <NuxtLink to="/signals/live" class="live" prefetch-on="interaction"
+        >Sound card: SINAD, zero beat, tones</NuxtLink
+      >
+    </div>
+    <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"
+      ><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn
+      ><v-btn v-if="practice.state" :loading="dongle.recording.value" @click="recordPractice"
+        >Record the simulated set</v-btn
+      ></DropRecording
+    >
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
-    <TablePreview v-if="asking" :name="asking.file.name" :preview="asking.preview" @yes="reply(true)" @no="reply(false)" />
-    <SignalSettings :key="store.shownKey ?? ''" class="settings no-print" :options="store.shown?.options ?? store.options" :rule-sets="rules.all" :unmodulated="store.unmodulated" @change="change" />
+    <TablePreview
+      v-if="asking"
+      :name="asking.file.name"
+      :preview="asking.preview"
+      @yes="reply(true)"
+      @no="reply(false)"
+    />
+    <SignalSettings
+      :key="store.shownKey ?? ''"
+      class="settings no-print"
+      :options="store.shown?.options ?? store.options"
+      :rule-sets="rules.all"
+      :unmodulated="store.unmodulated"
+      @change="change"
+    />
     <div v-if="store.open.length > 1" class="tabs no-print" role="group" aria-label="Open recordings">
-      <span v-for="r in store.open" :key="r.key" class="tab" :class="{ on: r.key === store.shownKey }"><button type="button" :aria-pressed="r.key === store.shownKey" @click="store.shownKey = r.key">{{ r.name }}</button><button v-if="r.key !== store.shownKey" type="button" :aria-pressed="r.key === store.againstKey" @click="store.againstKey = store.againstKey === r.key ? null : r.key">{{ store.againstKey === r.key ? 'compared' : 'compare' }}</button><button type="button" :aria-label="`close ${r.name}`" @click="store.close(r.key)">&times;</button></span>
+      <span v-for="r in store.open" :key="r.key" class="tab" :class="{ on: r.key === store.shownKey }"
+        ><button type="button" :aria-pressed="r.key === store.shownKey" @click="store.shownKey = r.key">
+          {{ r.name }}</button
+        ><button
+          v-if="r.key !== store.shownKey"
+          type="button"
+          :aria-pressed="r.key === store.againstKey"
+          @click="store.againstKey = store.againstKey === r.key ? null : r.key"
+        >
+          {{ store.againstKey === r.key ? 'compared' : 'compare' }}</button
+        ><button type="button" :aria-label="`close ${r.name}`" @click="store.close(r.key)">
+          &times;
+        </button></span
+      >
     </div>
     <template v-if="store.shown && judged">
       <p class="verdict" role="status">{{ verdictLine(judged) }}</p>
-      <ul v-if="judged.findings.length > 1" class="rest"><li v-for="(f, n) in judged.findings.slice(1).filter(f => f.kind !== 'neighbours')" :key="n">{{ findingWords(f) }}</li></ul>
-      <p class="quiet what">{{ store.shown.name }}, {{ store.shown.measured.measurement.durationS.toFixed(2) }} s at {{ (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1) }} kS/s, {{ judged.mode ?? store.shown.measured.measurement.mode ?? 'no signal' }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set {{ rulesOf(store.shown.options).name }}<span v-if="store.shown.kept">, kept {{ dayAndTime(store.shown.kept.createdAtMs) }}</span>. <button type="button" class="link" @click="saveJson">All figures as JSON</button> <button v-if="judged.mode" type="button" class="link ml-4" @click="saveAnnotated">SigMF with what was found</button></p>
-      <FigureTable part="judged" :judged="judged" :measurement="store.shown.measured.measurement" :second="second" :second-measurement="store.against?.measured.measurement ?? null" :watt-limit="wattLimit" />
-      <div class="pictures"><SignalPicture v-for="p in pictures" :key="p.id" :picture="p" :night="night === 'night'" :name="store.shown.name" /></div>
-      <FigureTable part="others" :carrier-w="store.shown.options.carrierW" class="others" :judged="judged" :measurement="store.shown.measured.measurement" :second="second" :second-measurement="store.against?.measured.measurement ?? null" />
-      <details class="notes"><summary>What these figures rest on ({{ store.shown.measured.measurement.notes.length }})</summary><ul><li v-for="(n, k) in store.shown.measured.measurement.notes" :key="k">{{ n.words }}</li></ul></details>
-      <LogOnJob :judged="judged" :jobs="jobs.items ?? []" :revision="sheets.revision" :job-id="typeof route.query.job === 'string' ? route.query.job : null" :sending="store.sending" :kept="said" :failure="store.failure?.words ?? jobs.failure?.words ?? null" @log="log" />
+      <ul v-if="judged.findings.length > 1" class="rest">
+        <li v-for="(f, n) in judged.findings.slice(1).filter(f => f.kind !== 'neighbours')" :key="n">
+          {{ findingWords(f) }}
+        </li>
+      </ul>
+      <p class="quiet what">
+        {{ store.shown.name }}, {{ store.shown.measured.measurement.durationS.toFixed(2) }} s at
+        {{ (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1) }} kS/s,
+        {{ judged.mode ?? store.shown.measured.measurement.mode ?? 'no signal'
+        }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set
+        {{ rulesOf(store.shown.options).name
+        }}<span v-if="store.shown.kept">, kept {{ dayAndTime(store.shown.kept.createdAtMs) }}</span
+        >. <button type="button" class="link" @click="saveJson">All figures as JSON</button>
+        <button v-if="judged.mode" type="button" class="link ml-4" @click="saveAnnotated">
+          SigMF with what was found
+        </button>
+      </p>
+      <FigureTable
+        part="judged"
+        :judged="judged"
+        :measurement="store.shown.measured.measurement"
+        :second="second"
+        :second-measurement="store.against?.measured.measurement ?? null"
+        :watt-limit="wattLimit"
+      />
+      <div class="pictures">
+        <SignalPicture
+          v-for="p in pictures"
+          :key="p.id"
+          :picture="p"
+          :night="night === 'night'"
+          :name="store.shown.name"
+        />
+      </div>
+      <FigureTable
+        part="others"
+        :carrier-w="store.shown.options.carrierW"
+        class="others"
+        :judged="judged"
+        :measurement="store.shown.measured.measurement"
+        :second="second"
+        :second-measurement="store.against?.measured.measurement ?? null"
+      />
+      <details class="notes">
+        <summary>What these figures rest on ({{ store.shown.measured.measurement.notes.length }})</summary>
+        <ul>
+          <li v-for="(n, k) in store.shown.measured.measurement.notes" :key="k">{{ n.words }}</li>
+        </ul>
+      </details>
+      <LogOnJob
+        :judged="judged"
+        :jobs="jobs.items ?? []"
+        :revision="sheets.revision"
+        :job-id="typeof route.query.job === 'string' ? route.query.job : null"
+        :sending="store.sending"
+        :kept="said"
+        :failure="store.failure?.words ?? jobs.failure?.words ?? null"
+        @log="log"
+      />
     </template>
     <template v-else-if="!progress">
-      <p class="lead">A short recording of the transmitter gives carrier, depth or deviation, products, bandwidth and neighbouring channels, each with its uncertainty. Ten seconds are plenty. Into the dummy load, through a sampler: never an antenna, never the full power into a receiver.</p>
-      <template v-if="store.kept.length > 0"><h2>Kept</h2><ul class="kept"><li v-for="k in store.kept" :key="k.id"><button type="button" class="link" @click="reopen(k.id)">{{ k.name }}</button> <span class="quiet">{{ dayAndTime(k.createdAtMs) }}, {{ (k.bytes / 1e6).toFixed(1) }} MB{{ k.phase ? `, ${k.phase.replace('-', ' ')}` : '' }}</span></li></ul></template>
+      <p class="lead">
+        A short recording of the transmitter gives carrier, depth or deviation, products, bandwidth and
+        neighbouring channels, each with its uncertainty. Ten seconds are plenty. Into the dummy load, through
+        a sampler: never an antenna, never the full power into a receiver.
+      </p>
+      <template v-if="store.kept.length > 0"
+        ><h2>Kept</h2>
+        <ul class="kept">
+          <li v-for="k in store.kept" :key="k.id">
+            <button type="button" class="link" @click="reopen(k.id)">{{ k.name }}</button>
+            <span class="quiet"
+              >{{ dayAndTime(k.createdAtMs) }}, {{ (k.bytes / 1e6).toFixed(1) }} MB{{
+                k.phase ? `, ${k.phase.replace('-', ' ')}` : ''
+              }}</span
+            >
+          </li>
+        </ul></template
+      >
     </template>
   </div>
 </template>
 
 <style scoped>
-.top { display: flex; align-items: baseline; gap: 24px; margin-bottom: 12px; } .live { color: var(--accent); }
-.settings { margin-top: 16px; }
-.verdict { font-size: 22px; font-weight: 650; margin: 18px 0 4px; max-width: 60ch; line-height: 1.25; }
-.rest { margin: 0 0 6px; } .what { margin: 0 0 10px; }
-.others { margin-top: 22px; }
-.pictures { display: grid; grid-template-columns: repeat(2, minmax(0, 1fr)); gap: 18px 28px; margin-top: 20px; }
-.link { font: inherit; color: var(--accent); background: none; border: 0; padding: 10px 0; min-height: 44px; text-decoration: underline; cursor: pointer; }
-.tabs { display: flex; gap: 10px; flex-wrap: wrap; margin-top: 14px; } .tab { border: 1px solid var(--line2); border-radius: 6px; } .tab.on { border-color: var(--accent); }
-.tab button { min-height: 44px; min-width: 40px; padding: 0 10px; font: inherit; background: none; border: 0; color: var(--ink); cursor: pointer; } .tab.on button:first-child { font-weight: 650; color: var(--accent); }
-.notes { margin-top: 16px; } .notes summary { min-height: 44px; cursor: pointer; padding-top: 10px; } .kept { list-style: none; padding: 0; }
-@media (max-width: 900px) { .pictures { grid-template-columns: 1fr; } }
+.top {
+  display: flex;
+  align-items: baseline;
+  gap: 24px;
+  margin-bottom: 12px;
+}
+.live {
+  color: var(--accent);
+}
+.settings {
+  margin-top: 16px;
+}
+.verdict {
+  font-size: 22px;
+  font-weight: 650;
+  margin: 18px 0 4px;
+  max-width: 60ch;
+  line-height: 1.25;
+}
+.rest {
+  margin: 0 0 6px;
+}
+.what {
+  margin: 0 0 10px;
+}
+.others {
+  margin-top: 22px;
+}
+.pictures {
+  display: grid;
+  grid-template-columns: repeat(2, minmax(0, 1fr));
+  gap: 18px 28px;
+  margin-top: 20px;
+}
+.link {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  padding: 10px 0;
+  min-height: 44px;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.tabs {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  margin-top: 14px;
+}
+.tab {
+  border: 1px solid var(--line2);
+  border-radius: 6px;
+}
+.tab.on {
+  border-color: var(--accent);
+}
+.tab button {
+  min-height: 44px;
+  min-width: 40px;
+  padding: 0 10px;
+  font: inherit;
+  background: none;
+  border: 0;
+  color: var(--ink);
+  cursor: pointer;
+}
+.tab.on button:first-child {
+  font-weight: 650;
+  color: var(--accent);
+}
+.notes {
+  margin-top: 16px;
+}
+.notes summary {
+  min-height: 44px;
+  cursor: pointer;
+  padding-top: 10px;
+}
+.kept {
+  list-style: none;
+  padding: 0;
+}
+@media (max-width: 900px) {
+  .pictures {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -8,12 +8,13 @@ import { useSoundCard } from '../../composables/useSoundCard'
 /** The sound card as an instrument: SINAD and beat large, and as a source of tones. */
 const { heard, on, failure, start, stop } = useSoundCard()
 const target = ref('1000')
-const targetHz = computed(() => Number(target.value) > 0 ? Number(target.value) : 1000)
+const targetHz = computed(() => (Number(target.value) > 0 ? Number(target.value) : 1000))
 /** A beat within this fills the scale of the tone [Hz]. */
 const LISTEN_SPAN_HZ = 100
 const place = computed(() => {
   if (!heard.value?.present) return null
-  const beat = heard.value.beat?.differenceHz ?? (heard.value.figures.fundamentalHz ?? targetHz.value) - targetHz.value
+  const beat =
+    heard.value.beat?.differenceHz ?? (heard.value.figures.fundamentalHz ?? targetHz.value) - targetHz.value
   return beat / LISTEN_SPAN_HZ
 })
 const { on: listening, toggle: listen } = useListen(place)
@@ -24,12 +25,28 @@ const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
 
 <template>
   <div class="page">
-    <div class="top"><h1>Sound card</h1><NuxtLink to="/signals" class="link" prefetch-on="interaction">Recordings</NuxtLink></div>
-    <p class="lead">The receiver's audio through an isolating transformer into the line input, never a loudspeaker output straight. One tone: its SINAD and its distance from the wanted one. Two tones: their beat.</p>
+    <div class="top">
+      <h1>Sound card</h1>
+      <NuxtLink to="/signals" class="link" prefetch-on="interaction">Recordings</NuxtLink>
+    </div>
+    <p class="lead">
+      The receiver's audio through an isolating transformer into the line input, never a loudspeaker output
+      straight. One tone: its SINAD and its distance from the wanted one. Two tones: their beat.
+    </p>
     <div class="bar">
-      <v-btn size="large" variant="flat" color="primary" @click="on ? stop() : start()">{{ on ? 'Stop' : 'Start' }}</v-btn>
-      <v-text-field v-model="target" label="Wanted tone, Hz" inputmode="decimal" class="target" @change="keepTarget" />
-      <v-btn :aria-pressed="listening" :variant="listening ? 'flat' : 'outlined'" @click="listen">Listen to the beat</v-btn>
+      <v-btn size="large" variant="flat" color="primary" @click="on ? stop() : start()">{{
+        on ? 'Stop' : 'Start'
+      }}</v-btn>
+      <v-text-field
+        v-model="target"
+        label="Wanted tone, Hz"
+        inputmode="decimal"
+        class="target"
+        @change="keepTarget"
+      />
+      <v-btn :aria-pressed="listening" :variant="listening ? 'flat' : 'outlined'" @click="listen"
+        >Listen to the beat</v-btn
+      >
       <span v-if="on && heard" class="quiet">last {{ heard.seconds.toFixed(1) }} s</span>
     </div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
@@ -39,6 +56,21 @@ const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
 </template>
 
 <style scoped>
-.top { display: flex; align-items: baseline; gap: 24px; } .link { color: var(--accent); }
-.bar { display: flex; gap: 14px; align-items: center; flex-wrap: wrap; } .target { max-width: 180px; }
+.top {
+  display: flex;
+  align-items: baseline;
+  gap: 24px;
+}
+.link {
+  color: var(--accent);
+}
+.bar {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.target {
+  max-width: 180px;
+}
 </style>

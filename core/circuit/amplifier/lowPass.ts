@@ -13,9 +13,15 @@ export interface LowPass {
   readonly trapDb: number
 }
 
-/** Second harmonic [dBc] at the socket. Source: filter loss and a series trap, 10 log(1 + A / (1 + x^2)), x = 2 Q df / f. */
-export const lowPass = memoryless('low-pass filter', (p: LowPass, { carrierHz, trapTurns }: { carrierHz: number, trapTurns: number }) => {
-  if (!p.trap) return p.secondDbc - p.lossDb
-  const x = 2 * p.trap.q * (tunedHz(p.trap, trapTurns) / (2 * carrierHz) - 1)
-  return p.secondDbc - p.lossDb - 10 * Math.log10(1 + (10 ** (p.trapDb / 10) - 1) / (1 + x * x))
-})
+/**
+ * Second harmonic [dBc] at the socket. Source: filter loss and a series trap, 10 log(1 + A / (1 + x^2)), x =
+ * 2 Q df / f.
+ */
+export const lowPass = memoryless(
+  'low-pass filter',
+  (p: LowPass, { carrierHz, trapTurns }: { carrierHz: number; trapTurns: number }) => {
+    if (!p.trap) return p.secondDbc - p.lossDb
+    const x = 2 * p.trap.q * (tunedHz(p.trap, trapTurns) / (2 * carrierHz) - 1)
+    return p.secondDbc - p.lossDb - 10 * Math.log10(1 + (10 ** (p.trapDb / 10) - 1) / (1 + x * x))
+  },
+)

@@ -10,7 +10,10 @@ export interface SeriesModulator {
   readonly loadOhm: number
 }
 
-export interface ModulatorInput { readonly supplyV: number, readonly wantedV: number }
+export interface ModulatorInput {
+  readonly supplyV: number
+  readonly wantedV: number
+}
 export interface ModulatorRail {
   /** on the output stage without modulation [V] */
   readonly railV: number
@@ -20,10 +23,15 @@ export interface ModulatorRail {
   readonly heatW: number
 }
 
-/** Rail, headroom and heat. Source: C40, the output stage as a resistor: I = Vc/R, regulator heat (Vs - Vc) I. */
-export const seriesModulator = memoryless('series modulator', ({ dropV, shorted, loadOhm }: SeriesModulator, { supplyV, wantedV }: ModulatorInput): ModulatorRail => {
-  const crestV = shorted ? supplyV : Math.max(0, supplyV - dropV)
-  const railV = shorted ? supplyV : between(0, crestV, wantedV)
-  const currentA = railV / loadOhm
-  return { railV, crestV, currentA, heatW: (supplyV - railV) * currentA }
-})
+/**
+ * Rail, headroom and heat. Source: C40, the output stage as a resistor: I = Vc/R, regulator heat (Vs - Vc) I.
+ */
+export const seriesModulator = memoryless(
+  'series modulator',
+  ({ dropV, shorted, loadOhm }: SeriesModulator, { supplyV, wantedV }: ModulatorInput): ModulatorRail => {
+    const crestV = shorted ? supplyV : Math.max(0, supplyV - dropV)
+    const railV = shorted ? supplyV : between(0, crestV, wantedV)
+    const currentA = railV / loadOhm
+    return { railV, crestV, currentA, heatW: (supplyV - railV) * currentA }
+  },
+)

@@ -1,7 +1,10 @@
 import { CoreError } from '../../errors'
 
 /** Motional and shunt capacitance of a crystal [F]. */
-export interface CrystalCut { readonly motionalF: number, readonly shuntF: number }
+export interface CrystalCut {
+  readonly motionalF: number
+  readonly shuntF: number
+}
 
 /**
  * How far a load capacitance pulls a crystal above series resonance.
@@ -14,11 +17,15 @@ export interface CrystalCut { readonly motionalF: number, readonly shuntF: numbe
  * @example pullRatio({ motionalF: 20e-15, shuntF: 5e-12 }, 20e-12) * 1e6 // => 400 ppm
  */
 export function pullRatio(cut: CrystalCut, loadF: number): number {
-  if (!(cut.motionalF > 0 && cut.shuntF > 0 && loadF > 0)) throw new CoreError('out-of-range', `load ${loadF} F`)
+  if (!(cut.motionalF > 0 && cut.shuntF > 0 && loadF > 0))
+    throw new CoreError('out-of-range', `load ${loadF} F`)
   return cut.motionalF / (2 * (cut.shuntF + loadF))
 }
 
-/** The load that pulls a crystal by this ratio; inverse of {@link pullRatio}. @throws {CoreError} out-of-range (no such load) */
+/**
+ * The load that pulls a crystal by this ratio; inverse of {@link pullRatio}.
+ * @throws {CoreError} out-of-range (no such load)
+ */
 export function loadForPull(cut: CrystalCut, ratio: number): number {
   const loadF = cut.motionalF / (2 * ratio) - cut.shuntF
   if (!(ratio > 0 && loadF > 0)) throw new CoreError('out-of-range', `no load pulls by ${ratio * 1e6} ppm`)
@@ -34,6 +41,7 @@ export function loadForPull(cut: CrystalCut, ratio: number): number {
  */
 export function effectiveLoadF(loadF: number, inductanceH: number, frequencyHz: number): number {
   const nearness = (2 * Math.PI * frequencyHz) ** 2 * inductanceH * loadF
-  if (!(nearness < 1)) throw new CoreError('out-of-range', `${inductanceH} H with ${loadF} F at ${frequencyHz} Hz`)
+  if (!(nearness < 1))
+    throw new CoreError('out-of-range', `${inductanceH} H with ${loadF} F at ${frequencyHz} Hz`)
   return loadF / (1 - nearness)
 }

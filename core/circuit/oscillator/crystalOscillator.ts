@@ -10,7 +10,7 @@ export interface CrystalOscillator {
   readonly designF: number
   /** fixed capacitance and the travel of the trimmer [F] */
   readonly fixedF: number
-  readonly trimmerF: { readonly min: number, readonly max: number }
+  readonly trimmerF: { readonly min: number; readonly max: number }
   /** coil in series [H], 0 = none, and its change per turn inwards [ratio] */
   readonly coilH: number
   readonly coilPerTurn: number
@@ -32,10 +32,13 @@ export interface OscillatorInput {
 }
 
 /** Share of the warm-up still to go, 1 = cold. */
-export interface OscillatorMemory { readonly coldShare: number }
+export interface OscillatorMemory {
+  readonly coldShare: number
+}
 
 /**
- * Frequency [Hz] of a crystal oscillator: pulling by its load, ageing, warm-up (exponential) and temperature, added in ppm.
+ * Frequency [Hz] of a crystal oscillator: pulling by its load, ageing, warm-up (exponential) and temperature,
+ * added in ppm.
  * Source: pullRatio; AT-cut temperature taken as a line, good to a few kelvin around the shop's 25 deg C.
  */
 export const crystalOscillator: CircuitPart<CrystalOscillator, OscillatorInput, number, OscillatorMemory> = {
@@ -43,7 +46,10 @@ export const crystalOscillator: CircuitPart<CrystalOscillator, OscillatorInput, 
   rest: () => ({ coldShare: 1 }),
   respond: (p, { trimmer, turns, ambientC }, { coldShare }) => {
     const ppm = p.ageingPpm + p.warmUpPpm * coldShare + p.tempcoPpmPerK * (ambientC - 25)
-    return p.nominalHz * (1 + pullRatio(p.cut, loadAt(p, trimmer, turns)) - pullRatio(p.cut, designLoadF(p)) + ppm * 1e-6)
+    return (
+      p.nominalHz *
+      (1 + pullRatio(p.cut, loadAt(p, trimmer, turns)) - pullRatio(p.cut, designLoadF(p)) + ppm * 1e-6)
+    )
   },
   pass: ({ warmUpS }, _input, { coldShare }, dtS) => ({ coldShare: coldShare * decay(dtS, warmUpS) }),
 }
@@ -51,7 +57,9 @@ export const crystalOscillator: CircuitPart<CrystalOscillator, OscillatorInput, 
 /** The load as it stands [F]. */
 function loadAt(p: CrystalOscillator, trimmer: number, turns: number): number {
   const capacitanceF = p.fixedF + p.trimmerF.min + between(0, 1, trimmer) * (p.trimmerF.max - p.trimmerF.min)
-  return p.coilH > 0 ? effectiveLoadF(capacitanceF, p.coilH * inductanceRatio(p.coilPerTurn, turns), p.nominalHz) : capacitanceF
+  return p.coilH > 0
+    ? effectiveLoadF(capacitanceF, p.coilH * inductanceRatio(p.coilPerTurn, turns), p.nominalHz)
+    : capacitanceF
 }
 
 /** The design load, its coil in the middle. */
@@ -65,6 +73,9 @@ function designLoadF(p: CrystalOscillator): number {
  * @throws {CoreError} out-of-range (no load at all gives that frequency)
  */
 export function trimmerFor(p: CrystalOscillator, frequencyHz: number): number {
-  const loadF = loadForPull(p.cut, frequencyHz / p.nominalHz - 1 + pullRatio(p.cut, p.designF) - p.ageingPpm * 1e-6)
+  const loadF = loadForPull(
+    p.cut,
+    frequencyHz / p.nominalHz - 1 + pullRatio(p.cut, p.designF) - p.ageingPpm * 1e-6,
+  )
   return between(0, 1, (loadF - p.fixedF - p.trimmerF.min) / (p.trimmerF.max - p.trimmerF.min))
 }

@@ -1,25 +1,43 @@
 import { memoryless } from '../part'
 
 /** A laboratory supply with a current limit; with foldback it gives less the lower its voltage is pulled. */
-export interface BenchSupply { readonly setV: number, readonly limitA: number, readonly foldback: boolean, /** of the leads [ohm] */ readonly leadOhm: number }
+export interface BenchSupply {
+  readonly setV: number
+  readonly limitA: number
+  readonly foldback: boolean
+  /** of the leads [ohm] */ readonly leadOhm: number
+}
 
-export interface SupplyInput { /** current of the load at a voltage at its terminals [A], rising with it */ readonly drawA: (terminalV: number) => number }
-export interface SupplyOutput { /** at the set [V] */ readonly setV: number, /** at the supply's own terminals [V] */ readonly terminalV: number, readonly currentA: number, readonly limiting: boolean }
+export interface SupplyInput {
+  /** current of the load at a voltage at its terminals [A], rising with it */ readonly drawA: (
+    terminalV: number,
+  ) => number
+}
+export interface SupplyOutput {
+  /** at the set [V] */ readonly setV: number
+  /** at the supply's own terminals [V] */ readonly terminalV: number
+  readonly currentA: number
+  readonly limiting: boolean
+}
 
 /** At no voltage a folding supply still gives this share of its limit. */
 const FOLDED_SHARE = 0.4
 const STEPS = 40
 
 /** Voltage and current where supply and load agree, by bisection to a billionth of the set voltage. */
-export const benchSupply = memoryless('bench supply', ({ setV, limitA, foldback, leadOhm }: BenchSupply, { drawA }: SupplyInput): SupplyOutput => {
-  const limitAt = (v: number) => foldback ? limitA * (FOLDED_SHARE + (1 - FOLDED_SHARE) * v / Math.max(setV, 1e-9)) : limitA
-  const freeV = solve(v => v + leadOhm * drawA(v) - setV, setV)
-  const freeA = drawA(freeV)
-  if (freeA <= limitAt(setV)) return { setV: freeV, terminalV: setV, currentA: freeA, limiting: false }
-  const heldV = solve(v => drawA(v) - limitAt(v + leadOhm * drawA(v)), setV)
-  const currentA = drawA(heldV)
-  return { setV: heldV, terminalV: heldV + leadOhm * currentA, currentA, limiting: true }
-})
+export const benchSupply = memoryless(
+  'bench supply',
+  ({ setV, limitA, foldback, leadOhm }: BenchSupply, { drawA }: SupplyInput): SupplyOutput => {
+    const limitAt = (v: number) =>
+      foldback ? limitA * (FOLDED_SHARE + ((1 - FOLDED_SHARE) * v) / Math.max(setV, 1e-9)) : limitA
+    const freeV = solve(v => v + leadOhm * drawA(v) - setV, setV)
+    const freeA = drawA(freeV)
+    if (freeA <= limitAt(setV)) return { setV: freeV, terminalV: setV, currentA: freeA, limiting: false }
+    const heldV = solve(v => drawA(v) - limitAt(v + leadOhm * drawA(v)), setV)
+    const currentA = drawA(heldV)
+    return { setV: heldV, terminalV: heldV + leadOhm * currentA, currentA, limiting: true }
+  },
+)
 
 /** Root of a rising function in 0..top. */
 function solve(rising: (v: number) => number, topV: number): number {

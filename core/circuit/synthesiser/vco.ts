@@ -14,15 +14,26 @@ export interface Vco {
 
 const TWO_PI = 2 * Math.PI
 
-/** Frequency [Hz] at a control voltage. Source: f = 1/(2 pi sqrt(L C)), C(V) = C0 / (1 + V/phi)^n (textbook varicap, from memory). */
+/**
+ * Frequency [Hz] at a control voltage. Source: f = 1/(2 pi sqrt(L C)), C(V) = C0 / (1 + V/phi)^n (textbook
+ * varicap, from memory).
+ */
 export function vcoHz(vco: Vco, controlV: number, turns: number, strayF = 0): number {
   const capacitanceF = vco.fixedF + strayF + vco.varicapF / (1 + controlV / vco.junctionV) ** vco.exponent
-  return 1 / (TWO_PI * Math.sqrt(vco.inductanceH * inductanceRatio(vco.inductancePerTurn, turns) * capacitanceF))
+  return (
+    1 / (TWO_PI * Math.sqrt(vco.inductanceH * inductanceRatio(vco.inductancePerTurn, turns) * capacitanceF))
+  )
 }
 
-/** Control voltage [V] that makes a frequency; -Infinity or Infinity when no voltage does. Inverse of {@link vcoHz}. */
+/**
+ * Control voltage [V] that makes a frequency; -Infinity or Infinity when no voltage does. Inverse of {@link
+ * vcoHz}.
+ */
 export function vcoControlV(vco: Vco, frequencyHz: number, turns: number, strayF = 0): number {
-  const neededF = 1 / ((TWO_PI * frequencyHz) ** 2 * vco.inductanceH * inductanceRatio(vco.inductancePerTurn, turns)) - vco.fixedF - strayF
+  const neededF =
+    1 / ((TWO_PI * frequencyHz) ** 2 * vco.inductanceH * inductanceRatio(vco.inductancePerTurn, turns)) -
+    vco.fixedF -
+    strayF
   if (neededF <= 0) return Infinity
   const ratio = vco.varicapF / neededF
   return ratio < 1 ? -Infinity : vco.junctionV * (ratio ** (1 / vco.exponent) - 1)

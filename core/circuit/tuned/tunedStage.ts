@@ -23,12 +23,14 @@ const BROKEN_INDUCTANCE = 0.9
  * @param frequencyHz [Hz], > 0
  * @returns ratio, 0..1
  * @throws {CoreError} out-of-range
- * Source: 1 / (1 + x^2), x = 2 Q df / f (standard textbook formula, from memory). Limits: near resonance, |df| << f.
+ * Source: 1 / (1 + x^2), x = 2 Q df / f (standard textbook formula, from memory). Limits: near resonance,
+ * |df| << f.
  * @example -10 * log10(tunedResponse(30, 27.79e6, 27.595e6)) // => 0.71 dB
  */
 export function tunedResponse(q: number, tunedHz: number, frequencyHz: number): number {
-  if (!(q > 0 && tunedHz > 0 && frequencyHz > 0)) throw new CoreError('out-of-range', `Q ${q}, tuned ${tunedHz} Hz, at ${frequencyHz} Hz`)
-  const x = 2 * q * (tunedHz - frequencyHz) / frequencyHz
+  if (!(q > 0 && tunedHz > 0 && frequencyHz > 0))
+    throw new CoreError('out-of-range', `Q ${q}, tuned ${tunedHz} Hz, at ${frequencyHz} Hz`)
+  const x = (2 * q * (tunedHz - frequencyHz)) / frequencyHz
   return 1 / (1 + x * x)
 }
 
@@ -37,14 +39,23 @@ export function tunedResponse(q: number, tunedHz: number, frequencyHz: number): 
  * @param turnsIn turns inwards (positive = more inductance = lower)
  */
 export function tunedHz(stage: TunedStage, turnsIn: number, broken = false): number {
-  return stage.centreHz / Math.sqrt(broken ? BROKEN_INDUCTANCE : inductanceRatio(stage.inductancePerTurn, turnsIn))
+  return (
+    stage.centreHz / Math.sqrt(broken ? BROKEN_INDUCTANCE : inductanceRatio(stage.inductancePerTurn, turnsIn))
+  )
 }
 
-export interface TunedInput { readonly turns: number, readonly broken: boolean, readonly frequencyHz: number }
+export interface TunedInput {
+  readonly turns: number
+  readonly broken: boolean
+  readonly frequencyHz: number
+}
 
 /** Power response [ratio, 0..1] of a stage with its core where it stands. */
-export const tunedStage = memoryless('tuned stage', (stage: TunedStage, { turns, broken, frequencyHz }: TunedInput) =>
-  tunedResponse(stage.q, tunedHz(stage, turns, broken), frequencyHz))
+export const tunedStage = memoryless(
+  'tuned stage',
+  (stage: TunedStage, { turns, broken, frequencyHz }: TunedInput) =>
+    tunedResponse(stage.q, tunedHz(stage, turns, broken), frequencyHz),
+)
 
 /**
  * The core position that tunes a stage to a frequency.

@@ -2,7 +2,10 @@ import type { Mode } from '../../rules'
 import type { AdjusterKind, AdjusterRole, SetKind } from '../../sheet'
 import type { Domain } from './observable'
 
-/** What an observable shows under a cause: outcomes with their probability; what is left over is shared by the others. */
+/**
+ * What an observable shows under a cause: outcomes with their probability; what is left over is shared by the
+ * others.
+ */
 export type Expectation = Readonly<Record<string, number>>
 
 /** A fault or mis-setting, as data: how often it is met, what it shows, what cures it. */

@@ -5,15 +5,46 @@ import type { Seen, Used } from './observable'
 import { soften, type Uncertain } from './soft'
 
 /** A reading of the matrix with the state of the set it was taken in. */
-export interface Found { readonly point: MeasurePoint, readonly state: SetState, readonly cell: CellState, readonly value: number, readonly standardUncertainty: number | null, readonly used: Used }
+export interface Found {
+  readonly point: MeasurePoint
+  readonly state: SetState
+  readonly cell: CellState
+  readonly value: number
+  readonly standardUncertainty: number | null
+  readonly used: Used
+}
 
 /** Readings of a quantity in rows of a state, in the order of the channels. */
-export function found(rows: readonly RowState[], quantity: Quantity, inState: (state: SetState) => boolean): Found[] {
-  return rows.filter(row => inState(row.point.state)).flatMap(row => row.cells.flatMap((cell) => {
-    if (cell.want.quantity !== quantity || !cell.latest) return []
-    const { value, standardUncertainty } = cell.latest.reading
-    return [{ point: row.point, state: row.point.state, cell, value, standardUncertainty, used: { rowTitle: row.point.title, quantity, value, standardUncertainty, nominalHz: cell.asked.nominalHz } }]
-  })).sort((a, b) => (a.state.channel ?? 0) - (b.state.channel ?? 0))
+export function found(
+  rows: readonly RowState[],
+  quantity: Quantity,
+  inState: (state: SetState) => boolean,
+): Found[] {
+  return rows
+    .filter(row => inState(row.point.state))
+    .flatMap(row =>
+      row.cells.flatMap(cell => {
+        if (cell.want.quantity !== quantity || !cell.latest) return []
+        const { value, standardUncertainty } = cell.latest.reading
+        return [
+          {
+            point: row.point,
+            state: row.point.state,
+            cell,
+            value,
+            standardUncertainty,
+            used: {
+              rowTitle: row.point.title,
+              quantity,
+              value,
+              standardUncertainty,
+              nominalHz: cell.asked.nominalHz,
+            },
+          },
+        ]
+      }),
+    )
+    .sort((a, b) => (a.state.channel ?? 0) - (b.state.channel ?? 0))
 }
 
 /** Keyed on high power without a tone: what the carrier is measured in. */
@@ -22,7 +53,7 @@ export const isLowPower = (s: SetState) => s.keyed && s.lowPower && s.toneHz ===
 export const isTone = (s: SetState) => s.keyed && s.toneHz !== null && s.toneHz < 2000
 
 /** A cell's window when it is open on neither side: what a power is held against. */
-export function windowOf(f: Found): { low: number, high: number } | null {
+export function windowOf(f: Found): { low: number; high: number } | null {
   const { low, high } = f.cell.asked.window ?? {}
   return low != null && high != null ? { low, high } : null
 }
@@ -37,6 +68,10 @@ export function rated(f: Found): number | null {
 }
 
 /** An observation over some readings; `as` may change what their uncertainty means for it. */
-export function seen(readings: readonly Found[], classify: (values: readonly number[]) => string, as: (f: Found) => Uncertain = f => f): Seen {
+export function seen(
+  readings: readonly Found[],
+  classify: (values: readonly number[]) => string,
+  as: (f: Found) => Uncertain = f => f,
+): Seen {
   return { soft: soften(readings.map(as), classify), used: readings.map(f => f.used) }
 }

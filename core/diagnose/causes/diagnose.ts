@@ -26,41 +26,70 @@ export interface DomainFinding {
   /** empty without symptoms */
   readonly ranked: readonly RankedCause[]
   readonly next: readonly NextTest[]
-  /** when nothing discriminates any more: the test by hand that would prove the leading cause; null = made, or there is none */
+  /**
+   * when nothing discriminates any more: the test by hand that would prove the leading cause; null = made, or
+   * there is none
+   */
   readonly proof: Observable | null
   /** questions whose readings no instrument of the bench gives */
   readonly cannotAsk: readonly Observable[]
-  /** the nearly certain cause in another part of the set that makes every symptom here too; null = there is none */
+  /**
+   * the nearly certain cause in another part of the set that makes every symptom here too; null = there is
+   * none
+   */
   readonly explainedBy: Cause | null
 }
 
-export interface Diagnosis { readonly domains: readonly DomainFinding[] }
+export interface Diagnosis {
+  readonly domains: readonly DomainFinding[]
+}
 
 /**
  * What the readings of a set point to.
  *
- * Each part of the set is weighed apart, since an old set has several faults; within a part one fault is assumed.
+ * Each part of the set is weighed apart, since an old set has several faults; within a part one fault is
+ * assumed.
  * @param sheet revision of the job
  * @param rows matrix with the readings to be explained (struck readings are not in it)
  * @param tests made by hand; a later answer to the same question replaces an earlier one
  * @param canRead whether an instrument of this bench reads a quantity
  */
-export function diagnose(sheet: ModelSheet, rows: readonly RowState[], tests: readonly TestMade[], canRead: (quantity: Quantity) => boolean): Diagnosis {
+export function diagnose(
+  sheet: ModelSheet,
+  rows: readonly RowState[],
+  tests: readonly TestMade[],
+  canRead: (quantity: Quantity) => boolean,
+): Diagnosis {
   const modes = new Set(sheet.matrix.map(p => p.state.mode))
   const applies = (x: { modes: Observable['modes'] }) => x.modes === null || x.modes.some(m => modes.has(m))
   const asked = OBSERVABLES.filter(applies)
-  const evidence = [...asked.flatMap(o => byReadings(o, rows, sheet)), ...byHand(tests).filter(e => applies(e.observable))]
+  const evidence = [
+    ...asked.flatMap(o => byReadings(o, rows, sheet)),
+    ...byHand(tests).filter(e => applies(e.observable)),
+  ]
   const open = asked.filter(o => !evidence.some(e => e.observable.id === o.id))
   const isWarm = wasWarm(rows, sheet)
-  const domains = DOMAINS.map(domain => domainFinding(domain, evidence, open, sheet, canRead, applies, isWarm))
+  const domains = DOMAINS.map(domain =>
+    domainFinding(domain, evidence, open, sheet, canRead, applies, isWarm),
+  )
   return { domains: domains.map(d => ({ ...d, explainedBy: explanation(d, domains) })) }
 }
 
 /** One fault may show in two parts of a set: a shorted regulator takes the depth with it. */
 function explanation(here: DomainFinding, all: readonly DomainFinding[]): Cause | null {
   if (here.symptoms.length === 0) return null
-  const certain = all.filter(d => d !== here).flatMap(d => d.ranked[0]?.cause && d.ranked[0].probability >= NEARLY_CERTAIN ? [d.ranked[0].cause] : [])
-  return certain.find(cause => here.symptoms.every(s => s.observable.id in cause.shows && likelihoodOf(cause, s.observable, s.soft) >= EXPECTED)) ?? null
+  const certain = all
+    .filter(d => d !== here)
+    .flatMap(d =>
+      d.ranked[0]?.cause && d.ranked[0].probability >= NEARLY_CERTAIN ? [d.ranked[0].cause] : [],
+    )
+  return (
+    certain.find(cause =>
+      here.symptoms.every(
+        s => s.observable.id in cause.shows && likelihoodOf(cause, s.observable, s.soft) >= EXPECTED,
+      ),
+    ) ?? null
+  )
 }
 
 function byReadings(observable: Observable, rows: readonly RowState[], sheet: ModelSheet): Evidence[] {
@@ -73,43 +102,75 @@ function byHand(tests: readonly TestMade[]): Evidence[] {
   return [...new Map(tests.map(t => [t.observableId, answered(t.observableId, t.outcome)])).values()]
 }
 
-function domainFinding(domain: Domain, evidence: readonly Evidence[], open: readonly Observable[], sheet: ModelSheet, canRead: (q: Quantity) => boolean, applies: (x: { modes: Observable['modes'] }) => boolean, isWarm: boolean): DomainFinding {
+function domainFinding(
+  domain: Domain,
+  evidence: readonly Evidence[],
+  open: readonly Observable[],
+  sheet: ModelSheet,
+  canRead: (q: Quantity) => boolean,
+  applies: (x: { modes: Observable['modes'] }) => boolean,
+  isWarm: boolean,
+): DomainFinding {
   const here = evidence.filter(e => e.observable.domain === domain)
   const symptoms = here.filter(e => 1 - (e.soft[e.observable.healthy] ?? 0) >= SYMPTOM_SHARE)
   const fine = here.filter(e => !symptoms.includes(e))
-  if (symptoms.length === 0) return { domain, symptoms, fine, ranked: [], next: [], proof: null, cannotAsk: [], explainedBy: null }
+  if (symptoms.length === 0)
+    return { domain, symptoms, fine, ranked: [], next: [], proof: null, cannotAsk: [], explainedBy: null }
   const causes = CAUSES.filter(c => c.domain === domain && applies(c) && canShow(c, sheet, isWarm))
   const named = new Set(causes.flatMap(c => Object.keys(c.shows)))
-  const ranked = rankCauses(causes, evidence.filter(e => named.has(e.observable.id)))
+  const ranked = rankCauses(
+    causes,
+    evidence.filter(e => named.has(e.observable.id)),
+  )
   const useful = open.filter(o => named.has(o.id))
   const wanted = new Set(sheet.matrix.flatMap(p => p.wants.map(w => w.quantity)))
   // Of two kinds of sensitivity a sheet asks for one: only what it asks for is needed.
-  const needs = (o: Observable) => o.source.kind === 'readings' ? o.source.quantities.filter(q => wanted.has(q)) : []
+  const needs = (o: Observable) =>
+    o.source.kind === 'readings' ? o.source.quantities.filter(q => wanted.has(q)) : []
   const measurable = useful.filter(o => answerable(o, sheet))
   const can = (o: Observable) => needs(o).every(canRead)
   const next = nextTests(ranked, measurable.filter(can))
-  return { domain, symptoms, fine, ranked, next, proof: next.length > 0 ? null : proofOf(ranked[0]?.cause ?? null, open), cannotAsk: measurable.filter(o => !can(o)), explainedBy: null }
+  return {
+    domain,
+    symptoms,
+    fine,
+    ranked,
+    next,
+    proof: next.length > 0 ? null : proofOf(ranked[0]?.cause ?? null, open),
+    cannotAsk: measurable.filter(o => !can(o)),
+    explainedBy: null,
+  }
 }
 
 /** The witness by hand that the cause names first and that has not been heard. */
 function proofOf(cause: Cause | null, open: readonly Observable[]): Observable | null {
-  return Object.keys(cause?.shows ?? {}).flatMap(id => open.find(o => o.id === id && o.source.kind === 'test') ?? [])[0] ?? null
+  return (
+    Object.keys(cause?.shows ?? {}).flatMap(
+      id => open.find(o => o.id === id && o.source.kind === 'test') ?? [],
+    )[0] ?? null
+  )
 }
 
 /** Whether the sheet has rows that answer a question; a test by hand needs none. */
 function answerable({ source }: Observable, sheet: ModelSheet): boolean {
   if (source.kind === 'test') return true
-  return source.inSheet?.(sheet) ?? source.quantities.some(q => sheet.matrix.some(p => p.wants.some(w => w.quantity === q)))
+  return (
+    source.inSheet?.(sheet) ??
+    source.quantities.some(q => sheet.matrix.some(p => p.wants.some(w => w.quantity === q)))
+  )
 }
 
 /**
- * A cause is none of this set's faults when the set has not the part, or nothing could ever show it: no low-power preset
- * without a low position. A row that the sheet lacks is no proof of innocence while another witness can be asked.
+ * A cause is none of this set's faults when the set has not the part, or nothing could ever show it: no
+ * low-power preset without a low position. A row that the sheet lacks is no proof of innocence while another
+ * witness can be asked.
  */
 function canShow(cause: Cause, sheet: ModelSheet, isWarm: boolean): boolean {
   const { needsRole, needsKind, lacksRoles, kinds, onlyCold } = cause
   const fitted = sheet.adjusters.filter(a => a.kind !== 'fixed-part')
-  const hasPart = needsRole === undefined || fitted.some(a => a.role === needsRole && (needsKind === undefined || a.kind === needsKind))
+  const hasPart =
+    needsRole === undefined ||
+    fitted.some(a => a.role === needsRole && (needsKind === undefined || a.kind === needsKind))
   const lacks = lacksRoles === undefined || !fitted.some(a => lacksRoles.includes(a.role))
   const isKind = kinds === undefined || kinds.includes(sheet.kind)
   const isPossible = hasPart && lacks && isKind && !(onlyCold && isWarm)
@@ -126,5 +187,12 @@ function canBeAsked(cause: Cause, sheet: ModelSheet): boolean {
 /** Every frequency of the record was read after the time that a set of this kind takes to warm up. */
 function wasWarm(rows: readonly RowState[], sheet: ModelSheet): boolean {
   const read = rows.filter(r => r.row && r.cells.some(c => c.latest && c.want.quantity === 'carrierHz'))
-  return read.length > 0 && read.every(r => (r.row!.conditions.onTimeS ?? 0) >= WARM_S[sheet.kind === 'multimode' || sheet.kind === 'hybrid-valve' ? 'slow' : 'usual'])
+  return (
+    read.length > 0 &&
+    read.every(
+      r =>
+        (r.row!.conditions.onTimeS ?? 0) >=
+        WARM_S[sheet.kind === 'multimode' || sheet.kind === 'hybrid-valve' ? 'slow' : 'usual'],
+    )
+  )
 }

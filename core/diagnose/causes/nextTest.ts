@@ -6,7 +6,9 @@ export interface NextTest {
   readonly observable: Observable
   /** expected gain of information [bit] */
   readonly gainBits: number
-  /** what each outcome would leave in front: outcome -> id of the leading cause (null = none of the catalogue) */
+  /**
+   * what each outcome would leave in front: outcome -> id of the leading cause (null = none of the catalogue)
+   */
   readonly leads: Readonly<Record<string, string | null>>
 }
 
@@ -22,7 +24,10 @@ const WORTHWHILE_BITS = 0.05
  * Source: expected reduction of entropy (mutual information between cause and outcome), Shannon.
  */
 export function nextTests(ranked: readonly RankedCause[], open: readonly Observable[]): NextTest[] {
-  return open.map(observable => weighTest(ranked, observable)).filter(t => t.gainBits >= WORTHWHILE_BITS && decides(t)).sort((a, b) => b.gainBits - a.gainBits)
+  return open
+    .map(observable => weighTest(ranked, observable))
+    .filter(t => t.gainBits >= WORTHWHILE_BITS && decides(t))
+    .sort((a, b) => b.gainBits - a.gainBits)
 }
 
 /** A question whose every answer leaves the same cause in front changes nothing that is done. */
@@ -44,5 +49,5 @@ function weighTest(ranked: readonly RankedCause[], observable: Observable): Next
 }
 
 function entropyBits(probabilities: readonly number[]): number {
-  return probabilities.reduce((sum, p) => p > 0 ? sum - p * Math.log2(p) : sum, 0)
+  return probabilities.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
 }

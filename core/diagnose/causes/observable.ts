@@ -3,20 +3,35 @@ import type { Mode } from '../../rules'
 import type { RowState } from '../../run'
 import type { ModelSheet } from '../../sheet'
 
-/** Part of the set in which a symptom shows. Faults of different parts are weighed apart: an old set has several. */
+/**
+ * Part of the set in which a symptom shows. Faults of different parts are weighed apart: an old set has
+ * several.
+ */
 export const DOMAINS = ['supply', 'power', 'frequency', 'modulation', 'receiver'] as const
-export type Domain = typeof DOMAINS[number]
+export type Domain = (typeof DOMAINS)[number]
 
 /** A probability for every outcome, adding up to one: a reading near an edge belongs partly to both sides. */
 export type Soft = Readonly<Record<string, number>>
 
 /** One reading that an observation used, for whoever wants to see the numbers. */
-export interface Used { readonly rowTitle: string, readonly quantity: Quantity, readonly value: number, readonly standardUncertainty: number | null, readonly nominalHz: number | null }
+export interface Used {
+  readonly rowTitle: string
+  readonly quantity: Quantity
+  readonly value: number
+  readonly standardUncertainty: number | null
+  readonly nominalHz: number | null
+}
 
-export interface Seen { readonly soft: Soft, readonly used: readonly Used[] }
+export interface Seen {
+  readonly soft: Soft
+  readonly used: readonly Used[]
+}
 
 /** A test made by hand, with the answer the technician gave. */
-export interface TestMade { readonly observableId: string, readonly outcome: string }
+export interface TestMade {
+  readonly observableId: string
+  readonly outcome: string
+}
 
 /** A question about the set with a closed set of answers. */
 export interface Observable {
@@ -32,9 +47,21 @@ export interface Observable {
   /** true: rows outside the main channels and the standard state count too */
   readonly everywhere?: boolean
   readonly source:
-    | { readonly kind: 'readings', readonly quantities: readonly Quantity[], /** false = this sheet has no rows that could answer it; undefined = its quantities decide */ readonly inSheet?: (sheet: ModelSheet) => boolean, readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null }
-    | { readonly kind: 'test', readonly how: string, readonly caution: string | null }
+    | {
+        readonly kind: 'readings'
+        readonly quantities: readonly Quantity[]
+        /** false = this sheet has no rows that could answer it; undefined = its quantities decide */ readonly inSheet?: (
+          sheet: ModelSheet,
+        ) => boolean
+        readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null
+      }
+    | { readonly kind: 'test'; readonly how: string; readonly caution: string | null }
 }
 
 /** What is known about an observable on this job. */
-export interface Evidence { readonly observable: Observable, readonly soft: Soft, readonly used: readonly Used[], readonly byHand: boolean }
+export interface Evidence {
+  readonly observable: Observable
+  readonly soft: Soft
+  readonly used: readonly Used[]
+  readonly byHand: boolean
+}

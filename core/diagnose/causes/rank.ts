@@ -2,15 +2,23 @@ import { observableOf } from './observables'
 import type { Cause, Expectation } from './cause'
 import type { Evidence, Observable, Soft } from './observable'
 
-/** A question that a cause says nothing about shows its healthy answer this often (general trade knowledge). */
+/**
+ * A question that a cause says nothing about shows its healthy answer this often (general trade knowledge).
+ */
 const UNDISTURBED = 0.93
 /** No outcome is impossible: catalogues are incomplete, and people err when they choose an answer. */
 const LEAST = 0.01
 /** Share of faults that no cause of the catalogue describes. */
 const UNKNOWN_PRIOR_SHARE = 0.04
 
-/** What one piece of evidence says about a cause: > 0 speaks for it, < 0 against it [log of a probability ratio]. */
-export interface Weighing { readonly evidence: Evidence, readonly weight: number }
+/**
+ * What one piece of evidence says about a cause: > 0 speaks for it, < 0 against it [log of a probability
+ * ratio].
+ */
+export interface Weighing {
+  readonly evidence: Evidence
+  readonly weight: number
+}
 
 export interface RankedCause {
   /** null = something that the catalogue does not hold */
@@ -26,7 +34,9 @@ export interface RankedCause {
 export function likelihood(cause: Cause | null, observable: Observable, outcome: string): number {
   const outcomes = Object.keys(observable.outcomes)
   if (cause === null) return 1 / outcomes.length
-  const shows = cause.shows[observable.id] ?? (observable.domain === cause.domain ? { [observable.healthy]: UNDISTURBED } : null)
+  const shows =
+    cause.shows[observable.id] ??
+    (observable.domain === cause.domain ? { [observable.healthy]: UNDISTURBED } : null)
   // A question of another part of the set that the cause does not name says nothing about it.
   return shows === null ? 1 / outcomes.length : spread(shows, outcomes, outcome)
 }
@@ -41,29 +51,45 @@ function spread(shows: Expectation, outcomes: readonly string[], outcome: string
 
 /** Probability of uncertain evidence under a cause: its shares weigh the outcomes. */
 export function likelihoodOf(cause: Cause | null, observable: Observable, soft: Soft): number {
-  return Object.entries(soft).reduce((sum, [outcome, share]) => sum + share * likelihood(cause, observable, outcome), 0)
+  return Object.entries(soft).reduce(
+    (sum, [outcome, share]) => sum + share * likelihood(cause, observable, outcome),
+    0,
+  )
 }
 
 /**
  * Causes by probability, the most probable first, with what speaks for and against each.
  *
- * Bayes' rule with the catalogue's priors; evidence is taken as independent given the cause. What was found in order
- * counts like what was found wrong.
+ * Bayes' rule with the catalogue's priors; evidence is taken as independent given the cause. What was found
+ * in order counts like what was found wrong.
  * @param causes of one domain
  * @param evidence in any order: the result does not depend on it
  */
 export function rankCauses(causes: readonly Cause[], evidence: readonly Evidence[]): RankedCause[] {
   const total = causes.reduce((sum, c) => sum + c.prior, 0)
-  const candidates = [...causes.map(cause => ({ cause, prior: cause.prior / total * (1 - UNKNOWN_PRIOR_SHARE) })), { cause: null, prior: UNKNOWN_PRIOR_SHARE }]
+  const candidates = [
+    ...causes.map(cause => ({ cause, prior: (cause.prior / total) * (1 - UNKNOWN_PRIOR_SHARE) })),
+    { cause: null, prior: UNKNOWN_PRIOR_SHARE },
+  ]
   const scored = candidates.map(({ cause, prior }) => {
     const logs = evidence.map(e => Math.log(likelihoodOf(cause, e.observable, e.soft)))
-    return { cause, logs, score: Math.log(prior) + [...logs].sort((a, b) => a - b).reduce((a, b) => a + b, 0) }
+    return {
+      cause,
+      logs,
+      score: Math.log(prior) + [...logs].sort((a, b) => a - b).reduce((a, b) => a + b, 0),
+    }
   })
   const best = Math.max(...scored.map(s => s.score))
   const norm = scored.reduce((sum, s) => sum + Math.exp(s.score - best), 0)
-  const averages = evidence.map((_, i) => Math.log(scored.reduce((sum, s) => sum + Math.exp(s.logs[i]!), 0) / scored.length))
+  const averages = evidence.map((_, i) =>
+    Math.log(scored.reduce((sum, s) => sum + Math.exp(s.logs[i]!), 0) / scored.length),
+  )
   return scored
-    .map(s => ({ cause: s.cause, probability: Math.exp(s.score - best) / norm, weighings: evidence.map((e, i) => ({ evidence: e, weight: s.logs[i]! - averages[i]! })) }))
+    .map(s => ({
+      cause: s.cause,
+      probability: Math.exp(s.score - best) / norm,
+      weighings: evidence.map((e, i) => ({ evidence: e, weight: s.logs[i]! - averages[i]! })),
+    }))
     .sort((a, b) => b.probability - a.probability)
 }
 

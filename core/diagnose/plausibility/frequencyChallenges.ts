@@ -8,13 +8,14 @@ const REFERENCE_MOST_PPM = 200
 const CARRIER_MOST_HZ = 5000
 
 /**
- * Frequencies of a row that no crystal produces: a mistyped number, with the forms that would be plausible (P11), or the
- * channel of another plan under the same number (P12).
+ * Frequencies of a row that no crystal produces: a mistyped number, with the forms that would be plausible
+ * (P11), or the channel of another plan under the same number (P12).
  */
 export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
-  return (['carrierHz', 'referenceHz'] as const).flatMap((quantity) => {
+  return (['carrierHz', 'referenceHz'] as const).flatMap(quantity => {
     const reading = readingIn(row, quantity)
-    const nominalHz = quantity === 'carrierHz' ? carrierNominal(row) : row.askedOf(quantity)?.nominalHz ?? null
+    const nominalHz =
+      quantity === 'carrierHz' ? carrierNominal(row) : (row.askedOf(quantity)?.nominalHz ?? null)
     if (!reading || nominalHz === null) return []
     const mostHz = quantity === 'carrierHz' ? CARRIER_MOST_HZ : nominalHz * REFERENCE_MOST_PPM * 1e-6
     if (Math.abs(reading.value - nominalHz) <= mostHz) return missingDigits(reading, quantity, row)
@@ -26,9 +27,19 @@ export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
 }
 
 /** Typed with fewer digits than the tolerance asks for: read them all before anything is judged (P40). */
-function missingDigits(reading: Reading, quantity: 'carrierHz' | 'referenceHz', row: RowUnderDoubt): Challenge[] {
+function missingDigits(
+  reading: Reading,
+  quantity: 'carrierHz' | 'referenceHz',
+  row: RowUnderDoubt,
+): Challenge[] {
   const window = row.askedOf(quantity)?.window
-  if (reading.source !== 'typed' || reading.standardUncertainty === null || window?.low == null || window.high == null) return []
+  if (
+    reading.source !== 'typed' ||
+    reading.standardUncertainty === null ||
+    window?.low == null ||
+    window.high == null
+  )
+    return []
   const boundHz = standardToBound(reading.standardUncertainty)
   const windowHz = window.high - window.low
   return boundHz > windowHz ? [{ rule: 'P40', quantity, readHz: reading.value, boundHz, windowHz }] : []
@@ -41,19 +52,33 @@ function carrierNominal(row: RowUnderDoubt): number | null {
 
 function otherPlan(row: RowUnderDoubt, readHz: number, nominalHz: number): Challenge[] {
   const channel = row.conditions.channel!
-  const plan = CHANNEL_PLANS.find(p => p.id !== row.sheet.planId && Math.abs((p.channelsHz[channel - 1] ?? Infinity) - readHz) <= CARRIER_MOST_HZ)
+  const plan = CHANNEL_PLANS.find(
+    p =>
+      p.id !== row.sheet.planId &&
+      Math.abs((p.channelsHz[channel - 1] ?? Infinity) - readHz) <= CARRIER_MOST_HZ,
+  )
   return plan ? [{ rule: 'P12', quantity: 'carrierHz', readHz, channel, planName: plan.name, nominalHz }] : []
 }
 
 /**
- * What somebody may have meant: two neighbouring digits exchanged, one digit doubled or left out shifting the rest,
- * MHz written with the point one place off.
+ * What somebody may have meant: two neighbouring digits exchanged, one digit doubled or left out shifting the
+ * rest, MHz written with the point one place off.
  * @param readHz as typed [Hz], at least 1
  * @example plausibleForms(10_420_100).includes(10_240_100) // => true
  */
 export function plausibleForms(readHz: number): number[] {
   const digits = String(Math.round(readHz))
-  const swapped = Array.from({ length: digits.length - 1 }, (_, i) => digits.slice(0, i) + digits[i + 1] + digits[i] + digits.slice(i + 2))
-  const dropped = Array.from({ length: digits.length }, (_, i) => `${digits.slice(0, i)}${digits.slice(i + 1)}0`)
-  return [...new Set([...swapped, ...dropped].map(Number).concat(readHz * 10, readHz / 10, readHz * 1000, readHz / 1000))].filter(hz => hz !== readHz)
+  const swapped = Array.from(
+    { length: digits.length - 1 },
+    (_, i) => digits.slice(0, i) + digits[i + 1] + digits[i] + digits.slice(i + 2),
+  )
+  const dropped = Array.from(
+    { length: digits.length },
+    (_, i) => `${digits.slice(0, i)}${digits.slice(i + 1)}0`,
+  )
+  return [
+    ...new Set(
+      [...swapped, ...dropped].map(Number).concat(readHz * 10, readHz / 10, readHz * 1000, readHz / 1000),
+    ),
+  ].filter(hz => hz !== readHz)
 }

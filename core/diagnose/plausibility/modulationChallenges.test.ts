@@ -5,16 +5,38 @@ import { conditionsAsked, pointOf } from '../../sheet'
 import { OSMUND_40A } from '../../sheet/osmund40a/sheet'
 import { challenges, mostSinadDb } from './index'
 
-function rulesOf(pointId: string, values: Partial<Record<Quantity, number>>, carrierW: number | null, boundRatio = 0) {
+function rulesOf(
+  pointId: string,
+  values: Partial<Record<Quantity, number>>,
+  carrierW: number | null,
+  boundRatio = 0,
+) {
   const point = pointOf(OSMUND_40A, null, pointId)
-  const readings = Object.entries(values).map(([quantity, value], i) => ({ id: String(i), quantity: quantity as Quantity, value, standardUncertainty: boundToStandard(value * boundRatio), source: 'typed' as const, instrument: null }))
-  return challenges({ sheet: OSMUND_40A, point, conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null }, readings, askedOf: () => null, ...ALONE, carrierW }).map(c => c.rule)
+  const readings = Object.entries(values).map(([quantity, value], i) => ({
+    id: String(i),
+    quantity: quantity as Quantity,
+    value,
+    standardUncertainty: boundToStandard(value * boundRatio),
+    source: 'typed' as const,
+    instrument: null,
+  }))
+  return challenges({
+    sheet: OSMUND_40A,
+    point,
+    conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null },
+    readings,
+    askedOf: () => null,
+    ...ALONE,
+    carrierW,
+  }).map(c => c.rule)
 }
 
 /** Worked examples of the trade table "readings that cannot be true", each with its counterpart that can. */
 describe('AM readings that contradict each other', () => {
   it('a healthy tone row is not challenged: 4 W, 90 %, PEP 14.4 W, mean 5.6 W', () => {
-    expect(rulesOf('tone-19', { depthPositiveRatio: 0.9, depthNegativeRatio: 0.9, pepW: 14.44, powerW: 5.62 }, 4)).toEqual([])
+    expect(
+      rulesOf('tone-19', { depthPositiveRatio: 0.9, depthNegativeRatio: 0.9, pepW: 14.44, powerW: 5.62 }, 4),
+    ).toEqual([])
   })
   it('P16: "negative 145 %"', () => {
     expect(rulesOf('tone-19', { depthNegativeRatio: 1.45 }, null)).toEqual(['P16'])
@@ -43,7 +65,15 @@ describe('AM readings that contradict each other', () => {
 })
 
 describe('SINAD that physics allows (C26, noise figure 0, 2.4 kHz)', () => {
-  it.each([[-107, 33.2], [-113, 27.2], [-120, 20.2], [-125, 15.3], [-130, 10.6], [-135, 6.3], [-140, 3.1]])('%d dBm: %d dB', (dbm, db) => {
+  it.each([
+    [-107, 33.2],
+    [-113, 27.2],
+    [-120, 20.2],
+    [-125, 15.3],
+    [-130, 10.6],
+    [-135, 6.3],
+    [-140, 3.1],
+  ])('%d dBm: %d dB', (dbm, db) => {
     expect(Math.abs(mostSinadDb(dbmToVolts(dbm)) - db)).toBeLessThanOrEqual(0.06)
   })
   it('P01: 40 dB at 1 uV cannot be, 11 dB can', () => {

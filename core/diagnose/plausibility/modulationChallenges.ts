@@ -3,20 +3,27 @@ import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Depth by two ways further apart than this contradict each other (common practice: 10 points). */
 const DEPTHS_APART = 0.1
-/** PEP over carrier above this on a tone is over-modulation, whatever is said (87 to 114 % lie between 3.5 and 4.6). */
+/**
+ * PEP over carrier above this on a tone is over-modulation, whatever is said (87 to 114 % lie between 3.5 and
+ * 4.6).
+ */
 const CLEAN_RATIO = 4.6
-/** A mean that rises less than this is no sign of anything: carriers move under modulation (general trade knowledge). */
+/**
+ * A mean that rises less than this is no sign of anything: carriers move under modulation (general trade
+ * knowledge).
+ */
 const LEAST_SHOWN = 1.2
 /** A trough from here on is at the bottom. */
 const FULL_TROUGH = 0.97
 /** 0.2 to 1.3 typed as per cent. */
 const LIKE_A_RATIO = [0.002, 0.013] as const
-const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
+const bound = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
 
 /**
- * AM readings that contradict each other: trough deeper than the carrier (P16), mean power that no true mean shows (P05),
- * a ratio typed as per cent (P41), depth against PEP (P03), "clean" with too high a crest (P24). Needs the carrier of the same channel for all but the first.
- * Uncertainties are given the benefit of the doubt.
+ * AM readings that contradict each other: trough deeper than the carrier (P16), mean power that no true mean
+ * shows (P05), a ratio typed as per cent (P41), depth against PEP (P03), "clean" with too high a crest (P24).
+ * Needs the carrier of the same channel for all but the first. Uncertainties are given the benefit of the
+ * doubt.
  */
 export function modulationChallenges(row: RowUnderDoubt): Challenge[] {
   if (row.conditions.mode !== 'AM' || row.conditions.toneHz === null) return []
@@ -25,14 +32,21 @@ export function modulationChallenges(row: RowUnderDoubt): Challenge[] {
 
 function troughTooDeep(row: RowUnderDoubt): Challenge[] {
   const trough = readingIn(row, 'depthNegativeRatio')
-  return trough && trough.value - bound(trough) > 1 ? [{ rule: 'P16', quantity: 'depthNegativeRatio', readRatio: trough.value }] : []
+  return trough && trough.value - bound(trough) > 1
+    ? [{ rule: 'P16', quantity: 'depthNegativeRatio', readRatio: trough.value }]
+    : []
 }
 
-/** Where a tone is fed in nobody sets a depth of about one per cent: a ratio was typed where per cent are asked. */
+/**
+ * Where a tone is fed in nobody sets a depth of about one per cent: a ratio was typed where per cent are
+ * asked.
+ */
 function typedAsRatio(row: RowUnderDoubt): Challenge[] {
-  return (['depthPositiveRatio', 'depthNegativeRatio'] as const).flatMap((quantity) => {
+  return (['depthPositiveRatio', 'depthNegativeRatio'] as const).flatMap(quantity => {
     const depth = readingIn(row, quantity)
-    return depth?.source === 'typed' && depth.value >= LIKE_A_RATIO[0] && depth.value <= LIKE_A_RATIO[1] ? [{ rule: 'P41', quantity, readRatio: depth.value } as const] : []
+    return depth?.source === 'typed' && depth.value >= LIKE_A_RATIO[0] && depth.value <= LIKE_A_RATIO[1]
+      ? [{ rule: 'P41', quantity, readRatio: depth.value } as const]
+      : []
   })
 }
 
@@ -44,17 +58,37 @@ function againstCarrier(row: RowUnderDoubt): Challenge[] {
   const out: Challenge[] = []
   // Pinched off, the mean may pass 1.5 (C02): only a depth that is read says that it was not.
   const mostMeanW = depth && carrierW * (1 + Math.min(1, depth.value + bound(depth)) ** 2 / 2)
-  if (mean && depth && depth.value <= 1 && mean.value - bound(mean) > Math.max(mostMeanW!, LEAST_SHOWN * carrierW)) out.push({ rule: 'P05', quantity: 'powerW', meanW: mean.value, carrierW, mostW: carrierW * (1 + depth.value ** 2 / 2) })
+  if (
+    mean &&
+    depth &&
+    depth.value <= 1 &&
+    mean.value - bound(mean) > Math.max(mostMeanW!, LEAST_SHOWN * carrierW)
+  )
+    out.push({
+      rule: 'P05',
+      quantity: 'powerW',
+      meanW: mean.value,
+      carrierW,
+      mostW: carrierW * (1 + depth.value ** 2 / 2),
+    })
   if (!pep || pep.bound) return out
   const byPep = Math.sqrt(pep.value / carrierW) - 1
   // dm = (1 + m) / 2 x relative error of the ratio (C07).
-  const slack = (1 + byPep) / 2 * (bound(pep) / pep.value + carrierBoundW / carrierW) + (depth ? bound(depth) : 0)
+  const slack =
+    ((1 + byPep) / 2) * (bound(pep) / pep.value + carrierBoundW / carrierW) + (depth ? bound(depth) : 0)
   const agrees = depth !== undefined && Math.abs(byPep - depth.value) - slack <= DEPTHS_APART
   // A trough cannot be deeper than the carrier: full, it says nothing of a crest beyond.
   const saysNothing = depth?.quantity === 'depthNegativeRatio' && depth.value >= FULL_TROUGH && byPep > 1
-  if (depth && !agrees && !saysNothing) out.push({ rule: 'P03', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, byPepRatio: byPep })
+  if (depth && !agrees && !saysNothing)
+    out.push({
+      rule: 'P03',
+      quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio',
+      readRatio: depth.value,
+      byPepRatio: byPep,
+    })
   // Crest and PEP that say the same are over-modulation, and no contradiction.
   const crestSays = depth?.quantity === 'depthPositiveRatio' && agrees
-  if (!crestSays && (pep.value - bound(pep)) / (carrierW + carrierBoundW) > CLEAN_RATIO) out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
+  if (!crestSays && (pep.value - bound(pep)) / (carrierW + carrierBoundW) > CLEAN_RATIO)
+    out.push({ rule: 'P24', quantity: 'pepW', pepW: pep.value, carrierW, byPepRatio: byPep })
   return out
 }

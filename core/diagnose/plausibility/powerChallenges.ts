@@ -1,30 +1,46 @@
 import { standardToBound, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
-/** Mean RF above this share of the whole set's DC input is a wrong reading (from memory): a ceiling by the class of the stage, no set reaches it; class E 85 to 90 % in the stage itself. */
+/**
+ * Mean RF above this share of the whole set's DC input is a wrong reading (from memory): a ceiling by the
+ * class of the stage, no set reaches it; class E 85 to 90 % in the stage itself.
+ */
 const MOST_EFFICIENCY = { saturated: 0.85, linear: 0.65 }
-/** A whole AM or SSB set makes 35 to 50 % (common practice); from here on up to the ceiling it is worth a word. */
+/**
+ * A whole AM or SSB set makes 35 to 50 % (common practice); from here on up to the ceiling it is worth a
+ * word.
+ */
 const USUAL_EFFICIENCY = 0.55
-/** Of a stage that is driven into saturation (FM, carrier): class C 60 to 75 %, the set around it takes its share (common practice). */
+/**
+ * Of a stage that is driven into saturation (FM, carrier): class C 60 to 75 %, the set around it takes its
+ * share (common practice).
+ */
 const USUAL_SATURATED = 0.7
-/** Below this share of its input a keyed final does next to nothing: the current speaks for the higher power. */
+/**
+ * Below this share of its input a keyed final does next to nothing: the current speaks for the higher power.
+ */
 const IDLE_EFFICIENCY = 0.12
 /** Factors between the ranges of common wattmeters. */
 const RANGE_FACTORS = [3, 5, 6, 10, 30] as const
 /** A wrong scale is suspected only of readings beyond this many times the rating. */
 const BEYOND_RATING = 2
-/** A power that a factor explains lies within this of the rated one: wider, any power is some factor of something. */
+/**
+ * A power that a factor explains lies within this of the rated one: wider, any power is some factor of
+ * something.
+ */
 const EXPLAINED_WITHIN = 0.12
 
-const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
+const bound = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
 
 /**
- * Powers of a row that cannot be true: mean above PEP (P04), more RF than the supply allows (P06), wrong scale (P10).
- * Uncertainties are given the benefit of the doubt.
+ * Powers of a row that cannot be true: mean above PEP (P04), more RF than the supply allows (P06), wrong
+ * scale (P10). Uncertainties are given the benefit of the doubt.
  */
 export function powerChallenges(row: RowUnderDoubt): Challenge[] {
   const mean = readingIn(row, 'powerW')
-  return mean ? [...meanAbovePep(mean, readingIn(row, 'pepW')), ...efficiency(mean, row), ...wrongScale(mean, row)] : []
+  return mean
+    ? [...meanAbovePep(mean, readingIn(row, 'pepW')), ...efficiency(mean, row), ...wrongScale(mean, row)]
+    : []
 }
 
 function meanAbovePep(mean: Reading, pep: Reading | undefined): Challenge[] {
@@ -39,7 +55,9 @@ function inputOf(row: RowUnderDoubt): number | null {
   return current && volts !== null ? volts * (current.value + bound(current)) : null
 }
 
-/** The stage that makes the power decides what is impossible; what lies between that and the usual is said. */
+/**
+ * The stage that makes the power decides what is impossible; what lies between that and the usual is said.
+ */
 function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const inputW = inputOf(row)
   if (inputW === null || mean.bound === 'at-most') return []
@@ -47,21 +65,31 @@ function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const isLinear = mode === 'USB' || mode === 'LSB'
   const mostRatio = isLinear ? MOST_EFFICIENCY.linear : MOST_EFFICIENCY.saturated
   const leastW = mean.value - bound(mean)
-  if (leastW > mostRatio * inputW) return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]
+  if (leastW > mostRatio * inputW)
+    return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]
   // "At least" already breaks the ceiling or says nothing: what lies above it nobody read.
-  const isUnusual = !mean.bound && leastW > (isLinear || mode === 'AM' ? USUAL_EFFICIENCY : USUAL_SATURATED) * inputW
-  return isUnusual ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual }] : []
+  const isUnusual =
+    !mean.bound && leastW > (isLinear || mode === 'AM' ? USUAL_EFFICIENCY : USUAL_SATURATED) * inputW
+  return isUnusual
+    ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual }]
+    : []
 }
 
 function wrongScale(mean: Reading, row: RowUnderDoubt): Challenge[] {
   const asked = row.askedOf('powerW')
   const ratedW = asked?.limit?.high ?? asked?.window?.high
-  if (ratedW == null || mean.bound || mean.value <= BEYOND_RATING * ratedW || isSupported(mean, row)) return []
+  if (ratedW == null || mean.bound || mean.value <= BEYOND_RATING * ratedW || isSupported(mean, row))
+    return []
   const factor = RANGE_FACTORS.find(f => Math.abs(mean.value / f / ratedW - 1) <= EXPLAINED_WITHIN)
-  return factor ? [{ rule: 'P10', quantity: 'powerW', readW: mean.value, factor, likelyW: mean.value / factor }] : []
+  return factor
+    ? [{ rule: 'P10', quantity: 'powerW', readW: mean.value, factor, likelyW: mean.value / factor }]
+    : []
 }
 
-/** Another reading that says the power is real: another meter, another row's current, or this row's, with which the lower power would be next to nothing. */
+/**
+ * Another reading that says the power is real: another meter, another row's current, or this row's, with
+ * which the lower power would be next to nothing.
+ */
 function isSupported(mean: Reading, row: RowUnderDoubt): boolean {
   const current = readingIn(row, 'supplyA')
   if (current && current.value - bound(current) > row.sheet.keyedA.high) return true

@@ -6,11 +6,27 @@ import { challenges, sheetContradictions, type RowUnderDoubt } from './index'
 
 const LX8 = modelSheet('larkfield-lx8')
 const HB150 = modelSheet('quillon-hb150')
-const read = (quantity: Quantity, value: number, rest: Partial<Reading> = {}): Reading => ({ id: quantity, quantity, value, standardUncertainty: boundToStandard(0), source: 'typed', instrument: 'Meter', ...rest })
+const read = (quantity: Quantity, value: number, rest: Partial<Reading> = {}): Reading => ({
+  id: quantity,
+  quantity,
+  value,
+  standardUncertainty: boundToStandard(0),
+  source: 'typed',
+  instrument: 'Meter',
+  ...rest,
+})
 
 function rules(sheet: typeof LX8, pointId: string, readings: Reading[], rest: Partial<RowUnderDoubt> = {}) {
   const point = pointOf(sheet, null, pointId)
-  return challenges({ sheet, point, conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null }, readings, askedOf: () => null, ...ALONE, ...rest }).map(c => c.rule)
+  return challenges({
+    sheet,
+    point,
+    conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null },
+    readings,
+    askedOf: () => null,
+    ...ALONE,
+    ...rest,
+  }).map(c => c.rule)
 }
 
 /** Examples of the trade table "readings that cannot be true", each with its counterpart that can. */
@@ -41,37 +57,71 @@ describe('readings against the rest of the set', () => {
     const at = (pepW: number) => ({ carrierW: 3.9, otherFull: [{ title: 'channel 1', pepW }] })
     expect(rules(LX8, 'am-tone', full, at(15.6))).toContain('P21')
     expect(rules(LX8, 'am-tone', full, at(17))).not.toContain('P21')
-    expect(rules(LX8, 'am-tone', [read('pepW', 13), read('depthNegativeRatio', 0.9)], at(15.6))).not.toContain('P21')
+    expect(
+      rules(LX8, 'am-tone', [read('pepW', 13), read('depthNegativeRatio', 0.9)], at(15.6)),
+    ).not.toContain('P21')
   })
   it('P22: 175 W of 800 V x 0.24 A', () => {
     expect(rules(HB150, 'band-3', [read('powerW', 175), read('plateA', 0.24)])).toEqual(['P22'])
     expect(rules(HB150, 'band-3', [read('powerW', 120), read('plateA', 0.25)])).toEqual([])
   })
   it('P23: one setting read 3.82, then 3.97 W on the same meter', () => {
-    const before = (value: number, instrument = 'Meter') => ({ earlier: (q: Quantity) => q === 'powerW' ? read('powerW', value, { instrument }) : null })
+    const before = (value: number, instrument = 'Meter') => ({
+      earlier: (q: Quantity) => (q === 'powerW' ? read('powerW', value, { instrument }) : null),
+    })
     expect(rules(LX8, 'fm-carrier', [read('powerW', 3.97)], before(3.82))).toEqual(['P23'])
     expect(rules(LX8, 'fm-carrier', [read('powerW', 3.87)], before(3.82))).toEqual([])
     expect(rules(LX8, 'fm-carrier', [read('powerW', 3.97)], before(3.82, 'another'))).toEqual([])
   })
   it('P25: 9 W carrier, 20 W PEP, "90 %": at most 49 %', () => {
-    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 9, pepMostW: 20 })).toEqual(['P25'])
-    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 4, pepMostW: 20 })).toEqual([])
+    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 9, pepMostW: 20 })).toEqual([
+      'P25',
+    ])
+    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 4, pepMostW: 20 })).toEqual(
+      [],
+    )
   })
 })
 
 describe('P40: digits that were not read', () => {
   const FM = modelSheet('osmund-27f')
-  const window = { window: { low: 10_239_980, high: 10_240_020, aim: 10_240_000 }, nominalHz: 10_240_000, limit: null }
+  const window = {
+    window: { low: 10_239_980, high: 10_240_020, aim: 10_240_000 },
+    nominalHz: 10_240_000,
+    limit: null,
+  }
   it('10.239 MHz is known to 500 Hz, and nothing is judged by it; 10.239780 is a reading', () => {
-    expect(rules(FM, 'reference', [read('referenceHz', 10_239_000, { standardUncertainty: boundToStandard(500) })], { askedOf: () => window })).toEqual(['P40'])
-    expect(rules(FM, 'reference', [read('referenceHz', 10_239_780, { standardUncertainty: boundToStandard(1) })], { askedOf: () => window })).toEqual([])
+    expect(
+      rules(
+        FM,
+        'reference',
+        [read('referenceHz', 10_239_000, { standardUncertainty: boundToStandard(500) })],
+        { askedOf: () => window },
+      ),
+    ).toEqual(['P40'])
+    expect(
+      rules(FM, 'reference', [read('referenceHz', 10_239_780, { standardUncertainty: boundToStandard(1) })], {
+        askedOf: () => window,
+      }),
+    ).toEqual([])
   })
 })
 
 describe('sheets that contradict themselves', () => {
   it('P29: one name on two parts, the name of a preset on a trimmer', () => {
-    const [trimmer, preset] = [LX8.adjusters.find(a => a.kind === 'trimmer')!, LX8.adjusters.find(a => a.kind === 'preset')!]
-    expect(sheetContradictions([{ ...preset, designator: 'RV1' }, { ...trimmer, designator: 'RV1' }])).toEqual([{ rule: 'P29', kind: 'twice', designator: 'RV1' }, { rule: 'P29', kind: 'wrong-name', designator: 'RV1', adjuster: 'trimmer' }])
+    const [trimmer, preset] = [
+      LX8.adjusters.find(a => a.kind === 'trimmer')!,
+      LX8.adjusters.find(a => a.kind === 'preset')!,
+    ]
+    expect(
+      sheetContradictions([
+        { ...preset, designator: 'RV1' },
+        { ...trimmer, designator: 'RV1' },
+      ]),
+    ).toEqual([
+      { rule: 'P29', kind: 'twice', designator: 'RV1' },
+      { rule: 'P29', kind: 'wrong-name', designator: 'RV1', adjuster: 'trimmer' },
+    ])
     expect(sheetContradictions(LX8.adjusters)).toEqual([])
   })
 })
@@ -80,15 +130,31 @@ describe('the bench as it is', () => {
   it('nothing on the meter is no crash, and contradicts nothing', () => {
     const full = { carrierW: 3.9, otherFull: [{ title: 'channel 1', pepW: 0 }] }
     expect(() => rules(LX8, 'am-tone', [read('pepW', 0), read('depthNegativeRatio', 1)], full)).not.toThrow()
-    expect(rules(LX8, 'am-tone', [read('pepW', 14), read('depthNegativeRatio', 1)], full)).not.toContain('P21')
+    expect(rules(LX8, 'am-tone', [read('pepW', 14), read('depthNegativeRatio', 1)], full)).not.toContain(
+      'P21',
+    )
   })
   it('P23: a display of tenths may change by one digit, which is 3 % of 3 W; two digits moved', () => {
-    const before = (value: number) => ({ earlier: (q: Quantity) => q === 'powerW' ? read('powerW', value) : null })
+    const before = (value: number) => ({
+      earlier: (q: Quantity) => (q === 'powerW' ? read('powerW', value) : null),
+    })
     expect(rules(LX8, 'fm-carrier', [read('powerW', 3.1)], before(3))).toEqual([])
     expect(rules(LX8, 'fm-carrier', [read('powerW', 3.2)], before(3))).toEqual(['P23'])
   })
   it('P25: a carrier that is known to a watt leaves as much headroom as it may have', () => {
-    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 6, carrierBoundW: 1, pepMostW: 20 })).toEqual([])
-    expect(rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], { carrierW: 6, carrierBoundW: 0.1, pepMostW: 20 })).toEqual(['P25'])
+    expect(
+      rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], {
+        carrierW: 6,
+        carrierBoundW: 1,
+        pepMostW: 20,
+      }),
+    ).toEqual([])
+    expect(
+      rules(LX8, 'am-tone', [read('depthNegativeRatio', 0.9)], {
+        carrierW: 6,
+        carrierBoundW: 0.1,
+        pepMostW: 20,
+      }),
+    ).toEqual(['P25'])
   })
 })

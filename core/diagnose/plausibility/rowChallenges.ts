@@ -8,15 +8,19 @@ const REPEATABLE = 0.02
 const FULL_DB = 0.3
 /** Depth from here on is called "100 %". */
 export const FULL_DEPTH = 0.98
-/** Valve output above this share of the plate input is a wrong reading: class C reaches 75 to 80 % (from memory). */
+/**
+ * Valve output above this share of the plate input is a wrong reading: class C reaches 75 to 80 % (from
+ * memory).
+ */
 const MOST_PLATE_EFFICIENCY = 0.85
 /** However uncertain, a carrier that was read is this much of its reading at least [ratio]. */
 const LEAST_CARRIER = 0.1
-const bound = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
+const bound = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
 
 /**
- * Readings that contradict the rest of the set: tone on the wrong side (P13), two different "100 %" (P21), more output than
- * the plates take (P22), a repeat that moved (P23), more depth than the final has headroom for (P25).
+ * Readings that contradict the rest of the set: tone on the wrong side (P13), two different "100 %" (P21),
+ * more output than the plates take (P22), a repeat that moved (P23), more depth than the final has headroom
+ * for (P25).
  */
 export function rowChallenges(row: RowUnderDoubt): Challenge[] {
   return [...wrongSide(row), ...twoFulls(row), ...plateEfficiency(row), ...notRepeated(row), ...headroom(row)]
@@ -37,17 +41,24 @@ function twoFulls(row: RowUnderDoubt): Challenge[] {
   if (!pep || !depth || depth.value < FULL_DEPTH || row.conditions.mode !== 'AM') return []
   if (!(pep.value > 0)) return []
   const other = row.otherFull.find(o => o.pepW > 0 && Math.abs(powerRatioToDb(pep.value / o.pepW)) > FULL_DB)
-  return other ? [{ rule: 'P21', quantity: 'pepW', pepW: pep.value, otherW: other.pepW, otherTitle: other.title }] : []
+  return other
+    ? [{ rule: 'P21', quantity: 'pepW', pepW: pep.value, otherW: other.pepW, otherTitle: other.title }]
+    : []
 }
 
 function plateEfficiency(row: RowUnderDoubt): Challenge[] {
   const [output, plate] = [readingIn(row, 'powerW'), readingIn(row, 'plateA')]
   if (!output || !plate || row.sheet.plateV === undefined) return []
   const inputW = row.sheet.plateV * (plate.value + bound(plate))
-  return output.value - bound(output) > MOST_PLATE_EFFICIENCY * inputW ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, mostRatio: MOST_PLATE_EFFICIENCY }] : []
+  return output.value - bound(output) > MOST_PLATE_EFFICIENCY * inputW
+    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, mostRatio: MOST_PLATE_EFFICIENCY }]
+    : []
 }
 
-/** What the last digit of a number stands for, as it was written: 0.1 of 3.1; numbers of an instrument have many digits. */
+/**
+ * What the last digit of a number stands for, as it was written: 0.1 of 3.1; numbers of an instrument have
+ * many digits.
+ */
 function lastDigit(value: number): number {
   const decimals = String(value).split('.')[1]?.length ?? 0
   return 10 ** -decimals
@@ -57,18 +68,40 @@ function lastDigit(value: number): number {
 function notRepeated(row: RowUnderDoubt): Challenge[] {
   const now = readingIn(row, 'powerW')
   const before = row.earlier('powerW')
-  if (!now || !before || before.instrument !== now.instrument || now.bound || before.bound || !(before.value > 0)) return []
+  if (
+    !now ||
+    !before ||
+    before.instrument !== now.instrument ||
+    now.bound ||
+    before.bound ||
+    !(before.value > 0)
+  )
+    return []
   // Two displays of one power may differ by a digit, whatever share of it that is.
   const digit = Math.min(lastDigit(now.value), lastDigit(before.value))
-  return Math.abs(now.value - before.value) > Math.max(REPEATABLE * before.value, digit * (1 + 1e-9)) ? [{ rule: 'P23', quantity: 'powerW', beforeW: before.value, nowW: now.value }] : []
+  return Math.abs(now.value - before.value) > Math.max(REPEATABLE * before.value, digit * (1 + 1e-9))
+    ? [{ rule: 'P23', quantity: 'powerW', beforeW: before.value, nowW: now.value }]
+    : []
 }
 
 function headroom(row: RowUnderDoubt): Challenge[] {
   const depth = readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
   const { carrierW, pepMostW } = row
-  if (!depth || carrierW === null || pepMostW === null || !(carrierW > 0) || row.conditions.mode !== 'AM') return []
+  if (!depth || carrierW === null || pepMostW === null || !(carrierW > 0) || row.conditions.mode !== 'AM')
+    return []
   // A carrier that reads high by its own uncertainty leaves less headroom than there is.
   const mostRatio = Math.sqrt(pepMostW / Math.max(carrierW - row.carrierBoundW, LEAST_CARRIER * carrierW)) - 1
-  // A carrier above that PEP is no matter of the depth meter: ALC holds SSB, or the regulator does not hold AM.
-  return mostRatio > 0 && depth.value - bound(depth) > mostRatio ? [{ rule: 'P25', quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio', readRatio: depth.value, mostRatio, pepMostW }] : []
+  // A carrier above that PEP is no matter of the depth meter: ALC holds SSB, or the regulator does not hold
+  // AM.
+  return mostRatio > 0 && depth.value - bound(depth) > mostRatio
+    ? [
+        {
+          rule: 'P25',
+          quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio',
+          readRatio: depth.value,
+          mostRatio,
+          pepMostW,
+        },
+      ]
+    : []
 }

@@ -16,7 +16,8 @@ function offScale(reading: Reading, row: RowUnderDoubt): Challenge[] {
   // The scale that was in use then, not the one that is in use now.
   const fullScale = reading.fullScale ?? row.meterOf(reading)?.fullScale ?? null
   if (fullScale === null || reading.bound) return []
-  const side = reading.value > fullScale ? 'beyond' : reading.value < WORTHLESS_SHARE * fullScale ? 'low' : null
+  const side =
+    reading.value > fullScale ? 'beyond' : reading.value < WORTHLESS_SHARE * fullScale ? 'low' : null
   return side ? [{ rule: 'P09', quantity: reading.quantity, read: reading.value, fullScale, side }] : []
 }
 
@@ -24,5 +25,7 @@ function betweenTicks(reading: Reading, row: RowUnderDoubt): Challenge[] {
   const tick = row.meterOf(reading)?.tick ?? null
   if (tick === null || reading.bound) return []
   const halves = reading.value / (tick / 2)
-  return Math.abs(halves - Math.round(halves)) > HALF_TICK_SLACK ? [{ rule: 'P26', quantity: reading.quantity, read: reading.value, tick }] : []
+  return Math.abs(halves - Math.round(halves)) > HALF_TICK_SLACK
+    ? [{ rule: 'P26', quantity: reading.quantity, read: reading.value, tick }]
+    : []
 }

@@ -3,36 +3,49 @@ import { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } 
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Thermal noise at 290 K [dBm/Hz]. Source: k T with k = 1.380649e-23 J/K (SI, exact). */
-const THERMAL_DBM_PER_HZ = 10 * Math.log10(1.380649e-23 * 290 / 1e-3)
-/** Audio bandwidth of the FM law, and what de-emphasis and a weighting filter may add to it [Hz, dB] (from memory). */
+const THERMAL_DBM_PER_HZ = 10 * Math.log10((1.380649e-23 * 290) / 1e-3)
+/**
+ * Audio bandwidth of the FM law, and what de-emphasis and a weighting filter may add to it [Hz, dB] (from
+ * memory).
+ */
 const FM_AUDIO_HZ = 3000
 const FM_FAVOUR_DB = 7
-/** Bandwidth of an ear that listens for one tone [Hz] (general trade knowledge): a tone is heard where it equals the noise in it. */
+/**
+ * Bandwidth of an ear that listens for one tone [Hz] (general trade knowledge): a tone is heard where it
+ * equals the noise in it.
+ */
 const EAR_HZ = 100
 /** Signal over noise that a criterion asks for: 12 dB SINAD and 10 dB (S+N)/N, both less the noise itself. */
-const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = { 'sinad-12': 10 ** 1.2 - 1, 'signal-noise-10': 9 }
+const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = {
+  'sinad-12': 10 ** 1.2 - 1,
+  'signal-noise-10': 9,
+}
 /** Deviation without a tone that is still noise and hum of a healthy set (general trade knowledge) [Hz]. */
 const RESIDUAL_MOST_HZ = 100
-const boundOf = (r: Reading) => r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty)
+const boundOf = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
 const BARE: GeneratorModulation = { kind: 'none' }
 const SPEECH_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12', bandwidthHz: SPEECH_HZ }
 
 /**
  * Audio signal to noise over carrier to noise, both in one bandwidth, of a noiseless receiver [dB].
- * Source: a bare carrier on sideband 1; AM with envelope detector m^2 / 2 (C27); FM 1.5 (deviation / bandwidth)^2 (C28),
- * which below the threshold is too kind.
+ * Source: a bare carrier on sideband 1; AM with envelope detector m^2 / 2 (C27); FM 1.5 (deviation /
+ * bandwidth)^2 (C28), which below the threshold is too kind.
  * @example detectionDb({ kind: 'am', depthRatio: 0.3 }) // => -13.5
  */
 export function detectionDb(modulation: GeneratorModulation): number {
   switch (modulation.kind) {
-    case 'none': return 0
-    case 'am': return 10 * Math.log10(modulation.depthRatio ** 2 / 2)
-    case 'fm': return 10 * Math.log10(1.5 * (modulation.deviationHz / FM_AUDIO_HZ) ** 2) + FM_FAVOUR_DB
+    case 'none':
+      return 0
+    case 'am':
+      return 10 * Math.log10(modulation.depthRatio ** 2 / 2)
+    case 'fm':
+      return 10 * Math.log10(1.5 * (modulation.deviationHz / FM_AUDIO_HZ) ** 2) + FM_FAVOUR_DB
   }
 }
 
 /**
- * Least input that physics allows for a criterion: a noiseless receiver as wide as the test says, 2.4 kHz if it does not.
+ * Least input that physics allows for a criterion: a noiseless receiver as wide as the test says, 2.4 kHz if
+ * it does not.
  * @returns pd into 50 ohm [V]; for 12 dB SINAD of a bare carrier about 0.085 uV, of AM 30 % 0.40 uV
  * Source: SINAD = 1 + S/N, N = kTB.
  */
@@ -47,14 +60,19 @@ export function leastAudibleV(modulation: GeneratorModulation): number {
 }
 
 /**
- * Largest SINAD that physics allows at an input: a noiseless receiver as wide as the test says, 2.4 kHz if it does not.
+ * Largest SINAD that physics allows at an input: a noiseless receiver as wide as the test says, 2.4 kHz if it
+ * does not.
  * @param inputV pd into 50 ohm [V], > 0
  * @returns [dB]
  * Source: SINAD = 10 log(1 + S/N), N = kTB.
  * @example mostSinadDb(dbmToVolts(-134)) // => 7.1
  */
-export function mostSinadDb(inputV: number, { modulation, bandwidthHz }: Pick<ReceiverTest, 'modulation' | 'bandwidthHz'> = SPEECH_TEST): number {
-  const signalToNoiseDb = voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(bandwidthHz)) + detectionDb(modulation)
+export function mostSinadDb(
+  inputV: number,
+  { modulation, bandwidthHz }: Pick<ReceiverTest, 'modulation' | 'bandwidthHz'> = SPEECH_TEST,
+): number {
+  const signalToNoiseDb =
+    voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(bandwidthHz)) + detectionDb(modulation)
   return 10 * Math.log10(1 + 10 ** (signalToNoiseDb / 10))
 }
 
@@ -69,20 +87,26 @@ function sinadBeyondPhysics(row: RowUnderDoubt): Challenge[] {
 
 function sensitivityBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   const test = receiverTest(row.point)
-  return (['sensitivityV', 'audibleV'] as const).flatMap((quantity) => {
+  return (['sensitivityV', 'audibleV'] as const).flatMap(quantity => {
     const reading = readingIn(row, quantity)
     const leastV = quantity === 'audibleV' ? leastAudibleV(test.modulation) : leastSensitivityV(test)
-    return reading && reading.bound !== 'at-most' && reading.value + boundOf(reading) < leastV ? [{ rule: 'P33', quantity, readV: reading.value, leastV, test } as const] : []
+    return reading && reading.bound !== 'at-most' && reading.value + boundOf(reading) < leastV
+      ? [{ rule: 'P33', quantity, readV: reading.value, leastV, test } as const]
+      : []
   })
 }
 
-/** A receiver better than physics (P01, P33: leakage, wrong port, unit) and deviation without a tone (P37: hum). */
+/**
+ * A receiver better than physics (P01, P33: leakage, wrong port, unit) and deviation without a tone (P37:
+ * hum).
+ */
 export function signalChallenges(row: RowUnderDoubt): Challenge[] {
   const out: Challenge[] = [...sinadBeyondPhysics(row), ...sensitivityBeyondPhysics(row)]
   if (row.conditions.toneHz !== null || row.conditions.mode !== 'FM') return out
   for (const quantity of ['deviationPositiveHz', 'deviationNegativeHz'] as const) {
     const reading = readingIn(row, quantity)
-    if (reading && reading.value - boundOf(reading) > RESIDUAL_MOST_HZ) out.push({ rule: 'P37', quantity, readHz: reading.value })
+    if (reading && reading.value - boundOf(reading) > RESIDUAL_MOST_HZ)
+      out.push({ rule: 'P37', quantity, readHz: reading.value })
   }
   return out
 }

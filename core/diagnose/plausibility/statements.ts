@@ -2,12 +2,21 @@ import { CoreError } from '../../errors'
 import { powerRatioToDb } from '../../quantity'
 
 /** A number of a statement, in the unit that people say it in. */
-export interface StatementField { readonly id: string, readonly label: string, readonly unit: string }
+export interface StatementField {
+  readonly id: string
+  readonly label: string
+  readonly unit: string
+}
 
 export type StatementVerdict = 'possible' | 'doubtful' | 'impossible'
 
 /** What a statement comes to: the verdict and the number that it stands against, in its unit. */
-export interface CheckedStatement { readonly rule: string, readonly verdict: StatementVerdict, readonly againstValue: number, readonly againstUnit: string }
+export interface CheckedStatement {
+  readonly rule: string
+  readonly verdict: StatementVerdict
+  readonly againstValue: number
+  readonly againstUnit: string
+}
 
 /** A statement of somebody else that two or three numbers settle, without any reading of the job. */
 export interface StatementKind {
@@ -22,62 +31,169 @@ const field = (id: string, label: string, unit: string): StatementField => ({ id
 
 /** A harmonic is named by how many times the carrier it is; within this of a whole number [ratio]. */
 const HARMONIC_SLACK = 0.02
-/** Another lead that moves a reading by more than this tells of RF on the meter (general trade knowledge) [dB]. */
+/**
+ * Another lead that moves a reading by more than this tells of RF on the meter (general trade knowledge)
+ * [dB].
+ */
 const LEAD_DB = 0.3
-/** Zeros of J0: where the carrier line vanishes. Source: NIST DLMF ch. 10 (from memory, recomputed with SciPy). */
+/**
+ * Zeros of J0: where the carrier line vanishes. Source: NIST DLMF ch. 10 (from memory, recomputed with
+ * SciPy).
+ */
 const J0_ZEROS = [2.404826, 5.520078] as const
 const DEVIATION_SLACK = 0.02
 const CHANNEL_KHZ = 10
 
 /** Above by more than rounding: a sum that falls on a limit is not decided by its last binary digit. */
-const isAbove = (value: number, limit: number) => value - limit > 1e-9 * Math.max(Math.abs(value), Math.abs(limit))
+const isAbove = (value: number, limit: number) =>
+  value - limit > 1e-9 * Math.max(Math.abs(value), Math.abs(limit))
 
-/** P rows that need no instrument: claims of an owner, a drawing, another bench (examples of the trade table). */
+/**
+ * P rows that need no instrument: claims of an owner, a drawing, another bench (examples of the trade table).
+ */
 export const STATEMENTS: readonly StatementKind[] = [
-  { id: 'sideband', rule: 'P07', title: 'Power in one AM sideband', fields: [field('carrier', 'Carrier', 'W'), field('sideband', 'In one sideband', 'W')],
+  {
+    id: 'sideband',
+    rule: 'P07',
+    title: 'Power in one AM sideband',
+    fields: [field('carrier', 'Carrier', 'W'), field('sideband', 'In one sideband', 'W')],
     // Each sideband of full sine AM holds a quarter of the carrier (C01).
-    // Over-modulated it may hold more, never more than the carrier itself (both sidebands of a carrier that is gone, C04).
-    check: ([carrier, sideband]) => ({ verdict: sideband! > carrier! ? 'impossible' : isAbove(sideband!, carrier! / 4) ? 'doubtful' : 'possible', againstValue: carrier! / 4, againstUnit: 'W' }) },
-  { id: 'swr', rule: 'P08', title: 'Forward and reflected power', fields: [field('forward', 'Forward', 'W'), field('reflected', 'Reflected', 'W')],
+    // Over-modulated it may hold more, never more than the carrier itself (both sidebands of a carrier that
+    // is gone, C04).
+    check: ([carrier, sideband]) => ({
+      verdict:
+        sideband! > carrier! ? 'impossible' : isAbove(sideband!, carrier! / 4) ? 'doubtful' : 'possible',
+      againstValue: carrier! / 4,
+      againstUnit: 'W',
+    }),
+  },
+  {
+    id: 'swr',
+    rule: 'P08',
+    title: 'Forward and reflected power',
+    fields: [field('forward', 'Forward', 'W'), field('reflected', 'Reflected', 'W')],
     // rho = sqrt(Pr / Pf), SWR = (1 + rho) / (1 - rho) (C35).
     check: ([forward, reflected]) => {
-      if (!(forward! > 0) || reflected! < 0) return { verdict: 'impossible', againstValue: Number.NaN, againstUnit: ': 1' }
+      if (!(forward! > 0) || reflected! < 0)
+        return { verdict: 'impossible', againstValue: Number.NaN, againstUnit: ': 1' }
       const rho = Math.sqrt(reflected! / forward!)
-      return { verdict: isAbove(reflected!, forward!) ? 'impossible' : 'possible', againstValue: rho < 1 ? (1 + rho) / (1 - rho) : Infinity, againstUnit: ': 1' }
-    } },
-  { id: 'harmonic', rule: 'P15', title: 'Number of a harmonic', fields: [field('carrier', 'Carrier', 'MHz'), field('found', 'Found at', 'MHz'), field('number', 'Called number', '')],
+      return {
+        verdict: isAbove(reflected!, forward!) ? 'impossible' : 'possible',
+        againstValue: rho < 1 ? (1 + rho) / (1 - rho) : Infinity,
+        againstUnit: ': 1',
+      }
+    },
+  },
+  {
+    id: 'harmonic',
+    rule: 'P15',
+    title: 'Number of a harmonic',
+    fields: [
+      field('carrier', 'Carrier', 'MHz'),
+      field('found', 'Found at', 'MHz'),
+      field('number', 'Called number', ''),
+    ],
     check: ([carrier, found, number]) => {
       const ratio = found! / carrier!
-      return { verdict: Math.abs(ratio - number!) > HARMONIC_SLACK * ratio ? 'impossible' : 'possible', againstValue: Math.round(ratio), againstUnit: '' }
-    } },
-  { id: 'span', rule: 'P17', title: 'Channels in a span', fields: [field('channels', 'Channels', ''), field('span', 'Span', 'kHz')],
-    // From the first channel to the last there is one step less than there are channels; from edge to edge as many.
-    check: ([channels, span]) => ({ verdict: isAbove((channels! - 1) * CHANNEL_KHZ, span!) ? 'impossible' : isAbove(channels! * CHANNEL_KHZ, span!) ? 'doubtful' : 'possible', againstValue: channels! * CHANNEL_KHZ, againstUnit: 'kHz' }) },
-  { id: 'off-or-moved', rule: 'P20', title: 'Off by, and moved by', fields: [field('off', 'Off by', 'Hz'), field('moved', 'Moved by', 'Hz')],
+      return {
+        verdict: Math.abs(ratio - number!) > HARMONIC_SLACK * ratio ? 'impossible' : 'possible',
+        againstValue: Math.round(ratio),
+        againstUnit: '',
+      }
+    },
+  },
+  {
+    id: 'span',
+    rule: 'P17',
+    title: 'Channels in a span',
+    fields: [field('channels', 'Channels', ''), field('span', 'Span', 'kHz')],
+    // From the first channel to the last there is one step less than there are channels; from edge to edge as
+    // many.
+    check: ([channels, span]) => ({
+      verdict: isAbove((channels! - 1) * CHANNEL_KHZ, span!)
+        ? 'impossible'
+        : isAbove(channels! * CHANNEL_KHZ, span!)
+          ? 'doubtful'
+          : 'possible',
+      againstValue: channels! * CHANNEL_KHZ,
+      againstUnit: 'kHz',
+    }),
+  },
+  {
+    id: 'off-or-moved',
+    rule: 'P20',
+    title: 'Off by, and moved by',
+    fields: [field('off', 'Off by', 'Hz'), field('moved', 'Moved by', 'Hz')],
     // The same figure in both places is one of them repeated: only a log with times decides.
-    check: ([off, moved]) => ({ verdict: off! !== 0 && Math.abs(off! - moved!) < 1 ? 'doubtful' : 'possible', againstValue: off! - moved!, againstUnit: 'Hz' }) },
-  { id: 'bessel', rule: 'P34', title: 'Deviation from a carrier null', fields: [field('tone', 'Tone', 'Hz'), field('deviation', 'Said to be', 'kHz')],
+    check: ([off, moved]) => ({
+      verdict: off! !== 0 && Math.abs(off! - moved!) < 1 ? 'doubtful' : 'possible',
+      againstValue: off! - moved!,
+      againstUnit: 'Hz',
+    }),
+  },
+  {
+    id: 'bessel',
+    rule: 'P34',
+    title: 'Deviation from a carrier null',
+    fields: [field('tone', 'Tone', 'Hz'), field('deviation', 'Said to be', 'kHz')],
     // Without passing the first null it is taken for the second: the deviation then is less than half (C14).
     check: ([tone, deviation]) => {
       const [firstHz, secondHz] = [J0_ZEROS[0] * tone!, J0_ZEROS[1] * tone!]
-      const near = (hz: number) => Math.abs(deviation! * 1000 / hz - 1) <= DEVIATION_SLACK
-      return { verdict: near(firstHz) ? 'possible' : near(secondHz) ? 'doubtful' : 'impossible', againstValue: firstHz / 1000, againstUnit: 'kHz' }
-    } },
-  { id: 'drift', rule: 'P36', title: 'Three readings of a drift, equal times apart', fields: [field('a', 'First', 'Hz'), field('b', 'Second', 'Hz'), field('c', 'Third', 'Hz')],
+      const near = (hz: number) => Math.abs((deviation! * 1000) / hz - 1) <= DEVIATION_SLACK
+      return {
+        verdict: near(firstHz) ? 'possible' : near(secondHz) ? 'doubtful' : 'impossible',
+        againstValue: firstHz / 1000,
+        againstUnit: 'kHz',
+      }
+    },
+  },
+  {
+    id: 'drift',
+    rule: 'P36',
+    title: 'Three readings of a drift, equal times apart',
+    fields: [field('a', 'First', 'Hz'), field('b', 'Second', 'Hz'), field('c', 'Third', 'Hz')],
     // r = (c - b) / (b - a) must lie between 0 and 1, or it is no settling (C21).
     check: ([a, b, c]) => {
       const r = (c! - b!) / (b! - a!)
       const settles = r > 0 && r < 1
-      return { verdict: settles ? 'possible' : 'doubtful', againstValue: settles ? c! + (c! - b!) * r / (1 - r) : Number.NaN, againstUnit: 'Hz' }
-    } },
-  { id: 'per-device', rule: 'P38', title: 'PEP from a number of devices', fields: [field('pep', 'PEP claimed', 'W'), field('devices', 'Devices', ''), field('rating', 'Rating of one', 'W')],
-    check: ([pep, devices, rating]) => ({ verdict: pep! > devices! * rating! ? 'impossible' : 'possible', againstValue: devices! * rating!, againstUnit: 'W' }) },
-  { id: 'lead', rule: 'P39', title: 'The same set on another lead', fields: [field('one', 'On one lead', 'W'), field('other', 'On the other', 'W')],
+      return {
+        verdict: settles ? 'possible' : 'doubtful',
+        againstValue: settles ? c! + ((c! - b!) * r) / (1 - r) : Number.NaN,
+        againstUnit: 'Hz',
+      }
+    },
+  },
+  {
+    id: 'per-device',
+    rule: 'P38',
+    title: 'PEP from a number of devices',
+    fields: [
+      field('pep', 'PEP claimed', 'W'),
+      field('devices', 'Devices', ''),
+      field('rating', 'Rating of one', 'W'),
+    ],
+    check: ([pep, devices, rating]) => ({
+      verdict: pep! > devices! * rating! ? 'impossible' : 'possible',
+      againstValue: devices! * rating!,
+      againstUnit: 'W',
+    }),
+  },
+  {
+    id: 'lead',
+    rule: 'P39',
+    title: 'The same set on another lead',
+    fields: [field('one', 'On one lead', 'W'), field('other', 'On the other', 'W')],
     check: ([one, other]) => {
-      if (!(one! > 0) || !(other! > 0)) return { verdict: one! < 0 || other! < 0 ? 'impossible' : 'doubtful', againstValue: Number.NaN, againstUnit: 'dB' }
+      if (!(one! > 0) || !(other! > 0))
+        return {
+          verdict: one! < 0 || other! < 0 ? 'impossible' : 'doubtful',
+          againstValue: Number.NaN,
+          againstUnit: 'dB',
+        }
       const db = Math.abs(powerRatioToDb(other! / one!))
       return { verdict: db > LEAD_DB ? 'doubtful' : 'possible', againstValue: db, againstUnit: 'dB' }
-    } },
+    },
+  },
 ]
 
 /** @throws {CoreError} unknown-item */

@@ -8,7 +8,8 @@ const MOST_MEMBERS = 200
 const MOST_UNPACKED_BYTES = 1024 * 1024 * 1024
 
 /**
- * The members of a tar archive, where they lie in it; nothing is copied. POSIX ustar: name, octal size at byte 124, type at 156.
+ * The members of a tar archive, where they lie in it; nothing is copied. POSIX ustar: name, octal size at
+ * byte 124, type at 156.
  * @throws {CoreError} bad-recording: no tar archive, or cut
  */
 export async function tarMembers(source: ByteSource): Promise<ByteSource[]> {
@@ -18,9 +19,11 @@ export async function tarMembers(source: ByteSource): Promise<ByteSource[]> {
     if (header.every(b => b === 0)) break
     if (!checksumHolds(header)) throw badRecording(source.name, 'archive', `byte ${at} is no tar header`)
     const size = Number.parseInt(textOf(header, 124, 12), 8)
-    if (!(size >= 0) || at + BLOCK + size > source.size) throw badRecording(source.name, 'archive', `"${textOf(header, 0, 100)}" is cut`)
+    if (!(size >= 0) || at + BLOCK + size > source.size)
+      throw badRecording(source.name, 'archive', `"${textOf(header, 0, 100)}" is cut`)
     const kind = header[156]!
-    if (kind === 0 || kind === 0x30) members.push(sliceSource(source, baseName(textOf(header, 0, 100)), at + BLOCK, size))
+    if (kind === 0 || kind === 0x30)
+      members.push(sliceSource(source, baseName(textOf(header, 0, 100)), at + BLOCK, size))
     at += BLOCK + Math.ceil(size / BLOCK) * BLOCK
   }
   return members
@@ -50,18 +53,30 @@ export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
   const bytes = await source.read(0, source.size)
   const { unzip } = await import('fflate')
   let unpacked = 0
-  const wanted = (file: { name: string, originalSize: number }) => /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MOST_UNPACKED_BYTES
+  const wanted = (file: { name: string; originalSize: number }) =>
+    /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MOST_UNPACKED_BYTES
   const files = await new Promise<Unzipped>((done, fail) => {
-    unzip(bytes, { filter: wanted }, (error, data) => error ? fail(badRecording(source.name, 'archive', 'is damaged, or no ZIP')) : done(data))
+    unzip(bytes, { filter: wanted }, (error, data) =>
+      error ? fail(badRecording(source.name, 'archive', 'is damaged, or no ZIP')) : done(data),
+    )
   })
-  if (unpacked > MOST_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'would unpack to more than 1 GB')
+  if (unpacked > MOST_UNPACKED_BYTES)
+    throw badRecording(source.name, 'archive', 'would unpack to more than 1 GB')
   return Object.entries(files).map(([name, data]) => bytesSource(baseName(name), data))
 }
 
 /** The one recording in an archive. @throws {CoreError} bad-recording: none, or several */
-export function pairIn(archive: string, members: readonly ByteSource[]): { meta: ByteSource, data: ByteSource } {
+export function pairIn(
+  archive: string,
+  members: readonly ByteSource[],
+): { meta: ByteSource; data: ByteSource } {
   const metas = members.filter(m => m.name.endsWith('.sigmf-meta'))
-  if (metas.length !== 1) throw badRecording(archive, 'archive', metas.length === 0 ? 'holds no .sigmf-meta' : `holds ${metas.length} recordings; one is handled`)
+  if (metas.length !== 1)
+    throw badRecording(
+      archive,
+      'archive',
+      metas.length === 0 ? 'holds no .sigmf-meta' : `holds ${metas.length} recordings; one is handled`,
+    )
   const data = members.find(m => m.name === metas[0]!.name.replace(/meta$/, 'data'))
   if (!data) throw badRecording(archive, 'archive', `holds no data for ${metas[0]!.name}`)
   return { meta: metas[0]!, data }

@@ -1,5 +1,11 @@
 // What a recording is, wherever it came from
-export { badRecording, type Annotation, type Recording, type RecordingNote, type SampleBlock } from './recording'
+export {
+  badRecording,
+  type Annotation,
+  type Recording,
+  type RecordingNote,
+  type SampleBlock,
+} from './recording'
 export { bytesSource, sliceSource, type ByteSource } from './byteSource'
 // Reading
 export { openRecording, type OpenOptions } from './openRecording'

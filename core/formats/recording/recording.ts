@@ -1,19 +1,34 @@
 import { CoreError } from '../../errors'
 
 /** Samples of a piece of a recording; q is empty where there is one channel only. Full scale is 1. */
-export interface SampleBlock { readonly i: Float32Array, readonly q: Float32Array }
+export interface SampleBlock {
+  readonly i: Float32Array
+  readonly q: Float32Array
+}
 
 /** Something doubtful about a recording that can be used all the same. */
-export interface RecordingNote { readonly code: string, readonly words: string }
+export interface RecordingNote {
+  readonly code: string
+  readonly words: string
+}
 
 /** What is written into a recording beside its samples, from the first sample on. */
-export interface Annotation { readonly startSample: number, readonly sampleCount: number | null, readonly label: string, readonly lowHz: number | null, readonly highHz: number | null }
+export interface Annotation {
+  readonly startSample: number
+  readonly sampleCount: number | null
+  readonly label: string
+  readonly lowHz: number | null
+  readonly highHz: number | null
+}
 
 /** A recording, whatever file it came from: samples by place, streamed, never held whole. */
 export interface Recording {
   readonly file: string
   readonly format: 'sigmf' | 'wav' | 'csv' | 'sound-card'
-  /** iq = complex baseband; real = one channel of radio or intermediate frequency; audio = one channel of sound */
+  /**
+   * iq = complex baseband; real = one channel of radio or intermediate frequency; audio = one channel of
+   * sound
+   */
   readonly kind: 'iq' | 'real' | 'audio'
   readonly datatype: string
   readonly sampleRateHz: number
@@ -25,7 +40,11 @@ export interface Recording {
   readonly annotations: readonly Annotation[]
   readonly notes: readonly RecordingNote[]
   /** @throws {CoreError} bad-recording (a value that is no number) */
-  read(fromSample: number, count: number, /** a block that is no longer needed: its arrays may be filled anew */ into?: SampleBlock): Promise<SampleBlock>
+  read(
+    fromSample: number,
+    count: number,
+    /** a block that is no longer needed: its arrays may be filled anew */ into?: SampleBlock,
+  ): Promise<SampleBlock>
 }
 
 /** A file that cannot be used, by file, field and reason. */

@@ -17,14 +17,24 @@ export interface SampleLayout {
 }
 
 /** @throws {CoreError} bad-recording: not a number, or fewer bytes than the file has said */
-export async function readSamples(layout: SampleLayout, fromSample: number, count: number, into?: SampleBlock): Promise<SampleBlock> {
+export async function readSamples(
+  layout: SampleLayout,
+  fromSample: number,
+  count: number,
+  into?: SampleBlock,
+): Promise<SampleBlock> {
   const { source, start, type, channels, complex, file } = layout
   const frame = channels * type.bytes
   const data = await source.read(start + fromSample * frame, count * frame)
   const got = Math.floor(data.length / frame)
-  if (got < count) throw badRecording(file, 'data', `ends after ${fromSample + got} samples, inside what was to be read`)
+  if (got < count)
+    throw badRecording(file, 'data', `ends after ${fromSample + got} samples, inside what was to be read`)
   if (complex && channels === 2) return finite(decodePairs(type, data, got, into), layout, fromSample)
-  return finite({ i: type.decode(data, got, channels, 0), q: complex ? type.decode(data, got, channels, 1) : NO_SAMPLES }, layout, fromSample)
+  return finite(
+    { i: type.decode(data, got, channels, 0), q: complex ? type.decode(data, got, channels, 1) : NO_SAMPLES },
+    layout,
+    fromSample,
+  )
 }
 
 /** A sum shows whether any sample is no number, without asking each. */
@@ -34,6 +44,13 @@ function finite(block: SampleBlock, { type, file }: SampleLayout, fromSample: nu
   for (const x of block.i) sum += x * 0
   for (const x of block.q) sum += x * 0
   if (sum === 0) return block
-  const at = Math.max(0, block.i.findIndex((x, n) => !Number.isFinite(x) || (block.q.length > 0 && !Number.isFinite(block.q[n]!))))
-  throw badRecording(file, 'data', `sample ${fromSample + at} is ${block.i[at]}${block.q.length > 0 ? ` + ${block.q[at]}j` : ''}, no number: nothing is measured from it`)
+  const at = Math.max(
+    0,
+    block.i.findIndex((x, n) => !Number.isFinite(x) || (block.q.length > 0 && !Number.isFinite(block.q[n]!))),
+  )
+  throw badRecording(
+    file,
+    'data',
+    `sample ${fromSample + at} is ${block.i[at]}${block.q.length > 0 ? ` + ${block.q[at]}j` : ''}, no number: nothing is measured from it`,
+  )
 }

@@ -18,11 +18,21 @@ export interface ScopePreview {
 const MOST_BYTES = 256 * 1024 * 1024
 const MOST_HEADER_LINES = 200
 const LOOKED_AT = 50
-const PREFIXES: Readonly<Record<string, number>> = { '': 1, 'm': 1e-3, 'u': 1e-6, '\u00b5': 1e-6, '\u03bc': 1e-6, 'n': 1e-9, 'p': 1e-12, 'k': 1e3 }
+const PREFIXES: Readonly<Record<string, number>> = {
+  '': 1,
+  'm': 1e-3,
+  'u': 1e-6,
+  '\u00b5': 1e-6,
+  '\u03bc': 1e-6,
+  'n': 1e-9,
+  'p': 1e-12,
+  'k': 1e3,
+}
 /** Steps between samples may differ by this much of one step: tables are rounded. */
 const UNEVEN = 0.35
 
-const numberIn = (text: string, comma: boolean) => text.trim() === '' ? Number.NaN : Number(comma ? text.trim().replace(',', '.') : text.trim())
+const numberIn = (text: string, comma: boolean) =>
+  text.trim() === '' ? Number.NaN : Number(comma ? text.trim().replace(',', '.') : text.trim())
 
 /**
  * Finds separator, header, units and columns of a table by itself.
@@ -33,8 +43,13 @@ export async function previewScopeCsv(source: ByteSource): Promise<ScopePreview>
 }
 
 /** A recording from such a table. Volts are kept as they are: full scale is 1 V. */
-export async function openScopeCsv(source: ByteSource, preview?: ScopePreview, kind: 'audio' | 'real' | 'auto' = 'auto'): Promise<Recording> {
-  if (source.size > MOST_BYTES) throw badRecording(source.name, 'data', 'a table of more than 256 MB: export it as WAV or binary')
+export async function openScopeCsv(
+  source: ByteSource,
+  preview?: ScopePreview,
+  kind: 'audio' | 'real' | 'auto' = 'auto',
+): Promise<Recording> {
+  if (source.size > MOST_BYTES)
+    throw badRecording(source.name, 'data', 'a table of more than 256 MB: export it as WAV or binary')
   const lines = await linesOf(source, source.size)
   const found = preview ?? previewOf(source.name, lines, true)
   const { times, values } = columnsOf(source.name, lines, found)
@@ -42,9 +57,20 @@ export async function openScopeCsv(source: ByteSource, preview?: ScopePreview, k
   const complex = values.length === 2
   const none = new Float32Array(0)
   return {
-    file: source.name, format: 'csv', kind: complex ? 'iq' : kind === 'auto' ? (sampleRateHz > 200_000 ? 'real' : 'audio') : kind, datatype: complex ? 'cf32' : 'rf32', sampleRateHz, sampleCount: values[0]!.length, centreHz: null, steps: null, annotations: [],
+    file: source.name,
+    format: 'csv',
+    kind: complex ? 'iq' : kind === 'auto' ? (sampleRateHz > 200_000 ? 'real' : 'audio') : kind,
+    datatype: complex ? 'cf32' : 'rf32',
+    sampleRateHz,
+    sampleCount: values[0]!.length,
+    centreHz: null,
+    steps: null,
+    annotations: [],
     notes: [{ code: 'no-centre-frequency', words: 'A table does not say what a receiver was tuned to.' }],
-    read: async (from, count) => ({ i: values[0]!.subarray(from, from + count), q: complex ? values[1]!.subarray(from, from + count) : none }),
+    read: async (from, count) => ({
+      i: values[0]!.subarray(from, from + count),
+      q: complex ? values[1]!.subarray(from, from + count) : none,
+    }),
   }
 }
 
@@ -56,52 +82,99 @@ async function linesOf(source: ByteSource, bytes: number): Promise<string[]> {
 
 function previewOf(file: string, lines: readonly string[], whole: boolean): ScopePreview {
   for (const separator of [';', '\t', ',', ' ']) {
-    const comma = separator !== ',' && lines.slice(0, MOST_HEADER_LINES).some(l => /\d,\d/.test(l)) && !lines.slice(0, MOST_HEADER_LINES).some(l => /\d\.\d/.test(l))
+    const comma =
+      separator !== ',' &&
+      lines.slice(0, MOST_HEADER_LINES).some(l => /\d,\d/.test(l)) &&
+      !lines.slice(0, MOST_HEADER_LINES).some(l => /\d\.\d/.test(l))
     const cells = (line: string) => line.split(separator)
-    const isRow = (line: string) => cells(line).length >= 2 && cells(line).slice(0, 2).every(c => Number.isFinite(numberIn(c, comma)))
-    const first = lines.slice(0, MOST_HEADER_LINES).findIndex((line, i) => isRow(line) && isRow(lines[i + 1] ?? '') && isRow(lines[i + 2] ?? ''))
+    const isRow = (line: string) =>
+      cells(line).length >= 2 &&
+      cells(line)
+        .slice(0, 2)
+        .every(c => Number.isFinite(numberIn(c, comma)))
+    const first = lines
+      .slice(0, MOST_HEADER_LINES)
+      .findIndex((line, i) => isRow(line) && isRow(lines[i + 1] ?? '') && isRow(lines[i + 2] ?? ''))
     if (first < 0) continue
     const headerLines = lines.slice(0, first)
     const names = cells(headerLines.at(-1) ?? '')
-    const units = headerLines.length > 1 && names.every(n => /^[\s()[\]a-zA-Z\u00b5\u03bc]{0,6}$/.test(n)) ? names : []
+    const units =
+      headerLines.length > 1 && names.every(n => /^[\s()[\]a-zA-Z\u00b5\u03bc]{0,6}$/.test(n)) ? names : []
     const width = cells(lines[first]!).filter(c => c.trim() !== '').length
     const titles = (units.length > 0 ? cells(headerLines.at(-2)!) : names).map(t => t.trim())
-    const times = lines.slice(first, first + LOOKED_AT).filter(isRow).map(l => numberIn(cells(l)[0]!, comma))
+    const times = lines
+      .slice(first, first + LOOKED_AT)
+      .filter(isRow)
+      .map(l => numberIn(cells(l)[0]!, comma))
     const timeUnitS = unitOf(`${titles[0] ?? ''} ${units[0] ?? ''}`, 's')
     return {
-      separator, headerLines, columns: titles.length >= 2 ? titles : ['time', 'channel 1', 'channel 2'].slice(0, width), timeColumn: 0, valueColumns: width >= 3 && lines.slice(first, first + 3).every(l => Number.isFinite(numberIn(cells(l)[2] ?? '', comma))) ? [1, 2] : [1],
-      timeUnitS, valueUnitsV: [1, 2].map(c => unitOf(`${titles[c] ?? ''} ${units[c] ?? ''}`, 'V')), firstRows: lines.slice(first, first + 5).map(cells),
+      separator,
+      headerLines,
+      columns: titles.length >= 2 ? titles : ['time', 'channel 1', 'channel 2'].slice(0, width),
+      timeColumn: 0,
+      valueColumns:
+        width >= 3 &&
+        lines.slice(first, first + 3).every(l => Number.isFinite(numberIn(cells(l)[2] ?? '', comma)))
+          ? [1, 2]
+          : [1],
+      timeUnitS,
+      valueUnitsV: [1, 2].map(c => unitOf(`${titles[c] ?? ''} ${units[c] ?? ''}`, 'V')),
+      firstRows: lines.slice(first, first + 5).map(cells),
       sampleRateHz: (times.length - 1) / ((times.at(-1)! - times[0]!) * timeUnitS),
     }
   }
-  throw badRecording(file, 'data', whole || lines.length < 5 ? 'no rows of time and voltage were found' : 'no rows of time and voltage were found at its beginning')
+  throw badRecording(
+    file,
+    'data',
+    whole || lines.length < 5
+      ? 'no rows of time and voltage were found'
+      : 'no rows of time and voltage were found at its beginning',
+  )
 }
 
 /** "Time (ms)", "CH1 [mV]", "Volt": the unit in a title or in the line below it. */
 function unitOf(title: string, base: string): number {
   const match = new RegExp(`(?:^|[\\s([])(m|u|\u00b5|\u03bc|n|p|k)?${base}(?:$|[\\s)\\]])`).exec(title)
-  return match ? PREFIXES[match[1] ?? ''] ?? 1 : 1
+  return match ? (PREFIXES[match[1] ?? ''] ?? 1) : 1
 }
 
-function columnsOf(file: string, lines: readonly string[], p: ScopePreview): { times: Float64Array, values: Float32Array[] } {
+function columnsOf(
+  file: string,
+  lines: readonly string[],
+  p: ScopePreview,
+): { times: Float64Array; values: Float32Array[] } {
   const rows = lines.slice(p.headerLines.length).filter(l => l.trim() !== '')
-  const comma = p.separator !== ',' && !rows.slice(0, 5).some(l => /\d\.\d/.test(l)) && rows.slice(0, 5).some(l => /\d,\d/.test(l))
+  const comma =
+    p.separator !== ',' &&
+    !rows.slice(0, 5).some(l => /\d\.\d/.test(l)) &&
+    rows.slice(0, 5).some(l => /\d,\d/.test(l))
   const times = new Float64Array(rows.length)
   const values = p.valueColumns.map(() => new Float32Array(rows.length))
   rows.forEach((line, n) => {
     const cells = line.split(p.separator)
     times[n] = numberIn(cells[p.timeColumn] ?? '', comma) * p.timeUnitS
     p.valueColumns.forEach((c, k) => (values[k]![n] = numberIn(cells[c] ?? '', comma) * p.valueUnitsV[k]!))
-    if (!Number.isFinite(times[n]!) || values.some(v => !Number.isFinite(v[n]!))) throw badRecording(file, `line ${p.headerLines.length + n + 1}`, `"${line.slice(0, 40)}" is no row of numbers`)
+    if (!Number.isFinite(times[n]!) || values.some(v => !Number.isFinite(v[n]!)))
+      throw badRecording(
+        file,
+        `line ${p.headerLines.length + n + 1}`,
+        `"${line.slice(0, 40)}" is no row of numbers`,
+      )
   })
   return { times, values }
 }
 
 function rateOf(file: string, times: Float64Array): number {
   const step = (times.at(-1)! - times[0]!) / (times.length - 1)
-  if (times.length < 16 || !(step > 0)) throw badRecording(file, 'time', times.length < 16 ? `${times.length} rows are too few` : 'does not run forward')
+  if (times.length < 16 || !(step > 0))
+    throw badRecording(
+      file,
+      'time',
+      times.length < 16 ? `${times.length} rows are too few` : 'does not run forward',
+    )
   for (let n = 1; n < times.length; n++) {
-    if (Math.abs(times[n]! - times[n - 1]! - step) > Math.max(UNEVEN * step, 2e-6 * Math.abs(times[n]!))) throw badRecording(file, 'time', `the step at row ${n} is not that of the others: samples are missing`)
+    if (Math.abs(times[n]! - times[n - 1]! - step) > Math.max(UNEVEN * step, 2e-6 * Math.abs(times[n]!)))
+      throw badRecording(file, 'time', `the step at row ${n} is not that of the others: samples are missing`)
   }
   return 1 / step
 }

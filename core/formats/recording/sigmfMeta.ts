@@ -36,29 +36,43 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
   const channels = integer(file, global, 'core:num_channels') ?? 1
   if (channels !== 1) throw badRecording(file, 'core:num_channels', `${channels} channels; one is handled`)
   const dataset = text(file, global, 'core:dataset')
-  if (dataset !== null && (/[\\/]/.test(dataset) || dataset.startsWith('.'))) throw badRecording(file, 'core:dataset', `"${dataset.slice(0, 80)}" lies outside the folder of the metadata`)
+  if (dataset !== null && (/[\\/]/.test(dataset) || dataset.startsWith('.')))
+    throw badRecording(
+      file,
+      'core:dataset',
+      `"${dataset.slice(0, 80)}" lies outside the folder of the metadata`,
+    )
   const sha512 = text(file, global, 'core:sha512')
-  if (sha512 !== null && !/^[0-9a-f]{128}$/i.test(sha512)) throw badRecording(file, 'core:sha512', 'is no SHA-512')
+  if (sha512 !== null && !/^[0-9a-f]{128}$/i.test(sha512))
+    throw badRecording(file, 'core:sha512', 'is no SHA-512')
   return {
-    complex, type, datatype, dataset, sha512: sha512?.toLowerCase() ?? null, sampleRateHz: rateOf(file, global), trailingBytes: integer(file, global, 'core:trailing_bytes') ?? 0,
-    ...captures(file, root.captures), ...annotationsOf(file, root.annotations, root.captures),
+    complex,
+    type,
+    datatype,
+    dataset,
+    sha512: sha512?.toLowerCase() ?? null,
+    sampleRateHz: rateOf(file, global),
+    trailingBytes: integer(file, global, 'core:trailing_bytes') ?? 0,
+    ...captures(file, root.captures),
+    ...annotationsOf(file, root.annotations, root.captures),
   }
 }
 
 function parseJson(file: string, bytes: Uint8Array): Fields {
-  if (bytes.length > MOST_META_BYTES) throw badRecording(file, 'metadata', `${bytes.length} bytes are no metadata`)
+  if (bytes.length > MOST_META_BYTES)
+    throw badRecording(file, 'metadata', `${bytes.length} bytes are no metadata`)
   let parsed: unknown
   try {
     parsed = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
-  }
-  catch {
+  } catch {
     throw badRecording(file, 'metadata', 'is not JSON')
   }
   return record(file, parsed, 'metadata')
 }
 
 function record(file: string, value: unknown, field: string): Fields {
-  if (typeof value !== 'object' || value === null || Array.isArray(value)) throw badRecording(file, field, value === undefined ? 'is missing' : 'is no object')
+  if (typeof value !== 'object' || value === null || Array.isArray(value))
+    throw badRecording(file, field, value === undefined ? 'is missing' : 'is no object')
   return value as Fields
 }
 
@@ -68,12 +82,15 @@ function list(file: string, value: unknown, field: string): Fields[] {
   return value.map((entry, i) => record(file, entry, `${field}[${i}]`))
 }
 
-function datatypeOf(file: string, global: Fields): { complex: boolean, type: SampleType, datatype: string } {
+function datatypeOf(file: string, global: Fields): { complex: boolean; type: SampleType; datatype: string } {
   const datatype = text(file, global, 'core:datatype')
   if (datatype === null) throw badRecording(file, 'core:datatype', 'is missing')
   const match = DATATYPE.exec(datatype)
   const narrow = match?.[2] === 'i8' || match?.[2] === 'u8'
-  const type = match && (narrow ? match[3] === undefined : match[3] !== undefined) ? sampleType(narrow ? match[2]! : `${match[2]}_${match[3]}`) : null
+  const type =
+    match && (narrow ? match[3] === undefined : match[3] !== undefined)
+      ? sampleType(narrow ? match[2]! : `${match[2]}_${match[3]}`)
+      : null
   if (!match || !type) throw badRecording(file, 'core:datatype', `"${datatype.slice(0, 40)}" is not handled`)
   return { complex: match[1] === 'c', type, datatype }
 }
@@ -81,30 +98,66 @@ function datatypeOf(file: string, global: Fields): { complex: boolean, type: Sam
 function rateOf(file: string, global: Fields): number {
   const rate = global['core:sample_rate']
   if (rate === undefined || rate === null) throw badRecording(file, 'core:sample_rate', 'is missing')
-  if (typeof rate !== 'number' || !(rate > 0 && rate <= MOST_RATE_HZ)) throw badRecording(file, 'core:sample_rate', `${JSON.stringify(rate).slice(0, 40)} is no sample rate`)
+  if (typeof rate !== 'number' || !(rate > 0 && rate <= MOST_RATE_HZ))
+    throw badRecording(file, 'core:sample_rate', `${JSON.stringify(rate).slice(0, 40)} is no sample rate`)
   return rate
 }
 
-function captures(file: string, value: unknown): Pick<SigmfMeta, 'headerBytes' | 'centreHz' | 'retunedAt' | 'beginsAt' | 'notes'> {
-  const all = list(file, value, 'captures').map((fields, i) => ({ i, fields, start: integer(file, fields, 'core:sample_start') ?? 0, centreHz: number(file, fields, 'core:frequency') }))
-  if (all.some((c, i) => i > 0 && c.start < all[i - 1]!.start)) throw badRecording(file, 'captures', 'are not in order')
-  if (all.some(c => c.i > 0 && (integer(file, c.fields, 'core:header_bytes') ?? 0) > 0)) throw badRecording(file, 'core:header_bytes', 'between captures are not handled')
+function captures(
+  file: string,
+  value: unknown,
+): Pick<SigmfMeta, 'headerBytes' | 'centreHz' | 'retunedAt' | 'beginsAt' | 'notes'> {
+  const all = list(file, value, 'captures').map((fields, i) => ({
+    i,
+    fields,
+    start: integer(file, fields, 'core:sample_start') ?? 0,
+    centreHz: number(file, fields, 'core:frequency'),
+  }))
+  if (all.some((c, i) => i > 0 && c.start < all[i - 1]!.start))
+    throw badRecording(file, 'captures', 'are not in order')
+  if (all.some(c => c.i > 0 && (integer(file, c.fields, 'core:header_bytes') ?? 0) > 0))
+    throw badRecording(file, 'core:header_bytes', 'between captures are not handled')
   const first = all[0]
   const other = all.find(c => c.i > 0 && c.centreHz !== null && c.centreHz !== first?.centreHz && c.start > 0)
   const centreHz = first?.centreHz ?? null
   return {
-    headerBytes: first ? integer(file, first.fields, 'core:header_bytes') ?? 0 : 0, centreHz, retunedAt: other?.start ?? null, beginsAt: first?.start ?? 0,
+    headerBytes: first ? (integer(file, first.fields, 'core:header_bytes') ?? 0) : 0,
+    centreHz,
+    retunedAt: other?.start ?? null,
+    beginsAt: first?.start ?? 0,
     notes: [
-      ...(centreHz === null ? [{ code: 'no-centre-frequency', words: 'The recording does not say what it was tuned to: offsets from its centre are given, no frequency.' }] : []),
-      ...(other ? [{ code: 'retuned', words: `The receiver was retuned at sample ${other.start}: only what lies before is measured.` }] : []),
+      ...(centreHz === null
+        ? [
+            {
+              code: 'no-centre-frequency',
+              words:
+                'The recording does not say what it was tuned to: offsets from its centre are given, no frequency.',
+            },
+          ]
+        : []),
+      ...(other
+        ? [
+            {
+              code: 'retuned',
+              words: `The receiver was retuned at sample ${other.start}: only what lies before is measured.`,
+            },
+          ]
+        : []),
     ],
   }
 }
 
-function annotationsOf(file: string, value: unknown, captured: unknown): Pick<SigmfMeta, 'annotations' | 'saysSamples'> {
+function annotationsOf(
+  file: string,
+  value: unknown,
+  captured: unknown,
+): Pick<SigmfMeta, 'annotations' | 'saysSamples'> {
   const annotations = list(file, value, 'annotations').map((a): Annotation => ({
-    startSample: integer(file, a, 'core:sample_start') ?? 0, sampleCount: integer(file, a, 'core:sample_count'), label: text(file, a, 'core:label') ?? text(file, a, 'core:comment') ?? '',
-    lowHz: number(file, a, 'core:freq_lower_edge'), highHz: number(file, a, 'core:freq_upper_edge'),
+    startSample: integer(file, a, 'core:sample_start') ?? 0,
+    sampleCount: integer(file, a, 'core:sample_count'),
+    label: text(file, a, 'core:label') ?? text(file, a, 'core:comment') ?? '',
+    lowHz: number(file, a, 'core:freq_lower_edge'),
+    highHz: number(file, a, 'core:freq_upper_edge'),
   }))
   const ends = annotations.map(a => a.startSample + (a.sampleCount ?? 0))
   const starts = list(file, captured, 'captures').map(c => (integer(file, c, 'core:sample_start') ?? 0) + 1)
@@ -127,6 +180,7 @@ function number(file: string, fields: Fields, name: string): number | null {
 
 function integer(file: string, fields: Fields, name: string): number | null {
   const value = number(file, fields, name)
-  if (value !== null && !(Number.isInteger(value) && value >= 0 && value <= Number.MAX_SAFE_INTEGER)) throw badRecording(file, name, `${value} is no count`)
+  if (value !== null && !(Number.isInteger(value) && value >= 0 && value <= Number.MAX_SAFE_INTEGER))
+    throw badRecording(file, name, `${value} is no count`)
   return value
 }

@@ -5,23 +5,32 @@ import { sampleType, type SampleType } from './sampleTypes'
 
 const PCM = 1
 const FLOAT = 3
-const EXTENSIBLE = 0xFFFE
+const EXTENSIBLE = 0xfffe
 /** A recorder that never came to the end leaves one of these as the size of the data. */
-const NEVER_FIXED = [0, 0xFFFFFFFF, 0x7FFFFFFF] as const
+const NEVER_FIXED = [0, 0xffffffff, 0x7fffffff] as const
 const MOST_CHUNKS = 1000
 
-interface Header { readonly format: number, readonly channels: number, readonly rate: number, readonly align: number, readonly bits: number }
+interface Header {
+  readonly format: number
+  readonly channels: number
+  readonly rate: number
+  readonly align: number
+  readonly bits: number
+}
 
 /**
- * A WAV recording (RIFF or RF64, PCM 8, 16, 24, 32 bits or float 32, 64): two channels are I and Q, one is sound unless said otherwise.
- * Read by place, so that an hour of it costs no memory; packages that read WAV hold it whole.
+ * A WAV recording (RIFF or RF64, PCM 8, 16, 24, 32 bits or float 32, 64): two channels are I and Q, one is
+ * sound unless said otherwise. Read by place, so that an hour of it costs no memory; packages that read WAV
+ * hold it whole.
  * @throws {CoreError} bad-recording: wrong, cut or compressed header, no samples
  */
 export async function openWav(source: ByteSource, monoIs: 'audio' | 'real' = 'audio'): Promise<Recording> {
   const riff = await source.read(0, 12)
-  const is = (bytes: Uint8Array, at: number, name: string) => bytes.length >= at + 4 && [...name].every((c, i) => bytes[at + i] === c.charCodeAt(0))
+  const is = (bytes: Uint8Array, at: number, name: string) =>
+    bytes.length >= at + 4 && [...name].every((c, i) => bytes[at + i] === c.charCodeAt(0))
   const rf64 = is(riff, 0, 'RF64')
-  if (!(is(riff, 0, 'RIFF') || rf64) || !is(riff, 8, 'WAVE')) throw badRecording(source.name, 'header', 'is not that of a WAV file')
+  if (!(is(riff, 0, 'RIFF') || rf64) || !is(riff, 8, 'WAVE'))
+    throw badRecording(source.name, 'header', 'is not that of a WAV file')
   let header: Header | null = null
   for (let at = 12, n = 0; at + 8 <= source.size && n < MOST_CHUNKS; n++) {
     const head = await source.read(at, 8)
@@ -33,7 +42,11 @@ export async function openWav(source: ByteSource, monoIs: 'audio' | 'real' = 'au
     }
     at += 8 + size + (size & 1)
   }
-  throw badRecording(source.name, header ? 'data' : 'header', header ? 'is missing: the file ends before it' : 'is cut or damaged: no format was found')
+  throw badRecording(
+    source.name,
+    header ? 'data' : 'header',
+    header ? 'is missing: the file ends before it' : 'is cut or damaged: no format was found',
+  )
 }
 
 function parseFormat(file: string, bytes: Uint8Array): Header {
@@ -41,22 +54,47 @@ function parseFormat(file: string, bytes: Uint8Array): Header {
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length)
   const tag = view.getUint16(0, true)
   const format = tag === EXTENSIBLE && bytes.length >= 26 ? view.getUint16(24, true) : tag
-  const header = { format, channels: view.getUint16(2, true), rate: view.getUint32(4, true), align: view.getUint16(12, true), bits: view.getUint16(14, true) }
-  if (format !== PCM && format !== FLOAT) throw badRecording(file, 'header', `format ${format} is compressed or unknown; PCM and float are handled`)
-  if (header.channels < 1 || header.channels > 2) throw badRecording(file, 'header', `${header.channels} channels; one or two are handled`)
+  const header = {
+    format,
+    channels: view.getUint16(2, true),
+    rate: view.getUint32(4, true),
+    align: view.getUint16(12, true),
+    bits: view.getUint16(14, true),
+  }
+  if (format !== PCM && format !== FLOAT)
+    throw badRecording(file, 'header', `format ${format} is compressed or unknown; PCM and float are handled`)
+  if (header.channels < 1 || header.channels > 2)
+    throw badRecording(file, 'header', `${header.channels} channels; one or two are handled`)
   if (header.rate < 1) throw badRecording(file, 'header', 'the sample rate is zero')
-  if (header.align !== header.channels * header.bits / 8) throw badRecording(file, 'header', `${header.align} bytes a frame do not fit ${header.channels} channels of ${header.bits} bits`)
+  if (header.align !== (header.channels * header.bits) / 8)
+    throw badRecording(
+      file,
+      'header',
+      `${header.align} bytes a frame do not fit ${header.channels} channels of ${header.bits} bits`,
+    )
   return header
 }
 
 function typeOf(file: string, { format, bits }: Header): SampleType {
   const name = format === FLOAT ? `f${bits}_le` : bits === 8 ? 'u8' : `i${bits}_le`
   const type = sampleType(name)
-  if (!type) throw badRecording(file, 'header', `${bits} bits ${format === FLOAT ? 'float' : 'integer'} are not handled`)
+  if (!type)
+    throw badRecording(
+      file,
+      'header',
+      `${bits} bits ${format === FLOAT ? 'float' : 'integer'} are not handled`,
+    )
   return type
 }
 
-function recordingOf(source: ByteSource, header: Header, start: number, said: number, rf64: boolean, monoIs: 'audio' | 'real'): Recording {
+function recordingOf(
+  source: ByteSource,
+  header: Header,
+  start: number,
+  said: number,
+  rf64: boolean,
+  monoIs: 'audio' | 'real',
+): Recording {
   const type = typeOf(source.name, header)
   const there = source.size - start
   const notFixed = rf64 ? false : (NEVER_FIXED as readonly number[]).includes(said)
@@ -66,15 +104,54 @@ function recordingOf(source: ByteSource, header: Header, start: number, said: nu
   const complex = header.channels === 2
   const layout: SampleLayout = { file: source.name, source, start, type, channels: header.channels, complex }
   return {
-    file: source.name, format: 'wav', kind: complex ? 'iq' : monoIs, datatype: `${complex ? 'c' : 'r'}${type.name}`, sampleRateHz: header.rate, sampleCount: count, centreHz: null, steps: type.steps,
-    annotations: [], notes: notes(said, there, notFixed, rf64, bytes % header.align !== 0, complex), read: (from, length, into) => readSamples(layout, from, length, into),
+    file: source.name,
+    format: 'wav',
+    kind: complex ? 'iq' : monoIs,
+    datatype: `${complex ? 'c' : 'r'}${type.name}`,
+    sampleRateHz: header.rate,
+    sampleCount: count,
+    centreHz: null,
+    steps: type.steps,
+    annotations: [],
+    notes: notes(said, there, notFixed, rf64, bytes % header.align !== 0, complex),
+    read: (from, length, into) => readSamples(layout, from, length, into),
   }
 }
 
-function notes(said: number, there: number, notFixed: boolean, rf64: boolean, cutInside: boolean, complex: boolean): RecordingNote[] {
+function notes(
+  said: number,
+  there: number,
+  notFixed: boolean,
+  rf64: boolean,
+  cutInside: boolean,
+  complex: boolean,
+): RecordingNote[] {
   return [
-    ...(notFixed && there > 0 ? [{ code: 'size-never-fixed', words: 'The recorder never wrote how long the recording is: everything to the end of the file is measured.' }] : []),
-    ...((!notFixed && !rf64 && said > there) || cutInside ? [{ code: 'cut-at-the-end', words: `The file ends early: ${there} of ${said} bytes of samples are there. What is there is measured.` }] : []),
-    ...(complex ? [{ code: 'no-centre-frequency', words: 'A WAV file does not say what the receiver was tuned to: offsets from its centre are given, no frequency.' }] : []),
+    ...(notFixed && there > 0
+      ? [
+          {
+            code: 'size-never-fixed',
+            words:
+              'The recorder never wrote how long the recording is: everything to the end of the file is measured.',
+          },
+        ]
+      : []),
+    ...((!notFixed && !rf64 && said > there) || cutInside
+      ? [
+          {
+            code: 'cut-at-the-end',
+            words: `The file ends early: ${there} of ${said} bytes of samples are there. What is there is measured.`,
+          },
+        ]
+      : []),
+    ...(complex
+      ? [
+          {
+            code: 'no-centre-frequency',
+            words:
+              'A WAV file does not say what the receiver was tuned to: offsets from its centre are given, no frequency.',
+          },
+        ]
+      : []),
   ]
 }

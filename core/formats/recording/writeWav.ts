@@ -2,7 +2,8 @@
 export function writeWav(x: Float32Array, sampleRateHz: number): Uint8Array {
   const out = new Uint8Array(44 + 4 * x.length)
   const view = new DataView(out.buffer)
-  const put = (at: number, text: string) => [...text].forEach((c, i) => view.setUint8(at + i, c.charCodeAt(0)))
+  const put = (at: number, text: string) =>
+    [...text].forEach((c, i) => view.setUint8(at + i, c.charCodeAt(0)))
   put(0, 'RIFF')
   view.setUint32(4, 36 + 4 * x.length, true)
   put(8, 'WAVEfmt ')

@@ -21,7 +21,7 @@ export function profileQuantity(profile: InstrumentProfile, quantity: Quantity):
 
 /** Profiles that would leave an acceptance zone: those whose accuracy of reading is at least as good. */
 export function profilesAsGoodAs(quantity: Quantity, ofReading: number): InstrumentProfile[] {
-  return INSTRUMENT_PROFILES.filter((p) => {
+  return INSTRUMENT_PROFILES.filter(p => {
     const accuracy = profileQuantity(p, quantity)?.accuracy
     return accuracy !== undefined && !accuracy.ofFullScale && (accuracy.ofReading ?? 0) < ofReading
   })

@@ -1,4 +1,9 @@
 export { BENCH_KITS, benchKit, type BenchKit } from './kits'
 export { hiddenShare, shownOf, withError, type NeedleMemory, type Shown } from './shown'
 export { spectrumTrace, type TraceSettings } from './spectrumTrace'
-export type { BenchLook, SimulatedInstrument, SimulatedReading, SimulatedSetting } from './simulatedInstrument'
+export type {
+  BenchLook,
+  SimulatedInstrument,
+  SimulatedReading,
+  SimulatedSetting,
+} from './simulatedInstrument'

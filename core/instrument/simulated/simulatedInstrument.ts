@@ -1,8 +1,15 @@
 import type { Accuracy } from '../../quantity'
 import type { RigAction, RigState, RigTruth } from '../../rig'
 
-/** What an instrument sees: the set, and what it does; the spectrum only when asked, since it costs a transform. */
-export interface BenchLook { readonly state: RigState, readonly truth: RigTruth, readonly spectral: () => RigTruth }
+/**
+ * What an instrument sees: the set, and what it does; the spectrum only when asked, since it costs a
+ * transform.
+ */
+export interface BenchLook {
+  readonly state: RigState
+  readonly truth: RigTruth
+  readonly spectral: () => RigTruth
+}
 
 /** One number that an instrument shows. */
 export interface SimulatedReading {

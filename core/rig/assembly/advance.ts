@@ -4,13 +4,16 @@ import { work } from './truth'
 
 /** Longest step while it transmits: heat and power change together [s]. */
 const KEYED_STEP_S = 0.25
-/** Device junctions above this die (general trade knowledge) [deg C]; valves glow above this dissipation for seconds. */
+/**
+ * Device junctions above this die (general trade knowledge) [deg C]; valves glow above this dissipation for
+ * seconds.
+ */
 const JUNCTION_DIES_C = 220
 const DRIVER_S = 6
 
 /**
- * The set after dtS, nothing touched. Oscillators, heat and high voltage follow exponentials and are exact for any step;
- * while keyed the step is cut, because heat changes the power that makes it.
+ * The set after dtS, nothing touched. Oscillators, heat and high voltage follow exponentials and are exact
+ * for any step; while keyed the step is cut, because heat changes the power that makes it.
  * @throws nothing; dtS <= 0 gives the same state
  */
 export function advance(state: RigState, dtS: number): RigState {
@@ -27,7 +30,12 @@ export function advance(state: RigState, dtS: number): RigState {
 function step(state: RigState, dtS: number): RigState {
   const { memory, parts, controls } = state
   const w = work(state)
-  const heat = heatPath.pass(parts.heat, { heatW: w.tx.heatW.final, ambientC: state.surroundings.ambientC }, memory.heat, dtS)
+  const heat = heatPath.pass(
+    parts.heat,
+    { heatW: w.tx.heatW.final, ambientC: state.surroundings.ambientC },
+    memory.heat,
+    dtS,
+  )
   const on = controls.powerOn
   const transmitting = w.tx.envelope.meanW > 0 || (controls.keyed && on)
   const driverEndK = w.tx.heatW.driver * parts.driver.kelvinPerW
@@ -35,10 +43,19 @@ function step(state: RigState, dtS: number): RigState {
   const next: RigState = {
     ...state,
     memory: {
-      ...memory, timeS: memory.timeS + dtS, onS: on ? memory.onS + dtS : 0, warmS: on ? memory.warmS + dtS : Math.max(0, memory.warmS - dtS), heat,
-      loop: { ...memory.loop, sinceS: memory.loop.sinceS + dtS }, driverRiseK: driverEndK + (memory.driverRiseK - driverEndK) * decay(dtS, DRIVER_S),
-      highV: parts.highVoltage ? highVoltage.pass(parts.highVoltage, { on }, { volts: memory.highV }, dtS).volts : 0,
-      keyedS: transmitting ? memory.keyedS + dtS : 0, keyedTotalS: memory.keyedTotalS + (transmitting ? dtS : 0), hottestC: Math.max(memory.hottestC, hotC),
+      ...memory,
+      timeS: memory.timeS + dtS,
+      onS: on ? memory.onS + dtS : 0,
+      warmS: on ? memory.warmS + dtS : Math.max(0, memory.warmS - dtS),
+      heat,
+      loop: { ...memory.loop, sinceS: memory.loop.sinceS + dtS },
+      driverRiseK: driverEndK + (memory.driverRiseK - driverEndK) * decay(dtS, DRIVER_S),
+      highV: parts.highVoltage
+        ? highVoltage.pass(parts.highVoltage, { on }, { volts: memory.highV }, dtS).volts
+        : 0,
+      keyedS: transmitting ? memory.keyedS + dtS : 0,
+      keyedTotalS: memory.keyedTotalS + (transmitting ? dtS : 0),
+      hottestC: Math.max(memory.hottestC, hotC),
     },
   }
   return hotC > JUNCTION_DIES_C && !parts.final.dead ? dies(next, hotC) : next
@@ -47,6 +64,15 @@ function step(state: RigState, dtS: number): RigState {
 /** An overheated output device is gone for good. */
 function dies(state: RigState, hotC: number): RigState {
   const why = `output device at ${Math.round(hotC)} \u00b0C`
-  const parts = state.parts.valves ? { ...state.parts, valves: { ...state.parts.valves, emission: state.parts.valves.emission * 0.5 } } : { ...state.parts, final: { ...state.parts.final, dead: true } }
-  return { ...state, parts: { ...parts, final: { ...parts.final, dead: true } }, damage: [...state.damage, { timeS: state.memory.timeS, what: state.parts.valves ? 'valves' : 'final', why }] }
+  const parts = state.parts.valves
+    ? { ...state.parts, valves: { ...state.parts.valves, emission: state.parts.valves.emission * 0.5 } }
+    : { ...state.parts, final: { ...state.parts.final, dead: true } }
+  return {
+    ...state,
+    parts: { ...parts, final: { ...parts.final, dead: true } },
+    damage: [
+      ...state.damage,
+      { timeS: state.memory.timeS, what: state.parts.valves ? 'valves' : 'final', why },
+    ],
+  }
 }

@@ -3,26 +3,65 @@ import type { Quantity } from '../../quantity'
 import { cycleOf, spectralFigures } from '../signal/figures'
 import type { Worked } from './truth'
 
-/** A discriminator and a modulator are never quite even: positive deviation exceeds negative by this much [ratio]. */
+/**
+ * A discriminator and a modulator are never quite even: positive deviation exceeds negative by this much
+ * [ratio].
+ */
 const ASYMMETRY = 0.015
 
 /** What modulation meters and analysers would show of the emission. */
-export function modulationValues({ tx, state, f }: Worked, spectral: boolean): Partial<Record<Quantity, number | null>> {
+export function modulationValues(
+  { tx, state, f }: Worked,
+  spectral: boolean,
+): Partial<Record<Quantity, number | null>> {
   const { emission, envelope } = tx
   const noise = (stream: number) => deterministicNoise(state.seed, stream, state.memory.timeS)
-  const nothing = { carrierHz: null, depthPositiveRatio: null, depthNegativeRatio: null, deviationPositiveHz: null, deviationNegativeHz: null, adjacentDbc: null, imd3Db: null, carrierLeakDb: null }
+  const nothing = {
+    carrierHz: null,
+    depthPositiveRatio: null,
+    depthNegativeRatio: null,
+    deviationPositiveHz: null,
+    deviationNegativeHz: null,
+    adjacentDbc: null,
+    imd3Db: null,
+    carrierLeakDb: null,
+  }
   if (emission.kind === 'none') return nothing
-  const lines = spectral || emission.kind === 'ssb' ? spectralFigures(emission, cycleOf(emission), emission.offsetHz) : null
-  const shared = { ...nothing, carrierHz: f.carrierHz + 0.3 * noise(2), adjacentDbc: spectral && lines ? lines.adjacentDbc : null }
+  const lines =
+    spectral || emission.kind === 'ssb'
+      ? spectralFigures(emission, cycleOf(emission), emission.offsetHz)
+      : null
+  const shared = {
+    ...nothing,
+    carrierHz: f.carrierHz + 0.3 * noise(2),
+    adjacentDbc: spectral && lines ? lines.adjacentDbc : null,
+  }
   if (emission.kind === 'fm') {
     const deviationHz = emission.tones.reduce((sum, t) => sum + t.level, 0)
-    return { ...shared, deviationPositiveHz: deviationHz * (1 + ASYMMETRY) + 2 * noise(4), deviationNegativeHz: deviationHz * (1 - ASYMMETRY) + 2 * noise(5) }
+    return {
+      ...shared,
+      deviationPositiveHz: deviationHz * (1 + ASYMMETRY) + 2 * noise(4),
+      deviationNegativeHz: deviationHz * (1 - ASYMMETRY) + 2 * noise(5),
+    }
   }
   if (emission.kind === 'am') {
     if (emission.tones.length === 0) return shared
-    return { ...shared, depthPositiveRatio: envelope.highV / emission.carrierV - 1, depthNegativeRatio: 1 - envelope.lowV / emission.carrierV }
+    return {
+      ...shared,
+      depthPositiveRatio: envelope.highV / emission.carrierV - 1,
+      depthNegativeRatio: 1 - envelope.lowV / emission.carrierV,
+    }
   }
   const quiet = emission.tones.every(t => t.level === 0)
-  const leakDb = quiet ? (envelope.pepW > 0 ? 10 * Math.log10(tx.fullPepW / envelope.pepW) : null) : lines!.carrierBelowPepDb
-  return { ...shared, carrierHz: quiet ? null : f.carrierHz + lines!.strongestHz + 0.3 * noise(2), imd3Db: lines!.imd3Db, carrierLeakDb: leakDb }
+  const leakDb = quiet
+    ? envelope.pepW > 0
+      ? 10 * Math.log10(tx.fullPepW / envelope.pepW)
+      : null
+    : lines!.carrierBelowPepDb
+  return {
+    ...shared,
+    carrierHz: quiet ? null : f.carrierHz + lines!.strongestHz + 0.3 * noise(2),
+    imd3Db: lines!.imd3Db,
+    carrierLeakDb: leakDb,
+  }
 }

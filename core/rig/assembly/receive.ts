@@ -4,7 +4,13 @@ import type { RigState } from '../rigState'
 import { rowResponse } from './drive'
 import type { Frequencies } from './frequencies'
 
-export interface Reception { readonly sensitivityV: number, readonly audibleV: number, readonly sinadDb: number | null, readonly sMeter: number | null, readonly lossDb: number }
+export interface Reception {
+  readonly sensitivityV: number
+  readonly audibleV: number
+  readonly sinadDb: number | null
+  readonly sMeter: number | null
+  readonly lossDb: number
+}
 
 /** Generator as common practice sets it: AM 30 %, FM 60 % of 2 kHz, SSB a beat of 1 kHz. */
 const AM_DETECTION = { kind: 'am', depthRatio: 0.3, audioHz: 3000 } as const
@@ -19,22 +25,46 @@ export function receive(design: RigDesign, state: RigState, at: At, f: Frequenci
   const { parts, controls, stimulus } = state
   const detection = detectionOf(design, controls.mode)
   const coils = rowResponse(state, design.wiring.receiveCoils ?? [], f.channelHz)
-  const preselector = design.wiring.preselector ? preselectorResponse(design, at(design.wiring.preselector), controls.channel) : 1
+  const preselector = design.wiring.preselector
+    ? preselectorResponse(design, at(design.wiring.preselector), controls.channel)
+    : 1
   // A generator beside the channel lands beside the middle of the filter.
   const besideHz = stimulus.inputHz === null ? 0 : stimulus.inputHz - f.channelHz
-  const lossDb = ifFilter.respond(parts.ifFilter, { frequencyHz: f.secondIfHz + besideHz }, null) - 10 * Math.log10(Math.max(1e-9, coils * preselector))
+  const lossDb =
+    ifFilter.respond(parts.ifFilter, { frequencyHz: f.secondIfHz + besideHz }, null) -
+    10 * Math.log10(Math.max(1e-9, coils * preselector))
   const on = controls.powerOn && !controls.keyed
   return {
     lossDb,
-    sensitivityV: levelForSinad(parts.frontEnd, lossDb, detection, detection.kind === 'fm' ? FM_WANTED_DB : WANTED_DB),
+    sensitivityV: levelForSinad(
+      parts.frontEnd,
+      lossDb,
+      detection,
+      detection.kind === 'fm' ? FM_WANTED_DB : WANTED_DB,
+    ),
     audibleV: levelForSinad(parts.frontEnd, lossDb, detection, AUDIBLE_DB),
     sinadDb: on && stimulus.inputV > 0 ? sinadDb(parts.frontEnd, lossDb, detection, stimulus.inputV) : null,
-    sMeter: on && parts.sMeter ? sMeter.respond(parts.sMeter, { levelV: stimulus.inputV, lossDb: lossDb + parts.frontEnd.faultLossDb, preset: design.wiring.sMeter ? menuShare(design, at, design.wiring.sMeter) : 0.5 }, null) : null,
+    sMeter:
+      on && parts.sMeter
+        ? sMeter.respond(
+            parts.sMeter,
+            {
+              levelV: stimulus.inputV,
+              lossDb: lossDb + parts.frontEnd.faultLossDb,
+              preset: design.wiring.sMeter ? menuShare(design, at, design.wiring.sMeter) : 0.5,
+            },
+            null,
+          )
+        : null,
   }
 }
 
 export function detectionOf(design: RigDesign, mode: RigState['controls']['mode']): Detection {
-  return mode === 'AM' ? AM_DETECTION : mode === 'FM' ? FM_DETECTION : { kind: 'ssb', bandwidthHz: design.ssbBandwidthHz }
+  return mode === 'AM'
+    ? AM_DETECTION
+    : mode === 'FM'
+      ? FM_DETECTION
+      : { kind: 'ssb', bandwidthHz: design.ssbBandwidthHz }
 }
 
 /** A preset as it is, a menu value as its share of the range. */
@@ -46,7 +76,10 @@ const PRESELECTOR_WIDTH = 0.06
 /** Where the preselector peaks on a band, 0..1: each band has its sector on the dial. */
 export const preselectorPeak = (channel: number) => 0.2 + 0.14 * channel
 
-/** Power response of the preselector about its peak for this band. Source: one tuned circuit on a dial; illustrative width. */
+/**
+ * Power response of the preselector about its peak for this band. Source: one tuned circuit on a dial;
+ * illustrative width.
+ */
 export function preselectorResponse(_design: RigDesign, position: number, channel: number): number {
   return 1 / (1 + ((position - preselectorPeak(channel)) / PRESELECTOR_WIDTH) ** 2)
 }

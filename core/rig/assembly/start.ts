@@ -15,14 +15,63 @@ const QUIET: Stimulus = { tones: [], whistle: false, otherMicrophone: false, inp
  */
 export function healthyRig(designId: string, seed: number): RigState {
   const design = rigDesign(designId)
-  const controls: Controls = { powerOn: true, mode: design.modes[0]!, channel: design.firstChannel, keyed: false, lowPower: false, coverage: 'standard', micGain: 1, clarifier: 0.5, driveOff: false }
-  const surroundings: Surroundings = { supplyV: design.nominalSupplyV, limitA: NO_LIMIT_A, foldback: false, leadOhm: 0, ambientC: 25, humidity: 0.4 }
+  const controls: Controls = {
+    powerOn: true,
+    mode: design.modes[0]!,
+    channel: design.firstChannel,
+    keyed: false,
+    lowPower: false,
+    coverage: 'standard',
+    micGain: 1,
+    clarifier: 0.5,
+    driveOff: false,
+  }
+  const surroundings: Surroundings = {
+    supplyV: design.nominalSupplyV,
+    limitA: NO_LIMIT_A,
+    foldback: false,
+    leadOhm: 0,
+    ambientC: 25,
+    humidity: 0.4,
+  }
   const adjusters = Object.entries(design.adjusters)
   return {
-    designId, seed, parts: design.parts, controls, stimulus: QUIET, surroundings, damage: [],
-    positions: Object.fromEntries(adjusters.filter(([, a]) => a.kind !== 'core').flatMap(([d, a]) => a.perCoverage ? [[d, a.start], [d + EXPANDED_MARK, a.start]] : [[d, a.start]])),
-    slugs: Object.fromEntries(adjusters.filter(([, a]) => a.kind === 'core').map(([d, a]) => [d, { turns: a.start, waxed: a.waxed ?? false, broken: false }])),
-    memory: { timeS: 0, onS: 0, warmS: 0, loop: restingLoop(design), heat: heatPath.rest(design.parts.heat), driverRiseK: 0, highV: 0, keyedS: 0, keyedTotalS: 0, hottestC: 25 },
+    designId,
+    seed,
+    parts: design.parts,
+    controls,
+    stimulus: QUIET,
+    surroundings,
+    damage: [],
+    positions: Object.fromEntries(
+      adjusters
+        .filter(([, a]) => a.kind !== 'core')
+        .flatMap(([d, a]) =>
+          a.perCoverage
+            ? [
+                [d, a.start],
+                [d + EXPANDED_MARK, a.start],
+              ]
+            : [[d, a.start]],
+        ),
+    ),
+    slugs: Object.fromEntries(
+      adjusters
+        .filter(([, a]) => a.kind === 'core')
+        .map(([d, a]) => [d, { turns: a.start, waxed: a.waxed ?? false, broken: false }]),
+    ),
+    memory: {
+      timeS: 0,
+      onS: 0,
+      warmS: 0,
+      loop: restingLoop(design),
+      heat: heatPath.rest(design.parts.heat),
+      driverRiseK: 0,
+      highV: 0,
+      keyedS: 0,
+      keyedTotalS: 0,
+      hottestC: 25,
+    },
   }
 }
 

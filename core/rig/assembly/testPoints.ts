@@ -17,15 +17,25 @@ export function testPointsOf(w: Worked, _rx: ReturnType<typeof receive>): RigTru
     'output device': { value: 0, unit: 'degC' },
   }
   if (w.controlV !== null) points['VCO control'] = { value: w.controlV, unit: 'V' }
-  if (f.carrierOscillatorHz !== null) points['carrier oscillator'] = { value: powered ? f.carrierOscillatorHz : null, unit: 'Hz' }
+  if (f.carrierOscillatorHz !== null)
+    points['carrier oscillator'] = { value: powered ? f.carrierOscillatorHz : null, unit: 'Hz' }
   if (parts.gateBias) points['gate'] = { value: tx.gateV, unit: 'V' }
   if (w.plate) points['plate supply'] = { value: w.plate.plateV, unit: 'V' }
-  points['output device'] = { value: state.surroundings.ambientC + state.memory.heat.junctionRiseK + state.memory.heat.sinkRiseK, unit: 'degC' }
-  for (const [row, coils] of [['drive', design.wiring.driveCoils], ['output', design.wiring.outputCoils]] as const) {
+  points['output device'] = {
+    value: state.surroundings.ambientC + state.memory.heat.junctionRiseK + state.memory.heat.sinkRiseK,
+    unit: 'degC',
+  }
+  for (const [row, coils] of [
+    ['drive', design.wiring.driveCoils],
+    ['output', design.wiring.outputCoils],
+  ] as const) {
     let level = row === 'drive' ? 1 : Math.sqrt(tx.envelope.meanW)
     for (const coil of coils) {
       level *= Math.sqrt(stageResponse(state, coil, coils, f.carrierHz))
-      points[`RF behind ${coil}`] = { value: state.controls.keyed && w.locked ? level * (row === 'drive' ? parts.driver.gainRatio : 1) : 0, unit: 'V rf' }
+      points[`RF behind ${coil}`] = {
+        value: state.controls.keyed && w.locked ? level * (row === 'drive' ? parts.driver.gainRatio : 1) : 0,
+        unit: 'V rf',
+      }
     }
   }
   return points

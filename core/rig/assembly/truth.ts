@@ -1,4 +1,12 @@
-import { benchSupply, deterministicNoise, heatPath, lockedLoop, lowPass, meterMovement, slowWander } from '../../circuit'
+import {
+  benchSupply,
+  deterministicNoise,
+  heatPath,
+  lockedLoop,
+  lowPass,
+  meterMovement,
+  slowWander,
+} from '../../circuit'
 import type { Quantity } from '../../quantity'
 import { rigDesign } from '../designs'
 import type { At, RigDesign } from '../rigDesign'
@@ -23,7 +31,7 @@ export interface Worked {
   readonly lockS: number
   readonly controlV: number | null
   readonly tx: Transmission
-  readonly plate: { readonly plateA: number, readonly plateV: number, readonly tankHeatW: number } | null
+  readonly plate: { readonly plateA: number; readonly plateV: number; readonly tankHeatW: number } | null
   readonly supplyV: number
   readonly supplyA: number
   readonly limiting: boolean
@@ -39,16 +47,32 @@ const MAINS = { standbyW: 75, keyedW: 25, rectifierEfficiency: 0.85 }
  */
 export function truthOf(state: RigState, spectral = false): RigTruth {
   const w = work(state)
-  const { junctionC, sinkC } = heatPath.respond(state.parts.heat, { heatW: 0, ambientC: state.surroundings.ambientC }, state.memory.heat)
+  const { junctionC, sinkC } = heatPath.respond(
+    state.parts.heat,
+    { heatW: 0, ambientC: state.surroundings.ambientC },
+    state.memory.heat,
+  )
   const rx = receive(w.design, state, w.at, w.f)
   const dcW = w.plate ? w.plate.plateV * w.plate.plateA : w.supplyV * w.supplyA
   const heatW: Record<string, number> = { ...w.tx.heatW, ...(w.plate ? { tank: w.plate.tankHeatW } : {}) }
   const rest = w.plate ? 0 : w.supplyV * restA(w.design, state, w.supplyV)
   return {
-    values: { ...valuesOf(w, rx), ...modulationValues(w, spectral) }, carrierW: w.tx.carrierW, emission: w.tx.emission, envelope: w.tx.envelope, channelHz: w.f.channelHz, locked: w.locked, secondIfHz: w.f.secondIfHz,
-    passbandShiftHz: w.f.passbandShiftHz, clarifierNull: 0.5 + (w.f.carrierHz - w.f.channelHz) / CLARIFIER_SPAN_HZ,
-    junctionC, sinkC, driverC: state.surroundings.ambientC + state.memory.driverRiseK,
-    energy: { dcW, rfW: w.tx.envelope.meanW, heatW: { ...heatW, rest } }, supplyLimiting: w.limiting, testPoints: testPointsOf(w, rx), dcGain: state.parts.final.dcGain,
+    values: { ...valuesOf(w, rx), ...modulationValues(w, spectral) },
+    carrierW: w.tx.carrierW,
+    emission: w.tx.emission,
+    envelope: w.tx.envelope,
+    channelHz: w.f.channelHz,
+    locked: w.locked,
+    secondIfHz: w.f.secondIfHz,
+    passbandShiftHz: w.f.passbandShiftHz,
+    clarifierNull: 0.5 + (w.f.carrierHz - w.f.channelHz) / CLARIFIER_SPAN_HZ,
+    junctionC,
+    sinkC,
+    driverC: state.surroundings.ambientC + state.memory.driverRiseK,
+    energy: { dcW, rfW: w.tx.envelope.meanW, heatW: { ...heatW, rest } },
+    supplyLimiting: w.limiting,
+    testPoints: testPointsOf(w, rx),
+    dcGain: state.parts.final.dcGain,
   }
 }
 
@@ -58,8 +82,15 @@ export function work(state: RigState): Worked {
   const at = positionsOf(design, state)
   const raw = frequenciesOf(design, state, at)
   const loop = loopOf(design, state, at, raw)
-  const f = loop.wanderHz > 0 ? { ...raw, carrierHz: raw.carrierHz + loop.wanderHz * slowWander(state.seed, state.memory.timeS) } : raw
-  const { junctionC } = heatPath.respond(state.parts.heat, { heatW: 0, ambientC: state.surroundings.ambientC }, state.memory.heat)
+  const f =
+    loop.wanderHz > 0
+      ? { ...raw, carrierHz: raw.carrierHz + loop.wanderHz * slowWander(state.seed, state.memory.timeS) }
+      : raw
+  const { junctionC } = heatPath.respond(
+    state.parts.heat,
+    { heatW: 0, ambientC: state.surroundings.ambientC },
+    state.memory.heat,
+  )
   const shared = { design, state, at, f, locked: loop.locked, lockS: loop.lockS, controlV: loop.controlV }
   if (state.parts.valves) return { ...shared, ...valveWork(design, state, at, f) }
   // The supply asks for the same voltage again and again: the transmitter is made once for each.
@@ -70,31 +101,82 @@ export function work(state: RigState): Worked {
     return there
   }
   const { setV, limitA, foldback, leadOhm } = { setV: state.surroundings.supplyV, ...state.surroundings }
-  const supply = benchSupply.respond({ setV, limitA, foldback, leadOhm }, { drawA: v => restA(design, state, v) + drawnBy(run(v)) }, null)
-  return { ...shared, tx: run(supply.setV), plate: null, supplyV: supply.setV, supplyA: supply.currentA, limiting: supply.limiting }
+  const supply = benchSupply.respond(
+    { setV, limitA, foldback, leadOhm },
+    { drawA: v => restA(design, state, v) + drawnBy(run(v)) },
+    null,
+  )
+  return {
+    ...shared,
+    tx: run(supply.setV),
+    plate: null,
+    supplyV: supply.setV,
+    supplyA: supply.currentA,
+    limiting: supply.limiting,
+  }
 }
 
-function valveWork(design: RigDesign, state: RigState, at: At, f: Frequencies): Pick<Worked, 'tx' | 'plate' | 'supplyV' | 'supplyA' | 'limiting'> {
+function valveWork(
+  design: RigDesign,
+  state: RigState,
+  at: At,
+  f: Frequencies,
+): Pick<Worked, 'tx' | 'plate' | 'supplyV' | 'supplyA' | 'limiting'> {
   const v = valveTransmit(design, state, at, f)
   const on = state.controls.powerOn
-  const mainsW = on ? MAINS.standbyW + (state.controls.keyed ? MAINS.keyedW : 0) + v.plateV * v.plateA / MAINS.rectifierEfficiency : 0
-  const tx: Transmission = { emission: v.emission, envelope: v.envelope, carrierW: v.carrierW, idleA: v.idleA, gateV: null, railV: v.plateV, finalA: v.plateA, driverA: 0, heatW: { final: v.plateHeatW, regulator: 0, driver: 0 }, fullPepW: v.carrierW }
-  return { tx, plate: { plateA: v.plateA, plateV: v.plateV, tankHeatW: v.tankHeatW }, supplyV: state.surroundings.supplyV, supplyA: mainsW / Math.max(1, state.surroundings.supplyV), limiting: false }
+  const mainsW = on
+    ? MAINS.standbyW +
+      (state.controls.keyed ? MAINS.keyedW : 0) +
+      (v.plateV * v.plateA) / MAINS.rectifierEfficiency
+    : 0
+  const tx: Transmission = {
+    emission: v.emission,
+    envelope: v.envelope,
+    carrierW: v.carrierW,
+    idleA: v.idleA,
+    gateV: null,
+    railV: v.plateV,
+    finalA: v.plateA,
+    driverA: 0,
+    heatW: { final: v.plateHeatW, regulator: 0, driver: 0 },
+    fullPepW: v.carrierW,
+  }
+  return {
+    tx,
+    plate: { plateA: v.plateA, plateV: v.plateV, tankHeatW: v.tankHeatW },
+    supplyV: state.surroundings.supplyV,
+    supplyA: mainsW / Math.max(1, state.surroundings.supplyV),
+    limiting: false,
+  }
 }
 
 function loopOf(design: RigDesign, state: RigState, at: At, f: Frequencies) {
   if (!state.controls.powerOn) return { controlV: null, locked: false, lockS: 0, wanderHz: 0 }
   const { loop } = state.parts
   if (!loop) return { controlV: null, locked: true, lockS: 0, wanderHz: 0 }
-  return lockedLoop.respond(loop, { neededHz: f.vcoHz, turns: design.wiring.vcoCoil ? at(design.wiring.vcoCoil) : 0, humidity: state.surroundings.humidity }, state.memory.loop)
+  return lockedLoop.respond(
+    loop,
+    {
+      neededHz: f.vcoHz,
+      turns: design.wiring.vcoCoil ? at(design.wiring.vcoCoil) : 0,
+      humidity: state.surroundings.humidity,
+    },
+    state.memory.loop,
+  )
 }
 
 /** Everything beside driver and output stage, shorts included [A]. */
 function restA(design: RigDesign, state: RigState, supplyV: number): number {
   const { supplyInput, final } = state.parts
   const share = supplyV / design.nominalSupplyV
-  const running = state.controls.powerOn ? supplyInput.receiveA + (state.controls.keyed ? supplyInput.exciterA : 0) : 0
-  return running * share + (supplyInput.diodeShorted ? supplyV / supplyInput.diodeOhm : 0) + (state.controls.powerOn && final.shortOhm !== null ? supplyV / final.shortOhm : 0)
+  const running = state.controls.powerOn
+    ? supplyInput.receiveA + (state.controls.keyed ? supplyInput.exciterA : 0)
+    : 0
+  return (
+    running * share +
+    (supplyInput.diodeShorted ? supplyV / supplyInput.diodeOhm : 0) +
+    (state.controls.powerOn && final.shortOhm !== null ? supplyV / final.shortOhm : 0)
+  )
 }
 
 function drawnBy(tx: Transmission): number {
@@ -109,14 +191,31 @@ function valuesOf(w: Worked, rx: ReturnType<typeof receive>): Partial<Record<Qua
   const { panel } = state.parts
   const preset = design.wiring.panel ? 0.5 + w.at(design.wiring.panel) : 1
   return {
-    powerW: meanW * (1 + 0.001 * noise(1)), pepW: pepW * (1 + 0.001 * noise(1)),
+    powerW: meanW * (1 + 0.001 * noise(1)),
+    pepW: pepW * (1 + 0.001 * noise(1)),
     referenceHz: state.controls.powerOn ? w.f.referenceHz + 0.1 * noise(3) : null,
-    supplyV: w.supplyV, supplyA: w.supplyA, onTimeS: onS,
+    supplyV: w.supplyV,
+    supplyA: w.supplyA,
+    onTimeS: onS,
     panelPowerW: panel ? meterMovement.respond(panel, { powerW: meanW, preset }, null) : null,
-    vcoV: w.controlV, lockS: Number.isFinite(w.lockS) ? w.lockS : null,
-    harmonicDbc: meanW > 0 ? lowPass.respond(state.parts.filter, { carrierHz: w.f.carrierHz, trapTurns: design.wiring.trap ? w.at(design.wiring.trap) : 0 }, null) + 0.2 * noise(7) : null,
-    stageIdleA: state.controls.keyed ? tx.idleA : null, gateV: tx.gateV, plateA: w.plate ? w.plate.plateA : null, swr: meanW > 0 ? 1 : null,
-    sensitivityV: rx.sensitivityV, audibleV: rx.audibleV, sinadDb: rx.sinadDb, sMeter: rx.sMeter,
+    vcoV: w.controlV,
+    lockS: Number.isFinite(w.lockS) ? w.lockS : null,
+    harmonicDbc:
+      meanW > 0
+        ? lowPass.respond(
+            state.parts.filter,
+            { carrierHz: w.f.carrierHz, trapTurns: design.wiring.trap ? w.at(design.wiring.trap) : 0 },
+            null,
+          ) +
+          0.2 * noise(7)
+        : null,
+    stageIdleA: state.controls.keyed ? tx.idleA : null,
+    gateV: tx.gateV,
+    plateA: w.plate ? w.plate.plateA : null,
+    swr: meanW > 0 ? 1 : null,
+    sensitivityV: rx.sensitivityV,
+    audibleV: rx.audibleV,
+    sinadDb: rx.sinadDb,
+    sMeter: rx.sMeter,
   }
 }
-

@@ -11,7 +11,17 @@ import { QUILLON_P5_RIG } from './quillonP5'
 import { QUILLON_P7_RIG } from './quillonP7'
 
 /** Every simulated set, by the id of its model sheet. */
-export const RIG_DESIGNS: readonly RigDesign[] = [OSMUND_27F_RIG, OSMUND_40A_RIG, LARKFIELD_LX8_RIG, LARKFIELD_LX8M_RIG, CORVID_M6_RIG, BRANTWICK_TALLIS60_RIG, QUILLON_HB150_RIG, QUILLON_P5_RIG, QUILLON_P7_RIG]
+export const RIG_DESIGNS: readonly RigDesign[] = [
+  OSMUND_27F_RIG,
+  OSMUND_40A_RIG,
+  LARKFIELD_LX8_RIG,
+  LARKFIELD_LX8M_RIG,
+  CORVID_M6_RIG,
+  BRANTWICK_TALLIS60_RIG,
+  QUILLON_HB150_RIG,
+  QUILLON_P5_RIG,
+  QUILLON_P7_RIG,
+]
 
 /** @throws {CoreError} unknown-sheet */
 export function rigDesign(id: string): RigDesign {

@@ -20,16 +20,26 @@ export interface RigFault {
 }
 
 /** Changes parameters of one group of parts; the only thing a fault may do beside moving an adjuster. */
-export function worse<G extends PartGroup>(state: RigState, group: G, change: Partial<NonNullable<RigParts[G]>>): RigState {
+export function worse<G extends PartGroup>(
+  state: RigState,
+  group: G,
+  change: Partial<NonNullable<RigParts[G]>>,
+): RigState {
   return { ...state, parts: { ...state.parts, [group]: { ...(state.parts[group] as object), ...change } } }
 }
 
 /** An adjuster left somewhere. */
 export function left(state: RigState, designator: string, position: number): RigState {
   const slug = state.slugs[designator]
-  return slug ? { ...state, slugs: { ...state.slugs, [designator]: { ...slug, turns: position } } } : { ...state, positions: { ...state.positions, [designator]: position } }
+  return slug
+    ? { ...state, slugs: { ...state.slugs, [designator]: { ...slug, turns: position } } }
+    : { ...state, positions: { ...state.positions, [designator]: position } }
 }
 
-export function withCore(state: RigState, designator: string, change: { waxed?: boolean, broken?: boolean, turns?: number }): RigState {
+export function withCore(
+  state: RigState,
+  designator: string,
+  change: { waxed?: boolean; broken?: boolean; turns?: number },
+): RigState {
   return { ...state, slugs: { ...state.slugs, [designator]: { ...state.slugs[designator]!, ...change } } }
 }

@@ -10,8 +10,20 @@ import { VALVE_FAULTS } from './valveFaults'
 
 export type { RigFault } from './fault'
 
-/** Every fault of the practice bench. Ids with two digits are rows of the table of symptoms, those with a letter are invented beside it. */
-export const RIG_FAULTS: readonly RigFault[] = [...FREQUENCY_FAULTS, ...COIL_FAULTS, ...MODULATION_FAULTS, ...POWER_FAULTS, ...RECEIVER_FAULTS, ...METER_FAULTS, ...VALVE_FAULTS, ...NEGLECT_FAULTS]
+/**
+ * Every fault of the practice bench. Ids with two digits are rows of the table of symptoms, those with a
+ * letter are invented beside it.
+ */
+export const RIG_FAULTS: readonly RigFault[] = [
+  ...FREQUENCY_FAULTS,
+  ...COIL_FAULTS,
+  ...MODULATION_FAULTS,
+  ...POWER_FAULTS,
+  ...RECEIVER_FAULTS,
+  ...METER_FAULTS,
+  ...VALVE_FAULTS,
+  ...NEGLECT_FAULTS,
+]
 
 /** @throws {CoreError} unknown-cause */
 export function rigFault(id: string): RigFault {

@@ -32,7 +32,9 @@ describe('cases', () => {
     expect(seen.size).toBeGreaterThan(25)
   })
   it('a fault that a set cannot have is refused', () => {
-    expect(() => scenarioOf('quillon-p5', ['X17'], 1)).toThrow(expect.objectContaining({ code: 'unknown-cause' }))
+    expect(() => scenarioOf('quillon-p5', ['X17'], 1)).toThrow(
+      expect.objectContaining({ code: 'unknown-cause' }),
+    )
     expect(() => preparedScenario('nothing')).toThrow(expect.objectContaining({ code: 'unknown-sheet' }))
   })
 })

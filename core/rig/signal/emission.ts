@@ -1,11 +1,13 @@
-/** What leaves the antenna socket, as a complex envelope around the channel. Voltages are square roots of watts. */
-export type Emission =
-  | { readonly kind: 'none' }
-  | AmEmission
-  | FmEmission
-  | SsbEmission
+/**
+ * What leaves the antenna socket, as a complex envelope around the channel. Voltages are square roots of
+ * watts.
+ */
+export type Emission = { readonly kind: 'none' } | AmEmission | FmEmission | SsbEmission
 
-export interface Tone { readonly hz: number, /** AM: depth; FM: peak deviation [Hz]; SSB: drive, 1 = the one that saturates */ readonly level: number }
+export interface Tone {
+  readonly hz: number
+  /** AM: depth; FM: peak deviation [Hz]; SSB: drive, 1 = the one that saturates */ readonly level: number
+}
 
 export interface AmEmission {
   readonly kind: 'am'
@@ -17,7 +19,12 @@ export interface AmEmission {
   readonly tones: readonly Tone[]
 }
 
-export interface FmEmission { readonly kind: 'fm', readonly offsetHz: number, readonly carrierV: number, readonly tones: readonly Tone[] }
+export interface FmEmission {
+  readonly kind: 'fm'
+  readonly offsetHz: number
+  readonly carrierV: number
+  readonly tones: readonly Tone[]
+}
 
 export interface SsbEmission {
   readonly kind: 'ssb'

@@ -3,9 +3,19 @@ import type { Emission, SsbEmission, Tone } from './emission'
 import { waveform } from './waveform'
 
 /** One common period of an emission, sampled. */
-export interface Cycle { readonly re: Float64Array, readonly im: Float64Array, readonly periodS: number }
+export interface Cycle {
+  readonly re: Float64Array
+  readonly im: Float64Array
+  readonly periodS: number
+}
 
-export interface EnvelopeFigures { readonly meanW: number, readonly pepW: number, readonly highV: number, readonly lowV: number, readonly meanV: number }
+export interface EnvelopeFigures {
+  readonly meanW: number
+  readonly pepW: number
+  readonly highV: number
+  readonly lowV: number
+  readonly meanV: number
+}
 
 /** Samples a second of the sampled period: lines up to +/-64 kHz. */
 const RATE = 131_072
@@ -67,11 +77,16 @@ const NOTHING = 1e-15
 export function spectralFigures(emission: Emission, cycle: Cycle, offsetHz: number): SpectralFigures {
   const power = fft(cycle)
   const n = power.length
-  const at = (hz: number) => power[(Math.round(hz * cycle.periodS) % n + n) % n]!
+  const at = (hz: number) => power[((Math.round(hz * cycle.periodS) % n) + n) % n]!
   const neighbour = (side: 1 | -1) => {
     let sum = 0
     const [from, to] = [side * NEIGHBOUR_HZ - NEIGHBOUR_HALF_HZ, side * NEIGHBOUR_HZ + NEIGHBOUR_HALF_HZ]
-    for (let k = Math.ceil((from - offsetHz) * cycle.periodS); k <= Math.floor((to - offsetHz) * cycle.periodS); k++) sum += power[(k % n + n) % n]!
+    for (
+      let k = Math.ceil((from - offsetHz) * cycle.periodS);
+      k <= Math.floor((to - offsetHz) * cycle.periodS);
+      k++
+    )
+      sum += power[((k % n) + n) % n]!
     return sum
   }
   const total = power.reduce((a, b) => a + b, 0)
@@ -79,9 +94,16 @@ export function spectralFigures(emission: Emission, cycle: Cycle, offsetHz: numb
   let strongest = 0
   for (let k = 0; k < n; k++) if (power[k]! > power[strongest]!) strongest = k
   return {
-    adjacentDbc: 10 * Math.log10(Math.max(neighbour(1), neighbour(-1), NOTHING) / Math.max(reference, NOTHING)),
-    imd3Db: emission.kind === 'ssb' && emission.tones.length === 2 ? products(emission.tones, emission.side, at) : null,
-    carrierBelowPepDb: emission.kind === 'ssb' ? 10 * Math.log10(Math.max(tonesPepW(emission, at), NOTHING) / Math.max(at(0), NOTHING)) : null,
+    adjacentDbc:
+      10 * Math.log10(Math.max(neighbour(1), neighbour(-1), NOTHING) / Math.max(reference, NOTHING)),
+    imd3Db:
+      emission.kind === 'ssb' && emission.tones.length === 2
+        ? products(emission.tones, emission.side, at)
+        : null,
+    carrierBelowPepDb:
+      emission.kind === 'ssb'
+        ? 10 * Math.log10(Math.max(tonesPepW(emission, at), NOTHING) / Math.max(at(0), NOTHING))
+        : null,
     strongestHz: (strongest > n / 2 ? strongest - n : strongest) / cycle.periodS,
   }
 }

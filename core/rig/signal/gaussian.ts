@@ -1,6 +1,9 @@
-/** Gaussian noise of unit variance from a seed; a stream of its own. Source: xorshift32 and Box-Muller (textbook). */
+/**
+ * Gaussian noise of unit variance from a seed; a stream of its own. Source: xorshift32 and Box-Muller
+ * (textbook).
+ */
 export function gaussianFrom(seed: number): () => number {
-  let x = (seed | 0) || 0x1234567
+  let x = seed | 0 || 0x1234567
   const uniform = () => {
     x ^= x << 13
     x ^= x >>> 17

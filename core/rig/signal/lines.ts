@@ -10,5 +10,8 @@ export function fft({ re, im }: Cycle): Float64Array {
     transform.input[2 * k + 1] = im[k]!
   }
   transform.run()
-  return Float64Array.from({ length: n }, (_, k) => (transform.output[2 * k]! ** 2 + transform.output[2 * k + 1]! ** 2) / (n * n))
+  return Float64Array.from(
+    { length: n },
+    (_, k) => (transform.output[2 * k]! ** 2 + transform.output[2 * k + 1]! ** 2) / (n * n),
+  )
 }

@@ -14,23 +14,30 @@ const TAPS = 255
 /**
  * Loudspeaker audio of the receiver with the generator at its socket.
  *
- * @returns samples, shape (n), 1 = full scale: the generator's tone with its distortion and the noise that is left at this level
+ * @returns samples, shape (n), 1 = full scale: the generator's tone with its distortion and the noise that is
+ * left at this level
  * @throws {CoreError} out-of-range
  * Source: signal to noise by {@link audioSnr}, distortion as second harmonic; noise flat to 3 kHz.
  */
 export function renderAudio(state: RigState, rateHz: number, seconds: number): Float32Array {
-  if (!(rateHz >= 4 * BAND_HZ && seconds > 0)) throw new CoreError('out-of-range', `${seconds} s at ${rateHz} Hz`)
+  if (!(rateHz >= 4 * BAND_HZ && seconds > 0))
+    throw new CoreError('out-of-range', `${seconds} s at ${rateHz} Hz`)
   const w = work(state)
   const { lossDb } = receive(w.design, state, w.at, w.f)
   const { frontEnd } = state.parts
-  const snr = audioSnr(frontEnd.noiseFigureDb, lossDb + frontEnd.faultLossDb, detectionOf(w.design, state.controls.mode), state.stimulus.inputV)
+  const snr = audioSnr(
+    frontEnd.noiseFigureDb,
+    lossDb + frontEnd.faultLossDb,
+    detectionOf(w.design, state.controls.mode),
+    state.stimulus.inputV,
+  )
   const out = bandNoise(Math.round(rateHz * seconds), rateHz, state.seed)
   const toneRms = TONE_SIZE / Math.SQRT2
   // Without a signal the noise is as loud as the tone would be: the automatic gain sees to it.
   const noiseRms = snr > 0 ? toneRms / Math.sqrt(snr) : toneRms
   const loud = Math.min(1, TONE_SIZE / (noiseRms + TONE_SIZE))
   for (let k = 0; k < out.length; k++) {
-    const t = 2 * Math.PI * TONE_HZ * k / rateHz
+    const t = (2 * Math.PI * TONE_HZ * k) / rateHz
     const tone = snr > 0 ? TONE_SIZE * (Math.sin(t) + frontEnd.distortionRatio * Math.sin(2 * t)) : 0
     out[k] = loud * (tone + noiseRms * out[k]!)
   }
@@ -55,7 +62,8 @@ function lowPassTaps(cut: number): Float64Array {
   const middle = (TAPS - 1) / 2
   return Float64Array.from({ length: TAPS }, (_, j) => {
     const x = j - middle
-    const window = 0.42 - 0.5 * Math.cos(2 * Math.PI * j / (TAPS - 1)) + 0.08 * Math.cos(4 * Math.PI * j / (TAPS - 1))
+    const window =
+      0.42 - 0.5 * Math.cos((2 * Math.PI * j) / (TAPS - 1)) + 0.08 * Math.cos((4 * Math.PI * j) / (TAPS - 1))
     return (x === 0 ? 2 * cut : Math.sin(2 * Math.PI * cut * x) / (Math.PI * x)) * window
   })
 }

@@ -16,7 +16,12 @@ export interface IqSettings {
   readonly fullScaleW: number
 }
 
-export interface RenderedIq { readonly i: Float32Array, readonly q: Float32Array, readonly rateHz: number, /** the set afterwards: it drifts and warms while it is recorded */ readonly state: RigState }
+export interface RenderedIq {
+  readonly i: Float32Array
+  readonly q: Float32Array
+  readonly rateHz: number
+  /** the set afterwards: it drifts and warms while it is recorded */ readonly state: RigState
+}
 
 /** The set is looked at anew this often; between, its frequency stands still [s]. */
 const LOOK_S = 0.1
@@ -29,7 +34,8 @@ const LOOK_S = 0.1
  */
 export function renderIq(state: RigState, settings: IqSettings): RenderedIq {
   const { rateHz, seconds, offsetHz, fullScaleW } = settings
-  if (!(rateHz > 0 && seconds > 0 && fullScaleW > 0 && Math.abs(offsetHz) < rateHz / 2)) throw new CoreError('out-of-range', `${seconds} s at ${rateHz} Hz, offset ${offsetHz} Hz`)
+  if (!(rateHz > 0 && seconds > 0 && fullScaleW > 0 && Math.abs(offsetHz) < rateHz / 2))
+    throw new CoreError('out-of-range', `${seconds} s at ${rateHz} Hz, offset ${offsetHz} Hz`)
   const n = Math.round(rateHz * seconds)
   const i = new Float32Array(n)
   const q = new Float32Array(n)
@@ -45,12 +51,17 @@ export function renderIq(state: RigState, settings: IqSettings): RenderedIq {
   return { i, q, rateHz, state: now }
 }
 
-function renderBlock(state: RigState, { rateHz, offsetHz, fullScaleW }: IqSettings, { i, q, from, to }: { i: Float32Array, q: Float32Array, from: number, to: number }, startAngle: number): number {
+function renderBlock(
+  state: RigState,
+  { rateHz, offsetHz, fullScaleW }: IqSettings,
+  { i, q, from, to }: { i: Float32Array; q: Float32Array; from: number; to: number },
+  startAngle: number,
+): number {
   const { emission } = truthOf(state)
   const wave = waveform(emission)
   const scale = 1 / Math.sqrt(fullScaleW)
   const hz = offsetHz + (emission.kind === 'none' ? 0 : emission.offsetHz)
-  const stepAngle = 2 * Math.PI * hz / rateHz
+  const stepAngle = (2 * Math.PI * hz) / rateHz
   const out = { re: 0, im: 0 }
   // A rotating phasor instead of a sine and cosine each: its size is exact again at every block.
   let c = Math.cos(startAngle)

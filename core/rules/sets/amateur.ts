@@ -1,6 +1,9 @@
 import type { RuleSet } from '../ruleSet'
 
-/** What holds for amateur sets wherever they are; power is a matter of the licence and belongs into a rule set of one's own. */
+/**
+ * What holds for amateur sets wherever they are; power is a matter of the licence and belongs into a rule set
+ * of one's own.
+ */
 export const RULES_AMATEUR: RuleSet = {
   id: 'R-AM',
   name: 'Amateur, general',
@@ -11,7 +14,14 @@ export const RULES_AMATEUR: RuleSet = {
   asOf: '2026-11-25',
   fromMemory: true,
   limits: [
-    { id: 'R-AM3', quantity: 'harmonicDbc', bound: { high: -43 }, words: 'spurious below 30 MHz at least 43 dB below the mean power', source: '47 CFR 97.307', confidence: 'M' },
+    {
+      id: 'R-AM3',
+      quantity: 'harmonicDbc',
+      bound: { high: -43 },
+      words: 'spurious below 30 MHz at least 43 dB below the mean power',
+      source: '47 CFR 97.307',
+      confidence: 'M',
+    },
   ],
   alsoSays: [
     'R-AM2: 43 + 10 log PEP or 50 dB below PEP, whichever is less stringent (ITU RR Appendix 3)',

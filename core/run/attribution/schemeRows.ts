@@ -8,7 +8,13 @@ import type { AttributionRow, Unknown } from './attribute'
 const UNKNOWN_COUNTER_HZ = 10
 
 /** A frequency that was read: which of the scheme, on which channel (null = it has none), how far off. */
-export interface SchemeReading { readonly frequencyId: string, readonly channel: number | null, readonly errorHz: number, readonly standardUncertaintyHz: number, readonly instrument?: string | null }
+export interface SchemeReading {
+  readonly frequencyId: string
+  readonly channel: number | null
+  readonly errorHz: number
+  readonly standardUncertaintyHz: number
+  readonly instrument?: string | null
+}
 
 /** Oscillators of the scheme as what is looked for, in ppm. */
 export function schemeUnknowns(scheme: MixingScheme): Unknown[] {
@@ -20,7 +26,11 @@ export function schemeUnknowns(scheme: MixingScheme): Unknown[] {
  * @throws {CoreError} unknown-item (no such frequency or oscillator), unknown-channel
  * Source: C16, C18.
  */
-export function schemeRow(scheme: MixingScheme, planId: string, { frequencyId, channel, errorHz, standardUncertaintyHz, instrument = null }: SchemeReading): AttributionRow {
+export function schemeRow(
+  scheme: MixingScheme,
+  planId: string,
+  { frequencyId, channel, errorHz, standardUncertaintyHz, instrument = null }: SchemeReading,
+): AttributionRow {
   const frequency = scheme.frequencies.find(f => f.id === frequencyId)
   if (!frequency) throw new CoreError('unknown-item', `the scheme has no frequency "${frequencyId}"`)
   const steps = channel === null ? 0 : (channelHz(planId, channel) - scheme.baseHz) / scheme.stepHz
@@ -28,15 +38,27 @@ export function schemeRow(scheme: MixingScheme, planId: string, { frequencyId, c
   for (const { oscillator, factor, stepFactor } of frequency.terms) {
     const found = scheme.oscillators.find(o => o.id === oscillator)
     if (!found) throw new CoreError('unknown-item', `the scheme has no oscillator "${oscillator}"`)
-    coefficients[oscillator] = (coefficients[oscillator] ?? 0) + (factor + stepFactor * steps) * found.nominalHz / 1e6
+    coefficients[oscillator] =
+      (coefficients[oscillator] ?? 0) + ((factor + stepFactor * steps) * found.nominalHz) / 1e6
   }
   return { errorHz, standardUncertaintyHz, instrument, coefficients }
 }
 
 /** What a frequency of the scheme should be [Hz]; channel null where its terms take no steps. */
-export function schemeNominalHz(scheme: MixingScheme, planId: string, frequency: MixedFrequency, channel: number | null): number {
+export function schemeNominalHz(
+  scheme: MixingScheme,
+  planId: string,
+  frequency: MixedFrequency,
+  channel: number | null,
+): number {
   const steps = channel === null ? 0 : (channelHz(planId, channel) - scheme.baseHz) / scheme.stepHz
-  return frequency.terms.reduce((s, t) => s + (t.factor + t.stepFactor * steps) * (scheme.oscillators.find(o => o.id === t.oscillator)?.nominalHz ?? 0), 0)
+  return frequency.terms.reduce(
+    (s, t) =>
+      s +
+      (t.factor + t.stepFactor * steps) *
+        (scheme.oscillators.find(o => o.id === t.oscillator)?.nominalHz ?? 0),
+    0,
+  )
 }
 
 /** Readings of the job that the scheme can use: the latest current one of each frequency and channel. */
@@ -45,20 +67,34 @@ export function schemeReadings(sheet: ModelSheet, past: History): SchemeReading[
   if (!scheme) return []
   const found = new Map<string, SchemeReading>()
   for (const taken of past.readings) {
-    if (taken.struck !== null || taken.staleBy.length > 0 || taken.row.conditions.coverage === 'expanded') continue
-    const frequency = scheme.frequencies.find(f => f.quantity === taken.reading.quantity && (f.mode === null || f.mode === taken.row.conditions.mode))
+    if (taken.struck !== null || taken.staleBy.length > 0 || taken.row.conditions.coverage === 'expanded')
+      continue
+    const frequency = scheme.frequencies.find(
+      f => f.quantity === taken.reading.quantity && (f.mode === null || f.mode === taken.row.conditions.mode),
+    )
     const nominalHz = frequency ? nominalOf(sheet, taken) : null
     if (!frequency || nominalHz === null) continue
     const channel = taken.reading.quantity === 'carrierHz' ? taken.row.conditions.channel : null
-    found.set(`${frequency.id} ${channel}`, { frequencyId: frequency.id, channel, errorHz: taken.reading.value - nominalHz, standardUncertaintyHz: taken.reading.standardUncertainty || UNKNOWN_COUNTER_HZ, instrument: taken.reading.instrument })
+    found.set(`${frequency.id} ${channel}`, {
+      frequencyId: frequency.id,
+      channel,
+      errorHz: taken.reading.value - nominalHz,
+      standardUncertaintyHz: taken.reading.standardUncertainty || UNKNOWN_COUNTER_HZ,
+      instrument: taken.reading.instrument,
+    })
   }
   return [...found.values()]
 }
 
 /** Where the reading should be by its row's target; a sideband with one tone lies beside its channel. */
 function nominalOf(sheet: ModelSheet, { row, reading }: TakenReading): number | null {
-  const target = pointOf(sheet, row.stepId, row.pointId).wants.find(w => w.quantity === reading.quantity)?.target
+  const target = pointOf(sheet, row.stepId, row.pointId).wants.find(
+    w => w.quantity === reading.quantity,
+  )?.target
   if (target?.kind === 'nominal-error') return target.nominalHz
   if (row.conditions.channel === null) return null
-  return channelHz(sheet.planId, row.conditions.channel) + (target?.kind === 'channel-error' ? target.offsetHz ?? 0 : 0)
+  return (
+    channelHz(sheet.planId, row.conditions.channel) +
+    (target?.kind === 'channel-error' ? (target.offsetHz ?? 0) : 0)
+  )
 }

@@ -1,6 +1,14 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom, type Random } from '../../../test/fixtures/faults/random'
-import { balanceMove, fitLineUp, passSpread, readBand, type BandPass, type CoilTurns, type LineUp } from './index'
+import {
+  balanceMove,
+  fitLineUp,
+  passSpread,
+  readBand,
+  type BandPass,
+  type CoilTurns,
+  type LineUp,
+} from './index'
 
 const LIMIT_DB = 0.5
 /** Channels 1 and 40 about channel 20: 195 kHz in 27.796 MHz. */
@@ -16,11 +24,11 @@ function turned(l: LineUp, turns: CoilTurns, random: Random): LineUp {
 }
 
 /** Rounds until the spread is inside, at most so many. */
-function rounds(seed: number, most: number): { rounds: number, spreadDb: number } {
+function rounds(seed: number, most: number): { rounds: number; spreadDb: number } {
   const random = randomFrom(seed)
   // As peaking on the middle channel leaves it: each circuit at most a tenth of a dB beside its top.
   const q = random.within(20, 55)
-  const beside = () => Math.sqrt(10 ** 0.01 - 1) / (2 * q) * random.within(-1, 1)
+  const beside = () => (Math.sqrt(10 ** 0.01 - 1) / (2 * q)) * random.within(-1, 1)
   const [a, b] = [beside(), beside()]
   let line: LineUp = { q, perTurn: random.within(0.02, 0.045), common: (a + b) / 2, apart: (a - b) / 2 }
   const passes: BandPass[] = []
@@ -38,7 +46,8 @@ describe('balance', () => {
   it('in 1000 line-ups as peaking leaves them, by hands 20 % off, the spread is inside the limit after at most 3 rounds', () => {
     const all = Array.from({ length: 1000 }, (_, i) => rounds(i + 1, 3))
     const missed = all.filter(r => r.spreadDb > LIMIT_DB)
-    // Hands that are 20 % off and 0.03 dB of scatter can miss once in a while; one in two hundred is what is allowed.
+    // Hands that are 20 % off and 0.03 dB of scatter can miss once in a while; one in two hundred is what is
+    // allowed.
     expect(missed.length).toBeLessThanOrEqual(5)
     expect(Math.max(...all.map(r => r.spreadDb))).toBeLessThan(2)
   })
@@ -63,8 +72,13 @@ describe('balance', () => {
     expect(found.common).toBeCloseTo(truth.common, 3)
   })
   it('inside the limit nothing is turned; nobody is sent more than half a turn', () => {
-    expect(balanceMove([{ lowDb: -0.3, highDb: -0.1 }], [], HALF_BAND, LIMIT_DB)).toMatchObject({ met: true, turns: null })
-    expect(Math.abs(balanceMove([{ lowDb: -30, highDb: 0 }], [], HALF_BAND, LIMIT_DB)!.turns!.first)).toBeLessThanOrEqual(0.5)
+    expect(balanceMove([{ lowDb: -0.3, highDb: -0.1 }], [], HALF_BAND, LIMIT_DB)).toMatchObject({
+      met: true,
+      turns: null,
+    })
+    expect(
+      Math.abs(balanceMove([{ lowDb: -30, highDb: 0 }], [], HALF_BAND, LIMIT_DB)!.turns!.first),
+    ).toBeLessThanOrEqual(0.5)
     expect(balanceMove([], [], HALF_BAND, LIMIT_DB)).toBeNull()
     expect(passSpread({ lowDb: 0.4, highDb: -0.3 })).toBeCloseTo(0.7)
   })

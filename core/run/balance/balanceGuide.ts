@@ -23,16 +23,23 @@ export function passSpread({ lowDb, highDb }: BandPass): number {
 }
 
 /**
- * The next movement of two neighbouring coils: both to the middle of the band, and as far apart as makes ends and middle alike, by the line-up that explains the rounds so far.
+ * The next movement of two neighbouring coils: both to the middle of the band, and as far apart as makes ends
+ * and middle alike, by the line-up that explains the rounds so far.
  *
  * @param passes rounds over the band, oldest first
  * @param moves what was turned between them, one less
  * @param halfBand half the width of the band, as a ratio of its middle
  * @param limitDb spread of the sheet
- * Source: two single tuned circuits staggered about the middle (C36); common practice: one coil towards the weak end, its neighbour the other way.
- * Limits: assumes that the turns were made about as told; a coil at its stop, or a dead one, is met by words and not by numbers.
+ * Source: two single tuned circuits staggered about the middle (C36); common practice: one coil towards the
+ * weak end, its neighbour the other way. Limits: assumes that the turns were made about as told; a coil at
+ * its stop, or a dead one, is met by words and not by numbers.
  */
-export function balanceMove(passes: readonly BandPass[], moves: readonly CoilTurns[], halfBand: number, limitDb: number): BalanceMove | null {
+export function balanceMove(
+  passes: readonly BandPass[],
+  moves: readonly CoilTurns[],
+  halfBand: number,
+  limitDb: number,
+): BalanceMove | null {
   const now = passes.at(-1)
   if (!now) return null
   const spreadDb = passSpread(now)
@@ -44,7 +51,12 @@ export function balanceMove(passes: readonly BandPass[], moves: readonly CoilTur
   // Inwards lowers: what is too high is turned in.
   const common = line.common / line.perTurn
   const spread = (line.apart - apart) / line.perTurn
-  return { spreadDb, met: false, weakEnd, turns: { first: held(common + spread), second: held(common - spread) } }
+  return {
+    spreadDb,
+    met: false,
+    weakEnd,
+    turns: { first: held(common + spread), second: held(common - spread) },
+  }
 }
 
 const held = (turns: number) => Math.max(-MOST_TURN, Math.min(MOST_TURN, turns))
@@ -53,7 +65,7 @@ const held = (turns: number) => Math.max(-MOST_TURN, Math.min(MOST_TURN, turns))
 function leastApart(line: LineUp, halfBand: number, aimDb: number): number {
   let best = { apart: 0, spreadDb: Infinity }
   for (let i = 0; i <= PLACES; i++) {
-    const apart = MOST_APART * halfBand * i / PLACES
+    const apart = (MOST_APART * halfBand * i) / PLACES
     const spreadDb = passSpread(readBand({ ...line, common: 0, apart }, halfBand))
     if (spreadDb <= aimDb) return apart
     if (spreadDb < best.spreadDb) best = { apart, spreadDb }

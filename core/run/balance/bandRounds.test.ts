@@ -5,7 +5,8 @@ import { history } from '../history'
 import { bandRounds } from './bandRounds'
 
 const FM = modelSheet('osmund-27f')
-const rounds = (...events: Parameters<typeof history>[1][number][]) => bandRounds(FM, stepOf(FM, 'A1.9'), history(FM, events))!
+const rounds = (...events: Parameters<typeof history>[1][number][]) =>
+  bandRounds(FM, stepOf(FM, 'A1.9'), history(FM, events))!
 const row = (channel: number, powerW: number) => stepRow('A1.9', `ch${channel}`, { powerW })
 
 describe('rounds over the band', () => {

@@ -16,7 +16,10 @@ export function ticksToAmperes(text: string, tickA: number): number | null {
   return match ? Number(match[1]!.replace(',', '.')) * tickA : null
 }
 
-/** One division of the meter on the panel of the set, as its sheet has it. @returns [A], null = the sheet does not say */
+/**
+ * One division of the meter on the panel of the set, as its sheet has it.
+ * @returns [A], null = the sheet does not say
+ */
 export function panelTickA({ procedure }: Pick<ModelSheet, 'procedure'>): number | null {
   return procedure.find(s => s.bias?.tickA)?.bias?.tickA ?? null
 }

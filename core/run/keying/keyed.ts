@@ -1,6 +1,9 @@
 import type { ModelSheet } from '../../sheet'
 
-/** Carrier power above this means that the set is keyed [W]: above the offset of a cold meter, below any low-power setting. */
+/**
+ * Carrier power above this means that the set is keyed [W]: above the offset of a cold meter, below any
+ * low-power setting.
+ */
 export const KEYED_ABOVE_W = 0.02
 /** Current of an output stage that says the same: above the last digit of a multimeter [A]. */
 const STAGE_ABOVE_A = 0.002
@@ -22,11 +25,15 @@ export interface KeySigns {
 export const NO_SIGNS: KeySigns = { rfW: null, supplyA: null, stageA: null, keyLine: null, byHand: false }
 
 /**
- * Whether the set is keyed, and what tells it. No RF proves nothing: SSB without audio and a bias row have none.
+ * Whether the set is keyed, and what tells it. No RF proves nothing: SSB without audio and a bias row have
+ * none.
  * @param currents of the sheet; null = no set at hand, and the supply current says nothing
  * @returns null when nothing shows that it is keyed
  */
-export function keyedBy(signs: KeySigns, currents: Pick<ModelSheet, 'idleA' | 'keyedA'> | null): KeyedBy | null {
+export function keyedBy(
+  signs: KeySigns,
+  currents: Pick<ModelSheet, 'idleA' | 'keyedA'> | null,
+): KeyedBy | null {
   if (signs.rfW !== null && signs.rfW > KEYED_ABOVE_W) return 'rf'
   if (signs.keyLine === true) return 'key-line'
   if (signs.stageA !== null && signs.stageA > STAGE_ABOVE_A) return 'stage-current'
@@ -34,7 +41,10 @@ export function keyedBy(signs: KeySigns, currents: Pick<ModelSheet, 'idleA' | 'k
   return signs.byHand ? 'hand' : null
 }
 
-/** Half way between what the set draws receiving and what it draws keyed; where the two overlap the current tells nothing. */
+/**
+ * Half way between what the set draws receiving and what it draws keyed; where the two overlap the current
+ * tells nothing.
+ */
 function keyedAboveA({ idleA, keyedA }: Pick<ModelSheet, 'idleA' | 'keyedA'>): number {
   return keyedA.low > idleA.high ? (idleA.high + keyedA.low) / 2 : Infinity
 }

@@ -3,15 +3,18 @@ import type { MeasurePoint, SetState } from '../../sheet'
 import type { KeyedBy } from './keyed'
 
 /**
- * What a quantity needs in a state of the set: the catalogue's needs, and nothing of the transmitter while receiving.
- * A voltage of the output stage belongs to the key wherever the row is keyed.
+ * What a quantity needs in a state of the set: the catalogue's needs, and nothing of the transmitter while
+ * receiving. A voltage of the output stage belongs to the key wherever the row is keyed.
  */
 export function needsOf(quantity: Quantity, state: Pick<SetState, 'keyed'>): readonly Need[] {
   const { needs } = quantityInfo(quantity)
   return state.keyed ? needs : needs.filter(n => n === 'generator')
 }
 
-/** What stands in the way of reading a row now. A second press takes it all the same: the bench may know better. */
+/**
+ * What stands in the way of reading a row now. A second press takes it all the same: the bench may know
+ * better.
+ */
 export type RowObstacle = 'not-keyed' | 'no-rf'
 
 export interface RfSeen {
@@ -33,7 +36,9 @@ export function rowObstacle(point: MeasurePoint, seen: RfSeen): RowObstacle | nu
   return needs.has('key') && noRf && seen.keyedBy === null ? 'not-keyed' : null
 }
 
-/** Whether a live value of a quantity means anything now: an unkeyed stage has no dip and no output to judge. */
+/**
+ * Whether a live value of a quantity means anything now: an unkeyed stage has no dip and no output to judge.
+ */
 export function isReadable(quantity: Quantity, state: Pick<SetState, 'keyed'>, seen: RfSeen): boolean {
   const needs = needsOf(quantity, state)
   if (needs.includes('rf')) return seen.rfW === null || seen.keyedBy !== null

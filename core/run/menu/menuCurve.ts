@@ -1,7 +1,10 @@
 import { pchip } from './pchip'
 
 /** A menu value and what was read with it. */
-export interface MenuReading { readonly code: number, readonly value: number }
+export interface MenuReading {
+  readonly code: number
+  readonly value: number
+}
 
 export interface MenuGoal {
   /** the value must be shown below this [SI], its uncertainty counted */
@@ -15,8 +18,15 @@ export interface MenuGoal {
   readonly maxCode: number
 }
 
-/** higher or lower = nothing is known of the curve yet, a careful step; within = between two readings; beyond = a little past the last reading; end = the menu has nothing further that way; there = it is set. */
-export interface MenuProposal { readonly code: number, readonly expected: number | null, readonly why: 'higher' | 'lower' | 'within' | 'beyond' | 'end' | 'there' }
+/**
+ * higher or lower = nothing is known of the curve yet, a careful step; within = between two readings; beyond
+ * = a little past the last reading; end = the menu has nothing further that way; there = it is set.
+ */
+export interface MenuProposal {
+  readonly code: number
+  readonly expected: number | null
+  readonly why: 'higher' | 'lower' | 'within' | 'beyond' | 'end' | 'there'
+}
 
 /** One careful step when the curve is not known: about half a watt near 4 W at 0.12 W a step. */
 const FIRST_STEP = 4
@@ -26,8 +36,8 @@ const MOST_BEYOND = 1.5
 /**
  * The largest code whose value, with the instrument's bound, stays below the limit.
  *
- * Between readings the curve is a monotone cubic; past them a line through the roots of the last two (power goes with the square of the code), and never so far that its
- * expectation would pass the limit.
+ * Between readings the curve is a monotone cubic; past them a line through the roots of the last two (power
+ * goes with the square of the code), and never so far that its expectation would pass the limit.
  * @param readings oldest first, the last one is what stands now; the same code read twice counts by its mean
  * Source: C46.
  * @example readings 5Eh 3.02, 66h 3.94, 6Eh 5.00 W, limit 4.00 W at 2 %: 65h, expected 3.818 W
@@ -40,12 +50,21 @@ export function proposeCode(readings: readonly MenuReading[], goal: MenuGoal): M
   if (!lowest || !highest) return null
   const now = readings.at(-1)!
   // Inside with its uncertainty is there: another step only risks the limit.
-  if (goal.least != null && now.value >= goal.least && fits(now.value)) return { code: now.code, expected: now.value, why: 'there' }
+  if (goal.least != null && now.value >= goal.least && fits(now.value))
+    return { code: now.code, expected: now.value, why: 'there' }
   const least = Math.min(...points.map(p => p.value))
-  if (points.length === 1 && fits(highest.value) && highest.code >= goal.maxCode) return { code: goal.maxCode, expected: highest.value, why: 'end' }
+  if (points.length === 1 && fits(highest.value) && highest.code >= goal.maxCode)
+    return { code: goal.maxCode, expected: highest.value, why: 'end' }
   if (points.length === 1) {
     const up = fits(highest.value)
-    return { code: Math.max(goal.minCode ?? 0, Math.min(goal.maxCode, highest.code + (up ? FIRST_STEP : -FIRST_STEP))), expected: null, why: up ? 'higher' : 'lower' }
+    return {
+      code: Math.max(
+        goal.minCode ?? 0,
+        Math.min(goal.maxCode, highest.code + (up ? FIRST_STEP : -FIRST_STEP)),
+      ),
+      expected: null,
+      why: up ? 'higher' : 'lower',
+    }
   }
   if (!fits(least)) return below(points, goal, fits)
   if (fits(highest.value)) return above(points, goal, fits)
@@ -54,7 +73,7 @@ export function proposeCode(readings: readonly MenuReading[], goal: MenuGoal): M
 
 function merged(readings: readonly MenuReading[]): MenuReading[] {
   const codes = [...new Set(readings.map(r => r.code))].sort((a, b) => a - b)
-  return codes.map((code) => {
+  return codes.map(code => {
     const same = readings.filter(r => r.code === code)
     return { code, value: same.reduce((s, r) => s + r.value, 0) / same.length }
   })
@@ -74,17 +93,29 @@ function above(points: readonly MenuReading[], goal: MenuGoal, fits: (v: number)
   const last = points.at(-1)!
   if (last.code >= goal.maxCode) return { code: goal.maxCode, expected: last.value, why: 'end' }
   const law = rootLaw(points.at(-2)!, last)
-  const most = Math.min(goal.maxCode, last.code + Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (last.code - points[0]!.code))))
-  for (let code = most; code > last.code; code--) if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }
+  const most = Math.min(
+    goal.maxCode,
+    last.code + Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (last.code - points[0]!.code))),
+  )
+  for (let code = most; code > last.code; code--)
+    if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }
   return { code: last.code, expected: last.value, why: 'there' }
 }
 
-function below(points: readonly MenuReading[], { minCode = 0 }: MenuGoal, fits: (v: number) => boolean): MenuProposal {
+function below(
+  points: readonly MenuReading[],
+  { minCode = 0 }: MenuGoal,
+  fits: (v: number) => boolean,
+): MenuProposal {
   const first = points[0]!
   if (first.code <= minCode) return { code: minCode, expected: first.value, why: 'end' }
   const law = rootLaw(first, points[1]!)
-  const least = Math.max(minCode, first.code - Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (points.at(-1)!.code - first.code))))
-  for (let code = first.code - 1; code >= least; code--) if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }
+  const least = Math.max(
+    minCode,
+    first.code - Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (points.at(-1)!.code - first.code))),
+  )
+  for (let code = first.code - 1; code >= least; code--)
+    if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }
   // Still above, as far as the curve says: a step down, not a value that is called right.
   return { code: least, expected: null, why: 'lower' }
 }
@@ -92,5 +123,5 @@ function below(points: readonly MenuReading[], { minCode = 0 }: MenuGoal, fits: 
 /** A line in the root of the value through two readings. */
 function rootLaw(a: MenuReading, b: MenuReading): (code: number) => number {
   const [ra, rb] = [Math.sqrt(Math.max(0, a.value)), Math.sqrt(Math.max(0, b.value))]
-  return code => Math.max(0, ra + (rb - ra) * (code - a.code) / (b.code - a.code)) ** 2
+  return code => Math.max(0, ra + ((rb - ra) * (code - a.code)) / (b.code - a.code)) ** 2
 }

@@ -2,16 +2,38 @@ import { describe, expect, it } from 'vitest'
 import { randomFrom, type Random } from '../../../test/fixtures/faults/random'
 import { CORE_STOP_TURNS, tunedHz, tunedResponse } from '../../circuit'
 import { modelSheet, stepOf } from '../../sheet'
-import { NEW_GUIDE, PEAKED, generatorAdvice, guided, peakKey, peakLevel, peakQuantities, type PeakGuide, type PeakWord } from './index'
+import {
+  NEW_GUIDE,
+  PEAKED,
+  generatorAdvice,
+  guided,
+  peakKey,
+  peakLevel,
+  peakQuantities,
+  type PeakGuide,
+  type PeakWord,
+} from './index'
 
 const RATE_HZ = 10
 const MOST_S = 300
 const CENTRE_HZ = 27_800_000
-const lossDb = (q: number, turns: number) => -10 * Math.log10(tunedResponse(q, tunedHz({ centreHz: CENTRE_HZ, q, inductancePerTurn: 0.036 }, turns), CENTRE_HZ))
+const lossDb = (q: number, turns: number) =>
+  -10 *
+  Math.log10(
+    tunedResponse(q, tunedHz({ centreHz: CENTRE_HZ, q, inductancePerTurn: 0.036 }, turns), CENTRE_HZ),
+  )
 
-interface Peaked { readonly lossDb: number, readonly seconds: number, readonly movements: number, readonly found: boolean }
+interface Peaked {
+  readonly lossDb: number
+  readonly seconds: number
+  readonly movements: number
+  readonly found: boolean
+}
 
-/** A hand that does what it is told and overshoots 5 to 30 degrees, before a meter that lags 0.5 to 1 s, scatters 0.05 dB and shows steps of 1 % of its scale. */
+/**
+ * A hand that does what it is told and overshoots 5 to 30 degrees, before a meter that lags 0.5 to 1 s,
+ * scatters 0.05 dB and shows steps of 1 % of its scale.
+ */
 function byHand(r: Random): Peaked {
   const gauss = () => Math.sqrt(-2 * Math.log(r.within(1e-12, 1))) * Math.cos(2 * Math.PI * r.within(0, 1))
   const [q, lagS, step] = [r.within(20, 80), r.within(0.5, 1), r.within(1, 1.25) / 100]
@@ -25,7 +47,7 @@ function byHand(r: Random): Peaked {
     needle += (10 ** (-lossDb(q, turns) / 10) - needle) * (1 - Math.exp(-1 / RATE_HZ / lagS))
     t += 1 / RATE_HZ
     const looks = guide.looks.length
-    guide = guided(guide, t, Math.round(needle * 10 ** (0.05 * gauss() / 10) / step) * step)
+    guide = guided(guide, t, Math.round((needle * 10 ** ((0.05 * gauss()) / 10)) / step) * step)
     return guide.looks.length > looks ? guide.looks.at(-1)!.word : null
   }
   while (t < MOST_S) {
@@ -35,7 +57,7 @@ function byHand(r: Random): Peaked {
     if (word === 'turn-back' || (word === 'flat' && flats++ % 3 === 0)) direction = -direction
     const degrees = (word === 'flat' ? 90 : guide.fine ? 2 : 25) + r.within(5, 30)
     for (let k = 0; k < 4; k++) {
-      turns = Math.min(CORE_STOP_TURNS, Math.max(-CORE_STOP_TURNS, turns + direction * degrees / 360 / 4))
+      turns = Math.min(CORE_STOP_TURNS, Math.max(-CORE_STOP_TURNS, turns + (direction * degrees) / 360 / 4))
       tick()
     }
     movements++
@@ -63,29 +85,54 @@ describe('what is said', () => {
   const words = (...levels: number[]) => {
     let guide: PeakGuide = NEW_GUIDE
     let t = 0
-    return levels.map((value) => {
-      for (let k = 0; k < 40; k++) guide = guided(guide, t += 0.1, value)
+    return levels.map(value => {
+      for (let k = 0; k < 40; k++) guide = guided(guide, (t += 0.1), value)
       return guide.looks.at(-1)!.word
     })
   }
-  it('rising goes on, falling turns back, the same height again stops', () => expect(words(2, 3, 3.8, 3.95, 4, 3.9, 4)).toEqual(['go-on', 'go-on', 'go-on', 'go-on', 'go-on', 'turn-back', 'stop']))
-  it('jumped over in one large step, it has to be crossed again', () => expect(words(2, 4, 2.5, 3.9)).toEqual(['go-on', 'go-on', 'turn-back', 'touch']))
+  it('rising goes on, falling turns back, the same height again stops', () =>
+    expect(words(2, 3, 3.8, 3.95, 4, 3.9, 4)).toEqual([
+      'go-on',
+      'go-on',
+      'go-on',
+      'go-on',
+      'go-on',
+      'turn-back',
+      'stop',
+    ]))
+  it('jumped over in one large step, it has to be crossed again', () =>
+    expect(words(2, 4, 2.5, 3.9)).toEqual(['go-on', 'go-on', 'turn-back', 'touch']))
   it('one that rose and then no longer moves has reached its stop', () => {
     expect(words(2, 2.5, 3, 3.2, 3.2, 3.2, 3.2, 3.2).at(-1)).toBe('end')
     expect(words(2, 2.5, 3, 3.2, 3.2).at(-1)).toBe('go-on')
   })
   it('the same core on a dip, on amperes, on SINAD: the same words', () => {
     const dip = PEAKED.find(p => p.quantity === 'plateA')!
-    const [sinad, probe] = [PEAKED.find(p => p.quantity === 'sinadDb')!, PEAKED.find(p => p.quantity === 'probeV')!]
-    expect(words(...[0.2, 0.15, 0.13, 0.16].map(a => peakLevel(dip, a)))).toEqual(['go-on', 'go-on', 'go-on', 'turn-back'])
-    expect(words(...[8, 10, 12, 9].map(db => peakLevel(sinad, db)))).toEqual(['go-on', 'go-on', 'go-on', 'turn-back'])
+    const [sinad, probe] = [
+      PEAKED.find(p => p.quantity === 'sinadDb')!,
+      PEAKED.find(p => p.quantity === 'probeV')!,
+    ]
+    expect(words(...[0.2, 0.15, 0.13, 0.16].map(a => peakLevel(dip, a)))).toEqual([
+      'go-on',
+      'go-on',
+      'go-on',
+      'turn-back',
+    ])
+    expect(words(...[8, 10, 12, 9].map(db => peakLevel(sinad, db)))).toEqual([
+      'go-on',
+      'go-on',
+      'go-on',
+      'turn-back',
+    ])
     expect(10 * Math.log10(peakLevel(probe, 2) / peakLevel(probe, 1))).toBeCloseTo(6.02, 2)
   })
-  it('a core that does nothing is called flat', () => expect(words(2, 2, 2, 2, 2, 2, 2, 2).at(-1)).toBe('flat'))
+  it('a core that does nothing is called flat', () =>
+    expect(words(2, 2, 2, 2, 2, 2, 2, 2).at(-1)).toBe('flat'))
 })
 
 describe('what it is peaked on', () => {
-  const names = (stepId: string, read: readonly string[], sheetId = 'osmund-27f') => peakQuantities(stepOf(modelSheet(sheetId), stepId), q => read.includes(q)).map(p => p.quantity)
+  const names = (stepId: string, read: readonly string[], sheetId = 'osmund-27f') =>
+    peakQuantities(stepOf(modelSheet(sheetId), stepId), q => read.includes(q)).map(p => p.quantity)
   it('the step\u2019s own first; while there is no output, current and probe; the receiver on its own', () => {
     expect(names('A1.8', ['powerW', 'supplyA', 'sinadDb'])).toEqual(['powerW', 'supplyA'])
     expect(names('A1.8', ['supplyA', 'probeV'])).toEqual(['supplyA', 'probeV'])
@@ -99,6 +146,11 @@ describe('what it is peaked on', () => {
     expect(peakLevel(most!, 0.08)).toBeLessThan(peakLevel(most!, 0.1))
   })
   it('the generator follows the set down', () => {
-    expect([generatorAdvice('sinadDb', 25), generatorAdvice('sinadDb', 12), generatorAdvice('sMeter', 7), generatorAdvice('powerW', 100)]).toEqual([10, null, 10, null])
+    expect([
+      generatorAdvice('sinadDb', 25),
+      generatorAdvice('sinadDb', 12),
+      generatorAdvice('sMeter', 7),
+      generatorAdvice('powerW', 100),
+    ]).toEqual([10, null, 10, null])
   })
 })

@@ -1,8 +1,14 @@
 /** A reading while something is turned. */
-export interface SettingSample { readonly atS: number, readonly value: number }
+export interface SettingSample {
+  readonly atS: number
+  readonly value: number
+}
 
 /** A value at which the needle rested. */
-export interface Rested { readonly atS: number, readonly value: number }
+export interface Rested {
+  readonly atS: number
+  readonly value: number
+}
 
 /** How far to turn, told by the last movement: 1 = as far again, negative = back. */
 export interface SettingAdvice {
@@ -14,7 +20,10 @@ export interface SettingAdvice {
 }
 
 /** Where setting stands. Plain data. */
-export interface SettingGuide { readonly samples: readonly SettingSample[], readonly rests: readonly Rested[] }
+export interface SettingGuide {
+  readonly samples: readonly SettingSample[]
+  readonly rests: readonly Rested[]
+}
 export const NEW_SETTING: SettingGuide = { samples: [], rests: [] }
 
 /** The needle rests when it moved less than this share of the value over the stretch [ratio, s]. */
@@ -48,10 +57,14 @@ export function settingStep(guide: SettingGuide, sample: SettingSample, scale: n
  * @param window to be inside of; aim is what it is set to
  * @param scale size of the values, for what counts as moved: the width of the window or the value itself
  */
-export function settingAdvice(guide: SettingGuide, window: { readonly low: number, readonly high: number, readonly aim: number }): SettingAdvice | null {
+export function settingAdvice(
+  guide: SettingGuide,
+  window: { readonly low: number; readonly high: number; readonly aim: number },
+): SettingAdvice | null {
   const now = guide.rests.at(-1)
   if (!now) return null
-  if (now.value >= window.low && now.value <= window.high) return { kind: 'there', need: null, ofLastTurn: null }
+  if (now.value >= window.low && now.value <= window.high)
+    return { kind: 'there', need: null, ofLastTurn: null }
   const need = now.value < window.aim ? 'up' : 'down'
   const before = guide.rests.at(-2)
   if (!before) return { kind: 'first-touch', need, ofLastTurn: null }
@@ -61,7 +74,7 @@ export function settingAdvice(guide: SettingGuide, window: { readonly low: numbe
 }
 
 /** What counts as the size of the values: a window about a large nominal is judged by its width. */
-export function settingScale(window: { readonly low: number, readonly high: number }): number {
+export function settingScale(window: { readonly low: number; readonly high: number }): number {
   const width = window.high - window.low
   return Math.abs(window.high) > 1000 * width ? width * 10 : Math.max(Math.abs(window.high), width)
 }

@@ -18,8 +18,8 @@ export interface StretchNames {
 }
 
 /**
- * What a reading was taken under, as two names that change when anything changes that this quantity depends on.
- * The reference runs whatever the mode and the channel; what needs no transmitter does not mind the key.
+ * What a reading was taken under, as two names that change when anything changes that this quantity depends
+ * on. The reference runs whatever the mode and the channel; what needs no transmitter does not mind the key.
  * @param instrument with its range; another instrument is another stretch
  */
 export function stretchNames(quantity: Quantity, at: Circumstances, instrument: string | null): StretchNames {

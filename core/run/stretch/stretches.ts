@@ -2,10 +2,16 @@ import type { Quantity } from '../../quantity'
 import type { StretchNames } from './circumstances'
 
 /** A live reading with what it was taken under. */
-export interface WatchedSample extends StretchNames { readonly atMs: number, readonly value: number }
+export interface WatchedSample extends StretchNames {
+  readonly atMs: number
+  readonly value: number
+}
 
 /** Undisturbed readings, in order. */
-export interface Stretch { readonly samples: readonly WatchedSample[], readonly alike: string }
+export interface Stretch {
+  readonly samples: readonly WatchedSample[]
+  readonly alike: string
+}
 
 /** So many readings tell noise and drift of a stretch; before them no step is looked for. */
 const LEAST_KNOWN = 5
@@ -13,22 +19,29 @@ const LEAST_KNOWN = 5
 const LOOK_BACK_MS = 30_000
 /** A step is a reading so many standard deviations beside where drift leads. */
 const STEP_SIGMAS = 6
-/** Scatter that is taken for granted although a display may hide it [ratio of the reading]: a counter's last digit, a needle. */
+/**
+ * Scatter that is taken for granted although a display may hide it [ratio of the reading]: a counter's last
+ * digit, a needle.
+ */
 const LEAST_SCATTER_RATIO = { frequency: 1e-8, other: 1e-3 }
 
 /**
- * Cuts a stream of readings into undisturbed stretches: where the circumstances change, and where a reading steps away
- * from where noise and drift lead, since a hand that turns does not always say so.
+ * Cuts a stream of readings into undisturbed stretches: where the circumstances change, and where a reading
+ * steps away from where noise and drift lead, since a hand that turns does not always say so.
  * @param samples of one quantity, in order of time
  * @param quantity says how finely its instruments resolve
  * Limits: a turn slower than the drift itself is not seen; it takes five readings to know noise and drift.
  */
 export function stretches(samples: readonly WatchedSample[], quantity: Quantity): Stretch[] {
-  const leastRatio = quantity === 'carrierHz' || quantity === 'referenceHz' ? LEAST_SCATTER_RATIO.frequency : LEAST_SCATTER_RATIO.other
+  const leastRatio =
+    quantity === 'carrierHz' || quantity === 'referenceHz'
+      ? LEAST_SCATTER_RATIO.frequency
+      : LEAST_SCATTER_RATIO.other
   const out: WatchedSample[][] = []
   for (const sample of samples) {
     const now = out.at(-1)
-    const goesOn = now !== undefined && now.at(-1)!.stretch === sample.stretch && !isStep(now, sample, leastRatio)
+    const goesOn =
+      now !== undefined && now.at(-1)!.stretch === sample.stretch && !isStep(now, sample, leastRatio)
     if (goesOn) now.push(sample)
     else out.push([sample])
   }
@@ -36,7 +49,10 @@ export function stretches(samples: readonly WatchedSample[], quantity: Quantity)
 }
 
 /** The stretch that goes on now; empty = nothing was read yet. */
-export function currentStretch(samples: readonly WatchedSample[], quantity: Quantity): readonly WatchedSample[] {
+export function currentStretch(
+  samples: readonly WatchedSample[],
+  quantity: Quantity,
+): readonly WatchedSample[] {
   return stretches(samples, quantity).at(-1)?.samples ?? []
 }
 
@@ -48,7 +64,11 @@ function isStep(before: readonly WatchedSample[], next: WatchedSample, leastRati
 }
 
 /** A straight line through the last readings, at a later time, with what it may be off by. */
-function extrapolated(samples: readonly WatchedSample[], atMs: number, leastScatter: number): { predicted: number, sigma: number } {
+function extrapolated(
+  samples: readonly WatchedSample[],
+  atMs: number,
+  leastScatter: number,
+): { predicted: number; sigma: number } {
   const n = samples.length
   const origin = samples[0]!
   const t = samples.map(s => (s.atMs - origin.atMs) / 1000)

@@ -5,13 +5,17 @@ import { inverse } from '../inverse'
 export interface DriftSample {
   readonly atS: number
   readonly hz: number
-  /** readings of one group share their offset: something was turned, or changed, between two groups; none = one group */
+  /**
+   * readings of one group share their offset: something was turned, or changed, between two groups; none =
+   * one group
+   */
   readonly group?: number
 }
 
 /**
- * A drift as it was fitted: an exponential hz(t) = settles + amplitude exp(-(t - from) / tau), or the straight line
- * through what there is. Each group has an offset of its own; what is said is said of the last one.
+ * A drift as it was fitted: an exponential hz(t) = settles + amplitude exp(-(t - from) / tau), or the
+ * straight line through what there is. Each group has an offset of its own; what is said is said of the last
+ * one.
  */
 export interface DriftFit {
   readonly kind: 'exponential' | 'line'
@@ -37,33 +41,47 @@ const LEAST_SPAN_S = 60
 const TAU_S = { least: 30, most: 7200, steps: 48 }
 /** Near the longest time constant the curve is a straight line. */
 const STRAIGHT_SHARE = 0.6
-/** Time constants whose misfit is within this of the best (one standard deviation, scaled by the scatter) are as likely. */
+/**
+ * Time constants whose misfit is within this of the best (one standard deviation, scaled by the scatter) are
+ * as likely.
+ */
 const ONE_SIGMA = 1
-/** The curve is believed when it explains so many variances more than the line: 99 % of chi square with one degree of freedom. */
+/**
+ * The curve is believed when it explains so many variances more than the line: 99 % of chi square with one
+ * degree of freedom.
+ */
 const CURVED = 6.6
-/** Neighbours that are alike by this many standard deviations of chance (one over the root of the samples) follow a pattern. */
+/**
+ * Neighbours that are alike by this many standard deviations of chance (one over the root of the samples)
+ * follow a pattern.
+ */
 const CORRELATED = 2.5
-/** Readings of a counter that shows hertz scatter by at least so much, whatever three of them show [Hz]: half a digit, rectangular. */
+/**
+ * Readings of a counter that shows hertz scatter by at least so much, whatever three of them show [Hz]: half
+ * a digit, rectangular.
+ */
 const LEAST_SCATTER_HZ = 0.29
 
 /**
- * Warm-up drift by least squares: for each time constant the other numbers are linear, and the best time constant is
- * looked for on a logarithmic scale and refined. Where the curve explains no more than a line, or there are few
- * readings, the line is what is known.
+ * Warm-up drift by least squares: for each time constant the other numbers are linear, and the best time
+ * constant is looked for on a logarithmic scale and refined. Where the curve explains no more than a line, or
+ * there are few readings, the line is what is known.
  *
  * @param samples in order of time; at least 3 over at least a minute
  * @returns null when there are too few
  * @throws {CoreError} not-a-number
- * Source: variable projection (Golub and Pereyra 1973), offsets of groups eliminated by centring (Frisch and Waugh 1933);
- * checked against SciPy's curve_fit in test/reference.
- * Limits: one time constant. A set has several; where what is left about the curve shows it, no end is told. A second one that the scatter
- * hides moves the end by more than is said of it.
+ * Source: variable projection (Golub and Pereyra 1973), offsets of groups eliminated by centring (Frisch and
+ * Waugh 1933); checked against SciPy's curve_fit in test/reference. Limits: one time constant. A set has
+ * several; where what is left about the curve shows it, no end is told. A second one that the scatter hides
+ * moves the end by more than is said of it.
  */
 export function fitDrift(samples: readonly DriftSample[]): DriftFit | null {
-  if (samples.some(s => !Number.isFinite(s.atS) || !Number.isFinite(s.hz))) throw new CoreError('not-a-number', 'a sample of the drift is no number')
+  if (samples.some(s => !Number.isFinite(s.atS) || !Number.isFinite(s.hz)))
+    throw new CoreError('not-a-number', 'a sample of the drift is no number')
   const usable = withoutLoneGroups(samples)
   const [first, last] = [usable[0], usable.at(-1)]
-  if (!first || !last || usable.length < LEAST_SAMPLES.line || last.atS - first.atS < LEAST_SPAN_S) return null
+  if (!first || !last || usable.length < LEAST_SAMPLES.line || last.atS - first.atS < LEAST_SPAN_S)
+    return null
   const line = fitLine(usable)
   const curve = usable.length < LEAST_SAMPLES.curve ? null : fitCurve(usable, line)
   return curve ?? line
@@ -76,7 +94,9 @@ function withoutLoneGroups(samples: readonly DriftSample[]): DriftSample[] {
   return samples.filter(s => sizes.get(s.group ?? 0)! > 1)
 }
 
-interface Fit extends DriftFit { readonly misfit: number }
+interface Fit extends DriftFit {
+  readonly misfit: number
+}
 
 function fitLine(samples: readonly DriftSample[]): Fit {
   const [t, y] = [centred(samples, s => s.atS), centred(samples, s => s.hz)]
@@ -86,22 +106,35 @@ function fitLine(samples: readonly DriftSample[]): Fit {
   const freedom = samples.length - groupsOf(samples).size - 1
   const scatterHz = Math.max(LEAST_SCATTER_HZ, Math.sqrt(misfit / Math.max(1, freedom)))
   return {
-    kind: 'line', settlesHz: null, settlesUncertaintyHz: null, amplitudeHz: 0, tauS: TAU_S.most, fromS: samples[0]!.atS,
-    rateHzPerMin: slope * 60, rateUncertaintyHzPerMin: scatterHz / Math.sqrt(stt) * 60, scatterHz, misfit,
+    kind: 'line',
+    settlesHz: null,
+    settlesUncertaintyHz: null,
+    amplitudeHz: 0,
+    tauS: TAU_S.most,
+    fromS: samples[0]!.atS,
+    rateHzPerMin: slope * 60,
+    rateUncertaintyHzPerMin: (scatterHz / Math.sqrt(stt)) * 60,
+    scatterHz,
+    misfit,
   }
 }
 
 /** @returns null when the readings bend no more than chance */
 function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
   const [first, last] = [samples[0]!, samples.at(-1)!]
-  const fits = Array.from({ length: TAU_S.steps + 1 }, (_, i) => exponential(samples, TAU_S.least * (TAU_S.most / TAU_S.least) ** (i / TAU_S.steps)))
-  const best = refined(samples, fits.reduce((a, b) => b.misfit < a.misfit ? b : a).tauS)
+  const fits = Array.from({ length: TAU_S.steps + 1 }, (_, i) =>
+    exponential(samples, TAU_S.least * (TAU_S.most / TAU_S.least) ** (i / TAU_S.steps)),
+  )
+  const best = refined(samples, fits.reduce((a, b) => (b.misfit < a.misfit ? b : a)).tauS)
   const freedom = Math.max(1, samples.length - groupsOf(samples).size - 2)
   const variance = Math.max(best.misfit / freedom, 1e-12)
   if (line.misfit - best.misfit < CURVED * variance) return null
   const likely = [...fits.filter(f => f.misfit <= best.misfit + ONE_SIGMA * variance), best]
-  // What is left about the curve follows a pattern: there is more than one time constant. How it moves now is told by its last part, and no end.
-  const several = Math.sqrt(variance) > LEAST_SCATTER_HZ && residualCorrelation(samples, best) > CORRELATED / Math.sqrt(samples.length)
+  // What is left about the curve follows a pattern: there is more than one time constant. How it moves now is
+  // told by its last part, and no end.
+  const several =
+    Math.sqrt(variance) > LEAST_SCATTER_HZ &&
+    residualCorrelation(samples, best) > CORRELATED / Math.sqrt(samples.length)
   if (several) return fitLine(lastPart(samples))
   const straight = best.tauS > TAU_S.most * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.most * 0.999)
   const decay = Math.exp(-(last.atS - first.atS) / best.tauS)
@@ -110,8 +143,11 @@ function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
     kind: 'exponential',
     settlesHz: straight ? null : best.settlesHz,
     settlesUncertaintyHz: straight ? null : Math.sqrt(variance * spread.end),
-    amplitudeHz: best.amplitudeHz, tauS: best.tauS, fromS: first.atS, scatterHz: Math.sqrt(variance),
-    rateHzPerMin: -best.amplitudeHz / best.tauS * decay * 60,
+    amplitudeHz: best.amplitudeHz,
+    tauS: best.tauS,
+    fromS: first.atS,
+    scatterHz: Math.sqrt(variance),
+    rateHzPerMin: (-best.amplitudeHz / best.tauS) * decay * 60,
     rateUncertaintyHzPerMin: Math.sqrt(variance * spread.rate) * 60,
   }
 }
@@ -124,13 +160,20 @@ function lastPart(samples: readonly DriftSample[]): readonly DriftSample[] {
   return tail.length >= LEAST_SAMPLES.line ? tail : samples
 }
 
-/** Correlation of what is left of each sample with the next of its group: nought of noise. @returns at most 0.95 */
+/**
+ * Correlation of what is left of each sample with the next of its group: nought of noise.
+ * @returns at most 0.95
+ */
 function residualCorrelation(samples: readonly DriftSample[], { tauS, amplitudeHz }: Exponential): number {
   const from = samples[0]!.atS
   const [e, h] = [centred(samples, s => Math.exp(-(s.atS - from) / tauS)), centred(samples, s => s.hz)]
   const left = h.map((v, i) => v - amplitudeHz * e[i]!)
   const total = left.reduce((a, v) => a + v * v, 0)
-  const next = left.reduce((a, v, i) => i > 0 && (samples[i]!.group ?? 0) === (samples[i - 1]!.group ?? 0) ? a + v * left[i - 1]! : a, 0)
+  const next = left.reduce(
+    (a, v, i) =>
+      i > 0 && (samples[i]!.group ?? 0) === (samples[i - 1]!.group ?? 0) ? a + v * left[i - 1]! : a,
+    0,
+  )
   return total > 0 ? Math.min(0.95, next / total) : 0
 }
 
@@ -138,18 +181,23 @@ const groupsOf = (samples: readonly DriftSample[]) => new Set(samples.map(s => s
 
 /** Values less the mean of their group. */
 function centred(samples: readonly DriftSample[], of: (s: DriftSample) => number): number[] {
-  const sums = new Map<number, { n: number, total: number }>()
+  const sums = new Map<number, { n: number; total: number }>()
   for (const s of samples) {
     const sum = sums.get(s.group ?? 0) ?? { n: 0, total: 0 }
     sums.set(s.group ?? 0, { n: sum.n + 1, total: sum.total + of(s) })
   }
-  return samples.map((s) => {
+  return samples.map(s => {
     const sum = sums.get(s.group ?? 0)!
     return of(s) - sum.total / sum.n
   })
 }
 
-interface Exponential { readonly tauS: number, readonly settlesHz: number, readonly amplitudeHz: number, readonly misfit: number }
+interface Exponential {
+  readonly tauS: number
+  readonly settlesHz: number
+  readonly amplitudeHz: number
+  readonly misfit: number
+}
 
 function exponential(samples: readonly DriftSample[], tauS: number): Exponential {
   const from = samples[0]!.atS
@@ -164,14 +212,25 @@ function exponential(samples: readonly DriftSample[], tauS: number): Exponential
   return { tauS, settlesHz, amplitudeHz, misfit }
 }
 
-/** Variances of the end and of the rate in units of that of one sample: all numbers of the curve are unknown. */
-function curveVariances(samples: readonly DriftSample[], { amplitudeHz, tauS }: Exponential, lastT: number, decay: number): { end: number, rate: number } {
+/**
+ * Variances of the end and of the rate in units of that of one sample: all numbers of the curve are unknown.
+ */
+function curveVariances(
+  samples: readonly DriftSample[],
+  { amplitudeHz, tauS }: Exponential,
+  lastT: number,
+  decay: number,
+): { end: number; rate: number } {
   const from = samples[0]!.atS
   const group = samples.at(-1)!.group ?? 0
   const slopeE = (s: DriftSample) => Math.exp(-(s.atS - from) / tauS)
-  const slopeTau = (s: DriftSample) => amplitudeHz * (s.atS - from) / tauS * slopeE(s)
+  const slopeTau = (s: DriftSample) => ((amplitudeHz * (s.atS - from)) / tauS) * slopeE(s)
   const [eCentred, tauCentred] = [centred(samples, slopeE), centred(samples, slopeTau)]
-  const normal = [[0, 0, 0], [0, 0, 0], [0, 0, 0]]
+  const normal = [
+    [0, 0, 0],
+    [0, 0, 0],
+    [0, 0, 0],
+  ]
   samples.forEach((s, i) => {
     const own = (s.group ?? 0) === group
     const slopes = own ? [1, slopeE(s), slopeTau(s)] : [0, eCentred[i]!, tauCentred[i]!]
@@ -180,8 +239,9 @@ function curveVariances(samples: readonly DriftSample[], { amplitudeHz, tauS }: 
   const cov = inverse(normal)
   // The third number is ln tau: its slope above is A t / tau e^(-t / tau).
   const byAmplitude = -decay / tauS
-  const byLogTau = amplitudeHz * decay / tauS * (1 - lastT / tauS)
-  const rate = byAmplitude ** 2 * cov[1]![1]! + 2 * byAmplitude * byLogTau * cov[1]![2]! + byLogTau ** 2 * cov[2]![2]!
+  const byLogTau = ((amplitudeHz * decay) / tauS) * (1 - lastT / tauS)
+  const rate =
+    byAmplitude ** 2 * cov[1]![1]! + 2 * byAmplitude * byLogTau * cov[1]![2]! + byLogTau ** 2 * cov[2]![2]!
   return { end: cov[0]![0]!, rate: Math.max(0, rate) }
 }
 
@@ -200,9 +260,14 @@ function refined(samples: readonly DriftSample[], tauS: number): Exponential {
   return exponential(samples, Math.exp((low + high) / 2))
 }
 
-/** Seconds from the last sample until it moves slower than a limit; 0 = it does, null = the curve does not say. */
+/**
+ * Seconds from the last sample until it moves slower than a limit; 0 = it does, null = the curve does not
+ * say.
+ */
 export function slowIn(fit: DriftFit, lastS: number, limitHzPerMin: number): number | null {
   if (Math.abs(fit.rateHzPerMin) <= limitHzPerMin) return 0
   if (fit.settlesHz === null) return null
-  return fit.fromS + fit.tauS * Math.log(Math.abs(fit.amplitudeHz) * 60 / (fit.tauS * limitHzPerMin)) - lastS
+  return (
+    fit.fromS + fit.tauS * Math.log((Math.abs(fit.amplitudeHz) * 60) / (fit.tauS * limitHzPerMin)) - lastS
+  )
 }

@@ -3,7 +3,14 @@ import { fitDrift, slowIn, type DriftFit, type DriftSample } from './driftFit'
 
 /** Frequency is not set while it moves faster (S03): 2 Hz a minute, 1 where a sideband hears it. */
 const LIMIT_HZ_PER_MIN: Readonly<Record<SetKind, number>> = {
-  'fm-mobile': 2, 'am-mobile': 2, 'menu-mobile': 2, 'high-power': 1, 'multimode': 1, 'hybrid-valve': 1, 'cw-kit': 1, 'menu-qrp': 1,
+  'fm-mobile': 2,
+  'am-mobile': 2,
+  'menu-mobile': 2,
+  'high-power': 1,
+  'multimode': 1,
+  'hybrid-valve': 1,
+  'cw-kit': 1,
+  'menu-qrp': 1,
 }
 const OF_FREQUENCY: readonly Topic[] = ['reference', 'tx-frequency', 'rx-frequency']
 /** Expanded uncertainty of the rate: k = 2. */
@@ -34,7 +41,12 @@ export interface WarmGate {
  * @param onTimeS since power-on; null = not known
  * @param warmS time after which a set of this kind counts as warm when the drift decides nothing
  */
-export function warmGate(limitHzPerMin: number, samples: readonly DriftSample[], onTimeS: number | null, warmS: number): WarmGate {
+export function warmGate(
+  limitHzPerMin: number,
+  samples: readonly DriftSample[],
+  onTimeS: number | null,
+  warmS: number,
+): WarmGate {
   const fit = fitDrift(samples)
   const drift = fit && driftVerdict(fit, limitHzPerMin)
   const base = { limitHzPerMin, fit }
@@ -43,7 +55,12 @@ export function warmGate(limitHzPerMin: number, samples: readonly DriftSample[],
     return { ...base, state: drift, by: 'drift', opensInS }
   }
   if (onTimeS === null) return { ...base, state: 'unknown', by: 'nothing', opensInS: null }
-  return { ...base, state: onTimeS >= warmS ? 'open' : 'wait', by: 'time', opensInS: Math.max(0, warmS - onTimeS) }
+  return {
+    ...base,
+    state: onTimeS >= warmS ? 'open' : 'wait',
+    by: 'time',
+    opensInS: Math.max(0, warmS - onTimeS),
+  }
 }
 
 /** @returns null when the rate is not known well enough to say on which side of the limit it lies */

@@ -3,10 +3,21 @@ import { randomFrom } from '../../../test/fixtures/faults/random'
 import { modelSheet } from '../../sheet'
 import { driftLimit, fitDrift, isFrequencyStep, slowIn, warmGate, type DriftSample } from './index'
 
-const curve = ({ settles = -40, amplitude = 120, tauS = 400, everyS = 5, untilS = 900, noise = 0, seed = 1 } = {}): DriftSample[] => {
+const curve = ({
+  settles = -40,
+  amplitude = 120,
+  tauS = 400,
+  everyS = 5,
+  untilS = 900,
+  noise = 0,
+  seed = 1,
+} = {}): DriftSample[] => {
   const random = randomFrom(seed).next
   const gauss = () => Math.sqrt(-2 * Math.log(1 - random())) * Math.cos(2 * Math.PI * random())
-  return Array.from({ length: Math.floor(untilS / everyS) + 1 }, (_, i) => ({ atS: 100 + i * everyS, hz: settles + amplitude * Math.exp(-i * everyS / tauS) + noise * gauss() }))
+  return Array.from({ length: Math.floor(untilS / everyS) + 1 }, (_, i) => ({
+    atS: 100 + i * everyS,
+    hz: settles + amplitude * Math.exp((-i * everyS) / tauS) + noise * gauss(),
+  }))
 }
 
 describe('drift as it warms up', () => {
@@ -15,7 +26,7 @@ describe('drift as it warms up', () => {
     expect(fit.settlesHz).toBeCloseTo(-40, 1)
     expect(fit.amplitudeHz).toBeCloseTo(120, 1)
     expect(fit.tauS).toBeCloseTo(400, 0)
-    expect(fit.rateHzPerMin).toBeCloseTo(-120 / 400 * Math.exp(-900 / 400) * 60, 2)
+    expect(fit.rateHzPerMin).toBeCloseTo((-120 / 400) * Math.exp(-900 / 400) * 60, 2)
   })
   it('where it settles is inside what is said of it, two times out of three and more', () => {
     let [inside, told] = [0, 0]
@@ -38,7 +49,7 @@ describe('drift as it warms up', () => {
   it('two time constants, 120 and 1500 s: the end is not told by one curve (truth 0 Hz)', () => {
     for (let seed = 1; seed <= 20; seed++) {
       const slow = curve({ settles: 0, amplitude: 80, tauS: 1500, noise: 0.7, seed })
-      const both = slow.map((s, i) => ({ ...s, hz: s.hz + 150 * Math.exp(-i * 5 / 120) }))
+      const both = slow.map((s, i) => ({ ...s, hz: s.hz + 150 * Math.exp((-i * 5) / 120) }))
       const fit = fitDrift(both)!
       if (fit.settlesHz !== null) expect(Math.abs(fit.settlesHz)).toBeLessThan(3 * fit.settlesUncertaintyHz!)
       // 80 / 1500 e^(-0.6) x 60 = 1.76 Hz/min down at the end, and 150 / 120 e^(-7.5) x 60 = 0.04
@@ -49,7 +60,7 @@ describe('drift as it warms up', () => {
     const samples = curve()
     const fit = fitDrift(samples)!
     const inS = slowIn(fit, samples.at(-1)!.atS, 1)!
-    expect(120 / 400 * 60 * Math.exp(-(900 + inS) / 400)).toBeCloseTo(1, 2)
+    expect((120 / 400) * 60 * Math.exp(-(900 + inS) / 400)).toBeCloseTo(1, 2)
     expect(slowIn(fit, 1000, 5)).toBe(0)
   })
   it('of too few samples nothing is said, of none that are numbers neither', () => {
@@ -68,9 +79,17 @@ describe('the gate', () => {
     expect(warmGate(1, [], null, 1200)).toMatchObject({ state: 'unknown', by: 'nothing', opensInS: null })
   })
   it('limits by kind of set (S03), or by the sheet', () => {
-    expect([driftLimit(modelSheet('osmund-27f')), driftLimit(modelSheet('larkfield-lx8')), driftLimit({ kind: 'fm-mobile', driftLimitHzPerMin: 5 })]).toEqual([2, 1, 5])
+    expect([
+      driftLimit(modelSheet('osmund-27f')),
+      driftLimit(modelSheet('larkfield-lx8')),
+      driftLimit({ kind: 'fm-mobile', driftLimitHzPerMin: 5 }),
+    ]).toEqual([2, 1, 5])
   })
   it('stands before the steps of frequency and no others', () => {
-    expect(modelSheet('osmund-27f').procedure.filter(isFrequencyStep).map(s => s.id)).toEqual(['A1.3', 'A1.5'])
+    expect(
+      modelSheet('osmund-27f')
+        .procedure.filter(isFrequencyStep)
+        .map(s => s.id),
+    ).toEqual(['A1.3', 'A1.5'])
   })
 })

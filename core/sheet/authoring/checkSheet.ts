@@ -5,31 +5,75 @@ import { SCHOOLS } from '../schools/schools'
 import { comesAfter, cycleIn } from './order'
 
 export const SHEET_PROBLEMS = [
-  'named-twice', 'unknown-adjuster', 'unknown-step', 'waits-for-itself', 'unknown-channel', 'unknown-plan', 'unknown-quantity', 'no-points', 'no-wants', 'no-steps', 'no-matrix', 'window-upside-down',
-  'unknown-point', 'unknown-oscillator', 'not-measured-here', 'needs-later', 'unknown-school',
+  'named-twice',
+  'unknown-adjuster',
+  'unknown-step',
+  'waits-for-itself',
+  'unknown-channel',
+  'unknown-plan',
+  'unknown-quantity',
+  'no-points',
+  'no-wants',
+  'no-steps',
+  'no-matrix',
+  'window-upside-down',
+  'unknown-point',
+  'unknown-oscillator',
+  'not-measured-here',
+  'needs-later',
+  'unknown-school',
 ] as const
-export type SheetProblemCode = typeof SHEET_PROBLEMS[number]
+export type SheetProblemCode = (typeof SHEET_PROBLEMS)[number]
 
 /** What does not hold together in a sheet: where, and which names. */
-export interface SheetProblem { readonly code: SheetProblemCode, readonly at: string, readonly names: readonly string[] }
+export interface SheetProblem {
+  readonly code: SheetProblemCode
+  readonly at: string
+  readonly names: readonly string[]
+}
 
 /** Everything in a sheet that would fail on the bench; empty = it can be used. */
 export function checkSheet(sheet: ModelSheet): SheetProblem[] {
   return [
-    ...twice('adjuster', sheet.adjusters.map(a => a.designator)), ...twice('step', sheet.procedure.map(s => s.id)), ...twice('row', sheet.matrix.map(p => p.id)), ...twice('test point', (sheet.testPoints ?? []).map(t => t.id)),
-    ...(CHANNEL_PLANS.some(p => p.id === sheet.planId) ? [] : [problem('unknown-plan', 'sheet', sheet.planId)]),
+    ...twice(
+      'adjuster',
+      sheet.adjusters.map(a => a.designator),
+    ),
+    ...twice(
+      'step',
+      sheet.procedure.map(s => s.id),
+    ),
+    ...twice(
+      'row',
+      sheet.matrix.map(p => p.id),
+    ),
+    ...twice(
+      'test point',
+      (sheet.testPoints ?? []).map(t => t.id),
+    ),
+    ...(CHANNEL_PLANS.some(p => p.id === sheet.planId)
+      ? []
+      : [problem('unknown-plan', 'sheet', sheet.planId)]),
     ...(sheet.matrix.length === 0 ? [problem('no-matrix', 'as found')] : []),
     ...(sheet.procedure.length === 0 ? [problem('no-steps', 'procedure')] : []),
     ...sheet.matrix.flatMap(p => pointProblems(sheet, p, `row ${p.id}`)),
     ...sheet.procedure.flatMap((s, i) => stepProblems(sheet, s, i)),
-    ...ringProblem(sheet.procedure), ...schemeProblems(sheet), ...schoolProblems(sheet),
+    ...ringProblem(sheet.procedure),
+    ...schemeProblems(sheet),
+    ...schoolProblems(sheet),
   ]
 }
 
-const problem = (code: SheetProblemCode, at: string, ...names: string[]): SheetProblem => ({ code, at, names })
+const problem = (code: SheetProblemCode, at: string, ...names: string[]): SheetProblem => ({
+  code,
+  at,
+  names,
+})
 
 function twice(what: string, ids: readonly string[]): SheetProblem[] {
-  return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))].map(id => problem('named-twice', `${what} ${id}`, id))
+  return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))].map(id =>
+    problem('named-twice', `${what} ${id}`, id),
+  )
 }
 
 function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProblem[] {
@@ -37,11 +81,20 @@ function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProble
   const known = new Map(sheet.procedure.map((s, i) => [s.id, i]))
   const measured = step.points.some(p => p.wants.some(w => w.quantity === step.criterion?.quantity))
   return [
-    ...step.adjusters.filter(d => !sheet.adjusters.some(a => a.designator === d)).map(d => problem('unknown-adjuster', at, d)),
-    ...comesAfter(step).filter(id => !known.has(id)).map(id => problem('unknown-step', at, id)),
-    ...comesAfter(step).filter(id => (known.get(id) ?? -1) > index).map(id => problem('needs-later', at, id)),
+    ...step.adjusters
+      .filter(d => !sheet.adjusters.some(a => a.designator === d))
+      .map(d => problem('unknown-adjuster', at, d)),
+    ...comesAfter(step)
+      .filter(id => !known.has(id))
+      .map(id => problem('unknown-step', at, id)),
+    ...comesAfter(step)
+      .filter(id => (known.get(id) ?? -1) > index)
+      .map(id => problem('needs-later', at, id)),
     ...(step.points.length === 0 ? [problem('no-points', at)] : []),
-    ...twice(`row of ${step.id},`, step.points.map(p => p.id)),
+    ...twice(
+      `row of ${step.id},`,
+      step.points.map(p => p.id),
+    ),
     ...(step.criterion && !measured ? [problem('not-measured-here', at, step.criterion.quantity)] : []),
     ...step.points.flatMap(p => pointProblems(sheet, p, `${at}, ${p.id}`)),
   ]
@@ -49,12 +102,15 @@ function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProble
 
 function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: string): SheetProblem[] {
   const plan = CHANNEL_PLANS.find(p => p.id === sheet.planId)
-  const outOfPlan = plan && state.channel !== null && (state.channel < 1 || state.channel > plan.channelsHz.length)
-  const targets = wants.flatMap(w => w.target ? [w.target] : [])
+  const outOfPlan =
+    plan && state.channel !== null && (state.channel < 1 || state.channel > plan.channelsHz.length)
+  const targets = wants.flatMap(w => (w.target ? [w.target] : []))
   return [
     ...(wants.length === 0 ? [problem('no-wants', at)] : []),
     ...(outOfPlan ? [problem('unknown-channel', at, String(state.channel))] : []),
-    ...(state.channel === null && targets.some(t => t.kind === 'channel-error') ? [problem('unknown-channel', at)] : []),
+    ...(state.channel === null && targets.some(t => t.kind === 'channel-error')
+      ? [problem('unknown-channel', at)]
+      : []),
     ...wants.filter(w => !(w.quantity in QUANTITIES)).map(w => problem('unknown-quantity', at, w.quantity)),
     ...targets.flatMap(t => targetProblems(sheet, t, at)),
   ]
@@ -64,14 +120,26 @@ function targetProblems(sheet: ModelSheet, target: TargetSpec, at: string): Shee
   switch (target.kind) {
     case 'window': {
       const { low, high, aim } = target.window
-      return (low !== null && high !== null && low > high) || (aim !== null && (aim < (low ?? aim) || aim > (high ?? aim))) ? [problem('window-upside-down', at)] : []
+      return (low !== null && high !== null && low > high) ||
+        (aim !== null && (aim < (low ?? aim) || aim > (high ?? aim)))
+        ? [problem('window-upside-down', at)]
+        : []
     }
     case 'channel-error':
-    case 'nominal-error': return target.lowHz > target.highHz || target.aimHz < target.lowHz || target.aimHz > target.highHz ? [problem('window-upside-down', at)] : []
-    case 'like-reading': return target.lowRatio > target.highRatio ? [problem('window-upside-down', at)] : []
+    case 'nominal-error':
+      return target.lowHz > target.highHz || target.aimHz < target.lowHz || target.aimHz > target.highHz
+        ? [problem('window-upside-down', at)]
+        : []
+    case 'like-reading':
+      return target.lowRatio > target.highRatio ? [problem('window-upside-down', at)] : []
     case 'above-reading': {
       const step = sheet.procedure.find(s => s.id === target.stepId)
-      return [...(step && !step.points.some(p => p.id === target.pointId) ? [problem('unknown-point', at, target.pointId)] : []), ...(target.low > target.high ? [problem('window-upside-down', at)] : [])]
+      return [
+        ...(step && !step.points.some(p => p.id === target.pointId)
+          ? [problem('unknown-point', at, target.pointId)]
+          : []),
+        ...(target.low > target.high ? [problem('window-upside-down', at)] : []),
+      ]
     }
   }
 }
@@ -82,7 +150,9 @@ function ringProblem(steps: readonly Step[]): SheetProblem[] {
 }
 
 function schoolProblems({ schools = {} }: ModelSheet): SheetProblem[] {
-  return Object.entries(schools).filter(([id, side]) => !SCHOOLS.some(s => s.id === id && s.options.some(o => o.id === side))).map(([id, side]) => problem('unknown-school', `school ${id}`, side))
+  return Object.entries(schools)
+    .filter(([id, side]) => !SCHOOLS.some(s => s.id === id && s.options.some(o => o.id === side)))
+    .map(([id, side]) => problem('unknown-school', `school ${id}`, side))
 }
 
 function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {
@@ -90,7 +160,13 @@ function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {
   const known = scheme.oscillators.map(o => o.id)
   return [
     ...twice('oscillator', known),
-    ...scheme.frequencies.flatMap(f => f.terms.filter(t => !known.includes(t.oscillator)).map(t => problem('unknown-oscillator', `frequency ${f.name}`, t.oscillator))),
-    ...scheme.oscillators.filter(o => o.adjuster !== null && !adjusters.some(a => a.designator === o.adjuster)).map(o => problem('unknown-adjuster', `oscillator ${o.name}`, o.adjuster!)),
+    ...scheme.frequencies.flatMap(f =>
+      f.terms
+        .filter(t => !known.includes(t.oscillator))
+        .map(t => problem('unknown-oscillator', `frequency ${f.name}`, t.oscillator)),
+    ),
+    ...scheme.oscillators
+      .filter(o => o.adjuster !== null && !adjusters.some(a => a.designator === o.adjuster))
+      .map(o => problem('unknown-adjuster', `oscillator ${o.name}`, o.adjuster!)),
   ]
 }

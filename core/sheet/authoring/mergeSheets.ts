@@ -31,21 +31,43 @@ export function mergeSheets(base: ModelSheet, mine: ModelSheet, theirs: ModelShe
   const conflicts: SheetConflict[] = []
   let merged = theirs
   for (const change of ours) {
-    const against = others.find(o => keyOf(o) === keyOf(change)) ?? others.find(o => o.part === change.part && o.name === change.name && o.name !== '' && (o.field === '' || change.field === ''))
+    const against =
+      others.find(o => keyOf(o) === keyOf(change)) ??
+      others.find(
+        o =>
+          o.part === change.part &&
+          o.name === change.name &&
+          o.name !== '' &&
+          (o.field === '' || change.field === ''),
+      )
     if (!against) merged = taking(merged, mine, change)
-    else if (keyOf(against) !== keyOf(change) || against.after !== change.after) conflicts.push({ part: change.part, name: change.name, field: change.field, base: change.before, mine: change.after, theirs: against.after })
+    else if (keyOf(against) !== keyOf(change) || against.after !== change.after)
+      conflicts.push({
+        part: change.part,
+        name: change.name,
+        field: change.field,
+        base: change.before,
+        mine: change.after,
+        theirs: against.after,
+      })
   }
   return { merged, conflicts, taken: others.length }
 }
 
-/** A sheet with one place as another one has it: a field, a whole entry, its absence, or the order of a list. */
+/**
+ * A sheet with one place as another one has it: a field, a whole entry, its absence, or the order of a list.
+ */
 export function taking(sheet: ModelSheet, from: ModelSheet, { part, name, field }: Place): ModelSheet {
   const [target, source] = [sheet as unknown as Holder, from as unknown as Holder]
   if (part === 'sheet') return withField(target, field, source[field]) as unknown as ModelSheet
   const id = (SHEET_LISTS as Record<string, string>)[part]!
   const list = (target[part] ?? []) as Holder[]
   const other = (source[part] ?? []) as Holder[]
-  return { ...target, [part]: field === 'order' && name === '' ? ordered(list, other, id) : entryTaken(list, other, id, name, field) } as unknown as ModelSheet
+  return {
+    ...target,
+    [part]:
+      field === 'order' && name === '' ? ordered(list, other, id) : entryTaken(list, other, id, name, field),
+  } as unknown as ModelSheet
 }
 
 function withField(holder: Holder, field: string, value: unknown): Holder {
@@ -53,12 +75,20 @@ function withField(holder: Holder, field: string, value: unknown): Holder {
   return value === undefined ? rest : { ...rest, [field]: value }
 }
 
-function entryTaken(list: readonly Holder[], other: readonly Holder[], id: string, name: string, field: string): Holder[] {
+function entryTaken(
+  list: readonly Holder[],
+  other: readonly Holder[],
+  id: string,
+  name: string,
+  field: string,
+): Holder[] {
   const theirs = other.find(h => String(h[id]) === name)
   const here = list.some(h => String(h[id]) === name)
   if (!theirs) return list.filter(h => String(h[id]) !== name)
   if (!here) return [...list, theirs]
-  return list.map(h => String(h[id]) !== name ? h : field === '' ? theirs : withField(h, field, theirs[field]))
+  return list.map(h =>
+    String(h[id]) !== name ? h : field === '' ? theirs : withField(h, field, theirs[field]),
+  )
 }
 
 function ordered(list: readonly Holder[], other: readonly Holder[], id: string): Holder[] {

@@ -1,10 +1,18 @@
 import { CoreError } from '../../errors'
 import type { Step } from '../modelSheet'
 
-/** The steps that one must come after: what it needs, what may make it unnecessary, what its targets follow. */
+/**
+ * The steps that one must come after: what it needs, what may make it unnecessary, what its targets follow.
+ */
 export function comesAfter(step: Step): string[] {
-  const followed = step.points.flatMap(p => p.wants.flatMap(w => w.target?.kind === 'like-reading' || w.target?.kind === 'above-reading' ? [w.target.stepId] : []))
-  return [...new Set([...step.needs, ...(step.skipIf === null ? [] : [step.skipIf]), ...followed])].filter(id => id !== step.id)
+  const followed = step.points.flatMap(p =>
+    p.wants.flatMap(w =>
+      w.target?.kind === 'like-reading' || w.target?.kind === 'above-reading' ? [w.target.stepId] : [],
+    ),
+  )
+  return [...new Set([...step.needs, ...(step.skipIf === null ? [] : [step.skipIf]), ...followed])].filter(
+    id => id !== step.id,
+  )
 }
 
 /** A ring of steps that wait for each other, in order; null = there is none. */
@@ -31,7 +39,8 @@ export function cycleIn(steps: readonly Step[]): string[] | null {
 }
 
 /**
- * The steps in an order in which everything that one needs stands before it; where the needs leave it open, the given order is kept.
+ * The steps in an order in which everything that one needs stands before it; where the needs leave it open,
+ * the given order is kept.
  * @throws {CoreError} bad-sheet: they wait for each other
  */
 export function inOrder(steps: readonly Step[]): Step[] {
@@ -41,7 +50,9 @@ export function inOrder(steps: readonly Step[]): Step[] {
   const placed = new Set<string>()
   const out: Step[] = []
   while (out.length < steps.length) {
-    const next = steps.find(s => !placed.has(s.id) && comesAfter(s).every(id => placed.has(id) || !known.has(id)))!
+    const next = steps.find(
+      s => !placed.has(s.id) && comesAfter(s).every(id => placed.has(id) || !known.has(id)),
+    )!
     placed.add(next.id)
     out.push(next)
   }
@@ -49,7 +60,11 @@ export function inOrder(steps: readonly Step[]): Step[] {
 }
 
 /** Why a step cannot stand at a place: it would come before what it needs, or after what needs it. */
-export interface MoveRefused { readonly moved: Step, readonly other: Step, readonly why: 'needs-it' | 'is-needed' }
+export interface MoveRefused {
+  readonly moved: Step
+  readonly other: Step
+  readonly why: 'needs-it' | 'is-needed'
+}
 
 /** The steps with one moved by hand, or why it cannot be. */
 export function moveStep(steps: readonly Step[], from: number, to: number): readonly Step[] | MoveRefused {
@@ -64,9 +79,13 @@ export function moveStep(steps: readonly Step[], from: number, to: number): read
   return [...before, moved, ...after]
 }
 
-/** Level of each step in the graph: the longest way from a step that needs nothing. @throws {CoreError} bad-sheet */
+/**
+ * Level of each step in the graph: the longest way from a step that needs nothing.
+ * @throws {CoreError} bad-sheet
+ */
 export function levels(steps: readonly Step[]): Map<string, number> {
   const out = new Map<string, number>()
-  for (const s of inOrder(steps)) out.set(s.id, Math.max(-1, ...comesAfter(s).map(id => out.get(id) ?? -1)) + 1)
+  for (const s of inOrder(steps))
+    out.set(s.id, Math.max(-1, ...comesAfter(s).map(id => out.get(id) ?? -1)) + 1)
   return out
 }

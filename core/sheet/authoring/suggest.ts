@@ -4,15 +4,27 @@ import type { LineChange } from './amend'
 import { lineAddress, lineOf, lineValue } from './line'
 
 /** A correction that is likely enough to be offered for one press. */
-export interface Suggestion { readonly words: string, readonly changes: readonly LineChange[] }
+export interface Suggestion {
+  readonly words: string
+  readonly changes: readonly LineChange[]
+}
 
 /** Words that a sheet confuses most, each way round. */
 const OPPOSITES: readonly (readonly [string, string])[] = [
-  ['left', 'right'], ['clockwise', 'anticlockwise'], ['inwards', 'outwards'], ['raises', 'lowers'], ['front', 'rear'], ['upper', 'lower'], ['above', 'below'], ['first', 'second'], ['parts side', 'print side'],
+  ['left', 'right'],
+  ['clockwise', 'anticlockwise'],
+  ['inwards', 'outwards'],
+  ['raises', 'lowers'],
+  ['front', 'rear'],
+  ['upper', 'lower'],
+  ['above', 'below'],
+  ['first', 'second'],
+  ['parts side', 'print side'],
 ]
 
 /**
- * The words with left for right, clockwise for anticlockwise and so on; null = nothing in them has an opposite.
+ * The words with left for right, clockwise for anticlockwise and so on; null = nothing in them has an
+ * opposite.
  * @example mirrored('right of the two trimmers') // => 'left of the two trimmers'
  */
 export function mirrored(words: string): string | null {
@@ -37,9 +49,11 @@ export function suggestions(sheet: ModelSheet, line: string): Suggestion[] {
     const other = mirrored(value)
     if (other) out.push({ words: other, changes: [{ line, from: value, to: other }] })
   }
-  if (part === 'adjuster' && (field === 'where' || field === 'board')) out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapPlaces(adjusterOf(sheet, id), t)))
+  if (part === 'adjuster' && (field === 'where' || field === 'board'))
+    out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapPlaces(adjusterOf(sheet, id), t)))
   if (part === 'step' && field === 'adjusters' && Array.isArray(value) && value.length === 1) {
-    for (const t of twins(sheet, adjusterOf(sheet, value[0] as string))) out.push({ words: `${t.designator}, ${t.name}`, changes: [{ line, from: value, to: [t.designator] }] })
+    for (const t of twins(sheet, adjusterOf(sheet, value[0] as string)))
+      out.push({ words: `${t.designator}, ${t.name}`, changes: [{ line, from: value, to: [t.designator] }] })
   }
   return out
 }
@@ -50,12 +64,19 @@ const NEAR = 0.2
 /** Adjusters of the same kind nearby: what can be taken for it, the nearest first. */
 export function twins(sheet: ModelSheet, adjuster: Adjuster): Adjuster[] {
   const away = (a: Adjuster) => Math.hypot(a.board.x - adjuster.board.x, a.board.y - adjuster.board.y)
-  return sheet.adjusters.filter(a => a.designator !== adjuster.designator && a.kind === adjuster.kind && away(a) <= NEAR).sort((a, b) => away(a) - away(b)).slice(0, 2)
+  return sheet.adjusters
+    .filter(a => a.designator !== adjuster.designator && a.kind === adjuster.kind && away(a) <= NEAR)
+    .sort((a, b) => away(a) - away(b))
+    .slice(0, 2)
 }
 
 function swapPlaces(a: Adjuster, b: Adjuster): Suggestion {
   const both = (field: 'where' | 'board') => [
-    { line: lineOf('adjuster', a.designator, field), from: a[field], to: b[field] }, { line: lineOf('adjuster', b.designator, field), from: b[field], to: a[field] },
+    { line: lineOf('adjuster', a.designator, field), from: a[field], to: b[field] },
+    { line: lineOf('adjuster', b.designator, field), from: b[field], to: a[field] },
   ]
-  return { words: `${a.designator} and ${b.designator} change places`, changes: [...both('where'), ...both('board')] }
+  return {
+    words: `${a.designator} and ${b.designator} change places`,
+    changes: [...both('where'), ...both('board')],
+  }
 }

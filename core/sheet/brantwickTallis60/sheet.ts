@@ -27,16 +27,28 @@ export const BRANTWICK_TALLIS60: ModelSheet = {
     'White ceramic of RF power devices: do not break, file or sand.',
   ],
   specification: [
-    { what: 'Supply', value: '14.0 V at the set while speaking, up to 50 A; lead drop under 0.3 V', source: RATED },
+    {
+      what: 'Supply',
+      value: '14.0 V at the set while speaking, up to 50 A; lead drop under 0.3 V',
+      source: RATED,
+    },
     { what: 'Output', value: '80 W carrier at the mark, 640 W PEP', source: RATED },
     { what: 'Carrier', value: 'about PEP/8; never above PEP/4 (160 W)', source: 'common practice' },
     { what: 'Efficiency', value: 'mean RF to DC 0.35 to 0.5', source: 'common practice' },
-    { what: 'Fan', value: 'starts by its temperature switch; not starting in a short test is normal', source: 'common practice' },
+    {
+      what: 'Fan',
+      value: 'starts by its temperature switch; not starting in a short test is normal',
+      source: 'common practice',
+    },
   ],
   adjusters: BRANTWICK_TALLIS60_ADJUSTERS,
   matrix: BRANTWICK_TALLIS60_MATRIX,
   procedure: BRANTWICK_TALLIS60_PROCEDURE,
   owed: [
-    { id: 'A5.8', title: 'Ten minutes of duty; fan; photo of the control position', why: 'the limit goes to the owner in words' },
+    {
+      id: 'A5.8',
+      title: 'Ten minutes of duty; fan; photo of the control position',
+      why: 'the limit goes to the owner in words',
+    },
   ],
 }

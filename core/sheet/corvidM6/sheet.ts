@@ -9,7 +9,8 @@ export const CORVID_M6: ModelSheet = {
   id: 'corvid-m6',
   kind: 'menu-mobile',
   model: 'Corvid M6',
-  description: 'AM/FM mobile without presets: hexadecimal values in a hidden service menu, separate ones for each country state',
+  description:
+    'AM/FM mobile without presets: hexadecimal values in a hidden service menu, separate ones for each country state',
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'forty',
@@ -30,12 +31,20 @@ export const CORVID_M6: ModelSheet = {
     { what: 'Transmit', value: '26.965 to 27.405 MHz, AM and FM, 4 W and 0.4 W', source: RATED },
     { what: 'Menu', value: 'entries 01 to 08, 00 to FF; key sequence within 5 s', source: RATED },
     { what: 'Power per step', value: '0.15 to 0.2 W per step near 4 W', source: 'common practice' },
-    { what: 'Current', value: '0.2 to 0.5 A receiving, 1.0 to 1.6 A keyed', source: 'general trade knowledge' },
+    {
+      what: 'Current',
+      value: '0.2 to 0.5 A receiving, 1.0 to 1.6 A keyed',
+      source: 'general trade knowledge',
+    },
   ],
   adjusters: CORVID_M6_ADJUSTERS,
   matrix: CORVID_M6_MATRIX,
   procedure: CORVID_M6_PROCEDURE,
   owed: [
-    { id: 'A4.9', title: 'Menu values as left on the handover', why: 'the owner or the next technician needs them' },
+    {
+      id: 'A4.9',
+      title: 'Menu values as left on the handover',
+      why: 'the owner or the next technician needs them',
+    },
   ],
 }

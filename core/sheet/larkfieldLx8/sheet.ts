@@ -10,7 +10,8 @@ export const LARKFIELD_LX8: ModelSheet = {
   id: 'larkfield-lx8',
   kind: 'multimode',
   model: 'Larkfield LX-8',
-  description: 'AM/FM/SSB multimode mobile, 240 channels over six bands A to F, two finals; only band D is a CB plan',
+  description:
+    'AM/FM/SSB multimode mobile, 240 channels over six bands A to F, two finals; only band D is a CB plan',
   revision: 1,
   revisedOn: '2026-11-25',
   planId: 'six-band',
@@ -28,12 +29,28 @@ export const LARKFIELD_LX8: ModelSheet = {
   ],
   specification: [
     { what: 'Supply', value: '13.8 V at the set while keyed, negative earth', source: RATED },
-    { what: 'Bands', value: 'A 25.615, B 26.065, C 26.515, D 26.965, E 27.415, F 27.865 MHz for channel 1', source: 'general trade knowledge' },
-    { what: 'Transmit', value: 'AM and FM 4 W; SSB 12 W PEP; the finals reach about 20 W PEP', source: RATED },
+    {
+      what: 'Bands',
+      value: 'A 25.615, B 26.065, C 26.515, D 26.965, E 27.415, F 27.865 MHz for channel 1',
+      source: 'general trade knowledge',
+    },
+    {
+      what: 'Transmit',
+      value: 'AM and FM 4 W; SSB 12 W PEP; the finals reach about 20 W PEP',
+      source: RATED,
+    },
     { what: 'Carrier oscillators', value: 'AM 10.6950, USB 10.6925, LSB 10.6975 MHz', source: RATED },
     { what: 'Idle current', value: '50 mA in each final without drive', source: RATED },
-    { what: 'SSB', value: 'third-order products 25 dB below one tone, carrier 40 dB below PEP', source: 'general trade knowledge' },
-    { what: 'Current', value: '0.3 to 0.7 A receiving, 1.3 to 2.2 A keyed, SSB peaks 2.5 to 4 A', source: 'general trade knowledge' },
+    {
+      what: 'SSB',
+      value: 'third-order products 25 dB below one tone, carrier 40 dB below PEP',
+      source: 'general trade knowledge',
+    },
+    {
+      what: 'Current',
+      value: '0.3 to 0.7 A receiving, 1.3 to 2.2 A keyed, SSB peaks 2.5 to 4 A',
+      source: 'general trade knowledge',
+    },
   ],
   adjusters: LARKFIELD_LX8_ADJUSTERS,
   matrix: LARKFIELD_LX8_MATRIX,
@@ -41,7 +58,15 @@ export const LARKFIELD_LX8: ModelSheet = {
   scheme: LARKFIELD_LX8_SCHEME,
   boards: [{ side: 'parts', drawing: 'larkfield-lx8', pictureId: null }],
   owed: [
-    { id: 'A3.16b', title: 'Counter module, clarifier range, panel meters', why: 'display right on every band; clarifier nulls at 12 o\u2019clock' },
-    { id: 'A3.cov', title: 'Coverage restored to the standard state', why: 'a set does not leave expanded without a written request and a place where it is legal' },
+    {
+      id: 'A3.16b',
+      title: 'Counter module, clarifier range, panel meters',
+      why: 'display right on every band; clarifier nulls at 12 o\u2019clock',
+    },
+    {
+      id: 'A3.cov',
+      title: 'Coverage restored to the standard state',
+      why: 'a set does not leave expanded without a written request and a place where it is legal',
+    },
   ],
 }

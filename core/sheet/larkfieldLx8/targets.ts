@@ -14,7 +14,9 @@ export const ssb = { USB: statesIn('USB'), LSB: statesIn('LSB') }
 /** A quarter of the 20 W PEP that this set reaches, and not above the rule set (common practice). */
 export const CARRIER: TargetSpec = within(3.6, 4, 3.9)
 export const AM_FREQUENCY: TargetSpec = { kind: 'channel-error', lowHz: -20, highHz: 20, aimHz: 0 }
-/** A 1 kHz tone on USB stands 1 kHz above the channel, on LSB below: the counter reads the tone\u2019s place. */
+/**
+ * A 1 kHz tone on USB stands 1 kHz above the channel, on LSB below: the counter reads the tone\u2019s place.
+ */
 export const SIDEBAND: Record<'USB' | 'LSB', TargetSpec> = {
   USB: { kind: 'channel-error', offsetHz: TONE_HZ, lowHz: -20, highHz: 20, aimHz: 0 },
   LSB: { kind: 'channel-error', offsetHz: -TONE_HZ, lowHz: -20, highHz: 20, aimHz: 0 },

@@ -8,25 +8,67 @@ import { GATE_IDLE } from './targets'
 const RATED = 'model sheet (invented set)'
 const OLD_BIAS = ['VR10', 'VR11']
 
-/** The LX-8 after its two finals were replaced by a MOSFET: another bias, more crest, everything behind it to be set again (A12). */
+/**
+ * The LX-8 after its two finals were replaced by a MOSFET: another bias, more crest, everything behind it to
+ * be set again (A12).
+ */
 export const LARKFIELD_LX8M: ModelSheet = {
   ...LARKFIELD_LX8,
   id: 'larkfield-lx8m',
   model: 'Larkfield LX-8, MOSFET final',
-  description: 'LX-8 whose two finals were replaced by one switching MOSFET: gate bias of its own, more PEP from the same drive',
+  description:
+    'LX-8 whose two finals were replaced by one switching MOSFET: gate bias of its own, more PEP from the same drive',
   defaultRuleSetId: 'R-SHOP',
-  cautions: [...LARKFIELD_LX8.cautions, 'Converted: the type approval has ended where one is required (R-US13 and others); local regulation decides.', 'The tab of the device is its drain: insulator and paste, then tab to chassis measured before power.'],
+  cautions: [
+    ...LARKFIELD_LX8.cautions,
+    'Converted: the type approval has ended where one is required (R-US13 and others); local regulation decides.',
+    'The tab of the device is its drain: insulator and paste, then tab to chassis measured before power.',
+  ],
   specification: [
     ...LARKFIELD_LX8.specification.filter(s => s.what !== 'Idle current'),
-    { what: 'Idle current', value: '100 mA, from zero upward; never to a voltage copied from another set', source: RATED },
-    { what: 'Gate threshold', value: 'differs by a volt and more from device to device', source: 'general trade knowledge' },
+    {
+      what: 'Idle current',
+      value: '100 mA, from zero upward; never to a voltage copied from another set',
+      source: RATED,
+    },
+    {
+      what: 'Gate threshold',
+      value: 'differs by a volt and more from device to device',
+      source: 'general trade knowledge',
+    },
     { what: 'Polarity diode and fuse', value: 'larger than before', source: 'common practice' },
   ],
   adjusters: [
     ...LARKFIELD_LX8.adjusters.filter(a => !OLD_BIAS.includes(a.designator)),
-    preset('RVG', 'bias', 'gate bias', 'idle current of the MOSFET', ['on the bias rail, 8 V on transmit', 0.84, 0.48], 'From zero upward. Meter clipped on; a slip on the gate kills the device.'),
+    preset(
+      'RVG',
+      'bias',
+      'gate bias',
+      'idle current of the MOSFET',
+      ['on the bias rail, 8 V on transmit', 0.84, 0.48],
+      'From zero upward. Meter clipped on; a slip on the gate kills the device.',
+    ),
   ],
-  matrix: LARKFIELD_LX8.matrix.map(p => p.id !== 'bias' ? p : { ...p, title: 'Idle current of the final, USB, no drive', wants: [{ quantity: 'stageIdleA', target: GATE_IDLE, judgeLimit: true }, { quantity: 'gateV', target: within(2, 5), judgeLimit: true }] }),
+  matrix: LARKFIELD_LX8.matrix.map(p =>
+    p.id !== 'bias'
+      ? p
+      : {
+          ...p,
+          title: 'Idle current of the final, USB, no drive',
+          wants: [
+            { quantity: 'stageIdleA', target: GATE_IDLE, judgeLimit: true },
+            { quantity: 'gateV', target: within(2, 5), judgeLimit: true },
+          ],
+        },
+  ),
   procedure: LARKFIELD_LX8M_PROCEDURE,
-  owed: [...LARKFIELD_LX8.owed, { id: 'A12.3', title: 'Clamp part gate to source fitted, tracking the heat', why: 'without it: low output and poor SSB' }, { id: 'A12.4', title: 'Tab to chassis measured open', why: 'the tab is the drain' }],
+  owed: [
+    ...LARKFIELD_LX8.owed,
+    {
+      id: 'A12.3',
+      title: 'Clamp part gate to source fitted, tracking the heat',
+      why: 'without it: low output and poor SSB',
+    },
+    { id: 'A12.4', title: 'Tab to chassis measured open', why: 'the tab is the drain' },
+  ],
 }

@@ -28,13 +28,25 @@ export const OSMUND_27F: ModelSheet = {
   ],
   specification: [
     { what: 'Supply', value: '13.8 V at the set while keyed, negative earth', source: RATED },
-    { what: 'Transmit', value: '27.60125 to 27.99125 MHz, 10 kHz steps; f = 2 f(XT) + N \u00d7 10 kHz, N = 150 + channel', source: RATED },
+    {
+      what: 'Transmit',
+      value: '27.60125 to 27.99125 MHz, 10 kHz steps; f = 2 f(XT) + N \u00d7 10 kHz, N = 150 + channel',
+      source: RATED,
+    },
     { what: 'Crystals', value: 'reference 10.240 MHz, XT 13.045 625 MHz, XR 15.396 250 MHz', source: RATED },
     { what: 'Intermediate frequencies', value: '10.695 MHz and 455 kHz', source: RATED },
     { what: 'Power', value: '4 W / 0.4 W', source: RATED },
     { what: 'Deviation', value: 'up to 2.5 kHz', source: RATED },
-    { what: 'Sensitivity', value: 'better than 0.5 \u00b5V for 12 dB SINAD', source: 'usual figure, from memory' },
-    { what: 'Current', value: '0.2 to 0.45 A receiving, 0.9 to 1.4 A keyed', source: 'general trade knowledge' },
+    {
+      what: 'Sensitivity',
+      value: 'better than 0.5 \u00b5V for 12 dB SINAD',
+      source: 'usual figure, from memory',
+    },
+    {
+      what: 'Current',
+      value: '0.2 to 0.45 A receiving, 0.9 to 1.4 A keyed',
+      source: 'general trade knowledge',
+    },
   ],
   adjusters: OSMUND_27F_ADJUSTERS,
   matrix: OSMUND_27F_MATRIX,
@@ -43,12 +55,31 @@ export const OSMUND_27F: ModelSheet = {
   testPoints: OSMUND_27F_TEST_POINTS,
   boards: [{ side: 'parts', drawing: 'osmund-27f', pictureId: null }],
   typicalFaults: [
-    { seen: 'every channel low by the same ppm, receiver lopsided', cause: 'reference aged, hidden behind the transmit trimmer', cure: 'CT1 first, then CT2' },
+    {
+      seen: 'every channel low by the same ppm, receiver lopsided',
+      cause: 'reference aged, hidden behind the transmit trimmer',
+      cure: 'CT1 first, then CT2',
+    },
     { seen: 'one end of the band without power', cause: 'coils over-peaked', cure: 'balance with L5 and L6' },
   ],
-  inspection: [{ id: 'X27-1', lookFor: 'Sub-board with a memory chip', good: 'not fitted', bad: 'converted: channels remapped, the reference pin hidden' }],
+  inspection: [
+    {
+      id: 'X27-1',
+      lookFor: 'Sub-board with a memory chip',
+      good: 'not fitted',
+      bad: 'converted: channels remapped, the reference pin hidden',
+    },
+  ],
   owed: [
-    { id: 'A1.6', title: 'Receive frequency', why: 'second IF centred on 455.0 kHz with the receive trimmer CT3; often a separate session' },
-    { id: 'A1.16', title: 'Harmonics, then re-wax', why: 'needs a spectrum analyser; wax the cores once the harmonics are clean' },
+    {
+      id: 'A1.6',
+      title: 'Receive frequency',
+      why: 'second IF centred on 455.0 kHz with the receive trimmer CT3; often a separate session',
+    },
+    {
+      id: 'A1.16',
+      title: 'Harmonics, then re-wax',
+      why: 'needs a spectrum analyser; wax the cores once the harmonics are clean',
+    },
   ],
 }

@@ -28,18 +28,38 @@ export const QUILLON_HB150: ModelSheet = {
     'Long unused: heaters first, on a lamp limiter or variable transformer.',
   ],
   specification: [
-    { what: 'Supply', value: '230 V mains: 60 to 120 W receiving, 250 to 350 W keyed', source: 'general trade knowledge' },
+    {
+      what: 'Supply',
+      value: '230 V mains: 60 to 120 W receiving, 250 to 350 W keyed',
+      source: 'general trade knowledge',
+    },
     { what: 'Output', value: '100 to 140 W CW and PEP', source: 'common practice' },
     { what: 'Idle current', value: '60 mA for the pair: 3 ticks of 20 mA', source: RATED },
-    { what: 'Plate', value: '800 V, 250 mA tuned; output above 0.7 of the plate input is a wrong reading', source: RATED },
-    { what: 'AM', value: 'carrier 25 to 30 W, crests about 120 W, cathode current at most 200 mA', source: 'common practice' },
+    {
+      what: 'Plate',
+      value: '800 V, 250 mA tuned; output above 0.7 of the plate input is a wrong reading',
+      source: RATED,
+    },
+    {
+      what: 'AM',
+      value: 'carrier 25 to 30 W, crests about 120 W, cathode current at most 200 mA',
+      source: 'common practice',
+    },
     { what: 'S9', value: '50 \u00b5V at the antenna socket', source: 'common practice' },
   ],
   adjusters: QUILLON_HB150_ADJUSTERS,
   matrix: QUILLON_HB150_MATRIX,
   procedure: QUILLON_HB150_PROCEDURE,
   owed: [
-    { id: 'A6.8', title: 'Antenna only after this, through the tuner, at half carrier', why: 'rig first, antenna second' },
-    { id: 'A6.10', title: 'Settings per band written down', why: 'preselector, plate, load: reusable presets' },
+    {
+      id: 'A6.8',
+      title: 'Antenna only after this, through the tuner, at half carrier',
+      why: 'rig first, antenna second',
+    },
+    {
+      id: 'A6.10',
+      title: 'Settings per band written down',
+      why: 'preselector, plate, load: reusable presets',
+    },
   ],
 }

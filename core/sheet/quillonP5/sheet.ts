@@ -30,7 +30,11 @@ export const QUILLON_P5: ModelSheet = {
     { what: 'Output', value: '5 W, short bursts', source: RATED },
     { what: 'Gate voltage', value: '2.4 V, of this kit only', source: RATED },
     { what: 'Reference', value: '10 MHz at the header pin', source: RATED },
-    { what: 'Current', value: '30 to 100 mA receiving, 0.7 to 1.3 A keyed', source: 'general trade knowledge' },
+    {
+      what: 'Current',
+      value: '30 to 100 mA receiving, 0.7 to 1.3 A keyed',
+      source: 'general trade knowledge',
+    },
   ],
   adjusters: QUILLON_P5_ADJUSTERS,
   matrix: QUILLON_P5_MATRIX,

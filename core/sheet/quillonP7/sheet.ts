@@ -30,7 +30,11 @@ export const QUILLON_P7: ModelSheet = {
     { what: 'Output', value: '5 W on each band', source: RATED },
     { what: 'Bias', value: 'current at bias 0 + 500 mA', source: 'common practice' },
     { what: 'Reference', value: '10 MHz at the rear connector', source: RATED },
-    { what: 'Current', value: '0.2 to 0.4 A receiving, 0.7 to 1.4 A keyed', source: 'general trade knowledge' },
+    {
+      what: 'Current',
+      value: '0.2 to 0.4 A receiving, 0.7 to 1.4 A keyed',
+      source: 'general trade knowledge',
+    },
   ],
   adjusters: QUILLON_P7_ADJUSTERS,
   matrix: QUILLON_P7_MATRIX,

@@ -3,8 +3,15 @@ import type { MeasurePoint, ModelSheet, Step, TargetSpec, Want } from '../modelS
 import type { School, SchoolChoices } from './school'
 import { SCHOOLS } from './schools'
 
-/** Transmit frequency of crystal sets by school S01 [Hz about nominal]: exact is held as closely as the workshop allows. */
-const FREQUENCY: Readonly<Record<string, { lowHz: number, highHz: number, aimHz: number }>> = { a: { lowHz: -10, highHz: 10, aimHz: 0 }, b: { lowHz: 0, highHz: 20, aimHz: 10 }, c: { lowHz: -200, highHz: 200, aimHz: 0 } }
+/**
+ * Transmit frequency of crystal sets by school S01 [Hz about nominal]: exact is held as closely as the
+ * workshop allows.
+ */
+const FREQUENCY: Readonly<Record<string, { lowHz: number; highHz: number; aimHz: number }>> = {
+  a: { lowHz: -10, highHz: 10, aimHz: 0 },
+  b: { lowHz: 0, highHz: 20, aimHz: 10 },
+  c: { lowHz: -200, highHz: 200, aimHz: 0 },
+}
 /** Key-down limit of every valve step by school S13 [s]. */
 const KEY_DOWN_S: Readonly<Record<string, number>> = { a: 10, b: 20 }
 /** A drift that nothing has: frequency is set at once (school S03) [Hz/min]. */
@@ -16,30 +23,53 @@ const S9_V: Readonly<Record<string, number>> = { a: 100e-6, b: 50e-6 }
 export function schoolOf(id: string, optionId?: string): School {
   const school = SCHOOLS.find(s => s.id === id)
   if (!school) throw new CoreError('unknown-item', `no school "${id}"`)
-  if (optionId !== undefined && !school.options.some(o => o.id === optionId)) throw new CoreError('unknown-item', `school ${id} has no side "${optionId}"`)
+  if (optionId !== undefined && !school.options.some(o => o.id === optionId))
+    throw new CoreError('unknown-item', `school ${id} has no side "${optionId}"`)
   return school
 }
 
 /**
- * A sheet as a shop of these schools works by it: only what it chose differs, everything else stays as the sheet says.
+ * A sheet as a shop of these schools works by it: only what it chose differs, everything else stays as the
+ * sheet says.
  * @param choices of the job; a school that is not named follows the sheet
  */
 export function applySchools(sheet: ModelSheet, choices: SchoolChoices): ModelSheet {
   if (Object.keys(choices).length === 0) return sheet
-  const point = (p: MeasurePoint): MeasurePoint => ({ ...p, state: stateBy(p, choices), wants: p.wants.map(w => wantBy(w, p, sheet, choices)) })
-  return { ...sheet, ...gateBy(choices), matrix: sheet.matrix.map(point), procedure: sheet.procedure.map(step => ({ ...step, ...keyDownBy(step, sheet, choices), points: step.points.map(point) })) }
+  const point = (p: MeasurePoint): MeasurePoint => ({
+    ...p,
+    state: stateBy(p, choices),
+    wants: p.wants.map(w => wantBy(w, p, sheet, choices)),
+  })
+  return {
+    ...sheet,
+    ...gateBy(choices),
+    matrix: sheet.matrix.map(point),
+    procedure: sheet.procedure.map(step => ({
+      ...step,
+      ...keyDownBy(step, sheet, choices),
+      points: step.points.map(point),
+    })),
+  }
 }
 
 function wantBy(want: Want, { state }: MeasurePoint, sheet: ModelSheet, { S01 }: SchoolChoices): Want {
   const target = S01 === undefined ? undefined : FREQUENCY[S01]
   const isCrystalSet = sheet.kind === 'fm-mobile' || sheet.kind === 'am-mobile'
-  if (!target || !isCrystalSet || want.target?.kind !== 'channel-error' || (state.mode !== 'FM' && state.mode !== 'AM')) return want
+  if (
+    !target ||
+    !isCrystalSet ||
+    want.target?.kind !== 'channel-error' ||
+    (state.mode !== 'FM' && state.mode !== 'AM')
+  )
+    return want
   return { ...want, target: { ...want.target, ...target } satisfies TargetSpec }
 }
 
 function stateBy({ state, wants }: MeasurePoint, { S24 }: SchoolChoices): MeasurePoint['state'] {
   const levelV = S24 === undefined ? undefined : S9_V[S24]
-  return levelV !== undefined && state.inputV !== null && wants.some(w => w.quantity === 'sMeter') ? { ...state, inputV: levelV } : state
+  return levelV !== undefined && state.inputV !== null && wants.some(w => w.quantity === 'sMeter')
+    ? { ...state, inputV: levelV }
+    : state
 }
 
 /** Whoever measures at once, or when it has been used a while, is not held up. */
@@ -49,5 +79,10 @@ function gateBy({ S03 }: SchoolChoices): Pick<ModelSheet, 'driftLimitHzPerMin'> 
 
 function keyDownBy(step: Step, sheet: ModelSheet, { S13 }: SchoolChoices): Pick<Step, 'keyDownLimitS'> {
   const limitS = S13 === undefined ? undefined : KEY_DOWN_S[S13]
-  return { keyDownLimitS: step.keyDownLimitS !== null && sheet.kind === 'hybrid-valve' && limitS !== undefined ? limitS : step.keyDownLimitS }
+  return {
+    keyDownLimitS:
+      step.keyDownLimitS !== null && sheet.kind === 'hybrid-valve' && limitS !== undefined
+        ? limitS
+        : step.keyDownLimitS,
+  }
 }

@@ -2,14 +2,32 @@ import type { Mode } from '../../rules'
 
 /** What an adjuster is in the circuit; decides what goes stale when it is turned. */
 export const ADJUSTER_ROLES = [
-  'reference', 'tx-crystal', 'rx-crystal', 'vco-coil', 'coil', 'carrier-preset', 'modulation-preset',
-  'trap', 'low-power-preset', 'deviation-preset', 'panel-preset', 's-meter-preset', 'carrier-oscillator', 'mode-offset',
-  'bias', 'balance', 'alc', 'power-control', 'tank', 'preselector', 'neutralising',
+  'reference',
+  'tx-crystal',
+  'rx-crystal',
+  'vco-coil',
+  'coil',
+  'carrier-preset',
+  'modulation-preset',
+  'trap',
+  'low-power-preset',
+  'deviation-preset',
+  'panel-preset',
+  's-meter-preset',
+  'carrier-oscillator',
+  'mode-offset',
+  'bias',
+  'balance',
+  'alc',
+  'power-control',
+  'tank',
+  'preselector',
+  'neutralising',
 ] as const
-export type AdjusterRole = typeof ADJUSTER_ROLES[number]
+export type AdjusterRole = (typeof ADJUSTER_ROLES)[number]
 
 export const ADJUSTER_KINDS = ['trimmer', 'core', 'preset', 'fixed-part', 'menu-value', 'control'] as const
-export type AdjusterKind = typeof ADJUSTER_KINDS[number]
+export type AdjusterKind = (typeof ADJUSTER_KINDS)[number]
 
 export interface Adjuster {
   readonly designator: string
@@ -30,13 +48,31 @@ export interface Adjuster {
 }
 
 export const BOARD_SIDES = ['parts', 'solder'] as const
-export type BoardSide = typeof BOARD_SIDES[number]
+export type BoardSide = (typeof BOARD_SIDES)[number]
 
 /** Centre on the board map, ratios of its width and height; no side = the parts side. */
-export interface BoardPlace { readonly x: number, readonly y: number, readonly side?: BoardSide }
+export interface BoardPlace {
+  readonly x: number
+  readonly y: number
+  readonly side?: BoardSide
+}
 
 /** Where a probe goes, and what it should read there. */
-export interface TestPoint { readonly id: string, readonly name: string, readonly where: string, readonly expected: string, readonly caution: string | null, readonly board: BoardPlace }
+export interface TestPoint {
+  readonly id: string
+  readonly name: string
+  readonly where: string
+  readonly expected: string
+  readonly caution: string | null
+  readonly board: BoardPlace
+}
 
-/** A picture of one side of the board: a drawing that ships with the application, or a photo kept with the sheet. */
-export interface BoardPicture { readonly side: BoardSide, readonly drawing: string | null, /** of a kept photo */ readonly pictureId: string | null }
+/**
+ * A picture of one side of the board: a drawing that ships with the application, or a photo kept with the
+ * sheet.
+ */
+export interface BoardPicture {
+  readonly side: BoardSide
+  readonly drawing: string | null
+  /** of a kept photo */ readonly pictureId: string | null
+}

@@ -3,7 +3,7 @@ import type { Mode, Window } from '../../rules'
 
 /** Whether a set is opened beyond its standard: states keep separate values. */
 export const COVERAGES = ['standard', 'expanded'] as const
-export type Coverage = typeof COVERAGES[number]
+export type Coverage = (typeof COVERAGES)[number]
 
 /** How the set stands while a point is measured: what the technician must set before pressing. */
 export interface SetState {
@@ -25,12 +25,40 @@ export interface SetState {
 
 /** A workshop target as the sheet writes it; becomes a {@link Window} when channel and readings are known. */
 export type TargetSpec =
-  | { readonly kind: 'window', readonly window: Window }
-  | { readonly kind: 'channel-error', readonly lowHz: number, readonly highHz: number, readonly aimHz: number, /** where a single tone puts a sideband, from the channel [Hz] */ readonly offsetHz?: number }
-  | { readonly kind: 'nominal-error', readonly nominalHz: number, readonly lowHz: number, readonly highHz: number, readonly aimHz: number }
-  | { readonly kind: 'like-reading', readonly stepId: string, readonly quantity: Quantity, readonly lowRatio: number, readonly highRatio: number }
-  /** so much more than was read at another point [SI]: bias by the rise of the current over that without bias */
-  | { readonly kind: 'above-reading', readonly stepId: string, readonly pointId: string, readonly quantity: Quantity, readonly low: number, readonly high: number, readonly aim: number }
+  | { readonly kind: 'window'; readonly window: Window }
+  | {
+      readonly kind: 'channel-error'
+      readonly lowHz: number
+      readonly highHz: number
+      readonly aimHz: number
+      /** where a single tone puts a sideband, from the channel [Hz] */ readonly offsetHz?: number
+    }
+  | {
+      readonly kind: 'nominal-error'
+      readonly nominalHz: number
+      readonly lowHz: number
+      readonly highHz: number
+      readonly aimHz: number
+    }
+  | {
+      readonly kind: 'like-reading'
+      readonly stepId: string
+      readonly quantity: Quantity
+      readonly lowRatio: number
+      readonly highRatio: number
+    }
+  /**
+   * so much more than was read at another point [SI]: bias by the rise of the current over that without bias
+   */
+  | {
+      readonly kind: 'above-reading'
+      readonly stepId: string
+      readonly pointId: string
+      readonly quantity: Quantity
+      readonly low: number
+      readonly high: number
+      readonly aim: number
+    }
 
 /** One number wanted at a point. */
 export interface Want {

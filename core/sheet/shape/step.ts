@@ -3,15 +3,32 @@ import type { MeasurePoint } from './measurePoint'
 
 /** A condition on all points of a step together. */
 export type StepCriterion =
-  | { readonly kind: 'spread', readonly quantity: Quantity, readonly maxDb: number }
-  | { readonly kind: 'peak', readonly quantity: Quantity, readonly gainDb: number, /** no value = the largest; a plate dip is the smallest */ readonly seek?: 'largest' | 'smallest' }
+  | { readonly kind: 'spread'; readonly quantity: Quantity; readonly maxDb: number }
+  | {
+      readonly kind: 'peak'
+      readonly quantity: Quantity
+      readonly gainDb: number
+      /** no value = the largest; a plate dip is the smallest */ readonly seek?: 'largest' | 'smallest'
+    }
 
-/** What the hands do that is no reading: keys in time, a key held until the set says so, off and on, a value that falls back by itself. */
+/**
+ * What the hands do that is no reading: keys in time, a key held until the set says so, off and on, a value
+ * that falls back by itself.
+ */
 export type StepAction =
-  | { readonly kind: 'keys', readonly words: string, readonly keys: readonly string[], /** for the whole sequence [s] */ readonly withinS: number }
-  | { readonly kind: 'hold', readonly words: string, /** at least so long [s] */ readonly holdS: number }
-  | { readonly kind: 'power-cycle', readonly words: string, /** menu entries to be read again afterwards */ readonly reread: readonly string[] }
-  | { readonly kind: 'reverts', readonly words: string }
+  | {
+      readonly kind: 'keys'
+      readonly words: string
+      readonly keys: readonly string[]
+      /** for the whole sequence [s] */ readonly withinS: number
+    }
+  | { readonly kind: 'hold'; readonly words: string; /** at least so long [s] */ readonly holdS: number }
+  | {
+      readonly kind: 'power-cycle'
+      readonly words: string
+      /** menu entries to be read again afterwards */ readonly reread: readonly string[]
+    }
+  | { readonly kind: 'reverts'; readonly words: string }
 
 /** How an idle current is set: device by device, what each may burn. */
 export interface BiasRule {

@@ -13,19 +13,74 @@ import { QUILLON_P7 } from '../quillonP7/sheet'
 import { STABLE_REFERENCE } from './stableReference'
 
 /** A family of sets or of work: where a new sheet may start from. */
-export interface SheetTemplate { readonly id: string, readonly name: string, readonly what: string, readonly like: ModelSheet }
+export interface SheetTemplate {
+  readonly id: string
+  readonly name: string
+  readonly what: string
+  readonly like: ModelSheet
+}
 
 export const SHEET_TEMPLATES: readonly SheetTemplate[] = [
-  { id: 'fm-three-crystal', name: 'FM mobile, three crystals', what: 'reference, transmit and receive trimmer, waxed coils, presets for low power, deviation and meter', like: OSMUND_27F },
-  { id: 'am-mobile', name: 'AM mobile', what: 'VCO, coils, carrier before depth, limiter, trap', like: OSMUND_40A },
-  { id: 'multimode', name: 'AM, FM and SSB multimode', what: 'carrier oscillators and offsets, bias device by device, ALC, AM regulator', like: LARKFIELD_LX8 },
-  { id: 'menu-mobile', name: 'Menu-set mobile', what: 'hexadecimal values in a service menu; originals first', like: CORVID_M6 },
-  { id: 'hybrid-valve', name: 'Hybrid valve transceiver', what: 'idle current, preselector, dip and load, seconds counted', like: QUILLON_HB150 },
-  { id: 'cw-kit', name: 'Small CW kit', what: 'zero beat, IF offset, gate before power, short bursts', like: QUILLON_P5 },
-  { id: 'menu-qrp', name: 'Menu-driven QRP transceiver', what: 'bias by rise of current, power by band, hold to save, read again', like: QUILLON_P7 },
-  { id: 'high-power', name: 'High-power mobile', what: 'volts while speaking, carrier against PEP, one safe mark', like: BRANTWICK_TALLIS60 },
-  { id: 'converted-final', name: 'Conversion of a final', what: 'gate bias from zero, coils again, everything that follows from a new PEP', like: LARKFIELD_LX8M },
-  { id: 'stable-reference', name: 'Fitting a stable reference', what: 'frequency plan, VCO range, mode offsets, every band', like: STABLE_REFERENCE },
+  {
+    id: 'fm-three-crystal',
+    name: 'FM mobile, three crystals',
+    what: 'reference, transmit and receive trimmer, waxed coils, presets for low power, deviation and meter',
+    like: OSMUND_27F,
+  },
+  {
+    id: 'am-mobile',
+    name: 'AM mobile',
+    what: 'VCO, coils, carrier before depth, limiter, trap',
+    like: OSMUND_40A,
+  },
+  {
+    id: 'multimode',
+    name: 'AM, FM and SSB multimode',
+    what: 'carrier oscillators and offsets, bias device by device, ALC, AM regulator',
+    like: LARKFIELD_LX8,
+  },
+  {
+    id: 'menu-mobile',
+    name: 'Menu-set mobile',
+    what: 'hexadecimal values in a service menu; originals first',
+    like: CORVID_M6,
+  },
+  {
+    id: 'hybrid-valve',
+    name: 'Hybrid valve transceiver',
+    what: 'idle current, preselector, dip and load, seconds counted',
+    like: QUILLON_HB150,
+  },
+  {
+    id: 'cw-kit',
+    name: 'Small CW kit',
+    what: 'zero beat, IF offset, gate before power, short bursts',
+    like: QUILLON_P5,
+  },
+  {
+    id: 'menu-qrp',
+    name: 'Menu-driven QRP transceiver',
+    what: 'bias by rise of current, power by band, hold to save, read again',
+    like: QUILLON_P7,
+  },
+  {
+    id: 'high-power',
+    name: 'High-power mobile',
+    what: 'volts while speaking, carrier against PEP, one safe mark',
+    like: BRANTWICK_TALLIS60,
+  },
+  {
+    id: 'converted-final',
+    name: 'Conversion of a final',
+    what: 'gate bias from zero, coils again, everything that follows from a new PEP',
+    like: LARKFIELD_LX8M,
+  },
+  {
+    id: 'stable-reference',
+    name: 'Fitting a stable reference',
+    what: 'frequency plan, VCO range, mode offsets, every band',
+    like: STABLE_REFERENCE,
+  },
 ]
 
 /** What stands on a line that nobody has looked up yet. */
@@ -35,33 +90,84 @@ export const TO_BE_FOUND = 'to be found on this set'
 const PIN = /(?:pin|Pin) \d+ of [A-Z]{1,3}\d+/g
 
 /**
- * A new sheet of a family: its order of work, adjusters and limits; places, pins, pictures and figures of the example are
- * left out, since they are of another set, and its designators stand as numbers until they are found.
+ * A new sheet of a family: its order of work, adjusters and limits; places, pins, pictures and figures of the
+ * example are left out, since they are of another set, and its designators stand as numbers until they are
+ * found.
  * @throws {CoreError} unknown-item: no such template
  */
 export function fromTemplate(templateId: string, id: string, model: string, day: string): ModelSheet {
   const template = SHEET_TEMPLATES.find(t => t.id === templateId)
   if (!template) throw new CoreError('unknown-item', `no template "${templateId}"`)
-  const { boards: _boards, testPoints, typicalFaults: _faults, inspection: _inspection, ...like } = template.like
+  const {
+    boards: _boards,
+    testPoints,
+    typicalFaults: _faults,
+    inspection: _inspection,
+    ...like
+  } = template.like
   const parts = like.adjusters.filter(a => a.kind !== 'menu-value' && a.kind !== 'control')
-  const renamed = parts.reduce((sheet, a, i) => withAdjusterRenamed(sheet, a.designator, `adj ${i + 1}`), like as ModelSheet)
-  const neutral = (text: string) => parts.reduce((t, a) => t.replace(new RegExp(`\\b${a.designator}\\b`, 'g'), `the ${a.name}`), text).replace(PIN, 'its pin')
+  const renamed = parts.reduce(
+    (sheet, a, i) => withAdjusterRenamed(sheet, a.designator, `adj ${i + 1}`),
+    like as ModelSheet,
+  )
+  const neutral = (text: string) =>
+    parts
+      .reduce((t, a) => t.replace(new RegExp(`\\b${a.designator}\\b`, 'g'), `the ${a.name}`), text)
+      .replace(PIN, 'its pin')
   return {
-    ...inWords(renamed, neutral), id, model, revision: 1, revisedOn: day, description: template.name,
-    adjusters: inWords(renamed, neutral).adjusters.map(a => ({ ...a, where: a.kind === 'menu-value' ? a.where : TO_BE_FOUND, board: { x: 0, y: 0 } })),
-    ...(testPoints ? { testPoints: testPoints.map((t, i) => ({ ...t, id: `TP${i + 1}`, name: neutral(t.name), expected: neutral(t.expected), caution: t.caution === null ? null : neutral(t.caution), where: TO_BE_FOUND, board: { x: 0, y: 0 } })) } : {}),
+    ...inWords(renamed, neutral),
+    id,
+    model,
+    revision: 1,
+    revisedOn: day,
+    description: template.name,
+    adjusters: inWords(renamed, neutral).adjusters.map(a => ({
+      ...a,
+      where: a.kind === 'menu-value' ? a.where : TO_BE_FOUND,
+      board: { x: 0, y: 0 },
+    })),
+    ...(testPoints
+      ? {
+          testPoints: testPoints.map((t, i) => ({
+            ...t,
+            id: `TP${i + 1}`,
+            name: neutral(t.name),
+            expected: neutral(t.expected),
+            caution: t.caution === null ? null : neutral(t.caution),
+            where: TO_BE_FOUND,
+            board: { x: 0, y: 0 },
+          })),
+        }
+      : {}),
     specification: [],
   }
 }
 
 /** Every text that a person reads, changed alike; ids and references stay. */
 function inWords(sheet: ModelSheet, change: (text: string) => string): ModelSheet {
-  const state = (p: ModelSheet['matrix'][number]) => ({ ...p, title: change(p.title), state: { ...p.state, also: p.state.also === null ? null : change(p.state.also) } })
+  const state = (p: ModelSheet['matrix'][number]) => ({
+    ...p,
+    title: change(p.title),
+    state: { ...p.state, also: p.state.also === null ? null : change(p.state.also) },
+  })
   return {
     ...sheet,
-    adjusters: sheet.adjusters.map(a => ({ ...a, name: change(a.name), moves: change(a.moves), turn: change(a.turn), caution: a.caution === null ? null : change(a.caution) })),
+    adjusters: sheet.adjusters.map(a => ({
+      ...a,
+      name: change(a.name),
+      moves: change(a.moves),
+      turn: change(a.turn),
+      caution: a.caution === null ? null : change(a.caution),
+    })),
     matrix: sheet.matrix.map(state),
-    procedure: sheet.procedure.map(s => ({ ...s, title: change(s.title), instruction: change(s.instruction), why: change(s.why), cautions: s.cautions.map(change), points: s.points.map(state) })),
+    procedure: sheet.procedure.map(s => ({
+      ...s,
+      title: change(s.title),
+      instruction: change(s.instruction),
+      why: change(s.why),
+      cautions: s.cautions.map(change),
+      points: s.points.map(state),
+    })),
     owed: sheet.owed.map(o => ({ ...o, title: change(o.title), why: change(o.why) })),
     cautions: sheet.cautions.map(change),
   }
@@ -70,11 +176,69 @@ function inWords(sheet: ModelSheet, change: (text: string) => string): ModelShee
 /** An empty sheet: one keyed row as found, one step; the rest is written by hand. */
 export function blankSheet(id: string, model: string, day: string): ModelSheet {
   const { main } = OSMUND_40A
-  const state = { mode: main.mode, channel: 19, keyed: true, lowPower: false, toneHz: null, toneV: null, inputV: null, coverage: 'standard' as const, setting: '', also: null }
+  const state = {
+    mode: main.mode,
+    channel: 19,
+    keyed: true,
+    lowPower: false,
+    toneHz: null,
+    toneV: null,
+    inputV: null,
+    coverage: 'standard' as const,
+    setting: '',
+    also: null,
+  }
   return {
-    id, kind: 'am-mobile', model, description: model, revision: 1, revisedOn: day, planId: OSMUND_40A.planId, main, defaultRuleSetId: 'R-SHOP', nominalSupplyV: 13.8, load: OSMUND_40A.load,
-    idleA: { low: 0.1, high: 1 }, keyedA: { low: 0.5, high: 3 }, cautions: ['Dummy load for every transmission; never align into an antenna.'], specification: [], adjusters: [], owed: [],
-    matrix: [{ id: 'carrier', title: 'Channel 19, carrier', state, wants: [{ quantity: 'powerW', target: null, judgeLimit: true }, { quantity: 'carrierHz', target: null, judgeLimit: true }] }],
-    procedure: [{ id: '1', title: 'Power as it is', instruction: 'Measure before anything is turned.', why: 'What is right stays as it is.', cautions: ['Dummy load on the antenna socket. Never align into an antenna.'], points: [{ id: 'power', title: 'Channel 19', state, wants: [{ quantity: 'powerW', target: null, judgeLimit: true }] }], criterion: null, adjusters: [], needs: [], skipIf: null, decides: false, keyDownLimitS: 20 }],
+    id,
+    kind: 'am-mobile',
+    model,
+    description: model,
+    revision: 1,
+    revisedOn: day,
+    planId: OSMUND_40A.planId,
+    main,
+    defaultRuleSetId: 'R-SHOP',
+    nominalSupplyV: 13.8,
+    load: OSMUND_40A.load,
+    idleA: { low: 0.1, high: 1 },
+    keyedA: { low: 0.5, high: 3 },
+    cautions: ['Dummy load for every transmission; never align into an antenna.'],
+    specification: [],
+    adjusters: [],
+    owed: [],
+    matrix: [
+      {
+        id: 'carrier',
+        title: 'Channel 19, carrier',
+        state,
+        wants: [
+          { quantity: 'powerW', target: null, judgeLimit: true },
+          { quantity: 'carrierHz', target: null, judgeLimit: true },
+        ],
+      },
+    ],
+    procedure: [
+      {
+        id: '1',
+        title: 'Power as it is',
+        instruction: 'Measure before anything is turned.',
+        why: 'What is right stays as it is.',
+        cautions: ['Dummy load on the antenna socket. Never align into an antenna.'],
+        points: [
+          {
+            id: 'power',
+            title: 'Channel 19',
+            state,
+            wants: [{ quantity: 'powerW', target: null, judgeLimit: true }],
+          },
+        ],
+        criterion: null,
+        adjusters: [],
+        needs: [],
+        skipIf: null,
+        decides: false,
+        keyDownLimitS: 20,
+      },
+    ],
   }
 }

@@ -11,7 +11,7 @@ export interface AmInput {
   /** the modulated stretch, its carrier at 0 Hz with a phase that stands still */
   readonly modulated: Series
   /** a stretch of bare carrier in the same channel, with where it begins in the recording */
-  readonly bare: { readonly series: Series, readonly startS: number } | null
+  readonly bare: { readonly series: Series; readonly startS: number } | null
   /** level of the unmodulated carrier that was given [dBFS]; one in the recording itself comes before it */
   readonly givenDbfs: number | null
   /** noise power per sample */
@@ -39,10 +39,13 @@ export interface AmResult extends Measured<AmFigures> {
   /** standard uncertainty of it by noise [ratio] */
   readonly meanUncertaintyRatio: number
   /** one cycle for a picture; null on voice */
-  readonly cycle: { readonly envelope: Float64Array, readonly inPhase: Float64Array } | null
+  readonly cycle: { readonly envelope: Float64Array; readonly inPhase: Float64Array } | null
 }
 
-/** How far the gain of a receiver moves between two recordings, standard deviation [ratio of amplitude] (from memory). */
+/**
+ * How far the gain of a receiver moves between two recordings, standard deviation [ratio of amplitude] (from
+ * memory).
+ */
 const GAIN_MOVES = 0.01
 
 /** A carrier without modulation. */
@@ -57,29 +60,67 @@ export interface BareCarrier {
 
 /** The bare carrier of the same recording where it holds one, else the one that was given. */
 export function bareCarrier({ bare, givenDbfs, noisePower }: AmInput): BareCarrier | null {
-  if (bare) return { carrier: Math.sqrt(Math.max(meanPower(bare.series) - noisePower, 1e-30)), startS: bare.startS, uncertainty: 0 }
-  return givenDbfs === null ? null : { carrier: 10 ** (givenDbfs / 20), startS: null, uncertainty: GAIN_MOVES }
+  if (bare)
+    return {
+      carrier: Math.sqrt(Math.max(meanPower(bare.series) - noisePower, 1e-30)),
+      startS: bare.startS,
+      uncertainty: 0,
+    }
+  return givenDbfs === null
+    ? null
+    : { carrier: 10 ** (givenDbfs / 20), startS: null, uncertainty: GAIN_MOVES }
 }
 
 /** Depths against it. */
-export function againstBare(bare: BareCarrier | null, crest: number, trough: number, mean: number): AmFigures['unmodulated'] {
-  return bare && { depthPositive: crest / bare.carrier - 1, depthNegative: 1 - trough / bare.carrier, carrierShift: mean / bare.carrier - 1, startS: bare.startS }
+export function againstBare(
+  bare: BareCarrier | null,
+  crest: number,
+  trough: number,
+  mean: number,
+): AmFigures['unmodulated'] {
+  return (
+    bare && {
+      depthPositive: crest / bare.carrier - 1,
+      depthNegative: 1 - trough / bare.carrier,
+      carrierShift: mean / bare.carrier - 1,
+      startS: bare.startS,
+    }
+  )
 }
 
 /** Their uncertainties. @param of those of the same figures against the mean envelope, and of the mean */
-export function ofUnmodulated(v: AmFigures, bare: BareCarrier | null, of: { crest: number, trough: number, mean: number }): Measured<AmFigures>['uncertainty']['unmodulated'] {
+export function ofUnmodulated(
+  v: AmFigures,
+  bare: BareCarrier | null,
+  of: { crest: number; trough: number; mean: number },
+): Measured<AmFigures>['uncertainty']['unmodulated'] {
   const { unmodulated } = v
   if (!unmodulated || !bare) return null
   const held = (own: number, size: number) => Math.hypot(own, bare.uncertainty * size)
   return {
-    depthPositive: held(of.crest, 1 + unmodulated.depthPositive), depthNegative: held(of.trough, 1 - unmodulated.depthNegative),
-    carrierShift: held(of.mean, 1 + unmodulated.carrierShift), startS: bare.startS === null ? null : STRETCH_S,
+    depthPositive: held(of.crest, 1 + unmodulated.depthPositive),
+    depthNegative: held(of.trough, 1 - unmodulated.depthNegative),
+    carrierShift: held(of.mean, 1 + unmodulated.carrierShift),
+    startS: bare.startS === null ? null : STRETCH_S,
   }
 }
 
 /** What depths are held against. */
 export function referenceNotes(v: AmFigures): Note[] {
   const cycles = v.peaks === null ? ' over whole cycles' : ''
-  if (v.unmodulated?.startS === null) return [note('carrier-given', 'Depths refer to the mean envelope; under "unmodulated" to the level of the unmodulated carrier that was given: that holds at the same gain of the receiver only, and to about 1 % (from memory).')]
-  return [note('carrier-reference', v.unmodulated ? 'Depths refer to the mean envelope; under "unmodulated" to the unmodulated carrier of the same recording.' : `Depths refer to the mean envelope${cycles}: the recording holds no unmodulated carrier, so a shift of the carrier cannot be told.`)]
+  if (v.unmodulated?.startS === null)
+    return [
+      note(
+        'carrier-given',
+        'Depths refer to the mean envelope; under "unmodulated" to the level of the unmodulated carrier that was given: that holds at the same gain of the receiver only, and to about 1 % (from memory).',
+      ),
+    ]
+  return [
+    note(
+      'carrier-reference',
+      v.unmodulated
+        ? 'Depths refer to the mean envelope; under "unmodulated" to the unmodulated carrier of the same recording.'
+        : `Depths refer to the mean envelope${cycles}: the recording holds no unmodulated carrier, so a shift of the carrier cannot be told.`,
+    ),
+  ]
 }

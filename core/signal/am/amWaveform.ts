@@ -4,19 +4,31 @@ import { note, ratioToDb, type AmFigures } from '../result'
 import { envelopeOf, meanPower } from '../series'
 import { middleOf, sinadOf, withoutTone } from '../audio/sinad'
 import { lowerPeaks, upperPeaks, type Peaks } from '../tone/waveformPeaks'
-import { AM_AUDIO_HZ, againstBare, bareCarrier, ofUnmodulated, referenceNotes, type AmInput, type AmResult, type BareCarrier } from './amInput'
+import {
+  AM_AUDIO_HZ,
+  againstBare,
+  bareCarrier,
+  ofUnmodulated,
+  referenceNotes,
+  type AmInput,
+  type AmResult,
+  type BareCarrier,
+} from './amInput'
 
 /** Below this share of the carrier nothing is sent: ripple of the filter at a corner is less. */
 const NOTHING_SENT = 0.015
 /** Filter ripple and rounding [ratio of the carrier]. */
 const FLOOR = 3e-4
 
-/** AM that no single tone explains: voice, noise, several tones, a tone with hum. Everything from the envelope as it was sent. */
+/**
+ * AM that no single tone explains: voice, noise, several tones, a tone with hum. Everything from the envelope
+ * as it was sent.
+ */
 export function amWaveform(input: AmInput): AmResult {
   const { modulated, noisePower, passHz } = input
   const audioHz = Math.min(AM_AUDIO_HZ, passHz)
   const series = narrowed(modulated, 4 * audioHz, audioHz)
-  const noiseLeft = noisePower * Math.min(1, 2.3 * audioHz / input.noiseBandHz)
+  const noiseLeft = noisePower * Math.min(1, (2.3 * audioHz) / input.noiseBandHz)
   const sigma = Math.sqrt(noiseLeft / 2)
   const envelope = envelopeOf(series)
   const average = envelope.reduce((a, b) => a + b, 0) / Math.max(1, envelope.length)
@@ -32,27 +44,67 @@ export function amWaveform(input: AmInput): AmResult {
   const bare = bareCarrier(input)
   const { toneHz } = input
   const values: AmFigures = {
-    depthPositive: crest / mean - 1, depthNegative: 1 - trough / mean, depthTrough: (crest - trough) / Math.max(crest + trough, 1e-30), depthFundamental: null,
-    peaks: peakDepths(up, down, mean, pinched.share > 0), tonesHz: input.tonesHz,
-    pinchedRatio: pinched.share, flatTopRatio: null, pepDbfs: ratioToDb(crest ** 2), meanPowerDbfs: ratioToDb(power),
-    pepToCarrier: (crest / mean) ** 2, meanToCarrier: power / mean ** 2, audioHz: toneHz, thd: null,
-    sinadDb: toneHz === null ? null : sinadOf(withoutTone(middleOf(envelope), series.rateHz, toneHz), 20, audioHz),
+    depthPositive: crest / mean - 1,
+    depthNegative: 1 - trough / mean,
+    depthTrough: (crest - trough) / Math.max(crest + trough, 1e-30),
+    depthFundamental: null,
+    peaks: peakDepths(up, down, mean, pinched.share > 0),
+    tonesHz: input.tonesHz,
+    pinchedRatio: pinched.share,
+    flatTopRatio: null,
+    pepDbfs: ratioToDb(crest ** 2),
+    meanPowerDbfs: ratioToDb(power),
+    pepToCarrier: (crest / mean) ** 2,
+    meanToCarrier: power / mean ** 2,
+    audioHz: toneHz,
+    thd: null,
+    sinadDb:
+      toneHz === null ? null : sinadOf(withoutTone(middleOf(envelope), series.rateHz, toneHz), 20, audioHz),
     unmodulated: againstBare(bare, crest, trough, mean),
     depthSynchronous: null,
   }
-  return { values, uncertainty: uncertaintyOf(values, { up, down, mean, sigma, pinched: pinched.uncertainty, edgeRatio: input.edgeRatio, bare }), limitedBy: { depthPositive: limitOf(up.extreme, mean, sigma, input.edgeRatio, bare), depthNegative: limitOf(down.extreme, mean, sigma, input.edgeRatio, bare) }, notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)], meanEnvelope: mean, meanUncertaintyRatio: 0, cycle: null }
+  return {
+    values,
+    uncertainty: uncertaintyOf(values, {
+      up,
+      down,
+      mean,
+      sigma,
+      pinched: pinched.uncertainty,
+      edgeRatio: input.edgeRatio,
+      bare,
+    }),
+    limitedBy: {
+      depthPositive: limitOf(up.extreme, mean, sigma, input.edgeRatio, bare),
+      depthNegative: limitOf(down.extreme, mean, sigma, input.edgeRatio, bare),
+    },
+    notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)],
+    meanEnvelope: mean,
+    meanUncertaintyRatio: 0,
+    cycle: null,
+  }
 }
 
 function peakDepths(up: Peaks, down: Peaks, mean: number, pinched: boolean): NonNullable<AmFigures['peaks']> {
   const deep = (y: number) => 1 - (pinched ? Math.max(0, y) : y) / mean
   return {
-    crest: Math.max(0, up.extreme.value / mean - 1), crest999: up.p999.value / mean - 1, crest99: up.p99.value / mean - 1,
-    trough: pinched ? 1 : deep(down.extreme.value), trough999: deep(down.p999.value), trough99: deep(down.p99.value),
+    crest: Math.max(0, up.extreme.value / mean - 1),
+    crest999: up.p999.value / mean - 1,
+    crest99: up.p99.value / mean - 1,
+    trough: pinched ? 1 : deep(down.extreme.value),
+    trough999: deep(down.p999.value),
+    trough99: deep(down.p99.value),
   }
 }
 
-/** Time without carrier. What merely passes there spends as long in the next layer above: that is taken off. */
-function pinchedTime(envelope: Float64Array, mean: number, sigma: number): { share: number, uncertainty: number } {
+/**
+ * Time without carrier. What merely passes there spends as long in the next layer above: that is taken off.
+ */
+function pinchedTime(
+  envelope: Float64Array,
+  mean: number,
+  sigma: number,
+): { share: number; uncertainty: number } {
   const level = Math.max(NOTHING_SENT * mean, 4 * sigma)
   let [below, next] = [0, 0]
   for (const y of envelope) {
@@ -60,7 +112,11 @@ function pinchedTime(envelope: Float64Array, mean: number, sigma: number): { sha
     else if (y < 2 * level) next++
   }
   const share = (below - next) / envelope.length
-  const uncertainty = Math.hypot(0.5 * next / envelope.length, 2 / Math.sqrt(envelope.length) * Math.sqrt(Math.max(below, 1) / envelope.length), 1e-4)
+  const uncertainty = Math.hypot(
+    (0.5 * next) / envelope.length,
+    (2 / Math.sqrt(envelope.length)) * Math.sqrt(Math.max(below, 1) / envelope.length),
+    1e-4,
+  )
   // With so much noise that the layer fills the trough of any modulation nothing is told.
   return level > 0.3 * mean || share < 2 * uncertainty ? { share: 0, uncertainty } : { share, uncertainty }
 }
@@ -77,34 +133,80 @@ interface WaveformBasis {
   readonly bare: BareCarrier | null
 }
 
-function uncertaintyOf(v: AmFigures, { up, down, mean, sigma, pinched, edgeRatio, bare }: WaveformBasis): AmResult['uncertainty'] {
+function uncertaintyOf(
+  v: AmFigures,
+  { up, down, mean, sigma, pinched, edgeRatio, bare }: WaveformBasis,
+): AmResult['uncertainty'] {
   const of = (u: number) => Math.hypot(u / mean, FLOOR, edgeRatio)
   const [crest, trough] = [of(up.extreme.uncertainty), of(down.extreme.uncertainty)]
   const db = 20 / Math.LN10
   return {
-    depthPositive: crest, depthNegative: trough, depthTrough: Math.hypot(crest, trough) / 2, pinchedRatio: pinched,
-    pepDbfs: db * crest / (1 + v.depthPositive), meanPowerDbfs: db * FLOOR, pepToCarrier: 2 * (1 + v.depthPositive) * crest, meanToCarrier: 2 * FLOOR,
-    audioHz: v.audioHz === null ? null : 0.01, tonesHz: v.tonesHz.map(() => 0.02), sinadDb: v.sinadDb === null ? null : 0.2,
-    peaks: { crest, crest999: of(up.p999.uncertainty), crest99: of(up.p99.uncertainty), trough, trough999: of(down.p999.uncertainty), trough99: of(down.p99.uncertainty) },
+    depthPositive: crest,
+    depthNegative: trough,
+    depthTrough: Math.hypot(crest, trough) / 2,
+    pinchedRatio: pinched,
+    pepDbfs: (db * crest) / (1 + v.depthPositive),
+    meanPowerDbfs: db * FLOOR,
+    pepToCarrier: 2 * (1 + v.depthPositive) * crest,
+    meanToCarrier: 2 * FLOOR,
+    audioHz: v.audioHz === null ? null : 0.01,
+    tonesHz: v.tonesHz.map(() => 0.02),
+    sinadDb: v.sinadDb === null ? null : 0.2,
+    peaks: {
+      crest,
+      crest999: of(up.p999.uncertainty),
+      crest99: of(up.p99.uncertainty),
+      trough,
+      trough999: of(down.p999.uncertainty),
+      trough99: of(down.p99.uncertainty),
+    },
     unmodulated: ofUnmodulated(v, bare, { crest, trough, mean: of(sigma / 10) }),
   }
 }
 
 /** An extreme is told by how much was sampled of it, unless noise is larger. */
-function limitOf({ value, uncertainty }: Peaks['extreme'], mean: number, sigma: number, edgeRatio: number, bare: BareCarrier | null): Limit | null {
+function limitOf(
+  { value, uncertainty }: Peaks['extreme'],
+  mean: number,
+  sigma: number,
+  edgeRatio: number,
+  bare: BareCarrier | null,
+): Limit | null {
   const ofNoise = Math.min(sigma, uncertainty)
   const ofLength = Math.sqrt(Math.max(0, uncertainty ** 2 - ofNoise ** 2))
-  return largestPart({ noise: ofNoise / mean, length: ofLength / mean, recorder: FLOOR, neighbour: edgeRatio, gain: (bare?.uncertainty ?? 0) * value / mean })
+  return largestPart({
+    noise: ofNoise / mean,
+    length: ofLength / mean,
+    recorder: FLOOR,
+    neighbour: edgeRatio,
+    gain: ((bare?.uncertainty ?? 0) * value) / mean,
+  })
 }
 
 function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {
   const hz = (f: number) => `${Math.round(f)} Hz`
   return [
     toneHz !== null
-      ? note('hum-beside-tone', `Hum stands beside the tone of ${hz(toneHz)}: crest and trough are those of both.`)
+      ? note(
+          'hum-beside-tone',
+          `Hum stands beside the tone of ${hz(toneHz)}: crest and trough are those of both.`,
+        )
       : tonesHz.length === 2
-        ? note('two-tones', `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: crest and trough are where they meet.`)
-        : note('no-tone', 'No steady tone explains the modulation (voice or noise): depths are the extremes of the envelope, beside them those that 0.1 and 1 % of the time pass. Flat tops are not told from it.'),
-    ...(pinched > 0 ? [note('pinched-off', `The carrier is pinched off ${(100 * pinched).toFixed(1)} % of the time: the depth shown at the trough cannot exceed 100 %.`)] : []),
+        ? note(
+            'two-tones',
+            `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: crest and trough are where they meet.`,
+          )
+        : note(
+            'no-tone',
+            'No steady tone explains the modulation (voice or noise): depths are the extremes of the envelope, beside them those that 0.1 and 1 % of the time pass. Flat tops are not told from it.',
+          ),
+    ...(pinched > 0
+      ? [
+          note(
+            'pinched-off',
+            `The carrier is pinched off ${(100 * pinched).toFixed(1)} % of the time: the depth shown at the trough cannot exceed 100 %.`,
+          ),
+        ]
+      : []),
   ]
 }

@@ -1,5 +1,8 @@
 /** A sine through the flanks of an envelope: what it would be if nothing cut its crest or trough. */
-export interface FlankFit { readonly mean: number, readonly swing: number }
+export interface FlankFit {
+  readonly mean: number
+  readonly swing: number
+}
 
 /** Flanks lie between these shares of the crest: below is the pinch, above the clipped crest. */
 const FLANK_LOW = 0.12
@@ -17,9 +20,16 @@ export function fitFlanks(envelope: Float64Array, crest: number): FlankFit | nul
   for (let k = 0; k < n; k++) {
     const y = envelope[k]!
     if (y < FLANK_LOW * crest || y > FLANK_HIGH * crest) continue
-    const [c, s] = [Math.cos(2 * Math.PI * k / n), Math.sin(2 * Math.PI * k / n)]
-    m[0]! += 1; m[1]! += c; m[2]! += s; m[3]! += c * c; m[4]! += c * s; m[5]! += s * s
-    v[0]! += y; v[1]! += y * c; v[2]! += y * s
+    const [c, s] = [Math.cos((2 * Math.PI * k) / n), Math.sin((2 * Math.PI * k) / n)]
+    m[0]! += 1
+    m[1]! += c
+    m[2]! += s
+    m[3]! += c * c
+    m[4]! += c * s
+    m[5]! += s * s
+    v[0]! += y
+    v[1]! += y * c
+    v[2]! += y * s
     points++
   }
   if (points < LEAST_POINTS) return null
@@ -40,13 +50,14 @@ function solve3([a, b, c, d, e, f]: number[], [x, y, z]: number[]): [number, num
 
 /** Where the flanks would cross: share of a cycle that a sine lies beyond a level. */
 function shareBeyond(fit: FlankFit, level: number, side: 1 | -1): number {
-  const x = side * (level - fit.mean) / fit.swing
+  const x = (side * (level - fit.mean)) / fit.swing
   return x >= 1 ? 0 : x <= -1 ? 1 : Math.acos(x) / Math.PI
 }
 
 /**
- * Share of the time without carrier. Below a hundredth of the carrier, or three times the noise, counts; the moments in
- * which a sine itself passes there on its way do not (C02: arccos(1/m)/pi of an ideal pinched-off sine).
+ * Share of the time without carrier. Below a hundredth of the carrier, or three times the noise, counts; the
+ * moments in which a sine itself passes there on its way do not (C02: arccos(1/m)/pi of an ideal pinched-off
+ * sine).
  */
 export function pinchedShare(envelope: Float64Array, fit: FlankFit | null, thresholdV: number): number {
   let below = 0
@@ -58,9 +69,14 @@ export function pinchedShare(envelope: Float64Array, fit: FlankFit | null, thres
   return Math.abs(dwell - ofSine) < LIKE_A_SINE ? ofSine : dwell
 }
 
-/** The level of a crest that is cut off: the middle of its points, so that ripple at the corners does not count. */
+/**
+ * The level of a crest that is cut off: the middle of its points, so that ripple at the corners does not
+ * count.
+ */
 export function plateau(envelope: Float64Array, share: number): number {
-  const top = Float64Array.from(envelope).sort().subarray(Math.floor(envelope.length * (1 - 0.8 * share)))
+  const top = Float64Array.from(envelope)
+    .sort()
+    .subarray(Math.floor(envelope.length * (1 - 0.8 * share)))
   return top[Math.floor(top.length / 2)]!
 }
 
@@ -73,8 +89,8 @@ const NEAR_TOP = 0.02
 const STAYS_LONGER = 1.4
 
 /**
- * Share of the time at a crest that is cut off: 0 unless it lies 0.3 dB below what the flanks imply, and the envelope stays there. A
- * second harmonic lowers a crest as well: it makes it rounder, not flat.
+ * Share of the time at a crest that is cut off: 0 unless it lies 0.3 dB below what the flanks imply, and the
+ * envelope stays there. A second harmonic lowers a crest as well: it makes it rounder, not flat.
  */
 export function flatTopShare(envelope: Float64Array, fit: FlankFit | null, crest: number): number {
   if (!fit || crest >= (fit.mean + fit.swing) * 10 ** (-FLAT_TOP_DB / 20)) return 0

@@ -3,7 +3,11 @@ import { powerOfTwoTo } from '../spectrum/fft'
 import { peakFrequency } from '../tone/lines'
 
 /** Two tones of sound and what lies between them. */
-export interface Beat { readonly lowHz: number, readonly highHz: number, readonly differenceHz: number }
+export interface Beat {
+  readonly lowHz: number
+  readonly highHz: number
+  readonly differenceHz: number
+}
 
 const LEAST_HZ = 50
 /** Nearer than this two tones are one that beats: they are told apart by their envelope [bins]. */
@@ -20,7 +24,8 @@ function isHarmonic(hz: number, ofHz: number, binHz: number, powerRatio: number)
 
 /**
  * The two strongest tones of a piece of sound and their difference (C22): 2 s tell it to 0.1 Hz.
- * @param x sound, some seconds @returns null when fewer than two tones stand out
+ * @param x sound, some seconds
+ * @returns null when fewer than two tones stand out
  */
 export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   const size = powerOfTwoTo(x.length)
@@ -35,8 +40,15 @@ export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   peaks.sort((a, b) => power[b]! - power[a]!)
   const first = peaks[0]
   const hzOf = (k: number) => fromHz + k * binHz
-  const second = peaks.find(k => Math.abs(k - first!) >= APART_BINS && power[k]! > power[first!]! * 10 ** (-WITHIN_DB / 10) && !isHarmonic(hzOf(k), hzOf(first!), binHz, power[k]! / power[first!]!))
+  const second = peaks.find(
+    k =>
+      Math.abs(k - first!) >= APART_BINS &&
+      power[k]! > power[first!]! * 10 ** (-WITHIN_DB / 10) &&
+      !isHarmonic(hzOf(k), hzOf(first!), binHz, power[k]! / power[first!]!),
+  )
   if (first === undefined || second === undefined) return null
-  const [a, b] = [first, second].map(k => peakFrequency(x, null, rateHz, fromHz + k * binHz)).sort((p, q) => p - q) as [number, number]
+  const [a, b] = [first, second]
+    .map(k => peakFrequency(x, null, rateHz, fromHz + k * binHz))
+    .sort((p, q) => p - q) as [number, number]
   return { lowHz: a, highHz: b, differenceHz: b - a }
 }

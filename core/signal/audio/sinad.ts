@@ -36,11 +36,15 @@ export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): To
 }
 
 /**
- * (S + N + D)/(N + D) in a band, of one tone (TIA-603, IEC 60489 usage, from memory): the tone is taken out by its own line, the rest is
- * what the spectrum holds between the edges.
+ * (S + N + D)/(N + D) in a band, of one tone (TIA-603, IEC 60489 usage, from memory): the tone is taken out
+ * by its own line, the rest is what the spectrum holds between the edges.
  * @returns dB; null when the band does not hold the tone
  */
-export function sinadOf({ residual, rateHz, toneHz, tonePower }: ToneApart, lowHz: number, highHz: number): number | null {
+export function sinadOf(
+  { residual, rateHz, toneHz, tonePower }: ToneApart,
+  lowHz: number,
+  highHz: number,
+): number | null {
   if (toneHz < lowHz || toneHz > highHz) return null
   const rest = powerIn(residual, rateHz, lowHz, highHz)
   return rest > 0 ? ratioToDb((tonePower + rest) / rest) : null

@@ -3,30 +3,40 @@ import { meanPower } from '../series'
 import { hann } from '../spectrum/window'
 import type { PhaseTrack } from './phaseTrack'
 
-/** Short enough to follow what mains and rectifier do to a frequency, long enough that a tone of 500 Hz is outside [s]. */
+/**
+ * Short enough to follow what mains and rectifier do to a frequency, long enough that a tone of 500 Hz is
+ * outside [s].
+ */
 const WINDOW_S = 0.004
 const HOPS = 4
 /** A phase that moves less than this does not change the size of an average by a thousandth [rad]. */
 const MOVES = 0.03
 const ABOVE_NOISE = 4
-/** The window is looked at in so many points at least: sums of samples stand for them where there are more. */
+/**
+ * The window is looked at in so many points at least: sums of samples stand for them where there are more.
+ */
 const WINDOW_POINTS = 64
 /** Where the carrier is nearly gone its phase says nothing [share of the mean]. */
 const TOO_SMALL = 0.3
 
 /**
- * How hum moves the phase of a carrier that stands still on average. An average of the turning pointer would come out short by it:
- * with 50 Hz of deviation at 50 Hz by a quarter.
+ * How hum moves the phase of a carrier that stands still on average. An average of the turning pointer would
+ * come out short by it: with 50 Hz of deviation at 50 Hz by a quarter.
  * @returns null when nothing moves beyond the noise, or no carrier is there to follow
  */
 export function humTrack(series: Series, noisePower: number): PhaseTrack | null {
-  const { re, im, rateHz } = summed(series, Math.floor(WINDOW_S * series.rateHz / WINDOW_POINTS))
+  const { re, im, rateHz } = summed(series, Math.floor((WINDOW_S * series.rateHz) / WINDOW_POINTS))
   const length = Math.max(16, Math.floor(WINDOW_S * rateHz))
   const hop = Math.max(1, Math.floor(length / HOPS))
   const window = hann(length)
   const count = Math.max(0, Math.floor((re.length - length) / hop) + 1)
   if (count < 8 * HOPS) return null
-  const track = { timeS: new Float64Array(count), phaseRad: new Float64Array(count), amplitude: new Float64Array(count), hopS: hop / rateHz }
+  const track = {
+    timeS: new Float64Array(count),
+    phaseRad: new Float64Array(count),
+    amplitude: new Float64Array(count),
+    hopS: hop / rateHz,
+  }
   let [sum, squares] = [0, 0]
   for (let b = 0; b < count; b++) {
     let [x, y] = [0, 0]
@@ -45,7 +55,12 @@ export function humTrack(series: Series, noisePower: number): PhaseTrack | null 
   const mean = track.amplitude.reduce((a, b) => a + b, 0) / count
   if (track.amplitude.some(a => a < TOO_SMALL * mean)) return null
   const rms = Math.sqrt(Math.max(0, squares / count - (sum / count) ** 2))
-  const ofNoise = Math.sqrt(noisePower * window.enbwBins / (length * series.rateHz / rateHz) / 2 / Math.max(meanPower(series) - noisePower, 1e-30))
+  const ofNoise = Math.sqrt(
+    (noisePower * window.enbwBins) /
+      ((length * series.rateHz) / rateHz) /
+      2 /
+      Math.max(meanPower(series) - noisePower, 1e-30),
+  )
   return rms > Math.max(MOVES, ABOVE_NOISE * ofNoise) ? track : null
 }
 

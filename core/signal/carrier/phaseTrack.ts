@@ -11,7 +11,9 @@ export interface PhaseTrack {
   readonly hopS: number
 }
 
-/** Half-overlapping windows: long enough that a tone of 300 Hz is far outside, short enough to follow a drift. */
+/**
+ * Half-overlapping windows: long enough that a tone of 300 Hz is far outside, short enough to follow a drift.
+ */
 const WINDOW_S = 0.04
 
 /**
@@ -23,7 +25,12 @@ export function phaseTrack({ re, im, rateHz }: Series): PhaseTrack {
   const hop = Math.floor(length / 2)
   const { values, sum } = hann(length)
   const count = Math.max(0, Math.floor((re.length - length) / hop) + 1)
-  const track = { timeS: new Float64Array(count), phaseRad: new Float64Array(count), amplitude: new Float64Array(count), hopS: hop / rateHz }
+  const track = {
+    timeS: new Float64Array(count),
+    phaseRad: new Float64Array(count),
+    amplitude: new Float64Array(count),
+    hopS: hop / rateHz,
+  }
   for (let b = 0; b < count; b++) {
     let [x, y] = [0, 0]
     for (let n = 0, at = b * hop; n < length; n++, at++) {

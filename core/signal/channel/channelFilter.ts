@@ -6,7 +6,10 @@ import type { ChannelPlan } from './channelPlan'
 const TIMES_FILTER = 8
 const LEAST_NARROW = 64
 
-/** One bin of the wide transform that passes: where it comes to lie in the narrow one, and what the filter makes of it. */
+/**
+ * One bin of the wide transform that passes: where it comes to lie in the narrow one, and what the filter
+ * makes of it.
+ */
 interface PassingBins {
   readonly wide: Int32Array
   readonly narrow: Int32Array
@@ -15,15 +18,17 @@ interface PassingBins {
 }
 
 /**
- * Filters by transforms (overlap and save): a block goes to its spectrum, the bins of the channel are weighted by the filter and folded
- * onto as many as the narrow rate has, and come back as samples of the channel. Flat to 0.001 dB where the plan says it passes; what the
- * filter stops, 90 dB down, is left out.
+ * Filters by transforms (overlap and save): a block goes to its spectrum, the bins of the channel are
+ * weighted by the filter and folded onto as many as the narrow rate has, and come back as samples of the
+ * channel. Flat to 0.001 dB where the plan says it passes; what the filter stops, 90 dB down, is left out.
  */
 export class ChannelFilter {
   private readonly wide: FastTransform
   private readonly narrow: FastTransform
   private readonly bins: PassingBins
-  /** samples of the block before that a block begins with: a multiple of the factor that the filter fits into */
+  /**
+   * samples of the block before that a block begins with: a multiple of the factor that the filter fits into
+   */
   private readonly overlap: number
   /** interleaved samples of the block that is being filled */
   private readonly block: Float32Array
@@ -32,7 +37,13 @@ export class ChannelFilter {
   private readonly outIm: Float32Array
   private written = 0
 
-  constructor(private readonly plan: ChannelPlan, taps: Float64Array, private readonly sampleRateHz: number, sampleCount: number, private readonly isReal: boolean) {
+  constructor(
+    private readonly plan: ChannelPlan,
+    taps: Float64Array,
+    private readonly sampleRateHz: number,
+    sampleCount: number,
+    private readonly isReal: boolean,
+  ) {
     const { factor } = plan
     let narrowSize = LEAST_NARROW
     while (narrowSize * factor < TIMES_FILTER * taps.length) narrowSize *= 2
@@ -102,11 +113,11 @@ export class ChannelFilter {
   private keep(): void {
     const { factor, centreHz } = this.plan
     const output = this.narrow.output()
-    const step = -2 * Math.PI * centreHz / this.sampleRateHz * factor
+    const step = ((-2 * Math.PI * centreHz) / this.sampleRateHz) * factor
     const [stepC, stepS] = [Math.cos(step), Math.sin(step)]
     let [c, s] = [Math.cos(step * this.written), Math.sin(step * this.written)]
     const count = Math.min(Math.ceil(this.filled / factor), this.outRe.length - this.written)
-    for (let n = 0, at = 2 * this.overlap / factor; n < count; n++, at += 2) {
+    for (let n = 0, at = (2 * this.overlap) / factor; n < count; n++, at += 2) {
       const x = output[at]!
       const y = output[at + 1]!
       this.outRe[this.written + n] = x * c - y * s
@@ -123,15 +134,25 @@ export class ChannelFilter {
     this.take()
     const from = Math.min(this.overlap / this.plan.factor, this.written)
     const { outRe, outIm, written } = this
-    return { re: outRe.subarray(from, written), im: outIm.subarray(from, written), rateHz: this.sampleRateHz / this.plan.factor }
+    return {
+      re: outRe.subarray(from, written),
+      im: outIm.subarray(from, written),
+      rateHz: this.sampleRateHz / this.plan.factor,
+    }
   }
 }
 
 /** The spectrum of the filter, moved to the centre of the channel, where it lets something through. */
-function passingBins({ centreHz, stopHz }: ChannelPlan, taps: Float64Array, sampleRateHz: number, transform: FastTransform, narrowSize: number): PassingBins {
+function passingBins(
+  { centreHz, stopHz }: ChannelPlan,
+  taps: Float64Array,
+  sampleRateHz: number,
+  transform: FastTransform,
+  narrowSize: number,
+): PassingBins {
   const { size } = transform
   const input = transform.input().fill(0)
-  const turn = 2 * Math.PI * centreHz / sampleRateHz
+  const turn = (2 * Math.PI * centreHz) / sampleRateHz
   taps.forEach((tap, n) => {
     input[2 * n] = tap * Math.cos(turn * n)
     input[2 * n + 1] = tap * Math.sin(turn * n)
@@ -144,7 +165,9 @@ function passingBins({ centreHz, stopHz }: ChannelPlan, taps: Float64Array, samp
   const count = 2 * half + 1
   const wide = Int32Array.from({ length: count }, (_, k) => (middle - half + k + 2 * size) % size)
   return {
-    wide, narrow: wide.map(k => k % narrowSize),
-    re: Float64Array.from(wide, k => output[2 * k]! / size), im: Float64Array.from(wide, k => output[2 * k + 1]! / size),
+    wide,
+    narrow: wide.map(k => k % narrowSize),
+    re: Float64Array.from(wide, k => output[2 * k]! / size),
+    im: Float64Array.from(wide, k => output[2 * k + 1]! / size),
   }
 }

@@ -18,12 +18,19 @@ export interface ChannelPlan {
 
 /**
  * @param leastRateHz narrow rate that is wanted
- * @param widestHz flat half-width that is allowed, e.g. to keep the mirror of a real signal out; null = as the rate gives
+ * @param widestHz flat half-width that is allowed, e.g. to keep the mirror of a real signal out; null = as
+ * the rate gives
  */
-export function planChannel(sampleRateHz: number, centreHz: number, leastRateHz: number, widestHz: number | null = null): ChannelPlan {
+export function planChannel(
+  sampleRateHz: number,
+  centreHz: number,
+  leastRateHz: number,
+  widestHz: number | null = null,
+): ChannelPlan {
   const factor = smoothTo(sampleRateHz / leastRateHz)
   const narrowHz = sampleRateHz / factor
-  if (factor === 1 && widestHz === null) return { centreHz, factor, passHz: sampleRateHz / 2, stopHz: sampleRateHz / 2, taps: null }
+  if (factor === 1 && widestHz === null)
+    return { centreHz, factor, passHz: sampleRateHz / 2, stopHz: sampleRateHz / 2, taps: null }
   const passHz = Math.min(PASS * narrowHz, widestHz ?? Infinity)
   const stopHz = widestHz === null || passHz < widestHz ? STOP * narrowHz : passHz * 1.3
   const taps = kaiserLowpass((passHz + stopHz) / 2 / sampleRateHz, (stopHz - passHz) / sampleRateHz)

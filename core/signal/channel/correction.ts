@@ -12,7 +12,11 @@ export interface Correction {
 export const NO_CORRECTION: Correction = { dcI: 0, dcQ: 0, gain: 1, phaseRad: 0 }
 
 /** A block of samples, put right. @param isReal the block has no Q */
-export function corrected({ i, q }: SampleBlock, { dcI, dcQ, gain, phaseRad }: Correction, isReal: boolean): SampleBlock {
+export function corrected(
+  { i, q }: SampleBlock,
+  { dcI, dcQ, gain, phaseRad }: Correction,
+  isReal: boolean,
+): SampleBlock {
   if (isReal) return { i: i.map(x => x - dcI), q }
   const [s, c] = [Math.sin(phaseRad), Math.cos(phaseRad)]
   const out = { i: new Float32Array(i.length), q: new Float32Array(i.length) }

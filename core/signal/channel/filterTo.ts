@@ -7,7 +7,11 @@ import type { Beside } from './beside'
 import { narrowed } from './channeliser'
 
 /** A channel in memory: flat to passHz on either side, its noise that of so wide a band. */
-export interface Channel { readonly series: Series, readonly passHz: number, readonly noiseBandHz: number }
+export interface Channel {
+  readonly series: Series
+  readonly passHz: number
+  readonly noiseBandHz: number
+}
 
 /** A neighbour and its sidebands begin this far before its middle [Hz]. */
 const NEIGHBOUR_HZ = 5000
@@ -20,24 +24,51 @@ const KEPT_RATE_HZ = 48_000
 const EDGE_HZ = 1000
 
 /**
- * The channel with nothing but the wanted signal in it: filtered where something is sent beside it, or where a width is asked for.
- * @param middleHz middle of the wanted signal in the channel @param widthHz asked for; null = as wide as what lies beside allows
+ * The channel with nothing but the wanted signal in it: filtered where something is sent beside it, or where
+ * a width is asked for.
+ * @param middleHz middle of the wanted signal in the channel
+ * @param widthHz asked for; null = as wide as what lies beside allows
  */
-export function filteredTo(channel: Channel, middleHz: number, widthHz: number | null, beside: readonly Beside[]): Channel & { readonly notes: readonly Note[], /** amplitude at the edge of the filter against the whole */ readonly edgeRatio: number } {
+export function filteredTo(
+  channel: Channel,
+  middleHz: number,
+  widthHz: number | null,
+  beside: readonly Beside[],
+): Channel & {
+  readonly notes: readonly Note[]
+  /** amplitude at the edge of the filter against the whole */ readonly edgeRatio: number
+} {
   const nearest = beside.reduce((m, b) => Math.min(m, Math.abs(b.offsetHz)), Infinity)
   const passHz = widthHz !== null ? widthHz / 2 : Math.max(LEAST_PASS_HZ, nearest - NEIGHBOUR_HZ)
-  const told = beside.map(b => note('neighbour-beside', `Something else is sent ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ${b.offsetHz > 0 ? 'above' : 'below'}, ${strength(b.db)}: what lies there is not put to this set.`))
+  const told = beside.map(b =>
+    note(
+      'neighbour-beside',
+      `Something else is sent ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ${b.offsetHz > 0 ? 'above' : 'below'}, ${strength(b.db)}: what lies there is not put to this set.`,
+    ),
+  )
   if (!(passHz < 0.8 * channel.passHz)) return { ...channel, notes: told, edgeRatio: 0 }
   const series = shifted(narrowed(shifted(channel.series, middleHz), KEPT_RATE_HZ, passHz), -middleHz)
-  const words = note('narrowed', `Filtered to ${(2 * passHz / 1000).toFixed(1)} kHz: what is sent further out is in no figure of the modulation.`)
-  return { series, passHz, noiseBandHz: 2 * SKIRT * passHz, notes: [...told, words], edgeRatio: edgeOf(series, middleHz, passHz) }
+  const words = note(
+    'narrowed',
+    `Filtered to ${((2 * passHz) / 1000).toFixed(1)} kHz: what is sent further out is in no figure of the modulation.`,
+  )
+  return {
+    series,
+    passHz,
+    noiseBandHz: 2 * SKIRT * passHz,
+    notes: [...told, words],
+    edgeRatio: edgeOf(series, middleHz, passHz),
+  }
 }
 
-const strength = (db: number) => Math.abs(db) < 0.5 ? 'as strong' : `${Math.abs(db).toFixed(0)} dB ${db > 0 ? 'stronger' : 'weaker'}`
+const strength = (db: number) =>
+  Math.abs(db) < 0.5 ? 'as strong' : `${Math.abs(db).toFixed(0)} dB ${db > 0 ? 'stronger' : 'weaker'}`
 
 function edgeOf(series: Series, middleHz: number, passHz: number): number {
   const s = spectrumOfSamples(series.re, series.im, series.rateHz, 1024)
-  const edges = bandPower(s, middleHz + passHz - EDGE_HZ, middleHz + passHz) + bandPower(s, middleHz - passHz, middleHz - passHz + EDGE_HZ)
+  const edges =
+    bandPower(s, middleHz + passHz - EDGE_HZ, middleHz + passHz) +
+    bandPower(s, middleHz - passHz, middleHz - passHz + EDGE_HZ)
   return Math.sqrt(edges / Math.max(meanPower(series), 1e-30))
 }
 
@@ -46,14 +77,24 @@ const LIKE_NOISE = 0.12
 /** A constant size lies one away: nearer to it than this nothing is called noise. */
 const MOST_UNLIKE = 0.85
 
-/** Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it. @param bandwidthHz that the noise fills */
+/**
+ * Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it.
+ * @param bandwidthHz that the noise fills
+ */
 export function isNoise(series: Series, bandwidthHz: number): boolean {
-  const told = Math.max(1, series.re.length / series.rateHz * Math.min(bandwidthHz, series.rateHz))
-  if (strongestShare(series) > Math.min(SURELY_A_LINE, LINE_ABOVE * (Math.log(told) + 3) / told)) return false
-  return Math.abs(momentOf(series) - OF_NOISE) < Math.min(MOST_UNLIKE, Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told)))
+  const told = Math.max(1, (series.re.length / series.rateHz) * Math.min(bandwidthHz, series.rateHz))
+  if (strongestShare(series) > Math.min(SURELY_A_LINE, (LINE_ABOVE * (Math.log(told) + 3)) / told))
+    return false
+  return (
+    Math.abs(momentOf(series) - OF_NOISE) <
+    Math.min(MOST_UNLIKE, Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told)))
+  )
 }
 
-/** The largest of so many equal lines of noise holds (ln n + 0.6)/n of the power on average; a line that holds this many times more is none of them. */
+/**
+ * The largest of so many equal lines of noise holds (ln n + 0.6)/n of the power on average; a line that holds
+ * this many times more is none of them.
+ */
 const LINE_ABOVE = 4
 /** Share of the power that no line of noise holds, unless it is narrower than some lines. */
 const SURELY_A_LINE = 0.3
@@ -80,7 +121,10 @@ function strongestShare({ re, im }: Series): number {
 /** A second signal this far below the first shows in the size of their sum [ratio of power]. */
 const SECOND_SEEN = 0.0015
 
-/** Whether the size of a channel stands still but for its noise: one signal with frequency modulation, however wide, and no stranger. */
+/**
+ * Whether the size of a channel stands still but for its noise: one signal with frequency modulation, however
+ * wide, and no stranger.
+ */
 export function isOneOfConstantSize({ series }: Channel, noisePower: number): boolean {
   const noise = noisePower / Math.max(meanPower(series) - noisePower, 1e-30)
   return momentOf(series) - 1 < 2 * SECOND_SEEN + 2.2 * noise && noise < 0.05
@@ -94,5 +138,5 @@ function momentOf({ re, im }: Series): number {
     second += p
     fourth += p * p
   }
-  return re.length * fourth / Math.max(second ** 2, 1e-300)
+  return (re.length * fourth) / Math.max(second ** 2, 1e-300)
 }

@@ -74,8 +74,10 @@ export class HealthCounter {
     this.countTop(most)
     if (n < 2) return
     // Three alike at the very top of one part while the other moves, or in a row of sound: cut off.
-    const flatI = ax > 0 && ax === this.maxPart && x === i[n - 1] && x === i[n - 2] && (!complex || y !== q[n - 1])
-    const flatQ = complex && ay > 0 && ay === this.maxPart && y === q[n - 1] && y === q[n - 2] && x !== i[n - 1]
+    const flatI =
+      ax > 0 && ax === this.maxPart && x === i[n - 1] && x === i[n - 2] && (!complex || y !== q[n - 1])
+    const flatQ =
+      complex && ay > 0 && ay === this.maxPart && y === q[n - 1] && y === q[n - 2] && x !== i[n - 1]
     if (flatI || flatQ) this.flat++
   }
 
@@ -95,16 +97,28 @@ export class HealthCounter {
   result(): RawHealth {
     const n = Math.max(1, this.n)
     const [dcI, dcQ] = [this.sumI / n, this.sumQ / n]
-    const [varI, varQ, cov] = [this.sumII / n - dcI * dcI, this.sumQQ / n - dcQ * dcQ, this.sumIQ / n - dcI * dcQ]
+    const [varI, varQ, cov] = [
+      this.sumII / n - dcI * dcI,
+      this.sumQQ / n - dcQ * dcQ,
+      this.sumIQ / n - dcI * dcQ,
+    ]
     return {
-      count: this.n, dcI, dcQ, varI, varQ, cov, meanPower: (this.sumII + this.sumQQ) / n, maxPower: this.maxPower,
-      clippedRatio: Math.max(this.railed(), this.flatAtTop(varI + varQ)) / n, overload: this.isOverloaded(n, varI + varQ),
+      count: this.n,
+      dcI,
+      dcQ,
+      varI,
+      varQ,
+      cov,
+      meanPower: (this.sumII + this.sumQQ) / n,
+      maxPower: this.maxPower,
+      clippedRatio: Math.max(this.railed(), this.flatAtTop(varI + varQ)) / n,
+      overload: this.isOverloaded(n, varI + varQ),
     }
   }
 
   /**
-   * Something that never moves is no crest that was cut, and neither is the largest code of a coarse converter: a crest that was cut
-   * lies at it far more often than at the one below.
+   * Something that never moves is no crest that was cut, and neither is the largest code of a coarse
+   * converter: a crest that was cut lies at it far more often than at the one below.
    */
   private flatAtTop(variance: number): number {
     if (this.steps !== null && this.atTop < PILED_UP * this.belowTop) return 0
@@ -117,11 +131,12 @@ export class HealthCounter {
   }
 
   /**
-   * A sine that just touches full scale dwells there too, the longer the coarser the converter: only more than twice that
-   * is clipping, or anything at the rail while the vector is longer than the rail allows on its way round.
+   * A sine that just touches full scale dwells there too, the longer the coarser the converter: only more
+   * than twice that is clipping, or anything at the rail while the vector is longer than the rail allows on
+   * its way round.
    */
   private isOverloaded(n: number, variance: number): boolean {
-    const touching = this.steps === null ? 0 : 4 * Math.sqrt(2 / this.steps) / Math.PI
+    const touching = this.steps === null ? 0 : (4 * Math.sqrt(2 / this.steps)) / Math.PI
     const rails = this.railed() / n
     const cut = rails > Math.max(2 * touching, 1e-3)
     const beyond = rails > 1e-4 && Math.sqrt(this.maxPower) > 1.06
@@ -143,10 +158,20 @@ export interface RawHealth {
   readonly overload: boolean
 }
 
-/** Imbalance of I and Q from their second moments: gain of Q over I, lead of Q, and the mirror line it makes against a line. */
-export interface Imbalance { readonly gain: number, readonly phaseRad: number, readonly imageRatio: number }
+/**
+ * Imbalance of I and Q from their second moments: gain of Q over I, lead of Q, and the mirror line it makes
+ * against a line.
+ */
+export interface Imbalance {
+  readonly gain: number
+  readonly phaseRad: number
+  readonly imageRatio: number
+}
 
-/** Valid where the signal itself has no mirror: its own square averages to nothing. Algebra: |1 - g e^-jp|^2 / |1 + g e^jp|^2. */
+/**
+ * Valid where the signal itself has no mirror: its own square averages to nothing. Algebra: |1 - g e^-jp|^2 /
+ * |1 + g e^jp|^2.
+ */
 export function imbalanceOf({ varI, varQ, cov }: RawHealth): Imbalance | null {
   if (!(varI > 0) || !(varQ > 0)) return null
   const gain = Math.sqrt(varQ / varI)

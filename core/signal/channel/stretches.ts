@@ -3,7 +3,11 @@ import { part } from '../series'
 
 /** What the transmitter did, in blocks: off, a bare carrier, or modulated. */
 export type Doing = 'off' | 'steady' | 'modulated'
-export interface Stretch { readonly doing: Doing, readonly from: number, readonly to: number }
+export interface Stretch {
+  readonly doing: Doing
+  readonly from: number
+  readonly to: number
+}
 
 const BLOCK_S = 0.02
 /** Below this share of the strong blocks nothing is sent. */
@@ -14,17 +18,20 @@ const STRONG_QUANTILE = 0.9
 
 /**
  * Splits a channel into what the transmitter did, from one block of 20 ms to the next.
- * @param series the carrier within some Hz of 0 Hz @param noisePower per sample of it
+ * @param series the carrier within some Hz of 0 Hz
+ * @param noisePower per sample of it
  */
 export function stretchesOf(series: Series, noisePower: number): Stretch[] {
   const block = Math.max(16, Math.floor(BLOCK_S * series.rateHz))
   const count = Math.max(1, Math.floor(series.re.length / block))
-  const blocks = Array.from({ length: count }, (_, b) => blockOf(part(series, b * block, Math.min(series.re.length, (b + 1) * block))))
+  const blocks = Array.from({ length: count }, (_, b) =>
+    blockOf(part(series, b * block, Math.min(series.re.length, (b + 1) * block))),
+  )
   const strong = [...blocks].sort((a, b) => a.power - b.power)[Math.floor(count * STRONG_QUANTILE)]!.power
   const doing = blocks.map(({ power, coherent }): Doing => {
     if (power < Math.max(OFF_SHARE * strong, 2.5 * noisePower) && power < 0.5 * strong) return 'off'
     const carrier = Math.max(power - noisePower, 1e-30)
-    const slack = 4 * noisePower / carrier * Math.sqrt(1 / block) + noisePower / carrier / block
+    const slack = ((4 * noisePower) / carrier) * Math.sqrt(1 / block) + noisePower / carrier / block
     return coherent / carrier > STEADY_COHERENCE - slack ? 'steady' : 'modulated'
   })
   const out: Stretch[] = []
@@ -37,7 +44,7 @@ export function stretchesOf(series: Series, noisePower: number): Stretch[] {
   return out
 }
 
-function blockOf({ re, im }: Series): { power: number, coherent: number } {
+function blockOf({ re, im }: Series): { power: number; coherent: number } {
   let [x, y, power] = [0, 0, 0]
   for (let n = 0; n < re.length; n++) {
     x += re[n]!
@@ -47,10 +54,22 @@ function blockOf({ re, im }: Series): { power: number, coherent: number } {
   return { power: power / re.length, coherent: (x * x + y * y) / re.length ** 2 }
 }
 
-/** The longest stretch of a kind without the blocks at its ends, in which something may have changed; null = none of three blocks. */
-export function longest(stretches: readonly Stretch[], doing: Doing, rateHz: number, total: number): Stretch | null {
+/**
+ * The longest stretch of a kind without the blocks at its ends, in which something may have changed; null =
+ * none of three blocks.
+ */
+export function longest(
+  stretches: readonly Stretch[],
+  doing: Doing,
+  rateHz: number,
+  total: number,
+): Stretch | null {
   const block = Math.max(16, Math.floor(BLOCK_S * rateHz))
-  const found = stretches.filter(s => s.doing === doing).sort((a, b) => (b.to - b.from) - (a.to - a.from))[0]
+  const found = stretches.filter(s => s.doing === doing).sort((a, b) => b.to - b.from - (a.to - a.from))[0]
   if (!found || found.to - found.from < 3 * block) return null
-  return { doing, from: found.from === 0 ? 0 : found.from + block, to: found.to === total ? total : found.to - block }
+  return {
+    doing,
+    from: found.from === 0 ? 0 : found.from + block,
+    to: found.to === total ? total : found.to - block,
+  }
 }

@@ -5,7 +5,10 @@ import type { FmFigures, Measured } from '../result'
 export const FM_AUDIO_HZ = 5000
 /** Residual FM is what is left between these [Hz] (common practice). */
 export const RESIDUAL_HZ = [50, 3000] as const
-/** What stands at the edge of a narrowed channel moves a peak by this share of its own deviation, as a standard uncertainty. */
+/**
+ * What stands at the edge of a narrowed channel moves a peak by this share of its own deviation, as a
+ * standard uncertainty.
+ */
 export const EDGE_SHARE = 0.6
 
 export interface FmInput {
@@ -28,4 +31,6 @@ export interface FmInput {
   readonly edgeRatio: number
 }
 
-export interface FmResult extends Measured<FmFigures> { /** one cycle of the deviation for a picture */ readonly cycle: Float64Array | null }
+export interface FmResult extends Measured<FmFigures> {
+  /** one cycle of the deviation for a picture */ readonly cycle: Float64Array | null
+}

@@ -3,8 +3,15 @@ import { amSignal, fmSignal, lineSignal, recordingOf, withNoise } from '../../..
 import { ruleSet } from '../../rules'
 import { DEFAULT_OPTIONS, judgeSignal, measureRecording, signalReadings } from '..'
 
-const measured = async (made: ReturnType<typeof amSignal>, as: 'am' | 'fm' | 'ssb' | 'auto' = 'auto', centreHz = 27_181_000) => (await measureRecording(recordingOf(withNoise(made, 60), { centreHz }), { ...DEFAULT_OPTIONS, as })).measurement
-const kinds = async (m: Awaited<ReturnType<typeof measured>>, rules = 'R-US', carrierW: number | null = 4) => judgeSignal(m, ruleSet(rules), carrierW).findings.map(f => f.kind)
+const measured = async (
+  made: ReturnType<typeof amSignal>,
+  as: 'am' | 'fm' | 'ssb' | 'auto' = 'auto',
+  centreHz = 27_181_000,
+) =>
+  (await measureRecording(recordingOf(withNoise(made, 60), { centreHz }), { ...DEFAULT_OPTIONS, as }))
+    .measurement
+const kinds = async (m: Awaited<ReturnType<typeof measured>>, rules = 'R-US', carrierW: number | null = 4) =>
+  judgeSignal(m, ruleSet(rules), carrierW).findings.map(f => f.kind)
 
 describe('a recording against a rule set', () => {
   it('clean AM on its channel is clean; its channel is found', async () => {
@@ -16,7 +23,11 @@ describe('a recording against a rule set', () => {
     const m = await measured(amSignal({ depth: 1.5, toneHz: 2500, offsetHz: 4010, rateHz: 96_000 }))
     const found = await kinds(m, 'R-EU')
     expect(found[0]).toBe('pinched')
-    expect(judgeSignal(m, ruleSet('R-EU'), 4).readings.find(r => r.quantity === 'depthNegativeRatio')!.judgement!.verdict, 'an envelope cannot show more than 100 %').toBe('above')
+    expect(
+      judgeSignal(m, ruleSet('R-EU'), 4).readings.find(r => r.quantity === 'depthNegativeRatio')!.judgement!
+        .verdict,
+      'an envelope cannot show more than 100 %',
+    ).toBe('above')
     expect(found).toContain('adjacent-power')
     expect(found).toContain('neighbours')
   })
@@ -33,6 +44,11 @@ describe('a recording against a rule set', () => {
     for (const r of signalReadings(m)) expect(r.standardUncertainty).toBeGreaterThan(0)
   })
   it('noise is nothing sent', async () => {
-    expect(await kinds((await measureRecording(recordingOf(withNoise(lineSignal([]), 0, 0.01)), DEFAULT_OPTIONS)).measurement)).toEqual(['nothing-sent'])
+    expect(
+      await kinds(
+        (await measureRecording(recordingOf(withNoise(lineSignal([]), 0, 0.01)), DEFAULT_OPTIONS))
+          .measurement,
+      ),
+    ).toEqual(['nothing-sent'])
   })
 })

@@ -1,27 +1,56 @@
-import { ADJACENT_MOST_W, channelHz, judge, limitFor, nearestChannel, type Judgement, type Mode, type ResolvedLimit, type RuleSet } from '../../rules'
+import {
+  ADJACENT_MOST_W,
+  channelHz,
+  judge,
+  limitFor,
+  nearestChannel,
+  type Judgement,
+  type Mode,
+  type ResolvedLimit,
+  type RuleSet,
+} from '../../rules'
 import type { Measurement } from '../measurement'
 import { LINE_DB, neighbourShare, signalReadings, type SignalReading } from './readings'
 
 /** A reading with what a rule set says of it. */
-export interface JudgedReading extends SignalReading { readonly limit: ResolvedLimit | null, readonly judgement: Judgement | null, readonly nominalHz: number | null }
+export interface JudgedReading extends SignalReading {
+  readonly limit: ResolvedLimit | null
+  readonly judgement: Judgement | null
+  readonly nominalHz: number | null
+}
 
 /** What leads the verdict, the gravest first. */
 export type SignalFinding =
   | { readonly kind: 'nothing-sent' }
   | { readonly kind: 'only-at-centre' }
   | { readonly kind: 'overload' }
-  | { readonly kind: 'pinched', readonly share: number }
-  | { readonly kind: 'reversed', readonly depth: number }
-  | { readonly kind: 'flat-topped', readonly share: number }
-  | { readonly kind: 'outside', readonly reading: JudgedReading }
-  | { readonly kind: 'undecided', readonly reading: JudgedReading }
-  | { readonly kind: 'neighbours', readonly share: number }
-  | { readonly kind: 'adjacent-power', readonly watts: number, readonly mostW: number, readonly words: string }
-  | { readonly kind: 'adjacent-untold', readonly watts: number, readonly mostW: number, readonly words: string }
-  | { readonly kind: 'mask', readonly marginDb: number, readonly offsetHz: number, readonly ruleSet: string }
+  | { readonly kind: 'pinched'; readonly share: number }
+  | { readonly kind: 'reversed'; readonly depth: number }
+  | { readonly kind: 'flat-topped'; readonly share: number }
+  | { readonly kind: 'outside'; readonly reading: JudgedReading }
+  | { readonly kind: 'undecided'; readonly reading: JudgedReading }
+  | { readonly kind: 'neighbours'; readonly share: number }
+  | {
+      readonly kind: 'adjacent-power'
+      readonly watts: number
+      readonly mostW: number
+      readonly words: string
+    }
+  | {
+      readonly kind: 'adjacent-untold'
+      readonly watts: number
+      readonly mostW: number
+      readonly words: string
+    }
+  | { readonly kind: 'mask'; readonly marginDb: number; readonly offsetHz: number; readonly ruleSet: string }
   | { readonly kind: 'clean' }
 
-export interface JudgedSignal { readonly readings: readonly JudgedReading[], readonly findings: readonly SignalFinding[], readonly mode: Mode | null, readonly channel: number | null }
+export interface JudgedSignal {
+  readonly readings: readonly JudgedReading[]
+  readonly findings: readonly SignalFinding[]
+  readonly mode: Mode | null
+  readonly channel: number | null
+}
 
 /** Shorter than this share of the time is no finding. */
 const SHORT = 0.005
@@ -32,10 +61,19 @@ const NEIGHBOUR_SHARE = 0.001
 
 /**
  * A measurement against a rule set: every reading with its limit, and what must be said first.
- * @param carrierW bare carrier [W], for limits that are absolute powers; null = not known, and they are not judged
+ * @param carrierW bare carrier [W], for limits that are absolute powers; null = not known, and they are not
+ * judged
  */
 export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | null): JudgedSignal {
-  if (!m.signalPresent) return { readings: [], findings: [{ kind: m.notes.some(n => n.code === 'only-at-centre') ? 'only-at-centre' : 'nothing-sent' }], mode: null, channel: null }
+  if (!m.signalPresent)
+    return {
+      readings: [],
+      findings: [
+        { kind: m.notes.some(n => n.code === 'only-at-centre') ? 'only-at-centre' : 'nothing-sent' },
+      ],
+      mode: null,
+      channel: null,
+    }
   const mode = modeOf(m)
   const planId = rules.planId ?? 'forty'
   const hz = m.carrier?.frequencyHz ?? m.ssb?.suppressedCarrierHz ?? null
@@ -43,24 +81,49 @@ export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | n
   const channel = near && Math.abs(near.errorHz) < 5000 ? near.channel : null
   const readings = signalReadings(m).map((r): JudgedReading => {
     const nominalHz = r.quantity === 'carrierHz' && channel !== null ? channelHz(planId, channel) : null
-    const limit = mode && (r.quantity !== 'carrierHz' || channel !== null) ? limitFor(rules, r.quantity, { planId, channel, lowPower: false, mode }) : null
+    const limit =
+      mode && (r.quantity !== 'carrierHz' || channel !== null)
+        ? limitFor(rules, r.quantity, { planId, channel, lowPower: false, mode })
+        : null
     return { ...r, limit, judgement: limit ? judgedBy(m, r, limit) : null, nominalHz }
   })
-  const findings = [...ofShape(m), ...ofLimits(readings.filter(r => !(r.quantity === 'depthNegativeRatio' && isOver(m)))), ...ofNeighbours(m, rules, carrierW)]
+  const findings = [
+    ...ofShape(m),
+    ...ofLimits(readings.filter(r => !(r.quantity === 'depthNegativeRatio' && isOver(m)))),
+    ...ofNeighbours(m, rules, carrierW),
+  ]
   return { readings, findings: findings.length > 0 ? findings : [{ kind: 'clean' }], mode, channel }
 }
 
-/** An envelope cannot show more than 100 %: where it is pinched off or flips, the depth is beyond, whatever the reading. */
+/**
+ * An envelope cannot show more than 100 %: where it is pinched off or flips, the depth is beyond, whatever
+ * the reading.
+ */
 function judgedBy(m: Measurement, r: SignalReading, limit: ResolvedLimit): Judgement {
   const judged = judge(r, null, limit)
   const beyond = r.quantity === 'depthNegativeRatio' && limit.high !== null && limit.high <= 1 && isOver(m)
-  return beyond ? { ...judged, verdict: 'above', reasons: judged.reasons.map(reason => reason.rule === 'limit' ? { ...reason, verdict: 'above' } : reason) } : judged
+  return beyond
+    ? {
+        ...judged,
+        verdict: 'above',
+        reasons: judged.reasons.map(reason =>
+          reason.rule === 'limit' ? { ...reason, verdict: 'above' } : reason,
+        ),
+      }
+    : judged
 }
 
-const isOver = ({ am }: Measurement) => am !== null && (am.pinchedRatio > SHORT || am.depthSynchronous !== null)
+const isOver = ({ am }: Measurement) =>
+  am !== null && (am.pinchedRatio > SHORT || am.depthSynchronous !== null)
 
 function modeOf(m: Measurement): Mode | null {
-  return m.mode === 'am' ? 'AM' : m.mode === 'fm' ? 'FM' : m.mode === 'ssb' ? m.ssb?.sideband ?? 'USB' : null
+  return m.mode === 'am'
+    ? 'AM'
+    : m.mode === 'fm'
+      ? 'FM'
+      : m.mode === 'ssb'
+        ? (m.ssb?.sideband ?? 'USB')
+        : null
 }
 
 function ofShape({ health, am }: Measurement): SignalFinding[] {
@@ -68,15 +131,21 @@ function ofShape({ health, am }: Measurement): SignalFinding[] {
     ...(health.overload ? [{ kind: 'overload' as const }] : []),
     ...(am && am.pinchedRatio > SHORT ? [{ kind: 'pinched' as const, share: am.pinchedRatio }] : []),
     ...(am?.depthSynchronous ? [{ kind: 'reversed' as const, depth: am.depthSynchronous }] : []),
-    ...(am && am.flatTopRatio !== null && am.flatTopRatio > SHORT ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }] : []),
+    ...(am && am.flatTopRatio !== null && am.flatTopRatio > SHORT
+      ? [{ kind: 'flat-topped' as const, share: am.flatTopRatio }]
+      : []),
   ]
 }
 
 function ofLimits(readings: readonly JudgedReading[]): SignalFinding[] {
   const verdictOf = (r: JudgedReading) => r.judgement?.verdict
   return [
-    ...readings.filter(r => verdictOf(r) === 'above' || verdictOf(r) === 'below').map(reading => ({ kind: 'outside' as const, reading })),
-    ...readings.filter(r => verdictOf(r) === 'cannot-tell').map(reading => ({ kind: 'undecided' as const, reading })),
+    ...readings
+      .filter(r => verdictOf(r) === 'above' || verdictOf(r) === 'below')
+      .map(reading => ({ kind: 'outside' as const, reading })),
+    ...readings
+      .filter(r => verdictOf(r) === 'cannot-tell')
+      .map(reading => ({ kind: 'undecided' as const, reading })),
   ]
 }
 
@@ -84,16 +153,29 @@ function ofNeighbours(m: Measurement, rules: RuleSet, carrierW: number | null): 
   const share = neighbourShare(m)
   const mask = m.spectrum?.mask
   return [
-    ...(mask?.pass === false ? [{ kind: 'mask' as const, marginDb: mask.worstMarginDb!, offsetHz: mask.worstOffsetHz!, ruleSet: mask.ruleSet }] : []),
+    ...(mask?.pass === false
+      ? [
+          {
+            kind: 'mask' as const,
+            marginDb: mask.worstMarginDb!,
+            offsetHz: mask.worstOffsetHz!,
+            ruleSet: mask.ruleSet,
+          },
+        ]
+      : []),
     ...adjacentPower(m, rules, carrierW),
     ...(share !== null && share > NEIGHBOUR_SHARE ? [{ kind: 'neighbours' as const, share }] : []),
   ]
 }
 
-/** Power in the next channel against an absolute limit, with the guard band of any legal limit; noise and strangers never break it. */
+/**
+ * Power in the next channel against an absolute limit, with the guard band of any legal limit; noise and
+ * strangers never break it.
+ */
 function adjacentPower(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
   const most = ADJACENT_MOST_W[rules.id]
-  const next = m.spectrum?.adjacent.filter(a => Math.abs(a.offsetHz) === 10_000 && a.bandwidthHz === 8000) ?? []
+  const next =
+    m.spectrum?.adjacent.filter(a => Math.abs(a.offsetHz) === 10_000 && a.bandwidthHz === 8000) ?? []
   if (!most || carrierW === null || next.length === 0) return []
   const wattsOf = (dbc: number) => carrierW * 10 ** (dbc / 10)
   const worst = (list: typeof next) => list.reduce((w, a) => Math.max(w, a.dbc), -Infinity)
@@ -101,5 +183,7 @@ function adjacentPower(m: Measurement, rules: RuleSet, carrierW: number | null):
   const [own, all] = [worst(next.filter(a => a.bound === null)), worst(next)]
   const told = { mostW: most.watts, words: most.words }
   if (wattsOf(own - guardDb) > most.watts) return [{ kind: 'adjacent-power', watts: wattsOf(own), ...told }]
-  return wattsOf(all + guardDb) > most.watts ? [{ kind: 'adjacent-untold', watts: wattsOf(all), ...told }] : []
+  return wattsOf(all + guardDb) > most.watts
+    ? [{ kind: 'adjacent-untold', watts: wattsOf(all), ...told }]
+    : []
 }

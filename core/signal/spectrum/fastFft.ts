@@ -6,8 +6,9 @@ import { transformOf } from './fft'
 export type Samples = Float32Array | Float64Array
 
 /**
- * A transform in single precision by the vector instructions of the processor: six times as fast as the exact one, its rounding
- * 135 dB below what goes in, all bins together. For averages and filters; lines are measured with `transformOf`.
+ * A transform in single precision by the vector instructions of the processor: six times as fast as the exact
+ * one, its rounding 135 dB below what goes in, all bins together. For averages and filters; lines are
+ * measured with `transformOf`.
  */
 export interface FastTransform {
   readonly size: number
@@ -30,19 +31,22 @@ const kept = new Map<number, FastTransform>()
 
 /** To be awaited once before anything is measured. @throws where WebAssembly with vectors is not to be had */
 export function loadFastTransforms(): Promise<void> {
-  loading ??= load().then((made) => {
-    library = made
-  }, (error: unknown) => {
-    // What could not be fetched may come the next time.
-    loading = null
-    throw error
-  })
+  loading ??= load().then(
+    made => {
+      library = made
+    },
+    (error: unknown) => {
+      // What could not be fetched may come the next time.
+      loading = null
+      throw error
+    },
+  )
   return loading
 }
 
 /**
- * The transform of one size, with buffers of its own; not to be shared across awaits. Before they are loaded it is the exact one,
- * forwards only, of powers of two only.
+ * The transform of one size, with buffers of its own; not to be shared across awaits. Before they are loaded
+ * it is the exact one, forwards only, of powers of two only.
  * @param size 64 times a product of 2, 3 and 5; a power of two below that
  */
 export function fastTransformOf(size: number): FastTransform {
@@ -65,8 +69,18 @@ function exactAsFast(size: number): FastTransform {
 function prepared(pffft: Pffft, size: number): FastTransform {
   const setup = pffft._pffft_new_setup(size, COMPLEX)
   if (setup === 0) throw new RangeError(`no fast transform of ${size}`)
-  const [input, output, work] = [0, 1, 2].map(() => pffft._pffft_aligned_malloc(BYTES_OF_PAIR * size)) as [number, number, number]
+  const [input, output, work] = [0, 1, 2].map(() => pffft._pffft_aligned_malloc(BYTES_OF_PAIR * size)) as [
+    number,
+    number,
+    number,
+  ]
   const view = (at: number) => pffft.HEAPF32.subarray(at / 4, at / 4 + 2 * size)
   const run = (direction: number) => pffft._pffft_transform_ordered(setup, input, output, work, direction)
-  return { size, input: () => view(input), output: () => view(output), forward: () => run(0), backward: () => run(1) }
+  return {
+    size,
+    input: () => view(input),
+    output: () => view(output),
+    forward: () => run(0),
+    backward: () => run(1),
+  }
 }

@@ -1,7 +1,15 @@
 import FFT from 'fft.js'
 
-/** A transform of one size with its own buffers: interleaved in, interleaved out. Not to be shared across awaits. */
-export interface Transform { readonly size: number, readonly input: Float64Array, readonly output: Float64Array, readonly run: () => void }
+/**
+ * A transform of one size with its own buffers: interleaved in, interleaved out. Not to be shared across
+ * awaits.
+ */
+export interface Transform {
+  readonly size: number
+  readonly input: Float64Array
+  readonly output: Float64Array
+  readonly run: () => void
+}
 
 const kept = new Map<number, Transform>()
 

@@ -9,8 +9,8 @@ export interface PowerSpectrum {
   readonly power: Float64Array
   readonly segments: number
   /**
-   * Spectral kurtosis per bin: 1 for steady Gaussian noise, near 0 for a steady line, above 1 for what comes and goes (Nita and Gary
-   * 2010, from memory); NaN with a single segment.
+   * Spectral kurtosis per bin: 1 for steady Gaussian noise, near 0 for a steady line, above 1 for what comes
+   * and goes (Nita and Gary 2010, from memory); NaN with a single segment.
    */
   readonly kurtosis: Float64Array
   readonly window: string
@@ -19,14 +19,15 @@ export interface PowerSpectrum {
 }
 
 /**
- * Welch's averaged periodogram, fed piece by piece: one long taper over a short, changing signal would misjudge
- * adjacent channels by some tenths of a dB. Of a real signal two segments are transformed at once, as the two parts of one pointer.
+ * Welch's averaged periodogram, fed piece by piece: one long taper over a short, changing signal would
+ * misjudge adjacent channels by some tenths of a dB. Of a real signal two segments are transformed at once,
+ * as the two parts of one pointer.
  */
 export class SpectrumAverager {
   private readonly taper: Taper
   private readonly transform: FastTransform
   /** what the segment holds so far, as precise as it comes */
-  private held: { readonly i: Samples, readonly q: Samples | null } | null = null
+  private held: { readonly i: Samples; readonly q: Samples | null } | null = null
   /** the first segment of a pair */
   private first: Samples | null = null
   private readonly sum: Float64Array
@@ -34,8 +35,15 @@ export class SpectrumAverager {
   private filled = 0
   private segments = 0
 
-  /** @param size bins, a power of two from 16 @param hop samples from one segment to the next, at most size */
-  constructor(private readonly size: number, private readonly hop: number, private readonly isReal: boolean) {
+  /**
+   * @param size bins, a power of two from 16
+   * @param hop samples from one segment to the next, at most size
+   */
+  constructor(
+    private readonly size: number,
+    private readonly hop: number,
+    private readonly isReal: boolean,
+  ) {
     this.taper = blackmanHarris(size)
     this.transform = fastTransformOf(size)
     this.sum = new Float64Array(size)
@@ -44,7 +52,7 @@ export class SpectrumAverager {
 
   /** @param q as long as i; not looked at where the signal is real */
   add(i: Samples, q: Samples | null = null): void {
-    const room = () => i instanceof Float32Array ? new Float32Array(this.size) : new Float64Array(this.size)
+    const room = () => (i instanceof Float32Array ? new Float32Array(this.size) : new Float64Array(this.size))
     this.held ??= { i: room(), q: this.isReal ? null : room() }
     for (let n = 0; n < i.length;) {
       const taken = Math.min(this.size - this.filled, i.length - n)
@@ -56,7 +64,7 @@ export class SpectrumAverager {
     }
   }
 
-  private take({ i, q }: { readonly i: Samples, readonly q: Samples | null }): void {
+  private take({ i, q }: { readonly i: Samples; readonly q: Samples | null }): void {
     if (q) this.takePair(i, q)
     else this.takeReal(i)
     i.copyWithin(0, this.hop)
@@ -99,7 +107,9 @@ export class SpectrumAverager {
     return this.transform.output()
   }
 
-  /** What is even about 0 Hz in a transform of two real signals is of the first, what is odd of the second. */
+  /**
+   * What is even about 0 Hz in a transform of two real signals is of the first, what is odd of the second.
+   */
   private addBoth(output: Samples): void {
     const { size, sum, squares } = this
     for (let k = 0; k <= size / 2; k++) {
@@ -117,7 +127,10 @@ export class SpectrumAverager {
     }
   }
 
-  /** @returns the spectrum from minus to plus half the sample rate; what was too short for one segment is filled up with zeros */
+  /**
+   * @returns the spectrum from minus to plus half the sample rate; what was too short for one segment is
+   * filled up with zeros
+   */
   result(sampleRateHz: number): PowerSpectrum {
     this.takeWhatIsLeft()
     const power = new Float64Array(this.size)
@@ -127,10 +140,19 @@ export class SpectrumAverager {
     for (let k = 0; k < this.size; k++) {
       const at = (k + this.size / 2) % this.size
       power[at] = this.sum[k]! * scale
-      kurtosis[at] = m < 2 ? NaN : (m + 1) / (m - 1) * (m * this.squares[k]! / Math.max(this.sum[k]! ** 2, 1e-300) - 1)
+      kurtosis[at] =
+        m < 2 ? NaN : ((m + 1) / (m - 1)) * ((m * this.squares[k]!) / Math.max(this.sum[k]! ** 2, 1e-300) - 1)
     }
     const binHz = sampleRateHz / this.size
-    return { binHz, fromHz: -sampleRateHz / 2, power, kurtosis, segments: this.segments, window: this.taper.name, rbwHz: binHz * this.taper.enbwBins }
+    return {
+      binHz,
+      fromHz: -sampleRateHz / 2,
+      power,
+      kurtosis,
+      segments: this.segments,
+      window: this.taper.name,
+      rbwHz: binHz * this.taper.enbwBins,
+    }
   }
 
   /** A first segment without a second, and a signal shorter than one segment. */
@@ -148,9 +170,16 @@ export class SpectrumAverager {
 
 /**
  * The averaged spectrum of samples that are in memory.
- * @param q null = real @param hop samples from one segment to the next
+ * @param q null = real
+ * @param hop samples from one segment to the next
  */
-export function spectrumOfSamples(i: Samples, q: Samples | null, rateHz: number, size: number, hop = size / 2): PowerSpectrum {
+export function spectrumOfSamples(
+  i: Samples,
+  q: Samples | null,
+  rateHz: number,
+  size: number,
+  hop = size / 2,
+): PowerSpectrum {
   const averager = new SpectrumAverager(size, hop, q === null)
   averager.add(i, q)
   return averager.result(rateHz)
@@ -161,7 +190,8 @@ export function bandPower(s: PowerSpectrum, lowHz: number, highHz: number): numb
   const at = (hz: number) => (hz - s.fromHz) / s.binHz + 0.5
   const [from, to] = [Math.max(0, at(lowHz)), Math.min(s.power.length, at(highHz))]
   let sum = 0
-  for (let k = Math.floor(from); k < to; k++) sum += s.power[k]! * Math.max(0, Math.min(to, k + 1) - Math.max(from, k))
+  for (let k = Math.floor(from); k < to; k++)
+    sum += s.power[k]! * Math.max(0, Math.min(to, k + 1) - Math.max(from, k))
   return sum
 }
 
@@ -171,23 +201,29 @@ export function holds(s: PowerSpectrum, lowHz: number, highHz: number): boolean 
 }
 
 /**
- * Noise power per bin: a low quantile of the bins, put right for what that quantile of averaged noise is (chi-square with
- * two degrees of freedom a segment; Wilson and Hilferty 1931, from memory). Lines and skirts fill less than most bins.
+ * Noise power per bin: a low quantile of the bins, put right for what that quantile of averaged noise is
+ * (chi-square with two degrees of freedom a segment; Wilson and Hilferty 1931, from memory). Lines and skirts
+ * fill less than most bins.
  */
 export function noiseFloor(s: PowerSpectrum, keep: (hz: number) => boolean = () => true): number {
-  const bins = Array.from(s.power).filter((_, k) => keep(s.fromHz + k * s.binHz) && k > s.power.length * 0.05 && k < s.power.length * 0.95).sort((a, b) => a - b)
+  const bins = Array.from(s.power)
+    .filter((_, k) => keep(s.fromHz + k * s.binHz) && k > s.power.length * 0.05 && k < s.power.length * 0.95)
+    .sort((a, b) => a - b)
   if (bins.length === 0) return 0
   const variance = 1 / (9 * s.segments)
   const quantile = (1 - variance - 0.8416 * Math.sqrt(variance)) ** 3
   return bins[Math.floor(bins.length * 0.2)]! / Math.max(quantile, 0.2)
 }
 
-/** Width of an even band that would hold as many independent values: of noise through a receiver, what the receiver lets through [Hz]. */
+/**
+ * Width of an even band that would hold as many independent values: of noise through a receiver, what the
+ * receiver lets through [Hz].
+ */
 export function effectiveBandwidth(s: PowerSpectrum): number {
   let [sum, squares] = [0, 0]
   for (const p of s.power) {
     sum += p
     squares += p * p
   }
-  return squares > 0 ? sum * sum / squares * s.binHz : 0
+  return squares > 0 ? ((sum * sum) / squares) * s.binHz : 0
 }

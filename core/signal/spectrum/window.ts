@@ -17,7 +17,7 @@ const SET_RIGHT_AFTER = 256
  */
 function taper(name: string, n: number, value: (cosine: number) => number): Taper {
   const values = new Float64Array(n)
-  const step = 2 * Math.PI / n
+  const step = (2 * Math.PI) / n
   const [stepC, stepS] = [Math.cos(step), Math.sin(step)]
   const half = Math.ceil(n / 2)
   let [c, s, sum, sumSquares] = [0, 0, 0, 0]
@@ -36,7 +36,7 @@ function taper(name: string, n: number, value: (cosine: number) => number): Tape
     s = c * stepS + s * stepC
     c = next
   }
-  return { name, values, sum, sumSquares, enbwBins: n * sumSquares / (sum * sum) }
+  return { name, values, sum, sumSquares, enbwBins: (n * sumSquares) / (sum * sum) }
 }
 
 /** Tapers that were made lately: many figures look through windows of one length. Nobody writes into them. */
@@ -55,7 +55,8 @@ function lately(name: string, n: number, make: () => Taper): Taper {
 /** Four terms, minimum: 92 dB down beside its main lobe (Harris 1978). */
 export function blackmanHarris(n: number): Taper {
   // cos 2x and cos 3x by the cosine of x.
-  const value = (c: number) => 0.35875 - 0.48829 * c + 0.14128 * (2 * c * c - 1) - 0.01168 * (4 * c * c - 3) * c
+  const value = (c: number) =>
+    0.35875 - 0.48829 * c + 0.14128 * (2 * c * c - 1) - 0.01168 * (4 * c * c - 3) * c
   return lately('Blackman-Harris', n, () => taper('Blackman-Harris', n, value))
 }
 
@@ -75,7 +76,8 @@ function besselI0(x: number): number {
 
 /**
  * Low-pass filter by the Kaiser window, 90 dB down in its stop band, unity at 0 Hz.
- * @param cutoff middle of the transition [cycles per sample] @param transition its width [cycles per sample]
+ * @param cutoff middle of the transition [cycles per sample]
+ * @param transition its width [cycles per sample]
  * Source: Kaiser 1974: beta = 0.1102 (A - 8.7), length (A - 8)/(2.285 x 2 pi transition).
  */
 export function kaiserLowpass(cutoff: number, transition: number): Float64Array {
@@ -85,7 +87,7 @@ export function kaiserLowpass(cutoff: number, transition: number): Float64Array 
   const taps = Float64Array.from({ length: 2 * half + 1 }, (_, i) => {
     const n = i - half
     const ideal = n === 0 ? 2 * cutoff : Math.sin(2 * Math.PI * cutoff * n) / (Math.PI * n)
-    return ideal * besselI0(beta * Math.sqrt(1 - (n / (half + 1)) ** 2)) / besselI0(beta)
+    return (ideal * besselI0(beta * Math.sqrt(1 - (n / (half + 1)) ** 2))) / besselI0(beta)
   })
   const sum = taps.reduce((a, b) => a + b, 0)
   return taps.map(t => t / sum)

@@ -11,7 +11,10 @@ export const MOST_SAMPLES = 131_072
 export const CLOSE_HZ = 40
 
 /** A line with its amplitude. */
-export interface Found { readonly hz: number, readonly amplitude: number }
+export interface Found {
+  readonly hz: number
+  readonly amplitude: number
+}
 export type Meter = (hz: number) => number
 export interface LineMeter {
   readonly at: Meter
@@ -34,10 +37,17 @@ export function lineMeter(series: Series, perSample: number): LineMeter {
   const { power, fromHz, binHz } = spectrumOfSamples(re, im, series.rateHz, n, n)
   const perHz = noisePerHz(re, im, series.rateHz)
   return {
-    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)), noiseAt: hz => Math.sqrt(Math.max(perSample, perHz(hz) * series.rateHz) * window.enbwBins / n), seconds: n / series.rateHz, binHz,
+    at: hz => lineAmplitude(lineAt(re, im, window.values, window.sum, hz / series.rateHz)),
+    noiseAt: hz => Math.sqrt((Math.max(perSample, perHz(hz) * series.rateHz) * window.enbwBins) / n),
+    seconds: n / series.rateHz,
+    binHz,
     strongest: (lowHz, highHz, counts) => {
       let best = -1
-      for (let k = Math.max(0, Math.ceil((lowHz - fromHz) / binHz)); k < power.length && fromHz + k * binHz <= highHz; k++) {
+      for (
+        let k = Math.max(0, Math.ceil((lowHz - fromHz) / binHz));
+        k < power.length && fromHz + k * binHz <= highHz;
+        k++
+      ) {
         if (counts(fromHz + k * binHz) && (best < 0 || power[k]! > power[best]!)) best = k
       }
       return best < 0 ? null : fromHz + best * binHz
@@ -45,5 +55,10 @@ export function lineMeter(series: Series, perSample: number): LineMeter {
   }
 }
 
-/** Frequency of a windowed line in noise [Hz]. @param ratio noise of the window over the line; for a Blackman-Harris window by simulation 0.66 of it over the length */
-export const frequencyUncertainty = (ratio: number, seconds: number) => Math.hypot(0.66 * ratio / seconds, 1e-4)
+/**
+ * Frequency of a windowed line in noise [Hz].
+ * @param ratio noise of the window over the line; for a Blackman-Harris window by simulation 0.66 of it over
+ * the length
+ */
+export const frequencyUncertainty = (ratio: number, seconds: number) =>
+  Math.hypot((0.66 * ratio) / seconds, 1e-4)

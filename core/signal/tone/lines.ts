@@ -4,7 +4,10 @@ import { hann } from '../spectrum/window'
 import { PIECE, turning, type Turning } from './turning'
 
 /** A line of a signal: complex amplitude at the middle of the window, as its peak value. */
-export interface Line { readonly re: number, readonly im: number }
+export interface Line {
+  readonly re: number
+  readonly im: number
+}
 
 export const lineAmplitude = ({ re, im }: Line) => Math.hypot(re, im)
 
@@ -12,7 +15,13 @@ export const lineAmplitude = ({ re, im }: Line) => Math.hypot(re, im)
  * The line of a windowed signal at a frequency: its discrete Fourier sum there, by a turning pointer.
  * @param im null = real signal: its line is half its peak, put right here
  */
-export function lineAt(re: Samples, im: Samples | null, window: Samples, windowSum: number, cyclesPerSample: number): Line {
+export function lineAt(
+  re: Samples,
+  im: Samples | null,
+  window: Samples,
+  windowSum: number,
+  cyclesPerSample: number,
+): Line {
   if (im) return linesAt(re, im, window, windowSum, cyclesPerSample).above
   const { cos, sin } = realSums(re, window, turning(2 * Math.PI * cyclesPerSample))
   const scale = (cyclesPerSample === 0 ? 1 : 2) / windowSum
@@ -20,7 +29,13 @@ export function lineAt(re: Samples, im: Samples | null, window: Samples, windowS
 }
 
 /** The lines of a complex signal at a frequency and at its negative: both come from the same four sums. */
-export function linesAt(re: Samples, im: Samples, window: Samples, windowSum: number, cyclesPerSample: number): { above: Line, below: Line } {
+export function linesAt(
+  re: Samples,
+  im: Samples,
+  window: Samples,
+  windowSum: number,
+  cyclesPerSample: number,
+): { above: Line; below: Line } {
   const { xCos, xSin, yCos, ySin } = pairSums(re, im, window, turning(2 * Math.PI * cyclesPerSample))
   return {
     above: { re: (xCos + ySin) / windowSum, im: (yCos - xSin) / windowSum },
@@ -29,10 +44,14 @@ export function linesAt(re: Samples, im: Samples, window: Samples, windowSum: nu
 }
 
 /** Sums of a windowed series times cosine and sine, their angle zero in the middle of the series. */
-function realSums(x: Samples, window: Samples, { radPerSample, cos, sin, pieceCos, pieceSin }: Turning): { cos: number, sin: number } {
+function realSums(
+  x: Samples,
+  window: Samples,
+  { radPerSample, cos, sin, pieceCos, pieceSin }: Turning,
+): { cos: number; sin: number } {
   const n = x.length
-  let c = Math.cos(-radPerSample * (n - 1) / 2)
-  let s = Math.sin(-radPerSample * (n - 1) / 2)
+  let c = Math.cos((-radPerSample * (n - 1)) / 2)
+  let s = Math.sin((-radPerSample * (n - 1)) / 2)
   const sums = { cos: 0, sin: 0 }
   for (let from = 0; from < n; from += PIECE) {
     const count = Math.min(PIECE, n - from)
@@ -52,13 +71,23 @@ function realSums(x: Samples, window: Samples, { radPerSample, cos, sin, pieceCo
   return sums
 }
 
-interface PairSums { xCos: number, xSin: number, yCos: number, ySin: number }
+interface PairSums {
+  xCos: number
+  xSin: number
+  yCos: number
+  ySin: number
+}
 
 /** The same of two series at once. */
-function pairSums(x: Samples, y: Samples, window: Samples, { radPerSample, cos, sin, pieceCos, pieceSin }: Turning): PairSums {
+function pairSums(
+  x: Samples,
+  y: Samples,
+  window: Samples,
+  { radPerSample, cos, sin, pieceCos, pieceSin }: Turning,
+): PairSums {
   const n = x.length
-  let c = Math.cos(-radPerSample * (n - 1) / 2)
-  let s = Math.sin(-radPerSample * (n - 1) / 2)
+  let c = Math.cos((-radPerSample * (n - 1)) / 2)
+  let s = Math.sin((-radPerSample * (n - 1)) / 2)
   const sums: PairSums = { xCos: 0, xSin: 0, yCos: 0, ySin: 0 }
   for (let from = 0; from < n; from += PIECE) {
     const count = Math.min(PIECE, n - from)
@@ -95,8 +124,8 @@ const PIECES = 1024
 const NO_WINDOW = new Float64Array(PIECES).fill(1)
 
 /**
- * The frequency at which a windowed line is largest, closed in upon by parabolas of shrinking width. The lobe of the
- * window is symmetrical, so nothing but noise and other lines moves the peak.
+ * The frequency at which a windowed line is largest, closed in upon by parabolas of shrinking width. The lobe
+ * of the window is symmetrical, so nothing but noise and other lines moves the peak.
  * @param startHz within a bin or so of it
  */
 export function peakFrequency(re: Samples, im: Samples | null, rateHz: number, startHz: number): number {
@@ -106,33 +135,51 @@ export function peakFrequency(re: Samples, im: Samples | null, rateHz: number, s
   const size = Math.floor(re.length / PIECES)
   if (size < PIECE) return closeIn(level, startHz, binHz, 0, ROUNDS)
   const pieces = piecesOf(re, im, window.values, startHz / rateHz, size)
-  const roughLevel = (hz: number) => lineAmplitude(lineAt(pieces.re, pieces.im, NO_WINDOW, PIECES, (hz - startHz) / rateHz * size))
+  const roughLevel = (hz: number) =>
+    lineAmplitude(lineAt(pieces.re, pieces.im, NO_WINDOW, PIECES, ((hz - startHz) / rateHz) * size))
   return closeIn(level, closeIn(roughLevel, startHz, binHz, 0, ROUGH_ROUNDS), binHz, ROUGH_ROUNDS, ROUNDS)
 }
 
 /** Parabolas through three levels, each round with smaller steps. */
-function closeIn(level: (hz: number) => number, startHz: number, binHz: number, from: number, to: number): number {
+function closeIn(
+  level: (hz: number) => number,
+  startHz: number,
+  binHz: number,
+  from: number,
+  to: number,
+): number {
   const log = (hz: number) => Math.log(Math.max(1e-300, level(hz)))
   let hz = startHz
   for (let round = from; round < to; round++) {
-    const step = FIRST_STEP_BINS * binHz / 2.5 ** round
+    const step = (FIRST_STEP_BINS * binHz) / 2.5 ** round
     const [a, b, c] = [log(hz - step), log(hz), log(hz + step)]
     const bend = a - 2 * b + c
     if (Math.abs(bend) <= 1e-12) return hz
     if (bend > 0) hz += a > c ? -step : step
-    else hz += Math.max(-1, Math.min(1, 0.5 * (a - c) / bend)) * step
+    else hz += Math.max(-1, Math.min(1, (0.5 * (a - c)) / bend)) * step
   }
   return hz
 }
 
-/** Sums of so many pieces of a windowed signal, seen from a frequency: what is near it is in them, at a far lower rate. */
-function piecesOf(re: Samples, im: Samples | null, window: Samples, cyclesPerSample: number, size: number): { re: Float64Array, im: Float64Array } {
+/**
+ * Sums of so many pieces of a windowed signal, seen from a frequency: what is near it is in them, at a far
+ * lower rate.
+ */
+function piecesOf(
+  re: Samples,
+  im: Samples | null,
+  window: Samples,
+  cyclesPerSample: number,
+  size: number,
+): { re: Float64Array; im: Float64Array } {
   const out = { re: new Float64Array(PIECES), im: new Float64Array(PIECES) }
   const turns = turning(2 * Math.PI * cyclesPerSample)
   for (let p = 0; p < PIECES; p++) {
     const from = p * size
     const [x, w] = [re.subarray(from, from + size), window.subarray(from, from + size)]
-    const { xCos, xSin, yCos, ySin } = im ? pairSums(x, im.subarray(from, from + size), w, turns) : pairOfReal(realSums(x, w, turns))
+    const { xCos, xSin, yCos, ySin } = im
+      ? pairSums(x, im.subarray(from, from + size), w, turns)
+      : pairOfReal(realSums(x, w, turns))
     const [a, b] = [xCos + ySin, yCos - xSin]
     const angle = -turns.radPerSample * (from + (size - 1) / 2)
     const [c, s] = [Math.cos(angle), Math.sin(angle)]
@@ -142,13 +189,26 @@ function piecesOf(re: Samples, im: Samples | null, window: Samples, cyclesPerSam
   return out
 }
 
-const pairOfReal = ({ cos, sin }: { cos: number, sin: number }): PairSums => ({ xCos: cos, xSin: sin, yCos: 0, ySin: 0 })
+const pairOfReal = ({ cos, sin }: { cos: number; sin: number }): PairSums => ({
+  xCos: cos,
+  xSin: sin,
+  yCos: 0,
+  ySin: 0,
+})
 
 /** The frequency of a tone is told by the middle of so many samples. */
 export const TONE_SAMPLES = 2 ** 17
 
-/** The strongest line of a real series between two frequencies, from one transform of it. @returns null when the series is too short */
-export function strongestTone(x: Samples, rateHz: number, lowHz: number, highHz: number): { hz: number, powerRatio: number } | null {
+/**
+ * The strongest line of a real series between two frequencies, from one transform of it.
+ * @returns null when the series is too short
+ */
+export function strongestTone(
+  x: Samples,
+  rateHz: number,
+  lowHz: number,
+  highHz: number,
+): { hz: number; powerRatio: number } | null {
   const size = Math.min(powerOfTwoTo(x.length), TONE_SAMPLES)
   if (size < 64) return null
   const transform = fastTransformOf(size)
@@ -160,13 +220,16 @@ export function strongestTone(x: Samples, rateHz: number, lowHz: number, highHz:
   let power = 0
   for (let n = 0; n < size; n++) {
     const v = x[from + n]! - mean
-    power += v * v / size
+    power += (v * v) / size
     input[2 * n] = v * window.values[n]!
     input[2 * n + 1] = 0
   }
   transform.forward()
   const output = transform.output()
-  const [first, last] = [Math.max(3, Math.ceil(lowHz / rateHz * size)), Math.min(size / 2 - 1, Math.floor(highHz / rateHz * size))]
+  const [first, last] = [
+    Math.max(3, Math.ceil((lowHz / rateHz) * size)),
+    Math.min(size / 2 - 1, Math.floor((highHz / rateHz) * size)),
+  ]
   let best = -1
   let most = 0
   for (let k = first; k <= last; k++) {
@@ -175,9 +238,9 @@ export function strongestTone(x: Samples, rateHz: number, lowHz: number, highHz:
   }
   if (best < 0) return null
   // The transform takes a power of two; all of the series tells the frequency better.
-  const rough = peakFrequency(x.subarray(from, from + size), null, rateHz, best * rateHz / size)
+  const rough = peakFrequency(x.subarray(from, from + size), null, rateHz, (best * rateHz) / size)
   const all = Math.min(x.length, TONE_SAMPLES)
   const start = Math.floor((x.length - all) / 2)
   const hz = all > size ? peakFrequency(x.subarray(start, start + all), null, rateHz, rough) : rough
-  return { hz, powerRatio: power > 0 ? 2 * most / window.sum ** 2 / power : 0 }
+  return { hz, powerRatio: power > 0 ? (2 * most) / window.sum ** 2 / power : 0 }
 }

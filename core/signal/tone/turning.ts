@@ -1,6 +1,7 @@
 /**
- * A pointer that turns by the same angle from sample to sample, in pieces of so many: the turns within a piece stand in a table, and
- * only from piece to piece the pointer is turned on. Quicker than turning it each time, and less rounding adds up.
+ * A pointer that turns by the same angle from sample to sample, in pieces of so many: the turns within a
+ * piece stand in a table, and only from piece to piece the pointer is turned on. Quicker than turning it each
+ * time, and less rounding adds up.
  */
 export const PIECE = 32
 
@@ -18,5 +19,11 @@ export interface Turning {
 export function turning(radPerSample: number): Turning {
   const cos = Float64Array.from({ length: PIECE }, (_, k) => Math.cos(radPerSample * k))
   const sin = Float64Array.from({ length: PIECE }, (_, k) => Math.sin(radPerSample * k))
-  return { radPerSample, cos, sin, pieceCos: Math.cos(radPerSample * PIECE), pieceSin: Math.sin(radPerSample * PIECE) }
+  return {
+    radPerSample,
+    cos,
+    sin,
+    pieceCos: Math.cos(radPerSample * PIECE),
+    pieceSin: Math.sin(radPerSample * PIECE),
+  }
 }

@@ -1,12 +1,21 @@
 /** Peaks of a waveform on one side, each with its standard uncertainty. */
-export interface Peaks { readonly extreme: Peak, readonly p999: Peak, readonly p99: Peak }
-export interface Peak { readonly value: number, readonly uncertainty: number }
+export interface Peaks {
+  readonly extreme: Peak
+  readonly p999: Peak
+  readonly p99: Peak
+}
+export interface Peak {
+  readonly value: number
+  readonly uncertainty: number
+}
 
 export interface PeakInput {
   /** demodulated waveform, limited to its audio */
   readonly waveform: Float64Array
   readonly rateHz: number
-  /** audio that the waveform holds [Hz]: it tells twice as many values a second as that apart from each other */
+  /**
+   * audio that the waveform holds [Hz]: it tells twice as many values a second as that apart from each other
+   */
   readonly audioHz: number
   /** standard deviation of the noise in it, same unit */
   readonly noise: number
@@ -18,16 +27,16 @@ const RIVALS_WITHIN = 2
 /**
  * Largest value of a waveform, and those that 0.1 % and 1 % of the time lie beyond.
  *
- * Noise lifts an extreme: by what the largest of so many rivals has on average, which is taken off and half of it stated as uncertain
- * (approximation, held against simulation by the truth tests). A quantile is uncertain by its own sampling: by how far it moves when
- * the share does by its binomial deviation.
+ * Noise lifts an extreme: by what the largest of so many rivals has on average, which is taken off and half
+ * of it stated as uncertain (approximation, held against simulation by the truth tests). A quantile is
+ * uncertain by its own sampling: by how far it moves when the share does by its binomial deviation.
  */
 export function upperPeaks({ waveform, rateHz, audioHz, noise }: PeakInput): Peaks {
   const sorted = Float64Array.from(waveform).sort()
-  const told = Math.max(4, sorted.length / rateHz * 2 * audioHz)
+  const told = Math.max(4, (sorted.length / rateHz) * 2 * audioHz)
   const share = (q: number) => {
     const at = (p: number) => sorted[Math.max(0, Math.min(sorted.length - 1, Math.floor(p * sorted.length)))]!
-    const deviation = Math.sqrt(q * (1 - q) / told)
+    const deviation = Math.sqrt((q * (1 - q)) / told)
     const spread = (at(q + deviation) - at(q - deviation)) / 2
     return { value: at(q), uncertainty: Math.hypot(spread, noise / 4) }
   }
@@ -45,9 +54,12 @@ function extremeOf(x: Float64Array, sorted: Float64Array, told: number, noise: n
   for (let n = 1; n < x.length; n++) if (x[n]! > x[at]!) at = n
   const top = between(x, at)
   const from = firstAbove(sorted, top - RIVALS_WITHIN * noise)
-  const rivals = Math.max(1, (sorted.length - from) / sorted.length * told)
+  const rivals = Math.max(1, ((sorted.length - from) / sorted.length) * told)
   const lift = 0.7 * noise * Math.sqrt(2 * Math.log(rivals))
-  return { value: top - lift, uncertainty: Math.hypot(noise * (rivals > 1.5 ? 0.6 : 1), lift / 2, Math.abs(top - x[at]!)) }
+  return {
+    value: top - lift,
+    uncertainty: Math.hypot(noise * (rivals > 1.5 ? 0.6 : 1), lift / 2, Math.abs(top - x[at]!)),
+  }
 }
 
 /** The crest between samples, by a parabola. */

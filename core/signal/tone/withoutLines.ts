@@ -2,11 +2,18 @@ import { hann } from '../spectrum/window'
 import { PIECE, turning } from './turning'
 import { lineAmplitude, lineAt, type Line } from './lines'
 
-/** A waveform without some of its lines, and how large they were. Lines must lie further apart than the window is wide. */
-export function withoutLines(x: Float64Array, rateHz: number, places: readonly number[]): { left: Float64Array, amplitudes: number[] } {
+/**
+ * A waveform without some of its lines, and how large they were. Lines must lie further apart than the window
+ * is wide.
+ */
+export function withoutLines(
+  x: Float64Array,
+  rateHz: number,
+  places: readonly number[],
+): { left: Float64Array; amplitudes: number[] } {
   const window = hann(x.length)
   const left = Float64Array.from(x)
-  const amplitudes = places.map((hz) => {
+  const amplitudes = places.map(hz => {
     const line = lineAt(left, null, window.values, window.sum, hz / rateHz)
     takeOut(left, line, hz / rateHz)
     return lineAmplitude(line)

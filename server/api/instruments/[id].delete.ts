@@ -4,8 +4,9 @@ import { deleteInstrument } from '../../db/queries/instrument'
 import { ApiError } from '../../utils/apiError'
 import { apiHandler, idParam } from '../../utils/api'
 
-export default apiHandler(async (event) => {
-  if (!(await deleteInstrument(pool, idParam(event, 'unknown-instrument')))) throw new ApiError(404, 'unknown-instrument', 'This instrument is no longer there.')
+export default apiHandler(async event => {
+  if (!(await deleteInstrument(pool, idParam(event, 'unknown-instrument'))))
+    throw new ApiError(404, 'unknown-instrument', 'This instrument is no longer there.')
   setResponseStatus(event, 204)
   return null
 })

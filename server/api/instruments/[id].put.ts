@@ -5,7 +5,7 @@ import { updateInstrument } from '../../db/queries/instrument'
 import { ApiError } from '../../utils/apiError'
 import { apiHandler, idParam, validBody } from '../../utils/api'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const id = idParam(event, 'unknown-instrument')
   const body = await validBody(event, instrumentBody)
   instrumentProfile(body.profileId)

@@ -6,4 +6,6 @@ import { apiHandler } from '../../utils/api'
 
 const query = object({ jobId: string().uuid() }).noUnknown(true, UNKNOWN_FIELD)
 
-export default apiHandler(async event => recordings((await query.validate(getQuery(event), { strict: true })).jobId ?? null))
+export default apiHandler(async event =>
+  recordings((await query.validate(getQuery(event), { strict: true })).jobId ?? null),
+)

@@ -6,4 +6,6 @@ import { apiHandler, validBody } from '../../utils/api'
 
 const body = object({ optionId: string().max(2).required() }).noUnknown(true, UNKNOWN_FIELD)
 
-export default apiHandler(async event => choose(getRouterParam(event, 'id')!, (await validBody(event, body)).optionId))
+export default apiHandler(async event =>
+  choose(getRouterParam(event, 'id')!, (await validBody(event, body)).optionId),
+)

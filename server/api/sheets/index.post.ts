@@ -3,7 +3,7 @@ import { newSheetBody } from '../../../shared/sheet/sheetBody'
 import { addSheet } from '../../services/sheets'
 import { apiHandler, created, validBody } from '../../utils/api'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const { sheet, who, reason } = await validBody(event, newSheetBody)
   return created(event, await addSheet(sheet as unknown as ModelSheet, who, reason))
 })

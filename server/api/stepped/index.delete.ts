@@ -2,4 +2,6 @@ import type { SteppedView } from '../../../shared/instrumentCommands'
 import { gatewayRequest } from '../../services/gateway'
 import { apiHandler } from '../../utils/api'
 
-export default apiHandler(async () => ({ run: await gatewayRequest<SteppedView | null>('/stepped/cancel', {}) }))
+export default apiHandler(async () => ({
+  run: await gatewayRequest<SteppedView | null>('/stepped/cancel', {}),
+}))

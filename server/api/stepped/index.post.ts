@@ -2,4 +2,6 @@ import { steppedBody, type SteppedView } from '../../../shared/instrumentCommand
 import { gatewayRequest } from '../../services/gateway'
 import { apiHandler, validBody } from '../../utils/api'
 
-export default apiHandler(async event => ({ run: await gatewayRequest<SteppedView>('/stepped', await validBody(event, steppedBody)) }))
+export default apiHandler(async event => ({
+  run: await gatewayRequest<SteppedView>('/stepped', await validBody(event, steppedBody)),
+}))

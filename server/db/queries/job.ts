@@ -15,7 +15,22 @@ export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'bench' | 'pla
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
-  const { rows } = await db.query<Job>(INSERT, [j.id, j.owner, j.contact, j.sheetId, j.sheetRevision, j.ruleSetId, j.serial, j.complaint, j.accessories, j.mayDo, j.promisedOn || null, JSON.stringify(j.claims), j.boxNote ?? '', JSON.stringify(j.schools)])
+  const { rows } = await db.query<Job>(INSERT, [
+    j.id,
+    j.owner,
+    j.contact,
+    j.sheetId,
+    j.sheetRevision,
+    j.ruleSetId,
+    j.serial,
+    j.complaint,
+    j.accessories,
+    j.mayDo,
+    j.promisedOn || null,
+    JSON.stringify(j.claims),
+    j.boxNote ?? '',
+    JSON.stringify(j.schools),
+  ])
   return rows[0] ?? null
 }
 
@@ -26,13 +41,18 @@ export async function selectJob(db: Db, id: string): Promise<Job | null> {
 
 /** Everything that is here, bench by bench in the order in which it lies there, what came last on top. */
 export async function selectJobsHere(db: Db): Promise<Job[]> {
-  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where on_bench order by bench nulls last, place, number desc limit 500`)
+  const { rows } = await db.query<Job>(
+    `select ${COLUMNS} from job where on_bench order by bench nulls last, place, number desc limit 500`,
+  )
   return rows
 }
 
 /** What was handed over last. */
 export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
-  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where not on_bench order by number desc limit $1::int`, [limit])
+  const { rows } = await db.query<Job>(
+    `select ${COLUMNS} from job where not on_bench order by number desc limit $1::int`,
+    [limit],
+  )
   return rows
 }
 
@@ -40,12 +60,22 @@ export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
 export async function placeJobs(db: Db, order: BenchOrder): Promise<void> {
   await db.query(
     `update job set bench = o.bench, place = o.place from unnest($1::uuid[], $2::int[], $3::int[]) as o (id, bench, place) where job.id = o.id and job.on_bench`,
-    [order.map(o => o.id), order.map(o => o.bench), order.map((_, i) => i + 1)])
+    [order.map(o => o.id), order.map(o => o.bench), order.map((_, i) => i + 1)],
+  )
 }
 
 const COLUMN_OF: Record<keyof JobChange, string> = {
-  owner: 'owner', contact: 'contact', ruleSetId: 'rule_set_id', serial: 'serial', complaint: 'complaint',
-  claims: 'claims', accessories: 'accessories', boxNote: 'box_note', mayDo: 'may_do', promisedOn: 'promised_on', onBench: 'on_bench',
+  owner: 'owner',
+  contact: 'contact',
+  ruleSetId: 'rule_set_id',
+  serial: 'serial',
+  complaint: 'complaint',
+  claims: 'claims',
+  accessories: 'accessories',
+  boxNote: 'box_note',
+  mayDo: 'may_do',
+  promisedOn: 'promised_on',
+  onBench: 'on_bench',
 }
 
 /**
@@ -53,10 +83,18 @@ const COLUMN_OF: Record<keyof JobChange, string> = {
  * @param version the change was made from; null = whatever it is now
  * @returns null when there is no such job in that version
  */
-export async function updateJob(db: Db, id: string, change: JobChange, version: number | null): Promise<Job | null> {
+export async function updateJob(
+  db: Db,
+  id: string,
+  change: JobChange,
+  version: number | null,
+): Promise<Job | null> {
   const fields = (Object.keys(change) as (keyof JobChange)[]).filter(k => change[k] !== undefined)
   const set = [...fields.map((k, i) => `${COLUMN_OF[k]} = $${i + 3}`), 'version = version + 1'].join(', ')
-  const { rows } = await db.query<Job>(`update job set ${set} where id = $1::uuid and ($2::int is null or version = $2::int) returning ${COLUMNS}`, [id, version, ...fields.map(k => toColumn(k, change))])
+  const { rows } = await db.query<Job>(
+    `update job set ${set} where id = $1::uuid and ($2::int is null or version = $2::int) returning ${COLUMNS}`,
+    [id, version, ...fields.map(k => toColumn(k, change))],
+  )
   return rows[0] ?? null
 }
 
@@ -67,7 +105,15 @@ function toColumn(field: keyof JobChange, patch: JobChange): unknown {
 }
 
 /** Jobs of one set, newest first. */
-export async function selectJobsOfSet(db: Db, sheetId: string, serial: string, limit: number): Promise<Job[]> {
-  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where sheet_id = $1 and lower(serial) = lower($2) order by number desc limit $3::int`, [sheetId, serial, limit])
+export async function selectJobsOfSet(
+  db: Db,
+  sheetId: string,
+  serial: string,
+  limit: number,
+): Promise<Job[]> {
+  const { rows } = await db.query<Job>(
+    `select ${COLUMNS} from job where sheet_id = $1 and lower(serial) = lower($2) order by number desc limit $3::int`,
+    [sheetId, serial, limit],
+  )
   return rows
 }

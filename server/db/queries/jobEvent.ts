@@ -18,13 +18,26 @@ const SELECT = `
   select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body
   from job_event e`
 
-/** Readings of events in one flat answer: put together here they cost a third of what JSON made per event costs. */
+/**
+ * Readings of events in one flat answer: put together here they cost a third of what JSON made per event
+ * costs.
+ */
 const SELECT_READINGS = `
   select r.event_id as "eventId", r.id, r.quantity, r.value_si as value, r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound, r.full_scale as "fullScale"
   from job_event e join reading r on r.event_id = e.id`
 
-interface Row { id: string, jobId: string, kind: JobEvent['kind'], atMs: number, body: Record<string, unknown> }
-interface ReadingRow extends Omit<Reading, 'bound' | 'fullScale'> { eventId: string, bound: Bound | null, fullScale: number | null }
+interface Row {
+  id: string
+  jobId: string
+  kind: JobEvent['kind']
+  atMs: number
+  body: Record<string, unknown>
+}
+interface ReadingRow extends Omit<Reading, 'bound' | 'fullScale'> {
+  eventId: string
+  bound: Bound | null
+  fullScale: number | null
+}
 
 /** @returns false when an event of this id was stored before (nothing is written then) */
 export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promise<boolean> {
@@ -33,8 +46,18 @@ export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promi
   const { rowCount } = await db.query(INSERT_EVENT, [id, jobId, kind, atMs, JSON.stringify(body)])
   if (rowCount === 0) return false
   if (readings.length > 0) {
-    await db.query(INSERT_READINGS, [id, readings.map(r => r.id), readings.map((_, i) => i), readings.map(r => r.quantity),
-      readings.map(r => r.value), readings.map(r => r.standardUncertainty), readings.map(r => r.source), readings.map(r => r.instrument), readings.map(r => r.bound ?? null), readings.map(r => r.fullScale ?? null)])
+    await db.query(INSERT_READINGS, [
+      id,
+      readings.map(r => r.id),
+      readings.map((_, i) => i),
+      readings.map(r => r.quantity),
+      readings.map(r => r.value),
+      readings.map(r => r.standardUncertainty),
+      readings.map(r => r.source),
+      readings.map(r => r.instrument),
+      readings.map(r => r.bound ?? null),
+      readings.map(r => r.fullScale ?? null),
+    ])
   }
   return true
 }
@@ -42,29 +65,52 @@ export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promi
 /** The events of jobs, each job's in order. */
 export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<Map<string, JobEvent[]>> {
   const { rows } = await db.query<Row>(`${SELECT} where e.job_id = any($1::uuid[]) order by e.seq`, [jobIds])
-  const readings = byEvent((await db.query<ReadingRow>(`${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = 'row-taken' order by r.event_id, r.place`, [jobIds])).rows)
+  const readings = byEvent(
+    (
+      await db.query<ReadingRow>(
+        `${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = 'row-taken' order by r.event_id, r.place`,
+        [jobIds],
+      )
+    ).rows,
+  )
   const byJob = new Map<string, JobEvent[]>(jobIds.map(id => [id, []]))
   for (const row of rows) byJob.get(row.jobId)!.push(toEvent(row, readings))
   return byJob
 }
 
-/** Number of the last event of each job: what was computed up to it still holds. Jobs without events are not in it. */
+/**
+ * Number of the last event of each job: what was computed up to it still holds. Jobs without events are not
+ * in it.
+ */
 export async function selectLastSeqs(db: Db, jobIds: readonly string[]): Promise<Map<string, number>> {
-  const { rows } = await db.query<{ jobId: string, seq: number }>(
-    'select j.id as "jobId", last.seq from unnest($1::uuid[]) as j (id) cross join lateral (select e.seq from job_event e where e.job_id = j.id order by e.seq desc limit 1) last', [jobIds])
+  const { rows } = await db.query<{ jobId: string; seq: number }>(
+    'select j.id as "jobId", last.seq from unnest($1::uuid[]) as j (id) cross join lateral (select e.seq from job_event e where e.job_id = j.id order by e.seq desc limit 1) last',
+    [jobIds],
+  )
   return new Map(rows.map(r => [r.jobId, r.seq]))
 }
 
 /** Events of a job of certain kinds that carry no readings, in order. */
-export async function selectEventsOfKinds(db: Db, jobId: string, kinds: readonly Exclude<JobEvent['kind'], 'row-taken'>[]): Promise<JobEvent[]> {
-  const { rows } = await db.query<Row>(`${SELECT} where e.job_id = $1::uuid and e.kind = any($2::text[]) order by e.seq`, [jobId, kinds])
+export async function selectEventsOfKinds(
+  db: Db,
+  jobId: string,
+  kinds: readonly Exclude<JobEvent['kind'], 'row-taken'>[],
+): Promise<JobEvent[]> {
+  const { rows } = await db.query<Row>(
+    `${SELECT} where e.job_id = $1::uuid and e.kind = any($2::text[]) order by e.seq`,
+    [jobId, kinds],
+  )
   return rows.map(row => toEvent(row, new Map()))
 }
 
-export async function selectEvent(db: Db, id: string): Promise<{ jobId: string, event: JobEvent } | null> {
-  const { rows: [row] } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
+export async function selectEvent(db: Db, id: string): Promise<{ jobId: string; event: JobEvent } | null> {
+  const {
+    rows: [row],
+  } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
   if (!row) return null
-  const { rows } = await db.query<ReadingRow>(`${SELECT_READINGS} where e.id = $1::uuid order by r.place`, [id])
+  const { rows } = await db.query<ReadingRow>(`${SELECT_READINGS} where e.id = $1::uuid order by r.place`, [
+    id,
+  ])
   return { jobId: row.jobId, event: toEvent(row, byEvent(rows)) }
 }
 
@@ -72,14 +118,21 @@ function byEvent(rows: readonly ReadingRow[]): Map<string, Reading[]> {
   const readings = new Map<string, Reading[]>()
   for (const { eventId, bound, fullScale, ...reading } of rows) {
     const of = readings.get(eventId) ?? []
-    of.push({ ...reading, ...(bound === null ? {} : { bound }), ...(fullScale === null ? {} : { fullScale }) })
+    of.push({
+      ...reading,
+      ...(bound === null ? {} : { bound }),
+      ...(fullScale === null ? {} : { fullScale }),
+    })
     readings.set(eventId, of)
   }
   return readings
 }
 
 export async function readingBelongsTo(db: Db, readingId: string, jobId: string): Promise<boolean> {
-  const { rowCount } = await db.query('select 1 from reading r join job_event e on e.id = r.event_id where r.id = $1::uuid and e.job_id = $2::uuid', [readingId, jobId])
+  const { rowCount } = await db.query(
+    'select 1 from reading r join job_event e on e.id = r.event_id where r.id = $1::uuid and e.job_id = $2::uuid',
+    [readingId, jobId],
+  )
   return rowCount === 1
 }
 

@@ -15,7 +15,7 @@ export async function markForIndex(db: Db, jobId: string): Promise<void> {
 
 /** Makes the index of jobs that changed, some at a time. @returns whether any was left over when it began */
 export async function indexPending(db: Db): Promise<boolean> {
-  const { rows } = await db.query<{ ids: number[], jobIds: string[] }>(`
+  const { rows } = await db.query<{ ids: number[]; jobIds: string[] }>(`
     with waiting as (select id, job_id from index_pending order by id limit ${AT_ONCE} for update)
     select coalesce(array_agg(id), '{}') as ids, coalesce(array_agg(distinct job_id), '{}') as "jobIds" from waiting`)
   const { ids, jobIds } = rows[0]!

@@ -1,7 +1,9 @@
 import type { ModelHistory, SpreadCell } from '../../../shared/search'
 import type { Db } from '../pool'
 
-/** Sets of a model that a spread counts: the last ones, so that the picture follows the times and stays quick. */
+/**
+ * Sets of a model that a spread counts: the last ones, so that the picture follows the times and stays quick.
+ */
 export const SPREAD_SETS = 250
 
 const SPREAD = `
@@ -15,20 +17,47 @@ const SPREAD = `
     order by f.job_number desc limit ${SPREAD_SETS}) v
   group by c.point_id, c.quantity`
 
-/** Spread of the cells asked for, over the last sets of the model. @param jobId of the set that is marked in it, or null */
-export async function selectSpread(db: Db, sheetId: string, cells: readonly { pointId: string, quantity: string }[], jobId: string | null): Promise<SpreadCell[]> {
-  const { rows } = await db.query<{ pointId: string, quantity: string, count: number, quantiles: number[], own: number | null }>(SPREAD, [sheetId, cells.map(c => c.pointId), cells.map(c => c.quantity), jobId])
-  return rows.map(({ quantiles: [p10, p25, p50, p75, p90], ...row }) => ({ ...row, p10: p10!, p25: p25!, p50: p50!, p75: p75!, p90: p90! }))
+/**
+ * Spread of the cells asked for, over the last sets of the model.
+ * @param jobId of the set that is marked in it, or null
+ */
+export async function selectSpread(
+  db: Db,
+  sheetId: string,
+  cells: readonly { pointId: string; quantity: string }[],
+  jobId: string | null,
+): Promise<SpreadCell[]> {
+  const { rows } = await db.query<{
+    pointId: string
+    quantity: string
+    count: number
+    quantiles: number[]
+    own: number | null
+  }>(SPREAD, [sheetId, cells.map(c => c.pointId), cells.map(c => c.quantity), jobId])
+  return rows.map(({ quantiles: [p10, p25, p50, p75, p90], ...row }) => ({
+    ...row,
+    p10: p10!,
+    p25: p25!,
+    p50: p50!,
+    p75: p75!,
+    p90: p90!,
+  }))
 }
 
 /** Causes confirmed on a model, the most frequent first. */
 export async function selectCauses(db: Db, sheetId: string): Promise<ModelHistory['causes']> {
-  const { rows } = await db.query<ModelHistory['causes'][number]>('select cause_id as "causeId", count(*)::int as count from confirmed_cause where sheet_id = $1 group by cause_id order by count desc, cause_id limit 12', [sheetId])
+  const { rows } = await db.query<ModelHistory['causes'][number]>(
+    'select cause_id as "causeId", count(*)::int as count from confirmed_cause where sheet_id = $1 group by cause_id order by count desc, cause_id limit 12',
+    [sheetId],
+  )
   return rows
 }
 
 export async function countJobsOfModel(db: Db, sheetId: string): Promise<number> {
-  const { rows: [row] } = await db.query<{ count: number }>('select count(*)::int as count from job where sheet_id = $1', [sheetId])
+  const {
+    rows: [row],
+  } = await db.query<{ count: number }>('select count(*)::int as count from job where sheet_id = $1', [
+    sheetId,
+  ])
   return row!.count
 }
-

@@ -12,11 +12,31 @@ const LIST = `select ${SUMMARY}, s.review->'faults' as faults, (s.review->>'work
 const ONE = `select ${SUMMARY}, s.named, s.review, s.record->'trace' as trace, s.record->'log' as log ${FROM} where s.id = $1::uuid`
 /** What is wrong with the set stays on the server until the case is finished. */
 const OPEN = `select ${SUMMARY} ${FROM} where s.finished_at is null order by s.started_at desc limit 1`
-const FINISH = 'update practice_session set finished_at = now(), named = $2::jsonb, record = $3::jsonb, review = $4::jsonb where id = $1::uuid and finished_at is null'
+const FINISH =
+  'update practice_session set finished_at = now(), named = $2::jsonb, record = $3::jsonb, review = $4::jsonb where id = $1::uuid and finished_at is null'
 const LEAVE = 'update practice_session set finished_at = now() where finished_at is null'
 
-export async function insertPractice(db: Db, s: { id: string, trainee: string, designId: string, lessonId: string | null, kitId: string, scenario: unknown, jobId: string | null }): Promise<void> {
-  await db.query(INSERT, [s.id, s.trainee, s.designId, s.lessonId, s.kitId, JSON.stringify(s.scenario), s.jobId])
+export async function insertPractice(
+  db: Db,
+  s: {
+    id: string
+    trainee: string
+    designId: string
+    lessonId: string | null
+    kitId: string
+    scenario: unknown
+    jobId: string | null
+  },
+): Promise<void> {
+  await db.query(INSERT, [
+    s.id,
+    s.trainee,
+    s.designId,
+    s.lessonId,
+    s.kitId,
+    JSON.stringify(s.scenario),
+    s.jobId,
+  ])
 }
 
 export async function selectPractices(db: Db): Promise<PracticeSummary[]> {
@@ -31,8 +51,17 @@ export async function selectOpenPractice(db: Db): Promise<PracticeSummary | null
   return (await db.query<PracticeSummary>(OPEN)).rows[0] ?? null
 }
 
-export async function finishPracticeRow(db: Db, id: string, named: readonly string[], record: PracticeRecord, review: Review): Promise<boolean> {
-  return (await db.query(FINISH, [id, JSON.stringify(named), JSON.stringify(record), JSON.stringify(review)])).rowCount === 1
+export async function finishPracticeRow(
+  db: Db,
+  id: string,
+  named: readonly string[],
+  record: PracticeRecord,
+  review: Review,
+): Promise<boolean> {
+  return (
+    (await db.query(FINISH, [id, JSON.stringify(named), JSON.stringify(record), JSON.stringify(review)]))
+      .rowCount === 1
+  )
 }
 
 /** A case that another one was put in place of: it ends without a review. */

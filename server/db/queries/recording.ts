@@ -1,22 +1,41 @@
 import type { KeptRecording, NewRecording } from '../../../shared/recording'
 import type { Db } from '../pool'
 
-const COLUMNS = 'id, job_id as "jobId", name, bytes, checksum, options, measurement, phase, point_id as "pointId", created_at as "createdAtMs"'
+const COLUMNS =
+  'id, job_id as "jobId", name, bytes, checksum, options, measurement, phase, point_id as "pointId", created_at as "createdAtMs"'
 
 /** Kept once, however often it is sent. */
 export async function insertRecording(db: Db, r: NewRecording): Promise<void> {
-  await db.query('insert into recording (id, job_id, name, bytes, options, measurement, phase, point_id) values ($1::uuid, $2::uuid, $3, $4::bigint, $5::jsonb, $6::jsonb, $7, $8) on conflict (id) do nothing',
-    [r.id, r.jobId, r.name, r.bytes, JSON.stringify(r.options), JSON.stringify(r.measurement), r.phase, r.pointId])
+  await db.query(
+    'insert into recording (id, job_id, name, bytes, options, measurement, phase, point_id) values ($1::uuid, $2::uuid, $3, $4::bigint, $5::jsonb, $6::jsonb, $7, $8) on conflict (id) do nothing',
+    [
+      r.id,
+      r.jobId,
+      r.name,
+      r.bytes,
+      JSON.stringify(r.options),
+      JSON.stringify(r.measurement),
+      r.phase,
+      r.pointId,
+    ],
+  )
 }
 
 /** @returns null when there is no such recording, or it is complete already */
 export async function selectIncomplete(db: Db, id: string): Promise<{ bytes: number } | null> {
-  const { rows: [row] } = await db.query<{ bytes: number }>('select bytes from recording where id = $1::uuid and not complete', [id])
+  const {
+    rows: [row],
+  } = await db.query<{ bytes: number }>('select bytes from recording where id = $1::uuid and not complete', [
+    id,
+  ])
   return row ?? null
 }
 
 export async function insertRecordingChunk(db: Db, id: string, place: number, data: Buffer): Promise<void> {
-  await db.query('insert into recording_chunk (recording_id, place, data) values ($1::uuid, $2::int, $3::bytea) on conflict (recording_id, place) do update set data = excluded.data', [id, place, data])
+  await db.query(
+    'insert into recording_chunk (recording_id, place, data) values ($1::uuid, $2::int, $3::bytea) on conflict (recording_id, place) do update set data = excluded.data',
+    [id, place, data],
+  )
 }
 
 export async function completeRecording(db: Db, id: string, checksum: string): Promise<void> {
@@ -24,20 +43,34 @@ export async function completeRecording(db: Db, id: string, checksum: string): P
 }
 
 export async function selectRecording(db: Db, id: string): Promise<KeptRecording | null> {
-  const { rows: [row] } = await db.query<KeptRecording>(`select ${COLUMNS} from recording where id = $1::uuid and complete`, [id])
+  const {
+    rows: [row],
+  } = await db.query<KeptRecording>(`select ${COLUMNS} from recording where id = $1::uuid and complete`, [id])
   return row ?? null
 }
 
 /** The newest ones of a job, or of the shop. */
-export async function selectRecordings(db: Db, jobId: string | null, limit: number): Promise<KeptRecording[]> {
-  const { rows } = await db.query<KeptRecording>(`select ${COLUMNS} from recording where complete and ($1::uuid is null or job_id = $1::uuid) order by created_at desc, id limit $2::int`, [jobId, limit])
+export async function selectRecordings(
+  db: Db,
+  jobId: string | null,
+  limit: number,
+): Promise<KeptRecording[]> {
+  const { rows } = await db.query<KeptRecording>(
+    `select ${COLUMNS} from recording where complete and ($1::uuid is null or job_id = $1::uuid) order by created_at desc, id limit $2::int`,
+    [jobId, limit],
+  )
   return rows
 }
 
 /** One chunk after the other. */
 export async function* readRecordingChunks(db: Db, id: string): AsyncGenerator<Buffer> {
   for (let place = 0; ; place++) {
-    const { rows: [row] } = await db.query<{ data: Buffer }>('select data from recording_chunk where recording_id = $1::uuid and place = $2::int', [id, place])
+    const {
+      rows: [row],
+    } = await db.query<{ data: Buffer }>(
+      'select data from recording_chunk where recording_id = $1::uuid and place = $2::int',
+      [id, place],
+    )
     if (!row) return
     yield row.data
   }

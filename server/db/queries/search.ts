@@ -6,7 +6,8 @@ const INDEXED_LETTERS = 3
 /** With short words alone every job has to be read: only the newest are. */
 export const NEWEST_JOBS = 5000
 
-const FIELDS = 'j.id, j.number, j.owner, j.sheet_id as "sheetId", j.serial, j.complaint, j.on_bench as "onBench", j.created_at as "createdAtMs"'
+const FIELDS =
+  'j.id, j.number, j.owner, j.sheet_id as "sheetId", j.serial, j.complaint, j.on_bench as "onBench", j.created_at as "createdAtMs"'
 
 /** Words as they are looked for. */
 export function wordsOf(text: string): string[] {
@@ -18,9 +19,14 @@ const pattern = (word: string) => `%${word.replace(/[\\%_]/g, '\\$&')}%`
 
 /**
  * Jobs that hold every word and pass every filter, the newest first.
- * Words are looked for in owner, model, serial, tag, complaint and whatever was written on the job, anywhere in a word.
+ * Words are looked for in owner, model, serial, tag, complaint and whatever was written on the job, anywhere
+ * in a word.
  */
-export async function searchJobs(db: Db, q: SearchQuery, limit: number): Promise<Omit<FoundJob, 'excerpt'>[]> {
+export async function searchJobs(
+  db: Db,
+  q: SearchQuery,
+  limit: number,
+): Promise<Omit<FoundJob, 'excerpt'>[]> {
   const words = wordsOf(q.words)
   const params: unknown[] = [q.before ?? 2_147_483_647, limit]
   const param = (value: unknown) => `$${params.push(value)}`
@@ -28,22 +34,36 @@ export async function searchJobs(db: Db, q: SearchQuery, limit: number): Promise
   const where = [`${key} < $1::int`]
   if (q.sheetId) where.push(`j.sheet_id = ${param(q.sheetId)}`)
   if (q.state !== 'any') where.push(`j.on_bench = ${param(q.state === 'bench')}::boolean`)
-  if (q.causeId) where.push(`exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id and c.cause_id = ${param(q.causeId)})`)
+  if (q.causeId)
+    where.push(
+      `exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id and c.cause_id = ${param(q.causeId)})`,
+    )
   if (!isIndexed(words)) where.push(`${key} > (select coalesce(max(number), 0) from job) - ${NEWEST_JOBS}`)
   for (const word of words) where.push(`s.text like ${param(pattern(word))}`)
   const { rows } = await db.query<Omit<FoundJob, 'excerpt'>>(
     `select ${FIELDS} from ${words.length > 0 ? 'job_search s join job j on j.id = s.job_id' : 'job j'}
-     where ${where.join(' and ')} order by ${key} desc limit $2::int`, params)
+     where ${where.join(' and ')} order by ${key} desc limit $2::int`,
+    params,
+  )
   return rows
 }
 
-/** The piece of a job's writing that holds one of the words, as it was written; jobs whose own line shows the words have none. */
-export async function selectPieces(db: Db, jobIds: readonly string[], words: readonly string[]): Promise<Map<string, string>> {
-  const { rows } = await db.query<{ jobId: string, piece: string }>(
+/**
+ * The piece of a job's writing that holds one of the words, as it was written; jobs whose own line shows the
+ * words have none.
+ */
+export async function selectPieces(
+  db: Db,
+  jobIds: readonly string[],
+  words: readonly string[],
+): Promise<Map<string, string>> {
+  const { rows } = await db.query<{ jobId: string; piece: string }>(
     `select distinct on (p.job_id) p.job_id as "jobId", p.piece from (
        select id as job_id, unnest(array[accessories, box_note, may_do, contact]) as piece, 0 as seq from job where id = any($1::uuid[])
        union all select job_id, event_text(body), seq from job_event where job_id = any($1::uuid[]) and kind <> 'row-taken') p
-     where lower(p.piece) like any($2::text[]) order by p.job_id, p.seq`, [jobIds, words.map(pattern)])
+     where lower(p.piece) like any($2::text[]) order by p.job_id, p.seq`,
+    [jobIds, words.map(pattern)],
+  )
   return new Map(rows.map(r => [r.jobId, r.piece]))
 }
 
@@ -59,9 +79,13 @@ export async function selectViews(db: Db): Promise<SavedView[]> {
 
 /** Keeps a view; one of the same name is replaced. */
 export async function upsertView(db: Db, view: SavedView): Promise<SavedView> {
-  const { rows: [row] } = await db.query<SavedView>(
+  const {
+    rows: [row],
+  } = await db.query<SavedView>(
     `insert into saved_view (id, name, query) values ($1::uuid, $2, $3::jsonb)
-     on conflict (lower(name)) do update set name = excluded.name, query = excluded.query returning id, name, query`, [view.id, view.name, JSON.stringify(view.query)])
+     on conflict (lower(name)) do update set name = excluded.name, query = excluded.query returning id, name, query`,
+    [view.id, view.name, JSON.stringify(view.query)],
+  )
   return row!
 }
 

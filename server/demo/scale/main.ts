@@ -4,6 +4,7 @@ import { seedMany } from './seedMany'
 
 /** "seed N" fills an empty database; "measure" prints what the queries took, as JSON. For the bench only. */
 const [task, jobs] = process.argv.slice(2)
-if (task === 'seed') await seedMany(process.env.DATABASE_URL!, Number(jobs), text => process.stderr.write(`${text}\n`))
+if (task === 'seed')
+  await seedMany(process.env.DATABASE_URL!, Number(jobs), text => process.stderr.write(`${text}\n`))
 else process.stdout.write(JSON.stringify(await measureScale()))
 await pool.end()

@@ -42,9 +42,19 @@ const WORDS = `
   select md5('cause' || i)::uuid, md5('job' || i)::uuid, 'cause-confirmed', now(), jsonb_build_object('causeId', ($3::text[])[1 + floor(pg_temp.r(i, 'f') ^ 2 * cardinality($3::text[]))], 'text', '')
   from generate_series($1::bigint, $2::bigint) i where pg_temp.r(i, 'g') < 0.6`
 
-interface Cell { readonly point: string, readonly phase: string, readonly place: number, readonly quantity: Quantity, readonly typical: number, readonly spread: number }
+interface Cell {
+  readonly point: string
+  readonly phase: string
+  readonly place: number
+  readonly quantity: Quantity
+  readonly typical: number
+  readonly spread: number
+}
 
-/** A hundred thousand jobs with five million readings, made by hashing: the same every time. @returns what was made */
+/**
+ * A hundred thousand jobs with five million readings, made by hashing: the same every time.
+ * @returns what was made
+ */
 export async function seedMany(url: string, jobs: number, say: (text: string) => void): Promise<void> {
   const db = new pg.Client({ connectionString: url })
   await db.connect()
@@ -57,29 +67,60 @@ export async function seedMany(url: string, jobs: number, say: (text: string) =>
       await db.query(JOBS, [from, to, models, jobs])
       for (const sheet of SHEETS) await seedReadings(db, sheet, from, to)
       await db.query(WORDS, [from, to, CAUSES.map(c => c.id)])
-      await db.query(`select index_jobs(array(select md5('job' || i)::uuid from generate_series($1::bigint, $2::bigint) i))`, [from, to])
+      await db.query(
+        `select index_jobs(array(select md5('job' || i)::uuid from generate_series($1::bigint, $2::bigint) i))`,
+        [from, to],
+      )
       await db.query('commit')
       say(`${to} jobs`)
     }
     await db.query('vacuum analyze')
-  }
-  finally {
+  } finally {
     await db.end()
   }
 }
 
 async function seedReadings(db: pg.Client, sheet: ModelSheet, from: number, to: number): Promise<void> {
   const points = PHASES.flatMap(phase => sheet.matrix.map((p, i) => ({ point: p.id, phase, place: i })))
-  await db.query(EVENTS, [from, to, sheet.id, points.map(p => p.point), points.map(p => p.phase), points.map(p => p.place)])
+  await db.query(EVENTS, [
+    from,
+    to,
+    sheet.id,
+    points.map(p => p.point),
+    points.map(p => p.phase),
+    points.map(p => p.place),
+  ])
   const cells = PHASES.flatMap(phase => cellsOf(sheet, phase))
-  await db.query(READINGS, [from, to, sheet.id, cells.map(c => c.point), cells.map(c => c.phase), cells.map(c => c.place), cells.map(c => c.quantity), cells.map(c => c.typical), cells.map(c => c.spread)])
+  await db.query(READINGS, [
+    from,
+    to,
+    sheet.id,
+    cells.map(c => c.point),
+    cells.map(c => c.phase),
+    cells.map(c => c.place),
+    cells.map(c => c.quantity),
+    cells.map(c => c.typical),
+    cells.map(c => c.spread),
+  ])
 }
 
 function cellsOf(sheet: ModelSheet, phase: string): Cell[] {
-  return sheet.matrix.flatMap(p => p.wants.map((want, place) => {
-    const target = want.target ? resolveTarget(want.target, sheet.planId, p.state.channel, () => undefined) : null
-    const middle = target?.window.aim ?? target?.window.high ?? target?.window.low ?? null
-    const typical = middle ?? Math.min(Math.max(1, QUANTITIES[want.quantity].min), QUANTITIES[want.quantity].max)
-    return { point: p.id, phase, place, quantity: want.quantity, typical, spread: want.quantity.endsWith('Hz') && typical > 1e6 ? 2e-5 : 0.3 }
-  }))
+  return sheet.matrix.flatMap(p =>
+    p.wants.map((want, place) => {
+      const target = want.target
+        ? resolveTarget(want.target, sheet.planId, p.state.channel, () => undefined)
+        : null
+      const middle = target?.window.aim ?? target?.window.high ?? target?.window.low ?? null
+      const typical =
+        middle ?? Math.min(Math.max(1, QUANTITIES[want.quantity].min), QUANTITIES[want.quantity].max)
+      return {
+        point: p.id,
+        phase,
+        place,
+        quantity: want.quantity,
+        typical,
+        spread: want.quantity.endsWith('Hz') && typical > 1e6 ? 2e-5 : 0.3,
+      }
+    }),
+  )
 }

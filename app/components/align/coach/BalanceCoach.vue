@@ -5,20 +5,56 @@ import { balanceWords } from '../../../../shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** Low, middle, high, round by round; which coil next, which way, how far. */
-const props = defineProps<{ passes: readonly BandPass[], move: BalanceMove | null, coils: readonly string[], limitDb: number, titles: readonly string[] }>()
-const words = computed(() => props.move ? balanceWords(props.move, props.coils) : { say: 'Measure all three', how: 'low, middle and high channel; then it tells which coil to offset' })
+const props = defineProps<{
+  passes: readonly BandPass[]
+  move: BalanceMove | null
+  coils: readonly string[]
+  limitDb: number
+  titles: readonly string[]
+}>()
+const words = computed(() =>
+  props.move
+    ? balanceWords(props.move, props.coils)
+    : { say: 'Measure all three', how: 'low, middle and high channel; then it tells which coil to offset' },
+)
 const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.abs(db).toFixed(2)}`
 </script>
 
 <template>
   <section aria-label="Balance">
     <CoachLine :say="words.say" :how="words.how" :tone="move?.met ? 'good' : 'plain'" />
-    <table v-if="passes.length > 0" class="plain"><thead><tr><th>Round</th><th>{{ titles[0] }}</th><th>{{ titles[2] }}</th><th>Spread, limit {{ limitDb }} dB</th></tr></thead>
-      <tbody><tr v-for="(p, i) in passes" :key="i"><td class="fig">{{ i + 1 }}</td><td class="fig">{{ signed(p.lowDb) }} dB</td><td class="fig">{{ signed(p.highDb) }} dB</td><td class="fig"><b>{{ passSpread(p).toFixed(2) }} dB</b></td></tr></tbody></table>
-    <p v-if="passes.length > 0" class="quiet">against {{ titles[1]?.toLowerCase() }}; the turns are an estimate from the rounds so far</p>
+    <table v-if="passes.length > 0" class="plain">
+      <thead>
+        <tr>
+          <th>Round</th>
+          <th>{{ titles[0] }}</th>
+          <th>{{ titles[2] }}</th>
+          <th>Spread, limit {{ limitDb }} dB</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="(p, i) in passes" :key="i">
+          <td class="fig">{{ i + 1 }}</td>
+          <td class="fig">{{ signed(p.lowDb) }} dB</td>
+          <td class="fig">{{ signed(p.highDb) }} dB</td>
+          <td class="fig">
+            <b>{{ passSpread(p).toFixed(2) }} dB</b>
+          </td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="passes.length > 0" class="quiet">
+      against {{ titles[1]?.toLowerCase() }}; the turns are an estimate from the rounds so far
+    </p>
   </section>
 </template>
 
 <style scoped>
-table { max-width: 560px; } p { margin: 2px 0; font-size: 13px; }
+table {
+  max-width: 560px;
+}
+p {
+  margin: 2px 0;
+  font-size: 13px;
+}
 </style>

@@ -3,15 +3,22 @@ import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { StepAction } from '../../../../core/sheet'
 import { useCountdown } from '../../../composables/useCountdown'
 
-/** Keys of the set one after the other, large, with the seconds that are left; Space or a press goes on. A held key shows how long it was held. */
+/**
+ * Keys of the set one after the other, large, with the seconds that are left; Space or a press goes on. A
+ * held key shows how long it was held.
+ */
 const props = defineProps<{ action: StepAction }>()
 const emit = defineEmits<{ close: [] }>()
-const keys = computed(() => props.action.kind === 'keys' ? props.action.keys : [])
-const limitS = computed(() => props.action.kind === 'keys' ? props.action.withinS : props.action.kind === 'hold' ? props.action.holdS : 0)
+const keys = computed(() => (props.action.kind === 'keys' ? props.action.keys : []))
+const limitS = computed(() =>
+  props.action.kind === 'keys' ? props.action.withinS : props.action.kind === 'hold' ? props.action.holdS : 0,
+)
 const clock = useCountdown(() => limitS.value)
 const at = ref(-1)
 const holding = computed(() => props.action.kind === 'hold')
-const done = computed(() => holding.value ? clock.running.value && clock.over.value : at.value >= keys.value.length)
+const done = computed(() =>
+  holding.value ? clock.running.value && clock.over.value : at.value >= keys.value.length,
+)
 const late = computed(() => !holding.value && clock.over.value && !done.value)
 
 function onward() {
@@ -50,13 +57,59 @@ const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFi
         <template v-else>{{ keys[at] }}</template>
       </p>
       <p v-if="!holding && at >= 0 && at + 1 < keys.length && !late" class="then">then {{ keys[at + 1] }}</p>
-      <p class="clock fig" :class="{ late }">{{ clock.running.value && !done ? (holding ? `${clock.seconds.value.toFixed(1)} of ${limitS} s` : `${left} s left`) : `within ${limitS} s`.replace('within', holding ? 'at least' : 'within') }}</p>
-      <p class="quiet">{{ at < 0 && !clock.running.value ? 'A press or Space starts the clock' : late || done ? 'A press goes on' : 'A press or Space: next key' }}. Esc closes.</p>
+      <p class="clock fig" :class="{ late }">
+        {{
+          clock.running.value && !done
+            ? holding
+              ? `${clock.seconds.value.toFixed(1)} of ${limitS} s`
+              : `${left} s left`
+            : `within ${limitS} s`.replace('within', holding ? 'at least' : 'within')
+        }}
+      </p>
+      <p class="quiet">
+        {{
+          at < 0 && !clock.running.value
+            ? 'A press or Space starts the clock'
+            : late || done
+              ? 'A press goes on'
+              : 'A press or Space: next key'
+        }}. Esc closes.
+      </p>
     </v-card>
   </v-dialog>
 </template>
 
 <style scoped>
-.sequence { display: flex; flex-direction: column; align-items: center; justify-content: center; text-align: center; gap: 10px; cursor: pointer; background: var(--paper); }
-.words { font-size: 24px; margin: 0; } .now { font-size: clamp(56px, 14vw, 150px); font-weight: 700; line-height: 1.05; margin: 0; } .then { font-size: 34px; color: var(--ink2); margin: 0; } .clock { font-size: 46px; margin: 8px 0 0; } .clock.late { color: var(--out); }
+.sequence {
+  display: flex;
+  flex-direction: column;
+  align-items: center;
+  justify-content: center;
+  text-align: center;
+  gap: 10px;
+  cursor: pointer;
+  background: var(--paper);
+}
+.words {
+  font-size: 24px;
+  margin: 0;
+}
+.now {
+  font-size: clamp(56px, 14vw, 150px);
+  font-weight: 700;
+  line-height: 1.05;
+  margin: 0;
+}
+.then {
+  font-size: 34px;
+  color: var(--ink2);
+  margin: 0;
+}
+.clock {
+  font-size: 46px;
+  margin: 8px 0 0;
+}
+.clock.late {
+  color: var(--out);
+}
 </style>

@@ -1,13 +1,27 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
 import { CoreError } from '../../../../core/errors'
-import { parseMenuValue, showMenuValue, showPlain, type MenuFormat, type Quantity } from '../../../../core/quantity'
+import {
+  parseMenuValue,
+  showMenuValue,
+  showPlain,
+  type MenuFormat,
+  type Quantity,
+} from '../../../../core/quantity'
 import { menuState, type MenuGoal, type MenuReading } from '../../../../core/run'
 import { codeWords, menuWords } from '../../../../shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** Menu values: what was read with which, the one to write next, and the one to go back to. */
-const props = defineProps<{ entry: string, readings: readonly MenuReading[], goal: MenuGoal | null, quantity: Quantity, original: number | null, canTake: boolean, /** as the set writes it */ format: MenuFormat }>()
+const props = defineProps<{
+  entry: string
+  readings: readonly MenuReading[]
+  goal: MenuGoal | null
+  quantity: Quantity
+  original: number | null
+  canTake: boolean
+  /** as the set writes it */ format: MenuFormat
+}>()
 const emit = defineEmits<{ take: [code: number] }>()
 const text = ref('')
 const problem = ref('')
@@ -15,41 +29,99 @@ const code = computed(() => {
   if (text.value.trim() === '') return null
   try {
     return parseMenuValue(text.value, props.format)
-  }
-  catch (error) {
+  } catch (error) {
     if (error instanceof CoreError) return null
     throw error
   }
 })
-const state = computed(() => props.goal ? menuState(props.readings, props.goal, code.value) : null)
+const state = computed(() => (props.goal ? menuState(props.readings, props.goal, code.value) : null))
 const shown = (value: number) => showPlain(value, props.quantity)
-const words = computed(() => state.value?.proposal ? menuWords(state.value.proposal, shown, props.format) : { say: `Entry ${props.entry}: type the value that stands there`, how: 'then key and take the reading: value and reading are kept together' })
+const words = computed(() =>
+  state.value?.proposal
+    ? menuWords(state.value.proposal, shown, props.format)
+    : {
+        say: `Entry ${props.entry}: type the value that stands there`,
+        how: 'then key and take the reading: value and reading are kept together',
+      },
+)
 function take() {
   problem.value = ''
-  if (code.value === null) return void (problem.value = text.value.trim() === '' ? 'Type the menu value first: without it the reading cannot be set again.' : `That is no menu value between ${showMenuValue(props.format.min, props.format)} and ${showMenuValue(props.format.max, props.format)}.`)
+  if (code.value === null)
+    return void (problem.value =
+      text.value.trim() === ''
+        ? 'Type the menu value first: without it the reading cannot be set again.'
+        : `That is no menu value between ${showMenuValue(props.format.min, props.format)} and ${showMenuValue(props.format.max, props.format)}.`)
   emit('take', code.value)
 }
-const propose = () => state.value?.proposal && (text.value = showMenuValue(state.value.proposal.code, props.format).replace('\u2212', '-'))
+const propose = () =>
+  state.value?.proposal &&
+  (text.value = showMenuValue(state.value.proposal.code, props.format).replace('\u2212', '-'))
 </script>
 
 <template>
   <section aria-label="Menu values">
     <CoachLine :say="words.say" :how="words.how" :tone="state?.proposal?.why === 'there' ? 'good' : 'plain'">
-      <p v-if="state?.tooHigh" class="warn" role="alert"><b>{{ codeWords(code!, format) }} would pass the limit:</b> about {{ shown(state.expected!) }}. Do not write it.</p>
-      <p v-else-if="state?.expected != null && code !== null" class="quiet mb-0">{{ codeWords(code, format) }} should read about {{ shown(state.expected) }}</p>
+      <p v-if="state?.tooHigh" class="warn" role="alert">
+        <b>{{ codeWords(code!, format) }} would pass the limit:</b> about {{ shown(state.expected!) }}. Do not
+        write it.
+      </p>
+      <p v-else-if="state?.expected != null && code !== null" class="quiet mb-0">
+        {{ codeWords(code, format) }} should read about {{ shown(state.expected) }}
+      </p>
     </CoachLine>
     <div class="line">
-      <label>Value in the menu <input v-model="text" class="fig" maxlength="12" :aria-label="format.radix === 16 ? 'value in the menu, hexadecimal' : 'value in the menu'" @keydown.enter.prevent="take"></label>
-      <v-btn height="44" variant="flat" color="primary" :disabled="!canTake" @click="take">Take at this value</v-btn>
-      <v-btn v-if="state?.proposal && state.proposal.why !== 'there'" height="44" @click="propose">Use the proposal</v-btn>
-      <span v-if="original !== null" class="quiet">was <b class="fig">{{ codeWords(original, format) }}</b> as found: the way back</span>
+      <label
+        >Value in the menu
+        <input
+          v-model="text"
+          class="fig"
+          maxlength="12"
+          :aria-label="format.radix === 16 ? 'value in the menu, hexadecimal' : 'value in the menu'"
+          @keydown.enter.prevent="take"
+      /></label>
+      <v-btn height="44" variant="flat" color="primary" :disabled="!canTake" @click="take"
+        >Take at this value</v-btn
+      >
+      <v-btn v-if="state?.proposal && state.proposal.why !== 'there'" height="44" @click="propose"
+        >Use the proposal</v-btn
+      >
+      <span v-if="original !== null" class="quiet"
+        >was <b class="fig">{{ codeWords(original, format) }}</b> as found: the way back</span
+      >
     </div>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
-    <p v-if="readings.length > 0" class="quiet">read: <span v-for="(r, i) in readings" :key="i" class="fig">{{ i ? ', ' : '' }}{{ codeWords(r.code, format) }} {{ shown(r.value) }}</span></p>
+    <p v-if="readings.length > 0" class="quiet">
+      read:
+      <span v-for="(r, i) in readings" :key="i" class="fig"
+        >{{ i ? ', ' : '' }}{{ codeWords(r.code, format) }} {{ shown(r.value) }}</span
+      >
+    </p>
   </section>
 </template>
 
 <style scoped>
-.line { display: flex; gap: 10px; align-items: center; flex-wrap: wrap; } input { width: 110px; height: 46px; font-size: 20px; padding: 0 10px; border: 1.5px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); margin-left: 6px; }
-.warn { color: var(--out); margin: 4px 0 0; } p { margin: 4px 0; }
+.line {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+input {
+  width: 110px;
+  height: 46px;
+  font-size: 20px;
+  padding: 0 10px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  margin-left: 6px;
+}
+.warn {
+  color: var(--out);
+  margin: 4px 0 0;
+}
+p {
+  margin: 4px 0;
+}
 </style>

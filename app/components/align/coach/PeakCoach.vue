@@ -6,40 +6,123 @@ import { PEAK_WORDS } from '../../../../shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** The hand on a core: which way, how far below the best, when to stop; on whatever shows it best now. */
-const props = defineProps<{ on: boolean, last: PeakLook | null, looks: number, belowDb: number | null, best: number | null, rising: 'up' | 'down' | 'level', peaked: PeakedQuantity, choices: readonly PeakedQuantity[], value: number | null, passes: number | null, gainDb: number | null, limitDb: number | null }>()
-const emit = defineEmits<{ begin: [], end: [], choose: [key: string] }>()
-const words = computed(() => props.last ? PEAK_WORDS[props.last.word] : { say: 'Touch one core, then wait for the needle', how: 'turn a little at a time; the needle is waited for' })
-const below = computed(() => props.belowDb === null || props.belowDb < 0.005 ? '' : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} %) below the best so far`)
-const bestWords = computed(() => props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`)
+const props = defineProps<{
+  on: boolean
+  last: PeakLook | null
+  looks: number
+  belowDb: number | null
+  best: number | null
+  rising: 'up' | 'down' | 'level'
+  peaked: PeakedQuantity
+  choices: readonly PeakedQuantity[]
+  value: number | null
+  passes: number | null
+  gainDb: number | null
+  limitDb: number | null
+}>()
+const emit = defineEmits<{ begin: []; end: []; choose: [key: string] }>()
+const words = computed(() =>
+  props.last
+    ? PEAK_WORDS[props.last.word]
+    : {
+        say: 'Touch one core, then wait for the needle',
+        how: 'turn a little at a time; the needle is waited for',
+      },
+)
+const below = computed(() =>
+  props.belowDb === null || props.belowDb < 0.005
+    ? ''
+    : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} %) below the best so far`,
+)
+const bestWords = computed(() =>
+  props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`,
+)
 /** The guide counts better as up; the words say what the needle does. */
-const needle = computed(() => props.rising === 'level' ? 'level' : (props.rising === 'up') === (props.peaked.seek === 'largest') ? 'up' : 'down')
-const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '\u2192 level' })[needle.value])
-const isBothWays = (c: PeakedQuantity) => props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
-const choiceWords = (c: PeakedQuantity) => `${QUANTITIES[c.quantity].label}${c.seek === 'smallest' ? ', smallest' : isBothWays(c) ? ', largest' : ''}`
-const step = computed(() => props.value === null ? null : generatorAdvice(props.peaked.quantity, props.value))
-const again = computed(() => props.gainDb !== null && props.limitDb !== null && Math.abs(props.gainDb) >= props.limitDb ? `The last pass gained ${props.gainDb.toFixed(2)} dB: go through the cores once more.` : '')
+const needle = computed(() =>
+  props.rising === 'level'
+    ? 'level'
+    : (props.rising === 'up') === (props.peaked.seek === 'largest')
+      ? 'up'
+      : 'down',
+)
+const way = computed(
+  () => ({ up: '\u2197 rising', down: '\u2198 falling', level: '\u2192 level' })[needle.value],
+)
+const isBothWays = (c: PeakedQuantity) =>
+  props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
+const choiceWords = (c: PeakedQuantity) =>
+  `${QUANTITIES[c.quantity].label}${c.seek === 'smallest' ? ', smallest' : isBothWays(c) ? ', largest' : ''}`
+const step = computed(() =>
+  props.value === null ? null : generatorAdvice(props.peaked.quantity, props.value),
+)
+const again = computed(() =>
+  props.gainDb !== null && props.limitDb !== null && Math.abs(props.gainDb) >= props.limitDb
+    ? `The last pass gained ${props.gainDb.toFixed(2)} dB: go through the cores once more.`
+    : '',
+)
 </script>
 
 <template>
   <section aria-label="Peak guide">
     <template v-if="on">
-      <CoachLine :say="words.say" :how="words.how" :tone="last?.word === 'stop' ? 'good' : last?.word === 'end' || last?.word === 'flat' ? 'stop' : 'plain'">
-        <template #state><p class="state"><b>{{ way }}</b><template v-if="bestWords">, {{ bestWords }}</template><template v-if="below">, {{ below }}</template><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span></p></template>
+      <CoachLine
+        :say="words.say"
+        :how="words.how"
+        :tone="
+          last?.word === 'stop' ? 'good' : last?.word === 'end' || last?.word === 'flat' ? 'stop' : 'plain'
+        "
+      >
+        <template #state
+          ><p class="state">
+            <b>{{ way }}</b><template v-if="bestWords">, {{ bestWords }}</template
+            ><template v-if="below">, {{ below }}</template
+            ><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span>
+          </p></template
+        >
         <v-btn height="44" @click="emit('begin')">Next core</v-btn>
       </CoachLine>
-      <p v-if="step !== null" class="gen" role="status"><b>Generator {{ step }} dB down:</b> the receiver is no longer at a low level.</p>
+      <p v-if="step !== null" class="gen" role="status">
+        <b>Generator {{ step }} dB down:</b> the receiver is no longer at a low level.
+      </p>
     </template>
     <p v-if="again" class="gen">{{ again }}</p>
     <div class="line">
       <v-btn v-if="!on" height="44" @click="emit('begin')">Guide me to the peak</v-btn>
       <v-btn v-if="on" height="44" @click="emit('end')">Without guide</v-btn>
-      <label v-if="choices.length > 1">on <select :value="peakKey(peaked)" @change="emit('choose', ($event.target as HTMLSelectElement).value)"><option v-for="c in choices" :key="peakKey(c)" :value="peakKey(c)">{{ choiceWords(c) }}</option></select></label>
-      <span v-else class="quiet">on {{ QUANTITIES[peaked.quantity].label.toLowerCase() }}{{ peaked.seek === 'smallest' ? ', smallest' : '' }}</span>
+      <label v-if="choices.length > 1"
+        >on
+        <select :value="peakKey(peaked)" @change="emit('choose', ($event.target as HTMLSelectElement).value)">
+          <option v-for="c in choices" :key="peakKey(c)" :value="peakKey(c)">{{ choiceWords(c) }}</option>
+        </select></label
+      >
+      <span v-else class="quiet"
+        >on {{ QUANTITIES[peaked.quantity].label.toLowerCase()
+        }}{{ peaked.seek === 'smallest' ? ', smallest' : '' }}</span
+      >
     </div>
   </section>
 </template>
 
 <style scoped>
-.line { display: flex; gap: 10px; align-items: center; margin: 4px 0; flex-wrap: wrap; } .state, .gen { margin: 2px 0 0; font-size: 15.5px; }
-select { min-height: 44px; font: inherit; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+.line {
+  display: flex;
+  gap: 10px;
+  align-items: center;
+  margin: 4px 0;
+  flex-wrap: wrap;
+}
+.state,
+.gen {
+  margin: 2px 0 0;
+  font-size: 15.5px;
+}
+select {
+  min-height: 44px;
+  font: inherit;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
 </style>

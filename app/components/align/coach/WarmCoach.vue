@@ -7,7 +7,7 @@ import TextDialog from '../../frame/TextDialog.vue'
 import CoachLine from './CoachLine.vue'
 
 /** Frequency waits until the set has warmed up; one may go on, and that is kept. */
-const props = defineProps<{ gate: WarmGate, passedAtMs: number | null }>()
+const props = defineProps<{ gate: WarmGate; passedAtMs: number | null }>()
 const emit = defineEmits<{ pass: [reason: string] }>()
 const words = computed(() => gateWords(props.gate))
 const asking = ref(false)
@@ -19,13 +19,27 @@ function pass(reason: string) {
 
 <template>
   <CoachLine v-if="gate.state !== 'open'" :say="words.say" :how="words.how" tone="stop">
-    <p v-if="passedAtMs !== null" class="quiet mb-0">Gone on all the same {{ dayAndTime(passedAtMs) }}; it is in the record.</p>
+    <p v-if="passedAtMs !== null" class="quiet mb-0">
+      Gone on all the same {{ dayAndTime(passedAtMs) }}; it is in the record.
+    </p>
     <v-btn v-else height="44" class="mt-1" @click="asking = true">Go on all the same</v-btn>
-    <TextDialog :open="asking" title="Set the frequency on a set that still moves" hint="What is known of the drift is kept with it." label="Why" action="Go on" :required="false" @close="asking = false" @done="pass" />
+    <TextDialog
+      :open="asking"
+      title="Set the frequency on a set that still moves"
+      hint="What is known of the drift is kept with it."
+      label="Why"
+      action="Go on"
+      :required="false"
+      @close="asking = false"
+      @done="pass"
+    />
   </CoachLine>
   <p v-else class="quiet warm">{{ words.say }}: {{ words.how }}</p>
 </template>
 
 <style scoped>
-.warm { margin: 4px 0; font-size: 14px; }
+.warm {
+  margin: 4px 0;
+  font-size: 14px;
+}
 </style>

@@ -4,31 +4,124 @@ import type { StepAction } from '../../../../core/sheet'
 /** What the hands do before the reading: keys in time, a key held, off and on, a value that falls back. */
 const props = defineProps<{ actions: readonly StepAction[] }>()
 const emit = defineEmits<{ change: [actions: StepAction[]] }>()
-const KINDS: Readonly<Record<StepAction['kind'], string>> = { 'keys': 'keys, one after the other, in time', 'hold': 'hold a key until the set says so', 'power-cycle': 'off, on, read again', 'reverts': 'falls back at every start' }
-const fresh = (kind: StepAction['kind'], words = ''): StepAction => kind === 'keys' ? { kind, words, keys: [], withinS: 5 } : kind === 'hold' ? { kind, words, holdS: 2 } : kind === 'power-cycle' ? { kind, words, reread: [] } : { kind, words }
-const put = (i: number, action: StepAction) => emit('change', props.actions.map((a, k) => k === i ? action : a))
+const KINDS: Readonly<Record<StepAction['kind'], string>> = {
+  'keys': 'keys, one after the other, in time',
+  'hold': 'hold a key until the set says so',
+  'power-cycle': 'off, on, read again',
+  'reverts': 'falls back at every start',
+}
+const fresh = (kind: StepAction['kind'], words = ''): StepAction =>
+  kind === 'keys'
+    ? { kind, words, keys: [], withinS: 5 }
+    : kind === 'hold'
+      ? { kind, words, holdS: 2 }
+      : kind === 'power-cycle'
+        ? { kind, words, reread: [] }
+        : { kind, words }
+const put = (i: number, action: StepAction) =>
+  emit(
+    'change',
+    props.actions.map((a, k) => (k === i ? action : a)),
+  )
 const text = (e: Event) => (e.target as HTMLInputElement).value
-const list = (t: string) => t.split(',').map(x => x.trim()).filter(Boolean)
-const seconds = (t: string, otherwise: number) => Number.parseFloat(t.replace(',', '.')) > 0 ? Number.parseFloat(t.replace(',', '.')) : otherwise
+const list = (t: string) =>
+  t
+    .split(',')
+    .map(x => x.trim())
+    .filter(Boolean)
+const seconds = (t: string, otherwise: number) =>
+  Number.parseFloat(t.replace(',', '.')) > 0 ? Number.parseFloat(t.replace(',', '.')) : otherwise
 </script>
 
 <template>
   <div>
     <div v-for="(a, i) in actions" :key="i" class="action">
-      <label>Hands<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))"><option v-for="(title, kind) in KINDS" :key="kind" :value="kind">{{ title }}</option></select></label>
-      <label class="long">In words<input :value="a.words" @change="put(i, { ...a, words: text($event) })"></label>
-      <template v-if="a.kind === 'keys'"><label class="long">Keys, by commas<input :value="a.keys.join(', ')" @change="put(i, { ...a, keys: list(text($event)) })"></label><label class="short">Within, s<input class="fig" :value="a.withinS" @change="put(i, { ...a, withinS: seconds(text($event), a.withinS) })"></label></template>
-      <label v-if="a.kind === 'hold'" class="short">At least, s<input class="fig" :value="a.holdS" @change="put(i, { ...a, holdS: seconds(text($event), a.holdS) })"></label>
-      <label v-if="a.kind === 'power-cycle'" class="long">Read again, by commas<input :value="a.reread.join(', ')" @change="put(i, { ...a, reread: list(text($event)) })"></label>
-      <button type="button" @click="emit('change', actions.filter((_, k) => k !== i))">take out</button>
+      <label
+        >Hands<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))">
+          <option v-for="(title, kind) in KINDS" :key="kind" :value="kind">{{ title }}</option>
+        </select></label
+      >
+      <label class="long"
+        >In words<input :value="a.words" @change="put(i, { ...a, words: text($event) })"
+      /></label>
+      <template v-if="a.kind === 'keys'"
+        ><label class="long"
+          >Keys, by commas<input
+            :value="a.keys.join(', ')"
+            @change="put(i, { ...a, keys: list(text($event)) })" /></label
+        ><label class="short"
+          >Within, s<input
+            class="fig"
+            :value="a.withinS"
+            @change="put(i, { ...a, withinS: seconds(text($event), a.withinS) })" /></label
+      ></template>
+      <label v-if="a.kind === 'hold'" class="short"
+        >At least, s<input
+          class="fig"
+          :value="a.holdS"
+          @change="put(i, { ...a, holdS: seconds(text($event), a.holdS) })"
+      /></label>
+      <label v-if="a.kind === 'power-cycle'" class="long"
+        >Read again, by commas<input
+          :value="a.reread.join(', ')"
+          @change="put(i, { ...a, reread: list(text($event)) })"
+      /></label>
+      <button
+        type="button"
+        @click="
+          emit(
+            'change',
+            actions.filter((_, k) => k !== i),
+          )
+        "
+      >
+        take out
+      </button>
     </div>
     <v-btn height="44" @click="emit('change', [...actions, fresh('keys')])">Something for the hands</v-btn>
   </div>
 </template>
 
 <style scoped>
-.action { display: flex; flex-wrap: wrap; gap: 8px 10px; align-items: end; margin-bottom: 8px; }
-label { display: flex; flex-direction: column; font-size: 12.5px; color: var(--ink2); } .short { width: 92px; } .long { flex: 1 1 200px; }
-input, select { min-height: 44px; font: inherit; font-size: 14.5px; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); width: 100%; }
-button { min-height: 44px; font: inherit; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
+.action {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 10px;
+  align-items: end;
+  margin-bottom: 8px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+.short {
+  width: 92px;
+}
+.long {
+  flex: 1 1 200px;
+}
+input,
+select {
+  min-height: 44px;
+  font: inherit;
+  font-size: 14.5px;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  width: 100%;
+}
+button {
+  min-height: 44px;
+  font: inherit;
+  font-size: 13px;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+}
 </style>

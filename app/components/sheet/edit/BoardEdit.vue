@@ -1,12 +1,20 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { BOARD_DRAWINGS, withLine, type BoardPlace, type BoardSide, type ModelSheet } from '../../../../core/sheet'
+import {
+  BOARD_DRAWINGS,
+  withLine,
+  type BoardPlace,
+  type BoardSide,
+  type ModelSheet,
+} from '../../../../core/sheet'
 import { boardPins } from '../../../logic/boardPins'
 import BoardView from '../../board/BoardView.vue'
 
-/** The board: a photo or a drawing for each side, pins dragged or moved with the arrow keys to where they are. */
-const props = defineProps<{ sheet: ModelSheet, uploading: boolean }>()
-const emit = defineEmits<{ change: [part: Partial<ModelSheet>], photo: [file: File, side: BoardSide] }>()
+/**
+ * The board: a photo or a drawing for each side, pins dragged or moved with the arrow keys to where they are.
+ */
+const props = defineProps<{ sheet: ModelSheet; uploading: boolean }>()
+const emit = defineEmits<{ change: [part: Partial<ModelSheet>]; photo: [file: File, side: BoardSide] }>()
 const file = ref<HTMLInputElement | null>(null)
 const forSide = ref<BoardSide>('parts')
 
@@ -24,7 +32,9 @@ function otherSide(id: string, from: BoardSide) {
 }
 function picture(side: BoardSide, drawing: string | null, pictureId: string | null) {
   const rest = (props.sheet.boards ?? []).filter(b => b.side !== side)
-  emit('change', { boards: drawing === null && pictureId === null ? rest : [...rest, { side, drawing, pictureId }] })
+  emit('change', {
+    boards: drawing === null && pictureId === null ? rest : [...rest, { side, drawing, pictureId }],
+  })
 }
 function take(e: Event) {
   const [chosen] = (e.target as HTMLInputElement).files ?? []
@@ -40,22 +50,70 @@ const chosen = ref<string | null>(null)
 
 <template>
   <div>
-    <p class="quiet">Drag each pin to where it is, or choose it and use the arrow keys. A finger on the board moves it when it is enlarged.</p>
-    <BoardView :sheet="sheet" :wanted="chosen ? [chosen] : []" editable @place="place" @choose="id => (chosen = id)">
+    <p class="quiet">
+      Drag each pin to where it is, or choose it and use the arrow keys. A finger on the board moves it when
+      it is enlarged.
+    </p>
+    <BoardView
+      :sheet="sheet"
+      :wanted="chosen ? [chosen] : []"
+      editable
+      @place="place"
+      @choose="id => (chosen = id)"
+    >
       <template #default="{ side }">
         <div class="acts">
           <v-btn height="44" :loading="uploading" @click="pick(side)">Photo of this side</v-btn>
-          <label>Drawing <select :value="sheet.boards?.find(b => b.side === side)?.drawing ?? ''" @change="picture(side, ($event.target as HTMLSelectElement).value || null, null)"><option value="">none</option><option v-for="d in BOARD_DRAWINGS.filter(b => b.side === side)" :key="d.id" :value="d.id">{{ d.id }}</option></select></label>
-          <v-btn height="44" :disabled="!sheet.boards?.some(b => b.side === side)" @click="picture(side, null, null)">No picture</v-btn>
-          <v-btn height="44" :disabled="!chosen" @click="otherSide(chosen!, side)">{{ chosen ?? 'Pin' }} to the other side</v-btn>
+          <label
+            >Drawing
+            <select
+              :value="sheet.boards?.find(b => b.side === side)?.drawing ?? ''"
+              @change="picture(side, ($event.target as HTMLSelectElement).value || null, null)"
+            >
+              <option value="">none</option>
+              <option v-for="d in BOARD_DRAWINGS.filter(b => b.side === side)" :key="d.id" :value="d.id">
+                {{ d.id }}
+              </option>
+            </select></label
+          >
+          <v-btn
+            height="44"
+            :disabled="!sheet.boards?.some(b => b.side === side)"
+            @click="picture(side, null, null)"
+            >No picture</v-btn
+          >
+          <v-btn height="44" :disabled="!chosen" @click="otherSide(chosen!, side)"
+            >{{ chosen ?? 'Pin' }} to the other side</v-btn
+          >
         </div>
       </template>
     </BoardView>
-    <input ref="file" type="file" accept="image/jpeg,image/png,image/webp" class="sr" aria-label="photo of the board" @change="take">
+    <input
+      ref="file"
+      type="file"
+      accept="image/jpeg,image/png,image/webp"
+      class="sr"
+      aria-label="photo of the board"
+      @change="take"
+    />
   </div>
 </template>
 
 <style scoped>
-.acts { display: flex; gap: 10px; flex-wrap: wrap; align-items: center; margin-top: 8px; }
-select { min-height: 44px; font: inherit; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+.acts {
+  display: flex;
+  gap: 10px;
+  flex-wrap: wrap;
+  align-items: center;
+  margin-top: 8px;
+}
+select {
+  min-height: 44px;
+  font: inherit;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
 </style>

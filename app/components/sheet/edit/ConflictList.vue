@@ -2,23 +2,44 @@
 import type { SheetConflict } from '../../../../core/sheet'
 
 /** Places that two people changed to different things: each is decided before the sheet is saved. */
-defineProps<{ conflicts: readonly SheetConflict[], taken: number }>()
+defineProps<{ conflicts: readonly SheetConflict[]; taken: number }>()
 const emit = defineEmits<{ decide: [conflict: SheetConflict, whose: 'mine' | 'theirs'] }>()
-const nameOf = ({ part, name, field }: SheetConflict) => [part === 'sheet' ? '' : part, name, field].filter(Boolean).join(', ')
-const shown = (value: string | undefined) => value === undefined ? 'removed' : value === '' ? 'empty' : value
+const nameOf = ({ part, name, field }: SheetConflict) =>
+  [part === 'sheet' ? '' : part, name, field].filter(Boolean).join(', ')
+const shown = (value: string | undefined) =>
+  value === undefined ? 'removed' : value === '' ? 'empty' : value
 </script>
 
 <template>
   <section class="care" aria-label="Changed by someone else">
-    <p>Someone else saved this sheet meanwhile: {{ taken }} {{ taken === 1 ? 'change was' : 'changes were' }} taken over.<template v-if="conflicts.length > 0"> {{ conflicts.length === 1 ? 'One place' : `${conflicts.length} places` }} you both changed. Decide each, then save.</template></p>
+    <p>
+      Someone else saved this sheet meanwhile: {{ taken }}
+      {{ taken === 1 ? 'change was' : 'changes were' }} taken over.<template v-if="conflicts.length > 0">
+        {{ conflicts.length === 1 ? 'One place' : `${conflicts.length} places` }} you both changed. Decide
+        each, then save.</template
+      >
+    </p>
     <table v-if="conflicts.length > 0" class="plain">
-      <thead><tr><th>Place</th><th>Before</th><th>Yours</th><th>Theirs</th></tr></thead>
+      <thead>
+        <tr>
+          <th>Place</th>
+          <th>Before</th>
+          <th>Yours</th>
+          <th>Theirs</th>
+        </tr>
+      </thead>
       <tbody>
         <tr v-for="c in conflicts" :key="nameOf(c)">
           <td>{{ nameOf(c) }}</td>
           <td class="quiet">{{ shown(c.base) }}</td>
-          <td>{{ shown(c.mine) }}<br><v-btn height="44" @click="emit('decide', c, 'mine')">Take mine</v-btn></td>
-          <td>{{ shown(c.theirs) }}<br><v-btn height="44" @click="emit('decide', c, 'theirs')">Take theirs</v-btn></td>
+          <td>
+            {{ shown(c.mine) }}<br /><v-btn height="44" @click="emit('decide', c, 'mine')">Take mine</v-btn>
+          </td>
+          <td>
+            {{ shown(c.theirs) }}<br /><v-btn height="44" @click="emit('decide', c, 'theirs')"
+              >Take theirs</v-btn
+            >
+          </td>
         </tr>
       </tbody>
     </table>

@@ -2,17 +2,50 @@
 import type { EditColumn } from './EditTable.vue'
 
 /** One field of a row: a line, a few lines, a number or a choice. */
-defineProps<{ column: EditColumn, value: string | number | null | undefined, row: number }>()
+defineProps<{ column: EditColumn; value: string | number | null | undefined; row: number }>()
 const emit = defineEmits<{ write: [text: string] }>()
 const text = (e: Event) => (e.target as HTMLInputElement).value
 </script>
 
 <template>
-  <select v-if="column.kind === 'select'" :value="value ?? ''" :aria-label="`${column.label}, row ${row}`" @change="emit('write', text($event))"><option v-for="o in column.items" :key="o.value" :value="o.value">{{ o.title }}</option></select>
-  <textarea v-else-if="column.kind === 'long'" :value="String(value ?? '')" rows="2" :aria-label="`${column.label}, row ${row}`" @change="emit('write', text($event))" />
-  <input v-else :value="value ?? ''" :class="{ fig: column.kind === 'number' }" :inputmode="column.kind === 'number' ? 'decimal' : undefined" :aria-label="`${column.label}, row ${row}`" @change="emit('write', text($event))">
+  <select
+    v-if="column.kind === 'select'"
+    :value="value ?? ''"
+    :aria-label="`${column.label}, row ${row}`"
+    @change="emit('write', text($event))"
+  >
+    <option v-for="o in column.items" :key="o.value" :value="o.value">{{ o.title }}</option>
+  </select>
+  <textarea
+    v-else-if="column.kind === 'long'"
+    :value="String(value ?? '')"
+    rows="2"
+    :aria-label="`${column.label}, row ${row}`"
+    @change="emit('write', text($event))"
+  />
+  <input
+    v-else
+    :value="value ?? ''"
+    :class="{ fig: column.kind === 'number' }"
+    :inputmode="column.kind === 'number' ? 'decimal' : undefined"
+    :aria-label="`${column.label}, row ${row}`"
+    @change="emit('write', text($event))"
+  />
 </template>
 
 <style scoped>
-input, select, textarea { width: 100%; min-width: 84px; min-height: 44px; font: inherit; font-size: 14.5px; padding: 4px 8px; color: var(--ink); background: var(--sheet); border: 1px solid var(--edge); border-radius: 6px; }
+input,
+select,
+textarea {
+  width: 100%;
+  min-width: 84px;
+  min-height: 44px;
+  font: inherit;
+  font-size: 14.5px;
+  padding: 4px 8px;
+  color: var(--ink);
+  background: var(--sheet);
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+}
 </style>

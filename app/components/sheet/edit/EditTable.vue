@@ -2,20 +2,47 @@
 import { computed, ref } from 'vue'
 import EditField from './EditField.vue'
 
-/** Rows of short fields that are written, moved and taken away alike: specification, test points, oscillators and their like. */
-export interface EditColumn { readonly key: string, readonly label: string, readonly kind?: 'text' | 'long' | 'number' | 'select' | 'optional', readonly items?: readonly { readonly value: string, readonly title: string }[], readonly width?: string, /** shown when the row is opened */ readonly more?: boolean }
+/**
+ * Rows of short fields that are written, moved and taken away alike: specification, test points, oscillators
+ * and their like.
+ */
+export interface EditColumn {
+  readonly key: string
+  readonly label: string
+  readonly kind?: 'text' | 'long' | 'number' | 'select' | 'optional'
+  readonly items?: readonly { readonly value: string; readonly title: string }[]
+  readonly width?: string
+  /** shown when the row is opened */ readonly more?: boolean
+}
 
-const props = defineProps<{ rows: readonly T[], columns: readonly EditColumn[], make: () => T, add: string, empty: string }>()
+const props = defineProps<{
+  rows: readonly T[]
+  columns: readonly EditColumn[]
+  make: () => T
+  add: string
+  empty: string
+}>()
 const emit = defineEmits<{ change: [rows: T[]] }>()
 const shown = computed(() => props.columns.filter(c => !c.more))
 const hidden = computed(() => props.columns.filter(c => c.more))
 const open = ref<number | null>(null)
-const valueOf = (row: T, key: string) => (row as Record<string, unknown>)[key] as string | number | null | undefined
+const valueOf = (row: T, key: string) =>
+  (row as Record<string, unknown>)[key] as string | number | null | undefined
 
 function write(index: number, column: EditColumn, text: string) {
   const number = Number.parseFloat(text.replace(',', '.'))
-  const value = column.kind === 'number' ? (Number.isFinite(number) ? number : 0) : column.kind === 'optional' && text.trim() === '' ? null : text
-  emit('change', props.rows.map((r, i) => i === index ? { ...r, [column.key]: value } : r))
+  const value =
+    column.kind === 'number'
+      ? Number.isFinite(number)
+        ? number
+        : 0
+      : column.kind === 'optional' && text.trim() === ''
+        ? null
+        : text
+  emit(
+    'change',
+    props.rows.map((r, i) => (i === index ? { ...r, [column.key]: value } : r)),
+  )
 }
 function move(index: number, by: number) {
   const rows = [...props.rows]
@@ -28,14 +55,62 @@ function move(index: number, by: number) {
 <template>
   <div class="scroll" tabindex="0">
     <table v-if="rows.length > 0" class="plain">
-      <thead><tr><th v-for="c in shown" :key="c.key" :style="c.width ? { width: c.width } : {}">{{ c.label }}</th><th /></tr></thead>
+      <thead>
+        <tr>
+          <th v-for="c in shown" :key="c.key" :style="c.width ? { width: c.width } : {}">{{ c.label }}</th>
+          <th />
+        </tr>
+      </thead>
       <tbody>
         <template v-for="(row, i) in rows" :key="i">
           <tr>
-            <td v-for="c in shown" :key="c.key"><EditField :column="c" :value="valueOf(row, c.key)" :row="i + 1" @write="text => write(i, c, text)" /></td>
-            <td class="acts"><button v-if="hidden.length > 0" type="button" :aria-expanded="open === i" :aria-label="`more of row ${i + 1}`" @click="open = open === i ? null : i">more</button><button type="button" :aria-label="`row ${i + 1} up`" :disabled="i === 0" @click="move(i, -1)">up</button><button type="button" :aria-label="`take row ${i + 1} out`" @click="emit('change', rows.filter((_, k) => k !== i))">take out</button></td>
+            <td v-for="c in shown" :key="c.key">
+              <EditField
+                :column="c"
+                :value="valueOf(row, c.key)"
+                :row="i + 1"
+                @write="text => write(i, c, text)"
+              />
+            </td>
+            <td class="acts">
+              <button
+                v-if="hidden.length > 0"
+                type="button"
+                :aria-expanded="open === i"
+                :aria-label="`more of row ${i + 1}`"
+                @click="open = open === i ? null : i"
+              >
+                more</button
+              ><button type="button" :aria-label="`row ${i + 1} up`" :disabled="i === 0" @click="move(i, -1)">
+                up</button
+              ><button
+                type="button"
+                :aria-label="`take row ${i + 1} out`"
+                @click="
+                  emit(
+                    'change',
+                    rows.filter((_, k) => k !== i),
+                  )
+                "
+              >
+                take out
+              </button>
+            </td>
           </tr>
-          <tr v-if="open === i"><td :colspan="shown.length + 1"><div class="extra"><label v-for="c in hidden" :key="c.key">{{ c.label }}<EditField :column="c" :value="valueOf(row, c.key)" :row="i + 1" @write="text => write(i, c, text)" /></label></div></td></tr>
+          <tr v-if="open === i">
+            <td :colspan="shown.length + 1">
+              <div class="extra">
+                <label v-for="c in hidden" :key="c.key"
+                  >{{ c.label
+                  }}<EditField
+                    :column="c"
+                    :value="valueOf(row, c.key)"
+                    :row="i + 1"
+                    @write="text => write(i, c, text)"
+                /></label>
+              </div>
+            </td>
+          </tr>
         </template>
       </tbody>
     </table>
@@ -45,10 +120,41 @@ function move(index: number, by: number) {
 </template>
 
 <style scoped>
-.scroll { overflow-x: auto; padding-bottom: 4px; }
-table.plain td { padding: 4px 8px 4px 0; }
-.extra { display: grid; grid-template-columns: repeat(auto-fit, minmax(220px, 1fr)); gap: 8px 14px; padding: 0 0 10px 14px; border-left: 2px solid var(--accent); } .extra label { font-size: 12.5px; color: var(--ink2); }
-.acts { white-space: nowrap; }
-.acts :deep(button) { min-height: 44px; min-width: 44px; font: inherit; font-size: 13px; color: var(--accent); background: none; border: 0; text-decoration: underline; cursor: pointer; }
-.acts :deep(button:disabled) { color: var(--ink2); text-decoration: none; cursor: default; }
+.scroll {
+  overflow-x: auto;
+  padding-bottom: 4px;
+}
+table.plain td {
+  padding: 4px 8px 4px 0;
+}
+.extra {
+  display: grid;
+  grid-template-columns: repeat(auto-fit, minmax(220px, 1fr));
+  gap: 8px 14px;
+  padding: 0 0 10px 14px;
+  border-left: 2px solid var(--accent);
+}
+.extra label {
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+.acts {
+  white-space: nowrap;
+}
+.acts :deep(button) {
+  min-height: 44px;
+  min-width: 44px;
+  font: inherit;
+  font-size: 13px;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+}
+.acts :deep(button:disabled) {
+  color: var(--ink2);
+  text-decoration: none;
+  cursor: default;
+}
 </style>

@@ -5,13 +5,29 @@ import type { MeasurePoint, SetState, Want } from '../../../../core/sheet'
 import WantFields from './WantFields.vue'
 
 /** Rows that are measured: how the set stands, and which numbers are read in one key-down. */
-const props = defineProps<{ points: readonly MeasurePoint[], planId: string, steps: readonly string[], fresh: MeasurePoint }>()
+const props = defineProps<{
+  points: readonly MeasurePoint[]
+  planId: string
+  steps: readonly string[]
+  fresh: MeasurePoint
+}>()
 const emit = defineEmits<{ change: [points: MeasurePoint[]] }>()
-const channels = computed(() => channelPlan(props.planId).channelsHz.map((_, i) => ({ value: i + 1, title: channelName(props.planId, i + 1) })))
+const channels = computed(() =>
+  channelPlan(props.planId).channelsHz.map((_, i) => ({
+    value: i + 1,
+    title: channelName(props.planId, i + 1),
+  })),
+)
 const text = (e: Event) => (e.target as HTMLInputElement).value
-const put = (i: number, change: Partial<MeasurePoint>) => emit('change', props.points.map((p, k) => k === i ? { ...p, ...change } : p))
-const state = (i: number, change: Partial<SetState>) => put(i, { state: { ...props.points[i]!.state, ...change } })
-const wants = (i: number, change: (wants: readonly Want[]) => Want[]) => put(i, { wants: change(props.points[i]!.wants) })
+const put = (i: number, change: Partial<MeasurePoint>) =>
+  emit(
+    'change',
+    props.points.map((p, k) => (k === i ? { ...p, ...change } : p)),
+  )
+const state = (i: number, change: Partial<SetState>) =>
+  put(i, { state: { ...props.points[i]!.state, ...change } })
+const wants = (i: number, change: (wants: readonly Want[]) => Want[]) =>
+  put(i, { wants: change(props.points[i]!.wants) })
 /** A new row is the last one again, under a name of its own: rows are mostly alike but for the channel. */
 function add() {
   const like = props.points.at(-1) ?? props.fresh
@@ -19,39 +35,178 @@ function add() {
   const id = Array.from({ length: 200 }, (_, k) => `row-${ids.length + 1 + k}`).find(n => !ids.includes(n))!
   emit('change', [...props.points, { ...like, id, title: `${like.title}, again` }])
 }
-const number = (t: string, per: number) => t.trim() === '' ? null : Number.isFinite(Number.parseFloat(t.replace(',', '.'))) ? Number.parseFloat(t.replace(',', '.')) / per : null
+const number = (t: string, per: number) =>
+  t.trim() === ''
+    ? null
+    : Number.isFinite(Number.parseFloat(t.replace(',', '.')))
+      ? Number.parseFloat(t.replace(',', '.')) / per
+      : null
 </script>
 
 <template>
   <div>
     <details v-for="(p, i) in points" :key="i" class="point">
-      <summary><b class="fig">{{ p.id }}</b> {{ p.title }} <span class="quiet">{{ p.state.mode }}{{ p.state.channel === null ? '' : `, channel ${channelName(planId, p.state.channel)}` }}, {{ p.state.keyed ? 'keyed' : 'receiving' }}; {{ p.wants.length }} {{ p.wants.length === 1 ? 'number' : 'numbers' }}</span></summary>
+      <summary>
+        <b class="fig">{{ p.id }}</b> {{ p.title }}
+        <span class="quiet"
+          >{{ p.state.mode
+          }}{{ p.state.channel === null ? '' : `, channel ${channelName(planId, p.state.channel)}` }},
+          {{ p.state.keyed ? 'keyed' : 'receiving' }}; {{ p.wants.length }}
+          {{ p.wants.length === 1 ? 'number' : 'numbers' }}</span
+        >
+      </summary>
       <div class="state">
-        <label class="short">Row<input class="fig" :value="p.id" maxlength="40" @change="put(i, { id: text($event) })"></label>
-        <label class="long">Title<input :value="p.title" @change="put(i, { title: text($event) })"></label>
-        <label class="short">Mode<select :value="p.state.mode" @change="state(i, { mode: text($event) as SetState['mode'] })"><option v-for="m in MODES" :key="m">{{ m }}</option></select></label>
-        <label class="short">Channel<select :value="p.state.channel ?? ''" @change="state(i, { channel: text($event) === '' ? null : Number(text($event)) })"><option value="">any</option><option v-for="c in channels" :key="c.value" :value="c.value">{{ c.title }}</option></select></label>
-        <label class="check"><input type="checkbox" :checked="p.state.keyed" @change="state(i, { keyed: !p.state.keyed })"> keyed</label>
-        <label class="check"><input type="checkbox" :checked="p.state.lowPower" @change="state(i, { lowPower: !p.state.lowPower })"> low power</label>
-        <label class="check"><input type="checkbox" :checked="p.state.coverage === 'expanded'" @change="state(i, { coverage: p.state.coverage === 'expanded' ? 'standard' : 'expanded' })"> expanded</label>
-        <label class="short">Tone, Hz<input class="fig" :value="p.state.toneHz ?? ''" @change="state(i, { toneHz: number(text($event), 1) })"></label>
-        <label class="short">Drive, mV<input class="fig" :value="p.state.toneV === null ? '' : Number((p.state.toneV * 1000).toPrecision(6))" @change="state(i, { toneV: number(text($event), 1000) })"></label>
-        <label class="short">Generator, &micro;V<input class="fig" :value="p.state.inputV === null ? '' : Number((p.state.inputV * 1e6).toPrecision(6))" @change="state(i, { inputV: number(text($event), 1e6) })"></label>
-        <label class="long">Controls<input :value="p.state.setting" placeholder="as usual" @change="state(i, { setting: text($event) })"></label>
-        <label class="long">Also<input :value="p.state.also ?? ''" placeholder="where the probe sits" @change="state(i, { also: text($event) || null })"></label>
+        <label class="short"
+          >Row<input class="fig" :value="p.id" maxlength="40" @change="put(i, { id: text($event) })"
+        /></label>
+        <label class="long">Title<input :value="p.title" @change="put(i, { title: text($event) })" /></label>
+        <label class="short"
+          >Mode<select :value="p.state.mode" @change="state(i, { mode: text($event) as SetState['mode'] })">
+            <option v-for="m in MODES" :key="m">{{ m }}</option>
+          </select></label
+        >
+        <label class="short"
+          >Channel<select
+            :value="p.state.channel ?? ''"
+            @change="state(i, { channel: text($event) === '' ? null : Number(text($event)) })"
+          >
+            <option value="">any</option>
+            <option v-for="c in channels" :key="c.value" :value="c.value">{{ c.title }}</option>
+          </select></label
+        >
+        <label class="check"
+          ><input type="checkbox" :checked="p.state.keyed" @change="state(i, { keyed: !p.state.keyed })" />
+          keyed</label
+        >
+        <label class="check"
+          ><input
+            type="checkbox"
+            :checked="p.state.lowPower"
+            @change="state(i, { lowPower: !p.state.lowPower })"
+          />
+          low power</label
+        >
+        <label class="check"
+          ><input
+            type="checkbox"
+            :checked="p.state.coverage === 'expanded'"
+            @change="state(i, { coverage: p.state.coverage === 'expanded' ? 'standard' : 'expanded' })"
+          />
+          expanded</label
+        >
+        <label class="short"
+          >Tone, Hz<input
+            class="fig"
+            :value="p.state.toneHz ?? ''"
+            @change="state(i, { toneHz: number(text($event), 1) })"
+        /></label>
+        <label class="short"
+          >Drive, mV<input
+            class="fig"
+            :value="p.state.toneV === null ? '' : Number((p.state.toneV * 1000).toPrecision(6))"
+            @change="state(i, { toneV: number(text($event), 1000) })"
+        /></label>
+        <label class="short"
+          >Generator, &micro;V<input
+            class="fig"
+            :value="p.state.inputV === null ? '' : Number((p.state.inputV * 1e6).toPrecision(6))"
+            @change="state(i, { inputV: number(text($event), 1e6) })"
+        /></label>
+        <label class="long"
+          >Controls<input
+            :value="p.state.setting"
+            placeholder="as usual"
+            @change="state(i, { setting: text($event) })"
+        /></label>
+        <label class="long"
+          >Also<input
+            :value="p.state.also ?? ''"
+            placeholder="where the probe sits"
+            @change="state(i, { also: text($event) || null })"
+        /></label>
       </div>
-      <WantFields v-for="(w, k) in p.wants" :key="k" :want="w" :steps="steps" @change="v => wants(i, ws => ws.map((x, n) => n === k ? v : x))" @remove="wants(i, ws => ws.filter((_, n) => n !== k))" />
-      <div class="acts"><v-btn height="44" @click="wants(i, ws => [...ws, { quantity: 'powerW', target: null, judgeLimit: true }])">Another number</v-btn><v-btn height="44" @click="emit('change', points.filter((_, k) => k !== i))">Take the row out</v-btn></div>
+      <WantFields
+        v-for="(w, k) in p.wants"
+        :key="k"
+        :want="w"
+        :steps="steps"
+        @change="v => wants(i, ws => ws.map((x, n) => (n === k ? v : x)))"
+        @remove="wants(i, ws => ws.filter((_, n) => n !== k))"
+      />
+      <div class="acts">
+        <v-btn
+          height="44"
+          @click="wants(i, ws => [...ws, { quantity: 'powerW', target: null, judgeLimit: true }])"
+          >Another number</v-btn
+        ><v-btn
+          height="44"
+          @click="
+            emit(
+              'change',
+              points.filter((_, k) => k !== i),
+            )
+          "
+          >Take the row out</v-btn
+        >
+      </div>
     </details>
     <v-btn height="44" class="mt-2" @click="add">Another row</v-btn>
   </div>
 </template>
 
 <style scoped>
-.point { border-bottom: 1px solid var(--line); } summary { min-height: 44px; padding: 10px 0; cursor: pointer; }
-.state { display: flex; flex-wrap: wrap; gap: 8px 10px; align-items: end; padding: 0 0 8px 14px; }
-label { display: flex; flex-direction: column; font-size: 12.5px; color: var(--ink2); } .short { width: 112px; } .long { flex: 1 1 220px; }
-input:not([type=checkbox]), select { min-height: 44px; font: inherit; font-size: 14.5px; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); width: 100%; }
-.check { flex-direction: row; align-items: center; gap: 6px; min-height: 44px; } .check input { width: 20px; height: 20px; }
-.acts { display: flex; gap: 10px; padding: 8px 0 12px 14px; }
+.point {
+  border-bottom: 1px solid var(--line);
+}
+summary {
+  min-height: 44px;
+  padding: 10px 0;
+  cursor: pointer;
+}
+.state {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px 10px;
+  align-items: end;
+  padding: 0 0 8px 14px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+.short {
+  width: 112px;
+}
+.long {
+  flex: 1 1 220px;
+}
+input:not([type='checkbox']),
+select {
+  min-height: 44px;
+  font: inherit;
+  font-size: 14.5px;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+  width: 100%;
+}
+.check {
+  flex-direction: row;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+}
+.check input {
+  width: 20px;
+  height: 20px;
+}
+.acts {
+  display: flex;
+  gap: 10px;
+  padding: 8px 0 12px 14px;
+}
 </style>

@@ -1,16 +1,21 @@
 <script setup lang="ts">
 import type { SheetReference } from '../../../../core/sheet'
 
-/** Something is about to be taken out that other places name: they are told, and taken out with it on request. */
-defineProps<{ name: string | null, references: readonly SheetReference[] }>()
-const emit = defineEmits<{ close: [], clear: [] }>()
+/**
+ * Something is about to be taken out that other places name: they are told, and taken out with it on request.
+ */
+defineProps<{ name: string | null; references: readonly SheetReference[] }>()
+const emit = defineEmits<{ close: []; clear: [] }>()
 </script>
 
 <template>
   <v-dialog :model-value="name !== null" max-width="520" @update:model-value="v => v || emit('close')">
     <v-card :title="`Remove ${name}`">
       <v-card-text>
-        <p>{{ name }} is named in {{ references.length === 1 ? 'one place' : `${references.length} places` }}: {{ references.map(r => `${r.at} ${r.name}`).join(', ') }}.</p>
+        <p>
+          {{ name }} is named in {{ references.length === 1 ? 'one place' : `${references.length} places` }}:
+          {{ references.map(r => `${r.at} ${r.name}`).join(', ') }}.
+        </p>
       </v-card-text>
       <v-card-actions>
         <v-spacer />

@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import { SCHOOLS, type ModelSheet } from '../../../../core/sheet'
 
-/** Where practitioners differ and the choice changes steps and targets: this model may ask for another side than the shop. */
+/**
+ * Where practitioners differ and the choice changes steps and targets: this model may ask for another side
+ * than the shop.
+ */
 const props = defineProps<{ sheet: ModelSheet }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
 const acting = SCHOOLS.filter(s => s.acts)
@@ -13,13 +16,41 @@ function choose(id: string, side: string) {
 
 <template>
   <div class="schools">
-    <label v-for="s in acting" :key="s.id">{{ s.question }}
-      <select :value="sheet.schools?.[s.id] ?? ''" @change="choose(s.id, ($event.target as HTMLSelectElement).value)"><option value="">as the shop does (recommended: {{ s.options.find(o => o.id === s.defaultId)!.words }})</option><option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option></select>
+    <label v-for="s in acting" :key="s.id"
+      >{{ s.question }}
+      <select
+        :value="sheet.schools?.[s.id] ?? ''"
+        @change="choose(s.id, ($event.target as HTMLSelectElement).value)"
+      >
+        <option value="">
+          as the shop does (recommended: {{ s.options.find(o => o.id === s.defaultId)!.words }})
+        </option>
+        <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option>
+      </select>
     </label>
   </div>
 </template>
 
 <style scoped>
-.schools { display: grid; gap: 10px; max-width: 760px; } label { display: flex; flex-direction: column; font-size: 13px; color: var(--ink2); }
-select { min-height: 44px; font: inherit; font-size: 14.5px; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
+.schools {
+  display: grid;
+  gap: 10px;
+  max-width: 760px;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 13px;
+  color: var(--ink2);
+}
+select {
+  min-height: 44px;
+  font: inherit;
+  font-size: 14.5px;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
 </style>

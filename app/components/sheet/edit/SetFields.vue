@@ -5,37 +5,155 @@ import { SET_KINDS, type ModelSheet } from '../../../../core/sheet'
 import { KIND_WORDS } from '../../../../shared/words/sheetWords'
 
 /** What the set is: name, kind, channels, supply, and what holds for all steps. */
-const props = defineProps<{ sheet: ModelSheet, rules: readonly RuleSet[], isNew: boolean }>()
+const props = defineProps<{ sheet: ModelSheet; rules: readonly RuleSet[]; isNew: boolean }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
 const kinds = SET_KINDS.map(k => ({ value: k, title: KIND_WORDS[k] }))
 const plans = CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name }))
 const rules = computed(() => props.rules.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
-const set = <K extends keyof ModelSheet>(key: K) => (value: ModelSheet[K]) => emit('change', { [key]: value })
-const number = (text: string, otherwise: number) => Number.isFinite(Number.parseFloat(text.replace(',', '.'))) ? Number.parseFloat(text.replace(',', '.')) : otherwise
-const main = (change: Partial<ModelSheet['main']>) => emit('change', { main: { ...props.sheet.main, ...change } })
-const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) => emit('change', { [key]: { ...props.sheet[key], [end]: number(text, props.sheet[key][end]) } })
+const set =
+  <K extends keyof ModelSheet>(key: K) =>
+  (value: ModelSheet[K]) =>
+    emit('change', { [key]: value })
+const number = (text: string, otherwise: number) =>
+  Number.isFinite(Number.parseFloat(text.replace(',', '.')))
+    ? Number.parseFloat(text.replace(',', '.'))
+    : otherwise
+const main = (change: Partial<ModelSheet['main']>) =>
+  emit('change', { main: { ...props.sheet.main, ...change } })
+const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
+  emit('change', { [key]: { ...props.sheet[key], [end]: number(text, props.sheet[key][end]) } })
 </script>
 
 <template>
   <div class="fields">
-    <v-text-field :model-value="sheet.model" label="Model" @change="(e: Event) => set('model')((e.target as HTMLInputElement).value)" />
-    <v-text-field :model-value="sheet.description" label="In one line" @change="(e: Event) => set('description')((e.target as HTMLInputElement).value)" />
-    <v-select :model-value="sheet.kind" label="Kind of set" :items="kinds" @update:model-value="kind => emit('change', { kind })" />
-    <v-select :model-value="sheet.planId" label="Channels" :items="plans" @update:model-value="planId => emit('change', { planId })" />
-    <v-select :model-value="sheet.main.mode" label="Mode that a first judgement goes by" :items="[...MODES]" @update:model-value="mode => main({ mode })" />
-    <v-select :model-value="sheet.defaultRuleSetId" label="Rule set to begin with" :items="rules" @update:model-value="defaultRuleSetId => emit('change', { defaultRuleSetId })" />
-    <v-text-field :model-value="sheet.nominalSupplyV" label="Supply at the set while keyed" suffix="V" inputmode="decimal" @change="(e: Event) => set('nominalSupplyV')(number((e.target as HTMLInputElement).value, sheet.nominalSupplyV))" />
-    <v-text-field :model-value="sheet.load" label="Load" @change="(e: Event) => set('load')((e.target as HTMLInputElement).value)" />
-    <div class="pair"><v-text-field :model-value="sheet.idleA.low" label="Current receiving, from" suffix="A" @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)" /><v-text-field :model-value="sheet.idleA.high" label="to" suffix="A" @change="(e: Event) => range('idleA', 'high', (e.target as HTMLInputElement).value)" /></div>
-    <div class="pair"><v-text-field :model-value="sheet.keyedA.low" label="Current keyed, from" suffix="A" @change="(e: Event) => range('keyedA', 'low', (e.target as HTMLInputElement).value)" /><v-text-field :model-value="sheet.keyedA.high" label="to" suffix="A" @change="(e: Event) => range('keyedA', 'high', (e.target as HTMLInputElement).value)" /></div>
-    <v-text-field :model-value="sheet.driftLimitHzPerMin ?? ''" label="Frequency waits until it drifts less than" suffix="Hz/min" hint="empty = by kind: 2, or 1 with SSB" @change="(e: Event) => emit('change', { driftLimitHzPerMin: number((e.target as HTMLInputElement).value, Number.NaN) > 0 ? number((e.target as HTMLInputElement).value, 2) : undefined as never })" />
-    <v-textarea class="wide" :model-value="sheet.cautions.join('\n')" label="Cautions that hold for the whole set, one a line" rows="3" auto-grow @change="(e: Event) => emit('change', { cautions: (e.target as HTMLTextAreaElement).value.split('\n').map(l => l.trim()).filter(Boolean) })" />
+    <v-text-field
+      :model-value="sheet.model"
+      label="Model"
+      @change="(e: Event) => set('model')((e.target as HTMLInputElement).value)"
+    />
+    <v-text-field
+      :model-value="sheet.description"
+      label="In one line"
+      @change="(e: Event) => set('description')((e.target as HTMLInputElement).value)"
+    />
+    <v-select
+      :model-value="sheet.kind"
+      label="Kind of set"
+      :items="kinds"
+      @update:model-value="kind => emit('change', { kind })"
+    />
+    <v-select
+      :model-value="sheet.planId"
+      label="Channels"
+      :items="plans"
+      @update:model-value="planId => emit('change', { planId })"
+    />
+    <v-select
+      :model-value="sheet.main.mode"
+      label="Mode that a first judgement goes by"
+      :items="[...MODES]"
+      @update:model-value="mode => main({ mode })"
+    />
+    <v-select
+      :model-value="sheet.defaultRuleSetId"
+      label="Rule set to begin with"
+      :items="rules"
+      @update:model-value="defaultRuleSetId => emit('change', { defaultRuleSetId })"
+    />
+    <v-text-field
+      :model-value="sheet.nominalSupplyV"
+      label="Supply at the set while keyed"
+      suffix="V"
+      inputmode="decimal"
+      @change="
+        (e: Event) =>
+          set('nominalSupplyV')(number((e.target as HTMLInputElement).value, sheet.nominalSupplyV))
+      "
+    />
+    <v-text-field
+      :model-value="sheet.load"
+      label="Load"
+      @change="(e: Event) => set('load')((e.target as HTMLInputElement).value)"
+    />
+    <div class="pair">
+      <v-text-field
+        :model-value="sheet.idleA.low"
+        label="Current receiving, from"
+        suffix="A"
+        @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)"
+      /><v-text-field
+        :model-value="sheet.idleA.high"
+        label="to"
+        suffix="A"
+        @change="(e: Event) => range('idleA', 'high', (e.target as HTMLInputElement).value)"
+      />
+    </div>
+    <div class="pair">
+      <v-text-field
+        :model-value="sheet.keyedA.low"
+        label="Current keyed, from"
+        suffix="A"
+        @change="(e: Event) => range('keyedA', 'low', (e.target as HTMLInputElement).value)"
+      /><v-text-field
+        :model-value="sheet.keyedA.high"
+        label="to"
+        suffix="A"
+        @change="(e: Event) => range('keyedA', 'high', (e.target as HTMLInputElement).value)"
+      />
+    </div>
+    <v-text-field
+      :model-value="sheet.driftLimitHzPerMin ?? ''"
+      label="Frequency waits until it drifts less than"
+      suffix="Hz/min"
+      hint="empty = by kind: 2, or 1 with SSB"
+      @change="
+        (e: Event) =>
+          emit('change', {
+            driftLimitHzPerMin:
+              number((e.target as HTMLInputElement).value, Number.NaN) > 0
+                ? number((e.target as HTMLInputElement).value, 2)
+                : (undefined as never),
+          })
+      "
+    />
+    <v-textarea
+      class="wide"
+      :model-value="sheet.cautions.join('\n')"
+      label="Cautions that hold for the whole set, one a line"
+      rows="3"
+      auto-grow
+      @change="
+        (e: Event) =>
+          emit('change', {
+            cautions: (e.target as HTMLTextAreaElement).value
+              .split('\n')
+              .map(l => l.trim())
+              .filter(Boolean),
+          })
+      "
+    />
     <p v-if="!isNew" class="quiet wide">Its id stays {{ sheet.id }}.</p>
   </div>
 </template>
 
 <style scoped>
-.fields { display: grid; grid-template-columns: 1fr 1fr; gap: 14px 18px; max-width: 940px; }
-.wide { grid-column: 1 / -1; } .pair { display: grid; grid-template-columns: 1fr 1fr; gap: 10px; }
-@media (max-width: 700px) { .fields { grid-template-columns: 1fr; } }
+.fields {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 14px 18px;
+  max-width: 940px;
+}
+.wide {
+  grid-column: 1 / -1;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 10px;
+}
+@media (max-width: 700px) {
+  .fields {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -6,51 +6,212 @@ import ActionFields from './ActionFields.vue'
 import PointList from './PointList.vue'
 
 /** One step: what to do, why, what is turned, what must come first, what is measured. */
-const props = defineProps<{ step: Step, sheet: ModelSheet, fresh: MeasurePoint }>()
+const props = defineProps<{ step: Step; sheet: ModelSheet; fresh: MeasurePoint }>()
 const emit = defineEmits<{ change: [step: Step] }>()
 const put = (change: Partial<Step>) => emit('change', { ...props.step, ...change })
 const text = (e: Event) => (e.target as HTMLInputElement).value
 const others = computed(() => props.sheet.procedure.filter(s => s.id !== props.step.id))
 const measured = computed(() => [...new Set(props.step.points.flatMap(p => p.wants.map(w => w.quantity)))])
-const criterion = computed(() => !props.step.criterion ? 'none' : props.step.criterion.kind === 'spread' ? 'spread' : props.step.criterion.seek === 'smallest' ? 'dip' : 'peak')
+const criterion = computed(() =>
+  !props.step.criterion
+    ? 'none'
+    : props.step.criterion.kind === 'spread'
+      ? 'spread'
+      : props.step.criterion.seek === 'smallest'
+        ? 'dip'
+        : 'peak',
+)
 const quantity = computed(() => props.step.criterion?.quantity ?? measured.value[0] ?? 'powerW')
 function condition(kind: string, q: Quantity = quantity.value, db?: number) {
-  const most = db ?? (props.step.criterion?.kind === 'spread' ? props.step.criterion.maxDb : props.step.criterion?.gainDb)
-  put({ criterion: kind === 'none' ? null : kind === 'spread' ? { kind: 'spread', quantity: q, maxDb: most ?? 0.5 } : { kind: 'peak', quantity: q, gainDb: most ?? 0.1, ...(kind === 'dip' ? { seek: 'smallest' as const } : {}) } })
+  const most =
+    db ??
+    (props.step.criterion?.kind === 'spread' ? props.step.criterion.maxDb : props.step.criterion?.gainDb)
+  put({
+    criterion:
+      kind === 'none'
+        ? null
+        : kind === 'spread'
+          ? { kind: 'spread', quantity: q, maxDb: most ?? 0.5 }
+          : {
+              kind: 'peak',
+              quantity: q,
+              gainDb: most ?? 0.1,
+              ...(kind === 'dip' ? { seek: 'smallest' as const } : {}),
+            },
+  })
 }
 const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? Number.parseFloat(t) : null })
 </script>
 
 <template>
   <div class="step">
-    <v-text-field :model-value="step.id" label="Number" maxlength="20" @change="(e: Event) => put({ id: text(e).trim() })" />
+    <v-text-field
+      :model-value="step.id"
+      label="Number"
+      maxlength="20"
+      @change="(e: Event) => put({ id: text(e).trim() })"
+    />
     <v-text-field :model-value="step.title" label="Title" @change="(e: Event) => put({ title: text(e) })" />
-    <v-textarea class="wide" :model-value="step.instruction" label="What to do" rows="2" auto-grow @change="(e: Event) => put({ instruction: text(e) })" />
-    <v-textarea class="wide" :model-value="step.why" label="Why" rows="1" auto-grow @change="(e: Event) => put({ why: text(e) })" />
-    <v-textarea class="wide" :model-value="step.cautions.join('\n')" label="Cautions, one a line" rows="1" auto-grow @change="(e: Event) => put({ cautions: text(e).split('\n').map(l => l.trim()).filter(Boolean) })" />
-    <v-select multiple chips :model-value="[...step.adjusters]" label="Turned, in this order" :items="sheet.adjusters.map(a => ({ value: a.designator, title: `${a.designator} ${a.name}` }))" @update:model-value="adjusters => put({ adjusters })" />
-    <v-select multiple chips :model-value="[...step.needs]" label="Must be current first" :items="others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` }))" @update:model-value="needs => put({ needs })" />
-    <v-select :model-value="step.skipIf" label="Not needed if this is inside" :items="[{ value: null, title: 'always needed' }, ...others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` }))]" @update:model-value="skipIf => put({ skipIf })" />
-    <v-text-field :model-value="step.keyDownLimitS ?? ''" label="Longest key-down (empty = not keyed)" suffix="s" inputmode="decimal" @change="(e: Event) => keyDown(text(e))" />
+    <v-textarea
+      class="wide"
+      :model-value="step.instruction"
+      label="What to do"
+      rows="2"
+      auto-grow
+      @change="(e: Event) => put({ instruction: text(e) })"
+    />
+    <v-textarea
+      class="wide"
+      :model-value="step.why"
+      label="Why"
+      rows="1"
+      auto-grow
+      @change="(e: Event) => put({ why: text(e) })"
+    />
+    <v-textarea
+      class="wide"
+      :model-value="step.cautions.join('\n')"
+      label="Cautions, one a line"
+      rows="1"
+      auto-grow
+      @change="
+        (e: Event) =>
+          put({
+            cautions: text(e)
+              .split('\n')
+              .map(l => l.trim())
+              .filter(Boolean),
+          })
+      "
+    />
+    <v-select
+      multiple
+      chips
+      :model-value="[...step.adjusters]"
+      label="Turned, in this order"
+      :items="sheet.adjusters.map(a => ({ value: a.designator, title: `${a.designator} ${a.name}` }))"
+      @update:model-value="adjusters => put({ adjusters })"
+    />
+    <v-select
+      multiple
+      chips
+      :model-value="[...step.needs]"
+      label="Must be current first"
+      :items="others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` }))"
+      @update:model-value="needs => put({ needs })"
+    />
+    <v-select
+      :model-value="step.skipIf"
+      label="Not needed if this is inside"
+      :items="[
+        { value: null, title: 'always needed' },
+        ...others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` })),
+      ]"
+      @update:model-value="skipIf => put({ skipIf })"
+    />
+    <v-text-field
+      :model-value="step.keyDownLimitS ?? ''"
+      label="Longest key-down (empty = not keyed)"
+      suffix="s"
+      inputmode="decimal"
+      @change="(e: Event) => keyDown(text(e))"
+    />
     <div class="condition wide">
-      <label>Condition on all rows<select :value="criterion" @change="condition(text($event))"><option value="none">none</option><option value="spread">spread over the rows</option><option value="peak">for the largest, pass by pass</option><option value="dip">for the smallest, pass by pass</option></select></label>
+      <label
+        >Condition on all rows<select :value="criterion" @change="condition(text($event))">
+          <option value="none">none</option>
+          <option value="spread">spread over the rows</option>
+          <option value="peak">for the largest, pass by pass</option>
+          <option value="dip">for the smallest, pass by pass</option>
+        </select></label
+      >
       <template v-if="criterion !== 'none'">
-        <label>of<select :value="quantity" @change="condition(criterion, text($event) as Quantity)"><option v-for="q in measured" :key="q" :value="q">{{ QUANTITIES[q].label }}</option></select></label>
-        <label>{{ criterion === 'spread' ? 'at most, dB' : 'until a pass gains less than, dB' }}<input class="fig" inputmode="decimal" :value="step.criterion?.kind === 'spread' ? step.criterion.maxDb : step.criterion?.gainDb" @change="condition(criterion, quantity, Number.parseFloat(text($event).replace(',', '.')) || undefined)"></label>
+        <label
+          >of<select :value="quantity" @change="condition(criterion, text($event) as Quantity)">
+            <option v-for="q in measured" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
+          </select></label
+        >
+        <label
+          >{{ criterion === 'spread' ? 'at most, dB' : 'until a pass gains less than, dB'
+          }}<input
+            class="fig"
+            inputmode="decimal"
+            :value="step.criterion?.kind === 'spread' ? step.criterion.maxDb : step.criterion?.gainDb"
+            @change="
+              condition(criterion, quantity, Number.parseFloat(text($event).replace(',', '.')) || undefined)
+            "
+        /></label>
       </template>
-      <label class="check"><input type="checkbox" :checked="step.decides" @change="put({ decides: !step.decides })"> its outcome only chooses the way</label>
+      <label class="check"
+        ><input type="checkbox" :checked="step.decides" @change="put({ decides: !step.decides })" /> its
+        outcome only chooses the way</label
+      >
     </div>
     <ActionFields class="wide" :actions="step.actions ?? []" @change="actions => put({ actions })" />
-    <div class="wide"><h3>Measured in it</h3><PointList :points="step.points" :plan-id="sheet.planId" :steps="sheet.procedure.map(s => s.id)" :fresh="fresh" @change="points => put({ points })" /></div>
+    <div class="wide">
+      <h3>Measured in it</h3>
+      <PointList
+        :points="step.points"
+        :plan-id="sheet.planId"
+        :steps="sheet.procedure.map(s => s.id)"
+        :fresh="fresh"
+        @change="points => put({ points })"
+      />
+    </div>
   </div>
 </template>
 
 <style scoped>
-.step { display: grid; grid-template-columns: 1fr 1fr; gap: 12px 18px; padding: 8px 0 16px 14px; border-left: 2px solid var(--accent); }
-.wide { grid-column: 1 / -1; } h3 { font-size: 14px; margin: 4px 0; }
-.condition { display: flex; flex-wrap: wrap; gap: 10px; align-items: end; }
-label { display: flex; flex-direction: column; font-size: 12.5px; color: var(--ink2); }
-input:not([type=checkbox]), select { min-height: 44px; font: inherit; font-size: 14.5px; padding: 0 8px; border: 1px solid var(--edge); border-radius: 6px; background: var(--sheet); color: var(--ink); }
-.check { flex-direction: row; align-items: center; gap: 6px; min-height: 44px; } .check input { width: 20px; height: 20px; }
-@media (max-width: 700px) { .step { grid-template-columns: 1fr; } }
+.step {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 12px 18px;
+  padding: 8px 0 16px 14px;
+  border-left: 2px solid var(--accent);
+}
+.wide {
+  grid-column: 1 / -1;
+}
+h3 {
+  font-size: 14px;
+  margin: 4px 0;
+}
+.condition {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 10px;
+  align-items: end;
+}
+label {
+  display: flex;
+  flex-direction: column;
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+input:not([type='checkbox']),
+select {
+  min-height: 44px;
+  font: inherit;
+  font-size: 14.5px;
+  padding: 0 8px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+.check {
+  flex-direction: row;
+  align-items: center;
+  gap: 6px;
+  min-height: 44px;
+}
+.check input {
+  width: 20px;
+  height: 20px;
+}
+@media (max-width: 700px) {
+  .step {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

@@ -20,15 +20,33 @@ const search = useSearchStore()
 const night = useCookie<'day' | 'night'>('theme')
 const instruments = useInstrumentsStore()
 const confirming = ref<string | null>(null)
-const diagnosis = computed(() => diagnose(store.sheet!, store.asFound, testsMade(store.sheet!, store.events), q => instruments.optionsFor(q).length > 0))
+const diagnosis = computed(() =>
+  diagnose(
+    store.sheet!,
+    store.asFound,
+    testsMade(store.sheet!, store.events),
+    q => instruments.optionsFor(q).length > 0,
+  ),
+)
 const wrong = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length > 0))
-const inOrder = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length === 0 && d.fine.length > 0))
+const inOrder = computed(() =>
+  diagnosis.value.domains.filter(d => d.symptoms.length === 0 && d.fine.length > 0),
+)
 const doubting = doubtingOf(store, instruments, () => store.asFound)
-const doubts = computed(() => store.asFound.flatMap(r => rowDoubts(doubting(), r).map(d => ({ title: r.point.title, words: d.keptBecause ? `${d.words} Kept: ${d.keptBecause}` : d.words, settled: d.keptBecause !== null }))))
-const confirmed = computed(() => store.events.flatMap(e => e.kind === 'cause-confirmed' ? [e] : []))
+const doubts = computed(() =>
+  store.asFound.flatMap(r =>
+    rowDoubts(doubting(), r).map(d => ({
+      title: r.point.title,
+      words: d.keptBecause ? `${d.words} Kept: ${d.keptBecause}` : d.words,
+      settled: d.keptBecause !== null,
+    })),
+  ),
+)
+const confirmed = computed(() => store.events.flatMap(e => (e.kind === 'cause-confirmed' ? [e] : [])))
 const measured = computed(() => store.asFound.some(r => r.cells.some(c => c.latest)))
 
-const answer = (observableId: string, outcome: string) => store.append({ kind: 'test-made', observableId, outcome, text: '' })
+const answer = (observableId: string, outcome: string) =>
+  store.append({ kind: 'test-made', observableId, outcome, text: '' })
 async function confirm(text: string) {
   await store.append({ kind: 'cause-confirmed', causeId: confirming.value!, text })
   confirming.value = null
@@ -38,8 +56,14 @@ async function confirm(text: string) {
 <template>
   <div class="page">
     <h1>Findings</h1>
-    <p class="lead">What the as-found readings say, what they may come from, and what to try next. Causes are weighed by rule from the readings; you decide.</p>
-    <p v-if="!measured" class="lead">Nothing is measured yet. <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">Take the rows as found</NuxtLink> first.</p>
+    <p class="lead">
+      What the as-found readings say, what they may come from, and what to try next. Causes are weighed by
+      rule from the readings; you decide.
+    </p>
+    <p v-if="!measured" class="lead">
+      Nothing is measured yet.
+      <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">Take the rows as found</NuxtLink> first.
+    </p>
     <template v-else>
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
       <WrongList :rows="store.asFound" :doubts="doubts.filter(d => !d.settled)" />
@@ -47,20 +71,84 @@ async function confirm(text: string) {
     <section v-for="d in wrong" :key="d.domain" class="domain" :aria-label="DOMAIN_WORDS[d.domain]">
       <h2>{{ DOMAIN_WORDS[d.domain] }}</h2>
       <p class="quiet">{{ d.symptoms.map(evidenceWords).join('. ') }}.</p>
-      <p v-if="d.explainedBy"><b>Comes with: {{ d.explainedBy.title }}.</b> <span class="quiet">Mend that first, then look here again.</span></p>
-      <div v-else class="pair"><CauseList :ranked="d.ranked" :confirmed="confirmed.map(c => c.causeId)" @confirm="id => (confirming = id)" /><NextTestBox :next="d.next" :proof="d.proof" :cannot-ask="d.cannotAsk" @answer="answer" @measure="navigateTo(`/jobs/${store.job!.id}/as-found`)" /></div>
+      <p v-if="d.explainedBy">
+        <b>Comes with: {{ d.explainedBy.title }}.</b>
+        <span class="quiet">Mend that first, then look here again.</span>
+      </p>
+      <div v-else class="pair">
+        <CauseList
+          :ranked="d.ranked"
+          :confirmed="confirmed.map(c => c.causeId)"
+          @confirm="id => (confirming = id)"
+        /><NextTestBox
+          :next="d.next"
+          :proof="d.proof"
+          :cannot-ask="d.cannotAsk"
+          @answer="answer"
+          @measure="navigateTo(`/jobs/${store.job!.id}/as-found`)"
+        />
+      </div>
     </section>
-    <section v-if="inOrder.length" aria-label="In order"><h2>In order</h2><p v-for="d in inOrder" :key="d.domain"><b>{{ DOMAIN_WORDS[d.domain] }}</b> <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span></p></section>
-    <section v-if="confirmed.length" aria-label="Work that follows"><h2>Work that follows</h2><ul><li v-for="c in confirmed" :key="c.id"><b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }} <span class="quiet">{{ c.text }}</span></li></ul></section>
+    <section v-if="inOrder.length" aria-label="In order">
+      <h2>In order</h2>
+      <p v-for="d in inOrder" :key="d.domain">
+        <b>{{ DOMAIN_WORDS[d.domain] }}</b>
+        <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span>
+      </p>
+    </section>
+    <section v-if="confirmed.length" aria-label="Work that follows">
+      <h2>Work that follows</h2>
+      <ul>
+        <li v-for="c in confirmed" :key="c.id">
+          <b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }}
+          <span class="quiet">{{ c.text }}</span>
+        </li>
+      </ul>
+    </section>
     <StatementCheck />
-    <LazyModelHistory :sheet="store.sheet!" :job-id="store.job!.id" :night="night === 'night'" :load="search.historyOf" />
-    <TextDialog :open="confirming !== null" :title="confirming ? causeOf(confirming).title : ''" hint="It goes into the record and counts among the typical faults of the model." label="What proved it" action="Confirm the cause" :required="false" @close="confirming = null" @done="confirm" />
+    <LazyModelHistory
+      :sheet="store.sheet!"
+      :job-id="store.job!.id"
+      :night="night === 'night'"
+      :load="search.historyOf"
+    />
+    <TextDialog
+      :open="confirming !== null"
+      :title="confirming ? causeOf(confirming).title : ''"
+      hint="It goes into the record and counts among the typical faults of the model."
+      label="What proved it"
+      action="Confirm the cause"
+      :required="false"
+      @close="confirming = null"
+      @done="confirm"
+    />
   </div>
 </template>
 
 <style scoped>
-.domain { border-top: 1px solid var(--line2); margin-top: 18px; padding-top: 12px; } .domain h2 { margin: 0; } .domain > p { margin: 2px 0 6px; }
-.pair { display: grid; grid-template-columns: minmax(0, 1.25fr) minmax(300px, 1fr); gap: 32px; align-items: start; }
-section > p { margin: 4px 0; }
-@media (max-width: 900px) { .pair { grid-template-columns: 1fr; } }
+.domain {
+  border-top: 1px solid var(--line2);
+  margin-top: 18px;
+  padding-top: 12px;
+}
+.domain h2 {
+  margin: 0;
+}
+.domain > p {
+  margin: 2px 0 6px;
+}
+.pair {
+  display: grid;
+  grid-template-columns: minmax(0, 1.25fr) minmax(300px, 1fr);
+  gap: 32px;
+  align-items: start;
+}
+section > p {
+  margin: 4px 0;
+}
+@media (max-width: 900px) {
+  .pair {
+    grid-template-columns: 1fr;
+  }
+}
 </style>

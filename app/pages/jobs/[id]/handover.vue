@@ -10,7 +10,13 @@ import OpenItemList from '../../../components/handover/OpenItemList.vue'
 import { bandCharts } from '../../../../shared/words/bandChart'
 import { adjusted, carrierAdvice, compliance } from '../../../../core/handover'
 import { complianceWords, unsettled, workDone } from '../../../../shared/words/handoverWords'
-import { handoverCautions, lessPowerWords, mendedWords, operatingAdvice, rulesWords } from '../../../../shared/words/ownerWords'
+import {
+  handoverCautions,
+  lessPowerWords,
+  mendedWords,
+  operatingAdvice,
+  rulesWords,
+} from '../../../../shared/words/ownerWords'
 import { day, dayAndTime } from '../../../../shared/words/runWords'
 import { useJobStore } from '../../../stores/job'
 import { jobTag } from '../../../../shared/job'
@@ -27,7 +33,9 @@ const work = computed(() => workDone(store.run!, adjusted(store.run!, store.comp
 const open = computed(() => unsettled(store.items))
 const mended = computed(() => mendedWords(store.sheet!, store.events))
 const less = computed(() => lessPowerWords(store.sheet!, store.compared))
-const advice = computed(() => operatingAdvice(store.sheet!, carrierAdvice(store.sheet!, store.rules!, store.run!), store.events))
+const advice = computed(() =>
+  operatingAdvice(store.sheet!, carrierAdvice(store.sheet!, store.rules!, store.run!), store.events),
+)
 /** Something was entered after the last handover: it takes a new issue to stand on paper. */
 const corrected = computed(() => store.handedOver !== null && store.events.at(-1)?.id !== store.handedOver.id)
 const MARK = { 'met': 'inside', 'outside': 'above', 'not-shown': 'none', 'no-legal-rules': 'none' } as const
@@ -47,35 +55,162 @@ const print = () => window.print()
 <template>
   <div class="page handover">
     <div class="top">
-      <div><h1>Handover {{ jobTag(store.job!.number) }}: {{ store.sheet!.model }}, serial {{ store.job!.serial }}</h1>
-        <p class="lead">{{ store.job!.owner }}. {{ store.job!.promisedOn ? `Promised ${day(store.job!.promisedOn)}. ` : '' }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}</p></div>
-      <div class="acts no-print"><v-btn @click="print">Print</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true">{{ store.handedOver ? 'New issue' : 'Hand over' }}&hellip;</v-btn></div>
+      <div>
+        <h1>
+          Handover {{ jobTag(store.job!.number) }}: {{ store.sheet!.model }}, serial {{ store.job!.serial }}
+        </h1>
+        <p class="lead">
+          {{ store.job!.owner }}. {{ store.job!.promisedOn ? `Promised ${day(store.job!.promisedOn)}. ` : ''
+          }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}
+        </p>
+      </div>
+      <div class="acts no-print">
+        <v-btn @click="print">Print</v-btn
+        ><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn
+        ><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn
+        ><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true"
+          >{{ store.handedOver ? 'New issue' : 'Hand over' }}&hellip;</v-btn
+        >
+      </div>
     </div>
-    <section class="verdict"><StateMark :mark="MARK[standing.kind]" :size="20" /><div><b>{{ legal.words }}</b><ul v-if="legal.detail.length"><li v-for="d in legal.detail" :key="d">{{ d }}</li></ul>
-      <p class="quiet">{{ rulesWords(store.rules!) }}</p></div></section>
+    <section class="verdict">
+      <StateMark :mark="MARK[standing.kind]" :size="20" />
+      <div>
+        <b>{{ legal.words }}</b>
+        <ul v-if="legal.detail.length">
+          <li v-for="d in legal.detail" :key="d">{{ d }}</li>
+        </ul>
+        <p class="quiet">{{ rulesWords(store.rules!) }}</p>
+      </div>
+    </section>
     <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
-    <section><h2>Complaint</h2><p class="words">{{ store.job!.complaint }}</p><SettledClaims v-if="store.claims.length > 0" :claims="store.claims" /></section>
-    <section class="charts"><BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" /></section>
-    <section><h2>Before and after</h2><p class="quiet legend"><StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar: uncertainty</p><div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div></section>
-    <section><h2>What was done</h2><ul><li v-for="w in [...work, ...mended]" :key="w">{{ w }}</li></ul></section>
-    <section v-if="less.length"><h2>Why the meter may show less</h2><ul><li v-for="w in less" :key="w">{{ w }}</li></ul></section>
-    <section><h2>How to run it</h2><ul><li v-for="w in advice" :key="w">{{ w }}</li></ul></section>
-    <section><h2>Open items <span class="quiet">{{ open.length }} not settled</span></h2><OpenItemList :items="store.items" @settle="id => (settling = id)" /></section>
-    <section><h2>Cautions</h2><ul><li v-for="c in handoverCautions(store.sheet!)" :key="c">{{ c }}</li></ul></section>
-    <TextDialog :open="settling !== null" title="Settle the open item" label="How it was settled, or who was told" action="Settle" @close="settling = null" @done="settle" />
-    <TextDialog :open="handing" title="Hand the set over" :hint="open.length ? `${open.length} items are open: say what the owner was told about them.` : 'Nothing is open.'" label="What the owner was told" action="Hand over" :required="open.length > 0" @close="handing = false" @done="handOver" />
+    <section>
+      <h2>Complaint</h2>
+      <p class="words">{{ store.job!.complaint }}</p>
+      <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
+    </section>
+    <section class="charts">
+      <BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" />
+    </section>
+    <section>
+      <h2>Before and after</h2>
+      <p class="quiet legend">
+        <StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar:
+        uncertainty
+      </p>
+      <div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div>
+    </section>
+    <section>
+      <h2>What was done</h2>
+      <ul>
+        <li v-for="w in [...work, ...mended]" :key="w">{{ w }}</li>
+      </ul>
+    </section>
+    <section v-if="less.length">
+      <h2>Why the meter may show less</h2>
+      <ul>
+        <li v-for="w in less" :key="w">{{ w }}</li>
+      </ul>
+    </section>
+    <section>
+      <h2>How to run it</h2>
+      <ul>
+        <li v-for="w in advice" :key="w">{{ w }}</li>
+      </ul>
+    </section>
+    <section>
+      <h2>
+        Open items <span class="quiet">{{ open.length }} not settled</span>
+      </h2>
+      <OpenItemList :items="store.items" @settle="id => (settling = id)" />
+    </section>
+    <section>
+      <h2>Cautions</h2>
+      <ul>
+        <li v-for="c in handoverCautions(store.sheet!)" :key="c">{{ c }}</li>
+      </ul>
+    </section>
+    <TextDialog
+      :open="settling !== null"
+      title="Settle the open item"
+      label="How it was settled, or who was told"
+      action="Settle"
+      @close="settling = null"
+      @done="settle"
+    />
+    <TextDialog
+      :open="handing"
+      title="Hand the set over"
+      :hint="
+        open.length
+          ? `${open.length} items are open: say what the owner was told about them.`
+          : 'Nothing is open.'
+      "
+      label="What the owner was told"
+      action="Hand over"
+      :required="open.length > 0"
+      @close="handing = false"
+      @done="handOver"
+    />
   </div>
 </template>
 
 <style scoped>
-section { margin-top: 22px; }
-.top { display: flex; gap: 20px; justify-content: space-between; flex-wrap: wrap; }
-.acts { display: flex; gap: 8px; align-items: flex-start; } .acts a { color: inherit; }
-.verdict { display: flex; gap: 14px; border-top: 1px solid var(--line2); border-bottom: 1px solid var(--line2); padding: 12px 0; margin-top: 4px; }
-.verdict b { font-size: 17px; } .verdict p { margin: 4px 0 0; font-size: 13px; }
-.words { white-space: pre-wrap; max-width: 80ch; margin: 4px 0 0; }
-.charts { display: grid; grid-template-columns: 1fr 1fr; gap: 24px; }
-.legend { display: flex; gap: 8px; align-items: center; font-size: 13px; margin: 4px 0; }
-.scroll { overflow-x: auto; }
-@media (max-width: 900px) { .charts { grid-template-columns: minmax(0, 1fr); } }
+section {
+  margin-top: 22px;
+}
+.top {
+  display: flex;
+  gap: 20px;
+  justify-content: space-between;
+  flex-wrap: wrap;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+  align-items: flex-start;
+}
+.acts a {
+  color: inherit;
+}
+.verdict {
+  display: flex;
+  gap: 14px;
+  border-top: 1px solid var(--line2);
+  border-bottom: 1px solid var(--line2);
+  padding: 12px 0;
+  margin-top: 4px;
+}
+.verdict b {
+  font-size: 17px;
+}
+.verdict p {
+  margin: 4px 0 0;
+  font-size: 13px;
+}
+.words {
+  white-space: pre-wrap;
+  max-width: 80ch;
+  margin: 4px 0 0;
+}
+.charts {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 24px;
+}
+.legend {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  font-size: 13px;
+  margin: 4px 0;
+}
+.scroll {
+  overflow-x: auto;
+}
+@media (max-width: 900px) {
+  .charts {
+    grid-template-columns: minmax(0, 1fr);
+  }
+}
 </style>

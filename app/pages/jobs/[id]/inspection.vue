@@ -19,16 +19,26 @@ const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
 <template>
   <div class="page">
     <h1>First power and inspection</h1>
-    <p class="lead">Before the set is measured: does it come on without harm, and what has been done to it. Nothing is turned here.</p>
+    <p class="lead">
+      Before the set is measured: does it come on without harm, and what has been done to it. Nothing is
+      turned here.
+    </p>
     <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
     <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>
     <FirstPower :sheet="store.sheet!" :last="lastPower(store.events)" :live-a="liveA" @send="send" />
-    <CheckList v-slot="{ item }" :items="items" @send="send"><JobPhotos :about="`item:${item.id}`" :label="`photos of ${item.lookFor}`" small /></CheckList>
+    <CheckList v-slot="{ item }" :items="items" @send="send"
+      ><JobPhotos :about="`item:${item.id}`" :label="`photos of ${item.lookFor}`" small
+    /></CheckList>
     <ReminderList :reminders="store.reminders" :problem="wrong('text')" @send="send" />
   </div>
 </template>
 
 <style scoped>
-.care { margin-bottom: 14px; }
-.wrong { color: var(--out); font-weight: 600; }
+.care {
+  margin-bottom: 14px;
+}
+.wrong {
+  color: var(--out);
+  font-weight: 600;
+}
 </style>

@@ -21,13 +21,37 @@ const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const { said, say } = useSaid()
 const initial = computed<Intake>(() => {
-  const { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn } = store.job!
-  return { owner, contact, sheetId, ruleSetId, serial, complaint, claims, accessories, boxNote, mayDo, promisedOn }
+  const {
+    owner,
+    contact,
+    sheetId,
+    ruleSetId,
+    serial,
+    complaint,
+    claims,
+    accessories,
+    boxNote,
+    mayDo,
+    promisedOn,
+  } = store.job!
+  return {
+    owner,
+    contact,
+    sheetId,
+    ruleSetId,
+    serial,
+    complaint,
+    claims,
+    accessories,
+    boxNote,
+    mayDo,
+    promisedOn,
+  }
 })
 onMounted(() => void jobs.lookUpSet(store.job!.sheetId, store.job!.serial, store.job!.id))
 /** Version that the form was filled from: the job may be loaded anew underneath it. */
 const base = ref(store.job!.version)
-const conflict = ref<{ mine: Intake, theirs: Job } | null>(null)
+const conflict = ref<{ mine: Intake; theirs: Job } | null>(null)
 
 async function save(intake: Intake) {
   busy.value = true
@@ -55,11 +79,34 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
 <template>
   <div class="page">
     <h1>Intake</h1>
-    <p class="lead">Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the handover; the model stays, since the readings belong to its sheet.</p>
-    <IntakeConflict v-if="conflict" :rule-set-name="id => rules.of(id)?.name ?? id" :mine="conflict.mine" :theirs="conflict.theirs" @keep="keepMine(conflict)" @take="takeTheirs(conflict)" />
+    <p class="lead">
+      Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the
+      handover; the model stays, since the readings belong to its sheet.
+    </p>
+    <IntakeConflict
+      v-if="conflict"
+      :rule-set-name="id => rules.of(id)?.name ?? id"
+      :mine="conflict.mine"
+      :theirs="conflict.theirs"
+      @keep="keepMine(conflict)"
+      @take="takeTheirs(conflict)"
+    />
     <div class="with-aside">
-      <IntakeForm :key="base" :initial="initial" :rule-sets="rules.all" :models="sheets.list" action="Save corrections" :busy="busy" :failure="failure" model-fixed @done="save" @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)">
-        <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank">Tag</v-btn>
+      <IntakeForm
+        :key="base"
+        :initial="initial"
+        :rule-sets="rules.all"
+        :models="sheets.list"
+        action="Save corrections"
+        :busy="busy"
+        :failure="failure"
+        model-fixed
+        @done="save"
+        @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)"
+      >
+        <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank"
+          >Tag</v-btn
+        >
         <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
       </IntakeForm>
       <EarlierJobs v-if="jobs.earlier.length > 0" :jobs="jobs.earlier" />
@@ -68,6 +115,8 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
     <p class="quiet">Each side, the seal before it is broken, the note from the box, accessories.</p>
     <JobPhotos about="" label="Photos of the job" />
     <h2>Before anything is powered</h2>
-    <ul><li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li></ul>
+    <ul>
+      <li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li>
+    </ul>
   </div>
 </template>

@@ -22,16 +22,47 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
 <template>
   <div class="page">
     <h1>Repair</h1>
-    <p class="lead">What is asked and waited for, what went out and in, what was tested and treated. Glue, renewed capacitors, a fitted trimmer, a crystal or a conversion are asked first.</p>
+    <p class="lead">
+      What is asked and waited for, what went out and in, what was tested and treated. Glue, renewed
+      capacitors, a fitted trimmer, a crystal or a conversion are asked first.
+    </p>
     <SetCautions :sheet="store.sheet!" />
     <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
-    <QuestionList :questions="questions(store.events)" :waits="waits(store.events)" :wrong="wrong" @send="send" />
-    <PartForms :changed="changed" :tested="tested" :treated="treated" :owed="owed" :wrong="wrong" @send="send" />
-    <section class="other"><h2>Turned, but not on the sheet</h2><ul><li v-for="t in unlisted" :key="t.id"><b>{{ t.name }}</b> <span class="quiet">{{ ROLE_WORDS[t.role] }}; stood {{ t.startPosition || 'nobody knows where' }}</span></li></ul><OtherTurned :wrong="wrong" @send="send" /></section>
+    <QuestionList
+      :questions="questions(store.events)"
+      :waits="waits(store.events)"
+      :wrong="wrong"
+      @send="send"
+    />
+    <PartForms
+      :changed="changed"
+      :tested="tested"
+      :treated="treated"
+      :owed="owed"
+      :wrong="wrong"
+      @send="send"
+    />
+    <section class="other">
+      <h2>Turned, but not on the sheet</h2>
+      <ul>
+        <li v-for="t in unlisted" :key="t.id">
+          <b>{{ t.name }}</b>
+          <span class="quiet"
+            >{{ ROLE_WORDS[t.role] }}; stood {{ t.startPosition || 'nobody knows where' }}</span
+          >
+        </li>
+      </ul>
+      <OtherTurned :wrong="wrong" @send="send" />
+    </section>
   </div>
 </template>
 
 <style scoped>
-.other { margin-top: 20px; }
-.wrong { color: var(--out); font-weight: 600; }
+.other {
+  margin-top: 20px;
+}
+.wrong {
+  color: var(--out);
+  font-weight: 600;
+}
 </style>

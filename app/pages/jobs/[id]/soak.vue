@@ -22,14 +22,26 @@ const instruments = useInstrumentsStore()
 const live = useLiveStore()
 const { said, say } = useSaid()
 const point = computed(() => soakPoint(store.sheet!))
-const log = computed(() => running.value ? soakLog(store.sheet!, store.events, running.value) : null)
-const { typing, take, takeTyped } = useRowTaking({ sheet: () => store.sheet!, phase: 'soak', doubting: doubting(store, instruments, () => store.asLeft), liveOf: live.liveOf, rfSeen: live.rfSeen, append: store.append, say })
+const log = computed(() => (running.value ? soakLog(store.sheet!, store.events, running.value) : null))
+const { typing, take, takeTyped } = useRowTaking({
+  sheet: () => store.sheet!,
+  phase: 'soak',
+  doubting: doubting(store, instruments, () => store.asLeft),
+  liveOf: live.liveOf,
+  rfSeen: live.rfSeen,
+  append: store.append,
+  say,
+})
 const hours = ref('4')
 const faulty = ref(false)
 const now = ref(Date.now())
 let timer: ReturnType<typeof setInterval>
 const running = computed(() => runningSoak(store.events))
-const past = computed(() => soaks(store.events).filter(s => s.ended).reverse())
+const past = computed(() =>
+  soaks(store.events)
+    .filter(s => s.ended)
+    .reverse(),
+)
 const begin = () => send({ kind: 'soak-begun', hours: Number(hours.value.replace(',', '.')), text: '' })
 async function end(passed: boolean, text = '') {
   if (running.value) await send({ kind: 'soak-ended', soakId: running.value.begun.id, passed, text })
@@ -42,28 +54,112 @@ onBeforeUnmount(() => clearInterval(timer))
 <template>
   <div class="page">
     <h1>Soak</h1>
-    <p class="lead">Hours at idle with the covers on and a key-down now and then, within the duty of the set. A fault that showed once is soaked longer than its interval. Tapping, heat and cold spray find joints.</p>
+    <p class="lead">
+      Hours at idle with the covers on and a key-down now and then, within the duty of the set. A fault that
+      showed once is soaked longer than its interval. Tapping, heat and cold spray find joints.
+    </p>
     <section v-if="running" class="running" role="timer" aria-label="Soak">
       <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
-      <span>{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span>
-      <div class="acts"><v-btn size="large" :variant="now < running.endsAtMs ? undefined : 'flat'" :color="now < running.endsAtMs ? undefined : 'primary'" @click="end(true)">It held</v-btn><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn></div>
-      <SoakLogTable v-if="log" :log="log" :now-ms="now" :title="point.title" :cautions="store.sheet!.load" @take="take(null, point.id)" @type="typing = { pointId: point.id, first: '' }">
-        <TypedRow v-if="typing" :wants="point.wants" :first="typing.first" :options-for="instruments.optionsFor" :typed-with="instruments.typedWith" :tick-a="panelTickA(store.sheet!)" @done="v => takeTyped(null, point.id, v)" @cancel="typing = null" @choose="instruments.chooseTypedWith" />
+      <span
+        >{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of
+        {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span
+      >
+      <div class="acts">
+        <v-btn
+          size="large"
+          :variant="now < running.endsAtMs ? undefined : 'flat'"
+          :color="now < running.endsAtMs ? undefined : 'primary'"
+          @click="end(true)"
+          >It held</v-btn
+        ><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn>
+      </div>
+      <SoakLogTable
+        v-if="log"
+        :log="log"
+        :now-ms="now"
+        :title="point.title"
+        :cautions="store.sheet!.load"
+        @take="take(null, point.id)"
+        @type="typing = { pointId: point.id, first: '' }"
+      >
+        <TypedRow
+          v-if="typing"
+          :wants="point.wants"
+          :first="typing.first"
+          :options-for="instruments.optionsFor"
+          :typed-with="instruments.typedWith"
+          :tick-a="panelTickA(store.sheet!)"
+          @done="v => takeTyped(null, point.id, v)"
+          @cancel="typing = null"
+          @choose="instruments.chooseTypedWith"
+        />
       </SoakLogTable>
       <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '' }}</p>
     </section>
     <section v-else class="begin">
-      <v-text-field v-model="hours" label="For how long" suffix="h" inputmode="decimal" :error-messages="wrong('hours')" @keydown.enter="begin" /><v-btn size="large" variant="flat" color="primary" @click="begin">Begin the soak</v-btn>
+      <v-text-field
+        v-model="hours"
+        label="For how long"
+        suffix="h"
+        inputmode="decimal"
+        :error-messages="wrong('hours')"
+        @keydown.enter="begin"
+      /><v-btn size="large" variant="flat" color="primary" @click="begin">Begin the soak</v-btn>
     </section>
     <h2 v-if="past.length">Earlier</h2>
-    <ul class="past"><li v-for="s in past" :key="s.begun.id"><StateMark :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" /> {{ s.ended!.passed ? 'held' : 'showed a fault' }} after {{ durationWords(s.ended!.atMs - s.begun.atMs) }} <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span></li></ul>
-    <TextDialog :open="faulty" title="What did it show" label="What happened, and after how long" action="End the soak" @close="faulty = false" @done="t => end(false, t)" />
+    <ul class="past">
+      <li v-for="s in past" :key="s.begun.id">
+        <StateMark :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
+        {{ s.ended!.passed ? 'held' : 'showed a fault' }} after
+        {{ durationWords(s.ended!.atMs - s.begun.atMs) }}
+        <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span>
+      </li>
+    </ul>
+    <TextDialog
+      :open="faulty"
+      title="What did it show"
+      label="What happened, and after how long"
+      action="End the soak"
+      @close="faulty = false"
+      @done="t => end(false, t)"
+    />
   </div>
 </template>
 
 <style scoped>
-.running b { font-size: 56px; line-height: 1.1; display: block; }
-.acts, .begin { display: flex; gap: 12px; margin-top: 14px; align-items: flex-start; } .begin .v-text-field { max-width: 180px; }
-.said { font-weight: 600; min-height: 22px; } .said.problem { color: var(--out); } .said.ok { color: var(--in); }
-.past { list-style: none; padding: 0 !important; } .past li { display: flex; gap: 8px; align-items: center; padding: 3px 0; }
+.running b {
+  font-size: 56px;
+  line-height: 1.1;
+  display: block;
+}
+.acts,
+.begin {
+  display: flex;
+  gap: 12px;
+  margin-top: 14px;
+  align-items: flex-start;
+}
+.begin .v-text-field {
+  max-width: 180px;
+}
+.said {
+  font-weight: 600;
+  min-height: 22px;
+}
+.said.problem {
+  color: var(--out);
+}
+.said.ok {
+  color: var(--in);
+}
+.past {
+  list-style: none;
+  padding: 0 !important;
+}
+.past li {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  padding: 3px 0;
+}
 </style>

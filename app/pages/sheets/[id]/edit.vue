@@ -15,7 +15,13 @@ useHead({ title: () => `Edit ${sheet.value?.model ?? 'sheet'}` })
   <div class="page">
     <h1>{{ sheet?.model ?? 'Sheet' }}</h1>
     <p class="lead">Saving makes a new revision. Jobs that have begun keep the one they began with.</p>
-    <SheetEditor v-if="sheet" :key="sheet.revision" :initial="sheet" :is-new="false" @saved="s => navigateTo(`/sheets/${s.id}`)" />
+    <SheetEditor
+      v-if="sheet"
+      :key="sheet.revision"
+      :initial="sheet"
+      :is-new="false"
+      @saved="s => navigateTo(`/sheets/${s.id}`)"
+    />
     <p v-else-if="store.failure" class="care" role="alert">{{ store.failure.words }}</p>
   </div>
 </template>

@@ -6,7 +6,13 @@ import { POWER_CAUSES } from './ofPower'
 import { RECEIVER_CAUSES } from './ofReceiver'
 import { SUPPLY_CAUSES } from './ofSupply'
 
-export const CAUSES: readonly Cause[] = [...SUPPLY_CAUSES, ...POWER_CAUSES, ...FREQUENCY_CAUSES, ...MODULATION_CAUSES, ...RECEIVER_CAUSES]
+export const CAUSES: readonly Cause[] = [
+  ...SUPPLY_CAUSES,
+  ...POWER_CAUSES,
+  ...FREQUENCY_CAUSES,
+  ...MODULATION_CAUSES,
+  ...RECEIVER_CAUSES,
+]
 
 /** @throws {CoreError} unknown-cause */
 export function causeOf(id: string): Cause {

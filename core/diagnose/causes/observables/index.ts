@@ -9,7 +9,15 @@ import { RECEIVER_OBSERVABLES } from './ofReceiver'
 import { SIDEBAND_OBSERVABLES } from './ofSideband'
 
 /** Every question that can be put to a set: by readings first, then by hand. */
-export const OBSERVABLES: readonly Observable[] = [...POWER_OBSERVABLES, ...FREQUENCY_OBSERVABLES, ...MODULATION_OBSERVABLES, ...RECEIVER_OBSERVABLES, ...SIDEBAND_OBSERVABLES, ...OUTPUT_OBSERVABLES, ...HAND_TESTS]
+export const OBSERVABLES: readonly Observable[] = [
+  ...POWER_OBSERVABLES,
+  ...FREQUENCY_OBSERVABLES,
+  ...MODULATION_OBSERVABLES,
+  ...RECEIVER_OBSERVABLES,
+  ...SIDEBAND_OBSERVABLES,
+  ...OUTPUT_OBSERVABLES,
+  ...HAND_TESTS,
+]
 
 /** @throws {CoreError} unknown-observable */
 export function observableOf(id: string): Observable {

@@ -8,7 +8,7 @@ import { apiHandler, idParam, validBody } from '../../../utils/api'
 /** null puts the shipped profile back. */
 const body = object({ ownProfile: ownProfile.nullable().defined() }).noUnknown()
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const id = idParam(event, 'unknown-instrument')
   const updated = await updateOwnProfile(pool, id, (await validBody(event, body)).ownProfile)
   if (!updated) throw new ApiError(404, 'unknown-instrument', 'This instrument is no longer there.')

@@ -6,7 +6,7 @@ import { apiHandler, idParam } from '../../../utils/api'
 /** A line that says nothing for long is cut by what stands between [ms]. */
 const BREATH_MS = 20_000
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const { id } = await requireJob(idParam(event, 'unknown-job'))
   const stream = createEventStream(event)
   const stop = listenToJob(id, news => void stream.push({ event: news.kind, data: JSON.stringify(news) }))

@@ -7,7 +7,11 @@ import { requireSheet } from '../../../services/sheetBook'
 import { apiHandler, idParam } from '../../../utils/api'
 import { sendPdf } from '../../../utils/sendPdf'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const job = await requireJob(idParam(event, 'unknown-job'))
-  return sendPdf(event, `${jobTag(job.number)}-tag.pdf`, await renderPdf(tagDocument(job, await requireSheet(pool, job.sheetId, job.sheetRevision))))
+  return sendPdf(
+    event,
+    `${jobTag(job.number)}-tag.pdf`,
+    await renderPdf(tagDocument(job, await requireSheet(pool, job.sheetId, job.sheetRevision))),
+  )
 })

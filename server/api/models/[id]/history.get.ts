@@ -5,7 +5,7 @@ import { apiHandler } from '../../../utils/api'
 
 const query = object({ job: string().uuid().nullable().default(null) })
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const { job } = await query.validate(getQuery(event))
   return modelHistory(getRouterParam(event, 'id')!, job ?? null)
 })

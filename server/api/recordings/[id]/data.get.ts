@@ -6,7 +6,7 @@ import { requireRecording } from '../../../services/recordings'
 import { apiHandler, idParam } from '../../../utils/api'
 import { asForeign } from '../../../utils/asForeign'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const { id, bytes } = await requireRecording(idParam(event, 'unknown-recording'))
   asForeign(event, 'application/octet-stream', bytes)
   return sendStream(event, Readable.from(readRecordingChunks(pool, id)))

@@ -2,7 +2,7 @@ import { setResponseStatus } from 'h3'
 import { removeView } from '../../../services/search'
 import { apiHandler, idParam } from '../../../utils/api'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   await removeView(idParam(event, 'unknown-view'))
   setResponseStatus(event, 204)
   return null

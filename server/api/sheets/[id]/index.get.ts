@@ -5,4 +5,6 @@ import { apiHandler } from '../../../utils/api'
 
 const revision = number().label('Revision').integer().min(1)
 
-export default apiHandler(async event => sheetView(getRouterParam(event, 'id')!, await revision.validate(getQuery(event).revision)))
+export default apiHandler(async event =>
+  sheetView(getRouterParam(event, 'id')!, await revision.validate(getQuery(event).revision)),
+)

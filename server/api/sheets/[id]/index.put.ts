@@ -4,7 +4,7 @@ import { sheetPatch } from '../../../../shared/sheet/sheetBody'
 import { reviseSheet } from '../../../services/sheets'
 import { apiHandler, validBody } from '../../../utils/api'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const { from, sheet, who, reason } = await validBody(event, sheetPatch)
   return reviseSheet(getRouterParam(event, 'id')!, from, sheet as unknown as ModelSheet, who, reason)
 })

@@ -4,8 +4,11 @@ import { keepAttachment } from '../../../../services/attachments'
 import { readUpload } from '../../../../services/readUpload'
 import { apiHandler, created, idParam } from '../../../../utils/api'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const jobId = idParam(event, 'unknown-job')
   const query = await uploadQuery.validate(getQuery(event))
-  return created(event, await keepAttachment(jobId, query, await readUpload(event.node.req, MOST_BYTES[query.kind])))
+  return created(
+    event,
+    await keepAttachment(jobId, query, await readUpload(event.node.req, MOST_BYTES[query.kind])),
+  )
 })

@@ -3,7 +3,7 @@ import { selectPractice } from '../../../../db/queries/practice'
 import { ApiError } from '../../../../utils/apiError'
 import { apiHandler, idParam } from '../../../../utils/api'
 
-export default apiHandler(async (event) => {
+export default apiHandler(async event => {
   const found = await selectPractice(pool, idParam(event, 'unknown-practice'))
   if (!found) throw new ApiError(404, 'unknown-practice', 'There is no such case.')
   return found
