@@ -1,6 +1,9 @@
 import type { EmissionMaskPart, Mode } from '../rules'
 import type { SignalMode } from './classify'
 
+/** Rate of the channel that is measured [samples a second]: 22 kHz flat on either side. */
+export const CHANNEL_RATE_HZ = 64_000
+
 /** What is known of a recording beside its samples. */
 export interface MeasureOptions {
   readonly as: SignalMode | 'audio' | 'auto'

@@ -72,6 +72,10 @@ export type NoteCode = (typeof NOTE_CODES)[number]
 
 export const note = (code: NoteCode, words: string): Note => ({ code, words })
 
+/** A note where something holds, to be spread among others. */
+export const noteIf = (holds: boolean, code: NoteCode, words: string): Note[] =>
+  holds ? [note(code, words)] : []
+
 export interface Health {
   readonly clippedRatio: number
   readonly overload: boolean
