@@ -4,15 +4,10 @@ import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
 import { carrierLimit, carrierUncertainty, referenceNote } from './carrierPart'
 import { classify, type SignalMode } from './classify'
 import type { Located } from './locate'
-import {
-  keyedPart,
-  measureAm,
-  measureFm,
-  onPeak,
-  sentPart,
-  type ModeInput,
-  type OnPeak,
-} from './measureModes'
+import { keyedPart, onPeak, sentPart, type OnPeak } from './keyed'
+import { measureAm } from './measureAm'
+import { measureFm } from './measureFm'
+import type { ModeInput } from './modeInput'
 import type { Measurement, SignalPictures } from './measurement'
 import type { MeasureOptions } from './options'
 import { amPictures, channelPicture, fmPictures, spectrumPicture, ssbPictures } from './pictures'

@@ -5,7 +5,7 @@ import type { SignalPictures } from './measurement'
 import { ratioToDb } from './result'
 import type { Series } from './series'
 import { bandPower, holds, type PowerSpectrum } from './spectrum/powerSpectrum'
-import type { SsbResult } from './ssb/ssbFigures'
+import type { SsbResult } from './ssb/ssbInput'
 
 export const NO_PICTURES: SignalPictures = {
   spectrum: null,

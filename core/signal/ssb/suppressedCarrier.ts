@@ -1,6 +1,6 @@
 import { note, type Note } from '../result'
 import { CLOSE_HZ, frequencyUncertainty, type Found, type LineMeter } from './lineMeter'
-import type { SsbInput } from './ssbFigures'
+import type { SsbInput } from './ssbInput'
 
 /** The usual pair of tones [Hz] (common practice). */
 const USUAL_TONES_HZ = [700, 1900] as const
