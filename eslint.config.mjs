@@ -1,4 +1,5 @@
 import prettier from 'eslint-config-prettier/flat'
+import { limits } from './eslint.limits.mjs'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 export default withNuxt(
@@ -12,4 +13,5 @@ export default withNuxt(
   { files: ['scripts/**'], rules: { 'no-console': 'off' } },
   // How code is laid out is Prettier's business alone.
   prettier,
+  ...limits,
 )

@@ -29,9 +29,10 @@ export interface FoundJob extends Pick<
 
 export interface SearchResult {
   readonly jobs: readonly FoundJob[]
-  /** number to ask the next page with; null = that was all */ readonly next: number | null
-  /** short words were looked for among the newest jobs only; null = among all */ readonly amongNewest:
-    number | null
+  /** number to ask the next page with; null = that was all */
+  readonly next: number | null
+  /** short words were looked for among the newest jobs only; null = among all */
+  readonly amongNewest: number | null
 }
 
 export const savedViewBody = object({

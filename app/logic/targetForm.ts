@@ -20,7 +20,8 @@ export interface TargetForm {
   readonly nominal: string
   readonly stepId: string
   readonly pointId: string
-  /** of the reading that is followed */ readonly of: Quantity
+  /** of the reading that is followed */
+  readonly of: Quantity
 }
 
 const shown = (value: number | null | undefined, perSi: number) =>

@@ -24,8 +24,11 @@ export interface TypedInstrument {
   readonly profileId: string
   readonly words: string
   readonly setup: InstrumentSetup
-  /** one division of the meter in use, where the sheet of the set names it: the set's own meters are read to half of it [SI] */ readonly tick?:
-    number | undefined
+  /**
+   * one division of the meter in use, where the sheet of the set names it: the set's own meters are read to
+   * half of it [SI]
+   */
+  readonly tick?: number | undefined
 }
 
 /** Instruments of the bench first, then kinds that any bench may have. */

@@ -16,7 +16,8 @@ const AttributionDialog = defineAsyncComponent(() => import('../components/align
 const RunLog = defineAsyncComponent(() => import('../components/align/RunLog.vue'))
 const props = defineProps<{
   which: string | null
-  /** reading to be struck out; null = the last of the step */ reading: string | null
+  /** reading to be struck out; null = the last of the step */
+  reading: string | null
   line: string | null
   state: StepState
   confirm: ReturnType<typeof useStepConfirm>

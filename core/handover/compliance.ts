@@ -30,7 +30,8 @@ export type Distance =
       readonly quantity: Quantity
       readonly value: number
       readonly beyond: number
-      /** of a frequency error, null = the value itself */ readonly nominalHz: number | null
+      /** of a frequency error, null = the value itself */
+      readonly nominalHz: number | null
     }
   | { readonly kind: 'level'; readonly dbm: number; readonly overDb: number }
 

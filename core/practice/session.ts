@@ -3,7 +3,8 @@ import type { RigAction, RigState, Scenario } from '../rig'
 /** Something that was done, in time of the session. */
 export interface Logged {
   readonly atS: number
-  /** wall clock, to be compared with readings [ms] */ readonly atMs: number
+  /** wall clock, to be compared with readings [ms] */
+  readonly atMs: number
   readonly action: RigAction | { readonly kind: 'pass'; readonly seconds: number }
   readonly motion: string | null
 }

@@ -21,7 +21,8 @@ describe('power', () => {
   it('goes there and back', () => {
     fc.assert(
       fc.property(fc.double({ min: 1e-15, max: 1e4, noNaN: true }), powerW => {
-        expect(Math.abs(dbmToWatts(wattsToDbm(powerW)) / powerW - 1)).toBeLessThan(1e-12) // rounding of log and power
+        // Rounding of log and power.
+        expect(Math.abs(dbmToWatts(wattsToDbm(powerW)) / powerW - 1)).toBeLessThan(1e-12)
       }),
     )
     fc.assert(

@@ -26,8 +26,10 @@ export interface AdjusterSpec {
   readonly kind: AdjusterKind
   readonly start: number
   readonly max?: number
-  /** its menu keeps a value for each country state */ readonly perCoverage?: boolean
-  /** waxed when delivered */ readonly waxed?: boolean
+  /** its menu keeps a value for each country state */
+  readonly perCoverage?: boolean
+  /** waxed when delivered */
+  readonly waxed?: boolean
 }
 
 export type Scheme = 'three-crystal' | 'single-reference' | 'multimode' | 'clock'

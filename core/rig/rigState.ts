@@ -92,7 +92,8 @@ export type RigAction =
   | {
       readonly kind: 'replace'
       readonly group: PartGroup
-      /** one stage of the group, e.g. a coil */ readonly designator?: string
+      /** one stage of the group, e.g. a coil */
+      readonly designator?: string
     }
   | { readonly kind: 'remove'; readonly group: PartGroup }
   | { readonly kind: 'fit-trimmer' }

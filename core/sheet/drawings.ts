@@ -14,7 +14,8 @@ export interface DrawnPart {
 export interface BoardDrawing {
   readonly id: string
   readonly side: BoardSide
-  /** width over height */ readonly aspect: number
+  /** width over height */
+  readonly aspect: number
   readonly parts: readonly DrawnPart[]
 }
 

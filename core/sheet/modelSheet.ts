@@ -63,7 +63,8 @@ export interface ModelSheet {
     readonly mode: Mode
     readonly fromChannel: number
     readonly toChannel: number
-    /** controls of the keyed rows that count; '' = as usual */ readonly setting: string
+    /** controls of the keyed rows that count; '' = as usual */
+    readonly setting: string
   }
   readonly defaultRuleSetId: string
   readonly nominalSupplyV: number

@@ -3,8 +3,10 @@ export interface LineFit {
   readonly slope: number
   readonly at0: number
   readonly slopeUncertainty: number
-  /** standard deviation about the line */ readonly scatter: number
-  /** sum of squares about it */ readonly residual: number
+  /** standard deviation about the line */
+  readonly scatter: number
+  /** sum of squares about it */
+  readonly residual: number
 }
 
 /** Least squares. @param x places @param y values at them, as many, two at least */

@@ -4,11 +4,17 @@ import type { PowerSpectrum } from './spectrum/powerSpectrum'
 /** Where something is sent in a spectrum. */
 export interface Located {
   readonly present: boolean
-  /** strongest line, between bins [Hz] */ readonly peakHz: number
+  /** strongest line, between bins [Hz] */
+  readonly peakHz: number
   readonly peakPower: number
-  /** noise of the receiver beside it, per bin */ readonly floor: number
-  /** the strongest line looks like steady noise: the channel must tell */ readonly likeNoise: boolean
-  /** there is a line, but it stands at the centre alone: an offset of the receiver, or a weak carrier on it */ readonly onlyAtCentre: boolean
+  /** noise of the receiver beside it, per bin */
+  readonly floor: number
+  /** the strongest line looks like steady noise: the channel must tell */
+  readonly likeNoise: boolean
+  /**
+   * there is a line, but it stands at the centre alone: an offset of the receiver, or a weak carrier on it
+   */
+  readonly onlyAtCentre: boolean
 }
 
 /** A line near 0 Hz and this small, with nothing else, is the offset of a receiver and no signal. */

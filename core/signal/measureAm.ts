@@ -62,7 +62,9 @@ export function measureAm(input: ModeInput, on: OnPeak): ModeResult<AmResult> {
   }
 }
 
-/** A carrier that stands at phase zero all along, however it drifts and hums; the series is turned in place. */
+/**
+ * A carrier that stands at phase zero all along, however it drifts and hums; the series is turned in place.
+ */
 function heldStill(keyed: Series, noisePower: number): { still: Series; track: PhaseTrack; hasHum: boolean } {
   const coarse = coarseTrack(keyed)
   const calm = coarse ? stilled(keyed, coarse) : keyed

@@ -24,7 +24,9 @@ const LEAST_KEYED = 512
 const OFF_NOMINAL_HZ = 5000
 /** The signal itself is looked for this far from its strongest line [Hz]. */
 const OWN_HZ = 20_000
-/** Of real samples the channel keeps this much of the way to its mirror, and to the end of the band [ratio]. */
+/**
+ * Of real samples the channel keeps this much of the way to its mirror, and to the end of the band [ratio].
+ */
 const OF_REAL = { peak: 0.8, rate: 0.36 } as const
 /** The band that noise fills behind the filter of the channel, over what it passes flat. */
 const NOISE_OVER_PASS = 2 * 1.39

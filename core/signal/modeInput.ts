@@ -30,7 +30,8 @@ export interface ModeInput {
 }
 
 export interface ModeResult<T> {
-  /** of the level of the carrier, standard [dB] */ readonly levelDb: number
+  /** of the level of the carrier, standard [dB] */
+  readonly levelDb: number
   readonly carrier: CarrierInChannel
   readonly result: T
   readonly track: PhaseTrack | null

@@ -1,6 +1,6 @@
 import { imbalanceOf, type RawHealth } from './channel/health'
 import { NO_CORRECTION, type Correction } from './channel/correction'
-import { note, ratioToDb, type Health, type Note, type UncertaintyOf } from './result'
+import { noteIf, ratioToDb, type Health, type Note, type UncertaintyOf } from './result'
 import type { Located } from './locate'
 
 /** Mirrors weaker than this are below what the moments of a recording tell [dB]. */
@@ -15,6 +15,8 @@ const OFFSET_APART_HZ = 6000
 /** An offset this far below the signal does no harm; it may be a far sideband of it. */
 const OFFSET_SEEN = 1e-6
 const LOW_DBFS = -60
+/** Nearer than this to the centre a signal lies at it [Hz]. */
+const AT_CENTRE_HZ = 100
 
 /** Moments of n samples are uncertain by one part in the root of n. */
 export function healthUncertainty(h: Health, count: number): UncertaintyOf<Health> {
@@ -63,55 +65,42 @@ export function recordingHealth(
   return {
     health,
     correction,
-    notes: [
-      ...(raw.overload
-        ? [
-            note(
-              'overload',
-              `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off. Depth, products and neighbouring channels are not read from it; record again with 10 dB less.`,
-            ),
-          ]
-        : []),
-      ...(isIq && !apart
-        ? [
-            note(
-              'image-not-separable',
-              'The signal lies on its own mirror about the centre: imbalance of I and Q cannot be told from it. Tune 15 kHz beside it for that.',
-            ),
-          ]
-        : []),
-      ...(corrects
-        ? [
-            note(
-              'image-corrected',
-              `I and Q were out of balance (mirror ${imageDbc.toFixed(1)} dBc): put right before measuring.`,
-            ),
-          ]
-        : []),
-      ...(removes
-        ? [
-            note(
-              'dc-removed',
-              'The offset of the receiver at its centre was taken out; the signal is elsewhere.',
-            ),
-          ]
-        : []),
-      ...(isIq && !removes && Math.abs(found.peakHz) < 100
-        ? [
-            note(
-              'carrier-at-centre',
-              'The signal lies at the centre of the recording: an offset of the receiver would add to its carrier and is not taken out.',
-            ),
-          ]
-        : []),
-      ...(ratioToDb(raw.meanPower) < LOW_DBFS
-        ? [
-            note(
-              'level-too-low',
-              `The level is low (${ratioToDb(raw.meanPower).toFixed(0)} dBFS): record with more gain.`,
-            ),
-          ]
-        : []),
-    ],
+    notes: notesOf(raw, { isIq, apart, corrects, removes, imageDbc }, found.peakHz),
   }
+}
+
+/** What was seen of I and Q, and done about it. */
+interface Seen {
+  readonly isIq: boolean
+  readonly apart: boolean
+  readonly corrects: boolean
+  readonly removes: boolean
+  readonly imageDbc: number | null
+}
+
+function notesOf(raw: RawHealth, { isIq, apart, corrects, removes, imageDbc }: Seen, peakHz: number): Note[] {
+  const levelDb = ratioToDb(raw.meanPower)
+  const overloaded = `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off. Depth, products and neighbouring channels are not read from it; record again with 10 dB less.`
+  const corrected = `I and Q were out of balance (mirror ${imageDbc?.toFixed(1)} dBc): put right before measuring.`
+  const low = `The level is low (${levelDb.toFixed(0)} dBFS): record with more gain.`
+  return [
+    ...noteIf(raw.overload, 'overload', overloaded),
+    ...noteIf(
+      isIq && !apart,
+      'image-not-separable',
+      'The signal lies on its own mirror about the centre: imbalance of I and Q cannot be told from it. Tune 15 kHz beside it for that.',
+    ),
+    ...noteIf(corrects, 'image-corrected', corrected),
+    ...noteIf(
+      removes,
+      'dc-removed',
+      'The offset of the receiver at its centre was taken out; the signal is elsewhere.',
+    ),
+    ...noteIf(
+      isIq && !removes && Math.abs(peakHz) < AT_CENTRE_HZ,
+      'carrier-at-centre',
+      'The signal lies at the centre of the recording: an offset of the receiver would add to its carrier and is not taken out.',
+    ),
+    ...noteIf(levelDb < LOW_DBFS, 'level-too-low', low),
+  ]
 }

@@ -199,8 +199,8 @@ export interface AdjacentFigure {
   readonly offsetHz: number
   readonly bandwidthHz: number
   readonly dbc: number
-  /** what was read there is not the set's alone: noise of the receiver, or a stranger */ readonly bound:
-    'at-most' | null
+  /** what was read there is not the set's alone: noise of the receiver, or a stranger */
+  readonly bound: 'at-most' | null
 }
 export interface MaskFigure {
   readonly ruleSet: string
@@ -213,7 +213,8 @@ export interface HarmonicFigure {
   readonly dbc: number
 }
 export interface SpectrumFigures {
-  /** lines at multiples of the carrier, where samples of the radio frequency itself hold them */ readonly harmonics: readonly HarmonicFigure[]
+  /** lines at multiples of the carrier, where samples of the radio frequency itself hold them */
+  readonly harmonics: readonly HarmonicFigure[]
   readonly occupiedBandwidthHz: number | null
   readonly window: string
   readonly rbwHz: number

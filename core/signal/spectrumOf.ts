@@ -3,12 +3,14 @@ import type { Located } from './locate'
 import type { MeasureOptions } from './options'
 import type { Recording } from '../formats/recording'
 import {
-  note,
   ratioToDb,
   type AdjacentFigure,
   type HarmonicFigure,
   type Measured,
   type SpectrumFigures,
+  noteIf,
+  type Note,
+  type MaskFigure,
 } from './result'
 import { bandPower, holds, type PowerSpectrum } from './spectrum/powerSpectrum'
 import type { Beside } from './channel/beside'
@@ -32,6 +34,8 @@ const NOISE_SHARE = 0.25
 const STRANGER_HZ = 5000
 /** Expanded uncertainty over standard uncertainty (95 % of a normal distribution). */
 const COVERAGE = 2
+/** The mask is looked at in steps about as wide as this [Hz]. */
+const MASK_STEP_HZ = 150
 const MOST_ORDER = 5
 
 /** Of real samples the frequency is the one on the air, and so are its multiples. */
@@ -62,48 +66,17 @@ interface At {
  * @param carrierPower full scale = 1
  */
 export function spectrumOf(
-  { recording, options, spectrum, found, beside }: At,
+  at: At,
   mode: Mode,
   carrierHz: number,
   carrierPower: number,
   overload: boolean,
 ): Measured<SpectrumFigures> & { ownHz: number } {
-  const nominalHz =
-    options.nominalHz !== null && recording.centreHz !== null ? options.nominalHz - recording.centreHz : null
-  const ownHz = nominalHz !== null && Math.abs(nominalHz - carrierHz) < ON_CHANNEL_HZ ? nominalHz : carrierHz
+  const { recording, spectrum, found } = at
+  const ownHz = ownChannelHz(at, carrierHz)
   const width = occupiedBandwidth(spectrum, found.floor, ownHz - NEAR_HZ, ownHz + NEAR_HZ)
-  const noiseOf = (bandwidthHz: number) => (found.floor * bandwidthHz) / spectrum.binHz
-  const ofOthers = (hz: number, halfHz: number) =>
-    beside.some(b => Math.abs(b.offsetHz - hz) < STRANGER_HZ + halfHz)
-  const adjacent = overload
-    ? []
-    : adjacentFigures(spectrum, ownHz, options.spacingHz, carrierPower).map((a): AdjacentFigure => {
-        const read = bandPower(
-          spectrum,
-          ownHz + a.offsetHz - a.bandwidthHz / 2,
-          ownHz + a.offsetHz + a.bandwidthHz / 2,
-        )
-        return {
-          ...a,
-          bound:
-            noiseOf(a.bandwidthHz) > NOISE_SHARE * read || ofOthers(a.offsetHz, a.bandwidthHz / 2)
-              ? 'at-most'
-              : null,
-        }
-      })
-  const powerW = options.carrierW ?? ASSUMED_W
-  const parts = overload || !options.mask ? null : options.mask.parts(mode, powerW)
-  const untold = (offsetHz: number, read: number) =>
-    noiseOf(MASK_RBW_HZ) > NOISE_SHARE * read || ofOthers(offsetHz, MASK_RBW_HZ / 2)
-  const maskU = bandUncertainty(spectrum, MASK_RBW_HZ)
-  const mask =
-    parts && options.mask
-      ? maskFigure(spectrum, options.mask.ruleSetId, parts, ownHz, carrierPower, {
-          untold,
-          guardDb: COVERAGE * maskU,
-        })
-      : null
-  const inNoise = adjacent.filter(a => a.bound !== null && !ofOthers(a.offsetHz, a.bandwidthHz / 2))
+  const adjacent = overload ? [] : adjacentOf(at, ownHz, carrierPower)
+  const mask = overload ? null : maskOf(at, mode, ownHz, carrierPower)
   return {
     ownHz,
     values: {
@@ -117,44 +90,70 @@ export function spectrumOf(
     uncertainty: {
       occupiedBandwidthHz: width ? spectrum.rbwHz : null,
       adjacent: adjacent.map(a => bandUncertainty(spectrum, a.bandwidthHz)),
-      mask: mask && { worstOffsetHz: 150, worstMarginDb: maskU },
+      mask: mask && { worstOffsetHz: MASK_STEP_HZ, worstMarginDb: bandUncertainty(spectrum, MASK_RBW_HZ) },
     },
-    notes: [
-      ...(adjacent.length === 0 && !overload
-        ? [note('no-span', 'The recording is too narrow to hold a neighbouring channel.')]
-        : []),
-      ...(inNoise.length > 0
-        ? [
-            note(
-              'adjacent-in-noise',
-              `${inNoise.length} of ${adjacent.length} neighbouring figures are noise of the receiver for a good part: the set is cleaner than they say, by how much cannot be told.`,
-            ),
-          ]
-        : []),
-      ...(mask && options.carrierW === null
-        ? [
-            note(
-              'mask-power-assumed',
-              `The mask was judged for ${ASSUMED_W} W: the power of the carrier was not told.`,
-            ),
-          ]
-        : []),
-      ...(mask && mask.pass === null
-        ? [
-            note(
-              'mask-not-judged',
-              'Noise of the receiver, or somebody else, fills a part of the mask: whether the set keeps it there cannot be told.',
-            ),
-          ]
-        : []),
-      ...(options.mask && !mask && !overload
-        ? [
-            note(
-              'mask-not-judged',
-              `${options.mask.ruleSetId} has no mask that this recording could be judged by.`,
-            ),
-          ]
-        : []),
-    ],
+    notes: overload ? [] : [...adjacentNotes(at, adjacent), ...maskNotes(at, mask)],
   }
+}
+
+/** The nominal frequency where the carrier is on it, else the carrier. */
+function ownChannelHz({ recording, options }: At, carrierHz: number): number {
+  if (options.nominalHz === null || recording.centreHz === null) return carrierHz
+  const nominalHz = options.nominalHz - recording.centreHz
+  return Math.abs(nominalHz - carrierHz) < ON_CHANNEL_HZ ? nominalHz : carrierHz
+}
+
+const isOfOthers = ({ beside }: At, hz: number, halfHz: number) =>
+  beside.some(b => Math.abs(b.offsetHz - hz) < STRANGER_HZ + halfHz)
+
+/** Whether what is read in a band is noise for a good part, or somebody else's. */
+function isUntold(at: At, offsetHz: number, bandwidthHz: number, read: number): boolean {
+  const noise = (at.found.floor * bandwidthHz) / at.spectrum.binHz
+  return noise > NOISE_SHARE * read || isOfOthers(at, offsetHz, bandwidthHz / 2)
+}
+
+function adjacentOf(at: At, ownHz: number, carrierPower: number): AdjacentFigure[] {
+  const { spectrum, options } = at
+  return adjacentFigures(spectrum, ownHz, options.spacingHz, carrierPower).map(a => {
+    const [hz, half] = [ownHz + a.offsetHz, a.bandwidthHz / 2]
+    const read = bandPower(spectrum, hz - half, hz + half)
+    return { ...a, bound: isUntold(at, a.offsetHz, a.bandwidthHz, read) ? 'at-most' : null }
+  })
+}
+
+function maskOf(at: At, mode: Mode, ownHz: number, carrierPower: number): MaskFigure | null {
+  const { options, spectrum } = at
+  const parts = options.mask?.parts(mode, options.carrierW ?? ASSUMED_W)
+  if (!parts || !options.mask) return null
+  return maskFigure(spectrum, options.mask.ruleSetId, parts, ownHz, carrierPower, {
+    untold: (offsetHz, read) => isUntold(at, offsetHz, MASK_RBW_HZ, read),
+    guardDb: COVERAGE * bandUncertainty(spectrum, MASK_RBW_HZ),
+  })
+}
+
+function adjacentNotes(at: At, adjacent: readonly AdjacentFigure[]): Note[] {
+  const inNoise = adjacent.filter(a => a.bound !== null && !isOfOthers(at, a.offsetHz, a.bandwidthHz / 2))
+  const words = `${inNoise.length} of ${adjacent.length} neighbouring figures are noise of the receiver for a good part: the set is cleaner than they say, by how much cannot be told.`
+  return [
+    ...noteIf(
+      adjacent.length === 0,
+      'no-span',
+      'The recording is too narrow to hold a neighbouring channel.',
+    ),
+    ...noteIf(inNoise.length > 0, 'adjacent-in-noise', words),
+  ]
+}
+
+function maskNotes({ options }: At, mask: MaskFigure | null): Note[] {
+  const assumed = `The mask was judged for ${ASSUMED_W} W: the power of the carrier was not told.`
+  const none = `${options.mask?.ruleSetId} has no mask that this recording could be judged by.`
+  return [
+    ...noteIf(mask !== null && options.carrierW === null, 'mask-power-assumed', assumed),
+    ...noteIf(
+      mask?.pass === null,
+      'mask-not-judged',
+      'Noise of the receiver, or somebody else, fills a part of the mask: whether the set keeps it there cannot be told.',
+    ),
+    ...noteIf(options.mask !== null && mask === null, 'mask-not-judged', none),
+  ]
 }

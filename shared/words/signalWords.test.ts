@@ -3,7 +3,8 @@ import { DEFAULT_OPTIONS, judgeSignal, measureRecording } from '../../core/signa
 import { ruleSet } from '../../core/rules'
 import { VOICES } from '../../test/truth/families/voices'
 import { NEIGHBOURS } from '../../test/truth/families/neighbours'
-import { figureLines, findingWords, verdictLine } from './signalWords'
+import { figureLines } from './figureLines'
+import { findingWords, verdictLine } from './signalWords'
 
 const measured = async (c: (typeof VOICES)[number]) =>
   (await measureRecording(c.make(), { ...DEFAULT_OPTIONS, ...c.options })).measurement

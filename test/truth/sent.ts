@@ -11,7 +11,8 @@ const SIZE = 0.3
 export interface AmSent {
   readonly offsetHz: number
   readonly size?: number
-  /** phase beside the carrier [rad] at a sample */ readonly phase?: (n: number) => number
+  /** phase beside the carrier [rad] at a sample */
+  readonly phase?: (n: number) => number
 }
 
 /** @param m modulating waveform, 1 = 100 %; below -1 the carrier is pinched off */

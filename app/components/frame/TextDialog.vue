@@ -12,7 +12,8 @@ const props = withDefaults(
     required?: boolean
     failure?: string | null
     maxLength?: number
-    /** usual answers, one press each */ suggestions?: readonly string[]
+    /** usual answers, one press each */
+    suggestions?: readonly string[]
   }>(),
   { hint: '', suggestions: () => [], required: true, failure: null, maxLength: 10_000 },
 )

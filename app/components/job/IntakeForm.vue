@@ -18,7 +18,8 @@ const props = defineProps<{
   busy: boolean
   failure: Failure | null
   modelFixed?: boolean
-  /** days on which the bench is taken */ blocked?: readonly BlockedPeriod[]
+  /** days on which the bench is taken */
+  blocked?: readonly BlockedPeriod[]
 }>()
 const emit = defineEmits<{ done: [intake: Intake]; set: [sheetId: string, serial: string] }>()
 

@@ -22,7 +22,8 @@ const props = defineProps<{
   first: string
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
-  /** one tick of the set's own meter [A] */ tickA?: number | null
+  /** one tick of the set's own meter [A] */
+  tickA?: number | null
 }>()
 const emit = defineEmits<{
   done: [values: TypedValue[]]

@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { QUANTITIES, showErrorHz, showMeasured, standardToBound } from '../../../core/quantity'
 import type { JudgedReading, JudgedSignal, Measurement } from '../../../core/signal'
-import { figureLines, limitWords } from '../../../shared/words/signalWords'
+import { figureLines } from '../../../shared/words/figureLines'
+import { limitWords } from '../../../shared/words/signalWords'
 import { statusWord } from '../../../shared/words/verdictWords'
 import type { GaugeValues } from '../../../shared/words/gaugeScale'
 import ForkGauge from '../gauge/ForkGauge.vue'
@@ -12,13 +13,15 @@ import StateMark from '../gauge/StateMark.vue'
  * Every number: those with a limit on a fork gauge, the others as they are; a second recording beside them.
  */
 const props = defineProps<{
-  /** readings with their limits, or everything else */ part: 'judged' | 'others'
+  /** readings with their limits, or everything else */
+  part: 'judged' | 'others'
   judged: JudgedSignal
   measurement: Measurement
   second: JudgedSignal | null
   secondMeasurement: Measurement | null
   carrierW?: number | null
-  /** limit of the neighbours in watts, in words */ wattLimit?: string | null
+  /** limit of the neighbours in watts, in words */
+  wattLimit?: string | null
 }>()
 const lines = computed(() => figureLines(props.measurement, props.carrierW))
 const others = computed(

@@ -3,7 +3,8 @@ import { between, memoryless } from '../part'
 /** Bias network of a bipolar pair: the clamp part follows the heat and holds the base. */
 export interface BipolarBias {
   readonly clampFitted: boolean
-  /** preset at its upper end [A] */ readonly fullA: number
+  /** preset at its upper end [A] */
+  readonly fullA: number
 }
 
 /** Idle current [A] of a bipolar stage for a preset 0..1. Without its clamp part there is none. */
@@ -16,9 +17,12 @@ export const bipolarBias = memoryless(
 /** Gate bias of a MOSFET. */
 export interface GateBias {
   readonly clampFitted: boolean
-  /** preset 0..1 covers 0 to this [V] */ readonly fullV: number
-  /** threshold of this very device [V] */ readonly thresholdV: number
-  /** square law [A/V^2] */ readonly gainAPerV2: number
+  /** preset 0..1 covers 0 to this [V] */
+  readonly fullV: number
+  /** threshold of this very device [V] */
+  readonly thresholdV: number
+  /** square law [A/V^2] */
+  readonly gainAPerV2: number
 }
 
 /**

@@ -26,7 +26,8 @@ describe('soft limit', () => {
         fc.double({ min: 0.001, max: 1, noNaN: true }),
         fc.constantFrom(1, 2, 3, 6),
         (drive, more, p) => {
-          expect(softLimit(drive + more, p)).toBeGreaterThanOrEqual(softLimit(drive, p) - 1e-12) // rounding alone
+          // rounding alone
+          expect(softLimit(drive + more, p)).toBeGreaterThanOrEqual(softLimit(drive, p) - 1e-12)
           expect(softLimit(drive, p)).toBeLessThanOrEqual(1 + 1e-12)
         },
       ),

@@ -15,7 +15,8 @@ export interface AudioChain {
 export interface AudioInput {
   readonly toneV: number
   readonly toneHz: number
-  /** where the preset lets the limiter hold [ratio] */ readonly limitRatio: number
+  /** where the preset lets the limiter hold [ratio] */
+  readonly limitRatio: number
 }
 
 /** The knee of an audio limiter is firm, its waveform stays a sine (it is a gain control, not a clipper). */

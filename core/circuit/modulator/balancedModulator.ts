@@ -2,9 +2,12 @@ import { memoryless } from '../part'
 
 /** Two halves that cancel the carrier where the preset stands right. */
 export interface BalancedModulator {
-  /** preset at which the carrier vanishes, 0..1 */ readonly nullAt: number
-  /** carrier left at the null [ratio of full output] */ readonly floorRatio: number
-  /** per unit of preset [ratio] */ readonly slope: number
+  /** preset at which the carrier vanishes, 0..1 */
+  readonly nullAt: number
+  /** carrier left at the null [ratio of full output] */
+  readonly floorRatio: number
+  /** per unit of preset [ratio] */
+  readonly slope: number
 }
 
 /**

@@ -21,7 +21,8 @@ describe('crystal', () => {
     [40, 10_242_270],
   ])('is pulled by %d pF to where the circuit simulator finds it', (pF, hz) => {
     const ppm = pullRatio({ motionalF: 20e-15, shuntF: 5e-12 }, pF * 1e-12) * 1e6
-    expect(Math.abs(ppm - (hz / 10.24e6 - 1) * 1e6)).toBeLessThan(1.2) // half a printed digit and the damping of R1
+    // Half a printed digit and the damping of R1.
+    expect(Math.abs(ppm - (hz / 10.24e6 - 1) * 1e6)).toBeLessThan(1.2)
   })
   it('the load for a pull is its inverse', () => {
     const cut = { motionalF: 20e-15, shuntF: 5e-12 }

@@ -3,7 +3,8 @@ import { memoryless } from '../part'
 /** The filter at the last intermediate frequency. */
 export interface IfFilter {
   readonly centreHz: number
-  /** half of its -6 dB width [Hz] */ readonly halfWidthHz: number
+  /** half of its -6 dB width [Hz] */
+  readonly halfWidthHz: number
 }
 
 /**

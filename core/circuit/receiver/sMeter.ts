@@ -2,9 +2,12 @@ import { memoryless } from '../part'
 
 /** A meter in S-units. */
 export interface SMeter {
-  /** level for S9 with the preset in its middle [V pd] */ readonly s9V: number
-  /** per S-unit [dB] */ readonly unitDb: number
-  /** preset from end to end [dB] */ readonly presetDb: number
+  /** level for S9 with the preset in its middle [V pd] */
+  readonly s9V: number
+  /** per S-unit [dB] */
+  readonly unitDb: number
+  /** preset from end to end [dB] */
+  readonly presetDb: number
 }
 
 /**

@@ -5,17 +5,19 @@ export interface BenchSupply {
   readonly setV: number
   readonly limitA: number
   readonly foldback: boolean
-  /** of the leads [ohm] */ readonly leadOhm: number
+  /** of the leads [ohm] */
+  readonly leadOhm: number
 }
 
 export interface SupplyInput {
-  /** current of the load at a voltage at its terminals [A], rising with it */ readonly drawA: (
-    terminalV: number,
-  ) => number
+  /** current of the load at a voltage at its terminals [A], rising with it */
+  readonly drawA: (terminalV: number) => number
 }
 export interface SupplyOutput {
-  /** at the set [V] */ readonly setV: number
-  /** at the supply's own terminals [V] */ readonly terminalV: number
+  /** at the set [V] */
+  readonly setV: number
+  /** at the supply's own terminals [V] */
+  readonly terminalV: number
   readonly currentA: number
   readonly limiting: boolean
 }

@@ -19,17 +19,20 @@ export interface LockedLoop {
 export interface LoopInput {
   readonly neededHz: number
   readonly turns: number
-  /** 0..1 */ readonly humidity: number
+  /** 0..1 */
+  readonly humidity: number
 }
 export interface LoopMemory {
-  /** voltage before the last change [V] */ readonly fromV: number
+  /** voltage before the last change [V] */
+  readonly fromV: number
   readonly sinceS: number
 }
 export interface LoopState {
   readonly controlV: number
   readonly inRange: boolean
   readonly locked: boolean
-  /** Infinity = never */ readonly lockS: number
+  /** Infinity = never */
+  readonly lockS: number
   readonly wanderHz: number
 }
 

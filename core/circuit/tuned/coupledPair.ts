@@ -5,7 +5,8 @@ import { memoryless } from '../part'
 export interface CoupledPair {
   readonly primaryQ: number
   readonly secondaryQ: number
-  /** coupling factor, 0..1 */ readonly k: number
+  /** coupling factor, 0..1 */
+  readonly k: number
 }
 
 export interface PairInput {

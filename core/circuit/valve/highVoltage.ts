@@ -5,7 +5,8 @@ export interface HighVoltage {
   readonly fullV: number
   readonly reservoirF: number
   readonly bleederOhm: number
-  /** the bleeder broke: only the capacitor's own leakage is left [ohm] */ readonly bleederOpen: boolean
+  /** the bleeder broke: only the capacitor's own leakage is left [ohm] */
+  readonly bleederOpen: boolean
 }
 
 /** Own leakage of an old electrolytic [ohm] (general trade knowledge). */

@@ -2,8 +2,10 @@ import { memoryless } from '../part'
 
 /** Feedback from plate to grid and the capacitor that cancels it. */
 export interface Neutralising {
-  /** capacitor position at which the feedback is cancelled, 0..1 */ readonly nullAt: number
-  /** gain lost per unit off it [ratio] */ readonly slope: number
+  /** capacitor position at which the feedback is cancelled, 0..1 */
+  readonly nullAt: number
+  /** gain lost per unit off it [ratio] */
+  readonly slope: number
 }
 
 /**

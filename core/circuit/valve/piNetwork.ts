@@ -13,9 +13,11 @@ export interface PiInput {
   readonly frequencyHz: number
 }
 export interface PiState {
-  /** what the plate sees [ohm] */ readonly resistanceOhm: number
+  /** what the plate sees [ohm] */
+  readonly resistanceOhm: number
   readonly reactanceOhm: number
-  /** into the load [ratio] */ readonly efficiency: number
+  /** into the load [ratio] */
+  readonly efficiency: number
 }
 
 /**

@@ -34,7 +34,8 @@ export interface ValveInput {
 export interface ValveState {
   readonly plateA: number
   readonly idleA: number
-  /** into the tank [W] */ readonly tankW: number
+  /** into the tank [W] */
+  readonly tankW: number
   readonly dissipationW: number
 }
 

@@ -50,9 +50,8 @@ export interface Observable {
     | {
         readonly kind: 'readings'
         readonly quantities: readonly Quantity[]
-        /** false = this sheet has no rows that could answer it; undefined = its quantities decide */ readonly inSheet?: (
-          sheet: ModelSheet,
-        ) => boolean
+        /** false = this sheet has no rows that could answer it; undefined = its quantities decide */
+        readonly inSheet?: (sheet: ModelSheet) => boolean
         readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null
       }
     | { readonly kind: 'test'; readonly how: string; readonly caution: string | null }

@@ -43,7 +43,8 @@ interface TypedJob {
   readonly what: string
   readonly kind: Kind
   readonly faults: readonly string[]
-  /** rows that somebody wrote down */ readonly rows: RegExp
+  /** rows that somebody wrote down */
+  readonly rows: RegExp
 }
 
 const JOBS: readonly TypedJob[] = [

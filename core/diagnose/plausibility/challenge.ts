@@ -39,7 +39,8 @@ export type Challenge =
       readonly meanW: number
       readonly inputW: number
       readonly mostRatio: number
-      /** true = possible, but more than such sets make */ readonly isUnusual: boolean
+      /** true = possible, but more than such sets make */
+      readonly isUnusual: boolean
     }
   | {
       readonly rule: 'P09'

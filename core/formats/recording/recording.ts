@@ -43,7 +43,8 @@ export interface Recording {
   read(
     fromSample: number,
     count: number,
-    /** a block that is no longer needed: its arrays may be filled anew */ into?: SampleBlock,
+    /** a block that is no longer needed: its arrays may be filled anew */
+    into?: SampleBlock,
   ): Promise<SampleBlock>
 }
 

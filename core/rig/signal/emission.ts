@@ -6,7 +6,8 @@ export type Emission = { readonly kind: 'none' } | AmEmission | FmEmission | Ssb
 
 export interface Tone {
   readonly hz: number
-  /** AM: depth; FM: peak deviation [Hz]; SSB: drive, 1 = the one that saturates */ readonly level: number
+  /** AM: depth; FM: peak deviation [Hz]; SSB: drive, 1 = the one that saturates */
+  readonly level: number
 }
 
 export interface AmEmission {

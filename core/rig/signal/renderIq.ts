@@ -20,7 +20,8 @@ export interface RenderedIq {
   readonly i: Float32Array
   readonly q: Float32Array
   readonly rateHz: number
-  /** the set afterwards: it drifts and warms while it is recorded */ readonly state: RigState
+  /** the set afterwards: it drifts and warms while it is recorded */
+  readonly state: RigState
 }
 
 /** The set is looked at anew this often; between, its frequency stands still [s]. */

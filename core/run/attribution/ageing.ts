@@ -3,8 +3,8 @@ import { CoreError } from '../../errors'
 /** How far to set a crystal above nominal, so that ageing brings it back through it. */
 export interface AgeingOffset {
   readonly offsetHz: number
-  /** within this many years it stays inside the window; null = longer than anybody looks ahead */ readonly insideForYears:
-    number | null
+  /** within this many years it stays inside the window; null = longer than anybody looks ahead */
+  readonly insideForYears: number | null
 }
 
 /** Further than this nobody plans [years]. */

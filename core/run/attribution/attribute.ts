@@ -5,9 +5,10 @@ import { inverse } from '../inverse'
 export interface AttributionRow {
   readonly errorHz: number
   readonly standardUncertaintyHz: number
-  /** what read it: its error is common to all that it read; null = nobody knows, each stands for itself */ readonly instrument?:
-    string | null
-  /** by the name of the unknown */ readonly coefficients: Readonly<Record<string, number>>
+  /** what read it: its error is common to all that it read; null = nobody knows, each stands for itself */
+  readonly instrument?: string | null
+  /** by the name of the unknown */
+  readonly coefficients: Readonly<Record<string, number>>
 }
 
 /** One oscillator: how far it may be off at all before anything is read. */

@@ -10,7 +10,8 @@ import type { BandPass } from './lineUp'
  */
 export interface BandRounds {
   readonly passes: readonly BandPass[]
-  /** half the band about its middle [ratio] */ readonly halfBand: number
+  /** half the band about its middle [ratio] */
+  readonly halfBand: number
 }
 
 /** @returns null when the step is no such step (three rows of one quantity, on rising channels) */

@@ -6,7 +6,8 @@ export interface PeakedQuantity {
   readonly quantity: Quantity
   readonly scale: 'power' | 'voltage' | 'decibel' | 's-units' | 'current'
   readonly seek: 'largest' | 'smallest'
-  /** in the receiver: its generator has to follow */ readonly receiver: boolean
+  /** in the receiver: its generator has to follow */
+  readonly receiver: boolean
 }
 
 /**

@@ -74,5 +74,6 @@ export interface TestPoint {
 export interface BoardPicture {
   readonly side: BoardSide
   readonly drawing: string | null
-  /** of a kept photo */ readonly pictureId: string | null
+  /** of a kept photo */
+  readonly pictureId: string | null
 }

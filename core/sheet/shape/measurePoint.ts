@@ -31,7 +31,8 @@ export type TargetSpec =
       readonly lowHz: number
       readonly highHz: number
       readonly aimHz: number
-      /** where a single tone puts a sideband, from the channel [Hz] */ readonly offsetHz?: number
+      /** where a single tone puts a sideband, from the channel [Hz] */
+      readonly offsetHz?: number
     }
   | {
       readonly kind: 'nominal-error'

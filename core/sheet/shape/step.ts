@@ -8,7 +8,8 @@ export type StepCriterion =
       readonly kind: 'peak'
       readonly quantity: Quantity
       readonly gainDb: number
-      /** no value = the largest; a plate dip is the smallest */ readonly seek?: 'largest' | 'smallest'
+      /** no value = the largest; a plate dip is the smallest */
+      readonly seek?: 'largest' | 'smallest'
     }
 
 /**
@@ -20,13 +21,15 @@ export type StepAction =
       readonly kind: 'keys'
       readonly words: string
       readonly keys: readonly string[]
-      /** for the whole sequence [s] */ readonly withinS: number
+      /** for the whole sequence [s] */
+      readonly withinS: number
     }
   | { readonly kind: 'hold'; readonly words: string; /** at least so long [s] */ readonly holdS: number }
   | {
       readonly kind: 'power-cycle'
       readonly words: string
-      /** menu entries to be read again afterwards */ readonly reread: readonly string[]
+      /** menu entries to be read again afterwards */
+      readonly reread: readonly string[]
     }
   | { readonly kind: 'reverts'; readonly words: string }
 

@@ -19,9 +19,12 @@ const LOWEST_HZ = 60
  * mean.
  */
 export interface CycleNoise {
-  /** of the mean itself */ readonly mean: number
-  /** of the fundamental */ readonly tone: number
-  /** of crest or trough against the carrier */ readonly crest: number
+  /** of the mean itself */
+  readonly mean: number
+  /** of the fundamental */
+  readonly tone: number
+  /** of crest or trough against the carrier */
+  readonly crest: number
   readonly seconds: number
 }
 

@@ -42,7 +42,8 @@ export function amWaveform(input: AmInput): AmResult {
   // What noise lifts on average is taken off: where all is noise a crest would come out below the mean.
   const crest = Math.max(up.extreme.value, mean)
   const bare = bareCarrier(input)
-  const { toneHz } = input
+  const { toneHz, edgeRatio } = input
+  const toneApart = (hz: number) => withoutTone(middleOf(envelope), series.rateHz, hz)
   const values: AmFigures = {
     depthPositive: crest / mean - 1,
     depthNegative: 1 - trough / mean,
@@ -58,8 +59,7 @@ export function amWaveform(input: AmInput): AmResult {
     meanToCarrier: power / mean ** 2,
     audioHz: toneHz,
     thd: null,
-    sinadDb:
-      toneHz === null ? null : sinadOf(withoutTone(middleOf(envelope), series.rateHz, toneHz), 20, audioHz),
+    sinadDb: toneHz === null ? null : sinadOf(toneApart(toneHz), 20, audioHz),
     unmodulated: againstBare(bare, crest, trough, mean),
     depthSynchronous: null,
   }
@@ -71,12 +71,12 @@ export function amWaveform(input: AmInput): AmResult {
       mean,
       sigma,
       pinched: pinched.uncertainty,
-      edgeRatio: input.edgeRatio,
+      edgeRatio,
       bare,
     }),
     limitedBy: {
-      depthPositive: limitOf(up.extreme, mean, sigma, input.edgeRatio, bare),
-      depthNegative: limitOf(down.extreme, mean, sigma, input.edgeRatio, bare),
+      depthPositive: limitOf(up.extreme, mean, sigma, edgeRatio, bare),
+      depthNegative: limitOf(down.extreme, mean, sigma, edgeRatio, bare),
     },
     notes: [...wordsOf(input, pinched.share), ...referenceNotes(values)],
     meanEnvelope: mean,

@@ -3,7 +3,7 @@ import { hann } from '../spectrum/window'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
 import { spectrumOfSamples, effectiveBandwidth, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
-import { note, ratioToDb, type AudioFigures, type Measured } from '../result'
+import { note, ratioToDb, type AudioFigures, type Measured, type Note } from '../result'
 import { sinadOf, withoutTone } from './sinad'
 
 /** Voice band of a SINAD [Hz] (common practice: 300 to 3400). */
@@ -28,20 +28,7 @@ export function audioFigures(
   const power = ac.reduce((a, b) => a + b * b, 0) / x.length
   const levelDbfs = ratioToDb(2 * power)
   const tone = levelDbfs > SILENCE_DBFS ? toneOf(ac, rateHz, saidHz) : null
-  if (!tone || !standsOut(ac, rateHz, tone.hz))
-    return {
-      values: empty(levelDbfs),
-      uncertainty: {},
-      notes: [
-        note(
-          'no-signal',
-          levelDbfs > SILENCE_DBFS
-            ? 'No tone stands out of the noise: nothing is read.'
-            : 'Silence: nothing is read.',
-        ),
-      ],
-      signalPresent: false,
-    }
+  if (!tone || !standsOut(ac, rateHz, tone.hz)) return nothingRead(levelDbfs)
   const window = hann(ac.length)
   const at = (hz: number) => lineAmplitude(lineAt(ac, null, window.values, window.sum, hz / rateHz))
   const fundamental = at(tone.hz)
@@ -73,14 +60,26 @@ export function audioFigures(
     values,
     uncertainty,
     limitedBy,
-    notes: [
-      note(
-        'audio-band',
-        `SINAD over ${LOWEST_HZ} Hz to ${(rateHz / 2000).toFixed(1)} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`,
-      ),
-    ],
+    notes: [bandNote(rateHz)],
     signalPresent: true,
   }
+}
+
+function nothingRead(levelDbfs: number): Measured<AudioFigures> & { signalPresent: boolean } {
+  const isSilent = levelDbfs <= SILENCE_DBFS
+  const words = isSilent ? 'Silence: nothing is read.' : 'No tone stands out of the noise: nothing is read.'
+  return {
+    values: empty(levelDbfs),
+    uncertainty: {},
+    notes: [note('no-signal', words)],
+    signalPresent: false,
+  }
+}
+
+function bandNote(rateHz: number): Note {
+  const topKhz = (rateHz / 2000).toFixed(1)
+  const words = `SINAD over ${LOWEST_HZ} Hz to ${topKhz} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`
+  return note('audio-band', words)
 }
 
 /** The tone that was said where it stands out of the noise, however strong hum may be; else the strongest. */

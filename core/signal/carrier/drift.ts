@@ -10,7 +10,8 @@ export type DriftUncertainty = {
 export interface Drift {
   readonly startHz: number
   readonly endHz: number
-  /** null = no settling can be told from this recording */ readonly finalHz: number | null
+  /** null = no settling can be told from this recording */
+  readonly finalHz: number | null
   readonly tauS: number | null
   readonly uncertainty: DriftUncertainty
 }

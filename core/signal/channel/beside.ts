@@ -4,7 +4,8 @@ import { ratioToDb } from '../result'
 /** Something that is sent beside the wanted signal. */
 export interface Beside {
   readonly offsetHz: number
-  /** against the wanted one [dB] */ readonly db: number
+  /** against the wanted one [dB] */
+  readonly db: number
 }
 
 /** The wanted signal is looked for within this of its middle, strangers from there on [Hz]. */

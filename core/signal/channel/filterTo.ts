@@ -36,7 +36,8 @@ export function filteredTo(
   beside: readonly Beside[],
 ): Channel & {
   readonly notes: readonly Note[]
-  /** amplitude at the edge of the filter against the whole */ readonly edgeRatio: number
+  /** amplitude at the edge of the filter against the whole */
+  readonly edgeRatio: number
 } {
   const nearest = beside.reduce((m, b) => Math.min(m, Math.abs(b.offsetHz)), Infinity)
   const passHz = widthHz !== null ? widthHz / 2 : Math.max(LEAST_PASS_HZ, nearest - NEIGHBOUR_HZ)

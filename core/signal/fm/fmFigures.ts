@@ -1,5 +1,13 @@
 import { meanPower, type Series } from '../series'
-import { distortionOf, drawReal, extremes, realCycle, withoutNoiseLines, LEAST_CYCLES } from '../tone/cycle'
+import {
+  distortionOf,
+  drawReal,
+  extremes,
+  realCycle,
+  withoutNoiseLines,
+  LEAST_CYCLES,
+  type Cycle,
+} from '../tone/cycle'
 import { largestPart } from '../limits'
 import { lineAmplitude, lineAt, type Line } from '../tone/lines'
 import { note, ratioToDb, type FmFigures, type Measured } from '../result'
@@ -117,20 +125,8 @@ function withTone(
     thd: distortionOf(lines),
     sinadDb: sinadOf(apart, RESIDUAL_HZ[0], FM_AUDIO_HZ),
   }
-  const seconds = whole.samples / series.rateHz
-  const line = (k: number) => lineDeviation(perHz(k * toneHz), seconds)
-  const kept = raw.lines.map((_, k) => k).filter(k => k > 0 && lineAmplitude(raw.lines[k]!) > 0)
-  const noise = {
-    tone: line(1),
-    crest: CREST_MORE * Math.hypot(...kept.map(line)),
-    others: edgeRatio * EDGE_SHARE * FM_AUDIO_HZ,
-    seconds,
-  }
-  const limit = largestPart({
-    noise: noise.crest,
-    neighbour: noise.others,
-    recorder: Math.hypot(FLOOR * (values.deviationFundamentalHz ?? 0), FLOOR_HZ),
-  })
+  const noise = cycleNoise(raw, perHz, series.rateHz, edgeRatio)
+  const limit = limitOf(values, noise)
   return {
     values,
     uncertainty: uncertaintyOf(values, noise),
@@ -139,6 +135,31 @@ function withTone(
     cycle: cycle.map(y => y - mean + meanHz),
   }
 }
+
+/** Noise beside each harmonic that is kept. */
+function cycleNoise(
+  { lines, samples, toneHz }: Cycle,
+  perHz: (hz: number) => number,
+  rateHz: number,
+  edgeRatio: number,
+): CycleNoise {
+  const seconds = samples / rateHz
+  const line = (k: number) => lineDeviation(perHz(k * toneHz), seconds)
+  const kept = lines.map((_, k) => k).filter(k => k > 0 && lineAmplitude(lines[k]!) > 0)
+  return {
+    tone: line(1),
+    crest: CREST_MORE * Math.hypot(...kept.map(line)),
+    others: edgeRatio * EDGE_SHARE * FM_AUDIO_HZ,
+    seconds,
+  }
+}
+
+const limitOf = ({ deviationFundamentalHz }: FmFigures, { crest, others }: CycleNoise) =>
+  largestPart({
+    noise: crest,
+    neighbour: others,
+    recorder: Math.hypot(FLOOR * (deviationFundamentalHz ?? 0), FLOOR_HZ),
+  })
 
 /** A difference over one sample reads a tone low by sin(x)/x: put right per harmonic. */
 function flattened({ re, im }: Line, cyclesPerSample: number): Line {
@@ -176,7 +197,8 @@ function carrierLine({ series, meanHz, noisePower }: FmInput): number | null {
 interface CycleNoise {
   readonly tone: number
   readonly crest: number
-  /** what a narrowed channel leaves open [Hz] */ readonly others: number
+  /** what a narrowed channel leaves open [Hz] */
+  readonly others: number
   readonly seconds: number
 }
 

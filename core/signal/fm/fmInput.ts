@@ -32,5 +32,6 @@ export interface FmInput {
 }
 
 export interface FmResult extends Measured<FmFigures> {
-  /** one cycle of the deviation for a picture */ readonly cycle: Float64Array | null
+  /** one cycle of the deviation for a picture */
+  readonly cycle: Float64Array | null
 }

@@ -1,14 +1,22 @@
 import { narrowed } from '../channel/channeliser'
-import { largestPart } from '../limits'
+import { largestPart, type Limit } from '../limits'
 import { note, type FmFigures, type Measured, type Note } from '../result'
 import { powerIn } from '../audio/sinad'
 import { meanPower, type Series } from '../series'
-import { lowerPeaks, upperPeaks } from '../tone/waveformPeaks'
+import { lowerPeaks, upperPeaks, type Peaks } from '../tone/waveformPeaks'
 import { EDGE_SHARE, FM_AUDIO_HZ, RESIDUAL_HZ, type FmInput, type FmResult } from './fmInput'
 
 /** Ripple and rounding [ratio of the deviation], and what a discriminator rounds [Hz]. */
 const FLOOR = 5e-4
 const FLOOR_HZ = 0.05
+/**
+ * What averages of a waveform are known to [ratio], its carrier line [dB] and its tones [Hz], standard (by
+ * simulation).
+ */
+const RMS_KNOWN_TO = 0.02
+const RESIDUAL_KNOWN_TO = 0.05
+const CARRIER_LINE_DB = 0.3
+const TONE_HZ = 0.02
 
 /**
  * FM that no single tone explains: the frequency as it was sent, limited to its audio; extremes and what
@@ -32,14 +40,7 @@ export function fmWaveform(input: FmInput, carrierLineDbc: number | null, notes:
     deviationNegativeHz: below(down.extreme.value),
     deviationFundamentalHz: null,
     deviationRmsHz: rms,
-    peaks: {
-      positiveHz: above(up.extreme.value),
-      positive999Hz: above(up.p999.value),
-      positive99Hz: above(up.p99.value),
-      negativeHz: below(down.extreme.value),
-      negative999Hz: below(down.p999.value),
-      negative99Hz: below(down.p99.value),
-    },
+    peaks: peaksOf(up, down, above, below),
     tonesHz,
     carsonHz: null,
     carrierLineDbc,
@@ -48,38 +49,75 @@ export function fmWaveform(input: FmInput, carrierLineDbc: number | null, notes:
     thd: null,
     sinadDb: null,
   }
-  const size = Math.max(up.extreme.value, -down.extreme.value)
-  const u = (own: number) =>
-    Math.hypot(own, FLOOR * size, FLOOR_HZ, input.edgeRatio * EDGE_SHARE * FM_AUDIO_HZ)
-  const uncertainty: Measured<FmFigures>['uncertainty'] = {
-    deviationPositiveHz: u(up.extreme.uncertainty),
-    deviationNegativeHz: u(down.extreme.uncertainty),
-    deviationRmsHz: u(0.02 * rms),
-    residualHz: values.residualHz === null ? null : u(0.05 * rms),
-    carrierLineDbc: 0.3,
-    audioHz: toneHz === null ? null : 0.02,
-    tonesHz: tonesHz.map(() => 0.02),
+  const basis = { up, down, noise, rms, edgeHz: input.edgeRatio * EDGE_SHARE * FM_AUDIO_HZ }
+  return {
+    values,
+    uncertainty: uncertaintyOf(values, basis),
+    limitedBy: { deviationPositiveHz: limitOf(up, basis), deviationNegativeHz: limitOf(down, basis) },
+    notes: [...notes, wordsOf(input)],
+    cycle: null,
+  }
+}
+
+function peaksOf(
+  up: Peaks,
+  down: Peaks,
+  above: (f: number) => number,
+  below: (f: number) => number,
+): NonNullable<FmFigures['peaks']> {
+  return {
+    positiveHz: above(up.extreme.value),
+    positive999Hz: above(up.p999.value),
+    positive99Hz: above(up.p99.value),
+    negativeHz: below(down.extreme.value),
+    negative999Hz: below(down.p999.value),
+    negative99Hz: below(down.p99.value),
+  }
+}
+
+/** What the uncertainties of a waveform are made of [Hz]. */
+interface Basis {
+  readonly up: Peaks
+  readonly down: Peaks
+  readonly noise: number
+  readonly rms: number
+  /** what a narrowed channel leaves open */
+  readonly edgeHz: number
+}
+
+const floorOf = ({ up, down }: Basis) =>
+  Math.hypot(FLOOR * Math.max(up.extreme.value, -down.extreme.value), FLOOR_HZ)
+
+function uncertaintyOf(v: FmFigures, basis: Basis): Measured<FmFigures>['uncertainty'] {
+  const { up, down, rms, edgeHz } = basis
+  const of = (own: number) => Math.hypot(own, floorOf(basis), edgeHz)
+  return {
+    deviationPositiveHz: of(up.extreme.uncertainty),
+    deviationNegativeHz: of(down.extreme.uncertainty),
+    deviationRmsHz: of(RMS_KNOWN_TO * rms),
+    residualHz: v.residualHz === null ? null : of(RESIDUAL_KNOWN_TO * rms),
+    carrierLineDbc: CARRIER_LINE_DB,
+    audioHz: v.audioHz === null ? null : TONE_HZ,
+    tonesHz: v.tonesHz.map(() => TONE_HZ),
     peaks: {
-      positiveHz: u(up.extreme.uncertainty),
-      positive999Hz: u(up.p999.uncertainty),
-      positive99Hz: u(up.p99.uncertainty),
-      negativeHz: u(down.extreme.uncertainty),
-      negative999Hz: u(down.p999.uncertainty),
-      negative99Hz: u(down.p99.uncertainty),
+      positiveHz: of(up.extreme.uncertainty),
+      positive999Hz: of(up.p999.uncertainty),
+      positive99Hz: of(up.p99.uncertainty),
+      negativeHz: of(down.extreme.uncertainty),
+      negative999Hz: of(down.p999.uncertainty),
+      negative99Hz: of(down.p99.uncertainty),
     },
   }
-  const limit = (own: number) =>
-    largestPart({
-      noise: Math.min(own, noise),
-      length: Math.sqrt(Math.max(0, own ** 2 - noise ** 2)),
-      recorder: Math.hypot(FLOOR * size, FLOOR_HZ),
-      neighbour: input.edgeRatio * EDGE_SHARE * FM_AUDIO_HZ,
-    })
-  const limitedBy = {
-    deviationPositiveHz: limit(up.extreme.uncertainty),
-    deviationNegativeHz: limit(down.extreme.uncertainty),
-  }
-  return { values, uncertainty, limitedBy, notes: [...notes, wordsOf(input)], cycle: null }
+}
+
+function limitOf({ extreme }: Peaks, basis: Basis): Limit | null {
+  const own = extreme.uncertainty
+  return largestPart({
+    noise: Math.min(own, basis.noise),
+    length: Math.sqrt(Math.max(0, own ** 2 - basis.noise ** 2)),
+    recorder: floorOf(basis),
+    neighbour: basis.edgeHz,
+  })
 }
 
 /**

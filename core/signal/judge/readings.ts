@@ -1,15 +1,17 @@
 import type { Bound, Quantity } from '../../quantity'
 import type { Limit } from '../limits'
 import type { Measurement } from '../measurement'
-import type { AdjacentFigure, SsbFigures } from '../result'
+import type { AdjacentFigure } from '../result'
 
 /** A figure of a recording as any instrument would have read it. */
 export interface SignalReading {
   readonly quantity: Quantity
   readonly value: number
   readonly standardUncertainty: number | null
-  /** what most of it comes from; null = not told */ readonly limitedBy: Limit | null
-  /** the set lies on this side of the value */ readonly bound?: Bound
+  /** what most of it comes from; null = not told */
+  readonly limitedBy: Limit | null
+  /** the set lies on this side of the value */
+  readonly bound?: Bound
 }
 
 /**
@@ -23,71 +25,71 @@ export const LINE_DB = 0.3
  * recording holds it or its level was given, else against the mean envelope (definitions of the product).
  */
 export function signalReadings(m: Measurement): SignalReading[] {
-  const out: SignalReading[] = []
-  const add = (
-    quantity: Quantity,
-    value: number | null | undefined,
-    u: unknown,
-    limit: Limit | null | undefined,
-    bound: Bound | null = null,
-  ) => {
-    if (typeof value !== 'number' || !Number.isFinite(value)) return
-    out.push({
-      quantity,
-      value,
-      standardUncertainty: typeof u === 'number' ? u : null,
-      limitedBy: limit ?? null,
-      ...(bound ? { bound } : {}),
-    })
-  }
-  const by = m.limitedBy
-  const atLeast = (figure: keyof SsbFigures) => (m.ssb?.bounds.includes(figure) ? 'at-least' : null)
-  add('carrierHz', m.carrier?.frequencyHz, m.carrier?.uncertaintyHz, by?.carrier?.frequencyHz)
-  const depth = m.am?.unmodulated ?? m.am
-  const ofDepth = m.am?.unmodulated ? m.uncertainty.am?.unmodulated : m.uncertainty.am
-  add(
-    'depthPositiveRatio',
-    depth && Math.max(0, depth.depthPositive),
-    ofDepth?.depthPositive,
-    by?.am?.depthPositive,
-  )
-  add(
-    'depthNegativeRatio',
-    depth && Math.max(0, depth.depthNegative),
-    ofDepth?.depthNegative,
-    by?.am?.depthNegative,
-  )
-  add(
-    'deviationPositiveHz',
-    m.fm?.deviationPositiveHz,
-    m.uncertainty.fm?.deviationPositiveHz,
-    by?.fm?.deviationPositiveHz,
-  )
-  add(
-    'deviationNegativeHz',
-    m.fm?.deviationNegativeHz,
-    m.uncertainty.fm?.deviationNegativeHz,
-    by?.fm?.deviationNegativeHz,
-  )
-  add(
-    'imd3Db',
-    m.ssb?.imd3DbBelowTone,
-    m.uncertainty.ssb?.imd3DbBelowTone,
-    by?.ssb?.imd3DbBelowTone,
-    atLeast('imd3DbBelowTone'),
-  )
-  add(
-    'carrierLeakDb',
-    m.ssb?.carrierDbBelowPep,
-    m.uncertainty.ssb?.carrierDbBelowPep,
-    by?.ssb?.carrierDbBelowPep,
-    atLeast('carrierDbBelowPep'),
-  )
-  add('sinadDb', m.audio?.sinadVoiceDb, m.uncertainty.audio?.sinadVoiceDb, by?.audio?.sinadVoiceDb)
-  add('harmonicDbc', m.spectrum?.harmonics.find(h => h.order === 2)?.dbc, LINE_DB, null)
   const worst = worstNeighbour(m)
-  add('adjacentDbc', worst?.dbc, LINE_DB, null, worst?.bound ?? null)
-  return out
+  return [
+    ...reading(
+      'carrierHz',
+      m.carrier?.frequencyHz,
+      m.carrier?.uncertaintyHz,
+      m.limitedBy?.carrier?.frequencyHz,
+    ),
+    ...depthReadings(m),
+    ...deviationReadings(m),
+    ...sidebandReadings(m),
+    ...reading(
+      'sinadDb',
+      m.audio?.sinadVoiceDb,
+      m.uncertainty.audio?.sinadVoiceDb,
+      m.limitedBy?.audio?.sinadVoiceDb,
+    ),
+    ...reading('harmonicDbc', m.spectrum?.harmonics.find(h => h.order === 2)?.dbc, LINE_DB),
+    ...reading('adjacentDbc', worst?.dbc, LINE_DB, null, worst?.bound),
+  ]
+}
+
+/** A reading where there is a figure, to be spread among others. */
+function reading(
+  quantity: Quantity,
+  value: number | null | undefined,
+  standardUncertainty: number | null | undefined,
+  limitedBy?: Limit | null,
+  bound?: Bound | null,
+): SignalReading[] {
+  if (typeof value !== 'number' || !Number.isFinite(value)) return []
+  const told = {
+    quantity,
+    value,
+    standardUncertainty: standardUncertainty ?? null,
+    limitedBy: limitedBy ?? null,
+  }
+  return [bound ? { ...told, bound } : told]
+}
+
+function depthReadings({ am, uncertainty, limitedBy }: Measurement): SignalReading[] {
+  if (!am) return []
+  const depth = am.unmodulated ?? am
+  const u = am.unmodulated ? uncertainty.am?.unmodulated : uncertainty.am
+  const by = limitedBy?.am
+  return [
+    ...reading('depthPositiveRatio', Math.max(0, depth.depthPositive), u?.depthPositive, by?.depthPositive),
+    ...reading('depthNegativeRatio', Math.max(0, depth.depthNegative), u?.depthNegative, by?.depthNegative),
+  ]
+}
+
+function deviationReadings({ fm, uncertainty, limitedBy }: Measurement): SignalReading[] {
+  return (['deviationPositiveHz', 'deviationNegativeHz'] as const).flatMap(quantity =>
+    reading(quantity, fm?.[quantity], uncertainty.fm?.[quantity], limitedBy?.fm?.[quantity]),
+  )
+}
+
+const SIDEBAND_FIGURES = { imd3Db: 'imd3DbBelowTone', carrierLeakDb: 'carrierDbBelowPep' } as const
+
+function sidebandReadings({ ssb, uncertainty, limitedBy }: Measurement): SignalReading[] {
+  return (['imd3Db', 'carrierLeakDb'] as const).flatMap(quantity => {
+    const figure = SIDEBAND_FIGURES[quantity]
+    const bound = ssb?.bounds.includes(figure) ? 'at-least' : null
+    return reading(quantity, ssb?.[figure], uncertainty.ssb?.[figure], limitedBy?.ssb?.[figure], bound)
+  })
 }
 
 /**

@@ -1,4 +1,5 @@
-// eslint-disable-next-line @typescript-eslint/triple-slash-reference -- the package ships no types, and not every configuration takes in ours
+// The package ships no types, and not every configuration takes in ours.
+// eslint-disable-next-line @typescript-eslint/triple-slash-reference
 /// <reference path="../pffft.d.ts" />
 import load, { type Pffft } from '@echogarden/pffft-wasm/simd'
 import { transformOf } from './fft'

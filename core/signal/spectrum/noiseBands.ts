@@ -3,7 +3,8 @@ import { noiseFloor, type PowerSpectrum } from './powerSpectrum'
 /** A stretch of a spectrum: what most of its bins hold, and whether it is steady Gaussian noise. */
 export interface Band {
   readonly hz: number
-  /** mean power per bin, put right for the quantile */ readonly level: number
+  /** mean power per bin, put right for the quantile */
+  readonly level: number
   readonly isNoise: boolean
 }
 

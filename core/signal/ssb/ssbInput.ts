@@ -18,7 +18,8 @@ export interface SsbInput {
 
 export interface SsbResult extends Measured<SsbFigures> {
   readonly suppressedHz: number | null
-  /** envelope over one beat for a picture */ readonly cycle: Float64Array | null
+  /** envelope over one beat for a picture */
+  readonly cycle: Float64Array | null
   readonly products: readonly {
     readonly order: number
     readonly offsetHz: number

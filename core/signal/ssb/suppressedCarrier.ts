@@ -19,7 +19,8 @@ export interface PlacedCarrier {
   readonly hz: number | null
   readonly isSeen: boolean
   readonly withinHz: number
-  /** standard uncertainty, of an assumption by its even spread */ readonly uncertaintyHz: number | null
+  /** standard uncertainty, of an assumption by its even spread */
+  readonly uncertaintyHz: number | null
   readonly notes: readonly Note[]
 }
 

@@ -20,7 +20,8 @@ const props = defineProps<{
   quantity: Quantity
   original: number | null
   canTake: boolean
-  /** as the set writes it */ format: MenuFormat
+  /** as the set writes it */
+  format: MenuFormat
 }>()
 const emit = defineEmits<{ take: [code: number] }>()
 const text = ref('')

@@ -12,7 +12,8 @@ export interface EditColumn {
   readonly kind?: 'text' | 'long' | 'number' | 'select' | 'optional'
   readonly items?: readonly { readonly value: string; readonly title: string }[]
   readonly width?: string
-  /** shown when the row is opened */ readonly more?: boolean
+  /** shown when the row is opened */
+  readonly more?: boolean
 }
 
 const props = defineProps<{
