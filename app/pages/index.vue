@@ -99,7 +99,7 @@ useBenchKeys({
       <div class="top">
         <h1>On the bench</h1>
         <label class="find"
-          >Find <kbd>/</kbd>
+          >Find <kbd>/</kbd>{{ ' ' }}
           <input
             ref="searchField"
             v-model="search"

@@ -12,7 +12,7 @@ const emit = defineEmits<{ goOn: [] }>()
   <p class="parked" role="status">
     <span
       ><b>Parked</b> since {{ dayAndTime(wait.atMs) }}, {{ WAIT_WORDS[wait.waitsFor] }}: {{ wait.text }}</span
-    >
+    >{{ ' ' }}
     <v-btn height="44" @click="emit('goOn')">Go on with it</v-btn>
   </p>
 </template>

@@ -56,7 +56,7 @@ function strike(reason: string) {
         </p>
         <ol>
           <li v-for="e in shown" :key="e.id" :class="{ struck: struck.has(e.id) }">
-            <span class="fig quiet">{{ clockTime(e.atMs) }}</span>
+            <span class="fig quiet">{{ clockTime(e.atMs) }}</span>{{ ' ' }}
             <span class="what"
               >{{ eventWords(e)
               }}<span v-if="struck.has(e.id)" class="quiet"> struck out: {{ struck.get(e.id) }}</span></span

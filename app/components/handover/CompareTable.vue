@@ -39,9 +39,9 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
               ><StateMark
                 v-if="isJudged(c)"
                 :mark="side === 'after' && stale.has(c.point.id) ? 'stale' : c[side].judgement!.verdict"
-              />
-              <b class="fig">{{ shownCell(c[side])!.value }}&#8239;{{ shownCell(c[side])!.unit }}</b>
-              <span class="quiet fig">{{ shownCell(c[side])!.plusMinus ?? '' }}</span></span
+              />{{ ' ' }}
+              <b class="fig">{{ shownCell(c[side])!.value }}&#8239;{{ shownCell(c[side])!.unit }}</b
+              >{{ ' ' }} <span class="quiet fig">{{ shownCell(c[side])!.plusMinus ?? '' }}</span></span
             >
             <span v-if="isJudged(c)" class="quiet word">{{
               side === 'after' && stale.has(c.point.id) ? 'stale' : statusWord(c[side].judgement!.verdict)

@@ -30,9 +30,8 @@ const COPIES = [
         :key="c.copy"
         :href="`/api/jobs/${jobId}/handover.pdf?copy=${c.copy}&issue=${i.number}`"
         target="_blank"
-        >{{ c.label }}</a
-      >
-      <a :href="`/api/jobs/${jobId}/issues/${i.number}/record.json`" target="_blank">record</a>
+        >{{ c.label }}</a>{{ ' ' }}
+      <a :href="`/api/jobs/${jobId}/issues/${i.number}/record.json`" target="_blank">record</a>{{ ' ' }}
       <span class="quiet fig">SHA-256 {{ i.checksum.slice(0, 16) }}</span>
     </p>
     <p v-if="corrected" class="quiet">Something was entered since: it stands on paper with the next issue.</p>

@@ -13,8 +13,8 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
     <li v-for="i in items" :key="i.id">
       <StateMark :mark="i.settled ? 'inside' : 'none'" />
       <span
-        ><b>{{ i.title }}</b>
-        <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span
+        ><b>{{ i.title }}</b
+        >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span
         ><template v-if="i.settled"><br />settled: {{ i.settled }}</template></span
       >
       <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)"

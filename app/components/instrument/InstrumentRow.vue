@@ -44,8 +44,7 @@ const state = computed(() => {
     <td class="acts">
       <v-btn v-if="profile.talks" size="small" height="44" :to="`/instruments/${instrument.id}`"
         >Queries</v-btn
-      >
-      <v-btn size="small" height="44" @click="emit('edit')">Change</v-btn>
+      >{{ ' ' }} <v-btn size="small" height="44" @click="emit('edit')">Change</v-btn>{{ ' ' }}
       <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn>
     </td>
   </tr>

@@ -101,7 +101,7 @@ function save() {
               <input v-model="r.absolute" :aria-label="`absolute ${i + 1}`" class="fig" inputmode="decimal" />
             </td>
             <td class="acts">
-              <v-btn size="small" height="44" @click="emit('tries', r.query)">Try</v-btn>
+              <v-btn size="small" height="44" @click="emit('tries', r.query)">Try</v-btn>{{ ' ' }}
               <v-btn size="small" height="44" :aria-label="`remove query ${i + 1}`" @click="rows.splice(i, 1)"
                 >Remove</v-btn
               >

@@ -19,7 +19,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
     <p v-for="e in jobs" :key="e.job.id">
       <NuxtLink :to="`/jobs/${e.job.id}/handover`"
         ><b class="fig">{{ jobTag(e.job.number) }}</b></NuxtLink
-      >
+      >{{ ' ' }}
       <span class="quiet">{{
         e.handedOverAtMs ? `handed over ${dayAndTime(e.handedOverAtMs)}` : 'still here'
       }}</span>

@@ -28,7 +28,7 @@ function keys(event: KeyboardEvent) {
 <template>
   <div class="adj" :class="{ wanted }" @wheel="wheel">
     <span class="name"
-      ><b class="fig">{{ hand.designator }}</b> {{ hand.name }}<em v-if="hand.waxed"> waxed</em>
+      ><b class="fig">{{ hand.designator }}</b> {{ hand.name }}<em v-if="hand.waxed"> waxed</em>{{ ' ' }}
       <span class="fig pos">{{ hand.shown }}</span></span
     >
     <button type="button" :aria-label="`${hand.designator} back a lot`" @click="nudge(-1, true)">

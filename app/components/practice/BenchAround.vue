@@ -106,7 +106,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       <span v-if="!state.keyed"
         >12&nbsp;dB SINAD at <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b>, heard
         from <b class="fig">{{ (state.audibleV * 1e6).toFixed(2) }}&#8239;µV</b></span
-      >
+      >{{ ' ' }}
       <span v-if="state.sinadDb !== null"
         >SINAD now <b class="fig">{{ state.sinadDb.toFixed(1) }}&#8239;dB</b></span
       >

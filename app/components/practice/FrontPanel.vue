@@ -97,16 +97,16 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
       <span v-if="design.parts.loop"
         >Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock
         <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span
-      >
+      >{{ ' ' }}
       <span v-if="state.panelPowerW !== null"
         >Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span
-      >
+      >{{ ' ' }}
       <span v-if="state.sMeter !== null"
         >S-meter <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span
-      >
+      >{{ ' ' }}
       <span
         >On for <b class="fig">{{ minutes }}&#8239;min</b></span
-      >
+      >{{ ' ' }}
       <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5"
         >Clarifier nulls at
         <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span

@@ -16,7 +16,7 @@ watch(
 <template>
   <section class="lesson" aria-label="Lesson" aria-live="polite">
     <p class="head">
-      <b>{{ lesson.title }}</b>
+      <b>{{ lesson.title }}</b>{{ ' ' }}
       <span class="fig">{{ Math.min(done + 1, lesson.steps.length) }} of {{ lesson.steps.length }}</span
       ><span class="dots" aria-hidden="true"
         ><i v-for="(_, i) in lesson.steps" :key="i" :class="{ done: i < done, now: i === done }"

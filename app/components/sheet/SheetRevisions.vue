@@ -49,7 +49,7 @@ async function compare() {
               <b>{{ lineWords(c.line) }}</b>: <del>{{ lineValueWords(c.from) }}</del>
               {{ lineValueWords(c.to) }}
             </div>
-            <span class="quiet">{{ r.reason }}</span>
+            <span class="quiet">{{ r.reason }}</span>{{ ' ' }}
             <NuxtLink v-if="r.jobId && r.jobNumber !== null" :to="`/jobs/${r.jobId}/align`"
               >on {{ jobTag(r.jobNumber) }}</NuxtLink
             >

@@ -79,10 +79,11 @@ function gauge(r: JudgedReading): GaugeValues | null {
         <td>
           <span v-if="r.judgement" class="verdict"
             ><StateMark :mark="r.judgement.verdict" /> {{ statusWord(r.judgement.verdict) }}</span
+          >{{ ' ' }} <span v-if="r.limit" class="quiet">{{ r.limit.rule.words }}</span><span
+            v-else
+            class="quiet"
+            >{{ r.quantity === 'adjacentDbc' && wattLimit ? wattLimit : 'no limit in this rule set' }}</span
           >
-          <span v-if="r.limit" class="quiet">{{ r.limit.rule.words }}</span><span v-else class="quiet">{{
-            r.quantity === 'adjacentDbc' && wattLimit ? wattLimit : 'no limit in this rule set'
-          }}</span>
         </td>
         <td v-if="second" class="fig quiet">
           {{ of(second, r) ? `${shown(of(second, r)!).value} ${shown(of(second, r)!).unit}` : '' }}

@@ -24,7 +24,8 @@ const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
   <div class="readings" aria-live="off">
     <div class="one">
       <span class="label">SINAD, 300 to 3400 Hz</span
-      ><b class="fig big" data-sinad>{{ sinad === null ? '\u2013' : sinad.toFixed(1) }}</b>
+      ><b class="fig big" data-sinad>{{ sinad === null ? '\u2013' : sinad.toFixed(1) }}</b
+      >{{ ' ' }}
       <span class="unit">dB</span>
     </div>
     <div class="one">
@@ -32,8 +33,7 @@ const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
         class="fig big"
         data-beat
         >{{ beat === null ? '\u2013' : (beat > 0 && !heard?.beat ? '+' : '') + beat.toFixed(1) }}</b
-      >
-      <span class="unit">Hz</span> <span class="way">{{ way }}</span>
+      >{{ ' ' }} <span class="unit">Hz</span> <span class="way">{{ way }}</span>
     </div>
     <div class="row">
       <span

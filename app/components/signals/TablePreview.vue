@@ -30,7 +30,7 @@ const emit = defineEmits<{ yes: []; no: [] }>()
         </tr>
       </tbody>
     </table>
-    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure it so</v-btn>
+    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure it so</v-btn>{{ ' ' }}
     <v-btn class="ml-3" @click="emit('no')">Not this</v-btn>
   </section>
 </template>

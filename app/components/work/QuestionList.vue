@@ -42,7 +42,7 @@ function begin() {
       <li v-for="q in questions" :key="q.asked.id">
         <StateMark :mark="q.answered ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
-          <b>{{ q.asked.text }}</b>
+          <b>{{ q.asked.text }}</b>{{ ' ' }}
           <span class="quiet"
             >{{ [q.asked.price, q.asked.consequence].filter(Boolean).join('; ') }}, asked
             {{ dayAndTime(q.asked.atMs) }}</span
@@ -75,7 +75,7 @@ function begin() {
       <li v-for="w in waits" :key="w.begun.id">
         <StateMark :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
-          Waits for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>
+          Waits for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>{{ ' ' }}
           <span class="quiet"
             >since {{ dayAndTime(w.begun.atMs)
             }}{{ w.begun.untilDay ? `, expected ${day(w.begun.untilDay)}` : ''

@@ -24,7 +24,7 @@ function keep(p: StartPosition) {
 <template>
   <section class="positions" aria-label="Starting positions">
     <button type="button" class="top" :aria-expanded="open" @click="open = !open">
-      <b>Starting positions</b>
+      <b>Starting positions</b>{{ ' ' }}
       <span class="quiet">{{ noted }} of {{ positions.length }} written down: the way back</span
       ><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span>
     </button>

@@ -46,7 +46,7 @@ onMounted(() => void store.load())
     <div class="top">
       <h1>Instruments</h1>
       <span class="acts"
-        ><v-btn to="/instruments/stepped">Stepped measurement</v-btn>
+        ><v-btn to="/instruments/stepped">Stepped measurement</v-btn>{{ ' ' }}
         <v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'"
           >Connect an instrument</v-btn
         ></span

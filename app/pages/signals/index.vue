@@ -287,7 +287,7 @@ onMounted(() => {
         }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set
         {{ rulesOf(store.shown.options).name
         }}<span v-if="store.shown.kept">, kept {{ dayAndTime(store.shown.kept.createdAtMs) }}</span
-        >. <button type="button" class="link" @click="saveJson">All figures as JSON</button>
+        >. <button type="button" class="link" @click="saveJson">All figures as JSON</button>{{ ' ' }}
         <button v-if="judged.mode" type="button" class="link ml-4" @click="saveAnnotated">
           SigMF with what was found
         </button>
@@ -345,7 +345,7 @@ onMounted(() => {
         ><h2>Kept</h2>
         <ul class="kept">
           <li v-for="k in store.kept" :key="k.id">
-            <button type="button" class="link" @click="reopen(k.id)">{{ k.name }}</button>
+            <button type="button" class="link" @click="reopen(k.id)">{{ k.name }}</button>{{ ' ' }}
             <span class="quiet"
               >{{ dayAndTime(k.createdAtMs) }}, {{ (k.bytes / 1e6).toFixed(1) }} MB{{
                 k.phase ? `, ${k.phase.replace('-', ' ')}` : ''

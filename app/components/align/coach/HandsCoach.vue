@@ -23,7 +23,7 @@ const rereads = (a: StepAction) =>
         }}<span v-for="o in rereads(a)" :key="o.entry" class="fig"
           >; {{ o.entry }} must read {{ o.words }}</span
         ></span
-      >
+      >{{ ' ' }}
       <v-btn v-if="timed(a)" height="44" @click="running = a">Show large</v-btn>
     </li>
     <KeySequence v-if="running" :action="running" @close="running = null" />

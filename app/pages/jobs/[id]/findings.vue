@@ -72,7 +72,7 @@ async function confirm(text: string) {
       <h2>{{ DOMAIN_WORDS[d.domain] }}</h2>
       <p class="quiet">{{ d.symptoms.map(evidenceWords).join('. ') }}.</p>
       <p v-if="d.explainedBy">
-        <b>Comes with: {{ d.explainedBy.title }}.</b>
+        <b>Comes with: {{ d.explainedBy.title }}.</b>{{ ' ' }}
         <span class="quiet">Mend that first, then look here again.</span>
       </p>
       <div v-else class="pair">
@@ -92,7 +92,7 @@ async function confirm(text: string) {
     <section v-if="inOrder.length" aria-label="In order">
       <h2>In order</h2>
       <p v-for="d in inOrder" :key="d.domain">
-        <b>{{ DOMAIN_WORDS[d.domain] }}</b>
+        <b>{{ DOMAIN_WORDS[d.domain] }}</b>{{ ' ' }}
         <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span>
       </p>
     </section>

@@ -46,7 +46,7 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
       <h2>Turned, but not on the sheet</h2>
       <ul>
         <li v-for="t in unlisted" :key="t.id">
-          <b>{{ t.name }}</b>
+          <b>{{ t.name }}</b>{{ ' ' }}
           <span class="quiet"
             >{{ ROLE_WORDS[t.role] }}; stood {{ t.startPosition || 'nobody knows where' }}</span
           >

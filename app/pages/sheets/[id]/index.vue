@@ -104,7 +104,7 @@ onMounted(async () => {
       <SheetRevisions :id="sheet.id" :revisions="view.revisions" :revision="store.revision" />
       <h2 class="no-print">Rule sets for this channel plan</h2>
       <div v-for="r in rules" :key="r.id" class="mt-3 no-print">
-        <b>{{ r.name }}</b>
+        <b>{{ r.name }}</b>{{ ' ' }}
         <span class="quiet"
           >{{ r.region }}; {{ r.source }}, as of {{ r.asOf
           }}{{ r.fromMemory ? ', from memory: check the current text' : '' }}</span
