@@ -7,7 +7,7 @@ import { filteredTo, isNoise, isOneOfConstantSize, type Channel } from './channe
 import { emptyMeasurement, nothingMeasured } from './emptyMeasurement'
 import { locate, type Located } from './locate'
 import type { MeasuredRecording } from './measurement'
-import { keyedPart } from './keyed'
+import { keyedPart, sentPart } from './keyed'
 import type { ModeInput } from './modeInput'
 import { byMode, type Part, type Place } from './modeParts'
 import { CHANNEL_RATE_HZ, type MeasureOptions, type Progress } from './options'
@@ -151,7 +151,9 @@ function measureChannel(
     toneHz: options.toneHz,
     givenDbfs: options.unmodulatedDbfs,
   }
-  refuseTooShort(recording, keyedPart(input.channel, input.noisePower).series)
+  // A voice on one sideband sends nothing between its syllables: there all of it counts.
+  const sent = options.as === 'ssb' ? sentPart : (s: Series, noise: number) => keyedPart(s, noise).series
+  refuseTooShort(recording, sent(input.channel, input.noisePower))
   const nominalInChannelHz = nearHz === null ? null : nearHz - peakHz
   const at: Place = { recording, options, spectrum, found, channelHz: peakHz, nominalInChannelHz, beside }
   const off = `The strongest signal lies ${Math.round(peakHz - (nearHz ?? 0))} Hz from the nominal frequency: that one is measured.`
@@ -167,7 +169,7 @@ function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
   const ms = (samples: number) => ((1000 * samples) / rateHz).toFixed(1)
   throw new CoreError(
     'bad-recording',
-    `${file}: length: the signal lasts ${ms(re.length)} ms in the channel that is measured, ${ms(LEAST_KEYED)} ms are needed`,
+    `${file}: length: of the longest stretch that is sent without a break ${ms(re.length)} ms can be measured, ${ms(LEAST_KEYED)} ms are needed`,
   )
 }
 
