@@ -1,5 +1,5 @@
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
-import { BOUNDS, QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
+import { BOUNDS, SPREADS, QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '../core/run'
 import { RUN_EVENT_BODIES } from './runEvents'
 import { WORK_EVENT_BODIES } from './workEvents'
@@ -31,6 +31,7 @@ const reading = object({
   source: string().oneOf(['instrument', 'typed']).required(),
   instrument: string().max(100).nullable().defined(),
   bound: string().oneOf(BOUNDS).optional(),
+  spread: string().oneOf(SPREADS).optional(),
   fullScale: number().positive().max(1e12).optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

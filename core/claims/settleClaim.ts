@@ -1,4 +1,4 @@
-import { powerRatioToDb, standardToBound } from '../quantity'
+import { expandedUncertainty, powerRatioToDb } from '../quantity'
 import type { CellState, RowState } from '../run'
 import type { Verdict } from '../rules'
 import type { ModelSheet } from '../sheet'
@@ -178,13 +178,14 @@ function preferred<T>(list: readonly T[], fits: (item: T) => boolean): readonly 
 }
 
 function evidenceOf(row: RowState, cell: CellState, value: number): Evidence {
-  const { standardUncertainty, bound } = cell.latest!.reading
+  const { reading } = cell.latest!
+  const { bound } = reading
   const isAsked = cell.asked.window !== null || cell.asked.limit !== null
   return {
     row,
     value,
     rowTitle: row.point.title,
-    bound: standardUncertainty === null ? null : standardToBound(standardUncertainty),
+    bound: expandedUncertainty(reading),
     verdict: isAsked ? (cell.judgement?.verdict ?? null) : null,
     isAtLeast: bound === 'at-least',
     isAtMost: bound === 'at-most',

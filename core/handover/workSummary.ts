@@ -1,4 +1,4 @@
-import { standardToBound } from '../quantity'
+import { expandedUncertainty } from '../quantity'
 import type { ComparedCell, RunState, Turn } from '../run'
 
 /** What the record says was adjusted: said, inferred, or neither although readings changed. */
@@ -23,9 +23,6 @@ export function adjusted(run: RunState, compared: readonly ComparedCell[]): Adju
 function changed({ before, after, differences }: ComparedCell): boolean {
   if (!before.latest || !after.latest || differences === null || differences.length > 0) return false
   const [a, b] = [before.latest.reading, after.latest.reading]
-  if (a.standardUncertainty === null || b.standardUncertainty === null) return false
-  return (
-    Math.abs(b.value - a.value) >
-    Math.hypot(standardToBound(a.standardUncertainty), standardToBound(b.standardUncertainty))
-  )
+  const [ofA, ofB] = [expandedUncertainty(a), expandedUncertainty(b)]
+  return ofA !== null && ofB !== null && Math.abs(b.value - a.value) > Math.hypot(ofA, ofB)
 }

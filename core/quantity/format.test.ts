@@ -50,8 +50,8 @@ describe('readings on the screen', () => {
     ])
   })
   it('shows an error with its sign', () => {
-    expect(plain(showErrorHz(21.3, boundToStandard(2.78)).value)).toBe('+21')
-    expect(plain(showErrorHz(-409.62, 0.59).value)).toBe('-409.6')
+    expect(plain(showErrorHz(21.3, { standardUncertainty: boundToStandard(2.78) }).value)).toBe('+21')
+    expect(plain(showErrorHz(-409.62, { standardUncertainty: 0.59 }).value)).toBe('-409.6')
   })
   it('says nothing about an uncertainty that nobody knows', () => {
     expect(showMeasured({ value: 3.9, standardUncertainty: null }, 'powerW')).toEqual({

@@ -1,4 +1,4 @@
-import { standardToBound } from './uncertainty'
+import { expandedUncertainty } from './uncertainty'
 import { HEX_BYTE, showMenuValue, type MenuFormat } from './menuValue'
 import { quantityInfo, type Quantity } from './quantities'
 import type { Bound, Measured } from './reading'
@@ -96,6 +96,7 @@ export function showMeasured(measured: Measured, quantity: Quantity, menu?: Menu
       plusMinus: null,
     }
   const u = measured.standardUncertainty
+  const expanded = expandedUncertainty(measured)
   const decimals =
     u === null
       ? (DECIMALS_UNKNOWN[info.shownUnit] ?? 2)
@@ -103,17 +104,22 @@ export function showMeasured(measured: Measured, quantity: Quantity, menu?: Menu
   return {
     value: `${measured.bound ? BOUND_SIGN[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
     unit: info.shownUnit,
-    plusMinus: u === null ? null : showBound(standardToBound(u), info.shownUnit, info.perSi),
+    plusMinus: expanded === null ? null : showBound(expanded, info.shownUnit, info.perSi),
   }
 }
 
 /** An error against a nominal: signed, always in Hz (the unit in which it is corrected). */
-export function showErrorHz(errorHz: number, standardUncertainty: number | null): Shown {
+export function showErrorHz(
+  errorHz: number,
+  of: Pick<Measured, 'standardUncertainty' | 'spread'> | null,
+): Shown {
+  const standardUncertainty = of?.standardUncertainty ?? null
+  const expanded = of && expandedUncertainty(of)
   const decimals = standardUncertainty === null ? 0 : Math.min(1, justifiedDecimals(standardUncertainty))
   return {
     value: groupDigits(errorHz, decimals, true),
     unit: 'Hz',
-    plusMinus: standardUncertainty === null ? null : showBound(standardToBound(standardUncertainty), 'Hz', 1),
+    plusMinus: expanded === null ? null : showBound(expanded, 'Hz', 1),
   }
 }
 

@@ -8,13 +8,28 @@ export {
   type Quantity,
   type QuantityInfo,
 } from './quantities'
-export { BOUNDS, type Bound, type Measured, type Reading, type ReadingSource } from './reading'
+export {
+  BOUNDS,
+  SPREADS,
+  type Bound,
+  type Spread,
+  type Measured,
+  type Reading,
+  type ReadingSource,
+} from './reading'
 // The only conversions
 export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, voltageRatioToDb, wattsToDbm } from './power'
 export { hzToPpm, ppmToHz } from './frequency'
 export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
 // How sure it is
-export { boundToStandard, combineStandard, errorBound, standardToBound, type Accuracy } from './uncertainty'
+export {
+  boundToStandard,
+  combineStandard,
+  errorBound,
+  expandedUncertainty,
+  standardToBound,
+  type Accuracy,
+} from './uncertainty'
 // In and out of words
 export { checkRange, parseTyped, type Typed } from './parseTyped'
 export { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'

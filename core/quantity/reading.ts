@@ -8,6 +8,13 @@ export const BOUNDS = ['at-least', 'at-most'] as const
 export type Bound = (typeof BOUNDS)[number]
 
 /**
+ * How errors lie about a value: an accuracy class holds them evenly within bounds, noise lets few lie far
+ * out.
+ */
+export const SPREADS = ['rectangular', 'normal'] as const
+export type Spread = (typeof SPREADS)[number]
+
+/**
  * A measured value in SI with its standard uncertainty; null = nobody knows how good it is (typed without an
  * instrument).
  */
@@ -16,6 +23,8 @@ export interface Measured {
   readonly standardUncertainty: number | null
   /** undefined = a value */
   readonly bound?: Bound | undefined
+  /** undefined = rectangular: what instruments promise is a bound */
+  readonly spread?: Spread | undefined
 }
 
 export type ReadingSource = 'instrument' | 'typed'

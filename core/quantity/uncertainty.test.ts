@@ -1,5 +1,11 @@
 import { describe, expect, it } from 'vitest'
-import { boundToStandard, combineStandard, errorBound, standardToBound } from './uncertainty'
+import {
+  boundToStandard,
+  combineStandard,
+  errorBound,
+  expandedUncertainty,
+  standardToBound,
+} from './uncertainty'
 
 describe('error bound', () => {
   it('of full scale is the same everywhere on the scale', () => {
@@ -42,5 +48,16 @@ describe('standard uncertainty', () => {
   it('of independent parts adds in squares', () => {
     expect(combineStandard([3, 4])).toBe(5)
     expect(combineStandard([])).toBe(0)
+  })
+})
+
+describe('expanded uncertainty', () => {
+  it('is by how the errors lie: two for noise, the square root of three for an accuracy class', () => {
+    expect(expandedUncertainty({ standardUncertainty: 0.1, spread: 'normal' })).toBeCloseTo(0.2, 12)
+    expect(expandedUncertainty({ standardUncertainty: 0.1 })).toBeCloseTo(0.1 * Math.sqrt(3), 12)
+    expect(expandedUncertainty({ standardUncertainty: boundToStandard(0.19) })).toBeCloseTo(0.19, 12)
+  })
+  it('is not known where nobody knows how good the value is', () => {
+    expect(expandedUncertainty({ standardUncertainty: null, spread: 'normal' })).toBeNull()
   })
 })

@@ -1,4 +1,5 @@
 import { CoreError } from '../errors'
+import type { Measured } from './reading'
 
 /**
  * What an instrument promises, as its maker writes it. The parts add as bounds.
@@ -43,7 +44,23 @@ export function boundToStandard(bound: number): number {
   return bound / Math.sqrt(3)
 }
 
-/** Inverse of {@link boundToStandard}: the bound U that a verdict uses. */
+/** Expanded over standard uncertainty of noise: 95 % of a normal distribution (GUM 6.3.3, from memory). */
+const COVERAGE_OF_NOISE = 2
+
+/**
+ * Expanded uncertainty U, the bound that verdicts use and screens show: by how the errors lie, two times the
+ * standard uncertainty of noise, the half width of an accuracy class.
+ * @returns null = nobody knows how good the value is
+ */
+export function expandedUncertainty({
+  standardUncertainty,
+  spread,
+}: Pick<Measured, 'standardUncertainty' | 'spread'>): number | null {
+  if (standardUncertainty === null) return null
+  return spread === 'normal' ? COVERAGE_OF_NOISE * standardUncertainty : standardToBound(standardUncertainty)
+}
+
+/** Inverse of {@link boundToStandard}: half the width of a rectangular distribution. */
 export function standardToBound(standardUncertainty: number): number {
   return standardUncertainty * Math.sqrt(3)
 }

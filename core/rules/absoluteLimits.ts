@@ -1,4 +1,4 @@
-import { dbToPowerRatio, standardToBound, wattsToDbm, type Measured, type Quantity } from '../quantity'
+import { dbToPowerRatio, expandedUncertainty, wattsToDbm, type Measured, type Quantity } from '../quantity'
 import type { Verdict } from './judge'
 import { ADJACENT_MOST_W } from './masks'
 import type { Confidence } from './ruleSet'
@@ -93,7 +93,7 @@ export function absoluteLevel(level: Measured, carrier: Measured, limit: Absolut
 }
 
 function boundOf(level: Measured, carrier: Measured): number | null {
-  if (level.standardUncertainty === null || carrier.standardUncertainty === null) return null
-  const carrierDb = 10 * Math.log10(1 + standardToBound(carrier.standardUncertainty) / carrier.value)
-  return Math.hypot(standardToBound(level.standardUncertainty), carrierDb)
+  const [levelDb, carrierW] = [expandedUncertainty(level), expandedUncertainty(carrier)]
+  if (levelDb === null || carrierW === null) return null
+  return Math.hypot(levelDb, 10 * Math.log10(1 + carrierW / carrier.value))
 }

@@ -16,6 +16,11 @@ const uk = (quantity: 'powerW' | 'deviationPositiveHz' | 'carrierHz', lowPower =
 const read = (value: number, bound: number) => ({ value, standardUncertainty: boundToStandard(bound) })
 
 describe('legal limits, guard band', () => {
+  it('noise is guarded against by twice its standard deviation, an accuracy class by its half width', () => {
+    const near = { value: 3.9, standardUncertainty: 0.1 / 1.9 }
+    expect(judge(near, null, uk('powerW')).verdict).toBe('inside')
+    expect(judge({ ...near, spread: 'normal' }, null, uk('powerW')).verdict).toBe('cannot-tell')
+  })
   // Source: JCGM 106 / ISO 14253-1 / ILAC-G8 (from memory): inside only if reading + U <= limit, outside only
   // if reading - U > limit.
   // Worked by hand: 3.90 W against 4.00 W.

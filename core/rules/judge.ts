@@ -1,4 +1,4 @@
-import { standardToBound, type Measured } from '../quantity'
+import { expandedUncertainty, type Measured } from '../quantity'
 import type { ResolvedLimit } from './ruleSet'
 
 /** A workshop window [SI]; null = open on that side. */
@@ -45,7 +45,7 @@ const RESOLVING_SHARE = 1 / 3
  * Source: guard band with U: JCGM 106, ISO 14253-1, ILAC-G8 (from memory).
  */
 export function judge(measured: Measured, target: Window | null, limit: ResolvedLimit | null): Judgement {
-  const bound = measured.standardUncertainty === null ? null : standardToBound(measured.standardUncertainty)
+  const bound = expandedUncertainty(measured)
   const reasons: Reason[] = []
   if (limit) {
     const verdict =

@@ -1,4 +1,4 @@
-import { standardToBound, type Quantity, type Reading } from '../quantity'
+import { expandedUncertainty, type Quantity, type Reading } from '../quantity'
 import { GOES_STALE, adjusterOf, topicOf, type ModelSheet, type Step } from '../sheet'
 import { physicalDifferences, WARM_S } from './comparability'
 import type { JobEvent, RowTaken } from './jobEvent'
@@ -90,8 +90,10 @@ function movedBy(before: InRow, now: InRow): 'beyond' | 'like-drift' | null {
   return change <= noise + driftAllowance(before, now) ? 'like-drift' : 'beyond'
 }
 
-function noiseOf({ quantity, value, standardUncertainty }: Reading): number {
-  if (standardUncertainty !== null) return standardToBound(standardUncertainty)
+function noiseOf(reading: Reading): number {
+  const { quantity, value } = reading
+  const expanded = expandedUncertainty(reading)
+  if (expanded !== null) return expanded
   return Math.abs(value) * (FREQUENCIES.includes(quantity) ? UNKNOWN_FREQUENCY_RATIO : UNKNOWN_REPEATABILITY)
 }
 

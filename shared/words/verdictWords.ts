@@ -43,7 +43,7 @@ export function showAsked(
 ) {
   return nominalHz === null
     ? showMeasured(measured, quantity, menu)
-    : showErrorHz(measured.value - nominalHz, measured.standardUncertainty)
+    : showErrorHz(measured.value - nominalHz, measured)
 }
 
 /** A bound of a window or limit in the same terms as the reading beside it. */

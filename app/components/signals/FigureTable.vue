@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, showErrorHz, showMeasured, standardToBound } from '../../../core/quantity'
+import { QUANTITIES, expandedUncertainty, showErrorHz, showMeasured } from '../../../core/quantity'
 import type { JudgedReading, JudgedSignal, Measurement } from '../../../core/signal'
 import { figureLines } from '../../../shared/words/figureLines'
 import { limitWords } from '../../../shared/words/signalWords'
@@ -33,15 +33,14 @@ const others = computed(
 const of = (judged: JudgedSignal | null, r: JudgedReading) =>
   judged?.readings.find(s => s.quantity === r.quantity) ?? null
 const shown = (r: JudgedReading) =>
-  r.nominalHz === null
-    ? showMeasured(r, r.quantity)
-    : showErrorHz(r.value - r.nominalHz, r.standardUncertainty)
+  r.nominalHz === null ? showMeasured(r, r.quantity) : showErrorHz(r.value - r.nominalHz, r)
 const unit = (r: JudgedReading) => (r.nominalHz === null ? QUANTITIES[r.quantity].shownUnit : 'Hz')
 
 /** In the unit shown; a carrier as its error. */
 function gauge(r: JudgedReading): GaugeValues | null {
   if (!r.limit || (r.limit.low === null && r.limit.high === null)) return null
   const [scale, zero] = r.nominalHz === null ? [QUANTITIES[r.quantity].perSi, 0] : [1, r.nominalHz]
+  const expanded = expandedUncertainty(r)
   const to = (v: number | null | undefined) => (v == null ? null : (v - zero) * scale)
   return {
     low: to(r.limit.low),
@@ -49,7 +48,7 @@ function gauge(r: JudgedReading): GaugeValues | null {
     aim: null,
     asFound: to(of(props.second, r)?.value),
     now: to(r.value),
-    bound: r.standardUncertainty === null ? null : standardToBound(r.standardUncertainty) * scale,
+    bound: expanded === null ? null : expanded * scale,
     signed: r.nominalHz !== null,
   }
 }

@@ -154,11 +154,12 @@ function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string)
   const asked = new Set(point.wants.map(w => w.quantity))
   const readings = judged
     .value!.readings.filter(r => asked.has(r.quantity))
-    .map(({ quantity, value, standardUncertainty, bound }) => ({
+    .map(({ quantity, value, standardUncertainty, spread, bound }) => ({
       id: uuid(),
       quantity,
       value,
       standardUncertainty,
+      spread,
       ...(bound ? { bound } : {}),
       source: 'instrument' as const,
       instrument: `recording ${store.shown!.name}`.slice(0, 100),

@@ -1,4 +1,4 @@
-import { standardToBound, type Quantity, type Reading } from '../../quantity'
+import { expandedUncertainty, type Quantity, type Reading } from '../../quantity'
 import {
   TAKEN_AGAIN,
   asked,
@@ -103,8 +103,8 @@ function carrierOn(
     ({ point: { state: s } }) =>
       s.keyed && s.toneHz === null && s.channel === state.channel && sameControls(s, state),
   )
-  const u = row?.cells.find(c => c.want.quantity === 'powerW')?.latest?.reading.standardUncertainty
-  return { carrierW: valueIn(row, 'powerW'), carrierBoundW: u ? standardToBound(u) : 0 }
+  const reading = row?.cells.find(c => c.want.quantity === 'powerW')?.latest?.reading
+  return { carrierW: valueIn(row, 'powerW'), carrierBoundW: (reading && expandedUncertainty(reading)) ?? 0 }
 }
 
 /** The reading of the same row before, when nothing was turned in between. */

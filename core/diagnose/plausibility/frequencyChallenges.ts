@@ -1,5 +1,5 @@
 import { CHANNEL_PLANS, channelHz } from '../../rules'
-import { standardToBound, type Reading } from '../../quantity'
+import { expandedUncertainty, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** No crystal is further off its reference (common practice: beyond it a digit is wrong) [ppm]. */
@@ -40,7 +40,7 @@ function missingDigits(
     window.high == null
   )
     return []
-  const boundHz = standardToBound(reading.standardUncertainty)
+  const boundHz = expandedUncertainty(reading) ?? 0
   const windowHz = window.high - window.low
   return boundHz > windowHz ? [{ rule: 'P40', quantity, readHz: reading.value, boundHz, windowHz }] : []
 }

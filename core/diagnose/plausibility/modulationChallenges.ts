@@ -1,4 +1,4 @@
-import { standardToBound, type Reading } from '../../quantity'
+import { expandedUncertainty, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Depth by two ways further apart than this contradict each other (common practice: 10 points). */
@@ -17,7 +17,7 @@ const LEAST_SHOWN = 1.2
 const FULL_TROUGH = 0.97
 /** 0.2 to 1.3 typed as per cent. */
 const LIKE_A_RATIO = [0.002, 0.013] as const
-const bound = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
+const bound = (r: Reading) => expandedUncertainty(r) ?? 0
 
 /**
  * AM readings that contradict each other: trough deeper than the carrier (P16), mean power that no true mean

@@ -1,4 +1,4 @@
-import { standardToBound, type Reading } from '../../quantity'
+import { expandedUncertainty, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /**
@@ -30,7 +30,7 @@ const BEYOND_RATING = 2
  */
 const EXPLAINED_WITHIN = 0.12
 
-const bound = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
+const bound = (r: Reading) => expandedUncertainty(r) ?? 0
 
 /**
  * Powers of a row that cannot be true: mean above PEP (P04), more RF than the supply allows (P06), wrong

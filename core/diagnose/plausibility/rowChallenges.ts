@@ -1,4 +1,4 @@
-import { powerRatioToDb, standardToBound, type Reading } from '../../quantity'
+import { expandedUncertainty, powerRatioToDb, type Reading } from '../../quantity'
 import { channelHz } from '../../rules'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
@@ -15,7 +15,7 @@ export const FULL_DEPTH = 0.98
 const MOST_PLATE_EFFICIENCY = 0.85
 /** However uncertain, a carrier that was read is this much of its reading at least [ratio]. */
 const LEAST_CARRIER = 0.1
-const bound = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
+const bound = (r: Reading) => expandedUncertainty(r) ?? 0
 
 /**
  * Readings that contradict the rest of the set: tone on the wrong side (P13), two different "100 %" (P21),

@@ -1,4 +1,4 @@
-import { dbmToVolts, standardToBound, voltsToDbm, type Reading } from '../../quantity'
+import { dbmToVolts, expandedUncertainty, voltsToDbm, type Reading } from '../../quantity'
 import { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from '../../sheet'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
@@ -22,7 +22,7 @@ const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = {
 }
 /** Deviation without a tone that is still noise and hum of a healthy set (general trade knowledge) [Hz]. */
 const RESIDUAL_MOST_HZ = 100
-const boundOf = (r: Reading) => (r.standardUncertainty === null ? 0 : standardToBound(r.standardUncertainty))
+const boundOf = (r: Reading) => expandedUncertainty(r) ?? 0
 const BARE: GeneratorModulation = { kind: 'none' }
 const SPEECH_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12', bandwidthHz: SPEECH_HZ }
 

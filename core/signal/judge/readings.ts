@@ -1,4 +1,4 @@
-import type { Bound, Quantity } from '../../quantity'
+import type { Bound, Quantity, Spread } from '../../quantity'
 import type { Limit } from '../limits'
 import type { Measurement } from '../measurement'
 import type { AdjacentFigure } from '../result'
@@ -10,6 +10,8 @@ export interface SignalReading {
   readonly standardUncertainty: number | null
   /** what most of it comes from; null = not told */
   readonly limitedBy: Limit | null
+  /** how errors lie: what the analysis is unsure of is noise */
+  readonly spread: Spread
   /** the set lies on this side of the value */
   readonly bound?: Bound
 }
@@ -47,7 +49,7 @@ export function signalReadings(m: Measurement): SignalReading[] {
   ]
 }
 
-/** A reading where there is a figure, to be spread among others. */
+/** A reading where there is a figure, to be spread among others. What the analysis is unsure of is noise. */
 function reading(
   quantity: Quantity,
   value: number | null | undefined,
@@ -62,7 +64,7 @@ function reading(
     standardUncertainty: standardUncertainty ?? null,
     limitedBy: limitedBy ?? null,
   }
-  return [bound ? { ...told, bound } : told]
+  return [{ ...told, spread: 'normal', ...(bound ? { bound } : {}) }]
 }
 
 function depthReadings({ am, uncertainty, limitedBy }: Measurement): SignalReading[] {
