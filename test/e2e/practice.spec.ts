@@ -32,6 +32,14 @@ class Hands {
     await settled(this.page, SETTLES_MS)
   }
 
+  /** The generator stays as the last hand left it: what a case needs of it is set, not pressed over. */
+  async tone(on: boolean) {
+    const button = this.page.getByRole('button', { name: /^Tone (on|off)/ })
+    if (/^Tone on/.test(await button.innerText()) !== on) await button.click()
+    await expect(button).toHaveText(on ? /^Tone on/ : /^Tone off/)
+    await settled(this.page, SETTLES_MS)
+  }
+
   /** A number of the rail; NaN when it shows none. */
   async rail(quantity: string): Promise<number> {
     const text = await this.page.locator(`[data-quantity="${quantity}"] b`).innerText()
@@ -112,7 +120,7 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
     fault: 'X08',
     kit: 'Test set and analyser',
     solve: async h => {
-      await h.press(/^Tone off/)
+      await h.tone(true)
       await h.key(true)
       expect(await h.rail('depthPositiveRatio')).toBeGreaterThan(120)
       for (let p = 0.9; p > 0.4 && !((await h.rail('depthPositiveRatio')) < 93); p -= 0.05)
@@ -125,7 +133,7 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
     kit: 'Test set and analyser',
     solve: async h => {
       await h.press('LSB')
-      await h.press(/^Tone off/)
+      await h.tone(true)
       await h.key(true)
       // a tone of 1 kHz stands 1 kHz under the channel on LSB
       await h.best('L22', async () => Math.abs((await h.rail('carrierHz')) - 27.184))
@@ -137,10 +145,15 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
     kit: 'Test set and analyser',
     solve: async h => {
       await h.press('USB')
+      await h.tone(true)
       await h.key(true)
-      expect(await h.rail('carrierLeakDb')).toBeLessThan(24)
-      for (let p = 0.85; p > 0.4 && !((await h.rail('carrierLeakDb')) > 41); p -= 0.025)
+      let leakDb = await h.rail('carrierLeakDb')
+      expect(leakDb).toBeLessThan(24)
+      // Far from the balance in larger steps: a slow machine must not keep the set keyed until it is hot.
+      for (let p = 0.85; p > 0.4 && !(leakDb > 41); p -= leakDb < 30 ? 0.05 : 0.025) {
         await h.turn('VR6', Number(p.toFixed(3)))
+        leakDb = await h.rail('carrierLeakDb')
+      }
       await h.key(false)
     },
   },
@@ -152,7 +165,7 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
       expect(await h.rail('powerW')).toBeGreaterThan(4.5)
       for (let code = 0x6c; code > 0x55 && !((await h.rail('powerW')) < 3.95); code -= 3)
         await h.turn('01', code)
-      await h.press(/^Tone off/)
+      await h.tone(true)
       for (let code = 132; code > 80 && !((await h.rail('depthNegativeRatio')) < 88); code -= 8)
         await h.turn('05', code)
       await h.key(false)
