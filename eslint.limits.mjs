@@ -1,16 +1,5 @@
-/** Sizes that hold for formatted code. Widths leave out texts: they stand in one piece, to be found. */
-const WIDTH = {
-  'max-len': [
-    'error',
-    {
-      code: 110,
-      ignoreStrings: true,
-      ignoreTemplateLiterals: true,
-      ignoreRegExpLiterals: true,
-      ignoreUrls: true,
-    },
-  ],
-}
+/** Sizes that hold for formatted code. Prettier aims at 110 columns; what it cannot break ends before 120. */
+const WIDTH = { 'max-len': ['error', { code: 120, comments: 110, ignoreUrls: true }] }
 const SOURCES = ['{app,cli,core,instruments,server,shared}/**/*.ts', 'scripts/**/*.mjs']
 const TESTS = ['**/*.test.ts', '**/*.spec.ts', 'test/**']
 /** The function of a store or of a composable is all of it: its parts are functions of their own inside. */

@@ -39,9 +39,8 @@ async function suite(name, command, args, report, read) {
   if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0)) counts.failed++
   passed += counts.passed
   failed += counts.failed
-  console.log(
-    `${name}: ${counts.passed} passed, ${counts.failed} failed.${counts.retried ? ` ${counts.retried} only on the second try.` : ''}`,
-  )
+  const retried = counts.retried ? ` ${counts.retried} only on the second try.` : ''
+  console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed.${retried}`)
 }
 
 const vitest = report => ({

@@ -199,17 +199,21 @@ describe('taking rows', () => {
       'problem',
     )
   })
-  it('a second press while the first is being kept makes no second row, and a browser that cannot keep says so', async () => {
-    let release: () => void = () => undefined
-    const slow = taking(KEYED, () => new Promise<void>(resolve => (release = resolve)))
-    const first = slow.rows.take(null, 'high-20')
-    expect(await slow.rows.take(null, 'high-20')).toBe(false)
-    release()
-    expect(await first).toBe(true)
-    const broken = taking(KEYED, () => Promise.reject(new Error('quota exceeded')))
-    expect(await broken.rows.take(null, 'high-20')).toBe(false)
-    expect(broken.say.mock.calls[0]![0]).toMatch(/Not kept.*quota exceeded.*Write it down/)
-  })
+  it(
+    'a second press while the first is being kept makes no ' +
+      'second row, and a browser that cannot keep says so',
+    async () => {
+      let release: () => void = () => undefined
+      const slow = taking(KEYED, () => new Promise<void>(resolve => (release = resolve)))
+      const first = slow.rows.take(null, 'high-20')
+      expect(await slow.rows.take(null, 'high-20')).toBe(false)
+      release()
+      expect(await first).toBe(true)
+      const broken = taking(KEYED, () => Promise.reject(new Error('quota exceeded')))
+      expect(await broken.rows.take(null, 'high-20')).toBe(false)
+      expect(broken.say.mock.calls[0]![0]).toMatch(/Not kept.*quota exceeded.*Write it down/)
+    },
+  )
 })
 
 describe('the line that says what happened', () => {

@@ -84,30 +84,34 @@ afterEach(() => {
 })
 
 describe('listening', () => {
-  it('the middle of the scale is 440 Hz, each half of it an octave, up and down alike; without a reading it is still', async () => {
-    const place = ref<number | null>(0)
-    const listen = inScope(() => useListen(place))
-    listen.toggle()
-    const [audio] = FakeAudio.made
-    const pitch = () => audio!.oscillators[0]!.frequency.value
-    expect(pitch()).toBe(440)
-    const heard: number[] = []
-    for (const p of [0.5, 0, -0.5, 0, 0.5]) {
-      place.value = p
+  it(
+    'the middle of the scale is 440 Hz, each half of it an octave, ' +
+      'up and down alike; without a reading it is still',
+    async () => {
+      const place = ref<number | null>(0)
+      const listen = inScope(() => useListen(place))
+      listen.toggle()
+      const [audio] = FakeAudio.made
+      const pitch = () => audio!.oscillators[0]!.frequency.value
+      expect(pitch()).toBe(440)
+      const heard: number[] = []
+      for (const p of [0.5, 0, -0.5, 0, 0.5]) {
+        place.value = p
+        await nextTick()
+        heard.push(pitch())
+      }
+      expect(heard).toEqual([880, 440, 220, 440, 880])
+      place.value = 5
       await nextTick()
-      heard.push(pitch())
-    }
-    expect(heard).toEqual([880, 440, 220, 440, 880])
-    place.value = 5
-    await nextTick()
-    expect(pitch()).toBe(1760)
-    expect(audio!.gains[0]!.gain.value).toBeGreaterThan(0)
-    place.value = null
-    await nextTick()
-    expect(audio!.gains[0]!.gain.value).toBe(0)
-    listen.toggle()
-    expect(audio!.oscillators[0]!.stopped).toBe(true)
-  })
+      expect(pitch()).toBe(1760)
+      expect(audio!.gains[0]!.gain.value).toBeGreaterThan(0)
+      place.value = null
+      await nextTick()
+      expect(audio!.gains[0]!.gain.value).toBe(0)
+      listen.toggle()
+      expect(audio!.oscillators[0]!.stopped).toBe(true)
+    },
+  )
   it('how loud is remembered', async () => {
     const listen = inScope(() => useListen(ref(0)))
     listen.toggle()

@@ -1,3 +1,4 @@
+import { notStoredWords } from '../logic/notStoredWords'
 import { ref } from 'vue'
 import { ValidationError } from 'yup'
 import { v4 as uuid } from 'uuid'
@@ -29,7 +30,7 @@ export function useEventForm(append: (event: NewWorkEvent) => Promise<void>) {
           ? { field: error.path ?? '', words: error.message }
           : {
               field: '',
-              words: `Not kept: this browser cannot store it (${error instanceof Error ? error.message : String(error)}). Write it down.`,
+              words: notStoredWords(error),
             }
       return false
     }

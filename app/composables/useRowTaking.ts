@@ -1,3 +1,4 @@
+import { notStoredWords } from '../logic/notStoredWords'
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { Bound, Quantity, Reading } from '../../core/quantity'
@@ -76,7 +77,8 @@ export function useRowTaking(parts: RowTakingParts) {
       warns(
         pointId,
         'channel',
-        `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, channel ${elsewhere.channel}. This row is channel ${point.state.channel}. Press again to take it as it is.`,
+        `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, channel ` +
+          `${elsewhere.channel}. This row is channel ${point.state.channel}. Press again to take it as it is.`,
       )
     )
       return false
@@ -174,10 +176,7 @@ export function useRowTaking(parts: RowTakingParts) {
       warned.clear()
       return true
     } catch (error) {
-      parts.say(
-        `Not kept: this browser cannot store it (${error instanceof Error ? error.message : String(error)}). Write it down.`,
-        'problem',
-      )
+      parts.say(notStoredWords(error), 'problem')
       return false
     } finally {
       busy = false

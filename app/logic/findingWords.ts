@@ -15,7 +15,8 @@ export const DOMAIN_WORDS: Record<Domain, string> = {
 /** The outcome that a piece of evidence mostly says, with its share when it is not sure. */
 export function evidenceWords({ observable, soft }: Evidence): string {
   const [outcome, share] = Object.entries(soft).sort((a, b) => b[1] - a[1])[0]!
-  return `${observable.question}: ${observable.outcomes[outcome]}${share < 0.9 ? ` (${Math.round(share * 100)} % sure)` : ''}`
+  const sure = share < 0.9 ? ` (${Math.round(share * 100)} % sure)` : ''
+  return `${observable.question}: ${observable.outcomes[outcome]}${sure}`
 }
 
 /** The numbers that it was read from. */

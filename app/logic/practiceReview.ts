@@ -6,7 +6,11 @@ import { GROUP_NAMES } from './practiceHands'
 export function actionWords(action: Logged['action']): string {
   switch (action.kind) {
     case 'turn':
-      return `${action.designator} to ${Number(action.position.toFixed(3))}${action.forced ? ', forced' : ''}${action.tool === 'steel screwdriver' ? ', steel screwdriver' : ''}`
+      return [
+        `${action.designator} to ${Number(action.position.toFixed(3))}`,
+        ...(action.forced ? ['forced'] : []),
+        ...(action.tool === 'steel screwdriver' ? ['steel screwdriver'] : []),
+      ].join(', ')
     case 'soften':
       return `wax of ${action.designator} softened`
     case 'clean':

@@ -322,10 +322,8 @@ function productsPicture(both: Drawn, inks: Inks): Picture | null {
 export function pictureCsv(picture: Picture): string {
   const rows = picture.traces.flatMap(t => {
     const [x, y] = [t.x as readonly (number | string)[], t.y as readonly number[]]
-    return x.map(
-      (v, n) =>
-        `"${String(t.name)}",${typeof v === 'number' ? v : `"${v}"`},${y[n]! + (typeof t.base === 'number' ? t.base : 0)}`,
-    )
+    const base = typeof t.base === 'number' ? t.base : 0
+    return x.map((v, n) => `"${String(t.name)}",${typeof v === 'number' ? v : `"${v}"`},${y[n]! + base}`)
   })
   return ['series,x,y', ...rows].join('\r\n')
 }

@@ -30,11 +30,32 @@ export function summaryWords(plan: SteppedPlan, points: readonly SteppedPoint[])
   const summary = steppedSummary(plan, points)
   if (!summary) return ''
   const { kind, value } = summary
-  if (kind === 'sinad-slope')
-    return `SINAD changes ${value.toFixed(2)} dB for each dB of level${value < 0.7 ? ': far less than 1, so something beside the generator is heard (leakage, another path)' : ', as a receiver does'}.`
-  if (kind === 'power-exponent')
-    return `Power goes with the voltage to the power of ${value.toFixed(2)}: ${value > 1.5 ? 'an output stage straight on the supply (2 is ideal)' : value < 0.5 ? 'regulated' : 'partly regulated'}.`
-  return `Over the last 10 dB of drive the modulation changes by ${(value * 100).toFixed(1)} %: ${Math.abs(value) < 0.06 ? 'the limiter holds' : value > 0.5 ? 'it follows the audio, the limiter does nothing' : 'the limiter gives way'}.`
+  switch (kind) {
+    case 'sinad-slope':
+      return `SINAD changes ${value.toFixed(2)} dB for each dB of level${slopeWords(value)}.`
+    case 'power-exponent':
+      return `Power goes with the voltage to the power of ${value.toFixed(2)}: ${exponentWords(value)}.`
+    default:
+      return (
+        `Over the last 10 dB of drive the modulation changes by ${(value * 100).toFixed(1)} %: ` +
+        `${limiterWords(value)}.`
+      )
+  }
+}
+
+function slopeWords(slope: number): string {
+  if (slope >= 0.7) return ', as a receiver does'
+  return ': far less than 1, so something beside the generator is heard (leakage, another path)'
+}
+
+function exponentWords(exponent: number): string {
+  if (exponent > 1.5) return 'an output stage straight on the supply (2 is ideal)'
+  return exponent < 0.5 ? 'regulated' : 'partly regulated'
+}
+
+function limiterWords(change: number): string {
+  if (Math.abs(change) < 0.06) return 'the limiter holds'
+  return change > 0.5 ? 'it follows the audio, the limiter does nothing' : 'the limiter gives way'
 }
 
 /** Rows for a spreadsheet, in the units of the bench. */

@@ -27,7 +27,9 @@ const TEXTS = {
   },
   'as-left': {
     title: 'As left',
-    lead: 'The same rows under the same conditions, warm, with the same instruments. What differs is marked and not compared.',
+    lead:
+      'The same rows under the same conditions, warm, with the same ' +
+      'instruments. What differs is marked and not compared.',
   },
 }
 const job = useJobStore()

@@ -9,7 +9,9 @@ export interface Arguments {
 }
 
 export const USAGE =
-  'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz N] [--spacing-hz 10000] [--channel-width-hz N] [--unmodulated-dbfs N] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
+  'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz ' +
+  'N] [--spacing-hz 10000] [--channel-width-hz N] [--unmodulated-dbfs N] ' +
+  '[--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
 const MOST_DBFS = 120
 const MODES = ['am', 'fm', 'ssb', 'audio', 'auto'] as const
 const NUMBERS = {

@@ -10,7 +10,8 @@ export function fileSource(path: string): ByteSource {
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code
     throw new Error(
-      `${basename(path)}: file: ${code === 'ENOENT' ? 'is not there' : code === 'EACCES' ? 'may not be read' : `cannot be opened (${code})`}`,
+      `${basename(path)}: file: ` +
+        `${code === 'ENOENT' ? 'is not there' : code === 'EACCES' ? 'may not be read' : `cannot be opened (${code})`}`,
     )
   }
   const about = fstatSync(handle)

@@ -6,7 +6,8 @@ type Figures = Readonly<Record<string, unknown>>
 export function measurementLines(m: Measurement): string[] {
   const groups = ['carrier', 'am', 'fm', 'ssb', 'audio', 'spectrum'] as const
   return [
-    `${m.file}: ${m.format}, ${m.durationS.toFixed(3)} s at ${m.sampleRateHz} S/s${m.centreHz === null ? '' : `, tuned to ${m.centreHz} Hz`}`,
+    `${m.file}: ${m.format}, ${m.durationS.toFixed(3)} s at ${m.sampleRateHz} ` +
+      `S/s${m.centreHz === null ? '' : `, tuned to ${m.centreHz} Hz`}`,
     m.signalPresent ? `signal: ${m.mode}` : 'signal: none',
     ...groups.flatMap(g =>
       m[g]
@@ -34,9 +35,8 @@ function linesOf(prefix: string, figures: Figures, uncertainty: Figures, limited
     if (typeof value === 'object') return linesOf(path, value as Figures, {}, {})
     const u = uncertainty[name]
     const limit = typeof limitedBy[name] === 'string' ? ` (${limitedBy[name]})` : ''
-    return [
-      `${path.padEnd(32)} ${typeof value === 'number' ? shown(value) : String(value)}${typeof u === 'number' && u > 0 ? ` +/- ${u.toPrecision(2)}${limit}` : ''}`,
-    ]
+    const bound = typeof u === 'number' && u > 0 ? ` +/- ${u.toPrecision(2)}${limit}` : ''
+    return [`${path.padEnd(32)} ${typeof value === 'number' ? shown(value) : String(value)}${bound}`]
   })
 }
 

@@ -37,15 +37,19 @@ describe('what is in front of a meter', () => {
     expect(asSetUp(counter, { ...BARE_SETUP, attenuationDb: 20, fullScale: 5 })).toEqual(counter)
     expect(asSetUp(profile, BARE_SETUP)).toEqual(profile)
   })
-  it('a class that is said of a meter read by eye replaces that of its profile; unknown leaves none; what talks keeps its own', () => {
-    const asked = (change: object, of = profile) =>
-      asSetUp(of, { ...BARE_SETUP, ...change }).quantities[0]!.accuracy
-    expect(asked({ classRatio: 0.1, fullScale: 60 })).toEqual({ ofFullScale: 0.1, fullScale: 60 })
-    expect(isClassKnown(asked({ classUnknown: true }))).toBe(false)
-    expect(asked({ classUnknown: true, classRatio: 0.1 }, instrumentProfile('scpi-power-meter'))).toEqual(
-      instrumentProfile('scpi-power-meter').quantities[0]!.accuracy,
-    )
-  })
+  it(
+    'a class that is said of a meter read by eye replaces that of its ' +
+      'profile; unknown leaves none; what talks keeps its own',
+    () => {
+      const asked = (change: object, of = profile) =>
+        asSetUp(of, { ...BARE_SETUP, ...change }).quantities[0]!.accuracy
+      expect(asked({ classRatio: 0.1, fullScale: 60 })).toEqual({ ofFullScale: 0.1, fullScale: 60 })
+      expect(isClassKnown(asked({ classUnknown: true }))).toBe(false)
+      expect(asked({ classUnknown: true, classRatio: 0.1 }, instrumentProfile('scpi-power-meter'))).toEqual(
+        instrumentProfile('scpi-power-meter').quantities[0]!.accuracy,
+      )
+    },
+  )
   it('the meter of 200 W reads power and crests on one scale', () => {
     expect(instrumentProfile('eye-power-200').quantities.map(q => q.accuracy.fullScale)).toEqual([200, 200])
   })
@@ -72,19 +76,23 @@ describe('kinds of meters', () => {
   ] as const)('%s: %j, %d W shown is %d W mean', (kind, signal, shown, mean) => {
     expect(shown * toTrueMean(kind, signal)!).toBeCloseTo(mean, 2)
   })
-  it('all read alike on a bare carrier; leaky peak and panel say nothing on modulation, nobody compares on speech', () => {
-    for (const kind of ['true-mean', 'average', 'leaky-peak', 'peak-hold'] as const)
-      expect(toTrueMean(kind, { kind: 'carrier' })).toBe(1)
-    expect(toTrueMean('leaky-peak', full)).toBeNull()
-    expect(toTrueMean('panel', { kind: 'carrier' })).toBeNull()
-    expect([
-      toTrueMean('unknown', { kind: 'carrier' }),
-      toTrueMean('unknown', full),
-      toTrueMean('unknown', { kind: 'two-tone' }),
-    ]).toEqual([1, null, null])
-    expect(toTrueMean('average', { kind: 'speech' })).toBeNull()
-    expect(toTrueMean('average', { kind: 'am-tone', depthRatio: 1.3 })).toBeNull()
-  })
+  it(
+    'all read alike on a bare carrier; leaky peak and panel say ' +
+      'nothing on modulation, nobody compares on speech',
+    () => {
+      for (const kind of ['true-mean', 'average', 'leaky-peak', 'peak-hold'] as const)
+        expect(toTrueMean(kind, { kind: 'carrier' })).toBe(1)
+      expect(toTrueMean('leaky-peak', full)).toBeNull()
+      expect(toTrueMean('panel', { kind: 'carrier' })).toBeNull()
+      expect([
+        toTrueMean('unknown', { kind: 'carrier' }),
+        toTrueMean('unknown', full),
+        toTrueMean('unknown', { kind: 'two-tone' }),
+      ]).toEqual([1, null, null])
+      expect(toTrueMean('average', { kind: 'speech' })).toBeNull()
+      expect(toTrueMean('average', { kind: 'am-tone', depthRatio: 1.3 })).toBeNull()
+    },
+  )
 })
 
 describe('several meters on one signal', () => {

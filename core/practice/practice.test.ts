@@ -124,34 +124,38 @@ describe('review', () => {
         .totalS,
     ).toBe(10)
   })
-  it('parts replaced with the power on are held against it, with the plate voltage of the set; switched off they are not', () => {
-    const valves = scenarioOf('quillon-hb150', ['X17'], 3)
-    const warm = advance(deliver(valves), WARM_S)
-    const power = (powerOn: boolean): RigAction => ({ kind: 'control', controls: { powerOn } })
-    const replaced: RigAction = { kind: 'replace', group: 'valves' }
-    const of = (entries: Logged[]) =>
-      reviewOf(
-        {
-          scenario: valves,
-          start: warm,
-          final: warm,
-          log: entries,
-          trace: [],
-          named: [],
-          rowsBeforeFirstTurn: null,
-        },
-        modelSheet('quillon-hb150'),
-      )
-    expect(of(log([5, replaced]))).toMatchObject({ powered: [{ atS: 5, what: 'valves' }], plateV: 800 })
-    expect(of(log([2, power(false)], [5, replaced], [9, power(true)])).powered).toEqual([])
-    expect(of(log([2, power(false)], [5, power(true)], [9, replaced], [10, key(true)])).powered).toHaveLength(
-      1,
-    )
-    expect(reviewOf(record(start, log([5, turn('L6', 0)])), sheet)).toMatchObject({
-      powered: [],
-      plateV: null,
-    })
-  })
+  it(
+    'parts replaced with the power on are held against it, with the ' +
+      'plate voltage of the set; switched off they are not',
+    () => {
+      const valves = scenarioOf('quillon-hb150', ['X17'], 3)
+      const warm = advance(deliver(valves), WARM_S)
+      const power = (powerOn: boolean): RigAction => ({ kind: 'control', controls: { powerOn } })
+      const replaced: RigAction = { kind: 'replace', group: 'valves' }
+      const of = (entries: Logged[]) =>
+        reviewOf(
+          {
+            scenario: valves,
+            start: warm,
+            final: warm,
+            log: entries,
+            trace: [],
+            named: [],
+            rowsBeforeFirstTurn: null,
+          },
+          modelSheet('quillon-hb150'),
+        )
+      expect(of(log([5, replaced]))).toMatchObject({ powered: [{ atS: 5, what: 'valves' }], plateV: 800 })
+      expect(of(log([2, power(false)], [5, replaced], [9, power(true)])).powered).toEqual([])
+      expect(
+        of(log([2, power(false)], [5, power(true)], [9, replaced], [10, key(true)])).powered,
+      ).toHaveLength(1)
+      expect(reviewOf(record(start, log([5, turn('L6', 0)])), sheet)).toMatchObject({
+        powered: [],
+        plateV: null,
+      })
+    },
+  )
   it('says whether something was measured before the first turn, and what was destroyed', () => {
     const waxed = rigFault('X06').apply(start)
     const broken = act(waxed, { kind: 'turn', designator: 'L4', position: 0, forced: true }).state

@@ -147,5 +147,7 @@ export function showPlain(value: number, quantity: Quantity): string {
   if (info.siUnit === 'code') return anyMenuValue(value)
   const shown = value * info.perSi
   const decimals = info.shownUnit === 'MHz' ? 6 : 3
-  return `${groupDigits(Number(shown.toFixed(decimals)), Math.min(decimals, (String(Number(shown.toFixed(decimals))).split('.')[1] ?? '').length))} ${info.shownUnit}`
+  const rounded = Number(shown.toFixed(decimals))
+  const needed = (String(rounded).split('.')[1] ?? '').length
+  return `${groupDigits(rounded, Math.min(decimals, needed))} ${info.shownUnit}`
 }

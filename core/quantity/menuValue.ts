@@ -34,7 +34,9 @@ export function parseMenuValue(text: string, format: MenuFormat): number {
   if (value < format.min || value > format.max) {
     throw new CoreError(
       'out-of-range',
-      `Menu value: "${text.slice(0, 40)}" is outside ${showMenuValue(format.min, format)} to ${showMenuValue(format.max, format)}.`,
+      `Menu value: "${text.slice(0, 40)}" is outside ` +
+        `${showMenuValue(format.min, format)} to ` +
+        `${showMenuValue(format.max, format)}.`,
     )
   }
   return value

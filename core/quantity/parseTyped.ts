@@ -32,8 +32,19 @@ export interface Typed {
   readonly halfDigit?: number
 }
 
-const NUMBER =
-  /^([+\-\u2212]?)(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?(?:[.,](\d[\d \u2009\u202f]*))?(?:e([+-]?\d{1,3}))?\s*([a-zµμ%-]*)$/i
+/** Sign, whole part (spaces between thousands), decimals, exponent, unit. */
+const NUMBER = new RegExp(
+  [
+    /^([+\-\u2212]?)/,
+    /(\d{1,3}(?:[ \u2009\u202f]\d{3})+|\d+)?/,
+    /(?:[.,](\d[\d \u2009\u202f]*))?/,
+    /(?:e([+-]?\d{1,3}))?/,
+    /\s*([a-zµμ%-]*)$/,
+  ]
+    .map(part => part.source)
+    .join(''),
+  'i',
+)
 
 /**
  * A reading as people type it: decimal comma or point, spaces between thousands, with or without its unit.

@@ -11,18 +11,22 @@ describe('what limits a figure', () => {
     expect(largestPart({ noise: 1, recorder: 2 })).toBe('recorder')
     expect(largestPart({ noise: 0 })).toBeNull()
   })
-  it('of a depth: noise where there is much of it, the analysis where there is none, the gain where a level was given', async () => {
-    expect((await limits(withNoise(amSignal({ depth: 0.6 }), 20), { as: 'am' }))!.am!.depthPositive).toBe(
-      'noise',
-    )
-    expect((await limits(amSignal({ depth: 0.6 }), { as: 'am' }))!.am!.depthPositive).toBe('recorder')
-    expect(
-      (await limits(withNoise(amSignal({ depth: 0.6 }), 40), {
-        as: 'am',
-        unmodulatedDbfs: 20 * Math.log10(SIZE),
-      }))!.am!.depthPositive,
-    ).toBe('gain')
-  })
+  it(
+    'of a depth: noise where there is much of it, the analysis ' +
+      'where there is none, the gain where a level was given',
+    async () => {
+      expect((await limits(withNoise(amSignal({ depth: 0.6 }), 20), { as: 'am' }))!.am!.depthPositive).toBe(
+        'noise',
+      )
+      expect((await limits(amSignal({ depth: 0.6 }), { as: 'am' }))!.am!.depthPositive).toBe('recorder')
+      expect(
+        (await limits(withNoise(amSignal({ depth: 0.6 }), 40), {
+          as: 'am',
+          unmodulatedDbfs: 20 * Math.log10(SIZE),
+        }))!.am!.depthPositive,
+      ).toBe('gain')
+    },
+  )
   it('of a frequency: the reference of the receiver once it is named', async () => {
     expect((await limits(withNoise(amSignal({ depth: 0.6 }), 30), { as: 'am' }))!.carrier!.frequencyHz).toBe(
       'noise',

@@ -23,7 +23,9 @@ export async function measureAudio(
   const figures: Partial<Measurement> = found.signalPresent
     ? { signalPresent: true, uncertainty: { audio: found.uncertainty }, audio: found.values }
     : {}
-  const overloaded = `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off; distortion is that of the recording.`
+  const overloaded =
+    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of ` +
+    'its samples are cut off; distortion is that of the recording.'
   const products = found.values.harmonicsDbc.map((db, k) => ({ name: `harmonic ${k + 2}`, db }))
   return {
     measurement: {

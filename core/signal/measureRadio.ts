@@ -36,7 +36,8 @@ const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as 
 const NO_SIGNAL = note('no-signal', 'Nothing stands out of the noise: nothing is read.')
 const ONLY_AT_CENTRE = note(
   'only-at-centre',
-  'A weak line stands at the centre of the recording, and nothing else: the offset of the receiver, or a carrier on it. Tune 10 kHz beside the carrier and record again.',
+  'A weak line stands at the centre of the recording, and nothing else: the offset of the ' +
+    'receiver, or a carrier on it. Tune 10 kHz beside the carrier and record again.',
 )
 const unlessOfSignal = (notes: readonly Note[]) =>
   notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre')
@@ -156,7 +157,9 @@ function measureChannel(
   refuseTooShort(recording, sent(input.channel, input.noisePower))
   const nominalInChannelHz = nearHz === null ? null : nearHz - peakHz
   const at: Place = { recording, options, spectrum, found, channelHz: peakHz, nominalInChannelHz, beside }
-  const off = `The strongest signal lies ${Math.round(peakHz - (nearHz ?? 0))} Hz from the nominal frequency: that one is measured.`
+  const off =
+    `The strongest signal lies ${Math.round(peakHz - (nearHz ?? 0))} ` +
+    'Hz from the nominal frequency: that one is measured.'
   return {
     part: byMode(at, input, health.overload),
     notes: [...noteIf(isOff, 'off-nominal', off), ...channel.notes],
@@ -169,7 +172,8 @@ function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
   const ms = (samples: number) => ((1000 * samples) / rateHz).toFixed(1)
   throw new CoreError(
     'bad-recording',
-    `${file}: length: of the longest stretch that is sent without a break ${ms(re.length)} ms can be measured, ${ms(LEAST_KEYED)} ms are needed`,
+    `${file}: length: of the longest stretch that is sent without a break ` +
+      `${ms(re.length)} ms can be measured, ${ms(LEAST_KEYED)} ms are needed`,
   )
 }
 
@@ -186,6 +190,8 @@ function rateNote(saidHz: number | null, toneHz: number | null): Note[] {
   if (saidHz === null || toneHz === null) return []
   const ratio = RATE_RATIOS.find(r => Math.abs(toneHz / saidHz / r - 1) < 0.002)
   if (!ratio) return []
-  const words = `The tone reads ${toneHz.toFixed(1)} Hz instead of ${saidHz}: ${ratio.toFixed(4)} times, as with a wrong sample rate.`
+  const words =
+    `The tone reads ${toneHz.toFixed(1)} Hz instead of ${saidHz}: ` +
+    `${ratio.toFixed(4)} times, as with a wrong sample rate.`
   return [note('rate-suspected', words)]
 }

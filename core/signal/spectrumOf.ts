@@ -133,7 +133,9 @@ function maskOf(at: At, mode: Mode, ownHz: number, carrierPower: number): MaskFi
 
 function adjacentNotes(at: At, adjacent: readonly AdjacentFigure[]): Note[] {
   const inNoise = adjacent.filter(a => a.bound !== null && !isOfOthers(at, a.offsetHz, a.bandwidthHz / 2))
-  const words = `${inNoise.length} of ${adjacent.length} neighbouring figures are noise of the receiver for a good part: the set is cleaner than they say, by how much cannot be told.`
+  const words =
+    `${inNoise.length} of ${adjacent.length} neighbouring figures are noise of the receiver ` +
+    'for a good part: the set is cleaner than they say, by how much cannot be told.'
   return [
     ...noteIf(
       adjacent.length === 0,
@@ -152,7 +154,8 @@ function maskNotes({ options }: At, mask: MaskFigure | null): Note[] {
     ...noteIf(
       mask?.pass === null,
       'mask-not-judged',
-      'Noise of the receiver, or somebody else, fills a part of the mask: whether the set keeps it there cannot be told.',
+      'Noise of the receiver, or somebody else, fills a part of the ' +
+        'mask: whether the set keeps it there cannot be told.',
     ),
     ...noteIf(options.mask !== null && mask === null, 'mask-not-judged', none),
   ]

@@ -10,8 +10,10 @@ import type { InstrumentConfig } from './instrumentLink'
  * LISTEN, and keeps polling with what it knows while the database is away.
  */
 const RETRY_DATABASE_MS = 1000
-const LIST = `select id, name, profile_id as "profileId", host, port, meter_kind as "meterKind", calibrated_on::text as "calibratedOn",
-  attenuation_db as "attenuationDb", path, full_scale as "fullScale", own_profile as "ownProfile" from instrument where port is not null order by name`
+const LIST = `select id, name, profile_id as "profileId", host, port, meter_kind as "meterKind",
+  calibrated_on::text as "calibratedOn",
+  attenuation_db as "attenuationDb", path, full_scale as "fullScale", own_profile as "ownProfile"
+    from instrument where port is not null order by name`
 
 const log = pino({ base: { process: 'gateway' } })
 const gateway = new Gateway(log)

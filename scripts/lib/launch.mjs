@@ -8,7 +8,9 @@ export async function launch({ demo }) {
   const place = claim(DATA)
   if (place.running) {
     console.error(
-      `Diapason already runs here: ${place.running.address ?? 'it is starting'} (process ${place.running.pid}). Stop that one first.`,
+      'Diapason already runs here: ' +
+        `${place.running.address ?? 'it is starting'} (process ` +
+        `${place.running.pid}). Stop that one first.`,
     )
     process.exit(1)
   }

@@ -89,7 +89,8 @@ export async function startCluster(folder, { throwAway = false } = {}) {
   const log = join(folder, 'pg.log')
   closeSync(openSync(log, 'a'))
   own(log)
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket}${throwAway ? ' -c fsync=off -c full_page_writes=off' : ''}`
+  const careless = throwAway ? ' -c fsync=off -c full_page_writes=off' : ''
+  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket}${careless}`
   const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start'])
   await start()
   return {

@@ -1,12 +1,18 @@
 /** SQLSTATE classes and socket errors that mean "the database is not there", not "the request is wrong". */
 const AWAY = /^(08|57P0[123]|53300|ECONNREFUSED|ECONNRESET|ENOENT|EPIPE|ETIMEDOUT)/
-const AWAY_WORDS =
-  /Connection terminated|timeout exceeded when trying to connect|Client has encountered a connection error|Query read timeout/
+const AWAY_WORDS = [
+  'Connection terminated',
+  'timeout exceeded when trying to connect',
+  'Client has encountered a connection error',
+  'Query read timeout',
+]
 
 export function isDatabaseAway(error: unknown): boolean {
   if (!(error instanceof Error)) return false
   const code = (error as { code?: unknown }).code
-  return (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.test(error.message)
+  return (
+    (typeof code === 'string' && AWAY.test(code)) || AWAY_WORDS.some(words => error.message.includes(words))
+  )
 }
 
 /** A unique constraint that was hit. */

@@ -154,7 +154,8 @@ export async function loadDemoJobs(): Promise<void> {
       owner: 'Slate quarry, lorry 4 (Ilse Harrow)',
       serial: '40622',
       complaint:
-        'Others say he is weak on channel 1 and they hear him wide on 40. Meter on the set shows full scale all the time.',
+        'Others say he is weak on channel 1 and they hear him wide on ' +
+        '40. Meter on the set shows full scale all the time.',
       claims: [],
       accessories: 'fist microphone, bracket; seal broken',
       days: -2,

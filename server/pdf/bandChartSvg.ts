@@ -25,21 +25,26 @@ export function bandChartSvg(chart: BandChartData): string | null {
   const { window } = chart
   const shade = window
     ? [
-        `<rect x="${LEFT}" y="${scale.y(window.high)}" width="${WIDTH - LEFT - RIGHT}" height="${Math.max(1, scale.y(window.low) - scale.y(window.high))}" fill="#dfe7e3"/>`,
+        `<rect x="${LEFT}" y="${scale.y(window.high)}" width="${WIDTH - LEFT - RIGHT}" ` +
+          `height="${Math.max(1, scale.y(window.low) - scale.y(window.high))}" fill="#dfe7e3"/>`,
       ]
     : []
   const parts = [
     ...shade,
     ...scale.ticks.map(
       t =>
-        `<line x1="${LEFT}" x2="${WIDTH - RIGHT}" y1="${scale.y(t)}" y2="${scale.y(t)}" stroke="#b6c1bc" stroke-width="0.4"/>${label(LEFT - 4, scale.y(t) + 2.5, String(t), 'end')}`,
+        `<line x1="${LEFT}" x2="${WIDTH - RIGHT}" y1="${scale.y(t)}" y2="${scale.y(t)}" ` +
+        `stroke="#b6c1bc" stroke-width="0.4"/>${label(LEFT - 4, scale.y(t) + 2.5, String(t), 'end')}`,
     ),
     ...scale.channels.map(c => label(scale.x(c), HEIGHT - 12, nameOf(chart, c), 'middle')),
     label((LEFT + WIDTH) / 2, HEIGHT - 2, chart.axis.title, 'middle'),
     series(chart.before, scale, '#ffffff', '2 2', chart.axis.joined),
     series(chart.after, scale, '#16201c', '', chart.axis.joined),
   ]
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}" viewBox="0 0 ${WIDTH} ${HEIGHT}">${parts.join('')}</svg>`
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT}" ` +
+    `viewBox="0 0 ${WIDTH} ${HEIGHT}">${parts.join('')}</svg>`
+  )
 }
 
 function scaleOf({ before, after, window }: BandChartData): Scale | null {
@@ -91,14 +96,18 @@ function series(
 ): string {
   const line = !isJoined
     ? ''
-    : `<polyline points="${channels.map((c, i) => `${x(c)},${y(values[i]!)}`).join(' ')}" fill="none" stroke="#16201c" stroke-width="0.9"${dash ? ` stroke-dasharray="${dash}"` : ''}/>`
+    : `<polyline points="${channels.map((c, i) => `${x(c)},${y(values[i]!)}`).join(' ')}" fill="none" ` +
+      `stroke="#16201c" stroke-width="0.9"${dash ? ` stroke-dasharray="${dash}"` : ''}/>`
   const points = channels.map(
     (c, i) =>
-      `<line x1="${x(c)}" x2="${x(c)}" y1="${y(values[i]! - bounds[i]!)}" y2="${y(values[i]! + bounds[i]!)}" stroke="#16201c" stroke-width="1.6"/><circle cx="${x(c)}" cy="${y(values[i]!)}" r="2.8" fill="${fill}" stroke="#16201c" stroke-width="1"/>`,
+      `<line x1="${x(c)}" x2="${x(c)}" y1="${y(values[i]! - bounds[i]!)}" y2="${y(values[i]! + bounds[i]!)}" ` +
+      `stroke="#16201c" stroke-width="1.6"/><circle cx="${x(c)}" cy="${y(values[i]!)}" ` +
+      `r="2.8" fill="${fill}" stroke="#16201c" stroke-width="1"/>`,
   )
   return line + points.join('')
 }
 
 const label = (x: number, y: number, text: string, anchor: string) =>
-  `<text x="${x}" y="${y}" font-size="7" font-family="Latin" fill="#45524d" text-anchor="${anchor}">${text.replace('-', '\u2212')}</text>`
+  `<text x="${x}" y="${y}" font-size="7" font-family="Latin" fill="#45524d" ` +
+  `text-anchor="${anchor}">${text.replace('-', '\u2212')}</text>`
 const round = (v: number) => Number(v.toFixed(2))

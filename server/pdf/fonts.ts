@@ -25,6 +25,8 @@ export function pdfFonts() {
   }
 }
 
+const LATIN_LETTERS = '\\n\\t\\u0020-\\u00FF\\u0131\\u0152\\u0153\\u02BB\\u02BC\\u02C6\\u02DA\\u02DC'
+const LATIN_SIGNS = '\\u2000-\\u206F\\u20AC\\u2122\\u2191\\u2193\\u2212\\u2215'
 /**
  * What each subset holds, as its maker publishes it (unicode-range of the web fonts), the first that fits is
  * taken.
@@ -32,7 +34,7 @@ export function pdfFonts() {
 const COVERAGE: readonly { readonly font: string; readonly has: RegExp }[] = [
   {
     font: 'Latin',
-    has: /[\n\t\u0020-\u00FF\u0131\u0152\u0153\u02BB\u02BC\u02C6\u02DA\u02DC\u2000-\u206F\u20AC\u2122\u2191\u2193\u2212\u2215]/,
+    has: new RegExp(`[${LATIN_LETTERS}${LATIN_SIGNS}]`),
   },
   {
     font: 'LatinExt',

@@ -26,16 +26,21 @@ export function forkGaugeSvg(v: GaugeValues): string | null {
     parts.push(`<line x1="${x(v.aim)}" y1="2" x2="${x(v.aim)}" y2="16" stroke="#16201c" stroke-width="0.8"/>`)
   if (v.asFound !== null && v.now !== null)
     parts.push(
-      `<line x1="${x(v.asFound)}" y1="${MIDDLE}" x2="${x(v.now)}" y2="${MIDDLE}" stroke="#16201c" stroke-width="1.4"/>`,
+      `<line x1="${x(v.asFound)}" y1="${MIDDLE}" x2="${x(v.now)}" ` +
+        `y2="${MIDDLE}" stroke="#16201c" stroke-width="1.4"/>`,
     )
   if (v.now !== null && v.bound !== null)
     parts.push(
-      `<line x1="${x(v.now - v.bound)}" y1="${MIDDLE}" x2="${x(v.now + v.bound)}" y2="${MIDDLE}" stroke="#16201c" stroke-width="3"/>`,
+      `<line x1="${x(v.now - v.bound)}" y1="${MIDDLE}" x2="${x(v.now + v.bound)}" ` +
+        `y2="${MIDDLE}" stroke="#16201c" stroke-width="3"/>`,
     )
   if (v.asFound !== null)
     parts.push(
       `<circle cx="${x(v.asFound)}" cy="${MIDDLE}" r="3.4" fill="#ffffff" stroke="#16201c" stroke-width="1.2"/>`,
     )
   if (v.now !== null) parts.push(`<circle cx="${x(v.now)}" cy="${MIDDLE}" r="3.4" fill="#16201c"/>`)
-  return `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT + 2}" viewBox="0 0 ${WIDTH} ${HEIGHT + 2}">${parts.join('')}</svg>`
+  return (
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${WIDTH}" height="${HEIGHT + 2}" ` +
+    `viewBox="0 0 ${WIDTH} ${HEIGHT + 2}">${parts.join('')}</svg>`
+  )
 }

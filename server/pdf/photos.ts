@@ -43,9 +43,13 @@ function arrowsSvg(arrows: readonly Arrow[], width: number, height: number): Buf
     const [x1, y1, x2, y2] = [a.x1 * width, a.y1 * height, a.x2 * width, a.y2 * height]
     const angle = Math.atan2(y2 - y1, x2 - x1)
     const wing = (turn: number) => `${x2 - 22 * Math.cos(angle + turn)},${y2 - 22 * Math.sin(angle + turn)}`
-    return `<path d="M${x1},${y1} L${x2},${y2} M${wing(0.45)} L${x2},${y2} L${wing(-0.45)}" fill="none" stroke="${colour}" stroke-width="${stroke}" stroke-linecap="round" stroke-linejoin="round"/>`
+    return (
+      `<path d="M${x1},${y1} L${x2},${y2} M${wing(0.45)} L${x2},${y2} L${wing(-0.45)}" fill="none" ` +
+      `stroke="${colour}" stroke-width="${stroke}" stroke-linecap="round" stroke-linejoin="round"/>`
+    )
   }
+  const drawn = arrows.map(a => line(a, '#ffffff', 10) + line(a, '#c01010', 5)).join('')
   return Buffer.from(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${arrows.map(a => line(a, '#ffffff', 10) + line(a, '#c01010', 5)).join('')}</svg>`,
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}">${drawn}</svg>`,
   )
 }

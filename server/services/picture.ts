@@ -35,7 +35,9 @@ export async function keptPicture(upload: Buffer): Promise<Picture> {
   const found = await fileTypeFromBuffer(upload)
   if (!found || !TAKEN[found.mime])
     throw refuse(
-      `This is ${found ? `a ${found.ext.toUpperCase()} file` : 'no picture'}, whatever its name says. JPEG, PNG and WebP are taken.`,
+      'This is ' +
+        `${found ? `a ${found.ext.toUpperCase()} file` : 'no picture'}, ` +
+        'whatever its name says. JPEG, PNG and WebP are taken.',
     )
   try {
     const upright = sharp(upload, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate()

@@ -139,7 +139,8 @@ const changedMeanwhile = (revision: number) =>
   new ApiError(
     409,
     'changed-meanwhile',
-    `Somebody else changed this sheet meanwhile: it is at revision ${revision}. What you wrote is still here: compare, then save again.`,
+    'Somebody else changed this sheet meanwhile: it is at revision ' +
+      `${revision}. What you wrote is still here: compare, then save again.`,
     'from',
   )
 

@@ -52,14 +52,18 @@ describe('1: too wide on transmit, and deaf on receive', () => {
     w.left('s9', { sMeter: [9, 0.5] }),
   ]
   const t = told(job(AM, 'R-EU', [], [...asFound, ...conversion, ...receiver, ...asLeft]))
-  it('says: 4.41 W is outside, 90 % of 3.9 W inside and consistent; 3.9 W on a meter of 3 % is too near 4 W to tell', () => {
-    expect(t.verdict('as-found', 'carrier-19', 'powerW')).toBe('above')
-    expect([
-      t.verdict('as-left', 'carrier-19', 'powerW'),
-      t.verdict('as-left', 'tone-19', 'depthNegativeRatio'),
-    ]).toEqual(['cannot-tell', 'inside'])
-    expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
-  })
+  it(
+    'says: 4.41 W is outside, 90 % of 3.9 W inside and consistent; ' +
+      '3.9 W on a meter of 3 % is too near 4 W to tell',
+    () => {
+      expect(t.verdict('as-found', 'carrier-19', 'powerW')).toBe('above')
+      expect([
+        t.verdict('as-left', 'carrier-19', 'powerW'),
+        t.verdict('as-left', 'tone-19', 'depthNegativeRatio'),
+      ]).toEqual(['cannot-tell', 'inside'])
+      expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
+    },
+  )
   it('says: 150 % on the meter is 118 % by PEP: the crest is clipped', () => {
     const tone = t.challenges.find(
       c => c.phase === 'as-found' && c.pointId === 'tone-19' && c.rule === 'P03',
@@ -290,8 +294,14 @@ describe('11: the owner\u2019s figures and the bench\u2019s', () => {
     expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
   })
   it('must not say: weak, raised, unlawful, improved sensitivity, broken meter, glue removed', () => {
-    expect(t.all).not.toMatch(
-      /\bweak\b|carrier was raised|unlawful|sensitivity[^.\n]*(better|improved)|meter is (broken|faulty)|glue (was |washed )?(removed|off)/i,
-    )
+    for (const never of [
+      /\bweak\b/i,
+      /carrier was raised/i,
+      /unlawful/i,
+      /sensitivity[^.\n]*(better|improved)/i,
+      /meter is (broken|faulty)/i,
+      /glue (was |washed )?(removed|off)/i,
+    ])
+      expect(t.all).not.toMatch(never)
   })
 })

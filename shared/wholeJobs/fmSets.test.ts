@@ -175,14 +175,18 @@ describe('10: one FM set out of two', () => {
     w.left('tone-20', { deviationPositiveHz: [2300, 69], deviationNegativeHz: [2280, 68] }),
   ]
   const t = told(job(FM, 'R-UK27', [], [...dead, ...asLeft]), 'as-left')
-  it('says: +12 Hz and 2.3 kHz are inside, 0.39 W with 3 % is too near 0.4 W to tell; 27 % of the input is plausible', () => {
-    expect([
-      t.verdict('as-left', 'high-20', 'carrierHz'),
-      t.verdict('as-left', 'low-20', 'powerW'),
-      t.verdict('as-left', 'tone-20', 'deviationPositiveHz'),
-    ]).toEqual(['inside', 'cannot-tell', 'inside'])
-    expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
-  })
+  it(
+    'says: +12 Hz and 2.3 kHz are inside, 0.39 W with 3 % is too ' +
+      'near 0.4 W to tell; 27 % of the input is plausible',
+    () => {
+      expect([
+        t.verdict('as-left', 'high-20', 'carrierHz'),
+        t.verdict('as-left', 'low-20', 'powerW'),
+        t.verdict('as-left', 'tone-20', 'deviationPositiveHz'),
+      ]).toEqual(['inside', 'cannot-tell', 'inside'])
+      expect(t.challenges.filter(c => c.phase === 'as-left')).toEqual([])
+    },
+  )
   it('says: the receiver is owed, compliance is not shown while limits were not measured', () => {
     expect(t.paper.join('\n')).toMatch(/Receiver, channel 20: not measured at the end/)
     expect(t.paper.join('\n')).toMatch(/has not been demonstrated/)

@@ -82,10 +82,14 @@ describe('2: an operator\u2019s tune-up straight into an antenna', () => {
     expect(t.paper.join('\n')).toMatch(/AM: carrier 24(\.0)? W at most/)
     expect(t.all).not.toMatch(/AM: (leave the )?carrier[^\n]*118/)
   })
-  it('must not say: valves weak, idle to be adjusted, 118 W a loss against 176 W; the receiver is not spoken of', () => {
-    expect(t.all).not.toMatch(/valves? (is |are )?(weak|worn)|loss|instead of 176|sensitivity/i)
-    expect(t.paper.join('\n')).toContain('No adjustment is on record')
-  })
+  it(
+    'must not say: valves weak, idle to be adjusted, 118 W a ' +
+      'loss against 176 W; the receiver is not spoken of',
+    () => {
+      expect(t.all).not.toMatch(/valves? (is |are )?(weak|worn)|loss|instead of 176|sensitivity/i)
+      expect(t.paper.join('\n')).toContain('No adjustment is on record')
+    },
+  )
   it('says: the caution of the anode voltage', () =>
     expect(t.paper.join('\n')).toMatch(/800 V inside, lethal/))
 })

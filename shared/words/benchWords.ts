@@ -74,7 +74,10 @@ export function outlookWords({ verdict, latestStart, blocked }: Outlook): string
 }
 
 export function runsIntoWords(period: BlockedPeriod): string {
-  return `It will not be finished before ${day(period.fromDay)}, when the bench is taken (${period.why}), and then waits until after ${day(period.toDay)}.`
+  return (
+    `It will not be finished before ${day(period.fromDay)}, when the bench is taken ` +
+    `(${period.why}), and then waits until after ${day(period.toDay)}.`
+  )
 }
 
 /** What runs on a job by itself. */

@@ -2,56 +2,94 @@ import type { Challenge } from '../../core/diagnose'
 import { criterionWords, modulationWords } from './receiverWords'
 import { groupDigits, hzToPpm, powerRatioToDb, showPlain } from '../../core/quantity'
 
-/** Why a reading cannot be true, with the limit that it breaks and what to look at. */
-export function challengeWords(c: Challenge): string {
-  switch (c.rule) {
-    case 'P01':
-      return `${groupDigits(c.readDb, 1)} dB SINAD at ${showPlain(c.inputV, 'sensitivityV')} is more than physics allows (${groupDigits(c.mostDb, 1)} dB). Leakage, wrong port or unit: pull the cable and see whether the signal stays.`
-    case 'P03':
-      return `Depth ${percent(c.readRatio)} on the meter, ${percent(c.byPepRatio)} by PEP against the carrier. One of them is wrong, or the crest is clipped: look at the envelope.`
-    case 'P04':
-      return `Average ${showPlain(c.meanW, 'powerW')} above PEP ${showPlain(c.pepW, 'pepW')}: that cannot be. Are the two exchanged?`
-    case 'P05':
-      return `Average ${showPlain(c.meanW, 'powerW')} on a carrier of ${showPlain(c.carrierW, 'powerW')}: at this depth a true mean shows at most ${groupDigits(c.mostW, 1)} W. This meter is no true-mean instrument.`
-    case 'P06':
-      return c.isUnusual
-        ? `${showPlain(c.meanW, 'powerW')} of RF from ${groupDigits(c.inputW, 1)} W of DC is ${Math.round((c.meanW / c.inputW) * 100)} %: possible, but such sets make 35 to 50 %. Check both meters.`
-        : `${showPlain(c.meanW, 'powerW')} of RF from ${groupDigits(c.inputW, 1)} W of DC is ${Math.round((c.meanW / c.inputW) * 100)} %; above ${c.mostRatio * 100} % one of the readings is wrong.`
-    case 'P09':
-      return c.side === 'low'
-        ? `${showPlain(c.read, c.quantity)} is below a tenth of the ${showPlain(c.fullScale, c.quantity)} scale: worthless. Take a lower range, or write it as a bound: <${showPlain(c.fullScale / 10, c.quantity)}.`
-        : `${showPlain(c.read, c.quantity)} is beyond the ${showPlain(c.fullScale, c.quantity)} scale. Take a higher range, or write it as a bound: >${showPlain(c.fullScale, c.quantity)}.`
-    case 'P10':
-      return `${showPlain(c.readW, 'powerW')} is ${c.factor} times ${groupDigits(c.likelyW, 1)} W: check the range of the meter.`
-    case 'P11':
-      return `${showPlain(c.readHz, c.quantity)} is ${offWords(c.readHz - c.nominalHz, c.nominalHz)} off: no crystal does that.${c.likelyHz.length > 0 ? ` Meant ${c.likelyHz.map(hz => showPlain(hz, c.quantity)).join(' or ')}?` : ''}`
-    case 'P12':
-      return `${showPlain(c.readHz, 'carrierHz')} is channel ${c.channel} of the plan ${c.planName}; on this set it is ${showPlain(c.nominalHz, 'carrierHz')}.`
-    case 'P13':
-      return `On ${c.mode} the tone stands ${c.mode === 'USB' ? 'above' : 'below'} the channel; this is ${groupDigits(Math.abs(c.offHz), 0)} Hz ${c.offHz > 0 ? 'above' : 'below'} it. Wrong sideband, on the set or on the test set?`
-    case 'P41':
-      return `Depth ${percent(c.readRatio, 2)} with a tone: was ${percent(100 * c.readRatio)} meant? Depth is typed in per cent.`
-    case 'P16':
-      return `A trough of ${percent(c.readRatio)}: it cannot be deeper than the carrier. Is it the crest, or does the meter extrapolate?`
-    case 'P21':
-      return `PEP ${showPlain(c.pepW, 'pepW')} here, ${showPlain(c.otherW, 'pepW')} at "${c.otherTitle}", both fully modulated: ${groupDigits(Math.abs(powerRatioToDb(c.pepW / c.otherW)), 1)} dB apart. One of them was over.`
-    case 'P22':
-      return `${showPlain(c.outputW, 'powerW')} out of ${groupDigits(c.inputW, 0)} W of plate input; above ${c.mostRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`
-    case 'P23':
-      return `${showPlain(c.beforeW, 'powerW')} before, ${showPlain(c.nowW, 'powerW')} now on the same setting: more than 2 % apart. Warm-up, connector or supply?`
-    case 'P25':
-      return `Depth ${percent(c.readRatio)}, but a final that reaches ${groupDigits(c.pepMostW, 1)} W PEP leaves this carrier at most ${percent(c.mostRatio)}. The depth meter reads high, or the PEP meter low.`
-    case 'P26':
-      return `${showPlain(c.read, c.quantity)} lies between half divisions of ${showPlain(c.tick, c.quantity)} each: the needle is read to half of one.`
-    case 'P24':
-      return `PEP ${showPlain(c.pepW, 'pepW')} on a carrier of ${showPlain(c.carrierW, 'powerW')} is ${percent(c.byPepRatio)}: over-modulated, or the meter overshoots. Not clean on power alone.`
-    case 'P33':
-      return `${showPlain(c.readV, c.quantity)} for ${c.quantity === 'audibleV' ? 'an audible tone' : criterionWords(c.test)}, ${modulationWords(c.test.modulation)}, is better than physics allows (${groupDigits(c.leastV * 1e6, 3)} \u00b5V). Leakage, wrong port, or another unit?`
-    case 'P40':
-      return `${showPlain(c.readHz, c.quantity)} is known to \u00b1${groupDigits(c.boundHz, 0)} Hz only; the tolerance is ${groupDigits(c.windowHz, 0)} Hz wide. Read all digits before judging.`
-    case 'P37':
-      return `${showPlain(c.readHz, c.quantity)} of deviation without a tone: hum or noise, or the tone is on.`
-  }
+type Rule = Challenge['rule']
+
+/** By rule: why the reading cannot be true, with the limit that it breaks and what to look at. */
+const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => string } = {
+  P01: c =>
+    `${groupDigits(c.readDb, 1)} dB SINAD at ${showPlain(c.inputV, 'sensitivityV')} ` +
+    `is more than physics allows (${groupDigits(c.mostDb, 1)} dB). Leakage, wrong ` +
+    'port or unit: pull the cable and see whether the signal stays.',
+  P03: c =>
+    `Depth ${percent(c.readRatio)} on the meter, ${percent(c.byPepRatio)} by PEP against the ` +
+    'carrier. One of them is wrong, or the crest is clipped: look at the envelope.',
+  P04: c =>
+    `Average ${showPlain(c.meanW, 'powerW')} above PEP ` +
+    `${showPlain(c.pepW, 'pepW')}: that cannot be. Are the two exchanged?`,
+  P05: c =>
+    `Average ${showPlain(c.meanW, 'powerW')} on a carrier of ` +
+    `${showPlain(c.carrierW, 'powerW')}: at this depth a true mean shows at ` +
+    `most ${groupDigits(c.mostW, 1)} W. This meter is no true-mean instrument.`,
+  P06: c =>
+    c.isUnusual
+      ? `${showPlain(c.meanW, 'powerW')} of RF from ` +
+        `${groupDigits(c.inputW, 1)} W of DC is ` +
+        `${Math.round((c.meanW / c.inputW) * 100)} %: possible, but such sets ` +
+        'make 35 to 50 %. Check both meters.'
+      : `${showPlain(c.meanW, 'powerW')} of RF from ` +
+        `${groupDigits(c.inputW, 1)} W of DC is ` +
+        `${Math.round((c.meanW / c.inputW) * 100)} %; above ` +
+        `${c.mostRatio * 100} % one of the readings is wrong.`,
+  P09: c =>
+    c.side === 'low'
+      ? `${showPlain(c.read, c.quantity)} is below a tenth of the ` +
+        `${showPlain(c.fullScale, c.quantity)} scale: worthless. Take a lower ` +
+        `range, or write it as a bound: <${showPlain(c.fullScale / 10, c.quantity)}.`
+      : `${showPlain(c.read, c.quantity)} is beyond the ${showPlain(c.fullScale, c.quantity)} scale. ` +
+        `Take a higher range, or write it as a bound: >${showPlain(c.fullScale, c.quantity)}.`,
+  P10: c =>
+    `${showPlain(c.readW, 'powerW')} is ${c.factor} times ` +
+    `${groupDigits(c.likelyW, 1)} W: check the range of the meter.`,
+  P11: c =>
+    `${showPlain(c.readHz, c.quantity)} is ` +
+    `${offWords(c.readHz - c.nominalHz, c.nominalHz)} off: no crystal does that.${meantWords(c)}`,
+  P12: c =>
+    `${showPlain(c.readHz, 'carrierHz')} is channel ${c.channel} of the plan ` +
+    `${c.planName}; on this set it is ${showPlain(c.nominalHz, 'carrierHz')}.`,
+  P13: c =>
+    `On ${c.mode} the tone stands ${c.mode === 'USB' ? 'above' : 'below'} the ` +
+    `channel; this is ${groupDigits(Math.abs(c.offHz), 0)} Hz ` +
+    `${c.offHz > 0 ? 'above' : 'below'} it. Wrong sideband, on the set or on the test set?`,
+  P41: c =>
+    `Depth ${percent(c.readRatio, 2)} with a tone: was ` +
+    `${percent(100 * c.readRatio)} meant? Depth is typed in per cent.`,
+  P16: c =>
+    `A trough of ${percent(c.readRatio)}: it cannot be deeper than the ` +
+    'carrier. Is it the crest, or does the meter extrapolate?',
+  P21: c =>
+    `PEP ${showPlain(c.pepW, 'pepW')} here, ${showPlain(c.otherW, 'pepW')} at "${c.otherTitle}", ` +
+    'both fully modulated: ' +
+    `${groupDigits(Math.abs(powerRatioToDb(c.pepW / c.otherW)), 1)} dB apart. One of them was over.`,
+  P22: c =>
+    `${showPlain(c.outputW, 'powerW')} out of ${groupDigits(c.inputW, 0)} W of plate input; above ` +
+    `${c.mostRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`,
+  P23: c =>
+    `${showPlain(c.beforeW, 'powerW')} before, ${showPlain(c.nowW, 'powerW')} now on ` +
+    'the same setting: more than 2 % apart. Warm-up, connector or supply?',
+  P25: c =>
+    `Depth ${percent(c.readRatio)}, but a final that reaches ` +
+    `${groupDigits(c.pepMostW, 1)} W PEP leaves this carrier at most ` +
+    `${percent(c.mostRatio)}. The depth meter reads high, or the PEP meter low.`,
+  P26: c =>
+    `${showPlain(c.read, c.quantity)} lies between half divisions of ` +
+    `${showPlain(c.tick, c.quantity)} each: the needle is read to half of one.`,
+  P24: c =>
+    `PEP ${showPlain(c.pepW, 'pepW')} on a carrier of ${showPlain(c.carrierW, 'powerW')} is ` +
+    `${percent(c.byPepRatio)}: over-modulated, or the meter overshoots. Not clean on power alone.`,
+  P33: c =>
+    `${showPlain(c.readV, c.quantity)} for ` +
+    `${c.quantity === 'audibleV' ? 'an audible tone' : criterionWords(c.test)}, ` +
+    `${modulationWords(c.test.modulation)}, is better than physics allows (${groupDigits(c.leastV * 1e6, 3)} ` +
+    '\u00b5V). Leakage, wrong port, or another unit?',
+  P40: c =>
+    `${showPlain(c.readHz, c.quantity)} is known to \u00b1${groupDigits(c.boundHz, 0)} Hz only; the ` +
+    `tolerance is ${groupDigits(c.windowHz, 0)} Hz wide. Read all digits before judging.`,
+  P37: c =>
+    `${showPlain(c.readHz, c.quantity)} of deviation without a tone: hum or noise, or the tone is on.`,
+}
+
+export function challengeWords<R extends Rule>(c: Extract<Challenge, { rule: R }>): string {
+  return WORDS[c.rule as R](c)
 }
 
 const percent = (ratio: number, decimals = 0) => `${groupDigits(ratio * 100, decimals)} %`
@@ -61,4 +99,10 @@ function offWords(errorHz: number, nominalHz: number): string {
   return Math.abs(errorHz) < 1e5
     ? `${groupDigits(errorHz / 1000, 1, true)} kHz`
     : `${groupDigits(ppm, 0, true)} ppm`
+}
+
+/** What was meant, as far as it can be guessed. */
+function meantWords({ likelyHz, quantity }: Extract<Challenge, { rule: 'P11' }>): string {
+  if (likelyHz.length === 0) return ''
+  return ` Meant ${likelyHz.map(hz => showPlain(hz, quantity)).join(' or ')}?`
 }

@@ -42,7 +42,8 @@ describe('words for claims', () => {
   })
   it("give the factor of the owner's meter, and blame it only when it is far off", () => {
     expect(plain(factorWords(settled({})))).toBe(
-      "The owner's meter times 1.42 (+1.5 dB) agrees with this bench, near this level only. That is the meter, not the set.",
+      "The owner's meter times 1.42 (+1.5 dB) agrees with this bench, " +
+        'near this level only. That is the meter, not the set.',
     )
     expect(
       factorWords(settled({ meterFactor: { ratio: 1.05, differenceDb: 0.2, meterSuspect: false } })),

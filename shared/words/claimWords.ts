@@ -8,7 +8,8 @@ export function claimWords(claim: Claim): string {
   const where = [...(claim.mode ? [claim.mode] : []), ...(claim.channel ? [`channel ${claim.channel}`] : [])]
     .map(w => `, ${w}`)
     .join('')
-  return `${claim.kind} ${shown(claim.value, claim)} (${label}${where})${claim.meter ? `, on the owner\u2019s ${claim.meter}` : ''}`
+  const meter = claim.meter ? `, on the owner\u2019s ${claim.meter}` : ''
+  return `${claim.kind} ${shown(claim.value, claim)} (${label}${where})${meter}`
 }
 
 /** Words only: a confirmed complaint is no "inside", so it gets none of the state marks. */
@@ -36,7 +37,10 @@ export function settledWords({ claim, measured, allowed }: SettledClaim): string
 export function factorWords({ meterFactor }: SettledClaim): string | null {
   if (!meterFactor) return null
   const { ratio, differenceDb, meterSuspect } = meterFactor
-  return `The owner\u2019s meter times ${ratio.toFixed(2)} (${groupDigits(differenceDb, 1, true)} dB) agrees with this bench, near this level only.${meterSuspect ? ' That is the meter, not the set.' : ''}`
+  return (
+    `The owner\u2019s meter times ${ratio.toFixed(2)} (${groupDigits(differenceDb, 1, true)} dB) agrees ` +
+    `with this bench, near this level only.${meterSuspect ? ' That is the meter, not the set.' : ''}`
+  )
 }
 
 function shown(valueSi: number, claim: Claim, withSign = true): string {

@@ -28,7 +28,9 @@ export const PEAK_WORDS: Readonly<Record<PeakLook['word'], { readonly say: strin
     },
     'end': {
       say: 'The core reached its stop',
-      how: 'it rose and then no longer moved: the circuit is off range; note it, look for a changed part, do not force it',
+      how:
+        'it rose and then no longer moved: the circuit is off range; ' +
+        'note it, look for a changed part, do not force it',
     },
   }
 
@@ -134,7 +136,10 @@ function rateWords({ rateHzPerMin, rateUncertaintyHzPerMin }: DriftFit): string 
 
 function endWords({ settlesHz, settlesUncertaintyHz }: DriftFit): string {
   if (settlesHz === null) return '; too early to say where it settles'
-  return `; settles on the air at ${groupDigits(settlesHz, 0, true)} \u00b1 ${groupDigits(Math.max(1, 2 * settlesUncertaintyHz!), 0)} Hz`
+  return (
+    `; settles on the air at ${groupDigits(settlesHz, 0, true)} \u00b1 ` +
+    `${groupDigits(Math.max(1, 2 * settlesUncertaintyHz!), 0)} Hz`
+  )
 }
 
 /** Whether frequency may be set, and when. */
@@ -162,11 +167,14 @@ export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate)
   if (by === 'time')
     return {
       say: 'Wait for the warm-up',
-      how: `${minutes(opensInS!)} more by the clock; ${fit ? `${rate}, which does not decide` : 'measured drift would tell better'}`,
+      how:
+        `${minutes(opensInS!)} more by the clock; ` +
+        `${fit ? `${rate}, which does not decide` : 'measured drift would tell better'}`,
     }
+  const soon = opensInS === null ? '' : `: in about ${minutes(opensInS)}`
   return {
     say: 'Wait for the warm-up',
-    how: `${rate}, limit ${limitHzPerMin} Hz/min${opensInS === null ? '' : `: in about ${minutes(opensInS)}`}${endWords(fit!)}`,
+    how: `${rate}, limit ${limitHzPerMin} Hz/min${soon}${endWords(fit!)}`,
   }
 }
 

@@ -2,17 +2,25 @@ import type { JobEvent } from '../../core/run'
 import { QUANTITIES, showPlain } from '../../core/quantity'
 import { lineValueWords, lineWords } from './sheetWords'
 
+const STEP_OUTCOMES = { 'done': 'confirmed', 'as-is': 'accepted as it is', 'skipped': 'skipped' } as const
+const because = (reason: string) => (reason ? `: ${reason}` : '')
+const driftWords = (hzPerMin: number | null) =>
+  hzPerMin === null ? '' : `, drifting ${hzPerMin.toFixed(1)} Hz/min`
+
 /** An entry of the record in one line, for the log of the run. */
 export function eventWords(e: JobEvent): string {
   switch (e.kind) {
     case 'row-taken':
-      return `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ${e.pointId}: ${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`
+      return (
+        `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ${e.pointId}: ` +
+        `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`
+      )
     case 'reading-struck':
       return `a reading struck out: ${e.reason}`
     case 'adjuster-turned':
       return `turned ${e.designators.join(', ')}`
     case 'step-confirmed':
-      return `step ${e.stepId} ${{ 'done': 'confirmed', 'as-is': 'accepted as it is', 'skipped': 'skipped' }[e.outcome]}${e.reason ? `: ${e.reason}` : ''}`
+      return `step ${e.stepId} ` + `${STEP_OUTCOMES[e.outcome]}${because(e.reason)}`
     case 'step-reopened':
       return `step ${e.stepId} reopened: ${e.reason}`
     case 'note':
@@ -22,7 +30,7 @@ export function eventWords(e: JobEvent): string {
     case 'line-confirmed':
       return `found right, ${lineWords(e.line)}`
     case 'gate-passed':
-      return `step ${e.stepId} begun before it was warm${e.driftHzPerMin === null ? '' : `, drifting ${e.driftHzPerMin.toFixed(1)} Hz/min`}${e.reason ? `: ${e.reason}` : ''}`
+      return `step ${e.stepId} begun before it was warm${driftWords(e.driftHzPerMin)}${because(e.reason)}`
     case 'keyed':
       return `keyed ${e.lengthS.toFixed(1)} s${e.stepId ? ` in step ${e.stepId}` : ''}`
     case 'turn-answered':

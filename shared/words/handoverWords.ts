@@ -84,7 +84,11 @@ export function adjustedWords({ declared, inferred, unexplained }: AdjustedSumma
 
 function changeWords(c: ComparedCell): string {
   const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
-  return `${c.point.title}, ${QUANTITIES[c.want.quantity].label.toLowerCase()} ${before.value} to ${after.value} ${after.unit}`
+  return (
+    `${c.point.title}, ` +
+    `${QUANTITIES[c.want.quantity].label.toLowerCase()} ` +
+    `${before.value} to ${after.value} ${after.unit}`
+  )
 }
 
 /** What was done, from the record: adjusters turned, steps confirmed, seconds keyed, notes. */

@@ -36,8 +36,13 @@ export function calibrationWords(calibratedOn: string | null, todayIso: string):
 
 export function comparisonWords(c: MeterComparison): string {
   if (c.meanW === null)
-    return 'Nothing can be weighed: no meter here has both a known uncertainty and a reading that this signal lets compare.'
-  const mean = `Weighed mean ${watts(c.meanW)} \u00b1${watts(c.standardUncertaintyW! * Math.sqrt(3))} of ${c.opinions} independent ${c.opinions === 1 ? 'opinion' : 'opinions'}.`
+    return (
+      'Nothing can be weighed: no meter here has both a known ' +
+      'uncertainty and a reading that this signal lets compare.'
+    )
+  const mean =
+    `Weighed mean ${watts(c.meanW)} \u00b1${watts(c.standardUncertaintyW! * Math.sqrt(3))} ` +
+    `of ${c.opinions} independent ${c.opinions === 1 ? 'opinion' : 'opinions'}.`
   if (c.agree === null) return `${mean} One opinion alone proves nothing about itself.`
   return c.agree
     ? `${mean} They agree within their uncertainties.`

@@ -45,7 +45,10 @@ export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell
       c.want.quantity.startsWith('depth') && c.before.latest!.reading.value > 1
         ? ' More than 100 % was over-modulation, not loudness.'
         : ''
-    return `${c.point.title}: ${PLAIN[c.want.quantity]} ${before.value} ${before.unit} when it came, ${after.value} ${after.unit} now.${over}`
+    return (
+      `${c.point.title}: ${PLAIN[c.want.quantity]} ${before.value} ` +
+      `${before.unit} when it came, ${after.value} ${after.unit} now.${over}`
+    )
   })
 }
 
@@ -87,7 +90,8 @@ export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]
     const heard =
       Math.abs(db) < AUDIBLE_DB ? ` A difference of ${groupDigits(Math.abs(db), 1)} dB cannot be heard.` : ''
     return [
-      `${c.point.title}: a meter now shows ${groupDigits(after, 1)} W instead of ${groupDigits(before, 1)} W (${groupDigits(db, 1, true)} dB).${why}${heard}`,
+      `${c.point.title}: a meter now shows ${groupDigits(after, 1)} W instead of ` +
+        `${groupDigits(before, 1)} W (${groupDigits(db, 1, true)} dB).${why}${heard}`,
     ]
   })
 }
@@ -103,7 +107,10 @@ const BY_WORDS: Record<CarrierAdvice['by'], string> = {
 export function carrierWords({ mostW, by, asLeftW, setting }: CarrierAdvice): string {
   const at = setting ? ` (${setting})` : ''
   const now = by === 'as-left' ? '' : ` It stands at ${groupDigits(asLeftW, 1)} W${at}: turn it down first.`
-  return `AM: carrier ${groupDigits(mostW, 1)} W at most, ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} A larger carrier leaves no room for the voice and overheats the set.`
+  return (
+    `AM: carrier ${groupDigits(mostW, 1)} W at most, ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} ` +
+    'A larger carrier leaves no room for the voice and overheats the set.'
+  )
 }
 
 /** How to run the set: only what the record and its sheet bear. */
@@ -146,6 +153,8 @@ export function alignedWords(run: RunState): string[] {
   return titles.length > 0 ? [`Checked and within tolerance: ${titles.join(', ')}.`] : []
 }
 
+const ITEM_STATES = { treated: 'put right', ask: 'to be asked', seen: 'defect found' } as const
+
 /** What was found and mended, from the record. */
 export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): string[] {
   const seen = new Map(events.flatMap(e => (e.kind === 'item-inspected' ? [[e.itemId, e] as const] : [])))
@@ -153,9 +162,7 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
     ...inspectionItems(sheet).flatMap(i => {
       const last = seen.get(i.id)
       return last && last.state !== 'fine'
-        ? [
-            `${i.lookFor}: ${{ treated: 'put right', ask: 'to be asked', seen: 'defect found' }[last.state]}${last.text ? `, ${last.text}` : ''}.`,
-          ]
+        ? [`${i.lookFor}: ${ITEM_STATES[last.state]}${last.text ? `, ${last.text}` : ''}.`]
         : []
     }),
     ...events.flatMap(e => (e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : [])),
@@ -192,7 +199,11 @@ export function openForOwner(items: readonly OpenItem[]): string[] {
 }
 
 export function rulesWords(rules: RuleSet): string {
-  return `Rule set ${rules.id}, ${rules.name}: ${rules.source}, as of ${rules.asOf}${rules.fromMemory ? ', written down from memory: check the current text' : ''}. Local regulation and licensed practice decide.`
+  const memory = rules.fromMemory ? ', written down from memory: check the current text' : ''
+  return (
+    `Rule set ${rules.id}, ${rules.name}: ${rules.source}, as of ${rules.asOf}${memory}. ` +
+    'Local regulation and licensed practice decide.'
+  )
 }
 
 /** The cautions that go with every set of its kind. */

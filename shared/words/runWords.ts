@@ -58,7 +58,10 @@ export function turnQuestionWords(q: TurnQuestion): string {
     ? `${groupDigits(q.now - q.before, 0, true)} Hz`
     : `${showPlain(q.before, q.quantity)} to ${showPlain(q.now, q.quantity)}`
   const what = q.designators.length === 1 ? `Was ${q.designators[0]} turned?` : 'Which was turned?'
-  return `${what} ${quantityInfo(q.quantity).label} moved, ${by}, and no turn is logged.${q.inferred ? '' : ' It could be drift.'}`
+  return (
+    `${what} ${quantityInfo(q.quantity).label} moved, ${by}, and no ` +
+    `turn is logged.${q.inferred ? '' : ' It could be drift.'}`
+  )
 }
 
 export function staleWords(turns: readonly Turn[]): string {

@@ -24,7 +24,10 @@ export function sheetProblemWords({ code, at, names }: SheetProblem): string {
     case 'needs-later':
       return `${at}: it needs ${what}, which stands after it. Move it behind, or put the steps in order.`
     case 'waits-for-itself':
-      return `The steps ${names.join(' \u2192 ')} \u2192 ${names[0]} wait for each other in a ring. Take one need away.`
+      return (
+        `The steps ${names.join(' \u2192 ')} \u2192 ${names[0]} wait ` +
+        'for each other in a ring. Take one need away.'
+      )
     case 'unknown-channel':
       return what
         ? `${at}: channel ${what} is not in the channel plan.`
@@ -98,7 +101,10 @@ export function lineValueWords(value: LineValue): string {
   if (value === null) return 'nothing'
   if (Array.isArray(value)) return value.length === 0 ? 'none' : value.join(' ')
   if (typeof value === 'object' && 'x' in value)
-    return `${Math.round(value.x * 100)} % across, ${Math.round(value.y * 100)} % down${value.side === 'solder' ? ', solder side' : ''}`
+    return (
+      `${Math.round(value.x * 100)} % across, ${Math.round(value.y * 100)} ` +
+      `% down${value.side === 'solder' ? ', solder side' : ''}`
+    )
   return typeof value === 'number' ? `${value} s` : String(value)
 }
 

@@ -17,7 +17,10 @@ export function findingWords(f: SignalFinding): string {
     case 'nothing-sent':
       return 'Nothing is sent: no signal stands out of the noise.'
     case 'only-at-centre':
-      return 'A weak line stands at the centre of the recording: a carrier, or the offset of the receiver. Tune 10 kHz beside it and record again.'
+      return (
+        'A weak line stands at the centre of the recording: a carrier, or the ' +
+        'offset of the receiver. Tune 10 kHz beside it and record again.'
+      )
     case 'overload':
       return 'The recording is overloaded: record it again with 10 dB less.'
     case 'pinched':
@@ -27,20 +30,38 @@ export function findingWords(f: SignalFinding): string {
     case 'flat-topped':
       return `Flat-topped: the crest is cut off ${percent(f.share)} of the time.`
     case 'outside':
-      return `${QUANTITIES[f.reading.quantity].label} ${f.reading.judgement!.verdict}: ${valueWords(f.reading)}. ${f.reading.limit!.rule.words}.`
+      return (
+        `${QUANTITIES[f.reading.quantity].label} ${f.reading.judgement!.verdict}: ` +
+        `${valueWords(f.reading)}. ${f.reading.limit!.rule.words}.`
+      )
     case 'undecided':
-      return `${QUANTITIES[f.reading.quantity].label} cannot be told: ${valueWords(f.reading)} lies within its uncertainty of the limit (${f.reading.limit!.rule.words}).`
+      return (
+        `${QUANTITIES[f.reading.quantity].label} cannot be told: ${valueWords(f.reading)} ` +
+        `lies within its uncertainty of the limit (${f.reading.limit!.rule.words}).`
+      )
     case 'neighbours':
       return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power lands in the neighbouring channels.`
     case 'adjacent-power':
       return `${groupDigits(f.watts * 1e6, 0)} \u00b5W in the next channel (${f.words}).`
     case 'adjacent-untold':
-      return `Whether the next channel holds at most ${groupDigits(f.mostW * 1e6, 0)} \u00b5W cannot be told: noise of the receiver or another station is read there as well${f.watts < MOST_SAID_W ? `, ${groupDigits(f.watts * 1e6, 0)} \u00b5W in all` : ''} (${f.words}).`
+      return untoldWords(f)
     case 'mask':
-      return `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} dB, ${(Math.abs(f.offsetHz) / 1000).toFixed(1)} kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
+      return (
+        `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} dB, ` +
+        `${(Math.abs(f.offsetHz) / 1000).toFixed(1)} kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
+      )
     case 'clean':
       return 'Clean: nothing that was measured breaks a rule.'
   }
+}
+
+function untoldWords({ watts, mostW, words }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
+  const microwatts = (w: number) => `${groupDigits(w * 1e6, 0)} \u00b5W`
+  const inAll = watts < MOST_SAID_W ? `, ${microwatts(watts)} in all` : ''
+  return (
+    `Whether the next channel holds at most ${microwatts(mostW)} cannot be told: ` +
+    `noise of the receiver or another station is read there as well${inAll} (${words}).`
+  )
 }
 
 /** What an uncertainty mostly comes from, and so what would make it smaller. */
@@ -62,6 +83,7 @@ export function valueWords(r: JudgedReading): string {
   const off =
     r.nominalHz === null
       ? ''
-      : `, ${r.value >= r.nominalHz ? '+' : '\u2212'}${groupDigits(Math.abs(r.value - r.nominalHz), 1)} Hz from the channel`
+      : `, ${r.value >= r.nominalHz ? '+' : '\u2212'}${groupDigits(Math.abs(r.value - r.nominalHz), 1)} ` +
+        'Hz from the channel'
   return `${showPlain(r.value, r.quantity)}${off}`
 }

@@ -111,7 +111,8 @@ export function forecastWords(f: Forecast, quantity: Quantity): string | null {
     const need =
       f.neededOfReading === null
         ? ''
-        : ` It takes ${(f.neededOfReading * 100).toPrecision(2)} % of reading or better${better[0] ? `, for example: ${better[0].name}` : ''}.`
+        : ` It takes ${(f.neededOfReading * 100).toPrecision(2)} % of reading or ` +
+          `better${better[0] ? `, for example: ${better[0].name}` : ''}.`
     return `This instrument leaves no reading that could be called inside.${need}`
   }
   if (!f.resolves) return 'This meter cannot resolve the tolerance.'

@@ -47,8 +47,7 @@ export function partVerdictWords(t: PartTested): string {
     t.rfPowerW !== null && t.rfReferenceW
       ? `${groupDigits((100 * t.rfPowerW) / t.rfReferenceW, 0)} % of a good one's RF power`
       : ''
-  if (verdict === 'doubtful')
-    return `doubtful: ${[gainOfOtherDie(t) ? 'its gain is far from what its type is sold with' : '', share].filter(Boolean).join(', ')}`
+  if (verdict === 'doubtful') return `doubtful: ${[gainWords(t), share].filter(Boolean).join(', ')}`
   if (share) return `not proved: ${share}, but nobody watched 5 s keyed for a fall`
   return t.dcGain === null
     ? 'not proved: nothing decides yet, test it with RF'
@@ -67,8 +66,10 @@ const ampere = (a: number) => `${groupDigits(a, 2)}\u2009A`
 export function powerPlanWords(plan: FirstPowerPlan, supplyV: number): string[] {
   return [
     'Resistance of the supply input first, both polarities; fuse as rated.',
-    `Supply ${supplyV} V, current limit ${ampere(plan.limitA)}. Expect ${ampere(plan.idleA.low)} to ${ampere(plan.idleA.high)} receiving.`,
-    `First key-down 2 s on the dummy load, limit raised to ${ampere(plan.keyedLimitA)}. Current without power, or power that falls while keyed: off.`,
+    `Supply ${supplyV} V, current limit ${ampere(plan.limitA)}. Expect ` +
+      `${ampere(plan.idleA.low)} to ${ampere(plan.idleA.high)} receiving.`,
+    'First key-down 2 s on the dummy load, limit raised to ' +
+      `${ampere(plan.keyedLimitA)}. Current without power, or power that falls while keyed: off.`,
   ]
 }
 
@@ -88,7 +89,8 @@ export function durationWords(ms: number): string {
 export function partDoubtWords(d: PartDoubt): string {
   return d.kind === 'not-preferred'
     ? `"${d.text}" is no preferred value (E24): look at the drawing.`
-    : `${d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`} times what came out: a slip of the decade? Look at the drawing.`
+    : `${d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`} ` +
+        'times what came out: a slip of the decade? Look at the drawing.'
 }
 
 /** What was measured on a part, in what and with what, and where the part came from. */
@@ -113,3 +115,6 @@ export function partTestWords(t: PartTested): string {
   ]
   return parts.filter(Boolean).join(', ')
 }
+
+const gainWords = (t: Parameters<typeof gainOfOtherDie>[0]) =>
+  gainOfOtherDie(t) ? 'its gain is far from what its type is sold with' : ''

@@ -3,73 +3,79 @@ import { Panel, deliver, expect, ladder, said, test } from './bench'
 
 const rail = '[data-quantity="referenceHz"], [data-quantity="carrierHz"]'
 
-test('an instrument unplugged says so within two seconds, never shows old numbers as live, and comes back by itself', async ({
-  page,
-  house,
-}) => {
-  await deliver(house)
-  const id = await house.newJob()
-  await page.goto(`${house.address}/jobs/${id}/align`)
-  const panel = new Panel(page)
-  await panel.open()
-  await panel.state({ channel: 20, keyed: true })
-  await expect(page.locator('[data-quantity="carrierHz"]')).toContainText('MHz')
-  await panel.press(/^Counter/)
-  await expect(page.getByText(/Counter not answering since \d\d:\d\d:\d\d/)).toBeVisible({ timeout: 2000 })
-  await expect(page.locator('[data-quantity="carrierHz"]')).toHaveClass(/stale/)
-  await ladder(page, 'A1.5').click()
-  await expect(page.locator('.big')).toHaveClass(/stale/)
-  await page.keyboard.press('Space')
-  await expect(said(page)).toContainText('No connected instrument reads this now')
-  await page.keyboard.press('Escape')
-  await expect(page.locator('[data-quantity="powerW"]')).not.toHaveClass(/stale/)
-  await panel.press(/^Counter/)
-  await expect(page.getByText(/Counter not answering/)).toHaveCount(0)
-  await expect(page.locator('[data-quantity="carrierHz"]')).not.toHaveClass(/stale/)
-  await expect(page.locator(rail).first()).toBeVisible()
-})
+test(
+  'an instrument unplugged says so within two seconds, never ' +
+    'shows old numbers as live, and comes back by itself',
+  async ({ page, house }) => {
+    await deliver(house)
+    const id = await house.newJob()
+    await page.goto(`${house.address}/jobs/${id}/align`)
+    const panel = new Panel(page)
+    await panel.open()
+    await panel.state({ channel: 20, keyed: true })
+    await expect(page.locator('[data-quantity="carrierHz"]')).toContainText('MHz')
+    await panel.press(/^Counter/)
+    await expect(page.getByText(/Counter not answering since \d\d:\d\d:\d\d/)).toBeVisible({ timeout: 2000 })
+    await expect(page.locator('[data-quantity="carrierHz"]')).toHaveClass(/stale/)
+    await ladder(page, 'A1.5').click()
+    await expect(page.locator('.big')).toHaveClass(/stale/)
+    await page.keyboard.press('Space')
+    await expect(said(page)).toContainText('No connected instrument reads this now')
+    await page.keyboard.press('Escape')
+    await expect(page.locator('[data-quantity="powerW"]')).not.toHaveClass(/stale/)
+    await panel.press(/^Counter/)
+    await expect(page.getByText(/Counter not answering/)).toHaveCount(0)
+    await expect(page.locator('[data-quantity="carrierHz"]')).not.toHaveClass(/stale/)
+    await expect(page.locator(rail).first()).toBeVisible()
+  },
+)
 
-test('the database stopped in the middle of a run: readings wait in the browser, survive its closing, and are stored exactly once', async ({
-  context,
-  house,
-}) => {
-  await deliver(house)
-  const id = await house.newJob()
-  let page = await context.newPage()
-  await page.goto(`${house.address}/jobs/${id}/align`)
-  await expect(page.locator('[data-quantity="onTimeS"]')).toBeVisible()
-  await expect(page.getByText('Alignment, 0 of 11 done')).toBeVisible()
-  await page.keyboard.press('Space')
-  await expect(ladder(page, 'A1.0')).toHaveAttribute('data-status', 'inside')
-  await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: 'Reference 10.240 MHz' })).toBeVisible()
+test(
+  'the database stopped in the middle of a run: readings wait in the ' +
+    'browser, survive its closing, and are stored exactly once',
+  async ({ context, house }) => {
+    await deliver(house)
+    const id = await house.newJob()
+    let page = await context.newPage()
+    await page.goto(`${house.address}/jobs/${id}/align`)
+    await expect(page.locator('[data-quantity="onTimeS"]')).toBeVisible()
+    await expect(page.getByText('Alignment, 0 of 11 done')).toBeVisible()
+    await page.keyboard.press('Space')
+    await expect(ladder(page, 'A1.0')).toHaveAttribute('data-status', 'inside')
+    await page.keyboard.press('Enter')
+    await expect(page.getByRole('heading', { name: 'Reference 10.240 MHz' })).toBeVisible()
 
-  const kinds = async () =>
-    ((await house.request('GET', `/api/jobs/${id}`)).body as { events?: JobEvent[] }).events?.map(e => e.kind)
-  await expect.poll(kinds).toEqual(['row-taken', 'step-confirmed'])
-  await house.cluster.halt()
-  await page.keyboard.press('Space')
-  await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
-  await page.keyboard.press('n')
-  await page.getByLabel('Note').fill('trimmer is stiff')
-  await page.getByRole('button', { name: /^Keep/ }).click()
-  await expect(page.getByText(/2 entries wait in this browser/)).toBeVisible()
+    const kinds = async () =>
+      ((await house.request('GET', `/api/jobs/${id}`)).body as { events?: JobEvent[] }).events?.map(
+        e => e.kind,
+      )
+    await expect.poll(kinds).toEqual(['row-taken', 'step-confirmed'])
+    await house.cluster.halt()
+    await page.keyboard.press('Space')
+    await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
+    await page.keyboard.press('n')
+    await page.getByLabel('Note').fill('trimmer is stiff')
+    await page.getByRole('button', { name: /^Keep/ }).click()
+    await expect(page.getByText(/2 entries wait in this browser/)).toBeVisible()
 
-  // The browser is closed while the database is still away.
-  await page.close()
-  page = await context.newPage()
-  await page.goto(`${house.address}/jobs/${id}/align`)
-  await expect(page.getByText(/as this browser last knew it/)).toBeVisible()
-  await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
+    // The browser is closed while the database is still away.
+    await page.close()
+    page = await context.newPage()
+    await page.goto(`${house.address}/jobs/${id}/align`)
+    await expect(page.getByText(/as this browser last knew it/)).toBeVisible()
+    await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
 
-  await house.cluster.startAgain()
-  await expect(page.getByText(/wait in this browser/)).toHaveCount(0, { timeout: 20_000 })
-  await expect.poll(kinds, { timeout: 15_000 }).toEqual(['row-taken', 'step-confirmed', 'row-taken', 'note'])
-  await page.reload()
-  await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
-  const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }
-  expect(new Set(events.map(e => e.id)).size).toBe(4)
-})
+    await house.cluster.startAgain()
+    await expect(page.getByText(/wait in this browser/)).toHaveCount(0, { timeout: 20_000 })
+    await expect
+      .poll(kinds, { timeout: 15_000 })
+      .toEqual(['row-taken', 'step-confirmed', 'row-taken', 'note'])
+    await page.reload()
+    await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
+    const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }
+    expect(new Set(events.map(e => e.id)).size).toBe(4)
+  },
+)
 
 test('an unknown job, an unknown page, a bad form: each says what is wrong and what to do', async ({
   page,

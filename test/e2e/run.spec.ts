@@ -33,51 +33,54 @@ test('a phone follows the run live: place, readings, and what it takes itself', 
   await phone.context().close()
 })
 
-test('frequency waits for the warm-up; going on is kept; seconds keyed are kept once by two screens; any entry can be struck out', async ({
-  page,
-  house,
-  browser,
-}) => {
-  await deliver(house, { warm: false })
-  const id = await house.newJob({ serial: '50102' })
-  const other = await (await browser.newContext()).newPage()
-  for (const p of [page, other]) await p.goto(`${house.address}/jobs/${id}/align`)
-  const panel = new Panel(page)
-  await page.locator('[data-step="A1.5"]').click()
-  await expect(page.getByText('Wait for the warm-up')).toBeVisible()
-  await page.getByRole('button', { name: 'Go on all the same' }).click()
-  await page.getByLabel('Why').fill('only to see')
-  await page.getByRole('button', { name: /^Go on Ctrl/ }).click()
-  await expect(page.getByText('it is in the record')).toBeVisible()
-  await panel.open()
-  await panel.state({ channel: 20, keyed: true })
-  await page.waitForTimeout(1500)
-  await panel.state({ channel: 20, keyed: false })
-  await expect.poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'keyed').length).toBe(1)
-  await page.waitForTimeout(1000)
-  const events = await eventsOf(house, id)
-  expect(events.filter(e => e.kind === 'keyed')).toHaveLength(1)
-  expect(events.find(e => e.kind === 'gate-passed')).toMatchObject({ stepId: 'A1.5', reason: 'only to see' })
-  await page.keyboard.press('p')
-  await page.keyboard.press('a')
-  await expect(said(page)).toContainText('marked as turned')
-  await page.getByRole('button', { name: 'More', exact: true }).click()
-  await page.getByRole('button', { name: 'Log of the run', exact: true }).click()
-  const log = page.getByRole('dialog')
-  await expect(log.getByText(/Keyed .* in all, from measured RF/)).toBeVisible()
-  await log
-    .getByRole('listitem')
-    .filter({ hasText: 'turned CT2' })
-    .getByRole('button', { name: 'strike out' })
-    .click()
-  await page.getByLabel('Reason').fill('it was not touched')
-  await page.getByRole('button', { name: /^Strike out Ctrl/ }).click()
-  await expect(log.getByText('struck out: it was not touched', { exact: true })).toBeVisible()
-  await expect
-    .poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'event-struck').length)
-    .toBe(1)
-  await other.context().close()
-})
+test(
+  'frequency waits for the warm-up; going on is kept; seconds keyed ' +
+    'are kept once by two screens; any entry can be struck out',
+  async ({ page, house, browser }) => {
+    await deliver(house, { warm: false })
+    const id = await house.newJob({ serial: '50102' })
+    const other = await (await browser.newContext()).newPage()
+    for (const p of [page, other]) await p.goto(`${house.address}/jobs/${id}/align`)
+    const panel = new Panel(page)
+    await page.locator('[data-step="A1.5"]').click()
+    await expect(page.getByText('Wait for the warm-up')).toBeVisible()
+    await page.getByRole('button', { name: 'Go on all the same' }).click()
+    await page.getByLabel('Why').fill('only to see')
+    await page.getByRole('button', { name: /^Go on Ctrl/ }).click()
+    await expect(page.getByText('it is in the record')).toBeVisible()
+    await panel.open()
+    await panel.state({ channel: 20, keyed: true })
+    await page.waitForTimeout(1500)
+    await panel.state({ channel: 20, keyed: false })
+    await expect.poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'keyed').length).toBe(1)
+    await page.waitForTimeout(1000)
+    const events = await eventsOf(house, id)
+    expect(events.filter(e => e.kind === 'keyed')).toHaveLength(1)
+    expect(events.find(e => e.kind === 'gate-passed')).toMatchObject({
+      stepId: 'A1.5',
+      reason: 'only to see',
+    })
+    await page.keyboard.press('p')
+    await page.keyboard.press('a')
+    await expect(said(page)).toContainText('marked as turned')
+    await page.getByRole('button', { name: 'More', exact: true }).click()
+    await page.getByRole('button', { name: 'Log of the run', exact: true }).click()
+    const log = page.getByRole('dialog')
+    await expect(log.getByText(/Keyed .* in all, from measured RF/)).toBeVisible()
+    await log
+      .getByRole('listitem')
+      .filter({ hasText: 'turned CT2' })
+      .getByRole('button', { name: 'strike out' })
+      .click()
+    await page.getByLabel('Reason').fill('it was not touched')
+    await page.getByRole('button', { name: /^Strike out Ctrl/ }).click()
+    await expect(log.getByText('struck out: it was not touched', { exact: true })).toBeVisible()
+    await expect
+      .poll(async () => (await eventsOf(house, id)).filter(e => e.kind === 'event-struck').length)
+      .toBe(1)
+    await other.context().close()
+  },
+)
 
 test('a menu set: keys in time, a value proposed under the limit, warned before one above it', async ({
   page,

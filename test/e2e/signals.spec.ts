@@ -83,33 +83,34 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   ).toBeVisible()
 })
 
-test('depths are told against the carrier of another recording that is open, and the next recording does not inherit it', async ({
-  page,
-  house,
-}) => {
-  await page.goto(`${house.address}/signals`)
-  const choose = async (files: string[]) => {
-    const chooser = page.waitForEvent('filechooser')
-    await page.getByRole('button', { name: 'Choose a recording' }).click()
-    await (await chooser).setFiles(files)
-    await expect(page.locator('.what')).toContainText(files[0]!.split('/').at(-1)!, { timeout: 60_000 })
-  }
-  const level = page.getByLabel('Level, dBFS')
-  await choose(recording('carrier-alone', 0))
-  await choose(recording('modulated', 1.2))
-  await expect(
-    page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
-    'against the mean (C02)',
-  ).toContainText('114.7')
-  await page.getByRole('button', { name: /Use .* dBFS of carrier-alone/ }).click()
-  await expect(
-    page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
-    'against the carrier',
-  ).toContainText('120')
-  await expect(page.getByRole('row', { name: /Shift of the carrier/ })).toContainText('that was given')
-  await choose(recording('another', 0.5))
-  await expect(level).toHaveValue('')
-})
+test(
+  'depths are told against the carrier of another recording that ' +
+    'is open, and the next recording does not inherit it',
+  async ({ page, house }) => {
+    await page.goto(`${house.address}/signals`)
+    const choose = async (files: string[]) => {
+      const chooser = page.waitForEvent('filechooser')
+      await page.getByRole('button', { name: 'Choose a recording' }).click()
+      await (await chooser).setFiles(files)
+      await expect(page.locator('.what')).toContainText(files[0]!.split('/').at(-1)!, { timeout: 60_000 })
+    }
+    const level = page.getByLabel('Level, dBFS')
+    await choose(recording('carrier-alone', 0))
+    await choose(recording('modulated', 1.2))
+    await expect(
+      page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
+      'against the mean (C02)',
+    ).toContainText('114.7')
+    await page.getByRole('button', { name: /Use .* dBFS of carrier-alone/ }).click()
+    await expect(
+      page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
+      'against the carrier',
+    ).toContainText('120')
+    await expect(page.getByRole('row', { name: /Shift of the carrier/ })).toContainText('that was given')
+    await choose(recording('another', 0.5))
+    await expect(level).toHaveValue('')
+  },
+)
 
 test('a file that is no recording is refused in words, and what is open stays', async ({ page, house }) => {
   const bad = join(folder, 'bad.wav')

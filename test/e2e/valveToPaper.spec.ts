@@ -8,46 +8,47 @@ const ROWS = [
   ['am-tone', ['112']],
 ] as const
 
-test('a valve set with AM at 28 W: the owner\u2019s paper speaks of the AM row, of what was not measured, and of the high voltage', async ({
-  page,
-  house,
-}) => {
-  test.setTimeout(180_000)
-  const id = await house.newJob({
-    sheetId: 'quillon-hb150',
-    ruleSetId: 'R-AM',
-    serial: 'HB-77',
-    owner: 'Chapel radio club',
-    complaint: 'load it for us',
-  })
-  for (const stage of ['as-found', 'as-left']) {
-    await page.goto(`${house.address}/jobs/${id}/${stage}`)
-    for (const [row, values] of ROWS) {
-      await page.locator(`[data-row="${row}"]`).click({ position: { x: 60, y: 12 } })
-      await page.keyboard.press('t')
-      for (const value of values) {
-        await page.keyboard.type(value)
-        await page.keyboard.press('Enter')
+test(
+  'a valve set with AM at 28 W: the owner\u2019s paper speaks of the AM ' +
+    'row, of what was not measured, and of the high voltage',
+  async ({ page, house }) => {
+    test.setTimeout(180_000)
+    const id = await house.newJob({
+      sheetId: 'quillon-hb150',
+      ruleSetId: 'R-AM',
+      serial: 'HB-77',
+      owner: 'Chapel radio club',
+      complaint: 'load it for us',
+    })
+    for (const stage of ['as-found', 'as-left']) {
+      await page.goto(`${house.address}/jobs/${id}/${stage}`)
+      for (const [row, values] of ROWS) {
+        await page.locator(`[data-row="${row}"]`).click({ position: { x: 60, y: 12 } })
+        await page.keyboard.press('t')
+        for (const value of values) {
+          await page.keyboard.type(value)
+          await page.keyboard.press('Enter')
+        }
+        await expect(said(page)).toContainText('taken as typed')
       }
-      await expect(said(page)).toContainText('taken as typed')
     }
-  }
-  await page.goto(`${house.address}/jobs/${id}/repair`)
-  await expect(page.getByRole('note', { name: 'High voltage' })).toContainText('800')
-  await page.goto(`${house.address}/jobs/${id}/handover`)
-  await expect(page.getByText(/AM: carrier 28(\.0)?\sW at most/)).toBeVisible()
-  await expect(page.locator('body')).not.toContainText(/carrier 120|Every limit that was measured is kept/)
+    await page.goto(`${house.address}/jobs/${id}/repair`)
+    await expect(page.getByRole('note', { name: 'High voltage' })).toContainText('800')
+    await page.goto(`${house.address}/jobs/${id}/handover`)
+    await expect(page.getByText(/AM: carrier 28(\.0)?\sW at most/)).toBeVisible()
+    await expect(page.locator('body')).not.toContainText(/carrier 120|Every limit that was measured is kept/)
 
-  const response = await fetch(`${house.address}/api/jobs/${id}/handover.pdf?copy=owner`)
-  expect(response.headers.get('content-type')).toContain('pdf')
-  const { text } = await extractText(await getDocumentProxy(new Uint8Array(await response.arrayBuffer())), {
-    mergePages: true,
-  })
-  const words = text.replace(/\s+/g, ' ')
-  expect(words).toMatch(/AM: carrier 28(\.0)? W at most/)
-  expect(words).toContain('has not been demonstrated')
-  expect(words).toMatch(/Measuring and alignment are not finished/)
-  expect(words).not.toMatch(
-    /carrier 120|The limiter belongs|[Ss]oak-tested|limit that was measured is kept|polarity/,
-  )
-})
+    const response = await fetch(`${house.address}/api/jobs/${id}/handover.pdf?copy=owner`)
+    expect(response.headers.get('content-type')).toContain('pdf')
+    const { text } = await extractText(await getDocumentProxy(new Uint8Array(await response.arrayBuffer())), {
+      mergePages: true,
+    })
+    const words = text.replace(/\s+/g, ' ')
+    expect(words).toMatch(/AM: carrier 28(\.0)? W at most/)
+    expect(words).toContain('has not been demonstrated')
+    expect(words).toMatch(/Measuring and alignment are not finished/)
+    expect(words).not.toMatch(
+      /carrier 120|The limiter belongs|[Ss]oak-tested|limit that was measured is kept|polarity/,
+    )
+  },
+)

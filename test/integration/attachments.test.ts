@@ -72,28 +72,39 @@ function crc32(data: Buffer): number {
 }
 
 describe('photos', () => {
-  it('are kept upright and small, without place and time, with a thumbnail; sent twice they are kept once', async () => {
-    const jobId = await house.newJob()
-    const id = crypto.randomUUID()
-    const file = await jpeg(3200, 1600)
-    const { kept } = await upload(jobId, file, { id })
-    expect(kept).toMatchObject({ id, mime: 'image/jpeg', width: 2560, height: 1280, rotation: 0, arrows: [] })
-    await upload(jobId, file, { id })
-    expect(await list(jobId)).toHaveLength(1)
-    const response = await fetch(`${house.address}/api/attachments/${id}`)
-    const data = Buffer.from(await response.arrayBuffer())
-    expect([
-      response.headers.get('content-type'),
-      response.headers.get('x-content-type-options'),
-      data.length,
-    ]).toEqual(['image/jpeg', 'nosniff', kept!.bytes])
-    expect(response.headers.get('content-security-policy')).toMatch(/sandbox/)
-    expect((await sharp(data).metadata()).exif).toBeUndefined()
-    const thumbnail = await sharp(
-      Buffer.from(await (await fetch(`${house.address}/api/attachments/${id}/thumbnail`)).arrayBuffer()),
-    ).metadata()
-    expect([thumbnail.width, thumbnail.height]).toEqual([360, 180])
-  })
+  it(
+    'are kept upright and small, without place and time, with ' +
+      'a thumbnail; sent twice they are kept once',
+    async () => {
+      const jobId = await house.newJob()
+      const id = crypto.randomUUID()
+      const file = await jpeg(3200, 1600)
+      const { kept } = await upload(jobId, file, { id })
+      expect(kept).toMatchObject({
+        id,
+        mime: 'image/jpeg',
+        width: 2560,
+        height: 1280,
+        rotation: 0,
+        arrows: [],
+      })
+      await upload(jobId, file, { id })
+      expect(await list(jobId)).toHaveLength(1)
+      const response = await fetch(`${house.address}/api/attachments/${id}`)
+      const data = Buffer.from(await response.arrayBuffer())
+      expect([
+        response.headers.get('content-type'),
+        response.headers.get('x-content-type-options'),
+        data.length,
+      ]).toEqual(['image/jpeg', 'nosniff', kept!.bytes])
+      expect(response.headers.get('content-security-policy')).toMatch(/sandbox/)
+      expect((await sharp(data).metadata()).exif).toBeUndefined()
+      const thumbnail = await sharp(
+        Buffer.from(await (await fetch(`${house.address}/api/attachments/${id}/thumbnail`)).arrayBuffer()),
+      ).metadata()
+      expect([thumbnail.width, thumbnail.height]).toEqual([360, 180])
+    },
+  )
   it('larger than one chunk come back byte by byte', async () => {
     const jobId = await house.newJob()
     const noise = Buffer.from(

@@ -60,10 +60,11 @@ describe('PDF', () => {
       .jpeg()
       .toBuffer()
     const photoId = randomUUID()
-    await fetch(
-      `${house.address}/api/jobs/${id}/attachments?${new URLSearchParams({ id: photoId, kind: 'photo', about: 'positions', name: 'board' })}`,
-      { method: 'POST', body: new Uint8Array(photo) },
-    )
+    const about = new URLSearchParams({ id: photoId, kind: 'photo', about: 'positions', name: 'board' })
+    await fetch(`${house.address}/api/jobs/${id}/attachments?${about}`, {
+      method: 'POST',
+      body: new Uint8Array(photo),
+    })
     await house.request('PATCH', `/api/attachments/${photoId}`, {
       version: 1,
       rotation: 90,
@@ -107,33 +108,37 @@ describe('PDF', () => {
 })
 
 describe('a handover', () => {
-  it('is frozen with a checksum over the very text; a later correction makes a new issue and leaves the old one', async () => {
-    const id = idOf(231)
-    expect(await issues(id)).toEqual([])
-    await handOver(id, 'told everything')
-    const [first] = await issues(id)
-    const frozen = await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()
-    expect(createHash('sha256').update(frozen).digest('hex')).toBe(first!.checksum)
-    await house.request('PATCH', `/api/jobs/${id}`, { version: 2, owner: 'Somebody else' })
-    await house.request('POST', `/api/jobs/${id}/events`, {
-      kind: 'note',
-      id: randomUUID(),
-      atMs: 1_795_000_100_000,
-      stepId: null,
-      text: 'the lead was exchanged too',
-    })
-    expect(await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()).toBe(frozen)
-    await handOver(id, 'second time')
-    expect((await issues(id)).map(i => i.number)).toEqual([2, 1])
-    const second = JSON.parse(
-      await (await fetch(`${house.address}/api/jobs/${id}/issues/2/record.json`)).text(),
-    ) as JobRecord
-    expect(second.job.owner).toBe('Somebody else')
-    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop&issue=1`)).text).toContain('Barge Heron')
-    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)).text).toMatch(
-      /Somebody else.*lead was exchanged/,
-    )
-  })
+  it(
+    'is frozen with a checksum over the very text; a later ' +
+      'correction makes a new issue and leaves the old one',
+    async () => {
+      const id = idOf(231)
+      expect(await issues(id)).toEqual([])
+      await handOver(id, 'told everything')
+      const [first] = await issues(id)
+      const frozen = await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()
+      expect(createHash('sha256').update(frozen).digest('hex')).toBe(first!.checksum)
+      await house.request('PATCH', `/api/jobs/${id}`, { version: 2, owner: 'Somebody else' })
+      await house.request('POST', `/api/jobs/${id}/events`, {
+        kind: 'note',
+        id: randomUUID(),
+        atMs: 1_795_000_100_000,
+        stepId: null,
+        text: 'the lead was exchanged too',
+      })
+      expect(await (await fetch(`${house.address}/api/jobs/${id}/issues/1/record.json`)).text()).toBe(frozen)
+      await handOver(id, 'second time')
+      expect((await issues(id)).map(i => i.number)).toEqual([2, 1])
+      const second = JSON.parse(
+        await (await fetch(`${house.address}/api/jobs/${id}/issues/2/record.json`)).text(),
+      ) as JobRecord
+      expect(second.job.owner).toBe('Somebody else')
+      expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop&issue=1`)).text).toContain('Barge Heron')
+      expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)).text).toMatch(
+        /Somebody else.*lead was exchanged/,
+      )
+    },
+  )
   it('sent twice makes one issue', async () => {
     const id = await house.newJob()
     const event = { kind: 'handed-over', id: randomUUID(), atMs: 1_795_000_000_000, text: '' }

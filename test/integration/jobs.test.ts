@@ -78,23 +78,27 @@ describe('jobs', () => {
 })
 
 describe('two people at one intake', () => {
-  it('the second change is refused with words, not written over the first, and goes through once it knows of it', async () => {
-    const id = await house.newJob()
-    const change = (version: number, body: object) =>
-      house.request('PATCH', `/api/jobs/${id}`, { version, ...body })
-    expect((await change(1, { owner: 'Anna' })).body).toMatchObject({ version: 2, owner: 'Anna' })
-    const refused = await change(1, { owner: 'Bert', serial: '9' })
-    expect([refused.status, refused.error!.code]).toEqual([409, 'changed-meanwhile'])
-    expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({
-      job: { owner: 'Anna', serial: INTAKE.serial, version: 2 },
-    })
-    expect((await change(2, { owner: 'Bert' })).body).toMatchObject({ version: 3, owner: 'Bert' })
-    expect((await change(3, {})).body).toMatchObject({ owner: 'Bert' })
-    expect((await house.request('PATCH', `/api/jobs/${id}`, { owner: 'x' })).error).toMatchObject({
-      code: 'invalid-field',
-      field: 'version',
-    })
-  })
+  it(
+    'the second change is refused with words, not written over ' +
+      'the first, and goes through once it knows of it',
+    async () => {
+      const id = await house.newJob()
+      const change = (version: number, body: object) =>
+        house.request('PATCH', `/api/jobs/${id}`, { version, ...body })
+      expect((await change(1, { owner: 'Anna' })).body).toMatchObject({ version: 2, owner: 'Anna' })
+      const refused = await change(1, { owner: 'Bert', serial: '9' })
+      expect([refused.status, refused.error!.code]).toEqual([409, 'changed-meanwhile'])
+      expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({
+        job: { owner: 'Anna', serial: INTAKE.serial, version: 2 },
+      })
+      expect((await change(2, { owner: 'Bert' })).body).toMatchObject({ version: 3, owner: 'Bert' })
+      expect((await change(3, {})).body).toMatchObject({ owner: 'Bert' })
+      expect((await house.request('PATCH', `/api/jobs/${id}`, { owner: 'x' })).error).toMatchObject({
+        code: 'invalid-field',
+        field: 'version',
+      })
+    },
+  )
   it('of ten changes at once from the same version one is taken', async () => {
     const id = await house.newJob()
     const answers = await Promise.all(
@@ -342,7 +346,8 @@ describe('the database itself', () => {
   it('refuses what the code should never send', async () => {
     await expect(
       query(
-        "insert into reading select gen_random_uuid(), id, 99, 'powerW', 'NaN', 0, 'typed', null from job_event limit 1",
+        'insert into reading select gen_random_uuid(), id, 99, ' +
+          "'powerW', 'NaN', 0, 'typed', null from job_event limit 1",
       ),
     ).rejects.toMatchObject({ code: '23514' })
     await expect(
@@ -352,7 +357,8 @@ describe('the database itself', () => {
     ).rejects.toMatchObject({ code: '23514' })
     await expect(
       query(
-        "insert into job_event (id, job_id, kind, at, body) select gen_random_uuid(), id, 'Party !', now(), '{}' from job limit 1",
+        'insert into job_event (id, job_id, kind, at, body) select ' +
+          "gen_random_uuid(), id, 'Party !', now(), '{}' from job limit 1",
       ),
     ).rejects.toMatchObject({ code: '23514' })
   })

@@ -38,51 +38,55 @@ const post = (id: string, event: object) => house.request('POST', `/api/jobs/${i
 const note = (text: string) => ({ kind: 'note', id: crypto.randomUUID(), atMs: 1, stepId: null, text })
 
 describe('finding a job', () => {
-  it('by any word of owner, serial, tag, complaint, note, part or cause, in any script and anywhere in the word', async () => {
-    const a = await job(
-      'Barge Heron (Marit \u00d8sterholt)',
-      'SN-41877',
-      'zu leise, \u0441\u043b\u0430\u0431\u043e \u0441\u043b\u044b\u0448\u043d\u043e',
-    )
-    await post(a.id, note('found a burnt track under the regulator'))
-    await post(a.id, {
-      kind: 'part-changed',
-      id: crypto.randomUUID(),
-      atMs: 2,
-      designator: 'Q7',
-      partOut: '2SC1969',
-      partIn: '2SC2078',
-      isFinal: true,
-      text: '',
-    })
-    await post(a.id, {
-      kind: 'cause-confirmed',
-      id: crypto.randomUUID(),
-      atMs: 3,
-      causeId: 'regulator-shorted',
-      text: '',
-    })
-    await job('Slate quarry', '99', 'no power')
-    for (const words of [
-      'heron',
-      '\u00d8STERHOLT',
-      '41877',
-      `w-${String(a.number).padStart(4, '0')}`,
-      '\u0441\u043b\u044b\u0448',
-      'burnt track',
-      'sc2078',
-      'regulator shorted',
-      'heron burnt 27f',
-      'osmund 27f heron',
-    ])
-      expect(await owners({ words }), words).toEqual(['Barge Heron (Marit \u00d8sterholt)'])
-    expect(await owners({ words: 'heron nowhere' })).toEqual([])
-    expect(await owners({ words: '100%' })).toEqual([])
-    expect((await ask({ words: 'burnt' })).jobs[0]!.excerpt, 'as it was written').toMatch(
-      /^found a burnt track/,
-    )
-    expect((await ask({ words: 'heron' })).jobs[0]!.excerpt, 'the line itself shows it').toBe('')
-  })
+  it(
+    'by any word of owner, serial, tag, complaint, note, part or ' +
+      'cause, in any script and anywhere in the word',
+    async () => {
+      const a = await job(
+        'Barge Heron (Marit \u00d8sterholt)',
+        'SN-41877',
+        'zu leise, \u0441\u043b\u0430\u0431\u043e \u0441\u043b\u044b\u0448\u043d\u043e',
+      )
+      await post(a.id, note('found a burnt track under the regulator'))
+      await post(a.id, {
+        kind: 'part-changed',
+        id: crypto.randomUUID(),
+        atMs: 2,
+        designator: 'Q7',
+        partOut: '2SC1969',
+        partIn: '2SC2078',
+        isFinal: true,
+        text: '',
+      })
+      await post(a.id, {
+        kind: 'cause-confirmed',
+        id: crypto.randomUUID(),
+        atMs: 3,
+        causeId: 'regulator-shorted',
+        text: '',
+      })
+      await job('Slate quarry', '99', 'no power')
+      for (const words of [
+        'heron',
+        '\u00d8STERHOLT',
+        '41877',
+        `w-${String(a.number).padStart(4, '0')}`,
+        '\u0441\u043b\u044b\u0448',
+        'burnt track',
+        'sc2078',
+        'regulator shorted',
+        'heron burnt 27f',
+        'osmund 27f heron',
+      ])
+        expect(await owners({ words }), words).toEqual(['Barge Heron (Marit \u00d8sterholt)'])
+      expect(await owners({ words: 'heron nowhere' })).toEqual([])
+      expect(await owners({ words: '100%' })).toEqual([])
+      expect((await ask({ words: 'burnt' })).jobs[0]!.excerpt, 'as it was written').toMatch(
+        /^found a burnt track/,
+      )
+      expect((await ask({ words: 'heron' })).jobs[0]!.excerpt, 'the line itself shows it').toBe('')
+    },
+  )
   it('through filters: model, state, confirmed cause; short words among the newest', async () => {
     expect(await owners({ causeId: 'regulator-shorted' })).toHaveLength(1)
     expect(await owners({ causeId: 'coils-off' })).toEqual([])

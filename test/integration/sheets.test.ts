@@ -198,37 +198,41 @@ describe('a correction in the middle of a job', () => {
       error: { code: 'cannot-be-struck' },
     })
   })
-  it('holds on a job of an older revision even where the newest sheet cannot bear it, and can be struck out there', async () => {
-    const sheet = mine({ id: 'wader-1' })
-    await house.request('POST', '/api/sheets', { sheet, who: '', reason: '' })
-    const jobId = await house.newJob({ sheetId: 'wader-1', ruleSetId: 'R-SHOP' })
-    const gone =
-      sheet.adjusters.find(a => !sheet.procedure.some(s => s.adjusters.includes(a.designator)))?.designator ??
-      sheet.adjusters.at(-1)!.designator
-    const without = {
-      ...sheet,
-      scheme: undefined,
-      adjusters: sheet.adjusters.filter(a => a.designator !== gone),
-      procedure: sheet.procedure.map(s => ({ ...s, adjusters: s.adjusters.filter(d => d !== gone) })),
-    }
-    expect(
-      await house.request('PUT', '/api/sheets/wader-1', {
-        from: 1,
-        sheet: without,
-        who: '',
-        reason: 'not fitted',
-      }),
-    ).toMatchObject({ status: 200 })
-    const step = sheet.procedure.at(-1)!
-    const event = { id: randomUUID(), ...amend(`step/${step.id}/adjusters`, [gone], [...step.adjusters]) }
-    expect(await send(jobId, event)).toMatchObject({ status: 201 })
-    expect((await view('wader-1')).newest).toBe(2)
-    const line = { id: randomUUID(), ...amend(`adjuster/${gone}/where`, 'under the can') }
-    expect(await send(jobId, line)).toMatchObject({ status: 201 })
-    expect(await send(jobId, { kind: 'event-struck', eventId: line.id, reason: 'no' })).toMatchObject({
-      status: 201,
-    })
-  })
+  it(
+    'holds on a job of an older revision even where the newest ' +
+      'sheet cannot bear it, and can be struck out there',
+    async () => {
+      const sheet = mine({ id: 'wader-1' })
+      await house.request('POST', '/api/sheets', { sheet, who: '', reason: '' })
+      const jobId = await house.newJob({ sheetId: 'wader-1', ruleSetId: 'R-SHOP' })
+      const gone =
+        sheet.adjusters.find(a => !sheet.procedure.some(s => s.adjusters.includes(a.designator)))
+          ?.designator ?? sheet.adjusters.at(-1)!.designator
+      const without = {
+        ...sheet,
+        scheme: undefined,
+        adjusters: sheet.adjusters.filter(a => a.designator !== gone),
+        procedure: sheet.procedure.map(s => ({ ...s, adjusters: s.adjusters.filter(d => d !== gone) })),
+      }
+      expect(
+        await house.request('PUT', '/api/sheets/wader-1', {
+          from: 1,
+          sheet: without,
+          who: '',
+          reason: 'not fitted',
+        }),
+      ).toMatchObject({ status: 200 })
+      const step = sheet.procedure.at(-1)!
+      const event = { id: randomUUID(), ...amend(`step/${step.id}/adjusters`, [gone], [...step.adjusters]) }
+      expect(await send(jobId, event)).toMatchObject({ status: 201 })
+      expect((await view('wader-1')).newest).toBe(2)
+      const line = { id: randomUUID(), ...amend(`adjuster/${gone}/where`, 'under the can') }
+      expect(await send(jobId, line)).toMatchObject({ status: 201 })
+      expect(await send(jobId, { kind: 'event-struck', eventId: line.id, reason: 'no' })).toMatchObject({
+        status: 201,
+      })
+    },
+  )
   it('one key-down that two screens saw is kept once', async () => {
     const jobId = await house.newJob()
     const event = { id: randomUUID(), atMs: 1000, kind: 'keyed', lengthS: 4.2 }

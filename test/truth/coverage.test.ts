@@ -15,7 +15,8 @@ it('stated uncertainties hold: neither too small nor so large that they hide the
   expect(
     wrong.map(
       c =>
-        `${c.figure}: within 1 u ${c.within1.toFixed(2)}, within 2 u ${c.within2.toFixed(2)}, rms ${c.rmsZ.toFixed(2)}, of ${c.count}`,
+        `${c.figure}: within 1 u ${c.within1.toFixed(2)}, within 2 u ` +
+        `${c.within2.toFixed(2)}, rms ${c.rmsZ.toFixed(2)}, of ${c.count}`,
     ),
   ).toEqual([])
 })

@@ -49,8 +49,10 @@ const rows = computed(() =>
     return { ...a, o, words, hz: (a.value * o.nominalHz) / 1e6, boundHz: (2 * a.sigma * o.nominalHz) / 1e6 }
   }),
 )
-const labelOf = (r: SchemeReading) =>
-  `${scheme.value.frequencies.find(f => f.id === r.frequencyId)!.name}${r.channel === null ? '' : `, channel ${channelName(props.sheet.planId, r.channel)}`}`
+function labelOf({ frequencyId, channel }: SchemeReading): string {
+  const { name } = scheme.value.frequencies.find(f => f.id === frequencyId)!
+  return channel === null ? name : `${name}, channel ${channelName(props.sheet.planId, channel)}`
+}
 const drift = ref('')
 const ageing = computed(() => {
   const perYear = Number.parseFloat(drift.value.replace(',', '.').replace('\u2212', '-'))

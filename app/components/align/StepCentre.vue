@@ -78,7 +78,11 @@ const direction = computed(() => {
   if (!judgement.value || !current.value || window?.aim == null || judgement.value.verdict === 'inside')
     return ''
   const away = current.value.value - window.aim
-  return `${showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', '')} ${away > 0 ? 'above' : 'below'} the aim of ${showBound(window.aim, quantity.value, nominal.value)}`
+  return (
+    `${showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', '')} ` +
+    `${away > 0 ? 'above' : 'below'} the aim of ` +
+    `${showBound(window.aim, quantity.value, nominal.value)}`
+  )
 })
 </script>
 

@@ -76,6 +76,7 @@ const aimClash = computed(
       v => v !== null && Math.abs(x(v) - x(props.values.aim!)) < 110,
     ),
 )
+const nowWords = computed(() => (props.values.now === null ? 'no reading' : text(props.values.now)))
 </script>
 
 <template>
@@ -85,7 +86,7 @@ const aimClash = computed(
     :viewBox="`0 0 ${width} ${height}`"
     :class="{ compact }"
     role="img"
-    :aria-label="`scale ${text(scale.min)} to ${text(scale.max)} ${unit}, now ${values.now === null ? 'no reading' : text(values.now)}`"
+    :aria-label="`scale ${text(scale.min)} to ${text(scale.max)} ${unit}, now ${nowWords}`"
   >
     <line :x1="x(scale.min)" :x2="x(scale.max)" :y1="y" :y2="y" stroke="var(--line2)" stroke-width="1.500" />
     <rect

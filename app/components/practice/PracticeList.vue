@@ -30,7 +30,8 @@ const outcome = (s: PracticeSummary) =>
       ? 'left'
       : s.lessonId
         ? 'finished'
-        : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} put right, ${s.faults.filter(f => f.named).length} named${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
+        : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} put right, ` +
+          `${s.faults.filter(f => f.named).length} named${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
 </script>
 
 <template>

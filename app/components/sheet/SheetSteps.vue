@@ -15,9 +15,15 @@ function targetWords(want: Want): string {
     case 'nominal-error':
       return `${showPlain(target.nominalHz, quantity)} \u00b1${target.highHz} Hz`
     case 'above-reading':
-      return `${showPlain(target.low, quantity)} to ${showPlain(target.high, quantity)} more than at "${target.pointId}"`
+      return (
+        `${showPlain(target.low, quantity)} to ` +
+        `${showPlain(target.high, quantity)} more than at "${target.pointId}"`
+      )
     case 'like-reading':
-      return `as measured in "${stepOf(props.sheet, target.stepId).title}", ${Math.round((target.highRatio - 1) * 100)} % either way`
+      return (
+        `as measured in "${stepOf(props.sheet, target.stepId).title}", ` +
+        `${Math.round((target.highRatio - 1) * 100)} % either way`
+      )
   }
 }
 const points = (s: ModelSheet['procedure'][number]) =>

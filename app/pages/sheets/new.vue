@@ -59,7 +59,8 @@ useHead({ title: 'New sheet' })
         {{
           copyOf
             ? `A copy of ${store.nameOf(copyOf)}: everything in it is taken over and can be changed.`
-            : 'Begin from the family it belongs to: the order of work, the limits and the cautions are there, the places are yours to find.'
+            : 'Begin from the family it belongs to: the order of work, the limits and the cautions ' +
+              'are there, the places are yours to find.'
         }}
       </p>
       <v-text-field

@@ -103,10 +103,16 @@ function page(): string {
   const lines = [
     '# How often the ranking of causes is right',
     '',
-    'Made by `core/diagnose/causes/confusion.test.ts`, which fails when this page is not what it finds. Faults are drawn at random strength from circuit',
-    'formulas, read by instruments that err within their class with a tenth of the rows missing, then the two tests proposed are made, one answer in twenty wrong.',
+    'Made by `core/diagnose/causes/confusion.test.ts`, which fails when this page is ' +
+      'not what it finds. Faults are drawn at random strength from circuit',
+    'formulas, read by instruments that err within their class with a tenth of the rows ' +
+      'missing, then the two tests proposed are made, one answer in twenty wrong.',
     '',
-    `${everything.length} sets: the true cause is first or second in ${percent(share(everything, o => o.rankAfterTests <= 2))} (first in ${percent(share(everything, o => o.rankAfterTests === 1))}); by the readings alone first or second in ${percent(share(everything, o => o.rankByReadings <= 2))}.`,
+    `${everything.length} sets: the true cause is first or second in ` +
+      `${percent(share(everything, o => o.rankAfterTests <= 2))} (first in ` +
+      `${percent(share(everything, o => o.rankAfterTests === 1))}); by the readings ` +
+      'alone first or second in ' +
+      `${percent(share(everything, o => o.rankByReadings <= 2))}.`,
   ]
   for (const { domain, all } of outcomes) {
     lines.push(
@@ -120,7 +126,9 @@ function page(): string {
       const mine = all.filter(o => o.truth === truth)
       const wrong = tally(mine.map(o => o.first).filter(first => first !== truth))
       lines.push(
-        `| ${truth} | ${percent(share(mine, o => o.rankByReadings <= 2))} | ${percent(share(mine, o => o.rankAfterTests <= 2))} | ${wrong.map(([name, count]) => `${name} ${percent(count / mine.length)}`).join(', ') || '-'} |`,
+        `| ${truth} | ${percent(share(mine, o => o.rankByReadings <= 2))} | ` +
+          `${percent(share(mine, o => o.rankAfterTests <= 2))} | ` +
+          `${wrong.map(([name, count]) => `${name} ${percent(count / mine.length)}`).join(', ') || '-'} |`,
       )
     }
   }

@@ -61,29 +61,38 @@ describe('other kinds of sets', () => {
     ).domains)
       expect([domain, symptoms]).toEqual([domain, []])
   })
-  it('F07: AM far too high, SSB right, control dead: the regulator; SSB low while AM is right: its own path (F09)', () => {
-    const runaway = { powerW: () => 19, keyedA: 3, depthAt: () => 0.03 }
-    expect(leads(LX8, 'multimode', runaway, 'power', [made('travel', 'nothing')])).toBe('regulator-shorted')
-    expect(leads(LX8, 'multimode', { powerW: () => 5.5 }, 'power', [made('travel', 'acts')])).toBe(
-      'carrier-high-set',
-    )
-    expect(leads(LX8, 'multimode', ssb({ pepW: 3 }), 'power')).toBe('ssb-path')
-  })
-  it('F12, F80: mean above half the PEP with poor products is flat-topping; below half with clean ones the meters', () => {
-    expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.62, imd3Db: 16 }), 'modulation')).toBe(
-      'ssb-flat-topping',
-    )
-    expect(leads(LX8, 'multimode', ssb({ imd3Db: 16 }), 'modulation', [made('drop-6db', 'stays')])).toBe(
-      'no-idle-current',
-    )
-    expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.4 }), 'modulation')).toBe('average-meter')
-  })
+  it(
+    'F07: AM far too high, SSB right, control dead: the ' +
+      'regulator; SSB low while AM is right: its own path (F09)',
+    () => {
+      const runaway = { powerW: () => 19, keyedA: 3, depthAt: () => 0.03 }
+      expect(leads(LX8, 'multimode', runaway, 'power', [made('travel', 'nothing')])).toBe('regulator-shorted')
+      expect(leads(LX8, 'multimode', { powerW: () => 5.5 }, 'power', [made('travel', 'acts')])).toBe(
+        'carrier-high-set',
+      )
+      expect(leads(LX8, 'multimode', ssb({ pepW: 3 }), 'power')).toBe('ssb-path')
+    },
+  )
+  it(
+    'F12, F80: mean above half the PEP with poor products is ' +
+      'flat-topping; below half with clean ones the meters',
+    () => {
+      expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.62, imd3Db: 16 }), 'modulation')).toBe(
+        'ssb-flat-topping',
+      )
+      expect(leads(LX8, 'multimode', ssb({ imd3Db: 16 }), 'modulation', [made('drop-6db', 'stays')])).toBe(
+        'no-idle-current',
+      )
+      expect(leads(LX8, 'multimode', ssb({ meanRatio: 0.4 }), 'modulation')).toBe('average-meter')
+    },
+  )
   it.each([
     [0.405, 'average'],
     [0.3, 'below'],
     [0.5, 'half'],
   ])(
-    'mean of %d of the PEP with two tones is taken for "%s": a correct average-responding meter is not "clearly below"',
+    'mean of %d of the PEP with two tones is taken for "%s": a ' +
+      'correct average-responding meter is not "clearly below"',
     (meanRatio, outcome) => {
       const source = OBSERVABLES.find(o => o.id === 'two-tone')!.source
       const rows = readMatrix(LX8, { ...healthy('multimode'), ...ssb({ meanRatio }) }, still())
@@ -209,20 +218,28 @@ describe('patterns of the catalogue', () => {
     expect(first(OSMUND_27F, { lowPowerW: 1.2 }, 'power')).toBe('low-preset-off')
     expect(first(OSMUND_27F, { lowPowerW: 3.8 }, 'power')).toBe('low-switch-dead')
   })
-  it('F23: panel at half while the bench is right: its calibration; bench low with full current and panel right: the bench meter', () => {
-    expect(first(OSMUND_27F, { panelRatio: 0.5 }, 'power')).toBe('panel-meter')
-    expect(first(OSMUND_27F, { meterRatio: 0.5 }, 'power')).toBe('bench-meter')
-  })
-  it('F32: reference 40 ppm low while channel 20 is exact: hidden; transmit low and reference right: the transmit crystal', () => {
-    const slope = (c: number) => (c - 20) * 10_000 * -40e-6
-    expect(first(OSMUND_27F, { referencePpm: -40, txErrorHz: slope }, 'frequency')).toBe('reference-hidden')
-    expect(first(OSMUND_27F, { txErrorHz: () => -300 }, 'frequency', [made('trimmer', 'reaches')])).toBe(
-      'tx-trimmer-off',
-    )
-    expect(first(OSMUND_27F, { txErrorHz: () => -391 }, 'frequency', [made('trimmer', 'stops')])).toBe(
-      'crystal-out-of-reach',
-    )
-  })
+  it(
+    'F23: panel at half while the bench is right: its calibration; bench ' +
+      'low with full current and panel right: the bench meter',
+    () => {
+      expect(first(OSMUND_27F, { panelRatio: 0.5 }, 'power')).toBe('panel-meter')
+      expect(first(OSMUND_27F, { meterRatio: 0.5 }, 'power')).toBe('bench-meter')
+    },
+  )
+  it(
+    'F32: reference 40 ppm low while channel 20 is exact: hidden; ' +
+      'transmit low and reference right: the transmit crystal',
+    () => {
+      const slope = (c: number) => (c - 20) * 10_000 * -40e-6
+      expect(first(OSMUND_27F, { referencePpm: -40, txErrorHz: slope }, 'frequency')).toBe('reference-hidden')
+      expect(first(OSMUND_27F, { txErrorHz: () => -300 }, 'frequency', [made('trimmer', 'reaches')])).toBe(
+        'tx-trimmer-off',
+      )
+      expect(first(OSMUND_27F, { txErrorHz: () => -391 }, 'frequency', [made('trimmer', 'stops')])).toBe(
+        'crystal-out-of-reach',
+      )
+    },
+  )
   it('F04: depth that follows the drive is a missing limiter, depth that stays high a preset at its end', () => {
     expect(first(OSMUND_40A, { depthAt: db => 1.25 * 10 ** (db / 20) }, 'modulation')).toBe('limiter-missing')
     expect(first(OSMUND_40A, { depthAt: () => 1.3 }, 'modulation')).toBe('modulation-preset-end')

@@ -271,6 +271,7 @@ describe('WAV', () => {
 })
 
 describe('tables of an oscilloscope', () => {
+  const withComma = (x: number) => x.toFixed(4).replace('.', ',')
   const rows = (n: number, line: (t: number, v: number) => string) =>
     Array.from({ length: n }, (_, k) => line(k * 1e-5, 0.3 * Math.sin(2 * Math.PI * 1000 * k * 1e-5))).join(
       '\n',
@@ -282,7 +283,7 @@ describe('tables of an oscilloscope', () => {
     ],
     [
       'semicolons, decimal commas, milliseconds, millivolts',
-      `Zeit (ms);CH1 (mV)\n${rows(2000, (t, v) => `${(t * 1e3).toFixed(4)};${(v * 1e3).toFixed(4)}`.replaceAll('.', ','))}`,
+      `Zeit (ms);CH1 (mV)\n${rows(2000, (t, v) => [t, v].map(x => withComma(1e3 * x)).join(';'))}`,
     ],
     ['tabs without any header', rows(2000, (t, v) => `${t.toExponential(6)}\t${v.toFixed(6)}`)],
   ])('%s', async (_name, content) => {

@@ -51,6 +51,7 @@ function finite(block: SampleBlock, { type, file }: SampleLayout, fromSample: nu
   throw badRecording(
     file,
     'data',
-    `sample ${fromSample + at} is ${block.i[at]}${block.q.length > 0 ? ` + ${block.q[at]}j` : ''}, no number: nothing is measured from it`,
+    `sample ${fromSample + at} is ${block.i[at]}${block.q.length > 0 ? ` + ${block.q[at]}j` : ''}, ` +
+      'no number: nothing is measured from it',
   )
 }

@@ -149,7 +149,8 @@ function notes(
           {
             code: 'no-centre-frequency',
             words:
-              'A WAV file does not say what the receiver was tuned to: offsets from its centre are given, no frequency.',
+              'A WAV file does not say what the receiver was tuned to: ' +
+              'offsets from its centre are given, no frequency.',
           },
         ]
       : []),

@@ -24,7 +24,8 @@ export function amended(sheet: ModelSheet, changes: readonly LineChange[]): Mode
   if (broken)
     throw new CoreError(
       'bad-sheet',
-      `the correction does not fit the rest of the sheet: ${broken.code} at ${broken.at}${broken.names.length > 0 ? ` (${broken.names.join(', ')})` : ''}`,
+      `the correction does not fit the rest of the sheet: ${broken.code} at ` +
+        `${broken.at}${broken.names.length > 0 ? ` (${broken.names.join(', ')})` : ''}`,
     )
   return after
 }

@@ -34,7 +34,9 @@ const powerStep = (id: string, mode: 'AM' | 'FM', lowPower: boolean, entry: stri
   needs: ['A4.2'],
   adjusters: [entry],
   cautions: [DUMMY_LOAD, 'Never hunt for the ceiling above the rule set.'],
-  instruction: `Entry ${entry}, key with the transmit button: the value shown is on the air while it is held. Step it, read the power.`,
+  instruction:
+    `Entry ${entry}, key with the transmit button: the value shown is ` +
+    'on the air while it is held. Step it, read the power.',
   why: 'Power goes about as the square of the code: a step near 4 W is 0.15 to 0.2 W.',
   points: [
     point(
@@ -66,7 +68,8 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
     actions: [KEYS],
     cautions: [MENU],
     instruction:
-      'Hold the two keys of the sheet while switching on; complete the sequence within 5 s. All original values stand in as found: read entry 01 again.',
+      'Hold the two keys of the sheet while switching on; complete the sequence ' +
+      'within 5 s. All original values stand in as found: read entry 01 again.',
     why: 'The list of original values is the only way back.',
     points: [point('first', 'Entry 01', am.receiving(null), [want('menuCode')])],
   },

@@ -98,7 +98,8 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.4'],
     adjusters: ['L15', 'L21', 'L16', 'L22'],
     instruction:
-      'One tone of 1 kHz. Carrier oscillator of the mode, then its offset coil, until the tone stands 1 kHz above or below the channel.',
+      'One tone of 1 kHz. Carrier oscillator of the mode, then its offset ' +
+      'coil, until the tone stands 1 kHz above or below the channel.',
     why: 'A display or one sideband off by hundreds of hertz while AM is right is here, not in the reference.',
     points: [oneTone('USB'), oneTone('LSB')],
   },

@@ -24,7 +24,8 @@ export const LARKFIELD_LX8: ModelSheet = {
   cautions: [
     'First power with the current limit at 1.5 A, fuse and polarity checked first.',
     'Dummy load for every transmission; never align into an antenna.',
-    'Bands A, B, C, E and F lie outside the CB plan: restored to the standard state unless asked in writing and legal where it is used.',
+    'Bands A, B, C, E and F lie outside the CB plan: restored to the ' +
+      'standard state unless asked in writing and legal where it is used.',
     'Limiter parts and the AM regulator first: both are often reworked for power.',
   ],
   specification: [

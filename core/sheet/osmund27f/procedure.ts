@@ -105,7 +105,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     adjusters: ['L1', 'L2', 'L3', 'L4', 'L5', 'L6', 'L7'],
     criterion: { kind: 'peak', quantity: 'powerW', gainDb: 0.1 },
     instruction:
-      'Channel 20. Peak the cores in order, past the top and back. Take a reading after each pass; stop when a pass gains less than 0.1 dB.',
+      'Channel 20. Peak the cores in order, past the top and back. Take a ' +
+      'reading after each pass; stop when a pass gains less than 0.1 dB.',
     why: 'From the oscillator towards the antenna, since every stage needs the drive of the one before.',
     points: [powerPoint(20, null, false)],
   },
@@ -131,7 +132,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     adjusters: ['L7'],
     cautions: [DUMMY_LOAD, RF_BURN],
     instruction:
-      'Channel 20. This set has no power preset: set the power with the output loading coil, then measure the balance again.',
+      'Channel 20. This set has no power preset: set the power with the ' +
+      'output loading coil, then measure the balance again.',
     why: 'Not beyond: chasing more than the rated power makes scrap and spreads into the neighbours.',
     points: [powerPoint(20, HIGH_POWER)],
   },
@@ -152,7 +154,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     needs: ['A1.5'],
     adjusters: ['RV2'],
     instruction:
-      'Channel 20, 1 kHz tone at the microphone socket. Raise its level until the deviation no longer grows, then set the preset.',
+      'Channel 20, 1 kHz tone at the microphone socket. Raise its level ' +
+      'until the deviation no longer grows, then set the preset.',
     why: 'Full limiting, both polarities, absolute maximum 2.5 kHz. A whistle is only a cross-check.',
     points: [
       point('tone', 'Channel 20, 1 kHz', keyed(20, { toneHz: TONE_HZ }), [
@@ -168,7 +171,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     needs: ['A1.10'],
     adjusters: ['RV3'],
     instruction:
-      'Channel 20, high power. Set the preset until the panel meter shows what the power meter shows; type its reading.',
+      'Channel 20, high power. Set the preset until the panel meter ' +
+      'shows what the power meter shows; type its reading.',
     why: 'The owner judges the set by this meter for years.',
     points: [
       point('panel', 'Panel meter', keyed(20, { also: 'read the set\u2019s own meter' }), [

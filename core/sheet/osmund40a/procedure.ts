@@ -57,7 +57,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     keyDownLimitS: null,
     cautions: ['An unlocked set must not transmit.', WAX],
     instruction:
-      'Channel 1: set the VCO coil to the sheet\u2019s voltage at TP3. Then step through the channels and see that it locks everywhere.',
+      'Channel 1: set the VCO coil to the sheet\u2019s voltage at TP3. Then ' +
+      'step through the channels and see that it locks everywhere.',
     why: 'In the middle of its range it locks on all forty, warm and cold. Re-wax afterwards.',
     points: [
       point('vco', 'TP3, channel 1', receiving(1, 'high-impedance meter on TP3'), [want('vcoV', VCO)]),
@@ -73,7 +74,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     adjusters: ['C31'],
     cautions: [DUMMY_LOAD, 'Short keying with pauses: the final heats and drifts.'],
     instruction:
-      'Channel 19, keyed, no tone. This set has a fixed capacitor where a trimmer could be: if the error is too large, ask the owner whether one may be fitted.',
+      'Channel 19, keyed, no tone. This set has a fixed capacitor where a trimmer could ' +
+      'be: if the error is too large, ask the owner whether one may be fitted.',
     why: 'Books allow 200 Hz, the workshop 50 Hz; nobody hears either on AM.',
     points: [point('ch19', 'Channel 19', keyed(19), [want('carrierHz', FREQUENCY)])],
   },
@@ -98,7 +100,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     cautions: [DUMMY_LOAD, RF_BURN, WAX],
     criterion: { kind: 'peak', quantity: 'powerW', gainDb: 0.1 },
     instruction:
-      'Channel 19. Peak the cores in order, past the top and back. Take a reading after each pass; stop when a pass gains less than 0.1 dB.',
+      'Channel 19. Peak the cores in order, past the top and back. Take a ' +
+      'reading after each pass; stop when a pass gains less than 0.1 dB.',
     why: 'From the oscillator towards the antenna, since every stage needs the drive of the one before.',
     points: [powerPoint(19, false)],
   },
@@ -124,7 +127,9 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     adjusters: ['RV4'],
     cautions: [DUMMY_LOAD, RF_BURN],
     instruction: 'Channel 19, no tone. Set the carrier preset.',
-    why: 'A carrier above a quarter of what the final can reach leaves no room for the modulation and cooks the regulator.',
+    why:
+      'A carrier above a quarter of what the final can reach leaves ' +
+      'no room for the modulation and cooks the regulator.',
     points: [powerPoint(19)],
   },
   {
@@ -138,8 +143,11 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
       'Limiter parts first: refit what was clipped or taken out before any depth is set.',
     ],
     instruction:
-      '1 kHz at 30 mV, microphone gain full: set the preset, then raise the drive by 10 and by 16 dB and see that the depth holds.',
-    why: 'Depth is set after the carrier, because it is relative to it. The limiter has to hold it when somebody shouts.',
+      '1 kHz at 30 mV, microphone gain full: set the preset, then raise the ' +
+      'drive by 10 and by 16 dB and see that the depth holds.',
+    why:
+      'Depth is set after the carrier, because it is relative to it. ' +
+      'The limiter has to hold it when somebody shouts.',
     points: [
       depthPoint('drive', 'Drive 30 mV', 0),
       depthPoint('up10', 'Drive +10 dB', 10),
@@ -172,7 +180,9 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     keyDownLimitS: null,
     cautions: ['Never key into the generator: disconnect it or use an attenuator.'],
     instruction: 'RF gain full, squelch open, noise blanker off. Audible threshold, then SINAD at 1 \u00b5V.',
-    why: 'A receiver found deaf after the transmitter is finished costs a second round. At the limit of physics the cans stay untouched.',
+    why:
+      'A receiver found deaf after the transmitter is finished costs a ' +
+      'second round. At the limit of physics the cans stay untouched.',
     points: [
       point('threshold', 'Audible threshold', receiving(19, 'generator 1 kHz AM 30 %'), [
         want('audibleV', AUDIBLE),
@@ -212,7 +222,9 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     keyDownLimitS: null,
     cautions: ['Never key into the generator.'],
     instruction: 'Generator at 100 \u00b5V: set the preset to S9.',
-    why: 'S9 is 100 \u00b5V by CB practice. A meter that is right on a deaf receiver proves nothing: threshold first.',
+    why:
+      'S9 is 100 \u00b5V by CB practice. A meter that is right on a ' +
+      'deaf receiver proves nothing: threshold first.',
     points: [
       point('s9', 'S-meter at 100 \u00b5V', receiving(19, 'RF gain full', { inputV: S9_V }), [
         want('sMeter', S9),

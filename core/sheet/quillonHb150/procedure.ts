@@ -18,7 +18,8 @@ import {
 } from './targets'
 
 const HIGH_VOLTAGE =
-  'Several hundred volts inside: only people competent for it. Plug out, wait, discharge through a resistor, measure below 30 V, one hand.'
+  'Several hundred volts inside: only people competent for it. Plug out, ' +
+  'wait, discharge through a resistor, measure below 30 V, one hand.'
 /** Off resonance seconds count; once dipped the valves take more (common practice). */
 const UNTIL_DIPPED_S = 10
 const DIPPED_S = 20
@@ -32,7 +33,8 @@ export const QUILLON_HB150_PROCEDURE: readonly Step[] = [
     title: 'Heaters and positions',
     cautions: [HIGH_VOLTAGE],
     instruction:
-      'Heaters on 5 minutes (30 for frequency). Carrier and microphone fully down, noise blanker and attenuator off, clarifier off, preselector and plate on the band marks, load at mid scale.',
+      'Heaters on 5 minutes (30 for frequency). Carrier and microphone fully down, noise blanker and ' +
+      'attenuator off, clarifier off, preselector and plate on the band marks, load at mid scale.',
     why: 'Cold valves draw what they like.',
     points: [point('warm', 'Time since power-on', cw.receiving(null), [want('onTimeS', within(300, null))])],
   },
@@ -83,7 +85,8 @@ export const QUILLON_HB150_PROCEDURE: readonly Step[] = [
     keyDownLimitS: DIPPED_S,
     cautions: [DUMMY_LOAD, 'Rest 30 to 60 s between tries. External meter on the right range.'],
     instruction:
-      'Load a little, re-dip plate, touch preselector; repeat until the output is highest at the allowed plate current.',
+      'Load a little, re-dip plate, touch preselector; repeat until ' +
+      'the output is highest at the allowed plate current.',
     why: 'Every change of load moves the dip. The external meter leaves the panel meter on plate current.',
     points: [
       point('full', '20 m, full carrier', cw.keyed(TWENTY, { setting: TUNED }), [

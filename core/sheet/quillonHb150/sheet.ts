@@ -22,7 +22,8 @@ export const QUILLON_HB150: ModelSheet = {
   idleA: { low: 0.26, high: 0.52 },
   keyedA: { low: 1.1, high: 1.6 },
   cautions: [
-    'Several hundred to over 1000 V inside, lethal: only people competent for it. Plug out, wait, discharge through a resistor, measure below 30 V, one hand, no ring or watch.',
+    'Several hundred to over 1000 V inside, lethal: only people competent for it. Plug out, ' +
+      'wait, discharge through a resistor, measure below 30 V, one hand, no ring or watch.',
     'The bleeder may be open: high voltage stays for hours.',
     'Dummy load for every transmission; at most 10 s keyed until dipped, 20 s after, rest 30 to 60 s.',
     'Long unused: heaters first, on a lamp limiter or variable transformer.',

@@ -29,7 +29,8 @@ export const QUILLON_P5_PROCEDURE: readonly Step[] = [
     ],
     cautions: ['Sign: a beat output below the standard means the value is too high: lower it.'],
     instruction:
-      'Zero beat against a standard or a known receiver, coarse 100 Hz, then fine 1 Hz. Note the value, power-cycle, read again.',
+      'Zero beat against a standard or a known receiver, coarse 100 Hz, ' +
+      'then fine 1 Hz. Note the value, power-cycle, read again.',
     why: 'Everything is counted from it.',
     points: [point('ref', '10 MHz output', cw.receiving(null), [want('referenceHz', REFERENCE)])],
   },

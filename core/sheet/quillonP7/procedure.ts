@@ -53,7 +53,8 @@ export const QUILLON_P7_PROCEDURE: readonly Step[] = [
     bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null },
     cautions: [DUMMY_LOAD, 'Wrong bias overheats the final: no power step before this is right.'],
     instruction:
-      'USB, key with the key input, no drive: note the current at bias 0, then raise the number until it is 500 mA more.',
+      'USB, key with the key input, no drive: note the current at bias ' +
+      '0, then raise the number until it is 500 mA more.',
     why: 'The step is what counts: every device has a threshold of its own.',
     points: [
       point('zero', 'Current at bias 0', usb.keyed(TWENTY, { setting: NO_DRIVE, also: 'bias number 0' }), [
@@ -73,7 +74,8 @@ export const QUILLON_P7_PROCEDURE: readonly Step[] = [
     cautions: [DUMMY_LOAD],
     bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null },
     instruction:
-      'CW, key with the key input, no drive: note the current at bias 0, then raise the number until it is 500 mA more.',
+      'CW, key with the key input, no drive: note the current at bias ' +
+      '0, then raise the number until it is 500 mA more.',
     why: 'Each mode keeps its own.',
     points: [
       point('zero', 'Current at bias 0, CW', cw.keyed(TWENTY, { setting: NO_DRIVE, also: 'bias number 0' }), [

@@ -15,7 +15,8 @@ const VCO = within(1.5, 7)
 /** The board takes the place of what these pull. */
 const REPLACED = ['CT1', 'L21', 'L22']
 const LICENCE =
-  'Coverage moved out of a CB plan is a licence matter; the type approval ends where one is required. Local regulation decides.'
+  'Coverage moved out of a CB plan is a licence matter; the type ' +
+  'approval ends where one is required. Local regulation decides.'
 
 const PROCEDURE: readonly Step[] = [
   {
@@ -24,7 +25,8 @@ const PROCEDURE: readonly Step[] = [
     title: 'Frequency plan, warm-up',
     cautions: [LICENCE],
     instruction:
-      'Write down the new frequency of the board: the old one plus the wanted shift divided by the multiplication after it, one offset per mode, every band. 20 minutes on.',
+      'Write down the new frequency of the board: the old one plus the wanted shift divided by ' +
+      'the multiplication after it, one offset per mode, every band. 20 minutes on.',
     why: 'A shift of 200 kHz is 200 kHz where the crystal is used once and 100 kHz where it is doubled.',
     points: [point('warm', 'Time since power-on', am.receiving(null), [want('onTimeS', within(1200, null))])],
   },
@@ -36,7 +38,8 @@ const PROCEDURE: readonly Step[] = [
     adjusters: ['L19'],
     cautions: [UNLOCKED],
     instruction:
-      'Lowest and highest channel of every band: control voltage in its window, locked everywhere, receiving and transmitting.',
+      'Lowest and highest channel of every band: control voltage in its ' +
+      'window, locked everywhere, receiving and transmitting.',
     why: 'The slope of the VCO says how far it reaches; an unlocked set must not transmit.',
     points: [
       point('low', 'Lowest channel', am.receiving(bandChannel('A', 1), null, { coverage: 'expanded' }), [
@@ -54,7 +57,9 @@ const PROCEDURE: readonly Step[] = [
     needs: ['A13.2'],
     cautions: ['Photo before anything is lifted. Too much level makes spurious signals.'],
     instruction:
-      'Crystal and its tuning out, signal in at the common point after them, at the level the crystal stage gave; bracket near, lead short, ground, supply decoupled. Then the reference at its pin.',
+      'Crystal and its tuning out, signal in at the common point after them, ' +
+      'at the level the crystal stage gave; bracket near, lead short, ' +
+      'ground, supply decoupled. Then the reference at its pin.',
     why: 'A long lead picks up and radiates.',
     points: [
       point('ref', 'Reference at its pin', am.receiving(null), [

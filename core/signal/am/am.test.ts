@@ -78,12 +78,16 @@ describe('depth', () => {
     expect(notes.map(n => n.code)).toContain('phase-reversal')
     expect((await am({ depth: 1.3 })).am!.depthSynchronous).toBeNull()
   })
-  it('with a clipped crest is flat-topped for as long as the sine lies above it; PEP and trough disagree aloud', async () => {
-    const { am: f, notes } = await am({ depth: 0.9, clipAt: 1.6 })
-    expect(f!.flatTopRatio).toBeCloseTo(Math.acos(0.6 / 0.9) / Math.PI, 2)
-    expect(notes.map(n => n.code)).toEqual(expect.arrayContaining(['flat-topped', 'pep-disagrees']))
-    expect((await am({ depth: 0.9 })).notes.map(n => n.code)).not.toContain('flat-topped')
-  })
+  it(
+    'with a clipped crest is flat-topped for as long as the ' +
+      'sine lies above it; PEP and trough disagree aloud',
+    async () => {
+      const { am: f, notes } = await am({ depth: 0.9, clipAt: 1.6 })
+      expect(f!.flatTopRatio).toBeCloseTo(Math.acos(0.6 / 0.9) / Math.PI, 2)
+      expect(notes.map(n => n.code)).toEqual(expect.arrayContaining(['flat-topped', 'pep-disagrees']))
+      expect((await am({ depth: 0.9 })).notes.map(n => n.code)).not.toContain('flat-topped')
+    },
+  )
   it('is null where the recording is overloaded, and says so', async () => {
     const made = amSignal({ depth: 0.9 })
     const cut = {

@@ -198,13 +198,16 @@ function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {
           )
         : note(
             'no-tone',
-            'No steady tone explains the modulation (voice or noise): depths are the extremes of the envelope, beside them those that 0.1 and 1 % of the time pass. Flat tops are not told from it.',
+            'No steady tone explains the modulation (voice or noise): depths are ' +
+              'the extremes of the envelope, beside them those that 0.1 and 1 % of ' +
+              'the time pass. Flat tops are not told from it.',
           ),
     ...(pinched > 0
       ? [
           note(
             'pinched-off',
-            `The carrier is pinched off ${(100 * pinched).toFixed(1)} % of the time: the depth shown at the trough cannot exceed 100 %.`,
+            `The carrier is pinched off ${(100 * pinched).toFixed(1)} % of the ` +
+              'time: the depth shown at the trough cannot exceed 100 %.',
           ),
         ]
       : []),

@@ -30,6 +30,9 @@ export function spurAtCentre(
 
 /** @param ratio of the spur to the carrier */
 export function spurNotes(ratio: number): Note[] {
-  const words = `At the centre of the recording stands a line that the other sideband does not have, ${(100 * ratio).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of the tone. Depths are uncertain by it; tune beside the carrier by another amount.`
+  const words =
+    'At the centre of the recording stands a line that the other sideband does not have, ' +
+    `${(100 * ratio).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of ` +
+    'the tone. Depths are uncertain by it; tune beside the carrier by another amount.'
   return noteIf(ratio > 0, 'spur-on-tone', words)
 }

@@ -78,7 +78,9 @@ function nothingRead(levelDbfs: number): Measured<AudioFigures> & { signalPresen
 
 function bandNote(rateHz: number): Note {
   const topKhz = (rateHz / 2000).toFixed(1)
-  const words = `SINAD over ${LOWEST_HZ} Hz to ${topKhz} kHz without weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`
+  const words =
+    `SINAD over ${LOWEST_HZ} Hz to ${topKhz} kHz without weighting; ` +
+    `for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`
   return note('audio-band', words)
 }
 

@@ -58,11 +58,15 @@ describe('deviation', () => {
       1,
     )
   })
-  it('is counted from the nominal frequency when that is known: 300 Hz off makes the sides unequal by twice that', async () => {
-    const { fm: f, notes } = await fm(2000, 1000, 4300, 60, 27_184_000)
-    expect(f!.deviationPositiveHz! - f!.deviationNegativeHz!).toBeCloseTo(600, 0)
-    expect(notes.find(n => n.code === 'deviation-reference')!.words).toMatch(/nominal/)
-  })
+  it(
+    'is counted from the nominal frequency when that is known: ' +
+      '300 Hz off makes the sides unequal by twice that',
+    async () => {
+      const { fm: f, notes } = await fm(2000, 1000, 4300, 60, 27_184_000)
+      expect(f!.deviationPositiveHz! - f!.deviationNegativeHz!).toBeCloseTo(600, 0)
+      expect(notes.find(n => n.code === 'deviation-reference')!.words).toMatch(/nominal/)
+    },
+  )
   it('over ranges: within five times the stated uncertainty, at 20 to 70 dB', async () => {
     await fc.assert(
       fc.asyncProperty(

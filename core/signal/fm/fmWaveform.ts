@@ -140,6 +140,7 @@ function wordsOf({ toneHz, tonesHz }: FmInput): Note {
     )
   return note(
     'no-tone',
-    'No steady tone explains the modulation (voice or noise): peaks are the extremes of the deviation up to 5 kHz of audio, beside them those that 0.1 and 1 % of the time pass.',
+    'No steady tone explains the modulation (voice or noise): peaks are the extremes of the ' +
+      'deviation up to 5 kHz of audio, beside them those that 0.1 and 1 % of the time pass.',
   )
 }

@@ -39,7 +39,8 @@ export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: read
       notes: [
         note(
           'carrier-not-found',
-          'Nothing tells where the suppressed carrier is: give the nominal frequency. Sideband and suppression are left open.',
+          'Nothing tells where the suppressed carrier is: give the nominal ' +
+            'frequency. Sideband and suppression are left open.',
         ),
       ],
     }
@@ -65,7 +66,8 @@ export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: read
     notes: [
       note(
         'carrier-assumed',
-        `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line of it is seen. What is left of it and of the other sideband is a bound.`,
+        `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line of it ` +
+          'is seen. What is left of it and of the other sideband is a bound.',
       ),
     ],
   }

@@ -1,7 +1,8 @@
 import type { Attachment, AttachmentPatch } from '../../../shared/attachment'
 import type { Db } from '../pool'
 
-const COLUMNS = `id, job_id as "jobId", kind, name, mime, about, bytes, width, height, checksum, rotation, arrows, version, created_at as "createdAtMs"`
+const COLUMNS = `id, job_id as "jobId", kind, name, mime, about, bytes, width, height, checksum, rotation,
+  arrows, version, created_at as "createdAtMs"`
 const CHUNK_BYTES = 262_144
 
 export type NewAttachment = Omit<Attachment, 'rotation' | 'arrows' | 'version' | 'createdAtMs'> & {
@@ -14,7 +15,8 @@ export async function insertAttachment(db: Db, a: NewAttachment, data: Buffer): 
     rows: [row],
   } = await db.query<Attachment>(
     `insert into attachment (id, job_id, kind, name, mime, about, bytes, width, height, checksum, thumbnail)
-     values ($1::uuid, $2::uuid, $3, $4, $5, $6, $7::int, $8::int, $9::int, $10, $11::bytea) on conflict (id) do nothing returning ${COLUMNS}`,
+     values ($1::uuid, $2::uuid, $3, $4, $5, $6, $7::int, $8::int, $9::int, $10, $11::bytea)
+       on conflict (id) do nothing returning ${COLUMNS}`,
     [a.id, a.jobId, a.kind, a.name, a.mime, a.about, a.bytes, a.width, a.height, a.checksum, a.thumbnail],
   )
   if (!row) return null
@@ -75,7 +77,8 @@ export async function updateAttachment(
   const {
     rows: [row],
   } = await db.query<Attachment>(
-    `update attachment set rotation = coalesce($3::smallint, rotation), arrows = coalesce($4::jsonb, arrows), name = coalesce($5, name),
+    `update attachment set rotation = coalesce($3::smallint, rotation), arrows = coalesce($4::jsonb,
+      arrows), name = coalesce($5, name),
        put_aside = coalesce($6::boolean, put_aside), version = version + 1
      where id = $1::uuid and version = $2::int returning ${COLUMNS}`,
     [id, version, rotation ?? null, arrows ? JSON.stringify(arrows) : null, name ?? null, putAside ?? null],

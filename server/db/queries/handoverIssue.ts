@@ -15,7 +15,8 @@ export async function insertIssue(
     rows: [row],
   } = await db.query<{ number: number }>(
     `insert into handover_issue (job_id, number, event_id, checksum, record, created_at)
-     select $1::uuid, coalesce(max(number), 0) + 1, $2::uuid, $3, $4, to_timestamp($5::float8 / 1000) from handover_issue where job_id = $1::uuid
+     select $1::uuid, coalesce(max(number), 0) + 1, $2::uuid, $3, $4, to_timestamp($5::float8 / 1000)
+       from handover_issue where job_id = $1::uuid
      returning number`,
     [jobId, event.id, checksum, record, event.atMs],
   )

@@ -1,8 +1,10 @@
 import type { Instrument, InstrumentBody, OwnProfile } from '../../../shared/instrument'
 import type { Db } from '../pool'
 
-const COLUMNS = `id, name, profile_id as "profileId", host, port, meter_kind as "meterKind", calibrated_on as "calibratedOn",
-  attenuation_db as "attenuationDb", path, full_scale as "fullScale", class_ratio as "classRatio", class_unknown as "classUnknown", own_profile as "ownProfile"`
+const COLUMNS = `id, name, profile_id as "profileId", host, port, meter_kind as "meterKind",
+  calibrated_on as "calibratedOn",
+  attenuation_db as "attenuationDb", path, full_scale as "fullScale", class_ratio as "classRatio",
+    class_unknown as "classUnknown", own_profile as "ownProfile"`
 
 const values = (i: InstrumentBody) => [
   i.name,
@@ -27,8 +29,10 @@ export async function insertInstrument(db: Db, id: string, i: InstrumentBody): P
   const {
     rows: [row],
   } = await db.query<Instrument>(
-    `insert into instrument (id, name, profile_id, host, port, meter_kind, calibrated_on, attenuation_db, path, full_scale, class_ratio, class_unknown)
-     values ($1::uuid, $2, $3, $4, $5::int, $6, $7::date, $8::float8, $9, $10::float8, $11::float8, $12::boolean) returning ${COLUMNS}`,
+    `insert into instrument (id, name, profile_id, host, port, meter_kind, calibrated_on, attenuation_db,
+      path, full_scale, class_ratio, class_unknown)
+     values ($1::uuid, $2, $3, $4, $5::int, $6, $7::date, $8::float8, $9, $10::float8, $11::float8,
+       $12::boolean) returning ${COLUMNS}`,
     [id, ...values(i)],
   )
   return row!
@@ -39,8 +43,10 @@ export async function updateInstrument(db: Db, id: string, i: InstrumentBody): P
   const {
     rows: [row],
   } = await db.query<Instrument>(
-    `update instrument set name = $2, profile_id = $3, host = $4, port = $5::int, meter_kind = $6, calibrated_on = $7::date,
-       attenuation_db = $8::float8, path = $9, full_scale = $10::float8, class_ratio = $11::float8, class_unknown = $12::boolean where id = $1::uuid returning ${COLUMNS}`,
+    `update instrument set name = $2, profile_id = $3, host = $4, port = $5::int, meter_kind = $6,
+      calibrated_on = $7::date,
+       attenuation_db = $8::float8, path = $9, full_scale = $10::float8, class_ratio = $11::float8,
+         class_unknown = $12::boolean where id = $1::uuid returning ${COLUMNS}`,
     [id, ...values(i)],
   )
   return row ?? null

@@ -2,11 +2,14 @@ import type { BenchOrder } from '../../../shared/bench'
 import type { Job, JobChange } from '../../../shared/job'
 import type { Db } from '../pool'
 
-const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId", sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
-  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo", promised_on as "promisedOn", on_bench as "onBench", bench, place, schools, created_at as "createdAtMs"`
+const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId",
+  sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
+  serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo",
+    promised_on as "promisedOn", on_bench as "onBench", bench, place, schools, created_at as "createdAtMs"`
 
 const INSERT = `
-  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, may_do, promised_on, claims, box_note, schools)
+  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint,
+    accessories, may_do, promised_on, claims, box_note, schools)
   values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb, $13, $14::jsonb)
   on conflict (id) do nothing
   returning ${COLUMNS}`
@@ -59,7 +62,8 @@ export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
 /** Puts jobs where they lie now; those that are not named stay where they are. */
 export async function placeJobs(db: Db, order: BenchOrder): Promise<void> {
   await db.query(
-    `update job set bench = o.bench, place = o.place from unnest($1::uuid[], $2::int[], $3::int[]) as o (id, bench, place) where job.id = o.id and job.on_bench`,
+    `update job set bench = o.bench, place = o.place from unnest($1::uuid[], $2::int[], $3::int[]) as o (id,
+      bench, place) where job.id = o.id and job.on_bench`,
     [order.map(o => o.id), order.map(o => o.bench), order.map((_, i) => i + 1)],
   )
 }

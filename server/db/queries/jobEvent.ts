@@ -9,9 +9,11 @@ const INSERT_EVENT = `
   returning seq`
 
 const INSERT_READINGS = `
-  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument, bound, full_scale)
+  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument,
+    bound, full_scale)
   select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound, r.scale
-  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[], $9::text[], $10::float8[])
+  from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[],
+    $9::text[], $10::float8[])
     as r (id, place, quantity, value, u, source, instrument, bound, scale)`
 
 const SELECT = `
@@ -23,7 +25,9 @@ const SELECT = `
  * costs.
  */
 const SELECT_READINGS = `
-  select r.event_id as "eventId", r.id, r.quantity, r.value_si as value, r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound, r.full_scale as "fullScale"
+  select r.event_id as "eventId", r.id, r.quantity, r.value_si as value,
+    r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound,
+    r.full_scale as "fullScale"
   from job_event e join reading r on r.event_id = e.id`
 
 interface Row {
@@ -84,7 +88,8 @@ export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<M
  */
 export async function selectLastSeqs(db: Db, jobIds: readonly string[]): Promise<Map<string, number>> {
   const { rows } = await db.query<{ jobId: string; seq: number }>(
-    'select j.id as "jobId", last.seq from unnest($1::uuid[]) as j (id) cross join lateral (select e.seq from job_event e where e.job_id = j.id order by e.seq desc limit 1) last',
+    `select j.id as "jobId", last.seq from unnest($1::uuid[]) as j (id) cross join lateral (select e.seq
+      from job_event e where e.job_id = j.id order by e.seq desc limit 1) last`,
     [jobIds],
   )
   return new Map(rows.map(r => [r.jobId, r.seq]))

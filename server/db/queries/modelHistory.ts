@@ -9,7 +9,8 @@ export const SPREAD_SETS = 250
 const SPREAD = `
   select c.point_id as "pointId", c.quantity, count(v.value_si)::int as count,
     percentile_cont(array[0.1, 0.25, 0.5, 0.75, 0.9]) within group (order by v.value_si) as quantiles,
-    (select o.value_si from found_value o where o.job_id = $4::uuid and o.point_id = c.point_id and o.quantity = c.quantity) as own
+    (select o.value_si from found_value o where o.job_id = $4::uuid and o.point_id = c.point_id
+      and o.quantity = c.quantity) as own
   from unnest($2::text[], $3::text[]) as c (point_id, quantity)
   cross join lateral (
     select f.value_si from found_value f
@@ -47,7 +48,8 @@ export async function selectSpread(
 /** Causes confirmed on a model, the most frequent first. */
 export async function selectCauses(db: Db, sheetId: string): Promise<ModelHistory['causes']> {
   const { rows } = await db.query<ModelHistory['causes'][number]>(
-    'select cause_id as "causeId", count(*)::int as count from confirmed_cause where sheet_id = $1 group by cause_id order by count desc, cause_id limit 12',
+    `select cause_id as "causeId", count(*)::int as count from confirmed_cause where sheet_id = $1
+      group by cause_id order by count desc, cause_id limit 12`,
     [sheetId],
   )
   return rows

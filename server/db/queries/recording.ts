@@ -1,13 +1,15 @@
 import type { KeptRecording, NewRecording } from '../../../shared/recording'
 import type { Db } from '../pool'
 
-const COLUMNS =
-  'id, job_id as "jobId", name, bytes, checksum, options, measurement, phase, point_id as "pointId", created_at as "createdAtMs"'
+const COLUMNS = `id, job_id as "jobId", name, bytes, checksum, options, measurement, phase, point_id as "pointId",
+    created_at as "createdAtMs"`
 
 /** Kept once, however often it is sent. */
 export async function insertRecording(db: Db, r: NewRecording): Promise<void> {
   await db.query(
-    'insert into recording (id, job_id, name, bytes, options, measurement, phase, point_id) values ($1::uuid, $2::uuid, $3, $4::bigint, $5::jsonb, $6::jsonb, $7, $8) on conflict (id) do nothing',
+    `insert into recording (id, job_id, name, bytes, options, measurement, phase, point_id)
+      values ($1::uuid, $2::uuid, $3, $4::bigint, $5::jsonb, $6::jsonb, $7, $8)
+      on conflict (id) do nothing`,
     [
       r.id,
       r.jobId,
@@ -33,7 +35,8 @@ export async function selectIncomplete(db: Db, id: string): Promise<{ bytes: num
 
 export async function insertRecordingChunk(db: Db, id: string, place: number, data: Buffer): Promise<void> {
   await db.query(
-    'insert into recording_chunk (recording_id, place, data) values ($1::uuid, $2::int, $3::bytea) on conflict (recording_id, place) do update set data = excluded.data',
+    `insert into recording_chunk (recording_id, place, data) values ($1::uuid, $2::int, $3::bytea)
+      on conflict (recording_id, place) do update set data = excluded.data`,
     [id, place, data],
   )
 }
@@ -56,7 +59,8 @@ export async function selectRecordings(
   limit: number,
 ): Promise<KeptRecording[]> {
   const { rows } = await db.query<KeptRecording>(
-    `select ${COLUMNS} from recording where complete and ($1::uuid is null or job_id = $1::uuid) order by created_at desc, id limit $2::int`,
+    `select ${COLUMNS} from recording where complete and ($1::uuid is null or job_id = $1::uuid)
+      order by created_at desc, id limit $2::int`,
     [jobId, limit],
   )
   return rows

@@ -35,7 +35,8 @@ export async function updateOwnRuleSet(
   const {
     rows: [row],
   } = await db.query<OwnRuleSet>(
-    `update own_rule_set set body = $3::jsonb, version = version + 1 where id = $1 and version = $2::int returning ${COLUMNS}`,
+    `update own_rule_set set body = $3::jsonb, version = version + 1 where id = $1 and version = $2::int
+      returning ${COLUMNS}`,
     [id, version, JSON.stringify(body)],
   )
   return row ?? null

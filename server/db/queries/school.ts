@@ -13,7 +13,8 @@ export async function setChoice(db: Db, schoolId: string, optionId: string | nul
   if (optionId === null) await db.query('delete from shop_choice where school_id = $1', [schoolId])
   else
     await db.query(
-      'insert into shop_choice (school_id, option_id) values ($1, $2) on conflict (school_id) do update set option_id = excluded.option_id',
+      `insert into shop_choice (school_id, option_id) values ($1, $2)
+        on conflict (school_id) do update set option_id = excluded.option_id`,
       [schoolId, optionId],
     )
 }

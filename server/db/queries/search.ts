@@ -6,8 +6,8 @@ const INDEXED_LETTERS = 3
 /** With short words alone every job has to be read: only the newest are. */
 export const NEWEST_JOBS = 5000
 
-const FIELDS =
-  'j.id, j.number, j.owner, j.sheet_id as "sheetId", j.serial, j.complaint, j.on_bench as "onBench", j.created_at as "createdAtMs"'
+const FIELDS = `j.id, j.number, j.owner, j.sheet_id as "sheetId", j.serial, j.complaint, j.on_bench as "onBench",
+    j.created_at as "createdAtMs"`
 
 /** Words as they are looked for. */
 export function wordsOf(text: string): string[] {
@@ -36,7 +36,8 @@ export async function searchJobs(
   if (q.state !== 'any') where.push(`j.on_bench = ${param(q.state === 'bench')}::boolean`)
   if (q.causeId)
     where.push(
-      `exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id and c.cause_id = ${param(q.causeId)})`,
+      `exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id
+        and c.cause_id = ${param(q.causeId)})`,
     )
   if (!isIndexed(words)) where.push(`${key} > (select coalesce(max(number), 0) from job) - ${NEWEST_JOBS}`)
   for (const word of words) where.push(`s.text like ${param(pattern(word))}`)
@@ -59,8 +60,10 @@ export async function selectPieces(
 ): Promise<Map<string, string>> {
   const { rows } = await db.query<{ jobId: string; piece: string }>(
     `select distinct on (p.job_id) p.job_id as "jobId", p.piece from (
-       select id as job_id, unnest(array[accessories, box_note, may_do, contact]) as piece, 0 as seq from job where id = any($1::uuid[])
-       union all select job_id, event_text(body), seq from job_event where job_id = any($1::uuid[]) and kind <> 'row-taken') p
+       select id as job_id, unnest(array[accessories, box_note, may_do, contact]) as piece, 0 as seq
+         from job where id = any($1::uuid[])
+       union all select job_id, event_text(body), seq from job_event
+         where job_id = any($1::uuid[]) and kind <> 'row-taken') p
      where lower(p.piece) like any($2::text[]) order by p.job_id, p.seq`,
     [jobIds, words.map(pattern)],
   )

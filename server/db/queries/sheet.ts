@@ -12,7 +12,8 @@ export interface NewRevision extends Omit<SheetRevision, 'revisedAtMs'> {
 export async function insertRevision(db: Db, r: NewRevision): Promise<boolean> {
   const { rowCount } = await db.query(
     `insert into sheet_revision (sheet_id, revision, body, who, reason, changes, job_id, event_id, revised_at)
-     values ($1, $2::int, $3::jsonb, $4, $5, $6::jsonb, $7::uuid, $8::uuid, coalesce(to_timestamp($9::float8 / 1000), now())) on conflict do nothing`,
+     values ($1, $2::int, $3::jsonb, $4, $5, $6::jsonb, $7::uuid, $8::uuid,
+       coalesce(to_timestamp($9::float8 / 1000), now())) on conflict do nothing`,
     [
       r.sheet.id,
       r.sheet.revision,
@@ -58,7 +59,8 @@ export async function selectNewestSheets(db: Db): Promise<ModelSheet[]> {
 
 export async function selectRevisions(db: Db, id: string): Promise<RevisionInfo[]> {
   const { rows } = await db.query<RevisionInfo>(
-    `select s.revision, s.who, s.reason, s.changes, s.revised_at as "revisedAtMs", j.number as "jobNumber", s.job_id as "jobId"
+    `select s.revision, s.who, s.reason, s.changes, s.revised_at as "revisedAtMs", j.number as "jobNumber",
+      s.job_id as "jobId"
      from sheet_revision s left join job j on j.id = s.job_id where s.sheet_id = $1 order by s.revision desc`,
     [id],
   )
@@ -67,7 +69,8 @@ export async function selectRevisions(db: Db, id: string): Promise<RevisionInfo[
 
 export async function selectWholeRevisions(db: Db, id: string): Promise<SheetRevision[]> {
   const { rows } = await db.query<SheetRevision>(
-    'select body as sheet, who, reason, changes, revised_at as "revisedAtMs" from sheet_revision where sheet_id = $1 order by revision',
+    `select body as sheet, who, reason, changes, revised_at as "revisedAtMs" from sheet_revision
+      where sheet_id = $1 order by revision`,
     [id],
   )
   return rows
@@ -93,9 +96,11 @@ export async function selectConfirmations(
   id: string,
 ): Promise<{ line: string; jobId: string; atMs: number }[]> {
   const { rows } = await db.query<{ line: string; jobId: string; atMs: number }>(
-    `select e.body ->> 'line' as line, e.job_id as "jobId", max(e.at) as "atMs" from job_event e join job j on j.id = e.job_id
+    `select e.body ->> 'line' as line, e.job_id as "jobId", max(e.at) as "atMs" from job_event e
+      join job j on j.id = e.job_id
      where j.sheet_id = $1 and e.kind = 'line-confirmed'
-       and not exists (select from job_event s where s.job_id = e.job_id and s.kind = 'event-struck' and s.body ->> 'eventId' = e.id::text)
+       and not exists (select from job_event s where s.job_id = e.job_id and s.kind = 'event-struck'
+         and s.body ->> 'eventId' = e.id::text)
      group by 1, 2`,
     [id],
   )

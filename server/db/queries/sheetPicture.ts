@@ -14,7 +14,8 @@ export async function insertSheetPicture(
   { id, mime, width, height, data }: SheetPicture,
 ): Promise<void> {
   await db.query(
-    'insert into sheet_picture (id, mime, width, height, data) values ($1::uuid, $2, $3::int, $4::int, $5::bytea) on conflict (id) do nothing',
+    `insert into sheet_picture (id, mime, width, height, data)
+      values ($1::uuid, $2, $3::int, $4::int, $5::bytea) on conflict (id) do nothing`,
     [id, mime, width, height, data],
   )
 }

@@ -13,33 +13,52 @@ const HASH = `
   $$ select ('x' || substr(md5(i::text || salt), 1, 8))::bit(32)::bigint / 4294967296.0 $$`
 
 const JOBS = `
-  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint, accessories, on_bench, created_at, promised_on)
-  select md5('job' || i)::uuid, (array['Barge', 'Lorry', 'Brake van', 'Shed', 'Lock'])[1 + floor(pg_temp.r(i, 'o') * 5)] || ' ' || (array['Heron', 'Coot', 'Grebe', 'Teal', 'Moorhen', 'Dipper', 'Wigeon', 'Bittern'])[1 + floor(pg_temp.r(i, 'p') * 8)] || ' ' || i % 977,
-    '', ($3::text[])[1 + floor(pg_temp.r(i, 's') * cardinality($3::text[]))], 1, 'R-UK27', (10000 + i * 7 % 60000)::text,
-    (array['under 3 W on his meter', 'nobody hears him', 'deaf on the high channels', 'splatters over three channels', 'drifts when warm', 'meter stuck at full scale'])[1 + floor(pg_temp.r(i, 'c') * 6)] || ', since ' || (array['spring', 'the move', 'a reversed lead', 'Easter', 'the flood'])[1 + floor(pg_temp.r(i, 'd') * 5)],
+  insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint,
+    accessories, on_bench, created_at, promised_on)
+  select md5('job' || i)::uuid, (array['Barge', 'Lorry', 'Brake van', 'Shed',
+    'Lock'])[1 + floor(pg_temp.r(i, 'o') * 5)] || ' ' || (array['Heron', 'Coot', 'Grebe', 'Teal', 'Moorhen',
+    'Dipper', 'Wigeon', 'Bittern'])[1 + floor(pg_temp.r(i, 'p') * 8)] || ' ' || i % 977,
+    '', ($3::text[])[1 + floor(pg_temp.r(i, 's') * cardinality($3::text[]))], 1, 'R-UK27',
+      (10000 + i * 7 % 60000)::text,
+    (array['under 3 W on his meter', 'nobody hears him', 'deaf on the high channels',
+      'splatters over three channels', 'drifts when warm',
+      'meter stuck at full scale'])[1 + floor(pg_temp.r(i, 'c') * 6)] || ', since ' || (array['spring',
+      'the move', 'a reversed lead', 'Easter', 'the flood'])[1 + floor(pg_temp.r(i, 'd') * 5)],
     'microphone', i > $4::bigint - 40, now() - (interval '1 hour' * ($4::bigint - i)), null
   from generate_series($1::bigint, $2::bigint) i`
 
 const EVENTS = `
   insert into job_event (id, job_id, kind, at, body)
-  select md5('event' || i || p.point || p.phase)::uuid, md5('job' || i)::uuid, 'row-taken', j.created_at + interval '1 minute' * p.place,
-    jsonb_build_object('phase', p.phase, 'stepId', null, 'pointId', p.point, 'conditions', jsonb_build_object('mode', 'FM', 'channel', 20, 'lowPower', false, 'toneHz', null, 'toneV', null, 'inputV', null, 'coverage', 'standard', 'setting', '', 'supplyV', 13.8, 'load', 'dummy load', 'onTimeS', 1800))
+  select md5('event' || i || p.point || p.phase)::uuid, md5('job' || i)::uuid, 'row-taken',
+    j.created_at + interval '1 minute' * p.place,
+    jsonb_build_object('phase', p.phase, 'stepId', null, 'pointId', p.point, 'conditions',
+      jsonb_build_object('mode', 'FM', 'channel', 20, 'lowPower', false, 'toneHz', null, 'toneV', null,
+      'inputV', null, 'coverage', 'standard', 'setting', '', 'supplyV', 13.8, 'load', 'dummy load',
+      'onTimeS', 1800))
   from generate_series($1::bigint, $2::bigint) i join job j on j.id = md5('job' || i)::uuid and j.sheet_id = $3
   cross join unnest($4::text[], $5::text[], $6::int[]) as p (point, phase, place)`
 
 const READINGS = `
   insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument)
-  select md5('reading' || i || c.point || c.phase || c.place)::uuid, md5('event' || i || c.point || c.phase)::uuid, c.place, c.quantity,
-    c.typical * (1 + c.spread * (pg_temp.r(i, c.point || c.quantity || c.phase) - 0.5)), abs(c.typical) * 0.01, 'typed', 'Meter'
+  select md5('reading' || i || c.point || c.phase || c.place)::uuid,
+    md5('event' || i || c.point || c.phase)::uuid, c.place, c.quantity,
+    c.typical * (1 + c.spread * (pg_temp.r(i, c.point || c.quantity || c.phase) - 0.5)),
+      abs(c.typical) * 0.01, 'typed', 'Meter'
   from generate_series($1::bigint, $2::bigint) i join job j on j.id = md5('job' || i)::uuid and j.sheet_id = $3
-  cross join unnest($4::text[], $5::text[], $6::int[], $7::text[], $8::float8[], $9::float8[]) as c (point, phase, place, quantity, typical, spread)`
+  cross join unnest($4::text[], $5::text[], $6::int[], $7::text[], $8::float8[], $9::float8[]) as c (point,
+    phase, place, quantity, typical, spread)`
 
 const WORDS = `
   insert into job_event (id, job_id, kind, at, body)
-  select md5('note' || i)::uuid, md5('job' || i)::uuid, 'note', now(), jsonb_build_object('stepId', null, 'text', (array['burnt track beside the regulator', 'core of L4 waxed in', 'brown glue under the coils', 'nothing found', 'microphone plug loose'])[1 + floor(pg_temp.r(i, 'n') * 5)] || ' ' || substr(md5(i::text), 1, 6))
+  select md5('note' || i)::uuid, md5('job' || i)::uuid, 'note', now(), jsonb_build_object('stepId', null,
+    'text', (array['burnt track beside the regulator', 'core of L4 waxed in', 'brown glue under the coils',
+    'nothing found', 'microphone plug loose'])[1 + floor(pg_temp.r(i,
+    'n') * 5)] || ' ' || substr(md5(i::text), 1, 6))
   from generate_series($1::bigint, $2::bigint) i
   union all
-  select md5('cause' || i)::uuid, md5('job' || i)::uuid, 'cause-confirmed', now(), jsonb_build_object('causeId', ($3::text[])[1 + floor(pg_temp.r(i, 'f') ^ 2 * cardinality($3::text[]))], 'text', '')
+  select md5('cause' || i)::uuid, md5('job' || i)::uuid, 'cause-confirmed', now(),
+    jsonb_build_object('causeId', ($3::text[])[1 + floor(pg_temp.r(i, 'f') ^ 2 * cardinality($3::text[]))],
+    'text', '')
   from generate_series($1::bigint, $2::bigint) i where pg_temp.r(i, 'g') < 0.6`
 
 interface Cell {

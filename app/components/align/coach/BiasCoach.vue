@@ -28,7 +28,10 @@ const words = computed(() => {
   if (props.state.alike === false)
     return {
       say: 'Not alike',
-      how: `the devices stand ${((props.state.ratio! - 1) * 100).toFixed(0)} % apart, 10 % is allowed: set the higher one down`,
+      how:
+        'the devices stand ' +
+        `${((props.state.ratio! - 1) * 100).toFixed(0)} % apart, 10 % is ` +
+        'allowed: set the higher one down',
     }
   return { say: props.state.alike ? 'Alike' : 'Read', how: `by ${BIAS_BY_WORDS[props.rule.by]}` }
 })

@@ -51,7 +51,9 @@ function take() {
     return void (problem.value =
       text.value.trim() === ''
         ? 'Type the menu value first: without it the reading cannot be set again.'
-        : `That is no menu value between ${showMenuValue(props.format.min, props.format)} and ${showMenuValue(props.format.max, props.format)}.`)
+        : 'That is no menu value between ' +
+          `${showMenuValue(props.format.min, props.format)} and ` +
+          `${showMenuValue(props.format.max, props.format)}.`)
   emit('take', code.value)
 }
 const propose = () =>

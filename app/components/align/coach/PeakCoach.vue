@@ -32,7 +32,8 @@ const words = computed(() =>
 const below = computed(() =>
   props.belowDb === null || props.belowDb < 0.005
     ? ''
-    : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} %) below the best so far`,
+    : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} ` +
+      '%) below the best so far',
 )
 const bestWords = computed(() =>
   props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`,

@@ -48,6 +48,7 @@ const newPoint = (n: number): TestPoint => ({
   caution: null,
   board: { x: 0.5, y: 0.5 },
 })
+const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
 </script>
 
 <template>
@@ -58,7 +59,7 @@ const newPoint = (n: number): TestPoint => ({
       :columns="POINTS"
       :make="() => newPoint((sheet.testPoints ?? []).length)"
       add="Another test point"
-      :empty="`None yet. They are placed on the ${SIDE_WORDS[BOARD_SIDES[0]]} or the ${SIDE_WORDS[BOARD_SIDES[1]]} under Board.`"
+      :empty="`None yet. They are placed on the ${SIDES} under Board.`"
       @change="testPoints => emit('change', { testPoints })"
     />
     <h2>Specification</h2>

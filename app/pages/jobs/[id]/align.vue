@@ -193,9 +193,8 @@ async function takeBeat(offHz: number) {
 async function turned(designators: readonly string[]) {
   if (designators.length === 0) return say('Nothing is turned in this step', 'problem')
   await job.append({ kind: 'adjuster-turned', designators, stepId: stepId.value, startPosition: '' })
-  say(
-    `${designators.length > 2 ? `${designators[0]} to ${designators.at(-1)}` : designators.join(', ')} marked as turned`,
-  )
+  const which = designators.length > 2 ? `${designators[0]} to ${designators.at(-1)}` : designators.join(', ')
+  say(`${which} marked as turned`)
 }
 async function pass(reason: string) {
   const { fit } = coach.gate.value!

@@ -175,7 +175,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     row: 'F25',
     title: 'The bench meter, its range or its lead',
     remedy:
-      'Settle the meter first: range, lead, second meter, calibration date. Nothing in the set is turned on such data.',
+      'Settle the meter first: range, lead, second meter, calibration ' +
+      'date. Nothing in the set is turned on such data.',
     prior: 1,
     shows: {
       'power': { low: 0.5, third: 0.4, right: 0.05 },
@@ -201,7 +202,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     row: 'F20',
     title: 'Counterfeit or worn final',
     remedy:
-      'Replace by a tested part; bias before key, then peak, balance, harmonics. A component tester passes such parts.',
+      'Replace by a tested part; bias before key, then peak, balance, ' +
+      'harmonics. A component tester passes such parts.',
     prior: 1.5,
     shows: {
       'power': { third: 0.65, tenth: 0.3 },
@@ -313,7 +315,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     row: 'F17',
     title: 'Output valves worn',
     remedy:
-      'A tested pair; bias, neutralising, dip and load, both band ends. Expect clearly more than 1 dB, or they were not the fault.',
+      'A tested pair; bias, neutralising, dip and load, both band ends. ' +
+      'Expect clearly more than 1 dB, or they were not the fault.',
     prior: 2,
     kinds: ['hybrid-valve'],
     shows: {
