@@ -6,7 +6,7 @@ export default defineConfig({
       {
         test: {
           name: 'unit',
-          include: ['{core,shared,instruments,server,app,cli}/**/*.test.ts'],
+          include: ['{core,shared,instruments,server,app,cli}/**/*.test.ts', 'test/*.test.ts'],
           environment: 'node',
           testTimeout: 30_000,
         },

@@ -7,15 +7,15 @@ defineProps<{ error: NuxtError }>()
 <template>
   <v-app>
     <div class="page">
-      <h1>{{ error.statusCode === 404 ? 'There is no such page' : 'Something went wrong' }}</h1>
+      <h1>{{ error.statusCode === 404 ? 'Page not found' : 'Something went wrong' }}</h1>
       <p class="lead">
         {{
           error.statusCode === 404
-            ? 'The address may be mistyped, or the job belongs to another bench.'
-            : 'What was taken is kept. Load the page again; if it stays, the server log names the cause.'
+            ? 'Check the address.'
+            : 'Saved readings are safe. Reload the page. If it recurs, see the server log.'
         }}
       </p>
-      <v-btn href="/">To the bench</v-btn>
+      <v-btn href="/">Go to Bench</v-btn>
     </div>
   </v-app>
 </template>

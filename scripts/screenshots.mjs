@@ -51,7 +51,7 @@ const request = async (path, body) =>
       headers: { 'content-type': 'application/json' },
     })
   ).json()
-/** A case worked by a trainee who sets the depth and forgets to release the key, then SINAD against level. */
+/** A case worked by a trainee who sets the depth and forgets to release the key, then SINAD over level. */
 async function practise() {
   const id = crypto.randomUUID()
   await request('/api/practice/sessions', {

@@ -5,10 +5,10 @@ const isoDay = (label: string) =>
   string()
     .label(label)
     .required()
-    .matches(/^\d{4}-\d{2}-\d{2}$/, `${label}: write the day as 2026-11-27`)
+    .matches(/^\d{4}-\d{2}-\d{2}$/, `${label}: use the form 2026-11-27`)
     .test(
       'real-day',
-      `${label}: there is no such day`,
+      `${label}: this day does not exist`,
       v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v)),
     )
 
@@ -18,8 +18,8 @@ export const blockedPeriodBody = object({
   fromDay: isoDay('First day'),
   toDay: isoDay('Last day').test(
     'after',
-    'Last day: it lies before the first',
+    'Last day: before the first day',
     (v, context) => v >= (context.parent as { fromDay: string }).fromDay,
   ),
-  why: string().trim().label('Why').max(200).required(),
+  why: string().trim().label('Reason').max(200).required(),
 }).noUnknown(true, UNKNOWN_FIELD)

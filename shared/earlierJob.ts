@@ -6,7 +6,7 @@ import type { Job } from './job'
 /** Which set is asked about. */
 export const setQuery = object({
   sheetId: string().label('Model').max(60).required(),
-  serial: string().trim().label('Serial').max(60).required(),
+  serial: string().trim().label('Serial number').max(60).required(),
 })
 
 /** One number of the last as-left, ready to be shown. */

@@ -29,7 +29,7 @@ export const ownProfile = object({
       toSi: number()
         .label('SI value = number x')
         .required()
-        .test('scale', 'The factor cannot be nought', v => v !== 0),
+        .test('scale', 'The factor cannot be zero', v => v !== 0),
       accuracy: object({
         ofReading: share('of reading').optional(),
         ofFullScale: share('of full scale').optional(),
@@ -49,7 +49,7 @@ export const ownProfile = object({
       command: query()
         .label('Command')
         .required()
-        .matches(/\{value\}/, 'Command: write {value} where the number goes'),
+        .matches(/\{value\}/, 'Command: write {value} in place of the number'),
       query: query().label('Query').required(),
       toSi: number().required(),
       min: number().required(),
@@ -75,9 +75,9 @@ export const instrumentBody = object({
     .label('Calibrated')
     .nullable()
     .defined()
-    .matches(DAY, { message: 'Calibrated: write the day as 2026-11-27', excludeEmptyString: true }),
-  attenuationDb: number().label('Attenuation in front').min(0).max(120).required(),
-  path: string().trim().label('Shares').max(200).defined(),
+    .matches(DAY, { message: 'Calibrated: use the form 2026-11-27', excludeEmptyString: true }),
+  attenuationDb: number().label('External attenuation').min(0).max(120).required(),
+  path: string().trim().label('Shared components').max(200).defined(),
   fullScale: number().label('Full scale').positive().max(5000).nullable().defined(),
   classRatio: number().label('Class').min(0.001).max(0.5).nullable().default(null),
   classUnknown: boolean().label('Class unknown').default(false),

@@ -17,7 +17,7 @@ const claim = object({
   kind: string<ClaimKind>().oneOf(CLAIM_KINDS).required(),
   value: number()
     .label('Claim')
-    .typeError('Claims: each needs a number; without one, leave it in the complaint')
+    .typeError('Claims: each needs a number. Without one, leave it in the complaint')
     .required()
     .test('possible', (value, context) => {
       const info = CLAIM_QUANTITIES[(context.parent as { quantity: ClaimQuantity }).quantity] as
@@ -27,7 +27,7 @@ const claim = object({
       const { label, signed, max, perSi, shownUnit } = info
       const ok = Number.isFinite(value) && Math.abs(value) <= max && (signed || value >= 0)
       return (
-        ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} cannot be` })
+        ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} is impossible` })
       )
     }),
   meter: string().trim().label('Owner\u2019s meter').max(100).defined(),
@@ -46,23 +46,23 @@ export const intakeBody = object({
   ruleSetId: string().label('Rule set').max(20).required(),
   serial: string()
     .trim()
-    .label('Serial')
+    .label('Serial number')
     .max(60)
     .required()
-    .matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
+    .matches(SERIAL, 'Serial number: use letters, digits, space and - / . # ( ) only'),
   complaint: string().trim().label('Complaint').max(10_000).required(),
   claims: array(claim.required()).label('Claims').max(MOST_CLAIMS).default([]),
   accessories: string().trim().label('Accessories').max(2000).default(''),
-  boxNote: string().trim().label('Note found in the box').max(10_000).default(''),
-  mayDo: string().trim().label('May be done without asking').max(2000).default(''),
+  boxNote: string().trim().label('Note found in the packaging').max(10_000).default(''),
+  mayDo: string().trim().label('Approved in advance').max(2000).default(''),
   promisedOn: string()
-    .label('Promised')
+    .label('Due date')
     .nullable()
     .default(null)
-    .matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true })
+    .matches(DAY, { message: 'Due date: use the form 2026-11-27', excludeEmptyString: true })
     .test(
       'real-day',
-      'Promised: there is no such day',
+      'Due date: this day does not exist',
       v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v)),
     ),
 }).noUnknown(true, UNKNOWN_FIELD)
@@ -80,19 +80,19 @@ export const jobPatch = object({
   ruleSetId: string().label('Rule set').max(20),
   serial: string()
     .trim()
-    .label('Serial')
+    .label('Serial number')
     .max(60)
     .min(1)
-    .matches(SERIAL, 'Serial: only letters, digits, space and - / . # ( ) occur in serial numbers'),
+    .matches(SERIAL, 'Serial number: use letters, digits, space and - / . # ( ) only'),
   complaint: string().trim().label('Complaint').max(10_000).min(1),
   claims: array(claim.required()).label('Claims').max(MOST_CLAIMS),
   accessories: string().trim().label('Accessories').max(2000),
-  boxNote: string().trim().label('Note found in the box').max(10_000),
-  mayDo: string().trim().label('May be done without asking').max(2000),
+  boxNote: string().trim().label('Note found in the packaging').max(10_000),
+  mayDo: string().trim().label('Approved in advance').max(2000),
   promisedOn: string()
-    .label('Promised')
+    .label('Due date')
     .nullable()
-    .matches(DAY, { message: 'Promised: write the day as 2026-11-27', excludeEmptyString: true }),
+    .matches(DAY, { message: 'Due date: use the form 2026-11-27', excludeEmptyString: true }),
   onBench: boolean(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

@@ -70,8 +70,8 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
   },
   'step-reopened': { stepId: string().max(20).required(), reason: text('Reason').defined() },
   'note': { stepId: stepId(), text: text('Note').required() },
-  'item-settled': { itemId: string().max(60).required(), text: text('How it was settled').required() },
-  'handed-over': { text: text('Handed over').defined() },
+  'item-settled': { itemId: string().max(60).required(), text: text('How it was resolved').required() },
+  'handed-over': { text: text('Explained to the owner').defined() },
   ...WORK_EVENT_BODIES,
   ...RUN_EVENT_BODIES,
 }

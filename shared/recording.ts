@@ -29,7 +29,7 @@ export const newRecordingBody = object({
   bytes: number()
     .integer()
     .min(1)
-    .max(MOST_RECORDING_BYTES, 'Recording: at most 256 MB are kept; a shorter one tells as much')
+    .max(MOST_RECORDING_BYTES, 'Recording: limit 256 MB. A shorter one serves as well')
     .required(),
   options: keptOptions.required(),
   measurement: mixed<Measurement>()

@@ -26,8 +26,8 @@ describe('a rule set of one\u2019s own', () => {
     expect([at('FM', false)?.high, at('AM', false), at('FM', true)]).toEqual([1, null, null])
   })
   it.each([
-    [limit({ high: null }), /needs a number/],
-    [limit({ low: 5, high: 4 }), /lies above/],
+    [limit({ high: null }), /a minimum, a maximum or an error is missing/],
+    [limit({ low: 5, high: 4 }), /minimum is above the maximum/],
     [limit({ high: -3 }), /negative/],
     [limit({ high: 1e9 }), /outside 0 to 2000 W/],
     [limit({ quantity: 'smellW' }), /quantity/],

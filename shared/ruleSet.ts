@@ -15,13 +15,13 @@ const limit = object({
   id: string()
     .trim()
     .label('Number')
-    .matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . at most 20')
+    .matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . max. 20')
     .required(),
   quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(),
   modes: array(string().oneOf(MODES).required()).label('Modes').defined(),
   lowPower: boolean().nullable().defined(),
-  low: bound('At least'),
-  high: bound('At most'),
+  low: bound('Minimum'),
+  high: bound('Maximum'),
   errorHz: bound('Error, Hz'),
   errorPpm: bound('Error, ppm'),
   words: string().trim().label('In words').max(300).required(),
@@ -30,9 +30,11 @@ const limit = object({
   .test('has-a-bound', (value, context) => {
     const { low, high, errorHz, errorPpm, quantity } = value
     if ([low, high, errorHz, errorPpm].every(b => b === null))
-      return context.createError({ message: `Limit ${value.id}: it needs a number to be held against` })
+      return context.createError({
+        message: `Limit ${value.id}: a minimum, a maximum or an error is missing`,
+      })
     if (low !== null && high !== null && low > high)
-      return context.createError({ message: `Limit ${value.id}: the lower bound lies above the upper one` })
+      return context.createError({ message: `Limit ${value.id}: the minimum is above the maximum` })
     try {
       for (const b of [low, high]) if (b !== null) checkRange(b, quantity)
     } catch (error) {
@@ -48,15 +50,15 @@ export const ruleSetBody = object({
   kind: string()
     .oneOf(['legal', 'workshop'] as const)
     .required(),
-  region: string().trim().label('Where it holds').max(200).required(),
+  region: string().trim().label('Region').max(200).required(),
   planId: string()
     .oneOf(CHANNEL_PLANS.map(p => p.id))
     .nullable()
     .defined(),
   source: string().trim().label('Source').max(300).required(),
-  asOf: string().label('As of').matches(DAY, 'As of: write the day as 2026-11-27').required(),
+  asOf: string().label('As of').matches(DAY, 'As of: use the form 2026-11-27').required(),
   fromMemory: boolean().required(),
-  note: string().trim().label('Note').max(2000).defined(),
+  note: string().trim().label('Remark').max(2000).defined(),
   limits: array(limit.required()).label('Limits').min(1).max(60).required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

@@ -9,7 +9,7 @@ const lineValue = () =>
     .label('Value')
     .defined()
     .nullable()
-    .test('small', 'Value: too long for a line of a sheet', v => JSON.stringify(v ?? null).length <= 4000)
+    .test('small', 'Value: too long for a field of a sheet', v => JSON.stringify(v ?? null).length <= 4000)
 const change = object({ line: string().max(200).required(), from: lineValue(), to: lineValue() }).noUnknown(
   true,
   UNKNOWN_FIELD,

@@ -81,7 +81,7 @@ describe('intake', () => {
           },
         ],
       },
-      /Claim, power, high: -3 W cannot be/,
+      /Claim, power, high: -3 W is impossible/,
     ],
     [
       {
@@ -98,11 +98,11 @@ describe('intake', () => {
       /kind/,
     ],
     [{ owner: '' }, /Owner/],
-    [{ serial: '41\u{1F4FB}877' }, /^Serial: only letters/],
+    [{ serial: '41\u{1F4FB}877' }, /^Serial number: use letters/],
     [{ serial: 'x'.repeat(61) }, /Serial.*60/],
     [{ complaint: 'x'.repeat(10_001) }, /Complaint.*10000/],
-    [{ promisedOn: '27.11.2026' }, /Promised: write the day/],
-    [{ promisedOn: '2026-02-30' }, /no such day/],
+    [{ promisedOn: '27.11.2026' }, /Due date: use the form/],
+    [{ promisedOn: '2026-02-30' }, /this day does not exist/],
     [{ extra: 1 }, /extra/],
   ])('%j is refused in words', async (change, words) => {
     await expect(intakeBody.validate({ ...intake, ...change }, strict)).rejects.toThrow(words)

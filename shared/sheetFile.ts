@@ -31,8 +31,8 @@ export interface SheetFile {
 
 /** The outer form of a file; every sheet in it is checked by its own schema. */
 export const sheetFileBody = closed({
-  format: string().oneOf([SHEET_FILE_FORMAT], 'This is no model sheet of this program').required(),
-  version: number().oneOf([SHEET_FILE_VERSION], 'This file is of a newer version').required(),
+  format: string().oneOf([SHEET_FILE_FORMAT], 'This is not a service sheet of this program').required(),
+  version: number().oneOf([SHEET_FILE_VERSION], 'This file is from a newer version').required(),
   revisions: array(
     closed({
       sheet: object().required(),

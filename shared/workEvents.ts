@@ -36,22 +36,22 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   'wait-begun': {
     waitsFor: string().oneOf(WAITS_FOR).required(),
     text: text('Waiting for').required(),
-    untilDay: string().label('Until').nullable().defined().matches(DAY, 'Until: write the day as 2026-11-27'),
+    untilDay: string().label('Until').nullable().defined().matches(DAY, 'Until: use the form 2026-11-27'),
   },
   'wait-ended': { waitId: uuid(), text: text('Note').defined() },
   'part-changed': {
     designator: short('Part').required(),
-    partOut: short('Out').defined(),
-    partIn: short('In').required(),
+    partOut: short('Removed').defined(),
+    partIn: short('Fitted').required(),
     isFinal: boolean().required(),
     text: text('Note').defined(),
   },
   'part-tested': {
     part: short('Part').required(),
-    boughtAt: short('Bought at').defined(),
+    boughtAt: short('Bought from').defined(),
     dcGain: unit('DC gain', 10_000),
     rfPowerW: unit('RF power', 2000),
-    rfReferenceW: unit('RF power of a good part', 2000),
+    rfReferenceW: unit('Reference power', 2000),
     gainFrom: amount('Gain of its type, from', 10_000).nullable(),
     gainTo: amount('Gain of its type, to', 10_000).nullable(),
     testSet: short('Test set'),
@@ -62,7 +62,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
     text: text('Note').defined(),
   },
   'treated': {
-    what: short('Treatment').required(),
+    what: short('Work done').required(),
     where: short('Where').defined(),
     text: text('Note').defined(),
   },
@@ -78,9 +78,9 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   },
   'warm-up-begun': {},
   'unlisted-turned': {
-    name: string().trim().label('What was turned').max(60).required(),
+    name: string().trim().label('Which adjuster').max(60).required(),
     role: string().label('What it sets').oneOf(Object.keys(GOES_STALE)).required(),
-    startPosition: text('Where it stood').defined(),
+    startPosition: text('Starting position').defined(),
   },
   'position-noted': { designator: string().max(14).required(), position: short('Position').required() },
   'challenge-kept': {

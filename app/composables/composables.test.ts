@@ -144,7 +144,7 @@ describe('taking rows', () => {
   it('says what is missing, asks for the key, and opens typing where no instrument reads', async () => {
     const part = taking({ powerW: 2.8 })
     await part.rows.take(null, 'high-20')
-    expect(part.say).toHaveBeenCalledWith('Channel 20, high power: 1 taken, 3 still to be typed.', 'problem')
+    expect(part.say).toHaveBeenCalledWith('Channel 20, high power: 1 taken, 3 to be typed.', 'problem')
     const unkeyed = taking({ ...KEYED, powerW: 0 })
     expect(await unkeyed.rows.take(null, 'high-20')).toBe(false)
     expect(unkeyed.kept).toEqual([])
@@ -163,7 +163,7 @@ describe('taking rows', () => {
     const { kept, say, rows } = taking({ ...KEYED, supplyA: 1e6 })
     expect(await rows.take(null, 'high-20')).toBe(true)
     expect(kept[0]!.readings.map(r => r.quantity)).toEqual(['carrierHz', 'powerW', 'supplyV'])
-    expect(say.mock.calls.at(-1)![0]).toMatch(/3 taken, 1 still to be typed. Not taken: Supply current/)
+    expect(say.mock.calls.at(-1)![0]).toMatch(/3 taken, 1 to be typed. Not taken: Supply current/)
   })
   it('points out the wrong channel once, and obeys the second press', async () => {
     const { kept, say, rows } = taking({ ...KEYED, carrierHz: 27_991_100 })
@@ -195,7 +195,7 @@ describe('taking rows', () => {
     )
     expect(kept).toHaveLength(1)
     expect(say).toHaveBeenLastCalledWith(
-      expect.stringMatching(/taken as typed\. 40\sW is 10 times 4\.0 W: check the range/),
+      expect.stringMatching(/typed readings saved\. 40\sW is 10 times 4\.0 W\. Check the range/),
       'problem',
     )
   })
@@ -211,7 +211,7 @@ describe('taking rows', () => {
       expect(await first).toBe(true)
       const broken = taking(KEYED, () => Promise.reject(new Error('quota exceeded')))
       expect(await broken.rows.take(null, 'high-20')).toBe(false)
-      expect(broken.say.mock.calls[0]![0]).toMatch(/Not kept.*quota exceeded.*Write it down/)
+      expect(broken.say.mock.calls[0]![0]).toMatch(/Not saved.*quota exceeded.*Write the reading down/)
     },
   )
 })

@@ -39,7 +39,7 @@ export interface RowTakingParts {
 
 const OBSTACLE_WORDS: Record<RowObstacle, string> = {
   'not-keyed':
-    'Nothing shows that the set is keyed. Key it, then take the row. Press again to take it as it is.',
+    'No sign that the set is keyed. Key it, then take the readings. Press again to take them anyway.',
   'no-rf': 'Keyed, but no RF. Check the meter and its lead. Press again to take the row without output.',
 }
 
@@ -77,8 +77,9 @@ export function useRowTaking(parts: RowTakingParts) {
       warns(
         pointId,
         'channel',
-        `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, channel ` +
-          `${elsewhere.channel}. This row is channel ${point.state.channel}. Press again to take it as it is.`,
+        `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, ` +
+          `channel ${elsewhere.channel}. This row is channel ` +
+          `${point.state.channel}. Wrong channel? Press again to take it anyway.`,
       )
     )
       return false
@@ -92,13 +93,13 @@ export function useRowTaking(parts: RowTakingParts) {
       return false
     }
     if (live.length === 0) {
-      parts.say('No connected instrument reads this now. Type it.', 'problem')
+      parts.say('No connected instrument reads this. Type the value.', 'problem')
       typing.value = { pointId, first: '' }
       return false
     }
     if (!(await store(stepId, point, readings))) return false
     const missing = point.wants.length - readings.length
-    const left = missing === 0 ? 'taken' : `${readings.length} taken, ${missing} still to be typed`
+    const left = missing === 0 ? 'taken' : `${readings.length} taken, ${missing} to be typed`
     sayKept(
       point,
       readings,
@@ -122,7 +123,7 @@ export function useRowTaking(parts: RowTakingParts) {
     }
     if (!(await store(stepId, point, readings))) return false
     if (typing.value === row) typing.value = null
-    sayKept(point, readings, 'taken as typed', false)
+    sayKept(point, readings, 'typed readings saved', false)
     return true
   }
 

@@ -32,8 +32,8 @@ export function useSoundCard() {
       stop()
       failure.value =
         error instanceof DOMException && error.name === 'NotAllowedError'
-          ? 'The browser may not use the sound card: allow the microphone for this page.'
-          : 'No sound card was found, or another program holds it.'
+          ? 'The browser may not use the sound card. Allow the microphone for this page.'
+          : 'No sound card found, or another program is using it.'
     }
   }
 

@@ -27,7 +27,7 @@ export function useSoundRecorder() {
       )
     } catch {
       failure.value =
-        'No sound card was found, or the browser may not use it: allow the microphone for this page.'
+        'No sound card found, or the browser may not use it. Allow the microphone for this page.'
       return null
     } finally {
       stream?.getTracks().forEach(t => t.stop())

@@ -27,7 +27,7 @@ export function useStepConfirm(
       case 'skip-justified':
         return keep('skipped', '')
       case 'retake':
-        return say('Its reading is stale: take it again, then confirm', 'problem')
+        return say('Recheck due. Repeat the reading, then confirm.', 'problem')
       case 'as-is':
         asking.value = 'as-is'
         return

@@ -78,7 +78,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           @give-up="outbox.giveUp"
         /><slot />
       </main>
-      <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulated set">
+      <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulator">
         <PracticeControls
           narrow
           :wanted="practice.wanted"

@@ -53,13 +53,13 @@ export function confirming(state: StepState, run: RunState): Confirming {
       : { kind: 'skip', label: 'Skip\u2026' }
   }
   // A stale reading cannot be accepted: nobody knows what it would be now.
-  if (state.status === 'stale') return { kind: 'retake', label: 'Take it again' }
+  if (state.status === 'stale') return { kind: 'retake', label: 'Repeat reading' }
   // What the meter cannot tell sends nobody into waxed cores.
   if (state.step.decides && state.status === 'cannot-tell')
     return { kind: 'leave', label: 'Confirm: leave as is' }
   if (state.step.decides && (state.status === 'above' || state.status === 'below'))
-    return { kind: 'decide', label: 'Confirm: work follows' }
-  return { kind: 'as-is', label: 'Accept as it is\u2026' }
+    return { kind: 'decide', label: 'Confirm: adjustment needed' }
+  return { kind: 'as-is', label: 'Accept as is\u2026' }
 }
 
 /** The two neighbours that are offset for balance: the last two of what the step turns. */

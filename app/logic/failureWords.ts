@@ -15,6 +15,11 @@ export function failureOf(error: unknown): Failure {
   if (wire?.message)
     return { words: wire.message, field: wire.field, passing: (statusCode ?? 500) >= 500, code: wire.code }
   if (statusCode === undefined)
-    return { words: 'The server does not answer.', field: null, passing: true, code: null }
-  return { words: `The server answered ${statusCode}.`, field: null, passing: statusCode >= 500, code: null }
+    return { words: 'The server is not responding.', field: null, passing: true, code: null }
+  return {
+    words: `The server answered with error ${statusCode}.`,
+    field: null,
+    passing: statusCode >= 500,
+    code: null,
+  }
 }

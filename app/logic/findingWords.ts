@@ -42,12 +42,12 @@ export function weighed(ranked: RankedCause): { for: Weighing[]; against: Weighi
 }
 
 export function causeTitle(ranked: RankedCause): string {
-  return ranked.cause?.title ?? 'Something that the catalogue does not hold'
+  return ranked.cause?.title ?? 'Cause not in the catalogue'
 }
 
 /** Probability as the screen says it: no digits that the catalogue cannot justify. */
 export function probabilityWords(probability: number): string {
-  if (probability >= 0.95) return 'nearly certain'
+  if (probability >= 0.95) return 'very likely'
   return probability < 0.05 ? 'under 5 %' : `about ${Math.round(probability * 20) * 5} %`
 }
 

@@ -32,8 +32,8 @@ describe('words of the run', () => {
   it('say which step is next and why', () => {
     expect(nextWords(OSMUND_27F, run([]).next!)).toBe('Warm-up: not measured yet')
     const late = run([...goodRun(), turned('CT1')])
-    const [before, after] = nextWords(OSMUND_27F, late.next!).split(/turned at \d\d:\d\d; /)
-    expect(before).toBe('Reference 10.240 MHz: stale. CT1 (reference trimmer): ')
+    const [before, after] = nextWords(OSMUND_27F, late.next!).split(/adjusted at \d\d:\d\d; /)
+    expect(before).toBe('Reference 10.240 MHz: recheck. CT1 (reference trimmer): ')
     expect(after).toMatch(/^every synthesised frequency follows/)
     const lapsed = run([
       ...goodStart(),
@@ -42,25 +42,29 @@ describe('words of the run', () => {
       ...[1, 20, 40].map(c => stepRow('A1.7', `ch${c}`, { powerW: 2.5 })),
       confirmed('A1.7', 'as-is'),
     ])
-    expect(nextWords(OSMUND_27F, lapsed.next!)).toContain('which no longer holds')
+    expect(nextWords(OSMUND_27F, lapsed.next!)).toContain('which is no longer within')
   })
   it('say what a ladder line holds', () => {
-    expect(plain(stepLine(OSMUND_27F, step(goodRun(), 'A1.5')))).toBe('+10 Hz, inside')
-    expect(stepLine(OSMUND_27F, step([...goodRun(), turned('CT1')], 'A1.5'))).toBe('stale: CT1 turned since')
-    expect(stepLine(OSMUND_27F, step(goodRun(), 'A1.8'))).toBe('skipped: "Power as it is" is inside')
-    expect(plain(stepLine(OSMUND_27F, step(goodRun(), 'A1.7')))).toBe('spread 0.00 dB, inside')
+    expect(plain(stepLine(OSMUND_27F, step(goodRun(), 'A1.5')))).toBe('+10 Hz, within')
+    expect(stepLine(OSMUND_27F, step([...goodRun(), turned('CT1')], 'A1.5'))).toBe(
+      'recheck: CT1 adjusted since',
+    )
+    expect(stepLine(OSMUND_27F, step(goodRun(), 'A1.8'))).toBe(
+      'skipped: "Power check before adjustment" is within',
+    )
+    expect(plain(stepLine(OSMUND_27F, step(goodRun(), 'A1.7')))).toBe('spread 0.00 dB, within')
   })
   it('give the reasons of a verdict with its numbers', () => {
     const state = step([stepRow('A1.10', 'ch20', { powerW: 3.95 })], 'A1.10').wants[0]!
     expect(reasonWords(state.judgement!, 'powerW', state.asked, state.latest!.reading).map(plain)).toEqual([
-      'the reading with its uncertainty straddles the legal limit R-UK2, at most 4 W',
-      'inside the target, 3.6 W to 4 W',
+      'cannot tell: the legal limit (4 W max.) lies within the uncertainty',
+      'within tolerance, 3.6 W to 4 W',
     ])
   })
   it('warn before keying and name an instrument that would do', () => {
     const { asked } = step([], 'A1.10').wants[0]!
     expect(forecastWords(forecast(asked, { ofFullScale: 0.05, fullScale: 20 })!, 'powerW')).toMatch(
-      /no reading that could be called inside.*11 % of reading.*RF power meter, SCPI/,
+      /cannot confirm the tolerance.*11 % of reading.*RF power meter, SCPI/,
     )
     expect(forecastWords(forecast(asked, { ofReading: 0.03 })!, 'powerW')).toBeNull()
     expect(forecastWords(forecast(step([], 'A1.5').wants[0]!.asked, { ofReading: 1e-6 })!, 'carrierHz')).toBe(
@@ -175,7 +179,7 @@ describe('typed readings', () => {
     const reading = typedReading(0.4, 'powerW', meter!)
     expect(reading.value).toBeCloseTo(4, 12)
     expect(reading.standardUncertainty).toBeCloseTo(boundToStandard(0.05 * 50), 12)
-    expect(meter!.words).toMatch(/10\.0 dB in front are added/)
+    expect(meter!.words).toMatch(/10\.0 dB external attenuation added/)
   })
 })
 
@@ -228,7 +232,7 @@ describe('finding and failing', () => {
       { statusCode: 503, data: { data: { code: 'database-away', field: null, message: 'away' } } },
       { passing: true, code: 'database-away' },
     ],
-    [new TypeError('failed to fetch'), { words: 'The server does not answer.', passing: true }],
+    [new TypeError('failed to fetch'), { words: 'The server is not responding.', passing: true }],
     [{ statusCode: 404 }, { passing: false }],
   ])('reads failure %#', (error, failure) => {
     expect(failureOf(error)).toMatchObject(failure)

@@ -25,16 +25,16 @@ const fault = (cured: boolean, named: boolean) => ({ id: 'X04', name: 'x', shows
 
 describe('the verdict of a review', () => {
   it.each([
-    [true, true, 'Found and put right.'],
-    [true, false, 'Put right without being named: would you find it again?'],
-    [false, true, 'Found, but not put right.'],
-    [false, false, 'Not found.'],
+    [true, true, 'Fault found and repaired.'],
+    [true, false, 'Repaired without being identified: would you find it again?'],
+    [false, true, 'Fault found, but not repaired.'],
+    [false, false, 'Fault not found.'],
   ])('cured %s, named %s: %s', (cured, named, words) =>
     expect(verdictWords(review({ faults: [fault(cured, named)] }))).toBe(words),
   )
   it('of two faults half put right is not put right', () =>
     expect(verdictWords(review({ faults: [fault(true, true), fault(false, false)] }))).toBe(
-      'Found, but not put right.',
+      'Fault found, but not repaired.',
     ))
   it('of a lesson speaks of damage only', () => {
     expect(verdictWords(review({}))).toBe('Lesson finished, nothing destroyed.')
@@ -113,7 +113,7 @@ describe('stepped measurements', () => {
         plan('power'),
         run('power', v => (v * v) / 47),
       ),
-    ).toContain('straight on the supply')
+    ).toContain('directly on the supply')
     expect(
       summaryWords(
         plan('power'),

@@ -92,9 +92,9 @@ export const GROUP_NAMES: Readonly<Partial<Record<PartGroup, string>>> = {
 const MOTION_WORDS: Readonly<Record<string, string>> = {
   turned: '',
   stuck: 'It does not move: waxed. Soften the wax first.',
-  stop: 'It has reached its stop.',
-  broke: 'The core split.',
-  slips: 'It turns, and nothing changes.',
+  stop: 'It is at its end stop.',
+  broke: 'The core has split.',
+  slips: 'It turns, but nothing changes.',
 }
 export const motionWords = (motion: string | null) => (motion === null ? '' : (MOTION_WORDS[motion] ?? ''))
 

@@ -22,7 +22,7 @@ export function actionWords(action: Logged['action']): string {
     case 'replace':
       return `${action.designator ?? GROUP_NAMES[action.group] ?? action.group} replaced`
     case 'remove':
-      return `${GROUP_NAMES[action.group] ?? action.group} taken out`
+      return `${GROUP_NAMES[action.group] ?? action.group} removed`
     case 'pass':
       return `${Math.round(action.seconds / 60)} min passed`
     case 'control':
@@ -59,7 +59,7 @@ export function poweredWords({ atS, what }: PoweredHands, plateV: number | null)
   const danger =
     plateV === null
       ? 'Switch off first: a slip destroys parts.'
-      : `${plateV} V inside: this kills. Plug out, wait, discharge, measure below 30 V, one hand.`
+      : `${plateV} V inside: lethal. Unplug, wait, discharge, check for less than 30 V. One hand.`
   return `At ${clock(atS)} ${name} with the set switched on. ${danger}`
 }
 
@@ -73,13 +73,13 @@ export function outsideWords({ quantity, value, low, high }: Outside): string {
       : low !== null
         ? `at least ${shown(low)}`
         : `at most ${shown(high!)}`
-  return `${label} ${shown(value)}, wanted ${window}`
+  return `${label} ${shown(value)}, tolerance ${window}`
 }
 
 /** One line that says how it went. */
 export function verdictWords(review: Review): string {
   if (review.plateV !== null && review.powered.length > 0)
-    return 'Worked inside under high voltage: nothing else counts until that is unlearnt.'
+    return 'Worked inside under high voltage. Nothing else counts until that habit is gone.'
   if (review.faults.length === 0)
     return review.damage.length === 0
       ? 'Lesson finished, nothing destroyed.'
@@ -88,9 +88,9 @@ export function verdictWords(review: Review): string {
   const named = review.faults.filter(f => f.named).length
   if (cured === review.faults.length)
     return named === cured
-      ? 'Found and put right.'
-      : 'Put right without being named: would you find it again?'
-  return named > 0 ? 'Found, but not put right.' : 'Not found.'
+      ? 'Fault found and repaired.'
+      : 'Repaired without being identified: would you find it again?'
+  return named > 0 ? 'Fault found, but not repaired.' : 'Fault not found.'
 }
 
 /** State at a moment: the last point of the trace before it, and what was done last. */

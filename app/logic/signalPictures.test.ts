@@ -73,11 +73,16 @@ describe('words', () => {
     )
     const sentences = verdictLine(judgeSignal(measurement, ruleSet('R-US'), 4)).split(/(?<=\.) /)
     expect(sentences).toEqual([
-      expect.stringMatching(/^Over-modulated: the carrier is pinched off 26\.\d % of the time\.$/),
-      expect.stringMatching(/^0\.\d+ % of the power lands in the neighbouring channels\.$/),
+      expect.stringMatching(/^Over-modulated: carrier cut off 26\.\d % of the time\.$/),
+      expect.stringMatching(/^0\.\d+ % of the power is in the adjacent channels\.$/),
     ])
     expect(figureLines(measurement).map(l => l.label)).toEqual(
-      expect.arrayContaining(['Pinched off', 'PEP over carrier', 'Distortion', 'Occupied bandwidth, 99 %']),
+      expect.arrayContaining([
+        'Carrier cut-off',
+        'PEP over carrier',
+        'Distortion',
+        'Occupied bandwidth, 99 %',
+      ]),
     )
   })
 })
@@ -89,7 +94,7 @@ describe('what a wattmeter would show', () => {
     async () => {
       const { measurement } = await measured(amSignal({ depth: 1.4, bareS: 0.3, seconds: 1.2 }), 'am')
       const shown = Number.parseFloat(
-        figureLines(measurement, 4).find(l => l.label === 'A wattmeter would show')!.value,
+        figureLines(measurement, 4).find(l => l.label === 'Expected average power')!.value,
       )
       expect(shown).toBeCloseTo(4 * 1.9592, 1)
     },
@@ -97,7 +102,7 @@ describe('what a wattmeter would show', () => {
   it('is left out when the carrier power was not told', async () => {
     expect(
       figureLines((await measured(amSignal({ depth: 0.5 }), 'am')).measurement).map(l => l.label),
-    ).not.toContain('A wattmeter would show')
+    ).not.toContain('Expected average power')
   })
 })
 

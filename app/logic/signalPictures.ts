@@ -123,10 +123,10 @@ function cyclePicture(both: Drawn, inks: Inks): Picture | null {
       : []
   const note =
     main.kind === 'envelope'
-      ? '% of the mean; dashed: carrier, dotted: full depth, red: pinch-off'
+      ? '% of the mean; dashed: carrier, dotted: full depth, red: carrier cut-off'
       : main.kind === 'deviation'
         ? 'kHz from the mean'
-        : 'percent of the crest'
+        : 'percent of the positive peak'
   return {
     id: 'cycle',
     title,
@@ -231,8 +231,8 @@ function channelsPicture(both: Drawn, inks: Inks): Picture | null {
   }))
   return {
     id: 'channels',
-    title: 'Where the power lands',
-    note: 'channel by channel, against the own',
+    title: 'Adjacent-channel power',
+    note: 'channel by channel, relative to the own',
     traces,
     layout: {
       barmode: 'group',
@@ -265,12 +265,11 @@ function histogramPicture(both: Drawn): Picture | null {
   )
   return {
     id: 'histogram',
-    title:
-      main.kind === 'envelope' ? 'How long the envelope stays where' : 'How long the deviation stays where',
+    title: main.kind === 'envelope' ? 'Distribution of the envelope' : 'Distribution of the deviation',
     note:
       main.kind === 'envelope'
-        ? 'at zero: pinched off; at the crest: flat'
-        : 'one side higher than the other: the limiter is lopsided',
+        ? 'at zero: carrier cut-off; at the peak: flat-topping'
+        : 'one side higher than the other: the limiter is asymmetric',
     traces,
     layout: {
       xaxis: { title: { text: main.kind === 'envelope' ? '% of the mean envelope' : 'kHz' } },
@@ -306,7 +305,7 @@ function productsPicture(both: Drawn, inks: Inks): Picture | null {
   return {
     id: 'products',
     title: 'Products and harmonics',
-    note: 'dB against the tone',
+    note: 'dB relative to the tone',
     traces: drawn.map(({ p, name, stroke }, k) => ({
       x: p.products.map(d => d.name),
       y: p.products.map(d => d.db),

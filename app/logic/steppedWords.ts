@@ -34,28 +34,28 @@ export function summaryWords(plan: SteppedPlan, points: readonly SteppedPoint[])
     case 'sinad-slope':
       return `SINAD changes ${value.toFixed(2)} dB for each dB of level${slopeWords(value)}.`
     case 'power-exponent':
-      return `Power goes with the voltage to the power of ${value.toFixed(2)}: ${exponentWords(value)}.`
+      return `Power varies as the voltage to the power of ${value.toFixed(2)}: ${exponentWords(value)}.`
     default:
       return (
-        `Over the last 10 dB of drive the modulation changes by ${(value * 100).toFixed(1)} %: ` +
-        `${limiterWords(value)}.`
+        'Over the last 10 dB of drive the modulation changes by ' +
+        `${(value * 100).toFixed(1)} %: ${limiterWords(value)}.`
       )
   }
 }
 
 function slopeWords(slope: number): string {
-  if (slope >= 0.7) return ', as a receiver does'
-  return ': far less than 1, so something beside the generator is heard (leakage, another path)'
+  if (slope >= 0.7) return ', as in any receiver'
+  return ': far less than 1, so the receiver hears more than the generator (leakage, another path)'
 }
 
 function exponentWords(exponent: number): string {
-  if (exponent > 1.5) return 'an output stage straight on the supply (2 is ideal)'
+  if (exponent > 1.5) return 'an output stage directly on the supply (2 is ideal)'
   return exponent < 0.5 ? 'regulated' : 'partly regulated'
 }
 
 function limiterWords(change: number): string {
   if (Math.abs(change) < 0.06) return 'the limiter holds'
-  return change > 0.5 ? 'it follows the audio, the limiter does nothing' : 'the limiter gives way'
+  return change > 0.5 ? 'it follows the audio, the limiter does nothing' : 'the limiter partly holds'
 }
 
 /** Rows for a spreadsheet, in the units of the bench. */

@@ -5,10 +5,10 @@ export type TargetKind = TargetSpec['kind'] | 'none'
 export const TARGET_KINDS: readonly { readonly value: TargetKind; readonly title: string }[] = [
   { value: 'none', title: 'no target' },
   { value: 'window', title: 'between' },
-  { value: 'channel-error', title: 'off the channel' },
-  { value: 'nominal-error', title: 'off a nominal' },
+  { value: 'channel-error', title: 'error from the channel' },
+  { value: 'nominal-error', title: 'error from a nominal' },
   { value: 'like-reading', title: 'like another reading' },
-  { value: 'above-reading', title: 'more than another reading' },
+  { value: 'above-reading', title: 'above another reading' },
 ]
 
 /** A target as three numbers in the unit of the bench, with what they are told against. */

@@ -56,7 +56,9 @@ function setupWords(
     : classRatio !== null
       ? `${groupDigits(100 * classRatio, 1)} % of full scale`
       : accuracyWords
-  return attenuationDb > 0 ? `${known}; ${groupDigits(attenuationDb, 1)} dB in front are added` : known
+  return attenuationDb > 0
+    ? `${known}; ${groupDigits(attenuationDb, 1)} dB external attenuation added`
+    : known
 }
 
 /**

@@ -77,8 +77,8 @@ useBenchKeys({
 <template>
   <div class="page">
     <template v-if="starting">
-      <h1>Take in a set</h1>
-      <p class="lead">Owner, model, serial and the complaint are needed; the rest helps later.</p>
+      <h1>Book in a set</h1>
+      <p class="lead">Owner, model, serial number and complaint are required.</p>
       <div class="with-aside">
         <IntakeForm
           :initial="EMPTY"
@@ -109,7 +109,7 @@ useBenchKeys({
         /></label>
         <v-btn href="/api/calendar.ics" download>Calendar</v-btn>
         <v-btn @click="takenOpen = true"
-          >Bench taken{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}</v-btn
+          >Block days{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}…</v-btn
         >
         <BenchTaken
           v-if="takenOpen"
@@ -120,7 +120,7 @@ useBenchKeys({
           @add="blocked.add"
           @remove="blocked.remove"
         />
-        <v-btn variant="flat" color="primary" @click="openForm">Take in a set <kbd>J</kbd></v-btn>
+        <v-btn variant="flat" color="primary" @click="openForm">Book in a set <kbd>J</kbd></v-btn>
       </div>
       <div v-if="store.failure" class="care my-4" role="alert">
         {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn>
@@ -131,8 +131,7 @@ useBenchKeys({
       </div>
       <template v-else>
         <p v-if="store.items.length === 0" class="lead">
-          Nothing has come over this bench yet. Take in a set: owner, model, serial and what is wrong with it.
-          Then measure it as found, before anything is turned.
+          No jobs yet. Book in a set, then measure it as found, before any adjustment.
         </p>
         <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
         <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
@@ -151,7 +150,7 @@ useBenchKeys({
         />
         <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
         <template v-if="away.length > 0"
-          ><h2>Handed over last <NuxtLink to="/sets?state=away" class="all">all of them</NuxtLink></h2>
+          ><h2>Recently handed over <NuxtLink to="/sets?state=away" class="all">Show all</NuxtLink></h2>
           <JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs"
         /></template>
       </template>

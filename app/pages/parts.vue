@@ -17,18 +17,18 @@ useHead({ title: 'Parts' })
 
 <template>
   <div class="page">
-    <h1>Parts from a drawer</h1>
+    <h1>Stock parts</h1>
     <p class="lead">
-      Tested before they are fitted: DC gain rejects, only RF in a healthy test set accepts. Fresh print over
-      a sanded surface, wrong weight, unknown seller: suspect.
+      Test parts before fitting them. A DC test can reject a part; only an RF test can accept it. Suspect
+      fresh print on a sanded surface, a wrong weight, an unknown seller.
     </p>
     <p class="care">
-      A valve set as test set: several hundred volts or more inside, lethal. Plug out, wait, discharge,
-      measure below 30 V, one hand; only people competent for it.
+      A valve set as test set: several hundred volts or more inside, lethal. Unplug, wait, discharge, check
+      for less than 30 V, one hand. Competent persons only.
     </p>
     <PartTestForm :wrong="wrong" @send="keep" />
     <p v-if="store.failure && !store.failure.field" class="care" role="alert">{{ store.failure.words }}</p>
-    <p v-if="store.items?.length === 0" class="lead">Nothing tested yet.</p>
+    <p v-if="store.items?.length === 0" class="lead">No parts tested yet.</p>
     <PartTestList v-else-if="store.items" :tested="store.items" />
   </div>
 </template>

@@ -26,25 +26,25 @@ onMounted(() => {
   void store.load()
   void store.loadSchools()
 })
-useHead({ title: 'Rules and schools' })
+useHead({ title: 'Rule sets and workshop practice' })
 </script>
 
 <template>
   <div class="page">
-    <h1>Rules and schools</h1>
+    <h1>Rule sets and workshop practice</h1>
     <template v-if="editing">
       <RuleSetForm :initial="editing.body" :failure="failure" @done="keep" @cancel="editing = null" />
     </template>
     <template v-else>
       <p class="lead">
-        Every job is judged by one of these, named on its screens and its handover. Values from memory are no
-        law: check the current text. Local regulation and licensed practice decide.
+        Every job is judged by one of these, named on its screens and its handover report. Unverified values:
+        check against the current text. Local regulation and licensed practice decide.
       </p>
       <section v-for="o in store.own" :key="o.id">
-        <RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Change</v-btn>
+        <RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Edit</v-btn>
       </section>
       <section v-for="r in RULE_SETS" :key="r.id">
-        <RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Make one of your own from it</v-btn>
+        <RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Copy rule set</v-btn>
       </section>
       <SchoolList :choices="store.schools" @choose="store.chooseSchool" />
     </template>

@@ -35,10 +35,8 @@ onMounted(() => void store.open(job.job!.id))
     @give-up="store.giveUp"
   />
   <p v-if="lastAside && !small" class="quiet" role="status">
-    {{ lastAside.name || 'A photo' }} was put aside.
-    <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })"
-      >Bring it back</v-btn
-    >
+    {{ lastAside.name || 'A photo' }} removed.
+    <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })">Restore</v-btn>
   </p>
   <PhotoDialog :photo="shown" :failure="failure" @close="shownId = null" @change="change" />
 </template>

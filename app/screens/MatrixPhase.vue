@@ -23,13 +23,13 @@ const props = defineProps<{ phase: 'as-found' | 'as-left' }>()
 const TEXTS = {
   'as-found': {
     title: 'As found',
-    lead: 'Before anything is turned. Set the state of the row, key, press once: every instrument is read into it.',
+    lead: 'Before any adjustment. Set up the row, key, press Space. All instruments are read.',
   },
   'as-left': {
     title: 'As left',
     lead:
       'The same rows under the same conditions, warm, with the same ' +
-      'instruments. What differs is marked and not compared.',
+      'instruments. Rows under different conditions are not compared.',
   },
 }
 const job = useJobStore()
@@ -82,7 +82,7 @@ function strikeLast() {
 async function strike(reason: string) {
   await job.append({ kind: 'reading-struck', readingId: striking.value!, reason })
   striking.value = null
-  say('Struck out; it stays in the record')
+  say('Struck out; it stays in the log')
 }
 async function keep(reason: string) {
   await job.append({
@@ -92,7 +92,7 @@ async function keep(reason: string) {
     reason,
   })
   keeping.value = null
-  say('Kept, with your reason in the record')
+  say('Confirmed, with your reason in the log')
 }
 function typeRow(pointId: string) {
   choose(pointId)
@@ -152,17 +152,17 @@ onBeforeUnmount(() => (live.at = null))
   </MatrixScreen>
   <TextDialog
     :open="keeping !== null"
-    title="Keep the reading all the same"
+    title="Confirm implausible reading"
     :hint="keeping?.words ?? ''"
-    label="Why it is right"
-    action="Keep it"
+    label="Reason"
+    action="Confirm reading"
     @close="keeping = null"
     @done="keep"
   />
   <TextDialog
     :open="striking !== null"
     title="Strike out the reading"
-    hint="It stays in the record with your reason; it no longer counts."
+    hint="It stays in the log with your reason but is no longer used."
     label="Reason"
     action="Strike out"
     :suggestions="STRIKE_REASONS"

@@ -50,7 +50,7 @@ async function amend(changes: readonly LineChange[], reason: string) {
 async function confirmLine() {
   await job.append({ kind: 'line-confirmed', line: props.line!, who: who.value.trim() })
   emit('closeLine')
-  emit('say', `Found right: ${lineWords(props.line!)}`)
+  emit('say', `Confirmed: ${lineWords(props.line!)}`)
 }
 async function done(append: Promise<void>, words: string) {
   await append
@@ -70,14 +70,14 @@ const strike = (reason: string) =>
       title="Note"
       :hint="`to ${state.step.title}`"
       label="Note"
-      action="Keep"
+      action="Save"
       @close="emit('close')"
-      @done="text => done(job.append({ kind: 'note', stepId, text }), 'Note kept')"
+      @done="text => done(job.append({ kind: 'note', stepId, text }), 'Note saved')"
     />
     <TextDialog
       :open="which === 'strike' && lastReading !== null"
       title="Strike out the reading"
-      hint="It stays in the record with your reason; it no longer counts. Other entries are struck out in the log."
+      hint="It stays in the log with your reason but is no longer used. Other entries can be struck out in the log."
       label="Reason"
       action="Strike out"
       :suggestions="STRIKE_REASONS"
@@ -87,15 +87,15 @@ const strike = (reason: string) =>
     <TextDialog
       :open="which === 'reopen'"
       title="Reopen the step"
-      label="Why"
+      label="Reason"
       action="Reopen"
       @close="emit('close')"
       @done="reason => done(job.append({ kind: 'step-reopened', stepId, reason }), '')"
     />
     <TextDialog
       :open="confirm.asking.value !== null"
-      :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as it is'"
-      hint="It goes to the handover as an open item, with your reason."
+      :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as is'"
+      hint="It becomes an open item of the handover, with your reason."
       label="Reason"
       :action="confirm.asking.value === 'skipped' ? 'Skip' : 'Accept'"
       @close="confirm.cancel"
@@ -103,13 +103,14 @@ const strike = (reason: string) =>
     />
     <TextDialog
       :open="which === 'park'"
-      title="Park this run"
-      hint="It waits with its reason; what is stale stays stale until it is taken up again."
-      label="What it waits for"
-      action="Park"
+      title="Put run on hold"
+      hint="Rechecks remain due."
+      label="Waiting for"
+      action="Put on hold"
       @close="emit('close')"
       @done="
-        text => done(job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }), 'Parked')
+        text =>
+          done(job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }), 'Run on hold')
       "
     />
     <AmendDialog

@@ -62,14 +62,15 @@ async function readTable(file: File) {
   const { data, errors } = Papa.parse<TableRow>(await file.text(), { header: true, skipEmptyLines: 'greedy' })
   if (data.length === 0)
     return say(
-      `Nothing was read: ${errors[0]?.message ?? 'the table is empty'}. The first line names the columns.`,
+      `Nothing imported: ${errors[0]?.message ?? 'the table is empty'}. ` +
+        'The first line names the columns.',
       'problem',
     )
   const { adjusters, problems, added, changed } = withAdjusterTable(sheet.value.adjusters, data)
   if (added + changed > 0) draft.change({ adjusters })
   say(
     [
-      `${added} added, ${changed} brought up to date.`,
+      `${added} added, ${changed} updated.`,
       ...problems
         .slice(0, 3)
         .map(p => `Row ${p.row} ${TABLE_WORDS[p.why]}${p.value ? ` ("${p.value}")` : ''}.`),
@@ -136,10 +137,9 @@ function goTo(problem: SheetProblem) {
 
 async function save() {
   if (draft.conflicts.value.length > 0)
-    return say('Decide each place that you both changed, then save.', 'problem')
+    return say('Decide each field that both changed, then save.', 'problem')
   if (draft.problems.value.length > 0) return say(sheetProblemWords(draft.problems.value[0]!), 'problem')
-  if (!props.isNew && reason.value.trim() === '')
-    return say('Say why in a few words: whoever uses the sheet next wants to know.', 'problem')
+  if (!props.isNew && reason.value.trim() === '') return say('Give a short reason for the change.', 'problem')
   saving.value = true
   const kept = props.isNew
     ? await store.add(sheet.value, who.value.trim(), reason.value.trim())
@@ -162,8 +162,8 @@ async function putTogether() {
 <template>
   <div>
     <p v-if="draft.recovered.value" class="care">
-      This is what you wrote last time and did not save.
-      <button type="button" class="link" @click="draft.startOver">Start over from the saved sheet</button>
+      This is an unsaved draft from last time.
+      <button type="button" class="link" @click="draft.startOver">Discard the draft</button>
     </p>
     <ConflictList
       v-if="draft.taken.value > 0"

@@ -27,7 +27,7 @@ async function annotated(recording: Recording, measurement: Measurement): Promis
   if (recording.sampleCount > MOST_ANNOTATED)
     throw new CoreError(
       'bad-recording',
-      `${recording.file}: too long to be written anew; pass on the original`,
+      `${recording.file}: too long to be written again; pass on the original`,
     )
   const { i, q } = await recording.read(0, recording.sampleCount)
   const { meta, data } = writeSigmf({
@@ -89,7 +89,7 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
         ? 'Cancelled.'
         : error instanceof CoreError
           ? error.message
-          : 'The recording could not be measured, and this is not its fault.',
+          : 'The recording could not be measured. The recording is not the cause.',
       cancelled,
     })
   }

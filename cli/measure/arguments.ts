@@ -10,8 +10,8 @@ export interface Arguments {
 
 export const USAGE =
   'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz ' +
-  'N] [--spacing-hz 10000] [--channel-width-hz N] [--unmodulated-dbfs N] ' +
-  '[--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
+  'N] [--spacing-hz 10000] [--channel-width-hz N] [--unmodulated-dbfs ' +
+  'N] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
 const MOST_DBFS = 120
 const MODES = ['am', 'fm', 'ssb', 'audio', 'auto'] as const
 const NUMBERS = {
@@ -42,11 +42,11 @@ export function parseArguments(list: readonly string[]): Arguments {
     else if (name === '--unmodulated-dbfs') options = { ...options, unmodulatedDbfs: levelOf(name, value()) }
     else if (name in NUMBERS)
       options = { ...options, [NUMBERS[name as keyof typeof NUMBERS]]: numberOf(name, value()) }
-    else if (name.startsWith('--')) fail(name, `is not known; ${USAGE}`)
-    else if (file !== null) fail(word, 'is a second file; one at a time')
+    else if (name.startsWith('--')) fail(name, `is an unknown option; ${USAGE}`)
+    else if (file !== null) fail(word, 'is a second file; give one file at a time')
     else file = word
   }
-  if (file === null) throw new Error(`file: none was given; ${USAGE}`)
+  if (file === null) throw new Error(`file: none given; ${USAGE}`)
   return {
     file,
     json,
@@ -61,20 +61,20 @@ export function parseArguments(list: readonly string[]): Arguments {
 function modeOf(value: string): MeasureOptions['as'] {
   return (MODES as readonly string[]).includes(value)
     ? (value as MeasureOptions['as'])
-    : fail('--as', `"${value}" is none of ${MODES.join(', ')}`)
+    : fail('--as', `"${value}" is not one of ${MODES.join(', ')}`)
 }
 
 function numberOf(name: string, text: string): number {
   const value = Number(text)
   if (text.trim() === '' || !Number.isFinite(value) || value <= 0)
-    fail(name, `"${text}" is no number above zero`)
+    fail(name, `"${text}" is not a number above zero`)
   return value
 }
 
 /** A level against full scale is mostly negative. */
 function levelOf(name: string, text: string): number {
   const value = Number(text)
-  if (text.trim() === '' || !(Math.abs(value) <= MOST_DBFS)) fail(name, `"${text}" is no level in dBFS`)
+  if (text.trim() === '' || !(Math.abs(value) <= MOST_DBFS)) fail(name, `"${text}" is not a level in dBFS`)
   return value
 }
 

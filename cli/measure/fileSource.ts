@@ -2,22 +2,21 @@ import { closeSync, fstatSync, openSync, readSync } from 'node:fs'
 import { basename } from 'node:path'
 import type { ByteSource } from '../../core/formats/recording'
 
+const WHY: Readonly<Record<string, string>> = { ENOENT: 'not found', EACCES: 'no permission to read it' }
+
 /** A file on disk, read by place. @throws {Error} in words: not there, not readable, a folder */
 export function fileSource(path: string): ByteSource {
   let handle: number
   try {
     handle = openSync(path, 'r')
   } catch (error) {
-    const code = (error as NodeJS.ErrnoException).code
-    throw new Error(
-      `${basename(path)}: file: ` +
-        `${code === 'ENOENT' ? 'is not there' : code === 'EACCES' ? 'may not be read' : `cannot be opened (${code})`}`,
-    )
+    const code = (error as NodeJS.ErrnoException).code ?? ''
+    throw new Error(`${basename(path)}: file: ${WHY[code] ?? `cannot be opened (${code})`}`)
   }
   const about = fstatSync(handle)
   if (!about.isFile()) {
     closeSync(handle)
-    throw new Error(`${basename(path)}: file: is no file`)
+    throw new Error(`${basename(path)}: file: not a file`)
   }
   return {
     name: basename(path),

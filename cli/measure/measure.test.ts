@@ -20,12 +20,12 @@ describe('arguments', () => {
     expect(parseArguments(['x.wav', '--as', 'audio']).monoIs).toBe('audio')
   })
   it.each([
-    [[], /file: none was given/],
+    [[], /file: none given/],
     [['a.wav', 'b.wav'], /b\.wav: is a second file/],
-    [['a.wav', '--as', 'pm'], /--as: "pm" is none of/],
-    [['a.wav', '--nominal-hz', 'x'], /--nominal-hz: "x" is no number/],
+    [['a.wav', '--as', 'pm'], /--as: "pm" is not one of am/],
+    [['a.wav', '--nominal-hz', 'x'], /--nominal-hz: "x" is not a number above zero/],
     [['a.wav', '--tone-hz'], /--tone-hz: needs a value/],
-    [['a.wav', '--loud'], /--loud: is not known/],
+    [['a.wav', '--loud'], /--loud: is an unknown option/],
     [['a.wav', '--carrier-w', '-4'], /--carrier-w: "-4"/],
   ])('%j is refused by name', (list, words) => {
     expect(() => parseArguments(list)).toThrow(words)

@@ -5,7 +5,7 @@ import type { ModelSheet } from '../sheet'
 import type { Claim } from './claim'
 import { SPEAKS_TO } from './speaksTo'
 
-/** "About" is taken as within this of what was said (general trade knowledge: a default). */
+/** "About" is taken as within this of what was said (common practice: a default). */
 const ABOUT_RATIO = 0.25
 /** From here on owner's and bench's power differ by the meter, not by the set (common practice) [dB]. */
 const METER_DIFFERENCE_DB = 1.5

@@ -68,7 +68,7 @@ function atTheSet({ absolute, fullScale, ...ofWhole }: Accuracy, ratio: number):
   }
 }
 
-/** Meters are checked against the calibrated one monthly, that one yearly (general trade knowledge). */
+/** Meters are checked against the calibrated one monthly, that one yearly (common practice). */
 const RECHECK_DAYS = { monthly: 31, yearly: 366 } as const
 
 /** @returns days since the calibration and whether the yearly one is overdue; null when nobody knows */

@@ -38,30 +38,32 @@ const USUAL = { steps: 16, settleS: 0.6, readings: 3 } as const
 export const STEPPED_PRESETS: readonly SteppedPreset[] = [
   {
     id: 'sinad',
-    title: 'SINAD against level',
+    title: 'SINAD over level',
     what: 'sensitivity, and whether it falls 1 dB per dB',
-    before: 'Receiving, RF gain full, squelch open. Never key into the generator.',
+    before: 'On receive, RF gain full, squelch open. Never key into the generator.',
     plan: { ...USUAL, set: 'inputV', from: 0.1e-6, to: 100e-6, spacing: 'log', read: 'sinadDb' },
   },
   {
     id: 'depth',
-    title: 'Depth against drive',
+    title: 'Depth over drive',
     what: 'whether the limiter holds',
     before: 'AM, keyed on dummy load: 16 steps take 15 s.',
     plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'depthNegativeRatio' },
   },
   {
     id: 'deviation',
-    title: 'Deviation against drive',
+    title: 'Deviation over drive',
     what: 'whether the limiter holds',
     before: 'FM, keyed on dummy load: 16 steps take 15 s.',
     plan: { ...USUAL, set: 'toneV', from: 0.003, to: 0.19, spacing: 'log', read: 'deviationPositiveHz' },
   },
   {
     id: 'passband',
-    title: 'SINAD against frequency',
-    what: 'where the receiver hears best, and how wide: an intermediate frequency beside its filter shows at once',
-    before: 'Receiving, generator at 1 \u00b5V; ends for channel 19 of the 27 MHz plans: write your own.',
+    title: 'SINAD over frequency',
+    what:
+      'where the receiver is most sensitive, and how wide: ' +
+      'shows an intermediate frequency beside its filter',
+    before: 'On receive, generator at 1 µV. Defaults for channel 19 of the 27 MHz plans: enter your own.',
     plan: {
       ...USUAL,
       steps: 21,
@@ -74,7 +76,7 @@ export const STEPPED_PRESETS: readonly SteppedPreset[] = [
   },
   {
     id: 'power',
-    title: 'Power against supply voltage',
+    title: 'Power over supply voltage',
     what: 'whether the output stage goes with the square of the voltage, or is regulated',
     before: 'Keyed on dummy load. 11.0 to 14.4 V: not for sets of another supply.',
     plan: { ...USUAL, set: 'supplyV', from: 11, to: 14.4, spacing: 'linear', read: 'powerW' },
@@ -103,7 +105,7 @@ export function stepValues({
   ))
     throw new CoreError('out-of-range', `${steps} steps from ${from} to ${to}`)
   if (spacing === 'log' && !(from > 0 && to > 0))
-    throw new CoreError('out-of-range', 'logarithmic steps need both ends above nought')
+    throw new CoreError('out-of-range', 'logarithmic steps need both ends above zero')
   return Array.from({ length: steps }, (_, i) => {
     const share = i / (steps - 1)
     return spacing === 'log' ? from * (to / from) ** share : from + (to - from) * share

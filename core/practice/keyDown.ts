@@ -8,7 +8,7 @@ export interface KeyDown {
   readonly timesOver: number
 }
 
-/** Key-down when the sheet does not say (general trade knowledge: 20 s solid state on alignment). */
+/** Key-down when the sheet does not say (common practice: 20 s solid state on alignment). */
 const USUAL_LIMIT_S = 20
 
 /** How long it was keyed, in all and at a stretch, against the longest that the sheet allows. */

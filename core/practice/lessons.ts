@@ -44,12 +44,12 @@ const released = (log: readonly Logged[]) =>
 const WARM: LessonStep = {
   say: 'Let 20 minutes of warm-up pass.',
   why: 'Crystals move most in the first minutes. What is set cold is wrong warm.',
-  hint: 'Press "Pass 20 min" on the panel of the set.',
+  hint: 'Press "Advance 20 min" in the simulator.',
   done: ({ state }) => state.memory.warmS >= 1200,
 }
 const UNKEY: LessonStep = {
   say: 'Release the key.',
-  why: 'Every second of key-down is heat in the output device. 20 s at most, then rest twice as long.',
+  why: 'Every second of key-down heats the output device. 20 s max., then rest twice as long.',
   hint: 'Press K, or the button "Keyed".',
   done: look => !keyed(look) && released(look.log),
 }
@@ -59,7 +59,7 @@ export const LESSONS: readonly Lesson[] = [
   {
     id: 'carrier',
     title: 'Set the carrier of an AM mobile',
-    what: 'One preset, one number: what a preset does, and why the carrier is set before the depth.',
+    what: 'One preset, one reading: what a preset does, and why the carrier is set before the depth.',
     designId: 'osmund-40a',
     kitId: 'usual',
     prepare: prepared('osmund-40a', at('RV4', 0.36)),
@@ -67,14 +67,14 @@ export const LESSONS: readonly Lesson[] = [
       WARM,
       {
         say: 'Key the set on the dummy load and read the power.',
-        why: 'Measure first, then turn: otherwise nobody knows what it was.',
-        hint: 'Press K. The power stands at the right, in watts.',
+        why: 'Measure first, then adjust. Otherwise nobody knows what it was.',
+        hint: 'Press K. The power is shown at the right, in watts.',
         done: look => keyed(look) && power(look) > 1,
       },
       {
-        say: 'Turn RV4, the carrier preset, until the power is between 3.8 and 4.0 W.',
-        why: '4 W is the limit of the rule set; a shade below keeps it inside with the meter\u2019s own error.',
-        hint: 'The buttons + and \u2212 beside RV4 turn it a little. Wait for the needle.',
+        say: 'Adjust RV4, the carrier preset, until the power is between 3.8 and 4.0 W.',
+        why: '4 W is the limit of the rule set. Slightly below stays within it, meter error included.',
+        hint: 'The buttons + and − beside RV4 turn it a little. Wait for the meter.',
         done: look => keyed(look) && between(3.75, 4.0, power(look)),
       },
       UNKEY,
@@ -90,7 +90,7 @@ export const LESSONS: readonly Lesson[] = [
   {
     id: 'peak',
     title: 'Peak a coil, past the top and back',
-    what: 'How a maximum is found that is flat on top, with a needle that lags.',
+    what: 'How to find a maximum that is flat on top, with a meter that lags.',
     designId: 'osmund-27f',
     kitId: 'usual',
     prepare: prepared('osmund-27f', at('L4', -1.7)),
@@ -98,14 +98,16 @@ export const LESSONS: readonly Lesson[] = [
       WARM,
       {
         say: 'Key the set and read the power.',
-        why: 'A coil before a saturated output stage hides: little is missing until much is wrong.',
+        why:
+          'A coil before a saturated output stage hides its ' +
+          'state: little is missing until much is wrong.',
         hint: 'Press K.',
         done: look => keyed(look) && power(look) > 0.5,
       },
       {
         say: 'Turn the core of L4 inwards until the power no longer rises, and past it until it falls.',
-        why: 'Near the top the curve is flat: only its two sides tell where the middle is.',
-        hint: 'L4 stands at \u22121.7 turns. Go on beyond 0 until the power is lower again.',
+        why: 'Near the top the curve is flat. Only its two sides show where the middle is.',
+        hint: 'L4 is at −1.7 turns. Continue beyond 0 until the power is lower again.',
         done: look => beenAt(look.log, 'L4', p => p > 0.6),
       },
       {
@@ -128,13 +130,13 @@ export const LESSONS: readonly Lesson[] = [
       WARM,
       {
         say: 'Feed in the tone and key: read the deviation.',
-        why: 'The limiter must be full, so that louder speech cannot go further.',
+        why: 'The limiter must be full, so that louder speech cannot deviate further.',
         hint: 'Tone on, then K.',
         done: look => keyed(look) && toneOn(look),
       },
       {
         say: 'Turn RV2 until the deviation is between 2.3 and 2.5 kHz.',
-        why: '2.5 kHz is the most that the channel raster bears.',
+        why: '2.5 kHz is the maximum for this channel raster.',
         hint: 'RV2 counterclockwise: the button \u2212.',
         done: look => keyed(look) && between(2250, 2500, look.truth.values.deviationPositiveHz),
       },
@@ -151,14 +153,14 @@ export const LESSONS: readonly Lesson[] = [
     steps: [
       {
         say: 'Disable the PA oscillator and key: the gate voltage can be read without a watt of RF.',
-        why: 'A meter on the gate while RF is there reads nonsense, and a slip kills the device.',
+        why: 'A meter on the gate while RF is present reads wrong, and a slip kills the device.',
         hint: '"Drive off" on the panel, then K.',
         done: look => keyed(look) && look.state.controls.driveOff,
       },
       {
-        say: 'Raise R36 until the gate stands at 2.4 V.',
-        why: 'For this kit. 5 V would draw two amperes and cook the device in seconds.',
-        hint: 'Gate voltage stands at the multimeter. Small steps.',
+        say: 'Raise R36 until the gate is at 2.4 V.',
+        why: 'For this kit only. 5 V would draw two amperes and destroy the device in seconds.',
+        hint: 'Read the gate voltage at the multimeter. Small steps.',
         done: look => between(2.3, 2.5, look.truth.values.gateV),
       },
       UNKEY,
@@ -174,7 +176,7 @@ export const LESSONS: readonly Lesson[] = [
   {
     id: 'twins',
     title: 'Two trimmers side by side',
-    what: 'Which is which? A touch and back tells, without losing the other.',
+    what: 'Which is which? Move one slightly and return it, without losing the other.',
     designId: 'osmund-27f',
     kitId: 'usual',
     prepare: prepared('osmund-27f', at('CT2', 0.55), at('CT3', 0.45)),
@@ -182,13 +184,17 @@ export const LESSONS: readonly Lesson[] = [
       WARM,
       {
         say: 'Key on channel 20 and read the frequency: it is low.',
-        why: '27.79125 MHz is nominal; aim for 0 to +20 Hz, since crystals fall with age.',
+        why: '27.79125 MHz is nominal. Target 0 to +20 Hz, since crystals fall with age.',
         hint: 'Press K.',
         done: look => keyed(look) && look.state.controls.channel === 20,
       },
       {
-        say: 'Touch one of the twins, CT2 or CT3, and watch: does the frequency move? If not, put it back at once.',
-        why: 'The other one belongs to the receiver: turned, it must be set again with other instruments.',
+        say:
+          'Move one of the look-alikes, CT2 or CT3, slightly and ' +
+          'watch: does the frequency move? If not, return it at once.',
+        why:
+          'The other one belongs to the receiver. If moved, ' +
+          'it must be set again with other instruments.',
         hint: 'Note its position first. One press of + and look.',
         done: look => look.log.some(l => l.action.kind === 'turn' && /^CT[23]$/.test(l.action.designator)),
       },

@@ -3,7 +3,7 @@ import { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menu
 
 const decimal = (min: number, max: number, decimals = 0): MenuFormat => ({ radix: 10, decimals, min, max })
 
-describe('menu values as the sheet says', () => {
+describe('menu values as stated on the sheet', () => {
   it.each([
     ['6Eh', HEX_BYTE, 110, '6Eh'],
     ['0x6e', HEX_BYTE, 110, '6Eh'],

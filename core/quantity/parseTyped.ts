@@ -113,7 +113,7 @@ export function checkRange(value: number, quantity: Quantity, shown = String(val
   if (value >= info.min && value <= info.max) return
   const low = info.min * info.perSi
   const high = info.max * info.perSi
-  const why = value < 0 ? ' A negative value cannot occur here.' : ''
+  const why = value < 0 ? ' A negative value is impossible here.' : ''
   throw new CoreError(
     'out-of-range',
     `${info.label}: "${shown}" is outside ${low} to ${high} ${info.shownUnit}.${why}`,
@@ -125,7 +125,7 @@ function toSi(number: number, unit: string, siUnit: string): number {
   if (lower === 'dbm' && siUnit === 'W') return dbmToWatts(number)
   if (lower === 'dbm' && siUnit === 'V') return dbmToVolts(number)
   if (lower === 'db' && (siUnit === 'W' || siUnit === 'V'))
-    throw new CoreError('unknown-unit', `"dB" is a ratio, not a level (P14). Meant dBm?`)
+    throw new CoreError('unknown-unit', '"dB" is a ratio, not a level. Meant dBm?')
   const factor = FACTOR[siUnit]?.[lower]
   if (factor === undefined)
     throw new CoreError(

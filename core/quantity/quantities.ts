@@ -103,7 +103,7 @@ export const QUANTITIES = {
     needs: ['rf'],
   },
   depthPositiveRatio: {
-    label: 'Depth, crest',
+    label: 'AM positive peak',
     symbol: 'm+',
     siUnit: 'ratio',
     shownUnit: '%',
@@ -113,7 +113,7 @@ export const QUANTITIES = {
     needs: ['rf', 'tone'],
   },
   depthNegativeRatio: {
-    label: 'Depth, trough',
+    label: 'AM negative peak',
     symbol: 'm\u2212',
     siUnit: 'ratio',
     shownUnit: '%',
@@ -196,7 +196,7 @@ export const QUANTITIES = {
     floor: 'max',
   },
   carrierLeakDb: {
-    label: 'Carrier below PEP',
+    label: 'Carrier suppression',
     symbol: 'leak',
     siUnit: 'dB',
     shownUnit: 'dB',

@@ -43,7 +43,7 @@ describe('designs', () => {
     expect(() => rigFault('X99')).toThrow(expect.objectContaining({ code: 'unknown-cause' }))
   })
   it.each(['osmund-27f', 'osmund-40a', 'larkfield-lx8', 'larkfield-lx8m', 'corvid-m6'])(
-    '%s, healthy, draws and gives what its kind does (general trade knowledge)',
+    '%s, healthy, draws and gives what its kind does (common practice)',
     id => {
       const s = advance(healthyRig(id, 2), 1500)
       const rx = truthOf(s).values

@@ -49,7 +49,7 @@ export function absoluteLimits(ruleSetId: string, carrierHz: number): AbsoluteLi
   const out: AbsoluteLimit[] = []
   if (spurious) {
     const mostW = isProtected ? spurious.inside : spurious.outside
-    const words = `second harmonic at most ${mostW < 1e-7 ? `${mostW * 1e9} nW` : `${mostW * 1e6} \u00b5W`}`
+    const words = `second harmonic ${mostW < 1e-7 ? `${mostW * 1e9} nW` : `${mostW * 1e6} µW`} max.`
     out.push({ id: spurious.id, quantity: 'harmonicDbc', mostW, words, confidence: spurious.confidence })
   }
   if (adjacent) {
@@ -58,7 +58,7 @@ export function absoluteLimits(ruleSetId: string, carrierHz: number): AbsoluteLi
       id: id!,
       quantity: 'adjacentDbc',
       mostW: adjacent.watts,
-      words: `adjacent channel at most ${adjacent.watts * 1e6} \u00b5W`,
+      words: `adjacent channel ${adjacent.watts * 1e6} µW max.`,
       confidence: 'M',
     })
   }

@@ -44,7 +44,7 @@ function fortyChannelsHz(): number[] {
 
 /**
  * Bands of a six-band multimode, 450 kHz apart; only D is a CB plan, the rest lies outside it in most
- * countries (general trade knowledge).
+ * countries (common practice).
  */
 export const SIX_BANDS = ['A', 'B', 'C', 'D', 'E', 'F'] as const
 const BAND_STEP_HZ = 450_000
@@ -52,7 +52,7 @@ const BAND_STEP_HZ = 450_000
 const SIX_BAND: ChannelPlan = {
   id: 'six-band',
   name: 'six bands of 40 channels, A to F',
-  source: 'general trade knowledge',
+  source: 'common practice',
   channelsHz: SIX_BANDS.flatMap((_, band) =>
     FORTY.channelsHz.map(hz => hz + (band - SIX_BANDS.indexOf('D')) * BAND_STEP_HZ),
   ),
@@ -74,7 +74,7 @@ const HF_FIVE: ChannelPlan = {
 const CW_20: ChannelPlan = {
   id: 'cw-20m',
   name: '14.060 MHz CW',
-  source: 'model sheet (invented set)',
+  source: 'service sheet (invented set)',
   channelsHz: [14_060_000],
   names: ['20 m'],
 }

@@ -37,6 +37,6 @@ export function emissionMask(
  * current text).
  */
 export const ADJACENT_MOST_W: Readonly<Record<string, { readonly watts: number; readonly words: string }>> = {
-  'R-EU': { watts: 20e-6, words: 'R-EU7: at most 20 \u00b5W in an adjacent channel' },
-  'R-UK27': { watts: 10e-6, words: 'R-UK6: at most 10 \u00b5W in an adjacent channel' },
+  'R-EU': { watts: 20e-6, words: 'R-EU7: 20 µW max. in an adjacent channel' },
+  'R-UK27': { watts: 10e-6, words: 'R-UK6: 10 µW max. in an adjacent channel' },
 }

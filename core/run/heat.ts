@@ -1,7 +1,7 @@
 import type { SetKind } from '../sheet'
 
 /**
- * Time in which a final takes on and gives off heat, by kind of set [s] (general trade knowledge, from
+ * Time in which a final takes on and gives off heat, by kind of set [s] (common practice, from
  * memory: order of magnitude only).
  */
 const TAU_S: Readonly<Record<SetKind, number>> = {

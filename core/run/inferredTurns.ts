@@ -4,7 +4,7 @@ import { physicalDifferences, WARM_S } from './comparability'
 import type { JobEvent, RowTaken } from './jobEvent'
 
 /**
- * Repeatability that is taken for granted where no instrument was named (general trade knowledge): of reading
+ * Repeatability that is taken for granted where no instrument was named (common practice): of reading
  * [ratio].
  */
 const UNKNOWN_REPEATABILITY = 0.02

@@ -73,7 +73,7 @@ function stepItems(state: RunState['steps'][number], run: RunState): Omit<OpenIt
   const missing = missingNeeds(run.steps, id)
     .map(s => s.step.id)
     .join(', ')
-  return [{ id, title, kind: 'step-open', detail: missing ? `waits for ${missing}` : state.status }]
+  return [{ id, title, kind: 'step-open', detail: missing ? `waiting for ${missing}` : state.status }]
 }
 
 /** Of a row that was taken in part only what is missing is missing. */
@@ -88,7 +88,7 @@ function rowItems(row: RowState): Omit<OpenItem, 'settled'>[] {
   const title = row.point.title
   if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: missingWords(row, 'at the end') }]
   if (row.stale)
-    return [{ id, title, kind: 'as-left-stale', detail: 'something was turned after it was measured' }]
+    return [{ id, title, kind: 'as-left-stale', detail: 'something was adjusted after it was measured' }]
   const outside = row.cells.find(c => c.judgement && c.judgement.verdict !== 'inside')
   return outside ? [{ id, title, kind: 'as-left-outside', detail: outside.judgement!.verdict }] : []
 }

@@ -92,7 +92,7 @@ describe('as found, by kind of set', () => {
         'RF power as the owner had it, voice',
         'RF power at the recommended mark',
         'RF power at the recommended mark, voice',
-        'RF power wide open',
+        'RF power fully up',
       ]),
     )
   })

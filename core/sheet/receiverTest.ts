@@ -21,7 +21,7 @@ export const SPEECH_HZ = 2400
 const TELEGRAPHY_HZ = 250
 
 /**
- * What is usual in a mode (general trade knowledge): 30 % on AM, 1.5 kHz on FM, a bare carrier on sideband
+ * What is usual in a mode (common practice): 30 % on AM, 1.5 kHz on FM, a bare carrier on sideband
  * and CW.
  */
 const USUAL: Readonly<Record<SetState['mode'], ReceiverTest>> = {

@@ -34,7 +34,7 @@ export function modelSheet(id: string, revision?: number): ModelSheet {
   if (!found)
     throw new CoreError(
       'unknown-sheet',
-      `no model sheet "${id}"${revision === undefined ? '' : ` revision ${revision}`}`,
+      `service sheet "${id}"${revision === undefined ? '' : ` revision ${revision}`} not found`,
     )
   return found
 }

@@ -35,7 +35,7 @@ const ALL_POWER: readonly Topic[] = [
 ]
 
 /**
- * The table "what goes stale", with its reasons (general trade knowledge; arithmetic of the mixing scheme in
+ * The table "what goes stale", with its reasons (common practice; arithmetic of the mixing scheme in
  * core/rig).
  */
 export const GOES_STALE: Record<
@@ -49,7 +49,7 @@ export const GOES_STALE: Record<
   'tx-crystal': { topics: ['tx-frequency'], because: 'the transmit mixing crystal adds to every channel' },
   'rx-crystal': {
     topics: ['rx-frequency', 'receiver'],
-    because: 'the receive mixing crystal sets where the intermediate frequency lands',
+    because: 'the receive mixing crystal sets the position of the intermediate frequency',
   },
   'vco-coil': {
     topics: ['lock', 'vco', 'deviation', 'purity'],
@@ -63,7 +63,7 @@ export const GOES_STALE: Record<
     topics: ALL_POWER,
     because: 'the trap takes power from the carrier as it is moved over the harmonic',
   },
-  'carrier-preset': { topics: ALL_POWER, because: 'headroom and with it the depth follow the carrier' },
+  'carrier-preset': { topics: ALL_POWER, because: 'headroom, and with it the depth, depends on the carrier' },
   'modulation-preset': {
     topics: ['modulated-power', 'depth', 'purity'],
     because: 'it sets how far the limiter lets the audio go',
@@ -74,7 +74,8 @@ export const GOES_STALE: Record<
   'carrier-oscillator': {
     topics: ['tx-frequency', 'rx-frequency', 'receiver', 'linearity'],
     because:
-      'it places the carrier against the filter: frequency, audio of both sidebands and suppression follow',
+      'it sets the carrier against the filter: frequency, ' +
+      'audio of both sidebands and suppression depend on it',
   },
   'mode-offset': {
     topics: ['tx-frequency', 'rx-frequency', 'receiver'],
@@ -84,13 +85,13 @@ export const GOES_STALE: Record<
     topics: ['bias', 'power', 'modulated-power', 'linearity', 'purity', 'supply-current'],
     because: 'gain, linearity and heat follow the bias',
   },
-  'balance': { topics: ['linearity'], because: 'it sets what is left of the carrier' },
+  'balance': { topics: ['linearity'], because: 'it sets the carrier suppression' },
   'alc': {
     topics: ['modulated-power', 'linearity', 'purity'],
     because: 'it sets how far the output stage is driven',
   },
-  'power-control': { topics: ALL_POWER, because: 'headroom and with it the depth follow the carrier' },
-  'tank': { topics: ALL_POWER, because: 'the valves see another load' },
+  'power-control': { topics: ALL_POWER, because: 'headroom, and with it the depth, depends on the carrier' },
+  'tank': { topics: ALL_POWER, because: 'it changes the load of the valves' },
   'preselector': {
     topics: [...ALL_POWER, 'receiver'],
     because: 'it tunes the receiver\u2019s front end and the driver together',

@@ -2,8 +2,8 @@ import type { Adjuster, Step } from './modelSheet'
 
 /** What every sheet says alike. */
 export const DUMMY_LOAD = 'Dummy load on the antenna socket. Never align into an antenna.'
-export const RF_BURN = 'No finger on output coils or socket while keyed: RF burns. Finals get hot.'
-export const WAX = 'Warm the wax first; the right tool or the core splits.'
+export const RF_BURN = 'RF burns: keep fingers off output coils and socket while keyed. Finals get hot.'
+export const WAX = 'Soften the wax and use the correct tool; cores split.'
 export const NEVER_KEY_GENERATOR = 'Never key into the generator: disconnect it or use an attenuator.'
 export const UNLOCKED = 'An unlocked set must not transmit.'
 
@@ -78,7 +78,7 @@ export function preset(
   name: string,
   moves: string,
   [where, x, y]: Place,
-  caution: string | null = 'Note its position. Dirty: clean, then end to end ten times.',
+  caution: string | null = 'Note its position. If dirty: clean, then turn end to end ten times.',
 ): Adjuster {
   return {
     designator,

@@ -35,7 +35,7 @@ export function annotationsOf(m: Measurement): Annotation[] {
 
 function amLabel(am: Measurement['am']): string | null {
   if (!am) return null
-  const pinched = am.pinchedRatio > 0 ? `, pinched off ${percent(am.pinchedRatio)} of the time` : ''
+  const pinched = am.pinchedRatio > 0 ? `, cut off ${percent(am.pinchedRatio)} of the time` : ''
   return `AM ${percent(am.depthNegative)}${pinched}`
 }
 

@@ -30,7 +30,7 @@ export function referenceNote(centreHz: number | null, referencePpm: number | nu
   return noteIf(
     centreHz !== null && referencePpm === null,
     'reference-unknown',
-    'The uncertainty of the frequency holds the noise only: how far the ' +
-      'receiver\u2019s own reference is off is not known (1 ppm is 27 Hz at 27 MHz).',
+    'The uncertainty of the frequency holds the noise only. The error of ' +
+      'the receiver\u2019s own reference is unknown (1 ppm is 27 Hz at 27 MHz).',
   )
 }

@@ -33,7 +33,8 @@ export async function measureRecording(
   if (count < LEAST_SAMPLES)
     throw new CoreError(
       'bad-recording',
-      `${recording.file}: samples: ${count} are too few to measure anything, ${LEAST_SAMPLES} are needed`,
+      `${recording.file}: samples: ${count} are too few ` +
+        `to measure anything; ${LEAST_SAMPLES} are needed`,
     )
   const beginning = `Only the first ${(count / recording.sampleRateHz).toFixed(0)} s are measured.`
   const early: Note[] = [

@@ -90,8 +90,8 @@ function notesOf(hasHum: boolean, { re, rateHz }: Series): Note[] {
     ...noteIf(
       hasHum,
       'hum-fm',
-      'Hum moves the frequency of the carrier: the envelope is read with it followed.',
+      'Hum moves the carrier frequency. The envelope is read with the frequency tracked.',
     ),
-    ...noteIf(isShort, 'too-short', 'Less than a tenth of a second is sent: figures are coarse.'),
+    ...noteIf(isShort, 'too-short', 'Keyed for less than a tenth of a second: figures are coarse.'),
   ]
 }

@@ -24,8 +24,8 @@ export async function measureAudio(
     ? { signalPresent: true, uncertainty: { audio: found.uncertainty }, audio: found.values }
     : {}
   const overloaded =
-    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of ` +
-    'its samples are cut off; distortion is that of the recording.'
+    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % ` +
+    'of its samples are clipped. The distortion is that of the recording.'
   const products = found.values.harmonicsDbc.map((db, k) => ({ name: `harmonic ${k + 2}`, db }))
   return {
     measurement: {

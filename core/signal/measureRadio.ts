@@ -33,11 +33,11 @@ const NOISE_OVER_PASS = 2 * 1.39
 /** Ratios between common sample rates: a tone that is off by one of them tells a wrong rate. */
 const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as const
 
-const NO_SIGNAL = note('no-signal', 'Nothing stands out of the noise: nothing is read.')
+const NO_SIGNAL = note('no-signal', 'No signal above the noise: nothing measured.')
 const ONLY_AT_CENTRE = note(
   'only-at-centre',
-  'A weak line stands at the centre of the recording, and nothing else: the offset of the ' +
-    'receiver, or a carrier on it. Tune 10 kHz beside the carrier and record again.',
+  'Only a weak line at the centre of the recording: the offset of the receiver, ' +
+    'or a carrier on it. Tune 10 kHz beside the carrier and record again.',
 )
 const unlessOfSignal = (notes: readonly Note[]) =>
   notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre')
@@ -158,8 +158,8 @@ function measureChannel(
   const nominalInChannelHz = nearHz === null ? null : nearHz - peakHz
   const at: Place = { recording, options, spectrum, found, channelHz: peakHz, nominalInChannelHz, beside }
   const off =
-    `The strongest signal lies ${Math.round(peakHz - (nearHz ?? 0))} ` +
-    'Hz from the nominal frequency: that one is measured.'
+    `The strongest signal is ${Math.round(peakHz - (nearHz ?? 0))} ` +
+    'Hz from the nominal frequency. That one is measured.'
   return {
     part: byMode(at, input, health.overload),
     notes: [...noteIf(isOff, 'off-nominal', off), ...channel.notes],
@@ -172,8 +172,8 @@ function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
   const ms = (samples: number) => ((1000 * samples) / rateHz).toFixed(1)
   throw new CoreError(
     'bad-recording',
-    `${file}: length: of the longest stretch that is sent without a break ` +
-      `${ms(re.length)} ms can be measured, ${ms(LEAST_KEYED)} ms are needed`,
+    `${file}: length: the longest unbroken transmission leaves ` +
+      `${ms(re.length)} ms to measure, ${ms(LEAST_KEYED)} ms are needed`,
   )
 }
 

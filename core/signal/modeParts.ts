@@ -43,7 +43,7 @@ export function byMode(at: Place, input: ModeInput, overload: boolean): Part {
   // The mode is guessed from what AM is measured from: looked for once.
   const on = options.as === 'fm' || options.as === 'ssb' ? null : onPeak(input)
   const mode = modeOf(options.as, on, input.noisePower)
-  const guessed = `Taken for ${mode.toUpperCase()} by its envelope and sidebands; say the mode if it is another.`
+  const guessed = `Taken as ${mode.toUpperCase()} by its envelope and sidebands. Choose the mode if it is another.`
   const part = partOf(mode, at, input, on, overload)
   return {
     ...part,

@@ -81,29 +81,29 @@ interface Seen {
 function notesOf(raw: RawHealth, { isIq, apart, corrects, removes, imageDbc }: Seen, peakHz: number): Note[] {
   const levelDb = ratioToDb(raw.meanPower)
   const overloaded =
-    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are cut off. ` +
-    'Depth, products and neighbouring channels are not read from it; record again with 10 dB less.'
-  const corrected = `I and Q were out of balance (mirror ${imageDbc?.toFixed(1)} dBc): put right before measuring.`
+    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are clipped. ` +
+    'Depth, products and adjacent channels are not read from it. Record again with 10 dB less.'
+  const corrected = `I and Q were out of balance (image ${imageDbc?.toFixed(1)} dBc): corrected before measuring.`
   const low = `The level is low (${levelDb.toFixed(0)} dBFS): record with more gain.`
   return [
     ...noteIf(raw.overload, 'overload', overloaded),
     ...noteIf(
       isIq && !apart,
       'image-not-separable',
-      'The signal lies on its own mirror about the centre: imbalance of I and ' +
-        'Q cannot be told from it. Tune 15 kHz beside it for that.',
+      'The signal covers its own image about the centre: I/Q ' +
+        'imbalance cannot be detected. Tune 15 kHz beside it for that.',
     ),
     ...noteIf(corrects, 'image-corrected', corrected),
     ...noteIf(
       removes,
       'dc-removed',
-      'The offset of the receiver at its centre was taken out; the signal is elsewhere.',
+      'The offset of the receiver at its centre was removed; the signal is elsewhere.',
     ),
     ...noteIf(
       isIq && !removes && Math.abs(peakHz) < AT_CENTRE_HZ,
       'carrier-at-centre',
-      'The signal lies at the centre of the recording: an offset of the ' +
-        'receiver would add to its carrier and is not taken out.',
+      'The signal is at the centre of the recording: an offset of ' +
+        'the receiver would add to its carrier and is not removed.',
     ),
     ...noteIf(levelDb < LOW_DBFS, 'level-too-low', low),
   ]

@@ -96,7 +96,7 @@ describe('carrier', () => {
     expect(rms).toBeGreaterThan(0.4 * bound)
     expect(rms).toBeLessThan(4 * bound)
   })
-  it('error is told in Hz and ppm against the nominal channel', async () => {
+  it('error is told in Hz and ppm from the nominal channel', async () => {
     const { carrier } = await measure(recordingOf(amSignal({ depth: 0.3, offsetHz: 5000 })), {
       nominalHz: 27_184_900,
     })
@@ -309,7 +309,7 @@ describe('whatever is given', () => {
       const made = amSignal({ depth: 0.5 })
       await expect(
         measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) })),
-      ).rejects.toThrow(/without a break [\d.]+ ms can be measured, 10\.7 ms are needed/)
+      ).rejects.toThrow(/longest unbroken transmission leaves [\d.]+ ms to measure, 10\.7 ms are needed/)
     },
   )
   it('syllables on one sideband are measured, however short each is', async () => {

@@ -134,28 +134,24 @@ function maskOf(at: At, mode: Mode, ownHz: number, carrierPower: number): MaskFi
 function adjacentNotes(at: At, adjacent: readonly AdjacentFigure[]): Note[] {
   const inNoise = adjacent.filter(a => a.bound !== null && !isOfOthers(at, a.offsetHz, a.bandwidthHz / 2))
   const words =
-    `${inNoise.length} of ${adjacent.length} neighbouring figures are noise of the receiver ` +
-    'for a good part: the set is cleaner than they say, by how much cannot be told.'
+    `${inNoise.length} of ${adjacent.length} adjacent-channel figures are largely ` +
+    'receiver noise: the set is cleaner than they show, by an unknown amount.'
   return [
-    ...noteIf(
-      adjacent.length === 0,
-      'no-span',
-      'The recording is too narrow to hold a neighbouring channel.',
-    ),
+    ...noteIf(adjacent.length === 0, 'no-span', 'The recording is too narrow to hold an adjacent channel.'),
     ...noteIf(inNoise.length > 0, 'adjacent-in-noise', words),
   ]
 }
 
 function maskNotes({ options }: At, mask: MaskFigure | null): Note[] {
-  const assumed = `The mask was judged for ${ASSUMED_W} W: the power of the carrier was not told.`
-  const none = `${options.mask?.ruleSetId} has no mask that this recording could be judged by.`
+  const assumed = `The mask was judged for ${ASSUMED_W} W: the carrier power was not given.`
+  const none = `${options.mask?.ruleSetId} has no mask that this recording can be judged by.`
   return [
     ...noteIf(mask !== null && options.carrierW === null, 'mask-power-assumed', assumed),
     ...noteIf(
       mask?.pass === null,
       'mask-not-judged',
-      'Noise of the receiver, or somebody else, fills a part of the ' +
-        'mask: whether the set keeps it there cannot be told.',
+      'Receiver noise or another station fills a part of ' +
+        'the mask: cannot tell whether the set meets it there.',
     ),
     ...noteIf(options.mask !== null && mask === null, 'mask-not-judged', none),
   ]

@@ -9,15 +9,15 @@ const OWED: readonly { readonly id: string; readonly title: string; readonly why
   {
     id: 'bias',
     title: 'Bias of the new device, before any key-down',
-    why: 'a gate or base far too high kills the new one in seconds',
+    why: 'far too high a gate or base bias kills the new device in seconds',
   },
-  { id: 'cause', title: 'Cause of the failure', why: 'a new device dies of what killed the old one' },
+  { id: 'cause', title: 'Cause of the failure', why: 'the same fault would destroy the new device' },
   {
     id: 'coils',
     title: 'Input and output coils peaked, band balanced',
     why: 'another device has another capacitance',
   },
-  { id: 'harmonics', title: 'Harmonics', why: 'the line-up behind the final was moved' },
+  { id: 'harmonics', title: 'Harmonics', why: 'the stages behind the final were affected' },
   { id: 'heat', title: 'Current and temperature', why: 'mounting, insulator, paste' },
 ]
 const NEUTRALISING = {

@@ -5,9 +5,9 @@ import type { ModelSheet } from '../sheet'
 const MOBILE_LIMIT_A = 1.5
 /** A small kit draws less than that when keyed. */
 const KIT_LIMIT_A = 0.5
-/** Healthy idle current lies within this of the sheet's range (general trade knowledge: 30 %). */
+/** Healthy idle current lies within this of the sheet's range (common practice: 30 %). */
 const IDLE_TOLERANCE = 0.3
-/** First key-down: limit raised to the transmit current times this (general trade knowledge). */
+/** First key-down: limit raised to the transmit current times this (common practice). */
 const KEYED_MARGIN = 1.3
 
 export interface FirstPowerPlan {
@@ -56,20 +56,20 @@ export function idleOutcome(sheet: ModelSheet, tried: PowerTried): 'right' | 'hi
  */
 export const ISOLATION_ORDER: readonly { readonly doThis: string; readonly proves: string }[] = [
   {
-    doThis: 'Supply off. Resistance of the supply input, both polarities.',
+    doThis: 'Supply off. Measure the resistance of the supply input, both polarities.',
     proves: 'near zero both ways: polarity diode, or a hard short behind it',
   },
   {
-    doThis: 'Take out the final\u2019s supply side; switch on again with the limit low.',
-    proves: 'current falls: it was the final',
+    doThis: 'Disconnect the final\u2019s supply side; switch on again with the limit low.',
+    proves: 'current falls: suspect the final',
   },
   {
-    doThis: 'Take out the driver\u2019s supply side; switch on again.',
-    proves: 'current falls: it was the driver',
+    doThis: 'Disconnect the driver\u2019s supply side; switch on again.',
+    proves: 'current falls: suspect the driver',
   },
-  { doThis: 'Lift the series regulator; switch on again.', proves: 'current falls: it was the regulator' },
+  { doThis: 'Lift the series regulator; switch on again.', proves: 'current falls: suspect the regulator' },
   {
-    doThis: 'Test the part that was it, then bring the rest back to its healthy idle current.',
-    proves: 'normal idle: the short is found; bias before the first key-down',
+    doThis: 'Test the suspected part, then bring the rest back to its healthy idle current.',
+    proves: 'normal idle current: the short is isolated; set the bias before the first key-down',
   },
 ]

@@ -40,7 +40,7 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'I06',
     'Fuse and lead polarity',
     'as rated',
-    'wire instead of a fuse, melted lead: over-current has happened',
+    'wire instead of a fuse, melted lead: over-current has occurred',
   ),
   item(
     'I40',
@@ -66,8 +66,8 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
   item(
     LIMITER_ITEM,
     'Modulation limiter parts',
-    'all there',
-    'transistor or diode clipped out, preset at its end',
+    'all present',
+    'transistor or diode clipped out, preset at its end stop',
     LIMITER,
   ),
   item(
@@ -88,7 +88,7 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'I36',
     'Resistors near driver and final',
     'in tolerance',
-    'two burnt means most of the section is out of value',
+    'two burnt means most of the stage is out of value',
     FINALS,
   ),
   item(
@@ -98,14 +98,8 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'cracked, missing, wedge marks; spread turns: set a reminder',
     COILS,
   ),
-  item('I38', 'Presets', 'clean', 'dirty, at a stop, jumping: clean first'),
-  item(
-    'I39',
-    'Trimmers',
-    'fitted',
-    'fixed capacitor in a trimmer\u2019s place: frequency not adjustable',
-    COILS,
-  ),
+  item('I38', 'Presets', 'clean', 'dirty, at an end stop, jumping: clean first'),
+  item('I39', 'Trimmers', 'fitted', 'fixed capacitor in place of a trimmer: frequency not adjustable', COILS),
   item(
     'I41',
     'Mounting of power devices',
@@ -127,7 +121,7 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'I45',
     'Bleeder, high-voltage capacitors, fan, getter, plate caps',
     'silver getter, bleeder whole',
-    'white getter: air; bleeder open: high voltage stays for hours',
+    'white getter: valve has lost its vacuum; bleeder open: high voltage stays for hours',
     VALVE,
   ),
 ]

@@ -25,7 +25,7 @@ export type Suggestion =
   | { readonly kind: 'go-on'; readonly jobId: string }
   | { readonly kind: 'batch'; readonly jobId: string; readonly like: string; readonly others: number }
 
-/** A question that was not answered this long is asked again [days] (general trade knowledge). */
+/** A question that was not answered this long is asked again [days] (common practice). */
 const ASK_AGAIN_DAYS = 3
 /** Work that must begin this soon to keep its promise is pressing [days]. */
 const PRESSING_DAYS = 0

@@ -24,7 +24,7 @@ export function openWork(
         id: `question:${q.asked.id}`,
         title: q.asked.text,
         kind: 'question' as const,
-        detail: 'asked, not answered: no work on silence',
+        detail: 'asked, not answered: no work without an answer',
       })),
     ...waits(events)
       .filter(w => w.ended === null)
@@ -32,7 +32,7 @@ export function openWork(
         id: `wait:${w.begun.id}`,
         title: w.begun.text,
         kind: 'wait' as const,
-        detail: `waits for ${w.begun.waitsFor}`,
+        detail: `waiting for ${w.begun.waitsFor}`,
       })),
     ...inspection(sheet, events)
       .filter(i => i.last?.state === 'ask')
@@ -40,7 +40,7 @@ export function openWork(
         id: `ask:${i.item.id}`,
         title: i.item.lookFor,
         kind: 'ask-owner' as const,
-        detail: i.last!.text || 'the owner is to be asked',
+        detail: i.last!.text || 'ask the owner',
       })),
     ...due
       .filter(r => r.due)
@@ -48,7 +48,7 @@ export function openWork(
         id: `reminder:${r.id}`,
         title: r.text,
         kind: 'reminder' as const,
-        detail: `${r.conditionWords}: it is so now`,
+        detail: `${r.conditionWords}: now true`,
       })),
     ...owedAfterFinal(sheet, events).map(o => ({
       id: o.id,
@@ -57,7 +57,7 @@ export function openWork(
       detail: o.why,
     })),
     ...(soak
-      ? [{ id: `soak:${soak.begun.id}`, title: 'Soak', kind: 'soak' as const, detail: 'still running' }]
+      ? [{ id: `soak:${soak.begun.id}`, title: 'Soak test', kind: 'soak' as const, detail: 'still running' }]
       : []),
   ]
 }

@@ -12,19 +12,19 @@ export interface ReminderCondition {
 export const REMINDER_CONDITIONS: readonly ReminderCondition[] = [
   {
     id: 'spectrum',
-    words: 'if adjacent channels or harmonics are not clean',
+    words: 'if adjacent channels or harmonics are outside their limits',
     quantities: ['adjacentDbc', 'harmonicDbc'],
   },
-  { id: 'power', words: 'if the power is not right', quantities: ['powerW', 'pepW'] },
-  { id: 'frequency', words: 'if the frequency is not right', quantities: ['carrierHz', 'referenceHz'] },
+  { id: 'power', words: 'if power is outside its limits', quantities: ['powerW', 'pepW'] },
+  { id: 'frequency', words: 'if frequency is outside its limits', quantities: ['carrierHz', 'referenceHz'] },
   {
     id: 'modulation',
-    words: 'if depth or deviation is not right',
+    words: 'if depth or deviation is outside its limits',
     quantities: ['depthNegativeRatio', 'depthPositiveRatio', 'deviationPositiveHz', 'deviationNegativeHz'],
   },
   {
     id: 'receiver',
-    words: 'if the receiver is not right',
+    words: 'if the receiver is outside its limits',
     quantities: ['sensitivityV', 'audibleV', 'sinadDb', 'sMeter'],
   },
 ]

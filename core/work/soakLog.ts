@@ -3,9 +3,9 @@ import { history, type JobEvent } from '../run'
 import type { MeasurePoint, ModelSheet } from '../sheet'
 import type { Soak } from './soak'
 
-/** A soak is logged every five to fifteen minutes (general trade knowledge). */
+/** A soak is logged every five to fifteen minutes (common practice). */
 export const LOG_EVERY_MS = 10 * 60_000
-/** More than this lost during a soak is a fault (general trade knowledge) [dB]. */
+/** More than this lost during a soak is a fault (common practice) [dB]. */
 const MOST_DROP_DB = 0.5
 
 export interface SoakReading {

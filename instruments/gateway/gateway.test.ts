@@ -89,7 +89,7 @@ describe('gateway', () => {
     await until(() => seen.polls.length > 2)
     mute = true
     await until(() => seen.links.some(l => l.state === 'silent'), 2000)
-    expect(seen.links.at(-1)!.detail).toContain('no answer')
+    expect(seen.links.at(-1)!.detail).toContain('no response')
   })
   it('keeps the others going when one is garbled or absent', async () => {
     const meter = await fakeInstrument(good)

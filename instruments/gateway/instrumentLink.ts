@@ -72,7 +72,7 @@ export class InstrumentLink {
     const setting = this.setting(name)
     const answer = scpiNumber((await this.connected().query(setting.query, ANSWER_WITHIN_MS)).line)
     if (answer.value === null)
-      throw new CoreError('malformed-answer', `${this.config.name} does not say what is set`)
+      throw new CoreError('malformed-answer', `${this.config.name} does not report its setting`)
     return answer.value * setting.toSi
   }
 
@@ -93,7 +93,7 @@ export class InstrumentLink {
     await line.send(setting.command.replace('{value}', String(value / setting.toSi)))
     const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
     if (!NO_ERROR.test(error))
-      throw new CoreError('out-of-range', `${this.config.name} refused: ${error.slice(0, 200)}`)
+      throw new CoreError('out-of-range', `${this.config.name} rejected it: ${error.slice(0, 200)}`)
     return this.tell(name)
   }
 
@@ -220,8 +220,8 @@ function floatsOf(block: Buffer): number[] | null {
 
 /** What a raw answer means to this application. */
 function understood(raw: string | null): string {
-  if (raw === null) return 'no answer in time'
-  if (raw === '') return 'sent; no answer was asked for'
+  if (raw === null) return 'no response in time'
+  if (raw === '') return 'sent; no response expected'
   try {
     const { status, value } = scpiNumber(raw)
     return status === 'ok' ? `the number ${value}` : status === 'overload' ? 'overload' : 'no signal'

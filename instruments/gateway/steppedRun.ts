@@ -58,8 +58,8 @@ export class SteppedRun {
     }
     if (before !== null)
       await this.setter.set(this.plan.set, before).then(
-        () => (this.words ||= 'The setting was put back.'),
-        () => (this.words = `${this.words} The setting could NOT be put back.`.trim()),
+        () => (this.words ||= 'The original setting was restored.'),
+        () => (this.words = `${this.words} The original setting could NOT be restored.`.trim()),
       )
     // Only now it is over: nobody reads "finished" while the generator still stands at its last step.
     this.state = this.stopper.signal.aborted ? 'cancelled' : end

@@ -52,7 +52,7 @@ export class ScpiConnection {
 
   private constructor(private readonly socket: Duplex) {
     socket.on('data', (chunk: Buffer) => this.take(chunk.toString('latin1')))
-    socket.on('close', () => this.fail(new ScpiError('closed', 'the instrument closed the line')))
+    socket.on('close', () => this.fail(new ScpiError('closed', 'the instrument closed the connection')))
     socket.on('error', error => this.fail(new ScpiError('closed', error.message)))
   }
 
@@ -122,7 +122,7 @@ export class ScpiConnection {
         new Promise<ScpiAnswer>((resolve, reject) => {
           if (this.failure) return reject(this.failure)
           const timer = setTimeout(
-            () => this.fail(new ScpiError('timeout', `no answer to ${question} within ${timeoutMs} ms`)),
+            () => this.fail(new ScpiError('timeout', `no response to ${question} within ${timeoutMs} ms`)),
             timeoutMs,
           )
           this.waiting = { kind, resolve, reject, timer }
@@ -132,7 +132,7 @@ export class ScpiConnection {
   }
 
   close(): void {
-    this.fail(new ScpiError('closed', 'closed by us'))
+    this.fail(new ScpiError('closed', 'connection closed'))
   }
 
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -162,7 +162,7 @@ export class ScpiConnection {
   private takeBlock(): void {
     const head = blockHead(this.rest)
     if (head === 'none')
-      return this.fail(new ScpiError('not-a-block', 'the answer is no block of known length'))
+      return this.fail(new ScpiError('not-a-block', 'the response is not a block of known length'))
     if (head === null || this.rest.length < head.from + head.length + 1) return
     const waiting = this.waiting!
     // Where a line was expected, a block is given with its head: whoever asked can tell.

@@ -23,7 +23,11 @@ function openGateway(url: string): Promise<import('node:http').IncomingMessage> 
   return new Promise((resolve, reject) => {
     const away = () =>
       reject(
-        new ApiError(503, 'gateway-away', 'The instrument gateway does not answer. Readings can be typed.'),
+        new ApiError(
+          503,
+          'gateway-away',
+          'Instruments offline: the instrument server does not respond. Type the readings.',
+        ),
       )
     if (!URL.canParse(url)) return away()
     const request = get(url, resolve)

@@ -31,7 +31,7 @@ const HAIRLINE = {
 
 /** Before and after, row by row, with the fork gauge; a cell whose conditions differ says so instead. */
 export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<string>): ContentTable {
-  const head = ['Row', 'Quantity', 'As found', 'As left', 'Before to after', 'Window'].map(t =>
+  const head = ['Row', 'Quantity', 'As found', 'As left', 'Change', 'Tolerance'].map(t =>
     words(t, { bold: true, fontSize: 8 }),
   )
   return {
@@ -70,6 +70,6 @@ function side(c: ComparedCell, which: 'before' | 'after', isStale: boolean): Tab
   const cell = c[which]
   const shown = shownCell(cell)
   if (!shown) return words('not measured', { color: '#5d6b66' })
-  const verdict = isJudged(c) ? (isStale ? 'stale' : statusWord(cell.judgement!.verdict)) : ''
+  const verdict = isJudged(c) ? (isStale ? 'recheck' : statusWord(cell.judgement!.verdict)) : ''
   return { stack: [words(`${shown.value} ${shown.unit}`, { bold: true }), words(verdict, { fontSize: 7 })] }
 }

@@ -60,7 +60,7 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
         margin: [0, 1, 0, 6],
       }),
       ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
-      heading('Rules'),
+      heading('Rule set'),
       words(rulesWords(h.rules)),
       ...(h.issue
         ? [
@@ -78,7 +78,7 @@ function claims(h: Handover, state: JobState): Content[] {
   const settled = h.job.claims.map(c => settleClaim(c, state.asFound, state.claimContext))
   if (settled.length === 0) return []
   return [
-    heading('What you said, and what was measured'),
+    heading('Your report and our measurements'),
     list(
       settled.map(
         s =>
@@ -104,14 +104,14 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
     heading('Compliance'),
     words(legal.words, { bold: true }),
     ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and now'),
-    list(orNone(beforeAfterWords(h.sheet, state.compared), 'No reading of both days can be compared.')),
+    heading('Before and after'),
+    list(orNone(beforeAfterWords(h.sheet, state.compared), 'No reading was taken both before and after.')),
     ...bandPictures(h, state),
-    ...(less.length > 0 ? [heading('Why the meter may show less'), list(less)] : []),
-    heading('What was done'),
-    list(orNone([...alignedWords(state.run), ...mended], 'No work is on record.')),
-    ...(open.length > 0 ? [heading('Still open'), list(open)] : []),
-    heading('How to run it'),
+    ...(less.length > 0 ? [heading('Why the meter may read less'), list(less)] : []),
+    heading('Work done'),
+    list(orNone([...alignedWords(state.run), ...mended], 'No work recorded.')),
+    ...(open.length > 0 ? [heading('Outstanding'), list(open)] : []),
+    heading('How to operate it'),
     list(operatingAdvice(h.sheet, advice, events)),
     ...handedWords(h),
   ]
@@ -124,22 +124,26 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
   return [
     heading('Complaint'),
     words(h.job.complaint),
-    words(`Accessories: ${h.job.accessories || 'none noted'}. May be done: ${h.job.mayDo || 'ask'}.`, {
-      color: '#45524d',
-    }),
+    words(
+      `Accessories: ${h.job.accessories || 'none noted'}. ` +
+        `Approved in advance: ${h.job.mayDo || 'nothing noted'}.`,
+      {
+        color: '#45524d',
+      },
+    ),
     ...claims(h, state),
     heading('Compliance'),
     words(legal.words, { bold: true }),
     ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
     heading('Before and after'),
-    words('Hollow: as found. Filled: as left. Shaded: window. Tick: target. Thick bar: uncertainty.', {
+    words('Hollow: as found. Filled: as left. Shaded: tolerance. Tick: target. Thick bar: uncertainty.', {
       fontSize: 7.5,
       color: '#45524d',
       margin: [0, 0, 0, 3],
     }),
     compareTable(state.compared, stale),
     ...bandPictures(h, state),
-    heading('What was done'),
+    heading('Work done'),
     list([
       ...workDone(state.run, adjusted(state.run, state.compared), events),
       ...mendedWords(h.sheet, events),
@@ -152,7 +156,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
       ),
     ),
     ...(settled.length > 0
-      ? [heading('Settled items'), list(settled.map(i => `${i.title}: ${i.settled}`))]
+      ? [heading('Closed items'), list(settled.map(i => `${i.title}: ${i.settled}`))]
       : []),
     heading('Cautions'),
     list(handoverCautions(h.sheet)),
@@ -198,7 +202,7 @@ function photoPages(photos: readonly PaperPhoto[]): Content[] {
 function handedWords(h: Handover): Content[] {
   const last = h.events.findLast(e => e.kind === 'handed-over')
   return last?.text
-    ? [heading('Said at the handover'), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)]
+    ? [heading('Explained to the owner'), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)]
     : []
 }
 

@@ -27,13 +27,16 @@ export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
               words(sheet.model, { bold: true, fontSize: 11 }),
               words(`serial ${job.serial}`),
               words(job.owner, { margin: [0, 4, 0, 0] }),
-              words(job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised'),
+              words(job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date'),
             ],
           },
         ],
         columnGap: 10,
       },
-      words(job.accessories ? `With it: ${job.accessories}` : '', { margin: [0, 6, 0, 0], fontSize: 7.5 }),
+      words(job.accessories ? `Accessories: ${job.accessories}` : '', {
+        margin: [0, 6, 0, 0],
+        fontSize: 7.5,
+      }),
     ],
   }
 }

@@ -37,7 +37,7 @@ export async function takeBack(
   if (back.length > 0)
     await revise(db, job, back, {
       who: '',
-      reason: `taken back: ${event.reason}`,
+      reason: `withdrawn: ${event.reason}`,
       eventId: event.id,
       atMs: event.atMs,
     })

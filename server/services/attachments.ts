@@ -52,7 +52,8 @@ async function keptRecording(upload: Buffer) {
     throw new ApiError(
       415,
       'not-a-recording',
-      `This is ${found ? `a ${found.ext.toUpperCase()} file` : 'no recording'}. WebM, Ogg, M4A, MP3 and WAV are taken.`,
+      `This is ${found ? `a ${found.ext.toUpperCase()} file` : 'not a recording'}. ` +
+        'Use WebM, Ogg, M4A, MP3 or WAV.',
       'file',
     )
   const mime = found.mime.replace('video/', 'audio/').replace('application/', 'audio/')
@@ -66,7 +67,7 @@ export async function attachmentsOf(jobId: string): Promise<Attachment[]> {
 
 export async function requireAttachment(id: string): Promise<Attachment> {
   const found = await selectAttachment(pool, id)
-  if (!found) throw new ApiError(404, 'unknown-attachment', 'This photo or recording is not there.')
+  if (!found) throw new ApiError(404, 'unknown-attachment', 'Photo or recording not found.')
   return found
 }
 
@@ -83,7 +84,7 @@ export async function changeAttachment(id: string, patch: AttachmentPatch): Prom
   throw new ApiError(
     409,
     'changed-meanwhile',
-    'Somebody else changed this picture meanwhile. Look at it again, then change it.',
+    'Someone else has changed this picture. Look at it again, then change it.',
     'version',
   )
 }

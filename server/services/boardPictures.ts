@@ -15,6 +15,6 @@ export async function keepBoardPicture(
 
 export async function requireBoardPicture(id: string): Promise<SheetPicture> {
   const found = await selectSheetPicture(pool, id)
-  if (!found) throw new ApiError(404, 'unknown-picture', 'This picture of a board is not there.')
+  if (!found) throw new ApiError(404, 'unknown-picture', 'Board picture not found.')
   return found
 }

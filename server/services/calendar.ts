@@ -31,7 +31,7 @@ function entriesOf(job: Job, model: string, events: readonly JobEvent[]): EventA
   const soak = runningSoak(events)
   return [
     ...(job.promisedOn
-      ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} promised to ${job.owner}`)]
+      ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} due for ${job.owner}`)]
       : []),
     ...waits(events)
       .filter(w => w.ended === null && w.begun.untilDay)
@@ -46,7 +46,7 @@ function entriesOf(job: Job, model: string, events: readonly JobEvent[]): EventA
       ? [
           {
             uid: `soak-${soak.begun.id}@diapason`,
-            title: `${name}: soak ends`,
+            title: `${name}: soak test ends`,
             start: soak.endsAtMs,
             startInputType: 'utc' as const,
             duration: { minutes: 15 },

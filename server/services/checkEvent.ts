@@ -37,7 +37,7 @@ function checkRow(sheet: ModelSheet, event: Extract<JobEvent, { kind: 'row-taken
   const wanted = pointOf(sheet, event.stepId, event.pointId).wants.map(w => w.quantity)
   const stray = event.readings.find(r => !wanted.includes(r.quantity))
   if (stray)
-    throw new CoreError('unknown-quantity', `"${stray.quantity}" is not asked for in row "${event.pointId}"`)
+    throw new CoreError('unknown-quantity', `"${stray.quantity}" is not measured in row "${event.pointId}"`)
 }
 
 function checkItem(sheet: ModelSheet, itemId: string): void {
@@ -47,5 +47,5 @@ function checkItem(sheet: ModelSheet, itemId: string): void {
 
 function checkOutcome(observableId: string, outcome: string): void {
   if (!(outcome in observableOf(observableId).outcomes))
-    throw new CoreError('unknown-observable', `"${outcome}" is no answer to "${observableId}"`)
+    throw new CoreError('unknown-observable', `"${outcome}" is not an answer to "${observableId}"`)
 }

@@ -22,7 +22,7 @@ import { requireRules } from './rules'
 import { actingChoices } from './schools'
 import { requireSheet, sheetOfJob } from './sheetBook'
 
-const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `There is no job "${id}".`)
+const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `Job ${id} not found.`)
 
 /** sheet = the revision that the job began with; its own corrections are in its events. */
 export interface JobWithEvents {
@@ -80,7 +80,7 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
   throw new ApiError(
     409,
     'changed-meanwhile',
-    'Somebody else changed this job meanwhile. Nothing of yours is lost: compare, then save again.',
+    'Someone else has changed this job. Nothing of yours is lost. Compare, then save again.',
     'version',
   )
 }
@@ -98,7 +98,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
       (event.kind === 'reading-struck' || event.kind === 'challenge-kept') &&
       !(await readingBelongsTo(db, event.readingId, jobId))
     ) {
-      throw new ApiError(404, 'unknown-reading', 'This reading is not on this job.', 'readingId')
+      throw new ApiError(404, 'unknown-reading', 'This reading is not in this job.', 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
       await tellEvent(db, jobId, event.id)
@@ -116,7 +116,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     if (stored?.jobId === jobId && stored.event.kind === 'keyed' && event.kind === 'keyed')
       return { isNew: false }
     if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event)))
-      throw new ApiError(409, 'id-reused', 'This id belongs to another event.', 'id')
+      throw new ApiError(409, 'id-reused', 'This id belongs to another entry.', 'id')
     return { isNew: false }
   })
 }
@@ -135,12 +135,12 @@ async function checkOnJob(db: Db, job: Job, event: JobEvent): Promise<void> {
 async function checkStrike(db: Db, job: Job, eventId: string): Promise<void> {
   const stored = await selectEvent(db, eventId)
   if (stored?.jobId !== job.id)
-    throw new ApiError(404, 'unknown-event', 'This entry is not on this job.', 'eventId')
+    throw new ApiError(404, 'unknown-event', 'This entry is not in this job.', 'eventId')
   if (!canBeStruck(stored.event))
     throw new ApiError(
       409,
       'cannot-be-struck',
-      'This entry cannot be struck out. Readings are struck out one by one; what was signed stays.',
+      'This entry cannot be struck out. Strike out readings one by one. What was signed stays.',
       'eventId',
     )
 }

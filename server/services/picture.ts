@@ -35,9 +35,8 @@ export async function keptPicture(upload: Buffer): Promise<Picture> {
   const found = await fileTypeFromBuffer(upload)
   if (!found || !TAKEN[found.mime])
     throw refuse(
-      'This is ' +
-        `${found ? `a ${found.ext.toUpperCase()} file` : 'no picture'}, ` +
-        'whatever its name says. JPEG, PNG and WebP are taken.',
+      `This is ${found ? `a ${found.ext.toUpperCase()} file` : 'not a picture'}, ` +
+        'whatever its name says. Use JPEG, PNG or WebP.',
     )
   try {
     const upright = sharp(upload, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate()
@@ -55,7 +54,7 @@ export async function keptPicture(upload: Buffer): Promise<Picture> {
   } catch (error) {
     const words = error instanceof Error ? error.message : ''
     if (/pixel limit/i.test(words))
-      throw refuse('This picture would unpack to more than 60 million pixels. It was not opened.')
+      throw refuse('This picture has more than 60 million pixels. It was not opened.')
     throw refuse(`This ${TAKEN[found.mime]} file is damaged and cannot be opened.`)
   }
 }

@@ -26,7 +26,7 @@ const FIELDS: Readonly<Partial<Record<CoreErrorCode, string>>> = {
   'unknown-item': 'replace',
   'unknown-sheet': 'designId',
 }
-const AWAY = 'No simulated set runs beside this server. It comes with "npm run demo".'
+const AWAY = 'No simulator is running beside this server. It comes with "npm run demo".'
 
 function benchUrl(): string {
   const url = process.env.BENCH_URL
@@ -45,7 +45,7 @@ export async function benchRequest<T = PracticeState>(
       ? {}
       : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
   ).catch(() => {
-    throw new ApiError(503, 'bench-away', 'The simulated set does not answer.')
+    throw new ApiError(503, 'bench-away', 'The simulator does not respond.')
   })
   if (response.ok) return (await response.json()) as T
   const { message, code } = (await response.json()) as { message: string; code: CoreErrorCode }
@@ -61,7 +61,7 @@ export async function benchRecording(): Promise<{
   readonly centreHz: number
 }> {
   const response = await fetch(`${benchUrl()}/recording`).catch(() => {
-    throw new ApiError(503, 'bench-away', 'The simulated set does not answer.')
+    throw new ApiError(503, 'bench-away', 'The simulator does not respond.')
   })
   if (!response.ok) throw new ApiError(502, 'bench-away', 'The simulated set could not be recorded.')
   return {
@@ -150,14 +150,14 @@ function jobFor(designId: string, scenario: Scenario | null, trainee: string, wh
 /** Ends a case: what was wrong is told, and how it was worked. Finished twice gives the same review. */
 export async function finishPractice(id: string, ticked: readonly string[]): Promise<PracticeSession> {
   const session = await selectPractice(pool, id)
-  if (!session) throw new ApiError(404, 'unknown-practice', 'There is no such case.')
+  if (!session) throw new ApiError(404, 'unknown-practice', 'Exercise not found.')
   if (session.finishedAtMs === null) {
     const raw = await benchRequest<Omit<PracticeRecord, 'named' | 'rowsBeforeFirstTurn'>>('/record')
     if (raw.scenario.designId !== session.designId)
       throw new ApiError(
         409,
         'changed-meanwhile',
-        'Another set stands on the bench now: this case cannot be reviewed.',
+        'Another set is on the bench now. This exercise cannot be reviewed.',
       )
     const named = [...new Set([...ticked, ...(await confirmedFaults(session.jobId, session.designId))])]
     const record: PracticeRecord = {

@@ -28,7 +28,7 @@ function tooLarge(bytes: number, mostBytes: number): ApiError {
   return new ApiError(
     413,
     'body-too-large',
-    `The file is ${mega(bytes)} MB; at most ${mega(mostBytes)} MB are taken. Take it in a smaller size.`,
+    `The file is ${mega(bytes)} MB, limit ${mega(mostBytes)} MB. Use a smaller file.`,
     'file',
   )
 }

@@ -14,7 +14,7 @@ import { ApiError } from '../utils/apiError'
 import { requireJob } from './jobs'
 
 const LISTED = 50
-const unknown = () => new ApiError(404, 'unknown-recording', 'This recording is not there, or not complete.')
+const unknown = () => new ApiError(404, 'unknown-recording', 'Recording not found, or not complete.')
 
 /** Begins to keep a recording; its bytes follow chunk by chunk, in any order, each as often as it takes. */
 export async function beginRecording(body: NewRecording): Promise<void> {
@@ -41,7 +41,7 @@ export async function finishRecording(id: string): Promise<KeptRecording> {
       throw new ApiError(
         409,
         'recording-incomplete',
-        `${bytes} of ${begun.bytes} bytes are here. Send the rest, then finish again.`,
+        `${bytes} of ${begun.bytes} bytes received. Send the rest, then finish again.`,
         'bytes',
       )
     await completeRecording(pool, id, hash.digest('hex'))

@@ -32,12 +32,11 @@ export function addRuleSet(body: RuleSetBody): Promise<OwnRuleSet> {
 export async function changeRuleSet(id: string, version: number, body: RuleSetBody): Promise<OwnRuleSet> {
   const changed = await updateOwnRuleSet(pool, id, version, body)
   if (changed) return changed
-  if (!(await selectOwnRuleSet(pool, id)))
-    throw new ApiError(404, 'unknown-rule-set', 'This rule set is not there.')
+  if (!(await selectOwnRuleSet(pool, id))) throw new ApiError(404, 'unknown-rule-set', 'Rule set not found.')
   throw new ApiError(
     409,
     'changed-meanwhile',
-    'Somebody else changed this rule set meanwhile. What you typed is still here: compare, then save again.',
+    'Someone else has changed this rule set. What you typed is still here. Compare, then save again.',
     'version',
   )
 }

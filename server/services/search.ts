@@ -64,5 +64,5 @@ export const views = () => selectViews(pool)
 export const saveView = (view: SavedView) => upsertView(pool, view)
 
 export async function removeView(id: string): Promise<void> {
-  if (!(await deleteView(pool, id))) throw new ApiError(404, 'unknown-view', 'This view is no longer there.')
+  if (!(await deleteView(pool, id))) throw new ApiError(404, 'unknown-view', 'Saved search not found.')
 }

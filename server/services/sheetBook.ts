@@ -25,7 +25,7 @@ export async function requireSheet(db: Db, id: string, revision?: number): Promi
     return modelSheet(id, wanted ?? undefined)
   const key = `${id}@${wanted}`
   const sheet = kept.get(key) ?? (await selectRevision(db, id, wanted))
-  if (!sheet) throw new CoreError('unknown-sheet', `no model sheet "${id}" revision ${wanted}`)
+  if (!sheet) throw new CoreError('unknown-sheet', `sheet "${id}" revision ${wanted} not found`)
   if (kept.size > MOST_KEPT) kept.clear()
   kept.set(key, sheet)
   return sheet

@@ -32,7 +32,7 @@ export async function sheetFile(id: string): Promise<SheetFile> {
 const asShipped = (sheet: ModelSheet): SheetRevision => ({
   sheet,
   who: '',
-  reason: 'as it ships',
+  reason: 'as delivered',
   changes: [],
   revisedAtMs: Date.parse(sheet.revisedOn),
 })

@@ -44,7 +44,7 @@ export async function sheetView(id: string, revision?: number): Promise<SheetVie
           {
             revision: base.revision,
             who: '',
-            reason: 'as it ships',
+            reason: 'as delivered',
             changes: [],
             revisedAtMs: null,
             jobNumber: null,
@@ -92,12 +92,7 @@ export async function addSheet(sheet: ModelSheet, who: string, reason: string): 
       revisedAtMs: null,
     }))
   )
-    throw new ApiError(
-      409,
-      'name-taken',
-      `Id: there is a sheet "${sheet.id}" already. Choose another name.`,
-      'sheet.id',
-    )
+    throw new ApiError(409, 'name-taken', `Id: sheet "${sheet.id}" exists. Choose another name.`, 'sheet.id')
   return first
 }
 
@@ -139,8 +134,8 @@ const changedMeanwhile = (revision: number) =>
   new ApiError(
     409,
     'changed-meanwhile',
-    'Somebody else changed this sheet meanwhile: it is at revision ' +
-      `${revision}. What you wrote is still here: compare, then save again.`,
+    `Someone else has changed this sheet: it is at revision ${revision}. ` +
+      'What you wrote is still here. Compare, then save again.',
     'from',
   )
 

@@ -54,19 +54,19 @@ export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'vali
 const NAMED = {
   'unknown-job': 'job',
   'unknown-instrument': 'instrument',
-  'unknown-view': 'saved view',
+  'unknown-view': 'saved search',
   'unknown-attachment': 'photo or recording',
   'unknown-rule-set': 'rule set',
   'unknown-period': 'blocked period',
   'unknown-recording': 'recording',
-  'unknown-practice': 'practice case',
-  'unknown-picture': 'picture of a board',
+  'unknown-practice': 'exercise',
+  'unknown-picture': 'board picture',
 } as const
 
 /** A UUID from the path. An id of any other form belongs to nothing. */
 export function idParam(event: H3Event, unknown: keyof typeof NAMED): string {
   const id = getRouterParam(event, 'id') ?? ''
-  if (!UUID.test(id)) throw new ApiError(404, unknown, `There is no ${NAMED[unknown]} "${id.slice(0, 60)}".`)
+  if (!UUID.test(id)) throw new ApiError(404, unknown, `${NAMED[unknown]} "${id.slice(0, 60)}" not found.`)
   return id
 }
 
@@ -79,7 +79,8 @@ function tooLarge(bytes: number): ApiError {
   return new ApiError(
     413,
     'body-too-large',
-    `The request is ${Math.round(bytes / 1024)} kB; at most ${MAX_BODY_BYTES / 1024} kB are taken. Shorten the text.`,
+    `The request is ${Math.round(bytes / 1024)} kB, ` +
+      `limit ${MAX_BODY_BYTES / 1024} kB. Shorten the text.`,
   )
 }
 

@@ -29,13 +29,9 @@ export function toWire(error: unknown): { status: number; body: WireError } {
     return of(
       503,
       'database-away',
-      'The database does not answer. Nothing is lost: readings wait in this browser and are sent when it is back.',
+      'Database not responding. Nothing is lost: entries wait in this browser and are sent later.',
     )
   if (isDuplicate(error, 'instrument_name_key'))
     return of(409, 'name-taken', 'Name: another instrument has this name', 'name')
-  return of(
-    500,
-    'internal',
-    'Something unforeseen went wrong on the server. It is in the log; what was kept is kept.',
-  )
+  return of(500, 'internal', 'Server error. Saved entries are safe. See the server log.')
 }

@@ -23,14 +23,18 @@ export const side = () => string().label('Side').oneOf(BOARD_SIDES)
 export const yes = () => boolean().defined()
 
 export const place = () =>
-  closed({ x: ratio('Place, across'), y: ratio('Place, down'), side: side().optional() }).required()
+  closed({ x: ratio('Position, across'), y: ratio('Position, down'), side: side().optional() }).required()
 
 const window = closed({
-  low: figureOrNothing('At least'),
-  high: figureOrNothing('At most'),
-  aim: figureOrNothing('Aim'),
+  low: figureOrNothing('Minimum'),
+  high: figureOrNothing('Maximum'),
+  aim: figureOrNothing('Target'),
 }).required()
-const aroundNominal = { lowHz: figure('Lowest error'), highHz: figure('Highest error'), aimHz: figure('Aim') }
+const aroundNominal = {
+  lowHz: figure('Lowest error'),
+  highHz: figure('Highest error'),
+  aimHz: figure('Target'),
+}
 const TARGETS: Readonly<Record<string, AnyObject>> = {
   'window': { window },
   'channel-error': { ...aroundNominal, offsetHz: finite('Offset of the tone').optional() },
@@ -45,9 +49,9 @@ const TARGETS: Readonly<Record<string, AnyObject>> = {
     stepId: named('Step', 20),
     pointId: named('Row', 40),
     quantity: quantity(),
-    low: figure('At least'),
-    high: figure('At most'),
-    aim: figure('Aim'),
+    low: figure('Minimum'),
+    high: figure('Maximum'),
+    aim: figure('Target'),
   },
 }
 
@@ -67,8 +71,8 @@ const state = closed({
 const menu = closed({
   radix: number().oneOf([10, 16]).required(),
   decimals: number().integer().min(0).max(4).required(),
-  min: figure('Least menu value'),
-  max: figure('Largest menu value'),
+  min: figure('Minimum menu value'),
+  max: figure('Maximum menu value'),
 })
 const want = closed({
   quantity: quantity(),
@@ -101,7 +105,7 @@ export function oneOfKinds(label: string, kinds: Readonly<Record<string, AnyObje
       const schema = schemas[(value as { kind?: string }).kind ?? '']
       if (!schema)
         return this.createError({
-          message: `${label}: "${String((value as { kind?: unknown }).kind)}" is no kind of it`,
+          message: `${label}: "${String((value as { kind?: unknown }).kind)}" is not a known kind`,
         })
       try {
         await schema.validate(value, { strict: true })

@@ -44,7 +44,7 @@ describe('the schema of a sheet and the schema in the documentation', () => {
     [
       'an adjuster beside the board',
       s => ({ ...s, adjusters: [{ ...(s.adjusters as object[])[0]!, board: { x: 3, y: 0 } }] }),
-      /Place, across/,
+      /Position, across/,
     ],
     [
       'a target of no kind',
@@ -57,7 +57,7 @@ describe('the schema of a sheet and the schema in the documentation', () => {
           },
         ],
       }),
-      /"magic" is no kind/,
+      /"magic" is not a known kind/,
     ],
     [
       'a target with a stray field',
@@ -89,11 +89,11 @@ describe('the schema of a sheet and the schema in the documentation', () => {
     const sheet = FM()
     const steps = sheet.procedure as { id: string; needs: string[] }[]
     steps.find(s => s.id === 'A1.3')!.needs = ['A1.5']
-    expect(await takes(sheet)).toMatch(/stands after it|in a ring/)
+    expect(await takes(sheet)).toMatch(/comes later|in a loop/)
   })
   it('another program\u2019s file is no sheet', async () => {
     await expect(sheetFileBody.validate({ ...file(FM()), format: 'x' }, { strict: true })).rejects.toThrow(
-      'no model sheet of this program',
+      'not a service sheet of this program',
     )
     await expect(sheetFileBody.validate({ ...file(FM()), version: 2 }, { strict: true })).rejects.toThrow(
       'newer version',

@@ -30,11 +30,11 @@ const range = (label: string) =>
 const adjuster = closed({
   designator: named('Designator', 14),
   kind: string().label('Kind').oneOf(ADJUSTER_KINDS).required(),
-  role: string().label('What it is in the circuit').oneOf(ADJUSTER_ROLES).required(),
+  role: string().label('Role in the circuit').oneOf(ADJUSTER_ROLES).required(),
   name: named('Name'),
-  moves: words('Moves', 300),
+  moves: words('Affects', 300),
   where: words('Where', 300),
-  turn: words('Turn', 300),
+  turn: words('Direction', 300),
   tool: words('Tool', 200),
   caution: orNothing('Caution'),
   raisedBy: string().oneOf(['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down']).optional(),
@@ -65,14 +65,14 @@ const bias = closed({
   devices: list(named('Device', 60), 12),
   stageV: number().label('Supply of the stage').positive().max(3000).required(),
   mostW: number().label('Dissipation').positive().max(5000).required(),
-  tickA: number().label('One tick').positive().max(10).nullable().defined(),
+  tickA: number().label('One division').positive().max(10).nullable().defined(),
 })
 
 const step = closed({
   id: named('Step', 20),
   title: named('Title'),
-  instruction: words('What to do'),
-  why: words('Why'),
+  instruction: words('Instruction'),
+  why: words('Reason'),
   cautions: list(words('Caution'), 20),
   points: list(measurePoint, 40),
   criterion: oneOfKinds('Condition', CRITERIA, true),
@@ -123,7 +123,7 @@ const shape = closed({
   model: named('Model', 100),
   description: words('Description', 500),
   revision: number().integer().min(1).required(),
-  revisedOn: string().matches(DAY, 'Revised on: write the day as 2026-11-27').required(),
+  revisedOn: string().matches(DAY, 'Revised on: use the form 2026-11-27').required(),
   planId: named('Channel plan', 40),
   main: closed({
     mode: mode(),
@@ -135,7 +135,7 @@ const shape = closed({
   nominalSupplyV: number().label('Supply').positive().max(1000).required(),
   load: words('Load', 200),
   plateV: finite('Plate voltage').optional(),
-  idleA: range('Current, receiving'),
+  idleA: range('Current on receive'),
   keyedA: range('Current, keyed'),
   cautions: list(words('Caution'), 40),
   specification: list(
@@ -145,7 +145,7 @@ const shape = closed({
   adjusters: list(adjuster, 300),
   matrix: list(measurePoint, 200),
   procedure: list(step, 100),
-  owed: list(closed({ id: named('Item', 60), title: named('Title'), why: words('Why') }).required(), 60),
+  owed: list(closed({ id: named('Item', 60), title: named('Title'), why: words('Reason') }).required(), 60),
   testPoints: array(
     closed({
       id: named('Test point', 20),
@@ -179,7 +179,11 @@ const shape = closed({
     .max(60)
     .optional(),
   typicalFaults: array(
-    closed({ seen: named('Seen', 300), cause: words('Cause', 300), cure: words('Cure', 300) }).required(),
+    closed({
+      seen: named('Symptom', 300),
+      cause: words('Cause', 300),
+      cure: words('Remedy', 300),
+    }).required(),
   )
     .max(100)
     .optional(),
@@ -206,7 +210,7 @@ const shape = closed({
  */
 export const sheetBody = mixed()
   .required()
-  .test('sheet', 'This is no model sheet', async function (value) {
+  .test('sheet', 'This is not a service sheet', async function (value) {
     try {
       await shape.validate(value, { strict: true })
     } catch (error) {

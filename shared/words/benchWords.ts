@@ -10,7 +10,7 @@ import { jobTag } from '../job'
 import { day } from './runWords'
 import { durationWords } from './workWords'
 
-/** Minutes of work on one set of a batch, for the estimate (general trade knowledge). */
+/** Minutes of work on one set of a batch, for the estimate (common practice). */
 const WORK_MIN = 40
 
 /** What to do next, in one line. */
@@ -23,27 +23,29 @@ export function suggestionWords(
     case 'stopped':
       return {
         title: `${name(s.jobId)}: isolate the short`,
-        why: 'it was switched off at first power and stays off until then',
+        why: 'It was switched off at first power. Keep it off until the short is isolated.',
       }
     case 'soak-due':
-      return { title: `${name(s.jobId)}: the soak is over`, why: 'read it once more, then end it' }
+      return { title: `${name(s.jobId)}: soak time is up`, why: 'Take a last reading, then end the test.' }
     case 'switch-on':
       return {
         title: `Switch on ${name(s.jobId)}`,
-        why: `it warms ${warmMinutes(of(s.jobId))} min while ${jobTag(of(s.beside).job.number)} is on the bench`,
+        why:
+          `It warms up for ${warmMinutes(of(s.jobId))} min while ` +
+          `${jobTag(of(s.beside).job.number)} is on the bench.`,
       }
     case 'ask-again':
       return {
         title: `${name(s.jobId)}: ask the owner again`,
-        why: `no answer for ${s.days} days; no work on silence`,
+        why: `No answer for ${s.days} days. No work without an answer.`,
       }
     case 'promised':
       return {
-        title: `Go on with ${name(s.jobId)}`,
-        why: s.late ? 'its promised day is past' : `promised ${day(s.promisedOn)}: begin today`,
+        title: `Continue ${name(s.jobId)}`,
+        why: s.late ? 'overdue' : `Due ${day(s.promisedOn)}: start today.`,
       }
     case 'go-on':
-      return { title: `Go on with ${name(s.jobId)}`, why: 'next in order' }
+      return { title: `Continue ${name(s.jobId)}`, why: 'Next in order.' }
     case 'batch':
       return batchWords(s, of(s.jobId))
   }
@@ -55,37 +57,37 @@ function batchWords(
 ): { title: string; why: string } {
   const { serial, overlapped } = overlapMinutes(s.others + 1, warmMinutes(of), WORK_MIN)
   return {
-    title: `${s.others} more ${of.model} ${s.others === 1 ? 'waits' : 'wait'}: take them together`,
-    why: `one set-up, one warming while another is aligned: about ${serial - overlapped} min less`,
+    title: `${s.others} more ${of.model} ${s.others === 1 ? 'is' : 'are'} waiting: work on them together`,
+    why: `Warm up one while you align another. Saves about ${serial - overlapped} min.`,
   }
 }
 
 /** Whether a promise can be kept; empty while there is time. */
 export function outlookWords({ verdict, latestStart, blocked }: Outlook): string {
-  const taken = blocked
-    .map(b => `${day(b.fromDay)} to ${day(b.toDay)} the bench is taken (${b.why})`)
-    .join('; ')
-  if (verdict === 'fits') return taken ? `Begin by ${day(latestStart)}: ${taken}.` : ''
+  const taken = blocked.map(b => `bench blocked ${day(b.fromDay)} to ${day(b.toDay)} (${b.why})`).join('; ')
+  if (verdict === 'fits') return taken ? `Start by ${day(latestStart)}: ${taken}.` : ''
   const words =
     verdict === 'late'
-      ? `This cannot be kept: work should have begun by ${day(latestStart)}`
-      : 'Only just: work must begin today'
-  return `${words}, with a day for the work and a day for the soak${taken ? `; ${taken}` : ''}.`
+      ? `Cannot be ready in time. Latest start was ${day(latestStart)}`
+      : 'Start today to be ready in time'
+  return `${words}, with a day for the work and a day for the soak test${taken ? `; ${taken}` : ''}.`
 }
 
 export function runsIntoWords(period: BlockedPeriod): string {
   return (
-    `It will not be finished before ${day(period.fromDay)}, when the bench is taken ` +
-    `(${period.why}), and then waits until after ${day(period.toDay)}.`
+    `It will not be finished before ${day(period.fromDay)}, when the bench is ` +
+    `blocked (${period.why}). It then waits until after ${day(period.toDay)}.`
   )
 }
 
 /** What runs on a job by itself. */
 export function timerWords(j: Pick<JobSummary, 'warmUp' | 'soakEndsAtMs'>, nowMs: number): string | null {
   if (j.soakEndsAtMs !== null)
-    return j.soakEndsAtMs > nowMs ? `soak, ${durationWords(j.soakEndsAtMs - nowMs)} to go` : 'soak is over'
+    return j.soakEndsAtMs > nowMs
+      ? `soak test, ${durationWords(j.soakEndsAtMs - nowMs)} left`
+      : 'soak time is up'
   if (!j.warmUp) return null
   return j.warmUp.warmAtMs > nowMs
-    ? `warming, ${durationWords(j.warmUp.warmAtMs - nowMs)} to go`
-    : `warm since ${durationWords(nowMs - j.warmUp.warmAtMs)}`
+    ? `warming up, ${durationWords(j.warmUp.warmAtMs - nowMs)} left`
+    : `warm for ${durationWords(nowMs - j.warmUp.warmAtMs)}`
 }

@@ -8,82 +8,81 @@ type Rule = Challenge['rule']
 const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => string } = {
   P01: c =>
     `${groupDigits(c.readDb, 1)} dB SINAD at ${showPlain(c.inputV, 'sensitivityV')} ` +
-    `is more than physics allows (${groupDigits(c.mostDb, 1)} dB). Leakage, wrong ` +
-    'port or unit: pull the cable and see whether the signal stays.',
+    `is better than thermal noise allows (${groupDigits(c.mostDb, 1)} dB). Leakage, ` +
+    'wrong port or wrong unit? Disconnect the cable and see whether the signal stays.',
   P03: c =>
-    `Depth ${percent(c.readRatio)} on the meter, ${percent(c.byPepRatio)} by PEP against the ` +
-    'carrier. One of them is wrong, or the crest is clipped: look at the envelope.',
+    `Depth ${percent(c.readRatio)} on the meter, ${percent(c.byPepRatio)} from PEP and ` +
+    'carrier. One of them is wrong, or the positive peak is flat-topped. Look at the envelope.',
   P04: c =>
-    `Average ${showPlain(c.meanW, 'powerW')} above PEP ` +
-    `${showPlain(c.pepW, 'pepW')}: that cannot be. Are the two exchanged?`,
+    `Average ${showPlain(c.meanW, 'powerW')} exceeds PEP ` +
+    `${showPlain(c.pepW, 'pepW')}: impossible. Are the two swapped?`,
   P05: c =>
     `Average ${showPlain(c.meanW, 'powerW')} on a carrier of ` +
-    `${showPlain(c.carrierW, 'powerW')}: at this depth a true mean shows at ` +
-    `most ${groupDigits(c.mostW, 1)} W. This meter is no true-mean instrument.`,
+    `${showPlain(c.carrierW, 'powerW')}: at this depth a true average is ` +
+    `${groupDigits(c.mostW, 1)} W at most. The meter is probably not true-average.`,
   P06: c =>
     c.isUnusual
-      ? `${showPlain(c.meanW, 'powerW')} of RF from ` +
-        `${groupDigits(c.inputW, 1)} W of DC is ` +
-        `${Math.round((c.meanW / c.inputW) * 100)} %: possible, but such sets ` +
-        'make 35 to 50 %. Check both meters.'
-      : `${showPlain(c.meanW, 'powerW')} of RF from ` +
-        `${groupDigits(c.inputW, 1)} W of DC is ` +
-        `${Math.round((c.meanW / c.inputW) * 100)} %; above ` +
-        `${c.mostRatio * 100} % one of the readings is wrong.`,
+      ? `${showPlain(c.meanW, 'powerW')} of RF from ${groupDigits(c.inputW, 1)} ` +
+        `W of DC is ${Math.round((c.meanW / c.inputW) * 100)} ` +
+        '%. Possible, but such sets reach 35 to 50 %. Check both meters.'
+      : `${showPlain(c.meanW, 'powerW')} of RF from ${groupDigits(c.inputW, 1)} ` +
+        `W of DC is ${Math.round((c.meanW / c.inputW) * 100)} ` +
+        `%. Above ${c.mostRatio * 100} % one of the readings is wrong.`,
   P09: c =>
     c.side === 'low'
-      ? `${showPlain(c.read, c.quantity)} is below a tenth of the ` +
-        `${showPlain(c.fullScale, c.quantity)} scale: worthless. Take a lower ` +
-        `range, or write it as a bound: <${showPlain(c.fullScale / 10, c.quantity)}.`
-      : `${showPlain(c.read, c.quantity)} is beyond the ${showPlain(c.fullScale, c.quantity)} scale. ` +
-        `Take a higher range, or write it as a bound: >${showPlain(c.fullScale, c.quantity)}.`,
+      ? `${showPlain(c.read, c.quantity)} is below 10 % of the ` +
+        `${showPlain(c.fullScale, c.quantity)} scale: too inaccurate. Use a lower ` +
+        `range, or enter it as <${showPlain(c.fullScale / 10, c.quantity)}.`
+      : `${showPlain(c.read, c.quantity)} is beyond the ${showPlain(c.fullScale, c.quantity)} ` +
+        `scale. Use a higher range, or enter it as >${showPlain(c.fullScale, c.quantity)}.`,
   P10: c =>
     `${showPlain(c.readW, 'powerW')} is ${c.factor} times ` +
-    `${groupDigits(c.likelyW, 1)} W: check the range of the meter.`,
+    `${groupDigits(c.likelyW, 1)} W. Check the range of the meter.`,
   P11: c =>
-    `${showPlain(c.readHz, c.quantity)} is ` +
-    `${offWords(c.readHz - c.nominalHz, c.nominalHz)} off: no crystal does that.${meantWords(c)}`,
+    `${showPlain(c.readHz, c.quantity)} is off by ` +
+    `${offWords(c.readHz - c.nominalHz, c.nominalHz)}: no crystal is that far off.${meantWords(c)}`,
   P12: c =>
     `${showPlain(c.readHz, 'carrierHz')} is channel ${c.channel} of the plan ` +
-    `${c.planName}; on this set it is ${showPlain(c.nominalHz, 'carrierHz')}.`,
+    `${c.planName}. On this set it is ${showPlain(c.nominalHz, 'carrierHz')}.`,
   P13: c =>
-    `On ${c.mode} the tone stands ${c.mode === 'USB' ? 'above' : 'below'} the ` +
-    `channel; this is ${groupDigits(Math.abs(c.offHz), 0)} Hz ` +
+    `On ${c.mode} the tone is ${c.mode === 'USB' ? 'above' : 'below'} the ` +
+    `channel. This is ${groupDigits(Math.abs(c.offHz), 0)} Hz ` +
     `${c.offHz > 0 ? 'above' : 'below'} it. Wrong sideband, on the set or on the test set?`,
   P41: c =>
     `Depth ${percent(c.readRatio, 2)} with a tone: was ` +
     `${percent(100 * c.readRatio)} meant? Depth is typed in per cent.`,
   P16: c =>
-    `A trough of ${percent(c.readRatio)}: it cannot be deeper than the ` +
-    'carrier. Is it the crest, or does the meter extrapolate?',
+    `A negative peak of ${percent(c.readRatio)}: it cannot exceed ` +
+    '100 %. Is it the positive peak, or does the meter extrapolate?',
   P21: c =>
-    `PEP ${showPlain(c.pepW, 'pepW')} here, ${showPlain(c.otherW, 'pepW')} at "${c.otherTitle}", ` +
-    'both fully modulated: ' +
-    `${groupDigits(Math.abs(powerRatioToDb(c.pepW / c.otherW)), 1)} dB apart. One of them was over.`,
+    `PEP ${showPlain(c.pepW, 'pepW')} here, ${showPlain(c.otherW, 'pepW')} ` +
+    `at "${c.otherTitle}", both fully modulated: ` +
+    `${groupDigits(Math.abs(powerRatioToDb(c.pepW / c.otherW)), 1)} ` +
+    'dB apart. At least one was probably over-modulated.',
   P22: c =>
-    `${showPlain(c.outputW, 'powerW')} out of ${groupDigits(c.inputW, 0)} W of plate input; above ` +
-    `${c.mostRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`,
+    `${showPlain(c.outputW, 'powerW')} out of ${groupDigits(c.inputW, 0)} W of plate input. ` +
+    `Above ${c.mostRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`,
   P23: c =>
-    `${showPlain(c.beforeW, 'powerW')} before, ${showPlain(c.nowW, 'powerW')} now on ` +
-    'the same setting: more than 2 % apart. Warm-up, connector or supply?',
+    `${showPlain(c.beforeW, 'powerW')} before, ${showPlain(c.nowW, 'powerW')} ` +
+    'now at the same setting: more than 2 % apart. Warm-up, connector or supply?',
   P25: c =>
-    `Depth ${percent(c.readRatio)}, but a final that reaches ` +
-    `${groupDigits(c.pepMostW, 1)} W PEP leaves this carrier at most ` +
-    `${percent(c.mostRatio)}. The depth meter reads high, or the PEP meter low.`,
+    `Depth ${percent(c.readRatio)}, but a final that reaches ${groupDigits(c.pepMostW, 1)} W PEP ` +
+    `limits this carrier to ${percent(c.mostRatio)}. The depth meter reads high, or the PEP meter low.`,
   P26: c =>
-    `${showPlain(c.read, c.quantity)} lies between half divisions of ` +
-    `${showPlain(c.tick, c.quantity)} each: the needle is read to half of one.`,
+    `${showPlain(c.read, c.quantity)} is between half divisions of ` +
+    `${showPlain(c.tick, c.quantity)} each. Read the needle to half a division.`,
   P24: c =>
-    `PEP ${showPlain(c.pepW, 'pepW')} on a carrier of ${showPlain(c.carrierW, 'powerW')} is ` +
-    `${percent(c.byPepRatio)}: over-modulated, or the meter overshoots. Not clean on power alone.`,
+    `PEP ${showPlain(c.pepW, 'pepW')} on a carrier of ` +
+    `${showPlain(c.carrierW, 'powerW')} is ${percent(c.byPepRatio)}. Over-modulated, or ` +
+    'the meter overshoots. Power alone does not show clean modulation.',
   P33: c =>
     `${showPlain(c.readV, c.quantity)} for ` +
     `${c.quantity === 'audibleV' ? 'an audible tone' : criterionWords(c.test)}, ` +
-    `${modulationWords(c.test.modulation)}, is better than physics allows (${groupDigits(c.leastV * 1e6, 3)} ` +
-    '\u00b5V). Leakage, wrong port, or another unit?',
+    `${modulationWords(c.test.modulation)}, is better than thermal noise allows ` +
+    `(${groupDigits(c.leastV * 1e6, 3)} µV). Leakage, wrong port or wrong unit?`,
   P40: c =>
-    `${showPlain(c.readHz, c.quantity)} is known to \u00b1${groupDigits(c.boundHz, 0)} Hz only; the ` +
-    `tolerance is ${groupDigits(c.windowHz, 0)} Hz wide. Read all digits before judging.`,
+    `${showPlain(c.readHz, c.quantity)} is known to ±${groupDigits(c.boundHz, 0)} Hz ` +
+    `only; the tolerance is ${groupDigits(c.windowHz, 0)} Hz wide. Read all digits first.`,
   P37: c =>
     `${showPlain(c.readHz, c.quantity)} of deviation without a tone: hum or noise, or the tone is on.`,
 }

@@ -38,16 +38,16 @@ describe('words for claims', () => {
     expect(settledWords(settled({ measured: { value: 4, bound: null, rowTitle: 'x' } }))).toContain(
       'uncertainty unknown',
     )
-    expect(settledWords(settled({ measured: null }))).toContain('not taken yet')
+    expect(settledWords(settled({ measured: null }))).toContain('not measured yet')
   })
   it("give the factor of the owner's meter, and blame it only when it is far off", () => {
     expect(plain(factorWords(settled({})))).toBe(
-      "The owner's meter times 1.42 (+1.5 dB) agrees with this bench, " +
-        'near this level only. That is the meter, not the set.',
+      "The owner's meter times 1.42 (+1.5 dB) agrees with our reading, " +
+        "near this level only. The difference is probably in the owner's meter.",
     )
     expect(
       factorWords(settled({ meterFactor: { ratio: 1.05, differenceDb: 0.2, meterSuspect: false } })),
-    ).not.toContain('not the set')
+    ).not.toContain('probably')
     expect(factorWords(settled({ meterFactor: null }))).toBeNull()
   })
 })

@@ -15,14 +15,14 @@ export function claimWords(claim: Claim): string {
 /** Words only: a confirmed complaint is no "inside", so it gets none of the state marks. */
 export const OUTCOME_WORDS: Record<SettledClaim['outcome'], string> = {
   'confirmed': 'confirmed',
-  'refuted': 'refuted',
+  'refuted': 'contradicted',
   'cannot-tell': 'cannot tell',
   'not-measured': 'not measured yet',
 }
 
 /** The numbers that the outcome used. */
 export function settledWords({ claim, measured, allowed }: SettledClaim): string {
-  if (!measured) return 'the row that would settle it is not taken yet'
+  if (!measured) return 'the row to check it against is not measured yet'
   const bound =
     measured.bound === null
       ? 'uncertainty unknown'
@@ -38,8 +38,9 @@ export function factorWords({ meterFactor }: SettledClaim): string | null {
   if (!meterFactor) return null
   const { ratio, differenceDb, meterSuspect } = meterFactor
   return (
-    `The owner\u2019s meter times ${ratio.toFixed(2)} (${groupDigits(differenceDb, 1, true)} dB) agrees ` +
-    `with this bench, near this level only.${meterSuspect ? ' That is the meter, not the set.' : ''}`
+    `The owner\u2019s meter times ${ratio.toFixed(2)} (${groupDigits(differenceDb, 1, true)} ` +
+    'dB) agrees with our reading, near this level ' +
+    `only.${meterSuspect ? ' The difference is probably in the owner\u2019s meter.' : ''}`
   )
 }
 

@@ -10,6 +10,8 @@ import {
 } from '../../core/sheet'
 import { JOB_EVENT_KINDS, type JobEvent, type WarmGate } from '../../core/run'
 import {
+  BEAT_WORDS,
+  PEAK_WORDS,
   balanceWords,
   biasDeviceWords,
   gateWords,
@@ -34,43 +36,55 @@ const plain = (s: string) => s.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g
 
 describe('how far to turn', () => {
   it.each([
-    [0.05, 'a touch'],
-    [-0.12, 'an eighth of a turn'],
-    [0.25, 'a quarter of a turn'],
-    [0.5, 'half of a turn'],
-    [0.95, 'a whole turn'],
+    [0.05, 'slightly'],
+    [-0.12, '1/8 turn'],
+    [0.25, '1/4 turn'],
+    [0.5, '1/2 turn'],
+    [0.95, '1 turn'],
   ])('%d turns: %s', (t, words) => expect(turnWords(t)).toBe(words))
   it.each([
-    [0.5, 'about half of your last turn'],
-    [-1, 'about as far again'],
-    [1.5, 'about one and a half times your last turn'],
-    [3.2, 'about 3 times your last turn'],
-    [0.03, 'a touch'],
+    [0.5, 'about 1/2 of the last turn'],
+    [-1, 'about as far as the last turn'],
+    [1.5, 'about 1.5 times the last turn'],
+    [3.2, 'about 3 times the last turn'],
+    [0.03, 'slightly'],
   ])('%d of the last: %s', (r, words) => expect(lastTurnWords(r)).toBe(words))
-  it('which way is told where the sheet knows it, both ways round', () => {
-    expect(settingWords({ kind: 'first-touch', need: 'up', ofLastTurn: null }, 'clockwise').how).toMatch(
-      /a little clockwise/,
-    )
-    expect(settingWords({ kind: 'first-touch', need: 'down', ofLastTurn: null }, 'clockwise').how).toMatch(
-      /anticlockwise/,
-    )
-    expect(settingWords({ kind: 'first-touch', need: 'down', ofLastTurn: null }, undefined).how).toMatch(
-      /which way/,
-    )
-    expect(settingWords({ kind: 'turn', need: 'up', ofLastTurn: -0.5 }, undefined)).toEqual({
-      say: 'Turn back: up',
-      how: 'about half of your last turn, the other way',
+  it('the direction is named where the sheet knows it, both ways round', () => {
+    const touch = (need: 'up' | 'down', raisedBy?: 'clockwise') =>
+      settingWords({ kind: 'first-touch', need, ofLastTurn: null }, raisedBy)
+    expect(touch('up', 'clockwise')).toEqual({
+      say: 'Clockwise, slightly',
+      how: 'Reading low. Wait for the meter.',
     })
-    expect(settingWords({ kind: 'there', need: null, ofLastTurn: null }, undefined).say).toBe('There')
+    expect(touch('down', 'clockwise').say).toBe('Anticlockwise, slightly')
+    expect(touch('down').how).toBe('Reading high. Direction unknown.')
+    expect(settingWords({ kind: 'turn', need: 'up', ofLastTurn: -0.5 }, undefined)).toEqual({
+      say: 'Other direction',
+      how: 'About 1/2 of the last turn. Reading low.',
+    })
+    expect(settingWords({ kind: 'there', need: null, ofLastTurn: null }, undefined).say).toBe(
+      'Take the reading',
+    )
   })
   it('which coil, which way', () => {
-    expect(
-      balanceWords({ spreadDb: 2, met: false, weakEnd: 'low', turns: { first: 0.25, second: -0.12 } }, [
-        'L5',
-        'L6',
-      ]).how,
-    ).toBe('L5 a quarter of a turn in, L6 an eighth of a turn out; then measure all three again')
+    const low = (turns: { first: number; second: number }) =>
+      balanceWords({ spreadDb: 2, met: false, weakEnd: 'low', turns }, ['L5', 'L6'])
+    expect(low({ first: 0.25, second: 0 })).toEqual({
+      say: 'L5 1/4 turn in',
+      how: 'Low end weak. Then measure all three channels.',
+    })
+    expect(low({ first: 0.25, second: -0.12 })).toEqual({
+      say: 'Offset both coils',
+      how: 'Low end weak: L5 1/4 turn in, L6 1/8 turn out. Then measure all three channels.',
+    })
     expect(balanceWords({ spreadDb: 0.3, met: true, weakEnd: 'none', turns: null }, []).say).toBe('Balanced')
+  })
+  it('a guide says it in five words, and the same way each time', () => {
+    const guides = [...Object.values(PEAK_WORDS), ...Object.values(BEAT_WORDS).map(say => ({ say, how: '' }))]
+    for (const { say, how } of guides) {
+      expect(say.split(' ').length, say).toBeLessThanOrEqual(5)
+      expect(how.split(' ').length, how).toBeLessThanOrEqual(12)
+    }
   })
 })
 
@@ -96,24 +110,26 @@ describe('warm-up in words', () => {
   })
   it('drift, when, and where it settles', () =>
     expect(plain(gateWords(gate({})).how)).toBe(
-      'drifts 5.0 \u00b1 0.4 Hz/min down, limit 2 Hz/min: in about 4 min; settles on the air at -40 \u00b1 4 Hz',
+      'Drift -5.0 \u00b1 0.4 Hz/min, limit 2. About 4 min left. Final error on transmit about -40 \u00b1 4 Hz.',
     ))
   it('a straight line does not know the end', () =>
     expect(
       gateWords(gate({ fit: { ...fit, settlesHz: null, settlesUncertaintyHz: null }, opensInS: null })).how,
-    ).toMatch(/too early to say/))
+    ).toMatch(/Too early to predict/))
   it('a rate that could be none is a bound, with no direction', () => {
     expect(
       gateWords(gate({ state: 'open', fit: { ...fit, rateHzPerMin: 0.2, rateUncertaintyHzPerMin: 0.3 } }))
         .how,
-    ).toBe('drifts by at most 0.8 Hz/min, limit 2 Hz/min')
+    ).toBe('Drift 0.8 Hz/min at most, limit 2.')
   })
   it('without drift the clock, without a clock a question', () => {
-    expect(gateWords(gate({ by: 'time', fit: null, opensInS: 600 })).how).toMatch(/10 min more by the clock/)
-    expect(gateWords(gate({ state: 'unknown', by: 'nothing', fit: null, opensInS: null })).say).toBe(
-      'Not known how warm it is',
+    expect(gateWords(gate({ by: 'time', fit: null, opensInS: 600 })).how).toMatch(
+      /^10 min left. Drift not measured.$/,
     )
-    expect(gateWords(gate({ state: 'open' })).say).toBe('Warm')
+    expect(gateWords(gate({ state: 'unknown', by: 'nothing', fit: null, opensInS: null })).say).toBe(
+      'Enter switch-on time',
+    )
+    expect(gateWords(gate({ state: 'open' })).say).toBe('Warmed up')
   })
 })
 
@@ -121,17 +137,17 @@ describe('menu and bias in words', () => {
   const w = (v: number) => `${v} W`
   it('the value to write, the end of the range, the first step', () => {
     expect(menuWords({ code: 0x65, expected: 3.8, why: 'within' }, w)).toEqual({
-      say: 'Write 65h',
-      how: 'expected 3.8 W',
+      say: 'Set 65h',
+      how: 'Expected: 3.8 W.',
     })
-    expect(menuWords({ code: 255, expected: 3, why: 'end' }, w).say).toBe('FFh is the end of the range')
+    expect(menuWords({ code: 255, expected: 3, why: 'end' }, w).say).toBe('FFh: end of range')
     expect(menuWords({ code: 0x62, expected: null, why: 'higher' }, w).say).toBe('Try 62h')
-    expect(menuWords({ code: 0x65, expected: 3.8, why: 'there' }, w).say).toBe('Leave it at 65h')
+    expect(menuWords({ code: 0x65, expected: 3.8, why: 'there' }, w).say).toBe('Keep 65h')
   })
-  it('a device: milliamperes, ticks, watts; or its gate', () => {
+  it('a device: milliamperes, divisions, watts; or its gate', () => {
     expect(
       plain(biasDeviceWords({ name: 'v', idleA: 0.06, gateV: null, burnsW: 48, tooHot: false, ticks: 3 })),
-    ).toBe('60 mA, 3.0 ticks, burns 48.0 W')
+    ).toBe('60 mA, 3.0 divisions, dissipates 48.0 W')
     expect(
       plain(
         biasDeviceWords({ name: 'v', idleA: null, gateV: 2.4, burnsW: null, tooHot: false, ticks: null }),
@@ -169,7 +185,7 @@ describe('sheets in words', () => {
     const after = amended(FM, [{ line: 'adjuster/CT2/tool', from: null, to: 'x' }])
     expect(compareSheets(FM, after).map(differenceName)).toEqual(['Adjuster CT2 tool'])
     const refused = moveStep(FM.procedure, 3, 0)
-    expect('why' in refused && moveRefusedWords(refused)).toMatch(/needs "Reference 10.240 MHz" first/)
+    expect('why' in refused && moveRefusedWords(refused)).toMatch(/depends on "Reference 10.240 MHz"/)
   })
   it('trust and hands', () => {
     expect([confidenceWords(null, 0), confidenceWords('25 Nov', 3), confidenceWords('25 Nov', 1)]).toEqual([

@@ -11,55 +11,48 @@ import type {
 import type { Adjuster, BiasRule } from '../../core/sheet'
 import { HEX_BYTE, groupDigits, showMenuValue, type MenuFormat } from '../../core/quantity'
 
+/** What the hand does, at most five words, and why or how far. */
+export interface Guide {
+  readonly say: string
+  readonly how: string
+}
+
 /** What to do with a core, for an eye that looks up for half a second. */
-export const PEAK_WORDS: Readonly<Record<PeakLook['word'], { readonly say: string; readonly how: string }>> =
-  {
-    'wait': { say: 'Wait for the needle', how: '' },
-    'go-on': { say: 'The same way, a little', how: 'then wait for the needle' },
-    'touch': { say: 'The same way, a touch', how: 'a few degrees, then wait' },
-    'turn-back': {
-      say: 'Past the peak, turn back',
-      how: 'it fell: the top lies behind; a few degrees, then wait',
-    },
-    'stop': { say: 'Stop here', how: 'within a tenth of a dB of the top' },
-    'flat': {
-      say: 'No peak here',
-      how: 'nothing changes: try the other way by half a turn; then another core, a broken one, or no drive at all',
-    },
-    'end': {
-      say: 'The core reached its stop',
-      how:
-        'it rose and then no longer moved: the circuit is off range; ' +
-        'note it, look for a changed part, do not force it',
-    },
-  }
+export const PEAK_WORDS: Readonly<Record<PeakLook['word'], Guide>> = {
+  'wait': { say: 'Wait', how: 'The meter has not settled.' },
+  'go-on': { say: 'Same direction', how: 'Turn a little, then wait.' },
+  'touch': { say: 'Same direction, slightly', how: 'A few degrees, then wait.' },
+  'turn-back': { say: 'Turn back slightly', how: 'Past the peak: the level fell.' },
+  'stop': { say: 'Stop: peak', how: 'Estimated within 0.1 dB.' },
+  'flat': { say: 'Other direction, 1/2 turn', how: 'No change. If still none, try another core.' },
+  'end': { say: 'Stop turning', how: 'Level no longer changes. Possible end stop: do not force.' },
+}
 
 const SHARES: readonly (readonly [number, string])[] = [
-  [0.08, 'a touch'],
-  [0.18, 'an eighth'],
-  [0.29, 'a quarter'],
-  [0.42, 'a third'],
-  [0.58, 'half'],
-  [0.72, 'two thirds'],
-  [0.88, 'three quarters'],
+  [0.08, 'slightly'],
+  [0.18, '1/8'],
+  [0.29, '1/4'],
+  [0.42, '1/3'],
+  [0.58, '1/2'],
+  [0.72, '2/3'],
+  [0.88, '3/4'],
 ]
-const nearest = (share: number) => SHARES.find(([most]) => share < most)?.[1] ?? null
+const nearest = (share: number) => SHARES.find(([most]) => share < most)?.[1] ?? '1'
 
 /** A part of a turn as hands know it. */
 export function turnWords(turns: number): string {
   const part = nearest(Math.abs(turns))
-  return part === null ? 'a whole turn' : part === 'a touch' ? 'a touch' : `${part} of a turn`
+  return part === 'slightly' ? part : `${part} turn`
 }
 
 /** So much of the last movement. */
 export function lastTurnWords(ratio: number): string {
   const share = Math.abs(ratio)
   const part = nearest(share)
-  if (part === 'a touch') return 'a touch'
-  if (part) return `about ${part} of your last turn`
-  if (share < 1.25) return 'about as far again'
-  if (share < 1.75) return 'about one and a half times your last turn'
-  return `about ${Math.round(share)} times your last turn`
+  if (part === 'slightly') return 'slightly'
+  if (part !== '1') return `about ${part} of the last turn`
+  if (share < 1.25) return 'about as far as the last turn'
+  return `about ${share < 1.75 ? '1.5' : Math.round(share)} times the last turn`
 }
 
 const OTHER_WAY: Readonly<Record<NonNullable<Adjuster['raisedBy']>, string>> = {
@@ -71,56 +64,54 @@ const OTHER_WAY: Readonly<Record<NonNullable<Adjuster['raisedBy']>, string>> = {
   down: 'up',
 }
 
+const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1)
+
 /** What the hand does to come to the target. */
 export function settingWords(
   { kind, need, ofLastTurn }: SettingAdvice,
   raisedBy: Adjuster['raisedBy'],
-): { say: string; how: string } {
+): Guide {
   const way = raisedBy && need ? (need === 'up' ? raisedBy : OTHER_WAY[raisedBy]) : null
+  const reads = `Reading ${need === 'up' ? 'low' : 'high'}.`
   switch (kind) {
     case 'there':
-      return { say: 'There', how: 'inside: take the reading' }
+      return { say: 'Take the reading', how: 'On target.' }
     case 'first-touch':
-      return {
-        say: `It must go ${need}`,
-        how: way
-          ? `a little ${way}, then wait: the first touch tells how far`
-          : 'turn a little, then wait: the first touch tells how far and which way',
-      }
+      return way
+        ? { say: `${capital(way)}, slightly`, how: `${reads} Wait for the meter.` }
+        : { say: 'Turn slightly, then wait', how: `${reads} Direction unknown.` }
     case 'no-effect':
-      return {
-        say: `It must go ${need}`,
-        how: 'the last turn changed next to nothing: is it the right one, or at its stop?',
-      }
+      return { say: 'Stop: no effect', how: 'Check the adjuster and its end stop.' }
     case 'turn':
-      return ofLastTurn! > 0
-        ? { say: `Turn on: ${need}`, how: `${lastTurnWords(ofLastTurn!)}, the same way` }
-        : { say: `Turn back: ${need}`, how: `${lastTurnWords(ofLastTurn!)}, the other way` }
+      return {
+        say: ofLastTurn! > 0 ? 'Same direction' : 'Other direction',
+        how: `${capital(lastTurnWords(ofLastTurn!))}. ${reads}`,
+      }
   }
 }
 
 const WEAK_WORDS: Readonly<Record<BalanceMove['weakEnd'], string>> = {
-  low: 'The low end is weak',
-  high: 'The high end is weak',
-  both: 'Both ends are weak alike: peaked too sharply',
+  low: 'Low end weak',
+  high: 'High end weak',
+  both: 'Both ends weak, response too narrow',
   none: 'Balanced',
 }
 
 /** Which coil to offset, which way and how far. @param coils the two that are turned, in circuit order */
-export function balanceWords(
-  { weakEnd, turns }: BalanceMove,
-  coils: readonly string[],
-): { say: string; how: string } {
+export function balanceWords({ weakEnd, turns }: BalanceMove, coils: readonly string[]): Guide {
   const one = (name: string, t: number) =>
     Math.abs(t) < 0.02 ? null : `${name} ${turnWords(t)} ${t > 0 ? 'in' : 'out'}`
   const moves = turns
-    ? [one(coils[0] ?? 'the first coil', turns.first), one(coils[1] ?? 'its neighbour', turns.second)].filter(
-        Boolean,
+    ? [one(coils[0] ?? 'First coil', turns.first), one(coils[1] ?? 'second coil', turns.second)].filter(
+        move => move !== null,
       )
     : []
+  if (moves.length === 0) return { say: WEAK_WORDS[weakEnd], how: 'Nothing to adjust.' }
+  if (moves.length === 1)
+    return { say: moves[0]!, how: `${WEAK_WORDS[weakEnd]}. Then measure all three channels.` }
   return {
-    say: WEAK_WORDS[weakEnd],
-    how: moves.length > 0 ? `${moves.join(', ')}; then measure all three again` : 'nothing to turn',
+    say: 'Offset both coils',
+    how: `${WEAK_WORDS[weakEnd]}: ${moves.join(', ')}. Then measure all three channels.`,
   }
 }
 
@@ -130,52 +121,39 @@ const minutes = (s: number) => (s < 90 ? `${Math.max(1, Math.round(s))} s` : `${
 function rateWords({ rateHzPerMin, rateUncertaintyHzPerMin }: DriftFit): string {
   const slack = Math.max(0.1, 2 * rateUncertaintyHzPerMin)
   const rate = Math.abs(rateHzPerMin)
-  if (rate <= slack) return `drifts by at most ${groupDigits(rate + slack, 1)} Hz/min`
-  return `drifts ${groupDigits(rate, 1)} \u00b1 ${groupDigits(slack, 1)} Hz/min ${rateHzPerMin < 0 ? 'down' : 'up'}`
+  if (rate <= slack) return `Drift ${groupDigits(rate + slack, 1)} Hz/min at most`
+  return `Drift ${groupDigits(rateHzPerMin, 1, true)} \u00b1 ${groupDigits(slack, 1)} Hz/min`
 }
 
 function endWords({ settlesHz, settlesUncertaintyHz }: DriftFit): string {
-  if (settlesHz === null) return '; too early to say where it settles'
+  if (settlesHz === null) return 'Too early to predict the final frequency.'
+  const uncertaintyHz = Math.max(1, 2 * settlesUncertaintyHz!)
   return (
-    `; settles on the air at ${groupDigits(settlesHz, 0, true)} \u00b1 ` +
-    `${groupDigits(Math.max(1, 2 * settlesUncertaintyHz!), 0)} Hz`
+    `Final error on transmit about ${groupDigits(settlesHz, 0, true)} ` +
+    `± ${groupDigits(uncertaintyHz, 0)} Hz.`
   )
 }
 
 /** Whether frequency may be set, and when. */
-export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate): {
-  say: string
-  how: string
-} {
+export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate): Guide {
   const rate = fit ? rateWords(fit) : ''
-  if (state === 'open') {
-    if (by === 'drift') return { say: 'Warm', how: `${rate}, limit ${limitHzPerMin} Hz/min` }
+  const notDecisive = fit ? `${rate}, not decisive.` : 'Drift not measured.'
+  const rateAndLimit = `${rate}, limit ${limitHzPerMin}.`
+  if (state === 'open')
     return {
-      say: 'Warm',
-      how: fit
-        ? `long enough since power-on; ${rate}, which does not decide`
-        : 'long enough since power-on; no drift was measured',
+      say: 'Warmed up',
+      how: by === 'drift' ? rateAndLimit : `Long enough since power-on. ${notDecisive}`,
     }
-  }
   if (state === 'unknown')
     return {
-      say: 'Not known how warm it is',
+      say: 'Enter switch-on time',
       how: fit
-        ? `${rate}: more readings tell better`
-        : 'note when it was switched on, or let the counter run: a minute of readings tells the drift',
+        ? `${notDecisive} Or let the counter run on.`
+        : 'Warm-up unknown. Or let the counter run for 1 min.',
     }
-  if (by === 'time')
-    return {
-      say: 'Wait for the warm-up',
-      how:
-        `${minutes(opensInS!)} more by the clock; ` +
-        `${fit ? `${rate}, which does not decide` : 'measured drift would tell better'}`,
-    }
-  const soon = opensInS === null ? '' : `: in about ${minutes(opensInS)}`
-  return {
-    say: 'Wait for the warm-up',
-    how: `${rate}, limit ${limitHzPerMin} Hz/min${soon}${endWords(fit!)}`,
-  }
+  if (by === 'time') return { say: 'Wait: warming up', how: `${minutes(opensInS!)} left. ${notDecisive}` }
+  const soon = opensInS === null ? '' : ` About ${minutes(opensInS)} left.`
+  return { say: 'Wait: warming up', how: `${rateAndLimit}${soon} ${endWords(fit!)}` }
 }
 
 /** A menu value as the set shows it. */
@@ -183,54 +161,51 @@ export function codeWords(code: number, format: MenuFormat = HEX_BYTE): string {
   return showMenuValue(code, format)
 }
 
-/** The menu value to write next. @param shown a value of the quantity, in words */
+/** The menu value to set next. @param shown a value of the quantity, in words */
 export function menuWords(
   p: MenuProposal,
   shown: (value: number) => string,
   format: MenuFormat = HEX_BYTE,
-): { say: string; how: string } {
+): Guide {
   const code = codeWords(p.code, format)
+  const expected = p.expected === null ? '' : shown(p.expected)
   switch (p.why) {
     case 'there':
-      return {
-        say: `Leave it at ${code}`,
-        how: p.expected === null ? '' : `${shown(p.expected)}, inside with its uncertainty`,
-      }
+      return { say: `Keep ${code}`, how: expected && `${expected}, within tolerance, uncertainty included.` }
     case 'end':
       return {
-        say: `${code} is the end of the range`,
-        how:
-          p.expected === null
-            ? 'the menu has nothing further'
-            : `${shown(p.expected)}; the menu has nothing further that way`,
+        say: `${code}: end of range`,
+        how: expected
+          ? `${expected}. The menu has no further value that way.`
+          : 'The menu has no further value.',
       }
     case 'higher':
-      return { say: `Try ${code}`, how: 'a careful step up: one more reading makes a curve' }
+      return { say: `Try ${code}`, how: 'A careful step up. One more reading gives a curve.' }
     case 'lower':
-      return { say: `Try ${code}`, how: 'down: it reads above the limit' }
+      return { say: `Try ${code}`, how: 'Lower: it reads above the limit.' }
     default:
-      return { say: `Write ${code}`, how: p.expected === null ? '' : `expected ${shown(p.expected)}` }
+      return { say: `Set ${code}`, how: expected && `Expected: ${expected}.` }
   }
 }
 
 export const BIAS_BY_WORDS: Readonly<Record<BiasRule['by'], string>> = {
-  'rise': 'rise of the supply current over that without bias',
-  'stage-current': 'current of the stage',
+  'rise': 'rise of the supply current above that without bias',
+  'stage-current': 'stage current',
   'gate-voltage': 'gate voltage',
 }
 
 export function biasDeviceWords({ idleA, gateV, burnsW, ticks }: BiasDevice): string {
-  if (idleA === null) return gateV === null ? 'not read yet' : `${groupDigits(gateV, 2)} V`
+  if (idleA === null) return gateV === null ? 'not measured' : `${groupDigits(gateV, 2)} V`
   return [
     `${groupDigits(idleA * 1000, 0)} mA`,
-    ...(ticks === null ? [] : [`${groupDigits(ticks, 1)} ticks`]),
-    `burns ${groupDigits(burnsW!, 1)} W`,
+    ...(ticks === null ? [] : [`${groupDigits(ticks, 1)} divisions`]),
+    `dissipates ${groupDigits(burnsW!, 1)} W`,
   ].join(', ')
 }
 
 export const BEAT_WORDS: Readonly<Record<BeatAdvice['word'], string>> = {
   there: 'Zero beat',
-  touch: 'Turn a touch: a tone has no sign',
-  nearer: 'Nearer: the same way',
-  further: 'Further off: the other way',
+  touch: 'Turn slightly',
+  nearer: 'Same direction',
+  further: 'Other direction',
 }

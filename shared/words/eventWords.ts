@@ -2,7 +2,7 @@ import type { JobEvent } from '../../core/run'
 import { QUANTITIES, showPlain } from '../../core/quantity'
 import { lineValueWords, lineWords } from './sheetWords'
 
-const STEP_OUTCOMES = { 'done': 'confirmed', 'as-is': 'accepted as it is', 'skipped': 'skipped' } as const
+const STEP_OUTCOMES = { 'done': 'confirmed', 'as-is': 'accepted as is', 'skipped': 'skipped' } as const
 const because = (reason: string) => (reason ? `: ${reason}` : '')
 const driftWords = (hzPerMin: number | null) =>
   hzPerMin === null ? '' : `, drifting ${hzPerMin.toFixed(1)} Hz/min`
@@ -12,15 +12,16 @@ export function eventWords(e: JobEvent): string {
   switch (e.kind) {
     case 'row-taken':
       return (
-        `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ${e.pointId}: ` +
+        `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ` +
+        `${e.pointId}: ` +
         `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`
       )
     case 'reading-struck':
       return `a reading struck out: ${e.reason}`
     case 'adjuster-turned':
-      return `turned ${e.designators.join(', ')}`
+      return `adjusted ${e.designators.join(', ')}`
     case 'step-confirmed':
-      return `step ${e.stepId} ` + `${STEP_OUTCOMES[e.outcome]}${because(e.reason)}`
+      return `step ${e.stepId} ${STEP_OUTCOMES[e.outcome]}${because(e.reason)}`
     case 'step-reopened':
       return `step ${e.stepId} reopened: ${e.reason}`
     case 'note':
@@ -28,29 +29,29 @@ export function eventWords(e: JobEvent): string {
     case 'sheet-amended':
       return e.changes.map(c => `sheet corrected, ${lineWords(c.line)}: ${lineValueWords(c.to)}`).join('; ')
     case 'line-confirmed':
-      return `found right, ${lineWords(e.line)}`
+      return `confirmed, ${lineWords(e.line)}`
     case 'gate-passed':
-      return `step ${e.stepId} begun before it was warm${driftWords(e.driftHzPerMin)}${because(e.reason)}`
+      return `step ${e.stepId} begun before warm-up${driftWords(e.driftHzPerMin)}${because(e.reason)}`
     case 'keyed':
       return `keyed ${e.lengthS.toFixed(1)} s${e.stepId ? ` in step ${e.stepId}` : ''}`
     case 'turn-answered':
       return e.designators.length > 0
-        ? `turned ${e.designators.join(', ')}, answered later`
-        : 'nothing was turned, answered later'
+        ? `adjusted ${e.designators.join(', ')}, answered later`
+        : 'nothing was adjusted, answered later'
     case 'event-struck':
       return `an entry struck out: ${e.reason}`
     case 'unlisted-turned':
-      return `turned ${e.name}, not on the sheet`
+      return `adjusted ${e.name}, not on the sheet`
     case 'position-noted':
-      return `${e.designator} stood at ${e.position}`
+      return `starting position of ${e.designator}: ${e.position}`
     case 'warm-up-begun':
       return 'switched on to warm up'
     case 'item-inspected':
       return `inspected ${e.itemId}: ${e.state}`
     case 'wait-begun':
-      return `waits: ${e.text}`
+      return `on hold: ${e.text}`
     case 'part-changed':
-      return `${e.designator}: ${e.partIn} in`
+      return `${e.designator}: ${e.partIn} fitted`
     default:
       return `${e.kind.replaceAll('-', ' ')}${'text' in e && e.text ? `: ${e.text}` : ''}`
   }

@@ -35,7 +35,7 @@ function carrierLines({ carrier, durationS }: Measurement): FigureLine[] {
   const drift = carrier?.drift
   const movedHz = drift && drift.tauS === null ? drift.endHz - drift.startHz : null
   return [
-    ...line('Error', carrier?.errorPpm, v => `${v.toFixed(2)} ppm`, 'against the nominal channel'),
+    ...line('Error', carrier?.errorPpm, v => `${v.toFixed(2)} ppm`, 'from the nominal channel'),
     ...line(
       'Settles at',
       drift?.finalHz,
@@ -49,7 +49,12 @@ function carrierLines({ carrier, durationS }: Measurement): FigureLine[] {
 /** Two tones that make up the modulation. */
 function twoTones(tonesHz: readonly number[] | undefined): FigureLine[] {
   if (tonesHz?.length !== 2) return []
-  return line('Two tones', tonesHz[0], hertz, `and ${hertz(tonesHz[1]!)}: peaks are where they meet`)
+  return line(
+    'Two tones',
+    tonesHz[0],
+    hertz,
+    `and ${hertz(tonesHz[1]!)}: peaks are taken where they coincide`,
+  )
 }
 
 function amLines(m: Measurement, carrierW: number | null): FigureLine[] {
@@ -57,33 +62,38 @@ function amLines(m: Measurement, carrierW: number | null): FigureLine[] {
   if (!am) return []
   const { peaks, unmodulated } = am
   const against =
-    unmodulated?.startS === null ? 'the unmodulated carrier that was given' : 'the unmodulated carrier'
+    unmodulated?.startS === null ? 'the unmodulated carrier as given' : 'the unmodulated carrier'
   return [
-    ...line('Depth, crest and trough together', am.depthTrough, share, 'cannot exceed 100 %'),
+    ...line('Depth, mean of both peaks', am.depthTrough, share, 'cannot exceed 100 %'),
     ...twoTones(am.tonesHz),
     ...line(
-      'Crest that 0.1 % of the time passes',
+      'Positive peak exceeded 0.1 % of the time',
       peaks?.crest999,
       share,
       peaks ? `1 % of the time: ${percent(peaks.crest99)}` : '',
     ),
     ...line(
-      'Trough that 0.1 % of the time passes',
+      'Negative peak exceeded 0.1 % of the time',
       peaks?.trough999,
       share,
       peaks ? `1 % of the time: ${percent(peaks.trough99)}` : '',
     ),
-    ...line('Depth of the tone alone', am.depthFundamental, share, 'against the mean envelope'),
-    ...line('Shift of the carrier', unmodulated?.carrierShift, share, `mean envelope against ${against}`),
-    ...line('Pinched off', am.pinchedRatio, share, 'of the time'),
+    ...line('Depth of the tone alone', am.depthFundamental, share, 'relative to the mean envelope'),
+    ...line('Carrier shift', unmodulated?.carrierShift, share, `mean envelope relative to ${against}`),
+    ...line('Carrier cut-off', am.pinchedRatio, share, 'of the time'),
     ...line('Flat-topped', am.flatTopRatio, share, 'of the time'),
     ...line(
       'PEP over carrier',
       am.pepToCarrier,
       v => `${v.toFixed(2)} : 1`,
-      'against the mean envelope; full depth of a sine is 4 : 1',
+      'relative to the mean envelope; full depth of a sine is 4 : 1',
     ),
-    ...line('Mean over carrier', am.meanToCarrier, v => `${v.toFixed(3)} : 1`, 'against the mean envelope'),
+    ...line(
+      'Average over carrier',
+      am.meanToCarrier,
+      v => `${v.toFixed(3)} : 1`,
+      'relative to the mean envelope',
+    ),
     ...wattmeterLine(m, carrierW),
   ]
 }
@@ -94,12 +104,12 @@ function wattmeterLine(m: Measurement, carrierW: number | null): FigureLine[] {
   const outside = neighbourShare(m)
   const meanW = carrierW * meanToCarrier * (1 + (unmodulated?.carrierShift ?? 0)) ** 2
   const inside = outside === null ? '' : `; ${(meanW * (1 - outside)).toFixed(2)} W of it inside the channel`
-  const shift = unmodulated ? '' : '; a shift of the carrier is not in it'
+  const shift = unmodulated ? '' : '; carrier shift not included'
   return line(
-    'A wattmeter would show',
+    'Expected average power',
     meanW,
     v => `${v.toFixed(2)} W`,
-    `true mean, in total${inside}${shift}`,
+    `true average, in total${inside}${shift}`,
   )
 }
 
@@ -111,23 +121,23 @@ function fmLines({ fm }: Measurement): FigureLine[] {
   return [
     ...twoTones(fm.tonesHz),
     ...line(
-      'Deviation + that 0.1 % of the time passes',
+      'Deviation + exceeded 0.1 % of the time',
       peaks?.positive999Hz,
       hertz,
       peaks ? `1 % of the time: ${hertz(peaks.positive99Hz)}` : '',
     ),
     ...line(
-      'Deviation \u2212 that 0.1 % of the time passes',
+      'Deviation − exceeded 0.1 % of the time',
       peaks?.negative999Hz,
       hertz,
       peaks ? `1 % of the time: ${hertz(peaks.negative99Hz)}` : '',
     ),
-    ...line('One side against the other', apart, share, 'of a limiter that clips evenly: none'),
+    ...line('Deviation asymmetry', apart, share, 'zero if the limiter clips evenly'),
     ...line(
       'Tone that nulls the carrier',
       tone && tone / FIRST_NULL,
       hertz,
-      'at this deviation, by the first zero of J0: a second opinion on it',
+      'at this deviation, by the first zero of J0: an independent check',
     ),
     ...line('Deviation, rms', fm.deviationRmsHz, hertz),
     ...line('Deviation of the tone alone', tone, hertz),
@@ -156,23 +166,23 @@ function ssbLines({ ssb }: Measurement): FigureLine[] {
       'PEP',
       ssb.pepDbfs,
       fullScale,
-      ssb.meanPowerDbfs === null ? '' : `mean ${fullScale(ssb.meanPowerDbfs)}`,
+      ssb.meanPowerDbfs === null ? '' : `average ${fullScale(ssb.meanPowerDbfs)}`,
     ),
-    ...line('PEP over mean', ssb.pepToMeanDb, decibel, 'two clean equal tones: 3.0 dB'),
+    ...line('PEP over average', ssb.pepToMeanDb, decibel, 'two clean equal tones: 3.0 dB'),
     ...line(
-      'Products of the third order',
+      'Third-order products',
       ssb.imd3DbBelowTone,
       belowTone('imd3DbBelowTone'),
       belowPep('imd3DbBelowTone', ssb.imd3DbBelowPep),
     ),
     ...line(
-      'Products of the fifth order',
+      'Fifth-order products',
       ssb.imd5DbBelowTone,
       belowTone('imd5DbBelowTone'),
       belowPep('imd5DbBelowTone', ssb.imd5DbBelowPep),
     ),
     ...line(
-      'Carrier below the stronger tone',
+      'Carrier suppression, below the stronger tone',
       ssb.carrierDbBelowTone,
       v => `${least('carrierDbBelowTone')}${decibel(v)}`,
       belowPep('carrierDbBelowTone', ssb.carrierDbBelowPep),

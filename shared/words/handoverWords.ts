@@ -85,8 +85,7 @@ export function adjustedWords({ declared, inferred, unexplained }: AdjustedSumma
 function changeWords(c: ComparedCell): string {
   const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
   return (
-    `${c.point.title}, ` +
-    `${QUANTITIES[c.want.quantity].label.toLowerCase()} ` +
+    `${c.point.title}, ${QUANTITIES[c.want.quantity].label.toLowerCase()} ` +
     `${before.value} to ${after.value} ${after.unit}`
   )
 }
@@ -103,11 +102,11 @@ export function workDone(
     ...adjustedWords(summary),
     done.length > 0 ? `Measured and within tolerance: ${done.join(', ')}` : '',
     totalS > 0
-      ? `Keyed ${totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`} in all`
+      ? `Keyed ${totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`} in total`
       : '',
     ...events.flatMap(e =>
       e.kind === 'gate-passed'
-        ? [`Begun before it was warm: step ${e.stepId}${e.reason ? `, ${e.reason}` : ''}`]
+        ? [`Begun before warm-up: step ${e.stepId}${e.reason ? `, ${e.reason}` : ''}`]
         : [],
     ),
     ...run.notes.map(n => `Note: ${n.text}`),

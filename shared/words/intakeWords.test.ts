@@ -39,7 +39,7 @@ describe('two versions of an intake', () => {
     ).toEqual([
       { label: 'Owner', mine: 'Anna', theirs: 'Bert' },
       { label: 'Rule set', mine: 'UK 27 MHz FM', theirs: 'CEPT 27 MHz' },
-      { label: 'Promised', mine: 'empty', theirs: expect.stringMatching(/4 Dec/) as string },
+      { label: 'Due date', mine: 'empty', theirs: expect.stringMatching(/4 Dec/) as string },
     ])
   })
   it('tell claims apart by what they say', () => {

@@ -6,13 +6,13 @@ const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, string>> = {
   owner: 'Owner',
   contact: 'Contact',
   ruleSetId: 'Rule set',
-  serial: 'Serial',
+  serial: 'Serial number',
   complaint: 'Complaint',
   claims: 'Claims',
   accessories: 'Accessories',
-  boxNote: 'Note in the box',
-  mayDo: 'May be done',
-  promisedOn: 'Promised',
+  boxNote: 'Note found in the packaging',
+  mayDo: 'Approved in advance',
+  promisedOn: 'Due date',
 }
 
 /** One field on which two versions of an intake differ. */

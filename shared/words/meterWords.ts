@@ -8,16 +8,16 @@ import {
 import { groupDigits } from '../../core/quantity'
 
 export const METER_KIND_WORDS: Record<MeterKind, string> = {
-  'true-mean': 'true mean (thermal)',
+  'true-mean': 'true-average (thermal)',
   'average': 'average-responding diode',
   'leaky-peak': 'leaky peak, between average and PEP',
   'peak-hold': 'peak hold (PEP)',
   'panel': 'panel bar, relative',
-  'unknown': 'nobody knows what it averages',
+  'unknown': 'unknown averaging',
 }
 
 export const SIGNAL_WORDS: Record<Signal['kind'], string> = {
-  'carrier': 'carrier without modulation',
+  'carrier': 'unmodulated carrier',
   'am-tone': 'AM with a steady tone',
   'two-tone': 'two equal tones, SSB',
   'speech': 'speech',
@@ -37,23 +37,23 @@ export function calibrationWords(calibratedOn: string | null, todayIso: string):
 export function comparisonWords(c: MeterComparison): string {
   if (c.meanW === null)
     return (
-      'Nothing can be weighed: no meter here has both a known ' +
-      'uncertainty and a reading that this signal lets compare.'
+      'No mean possible: no meter here has both a known ' +
+      'uncertainty and a reading comparable on this signal.'
     )
   const mean =
-    `Weighed mean ${watts(c.meanW)} \u00b1${watts(c.standardUncertaintyW! * Math.sqrt(3))} ` +
-    `of ${c.opinions} independent ${c.opinions === 1 ? 'opinion' : 'opinions'}.`
-  if (c.agree === null) return `${mean} One opinion alone proves nothing about itself.`
+    `Weighted mean ${watts(c.meanW)} ±${watts(c.standardUncertaintyW! * Math.sqrt(3))} ` +
+    `of ${c.opinions} independent ${c.opinions === 1 ? 'meter' : 'meters'}.`
+  if (c.agree === null) return `${mean} One meter alone proves nothing about itself.`
   return c.agree
     ? `${mean} They agree within their uncertainties.`
-    : `${mean} They differ by more than their uncertainties allow: look at calibration dates, kinds and leads first.`
+    : `${mean} They differ by more than their uncertainties. ` +
+        'Check calibration dates, kinds and leads first.'
 }
 
 export function meterVerdictWords(m: ComparedMeter): string {
-  const shares =
-    m.sharesWith.length > 0 ? ` Shares its path with ${m.sharesWith.join(', ')}: one opinion.` : ''
+  const shares = m.sharesWith.length > 0 ? ` Not independent of ${m.sharesWith.join(', ')}: shared path.` : ''
   if (m.meanW === null) return `Not comparable on this signal.${shares}`
-  if (m.offDb === null) return `Cannot be weighed: its uncertainty is unknown.${shares}`
+  if (m.offDb === null) return `No weight: its uncertainty is unknown.${shares}`
   const off = `${groupDigits(m.offDb, 2, true)}\u2009dB, factor ${groupDigits(m.factor!, 3)}`
   const sigma =
     m.offSigma === null ? '' : `, ${groupDigits(Math.abs(m.offSigma), 1)} standard deviations from the others`

@@ -36,16 +36,16 @@ describe('words about meters', () => {
   it('say whether several agree, and what one opinion is worth', () => {
     const two = compareMeters([meter('a', 3.82, 0.05), meter('b', 4.1, 0.2)], { kind: 'carrier' })
     expect(plain(comparisonWords(two))).toBe(
-      'Weighed mean 3.84 W \u00b10.08 W of 2 independent opinions. They agree within their uncertainties.',
+      'Weighted mean 3.84 W \u00b10.08 W of 2 independent meters. They agree within their uncertainties.',
     )
     expect(plain(meterVerdictWords(two.meters[1]!))).toMatch(
       /^\+0\.29 dB, factor 0\.936, 1\.4 standard deviations from the others\.$/,
     )
     expect(comparisonWords(compareMeters([meter('a', 4, 0.1)], { kind: 'carrier' }))).toMatch(
-      /One opinion alone proves nothing/,
+      /One meter alone proves nothing/,
     )
     expect(comparisonWords(compareMeters([meter('a', 4, null)], { kind: 'carrier' }))).toMatch(
-      /Nothing can be weighed/,
+      /No mean possible/,
     )
     const apart = compareMeters([meter('a', 3, 0.05), meter('b', 4, 0.05)], { kind: 'carrier' })
     expect(comparisonWords(apart)).toMatch(/differ by more/)
@@ -59,7 +59,7 @@ describe('words about meters', () => {
       ],
       { kind: 'two-tone' },
     )
-    expect(meterVerdictWords(shared.meters[1]!)).toMatch(/Shares its path with a: one opinion/)
+    expect(meterVerdictWords(shared.meters[1]!)).toMatch(/Not independent of a: shared path/)
     expect(meterVerdictWords(shared.meters[2]!)).toBe('Not comparable on this signal.')
   })
 })
@@ -129,36 +129,40 @@ describe('words of the bench', () => {
   it('name the job and why it comes first', () => {
     expect(words({ kind: 'stopped', jobId: '7' })).toEqual({
       title: 'W-0007 Osmund 27F: isolate the short',
-      why: expect.stringMatching(/stays off/) as string,
+      why: expect.stringMatching(/Keep it off/) as string,
     })
     expect(words({ kind: 'switch-on', jobId: '7', beside: '8' }).why).toBe(
-      'it warms 20 min while W-0008 is on the bench',
+      'It warms up for 20 min while W-0008 is on the bench.',
     )
-    expect(words({ kind: 'ask-again', jobId: '7', days: 4 }).why).toMatch(/4 days; no work on silence/)
-    expect(words({ kind: 'promised', jobId: '7', late: true, promisedOn: '2026-11-20' }).why).toMatch(/past/)
+    expect(words({ kind: 'ask-again', jobId: '7', days: 4 }).why).toMatch(
+      /4 days\. No work without an answer/,
+    )
+    expect(words({ kind: 'promised', jobId: '7', late: true, promisedOn: '2026-11-20' }).why).toBe('overdue')
     expect(words({ kind: 'promised', jobId: '7', late: false, promisedOn: '2026-11-27' }).why).toMatch(
-      /27 Nov.*: begin today/,
+      /27 Nov.*: start today/,
     )
-    expect(words({ kind: 'soak-due', jobId: '7' }).title).toMatch(/soak is over/)
-    expect(words({ kind: 'go-on', jobId: '7' }).title).toBe('Go on with W-0007 Osmund 27F')
+    expect(words({ kind: 'soak-due', jobId: '7' }).title).toMatch(/soak time is up/)
+    expect(words({ kind: 'go-on', jobId: '7' }).title).toBe('Continue W-0007 Osmund 27F')
   })
   it('reckon what a batch saves: 3 sets of 20 + 40 min, 180 against 140', () => {
     expect(words({ kind: 'batch', jobId: '7', like: '8', others: 2 })).toEqual({
-      title: '2 more Osmund 27F wait: take them together',
-      why: expect.stringMatching(/about 40 min less/) as string,
+      title: '2 more Osmund 27F are waiting: work on them together',
+      why: expect.stringMatching(/Saves about 40 min/) as string,
     })
   })
   it('count what runs by itself', () => {
     const NOW = 1_000_000_000
     expect(timerWords({ warmUp: null, soakEndsAtMs: null }, NOW)).toBeNull()
     expect(timerWords({ warmUp: { sinceMs: NOW, warmAtMs: NOW + 600_000 }, soakEndsAtMs: null }, NOW)).toBe(
-      'warming, 10 min to go',
+      'warming up, 10 min left',
     )
     expect(timerWords({ warmUp: { sinceMs: 0, warmAtMs: NOW - 300_000 }, soakEndsAtMs: null }, NOW)).toBe(
-      'warm since 5 min',
+      'warm for 5 min',
     )
-    expect(timerWords({ warmUp: null, soakEndsAtMs: NOW + 7_500_000 }, NOW)).toBe('soak, 2 h 05 min to go')
-    expect(timerWords({ warmUp: null, soakEndsAtMs: NOW - 1 }, NOW)).toBe('soak is over')
+    expect(timerWords({ warmUp: null, soakEndsAtMs: NOW + 7_500_000 }, NOW)).toBe(
+      'soak test, 2 h 05 min left',
+    )
+    expect(timerWords({ warmUp: null, soakEndsAtMs: NOW - 1 }, NOW)).toBe('soak time is up')
   })
 })
 
@@ -179,7 +183,7 @@ describe('a set against the others of its model', () => {
   it('stands on a scale on which the middle half spans -1 to 1', () => {
     const [line] = spreadLines(sheet, [cell({ own: 4.5 })])
     expect(line).toMatchObject({ p25: -1, p75: 1, p10: -3, p90: 3, own: 2, beyond: false })
-    expect(plain(line!.words)).toBe('this set 4.5 W; half of 9 sets between 3 W and 4 W, middle 3.5 W')
+    expect(plain(line!.words)).toBe('this set 4.5 W; half of 9 sets between 3 W and 4 W, median 3.5 W')
   })
   it('is marked beyond nine in ten, and drawn at the edge when far out', () => {
     expect(spreadLines(sheet, [cell({ own: 40 })])[0]).toMatchObject({ own: 6, beyond: true })
@@ -197,9 +201,9 @@ describe('words about parts', () => {
       partDoubtWords({ kind: 'decade', factor: 0.1 }),
       partDoubtWords({ kind: 'not-preferred', text: '5k' }),
     ]).toEqual([
-      '10 times what came out: a slip of the decade? Look at the drawing.',
-      '1/10 times what came out: a slip of the decade? Look at the drawing.',
-      '"5k" is no preferred value (E24): look at the drawing.',
+      '10 times the old value: decade error? Check the circuit diagram.',
+      '1/10 times the old value: decade error? Check the circuit diagram.',
+      '5k is not an E24 value. Check the circuit diagram.',
     ])
     expect(
       partTestWords({
@@ -229,7 +233,7 @@ describe('words about parts', () => {
       gainTo: 180,
       rfPowerW: 1.04,
       rfReferenceW: 4,
-      testSet: 'the house Osmund 40A',
+      testSet: 'the workshop’s Osmund 40A',
       meter: 'in-line',
       scale: '5 W',
       fallsWhileKeyed: null,
@@ -237,11 +241,11 @@ describe('words about parts', () => {
       text: '',
     } as const
     expect(partTestWords(tested)).toBe(
-      'DC gain 8 (type 40 to 180), RF 1.04 W of 4 W, in the house Osmund 40A, on in-line, scale 5 W',
+      'DC gain 8 (type 40 to 180), RF 1.04 W of 4 W, in the workshop’s Osmund 40A, on in-line, scale 5 W',
     )
     expect(partVerdictWords(tested)).toBe(
-      "doubtful: its gain is far from what its type is sold with, 26 % of a good one's RF power",
+      "doubtful: its DC gain is far from its type's range, 26 % of the reference power",
     )
-    expect(partVerdictWords({ ...tested, dcGain: 60 })).not.toContain('test it with RF')
+    expect(partVerdictWords({ ...tested, dcGain: 60 })).not.toContain('Test at RF')
   })
 })

@@ -10,7 +10,7 @@ import { durationWords } from './workWords'
 
 /** The handover in words that an owner understands: no jargon, no designators. */
 
-/** A change of level that a person at the other end can notice [dB] (general trade knowledge). */
+/** A change of level that a person at the other end can notice [dB] (common practice). */
 const AUDIBLE_DB = 1
 /** Supplies above this are mains: polarity is no question [V]. */
 const MAINS_V = 60
@@ -18,15 +18,15 @@ const MAINS_V = 60
 /** Quantities as an owner would call them; the others keep their name. */
 const PLAIN: Partial<Record<Quantity, string>> = {
   powerW: 'power',
-  carrierHz: 'off frequency by',
-  referenceHz: 'clock of the set off by',
-  deviationPositiveHz: 'deviation (how loud it is)',
-  depthNegativeRatio: 'depth of modulation',
+  carrierHz: 'frequency error',
+  referenceHz: "error of the set's clock",
+  deviationPositiveHz: 'deviation (loudness)',
+  depthNegativeRatio: 'modulation depth',
   depthPositiveRatio: 'positive peak of the modulation',
   sensitivityV: 'weakest signal heard well',
   audibleV: 'weakest signal heard',
-  sMeter: 'S-meter where S9 belongs',
-  panelPowerW: 'the meter on the set',
+  sMeter: 'S-meter reading at S9',
+  panelPowerW: "reading of the set's own meter",
 }
 
 /** Measured on both days under the same conditions. */
@@ -86,29 +86,29 @@ export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]
     const [before, after] = [c.before.latest!.reading.value, c.after.latest!.reading.value]
     if (!(before > 0) || !(after > 0) || after >= before * dbToPowerRatio(-0.2)) return []
     const db = powerRatioToDb(after / before)
-    const why = c.before.judgement?.verdict === 'above' ? ' It was above what is asked of it.' : ''
+    const why = c.before.judgement?.verdict === 'above' ? ' It was above its limit.' : ''
     const heard =
       Math.abs(db) < AUDIBLE_DB ? ` A difference of ${groupDigits(Math.abs(db), 1)} dB cannot be heard.` : ''
     return [
-      `${c.point.title}: a meter now shows ${groupDigits(after, 1)} W instead of ` +
+      `${c.point.title}: a meter now reads ${groupDigits(after, 1)} W instead of ` +
         `${groupDigits(before, 1)} W (${groupDigits(db, 1, true)} dB).${why}${heard}`,
     ]
   })
 }
 
 const BY_WORDS: Record<CarrierAdvice['by'], string> = {
-  'rule': 'the rule set allows no more',
+  'rule': 'limit of the rule set',
   'target': 'the target of the service sheet',
-  'quarter-of-pep': 'a quarter of the PEP that the final reaches',
+  'quarter-of-pep': 'a quarter of the PEP of the final',
   'as-left': 'as it was left',
 }
 
 /** How high to leave the AM carrier, with the position of its control. */
 export function carrierWords({ mostW, by, asLeftW, setting }: CarrierAdvice): string {
   const at = setting ? ` (${setting})` : ''
-  const now = by === 'as-left' ? '' : ` It stands at ${groupDigits(asLeftW, 1)} W${at}: turn it down first.`
+  const now = by === 'as-left' ? '' : ` It is at ${groupDigits(asLeftW, 1)} W${at}: turn it down first.`
   return (
-    `AM: carrier ${groupDigits(mostW, 1)} W at most, ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} ` +
+    `AM: carrier ${groupDigits(mostW, 1)} W max., ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} ` +
     'A larger carrier leaves no room for the voice and overheats the set.'
   )
 }
@@ -128,12 +128,10 @@ export function operatingAdvice(
     'Never transmit without an antenna or a dummy load; have the antenna SWR checked.',
     ...(advice ? [carrierWords(advice)] : []),
     ...(hasAm && hasLimiter
-      ? [
-          'Set the microphone gain for clear speech, not for maximum. The limiter belongs to the set; leave it in.',
-        ]
+      ? ['Set the microphone gain for clear speech, not for maximum. Leave the limiter in the set.']
       : []),
     ...(sheet.matrix.some(p => p.state.lowPower)
-      ? ['Low power is for high antennas and near stations.']
+      ? ['Use low power with high antennas and near stations.']
       : []),
     'No external amplifier and no changed coverage where they are forbidden.',
   ]
@@ -153,7 +151,7 @@ export function alignedWords(run: RunState): string[] {
   return titles.length > 0 ? [`Checked and within tolerance: ${titles.join(', ')}.`] : []
 }
 
-const ITEM_STATES = { treated: 'put right', ask: 'to be asked', seen: 'defect found' } as const
+const ITEM_STATES = { treated: 'put right', ask: 'for the owner to decide', seen: 'defect found' } as const
 
 /** What was found and mended, from the record. */
 export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): string[] {
@@ -168,7 +166,11 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
     ...events.flatMap(e => (e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : [])),
     ...events.flatMap(e =>
       e.kind === 'part-changed'
-        ? [`Replaced: ${e.designator}${e.partOut ? `, ${e.partOut} out` : ''}, ${e.partIn} in.`]
+        ? [
+            'Replaced: ' +
+              `${e.designator}${e.partOut ? `, ${e.partOut} removed` : ''}, ` +
+              `${e.partIn} fitted.`,
+          ]
         : [],
     ),
     ...events.flatMap(e =>
@@ -193,16 +195,16 @@ export function openForOwner(items: readonly OpenItem[]): string[] {
   const open = items.filter(i => i.settled === null)
   const unfinished = open.filter(i => i.kind === 'step-open' || i.kind.startsWith('as-'))
   return [
-    ...(unfinished.length > 0 ? ['Measuring and alignment are not finished.'] : []),
+    ...(unfinished.length > 0 ? ['Measurement and alignment are not finished.'] : []),
     ...open.filter(i => !unfinished.includes(i)).map(i => `${i.title}: ${i.detail}.`),
   ]
 }
 
 export function rulesWords(rules: RuleSet): string {
-  const memory = rules.fromMemory ? ', written down from memory: check the current text' : ''
+  const memory = rules.fromMemory ? ', unverified: check against the current text' : ''
   return (
-    `Rule set ${rules.id}, ${rules.name}: ${rules.source}, as of ${rules.asOf}${memory}. ` +
-    'Local regulation and licensed practice decide.'
+    `Rule set ${rules.id}, ${rules.name}: ${rules.source}, as of ` +
+    `${rules.asOf}${memory}. Local regulation and licensed practice decide.`
   )
 }
 
@@ -211,13 +213,14 @@ export function handoverCautions(sheet: ModelSheet): string[] {
   const isMains = sheet.nominalSupplyV > MAINS_V
   return [
     isMains
-      ? 'Mains set: earth and fuse first when it is connected.'
-      : 'Fuse and polarity first when the set is connected.',
+      ? 'Mains set: check earth and fuse before connecting.'
+      : 'Check fuse and polarity before connecting.',
     ...(sheet.plateV === undefined
       ? []
-      : [`${sheet.plateV} V inside, lethal: covers stay on. Only people competent for it open the set.`]),
-    'Never transmit without antenna or dummy load. Check the SWR of the antenna.',
+      : [`${sheet.plateV} V inside, lethal: covers stay on. Competent persons only.`]),
+    'Never transmit without antenna or dummy load. Check the antenna SWR.',
     'No external amplifier and no changed coverage where they are forbidden.',
-    'CB and amateur transmitters are regulated nationally: power, mode, channels, deviation, type approval.',
+    'CB and amateur transmitters are regulated nationally: ' +
+      'power, mode, channels, deviation, type approval.',
   ]
 }

@@ -5,7 +5,7 @@ import type { GeneratorModulation, ReceiverTest } from '../../core/sheet'
 export function modulationWords(modulation: GeneratorModulation): string {
   switch (modulation.kind) {
     case 'none':
-      return 'carrier without modulation'
+      return 'unmodulated carrier'
     case 'am':
       return `1 kHz AM ${groupDigits(modulation.depthRatio * 100, 0)} %`
     case 'fm':

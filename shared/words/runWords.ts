@@ -31,7 +31,7 @@ export function dayAndTime(atMs: number): string {
 }
 
 export function day(iso: string | null): string {
-  return iso ? format(new Date(`${iso}T12:00:00`), 'EEE d MMM') : 'no date promised'
+  return iso ? format(new Date(`${iso}T12:00:00`), 'EEE d MMM') : 'no due date'
 }
 
 /** "CT1 (reference trimmer) turned 10:32, seen by the reading" */
@@ -39,7 +39,7 @@ export function turnWords(turns: readonly Turn[]): string {
   const names = [...new Set(turns.map(t => t.designator))]
   const last = turns.at(-1)
   if (!last) return ''
-  const how = last.inferred ? 'probably turned, inferred from a reading that moved,' : 'turned'
+  const how = last.inferred ? 'probably adjusted, inferred from a reading that moved,' : 'adjusted'
   const what =
     names.length === 1
       ? last.name
@@ -57,10 +57,10 @@ export function turnQuestionWords(q: TurnQuestion): string {
   const by = isFrequency
     ? `${groupDigits(q.now - q.before, 0, true)} Hz`
     : `${showPlain(q.before, q.quantity)} to ${showPlain(q.now, q.quantity)}`
-  const what = q.designators.length === 1 ? `Was ${q.designators[0]} turned?` : 'Which was turned?'
+  const what = q.designators.length === 1 ? `Was ${q.designators[0]} adjusted?` : 'Which was adjusted?'
   return (
     `${what} ${quantityInfo(q.quantity).label} moved, ${by}, and no ` +
-    `turn is logged.${q.inferred ? '' : ' It could be drift.'}`
+    `adjustment is logged.${q.inferred ? '' : ' It could be drift.'}`
   )
 }
 
@@ -76,19 +76,22 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
     case 'not-measured':
       return `${title}: not measured yet`
     case 'in-progress':
-      return `${title}: under way`
+      return `${title}: in progress`
     case 'stale':
-      return `${title}: stale. ${staleWords(next.reason.turns)}`
+      return `${title}: recheck. ${staleWords(next.reason.turns)}`
     case 'outside':
-      return `${title}: ${next.reason.verdict} its target`
+      return `${title}: ${next.reason.verdict} tolerance`
     case 'cannot-tell':
-      return `${title}: the instrument cannot tell`
+      return `${title}: cannot tell with this instrument`
     case 'unconfirmed':
-      return `${title}: inside, not confirmed`
+      return `${title}: within, not confirmed`
     case 'reopened':
       return `${title}: reopened${next.reason.reason ? `, ${next.reason.reason}` : ''}`
     case 'skip-lapsed':
-      return `${title}: was skipped because of "${stepOf(sheet, next.reason.source).title}", which no longer holds`
+      return (
+        `${title}: was skipped because of ` +
+        `"${stepOf(sheet, next.reason.source).title}", which is no longer within`
+      )
   }
 }
 
@@ -128,29 +131,29 @@ function inputWords(inputV: number): string {
 export function differenceWords(d: Difference): string {
   switch (d.kind) {
     case 'supply':
-      return `supply ${d.beforeV.toFixed(2)} V against ${d.afterV.toFixed(2)} V`
+      return `supply ${d.beforeV.toFixed(2)} V, then ${d.afterV.toFixed(2)} V`
     case 'load':
-      return `other load (${d.before} / ${d.after})`
+      return `different load (${d.before} / ${d.after})`
     case 'instrument':
-      return `other instrument (${d.before ?? 'none named'} / ${d.after ?? 'none named'})`
+      return `different instrument (${d.before ?? 'not stated'} / ${d.after ?? 'not stated'})`
     case 'tone':
-      return 'other tone'
+      return 'different tone'
     case 'drive':
-      return 'other audio drive'
+      return 'different audio drive'
     case 'input':
-      return 'other generator level'
+      return 'different generator level'
     case 'mode':
-      return 'other mode'
+      return 'different mode'
     case 'channel':
-      return 'other channel'
+      return 'different channel'
     case 'power-switch':
-      return 'other power setting'
+      return 'different power setting'
     case 'coverage':
-      return 'one of them with the coverage expanded'
+      return 'coverage expanded on one of them'
     case 'setting':
-      return `other controls (${d.before || 'as usual'} / ${d.after || 'as usual'})`
+      return `different controls (${d.before || 'as usual'} / ${d.after || 'as usual'})`
     case 'warm-up':
-      return `${Math.round(d.beforeS / 60)} min against ${Math.round(d.afterS / 60)} min after power-on`
+      return `${Math.round(d.beforeS / 60)} min, then ${Math.round(d.afterS / 60)} min after power-on`
     case 'unknown':
       return d.what === 'supply'
         ? 'supply voltage not recorded on both'
@@ -160,20 +163,21 @@ export function differenceWords(d: Difference): string {
 
 /** What a ladder line says under its title. */
 export function stepLine(sheet: ModelSheet, s: StepState): string {
-  if (s.status === 'stale' && s.satisfied)
-    return 'stale: the work that followed; the next steps measure it again'
+  if (s.status === 'stale' && s.satisfied) return 'recheck: affected by later work, measured again below'
   if (s.status === 'stale')
-    return `stale: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} turned since`
+    return (
+      `recheck: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} ` + 'adjusted since'
+    )
   if (s.status === 'skipped')
     return s.confirmed?.reason
       ? `skipped: ${s.confirmed.reason}`
-      : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is inside`
+      : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is within`
   const value = criterionWords(s) || valueWords(s)
   const accepted =
     s.confirmed?.outcome === 'as-is' && s.status !== 'inside'
       ? s.step.decides
-        ? ', work follows'
-        : ', accepted as it is'
+        ? ', adjustment needed'
+        : ', accepted as is'
       : ''
   const open = s.status === 'inside' && !s.confirmed ? ', not confirmed' : ''
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
@@ -220,25 +224,25 @@ export function criterionWords(s: StepState): string {
 export function keyDownWords(step: Step): string {
   return step.keyDownLimitS === null
     ? 'not keyed'
-    : `at most ${step.keyDownLimitS} s keyed, then rest twice as long`
+    : `max. ${step.keyDownLimitS} s keyed, then rest twice as long`
 }
 
 const ITEM_WORDS: Record<OpenItem['kind'], string> = {
-  'owed': 'belongs to the procedure, not done yet',
-  'step-open': 'step of the alignment',
-  'accepted-as-is': 'accepted as it is',
+  'owed': 'part of the procedure, not done yet',
+  'step-open': 'alignment step',
+  'accepted-as-is': 'accepted as is',
   'skipped': 'skipped',
   'as-found-missing': 'as found',
   'as-left-missing': 'as left',
-  'as-left-stale': 'as left, stale',
-  'as-left-outside': 'as left, not inside',
+  'as-left-stale': 'as left, recheck',
+  'as-left-outside': 'as left, not within',
   'as-left-doubtful': 'as left, implausible',
   'question': 'question to the owner',
-  'wait': 'waiting',
-  'ask-owner': 'seen on inspection, ask the owner',
+  'wait': 'on hold',
+  'ask-owner': 'found on inspection, ask the owner',
   'reminder': 'reminder, now due',
-  'after-final': 'owed after a new final',
-  'soak': 'soak',
+  'after-final': 'required after a new final',
+  'soak': 'soak test',
 }
 export function itemWords(item: OpenItem): string {
   return ITEM_WORDS[item.kind]
@@ -251,8 +255,8 @@ export function itemWords(item: OpenItem): string {
 export function shortestKeyDownWords({ procedure, kind }: Pick<ModelSheet, 'procedure' | 'kind'>): string {
   const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
   const { leastS } = restOf(kind)
-  const rest = `then rest twice as long${leastS > 0 ? `, ${leastS} s at least` : ''}.`
+  const rest = `then rest twice as long${leastS > 0 ? `, at least ${leastS} s` : ''}.`
   return limits.length > 0
-    ? `At most ${Math.min(...limits)} s keyed, ${rest}`
-    : `Key it for seconds only, ${rest}`
+    ? `Key for ${Math.min(...limits)} s at most, ${rest}`
+    : `Key for seconds only, ${rest}`
 }

@@ -14,79 +14,81 @@ export function sheetProblemWords({ code, at, names }: SheetProblem): string {
   const what = names.join(', ')
   switch (code) {
     case 'named-twice':
-      return `${at}: there are two of this name. Rename one.`
+      return `${at}: this name occurs twice. Rename one.`
     case 'unknown-adjuster':
-      return `${at}: there is no adjuster ${what}. Add it, or take it out here.`
+      return `${at}: adjuster ${what} does not exist. Add it, or remove it here.`
     case 'unknown-step':
-      return `${at}: there is no step ${what}. Add it, or take it out here.`
+      return `${at}: step ${what} does not exist. Add it, or remove it here.`
     case 'unknown-point':
-      return `${at}: there is no row ${what} to compare with.`
+      return `${at}: row ${what} to compare with does not exist.`
     case 'needs-later':
-      return `${at}: it needs ${what}, which stands after it. Move it behind, or put the steps in order.`
+      return (
+        `${at}: depends on ${what}, which comes later. ` + 'Move it behind, or sort the steps by dependency.'
+      )
     case 'waits-for-itself':
       return (
-        `The steps ${names.join(' \u2192 ')} \u2192 ${names[0]} wait ` +
-        'for each other in a ring. Take one need away.'
+        `The steps ${names.join(' \u2192 ')} → ${names[0]} ` +
+        'depend on each other in a loop. Remove one dependency.'
       )
     case 'unknown-channel':
       return what
         ? `${at}: channel ${what} is not in the channel plan.`
-        : `${at}: an error against the channel needs a channel.`
+        : `${at}: a channel error needs a channel.`
     case 'unknown-plan':
-      return `There is no channel plan "${what}".`
+      return `Channel plan "${what}" does not exist.`
     case 'unknown-quantity':
-      return `${at}: "${what}" is no quantity.`
+      return `${at}: "${what}" is not a quantity.`
     case 'no-points':
-      return `${at}: nothing is measured in it. Add a row.`
+      return `${at}: no row is measured. Add a row.`
     case 'no-wants':
-      return `${at}: it asks for no number.`
+      return `${at}: no quantity is measured.`
     case 'no-steps':
-      return 'The procedure has no step.'
+      return 'The procedure has no steps.'
     case 'no-matrix':
-      return 'Nothing is measured as found. Add a row, receiver included.'
+      return 'No as-found rows. Add a row, receiver included.'
     case 'window-upside-down':
-      return `${at}: the lower bound lies above the upper one, or the aim outside.`
+      return `${at}: the minimum is above the maximum, or the target is outside.`
     case 'unknown-oscillator':
-      return `${at}: there is no oscillator ${what} in the scheme.`
+      return `${at}: oscillator ${what} is not in the scheme.`
     case 'unknown-school':
-      return `${at}: it has no side "${what}".`
+      return `${at}: option "${what}" does not exist.`
     case 'not-measured-here':
-      return `${at}: its condition is on a number that no row of it asks for.`
+      return `${at}: its condition is on a quantity that no row of it measures.`
   }
 }
 
 export function moveRefusedWords({ moved, other, why }: MoveRefused): string {
   return why === 'needs-it'
-    ? `"${moved.title}" needs "${other.title}" first, so it cannot stand before it.`
-    : `"${other.title}" needs "${moved.title}" first, so that cannot stand after it.`
+    ? `"${moved.title}" depends on "${other.title}", so it cannot come before it.`
+    : `"${other.title}" depends on "${moved.title}", so that cannot come after it.`
 }
 
 const FIELD_WORDS: Readonly<Record<string, string>> = {
   name: 'name',
   where: 'where it is',
-  turn: 'which way',
+  turn: 'direction',
   tool: 'tool',
-  moves: 'what it moves',
+  moves: 'affects',
   caution: 'caution',
-  board: 'place on the board',
+  board: 'position on the board',
   title: 'title',
-  instruction: 'what to do',
-  why: 'why',
+  instruction: 'instruction',
+  why: 'reason',
   adjusters: 'adjusters',
   keyDownLimitS: 'longest key-down',
   expected: 'expected',
   value: 'value',
   points: 'rows measured',
-  needs: 'needs',
+  needs: 'dependencies',
   order: 'order',
-  wants: 'numbers',
+  wants: 'quantities',
   state: 'state of the set',
   criterion: 'condition',
   cautions: 'cautions',
-  actions: 'what the hands do',
+  actions: 'manual action',
   bias: 'bias',
   kind: 'kind',
-  role: 'part in the circuit',
+  role: 'role in the circuit',
   skipIf: 'not needed if',
 }
 export const fieldWords = (field: string) => FIELD_WORDS[field] ?? field
@@ -115,11 +117,11 @@ const PART_WORDS: Readonly<Record<string, string>> = {
   matrix: 'As found, row',
   procedure: 'Step',
   specification: 'Specification',
-  owed: 'Owed',
+  owed: 'Outstanding',
   inspection: 'Inspection',
   typicalFaults: 'Typical fault',
   boards: 'Board',
-  schools: 'Schools',
+  schools: 'Workshop practice',
 }
 export function differenceName({ part, name, field }: SheetDifference): string {
   return [PART_WORDS[part] ?? part, name, fieldWords(field)].filter(Boolean).join(' ')
@@ -129,7 +131,7 @@ export const KIND_WORDS: Readonly<Record<SetKind, string>> = {
   'fm-mobile': 'FM mobile',
   'am-mobile': 'AM mobile',
   'multimode': 'multimode',
-  'menu-mobile': 'menu-set mobile',
+  'menu-mobile': 'menu-adjusted mobile',
   'high-power': 'high-power mobile',
   'hybrid-valve': 'hybrid valve transceiver',
   'cw-kit': 'CW kit',

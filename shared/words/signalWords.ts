@@ -15,20 +15,20 @@ export function verdictLine(judged: JudgedSignal): string {
 export function findingWords(f: SignalFinding): string {
   switch (f.kind) {
     case 'nothing-sent':
-      return 'Nothing is sent: no signal stands out of the noise.'
+      return 'No signal above the noise.'
     case 'only-at-centre':
       return (
-        'A weak line stands at the centre of the recording: a carrier, or the ' +
+        'A weak line at the centre of the recording: a carrier, or the ' +
         'offset of the receiver. Tune 10 kHz beside it and record again.'
       )
     case 'overload':
-      return 'The recording is overloaded: record it again with 10 dB less.'
+      return 'The recording is overloaded. Record it again with 10 dB less.'
     case 'pinched':
-      return `Over-modulated: the carrier is pinched off ${percent(f.share)} of the time.`
+      return `Over-modulated: carrier cut off ${percent(f.share)} of the time.`
     case 'reversed':
       return `Over-modulated: the carrier reverses its phase, ${percent(f.depth, 0)} of a balanced modulator.`
     case 'flat-topped':
-      return `Flat-topped: the crest is cut off ${percent(f.share)} of the time.`
+      return `Flat-topping: the positive peak is clipped ${percent(f.share)} of the time.`
     case 'outside':
       return (
         `${QUANTITIES[f.reading.quantity].label} ${f.reading.judgement!.verdict}: ` +
@@ -36,31 +36,32 @@ export function findingWords(f: SignalFinding): string {
       )
     case 'undecided':
       return (
-        `${QUANTITIES[f.reading.quantity].label} cannot be told: ${valueWords(f.reading)} ` +
-        `lies within its uncertainty of the limit (${f.reading.limit!.rule.words}).`
+        `${QUANTITIES[f.reading.quantity].label}: cannot tell, ${valueWords(f.reading)} ` +
+        `with the limit within the uncertainty (${f.reading.limit!.rule.words}).`
       )
     case 'neighbours':
-      return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power lands in the neighbouring channels.`
+      return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power is in the adjacent channels.`
     case 'adjacent-power':
-      return `${groupDigits(f.watts * 1e6, 0)} \u00b5W in the next channel (${f.words}).`
+      return `${groupDigits(f.watts * 1e6, 0)} µW in an adjacent channel (${f.words}).`
     case 'adjacent-untold':
       return untoldWords(f)
     case 'mask':
       return (
-        `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} dB, ` +
-        `${(Math.abs(f.offsetHz) / 1000).toFixed(1)} kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
+        `Outside the mask of ${f.ruleSet} by ${(-f.marginDb).toFixed(1)} ` +
+        `dB, ${(Math.abs(f.offsetHz) / 1000).toFixed(1)} ` +
+        `kHz ${f.offsetHz < 0 ? 'below' : 'above'} the channel.`
       )
     case 'clean':
-      return 'Clean: nothing that was measured breaks a rule.'
+      return 'All judged results are within the rule set.'
   }
 }
 
 function untoldWords({ watts, mostW, words }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
   const microwatts = (w: number) => `${groupDigits(w * 1e6, 0)} \u00b5W`
-  const inAll = watts < MOST_SAID_W ? `, ${microwatts(watts)} in all` : ''
+  const inAll = watts < MOST_SAID_W ? `, ${microwatts(watts)} in total` : ''
   return (
-    `Whether the next channel holds at most ${microwatts(mostW)} cannot be told: ` +
-    `noise of the receiver or another station is read there as well${inAll} (${words}).`
+    `Adjacent channel, ${microwatts(mostW)} max.: cannot tell. Receiver ` +
+    `noise or another station is included in the reading${inAll} (${words}).`
   )
 }
 
@@ -69,8 +70,8 @@ const LIMIT_WORDS: Readonly<Record<Limit, string>> = {
   noise: 'limited by noise of the receiver',
   length: 'limited by the length of the recording',
   recorder: 'limited by filters and rounding',
-  neighbour: 'limited by what lies beside it',
-  assumption: 'the carrier is assumed',
+  neighbour: 'limited by adjacent signals',
+  assumption: 'the carrier frequency is assumed',
   reference: 'limited by the reference of the receiver',
   gain: 'limited by the gain between two recordings',
   drift: 'limited by drift',

@@ -35,7 +35,7 @@ export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): Sp
       const own = c.own === null ? null : place(c.own)
       const range =
         `half of ${c.count} sets between ${showPlain(c.p25, quantity)} and ` +
-        `${showPlain(c.p75, quantity)}, middle ${showPlain(c.p50, quantity)}`
+        `${showPlain(c.p75, quantity)}, median ${showPlain(c.p50, quantity)}`
       return {
         title: `${point?.title ?? c.pointId}, ${quantityInfo(quantity).symbol}`,
         p10: clip(place(c.p10)),

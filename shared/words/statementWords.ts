@@ -13,33 +13,33 @@ export function statementWords(kind: StatementKind, checked: CheckedStatement): 
   switch (kind.id) {
     case 'sideband':
       return right
-        ? `Possible: at most ${number} each.`
-        : `Impossible: full modulation puts at most ${number} into each sideband. PEP was meant?`
+        ? `Possible: ${number} max. each.`
+        : `Impossible: full modulation puts ${number} at most into each sideband. PEP was meant?`
     case 'swr':
       return right
         ? `SWR ${number}.`
-        : 'Impossible: more comes back than goes out. Exchanged, or the meter reads low at low power.'
+        : 'Impossible: reflected exceeds forward power. Swapped, or the meter reads low at low power?'
     case 'harmonic':
-      return right ? 'Right.' : `It is number ${number}: the fundamental counts as the first.`
+      return right ? 'Correct.' : `It is number ${number}: the fundamental counts as the first.`
     case 'span':
-      return right ? 'The span holds them.' : `These channels need ${number}.`
+      return right ? 'The span contains them.' : `These channels need ${number}.`
     case 'off-or-moved':
       return right
-        ? 'The two are different things, and differ.'
-        : 'Off by and moved by are the same figure: only a log with times decides.'
+        ? 'The two are different quantities, and differ.'
+        : 'The error and the move have the same value. Only a log with times decides which it was.'
     case 'bessel':
       return right
-        ? 'First null: right.'
+        ? 'First null: correct.'
         : checked.verdict === 'doubtful'
-          ? `This is the second null. The first stands for ${number}: raise the audio from zero.`
-          : `No null there; the first stands for ${number}.`
+          ? `This is the second null. The first is at ${number}: raise the audio from zero.`
+          : `No null there. The first is at ${number}.`
     case 'drift':
-      return right ? `Settles at ${number}.` : 'This is no settling: no prediction. A jump?'
+      return right ? `Settles at ${number}.` : 'This drift does not settle: no prediction. A jump?'
     case 'per-device':
-      return right ? 'Within the rating.' : `Impossible: they give ${number} together.`
+      return right ? 'Within the rating.' : `Impossible: together they give ${number}.`
     case 'lead':
       return right
-        ? `${number} apart: the lead is not it.`
+        ? `${number} apart: the lead is not the cause.`
         : `${number} apart: RF on the meter, or the SWR of the lead.`
     default:
       return checked.verdict

@@ -15,13 +15,13 @@ import { profilesAsGoodAs } from '../../core/instrument'
 export type Mark = Verdict | 'stale' | 'none' | 'partial' | 'skipped'
 
 const STATUS_WORDS: Record<StepStatus, string> = {
-  'inside': 'inside',
+  'inside': 'within',
   'above': 'above',
   'below': 'below',
   'cannot-tell': 'cannot tell',
-  'stale': 'stale',
+  'stale': 'recheck',
   'not-measured': 'not measured',
-  'in-progress': 'under way',
+  'in-progress': 'in progress',
   'skipped': 'skipped',
 }
 
@@ -61,8 +61,8 @@ export function windowWords(
 ): string {
   if (low !== null && high !== null)
     return `${showBound(low, quantity, nominalHz)} to ${showBound(high, quantity, nominalHz)}`
-  if (high !== null) return `at most ${showBound(high, quantity, nominalHz)}`
-  return low !== null ? `at least ${showBound(low, quantity, nominalHz)}` : 'no target'
+  if (high !== null) return `${showBound(high, quantity, nominalHz)} max.`
+  return low !== null ? `${showBound(low, quantity, nominalHz)} min.` : 'no target'
 }
 
 /** Why a verdict is what it is, with the numbers that were used; how far beyond, where it is. */
@@ -82,26 +82,31 @@ export function reasonWords(
       case 'target':
         return targetWords(reason.verdict!, far(reason), range)
       case 'limit':
-        return limitWords(reason.verdict!, far(reason), reason.limitId!, range, asked)
+        return limitWords(reason.verdict!, far(reason), range, asked)
       case 'resolution':
         return 'this meter cannot resolve the tolerance'
       case 'uncertainty-unknown':
-        return 'no instrument named: uncertainty unknown'
+        return 'instrument not stated: uncertainty unknown'
     }
   })
 }
 
 function targetWords(verdict: Verdict, far: string, range: string): string {
-  if (verdict === 'inside') return `inside the target, ${range}`
-  if (verdict === 'cannot-tell') return `the bound that was read does not decide the target, ${range}`
-  return `${verdict} the target${far}, ${range}`
+  if (verdict === 'inside') return `within tolerance, ${range}`
+  if (verdict === 'cannot-tell') return `cannot tell: the bound that was read does not decide, ${range}`
+  return `${verdict} tolerance${far}, ${range}`
 }
 
-function limitWords(verdict: Verdict, far: string, id: string, range: string, asked: Asked): string {
-  const what = asked.limit?.kind === 'workshop' ? 'the workshop limit' : 'the legal limit'
-  if (verdict === 'inside') return `within ${what} ${id}, ${range}, uncertainty included`
-  if (verdict === 'cannot-tell') return `the reading with its uncertainty straddles ${what} ${id}, ${range}`
-  return `${verdict} ${what} ${id}${far}, ${range}`
+function limitWords(verdict: Verdict, far: string, range: string, asked: Asked): string {
+  const limit = `the ${asked.limit?.kind === 'workshop' ? 'workshop' : 'legal'} limit (${range})`
+  if (verdict === 'inside') return `within ${limit}, uncertainty included`
+  if (verdict === 'cannot-tell') return `cannot tell: ${limit} lies within the uncertainty`
+  return `${verdict} ${limit}${far}`
+}
+
+/** The last reason, for a place where its verdict stands beside it as a word of its own. */
+export function besideVerdict(reasons: readonly string[]): string {
+  return (reasons.at(-1) ?? '').replace(/^(cannot tell: |within |above |below )/, '')
 }
 
 /** What the connected instrument can decide, before keying; null when there is nothing to warn of. */
@@ -111,9 +116,9 @@ export function forecastWords(f: Forecast, quantity: Quantity): string | null {
     const need =
       f.neededOfReading === null
         ? ''
-        : ` It takes ${(f.neededOfReading * 100).toPrecision(2)} % of reading or ` +
-          `better${better[0] ? `, for example: ${better[0].name}` : ''}.`
-    return `This instrument leaves no reading that could be called inside.${need}`
+        : ` Use one within ${(f.neededOfReading * 100).toPrecision(2)} % of ` +
+          `reading${better[0] ? `, for example: ${better[0].name}` : ''}.`
+    return `This instrument cannot confirm the tolerance.${need}`
   }
   if (!f.resolves) return 'This meter cannot resolve the tolerance.'
   return null

@@ -12,9 +12,9 @@ import {
 import { day } from './runWords'
 
 export const ITEM_STATE_WORDS: Record<(typeof ITEM_STATES)[number], string> = {
-  fine: 'Fine',
-  seen: 'Seen',
-  treated: 'Treated',
+  fine: 'OK',
+  seen: 'Defect',
+  treated: 'Put right',
   ask: 'Ask owner',
 }
 export const POWER_SEEN_WORDS: Record<(typeof POWER_SEEN)[number], string> = {
@@ -32,10 +32,10 @@ export const WAIT_WORDS: Record<(typeof WAITS_FOR)[number], string> = {
 }
 
 export const POWER_VERDICT_WORDS: Record<PowerVerdict, string> = {
-  'go-on': 'Go on: the set may stay on.',
-  'above': 'More than the sheet allows: find out why before the first key-down.',
-  'below': 'Less than the sheet says: something does not come on.',
-  'stop': 'Off at once. Do not switch on again before the short is isolated.',
+  'go-on': 'Continue: the set may stay on.',
+  'above': 'Idle current high. Find the cause before keying.',
+  'below': 'Idle current low. Check that every stage has supply.',
+  'stop': 'Switch off now. Isolate the short before switching on again.',
 }
 
 /** What the tests of one part prove, with the reason: a test that was made is never asked for again. */
@@ -45,37 +45,37 @@ export function partVerdictWords(t: PartTested): string {
   if (verdict === 'rejected') return 'rejected'
   const share =
     t.rfPowerW !== null && t.rfReferenceW
-      ? `${groupDigits((100 * t.rfPowerW) / t.rfReferenceW, 0)} % of a good one's RF power`
+      ? `${groupDigits((100 * t.rfPowerW) / t.rfReferenceW, 0)} % of the reference power`
       : ''
   if (verdict === 'doubtful') return `doubtful: ${[gainWords(t), share].filter(Boolean).join(', ')}`
-  if (share) return `not proved: ${share}, but nobody watched 5 s keyed for a fall`
+  if (share) return `not proven: ${share}, but not watched for 5 s keyed`
   return t.dcGain === null
-    ? 'not proved: nothing decides yet, test it with RF'
-    : 'not proved: DC gain alone passes counterfeits, test it with RF'
+    ? 'not proven: no test decides yet. Test at RF.'
+    : 'not proven: DC gain does not expose counterfeits. Test at RF.'
 }
 
 export const WARNING_WORDS: Record<Warning, string> = {
   'stays-off':
-    'This set was switched off at first power. It stays off until the short is isolated and first power is normal.',
-  'bias-before-key':
-    'A final was replaced. Bias before key: set it, then settle that item on the handover page.',
+    'This set was switched off at first power. Keep it off ' +
+    'until the short is isolated and first power is normal.',
+  'bias-before-key': 'Final replaced: set the bias before keying. Then close the open item under Handover.',
 }
 
 const ampere = (a: number) => `${groupDigits(a, 2)}\u2009A`
 
 export function powerPlanWords(plan: FirstPowerPlan, supplyV: number): string[] {
   return [
-    'Resistance of the supply input first, both polarities; fuse as rated.',
+    'Check supply input resistance (both polarities) and fuse rating.',
     `Supply ${supplyV} V, current limit ${ampere(plan.limitA)}. Expect ` +
-      `${ampere(plan.idleA.low)} to ${ampere(plan.idleA.high)} receiving.`,
-    'First key-down 2 s on the dummy load, limit raised to ' +
-      `${ampere(plan.keyedLimitA)}. Current without power, or power that falls while keyed: off.`,
+      `${ampere(plan.idleA.low)} to ${ampere(plan.idleA.high)} on receive.`,
+    `First key-down 2 s on the dummy load, limit raised to ${ampere(plan.keyedLimitA)}. ` +
+      'Switch off if there is current but no RF, or if power falls.',
   ]
 }
 
 export function waitWords(w: WaitsFor): string {
   const since = `since ${day(new Date(w.sinceMs).toISOString().slice(0, 10))}`
-  return `Waits for ${WAIT_WORDS[w.who]} ${since}${w.untilDay ? `, until ${day(w.untilDay)}` : ''}`
+  return `Waiting for ${WAIT_WORDS[w.who]} ${since}${w.untilDay ? `, until ${day(w.untilDay)}` : ''}`
 }
 
 /** 2 h 05 min, 40 min. */
@@ -88,9 +88,9 @@ export function durationWords(ms: number): string {
 
 export function partDoubtWords(d: PartDoubt): string {
   return d.kind === 'not-preferred'
-    ? `"${d.text}" is no preferred value (E24): look at the drawing.`
+    ? `${d.text} is not an E24 value. Check the circuit diagram.`
     : `${d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`} ` +
-        'times what came out: a slip of the decade? Look at the drawing.'
+        'times the old value: decade error? Check the circuit diagram.'
 }
 
 /** What was measured on a part, in what and with what, and where the part came from. */
@@ -117,4 +117,4 @@ export function partTestWords(t: PartTested): string {
 }
 
 const gainWords = (t: Parameters<typeof gainOfOtherDie>[0]) =>
-  gainOfOtherDie(t) ? 'its gain is far from what its type is sold with' : ''
+  gainOfOtherDie(t) ? "its DC gain is far from its type's range" : ''

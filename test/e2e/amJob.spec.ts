@@ -46,24 +46,25 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
       },
     ],
   })
-  const stage = (name: string) => page.getByRole('navigation', { name: 'Stages' }).getByRole('link', { name })
+  const stage = (name: string) =>
+    page.getByRole('navigation', { name: 'Job phases' }).getByRole('link', { name })
 
   await test.step('first power and inspection', async () => {
     await page.goto(`${house.address}/jobs/${id}/inspection`)
     await page.getByLabel('Idle current').fill('0,31')
     await page.getByRole('button', { name: 'Normal' }).click()
-    await expect(page.getByText('Go on: the set may stay on.')).toBeVisible()
+    await expect(page.getByText('Continue: the set may stay on.')).toBeVisible()
     await page
       .getByRole('group', { name: 'Modulation limiter parts' })
-      .getByRole('button', { name: 'Seen' })
+      .getByRole('button', { name: 'Defect' })
       .click()
     await page.getByLabel('note on Modulation limiter parts').fill('transistor clipped out')
-    await page.getByRole('button', { name: 'The rest is fine' }).click()
-    await expect(page.getByText(/(\d+) of \1 looked at/)).toBeVisible()
+    await page.getByRole('button', { name: 'Mark the rest OK' }).click()
+    await expect(page.getByText(/(\d+) of \1 checked/)).toBeVisible()
     await page.getByLabel('Then').fill('look at the turns of L8')
-    await page.getByRole('button', { name: 'Remember' }).click()
+    await page.getByRole('button', { name: 'Add reminder' }).click()
     await expect(
-      page.getByText(/adjacent channels or harmonics are not clean, look at the turns/),
+      page.getByText(/adjacent channels or harmonics are outside their limits, look at the turns/),
     ).toBeVisible()
   })
 
@@ -76,7 +77,7 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
         await page.keyboard.type(value)
         await page.keyboard.press('Enter')
       }
-      await expect(page.locator('.said[role=status]')).toContainText(`${point.title}: taken as typed`)
+      await expect(page.locator('.said[role=status]')).toContainText(`${point.title}: typed readings saved`)
       if (point.id === 'panel') await expect(page.getByText('receiver not measured')).toBeVisible()
     }
     await expect(page.getByText('receiver not measured')).toHaveCount(0)
@@ -94,10 +95,10 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
       .first()
       .click()
     await expect(modulation.getByText('answered by hand')).toBeVisible()
-    await modulation.getByRole('button', { name: 'This is the cause' }).click()
-    await page.getByLabel('What proved it').fill('the transistor is not there')
-    await page.getByRole('button', { name: /Confirm the cause/ }).click()
-    await expect(page.getByRole('region', { name: 'Work that follows' })).toContainText('Refit the parts')
+    await modulation.getByRole('button', { name: 'Confirm cause…' }).click()
+    await page.getByLabel('Evidence').fill('the transistor is not there')
+    await page.getByRole('button', { name: /Confirm cause/ }).click()
+    await expect(page.getByRole('region', { name: 'Work to do' })).toContainText('Refit the parts')
   })
 
   await test.step('repair: asked, answered, done', async () => {
@@ -106,10 +107,10 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await page.getByRole('button', { name: 'Ask', exact: true }).click()
     await page.getByRole('button', { name: 'No', exact: true }).click()
     await expect(page.getByText('May a trimmer be fitted?')).toBeVisible()
-    await page.getByRole('combobox', { name: 'Treatment' }).fill('limiter parts refitted')
+    await page.getByRole('combobox', { name: 'Work done' }).fill('limiter parts refitted')
     await page.keyboard.press('Escape')
-    await page.getByRole('region', { name: 'Treatments' }).getByRole('button', { name: 'Note' }).click()
-    await expect(page.getByRole('region', { name: 'Treatments' }).getByRole('listitem')).toContainText(
+    await page.getByRole('region', { name: 'Other work' }).getByRole('button', { name: 'Add' }).click()
+    await expect(page.getByRole('region', { name: 'Other work' }).getByRole('listitem')).toContainText(
       'limiter parts refitted',
     )
   })
@@ -118,17 +119,17 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await stage('Handover').click()
     await expect(page.getByText('look at the turns of L8')).toBeVisible()
     await page.getByRole('button', { name: 'Hand over' }).first().click()
-    await page.getByLabel('What the owner was told').fill('his meter reads low; the limiter was missing')
+    await page.getByLabel('Explained to the owner').fill('his meter reads low; the limiter was missing')
     await page
       .getByRole('dialog')
       .getByRole('button', { name: /Hand over/ })
       .click()
-    await expect(page.getByRole('region', { name: 'Papers' })).toContainText(/Issue 1 of.*SHA-256/)
-    const href = await page.getByRole('link', { name: 'PDF for the owner' }).first().getAttribute('href')
+    await expect(page.getByRole('region', { name: 'Reports' })).toContainText(/Issue 1 of.*SHA-256/)
+    const href = await page.getByRole('link', { name: "Owner's copy (PDF)" }).first().getAttribute('href')
     const bytes = new Uint8Array(await (await fetch(house.address + href)).arrayBuffer())
     const { text } = await extractText(await getDocumentProxy(bytes), { mergePages: true })
     const words = text.replace(/\s+/g, ' ')
-    expect(words).toMatch(/refuted: .*under 3/)
+    expect(words).toMatch(/contradicted: .*under 3/)
     expect(words).toContain('Found: Modulation limiter removed or open.')
     expect(words).toContain('Limiter parts refitted.')
     expect(words).toContain('his meter reads low')

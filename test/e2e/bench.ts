@@ -51,17 +51,17 @@ export async function settled(page: Page, afterMs: number): Promise<void> {
   )
 }
 
-/** Hands on the panel of the simulated set, as a person uses it beside the job. */
+/** Hands on the simulator, as a person uses it beside the job. */
 export class Panel {
   constructor(readonly page: Page) {}
 
   private get panel() {
-    return this.page.getByRole('complementary', { name: 'Simulated set' })
+    return this.page.getByRole('complementary', { name: 'Simulator' })
   }
 
   async open() {
     if (await this.panel.isVisible()) return
-    await expect(this.page.getByRole('button', { name: 'Panel', exact: true })).toBeVisible()
+    await expect(this.page.getByRole('button', { name: 'Simulator', exact: true })).toBeVisible()
     await this.page.keyboard.press('p')
     await expect(this.panel).toBeVisible()
   }

@@ -37,7 +37,7 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
     await page.keyboard.type(text === '27,60118' ? '7,60118' : text)
     await page.keyboard.press('Enter')
   }
-  await expect(said(page)).toContainText('Channel 1, high power: taken as typed')
+  await expect(said(page)).toContainText('Channel 1, high power: typed readings saved')
   // Kept in the browser first: the server has it a moment later.
   const eventsNow = async () =>
     ((await house.request('GET', `/api/jobs/${id}`)).body as { events: JobEvent[] }).events
@@ -80,6 +80,6 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await page.keyboard.press('[')
   await expect(ladder(page, 'A1.3')).toHaveAttribute('aria-current', 'step')
   await page.keyboard.press('?')
-  await expect(page.getByText('take the reading, or the whole row')).toBeVisible()
+  await expect(page.getByText('take the reading, or all readings of the row')).toBeVisible()
   await page.keyboard.press('Escape')
 })

@@ -21,21 +21,21 @@ test('a runaway multimode is diagnosed, proved by its dead control, and counts a
   await expect(power.getByRole('listitem').first()).toContainText('Series AM regulator shorted')
   // The lost modulation is no second fault.
   await expect(page.getByRole('region', { name: 'Modulation' })).toContainText(
-    'Comes with: Series AM regulator shorted',
+    'Probably a result of Series AM regulator shorted',
   )
-  await expect(power.getByText('To prove it')).toBeVisible()
+  await expect(power.getByText('Confirming test')).toBeVisible()
   await power.getByRole('button', { name: 'changes nothing' }).click()
   await power
     .getByRole('button', { name: /Series AM regulator shorted/ })
     .first()
     .click()
   await expect(power.getByText('answered by hand')).toBeVisible()
-  await power.getByRole('button', { name: 'This is the cause' }).click()
-  await page.getByRole('button', { name: /Confirm the cause/ }).click()
-  await expect(page.getByRole('region', { name: 'Work that follows' })).toContainText('low carrier')
+  await power.getByRole('button', { name: 'Confirm cause…' }).click()
+  await page.getByRole('button', { name: /Confirm cause/ }).click()
+  await expect(page.getByRole('region', { name: 'Work to do' })).toContainText('low carrier')
 
   await page.goto(`${house.address}/sheets/larkfield-lx8`)
-  await expect(page.getByRole('region', { name: 'Others of this model' })).toContainText(
+  await expect(page.getByRole('region', { name: 'Other sets of this model' })).toContainText(
     'series am regulator shorted 1',
   )
 })
@@ -54,10 +54,10 @@ test('a needle at its stop is kept as a bound, a reading that cannot be true wit
   }
   const row = page.locator('[data-row="am-standard-high"]')
   await expect(row).toContainText(/>\s20/)
-  await row.getByRole('button', { name: 'Keep with a reason' }).first().click()
-  await page.getByLabel('Why it is right').fill('needle at the stop of the 20 W meter, another one follows')
-  await page.getByRole('button', { name: /Keep it/ }).click()
-  await expect(row).toContainText('Kept all the same: needle at the stop')
+  await row.getByRole('button', { name: 'Confirm reading…' }).first().click()
+  await page.getByLabel('Reason').fill('needle at the stop of the 20 W meter, another one follows')
+  await page.getByRole('button', { name: /Confirm reading/ }).click()
+  await expect(row).toContainText('Confirmed by user: needle at the stop')
   await page.locator('[data-row="menu-01"]').click({ position: { x: 60, y: 12 } })
   await page.keyboard.press('t')
   await page.keyboard.type('6Eh')

@@ -16,13 +16,13 @@ test('photos are taken in, turned, pointed at; what is none is refused in words 
     { name: 'scan.jpg', mimeType: 'image/jpeg', buffer: Buffer.from('%PDF-1.7\n%%EOF') },
   ])
   await expect(strip.getByText(/scan\.jpg: This is .*whatever its name says/)).toBeVisible()
-  await strip.getByRole('button', { name: 'Give up' }).click()
+  await strip.getByRole('button', { name: 'Discard' }).click()
   const thumb = strip.getByRole('button', { name: /photo board\.jpg/ })
   await thumb.click()
 
   const canvas = page.locator('.canvas canvas').first()
   await expect(canvas).toBeVisible()
-  await page.getByRole('button', { name: 'Turn', exact: true }).click()
+  await page.getByRole('button', { name: 'Rotate', exact: true }).click()
   // Turned, a lying picture stands: the stage is drawn anew.
   await expect
     .poll(async () => {

@@ -93,7 +93,7 @@ async function begin(page: Page, house: TestHouse, designId: string, kit: string
   await page.goto(house.address + '/practice')
   await expect(page.getByText(`${rigDesign(designId).name}: no radio is connected`)).toBeVisible()
   const hands = new Hands(page)
-  await hands.press('Pass 20 min')
+  await hands.press('Advance 20 min')
   return hands
 }
 
@@ -101,13 +101,13 @@ async function finish(page: Page, fault: string) {
   await page.getByRole('button', { name: 'Finish and review' }).first().click()
   await page.getByLabel(rigFault(fault).name).check()
   await page.getByRole('dialog').getByRole('button', { name: 'Finish and review' }).click()
-  await expect(page.getByText('Found and put right.')).toBeVisible()
+  await expect(page.getByText('Fault found and repaired.')).toBeVisible()
 }
 
 const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => Promise<void> }> = {
   'osmund-27f': {
     fault: 'XN1',
-    kit: 'The usual bench',
+    kit: 'The usual equipment',
     solve: async h => {
       await h.turn('CT1', 0.3861)
       await h.key(true)
@@ -159,7 +159,7 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
   },
   'corvid-m6': {
     fault: 'XM1',
-    kit: 'The usual bench',
+    kit: 'The usual equipment',
     solve: async h => {
       await h.key(true)
       expect(await h.rail('powerW')).toBeGreaterThan(4.5)
@@ -173,7 +173,7 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
   },
   'brantwick-tallis60': {
     fault: 'XT1',
-    kit: 'The usual bench',
+    kit: 'The usual equipment',
     solve: async h => {
       await h.key(true)
       expect(await h.rail('powerW')).toBeGreaterThan(160)
@@ -184,7 +184,7 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
   },
   'quillon-hb150': {
     fault: 'X17',
-    kit: 'The usual bench',
+    kit: 'The usual equipment',
     solve: async h => {
       await h.turn('CARRIER', 1)
       await h.key(true)
@@ -192,11 +192,11 @@ const SOLVED: Record<string, { fault: string; kit: string; solve: (h: Hands) => 
       await h.key(false)
     },
   },
-  'quillon-p5': { fault: 'XP1', kit: 'The usual bench', solve: async h => reference(h, 6060) },
-  'quillon-p7': { fault: 'XP1', kit: 'The usual bench', solve: async h => reference(h, 10_550) },
+  'quillon-p5': { fault: 'XP1', kit: 'The usual equipment', solve: async h => reference(h, 6060) },
+  'quillon-p7': { fault: 'XP1', kit: 'The usual equipment', solve: async h => reference(h, 10_550) },
 }
 
-/** The value in the menu, from what the reference pin says: output low = value too high. */
+/** The menu value, from what the reference pin says: output low = value too high. */
 async function reference(h: Hands, code: number) {
   const offHz = ((await h.rail('referenceHz')) - 10) * 1e6
   expect(Math.abs(offHz)).toBeGreaterThan(50)
@@ -218,7 +218,7 @@ test.describe('a case of every model', () => {
         await page.getByLabel('part to replace').selectOption('valves')
         await hands.press('Replace')
         await hands.press('Switch on')
-        await hands.press('Pass 20 min')
+        await hands.press('Advance 20 min')
         await hands.key(true)
         expect(await hands.rail('powerW')).toBeGreaterThan(100)
         await hands.key(false)
@@ -243,8 +243,8 @@ test('a lesson, step by step, and the review with its time line', async ({ page,
   const says = (text: RegExp) => expect(page.getByLabel('Lesson')).toContainText(text)
   await says(/20 minutes/)
   await page.getByRole('button', { name: 'Show me how' }).click()
-  await says(/Pass 20 min/)
-  await hands.press('Pass 20 min')
+  await says(/Advance 20 min/)
+  await hands.press('Advance 20 min')
   await says(/Feed in the tone/)
   await hands.press(/^Tone off/)
   await hands.key(true)
@@ -261,7 +261,7 @@ test('a lesson, step by step, and the review with its time line', async ({ page,
   await expect(page.getByText(/min passed|tone on|keyed/).last()).toBeVisible()
 })
 
-test('SINAD against level runs by itself and is stopped', async ({ page, house }) => {
+test('SINAD over level runs by itself and is stopped', async ({ page, house }) => {
   test.setTimeout(90_000)
   await house.request('POST', '/api/practice/sessions', {
     id: crypto.randomUUID(),
@@ -277,7 +277,7 @@ test('SINAD against level runs by itself and is stopped', async ({ page, house }
   await page.getByLabel('Steps').fill('6')
   await page.getByRole('button', { name: 'Start' }).click()
   await expect(page.getByText('6 of 6, finished')).toBeVisible({ timeout: 40_000 })
-  await expect(page.getByText('The setting was put back.')).toBeVisible()
+  await expect(page.getByText('The original setting was restored.')).toBeVisible()
   const saved = page.waitForEvent('download')
   await page.getByRole('button', { name: 'Save as CSV' }).click()
   expect((await saved).suggestedFilename()).toBe('stepped-sinadDb.csv')
@@ -305,10 +305,10 @@ test('the queries of an instrument are tried and kept', async ({ page, house }) 
   await expect(page.getByText(/RF power meter \(simulated\)/)).toBeVisible()
   await page.getByLabel('To the instrument').fill('MEAS:NONSENSE?')
   await page.getByRole('button', { name: 'Send' }).click()
-  await expect(page.getByText('no answer in time')).toBeVisible()
+  await expect(page.getByText('no response in time')).toBeVisible()
   await page.getByLabel('per cent of reading 1').fill('5')
   await page.getByRole('button', { name: 'Save', exact: true }).click()
-  await expect(page.getByText('It is asked like this from now on.')).toBeVisible()
-  await page.getByRole('button', { name: 'As shipped again' }).click()
-  await expect(page.getByText('As shipped again.', { exact: true })).toBeVisible()
+  await expect(page.getByText('These queries are used from now on.')).toBeVisible()
+  await page.getByRole('button', { name: 'Restore defaults' }).click()
+  await expect(page.getByText('Defaults restored.', { exact: true })).toBeVisible()
 })

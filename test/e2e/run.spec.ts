@@ -43,11 +43,11 @@ test(
     for (const p of [page, other]) await p.goto(`${house.address}/jobs/${id}/align`)
     const panel = new Panel(page)
     await page.locator('[data-step="A1.5"]').click()
-    await expect(page.getByText('Wait for the warm-up')).toBeVisible()
-    await page.getByRole('button', { name: 'Go on all the same' }).click()
-    await page.getByLabel('Why').fill('only to see')
-    await page.getByRole('button', { name: /^Go on Ctrl/ }).click()
-    await expect(page.getByText('it is in the record')).toBeVisible()
+    await expect(page.getByText('Wait: warming up')).toBeVisible()
+    await page.getByRole('button', { name: 'Continue anyway…' }).click()
+    await page.getByLabel('Reason').fill('only to see')
+    await page.getByRole('button', { name: /^Continue anyway Ctrl/ }).click()
+    await expect(page.getByText('noted in the log')).toBeVisible()
     await panel.open()
     await panel.state({ channel: 20, keyed: true })
     await page.waitForTimeout(1500)
@@ -62,14 +62,14 @@ test(
     })
     await page.keyboard.press('p')
     await page.keyboard.press('a')
-    await expect(said(page)).toContainText('marked as turned')
+    await expect(said(page)).toContainText('logged as adjusted')
     await page.getByRole('button', { name: 'More', exact: true }).click()
-    await page.getByRole('button', { name: 'Log of the run', exact: true }).click()
+    await page.getByRole('button', { name: 'Log', exact: true }).click()
     const log = page.getByRole('dialog')
-    await expect(log.getByText(/Keyed .* in all, from measured RF/)).toBeVisible()
+    await expect(log.getByText(/Keyed .* in total, from measured RF/)).toBeVisible()
     await log
       .getByRole('listitem')
-      .filter({ hasText: 'turned CT2' })
+      .filter({ hasText: 'adjusted CT2' })
       .getByRole('button', { name: 'strike out' })
       .click()
     await page.getByLabel('Reason').fill('it was not touched')
@@ -91,9 +91,9 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
   const id = await house.newJob({ sheetId: 'corvid-m6', ruleSetId: 'R-US', serial: '50103' })
   await page.goto(`${house.address}/jobs/${id}/align`)
   await page.locator('[data-step="A4.2"]').click()
-  await page.getByRole('button', { name: 'Show large' }).click()
+  await page.getByRole('button', { name: 'Enlarge' }).click()
   const large = page.getByRole('dialog')
-  await expect(large).toContainText('FUNC is first')
+  await expect(large).toContainText('FUNC first')
   for (const key of ['FUNC', 'CH up', 'FUNC']) {
     await page.keyboard.press('Space')
     await expect(large.getByRole('status')).toHaveText(key)
@@ -103,12 +103,12 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
   await page.keyboard.press('Escape')
 
   await page.locator('[data-step="A4.4a"]').click()
-  const code = page.getByLabel('value in the menu, hexadecimal')
+  const code = page.getByLabel('menu value, hexadecimal')
   const write = async (value: number) => {
     await house.request('POST', '/api/practice', { adjusters: [{ designator: '01', position: value }] })
     await settled(page, 1000)
     await code.fill(value.toString(16))
-    await page.getByRole('button', { name: 'Take at this value' }).click()
+    await page.getByRole('button', { name: 'Take reading at this value' }).click()
     await expect(said(page)).toContainText('taken')
   }
   await house.request('POST', '/api/practice', { mode: 'AM', channel: 19, keyed: true })
@@ -117,7 +117,7 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
   const coach = page.getByRole('region', { name: 'Menu values' })
   const proposed = async () => {
     const words = await coach.getByRole('status').innerText()
-    return { settled: /^Leave it/.test(words), code: Number.parseInt(/([0-9A-F]{2,})h/.exec(words)![1]!, 16) }
+    return { settled: /^Keep/.test(words), code: Number.parseInt(/([0-9A-F]{2,})h/.exec(words)![1]!, 16) }
   }
   let last = 0x50
   for (let readings = 1; readings < 4 && !(await proposed()).settled; readings++)
@@ -125,8 +125,8 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
   // After four readings it stands within one step of where it stays; reading that one too settles it.
   expect(Math.abs((await proposed()).code - last)).toBeLessThanOrEqual(1)
   if (!(await proposed()).settled) await write((await proposed()).code)
-  await expect(coach.getByRole('status')).toContainText('Leave it at')
+  await expect(coach.getByRole('status')).toContainText('Keep')
   await code.fill('FF')
-  await expect(coach.getByRole('alert')).toContainText('would pass the limit')
+  await expect(coach.getByRole('alert')).toContainText('would exceed the limit')
   await house.request('POST', '/api/practice', { keyed: false })
 })

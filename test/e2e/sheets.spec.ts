@@ -10,12 +10,12 @@ test(
     test.setTimeout(120_000)
     await page.goto(`${house.address}/sheets/new`)
     await page.getByLabel('Model').fill('Tern 5')
-    await page.getByRole('button', { name: 'Write the sheet' }).click()
+    await page.getByRole('button', { name: 'Create sheet' }).click()
 
     // The set
     await page.getByLabel('In one line').fill('AM mobile with one preset')
     await page.getByRole('tab', { name: 'Adjusters' }).click()
-    await page.getByRole('button', { name: 'Another adjuster' }).click()
+    await page.getByRole('button', { name: 'Add adjuster' }).click()
     await page.getByLabel('Designator, row 1').fill('RV4')
     await page.getByLabel('Name, row 1').fill('carrier preset')
     await page.getByLabel('Name, row 1').press('Tab')
@@ -29,26 +29,26 @@ test(
         'designator,name,kind,where\nRV5,depth preset,preset,right of the regulator\n,nothing,,\n',
       ),
     })
-    await expect(page.getByText('1 added, 0 brought up to date. Row 3 has no designator.')).toBeVisible()
+    await expect(page.getByText('1 added, 0 updated. Row 3 has no designator.')).toBeVisible()
     // On the board, by the keys
     await page.getByRole('tab', { name: 'Board' }).click()
     await page.getByRole('button', { name: 'RV4 carrier preset' }).click()
     for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight')
     // A step that turns it, after the one that is there
     await page.getByRole('tab', { name: 'Procedure' }).click()
-    await page.getByRole('button', { name: 'Another step' }).click()
+    await page.getByRole('button', { name: 'Add step' }).click()
     await page.getByLabel('Title', { exact: true }).first().fill('Carrier')
-    await page.getByLabel('What to do').fill('Set the carrier preset.')
-    await page.getByLabel('Turned, in this order').press('ArrowDown')
+    await page.getByLabel('Instruction').fill('Set the carrier preset.')
+    await page.getByLabel('Adjusters, in this order').press('ArrowDown')
     await page.getByRole('option', { name: /RV4/ }).click()
     await page.keyboard.press('Escape')
-    await page.getByLabel('Must be current first').press('ArrowDown')
+    await page.getByLabel('Depends on').press('ArrowDown')
     await page.getByRole('option', { name: /^1 / }).click()
     await page.keyboard.press('Escape')
     // What does not hold together is named and cannot be saved
     await page.getByRole('button', { name: /^2 Carrier/ }).click()
     await page.getByRole('button', { name: 'move Carrier with the arrow keys, or drag it' }).press('ArrowUp')
-    await expect(page.getByText('"Carrier" needs "Power as it is" first')).toBeVisible()
+    await expect(page.getByText('"Carrier" depends on "Power check before adjustment"')).toBeVisible()
     await page.getByLabel('Who').fill('Ida')
     await page.getByRole('button', { name: 'Save the sheet' }).click()
     await expect(page.getByRole('heading', { name: 'Tern 5' })).toBeVisible()
@@ -57,7 +57,7 @@ test(
     // Used
     const id = await house.newJob({ sheetId: 'tern-5', ruleSetId: 'R-SHOP', serial: '7' })
     await page.goto(`${house.address}/jobs/${id}/align`)
-    await expect(page.getByRole('heading', { name: 'Power as it is' })).toBeVisible()
+    await expect(page.getByRole('heading', { name: 'Power check before adjustment' })).toBeVisible()
     await page.keyboard.press('t')
     await page.keyboard.type('3')
     await page.keyboard.press('Enter')
@@ -79,7 +79,7 @@ test(
     await page.locator('[data-step="2"]').click()
     await expect(page.getByText(/corrected on .*, not confirmed yet/)).toBeVisible()
     await page.getByRole('button', { name: /^Where: right/ }).click()
-    await page.getByRole('button', { name: 'It is right' }).click()
+    await page.getByRole('button', { name: 'Confirm entry' }).click()
     await expect
       .poll(
         async () =>
@@ -109,7 +109,7 @@ test(
         mimeType: 'application/json',
         buffer: Buffer.from(JSON.stringify(file)),
       })
-      await expect(page.getByText('Tern 5 is here now, revision 2.')).toBeVisible()
+      await expect(page.getByText('Tern 5 imported, revision 2.')).toBeVisible()
       expect((await elsewhere.request('GET', '/api/sheets/tern-5/file.json')).body).toEqual(file)
     } finally {
       await elsewhere.stop()
@@ -124,7 +124,7 @@ test('a family template is a sheet at once; a draft survives a reload; a change 
   await page.goto(`${house.address}/sheets/new`)
   await page.getByLabel('Model').fill('Plover 2')
   await page.getByText('FM mobile, three crystals').click()
-  await page.getByRole('button', { name: 'Write the sheet' }).click()
+  await page.getByRole('button', { name: 'Create sheet' }).click()
   await page.getByRole('button', { name: 'Save the sheet' }).click()
   await page.waitForURL(/\/sheets\/plover-2$/)
   await expect(page.getByText('to be found on this set').first()).toBeVisible()
@@ -133,15 +133,15 @@ test('a family template is a sheet at once; a draft survives a reload; a change 
   await page.getByLabel('Load').press('Tab')
   await expect(page.getByText('1 line changed')).toBeVisible()
   await page.reload()
-  await expect(page.getByText('what you wrote last time and did not save')).toBeVisible()
-  await page.getByRole('button', { name: 'Start over from the saved sheet' }).click()
+  await expect(page.getByText('unsaved draft from last time')).toBeVisible()
+  await page.getByRole('button', { name: 'Discard the draft' }).click()
   await page.getByLabel('Load').fill('dry load')
   await page.getByLabel('Load').press('Tab')
   await page.getByRole('button', { name: 'Undo' }).click()
   await expect(page.getByText('0 lines changed')).toBeVisible()
   await page.getByRole('button', { name: 'Redo' }).click()
   await page.getByRole('button', { name: 'Save as revision 2' }).click()
-  await expect(page.getByText('Say why in a few words')).toBeVisible()
+  await expect(page.getByText('Give a short reason for the change')).toBeVisible()
   await page.getByLabel('Why').fill('load renewed')
   await page.getByRole('button', { name: 'Save as revision 2' }).click()
   await expect(page.getByText('Revision 2 of')).toBeVisible()

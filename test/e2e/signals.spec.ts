@@ -43,20 +43,20 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   const verdict = page.locator('.verdict').first()
   // Measured beside the screen, on whatever this machine has left.
   await expect(verdict).toBeVisible({ timeout: 60_000 })
-  await expect(verdict).toContainText(/Over-modulated: the carrier is pinched off 2\d\.\d % of the time/)
+  await expect(verdict).toContainText(/Over-modulated: carrier cut off 2\d\.\d % of the time/)
   await expect(page.locator('.what')).toContainText('channel 19')
   const readings = page.getByRole('table', { name: 'Readings' })
-  await expect(readings.getByRole('row', { name: /Depth, trough/ })).toContainText('above')
+  await expect(readings.getByRole('row', { name: /AM negative peak/ })).toContainText('above')
   await expect(page.getByRole('img', { name: 'Envelope over two cycles' })).toBeVisible()
   const crest = await readings
-    .getByRole('row', { name: /Depth, crest/ })
+    .getByRole('row', { name: /AM positive peak/ })
     .locator('b')
     .first()
     .textContent()
 
-  const log = page.getByRole('region', { name: 'Log on a job' })
+  const log = page.getByRole('region', { name: 'Add to job' })
   await expect(log.getByText(/W-0228/)).toBeVisible()
-  await log.getByRole('button', { name: 'Log readings and recording' }).click()
+  await log.getByRole('button', { name: 'Save readings and recording' }).click()
   await expect(log.getByText(/^Logged on .*with the recording\.$/)).toBeVisible()
   const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as {
     events: { kind: string; readings?: { quantity: string; value: number; instrument: string }[] }[]
@@ -70,7 +70,7 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   await expect(verdict).toContainText(/Over-modulated/)
   await expect(
     readings
-      .getByRole('row', { name: /Depth, crest/ })
+      .getByRole('row', { name: /AM positive peak/ })
       .locator('b')
       .first(),
   ).toHaveText(crest!)
@@ -98,15 +98,15 @@ test(
     await choose(recording('carrier-alone', 0))
     await choose(recording('modulated', 1.2))
     await expect(
-      page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
+      page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /AM positive peak/ }),
       'against the mean (C02)',
     ).toContainText('114.7')
     await page.getByRole('button', { name: /Use .* dBFS of carrier-alone/ }).click()
     await expect(
-      page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /Depth, crest/ }),
+      page.getByRole('table', { name: 'Readings' }).getByRole('row', { name: /AM positive peak/ }),
       'against the carrier',
     ).toContainText('120')
-    await expect(page.getByRole('row', { name: /Shift of the carrier/ })).toContainText('that was given')
+    await expect(page.getByRole('row', { name: /Carrier shift/ })).toContainText('as given')
     await choose(recording('another', 0.5))
     await expect(level).toHaveValue('')
   },

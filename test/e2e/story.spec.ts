@@ -12,11 +12,11 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
   await page.goto(house.address)
 
   await test.step('intake', async () => {
-    await page.getByRole('button', { name: /Take in a set/ }).click()
+    await page.getByRole('button', { name: /Book in a set/ }).click()
     await page.getByLabel('Owner', { exact: true }).fill('Barge Tern (Odile Marsh)')
     await page.getByLabel('Serial').fill('41900')
     await page.getByLabel('Complaint').fill('Under 3 W, low, too loud.')
-    await page.getByRole('button', { name: 'Add a claim' }).click()
+    await page.getByRole('button', { name: 'Add claim' }).click()
     await page.getByLabel('number', { exact: true }).fill('3,0')
     await page.getByLabel("the owner's meter").fill('cross-needle meter')
     await page.getByRole('button', { name: /Start the job/ }).click()
@@ -35,11 +35,11 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await expect(marks('high-1').nth(1)).toHaveAttribute('aria-label', 'below')
     await expect(marks('low-20').first()).toHaveAttribute('aria-label', 'above')
     await expect(marks('tone-20').first()).toHaveAttribute('aria-label', 'above')
-    await expect(marks('receiver').first()).toHaveAttribute('aria-label', 'inside')
+    await expect(marks('receiver').first()).toHaveAttribute('aria-label', 'within')
   })
 
   await test.step('align: warm-up, reference, lock', async () => {
-    await page.getByRole('link', { name: 'Align' }).click()
+    await page.getByRole('link', { name: 'Alignment' }).click()
     await takeAndConfirm(page, 'A1.0')
     expect(await big(page)).toBeLessThan(-300)
     await panel.turn('CT1', 0.386)
@@ -55,7 +55,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
       await page.keyboard.press('t')
       await page.keyboard.type(String(await panel.shows(/last lock ([\d.]+)/)))
       await page.keyboard.press('Enter')
-      await expect(said(page)).toContainText(`${title}: taken as typed`)
+      await expect(said(page)).toContainText(`${title}: typed readings saved`)
     }
     await page.keyboard.press('Enter')
     await expect(ladder(page, 'A1.4')).toHaveAttribute('data-status', 'inside')
@@ -68,7 +68,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
       const hz = await big(page)
       return hz >= 3 && hz <= 17
     })
-    await expect(page.getByTestId('verdict')).toContainText(/inside/i)
+    await expect(page.getByTestId('verdict')).toContainText(/within/i)
     await takeAndConfirm(page, 'A1.5')
   })
 
@@ -78,7 +78,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
       await page.keyboard.press('Space')
       await expect(said(page)).toContainText(`Channel ${channel}: taken`)
     }
-    await page.getByRole('button', { name: /Confirm: work follows/ }).click()
+    await page.getByRole('button', { name: /Confirm: adjustment needed/ }).click()
     await expect(page.getByRole('heading', { name: 'Peak drive and output coils' })).toBeVisible()
   })
 
@@ -103,9 +103,9 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await panel.turn('L6', -0.2)
     await panel.turn('L7', 0.9)
     await page.keyboard.press('a')
-    await expect(said(page)).toContainText('L7 marked as turned')
+    await expect(said(page)).toContainText('L7 logged as adjusted')
     await expect(ladder(page, 'A1.9')).toHaveAttribute('data-status', 'stale')
-    await expect(page.getByTestId('verdict')).toContainText(/inside/i)
+    await expect(page.getByTestId('verdict')).toContainText(/within/i)
     await page.keyboard.press('Space')
     await expect(ladder(page, 'A1.10')).toHaveAttribute('data-status', 'inside')
     await page.keyboard.press('Enter')
@@ -126,9 +126,9 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await page.keyboard.press('t')
     await page.keyboard.type(String(await panel.shows(/Panel meter ([\d.]+)/)))
     await page.keyboard.press('Enter')
-    await expect(said(page)).toContainText('taken as typed')
+    await expect(said(page)).toContainText('typed readings saved')
     await page.keyboard.press('Enter')
-    await expect(page.getByText('Alignment, 11 of 11 done')).toBeVisible()
+    await expect(page.getByText('Alignment, 11 of 11 steps done')).toBeVisible()
   })
 
   await test.step('the reference moved late makes frequency and lock stale, and the run says why', async () => {
@@ -143,7 +143,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await expect(ladder(page, 'A1.11')).toHaveAttribute('data-status', 'inside')
     await ladder(page, 'A1.5').click()
     await expect(
-      page.getByText(/CT1.*turned at .*every synthesised frequency follows the reference/),
+      page.getByText(/CT1.*adjusted at .*every synthesised frequency follows the reference/),
     ).toBeVisible()
     await panel.state({ channel: 20, keyed: true })
     await page.keyboard.press('Space')
@@ -153,9 +153,9 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
       await page.keyboard.press('t')
       await page.keyboard.type('0.2')
       await page.keyboard.press('Enter')
-      await expect(said(page)).toContainText(`${title}: taken as typed`)
+      await expect(said(page)).toContainText(`${title}: typed readings saved`)
     }
-    await expect(page.getByText('Alignment, 11 of 11 done')).toBeVisible()
+    await expect(page.getByText('Alignment, 11 of 11 steps done')).toBeVisible()
   })
 
   await test.step('as left', async () => {
@@ -175,7 +175,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     // The chart library comes with this page only; a busy machine takes its time to read it.
     await expect(page.locator('.js-plotly-plot, .plot .main-svg').first()).toBeVisible({ timeout: 40_000 })
     await expect(page.getByText('not comparable')).toHaveCount(0)
-    await expect(page.getByText('2 not settled')).toBeVisible()
+    await expect(page.getByText('2 open')).toBeVisible()
     const [download] = await Promise.all([
       page.waitForEvent('download'),
       page.getByRole('link', { name: 'CSV' }).click(),
@@ -190,7 +190,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     expect(cell('as-left', 'high-1', 'powerW').verdict).toBe('inside')
     expect(Number(cell('as-left', 'tone-20', 'deviationPositiveHz').value_si)).toBeLessThan(2500)
     await page.getByRole('button', { name: /Hand over/ }).click()
-    await page.getByLabel('What the owner was told').fill('Receive trimmer and harmonics follow in spring.')
+    await page.getByLabel('Explained to the owner').fill('Receive trimmer and harmonics follow in spring.')
     await page.getByRole('button', { name: /^Hand over Ctrl/ }).click()
     await expect(page.getByText(/Handed over .* Later entries/)).toBeVisible()
   })

@@ -20,7 +20,7 @@ test('two browsers edit one intake: the second is shown the difference, and noth
   await owner(other).fill('Odile Marsh')
   await other.getByLabel('Contact').fill('at the lock')
   await other.getByRole('button', { name: /Save corrections/ }).click()
-  const conflict = other.getByRole('alert', { name: 'Changed meanwhile' })
+  const conflict = other.getByRole('alert', { name: 'Changed by someone else' })
   await expect(conflict).toContainText('Owner')
   await expect(conflict).toContainText('Odile Marsh')
   await expect(conflict).toContainText('Marit Osterholt')
@@ -29,7 +29,7 @@ test('two browsers edit one intake: the second is shown the difference, and noth
     job: { owner: 'Marit Osterholt', contact: '' },
   })
 
-  await other.getByRole('button', { name: 'Take theirs' }).click()
+  await other.getByRole('button', { name: 'Use saved version' }).click()
   await expect(owner(other)).toHaveValue('Marit Osterholt')
   await other.getByLabel('Contact').fill('at the lock')
   await other.getByRole('button', { name: /Save corrections/ }).click()
@@ -41,7 +41,7 @@ test('two browsers edit one intake: the second is shown the difference, and noth
   // The first one knows nothing of the contact yet: mine is kept when that is what is wanted.
   await owner(page).fill('Marit O.')
   await page.getByRole('button', { name: /Save corrections/ }).click()
-  await page.getByRole('button', { name: 'Save mine over it' }).click()
+  await page.getByRole('button', { name: 'Use my version' }).click()
   await expect(page.getByText('Intake corrected')).toBeVisible()
   expect((await house.request('GET', `/api/jobs/${id}`)).body).toMatchObject({
     job: { owner: 'Marit O.', version: 4 },

@@ -2,13 +2,13 @@ import { expect, test } from './bench'
 
 test('everything is found as one types, and a view can be kept', async ({ page, house }) => {
   await page.goto(`${house.address}/sets`)
-  await page.getByPlaceholder('words, all of which must occur').fill('moorhen beside')
+  await page.getByPlaceholder('words, all must occur').fill('moorhen beside')
   await expect(page.locator('.found')).toHaveCount(1)
   await expect(page.locator('.found')).toContainText('Barge Moorhen')
-  await page.getByPlaceholder('words, all of which must occur').fill('')
+  await page.getByPlaceholder('words, all must occur').fill('')
   await page.getByLabel('Confirmed cause').selectOption('coils-off')
   await expect(page.locator('.found')).toHaveCount(3)
-  await page.getByRole('button', { name: 'Keep this view' }).click()
+  await page.getByRole('button', { name: 'Save search' }).click()
   await page.getByLabel('Name').fill('Coils')
   await page
     .getByRole('button', { name: /^Keep\b/ })
@@ -44,7 +44,7 @@ test('a set is moved from the shelf to a bench by keyboard, switched on, and its
     atMs: Date.now(),
   })
   await page.reload()
-  await expect(page.getByText(/warming, \d+ min to go/)).toBeVisible()
+  await expect(page.getByText(/warming up, \d+ min left/)).toBeVisible()
 })
 
 test('a rule set of one\u2019s own is written, refused without a source, and in force on a job', async ({
@@ -52,15 +52,15 @@ test('a rule set of one\u2019s own is written, refused without a source, and in 
   house,
 }) => {
   await page.goto(`${house.address}/rules`)
-  await page.getByRole('button', { name: 'Make one of your own from it' }).first().click()
+  await page.getByRole('button', { name: 'Copy rule set' }).first().click()
   await page.getByLabel('Name').fill('Lock licence')
   await page.getByLabel('Source').fill('')
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByRole('alert')).toContainText('Source')
   await page.getByLabel('Source').fill('licence 12/2026')
-  await page.getByLabel('At most, W').first().fill('1')
-  await page.getByLabel('At most, W').first().press('Tab')
-  await page.getByRole('button', { name: 'Keep', exact: true }).click()
+  await page.getByLabel('Maximum, W').first().fill('1')
+  await page.getByLabel('Maximum, W').first().press('Tab')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
   await expect(page.getByRole('heading', { name: /Lock licence/ })).toBeVisible()
   const [own] = (await house.request('GET', '/api/rule-sets')).body as { id: string }[]
   const id = await house.newJob({ ruleSetId: own!.id, serial: 'RS-1' })
@@ -71,8 +71,8 @@ test('a rule set of one\u2019s own is written, refused without a source, and in 
 test('meters are compared: correlated ones count once', async ({ page, house }) => {
   await page.goto(`${house.address}/instruments`)
   const compare = page.getByRole('region', { name: 'Compare meters' })
-  await compare.getByLabel('In-line meter shows').fill('3.1')
-  await compare.getByLabel('Communications test set shows').fill('4.4')
-  await expect(compare.getByRole('status')).toContainText('2 independent opinions')
+  await compare.getByLabel('reading of In-line meter').fill('3.1')
+  await compare.getByLabel('reading of Communications test set').fill('4.4')
+  await expect(compare.getByRole('status')).toContainText('2 independent meters')
   await expect(compare.getByRole('row', { name: /In-line meter/ })).toContainText('factor 1.')
 })

@@ -76,7 +76,7 @@ describe('a sheet of one\u2019s own', () => {
     }
     expect(await house.request('POST', '/api/sheets', { sheet: ring, who: '', reason: '' })).toMatchObject({
       status: 400,
-      error: { message: expect.stringMatching(/stands after|in a ring/) as string },
+      error: { message: expect.stringMatching(/comes later|in a ring/) as string },
     })
     expect(await house.request('GET', '/api/sheets/ring')).toMatchObject({
       status: 422,

@@ -120,7 +120,7 @@ describe('work beside the readings', () => {
 })
 
 describe('the calendar of the bench', () => {
-  it('holds promised days, expected parts and the end of a soak, and lets go of what is over', async () => {
+  it('holds due dates, expected parts and the end of a soak, and lets go of what is over', async () => {
     const id = await house.newJob({ promisedOn: '2026-12-04', owner: 'Comma, and; semicolon' })
     await post(id, {
       kind: 'wait-begun',
@@ -138,7 +138,7 @@ describe('the calendar of the bench', () => {
     expect(lines).toContain('DTSTART;VALUE=DATE:20261204')
     expect(lines).toContain('DTEND;VALUE=DATE:20261205')
     expect(lines).toContain('DTSTART;VALUE=DATE:20261231')
-    expect(lines.find(l => l.startsWith('SUMMARY:') && l.includes('promised'))).toMatch(
+    expect(lines.find(l => l.startsWith('SUMMARY:') && l.includes(' due for '))).toMatch(
       /Comma\\, and\\; semicolon/,
     )
     // 1 795 000 000 s is 2026-11-18 11:06:40 UTC; four hours later the soak ends.
@@ -195,7 +195,7 @@ describe('the bench', () => {
   })
 })
 
-describe('parts from a drawer', () => {
+describe('stock parts', () => {
   const part = (change: object = {}) => ({
     id: randomUUID(),
     atMs: 1_795_000_000_000,

@@ -102,7 +102,7 @@ describe('what liquid-dsp sends', () => {
 
 describe.each(of('ssb'))('%s against SciPy', (name, f) => {
   const m = measured(name, 'ssb')
-  it('third order, PEP over mean', () => {
+  it('third order, PEP over average', () => {
     expect(Math.abs(m.ssb!.imd3DbBelowTone! - number(f, 'imd3DbBelowTone'))).toBeLessThan(0.05)
     expect(Math.abs(m.ssb!.pepToMeanDb! - number(f, 'pepToMeanDb'))).toBeLessThan(0.1)
   })

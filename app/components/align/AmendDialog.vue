@@ -66,7 +66,7 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
             size="large"
             :variant="i === 0 ? 'flat' : 'outlined'"
             :color="i === 0 ? 'primary' : undefined"
-            @click="emit('amend', s.changes, reason.trim() || 'seen on the set')"
+            @click="emit('amend', s.changes, reason.trim() || 'checked on the set')"
             >{{ s.words }}</v-btn
           >
         </div>
@@ -75,27 +75,27 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
           v-model="text"
           :label="
             kind === 'designators'
-              ? 'Designators, in the order in which they are turned'
+              ? 'Designators, in the order of adjustment'
               : kind === 'seconds'
                 ? 'Seconds'
-                : 'It should say'
+                : 'Correct text'
           "
           rows="2"
           auto-grow
           :error-messages="failure ?? undefined"
         />
-        <v-text-field v-model="reason" class="mt-3" label="Why (may stay empty)" maxlength="500" />
+        <v-text-field v-model="reason" class="mt-3" label="Reason (optional)" maxlength="500" />
       </v-card-text>
       <v-card-actions>
-        <v-btn height="44" @click="emit('confirm')">It is right</v-btn><v-spacer />
+        <v-btn height="44" @click="emit('confirm')">Confirm entry</v-btn><v-spacer />
         <v-btn height="44" @click="emit('close')">Cancel</v-btn>
         <v-btn
           height="44"
           variant="flat"
           color="primary"
           :disabled="!changed || kind === 'place'"
-          @click="emit('amend', [{ line, from: value, to: typed() }], reason.trim() || 'seen on the set')"
-          >Correct it</v-btn
+          @click="emit('amend', [{ line, from: value, to: typed() }], reason.trim() || 'checked on the set')"
+          >Save correction</v-btn
         >
       </v-card-actions>
     </v-card>

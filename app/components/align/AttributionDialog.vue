@@ -42,10 +42,10 @@ const rows = computed(() =>
       a.verdict === 'off'
         ? 'off'
         : a.verdict === 'right'
-          ? 'right, as far as these readings tell'
+          ? 'no error detected'
           : a.confusedWith.length > 0
-            ? `cannot be told from ${a.confusedWith.map(nameOf).join(', ')}`
-            : 'the readings say little about it'
+            ? `cannot tell it from ${a.confusedWith.map(nameOf).join(', ')}`
+            : 'these readings say little about it'
     return { ...a, o, words, hz: (a.value * o.nominalHz) / 1e6, boundHz: (2 * a.sigma * o.nominalHz) / 1e6 }
   }),
 )
@@ -70,11 +70,11 @@ const ageing = computed(() => {
 
 <template>
   <v-dialog :model-value="true" max-width="900" scrollable @update:model-value="v => v || emit('close')">
-    <v-card title="Which oscillator is off">
+    <v-card title="Which oscillator is off frequency">
       <v-card-text>
         <p v-if="all.length === 0" class="lead">
-          No frequency was read yet that the mixing scheme can use. Read the reference pin and two channels
-          far apart.
+          No reading of a frequency yet that the mixing scheme can use. Read the reference pin and two
+          channels far apart.
         </p>
         <ul v-else class="read">
           <li v-for="r in all" :key="r.frequencyId + r.channel">
@@ -92,10 +92,10 @@ const ageing = computed(() => {
             <thead>
               <tr>
                 <th>Oscillator</th>
-                <th>Off by</th>
-                <th>95 % within</th>
-                <th>What it means</th>
-                <th>Pulled by</th>
+                <th>Error</th>
+                <th>Expanded (k = 2)</th>
+                <th>Result</th>
+                <th>Adjusted by</th>
               </tr>
             </thead>
             <tbody>
@@ -116,19 +116,21 @@ const ageing = computed(() => {
           </table>
         </div>
         <p class="quiet">
-          Least squares over all readings, each with its uncertainty; before anything is read an oscillator
-          may be off as far as the sheet says. Nobody is named whom the readings cannot separate.
+          Least squares over all readings, each with its uncertainty. Before any reading, an oscillator may be
+          off as far as the sheet states. Oscillators that the readings cannot separate are not named.
         </p>
         <p class="age">
           <label
             >Ageing of this set
-            <input v-model="drift" class="fig" inputmode="decimal" placeholder="&minus;5" /> Hz a year</label
+            <input v-model="drift" class="fig" inputmode="decimal" placeholder="&minus;5" /> Hz per
+            year</label
           ><span v-if="ageing"
-            >: set it <b class="fig">{{ signed(ageing.offsetHz, 0) }} Hz</b> off, it stays inside
+            >: set it <b class="fig">{{ signed(ageing.offsetHz, 0) }} Hz</b> off. It then stays within
+            tolerance
             {{
               ageing.insideForYears === null
-                ? 'longer than twenty years'
-                : `about ${ageing.insideForYears.toFixed(1)} years`
+                ? 'for more than twenty years'
+                : `for about ${ageing.insideForYears.toFixed(1)} years`
             }}</span
           >
         </p>

@@ -48,14 +48,17 @@ const held = computed(() =>
       ),
 )
 const nothing = computed(() => {
-  if (props.typedOnly) return 'no connected instrument reads this: type it'
+  if (props.typedOnly) return 'no connected instrument reads this: type the value'
   if (stale.value)
-    return `${props.live!.entry.instrument} not answering, last at ${clockTime(props.live!.entry.receivedAtMs)}`
+    return (
+      `${props.live!.entry.instrument} not answering, last ` +
+      `read ${clockTime(props.live!.entry.receivedAtMs)}`
+    )
   return (
     {
       'no-signal': 'no signal: key the set',
       'overload': 'overload: change the range',
-      'garbled': 'the instrument answers nonsense',
+      'garbled': 'the instrument sends no valid number',
       'ok': '',
     } as const
   )[props.live?.entry.status ?? 'ok']

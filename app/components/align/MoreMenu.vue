@@ -27,18 +27,20 @@ const EVERY = [0, 2, 4, 8]
       ><v-btn v-bind="button" height="44" aria-label="More">More</v-btn></template
     >
     <v-card class="more" min-width="330">
-      <v-btn block variant="text" height="48" @click="emit('open', 'log')">Log of the run</v-btn>
-      <v-btn block variant="text" height="48" @click="emit('open', 'board')">Board, large <kbd>B</kbd></v-btn>
+      <v-btn block variant="text" height="48" @click="emit('open', 'log')">Log</v-btn>
+      <v-btn block variant="text" height="48" @click="emit('open', 'board')"
+        >Board, enlarged <kbd>B</kbd></v-btn
+      >
       <v-btn v-if="oscillators" block variant="text" height="48" @click="emit('open', 'attribution')"
-        >Which oscillator is off</v-btn
+        >Which oscillator is off frequency</v-btn
       >
       <v-btn v-if="canBeat" block variant="text" height="48" @click="emit('beat')">{{
-        ear ? 'Hide zero beat' : 'Zero beat by the sound card'
+        ear ? 'Hide zero beat' : 'Zero beat by sound card'
       }}</v-btn>
       <v-btn block variant="text" height="48" :aria-pressed="following" @click="emit('follow')">{{
-        following ? 'Stop following the other screen' : 'Follow the other screen of this run'
+        following ? 'Stop following the other screen' : 'Follow the other screen'
       }}</v-btn>
-      <v-btn block variant="text" height="48" @click="emit('open', 'park')">Park this run</v-btn>
+      <v-btn block variant="text" height="48" @click="emit('open', 'park')">Put on hold…</v-btn>
       <div class="sound" @click.stop>
         <label
           >Loudness of the tone
@@ -51,19 +53,19 @@ const EVERY = [0, 2, 4, 8]
             @input="emit('volume', Number(($event.target as HTMLInputElement).value))"
         /></label>
         <label
-          >Speak the reading
+          >Read aloud
           <select
             :value="everyS"
             :disabled="!hasVoice"
             @change="emit('every', Number(($event.target as HTMLSelectElement).value))"
           >
             <option v-for="s in EVERY" :key="s" :value="s">
-              {{ s === 0 ? (hasVoice ? 'not' : 'no voice here') : `every ${s} s` }}
+              {{ s === 0 ? (hasVoice ? 'off' : 'no voice on this device') : `every ${s} s` }}
             </option>
           </select></label
         >
         <label class="check"
-          ><input type="checkbox" :checked="alarm" @change="emit('alarm')" /> Warn by sound before the
+          ><input type="checkbox" :checked="alarm" @change="emit('alarm')" /> Sound warning before the
           key-down limit</label
         >
       </div>

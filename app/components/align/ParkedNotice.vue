@@ -11,9 +11,10 @@ const emit = defineEmits<{ goOn: [] }>()
 <template>
   <p class="parked" role="status">
     <span
-      ><b>Parked</b> since {{ dayAndTime(wait.atMs) }}, {{ WAIT_WORDS[wait.waitsFor] }}: {{ wait.text }}</span
+      ><b>On hold</b> since {{ dayAndTime(wait.atMs) }}, waiting for {{ WAIT_WORDS[wait.waitsFor] }}:
+      {{ wait.text }}</span
     >{{ ' ' }}
-    <v-btn height="44" @click="emit('goOn')">Go on with it</v-btn>
+    <v-btn height="44" @click="emit('goOn')">Resume</v-btn>
   </p>
 </template>
 

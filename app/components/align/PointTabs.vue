@@ -34,7 +34,7 @@ function markOf(pointId: string) {
                 showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz, w.want.menu ?? HEX_BYTE).unit
               }}</template
             >
-            <template v-else>not taken</template>
+            <template v-else>not measured</template>
           </span>
         </span>
       </button>
@@ -46,7 +46,7 @@ function markOf(pointId: string) {
         :aria-label="`strike out ${QUANTITIES[w.want.quantity].label} of ${p.title}`"
         @click="emit('strike', w.latest!.reading.id)"
       >
-        strike {{ QUANTITIES[w.want.quantity].symbol }}
+        strike out {{ QUANTITIES[w.want.quantity].symbol }}
       </button>
     </div>
   </div>

@@ -43,10 +43,10 @@ function strike(reason: string) {
 
 <template>
   <v-dialog :model-value="true" max-width="860" scrollable @update:model-value="v => v || emit('close')">
-    <v-card title="Log of the run">
+    <v-card title="Log">
       <v-card-text>
         <p>
-          Keyed <b class="fig">{{ minutes(totals.totalS) }}</b> in all, from measured RF<template
+          Keyed <b class="fig">{{ minutes(totals.totalS) }}</b> in total, from measured RF<template
             v-for="[step, s] in totals.byStep"
             :key="step ?? ''"
             ><template v-if="step"
@@ -75,15 +75,16 @@ function strike(reason: string) {
                 type="button"
                 :disabled="struckReadings.has(r.id)"
                 :class="{ struck: struckReadings.has(r.id) }"
-                :title="struckReadings.get(r.id) ?? 'strike out this reading alone'"
+                :title="struckReadings.get(r.id) ?? 'strike out this reading only'"
                 @click="striking = { id: r.id, isReading: true }"
               >
-                {{ struckReadings.has(r.id) ? 'struck' : 'strike' }} {{ QUANTITIES[r.quantity].symbol }}
+                {{ struckReadings.has(r.id) ? 'struck out' : 'strike out' }}
+                {{ QUANTITIES[r.quantity].symbol }}
               </button>
             </span>
           </li>
         </ol>
-        <p v-if="events.length === 0" class="quiet">Nothing was entered yet.</p>
+        <p v-if="events.length === 0" class="quiet">No entries yet.</p>
         <v-btn v-if="!all && events.length > MOST" height="44" @click="all = true"
           >All {{ events.length }} entries</v-btn
         >
@@ -94,7 +95,7 @@ function strike(reason: string) {
       <TextDialog
         :open="striking !== null"
         title="Strike out this entry"
-        hint="It stays in the record with your reason; it no longer counts."
+        hint="It stays in the log with your reason but is no longer used."
         label="Reason"
         action="Strike out"
         :suggestions="STRIKE_REASONS"

@@ -33,17 +33,17 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
     >
     <v-btn v-if="confirming.kind === 'leave'" size="large" @click="emit('work')">Work on the coils</v-btn>
     <div class="space" />
-    <v-btn size="large" @click="emit('back')">Back <kbd>[</kbd></v-btn>
-    <v-btn size="large" @click="emit('next')">Next <kbd>]</kbd></v-btn>
+    <v-btn size="large" @click="emit('back')">Previous step <kbd>[</kbd></v-btn>
+    <v-btn size="large" @click="emit('next')">Next step <kbd>]</kbd></v-btn>
     <div class="line" />
-    <v-btn height="44" @click="emit('type')">Type <kbd>T</kbd></v-btn>
+    <v-btn height="44" @click="emit('type')">Type reading <kbd>T</kbd></v-btn>
     <v-btn height="44" :aria-pressed="listening" :class="{ pressed: listening }" @click="emit('listen')"
       >{{ listening ? 'Listening' : 'Listen' }} <kbd>L</kbd></v-btn
     >
     <v-btn height="44" :aria-pressed="holding" :class="{ pressed: holding }" @click="emit('hold')"
-      >{{ holding ? 'Holding' : 'Hold' }} <kbd>M</kbd></v-btn
+      >{{ holding ? 'Holding peak' : 'Hold peak' }} <kbd>M</kbd></v-btn
     >
-    <v-btn height="44" @click="emit('note')">Note <kbd>N</kbd></v-btn>
+    <v-btn height="44" @click="emit('note')">Add note <kbd>N</kbd></v-btn>
     <v-btn height="44" @click="emit('strike')">Strike out <kbd>U</kbd></v-btn>
     <slot />
   </div>

@@ -6,6 +6,7 @@ import type { Accuracy } from '../../../core/quantity'
 import type { Freshness, LiveEntry } from '../../logic/liveBook'
 import { criterionWords } from '../../../shared/words/runWords'
 import {
+  besideVerdict,
   forecastWords,
   reasonWords,
   showBound,
@@ -80,8 +81,8 @@ const direction = computed(() => {
   const away = current.value.value - window.aim
   return (
     `${showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', '')} ` +
-    `${away > 0 ? 'above' : 'below'} the aim of ` +
-    `${showBound(window.aim, quantity.value, nominal.value)}`
+    `${away > 0 ? 'above' : 'below'} the ` +
+    `target of ${showBound(window.aim, quantity.value, nominal.value)}`
   )
 })
 </script>
@@ -98,28 +99,31 @@ const direction = computed(() => {
     <div class="verdict" data-testid="verdict">
       <template v-if="judgement && (want.asked.window || want.asked.limit)">
         <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
-        <span>{{ direction || reasonWords(judgement, quantity, want.asked, current!).at(-1) }}</span>
+        <span>{{ direction || besideVerdict(reasonWords(judgement, quantity, want.asked, current!)) }}</span>
       </template>
-      <span v-else-if="current && !readable">not keyed: nothing to judge</span>
+      <span v-else-if="current && !readable">not keyed, no verdict</span>
       <span v-else-if="range.low !== null || range.high !== null"
-        >target {{ windowWords(range.low, range.high, quantity, nominal) }}</span
+        >tolerance {{ windowWords(range.low, range.high, quantity, nominal) }}</span
       >
       <span v-else-if="state.step.criterion?.kind === 'peak'"
-        >for a maximum; nothing is judged on the way</span
+        >adjust for maximum, no verdict while peaking</span
       >
-      <span v-else-if="want.want.target">its target is the reading of another step, not taken yet</span>
+      <span v-else-if="want.want.target">Target depends on another step. Take that reading first.</span>
+      <span v-if="!warning && expected?.zone && want.asked.limit" class="zone"
+        >accept
+        <span class="fig" title="Acceptance limits with this instrument">{{
+          zoneWords(expected, quantity, nominal)
+        }}</span></span
+      >
     </div>
     <slot />
     <p v-if="criterionWords(state)" class="criterion">
-      <b class="fig">{{ criterionWords(state) }}</b> of at most {{ state.criterion!.limitDb }} dB<template
+      <b class="fig">{{ criterionWords(state) }}</b> max. {{ state.criterion!.limitDb }} dB<template
         v-if="state.criterion!.kind === 'peak'"
         >, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template
       >
     </p>
     <p v-if="warning" class="warning"><StateMark mark="cannot-tell" /> {{ warning }}</p>
-    <p v-else-if="expected?.zone && want.asked.limit" class="zone">
-      With this instrument accepted: <span class="fig">{{ zoneWords(expected, quantity, nominal) }}</span>
-    </p>
     <ForkGauge :values="gauge" :unit="unit" :decimals="decimals" :mark="judgement?.verdict ?? null" />
     <TrendStrip
       v-if="live"
@@ -147,8 +151,11 @@ const direction = computed(() => {
   color: var(--ink2);
   font-size: 15px;
 }
+.verdict .zone {
+  margin-left: auto;
+  white-space: nowrap;
+}
 .criterion,
-.zone,
 .warning {
   margin: 2px 0 0;
   font-size: 14px;

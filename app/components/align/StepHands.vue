@@ -33,7 +33,7 @@ const lastTurn = (designator: string) => props.turns.findLast(t => t.designator 
 const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.role].because))].join('; '))
 const LINES = [
   ['Where', 'where'],
-  ['Turn', 'turn'],
+  ['Direction', 'turn'],
   ['Tool', 'tool'],
 ] as const
 const ofAdjuster = (field: string, designator = single.value?.designator ?? '') =>
@@ -53,7 +53,7 @@ function mark(line: string): string | null {
 <template>
   <section class="hands" tabindex="0" aria-label="At the set">
     <h3>At the set</h3>
-    <button type="button" class="show" aria-label="show me on the board, large" @click="emit('show')">
+    <button type="button" class="show" aria-label="show on the board, enlarged" @click="emit('show')">
       <BoardMap :sheet="sheet" :wanted="step.adjusters" />
     </button>
     <dl v-if="single">
@@ -71,7 +71,7 @@ function mark(line: string): string | null {
         :mark="mark(ofAdjuster(field))"
         @amend="emit('amend', ofAdjuster(field))"
       />
-      <dt>Moves</dt>
+      <dt>Affects</dt>
       <dd>{{ single.moves }}; {{ spoils }}</dd>
     </dl>
     <template v-else-if="adjusters.length > 0">
@@ -79,12 +79,12 @@ function mark(line: string): string | null {
         <li v-for="a in adjusters" :key="a.designator">
           <button
             type="button"
-            :aria-label="`${a.designator}, ${a.where}. Correct or confirm where it is`"
+            :aria-label="`${a.designator}, ${a.where}. Correct or confirm its position`"
             @click="emit('amend', ofAdjuster('where', a.designator))"
           >
             <b>{{ a.designator }}</b> {{ a.name
             }}<span v-if="lastTurn(a.designator)" class="quiet"
-              >, turned {{ clockTime(lastTurn(a.designator)!.atMs) }}</span
+              >, adjusted {{ clockTime(lastTurn(a.designator)!.atMs) }}</span
             ><span v-if="mark(ofAdjuster('where', a.designator))" class="mark">{{
               mark(ofAdjuster('where', a.designator))
             }}</span>
@@ -94,18 +94,18 @@ function mark(line: string): string | null {
       <dl>
         <dt>Tool</dt>
         <dd>{{ adjusters[0]!.tool }}</dd>
-        <dt>Turn</dt>
+        <dt>Direction</dt>
         <dd>{{ adjusters[0]!.turn }}</dd>
       </dl>
     </template>
-    <p v-else class="quiet none">Nothing is turned in this step.</p>
+    <p v-else class="quiet none">Nothing to adjust in this step.</p>
     <div v-if="adjusters.length > 0" class="turned">
       <v-btn size="small" height="44" block @click="emit('turned', step.adjusters as string[])"
-        >Mark as turned <kbd>A</kbd></v-btn
+        >Log adjustment <kbd>A</kbd></v-btn
       >
       <p v-if="single && lastTurn(single.designator)" class="quiet">
-        turned {{ clockTime(lastTurn(single.designator)!.atMs)
-        }}{{ lastTurn(single.designator)!.inferred ? ', seen by the reading' : '' }}
+        adjusted {{ clockTime(lastTurn(single.designator)!.atMs)
+        }}{{ lastTurn(single.designator)!.inferred ? ' (inferred from the reading)' : '' }}
       </p>
     </div>
     <OtherTurned

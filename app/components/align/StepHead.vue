@@ -22,12 +22,12 @@ const emit = defineEmits<{ amend: [line: string] }>()
     <p class="why">{{ state.step.why }}</p>
     <p v-if="missing.length > 0" class="needs">
       <StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now
-      may have to be taken again.
+      may have to be repeated.
     </p>
     <p v-else-if="state.status === 'stale'" class="needs">
-      <StateMark mark="stale" /> Take it again. {{ staleWords(state.staleBy) }}.
+      <StateMark mark="stale" /> Repeat the reading: {{ staleWords(state.staleBy) }}.
     </p>
-    <p v-else-if="next" class="needs"><StateMark mark="partial" /> Next is {{ next }}</p>
+    <p v-else-if="next" class="needs"><StateMark mark="partial" /> Next: {{ next }}</p>
     <div class="cond">
       <span v-for="c in conditionsWords(point, sheet.planId)" :key="c.label"
         >{{ c.label }} <b>{{ c.value }}</b></span
@@ -43,7 +43,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
       <button
         type="button"
         class="fix"
-        aria-label="correct what to do in this step"
+        aria-label="correct the instruction of this step"
         @click="emit('amend', lineOf('step', state.step.id, 'instruction'))"
       >
         correct this step

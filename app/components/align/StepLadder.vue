@@ -22,7 +22,7 @@ watch(
 
 <template>
   <section class="ladder">
-    <h3>Alignment, {{ steps.filter(s => s.satisfied).length }} of {{ steps.length }} done</h3>
+    <h3>Alignment, {{ steps.filter(s => s.satisfied).length }} of {{ steps.length }} steps done</h3>
     <ol ref="list">
       <li v-for="s in steps" :key="s.step.id">
         <button

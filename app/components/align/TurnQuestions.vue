@@ -8,7 +8,7 @@ const emit = defineEmits<{ answer: [rowId: string, designators: readonly string[
 </script>
 
 <template>
-  <div v-for="q in questions" :key="q.rowId" class="question" role="group" aria-label="Was it turned?">
+  <div v-for="q in questions" :key="q.rowId" class="question" role="group" aria-label="Was it adjusted?">
     <span>{{ turnQuestionWords(q) }}</span>
     <v-btn
       v-for="d in q.designators.length > 1 ? q.designators : []"
@@ -20,7 +20,7 @@ const emit = defineEmits<{ answer: [rowId: string, designators: readonly string[
     <v-btn height="44" @click="emit('answer', q.rowId, q.designators)">{{
       q.designators.length > 1 ? 'All of them' : 'Yes'
     }}</v-btn>
-    <v-btn height="44" @click="emit('answer', q.rowId, [])">No, nothing</v-btn>
+    <v-btn height="44" @click="emit('answer', q.rowId, [])">No, none</v-btn>
   </div>
 </template>
 

@@ -14,9 +14,9 @@ const PLACES = [
   ...BENCHES.map(b => ({
     bench: b as number | null,
     title: `Bench ${b}`,
-    empty: 'nothing on it: drag a set here',
+    empty: 'Empty. Drag a set here.',
   })),
-  { bench: null, title: 'Shelf', empty: 'nothing waits' },
+  { bench: null, title: 'Shelf', empty: 'no sets waiting' },
 ]
 const lists = computed(() =>
   PLACES.map(p => ({ ...p, items: props.here.filter(i => i.job.bench === p.bench) })),

@@ -20,11 +20,11 @@ function add() {
 
 <template>
   <v-dialog :model-value="open" max-width="640" @update:model-value="v => v || emit('close')">
-    <v-card title="Days the bench is taken">
+    <v-card title="Blocked days">
       <v-card-text>
         <p class="quiet">
-          Other work, holidays: what is not finished before waits to the end of it. Promises are counted
-          backward around these days, and an intake warns.
+          Other work, holidays: jobs not finished before wait until after. Due dates are planned around these
+          days, and booking in warns.
         </p>
         <ul v-if="periods.length > 0">
           <li v-for="p in periods" :key="p.id">
@@ -39,7 +39,7 @@ function add() {
             >
           </li>
         </ul>
-        <p v-else>Nothing takes the bench.</p>
+        <p v-else>No blocked days.</p>
         <form class="entry" @submit.prevent="add">
           <v-text-field v-model="fromDay" type="date" label="First day" /><v-text-field
             v-model="toDay"
@@ -49,7 +49,7 @@ function add() {
           <v-text-field
             v-model="why"
             class="why"
-            label="Why"
+            label="Reason"
             maxlength="200"
             placeholder="boat season, holidays"
           /><v-btn type="submit" size="large" :disabled="!why.trim()">Add</v-btn>

@@ -32,7 +32,7 @@ const stageOf = (id: string) => jobs.value.find(j => j.id === id)!.stage
 </script>
 
 <template>
-  <ol v-if="suggestions.length > 0" class="next" aria-label="Next useful thing to do">
+  <ol v-if="suggestions.length > 0" class="next" aria-label="Do next">
     <li v-for="(s, i) in suggestions" :key="s.kind + s.jobId" :class="{ first: i === 0 }">
       <button v-if="s.kind === 'switch-on'" type="button" @click="emit('switchOn', s.jobId)">
         <b>{{ words(s).title }}</b><span>{{ words(s).why }}</span>

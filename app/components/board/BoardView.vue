@@ -103,7 +103,7 @@ useBoardStage(
         <span class="space" />
         <v-btn height="44" aria-label="larger" @click="zoom(1.4)">Larger</v-btn
         ><v-btn height="44" aria-label="smaller" @click="zoom(1 / 1.4)">Smaller</v-btn
-        ><v-btn height="44" @click="view = { scale: 1, x: 0.5, y: 0.5 }">Whole</v-btn>
+        ><v-btn height="44" @click="view = { scale: 1, x: 0.5, y: 0.5 }">Whole board</v-btn>
       </div>
       <div
         ref="host"
@@ -116,7 +116,7 @@ useBoardStage(
         }}<span v-if="about.caution" class="quiet"><br />{{ about.caution }}</span>
       </p>
       <p v-else-if="pins.length === 0" class="quiet about">
-        Nothing is placed on the {{ SIDE_WORDS[side] }} yet.
+        Nothing placed on the {{ SIDE_WORDS[side] }} yet.
       </p>
       <slot :side="side" />
     </div>

@@ -57,11 +57,11 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
 
 <template>
   <fieldset class="claims">
-    <legend>Claims with numbers <span class="quiet">settled by the as-found readings</span></legend>
+    <legend>Claims to check <span class="quiet">checked against the as-found readings</span></legend>
     <div v-for="c in claims ?? []" :key="c.id" class="claim">
       <select
         :value="c.kind"
-        aria-label="how it was said"
+        aria-label="how the owner put it"
         @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"
       >
         <option v-for="k in KINDS" :key="k">{{ k }}</option>
@@ -79,14 +79,14 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
       >
       <select
         :value="c.quantity"
-        aria-label="of what"
+        aria-label="quantity"
         @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"
       >
         <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option>
       </select>
       <select
         :value="c.mode ?? ''"
-        aria-label="in which mode"
+        aria-label="mode"
         @change="change(c.id, { mode: (($event.target as HTMLSelectElement).value || null) as Mode | null })"
       >
         <option value="">any mode</option>
@@ -102,11 +102,11 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
       />
       <button type="button" aria-label="remove this claim" @click="remove(c.id)">Remove</button>
       <p v-if="wrong(c)" class="problem">
-        A claim needs a number, like 3 or 2.5; without one, leave it in the complaint.
+        A claim needs a number, like 3 or 2.5. Without one, leave it in the complaint.
       </p>
     </div>
     <p v-if="failure" class="problem" role="alert">{{ failure }}</p>
-    <button v-if="(claims ?? []).length < MOST_CLAIMS" type="button" @click="add">Add a claim</button>
+    <button v-if="(claims ?? []).length < MOST_CLAIMS" type="button" @click="add">Add claim</button>
   </fieldset>
 </template>
 

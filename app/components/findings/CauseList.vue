@@ -48,7 +48,7 @@ const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
           </li>
         </ul>
         <v-btn v-if="r.cause && !confirmed.includes(r.cause.id)" @click="emit('confirm', r.cause.id)"
-          >This is the cause&hellip;</v-btn
+          >Confirm cause&hellip;</v-btn
         >
       </div>
     </li>

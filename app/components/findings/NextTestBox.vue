@@ -29,12 +29,12 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
           class="answer"
           @click="emit('answer', test.observable.id, String(outcome))"
         >
-          <span>{{ words }}</span><span class="quiet">then: {{ leadsWords(test, String(outcome)) }}</span>
+          <span>{{ words }}</span><span class="quiet">suggests: {{ leadsWords(test, String(outcome)) }}</span>
         </button>
       </template>
       <template v-else
-        ><p>Take the missing rows as found; the instruments of this bench can read it.</p>
-        <v-btn @click="emit('measure')">To the rows</v-btn></template
+        ><p>Take the missing as-found readings; connected instruments can read them.</p>
+        <v-btn @click="emit('measure')">Go to the rows</v-btn></template
       >
       <p v-if="next.length > 1" class="other">
         <button type="button" @click="chosen = (chosen + 1) % next.length">
@@ -43,7 +43,7 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
       </p>
     </template>
     <template v-else-if="proof && proof.source.kind === 'test'">
-      <p class="quiet head">To prove it</p>
+      <p class="quiet head">Confirming test</p>
       <b class="q">{{ proof.question }}</b>
       <p>{{ proof.source.how }}</p>
       <p v-if="proof.source.caution" class="care">{{ proof.source.caution }}</p>
@@ -57,9 +57,9 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
         <span>{{ words }}</span>
       </button>
     </template>
-    <p v-else class="quiet">No test of the catalogue would tell more.</p>
+    <p v-else class="quiet">No further test separates these causes.</p>
     <p v-for="o in cannotAsk" :key="o.id" class="quiet">
-      Cannot be asked with this bench: {{ o.question.toLowerCase() }}. It would take: {{ wouldTake(o) }}.
+      Not possible with this equipment: {{ o.question.toLowerCase() }}. Needs: {{ wouldTake(o) }}.
     </p>
   </div>
 </template>

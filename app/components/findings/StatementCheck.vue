@@ -19,8 +19,8 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
 
 <template>
   <section class="check" aria-label="Check a statement">
-    <h2>Can it be true?</h2>
-    <p class="quiet">Figures from the owner, another bench or a drawing. Nothing is kept.</p>
+    <h2>Plausibility check</h2>
+    <p class="quiet">For figures from the owner, another workshop or a circuit diagram. Nothing is saved.</p>
     <div class="fields">
       <label
         >Statement<select v-model="id" @change="texts = []">

@@ -27,9 +27,10 @@ const doubtGroups = computed(() => {
 <template>
   <section aria-label="Readings">
     <p>
-      <b class="fig">{{ outside.length }}</b> outside, <b class="fig">{{ undecided.length }}</b> that this
-      bench cannot decide, <b class="fig">{{ judged.length - outside.length - undecided.length }}</b> in
-      order, of {{ judged.length }} judged readings.
+      <b class="fig">{{ outside.length }}</b> outside tolerance,
+      <b class="fig">{{ undecided.length }}</b> cannot tell,
+      <b class="fig">{{ judged.length - outside.length - undecided.length }}</b> within, of
+      {{ judged.length }} judged readings.
     </p>
     <ul class="list">
       <li v-for="g in groups" :key="g.name + g.shown">
@@ -43,15 +44,15 @@ const doubtGroups = computed(() => {
       </li>
     </ul>
     <template v-if="doubtGroups.length"
-      ><h2>Contradictions</h2>
-      <p class="quiet">Settle these first: nothing is turned on a reading that cannot be true.</p>
+      ><h2>Implausible readings</h2>
+      <p class="quiet">Resolve these first. Do not adjust on an implausible reading.</p>
       <ul class="list">
         <li v-for="d in doubtGroups" :key="d.title + d.words">
           <span
             ><b>{{ d.title }}</b
             >: {{ d.words }}
             <details v-if="d.more.length">
-              <summary>and {{ d.more.length }} more rows alike</summary>
+              <summary>and {{ d.more.length }} similar rows</summary>
               {{ d.more.join(', ') }}
             </details></span
           >

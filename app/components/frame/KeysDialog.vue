@@ -2,28 +2,28 @@
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const KEYS: readonly [string, string][] = [
-  ['Space', 'take the reading, or the whole row'],
-  ['Enter', 'confirm the step and go on'],
+  ['Space', 'take the reading, or all readings of the row'],
+  ['Enter', 'confirm the step and continue'],
   ['[  ]', 'previous, next step'],
   ['\u2191 \u2193', 'row up, row down'],
-  ['T or a digit', 'type the row by hand; Enter goes to the next number'],
+  ['T or a digit', 'type the readings of the row; Enter goes to the next one'],
   ['K', 'key-down clock (keys the simulated set while its panel is open)'],
   ['L', 'listen to the reading'],
-  ['M', 'hold the peak'],
-  ['A', 'mark the adjusters of this step as turned'],
+  ['M', 'hold peak'],
+  ['A', 'log adjustment of the adjusters of this step'],
   ['N', 'note'],
   ['U', 'strike out the last reading, with a reason'],
-  ['B', 'the board, large'],
-  ['P', 'panel of the simulated set'],
+  ['B', 'board, enlarged'],
+  ['P', 'simulator'],
   ['/', 'find a job'],
   ['Esc', 'close'],
-  ['?', 'these keys'],
+  ['?', 'this list'],
 ]
 </script>
 
 <template>
   <v-dialog :model-value="open" max-width="520" @update:model-value="v => v || emit('close')">
-    <v-card title="Keys" class="pa-2">
+    <v-card title="Shortcuts" class="pa-2">
       <v-card-text>
         <p class="quiet mb-3">A foot switch that sends Space takes readings hands free.</p>
         <table class="plain">

@@ -15,21 +15,22 @@ const shown = ref(false)
 <template>
   <div v-if="trouble || refused.length > 0" class="notice no-print" role="status">
     <p v-if="trouble">
-      <b>{{ waiting }} {{ waiting === 1 ? 'entry waits' : 'entries wait' }} in this browser.</b> {{ trouble }}
+      <b
+        >{{ waiting }} {{ waiting === 1 ? 'entry' : 'entries' }} not sent yet.
+        {{ waiting === 1 ? 'It is' : 'They are' }} stored in this browser.</b
+      >
+      {{ trouble }}
     </p>
     <template v-if="refused.length > 0">
       <p>
-        <b
-          >{{ refused.length }} {{ refused.length === 1 ? 'entry was' : 'entries were' }} refused by the
-          server</b
-        >
-        and {{ refused.length === 1 ? 'is' : 'are' }} still kept here.
+        <b>The server rejected {{ refused.length }} {{ refused.length === 1 ? 'entry' : 'entries' }}.</b>
+        {{ refused.length === 1 ? 'It is' : 'They are' }} still stored here.
         <button type="button" @click="shown = !shown">{{ shown ? 'Hide' : 'Show' }}</button>
       </p>
       <ul v-if="shown">
         <li v-for="r in refused" :key="r.place">
           {{ r.event.kind }}: {{ r.refused }}
-          <button type="button" @click="emit('giveUp', r.place)">Give it up</button>
+          <button type="button" @click="emit('giveUp', r.place)">Discard</button>
         </li>
       </ul>
     </template>

@@ -39,11 +39,11 @@ const LABELS: Partial<Record<Quantity, string>> = {
   carrierHz: 'Frequency',
   deviationPositiveHz: 'Deviation +',
   deviationNegativeHz: 'Deviation \u2212',
-  depthPositiveRatio: 'Depth, crest',
-  depthNegativeRatio: 'Depth, trough',
+  depthPositiveRatio: 'Positive peak',
+  depthNegativeRatio: 'Negative peak',
   supplyA: 'Current',
   imd3Db: 'IMD3',
-  stageIdleA: 'Idle',
+  stageIdleA: 'Idle current',
   harmonicDbc: 'H2',
   referenceHz: 'Reference',
 }
@@ -97,11 +97,11 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
       :data-quantity="c.quantity"
       :data-received-at="c.receivedAtMs"
     >
-      <span>{{ c.label }}{{ c.stale ? `, old: ${c.since}` : '' }}</span>
+      <span>{{ c.label }}{{ c.stale ? `, last read ${c.since}` : '' }}</span>
       <div>
         <b class="fig">{{ c.value }}</b> <i>{{ c.unit }}</i>
       </div>
-      <i class="pm fig">{{ c.stale ? 'not live' : c.plusMinus }}</i>
+      <i class="pm fig">{{ c.stale ? 'not updating' : c.plusMinus }}</i>
     </div>
     <div v-if="cells.length === 0" class="ro empty">
       <span>Live readings</span>
@@ -110,8 +110,8 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
           !started
             ? 'Connecting\u2026'
             : !connected
-              ? 'No line to the instruments. Readings can be typed.'
-              : 'No instrument talks yet. Connect one under Instruments.'
+              ? 'Instruments offline. Type the readings.'
+              : 'No instrument connected. Add one under Instruments.'
         }}
       </div>
     </div>
@@ -124,7 +124,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
         ><b>{{ l.instrument }}</b> not answering since
         {{ new Date(l.sinceMs).toLocaleTimeString('en-GB') }}</span
       >
-      <span v-if="!connected">No line to the instruments</span>
+      <span v-if="!connected">Instruments offline</span>
     </div>
   </footer>
 </template>

@@ -43,8 +43,8 @@ const PLACES = [
 </script>
 
 <template>
-  <nav class="side frame-nav" aria-label="Places">
-    <NuxtLink to="/" prefetch-on="interaction" class="brand" aria-label="Diapason, to the bench">
+  <nav class="side frame-nav" aria-label="Main menu">
+    <NuxtLink to="/" prefetch-on="interaction" class="brand" aria-label="Diapason, go to Bench">
       <svg
         width="28"
         height="34"
@@ -73,10 +73,11 @@ const PLACES = [
       type="button"
       :aria-pressed="panelOpen"
       :class="{ on: panelOpen }"
-      title="Panel of the simulated set (P)"
+      title="Simulator (P)"
       @click="emit('panel')"
     >
-      <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 5h16v14H4zM14 5v14M17 9v2M17 13v2" /></svg>Panel
+      <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 5h16v14H4zM14 5v14M17 9v2M17 13v2" /></svg
+      >Simulator
     </button>
     <button type="button" :aria-pressed="night" @click="emit('theme')">
       <svg viewBox="0 0 24 24" aria-hidden="true">
@@ -84,7 +85,7 @@ const PLACES = [
         <path v-else d="M19 14.500A7.500 7.500 0 0 1 9.500 5a7.500 7.500 0 1 0 9.500 9.500z" /></svg
       >{{ night ? 'Day' : 'Night' }}
     </button>
-    <button type="button" @click="emit('keys')"><span class="q fig">?</span>Keys</button>
+    <button type="button" @click="emit('keys')"><span class="q fig">?</span>Shortcuts</button>
   </nav>
 </template>
 

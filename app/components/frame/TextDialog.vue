@@ -30,8 +30,8 @@ function finish() {
 }
 const tooLong = (v: string) =>
   v.length <= props.maxLength ||
-  `${props.label}: ${v.length.toLocaleString('en-GB')} characters, at most ` +
-    `${props.maxLength.toLocaleString('en-GB')}. Nothing was cut: shorten it.`
+  `${props.label}: ${v.length.toLocaleString('en-GB')} characters, max. ` +
+    `${props.maxLength.toLocaleString('en-GB')}. Please shorten it. Nothing is cut off.`
 </script>
 
 <template>

@@ -4,18 +4,18 @@ import type { HeatView, KeyDownView } from '../../../core/run'
 
 const props = defineProps<{ view: KeyDownView; warmth: HeatView }>()
 const heat = computed(() =>
-  props.warmth.ofLimit < 0.03 ? '' : `heat ${Math.round(props.warmth.ofLimit * 100)} %`,
+  props.warmth.ofLimit < 0.03 ? '' : `est. heating ${Math.round(props.warmth.ofLimit * 100)} %`,
 )
 const words = computed(() => {
   switch (props.view.phase) {
     case 'keyed':
-      return props.view.limitS === null ? 'Keyed' : `Keyed, of ${props.view.limitS} s`
+      return props.view.limitS === null ? 'Keyed' : `Keyed, max. ${props.view.limitS} s`
     case 'warn':
-      return `Unkey soon, of ${props.view.limitS} s`
+      return `Unkey soon, max. ${props.view.limitS} s`
     case 'over':
       return 'UNKEY NOW'
     case 'rest':
-      return 'Let it rest'
+      return 'Let the set cool'
     case 'idle':
       return 'Not keyed'
   }
@@ -52,9 +52,12 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
     <div>
       <span>{{ words }}</span>
       <b class="fig">{{ view.seconds.toFixed(1) }}&#8239;s</b>
-      <i v-if="heat" class="fig" title="estimate by time: 100 % = as hot as after one full key-down">{{
-        heat
-      }}</i>
+      <i
+        v-if="heat"
+        class="fig"
+        title="estimated from time keyed: 100 % = as hot as after one full key-down"
+        >{{ heat }}</i
+      >
     </div>
   </div>
 </template>

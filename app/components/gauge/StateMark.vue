@@ -4,13 +4,13 @@ import type { Mark } from '../../../shared/words/verdictWords'
 /** A state by its shape; colour only repeats it. */
 const props = withDefaults(defineProps<{ mark: Mark; size?: number }>(), { size: 14 })
 const WORDS: Record<Mark, string> = {
-  'inside': 'inside',
+  'inside': 'within',
   'above': 'above',
   'below': 'below',
   'cannot-tell': 'cannot tell',
-  'stale': 'stale',
+  'stale': 'recheck',
   'none': 'not measured',
-  'partial': 'under way',
+  'partial': 'in progress',
   'skipped': 'skipped',
 }
 </script>

@@ -100,7 +100,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.data, props.night]
   <figure class="chart">
     <figcaption>
       {{ data.title }} against {{ axisWords }}
-      <span class="quiet">{{ data.unit }}; shaded: the workshop window; bars: uncertainty</span>
+      <span class="quiet">{{ data.unit }}; shaded: tolerance; bars: uncertainty</span>
     </figcaption>
     <div
       ref="host"
@@ -108,7 +108,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.data, props.night]
       role="img"
       :aria-label="`${data.title} against ${axisWords}, as found and as left`"
     />
-    <p v-if="failed" class="quiet">The picture could not be loaded; the table has every number.</p>
+    <p v-if="failed" class="quiet">The picture could not be loaded. The table holds every reading.</p>
   </figure>
 </template>
 

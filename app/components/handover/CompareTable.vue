@@ -25,8 +25,8 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
         <th>Quantity</th>
         <th>As found</th>
         <th>As left</th>
-        <th>Before to after</th>
-        <th>Window</th>
+        <th>Change</th>
+        <th>Tolerance</th>
       </tr>
     </thead>
     <tbody>
@@ -44,7 +44,7 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
               >{{ ' ' }} <span class="quiet fig">{{ shownCell(c[side])!.plusMinus ?? '' }}</span></span
             >
             <span v-if="isJudged(c)" class="quiet word">{{
-              side === 'after' && stale.has(c.point.id) ? 'stale' : statusWord(c[side].judgement!.verdict)
+              side === 'after' && stale.has(c.point.id) ? 'recheck' : statusWord(c[side].judgement!.verdict)
             }}</span>
           </template>
           <span v-else class="quiet">not measured</span>

@@ -5,14 +5,14 @@ import { dayAndTime } from '../../../shared/words/runWords'
 /** The papers of a job: a draft until it is handed over, then every issue as it was frozen. */
 defineProps<{ jobId: string; issues: readonly HandoverIssue[]; corrected: boolean }>()
 const COPIES = [
-  { copy: 'owner', label: 'PDF for the owner' },
-  { copy: 'shop', label: 'PDF for the shop' },
+  { copy: 'owner', label: "Owner's copy (PDF)" },
+  { copy: 'shop', label: 'Workshop copy (PDF)' },
 ] as const
 </script>
 
 <template>
-  <section class="papers no-print" aria-label="Papers">
-    <h2>Papers</h2>
+  <section class="papers no-print" aria-label="Reports">
+    <h2>Reports</h2>
     <p v-if="issues.length === 0">
       Draft
       <a
@@ -34,7 +34,7 @@ const COPIES = [
       <a :href="`/api/jobs/${jobId}/issues/${i.number}/record.json`" target="_blank">record</a>{{ ' ' }}
       <span class="quiet fig">SHA-256 {{ i.checksum.slice(0, 16) }}</span>
     </p>
-    <p v-if="corrected" class="quiet">Something was entered since: it stands on paper with the next issue.</p>
+    <p v-if="corrected" class="quiet">Entries added since. Create a new issue to include them.</p>
   </section>
 </template>
 

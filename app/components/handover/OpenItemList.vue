@@ -8,17 +8,17 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
 </script>
 
 <template>
-  <p v-if="items.length === 0" class="quiet">Nothing is open.</p>
+  <p v-if="items.length === 0" class="quiet">No open items.</p>
   <ul v-else class="items">
     <li v-for="i in items" :key="i.id">
       <StateMark :mark="i.settled ? 'inside' : 'none'" />
       <span
         ><b>{{ i.title }}</b
         >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span
-        ><template v-if="i.settled"><br />settled: {{ i.settled }}</template></span
+        ><template v-if="i.settled"><br />closed: {{ i.settled }}</template></span
       >
       <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)"
-        >Settle&hellip;</v-btn
+        >Close&hellip;</v-btn
       >
     </li>
   </ul>

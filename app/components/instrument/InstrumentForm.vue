@@ -52,7 +52,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
   if (talks.value && body.port === null)
     return setFieldError(
       'port',
-      'Port: an instrument that talks needs the TCP port of its SCPI socket, often 5025',
+      'Port: a connected instrument needs the TCP port of its SCPI socket, often 5025',
     )
   emit('done', talks.value ? body : { ...body, port: null })
 })
@@ -60,7 +60,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
 
 <template>
   <form novalidate class="form" @submit.prevent="submit">
-    <v-text-field v-model="name" label="Name on this bench" autofocus :error-messages="messages('name')" />
+    <v-text-field v-model="name" label="Name" autofocus :error-messages="messages('name')" />
     <v-select v-model="profileId" label="Profile" :items="profiles" :error-messages="messages('profileId')" />
     <template v-if="talks">
       <v-text-field
@@ -77,7 +77,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
         :error-messages="messages('port')"
       />
     </template>
-    <p v-else class="quiet">It does not talk: its readings are typed, with this accuracy.</p>
+    <p v-else class="quiet">Not connected. Typed readings use this accuracy.</p>
     <v-text-field
       v-model="calibratedOn"
       type="date"
@@ -87,9 +87,9 @@ const submit = handleSubmit((values, { setFieldError }) => {
     />
     <v-text-field
       v-model="path"
-      label="Shares with others"
+      label="Shared components"
       placeholder="coupler 1, dummy load"
-      hint="Meters that share something count as one opinion"
+      hint="Meters sharing a coupler or load are not independent."
       persistent-hint
       :error-messages="messages('path')"
     />
@@ -104,9 +104,9 @@ const submit = handleSubmit((values, { setFieldError }) => {
       />
       <v-text-field
         v-model="attenuationText"
-        label="Attenuation in front, dB"
+        label="External attenuation, dB"
         inputmode="decimal"
-        hint="Attenuator, sampler and cable; added to its powers"
+        hint="Attenuator, sampler and cable together; added to its power readings"
         persistent-hint
         :error-messages="messages('attenuationDb')"
       />
@@ -130,7 +130,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
         <v-checkbox
           v-model="classUnknown"
           label="Class unknown"
-          hint="Its readings are kept without an uncertainty and give no weight"
+          hint="Its readings are saved without uncertainty and carry no weight"
           persistent-hint
         />
       </template>

@@ -10,9 +10,9 @@ const emit = defineEmits<{ edit: []; remove: [] }>()
 const today = new Date().toISOString().slice(0, 10)
 const profile = computed(() => profileOf(props.instrument))
 const state = computed(() => {
-  if (props.instrument.port === null)
-    return { mark: 'none' as const, words: 'does not talk, readings are typed' }
-  if (!props.connected || !props.link) return { mark: 'stale' as const, words: 'no word from the gateway' }
+  if (props.instrument.port === null) return { mark: 'none' as const, words: 'manual entry' }
+  if (!props.connected || !props.link)
+    return { mark: 'stale' as const, words: 'no data from the instrument server' }
   if (props.link.state === 'live')
     return { mark: 'inside' as const, words: `answering: ${props.link.identity ?? ''}` }
   if (props.link.state === 'connecting') return { mark: 'partial' as const, words: 'connecting' }
@@ -32,7 +32,9 @@ const state = computed(() => {
     <td>
       {{ profile.what }}<br /><span class="quiet"
         >{{ profile.accuracyWords
-        }}{{ instrument.attenuationDb > 0 ? `; ${instrument.attenuationDb} dB in front, added` : '' }}</span
+        }}{{
+          instrument.attenuationDb > 0 ? `; ${instrument.attenuationDb} dB external attenuation, added` : ''
+        }}</span
       >
     </td>
     <td class="fig">{{ instrument.port === null ? '\u2013' : `${instrument.host}:${instrument.port}` }}</td>
@@ -44,7 +46,7 @@ const state = computed(() => {
     <td class="acts">
       <v-btn v-if="profile.talks" size="small" height="44" :to="`/instruments/${instrument.id}`"
         >Queries</v-btn
-      >{{ ' ' }} <v-btn size="small" height="44" @click="emit('edit')">Change</v-btn>{{ ' ' }}
+      >{{ ' ' }} <v-btn size="small" height="44" @click="emit('edit')">Edit</v-btn>{{ ' ' }}
       <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn>
     </td>
   </tr>

@@ -58,12 +58,10 @@ function fillLive() {
   <section class="compare" aria-label="Compare meters">
     <h2>Compare meters</h2>
     <p class="quiet">
-      Put them on the same signal, one after the other or in line, and write down what each shows. A bare
-      carrier compares every kind.
+      Apply the same signal to them, one after the other or in line, and type each reading. An unmodulated
+      carrier suits every kind.
     </p>
-    <p v-if="meters.length < 2" class="quiet">
-      It takes two: list the other power meters of this bench above.
-    </p>
+    <p v-if="meters.length < 2" class="quiet">Needs two: add the other power meters above.</p>
     <template v-else>
       <div class="fields">
         <label
@@ -74,13 +72,13 @@ function fillLive() {
         <label v-if="signalKind === 'am-tone'"
           >Depth, %<input v-model="depth" class="fig" inputmode="decimal"
         /></label>
-        <v-btn @click="fillLive">Fill in what is live</v-btn>
+        <v-btn @click="fillLive">Use live readings</v-btn>
       </div>
       <table class="plain">
         <thead>
           <tr>
             <th>Meter</th>
-            <th>Shows, W</th>
+            <th>Reading, W</th>
             <th>Against the others</th>
           </tr>
         </thead>
@@ -94,7 +92,7 @@ function fillLive() {
                 v-model="texts[r.meter.name]"
                 class="fig"
                 inputmode="decimal"
-                :aria-label="`${r.meter.name} shows`"
+                :aria-label="`reading of ${r.meter.name}`"
                 :aria-invalid="r.problem !== null"
               /><br /><span v-if="r.problem" class="wrong" role="alert">{{ r.problem }}</span>
             </td>

@@ -61,14 +61,14 @@ function save() {
 
 <template>
   <section aria-label="Queries">
-    <h2>What is asked</h2>
+    <h2>Queries</h2>
     <div class="scroll" tabindex="0">
       <table class="plain">
         <thead>
           <tr>
             <th>Quantity</th>
             <th>Query</th>
-            <th>SI value = answer &times;</th>
+            <th>SI value = response &times;</th>
             <th>&plusmn; % of reading</th>
             <th>&plusmn; in SI</th>
             <th />
@@ -111,11 +111,11 @@ function save() {
       </table>
     </div>
     <v-btn @click="rows.push({ quantity: 'powerW', query: '', toSi: '1', percent: '', absolute: '' })"
-      >Add a query</v-btn
+      >Add query</v-btn
     >
-    <h2>What can be set</h2>
+    <h2>Settings</h2>
     <p v-if="settings.length === 0" class="quiet">
-      Nothing. A generator or supply that can be set makes stepped measurements by itself.
+      None. A generator or supply that can be set makes stepped measurements automatic.
     </p>
     <div v-for="(s, i) in settings" :key="i" class="set">
       <select v-model="s.name" :aria-label="`setting ${i + 1}`">
@@ -128,9 +128,10 @@ function save() {
         spellcheck="false"
       />
       <label
-        >from <input v-model.number="s.min" :aria-label="`least ${i + 1}`" class="fig" type="number" /></label
+        >from
+        <input v-model.number="s.min" :aria-label="`minimum ${i + 1}`" class="fig" type="number" /></label
       ><label
-        >to <input v-model.number="s.max" :aria-label="`most ${i + 1}`" class="fig" type="number"
+        >to <input v-model.number="s.max" :aria-label="`maximum ${i + 1}`" class="fig" type="number"
       /></label>
       <v-btn size="small" height="44" :aria-label="`remove setting ${i + 1}`" @click="settings.splice(i, 1)"
         >Remove</v-btn
@@ -148,9 +149,9 @@ function save() {
             max: 0.1,
           })
         "
-        >Add a setting</v-btn
+        >Add setting</v-btn
       ><v-btn color="primary" variant="flat" :disabled="busy || rows.length === 0" @click="save">Save</v-btn
-      ><v-btn v-if="own" :disabled="busy" @click="emit('shipped')">As shipped again</v-btn>
+      ><v-btn v-if="own" :disabled="busy" @click="emit('shipped')">Restore defaults</v-btn>
     </div>
   </section>
 </template>

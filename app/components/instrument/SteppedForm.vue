@@ -70,7 +70,7 @@ function start() {
       </button>
     </div>
     <p class="note">
-      Tells {{ preset.what }}. <b>{{ preset.before }}</b>
+      Shows {{ preset.what }}. <b>{{ preset.before }}</b>
     </p>
     <div class="fields">
       <v-text-field v-model="from" :label="`From, ${words.unit}`" inputmode="decimal" hide-details />
@@ -78,7 +78,7 @@ function start() {
       <v-text-field v-model="steps" label="Steps" inputmode="numeric" hide-details />
       <v-select
         v-model="setterId"
-        :label="`${words.label} is set by`"
+        :label="`${words.label} set by`"
         :items="setters.map(i => ({ title: i.name, value: i.id }))"
         no-data-text="No connected instrument can set it"
         hide-details
@@ -100,7 +100,7 @@ function start() {
           ? `No connected instrument can set this (${words.label}).`
           : 'No connected instrument reads this.'
       }}
-      A communications test set can; on the practice bench choose &ldquo;Test set and analyser&rdquo;.
+      A communications test set can. In the practice workshop, choose &ldquo;Test set and analyser&rdquo;.
     </p>
   </section>
 </template>

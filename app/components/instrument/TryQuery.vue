@@ -16,7 +16,7 @@ function send() {
 
 <template>
   <section class="try" aria-label="Try">
-    <h2>Try a line</h2>
+    <h2>Try a command</h2>
     <form class="line" @submit.prevent="send">
       <v-text-field
         v-model="text"
@@ -31,13 +31,13 @@ function send() {
     <dl v-else-if="asked" aria-live="polite">
       <dt>Sent</dt>
       <dd class="fig">{{ sent }}</dd>
-      <dt>Raw answer</dt>
+      <dt>Raw response</dt>
       <dd class="fig">
-        {{ asked.raw === null ? '(none)' : asked.raw === '' ? '(none was asked for)' : asked.raw }}
+        {{ asked.raw === null ? '(none)' : asked.raw === '' ? '(none expected)' : asked.raw }}
       </dd>
-      <dt>Understood</dt>
+      <dt>Interpreted as</dt>
       <dd>{{ asked.understood }}, after {{ asked.tookMs.toFixed(0) }}&#8239;ms</dd>
-      <dt>Its errors</dt>
+      <dt>Instrument errors</dt>
       <dd>{{ asked.errors.length ? asked.errors.join('; ') : 'none' }}</dd>
     </dl>
     <TraceChart v-if="asked?.trace && !failure" :values="asked.trace" :night="night" />

@@ -15,13 +15,13 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
 
 <template>
   <section class="earlier" aria-label="Earlier jobs of this set">
-    <h2>Here before</h2>
+    <h2>Earlier jobs</h2>
     <p v-for="e in jobs" :key="e.job.id">
       <NuxtLink :to="`/jobs/${e.job.id}/handover`"
         ><b class="fig">{{ jobTag(e.job.number) }}</b></NuxtLink
       >{{ ' ' }}
       <span class="quiet">{{
-        e.handedOverAtMs ? `handed over ${dayAndTime(e.handedOverAtMs)}` : 'still here'
+        e.handedOverAtMs ? `handed over ${dayAndTime(e.handedOverAtMs)}` : 'still in the workshop'
       }}</span>
       {{ e.job.complaint }}
     </p>
@@ -30,7 +30,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
       <details :open="notInside.length > 0">
         <summary>
           {{ last.asLeft.length }} judged readings,
-          {{ notInside.length === 0 ? 'all inside' : `${notInside.length} not inside` }}
+          {{ notInside.length === 0 ? 'all within' : `${notInside.length} not within` }}
         </summary>
         <ul>
           <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">

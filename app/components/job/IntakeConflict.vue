@@ -10,14 +10,14 @@ const fields = computed(() => differing(props.mine, props.theirs, props.ruleSetN
 </script>
 
 <template>
-  <section class="conflict" role="alert" aria-label="Changed meanwhile">
-    <b>Somebody else changed this intake meanwhile. Nothing is lost: choose.</b>
+  <section class="conflict" role="alert" aria-label="Changed by someone else">
+    <b>Someone else has changed this intake. Nothing is lost. Compare and choose.</b>
     <table class="plain">
       <thead>
         <tr>
           <th>Field</th>
-          <th>Yours</th>
-          <th>Theirs, saved</th>
+          <th>Your version</th>
+          <th>Saved version</th>
         </tr>
       </thead>
       <tbody>
@@ -28,9 +28,10 @@ const fields = computed(() => differing(props.mine, props.theirs, props.ruleSetN
         </tr>
       </tbody>
     </table>
-    <p v-if="fields.length === 0" class="quiet">Both say the same.</p>
+    <p v-if="fields.length === 0" class="quiet">The versions are identical.</p>
     <div class="acts">
-      <v-btn @click="emit('keep')">Save mine over it</v-btn><v-btn @click="emit('take')">Take theirs</v-btn>
+      <v-btn @click="emit('keep')">Use my version</v-btn
+      ><v-btn @click="emit('take')">Use saved version</v-btn>
     </div>
   </section>
 </template>

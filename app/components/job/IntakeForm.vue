@@ -87,7 +87,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     />
     <v-text-field
       v-model="serial"
-      label="Serial"
+      label="Serial number"
       :error-messages="messages('serial')"
       @blur="emit('set', sheetId, serial)"
     />
@@ -99,7 +99,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
         auto-grow
         max-rows="8"
         :error-messages="messages('complaint')"
-        hint="Numbers go below as claims, so that a measurement can settle them"
+        hint="Enter figures below as claims, to be checked by measurement"
         persistent-hint
       />
     </div>
@@ -109,22 +109,22 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       label="Accessories and seal"
       :error-messages="messages('accessories')"
     />
-    <v-text-field v-model="mayDo" label="May be done without asking" :error-messages="messages('mayDo')" />
+    <v-text-field v-model="mayDo" label="Approved in advance" :error-messages="messages('mayDo')" />
     <div class="wide">
       <v-textarea
         v-model="boxNote"
-        label="Note found in the box"
+        label="Note found in the packaging"
         rows="1"
         auto-grow
         max-rows="6"
         :error-messages="messages('boxNote')"
-        hint="Look through the whole package, lids too: a note found after the work repeats the work"
+        hint="Look through the whole package, lids too, before the work begins"
         persistent-hint
       />
     </div>
     <v-text-field
       v-model="promisedOn"
-      label="Promised"
+      label="Due date"
       type="date"
       :error-messages="messages('promisedOn')"
     />
@@ -136,8 +136,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     />
     <p v-if="timely" class="care wide" role="status">{{ timely }}</p>
     <p v-if="otherPlan" class="care wide">
-      {{ rules!.name }} covers other channels than this set transmits on. The limits are applied, but the set
-      does not belong under these rules.
+      {{ rules!.name }} does not cover the channels of this set. Its limits are applied. Check your choice.
     </p>
     <p v-if="failure && !failure.field" class="care wide" role="alert">
       {{ failure.words }} What you typed is still here.

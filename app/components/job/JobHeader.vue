@@ -9,13 +9,13 @@ import StateMark from '../gauge/StateMark.vue'
 defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()
 const LABELS: Record<Stage, string> = {
   'intake': 'Intake',
-  'inspection': 'Inspect',
+  'inspection': 'Inspection',
   'as-found': 'As found',
   'findings': 'Findings',
   'repair': 'Repair',
-  'align': 'Align',
+  'align': 'Alignment',
   'as-left': 'As left',
-  'soak': 'Soak',
+  'soak': 'Soak test',
   'handover': 'Handover',
 }
 </script>
@@ -26,10 +26,10 @@ const LABELS: Record<Stage, string> = {
       <b>{{ jobTag(job.number) }} {{ sheet.model }}</b
       ><span
         >serial {{ job.serial }}, {{ job.owner }},
-        {{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised' }}</span
+        {{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date' }}</span
       >
     </div>
-    <nav class="stages" aria-label="Stages of the job">
+    <nav class="stages" aria-label="Job phases">
       <NuxtLink
         v-for="s in STAGES"
         :key="s"
@@ -44,7 +44,7 @@ const LABELS: Record<Stage, string> = {
     </nav>
     <div class="rules">
       Rule set <b>{{ rules.name }}</b><br />{{
-        rules.fromMemory ? 'from memory, check the text' : rules.source
+        rules.fromMemory ? 'unverified, check the text' : rules.source
       }}
     </div>
   </header>

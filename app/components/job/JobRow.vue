@@ -32,8 +32,8 @@ const late = computed(
 const WORK: Record<Stage, string> = {
   'intake': 'complete the intake',
   'inspection': 'first power and inspection',
-  'as-found': 'measure as found, before anything is turned',
-  'findings': 'settle the findings',
+  'as-found': 'measure as found, before any adjustment',
+  'findings': 'close the findings',
   'repair': 'repair',
   'align': 'align',
   'as-left': 'measure as left',
@@ -44,7 +44,7 @@ const next = computed(() =>
   !props.job.onBench
     ? 'handed over'
     : props.stopped
-      ? 'stays off: isolate the short'
+      ? 'keep it off: isolate the short'
       : props.waitsFor
         ? waitWords(props.waitsFor)
         : stage.value === 'align' && props.nextStepTitle
@@ -65,7 +65,7 @@ const next = computed(() =>
       ><br /><span class="quiet">{{ job.owner }}</span></span
     >
     <span class="complaint">{{ job.complaint }}</span>
-    <span class="marks" :aria-label="`stage ${stage}`"
+    <span class="marks" :aria-label="`phase: ${stage}`"
       ><StateMark v-for="s in STAGES" :key="s" :mark="done[s] ? 'inside' : 'none'" :size="11"
     /></span>
     <span class="next"
@@ -74,7 +74,7 @@ const next = computed(() =>
       ><span v-if="timer" class="timer">{{ timer }}</span
       ><br /><span class="quiet"
         ><b v-if="late" class="late">late: </b
-        >{{ job.promisedOn ? `promised ${day(job.promisedOn)}` : 'no date promised'
+        >{{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date'
         }}{{ lastEventAtMs ? `, last entry ${dayAndTime(lastEventAtMs)}` : '' }}</span
       ></span
     >

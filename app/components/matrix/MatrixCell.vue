@@ -49,10 +49,10 @@ const label = computed(() =>
           >
           <v-card class="pa-4">
             <p v-for="w in why" :key="w">{{ w }}</p>
-            <p v-if="why.length === 0">recorded, nothing is asked of it</p>
+            <p v-if="why.length === 0">recorded, no requirement</p>
             <p class="quiet">
               {{ reading.source === 'typed' ? 'typed' : 'taken' }},
-              {{ reading.instrument ?? 'no instrument named' }} {{ shown.plusMinus ?? '' }}
+              {{ reading.instrument ?? 'instrument not stated' }} {{ shown.plusMinus ?? '' }}
             </p>
             <v-btn size="small" @click="emit('strike', reading.id)">Strike out</v-btn>
           </v-card>

@@ -76,16 +76,16 @@ function markFor(row: RowState) {
           :class="{ kept: d.keptBecause }"
         >
           <template v-if="d.keptBecause"
-            >Kept all the same: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template
+            >Confirmed by user: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template
           >
           <template v-else
-            >Doubtful: {{ d.words
+            >Implausible: {{ d.words
             }}<button type="button" class="keep no-print" @click.stop="emit('keep', d)">
-              Keep with a reason
+              Confirm reading&hellip;
             </button></template
           >
         </span>
-        <span v-if="row.stale" class="quiet">stale: turned after it was measured</span>
+        <span v-if="row.stale" class="quiet">recheck: adjusted since this reading</span>
       </div>
       <TypedRow
         v-if="typing?.pointId === row.point.id"
@@ -113,9 +113,9 @@ function markFor(row: RowState) {
         <div class="acts no-print">
           <template v-if="row.point.id === active">
             <v-btn variant="flat" color="primary" @click.stop="emit('take', row.point.id)"
-              >Take row <kbd>Space</kbd></v-btn
+              >Take row readings <kbd>Space</kbd></v-btn
             >
-            <v-btn @click.stop="emit('type', row.point.id)">Type <kbd>T</kbd></v-btn>
+            <v-btn @click.stop="emit('type', row.point.id)">Type readings <kbd>T</kbd></v-btn>
           </template>
           <span v-else-if="row.row" class="quiet fig">{{ clockTime(row.row.atMs) }}</span>
         </div>

@@ -50,7 +50,7 @@ const missingReceiver = computed(() =>
         <b class="fig">{{ complete }} of {{ rows.length }}</b> rows<br /><span
           v-if="missingReceiver"
           class="quiet"
-          >receiver not measured: not complete without it</span
+          >Incomplete: receiver not measured</span
         >
       </div>
     </div>

@@ -36,7 +36,7 @@ const SCALES_W = [1, 2, 5, 10, 15, 20, 30, 50, 60, 100, 150, 200, 300, 400, 500,
 const texts = ref<string[]>(props.wants.map((_, i) => (i === 0 ? props.first : '')))
 const problems = ref<(string | null)[]>(props.wants.map(() => null))
 const fields = ref<HTMLInputElement[]>([])
-const NONE = 'no instrument named'
+const NONE = 'instrument not stated'
 
 onMounted(() => focus(0))
 function focus(index: number) {
@@ -152,7 +152,7 @@ function finish() {
       <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>
     </div>
     <div class="go">
-      <v-btn variant="flat" color="primary" @click="finish">Take typed row <kbd>Enter</kbd></v-btn>
+      <v-btn variant="flat" color="primary" @click="finish">Save typed readings <kbd>Enter</kbd></v-btn>
       <v-btn @click="emit('cancel')">Cancel <kbd>Esc</kbd></v-btn>
     </div>
   </div>

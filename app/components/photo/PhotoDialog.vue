@@ -37,9 +37,9 @@ const undoArrow = () => emit('change', { arrows: props.photo!.arrows.slice(0, -1
         />
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="turn">Turn</v-btn>
+        <v-btn @click="turn">Rotate</v-btn>
         <v-btn :disabled="photo.arrows.length === 0" @click="undoArrow">Undo the last arrow</v-btn>
-        <v-btn @click="emit('change', { putAside: true })">Put aside</v-btn>
+        <v-btn @click="emit('change', { putAside: true })">Remove</v-btn>
         <v-spacer />
         <v-btn variant="flat" color="primary" @click="emit('close')">Close <kbd>Esc</kbd></v-btn>
       </v-card-actions>

@@ -67,7 +67,7 @@ function dropped(event: DragEvent) {
         ><span class="wrong">{{ u.name || 'Voice note' }}: {{ u.failure.words }}</span
         ><span class="acts"
           ><v-btn size="small" height="44" @click="emit('again', u.id)">Try again</v-btn
-          ><v-btn size="small" height="44" @click="emit('giveUp', u.id)">Give up</v-btn></span
+          ><v-btn size="small" height="44" @click="emit('giveUp', u.id)">Discard</v-btn></span
         ></template
       >
       <template v-else

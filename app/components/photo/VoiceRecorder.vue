@@ -23,7 +23,7 @@ async function start() {
         emit(
           'done',
           new Blob(pieces, { type: recorder!.mimeType }),
-          `spoken ${format(Date.now(), 'd MMM HH:mm')}`,
+          `voice note ${format(Date.now(), 'd MMM HH:mm')}`,
         )
       seconds.value = null
     }
@@ -52,7 +52,7 @@ onBeforeUnmount(stop)
     :variant="seconds === null ? undefined : 'flat'"
     @click="seconds === null ? start() : stop()"
   >
-    {{ seconds === null ? 'Speak a note' : `Stop, ${seconds} s` }}
+    {{ seconds === null ? 'Record voice note' : `Stop, ${seconds} s` }}
   </v-btn>
   <span v-if="problem" class="wrong" role="alert">{{ problem }}</span>
 </template>

@@ -31,10 +31,12 @@ function keys(event: KeyboardEvent) {
       ><b class="fig">{{ hand.designator }}</b> {{ hand.name }}<em v-if="hand.waxed"> waxed</em>{{ ' ' }}
       <span class="fig pos">{{ hand.shown }}</span></span
     >
-    <button type="button" :aria-label="`${hand.designator} back a lot`" @click="nudge(-1, true)">
+    <button type="button" :aria-label="`${hand.designator} back, large step`" @click="nudge(-1, true)">
       &laquo;
     </button>
-    <button type="button" :aria-label="`${hand.designator} back a little`" @click="nudge(-1)">&minus;</button>
+    <button type="button" :aria-label="`${hand.designator} back, small step`" @click="nudge(-1)">
+      &minus;
+    </button>
     <input
       type="range"
       :min="hand.min"
@@ -46,8 +48,10 @@ function keys(event: KeyboardEvent) {
       @input="emit('turn', Number(($event.target as HTMLInputElement).value), false)"
       @change="emit('turn', Number(($event.target as HTMLInputElement).value), true)"
     />
-    <button type="button" :aria-label="`${hand.designator} on a little`" @click="nudge(1)">+</button>
-    <button type="button" :aria-label="`${hand.designator} on a lot`" @click="nudge(1, true)">&raquo;</button>
+    <button type="button" :aria-label="`${hand.designator} forward, small step`" @click="nudge(1)">+</button>
+    <button type="button" :aria-label="`${hand.designator} forward, large step`" @click="nudge(1, true)">
+      &raquo;
+    </button>
     <span v-if="hand.waxed || hand.kind === 'preset'" class="treat">
       <button v-if="hand.waxed" type="button" class="text" @click="emit('soften')">Soften the wax</button>
       <button v-if="hand.kind === 'preset'" type="button" class="text" @click="emit('clean')">Clean</button>

@@ -14,7 +14,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <section aria-label="Around the set">
+  <section aria-label="Connections">
     <h3>Tone and generator</h3>
     <div class="line">
       <v-btn :aria-pressed="state.toneOn" @click="emit('change', { toneOn: !state.toneOn })"
@@ -104,7 +104,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
     </div>
     <p class="shows">
       <span v-if="!state.keyed"
-        >12&nbsp;dB SINAD at <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b>, heard
+        >12&nbsp;dB SINAD at <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b>, audible
         from <b class="fig">{{ (state.audibleV * 1e6).toFixed(2) }}&#8239;µV</b></span
       >{{ ' ' }}
       <span v-if="state.sinadDb !== null"

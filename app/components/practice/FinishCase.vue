@@ -12,11 +12,11 @@ const choices = computed(() =>
 </script>
 
 <template>
-  <v-card title="What was wrong with it?" class="pa-2">
+  <v-card title="What was the fault?" class="pa-2">
     <v-card-text>
-      <p v-if="lesson">A lesson has no fault. Finish it for the review.</p>
+      <p v-if="lesson">A lesson has no fault. Finish it to see the review.</p>
       <template v-else>
-        <p>Tick what you found; leave all empty if you do not know. Only then it is told.</p>
+        <p>Tick the faults you found. Leave all empty if you do not know. The answer follows.</p>
         <div class="choices">
           <label v-for="f in choices" :key="f.id"
             ><input v-model="named" type="checkbox" :value="f.id" /> {{ f.name }}</label
@@ -25,7 +25,7 @@ const choices = computed(() =>
       </template>
     </v-card-text>
     <v-card-actions
-      ><v-spacer /><v-btn @click="emit('close')">Go on working</v-btn
+      ><v-spacer /><v-btn @click="emit('close')">Continue working</v-btn
       ><v-btn color="primary" :disabled="busy" @click="emit('finish', named)"
         >Finish and review</v-btn
       ></v-card-actions

@@ -91,7 +91,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
       <v-btn @click="emit('change', { powerOn: !state.powerOn })">{{
         state.powerOn ? 'Switch off' : 'Switch on'
       }}</v-btn>
-      <v-btn @click="emit('change', { warmByS: 1200 })">Pass 20 min</v-btn>
+      <v-btn @click="emit('change', { warmByS: 1200 })">Advance 20 min</v-btn>
     </div>
     <p class="shows">
       <span v-if="design.parts.loop"
@@ -108,7 +108,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         >On for <b class="fig">{{ minutes }}&#8239;min</b></span
       >{{ ' ' }}
       <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5"
-        >Clarifier nulls at
+        >Clarifier null at
         <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span
       >
     </p>

@@ -28,7 +28,7 @@ watch(
       <p v-if="hint" class="hint">{{ step.hint }}</p>
       <v-btn v-else size="small" height="40" @click="hint = true">Show me how</v-btn>
     </template>
-    <p v-else class="say">Done. Finish it for the review, or take another.</p>
+    <p v-else class="say">Done. Finish it to see the review, or take another.</p>
   </section>
 </template>
 

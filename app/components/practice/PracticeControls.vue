@@ -47,7 +47,7 @@ function turn(designator: string, position: number, released: boolean) {
 <template>
   <div class="practice" :class="{ narrow }">
     <div class="banner">
-      <b>Simulated set</b> {{ state.session.model }}: no radio is connected<v-btn
+      <b>Simulator</b> {{ state.session.model }}: no radio is connected<v-btn
         v-if="narrow"
         size="small"
         height="44"

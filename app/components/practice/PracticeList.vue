@@ -30,17 +30,18 @@ const outcome = (s: PracticeSummary) =>
       ? 'left'
       : s.lessonId
         ? 'finished'
-        : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} put right, ` +
-          `${s.faults.filter(f => f.named).length} named${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
+        : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} ` +
+          `repaired, ${s.faults.filter(f => f.named).length} ` +
+          `identified${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
 </script>
 
 <template>
   <section aria-label="Progress">
     <h2>
-      {{ trainee ? `${trainee}: ` : '' }}{{ cases }} {{ cases === 1 ? 'case' : 'cases' }} finished,
-      {{ cured }} put right, {{ named }} named
+      {{ trainee ? `${trainee}: ` : '' }}{{ cases }} {{ cases === 1 ? 'exercise' : 'exercises' }} finished,
+      {{ cured }} repaired, {{ named }} identified
     </h2>
-    <p v-if="own.length === 0" class="note">Nothing practised yet. A lesson takes five minutes.</p>
+    <p v-if="own.length === 0" class="note">No exercises yet. A lesson takes five minutes.</p>
     <table v-else>
       <thead>
         <tr>

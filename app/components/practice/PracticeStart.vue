@@ -18,9 +18,9 @@ const designId = ref<string | null>(null)
 const difficulty = ref<1 | 2 | 3>(1)
 const kit = computed(() => BENCH_KITS.find(k => k.id === kitId.value)!)
 const LEVELS = [
-  [1, 'plain'],
-  [2, 'takes a second look'],
-  [3, 'hides'],
+  [1, 'easy'],
+  [2, 'moderate'],
+  [3, 'hard'],
 ] as const
 function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
   emit('start', {
@@ -42,18 +42,18 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
       <v-text-field v-model="trainee" label="Your name" maxlength="60" hide-details autocomplete="off" />
       <v-select
         v-model="kitId"
-        label="Bench"
+        label="Equipment"
         :items="BENCH_KITS.map(k => ({ title: k.name, value: k.id }))"
         hide-details
       />
     </div>
     <p class="note">{{ kit.what }}</p>
     <p v-if="working" class="care">
-      On the bench now: {{ working }}. Beginning another ends it without a review.
+      On the bench now: {{ working }}. Starting another ends it without a review.
     </p>
     <div class="halves">
       <div>
-        <h2>A set with something wrong</h2>
+        <h2>A set with a fault</h2>
         <div class="sets" role="radiogroup" aria-label="Model">
           <button type="button" role="radio" :aria-checked="designId === null" @click="designId = null">
             Any set
@@ -69,7 +69,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
             {{ d.name }}
           </button>
         </div>
-        <div class="row" role="radiogroup" aria-label="How hard">
+        <div class="row" role="radiogroup" aria-label="Difficulty">
           <button
             v-for="[n, words] in LEVELS"
             :key="n"
@@ -83,20 +83,20 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
         </div>
         <div class="row">
           <v-btn color="primary" size="large" :disabled="!trainee.trim() || busy" @click="begin('surprise')"
-            >Surprise me</v-btn
+            >Any fault</v-btn
           >
           <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')"
             >The usual complaint of this model</v-btn
           >
           <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)"
-            >Try it out, no case</v-btn
+            >Free practice, no exercise</v-btn
           >
         </div>
         <p class="note">
           {{
             designId
               ? 'Your name keeps your progress apart from that of others.'
-              : 'Choose a model for its usual complaint, or to try it out.'
+              : 'Choose a model for its usual complaint, or for free practice.'
           }}
         </p>
       </div>

@@ -23,7 +23,7 @@ function replace() {
 
 <template>
   <section aria-label="Repair">
-    <h3>Iron and spray</h3>
+    <h3>Soldering and freezer spray</h3>
     <SetCautions :sheet="sheet" />
     <div class="line">
       <label class="pick"
@@ -40,10 +40,10 @@ function replace() {
         </select></label
       >
       <v-btn :disabled="!group || (group === 'stages' && !coil)" @click="replace">Replace</v-btn>
-      <v-btn v-if="group === 'final'" @click="emit('change', { remove: 'final' })">Take out</v-btn>
+      <v-btn v-if="group === 'final'" @click="emit('change', { remove: 'final' })">Remove</v-btn>
     </div>
     <div class="line">
-      <v-btn @click="emit('change', { wash: true })">Wash the glue off</v-btn>
+      <v-btn @click="emit('change', { wash: true })">Wash off the glue</v-btn>
       <v-btn v-if="state.session.designId === 'osmund-40a'" @click="emit('change', { fitTrimmer: true })"
         >Fit a trimmer at C31</v-btn
       >
@@ -62,9 +62,7 @@ function replace() {
         >{{ i.name }}: {{ i.pluggedIn ? 'plugged in' : 'unplugged' }}</v-btn
       >
     </div>
-    <v-btn class="mt-2" @click="emit('change', { deliverAgain: true })"
-      >Bring the set as it first came in</v-btn
-    >
+    <v-btn class="mt-2" @click="emit('change', { deliverAgain: true })">Reset the set</v-btn>
   </section>
 </template>
 

@@ -114,13 +114,13 @@ const { failed } = usePlotly(host, { figure, on: () => [props.atS, props.trace, 
 <template>
   <figure class="replay">
     <figcaption>
-      The case on a time line
-      <span class="quiet">shaded: keyed; triangles: hands on the set; press a place to see it</span>
+      The exercise on a time line
+      <span class="quiet">shaded: keyed; triangles: adjustments and repairs; click to see the moment</span>
     </figcaption>
     <div
       ref="host"
       role="img"
-      aria-label="Power and temperature over the time of the case, with key-down and hands"
+      aria-label="Power and temperature over the exercise, with key-down and work on the set"
     />
     <p v-if="failed" class="quiet">The picture could not be loaded.</p>
   </figure>

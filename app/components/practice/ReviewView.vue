@@ -38,60 +38,60 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
     <p class="verdict">{{ verdictWords(review) }}</p>
     <div class="facts">
       <section>
-        <h2>What was wrong</h2>
+        <h2>Fault</h2>
         <ul>
           <li v-for="f in review.faults" :key="f.id">
-            <b>{{ f.name }}</b><br />{{ f.cured ? 'put right' : 'still there' }},
-            {{ f.named ? 'named' : 'not named' }}. It shows in: {{ f.shows }}.
+            <b>{{ f.name }}</b><br />{{ f.cured ? 'repaired' : 'not repaired' }},
+            {{ f.named ? 'identified' : 'not identified' }}. Symptom: {{ f.shows }}.
           </li>
-          <li v-if="review.faults.length === 0">Nothing: a lesson.</li>
+          <li v-if="review.faults.length === 0">None: a lesson.</li>
           <li v-for="f in review.wronglyNamed" :key="f.id">
-            You also named &ldquo;{{ f.name }}&rdquo;: it was not there.
+            You also named &ldquo;{{ f.name }}&rdquo;. It was not present.
           </li>
         </ul>
-        <h2>What the set would not keep</h2>
+        <h2>Out of tolerance</h2>
         <ul>
           <li v-for="o in review.outside.slice(0, MOST_ROWS)" :key="o.rowId + o.quantity">
             {{ o.row }}: {{ outsideWords(o) }}
           </li>
           <li v-if="review.outside.length > MOST_ROWS">and {{ review.outside.length - MOST_ROWS }} more</li>
-          <li v-if="review.outside.length === 0">Everything on its sheet is inside.</li>
+          <li v-if="review.outside.length === 0">Everything on its sheet is within tolerance.</li>
         </ul>
       </section>
       <section>
-        <h2>How it was worked</h2>
+        <h2>Working method</h2>
         <ul>
           <li v-if="review.measuredFirst === false">
-            An adjuster was turned before anything was measured as found.
+            An adjuster was moved before anything was measured as found.
           </li>
-          <li v-else-if="review.measuredFirst">Measured as found before the first turn.</li>
+          <li v-else-if="review.measuredFirst">Measured as found before the first adjustment.</li>
           <li v-for="o in review.order" :key="o.adjuster + o.before">
-            {{ o.adjuster }} (step {{ o.step }}) was set before {{ o.before }} (step {{ o.needs }}), which it
-            depends on: it is stale.
+            {{ o.adjuster }} (step {{ o.step }}) was set before {{ o.before }} (step {{ o.needs }}), on which
+            it depends. It needs a recheck.
           </li>
           <li v-if="review.order.length === 0 && review.turns > 0">
-            Nothing was left stale by a later turn.
+            No later adjustment made a reading out of date.
           </li>
           <li>
-            Keyed <b class="fig">{{ review.keyDown.totalS.toFixed(0) }}&#8239;s</b> in all, longest
+            Keyed <b class="fig">{{ review.keyDown.totalS.toFixed(0) }}&#8239;s</b> in total, longest
             <b class="fig">{{ review.keyDown.longestS.toFixed(0) }}&#8239;s</b> (limit
             {{ review.keyDown.limitS }}&#8239;s<template v-if="review.keyDown.timesOver"
-              >, over it {{ review.keyDown.timesOver }}&times;</template
+              >, exceeded {{ review.keyDown.timesOver }}&times;</template
             >).
           </li>
           <li v-for="p in review.powered" :key="`powered ${p.atS}`" class="care">
             {{ poweredWords(p, review.plateV) }}
           </li>
           <li>
-            Output device at most <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.
+            Output device, highest <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.
           </li>
           <li v-for="d in review.damage" :key="d.what + d.timeS">
             Destroyed after {{ clock(d.timeS) }}: {{ d.what }}, {{ d.why }}.
           </li>
           <li v-if="review.damage.length === 0">Nothing destroyed.</li>
           <li>
-            Time of the set <b class="fig">{{ clock(review.workedS) }}</b>, warm-up included;
-            {{ review.turns }} turns.
+            Time on the set <b class="fig">{{ clock(review.workedS) }}</b>, warm-up included;
+            {{ review.turns }} adjustments.
           </li>
         </ul>
       </section>

@@ -52,10 +52,10 @@ const power = computed({
       </select></label
     >
     <label class="short"
-      >At least, {{ info.shownUnit }}<input v-model.lazy="low" class="fig" inputmode="decimal"
+      >Minimum, {{ info.shownUnit }}<input v-model.lazy="low" class="fig" inputmode="decimal"
     /></label>
     <label class="short"
-      >At most, {{ info.shownUnit }}<input v-model.lazy="high" class="fig" inputmode="decimal"
+      >Maximum, {{ info.shownUnit }}<input v-model.lazy="high" class="fig" inputmode="decimal"
     /></label>
     <template v-if="isFrequency"
       ><label class="short"
@@ -63,7 +63,7 @@ const power = computed({
       ><label class="short"
         >or within, ppm<input v-model.lazy="errorPpm" class="fig" inputmode="decimal" /></label
     ></template>
-    <span class="modes" role="group" aria-label="modes, none = all"
+    <span class="modes" role="group" aria-label="modes, empty = all"
       ><label v-for="m in MODES" :key="m" class="mode"
         ><input v-model="limit.modes" type="checkbox" :value="m" />{{ m }}</label
       ></span

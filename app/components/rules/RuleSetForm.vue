@@ -15,8 +15,8 @@ const plans = [
   ...CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name })),
 ]
 const kinds = [
-  { value: 'legal', title: 'legal limits: held with a guard band' },
-  { value: 'workshop', title: 'workshop targets: plain acceptance' },
+  { value: 'legal', title: 'legal limits: guarded acceptance' },
+  { value: 'workshop', title: 'workshop targets: simple acceptance' },
 ]
 const EMPTY: LimitBody = {
   id: '',
@@ -48,13 +48,17 @@ async function submit() {
   <form novalidate @submit.prevent="submit">
     <div class="head">
       <v-text-field v-model="body.name" label="Name" autofocus />
-      <v-text-field v-model="body.region" label="Where it holds" />
+      <v-text-field v-model="body.region" label="Region" />
       <v-select v-model="body.kind" label="Kind" :items="kinds" />
       <v-select v-model="body.planId" label="Channels" :items="plans" />
       <v-text-field v-model="body.source" label="Source" placeholder="title, number, section" />
       <v-text-field v-model="body.asOf" label="As of" type="date" />
     </div>
-    <v-checkbox v-model="body.fromMemory" label="Written down from memory: to be checked" hide-details />
+    <v-checkbox
+      v-model="body.fromMemory"
+      label="Unverified: to be checked against the current text"
+      hide-details
+    />
     <h2>Limits</h2>
     <LimitFields
       v-for="(_, i) in body.limits"
@@ -62,11 +66,11 @@ async function submit() {
       v-model="body.limits[i]!"
       @remove="body.limits.splice(i, 1)"
     />
-    <v-btn @click="add">Another limit</v-btn>
-    <v-textarea v-model="body.note" class="mt-4" label="What else it says" rows="2" auto-grow />
+    <v-btn @click="add">Add limit</v-btn>
+    <v-textarea v-model="body.note" class="mt-4" label="Remarks" rows="2" auto-grow />
     <p v-if="problem ?? failure" class="care" role="alert">{{ problem ?? failure }}</p>
     <div class="go">
-      <v-btn type="submit" variant="flat" color="primary" size="large">Keep</v-btn
+      <v-btn type="submit" variant="flat" color="primary" size="large">Save</v-btn
       ><v-btn size="large" @click="emit('cancel')">Cancel</v-btn>
     </div>
   </form>

@@ -10,10 +10,9 @@ defineProps<{ set: RuleSet }>()
       {{ set.name }} <span class="quiet fig">{{ set.id }}</span>
     </h2>
     <p class="quiet">
-      {{
-        set.kind === 'legal' ? 'Legal limits, held with a guard band' : 'Workshop targets, plain acceptance'
-      }}. {{ set.region }}. {{ set.source }}, as of {{ set.asOf
-      }}{{ set.fromMemory ? ', from memory: check the current text' : '' }}.
+      {{ set.kind === 'legal' ? 'Legal limits, guarded acceptance' : 'Workshop targets, simple acceptance' }}.
+      {{ set.region }}. {{ set.source }}, as of {{ set.asOf
+      }}{{ set.fromMemory ? ', unverified: check against the current text' : '' }}.
     </p>
     <ul>
       <li v-for="l in set.limits" :key="l.id">

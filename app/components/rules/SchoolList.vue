@@ -7,15 +7,15 @@ const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
 </script>
 
 <template>
-  <section aria-label="Schools">
-    <h2>Schools</h2>
+  <section aria-label="Workshop practice">
+    <h2>Workshop practice</h2>
     <p class="quiet">
-      Where practitioners differ. Sides marked "acts" change steps and targets of jobs that begin from now on;
-      the others stand as the shop's word.
+      Where practitioners differ. Options marked "applied" change steps and targets of new jobs. The others
+      are the workshop's stated practice.
     </p>
     <fieldset v-for="s in SCHOOLS" :key="s.id">
       <legend>
-        <span class="fig">{{ s.id }}</span> {{ s.question }} <span v-if="s.acts" class="acts">acts</span>
+        <span class="fig">{{ s.id }}</span> {{ s.question }} <span v-if="s.acts" class="acts">applied</span>
       </legend>
       <label v-for="o in s.options" :key="o.id"
         ><input

@@ -21,9 +21,9 @@ watch(() => [props.sheet.id, props.jobId], read)
 </script>
 
 <template>
-  <section aria-label="Others of this model">
-    <h2>Others of this model</h2>
-    <p v-if="!known" class="quiet">Nothing is known of the others just now.</p>
+  <section aria-label="Other sets of this model">
+    <h2>Other sets of this model</h2>
+    <p v-if="!known" class="quiet">No data on other sets at the moment.</p>
     <template v-else>
       <p>
         {{ known.jobs }} {{ known.jobs === 1 ? 'job' : 'jobs' }} on {{ sheet.model }}.
@@ -31,11 +31,11 @@ watch(() => [props.sheet.id, props.jobId], read)
         ><span v-for="(c, i) in known.causes" :key="c.causeId"
           >{{ i ? ', ' : '' }}{{ causeOf(c.causeId).title.toLowerCase() }}
           <b class="fig">{{ c.count }}</b></span
-        >{{ known.causes.length > 0 ? '.' : 'No cause was confirmed yet: confirmed ones add up here.' }}
+        >{{ known.causes.length > 0 ? '.' : 'No cause confirmed yet. Confirmed causes are counted here.' }}
       </p>
       <SpreadChart v-if="lines.length > 0" :lines="lines" :night="night" :own="jobId !== null" />
       <p v-else class="quiet">
-        A spread of as-found values is drawn from {{ LEAST_SETS }} measured sets of the model on.
+        The spread of as-found values is shown from {{ LEAST_SETS }} measured sets of the model.
       </p>
     </template>
   </section>

@@ -22,7 +22,7 @@ function figure(token: (name: string) => string): Figure {
     orientation: 'h' as const,
     width: 0.12,
     marker: { color: token('--ink2') },
-    name: 'eight tenths',
+    name: 'middle 80 %',
     ...hover,
   }
   const thick = {
@@ -78,8 +78,8 @@ const { failed } = usePlotly(host, { figure, on: () => [props.lines, props.night
     <figcaption>
       As found, {{ own ? 'this set against the others of its model' : 'the sets of this model' }}
       <span class="quiet"
-        >bar: middle half; line: eight tenths{{
-          own ? '; circle: this set, diamond: beyond nine in ten' : ''
+        >bar: middle half; line: middle 80 %{{
+          own ? '; circle: this set, diamond: outside the middle 90 %' : ''
         }}; each line on its own scale</span
       >
     </figcaption>

@@ -14,12 +14,12 @@ const emit = defineEmits<{ choose: [view: SavedView]; drop: [id: string]; keep: 
       size="large"
       variant="outlined"
       closable
-      :close-label="`Forget the view ${v.name}`"
+      :close-label="`Delete the saved search ${v.name}`"
       @click="emit('choose', v)"
       @click:close.stop="emit('drop', v.id)"
       >{{ v.name }}</v-chip
     >
-    <v-btn v-if="canKeep" @click="emit('keep')">Keep this view</v-btn>
+    <v-btn v-if="canKeep" @click="emit('keep')">Save search</v-btn>
     <v-btn v-if="canKeep" @click="emit('clear')">Clear</v-btn>
   </div>
 </template>

@@ -25,8 +25,8 @@ const trusted = (designator: string) =>
         <tr>
           <th>Adjuster</th>
           <th>Where</th>
-          <th>Turn, tool</th>
-          <th>Moves</th>
+          <th>Direction, tool</th>
+          <th>Affects</th>
         </tr>
       </thead>
       <tbody>

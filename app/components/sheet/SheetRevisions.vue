@@ -73,7 +73,7 @@ async function compare() {
       <v-btn height="44" @click="compare">Compare</v-btn>
     </div>
     <div v-if="shown" class="scroll" tabindex="0">
-      <p v-if="differences.length === 0" class="quiet">They say the same.</p>
+      <p v-if="differences.length === 0" class="quiet">The revisions are identical.</p>
       <table v-else class="plain">
         <thead>
           <tr>
@@ -87,8 +87,8 @@ async function compare() {
             <td>
               <b>{{ differenceName(d) }}</b>
             </td>
-            <td>{{ d.before ?? 'not there' }}</td>
-            <td>{{ d.after ?? 'taken out' }}</td>
+            <td>{{ d.before ?? 'not present' }}</td>
+            <td>{{ d.after ?? 'removed' }}</td>
           </tr>
         </tbody>
       </table>

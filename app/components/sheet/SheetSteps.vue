@@ -37,7 +37,7 @@ const criterion = (s: ModelSheet['procedure'][number]) =>
   !s.criterion
     ? ''
     : s.criterion.kind === 'spread'
-      ? `spread at most ${s.criterion.maxDb} dB`
+      ? `spread max. ${s.criterion.maxDb} dB`
       : `until a pass gains less than ${s.criterion.gainDb} dB`
 </script>
 
@@ -46,10 +46,10 @@ const criterion = (s: ModelSheet['procedure'][number]) =>
     <thead>
       <tr>
         <th>Step</th>
-        <th>Do, why</th>
+        <th>Instruction, reason</th>
         <th>Measured, target</th>
         <th>Adjusters</th>
-        <th>Needs</th>
+        <th>Depends on</th>
       </tr>
     </thead>
     <tbody>
@@ -69,7 +69,7 @@ const criterion = (s: ModelSheet['procedure'][number]) =>
         <td class="fig">{{ s.adjusters.join(' ') || 'none' }}</td>
         <td class="fig">
           {{ s.needs.join(' ') || '\u2013'
-          }}<span v-if="s.skipIf" class="quiet"><br />not needed if {{ s.skipIf }} is inside</span>
+          }}<span v-if="s.skipIf" class="quiet"><br />not needed if {{ s.skipIf }} is within tolerance</span>
         </td>
       </tr>
     </tbody>

@@ -14,7 +14,7 @@ const short = (title: string) => (title.length > 23 ? `${title.slice(0, 22)}\u20
     class="scroll"
     tabindex="0"
     role="img"
-    aria-label="Dependencies of the steps; the table of the procedure says the same in words"
+    aria-label="Dependencies of the steps; the table of the procedure states the same in words"
   >
     <svg
       v-if="graph"
@@ -45,7 +45,7 @@ const short = (title: string) => (title.length > 23 ? `${title.slice(0, 22)}\u20
       </g>
     </svg>
     <p v-else class="care">
-      The steps wait for each other in a ring: nothing can be drawn until one need is taken away.
+      The steps depend on each other in a loop. Remove one dependency to see the picture.
     </p>
   </div>
 </template>

@@ -58,14 +58,14 @@ const words = (p: MeasurePoint) =>
 </script>
 
 <template>
-  <section class="log no-print" aria-label="Log on a job">
-    <h2>Log on a job</h2>
+  <section class="log no-print" aria-label="Add to job">
+    <h2>Add to job</h2>
     <div class="fields">
       <v-select
         v-model="chosen"
         label="Job"
         :items="here.map(j => ({ value: j.job.id, title: `${jobTag(j.job.number)} ${j.job.owner}` }))"
-        no-data-text="No job is on the bench"
+        no-data-text="No open jobs"
       />
       <v-select
         v-model="phase"
@@ -79,7 +79,7 @@ const words = (p: MeasurePoint) =>
         v-model="pointId"
         label="Row"
         :items="points.map(p => ({ value: p.id, title: words(p) }))"
-        no-data-text="No row of this set asks for any of these figures"
+        no-data-text="No row of this set measures any of these quantities"
       />
       <v-btn
         size="large"
@@ -88,11 +88,11 @@ const words = (p: MeasurePoint) =>
         :disabled="!job"
         :loading="sending !== null"
         @click="emit('log', job!.id, phase, point, sheet?.load ?? '')"
-        >{{ point ? 'Log readings and recording' : 'Keep the recording' }}</v-btn
+        >{{ point ? 'Save readings and recording' : 'Save recording' }}</v-btn
       >
     </div>
     <p v-if="sending !== null" role="status" class="quiet">
-      Keeping the recording, {{ Math.round(sending * 100) }} %
+      Saving the recording, {{ Math.round(sending * 100) }} %
     </p>
     <p v-else-if="kept" role="status">
       <b>{{ kept }}</b>

@@ -60,7 +60,7 @@ const { failed, image: draw } = usePlotly(host, {
       >
     </figcaption>
     <div ref="host" class="plot" role="img" :aria-label="picture.title" />
-    <p v-if="failed" class="quiet">The picture could not be loaded; the table has every number.</p>
+    <p v-if="failed" class="quiet">The picture could not be loaded. The table holds every reading.</p>
   </figure>
 </template>
 

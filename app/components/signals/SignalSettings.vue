@@ -12,7 +12,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [options: KeptOptions] }>()
 const MODES = [
-  { value: 'auto', title: 'Find out' },
+  { value: 'auto', title: 'Detect' },
   { value: 'am', title: 'AM' },
   { value: 'fm', title: 'FM' },
   { value: 'ssb', title: 'SSB' },
@@ -86,7 +86,9 @@ const wrongPlace = computed(() =>
       inputmode="decimal"
       :error-messages="wrongPlace"
       :hint="
-        nominalHz === null ? 'not known: offsets are from the centre' : `${(nominalHz / 1e6).toFixed(5)} MHz`
+        nominalHz === null
+          ? 'not known: offsets are relative to the centre'
+          : `${(nominalHz / 1e6).toFixed(5)} MHz`
       "
       persistent-hint
       @change="change({ nominalHz })"
@@ -95,7 +97,7 @@ const wrongPlace = computed(() =>
       v-model="texts.toneHz"
       label="Tone, Hz"
       inputmode="decimal"
-      hint="found by itself if empty"
+      hint="detected if empty"
       persistent-hint
       @change="change({ toneHz: number(texts.toneHz) })"
     />
@@ -111,7 +113,7 @@ const wrongPlace = computed(() =>
       v-model="texts.widthKhz"
       label="Width, kHz"
       inputmode="decimal"
-      hint="of the channel: as others allow if empty"
+      hint="of the channel: the usual width if empty"
       persistent-hint
       @change="change({ channelWidthHz: hertz(texts.widthKhz) })"
     />

@@ -15,7 +15,7 @@ const way = computed(() => {
   if (beat.value === null) return ''
   if (Math.abs(beat.value) < BEAT_ZERO_HZ) return 'zero beat'
   if (props.heard?.beat) return 'between the two tones'
-  return beat.value > 0 ? 'too high: lower' : 'too low: higher'
+  return beat.value > 0 ? 'too high: lower it' : 'too low: raise it'
 })
 const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
 </script>

@@ -30,8 +30,8 @@ const emit = defineEmits<{ yes: []; no: [] }>()
         </tr>
       </tbody>
     </table>
-    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure it so</v-btn>{{ ' ' }}
-    <v-btn class="ml-3" @click="emit('no')">Not this</v-btn>
+    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure like this</v-btn>{{ ' ' }}
+    <v-btn class="ml-3" @click="emit('no')">Discard</v-btn>
   </section>
 </template>
 

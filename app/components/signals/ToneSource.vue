@@ -58,10 +58,7 @@ onMounted(() => {
 <template>
   <section class="source" aria-label="Audio source">
     <h2>Audio source</h2>
-    <p class="quiet">
-      Into the microphone socket through the set's own wiring and level, so that a whistle is never needed. 30
-      mV is the trade's level there.
-    </p>
+    <p class="quiet">Connect to the microphone socket, with the set's own wiring. Usual level: 30 mV.</p>
     <div class="fields">
       <v-select v-model="kind" label="Signal" :items="KINDS" @update:model-value="playing && start()" />
       <v-text-field
@@ -73,7 +70,7 @@ onMounted(() => {
       />
       <v-text-field
         v-model="levelMv"
-        :label="fullScaleV === null ? 'Level, not set yet' : 'Level, mV rms'"
+        :label="fullScaleV === null ? 'Level, not calibrated' : 'Level, mV rms'"
         inputmode="decimal"
         :disabled="fullScaleV === null"
         @change="playing && start()"
@@ -110,18 +107,18 @@ onMounted(() => {
       </button>
     </p>
     <p v-if="tooLoud" class="care" role="alert">
-      The sound card does not give that much: at most {{ ((fullScaleV ?? 1) * 1000).toFixed(0) }} mV.
+      The sound card reaches {{ ((fullScaleV ?? 1) * 1000).toFixed(0) }} mV at most.
     </p>
     <div class="cal">
       <b>{{
-        fullScaleV === null ? 'Set the output once' : `Full scale is ${(fullScaleV * 1000).toFixed(0)} mV`
-      }}</b><span class="quiet">Volume of the computer up and left there, load on, then:</span>
-      <v-btn @click="calibrate">{{
-        playing ? 'Keep what it shows' : 'Play the test tone'
-      }}</v-btn><v-text-field
+        fullScaleV === null ? 'Calibrate output...' : `Full scale is ${(fullScaleV * 1000).toFixed(0)} mV`
+      }}</b><span class="quiet"
+        >Set the volume of the computer to maximum and leave it there. Connect the load, then:</span
+      >
+      <v-btn @click="calibrate">{{ playing ? 'Save calibration' : 'Play the test tone' }}</v-btn><v-text-field
         v-if="playing"
         v-model="measuredMv"
-        label="Millivoltmeter shows, mV rms"
+        label="Millivoltmeter reads, mV rms"
         inputmode="decimal"
       />
     </div>

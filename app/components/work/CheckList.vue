@@ -32,8 +32,8 @@ function restFine() {
   <section aria-label="Inspection">
     <div class="top">
       <h2>Inspection</h2>
-      <span class="quiet">{{ items.filter(i => i.last).length }} of {{ items.length }} looked at</span
-      ><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">The rest is fine</v-btn>
+      <span class="quiet">{{ items.filter(i => i.last).length }} of {{ items.length }} checked</span
+      ><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">Mark the rest OK</v-btn>
     </div>
     <ol class="list">
       <li v-for="i in items" :key="i.item.id" :data-item="i.item.id" :data-state="i.last?.state ?? 'open'">
@@ -59,7 +59,7 @@ function restFine() {
           v-if="i.last && i.last.state !== 'fine'"
           :value="notes[i.item.id] ?? i.last.text"
           :aria-label="`note on ${i.item.lookFor}`"
-          placeholder="what was seen or done"
+          placeholder="finding or work done"
           maxlength="2000"
           @input="notes[i.item.id] = ($event.target as HTMLInputElement).value"
           @change="keepNote(i)"

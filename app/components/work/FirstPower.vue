@@ -51,7 +51,9 @@ function press(seen: PowerTried['seen']) {
         suffix="A"
         inputmode="decimal"
         :placeholder="liveA === null ? '' : liveA.toFixed(3)"
-        :hint="liveA === null ? 'no supply talks: type it' : 'empty: as the supply reads now'"
+        :hint="
+          liveA === null ? 'supply not connected: type the current' : 'empty: present reading of the supply'
+        "
         persistent-hint
         :error-messages="wrong ?? undefined"
         @keydown.enter="press('normal')"
@@ -80,7 +82,9 @@ function press(seen: PowerTried['seen']) {
           {{ s.doThis }} <span class="quiet">{{ s.proves }}</span>
         </li>
       </ol>
-      <p class="quiet">Enter what happened under Findings: the current that falls names the device.</p>
+      <p class="quiet">
+        Log the result under Findings. If the current falls, suspect the device just removed.
+      </p>
     </template>
   </section>
 </template>

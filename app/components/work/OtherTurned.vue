@@ -14,7 +14,7 @@ const open = ref(false)
 </script>
 
 <template>
-  <v-btn v-bind="$attrs" @click="open = true">Something else was turned</v-btn>
+  <v-btn v-bind="$attrs" @click="open = true">Log other adjustment…</v-btn>
   <OtherTurnedDialog
     v-if="open"
     :wrong="wrong"

@@ -30,15 +30,14 @@ function keep() {
 
 <template>
   <v-dialog :model-value="true" max-width="560" @update:model-value="v => v || emit('close')">
-    <v-card title="Turned, but not on the sheet">
+    <v-card title="Adjustment not on the sheet">
       <v-card-text class="fields">
         <p class="care">
-          Put it back to where it stood if you know it. Whatever depends on it is marked stale and measured
-          again.
+          Return it to its starting position if you know it. Readings that depend on it need a recheck.
         </p>
         <v-text-field
           v-model="name"
-          label="What was turned"
+          label="Which adjuster"
           placeholder="L9, the core beside L4"
           autofocus
           maxlength="60"
@@ -47,18 +46,18 @@ function keep() {
         <v-select v-model="role" label="What it sets, as far as you can tell" :items="roles" />
         <v-text-field
           v-model="startPosition"
-          label="Where it stood before"
+          label="Starting position"
           placeholder="core 2 turns below the rim; 10 o’clock; not known"
         />
         <p v-if="role" class="quiet">
-          Stale then: {{ GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', ') }}, because
+          Recheck then: {{ GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', ') }}, because
           {{ GOES_STALE[role].because }}.
         </p>
       </v-card-text>
       <v-card-actions
         ><v-spacer /><v-btn @click="emit('close')">Cancel</v-btn
         ><v-btn variant="flat" color="primary" :disabled="!name.trim() || role === null" @click="keep"
-          >Keep</v-btn
+          >Save</v-btn
         ></v-card-actions
       >
     </v-card>

@@ -44,10 +44,10 @@ function treat() {
 
 <template>
   <section aria-label="Parts">
-    <h2>Parts out and in</h2>
+    <h2>Parts replaced</h2>
     <ul>
       <li v-for="c in changed" :key="c.id">
-        <b class="fig">{{ c.designator }}</b> {{ c.partOut || 'nothing' }} out, {{ c.partIn }} in{{
+        <b class="fig">{{ c.designator }}</b> {{ c.partOut || 'nothing' }} removed, {{ c.partIn }} fitted{{
           c.isFinal ? ' (final or driver)' : ''
         }}
       </li>
@@ -66,41 +66,41 @@ function treat() {
         label="Part"
         placeholder="Q12"
         :error-messages="wrong('designator')"
-      /><v-text-field v-model="part.partOut" label="Out" /><v-text-field
+      /><v-text-field v-model="part.partOut" label="Removed" /><v-text-field
         v-model="part.partIn"
-        label="In"
+        label="Fitted"
         :error-messages="wrong('partIn')"
       />
       <v-checkbox v-model="part.isFinal" label="Final or driver" hide-details /><v-btn
         size="large"
         :disabled="!part.designator.trim() || !part.partIn.trim()"
         @click="change"
-        >Note</v-btn
+        >Add</v-btn
       >
     </div>
     <p v-for="d in doubts" :key="d.kind" class="care" role="status">{{ partDoubtWords(d) }}</p>
   </section>
   <section aria-label="Tests of parts">
-    <h2>Tests of parts <NuxtLink to="/parts" class="drawer">parts from a drawer</NuxtLink></h2>
+    <h2>Tests of parts <NuxtLink to="/parts" class="drawer">stock parts</NuxtLink></h2>
     <PartTestList :tested="tested" />
     <PartTestForm :wrong="wrong" @send="(event, kept) => emit('send', event, kept)" />
   </section>
-  <section aria-label="Treatments">
-    <h2>Treatments</h2>
+  <section aria-label="Other work">
+    <h2>Other work</h2>
     <ul>
       <li v-for="t in treated" :key="t.id">{{ t.what }}{{ t.where ? `, ${t.where}` : '' }}</li>
     </ul>
     <div class="entry">
       <v-combobox
         v-model="treatment.what"
-        label="Treatment"
+        label="Work done"
         :items="TREATMENTS"
         :error-messages="wrong('what')"
       /><v-text-field v-model="treatment.where" label="Where" placeholder="L4" /><v-btn
         size="large"
         :disabled="!treatment.what?.trim()"
         @click="treat"
-        >Note</v-btn
+        >Add</v-btn
       >
     </div>
   </section>

@@ -20,11 +20,11 @@ const ofPart = () => ({
 const form = ref(ofPart())
 const place = ref({ gainFrom: '', gainTo: '', reference: '4', testSet: '', meter: '', scale: '' })
 const FALLS = [
-  { value: null, title: 'not tried' },
+  { value: null, title: 'not tested' },
   { value: false, title: 'steady' },
   { value: true, title: 'falls' },
 ]
-const HEAT = [{ value: null, title: 'not felt' }, ...HEATS.map(h => ({ value: h, title: h }))]
+const HEAT = [{ value: null, title: 'not checked' }, ...HEATS.map(h => ({ value: h, title: h }))]
 
 /** An empty field is "not tested"; what is no number is refused by the shared check. */
 const numberOf = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')))
@@ -64,7 +64,7 @@ function send() {
       placeholder="2SC1969, drawer 3"
       :error-messages="wrong('part')"
     />
-    <v-text-field v-model="form.boughtAt" label="Bought at" />
+    <v-text-field v-model="form.boughtAt" label="Bought from" />
     <v-text-field
       v-model="form.dcGain"
       label="DC gain"
@@ -82,29 +82,29 @@ function send() {
     </div>
     <v-text-field
       v-model="form.rf"
-      label="RF in the test set"
+      label="RF power in test set"
       suffix="W"
       inputmode="decimal"
       :error-messages="wrong('rfPowerW')"
     />
     <v-text-field
       v-model="place.reference"
-      label="A good one makes"
+      label="Reference power"
       suffix="W"
       inputmode="decimal"
       :error-messages="wrong('rfReferenceW')"
     />
     <v-select v-model="form.falls" label="5 s keyed" :items="FALLS" />
-    <v-select v-model="form.heat" label="Case" :items="HEAT" />
+    <v-select v-model="form.heat" label="Case temperature" :items="HEAT" />
     <v-text-field
       v-model="place.testSet"
       label="Test set"
-      placeholder="the house Osmund 40A"
+      placeholder="the workshop’s Osmund 40A"
       :error-messages="wrong('testSet')"
     />
     <v-text-field v-model="place.meter" label="Meter" :error-messages="wrong('meter')" />
     <v-text-field v-model="place.scale" label="Scale" placeholder="5 W" :error-messages="wrong('scale')" />
-    <v-btn size="large" :disabled="form.part.trim() === ''" @click="send">Note</v-btn>
+    <v-btn size="large" :disabled="form.part.trim() === ''" @click="send">Add</v-btn>
   </div>
 </template>
 

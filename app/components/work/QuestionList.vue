@@ -35,9 +35,9 @@ function begin() {
 </script>
 
 <template>
-  <section aria-label="Questions and waits">
-    <h2>Questions and waits</h2>
-    <p v-if="questions.length + waits.length === 0" class="quiet">Nothing is asked, nothing is waited for.</p>
+  <section aria-label="Questions and holds">
+    <h2>Questions and holds</h2>
+    <p v-if="questions.length + waits.length === 0" class="quiet">No open questions. Nothing on hold.</p>
     <ul class="list">
       <li v-for="q in questions" :key="q.asked.id">
         <StateMark :mark="q.answered ? 'inside' : 'cannot-tell'" :size="12" />
@@ -75,17 +75,17 @@ function begin() {
       <li v-for="w in waits" :key="w.begun.id">
         <StateMark :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
-          Waits for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>{{ ' ' }}
+          Waiting for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>{{ ' ' }}
           <span class="quiet"
             >since {{ dayAndTime(w.begun.atMs)
             }}{{ w.begun.untilDay ? `, expected ${day(w.begun.untilDay)}` : ''
-            }}{{ w.ended ? `, over ${dayAndTime(w.ended.atMs)}` : '' }}</span
+            }}{{ w.ended ? `, received ${dayAndTime(w.ended.atMs)}` : '' }}</span
           >
           <v-btn
             v-if="!w.ended"
             class="ml-3"
             @click="emit('send', { kind: 'wait-ended', waitId: w.begun.id, text: '' })"
-            >It is here</v-btn
+            >Mark as received</v-btn
           >
         </div>
       </li>
@@ -97,13 +97,13 @@ function begin() {
         :error-messages="wrong('text')"
       /><v-text-field v-model="question.price" label="Price" /><v-text-field
         v-model="question.consequence"
-        label="If not"
+        label="If declined"
         placeholder="the frequency stays 300 Hz low"
       />
       <v-btn size="large" :disabled="question.text.trim() === ''" @click="ask">Ask</v-btn>
     </div>
     <div class="entry">
-      <v-text-field v-model="wait.text" label="Wait for" placeholder="crystal 13.045 625 MHz" /><v-select
+      <v-text-field v-model="wait.text" label="Waiting for" placeholder="crystal 13.045 625 MHz" /><v-select
         v-model="wait.waitsFor"
         label="From"
         :items="WAITS_FOR.map(w => ({ value: w, title: WAIT_WORDS[w] }))"
@@ -113,7 +113,7 @@ function begin() {
         type="date"
         :error-messages="wrong('untilDay')"
       />
-      <v-btn size="large" :disabled="wait.text.trim() === ''" @click="begin">Park</v-btn>
+      <v-btn size="large" :disabled="wait.text.trim() === ''" @click="begin">Put on hold</v-btn>
     </div>
   </section>
 </template>

@@ -20,10 +20,10 @@ function add() {
 
 <template>
   <section aria-label="Reminders">
-    <h2>Reminders with a condition</h2>
+    <h2>Reminders</h2>
     <p v-if="reminders.length === 0" class="quiet">
-      None. For what looks odd and is left alone, such as spread coils: it comes up again when the readings
-      say so.
+      None. For anything odd that is left alone, such as spread coils: the reminder returns when the readings
+      call for it.
     </p>
     <ul class="list">
       <li v-for="r in reminders" :key="r.id">
@@ -45,7 +45,7 @@ function add() {
         :error-messages="problem"
         @keydown.enter="add"
       />
-      <v-btn size="large" :disabled="text.trim() === ''" @click="add">Remember</v-btn>
+      <v-btn size="large" :disabled="text.trim() === ''" @click="add">Add reminder</v-btn>
     </div>
   </section>
 </template>

@@ -38,9 +38,9 @@ const drift = (hz: number | null) =>
     <table v-if="log.readings.length > 0" class="plain">
       <thead>
         <tr>
-          <th>At</th>
+          <th>Time</th>
           <th>Power</th>
-          <th>Frequency against the first</th>
+          <th>Frequency, relative to the first</th>
         </tr>
       </thead>
       <tbody>
@@ -54,7 +54,7 @@ const drift = (hz: number | null) =>
     <p v-if="log.dropDb !== null">
       <StateMark :mark="log.fades ? 'below' : 'inside'" :size="12" />
       {{ groupDigits(log.dropDb, 2, true) }} dB since the first{{
-        log.fades ? ': more than 0.5 dB is a fault' : ', within 0.5 dB'
+        log.fades ? ', power down more than 0.5 dB: fault' : ', within 0.5 dB'
       }}<template v-if="log.driftHz !== null">; drift {{ groupDigits(log.driftHz, 0, true) }} Hz</template>
     </p>
   </div>

@@ -25,7 +25,7 @@ function keep(p: StartPosition) {
   <section class="positions" aria-label="Starting positions">
     <button type="button" class="top" :aria-expanded="open" @click="open = !open">
       <b>Starting positions</b>{{ ' ' }}
-      <span class="quiet">{{ noted }} of {{ positions.length }} written down: the way back</span
+      <span class="quiet">{{ noted }} of {{ positions.length }} starting positions recorded</span
       ><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span>
     </button>
     <template v-if="open">
@@ -35,7 +35,7 @@ function keep(p: StartPosition) {
           <span
             ><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span
           >
-          <span v-if="p.turnedSince" class="quiet">{{ p.position ?? 'not written down' }}, turned since</span>
+          <span v-if="p.turnedSince" class="quiet">{{ p.position ?? 'not recorded' }}, adjusted since</span>
           <template v-else>
             <input
               v-model="texts[p.adjuster.designator]"

@@ -30,7 +30,7 @@ async function save(own: OwnProfile | null) {
   busy.value = true
   const problem = await store.saveProfile(String(route.params.id), own)
   failure.value = problem?.words ?? null
-  saved.value = problem ? '' : own ? 'Saved. It is asked like this from now on.' : 'As shipped again.'
+  saved.value = problem ? '' : own ? 'Saved. These queries are used from now on.' : 'Defaults restored.'
   busy.value = false
 }
 </script>
@@ -39,10 +39,10 @@ async function save(own: OwnProfile | null) {
   <div class="page">
     <h1>{{ instrument?.name ?? 'Instrument' }}: queries</h1>
     <p class="lead">
-      How this instrument is asked, how its numbers become SI values, and how good they are.
+      Queries to the instrument, conversion to SI values, and accuracy.
       <NuxtLink to="/instruments">All instruments</NuxtLink>
     </p>
-    <p v-if="store.items && !instrument" class="care">This instrument is no longer there.</p>
+    <p v-if="store.items && !instrument" class="care">Instrument not found.</p>
     <template v-if="profile">
       <p v-if="saved" role="status">{{ saved }}</p>
       <TryQuery

@@ -53,8 +53,8 @@ onMounted(() => void store.load())
       >
     </div>
     <p class="lead">
-      Those that speak SCPI over a TCP socket are read ten times a second. Those that do not are listed so
-      that typed readings carry their accuracy.
+      Those with SCPI over a TCP socket are read ten times a second. List the others too, so that typed
+      readings carry their accuracy.
     </p>
     <InstrumentForm
       v-if="editing"
@@ -71,8 +71,8 @@ onMounted(() => void store.load())
     </div>
     <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /></div>
     <p v-else-if="store.items.length === 0" class="lead">
-      No instrument yet. Connect the first: its name, its profile, its address and port. Without any,
-      everything can be typed.
+      No instruments yet. Connect the first: name, profile, address and port. Without any, every reading can
+      be typed.
     </p>
     <div v-else class="scroll" tabindex="0">
       <table class="plain">

@@ -31,8 +31,8 @@ function save() {
   <div class="page">
     <h1>Stepped measurement</h1>
     <p class="lead">
-      One instrument is set step by step while another is read. The setting is put back at the end, and when
-      it is stopped.
+      One instrument is set step by step while another is read. The original setting is restored at the end or
+      on Stop.
     </p>
     <SteppedForm
       v-if="instruments.items"

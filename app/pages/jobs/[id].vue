@@ -55,8 +55,8 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
         :stage="stage"
       />
       <p v-if="store.fromMemory" class="banner" role="status">
-        The server does not answer. This is the job as this browser last knew it; what you take is kept here
-        and sent later.
+        Server not responding. This is the last saved copy. New entries are stored in this browser and sent
+        later.
       </p>
       <p v-else-if="store.handedOver" class="banner">
         Handed over {{ dayAndTime(store.handedOver.atMs) }}. Later entries are marked with their time.
@@ -67,10 +67,10 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">
-      <h1>{{ store.failure.code === 'unknown-job' ? 'There is no such job' : 'The job cannot be shown' }}</h1>
+      <h1>{{ store.failure.code === 'unknown-job' ? 'Job not found' : 'The job cannot be shown' }}</h1>
       <p class="lead">{{ store.failure.words }}</p>
       <v-btn v-if="store.failure.passing" class="mr-3" @click="store.open(id)">Try again</v-btn>
-      <v-btn to="/">To the bench</v-btn>
+      <v-btn to="/">Go to Bench</v-btn>
     </div>
     <div v-else class="page" role="status">
       <v-progress-linear indeterminate color="primary" />

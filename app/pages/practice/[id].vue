@@ -29,7 +29,7 @@ onMounted(() => {
     </p>
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }}</p>
     <ReviewView v-if="session?.review" :session="session" :night="night === 'night'" />
-    <p v-else-if="session">This case was left without a review.</p>
+    <p v-else-if="session">This exercise was left without a review.</p>
     <div v-else-if="!store.failure" role="status"><v-progress-linear indeterminate color="primary" /></div>
   </div>
 </template>

@@ -72,7 +72,7 @@ useHead({ title: 'Sets' })
   <div class="page">
     <h1>Sets</h1>
     <p class="lead">
-      Everything that came over the bench: owner, model, serial, tag, complaint, notes, parts, faults.
+      Every set booked in: owner, model, serial number, tag, complaint, notes, parts, faults.
     </p>
     <div class="fields">
       <label class="words"
@@ -81,7 +81,7 @@ useHead({ title: 'Sets' })
           ref="field"
           v-model="query.words"
           type="search"
-          placeholder="words, all of which must occur"
+          placeholder="words, all must occur"
           @keydown.esc="query.words = ''"
       /></label>
       <label
@@ -115,27 +115,23 @@ useHead({ title: 'Sets' })
     <div v-if="store.failure" class="care" role="alert">
       {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="search()">Try again</v-btn>
     </div>
-    <p v-else-if="!store.found" class="lead" role="status">Looking</p>
+    <p v-else-if="!store.found" class="lead" role="status">Searching</p>
     <p v-else-if="store.found.length === 0" class="lead" role="status">
-      {{
-        isEmpty
-          ? 'Nothing has come over this bench yet.'
-          : 'Nothing holds all of that. Fewer words, or another filter.'
-      }}
+      {{ isEmpty ? 'No jobs yet.' : 'No matches. Use fewer words or clear a filter.' }}
     </p>
     <template v-else>
       <p v-if="store.amongNewest" class="quiet">
-        Short words are looked for among the newest {{ store.amongNewest }} jobs.
+        Short words are searched among the newest {{ store.amongNewest }} jobs only.
       </p>
       <FoundRow v-for="j in store.found" :key="j.id" :job="j" :model="sheets.nameOf(j.sheetId)" />
       <v-btn v-if="store.next" class="mt-4" size="large" @click="store.ask(query, store.next)">More</v-btn>
     </template>
     <TextDialog
       :open="naming"
-      title="Keep this view"
-      hint="A view of the same name is replaced."
+      title="Save search"
+      hint="A saved search of the same name is replaced."
       label="Name"
-      action="Keep"
+      action="Save"
       :failure="nameFailure"
       :max-length="60"
       @close="naming = false"

@@ -20,9 +20,9 @@ async function take(files: FileList | null | undefined) {
   await store.load()
   say(
     {
-      new: `${store.nameOf(done.id)} is here now, revision ${done.revision}.`,
+      new: `${store.nameOf(done.id)} imported, revision ${done.revision}.`,
       revision: `${store.nameOf(done.id)}: the file became revision ${done.revision}.`,
-      same: `${store.nameOf(done.id)} was here already, in the same words.`,
+      same: `${store.nameOf(done.id)} is identical to the sheet already here.`,
     }[done.kind],
   )
 }
@@ -41,7 +41,7 @@ useHead({ title: 'Sheets' })
 <template>
   <div class="page" @dragover.prevent @drop.prevent="take($event.dataTransfer?.files)">
     <div class="top">
-      <h1>Model sheets</h1>
+      <h1>Service sheets</h1>
       <label class="find">Find <input v-model="search" type="search" placeholder="model, kind" /></label>
       <v-btn height="44" @click="file?.click()">Import a sheet</v-btn>
       <v-btn height="44" variant="flat" color="primary" to="/sheets/new">New sheet</v-btn>
@@ -55,11 +55,12 @@ useHead({ title: 'Sheets' })
       />
     </div>
     <p class="lead">
-      What turns what, where and with which tool; what is measured; in which order, and why.
-      <NuxtLink to="/rules">Rules and schools</NuxtLink> stand beside them.
+      Which adjuster sets what, where it is and with which tool; what is measured, in which order, and why.
+      See also
+      <NuxtLink to="/rules">rule sets and workshop practice</NuxtLink>.
     </p>
     <p class="said" role="status" :class="said?.kind">{{ said?.text }}</p>
-    <section v-if="drafts.length > 0" aria-label="Drafts of this browser">
+    <section v-if="drafts.length > 0" aria-label="Drafts in this browser">
       <h2>Not saved yet</h2>
       <div v-for="d in drafts" :key="d.name" class="draft">
         <b>{{ d.model }}</b><span class="quiet"
@@ -80,7 +81,7 @@ useHead({ title: 'Sheets' })
       ></NuxtLink
     >
     <p v-if="found.length === 0 && store.list.length > 0" class="lead">
-      No sheet matches "{{ search }}". Write one from the family it belongs to.
+      No sheet matches "{{ search }}". Create one from the family the set belongs to.
     </p>
   </div>
 </template>

@@ -18,22 +18,21 @@ const copyOf = computed(() => (typeof route.query.copy === 'string' ? route.quer
 const choices = computed(() => [
   {
     id: '',
-    name: 'Nothing: an empty sheet',
-    what: 'one row as found, one step; the rest is written by hand',
+    name: 'Empty sheet',
+    what: 'one as-found row, one step; add the rest by hand',
   },
   ...SHEET_TEMPLATES,
 ])
 
 async function begin() {
   problem.value = ''
-  if (model.value.trim() === '')
-    return void (problem.value = 'Model: give it the name that stands on the set.')
+  if (model.value.trim() === '') return void (problem.value = 'Model: use the name on the set.')
   const id = sheetIdOf(model.value)
   if (store.summary(id))
-    return void (problem.value = `There is a sheet "${id}" already. Correct that one, or give this one another name.`)
+    return void (problem.value = `Sheet "${id}" exists. Correct that one, or choose another name.`)
   const like = copyOf.value ? (await store.view(copyOf.value))?.sheet : null
   if (copyOf.value && !like)
-    return void (problem.value = store.failure?.words ?? 'The sheet to copy is not there.')
+    return void (problem.value = store.failure?.words ?? 'The sheet to copy was not found.')
   initial.value = like
     ? { ...like, id, model: model.value.trim(), revision: 1, revisedOn: today }
     : from.value === ''
@@ -58,9 +57,8 @@ useHead({ title: 'New sheet' })
       <p class="lead">
         {{
           copyOf
-            ? `A copy of ${store.nameOf(copyOf)}: everything in it is taken over and can be changed.`
-            : 'Begin from the family it belongs to: the order of work, the limits and the cautions ' +
-              'are there, the places are yours to find.'
+            ? `A copy of ${store.nameOf(copyOf)}. Everything can be changed.`
+            : 'Begin from the family the set belongs to. Procedure, limits and cautions are there; you add the positions.'
         }}
       </p>
       <v-text-field
@@ -78,7 +76,7 @@ useHead({ title: 'New sheet' })
           ><span class="quiet">{{ t.what }}</span></label
         >
       </fieldset>
-      <v-btn type="submit" size="large" variant="flat" color="primary" class="mt-4">Write the sheet</v-btn>
+      <v-btn type="submit" size="large" variant="flat" color="primary" class="mt-4">Create sheet</v-btn>
     </form>
   </div>
 </template>

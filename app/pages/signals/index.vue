@@ -145,9 +145,9 @@ async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasureP
     pointId: point?.id ?? '',
   })
   if (!kept) return
-  said.value = 'The recording is kept.'
+  said.value = 'Recording saved.'
   if (point && !(await jobs.append(jobId, rowOf(phase, point, load)))) return
-  if (point) said.value = `Logged on ${point.title}, with the recording.`
+  if (point) said.value = `Added to ${point.title}, with the recording.`
   await store.load()
 }
 function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string) {
@@ -287,10 +287,10 @@ onMounted(() => {
         {{ judged.mode ?? store.shown.measured.measurement.mode ?? 'no signal'
         }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set
         {{ rulesOf(store.shown.options).name
-        }}<span v-if="store.shown.kept">, kept {{ dayAndTime(store.shown.kept.createdAtMs) }}</span
+        }}<span v-if="store.shown.kept">, saved {{ dayAndTime(store.shown.kept.createdAtMs) }}</span
         >. <button type="button" class="link" @click="saveJson">All figures as JSON</button>{{ ' ' }}
         <button v-if="judged.mode" type="button" class="link ml-4" @click="saveAnnotated">
-          SigMF with what was found
+          SigMF with annotations
         </button>
       </p>
       <FigureTable
@@ -320,7 +320,7 @@ onMounted(() => {
         :second-measurement="store.against?.measured.measurement ?? null"
       />
       <details class="notes">
-        <summary>What these figures rest on ({{ store.shown.measured.measurement.notes.length }})</summary>
+        <summary>References and limitations ({{ store.shown.measured.measurement.notes.length }})</summary>
         <ul>
           <li v-for="(n, k) in store.shown.measured.measurement.notes" :key="k">{{ n.words }}</li>
         </ul>
@@ -339,11 +339,11 @@ onMounted(() => {
     <template v-else-if="!progress">
       <p class="lead">
         A short recording of the transmitter gives carrier, depth or deviation, products, bandwidth and
-        neighbouring channels, each with its uncertainty. Ten seconds are plenty. Into the dummy load, through
-        a sampler: never an antenna, never the full power into a receiver.
+        adjacent channels, each with its uncertainty. Ten seconds are enough. Into the dummy load, through a
+        sampler: never an antenna, never the full power into a receiver.
       </p>
       <template v-if="store.kept.length > 0"
-        ><h2>Kept</h2>
+        ><h2>Saved recordings</h2>
         <ul class="kept">
           <li v-for="k in store.kept" :key="k.id">
             <button type="button" class="link" @click="reopen(k.id)">{{ k.name }}</button>{{ ' ' }}

@@ -31,7 +31,7 @@ const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
     </div>
     <p class="lead">
       The receiver's audio through an isolating transformer into the line input, never a loudspeaker output
-      straight. One tone: its SINAD and its distance from the wanted one. Two tones: their beat.
+      directly. One tone: its SINAD and its distance from the wanted one. Two tones: their beat.
     </p>
     <div class="bar">
       <v-btn size="large" variant="flat" color="primary" @click="on ? stop() : start()">{{

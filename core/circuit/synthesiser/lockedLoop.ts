@@ -44,7 +44,7 @@ const SETTLE_S = 0.08
  *
  * The pump drives the loop filter towards a rail; the nearer the voltage it needs lies to that rail, the
  * longer it takes, without end at the rail.
- * Source: t = tau ln((rail - from)/(rail - to)), an RC towards the rail; general trade knowledge: a fraction
+ * Source: t = tau ln((rail - from)/(rail - to)), an RC towards the rail; common practice: a fraction
  * of a second, several seconds is a fault.
  */
 export const lockedLoop: CircuitPart<LockedLoop, LoopInput, LoopState, LoopMemory> = {

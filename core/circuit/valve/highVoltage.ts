@@ -9,7 +9,7 @@ export interface HighVoltage {
   readonly bleederOpen: boolean
 }
 
-/** Own leakage of an old electrolytic [ohm] (general trade knowledge). */
+/** Own leakage of an old electrolytic [ohm] (common practice). */
 const LEAKAGE_OHM = 100e6
 /** How fast the rectifier charges it [s]. */
 const CHARGE_S = 0.3

@@ -3,7 +3,7 @@ import type { Cause, Expectation } from './cause'
 import type { Evidence, Observable, Soft } from './observable'
 
 /**
- * A question that a cause says nothing about shows its healthy answer this often (general trade knowledge).
+ * A question that a cause says nothing about shows its healthy answer this often (common practice).
  */
 const UNDISTURBED = 0.93
 /** No outcome is impossible: catalogues are incomplete, and people err when they choose an answer. */

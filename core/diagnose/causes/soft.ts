@@ -1,6 +1,6 @@
 import type { Soft } from './observable'
 
-/** A number with its standard uncertainty; null = nobody knows, taken as 10 % (general trade knowledge). */
+/** A number with its standard uncertainty; null = nobody knows, taken as 10 % (common practice). */
 export interface Uncertain {
   readonly value: number
   readonly standardUncertainty: number | null

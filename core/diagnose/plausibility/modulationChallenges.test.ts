@@ -50,7 +50,7 @@ describe('AM readings that contradict each other', () => {
   it('P05: 4.0 W to 7.4 W at 95 %, where 5.8 W is the most', () => {
     expect(rulesOf('tone-19', { depthPositiveRatio: 0.95, powerW: 7.4 }, 4)).toEqual(['P05'])
     expect(rulesOf('tone-19', { depthPositiveRatio: 0.95, powerW: 5.8 }, 4)).toEqual([])
-    // Pinched off at 125 % the mean passes 1.5 by nature (C02): no contradiction.
+    // Cut off at 125 % the mean passes 1.5 by nature (C02): no contradiction.
     expect(rulesOf('tone-19', { depthPositiveRatio: 1.25, powerW: 6.9 }, 4)).toEqual([])
   })
   it('P03: meter 92 %, PEP over carrier 5.2 = 128 %; and P24 with it, since 5.2 is above 4.6', () => {

@@ -11,7 +11,7 @@ const THERMAL_DBM_PER_HZ = 10 * Math.log10((1.380649e-23 * 290) / 1e-3)
 const FM_AUDIO_HZ = 3000
 const FM_FAVOUR_DB = 7
 /**
- * Bandwidth of an ear that listens for one tone [Hz] (general trade knowledge): a tone is heard where it
+ * Bandwidth of an ear that listens for one tone [Hz] (common practice): a tone is heard where it
  * equals the noise in it.
  */
 const EAR_HZ = 100
@@ -20,7 +20,7 @@ const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = {
   'sinad-12': 10 ** 1.2 - 1,
   'signal-noise-10': 9,
 }
-/** Deviation without a tone that is still noise and hum of a healthy set (general trade knowledge) [Hz]. */
+/** Deviation without a tone that is still noise and hum of a healthy set (common practice) [Hz]. */
 const RESIDUAL_MOST_HZ = 100
 const boundOf = (r: Reading) => expandedUncertainty(r) ?? 0
 const BARE: GeneratorModulation = { kind: 'none' }

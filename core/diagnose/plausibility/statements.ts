@@ -32,7 +32,7 @@ const field = (id: string, label: string, unit: string): StatementField => ({ id
 /** A harmonic is named by how many times the carrier it is; within this of a whole number [ratio]. */
 const HARMONIC_SLACK = 0.02
 /**
- * Another lead that moves a reading by more than this tells of RF on the meter (general trade knowledge)
+ * Another lead that moves a reading by more than this tells of RF on the meter (common practice)
  * [dB].
  */
 const LEAD_DB = 0.3
@@ -91,7 +91,7 @@ export const STATEMENTS: readonly StatementKind[] = [
     fields: [
       field('carrier', 'Carrier', 'MHz'),
       field('found', 'Found at', 'MHz'),
-      field('number', 'Called number', ''),
+      field('number', 'Called harmonic number', ''),
     ],
     check: ([carrier, found, number]) => {
       const ratio = found! / carrier!
@@ -122,8 +122,8 @@ export const STATEMENTS: readonly StatementKind[] = [
   {
     id: 'off-or-moved',
     rule: 'P20',
-    title: 'Off by, and moved by',
-    fields: [field('off', 'Off by', 'Hz'), field('moved', 'Moved by', 'Hz')],
+    title: 'Error, and how far it moved',
+    fields: [field('off', 'Error', 'Hz'), field('moved', 'Moved by', 'Hz')],
     // The same figure in both places is one of them repeated: only a log with times decides.
     check: ([off, moved]) => ({
       verdict: off! !== 0 && Math.abs(off! - moved!) < 1 ? 'doubtful' : 'possible',
@@ -135,7 +135,7 @@ export const STATEMENTS: readonly StatementKind[] = [
     id: 'bessel',
     rule: 'P34',
     title: 'Deviation from a carrier null',
-    fields: [field('tone', 'Tone', 'Hz'), field('deviation', 'Said to be', 'kHz')],
+    fields: [field('tone', 'Tone', 'Hz'), field('deviation', 'Claimed to be', 'kHz')],
     // Without passing the first null it is taken for the second: the deviation then is less than half (C14).
     check: ([tone, deviation]) => {
       const [firstHz, secondHz] = [J0_ZEROS[0] * tone!, J0_ZEROS[1] * tone!]

@@ -17,10 +17,10 @@ export async function tarMembers(source: ByteSource): Promise<ByteSource[]> {
   for (let at = 0; at + BLOCK <= source.size && members.length < MOST_MEMBERS;) {
     const header = await source.read(at, BLOCK)
     if (header.every(b => b === 0)) break
-    if (!checksumHolds(header)) throw badRecording(source.name, 'archive', `byte ${at} is no tar header`)
+    if (!checksumHolds(header)) throw badRecording(source.name, 'archive', `byte ${at} is not a tar header`)
     const size = Number.parseInt(textOf(header, 124, 12), 8)
     if (!(size >= 0) || at + BLOCK + size > source.size)
-      throw badRecording(source.name, 'archive', `"${textOf(header, 0, 100)}" is cut`)
+      throw badRecording(source.name, 'archive', `"${textOf(header, 0, 100)}" is truncated`)
     const kind = header[156]!
     if (kind === 0 || kind === 0x30)
       members.push(sliceSource(source, baseName(textOf(header, 0, 100)), at + BLOCK, size))
@@ -57,7 +57,7 @@ export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
     /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MOST_UNPACKED_BYTES
   const files = await new Promise<Unzipped>((done, fail) => {
     unzip(bytes, { filter: wanted }, (error, data) =>
-      error ? fail(badRecording(source.name, 'archive', 'is damaged, or no ZIP')) : done(data),
+      error ? fail(badRecording(source.name, 'archive', 'is damaged, or not a ZIP file')) : done(data),
     )
   })
   if (unpacked > MOST_UNPACKED_BYTES)
@@ -75,7 +75,9 @@ export function pairIn(
     throw badRecording(
       archive,
       'archive',
-      metas.length === 0 ? 'holds no .sigmf-meta' : `holds ${metas.length} recordings; one is handled`,
+      metas.length === 0
+        ? 'holds no .sigmf-meta'
+        : `holds ${metas.length} recordings; only one can be opened`,
     )
   const data = members.find(m => m.name === metas[0]!.name.replace(/meta$/, 'data'))
   if (!data) throw badRecording(archive, 'archive', `holds no data for ${metas[0]!.name}`)

@@ -39,7 +39,11 @@ export async function openRecording(
     case 'sigmf-data':
       return openPair({ meta: await other(file, 'meta', beside), data: file })
     default:
-      throw badRecording(file.name, 'file', 'is none of .sigmf-meta, .sigmf-data, .sigmf, .zip, .wav, .csv')
+      throw badRecording(
+        file.name,
+        'file',
+        'is not a .sigmf-meta, .sigmf-data, .sigmf, .zip, .wav or .csv file',
+      )
   }
 }
 
@@ -57,7 +61,7 @@ async function other(
     throw badRecording(
       file.name,
       half === 'meta' ? 'metadata' : 'data',
-      `there is no ${named ?? name} beside it`,
+      `${named ?? name} is missing beside it`,
     )
   return found
 }

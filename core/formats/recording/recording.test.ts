@@ -146,7 +146,7 @@ describe('SigMF', () => {
       'a sample rate as text',
       meta({ 'core:sample_rate': '24000' }),
       written.data,
-      /core:sample_rate: "24000" is no sample rate/,
+      /core:sample_rate: "24000" is not a sample rate/,
     ],
     ['a negative sample rate', meta({ 'core:sample_rate': -1 }), written.data, /core:sample_rate/],
     ['no datatype', meta({ 'core:datatype': undefined }), written.data, /core:datatype: is missing/],
@@ -154,7 +154,7 @@ describe('SigMF', () => {
       'an unknown datatype',
       meta({ 'core:datatype': 'cf16_le' }),
       written.data,
-      /core:datatype: "cf16_le" is not handled/,
+      /core:datatype: "cf16_le" is not supported/,
     ],
     ['a datatype without byte order', meta({ 'core:datatype': 'cf32' }), written.data, /core:datatype/],
     [
@@ -175,7 +175,7 @@ describe('SigMF', () => {
       'data shorter than said',
       meta({}, undefined, [{ 'core:sample_start': 5000, 'core:sample_count': 2000 }]),
       written.data,
-      /6000 samples; the metadata speaks of 7000/,
+      /6000 samples; the metadata state 7000/,
     ],
     [
       'a capture beyond the end',
@@ -301,7 +301,7 @@ describe('tables of an oscilloscope', () => {
   it.each([
     ['no table', 'hello\nworld\n', /no rows of time and voltage/],
     ['a hole', `${rows(500, (t, v) => `${t},${v}`)}\n0.5,1\n0.50001,1`, /samples are missing/],
-    ['a word among numbers', `${rows(50, (t, v) => `${t},${v}`)}\n5,oops`, /line 51: "5,oops" is no row/],
+    ['a word among numbers', `${rows(50, (t, v) => `${t},${v}`)}\n5,oops`, /line 51: "5,oops" is not a row/],
   ])('%s is refused by field', async (_name, content, words) => {
     expect(await refusal(openRecording(bytesSource('a.csv', text(content)), none))).toMatch(words)
   })

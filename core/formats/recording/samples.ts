@@ -52,6 +52,6 @@ function finite(block: SampleBlock, { type, file }: SampleLayout, fromSample: nu
     file,
     'data',
     `sample ${fromSample + at} is ${block.i[at]}${block.q.length > 0 ? ` + ${block.q[at]}j` : ''}, ` +
-      'no number: nothing is measured from it',
+      'not a number: nothing is measured from it',
   )
 }

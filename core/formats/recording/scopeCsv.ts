@@ -66,7 +66,7 @@ export async function openScopeCsv(
     centreHz: null,
     steps: null,
     annotations: [],
-    notes: [{ code: 'no-centre-frequency', words: 'A table does not say what a receiver was tuned to.' }],
+    notes: [{ code: 'no-centre-frequency', words: 'A table does not state the frequency of the receiver.' }],
     read: async (from, count) => ({
       i: values[0]!.subarray(from, from + count),
       q: complex ? values[1]!.subarray(from, from + count) : none,
@@ -76,7 +76,7 @@ export async function openScopeCsv(
 
 async function linesOf(source: ByteSource, bytes: number): Promise<string[]> {
   const text = new TextDecoder('utf-8').decode(await source.read(0, Math.min(bytes, source.size)))
-  if (text.includes('\u0000')) throw badRecording(source.name, 'data', 'is no text')
+  if (text.includes('\u0000')) throw badRecording(source.name, 'data', 'is not text')
   return text.replace(/^\ufeff/, '').split(/\r\n|\n|\r/)
 }
 
@@ -127,8 +127,8 @@ function previewOf(file: string, lines: readonly string[], whole: boolean): Scop
     file,
     'data',
     whole || lines.length < 5
-      ? 'no rows of time and voltage were found'
-      : 'no rows of time and voltage were found at its beginning',
+      ? 'no rows of time and voltage found'
+      : 'no rows of time and voltage found at its beginning',
   )
 }
 
@@ -158,7 +158,7 @@ function columnsOf(
       throw badRecording(
         file,
         `line ${p.headerLines.length + n + 1}`,
-        `"${line.slice(0, 40)}" is no row of numbers`,
+        `"${line.slice(0, 40)}" is not a row of numbers`,
       )
   })
   return { times, values }
@@ -170,11 +170,11 @@ function rateOf(file: string, times: Float64Array): number {
     throw badRecording(
       file,
       'time',
-      times.length < 16 ? `${times.length} rows are too few` : 'does not run forward',
+      times.length < 16 ? `${times.length} rows are too few` : 'time does not run forward',
     )
   for (let n = 1; n < times.length; n++) {
     if (Math.abs(times[n]! - times[n - 1]! - step) > Math.max(UNEVEN * step, 2e-6 * Math.abs(times[n]!)))
-      throw badRecording(file, 'time', `the step at row ${n} is not that of the others: samples are missing`)
+      throw badRecording(file, 'time', `the step at row ${n} differs from the others: samples are missing`)
   }
   return 1 / step
 }

@@ -55,11 +55,11 @@ function countSamples(meta: SigmfMeta, data: ByteSource): number {
     throw badRecording(
       data.name,
       'data',
-      `${bytes} bytes end inside a sample of ${frame}: cut, or another datatype`,
+      `${bytes} bytes end inside a sample of ${frame}: truncated, or another datatype`,
     )
   const count = bytes / frame
   if (count < meta.saysSamples)
-    throw badRecording(data.name, 'data', `${count} samples; the metadata speaks of ${meta.saysSamples}`)
+    throw badRecording(data.name, 'data', `${count} samples; the metadata state ${meta.saysSamples}`)
   return count
 }
 

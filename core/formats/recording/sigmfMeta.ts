@@ -34,7 +34,8 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
   const global = record(file, root.global, 'global')
   const { complex, type, datatype } = datatypeOf(file, global)
   const channels = integer(file, global, 'core:num_channels') ?? 1
-  if (channels !== 1) throw badRecording(file, 'core:num_channels', `${channels} channels; one is handled`)
+  if (channels !== 1)
+    throw badRecording(file, 'core:num_channels', `${channels} channels; only one can be opened`)
   const dataset = text(file, global, 'core:dataset')
   if (dataset !== null && (/[\\/]/.test(dataset) || dataset.startsWith('.')))
     throw badRecording(
@@ -44,7 +45,7 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
     )
   const sha512 = text(file, global, 'core:sha512')
   if (sha512 !== null && !/^[0-9a-f]{128}$/i.test(sha512))
-    throw badRecording(file, 'core:sha512', 'is no SHA-512')
+    throw badRecording(file, 'core:sha512', 'is not a SHA-512')
   return {
     complex,
     type,
@@ -60,7 +61,7 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
 
 function parseJson(file: string, bytes: Uint8Array): Fields {
   if (bytes.length > MOST_META_BYTES)
-    throw badRecording(file, 'metadata', `${bytes.length} bytes are no metadata`)
+    throw badRecording(file, 'metadata', `${bytes.length} bytes are not metadata`)
   let parsed: unknown
   try {
     parsed = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
@@ -72,13 +73,13 @@ function parseJson(file: string, bytes: Uint8Array): Fields {
 
 function record(file: string, value: unknown, field: string): Fields {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    throw badRecording(file, field, value === undefined ? 'is missing' : 'is no object')
+    throw badRecording(file, field, value === undefined ? 'is missing' : 'is not an object')
   return value as Fields
 }
 
 function list(file: string, value: unknown, field: string): Fields[] {
   if (value === undefined) return []
-  if (!Array.isArray(value)) throw badRecording(file, field, 'is no list')
+  if (!Array.isArray(value)) throw badRecording(file, field, 'is not a list')
   return value.map((entry, i) => record(file, entry, `${field}[${i}]`))
 }
 
@@ -91,7 +92,8 @@ function datatypeOf(file: string, global: Fields): { complex: boolean; type: Sam
     match && (narrow ? match[3] === undefined : match[3] !== undefined)
       ? sampleType(narrow ? match[2]! : `${match[2]}_${match[3]}`)
       : null
-  if (!match || !type) throw badRecording(file, 'core:datatype', `"${datatype.slice(0, 40)}" is not handled`)
+  if (!match || !type)
+    throw badRecording(file, 'core:datatype', `"${datatype.slice(0, 40)}" is not supported`)
   return { complex: match[1] === 'c', type, datatype }
 }
 
@@ -99,7 +101,7 @@ function rateOf(file: string, global: Fields): number {
   const rate = global['core:sample_rate']
   if (rate === undefined || rate === null) throw badRecording(file, 'core:sample_rate', 'is missing')
   if (typeof rate !== 'number' || !(rate > 0 && rate <= MOST_RATE_HZ))
-    throw badRecording(file, 'core:sample_rate', `${JSON.stringify(rate).slice(0, 40)} is no sample rate`)
+    throw badRecording(file, 'core:sample_rate', `${JSON.stringify(rate).slice(0, 40)} is not a sample rate`)
   return rate
 }
 
@@ -116,7 +118,7 @@ function captures(
   if (all.some((c, i) => i > 0 && c.start < all[i - 1]!.start))
     throw badRecording(file, 'captures', 'are not in order')
   if (all.some(c => c.i > 0 && (integer(file, c.fields, 'core:header_bytes') ?? 0) > 0))
-    throw badRecording(file, 'core:header_bytes', 'between captures are not handled')
+    throw badRecording(file, 'core:header_bytes', 'between captures are not supported')
   const first = all[0]
   const other = all.find(c => c.i > 0 && c.centreHz !== null && c.centreHz !== first?.centreHz && c.start > 0)
   const centreHz = first?.centreHz ?? null
@@ -131,7 +133,8 @@ function captures(
             {
               code: 'no-centre-frequency',
               words:
-                'The recording does not say what it was tuned to: offsets from its centre are given, no frequency.',
+                'The recording does not state its centre frequency: ' +
+                'offsets from the centre are given, no frequency.',
             },
           ]
         : []),
@@ -139,7 +142,7 @@ function captures(
         ? [
             {
               code: 'retuned',
-              words: `The receiver was retuned at sample ${other.start}: only what lies before is measured.`,
+              words: `The receiver was retuned at sample ${other.start}: only the part before is measured.`,
             },
           ]
         : []),
@@ -167,20 +170,20 @@ function annotationsOf(
 function text(file: string, fields: Fields, name: string): string | null {
   const value = fields[name]
   if (value === undefined || value === null) return null
-  if (typeof value !== 'string') throw badRecording(file, name, 'is no text')
+  if (typeof value !== 'string') throw badRecording(file, name, 'is not text')
   return value
 }
 
 function number(file: string, fields: Fields, name: string): number | null {
   const value = fields[name]
   if (value === undefined || value === null) return null
-  if (typeof value !== 'number' || !Number.isFinite(value)) throw badRecording(file, name, 'is no number')
+  if (typeof value !== 'number' || !Number.isFinite(value)) throw badRecording(file, name, 'is not a number')
   return value
 }
 
 function integer(file: string, fields: Fields, name: string): number | null {
   const value = number(file, fields, name)
   if (value !== null && !(Number.isInteger(value) && value >= 0 && value <= Number.MAX_SAFE_INTEGER))
-    throw badRecording(file, name, `${value} is no count`)
+    throw badRecording(file, name, `${value} is not a count`)
   return value
 }

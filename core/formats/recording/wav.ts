@@ -45,12 +45,12 @@ export async function openWav(source: ByteSource, monoIs: 'audio' | 'real' = 'au
   throw badRecording(
     source.name,
     header ? 'data' : 'header',
-    header ? 'is missing: the file ends before it' : 'is cut or damaged: no format was found',
+    header ? 'is missing: the file ends before it' : 'is truncated or damaged: no format found',
   )
 }
 
 function parseFormat(file: string, bytes: Uint8Array): Header {
-  if (bytes.length < 16) throw badRecording(file, 'header', 'is cut inside its format')
+  if (bytes.length < 16) throw badRecording(file, 'header', 'is truncated inside its format')
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length)
   const tag = view.getUint16(0, true)
   const format = tag === EXTENSIBLE && bytes.length >= 26 ? view.getUint16(24, true) : tag
@@ -62,9 +62,9 @@ function parseFormat(file: string, bytes: Uint8Array): Header {
     bits: view.getUint16(14, true),
   }
   if (format !== PCM && format !== FLOAT)
-    throw badRecording(file, 'header', `format ${format} is compressed or unknown; PCM and float are handled`)
+    throw badRecording(file, 'header', `format ${format} is compressed or unknown; use PCM or float`)
   if (header.channels < 1 || header.channels > 2)
-    throw badRecording(file, 'header', `${header.channels} channels; one or two are handled`)
+    throw badRecording(file, 'header', `${header.channels} channels; use one or two`)
   if (header.rate < 1) throw badRecording(file, 'header', 'the sample rate is zero')
   if (header.align !== (header.channels * header.bits) / 8)
     throw badRecording(
@@ -82,7 +82,7 @@ function typeOf(file: string, { format, bits }: Header): SampleType {
     throw badRecording(
       file,
       'header',
-      `${bits} bits ${format === FLOAT ? 'float' : 'integer'} are not handled`,
+      `${bits} bits ${format === FLOAT ? 'float' : 'integer'} are not supported`,
     )
   return type
 }
@@ -132,7 +132,8 @@ function notes(
           {
             code: 'size-never-fixed',
             words:
-              'The recorder never wrote how long the recording is: everything to the end of the file is measured.',
+              'The recorder did not write the length of the recording: ' +
+              'everything to the end of the file is measured.',
           },
         ]
       : []),
@@ -140,7 +141,8 @@ function notes(
       ? [
           {
             code: 'cut-at-the-end',
-            words: `The file ends early: ${there} of ${said} bytes of samples are there. What is there is measured.`,
+            words:
+              `The file ends early: ${there} of ${said} ` + 'bytes of samples are there. They are measured.',
           },
         ]
       : []),
@@ -149,7 +151,7 @@ function notes(
           {
             code: 'no-centre-frequency',
             words:
-              'A WAV file does not say what the receiver was tuned to: ' +
+              'A WAV file does not state the frequency of the receiver: ' +
               'offsets from its centre are given, no frequency.',
           },
         ]

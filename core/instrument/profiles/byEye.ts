@@ -7,7 +7,7 @@ const byEye = (quantity: Quantity, accuracy: Accuracy): ProfileQuantity => ({
   toSi: 1,
   accuracy,
 })
-const TYPICAL = 'typical for its kind (general trade knowledge): enter your own from its data sheet'
+const TYPICAL = 'typical for its kind (common practice): enter your own from its data sheet'
 
 /** Instruments that do not talk: their readings are typed. */
 export const READ_BY_EYE: readonly InstrumentProfile[] = [
@@ -34,7 +34,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
   {
     id: 'eye-counter',
     name: 'Counter with a 1 ppm time base',
-    what: 'frequency, read off',
+    what: 'frequency by eye',
     talks: false,
     accuracyWords: '1 ppm + 1 Hz',
     source: TYPICAL,
@@ -145,7 +145,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     what: 'panel meters, S-meter, lock lamp, menu by eye',
     meterKind: 'panel',
     talks: false,
-    accuracyWords: 'half a tick (0.1 W, 10 mA); half an S-unit; 0.2 s',
+    accuracyWords: 'half a division (0.1 W, 10 mA); half an S-unit; 0.2 s',
     source: TYPICAL,
     quantities: [
       byEye('panelPowerW', { absolute: 0.1 }),

@@ -69,7 +69,7 @@ export const TALKING: readonly InstrumentProfile[] = [
   {
     id: 'scpi-supply',
     name: 'Bench supply, SCPI',
-    what: 'voltage, current, time since it was switched on; sets voltage and limit',
+    what: 'voltage, current, time since switch-on; sets voltage and limit',
     talks: true,
     accuracyWords: '0.2 % of reading + 20 mV; 1 % + 5 mA; 1 s',
     source: SIMULATED,

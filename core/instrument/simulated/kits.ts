@@ -24,7 +24,7 @@ export interface BenchKit {
 export const BENCH_KITS: readonly BenchKit[] = [
   {
     id: 'usual',
-    name: 'The usual bench',
+    name: 'The usual equipment',
     what: 'power meter 3 %, counter 0.1 ppm, modulation meter 2 %, supply',
     instruments: [POWER_METER, COUNTER_INSTRUMENT, MODULATION_METER, BENCH_SUPPLY],
     dongleOfPpm: 0.5,
@@ -39,7 +39,9 @@ export const BENCH_KITS: readonly BenchKit[] = [
   {
     id: 'practice',
     name: 'One cheap meter and a dongle',
-    what: 'diode wattmeter, 10 % of a 20 W scale, average-responding; a receiver dongle some ppm off; nothing else',
+    what:
+      'diode wattmeter, 10 % of a 20 W scale, average-responding; ' +
+      'a receiver dongle some ppm off; nothing else',
     instruments: [CHEAP_WATTMETER],
     dongleOfPpm: 2.3,
   },

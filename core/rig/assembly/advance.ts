@@ -5,7 +5,7 @@ import { work } from './truth'
 /** Longest step while it transmits: heat and power change together [s]. */
 const KEYED_STEP_S = 0.25
 /**
- * Device junctions above this die (general trade knowledge) [deg C]; valves glow above this dissipation for
+ * Device junctions above this die (common practice) [deg C]; valves glow above this dissipation for
  * seconds.
  */
 const JUNCTION_DIES_C = 220

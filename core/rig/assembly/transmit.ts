@@ -35,7 +35,7 @@ export interface Transmission {
 
 const NO_ENVELOPE: EnvelopeFigures = { meanW: 0, pepW: 0, highV: 0, lowV: 0, meanV: 0 }
 const HUM_HZ = 100
-/** A level control of this kind takes away 20 dB at most (general trade knowledge). */
+/** A level control of this kind takes away 20 dB at most (common practice). */
 const ALC = { rangeDb: 20 }
 
 interface Stage {

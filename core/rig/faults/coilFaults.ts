@@ -30,7 +30,7 @@ export const COIL_FAULTS: readonly RigFault[] = [
     id: 'X05',
     designIds: COIL_SETS,
     difficulty: 2,
-    name: 'core split: it turns without effect',
+    name: 'core split: moves without effect',
     causeIds: ['broken-core', 'coils-off'],
     shows: 'a whole turn changes nothing, stage weak',
     apply: s => withCore(s, DRIVE_COIL[s.designId]!, { broken: true }),

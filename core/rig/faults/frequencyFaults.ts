@@ -24,9 +24,9 @@ export const FREQUENCY_FAULTS: readonly RigFault[] = [
     id: 'X01',
     designIds: ['osmund-27f'],
     difficulty: 3,
-    name: 'reference 40 ppm low, the transmit trimmer turned to hide it',
+    name: 'reference 40 ppm low, the transmit trimmer set to mask it',
     causeIds: ['reference-hidden'],
-    shows: 'reference pin, receiver lopsided',
+    shows: 'reference pin, receiver off centre',
     apply: s => {
       const low = left(s, 'CT1', trimmerFor(s.parts.reference, REFERENCE_HZ * (1 - 40 * PPM)))
       return left(low, 'CT2', trimmerFor(s.parts.txCrystal!, 13_045_625 + 34))
@@ -57,7 +57,7 @@ export const FREQUENCY_FAULTS: readonly RigFault[] = [
     difficulty: 1,
     name: 'no trimmer fitted, the fixed capacitor leaves it 11 ppm low',
     causeIds: ['no-trimmer', 'reference-off'],
-    shows: 'same ppm on every channel, nothing to turn',
+    shows: 'same ppm on every channel, nothing to adjust',
     apply: s => worse(s, 'reference', { ageingPpm: -11, warmUpPpm: 0 }),
     cured: referenceRight,
   },
@@ -65,7 +65,7 @@ export const FREQUENCY_FAULTS: readonly RigFault[] = [
     id: 'X20',
     designIds: ['osmund-40a'],
     difficulty: 2,
-    name: 'VCO coil turned until one end of the range is at the rail',
+    name: 'VCO coil set until one end of the range is at the rail',
     causeIds: ['vco-off'],
     shows: 'control voltage, slow lock at one end',
     apply: s => left(s, 'L1', vcoTurnsFor(s, 40, EDGE_V)),

@@ -129,7 +129,7 @@ describe('X31 carrier leak', () => {
   const t = look(s, { mode: 'USB', channel: D19, keyed: true, tones: TWO })
   it('(a) carrier 20 dB below PEP', () =>
     expect(value(s, { mode: 'USB', channel: D19, keyed: true }, 'carrierLeakDb')).toBeCloseTo(20, 0))
-  it('(b) PEP over mean 2.37 instead of 2.00', () => {
+  it('(b) PEP over average 2.37 instead of 2.00', () => {
     expect(t.values.pepW! / t.values.powerW!).toBeCloseTo(2.37, 1)
     expect(
       value(does(s, at('VR6', 0.52)), { mode: 'USB', channel: D19, keyed: true, tones: TWO }, 'pepW') /

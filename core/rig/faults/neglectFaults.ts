@@ -24,7 +24,7 @@ export const NEGLECT_FAULTS: readonly RigFault[] = [
     id: 'XN1',
     designIds: ['osmund-27f'],
     difficulty: 1,
-    name: 'neglected: reference 40 ppm low, coils staggered, presets turned up',
+    name: 'neglected: reference 40 ppm low, coils staggered, presets set too high',
     causeIds: ['reference-off', 'reference-hidden', 'coils-off', 'deviation-preset-high'],
     shows: 'nearly every reading',
     apply: s => Object.entries(NEGLECTED).reduce((state, [d, p]) => left(state, d, p), s),

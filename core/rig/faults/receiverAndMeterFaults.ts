@@ -37,7 +37,7 @@ export const METER_FAULTS: readonly RigFault[] = [
     difficulty: 2,
     name: 'panel meter circuit at half, power right',
     causeIds: ['panel-meter'],
-    shows: 'panel against an external meter at every level',
+    shows: 'panel and external meter at every level',
     apply: s => worse(s, 'panel', { gain: 0.5 }),
     cured: s => s.parts.panel!.gain > 0.9 || s.positions[s.designId === 'osmund-40a' ? 'RV1' : 'VR5']! > 0.95,
   },

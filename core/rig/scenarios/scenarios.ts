@@ -71,7 +71,7 @@ export function scenarioOf(designId: string, faultIds: readonly string[], seed: 
 /** A prepared case. @throws {CoreError} unknown-sheet */
 export function preparedScenario(designId: string, seed = 27): Scenario {
   const found = PREPARED.find(p => p.designId === designId)
-  if (!found) throw new CoreError('unknown-sheet', `no prepared case for "${designId}"`)
+  if (!found) throw new CoreError('unknown-sheet', `no prepared exercise for "${designId}"`)
   return scenarioOf(designId, found.faultIds, seed)
 }
 

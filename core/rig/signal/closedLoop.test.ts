@@ -96,7 +96,7 @@ describe('FM', () => {
 })
 
 describe('SSB', () => {
-  it('two tones: products, suppression, PEP over mean', async () => {
+  it('two tones: products, suppression, PEP over average', async () => {
     const { truth, m } = await heard(
       ready(
         'larkfield-lx8',

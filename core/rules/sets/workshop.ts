@@ -7,7 +7,7 @@ export const RULES_SHOP: RuleSet = {
   id: 'R-SHOP',
   name: 'Workshop targets',
   kind: 'workshop',
-  region: 'this bench',
+  region: 'this workshop',
   planId: null,
   source: 'common practice; tolerances are defaults to be edited',
   asOf: '2026-11-25',

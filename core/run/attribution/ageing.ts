@@ -27,7 +27,7 @@ export function ageingOffset(
   boundHz: number,
 ): AgeingOffset {
   if (highHz - lowHz < 2 * boundHz)
-    throw new CoreError('out-of-range', 'the window is narrower than what the instrument can tell')
+    throw new CoreError('out-of-range', 'the tolerance is narrower than the uncertainty of the instrument')
   if (driftHzPerYear === 0) return { offsetHz: (lowHz + highHz) / 2, insideForYears: null }
   const offsetHz = driftHzPerYear < 0 ? highHz - boundHz : lowHz + boundHz
   const roomHz = driftHzPerYear < 0 ? offsetHz - lowHz : highHz - offsetHz

@@ -23,7 +23,7 @@ export interface LineUp {
 }
 
 /**
- * What is assumed before a round has told: middle and spread (general trade knowledge, order of magnitude
+ * What is assumed before a round has told: middle and spread (common practice, order of magnitude
  * only). Q and turn are spread by factors.
  */
 const PRIOR = { q: 35, qSpread: 0.45, perTurn: 0.03, perTurnSpread: 0.35, common: 0.003, apart: 0.0015 }

@@ -52,7 +52,7 @@ describe('bias', () => {
     expect(set.status).not.toBe('above')
     expect(p7(['zero', 0.35], ['idle', 0.95]).status).toBe('above')
   })
-  it('three ticks of 20 mA are 60 mA, and 800 V of them 48 W', () => {
+  it('three divisions of 20 mA are 60 mA, and 800 V of them 48 W', () => {
     const hb = step(
       'quillon-hb150',
       'A6.1',
@@ -79,6 +79,8 @@ describe('ticks of a panel meter', () => {
   it.each([
     ['3 t', 0.06],
     ['2.5 ticks', 0.05],
+    ['3 div', 0.06],
+    ['2,5 divisions', 0.05],
     ['1,5t', 0.03],
     ['60', null],
     ['3 V', null],
@@ -87,5 +89,5 @@ describe('ticks of a panel meter', () => {
     if (a === null) expect(read).toBeNull()
     else expect(read).toBeCloseTo(a, 12)
   })
-  it('of no size are refused', () => expect(() => ticksToAmperes('3 t', 0)).toThrow('tick'))
+  it('of no size are refused', () => expect(() => ticksToAmperes('3 t', 0)).toThrow('division'))
 })

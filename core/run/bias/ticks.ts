@@ -1,17 +1,17 @@
 import type { ModelSheet } from '../../sheet'
 import { CoreError } from '../../errors'
 
-const TICKS = /^\s*(\d+(?:[.,]\d+)?)\s*t(?:icks?)?\s*$/i
+const TICKS = /^\s*(\d+(?:[.,]\d+)?)\s*(?:t(?:icks?)?|div(?:isions?)?)\s*$/i
 
 /**
- * A needle read in ticks: "3 t" or "2.5 ticks".
- * @param tickA one tick [A]
- * @returns amperes, or null when the text is not in ticks
- * @throws {CoreError} out-of-range: a tick of no size
+ * A needle read in divisions of its scale: "3 t", "2.5 ticks" or "3 div".
+ * @param tickA one division [A]
+ * @returns amperes, or null when the text is not in divisions
+ * @throws {CoreError} out-of-range: a division of no size
  * @example ticksToAmperes('3 t', 0.02) // => 0.06
  */
 export function ticksToAmperes(text: string, tickA: number): number | null {
-  if (!(tickA > 0)) throw new CoreError('out-of-range', 'a tick must be more than nought')
+  if (!(tickA > 0)) throw new CoreError('out-of-range', 'a division must be more than zero')
   const match = TICKS.exec(text)
   return match ? Number(match[1]!.replace(',', '.')) * tickA : null
 }

@@ -111,7 +111,7 @@ describe('order', () => {
   it('a ring is told step by step', () => {
     expect(cycleIn(withStep('A1.3', { needs: ['A1.5'] }).procedure)).toEqual(['A1.3', 'A1.5'])
     expect(() => inOrder(withStep('A1.3', { needs: ['A1.5'] }).procedure)).toThrow(
-      'A1.3, A1.5 wait for each other',
+      'A1.3, A1.5 depend on each other',
     )
   })
   it('any shuffle of steps comes back into an order in which needs come first', () => {

@@ -45,7 +45,7 @@ export function cycleIn(steps: readonly Step[]): string[] | null {
  */
 export function inOrder(steps: readonly Step[]): Step[] {
   const ring = cycleIn(steps)
-  if (ring) throw new CoreError('bad-sheet', `the steps ${ring.join(', ')} wait for each other`)
+  if (ring) throw new CoreError('bad-sheet', `the steps ${ring.join(', ')} depend on each other`)
   const known = new Set(steps.map(s => s.id))
   const placed = new Set<string>()
   const out: Step[] = []

@@ -7,7 +7,7 @@ export const BRANTWICK_TALLIS60_ADJUSTERS: readonly Adjuster[] = [
     'power-control',
     'RF power control',
     'carrier and PEP together',
-    'Nothing wide open on AM.',
+    'Never fully up on AM.',
   ),
   preset('VR7', 'modulation-preset', 'modulation limiter', 'depth at which the limiter holds', [
     'audio board',

@@ -19,7 +19,7 @@ import {
 
 /** Speech is no carrier: its rows are told apart by their controls. */
 const voice = (setting: string) =>
-  am.keyed(CHANNEL, { setting: `${setting}, voice`, also: 'speak as the owner does; mean and PEP' })
+  am.keyed(CHANNEL, { setting: `${setting}, voice`, also: 'speak as the owner does; average and PEP' })
 
 /** At minimum, where the owner had it, and at the recommended mark; SSB at the same mark and wide open. */
 export const BRANTWICK_TALLIS60_MATRIX: readonly MeasurePoint[] = [
@@ -59,12 +59,11 @@ export const BRANTWICK_TALLIS60_MATRIX: readonly MeasurePoint[] = [
     want('powerW', null, false),
     want('supplyA'),
   ]),
-  point(
-    'ssb-open',
-    'USB wide open, voice',
-    usb.keyed(CHANNEL, { setting: WIDE_OPEN, also: 'seconds only' }),
-    [want('pepW'), want('powerW', null, false), want('supplyA')],
-  ),
+  point('ssb-open', 'USB fully up, voice', usb.keyed(CHANNEL, { setting: WIDE_OPEN, also: 'seconds only' }), [
+    want('pepW'),
+    want('powerW', null, false),
+    want('supplyA'),
+  ]),
   point('threshold', 'Receiver, audible threshold', am.receiving(CHANNEL, 'generator 1 kHz AM 30 %'), [
     want('audibleV', AUDIBLE),
   ]),

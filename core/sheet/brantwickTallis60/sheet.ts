@@ -4,7 +4,7 @@ import { BRANTWICK_TALLIS60_MATRIX } from './matrix'
 import { BRANTWICK_TALLIS60_PROCEDURE } from './procedure'
 import { RECOMMENDED } from './targets'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const BRANTWICK_TALLIS60: ModelSheet = {
   id: 'brantwick-tallis60',
@@ -21,9 +21,10 @@ export const BRANTWICK_TALLIS60: ModelSheet = {
   idleA: { low: 0.6, high: 1.5 },
   keyedA: { low: 10, high: 25 },
   cautions: [
-    'First power with the current limit at 2 A, fuse and polarity checked first.',
+    'First power with the current limit at 2 A. Check fuse and polarity first.',
     'Dummy load and elements rated for the peaks: 4 W elements burn.',
-    'On CB channels this power is forbidden: choose the rule set of the place, and the record says so in words.',
+    'On CB channels this power is forbidden: choose the ' +
+      'local rule set. The handover report states the result.',
     'White ceramic of RF power devices: do not break, file or sand.',
   ],
   specification: [
@@ -34,7 +35,7 @@ export const BRANTWICK_TALLIS60: ModelSheet = {
     },
     { what: 'Output', value: '80 W carrier at the mark, 640 W PEP', source: RATED },
     { what: 'Carrier', value: 'about PEP/8; never above PEP/4 (160 W)', source: 'common practice' },
-    { what: 'Efficiency', value: 'mean RF to DC 0.35 to 0.5', source: 'common practice' },
+    { what: 'Efficiency', value: 'average RF to DC 0.35 to 0.5', source: 'common practice' },
     {
       what: 'Fan',
       value: 'starts by its temperature switch; not starting in a short test is normal',
@@ -48,7 +49,7 @@ export const BRANTWICK_TALLIS60: ModelSheet = {
     {
       id: 'A5.8',
       title: 'Ten minutes of duty; fan; photo of the control position',
-      why: 'the limit goes to the owner in words',
+      why: 'the owner is told the limit in words',
     },
   ],
 }

@@ -7,7 +7,7 @@ export const TONE_HZ = 1000
 export const MINIMUM = 'RF power at minimum'
 export const OWNERS = 'RF power as the owner had it'
 export const RECOMMENDED = 'RF power at the recommended mark'
-export const WIDE_OPEN = 'RF power wide open'
+export const WIDE_OPEN = 'RF power fully up'
 
 export const FREQUENCY = { kind: 'channel-error', lowHz: -50, highHz: 50, aimHz: 0 } as const
 /** Carrier about PEP/8: 80 W of 640 W; never above PEP/4 (common practice). */

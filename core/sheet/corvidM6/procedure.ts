@@ -19,7 +19,7 @@ import {
 const tone = { toneHz: TONE_HZ, toneV: DRIVE_V }
 /** The number that stood in the menu while it was read: without it the reading cannot be set again. */
 const CODE = want('menuCode')
-const MENU = 'Three keys within 5 s: both hands. A value may be lost silently: note each one.'
+const MENU = 'Three keys within 5 s: use both hands. A value may be lost silently: note each one.'
 /** Invented for this set; the sheet of another says its own. */
 const KEYS: StepAction = {
   kind: 'keys',
@@ -35,8 +35,8 @@ const powerStep = (id: string, mode: 'AM' | 'FM', lowPower: boolean, entry: stri
   adjusters: [entry],
   cautions: [DUMMY_LOAD, 'Never hunt for the ceiling above the rule set.'],
   instruction:
-    `Entry ${entry}, key with the transmit button: the value shown is ` +
-    'on the air while it is held. Step it, read the power.',
+    `Entry ${entry}, key with the transmit button: the value ` +
+    'shown is active while keyed. Step it, read the power.',
   why: 'Power goes about as the square of the code: a step near 4 W is 0.15 to 0.2 W.',
   points: [
     point(
@@ -54,10 +54,11 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
     ...UNKEYED_STEP,
     id: 'A4.1',
     title: 'Warm-up',
-    cautions: ['First power with the current limit at 1.5 A; fuse and polarity first.'],
+    cautions: ['First power with the current limit at 1.5 A. Check fuse and polarity first.'],
     instruction:
-      'Leave the set on for 20 minutes; as found is complete in every mode, power level and country state.',
-    why: 'Once a value is changed, nobody knows what it was.',
+      'Leave the set on for 20 minutes. As found must be ' +
+      'complete in every mode, power level and country state.',
+    why: 'Once a value is changed, its original is lost.',
     points: [point('warm', 'Time since power-on', am.receiving(null), [want('onTimeS', within(1200, null))])],
   },
   {
@@ -68,9 +69,9 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
     actions: [KEYS],
     cautions: [MENU],
     instruction:
-      'Hold the two keys of the sheet while switching on; complete the sequence ' +
-      'within 5 s. All original values stand in as found: read entry 01 again.',
-    why: 'The list of original values is the only way back.',
+      'Hold the two keys of the sheet while switching on. Complete the sequence ' +
+      'within 5 s. All original values are in as found: read entry 01 again.',
+    why: 'The list of original values is the only way to restore it.',
     points: [point('first', 'Entry 01', am.receiving(null), [want('menuCode')])],
   },
   powerStep('A4.4a', 'AM', false, '01'),
@@ -99,9 +100,9 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
     title: 'FM deviation',
     needs: ['A4.4c'],
     adjusters: ['07'],
-    cautions: [DUMMY_LOAD, 'Not without a deviation meter. At FF there is nothing above.'],
+    cautions: [DUMMY_LOAD, 'Only with a deviation meter. At FF there is no higher value.'],
     instruction: 'FM, 1 kHz at 30 mV: entry 07.',
-    why: 'A menu value is no measurement.',
+    why: 'A menu value is not a measurement.',
     points: [
       point('tone', 'FM, 1 kHz', fm.keyed(CHANNEL, tone), [
         want('deviationPositiveHz', DEVIATION),
@@ -118,7 +119,7 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
     adjusters: ['08'],
     cautions: [NEVER_KEY_GENERATOR],
     instruction: 'Generator at 100 \u00b5V: entry 08 to S9.',
-    why: 'An S-meter value needs the level with it.',
+    why: 'An S-meter reading needs its level beside it.',
     points: [
       point('s9', 'S-meter at 100 \u00b5V', am.receiving(CHANNEL, null, { inputV: S9_V }), [
         want('sMeter', S9),
@@ -128,7 +129,7 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
   {
     ...STEP,
     id: 'A4.8',
-    title: 'Power cycle, standard state, again',
+    title: 'Power cycle, standard state, repeat',
     actions: [
       {
         kind: 'power-cycle',
@@ -137,7 +138,7 @@ export const CORVID_M6_PROCEDURE: readonly Step[] = [
       },
     ],
     needs: ['A4.4a', 'A4.4c', 'A4.5', 'A4.6'],
-    instruction: 'Switch off and on, return to the standard country state, measure AM and FM again.',
+    instruction: 'Switch off and on, return to the standard country state, repeat AM and FM.',
     why: 'States keep separate values, and one may be lost silently.',
     points: [
       point('am', 'AM, standard', am.keyed(CHANNEL), [want('powerW', HIGH)]),

@@ -3,7 +3,7 @@ import { CORVID_M6_ADJUSTERS } from './adjusters'
 import { CORVID_M6_MATRIX } from './matrix'
 import { CORVID_M6_PROCEDURE } from './procedure'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const CORVID_M6: ModelSheet = {
   id: 'corvid-m6',
@@ -21,10 +21,10 @@ export const CORVID_M6: ModelSheet = {
   idleA: { low: 0.2, high: 0.5 },
   keyedA: { low: 1, high: 1.6 },
   cautions: [
-    'First power with the current limit at 1.5 A, fuse and polarity checked first.',
+    'First power with the current limit at 1.5 A. Check fuse and polarity first.',
     'Dummy load for every transmission; never align into an antenna.',
     'Write down every menu value before the first change.',
-    'The expanded state is not left in a set without a written request and a place where it is legal.',
+    'Do not leave a set in the expanded state without ' + 'a written request and a place where it is legal.',
   ],
   specification: [
     { what: 'Supply', value: '13.8 V at the set while keyed, negative earth', source: RATED },
@@ -34,7 +34,7 @@ export const CORVID_M6: ModelSheet = {
     {
       what: 'Current',
       value: '0.2 to 0.5 A receiving, 1.0 to 1.6 A keyed',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
   ],
   adjusters: CORVID_M6_ADJUSTERS,

@@ -27,7 +27,7 @@ export const LARKFIELD_LX8_ADJUSTERS: readonly Adjuster[] = [
       'carrier-oscillator',
       'USB carrier oscillator 10.6925 MHz',
       'USB',
-      ['carrier board, middle', 0.1, 0.32],
+      ['beside the 10.240 MHz crystal', 0.1, 0.32],
       null,
     ),
     modes: ['USB'],
@@ -72,7 +72,7 @@ export const LARKFIELD_LX8_ADJUSTERS: readonly Adjuster[] = [
   ]),
   core('L40', 'coil', 'drive coil', POWER, ['transmit row, first', 0.3, 0.56]),
   core('L41', 'coil', 'driver coil', POWER, [
-    'transmit row, second; turns spread from the factory',
+    'transmit row, second; turns spread at the factory',
     0.46,
     0.56,
   ]),
@@ -102,7 +102,11 @@ export const LARKFIELD_LX8_ADJUSTERS: readonly Adjuster[] = [
     'From its lowest end. One device at a time, before any power.',
   ),
   {
-    ...preset('VR6', 'balance', 'carrier balance', 'carrier left on SSB', ['carrier board', 0.1, 0.66]),
+    ...preset('VR6', 'balance', 'carrier balance', 'carrier suppression on SSB', [
+      'carrier board',
+      0.1,
+      0.66,
+    ]),
     modes: ['USB', 'LSB'],
   },
   {
@@ -126,7 +130,7 @@ export const LARKFIELD_LX8_ADJUSTERS: readonly Adjuster[] = [
       'AM limiter (AMC)',
       'depth at which the limiter holds',
       ['microphone board', 0.1, 0.88],
-      'Check first that the limiter parts are all there: without them it does nothing.',
+      'First check that the limiter parts are all present: without them it has no effect.',
     ),
     modes: ['AM'],
   },

@@ -53,7 +53,8 @@ const sidebandRows = (mode: 'USB' | 'LSB'): MeasurePoint[] => [
     `${mode} D 19, one tone`,
     ssb[mode].keyed(MIDDLE, {
       toneHz: TONE_HZ,
-      also: `1 kHz stands 1 kHz ${mode === 'USB' ? 'above' : 'below'} the channel; clarifier at 12 o\u2019clock`,
+      also:
+        `1 kHz is 1 kHz ${mode === 'USB' ? 'above' : 'below'} ` + 'the channel; clarifier at 12 o\u2019clock',
     }),
     [want('carrierHz', SIDEBAND[mode], false), want('pepW', PEP)],
   ),
@@ -106,7 +107,7 @@ export const LARKFIELD_LX8_MATRIX: readonly MeasurePoint[] = [
   point(
     'leak',
     'Carrier suppression, USB, no audio',
-    ssb.USB.keyed(MIDDLE, { setting: 'no audio', also: 'against PEP, on the analyser' }),
+    ssb.USB.keyed(MIDDLE, { setting: 'no audio', also: 'relative to PEP, on the analyser' }),
     [want('carrierLeakDb', CARRIER_LEAK)],
   ),
   point(
@@ -120,7 +121,7 @@ export const LARKFIELD_LX8_MATRIX: readonly MeasurePoint[] = [
     'USB D 19, two tones, spectrum',
     ssb.USB.keyed(MIDDLE, {
       setting: TWO_TONES,
-      also: 'a bump on SSB alone points at bias, spread coils or ALC',
+      also: 'a bump on SSB alone suggests bias, spread coils or ALC',
     }),
     [want('adjacentDbc', ADJACENT)],
   ),

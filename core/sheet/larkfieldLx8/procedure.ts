@@ -54,9 +54,9 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     ...UNKEYED_STEP,
     id: 'A3.1',
     title: 'Warm-up',
-    cautions: ['First power with the current limit at 1.5 A; fuse and polarity first.'],
+    cautions: ['First power with the current limit at 1.5 A. Check fuse and polarity first.'],
     instruction: 'Leave the set on for 30 minutes, cover on.',
-    why: 'SSB forgives nothing: a set still moving 3 Hz a minute is not aligned.',
+    why: 'SSB needs it: a set that still drifts 3 Hz/min cannot be aligned.',
     points: [point('warm', 'Time since power-on', am.receiving(null), [want('onTimeS', within(1800, null))])],
   },
   {
@@ -66,7 +66,8 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.1'],
     adjusters: ['L19'],
     cautions: [UNLOCKED, WAX],
-    instruction: 'Lowest and highest channel of the coverage: the control voltage must stay in its window.',
+    instruction:
+      'Lowest and highest channel of the coverage: the control voltage must stay within tolerance.',
     why: 'One coil moves all channels alike.',
     points: [
       point('low', 'A 1', am.receiving(bandChannel('A', 1), null, { coverage: 'expanded' }), [
@@ -84,7 +85,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.3'],
     adjusters: ['CT1', 'L14'],
     instruction: 'AM, D 19, keyed, no tone: PLL trimmer to the channel.',
-    why: 'Everything else stands on it. By the book, to the letter: the order matters.',
+    why: 'Everything else depends on it. Keep to the order.',
     points: [
       point('am', 'AM D 19', am.keyed(MIDDLE, { also: 'clarifier at 12 o\u2019clock' }), [
         want('carrierHz', AM_FREQUENCY),
@@ -98,9 +99,11 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.4'],
     adjusters: ['L15', 'L21', 'L16', 'L22'],
     instruction:
-      'One tone of 1 kHz. Carrier oscillator of the mode, then its offset ' +
-      'coil, until the tone stands 1 kHz above or below the channel.',
-    why: 'A display or one sideband off by hundreds of hertz while AM is right is here, not in the reference.',
+      'One tone of 1 kHz. Adjust the carrier oscillator of the mode, then ' +
+      'its offset coil, until the tone is 1 kHz above or below the channel.',
+    why:
+      'A display or one sideband off by hundreds of hertz while ' +
+      'AM is correct has its cause here, not in the reference.',
     points: [oneTone('USB'), oneTone('LSB')],
   },
   {
@@ -110,10 +113,10 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.1'],
     adjusters: ['VR9', 'VR10', 'VR11'],
     keyDownLimitS: 10,
-    cautions: [DUMMY_LOAD, 'Bias before any power: a gate or base far too high kills a new device.'],
+    cautions: [DUMMY_LOAD, 'Bias before any power: far too high a gate or base bias kills a new device.'],
     bias: { by: 'stage-current', devices: ['final 1', 'final 2'], stageV: 13.8, mostW: 10, tickA: null },
     instruction: 'USB, no drive. One device at a time, 50 mA each, both finals alike.',
-    why: 'Too little makes crossover distortion, too much heat.',
+    why: 'Too little causes crossover distortion, too much heat.',
     points: [1, 2].map(n =>
       point(
         `final-${n}`,
@@ -133,11 +136,11 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
       DUMMY_LOAD,
       RF_BURN,
       WAX,
-      'Turns spread from the factory: note as a reminder, do not close them blindly.',
+      'Turns spread at the factory: note as a reminder, do not close them.',
     ],
     criterion: { kind: 'spread', quantity: 'pepW', maxDb: 1 },
     instruction: 'USB, one tone, channel 19 of each band: peak, then offset for equal power over all bands.',
-    why: 'Peaked for one band the others go deaf and weak.',
+    why: 'Peaked for one band, the others become deaf and weak.',
     points: bandPowers,
   },
   {
@@ -147,10 +150,10 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.5'],
     adjusters: ['VR6'],
     cautions: [DUMMY_LOAD, 'Attenuator or sampler in front of the analyser.'],
-    instruction: 'USB, no audio: least carrier.',
-    why: 'A leak of more than a thousandth is heard as a whistle beside every word.',
+    instruction: 'USB, no audio: adjust for minimum carrier.',
+    why: 'A carrier above a thousandth of PEP is heard as a whistle beside every word.',
     points: [
-      point('leak', 'Carrier below PEP', ssb.USB.keyed(MIDDLE, { setting: 'no audio' }), [
+      point('leak', 'Carrier suppression', ssb.USB.keyed(MIDDLE, { setting: 'no audio' }), [
         want('carrierLeakDb', CARRIER_LEAK),
       ]),
     ],
@@ -163,7 +166,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     adjusters: ['VR12'],
     cautions: [DUMMY_LOAD, RF_BURN],
     instruction:
-      'Two tones, 30 mV peak: PEP to the rule set; mean must be half of it; third-order products 25 dB down.',
+      'Two tones, 30 mV peak: PEP to the rule set; average ' + 'half of it; third-order products 25 dB down.',
     why: 'Factory sets are often left flat-topping.',
     points: [
       point('two', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES }), [
@@ -181,7 +184,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     adjusters: ['VR13'],
     cautions: [DUMMY_LOAD, 'Full carrier left from SSB is dangerous: control down before AM is keyed.'],
     instruction: 'AM, D 19, no tone.',
-    why: 'At most a quarter of the PEP the set can reach, or there is no room for the modulation.',
+    why: 'A quarter of the PEP at most, or there is no room for the modulation.',
     points: [point('am', 'AM D 19, carrier', am.keyed(MIDDLE), [want('powerW', CARRIER)])],
   },
   {
@@ -190,9 +193,9 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     title: 'AM depth',
     needs: ['A3.11'],
     adjusters: ['VR14'],
-    cautions: [DUMMY_LOAD, 'Limiter parts first.'],
+    cautions: [DUMMY_LOAD, 'Check the limiter parts first.'],
     instruction: '1 kHz at 30 mV, microphone gain full.',
-    why: 'Depth is relative to the carrier, so the carrier comes first.',
+    why: 'Set the carrier first; depth is measured relative to it.',
     points: [
       point('tone', 'AM D 19, 1 kHz', am.keyed(MIDDLE, { toneHz: TONE_HZ, toneV: AM_DRIVE_V }), [
         want('depthNegativeRatio', DEPTH),
@@ -206,7 +209,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.11'],
     adjusters: ['VR15'],
     instruction: 'FM, 1 kHz at 30 mV.',
-    why: 'Back off sets that arrive far above.',
+    why: 'Reduce sets that arrive far above.',
     points: [
       point('tone', 'FM D 19, 1 kHz', fm.keyed(MIDDLE, { toneHz: TONE_HZ, toneV: AM_DRIVE_V }), [
         want('deviationPositiveHz', DEVIATION),
@@ -221,7 +224,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.10', 'A3.12'],
     cautions: [DUMMY_LOAD, 'Attenuator or sampler in front of the analyser.'],
     instruction: 'AM with 2.5 kHz, USB with two tones: adjacent channels, second harmonic.',
-    why: 'A bump on one mode only points at its own stage.',
+    why: 'A bump on one mode only suggests the stage of that mode.',
     points: [
       point('am', 'AM', am.keyed(MIDDLE, { toneHz: 2500, toneV: AM_DRIVE_V }), [
         want('adjacentDbc', ADJACENT),
@@ -238,8 +241,8 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     title: 'Receiver, AM and both sidebands',
     needs: ['A3.5'],
     cautions: [NEVER_KEY_GENERATOR],
-    instruction: 'Audible threshold on AM; 10 dB (S+N)/N on USB and LSB: both alike.',
-    why: 'Leave the cans if the sensitivity is at the limit of physics.',
+    instruction: 'Audible threshold on AM; 10 dB (S+N)/N on USB and LSB: equal on both.',
+    why: 'Leave the cans if the sensitivity is at the thermal limit.',
     points: [
       point('am', 'AM', am.receiving(MIDDLE, 'generator 1 kHz AM 30 %'), [want('audibleV', AUDIBLE)]),
       point('usb', 'USB', ssb.USB.receiving(MIDDLE), [want('sensitivityV', SSB_SENSITIVITY)]),
@@ -253,8 +256,8 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     needs: ['A3.15'],
     adjusters: ['VR2'],
     cautions: [NEVER_KEY_GENERATOR],
-    instruction: 'Generator at 100 \u00b5V, AM: preset to S9.',
-    why: 'Threshold first: a meter that is right on a deaf receiver proves nothing.',
+    instruction: 'Generator at 100 µV, AM: set the preset to S9.',
+    why: 'Threshold first: a correct S-meter on a deaf receiver proves nothing.',
     points: [
       point('s9', 'S-meter at 100 \u00b5V', am.receiving(MIDDLE, null, { inputV: S9_V }), [
         want('sMeter', S9),

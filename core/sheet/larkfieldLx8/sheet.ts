@@ -4,7 +4,7 @@ import { LARKFIELD_LX8_MATRIX } from './matrix'
 import { LARKFIELD_LX8_PROCEDURE } from './procedure'
 import { LARKFIELD_LX8_SCHEME } from './scheme'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const LARKFIELD_LX8: ModelSheet = {
   id: 'larkfield-lx8',
@@ -22,18 +22,18 @@ export const LARKFIELD_LX8: ModelSheet = {
   idleA: { low: 0.3, high: 0.7 },
   keyedA: { low: 1.3, high: 2.2 },
   cautions: [
-    'First power with the current limit at 1.5 A, fuse and polarity checked first.',
+    'First power with the current limit at 1.5 A. Check fuse and polarity first.',
     'Dummy load for every transmission; never align into an antenna.',
-    'Bands A, B, C, E and F lie outside the CB plan: restored to the ' +
-      'standard state unless asked in writing and legal where it is used.',
-    'Limiter parts and the AM regulator first: both are often reworked for power.',
+    'Bands A, B, C, E and F lie outside the CB plan: restore the standard state ' +
+      'unless expansion is asked in writing and legal where the set is used.',
+    'Check limiter parts and the AM regulator first: both are often reworked for power.',
   ],
   specification: [
     { what: 'Supply', value: '13.8 V at the set while keyed, negative earth', source: RATED },
     {
       what: 'Bands',
       value: 'A 25.615, B 26.065, C 26.515, D 26.965, E 27.415, F 27.865 MHz for channel 1',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
     {
       what: 'Transmit',
@@ -45,12 +45,12 @@ export const LARKFIELD_LX8: ModelSheet = {
     {
       what: 'SSB',
       value: 'third-order products 25 dB below one tone, carrier 40 dB below PEP',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
     {
       what: 'Current',
       value: '0.3 to 0.7 A receiving, 1.3 to 2.2 A keyed, SSB peaks 2.5 to 4 A',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
   ],
   adjusters: LARKFIELD_LX8_ADJUSTERS,
@@ -62,7 +62,7 @@ export const LARKFIELD_LX8: ModelSheet = {
     {
       id: 'A3.16b',
       title: 'Counter module, clarifier range, panel meters',
-      why: 'display right on every band; clarifier nulls at 12 o\u2019clock',
+      why: 'display correct on every band; clarifier nulls at 12 o\u2019clock',
     },
     {
       id: 'A3.cov',

@@ -24,7 +24,7 @@ export const SIDEBAND: Record<'USB' | 'LSB', TargetSpec> = {
 export const DEPTH = within(0.85, 0.95, 0.9)
 export const DEVIATION = within(1700, 1900, 1900)
 export const PEP = within(10, 12, 12)
-/** At least 25 dB below one tone, 40 dB below PEP for the carrier (general trade knowledge). */
+/** At least 25 dB below one tone, 40 dB below PEP for the carrier (common practice). */
 export const IMD3 = within(25, null)
 export const CARRIER_LEAK = within(40, null)
 export const ADJACENT = within(null, -53)

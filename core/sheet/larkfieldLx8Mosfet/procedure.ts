@@ -37,11 +37,9 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     ...UNKEYED_STEP,
     id: 'A12.0',
     title: 'Warm-up',
-    cautions: [
-      'First power with the current limit at 1.5 A. Tab to chassis and the gate clamp checked first.',
-    ],
+    cautions: ['First power with the current limit at 1.5 A. Check tab to chassis and the gate clamp first.'],
     instruction: 'Leave it on for 20 minutes.',
-    why: 'Threshold and bias move with the heat.',
+    why: 'Threshold and bias drift with temperature.',
     points: [point('warm', 'Time since power-on', am.receiving(null), [want('onTimeS', within(1200, null))])],
   },
   {
@@ -52,8 +50,11 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     adjusters: ['VR9', 'RVG'],
     keyDownLimitS: 10,
     bias: { by: 'stage-current', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null },
-    cautions: [DUMMY_LOAD, 'Watch the current: it comes suddenly at the threshold. Meter off before RF.'],
-    instruction: 'USB, no drive: preset from its lowest end upward to 100 mA.',
+    cautions: [
+      DUMMY_LOAD,
+      'Watch the current: it rises suddenly at the threshold. Remove the meter before RF.',
+    ],
+    instruction: 'USB, no drive: raise the preset from its lowest end to 100 mA.',
     why: 'By current, not by a voltage copied from another set: thresholds differ by a volt.',
     points: [
       point('idle', 'Idle current', ssb.USB.keyed(MIDDLE, { setting: 'no drive' }), [
@@ -80,7 +81,7 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     needs: ['A12.6a'],
     cautions: [DUMMY_LOAD, 'Attenuator or sampler in front of the analyser.'],
     instruction: 'AM, second harmonic.',
-    why: 'A faster switch makes more of them.',
+    why: 'A faster device produces more of them.',
     points: [point('h', 'AM D 19, carrier', am.keyed(MIDDLE), [want('harmonicDbc', HARMONIC)])],
   },
   {
@@ -91,7 +92,7 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     adjusters: ['VR12'],
     cautions: [DUMMY_LOAD, RF_BURN],
     instruction: 'USB, two tones: PEP to the sheet; products 25 dB down.',
-    why: 'A gain of 1 to 2 dB is usual: the rule set does not grow with it.',
+    why: 'A gain of 1 to 2 dB is usual. The rule set does not grow with it.',
     points: [
       point('two', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES }), [
         want('pepW', PEP),
@@ -103,13 +104,13 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
   {
     ...STEP,
     id: 'A12.7b',
-    title: 'Carrier leak',
+    title: 'Carrier suppression',
     needs: ['A12.7a'],
     adjusters: ['VR6'],
-    instruction: 'USB, no audio: least carrier.',
-    why: 'More gain lifts what leaks.',
+    instruction: 'USB, no audio: adjust for minimum carrier.',
+    why: 'More gain also raises the residual carrier.',
     points: [
-      point('leak', 'Carrier below PEP', ssb.USB.keyed(MIDDLE, { setting: 'no audio' }), [
+      point('leak', 'Carrier suppression', ssb.USB.keyed(MIDDLE, { setting: 'no audio' }), [
         want('carrierLeakDb', CARRIER_LEAK),
       ]),
     ],
@@ -120,7 +121,7 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     title: 'AM carrier',
     needs: ['A12.7a'],
     adjusters: ['VR13'],
-    cautions: [DUMMY_LOAD, 'More carrier than a quarter of the PEP gives swing without modulation.'],
+    cautions: [DUMMY_LOAD, 'A carrier above a quarter of the PEP leaves no room for modulation.'],
     instruction: 'AM, D 19, no tone.',
     why: 'From the new PEP, by the same quarter.',
     points: [point('am', 'AM D 19, carrier', am.keyed(MIDDLE), [want('powerW', CARRIER)])],
@@ -131,9 +132,9 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     title: 'AM depth and spectrum',
     needs: ['A12.7c'],
     adjusters: ['VR14'],
-    cautions: [DUMMY_LOAD, 'Limiter parts first.'],
-    instruction: '1 kHz at 30 mV: depth; then 2.5 kHz: neighbours.',
-    why: 'Depth is relative to the carrier, so the carrier comes first.',
+    cautions: [DUMMY_LOAD, 'Check the limiter parts first.'],
+    instruction: '1 kHz at 30 mV: depth. Then 2.5 kHz: adjacent channels.',
+    why: 'Set the carrier first; depth is measured relative to it.',
     points: [
       point('tone', 'AM D 19, 1 kHz', am.keyed(MIDDLE, { toneHz: TONE_HZ, toneV: AM_DRIVE_V }), [
         want('depthNegativeRatio', DEPTH),

@@ -5,7 +5,7 @@ import { LARKFIELD_LX8 } from '../larkfieldLx8/sheet'
 import { LARKFIELD_LX8M_PROCEDURE } from './procedure'
 import { GATE_IDLE } from './targets'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 const OLD_BIAS = ['VR10', 'VR11']
 
 /**
@@ -21,8 +21,9 @@ export const LARKFIELD_LX8M: ModelSheet = {
   defaultRuleSetId: 'R-SHOP',
   cautions: [
     ...LARKFIELD_LX8.cautions,
-    'Converted: the type approval has ended where one is required (R-US13 and others); local regulation decides.',
-    'The tab of the device is its drain: insulator and paste, then tab to chassis measured before power.',
+    'Converted: the type approval has ended where one is required; local regulation decides.',
+    'The tab of the device is its drain: fit insulator ' +
+      'and paste, then measure tab to chassis before power.',
   ],
   specification: [
     ...LARKFIELD_LX8.specification.filter(s => s.what !== 'Idle current'),
@@ -34,7 +35,7 @@ export const LARKFIELD_LX8M: ModelSheet = {
     {
       what: 'Gate threshold',
       value: 'differs by a volt and more from device to device',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
     { what: 'Polarity diode and fuse', value: 'larger than before', source: 'common practice' },
   ],
@@ -66,7 +67,7 @@ export const LARKFIELD_LX8M: ModelSheet = {
     ...LARKFIELD_LX8.owed,
     {
       id: 'A12.3',
-      title: 'Clamp part gate to source fitted, tracking the heat',
+      title: 'Clamp part gate to source fitted, in thermal contact',
       why: 'without it: low output and poor SSB',
     },
     { id: 'A12.4', title: 'Tab to chassis measured open', why: 'the tab is the drain' },

@@ -37,8 +37,7 @@ function preset(
     where,
     turn: 'clockwise raises, 270\u00b0',
     tool: 'insulated blade, 2.5 mm',
-    caution:
-      'Note its position. Dirty: clean, then end to end ten times. The last fraction before the stop still counts.',
+    caution: 'Note its position. If dirty: clean, then turn end to end ten times.',
     board: { x, y },
   }
 }
@@ -66,7 +65,7 @@ export const OSMUND_27F_ADJUSTERS: readonly Adjuster[] = [
     where: 'right of the two trimmers',
     turn: 'more capacitance lowers, 180\u00b0 range',
     tool: CERAMIC,
-    caution: 'Its twin CT3 is the receive trimmer: identify by a touch of a few degrees and back.',
+    caution: 'CT3 beside it sets receive. Turn a few degrees and back to identify it.',
     board: { x: 0.7, y: 0.16 },
   },
   {
@@ -78,7 +77,7 @@ export const OSMUND_27F_ADJUSTERS: readonly Adjuster[] = [
     where: 'left of the two trimmers',
     turn: 'more capacitance lowers, 180\u00b0 range',
     tool: CERAMIC,
-    caution: 'Not in this procedure: leave it where it is.',
+    caution: 'Not part of this procedure: leave it as it is.',
     board: { x: 0.58, y: 0.16 },
   },
   core('L1', 'first drive coil', 'front row, first from the left', 0.14, 0.52),

@@ -17,9 +17,9 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     id: 'A1.0',
     title: 'Warm-up',
     keyDownLimitS: null,
-    cautions: ['First power with the current limit at 1.5 A; fuse and polarity first.'],
+    cautions: ['First power with the current limit at 1.5 A. Check fuse and polarity first.'],
     instruction: 'Leave the set on until it has warmed up for 20 minutes.',
-    why: 'Crystals drift most in the first minutes; a frequency set cold is wrong warm.',
+    why: 'Crystals drift most in the first minutes. A frequency set cold is wrong warm.',
     points: [
       point('warm', 'Time since power-on', receiving(null), [
         want('onTimeS', { kind: 'window', window: { low: 1200, high: null, aim: null } }),
@@ -37,8 +37,11 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
       'Buffered pin only: a probe on the crystal itself pulls it by tens of ppm.',
       'Clip the probe: a slip shorts the pin.',
     ],
-    instruction: 'Counter on pin 3 of IC2 from the print side. Turn the reference trimmer to 10.240 000 MHz.',
-    why: 'First, because a wrong reference hides behind the transmit trimmer and leaves the receiver lopsided.',
+    instruction:
+      'Counter on pin 3 of IC2 from the print side. Adjust the reference trimmer to 10.240 000 MHz.',
+    why:
+      'First, because the transmit trimmer can mask a wrong ' +
+      'reference, which leaves the receiver off centre.',
     points: [
       point('pin', 'IC2 pin 3', receiving(null, 'counter on the reference pin'), [
         want('referenceHz', {
@@ -58,9 +61,10 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     needs: ['A1.3'],
     keyDownLimitS: null,
     cautions: ['An unlocked set must not transmit.'],
-    instruction:
-      'Step to channel 1, 20, 40 and from 40 on to 1. Watch the lock lamp and type the time it takes.',
-    why: 'A fraction of a second is healthy, seconds are a fault. A VCO that locks everywhere is not touched.',
+    instruction: 'Step to channel 1, 20, 40 and from 40 on to 1. Watch the lock lamp and type the lock time.',
+    why:
+      'A fraction of a second is healthy, seconds are a ' +
+      'fault. Do not adjust a VCO that locks everywhere.',
     points: [
       lockPoint('to1', 'To channel 1', 1, 'from 20'),
       lockPoint('to20', 'To channel 20', 20, 'from 1'),
@@ -74,10 +78,11 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     title: 'Transmit frequency',
     needs: ['A1.3'],
     adjusters: ['CT2'],
-    cautions: [DUMMY_LOAD, 'Mark the starting position before you turn.'],
+    cautions: [DUMMY_LOAD, 'Mark the starting position first.'],
     instruction:
-      'Channel 20, keyed, no tone. Turn the right-hand trimmer until the counter reads a little above the channel.',
-    why: 'A shade high, because crystals mostly fall with age.',
+      'Channel 20, keyed, no tone. Adjust the right-hand trimmer ' +
+      'until the counter reads a little above the channel.',
+    why: 'Slightly high, because crystals mostly fall with age.',
     points: [
       point('ch20', 'Channel 20', keyed(20), [
         want('carrierHz', { kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }),
@@ -87,12 +92,12 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
   {
     ...STEP,
     id: 'A1.7',
-    title: 'Power as it is',
+    title: 'Power check before adjustment',
     needs: ['A1.4'],
     decides: true,
     criterion: { kind: 'spread', quantity: 'powerW', maxDb: 0.5 },
-    instruction: 'Measure channels 1, 20 and 40 on high power before any coil is touched.',
-    why: 'If all three are right and equal, the coils stay as they are: cores are waxed and break.',
+    instruction: 'Measure channels 1, 20 and 40 on high power before any coil is moved.',
+    why: 'If all three are within tolerance and equal, leave the coils: cores are waxed and break.',
     points: [powerPoint(1, HIGH_POWER), powerPoint(20, HIGH_POWER), powerPoint(40, HIGH_POWER)],
   },
   {
@@ -101,12 +106,12 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     title: 'Peak drive and output coils',
     needs: ['A1.7'],
     skipIf: 'A1.7',
-    cautions: [DUMMY_LOAD, RF_BURN, 'Warm the wax first; the right tool or the core splits.'],
+    cautions: [DUMMY_LOAD, RF_BURN, 'Soften the wax and use the correct tool; cores split.'],
     adjusters: ['L1', 'L2', 'L3', 'L4', 'L5', 'L6', 'L7'],
     criterion: { kind: 'peak', quantity: 'powerW', gainDb: 0.1 },
     instruction:
-      'Channel 20. Peak the cores in order, past the top and back. Take a ' +
-      'reading after each pass; stop when a pass gains less than 0.1 dB.',
+      'Channel 20. Peak the cores in order, past the peak and back. Take ' +
+      'a reading after each pass. Stop when a pass gains less than 0.1 dB.',
     why: 'From the oscillator towards the antenna, since every stage needs the drive of the one before.',
     points: [powerPoint(20, null, false)],
   },
@@ -120,8 +125,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     adjusters: ['L5', 'L6'],
     criterion: { kind: 'spread', quantity: 'powerW', maxDb: 0.5 },
     instruction:
-      'Offset one coil towards the weak end and its neighbour towards the other until the three agree.',
-    why: 'An over-peaked line-up transmits at one end of the band only.',
+      'Offset one coil towards the weak end and its ' + 'neighbour towards the other until the three agree.',
+    why: 'An over-peaked set transmits at one end of the band only.',
     points: [powerPoint(1, null, false), powerPoint(20, null, false), powerPoint(40, null, false)],
   },
   {
@@ -132,9 +137,9 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     adjusters: ['L7'],
     cautions: [DUMMY_LOAD, RF_BURN],
     instruction:
-      'Channel 20. This set has no power preset: set the power with the ' +
-      'output loading coil, then measure the balance again.',
-    why: 'Not beyond: chasing more than the rated power makes scrap and spreads into the neighbours.',
+      'Channel 20. This set has no power preset: set the power with ' +
+      'the output loading coil, then measure the balance again.',
+    why: 'Not beyond: more than the rated power shortens life and spreads into adjacent channels.',
     points: [powerPoint(20, HIGH_POWER)],
   },
   {
@@ -154,8 +159,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     needs: ['A1.5'],
     adjusters: ['RV2'],
     instruction:
-      'Channel 20, 1 kHz tone at the microphone socket. Raise its level ' +
-      'until the deviation no longer grows, then set the preset.',
+      'Channel 20, 1 kHz tone at the microphone socket. Raise its ' +
+      'level until the deviation no longer grows, then set the preset.',
     why: 'Full limiting, both polarities, absolute maximum 2.5 kHz. A whistle is only a cross-check.',
     points: [
       point('tone', 'Channel 20, 1 kHz', keyed(20, { toneHz: TONE_HZ }), [
@@ -171,8 +176,8 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
     needs: ['A1.10'],
     adjusters: ['RV3'],
     instruction:
-      'Channel 20, high power. Set the preset until the panel meter ' +
-      'shows what the power meter shows; type its reading.',
+      'Channel 20, high power. Set the preset until the panel ' +
+      'meter agrees with the power meter. Type its reading.',
     why: 'The owner judges the set by this meter for years.',
     points: [
       point('panel', 'Panel meter', keyed(20, { also: 'read the set\u2019s own meter' }), [

@@ -1,6 +1,6 @@
 import type { MixingScheme, TestPoint } from '../modelSheet'
 
-/** Crystals are seldom more than this off when nobody has looked (general trade knowledge). */
+/** Crystals are seldom more than this off when nobody has looked (common practice). */
 const PRIOR_PPM = 60
 /** The reference is divided to the channel step of 10 kHz. */
 const TO_STEP = 1 / 1024

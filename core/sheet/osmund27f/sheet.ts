@@ -4,7 +4,7 @@ import { OSMUND_27F_MATRIX } from './matrix'
 import { OSMUND_27F_PROCEDURE } from './procedure'
 import { OSMUND_27F_SCHEME, OSMUND_27F_TEST_POINTS } from './scheme'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const OSMUND_27F: ModelSheet = {
   id: 'osmund-27f',
@@ -21,9 +21,9 @@ export const OSMUND_27F: ModelSheet = {
   idleA: { low: 0.2, high: 0.45 },
   keyedA: { low: 0.9, high: 1.4 },
   cautions: [
-    'First power with the current limit at 1.5 A, fuse and polarity checked first.',
+    'First power with the current limit at 1.5 A. Check fuse and polarity first.',
     'Dummy load for every transmission; never align into an antenna.',
-    'Measure as found, receiver included, before anything is turned.',
+    'Measure as found, receiver included, before any adjustment.',
     'Converted boards may carry a memory chip on a sub-board that remaps channels and hides the reference pin.',
   ],
   specification: [
@@ -45,7 +45,7 @@ export const OSMUND_27F: ModelSheet = {
     {
       what: 'Current',
       value: '0.2 to 0.45 A receiving, 0.9 to 1.4 A keyed',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
   ],
   adjusters: OSMUND_27F_ADJUSTERS,
@@ -56,8 +56,8 @@ export const OSMUND_27F: ModelSheet = {
   boards: [{ side: 'parts', drawing: 'osmund-27f', pictureId: null }],
   typicalFaults: [
     {
-      seen: 'every channel low by the same ppm, receiver lopsided',
-      cause: 'reference aged, hidden behind the transmit trimmer',
+      seen: 'every channel low by the same ppm, receiver off centre',
+      cause: 'reference aged, masked by the transmit trimmer',
       cure: 'CT1 first, then CT2',
     },
     { seen: 'one end of the band without power', cause: 'coils over-peaked', cure: 'balance with L5 and L6' },

@@ -9,7 +9,7 @@ export const OSMUND_40A_ADJUSTERS: readonly Adjuster[] = [
     designator: 'C31',
     kind: 'fixed-part',
     role: 'reference',
-    name: 'fixed capacitor in the place of the reference trimmer',
+    name: 'fixed capacitor in place of the reference trimmer',
     moves: 'transmit, receive, lock: everything',
     where: 'beside the 10.240 MHz crystal',
     turn: 'does not turn: a trimmer has to be fitted',
@@ -49,6 +49,7 @@ export const OSMUND_40A_ADJUSTERS: readonly Adjuster[] = [
     'modulation preset',
     'depth at which the limiter holds',
     ['beside the microphone amplifier', 0.34, 0.88],
-    'Check first that the limiter parts are all there: without them it does nothing. Note its position.',
+    'First check that the limiter parts are all present: ' +
+      'without them it has no effect. Note its position.',
   ),
 ]

@@ -43,7 +43,7 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     id: 'A2.0',
     title: 'Warm-up',
     keyDownLimitS: null,
-    cautions: ['First power with the current limit at 1.5 A; fuse and polarity first.'],
+    cautions: ['First power with the current limit at 1.5 A. Check fuse and polarity first.'],
     instruction: 'Leave the set on until it has warmed up for 20 minutes.',
     why: 'Crystal and VCO drift most in the first minutes.',
     points: [point('warm', 'Time since power-on', receiving(null), [want('onTimeS', within(1200, null))])],
@@ -58,7 +58,7 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     cautions: ['An unlocked set must not transmit.', WAX],
     instruction:
       'Channel 1: set the VCO coil to the sheet\u2019s voltage at TP3. Then ' +
-      'step through the channels and see that it locks everywhere.',
+      'step through the channels and check that it locks everywhere.',
     why: 'In the middle of its range it locks on all forty, warm and cold. Re-wax afterwards.',
     points: [
       point('vco', 'TP3, channel 1', receiving(1, 'high-impedance meter on TP3'), [want('vcoV', VCO)]),
@@ -74,20 +74,20 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     adjusters: ['C31'],
     cautions: [DUMMY_LOAD, 'Short keying with pauses: the final heats and drifts.'],
     instruction:
-      'Channel 19, keyed, no tone. This set has a fixed capacitor where a trimmer could ' +
-      'be: if the error is too large, ask the owner whether one may be fitted.',
-    why: 'Books allow 200 Hz, the workshop 50 Hz; nobody hears either on AM.',
+      'Channel 19, keyed, no tone. This set has a fixed capacitor in place of a trimmer. ' +
+      'If the error is too large, ask the owner whether a trimmer may be fitted.',
+    why: 'Service practice allows 200 Hz, the workshop 50 Hz; neither is audible on AM.',
     points: [point('ch19', 'Channel 19', keyed(19), [want('carrierHz', FREQUENCY)])],
   },
   {
     ...STEP,
     id: 'A2.6a',
-    title: 'Power as it is',
+    title: 'Power check before adjustment',
     needs: ['A2.4'],
     decides: true,
     criterion: { kind: 'spread', quantity: 'powerW', maxDb: 0.5 },
-    instruction: 'Measure channels 1, 19 and 40 before any coil is touched.',
-    why: 'If all three are right and equal, the coils stay as they are: cores are waxed and break.',
+    instruction: 'Measure channels 1, 19 and 40 before any coil is moved.',
+    why: 'If all three are within tolerance and equal, leave the coils: cores are waxed and break.',
     points: [powerPoint(1), powerPoint(19), powerPoint(40)],
   },
   {
@@ -100,8 +100,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     cautions: [DUMMY_LOAD, RF_BURN, WAX],
     criterion: { kind: 'peak', quantity: 'powerW', gainDb: 0.1 },
     instruction:
-      'Channel 19. Peak the cores in order, past the top and back. Take a ' +
-      'reading after each pass; stop when a pass gains less than 0.1 dB.',
+      'Channel 19. Peak the cores in order, past the peak and back. Take ' +
+      'a reading after each pass. Stop when a pass gains less than 0.1 dB.',
     why: 'From the oscillator towards the antenna, since every stage needs the drive of the one before.',
     points: [powerPoint(19, false)],
   },
@@ -116,7 +116,7 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     criterion: { kind: 'spread', quantity: 'powerW', maxDb: 0.5 },
     instruction:
       'Offset one coil towards the weak end and its neighbour towards the other until the three agree.',
-    why: 'An over-peaked line-up transmits at one end of the band only.',
+    why: 'An over-peaked set transmits at one end of the band only.',
     points: [powerPoint(1, false), powerPoint(19, false), powerPoint(40, false)],
   },
   {
@@ -129,7 +129,7 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     instruction: 'Channel 19, no tone. Set the carrier preset.',
     why:
       'A carrier above a quarter of what the final can reach leaves ' +
-      'no room for the modulation and cooks the regulator.',
+      'no room for the modulation and overheats the regulator.',
     points: [powerPoint(19)],
   },
   {
@@ -138,16 +138,13 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     title: 'Depth',
     needs: ['A2.7'],
     adjusters: ['RV5'],
-    cautions: [
-      DUMMY_LOAD,
-      'Limiter parts first: refit what was clipped or taken out before any depth is set.',
-    ],
+    cautions: [DUMMY_LOAD, 'Limiter parts first: refit any that are missing before setting the depth.'],
     instruction:
-      '1 kHz at 30 mV, microphone gain full: set the preset, then raise the ' +
-      'drive by 10 and by 16 dB and see that the depth holds.',
+      '1 kHz at 30 mV, microphone gain full: set the preset. Then raise ' +
+      'the drive by 10 and by 16 dB and check that the depth holds.',
     why:
-      'Depth is set after the carrier, because it is relative to it. ' +
-      'The limiter has to hold it when somebody shouts.',
+      'Set the carrier first; depth is measured relative to ' +
+      'it. The limiter has to hold it when somebody shouts.',
     points: [
       depthPoint('drive', 'Drive 30 mV', 0),
       depthPoint('up10', 'Drive +10 dB', 10),
@@ -162,7 +159,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     adjusters: ['L9'],
     cautions: [DUMMY_LOAD, 'Attenuator or sampler in front of the analyser.'],
     instruction:
-      'Channel 19, 2.5 kHz tone: power in the adjacent channels. Then set the trap for the least second harmonic.',
+      'Channel 19, 2.5 kHz tone: power in the adjacent ' +
+      'channels. Then set the trap for minimum second harmonic.',
     why: 'More watts on the meter may be splatter.',
     points: [
       point('spectrum', 'Adjacent channel, second harmonic', keyed(19, { toneHz: 2500, toneV: DRIVE_V }), [
@@ -181,8 +179,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     cautions: ['Never key into the generator: disconnect it or use an attenuator.'],
     instruction: 'RF gain full, squelch open, noise blanker off. Audible threshold, then SINAD at 1 \u00b5V.',
     why:
-      'A receiver found deaf after the transmitter is finished costs a ' +
-      'second round. At the limit of physics the cans stay untouched.',
+      'A receiver found deaf after the transmitter is finished ' +
+      'costs a second round. At the thermal limit, leave the cans.',
     points: [
       point('threshold', 'Audible threshold', receiving(19, 'generator 1 kHz AM 30 %'), [
         want('audibleV', AUDIBLE),
@@ -198,8 +196,7 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     title: 'Panel RF meter',
     needs: ['A2.7'],
     adjusters: ['RV1'],
-    instruction:
-      'Channel 19, no tone. Set the preset until the panel meter shows what the power meter shows.',
+    instruction: 'Channel 19, no tone. Set the preset until the panel meter agrees with the power meter.',
     why: 'The owner judges the set by this meter for years.',
     points: [
       point('panel', 'Panel meter', keyed(19, { also: 'read the set\u2019s own meter' }), [
@@ -223,8 +220,8 @@ export const OSMUND_40A_PROCEDURE: readonly Step[] = [
     cautions: ['Never key into the generator.'],
     instruction: 'Generator at 100 \u00b5V: set the preset to S9.',
     why:
-      'S9 is 100 \u00b5V by CB practice. A meter that is right on a ' +
-      'deaf receiver proves nothing: threshold first.',
+      'S9 is 100 µV in CB practice. A correct S-meter on ' +
+      'a deaf receiver proves nothing: threshold first.',
     points: [
       point('s9', 'S-meter at 100 \u00b5V', receiving(19, 'RF gain full', { inputV: S9_V }), [
         want('sMeter', S9),

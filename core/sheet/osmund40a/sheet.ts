@@ -3,7 +3,7 @@ import { OSMUND_40A_ADJUSTERS } from './adjusters'
 import { OSMUND_40A_MATRIX } from './matrix'
 import { OSMUND_40A_PROCEDURE } from './procedure'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const OSMUND_40A: ModelSheet = {
   id: 'osmund-40a',
@@ -21,10 +21,10 @@ export const OSMUND_40A: ModelSheet = {
   idleA: { low: 0.2, high: 0.5 },
   keyedA: { low: 1, high: 1.6 },
   cautions: [
-    'First power with the current limit at 1.5 A, fuse and polarity checked first.',
+    'First power with the current limit at 1.5 A. Check fuse and polarity first.',
     'Dummy load for every transmission; never align into an antenna.',
-    'Measure as found, receiver included, before anything is turned.',
-    'Look for the limiter parts before any depth is believed: they are often clipped out.',
+    'Measure as found, receiver included, before any adjustment.',
+    'Look for the limiter parts before believing any depth reading: they are often clipped out.',
   ],
   specification: [
     { what: 'Supply', value: '13.8 V at the set while keyed, negative earth', source: RATED },
@@ -44,7 +44,7 @@ export const OSMUND_40A: ModelSheet = {
     {
       what: 'Current',
       value: '0.2 to 0.5 A receiving, 1.0 to 1.6 A keyed, peaks 2 to 2.8 A',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
   ],
   adjusters: OSMUND_40A_ADJUSTERS,

@@ -1,7 +1,7 @@
 import type { Adjuster } from '../modelSheet'
 import { control, preset, trimmer } from '../stepBase'
 
-const HOT = 'Off resonance all input is heat: the first steps are the critical ones.'
+const HOT = 'Off resonance all input becomes heat: the first steps are the critical ones.'
 
 /** Controls that are tuned at every change of band, then what is set once inside. */
 export const QUILLON_HB150_ADJUSTERS: readonly Adjuster[] = [
@@ -27,7 +27,7 @@ export const QUILLON_HB150_ADJUSTERS: readonly Adjuster[] = [
     'bias',
     'idle current of both valves',
     ['under the chassis, beside the bias supply', 0.3, 0.5],
-    'High voltage near by: only people competent for it; discharge, measure below 30 V, one hand.',
+    'High voltage near by: competent persons only; discharge, check for less than 30 V, one hand.',
   ),
   trimmer('TC9', 'neutralising', 'neutralising capacitor', 'feedback through the valves', [
     'in the output cage',

@@ -26,14 +26,14 @@ export const QUILLON_HB150_MATRIX: readonly MeasurePoint[] = [
   point(
     'idle',
     'Idle current, 20 m, carrier and microphone down',
-    usb.keyed(TWENTY, { setting: 'no drive', also: 'three ticks of 20 mA' }),
+    usb.keyed(TWENTY, { setting: 'no drive', also: 'three divisions of 20 mA' }),
     [want('stageIdleA', IDLE)],
   ),
   ...BANDS.map(band =>
     point(
       `band-${band}`,
       `${channelName('hf-five', band)}, tuned, full carrier`,
-      cw.keyed(band, { setting: TUNED, also: 'at most 10 s until dipped' }),
+      cw.keyed(band, { setting: TUNED, also: '10 s at most until dipped' }),
       [
         want('plateA', PLATE),
         want('powerW', OUTPUT),

@@ -4,7 +4,7 @@ import { QUILLON_HB150_MATRIX } from './matrix'
 import { QUILLON_HB150_PROCEDURE } from './procedure'
 import { TUNED } from './targets'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const QUILLON_HB150: ModelSheet = {
   id: 'quillon-hb150',
@@ -22,20 +22,20 @@ export const QUILLON_HB150: ModelSheet = {
   idleA: { low: 0.26, high: 0.52 },
   keyedA: { low: 1.1, high: 1.6 },
   cautions: [
-    'Several hundred to over 1000 V inside, lethal: only people competent for it. Plug out, ' +
-      'wait, discharge through a resistor, measure below 30 V, one hand, no ring or watch.',
+    'Several hundred to over 1000 V inside, lethal: competent persons only. Unplug, wait, ' +
+      'discharge through a resistor, check for less than 30 V, one hand, no ring or watch.',
     'The bleeder may be open: high voltage stays for hours.',
-    'Dummy load for every transmission; at most 10 s keyed until dipped, 20 s after, rest 30 to 60 s.',
+    'Dummy load for every transmission; 10 s keyed at most until dipped, 20 s after, rest 30 to 60 s.',
     'Long unused: heaters first, on a lamp limiter or variable transformer.',
   ],
   specification: [
     {
       what: 'Supply',
       value: '230 V mains: 60 to 120 W receiving, 250 to 350 W keyed',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
     { what: 'Output', value: '100 to 140 W CW and PEP', source: 'common practice' },
-    { what: 'Idle current', value: '60 mA for the pair: 3 ticks of 20 mA', source: RATED },
+    { what: 'Idle current', value: '60 mA for the pair: 3 divisions of 20 mA', source: RATED },
     {
       what: 'Plate',
       value: '800 V, 250 mA tuned; output above 0.7 of the plate input is a wrong reading',
@@ -43,7 +43,7 @@ export const QUILLON_HB150: ModelSheet = {
     },
     {
       what: 'AM',
-      value: 'carrier 25 to 30 W, crests about 120 W, cathode current at most 200 mA',
+      value: 'carrier 25 to 30 W, peaks about 120 W, cathode current 200 mA max.',
       source: 'common practice',
     },
     { what: 'S9', value: '50 \u00b5V at the antenna socket', source: 'common practice' },

@@ -3,7 +3,7 @@ import { QUILLON_P5_ADJUSTERS } from './adjusters'
 import { QUILLON_P5_MATRIX } from './matrix'
 import { QUILLON_P5_PROCEDURE } from './procedure'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const QUILLON_P5: ModelSheet = {
   id: 'quillon-p5',
@@ -33,7 +33,7 @@ export const QUILLON_P5: ModelSheet = {
     {
       what: 'Current',
       value: '30 to 100 mA receiving, 0.7 to 1.3 A keyed',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
   ],
   adjusters: QUILLON_P5_ADJUSTERS,

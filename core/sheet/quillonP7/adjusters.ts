@@ -2,7 +2,7 @@ import type { MenuFormat } from '../../quantity'
 import type { Adjuster } from '../modelSheet'
 import { menuValue } from '../stepBase'
 
-const MENU = 'menu, tuning knob; hold to save until it says so'
+const MENU = 'menu, tuning knob; hold to save until it confirms'
 /** @param more which way and in which modes, where the entry says it */
 const number = (
   designator: string,

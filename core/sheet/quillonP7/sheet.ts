@@ -3,7 +3,7 @@ import { QUILLON_P7_ADJUSTERS } from './adjusters'
 import { QUILLON_P7_MATRIX } from './matrix'
 import { QUILLON_P7_PROCEDURE } from './procedure'
 
-const RATED = 'model sheet (invented set)'
+const RATED = 'service sheet (invented set)'
 
 export const QUILLON_P7: ModelSheet = {
   id: 'quillon-p7',
@@ -20,10 +20,10 @@ export const QUILLON_P7: ModelSheet = {
   idleA: { low: 0.2, high: 0.4 },
   keyedA: { low: 0.7, high: 1.4 },
   cautions: [
-    'First power with the current limit at 2 A, polarity checked first; no protection diode in this set.',
+    'First power with the current limit at 2 A. Check ' + 'polarity first: this set has no protection diode.',
     'Dummy load for every transmission.',
     'Bias before power: wrong bias overheats the final in seconds.',
-    'Write every menu number down before the first change; a value is kept only after hold-to-save.',
+    'Write every menu number down before the first change. A value is saved only after hold-to-save.',
   ],
   specification: [
     { what: 'Supply', value: '12 to 13.8 V', source: RATED },
@@ -33,7 +33,7 @@ export const QUILLON_P7: ModelSheet = {
     {
       what: 'Current',
       value: '0.2 to 0.4 A receiving, 0.7 to 1.4 A keyed',
-      source: 'general trade knowledge',
+      source: 'common practice',
     },
   ],
   adjusters: QUILLON_P7_ADJUSTERS,

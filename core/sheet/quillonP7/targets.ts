@@ -37,6 +37,6 @@ export const RISE_CW = { ...RISE, stepId: 'A9.4' } as const
 export const SENSITIVITY = within(null, 0.3e-6)
 export const S9_V = 50e-6
 export const S9 = within(8, 10, 9)
-/** Third-order products at least 25 dB below one tone (general trade knowledge). */
+/** Third-order products at least 25 dB below one tone (common practice). */
 export const IMD3 = within(25, null)
 export const TWO_TONES = 'two tones 700 and 1900 Hz, 30 mV peak'

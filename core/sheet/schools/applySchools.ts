@@ -22,9 +22,9 @@ const S9_V: Readonly<Record<string, number>> = { a: 100e-6, b: 50e-6 }
 /** @throws {CoreError} unknown-item: no such school, or no such side of it */
 export function schoolOf(id: string, optionId?: string): School {
   const school = SCHOOLS.find(s => s.id === id)
-  if (!school) throw new CoreError('unknown-item', `no school "${id}"`)
+  if (!school) throw new CoreError('unknown-item', `no workshop practice "${id}"`)
   if (optionId !== undefined && !school.options.some(o => o.id === optionId))
-    throw new CoreError('unknown-item', `school ${id} has no side "${optionId}"`)
+    throw new CoreError('unknown-item', `workshop practice ${id} has no option "${optionId}"`)
   return school
 }
 

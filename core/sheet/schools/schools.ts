@@ -8,11 +8,12 @@ export const SCHOOLS: readonly School[] = [
     defaultId: 'b',
     acts: true,
     because:
-      'on old crystal sets with FM or AM; on SSB, stable references and menu sets the sheet asks for exact',
+      'on old crystal sets with FM or AM; on SSB, stable ' +
+      'references and menu-adjusted sets the sheet asks for exact',
     options: [
       { id: 'a', words: 'exactly on nominal: nothing less is proper' },
       { id: 'b', words: '10 to 20 Hz above: crystals fall with age, so it passes through nominal' },
-      { id: 'c', words: 'anywhere in book tolerance, 200 Hz: nobody hears it on AM' },
+      { id: 'c', words: 'anywhere within 200 Hz, the usual service tolerance: inaudible on AM' },
     ],
   },
   {
@@ -22,8 +23,8 @@ export const SCHOOLS: readonly School[] = [
     acts: false,
     because: 'near enough only if transmit and receive trimmers are each set and the residual is shown',
     options: [
-      { id: 'a', words: 'exact, or the receive side is lopsided' },
-      { id: 'b', words: '10 ppm short is left rather than order a crystal' },
+      { id: 'a', words: 'exact, or the receiver is off centre' },
+      { id: 'b', words: '10 ppm of error is left rather than order a crystal' },
     ],
   },
   {
@@ -31,7 +32,7 @@ export const SCHOOLS: readonly School[] = [
     question: 'When to start measuring',
     defaultId: 'a',
     acts: true,
-    because: 'passing the gate is allowed and stays in the record',
+    because: 'the warm-up hold may be passed and stays in the log',
     options: [
       { id: 'a', words: 'after 20 to 30 minutes, with the drift watched' },
       { id: 'b', words: 'at once' },
@@ -53,14 +54,14 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'S05',
-    question: 'Is more indicated power good',
+    question: 'Whether more indicated power is good',
     defaultId: 'a',
     acts: false,
     because: 'balance on high-power sets',
     options: [
-      { id: 'a', words: 'no: often splatter, only the channel counts' },
+      { id: 'a', words: 'no: often splatter; only power in the channel counts' },
       { id: 'b', words: 'show the owner the largest clean peak' },
-      { id: 'c', words: 'balance mean and peak, check with supply current' },
+      { id: 'c', words: 'balance average and peak, check with supply current' },
     ],
   },
   {
@@ -80,7 +81,7 @@ export const SCHOOLS: readonly School[] = [
     question: 'Peak or average reading',
     defaultId: 'a',
     acts: false,
-    because: 'kind of meter is kept with the reading; verdicts want a true one',
+    because: 'kind of meter is stored with the reading; verdicts need a true one',
     options: [
       { id: 'a', words: 'both: peak tells modulation, average what ordinary meters show' },
       { id: 'b', words: 'only a true-reading test set counts' },
@@ -92,7 +93,7 @@ export const SCHOOLS: readonly School[] = [
     question: 'Whose meter is right',
     defaultId: 'a',
     acts: false,
-    because: 'weighed by uncertainty and calibration date',
+    because: 'weighted by uncertainty and calibration date',
     options: [
       { id: 'a', words: 'the calibrated one, even against two others' },
       { id: 'b', words: 'the owner\u2019s cheap meter is presumed wrong' },
@@ -106,7 +107,7 @@ export const SCHOOLS: readonly School[] = [
     acts: false,
     because: 'where both meters exist, else power',
     options: [
-      { id: 'a', words: 'dip for plate, most plate current for preselector, then power outside' },
+      { id: 'a', words: 'dip for plate, maximum plate current for preselector, then power outside' },
       { id: 'b', words: 'output power only' },
     ],
   },
@@ -234,7 +235,7 @@ export const SCHOOLS: readonly School[] = [
     question: 'Deviation target',
     defaultId: 'b',
     acts: false,
-    because: 'by rule set: the UK plan takes the first; by ear is no value',
+    because: 'by rule set: the UK plan takes the first; by ear is not a measurement',
     options: [
       { id: 'a', words: '2.5 kHz, absolute maximum of the older UK plan' },
       { id: 'b', words: '1.9 kHz for 2 kHz rule sets' },
@@ -243,13 +244,13 @@ export const SCHOOLS: readonly School[] = [
   },
   {
     id: 'S21',
-    question: 'Adjusting what is good',
+    question: 'Adjusting what is within tolerance',
     defaultId: 'a',
     acts: false,
-    because: 'by the book on request, on frequency-wide sets or after a main part',
+    because: 'to the sheet on request, on frequency-wide sets or after a main part',
     options: [
       { id: 'a', words: 'leave what is in specification: cores break' },
-      { id: 'b', words: 'full alignment, to find no change' },
+      { id: 'b', words: 'full alignment, even if nothing changes' },
     ],
   },
   {
@@ -269,7 +270,7 @@ export const SCHOOLS: readonly School[] = [
     question: 'Limit of modification',
     defaultId: 'a',
     acts: false,
-    because: 'unless asked in writing and legal; restored and measured again',
+    because: 'not unless asked in writing and legal; restored and measured again',
     options: [
       { id: 'a', words: 'stock only' },
       { id: 'b', words: 'expand, then restore' },
@@ -304,7 +305,7 @@ export const SCHOOLS: readonly School[] = [
     question: 'Spread or waxed coils that look odd',
     defaultId: 'a',
     acts: false,
-    because: 'as a reminder that comes up by itself',
+    because: 'as a reminder that returns by itself',
     options: [
       { id: 'a', words: 'leave, look again if something shows' },
       { id: 'b', words: 'fix at once' },

@@ -25,8 +25,8 @@ const PROCEDURE: readonly Step[] = [
     title: 'Frequency plan, warm-up',
     cautions: [LICENCE],
     instruction:
-      'Write down the new frequency of the board: the old one plus the wanted shift divided by ' +
-      'the multiplication after it, one offset per mode, every band. 20 minutes on.',
+      'Write down the new frequency of the board: the old one plus the wanted shift divided ' +
+      'by the multiplication after it, one offset per mode, every band. 20 minutes on.',
     why: 'A shift of 200 kHz is 200 kHz where the crystal is used once and 100 kHz where it is doubled.',
     points: [point('warm', 'Time since power-on', am.receiving(null), [want('onTimeS', within(1200, null))])],
   },
@@ -38,9 +38,9 @@ const PROCEDURE: readonly Step[] = [
     adjusters: ['L19'],
     cautions: [UNLOCKED],
     instruction:
-      'Lowest and highest channel of every band: control voltage in its ' +
-      'window, locked everywhere, receiving and transmitting.',
-    why: 'The slope of the VCO says how far it reaches; an unlocked set must not transmit.',
+      'Lowest and highest channel of every band: control voltage ' +
+      'within tolerance, locked everywhere, on receive and transmit.',
+    why: 'The slope of the VCO shows how far it reaches; an unlocked set must not transmit.',
     points: [
       point('low', 'Lowest channel', am.receiving(bandChannel('A', 1), null, { coverage: 'expanded' }), [
         want('vcoV', VCO),
@@ -55,11 +55,11 @@ const PROCEDURE: readonly Step[] = [
     id: 'A13.3',
     title: 'Board in, crystal out',
     needs: ['A13.2'],
-    cautions: ['Photo before anything is lifted. Too much level makes spurious signals.'],
+    cautions: ['Take a photo before lifting anything. Too high a level causes spurious signals.'],
     instruction:
-      'Crystal and its tuning out, signal in at the common point after them, ' +
-      'at the level the crystal stage gave; bracket near, lead short, ' +
-      'ground, supply decoupled. Then the reference at its pin.',
+      'Remove the crystal and its tuning. Feed the signal in at the common ' +
+      'point after them, at the level of the crystal stage; board near, lead ' +
+      'short, ground, supply decoupled. Then check the reference at its pin.',
     why: 'A long lead picks up and radiates.',
     points: [
       point('ref', 'Reference at its pin', am.receiving(null), [
@@ -74,10 +74,11 @@ const PROCEDURE: readonly Step[] = [
     needs: ['A13.3'],
     cautions: [DUMMY_LOAD, 'Note the original values of the board before the first change.'],
     actions: [
-      { kind: 'power-cycle', words: 'Off, wait, on: the board must come back on its values.', reread: [] },
+      { kind: 'power-cycle', words: 'Off, wait, on: the board must start with its values.', reread: [] },
     ],
     instruction:
-      'Find the lines that say USB and LSB, let the board follow them, enter its offsets; one tone of 1 kHz.',
+      'Find the lines that carry USB and LSB, let the board ' +
+      'follow them, enter its offsets; one tone of 1 kHz.',
     why: 'The board must know the mode, or one sideband is off by hundreds of hertz.',
     points: [
       point('am', 'AM', am.keyed(MIDDLE), [want('carrierHz', FREQUENCY)]),
@@ -96,7 +97,7 @@ const PROCEDURE: readonly Step[] = [
     needs: ['A13.5'],
     cautions: [DUMMY_LOAD, LICENCE],
     instruction: 'Channel 19 of each band: frequency.',
-    why: 'A preset for a sister model puts one band wrong.',
+    why: 'A setting for a sister model puts one band off.',
     points: SIX_BANDS.map(b =>
       point(
         `band-${b}`,
@@ -114,8 +115,9 @@ const PROCEDURE: readonly Step[] = [
     adjusters: ['L40', 'L41', 'L43'],
     criterion: { kind: 'spread', quantity: 'pepW', maxDb: 1 },
     instruction:
-      'USB, one tone, channel 19 of each band: peak, then offset for equal power. Then drift log and soak.',
-    why: 'A new range moves the middle of the coils.',
+      'USB, one tone, channel 19 of each band: peak, then ' +
+      'offset for equal power. Then drift log and soak test.',
+    why: 'A new range shifts the middle of the coils.',
     points: SIX_BANDS.map(b =>
       point(
         `pep-${b}`,
@@ -142,6 +144,10 @@ export const STABLE_REFERENCE: ModelSheet = {
     ),
   },
   owed: [
-    { id: 'A13.8', title: 'Drift log and soak with the new reference', why: 'the reason for fitting it' },
+    {
+      id: 'A13.8',
+      title: 'Drift log and soak test with the new reference',
+      why: 'the reason for fitting it',
+    },
   ],
 }

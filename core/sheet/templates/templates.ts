@@ -41,7 +41,7 @@ export const SHEET_TEMPLATES: readonly SheetTemplate[] = [
   },
   {
     id: 'menu-mobile',
-    name: 'Menu-set mobile',
+    name: 'Menu-adjusted mobile',
     what: 'hexadecimal values in a service menu; originals first',
     like: CORVID_M6,
   },
@@ -66,7 +66,7 @@ export const SHEET_TEMPLATES: readonly SheetTemplate[] = [
   {
     id: 'high-power',
     name: 'High-power mobile',
-    what: 'volts while speaking, carrier against PEP, one safe mark',
+    what: 'volts on voice, carrier and PEP, one safe mark',
     like: BRANTWICK_TALLIS60,
   },
   {
@@ -220,9 +220,9 @@ export function blankSheet(id: string, model: string, day: string): ModelSheet {
     procedure: [
       {
         id: '1',
-        title: 'Power as it is',
-        instruction: 'Measure before anything is turned.',
-        why: 'What is right stays as it is.',
+        title: 'Power check before adjustment',
+        instruction: 'Measure before any adjustment.',
+        why: 'What is within tolerance stays as it is.',
         cautions: ['Dummy load on the antenna socket. Never align into an antenna.'],
         points: [
           {

@@ -112,18 +112,19 @@ export function referenceNotes(v: AmFigures): Note[] {
     return [
       note(
         'carrier-given',
-        'Depths refer to the mean envelope; under "unmodulated" to the level of ' +
-          'the unmodulated carrier that was given: that holds at the same gain of ' +
-          'the receiver only, and to about 1 % (from memory).',
+        'Depths are relative to the mean envelope; under "unmodulated" to ' +
+          'the level of the unmodulated carrier that was given. That holds at ' +
+          'the same gain of the receiver only, and to about 1 % (from memory).',
       ),
     ]
   return [
     note(
       'carrier-reference',
       v.unmodulated
-        ? 'Depths refer to the mean envelope; under "unmodulated" to the unmodulated carrier of the same recording.'
-        : `Depths refer to the mean envelope${cycles}: the recording holds no ` +
-            'unmodulated carrier, so a shift of the carrier cannot be told.',
+        ? 'Depths are relative to the mean envelope; under "unmodulated" ' +
+            'to the unmodulated carrier of the same recording.'
+        : `Depths are relative to the mean envelope${cycles}. The recording ` +
+            'holds no unmodulated carrier, so carrier shift cannot be measured.',
     ),
   ]
 }

@@ -187,27 +187,24 @@ function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {
   const hz = (f: number) => `${Math.round(f)} Hz`
   return [
     toneHz !== null
-      ? note(
-          'hum-beside-tone',
-          `Hum stands beside the tone of ${hz(toneHz)}: crest and trough are those of both.`,
-        )
+      ? note('hum-beside-tone', `Hum beside the tone of ${hz(toneHz)}: both peaks include it.`)
       : tonesHz.length === 2
         ? note(
             'two-tones',
-            `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: crest and trough are where they meet.`,
+            `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: ` + 'peaks are taken where they coincide.',
           )
         : note(
             'no-tone',
-            'No steady tone explains the modulation (voice or noise): depths are ' +
-              'the extremes of the envelope, beside them those that 0.1 and 1 % of ' +
-              'the time pass. Flat tops are not told from it.',
+            'No steady tone explains the modulation (voice or noise). Peaks ' +
+              'are the extremes of the envelope, and the values exceeded ' +
+              '0.1 and 1 % of the time. Flat-topping is not detected in it.',
           ),
     ...(pinched > 0
       ? [
           note(
             'pinched-off',
-            `The carrier is pinched off ${(100 * pinched).toFixed(1)} % of the ` +
-              'time: the depth shown at the trough cannot exceed 100 %.',
+            `The carrier is cut off ${(100 * pinched).toFixed(1)} ` +
+              '% of the time. The negative peak cannot exceed 100 %.',
           ),
         ]
       : []),

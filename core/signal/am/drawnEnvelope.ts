@@ -62,24 +62,24 @@ export function drawnEnvelope(cycle: Cycle, pointNoise: number): DrawnEnvelope {
 /** What the shape of a cycle has to be told beside its figures. */
 export function shapeNotes(v: AmFigures, { flips, impliedCrest, crest }: DrawnEnvelope): Note[] {
   const pinched =
-    `The carrier is pinched off ${(100 * v.pinchedRatio).toFixed(1)} % of ` +
-    'the time: the depth shown at the trough cannot exceed 100 %.'
+    `The carrier is cut off ${(100 * v.pinchedRatio).toFixed(1)} ` +
+    '% of the time. The negative peak cannot exceed 100 %.'
   const below = 20 * Math.log10((impliedCrest ?? crest) / crest)
   const disagrees =
-    `PEP alone would say ${(100 * v.depthPositive).toFixed(0)} %, the ` +
-    `trough says ${(100 * v.depthNegative).toFixed(0)} %.`
+    `PEP alone implies ${(100 * v.depthPositive).toFixed(0)} %, ` +
+    `the negative peak ${(100 * v.depthNegative).toFixed(0)} %.`
   return [
     ...noteIf(
       flips,
       'phase-reversal',
-      'The carrier reverses its phase at the trough (a balanced modulator): it is ' +
-        'over-modulated, not pinched off. depthSynchronous tells how far.',
+      'The carrier reverses its phase at the negative peak (a balanced modulator): ' +
+        'it is over-modulated, not cut off. depthSynchronous states how far.',
     ),
     ...noteIf(v.pinchedRatio > 0, 'pinched-off', pinched),
     ...noteIf(
       impliedCrest !== null,
       'flat-topped',
-      `The crest lies ${below.toFixed(1)} dB below what the flanks imply.`,
+      `The positive peak is ${below.toFixed(1)} dB below what the slopes imply.`,
     ),
     ...noteIf(impliedCrest !== null, 'pep-disagrees', disagrees),
   ]

@@ -31,8 +31,8 @@ export function spurAtCentre(
 /** @param ratio of the spur to the carrier */
 export function spurNotes(ratio: number): Note[] {
   const words =
-    'At the centre of the recording stands a line that the other sideband does not have, ' +
+    'A line at the centre of the recording has no counterpart in the other sideband, ' +
     `${(100 * ratio).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of ` +
-    'the tone. Depths are uncertain by it; tune beside the carrier by another amount.'
+    'the tone. It makes the depths uncertain. Tune beside the carrier by another amount.'
   return noteIf(ratio > 0, 'spur-on-tone', words)
 }

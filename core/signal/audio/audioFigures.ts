@@ -67,7 +67,7 @@ export function audioFigures(
 
 function nothingRead(levelDbfs: number): Measured<AudioFigures> & { signalPresent: boolean } {
   const isSilent = levelDbfs <= SILENCE_DBFS
-  const words = isSilent ? 'Silence: nothing is read.' : 'No tone stands out of the noise: nothing is read.'
+  const words = isSilent ? 'Silence: nothing measured.' : 'No tone above the noise: nothing measured.'
   return {
     values: empty(levelDbfs),
     uncertainty: {},
@@ -79,8 +79,8 @@ function nothingRead(levelDbfs: number): Measured<AudioFigures> & { signalPresen
 function bandNote(rateHz: number): Note {
   const topKhz = (rateHz / 2000).toFixed(1)
   const words =
-    `SINAD over ${LOWEST_HZ} Hz to ${topKhz} kHz without weighting; ` +
-    `for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`
+    `SINAD over ${LOWEST_HZ} Hz to ${topKhz} kHz without ` +
+    `weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`
   return note('audio-band', words)
 }
 

@@ -44,16 +44,16 @@ export function filteredTo(
   const told = beside.map(b =>
     note(
       'neighbour-beside',
-      `Something else is sent ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ` +
-        `${b.offsetHz > 0 ? 'above' : 'below'}, ${strength(b.db)}: what lies there is not put to this set.`,
+      `Another signal is ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ` +
+        `${b.offsetHz > 0 ? 'above' : 'below'}, ${strength(b.db)}. It is not attributed to this set.`,
     ),
   )
   if (!(passHz < 0.8 * channel.passHz)) return { ...channel, notes: told, edgeRatio: 0 }
   const series = shifted(narrowed(shifted(channel.series, middleHz), KEPT_RATE_HZ, passHz), -middleHz)
   const words = note(
     'narrowed',
-    `Filtered to ${((2 * passHz) / 1000).toFixed(1)} kHz: what is ` +
-      'sent further out is in no figure of the modulation.',
+    `Filtered to ${((2 * passHz) / 1000).toFixed(1)} kHz. ` +
+      'Modulation figures hold nothing from further out.',
   )
   return {
     series,

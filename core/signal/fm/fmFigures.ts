@@ -66,8 +66,8 @@ export function fmFigures(input: FmInput): FmResult {
   const reference = note(
     'deviation-reference',
     isNominal
-      ? 'Peaks of the deviation are counted from the nominal frequency.'
-      : 'Peaks of the deviation are counted from the mean frequency.',
+      ? 'Deviation peaks are relative to the nominal frequency.'
+      : 'Deviation peaks are relative to the mean frequency.',
   )
   const carrierLineDbc = carrierLine(input)
   if (!steady) return fmWaveform({ ...input, toneHz: null }, carrierLineDbc, [reference])

@@ -132,15 +132,15 @@ export function noiseOfDiscriminator(series: Series, noisePerHz: number): number
 function wordsOf({ toneHz, tonesHz }: FmInput): Note {
   const hz = (f: number) => `${Math.round(f)} Hz`
   if (toneHz !== null)
-    return note('hum-beside-tone', `Hum stands beside the tone of ${hz(toneHz)}: peaks are those of both.`)
+    return note('hum-beside-tone', `Hum beside the tone of ${hz(toneHz)}: both peaks include it.`)
   if (tonesHz.length === 2)
     return note(
       'two-tones',
-      `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: peaks are where they meet.`,
+      `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: peaks are taken where they coincide.`,
     )
   return note(
     'no-tone',
-    'No steady tone explains the modulation (voice or noise): peaks are the extremes of the ' +
-      'deviation up to 5 kHz of audio, beside them those that 0.1 and 1 % of the time pass.',
+    'No steady tone explains the modulation (voice or noise). Peaks are the extremes of ' +
+      'the deviation up to 5 kHz of audio, and the values exceeded 0.1 and 1 % of the time.',
   )
 }

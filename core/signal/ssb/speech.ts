@@ -31,7 +31,8 @@ export function speech(input: SsbInput): SsbResult {
     meanPowerDbfs: ratioToDb(mean),
     bounds: [],
   }
-  const assumed = 'The suppressed carrier is the nominal frequency: a voice does not tell where it is.'
+  const assumed =
+    'The suppressed carrier is taken at the nominal frequency: a voice does not show where it is.'
   const crest = Math.hypot(((20 / Math.LN10) * u) / Math.max(value, 1e-15), LINE_FLOOR_DB)
   return {
     values,
@@ -42,7 +43,7 @@ export function speech(input: SsbInput): SsbResult {
       suppressedCarrierHz: nominalHz === null ? null : ASSUMED_WITHIN_HZ / Math.sqrt(3),
     },
     notes: [
-      note('speech', 'No steady tones: speech, of which PEP and mean are told.'),
+      note('speech', 'No steady tones: speech. PEP and average only.'),
       ...noteIf(nominalHz !== null, 'carrier-assumed', assumed),
     ],
     suppressedHz: nominalHz,

@@ -65,7 +65,7 @@ describe('two tones', () => {
     [1, 1.993],
     [3, 1.943],
     [6, 1.801],
-  ])('unequal by %d dB: PEP over mean is %d (C09)', async (unequalDb, ratio) => {
+  ])('unequal by %d dB: PEP over average is %d (C09)', async (unequalDb, ratio) => {
     expect(
       10 **
         ((

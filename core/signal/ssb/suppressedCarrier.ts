@@ -39,8 +39,8 @@ export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: read
       notes: [
         note(
           'carrier-not-found',
-          'Nothing tells where the suppressed carrier is: give the nominal ' +
-            'frequency. Sideband and suppression are left open.',
+          'The position of the suppressed carrier is unknown: give the ' +
+            'nominal frequency. Sideband and suppression are not measured.',
         ),
       ],
     }
@@ -66,8 +66,8 @@ export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: read
     notes: [
       note(
         'carrier-assumed',
-        `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line of it ` +
-          'is seen. What is left of it and of the other sideband is a bound.',
+        `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line ` +
+          'of it is visible. Its suppression and that of the other sideband are bounds.',
       ),
     ],
   }

@@ -108,11 +108,11 @@ function notesOf(
   const cleanDb = ratioToDb((low.amplitude + high.amplitude) ** 2 / mean)
   const pepDb = ratioToDb((crest * crest) / mean)
   const flat =
-    `PEP lies ${pepDb.toFixed(2)} dB above the mean; clean tones of these ` +
-    `sizes give ${cleanDb.toFixed(2)} dB: the crest is flat-topped.`
+    `PEP is ${pepDb.toFixed(2)} dB above the average; clean tones ` +
+    `of these levels give ${cleanDb.toFixed(2)} dB: flat-topping.`
   const unequal =
-    `The tones are ${apartDb.toFixed(1)} dB apart: figures below one tone refer to ` +
-    `the stronger one; PEP is ${aboveToneDb.toFixed(2)} dB above it.`
+    `The tones are ${apartDb.toFixed(1)} dB apart. Figures below one tone are ` +
+    `relative to the stronger one; PEP is ${aboveToneDb.toFixed(2)} dB above it.`
   const hidden = ({ db }: Below, name: string) =>
     `The ${name}-order product is not above the noise: at least ${db.toFixed(0)} dB below the stronger tone.`
   return [

@@ -6,7 +6,7 @@ import { apiHandler, idParam } from '../../utils/api'
 
 export default apiHandler(async event => {
   if (!(await deleteInstrument(pool, idParam(event, 'unknown-instrument'))))
-    throw new ApiError(404, 'unknown-instrument', 'This instrument is no longer there.')
+    throw new ApiError(404, 'unknown-instrument', 'Instrument not found.')
   setResponseStatus(event, 204)
   return null
 })

@@ -10,6 +10,6 @@ export default apiHandler(async event => {
   const body = await validBody(event, instrumentBody)
   instrumentProfile(body.profileId)
   const updated = await updateInstrument(pool, id, body)
-  if (!updated) throw new ApiError(404, 'unknown-instrument', 'This instrument is no longer there.')
+  if (!updated) throw new ApiError(404, 'unknown-instrument', 'Instrument not found.')
   return updated
 })

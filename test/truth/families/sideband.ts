@@ -191,7 +191,7 @@ function sideband(s: Sent, k: number): Case {
         m => m.uncertainty.ssb?.pepDbfs,
       ),
       near(
-        'PEP over mean',
+        'PEP over average',
         m => m.ssb?.pepToMeanDb,
         20 * Math.log10(pep) - 10 * Math.log10(s.sizes.reduce((a, b) => a + b * b, 0)),
         0.1,

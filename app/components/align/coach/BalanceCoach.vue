@@ -15,7 +15,10 @@ const props = defineProps<{
 const words = computed(() =>
   props.move
     ? balanceWords(props.move, props.coils)
-    : { say: 'Measure all three', how: 'low, middle and high channel; then it tells which coil to offset' },
+    : {
+        say: 'Measure all three channels',
+        how: 'Low, middle and high. Then the guide names the coil to offset.',
+      },
 )
 const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.abs(db).toFixed(2)}`
 </script>
@@ -29,7 +32,7 @@ const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.a
           <th>Round</th>
           <th>{{ titles[0] }}</th>
           <th>{{ titles[2] }}</th>
-          <th>Spread, limit {{ limitDb }} dB</th>
+          <th>Spread, max. {{ limitDb }} dB</th>
         </tr>
       </thead>
       <tbody>
@@ -44,7 +47,7 @@ const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.a
       </tbody>
     </table>
     <p v-if="passes.length > 0" class="quiet">
-      against {{ titles[1]?.toLowerCase() }}; the turns are an estimate from the rounds so far
+      relative to {{ titles[1]?.toLowerCase() }}; turns are estimated from the rounds so far
     </p>
   </section>
 </template>

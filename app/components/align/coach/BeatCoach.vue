@@ -35,17 +35,21 @@ watch(advice, now => {
     <CoachLine
       v-if="on && advice"
       :say="`${BEAT_WORDS[advice.word]}: ${advice.offHz.toFixed(1)} Hz`"
-      how="the tone itself must vanish, or meet the pitch"
+      :how="
+        advice.word === 'touch'
+          ? 'Pitch does not show the direction.'
+          : 'The tone itself must vanish, or match the pitch.'
+      "
       :tone="advice.word === 'there' ? 'good' : 'plain'"
     />
     <CoachLine
       v-else-if="on"
-      say="Nothing is heard"
-      how="no beat at all, or no input: check that the line input gets the receiver"
+      say="No beat heard"
+      how="Check that the line input receives the receiver's audio."
     />
     <div class="line">
       <v-btn height="44" @click="on ? stop() : start()">{{
-        on ? 'Sound card off' : 'Zero beat by the sound card'
+        on ? 'Sound card off' : 'Zero beat by sound card'
       }}</v-btn>
       <template v-if="on"
         ><label
@@ -53,7 +57,7 @@ watch(advice, now => {
           <input v-model="pitch" class="fig" inputmode="decimal" aria-label="pitch, Hz" /> Hz (0 = the beat
           itself)</label
         ><v-btn v-if="advice" height="44" @click="emit('take', advice.offHz)"
-          >Take as the error</v-btn
+          >Take as frequency error</v-btn
         ></template
       >
     </div>

@@ -12,28 +12,26 @@ const hot = computed(() => props.state.devices.find(d => d.tooHot) ?? null)
 const words = computed(() => {
   if (hot.value)
     return {
-      say: `${hot.value.name} burns too much`,
-      how: `${hot.value.burnsW!.toFixed(1)} W at idle, ${props.rule.mostW} W is what it may: bias down at once`,
+      say: 'Reduce bias now',
+      how: `${hot.value.name} dissipates ${hot.value.burnsW!.toFixed(1)} W, limit ${props.rule.mostW} W.`,
     }
   if (props.rule.by === 'rise' && props.state.zeroA === null)
     return {
-      say: 'First the current at zero bias',
-      how: 'bias number at 0, key without drive, take it: the rise is counted from there',
+      say: 'Read the current at zero bias',
+      how:
+        'Set the bias value to 0, key without drive, take ' + 'the reading. The rise is counted from there.',
     }
   if (next.value)
     return {
-      say: `Now ${next.value.name}`,
-      how: `by ${BIAS_BY_WORDS[props.rule.by]}, from its lowest end; one device at a time`,
+      say: `Next: ${next.value.name}`,
+      how: `by ${BIAS_BY_WORDS[props.rule.by]}, from its lowest end. One device at a time.`,
     }
   if (props.state.alike === false)
     return {
-      say: 'Not alike',
-      how:
-        'the devices stand ' +
-        `${((props.state.ratio! - 1) * 100).toFixed(0)} % apart, 10 % is ` +
-        'allowed: set the higher one down',
+      say: 'Reduce the higher one',
+      how: `${((props.state.ratio! - 1) * 100).toFixed(0)} % apart, limit 10 %.`,
     }
-  return { say: props.state.alike ? 'Alike' : 'Read', how: `by ${BIAS_BY_WORDS[props.rule.by]}` }
+  return { say: props.state.alike ? 'Matched' : 'Read', how: `by ${BIAS_BY_WORDS[props.rule.by]}` }
 })
 </script>
 
@@ -44,7 +42,7 @@ const words = computed(() => {
       <li v-if="rule.by === 'rise'">
         without bias
         <b class="fig">{{
-          state.zeroA === null ? 'not read yet' : `${Math.round(state.zeroA * 1000)} mA`
+          state.zeroA === null ? 'not measured' : `${Math.round(state.zeroA * 1000)} mA`
         }}</b>
       </li>
       <li v-for="d in state.devices" :key="d.name">
@@ -52,7 +50,8 @@ const words = computed(() => {
       </li>
     </ul>
     <p v-if="rule.tickA !== null" class="quiet">
-      one tick of the panel meter is {{ Math.round(rule.tickA * 1000) }} mA: type "3 t" for three ticks
+      one division of the panel meter is {{ Math.round(rule.tickA * 1000) }} mA: type "3 t" for three
+      divisions
     </p>
   </section>
 </template>

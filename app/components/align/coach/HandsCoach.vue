@@ -16,7 +16,7 @@ const rereads = (a: StepAction) =>
 </script>
 
 <template>
-  <ul class="hands" aria-label="For the hands">
+  <ul class="hands" aria-label="By hand">
     <li v-for="(a, i) in actions" :key="i">
       <span
         >{{ actionWords(a)
@@ -24,7 +24,7 @@ const rereads = (a: StepAction) =>
           >; {{ o.entry }} must read {{ o.words }}</span
         ></span
       >{{ ' ' }}
-      <v-btn v-if="timed(a)" height="44" @click="running = a">Show large</v-btn>
+      <v-btn v-if="timed(a)" height="44" @click="running = a">Enlarge</v-btn>
     </li>
     <KeySequence v-if="running" :action="running" @close="running = null" />
   </ul>

@@ -50,10 +50,10 @@ const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFi
     <v-card class="sequence" tabindex="-1" @click="onward">
       <p class="words">{{ action.words }}</p>
       <p class="now" role="status" aria-live="assertive">
-        <template v-if="late">Too late: begin again</template>
-        <template v-else-if="done">{{ holding ? 'Saved, if the set says so' : 'Done' }}</template>
+        <template v-if="late">Start again: too late</template>
+        <template v-else-if="done">{{ holding ? 'Check that the set shows "saved"' : 'Done' }}</template>
         <template v-else-if="holding">{{ clock.running.value ? 'Hold' : 'Press and hold' }}</template>
-        <template v-else-if="at < 0">{{ keys[0] }} is first</template>
+        <template v-else-if="at < 0">{{ keys[0] }} first</template>
         <template v-else>{{ keys[at] }}</template>
       </p>
       <p v-if="!holding && at >= 0 && at + 1 < keys.length && !late" class="then">then {{ keys[at + 1] }}</p>
@@ -71,7 +71,7 @@ const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFi
           at < 0 && !clock.running.value
             ? 'A press or Space starts the clock'
             : late || done
-              ? 'A press goes on'
+              ? 'Press to continue'
               : 'A press or Space: next key'
         }}. Esc closes.
       </p>

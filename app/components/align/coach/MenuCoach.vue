@@ -41,8 +41,8 @@ const words = computed(() =>
   state.value?.proposal
     ? menuWords(state.value.proposal, shown, props.format)
     : {
-        say: `Entry ${props.entry}: type the value that stands there`,
-        how: 'then key and take the reading: value and reading are kept together',
+        say: `Entry ${props.entry}: type its present value`,
+        how: 'Then key and take the reading. Value and reading are saved together.',
       },
 )
 function take() {
@@ -51,9 +51,8 @@ function take() {
     return void (problem.value =
       text.value.trim() === ''
         ? 'Type the menu value first: without it the reading cannot be set again.'
-        : 'That is no menu value between ' +
-          `${showMenuValue(props.format.min, props.format)} and ` +
-          `${showMenuValue(props.format.max, props.format)}.`)
+        : `Not a menu value. Type one from ${showMenuValue(props.format.min, props.format)} ` +
+          `to ${showMenuValue(props.format.max, props.format)}.`)
   emit('take', code.value)
 }
 const propose = () =>
@@ -65,8 +64,8 @@ const propose = () =>
   <section aria-label="Menu values">
     <CoachLine :say="words.say" :how="words.how" :tone="state?.proposal?.why === 'there' ? 'good' : 'plain'">
       <p v-if="state?.tooHigh" class="warn" role="alert">
-        <b>{{ codeWords(code!, format) }} would pass the limit:</b> about {{ shown(state.expected!) }}. Do not
-        write it.
+        <b>Do not set {{ codeWords(code!, format) }};</b> it would exceed the limit (about
+        {{ shown(state.expected!) }}).
       </p>
       <p v-else-if="state?.expected != null && code !== null" class="quiet mb-0">
         {{ codeWords(code, format) }} should read about {{ shown(state.expected) }}
@@ -74,22 +73,22 @@ const propose = () =>
     </CoachLine>
     <div class="line">
       <label
-        >Value in the menu
+        >Menu value
         <input
           v-model="text"
           class="fig"
           maxlength="12"
-          :aria-label="format.radix === 16 ? 'value in the menu, hexadecimal' : 'value in the menu'"
+          :aria-label="format.radix === 16 ? 'menu value, hexadecimal' : 'menu value'"
           @keydown.enter.prevent="take"
       /></label>
       <v-btn height="44" variant="flat" color="primary" :disabled="!canTake" @click="take"
-        >Take at this value</v-btn
+        >Take reading at this value</v-btn
       >
       <v-btn v-if="state?.proposal && state.proposal.why !== 'there'" height="44" @click="propose"
-        >Use the proposal</v-btn
+        >Use proposed value</v-btn
       >
       <span v-if="original !== null" class="quiet"
-        >was <b class="fig">{{ codeWords(original, format) }}</b> as found: the way back</span
+        >was <b class="fig">{{ codeWords(original, format) }}</b> as found: starting value</span
       >
     </div>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>

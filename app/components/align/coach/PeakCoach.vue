@@ -25,15 +25,15 @@ const words = computed(() =>
   props.last
     ? PEAK_WORDS[props.last.word]
     : {
-        say: 'Touch one core, then wait for the needle',
-        how: 'turn a little at a time; the needle is waited for',
+        say: 'Turn one core slightly, then wait',
+        how: 'turn a little at a time, then wait for the meter',
       },
 )
 const below = computed(() =>
   props.belowDb === null || props.belowDb < 0.005
     ? ''
     : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} ` +
-      '%) below the best so far',
+      '%) below the best reading so far',
 )
 const bestWords = computed(() =>
   props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`,
@@ -46,9 +46,7 @@ const needle = computed(() =>
       ? 'up'
       : 'down',
 )
-const way = computed(
-  () => ({ up: '\u2197 rising', down: '\u2198 falling', level: '\u2192 level' })[needle.value],
-)
+const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '→ steady' })[needle.value])
 const isBothWays = (c: PeakedQuantity) =>
   props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
 const choiceWords = (c: PeakedQuantity) =>
@@ -77,19 +75,19 @@ const again = computed(() =>
           ><p class="state">
             <b>{{ way }}</b><template v-if="bestWords">, {{ bestWords }}</template
             ><template v-if="below">, {{ below }}</template
-            ><span class="quiet">, {{ looks }} {{ looks === 1 ? 'look' : 'looks' }}</span>
+            ><span class="quiet">, {{ looks }} {{ looks === 1 ? 'reading' : 'readings' }}</span>
           </p></template
         >
         <v-btn height="44" @click="emit('begin')">Next core</v-btn>
       </CoachLine>
       <p v-if="step !== null" class="gen" role="status">
-        <b>Generator {{ step }} dB down:</b> the receiver is no longer at a low level.
+        <b>Reduce the generator by {{ step }} dB:</b> the receiver level is no longer low.
       </p>
     </template>
     <p v-if="again" class="gen">{{ again }}</p>
     <div class="line">
-      <v-btn v-if="!on" height="44" @click="emit('begin')">Guide me to the peak</v-btn>
-      <v-btn v-if="on" height="44" @click="emit('end')">Without guide</v-btn>
+      <v-btn v-if="!on" height="44" @click="emit('begin')">Start peak guide</v-btn>
+      <v-btn v-if="on" height="44" @click="emit('end')">Stop guide</v-btn>
       <label v-if="choices.length > 1"
         >on
         <select :value="peakKey(peaked)" @change="emit('choose', ($event.target as HTMLSelectElement).value)">
@@ -98,7 +96,7 @@ const again = computed(() =>
       >
       <span v-else class="quiet"
         >on {{ QUANTITIES[peaked.quantity].label.toLowerCase()
-        }}{{ peaked.seek === 'smallest' ? ', smallest' : '' }}</span
+        }}{{ peaked.seek === 'smallest' ? ', minimum' : '' }}</span
       >
     </div>
   </section>

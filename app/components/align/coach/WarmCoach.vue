@@ -20,15 +20,15 @@ function pass(reason: string) {
 <template>
   <CoachLine v-if="gate.state !== 'open'" :say="words.say" :how="words.how" tone="stop">
     <p v-if="passedAtMs !== null" class="quiet mb-0">
-      Gone on all the same {{ dayAndTime(passedAtMs) }}; it is in the record.
+      Continued before warm-up {{ dayAndTime(passedAtMs) }}; noted in the log.
     </p>
-    <v-btn v-else height="44" class="mt-1" @click="asking = true">Go on all the same</v-btn>
+    <v-btn v-else height="44" class="mt-1" @click="asking = true">Continue anyway…</v-btn>
     <TextDialog
       :open="asking"
-      title="Set the frequency on a set that still moves"
-      hint="What is known of the drift is kept with it."
-      label="Why"
-      action="Go on"
+      title="Set frequency before warm-up?"
+      hint="The drift measured so far is logged with your reason."
+      label="Reason"
+      action="Continue anyway"
       :required="false"
       @close="asking = false"
       @done="pass"

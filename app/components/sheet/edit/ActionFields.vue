@@ -6,9 +6,9 @@ const props = defineProps<{ actions: readonly StepAction[] }>()
 const emit = defineEmits<{ change: [actions: StepAction[]] }>()
 const KINDS: Readonly<Record<StepAction['kind'], string>> = {
   'keys': 'keys, one after the other, in time',
-  'hold': 'hold a key until the set says so',
+  'hold': 'hold a key until the set confirms',
   'power-cycle': 'off, on, read again',
-  'reverts': 'falls back at every start',
+  'reverts': 'resets at every switch-on',
 }
 const fresh = (kind: StepAction['kind'], words = ''): StepAction =>
   kind === 'keys'
@@ -37,7 +37,7 @@ const seconds = (t: string, otherwise: number) =>
   <div>
     <div v-for="(a, i) in actions" :key="i" class="action">
       <label
-        >Hands<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))">
+        >By hand<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))">
           <option v-for="(title, kind) in KINDS" :key="kind" :value="kind">{{ title }}</option>
         </select></label
       >
@@ -46,7 +46,7 @@ const seconds = (t: string, otherwise: number) =>
       /></label>
       <template v-if="a.kind === 'keys'"
         ><label class="long"
-          >Keys, by commas<input
+          >Keys, separated by commas<input
             :value="a.keys.join(', ')"
             @change="put(i, { ...a, keys: list(text($event)) })" /></label
         ><label class="short"
@@ -62,7 +62,7 @@ const seconds = (t: string, otherwise: number) =>
           @change="put(i, { ...a, holdS: seconds(text($event), a.holdS) })"
       /></label>
       <label v-if="a.kind === 'power-cycle'" class="long"
-        >Read again, by commas<input
+        >Read again, separated by commas<input
           :value="a.reread.join(', ')"
           @change="put(i, { ...a, reread: list(text($event)) })"
       /></label>
@@ -75,10 +75,10 @@ const seconds = (t: string, otherwise: number) =>
           )
         "
       >
-        take out
+        remove
       </button>
     </div>
-    <v-btn height="44" @click="emit('change', [...actions, fresh('keys')])">Something for the hands</v-btn>
+    <v-btn height="44" @click="emit('change', [...actions, fresh('keys')])">Add manual action</v-btn>
   </div>
 </template>
 

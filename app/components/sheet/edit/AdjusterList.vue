@@ -28,9 +28,9 @@ const COLUMNS: readonly EditColumn[] = [
     kind: 'select',
     items: ADJUSTER_ROLES.map(r => ({ value: r, title: ROLE_WORDS[r] })),
   },
-  { key: 'moves', label: 'Acts on', kind: 'long', more: true },
+  { key: 'moves', label: 'Affects', kind: 'long', more: true },
   { key: 'where', label: 'Where', kind: 'long' },
-  { key: 'turn', label: 'Which way', kind: 'long' },
+  { key: 'turn', label: 'Direction', kind: 'long' },
   { key: 'raisedBy', label: 'Raised by', kind: 'select', items: RAISED, more: true },
   { key: 'tool', label: 'Tool', more: true },
   { key: 'caution', label: 'Caution', kind: 'optional', more: true },
@@ -65,11 +65,11 @@ function take(e: Event) {
       :rows="adjusters"
       :columns="COLUMNS"
       :make="make"
-      add="Another adjuster"
-      empty="Nothing can be turned yet. Add what you find on the board, or read in a table."
+      add="Add adjuster"
+      empty="No adjusters yet. Add what you find on the board, or import a table."
       @change="rows => emit('change', rows.map(tidy))"
     />
-    <v-btn height="44" class="mt-2" @click="file?.click()">Read in a table (CSV)</v-btn>
+    <v-btn height="44" class="mt-2" @click="file?.click()">Import a table (CSV)</v-btn>
     <input
       ref="file"
       type="file"
@@ -79,8 +79,8 @@ function take(e: Event) {
       @change="take"
     />
     <p class="quiet mt-2">
-      Columns by their heading: designator, name, kind, role, moves, where, turn, tool, caution. Only the
-      designator is needed; one that is here already is brought up to date.
+      Columns by heading: designator, name, kind, role, moves, where, turn, tool, caution. Only the designator
+      is required. An existing one is updated.
     </p>
   </div>
 </template>

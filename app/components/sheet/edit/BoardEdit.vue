@@ -51,8 +51,7 @@ const chosen = ref<string | null>(null)
 <template>
   <div>
     <p class="quiet">
-      Drag each pin to where it is, or choose it and use the arrow keys. A finger on the board moves it when
-      it is enlarged.
+      Drag each pin to its position, or choose it and use the arrow keys. A finger moves the enlarged board.
     </p>
     <BoardView
       :sheet="sheet"

@@ -13,19 +13,19 @@ const shown = (value: string | undefined) =>
 <template>
   <section class="care" aria-label="Changed by someone else">
     <p>
-      Someone else saved this sheet meanwhile: {{ taken }}
-      {{ taken === 1 ? 'change was' : 'changes were' }} taken over.<template v-if="conflicts.length > 0">
-        {{ conflicts.length === 1 ? 'One place' : `${conflicts.length} places` }} you both changed. Decide
+      Someone else has saved this sheet: {{ taken }}
+      {{ taken === 1 ? 'change was' : 'changes were' }} merged.<template v-if="conflicts.length > 0">
+        {{ conflicts.length === 1 ? 'One field' : `${conflicts.length} fields` }} changed by both. Decide
         each, then save.</template
       >
     </p>
     <table v-if="conflicts.length > 0" class="plain">
       <thead>
         <tr>
-          <th>Place</th>
+          <th>Field</th>
           <th>Before</th>
-          <th>Yours</th>
-          <th>Theirs</th>
+          <th>Your version</th>
+          <th>Saved version</th>
         </tr>
       </thead>
       <tbody>
@@ -33,11 +33,13 @@ const shown = (value: string | undefined) =>
           <td>{{ nameOf(c) }}</td>
           <td class="quiet">{{ shown(c.base) }}</td>
           <td>
-            {{ shown(c.mine) }}<br /><v-btn height="44" @click="emit('decide', c, 'mine')">Take mine</v-btn>
+            {{ shown(c.mine) }}<br /><v-btn height="44" @click="emit('decide', c, 'mine')"
+              >Use my version</v-btn
+            >
           </td>
           <td>
             {{ shown(c.theirs) }}<br /><v-btn height="44" @click="emit('decide', c, 'theirs')"
-              >Take theirs</v-btn
+              >Use saved version</v-btn
             >
           </td>
         </tr>

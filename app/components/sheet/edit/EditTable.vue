@@ -86,7 +86,7 @@ function move(index: number, by: number) {
                 up</button
               ><button
                 type="button"
-                :aria-label="`take row ${i + 1} out`"
+                :aria-label="`remove row ${i + 1}`"
                 @click="
                   emit(
                     'change',
@@ -94,7 +94,7 @@ function move(index: number, by: number) {
                   )
                 "
               >
-                take out
+                remove
               </button>
             </td>
           </tr>

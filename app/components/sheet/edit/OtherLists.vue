@@ -35,9 +35,9 @@ const LOOK = [
   text('bad', 'Bad, and what to do', 'long'),
 ]
 const FAULTS = [
-  text('seen', 'What is seen', 'long'),
+  text('seen', 'Symptom', 'long'),
   text('cause', 'Cause', 'long'),
-  text('cure', 'Cure', 'long'),
+  text('cure', 'Remedy', 'long'),
 ]
 const OWED = [{ ...text('id', 'Item'), width: '110px' }, text('title', 'Title'), text('why', 'Why', 'long')]
 const newPoint = (n: number): TestPoint => ({
@@ -58,7 +58,7 @@ const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
       :rows="sheet.testPoints ?? []"
       :columns="POINTS"
       :make="() => newPoint((sheet.testPoints ?? []).length)"
-      add="Another test point"
+      add="Add test point"
       :empty="`None yet. They are placed on the ${SIDES} under Board.`"
       @change="testPoints => emit('change', { testPoints })"
     />
@@ -67,8 +67,8 @@ const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
       :rows="sheet.specification"
       :columns="SPEC"
       :make="(): SpecLine => ({ what: '', value: '', source: '' })"
-      add="Another line"
-      empty="None yet: value and where it comes from."
+      add="Add line"
+      empty="None yet: value and source."
       @change="specification => emit('change', { specification })"
     />
     <h2>Inspection of this model</h2>
@@ -83,7 +83,7 @@ const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
           bad: '',
         })
       "
-      add="Another item"
+      add="Add item"
       empty="Nothing beyond what belongs to its kind of set."
       @change="inspection => emit('change', { inspection })"
     />
@@ -92,19 +92,19 @@ const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
       :rows="sheet.typicalFaults ?? []"
       :columns="FAULTS"
       :make="(): TypicalFault => ({ seen: '', cause: '', cure: '' })"
-      add="Another fault"
-      empty="None noted yet."
+      add="Add fault"
+      empty="None yet."
       @change="typicalFaults => emit('change', { typicalFaults })"
     />
-    <h2>Schools</h2>
+    <h2>Workshop practice</h2>
     <SchoolFields :sheet="sheet" @change="part => emit('change', part)" />
-    <h2>Owed after the procedure</h2>
+    <h2>Outstanding after the procedure</h2>
     <EditTable
       :rows="sheet.owed"
       :columns="OWED"
       :make="(): OwedItem => ({ id: `O${sheet.owed.length + 1}`, title: '', why: '' })"
-      add="Another item"
-      empty="Nothing."
+      add="Add item"
+      empty="None."
       @change="owed => emit('change', { owed })"
     />
   </div>

@@ -52,7 +52,7 @@ const number = (t: string, per: number) =>
           >{{ p.state.mode
           }}{{ p.state.channel === null ? '' : `, channel ${channelName(planId, p.state.channel)}` }},
           {{ p.state.keyed ? 'keyed' : 'receiving' }}; {{ p.wants.length }}
-          {{ p.wants.length === 1 ? 'number' : 'numbers' }}</span
+          {{ p.wants.length === 1 ? 'quantity' : 'quantities' }}</span
         >
       </summary>
       <div class="state">
@@ -121,7 +121,7 @@ const number = (t: string, per: number) =>
         <label class="long"
           >Also<input
             :value="p.state.also ?? ''"
-            placeholder="where the probe sits"
+            placeholder="probe position"
             @change="state(i, { also: text($event) || null })"
         /></label>
       </div>
@@ -137,7 +137,7 @@ const number = (t: string, per: number) =>
         <v-btn
           height="44"
           @click="wants(i, ws => [...ws, { quantity: 'powerW', target: null, judgeLimit: true }])"
-          >Another number</v-btn
+          >Add quantity</v-btn
         ><v-btn
           height="44"
           @click="
@@ -146,11 +146,11 @@ const number = (t: string, per: number) =>
               points.filter((_, k) => k !== i),
             )
           "
-          >Take the row out</v-btn
+          >Remove row</v-btn
         >
       </div>
     </details>
-    <v-btn height="44" class="mt-2" @click="add">Another row</v-btn>
+    <v-btn height="44" class="mt-2" @click="add">Add row</v-btn>
   </div>
 </template>
 

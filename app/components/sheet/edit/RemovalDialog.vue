@@ -13,7 +13,7 @@ const emit = defineEmits<{ close: []; clear: [] }>()
     <v-card :title="`Remove ${name}`">
       <v-card-text>
         <p>
-          {{ name }} is named in {{ references.length === 1 ? 'one place' : `${references.length} places` }}:
+          {{ name }} is used in {{ references.length === 1 ? 'one place' : `${references.length} places` }}:
           {{ references.map(r => `${r.at} ${r.name}`).join(', ') }}.
         </p>
       </v-card-text>

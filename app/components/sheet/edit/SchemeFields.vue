@@ -16,14 +16,14 @@ const OSCILLATORS = computed<EditColumn[]>(() => [
   { key: 'nominalHz', label: 'Nominal, Hz', kind: 'number' },
   {
     key: 'adjuster',
-    label: 'Pulled by',
+    label: 'Adjusted by',
     kind: 'select',
     items: [
       { value: '', title: 'nothing' },
       ...props.sheet.adjusters.map(a => ({ value: a.designator, title: a.designator })),
     ],
   },
-  { key: 'priorPpm', label: 'May be off by, ppm', kind: 'number' },
+  { key: 'priorPpm', label: 'Error up to, ppm', kind: 'number' },
 ])
 const READ_BY = [
   { value: '', title: 'typed by hand' },
@@ -68,7 +68,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 <template>
   <div>
     <p class="quiet">
-      N counts channel steps above the base: where N is nought, the mixing oscillators alone make the channel.
+      N counts channel steps above the base: where N is zero, the mixing oscillators alone make the channel.
     </p>
     <div class="base">
       <v-text-field
@@ -99,11 +99,11 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
           priorPpm: 60,
         })
       "
-      add="Another oscillator"
-      empty="No oscillator yet: without a scheme nothing can be attributed."
+      add="Add oscillator"
+      empty="No oscillators yet. Without a scheme no error can be attributed."
       @change="rows => put({ oscillators: rows.map(tidyOscillator) })"
     />
-    <h3>Frequencies that are read</h3>
+    <h3>Measured frequencies</h3>
     <EditTable
       :rows="scheme.frequencies"
       :columns="FREQUENCIES"
@@ -116,7 +116,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
           terms: [],
         })
       "
-      add="Another frequency"
+      add="Add frequency"
       empty="None yet."
       @change="rows => put({ frequencies: rows.map(tidyFrequency) })"
     />
@@ -128,8 +128,8 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         :rows="f.terms"
         :columns="TERMS"
         :make="(): Term => ({ oscillator: scheme.oscillators[0]?.id ?? '', factor: 1, stepFactor: 0 })"
-        add="Another term"
-        empty="Nothing adds up to it yet."
+        add="Add term"
+        empty="No terms yet."
         @change="rows => terms(i, rows)"
       />
     </details>

@@ -23,7 +23,7 @@ function choose(id: string, side: string) {
         @change="choose(s.id, ($event.target as HTMLSelectElement).value)"
       >
         <option value="">
-          as the shop does (recommended: {{ s.options.find(o => o.id === s.defaultId)!.words }})
+          as the workshop (recommended: {{ s.options.find(o => o.id === s.defaultId)!.words }})
         </option>
         <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option>
       </select>

@@ -50,13 +50,13 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     />
     <v-select
       :model-value="sheet.main.mode"
-      label="Mode that a first judgement goes by"
+      label="Mode used for the first verdict"
       :items="[...MODES]"
       @update:model-value="mode => main({ mode })"
     />
     <v-select
       :model-value="sheet.defaultRuleSetId"
-      label="Rule set to begin with"
+      label="Default rule set"
       :items="rules"
       @update:model-value="defaultRuleSetId => emit('change', { defaultRuleSetId })"
     />
@@ -78,7 +78,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     <div class="pair">
       <v-text-field
         :model-value="sheet.idleA.low"
-        label="Current receiving, from"
+        label="Current on receive, from"
         suffix="A"
         @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)"
       /><v-text-field
@@ -103,7 +103,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     </div>
     <v-text-field
       :model-value="sheet.driftLimitHzPerMin ?? ''"
-      label="Frequency waits until it drifts less than"
+      label="Frequency is set once drift is below"
       suffix="Hz/min"
       hint="empty = by kind: 2, or 1 with SSB"
       @change="
@@ -119,7 +119,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     <v-textarea
       class="wide"
       :model-value="sheet.cautions.join('\n')"
-      label="Cautions that hold for the whole set, one a line"
+      label="Cautions for the whole set, one per line"
       rows="3"
       auto-grow
       @change="

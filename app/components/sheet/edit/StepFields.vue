@@ -55,7 +55,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
     <v-textarea
       class="wide"
       :model-value="step.instruction"
-      label="What to do"
+      label="Instruction"
       rows="2"
       auto-grow
       @change="(e: Event) => put({ instruction: text(e) })"
@@ -63,7 +63,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
     <v-textarea
       class="wide"
       :model-value="step.why"
-      label="Why"
+      label="Reason"
       rows="1"
       auto-grow
       @change="(e: Event) => put({ why: text(e) })"
@@ -71,7 +71,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
     <v-textarea
       class="wide"
       :model-value="step.cautions.join('\n')"
-      label="Cautions, one a line"
+      label="Cautions, one per line"
       rows="1"
       auto-grow
       @change="
@@ -88,7 +88,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       multiple
       chips
       :model-value="[...step.adjusters]"
-      label="Turned, in this order"
+      label="Adjusters, in this order"
       :items="sheet.adjusters.map(a => ({ value: a.designator, title: `${a.designator} ${a.name}` }))"
       @update:model-value="adjusters => put({ adjusters })"
     />
@@ -96,13 +96,13 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       multiple
       chips
       :model-value="[...step.needs]"
-      label="Must be current first"
+      label="Depends on"
       :items="others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` }))"
       @update:model-value="needs => put({ needs })"
     />
     <v-select
       :model-value="step.skipIf"
-      label="Not needed if this is inside"
+      label="Not needed if this is within tolerance"
       :items="[
         { value: null, title: 'always needed' },
         ...others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` })),
@@ -121,8 +121,8 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
         >Condition on all rows<select :value="criterion" @change="condition(text($event))">
           <option value="none">none</option>
           <option value="spread">spread over the rows</option>
-          <option value="peak">for the largest, pass by pass</option>
-          <option value="dip">for the smallest, pass by pass</option>
+          <option value="peak">maximum, pass by pass</option>
+          <option value="dip">minimum, pass by pass</option>
         </select></label
       >
       <template v-if="criterion !== 'none'">
@@ -132,7 +132,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
           </select></label
         >
         <label
-          >{{ criterion === 'spread' ? 'at most, dB' : 'until a pass gains less than, dB'
+          >{{ criterion === 'spread' ? 'max., dB' : 'until a pass gains less than, dB'
           }}<input
             class="fig"
             inputmode="decimal"
@@ -143,13 +143,13 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
         /></label>
       </template>
       <label class="check"
-        ><input type="checkbox" :checked="step.decides" @change="put({ decides: !step.decides })" /> its
-        outcome only chooses the way</label
+        ><input type="checkbox" :checked="step.decides" @change="put({ decides: !step.decides })" /> the
+        result only selects the next step</label
       >
     </div>
     <ActionFields class="wide" :actions="step.actions ?? []" @change="actions => put({ actions })" />
     <div class="wide">
-      <h3>Measured in it</h3>
+      <h3>Rows measured</h3>
       <PointList
         :points="step.points"
         :plan-id="sheet.planId"

@@ -85,7 +85,7 @@ function put(i: number, step: Step) {
           >
             <b class="fig">{{ s.id }}</b> {{ s.title }}
             <span class="quiet"
-              >{{ s.adjusters.length ? `turns ${s.adjusters.join(' ')}` : 'nothing turned'
+              >{{ s.adjusters.length ? `adjusts ${s.adjusters.join(' ')}` : 'no adjuster'
               }}{{ s.needs.length ? `; after ${s.needs.join(', ')}` : '' }}</span
             >
           </button>
@@ -99,15 +99,15 @@ function put(i: number, step: Step) {
               )
             "
           >
-            take out
+            remove
           </button>
         </div>
         <StepFields v-if="open === s.id" :step="s" :sheet="sheet" :fresh="fresh" @change="v => put(i, v)" />
       </div>
     </div>
     <div class="acts">
-      <v-btn height="44" @click="add">Another step</v-btn
-      ><v-btn height="44" @click="arrange">Put in order by their needs</v-btn>
+      <v-btn height="44" @click="add">Add step</v-btn
+      ><v-btn height="44" @click="arrange">Sort by dependency</v-btn>
     </div>
   </div>
 </template>

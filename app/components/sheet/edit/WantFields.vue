@@ -17,7 +17,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 <template>
   <div class="want">
     <label
-      >Number<select
+      >Quantity<select
         :value="want.quantity"
         @change="emit('change', { ...want, quantity: text($event) as Quantity, target: null })"
       >
@@ -48,15 +48,15 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         >row<input class="fig" :value="form.pointId" @change="write({ pointId: text($event) })"
       /></label>
       <label class="short"
-        >At least, {{ unit
+        >Minimum, {{ unit
         }}<input class="fig" inputmode="decimal" :value="form.low" @change="write({ low: text($event) })"
       /></label>
       <label class="short"
-        >At most, {{ unit
+        >Maximum, {{ unit
         }}<input class="fig" inputmode="decimal" :value="form.high" @change="write({ high: text($event) })"
       /></label>
       <label v-if="form.kind !== 'like-reading'" class="short"
-        >Aim, {{ unit
+        >Target, {{ unit
         }}<input class="fig" inputmode="decimal" :value="form.aim" @change="write({ aim: text($event) })"
       /></label>
       <label v-if="form.kind === 'channel-error'" class="short"
@@ -73,9 +73,9 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         :checked="want.judgeLimit"
         @change="emit('change', { ...want, judgeLimit: ($event.target as HTMLInputElement).checked })"
       />
-      held against the rule set</label
+      limit from the rule set</label
     >
-    <button type="button" class="out" @click="emit('remove')">take out</button>
+    <button type="button" class="out" @click="emit('remove')">remove</button>
   </div>
 </template>
 

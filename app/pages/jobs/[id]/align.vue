@@ -185,16 +185,16 @@ async function takeNow(code: number | null = null) {
 }
 async function takeBeat(offHz: number) {
   const nominalHz = want.value.asked.nominalHz
-  if (nominalHz === null) return say('This row has no nominal that a beat could be told against', 'problem')
+  if (nominalHz === null) return say('This row has no nominal frequency to compare the beat with', 'problem')
   await takeTyped(stepId.value, pointId.value, [
     { quantity: quantity.value, value: nominalHz + offHz, instrument: null },
   ])
 }
 async function turned(designators: readonly string[]) {
-  if (designators.length === 0) return say('Nothing is turned in this step', 'problem')
+  if (designators.length === 0) return say('Nothing to adjust in this step', 'problem')
   await job.append({ kind: 'adjuster-turned', designators, stepId: stepId.value, startPosition: '' })
   const which = designators.length > 2 ? `${designators[0]} to ${designators.at(-1)}` : designators.join(', ')
-  say(`${which} marked as turned`)
+  say(`${which} logged as adjusted`)
 }
 async function pass(reason: string) {
   const { fit } = coach.gate.value!

@@ -37,7 +37,7 @@ const doubts = computed(() =>
   store.asFound.flatMap(r =>
     rowDoubts(doubting(), r).map(d => ({
       title: r.point.title,
-      words: d.keptBecause ? `${d.words} Kept: ${d.keptBecause}` : d.words,
+      words: d.keptBecause ? `${d.words} Confirmed by user: ${d.keptBecause}` : d.words,
       settled: d.keptBecause !== null,
     })),
   ),
@@ -56,13 +56,10 @@ async function confirm(text: string) {
 <template>
   <div class="page">
     <h1>Findings</h1>
-    <p class="lead">
-      What the as-found readings say, what they may come from, and what to try next. Causes are weighed by
-      rule from the readings; you decide.
-    </p>
+    <p class="lead">Faults in the as-found readings, their likely causes and the next test. You decide.</p>
     <p v-if="!measured" class="lead">
-      Nothing is measured yet.
-      <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">Take the rows as found</NuxtLink> first.
+      No readings yet.
+      <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">Measure as found</NuxtLink> first.
     </p>
     <template v-else>
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
@@ -72,8 +69,8 @@ async function confirm(text: string) {
       <h2>{{ DOMAIN_WORDS[d.domain] }}</h2>
       <p class="quiet">{{ d.symptoms.map(evidenceWords).join('. ') }}.</p>
       <p v-if="d.explainedBy">
-        <b>Comes with: {{ d.explainedBy.title }}.</b>{{ ' ' }}
-        <span class="quiet">Mend that first, then look here again.</span>
+        <b>Probably a result of {{ d.explainedBy.title }}.</b>{{ ' ' }}
+        <span class="quiet">Repair that first, then check again.</span>
       </p>
       <div v-else class="pair">
         <CauseList
@@ -89,15 +86,15 @@ async function confirm(text: string) {
         />
       </div>
     </section>
-    <section v-if="inOrder.length" aria-label="In order">
-      <h2>In order</h2>
+    <section v-if="inOrder.length" aria-label="Within">
+      <h2>Within</h2>
       <p v-for="d in inOrder" :key="d.domain">
         <b>{{ DOMAIN_WORDS[d.domain] }}</b>{{ ' ' }}
         <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span>
       </p>
     </section>
-    <section v-if="confirmed.length" aria-label="Work that follows">
-      <h2>Work that follows</h2>
+    <section v-if="confirmed.length" aria-label="Work to do">
+      <h2>Work to do</h2>
       <ul>
         <li v-for="c in confirmed" :key="c.id">
           <b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }}
@@ -115,9 +112,9 @@ async function confirm(text: string) {
     <TextDialog
       :open="confirming !== null"
       :title="confirming ? causeOf(confirming).title : ''"
-      hint="It goes into the record and counts among the typical faults of the model."
-      label="What proved it"
-      action="Confirm the cause"
+      hint="It is entered in the log and counts among the typical faults of the model."
+      label="Evidence"
+      action="Confirm cause"
       :required="false"
       @close="confirming = null"
       @done="confirm"

@@ -60,7 +60,7 @@ const print = () => window.print()
           Handover {{ jobTag(store.job!.number) }}: {{ store.sheet!.model }}, serial {{ store.job!.serial }}
         </h1>
         <p class="lead">
-          {{ store.job!.owner }}. {{ store.job!.promisedOn ? `Promised ${day(store.job!.promisedOn)}. ` : ''
+          {{ store.job!.owner }}. {{ store.job!.promisedOn ? `Due ${day(store.job!.promisedOn)}. ` : ''
           }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}
         </p>
       </div>
@@ -95,32 +95,32 @@ const print = () => window.print()
     <section>
       <h2>Before and after</h2>
       <p class="quiet legend">
-        <StateMark mark="none" /> hollow: as found; filled: as left; shaded: window; tick: target; bar:
+        <StateMark mark="none" /> hollow: as found; filled: as left; shaded: tolerance; tick: target; bar:
         uncertainty
       </p>
       <div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div>
     </section>
     <section>
-      <h2>What was done</h2>
+      <h2>Work done</h2>
       <ul>
         <li v-for="w in [...work, ...mended]" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section v-if="less.length">
-      <h2>Why the meter may show less</h2>
+      <h2>Why the meter may read less</h2>
       <ul>
         <li v-for="w in less" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section>
-      <h2>How to run it</h2>
+      <h2>How to operate it</h2>
       <ul>
         <li v-for="w in advice" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section>
       <h2>
-        Open items <span class="quiet">{{ open.length }} not settled</span>
+        Open items <span class="quiet">{{ open.length }} open</span>
       </h2>
       <OpenItemList :items="store.items" @settle="id => (settling = id)" />
     </section>
@@ -132,21 +132,21 @@ const print = () => window.print()
     </section>
     <TextDialog
       :open="settling !== null"
-      title="Settle the open item"
-      label="How it was settled, or who was told"
-      action="Settle"
+      title="Close open item"
+      label="How it was resolved, or who was informed"
+      action="Close item"
       @close="settling = null"
       @done="settle"
     />
     <TextDialog
       :open="handing"
-      title="Hand the set over"
+      title="Hand over set"
       :hint="
         open.length
-          ? `${open.length} items are open: say what the owner was told about them.`
-          : 'Nothing is open.'
+          ? `${open.length} items are open: state what the owner was told about them.`
+          : 'No open items.'
       "
-      label="What the owner was told"
+      label="Explained to the owner"
       action="Hand over"
       :required="open.length > 0"
       @close="handing = false"

@@ -19,10 +19,7 @@ const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
 <template>
   <div class="page">
     <h1>First power and inspection</h1>
-    <p class="lead">
-      Before the set is measured: does it come on without harm, and what has been done to it. Nothing is
-      turned here.
-    </p>
+    <p class="lead">Check that the set powers up safely and look for earlier work. Adjust nothing.</p>
     <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
     <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>
     <FirstPower :sheet="store.sheet!" :last="lastPower(store.events)" :live-a="liveA" @send="send" />

@@ -80,8 +80,8 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
   <div class="page">
     <h1>Intake</h1>
     <p class="lead">
-      Whose set, what is wrong in the owner's words, what may be done. Everything can be corrected until the
-      handover; the model stays, since the readings belong to its sheet.
+      Whose set it is, the complaint in the owner's words, and what is approved. Everything can be corrected
+      until the handover. The model stays, since the readings belong to its sheet.
     </p>
     <IntakeConflict
       v-if="conflict"
@@ -111,10 +111,10 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
       </IntakeForm>
       <EarlierJobs v-if="jobs.earlier.length > 0" :jobs="jobs.earlier" />
     </div>
-    <h2>Photos and spoken notes</h2>
-    <p class="quiet">Each side, the seal before it is broken, the note from the box, accessories.</p>
+    <h2>Photos and voice notes</h2>
+    <p class="quiet">Each side, the seal before it is broken, the note from the packaging, accessories.</p>
     <JobPhotos about="" label="Photos of the job" />
-    <h2>Before anything is powered</h2>
+    <h2>Before it is powered</h2>
     <ul>
       <li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li>
     </ul>

@@ -23,8 +23,8 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
   <div class="page">
     <h1>Repair</h1>
     <p class="lead">
-      What is asked and waited for, what went out and in, what was tested and treated. Glue, renewed
-      capacitors, a fitted trimmer, a crystal or a conversion are asked first.
+      Questions to the owner, parts removed and fitted, part tests, other work. Ask before removing glue,
+      renewing capacitors, fitting a trimmer or a crystal, or converting.
     </p>
     <SetCautions :sheet="store.sheet!" />
     <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
@@ -43,12 +43,12 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
       @send="send"
     />
     <section class="other">
-      <h2>Turned, but not on the sheet</h2>
+      <h2>Adjustments not on the sheet</h2>
       <ul>
         <li v-for="t in unlisted" :key="t.id">
           <b>{{ t.name }}</b>{{ ' ' }}
           <span class="quiet"
-            >{{ ROLE_WORDS[t.role] }}; stood {{ t.startPosition || 'nobody knows where' }}</span
+            >{{ ROLE_WORDS[t.role] }}; starting position {{ t.startPosition || 'unknown' }}</span
           >
         </li>
       </ul>

@@ -53,15 +53,15 @@ onBeforeUnmount(() => clearInterval(timer))
 
 <template>
   <div class="page">
-    <h1>Soak</h1>
+    <h1>Soak test</h1>
     <p class="lead">
-      Hours at idle with the covers on and a key-down now and then, within the duty of the set. A fault that
-      showed once is soaked longer than its interval. Tapping, heat and cold spray find joints.
+      Hours at idle with the covers on and an occasional key-down within the duty cycle of the set. Soak for
+      longer than the interval of an intermittent fault. Tapping, heat and freezer spray find bad joints.
     </p>
-    <section v-if="running" class="running" role="timer" aria-label="Soak">
+    <section v-if="running" class="running" role="timer" aria-label="Soak test">
       <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
       <span
-        >{{ now < running.endsAtMs ? 'to go' : `since ${dayAndTime(running.endsAtMs)}` }} of
+        >{{ now < running.endsAtMs ? 'left' : `since ${dayAndTime(running.endsAtMs)}` }} of
         {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span
       >
       <div class="acts">
@@ -70,8 +70,8 @@ onBeforeUnmount(() => clearInterval(timer))
           :variant="now < running.endsAtMs ? undefined : 'flat'"
           :color="now < running.endsAtMs ? undefined : 'primary'"
           @click="end(true)"
-          >It held</v-btn
-        ><v-btn size="large" @click="faulty = true">It showed something&hellip;</v-btn>
+          >End: no fault</v-btn
+        ><v-btn size="large" @click="faulty = true">End: fault&hellip;</v-btn>
       </div>
       <SoakLogTable
         v-if="log"
@@ -99,27 +99,27 @@ onBeforeUnmount(() => clearInterval(timer))
     <section v-else class="begin">
       <v-text-field
         v-model="hours"
-        label="For how long"
+        label="Duration"
         suffix="h"
         inputmode="decimal"
         :error-messages="wrong('hours')"
         @keydown.enter="begin"
-      /><v-btn size="large" variant="flat" color="primary" @click="begin">Begin the soak</v-btn>
+      /><v-btn size="large" variant="flat" color="primary" @click="begin">Start soak test</v-btn>
     </section>
     <h2 v-if="past.length">Earlier</h2>
     <ul class="past">
       <li v-for="s in past" :key="s.begun.id">
         <StateMark :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
-        {{ s.ended!.passed ? 'held' : 'showed a fault' }} after
+        {{ s.ended!.passed ? 'no fault seen' : 'fault' }} after
         {{ durationWords(s.ended!.atMs - s.begun.atMs) }}
         <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span>
       </li>
     </ul>
     <TextDialog
       :open="faulty"
-      title="What did it show"
+      title="End soak test: fault"
       label="What happened, and after how long"
-      action="End the soak"
+      action="End soak test"
       @close="faulty = false"
       @done="t => end(false, t)"
     />

@@ -14,7 +14,7 @@ useHead({ title: () => `Edit ${sheet.value?.model ?? 'sheet'}` })
 <template>
   <div class="page">
     <h1>{{ sheet?.model ?? 'Sheet' }}</h1>
-    <p class="lead">Saving makes a new revision. Jobs that have begun keep the one they began with.</p>
+    <p class="lead">Saving makes a new revision. Jobs in progress keep the revision they began with.</p>
     <SheetEditor
       v-if="sheet"
       :key="sheet.revision"

@@ -53,7 +53,7 @@ onMounted(async () => {
       <BoardView :sheet="sheet" :wanted="wanted" />
       <h2>Adjusters</h2>
       <AdjusterTable :sheet="sheet" :trust="view.trust" @show="d => (wanted = [d])" />
-      <h2>Order of work</h2>
+      <h2>Procedure</h2>
       <StepGraph :steps="sheet.procedure" />
       <div class="scroll" tabindex="0"><SheetSteps :sheet="sheet" /></div>
       <template v-if="sheet.testPoints?.length"
@@ -80,7 +80,7 @@ onMounted(async () => {
           </tr>
         </tbody>
       </table>
-      <p v-else class="quiet">Nothing written down yet.</p>
+      <p v-else class="quiet">None yet.</p>
       <template v-if="sheet.typicalFaults?.length"
         ><h2>Typical faults</h2>
         <table class="plain">
@@ -119,7 +119,7 @@ onMounted(async () => {
     </template>
     <template v-else-if="store.failure"
       ><h1>
-        {{ store.failure.code === 'unknown-sheet' ? 'There is no such sheet' : 'The sheet cannot be shown' }}
+        {{ store.failure.code === 'unknown-sheet' ? 'Sheet not found' : 'The sheet cannot be shown' }}
       </h1>
       <p class="lead">{{ store.failure.words }}</p>
       <v-btn to="/sheets">All sheets</v-btn></template

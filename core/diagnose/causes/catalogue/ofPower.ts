@@ -22,7 +22,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'coils-off',
     row: 'F53',
-    title: 'Drive or output coils off their peak',
+    title: 'Drive or output coils off peak',
     remedy: 'Peak the coils in order, then balance the band.',
     prior: 3,
     kinds: WITH_COILS,
@@ -38,8 +38,10 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'broken-core',
     row: 'F71',
-    title: 'Broken core, or off its thread',
-    remedy: 'New core or coil, or one from a scrap set, pre-set alike; then peak and balance.',
+    title: 'Core broken, or off its thread',
+    remedy:
+      'Fit a new core or coil, or one from a scrap set, ' +
+      'pre-set to the same position; then peak and balance.',
     prior: 1,
     kinds: WITH_COILS,
     shows: {
@@ -55,7 +57,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'carrier-low-set',
     row: 'F11',
     title: 'Carrier or power set low',
-    remedy: 'Set the power; then low power, depth and panel meter again.',
+    remedy: 'Set the power; then repeat low power, depth and panel meter.',
     prior: 2,
     kinds: ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'cw-kit', 'menu-qrp'],
     shows: {
@@ -71,7 +73,9 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'carrier-high-set',
     row: 'F05',
     title: 'Carrier or power set too high',
-    remedy: 'Down to the rule set and to a quarter of the PEP the set can reach; then depth again.',
+    remedy:
+      'Reduce it to the rule set and to a quarter of the ' +
+      'PEP the set can reach; then set the depth again.',
     prior: 2,
     shows: {
       'power': { 'high': 0.78, 'far-high': 0.18 },
@@ -89,7 +93,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'control-left-up',
     row: 'F50',
     title: 'Carrier or RF-power control left up from another mode',
-    remedy: 'Control to its mark for AM before keying; the mark stands on the handover.',
+    remedy: 'Control to its mark for AM before keying. Enter the mark in the handover.',
     prior: 1.5,
     kinds: ['multimode', 'menu-mobile', 'high-power'],
     shows: {
@@ -109,7 +113,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     row: 'F50',
     title: 'Carrier control left up from CW or tune',
     remedy:
-      'Carrier down to its mark before AM is keyed, crests as the sheet says; the mark stands on the handover.',
+      'Carrier down to its mark before AM is keyed, peaks ' +
+      'as the sheet states. Enter the mark in the handover.',
     prior: 2,
     kinds: ['hybrid-valve'],
     shows: {
@@ -123,7 +128,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'antenna-mismatch',
     row: 'F49',
     title: 'Antenna, tuner or cable',
-    remedy: 'Match at half the level, then full; the set itself is right on the dummy load.',
+    remedy: 'Match at half the level, then full. The set itself is within tolerance on the dummy load.',
     prior: 1,
     shows: { 'dummy-swr': { antenna: 0.97 } },
   },
@@ -131,8 +136,9 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'inflated-claim',
     row: 'F16',
-    title: 'The claim: more PEP than the output devices can give',
-    remedy: 'Give a figure of your own: tone, envelope and DC input. A peak meter overshoots, splatter adds.',
+    title: 'The claim: more PEP than the output devices can deliver',
+    remedy:
+      'Give a figure of your own: tone, envelope and DC ' + 'input. A peak meter overshoots, splatter adds.',
     prior: 1,
     kinds: ['high-power', 'hybrid-valve', 'multimode'],
     shows: { 'claimed-pep': { beyond: 0.97 } },
@@ -142,7 +148,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'regulator-shorted',
     row: 'F07',
     title: 'Series AM regulator shorted',
-    remedy: 'Replace it; ask about long use at high carrier; advise a low carrier.',
+    remedy: 'Replace it. Ask about long use at high carrier; advise a low carrier.',
     prior: 1,
     modes: ['AM'],
     shows: {
@@ -173,10 +179,10 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'bench-meter',
     row: 'F25',
-    title: 'The bench meter, its range or its lead',
+    title: 'The test meter, its range or its lead',
     remedy:
-      'Settle the meter first: range, lead, second meter, calibration ' +
-      'date. Nothing in the set is turned on such data.',
+      'Resolve the meter first: range, lead, second meter, ' +
+      'calibration date. Adjust nothing on such readings.',
     prior: 1,
     shows: {
       'power': { low: 0.5, third: 0.4, right: 0.05 },
@@ -192,7 +198,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'panel-meter',
     row: 'F23',
     title: 'Panel meter out of calibration',
-    remedy: 'Set its preset; test the diode of its branch only if the preset does not reach.',
+    remedy: 'Set its preset. Test the diode of its branch only if the preset does not reach.',
     prior: 2,
     shows: { panel: { 'panel-low': 0.6, 'panel-high': 0.38 }, power: { right: 0.98, low: 0.01, high: 0.01 } },
   },
@@ -202,8 +208,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     row: 'F20',
     title: 'Counterfeit or worn final',
     remedy:
-      'Replace by a tested part; bias before key, then peak, balance, ' +
-      'harmonics. A component tester passes such parts.',
+      'Replace it by a tested part; bias before keying, then peak, ' +
+      'balance, harmonics. A component tester passes such parts.',
     prior: 1.5,
     shows: {
       'power': { third: 0.65, tenth: 0.3 },
@@ -221,7 +227,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'wrong-driver',
     row: 'F74',
     title: 'Driver of the wrong rating',
-    remedy: 'The right part, and all stressed resistors of the section.',
+    remedy: 'Fit the correct part and renew all stressed resistors of the stage.',
     prior: 0.7,
     shows: {
       'power': { tenth: 0.85, none: 0.1 },
@@ -266,8 +272,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'low-preset-off',
     row: 'F21',
-    title: 'Low-power preset out of place',
-    remedy: 'Set low power 10 dB below high, after high power is right.',
+    title: 'Low-power preset misadjusted',
+    remedy: 'Set low power 10 dB below high, after high power is within tolerance.',
     prior: 2,
     shows: { 'low-switch': { small: 0.55, large: 0.43 }, 'low-preset': { acts: 0.95 } },
   },
@@ -284,8 +290,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'control-miswired',
     row: 'F08',
-    title: 'Power control not in the circuit, or wired wrong',
-    remedy: 'Voltage on its wiper; the wiring as the drawing has it.',
+    title: 'Power control not in circuit, or wired wrong',
+    remedy: 'Check the voltage on its wiper and the wiring against the circuit diagram.',
     prior: 0.7,
     shows: { travel: { nothing: 0.95 }, power: { right: 0.85 }, depth: { right: 0.9 } },
   },
@@ -303,7 +309,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'bias-off',
     row: 'F46',
-    title: 'Bias of the output stage out of place',
+    title: 'Bias of the output stage misadjusted',
     remedy: 'One device at a time from its lowest end; then power and linearity again.',
     prior: 1.5,
     needsRole: 'bias',
@@ -315,8 +321,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     row: 'F17',
     title: 'Output valves worn',
     remedy:
-      'A tested pair; bias, neutralising, dip and load, both band ends. ' +
-      'Expect clearly more than 1 dB, or they were not the fault.',
+      'Try a tested pair; bias, neutralising, dip and load, both band ends. ' +
+      'Expect clearly more than 1 dB, or the valves were not the fault.',
     prior: 2,
     kinds: ['hybrid-valve'],
     shows: {
@@ -349,7 +355,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'valve-drive-low',
     row: 'F17',
     title: 'Drive, screen or plate supply low',
-    remedy: 'Preselector, driver valve, screen and plate volts; high voltage: cautions of the sheet.',
+    remedy: 'Preselector, driver valve, screen and plate volts. High voltage: cautions of the sheet.',
     prior: 1,
     kinds: ['hybrid-valve'],
     shows: {
@@ -365,7 +371,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'gate-high',
     row: 'F45',
-    title: 'Gate voltage far above its window',
+    title: 'Gate voltage far above tolerance',
     remedy: 'Stop: do not key. Set it from the lowest end.',
     prior: 1,
     kinds: ['cw-kit'],
@@ -375,7 +381,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'gate-low',
     row: 'F45',
-    title: 'Gate voltage below its window',
+    title: 'Gate voltage below tolerance',
     remedy: 'Set it with the oscillator disabled, then the power.',
     prior: 1,
     kinds: ['cw-kit'],
@@ -389,8 +395,8 @@ export const POWER_CAUSES: readonly Cause[] = [
     ...base,
     id: 'trap-off',
     row: 'F81',
-    title: 'Harmonic trap or low-pass filter out of place',
-    remedy: 'Trap for the least second harmonic; load; drive 1 dB lower as a check.',
+    title: 'Harmonic trap or low-pass filter misadjusted',
+    remedy: 'Set the trap for minimum second harmonic; check the load; reduce drive by 1 dB as a check.',
     prior: 1,
     shows: { harmonic: { dirty: 0.96 } },
   },
@@ -399,7 +405,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     id: 'intermittent',
     row: 'F83',
     title: 'Joint, relay or plug',
-    remedy: 'Resolder what moves when tapped; relay contacts and plugs.',
+    remedy: 'Resolder what moves when tapped; check relay contacts and plugs.',
     prior: 0.8,
     shows: { tap: { jumps: 0.97 } },
   },

@@ -9,7 +9,7 @@ export const SUPPLY_CAUSES: readonly Cause[] = [
     id: 'shorted-final',
     row: 'F44',
     title: 'Final shorted',
-    remedy: 'Replace, then gate or base bias before the first key-down, then peak and balance.',
+    remedy: 'Replace it, then set gate or base bias before the first key-down, then peak and balance.',
     prior: 3,
     shows: {
       'idle': { 'at-limit': 0.97 },
@@ -22,7 +22,7 @@ export const SUPPLY_CAUSES: readonly Cause[] = [
     id: 'shorted-driver',
     row: 'F44',
     title: 'Driver shorted',
-    remedy: 'Replace with the right type, stressed resistors with it; bias before key.',
+    remedy: 'Fit the correct type and renew stressed resistors with it; bias before keying.',
     prior: 1.5,
     shows: {
       'idle': { 'at-limit': 0.93, 'high': 0.06 },
@@ -36,7 +36,7 @@ export const SUPPLY_CAUSES: readonly Cause[] = [
     id: 'polarity-diode',
     row: 'F76',
     title: 'Polarity diode shorted',
-    remedy: 'A larger diode, so that the fuse blows first; ask about reversed leads.',
+    remedy: 'Fit a larger diode, so that the fuse blows first. Ask about reversed leads.',
     prior: 1.5,
     shows: {
       'idle': { 'at-limit': 0.98 },
@@ -59,7 +59,7 @@ export const SUPPLY_CAUSES: readonly Cause[] = [
     id: 'reversed-supply',
     row: 'F77',
     title: 'Supply was reversed: diode missing or too small',
-    remedy: 'A diode large enough to blow the fuse of the lead; then look for what was harmed.',
+    remedy: 'Fit a diode large enough to blow the fuse of the lead; then look for what was damaged.',
     prior: 0.8,
     shows: { trace: { burnt: 0.96 }, idle: { 'right': 0.6, 'at-limit': 0.35 } },
   },

@@ -15,7 +15,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     id: 'depth',
     question: 'Depth at the full drive of the sheet',
     healthy: 'right',
-    outcomes: { none: 'none to speak of', low: 'low', right: 'right', over: 'over 100 %' },
+    outcomes: { none: 'almost none', low: 'low', right: 'right', over: 'over 100 %' },
     source: {
       kind: 'readings',
       quantities: ['depthNegativeRatio', 'depthPositiveRatio'],
@@ -70,9 +70,13 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
   {
     ...am,
     id: 'crest',
-    question: 'Crest of the envelope, by PEP against carrier and depth',
+    question: 'Positive peak of the envelope, from PEP, carrier and depth',
     healthy: 'clean',
-    outcomes: { clean: 'as the depth asks', flat: 'flattened', over: 'above what the depth asks' },
+    outcomes: {
+      clean: 'as expected for the depth',
+      flat: 'flattened',
+      over: 'higher than the depth explains',
+    },
     source: {
       kind: 'readings',
       quantities: ['pepW', 'powerW', 'depthNegativeRatio', 'depthPositiveRatio'],
@@ -96,7 +100,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     id: 'deviation',
     question: 'Deviation with the tone at full limiting',
     healthy: 'right',
-    outcomes: { none: 'none to speak of', low: 'low', right: 'right', high: 'high' },
+    outcomes: { none: 'almost none', low: 'low', right: 'right', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['deviationPositiveHz'],
@@ -115,7 +119,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
   {
     ...fm,
     id: 'symmetry',
-    question: 'Deviation up against down',
+    question: 'Deviation up and down',
     healthy: 'even',
     outcomes: { even: 'equal', uneven: 'more than a tenth apart' },
     source: {

@@ -46,7 +46,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     domain: 'power',
     question: 'Plate current, tuned',
     healthy: 'right',
-    outcomes: { low: 'low', right: 'as the sheet says', high: 'high' },
+    outcomes: { low: 'low', right: 'as stated on the sheet', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['plateA'],
@@ -66,7 +66,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     question: 'Gate voltage of the final',
     healthy: 'right',
     everywhere: true,
-    outcomes: { low: 'low', right: 'in its window', high: 'high' },
+    outcomes: { low: 'low', right: 'within tolerance', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['gateV'],
@@ -85,7 +85,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     domain: 'power',
     question: 'Second harmonic',
     healthy: 'clean',
-    outcomes: { dirty: 'above what is allowed', clean: 'clean' },
+    outcomes: { dirty: 'above the limit', clean: 'clean' },
     source: {
       kind: 'readings',
       quantities: ['harmonicDbc'],
@@ -104,7 +104,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     domain: 'modulation',
     question: 'Adjacent channels with tone',
     healthy: 'clean',
-    outcomes: { dirty: 'above what is allowed', clean: 'clean' },
+    outcomes: { dirty: 'above the limit', clean: 'clean' },
     source: {
       kind: 'readings',
       quantities: ['adjacentDbc'],
@@ -121,9 +121,13 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     id: 'voice-balance',
     modes: ['AM', 'USB', 'LSB'],
     domain: 'modulation',
-    question: 'PEP against mean on voice',
+    question: 'PEP and average on voice',
     healthy: 'balanced',
-    outcomes: { 'compressed': 'nearly equal', 'balanced': 'balanced', 'all-peak': 'all peak and no average' },
+    outcomes: {
+      'compressed': 'nearly equal',
+      'balanced': 'balanced',
+      'all-peak': 'high peaks, almost no average',
+    },
     source: {
       kind: 'readings',
       quantities: ['pepW', 'powerW'],
@@ -144,7 +148,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     id: 'fm-power',
     domain: 'power',
     modes: ['FM'],
-    question: 'FM carrier against its rating',
+    question: 'FM carrier and its rating',
     healthy: 'right',
     outcomes: { none: 'no power', low: 'low', right: 'right', high: 'high' },
     source: {
@@ -168,7 +172,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     id: 'am-carrier',
     domain: 'power',
     modes: ['AM'],
-    question: 'AM carrier against its mark',
+    question: 'AM carrier and its mark',
     healthy: 'right',
     outcomes: { 'low': 'low', 'right': 'right', 'high': 'high', 'far-high': 'about twice or more' },
     source: {
@@ -194,7 +198,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     question: 'VCO control voltage',
     healthy: 'inside',
     everywhere: true,
-    outcomes: { 'inside': 'in its window', 'at-end': 'at the end of its range' },
+    outcomes: { 'inside': 'within tolerance', 'at-end': 'at the end of the range' },
     source: {
       kind: 'readings',
       quantities: ['vcoV'],

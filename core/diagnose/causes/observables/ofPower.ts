@@ -6,7 +6,7 @@ import { between, repeatable } from '../soft'
 const DEAD_DB = -30
 const toDb = (ratio: number) => (ratio > 0 ? powerRatioToDb(ratio) : DEAD_DB)
 /**
- * Spread over the band that a set may have [dB] (general trade knowledge: 0.5), and half of it for a sag at
+ * Spread over the band that a set may have [dB] (common practice: 0.5), and half of it for a sag at
  * both ends.
  */
 const TILT_DB = 0.7
@@ -20,7 +20,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
   {
     ...base,
     id: 'power',
-    question: 'Carrier on the middle channel against its rating',
+    question: 'Carrier on the middle channel and its rating',
     healthy: 'right',
     outcomes: {
       'none': 'no power',
@@ -105,7 +105,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
     id: 'current',
     question: 'Supply current while keyed',
     healthy: 'right',
-    outcomes: { low: 'low', right: 'as the sheet says', high: 'high' },
+    outcomes: { low: 'low', right: 'as stated on the sheet', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['supplyA'],
@@ -134,7 +134,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
   {
     ...base,
     id: 'panel',
-    question: 'Panel meter against the bench',
+    question: 'Panel meter and external meter',
     healthy: 'agrees',
     outcomes: {
       'panel-low': 'the panel reads low',

@@ -13,9 +13,13 @@ export const RECEIVER_OBSERVABLES: readonly Observable[] = [
   {
     ...base,
     id: 'threshold',
-    question: 'Sensitivity against what is asked',
+    question: 'Sensitivity and its requirement',
     healthy: 'good',
-    outcomes: { good: 'good', poor: 'up to four times too high', deaf: 'more than four times too high' },
+    outcomes: {
+      good: 'good',
+      poor: 'up to 12 dB worse than required',
+      deaf: 'more than 12 dB worse than required',
+    },
     source: {
       kind: 'readings',
       quantities: ['sensitivityV', 'audibleV'],

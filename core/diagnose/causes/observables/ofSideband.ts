@@ -8,7 +8,7 @@ import { between } from '../soft'
 const TWO_TONE_SLACK = 0.03
 /** A sideband further off than this is no matter of resolution [Hz]. */
 const SIDEBAND_OFF_HZ = 40
-/** Products at least so far below one tone (general trade knowledge) [dB]. */
+/** Products at least so far below one tone (common practice) [dB]. */
 const IMD_CLEAN_DB = 25
 
 const hasTwoTones = (s: SetState) => s.setting.includes('two tones')
@@ -28,9 +28,9 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     ...ssb,
     id: 'ssb-power',
     domain: 'power',
-    question: 'PEP on SSB against its rating',
+    question: 'PEP on SSB and its rating',
     healthy: 'right',
-    outcomes: { none: 'none to speak of', low: 'low', right: 'right', high: 'high' },
+    outcomes: { none: 'almost none', low: 'low', right: 'right', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['pepW'],
@@ -50,7 +50,7 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     domain: 'power',
     question: 'Idle current of the output stage',
     healthy: 'right',
-    outcomes: { low: 'low', right: 'as the sheet says', high: 'high' },
+    outcomes: { low: 'low', right: 'as stated on the sheet', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['stageIdleA'],
@@ -67,9 +67,9 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     ...ssb,
     id: 'sidebands',
     domain: 'frequency',
-    question: 'Where one tone stands on USB and on LSB',
+    question: 'Frequency of one tone on USB and on LSB',
     healthy: 'right',
-    outcomes: { 'right': 'right on both', 'one-off': 'off on one', 'both-off': 'off on both' },
+    outcomes: { 'right': 'correct on both', 'one-off': 'off on one', 'both-off': 'off on both' },
     source: {
       kind: 'readings',
       quantities: ['carrierHz'],
@@ -92,7 +92,7 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     ...ssb,
     id: 'two-tone',
     domain: 'modulation',
-    question: 'Mean power against PEP with two tones',
+    question: 'Average power and PEP with two tones',
     healthy: 'half',
     outcomes: {
       below: 'clearly below half',
@@ -144,9 +144,9 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     ...ssb,
     id: 'leak',
     domain: 'modulation',
-    question: 'Carrier left on SSB',
+    question: 'Carrier suppression on SSB',
     healthy: 'balanced',
-    outcomes: { leaky: 'too much', balanced: 'suppressed' },
+    outcomes: { leaky: 'poor', balanced: 'suppressed' },
     source: {
       kind: 'readings',
       quantities: ['carrierLeakDb'],

@@ -11,6 +11,6 @@ const body = object({ ownProfile: ownProfile.nullable().defined() }).noUnknown()
 export default apiHandler(async event => {
   const id = idParam(event, 'unknown-instrument')
   const updated = await updateOwnProfile(pool, id, (await validBody(event, body)).ownProfile)
-  if (!updated) throw new ApiError(404, 'unknown-instrument', 'This instrument is no longer there.')
+  if (!updated) throw new ApiError(404, 'unknown-instrument', 'Instrument not found.')
   return updated
 })

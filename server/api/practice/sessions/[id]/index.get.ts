@@ -5,6 +5,6 @@ import { apiHandler, idParam } from '../../../../utils/api'
 
 export default apiHandler(async event => {
   const found = await selectPractice(pool, idParam(event, 'unknown-practice'))
-  if (!found) throw new ApiError(404, 'unknown-practice', 'There is no such case.')
+  if (!found) throw new ApiError(404, 'unknown-practice', 'Exercise not found.')
   return found
 })
