@@ -23,7 +23,7 @@ test('a phone follows the run live: place, readings, and what it takes itself', 
   await page.keyboard.press('t')
   await page.keyboard.type('25')
   await page.keyboard.press('Enter')
-  await expect(phone.locator('[data-step="A1.0"]')).toContainText('inside')
+  await expect(phone.locator('[data-step="A1.0"]')).toContainText('within')
   // From the hand to the bench
   await phone.getByRole('button', { name: /^Confirm/ }).click()
   await expect(page.locator('[data-step="A1.0"]')).not.toContainText('not confirmed')
@@ -91,7 +91,7 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
   const id = await house.newJob({ sheetId: 'corvid-m6', ruleSetId: 'R-US', serial: '50103' })
   await page.goto(`${house.address}/jobs/${id}/align`)
   await page.locator('[data-step="A4.2"]').click()
-  await page.getByRole('button', { name: 'Enlarge' }).click()
+  await page.getByRole('button', { name: 'Enlarge', exact: true }).click()
   const large = page.getByRole('dialog')
   await expect(large).toContainText('FUNC first')
   for (const key of ['FUNC', 'CH up', 'FUNC']) {
