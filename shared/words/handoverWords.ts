@@ -10,6 +10,7 @@ import {
   type Turn,
 } from '../../core/run'
 import { shownCell } from './compareGauge'
+import { sentence } from './sentence'
 import { distanceWords } from './distanceWords'
 
 /** Compliance in plain words: a sentence, and what it rests on or lacks. */
@@ -25,8 +26,10 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
     ...by('cannot-tell').map(
       s => `Cannot tell, ${s.row}: ${s.words}. The limit lies within the uncertainty.`,
     ),
-    ...(missing.length > 0 ? [`Not measured: ${missing.join('; ')}.`] : []),
-    ...(notJudged.length > 0 ? [`Not judged by this program: ${notJudged.map(withoutId).join('; ')}.`] : []),
+    ...(missing.length > 0 ? [sentence(`Not measured: ${missing.join('; ')}`)] : []),
+    ...(notJudged.length > 0
+      ? [sentence(`Not judged by this program: ${notJudged.map(withoutId).join('; ')}`)]
+      : []),
   ]
   switch (kind) {
     case 'no-legal-rules':

@@ -6,6 +6,7 @@ import type { ModelSheet } from '../../core/sheet'
 import { causeOf } from '../../core/diagnose'
 import { LIMITER_ITEM, inspectionItems, soaks } from '../../core/work'
 import { isJudged, shownCell } from './compareGauge'
+import { sentence } from './sentence'
 import { durationWords } from './workWords'
 
 /** The handover in words that an owner understands: no jargon, no designators. */
@@ -160,7 +161,7 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
     ...inspectionItems(sheet).flatMap(i => {
       const last = seen.get(i.id)
       return last && last.state !== 'fine'
-        ? [`${i.lookFor}: ${ITEM_STATES[last.state]}${last.text ? `, ${last.text}` : ''}.`]
+        ? [sentence(`${i.lookFor}: ${ITEM_STATES[last.state]}${last.text ? `, ${last.text}` : ''}`)]
         : []
     }),
     ...events.flatMap(e => (e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : [])),
@@ -196,7 +197,7 @@ export function openForOwner(items: readonly OpenItem[]): string[] {
   const unfinished = open.filter(i => i.kind === 'step-open' || i.kind.startsWith('as-'))
   return [
     ...(unfinished.length > 0 ? ['Measurement and alignment are not finished.'] : []),
-    ...open.filter(i => !unfinished.includes(i)).map(i => `${i.title}: ${i.detail}.`),
+    ...open.filter(i => !unfinished.includes(i)).map(i => sentence(`${i.title}: ${i.detail}`)),
   ]
 }
 

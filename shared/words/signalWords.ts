@@ -1,5 +1,6 @@
 import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
 import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '../../core/signal'
+import { sentence } from './sentence'
 
 /** More than this in the next channel is no number to hold against a limit of microwatts [W]. */
 const MOST_SAID_W = 0.01
@@ -32,7 +33,7 @@ export function findingWords(f: SignalFinding): string {
     case 'outside':
       return (
         `${QUANTITIES[f.reading.quantity].label} ${f.reading.judgement!.verdict}: ` +
-        `${valueWords(f.reading)}. ${f.reading.limit!.rule.words}.`
+        sentence(`${valueWords(f.reading)}. ${f.reading.limit!.rule.words}`)
       )
     case 'undecided':
       return (
@@ -42,7 +43,7 @@ export function findingWords(f: SignalFinding): string {
     case 'neighbours':
       return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power is in the adjacent channels.`
     case 'adjacent-power':
-      return `${groupDigits(f.watts * 1e6, 0)} µW in an adjacent channel (${f.words}).`
+      return `${microwatts(f.watts)} in an adjacent channel, ${microwatts(f.mostW)} max.`
     case 'adjacent-untold':
       return untoldWords(f)
     case 'mask':
@@ -56,12 +57,13 @@ export function findingWords(f: SignalFinding): string {
   }
 }
 
-function untoldWords({ watts, mostW, words }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
-  const microwatts = (w: number) => `${groupDigits(w * 1e6, 0)} \u00b5W`
-  const inAll = watts < MOST_SAID_W ? `, ${microwatts(watts)} in total` : ''
+const microwatts = (watts: number) => `${groupDigits(watts * 1e6, 0)} \u00b5W`
+
+function untoldWords({ watts, mostW }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
+  const inTotal = watts < MOST_SAID_W ? `, ${microwatts(watts)} in total` : ''
   return (
-    `Adjacent channel, ${microwatts(mostW)} max.: cannot tell. Receiver ` +
-    `noise or another station is included in the reading${inAll} (${words}).`
+    `Adjacent channel, ${microwatts(mostW)} max.: cannot tell. ` +
+    `Receiver noise or another station is included in the reading${inTotal}.`
   )
 }
 

@@ -132,6 +132,15 @@ const nothing = computed(() => {
   text-decoration: line-through;
   text-decoration-thickness: 4px;
 }
+@media (max-height: 820px) {
+  .n,
+  .n.long {
+    font-size: 72px;
+  }
+  .big {
+    min-height: 72px;
+  }
+}
 @media (max-width: 700px) {
   .n {
     font-size: 72px;

@@ -33,8 +33,12 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
     >
     <v-btn v-if="confirming.kind === 'leave'" size="large" @click="emit('work')">Work on the coils</v-btn>
     <div class="space" />
-    <v-btn size="large" @click="emit('back')">Previous step <kbd>[</kbd></v-btn>
-    <v-btn size="large" @click="emit('next')">Next step <kbd>]</kbd></v-btn>
+    <v-btn size="large" aria-label="Previous step" title="Previous step" @click="emit('back')"
+      >&larr; <kbd>[</kbd></v-btn
+    >
+    <v-btn size="large" aria-label="Next step" title="Next step" @click="emit('next')"
+      >&rarr; <kbd>]</kbd></v-btn
+    >
     <div class="line" />
     <v-btn height="44" @click="emit('type')">Type reading <kbd>T</kbd></v-btn>
     <v-btn height="44" :aria-pressed="listening" :class="{ pressed: listening }" @click="emit('listen')"
@@ -53,8 +57,8 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
 .acts {
   display: flex;
   flex-wrap: wrap;
-  gap: 8px;
-  padding: 10px 0 12px;
+  gap: 6px;
+  padding: 6px 0 8px;
   align-items: center;
 }
 .space {
@@ -63,7 +67,6 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
 .line {
   flex-basis: 100%;
   height: 0;
-  margin-top: -4px;
 }
 .pressed {
   background: var(--ink);
@@ -74,8 +77,15 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
   color: var(--paper) !important;
 }
 .v-btn {
-  padding: 0 12px;
+  padding: 0 10px;
   flex: none;
+}
+/* Beside ladder and hands a small screen has room for the words or for the keys. */
+@media (max-width: 1180px) {
+  .line ~ .v-btn kbd,
+  .line ~ :deep(.v-btn) kbd {
+    display: none;
+  }
 }
 @media (max-width: 700px) {
   /* One line that is pushed sideways; a phone has no keys to show. */

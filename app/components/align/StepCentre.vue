@@ -48,6 +48,15 @@ const judgement = computed(() =>
 const expected = computed(() => (props.accuracy ? forecast(props.want.asked, props.accuracy) : null))
 const warning = computed(() => (expected.value ? forecastWords(expected.value, quantity.value) : null))
 const range = computed(() => decidingRange(props.want.asked))
+const tolerance = computed(() =>
+  windowWords(range.value.low, range.value.high, quantity.value, nominal.value),
+)
+/** Said where the instrument narrows the tolerance; the same interval twice tells nothing. */
+const zone = computed(() => {
+  if (warning.value || !expected.value?.zone || !props.want.asked.limit) return null
+  const words = zoneWords(expected.value, quantity.value, nominal.value)
+  return words === tolerance.value ? null : words
+})
 const decimals = computed(() =>
   nominal.value !== null
     ? 0
@@ -102,18 +111,13 @@ const direction = computed(() => {
         <span>{{ direction || besideVerdict(reasonWords(judgement, quantity, want.asked, current!)) }}</span>
       </template>
       <span v-else-if="current && !readable">not keyed, no verdict</span>
-      <span v-else-if="range.low !== null || range.high !== null"
-        >tolerance {{ windowWords(range.low, range.high, quantity, nominal) }}</span
-      >
+      <span v-else-if="range.low !== null || range.high !== null">tolerance {{ tolerance }}</span>
       <span v-else-if="state.step.criterion?.kind === 'peak'"
         >adjust for maximum, no verdict while peaking</span
       >
       <span v-else-if="want.want.target">Target depends on another step. Take that reading first.</span>
-      <span v-if="!warning && expected?.zone && want.asked.limit" class="zone"
-        >accept
-        <span class="fig" title="Acceptance limits with this instrument">{{
-          zoneWords(expected, quantity, nominal)
-        }}</span></span
+      <span v-if="zone" class="zone"
+        >accept <span class="fig" title="Acceptance limits with this instrument">{{ zone }}</span></span
       >
     </div>
     <slot />
@@ -143,6 +147,7 @@ const direction = computed(() => {
   gap: 10px;
   font-size: 17px;
   min-height: 28px;
+  flex-wrap: wrap;
 }
 .verdict b::first-letter {
   text-transform: uppercase;

@@ -127,7 +127,7 @@ legend .quiet {
 }
 .claim {
   display: grid;
-  grid-template-columns: 84px 136px minmax(170px, 1.3fr) 104px minmax(120px, 1fr) auto;
+  grid-template-columns: 86px 130px minmax(212px, 1.6fr) 118px minmax(104px, 0.7fr) auto;
   gap: 8px;
   align-items: center;
   margin-bottom: 8px;

@@ -101,6 +101,12 @@ i {
   color: var(--ink2);
   margin-left: 8px;
 }
+@media (max-width: 700px) {
+  .key > div i {
+    display: block;
+    margin-left: 0;
+  }
+}
 .key.idle b {
   color: var(--ink2);
 }

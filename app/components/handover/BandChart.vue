@@ -99,14 +99,14 @@ const { failed } = usePlotly(host, { figure, on: () => [props.data, props.night]
 <template>
   <figure class="chart">
     <figcaption>
-      {{ data.title }} against {{ axisWords }}
+      {{ data.title }} over {{ axisWords }}
       <span class="quiet">{{ data.unit }}; shaded: tolerance; bars: uncertainty</span>
     </figcaption>
     <div
       ref="host"
       class="plot"
       role="img"
-      :aria-label="`${data.title} against ${axisWords}, as found and as left`"
+      :aria-label="`${data.title} over ${axisWords}, as found and as left`"
     />
     <p v-if="failed" class="quiet">The picture could not be loaded. The table holds every reading.</p>
   </figure>

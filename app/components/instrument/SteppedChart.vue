@@ -61,7 +61,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.points, props.nigh
     <div
       ref="host"
       role="img"
-      :aria-label="`${QUANTITIES[plan.read].label} against ${SETTING_WORDS[plan.set].label}, ${points.length} points`"
+      :aria-label="`${QUANTITIES[plan.read].label} over ${SETTING_WORDS[plan.set].label}, ${points.length} points`"
     />
     <p v-if="failed" class="quiet">The picture could not be loaded.</p>
   </div>

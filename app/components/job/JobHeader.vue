@@ -25,8 +25,8 @@ const LABELS: Record<Stage, string> = {
     <div class="tag">
       <b>{{ jobTag(job.number) }} {{ sheet.model }}</b
       ><span
-        >serial {{ job.serial }}, {{ job.owner }},
-        {{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date' }}</span
+        >serial {{ job.serial }}, {{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date' }},
+        {{ job.owner }}</span
       >
     </div>
     <nav class="stages" aria-label="Job phases">

@@ -34,7 +34,7 @@ function pass(reason: string) {
       @done="pass"
     />
   </CoachLine>
-  <p v-else class="quiet warm">{{ words.say }}: {{ words.how }}</p>
+  <p v-else class="quiet warm">{{ words.say }}. {{ words.how }}</p>
 </template>
 
 <style scoped>

@@ -374,7 +374,7 @@ useBenchKeys({
 <style scoped>
 .align {
   display: grid;
-  grid-template-columns: 236px minmax(0, 1fr) 258px;
+  grid-template-columns: minmax(180px, 236px) minmax(0, 1fr) minmax(200px, 258px);
   flex: 1;
   min-height: 0;
 }

@@ -86,8 +86,8 @@ async function confirm(text: string) {
         />
       </div>
     </section>
-    <section v-if="inOrder.length" aria-label="Within">
-      <h2>Within</h2>
+    <section v-if="inOrder.length" aria-label="No fault seen">
+      <h2>No fault seen</h2>
       <p v-for="d in inOrder" :key="d.domain">
         <b>{{ DOMAIN_WORDS[d.domain] }}</b>{{ ' ' }}
         <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span>

@@ -17,7 +17,7 @@ export const FREQUENCY_OBSERVABLES: readonly Observable[] = [
     id: 'tx-error',
     question: 'Transmit frequency on the middle channel',
     healthy: 'right',
-    outcomes: { right: 'right', off: 'off by more than 50 Hz', far: 'off by more than 600 Hz' },
+    outcomes: { right: 'normal', off: 'off by more than 50 Hz', far: 'off by more than 600 Hz' },
     source: {
       kind: 'readings',
       quantities: ['carrierHz'],

@@ -15,7 +15,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     id: 'depth',
     question: 'Depth at the full drive of the sheet',
     healthy: 'right',
-    outcomes: { none: 'almost none', low: 'low', right: 'right', over: 'over 100 %' },
+    outcomes: { none: 'almost none', low: 'low', right: 'normal', over: 'over 100 %' },
     source: {
       kind: 'readings',
       quantities: ['depthNegativeRatio', 'depthPositiveRatio'],
@@ -74,7 +74,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     healthy: 'clean',
     outcomes: {
       clean: 'as expected for the depth',
-      flat: 'flattened',
+      flat: 'flat-topped',
       over: 'higher than the depth explains',
     },
     source: {
@@ -100,7 +100,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
     id: 'deviation',
     question: 'Deviation with the tone at full limiting',
     healthy: 'right',
-    outcomes: { none: 'almost none', low: 'low', right: 'right', high: 'high' },
+    outcomes: { none: 'almost none', low: 'low', right: 'normal', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['deviationPositiveHz'],

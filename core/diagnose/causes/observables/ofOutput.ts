@@ -150,7 +150,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     modes: ['FM'],
     question: 'FM carrier and its rating',
     healthy: 'right',
-    outcomes: { none: 'no power', low: 'low', right: 'right', high: 'high' },
+    outcomes: { none: 'no power', low: 'low', right: 'normal', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['powerW'],
@@ -174,7 +174,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     modes: ['AM'],
     question: 'AM carrier and its mark',
     healthy: 'right',
-    outcomes: { 'low': 'low', 'right': 'right', 'high': 'high', 'far-high': 'about twice or more' },
+    outcomes: { 'low': 'low', 'right': 'normal', 'high': 'high', 'far-high': 'about twice or more' },
     source: {
       kind: 'readings',
       quantities: ['powerW'],
@@ -223,7 +223,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     question: 'Frequency error from band to band',
     healthy: 'alike',
     everywhere: true,
-    outcomes: { 'alike': 'alike on all bands', 'one-off': 'one block off by a constant amount' },
+    outcomes: { 'alike': 'the same on all bands', 'one-off': 'one block off by a constant amount' },
     source: {
       kind: 'readings',
       quantities: ['carrierHz'],

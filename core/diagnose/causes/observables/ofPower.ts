@@ -27,7 +27,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
       'tenth': 'a tenth or less',
       'third': 'about a third or less',
       'low': 'low',
-      'right': 'right',
+      'right': 'normal',
       'high': 'high',
       'far-high': 'about twice or more',
     },
@@ -121,7 +121,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
     id: 'supply',
     question: 'Supply at the set while keyed',
     healthy: 'right',
-    outcomes: { low: 'low', right: 'right' },
+    outcomes: { low: 'low', right: 'normal' },
     source: {
       kind: 'readings',
       quantities: ['supplyV'],

@@ -30,7 +30,7 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
     domain: 'power',
     question: 'PEP on SSB and its rating',
     healthy: 'right',
-    outcomes: { none: 'almost none', low: 'low', right: 'right', high: 'high' },
+    outcomes: { none: 'almost none', low: 'low', right: 'normal', high: 'high' },
     source: {
       kind: 'readings',
       quantities: ['pepW'],
