@@ -9,8 +9,8 @@ import {
 } from '../core/instrument'
 import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
+import { day } from './day'
 
-const DAY = /^\d{4}-\d{2}-\d{2}$/
 /** A host name or address as a socket takes it, or a serial port. */
 const HOST = /^(?:[A-Za-z0-9.:_-]+|serial:\/dev\/[A-Za-z0-9/_.-]+)$/
 
@@ -71,11 +71,7 @@ export const instrumentBody = object({
     .matches(HOST, 'Address: a host name, an IP address, or serial:/dev/… for a serial port')
     .required(),
   meterKind: string().label('Kind of meter').oneOf(METER_KINDS).nullable().defined(),
-  calibratedOn: string()
-    .label('Calibrated')
-    .nullable()
-    .defined()
-    .matches(DAY, { message: 'Calibrated: use the form 2026-11-27', excludeEmptyString: true }),
+  calibratedOn: day('Calibrated').nullable().defined(),
   attenuationDb: number().label('External attenuation').min(0).max(120).required(),
   path: string().trim().label('Shared components').max(200).defined(),
   fullScale: number().label('Full scale').positive().max(5000).nullable().defined(),

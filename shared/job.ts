@@ -3,9 +3,9 @@ import { MODES, type Mode } from '../core/rules'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '../core/claims'
 import type { SchoolChoices } from '../core/sheet'
 import { UNKNOWN_FIELD } from './unknownField'
+import { day } from './day'
 
 const SERIAL = /^[\p{L}\p{N} \-/.#()]*$/u
-const DAY = /^\d{4}-\d{2}-\d{2}$/
 
 const CLAIM_KINDS: readonly ClaimKind[] = ['about', 'under', 'over']
 /** More numbers than this in one complaint are a letter, not claims. */
@@ -55,16 +55,7 @@ export const intakeBody = object({
   accessories: string().trim().label('Accessories').max(2000).default(''),
   boxNote: string().trim().label('Note found in the packaging').max(10_000).default(''),
   mayDo: string().trim().label('Approved in advance').max(2000).default(''),
-  promisedOn: string()
-    .label('Due date')
-    .nullable()
-    .default(null)
-    .matches(DAY, { message: 'Due date: use the form 2026-11-27', excludeEmptyString: true })
-    .test(
-      'real-day',
-      'Due date: this day does not exist',
-      v => !v || (!Number.isNaN(Date.parse(v)) && new Date(v).toISOString().startsWith(v)),
-    ),
+  promisedOn: day('Due date').nullable().default(null),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type Intake = InferType<typeof intakeBody>
@@ -89,10 +80,7 @@ export const jobPatch = object({
   accessories: string().trim().label('Accessories').max(2000),
   boxNote: string().trim().label('Note found in the packaging').max(10_000),
   mayDo: string().trim().label('Approved in advance').max(2000),
-  promisedOn: string()
-    .label('Due date')
-    .nullable()
-    .matches(DAY, { message: 'Due date: use the form 2026-11-27', excludeEmptyString: true }),
+  promisedOn: day('Due date').nullable(),
   onBench: boolean(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

@@ -3,8 +3,8 @@ import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
 import { CHANNEL_PLANS, MODES, type RuleLimit, type RuleSet } from '../core/rules'
 import { CoreError } from '../core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
+import { day } from './day'
 
-const DAY = /^\d{4}-\d{2}-\d{2}$/
 /** Ids of sets of one's own begin so; no built-in one does. */
 export const OWN_PREFIX = 'OWN-'
 
@@ -56,7 +56,7 @@ export const ruleSetBody = object({
     .nullable()
     .defined(),
   source: string().trim().label('Source').max(300).required(),
-  asOf: string().label('As of').matches(DAY, 'As of: use the form 2026-11-27').required(),
+  asOf: day('As of').required(),
   fromMemory: boolean().required(),
   note: string().trim().label('Remark').max(2000).defined(),
   limits: array(limit.required()).label('Limits').min(1).max(60).required(),

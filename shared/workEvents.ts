@@ -3,8 +3,8 @@ import { UNKNOWN_FIELD } from './unknownField'
 import { GOES_STALE } from '../core/sheet'
 import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '../core/run'
 import { text, uuid } from './eventFields'
+import { day } from './day'
 
-const DAY = /^\d{4}-\d{2}-\d{2}$/
 const short = (label: string) => string().trim().label(label).max(300)
 const amount = (label: string, max: number) => number().label(label).min(0).max(max)
 const unit = (label: string, max: number) => amount(label, max).nullable().defined()
@@ -36,7 +36,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   'wait-begun': {
     waitsFor: string().oneOf(WAITS_FOR).required(),
     text: text('Waiting for').required(),
-    untilDay: string().label('Until').nullable().defined().matches(DAY, 'Until: use the form 2026-11-27'),
+    untilDay: day('Until').nullable().defined(),
   },
   'wait-ended': { waitId: uuid(), text: text('Note').defined() },
   'part-changed': {

@@ -1,5 +1,6 @@
+import { parseArgs } from 'node:util'
 import { DEFAULT_OPTIONS, type MeasureOptions } from '../../core/signal'
-import { emissionMask } from '../../core/rules'
+import { RULE_SETS, emissionMask } from '../../core/rules'
 
 export interface Arguments {
   readonly file: string
@@ -15,47 +16,64 @@ export const USAGE =
 const MOST_DBFS = 120
 const MODES = ['am', 'fm', 'ssb', 'audio', 'auto'] as const
 const NUMBERS = {
-  '--nominal-hz': 'nominalHz',
-  '--tone-hz': 'toneHz',
-  '--spacing-hz': 'spacingHz',
-  '--channel-width-hz': 'channelWidthHz',
-  '--carrier-w': 'carrierW',
-  '--reference-ppm': 'referencePpm',
+  'nominal-hz': 'nominalHz',
+  'tone-hz': 'toneHz',
+  'spacing-hz': 'spacingHz',
+  'channel-width-hz': 'channelWidthHz',
+  'carrier-w': 'carrierW',
+  'reference-ppm': 'referencePpm',
 } as const
+const WITH_VALUE = ['as', 'rules', 'unmodulated-dbfs', ...Object.keys(NUMBERS)]
 
 /** @throws {Error} in words, by argument */
 export function parseArguments(list: readonly string[]): Arguments {
-  let file: string | null = null
-  let json = false
-  let ruleSetId = 'R-US'
-  let options: MeasureOptions = DEFAULT_OPTIONS
-  const rest = [...list]
-  for (let word = rest.shift(); word !== undefined; word = rest.shift()) {
-    const [name, glued] =
-      word.startsWith('--') && word.includes('=')
-        ? [word.slice(0, word.indexOf('=')), word.slice(word.indexOf('=') + 1)]
-        : [word, undefined]
-    const value = () => glued ?? rest.shift() ?? fail(name, 'needs a value')
-    if (name === '--json') json = true
-    else if (name === '--as') options = { ...options, as: modeOf(value()) }
-    else if (name === '--rules') ruleSetId = value()
-    else if (name === '--unmodulated-dbfs') options = { ...options, unmodulatedDbfs: levelOf(name, value()) }
-    else if (name in NUMBERS)
-      options = { ...options, [NUMBERS[name as keyof typeof NUMBERS]]: numberOf(name, value()) }
-    else if (name.startsWith('--')) fail(name, `is an unknown option; ${USAGE}`)
-    else if (file !== null) fail(word, 'is a second file; give one file at a time')
-    else file = word
-  }
-  if (file === null) throw new Error(`file: none given; ${USAGE}`)
+  const { file, values, json } = read(list)
+  const as = modeOf(values.get('as') ?? DEFAULT_OPTIONS.as)
+  const ruleSetId = ruleSetOf(values.get('rules') ?? 'R-US')
+  const level = values.get('unmodulated-dbfs')
+  const numbers = Object.entries(NUMBERS).flatMap(([name, option]) => {
+    const text = values.get(name)
+    return text === undefined ? [] : [[option, numberOf(`--${name}`, text)] as const]
+  })
   return {
     file,
     json,
-    monoIs: options.as === 'auto' ? undefined : options.as === 'audio' ? 'audio' : 'real',
+    monoIs: as === 'auto' ? undefined : as === 'audio' ? 'audio' : 'real',
     options: {
-      ...options,
+      ...DEFAULT_OPTIONS,
+      ...Object.fromEntries(numbers),
+      ...(level === undefined ? {} : { unmodulatedDbfs: levelOf('--unmodulated-dbfs', level) }),
+      as,
       mask: { ruleSetId, parts: (mode, powerW) => emissionMask(ruleSetId, mode, powerW) },
     },
   }
+}
+
+/** Not strict: a level is mostly negative, and "-12" is a value here. What is unknown is refused below. */
+function read(list: readonly string[]) {
+  const options = Object.fromEntries(WITH_VALUE.map(name => [name, { type: 'string' as const }]))
+  const { tokens } = parseArgs({ args: [...list], options, strict: false, tokens: true })
+  const values = new Map<string, string>()
+  let file: string | null = null
+  let json = false
+  for (const token of tokens) {
+    if (token.kind === 'positional') {
+      if (file !== null) fail(token.value, 'is a second file; give one file at a time')
+      file = token.value
+    } else if (token.kind === 'option') {
+      const { name, rawName, value } = token
+      if (name === 'json') json = value === undefined || fail(rawName, 'takes no value')
+      else if (!WITH_VALUE.includes(name)) fail(rawName, `is an unknown option; ${USAGE}`)
+      else values.set(name, value ?? fail(rawName, 'needs a value'))
+    }
+  }
+  if (file === null) throw new Error(`file: none given; ${USAGE}`)
+  return { file, values, json }
+}
+
+function ruleSetOf(value: string): string {
+  const known = RULE_SETS.map(r => r.id)
+  return known.includes(value) ? value : fail('--rules', `"${value}" is not one of ${known.join(', ')}`)
 }
 
 function modeOf(value: string): MeasureOptions['as'] {

@@ -16,6 +16,8 @@ describe('arguments', () => {
       a.options.carrierW,
       a.options.spacingHz,
     ]).toEqual(['x.wav', true, 'real', 'fm', 27_185_000, 4, 10_000])
+    expect(parseArguments(['x.wav', '--unmodulated-dbfs', '-12']).options.unmodulatedDbfs).toBe(-12)
+    expect(parseArguments(['x.wav', '--rules', 'R-EU']).options.mask?.ruleSetId).toBe('R-EU')
     expect(parseArguments(['x.wav']).monoIs).toBeUndefined()
     expect(parseArguments(['x.wav', '--as', 'audio']).monoIs).toBe('audio')
   })
@@ -27,6 +29,8 @@ describe('arguments', () => {
     [['a.wav', '--tone-hz'], /--tone-hz: needs a value/],
     [['a.wav', '--loud'], /--loud: is an unknown option/],
     [['a.wav', '--carrier-w', '-4'], /--carrier-w: "-4"/],
+    [['a.wav', '--rules', 'R-XX'], /--rules: "R-XX" is not one of R-UK27, R-EU/],
+    [['a.wav', '--json=yes'], /--json: takes no value/],
   ])('%j is refused by name', (list, words) => {
     expect(() => parseArguments(list)).toThrow(words)
   })

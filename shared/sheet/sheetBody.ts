@@ -17,10 +17,10 @@ import {
   words,
   yes,
 } from './fields'
+import { day } from '../day'
 
 /** Ids of sheets: what a path and a file name can carry. */
 export const SHEET_ID = /^[a-z0-9][a-z0-9-]{0,59}$/
-const DAY = /^\d{4}-\d{2}-\d{2}$/
 const range = (label: string) =>
   closed({
     low: number().label(label).min(0).required(),
@@ -123,7 +123,7 @@ const shape = closed({
   model: named('Model', 100),
   description: words('Description', 500),
   revision: number().integer().min(1).required(),
-  revisedOn: string().matches(DAY, 'Revised on: use the form 2026-11-27').required(),
+  revisedOn: day('Revised on').required(),
   planId: named('Channel plan', 40),
   main: closed({
     mode: mode(),
