@@ -58,6 +58,7 @@ module.exports = {
     doNotFollow: { path: 'node_modules' },
     tsPreCompilationDeps: true,
     enhancedResolveOptions: { extensions: ['.ts', '.vue', '.js', '.mjs'] },
+    tsConfig: { fileName: 'tsconfig.imports.json' },
     exclude: { path: '^(\\.nuxt|\\.output|node_modules)' },
   },
 }

@@ -1,4 +1,5 @@
 import { diapasonThemes } from './app/themes'
+import { ALIAS } from './scripts/lib/paths.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -23,6 +24,7 @@ export default defineNuxtConfig({
   // Nuxt would leave imports of its own shared folder unresolved in the server bundle; ours is plain source
   // like core.
   dir: { shared: '.nuxt-shared' },
+  alias: ALIAS,
   imports: { scan: false },
   components: [{ path: '~/components', pathPrefix: false }],
   vuetify: {
@@ -63,7 +65,12 @@ export default defineNuxtConfig({
       compilerOptions: { noUncheckedIndexedAccess: true, noUnusedLocals: true, noUnusedParameters: true },
     },
     nodeTsConfig: {
-      compilerOptions: { lib: ['es2023', 'dom', 'dom.iterable'], noUncheckedIndexedAccess: true },
+      compilerOptions: {
+        lib: ['es2023', 'dom', 'dom.iterable'],
+        noUncheckedIndexedAccess: true,
+        // Nuxt writes its aliases for the application and the server only.
+        paths: { '#core/*': ['../core/*'], '#shared/*': ['../shared/*'], '~/*': ['../app/*'] },
+      },
       include: [
         '../core/**/*.ts',
         '../cli/**/*.ts',

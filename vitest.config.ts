@@ -1,9 +1,14 @@
 import { defineConfig } from 'vitest/config'
+import { ALIAS, fromRoot } from './scripts/lib/paths.mjs'
+
+/** The application's own folder is an alias of Nuxt. */
+const resolve = { alias: { ...ALIAS, '~': fromRoot('app') } }
 
 export default defineConfig({
   test: {
     projects: [
       {
+        resolve,
         test: {
           name: 'unit',
           include: ['{core,shared,instruments,server,app,cli}/**/*.test.ts', 'test/*.test.ts'],
@@ -12,6 +17,7 @@ export default defineConfig({
         },
       },
       {
+        resolve,
         test: {
           name: 'reference',
           include: ['test/reference/**/*.test.ts'],
@@ -21,6 +27,7 @@ export default defineConfig({
         },
       },
       {
+        resolve,
         test: {
           name: 'truth',
           include: ['test/truth/**/*.test.ts'],
@@ -29,6 +36,7 @@ export default defineConfig({
         },
       },
       {
+        resolve,
         test: {
           name: 'integration',
           include: ['test/integration/**/*.test.ts'],

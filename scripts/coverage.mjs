@@ -2,7 +2,7 @@
 import { mkdirSync } from 'node:fs'
 import { pathToFileURL } from 'node:url'
 import { ensureNodeModules } from './lib/packages.mjs'
-import { fromRoot } from './lib/paths.mjs'
+import { ALIAS, fromRoot } from './lib/paths.mjs'
 
 /**
  * How well stated uncertainties hold: draws recordings whose truth is known and prints the table of
@@ -15,6 +15,7 @@ mkdirSync(fromRoot('.cache', 'coverage'), { recursive: true })
 await build({
   entryPoints: [fromRoot('test', 'truth', 'coverage.ts')],
   bundle: true,
+  alias: ALIAS,
   platform: 'node',
   format: 'esm',
   target: 'node20',

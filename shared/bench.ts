@@ -1,7 +1,7 @@
 import { array, number, object, string, type InferType } from 'yup'
 import { UNKNOWN_FIELD } from './unknownField'
-import type { Stage, WaitsFor, WarmUp } from '../core/work'
-import type { SetKind } from '../core/sheet'
+import type { Stage, WaitsFor, WarmUp } from '#core/work'
+import type { SetKind } from '#core/sheet'
 import type { Job } from './job'
 
 /** Benches of the shop; the shelf is what lies on none. */

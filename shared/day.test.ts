@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { modelSheet } from '../core/sheet'
+import { modelSheet } from '#core/sheet'
 import { blockedPeriodBody } from './blockedPeriod'
 import { day, isDay } from './day'
 import { instrumentBody } from './instrument'

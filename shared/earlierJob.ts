@@ -1,5 +1,5 @@
-import type { Quantity } from '../core/quantity'
-import type { Verdict } from '../core/rules'
+import type { Quantity } from '#core/quantity'
+import type { Verdict } from '#core/rules'
 import { object, string } from 'yup'
 import type { Job } from './job'
 

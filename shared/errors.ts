@@ -1,4 +1,4 @@
-import type { CoreErrorCode } from '../core/errors'
+import type { CoreErrorCode } from '#core/errors'
 
 /** Codes that the server adds to the core's own. */
 export const SERVER_ERROR_CODES = [

@@ -6,8 +6,8 @@ import {
   type InstrumentProfile,
   type InstrumentSetup,
   type SettingName,
-} from '../core/instrument'
-import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
+} from '#core/instrument'
+import { QUANTITY_NAMES, type Quantity } from '#core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 

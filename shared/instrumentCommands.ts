@@ -1,6 +1,6 @@
 import { number, object, string, type InferType } from 'yup'
-import { SETTING_NAMES, type SettingName, type SteppedPlan, type SteppedPoint } from '../core/instrument'
-import { QUANTITY_NAMES, type Quantity } from '../core/quantity'
+import { SETTING_NAMES, type SettingName, type SteppedPlan, type SteppedPoint } from '#core/instrument'
+import { QUANTITY_NAMES, type Quantity } from '#core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
 
 /** One line of printable characters to an instrument. */

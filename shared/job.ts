@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
-import { MODES, type Mode } from '../core/rules'
-import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '../core/claims'
-import type { SchoolChoices } from '../core/sheet'
+import { MODES, type Mode } from '#core/rules'
+import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '#core/claims'
+import type { SchoolChoices } from '#core/sheet'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 

@@ -1,6 +1,6 @@
 import type { OwnProfile } from './instrument'
-import type { InstrumentSetup } from '../core/instrument'
-import type { Quantity } from '../core/quantity'
+import type { InstrumentSetup } from '#core/instrument'
+import type { Quantity } from '#core/quantity'
 
 /** What the gateway publishes over Server-Sent Events. */
 

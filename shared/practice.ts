@@ -1,8 +1,8 @@
 import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
-import { TOOLS, type Tool } from '../core/circuit'
-import { MODES, type Mode } from '../core/rules'
-import { COVERAGES, type Coverage } from '../core/sheet'
-import type { PartGroup } from '../core/rig'
+import { TOOLS, type Tool } from '#core/circuit'
+import { MODES, type Mode } from '#core/rules'
+import { COVERAGES, type Coverage } from '#core/sheet'
+import type { PartGroup } from '#core/rig'
 import { UNKNOWN_FIELD } from './unknownField'
 
 const DESIGNATOR = string().max(12)

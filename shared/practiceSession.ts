@@ -1,4 +1,4 @@
-import type { Logged, Review, TracePoint } from '../core/practice'
+import type { Logged, Review, TracePoint } from '#core/practice'
 import type { PracticeState } from './practice'
 
 /** A case or lesson in a list. faults and damage are known once it is finished. */

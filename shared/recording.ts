@@ -1,6 +1,6 @@
 import { mixed, number, object, string, type InferType } from 'yup'
-import { PHASES } from '../core/run'
-import type { Measurement } from '../core/signal'
+import { PHASES } from '#core/run'
+import type { Measurement } from '#core/signal'
 import { UNKNOWN_FIELD } from './unknownField'
 
 /** Largest recording that is kept [bytes], and the size of the pieces in which it comes. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { RULE_SETS, limitFor, ruleSet } from '../core/rules'
+import { RULE_SETS, limitFor, ruleSet } from '#core/rules'
 import { ruleSetBody, toBody, toRuleSet } from './ruleSet'
 
 const strict = { strict: true } as const

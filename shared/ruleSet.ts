@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
-import { QUANTITY_NAMES, checkRange, type Quantity } from '../core/quantity'
-import { CHANNEL_PLANS, MODES, type RuleLimit, type RuleSet } from '../core/rules'
-import { CoreError } from '../core/errors'
+import { QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
+import { CHANNEL_PLANS, MODES, type RuleLimit, type RuleSet } from '#core/rules'
+import { CoreError } from '#core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 

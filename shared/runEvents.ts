@@ -1,5 +1,5 @@
 import { array, mixed, number, object, string } from 'yup'
-import type { RunEvent } from '../core/run'
+import type { RunEvent } from '#core/run'
 import { text, uuid } from './eventFields'
 import { UNKNOWN_FIELD } from './unknownField'
 

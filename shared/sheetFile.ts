@@ -1,5 +1,5 @@
 import { array, number, object, string, type InferType } from 'yup'
-import type { LineChange, ModelSheet, SetKind } from '../core/sheet'
+import type { LineChange, ModelSheet, SetKind } from '#core/sheet'
 import { closed } from './sheet/fields'
 
 /** The exchange format of one sheet: docs/formats/model-sheet.schema.json describes it. */

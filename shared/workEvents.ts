@@ -1,7 +1,7 @@
 import { boolean, number, object, string } from 'yup'
 import { UNKNOWN_FIELD } from './unknownField'
-import { GOES_STALE } from '../core/sheet'
-import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '../core/run'
+import { GOES_STALE } from '#core/sheet'
+import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '#core/run'
 import { text, uuid } from './eventFields'
 import { day } from './day'
 

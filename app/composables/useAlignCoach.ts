@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import { HEX_BYTE, type Accuracy, type Quantity } from '../../core/quantity'
+import { HEX_BYTE, type Accuracy, type Quantity } from '#core/quantity'
 import {
   NEW_SETTING,
   balanceMove,
@@ -23,10 +23,10 @@ import {
   type RunState,
   type StepState,
   type WantState,
-} from '../../core/run'
-import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '../../core/sheet'
-import { channelHz } from '../../core/rules'
-import { onSinceMs, warmMinutes } from '../../core/work'
+} from '#core/run'
+import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '#core/sheet'
+import { channelHz } from '#core/rules'
+import { onSinceMs, warmMinutes } from '#core/work'
 import { menuGoal, originalCode } from '../logic/menuGoal'
 import type { LiveEntry } from '../logic/liveBook'
 import type { TrendPoint } from '../logic/trends'

@@ -1,5 +1,5 @@
 import { computed, ref, watch } from 'vue'
-import { missingNeeds, type RunState, type StepState } from '../../core/run'
+import { missingNeeds, type RunState, type StepState } from '#core/run'
 import { openPointId } from '../logic/alignView'
 
 /**

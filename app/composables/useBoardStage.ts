@@ -1,6 +1,6 @@
 import type KonvaType from 'konva'
 import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
-import type { BoardDrawing, BoardPlace } from '../../core/sheet'
+import type { BoardDrawing, BoardPlace } from '#core/sheet'
 import type { BoardPin } from '../logic/boardPins'
 
 /** What the stage shows, and what it tells. */

@@ -2,8 +2,8 @@ import { notStoredWords } from '../logic/notStoredWords'
 import { ref } from 'vue'
 import { ValidationError } from 'yup'
 import { v4 as uuid } from 'uuid'
-import type { WorkEvent } from '../../core/run'
-import { jobEventBody } from '../../shared/jobEvents'
+import type { WorkEvent } from '#core/run'
+import { jobEventBody } from '#shared/jobEvents'
 
 type WithoutId<E> = E extends WorkEvent ? Omit<E, 'id' | 'atMs'> : never
 export type NewWorkEvent = WithoutId<WorkEvent>

@@ -1,5 +1,5 @@
 import { ref, watch, type Ref } from 'vue'
-import type { RunPlace } from '../../shared/jobLive'
+import type { RunPlace } from '#shared/jobLive'
 import { SCREEN } from './useJobLive'
 
 const KEY = 'diapason-follow'

@@ -1,6 +1,6 @@
 import { computed, ref, watch } from 'vue'
-import { showMeasured, type Quantity } from '../../core/quantity'
-import type { WantState } from '../../core/run'
+import { showMeasured, type Quantity } from '#core/quantity'
+import type { WantState } from '#core/run'
 import { earPlace } from '../logic/alignView'
 import { useListen } from './useListen'
 import { useSpeak } from './useSpeak'

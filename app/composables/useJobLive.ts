@@ -1,7 +1,7 @@
 import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
-import type { JobEvent } from '../../core/run'
-import type { RunPlace } from '../../shared/jobLive'
+import type { JobEvent } from '#core/run'
+import type { RunPlace } from '#shared/jobLive'
 
 const RECONNECT_MS = 2000
 

@@ -1,5 +1,5 @@
 import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
-import type { KeyDownView } from '../../core/run'
+import type { KeyDownView } from '#core/run'
 
 const KEY = 'diapason-key-alarm'
 const WARN_HZ = 880

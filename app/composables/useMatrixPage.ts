@@ -1,5 +1,5 @@
 import { computed, ref, watch } from 'vue'
-import type { RowState } from '../../core/run'
+import type { RowState } from '#core/run'
 import { useBenchKeys } from './useBenchKeys'
 
 /** Which row is at hand, and the keys that move between rows. `take` and `type` act on the active one. */

@@ -1,6 +1,6 @@
 import { onBeforeUnmount, ref } from 'vue'
-import type { MeasuredRecording } from '../../core/signal'
-import type { KeptOptions } from '../../shared/recording'
+import type { MeasuredRecording } from '#core/signal'
+import type { KeptOptions } from '#shared/recording'
 import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
 
 /** Measures recordings in a worker, one after the other, with progress and cancel. */

@@ -1,5 +1,5 @@
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
-import { NEW_GUIDE, guided, resumedGuide } from '../../core/run'
+import { NEW_GUIDE, guided, resumedGuide } from '#core/run'
 
 /** A reading of the needle that is watched, as a level that is larger when it is better. */
 export interface NeedleReading {

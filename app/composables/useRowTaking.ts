@@ -1,10 +1,10 @@
 import { notStoredWords } from '../logic/notStoredWords'
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
-import type { Bound, Quantity, Reading } from '../../core/quantity'
-import { rowObstacle, type Phase, type RfSeen, type RowObstacle, type RowTaken } from '../../core/run'
-import { pointOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
-import { showPlain } from '../../core/quantity'
+import type { Bound, Quantity, Reading } from '#core/quantity'
+import { rowObstacle, type Phase, type RfSeen, type RowObstacle, type RowTaken } from '#core/run'
+import { pointOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { showPlain } from '#core/quantity'
 import {
   checkedReadings,
   liveReadings,

@@ -6,7 +6,7 @@ import {
   taking,
   type ModelSheet,
   type SheetConflict,
-} from '../../core/sheet'
+} from '#core/sheet'
 
 /** Steps back that are remembered. */
 const MOST_UNDO = 100

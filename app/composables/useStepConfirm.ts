@@ -1,5 +1,5 @@
 import { computed, ref } from 'vue'
-import type { JobEvent, RunState, StepState } from '../../core/run'
+import type { JobEvent, RunState, StepState } from '#core/run'
 import { confirming } from '../logic/alignView'
 
 type Append = (event: Omit<Extract<JobEvent, { kind: 'step-confirmed' }>, 'id' | 'atMs'>) => Promise<void>

@@ -1,9 +1,9 @@
-import { leavesAlone, type RowState, type RunState, type StepState, type WantState } from '../../core/run'
-import { asSetUp, profileQuantity } from '../../core/instrument'
-import { profileOf } from '../../shared/instrument'
-import type { Accuracy, Quantity } from '../../core/quantity'
-import { conditionsAsked, sameConditions, type Step } from '../../core/sheet'
-import type { LiveLink } from '../../shared/live'
+import { leavesAlone, type RowState, type RunState, type StepState, type WantState } from '#core/run'
+import { asSetUp, profileQuantity } from '#core/instrument'
+import { profileOf } from '#shared/instrument'
+import type { Accuracy, Quantity } from '#core/quantity'
+import { conditionsAsked, sameConditions, type Step } from '#core/sheet'
+import type { LiveLink } from '#shared/live'
 
 /** The point at hand: the first that is missing or stale, else the first. */
 export function openPointId(state: StepState): string {

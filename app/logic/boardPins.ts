@@ -1,4 +1,4 @@
-import type { BoardPlace, BoardSide, ModelSheet } from '../../core/sheet'
+import type { BoardPlace, BoardSide, ModelSheet } from '#core/sheet'
 
 /** Something that can be found on a board: an adjuster or a test point. */
 export interface BoardPin {

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { EMPTY_CONTEXT } from '../../test/fixtures/doubts'
 import { rowTaken, struck, turned } from '../../test/fixtures/jobEvents'
-import { ruleSet } from '../../core/rules'
-import { matrixState, runState, type JobEvent } from '../../core/run'
-import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
+import { ruleSet } from '#core/rules'
+import { matrixState, runState, type JobEvent } from '#core/run'
+import { OSMUND_27F } from '#core/sheet/osmund27f/sheet'
 import { rowDoubts, type DoubtContext } from './doubts'
 
 const RULES = ruleSet('R-UK27')

@@ -3,12 +3,12 @@ import {
   challengedReadings,
   type ChallengedReading,
   type DoubtContext,
-} from '../../core/diagnose'
-import type { Reading } from '../../core/quantity'
-import type { ChallengeKept, History, RowConditions, RowState } from '../../core/run'
-import type { RuleSet } from '../../core/rules'
-import type { MeasurePoint, ModelSheet } from '../../core/sheet'
-import { challengeWords } from '../../shared/words/challengeWords'
+} from '#core/diagnose'
+import type { Reading } from '#core/quantity'
+import type { ChallengeKept, History, RowConditions, RowState } from '#core/run'
+import type { RuleSet } from '#core/rules'
+import type { MeasurePoint, ModelSheet } from '#core/sheet'
+import { challengeWords } from '#shared/words/challengeWords'
 
 export type { DoubtContext }
 

@@ -1,4 +1,4 @@
-import type { WireError } from '../../shared/errors'
+import type { WireError } from '#shared/errors'
 
 /** A failed request in words, and whether trying again later can help. */
 export interface Failure {

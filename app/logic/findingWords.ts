@@ -1,8 +1,8 @@
-import { quantityInfo } from '../../core/quantity'
-import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '../../core/diagnose'
-import { causeOf } from '../../core/diagnose'
-import { INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
-import { showAsked } from '../../shared/words/verdictWords'
+import { quantityInfo } from '#core/quantity'
+import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '#core/diagnose'
+import { causeOf } from '#core/diagnose'
+import { INSTRUMENT_PROFILES, profileQuantity } from '#core/instrument'
+import { showAsked } from '#shared/words/verdictWords'
 
 export const DOMAIN_WORDS: Record<Domain, string> = {
   supply: 'Supply',

@@ -1,4 +1,4 @@
-import type { AudioFigures, Beat } from '../../core/signal'
+import type { AudioFigures, Beat } from '#core/signal'
 
 /** What is told of the last two seconds of sound. */
 export interface Heard {

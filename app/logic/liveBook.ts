@@ -1,5 +1,5 @@
-import type { Quantity } from '../../core/quantity'
-import type { LiveHello, LiveLink, LivePoll, LiveReading } from '../../shared/live'
+import type { Quantity } from '#core/quantity'
+import type { LiveHello, LiveLink, LivePoll, LiveReading } from '#shared/live'
 
 /** A live reading with where and when it came from. */
 export interface LiveEntry extends LiveReading {

@@ -1,5 +1,5 @@
-import type { MeasuredRecording } from '../../core/signal'
-import type { KeptOptions } from '../../shared/recording'
+import type { MeasuredRecording } from '#core/signal'
+import type { KeptOptions } from '#shared/recording'
 
 /** What the page and its worker say to each other. */
 export type ToMeasurer =

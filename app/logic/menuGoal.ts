@@ -1,5 +1,5 @@
-import { HEX_BYTE, errorBound, type Accuracy, type MenuFormat } from '../../core/quantity'
-import type { Asked, MenuGoal, RowState, RunState } from '../../core/run'
+import { HEX_BYTE, errorBound, type Accuracy, type MenuFormat } from '#core/quantity'
+import type { Asked, MenuGoal, RowState, RunState } from '#core/run'
 
 /** Of an instrument that is not known [ratio]. */
 const UNKNOWN_BOUND = 0.05

@@ -1,4 +1,4 @@
-import type { Arrow, Attachment } from '../../shared/attachment'
+import type { Arrow, Attachment } from '#shared/attachment'
 
 /** Where a picture lies on a stage: its own size as drawn, before it is turned, and the stage around it. */
 export interface PhotoPlace {

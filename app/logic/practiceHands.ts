@@ -1,6 +1,6 @@
-import type { ModelSheet } from '../../core/sheet'
-import { rigDesign, type PartGroup } from '../../core/rig'
-import type { PracticeState } from '../../shared/practice'
+import type { ModelSheet } from '#core/sheet'
+import { rigDesign, type PartGroup } from '#core/rig'
+import type { PracticeState } from '#shared/practice'
 
 /** One adjuster as the hands see it. */
 export interface Hand {

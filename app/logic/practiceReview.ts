@@ -1,5 +1,5 @@
-import type { Logged, Outside, PoweredHands, Review, TracePoint } from '../../core/practice'
-import { quantityInfo, showPlain } from '../../core/quantity'
+import type { Logged, Outside, PoweredHands, Review, TracePoint } from '#core/practice'
+import { quantityInfo, showPlain } from '#core/quantity'
 import { GROUP_NAMES } from './practiceHands'
 
 /** What a hand did, in words. */

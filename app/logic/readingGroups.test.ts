@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { rowTaken } from '../../test/fixtures/jobEvents'
-import { ruleSet } from '../../core/rules'
-import { matrixState, runState, type JobEvent } from '../../core/run'
-import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
+import { ruleSet } from '#core/rules'
+import { matrixState, runState, type JobEvent } from '#core/run'
+import { OSMUND_27F } from '#core/sheet/osmund27f/sheet'
 import { judgedReadings, readingGroups } from './readingGroups'
 
 const RULES = ruleSet('R-UK27')

@@ -1,7 +1,7 @@
-import { groupDigits, quantityInfo } from '../../core/quantity'
-import type { CellState, RowState } from '../../core/run'
-import type { Verdict } from '../../core/rules'
-import { reasonWords, showAsked } from '../../shared/words/verdictWords'
+import { groupDigits, quantityInfo } from '#core/quantity'
+import type { CellState, RowState } from '#core/run'
+import type { Verdict } from '#core/rules'
+import { reasonWords, showAsked } from '#shared/words/verdictWords'
 
 /** A judged reading with its row. */
 export interface JudgedReading {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { checkSheet, modelSheet } from '../../core/sheet'
+import { checkSheet, modelSheet } from '#core/sheet'
 import { leftHanging, listEdit, problemPlace, withAdjusters, withProcedure } from './sheetEdits'
 
 const FM = modelSheet('osmund-27f')

@@ -8,7 +8,7 @@ import {
   type SheetProblem,
   type SheetReference,
   type Step,
-} from '../../core/sheet'
+} from '#core/sheet'
 
 /** One entry of a list under another name, or gone; null = neither. */
 export type ListEdit =

@@ -1,5 +1,5 @@
 import dagre from '@dagrejs/dagre'
-import { comesAfter, cycleIn, type Step } from '../../core/sheet'
+import { comesAfter, cycleIn, type Step } from '#core/sheet'
 
 export interface GraphNode {
   readonly id: string

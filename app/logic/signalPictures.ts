@@ -1,5 +1,5 @@
-import type { EmissionMaskPart } from '../../core/rules'
-import type { SignalPictures } from '../../core/signal'
+import type { EmissionMaskPart } from '#core/rules'
+import type { SignalPictures } from '#core/signal'
 
 /** Colours of the theme that a picture is drawn in. */
 export interface Inks {

@@ -4,9 +4,9 @@ import {
   type SettingName,
   type SteppedPlan,
   type SteppedPoint,
-} from '../../core/instrument'
-import { QUANTITIES, type Quantity } from '../../core/quantity'
-import { profileOf, type Instrument } from '../../shared/instrument'
+} from '#core/instrument'
+import { QUANTITIES, type Quantity } from '#core/quantity'
+import { profileOf, type Instrument } from '#shared/instrument'
 
 export const SETTING_WORDS: Readonly<
   Record<SettingName, { readonly label: string; readonly unit: string; readonly perSi: number }>

@@ -1,7 +1,7 @@
-import { withinRange, type Quantity, type Reading } from '../../core/quantity'
-import type { Phase, RowConditions, RowTaken } from '../../core/run'
-import { channelHz, nearestChannel } from '../../core/rules'
-import { conditionsAsked, type MeasurePoint, type ModelSheet } from '../../core/sheet'
+import { withinRange, type Quantity, type Reading } from '#core/quantity'
+import type { Phase, RowConditions, RowTaken } from '#core/run'
+import { channelHz, nearestChannel } from '#core/rules'
+import { conditionsAsked, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import type { LiveEntry } from './liveBook'
 
 /** Live entry of a quantity, or null when there is nothing live to take. */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { SHEETS } from '../../core/sheet'
+import { SHEETS } from '#core/sheet'
 import { fromForm, targetUnit, toForm } from './targetForm'
 
 describe('a target in the form', () => {

@@ -1,5 +1,5 @@
-import { QUANTITIES, type Quantity } from '../../core/quantity'
-import type { TargetSpec } from '../../core/sheet'
+import { QUANTITIES, type Quantity } from '#core/quantity'
+import type { TargetSpec } from '#core/sheet'
 
 export type TargetKind = TargetSpec['kind'] | 'none'
 export const TARGET_KINDS: readonly { readonly value: TargetKind; readonly title: string }[] = [

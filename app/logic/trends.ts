@@ -1,5 +1,5 @@
-import type { Quantity } from '../../core/quantity'
-import type { WatchedSample } from '../../core/run'
+import type { Quantity } from '#core/quantity'
+import type { WatchedSample } from '#core/run'
 
 /** A live reading with what it was taken under. */
 export type TrendPoint = WatchedSample

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { BARE_SETUP } from '../../core/instrument'
-import { standardToBound } from '../../core/quantity'
+import { BARE_SETUP } from '#core/instrument'
+import { standardToBound } from '#core/quantity'
 import { onScale, scaleOf, typedAccuracy, typedReading, type TypedInstrument } from './typedInstrument'
 
 const eye = (profileId: string, change: Partial<TypedInstrument['setup']> = {}): TypedInstrument => ({

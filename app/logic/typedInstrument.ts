@@ -5,7 +5,7 @@ import {
   quantityInfo,
   type Accuracy,
   type Quantity,
-} from '../../core/quantity'
+} from '#core/quantity'
 import {
   BARE_SETUP,
   INSTRUMENT_PROFILES,
@@ -15,8 +15,8 @@ import {
   profileQuantity,
   type InstrumentSetup,
   type ProfileQuantity,
-} from '../../core/instrument'
-import { setupOf, type Instrument } from '../../shared/instrument'
+} from '#core/instrument'
+import { setupOf, type Instrument } from '#shared/instrument'
 
 /** An instrument a typed reading can be credited to, as it stands on this bench. */
 export interface TypedInstrument {

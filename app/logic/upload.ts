@@ -1,4 +1,4 @@
-import type { AttachmentKind } from '../../shared/attachment'
+import type { AttachmentKind } from '#shared/attachment'
 import type { Failure } from './failureWords'
 
 /** An upload on its way, or one that did not arrive: the file stays here until it does or is given up. */

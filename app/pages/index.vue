@@ -11,7 +11,7 @@ import { useBlockedStore } from '../stores/blocked'
 import { useJobsStore } from '../stores/jobs'
 import { useRulesStore } from '../stores/rules'
 import { useSheetsStore } from '../stores/sheets'
-import type { Intake } from '../../shared/job'
+import type { Intake } from '#shared/job'
 
 /** A bench page is looked at far more often than a set is taken in, or a week is blocked. */
 const BenchTaken = defineAsyncComponent(() => import('../components/bench/BenchTaken.vue'))

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
-import { RULE_SETS } from '../../core/rules'
-import { toBody, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
+import { RULE_SETS } from '#core/rules'
+import { toBody, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
 import RuleSetForm from '../components/rules/RuleSetForm.vue'
 import RuleSetText from '../components/rules/RuleSetText.vue'
 import SchoolList from '../components/rules/SchoolList.vue'

@@ -4,7 +4,7 @@ import PhotoDialog from '../components/photo/PhotoDialog.vue'
 import PhotoStrip from '../components/photo/PhotoStrip.vue'
 import { useAttachmentsStore } from '../stores/attachments'
 import { useJobStore } from '../stores/job'
-import type { AttachmentPatch } from '../../shared/attachment'
+import type { AttachmentPatch } from '#shared/attachment'
 
 /** Photos and voice notes of the open job about one thing. */
 const props = defineProps<{ about: string; label: string; small?: boolean }>()

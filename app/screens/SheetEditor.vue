@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
-import { withAdjusterTable, type TableProblem, type TableRow } from '../../core/formats'
+import { withAdjusterTable, type TableProblem, type TableRow } from '#core/formats'
 import {
   withoutAdjuster,
   withoutStep,
@@ -11,8 +11,8 @@ import {
   type SheetProblem,
   type SheetReference,
   type Step,
-} from '../../core/sheet'
-import { differenceName, sheetProblemWords } from '../../shared/words/sheetWords'
+} from '#core/sheet'
+import { differenceName, sheetProblemWords } from '#shared/words/sheetWords'
 import AdjusterList from '../components/sheet/edit/AdjusterList.vue'
 import BoardEdit from '../components/sheet/edit/BoardEdit.vue'
 import OtherLists from '../components/sheet/edit/OtherLists.vue'
@@ -26,7 +26,7 @@ import { leftHanging, listEdit, problemPlace, withAdjusters, withProcedure } fro
 import ConflictList from '../components/sheet/edit/ConflictList.vue'
 import RemovalDialog from '../components/sheet/edit/RemovalDialog.vue'
 import { useWho } from '../composables/useWho'
-import { blankSheet } from '../../core/sheet'
+import { blankSheet } from '#core/sheet'
 import { useRulesStore } from '../stores/rules'
 import { useSheetsStore } from '../stores/sheets'
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
-import type { Attachment, AttachmentKind, AttachmentPatch } from '../../shared/attachment'
+import type { Attachment, AttachmentKind, AttachmentPatch } from '#shared/attachment'
 import { failureOf, type Failure } from '../logic/failureWords'
 import type { Upload } from '../logic/upload'
 

@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
-import type { BlockedPeriod } from '../../core/work'
+import type { BlockedPeriod } from '#core/work'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 /** Weeks in which other work takes the bench. */

@@ -1,10 +1,10 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
-import type { JobEvent } from '../../core/run'
-import type { BenchOrder, JobSummary } from '../../shared/bench'
-import type { EarlierJob } from '../../shared/earlierJob'
-import type { Intake, Job } from '../../shared/job'
+import type { JobEvent } from '#core/run'
+import type { BenchOrder, JobSummary } from '#shared/bench'
+import type { EarlierJob } from '#shared/earlierJob'
+import type { Intake, Job } from '#shared/job'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 /** The jobs of the workshop as the bench page lists them. */

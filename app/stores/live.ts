@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { Quantity } from '../../core/quantity'
+import type { Quantity } from '#core/quantity'
 import {
   COLD,
   NOT_KEYED,
@@ -16,9 +16,9 @@ import {
   type KeyDown,
   type KeyedBy,
   type RfSeen,
-} from '../../core/run'
-import type { ModelSheet, SetKind } from '../../core/sheet'
-import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
+} from '#core/run'
+import type { ModelSheet, SetKind } from '#core/sheet'
+import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
 import { newKeyedSpans, type KeyedSpan } from '../logic/keyedSpans'
 import {
   EMPTY_BOOK,

@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
-import type { JobEvent } from '../../core/run'
+import type { JobEvent } from '#core/run'
 import { failureOf } from '../logic/failureWords'
 import { drop, keep, markRefused, waiting, type OutboxEntry } from './outboxDb'
 

@@ -1,7 +1,7 @@
 import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
-import type { JobEvent } from '../../core/run'
-import type { ModelSheet } from '../../core/sheet'
-import type { Job } from '../../shared/job'
+import type { JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import type { Job } from '#shared/job'
 
 /** An event that was kept in this browser and is on its way to the server. */
 export interface OutboxEntry {

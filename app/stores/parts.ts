@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
-import type { PartTested } from '../../core/run'
+import type { PartTested } from '#core/run'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 /** Loose parts of the drawers, with how they were tested. */

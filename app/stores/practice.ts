@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
-import type { FreePractice, NewPractice, PracticeChange, PracticeState } from '../../shared/practice'
-import type { PracticeNow, PracticeSession, PracticeSummary } from '../../shared/practiceSession'
+import type { FreePractice, NewPractice, PracticeChange, PracticeState } from '#shared/practice'
+import type { PracticeNow, PracticeSession, PracticeSummary } from '#shared/practiceSession'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 const WATCH_MS = 500

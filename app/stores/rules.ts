@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
-import { RULE_SETS, type RuleSet } from '../../core/rules'
-import type { SchoolChoices } from '../../core/sheet'
-import { toRuleSet, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
+import { RULE_SETS, type RuleSet } from '#core/rules'
+import type { SchoolChoices } from '#core/sheet'
+import { toRuleSet, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 const REMEMBERED = 'diapason.rule-sets'

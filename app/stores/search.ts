@@ -1,7 +1,7 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
-import type { FoundJob, ModelHistory, SavedQuery, SavedView, SearchResult } from '../../shared/search'
+import type { FoundJob, ModelHistory, SavedQuery, SavedView, SearchResult } from '#shared/search'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 export const EMPTY_QUERY: SavedQuery = { words: '', sheetId: '', state: 'any', causeId: '' }

@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { shallowRef } from 'vue'
-import type { ModelSheet } from '../../core/sheet'
-import type { SheetSummary, SheetView } from '../../shared/sheetFile'
+import type { ModelSheet } from '#core/sheet'
+import type { SheetSummary, SheetView } from '#shared/sheetFile'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 const key = (id: string, revision: number) => `${id}@${revision}`

@@ -1,8 +1,8 @@
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
-import type { MeasuredRecording } from '../../core/signal'
-import { RECORDING_CHUNK_BYTES, type KeptOptions, type KeptRecording } from '../../shared/recording'
+import type { MeasuredRecording } from '#core/signal'
+import { RECORDING_CHUNK_BYTES, type KeptOptions, type KeptRecording } from '#shared/recording'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 /** A recording on the page: its files, what it was measured with, its figures. */

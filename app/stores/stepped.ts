@@ -1,6 +1,6 @@
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
-import type { SteppedBody, SteppedView } from '../../shared/instrumentCommands'
+import type { SteppedBody, SteppedView } from '#shared/instrumentCommands'
 import { failureOf, type Failure } from '../logic/failureWords'
 
 const LOOK_EVERY_MS = 300

@@ -1,4 +1,4 @@
-import { audioFigures, beatOf } from '../../core/signal'
+import { audioFigures, beatOf } from '#core/signal'
 import type { Heard, ToListener } from '../logic/listening'
 
 /** Length of sound that is judged, and how often [s]. */

@@ -1,13 +1,7 @@
-import { CoreError } from '../../core/errors'
-import {
-  openRecording,
-  packTar,
-  writeSigmf,
-  type ByteSource,
-  type Recording,
-} from '../../core/formats/recording'
-import { emissionMask } from '../../core/rules'
-import { annotationsOf, measureRecording, type Measurement } from '../../core/signal'
+import { CoreError } from '#core/errors'
+import { openRecording, packTar, writeSigmf, type ByteSource, type Recording } from '#core/formats/recording'
+import { emissionMask } from '#core/rules'
+import { annotationsOf, measureRecording, type Measurement } from '#core/signal'
 import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
 
 /** Measures recordings beside the screen: the files are read here, block by block. */

@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util'
-import { DEFAULT_OPTIONS, type MeasureOptions } from '../../core/signal'
-import { RULE_SETS, emissionMask } from '../../core/rules'
+import { DEFAULT_OPTIONS, type MeasureOptions } from '#core/signal'
+import { RULE_SETS, emissionMask } from '#core/rules'
 
 export interface Arguments {
   readonly file: string

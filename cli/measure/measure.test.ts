@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { amSignal, fmSignal, recordingOf } from '../../test/fixtures/signals'
-import { DEFAULT_OPTIONS, measureRecording } from '../../core/signal'
+import { DEFAULT_OPTIONS, measureRecording } from '#core/signal'
 import { parseArguments } from './arguments'
 import { measurementLines } from './words'
 

@@ -1,4 +1,4 @@
-import type { Measurement } from '../../core/signal'
+import type { Measurement } from '#core/signal'
 
 type Figures = Readonly<Record<string, unknown>>
 

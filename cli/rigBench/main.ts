@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks'
-import { act, advance, healthyRig, renderIq, truthOf, type RigAction, type RigState } from '../../core/rig'
+import { act, advance, healthyRig, renderIq, truthOf, type RigAction, type RigState } from '#core/rig'
 
 /** How fast the simulated set runs, on one core: JSON for the bench script. Best of some rounds. */
 const ROUNDS = 5

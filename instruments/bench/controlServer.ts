@@ -1,7 +1,7 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
 import { ValidationError } from 'yup'
-import { CoreError } from '../../core/errors'
-import { benchSession, practiceChange } from '../../shared/practice'
+import { CoreError } from '#core/errors'
+import { benchSession, practiceChange } from '#shared/practice'
 import type { SimulatedBench } from './simulatedBench'
 
 const MAX_BODY = 16_384

@@ -1,4 +1,4 @@
-import { hashOf } from '../../core/circuit'
+import { hashOf } from '#core/circuit'
 
 /** Cores of a real set stand anywhere when they stand right; at most this far from the middle [turns]. */
 const MOST_TURNS = 0.6

@@ -7,9 +7,9 @@ import {
   type SimulatedInstrument,
   type SimulatedReading,
   type SimulatedSetting,
-} from '../../core/instrument/simulated'
-import type { RigAction } from '../../core/rig'
-import { sameHeader, scpiBoolean, scpiChannel, scpiDecimal, type ScpiCommand } from '../../core/scpi'
+} from '#core/instrument/simulated'
+import type { RigAction } from '#core/rig'
+import { sameHeader, scpiBoolean, scpiChannel, scpiDecimal, type ScpiCommand } from '#core/scpi'
 import type { ScpiHandler, ScpiReply } from './scpiServer'
 
 /** SCPI's "not a number": there is nothing to measure; and too much of it. */

@@ -1,5 +1,5 @@
-import type { RigAction, RigState } from '../../core/rig'
-import type { PracticeChange } from '../../shared/practice'
+import type { RigAction, RigState } from '#core/rig'
+import type { PracticeChange } from '#shared/practice'
 import { coreOffset } from './coreOffset'
 
 const TWO_TONES_HZ = [700, 1900] as const

@@ -1,13 +1,6 @@
-import { benchKit } from '../../core/instrument/simulated'
-import {
-  NO_LIMIT_A,
-  positionKey,
-  rigDesign,
-  type PartGroup,
-  type RigState,
-  type RigTruth,
-} from '../../core/rig'
-import type { PracticeState } from '../../shared/practice'
+import { benchKit } from '#core/instrument/simulated'
+import { NO_LIMIT_A, positionKey, rigDesign, type PartGroup, type RigState, type RigTruth } from '#core/rig'
+import type { PracticeState } from '#shared/practice'
 import { coreOffset } from './coreOffset'
 
 /** Groups of parts that a workshop replaces as one. */

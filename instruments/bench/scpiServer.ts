@@ -6,7 +6,7 @@ import {
   writeBlockHead,
   type ScpiCommand,
   type ScpiErrorCode,
-} from '../../core/scpi'
+} from '#core/scpi'
 
 /**
  * What a simulated instrument does with a command; null = it does not know the header. afterMs = the answer

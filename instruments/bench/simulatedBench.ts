@@ -1,4 +1,4 @@
-import { benchKit, type BenchLook, type SimulatedInstrument } from '../../core/instrument/simulated'
+import { benchKit, type BenchLook, type SimulatedInstrument } from '#core/instrument/simulated'
 import {
   LESSONS,
   lessonProgress,
@@ -6,8 +6,8 @@ import {
   type Logged,
   type PracticeRecord,
   type TracePoint,
-} from '../../core/practice'
-import { CoreError } from '../../core/errors'
+} from '#core/practice'
+import { CoreError } from '#core/errors'
 import {
   NO_LIMIT_A,
   act,
@@ -23,9 +23,9 @@ import {
   type RigState,
   type RigTruth,
   type Scenario,
-} from '../../core/rig'
-import { modelSheet } from '../../core/sheet'
-import type { BenchSession, PracticeChange, PracticeState } from '../../shared/practice'
+} from '#core/rig'
+import { modelSheet } from '#core/sheet'
+import type { BenchSession, PracticeChange, PracticeState } from '#shared/practice'
 import { instrumentHandler } from './instrumentHandler'
 import { actionsOf } from './practiceActions'
 import { practiceView } from './practiceView'

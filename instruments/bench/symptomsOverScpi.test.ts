@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { rigDesign, rigFault } from '../../core/rig'
-import type { PracticeChange } from '../../shared/practice'
+import { rigDesign, rigFault } from '#core/rig'
+import type { PracticeChange } from '#shared/practice'
 import { ScpiConnection } from '../scpi/scpiConnection'
 import { SimulatedBench } from './simulatedBench'
 

@@ -1,7 +1,7 @@
 import pino from 'pino'
 import { afterEach, describe, expect, it } from 'vitest'
-import { BARE_SETUP, instrumentProfile } from '../../core/instrument'
-import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
+import { BARE_SETUP, instrumentProfile } from '#core/instrument'
+import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
 import { fakeInstrument, until } from '../../test/fixtures/fakeInstrument'
 import { Gateway } from './gateway'
 

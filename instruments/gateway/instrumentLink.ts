@@ -1,16 +1,16 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import { CoreError } from '../../core/errors'
+import { CoreError } from '#core/errors'
 import {
   scpiNumber,
   type InstrumentProfile,
   type InstrumentSetup,
   type ProfileSetting,
   type SettingName,
-} from '../../core/instrument'
-import type { OwnProfile } from '../../shared/instrument'
-import type { Asked } from '../../shared/instrumentCommands'
-import { blockHead } from '../../core/scpi'
-import type { LinkState, LiveLink, LivePoll } from '../../shared/live'
+} from '#core/instrument'
+import type { OwnProfile } from '#shared/instrument'
+import type { Asked } from '#shared/instrumentCommands'
+import { blockHead } from '#core/scpi'
+import type { LinkState, LiveLink, LivePoll } from '#shared/live'
 import { pollInstrument } from '../scpi/pollInstrument'
 import { ScpiConnection, ScpiError, type ScpiEndpoint } from '../scpi/scpiConnection'
 

@@ -1,5 +1,5 @@
 import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
-import type { LiveHello, LiveLink, LivePoll } from '../../shared/live'
+import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
 
 /** A listener that does not read is let go before it fills the memory. */
 const MAX_BACKLOG_BYTES = 1_000_000

@@ -1,7 +1,7 @@
 import pg from 'pg'
 import pino from 'pino'
-import { INSTRUMENT_PROFILES, asSetUp } from '../../core/instrument'
-import { profileOf, setupOf, type Instrument } from '../../shared/instrument'
+import { INSTRUMENT_PROFILES, asSetUp } from '#core/instrument'
+import { profileOf, setupOf, type Instrument } from '#shared/instrument'
 import { Gateway } from './gateway'
 import type { InstrumentConfig } from './instrumentLink'
 

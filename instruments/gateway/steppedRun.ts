@@ -1,6 +1,6 @@
 import { setTimeout as sleep } from 'node:timers/promises'
-import { stepValues, steppedPoint, type SteppedPoint } from '../../core/instrument'
-import type { SteppedBody, SteppedView } from '../../shared/instrumentCommands'
+import { stepValues, steppedPoint, type SteppedPoint } from '#core/instrument'
+import type { SteppedBody, SteppedView } from '#shared/instrumentCommands'
 import type { InstrumentLink } from './instrumentLink'
 
 /** How long a step waits for its readings before it is left empty [ms]. */

@@ -1,7 +1,7 @@
-import { boundToStandard, errorBound } from '../../core/quantity'
-import { scpiNumber, type InstrumentProfile, type ProfileQuantity } from '../../core/instrument'
-import { CoreError } from '../../core/errors'
-import type { LiveReading } from '../../shared/live'
+import { boundToStandard, errorBound } from '#core/quantity'
+import { scpiNumber, type InstrumentProfile, type ProfileQuantity } from '#core/instrument'
+import { CoreError } from '#core/errors'
+import type { LiveReading } from '#shared/live'
 import type { ScpiConnection } from './scpiConnection'
 
 /** One round: every quantity of the profile, in order. @throws {ScpiError} when the line fails */

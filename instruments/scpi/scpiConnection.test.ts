@@ -1,6 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest'
 import { fakeInstrument } from '../../test/fixtures/fakeInstrument'
-import { instrumentProfile } from '../../core/instrument'
+import { instrumentProfile } from '#core/instrument'
 import { pollInstrument } from './pollInstrument'
 import { ScpiConnection } from './scpiConnection'
 

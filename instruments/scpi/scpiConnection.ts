@@ -1,6 +1,6 @@
 import { connect } from 'node:net'
 import type { Duplex } from 'node:stream'
-import { blockHead } from '../../core/scpi'
+import { blockHead } from '#core/scpi'
 
 export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long' | 'not-a-block'
 

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, readdirSync, statSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { OUTPUT, ROOT, fromRoot } from './paths.mjs'
+import { ALIAS, OUTPUT, ROOT, fromRoot } from './paths.mjs'
 import { run } from './run.mjs'
 
 const SOURCES = [
@@ -61,6 +61,7 @@ async function buildProcesses() {
     entryPoints: Object.fromEntries(Object.entries(PROCESSES).map(([name, path]) => [name, fromRoot(path)])),
     outdir,
     bundle: true,
+    alias: ALIAS,
     platform: 'node',
     format: 'esm',
     target: 'node20',

@@ -2,7 +2,7 @@ import { copyFileSync, mkdirSync, renameSync, writeFileSync } from 'node:fs'
 import { createRequire } from 'node:module'
 import { dirname, join } from 'node:path'
 import { MEASURE } from './measureBuilt.mjs'
-import { fromRoot } from './paths.mjs'
+import { ALIAS, fromRoot } from './paths.mjs'
 
 const TRANSFORM = 'pffft.wasm'
 
@@ -11,6 +11,7 @@ export async function buildMeasure() {
   const made = await build({
     entryPoints: [fromRoot('cli', 'measure', 'main.ts')],
     bundle: true,
+    alias: ALIAS,
     minify: true,
     platform: 'node',
     format: 'esm',

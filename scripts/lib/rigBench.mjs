@@ -3,7 +3,7 @@ import { connect } from 'node:net'
 import { mkdirSync, writeFileSync } from 'node:fs'
 import { performance } from 'node:perf_hooks'
 import { setTimeout as sleep } from 'node:timers/promises'
-import { fromRoot } from './paths.mjs'
+import { ALIAS, fromRoot } from './paths.mjs'
 
 const CLIENTS = 20
 const EVERY_MS = 100
@@ -23,6 +23,7 @@ async function oneCore() {
   const made = await build({
     entryPoints: [fromRoot('cli', 'rigBench', 'main.ts')],
     bundle: true,
+    alias: ALIAS,
     platform: 'node',
     format: 'esm',
     target: 'node20',

@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { buildMeasure } from './measureCommand.mjs'
-import { fromRoot } from './paths.mjs'
+import { ALIAS, fromRoot } from './paths.mjs'
 import { PYTHON, ensureReferences } from './references.mjs'
 
 const PARTS = ['read, health, spectrum', 'tuning in', 'carrier and modulation', 'bandwidth and neighbours']
@@ -59,6 +59,7 @@ async function benchScript() {
   const made = await build({
     entryPoints: [fromRoot('cli', 'bench', 'main.ts')],
     bundle: true,
+    alias: ALIAS,
     platform: 'node',
     format: 'esm',
     target: 'node20',

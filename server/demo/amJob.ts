@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { boundToStandard, type Quantity } from '../../core/quantity'
-import { conditionsAsked, type ModelSheet } from '../../core/sheet'
+import { boundToStandard, type Quantity } from '#core/quantity'
+import { conditionsAsked, type ModelSheet } from '#core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 /**

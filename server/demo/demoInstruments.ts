@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { BARE_INSTRUMENT } from '../../shared/instrument'
-import type { PracticeState } from '../../shared/practice'
+import { BARE_INSTRUMENT } from '#shared/instrument'
+import type { PracticeState } from '#shared/practice'
 import { pool } from '../db/pool'
 import { insertInstrument, selectInstruments } from '../db/queries/instrument'
 import { pointInstruments } from '../services/simulatedInstruments'

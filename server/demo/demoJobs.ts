@@ -1,21 +1,13 @@
 import { randomUUID } from 'node:crypto'
 import { addDays, formatISO } from 'date-fns'
-import type { Claim, ClaimKind, ClaimQuantity } from '../../core/claims'
-import type { Quantity } from '../../core/quantity'
-import { putFor } from '../../core/practice'
-import {
-  act,
-  advance,
-  deliver,
-  preparedScenario,
-  truthOf,
-  type RigState,
-  type RigTruth,
-} from '../../core/rig'
-import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '../../core/instrument'
-import { boundToStandard, errorBound } from '../../core/quantity'
-import type { JobEvent } from '../../core/run'
-import { conditionsAsked, modelSheet, type MeasurePoint, type ModelSheet } from '../../core/sheet'
+import type { Claim, ClaimKind, ClaimQuantity } from '#core/claims'
+import type { Quantity } from '#core/quantity'
+import { putFor } from '#core/practice'
+import { act, advance, deliver, preparedScenario, truthOf, type RigState, type RigTruth } from '#core/rig'
+import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '#core/instrument'
+import { boundToStandard, errorBound } from '#core/quantity'
+import type { JobEvent } from '#core/run'
+import { conditionsAsked, modelSheet, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, placeJobs, updateJob } from '../db/queries/job'
 import { indexJobs } from '../db/queries/jobIndex'

@@ -1,8 +1,8 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { bytesSource, openRecording, packTar, writeSigmf } from '../../core/formats/recording'
-import { channelHz } from '../../core/rules'
-import { DEFAULT_OPTIONS, measureRecording } from '../../core/signal'
-import { RECORDING_CHUNK_BYTES, type KeptOptions } from '../../shared/recording'
+import { bytesSource, openRecording, packTar, writeSigmf } from '#core/formats/recording'
+import { channelHz } from '#core/rules'
+import { DEFAULT_OPTIONS, measureRecording } from '#core/signal'
+import { RECORDING_CHUNK_BYTES, type KeptOptions } from '#shared/recording'
 import { inTransaction, pool } from '../db/pool'
 import { completeRecording, insertRecording, insertRecordingChunk } from '../db/queries/recording'
 

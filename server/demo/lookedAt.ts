@@ -1,6 +1,6 @@
-import type { ItemInspected, JobEvent } from '../../core/run'
-import type { ModelSheet } from '../../core/sheet'
-import { firstPowerPlan, inspectionItems } from '../../core/work'
+import type { ItemInspected, JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import { firstPowerPlan, inspectionItems } from '#core/work'
 
 export type NewEvent = JobEvent extends infer E ? (E extends JobEvent ? Omit<E, 'id'> : never) : never
 

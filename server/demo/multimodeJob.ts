@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { boundToStandard, type Quantity } from '../../core/quantity'
-import { channelHz } from '../../core/rules'
-import { conditionsAsked, type MeasurePoint, type ModelSheet } from '../../core/sheet'
+import { boundToStandard, type Quantity } from '#core/quantity'
+import { channelHz } from '#core/rules'
+import { conditionsAsked, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 /** Bounds of the typed instruments [ratio of reading, then absolute]. */

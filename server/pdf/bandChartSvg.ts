@@ -1,4 +1,4 @@
-import type { BandChartData, BandSeries } from '../../shared/words/bandChart'
+import type { BandChartData, BandSeries } from '#shared/words/bandChart'
 
 const WIDTH = 250
 const HEIGHT = 120

@@ -1,8 +1,8 @@
 import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
-import type { ComparedCell } from '../../core/run'
-import { cellName, compareGauge, isJudged, rangeWords, shownCell } from '../../shared/words/compareGauge'
-import { differenceWords } from '../../shared/words/runWords'
-import { statusWord } from '../../shared/words/verdictWords'
+import type { ComparedCell } from '#core/run'
+import { cellName, compareGauge, isJudged, rangeWords, shownCell } from '#shared/words/compareGauge'
+import { differenceWords } from '#shared/words/runWords'
+import { statusWord } from '#shared/words/verdictWords'
 import { forkGaugeSvg } from './forkGaugeSvg'
 import { runs } from './fonts'
 

@@ -1,4 +1,4 @@
-import { gaugeScale, type GaugeValues } from '../../shared/words/gaugeScale'
+import { gaugeScale, type GaugeValues } from '#shared/words/gaugeScale'
 
 const WIDTH = 150
 const HEIGHT = 16

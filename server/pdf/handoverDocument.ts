@@ -1,14 +1,14 @@
 import { format } from 'date-fns'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { settleClaim } from '../../core/claims'
-import { adjusted, carrierAdvice, compliance } from '../../core/handover'
-import { standing, type JobEvent } from '../../core/run'
-import type { RuleSet } from '../../core/rules'
-import type { ModelSheet } from '../../core/sheet'
-import { jobState, type JobState } from '../../core/work'
-import { jobTag, type Job } from '../../shared/job'
-import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../shared/words/claimWords'
-import { complianceWords, unsettled, workDone } from '../../shared/words/handoverWords'
+import { settleClaim } from '#core/claims'
+import { adjusted, carrierAdvice, compliance } from '#core/handover'
+import { standing, type JobEvent } from '#core/run'
+import type { RuleSet } from '#core/rules'
+import type { ModelSheet } from '#core/sheet'
+import { jobState, type JobState } from '#core/work'
+import { jobTag, type Job } from '#shared/job'
+import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '#shared/words/claimWords'
+import { complianceWords, unsettled, workDone } from '#shared/words/handoverWords'
 import {
   alignedWords,
   beforeAfterWords,
@@ -18,9 +18,9 @@ import {
   openForOwner,
   operatingAdvice,
   rulesWords,
-} from '../../shared/words/ownerWords'
-import { dayAndTime, itemWords } from '../../shared/words/runWords'
-import { bandCharts } from '../../shared/words/bandChart'
+} from '#shared/words/ownerWords'
+import { dayAndTime, itemWords } from '#shared/words/runWords'
+import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
 import { compareTable, heading, list, words } from './blocks'
 import { MOST_ON_PAPER, type PaperPhoto } from './photos'

@@ -1,5 +1,5 @@
 import sharp from 'sharp'
-import type { Arrow, Attachment } from '../../shared/attachment'
+import type { Arrow, Attachment } from '#shared/attachment'
 import { pool } from '../db/pool'
 import { readChunks, selectAttachments } from '../db/queries/attachment'
 

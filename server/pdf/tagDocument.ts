@@ -1,7 +1,7 @@
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
-import type { ModelSheet } from '../../core/sheet'
-import { jobTag, type Job } from '../../shared/job'
-import { day } from '../../shared/words/runWords'
+import type { ModelSheet } from '#core/sheet'
+import { jobTag, type Job } from '#shared/job'
+import { day } from '#shared/words/runWords'
 import { words } from './blocks'
 
 const MM = 72 / 25.4

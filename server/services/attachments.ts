@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
 import { fileTypeFromBuffer } from 'file-type'
-import type { Attachment, AttachmentPatch, UploadQuery } from '../../shared/attachment'
+import type { Attachment, AttachmentPatch, UploadQuery } from '#shared/attachment'
 import { inTransaction, pool } from '../db/pool'
 import {
   insertAttachment,

@@ -1,4 +1,4 @@
-import type { BlockedPeriod } from '../../core/work'
+import type { BlockedPeriod } from '#core/work'
 import { pool } from '../db/pool'
 import { deleteBlocked, insertBlocked, selectBlocked } from '../db/queries/blockedPeriod'
 

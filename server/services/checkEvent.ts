@@ -1,8 +1,8 @@
-import { causeOf, observableOf } from '../../core/diagnose'
-import { CoreError } from '../../core/errors'
-import type { JobEvent } from '../../core/run'
-import { adjusterOf, amended, lineValue, pointOf, stepOf, type ModelSheet } from '../../core/sheet'
-import { conditionOf, inspectionItems } from '../../core/work'
+import { causeOf, observableOf } from '#core/diagnose'
+import { CoreError } from '#core/errors'
+import type { JobEvent } from '#core/run'
+import { adjusterOf, amended, lineValue, pointOf, stepOf, type ModelSheet } from '#core/sheet'
+import { conditionOf, inspectionItems } from '#core/work'
 
 /**
  * Refuses an event that names what the sheet or the catalogues do not have.

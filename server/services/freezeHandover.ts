@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto'
-import type { JobEvent } from '../../core/run'
-import type { Job } from '../../shared/job'
+import type { JobEvent } from '#core/run'
+import type { Job } from '#shared/job'
 import type { Db } from '../db/pool'
 import { insertIssue } from '../db/queries/handoverIssue'
 import { recordFor } from './recordFor'

@@ -1,6 +1,6 @@
 import pg from 'pg'
-import type { JobEvent } from '../../core/run'
-import type { RunPlace } from '../../shared/jobLive'
+import type { JobEvent } from '#core/run'
+import type { RunPlace } from '#shared/jobLive'
 import { pool, type Db } from '../db/pool'
 import { selectEvent } from '../db/queries/jobEvent'
 import { log } from '../utils/log'

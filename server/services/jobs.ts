@@ -1,8 +1,8 @@
 import { isDeepStrictEqual } from 'node:util'
-import { canBeStruck, type JobEvent } from '../../core/run'
-import type { ModelSheet } from '../../core/sheet'
-import type { BenchOrder } from '../../shared/bench'
-import type { Intake, Job, JobPatch } from '../../shared/job'
+import { canBeStruck, type JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import type { BenchOrder } from '#shared/bench'
+import type { Intake, Job, JobPatch } from '#shared/job'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { insertJob, placeJobs, selectJob, updateJob } from '../db/queries/job'
 import {

@@ -1,4 +1,4 @@
-import type { ModelHistory } from '../../shared/search'
+import type { ModelHistory } from '#shared/search'
 import { pool } from '../db/pool'
 import { countJobsOfModel, selectCauses, selectSpread } from '../db/queries/modelHistory'
 import { freshIndex } from './jobIndex'

@@ -1,8 +1,8 @@
-import { jobRecord, type JobRecord } from '../../core/formats'
-import type { RuleSet } from '../../core/rules'
-import { jobSheet, type JobEvent } from '../../core/run'
-import type { ModelSheet } from '../../core/sheet'
-import { jobTag, type Job } from '../../shared/job'
+import { jobRecord, type JobRecord } from '#core/formats'
+import type { RuleSet } from '#core/rules'
+import { jobSheet, type JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import { jobTag, type Job } from '#shared/job'
 
 /**
  * The record of a job as some of its events make it.

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import type { KeptRecording, NewRecording } from '../../shared/recording'
+import type { KeptRecording, NewRecording } from '#shared/recording'
 import { pool } from '../db/pool'
 import {
   completeRecording,

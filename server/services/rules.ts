@@ -1,6 +1,6 @@
 import { randomBytes } from 'node:crypto'
-import { RULE_SETS, ruleSet, type RuleSet } from '../../core/rules'
-import { OWN_PREFIX, toRuleSet, type OwnRuleSet, type RuleSetBody } from '../../shared/ruleSet'
+import { RULE_SETS, ruleSet, type RuleSet } from '#core/rules'
+import { OWN_PREFIX, toRuleSet, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
 import { pool, type Db } from '../db/pool'
 import {
   insertOwnRuleSet,

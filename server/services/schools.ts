@@ -1,4 +1,4 @@
-import { SCHOOLS, schoolOf, type SchoolChoices } from '../../core/sheet'
+import { SCHOOLS, schoolOf, type SchoolChoices } from '#core/sheet'
 import { pool, type Db } from '../db/pool'
 import { selectChoices, setChoice } from '../db/queries/school'
 

@@ -1,5 +1,5 @@
-import type { SavedView, SearchQuery, SearchResult } from '../../shared/search'
-import { jobTag } from '../../shared/job'
+import type { SavedView, SearchQuery, SearchResult } from '#shared/search'
+import { jobTag } from '#shared/job'
 import { pool } from '../db/pool'
 import {
   NEWEST_JOBS,

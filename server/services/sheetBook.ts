@@ -1,6 +1,6 @@
-import { CoreError } from '../../core/errors'
-import { jobSheet, type JobEvent } from '../../core/run'
-import { SHEETS, modelSheet, type ModelSheet, type SchoolChoices } from '../../core/sheet'
+import { CoreError } from '#core/errors'
+import { jobSheet, type JobEvent } from '#core/run'
+import { SHEETS, modelSheet, type ModelSheet, type SchoolChoices } from '#core/sheet'
 import type { Db } from '../db/pool'
 import { selectNewest, selectNewestSheets, selectRevision } from '../db/queries/sheet'
 

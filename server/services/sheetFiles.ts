@@ -1,12 +1,12 @@
-import { SHEETS, compareSheets, type ModelSheet } from '../../core/sheet'
-import { sheetBody } from '../../shared/sheet/sheetBody'
+import { SHEETS, compareSheets, type ModelSheet } from '#core/sheet'
+import { sheetBody } from '#shared/sheet/sheetBody'
 import {
   SHEET_FILE_FORMAT,
   SHEET_FILE_VERSION,
   sheetFileBody,
   type SheetFile,
   type SheetRevision,
-} from '../../shared/sheetFile'
+} from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { insertRevision, selectNewest, selectWholeRevisions } from '../db/queries/sheet'
 import { insertSheetPicture, selectSheetPicture } from '../db/queries/sheetPicture'

@@ -1,5 +1,5 @@
-import { SHEETS, type ModelSheet } from '../../core/sheet'
-import type { LineTrust, SheetSummary, SheetView } from '../../shared/sheetFile'
+import { SHEETS, type ModelSheet } from '#core/sheet'
+import type { LineTrust, SheetSummary, SheetView } from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { countJobs, insertRevision, selectConfirmations, selectRevisions } from '../db/queries/sheet'
 import { ApiError } from '../utils/apiError'

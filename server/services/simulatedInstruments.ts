@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { BENCH_KITS } from '../../core/instrument/simulated'
-import { BARE_INSTRUMENT, type Instrument } from '../../shared/instrument'
-import type { PracticeState } from '../../shared/practice'
+import { BENCH_KITS } from '#core/instrument/simulated'
+import { BARE_INSTRUMENT, type Instrument } from '#shared/instrument'
+import type { PracticeState } from '#shared/practice'
 import type { Db } from '../db/pool'
 import {
   deleteInstrument,

@@ -1,5 +1,5 @@
-import { CoreError } from '../../core/errors'
-import type { ErrorCode, WireError } from '../../shared/errors'
+import { CoreError } from '#core/errors'
+import type { ErrorCode, WireError } from '#shared/errors'
 import { ValidationError } from 'yup'
 import { isDatabaseAway, isDuplicate } from '../db/errors'
 

@@ -1,7 +1,7 @@
 import { array, boolean, number, object, string, type AnyObject, type Schema } from 'yup'
-import { QUANTITY_NAMES } from '../../core/quantity'
-import { MODES } from '../../core/rules'
-import { BOARD_SIDES, COVERAGES } from '../../core/sheet'
+import { QUANTITY_NAMES } from '#core/quantity'
+import { MODES } from '#core/rules'
+import { BOARD_SIDES, COVERAGES } from '#core/sheet'
 import { UNKNOWN_FIELD } from '../unknownField'
 
 /** Short ways to write the schema of a sheet; strict: what is not named is refused by name. */

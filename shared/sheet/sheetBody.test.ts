@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
-import { SHEETS, SHEET_TEMPLATES, blankSheet, fromTemplate, modelSheet } from '../../core/sheet'
+import { SHEETS, SHEET_TEMPLATES, blankSheet, fromTemplate, modelSheet } from '#core/sheet'
 import { SHEET_FILE_FORMAT, SHEET_FILE_VERSION, sheetFileBody } from '../sheetFile'
 import { sheetBody } from './sheetBody'
 

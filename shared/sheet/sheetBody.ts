@@ -1,5 +1,5 @@
 import { ValidationError, array, lazy, mixed, number, object, string } from 'yup'
-import { ADJUSTER_KINDS, ADJUSTER_ROLES, SET_KINDS, checkSheet, type ModelSheet } from '../../core/sheet'
+import { ADJUSTER_KINDS, ADJUSTER_ROLES, SET_KINDS, checkSheet, type ModelSheet } from '#core/sheet'
 import { sheetProblemWords } from '../words/sheetWords'
 import {
   closed,

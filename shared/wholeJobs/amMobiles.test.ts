@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { told } from '../../test/fixtures/wholeJob/told'
 import { claim, job, writer } from '../../test/fixtures/wholeJob/wholeJob'
-import { modelSheet } from '../../core/sheet'
+import { modelSheet } from '#core/sheet'
 
 const AM = modelSheet('osmund-40a')
 

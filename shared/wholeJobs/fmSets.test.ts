@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { told } from '../../test/fixtures/wholeJob/told'
 import { job, writer } from '../../test/fixtures/wholeJob/wholeJob'
-import { parseTyped } from '../../core/quantity'
+import { parseTyped } from '#core/quantity'
 import { typedReading } from '../../app/logic/typedInstrument'
-import { modelSheet, type ModelSheet } from '../../core/sheet'
+import { modelSheet, type ModelSheet } from '#core/sheet'
 
 const FM = modelSheet('osmund-27f')
 const TX_20_HZ = 27_791_250

@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { told } from '../../test/fixtures/wholeJob/told'
 import { job, writer } from '../../test/fixtures/wholeJob/wholeJob'
-import { hzToPpm } from '../../core/quantity'
-import { modelSheet } from '../../core/sheet'
+import { hzToPpm } from '#core/quantity'
+import { modelSheet } from '#core/sheet'
 
 const P5 = modelSheet('quillon-p5')
 

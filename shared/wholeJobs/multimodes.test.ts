@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { told } from '../../test/fixtures/wholeJob/told'
 import { claim, job, writer } from '../../test/fixtures/wholeJob/wholeJob'
-import { menuReadings, menuState } from '../../core/run'
-import { modelSheet } from '../../core/sheet'
+import { menuReadings, menuState } from '#core/run'
+import { modelSheet } from '#core/sheet'
 
 const M6 = modelSheet('corvid-m6')
 const LX8 = modelSheet('larkfield-lx8')

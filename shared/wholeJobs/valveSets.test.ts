@@ -12,9 +12,9 @@ import {
   ticksToAmperes,
   panelTickA,
   type JobEvent,
-} from '../../core/run'
-import { modelSheet, stepOf, type MeasurePoint, type ModelSheet } from '../../core/sheet'
-import { point, statesIn, want, within } from '../../core/sheet/build'
+} from '#core/run'
+import { modelSheet, stepOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { point, statesIn, want, within } from '#core/sheet/build'
 
 const HB = modelSheet('quillon-hb150')
 const [cw, am, usb] = [statesIn('CW'), statesIn('AM'), statesIn('USB')]

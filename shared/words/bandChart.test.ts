@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { rowTaken } from '../../test/fixtures/jobEvents'
-import { ruleSet } from '../../core/rules'
-import { conditionsAsked, modelSheet, pointOf, type ModelSheet } from '../../core/sheet'
-import { jobState } from '../../core/work'
+import { ruleSet } from '#core/rules'
+import { conditionsAsked, modelSheet, pointOf, type ModelSheet } from '#core/sheet'
+import { jobState } from '#core/work'
 import { bandCharts } from './bandChart'
 
 const charts = (sheet: ModelSheet, rows: Record<string, Parameters<typeof rowTaken>[3]>) => {

@@ -1,7 +1,7 @@
-import type { ComparedCell } from '../../core/run'
-import type { ModelSheet, SetState } from '../../core/sheet'
-import { channelHz, channelPlan } from '../../core/rules'
-import { QUANTITIES, standardToBound } from '../../core/quantity'
+import type { ComparedCell } from '#core/run'
+import type { ModelSheet, SetState } from '#core/sheet'
+import { channelHz, channelPlan } from '#core/rules'
+import { QUANTITIES, standardToBound } from '#core/quantity'
 
 /** One line of the band picture: places on the axis, values in the unit shown. */
 export interface BandSeries {

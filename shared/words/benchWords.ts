@@ -1,10 +1,4 @@
-import {
-  overlapMinutes,
-  warmMinutes,
-  type BlockedPeriod,
-  type Outlook,
-  type Suggestion,
-} from '../../core/work'
+import { overlapMinutes, warmMinutes, type BlockedPeriod, type Outlook, type Suggestion } from '#core/work'
 import type { JobSummary } from '../bench'
 import { jobTag } from '../job'
 import { day } from './runWords'

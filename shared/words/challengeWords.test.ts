@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { challengeWords } from './challengeWords'
-import type { Challenge } from '../../core/diagnose'
+import type { Challenge } from '#core/diagnose'
 
 const plain = (s: string) => s.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g, '-')
 

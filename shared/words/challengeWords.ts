@@ -1,6 +1,6 @@
-import type { Challenge } from '../../core/diagnose'
+import type { Challenge } from '#core/diagnose'
 import { criterionWords, modulationWords } from './receiverWords'
-import { groupDigits, hzToPpm, powerRatioToDb, showPlain } from '../../core/quantity'
+import { groupDigits, hzToPpm, powerRatioToDb, showPlain } from '#core/quantity'
 
 type Rule = Challenge['rule']
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { SettledClaim } from '../../core/claims'
+import type { SettledClaim } from '#core/claims'
 import { claimWords, factorWords, settledWords } from './claimWords'
 
 const plain = (s: string | null) =>

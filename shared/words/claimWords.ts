@@ -1,5 +1,5 @@
-import { CLAIM_QUANTITIES, type Claim, type SettledClaim } from '../../core/claims'
-import { groupDigits } from '../../core/quantity'
+import { CLAIM_QUANTITIES, type Claim, type SettledClaim } from '#core/claims'
+import { groupDigits } from '#core/quantity'
 
 /** "under 3 W (power, high), on the owner's cross-needle meter" */
 export function claimWords(claim: Claim): string {

@@ -7,8 +7,8 @@ import {
   modelSheet,
   moveStep,
   type SheetProblem,
-} from '../../core/sheet'
-import { JOB_EVENT_KINDS, type JobEvent, type WarmGate } from '../../core/run'
+} from '#core/sheet'
+import { JOB_EVENT_KINDS, type JobEvent, type WarmGate } from '#core/run'
 import {
   BEAT_WORDS,
   PEAK_WORDS,

@@ -7,9 +7,9 @@ import type {
   PeakLook,
   SettingAdvice,
   WarmGate,
-} from '../../core/run'
-import type { Adjuster, BiasRule } from '../../core/sheet'
-import { HEX_BYTE, groupDigits, showMenuValue, type MenuFormat } from '../../core/quantity'
+} from '#core/run'
+import type { Adjuster, BiasRule } from '#core/sheet'
+import { HEX_BYTE, groupDigits, showMenuValue, type MenuFormat } from '#core/quantity'
 
 /** What the hand does, at most five words, and why or how far. */
 export interface Guide {

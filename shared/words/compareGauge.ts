@@ -1,5 +1,5 @@
-import { HEX_BYTE, QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '../../core/quantity'
-import { decidingRange, type CellState, type ComparedCell } from '../../core/run'
+import { HEX_BYTE, QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '#core/quantity'
+import { decidingRange, type CellState, type ComparedCell } from '#core/run'
 import { showAsked, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
 

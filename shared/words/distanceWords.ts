@@ -5,7 +5,7 @@ import {
   quantityInfo,
   voltageRatioToDb,
   type Quantity,
-} from '../../core/quantity'
+} from '#core/quantity'
 
 /** Quantities whose ratios are told in dB beside the difference: powers, and levels at the antenna socket. */
 const DB_OF: Partial<Record<Quantity, (ratio: number) => number>> = {

@@ -1,5 +1,5 @@
-import type { JobEvent } from '../../core/run'
-import { QUANTITIES, showPlain } from '../../core/quantity'
+import type { JobEvent } from '#core/run'
+import { QUANTITIES, showPlain } from '#core/quantity'
 import { lineValueWords, lineWords } from './sheetWords'
 
 const STEP_OUTCOMES = { 'done': 'confirmed', 'as-is': 'accepted as is', 'skipped': 'skipped' } as const

@@ -1,5 +1,5 @@
-import { groupDigits } from '../../core/quantity'
-import { neighbourShare, type Measurement } from '../../core/signal'
+import { groupDigits } from '#core/quantity'
+import { neighbourShare, type Measurement } from '#core/signal'
 
 /** One figure beside the readings, as text. */
 export interface FigureLine {

@@ -1,6 +1,6 @@
-import type { AdjustedSummary, Compliance, Distance, LimitStanding } from '../../core/handover'
-import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
-import type { RuleSet } from '../../core/rules'
+import type { AdjustedSummary, Compliance, Distance, LimitStanding } from '#core/handover'
+import { QUANTITIES, groupDigits, showPlain } from '#core/quantity'
+import type { RuleSet } from '#core/rules'
 import {
   keyDownTotals,
   type ComparedCell,
@@ -8,7 +8,7 @@ import {
   type OpenItem,
   type RunState,
   type Turn,
-} from '../../core/run'
+} from '#core/run'
 import { shownCell } from './compareGauge'
 import { sentence } from './sentence'
 import { distanceWords } from './distanceWords'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { Intake, Job } from '../job'
 import { differing as differingBy } from './intakeWords'
-import { ruleSet } from '../../core/rules'
+import { ruleSet } from '#core/rules'
 
 const MINE: Intake = {
   owner: 'Anna',

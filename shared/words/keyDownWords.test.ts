@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { modelSheet } from '../../core/sheet'
+import { modelSheet } from '#core/sheet'
 import { shortestKeyDownWords } from './runWords'
 
 describe('how long a row may be keyed', () => {

@@ -4,8 +4,8 @@ import {
   type MeterComparison,
   type MeterKind,
   type Signal,
-} from '../../core/instrument'
-import { groupDigits } from '../../core/quantity'
+} from '#core/instrument'
+import { groupDigits } from '#core/quantity'
 
 export const METER_KIND_WORDS: Record<MeterKind, string> = {
   'true-mean': 'true-average (thermal)',

@@ -1,5 +1,5 @@
-import { groupDigits } from '../../core/quantity'
-import type { GeneratorModulation, ReceiverTest } from '../../core/sheet'
+import { groupDigits } from '#core/quantity'
+import type { GeneratorModulation, ReceiverTest } from '#core/sheet'
 
 /** What the generator sends while a receiver is measured. */
 export function modulationWords(modulation: GeneratorModulation): string {

@@ -1,4 +1,4 @@
-import type { AdjusterRole } from '../../core/sheet'
+import type { AdjusterRole } from '#core/sheet'
 
 /** What an adjuster sets, in words that a technician uses. */
 export const ROLE_WORDS: Record<AdjusterRole, string> = {

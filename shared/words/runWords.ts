@@ -7,7 +7,7 @@ import {
   type MeasurePoint,
   type ModelSheet,
   type Step,
-} from '../../core/sheet'
+} from '#core/sheet'
 import {
   restOf,
   type Difference,
@@ -16,9 +16,9 @@ import {
   type StepState,
   type Turn,
   type TurnQuestion,
-} from '../../core/run'
-import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '../../core/quantity'
-import { channelName } from '../../core/rules'
+} from '#core/run'
+import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '#core/quantity'
+import { channelName } from '#core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
 import { showAsked, statusWord } from './verdictWords'
 

@@ -6,8 +6,8 @@ import type {
   SheetDifference,
   SheetProblem,
   StepAction,
-} from '../../core/sheet'
-import { lineAddress } from '../../core/sheet'
+} from '#core/sheet'
+import { lineAddress } from '#core/sheet'
 
 /** What is wrong with a sheet, where, and what to do about it. */
 export function sheetProblemWords({ code, at, names }: SheetProblem): string {

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_OPTIONS, judgeSignal, measureRecording } from '../../core/signal'
-import { ruleSet } from '../../core/rules'
+import { DEFAULT_OPTIONS, judgeSignal, measureRecording } from '#core/signal'
+import { ruleSet } from '#core/rules'
 import { VOICES } from '../../test/truth/families/voices'
 import { NEIGHBOURS } from '../../test/truth/families/neighbours'
 import { figureLines } from './figureLines'

@@ -1,5 +1,5 @@
-import { QUANTITIES, groupDigits, showPlain } from '../../core/quantity'
-import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '../../core/signal'
+import { QUANTITIES, groupDigits, showPlain } from '#core/quantity'
+import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '#core/signal'
 import { sentence } from './sentence'
 
 /** More than this in the next channel is no number to hold against a limit of microwatts [W]. */

@@ -1,5 +1,5 @@
-import { quantityInfo, showPlain, type Quantity } from '../../core/quantity'
-import type { ModelSheet } from '../../core/sheet'
+import { quantityInfo, showPlain, type Quantity } from '#core/quantity'
+import type { ModelSheet } from '#core/sheet'
 import type { SpreadCell } from '../search'
 
 /** A line of the picture: places on a scale on which the middle half of the model spans -1 to 1. */

@@ -1,5 +1,5 @@
-import type { CheckedStatement, StatementKind } from '../../core/diagnose'
-import { groupDigits } from '../../core/quantity'
+import type { CheckedStatement, StatementKind } from '#core/diagnose'
+import { groupDigits } from '#core/quantity'
 
 const shown = ({ againstValue, againstUnit }: CheckedStatement) =>
   Number.isFinite(againstValue)

@@ -5,11 +5,11 @@ import {
   type Measured,
   type MenuFormat,
   type Quantity,
-} from '../../core/quantity'
-import type { Judgement, Reason, Verdict } from '../../core/rules'
-import type { Asked, Forecast, StepStatus } from '../../core/run'
+} from '#core/quantity'
+import type { Judgement, Reason, Verdict } from '#core/rules'
+import type { Asked, Forecast, StepStatus } from '#core/run'
 import { distanceWords } from './distanceWords'
-import { profilesAsGoodAs } from '../../core/instrument'
+import { profilesAsGoodAs } from '#core/instrument'
 
 /** Shape and word of a state; colour only repeats what the shape says. */
 export type Mark = Verdict | 'stale' | 'none' | 'partial' | 'skipped'

@@ -1,5 +1,5 @@
-import { groupDigits } from '../../core/quantity'
-import type { ANSWERS, ITEM_STATES, PartTested, POWER_SEEN, WAITS_FOR } from '../../core/run'
+import { groupDigits } from '#core/quantity'
+import type { ANSWERS, ITEM_STATES, PartTested, POWER_SEEN, WAITS_FOR } from '#core/run'
 import {
   gainOfOtherDie,
   partVerdict,
@@ -8,7 +8,7 @@ import {
   type PowerVerdict,
   type WaitsFor,
   type Warning,
-} from '../../core/work'
+} from '#core/work'
 import { day } from './runWords'
 
 export const ITEM_STATE_WORDS: Record<(typeof ITEM_STATES)[number], string> = {

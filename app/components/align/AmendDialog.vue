@@ -7,9 +7,9 @@ import {
   type LineChange,
   type LineValue,
   type ModelSheet,
-} from '../../../core/sheet'
-import type { LineTrust } from '../../../shared/sheetFile'
-import { confidenceWords, lineValueWords, lineWords } from '../../../shared/words/sheetWords'
+} from '#core/sheet'
+import type { LineTrust } from '#shared/sheetFile'
+import { confidenceWords, lineValueWords, lineWords } from '#shared/words/sheetWords'
 
 /** One line of the sheet corrected in the middle of the work: the likely correction is one press. */
 const props = defineProps<{

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { ageingOffset, attribute, schemeRow, schemeUnknowns, type SchemeReading } from '../../../core/run'
-import { channelName } from '../../../core/rules'
-import type { ModelSheet } from '../../../core/sheet'
-import { groupDigits } from '../../../core/quantity'
+import { ageingOffset, attribute, schemeRow, schemeUnknowns, type SchemeReading } from '#core/run'
+import { channelName } from '#core/rules'
+import type { ModelSheet } from '#core/sheet'
+import { groupDigits } from '#core/quantity'
 
 /**
  * Which oscillator is off, from the readings of the run and what is typed here; what cannot be told apart is

@@ -7,11 +7,11 @@ import {
   showMeasured,
   type Measured,
   type Quantity,
-} from '../../../core/quantity'
-import type { Asked } from '../../../core/run'
-import type { Freshness, LiveEntry } from '../../logic/liveBook'
-import { showAsked } from '../../../shared/words/verdictWords'
-import { clockTime } from '../../../shared/words/runWords'
+} from '#core/quantity'
+import type { Asked } from '#core/run'
+import type { Freshness, LiveEntry } from '~/logic/liveBook'
+import { showAsked } from '#shared/words/verdictWords'
+import { clockTime } from '#shared/words/runWords'
 
 /** The reading, legible from across the bench. Old values are struck through, never shown as if live. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { JobSummary } from '../../../shared/bench'
-import { jobTag } from '../../../shared/job'
+import type { JobSummary } from '#shared/bench'
+import { jobTag } from '#shared/job'
 
 /** Sets of the same model that are on the bench: a batch is aligned side by side. */
 defineProps<{ others: readonly JobSummary[] }>()

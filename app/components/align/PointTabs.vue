@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { HEX_BYTE, QUANTITIES } from '../../../core/quantity'
-import type { StepState } from '../../../core/run'
-import { showAsked } from '../../../shared/words/verdictWords'
+import { HEX_BYTE, QUANTITIES } from '#core/quantity'
+import type { StepState } from '#core/run'
+import { showAsked } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** The points of a step, each with what was taken; the one at hand is marked. */

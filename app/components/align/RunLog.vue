@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { QUANTITIES } from '../../../core/quantity'
-import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '../../../core/run'
-import { eventWords } from '../../../shared/words/eventWords'
-import { clockTime } from '../../../shared/words/runWords'
+import { QUANTITIES } from '#core/quantity'
+import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '#core/run'
+import { eventWords } from '#shared/words/eventWords'
+import { clockTime } from '#shared/words/runWords'
 import TextDialog from '../frame/TextDialog.vue'
 
 /**

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Confirming } from '../../logic/alignView'
+import type { Confirming } from '~/logic/alignView'
 
 const props = defineProps<{ confirming: Confirming; listening: boolean; holding: boolean }>()
 const emit = defineEmits<{

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, standardToBound, justifiedDecimals } from '../../../core/quantity'
-import { decidingRange, forecast, judgeAsked, type StepState, type WantState } from '../../../core/run'
-import type { Accuracy } from '../../../core/quantity'
-import type { Freshness, LiveEntry } from '../../logic/liveBook'
-import { criterionWords } from '../../../shared/words/runWords'
+import { QUANTITIES, standardToBound, justifiedDecimals } from '#core/quantity'
+import { decidingRange, forecast, judgeAsked, type StepState, type WantState } from '#core/run'
+import type { Accuracy } from '#core/quantity'
+import type { Freshness, LiveEntry } from '~/logic/liveBook'
+import { criterionWords } from '#shared/words/runWords'
 import {
   besideVerdict,
   forecastWords,
@@ -13,7 +13,7 @@ import {
   statusWord,
   windowWords,
   zoneWords,
-} from '../../../shared/words/verdictWords'
+} from '#shared/words/verdictWords'
 import ForkGauge from '../gauge/ForkGauge.vue'
 import StateMark from '../gauge/StateMark.vue'
 import TrendStrip from '../gauge/TrendStrip.vue'

@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { StepState, Turn } from '../../../core/run'
-import { lineOf, type MeasurePoint, type ModelSheet } from '../../../core/sheet'
-import { conditionsWords, staleWords } from '../../../shared/words/runWords'
+import type { StepState, Turn } from '#core/run'
+import { lineOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { conditionsWords, staleWords } from '#shared/words/runWords'
 import StateMark from '../gauge/StateMark.vue'
 
 defineProps<{

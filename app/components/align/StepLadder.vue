@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { nextTick, ref, watch } from 'vue'
-import type { StepState } from '../../../core/run'
-import type { ModelSheet } from '../../../core/sheet'
-import { stepLine } from '../../../shared/words/runWords'
-import { markOf } from '../../../shared/words/verdictWords'
+import type { StepState } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import { stepLine } from '#shared/words/runWords'
+import { markOf } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { TurnQuestion } from '../../../core/run'
-import { turnQuestionWords } from '../../../shared/words/runWords'
+import type { TurnQuestion } from '#core/run'
+import { turnQuestionWords } from '#shared/words/runWords'
 
 /** A reading that moved although nobody logged a turn: one press says what was turned. */
 defineProps<{ questions: readonly TurnQuestion[] }>()

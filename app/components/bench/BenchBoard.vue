@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, nextTick, ref } from 'vue'
-import { BENCHES, type BenchOrder, type JobSummary } from '../../../shared/bench'
-import { useDragBetween } from '../../composables/useDragBetween'
+import { BENCHES, type BenchOrder, type JobSummary } from '#shared/bench'
+import { useDragBetween } from '~/composables/useDragBetween'
 import JobRow from '../job/JobRow.vue'
 
 /**

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { BlockedPeriod } from '../../../core/work'
-import { day } from '../../../shared/words/runWords'
+import type { BlockedPeriod } from '#core/work'
+import { day } from '#shared/words/runWords'
 
 /** Weeks in which other work takes the bench: promised dates are counted around them. */
 defineProps<{ open: boolean; periods: readonly BlockedPeriod[]; failure: string | null }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { STAGES, nextUseful, type BenchJob, type BlockedPeriod } from '../../../core/work'
-import type { JobSummary } from '../../../shared/bench'
-import { suggestionWords } from '../../../shared/words/benchWords'
+import { STAGES, nextUseful, type BenchJob, type BlockedPeriod } from '#core/work'
+import type { JobSummary } from '#shared/bench'
+import { suggestionWords } from '#shared/words/benchWords'
 
 /** The next useful thing to do, and what else could go on meanwhile. */
 const props = defineProps<{ here: readonly JobSummary[]; blocked: readonly BlockedPeriod[]; nowMs: number }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent } from 'vue'
-import type { ModelSheet } from '../../../core/sheet'
+import type { ModelSheet } from '#core/sheet'
 
 /** "Show me": the board large, over whatever was at hand. */
 defineProps<{ sheet: ModelSheet; wanted: readonly string[] }>()

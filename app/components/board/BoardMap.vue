@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { PLAIN_ASPECT, drawingOf, type ModelSheet } from '../../../core/sheet'
-import { boardPins, pictureUrl, sideOf } from '../../logic/boardPins'
+import { PLAIN_ASPECT, drawingOf, type ModelSheet } from '#core/sheet'
+import { boardPins, pictureUrl, sideOf } from '~/logic/boardPins'
 
 /** Where to put the tool: the board with its adjusters, those of this step marked. A press opens it large. */
 const props = defineProps<{ sheet: ModelSheet; wanted: readonly string[] }>()

@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import {
-  PLAIN_ASPECT,
-  drawingOf,
-  type BoardPlace,
-  type BoardSide,
-  type ModelSheet,
-} from '../../../core/sheet'
-import { useBoardStage } from '../../composables/useBoardStage'
-import { SIDE_WORDS, boardPins, boardSides, pictureUrl, showing, sideOf } from '../../logic/boardPins'
+import { PLAIN_ASPECT, drawingOf, type BoardPlace, type BoardSide, type ModelSheet } from '#core/sheet'
+import { useBoardStage } from '~/composables/useBoardStage'
+import { SIDE_WORDS, boardPins, boardSides, pictureUrl, showing, sideOf } from '~/logic/boardPins'
 
 /** The board large: both sides, zoom, every pin as a button beside it so that keys reach it too. */
 const props = withDefaults(

@@ -7,9 +7,9 @@ import {
   type Claim,
   type ClaimKind,
   type ClaimQuantity,
-} from '../../../core/claims'
-import { MODES, type Mode } from '../../../core/rules'
-import { MOST_CLAIMS } from '../../../shared/job'
+} from '#core/claims'
+import { MODES, type Mode } from '#core/rules'
+import { MOST_CLAIMS } from '#shared/job'
 
 /** Numbers in the complaint, so that the as-found readings can settle them. */
 const claims = defineModel<Claim[] | undefined>({ required: true })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { SettledClaim } from '../../../core/claims'
-import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '../../../shared/words/claimWords'
+import type { SettledClaim } from '#core/claims'
+import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '#shared/words/claimWords'
 
 defineProps<{ claims: readonly SettledClaim[] }>()
 </script>

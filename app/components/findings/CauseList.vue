@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { RankedCause } from '../../../core/diagnose'
-import { causeTitle, evidenceWords, probabilityWords, usedWords, weighed } from '../../logic/findingWords'
+import type { RankedCause } from '#core/diagnose'
+import { causeTitle, evidenceWords, probabilityWords, usedWords, weighed } from '~/logic/findingWords'
 
 /**
  * What it may come from, the most probable first; each can be opened to see the numbers and what speaks for

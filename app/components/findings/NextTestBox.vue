@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { NextTest, Observable } from '../../../core/diagnose'
-import { leadsWords, wouldTake } from '../../logic/findingWords'
+import type { NextTest, Observable } from '#core/diagnose'
+import { leadsWords, wouldTake } from '~/logic/findingWords'
 
 /** The test whose answer splits what remains best; one press records the answer. */
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { STATEMENTS, checkStatement, statementKind } from '../../../core/diagnose'
-import { statementWords } from '../../../shared/words/statementWords'
+import { STATEMENTS, checkStatement, statementKind } from '#core/diagnose'
+import { statementWords } from '#shared/words/statementWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Figures that somebody told you: possible or not, by two or three numbers. */

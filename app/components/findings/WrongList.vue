@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { RowState } from '../../../core/run'
-import { judgedReadings, readingGroups } from '../../logic/readingGroups'
+import type { RowState } from '#core/run'
+import { judgedReadings, readingGroups } from '~/logic/readingGroups'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Readings that are not inside, each with why; the readings that contradict; how many are in order. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { JobEvent } from '../../../core/run'
+import type { JobEvent } from '#core/run'
 
 /** What waits in this browser, and what the server refused. Nothing disappears without a decision. */
 defineProps<{

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { showMeasured, QUANTITIES, type Quantity } from '../../../core/quantity'
-import type { HeatView, KeyDownView } from '../../../core/run'
-import type { Freshness, LiveEntry } from '../../logic/liveBook'
-import type { LiveLink } from '../../../shared/live'
+import { showMeasured, QUANTITIES, type Quantity } from '#core/quantity'
+import type { HeatView, KeyDownView } from '#core/run'
+import type { Freshness, LiveEntry } from '~/logic/liveBook'
+import type { LiveLink } from '#shared/live'
 import KeyDownClock from '../gauge/KeyDownClock.vue'
-import { clockTime } from '../../../shared/words/runWords'
+import { clockTime } from '#shared/words/runWords'
 
 type Shown = { entry: LiveEntry; freshness: Freshness } | null
 const props = defineProps<{

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { gaugeScale, type GaugeValues } from '../../../shared/words/gaugeScale'
-import type { Mark } from '../../../shared/words/verdictWords'
+import { gaugeScale, type GaugeValues } from '#shared/words/gaugeScale'
+import type { Mark } from '#shared/words/verdictWords'
 
 /**
  * The signature mark: window, target tick, as-found hollow, present filled, the line between, the whisker.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { HeatView, KeyDownView } from '../../../core/run'
+import type { HeatView, KeyDownView } from '#core/run'
 
 const props = defineProps<{ view: KeyDownView; warmth: HeatView }>()
 const heat = computed(() =>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Mark } from '../../../shared/words/verdictWords'
+import type { Mark } from '#shared/words/verdictWords'
 
 /** A state by its shape; colour only repeats it. */
 const props = withDefaults(defineProps<{ mark: Mark; size?: number }>(), { size: 14 })

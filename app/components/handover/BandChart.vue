@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { usePlotly, type Figure } from '../../composables/usePlotly'
-import type { BandChartData, BandSeries } from '../../../shared/words/bandChart'
+import { usePlotly, type Figure } from '~/composables/usePlotly'
+import type { BandChartData, BandSeries } from '#shared/words/bandChart'
 
 /** The band before and after. Plotly comes only with this component, on the one page that charts. */
 const props = defineProps<{ data: BandChartData; night: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import { QUANTITIES } from '../../../core/quantity'
-import type { ComparedCell } from '../../../core/run'
+import { QUANTITIES } from '#core/quantity'
+import type { ComparedCell } from '#core/run'
 import {
   cellName,
   compareGauge,
@@ -8,9 +8,9 @@ import {
   isJudged,
   rangeWords,
   shownCell,
-} from '../../../shared/words/compareGauge'
-import { differenceWords } from '../../../shared/words/runWords'
-import { statusWord } from '../../../shared/words/verdictWords'
+} from '#shared/words/compareGauge'
+import { differenceWords } from '#shared/words/runWords'
+import { statusWord } from '#shared/words/verdictWords'
 import ForkGauge from '../gauge/ForkGauge.vue'
 import StateMark from '../gauge/StateMark.vue'
 

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { HandoverIssue } from '../../../shared/handoverIssue'
-import { dayAndTime } from '../../../shared/words/runWords'
+import type { HandoverIssue } from '#shared/handoverIssue'
+import { dayAndTime } from '#shared/words/runWords'
 
 /** The papers of a job: a draft until it is handed over, then every issue as it was frozen. */
 defineProps<{ jobId: string; issues: readonly HandoverIssue[]; corrected: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
-import type { OpenItem } from '../../../core/run'
-import { itemWords } from '../../../shared/words/runWords'
+import type { OpenItem } from '#core/run'
+import { itemWords } from '#shared/words/runWords'
 import StateMark from '../gauge/StateMark.vue'
 
 defineProps<{ items: readonly OpenItem[] }>()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
 import { computed, type Ref } from 'vue'
-import { METER_KIND_WORDS } from '../../../shared/words/meterWords'
-import { INSTRUMENT_PROFILES, METER_KINDS, instrumentProfile } from '../../../core/instrument'
-import { instrumentBody, type InstrumentBody } from '../../../shared/instrument'
-import type { Failure } from '../../logic/failureWords'
+import { METER_KIND_WORDS } from '#shared/words/meterWords'
+import { INSTRUMENT_PROFILES, METER_KINDS, instrumentProfile } from '#core/instrument'
+import { instrumentBody, type InstrumentBody } from '#shared/instrument'
+import type { Failure } from '~/logic/failureWords'
 
 const props = defineProps<{ initial: InstrumentBody; action: string; failure: Failure | null }>()
 const emit = defineEmits<{ done: [body: InstrumentBody]; cancel: [] }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { profileOf, type Instrument } from '../../../shared/instrument'
-import type { LiveLink } from '../../../shared/live'
-import { calibrationWords } from '../../../shared/words/meterWords'
+import { profileOf, type Instrument } from '#shared/instrument'
+import type { LiveLink } from '#shared/live'
+import { calibrationWords } from '#shared/words/meterWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ instrument: Instrument; link: LiveLink | null; connected: boolean }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { compareMeters, instrumentProfile, type MeterReading, type Signal } from '../../../core/instrument'
-import { parseTyped, type Quantity } from '../../../core/quantity'
-import { CoreError } from '../../../core/errors'
-import { SIGNAL_WORDS, comparisonWords, meterVerdictWords } from '../../../shared/words/meterWords'
-import type { LiveOf } from '../../logic/takeRow'
-import { typedReading, type TypedInstrument } from '../../logic/typedInstrument'
+import { compareMeters, instrumentProfile, type MeterReading, type Signal } from '#core/instrument'
+import { parseTyped, type Quantity } from '#core/quantity'
+import { CoreError } from '#core/errors'
+import { SIGNAL_WORDS, comparisonWords, meterVerdictWords } from '#shared/words/meterWords'
+import type { LiveOf } from '~/logic/takeRow'
+import { typedReading, type TypedInstrument } from '~/logic/typedInstrument'
 
 /** Several meters on one signal: whose reading is right, and by how much the others are off. */
 const props = defineProps<{ meters: readonly TypedInstrument[]; liveOf: LiveOf }>()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { QUANTITIES, QUANTITY_NAMES } from '../../../core/quantity'
-import { SETTING_NAMES, type InstrumentProfile } from '../../../core/instrument'
-import type { OwnProfile } from '../../../shared/instrument'
-import { SETTING_WORDS } from '../../logic/steppedWords'
+import { QUANTITIES, QUANTITY_NAMES } from '#core/quantity'
+import { SETTING_NAMES, type InstrumentProfile } from '#core/instrument'
+import type { OwnProfile } from '#shared/instrument'
+import { SETTING_WORDS } from '~/logic/steppedWords'
 
 /** How an instrument is asked and told, line by line. */
 const props = defineProps<{ profile: InstrumentProfile; own: boolean; busy: boolean }>()

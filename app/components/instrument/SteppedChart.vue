@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { SteppedPoint } from '../../../core/instrument'
-import { QUANTITIES } from '../../../core/quantity'
-import type { SteppedBody } from '../../../shared/instrumentCommands'
-import { usePlotly, type Figure } from '../../composables/usePlotly'
-import { SETTING_WORDS } from '../../logic/steppedWords'
+import type { SteppedPoint } from '#core/instrument'
+import { QUANTITIES } from '#core/quantity'
+import type { SteppedBody } from '#shared/instrumentCommands'
+import { usePlotly, type Figure } from '~/composables/usePlotly'
+import { SETTING_WORDS } from '~/logic/steppedWords'
 
 /** One quantity against the other, as it is measured. */
 const props = defineProps<{ plan: SteppedBody; points: readonly SteppedPoint[]; night: boolean }>()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { STEPPED_PRESETS } from '../../../core/instrument'
-import type { Instrument } from '../../../shared/instrument'
-import type { SteppedBody } from '../../../shared/instrumentCommands'
-import { SETTING_WORDS, readersOf, settersOf } from '../../logic/steppedWords'
+import { STEPPED_PRESETS } from '#core/instrument'
+import type { Instrument } from '#shared/instrument'
+import type { SteppedBody } from '#shared/instrumentCommands'
+import { SETTING_WORDS, readersOf, settersOf } from '~/logic/steppedWords'
 
 /** Which measurement, from where to where, by which instruments. */
 const props = defineProps<{ items: readonly Instrument[]; running: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { usePlotly, type Figure } from '../../composables/usePlotly'
+import { usePlotly, type Figure } from '~/composables/usePlotly'
 
 /** Numbers of a block, in the order they came. */
 const props = defineProps<{ values: readonly number[]; night: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Asked } from '../../../shared/instrumentCommands'
+import type { Asked } from '#shared/instrumentCommands'
 import TraceChart from './TraceChart.vue'
 
 /** Send a line, see the raw answer, see what was understood. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { quantityInfo } from '../../../core/quantity'
-import type { EarlierJob } from '../../../shared/earlierJob'
-import { jobTag } from '../../../shared/job'
-import { dayAndTime } from '../../../shared/words/runWords'
-import { showAsked } from '../../../shared/words/verdictWords'
+import { quantityInfo } from '#core/quantity'
+import type { EarlierJob } from '#shared/earlierJob'
+import { jobTag } from '#shared/job'
+import { dayAndTime } from '#shared/words/runWords'
+import { showAsked } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** What this set was here for before, and how it was left last. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Intake, Job } from '../../../shared/job'
-import { differing } from '../../../shared/words/intakeWords'
+import type { Intake, Job } from '#shared/job'
+import { differing } from '#shared/words/intakeWords'
 
 /** Somebody else saved this intake meanwhile: what is different, and whose word stands. */
 const props = defineProps<{ mine: Intake; theirs: Job; ruleSetName: (id: string) => string }>()

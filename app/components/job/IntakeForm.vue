@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { useForm } from 'vee-validate'
 import { computed, onMounted, ref } from 'vue'
-import type { RuleSet } from '../../../core/rules'
-import { coversPlan } from '../../../core/rules'
-import { outlook, runsInto, type BlockedPeriod } from '../../../core/work'
-import { intakeBody, type Intake } from '../../../shared/job'
-import type { SheetSummary } from '../../../shared/sheetFile'
-import { outlookWords, runsIntoWords } from '../../../shared/words/benchWords'
-import type { Failure } from '../../logic/failureWords'
+import type { RuleSet } from '#core/rules'
+import { coversPlan } from '#core/rules'
+import { outlook, runsInto, type BlockedPeriod } from '#core/work'
+import { intakeBody, type Intake } from '#shared/job'
+import type { SheetSummary } from '#shared/sheetFile'
+import { outlookWords, runsIntoWords } from '#shared/words/benchWords'
+import type { Failure } from '~/logic/failureWords'
 import ClaimEditor from '../claims/ClaimEditor.vue'
 
 const props = defineProps<{

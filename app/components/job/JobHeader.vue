@@ -1,9 +1,9 @@
 <script setup lang="ts">
-import { STAGES, type Stage } from '../../../core/work'
-import type { RuleSet } from '../../../core/rules'
-import type { ModelSheet } from '../../../core/sheet'
-import { jobTag, type Job } from '../../../shared/job'
-import { day } from '../../../shared/words/runWords'
+import { STAGES, type Stage } from '#core/work'
+import type { RuleSet } from '#core/rules'
+import type { ModelSheet } from '#core/sheet'
+import { jobTag, type Job } from '#shared/job'
+import { day } from '#shared/words/runWords'
 import StateMark from '../gauge/StateMark.vue'
 
 defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()

@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import type { SetKind } from '../../../core/sheet'
+import type { SetKind } from '#core/sheet'
 import { computed } from 'vue'
-import { STAGES, type Stage, type WaitsFor, type WarmUp } from '../../../core/work'
-import { jobTag, type Job } from '../../../shared/job'
-import { day, dayAndTime } from '../../../shared/words/runWords'
-import { timerWords } from '../../../shared/words/benchWords'
-import { waitWords } from '../../../shared/words/workWords'
+import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
+import { jobTag, type Job } from '#shared/job'
+import { day, dayAndTime } from '#shared/words/runWords'
+import { timerWords } from '#shared/words/benchWords'
+import { waitWords } from '#shared/words/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{

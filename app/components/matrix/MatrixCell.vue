@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { HEX_BYTE, quantityInfo } from '../../../core/quantity'
-import type { CellState } from '../../../core/run'
-import { reasonWords, showAsked } from '../../../shared/words/verdictWords'
+import { HEX_BYTE, quantityInfo } from '#core/quantity'
+import type { CellState } from '#core/run'
+import { reasonWords, showAsked } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ cell: CellState; stale: boolean; active: boolean }>()

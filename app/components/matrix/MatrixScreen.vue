@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Quantity } from '../../../core/quantity'
-import type { RowState } from '../../../core/run'
-import { isOfReceiver } from '../../../core/sheet'
-import type { Doubt } from '../../logic/doubts'
-import type { TypedInstrument } from '../../logic/typedInstrument'
+import type { Quantity } from '#core/quantity'
+import type { RowState } from '#core/run'
+import { isOfReceiver } from '#core/sheet'
+import type { Doubt } from '~/logic/doubts'
+import type { TypedInstrument } from '~/logic/typedInstrument'
 import MatrixRows from './MatrixRows.vue'
 import type { TypedValue } from './TypedRow.vue'
 

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { nextTick, onMounted, ref } from 'vue'
-import { CoreError } from '../../../core/errors'
-import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '../../../core/quantity'
-import { ticksToAmperes } from '../../../core/run'
-import type { Want } from '../../../core/sheet'
-import { scaleOf, type TypedInstrument } from '../../logic/typedInstrument'
+import { CoreError } from '#core/errors'
+import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
+import { ticksToAmperes } from '#core/run'
+import type { Want } from '#core/sheet'
+import { scaleOf, type TypedInstrument } from '~/logic/typedInstrument'
 
 /**
  * A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed.

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import Konva from 'konva'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
-import type { Arrow, Attachment } from '../../../shared/attachment'
-import { arrowPoints, fitted } from '../../logic/photoPlace'
+import type { Arrow, Attachment } from '#shared/attachment'
+import { arrowPoints, fitted } from '~/logic/photoPlace'
 
 /**
  * The picture with its arrows, drawn on by Konva. Arrows are kept as ratios of the picture as it was taken.

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref, watch } from 'vue'
-import { ROTATIONS, type Arrow, type Attachment, type AttachmentPatch } from '../../../shared/attachment'
+import { ROTATIONS, type Arrow, type Attachment, type AttachmentPatch } from '#shared/attachment'
 
 /** A photo, large: turn it, point at something with an arrow, name it, put it aside. */
 const PhotoCanvas = defineAsyncComponent(() => import('./PhotoCanvas.vue'))

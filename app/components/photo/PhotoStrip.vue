@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Attachment, AttachmentKind } from '../../../shared/attachment'
-import type { Upload } from '../../logic/upload'
+import type { Attachment, AttachmentKind } from '#shared/attachment'
+import type { Upload } from '~/logic/upload'
 import PhotoThumb from './PhotoThumb.vue'
 import VoiceRecorder from './VoiceRecorder.vue'
 

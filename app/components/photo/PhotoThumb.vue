@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { Attachment } from '../../../shared/attachment'
+import type { Attachment } from '#shared/attachment'
 
 defineProps<{ photo: Attachment }>()
 const emit = defineEmits<{ show: [] }>()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { clampTo, type Hand } from '../../logic/practiceHands'
+import { clampTo, type Hand } from '~/logic/practiceHands'
 
 /** One adjuster under the hand: slider, a little and a lot each way, wheel and arrow keys; soften, clean. */
 const props = defineProps<{ hand: Hand; wanted: boolean }>()

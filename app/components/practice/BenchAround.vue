@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PracticeChange, PracticeState } from '../../../shared/practice'
-import { pointWords } from '../../logic/practiceHands'
+import type { PracticeChange, PracticeState } from '#shared/practice'
+import { pointWords } from '~/logic/practiceHands'
 
 /** Generators, supply and probe around the simulated set. */
 const props = defineProps<{ state: PracticeState }>()

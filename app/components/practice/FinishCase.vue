@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { RIG_FAULTS } from '../../../core/rig'
+import { RIG_FAULTS } from '#core/rig'
 
 /** The end of a case: what it was, in the words of the trainee, before anything is told. */
 const props = defineProps<{ designId: string; lesson: boolean; busy: boolean }>()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { channelName, channelPlan } from '../../../core/rules'
-import { rigDesign } from '../../../core/rig'
-import type { PracticeChange, PracticeState } from '../../../shared/practice'
+import { channelName, channelPlan } from '#core/rules'
+import { rigDesign } from '#core/rig'
+import type { PracticeChange, PracticeState } from '#shared/practice'
 
 /** Front panel of the simulated set: what the owner can reach, and what he sees. */
 const props = defineProps<{ state: PracticeState }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { LESSONS } from '../../../core/practice'
+import { LESSONS } from '#core/practice'
 
 /** The lesson on the bench: what to do next, why, and a hint for whoever wants one. */
 const props = defineProps<{ lessonId: string; done: number }>()

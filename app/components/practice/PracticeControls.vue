@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { modelSheet } from '../../../core/sheet'
-import type { PracticeChange, PracticeState } from '../../../shared/practice'
-import { handsOf, motionWords } from '../../logic/practiceHands'
+import { modelSheet } from '#core/sheet'
+import type { PracticeChange, PracticeState } from '#shared/practice'
+import { handsOf, motionWords } from '~/logic/practiceHands'
 import AdjusterHand from './AdjusterHand.vue'
 import BenchAround from './BenchAround.vue'
 import FrontPanel from './FrontPanel.vue'

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { LESSONS } from '../../../core/practice'
-import { rigDesign } from '../../../core/rig'
-import { BENCH_KITS } from '../../../core/instrument/simulated'
-import { dayAndTime } from '../../../shared/words/runWords'
-import type { PracticeSummary } from '../../../shared/practiceSession'
+import { LESSONS } from '#core/practice'
+import { rigDesign } from '#core/rig'
+import { BENCH_KITS } from '#core/instrument/simulated'
+import { dayAndTime } from '#shared/words/runWords'
+import type { PracticeSummary } from '#shared/practiceSession'
 
 /** What a trainee has worked, newest first, and how far that went. */
 const props = defineProps<{ sessions: readonly PracticeSummary[]; trainee: string }>()

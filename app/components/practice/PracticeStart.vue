@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BENCH_KITS } from '../../../core/instrument/simulated'
-import { LESSONS } from '../../../core/practice'
-import { RIG_DESIGNS } from '../../../core/rig'
-import type { NewPractice } from '../../../shared/practice'
+import { BENCH_KITS } from '#core/instrument/simulated'
+import { LESSONS } from '#core/practice'
+import { RIG_DESIGNS } from '#core/rig'
+import type { NewPractice } from '#shared/practice'
 
 /** Which set, how hard, on which bench. */
 const props = defineProps<{

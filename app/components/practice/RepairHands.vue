@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { modelSheet } from '../../../core/sheet'
-import type { PracticeChange, PracticeState } from '../../../shared/practice'
-import { GROUP_NAMES } from '../../logic/practiceHands'
+import { modelSheet } from '#core/sheet'
+import type { PracticeChange, PracticeState } from '#shared/practice'
+import { GROUP_NAMES } from '~/logic/practiceHands'
 import SetCautions from '../work/SetCautions.vue'
 
 /** What an iron can do: parts, glue, a trimmer where none is; and the leads of the instruments. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Logged, TracePoint } from '../../../core/practice'
-import { usePlotly, type Figure } from '../../composables/usePlotly'
-import { actionWords } from '../../logic/practiceReview'
+import type { Logged, TracePoint } from '#core/practice'
+import { usePlotly, type Figure } from '~/composables/usePlotly'
+import { actionWords } from '~/logic/practiceReview'
 
 /** The case on a time line: power, temperature, key-down, and what the hands did. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PracticeSession } from '../../../shared/practiceSession'
+import type { PracticeSession } from '#shared/practiceSession'
 import {
   actionWords,
   clock,
@@ -8,7 +8,7 @@ import {
   outsideWords,
   poweredWords,
   verdictWords,
-} from '../../logic/practiceReview'
+} from '~/logic/practiceReview'
 import ReplayChart from './ReplayChart.vue'
 
 /** Looking back at a finished case. */

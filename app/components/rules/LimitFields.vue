@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, QUANTITY_NAMES, quantityInfo } from '../../../core/quantity'
-import { MODES } from '../../../core/rules'
-import type { LimitBody } from '../../../shared/ruleSet'
+import { QUANTITIES, QUANTITY_NAMES, quantityInfo } from '#core/quantity'
+import { MODES } from '#core/rules'
+import type { LimitBody } from '#shared/ruleSet'
 
 /** One limit, in the unit of the bench. */
 const limit = defineModel<LimitBody>({ required: true })

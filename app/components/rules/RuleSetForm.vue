@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
 import { ValidationError } from 'yup'
-import { CHANNEL_PLANS } from '../../../core/rules'
-import { ruleSetBody, type LimitBody, type RuleSetBody } from '../../../shared/ruleSet'
+import { CHANNEL_PLANS } from '#core/rules'
+import { ruleSetBody, type LimitBody, type RuleSetBody } from '#shared/ruleSet'
 import LimitFields from './LimitFields.vue'
 
 /** A rule set of one's own: source and date are needed, or nobody can check it. */

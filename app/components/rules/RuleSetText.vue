@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { RuleSet } from '../../../core/rules'
+import type { RuleSet } from '#core/rules'
 
 defineProps<{ set: RuleSet }>()
 </script>

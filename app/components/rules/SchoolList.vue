@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SCHOOLS, type SchoolChoices } from '../../../core/sheet'
+import { SCHOOLS, type SchoolChoices } from '#core/sheet'
 
 /** Where practitioners differ: the default with its reason, and the side this shop takes. */
 defineProps<{ choices: SchoolChoices }>()

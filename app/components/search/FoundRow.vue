@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { format } from 'date-fns'
-import { jobTag } from '../../../shared/job'
-import type { FoundJob } from '../../../shared/search'
+import { jobTag } from '#shared/job'
+import type { FoundJob } from '#shared/search'
 
 defineProps<{ job: FoundJob; model: string }>()
 </script>

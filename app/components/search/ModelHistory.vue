@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, shallowRef, watch } from 'vue'
-import { causeOf } from '../../../core/diagnose'
-import type { ModelSheet } from '../../../core/sheet'
-import type { ModelHistory } from '../../../shared/search'
-import { LEAST_SETS, spreadLines } from '../../../shared/words/spreadView'
+import { causeOf } from '#core/diagnose'
+import type { ModelSheet } from '#core/sheet'
+import type { ModelHistory } from '#shared/search'
+import { LEAST_SETS, spreadLines } from '#shared/words/spreadView'
 import SpreadChart from './SpreadChart.vue'
 
 /** What every set of a model has told so far: typical faults, and the spread of its as-found values. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { usePlotly, type Figure } from '../../composables/usePlotly'
-import type { SpreadLine } from '../../../shared/words/spreadView'
+import { usePlotly, type Figure } from '~/composables/usePlotly'
+import type { SpreadLine } from '#shared/words/spreadView'
 
 /**
  * As found: this set against the others of its model. Bars hold the middle half, thin lines eight tenths of

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SavedView } from '../../../shared/search'
+import type { SavedView } from '#shared/search'
 
 /** Searches that were kept by name. */
 defineProps<{ views: readonly SavedView[]; canKeep: boolean }>()

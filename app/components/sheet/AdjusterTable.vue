@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { GOES_STALE, type ModelSheet } from '../../../core/sheet'
-import type { LineTrust } from '../../../shared/sheetFile'
-import { confidenceWords, fieldWords } from '../../../shared/words/sheetWords'
+import { GOES_STALE, type ModelSheet } from '#core/sheet'
+import type { LineTrust } from '#shared/sheetFile'
+import { confidenceWords, fieldWords } from '#shared/words/sheetWords'
 
 /** What can be turned; a press shows it on the board. */
 const props = defineProps<{ sheet: ModelSheet; trust: readonly LineTrust[] }>()

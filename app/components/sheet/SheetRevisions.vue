@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef } from 'vue'
-import { compareSheets, type ModelSheet } from '../../../core/sheet'
-import type { RevisionInfo } from '../../../shared/sheetFile'
-import { dayAndTime } from '../../../shared/words/runWords'
-import { differenceName, lineValueWords, lineWords } from '../../../shared/words/sheetWords'
-import { jobTag } from '../../../shared/job'
+import { compareSheets, type ModelSheet } from '#core/sheet'
+import type { RevisionInfo } from '#shared/sheetFile'
+import { dayAndTime } from '#shared/words/runWords'
+import { differenceName, lineValueWords, lineWords } from '#shared/words/sheetWords'
+import { jobTag } from '#shared/job'
 
 /** Who changed what, when and why; any two revisions side by side. */
 const props = defineProps<{

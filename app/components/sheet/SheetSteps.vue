@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import { stepOf, type ModelSheet, type Want } from '../../../core/sheet'
-import { quantityInfo, showPlain } from '../../../core/quantity'
-import { windowWords } from '../../../shared/words/verdictWords'
+import { stepOf, type ModelSheet, type Want } from '#core/sheet'
+import { quantityInfo, showPlain } from '#core/quantity'
+import { windowWords } from '#shared/words/verdictWords'
 
 const props = defineProps<{ sheet: ModelSheet }>()
 function targetWords(want: Want): string {

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Step } from '../../../core/sheet'
-import { stepGraph } from '../../logic/sheetGraph'
+import type { Step } from '#core/sheet'
+import { stepGraph } from '~/logic/sheetGraph'
 
 /** Which step needs which; a dashed line: may make it unnecessary. */
 const props = defineProps<{ steps: readonly Step[] }>()

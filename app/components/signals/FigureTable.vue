@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, expandedUncertainty, showErrorHz, showMeasured } from '../../../core/quantity'
-import type { JudgedReading, JudgedSignal, Measurement } from '../../../core/signal'
-import { figureLines } from '../../../shared/words/figureLines'
-import { limitWords } from '../../../shared/words/signalWords'
-import { statusWord } from '../../../shared/words/verdictWords'
-import type { GaugeValues } from '../../../shared/words/gaugeScale'
+import { QUANTITIES, expandedUncertainty, showErrorHz, showMeasured } from '#core/quantity'
+import type { JudgedReading, JudgedSignal, Measurement } from '#core/signal'
+import { figureLines } from '#shared/words/figureLines'
+import { limitWords } from '#shared/words/signalWords'
+import { statusWord } from '#shared/words/verdictWords'
+import type { GaugeValues } from '#shared/words/gaugeScale'
 import ForkGauge from '../gauge/ForkGauge.vue'
 import StateMark from '../gauge/StateMark.vue'
 

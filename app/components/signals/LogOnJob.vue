@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref, shallowRef, watch } from 'vue'
-import type { JudgedSignal } from '../../../core/signal'
-import { QUANTITIES } from '../../../core/quantity'
-import type { MeasurePoint, ModelSheet } from '../../../core/sheet'
-import type { JobSummary } from '../../../shared/bench'
-import { jobTag } from '../../../shared/job'
+import type { JudgedSignal } from '#core/signal'
+import { QUANTITIES } from '#core/quantity'
+import type { MeasurePoint, ModelSheet } from '#core/sheet'
+import type { JobSummary } from '#shared/bench'
+import { jobTag } from '#shared/job'
 
 /** Which job, phase and row the figures belong to. A row takes those figures that it asks for. */
 const props = defineProps<{

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { usePlotly, type Figure } from '../../composables/usePlotly'
-import { saveFile } from '../../logic/saveFile'
-import { pictureCsv, type Picture } from '../../logic/signalPictures'
+import { usePlotly, type Figure } from '~/composables/usePlotly'
+import { saveFile } from '~/logic/saveFile'
+import { pictureCsv, type Picture } from '~/logic/signalPictures'
 
 /** One picture of a recording, with its numbers and itself to take away. */
 const props = defineProps<{ picture: Picture; night: boolean; name: string }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { channelHz, channelPlan, coversPlan, type RuleSet } from '../../../core/rules'
-import type { KeptOptions } from '../../../shared/recording'
+import { channelHz, channelPlan, coversPlan, type RuleSet } from '#core/rules'
+import type { KeptOptions } from '#shared/recording'
 
 /** What is known beside the recording: mode, channel, tone, carrier power, rules. Kept for the next time. */
 const props = defineProps<{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Heard } from '../../logic/listening'
+import type { Heard } from '~/logic/listening'
 
 /** SINAD and beat, to be read from across the bench. */
 const props = defineProps<{ heard: Heard | null; targetHz: number }>()

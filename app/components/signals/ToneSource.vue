@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { useToneSource, type ToneSetting } from '../../composables/useToneSource'
+import { useToneSource, type ToneSetting } from '~/composables/useToneSource'
 
 /**
  * Tones from the sound card for the microphone socket, in volts once the output was set against a

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { ITEM_STATES, type ItemInspected } from '../../../core/run'
-import type { InspectedItem } from '../../../core/work'
-import { ITEM_STATE_WORDS } from '../../../shared/words/workWords'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import { ITEM_STATES, type ItemInspected } from '#core/run'
+import type { InspectedItem } from '#core/work'
+import { ITEM_STATE_WORDS } from '#shared/words/workWords'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 
 /** What is looked at, item by item: one press says how it is, words come with it where they are needed. */
 const props = defineProps<{ items: readonly InspectedItem[] }>()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { CoreError } from '../../../core/errors'
-import { parseTyped } from '../../../core/quantity'
-import { POWER_SEEN, type PowerTried } from '../../../core/run'
-import type { ModelSheet } from '../../../core/sheet'
-import { ISOLATION_ORDER, firstPowerPlan, powerVerdict } from '../../../core/work'
-import { dayAndTime } from '../../../shared/words/runWords'
-import { POWER_SEEN_WORDS, POWER_VERDICT_WORDS, powerPlanWords } from '../../../shared/words/workWords'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import { CoreError } from '#core/errors'
+import { parseTyped } from '#core/quantity'
+import { POWER_SEEN, type PowerTried } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import { ISOLATION_ORDER, firstPowerPlan, powerVerdict } from '#core/work'
+import { dayAndTime } from '#shared/words/runWords'
+import { POWER_SEEN_WORDS, POWER_VERDICT_WORDS, powerPlanWords } from '#shared/words/workWords'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 import StateMark from '../gauge/StateMark.vue'
 
 /** The set on the current-limited supply for the first time: what to set, what to expect, when to stop. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { defineAsyncComponent, ref } from 'vue'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 
 /**
  * An adjuster that is not on the sheet was turned, or the twin of the one that was meant: what depends on it

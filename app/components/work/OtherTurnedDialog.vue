@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { AdjusterRole } from '../../../core/sheet'
-import { GOES_STALE } from '../../../core/sheet'
-import type { NewWorkEvent } from '../../composables/useEventForm'
-import { ROLE_WORDS } from '../../../shared/words/roleWords'
+import type { AdjusterRole } from '#core/sheet'
+import { GOES_STALE } from '#core/sheet'
+import type { NewWorkEvent } from '~/composables/useEventForm'
+import { ROLE_WORDS } from '#shared/words/roleWords'
 
 /** What was turned, what it sets, where it stood. */
 defineProps<{ wrong?: (field: string) => string | undefined }>()

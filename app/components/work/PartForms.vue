@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { PartChanged, PartTested, Treated } from '../../../core/run'
-import { partDoubts, type Owed } from '../../../core/work'
-import { partDoubtWords } from '../../../shared/words/workWords'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import type { PartChanged, PartTested, Treated } from '#core/run'
+import { partDoubts, type Owed } from '#core/work'
+import { partDoubtWords } from '#shared/words/workWords'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 import PartTestForm from './PartTestForm.vue'
 import PartTestList from './PartTestList.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { HEATS } from '../../../core/run'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import { HEATS } from '#core/run'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 
 /**
  * DC rejects, RF accepts: both are asked, neither is forced. The set, the meter and its scale stay for the

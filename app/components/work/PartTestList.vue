@@ -1,7 +1,7 @@
 <script setup lang="ts">
-import type { PartTested } from '../../../core/run'
-import { partVerdict } from '../../../core/work'
-import { partTestWords, partVerdictWords } from '../../../shared/words/workWords'
+import type { PartTested } from '#core/run'
+import { partVerdict } from '#core/work'
+import { partTestWords, partVerdictWords } from '#shared/words/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Tests of parts with what they prove: DC gain alone never passes one. */

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { ANSWERS, WAITS_FOR } from '../../../core/run'
-import type { Question, Wait } from '../../../core/work'
-import { day, dayAndTime } from '../../../shared/words/runWords'
-import { ANSWER_WORDS, WAIT_WORDS } from '../../../shared/words/workWords'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import { ANSWERS, WAITS_FOR } from '#core/run'
+import type { Question, Wait } from '#core/work'
+import { day, dayAndTime } from '#shared/words/runWords'
+import { ANSWER_WORDS, WAIT_WORDS } from '#shared/words/workWords'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Questions to the owner with price and consequence, and what else the job waits for. */

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { REMINDER_CONDITIONS, type Reminder } from '../../../core/work'
-import type { NewWorkEvent } from '../../composables/useEventForm'
+import { REMINDER_CONDITIONS, type Reminder } from '#core/work'
+import type { NewWorkEvent } from '~/composables/useEventForm'
 import StateMark from '../gauge/StateMark.vue'
 
 /** "If this shows, then do that": comes up by itself when the readings make it true. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ModelSheet } from '../../../core/sheet'
+import type { ModelSheet } from '#core/sheet'
 
 /** The cautions of a set with high voltage, at every place where somebody may reach into it. */
 defineProps<{ sheet: Pick<ModelSheet, 'plateV' | 'cautions'> }>()

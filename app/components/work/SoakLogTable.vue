@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { groupDigits, showErrorHz, showPlain } from '../../../core/quantity'
-import type { SoakLog } from '../../../core/work'
-import { clockTime } from '../../../shared/words/runWords'
-import { durationWords } from '../../../shared/words/workWords'
+import { groupDigits, showErrorHz, showPlain } from '#core/quantity'
+import type { SoakLog } from '#core/work'
+import { clockTime } from '#shared/words/runWords'
+import { durationWords } from '#shared/words/workWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** Readings while a soak runs: a short key-down every ten minutes, against the first. */

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { StartPosition } from '../../../core/work'
+import type { StartPosition } from '#core/work'
 
 /**
  * Where everything stood before it was turned: in words, as on a clock, as a menu value, with a photo. The

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Asked } from '../../../shared/instrumentCommands'
-import { profileOf, type OwnProfile } from '../../../shared/instrument'
-import ProfileEditor from '../../components/instrument/ProfileEditor.vue'
-import TryQuery from '../../components/instrument/TryQuery.vue'
-import { useInstrumentsStore } from '../../stores/instruments'
+import type { Asked } from '#shared/instrumentCommands'
+import { profileOf, type OwnProfile } from '#shared/instrument'
+import ProfileEditor from '~/components/instrument/ProfileEditor.vue'
+import TryQuery from '~/components/instrument/TryQuery.vue'
+import { useInstrumentsStore } from '~/stores/instruments'
 
 const store = useInstrumentsStore()
 const route = useRoute()

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import InstrumentForm from '../../components/instrument/InstrumentForm.vue'
-import MeterComparison from '../../components/instrument/MeterComparison.vue'
-import InstrumentRow from '../../components/instrument/InstrumentRow.vue'
-import type { Failure } from '../../logic/failureWords'
-import { useInstrumentsStore } from '../../stores/instruments'
-import { useLiveStore } from '../../stores/live'
-import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '../../../shared/instrument'
+import InstrumentForm from '~/components/instrument/InstrumentForm.vue'
+import MeterComparison from '~/components/instrument/MeterComparison.vue'
+import InstrumentRow from '~/components/instrument/InstrumentRow.vue'
+import type { Failure } from '~/logic/failureWords'
+import { useInstrumentsStore } from '~/stores/instruments'
+import { useLiveStore } from '~/stores/live'
+import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '#shared/instrument'
 
 const store = useInstrumentsStore()
 const live = useLiveStore()

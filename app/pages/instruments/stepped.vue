@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import Papa from 'papaparse'
-import SteppedChart from '../../components/instrument/SteppedChart.vue'
-import SteppedForm from '../../components/instrument/SteppedForm.vue'
-import { saveFile } from '../../logic/saveFile'
-import { steppedCsv, summaryWords } from '../../logic/steppedWords'
-import { useInstrumentsStore } from '../../stores/instruments'
-import { useSteppedStore } from '../../stores/stepped'
+import SteppedChart from '~/components/instrument/SteppedChart.vue'
+import SteppedForm from '~/components/instrument/SteppedForm.vue'
+import { saveFile } from '~/logic/saveFile'
+import { steppedCsv, summaryWords } from '~/logic/steppedWords'
+import { useInstrumentsStore } from '~/stores/instruments'
+import { useSteppedStore } from '~/stores/stepped'
 
 const instruments = useInstrumentsStore()
 const store = useSteppedStore()

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, provide, watch } from 'vue'
-import { warnings } from '../../../core/work'
-import JobHeader from '../../components/job/JobHeader.vue'
-import { useJobLive } from '../../composables/useJobLive'
-import { useJobStore } from '../../stores/job'
-import { useLiveStore } from '../../stores/live'
-import { WARNING_WORDS } from '../../../shared/words/workWords'
-import { dayAndTime } from '../../../shared/words/runWords'
-import { jobTag } from '../../../shared/job'
+import { warnings } from '#core/work'
+import JobHeader from '~/components/job/JobHeader.vue'
+import { useJobLive } from '~/composables/useJobLive'
+import { useJobStore } from '~/stores/job'
+import { useLiveStore } from '~/stores/live'
+import { WARNING_WORDS } from '#shared/words/workWords'
+import { dayAndTime } from '#shared/words/runWords'
+import { jobTag } from '#shared/job'
 
 const route = useRoute()
 const store = useJobStore()

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { rigDesign } from '../../../core/rig'
-import { dayAndTime } from '../../../shared/words/runWords'
-import ReviewView from '../../components/practice/ReviewView.vue'
-import { usePracticeStore } from '../../stores/practice'
+import { rigDesign } from '#core/rig'
+import { dayAndTime } from '#shared/words/runWords'
+import ReviewView from '~/components/practice/ReviewView.vue'
+import { usePracticeStore } from '~/stores/practice'
 
 const store = usePracticeStore()
 const route = useRoute()

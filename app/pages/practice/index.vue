@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { NewPractice } from '../../../shared/practice'
-import { rigDesign } from '../../../core/rig'
-import FinishCase from '../../components/practice/FinishCase.vue'
-import LessonBox from '../../components/practice/LessonBox.vue'
-import PracticeControls from '../../components/practice/PracticeControls.vue'
-import PracticeList from '../../components/practice/PracticeList.vue'
-import PracticeStart from '../../components/practice/PracticeStart.vue'
-import { usePracticeStore } from '../../stores/practice'
-import { useLiveStore } from '../../stores/live'
+import type { NewPractice } from '#shared/practice'
+import { rigDesign } from '#core/rig'
+import FinishCase from '~/components/practice/FinishCase.vue'
+import LessonBox from '~/components/practice/LessonBox.vue'
+import PracticeControls from '~/components/practice/PracticeControls.vue'
+import PracticeList from '~/components/practice/PracticeList.vue'
+import PracticeStart from '~/components/practice/PracticeStart.vue'
+import { usePracticeStore } from '~/stores/practice'
+import { useLiveStore } from '~/stores/live'
 
 const KEY_DOWN_S = 20
 const FREE_SEED = 27

@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
-import { CAUSES } from '../../../core/diagnose'
-import type { SavedQuery } from '../../../shared/search'
-import TextDialog from '../../components/frame/TextDialog.vue'
-import FoundRow from '../../components/search/FoundRow.vue'
-import ViewChips from '../../components/search/ViewChips.vue'
-import { useBenchKeys } from '../../composables/useBenchKeys'
-import { EMPTY_QUERY, useSearchStore } from '../../stores/search'
-import { useSheetsStore } from '../../stores/sheets'
+import { CAUSES } from '#core/diagnose'
+import type { SavedQuery } from '#shared/search'
+import TextDialog from '~/components/frame/TextDialog.vue'
+import FoundRow from '~/components/search/FoundRow.vue'
+import ViewChips from '~/components/search/ViewChips.vue'
+import { useBenchKeys } from '~/composables/useBenchKeys'
+import { EMPTY_QUERY, useSearchStore } from '~/stores/search'
+import { useSheetsStore } from '~/stores/sheets'
 
 /**
  * Every set that came over the bench, found as one types. The address holds the search, so that it can be

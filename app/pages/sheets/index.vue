@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { discardDraft, listDrafts, type DraftEntry } from '../../composables/useSheetDraft'
-import { useSaid } from '../../composables/useSaid'
-import { useSheetsStore } from '../../stores/sheets'
+import { discardDraft, listDrafts, type DraftEntry } from '~/composables/useSheetDraft'
+import { useSaid } from '~/composables/useSaid'
+import { useSheetsStore } from '~/stores/sheets'
 
 const store = useSheetsStore()
 const { said, say } = useSaid()

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
-import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '../../../core/sheet'
-import SheetEditor from '../../screens/SheetEditor.vue'
-import { readDraft } from '../../composables/useSheetDraft'
-import { sheetIdOf } from '../../logic/sheetId'
-import { useSheetsStore } from '../../stores/sheets'
+import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '#core/sheet'
+import SheetEditor from '~/screens/SheetEditor.vue'
+import { readDraft } from '~/composables/useSheetDraft'
+import { sheetIdOf } from '~/logic/sheetId'
+import { useSheetsStore } from '~/stores/sheets'
 
 /** A sheet from nothing, from a family, or from one that is here. */
 const route = useRoute()

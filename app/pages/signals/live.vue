@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import SoundReadings from '../../components/signals/SoundReadings.vue'
-import ToneSource from '../../components/signals/ToneSource.vue'
-import { useListen } from '../../composables/useListen'
-import { useSoundCard } from '../../composables/useSoundCard'
+import SoundReadings from '~/components/signals/SoundReadings.vue'
+import ToneSource from '~/components/signals/ToneSource.vue'
+import { useListen } from '~/composables/useListen'
+import { useSoundCard } from '~/composables/useSoundCard'
 
 /** The sound card as an instrument: SINAD and beat large, and as a source of tones. */
 const { heard, on, failure, start, stop } = useSoundCard()

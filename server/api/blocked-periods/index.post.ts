@@ -1,4 +1,4 @@
-import { blockedPeriodBody } from '../../../shared/blockedPeriod'
+import { blockedPeriodBody } from '#shared/blockedPeriod'
 import { block } from '../../services/blockedPeriods'
 import { apiHandler, validBody } from '../../utils/api'
 

@@ -1,5 +1,5 @@
-import { instrumentProfile } from '../../../core/instrument'
-import { instrumentBody } from '../../../shared/instrument'
+import { instrumentProfile } from '#core/instrument'
+import { instrumentBody } from '#shared/instrument'
 import { pool } from '../../db/pool'
 import { updateInstrument } from '../../db/queries/instrument'
 import { ApiError } from '../../utils/apiError'

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
-import { instrumentProfile } from '../../../core/instrument'
-import { instrumentBody } from '../../../shared/instrument'
+import { instrumentProfile } from '#core/instrument'
+import { instrumentBody } from '#shared/instrument'
 import { pool } from '../../db/pool'
 import { insertInstrument } from '../../db/queries/instrument'
 import { apiHandler, created, validBody } from '../../utils/api'

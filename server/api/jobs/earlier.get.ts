@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { setQuery } from '../../../shared/earlierJob'
+import { setQuery } from '#shared/earlierJob'
 import { earlierJobs } from '../../services/setHistory'
 import { apiHandler } from '../../utils/api'
 

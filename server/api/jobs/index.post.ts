@@ -1,4 +1,4 @@
-import { newJobBody } from '../../../shared/job'
+import { newJobBody } from '#shared/job'
 import { startJob } from '../../services/jobs'
 import { apiHandler, created, validBody } from '../../utils/api'
 

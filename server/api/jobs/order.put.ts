@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { benchOrder } from '../../../shared/bench'
+import { benchOrder } from '#shared/bench'
 import { orderBench } from '../../services/jobs'
 import { apiHandler, validBody } from '../../utils/api'
 

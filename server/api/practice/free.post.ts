@@ -1,4 +1,4 @@
-import { freePractice } from '../../../shared/practice'
+import { freePractice } from '#shared/practice'
 import { freeSet } from '../../services/practice'
 import { apiHandler, validBody } from '../../utils/api'
 

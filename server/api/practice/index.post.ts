@@ -1,4 +1,4 @@
-import { practiceChange } from '../../../shared/practice'
+import { practiceChange } from '#shared/practice'
 import { benchRequest } from '../../services/practice'
 import { apiHandler, validBody } from '../../utils/api'
 

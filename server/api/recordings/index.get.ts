@@ -1,6 +1,6 @@
 import { getQuery } from 'h3'
 import { object, string } from 'yup'
-import { UNKNOWN_FIELD } from '../../../shared/unknownField'
+import { UNKNOWN_FIELD } from '#shared/unknownField'
 import { recordings } from '../../services/recordings'
 import { apiHandler } from '../../utils/api'
 

@@ -1,4 +1,4 @@
-import { newRecordingBody } from '../../../shared/recording'
+import { newRecordingBody } from '#shared/recording'
 import { beginRecording } from '../../services/recordings'
 import { apiHandler, created, validBody } from '../../utils/api'
 

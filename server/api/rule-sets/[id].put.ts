@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { ruleSetPatch } from '../../../shared/ruleSet'
+import { ruleSetPatch } from '#shared/ruleSet'
 import { changeRuleSet } from '../../services/rules'
 import { apiHandler, validBody } from '../../utils/api'
 

@@ -1,4 +1,4 @@
-import { ruleSetBody } from '../../../shared/ruleSet'
+import { ruleSetBody } from '#shared/ruleSet'
 import { addRuleSet } from '../../services/rules'
 import { apiHandler, created, validBody } from '../../utils/api'
 

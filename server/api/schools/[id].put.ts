@@ -1,6 +1,6 @@
 import { getRouterParam } from 'h3'
 import { object, string } from 'yup'
-import { UNKNOWN_FIELD } from '../../../shared/unknownField'
+import { UNKNOWN_FIELD } from '#shared/unknownField'
 import { choose } from '../../services/schools'
 import { apiHandler, validBody } from '../../utils/api'
 

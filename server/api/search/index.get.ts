@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { searchQuery } from '../../../shared/search'
+import { searchQuery } from '#shared/search'
 import { search } from '../../services/search'
 import { apiHandler } from '../../utils/api'
 

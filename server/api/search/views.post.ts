@@ -1,4 +1,4 @@
-import { savedViewBody } from '../../../shared/search'
+import { savedViewBody } from '#shared/search'
 import { saveView } from '../../services/search'
 import { apiHandler, created, validBody } from '../../utils/api'
 

@@ -1,6 +1,6 @@
 import { keepBoardPicture } from '../../services/boardPictures'
 import { readUpload } from '../../services/readUpload'
-import { MOST_BYTES } from '../../../shared/attachment'
+import { MOST_BYTES } from '#shared/attachment'
 import { apiHandler, created, idParam } from '../../utils/api'
 
 export default apiHandler(async event => {

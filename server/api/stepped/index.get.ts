@@ -1,4 +1,4 @@
-import type { SteppedView } from '../../../shared/instrumentCommands'
+import type { SteppedView } from '#shared/instrumentCommands'
 import { gatewayRequest } from '../../services/gateway'
 import { apiHandler } from '../../utils/api'
 

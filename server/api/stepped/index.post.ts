@@ -1,4 +1,4 @@
-import { steppedBody, type SteppedView } from '../../../shared/instrumentCommands'
+import { steppedBody, type SteppedView } from '#shared/instrumentCommands'
 import { gatewayRequest } from '../../services/gateway'
 import { apiHandler, validBody } from '../../utils/api'
 

@@ -1,4 +1,4 @@
-import type { Attachment, AttachmentPatch } from '../../../shared/attachment'
+import type { Attachment, AttachmentPatch } from '#shared/attachment'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, job_id as "jobId", kind, name, mime, about, bytes, width, height, checksum, rotation,

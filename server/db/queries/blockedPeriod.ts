@@ -1,4 +1,4 @@
-import type { BlockedPeriod } from '../../../core/work'
+import type { BlockedPeriod } from '#core/work'
 import type { Db } from '../pool'
 
 /** Periods that are not over, the nearest first. */

@@ -1,4 +1,4 @@
-import type { PartTested } from '../../../core/run'
+import type { PartTested } from '#core/run'
 import type { Db } from '../pool'
 
 interface Row {

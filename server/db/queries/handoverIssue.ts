@@ -1,4 +1,4 @@
-import type { HandoverIssue } from '../../../shared/handoverIssue'
+import type { HandoverIssue } from '#shared/handoverIssue'
 import type { Db } from '../pool'
 
 const COLUMNS = 'number, checksum, created_at as "atMs"'

@@ -1,4 +1,4 @@
-import type { Instrument, InstrumentBody, OwnProfile } from '../../../shared/instrument'
+import type { Instrument, InstrumentBody, OwnProfile } from '#shared/instrument'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, name, profile_id as "profileId", host, port, meter_kind as "meterKind",

@@ -1,5 +1,5 @@
-import type { BenchOrder } from '../../../shared/bench'
-import type { Job, JobChange } from '../../../shared/job'
+import type { BenchOrder } from '#shared/bench'
+import type { Job, JobChange } from '#shared/job'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId",

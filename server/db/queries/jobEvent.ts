@@ -1,5 +1,5 @@
-import type { Bound, Reading } from '../../../core/quantity'
-import type { JobEvent } from '../../../core/run'
+import type { Bound, Reading } from '#core/quantity'
+import type { JobEvent } from '#core/run'
 import type { Db } from '../pool'
 
 const INSERT_EVENT = `

@@ -1,4 +1,4 @@
-import type { ModelHistory, SpreadCell } from '../../../shared/search'
+import type { ModelHistory, SpreadCell } from '#shared/search'
 import type { Db } from '../pool'
 
 /**

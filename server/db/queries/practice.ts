@@ -1,5 +1,5 @@
-import type { PracticeRecord, Review } from '../../../core/practice'
-import type { PracticeSession, PracticeSummary } from '../../../shared/practiceSession'
+import type { PracticeRecord, Review } from '#core/practice'
+import type { PracticeSession, PracticeSummary } from '#shared/practiceSession'
 import type { Db } from '../pool'
 
 const SUMMARY = `s.id, s.trainee, s.design_id as "designId", s.lesson_id as "lessonId", s.kit_id as "kitId",

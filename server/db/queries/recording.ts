@@ -1,4 +1,4 @@
-import type { KeptRecording, NewRecording } from '../../../shared/recording'
+import type { KeptRecording, NewRecording } from '#shared/recording'
 import type { Db } from '../pool'
 
 const COLUMNS = `id, job_id as "jobId", name, bytes, checksum, options, measurement, phase, point_id as "pointId",

@@ -1,4 +1,4 @@
-import type { OwnRuleSet, RuleSetBody } from '../../../shared/ruleSet'
+import type { OwnRuleSet, RuleSetBody } from '#shared/ruleSet'
 import type { Db } from '../pool'
 
 const COLUMNS = 'id, version, body'

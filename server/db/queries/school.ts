@@ -1,4 +1,4 @@
-import type { SchoolChoices } from '../../../core/sheet'
+import type { SchoolChoices } from '#core/sheet'
 import type { Db } from '../pool'
 
 export async function selectChoices(db: Db): Promise<SchoolChoices> {

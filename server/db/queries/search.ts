@@ -1,4 +1,4 @@
-import type { FoundJob, SavedView, SearchQuery } from '../../../shared/search'
+import type { FoundJob, SavedView, SearchQuery } from '#shared/search'
 import type { Db } from '../pool'
 
 /** A trigram index needs three letters; shorter words only narrow what the others found. */

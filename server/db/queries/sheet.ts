@@ -1,5 +1,5 @@
-import type { LineChange, ModelSheet } from '../../../core/sheet'
-import type { RevisionInfo, SheetRevision } from '../../../shared/sheetFile'
+import type { LineChange, ModelSheet } from '#core/sheet'
+import type { RevisionInfo, SheetRevision } from '#shared/sheetFile'
 import type { Db } from '../pool'
 
 export interface NewRevision extends Omit<SheetRevision, 'revisedAtMs'> {

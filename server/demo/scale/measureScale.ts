@@ -1,11 +1,11 @@
 import { performance } from 'node:perf_hooks'
-import { SHEETS } from '../../../core/sheet'
+import { SHEETS } from '#core/sheet'
 import { selectJobsAway, selectJobsHere, selectJobsOfSet } from '../../db/queries/job'
 import { selectEvents, selectLastSeqs } from '../../db/queries/jobEvent'
 import { selectCauses, selectSpread } from '../../db/queries/modelHistory'
 import { searchJobs } from '../../db/queries/search'
 import { pool } from '../../db/pool'
-import { searchQuery, type SearchQuery } from '../../../shared/search'
+import { searchQuery, type SearchQuery } from '#shared/search'
 
 const ROUNDS = 40
 /** Tables that must never be read from end to end. */

@@ -1,7 +1,7 @@
 import pg from 'pg'
-import { QUANTITIES, type Quantity } from '../../../core/quantity'
-import { CAUSES } from '../../../core/diagnose'
-import { SHEETS, resolveTarget, type ModelSheet } from '../../../core/sheet'
+import { QUANTITIES, type Quantity } from '#core/quantity'
+import { CAUSES } from '#core/diagnose'
+import { SHEETS, resolveTarget, type ModelSheet } from '#core/sheet'
 
 /** Jobs that are made at a time: what one transaction holds. */
 const BATCH = 5000

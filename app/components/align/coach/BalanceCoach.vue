@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { passSpread, type BalanceMove, type BandPass } from '../../../../core/run'
-import { balanceWords } from '../../../../shared/words/coachWords'
+import { passSpread, type BalanceMove, type BandPass } from '#core/run'
+import { balanceWords } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** Low, middle, high, round by round; which coil next, which way, how far. */

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref, watch } from 'vue'
-import { beatAdvice } from '../../../../core/run'
-import { BEAT_WORDS } from '../../../../shared/words/coachWords'
-import { useSoundCard } from '../../../composables/useSoundCard'
+import { beatAdvice } from '#core/run'
+import { BEAT_WORDS } from '#shared/words/coachWords'
+import { useSoundCard } from '~/composables/useSoundCard'
 import CoachLine from './CoachLine.vue'
 
 /** Zero beat heard by the sound card: against nothing, or against a side tone that must be met. */

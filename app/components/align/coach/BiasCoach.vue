@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { BiasState } from '../../../../core/run'
-import type { BiasRule } from '../../../../core/sheet'
-import { BIAS_BY_WORDS, biasDeviceWords } from '../../../../shared/words/coachWords'
+import type { BiasState } from '#core/run'
+import type { BiasRule } from '#core/sheet'
+import { BIAS_BY_WORDS, biasDeviceWords } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** Bias device by device: what each draws, what it burns, whether a pair is alike. */

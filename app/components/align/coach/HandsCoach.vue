@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { StepAction } from '../../../../core/sheet'
-import { actionWords } from '../../../../shared/words/sheetWords'
+import type { StepAction } from '#core/sheet'
+import { actionWords } from '#shared/words/sheetWords'
 import KeySequence from './KeySequence.vue'
 
 /** What the hands do before the reading; keys in time and held keys are shown large, one after the other. */

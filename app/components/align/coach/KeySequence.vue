@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
-import type { StepAction } from '../../../../core/sheet'
-import { useCountdown } from '../../../composables/useCountdown'
+import type { StepAction } from '#core/sheet'
+import { useCountdown } from '~/composables/useCountdown'
 
 /**
  * Keys of the set one after the other, large, with the seconds that are left; Space or a press goes on. A

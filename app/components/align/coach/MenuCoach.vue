@@ -1,15 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { CoreError } from '../../../../core/errors'
-import {
-  parseMenuValue,
-  showMenuValue,
-  showPlain,
-  type MenuFormat,
-  type Quantity,
-} from '../../../../core/quantity'
-import { menuState, type MenuGoal, type MenuReading } from '../../../../core/run'
-import { codeWords, menuWords } from '../../../../shared/words/coachWords'
+import { CoreError } from '#core/errors'
+import { parseMenuValue, showMenuValue, showPlain, type MenuFormat, type Quantity } from '#core/quantity'
+import { menuState, type MenuGoal, type MenuReading } from '#core/run'
+import { codeWords, menuWords } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** Menu values: what was read with which, the one to write next, and the one to go back to. */

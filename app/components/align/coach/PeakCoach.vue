@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, showPlain } from '../../../../core/quantity'
-import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '../../../../core/run'
-import { PEAK_WORDS } from '../../../../shared/words/coachWords'
+import { QUANTITIES, showPlain } from '#core/quantity'
+import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '#core/run'
+import { PEAK_WORDS } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** The hand on a core: which way, how far below the best, when to stop; on whatever shows it best now. */

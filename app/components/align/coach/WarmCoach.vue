@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { WarmGate } from '../../../../core/run'
-import { gateWords } from '../../../../shared/words/coachWords'
-import { dayAndTime } from '../../../../shared/words/runWords'
-import TextDialog from '../../frame/TextDialog.vue'
+import type { WarmGate } from '#core/run'
+import { gateWords } from '#shared/words/coachWords'
+import { dayAndTime } from '#shared/words/runWords'
+import TextDialog from '~/components/frame/TextDialog.vue'
 import CoachLine from './CoachLine.vue'
 
 /** Frequency waits until the set has warmed up; one may go on, and that is kept. */

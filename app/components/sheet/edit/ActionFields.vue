@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { StepAction } from '../../../../core/sheet'
+import type { StepAction } from '#core/sheet'
 
 /** What the hands do before the reading: keys in time, a key held, off and on, a value that falls back. */
 const props = defineProps<{ actions: readonly StepAction[] }>()

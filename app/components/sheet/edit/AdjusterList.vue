@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import { ADJUSTER_KINDS, ADJUSTER_ROLES, type Adjuster } from '../../../../core/sheet'
-import { ROLE_WORDS } from '../../../../shared/words/roleWords'
-import { ADJUSTER_KIND_WORDS } from '../../../../shared/words/sheetWords'
+import { ADJUSTER_KINDS, ADJUSTER_ROLES, type Adjuster } from '#core/sheet'
+import { ROLE_WORDS } from '#shared/words/roleWords'
+import { ADJUSTER_KIND_WORDS } from '#shared/words/sheetWords'
 import EditTable, { type EditColumn } from './EditTable.vue'
 
 /** Everything that can be turned; a table of a spreadsheet can be read in. */

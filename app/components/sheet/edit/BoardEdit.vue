@@ -1,14 +1,8 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import {
-  BOARD_DRAWINGS,
-  withLine,
-  type BoardPlace,
-  type BoardSide,
-  type ModelSheet,
-} from '../../../../core/sheet'
-import { boardPins } from '../../../logic/boardPins'
-import BoardView from '../../board/BoardView.vue'
+import { BOARD_DRAWINGS, withLine, type BoardPlace, type BoardSide, type ModelSheet } from '#core/sheet'
+import { boardPins } from '~/logic/boardPins'
+import BoardView from '~/components/board/BoardView.vue'
 
 /**
  * The board: a photo or a drawing for each side, pins dragged or moved with the arrow keys to where they are.

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SheetConflict } from '../../../../core/sheet'
+import type { SheetConflict } from '#core/sheet'
 
 /** Places that two people changed to different things: each is decided before the sheet is saved. */
 defineProps<{ conflicts: readonly SheetConflict[]; taken: number }>()

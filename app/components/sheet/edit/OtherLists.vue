@@ -7,8 +7,8 @@ import {
   type SpecLine,
   type TestPoint,
   type TypicalFault,
-} from '../../../../core/sheet'
-import { SIDE_WORDS } from '../../../logic/boardPins'
+} from '#core/sheet'
+import { SIDE_WORDS } from '~/logic/boardPins'
 import EditTable, { type EditColumn } from './EditTable.vue'
 import SchoolFields from './SchoolFields.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { MODES, channelName, channelPlan } from '../../../../core/rules'
-import type { MeasurePoint, SetState, Want } from '../../../../core/sheet'
+import { MODES, channelName, channelPlan } from '#core/rules'
+import type { MeasurePoint, SetState, Want } from '#core/sheet'
 import WantFields from './WantFields.vue'
 
 /** Rows that are measured: how the set stands, and which numbers are read in one key-down. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { SheetReference } from '../../../../core/sheet'
+import type { SheetReference } from '#core/sheet'
 
 /**
  * Something is about to be taken out that other places name: they are told, and taken out with it on request.

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { MODES } from '../../../../core/rules'
-import type { MixedFrequency, MixingScheme, ModelSheet, Oscillator } from '../../../../core/sheet'
+import { MODES } from '#core/rules'
+import type { MixedFrequency, MixingScheme, ModelSheet, Oscillator } from '#core/sheet'
 import EditTable, { type EditColumn } from './EditTable.vue'
 
 /** Oscillators, and how they add up to what is read: from it the run tells which of them is off. */

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { SCHOOLS, type ModelSheet } from '../../../../core/sheet'
+import { SCHOOLS, type ModelSheet } from '#core/sheet'
 
 /**
  * Where practitioners differ and the choice changes steps and targets: this model may ask for another side

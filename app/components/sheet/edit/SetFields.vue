@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { CHANNEL_PLANS, MODES, type RuleSet } from '../../../../core/rules'
-import { SET_KINDS, type ModelSheet } from '../../../../core/sheet'
-import { KIND_WORDS } from '../../../../shared/words/sheetWords'
+import { CHANNEL_PLANS, MODES, type RuleSet } from '#core/rules'
+import { SET_KINDS, type ModelSheet } from '#core/sheet'
+import { KIND_WORDS } from '#shared/words/sheetWords'
 
 /** What the set is: name, kind, channels, supply, and what holds for all steps. */
 const props = defineProps<{ sheet: ModelSheet; rules: readonly RuleSet[]; isNew: boolean }>()

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, type Quantity } from '../../../../core/quantity'
-import type { MeasurePoint, ModelSheet, Step } from '../../../../core/sheet'
+import { QUANTITIES, type Quantity } from '#core/quantity'
+import type { MeasurePoint, ModelSheet, Step } from '#core/sheet'
 import ActionFields from './ActionFields.vue'
 import PointList from './PointList.vue'
 

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { inOrder, moveStep, type MeasurePoint, type ModelSheet, type Step } from '../../../../core/sheet'
-import { moveRefusedWords } from '../../../../shared/words/sheetWords'
-import { useDragBetween } from '../../../composables/useDragBetween'
+import { inOrder, moveStep, type MeasurePoint, type ModelSheet, type Step } from '#core/sheet'
+import { moveRefusedWords } from '#shared/words/sheetWords'
+import { useDragBetween } from '~/composables/useDragBetween'
 import StepGraph from '../StepGraph.vue'
 import StepFields from './StepFields.vue'
 

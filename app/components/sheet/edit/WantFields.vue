@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, QUANTITY_NAMES, type Quantity } from '../../../../core/quantity'
-import type { Want } from '../../../../core/sheet'
-import { TARGET_KINDS, fromForm, targetUnit, toForm, type TargetForm } from '../../../logic/targetForm'
+import { QUANTITIES, QUANTITY_NAMES, type Quantity } from '#core/quantity'
+import type { Want } from '#core/sheet'
+import { TARGET_KINDS, fromForm, targetUnit, toForm, type TargetForm } from '~/logic/targetForm'
 
 /** One number that is asked for, with the window it should be in. */
 const props = defineProps<{ want: Want; steps: readonly string[] }>()

@@ -1,20 +1,20 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import CauseList from '../../../components/findings/CauseList.vue'
-import NextTestBox from '../../../components/findings/NextTestBox.vue'
-import StatementCheck from '../../../components/findings/StatementCheck.vue'
-import WrongList from '../../../components/findings/WrongList.vue'
-import SettledClaims from '../../../components/claims/SettledClaims.vue'
-import TextDialog from '../../../components/frame/TextDialog.vue'
-import { causeOf, diagnose } from '../../../../core/diagnose'
-import { testsMade } from '../../../../core/work'
-import { doubting as doubtingOf, rowDoubts } from '../../../logic/doubts'
-import { DOMAIN_WORDS, evidenceWords } from '../../../logic/findingWords'
-import { useInstrumentsStore } from '../../../stores/instruments'
-import { useJobStore } from '../../../stores/job'
-import { useSearchStore } from '../../../stores/search'
+import CauseList from '~/components/findings/CauseList.vue'
+import NextTestBox from '~/components/findings/NextTestBox.vue'
+import StatementCheck from '~/components/findings/StatementCheck.vue'
+import WrongList from '~/components/findings/WrongList.vue'
+import SettledClaims from '~/components/claims/SettledClaims.vue'
+import TextDialog from '~/components/frame/TextDialog.vue'
+import { causeOf, diagnose } from '#core/diagnose'
+import { testsMade } from '#core/work'
+import { doubting as doubtingOf, rowDoubts } from '~/logic/doubts'
+import { DOMAIN_WORDS, evidenceWords } from '~/logic/findingWords'
+import { useInstrumentsStore } from '~/stores/instruments'
+import { useJobStore } from '~/stores/job'
+import { useSearchStore } from '~/stores/search'
 
-const LazyModelHistory = defineAsyncComponent(() => import('../../../components/search/ModelHistory.vue'))
+const LazyModelHistory = defineAsyncComponent(() => import('~/components/search/ModelHistory.vue'))
 const store = useJobStore()
 const search = useSearchStore()
 const night = useCookie<'day' | 'night'>('theme')

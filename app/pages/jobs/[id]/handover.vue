@@ -1,25 +1,25 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import SettledClaims from '../../../components/claims/SettledClaims.vue'
-import TextDialog from '../../../components/frame/TextDialog.vue'
-import StateMark from '../../../components/gauge/StateMark.vue'
-import BandChart from '../../../components/handover/BandChart.vue'
-import CompareTable from '../../../components/handover/CompareTable.vue'
-import HandoverPapers from '../../../components/handover/HandoverPapers.vue'
-import OpenItemList from '../../../components/handover/OpenItemList.vue'
-import { bandCharts } from '../../../../shared/words/bandChart'
-import { adjusted, carrierAdvice, compliance } from '../../../../core/handover'
-import { complianceWords, unsettled, workDone } from '../../../../shared/words/handoverWords'
+import SettledClaims from '~/components/claims/SettledClaims.vue'
+import TextDialog from '~/components/frame/TextDialog.vue'
+import StateMark from '~/components/gauge/StateMark.vue'
+import BandChart from '~/components/handover/BandChart.vue'
+import CompareTable from '~/components/handover/CompareTable.vue'
+import HandoverPapers from '~/components/handover/HandoverPapers.vue'
+import OpenItemList from '~/components/handover/OpenItemList.vue'
+import { bandCharts } from '#shared/words/bandChart'
+import { adjusted, carrierAdvice, compliance } from '#core/handover'
+import { complianceWords, unsettled, workDone } from '#shared/words/handoverWords'
 import {
   handoverCautions,
   lessPowerWords,
   mendedWords,
   operatingAdvice,
   rulesWords,
-} from '../../../../shared/words/ownerWords'
-import { day, dayAndTime } from '../../../../shared/words/runWords'
-import { useJobStore } from '../../../stores/job'
-import { jobTag } from '../../../../shared/job'
+} from '#shared/words/ownerWords'
+import { day, dayAndTime } from '#shared/words/runWords'
+import { useJobStore } from '~/stores/job'
+import { jobTag } from '#shared/job'
 
 const store = useJobStore()
 const night = useCookie('theme')

@@ -1,16 +1,16 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import EarlierJobs from '../../../components/job/EarlierJobs.vue'
-import IntakeConflict from '../../../components/job/IntakeConflict.vue'
-import JobPhotos from '../../../screens/JobPhotos.vue'
-import IntakeForm from '../../../components/job/IntakeForm.vue'
-import type { Failure } from '../../../logic/failureWords'
-import { useSaid } from '../../../composables/useSaid'
-import { useJobStore } from '../../../stores/job'
-import { useRulesStore } from '../../../stores/rules'
-import { useJobsStore } from '../../../stores/jobs'
-import { useSheetsStore } from '../../../stores/sheets'
-import type { Intake, Job } from '../../../../shared/job'
+import EarlierJobs from '~/components/job/EarlierJobs.vue'
+import IntakeConflict from '~/components/job/IntakeConflict.vue'
+import JobPhotos from '~/screens/JobPhotos.vue'
+import IntakeForm from '~/components/job/IntakeForm.vue'
+import type { Failure } from '~/logic/failureWords'
+import { useSaid } from '~/composables/useSaid'
+import { useJobStore } from '~/stores/job'
+import { useRulesStore } from '~/stores/rules'
+import { useJobsStore } from '~/stores/jobs'
+import { useSheetsStore } from '~/stores/sheets'
+import type { Intake, Job } from '#shared/job'
 
 const store = useJobStore()
 const rules = useRulesStore()

@@ -1,8 +1,8 @@
 <script setup lang="ts">
 import { onMounted, shallowRef } from 'vue'
-import type { ModelSheet } from '../../../../core/sheet'
-import SheetEditor from '../../../screens/SheetEditor.vue'
-import { useSheetsStore } from '../../../stores/sheets'
+import type { ModelSheet } from '#core/sheet'
+import SheetEditor from '~/screens/SheetEditor.vue'
+import { useSheetsStore } from '~/stores/sheets'
 
 const route = useRoute()
 const store = useSheetsStore()

@@ -1,17 +1,17 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
-import ModelHistory from '../../../components/search/ModelHistory.vue'
-import AdjusterTable from '../../../components/sheet/AdjusterTable.vue'
-import SheetRevisions from '../../../components/sheet/SheetRevisions.vue'
-import SheetSteps from '../../../components/sheet/SheetSteps.vue'
-import { coversPlan } from '../../../../core/rules'
-import type { SheetView } from '../../../../shared/sheetFile'
-import { useRulesStore } from '../../../stores/rules'
-import { useSearchStore } from '../../../stores/search'
-import { useSheetsStore } from '../../../stores/sheets'
+import ModelHistory from '~/components/search/ModelHistory.vue'
+import AdjusterTable from '~/components/sheet/AdjusterTable.vue'
+import SheetRevisions from '~/components/sheet/SheetRevisions.vue'
+import SheetSteps from '~/components/sheet/SheetSteps.vue'
+import { coversPlan } from '#core/rules'
+import type { SheetView } from '#shared/sheetFile'
+import { useRulesStore } from '~/stores/rules'
+import { useSearchStore } from '~/stores/search'
+import { useSheetsStore } from '~/stores/sheets'
 
-const BoardView = defineAsyncComponent(() => import('../../../components/board/BoardView.vue'))
-const StepGraph = defineAsyncComponent(() => import('../../../components/sheet/StepGraph.vue'))
+const BoardView = defineAsyncComponent(() => import('~/components/board/BoardView.vue'))
+const StepGraph = defineAsyncComponent(() => import('~/components/sheet/StepGraph.vue'))
 const route = useRoute()
 const search = useSearchStore()
 const store = useSheetsStore()

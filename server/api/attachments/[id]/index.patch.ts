@@ -1,4 +1,4 @@
-import { attachmentPatch } from '../../../../shared/attachment'
+import { attachmentPatch } from '#shared/attachment'
 import { changeAttachment } from '../../../services/attachments'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 

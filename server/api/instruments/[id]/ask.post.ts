@@ -1,4 +1,4 @@
-import { askText, type Asked } from '../../../../shared/instrumentCommands'
+import { askText, type Asked } from '#shared/instrumentCommands'
 import { gatewayRequest } from '../../../services/gateway'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 

@@ -1,5 +1,5 @@
 import { object } from 'yup'
-import { ownProfile } from '../../../../shared/instrument'
+import { ownProfile } from '#shared/instrument'
 import { pool } from '../../../db/pool'
 import { updateOwnProfile } from '../../../db/queries/instrument'
 import { ApiError } from '../../../utils/apiError'

@@ -1,5 +1,5 @@
-import type { JobEvent } from '../../../../core/run'
-import { jobEventBody } from '../../../../shared/jobEvents'
+import type { JobEvent } from '#core/run'
+import { jobEventBody } from '#shared/jobEvents'
 import { appendEvent } from '../../../services/jobs'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 import { setResponseStatus } from 'h3'

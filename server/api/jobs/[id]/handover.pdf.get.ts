@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { handoverQuery } from '../../../../shared/handoverQuery'
+import { handoverQuery } from '#shared/handoverQuery'
 import { handoverPdf } from '../../../services/handover'
 import { apiHandler, idParam } from '../../../utils/api'
 import { sendPdf } from '../../../utils/sendPdf'

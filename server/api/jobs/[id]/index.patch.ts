@@ -1,4 +1,4 @@
-import { jobPatch } from '../../../../shared/job'
+import { jobPatch } from '#shared/job'
 import { changeJob } from '../../../services/jobs'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { runPlaceBody } from '../../../../shared/jobLive'
+import { runPlaceBody } from '#shared/jobLive'
 import { tellPlace } from '../../../services/jobLive'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 

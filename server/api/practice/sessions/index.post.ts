@@ -1,4 +1,4 @@
-import { newPractice } from '../../../../shared/practice'
+import { newPractice } from '#shared/practice'
 import { startPractice } from '../../../services/practice'
 import { apiHandler, created, validBody } from '../../../utils/api'
 

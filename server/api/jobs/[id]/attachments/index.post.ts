@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { MOST_BYTES, uploadQuery } from '../../../../../shared/attachment'
+import { MOST_BYTES, uploadQuery } from '#shared/attachment'
 import { keepAttachment } from '../../../../services/attachments'
 import { readUpload } from '../../../../services/readUpload'
 import { apiHandler, created, idParam } from '../../../../utils/api'

@@ -1,4 +1,4 @@
-import { finishPractice as finishBody } from '../../../../../shared/practice'
+import { finishPractice as finishBody } from '#shared/practice'
 import { finishPractice } from '../../../../services/practice'
 import { apiHandler, idParam, validBody } from '../../../../utils/api'
 

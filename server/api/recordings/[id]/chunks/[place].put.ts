@@ -1,5 +1,5 @@
 import { getRouterParam, setResponseStatus } from 'h3'
-import { RECORDING_CHUNK_BYTES } from '../../../../../shared/recording'
+import { RECORDING_CHUNK_BYTES } from '#shared/recording'
 import { keepChunk } from '../../../../services/recordings'
 import { readUpload } from '../../../../services/readUpload'
 import { apiHandler, idParam } from '../../../../utils/api'
