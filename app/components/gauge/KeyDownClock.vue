@@ -69,6 +69,7 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
   gap: 12px;
   padding: 0 16px;
   min-width: 176px;
+  flex: none;
 }
 .key.keyed {
   background: var(--inbg);
@@ -100,6 +101,9 @@ i {
   font-size: 12px;
   color: var(--ink2);
   margin-left: 8px;
+}
+.key svg {
+  flex: none;
 }
 @media (max-width: 700px) {
   .key > div i {

@@ -115,9 +115,19 @@ const LABELS: Record<Stage, string> = {
   color: var(--ink);
   font-weight: 600;
 }
-@media (max-width: 1000px) {
+@media (min-width: 701px) and (max-width: 1180px) {
+  .stages a {
+    gap: 3px;
+    padding: 0 4px;
+    font-size: 12.5px;
+  }
+  .tag {
+    min-width: 140px;
+    padding: 4px 8px 4px 12px;
+  }
   .rules {
-    padding: 0 10px;
+    max-width: 128px;
+    padding: 0 8px 0 4px;
   }
 }
 @media (max-width: 700px) {

@@ -374,7 +374,7 @@ useBenchKeys({
 <style scoped>
 .align {
   display: grid;
-  grid-template-columns: minmax(180px, 236px) minmax(0, 1fr) minmax(200px, 258px);
+  grid-template-columns: clamp(176px, 18.4vw, 236px) minmax(0, 1fr) clamp(196px, 20.2vw, 258px);
   flex: 1;
   min-height: 0;
 }
