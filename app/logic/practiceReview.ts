@@ -28,11 +28,12 @@ export function actionWords(action: Logged['action']): string {
     case 'control':
       return controlWords(action.controls)
     case 'stimulus':
-      return action.stimulus.tones
-        ? action.stimulus.tones.length > 0
-          ? 'tone on'
-          : 'tone off'
-        : 'generator or microphone'
+      if (action.stimulus.tones) {
+        if (action.stimulus.tones.length > 0) return 'tone on'
+        return 'tone off'
+      }
+      return 'generator or microphone'
+
     case 'surroundings':
       return 'supply'
   }

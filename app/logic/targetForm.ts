@@ -158,9 +158,6 @@ export function fromForm(form: TargetForm, quantity: Quantity): TargetSpec | nul
 
 /** Unit of the three numbers. */
 export function targetUnit(kind: TargetKind, quantity: Quantity): string {
-  return kind === 'channel-error' || kind === 'nominal-error'
-    ? 'Hz'
-    : kind === 'like-reading'
-      ? '%'
-      : QUANTITIES[quantity].shownUnit
+  if (kind === 'channel-error' || kind === 'nominal-error') return 'Hz'
+  return kind === 'like-reading' ? '%' : QUANTITIES[quantity].shownUnit
 }

@@ -84,7 +84,8 @@ function outcome(
   const [from, to] = [isAtMost ? -Infinity : value - bound, isAtLeast ? Infinity : value + bound]
   const surelyIn = (low === null || from >= low) && (high === null || to <= high)
   const surelyOut = (low !== null && to < low) || (high !== null && from > high)
-  return surelyIn ? 'confirmed' : surelyOut ? 'refuted' : 'cannot-tell'
+  if (surelyIn) return 'confirmed'
+  return surelyOut ? 'refuted' : 'cannot-tell'
 }
 
 /**

@@ -71,11 +71,10 @@ export function compliance(sheet: ModelSheet, rules: RuleSet, run: RunState): Co
     ...rules.limits.filter(l => applies(sheet, l)).map(l => standing(sheet, rules, l, readings)),
     ...absolute(sheet, rules, readings),
   ]
-  const kind = standings.some(s => s.outcome === 'above' || s.outcome === 'below')
-    ? 'outside'
-    : standings.length > 0 && standings.every(s => s.outcome === 'inside')
-      ? 'met'
-      : 'not-shown'
+  const isOutside = standings.some(s => s.outcome === 'above' || s.outcome === 'below')
+  const isMet = standings.length > 0 && standings.every(s => s.outcome === 'inside')
+  const otherwise = isMet ? 'met' : 'not-shown'
+  const kind = isOutside ? 'outside' : otherwise
   return {
     kind,
     standings,

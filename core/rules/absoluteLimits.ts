@@ -89,7 +89,8 @@ export function absoluteLevel(level: Measured, carrier: Measured, limit: Absolut
   const boundDb = boundOf(level, carrier)
   const below = overDb + (boundDb ?? Infinity) <= 0
   const above = level.bound !== 'at-most' && overDb - (boundDb ?? Infinity) > 0
-  return { powerW, dbm, boundDb, overDb, verdict: below ? 'inside' : above ? 'above' : 'cannot-tell' }
+  const outside = above ? 'above' : 'cannot-tell'
+  return { powerW, dbm, boundDb, overDb, verdict: below ? 'inside' : outside }
 }
 
 function boundOf(level: Measured, carrier: Measured): number | null {

@@ -27,18 +27,10 @@ export interface Zone {
 export function acceptanceZone(sides: ZoneSides, accuracy: Accuracy): Zone | null {
   const constant = errorBound(0, accuracy)
   const slope = accuracy.ofReading ?? 0
-  const low =
-    sides.low === null
-      ? null
-      : sides.guardLow
-        ? edge(sides.low + constant, 1 - Math.sign(sides.low) * slope)
-        : sides.low
-  const high =
-    sides.high === null
-      ? null
-      : sides.guardHigh
-        ? edge(sides.high - constant, 1 + Math.sign(sides.high) * slope)
-        : sides.high
+  const guarded = (limit: number, side: 1 | -1) =>
+    edge(limit + side * constant, 1 - side * Math.sign(limit) * slope)
+  const low = sides.low !== null && sides.guardLow ? guarded(sides.low, 1) : sides.low
+  const high = sides.high !== null && sides.guardHigh ? guarded(sides.high, -1) : sides.high
   if (low !== null && high !== null && low > high) return null
   return { low, high }
 }

@@ -48,12 +48,8 @@ export function judge(measured: Measured, target: Window | null, limit: Resolved
   const bound = expandedUncertainty(measured)
   const reasons: Reason[] = []
   if (limit) {
-    const verdict =
-      limit.kind === 'workshop'
-        ? place(interval(measured, 0), limit)
-        : bound === null
-          ? 'cannot-tell'
-          : place(interval(measured, bound), limit)
+    const guard = limit.kind === 'workshop' ? 0 : bound
+    const verdict = guard === null ? 'cannot-tell' : place(interval(measured, guard), limit)
     reasons.push({ rule: 'limit', verdict, low: limit.low, high: limit.high, limitId: limit.rule.id })
     if (bound === null && limit.kind === 'legal')
       reasons.push({

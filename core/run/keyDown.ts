@@ -53,6 +53,12 @@ export interface KeyDownView {
   readonly limitS: number | null
 }
 
+function keyedPhase(seconds: number, limitS: number | null): 'keyed' | 'warn' | 'over' {
+  if (limitS === null) return 'keyed'
+  if (seconds >= limitS) return 'over'
+  return seconds >= limitS * WARN_SHARE ? 'warn' : 'keyed'
+}
+
 /** What the clock shows at nowMs. */
 export function keyDownView(
   clock: KeyDown,
@@ -62,15 +68,7 @@ export function keyDownView(
 ): KeyDownView {
   if (clock.keyedSinceMs !== null) {
     const seconds = Math.max(0, nowMs - clock.keyedSinceMs) / 1000
-    const phase =
-      limitS === null
-        ? 'keyed'
-        : seconds >= limitS
-          ? 'over'
-          : seconds >= limitS * WARN_SHARE
-            ? 'warn'
-            : 'keyed'
-    return { phase, seconds, limitS }
+    return { phase: keyedPhase(seconds, limitS), seconds, limitS }
   }
   const lastS = clock.lastLengthMs / 1000
   const dueS = lastS < TOUCH_S ? rest.factor * lastS : Math.max(rest.leastS, rest.factor * lastS)

@@ -109,9 +109,10 @@ describe('whatever the order of events', () => {
       fc.property(arbEvents, events => {
         const { steps, history } = runState(OSMUND_27F, ruleSet('R-UK27'), events)
         const gone = new Set(
-          events.flatMap(e =>
-            e.kind === 'reading-struck' ? [e.readingId] : e.kind === 'event-struck' ? [e.eventId] : [],
-          ),
+          events.flatMap(e => {
+            if (e.kind === 'reading-struck') return [e.readingId]
+            return e.kind === 'event-struck' ? [e.eventId] : []
+          }),
         )
         for (const state of steps.filter(s => s.step.id !== 'A1.8')) {
           // The last row of each point that still counts, found the plain way.

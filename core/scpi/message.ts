@@ -105,7 +105,8 @@ export function scpiDecimal(text: string): number | null {
 
 /** ON, OFF, 1, 0. @returns null when it is none */
 export function scpiBoolean(text: string): boolean | null {
-  return /^(on|1)$/i.test(text) ? true : /^(off|0)$/i.test(text) ? false : null
+  if (/^(on|1)$/i.test(text)) return true
+  return /^(off|0)$/i.test(text) ? false : null
 }
 
 /** Number of a channel list, "(@2)". @returns null when it is none */

@@ -17,7 +17,11 @@ export class StatusRegisters {
 
   add(code: ScpiErrorCode): void {
     const text = SCPI_ERRORS[code]
-    this.events |= text.startsWith('-1') ? BIT.command : text.startsWith('-4') ? BIT.query : BIT.execution
+    const byClass = new Map([
+      ['-1', BIT.command],
+      ['-4', BIT.query],
+    ])
+    this.events |= byClass.get(text.slice(0, 2)) ?? BIT.execution
     if (this.errors.length < MOST_ERRORS) this.errors.push(text)
     else this.errors[MOST_ERRORS - 1] = SCPI_ERRORS['queue-overflow']
   }

@@ -53,13 +53,15 @@ export function receiverTest({
   const usual = USUAL[state.mode]
   const depth = DEPTH.exec(words)
   const deviation = DEVIATION.exec(words)
+  const frequencyModulation: GeneratorModulation = deviation
+    ? { kind: 'fm', deviationHz: Number(deviation[1]) * 1000 }
+    : usual.modulation
   const modulation: GeneratorModulation = depth
     ? { kind: 'am', depthRatio: Number(depth[1]) / 100 }
-    : deviation
-      ? { kind: 'fm', deviationHz: Number(deviation[1]) * 1000 }
-      : usual.modulation
+    : frequencyModulation
   const bySinad = SINAD.test(words) || wants.some(w => w.quantity === 'sinadDb')
-  const criterion = bySinad ? 'sinad-12' : SIGNAL_NOISE.test(words) ? 'signal-noise-10' : usual.criterion
+  const otherwise = SIGNAL_NOISE.test(words) ? 'signal-noise-10' : usual.criterion
+  const criterion = bySinad ? 'sinad-12' : otherwise
   return { modulation, criterion, bandwidthHz: bandwidthOf(words, state.mode) ?? usual.bandwidthHz }
 }
 

@@ -116,7 +116,9 @@ export function topicOf(
       return 'vco'
     case 'powerW':
     case 'pepW':
-      return lowPower ? 'low-power' : toneHz !== null && mode !== 'FM' ? 'modulated-power' : 'power'
+      if (lowPower) return 'low-power'
+      return toneHz !== null && mode !== 'FM' ? 'modulated-power' : 'power'
+
     case 'depthPositiveRatio':
     case 'depthNegativeRatio':
       return 'depth'

@@ -37,7 +37,8 @@ export function powerVerdict(sheet: ModelSheet, tried: Pick<PowerTried, 'seen' |
   if (tried.seen !== 'normal') return 'stop'
   const { idleA } = firstPowerPlan(sheet)
   if (tried.idleA === null) return 'go-on'
-  return tried.idleA > idleA.high ? 'above' : tried.idleA < idleA.low ? 'below' : 'go-on'
+  if (tried.idleA > idleA.high) return 'above'
+  return tried.idleA < idleA.low ? 'below' : 'go-on'
 }
 
 export function lastPower(events: readonly JobEvent[]): PowerTried | null {

@@ -50,7 +50,8 @@ export function outlook(
   blocked: readonly BlockedPeriod[],
 ): Outlook {
   const latestStart = latestStartFor(promisedOn, BENCH_DAYS[stage], blocked)
-  const verdict = latestStart < freeFrom ? 'late' : latestStart === freeFrom ? 'tight' : 'fits'
+  const inTime = latestStart === freeFrom ? 'tight' : 'fits'
+  const verdict = latestStart < freeFrom ? 'late' : inTime
   return {
     verdict,
     latestStart,

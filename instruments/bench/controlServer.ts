@@ -49,12 +49,12 @@ class Recorded {
 }
 
 async function route(bench: SimulatedBench, request: IncomingMessage): Promise<unknown> {
-  if (request.method === 'GET')
-    return request.url === '/record'
-      ? bench.record()
-      : request.url === '/recording'
-        ? new Recorded(bench.recording(RECORDING.rateHz, RECORDING.seconds))
-        : bench.view()
+  if (request.method === 'GET') {
+    if (request.url === '/record') return bench.record()
+    return request.url === '/recording'
+      ? new Recorded(bench.recording(RECORDING.rateHz, RECORDING.seconds))
+      : bench.view()
+  }
   let text = ''
   for await (const chunk of request) {
     text += String(chunk)

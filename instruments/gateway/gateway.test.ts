@@ -10,14 +10,11 @@ afterEach(async () => {
   for (const o of open.splice(0).reverse()) await o.close()
 })
 
-const good = (q: string) =>
-  q === '*IDN?'
-    ? 'Maker,Meter,1,1\n'
-    : q === 'SYST:ERR?'
-      ? '0,"No error"\n'
-      : q.endsWith('?')
-        ? '+3.9E+00\n'
-        : null
+const good = (q: string) => {
+  if (q === '*IDN?') return 'Maker,Meter,1,1\n'
+  if (q === 'SYST:ERR?') return '0,"No error"\n'
+  return q.endsWith('?') ? '+3.9E+00\n' : null
+}
 const config = (port: number, id = 'a') => ({
   id,
   name: `Meter ${id}`,
@@ -93,7 +90,10 @@ describe('gateway', () => {
   })
   it('keeps the others going when one is garbled or absent', async () => {
     const meter = await fakeInstrument(good)
-    const mad = await fakeInstrument(q => (q === '*IDN?' ? 'x\n' : q.endsWith('?') ? '\u0007&%\n' : null))
+    const mad = await fakeInstrument(q => {
+      if (q === '*IDN?') return 'x\n'
+      return q.endsWith('?') ? '\u0007&%\n' : null
+    })
     open.push(meter, mad)
     const { port } = await gatewayWith(
       config(meter.port, 'good'),

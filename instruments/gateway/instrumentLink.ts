@@ -224,7 +224,8 @@ function understood(raw: string | null): string {
   if (raw === '') return 'sent; no response expected'
   try {
     const { status, value } = scpiNumber(raw)
-    return status === 'ok' ? `the number ${value}` : status === 'overload' ? 'overload' : 'no signal'
+    if (status === 'ok') return `the number ${value}`
+    return status === 'overload' ? 'overload' : 'no signal'
   } catch {
     return 'text, not a number'
   }

@@ -84,7 +84,11 @@ function nameOf({ axis, before, after }: BandChartData, at: number): string {
   const all = [...new Set([...before.channels, ...after.channels])].sort((a, b) => a - b)
   const shown =
     all.length <= 6 || [0, Math.floor((all.length - 1) / 2), all.length - 1].includes(all.indexOf(at))
-  return shown ? (axis.title === 'MHz' ? at.toFixed(3) : String(at)) : ''
+  if (shown) {
+    if (axis.title === 'MHz') return at.toFixed(3)
+    return String(at)
+  }
+  return ''
 }
 
 function series(

@@ -28,11 +28,11 @@ export function statementWords(kind: StatementKind, checked: CheckedStatement): 
         ? 'The two are different quantities, and differ.'
         : 'The error and the move have the same value. Only a log with times decides which it was.'
     case 'bessel':
-      return right
-        ? 'First null: correct.'
-        : checked.verdict === 'doubtful'
-          ? `This is the second null. The first is at ${number}: raise the audio from zero.`
-          : `No null there. The first is at ${number}.`
+      if (right) return 'First null: correct.'
+      return checked.verdict === 'doubtful'
+        ? `This is the second null. The first is at ${number}: raise the audio from zero.`
+        : `No null there. The first is at ${number}.`
+
     case 'drift':
       return right ? `Settles at ${number}.` : 'This drift does not settle: no prediction. A jump?'
     case 'per-device':

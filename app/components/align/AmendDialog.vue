@@ -39,7 +39,9 @@ const day = computed(() =>
 )
 
 function lineText(v: LineValue): string {
-  return v === null ? '' : Array.isArray(v) ? v.join(' ') : typeof v === 'object' ? '' : String(v)
+  if (v === null) return ''
+  if (Array.isArray(v)) return v.join(' ')
+  return typeof v === 'object' ? '' : String(v)
 }
 function typed(): LineValue {
   const plain = text.value.trim()

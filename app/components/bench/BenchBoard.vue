@@ -52,7 +52,11 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
     if (!target) return
     tell(b => {
       const items = lists.value.find(l => l.bench === b)!.items.filter(i => i !== item)
-      return b === target.bench ? (step > 0 ? [item, ...items] : [...items, item]) : items
+      if (b === target.bench) {
+        if (step > 0) return [item, ...items]
+        return [...items, item]
+      }
+      return items
     })
   }
   const handle = event.currentTarget as HTMLElement

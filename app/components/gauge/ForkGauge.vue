@@ -47,15 +47,11 @@ function anchored(value: number): { x: number; anchor: 'start' | 'middle' | 'end
     ? { x: Math.min(width.value - 2, at + 8), anchor: 'end' }
     : { x: at, anchor: 'middle' }
 }
-const fill = computed(() =>
-  props.mark === 'inside'
-    ? 'var(--in)'
-    : props.mark === 'above' || props.mark === 'below'
-      ? 'var(--out)'
-      : props.mark === 'cannot-tell'
-        ? 'var(--unsure)'
-        : 'var(--ink2)',
-)
+const fill = computed(() => {
+  if (props.mark === 'inside') return 'var(--in)'
+  if (props.mark === 'above' || props.mark === 'below') return 'var(--out)'
+  return props.mark === 'cannot-tell' ? 'var(--unsure)' : 'var(--ink2)'
+})
 const left = computed(() =>
   scale.value && props.values.low !== null ? x(props.values.low) : x(scale.value!.min),
 )

@@ -22,13 +22,10 @@ const words = computed(() => {
   return ''
 })
 const CIRCLE = 2 * Math.PI * 21
-const share = computed(() =>
-  props.view.limitS
-    ? Math.min(1, props.view.seconds / props.view.limitS)
-    : props.view.phase === 'idle'
-      ? 0
-      : 1,
-)
+const share = computed(() => {
+  if (props.view.limitS) return Math.min(1, props.view.seconds / props.view.limitS)
+  return props.view.phase === 'idle' ? 0 : 1
+})
 const danger = computed(() => props.view.phase === 'over' || props.view.phase === 'warn')
 </script>
 

@@ -40,17 +40,12 @@ const WORK: Record<Stage, string> = {
   'soak': 'soak',
   'handover': 'hand over',
 }
-const next = computed(() =>
-  !props.job.onBench
-    ? 'handed over'
-    : props.stopped
-      ? 'keep it off: isolate the short'
-      : props.waitsFor
-        ? waitWords(props.waitsFor)
-        : stage.value === 'align' && props.nextStepTitle
-          ? `align, ${props.nextStepTitle}`
-          : WORK[stage.value],
-)
+const next = computed(() => {
+  if (!props.job.onBench) return 'handed over'
+  if (props.stopped) return 'keep it off: isolate the short'
+  if (props.waitsFor) return waitWords(props.waitsFor)
+  return stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value]
+})
 </script>
 
 <template>

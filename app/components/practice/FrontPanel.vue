@@ -18,11 +18,8 @@ const channels = computed(() =>
 const jumps = computed(() => {
   const all = channels.value
   if (all.length === 40) return [all[0]!, all[design.value.planId === 'uk27' ? 19 : 18]!, all[39]!]
-  return all.length > 40
-    ? ['A 19', 'D 1', 'D 19', 'D 40', 'F 19'].map(n => all.find(c => c.name === n)!)
-    : all.length > 1
-      ? all
-      : []
+  if (all.length > 40) return ['A 19', 'D 1', 'D 19', 'D 40', 'F 19'].map(n => all.find(c => c.name === n)!)
+  return all.length > 1 ? all : []
 })
 const sideband = computed(() => design.value.modes.includes('USB') && !design.value.parts.valves)
 const valve = computed(() => design.value.parts.valves !== null)

@@ -23,16 +23,15 @@ const title = (s: PracticeSummary) =>
   s.lessonId
     ? `Lesson: ${LESSONS.find(l => l.id === s.lessonId)?.title ?? s.lessonId}`
     : rigDesign(s.designId).name
-const outcome = (s: PracticeSummary) =>
-  !s.finishedAtMs
-    ? 'on the bench'
-    : !s.faults
-      ? 'left'
-      : s.lessonId
-        ? 'finished'
-        : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} ` +
-          `repaired, ${s.faults.filter(f => f.named).length} ` +
-          `identified${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
+const outcome = (s: PracticeSummary) => {
+  if (!s.finishedAtMs) return 'on the bench'
+  if (!s.faults) return 'left'
+  return s.lessonId
+    ? 'finished'
+    : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} ` +
+        `repaired, ${s.faults.filter(f => f.named).length} ` +
+        `identified${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
+}
 </script>
 
 <template>

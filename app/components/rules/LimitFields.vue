@@ -31,7 +31,10 @@ const shown = (key: 'low' | 'high' | 'errorHz' | 'errorPpm') =>
   })
 const [low, high, errorHz, errorPpm] = [shown('low'), shown('high'), shown('errorHz'), shown('errorPpm')]
 const power = computed({
-  get: () => (limit.value.lowPower === null ? 'any' : limit.value.lowPower ? 'low' : 'high'),
+  get: () => {
+    if (limit.value.lowPower === null) return 'any'
+    return limit.value.lowPower ? 'low' : 'high'
+  },
   set: v => (limit.value = { ...limit.value, lowPower: v === 'any' ? null : v === 'low' }),
 })
 </script>

@@ -33,12 +33,12 @@ const points = (s: ModelSheet['procedure'][number]) =>
       .map(w => `${quantityInfo(w.quantity).label}${targetWords(w) ? `: ${targetWords(w)}` : ''}`)
       .join('; '),
   }))
-const criterion = (s: ModelSheet['procedure'][number]) =>
-  !s.criterion
-    ? ''
-    : s.criterion.kind === 'spread'
-      ? `spread max. ${s.criterion.maxDb} dB`
-      : `until a pass gains less than ${s.criterion.gainDb} dB`
+const criterion = (s: ModelSheet['procedure'][number]) => {
+  if (!s.criterion) return ''
+  return s.criterion.kind === 'spread'
+    ? `spread max. ${s.criterion.maxDb} dB`
+    : `until a pass gains less than ${s.criterion.gainDb} dB`
+}
 </script>
 
 <template>

@@ -184,7 +184,13 @@ describe('a set in order', () => {
  */
 describe('patterns of the catalogue', () => {
   it('F53: middle right, one end weak: coils; a core without effect makes it F71', () => {
-    const tilted = { powerW: (c: number) => (c < 10 ? 2.1 : c > 30 ? 4.1 : 3.6), lowPowerW: 0.35 }
+    const tilted = {
+      powerW: (c: number) => {
+        if (c < 10) return 2.1
+        return c > 30 ? 4.1 : 3.6
+      },
+      lowPowerW: 0.35,
+    }
     expect(first(OSMUND_27F, tilted, 'power')).toBe('coils-off')
     expect(
       first(OSMUND_27F, { ...tilted, powerW: c => tilted.powerW(c) * 0.4 }, 'power', [made('cores', 'dead')]),

@@ -16,8 +16,8 @@ function offScale(reading: Reading, row: RowUnderDoubt): Challenge[] {
   // The scale that was in use then, not the one that is in use now.
   const fullScale = reading.fullScale ?? row.meterOf(reading)?.fullScale ?? null
   if (fullScale === null || reading.bound) return []
-  const side =
-    reading.value > fullScale ? 'beyond' : reading.value < WORTHLESS_SHARE * fullScale ? 'low' : null
+  const atLow = reading.value < WORTHLESS_SHARE * fullScale ? 'low' : null
+  const side = reading.value > fullScale ? 'beyond' : atLow
   return side ? [{ rule: 'P09', quantity: reading.quantity, read: reading.value, fullScale, side }] : []
 }
 

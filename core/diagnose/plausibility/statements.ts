@@ -44,6 +44,11 @@ const J0_ZEROS = [2.404826, 5.520078] as const
 const DEVIATION_SLACK = 0.02
 const CHANNEL_KHZ = 10
 
+function verdictBy(isImpossible: boolean, isDoubtful: boolean): StatementVerdict {
+  if (isImpossible) return 'impossible'
+  return isDoubtful ? 'doubtful' : 'possible'
+}
+
 /** Above by more than rounding: a sum that falls on a limit is not decided by its last binary digit. */
 const isAbove = (value: number, limit: number) =>
   value - limit > 1e-9 * Math.max(Math.abs(value), Math.abs(limit))
@@ -61,8 +66,7 @@ export const STATEMENTS: readonly StatementKind[] = [
     // Over-modulated it may hold more, never more than the carrier itself (both sidebands of a carrier that
     // is gone, C04).
     check: ([carrier, sideband]) => ({
-      verdict:
-        sideband! > carrier! ? 'impossible' : isAbove(sideband!, carrier! / 4) ? 'doubtful' : 'possible',
+      verdict: verdictBy(sideband! > carrier!, isAbove(sideband!, carrier! / 4)),
       againstValue: carrier! / 4,
       againstUnit: 'W',
     }),
@@ -110,11 +114,10 @@ export const STATEMENTS: readonly StatementKind[] = [
     // From the first channel to the last there is one step less than there are channels; from edge to edge as
     // many.
     check: ([channels, span]) => ({
-      verdict: isAbove((channels! - 1) * CHANNEL_KHZ, span!)
-        ? 'impossible'
-        : isAbove(channels! * CHANNEL_KHZ, span!)
-          ? 'doubtful'
-          : 'possible',
+      verdict: verdictBy(
+        isAbove((channels! - 1) * CHANNEL_KHZ, span!),
+        isAbove(channels! * CHANNEL_KHZ, span!),
+      ),
       againstValue: channels! * CHANNEL_KHZ,
       againstUnit: 'kHz',
     }),
@@ -141,7 +144,7 @@ export const STATEMENTS: readonly StatementKind[] = [
       const [firstHz, secondHz] = [J0_ZEROS[0] * tone!, J0_ZEROS[1] * tone!]
       const near = (hz: number) => Math.abs((deviation! * 1000) / hz - 1) <= DEVIATION_SLACK
       return {
-        verdict: near(firstHz) ? 'possible' : near(secondHz) ? 'doubtful' : 'impossible',
+        verdict: verdictBy(!near(firstHz) && !near(secondHz), !near(firstHz)),
         againstValue: firstHz / 1000,
         againstUnit: 'kHz',
       }

@@ -210,9 +210,10 @@ describe('WAV', () => {
     const file = new wavefile.WaveFile()
     const scale = bits === '32f' || bits === '64' ? 1 : bits === '8' ? 127 : 2 ** (Number(bits) - 1) - 1
     const of = (x: Float64Array) =>
-      Array.from(x, v =>
-        bits === '8' ? Math.round(v * scale + 128) : scale === 1 ? v : Math.round(v * scale),
-      )
+      Array.from(x, v => {
+        if (bits === '8') return Math.round(v * scale + 128)
+        return scale === 1 ? v : Math.round(v * scale)
+      })
     file.fromScratch(channels, 24_000, bits, channels === 2 ? [of(made.i), of(made.q)] : of(made.i))
     return file.toBuffer()
   }

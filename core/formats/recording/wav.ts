@@ -76,7 +76,8 @@ function parseFormat(file: string, bytes: Uint8Array): Header {
 }
 
 function typeOf(file: string, { format, bits }: Header): SampleType {
-  const name = format === FLOAT ? `f${bits}_le` : bits === 8 ? 'u8' : `i${bits}_le`
+  const integer = bits === 8 ? 'u8' : `i${bits}_le`
+  const name = format === FLOAT ? `f${bits}_le` : integer
   const type = sampleType(name)
   if (!type)
     throw badRecording(

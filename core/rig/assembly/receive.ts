@@ -60,11 +60,8 @@ export function receive(design: RigDesign, state: RigState, at: At, f: Frequenci
 }
 
 export function detectionOf(design: RigDesign, mode: RigState['controls']['mode']): Detection {
-  return mode === 'AM'
-    ? AM_DETECTION
-    : mode === 'FM'
-      ? FM_DETECTION
-      : { kind: 'ssb', bandwidthHz: design.ssbBandwidthHz }
+  if (mode === 'AM') return AM_DETECTION
+  return mode === 'FM' ? FM_DETECTION : { kind: 'ssb', bandwidthHz: design.ssbBandwidthHz }
 }
 
 /** A preset as it is, a menu value as its share of the range. */

@@ -62,7 +62,9 @@ export function valveTransmit(design: RigDesign, state: RigState, at: At, f: Fre
       FULL_AUDIO_V,
   )
   const sideband = controls.mode === 'USB' || controls.mode === 'LSB'
-  const drive = !controls.keyed || controls.driveOff ? 0 : sideband ? audio : at('CARRIER')
+  const isDriven = controls.keyed && !controls.driveOff
+  const source = sideband ? audio : at('CARRIER')
+  const drive = isDriven ? source : 0
   const now = run(drive)
   if (!controls.keyed || !controls.powerOn)
     return {

@@ -13,6 +13,8 @@ import {
   output,
 } from './common'
 
+/** Entry of the menu that sets the carrier, by mode and power switch. */
+const CARRIER_ENTRY = { AM: { high: '01', low: '02' }, FM: { high: '03', low: '04' } } as const
 const SATURATED_W = 21.5
 /** Through the regulator [W]. */
 const FULL_W = SATURATED_W * (13.3 / 13.8) ** 2
@@ -72,7 +74,7 @@ export const CORVID_M6_RIG: RigDesign = {
   wiring: { driveCoils: [], outputCoils: [], sMeter: '08' },
   laws: {
     carrierRatio: (at, { mode, lowPower }) =>
-      rootW(at(mode === 'FM' ? (lowPower ? '04' : '03') : lowPower ? '02' : '01')) / Math.sqrt(FULL_W),
+      rootW(at(CARRIER_ENTRY[mode === 'FM' ? 'FM' : 'AM'][lowPower ? 'low' : 'high'])) / Math.sqrt(FULL_W),
     depthLimit: (at, { lowPower }) => DEPTH_PER_STEP * at(lowPower ? '06' : '05'),
     deviationShare: at => at('07') / 255,
     ssbLimitW: () => 0,

@@ -45,7 +45,8 @@ export function balanceMove(
   const spreadDb = passSpread(now)
   if (spreadDb <= limitDb) return { spreadDb, met: true, weakEnd: 'none', turns: null }
   const tilt = now.highDb - now.lowDb
-  const weakEnd = Math.abs(tilt) < limitDb / 2 ? 'both' : tilt > 0 ? 'low' : 'high'
+  const lowerEnd = tilt > 0 ? 'low' : 'high'
+  const weakEnd = Math.abs(tilt) < limitDb / 2 ? 'both' : lowerEnd
   const line = fitLineUp(passes, moves, halfBand)
   const apart = leastApart(line, halfBand, limitDb * AIM_SHARE) * (line.apart < 0 ? -1 : 1)
   // Inwards lowers: what is too high is turned in.

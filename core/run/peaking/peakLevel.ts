@@ -36,20 +36,21 @@ export const peakKey = ({ quantity, seek }: Pick<PeakedQuantity, 'quantity' | 's
 const DB_PER_S = 6
 /** Least level that a logarithm can be taken of. */
 const LEAST = 1e-12
+/** A reading of each scale as a power. */
+const POWER_OF: Readonly<Record<PeakedQuantity['scale'], (value: number) => number>> = {
+  'decibel': value => 10 ** (value / 10),
+  's-units': value => 10 ** ((value * DB_PER_S) / 10),
+  'power': value => value,
+  'voltage': value => value ** 2,
+  'current': value => value ** 2,
+}
 
 /**
  * A reading as a level that is larger when it is better, so that one guide serves all: powers as they are,
  * volts and amperes squared, decibels undone, a dip turned over.
  */
 export function peakLevel({ scale, seek }: PeakedQuantity, value: number): number {
-  const level =
-    scale === 'decibel'
-      ? 10 ** (value / 10)
-      : scale === 's-units'
-        ? 10 ** ((value * DB_PER_S) / 10)
-        : scale === 'power'
-          ? value
-          : value ** 2
+  const level = POWER_OF[scale](value)
   return seek === 'smallest' ? 1 / Math.max(LEAST, level) : Math.max(LEAST, level)
 }
 
@@ -83,5 +84,9 @@ const STEP_DB = 10
  */
 export function generatorAdvice(quantity: Quantity, value: number): number | null {
   if (quantity === 'sinadDb') return value > SINAD_HIGH_DB ? STEP_DB : null
-  return quantity === 'sMeter' ? (value > 5 ? STEP_DB : null) : null
+  if (quantity === 'sMeter') {
+    if (value > 5) return STEP_DB
+    return null
+  }
+  return null
 }

@@ -86,9 +86,10 @@ function entryTaken(
   const here = list.some(h => String(h[id]) === name)
   if (!theirs) return list.filter(h => String(h[id]) !== name)
   if (!here) return [...list, theirs]
-  return list.map(h =>
-    String(h[id]) !== name ? h : field === '' ? theirs : withField(h, field, theirs[field]),
-  )
+  return list.map(h => {
+    if (String(h[id]) !== name) return h
+    return field === '' ? theirs : withField(h, field, theirs[field])
+  })
 }
 
 function ordered(list: readonly Holder[], other: readonly Holder[], id: string): Holder[] {

@@ -51,7 +51,8 @@ function solve3([a, b, c, d, e, f]: number[], [x, y, z]: number[]): [number, num
 /** Where the flanks would cross: share of a cycle that a sine lies beyond a level. */
 function shareBeyond(fit: FlankFit, level: number, side: 1 | -1): number {
   const x = (side * (level - fit.mean)) / fit.swing
-  return x >= 1 ? 0 : x <= -1 ? 1 : Math.acos(x) / Math.PI
+  if (x >= 1) return 0
+  return x <= -1 ? 1 : Math.acos(x) / Math.PI
 }
 
 /**

@@ -79,7 +79,10 @@ describe('what the transmitter did', () => {
     carrierOf(
       48_000,
       1.6,
-      t => (t < 0.4 ? 0 : t < 0.8 ? 1 : 1 + 0.6 * Math.sin(2 * Math.PI * 1000 * t)),
+      t => {
+        if (t < 0.4) return 0
+        return t < 0.8 ? 1 : 1 + 0.6 * Math.sin(2 * Math.PI * 1000 * t)
+      },
       () => 0,
     ),
     40,

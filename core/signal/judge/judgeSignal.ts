@@ -107,13 +107,9 @@ const isOver = ({ am }: Measurement) =>
   am !== null && (am.pinchedRatio > SHORT || am.depthSynchronous !== null)
 
 function modeOf(m: Measurement): Mode | null {
-  return m.mode === 'am'
-    ? 'AM'
-    : m.mode === 'fm'
-      ? 'FM'
-      : m.mode === 'ssb'
-        ? (m.ssb?.sideband ?? 'USB')
-        : null
+  if (m.mode === 'am') return 'AM'
+  if (m.mode === 'fm') return 'FM'
+  return m.mode === 'ssb' ? (m.ssb?.sideband ?? 'USB') : null
 }
 
 function ofShape({ health, am }: Measurement): SignalFinding[] {

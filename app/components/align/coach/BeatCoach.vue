@@ -11,13 +11,10 @@ const { heard, on, failure, start, stop } = useSoundCard()
 const pitch = ref('0')
 const pitchHz = computed(() => Math.max(0, Number.parseFloat(pitch.value) || 0))
 const before = ref<number | null>(null)
-const toneHz = computed(() =>
-  !heard.value
-    ? null
-    : heard.value.present
-      ? (heard.value.beat?.differenceHz ?? heard.value.figures.fundamentalHz)
-      : null,
-)
+const toneHz = computed(() => {
+  if (!heard.value) return null
+  return heard.value.present ? (heard.value.beat?.differenceHz ?? heard.value.figures.fundamentalHz) : null
+})
 const advice = computed(() =>
   heard.value ? beatAdvice(toneHz.value, heard.value.beat ? 0 : pitchHz.value, before.value) : null,
 )

@@ -10,9 +10,10 @@ import { useCountdown } from '~/composables/useCountdown'
 const props = defineProps<{ action: StepAction }>()
 const emit = defineEmits<{ close: [] }>()
 const keys = computed(() => (props.action.kind === 'keys' ? props.action.keys : []))
-const limitS = computed(() =>
-  props.action.kind === 'keys' ? props.action.withinS : props.action.kind === 'hold' ? props.action.holdS : 0,
-)
+const limitS = computed(() => {
+  if (props.action.kind === 'keys') return props.action.withinS
+  return props.action.kind === 'hold' ? props.action.holdS : 0
+})
 const clock = useCountdown(() => limitS.value)
 const at = ref(-1)
 const holding = computed(() => props.action.kind === 'hold')

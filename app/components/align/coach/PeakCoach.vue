@@ -39,13 +39,10 @@ const bestWords = computed(() =>
   props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`,
 )
 /** The guide counts better as up; the words say what the needle does. */
-const needle = computed(() =>
-  props.rising === 'level'
-    ? 'level'
-    : (props.rising === 'up') === (props.peaked.seek === 'largest')
-      ? 'up'
-      : 'down',
-)
+const needle = computed(() => {
+  if (props.rising === 'level') return 'level'
+  return (props.rising === 'up') === (props.peaked.seek === 'largest') ? 'up' : 'down'
+})
 const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '→ steady' })[needle.value])
 const isBothWays = (c: PeakedQuantity) =>
   props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)

@@ -10,14 +10,11 @@ const KINDS: Readonly<Record<StepAction['kind'], string>> = {
   'power-cycle': 'off, on, read again',
   'reverts': 'resets at every switch-on',
 }
-const fresh = (kind: StepAction['kind'], words = ''): StepAction =>
-  kind === 'keys'
-    ? { kind, words, keys: [], withinS: 5 }
-    : kind === 'hold'
-      ? { kind, words, holdS: 2 }
-      : kind === 'power-cycle'
-        ? { kind, words, reread: [] }
-        : { kind, words }
+const fresh = (kind: StepAction['kind'], words = ''): StepAction => {
+  if (kind === 'keys') return { kind, words, keys: [], withinS: 5 }
+  if (kind === 'hold') return { kind, words, holdS: 2 }
+  return kind === 'power-cycle' ? { kind, words, reread: [] } : { kind, words }
+}
 const put = (i: number, action: StepAction) =>
   emit(
     'change',

@@ -6,8 +6,10 @@ defineProps<{ conflicts: readonly SheetConflict[]; taken: number }>()
 const emit = defineEmits<{ decide: [conflict: SheetConflict, whose: 'mine' | 'theirs'] }>()
 const nameOf = ({ part, name, field }: SheetConflict) =>
   [part === 'sheet' ? '' : part, name, field].filter(Boolean).join(', ')
-const shown = (value: string | undefined) =>
-  value === undefined ? 'removed' : value === '' ? 'empty' : value
+const shown = (value: string | undefined) => {
+  if (value === undefined) return 'removed'
+  return value === '' ? 'empty' : value
+}
 </script>
 
 <template>

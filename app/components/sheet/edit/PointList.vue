@@ -35,12 +35,12 @@ function add() {
   const id = Array.from({ length: 200 }, (_, k) => `row-${ids.length + 1 + k}`).find(n => !ids.includes(n))!
   emit('change', [...props.points, { ...like, id, title: `${like.title}, again` }])
 }
-const number = (t: string, per: number) =>
-  t.trim() === ''
-    ? null
-    : Number.isFinite(Number.parseFloat(t.replace(',', '.')))
-      ? Number.parseFloat(t.replace(',', '.')) / per
-      : null
+const number = (t: string, per: number) => {
+  if (t.trim() === '') return null
+  return Number.isFinite(Number.parseFloat(t.replace(',', '.')))
+    ? Number.parseFloat(t.replace(',', '.')) / per
+    : null
+}
 </script>
 
 <template>

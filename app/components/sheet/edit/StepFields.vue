@@ -12,15 +12,11 @@ const put = (change: Partial<Step>) => emit('change', { ...props.step, ...change
 const text = (e: Event) => (e.target as HTMLInputElement).value
 const others = computed(() => props.sheet.procedure.filter(s => s.id !== props.step.id))
 const measured = computed(() => [...new Set(props.step.points.flatMap(p => p.wants.map(w => w.quantity)))])
-const criterion = computed(() =>
-  !props.step.criterion
-    ? 'none'
-    : props.step.criterion.kind === 'spread'
-      ? 'spread'
-      : props.step.criterion.seek === 'smallest'
-        ? 'dip'
-        : 'peak',
-)
+const criterion = computed(() => {
+  if (!props.step.criterion) return 'none'
+  if (props.step.criterion.kind === 'spread') return 'spread'
+  return props.step.criterion.seek === 'smallest' ? 'dip' : 'peak'
+})
 const quantity = computed(() => props.step.criterion?.quantity ?? measured.value[0] ?? 'powerW')
 function condition(kind: string, q: Quantity = quantity.value, db?: number) {
   const most =

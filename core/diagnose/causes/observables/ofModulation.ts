@@ -88,7 +88,8 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
           [pep, depth, carrier],
           ([p, m, c]) => {
             const missingDb = powerRatioToDb((Math.max(c!, 1e-6) * (1 + m!) ** 2) / Math.max(p!, 1e-6))
-            return missingDb > FLAT_DB ? 'flat' : missingDb < -0.8 ? 'over' : 'clean'
+            if (missingDb > FLAT_DB) return 'flat'
+            return missingDb < -0.8 ? 'over' : 'clean'
           },
           f => (f === depth ? f : repeatable(f)),
         )

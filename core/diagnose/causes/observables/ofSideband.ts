@@ -83,7 +83,8 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
           const off = hz.filter(
             (v, i) => Math.abs(v - tones[i]!.cell.asked.nominalHz!) > SIDEBAND_OFF_HZ,
           ).length
-          return off === 0 ? 'right' : off === 1 ? 'one-off' : 'both-off'
+          if (off === 0) return 'right'
+          return off === 1 ? 'one-off' : 'both-off'
         })
       },
     },
