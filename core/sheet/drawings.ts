@@ -39,7 +39,7 @@ export const BOARD_DRAWINGS: readonly BoardDrawing[] = [
       part('crystal', '10.240', 0.33, 0.34, 0.1, 0.07),
       part('crystal', 'XT', 0.78, 0.06, 0.1, 0.06),
       part('sink', 'heat sink', 0.66, 0.7, 0.22, 0.1),
-      part('socket', 'aerial', 0.95, 0.68, 0.09, 0.1),
+      part('socket', 'antenna', 0.95, 0.68, 0.09, 0.1),
       part('slot', 'shield plate', 0.38, 0.41, 0.16, 0.04),
     ],
   },
@@ -53,7 +53,7 @@ export const BOARD_DRAWINGS: readonly BoardDrawing[] = [
       part('sink', 'finals', 0.95, 0.48, 0.06, 0.4),
       part('crystal', '10.240', 0.22, 0.14, 0.1, 0.06),
       part('slot', 'carrier board', 0.1, 0.4, 0.14, 0.66),
-      part('socket', 'aerial', 0.95, 0.84, 0.09, 0.12),
+      part('socket', 'antenna', 0.95, 0.84, 0.09, 0.12),
     ],
   },
 ]

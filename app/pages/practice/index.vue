@@ -63,7 +63,7 @@ async function finish(named: string[]) {
     <h1>Practice</h1>
     <p class="lead">
       Simulated sets that behave like real ones, behind simulated instruments. Work on them as on a job, with
-      every page; <kbd>P</kbd> opens the simulator on any page. The answer comes when you finish.
+      every page. <kbd>P</kbd> opens the simulator on any page. The answer comes when you finish.
     </p>
     <p v-if="store.failure" class="care" role="alert">
       {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn>

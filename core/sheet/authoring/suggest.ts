@@ -19,7 +19,7 @@ const OPPOSITES: readonly (readonly [string, string])[] = [
   ['upper', 'lower'],
   ['above', 'below'],
   ['first', 'second'],
-  ['parts side', 'print side'],
+  ['parts side', 'solder side'],
 ]
 
 /**

@@ -41,7 +41,7 @@ export const OSMUND_27F_MATRIX: readonly MeasurePoint[] = [
   point(
     'reference',
     'Reference, buffered pin',
-    receiving(null, 'probe on pin 3 of IC2, from the print side'),
+    receiving(null, 'probe on pin 3 of IC2, from the solder side'),
     [
       want('referenceHz', {
         kind: 'nominal-error',

@@ -38,7 +38,7 @@ export const OSMUND_27F_PROCEDURE: readonly Step[] = [
       'Clip the probe: a slip shorts the pin.',
     ],
     instruction:
-      'Counter on pin 3 of IC2 from the print side. Adjust the reference trimmer to 10.240 000 MHz.',
+      'Counter on pin 3 of IC2 from the solder side. Adjust the reference trimmer to 10.240 000 MHz.',
     why:
       'First, because the transmit trimmer can mask a wrong ' +
       'reference, which leaves the receiver off centre.',

@@ -52,7 +52,7 @@ export const OSMUND_27F_TEST_POINTS: readonly TestPoint[] = [
   {
     id: 'TP1',
     name: 'reference pin, pin 3 of IC2',
-    where: 'print side, third pin from the notch',
+    where: 'solder side, third pin from the notch',
     expected: '10.240 MHz, buffered',
     caution: 'Clip the probe: a slip shorts the pin.',
     board: { x: 0.15, y: 0.3, side: 'solder' },
