@@ -11,6 +11,7 @@ export default defineNuxtConfig({
     '@fontsource-variable/atkinson-hyperlegible-mono/wght.css',
     '~/assets/tokens.css',
     '~/assets/base.css',
+    '~/assets/fields.css',
     '~/assets/print.css',
   ],
   app: {

@@ -18,7 +18,7 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
 </script>
 
 <template>
-  <section class="check" aria-label="Check a statement">
+  <section class="check labelled" aria-label="Check a statement">
     <h2>Plausibility check</h2>
     <p class="quiet">For figures from the owner, another workshop or a circuit diagram. Nothing is saved.</p>
     <div class="fields">
@@ -53,27 +53,6 @@ h2 {
   flex-wrap: wrap;
   gap: 12px;
   margin-top: 6px;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 12.5px;
-  color: var(--ink2);
-}
-select,
-input {
-  height: 46px;
-  font: inherit;
-  font-size: 16px;
-  padding: 0 10px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
-input {
-  width: 130px;
-  font-family: var(--figures);
 }
 .answer {
   display: flex;

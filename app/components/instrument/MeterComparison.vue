@@ -55,7 +55,7 @@ function fillLive() {
 </script>
 
 <template>
-  <section class="compare" aria-label="Compare meters">
+  <section class="compare labelled" aria-label="Compare meters">
     <h2>Compare meters</h2>
     <p class="quiet">
       Apply the same signal to them, one after the other or in line, and type each reading. An unmodulated
@@ -120,27 +120,6 @@ h2 {
   gap: 12px;
   align-items: end;
   margin: 8px 0;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 12.5px;
-  color: var(--ink2);
-}
-select,
-input {
-  height: 46px;
-  font: inherit;
-  font-size: 16px;
-  padding: 0 10px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
-input {
-  width: 130px;
-  font-family: var(--figures);
 }
 .sum {
   font-weight: 600;

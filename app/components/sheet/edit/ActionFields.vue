@@ -32,7 +32,7 @@ const seconds = (t: string, otherwise: number) =>
 
 <template>
   <div>
-    <div v-for="(a, i) in actions" :key="i" class="action">
+    <div v-for="(a, i) in actions" :key="i" class="action labelled-tight">
       <label
         >By hand<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))">
           <option v-for="(title, kind) in KINDS" :key="kind" :value="kind">{{ title }}</option>
@@ -87,29 +87,8 @@ const seconds = (t: string, otherwise: number) =>
   align-items: end;
   margin-bottom: 8px;
 }
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 12.5px;
-  color: var(--ink2);
-}
-.short {
-  width: 92px;
-}
 .long {
   flex: 1 1 200px;
-}
-input,
-select {
-  min-height: 44px;
-  font: inherit;
-  font-size: 14.5px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-  width: 100%;
 }
 button {
   min-height: 44px;

@@ -45,7 +45,7 @@ const number = (t: string, per: number) => {
 
 <template>
   <div>
-    <details v-for="(p, i) in points" :key="i" class="point">
+    <details v-for="(p, i) in points" :key="i" class="point labelled-tight">
       <summary>
         <b class="fig">{{ p.id }}</b> {{ p.title }}
         <span class="quiet"
@@ -170,39 +170,8 @@ summary {
   align-items: end;
   padding: 0 0 8px 14px;
 }
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 12.5px;
-  color: var(--ink2);
-}
-.short {
-  width: 112px;
-}
 .long {
   flex: 1 1 220px;
-}
-input:not([type='checkbox']),
-select {
-  min-height: 44px;
-  font: inherit;
-  font-size: 14.5px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-  width: 100%;
-}
-.check {
-  flex-direction: row;
-  align-items: center;
-  gap: 6px;
-  min-height: 44px;
-}
-.check input {
-  width: 20px;
-  height: 20px;
 }
 .acts {
   display: flex;

@@ -22,19 +22,10 @@ function condition(kind: string, q: Quantity = quantity.value, db?: number) {
   const most =
     db ??
     (props.step.criterion?.kind === 'spread' ? props.step.criterion.maxDb : props.step.criterion?.gainDb)
-  put({
-    criterion:
-      kind === 'none'
-        ? null
-        : kind === 'spread'
-          ? { kind: 'spread', quantity: q, maxDb: most ?? 0.5 }
-          : {
-              kind: 'peak',
-              quantity: q,
-              gainDb: most ?? 0.1,
-              ...(kind === 'dip' ? { seek: 'smallest' as const } : {}),
-            },
-  })
+  if (kind === 'none') return put({ criterion: null })
+  if (kind === 'spread') return put({ criterion: { kind, quantity: q, maxDb: most ?? 0.5 } })
+  const seek = kind === 'dip' ? { seek: 'smallest' as const } : {}
+  put({ criterion: { kind: 'peak', quantity: q, gainDb: most ?? 0.1, ...seek } })
 }
 const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? Number.parseFloat(t) : null })
 </script>
@@ -112,7 +103,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       inputmode="decimal"
       @change="(e: Event) => keyDown(text(e))"
     />
-    <div class="condition wide">
+    <div class="condition wide labelled-tight">
       <label
         >Condition on all rows<select :value="criterion" @change="condition(text($event))">
           <option value="none">none</option>
@@ -177,33 +168,6 @@ h3 {
   flex-wrap: wrap;
   gap: 10px;
   align-items: end;
-}
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 12.5px;
-  color: var(--ink2);
-}
-input:not([type='checkbox']),
-select {
-  min-height: 44px;
-  font: inherit;
-  font-size: 14.5px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
-.check {
-  flex-direction: row;
-  align-items: center;
-  gap: 6px;
-  min-height: 44px;
-}
-.check input {
-  width: 20px;
-  height: 20px;
 }
 @media (max-width: 700px) {
   .step {

@@ -15,7 +15,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 </script>
 
 <template>
-  <div class="want">
+  <div class="want labelled-tight">
     <label
       >Quantity<select
         :value="want.quantity"
@@ -87,37 +87,6 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
   align-items: end;
   padding: 6px 0 6px 14px;
   border-left: 2px solid var(--line2);
-}
-label {
-  display: flex;
-  flex-direction: column;
-  font-size: 12.5px;
-  color: var(--ink2);
-}
-.short {
-  width: 112px;
-}
-input:not([type='checkbox']),
-select {
-  min-height: 44px;
-  font: inherit;
-  font-size: 14.5px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-  width: 100%;
-}
-.check {
-  flex-direction: row;
-  align-items: center;
-  gap: 6px;
-  min-height: 44px;
-}
-.check input {
-  width: 20px;
-  height: 20px;
 }
 .out {
   min-height: 44px;
