@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build } from 'esbuild'
 import { afterAll, describe, expect, it } from 'vitest'
+import { ALIAS } from '../../scripts/lib/paths.mjs'
 
 const ROOT = join(import.meta.dirname, '..', '..')
 const folder = mkdtempSync(join(ROOT, '.cache', 'bound-'))
@@ -18,6 +19,7 @@ describe('memory', () => {
     await build({
       entryPoints: [join(ROOT, 'cli', 'bench', 'main.ts')],
       bundle: true,
+      alias: ALIAS,
       platform: 'node',
       format: 'esm',
       target: 'node20',

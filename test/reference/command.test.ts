@@ -54,17 +54,17 @@ describe('the command', () => {
     )
   })
   it.each<[string, () => string, RegExp]>([
-    ['no such file', () => join(folder, 'nothing.wav'), /^nothing\.wav: file: is not there$/],
+    ['no such file', () => join(folder, 'nothing.wav'), /^nothing\.wav: file: not found$/],
     [
       'a folder',
       () => (mkdirSync(join(folder, 'x.wav')), join(folder, 'x.wav')),
-      /^x\.wav: file: is no file$/,
+      /^x\.wav: file: not a file$/,
     ],
     ['an empty file', () => write('empty.wav', ''), /^empty\.wav: file: is empty$/],
     [
       'half a pair',
       () => write('lone.sigmf-meta', meta),
-      /^lone\.sigmf-meta: data: there is no lone\.sigmf-data beside it$/,
+      /^lone\.sigmf-meta: data: lone\.sigmf-data is missing beside it$/,
     ],
     [
       'a hash that lies',
@@ -82,7 +82,7 @@ describe('the command', () => {
       () => (write('one.sigmf-data', data.subarray(0, 8)), write('one.sigmf-meta', meta)),
       /samples: 1 are too few to measure anything/,
     ],
-    ['another kind of file', () => write('a.mp3', 'x'), /^a\.mp3: file: is none of/],
+    ['another kind of file', () => write('a.mp3', 'x'), /^a\.mp3: file: is not a \.sigmf-meta/],
   ])('of %s says file, field and reason in one line, and ends with 2', (_name, file, words) => {
     const { status, stdout, stderr } = command(file(), '--json')
     expect([status, stdout]).toEqual([2, ''])
