@@ -81,7 +81,7 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
       if (point.id === 'panel') await expect(page.getByText('receiver not measured')).toBeVisible()
     }
     await expect(page.getByText('receiver not measured')).toHaveCount(0)
-    await expect(page.getByText('refuted')).toBeVisible()
+    await expect(page.getByText('contradicted')).toBeVisible()
   })
 
   await test.step('findings: the limiter, proved by looking', async () => {
