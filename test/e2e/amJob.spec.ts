@@ -97,7 +97,7 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
     await expect(modulation.getByText('answered by hand')).toBeVisible()
     await modulation.getByRole('button', { name: 'Confirm cause…' }).click()
     await page.getByLabel('Evidence').fill('the transistor is not there')
-    await page.getByRole('button', { name: /Confirm cause/ }).click()
+    await page.getByRole('button', { name: /^Confirm cause Ctrl/ }).click()
     await expect(page.getByRole('region', { name: 'Work to do' })).toContainText('Refit the parts')
   })
 

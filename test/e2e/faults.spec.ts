@@ -56,17 +56,17 @@ test(
     await page.keyboard.press('n')
     await page.getByLabel('Note').fill('trimmer is stiff')
     await page.getByRole('button', { name: /^Save/ }).click()
-    await expect(page.getByText(/2 entries wait in this browser/)).toBeVisible()
+    await expect(page.getByText(/2 entries not sent yet/)).toBeVisible()
 
     // The browser is closed while the database is still away.
     await page.close()
     page = await context.newPage()
     await page.goto(`${house.address}/jobs/${id}/align`)
-    await expect(page.getByText(/as this browser last knew it/)).toBeVisible()
+    await expect(page.getByText(/last saved copy/)).toBeVisible()
     await expect(ladder(page, 'A1.3')).toHaveAttribute('data-status', 'below')
 
     await house.cluster.startAgain()
-    await expect(page.getByText(/wait in this browser/)).toHaveCount(0, { timeout: 20_000 })
+    await expect(page.getByText(/not sent yet/)).toHaveCount(0, { timeout: 20_000 })
     await expect
       .poll(kinds, { timeout: 15_000 })
       .toEqual(['row-taken', 'step-confirmed', 'row-taken', 'note'])

@@ -67,13 +67,13 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await expect(said(page)).toContainText('Struck out')
 
   await page.goto(`${house.address}/jobs/${id}/align`)
-  await expect(page.getByText('Alignment, 0 of 11 done')).toBeVisible()
+  await expect(page.getByText('Alignment, 0 of 11 steps done')).toBeVisible()
   // A hand presses when it sees the reading, not before the first one came.
   await expect(page.getByTestId('big')).toHaveText(/\d/)
   await page.keyboard.press(' ')
   await expect(ladder(page, 'A1.0')).toHaveAttribute('data-status', 'inside')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('Alignment, 1 of 11 done')).toBeVisible()
+  await expect(page.getByText('Alignment, 1 of 11 steps done')).toBeVisible()
   await expect(ladder(page, 'A1.3')).toHaveAttribute('aria-current', 'step')
   await page.keyboard.press(']')
   await expect(ladder(page, 'A1.4')).toHaveAttribute('aria-current', 'step')

@@ -38,7 +38,7 @@ test(
     await expect(conflict).toContainText('oil load')
     await expect(conflict).toContainText('dry load')
     await conflict
-      .getByRole('button', { name: /theirs/i })
+      .getByRole('button', { name: /Use saved version/ })
       .first()
       .click()
     await save(other, 'put together')

@@ -57,7 +57,7 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   const log = page.getByRole('region', { name: 'Add to job' })
   await expect(log.getByText(/W-0228/)).toBeVisible()
   await log.getByRole('button', { name: 'Save readings and recording' }).click()
-  await expect(log.getByText(/^Logged on .*with the recording\.$/)).toBeVisible()
+  await expect(log.getByText(/^Added to .*with the recording\.$/)).toBeVisible()
   const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as {
     events: { kind: string; readings?: { quantity: string; value: number; instrument: string }[] }[]
   }
@@ -76,7 +76,7 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   ).toHaveText(crest!)
 
   await choose(recording('as-left', 0.85))
-  await expect(verdict).toContainText('Clean')
+  await expect(verdict).toContainText('All judged results are within the rule set')
   await page.getByRole('group', { name: 'Open recordings' }).getByRole('button', { name: 'compare' }).click()
   await expect(
     page.getByRole('img', { name: 'Spectrum about the channel' }).getByText('as-left.sigmf-meta'),

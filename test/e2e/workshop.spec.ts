@@ -11,7 +11,7 @@ test('everything is found as one types, and a view can be kept', async ({ page, 
   await page.getByRole('button', { name: 'Save search' }).click()
   await page.getByLabel('Name').fill('Coils')
   await page
-    .getByRole('button', { name: /^Keep\b/ })
+    .getByRole('button', { name: /^Save\b/ })
     .last()
     .click()
   await page.getByRole('button', { name: 'Clear' }).click()
