@@ -210,7 +210,7 @@ async function takeMatrixRow(page: import('@playwright/test').Page, panel: Panel
   } else {
     await pressUntilRead(page, point)
   }
-  await expect(said(page)).toContainText(`${point.title}: taken`)
+  await expect(said(page)).toContainText(`${point.title}: ${byHand ? 'typed readings saved' : 'taken'}`)
 }
 
 /**
