@@ -27,7 +27,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
     <p v-else-if="state.status === 'stale'" class="needs">
       <StateMark mark="stale" /> Repeat the reading: {{ staleWords(state.staleBy) }}.
     </p>
-    <p v-else-if="next" class="needs"><StateMark mark="partial" /> Next: {{ next }}</p>
+    <p v-else-if="next" class="needs"><StateMark aria-hidden="true" mark="partial" /> Next: {{ next }}</p>
     <div class="cond">
       <span v-for="c in conditionsWords(point, sheet.planId)" :key="c.label"
         >{{ c.label }} <b>{{ c.value }}</b></span

@@ -33,7 +33,7 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
       /></label>
     </div>
     <p v-if="checked" class="answer" role="status">
-      <StateMark :mark="MARKS[checked.verdict]" /> {{ statementWords(kind, checked) }}
+      <StateMark aria-hidden="true" :mark="MARKS[checked.verdict]" /> {{ statementWords(kind, checked) }}
       <span class="quiet">{{ checked.rule }}</span>
     </p>
   </section>

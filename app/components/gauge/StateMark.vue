@@ -1,7 +1,10 @@
 <script setup lang="ts">
 import type { Mark } from '#shared/words/verdictWords'
 
-/** A state by its shape; colour only repeats it. */
+/**
+ * A state by its shape; colour only repeats it. Its word is that of a verdict: where it marks anything else the
+ * text beside it says the state, and the mark is hidden from readers of the screen.
+ */
 const props = withDefaults(defineProps<{ mark: Mark; size?: number }>(), { size: 14 })
 const WORDS: Record<Mark, string> = {
   'inside': 'within',

@@ -11,7 +11,7 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
   <p v-if="items.length === 0" class="quiet">No open items.</p>
   <ul v-else class="items">
     <li v-for="i in items" :key="i.id">
-      <StateMark :mark="i.settled ? 'inside' : 'none'" />
+      <StateMark aria-hidden="true" :mark="i.settled ? 'inside' : 'none'" />
       <span
         ><b>{{ i.title }}</b
         >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span

@@ -40,7 +40,7 @@ const state = computed(() => {
     <td class="fig">{{ instrument.port === null ? '\u2013' : `${instrument.host}:${instrument.port}` }}</td>
     <td>
       <span class="state"
-        ><StateMark :mark="state.mark" /> <span>{{ state.words }}</span></span
+        ><StateMark aria-hidden="true" :mark="state.mark" /> <span>{{ state.words }}</span></span
       >
     </td>
     <td class="acts">

@@ -38,7 +38,7 @@ const LABELS: Record<Stage, string> = {
         :class="{ on: stage === s }"
         :aria-current="stage === s ? 'step' : undefined"
       >
-        <StateMark :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s]
+        <StateMark aria-hidden="true" :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s]
         }}<span class="sr">{{ done[s] ? 'complete' : 'open' }}</span>
       </NuxtLink>
     </nav>

@@ -61,7 +61,12 @@ const next = computed(() => {
     >
     <span class="complaint">{{ job.complaint }}</span>
     <span class="marks" :aria-label="`phase: ${stage}`"
-      ><StateMark v-for="s in STAGES" :key="s" :mark="done[s] ? 'inside' : 'none'" :size="11"
+      ><StateMark
+        v-for="s in STAGES"
+        :key="s"
+        aria-hidden="true"
+        :mark="done[s] ? 'inside' : 'none'"
+        :size="11"
     /></span>
     <span class="next"
       ><b v-if="job.onBench">{{ waitsFor ? '' : 'Next: ' }}{{ next }}</b

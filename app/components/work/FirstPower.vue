@@ -69,7 +69,8 @@ function press(seen: PowerTried['seen']) {
       >
     </div>
     <p v-if="last && verdict" class="verdict" role="status">
-      <StateMark :mark="MARK[verdict]" :size="14" /> <b>{{ POWER_VERDICT_WORDS[verdict] }}</b>{{ ' ' }}
+      <StateMark aria-hidden="true" :mark="MARK[verdict]" :size="14" />
+      <b>{{ POWER_VERDICT_WORDS[verdict] }}</b>{{ ' ' }}
       <span class="quiet"
         >{{ POWER_SEEN_WORDS[last.seen].toLowerCase()
         }}{{ last.idleA === null ? '' : `, ${last.idleA.toFixed(3)} A` }}, {{ dayAndTime(last.atMs) }}</span

@@ -17,7 +17,7 @@ const VERDICT_MARK = {
 <template>
   <ul class="tests">
     <li v-for="t in tested" :key="t.id">
-      <StateMark :mark="VERDICT_MARK[partVerdict(t)]" :size="12" />{{ ' ' }}
+      <StateMark aria-hidden="true" :mark="VERDICT_MARK[partVerdict(t)]" :size="12" />{{ ' ' }}
       <span
         ><b>{{ t.part }}</b> {{ partVerdictWords(t) }} <span class="quiet">{{ partTestWords(t) }}</span></span
       >

@@ -40,7 +40,7 @@ function begin() {
     <p v-if="questions.length + waits.length === 0" class="quiet">No open questions. Nothing on hold.</p>
     <ul class="list">
       <li v-for="q in questions" :key="q.asked.id">
-        <StateMark :mark="q.answered ? 'inside' : 'cannot-tell'" :size="12" />
+        <StateMark aria-hidden="true" :mark="q.answered ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
           <b>{{ q.asked.text }}</b>{{ ' ' }}
           <span class="quiet"
@@ -73,7 +73,7 @@ function begin() {
         </div>
       </li>
       <li v-for="w in waits" :key="w.begun.id">
-        <StateMark :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
+        <StateMark aria-hidden="true" :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
           Waiting for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>{{ ' ' }}
           <span class="quiet"

@@ -27,7 +27,7 @@ function add() {
     </p>
     <ul class="list">
       <li v-for="r in reminders" :key="r.id">
-        <StateMark :mark="r.due ? 'above' : 'none'" :size="12" /><span
+        <StateMark aria-hidden="true" :mark="r.due ? 'above' : 'none'" :size="12" /><span
           ><b v-if="r.due">Due: </b>{{ r.conditionWords }}, {{ r.text }}</span
         >
       </li>

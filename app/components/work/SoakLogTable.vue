@@ -52,7 +52,7 @@ const drift = (hz: number | null) =>
       </tbody>
     </table>
     <p v-if="log.dropDb !== null">
-      <StateMark :mark="log.fades ? 'below' : 'inside'" :size="12" />
+      <StateMark aria-hidden="true" :mark="log.fades ? 'below' : 'inside'" :size="12" />
       {{ groupDigits(log.dropDb, 2, true) }} dB since the first{{
         log.fades ? ', power down more than 0.5 dB: fault' : ', within 0.5 dB'
       }}<template v-if="log.driftHz !== null">; drift {{ groupDigits(log.driftHz, 0, true) }} Hz</template>

@@ -58,7 +58,8 @@ useHead({ title: 'New sheet' })
         {{
           copyOf
             ? `A copy of ${store.nameOf(copyOf)}. Everything can be changed.`
-            : 'Begin from the family the set belongs to. Procedure, limits and cautions are there; you add the positions.'
+            : 'Begin from the family the set belongs to. ' +
+              'Procedure, limits and cautions are there; you add the positions.'
         }}
       </p>
       <v-text-field

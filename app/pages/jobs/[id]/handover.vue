@@ -74,7 +74,7 @@ const print = () => window.print()
       </div>
     </div>
     <section class="verdict">
-      <StateMark :mark="MARK[standing.kind]" :size="20" />
+      <StateMark aria-hidden="true" :mark="MARK[standing.kind]" :size="20" />
       <div>
         <b>{{ legal.words }}</b>
         <ul v-if="legal.detail.length">
@@ -95,8 +95,8 @@ const print = () => window.print()
     <section>
       <h2>Before and after</h2>
       <p class="quiet legend">
-        <StateMark mark="none" /> hollow: as found; filled: as left; shaded: tolerance; tick: target; bar:
-        uncertainty
+        <StateMark aria-hidden="true" mark="none" /> hollow: as found; filled: as left; shaded: tolerance;
+        tick: target; bar: uncertainty
       </p>
       <div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div>
     </section>

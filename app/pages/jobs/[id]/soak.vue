@@ -109,7 +109,7 @@ onBeforeUnmount(() => clearInterval(timer))
     <h2 v-if="past.length">Earlier</h2>
     <ul class="past">
       <li v-for="s in past" :key="s.begun.id">
-        <StateMark :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
+        <StateMark aria-hidden="true" :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
         {{ s.ended!.passed ? 'no fault seen' : 'fault' }} after
         {{ durationWords(s.ended!.atMs - s.begun.atMs) }}
         <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span>
