@@ -84,7 +84,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           :wanted="practice.wanted"
           :state="practice.state"
           :failure="practice.failure?.words ?? null"
-          @change="practice.change"
+          :change="practice.change"
           @close="practice.panelOpen = false"
         />
       </aside>

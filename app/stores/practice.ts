@@ -21,17 +21,24 @@ export const usePracticeStore = defineStore('practice', () => {
   let watchers = 0
   let timer: ReturnType<typeof setInterval> | null = null
   let last: Promise<unknown> = Promise.resolve()
+  /** requests are numbered, so that an answer that a later one overtook is not shown */
+  let sent = 0
+  let shown = 0
 
   async function request(change?: Partial<PracticeChange>) {
+    const mine = ++sent
     try {
       const answer = await $fetch<PracticeState | PracticeNow>(
         '/api/practice',
         change ? { method: 'POST', body: change, retry: 0 } : { retry: 0 },
       )
+      if (mine < shown) return
+      shown = mine
       state.value = answer
       if ('open' in answer) open.value = answer.open
       failure.value = null
     } catch (error) {
+      if (mine < shown) return
       failure.value = failureOf(error)
       if (failure.value.code === 'bench-away') state.value = null
     }
@@ -86,8 +93,10 @@ export const usePracticeStore = defineStore('practice', () => {
     const now = await attempt(() =>
       $fetch<PracticeNow>('/api/practice/free', { method: 'POST', body: wanted, retry: 0 }),
     )
-    if (now) [state.value, open.value] = [now, now.open]
-    return now !== null
+    if (!now) return false
+    state.value = now
+    open.value = now.open
+    return true
   }
 
   async function finish(id: string, named: readonly string[]): Promise<boolean> {

@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
 import type { PracticeChange, PracticeState } from '#shared/practice'
+import { useHeldPositions } from '~/composables/useHeldPositions'
 import { handsOf, motionWords } from '~/logic/practiceHands'
 import AdjusterHand from './AdjusterHand.vue'
 import BenchAround from './BenchAround.vue'
@@ -14,19 +15,15 @@ const props = defineProps<{
   failure: string | null
   narrow?: boolean
   wanted?: readonly string[]
+  /** settles when the set has answered */
+  change: (what: Partial<PracticeChange>) => Promise<unknown>
 }>()
-const emit = defineEmits<{ change: [change: Partial<PracticeChange>]; close: [] }>()
-/** What the finger holds now must not be pulled back by the state that arrives meanwhile. */
-const held = ref<Record<string, number>>({})
+const emit = defineEmits<{ close: [] }>()
 const tool = ref<'plastic hexagon' | 'steel screwdriver'>('plastic hexagon')
 const forced = ref(false)
 const sheet = computed(() => modelSheet(props.state.session.designId))
-const hands = computed(() => handsOf(sheet.value, props.state, held.value, props.wanted ?? []))
-const coils = computed(() => hands.value.filter(h => h.kind === 'core').map(h => h.designator))
-const motion = computed(() => motionWords(props.state.motion))
-function turn(designator: string, position: number, released: boolean) {
-  held.value = { ...held.value, [designator]: position }
-  emit('change', {
+const { held, turn } = useHeldPositions((designator, position) =>
+  props.change({
     adjusters: [
       {
         designator,
@@ -35,13 +32,11 @@ function turn(designator: string, position: number, released: boolean) {
         forced: forced.value || undefined,
       },
     ],
-  })
-  if (released)
-    setTimeout(
-      () => (held.value = Object.fromEntries(Object.entries(held.value).filter(([d]) => d !== designator))),
-      800,
-    )
-}
+  }),
+)
+const hands = computed(() => handsOf(sheet.value, props.state, held.value, props.wanted ?? []))
+const coils = computed(() => hands.value.filter(h => h.kind === 'core').map(h => h.designator))
+const motion = computed(() => motionWords(props.state.motion))
 </script>
 
 <template>
@@ -61,7 +56,7 @@ function turn(designator: string, position: number, released: boolean) {
       Destroyed: {{ d.what }} ({{ d.why }}).
     </p>
     <div class="halves">
-      <FrontPanel class="front" :state="state" @change="emit('change', $event)" />
+      <FrontPanel class="front" :state="state" @change="change($event)" />
       <section class="turned" aria-label="Adjusters">
         <h3>Adjusters</h3>
         <div v-if="coils.length" class="tools">
@@ -85,13 +80,13 @@ function turn(designator: string, position: number, released: boolean) {
           :hand="h"
           :wanted="wanted?.includes(h.designator) ?? false"
           @turn="(p, released) => turn(h.designator, p, released)"
-          @soften="emit('change', { soften: h.designator })"
-          @clean="emit('change', { clean: h.designator })"
+          @soften="change({ soften: h.designator })"
+          @clean="change({ clean: h.designator })"
         />
       </section>
       <div class="around">
-        <BenchAround :state="state" @change="emit('change', $event)" />
-        <RepairHands :state="state" :coils="coils" @change="emit('change', $event)" />
+        <BenchAround :state="state" @change="change($event)" />
+        <RepairHands :state="state" :coils="coils" @change="change($event)" />
       </div>
     </div>
   </div>

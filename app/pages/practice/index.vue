@@ -97,7 +97,7 @@ async function finish(named: string[]) {
         </div>
       </div>
       <v-btn v-if="choosing" class="mb-3" @click="choosing = false">Back to the set on the bench</v-btn>
-      <PracticeControls v-if="!choosing" :state="store.state" :failure="null" @change="store.change" />
+      <PracticeControls v-if="!choosing" :state="store.state" :failure="null" :change="store.change" />
       <PracticeList :sessions="store.sessions" :trainee="trainee" />
     </template>
     <div v-else-if="!store.asked" role="status"><v-progress-linear indeterminate color="primary" /></div>
