@@ -1,6 +1,6 @@
 import { array, boolean, number, object, string, type InferType } from 'yup'
 import { QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
-import { CHANNEL_PLANS, MODES, type RuleLimit, type RuleSet } from '#core/rules'
+import { CHANNEL_PLANS, MASK_END_HZ, MODES, type RuleLimit, type RuleSet } from '#core/rules'
 import { CoreError } from '#core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
@@ -8,15 +8,50 @@ import { day } from './day'
 /** Ids of sets of one's own begin so; no built-in one does. */
 export const OWN_PREFIX = 'OWN-'
 
+/** Most that any of these limits can be; a slip of the unit is refused [W]. */
+const MAX_LIMIT_W = 10
+const MAX_BELOW_DB = 120
+const MAX_MASK_PARTS = 24
+
 const bound = (label: string) => number().label(label).nullable().defined()
+
+const limitNumber = string()
+  .trim()
+  .label('Number')
+  .matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . max. 20')
+  .required()
+const maxW = (label: string) =>
+  number()
+    .label(label)
+    .required(`${label}: a power is missing`)
+    .moreThan(0, `${label}: above zero`)
+    .max(MAX_LIMIT_W, `${label}: max. ${MAX_LIMIT_W} W`)
+
+const maskPart = object({
+  modes: array(string().oneOf(MODES).required())
+    .label('Modes')
+    .min(1, 'Emission mask: choose at least one mode for each part')
+    .required(),
+  fromHz: number()
+    .required('Emission mask: "from" is missing')
+    .min(0, 'Emission mask: "from" starts at the channel centre')
+    .max(MASK_END_HZ),
+  toHz: number()
+    .required('Emission mask: "to" is missing')
+    .max(MASK_END_HZ, `Emission mask: "to" max. ${MASK_END_HZ / 1000} kHz`)
+    .when('fromHz', ([fromHz]: number[], schema) =>
+      schema.moreThan(fromHz!, 'Emission mask: "to" is not above "from"'),
+    ),
+  belowDb: number()
+    .required('Emission mask: "at least" is missing')
+    .min(0, 'Emission mask: decibels down, not negative')
+    .max(MAX_BELOW_DB, `Emission mask: max. ${MAX_BELOW_DB} dB`),
+  addsPowerDb: boolean().required(),
+}).noUnknown(true, UNKNOWN_FIELD)
 
 /** One limit as the form has it: bounds in SI, error bounds about the channel centre. */
 const limit = object({
-  id: string()
-    .trim()
-    .label('Number')
-    .matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . max. 20')
-    .required(),
+  id: limitNumber,
   quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(),
   modes: array(string().oneOf(MODES).required()).label('Modes').defined(),
   lowPower: boolean().nullable().defined(),
@@ -60,10 +95,29 @@ export const ruleSetBody = object({
   fromMemory: boolean().required(),
   note: string().trim().label('Remark').max(2000).defined(),
   limits: array(limit.required()).label('Limits').min(1).max(60).required(),
+  mask: array(maskPart.required()).label('Emission mask').max(MAX_MASK_PARTS).defined(),
+  adjacent: object({ id: limitNumber, maxW: maxW('Adjacent channel') })
+    .noUnknown(true, UNKNOWN_FIELD)
+    .nullable()
+    .defined(),
+  spurious: object({
+    id: limitNumber,
+    protectedMaxW: maxW('Spurious, protected bands'),
+    otherMaxW: maxW('Spurious, elsewhere'),
+  })
+    .noUnknown(true, UNKNOWN_FIELD)
+    .nullable()
+    .defined(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type RuleSetBody = InferType<typeof ruleSetBody>
 export type LimitBody = RuleSetBody['limits'][number]
+export type MaskPartBody = RuleSetBody['mask'][number]
+
+/** Sets that were kept before a rule set could have a mask and limits in watts have none. */
+export function completeBody(kept: Partial<RuleSetBody>): RuleSetBody {
+  return { mask: [], adjacent: null, spurious: null, ...kept } as RuleSetBody
+}
 
 export const ruleSetPatch = ruleSetBody
   .shape({ version: number().integer().min(1).required() })
@@ -78,13 +132,16 @@ export interface OwnRuleSet {
 
 /** What judging needs of a set of one's own. */
 export function toRuleSet({ id, body }: OwnRuleSet): RuleSet {
-  const { note, limits, ...rest } = body
+  const { note, limits, mask, adjacent, spurious, ...rest } = completeBody(body)
   return {
     ...rest,
     id,
     planId: rest.planId ?? null,
     alsoSays: note ? [note] : [],
     limits: limits.map(l => toLimit(l, rest.source)),
+    mask,
+    adjacent: adjacent && { ...adjacent, confidence: 'practice' },
+    spurious: spurious && { ...spurious, confidence: 'practice' },
   }
 }
 
@@ -130,5 +187,12 @@ export function toBody(set: RuleSet): RuleSetBody {
       errorPpm: l.bound.errorPpm ?? null,
       words: l.words,
     })),
+    mask: set.mask.map(p => ({ ...p, modes: [...p.modes] })),
+    adjacent: set.adjacent && { id: set.adjacent.id, maxW: set.adjacent.maxW },
+    spurious: set.spurious && {
+      id: set.spurious.id,
+      protectedMaxW: set.spurious.protectedMaxW,
+      otherMaxW: set.spurious.otherMaxW,
+    },
   }
 }

@@ -1,7 +1,10 @@
 import { onBeforeUnmount, ref } from 'vue'
+import type { MaskPart } from '#core/rules'
 import type { MeasuredRecording } from '#core/signal'
 import type { KeptOptions } from '#shared/recording'
 import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
+
+type Mask = readonly MaskPart[]
 
 /** Measures recordings in a worker, one after the other, with progress and cancel. */
 export function useMeasuring() {
@@ -10,14 +13,18 @@ export function useMeasuring() {
   let worker: Worker | null = null
 
   /** @returns null when it failed or was cancelled */
-  async function measure(files: readonly File[], options: KeptOptions): Promise<MeasuredRecording | null> {
-    const answer = await ask({ kind: 'measure', files: [...files], options: { ...options } })
+  async function measure(
+    files: readonly File[],
+    options: KeptOptions,
+    mask: Mask,
+  ): Promise<MeasuredRecording | null> {
+    const answer = await ask({ kind: 'measure', files: [...files], options: { ...options }, mask })
     return answer?.kind === 'done' ? answer.measured : null
   }
 
   /** The recording as one SigMF archive, with what was found as annotations. */
-  async function annotate(files: readonly File[], options: KeptOptions): Promise<Blob | null> {
-    const answer = await ask({ kind: 'annotate', files: [...files], options: { ...options } })
+  async function annotate(files: readonly File[], options: KeptOptions, mask: Mask): Promise<Blob | null> {
+    const answer = await ask({ kind: 'annotate', files: [...files], options: { ...options }, mask })
     return answer?.kind === 'annotated' ? answer.archive : null
   }
 

@@ -1,10 +1,16 @@
 import type { MeasuredRecording } from '#core/signal'
+import type { MaskPart } from '#core/rules'
 import type { KeptOptions } from '#shared/recording'
 
 /** What the page and its worker say to each other. */
 export type ToMeasurer =
-  | { readonly kind: 'measure'; readonly files: readonly File[]; readonly options: KeptOptions }
-  | { readonly kind: 'annotate'; readonly files: readonly File[]; readonly options: KeptOptions }
+  | {
+      readonly kind: 'measure' | 'annotate'
+      readonly files: readonly File[]
+      readonly options: KeptOptions
+      /** parts of the mask of the rule set that the options name */
+      readonly mask: readonly MaskPart[]
+    }
   | { readonly kind: 'cancel' }
 export type FromMeasurer =
   | { readonly kind: 'progress'; readonly share: number; readonly what: string }

@@ -18,7 +18,7 @@ const pictures = (
     a.pictures,
     b?.pictures ?? null,
     ['first', 'second'],
-    emissionMask('R-US', 'AM', 4),
+    emissionMask(ruleSet('R-US').mask, 'AM', 4),
     10_000,
     INKS,
   )

@@ -47,7 +47,7 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
     return
   }
   cancelled = false
-  const { files, options } = data
+  const { files, options, mask: maskParts } = data
   const main = files.find(f => f.name.endsWith('.sigmf-meta')) ?? files[0]!
   const { ruleSetId, ...rest } = options
   try {
@@ -59,7 +59,7 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
     const mask = {
       ruleSetId,
       parts: (mode: Parameters<typeof emissionMask>[1], powerW: number) =>
-        emissionMask(ruleSetId, mode, powerW),
+        emissionMask(maskParts, mode, powerW),
     }
     const measured = await measureRecording(
       recording,

@@ -1,6 +1,6 @@
 import { parseArgs } from 'node:util'
 import { DEFAULT_OPTIONS, type MeasureOptions } from '#core/signal'
-import { RULE_SETS, emissionMask } from '#core/rules'
+import { RULE_SETS, emissionMask, type RuleSet } from '#core/rules'
 
 export interface Arguments {
   readonly file: string
@@ -29,7 +29,7 @@ const WITH_VALUE = ['as', 'rules', 'unmodulated-dbfs', ...Object.keys(NUMBERS)]
 export function parseArguments(list: readonly string[]): Arguments {
   const { file, values, json } = read(list)
   const as = modeOf(values.get('as') ?? DEFAULT_OPTIONS.as)
-  const ruleSetId = ruleSetOf(values.get('rules') ?? 'R-US')
+  const rules = ruleSetOf(values.get('rules') ?? 'R-US')
   const level = values.get('unmodulated-dbfs')
   const numbers = Object.entries(NUMBERS).flatMap(([name, option]) => {
     const text = values.get(name)
@@ -44,7 +44,7 @@ export function parseArguments(list: readonly string[]): Arguments {
       ...Object.fromEntries(numbers),
       ...(level === undefined ? {} : { unmodulatedDbfs: levelOf('--unmodulated-dbfs', level) }),
       as,
-      mask: { ruleSetId, parts: (mode, powerW) => emissionMask(ruleSetId, mode, powerW) },
+      mask: { ruleSetId: rules.id, parts: (mode, powerW) => emissionMask(rules.mask, mode, powerW) },
     },
   }
 }
@@ -71,9 +71,9 @@ function read(list: readonly string[]) {
   return { file, values, json }
 }
 
-function ruleSetOf(value: string): string {
-  const known = RULE_SETS.map(r => r.id)
-  return known.includes(value) ? value : fail('--rules', `"${value}" is not one of ${known.join(', ')}`)
+function ruleSetOf(value: string): RuleSet {
+  const known = RULE_SETS.map(r => r.id).join(', ')
+  return RULE_SETS.find(r => r.id === value) ?? fail('--rules', `"${value}" is not one of ${known}`)
 }
 
 function modeOf(value: string): MeasureOptions['as'] {

@@ -128,7 +128,7 @@ function speaksOf({ taken, want }: CurrentReading, limit: RuleLimit): boolean {
 }
 
 function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentReading[]): LimitStanding[] {
-  return absoluteLimits(rules.id, channelHz(sheet.planId, sheet.main.fromChannel)).map(limit => {
+  return absoluteLimits(rules, channelHz(sheet.planId, sheet.main.fromChannel)).map(limit => {
     const judged = readings
       .filter(r => r.want.quantity === limit.quantity)
       .flatMap(r => {

@@ -151,3 +151,9 @@ export function showPlain(value: number, quantity: Quantity): string {
   const needed = (String(rounded).split('.')[1] ?? '').length
   return `${groupDigits(rounded, Math.min(decimals, needed))} ${info.shownUnit}`
 }
+
+/** A power below a milliwatt as rule sets write it: 4 nW, 0.25 µW. [W] */
+export function showSmallPower(powerW: number): string {
+  const [perSi, unit] = powerW < 1e-7 ? [1e9, 'nW'] : [1e6, '\u00b5W']
+  return `${Number((powerW * perSi).toPrecision(6))} ${unit}`
+}

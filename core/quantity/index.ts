@@ -34,4 +34,12 @@ export {
 export { checkRange, parseTyped, type Typed } from './parseTyped'
 export { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'
 export { withinRange, type RangeCheck } from './withinRange'
-export { groupDigits, justifiedDecimals, showErrorHz, showMeasured, showPlain, type Shown } from './format'
+export {
+  groupDigits,
+  justifiedDecimals,
+  showErrorHz,
+  showMeasured,
+  showPlain,
+  showSmallPower,
+  type Shown,
+} from './format'

@@ -1,65 +1,60 @@
-import { dbToPowerRatio, expandedUncertainty, wattsToDbm, type Measured, type Quantity } from '../quantity'
+import {
+  dbToPowerRatio,
+  expandedUncertainty,
+  showSmallPower,
+  wattsToDbm,
+  type Measured,
+  type Quantity,
+} from '../quantity'
 import type { Verdict } from './judge'
-import { ADJACENT_MOST_W } from './masks'
-import type { Confidence } from './ruleSet'
+import type { RuleLimit, RuleSet } from './ruleSet'
 
 /** A limit in watts on what is read below the carrier: it takes the carrier of the same row to judge it. */
 export interface AbsoluteLimit {
   readonly id: string
   readonly quantity: Extract<Quantity, 'harmonicDbc' | 'adjacentDbc'>
-  readonly mostW: number
+  readonly maxW: number
   readonly words: string
-  readonly confidence: Confidence
+  readonly confidence: RuleLimit['confidence']
 }
 
-/** Bands in which R-EU8 and R-UK7 are stricter: broadcast and others [Hz]. */
-const PROTECTED_HZ: readonly (readonly [number, number])[] = [
+/**
+ * Bands in which spurious limits are stricter: broadcast and others [Hz] (ETSI EN 300 433, from memory:
+ * check the current text).
+ */
+export const PROTECTED_HZ: readonly (readonly [number, number])[] = [
   [47e6, 74e6],
   [87.5e6, 118e6],
   [174e6, 230e6],
   [470e6, 862e6],
 ]
 /**
- * Spurious limits inside and outside of the protected bands [W]: ETSI EN 300 433, MPT 1320 (from memory:
- * check the current text).
- */
-const SPURIOUS_W: Readonly<
-  Record<
-    string,
-    {
-      readonly id: string
-      readonly inside: number
-      readonly outside: number
-      readonly confidence: Confidence
-    }
-  >
-> = {
-  'R-EU': { id: 'R-EU8', inside: 4e-9, outside: 0.25e-6, confidence: 'M' },
-  'R-UK27': { id: 'R-UK7', inside: 50e-9, outside: 0.25e-6, confidence: 'L-M' },
-}
-
-/**
  * Limits of a rule set that are written in watts, for a carrier.
- * @param carrierHz decides whether its second harmonic falls into a protected band
+ *
+ * @param carrierHz Decides whether its second harmonic falls into a protected band
  */
-export function absoluteLimits(ruleSetId: string, carrierHz: number): AbsoluteLimit[] {
-  const spurious = SPURIOUS_W[ruleSetId]
-  const adjacent = ADJACENT_MOST_W[ruleSetId]
+export function absoluteLimits({ spurious, adjacent }: RuleSet, carrierHz: number): AbsoluteLimit[] {
   const isProtected = PROTECTED_HZ.some(([from, to]) => carrierHz * 2 >= from && carrierHz * 2 <= to)
   const out: AbsoluteLimit[] = []
   if (spurious) {
-    const mostW = isProtected ? spurious.inside : spurious.outside
-    const words = `second harmonic ${mostW < 1e-7 ? `${mostW * 1e9} nW` : `${mostW * 1e6} µW`} max.`
-    out.push({ id: spurious.id, quantity: 'harmonicDbc', mostW, words, confidence: spurious.confidence })
+    const { id, confidence } = spurious
+    const maxW = isProtected ? spurious.protectedMaxW : spurious.otherMaxW
+    out.push({
+      id,
+      quantity: 'harmonicDbc',
+      maxW,
+      words: `second harmonic ${showSmallPower(maxW)} max.`,
+      confidence,
+    })
   }
   if (adjacent) {
-    const [id] = adjacent.words.split(':')
+    const { id, maxW, confidence } = adjacent
     out.push({
-      id: id!,
+      id,
       quantity: 'adjacentDbc',
-      mostW: adjacent.watts,
-      words: `adjacent channel ${adjacent.watts * 1e6} µW max.`,
-      confidence: 'M',
+      maxW,
+      words: `adjacent channel ${showSmallPower(maxW)} max.`,
+      confidence,
     })
   }
   return out
@@ -85,7 +80,7 @@ export interface AbsoluteLevel {
 export function absoluteLevel(level: Measured, carrier: Measured, limit: AbsoluteLimit): AbsoluteLevel {
   const powerW = carrier.value * dbToPowerRatio(level.value)
   const dbm = wattsToDbm(powerW)
-  const overDb = dbm - wattsToDbm(limit.mostW)
+  const overDb = dbm - wattsToDbm(limit.maxW)
   const boundDb = boundOf(level, carrier)
   const below = overDb + (boundDb ?? Infinity) <= 0
   const above = level.bound !== 'at-most' && overDb - (boundDb ?? Infinity) > 0

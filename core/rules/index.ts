@@ -14,9 +14,24 @@ export {
 // What is allowed
 export { MODES, type Mode } from './mode'
 export { RULE_SETS, ruleSet } from './ruleSets'
-export { limitFor, type ResolvedLimit, type RuleConditions, type RuleLimit, type RuleSet } from './ruleSet'
-export { absoluteLevel, absoluteLimits, type AbsoluteLevel, type AbsoluteLimit } from './absoluteLimits'
-export { ADJACENT_MOST_W, emissionMask, type EmissionMaskPart } from './masks'
+export {
+  limitFor,
+  type MaskPart,
+  type PowerLimit,
+  type ResolvedLimit,
+  type RuleConditions,
+  type RuleLimit,
+  type RuleSet,
+  type SpuriousLimit,
+} from './ruleSet'
+export {
+  PROTECTED_HZ,
+  absoluteLevel,
+  absoluteLimits,
+  type AbsoluteLevel,
+  type AbsoluteLimit,
+} from './absoluteLimits'
+export { MASK_END_HZ, emissionMask, type EmissionMaskPart } from './emissionMask'
 // What a reading means
 export { judge, type Judgement, type Reason, type Verdict, type Window } from './judge'
 export { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from './acceptanceZone'

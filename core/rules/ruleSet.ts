@@ -33,6 +33,32 @@ export interface RuleLimit {
   readonly confidence: Confidence | 'practice'
 }
 
+/** A part of an emission mask, measured from the channel centre. */
+export interface MaskPart {
+  readonly modes: readonly Mode[]
+  readonly fromHz: number
+  readonly toHz: number
+  /** below the carrier (AM, FM) or the PEP (SSB) [dB] */
+  readonly belowDb: number
+  /** true: more by the decibels that the power lies above 1 W, which makes it a limit in watts */
+  readonly addsPowerDb: boolean
+}
+
+/** A limit in watts on what lies beside the carrier. */
+export interface PowerLimit {
+  readonly id: string
+  readonly maxW: number
+  readonly confidence: Confidence | 'practice'
+}
+
+/** Limits on harmonics and other spurious emissions, stricter in protected bands. */
+export interface SpuriousLimit {
+  readonly id: string
+  readonly protectedMaxW: number
+  readonly otherMaxW: number
+  readonly confidence: Confidence | 'practice'
+}
+
 export interface RuleSet {
   readonly id: string
   readonly name: string
@@ -47,6 +73,12 @@ export interface RuleSet {
   /** true: no text was at hand when the values were written down */
   readonly fromMemory: boolean
   readonly limits: readonly RuleLimit[]
+  /** parts of the emission mask; empty = none */
+  readonly mask: readonly MaskPart[]
+  /** most power in an adjacent channel; null = no such limit in watts */
+  readonly adjacent: PowerLimit | null
+  /** most power of a spurious emission; null = no such limit in watts */
+  readonly spurious: SpuriousLimit | null
   /** rules without a number that this program judges yet */
   readonly alsoSays: readonly string[]
 }

@@ -11,7 +11,7 @@ import {
   sum,
   withNoise,
 } from '../../test/fixtures/signals'
-import { emissionMask } from '../rules'
+import { emissionMask, ruleSet } from '../rules'
 import { DEFAULT_OPTIONS, measureRecording, type MeasureOptions } from '.'
 
 const measure = async (
@@ -246,7 +246,8 @@ describe('spectrum', () => {
   it('the mask of R-US: 25 dB at 4 to 8 kHz; a line 20 dB down there is 5 dB too strong', async () => {
     const mask = {
       ruleSetId: 'R-US',
-      parts: (mode: Parameters<typeof emissionMask>[1], w: number) => emissionMask('R-US', mode, w),
+      parts: (mode: Parameters<typeof emissionMask>[1], w: number) =>
+        emissionMask(ruleSet('R-US').mask, mode, w),
     }
     const clean = await measure(recordingOf(amSignal({ depth: 0.8, rateHz: 96_000 })), { mask, carrierW: 4 })
     expect(clean.spectrum!.mask!.pass).toBe(true)

@@ -10,6 +10,7 @@ import {
   type Turn,
 } from '#core/run'
 import { shownCell } from './compareGauge'
+import { maskWords } from './ruleWords'
 import { sentence } from './sentence'
 import { distanceWords } from './distanceWords'
 
@@ -21,15 +22,14 @@ export interface ComplianceText {
 
 export function complianceWords({ kind, standings, notJudged }: Compliance, rules: RuleSet): ComplianceText {
   const by = (...outcomes: LimitStanding['outcome'][]) => standings.filter(s => outcomes.includes(s.outcome))
+  const beside = [...maskWords(rules.mask), ...notJudged.map(withoutId)]
   const missing = by('not-measured').map(s => s.words)
   const lines = [
     ...by('cannot-tell').map(
       s => `Cannot tell, ${s.row}: ${s.words}. The limit lies within the uncertainty.`,
     ),
     ...(missing.length > 0 ? [sentence(`Not measured: ${missing.join('; ')}`)] : []),
-    ...(notJudged.length > 0
-      ? [sentence(`Not judged by this program: ${notJudged.map(withoutId).join('; ')}`)]
-      : []),
+    ...(beside.length > 0 ? [sentence(`Not judged by this program: ${beside.join('; ')}`)] : []),
   ]
   switch (kind) {
     case 'no-legal-rules':

@@ -1,3 +1,4 @@
+import type { RuleSet } from '#core/rules'
 import { QUANTITIES, groupDigits, showPlain } from '#core/quantity'
 import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '#core/signal'
 import { sentence } from './sentence'
@@ -58,6 +59,14 @@ export function findingWords(f: SignalFinding): string {
 }
 
 const microwatts = (watts: number) => `${groupDigits(watts * 1e6, 0)} \u00b5W`
+
+/** The limit of a rule set on the adjacent channel, beside the figures; null = it has none in watts. */
+export function adjacentLimitWords(rules: RuleSet, carrierW: number | null): string | null {
+  if (!rules.adjacent) return null
+  const { id, maxW } = rules.adjacent
+  const words = `${id}: ${microwatts(maxW)} max. in an adjacent channel`
+  return carrierW === null ? `${words}: give the carrier power to have it judged` : words
+}
 
 function untoldWords({ watts, mostW }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
   const inTotal = watts < MOST_SAID_W ? `, ${microwatts(watts)} in total` : ''

@@ -87,7 +87,7 @@ function drawOptions(random: Random, centreHz: number | null): MeasureOptions {
     unmodulatedDbfs: sometimes(random.within(-60, 3)),
     carrierW: sometimes(random.within(0.1, 1000)),
     referencePpm: sometimes(random.within(0.01, 50)),
-    mask: { ruleSetId: 'R-US', parts: (mode, powerW) => emissionMask('R-US', mode, powerW) },
+    mask: { ruleSetId: 'R-US', parts: (mode, powerW) => emissionMask(ruleSet('R-US').mask, mode, powerW) },
   }
 }
 

@@ -19,7 +19,7 @@ async function heldToTruth(c: Case): Promise<void> {
   const rules = ruleSet(c.rules ?? 'R-US')
   const { measurement: m } = await measureRecording(c.make(), {
     ...DEFAULT_OPTIONS,
-    mask: { ruleSetId: rules.id, parts: (mode, powerW) => emissionMask(rules.id, mode, powerW) },
+    mask: { ruleSetId: rules.id, parts: (mode, powerW) => emissionMask(rules.mask, mode, powerW) },
     ...c.options,
   })
   const wrong: string[] = []

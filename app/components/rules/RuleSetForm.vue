@@ -4,6 +4,8 @@ import { ValidationError } from 'yup'
 import { CHANNEL_PLANS } from '#core/rules'
 import { ruleSetBody, type LimitBody, type RuleSetBody } from '#shared/ruleSet'
 import LimitFields from './LimitFields.vue'
+import MaskFields from './MaskFields.vue'
+import PowerLimitFields from './PowerLimitFields.vue'
 
 /** A rule set of one's own: source and date are needed, or nobody can check it. */
 const props = defineProps<{ initial: RuleSetBody; failure: string | null }>()
@@ -67,6 +69,10 @@ async function submit() {
       @remove="body.limits.splice(i, 1)"
     />
     <v-btn @click="add">Add limit</v-btn>
+    <h2>Emission mask</h2>
+    <MaskFields v-model="body.mask" />
+    <h2>Adjacent channel, spurious emissions</h2>
+    <PowerLimitFields v-model:adjacent="body.adjacent" v-model:spurious="body.spurious" />
     <v-textarea v-model="body.note" class="mt-4" label="Remarks" rows="2" auto-grow />
     <p v-if="problem ?? failure" class="care" role="alert">{{ problem ?? failure }}</p>
     <div class="go">

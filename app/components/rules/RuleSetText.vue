@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import type { RuleSet } from '#core/rules'
+import { maskWords, powerLimitWords } from '#shared/words/ruleWords'
 
 defineProps<{ set: RuleSet }>()
 </script>
@@ -17,6 +18,10 @@ defineProps<{ set: RuleSet }>()
     <ul>
       <li v-for="l in set.limits" :key="l.id">
         <span class="fig">{{ l.id }}</span> {{ l.words }}
+      </li>
+      <li v-for="m in maskWords(set.mask)" :key="m">{{ m }}</li>
+      <li v-for="p in powerLimitWords(set)" :key="p.id">
+        <span class="fig">{{ p.id }}</span> {{ p.words }}
       </li>
       <li v-for="a in set.alsoSays" :key="a" class="quiet">{{ a }}</li>
     </ul>

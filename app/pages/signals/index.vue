@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { v4 as uuid } from 'uuid'
-import { ADJACENT_MOST_W, emissionMask } from '#core/rules'
+import { emissionMask } from '#core/rules'
 import { judgeSignal } from '#core/signal'
 import { conditionsAsked, type MeasurePoint } from '#core/sheet'
 import { previewScopeCsv, type ScopePreview } from '#core/formats/recording'
 import type { KeptOptions } from '#shared/recording'
-import { findingWords, verdictLine } from '#shared/words/signalWords'
+import { adjacentLimitWords, findingWords, verdictLine } from '#shared/words/signalWords'
 import { dayAndTime } from '#shared/words/runWords'
 import DropRecording from '~/components/signals/DropRecording.vue'
 import FigureTable from '~/components/signals/FigureTable.vue'
@@ -57,16 +57,13 @@ const second = computed(
 )
 const mask = computed(() =>
   store.shown && judged.value?.mode
-    ? emissionMask(store.shown.options.ruleSetId, judged.value.mode, store.shown.options.carrierW ?? 4)
+    ? emissionMask(rulesOf(store.shown.options).mask, judged.value.mode, store.shown.options.carrierW ?? 4)
     : null,
 )
 /** Neighbours are limited in watts: only the carrier power makes a verdict of them. */
-const wattLimit = computed(() => {
-  const most = store.shown && ADJACENT_MOST_W[store.shown.options.ruleSetId]
-  return most
-    ? `${most.words}${store.shown!.options.carrierW === null ? ': give the carrier power to have it judged' : ''}`
-    : null
-})
+const wattLimit = computed(
+  () => store.shown && adjacentLimitWords(rulesOf(store.shown.options), store.shown.options.carrierW),
+)
 const pictures = computed(() =>
   store.shown
     ? picturesOf(
@@ -116,7 +113,7 @@ async function run(
   key?: string,
   kept = null as Parameters<typeof store.put>[0]['kept'],
 ) {
-  const measured = await measure(files, options)
+  const measured = await measure(files, options, rulesOf(options).mask)
   if (measured)
     store.put(
       {
@@ -202,7 +199,7 @@ function saveJson() {
 }
 async function saveAnnotated() {
   const { files, options, name } = store.shown!
-  const archive = await annotate(files, options)
+  const archive = await annotate(files, options, rulesOf(options).mask)
   if (archive) saveFile(archive, `${name.replace(/\.[^.]*$/, '')}-annotated.sigmf`)
 }
 useHead({ title: 'Signals' })

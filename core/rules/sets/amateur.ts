@@ -23,6 +23,9 @@ export const RULES_AMATEUR: RuleSet = {
       confidence: 'M',
     },
   ],
+  mask: [],
+  adjacent: null,
+  spurious: null,
   alsoSays: [
     'R-AM2: 43 + 10 log PEP or 50 dB below PEP, whichever is less stringent (ITU RR Appendix 3)',
     'R-AM4: FM below 29 MHz in the US: modulation index 1 max.',

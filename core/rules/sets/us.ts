@@ -1,4 +1,15 @@
-import type { RuleSet } from '../ruleSet'
+import { MASK_END_HZ } from '../emissionMask'
+import type { Mode } from '../mode'
+import type { MaskPart, RuleSet } from '../ruleSet'
+
+/** 25 dB, then 35 dB, then 53 + 10 log P dB, from the three edges on. */
+function maskOf(modes: readonly Mode[], [a, b, c]: readonly [number, number, number]): MaskPart[] {
+  return [
+    { modes, fromHz: a, toHz: b, belowDb: 25, addsPowerDb: false },
+    { modes, fromHz: b, toHz: c, belowDb: 35, addsPowerDb: false },
+    { modes, fromHz: c, toHz: MASK_END_HZ, belowDb: 53, addsPowerDb: true },
+  ]
+}
 
 export const RULES_US: RuleSet = {
   id: 'R-US',
@@ -81,9 +92,12 @@ export const RULES_US: RuleSet = {
       confidence: 'M',
     },
   ],
+  // 47 CFR 95.979
+  mask: [...maskOf(['AM', 'FM'], [4000, 8000, 20_000]), ...maskOf(['USB', 'LSB'], [2000, 6000, 10_000])],
+  adjacent: null,
+  spurious: null,
   alsoSays: [
     'R-US7: AM depth more than 85 %, over-modulation prevented automatically (47 CFR 95.975)',
-    'R-US9: unwanted emissions 25 dB at 4-8 kHz, 35 dB at 8-20 kHz, 53 + 10 log P beyond (47 CFR 95.979)',
     'R-US13: no external RF amplifier; internal transmitter work by or under a qualified person',
   ],
 }

@@ -74,5 +74,8 @@ export const RULES_SHOP: RuleSet = {
       confidence: 'practice',
     },
   ],
+  mask: [],
+  adjacent: null,
+  spurious: null,
   alsoSays: ['power over the band equal at low, middle and high channel: spread 0.5 dB'],
 }

@@ -1,5 +1,4 @@
 import {
-  ADJACENT_MOST_W,
   channelHz,
   judge,
   limitFor,
@@ -159,15 +158,15 @@ function ofNeighbours(m: Measurement, rules: RuleSet, carrierW: number | null): 
  * strangers never break it.
  */
 function adjacentPower(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
-  const most = ADJACENT_MOST_W[rules.id]
+  const limit = rules.adjacent
   const next =
     m.spectrum?.adjacent.filter(a => Math.abs(a.offsetHz) === 10_000 && a.bandwidthHz === 8000) ?? []
-  if (!most || carrierW === null || next.length === 0) return []
+  if (!limit || carrierW === null || next.length === 0) return []
   const wattsOf = (dbc: number) => carrierW * 10 ** (dbc / 10)
   const worst = (list: typeof next) => list.reduce((w, a) => Math.max(w, a.dbc), -Infinity)
   const guardDb = COVERAGE * LINE_DB
   const [own, all] = [worst(next.filter(a => a.bound === null)), worst(next)]
-  const mostW = most.watts
+  const mostW = limit.maxW
   if (wattsOf(own - guardDb) > mostW) return [{ kind: 'adjacent-power', watts: wattsOf(own), mostW }]
   return wattsOf(all + guardDb) > mostW ? [{ kind: 'adjacent-untold', watts: wattsOf(all), mostW }] : []
 }

@@ -1,18 +1,19 @@
-import type { OwnRuleSet, RuleSetBody } from '#shared/ruleSet'
+import { completeBody, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
 import type { Db } from '../pool'
 
 const COLUMNS = 'id, version, body'
+const complete = (row: OwnRuleSet): OwnRuleSet => ({ ...row, body: completeBody(row.body) })
 
 export async function selectOwnRuleSets(db: Db): Promise<OwnRuleSet[]> {
   const { rows } = await db.query<OwnRuleSet>(`select ${COLUMNS} from own_rule_set order by created_at`)
-  return rows
+  return rows.map(complete)
 }
 
 export async function selectOwnRuleSet(db: Db, id: string): Promise<OwnRuleSet | null> {
   const {
     rows: [row],
   } = await db.query<OwnRuleSet>(`select ${COLUMNS} from own_rule_set where id = $1`, [id])
-  return row ?? null
+  return row ? complete(row) : null
 }
 
 export async function insertOwnRuleSet(db: Db, id: string, body: RuleSetBody): Promise<OwnRuleSet> {
@@ -22,7 +23,7 @@ export async function insertOwnRuleSet(db: Db, id: string, body: RuleSetBody): P
     `insert into own_rule_set (id, body) values ($1, $2::jsonb) returning ${COLUMNS}`,
     [id, JSON.stringify(body)],
   )
-  return row!
+  return complete(row!)
 }
 
 /** @returns null when there is no such set in that version */
@@ -39,5 +40,5 @@ export async function updateOwnRuleSet(
       returning ${COLUMNS}`,
     [id, version, JSON.stringify(body)],
   )
-  return row ?? null
+  return row ? complete(row) : null
 }

@@ -2,6 +2,7 @@
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import ModelHistory from '~/components/search/ModelHistory.vue'
 import AdjusterTable from '~/components/sheet/AdjusterTable.vue'
+import RuleSetText from '~/components/rules/RuleSetText.vue'
 import SheetRevisions from '~/components/sheet/SheetRevisions.vue'
 import SheetSteps from '~/components/sheet/SheetSteps.vue'
 import { coversPlan } from '#core/rules'
@@ -103,19 +104,7 @@ onMounted(async () => {
       <h2>Revisions</h2>
       <SheetRevisions :id="sheet.id" :revisions="view.revisions" :revision="store.revision" />
       <h2 class="no-print">Rule sets for this channel plan</h2>
-      <div v-for="r in rules" :key="r.id" class="mt-3 no-print">
-        <b>{{ r.name }}</b>{{ ' ' }}
-        <span class="quiet"
-          >{{ r.region }}; {{ r.source }}, as of {{ r.asOf
-          }}{{ r.fromMemory ? ', from memory: check the current text' : '' }}</span
-        >
-        <ul>
-          <li v-for="l in r.limits" :key="l.id">
-            <span class="fig">{{ l.id }}</span> {{ l.words }}
-          </li>
-          <li v-for="a in r.alsoSays" :key="a" class="quiet">{{ a }}</li>
-        </ul>
-      </div>
+      <RuleSetText v-for="r in rules" :key="r.id" class="mt-3 no-print" :set="r" />
     </template>
     <template v-else-if="store.failure"
       ><h1>

@@ -1,0 +1,37 @@
+import { showSmallPower } from '#core/quantity'
+import { PROTECTED_HZ, type MaskPart, type RuleSet } from '#core/rules'
+
+const kilohertz = (hz: number) => Number((hz / 1000).toPrecision(6))
+
+function partWords({ fromHz, toHz, belowDb, addsPowerDb }: MaskPart): string {
+  const down = addsPowerDb ? `${belowDb} + 10 log P` : belowDb
+  return `${down} dB down from ${kilohertz(fromHz)} to ${kilohertz(toHz)} kHz`
+}
+
+/** The emission mask of a rule set, one line for each group of modes. */
+export function maskWords(mask: readonly MaskPart[]): string[] {
+  const groups = new Map<string, MaskPart[]>()
+  for (const part of mask) {
+    const modes = part.modes.join(', ')
+    groups.set(modes, [...(groups.get(modes) ?? []), part])
+  }
+  return [...groups].map(([modes, parts]) => `emission mask ${modes}: ${parts.map(partWords).join('; ')}`)
+}
+
+/** Bands in which spurious emissions are limited more strictly. */
+export const protectedBandsWords = `${PROTECTED_HZ.map(band => band.map(hz => hz / 1e6).join('-')).join(', ')} MHz`
+
+/** Limits in watts beside the carrier, each with its number. */
+export function powerLimitWords({ adjacent, spurious }: RuleSet): { id: string; words: string }[] {
+  const lines = []
+  if (adjacent)
+    lines.push({ id: adjacent.id, words: `adjacent channel ${showSmallPower(adjacent.maxW)} max.` })
+  if (spurious) {
+    const [strict, other] = [spurious.protectedMaxW, spurious.otherMaxW].map(showSmallPower)
+    lines.push({
+      id: spurious.id,
+      words: `spurious ${strict} max. in ${protectedBandsWords}, ${other} elsewhere`,
+    })
+  }
+  return lines
+}
