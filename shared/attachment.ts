@@ -7,7 +7,7 @@ export type AttachmentKind = (typeof ATTACHMENT_KINDS)[number]
 /**
  * Largest upload [bytes]: more than any telephone camera makes of one picture; a voice note of ten minutes.
  */
-export const MOST_BYTES: Record<AttachmentKind, number> = { photo: 20 * 1024 * 1024, voice: 8 * 1024 * 1024 }
+export const MAX_BYTES: Record<AttachmentKind, number> = { photo: 20 * 1024 * 1024, voice: 8 * 1024 * 1024 }
 export const ROTATIONS = [0, 90, 180, 270] as const
 
 /** What an attachment belongs to: '' = the job, 'box-note', 'item:I37', 'adjuster:RV2'. */

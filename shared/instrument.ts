@@ -16,7 +16,7 @@ const HOST = /^(?:[A-Za-z0-9.:_-]+|serial:\/dev\/[A-Za-z0-9/_.-]+)$/
 
 /** Printable, one line: it goes to an instrument as it stands. */
 const LINE = /^[\x20-\x7e]+$/
-const MOST_LINES = 40
+const MAX_LINES = 40
 const query = () => string().trim().max(120).matches(LINE, 'Only printable characters can be sent')
 const share = (name: string) => number().label(name).min(0).max(10)
 
@@ -41,7 +41,7 @@ export const ownProfile = object({
     }).noUnknown(true, UNKNOWN_FIELD),
   )
     .min(1)
-    .max(MOST_LINES)
+    .max(MAX_LINES)
     .required(),
   settings: array(
     object({
@@ -56,7 +56,7 @@ export const ownProfile = object({
       max: number().required(),
     }).noUnknown(true, UNKNOWN_FIELD),
   )
-    .max(MOST_LINES)
+    .max(MAX_LINES)
     .default([]),
 }).noUnknown(true, UNKNOWN_FIELD)
 export type OwnProfile = InferType<typeof ownProfile>

@@ -9,7 +9,7 @@ const SERIAL = /^[\p{L}\p{N} \-/.#()]*$/u
 
 const CLAIM_KINDS: readonly ClaimKind[] = ['about', 'under', 'over']
 /** More numbers than this in one complaint are a letter, not claims. */
-export const MOST_CLAIMS = 10
+export const MAX_CLAIMS = 10
 
 const claim = object({
   id: string().uuid().required(),
@@ -51,7 +51,7 @@ export const intakeBody = object({
     .required()
     .matches(SERIAL, 'Serial number: use letters, digits, space and - / . # ( ) only'),
   complaint: string().trim().label('Complaint').max(10_000).required(),
-  claims: array(claim.required()).label('Claims').max(MOST_CLAIMS).default([]),
+  claims: array(claim.required()).label('Claims').max(MAX_CLAIMS).default([]),
   accessories: string().trim().label('Accessories').max(2000).default(''),
   boxNote: string().trim().label('Note found in the packaging').max(10_000).default(''),
   mayDo: string().trim().label('Approved in advance').max(2000).default(''),
@@ -76,7 +76,7 @@ export const jobPatch = object({
     .min(1)
     .matches(SERIAL, 'Serial number: use letters, digits, space and - / . # ( ) only'),
   complaint: string().trim().label('Complaint').max(10_000).min(1),
-  claims: array(claim.required()).label('Claims').max(MOST_CLAIMS),
+  claims: array(claim.required()).label('Claims').max(MAX_CLAIMS),
   accessories: string().trim().label('Accessories').max(2000),
   boxNote: string().trim().label('Note found in the packaging').max(10_000),
   mayDo: string().trim().label('Approved in advance').max(2000),

@@ -4,7 +4,7 @@ import type { Measurement } from '#core/signal'
 import { UNKNOWN_FIELD } from './unknownField'
 
 /** Largest recording that is kept [bytes], and the size of the pieces in which it comes. */
-export const MOST_RECORDING_BYTES = 256 * 1024 * 1024
+export const MAX_RECORDING_BYTES = 256 * 1024 * 1024
 export const RECORDING_CHUNK_BYTES = 1024 * 1024
 
 /** What a recording was measured with; the same options give the same figures when it is opened again. */
@@ -29,7 +29,7 @@ export const newRecordingBody = object({
   bytes: number()
     .integer()
     .min(1)
-    .max(MOST_RECORDING_BYTES, 'Recording: limit 256 MB. A shorter one serves as well')
+    .max(MAX_RECORDING_BYTES, 'Recording: limit 256 MB. A shorter one serves as well')
     .required(),
   options: keptOptions.required(),
   measurement: mixed<Measurement>()

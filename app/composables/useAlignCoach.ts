@@ -33,7 +33,7 @@ import type { TrendPoint } from '../logic/trends'
 import { usePeakGuide } from './usePeakGuide'
 
 /** Rounds that say something of how the coils stand now; earlier ones were another evening. */
-const MOST_ROUNDS = 5
+const MAX_ROUNDS = 5
 /** Of a set that nobody said was switched on, so much is looked at [ms]. */
 const WATCHED_MS = 3_600_000
 /** Roles whose place is found by a maximum or a dip, not by a number. */
@@ -98,7 +98,7 @@ export function useAlignCoach(parts: CoachParts) {
   // For equal power over the band
   const rounds = computed(() => {
     const all = bandRounds(sheet(), state().step, run().history)
-    return all && { ...all, passes: all.passes.slice(-MOST_ROUNDS) }
+    return all && { ...all, passes: all.passes.slice(-MAX_ROUNDS) }
   })
   const moves = computed(() => {
     const made: CoilTurns[] = []

@@ -22,7 +22,7 @@ export interface BoardHands {
 }
 
 const PIN_PX = 13
-const MOST_SCALE = 6
+const MAX_SCALE = 6
 
 /**
  * A board that can be dragged, zoomed by wheel or pinch, with pins to be pressed and, while it is edited,
@@ -165,7 +165,7 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
   }
   function wheel(e: KonvaType.KonvaEventObject<WheelEvent>) {
     e.evt.preventDefault()
-    const next = Math.max(1, Math.min(MOST_SCALE, scene().view.scale * (e.evt.deltaY < 0 ? 1.2 : 1 / 1.2)))
+    const next = Math.max(1, Math.min(MAX_SCALE, scene().view.scale * (e.evt.deltaY < 0 ? 1.2 : 1 / 1.2)))
     hands.zoomed(next, scene().view.x, scene().view.y)
   }
   /** Two fingers: their distance is the scale. */
@@ -177,7 +177,7 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
     const now = Math.hypot(a.clientX - b.clientX, a.clientY - b.clientY)
     if (spread > 0)
       hands.zoomed(
-        Math.max(1, Math.min(MOST_SCALE, (scene().view.scale * now) / spread)),
+        Math.max(1, Math.min(MAX_SCALE, (scene().view.scale * now) / spread)),
         scene().view.x,
         scene().view.y,
       )

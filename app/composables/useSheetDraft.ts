@@ -9,7 +9,7 @@ import {
 } from '#core/sheet'
 
 /** Steps back that are remembered. */
-const MOST_UNDO = 100
+const MAX_UNDO = 100
 const PREFIX = 'diapason-sheet-draft-'
 const keyOf = (name: string) => `${PREFIX}${name}`
 /** Drafts of sheets that were never saved are kept apart from those of sheets that are there. */
@@ -111,7 +111,7 @@ export function useSheetDraft(name: string) {
   /** A change of any part; a plain copy, so that no form holds on to what is kept. */
   function change(part: Partial<ModelSheet>) {
     if (!draft.value) return
-    past.value = [...past.value, draft.value].slice(-MOST_UNDO)
+    past.value = [...past.value, draft.value].slice(-MAX_UNDO)
     future.value = []
     set(copy({ ...draft.value, ...part }))
   }

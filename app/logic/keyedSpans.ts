@@ -5,7 +5,7 @@ export interface KeyedSpan {
 }
 
 /** A touch of the key is no key-down. */
-const LEAST_KEYED_MS = 300
+const MIN_KEYED_MS = 300
 
 /**
  * Key-downs for the record: each once. Readings tell beginning and end by the clock of the gateway, alike on
@@ -17,7 +17,7 @@ export function newKeyedSpans(tell: (span: KeyedSpan) => void) {
   let fromMs: number | null = null
   let sawLive = false
   const close = (from: number, untilMs: number) => {
-    if (untilMs - from >= LEAST_KEYED_MS) tell({ fromMs: from, untilMs })
+    if (untilMs - from >= MIN_KEYED_MS) tell({ fromMs: from, untilMs })
   }
   return {
     /** what the readings say @param atMs of the gateway */

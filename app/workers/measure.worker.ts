@@ -15,10 +15,10 @@ const sourceOf = (file: File): ByteSource => ({
 })
 
 /** Longer ones are passed on as they came [samples]. */
-const MOST_ANNOTATED = 32_000_000
+const MAX_ANNOTATED = 32_000_000
 
 async function annotated(recording: Recording, measurement: Measurement): Promise<Blob> {
-  if (recording.sampleCount > MOST_ANNOTATED)
+  if (recording.sampleCount > MAX_ANNOTATED)
     throw new CoreError(
       'bad-recording',
       `${recording.file}: too long to be written again; pass on the original`,

@@ -13,7 +13,7 @@ export const USAGE =
   'measure -- FILE [--as am|fm|ssb|audio|auto] [--nominal-hz N] [--tone-hz ' +
   'N] [--spacing-hz 10000] [--channel-width-hz N] [--unmodulated-dbfs ' +
   'N] [--carrier-w P] [--reference-ppm N] [--rules R-US] [--json]'
-const MOST_DBFS = 120
+const MAX_DBFS = 120
 const MODES = ['am', 'fm', 'ssb', 'audio', 'auto'] as const
 const NUMBERS = {
   'nominal-hz': 'nominalHz',
@@ -92,7 +92,7 @@ function numberOf(name: string, text: string): number {
 /** A level against full scale is mostly negative. */
 function levelOf(name: string, text: string): number {
   const value = Number(text)
-  if (text.trim() === '' || !(Math.abs(value) <= MOST_DBFS)) fail(name, `"${text}" is not a level in dBFS`)
+  if (text.trim() === '' || !(Math.abs(value) <= MAX_DBFS)) fail(name, `"${text}" is not a level in dBFS`)
   return value
 }
 

@@ -83,7 +83,7 @@ export const STEPPED_PRESETS: readonly SteppedPreset[] = [
   },
 ]
 
-const MOST_STEPS = 200
+const MAX_STEPS = 200
 
 /**
  * Values to be set, in order, both ends included.
@@ -99,7 +99,7 @@ export function stepValues({
   if (!(
     Number.isInteger(steps) &&
     steps >= 2 &&
-    steps <= MOST_STEPS &&
+    steps <= MAX_STEPS &&
     Number.isFinite(from) &&
     Number.isFinite(to)
   ))

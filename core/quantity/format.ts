@@ -24,7 +24,7 @@ const DECIMALS_UNKNOWN: Record<string, number> = {
 }
 
 /** Digits beyond these mean nothing at a bench, however good the instrument. */
-const DECIMALS_MOST: Record<string, number> = {
+const MAX_DECIMALS: Record<string, number> = {
   'MHz': 7,
   'kHz': 3,
   'W': 3,
@@ -100,7 +100,7 @@ export function showMeasured(measured: Measured, quantity: Quantity, menu?: Menu
   const decimals =
     u === null
       ? (DECIMALS_UNKNOWN[info.shownUnit] ?? 2)
-      : Math.min(justifiedDecimals(u * info.perSi), DECIMALS_MOST[info.shownUnit] ?? 3)
+      : Math.min(justifiedDecimals(u * info.perSi), MAX_DECIMALS[info.shownUnit] ?? 3)
   return {
     value: `${measured.bound ? BOUND_SIGN[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
     unit: info.shownUnit,
@@ -130,7 +130,7 @@ export function showErrorHz(
 function showBound(bound: number, shownUnit: string, perSi: number): string | null {
   const inHz = shownUnit === 'MHz'
   const shown = inHz ? bound : bound * perSi
-  const most = inHz ? 1 : (DECIMALS_MOST[shownUnit] ?? 3)
+  const most = inHz ? 1 : (MAX_DECIMALS[shownUnit] ?? 3)
   if (Number(shown.toFixed(most)) === 0) return null
   const exponent = Math.floor(Math.log10(shown))
   const leadsWithOne = shown / 10 ** exponent < 2

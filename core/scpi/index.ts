@@ -1,6 +1,6 @@
 export { sameHeader } from './header'
 export {
-  MOST_BLOCK_BYTES,
+  MAX_BLOCK_BYTES,
   SCPI_ERRORS,
   blockHead,
   scpiBoolean,

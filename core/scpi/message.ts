@@ -116,7 +116,7 @@ export function scpiChannel(text: string): number | null {
 }
 
 /** The longest block that is taken from an instrument [bytes]. */
-export const MOST_BLOCK_BYTES = 4_000_000
+export const MAX_BLOCK_BYTES = 4_000_000
 
 /**
  * Head of a definite-length block.
@@ -130,7 +130,7 @@ export function blockHead(text: string): { readonly from: number; readonly lengt
   if (!(digits >= 1 && digits <= 9)) return 'none'
   if (text.length < 2 + digits) return null
   const length = Number(text.slice(2, 2 + digits))
-  return Number.isInteger(length) && /^\d+$/.test(text.slice(2, 2 + digits)) && length <= MOST_BLOCK_BYTES
+  return Number.isInteger(length) && /^\d+$/.test(text.slice(2, 2 + digits)) && length <= MAX_BLOCK_BYTES
     ? { from: 2 + digits, length }
     : 'none'
 }

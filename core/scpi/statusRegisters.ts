@@ -1,7 +1,7 @@
 import { SCPI_ERRORS, type ScpiErrorCode } from './message'
 
 /** Longest error queue; the last place then says that it ran over. */
-const MOST_ERRORS = 30
+const MAX_ERRORS = 30
 /** Bits of the event status register. Source: IEEE 488.2, 11.5.1.1 (from memory). */
 const BIT = { operationComplete: 1, query: 4, execution: 16, command: 32, powerOn: 128 } as const
 const ERROR_QUEUE_BIT = 4
@@ -22,8 +22,8 @@ export class StatusRegisters {
       ['-4', BIT.query],
     ])
     this.events |= byClass.get(text.slice(0, 2)) ?? BIT.execution
-    if (this.errors.length < MOST_ERRORS) this.errors.push(text)
-    else this.errors[MOST_ERRORS - 1] = SCPI_ERRORS['queue-overflow']
+    if (this.errors.length < MAX_ERRORS) this.errors.push(text)
+    else this.errors[MAX_ERRORS - 1] = SCPI_ERRORS['queue-overflow']
   }
 
   next(): string {

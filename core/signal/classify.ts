@@ -18,7 +18,7 @@ const ALIKE = 2
 const CARRIER_SHARE = 0.25
 const TONE_HZ = [150, 6000] as const
 /** A carrier that moves less than this is bare, hum and noise allowed for [Hz rms]. */
-const LEAST_MOVE_HZ = 8
+const MIN_MOVE_HZ = 8
 /**
  * Most of speech and the usual tones lie about here: deviation over it is an index to hold against a depth
  * [Hz].
@@ -72,6 +72,6 @@ function constantMode(series: Series, mean: number, noisePower: number): SignalM
         (noisePower / 2) * Math.min(1, (2 * FM_AUDIO_HZ) / series.rateHz),
     ) /
     mean ** 2
-  const isMoved = moves > Math.max(LEAST_MOVE_HZ ** 2, 0.5 * ofNoise)
+  const isMoved = moves > Math.max(MIN_MOVE_HZ ** 2, 0.5 * ofNoise)
   return isMoved && moves / TYPICAL_AUDIO_HZ ** 2 > varies ? 'fm' : 'am'
 }

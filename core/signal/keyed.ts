@@ -3,7 +3,7 @@ import type { ModeInput } from './modeInput'
 import { middlePart, part, shifted, type Series } from './series'
 import { peakFrequency } from './tone/lines'
 
-const MOST_PEAK_SAMPLES = 131_072
+const MAX_PEAK_SAMPLES = 131_072
 
 /** The part in which something is sent, without gaps. */
 export function keyedPart(channel: Series, noisePower: number): { series: Series; from: number } {
@@ -35,7 +35,7 @@ export function sentPart(channel: Series, noisePower: number): Series {
 
 /** The middle of a series, as much as one line is looked for in. */
 export function exactPeak(series: Series, startHz: number): number {
-  const { re, im, rateHz } = middlePart(series, MOST_PEAK_SAMPLES)
+  const { re, im, rateHz } = middlePart(series, MAX_PEAK_SAMPLES)
   return peakFrequency(re, im, rateHz, startHz)
 }
 

@@ -18,7 +18,7 @@ export interface Located {
 }
 
 /** A line near 0 Hz and this small, with nothing else, is the offset of a receiver and no signal. */
-const OFFSET_MOST = 10 ** (-40 / 10)
+const MAX_OFFSET = 10 ** (-40 / 10)
 const SILENCE = 1e-11
 /**
  * A set is looked for this far from its nominal frequency: half a raster. Further off it is told as such
@@ -56,7 +56,7 @@ export function locate(s: PowerSpectrum, nearHz: number | null, isReal: boolean)
   const onlyOffset =
     !isReal &&
     Math.abs(peakHz) < 3 * s.binHz &&
-    s.power[best]! * 2 < OFFSET_MOST &&
+    s.power[best]! * 2 < MAX_OFFSET &&
     !standsBeside(s, best, floor)
   const stands = total > SILENCE && s.power[best]! > threshold(s) * floor
   const kurtosis = s.kurtosis.subarray(Math.max(0, best - LOBE), best + LOBE + 1)

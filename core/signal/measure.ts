@@ -8,8 +8,8 @@ import { noteIf, type Note } from './result'
 import { loadFastTransforms } from './spectrum/fastFft'
 
 /** Samples of a channel that are kept, at most: the bound on memory, whatever is recorded. */
-const MOST_CHANNEL_SAMPLES = 8_000_000
-const LEAST_SAMPLES = 256
+const MAX_CHANNEL_SAMPLES = 8_000_000
+const MIN_SAMPLES = 256
 
 /**
  * Measures a recording: health, carrier, modulation, spectrum, each with its uncertainty and a reason where
@@ -28,13 +28,12 @@ export async function measureRecording(
   await loadFastTransforms()
   const isAudio = options.as === 'audio' || (options.as === 'auto' && recording.kind === 'audio')
   const factor = isAudio ? 1 : Math.max(1, Math.floor(recording.sampleRateHz / CHANNEL_RATE_HZ))
-  const count = Math.min(recording.sampleCount, MOST_CHANNEL_SAMPLES * factor)
+  const count = Math.min(recording.sampleCount, MAX_CHANNEL_SAMPLES * factor)
   // That nothing was sent cannot be said of so little.
-  if (count < LEAST_SAMPLES)
+  if (count < MIN_SAMPLES)
     throw new CoreError(
       'bad-recording',
-      `${recording.file}: samples: ${count} are too few ` +
-        `to measure anything; ${LEAST_SAMPLES} are needed`,
+      `${recording.file}: samples: ${count} are too few ` + `to measure anything; ${MIN_SAMPLES} are needed`,
     )
   const beginning = `Only the first ${(count / recording.sampleRateHz).toFixed(0)} s are measured.`
   const early: Note[] = [

@@ -19,7 +19,7 @@ import { bandPower, effectiveBandwidth, type PowerSpectrum } from './spectrum/po
 import { occupiedBandwidth } from './spectrum/spectrumFigures'
 
 /** So much of the channel has to be keyed: less holds no figure [samples]. */
-const LEAST_KEYED = 512
+const MIN_KEYED = 512
 /** Further from the nominal frequency than half a raster it is another channel [Hz]. */
 const OFF_NOMINAL_HZ = 5000
 /** The signal itself is looked for this far from its strongest line [Hz]. */
@@ -168,12 +168,12 @@ function measureChannel(
 
 /** @throws {CoreError} bad-recording: something is sent, too short to read anything of it */
 function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
-  if (re.length >= LEAST_KEYED) return
+  if (re.length >= MIN_KEYED) return
   const ms = (samples: number) => ((1000 * samples) / rateHz).toFixed(1)
   throw new CoreError(
     'bad-recording',
     `${file}: length: the longest unbroken transmission leaves ` +
-      `${ms(re.length)} ms to measure, ${ms(LEAST_KEYED)} ms are needed`,
+      `${ms(re.length)} ms to measure, ${ms(MIN_KEYED)} ms are needed`,
   )
 }
 

@@ -16,7 +16,7 @@ export const NO_PICTURES: SignalPictures = {
   products: [],
 }
 /** Points that a picture has at most. */
-const MOST_POINTS = 2000
+const MAX_POINTS = 2000
 const DRIFT_POINTS = 300
 const CLASSES = 80
 const HISTOGRAM_SAMPLES = 100_000
@@ -34,7 +34,7 @@ export function spectrumPicture(
     Math.max(0, Math.round((ownHz - SPAN_HZ - s.fromHz) / s.binHz)),
     Math.min(s.power.length, Math.round((ownHz + SPAN_HZ - s.fromHz) / s.binHz)),
   ]
-  const group = Math.max(1, Math.ceil((to - from) / MOST_POINTS))
+  const group = Math.max(1, Math.ceil((to - from) / MAX_POINTS))
   const count = Math.floor((to - from) / group)
   const offsetHz = Float64Array.from(
     { length: count },
@@ -49,7 +49,7 @@ export function spectrumPicture(
 }
 
 /** Channels to either side that are looked at. */
-const MOST_CHANNELS = 44
+const MAX_CHANNELS = 44
 
 /** Where the power lands, channel by channel. */
 export function channelPicture(
@@ -59,7 +59,7 @@ export function channelPicture(
 ): SignalPictures['channels'] {
   const half = spacingHz / 2
   const own = Math.max(bandPower(s, ownHz - half, ownHz + half), 1e-30)
-  return Array.from({ length: 2 * MOST_CHANNELS + 1 }, (_, k) => (k - MOST_CHANNELS) * spacingHz)
+  return Array.from({ length: 2 * MAX_CHANNELS + 1 }, (_, k) => (k - MAX_CHANNELS) * spacingHz)
     .filter(o => holds(s, ownHz + o - half, ownHz + o + half))
     .map(offsetHz => ({
       offsetHz,

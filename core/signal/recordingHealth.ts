@@ -4,7 +4,7 @@ import { noteIf, ratioToDb, type Health, type Note, type UncertaintyOf } from '.
 import type { Located } from './locate'
 
 /** Mirrors weaker than this are below what the moments of a recording tell [dB]. */
-const LEAST_IMAGE_DBC = -62
+const MIN_IMAGE_DBC = -62
 /** A signal whose mirror lies on itself says nothing about I and Q [Hz]. */
 const APART_HZ = 600
 /**
@@ -46,7 +46,7 @@ export function recordingHealth(
   const apart = isIq && Math.abs(found.peakHz) > 0.75 * occupiedHz + APART_HZ
   const imbalance = apart ? imbalanceOf(raw) : null
   const imageDbc = imbalance ? Math.max(ratioToDb(imbalance.imageRatio), -90) : null
-  const corrects = imageDbc !== null && imageDbc > LEAST_IMAGE_DBC && !raw.overload
+  const corrects = imageDbc !== null && imageDbc > MIN_IMAGE_DBC && !raw.overload
   const removes =
     !offsetIsOwn && Math.abs(found.peakHz) > OFFSET_APART_HZ && dcOffset ** 2 > OFFSET_SEEN * found.peakPower
   const health: Health = {

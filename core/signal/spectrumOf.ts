@@ -36,12 +36,12 @@ const STRANGER_HZ = 5000
 const COVERAGE = 2
 /** The mask is looked at in steps about as wide as this [Hz]. */
 const MASK_STEP_HZ = 150
-const MOST_ORDER = 5
+const MAX_ORDER = 5
 
 /** Of real samples the frequency is the one on the air, and so are its multiples. */
 function harmonicsOf(spectrum: PowerSpectrum, carrierHz: number, carrierPower: number): HarmonicFigure[] {
   const half = Math.max(5000, 3 * spectrum.rbwHz)
-  return Array.from({ length: MOST_ORDER - 1 }, (_, k) => k + 2)
+  return Array.from({ length: MAX_ORDER - 1 }, (_, k) => k + 2)
     .filter(order => holds(spectrum, order * carrierHz - half, order * carrierHz + half))
     .map(order => ({
       order,

@@ -31,7 +31,7 @@ const BENCH_DAYS: Record<Stage, number> = {
 }
 const DAY_MS = 86_400_000
 /** A calendar is not looked through further than this. */
-const MOST_DAYS = 800
+const MAX_DAYS = 800
 
 const dayBefore = (isoDay: string, days = 1) =>
   new Date(Date.parse(isoDay) - days * DAY_MS).toISOString().slice(0, 10)
@@ -67,7 +67,7 @@ export function latestStartFor(
 ): string {
   let day = promisedOn
   let left = benchDays
-  for (let i = 0; i < MOST_DAYS && (left > 0 || isBlocked(day, blocked)); i++) {
+  for (let i = 0; i < MAX_DAYS && (left > 0 || isBlocked(day, blocked)); i++) {
     day = dayBefore(day)
     if (!isBlocked(day, blocked)) left--
   }

@@ -6,7 +6,7 @@ import type { Soak } from './soak'
 /** A soak is logged every five to fifteen minutes (common practice). */
 export const LOG_EVERY_MS = 10 * 60_000
 /** More than this lost during a soak is a fault (common practice) [dB]. */
-const MOST_DROP_DB = 0.5
+const MAX_DROP_DB = 0.5
 
 export interface SoakReading {
   readonly atMs: number
@@ -64,7 +64,7 @@ export function soakLog(sheet: ModelSheet, events: readonly JobEvent[], soak: So
     readings,
     dropDb,
     driftHz: carriers.length > 1 ? carriers.at(-1)! - carriers[0]! : null,
-    fades: dropDb !== null && dropDb < -MOST_DROP_DB,
+    fades: dropDb !== null && dropDb < -MAX_DROP_DB,
     nextDueMs: (readings.at(-1)?.atMs ?? soak.begun.atMs) + (readings.length > 0 ? LOG_EVERY_MS : 0),
   }
 }

@@ -1,7 +1,7 @@
 import { hashOf } from '#core/circuit'
 
 /** Cores of a real set stand anywhere when they stand right; at most this far from the middle [turns]. */
-const MOST_TURNS = 0.6
+const MAX_TURNS = 0.6
 
 /**
  * How much further in a core stands under the hand than its electrical position says.
@@ -12,7 +12,7 @@ export function coreOffset(seed: number | null, designator: string): number {
     ? 0
     : Math.round(
         20 *
-          MOST_TURNS *
+          MAX_TURNS *
           hashOf(
             seed,
             700,

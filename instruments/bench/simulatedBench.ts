@@ -41,7 +41,7 @@ interface Plugged {
 const LOOK_S = 0.02
 const TRACE_EVERY_S = 0.5
 /** An hour and more of a forgotten session is enough. */
-const MOST_TRACE = 20_000
+const MAX_TRACE = 20_000
 /** The instruments of this bench err the same whatever set stands before them. */
 const INSTRUMENT_SEED = 6762
 /** Current limit that a sensible bench sets: above what the set draws when keyed. */
@@ -263,7 +263,7 @@ export class SimulatedBench {
   }
 
   private tracePoint(): void {
-    if (this.trace.length >= MOST_TRACE) return
+    if (this.trace.length >= MAX_TRACE) return
     const { values, junctionC, channelHz } = truthOf(this.state)
     this.trace.push({
       atS: this.sessionS(),

@@ -23,7 +23,7 @@ const RETRY_AFTER_MS = 500
 const ASK_ERRORS_EVERY = 50
 const NO_ERROR = /^[+-]?0\b/
 /** More errors than this after one line are not told. */
-const MOST_ERRORS = 5
+const MAX_ERRORS = 5
 
 export interface InstrumentConfig {
   readonly id: string
@@ -110,7 +110,7 @@ export class InstrumentLink {
       : (await line.send(text), '')
     const tookMs = performance.now() - startedMs
     const errors: string[] = []
-    for (let i = 0; raw !== null && i < MOST_ERRORS; i++) {
+    for (let i = 0; raw !== null && i < MAX_ERRORS; i++) {
       const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
       if (NO_ERROR.test(error)) break
       errors.push(error.slice(0, 200))
@@ -209,11 +209,11 @@ function blockOf(raw: string): Buffer | null {
   return head === null || head === 'none' ? null : Buffer.from(raw.slice(head.from), 'latin1')
 }
 
-const MOST_TRACE = 4096
+const MAX_TRACE = 4096
 
 /** Numbers of a block of 32-bit floats, least significant byte first; null = it cannot be that. */
 function floatsOf(block: Buffer): number[] | null {
-  if (block.length === 0 || block.length % 4 !== 0 || block.length / 4 > MOST_TRACE) return null
+  if (block.length === 0 || block.length % 4 !== 0 || block.length / 4 > MAX_TRACE) return null
   const values = Array.from(new Float32Array(Uint8Array.from(block).buffer))
   return values.every(Number.isFinite) ? values : null
 }

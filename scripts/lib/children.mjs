@@ -5,7 +5,7 @@ import { ROOT } from './paths.mjs'
 
 const RESTART_AFTER_MS = 300
 const RESTART_WINDOW_MS = 60_000
-const MOST_RESTARTS = 5
+const MAX_RESTARTS = 5
 
 /** Long-running processes of one launcher: their log lines go to a file each, and all end together. */
 export class Children {
@@ -28,7 +28,7 @@ export class Children {
       if (this.stopping) return
       const now = Date.now()
       deaths.push(now)
-      if (deaths.filter(at => now - at < RESTART_WINDOW_MS).length > MOST_RESTARTS) return onDeath(name, code)
+      if (deaths.filter(at => now - at < RESTART_WINDOW_MS).length > MAX_RESTARTS) return onDeath(name, code)
       setTimeout(() => this.stopping || this.launch(name, file, env, again), RESTART_AFTER_MS)
     }
     this.launch(name, file, env, again)

@@ -23,7 +23,7 @@ import { dayAndTime, itemWords } from '#shared/words/runWords'
 import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
 import { compareTable, heading, list, words } from './blocks'
-import { MOST_ON_PAPER, type PaperPhoto } from './photos'
+import { MAX_ON_PAPER, type PaperPhoto } from './photos'
 
 export type Copy = 'owner' | 'shop'
 
@@ -187,7 +187,7 @@ function bandPictures({ sheet }: Handover, { compared }: JobState): Content[] {
 function photoPages(photos: readonly PaperPhoto[]): Content[] {
   if (photos.length === 0) return []
   return [
-    heading(photos.length === MOST_ON_PAPER ? `Photos, the first ${MOST_ON_PAPER}` : 'Photos'),
+    heading(photos.length === MAX_ON_PAPER ? `Photos, the first ${MAX_ON_PAPER}` : 'Photos'),
     ...photos.map((p): Content => ({
       unbreakable: true,
       margin: [0, 0, 0, 8],

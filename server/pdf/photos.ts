@@ -11,14 +11,12 @@ export interface PaperPhoto {
 }
 
 /** More photos than this make a paper that nobody reads; the others stay on the job. */
-export const MOST_ON_PAPER = 12
+export const MAX_ON_PAPER = 12
 const LONGEST_EDGE = 900
 
 /** The photos of a job, the oldest first, made small enough for paper one after the other. */
 export async function paperPhotos(jobId: string): Promise<PaperPhoto[]> {
-  const photos = (await selectAttachments(pool, jobId))
-    .filter(a => a.kind === 'photo')
-    .slice(0, MOST_ON_PAPER)
+  const photos = (await selectAttachments(pool, jobId)).filter(a => a.kind === 'photo').slice(0, MAX_ON_PAPER)
   const made: PaperPhoto[] = []
   for (const photo of photos) made.push({ name: photo.name, about: photo.about, dataUrl: await drawn(photo) })
   return made

@@ -13,7 +13,7 @@ import { baseSheets } from './sheetBook'
 /** Jobs handed over that the bench page still lists; the others are found by search. */
 const LISTED_AWAY = 6
 const ALL_DONE = Object.fromEntries(STAGES.map(s => [s, true])) as Record<Stage, boolean>
-const MOST_KEPT = 1000
+const MAX_KEPT = 1000
 
 /** What follows from the events of a job, without the job itself. */
 type Standing = Omit<JobSummary, 'job' | 'model' | 'kind' | 'warmUp'> & {
@@ -43,7 +43,7 @@ export async function benchList(): Promise<JobSummary[]> {
     pool,
     changed.map(j => j.id),
   )
-  if (kept.size > MOST_KEPT) kept.clear()
+  if (kept.size > MAX_KEPT) kept.clear()
   const nowMs = Date.now()
   const summaries = here.map(job => {
     const standing = changed.includes(job)

@@ -14,7 +14,7 @@ const TAKEN: Readonly<Record<string, string>> = {
  * A small file can claim to be enormous: more pixels than any camera has are refused before they are
  * unpacked.
  */
-const MOST_PIXELS = 60_000_000
+const MAX_PIXELS = 60_000_000
 const LONGEST_EDGE = 2560
 const THUMBNAIL_EDGE = 360
 
@@ -39,7 +39,7 @@ export async function keptPicture(upload: Buffer): Promise<Picture> {
         'whatever its name says. Use JPEG, PNG or WebP.',
     )
   try {
-    const upright = sharp(upload, { limitInputPixels: MOST_PIXELS, failOn: 'error' }).rotate()
+    const upright = sharp(upload, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate()
     const { data, info } = await upright
       .clone()
       .resize({ width: LONGEST_EDGE, height: LONGEST_EDGE, fit: 'inside', withoutEnlargement: true })

@@ -10,11 +10,11 @@ import { everyRuleSet } from './rules'
 import { baseSheets } from './sheetBook'
 
 /** A set that came more often than this is shown by its last visits. */
-const MOST_SHOWN = 10
+const MAX_SHOWN = 10
 
 /** What a set was here for before, each time with how it was left. */
 export async function earlierJobs(sheetId: string, serial: string): Promise<EarlierJob[]> {
-  const jobs = await selectJobsOfSet(pool, sheetId, serial, MOST_SHOWN)
+  const jobs = await selectJobsOfSet(pool, sheetId, serial, MAX_SHOWN)
   const [events, rules, baseOf] = await Promise.all([
     selectEvents(
       pool,

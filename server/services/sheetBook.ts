@@ -13,7 +13,7 @@ export interface OfSheet {
 
 /** Revisions never change, so whoever has read one may keep it; any process can read it anew. */
 const kept = new Map<string, ModelSheet>()
-const MOST_KEPT = 300
+const MAX_KEPT = 300
 
 /**
  * One revision of a sheet, shipped or written here; undefined = the newest.
@@ -26,7 +26,7 @@ export async function requireSheet(db: Db, id: string, revision?: number): Promi
   const key = `${id}@${wanted}`
   const sheet = kept.get(key) ?? (await selectRevision(db, id, wanted))
   if (!sheet) throw new CoreError('unknown-sheet', `sheet "${id}" revision ${wanted} not found`)
-  if (kept.size > MOST_KEPT) kept.clear()
+  if (kept.size > MAX_KEPT) kept.clear()
   kept.set(key, sheet)
   return sheet
 }

@@ -29,9 +29,9 @@ export interface BandChartData {
 }
 
 /** A plan with so many named entries is a list of bands, with more a raster. */
-const MOST_BANDS = 12
+const MAX_BANDS = 12
 /** A plan with more channels than this is drawn over frequency. */
-const MOST_CHANNELS = 60
+const MAX_CHANNELS = 60
 
 /**
  * Power and frequency error over the band, before and after, in the units shown. Rows of one mode, power and
@@ -91,9 +91,9 @@ const isOfMain = (s: SetState, { main }: ModelSheet) => s.mode === main.mode && 
 
 function axisOf(sheet: ModelSheet): BandAxis {
   const { names, channelsHz } = channelPlan(sheet.planId)
-  if (names && names.length <= MOST_BANDS)
+  if (names && names.length <= MAX_BANDS)
     return { title: 'band', ticks: names.map((label, i) => ({ at: i + 1, label })), joined: false }
-  if (channelsHz.length > MOST_CHANNELS) return { title: 'MHz', ticks: null, joined: true }
+  if (channelsHz.length > MAX_CHANNELS) return { title: 'MHz', ticks: null, joined: true }
   return {
     title: 'channel',
     ticks: [1, 10, 20, 30, 40].filter(c => c <= channelsHz.length).map(at => ({ at, label: String(at) })),

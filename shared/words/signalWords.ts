@@ -4,7 +4,7 @@ import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '#core/si
 import { sentence } from './sentence'
 
 /** More than this in the next channel is no number to hold against a limit of microwatts [W]. */
-const MOST_SAID_W = 0.01
+const MAX_SAID_W = 0.01
 const percent = (ratio: number, digits = 1) => `${(100 * ratio).toFixed(digits)} %`
 
 /** The verdict in one or two sentences: what is gravest, and where the power lands. */
@@ -69,7 +69,7 @@ export function adjacentLimitWords(rules: RuleSet, carrierW: number | null): str
 }
 
 function untoldWords({ watts, mostW }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
-  const inTotal = watts < MOST_SAID_W ? `, ${microwatts(watts)} in total` : ''
+  const inTotal = watts < MAX_SAID_W ? `, ${microwatts(watts)} in total` : ''
   return (
     `Adjacent channel, ${microwatts(mostW)} max.: cannot tell. ` +
     `Receiver noise or another station is included in the reading${inTotal}.`

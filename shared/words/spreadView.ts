@@ -16,7 +16,7 @@ export interface SpreadLine {
 }
 
 /** Sets of a model that a spread needs before it says anything. */
-export const LEAST_SETS = 5
+export const MIN_SETS = 5
 /** The picture ends here; a set further out is drawn at its edge. */
 const EDGE = 6
 
@@ -26,7 +26,7 @@ const EDGE = 6
  */
 export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): SpreadLine[] {
   return cells
-    .filter(c => c.count >= LEAST_SETS && c.p75 > c.p25)
+    .filter(c => c.count >= MIN_SETS && c.p75 > c.p25)
     .map(c => {
       const quantity = c.quantity as Quantity
       const point = sheet.matrix.find(p => p.id === c.pointId)

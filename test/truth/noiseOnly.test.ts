@@ -7,7 +7,7 @@ const RATE_HZ = 48_000
 const SECONDS = 0.5
 const EACH = 100
 /** Chance of a signal where there is none: stated in docs/formats. */
-const MOST_FALSE = 5
+const MAX_FALSE = 5
 
 const sinc = (x: number) => (x === 0 ? 1 : Math.sin(Math.PI * x) / (Math.PI * x))
 
@@ -39,5 +39,5 @@ it('of a thousand recordings of noise in ten shapes, five at most are taken for 
       if (measurement.signalPresent) wrong.push(`${name} ${seed}`)
     }
   }
-  expect(wrong.length, wrong.join(', ')).toBeLessThanOrEqual(MOST_FALSE)
+  expect(wrong.length, wrong.join(', ')).toBeLessThanOrEqual(MAX_FALSE)
 })

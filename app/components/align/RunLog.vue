@@ -16,7 +16,7 @@ const emit = defineEmits<{
   strike: [eventId: string, reason: string]
   strikeReading: [readingId: string, reason: string]
 }>()
-const MOST = 200
+const MAX = 200
 const all = ref(false)
 const striking = ref<{ id: string; isReading: boolean } | null>(null)
 const struckReadings = computed(
@@ -30,7 +30,7 @@ const struck = computed(
   () =>
     new Map(props.events.flatMap(e => (e.kind === 'event-struck' ? [[e.eventId, e.reason] as const] : []))),
 )
-const shown = computed(() => [...props.events].reverse().slice(0, all.value ? undefined : MOST))
+const shown = computed(() => [...props.events].reverse().slice(0, all.value ? undefined : MAX))
 const totals = computed(() => keyDownTotals(props.events))
 const minutes = (s: number) => (s < 100 ? `${s.toFixed(0)} s` : `${(s / 60).toFixed(1)} min`)
 function strike(reason: string) {
@@ -85,7 +85,7 @@ function strike(reason: string) {
           </li>
         </ol>
         <p v-if="events.length === 0" class="quiet">No entries yet.</p>
-        <v-btn v-if="!all && events.length > MOST" height="44" @click="all = true"
+        <v-btn v-if="!all && events.length > MAX" height="44" @click="all = true"
           >All {{ events.length }} entries</v-btn
         >
       </v-card-text>

@@ -9,7 +9,7 @@ import {
   type ClaimQuantity,
 } from '#core/claims'
 import { MODES, type Mode } from '#core/rules'
-import { MOST_CLAIMS } from '#shared/job'
+import { MAX_CLAIMS } from '#shared/job'
 
 /** Numbers in the complaint, so that the as-found readings can settle them. */
 const claims = defineModel<Claim[] | undefined>({ required: true })
@@ -106,7 +106,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
       </p>
     </div>
     <p v-if="failure" class="problem" role="alert">{{ failure }}</p>
-    <button v-if="(claims ?? []).length < MOST_CLAIMS" type="button" @click="add">Add claim</button>
+    <button v-if="(claims ?? []).length < MAX_CLAIMS" type="button" @click="add">Add claim</button>
   </fieldset>
 </template>
 

@@ -10,9 +10,9 @@ import { arrowPoints, fitted } from '~/logic/photoPlace'
 const props = defineProps<{ photo: Attachment }>()
 const emit = defineEmits<{ arrow: [arrow: Arrow] }>()
 const host = ref<HTMLDivElement | null>(null)
-const MOST_HEIGHT_SHARE = 0.6
+const MAX_HEIGHT_SHARE = 0.6
 /** A slip of the finger is no arrow [of the picture]. */
-const LEAST_ARROW = 0.015
+const MIN_ARROW = 0.015
 let stage: Konva.Stage | null = null
 let image: HTMLImageElement | null = null
 
@@ -22,7 +22,7 @@ function draw() {
   const place = fitted(
     { width: photo.width!, height: photo.height!, rotation: photo.rotation },
     host.value.clientWidth,
-    innerHeight * MOST_HEIGHT_SHARE,
+    innerHeight * MAX_HEIGHT_SHARE,
   )
   stage?.destroy()
   stage = new Konva.Stage({ container: host.value, width: place.stageWidth, height: place.stageHeight })
@@ -87,7 +87,7 @@ function listen(on: Konva.Stage, group: Konva.Group, place: { width: number; hei
         x2: ratio(to.x, place.width),
         y2: ratio(to.y, place.height),
       }
-      if (Math.hypot(arrow.x2 - arrow.x1, arrow.y2 - arrow.y1) > LEAST_ARROW) emit('arrow', arrow)
+      if (Math.hypot(arrow.x2 - arrow.x1, arrow.y2 - arrow.y1) > MIN_ARROW) emit('arrow', arrow)
     }
     ghost?.destroy()
     from = ghost = null

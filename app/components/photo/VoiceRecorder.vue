@@ -4,7 +4,7 @@ import { onBeforeUnmount, ref } from 'vue'
 
 /** A short spoken note, for when both hands are in the set. */
 const emit = defineEmits<{ done: [recording: Blob, name: string] }>()
-const MOST_S = 180
+const MAX_S = 180
 const seconds = ref<number | null>(null)
 const problem = ref<string | null>(null)
 let recorder: MediaRecorder | null = null
@@ -31,7 +31,7 @@ async function start() {
     seconds.value = 0
     clock = setInterval(() => {
       seconds.value = (seconds.value ?? 0) + 1
-      if (seconds.value >= MOST_S) stop()
+      if (seconds.value >= MAX_S) stop()
     }, 1000)
   } catch {
     problem.value = 'No microphone, or this browser may not use it.'

@@ -12,7 +12,7 @@ import {
 import ReplayChart from './ReplayChart.vue'
 
 /** Looking back at a finished case. */
-const MOST_ROWS = 8
+const MAX_ROWS = 8
 const LEAD_S = 20
 const props = defineProps<{ session: PracticeSession; night: boolean }>()
 const review = computed(() => props.session.review!)
@@ -51,10 +51,10 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
         </ul>
         <h2>Out of tolerance</h2>
         <ul>
-          <li v-for="o in review.outside.slice(0, MOST_ROWS)" :key="o.rowId + o.quantity">
+          <li v-for="o in review.outside.slice(0, MAX_ROWS)" :key="o.rowId + o.quantity">
             {{ o.row }}: {{ outsideWords(o) }}
           </li>
-          <li v-if="review.outside.length > MOST_ROWS">and {{ review.outside.length - MOST_ROWS }} more</li>
+          <li v-if="review.outside.length > MAX_ROWS">and {{ review.outside.length - MAX_ROWS }} more</li>
           <li v-if="review.outside.length === 0">Everything on its sheet is within tolerance.</li>
         </ul>
       </section>

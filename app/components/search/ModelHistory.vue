@@ -3,7 +3,7 @@ import { computed, onMounted, shallowRef, watch } from 'vue'
 import { causeOf } from '#core/diagnose'
 import type { ModelSheet } from '#core/sheet'
 import type { ModelHistory } from '#shared/search'
-import { LEAST_SETS, spreadLines } from '#shared/words/spreadView'
+import { MIN_SETS, spreadLines } from '#shared/words/spreadView'
 import SpreadChart from './SpreadChart.vue'
 
 /** What every set of a model has told so far: typical faults, and the spread of its as-found values. */
@@ -35,7 +35,7 @@ watch(() => [props.sheet.id, props.jobId], read)
       </p>
       <SpreadChart v-if="lines.length > 0" :lines="lines" :night="night" :own="jobId !== null" />
       <p v-else class="quiet">
-        The spread of as-found values is shown from {{ LEAST_SETS }} measured sets of the model.
+        The spread of as-found values is shown from {{ MIN_SETS }} measured sets of the model.
       </p>
     </template>
   </section>

@@ -7,7 +7,7 @@ import type { Evidence, Observable, Soft } from './observable'
  */
 const UNDISTURBED = 0.93
 /** No outcome is impossible: catalogues are incomplete, and people err when they choose an answer. */
-const LEAST = 0.01
+const MIN = 0.01
 /** Share of faults that no cause of the catalogue describes. */
 const UNKNOWN_PRIOR_SHARE = 0.04
 
@@ -46,7 +46,7 @@ function spread(shows: Expectation, outcomes: readonly string[], outcome: string
   const named = Object.values(shows).reduce((a, b) => a + b, 0)
   const others = outcomes.filter(o => shows[o] === undefined).length
   const raw = shows[outcome] ?? (others > 0 ? Math.max(0, 1 - named) / others : 0)
-  return LEAST + (1 - LEAST * outcomes.length) * raw
+  return MIN + (1 - MIN * outcomes.length) * raw
 }
 
 /** Probability of uncertain evidence under a cause: its shares weigh the outcomes. */

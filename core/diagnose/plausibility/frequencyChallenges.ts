@@ -3,9 +3,9 @@ import { expandedUncertainty, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** No crystal is further off its reference (common practice: beyond it a digit is wrong) [ppm]. */
-const REFERENCE_MOST_PPM = 200
+const MAX_REFERENCE_PPM = 200
 /** No locked set is further off its channel [Hz]. */
-const CARRIER_MOST_HZ = 5000
+const MAX_CARRIER_HZ = 5000
 
 /**
  * Frequencies of a row that no crystal produces: a mistyped number, with the forms that would be plausible
@@ -17,7 +17,7 @@ export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
     const nominalHz =
       quantity === 'carrierHz' ? carrierNominal(row) : (row.askedOf(quantity)?.nominalHz ?? null)
     if (!reading || nominalHz === null) return []
-    const mostHz = quantity === 'carrierHz' ? CARRIER_MOST_HZ : nominalHz * REFERENCE_MOST_PPM * 1e-6
+    const mostHz = quantity === 'carrierHz' ? MAX_CARRIER_HZ : nominalHz * MAX_REFERENCE_PPM * 1e-6
     if (Math.abs(reading.value - nominalHz) <= mostHz) return missingDigits(reading, quantity, row)
     const other = quantity === 'carrierHz' ? otherPlan(row, reading.value, nominalHz) : []
     if (other.length > 0) return other
@@ -55,7 +55,7 @@ function otherPlan(row: RowUnderDoubt, readHz: number, nominalHz: number): Chall
   const plan = CHANNEL_PLANS.find(
     p =>
       p.id !== row.sheet.planId &&
-      Math.abs((p.channelsHz[channel - 1] ?? Infinity) - readHz) <= CARRIER_MOST_HZ,
+      Math.abs((p.channelsHz[channel - 1] ?? Infinity) - readHz) <= MAX_CARRIER_HZ,
   )
   return plan ? [{ rule: 'P12', quantity: 'carrierHz', readHz, channel, planName: plan.name, nominalHz }] : []
 }

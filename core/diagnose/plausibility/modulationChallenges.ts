@@ -12,7 +12,7 @@ const CLEAN_RATIO = 4.6
  * A mean that rises less than this is no sign of anything: carriers move under modulation (general trade
  * knowledge).
  */
-const LEAST_SHOWN = 1.2
+const MIN_SHOWN = 1.2
 /** A trough from here on is at the bottom. */
 const FULL_TROUGH = 0.97
 /** 0.2 to 1.3 typed as per cent. */
@@ -62,7 +62,7 @@ function againstCarrier(row: RowUnderDoubt): Challenge[] {
     mean &&
     depth &&
     depth.value <= 1 &&
-    mean.value - bound(mean) > Math.max(mostMeanW!, LEAST_SHOWN * carrierW)
+    mean.value - bound(mean) > Math.max(mostMeanW!, MIN_SHOWN * carrierW)
   )
     out.push({
       rule: 'P05',

@@ -5,7 +5,7 @@ import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
  * Mean RF above this share of the whole set's DC input is a wrong reading (from memory): a ceiling by the
  * class of the stage, no set reaches it; class E 85 to 90 % in the stage itself.
  */
-const MOST_EFFICIENCY = { saturated: 0.85, linear: 0.65 }
+const MAX_EFFICIENCY = { saturated: 0.85, linear: 0.65 }
 /**
  * A whole AM or SSB set makes 35 to 50 % (common practice); from here on up to the ceiling it is worth a
  * word.
@@ -63,7 +63,7 @@ function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
   if (inputW === null || mean.bound === 'at-most') return []
   const { mode } = row.conditions
   const isLinear = mode === 'USB' || mode === 'LSB'
-  const mostRatio = isLinear ? MOST_EFFICIENCY.linear : MOST_EFFICIENCY.saturated
+  const mostRatio = isLinear ? MAX_EFFICIENCY.linear : MAX_EFFICIENCY.saturated
   const leastW = mean.value - bound(mean)
   if (leastW > mostRatio * inputW)
     return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]

@@ -12,9 +12,9 @@ export const FULL_DEPTH = 0.98
  * Valve output above this share of the plate input is a wrong reading: class C reaches 75 to 80 % (from
  * memory).
  */
-const MOST_PLATE_EFFICIENCY = 0.85
+const MAX_PLATE_EFFICIENCY = 0.85
 /** However uncertain, a carrier that was read is this much of its reading at least [ratio]. */
-const LEAST_CARRIER = 0.1
+const MIN_CARRIER = 0.1
 const bound = (r: Reading) => expandedUncertainty(r) ?? 0
 
 /**
@@ -50,8 +50,8 @@ function plateEfficiency(row: RowUnderDoubt): Challenge[] {
   const [output, plate] = [readingIn(row, 'powerW'), readingIn(row, 'plateA')]
   if (!output || !plate || row.sheet.plateV === undefined) return []
   const inputW = row.sheet.plateV * (plate.value + bound(plate))
-  return output.value - bound(output) > MOST_PLATE_EFFICIENCY * inputW
-    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, mostRatio: MOST_PLATE_EFFICIENCY }]
+  return output.value - bound(output) > MAX_PLATE_EFFICIENCY * inputW
+    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, mostRatio: MAX_PLATE_EFFICIENCY }]
     : []
 }
 
@@ -90,7 +90,7 @@ function headroom(row: RowUnderDoubt): Challenge[] {
   if (!depth || carrierW === null || pepMostW === null || !(carrierW > 0) || row.conditions.mode !== 'AM')
     return []
   // A carrier that reads high by its own uncertainty leaves less headroom than there is.
-  const mostRatio = Math.sqrt(pepMostW / Math.max(carrierW - row.carrierBoundW, LEAST_CARRIER * carrierW)) - 1
+  const mostRatio = Math.sqrt(pepMostW / Math.max(carrierW - row.carrierBoundW, MIN_CARRIER * carrierW)) - 1
   // A carrier above that PEP is no matter of the depth meter: ALC holds SSB, or the regulator does not hold
   // AM.
   return mostRatio > 0 && depth.value - bound(depth) > mostRatio

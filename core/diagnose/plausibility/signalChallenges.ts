@@ -21,7 +21,7 @@ const SIGNAL_TO_NOISE: Readonly<Record<ReceiverTest['criterion'], number>> = {
   'signal-noise-10': 9,
 }
 /** Deviation without a tone that is still noise and hum of a healthy set (common practice) [Hz]. */
-const RESIDUAL_MOST_HZ = 100
+const MAX_RESIDUAL_HZ = 100
 const boundOf = (r: Reading) => expandedUncertainty(r) ?? 0
 const BARE: GeneratorModulation = { kind: 'none' }
 const SPEECH_TEST: ReceiverTest = { modulation: BARE, criterion: 'sinad-12', bandwidthHz: SPEECH_HZ }
@@ -105,7 +105,7 @@ export function signalChallenges(row: RowUnderDoubt): Challenge[] {
   if (row.conditions.toneHz !== null || row.conditions.mode !== 'FM') return out
   for (const quantity of ['deviationPositiveHz', 'deviationNegativeHz'] as const) {
     const reading = readingIn(row, quantity)
-    if (reading && reading.value - boundOf(reading) > RESIDUAL_MOST_HZ)
+    if (reading && reading.value - boundOf(reading) > MAX_RESIDUAL_HZ)
       out.push({ rule: 'P37', quantity, readHz: reading.value })
   }
   return out

@@ -3,9 +3,9 @@ import { bytesSource, sliceSource, type ByteSource } from './byteSource'
 import { badRecording } from './recording'
 
 const BLOCK = 512
-const MOST_MEMBERS = 200
+const MAX_MEMBERS = 200
 /** A ZIP is unpacked in memory: what would come out larger than this is refused before it is unpacked. */
-const MOST_UNPACKED_BYTES = 1024 * 1024 * 1024
+const MAX_UNPACKED_BYTES = 1024 * 1024 * 1024
 
 /**
  * The members of a tar archive, where they lie in it; nothing is copied. POSIX ustar: name, octal size at
@@ -14,7 +14,7 @@ const MOST_UNPACKED_BYTES = 1024 * 1024 * 1024
  */
 export async function tarMembers(source: ByteSource): Promise<ByteSource[]> {
   const members: ByteSource[] = []
-  for (let at = 0; at + BLOCK <= source.size && members.length < MOST_MEMBERS;) {
+  for (let at = 0; at + BLOCK <= source.size && members.length < MAX_MEMBERS;) {
     const header = await source.read(at, BLOCK)
     if (header.every(b => b === 0)) break
     if (!checksumHolds(header)) throw badRecording(source.name, 'archive', `byte ${at} is not a tar header`)
@@ -49,18 +49,18 @@ const baseName = (path: string) => path.slice(path.lastIndexOf('/') + 1)
  * @throws {CoreError} bad-recording: damaged, or larger unpacked than memory should hold
  */
 export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
-  if (source.size > MOST_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'is larger than 1 GB')
+  if (source.size > MAX_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'is larger than 1 GB')
   const bytes = await source.read(0, source.size)
   const { unzip } = await import('fflate')
   let unpacked = 0
   const wanted = (file: { name: string; originalSize: number }) =>
-    /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MOST_UNPACKED_BYTES
+    /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MAX_UNPACKED_BYTES
   const files = await new Promise<Unzipped>((done, fail) => {
     unzip(bytes, { filter: wanted }, (error, data) =>
       error ? fail(badRecording(source.name, 'archive', 'is damaged, or not a ZIP file')) : done(data),
     )
   })
-  if (unpacked > MOST_UNPACKED_BYTES)
+  if (unpacked > MAX_UNPACKED_BYTES)
     throw badRecording(source.name, 'archive', 'would unpack to more than 1 GB')
   return Object.entries(files).map(([name, data]) => bytesSource(baseName(name), data))
 }

@@ -15,8 +15,8 @@ export interface ScopePreview {
   readonly sampleRateHz: number
 }
 
-const MOST_BYTES = 256 * 1024 * 1024
-const MOST_HEADER_LINES = 200
+const MAX_BYTES = 256 * 1024 * 1024
+const MAX_HEADER_LINES = 200
 const LOOKED_AT = 50
 const PREFIXES: Readonly<Record<string, number>> = {
   '': 1,
@@ -48,7 +48,7 @@ export async function openScopeCsv(
   preview?: ScopePreview,
   kind: 'audio' | 'real' | 'auto' = 'auto',
 ): Promise<Recording> {
-  if (source.size > MOST_BYTES)
+  if (source.size > MAX_BYTES)
     throw badRecording(source.name, 'data', 'a table of more than 256 MB: export it as WAV or binary')
   const lines = await linesOf(source, source.size)
   const found = preview ?? previewOf(source.name, lines, true)
@@ -84,8 +84,8 @@ function previewOf(file: string, lines: readonly string[], whole: boolean): Scop
   for (const separator of [';', '\t', ',', ' ']) {
     const comma =
       separator !== ',' &&
-      lines.slice(0, MOST_HEADER_LINES).some(l => /\d,\d/.test(l)) &&
-      !lines.slice(0, MOST_HEADER_LINES).some(l => /\d\.\d/.test(l))
+      lines.slice(0, MAX_HEADER_LINES).some(l => /\d,\d/.test(l)) &&
+      !lines.slice(0, MAX_HEADER_LINES).some(l => /\d\.\d/.test(l))
     const cells = (line: string) => line.split(separator)
     const isRow = (line: string) =>
       cells(line).length >= 2 &&
@@ -93,7 +93,7 @@ function previewOf(file: string, lines: readonly string[], whole: boolean): Scop
         .slice(0, 2)
         .every(c => Number.isFinite(numberIn(c, comma)))
     const first = lines
-      .slice(0, MOST_HEADER_LINES)
+      .slice(0, MAX_HEADER_LINES)
       .findIndex((line, i) => isRow(line) && isRow(lines[i + 1] ?? '') && isRow(lines[i + 2] ?? ''))
     if (first < 0) continue
     const headerLines = lines.slice(0, first)

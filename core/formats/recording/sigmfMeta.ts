@@ -25,8 +25,8 @@ export interface SigmfMeta {
 type Fields = Readonly<Record<string, unknown>>
 
 const DATATYPE = /^([cr])(f32|f64|i32|i16|u16|i8|u8)(?:_(le|be))?$/
-const MOST_META_BYTES = 16 * 1024 * 1024
-const MOST_RATE_HZ = 1e11
+const MAX_META_BYTES = 16 * 1024 * 1024
+const MAX_RATE_HZ = 1e11
 
 /** @throws {CoreError} bad-recording, by field */
 export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
@@ -60,7 +60,7 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
 }
 
 function parseJson(file: string, bytes: Uint8Array): Fields {
-  if (bytes.length > MOST_META_BYTES)
+  if (bytes.length > MAX_META_BYTES)
     throw badRecording(file, 'metadata', `${bytes.length} bytes are not metadata`)
   let parsed: unknown
   try {
@@ -100,7 +100,7 @@ function datatypeOf(file: string, global: Fields): { complex: boolean; type: Sam
 function rateOf(file: string, global: Fields): number {
   const rate = global['core:sample_rate']
   if (rate === undefined || rate === null) throw badRecording(file, 'core:sample_rate', 'is missing')
-  if (typeof rate !== 'number' || !(rate > 0 && rate <= MOST_RATE_HZ))
+  if (typeof rate !== 'number' || !(rate > 0 && rate <= MAX_RATE_HZ))
     throw badRecording(file, 'core:sample_rate', `${JSON.stringify(rate).slice(0, 40)} is not a sample rate`)
   return rate
 }

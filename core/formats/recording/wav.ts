@@ -8,7 +8,7 @@ const FLOAT = 3
 const EXTENSIBLE = 0xfffe
 /** A recorder that never came to the end leaves one of these as the size of the data. */
 const NEVER_FIXED = [0, 0xffffffff, 0x7fffffff] as const
-const MOST_CHUNKS = 1000
+const MAX_CHUNKS = 1000
 
 interface Header {
   readonly format: number
@@ -32,7 +32,7 @@ export async function openWav(source: ByteSource, monoIs: 'audio' | 'real' = 'au
   if (!(is(riff, 0, 'RIFF') || rf64) || !is(riff, 8, 'WAVE'))
     throw badRecording(source.name, 'header', 'is not that of a WAV file')
   let header: Header | null = null
-  for (let at = 12, n = 0; at + 8 <= source.size && n < MOST_CHUNKS; n++) {
+  for (let at = 12, n = 0; at + 8 <= source.size && n < MAX_CHUNKS; n++) {
     const head = await source.read(at, 8)
     const size = new DataView(head.buffer, head.byteOffset, 8).getUint32(4, true)
     if (is(head, 0, 'fmt ')) header = parseFormat(source.name, await source.read(at + 8, Math.min(size, 40)))

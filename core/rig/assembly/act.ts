@@ -14,7 +14,7 @@ export interface ActionResult {
   readonly motion: SlugMotion | null
 }
 
-const MOST_V = 300
+const MAX_V = 300
 /** A trimmer in the place of a fixed capacitor: the fixed value +/-30 % (K22). */
 const FITTED_SPAN = 0.3
 
@@ -34,7 +34,7 @@ export function act(state: RigState, action: RigAction): ActionResult {
       return done({ ...state, stimulus: { ...state.stimulus, ...action.stimulus } })
     case 'surroundings': {
       const { supplyV } = action.surroundings
-      if (supplyV !== undefined && !(supplyV >= 0 && supplyV <= MOST_V))
+      if (supplyV !== undefined && !(supplyV >= 0 && supplyV <= MAX_V))
         throw new CoreError('out-of-range', `supply ${supplyV} V`)
       return done({ ...state, surroundings: { ...state.surroundings, ...action.surroundings } })
     }

@@ -19,13 +19,13 @@ export interface EnvelopeFigures {
 
 /** Samples a second of the sampled period: lines up to +/-64 kHz. */
 const RATE = 131_072
-const MOST = 16_384
+const MAX = 16_384
 
 /** @returns one period: that of the greatest common divisor of the tones, in whole hertz */
 export function cycleOf(emission: Emission): Cycle {
   const tones: readonly Tone[] = emission.kind === 'none' ? [] : emission.tones
   const step = tones.reduce((g, { hz }) => gcd(g, Math.max(1, Math.round(hz))), 0) || 1000
-  const n = Math.min(MOST, 2 ** Math.ceil(Math.log2(Math.max(256, RATE / step))))
+  const n = Math.min(MAX, 2 ** Math.ceil(Math.log2(Math.max(256, RATE / step))))
   const re = new Float64Array(n)
   const im = new Float64Array(n)
   const wave = waveform(emission)

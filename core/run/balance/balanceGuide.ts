@@ -11,10 +11,10 @@ export interface BalanceMove {
 }
 
 /** Nobody turns a core further in one go [turns]. */
-const MOST_TURN = 0.5
+const MAX_TURN = 0.5
 /** Places tried for the distance of the two circuits, up to so many halves of the band. */
 const PLACES = 150
-const MOST_APART = 3
+const MAX_APART = 3
 /** Aimed at, of the limit: what a hand of 20 % and a reading leave must still be inside. */
 const AIM_SHARE = 0.3
 
@@ -60,13 +60,13 @@ export function balanceMove(
   }
 }
 
-const held = (turns: number) => Math.max(-MOST_TURN, Math.min(MOST_TURN, turns))
+const held = (turns: number) => Math.max(-MAX_TURN, Math.min(MAX_TURN, turns))
 
 /** The smallest distance that is flat enough, since distance costs power; the flattest one when none is. */
 function leastApart(line: LineUp, halfBand: number, aimDb: number): number {
   let best = { apart: 0, spreadDb: Infinity }
   for (let i = 0; i <= PLACES; i++) {
-    const apart = (MOST_APART * halfBand * i) / PLACES
+    const apart = (MAX_APART * halfBand * i) / PLACES
     const spreadDb = passSpread(readBand({ ...line, common: 0, apart }, halfBand))
     if (spreadDb <= aimDb) return apart
     if (spreadDb < best.spreadDb) best = { apart, spreadDb }

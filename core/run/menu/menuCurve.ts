@@ -31,7 +31,7 @@ export interface MenuProposal {
 /** One careful step when the curve is not known: about half a watt near 4 W at 0.12 W a step. */
 const FIRST_STEP = 4
 /** Past the readings at most this many times the span that has been seen. */
-const MOST_BEYOND = 1.5
+const MAX_BEYOND = 1.5
 
 /**
  * The largest code whose value, with the instrument's bound, stays below the limit.
@@ -95,7 +95,7 @@ function above(points: readonly MenuReading[], goal: MenuGoal, fits: (v: number)
   const law = rootLaw(points.at(-2)!, last)
   const most = Math.min(
     goal.maxCode,
-    last.code + Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (last.code - points[0]!.code))),
+    last.code + Math.max(FIRST_STEP, Math.round(MAX_BEYOND * (last.code - points[0]!.code))),
   )
   for (let code = most; code > last.code; code--)
     if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }
@@ -112,7 +112,7 @@ function below(
   const law = rootLaw(first, points[1]!)
   const least = Math.max(
     minCode,
-    first.code - Math.max(FIRST_STEP, Math.round(MOST_BEYOND * (points.at(-1)!.code - first.code))),
+    first.code - Math.max(FIRST_STEP, Math.round(MAX_BEYOND * (points.at(-1)!.code - first.code))),
   )
   for (let code = first.code - 1; code >= least; code--)
     if (fits(law(code))) return { code, expected: law(code), why: 'beyond' }

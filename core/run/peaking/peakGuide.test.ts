@@ -15,7 +15,7 @@ import {
 } from './index'
 
 const RATE_HZ = 10
-const MOST_S = 300
+const MAX_S = 300
 const CENTRE_HZ = 27_800_000
 const lossDb = (q: number, turns: number) =>
   -10 *
@@ -50,7 +50,7 @@ function byHand(r: Random): Peaked {
     guide = guided(guide, t, Math.round((needle * 10 ** ((0.05 * gauss()) / 10)) / step) * step)
     return guide.looks.length > looks ? guide.looks.at(-1)!.word : null
   }
-  while (t < MOST_S) {
+  while (t < MAX_S) {
     const word = tick()
     if (word === null) continue
     if (word === 'stop') return { lossDb: lossDb(q, turns), seconds: t, movements, found: true }

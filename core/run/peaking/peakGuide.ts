@@ -42,8 +42,8 @@ export function resumedGuide(guide: PeakGuide): PeakGuide {
  * A hand takes this long to turn, a needle this long to follow [s]; longer than the last it is not waited
  * for.
  */
-const LEAST_S = 3.2
-const MOST_S = 8
+const MIN_S = 3.2
+const MAX_S = 8
 /** The needle has arrived when over the averaged stretch it moves less than this [dB/s]. */
 const AVERAGE_S = 1.8
 const ARRIVED_DB_PER_S = 0.045
@@ -74,10 +74,10 @@ export function guided(guide: PeakGuide, atS: number, value: number): PeakGuide 
     last: value,
     step: change > 0 ? Math.min(guide.step, change) : guide.step,
   }
-  if (atS - sinceS < LEAST_S) return seen
+  if (atS - sinceS < MIN_S) return seen
   const last = since.filter(s => s.atS > atS - AVERAGE_S)
   const { levelDb, slope } = levelOf(last)
-  if (Math.abs(slope) > ARRIVED_DB_PER_S && atS - sinceS < MOST_S) return seen
+  if (Math.abs(slope) > ARRIVED_DB_PER_S && atS - sinceS < MAX_S) return seen
   return { ...seen, ...decided(seen, atS, levelDb), since: [], sinceS: atS }
 }
 

@@ -35,7 +35,7 @@ export const peakKey = ({ quantity, seek }: Pick<PeakedQuantity, 'quantity' | 's
 /** One S-unit is nominally 6 dB (C25). */
 const DB_PER_S = 6
 /** Least level that a logarithm can be taken of. */
-const LEAST = 1e-12
+const MIN = 1e-12
 /** A reading of each scale as a power. */
 const POWER_OF: Readonly<Record<PeakedQuantity['scale'], (value: number) => number>> = {
   'decibel': value => 10 ** (value / 10),
@@ -51,7 +51,7 @@ const POWER_OF: Readonly<Record<PeakedQuantity['scale'], (value: number) => numb
  */
 export function peakLevel({ scale, seek }: PeakedQuantity, value: number): number {
   const level = POWER_OF[scale](value)
-  return seek === 'smallest' ? 1 / Math.max(LEAST, level) : Math.max(LEAST, level)
+  return seek === 'smallest' ? 1 / Math.max(MIN, level) : Math.max(MIN, level)
 }
 
 /** What a step could be peaked on now, the step's own quantity first: of those that are read. */

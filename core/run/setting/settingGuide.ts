@@ -32,7 +32,7 @@ const REST_S = 1.4
 /** A turn shows when the value moved more than this share. */
 const MOVED_SHARE = 0.012
 /** Further than this the last movement says nothing any more. */
-const MOST_TURNS = 8
+const MAX_TURNS = 8
 const KEPT_S = 6
 /** A needle that creeps on without having left its rest is still coming from the same turn [s]. */
 const GAP_S = 0.8
@@ -69,7 +69,7 @@ export function settingAdvice(
   const before = guide.rests.at(-2)
   if (!before) return { kind: 'first-touch', need, ofLastTurn: null }
   const ratio = (window.aim - now.value) / (now.value - before.value)
-  if (Math.abs(ratio) > MOST_TURNS) return { kind: 'no-effect', need, ofLastTurn: null }
+  if (Math.abs(ratio) > MAX_TURNS) return { kind: 'no-effect', need, ofLastTurn: null }
   return { kind: 'turn', need, ofLastTurn: ratio }
 }
 

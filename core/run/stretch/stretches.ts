@@ -14,7 +14,7 @@ export interface Stretch {
 }
 
 /** So many readings tell noise and drift of a stretch; before them no step is looked for. */
-const LEAST_KNOWN = 5
+const MIN_KNOWN = 5
 /** Noise and drift are told by the readings of so long before [ms]. */
 const LOOK_BACK_MS = 30_000
 /** A step is a reading so many standard deviations beside where drift leads. */
@@ -23,7 +23,7 @@ const STEP_SIGMAS = 6
  * Scatter that is taken for granted although a display may hide it [ratio of the reading]: a counter's last
  * digit, a needle.
  */
-const LEAST_SCATTER_RATIO = { frequency: 1e-8, other: 1e-3 }
+const MIN_SCATTER_RATIO = { frequency: 1e-8, other: 1e-3 }
 
 /**
  * Cuts a stream of readings into undisturbed stretches: where the circumstances change, and where a reading
@@ -35,8 +35,8 @@ const LEAST_SCATTER_RATIO = { frequency: 1e-8, other: 1e-3 }
 export function stretches(samples: readonly WatchedSample[], quantity: Quantity): Stretch[] {
   const leastRatio =
     quantity === 'carrierHz' || quantity === 'referenceHz'
-      ? LEAST_SCATTER_RATIO.frequency
-      : LEAST_SCATTER_RATIO.other
+      ? MIN_SCATTER_RATIO.frequency
+      : MIN_SCATTER_RATIO.other
   const out: WatchedSample[][] = []
   for (const sample of samples) {
     const now = out.at(-1)
@@ -58,7 +58,7 @@ export function currentStretch(
 
 function isStep(before: readonly WatchedSample[], next: WatchedSample, leastRatio: number): boolean {
   const known = before.filter(s => s.atMs >= next.atMs - LOOK_BACK_MS)
-  if (known.length < LEAST_KNOWN) return false
+  if (known.length < MIN_KNOWN) return false
   const { predicted, sigma } = extrapolated(known, next.atMs, leastRatio * Math.abs(next.value))
   return Math.abs(next.value - predicted) > STEP_SIGMAS * sigma
 }

@@ -35,9 +35,9 @@ export interface DriftFit {
 }
 
 /** A line takes three readings, the curve six. */
-const LEAST_SAMPLES = { line: 3, curve: 6 }
+const MIN_SAMPLES = { line: 3, curve: 6 }
 /** Over less than this nothing can be told about minutes [s]. */
-const LEAST_SPAN_S = 60
+const MIN_SPAN_S = 60
 const TAU_S = { least: 30, most: 7200, steps: 48 }
 /** Near the longest time constant the curve is a straight line. */
 const STRAIGHT_SHARE = 0.6
@@ -60,7 +60,7 @@ const CORRELATED = 2.5
  * Readings of a counter that shows hertz scatter by at least so much, whatever three of them show [Hz]: half
  * a digit, rectangular.
  */
-const LEAST_SCATTER_HZ = 0.29
+const MIN_SCATTER_HZ = 0.29
 
 /**
  * Warm-up drift by least squares: for each time constant the other numbers are linear, and the best time
@@ -80,10 +80,9 @@ export function fitDrift(samples: readonly DriftSample[]): DriftFit | null {
     throw new CoreError('not-a-number', 'a sample of the drift is no number')
   const usable = withoutLoneGroups(samples)
   const [first, last] = [usable[0], usable.at(-1)]
-  if (!first || !last || usable.length < LEAST_SAMPLES.line || last.atS - first.atS < LEAST_SPAN_S)
-    return null
+  if (!first || !last || usable.length < MIN_SAMPLES.line || last.atS - first.atS < MIN_SPAN_S) return null
   const line = fitLine(usable)
-  const curve = usable.length < LEAST_SAMPLES.curve ? null : fitCurve(usable, line)
+  const curve = usable.length < MIN_SAMPLES.curve ? null : fitCurve(usable, line)
   return curve ?? line
 }
 
@@ -104,7 +103,7 @@ function fitLine(samples: readonly DriftSample[]): Fit {
   const slope = t.reduce((a, v, i) => a + v * y[i]!, 0) / stt
   const misfit = t.reduce((a, v, i) => a + (y[i]! - slope * v) ** 2, 0)
   const freedom = samples.length - groupsOf(samples).size - 1
-  const scatterHz = Math.max(LEAST_SCATTER_HZ, Math.sqrt(misfit / Math.max(1, freedom)))
+  const scatterHz = Math.max(MIN_SCATTER_HZ, Math.sqrt(misfit / Math.max(1, freedom)))
   return {
     kind: 'line',
     settlesHz: null,
@@ -133,7 +132,7 @@ function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
   // What is left about the curve follows a pattern: there is more than one time constant. How it moves now is
   // told by its last part, and no end.
   const several =
-    Math.sqrt(variance) > LEAST_SCATTER_HZ &&
+    Math.sqrt(variance) > MIN_SCATTER_HZ &&
     residualCorrelation(samples, best) > CORRELATED / Math.sqrt(samples.length)
   if (several) return fitLine(lastPart(samples))
   const straight = best.tauS > TAU_S.most * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.most * 0.999)
@@ -155,9 +154,9 @@ function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
 /** The last third, or as much as a line over a minute takes. */
 function lastPart(samples: readonly DriftSample[]): readonly DriftSample[] {
   const lastS = samples.at(-1)!.atS
-  const fromS = Math.min(lastS - LEAST_SPAN_S, lastS - (lastS - samples[0]!.atS) / 3)
+  const fromS = Math.min(lastS - MIN_SPAN_S, lastS - (lastS - samples[0]!.atS) / 3)
   const tail = withoutLoneGroups(samples.filter(s => s.atS >= fromS))
-  return tail.length >= LEAST_SAMPLES.line ? tail : samples
+  return tail.length >= MIN_SAMPLES.line ? tail : samples
 }
 
 /**

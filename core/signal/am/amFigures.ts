@@ -1,8 +1,8 @@
 import { meanPower, middlePart, envelopeOf, type Series } from '../series'
-import { distortionOf, linesOfCycle, complexCycle, withoutNoiseLines, LEAST_CYCLES } from '../tone/cycle'
+import { distortionOf, linesOfCycle, complexCycle, withoutNoiseLines, MIN_CYCLES } from '../tone/cycle'
 import { lineAmplitude } from '../tone/lines'
 import { ratioToDb, type AmFigures } from '../result'
-import { MOST_AVERAGED, sinadOf, withoutTone } from '../audio/sinad'
+import { MAX_AVERAGED, sinadOf, withoutTone } from '../audio/sinad'
 import { AM_AUDIO_HZ, againstBare, bareCarrier, referenceNotes, type AmInput, type AmResult } from './amInput'
 import { cycleNoise, limitsOf, uncertaintyOf } from './amUncertainty'
 import { amWaveform } from './amWaveform'
@@ -21,7 +21,7 @@ const SINAD_FROM_HZ = 20
  */
 export function amFigures(input: AmInput): AmResult {
   const { modulated, toneHz, hum } = input
-  const steady = toneHz !== null && (toneHz * modulated.re.length) / modulated.rateHz >= LEAST_CYCLES
+  const steady = toneHz !== null && (toneHz * modulated.re.length) / modulated.rateHz >= MIN_CYCLES
   if (!steady) return amWaveform({ ...input, toneHz: null })
   const cycle = withTone(input, toneHz)
   if (hum < HUM_SEEN * cycle.meanEnvelope || cycle.values.depthSynchronous !== null) return cycle
@@ -52,7 +52,7 @@ function withTone(input: AmInput, toneHz: number): AmResult {
   const drawn = drawnEnvelope(cycle, Math.sqrt((noisePower * cycle.noiseGain) / 2))
   const { mean, envelope, inPhase } = drawn
   const apart = withoutTone(
-    envelopeSeries(middlePart(modulated, MOST_AVERAGED), drawn),
+    envelopeSeries(middlePart(modulated, MAX_AVERAGED), drawn),
     modulated.rateHz,
     toneHz,
   )

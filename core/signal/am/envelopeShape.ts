@@ -9,7 +9,7 @@ const FLANK_LOW = 0.12
 const FLANK_HIGH = 0.72
 /** A sine that just touches zero passes below a hundredth for 4.5 % of the time. */
 const LIKE_A_SINE = 0.06
-const LEAST_POINTS = 24
+const MIN_POINTS = 24
 
 /** Least squares of a + b cos + c sin through the flanks of a cycle; null when it has none. */
 export function fitFlanks(envelope: Float64Array, crest: number): FlankFit | null {
@@ -32,7 +32,7 @@ export function fitFlanks(envelope: Float64Array, crest: number): FlankFit | nul
     v[2]! += y * s
     points++
   }
-  if (points < LEAST_POINTS) return null
+  if (points < MIN_POINTS) return null
   const solved = solve3(m, v)
   return solved && { mean: solved[0], swing: Math.hypot(solved[1], solved[2]) }
 }

@@ -9,10 +9,10 @@ import { sinadOf, withoutTone } from './sinad'
 /** Voice band of a SINAD [Hz] (common practice: 300 to 3400). */
 export const VOICE_HZ = [300, 3400] as const
 const LOWEST_HZ = 20
-const MOST_HARMONICS = 10
+const MAX_HARMONICS = 10
 const SILENCE_DBFS = -100
 /** The tone must stand out of its own noise by this much to be one [dB]. */
-const LEAST_SNR_DB = 3
+const MIN_SNR_DB = 3
 
 /**
  * One tone of sound: fundamental, distortion, noise (TIA-603 usage, from memory). SINAD over the whole band
@@ -32,7 +32,7 @@ export function audioFigures(
   const window = hann(ac.length)
   const at = (hz: number) => lineAmplitude(lineAt(ac, null, window.values, window.sum, hz / rateHz))
   const fundamental = at(tone.hz)
-  const harmonics = Array.from({ length: MOST_HARMONICS - 1 }, (_, k) => (k + 2) * tone.hz)
+  const harmonics = Array.from({ length: MAX_HARMONICS - 1 }, (_, k) => (k + 2) * tone.hz)
     .filter(hz => hz < 0.49 * rateHz)
     .map(at)
   const apart = withoutTone(ac, rateHz, tone.hz)
@@ -184,6 +184,6 @@ function standsOut(x: Float64Array, rateHz: number, toneHz: number): boolean {
   const floor = noiseFloor(spectrum)
   return (
     peak > floor * (4 + 12 / Math.sqrt(spectrum.segments) + 20 / spectrum.segments) &&
-    ratioToDb(peak / floor) > LEAST_SNR_DB
+    ratioToDb(peak / floor) > MIN_SNR_DB
   )
 }

@@ -9,17 +9,17 @@ export interface Beat {
   readonly differenceHz: number
 }
 
-const LEAST_HZ = 50
+const MIN_HZ = 50
 /** Nearer than this two tones are one that beats: they are told apart by their envelope [bins]. */
 const APART_BINS = 4
 const WITHIN_DB = 30
 /** Distortion of a receiver is weaker than this against its tone. */
-const HARMONIC_MOST = 0.1
+const MAX_HARMONIC = 0.1
 
 /** A weaker tone at a multiple of the other is its distortion, not a second tone. */
 function isHarmonic(hz: number, ofHz: number, binHz: number, powerRatio: number): boolean {
   const order = Math.round(hz / ofHz)
-  return order >= 2 && powerRatio < HARMONIC_MOST && Math.abs(hz - order * ofHz) < APART_BINS * order * binHz
+  return order >= 2 && powerRatio < MAX_HARMONIC && Math.abs(hz - order * ofHz) < APART_BINS * order * binHz
 }
 
 /**
@@ -34,7 +34,7 @@ export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   const { power, fromHz, binHz } = averaged
   const floor = noiseFloor(averaged)
   const peaks: number[] = []
-  for (let k = Math.ceil((LEAST_HZ - fromHz) / binHz); k < power.length - 1; k++) {
+  for (let k = Math.ceil((MIN_HZ - fromHz) / binHz); k < power.length - 1; k++) {
     if (power[k]! > power[k - 1]! && power[k]! >= power[k + 1]! && power[k]! > 30 * floor) peaks.push(k)
   }
   peaks.sort((a, b) => power[b]! - power[a]!)

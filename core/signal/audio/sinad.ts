@@ -6,7 +6,7 @@ import { takeOut } from '../tone/withoutLines'
 import { ratioToDb } from '../result'
 
 /** Averages over more than this would tell nothing new. */
-export const MOST_AVERAGED = 2 ** 19
+export const MAX_AVERAGED = 2 ** 19
 
 /** A series with its tone taken out. */
 export interface ToneApart {
@@ -20,8 +20,8 @@ export interface ToneApart {
 
 /** The middle of a long series. */
 export function middleOf(x: Float64Array): Float64Array {
-  const from = Math.max(0, Math.floor((x.length - MOST_AVERAGED) / 2))
-  return x.subarray(from, from + MOST_AVERAGED)
+  const from = Math.max(0, Math.floor((x.length - MAX_AVERAGED) / 2))
+  return x.subarray(from, from + MAX_AVERAGED)
 }
 
 /** Takes a tone out of a series by its own line, and its mean as well. */

@@ -13,7 +13,7 @@ const MEAN_BY_WEIGHTS = 1.1
 const PHASE_FLOOR_HZ = 1e-6
 const MEAN_FLOOR_HZ = 1e-5
 /** Points in which a drift is fitted: more cost time and tell nothing. */
-const MOST_POINTS = 400
+const MAX_POINTS = 400
 
 /** A carrier in a channel: its frequency there, how sure, and how it moved. */
 export interface CarrierInChannel {
@@ -98,7 +98,7 @@ export function carrierByFrequency(
 
 /** Means of neighbours, so that a long recording is fitted as quickly as a short one. */
 function thinned(times: Float64Array, hz: Float64Array): { times: Float64Array; hz: Float64Array } {
-  const group = Math.ceil(hz.length / MOST_POINTS)
+  const group = Math.ceil(hz.length / MAX_POINTS)
   const mean = (x: Float64Array) =>
     Float64Array.from(
       { length: Math.floor(x.length / Math.max(1, group)) },

@@ -21,14 +21,14 @@ export interface NoiseUnder {
 }
 
 /** The middle that is looked at. */
-const MOST_SAMPLES = 131_072
-const MOST_TRANSFORMED = 8192
+const MAX_SAMPLES = 131_072
+const MAX_TRANSFORMED = 8192
 /** Below this the carrier itself was followed [Hz]. */
 const LOWEST_HZ = 60
 
 /** Across a carrier that stands still at phase zero. */
 export function noiseAcross(still: Series, audioHz: number): NoiseUnder {
-  const { im, rateHz } = middlePart(still, MOST_SAMPLES)
+  const { im, rateHz } = middlePart(still, MAX_SAMPLES)
   const carrier = Math.max(meanPower(still), 1e-30)
   return {
     inAudio: weighed(im, rateHz, audioHz, () => 1),
@@ -42,7 +42,7 @@ export function noiseAcross(still: Series, audioHz: number): NoiseUnder {
  * across it.
  */
 export function noiseAlong(series: Series, audioHz: number): NoiseUnder {
-  const middle = middlePart(series, MOST_SAMPLES)
+  const middle = middlePart(series, MAX_SAMPLES)
   const size = envelopeOf(middle)
   const mean = Math.max(size.reduce((a, b) => a + b, 0) / Math.max(1, size.length), 1e-15)
   const changes = size.map(y => y / mean - 1)
@@ -60,7 +60,7 @@ function weighed(
   highestHz: number,
   weight: (hz: number) => number,
 ): number {
-  const size = Math.min(powerOfTwoTo(x.length), MOST_TRANSFORMED)
+  const size = Math.min(powerOfTwoTo(x.length), MAX_TRANSFORMED)
   if (size < 64) return 0
   const { power, fromHz, binHz } = spectrumOfSamples(x, null, rateHz, size)
   let sum = 0

@@ -14,7 +14,7 @@ const REACH_HZ = 40_000
 const STEP_HZ = 1250
 const WIDTH_HZ = 2500
 /** What is weaker than this does no harm to the figures [ratio of power], and may be splatter. */
-const LEAST = 1e-4
+const MIN = 1e-4
 /** Splatter is alike on both sides: a side this much stronger than its mirror holds a stranger [ratio]. */
 const UNLIKE = 4
 /** No spurious line of a set is as strong as this [dB]. */
@@ -61,9 +61,9 @@ export function besideOf(
       const alike = here < TWIN * mirror && mirror < TWIN * here
       const stranger =
         away > OWN_HZ &&
-        here > LEAST * own &&
+        here > MIN * own &&
         ((here > UNLIKE * mirror && !isOneSided) || (here > BEHIND_GAP * gap && !alike))
-      gap = Math.min(gap, Math.max(here, (LEAST * own) / BEHIND_GAP))
+      gap = Math.min(gap, Math.max(here, (MIN * own) / BEHIND_GAP))
       if (stranger) found.push({ offsetHz: side * away, db: ratioToDb(here / own) })
     }
   }

@@ -4,7 +4,7 @@ import type { ChannelPlan } from './channelPlan'
 
 /** A block is at least this many times as long as the filter, so that little of it is taken twice. */
 const TIMES_FILTER = 8
-const LEAST_NARROW = 64
+const MIN_NARROW = 64
 
 /**
  * One bin of the wide transform that passes: where it comes to lie in the narrow one, and what the filter
@@ -45,7 +45,7 @@ export class ChannelFilter {
     private readonly isReal: boolean,
   ) {
     const { factor } = plan
-    let narrowSize = LEAST_NARROW
+    let narrowSize = MIN_NARROW
     while (narrowSize * factor < TIMES_FILTER * taps.length) narrowSize *= 2
     this.wide = fastTransformOf(narrowSize * factor)
     this.narrow = fastTransformOf(narrowSize)

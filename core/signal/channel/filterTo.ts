@@ -16,7 +16,7 @@ export interface Channel {
 /** A neighbour and its sidebands begin this far before its middle [Hz]. */
 const NEIGHBOUR_HZ = 5000
 /** No channel is made narrower than this on either side: voice needs it [Hz]. */
-const LEAST_PASS_HZ = 5000
+const MIN_PASS_HZ = 5000
 /** The filter needs this much more than it passes. */
 const SKIRT = 1.15
 const KEPT_RATE_HZ = 48_000
@@ -40,7 +40,7 @@ export function filteredTo(
   readonly edgeRatio: number
 } {
   const nearest = beside.reduce((m, b) => Math.min(m, Math.abs(b.offsetHz)), Infinity)
-  const passHz = widthHz !== null ? widthHz / 2 : Math.max(LEAST_PASS_HZ, nearest - NEIGHBOUR_HZ)
+  const passHz = widthHz !== null ? widthHz / 2 : Math.max(MIN_PASS_HZ, nearest - NEIGHBOUR_HZ)
   const told = beside.map(b =>
     note(
       'neighbour-beside',
@@ -78,7 +78,7 @@ function edgeOf(series: Series, middleHz: number, passHz: number): number {
 const OF_NOISE = 2
 const LIKE_NOISE = 0.12
 /** A constant size lies one away: nearer to it than this nothing is called noise. */
-const MOST_UNLIKE = 0.85
+const MAX_UNLIKE = 0.85
 
 /**
  * Whether a channel holds nothing but Gaussian noise, of whatever shape a receiver gave it.
@@ -90,7 +90,7 @@ export function isNoise(series: Series, bandwidthHz: number): boolean {
     return false
   return (
     Math.abs(momentOf(series) - OF_NOISE) <
-    Math.min(MOST_UNLIKE, Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told)))
+    Math.min(MAX_UNLIKE, Math.max(LIKE_NOISE, 6 * Math.sqrt(20 / told)))
   )
 }
 
@@ -101,11 +101,11 @@ export function isNoise(series: Series, bandwidthHz: number): boolean {
 const LINE_ABOVE = 4
 /** Share of the power that no line of noise holds, unless it is narrower than some lines. */
 const SURELY_A_LINE = 0.3
-const MOST_TRANSFORMED = 65_536
+const MAX_TRANSFORMED = 65_536
 
 /** Share of the power in the strongest line. */
 function strongestShare({ re, im }: Series): number {
-  const size = powerOfTwoTo(Math.min(re.length, MOST_TRANSFORMED))
+  const size = powerOfTwoTo(Math.min(re.length, MAX_TRANSFORMED))
   const transform = fastTransformOf(size)
   const input = transform.input()
   let power = 0

@@ -5,7 +5,7 @@ import {
   extremes,
   realCycle,
   withoutNoiseLines,
-  LEAST_CYCLES,
+  MIN_CYCLES,
   type Cycle,
 } from '../tone/cycle'
 import { largestPart } from '../limits'
@@ -62,7 +62,7 @@ export function meanFrequency(hz: Float64Array): number {
  */
 export function fmFigures(input: FmInput): FmResult {
   const { series, hz, toneHz, isNominal, hum } = input
-  const steady = toneHz !== null && (toneHz * hz.length) / series.rateHz >= LEAST_CYCLES
+  const steady = toneHz !== null && (toneHz * hz.length) / series.rateHz >= MIN_CYCLES
   const reference = note(
     'deviation-reference',
     isNominal

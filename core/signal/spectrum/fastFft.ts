@@ -23,7 +23,7 @@ export interface FastTransform {
 
 const COMPLEX = 1
 /** The library stops for good when it is asked for less. */
-const LEAST_SIZE = 64
+const MIN_SIZE = 64
 const BYTES_OF_PAIR = 8
 
 let loading: Promise<void> | null = null
@@ -51,7 +51,7 @@ export function loadFastTransforms(): Promise<void> {
  * @param size 64 times a product of 2, 3 and 5; a power of two below that
  */
 export function fastTransformOf(size: number): FastTransform {
-  if (!library || size < LEAST_SIZE) return exactAsFast(size)
+  if (!library || size < MIN_SIZE) return exactAsFast(size)
   const there = kept.get(size)
   if (there) return there
   const made = prepared(library, size)

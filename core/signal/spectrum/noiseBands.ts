@@ -9,9 +9,9 @@ export interface Band {
 }
 
 const BAND_HZ = 1000
-const LEAST_BINS = 12
+const MIN_BINS = 12
 /** With fewer segments the kurtosis says nothing. */
-const LEAST_SEGMENTS = 12
+const MIN_SEGMENTS = 12
 /** Kurtosis of a band of noise lies this near to 1, and within four of its standard deviations. */
 const SURELY_NOISE = 0.15
 /** Within this of a signal its own sidebands are [Hz]. */
@@ -27,7 +27,7 @@ const EDGE_BANDS = 2
 
 /** A spectrum in bands of a kilohertz or so. */
 export function bandsOf(s: PowerSpectrum): Band[] {
-  const size = Math.max(LEAST_BINS, Math.round(BAND_HZ / s.binHz))
+  const size = Math.max(MIN_BINS, Math.round(BAND_HZ / s.binHz))
   const out: Band[] = []
   const variance = 1 / (9 * s.segments)
   const quantile = Math.max(0.2, (1 - variance - 0.2533 * Math.sqrt(variance)) ** 3)
@@ -38,7 +38,7 @@ export function bandsOf(s: PowerSpectrum): Band[] {
     out.push({
       hz: s.fromHz + (from + (size - 1) / 2) * s.binHz,
       level: bins[Math.floor(0.4 * size)]! / quantile,
-      isNoise: s.segments >= LEAST_SEGMENTS && Math.abs(kurtosis - 1) < slack,
+      isNoise: s.segments >= MIN_SEGMENTS && Math.abs(kurtosis - 1) < slack,
     })
   }
   return out

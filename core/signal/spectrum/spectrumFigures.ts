@@ -3,7 +3,7 @@ import { ratioToDb, type AdjacentFigure, type MaskFigure } from '../result'
 
 /** Share of the mean power outside at each end (ITU Radio Regulations, article 1: 0.5 %, from memory). */
 const OUTSIDE_SHARE = 0.005
-const MOST_OFFSETS = 5
+const MAX_OFFSETS = 5
 /** Bandwidths of an adjacent channel: the whole raster, and the inner 8 kHz against the carrier line. */
 const INNER_HZ = 8000
 
@@ -54,7 +54,7 @@ export function adjacentFigures(
   carrierPower: number,
 ): Omit<AdjacentFigure, 'bound'>[] {
   const own = bandPower(s, ownHz - spacingHz / 2, ownHz + spacingHz / 2)
-  const offsets = Array.from({ length: MOST_OFFSETS }, (_, k) => (k + 1) * spacingHz)
+  const offsets = Array.from({ length: MAX_OFFSETS }, (_, k) => (k + 1) * spacingHz)
     .flatMap(o => [-o, o])
     .sort((a, b) => Math.abs(a) - Math.abs(b) || a - b)
   return offsets.flatMap(offsetHz =>

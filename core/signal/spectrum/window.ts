@@ -40,7 +40,7 @@ function taper(name: string, n: number, value: (cosine: number) => number): Tape
 }
 
 /** Tapers that were made lately: many figures look through windows of one length. Nobody writes into them. */
-const MOST_KEPT = 8
+const MAX_KEPT = 8
 const kept = new Map<string, Taper>()
 
 function lately(name: string, n: number, make: () => Taper): Taper {
@@ -48,7 +48,7 @@ function lately(name: string, n: number, make: () => Taper): Taper {
   const made = kept.get(key) ?? make()
   kept.delete(key)
   kept.set(key, made)
-  if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
+  if (kept.size > MAX_KEPT) kept.delete(kept.keys().next().value!)
   return made
 }
 

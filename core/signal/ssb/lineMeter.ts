@@ -6,7 +6,7 @@ import { noisePerHz } from '../tone/noisePerHz'
 import { lineAmplitude, lineAt } from '../tone/lines'
 
 /** Samples that a line is measured over. */
-export const MOST_SAMPLES = 131_072
+export const MAX_SAMPLES = 131_072
 /** Lines nearer than this are one [Hz]. */
 export const CLOSE_HZ = 40
 
@@ -30,7 +30,7 @@ export interface LineMeter {
 /** Amplitude of a line anywhere in the series, and the noise that it stands in. */
 /** @param perSample noise as it stands beside the channel: there is at least so much */
 export function lineMeter(series: Series, perSample: number): LineMeter {
-  const n = powerOfTwoTo(Math.min(series.re.length, MOST_SAMPLES))
+  const n = powerOfTwoTo(Math.min(series.re.length, MAX_SAMPLES))
   const from = Math.floor((series.re.length - n) / 2)
   const [re, im] = [series.re.subarray(from, from + n), series.im.subarray(from, from + n)]
   const window = blackmanHarris(n)

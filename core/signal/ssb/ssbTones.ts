@@ -2,14 +2,14 @@ import type { Series } from '../series'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { noiseFloor, spectrumOfSamples } from '../spectrum/powerSpectrum'
 import { peakFrequency } from '../tone/lines'
-import { CLOSE_HZ, MOST_SAMPLES, lineMeter, type Found } from './lineMeter'
+import { CLOSE_HZ, MAX_SAMPLES, lineMeter, type Found } from './lineMeter'
 
 /** The two strongest lines, to a small part of a hertz. */
 export function strongestLines(series: Series): Found[] {
   const size = Math.min(powerOfTwoTo(series.re.length), 65_536)
   if (size < 256) return []
   const spectrum = spectrumOfSamples(series.re, series.im, series.rateHz, size)
-  const n = Math.min(series.re.length, MOST_SAMPLES)
+  const n = Math.min(series.re.length, MAX_SAMPLES)
   const found: Found[] = []
   const power = Float64Array.from(spectrum.power)
   const floor = noiseFloor(spectrum)

@@ -4,11 +4,11 @@ import { lineAmplitude, lineAt, linesAt, type Line } from './lines'
 /** Points of a drawn cycle. */
 export const CYCLE_POINTS = 1024
 /** A cycle is described by this many harmonics at most, and by those that fit into the channel. */
-const MOST_HARMONICS = 60
+const MAX_HARMONICS = 60
 /** Samples that are averaged over: enough to bring noise far down, and a bound on the time it takes. */
-const MOST_SAMPLES = 131_072
+const MAX_SAMPLES = 131_072
 /** With fewer cycles the lines of the window run into each other. */
-export const LEAST_CYCLES = 6
+export const MIN_CYCLES = 6
 
 /**
  * A signal that repeats with a tone, averaged over all its cycles: lines at every harmonic, and the cycle
@@ -37,7 +37,7 @@ export function complexCycle(
   widestHz: number,
 ): Cycle {
   const { from, to } = middle(re.length)
-  const harmonics = Math.max(1, Math.min(MOST_HARMONICS, Math.floor(widestHz / toneHz)))
+  const harmonics = Math.max(1, Math.min(MAX_HARMONICS, Math.floor(widestHz / toneHz)))
   const window = hann(to - from)
   const [x, y] = [re.subarray(from, to), im.subarray(from, to)]
   const pairs = Array.from({ length: harmonics + 1 }, (_, k) =>
@@ -87,7 +87,7 @@ export function realCycle(x: Float64Array, rateHz: number, toneHz: number, wides
   const { from, to } = middle(x.length)
   const harmonics = Math.max(
     1,
-    Math.min(MOST_HARMONICS, Math.floor(Math.min(widestHz, 0.48 * rateHz) / toneHz)),
+    Math.min(MAX_HARMONICS, Math.floor(Math.min(widestHz, 0.48 * rateHz) / toneHz)),
   )
   const window = hann(to - from)
   const lines = Array.from({ length: harmonics + 1 }, (_, k) =>
@@ -103,7 +103,7 @@ export function realCycle(x: Float64Array, rateHz: number, toneHz: number, wides
 }
 
 function middle(length: number): { from: number; to: number } {
-  const taken = Math.min(length, MOST_SAMPLES)
+  const taken = Math.min(length, MAX_SAMPLES)
   const from = Math.floor((length - taken) / 2)
   return { from, to: from + taken }
 }

@@ -3,7 +3,7 @@ import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 import { strongestTone } from './lines'
 import { lineDeviation, noisePerHz } from './noisePerHz'
 import { withoutLines } from './withoutLines'
-import { LEAST_CYCLES } from './cycle'
+import { MIN_CYCLES } from './cycle'
 
 /** What makes up a demodulated waveform. */
 export interface Explained {
@@ -35,7 +35,7 @@ const STANDS_OUT = 8
 const HELD_BY_TWO = 0.9
 /** Mains and what a rectifier makes of them [Hz] (common practice). */
 const MAINS_HZ = [50, 60] as const
-const MOST_MAINS_ORDER = 6
+const MAX_MAINS_ORDER = 6
 /**
  * Amplitude of hum over the standard deviation of a line of noise at its place: of twelve lines of noise one
  * in ten thousand reaches it.
@@ -67,14 +67,14 @@ export function explainAudio(
   // The carrier is no part of the modulation; through a short window it would fill its lowest part.
   const audio = withoutLines(x.subarray(from, from + Math.min(x.length, EXPLAINED_SAMPLES)), rateHz, [0]).left
   const first = tonePlace(audio, rateHz, saidHz, highestHz)
-  if (first === null || (first * audio.length) / rateHz < LEAST_CYCLES) return NOTHING
+  if (first === null || (first * audio.length) / rateHz < MIN_CYCLES) return NOTHING
   const whole = rest(audio, rateHz, highestHz, noiseAtMost)
   const alone = withoutLines(audio, rateHz, harmonicsOf(first, highestHz))
   const size = alone.amplitudes[0]!
-  const humHz = MAINS_HZ.flatMap(m => Array.from({ length: MOST_MAINS_ORDER }, (_, k) => (k + 1) * m)).filter(
+  const humHz = MAINS_HZ.flatMap(m => Array.from({ length: MAX_MAINS_ORDER }, (_, k) => (k + 1) * m)).filter(
     hz => Math.abs(hz - first * Math.max(1, Math.round(hz / first))) > APART_HZ,
   )
-  const hums = humHz.filter(hz => (hz * audio.length) / rateHz > LEAST_CYCLES)
+  const hums = humHz.filter(hz => (hz * audio.length) / rateHz > MIN_CYCLES)
   const quiet = withoutLines(alone.left, rateHz, hums)
   const left = rest(quiet.left, rateHz, highestHz, noiseAtMost)
   if (size < STANDS_OUT * left.line) return NOTHING

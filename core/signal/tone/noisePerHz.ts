@@ -4,7 +4,7 @@ import { spectrumOfSamples } from '../spectrum/powerSpectrum'
 
 const LARGEST = 4096
 /** Segments that are averaged at least: one alone tells a level within a factor of ten. */
-const LEAST_SEGMENTS = 4
+const MIN_SEGMENTS = 4
 /** Bins on either side that are looked at: beyond the lobe of a line in the middle. */
 const FROM_BINS = 6
 const TO_BINS = 16
@@ -15,7 +15,7 @@ const TO_BINS = 16
  * @param im null = real
  */
 export function noisePerHz(re: Samples, im: Samples | null, rateHz: number): (hz: number) => number {
-  const size = Math.min(powerOfTwoTo(re.length / LEAST_SEGMENTS), LARGEST)
+  const size = Math.min(powerOfTwoTo(re.length / MIN_SEGMENTS), LARGEST)
   const { power, fromHz, binHz, segments } = spectrumOfSamples(re, im, rateHz, size)
   // The middle of averaged noise over its mean (chi-square with two degrees of freedom a segment; Wilson and
   // Hilferty 1931, from memory).

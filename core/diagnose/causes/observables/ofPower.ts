@@ -12,7 +12,7 @@ const toDb = (ratio: number) => (ratio > 0 ? powerRatioToDb(ratio) : DEAD_DB)
 const TILT_DB = 0.7
 const SAG_DB = 0.5
 /** A carrier down to this share of its rating is right (common practice: -10 %). */
-const LEAST_OF_RATED = 0.9
+const MIN_OF_RATED = 0.9
 
 const base = { domain: 'power', modes: null } as const
 
@@ -39,7 +39,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
         const most = mid && rated(mid)
         if (!mid || !most) return null
         const window = windowOf(mid)
-        const least = window ? window.low / window.high : LEAST_OF_RATED
+        const least = window ? window.low / window.high : MIN_OF_RATED
         const name = between(
           [0.02, 0.12, 0.45, least * 0.983, 1.05, 1.7],
           ['none', 'tenth', 'third', 'low', 'right', 'high', 'far-high'],

@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { MOST_BYTES, uploadQuery } from '#shared/attachment'
+import { MAX_BYTES, uploadQuery } from '#shared/attachment'
 import { keepAttachment } from '../../../../services/attachments'
 import { readUpload } from '../../../../services/readUpload'
 import { apiHandler, created, idParam } from '../../../../utils/api'
@@ -9,6 +9,6 @@ export default apiHandler(async event => {
   const query = await uploadQuery.validate(getQuery(event))
   return created(
     event,
-    await keepAttachment(jobId, query, await readUpload(event.node.req, MOST_BYTES[query.kind])),
+    await keepAttachment(jobId, query, await readUpload(event.node.req, MAX_BYTES[query.kind])),
   )
 })

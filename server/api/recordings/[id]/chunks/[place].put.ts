@@ -5,12 +5,12 @@ import { readUpload } from '../../../../services/readUpload'
 import { apiHandler, idParam } from '../../../../utils/api'
 import { ApiError } from '../../../../utils/apiError'
 
-const MOST_CHUNKS = 100_000
+const MAX_CHUNKS = 100_000
 
 export default apiHandler(async event => {
   const id = idParam(event, 'unknown-recording')
   const place = Number(getRouterParam(event, 'place'))
-  if (!Number.isInteger(place) || place < 0 || place >= MOST_CHUNKS)
+  if (!Number.isInteger(place) || place < 0 || place >= MAX_CHUNKS)
     throw new ApiError(400, 'invalid-field', 'Place: the number of the piece, from 0 on.', 'place')
   await keepChunk(id, place, await readUpload(event.node.req, RECORDING_CHUNK_BYTES))
   setResponseStatus(event, 204)
