@@ -34,7 +34,7 @@ export type SteppedBody = InferType<typeof steppedBody>
 
 /** What an instrument said, raw, and what was understood of it. */
 /** trace: the numbers of a block of 32-bit floats, e.g. a spectrum. */
-export interface Asked {
+export interface InstrumentAnswer {
   readonly raw: string | null
   readonly understood: string
   readonly trace: readonly number[] | null

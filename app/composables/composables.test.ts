@@ -10,7 +10,7 @@ import { BARE_SETUP } from '#core/instrument'
 import { EMPTY_CONTEXT } from '../../test/fixtures/doubts'
 import { useAlignPlace } from './useAlignPlace'
 import { useRowTaking } from './useRowTaking'
-import { useSaid } from './useSaid'
+import { useNotice } from './useNotice'
 import { useStepConfirm } from './useStepConfirm'
 
 const run = (events: readonly JobEvent[]) => runState(OSMUND_27F, ruleSet('R-UK27'), events)
@@ -220,7 +220,7 @@ describe('the line that says what happened', () => {
   beforeEach(() => vi.useFakeTimers())
   afterEach(() => vi.useRealTimers())
   it('goes away by itself, a problem later', () => {
-    const { said, say } = useSaid(1000)
+    const { said, say } = useNotice(1000)
     say('taken')
     vi.advanceTimersByTime(1100)
     expect(said.value).toBeNull()

@@ -22,7 +22,7 @@ import {
   type RowState,
   type RunState,
   type StepState,
-  type WantState,
+  type MeasurandState,
 } from '#core/run'
 import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '#core/sheet'
 import { channelHz } from '#core/rules'
@@ -45,7 +45,7 @@ export interface CoachParts {
   readonly events: () => readonly JobEvent[]
   readonly asFound: () => readonly RowState[]
   readonly state: () => StepState
-  readonly want: () => WantState
+  readonly want: () => MeasurandState
   readonly nowMs: () => number
   readonly liveOf: (q: Quantity) => LiveEntry | null
   readonly driftOf: (q: Quantity) => readonly TrendPoint[]
@@ -119,7 +119,7 @@ export function useAlignCoach(parts: CoachParts) {
   // For a number
   const setting = shallowRef(NEW_SETTING)
   const target = computed(() => {
-    const { window } = want().asked
+    const { window } = want().requirement
     if (
       !window ||
       window.low === null ||
@@ -173,7 +173,7 @@ export function useAlignCoach(parts: CoachParts) {
   // For a menu
   const entries = computed(() => adjusters.value.filter(a => a.kind === 'menu-value'))
   const menu = computed(() => {
-    const { point, want: wanted, asked } = want()
+    const { point, want: wanted, requirement } = want()
     if (
       entries.value.length === 0 ||
       !point.wants.some(w => w.quantity === 'menuCode') ||
@@ -189,7 +189,7 @@ export function useAlignCoach(parts: CoachParts) {
     return {
       entry: entry.designator,
       readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity),
-      goal: menuGoal(asked, parts.accuracy(), format),
+      goal: menuGoal(requirement, parts.accuracy(), format),
       format,
       quantity: wanted.quantity,
       original: originalCode(parts.asFound(), entry.designator),
@@ -199,7 +199,7 @@ export function useAlignCoach(parts: CoachParts) {
   // For frequency
   const gate = computed(() => {
     if (!isFrequencyStep(state().step) || driftLimit(sheet()) >= NO_DRIFT_LIMIT) return null
-    const { asked, point } = want()
+    const { requirement, point } = want()
     const nowMs = parts.nowMs()
     const onMs = onSinceMs(parts.events(), nowMs)
     const liveOnS = nowMs > 0 ? (parts.liveOf('onTimeS')?.value ?? null) : null
@@ -209,8 +209,8 @@ export function useAlignCoach(parts: CoachParts) {
       history: run().history,
       sinceMs: onMs ?? nowMs - WATCHED_MS,
       carrierNominalHz:
-        want().want.quantity === 'carrierHz' && asked.nominalHz !== null
-          ? asked.nominalHz
+        want().want.quantity === 'carrierHz' && requirement.nominalHz !== null
+          ? requirement.nominalHz
           : channelHz(sheet().planId, point.state.channel ?? sheet().main.fromChannel),
     })
     return warmGate(

@@ -1,22 +1,22 @@
 import { computed, ref, watch } from 'vue'
 import { showMeasured, type Quantity } from '#core/quantity'
-import type { WantState } from '#core/run'
+import type { MeasurandState } from '#core/run'
 import { earPlace } from '../logic/alignView'
 import { useListen } from './useListen'
 import { useSpeak } from './useSpeak'
 
-export interface Heard {
+export interface AudibleSource {
   readonly place: () => string
   readonly value: () => number | null
   readonly quantity: () => Quantity
-  readonly want: () => WantState
+  readonly want: () => MeasurandState
 }
 
 /**
  * The reading for the ear: as a tone about the target, or about where the peaking began; and spoken, where
  * there is a voice.
  */
-export function useHearing(parts: Heard) {
+export function useHearing(parts: AudibleSource) {
   const reference = ref<number | null>(null)
   watch(
     () => `${parts.place()} ${parts.quantity()}`,

@@ -1,11 +1,11 @@
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
-import type { Heard } from '../logic/listening'
+import type { AudioAnalysis } from '../logic/listening'
 
 const RATE_HZ = 48_000
 
 /** Sound of the card, judged in a worker four times a second. Nothing of the browser may improve it. */
 export function useSoundCard() {
-  const heard = shallowRef<Heard | null>(null)
+  const heard = shallowRef<AudioAnalysis | null>(null)
   const on = ref(false)
   const failure = ref<string | null>(null)
   let context: AudioContext | null = null
@@ -21,7 +21,7 @@ export function useSoundCard() {
       context = new AudioContext({ sampleRate: RATE_HZ })
       await context.audioWorklet.addModule('/tap.worklet.js')
       worker = new Worker(new URL('../workers/audio.worker.ts', import.meta.url), { type: 'module' })
-      worker.onmessage = ({ data }: MessageEvent<Heard>) => (heard.value = data)
+      worker.onmessage = ({ data }: MessageEvent<AudioAnalysis>) => (heard.value = data)
       worker.postMessage({ kind: 'start', rateHz: context.sampleRate })
       const tap = new AudioWorkletNode(context, 'tap', { numberOfOutputs: 0 })
       tap.port.onmessage = ({ data }: MessageEvent<Float32Array>) =>

@@ -1,8 +1,8 @@
-import { leavesAlone, type RowState, type RunState, type StepState, type WantState } from '#core/run'
+import { leavesAlone, type RowState, type RunState, type StepState, type MeasurandState } from '#core/run'
 import { asSetUp, profileQuantity } from '#core/instrument'
 import { profileOf } from '#shared/instrument'
 import type { Accuracy, Quantity } from '#core/quantity'
-import { conditionsAsked, sameConditions, type Step } from '#core/sheet'
+import { operatingPoint, sameConditions, type Step } from '#core/sheet'
 import type { LiveLink } from '#shared/live'
 
 /** The point at hand: the first that is missing or stale, else the first. */
@@ -12,13 +12,13 @@ export function openPointId(state: StepState): string {
 }
 
 /** What the as-found matrix says about what a step measures: the hollow mark of its gauge. */
-export function asFoundFor(asFound: readonly RowState[], want: WantState): number | null {
-  const asked = conditionsAsked(want.point.state)
+export function asFoundFor(asFound: readonly RowState[], want: MeasurandState): number | null {
+  const at = operatingPoint(want.point.state)
   const match = asFound
     .flatMap(r => r.cells.map(c => ({ state: r.point.state, cell: c })))
     .find(
       ({ state, cell }) =>
-        cell.want.quantity === want.want.quantity && sameConditions(conditionsAsked(state), asked),
+        cell.want.quantity === want.want.quantity && sameConditions(operatingPoint(state), at),
     )
   return match?.cell.latest?.reading.value ?? null
 }
@@ -72,9 +72,13 @@ export function balanceCoils(step: Step): string[] {
  * octaves of what it began with.
  * @param reference value at which the tone stands in the middle while peaking, or null
  */
-export function earPlace(value: number | null, want: WantState, reference: number | null): number | null {
+export function earPlace(
+  value: number | null,
+  want: MeasurandState,
+  reference: number | null,
+): number | null {
   if (value === null) return null
-  const { window, nominalHz } = want.asked
+  const { window, nominalHz } = want.requirement
   if (window?.aim != null && window.low !== null && window.high !== null) {
     const byRatio = nominalHz === null && window.low > 0 && value > 0
     return byRatio

@@ -2,7 +2,7 @@ import { quantityInfo } from '#core/quantity'
 import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '#core/diagnose'
 import { causeOf } from '#core/diagnose'
 import { INSTRUMENT_PROFILES, profileQuantity } from '#core/instrument'
-import { showAsked } from '#shared/words/verdictWords'
+import { showAgainst } from '#shared/words/verdictWords'
 
 export const DOMAIN_WORDS: Record<Domain, string> = {
   supply: 'Supply',
@@ -24,7 +24,7 @@ export function usedWords({ used, byHand }: Evidence): string {
   if (byHand) return 'answered by hand'
   return used
     .map(u => {
-      const shown = showAsked(u, u.quantity, u.nominalHz)
+      const shown = showAgainst(u, u.quantity, u.nominalHz)
       return `${u.rowTitle}: ${shown.value}\u202f${shown.unit}`
     })
     .join('; ')

@@ -1,7 +1,7 @@
 import type { AudioFigures, Beat } from '#core/signal'
 
 /** What is told of the last two seconds of sound. */
-export interface Heard {
+export interface AudioAnalysis {
   readonly figures: AudioFigures
   readonly present: boolean
   readonly beat: Beat | null

@@ -12,7 +12,7 @@ import { nextWords, stepLine } from '#shared/words/runWords'
 import { BARE_SETUP } from '#core/instrument'
 import { BARE_INSTRUMENT } from '#shared/instrument'
 import { typedInstruments, typedReading } from './typedInstrument'
-import { forecastWords, reasonWords, showAsked } from '#shared/words/verdictWords'
+import { forecastWords, reasonWords, showAgainst } from '#shared/words/verdictWords'
 import { compareMatrix, matrixState, type JobEvent } from '#core/run'
 import { confirmed, goodRun, goodStart, rowTaken, stepRow, turned } from '../../test/fixtures/jobEvents'
 
@@ -56,24 +56,26 @@ describe('words of the run', () => {
   })
   it('give the reasons of a verdict with its numbers', () => {
     const state = step([stepRow('A1.10', 'ch20', { powerW: 3.95 })], 'A1.10').wants[0]!
-    expect(reasonWords(state.judgement!, 'powerW', state.asked, state.latest!.reading).map(plain)).toEqual([
+    expect(
+      reasonWords(state.judgement!, 'powerW', state.requirement, state.latest!.reading).map(plain),
+    ).toEqual([
       'cannot tell: the legal limit (4 W max.) lies within the uncertainty',
       'within tolerance, 3.6 W to 4 W',
     ])
   })
   it('warn before keying and name an instrument that would do', () => {
-    const { asked } = step([], 'A1.10').wants[0]!
-    expect(forecastWords(forecast(asked, { ofFullScale: 0.05, fullScale: 20 })!, 'powerW')).toMatch(
+    const { requirement } = step([], 'A1.10').wants[0]!
+    expect(forecastWords(forecast(requirement, { ofFullScale: 0.05, fullScale: 20 })!, 'powerW')).toMatch(
       /cannot confirm the tolerance.*11 % of reading.*RF power meter, SCPI/,
     )
-    expect(forecastWords(forecast(asked, { ofReading: 0.03 })!, 'powerW')).toBeNull()
-    expect(forecastWords(forecast(step([], 'A1.5').wants[0]!.asked, { ofReading: 1e-6 })!, 'carrierHz')).toBe(
-      'This meter cannot resolve the tolerance.',
-    )
+    expect(forecastWords(forecast(requirement, { ofReading: 0.03 })!, 'powerW')).toBeNull()
+    expect(
+      forecastWords(forecast(step([], 'A1.5').wants[0]!.requirement, { ofReading: 1e-6 })!, 'carrierHz'),
+    ).toBe('This meter cannot resolve the tolerance.')
   })
   it('show an error where there is a nominal', () => {
     expect(
-      plain(showAsked({ value: 27_791_182, standardUncertainty: 1.6 }, 'carrierHz', 27_791_250).value),
+      plain(showAgainst({ value: 27_791_182, standardUncertainty: 1.6 }, 'carrierHz', 27_791_250).value),
     ).toBe('-68')
   })
 })
@@ -143,7 +145,7 @@ describe('the align screen', () => {
     expect(earPlace(4, peak, 2)).toBe(1)
     expect(earPlace(4, peak, null)).toBe(0)
     // Half the scale is the edge of a window, by ratio: a watt below counts like a watt above it.
-    expect(earPlace(want.asked.window!.high, want, null)!).toBeGreaterThan(0.2)
+    expect(earPlace(want.requirement.window!.high, want, null)!).toBeGreaterThan(0.2)
   })
 })
 

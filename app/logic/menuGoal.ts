@@ -1,5 +1,5 @@
 import { HEX_BYTE, errorBound, type Accuracy, type MenuFormat } from '#core/quantity'
-import type { Asked, MenuGoal, RowState, RunState } from '#core/run'
+import type { Requirement, MenuGoal, RowState, RunState } from '#core/run'
 
 /** Of an instrument that is not known [ratio]. */
 const UNKNOWN_BOUND = 0.05
@@ -9,7 +9,7 @@ const UNKNOWN_BOUND = 0.05
  * tell. null = nothing bounds it above
  */
 export function menuGoal(
-  { window, limit }: Asked,
+  { window, limit }: Requirement,
   accuracy: Accuracy | null,
   format: Pick<MenuFormat, 'min' | 'max'> = HEX_BYTE,
 ): MenuGoal | null {

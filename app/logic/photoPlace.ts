@@ -11,12 +11,12 @@ export interface PhotoPlace {
 /** A picture turned by quarters, as large as it fits. */
 export function fitted(
   photo: { width: number; height: number; rotation: Attachment['rotation'] },
-  mostWidth: number,
-  mostHeight: number,
+  maxWidth: number,
+  maxHeight: number,
 ): PhotoPlace {
   const lies = photo.rotation % 180 !== 0
   const [w, h] = lies ? [photo.height, photo.width] : [photo.width, photo.height]
-  const scale = Math.min(mostWidth / w, mostHeight / h)
+  const scale = Math.min(maxWidth / w, maxHeight / h)
   return {
     width: photo.width * scale,
     height: photo.height * scale,

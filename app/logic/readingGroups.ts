@@ -1,7 +1,7 @@
 import { groupDigits, quantityInfo } from '#core/quantity'
 import type { CellState, RowState } from '#core/run'
 import type { Verdict } from '#core/rules'
-import { reasonWords, showAsked } from '#shared/words/verdictWords'
+import { reasonWords, showAgainst } from '#shared/words/verdictWords'
 
 /** A judged reading with its row. */
 export interface JudgedReading {
@@ -26,7 +26,7 @@ const ALIKE = 3
 export function judgedReadings(rows: readonly RowState[]): JudgedReading[] {
   return rows.flatMap(row =>
     row.cells.flatMap(cell =>
-      cell.latest && (cell.asked.window || cell.asked.limit)
+      cell.latest && (cell.requirement.window || cell.requirement.limit)
         ? [{ row, cell, verdict: cell.judgement!.verdict }]
         : [],
     ),
@@ -45,7 +45,7 @@ export function readingGroups(readings: readonly JudgedReading[]): ReadingGroup[
 function together(group: readonly JudgedReading[]): ReadingGroup {
   const [first] = group as [JudgedReading]
   const info = quantityInfo(first.cell.want.quantity)
-  const nominal = (r: JudgedReading) => r.cell.asked.nominalHz
+  const nominal = (r: JudgedReading) => r.cell.requirement.nominalHz
   const values = group
     .map(r =>
       nominal(r) === null
@@ -67,9 +67,13 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
 }
 
 function alone(r: JudgedReading): ReadingGroup {
-  const { value, unit } = showAsked(r.cell.latest!.reading, r.cell.want.quantity, r.cell.asked.nominalHz)
+  const { value, unit } = showAgainst(
+    r.cell.latest!.reading,
+    r.cell.want.quantity,
+    r.cell.requirement.nominalHz,
+  )
   const quantity =
-    r.cell.asked.nominalHz === null ? quantityInfo(r.cell.want.quantity).label : 'frequency error'
+    r.cell.requirement.nominalHz === null ? quantityInfo(r.cell.want.quantity).label : 'frequency error'
   const { title } = r.row.point
   const name = title.toLowerCase().includes(quantity.toLowerCase()) ? title : `${title}, ${lower(quantity)}`
   return { verdict: r.verdict, name, shown: `${value}\u202f${unit}`, why: whyOf(r), rows: [title] }
@@ -83,7 +87,7 @@ function lower(words: string): string {
 /** What it is held against: rows that fail alike fail the same bound, however far. */
 function beyondWhat({ cell, verdict }: JudgedReading): string {
   const leading = cell.judgement!.reasons.find(r => r.verdict === verdict)
-  const nominal = cell.asked.nominalHz ?? 0
+  const nominal = cell.requirement.nominalHz ?? 0
   return JSON.stringify([
     leading?.rule,
     leading?.limitId,
@@ -93,8 +97,9 @@ function beyondWhat({ cell, verdict }: JudgedReading): string {
 }
 
 function furthest(group: readonly JudgedReading[]): JudgedReading {
-  const off = (r: JudgedReading) => Math.abs(r.cell.latest!.reading.value - (r.cell.asked.nominalHz ?? 0))
-  const sign = group[0]!.verdict === 'below' && group[0]!.cell.asked.nominalHz === null ? -1 : 1
+  const off = (r: JudgedReading) =>
+    Math.abs(r.cell.latest!.reading.value - (r.cell.requirement.nominalHz ?? 0))
+  const sign = group[0]!.verdict === 'below' && group[0]!.cell.requirement.nominalHz === null ? -1 : 1
   return group.reduce((a, b) => (sign * off(b) > sign * off(a) ? b : a))
 }
 
@@ -102,7 +107,7 @@ function furthest(group: readonly JudgedReading[]): JudgedReading {
 function whyOf({ cell, verdict }: JudgedReading): string {
   const leading = cell.judgement!.reasons.findIndex(r => r.verdict === verdict)
   return (
-    reasonWords(cell.judgement!, cell.want.quantity, cell.asked, cell.latest!.reading)[
+    reasonWords(cell.judgement!, cell.want.quantity, cell.requirement, cell.latest!.reading)[
       Math.max(0, leading)
     ] ?? ''
   )

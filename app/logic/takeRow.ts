@@ -1,7 +1,7 @@
 import { withinRange, type Quantity, type Reading } from '#core/quantity'
 import type { Phase, RowConditions, RowTaken } from '#core/run'
 import { channelHz, nearestChannel } from '#core/rules'
-import { conditionsAsked, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { operatingPoint, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import type { LiveEntry } from './liveBook'
 
 /** Live entry of a quantity, or null when there is nothing live to take. */
@@ -55,7 +55,7 @@ export function checkedReadings(readings: readonly Reading[]): CheckedReadings {
 /** What stands while the row is taken: from the sheet what was asked, from the instruments what is. */
 export function rowConditions(sheet: ModelSheet, point: MeasurePoint, live: LiveOf): RowConditions {
   return {
-    ...conditionsAsked(point.state),
+    ...operatingPoint(point.state),
     load: sheet.load,
     supplyV: live('supplyV')?.value ?? null,
     onTimeS: live('onTimeS')?.value ?? null,

@@ -5,14 +5,14 @@ import SettledClaims from '../components/claims/SettledClaims.vue'
 import StartPositions from '../components/work/StartPositions.vue'
 import { shortestKeyDownWords } from '#shared/words/runWords'
 import { STRIKE_REASONS, TAKEN_AGAIN, panelTickA } from '#core/run'
-import { conditionsAsked } from '#core/sheet'
+import { operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
 import JobPhotos from './JobPhotos.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
 import type { TypedValue } from '../components/matrix/TypedRow.vue'
 import { useMatrixPage } from '../composables/useMatrixPage'
 import { useRowTaking } from '../composables/useRowTaking'
-import { useSaid } from '../composables/useSaid'
+import { useNotice } from '../composables/useNotice'
 import { doubting as doubtingOf, rowDoubts, type Doubt } from '../logic/doubts'
 import { useInstrumentsStore } from '../stores/instruments'
 import { useJobStore } from '../stores/job'
@@ -35,7 +35,7 @@ const TEXTS = {
 const job = useJobStore()
 const live = useLiveStore()
 const instruments = useInstrumentsStore()
-const { said, say } = useSaid()
+const { said, say } = useNotice()
 const rows = computed(() => (props.phase === 'as-found' ? job.asFound : job.asLeft))
 const doubting = doubtingOf(job, instruments, () => rows.value)
 const { typing, take, takeTyped } = useRowTaking({
@@ -102,7 +102,7 @@ watch(
   [active, () => job.run?.history.turns.length ?? 0] as const,
   ([id, turns]) => {
     const state = rows.value.find(r => r.point.id === id)?.point.state
-    live.at = state ? { ...conditionsAsked(state), also: state.also, turns } : null
+    live.at = state ? { ...operatingPoint(state), also: state.also, turns } : null
   },
   { immediate: true },
 )

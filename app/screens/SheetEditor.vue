@@ -20,7 +20,7 @@ import PointList from '../components/sheet/edit/PointList.vue'
 import SchemeFields from '../components/sheet/edit/SchemeFields.vue'
 import SetFields from '../components/sheet/edit/SetFields.vue'
 import StepList from '../components/sheet/edit/StepList.vue'
-import { useSaid } from '../composables/useSaid'
+import { useNotice } from '../composables/useNotice'
 import { newDraftName, useSheetDraft } from '../composables/useSheetDraft'
 import { leftHanging, listEdit, problemPlace, withAdjusters, withProcedure } from '../logic/sheetEdits'
 import ConflictList from '../components/sheet/edit/ConflictList.vue'
@@ -38,7 +38,7 @@ const props = defineProps<{ initial: ModelSheet; isNew: boolean }>()
 const emit = defineEmits<{ saved: [sheet: ModelSheet] }>()
 const store = useSheetsStore()
 const rules = useRulesStore()
-const { said, say } = useSaid()
+const { said, say } = useNotice()
 const who = useWho()
 const reason = ref('')
 const saving = ref(false)

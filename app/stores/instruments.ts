@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Quantity } from '#core/quantity'
 import type { Instrument, InstrumentBody, OwnProfile } from '#shared/instrument'
-import type { Asked } from '#shared/instrumentCommands'
+import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import { failureOf, type Failure } from '../logic/failureWords'
 import type { MeterScale } from '#core/diagnose'
 import { onScale, typedInstruments, typedItem, type TypedInstrument } from '../logic/typedInstrument'
@@ -46,10 +46,13 @@ export const useInstrumentsStore = defineStore('instruments', () => {
       $fetch(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own }, retry: 0 }),
     )
   /** A line as typed, with what came back. */
-  async function ask(id: string, text: string): Promise<{ asked: Asked | null; failure: Failure | null }> {
+  async function ask(
+    id: string,
+    text: string,
+  ): Promise<{ asked: InstrumentAnswer | null; failure: Failure | null }> {
     try {
       return {
-        asked: await $fetch<Asked>(`/api/instruments/${id}/ask`, {
+        asked: await $fetch<InstrumentAnswer>(`/api/instruments/${id}/ask`, {
           method: 'POST',
           body: { text },
           retry: 0,

@@ -2,7 +2,7 @@ import { defineStore } from 'pinia'
 import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '#core/claims'
-import { jobSheet, standing, type JobEvent } from '#core/run'
+import { jobSheet, validEvents, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { jobState } from '#core/work'
 import type { HandoverIssue } from '#shared/handoverIssue'
@@ -46,7 +46,7 @@ export const useJobStore = defineStore('job', () => {
         .map(e => e.event),
     ]
   })
-  const events = computed(() => standing(entered.value))
+  const events = computed(() => validEvents(entered.value))
   const sheet = computed(() =>
     job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null,
   )

@@ -1,5 +1,5 @@
 import { audioFigures, beatOf } from '#core/signal'
-import type { Heard, ToListener } from '../logic/listening'
+import type { AudioAnalysis, ToListener } from '../logic/listening'
 
 /** Length of sound that is judged, and how often [s]. */
 const WINDOW_S = 2
@@ -29,7 +29,7 @@ function add(block: Float32Array) {
 function tell() {
   const x = ring.subarray(Math.max(0, ring.length - seen)).slice()
   const { values, signalPresent } = audioFigures(x, rateHz)
-  const heard: Heard = {
+  const heard: AudioAnalysis = {
     figures: values,
     present: signalPresent,
     beat: beatOf(x, rateHz),

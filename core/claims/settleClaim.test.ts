@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { matrixState, runState, type JobEvent } from '../run'
 import { ruleSet } from '../rules'
-import { conditionsAsked, modelSheet, pointOf, type ModelSheet } from '../sheet'
+import { operatingPoint, modelSheet, pointOf, type ModelSheet } from '../sheet'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { jobState } from '../work'
 import { rowTaken } from '../../test/fixtures/jobEvents'
@@ -132,7 +132,7 @@ describe('only a row of that quantity, mode and control settles', () => {
     return settleClaim(claim(c), state.asFound, state.claimContext)
   }
   const row = (sheet: ModelSheet, pointId: string, values: Parameters<typeof rowTaken>[3]) =>
-    rowTaken('as-found', null, pointId, values, conditionsAsked(pointOf(sheet, null, pointId).state))
+    rowTaken('as-found', null, pointId, values, operatingPoint(pointOf(sheet, null, pointId).state))
 
   it('"about 750 W peak" is not refuted by a carrier of 100 W', () => {
     const carrier = row(TALLIS!, 'owner', { powerW: 100, supplyV: 14, supplyA: 22 })

@@ -181,7 +181,7 @@ function preferred<T>(list: readonly T[], fits: (item: T) => boolean): readonly 
 function evidenceOf(row: RowState, cell: CellState, value: number): Evidence {
   const { reading } = cell.latest!
   const { bound } = reading
-  const isAsked = cell.asked.window !== null || cell.asked.limit !== null
+  const isAsked = cell.requirement.window !== null || cell.requirement.limit !== null
   return {
     row,
     value,

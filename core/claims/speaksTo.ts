@@ -15,8 +15,8 @@ const of =
   (quantity: Reading['quantity'], when: (s: SetState) => boolean): Speaks =>
   (state, _cell, reading) =>
     reading.quantity === quantity && when(state) ? reading.value : null
-const offBy: Speaks = (_state, { asked }, { quantity, value }) =>
-  quantity === 'carrierHz' && asked.nominalHz !== null ? value - asked.nominalHz : null
+const offBy: Speaks = (_state, { requirement }, { quantity, value }) =>
+  quantity === 'carrierHz' && requirement.nominalHz !== null ? value - requirement.nominalHz : null
 
 /**
  * Which readings speak to a claim: of its quantity and of the way in which that is measured, nothing else.

@@ -5,9 +5,9 @@ export {
   challenges,
   checkStatement,
   detectionDb,
-  leastAudibleV,
-  leastSensitivityV,
-  mostSinadDb,
+  minAudibleV,
+  minSensitivityV,
+  maxSinadDb,
   plausibleForms,
   sheetContradictions,
   statementKind,
@@ -29,6 +29,6 @@ export { diagnose, type Diagnosis, type DomainFinding } from './causes/diagnose'
 export { CAUSES, causeOf } from './causes/catalogue'
 export { OBSERVABLES, observableOf } from './causes/observables'
 export type { Cause } from './causes/cause'
-export type { Domain, Evidence, Observable, Soft, TestMade } from './causes/observable'
+export type { Domain, Evidence, Observable, OutcomeProbabilities, TestMade } from './causes/observable'
 export type { RankedCause, Weighing } from './causes/rank'
 export type { NextTest } from './causes/nextTest'

@@ -3,8 +3,8 @@ import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { RuleSet, Verdict } from '../rules'
 import type { ModelSheet, SchoolChoices } from '../sheet'
 import {
-  judgeAsked,
-  asked,
+  judgeRequirement,
+  requirementOf,
   keyDownTotals,
   type CellState,
   type JobEvent,
@@ -216,5 +216,5 @@ export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): 
 function verdictOf(sheet: ModelSheet, rules: RuleSet, row: RowTaken, reading: Reading): Verdict {
   const point = pointOf(sheet, row.stepId, row.pointId)
   const want = point.wants.find(w => w.quantity === reading.quantity)!
-  return judgeAsked(reading, asked(sheet, rules, want, row.conditions)).verdict
+  return judgeRequirement(reading, requirementOf(sheet, rules, want, row.conditions)).verdict
 }

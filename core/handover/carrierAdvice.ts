@@ -1,5 +1,5 @@
 import { dbToPowerRatio, type Reading } from '../quantity'
-import { asked, type RunState } from '../run'
+import { requirementOf, type RunState } from '../run'
 import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { currentReadings, type CurrentReading } from './evidence'
@@ -11,7 +11,7 @@ const DEEP_ENOUGH = 0.8
 
 /** How high the AM carrier may be left, and what says so. */
 export interface CarrierAdvice {
-  readonly mostW: number
+  readonly maxW: number
   readonly by: 'rule' | 'target' | 'quarter-of-pep' | 'as-left'
   /** the carrier as it was left [W] */
   readonly asLeftW: number
@@ -32,7 +32,7 @@ export function carrierAdvice(sheet: ModelSheet, rules: RuleSet, run: RunState):
   const readings = currentReadings(sheet, run)
   const carrier = amCarrier(sheet, readings)
   if (!carrier || !(carrier.taken.reading.value > 0)) return null
-  const { window, limit } = asked(
+  const { window, limit } = requirementOf(
     sheet,
     rules,
     { ...carrier.want, judgeLimit: true },
@@ -40,12 +40,12 @@ export function carrierAdvice(sheet: ModelSheet, rules: RuleSet, run: RunState):
   )
   const asLeftW = carrier.taken.reading.value
   const ceilings = [
-    { mostW: asLeftW, by: 'as-left' as const },
-    ...(limit?.high != null ? [{ mostW: limit.high, by: 'rule' as const }] : []),
-    ...(window?.high != null ? [{ mostW: window.high, by: 'target' as const }] : []),
+    { maxW: asLeftW, by: 'as-left' as const },
+    ...(limit?.high != null ? [{ maxW: limit.high, by: 'rule' as const }] : []),
+    ...(window?.high != null ? [{ maxW: window.high, by: 'target' as const }] : []),
     ...quarterOfPep(carrier, readings),
   ]
-  const least = ceilings.reduce((a, b) => (b.mostW < a.mostW ? b : a))
+  const least = ceilings.reduce((a, b) => (b.maxW < a.maxW ? b : a))
   return { ...least, asLeftW, setting: carrier.taken.row.conditions.setting }
 }
 
@@ -78,7 +78,7 @@ function amCarrier(sheet: ModelSheet, readings: readonly CurrentReading[]): Curr
 function quarterOfPep(
   carrier: CurrentReading,
   readings: readonly CurrentReading[],
-): { mostW: number; by: 'quarter-of-pep' }[] {
+): { maxW: number; by: 'quarter-of-pep' }[] {
   const alike = readings.filter(
     ({
       taken: {
@@ -95,5 +95,5 @@ function quarterOfPep(
   const [pepW, depth] = [last('pepW'), last('depthNegativeRatio')]
   if (pepW === null || depth === null || depth < DEEP_ENOUGH) return []
   const unclippedW = carrier.taken.reading.value * (1 + Math.min(1, depth)) ** 2
-  return pepW < unclippedW * dbToPowerRatio(-FLAT_DB) ? [{ mostW: pepW / 4, by: 'quarter-of-pep' }] : []
+  return pepW < unclippedW * dbToPowerRatio(-FLAT_DB) ? [{ maxW: pepW / 4, by: 'quarter-of-pep' }] : []
 }

@@ -1,14 +1,14 @@
 import type { Quantity } from '../quantity'
 import type { RuleSet } from '../rules'
-import { judgeAsked, asked, type RunState, type TakenReading } from '../run'
+import { judgeRequirement, requirementOf, type RunState, type TakenReading } from '../run'
 import { CoreError } from '../errors'
-import { pointOf, type MeasurePoint, type ModelSheet, type Want } from '../sheet'
+import { pointOf, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
 
 /** A reading that says how the set stands now: valid, current, and the last under its conditions. */
 export interface CurrentReading {
   readonly taken: TakenReading
   readonly point: MeasurePoint
-  readonly want: Want
+  readonly want: Measurand
 }
 
 /**
@@ -36,7 +36,7 @@ export function wasMeasured({ history }: RunState, quantity: Quantity): boolean 
 function placeOf(
   sheet: ModelSheet,
   { row, reading }: TakenReading,
-): { point: MeasurePoint; want: Want } | null {
+): { point: MeasurePoint; want: Measurand } | null {
   try {
     const point = pointOf(sheet, row.stepId, row.pointId)
     const want = point.wants.find(w => w.quantity === reading.quantity)
@@ -64,10 +64,15 @@ function conditionsKey({ row: { conditions: c }, reading }: TakenReading): strin
 
 /** The verdict of the legal limit alone with the bound that it passes [SI], or null when none applies. */
 export function legalVerdict(sheet: ModelSheet, rules: RuleSet, { taken, want, point }: CurrentReading) {
-  const question = asked(sheet, rules, { ...want, target: null }, { ...point.state, ...taken.row.conditions })
-  if (!question.limit || question.limit.kind !== 'legal') return null
-  const reason = judgeAsked(taken.reading, question).reasons.find(r => r.rule === 'limit')
+  const requirement = requirementOf(
+    sheet,
+    rules,
+    { ...want, target: null },
+    { ...point.state, ...taken.row.conditions },
+  )
+  if (!requirement.limit || requirement.limit.kind !== 'legal') return null
+  const reason = judgeRequirement(taken.reading, requirement).reasons.find(r => r.rule === 'limit')
   if (!reason?.verdict) return null
   const beyond = reason.verdict === 'above' ? reason.high : reason.verdict === 'below' ? reason.low : null
-  return { limit: question.limit, verdict: reason.verdict, beyond }
+  return { limit: requirement.limit, verdict: reason.verdict, beyond }
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { confirmed, goodRun, rowTaken, turned } from '../../test/fixtures/jobEvents'
 import { boundToStandard, type Quantity } from '../quantity'
 import { absoluteLevel, absoluteLimits, ruleSet } from '../rules'
-import { conditionsAsked, modelSheet, pointOf, type ModelSheet } from '../sheet'
+import { operatingPoint, modelSheet, pointOf, type ModelSheet } from '../sheet'
 import { jobState } from '../work'
 import { runState, type JobEvent, type Phase } from '../run'
 import { adjusted, carrierAdvice, compliance } from './index'
@@ -20,14 +20,14 @@ function row(
   pointId: string,
   values: Partial<Record<Quantity, number>>,
 ): JobEvent {
-  return rowTaken(phase, null, pointId, values, conditionsAsked(pointOf(sheet, null, pointId).state))
+  return rowTaken(phase, null, pointId, values, operatingPoint(pointOf(sheet, null, pointId).state))
 }
 const stepRowOf = (
   sheet: ModelSheet,
   stepId: string,
   pointId: string,
   values: Partial<Record<Quantity, number>>,
-) => rowTaken('adjusting', stepId, pointId, values, conditionsAsked(pointOf(sheet, stepId, pointId).state))
+) => rowTaken('adjusting', stepId, pointId, values, operatingPoint(pointOf(sheet, stepId, pointId).state))
 const run = (sheet: ModelSheet, events: readonly JobEvent[]) =>
   runState(sheet, ruleSet(sheet.defaultRuleSetId), events)
 const of = (sheet: ModelSheet, rules: string, ...events: JobEvent[]) =>
@@ -156,7 +156,7 @@ describe('how high to leave the AM carrier', () => {
       row(HB, 'as-left', 'am-carrier', { powerW: 28, plateA: 0.15 }),
     ]
     expect(advice(HB, ...events)).toMatchObject({
-      mostW: 28,
+      maxW: 28,
       by: 'as-left',
       setting: 'carrier at the AM mark',
     })
@@ -167,7 +167,7 @@ describe('how high to leave the AM carrier', () => {
       row(TALLIS, 'as-left', 'minimum', { carrierHz: 27_185_000, powerW: 18, supplyA: 8 }),
       row(TALLIS, 'as-left', 'mark', { powerW: 80, supplyV: 14, supplyA: 22 }),
     ]
-    expect(advice(TALLIS, ...events)).toMatchObject({ mostW: 80, by: 'as-left' })
+    expect(advice(TALLIS, ...events)).toMatchObject({ maxW: 80, by: 'as-left' })
     expect(advice(TALLIS, events[0]!)).toBeNull()
   })
   it('is the limit where the carrier was left above it', () => {
@@ -176,7 +176,7 @@ describe('how high to leave the AM carrier', () => {
         LX8,
         row(LX8, 'as-left', 'am-D19', { carrierHz: 27_185_000, powerW: 10.5, supplyV: 13.8, supplyA: 2 }),
       ),
-    ).toMatchObject({ mostW: 4, by: 'rule', asLeftW: 10.5 })
+    ).toMatchObject({ maxW: 4, by: 'rule', asLeftW: 10.5 })
   })
   it('is a quarter of the PEP where the crest is flattened, not where the depth explains the PEP', () => {
     const at = (pepW: number) =>
@@ -190,8 +190,8 @@ describe('how high to leave the AM carrier', () => {
           powerW: 5.5,
         }),
       )
-    expect(at(14.1)).toMatchObject({ mostW: 3.9, by: 'as-left' })
-    expect(at(11)).toMatchObject({ mostW: 2.75, by: 'quarter-of-pep' })
+    expect(at(14.1)).toMatchObject({ maxW: 3.9, by: 'as-left' })
+    expect(at(11)).toMatchObject({ maxW: 2.75, by: 'quarter-of-pep' })
   })
   it('is not given from what was found', () =>
     expect(advice(LX8, row(LX8, 'as-found', 'am-D19', { powerW: 3.9 }))).toBeNull())

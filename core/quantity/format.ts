@@ -54,7 +54,7 @@ function anyMenuValue(value: number): string {
 }
 
 /** A number ready for the screen, without and with its uncertainty. */
-export interface Shown {
+export interface FormattedValue {
   readonly value: string
   readonly unit: string
   readonly plusMinus: string | null
@@ -87,7 +87,7 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
  * @param menu how the set writes its menu values
  * @returns value, unit and the bound U that verdicts use (null when unknown)
  */
-export function showMeasured(measured: Measured, quantity: Quantity, menu?: MenuFormat): Shown {
+export function showMeasured(measured: Measured, quantity: Quantity, menu?: MenuFormat): FormattedValue {
   const info = quantityInfo(quantity)
   if (info.siUnit === 'code')
     return {
@@ -112,7 +112,7 @@ export function showMeasured(measured: Measured, quantity: Quantity, menu?: Menu
 export function showErrorHz(
   errorHz: number,
   of: Pick<Measured, 'standardUncertainty' | 'spread'> | null,
-): Shown {
+): FormattedValue {
   const standardUncertainty = of?.standardUncertainty ?? null
   const expanded = of && expandedUncertainty(of)
   const decimals = standardUncertainty === null ? 0 : Math.min(1, justifiedDecimals(standardUncertainty))

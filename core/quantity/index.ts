@@ -41,5 +41,5 @@ export {
   showMeasured,
   showPlain,
   showSmallPower,
-  type Shown,
+  type FormattedValue,
 } from './format'

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { ruleSet } from '../rules'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { forecast } from './forecast'
-import { asked } from './judgeReading'
+import { requirementOf } from './judgeReading'
 import type { JobEvent } from './jobEvent'
 import { NOT_KEYED, keyDownStep, keyDownView } from './keyDown'
 import { compareMatrix, matrixState } from './matrixState'
@@ -15,7 +15,7 @@ import { jobState } from '../work'
 const RULES = ruleSet('R-UK27')
 const step = (id: string) => OSMUND_27F.procedure.find(s => s.id === id)!
 const question = (id: string) =>
-  asked(OSMUND_27F, RULES, step(id).points[0]!.wants[0]!, step(id).points[0]!.state)
+  requirementOf(OSMUND_27F, RULES, step(id).points[0]!.wants[0]!, step(id).points[0]!.state)
 const matrices = (events: readonly JobEvent[]) => {
   const run = runState(OSMUND_27F, RULES, events)
   return {

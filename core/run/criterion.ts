@@ -2,7 +2,7 @@ import { powerRatioToDb, spreadDb } from '../quantity'
 import type { Step } from '../sheet'
 import { PEAKED, peakLevel } from './peaking'
 import type { History } from './history'
-import type { WantState } from './stepState'
+import type { MeasurandState } from './stepState'
 
 /** How a step's common condition stands; met null = not enough readings yet. */
 export interface CriterionState {
@@ -17,7 +17,7 @@ export interface CriterionState {
 /** @returns null when the step has no common condition */
 export function criterionState(
   step: Step,
-  wants: readonly WantState[],
+  wants: readonly MeasurandState[],
   past: History,
 ): CriterionState | null {
   if (!step.criterion) return null
@@ -29,7 +29,7 @@ export function criterionState(
     : peakState(passLevels(step, past), step.criterion.gainDb)
 }
 
-function spreadState(wants: readonly WantState[], limitDb: number): CriterionState {
+function spreadState(wants: readonly MeasurandState[], limitDb: number): CriterionState {
   const powersW = wants.flatMap(w => (w.latest ? [w.latest.reading.value] : []))
   const valueDb = powersW.length > 0 ? spreadDb(powersW) : null
   const complete = powersW.length === wants.length

@@ -1,4 +1,4 @@
-import type { Asked } from './judgeReading'
+import type { Requirement } from './judgeReading'
 
 /** What a reading is held against, both sides taken together; null = open on that side. */
 export interface DecidingRange {
@@ -10,7 +10,7 @@ export interface DecidingRange {
  * The stricter bound of each side, of the sheet's window and of the limit in force: what decides is what is
  * shown.
  */
-export function decidingRange({ window, limit }: Asked): DecidingRange {
+export function decidingRange({ window, limit }: Requirement): DecidingRange {
   return {
     low: stricter(window?.low ?? null, limit?.low ?? null, Math.max),
     high: stricter(window?.high ?? null, limit?.high ?? null, Math.min),

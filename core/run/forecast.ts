@@ -1,7 +1,7 @@
 import { errorBound, type Accuracy } from '../quantity'
 import { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from '../rules'
 import { decidingRange } from './decidingRange'
-import type { Asked } from './judgeReading'
+import type { Requirement } from './judgeReading'
 
 /** What the connected instrument can decide about a wanted number, told before keying. */
 export interface Forecast {
@@ -18,7 +18,7 @@ export interface Forecast {
  * @param accuracy of the instrument that would read it
  * @returns null when nothing is asked
  */
-export function forecast(question: Asked, accuracy: Accuracy): Forecast | null {
+export function forecast(question: Requirement, accuracy: Accuracy): Forecast | null {
   const sides = zoneSides(question)
   if (sides.low === null && sides.high === null) return null
   const { window } = question
@@ -32,7 +32,7 @@ export function forecast(question: Asked, accuracy: Accuracy): Forecast | null {
 }
 
 /** Readings that pass the window by plain acceptance and the legal limit with its guard band. */
-function acceptedBy({ window, limit }: Asked, accuracy: Accuracy): Zone | null {
+function acceptedBy({ window, limit }: Requirement, accuracy: Accuracy): Zone | null {
   const guarded = limit?.kind === 'legal'
   const plain = acceptanceZone(
     { low: window?.low ?? null, high: window?.high ?? null, guardLow: false, guardHigh: false },
@@ -52,7 +52,7 @@ function acceptedBy({ window, limit }: Asked, accuracy: Accuracy): Zone | null {
 }
 
 /** The stricter bound of each side, and whether it is a legal one, which is guarded. */
-export function zoneSides(question: Asked): ZoneSides {
+export function zoneSides(question: Requirement): ZoneSides {
   const { low, high } = decidingRange(question)
   const { limit } = question
   const guarded = limit?.kind === 'legal'

@@ -17,19 +17,19 @@ export {
 export * from './workEvent'
 export * from './runEvent'
 // What follows from it
-export { STRIKE_REASONS, TAKEN_AGAIN, canBeStruck, standing } from './standing'
+export { STRIKE_REASONS, TAKEN_AGAIN, canBeStruck, validEvents } from './validEvents'
 export { jobSheet, keyDownTotals } from './jobSheet'
 export { history, type History, type TakenReading } from './history'
 export type { Turn } from './staleBy'
 export type { TurnQuestion } from './inferredTurns'
 export { missingNeeds, runState, type Next, type NextReason, type RunState } from './runState'
-export { leavesAlone, type StepState, type StepStatus, type WantState } from './stepState'
+export { leavesAlone, type StepState, type StepStatus, type MeasurandState } from './stepState'
 export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
 export { WARM_S, comparability, physicalDifferences, type Difference } from './comparability'
 export { openItems, type OpenItem } from './openItems'
 // Before and while keying
-export { asked, judgeAsked, type Asked } from './judgeReading'
+export { requirementOf, judgeRequirement, type Requirement } from './judgeReading'
 export { decidingRange, type DecidingRange } from './decidingRange'
 export { forecast, zoneSides, type Forecast } from './forecast'
 export {

@@ -1,5 +1,5 @@
 import type { Reading } from '../quantity'
-import type { ConditionsAsked } from '../sheet'
+import type { OperatingPoint } from '../sheet'
 import { RUN_EVENT_KINDS, type RunEvent } from './runEvent'
 import { WORK_EVENT_KINDS, type WorkEvent } from './workEvent'
 
@@ -7,7 +7,7 @@ export const PHASES = ['as-found', 'adjusting', 'as-left', 'soak'] as const
 export type Phase = (typeof PHASES)[number]
 
 /** What stood while a row was read; kept with it, or the numbers are worthless. */
-export interface RowConditions extends ConditionsAsked {
+export interface RowConditions extends OperatingPoint {
   readonly supplyV: number | null
   readonly load: string
   readonly onTimeS: number | null

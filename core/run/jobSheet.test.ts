@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { rowTaken, turned } from '../../test/fixtures/jobEvents'
 import { ruleSet } from '../rules'
 import { modelSheet } from '../sheet'
-import { canBeStruck, jobSheet, keyDownTotals, runState, standing, type JobEvent } from './index'
+import { canBeStruck, jobSheet, keyDownTotals, runState, validEvents, type JobEvent } from './index'
 
 const FM = modelSheet('osmund-27f')
 let n = 0
@@ -53,7 +53,7 @@ describe('struck out', () => {
     const row = rowTaken('as-found', null, 'high-20', { powerW: 3 })
     expect(canBeStruck(row)).toBe(false)
     const first = strike(turned('CT1'))
-    expect(standing([row, strike(row), first, strike(first)])).toHaveLength(4)
+    expect(validEvents([row, strike(row), first, strike(first)])).toHaveLength(4)
   })
 })
 

@@ -1,7 +1,7 @@
 import { CoreError } from '../errors'
 import { amended, applySchools, type LineChange, type ModelSheet, type SchoolChoices } from '../sheet'
 import type { JobEvent } from './jobEvent'
-import { standing } from './standing'
+import { validEvents } from './validEvents'
 
 /**
  * What a job is measured by: the revision of its sheet that it began with, what was corrected on it since,
@@ -9,7 +9,7 @@ import { standing } from './standing'
  * no longer, is left out.
  */
 export function jobSheet(base: ModelSheet, schools: SchoolChoices, events: readonly JobEvent[]): ModelSheet {
-  const corrections = standing(events).filter(e => e.kind === 'sheet-amended')
+  const corrections = validEvents(events).filter(e => e.kind === 'sheet-amended')
   return applySchools(
     corrections.reduce((sheet, { changes }) => amendedIfItFits(sheet, changes), base),
     schools,
@@ -32,7 +32,7 @@ export function keyDownTotals(events: readonly JobEvent[]): {
 } {
   const byStep = new Map<string | null, number>()
   let countedMs = -Infinity
-  for (const e of standing(events)
+  for (const e of validEvents(events)
     .filter(e => e.kind === 'keyed')
     .toSorted((a, b) => a.atMs - b.atMs)) {
     const lengthS = Math.min(e.lengthS, Math.max(0, (e.atMs - countedMs) / 1000))

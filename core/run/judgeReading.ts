@@ -8,16 +8,16 @@ import {
   type RuleSet,
   type Window,
 } from '../rules'
-import { resolveTarget, type ModelSheet, type ReadingOf, type Want } from '../sheet'
+import { resolveTarget, type ModelSheet, type ReadingOf, type Measurand } from '../sheet'
 
 /** What is asked of one reading, made absolute for its conditions. */
-export interface Asked {
+export interface Requirement {
   readonly window: Window | null
   readonly nominalHz: number | null
   readonly limit: ResolvedLimit | null
 }
 
-export interface AskedConditions {
+export interface RequirementConditions {
   readonly channel: number | null
   readonly lowPower: boolean
   readonly mode: Mode
@@ -26,16 +26,16 @@ export interface AskedConditions {
 const NO_READINGS: ReadingOf = () => undefined
 
 /**
- * Target and limit of one wanted number.
+ * Target and limit of one measurand.
  * @throws {CoreError} unknown-channel
  */
-export function asked(
+export function requirementOf(
   sheet: ModelSheet,
   rules: RuleSet,
-  want: Want,
-  at: AskedConditions,
+  want: Measurand,
+  at: RequirementConditions,
   readingOf: ReadingOf = NO_READINGS,
-): Asked {
+): Requirement {
   const target = want.target ? resolveTarget(want.target, sheet.planId, at.channel, readingOf) : null
   const limit =
     want.judgeLimit && hasChannelFor(want.quantity, at)
@@ -50,10 +50,10 @@ export function asked(
 }
 
 /** A frequency without a channel cannot be held against a channel's limit. */
-function hasChannelFor(quantity: Quantity, at: AskedConditions): boolean {
+function hasChannelFor(quantity: Quantity, at: RequirementConditions): boolean {
   return quantity !== 'carrierHz' || at.channel !== null
 }
 
-export function judgeAsked(measured: Measured, question: Asked): Judgement {
-  return judge(measured, question.window, question.limit)
+export function judgeRequirement(measured: Measured, requirement: Requirement): Judgement {
+  return judge(measured, requirement.window, requirement.limit)
 }

@@ -6,21 +6,21 @@ import type { SetKind } from '../sheet'
  */
 export interface Rest {
   readonly factor: number
-  readonly leastS: number
+  readonly minS: number
 }
 /**
  * Valves 30 s at least (T01), small finals without a heat sink the same (T02); everything else twice as long
  * as it was keyed.
  */
 const REST: Readonly<Record<SetKind, Rest>> = {
-  'fm-mobile': { factor: 2, leastS: 0 },
-  'am-mobile': { factor: 2, leastS: 0 },
-  'multimode': { factor: 2, leastS: 0 },
-  'menu-mobile': { factor: 2, leastS: 0 },
-  'high-power': { factor: 2, leastS: 0 },
-  'hybrid-valve': { factor: 2, leastS: 30 },
-  'cw-kit': { factor: 2, leastS: 30 },
-  'menu-qrp': { factor: 2, leastS: 30 },
+  'fm-mobile': { factor: 2, minS: 0 },
+  'am-mobile': { factor: 2, minS: 0 },
+  'multimode': { factor: 2, minS: 0 },
+  'menu-mobile': { factor: 2, minS: 0 },
+  'high-power': { factor: 2, minS: 0 },
+  'hybrid-valve': { factor: 2, minS: 30 },
+  'cw-kit': { factor: 2, minS: 30 },
+  'menu-qrp': { factor: 2, minS: 30 },
 }
 export const restOf = (kind: SetKind): Rest => REST[kind]
 /** A touch of the key is no key-down: no long rest after it [s]. */
@@ -71,7 +71,7 @@ export function keyDownView(
     return { phase: keyedPhase(seconds, limitS), seconds, limitS }
   }
   const lastS = clock.lastLengthMs / 1000
-  const dueS = lastS < TOUCH_S ? rest.factor * lastS : Math.max(rest.leastS, rest.factor * lastS)
+  const dueS = lastS < TOUCH_S ? rest.factor * lastS : Math.max(rest.minS, rest.factor * lastS)
   const restS = clock.endedAtMs === null ? 0 : dueS - (nowMs - clock.endedAtMs) / 1000
   return restS > 0 ? { phase: 'rest', seconds: restS, limitS } : { phase: 'idle', seconds: 0, limitS }
 }

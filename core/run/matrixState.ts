@@ -1,13 +1,13 @@
 import type { Judgement, RuleSet } from '../rules'
-import type { MeasurePoint, ModelSheet, Want } from '../sheet'
+import type { MeasurePoint, ModelSheet, Measurand } from '../sheet'
 import { comparability, type Difference } from './comparability'
 import type { History, TakenReading } from './history'
 import type { Phase, RowTaken } from './jobEvent'
-import { asked, judgeAsked, type Asked } from './judgeReading'
+import { requirementOf, judgeRequirement, type Requirement } from './judgeReading'
 
 export interface CellState {
-  readonly want: Want
-  readonly asked: Asked
+  readonly want: Measurand
+  readonly requirement: Requirement
   readonly latest: TakenReading | null
   readonly judgement: Judgement | null
 }
@@ -43,9 +43,9 @@ function cellState(
   past: History,
   phase: Phase,
   point: MeasurePoint,
-  want: Want,
+  want: Measurand,
 ): CellState {
-  const question = asked(sheet, rules, want, point.state)
+  const requirement = requirementOf(sheet, rules, want, point.state)
   const latest =
     past.readings.findLast(
       t =>
@@ -55,12 +55,17 @@ function cellState(
         t.row.pointId === point.id &&
         t.reading.quantity === want.quantity,
     ) ?? null
-  return { want, asked: question, latest, judgement: latest ? judgeAsked(latest.reading, question) : null }
+  return {
+    want,
+    requirement,
+    latest,
+    judgement: latest ? judgeRequirement(latest.reading, requirement) : null,
+  }
 }
 
 export interface ComparedCell {
   readonly point: MeasurePoint
-  readonly want: Want
+  readonly want: Measurand
   readonly before: CellState
   readonly after: CellState
   /** empty = the two may stand side by side; null = one of them is missing */

@@ -3,7 +3,7 @@ import type { ModelSheet } from '../sheet'
 import { history, type History } from './history'
 import type { Turn } from './staleBy'
 import type { JobEvent, ItemSettled, NoteMade } from './jobEvent'
-import { standing } from './standing'
+import { validEvents } from './validEvents'
 import { stepState, type StepState } from './stepState'
 
 /** Why a step is the next one. */
@@ -41,7 +41,7 @@ export interface RunState {
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
 export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): RunState {
-  const events = standing(all)
+  const events = validEvents(all)
   const past = history(sheet, events)
   const steps: StepState[] = []
   for (const step of sheet.procedure) {

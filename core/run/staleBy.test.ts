@@ -41,7 +41,7 @@ describe('a reference reading is stale only by what changes it', () => {
       idle('USB', 0.76),
     ]
     const s = step(P7, 'A9.3', ...events, turnedIn('A9.3', 'BIAS'))
-    expect(s.wants[1]!.asked.window!.aim).toBeCloseTo(0.76, 9)
+    expect(s.wants[1]!.requirement.window!.aim).toBeCloseTo(0.76, 9)
     expect(s.wants[0]!.latest!.staleBy).toEqual([])
     expect(s.bias!.zeroA).toBeCloseTo(0.26, 9)
   })

@@ -1,20 +1,20 @@
 import type { Quantity } from '../quantity'
 import type { Judgement, RuleSet, Verdict } from '../rules'
-import type { MeasurePoint, ModelSheet, ReadingOf, Step, Want } from '../sheet'
+import type { MeasurePoint, ModelSheet, ReadingOf, Step, Measurand } from '../sheet'
 import { biasState, type BiasState } from './bias/biasState'
 import { criterionState, type CriterionState } from './criterion'
 import type { History, TakenReading } from './history'
 import type { Turn } from './staleBy'
 import type { JobEvent, StepConfirmed } from './jobEvent'
-import { asked, judgeAsked, type Asked } from './judgeReading'
+import { requirementOf, judgeRequirement, type Requirement } from './judgeReading'
 
 /**
  * One wanted number of a step: what is asked, the latest reading that was not struck out, and its judgement.
  */
-export interface WantState {
+export interface MeasurandState {
   readonly point: MeasurePoint
-  readonly want: Want
-  readonly asked: Asked
+  readonly want: Measurand
+  readonly requirement: Requirement
   readonly latest: TakenReading | null
   readonly judgement: Judgement | null
 }
@@ -23,7 +23,7 @@ export type StepStatus = Verdict | 'not-measured' | 'in-progress' | 'stale' | 's
 
 export interface StepState {
   readonly step: Step
-  readonly wants: readonly WantState[]
+  readonly wants: readonly MeasurandState[]
   readonly criterion: CriterionState | null
   /** where the bias stands, device by device; null = the step sets none */
   readonly bias: BiasState | null
@@ -100,10 +100,10 @@ function wantState(
   rules: RuleSet,
   step: Step,
   point: MeasurePoint,
-  want: Want,
+  want: Measurand,
   past: History,
-): WantState {
-  const question = asked(sheet, rules, want, point.state, currentReadingOf(past))
+): MeasurandState {
+  const requirement = requirementOf(sheet, rules, want, point.state, currentReadingOf(past))
   const latest =
     past.readings.findLast(
       t =>
@@ -115,9 +115,9 @@ function wantState(
   return {
     point,
     want,
-    asked: question,
+    requirement,
     latest,
-    judgement: latest ? judgeAsked(latest.reading, question) : null,
+    judgement: latest ? judgeRequirement(latest.reading, requirement) : null,
   }
 }
 
@@ -126,7 +126,7 @@ function wantState(
  * purpose.
  */
 function measuredStatus(
-  wants: readonly WantState[],
+  wants: readonly MeasurandState[],
   criterion: CriterionState | null,
   step: Step,
   bias: BiasState | null,
@@ -143,7 +143,7 @@ function measuredStatus(
   return verdicts.includes('cannot-tell') ? 'cannot-tell' : 'inside'
 }
 
-function takenSince(wants: readonly WantState[], order: number): number {
+function takenSince(wants: readonly MeasurandState[], order: number): number {
   return wants.filter(w => w.latest !== null && w.latest.order > order).length
 }
 

@@ -1,6 +1,6 @@
 import type { MenuFormat, Quantity } from '../quantity'
 import type { Mode } from '../rules'
-import type { MeasurePoint, SetState, TargetSpec, Want } from './modelSheet'
+import type { MeasurePoint, SetState, TargetSpec, Measurand } from './modelSheet'
 
 /** Short ways to write the rows of a sheet. */
 
@@ -33,16 +33,16 @@ export function statesIn(mode: Mode) {
   }
 }
 
-export function want(quantity: Quantity, target: TargetSpec | null = null, judgeLimit = true): Want {
+export function want(quantity: Quantity, target: TargetSpec | null = null, judgeLimit = true): Measurand {
   return { quantity, target, judgeLimit }
 }
 
 /** A value of the menu, as this set writes it. */
-export function wantMenu(menu: MenuFormat): Want {
+export function wantMenu(menu: MenuFormat): Measurand {
   return { ...want('menuCode'), menu }
 }
 
-export function point(id: string, title: string, state: SetState, wants: readonly Want[]): MeasurePoint {
+export function point(id: string, title: string, state: SetState, wants: readonly Measurand[]): MeasurePoint {
   return { id, title, state, wants }
 }
 

@@ -25,12 +25,12 @@ export type {
   TargetSpec,
   TestPoint,
   TypicalFault,
-  Want,
+  Measurand,
 } from './modelSheet'
 export { BOARD_DRAWINGS, PLAIN_ASPECT, drawingOf, type BoardDrawing, type DrawnPart } from './drawings'
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
-export { conditionsAsked, sameConditions, type ConditionsAsked } from './conditionsAsked'
+export { operatingPoint, sameConditions, type OperatingPoint } from './operatingPoint'
 export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'

@@ -2,8 +2,8 @@ import { describe, expect, it } from 'vitest'
 import { sheetContradictions } from '../diagnose'
 import { QUANTITIES } from '../quantity'
 import { channelHz, ruleSet } from '../rules'
-import { asked } from '../run'
-import { SHEETS, conditionsAsked, isOfReceiver, modelSheet, sameConditions } from './index'
+import { requirementOf } from '../run'
+import { SHEETS, operatingPoint, isOfReceiver, modelSheet, sameConditions } from './index'
 
 const matrix = (id: string) => modelSheet(id).matrix
 
@@ -13,7 +13,7 @@ describe.each(SHEETS.map(s => [s.model, s] as const))('%s', (_model, sheet) => {
       if (p.state.channel !== null) expect(channelHz(sheet.planId, p.state.channel)).toBeGreaterThan(1e6)
       for (const w of p.wants) {
         expect(QUANTITIES[w.quantity].label).toBeTruthy()
-        expect(() => asked(sheet, ruleSet(sheet.defaultRuleSetId), w, p.state)).not.toThrow()
+        expect(() => requirementOf(sheet, ruleSet(sheet.defaultRuleSetId), w, p.state)).not.toThrow()
       }
     }
   })
@@ -21,7 +21,7 @@ describe.each(SHEETS.map(s => [s.model, s] as const))('%s', (_model, sheet) => {
     sheet.matrix.forEach((a, i) =>
       sheet.matrix.slice(i + 1).forEach(b => {
         const same =
-          sameConditions(conditionsAsked(a.state), conditionsAsked(b.state)) &&
+          sameConditions(operatingPoint(a.state), operatingPoint(b.state)) &&
           a.state.keyed === b.state.keyed &&
           a.state.also === b.state.also
         if (same)

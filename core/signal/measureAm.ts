@@ -1,6 +1,6 @@
 import { amFigures } from './am/amFigures'
 import { AM_AUDIO_HZ, type AmResult } from './am/amInput'
-import { carrierByPhase, stilled } from './carrier/carrierFigures'
+import { carrierByPhase, derotate } from './carrier/carrierFigures'
 import { coarseTrack, phaseAt } from './carrier/coarseTrack'
 import { humTrack } from './carrier/humStill'
 import { noiseAcross } from './carrier/noiseUnder'
@@ -67,12 +67,12 @@ export function measureAm(input: ModeInput, on: OnPeak): ModeResult<AmResult> {
  */
 function heldStill(keyed: Series, noisePower: number): { still: Series; track: PhaseTrack; hasHum: boolean } {
   const coarse = coarseTrack(keyed)
-  const calm = coarse ? stilled(keyed, coarse) : keyed
-  const left = phaseTrack(calm)
-  const slow = stilled(calm, left)
+  const derotated = coarse ? derotate(keyed, coarse) : keyed
+  const left = phaseTrack(derotated)
+  const slow = derotate(derotated, left)
   const hum = humTrack(slow, noisePower)
   const phaseRad = coarse ? left.phaseRad.map((p, b) => p + phaseAt(coarse, left.timeS[b]!)) : left.phaseRad
-  return { still: hum ? stilled(slow, hum) : slow, track: { ...left, phaseRad }, hasHum: hum !== null }
+  return { still: hum ? derotate(slow, hum) : slow, track: { ...left, phaseRad }, hasHum: hum !== null }
 }
 
 /** @param noisePerSample noise that an average over all samples leaves */

@@ -70,7 +70,7 @@ export function recordingHealth(
 }
 
 /** What was seen of I and Q, and done about it. */
-interface Seen {
+interface HealthContext {
   readonly isIq: boolean
   readonly apart: boolean
   readonly corrects: boolean
@@ -78,7 +78,11 @@ interface Seen {
   readonly imageDbc: number | null
 }
 
-function notesOf(raw: RawHealth, { isIq, apart, corrects, removes, imageDbc }: Seen, peakHz: number): Note[] {
+function notesOf(
+  raw: RawHealth,
+  { isIq, apart, corrects, removes, imageDbc }: HealthContext,
+  peakHz: number,
+): Note[] {
   const levelDb = ratioToDb(raw.meanPower)
   const overloaded =
     `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are clipped. ` +

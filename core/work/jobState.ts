@@ -3,7 +3,7 @@ import {
   matrixState,
   openItems,
   runState,
-  standing,
+  validEvents,
   type ComparedCell,
   type JobEvent,
   type OpenItem,
@@ -36,7 +36,7 @@ export interface JobState {
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
 export function jobState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): JobState {
-  const events = standing(all)
+  const events = validEvents(all)
   const run = runState(sheet, rules, events)
   const asFound = matrixState(sheet, rules, run.history, 'as-found')
   const asLeft = matrixState(sheet, rules, run.history, 'as-left')

@@ -4,7 +4,7 @@ import { setTimeout as sleep } from 'node:timers/promises'
 import pino from 'pino'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { BARE_SETUP, instrumentProfile } from '#core/instrument'
-import type { Asked, SteppedView } from '#shared/instrumentCommands'
+import type { InstrumentAnswer, SteppedView } from '#shared/instrumentCommands'
 import { profileOf } from '#shared/instrument'
 import { SimulatedBench } from '../bench/simulatedBench'
 import { Gateway } from './gateway'
@@ -83,23 +83,21 @@ describe('commands', () => {
   })
   it('asks a line and says what was understood, with the errors of the instrument', async () => {
     expect(
-      (await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'MEAS:POW:AVER?' })).body,
+      (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.testset, text: 'MEAS:POW:AVER?' })).body,
     ).toMatchObject({ raw: '0.000000000E+0', understood: 'the number 0', errors: [] })
-    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: '*IDN?' })).body).toMatchObject({
-      understood: 'text, not a number',
-    })
-    expect((await post<Asked>('/ask', { instrumentId: IDS.testset, text: 'NONSENSE 1' })).body).toMatchObject(
-      { raw: '', errors: ['-113,"Undefined header"'] },
-    )
+    const answerTo = async (text: string) =>
+      (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.testset, text })).body
+    expect(await answerTo('*IDN?')).toMatchObject({ understood: 'text, not a number' })
+    expect(await answerTo('NONSENSE 1')).toMatchObject({ raw: '', errors: ['-113,"Undefined header"'] })
     expect((await post('/ask', { instrumentId: IDS.testset, text: 'A\nB' })).status).toBe(400)
   })
   it('takes a block where a line was expected, and goes on with the next question', async () => {
-    const answer = (await post<Asked>('/ask', { instrumentId: IDS.analyser, text: 'TRAC?' })).body
+    const answer = (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.analyser, text: 'TRAC?' })).body
     expect(answer).toMatchObject({ understood: 'a block of 1604 bytes', errors: [] })
     expect(answer.trace).toHaveLength(401)
-    expect((await post<Asked>('/ask', { instrumentId: IDS.analyser, text: '*OPC?' })).body.understood).toBe(
-      'the number 1',
-    )
+    expect(
+      (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.analyser, text: '*OPC?' })).body.understood,
+    ).toBe('the number 1')
   })
 })
 
@@ -165,7 +163,7 @@ describe('a serial instrument', () => {
     ])
     await sleep(800)
     expect(
-      (await post<Asked>('/ask', { instrumentId: IDS.serial, text: 'MEAS:POW:AVER?' })).body,
+      (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.serial, text: 'MEAS:POW:AVER?' })).body,
     ).toMatchObject({ understood: 'the number 3.87' })
     expect((await post('/set', { instrumentId: IDS.serial, name: 'inputV', value: 0.25 })).body).toEqual({
       value: 0.25,

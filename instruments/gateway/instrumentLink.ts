@@ -8,7 +8,7 @@ import {
   type SettingName,
 } from '#core/instrument'
 import type { OwnProfile } from '#shared/instrument'
-import type { Asked } from '#shared/instrumentCommands'
+import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import { blockHead } from '#core/scpi'
 import type { LinkState, LiveLink, LivePoll } from '#shared/live'
 import { pollInstrument } from '../scpi/pollInstrument'
@@ -98,7 +98,7 @@ export class InstrumentLink {
   }
 
   /** A line as it is typed; a question is waited for. Errors that the instrument queued are told with it. */
-  async ask(text: string): Promise<Asked> {
+  async ask(text: string): Promise<InstrumentAnswer> {
     const line = this.connected()
     const startedMs = performance.now()
     await line.send('*CLS')

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { boundToStandard, type Quantity } from '#core/quantity'
-import { conditionsAsked, type ModelSheet } from '#core/sheet'
+import { operatingPoint, type ModelSheet } from '#core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 /**
@@ -63,7 +63,7 @@ export function amJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
         stepId: null,
         pointId: point.id,
         conditions: {
-          ...conditionsAsked(point.state),
+          ...operatingPoint(point.state),
           supplyV: 13.81,
           load: sheet.load,
           onTimeS: 1500 + i * 45,

@@ -7,7 +7,7 @@ import { act, advance, deliver, preparedScenario, truthOf, type RigState, type R
 import { instrumentProfile, INSTRUMENT_PROFILES, profileQuantity } from '#core/instrument'
 import { boundToStandard, errorBound } from '#core/quantity'
 import type { JobEvent } from '#core/run'
-import { conditionsAsked, modelSheet, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { operatingPoint, modelSheet, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { inTransaction, pool } from '../db/pool'
 import { insertJob, placeJobs, updateJob } from '../db/queries/job'
 import { indexJobs } from '../db/queries/jobIndex'
@@ -376,7 +376,7 @@ function row(
     pointId: point.id,
     readings,
     conditions: {
-      ...conditionsAsked(point.state),
+      ...operatingPoint(point.state),
       supplyV: state.surroundings.supplyV,
       load: SHEET.load,
       onTimeS: state.memory.onS,

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { boundToStandard, type Quantity } from '#core/quantity'
 import { channelHz } from '#core/rules'
-import { conditionsAsked, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { operatingPoint, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 /** Bounds of the typed instruments [ratio of reading, then absolute]. */
@@ -80,7 +80,7 @@ export function multimodeJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] 
       stepId: null,
       pointId: point.id,
       conditions: {
-        ...conditionsAsked(point.state),
+        ...operatingPoint(point.state),
         supplyV: 13.78,
         load: sheet.load,
         onTimeS: 1900 + i * 40,

@@ -2,7 +2,7 @@ import { format } from 'date-fns'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { settleClaim } from '#core/claims'
 import { adjusted, carrierAdvice, compliance } from '#core/handover'
-import { standing, type JobEvent } from '#core/run'
+import { validEvents, type JobEvent } from '#core/run'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { jobState, type JobState } from '#core/work'
@@ -90,7 +90,7 @@ function claims(h: Handover, state: JobState): Content[] {
 
 function ownerCopy(h: Handover, state: JobState): Content[] {
   const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
-  const events = standing(h.events)
+  const events = validEvents(h.events)
   const [less, mended, open] = [
     lessPowerWords(h.sheet, state.compared),
     mendedWords(h.sheet, events),
@@ -119,7 +119,7 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
 
 function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
   const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
-  const events = standing(h.events)
+  const events = validEvents(h.events)
   const settled = state.items.filter(i => i.settled !== null)
   return [
     heading('Complaint'),

@@ -43,7 +43,7 @@ export async function takeBack(
     })
 }
 
-interface Made {
+interface AmendmentMade {
   readonly who: string
   readonly reason: string
   readonly eventId: string
@@ -57,7 +57,7 @@ async function revise(
   db: Db,
   job: Job,
   changes: readonly LineChange[],
-  { who, reason, eventId, atMs }: Made,
+  { who, reason, eventId, atMs }: AmendmentMade,
 ): Promise<void> {
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)

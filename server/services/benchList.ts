@@ -1,4 +1,4 @@
-import { jobSheet, standing as standingEvents, type JobEvent } from '#core/run'
+import { jobSheet, validEvents, type JobEvent } from '#core/run'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '#core/work'
@@ -49,7 +49,7 @@ export async function benchList(): Promise<JobSummary[]> {
     const standing = changed.includes(job)
       ? standingOf(
           jobSheet(sheetOf(job), job.schools, events.get(job.id)!),
-          standingEvents(events.get(job.id)!),
+          validEvents(events.get(job.id)!),
           rules.get(job.ruleSetId)!,
         )
       : kept.get(job.id)!.standing

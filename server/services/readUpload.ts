@@ -5,30 +5,30 @@ import { drain } from '../utils/drain'
 /**
  * A body that may be large: read chunk by chunk, never more of it held than is taken, whatever it announced.
  */
-export async function readUpload(request: IncomingMessage, mostBytes: number): Promise<Buffer> {
+export async function readUpload(request: IncomingMessage, maxBytes: number): Promise<Buffer> {
   const announced = Number(request.headers['content-length'] ?? 0)
-  if (announced > mostBytes) {
+  if (announced > maxBytes) {
     await drain(request)
-    throw tooLarge(announced, mostBytes)
+    throw tooLarge(announced, maxBytes)
   }
   const chunks: Buffer[] = []
   let bytes = 0
   for await (const chunk of request as AsyncIterable<Buffer>) {
     bytes += chunk.length
-    if (bytes <= mostBytes) chunks.push(chunk)
+    if (bytes <= maxBytes) chunks.push(chunk)
     else chunks.length = 0
   }
-  if (bytes > mostBytes) throw tooLarge(bytes, mostBytes)
+  if (bytes > maxBytes) throw tooLarge(bytes, maxBytes)
   if (bytes === 0) throw new ApiError(400, 'invalid-field', 'The file is empty.', 'file')
   return Buffer.concat(chunks)
 }
 
-function tooLarge(bytes: number, mostBytes: number): ApiError {
+function tooLarge(bytes: number, maxBytes: number): ApiError {
   const mega = (b: number) => (b / 1024 / 1024).toFixed(0)
   return new ApiError(
     413,
     'body-too-large',
-    `The file is ${mega(bytes)} MB, limit ${mega(mostBytes)} MB. Use a smaller file.`,
+    `The file is ${mega(bytes)} MB, limit ${mega(maxBytes)} MB. Use a smaller file.`,
     'file',
   )
 }

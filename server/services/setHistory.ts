@@ -44,7 +44,7 @@ function earlierJob(job: Job, sheet: ModelSheet, events: readonly JobEvent[], ru
 function leftAs(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): LeftAs[] {
   return matrixState(sheet, rules, runState(sheet, rules, events).history, 'as-left').flatMap(row =>
     row.cells.flatMap(cell => {
-      if (!cell.latest || (!cell.asked.window && !cell.asked.limit)) return []
+      if (!cell.latest || (!cell.requirement.window && !cell.requirement.limit)) return []
       const { quantity, value, standardUncertainty } = cell.latest.reading
       return [
         {
@@ -52,7 +52,7 @@ function leftAs(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet):
           quantity,
           value,
           standardUncertainty,
-          nominalHz: cell.asked.nominalHz,
+          nominalHz: cell.requirement.nominalHz,
           verdict: cell.judgement!.verdict,
         },
       ]

@@ -1,13 +1,13 @@
 import { describe, expect, it } from 'vitest'
 import { rowTaken } from '../../test/fixtures/jobEvents'
 import { ruleSet } from '#core/rules'
-import { conditionsAsked, modelSheet, pointOf, type ModelSheet } from '#core/sheet'
+import { operatingPoint, modelSheet, pointOf, type ModelSheet } from '#core/sheet'
 import { jobState } from '#core/work'
 import { bandCharts } from './bandChart'
 
 const charts = (sheet: ModelSheet, rows: Record<string, Parameters<typeof rowTaken>[3]>) => {
   const events = Object.entries(rows).map(([id, values]) =>
-    rowTaken('as-left', null, id, values, conditionsAsked(pointOf(sheet, null, id).state)),
+    rowTaken('as-left', null, id, values, operatingPoint(pointOf(sheet, null, id).state)),
   )
   return bandCharts(jobState(sheet, ruleSet(sheet.defaultRuleSetId), events).compared, sheet)
 }

@@ -60,10 +60,10 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
     return out
   }
   const window = (quantity: 'powerW' | 'carrierHz') => {
-    const asked = rows.find(c => c.want.quantity === quantity)?.before.asked
-    const offset = asked?.nominalHz ?? 0
-    return asked?.window?.low != null && asked.window.high != null
-      ? { low: asked.window.low - offset, high: asked.window.high - offset }
+    const requirement = rows.find(c => c.want.quantity === quantity)?.before.requirement
+    const offset = requirement?.nominalHz ?? 0
+    return requirement?.window?.low != null && requirement.window.high != null
+      ? { low: requirement.window.low - offset, high: requirement.window.high - offset }
       : null
   }
   return [

@@ -7,7 +7,7 @@ const plain = (s: string) => s.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g
 describe('words for doubtful readings', () => {
   it.each<[Challenge, RegExp]>([
     [
-      { rule: 'P01', quantity: 'sinadDb', readDb: 14, mostDb: 7.1, inputV: 0.0446e-6 },
+      { rule: 'P01', quantity: 'sinadDb', readDb: 14, maxDb: 7.1, inputV: 0.0446e-6 },
       /^14\.0 dB SINAD at 0\.045 \u00b5V is better than thermal noise allows \(7\.1 dB\)/,
     ],
     [
@@ -15,7 +15,7 @@ describe('words for doubtful readings', () => {
       /^Depth 92 % on the meter, 128 % from PEP and carrier/,
     ],
     [
-      { rule: 'P05', quantity: 'powerW', meanW: 7.4, carrierW: 4, mostW: 5.8 },
+      { rule: 'P05', quantity: 'powerW', meanW: 7.4, carrierW: 4, maxW: 5.8 },
       /^Average 7\.4 W on a carrier of 4 W: .* 5\.8 W at most\. The meter is probably not true-average/,
     ],
     [
@@ -29,7 +29,7 @@ describe('words for doubtful readings', () => {
     ],
     [{ rule: 'P04', quantity: 'pepW', meanW: 9, pepW: 8.2 }, /^Average 9 W exceeds PEP 8\.2 W: impossible/],
     [
-      { rule: 'P06', quantity: 'powerW', meanW: 3.9, inputW: 4.14, mostRatio: 0.7, isUnusual: false },
+      { rule: 'P06', quantity: 'powerW', meanW: 3.9, inputW: 4.14, maxRatio: 0.7, isUnusual: false },
       /^3\.9 W of RF from 4\.1 W of DC is 94 %\. Above 70 %/,
     ],
     [{ rule: 'P10', quantity: 'powerW', readW: 40, factor: 10, likelyW: 4 }, /^40 W is 10 times 4\.0 W/],
@@ -63,7 +63,7 @@ describe('words for doubtful readings', () => {
         rule: 'P33',
         quantity: 'sensitivityV',
         readV: 0.03e-6,
-        leastV: 0.0845e-6,
+        minV: 0.0845e-6,
         test: { modulation: { kind: 'none' }, criterion: 'sinad-12', bandwidthHz: 2400 },
       },
       /^0\.03 \u00b5V for 12 dB SINAD, unmodulated carrier, is better than thermal noise allows \(0\.08/,

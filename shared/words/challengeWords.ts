@@ -8,7 +8,7 @@ type Rule = Challenge['rule']
 const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => string } = {
   P01: c =>
     `${groupDigits(c.readDb, 1)} dB SINAD at ${showPlain(c.inputV, 'sensitivityV')} ` +
-    `is better than thermal noise allows (${groupDigits(c.mostDb, 1)} dB). Leakage, ` +
+    `is better than thermal noise allows (${groupDigits(c.maxDb, 1)} dB). Leakage, ` +
     'wrong port or wrong unit? Disconnect the cable and see whether the signal stays.',
   P03: c =>
     `Depth ${percent(c.readRatio)} on the meter, ${percent(c.byPepRatio)} from PEP and ` +
@@ -19,7 +19,7 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
   P05: c =>
     `Average ${showPlain(c.meanW, 'powerW')} on a carrier of ` +
     `${showPlain(c.carrierW, 'powerW')}: at this depth a true average is ` +
-    `${groupDigits(c.mostW, 1)} W at most. The meter is probably not true-average.`,
+    `${groupDigits(c.maxW, 1)} W at most. The meter is probably not true-average.`,
   P06: c =>
     c.isUnusual
       ? `${showPlain(c.meanW, 'powerW')} of RF from ${groupDigits(c.inputW, 1)} ` +
@@ -27,7 +27,7 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
         '%. Possible, but such sets reach 35 to 50 %. Check both meters.'
       : `${showPlain(c.meanW, 'powerW')} of RF from ${groupDigits(c.inputW, 1)} ` +
         `W of DC is ${Math.round((c.meanW / c.inputW) * 100)} ` +
-        `%. Above ${c.mostRatio * 100} % one of the readings is wrong.`,
+        `%. Above ${c.maxRatio * 100} % one of the readings is wrong.`,
   P09: c =>
     c.side === 'low'
       ? `${showPlain(c.read, c.quantity)} is below 10 % of the ` +
@@ -61,13 +61,13 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
     'dB apart. At least one was probably over-modulated.',
   P22: c =>
     `${showPlain(c.outputW, 'powerW')} out of ${groupDigits(c.inputW, 0)} W of plate input. ` +
-    `Above ${c.mostRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`,
+    `Above ${c.maxRatio * 100} % one of the readings is wrong. Range, SWR, or is it PEP?`,
   P23: c =>
     `${showPlain(c.beforeW, 'powerW')} before, ${showPlain(c.nowW, 'powerW')} ` +
     'now at the same setting: more than 2 % apart. Warm-up, connector or supply?',
   P25: c =>
     `Depth ${percent(c.readRatio)}, but a final that reaches ${groupDigits(c.pepMostW, 1)} W PEP ` +
-    `limits this carrier to ${percent(c.mostRatio)}. The depth meter reads high, or the PEP meter low.`,
+    `limits this carrier to ${percent(c.maxRatio)}. The depth meter reads high, or the PEP meter low.`,
   P26: c =>
     `${showPlain(c.read, c.quantity)} is between half divisions of ` +
     `${showPlain(c.tick, c.quantity)} each. Read the needle to half a division.`,
@@ -79,7 +79,7 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
     `${showPlain(c.readV, c.quantity)} for ` +
     `${c.quantity === 'audibleV' ? 'an audible tone' : criterionWords(c.test)}, ` +
     `${modulationWords(c.test.modulation)}, is better than thermal noise allows ` +
-    `(${groupDigits(c.leastV * 1e6, 3)} µV). Leakage, wrong port or wrong unit?`,
+    `(${groupDigits(c.minV * 1e6, 3)} µV). Leakage, wrong port or wrong unit?`,
   P40: c =>
     `${showPlain(c.readHz, c.quantity)} is known to ±${groupDigits(c.boundHz, 0)} Hz ` +
     `only; the tolerance is ${groupDigits(c.windowHz, 0)} Hz wide. Read all digits first.`,

@@ -1,38 +1,44 @@
 import { HEX_BYTE, QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '#core/quantity'
 import { decidingRange, type CellState, type ComparedCell } from '#core/run'
-import { showAsked, windowWords } from './verdictWords'
+import { showAgainst, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
 
 /** Before and after of one cell as a fork gauge shows them, in the unit of the bench. */
 export function compareGauge(c: ComparedCell): GaugeValues {
-  const { asked } = c.after
-  const factor = asked.nominalHz === null ? QUANTITIES[c.want.quantity].perSi : 1
-  const scale = (v: number | null | undefined) => (v == null ? null : (v - (asked.nominalHz ?? 0)) * factor)
+  const { requirement } = c.after
+  const factor = requirement.nominalHz === null ? QUANTITIES[c.want.quantity].perSi : 1
+  const scale = (v: number | null | undefined) =>
+    v == null ? null : (v - (requirement.nominalHz ?? 0)) * factor
   const u = c.after.latest?.reading.standardUncertainty
-  const { low, high } = decidingRange(asked)
+  const { low, high } = decidingRange(requirement)
   return {
     low: scale(low),
     high: scale(high),
-    aim: scale(asked.window?.aim),
+    aim: scale(requirement.window?.aim),
     asFound: scale(c.before.latest?.reading.value),
     now: scale(c.after.latest?.reading.value),
     bound: u == null ? null : standardToBound(u) * factor,
-    signed: asked.nominalHz !== null,
+    signed: requirement.nominalHz !== null,
   }
 }
 
 /** Whether anything is asked of the cell. */
 export function isJudged(c: ComparedCell): boolean {
-  return c.before.asked.window !== null || c.before.asked.limit !== null
+  return c.before.requirement.window !== null || c.before.requirement.limit !== null
 }
 
 export function cellName(c: ComparedCell): string {
-  return c.before.asked.nominalHz === null ? quantityInfo(c.want.quantity).label : 'Frequency error'
+  return c.before.requirement.nominalHz === null ? quantityInfo(c.want.quantity).label : 'Frequency error'
 }
 
 export function shownCell(cell: CellState) {
   return cell.latest
-    ? showAsked(cell.latest.reading, cell.want.quantity, cell.asked.nominalHz, cell.want.menu ?? HEX_BYTE)
+    ? showAgainst(
+        cell.latest.reading,
+        cell.want.quantity,
+        cell.requirement.nominalHz,
+        cell.want.menu ?? HEX_BYTE,
+      )
     : null
 }
 
@@ -42,7 +48,7 @@ export function gaugeDecimals(c: ComparedCell): number {
 }
 
 /** What a cell is held against, window and limit taken together; empty = nothing is asked of it. */
-export function rangeWords({ after: { asked }, want }: ComparedCell): string {
-  const { low, high } = decidingRange(asked)
-  return low === null && high === null ? '' : windowWords(low, high, want.quantity, asked.nominalHz)
+export function rangeWords({ after: { requirement }, want }: ComparedCell): string {
+  const { low, high } = decidingRange(requirement)
+  return low === null && high === null ? '' : windowWords(low, high, want.quantity, requirement.nominalHz)
 }

@@ -105,11 +105,11 @@ const BY_WORDS: Record<CarrierAdvice['by'], string> = {
 }
 
 /** How high to leave the AM carrier, with the position of its control. */
-export function carrierWords({ mostW, by, asLeftW, setting }: CarrierAdvice): string {
+export function carrierWords({ maxW, by, asLeftW, setting }: CarrierAdvice): string {
   const at = setting ? ` (${setting})` : ''
   const now = by === 'as-left' ? '' : ` It is at ${groupDigits(asLeftW, 1)} W${at}: turn it down first.`
   return (
-    `AM: carrier ${groupDigits(mostW, 1)} W max., ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} ` +
+    `AM: carrier ${groupDigits(maxW, 1)} W max., ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} ` +
     'A larger carrier leaves no room for the voice and overheats the set.'
   )
 }

@@ -20,7 +20,7 @@ import {
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '#core/quantity'
 import { channelName } from '#core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
-import { showAsked, statusWord } from './verdictWords'
+import { showAgainst, statusWord } from './verdictWords'
 
 export function clockTime(atMs: number): string {
   return format(atMs, 'HH:mm')
@@ -197,10 +197,10 @@ function valueWords(s: StepState): string {
     (a, b) => Number(isOutside(b)) - Number(isOutside(a)) || b.latest!.order - a.latest!.order,
   )
   if (!first) return ''
-  const shown = showAsked(
+  const shown = showAgainst(
     first.latest!.reading,
     first.want.quantity,
-    first.asked.nominalHz,
+    first.requirement.nominalHz,
     first.want.menu ?? HEX_BYTE,
   )
   const quantities = new Set(s.wants.map(w => w.want.quantity))
@@ -254,8 +254,8 @@ export function itemWords(item: OpenItem): string {
  */
 export function shortestKeyDownWords({ procedure, kind }: Pick<ModelSheet, 'procedure' | 'kind'>): string {
   const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
-  const { leastS } = restOf(kind)
-  const rest = `then rest twice as long${leastS > 0 ? `, at least ${leastS} s` : ''}.`
+  const { minS } = restOf(kind)
+  const rest = `then rest twice as long${minS > 0 ? `, at least ${minS} s` : ''}.`
   return limits.length > 0
     ? `Key for ${Math.min(...limits)} s at most, ${rest}`
     : `Key for seconds only, ${rest}`

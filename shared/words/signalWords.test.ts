@@ -23,7 +23,7 @@ describe('what a recording says', () => {
     expect(m.notes.find(n => n.code === 'neighbour-beside')!.words).toMatch(/10\.0 kHz below, as strong/)
     const said = verdictLine(judgeSignal(m, ruleSet('R-EU'), 4))
     expect(said).toMatch(/cannot tell. Receiver noise or another station is included in the reading/)
-    expect(findingWords({ kind: 'adjacent-untold', watts: 84e-6, mostW: 20e-6 })).toMatch(
+    expect(findingWords({ kind: 'adjacent-untold', watts: 84e-6, maxW: 20e-6 })).toMatch(
       /84 \u00b5W in total/,
     )
   })

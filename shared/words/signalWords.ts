@@ -44,7 +44,7 @@ export function findingWords(f: SignalFinding): string {
     case 'neighbours':
       return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power is in the adjacent channels.`
     case 'adjacent-power':
-      return `${microwatts(f.watts)} in an adjacent channel, ${microwatts(f.mostW)} max.`
+      return `${microwatts(f.watts)} in an adjacent channel, ${microwatts(f.maxW)} max.`
     case 'adjacent-untold':
       return untoldWords(f)
     case 'mask':
@@ -68,10 +68,10 @@ export function adjacentLimitWords(rules: RuleSet, carrierW: number | null): str
   return carrierW === null ? `${words}: give the carrier power to have it judged` : words
 }
 
-function untoldWords({ watts, mostW }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
+function untoldWords({ watts, maxW }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
   const inTotal = watts < MAX_SAID_W ? `, ${microwatts(watts)} in total` : ''
   return (
-    `Adjacent channel, ${microwatts(mostW)} max.: cannot tell. ` +
+    `Adjacent channel, ${microwatts(maxW)} max.: cannot tell. ` +
     `Receiver noise or another station is included in the reading${inTotal}.`
   )
 }

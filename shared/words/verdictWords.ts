@@ -7,7 +7,7 @@ import {
   type Quantity,
 } from '#core/quantity'
 import type { Judgement, Reason, Verdict } from '#core/rules'
-import type { Asked, Forecast, StepStatus } from '#core/run'
+import type { Requirement, Forecast, StepStatus } from '#core/run'
 import { distanceWords } from './distanceWords'
 import { profilesAsGoodAs } from '#core/instrument'
 
@@ -35,7 +35,7 @@ export function markOf(status: StepStatus): Mark {
 }
 
 /** A reading as the bench says it: an error in Hz where there is a nominal, the value otherwise. */
-export function showAsked(
+export function showAgainst(
   measured: Measured,
   quantity: Quantity,
   nominalHz: number | null,
@@ -69,7 +69,7 @@ export function windowWords(
 export function reasonWords(
   judgement: Judgement,
   quantity: Quantity,
-  asked: Asked,
+  asked: Requirement,
   measured: Pick<Measured, 'value'>,
 ): string[] {
   const far = (reason: Reason) => {
@@ -97,7 +97,7 @@ function targetWords(verdict: Verdict, far: string, range: string): string {
   return `${verdict} tolerance${far}, ${range}`
 }
 
-function limitWords(verdict: Verdict, far: string, range: string, asked: Asked): string {
+function limitWords(verdict: Verdict, far: string, range: string, asked: Requirement): string {
   const limit = `the ${asked.limit?.kind === 'workshop' ? 'workshop' : 'legal'} limit (${range})`
   if (verdict === 'inside') return `within ${limit}, uncertainty included`
   if (verdict === 'cannot-tell') return `cannot tell: ${limit} lies within the uncertainty`

@@ -10,7 +10,7 @@ export interface Truth {
   /** what the truth itself is known to: sampling of its generation, and nothing else */
   readonly tolerance: number
   /** a stated standard uncertainty above this hides a figure that the recording holds */
-  readonly mostUncertainty: number
+  readonly maxUncertainty: number
 }
 
 /** A recording that was made, what is true of it, and what must and must not be said of it. */
@@ -34,9 +34,9 @@ export const near = (
   of: Figure<number | null | undefined>,
   value: number,
   tolerance: number,
-  mostUncertainty: number,
+  maxUncertainty: number,
   uncertaintyOf?: Figure<number | null | undefined>,
-): Truth => ({ figure, of, value, tolerance, mostUncertainty, ...(uncertaintyOf ? { uncertaintyOf } : {}) })
+): Truth => ({ figure, of, value, tolerance, maxUncertainty, ...(uncertaintyOf ? { uncertaintyOf } : {}) })
 
 /** The larger value that a share of the samples stays below: a quantile of what was made. */
 export function quantile(x: Float64Array, share: number): number {

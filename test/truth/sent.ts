@@ -1,5 +1,5 @@
 import type { Recording } from '../../core/formats/recording'
-import { recordingOf, type Made } from '../fixtures/signals'
+import { recordingOf, type MadeSignal } from '../fixtures/signals'
 import { shaped, shapedNoise } from './sources'
 
 /** Transmitters and receivers: from a modulating waveform to a recording. Carriers are 0.3 of full scale. */
@@ -20,7 +20,7 @@ export function am(
   m: Float64Array,
   rateHz: number,
   { offsetHz, size = SIZE, phase = () => 0 }: AmSent,
-): Made {
+): MadeSignal {
   return pointer(
     m.length,
     rateHz,
@@ -33,7 +33,7 @@ export function am(
  * @param m instantaneous deviation [Hz]; between two samples it is the cubic through four of them that turns
  * the phase
  */
-export function fm(m: Float64Array, rateHz: number, offsetHz: number, size = SIZE): Made {
+export function fm(m: Float64Array, rateHz: number, offsetHz: number, size = SIZE): MadeSignal {
   let turned = 0
   const at = (n: number) => m[Math.max(0, Math.min(m.length - 1, n))]!
   return pointer(
@@ -53,7 +53,7 @@ function pointer(
   rateHz: number,
   size: (n: number) => number,
   angle: (n: number) => number,
-): Made {
+): MadeSignal {
   const [i, q] = [new Float64Array(count), new Float64Array(count)]
   for (let n = 0; n < count; n++) {
     const [a, r] = [angle(n), size(n)]
@@ -63,7 +63,7 @@ function pointer(
   return { i, q, rateHz }
 }
 
-export function together(...parts: readonly Made[]): Made {
+export function together(...parts: readonly MadeSignal[]): MadeSignal {
   const [first, ...rest] = parts
   return rest.reduce(
     (a, b) => ({ i: a.i.map((x, n) => x + b.i[n]!), q: a.q.map((x, n) => x + b.q[n]!), rateHz: a.rateHz }),
@@ -73,18 +73,18 @@ export function together(...parts: readonly Made[]): Made {
 
 /** Noise so far below a carrier of 0.3, in the whole rate or as a receiver shapes it. */
 export function noisy(
-  made: Made,
+  made: MadeSignal,
   carrierToNoiseDb: number,
   seed: number,
   shape: (hz: number) => number = () => 1,
-): Made {
+): MadeSignal {
   const { re, im } = shapedNoise(made.rateHz, made.i.length, seed, shape)
   const scale = SIZE * 10 ** (-carrierToNoiseDb / 20)
   return { ...made, i: made.i.map((x, n) => x + scale * re[n]!), q: made.q.map((x, n) => x + scale * im[n]!) }
 }
 
 /** A receiver that lets a part of the band through. */
-export function received(made: Made, shape: (hz: number) => number): Made {
+export function received(made: MadeSignal, shape: (hz: number) => number): MadeSignal {
   const { re, im } = shaped({ re: made.i, im: made.q }, made.rateHz, shape)
   return { ...made, i: re, q: im }
 }
@@ -94,12 +94,12 @@ export const bandpass =
   (hz: number) =>
     1 / Math.sqrt(1 + (Math.abs(2 * hz - lowHz - highHz) / (highHz - lowHz)) ** (2 * steepness))
 
-export function recording(made: Made, change: Partial<Recording> = {}): Recording {
+export function recording(made: MadeSignal, change: Partial<Recording> = {}): Recording {
   return recordingOf(made, { centreHz: CENTRE_HZ, ...change })
 }
 
 /** As a converter of so many steps gives it. */
-export function quantised(made: Made, steps: number): Recording {
+export function quantised(made: MadeSignal, steps: number): Recording {
   const of = (x: Float64Array) => x.map(v => Math.max(-steps, Math.min(steps, Math.round(v * steps))) / steps)
   return recording({ ...made, i: of(made.i), q: of(made.q) }, { steps, datatype: 'cu8' })
 }

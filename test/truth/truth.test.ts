@@ -29,7 +29,7 @@ async function heldToTruth(c: Case): Promise<void> {
     if (typeof value !== 'number') wrong.push(`${t.figure}: none, truth ${t.value}`)
     else if (!(Math.abs(value - t.value) <= t.tolerance + COVERED * u))
       wrong.push(`${t.figure}: ${value} +- ${u}, truth ${t.value}`)
-    else if (u > t.mostUncertainty)
+    else if (u > t.maxUncertainty)
       wrong.push(`${t.figure}: ${value} +- ${u} is less than the recording tells`)
     else if (t.uncertaintyOf && !(u > 0)) wrong.push(`${t.figure}: no uncertainty`)
   }

@@ -8,15 +8,15 @@ import {
   type Measured,
   type Quantity,
 } from '#core/quantity'
-import type { Asked } from '#core/run'
+import type { Requirement } from '#core/run'
 import type { Freshness, LiveEntry } from '~/logic/liveBook'
-import { showAsked } from '#shared/words/verdictWords'
+import { showAgainst } from '#shared/words/verdictWords'
 import { clockTime } from '#shared/words/runWords'
 
 /** The reading, legible from across the bench. Old values are struck through, never shown as if live. */
 const props = defineProps<{
   quantity: Quantity
-  asked: Asked
+  requirement: Requirement
   live: { entry: LiveEntry; freshness: Freshness } | null
   hold: number | null
   typedOnly: boolean
@@ -28,23 +28,29 @@ const measured = computed<Measured | null>(() =>
 )
 const stale = computed(() => props.live?.freshness === 'stale')
 const main = computed(() =>
-  measured.value ? showAsked(measured.value, props.quantity, props.asked.nominalHz) : null,
+  measured.value ? showAgainst(measured.value, props.quantity, props.requirement.nominalHz) : null,
 )
 const absolute = computed(() =>
-  measured.value && props.asked.nominalHz !== null ? showMeasured(measured.value, props.quantity) : null,
+  measured.value && props.requirement.nominalHz !== null
+    ? showMeasured(measured.value, props.quantity)
+    : null,
 )
 const ppm = computed(() =>
-  measured.value && props.asked.nominalHz !== null
-    ? groupDigits(hzToPpm(measured.value.value - props.asked.nominalHz, props.asked.nominalHz), 1, true)
+  measured.value && props.requirement.nominalHz !== null
+    ? groupDigits(
+        hzToPpm(measured.value.value - props.requirement.nominalHz, props.requirement.nominalHz),
+        1,
+        true,
+      )
     : null,
 )
 const held = computed(() =>
   props.hold === null
     ? null
-    : showAsked(
+    : showAgainst(
         { value: props.hold, standardUncertainty: measured.value?.standardUncertainty ?? null },
         props.quantity,
-        props.asked.nominalHz,
+        props.requirement.nominalHz,
       ),
 )
 const nothing = computed(() => {
@@ -71,7 +77,7 @@ const nothing = computed(() => {
       main?.value ?? '\u2013'
     }}</span>
     <span class="u">{{
-      main?.unit ?? (asked.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz')
+      main?.unit ?? (requirement.nominalHz === null ? quantityInfo(quantity).shownUnit : 'Hz')
     }}</span>
     <span class="side">
       <span v-if="absolute" class="fig">{{ absolute.value }}&#8239;{{ absolute.unit }}</span>

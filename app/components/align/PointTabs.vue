@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { HEX_BYTE, QUANTITIES } from '#core/quantity'
 import type { StepState } from '#core/run'
-import { showAsked } from '#shared/words/verdictWords'
+import { showAgainst } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** The points of a step, each with what was taken; the one at hand is marked. */
@@ -28,10 +28,19 @@ function markOf(pointId: string) {
           <span v-for="w in wantsOf(p.id)" :key="w.want.quantity" class="fig taken">
             <template v-if="w.latest"
               >{{
-                showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz, w.want.menu ?? HEX_BYTE)
-                  .value
+                showAgainst(
+                  w.latest.reading,
+                  w.want.quantity,
+                  w.requirement.nominalHz,
+                  w.want.menu ?? HEX_BYTE,
+                ).value
               }}&#8239;{{
-                showAsked(w.latest.reading, w.want.quantity, w.asked.nominalHz, w.want.menu ?? HEX_BYTE).unit
+                showAgainst(
+                  w.latest.reading,
+                  w.want.quantity,
+                  w.requirement.nominalHz,
+                  w.want.menu ?? HEX_BYTE,
+                ).unit
               }}</template
             >
             <template v-else>not measured</template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { QUANTITIES, standardToBound, justifiedDecimals } from '#core/quantity'
-import { decidingRange, forecast, judgeAsked, type StepState, type WantState } from '#core/run'
+import { decidingRange, forecast, judgeRequirement, type StepState, type MeasurandState } from '#core/run'
 import type { Accuracy } from '#core/quantity'
 import type { Freshness, LiveEntry } from '~/logic/liveBook'
 import { criterionWords } from '#shared/words/runWords'
@@ -22,7 +22,7 @@ import LiveFigure from './LiveFigure.vue'
 /** The one number that matters now: what, how far, inside or not, and why. */
 const props = defineProps<{
   state: StepState
-  want: WantState
+  want: MeasurandState
   live: { entry: LiveEntry; freshness: Freshness } | null
   accuracy: Accuracy | null
   asFound: number | null
@@ -34,7 +34,7 @@ const props = defineProps<{
 }>()
 
 const quantity = computed(() => props.want.want.quantity)
-const nominal = computed(() => props.want.asked.nominalHz)
+const nominal = computed(() => props.want.requirement.nominalHz)
 const perSi = computed(() => (nominal.value === null ? QUANTITIES[quantity.value].perSi : 1))
 const toShown = (si: number | null) => (si === null ? null : (si - (nominal.value ?? 0)) * perSi.value)
 const current = computed(() =>
@@ -43,17 +43,17 @@ const current = computed(() =>
     : null,
 )
 const judgement = computed(() =>
-  current.value && props.readable ? judgeAsked(current.value, props.want.asked) : null,
+  current.value && props.readable ? judgeRequirement(current.value, props.want.requirement) : null,
 )
-const expected = computed(() => (props.accuracy ? forecast(props.want.asked, props.accuracy) : null))
+const expected = computed(() => (props.accuracy ? forecast(props.want.requirement, props.accuracy) : null))
 const warning = computed(() => (expected.value ? forecastWords(expected.value, quantity.value) : null))
-const range = computed(() => decidingRange(props.want.asked))
+const range = computed(() => decidingRange(props.want.requirement))
 const tolerance = computed(() =>
   windowWords(range.value.low, range.value.high, quantity.value, nominal.value),
 )
 /** Said where the instrument narrows the tolerance; the same interval twice tells nothing. */
 const zone = computed(() => {
-  if (warning.value || !expected.value?.zone || !props.want.asked.limit) return null
+  if (warning.value || !expected.value?.zone || !props.want.requirement.limit) return null
   const words = zoneWords(expected.value, quantity.value, nominal.value)
   return words === tolerance.value ? null : words
 })
@@ -70,7 +70,7 @@ const decimals = computed(() =>
 const gauge = computed(() => ({
   low: toShown(range.value.low),
   high: toShown(range.value.high),
-  aim: toShown(props.want.asked.window?.aim ?? null),
+  aim: toShown(props.want.requirement.window?.aim ?? null),
   asFound: toShown(props.asFound),
   now: current.value ? toShown(current.value.value) : null,
   bound:
@@ -84,7 +84,7 @@ const points = computed(() =>
   props.trend.map(p => ({ agoS: Math.max(0, (props.nowMs - p.atMs) / 1000), value: toShown(p.value)! })),
 )
 const direction = computed(() => {
-  const { window } = props.want.asked
+  const { window } = props.want.requirement
   if (!judgement.value || !current.value || window?.aim == null || judgement.value.verdict === 'inside')
     return ''
   const away = current.value.value - window.aim
@@ -100,15 +100,17 @@ const direction = computed(() => {
   <div>
     <LiveFigure
       :quantity="quantity"
-      :asked="want.asked"
+      :requirement="want.requirement"
       :live="live"
       :hold="hold"
       :typed-only="live === null"
     />
     <div class="verdict" data-testid="verdict">
-      <template v-if="judgement && (want.asked.window || want.asked.limit)">
+      <template v-if="judgement && (want.requirement.window || want.requirement.limit)">
         <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
-        <span>{{ direction || besideVerdict(reasonWords(judgement, quantity, want.asked, current!)) }}</span>
+        <span>{{
+          direction || besideVerdict(reasonWords(judgement, quantity, want.requirement, current!))
+        }}</span>
       </template>
       <span v-else-if="current && !readable">not keyed, no verdict</span>
       <span v-else-if="range.low !== null || range.high !== null">tolerance {{ tolerance }}</span>

@@ -7,9 +7,9 @@ import type { LiveLink } from '#shared/live'
 import KeyDownClock from '../gauge/KeyDownClock.vue'
 import { clockTime } from '#shared/words/runWords'
 
-type Shown = { entry: LiveEntry; freshness: Freshness } | null
+type BestReading = { entry: LiveEntry; freshness: Freshness } | null
 const props = defineProps<{
-  shown: (q: Quantity) => Shown
+  shown: (q: Quantity) => BestReading
   clock: KeyDownView
   warmth: HeatView
   links: readonly LiveLink[]

@@ -1,10 +1,10 @@
 <script setup lang="ts">
 import { ref } from 'vue'
-import type { Asked } from '#shared/instrumentCommands'
+import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import TraceChart from './TraceChart.vue'
 
 /** Send a line, see the raw answer, see what was understood. */
-defineProps<{ asked: Asked | null; busy: boolean; failure: string | null; night: boolean }>()
+defineProps<{ answer: InstrumentAnswer | null; busy: boolean; failure: string | null; night: boolean }>()
 const emit = defineEmits<{ ask: [text: string] }>()
 const text = defineModel<string>({ required: true })
 const sent = ref('')
@@ -28,19 +28,19 @@ function send() {
       /><v-btn type="submit" size="large" :disabled="busy || !text.trim()">Send</v-btn>
     </form>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
-    <dl v-else-if="asked" aria-live="polite">
+    <dl v-else-if="answer" aria-live="polite">
       <dt>Sent</dt>
       <dd class="fig">{{ sent }}</dd>
       <dt>Raw response</dt>
       <dd class="fig">
-        {{ asked.raw === null ? '(none)' : asked.raw === '' ? '(none expected)' : asked.raw }}
+        {{ answer.raw === null ? '(none)' : answer.raw === '' ? '(none expected)' : answer.raw }}
       </dd>
       <dt>Interpreted as</dt>
-      <dd>{{ asked.understood }}, after {{ asked.tookMs.toFixed(0) }}&#8239;ms</dd>
+      <dd>{{ answer.understood }}, after {{ answer.tookMs.toFixed(0) }}&#8239;ms</dd>
       <dt>Instrument errors</dt>
-      <dd>{{ asked.errors.length ? asked.errors.join('; ') : 'none' }}</dd>
+      <dd>{{ answer.errors.length ? answer.errors.join('; ') : 'none' }}</dd>
     </dl>
-    <TraceChart v-if="asked?.trace && !failure" :values="asked.trace" :night="night" />
+    <TraceChart v-if="answer?.trace && !failure" :values="answer.trace" :night="night" />
   </section>
 </template>
 

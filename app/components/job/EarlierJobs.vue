@@ -4,7 +4,7 @@ import { quantityInfo } from '#core/quantity'
 import type { EarlierJob } from '#shared/earlierJob'
 import { jobTag } from '#shared/job'
 import { dayAndTime } from '#shared/words/runWords'
-import { showAsked } from '#shared/words/verdictWords'
+import { showAgainst } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 /** What this set was here for before, and how it was left last. */
@@ -37,8 +37,8 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
             <StateMark :mark="l.verdict" :size="11" /> {{ l.rowTitle }},
             {{ l.nominalHz === null ? quantityInfo(l.quantity).label.toLowerCase() : 'frequency error' }}
             <b class="fig"
-              >{{ showAsked(l, l.quantity, l.nominalHz).value }}&#8239;{{
-                showAsked(l, l.quantity, l.nominalHz).unit
+              >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{
+                showAgainst(l, l.quantity, l.nominalHz).unit
               }}</b
             >
           </li>

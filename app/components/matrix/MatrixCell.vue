@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { HEX_BYTE, quantityInfo } from '#core/quantity'
 import type { CellState } from '#core/run'
-import { reasonWords, showAsked } from '#shared/words/verdictWords'
+import { reasonWords, showAgainst } from '#shared/words/verdictWords'
 import StateMark from '../gauge/StateMark.vue'
 
 const props = defineProps<{ cell: CellState; stale: boolean; active: boolean }>()
@@ -10,10 +10,10 @@ const emit = defineEmits<{ strike: [readingId: string] }>()
 const reading = computed(() => props.cell.latest?.reading ?? null)
 const shown = computed(() =>
   reading.value
-    ? showAsked(
+    ? showAgainst(
         reading.value,
         props.cell.want.quantity,
-        props.cell.asked.nominalHz,
+        props.cell.requirement.nominalHz,
         props.cell.want.menu ?? HEX_BYTE,
       )
     : null,
@@ -23,14 +23,16 @@ const why = computed(() =>
     ? reasonWords(
         props.cell.judgement,
         props.cell.want.quantity,
-        props.cell.asked,
+        props.cell.requirement,
         props.cell.latest!.reading,
       )
     : [],
 )
-const judged = computed(() => props.cell.asked.window !== null || props.cell.asked.limit !== null)
+const judged = computed(() => props.cell.requirement.window !== null || props.cell.requirement.limit !== null)
 const label = computed(() =>
-  props.cell.asked.nominalHz === null ? quantityInfo(props.cell.want.quantity).label : 'Frequency error',
+  props.cell.requirement.nominalHz === null
+    ? quantityInfo(props.cell.want.quantity).label
+    : 'Frequency error',
 )
 </script>
 

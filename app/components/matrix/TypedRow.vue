@@ -3,7 +3,7 @@ import { nextTick, onMounted, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
 import { ticksToAmperes } from '#core/run'
-import type { Want } from '#core/sheet'
+import type { Measurand } from '#core/sheet'
 import { scaleOf, type TypedInstrument } from '~/logic/typedInstrument'
 
 /**
@@ -18,7 +18,7 @@ export interface TypedValue {
 }
 
 const props = defineProps<{
-  wants: readonly Want[]
+  wants: readonly Measurand[]
   first: string
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null

@@ -1,10 +1,10 @@
 <script setup lang="ts">
-import { stepOf, type ModelSheet, type Want } from '#core/sheet'
+import { stepOf, type ModelSheet, type Measurand } from '#core/sheet'
 import { quantityInfo, showPlain } from '#core/quantity'
 import { windowWords } from '#shared/words/verdictWords'
 
 const props = defineProps<{ sheet: ModelSheet }>()
-function targetWords(want: Want): string {
+function targetWords(want: Measurand): string {
   const { target, quantity } = want
   if (!target) return ''
   switch (target.kind) {

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Heard } from '~/logic/listening'
+import type { AudioAnalysis } from '~/logic/listening'
 
 /** SINAD and beat, to be read from across the bench. */
-const props = defineProps<{ heard: Heard | null; targetHz: number }>()
+const props = defineProps<{ heard: AudioAnalysis | null; targetHz: number }>()
 const BEAT_ZERO_HZ = 0.5
 const sinad = computed(() => (props.heard?.present ? props.heard.figures.sinadVoiceDb : null))
 const tone = computed(() => (props.heard?.present ? props.heard.figures.fundamentalHz : null))

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import type { Asked } from '#shared/instrumentCommands'
+import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import { profileOf, type OwnProfile } from '#shared/instrument'
 import ProfileEditor from '~/components/instrument/ProfileEditor.vue'
 import TryQuery from '~/components/instrument/TryQuery.vue'
@@ -11,7 +11,7 @@ const route = useRoute()
 const theme = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const instrument = computed(() => store.items?.find(i => i.id === route.params.id) ?? null)
 const profile = computed(() => (instrument.value ? profileOf(instrument.value) : null))
-const asked = ref<Asked | null>(null)
+const asked = ref<InstrumentAnswer | null>(null)
 const failure = ref<string | null>(null)
 const saved = ref('')
 const busy = ref(false)
@@ -47,7 +47,7 @@ async function save(own: OwnProfile | null) {
       <p v-if="saved" role="status">{{ saved }}</p>
       <TryQuery
         v-model="text"
-        :asked="asked"
+        :answer="asked"
         :busy="busy"
         :failure="failure"
         :night="theme === 'night'"

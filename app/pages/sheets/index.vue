@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
 import { discardDraft, listDrafts, type DraftEntry } from '~/composables/useSheetDraft'
-import { useSaid } from '~/composables/useSaid'
+import { useNotice } from '~/composables/useNotice'
 import { useSheetsStore } from '~/stores/sheets'
 
 const store = useSheetsStore()
-const { said, say } = useSaid()
+const { said, say } = useNotice()
 const search = ref('')
 const file = ref<HTMLInputElement | null>(null)
 const found = computed(() => {

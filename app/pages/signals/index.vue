@@ -3,7 +3,7 @@ import { computed, onMounted, ref, shallowRef } from 'vue'
 import { v4 as uuid } from 'uuid'
 import { emissionMask } from '#core/rules'
 import { judgeSignal } from '#core/signal'
-import { conditionsAsked, type MeasurePoint } from '#core/sheet'
+import { operatingPoint, type MeasurePoint } from '#core/sheet'
 import { previewScopeCsv, type ScopePreview } from '#core/formats/recording'
 import type { KeptOptions } from '#shared/recording'
 import { adjacentLimitWords, findingWords, verdictLine } from '#shared/words/signalWords'
@@ -168,7 +168,7 @@ function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string)
     phase,
     stepId: null,
     pointId: point.id,
-    conditions: { ...conditionsAsked(point.state), supplyV: null, load, onTimeS: null },
+    conditions: { ...operatingPoint(point.state), supplyV: null, load, onTimeS: null },
     readings,
   }
 }

@@ -1,7 +1,7 @@
 import type { Quantity } from '../../quantity'
 import type { CellState, RowState } from '../../run'
 import type { MeasurePoint, SetState } from '../../sheet'
-import type { Seen, Used } from './observable'
+import type { Observation, ReadingUsed } from './observable'
 import { soften, type Uncertain } from './soft'
 
 /** A reading of the matrix with the state of the set it was taken in. */
@@ -11,7 +11,7 @@ export interface Found {
   readonly cell: CellState
   readonly value: number
   readonly standardUncertainty: number | null
-  readonly used: Used
+  readonly used: ReadingUsed
 }
 
 /** Readings of a quantity in rows of a state, in the order of the channels. */
@@ -38,7 +38,7 @@ export function found(
               quantity,
               value,
               standardUncertainty,
-              nominalHz: cell.asked.nominalHz,
+              nominalHz: cell.requirement.nominalHz,
             },
           },
         ]
@@ -54,7 +54,7 @@ export const isTone = (s: SetState) => s.keyed && s.toneHz !== null && s.toneHz 
 
 /** A cell's window when it is open on neither side: what a power is held against. */
 export function windowOf(f: Found): { low: number; high: number } | null {
-  const { low, high } = f.cell.asked.window ?? {}
+  const { low, high } = f.cell.requirement.window ?? {}
   return low != null && high != null ? { low, high } : null
 }
 
@@ -64,7 +64,7 @@ export function middle<T>(list: readonly T[]): T | null {
 
 /** The most that a cell asks for: top of the window, else the limit. */
 export function rated(f: Found): number | null {
-  return f.cell.asked.window?.high ?? f.cell.asked.limit?.high ?? null
+  return f.cell.requirement.window?.high ?? f.cell.requirement.limit?.high ?? null
 }
 
 /** An observation over some readings; `as` may change what their uncertainty means for it. */
@@ -72,6 +72,6 @@ export function seen(
   readings: readonly Found[],
   classify: (values: readonly number[]) => string,
   as: (f: Found) => Uncertain = f => f,
-): Seen {
+): Observation {
   return { soft: soften(readings.map(as), classify), used: readings.map(f => f.used) }
 }

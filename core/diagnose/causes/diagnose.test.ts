@@ -11,7 +11,7 @@ import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { OSMUND_40A } from '../../sheet/osmund40a/sheet'
 import { CAUSES } from './catalogue'
 import { diagnose } from './diagnose'
-import type { Domain, Soft, TestMade } from './observable'
+import type { Domain, OutcomeProbabilities, TestMade } from './observable'
 import { OBSERVABLES } from './observables'
 
 /** A whole matrix without luck: no error, no row missing. */
@@ -96,7 +96,7 @@ describe('other kinds of sets', () => {
     (meanRatio, outcome) => {
       const source = OBSERVABLES.find(o => o.id === 'two-tone')!.source
       const rows = readMatrix(LX8, { ...healthy('multimode'), ...ssb({ meanRatio }) }, still())
-      const soft: Soft = source.kind === 'readings' ? source.see(rows, LX8)!.soft : {}
+      const soft: OutcomeProbabilities = source.kind === 'readings' ? source.see(rows, LX8)!.soft : {}
       expect(Object.entries(soft).sort((x, y) => y[1] - x[1])[0]![0]).toBe(outcome)
     },
   )

@@ -11,10 +11,10 @@ export const DOMAINS = ['supply', 'power', 'frequency', 'modulation', 'receiver'
 export type Domain = (typeof DOMAINS)[number]
 
 /** A probability for every outcome, adding up to one: a reading near an edge belongs partly to both sides. */
-export type Soft = Readonly<Record<string, number>>
+export type OutcomeProbabilities = Readonly<Record<string, number>>
 
 /** One reading that an observation used, for whoever wants to see the numbers. */
-export interface Used {
+export interface ReadingUsed {
   readonly rowTitle: string
   readonly quantity: Quantity
   readonly value: number
@@ -22,9 +22,9 @@ export interface Used {
   readonly nominalHz: number | null
 }
 
-export interface Seen {
-  readonly soft: Soft
-  readonly used: readonly Used[]
+export interface Observation {
+  readonly soft: OutcomeProbabilities
+  readonly used: readonly ReadingUsed[]
 }
 
 /** A test made by hand, with the answer the technician gave. */
@@ -52,7 +52,7 @@ export interface Observable {
         readonly quantities: readonly Quantity[]
         /** false = this sheet has no rows that could answer it; undefined = its quantities decide */
         readonly inSheet?: (sheet: ModelSheet) => boolean
-        readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Seen | null
+        readonly see: (rows: readonly RowState[], sheet: ModelSheet) => Observation | null
       }
     | { readonly kind: 'test'; readonly how: string; readonly caution: string | null }
 }
@@ -60,7 +60,7 @@ export interface Observable {
 /** What is known about an observable on this job. */
 export interface Evidence {
   readonly observable: Observable
-  readonly soft: Soft
-  readonly used: readonly Used[]
+  readonly soft: OutcomeProbabilities
+  readonly used: readonly ReadingUsed[]
   readonly byHand: boolean
 }

@@ -1,6 +1,6 @@
 import { observableOf } from './observables'
 import type { Cause, Expectation } from './cause'
-import type { Evidence, Observable, Soft } from './observable'
+import type { Evidence, Observable, OutcomeProbabilities } from './observable'
 
 /**
  * A question that a cause says nothing about shows its healthy answer this often (common practice).
@@ -50,7 +50,11 @@ function spread(shows: Expectation, outcomes: readonly string[], outcome: string
 }
 
 /** Probability of uncertain evidence under a cause: its shares weigh the outcomes. */
-export function likelihoodOf(cause: Cause | null, observable: Observable, soft: Soft): number {
+export function likelihoodOf(
+  cause: Cause | null,
+  observable: Observable,
+  soft: OutcomeProbabilities,
+): number {
   return Object.entries(soft).reduce(
     (sum, [outcome, share]) => sum + share * likelihood(cause, observable, outcome),
     0,

@@ -1,4 +1,4 @@
-import type { Soft } from './observable'
+import type { OutcomeProbabilities } from './observable'
 
 /** A number with its standard uncertainty; null = nobody knows, taken as 10 % (common practice). */
 export interface Uncertain {
@@ -31,7 +31,7 @@ const NODES = [
 export function soften(
   readings: readonly Uncertain[],
   classify: (values: readonly number[]) => string,
-): Soft {
+): OutcomeProbabilities {
   const shares: Record<string, number> = {}
   const walk = (values: readonly number[], weight: number) => {
     const reading = readings[values.length]

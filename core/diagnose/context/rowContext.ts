@@ -1,7 +1,7 @@
 import { expandedUncertainty, type Quantity, type Reading } from '../../quantity'
 import {
   TAKEN_AGAIN,
-  asked,
+  requirementOf,
   type ChallengeKept,
   type History,
   type RowConditions,
@@ -69,7 +69,7 @@ function underDoubt(
   const { sheet, rules, rows, meterOf } = context
   const askedOf = (quantity: Quantity) => {
     const want = point.wants.find(w => w.quantity === quantity)
-    return want ? asked(sheet, rules, want, point.state) : null
+    return want ? requirementOf(sheet, rules, want, point.state) : null
   }
   return {
     sheet,

@@ -1,5 +1,5 @@
 import type { Quantity, Reading } from '../../quantity'
-import type { Asked, RowConditions } from '../../run'
+import type { Requirement, RowConditions } from '../../run'
 import type { MeasurePoint, ModelSheet, ReceiverTest } from '../../sheet'
 
 /**
@@ -11,7 +11,7 @@ export type Challenge =
       readonly rule: 'P01'
       readonly quantity: 'sinadDb'
       readonly readDb: number
-      readonly mostDb: number
+      readonly maxDb: number
       readonly inputV: number
     }
   | {
@@ -31,14 +31,14 @@ export type Challenge =
       readonly quantity: 'powerW'
       readonly meanW: number
       readonly carrierW: number
-      readonly mostW: number
+      readonly maxW: number
     }
   | {
       readonly rule: 'P06'
       readonly quantity: 'powerW'
       readonly meanW: number
       readonly inputW: number
-      readonly mostRatio: number
+      readonly maxRatio: number
       /** true = possible, but more than such sets make */
       readonly isUnusual: boolean
     }
@@ -95,14 +95,14 @@ export type Challenge =
       readonly quantity: 'powerW'
       readonly outputW: number
       readonly inputW: number
-      readonly mostRatio: number
+      readonly maxRatio: number
     }
   | { readonly rule: 'P23'; readonly quantity: 'powerW'; readonly beforeW: number; readonly nowW: number }
   | {
       readonly rule: 'P25'
       readonly quantity: 'depthPositiveRatio' | 'depthNegativeRatio'
       readonly readRatio: number
-      readonly mostRatio: number
+      readonly maxRatio: number
       readonly pepMostW: number
     }
   | { readonly rule: 'P26'; readonly quantity: Quantity; readonly read: number; readonly tick: number }
@@ -117,7 +117,7 @@ export type Challenge =
       readonly rule: 'P33'
       readonly quantity: 'sensitivityV' | 'audibleV'
       readonly readV: number
-      readonly leastV: number
+      readonly minV: number
       readonly test: ReceiverTest
     }
   | {
@@ -143,7 +143,7 @@ export interface RowUnderDoubt {
   readonly carrierW: number | null
   /** bound of that reading [W]; 0 where nobody knows, or no carrier was read */
   readonly carrierBoundW: number
-  readonly askedOf: (quantity: Quantity) => Asked | null
+  readonly askedOf: (quantity: Quantity) => Requirement | null
   /** scale of the meter that a reading came from; null = it has none that matters, or nobody knows */
   readonly meterOf: (reading: Reading) => MeterScale | null
   /** the reading of the same row before this one, nothing turned since */

@@ -1,11 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { boundToStandard, type Quantity } from '../../quantity'
-import { asked, type RowConditions } from '../../run'
+import { requirementOf, type RowConditions } from '../../run'
 import { ruleSet } from '../../rules'
 import { pointOf } from '../../sheet'
 import { OSMUND_27F } from '../../sheet/osmund27f/sheet'
 import { ALONE } from '../../../test/fixtures/doubts'
-import { challenges, leastSensitivityV, plausibleForms, type RowUnderDoubt } from './index'
+import { challenges, minSensitivityV, plausibleForms, type RowUnderDoubt } from './index'
 
 const CONDITIONS: RowConditions = {
   mode: 'FM',
@@ -39,7 +39,7 @@ function rulesOf(
   }))
   const askedOf = (quantity: Quantity) => {
     const want = point.wants.find(w => w.quantity === quantity)
-    return want ? asked(OSMUND_27F, ruleSet('R-UK27'), want, point.state) : null
+    return want ? requirementOf(OSMUND_27F, ruleSet('R-UK27'), want, point.state) : null
   }
   return challenges({
     sheet: OSMUND_27F,
@@ -77,7 +77,7 @@ describe('P06, more power than the supply gives', () => {
   it('challenged', () =>
     expect(rulesOf('high-20', { powerW: 3.9, supplyA: 0.3 })[0]).toMatchObject({
       rule: 'P06',
-      mostRatio: 0.85,
+      maxRatio: 0.85,
       isUnusual: false,
     }))
   // 13.8 V x 0.42 A = 5.8 W: 4.3 W are 74 %, a class E stage in a set that draws next to nothing, or a meter
@@ -131,7 +131,7 @@ describe('P12, nominal of another plan', () => {
 describe('P33, better than physics', () => {
   // Thermal limit from kTB by hand: -173.98 dBm/Hz, 2.4 kHz: -140.17 dBm; 12 dB SINAD needs 11.7 dB S/N:
   // -128.5 dBm = 0.085 uV.
-  it('limit', () => expect(leastSensitivityV() * 1e6).toBeCloseTo(0.0845, 3))
+  it('limit', () => expect(minSensitivityV() * 1e6).toBeCloseTo(0.0845, 3))
   it('0.03 uV cannot be', () => expect(names('receiver', { sensitivityV: 0.03e-6 })).toEqual(['P33']))
 })
 describe('P37, deviation without a tone', () => {

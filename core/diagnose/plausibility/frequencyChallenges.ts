@@ -17,11 +17,11 @@ export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
     const nominalHz =
       quantity === 'carrierHz' ? carrierNominal(row) : (row.askedOf(quantity)?.nominalHz ?? null)
     if (!reading || nominalHz === null) return []
-    const mostHz = quantity === 'carrierHz' ? MAX_CARRIER_HZ : nominalHz * MAX_REFERENCE_PPM * 1e-6
-    if (Math.abs(reading.value - nominalHz) <= mostHz) return missingDigits(reading, quantity, row)
+    const maxHz = quantity === 'carrierHz' ? MAX_CARRIER_HZ : nominalHz * MAX_REFERENCE_PPM * 1e-6
+    if (Math.abs(reading.value - nominalHz) <= maxHz) return missingDigits(reading, quantity, row)
     const other = quantity === 'carrierHz' ? otherPlan(row, reading.value, nominalHz) : []
     if (other.length > 0) return other
-    const likelyHz = plausibleForms(reading.value).filter(hz => Math.abs(hz - nominalHz) <= mostHz)
+    const likelyHz = plausibleForms(reading.value).filter(hz => Math.abs(hz - nominalHz) <= maxHz)
     return [{ rule: 'P11', quantity, readHz: reading.value, nominalHz, likelyHz } as const]
   })
 }

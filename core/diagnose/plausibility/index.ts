@@ -17,7 +17,7 @@ export {
 export { sheetContradictions, type SheetContradiction } from './sheetContradictions'
 export type { Challenge, MeterScale, RowUnderDoubt } from './challenge'
 export { plausibleForms } from './frequencyChallenges'
-export { detectionDb, leastAudibleV, leastSensitivityV, mostSinadDb } from './signalChallenges'
+export { detectionDb, minAudibleV, minSensitivityV, maxSinadDb } from './signalChallenges'
 
 /**
  * Everything about a row that cannot be true, in the order of the rules. Nothing is refused: the technician

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { boundToStandard, dbmToVolts, parseTyped, type Quantity } from '../../quantity'
 import { ALONE } from '../../../test/fixtures/doubts'
-import { conditionsAsked, pointOf } from '../../sheet'
+import { operatingPoint, pointOf } from '../../sheet'
 import { OSMUND_40A } from '../../sheet/osmund40a/sheet'
-import { challenges, mostSinadDb } from './index'
+import { challenges, maxSinadDb } from './index'
 
 function rulesOf(
   pointId: string,
@@ -23,7 +23,7 @@ function rulesOf(
   return challenges({
     sheet: OSMUND_40A,
     point,
-    conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null },
+    conditions: { ...operatingPoint(point.state), supplyV: 13.8, load: '', onTimeS: null },
     readings,
     askedOf: () => null,
     ...ALONE,
@@ -74,7 +74,7 @@ describe('SINAD that physics allows (C26, noise figure 0, 2.4 kHz)', () => {
     [-135, 6.3],
     [-140, 3.1],
   ])('%d dBm: %d dB', (dbm, db) => {
-    expect(Math.abs(mostSinadDb(dbmToVolts(dbm)) - db)).toBeLessThanOrEqual(0.06)
+    expect(Math.abs(maxSinadDb(dbmToVolts(dbm)) - db)).toBeLessThanOrEqual(0.06)
   })
   it('P01: 40 dB at 1 uV cannot be, 11 dB can', () => {
     expect(rulesOf('sinad', { sinadDb: 40 }, null)).toEqual(['P01'])

@@ -57,19 +57,19 @@ function againstCarrier(row: RowUnderDoubt): Challenge[] {
   const depth = readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
   const out: Challenge[] = []
   // Pinched off, the mean may pass 1.5 (C02): only a depth that is read says that it was not.
-  const mostMeanW = depth && carrierW * (1 + Math.min(1, depth.value + bound(depth)) ** 2 / 2)
+  const maxMeanW = depth && carrierW * (1 + Math.min(1, depth.value + bound(depth)) ** 2 / 2)
   if (
     mean &&
     depth &&
     depth.value <= 1 &&
-    mean.value - bound(mean) > Math.max(mostMeanW!, MIN_SHOWN * carrierW)
+    mean.value - bound(mean) > Math.max(maxMeanW!, MIN_SHOWN * carrierW)
   )
     out.push({
       rule: 'P05',
       quantity: 'powerW',
       meanW: mean.value,
       carrierW,
-      mostW: carrierW * (1 + depth.value ** 2 / 2),
+      maxW: carrierW * (1 + depth.value ** 2 / 2),
     })
   if (!pep || pep.bound) return out
   const byPep = Math.sqrt(pep.value / carrierW) - 1

@@ -63,15 +63,15 @@ function efficiency(mean: Reading, row: RowUnderDoubt): Challenge[] {
   if (inputW === null || mean.bound === 'at-most') return []
   const { mode } = row.conditions
   const isLinear = mode === 'USB' || mode === 'LSB'
-  const mostRatio = isLinear ? MAX_EFFICIENCY.linear : MAX_EFFICIENCY.saturated
-  const leastW = mean.value - bound(mean)
-  if (leastW > mostRatio * inputW)
-    return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual: false }]
+  const maxRatio = isLinear ? MAX_EFFICIENCY.linear : MAX_EFFICIENCY.saturated
+  const minW = mean.value - bound(mean)
+  if (minW > maxRatio * inputW)
+    return [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, maxRatio, isUnusual: false }]
   // "At least" already breaks the ceiling or says nothing: what lies above it nobody read.
   const isUnusual =
-    !mean.bound && leastW > (isLinear || mode === 'AM' ? USUAL_EFFICIENCY : USUAL_SATURATED) * inputW
+    !mean.bound && minW > (isLinear || mode === 'AM' ? USUAL_EFFICIENCY : USUAL_SATURATED) * inputW
   return isUnusual
-    ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, mostRatio, isUnusual }]
+    ? [{ rule: 'P06', quantity: 'powerW', meanW: mean.value, inputW, maxRatio, isUnusual }]
     : []
 }
 

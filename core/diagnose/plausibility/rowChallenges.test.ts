@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ALONE } from '../../../test/fixtures/doubts'
 import { boundToStandard, type Quantity, type Reading } from '../../quantity'
-import { conditionsAsked, modelSheet, pointOf } from '../../sheet'
+import { operatingPoint, modelSheet, pointOf } from '../../sheet'
 import { challenges, sheetContradictions, type RowUnderDoubt } from './index'
 
 const LX8 = modelSheet('larkfield-lx8')
@@ -21,7 +21,7 @@ function rules(sheet: typeof LX8, pointId: string, readings: Reading[], rest: Pa
   return challenges({
     sheet,
     point,
-    conditions: { ...conditionsAsked(point.state), supplyV: 13.8, load: '', onTimeS: null },
+    conditions: { ...operatingPoint(point.state), supplyV: 13.8, load: '', onTimeS: null },
     readings,
     askedOf: () => null,
     ...ALONE,

@@ -51,7 +51,7 @@ function plateEfficiency(row: RowUnderDoubt): Challenge[] {
   if (!output || !plate || row.sheet.plateV === undefined) return []
   const inputW = row.sheet.plateV * (plate.value + bound(plate))
   return output.value - bound(output) > MAX_PLATE_EFFICIENCY * inputW
-    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, mostRatio: MAX_PLATE_EFFICIENCY }]
+    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, maxRatio: MAX_PLATE_EFFICIENCY }]
     : []
 }
 
@@ -90,16 +90,16 @@ function headroom(row: RowUnderDoubt): Challenge[] {
   if (!depth || carrierW === null || pepMostW === null || !(carrierW > 0) || row.conditions.mode !== 'AM')
     return []
   // A carrier that reads high by its own uncertainty leaves less headroom than there is.
-  const mostRatio = Math.sqrt(pepMostW / Math.max(carrierW - row.carrierBoundW, MIN_CARRIER * carrierW)) - 1
+  const maxRatio = Math.sqrt(pepMostW / Math.max(carrierW - row.carrierBoundW, MIN_CARRIER * carrierW)) - 1
   // A carrier above that PEP is no matter of the depth meter: ALC holds SSB, or the regulator does not hold
   // AM.
-  return mostRatio > 0 && depth.value - bound(depth) > mostRatio
+  return maxRatio > 0 && depth.value - bound(depth) > maxRatio
     ? [
         {
           rule: 'P25',
           quantity: depth.quantity as 'depthPositiveRatio' | 'depthNegativeRatio',
           readRatio: depth.value,
-          mostRatio,
+          maxRatio,
           pepMostW,
         },
       ]

@@ -49,13 +49,13 @@ export function detectionDb(modulation: GeneratorModulation): number {
  * @returns pd into 50 ohm [V]; for 12 dB SINAD of a bare carrier about 0.085 uV, of AM 30 % 0.40 uV
  * Source: SINAD = 1 + S/N, N = kTB.
  */
-export function leastSensitivityV(test: ReceiverTest = SPEECH_TEST): number {
+export function minSensitivityV(test: ReceiverTest = SPEECH_TEST): number {
   const neededDb = 10 * Math.log10(SIGNAL_TO_NOISE[test.criterion]) - detectionDb(test.modulation)
   return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(test.bandwidthHz) + neededDb)
 }
 
 /** Least input at which an ear hears the tone: as strong as the noise in the ear's own bandwidth [V]. */
-export function leastAudibleV(modulation: GeneratorModulation): number {
+export function minAudibleV(modulation: GeneratorModulation): number {
   return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(EAR_HZ) - detectionDb(modulation))
 }
 
@@ -65,9 +65,9 @@ export function leastAudibleV(modulation: GeneratorModulation): number {
  * @param inputV pd into 50 ohm [V], > 0
  * @returns [dB]
  * Source: SINAD = 10 log(1 + S/N), N = kTB.
- * @example mostSinadDb(dbmToVolts(-134)) // => 7.1
+ * @example maxSinadDb(dbmToVolts(-134)) // => 7.1
  */
-export function mostSinadDb(
+export function maxSinadDb(
   inputV: number,
   { modulation, bandwidthHz }: Pick<ReceiverTest, 'modulation' | 'bandwidthHz'> = SPEECH_TEST,
 ): number {
@@ -80,18 +80,18 @@ function sinadBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   const sinad = readingIn(row, 'sinadDb')
   const { inputV } = row.conditions
   if (!sinad || !inputV || row.point.state.keyed) return []
-  const mostDb = mostSinadDb(inputV, receiverTest(row.point))
-  const leastDb = sinad.value - boundOf(sinad)
-  return leastDb > mostDb ? [{ rule: 'P01', quantity: 'sinadDb', readDb: sinad.value, mostDb, inputV }] : []
+  const maxDb = maxSinadDb(inputV, receiverTest(row.point))
+  const minDb = sinad.value - boundOf(sinad)
+  return minDb > maxDb ? [{ rule: 'P01', quantity: 'sinadDb', readDb: sinad.value, maxDb, inputV }] : []
 }
 
 function sensitivityBeyondPhysics(row: RowUnderDoubt): Challenge[] {
   const test = receiverTest(row.point)
   return (['sensitivityV', 'audibleV'] as const).flatMap(quantity => {
     const reading = readingIn(row, quantity)
-    const leastV = quantity === 'audibleV' ? leastAudibleV(test.modulation) : leastSensitivityV(test)
-    return reading && reading.bound !== 'at-most' && reading.value + boundOf(reading) < leastV
-      ? [{ rule: 'P33', quantity, readV: reading.value, leastV, test } as const]
+    const minV = quantity === 'audibleV' ? minAudibleV(test.modulation) : minSensitivityV(test)
+    return reading && reading.bound !== 'at-most' && reading.value + boundOf(reading) < minV
+      ? [{ rule: 'P33', quantity, readV: reading.value, minV, test } as const]
       : []
   })
 }

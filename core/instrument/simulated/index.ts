@@ -1,5 +1,5 @@
 export { BENCH_KITS, benchKit, type BenchKit } from './kits'
-export { hiddenShare, shownOf, withError, type NeedleMemory, type Shown } from './shown'
+export { hiddenShare, shownOf, withError, type NeedleMemory, type ShownValue } from './shown'
 export { spectrumTrace, type TraceSettings } from './spectrumTrace'
 export type {
   BenchLook,

@@ -11,7 +11,7 @@ export interface NeedleMemory {
   readonly atS: number
 }
 
-export type Shown =
+export type ShownValue =
   | { readonly kind: 'value'; readonly value: number }
   | { readonly kind: 'no-signal' }
   | { readonly kind: 'overload' }
@@ -51,7 +51,7 @@ export function shownOf(
   share: number,
   memory: NeedleMemory | null,
   nowS: number,
-): { readonly shown: Shown; readonly memory: NeedleMemory | null } {
+): { readonly shown: ShownValue; readonly memory: NeedleMemory | null } {
   if (trueValue === null || !Number.isFinite(trueValue)) return { shown: { kind: 'no-signal' }, memory: null }
   if (reading.most !== undefined && trueValue > reading.most)
     return { shown: { kind: 'overload' }, memory: null }

@@ -1,7 +1,7 @@
 import { deterministicNoise } from '../../circuit'
 import type { Quantity } from '../../quantity'
 import { cycleOf, spectralFigures } from '../signal/figures'
-import type { Worked } from './truth'
+import type { RigSolution } from './truth'
 
 /**
  * A discriminator and a modulator are never quite even: positive deviation exceeds negative by this much
@@ -11,7 +11,7 @@ const ASYMMETRY = 0.015
 
 /** What modulation meters and analysers would show of the emission. */
 export function modulationValues(
-  { tx, state, f }: Worked,
+  { tx, state, f }: RigSolution,
   spectral: boolean,
 ): Partial<Record<Quantity, number | null>> {
   const { emission, envelope } = tx

@@ -1,10 +1,10 @@
 import type { RigTruth } from '../rigTruth'
 import { stageResponse } from './drive'
 import type { receive } from './receive'
-import type { Worked } from './truth'
+import type { RigSolution } from './truth'
 
 /** What a probe finds, by the name of the place. */
-export function testPointsOf(w: Worked, _rx: ReturnType<typeof receive>): RigTruth['testPoints'] {
+export function testPointsOf(w: RigSolution, _rx: ReturnType<typeof receive>): RigTruth['testPoints'] {
   const { state, design, f, tx } = w
   const { parts } = state
   const powered = state.controls.powerOn

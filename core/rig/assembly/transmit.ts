@@ -136,12 +136,12 @@ function modulationTones(state: RigState, limitRatio: number): Tone[] {
     : tones
 }
 
-type Made = Omit<Transmission, 'idleA' | 'gateV' | 'driverA' | 'heatW'> & {
+type TransmitResult = Omit<Transmission, 'idleA' | 'gateV' | 'driverA' | 'heatW'> & {
   readonly heatW: { readonly final: number; readonly regulator: number }
 }
 
 /** AM, FM, CW: a carrier, with or without a regulator between supply and output stage. */
-function carrier(design: RigDesign, state: RigState, at: At, f: Frequencies, stage: Stage): Made {
+function carrier(design: RigDesign, state: RigState, at: At, f: Frequencies, stage: Stage): TransmitResult {
   const { parts, controls } = state
   const { law, outGain, supplyV } = stage
   const share = softLimit(design.drive.carrier * stage.drive - law.threshold, law.sharpness)
@@ -221,7 +221,7 @@ function modulated(
 }
 
 /** SSB: the output stage straight from the supply, its crest held by the level control. */
-function sideband(design: RigDesign, state: RigState, at: At, f: Frequencies, stage: Stage): Made {
+function sideband(design: RigDesign, state: RigState, at: At, f: Frequencies, stage: Stage): TransmitResult {
   const { law, outGain, supplyV } = stage
   const limitV = Math.sqrt(design.laws.ssbLimitW(at, state.controls)) / Math.max(outGain, 1e-3)
   const offered = design.drive.ssb * stage.drive

@@ -22,7 +22,7 @@ import { modulationValues } from './modulationValues'
 import { valveTransmit } from './valveTransmit'
 
 /** Everything that was computed on the way; the parts of the truth are made from it. */
-export interface Worked {
+export interface RigSolution {
   readonly design: RigDesign
   readonly state: RigState
   readonly at: At
@@ -77,7 +77,7 @@ export function truthOf(state: RigState, spectral = false): RigTruth {
 }
 
 /** Solves supply, synthesiser and transmitter together. */
-export function work(state: RigState): Worked {
+export function work(state: RigState): RigSolution {
   const design = rigDesign(state.designId)
   const at = positionsOf(design, state)
   const raw = frequenciesOf(design, state, at)
@@ -121,7 +121,7 @@ function valveWork(
   state: RigState,
   at: At,
   f: Frequencies,
-): Pick<Worked, 'tx' | 'plate' | 'supplyV' | 'supplyA' | 'limiting'> {
+): Pick<RigSolution, 'tx' | 'plate' | 'supplyV' | 'supplyA' | 'limiting'> {
   const v = valveTransmit(design, state, at, f)
   const on = state.controls.powerOn
   const mainsW = on
@@ -183,7 +183,7 @@ function drawnBy(tx: Transmission): number {
   return tx.finalA + tx.driverA
 }
 
-function valuesOf(w: Worked, rx: ReturnType<typeof receive>): Partial<Record<Quantity, number | null>> {
+function valuesOf(w: RigSolution, rx: ReturnType<typeof receive>): Partial<Record<Quantity, number | null>> {
   const { state, tx, design } = w
   const noise = (stream: number) => deterministicNoise(state.seed, stream, state.memory.timeS)
   const { meanW, pepW } = tx.envelope

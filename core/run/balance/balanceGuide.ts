@@ -48,7 +48,7 @@ export function balanceMove(
   const lowerEnd = tilt > 0 ? 'low' : 'high'
   const weakEnd = Math.abs(tilt) < limitDb / 2 ? 'both' : lowerEnd
   const line = fitLineUp(passes, moves, halfBand)
-  const apart = leastApart(line, halfBand, limitDb * AIM_SHARE) * (line.apart < 0 ? -1 : 1)
+  const apart = minApart(line, halfBand, limitDb * AIM_SHARE) * (line.apart < 0 ? -1 : 1)
   // Inwards lowers: what is too high is turned in.
   const common = line.common / line.perTurn
   const spread = (line.apart - apart) / line.perTurn
@@ -63,7 +63,7 @@ export function balanceMove(
 const held = (turns: number) => Math.max(-MAX_TURN, Math.min(MAX_TURN, turns))
 
 /** The smallest distance that is flat enough, since distance costs power; the flattest one when none is. */
-function leastApart(line: LineUp, halfBand: number, aimDb: number): number {
+function minApart(line: LineUp, halfBand: number, aimDb: number): number {
   let best = { apart: 0, spreadDb: Infinity }
   for (let i = 0; i <= PLACES; i++) {
     const apart = (MAX_APART * halfBand * i) / PLACES

@@ -45,7 +45,7 @@ describe('bias', () => {
     const set = p7(['zero', 0.35], ['idle', 0.85])
     expect(set.bias!.devices[0]!.idleA).toBeCloseTo(0.5, 9)
     expect(set.bias!.devices[0]!.burnsW).toBeCloseTo(0.5 * 13.8, 6)
-    expect(set.wants[1]!.asked.window).toMatchObject({
+    expect(set.wants[1]!.requirement.window).toMatchObject({
       low: expect.closeTo(0.82, 9) as number,
       high: expect.closeTo(0.88, 9) as number,
     })
@@ -65,7 +65,7 @@ describe('bias', () => {
     const sheet = modelSheet('larkfield-lx8m')
     const wide = {
       ...sheet,
-      procedure: sheet.procedure.map(s => (s.bias ? { ...s, bias: { ...s.bias, mostW: 1 } } : s)),
+      procedure: sheet.procedure.map(s => (s.bias ? { ...s, bias: { ...s.bias, maxW: 1 } } : s)),
     }
     const s = runState(wide, ruleSet('R-SHOP'), [
       rowTaken('adjusting', 'A12.5', 'idle', { stageIdleA: 0.1 }, { mode: 'USB', channel: 139 }),

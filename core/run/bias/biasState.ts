@@ -1,5 +1,5 @@
 import type { BiasRule } from '../../sheet'
-import type { WantState } from '../stepState'
+import type { MeasurandState } from '../stepState'
 
 /** Two devices are alike within this (K04). */
 const ALIKE_RATIO = 1.1
@@ -34,7 +34,7 @@ export interface BiasState {
  * @param wants of the step: with 'rise' the first row is the current without bias; with several devices one
  * row each
  */
-export function biasState(rule: BiasRule, wants: readonly WantState[]): BiasState {
+export function biasState(rule: BiasRule, wants: readonly MeasurandState[]): BiasState {
   const latest = wants.map(w => ({
     quantity: w.want.quantity,
     value: w.latest && w.latest.staleBy.length === 0 ? w.latest.reading.value : null,
@@ -58,7 +58,7 @@ export function biasState(rule: BiasRule, wants: readonly WantState[]): BiasStat
       idleA,
       gateV: gates[i] ?? null,
       burnsW,
-      tooHot: burnsW !== null && burnsW > rule.mostW,
+      tooHot: burnsW !== null && burnsW > rule.maxW,
       ticks: idleA === null || rule.tickA === null ? null : idleA / rule.tickA,
     }
   })

@@ -5,7 +5,7 @@ export interface SettingSample {
 }
 
 /** A value at which the needle rested. */
-export interface Rested {
+export interface SettledReading {
   readonly atS: number
   readonly value: number
 }
@@ -22,7 +22,7 @@ export interface SettingAdvice {
 /** Where setting stands. Plain data. */
 export interface SettingGuide {
   readonly samples: readonly SettingSample[]
-  readonly rests: readonly Rested[]
+  readonly rests: readonly SettledReading[]
 }
 export const NEW_SETTING: SettingGuide = { samples: [], rests: [] }
 

@@ -1,8 +1,8 @@
 import { quantityInfo, type Quantity } from '../../quantity'
-import type { ConditionsAsked } from '../../sheet'
+import type { OperatingPoint } from '../../sheet'
 
 /** What has to stay for readings to belong together. */
-export interface Circumstances extends ConditionsAsked {
+export interface Circumstances extends OperatingPoint {
   readonly keyed: boolean
   /** adjusters turned and menu values written so far */
   readonly turns: number

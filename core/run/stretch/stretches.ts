@@ -33,7 +33,7 @@ const MIN_SCATTER_RATIO = { frequency: 1e-8, other: 1e-3 }
  * Limits: a turn slower than the drift itself is not seen; it takes five readings to know noise and drift.
  */
 export function stretches(samples: readonly WatchedSample[], quantity: Quantity): Stretch[] {
-  const leastRatio =
+  const minRatio =
     quantity === 'carrierHz' || quantity === 'referenceHz'
       ? MIN_SCATTER_RATIO.frequency
       : MIN_SCATTER_RATIO.other
@@ -41,7 +41,7 @@ export function stretches(samples: readonly WatchedSample[], quantity: Quantity)
   for (const sample of samples) {
     const now = out.at(-1)
     const goesOn =
-      now !== undefined && now.at(-1)!.stretch === sample.stretch && !isStep(now, sample, leastRatio)
+      now !== undefined && now.at(-1)!.stretch === sample.stretch && !isStep(now, sample, minRatio)
     if (goesOn) now.push(sample)
     else out.push([sample])
   }
@@ -56,10 +56,10 @@ export function currentStretch(
   return stretches(samples, quantity).at(-1)?.samples ?? []
 }
 
-function isStep(before: readonly WatchedSample[], next: WatchedSample, leastRatio: number): boolean {
+function isStep(before: readonly WatchedSample[], next: WatchedSample, minRatio: number): boolean {
   const known = before.filter(s => s.atMs >= next.atMs - LOOK_BACK_MS)
   if (known.length < MIN_KNOWN) return false
-  const { predicted, sigma } = extrapolated(known, next.atMs, leastRatio * Math.abs(next.value))
+  const { predicted, sigma } = extrapolated(known, next.atMs, minRatio * Math.abs(next.value))
   return Math.abs(next.value - predicted) > STEP_SIGMAS * sigma
 }
 
@@ -67,7 +67,7 @@ function isStep(before: readonly WatchedSample[], next: WatchedSample, leastRati
 function extrapolated(
   samples: readonly WatchedSample[],
   atMs: number,
-  leastScatter: number,
+  minScatter: number,
 ): { predicted: number; sigma: number } {
   const n = samples.length
   const origin = samples[0]!
@@ -79,7 +79,7 @@ function extrapolated(
   const slope = stt > 0 ? t.reduce((a, v, i) => a + (v - meanT) * (y[i]! - meanY), 0) / stt : 0
   const at = (atMs - origin.atMs) / 1000
   const misfit = t.reduce((a, v, i) => a + (y[i]! - meanY - slope * (v - meanT)) ** 2, 0)
-  const scatter = Math.max(Math.sqrt(misfit / Math.max(1, n - 2)), leastScatter)
+  const scatter = Math.max(Math.sqrt(misfit / Math.max(1, n - 2)), minScatter)
   const reach = 1 + 1 / n + (stt > 0 ? (at - meanT) ** 2 / stt : 0)
   return { predicted: origin.value + meanY + slope * (at - meanT), sigma: scatter * Math.sqrt(reach) }
 }

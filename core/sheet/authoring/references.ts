@@ -1,4 +1,4 @@
-import type { MeasurePoint, ModelSheet, Step, TargetSpec, Want } from '../modelSheet'
+import type { MeasurePoint, ModelSheet, Step, TargetSpec, Measurand } from '../modelSheet'
 
 /** Where something of a sheet is named by something else, in the sheet's own words. */
 export interface SheetReference {
@@ -120,7 +120,7 @@ function targetStep(target: TargetSpec | null): string | null {
 }
 
 function mapTargets(sheet: ModelSheet, of: (target: TargetSpec) => TargetSpec | null): ModelSheet {
-  const want = (w: Want): Want => (w.target ? { ...w, target: of(w.target) } : w)
+  const want = (w: Measurand): Measurand => (w.target ? { ...w, target: of(w.target) } : w)
   const point = (p: MeasurePoint): MeasurePoint => ({ ...p, wants: p.wants.map(want) })
   return {
     ...sheet,

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { boundToStandard, type Quantity } from '../../quantity'
 import { ruleSet } from '../../rules'
-import { conditionsAsked } from '../conditionsAsked'
+import { operatingPoint } from '../operatingPoint'
 import { matrixState, runState, type JobEvent } from '../../run'
 import { confirmed, turned } from '../../../test/fixtures/jobEvents'
 import { OSMUND_40A as SHEET } from './sheet'
@@ -45,7 +45,7 @@ function rowsOf(stepId: string | null, points = SHEET.matrix): JobEvent[] {
       stepId,
       pointId: p.id,
       readings,
-      conditions: { ...conditionsAsked(p.state), supplyV: 13.8, load: SHEET.load, onTimeS: 1500 },
+      conditions: { ...operatingPoint(p.state), supplyV: 13.8, load: SHEET.load, onTimeS: 1500 },
     }
   })
 }
@@ -83,7 +83,7 @@ describe('an AM mobile', () => {
   it('is judged by the limits of its mode', () => {
     const verdicts = (rules: string) =>
       matrixState(SHEET, ruleSet(rules), state(rowsOf(null), rules).history, 'as-found').flatMap(r =>
-        r.cells.filter(c => c.asked.limit).map(c => `${r.point.id} ${c.asked.limit!.rule.id}`),
+        r.cells.filter(c => c.requirement.limit).map(c => `${r.point.id} ${c.requirement.limit!.rule.id}`),
       )
     expect(verdicts('R-US')).toEqual(
       expect.arrayContaining(['carrier-19 R-US2', 'tone-19 R-US7-', 'purity R-US11']),

@@ -1,5 +1,5 @@
 import { CoreError } from '../../errors'
-import type { MeasurePoint, ModelSheet, Step, TargetSpec, Want } from '../modelSheet'
+import type { MeasurePoint, ModelSheet, Step, TargetSpec, Measurand } from '../modelSheet'
 import type { School, SchoolChoices } from './school'
 import { SCHOOLS } from './schools'
 
@@ -52,7 +52,12 @@ export function applySchools(sheet: ModelSheet, choices: SchoolChoices): ModelSh
   }
 }
 
-function wantBy(want: Want, { state }: MeasurePoint, sheet: ModelSheet, { S01 }: SchoolChoices): Want {
+function wantBy(
+  want: Measurand,
+  { state }: MeasurePoint,
+  sheet: ModelSheet,
+  { S01 }: SchoolChoices,
+): Measurand {
   const target = S01 === undefined ? undefined : FREQUENCY[S01]
   const isCrystalSet = sheet.kind === 'fm-mobile' || sheet.kind === 'am-mobile'
   if (

@@ -62,7 +62,7 @@ export type TargetSpec =
     }
 
 /** One number wanted at a point. */
-export interface Want {
+export interface Measurand {
   readonly quantity: Quantity
   readonly target: TargetSpec | null
   /** false while peaking: the reading is on the way, not what the set will be left with */
@@ -76,5 +76,5 @@ export interface MeasurePoint {
   readonly id: string
   readonly title: string
   readonly state: SetState
-  readonly wants: readonly Want[]
+  readonly wants: readonly Measurand[]
 }

@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { randomFrom } from '../../../test/fixtures/faults/random'
-import { carrierOf, sine, type Made } from '../../../test/fixtures/signals'
+import { carrierOf, sine, type MadeSignal } from '../../../test/fixtures/signals'
 import type { Series } from '../series'
 import { lineFit } from '../lineFit'
-import { stilled } from './carrierFigures'
+import { derotate } from './carrierFigures'
 import { coarseTrack, phaseAt } from './coarseTrack'
 import { fitDrift } from './drift'
 import { phaseTrack } from './phaseTrack'
@@ -13,7 +13,7 @@ const noisy = (f: (t: number) => number, sigma: number, seed = 1) => {
   const r = randomFrom(seed)
   return times.map(t => f(t) + sigma * Math.sqrt(12) * r.within(-0.5, 0.5))
 }
-const seriesOf = ({ i, q, rateHz }: Made): Series => ({
+const seriesOf = ({ i, q, rateHz }: MadeSignal): Series => ({
   re: Float32Array.from(i),
   im: Float32Array.from(q),
   rateHz,
@@ -78,8 +78,8 @@ describe('a carrier that wanders 100 Hz', () => {
     const truth = (t: number) => (100 / 0.5) * Math.sin(2 * Math.PI * 0.5 * t)
     for (const t of [0.3, 0.9, 1.6])
       expect(Math.abs(phaseAt(coarse, t) - truth(t) - (phaseAt(coarse, 0.1) - truth(0.1)))).toBeLessThan(1)
-    const calm = stilled(series, coarse)
-    const still = stilled(calm, phaseTrack(calm))
+    const derotated = derotate(series, coarse)
+    const still = derotate(derotated, phaseTrack(derotated))
     const rest = phaseTrack(still)
     for (let b = 3; b < rest.phaseRad.length - 3; b++)
       expect(Math.abs(rest.phaseRad[b]!)).toBeLessThan((2 * Math.PI) / 100)

@@ -111,7 +111,7 @@ function thinned(times: Float64Array, hz: Float64Array): { times: Float64Array; 
  * A channel with its carrier turned to phase zero all along, however it drifts. The channel itself is turned:
  * a long one is not held twice.
  */
-export function stilled(series: Series, track: PhaseTrack): Series {
+export function derotate(series: Series, track: PhaseTrack): Series {
   const { timeS, phaseRad } = track
   if (timeS.length < 2) return series
   const { re, im } = series

@@ -17,17 +17,17 @@ export interface ChannelPlan {
 }
 
 /**
- * @param leastRateHz narrow rate that is wanted
+ * @param minRateHz narrow rate that is wanted
  * @param widestHz flat half-width that is allowed, e.g. to keep the mirror of a real signal out; null = as
  * the rate gives
  */
 export function planChannel(
   sampleRateHz: number,
   centreHz: number,
-  leastRateHz: number,
+  minRateHz: number,
   widestHz: number | null = null,
 ): ChannelPlan {
-  const factor = smoothTo(sampleRateHz / leastRateHz)
+  const factor = smoothTo(sampleRateHz / minRateHz)
   const narrowHz = sampleRateHz / factor
   if (factor === 1 && widestHz === null)
     return { centreHz, factor, passHz: sampleRateHz / 2, stopHz: sampleRateHz / 2, taps: null }

@@ -66,11 +66,11 @@ class Mixer implements Channeliser {
  * A narrower part of a channel that is in memory already; one so short that the filter would take most of it
  * stays as it is.
  */
-export function narrowed(series: Series, leastRateHz: number, passHz: number): Series {
+export function narrowed(series: Series, minRateHz: number, passHz: number): Series {
   const plan = planChannel(
     series.rateHz,
     0,
-    Math.max(leastRateHz, 2.9 * passHz),
+    Math.max(minRateHz, 2.9 * passHz),
     passHz < series.rateHz * 0.36 ? passHz : null,
   )
   if (!plan.taps || plan.taps.length > series.re.length / 2) return series

@@ -2,9 +2,9 @@ import type { Series } from '../series'
 import { part } from '../series'
 
 /** What the transmitter did, in blocks: off, a bare carrier, or modulated. */
-export type Doing = 'off' | 'steady' | 'modulated'
+export type TxState = 'off' | 'steady' | 'modulated'
 export interface Stretch {
-  readonly doing: Doing
+  readonly doing: TxState
   readonly from: number
   readonly to: number
 }
@@ -28,7 +28,7 @@ export function stretchesOf(series: Series, noisePower: number): Stretch[] {
     blockOf(part(series, b * block, Math.min(series.re.length, (b + 1) * block))),
   )
   const strong = [...blocks].sort((a, b) => a.power - b.power)[Math.floor(count * STRONG_QUANTILE)]!.power
-  const doing = blocks.map(({ power, coherent }): Doing => {
+  const doing = blocks.map(({ power, coherent }): TxState => {
     if (power < Math.max(OFF_SHARE * strong, 2.5 * noisePower) && power < 0.5 * strong) return 'off'
     const carrier = Math.max(power - noisePower, 1e-30)
     const slack = ((4 * noisePower) / carrier) * Math.sqrt(1 / block) + noisePower / carrier / block
@@ -60,7 +60,7 @@ function blockOf({ re, im }: Series): { power: number; coherent: number } {
  */
 export function longest(
   stretches: readonly Stretch[],
-  doing: Doing,
+  doing: TxState,
   rateHz: number,
   total: number,
 ): Stretch | null {

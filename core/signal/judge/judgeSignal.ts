@@ -29,8 +29,8 @@ export type SignalFinding =
   | { readonly kind: 'outside'; readonly reading: JudgedReading }
   | { readonly kind: 'undecided'; readonly reading: JudgedReading }
   | { readonly kind: 'neighbours'; readonly share: number }
-  | { readonly kind: 'adjacent-power'; readonly watts: number; readonly mostW: number }
-  | { readonly kind: 'adjacent-untold'; readonly watts: number; readonly mostW: number }
+  | { readonly kind: 'adjacent-power'; readonly watts: number; readonly maxW: number }
+  | { readonly kind: 'adjacent-untold'; readonly watts: number; readonly maxW: number }
   | { readonly kind: 'mask'; readonly marginDb: number; readonly offsetHz: number; readonly ruleSet: string }
   | { readonly kind: 'clean' }
 
@@ -166,7 +166,7 @@ function adjacentPower(m: Measurement, rules: RuleSet, carrierW: number | null):
   const worst = (list: typeof next) => list.reduce((w, a) => Math.max(w, a.dbc), -Infinity)
   const guardDb = COVERAGE * LINE_DB
   const [own, all] = [worst(next.filter(a => a.bound === null)), worst(next)]
-  const mostW = limit.maxW
-  if (wattsOf(own - guardDb) > mostW) return [{ kind: 'adjacent-power', watts: wattsOf(own), mostW }]
-  return wattsOf(all + guardDb) > mostW ? [{ kind: 'adjacent-untold', watts: wattsOf(all), mostW }] : []
+  const maxW = limit.maxW
+  if (wattsOf(own - guardDb) > maxW) return [{ kind: 'adjacent-power', watts: wattsOf(own), maxW }]
+  return wattsOf(all + guardDb) > maxW ? [{ kind: 'adjacent-untold', watts: wattsOf(all), maxW }] : []
 }

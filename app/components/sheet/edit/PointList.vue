@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { MODES, channelName, channelPlan } from '#core/rules'
-import type { MeasurePoint, SetState, Want } from '#core/sheet'
+import type { MeasurePoint, SetState, Measurand } from '#core/sheet'
 import WantFields from './WantFields.vue'
 
 /** Rows that are measured: how the set stands, and which numbers are read in one key-down. */
@@ -26,7 +26,7 @@ const put = (i: number, change: Partial<MeasurePoint>) =>
   )
 const state = (i: number, change: Partial<SetState>) =>
   put(i, { state: { ...props.points[i]!.state, ...change } })
-const wants = (i: number, change: (wants: readonly Want[]) => Want[]) =>
+const wants = (i: number, change: (wants: readonly Measurand[]) => Measurand[]) =>
   put(i, { wants: change(props.points[i]!.wants) })
 /** A new row is the last one again, under a name of its own: rows are mostly alike but for the channel. */
 function add() {

@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { QUANTITIES, QUANTITY_NAMES, type Quantity } from '#core/quantity'
-import type { Want } from '#core/sheet'
+import type { Measurand } from '#core/sheet'
 import { TARGET_KINDS, fromForm, targetUnit, toForm, type TargetForm } from '~/logic/targetForm'
 
 /** One number that is asked for, with the window it should be in. */
-const props = defineProps<{ want: Want; steps: readonly string[] }>()
-const emit = defineEmits<{ change: [want: Want]; remove: [] }>()
+const props = defineProps<{ want: Measurand; steps: readonly string[] }>()
+const emit = defineEmits<{ change: [want: Measurand]; remove: [] }>()
 const form = computed(() => toForm(props.want.target, props.want.quantity))
 const unit = computed(() => targetUnit(form.value.kind, props.want.quantity))
 const write = (change: Partial<TargetForm>) =>

@@ -18,9 +18,9 @@ import { useBenchKeys } from '~/composables/useBenchKeys'
 import { useFollowing } from '~/composables/useFollowing'
 import { useHearing } from '~/composables/useHearing'
 import { useRowTaking } from '~/composables/useRowTaking'
-import { useSaid } from '~/composables/useSaid'
+import { useNotice } from '~/composables/useNotice'
 import { useStepConfirm } from '~/composables/useStepConfirm'
-import { conditionsAsked, menuFormatOf } from '#core/sheet'
+import { operatingPoint, menuFormatOf } from '#core/sheet'
 import { waits } from '#core/work'
 import { doubting } from '~/logic/doubts'
 import { asFoundFor, connectedAccuracy } from '~/logic/alignView'
@@ -47,7 +47,7 @@ const [job, jobs, live, instruments, practice, sheets] = [
   usePracticeStore(),
   useSheetsStore(),
 ]
-const { said, say } = useSaid()
+const { said, say } = useNotice()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(
   () => run.value,
@@ -141,7 +141,7 @@ watch([stepId, pointId], () => (typing.value = null))
 watch(
   () => [point.value, run.value.history.turns.length] as const,
   ([at, turns]) => {
-    live.at = { ...conditionsAsked(at.state), also: at.state.also, turns }
+    live.at = { ...operatingPoint(at.state), also: at.state.also, turns }
   },
   { immediate: true },
 )
@@ -184,7 +184,7 @@ async function takeNow(code: number | null = null) {
     chosenPoint.value = null
 }
 async function takeBeat(offHz: number) {
-  const nominalHz = want.value.asked.nominalHz
+  const nominalHz = want.value.requirement.nominalHz
   if (nominalHz === null) return say('This row has no nominal frequency to compare the beat with', 'problem')
   await takeTyped(stepId.value, pointId.value, [
     { quantity: quantity.value, value: nominalHz + offHz, instrument: null },

@@ -5,7 +5,7 @@ import IntakeConflict from '~/components/job/IntakeConflict.vue'
 import JobPhotos from '~/screens/JobPhotos.vue'
 import IntakeForm from '~/components/job/IntakeForm.vue'
 import type { Failure } from '~/logic/failureWords'
-import { useSaid } from '~/composables/useSaid'
+import { useNotice } from '~/composables/useNotice'
 import { useJobStore } from '~/stores/job'
 import { useRulesStore } from '~/stores/rules'
 import { useJobsStore } from '~/stores/jobs'
@@ -19,7 +19,7 @@ const sheets = useSheetsStore()
 onMounted(() => void sheets.load())
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
-const { said, say } = useSaid()
+const { said, say } = useNotice()
 const initial = computed<Intake>(() => {
   const {
     owner,

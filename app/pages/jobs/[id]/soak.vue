@@ -5,7 +5,7 @@ import StateMark from '~/components/gauge/StateMark.vue'
 import { runningSoak, soakLog, soakPoint, soaks } from '#core/work'
 import SoakLogTable from '~/components/work/SoakLogTable.vue'
 import { useRowTaking } from '~/composables/useRowTaking'
-import { useSaid } from '~/composables/useSaid'
+import { useNotice } from '~/composables/useNotice'
 import { panelTickA } from '#core/run'
 import { doubting } from '~/logic/doubts'
 import TypedRow from '~/components/matrix/TypedRow.vue'
@@ -20,7 +20,7 @@ const store = useJobStore()
 const { send, wrong } = useEventForm(store.append)
 const instruments = useInstrumentsStore()
 const live = useLiveStore()
-const { said, say } = useSaid()
+const { said, say } = useNotice()
 const point = computed(() => soakPoint(store.sheet!))
 const log = computed(() => (running.value ? soakLog(store.sheet!, store.events, running.value) : null))
 const { typing, take, takeTyped } = useRowTaking({

@@ -23,7 +23,7 @@ export const FREQUENCY_OBSERVABLES: readonly Observable[] = [
       quantities: ['carrierHz'],
       see: rows => {
         const mid = middle(found(rows, 'carrierHz', isCarrier))
-        const nominal = mid?.cell.asked.nominalHz
+        const nominal = mid?.cell.requirement.nominalHz
         if (!mid || nominal == null) return null
         const name = between([RIGHT_HZ, FAR_HZ], ['right', 'off', 'far'])
         return seen([mid], ([hz]) => name(Math.abs(hz! - nominal)))
@@ -41,7 +41,7 @@ export const FREQUENCY_OBSERVABLES: readonly Observable[] = [
       quantities: ['referenceHz'],
       see: rows => {
         const ref = middle(found(rows, 'referenceHz', () => true))
-        const nominal = ref?.cell.asked.nominalHz
+        const nominal = ref?.cell.requirement.nominalHz
         if (!ref || nominal == null) return null
         const name = between([2.2, 10], ['right', 'slight', 'off'])
         return seen([ref], ([hz]) => name(Math.abs(hz! / nominal - 1) * 1e6))
@@ -58,13 +58,14 @@ export const FREQUENCY_OBSERVABLES: readonly Observable[] = [
       kind: 'readings',
       quantities: ['carrierHz'],
       see: rows => {
-        const all = found(rows, 'carrierHz', isCarrier).filter(f => f.cell.asked.nominalHz !== null)
+        const all = found(rows, 'carrierHz', isCarrier).filter(f => f.cell.requirement.nominalHz !== null)
         if (all.length < 3) return null
         const [low, high] = [all[0]!, all.at(-1)!]
         return seen(
           [low, high],
           ([a, b]) =>
-            Math.abs(b! - high.cell.asked.nominalHz! - (a! - low.cell.asked.nominalHz!)) > SLOPE_HZ
+            Math.abs(b! - high.cell.requirement.nominalHz! - (a! - low.cell.requirement.nominalHz!)) >
+            SLOPE_HZ
               ? 'slopes'
               : 'flat',
           f => ({ value: f.value, standardUncertainty: RESOLUTION_U_HZ }),

@@ -107,7 +107,7 @@ export const MODULATION_OBSERVABLES: readonly Observable[] = [
       quantities: ['deviationPositiveHz'],
       see: rows => {
         const mid = middle(found(rows, 'deviationPositiveHz', isTone))
-        const window = mid?.cell.asked.window
+        const window = mid?.cell.requirement.window
         if (!mid || window?.low == null || window.high == null) return null
         const name = between(
           [window.low * 0.1, window.low * 0.93, window.high],

@@ -231,12 +231,12 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
       see: (rows, sheet) => {
         if (sheet.kind !== 'multimode') return null
         const carriers = found(rows, 'carrierHz', s => isCarrier(s) && !isTone(s) && s.mode === 'AM').filter(
-          f => f.cell.asked.nominalHz !== null,
+          f => f.cell.requirement.nominalHz !== null,
         )
         const middles = carriers.filter((_, i) => i % 3 === 1).slice(0, 5)
         if (middles.length < 3) return null
         return seen(middles, hz => {
-          const errors = hz.map((v, i) => v - middles[i]!.cell.asked.nominalHz!)
+          const errors = hz.map((v, i) => v - middles[i]!.cell.requirement.nominalHz!)
           return Math.max(...errors) - Math.min(...errors) > BLOCK_OFF_HZ ? 'one-off' : 'alike'
         })
       },

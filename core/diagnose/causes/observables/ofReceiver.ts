@@ -1,6 +1,6 @@
 import { voltageRatioToDb } from '../../../quantity'
 import { receiverTest } from '../../../sheet'
-import { leastAudibleV, leastSensitivityV } from '../../plausibility/signalChallenges'
+import { minAudibleV, minSensitivityV } from '../../plausibility/signalChallenges'
 import { found, middle, rated, seen, type Found } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
@@ -30,7 +30,7 @@ export const RECEIVER_OBSERVABLES: readonly Observable[] = [
         ])
         const most = mid && rated(mid)
         // What is better than physics allows is leakage or a slip, and no witness for the receiver.
-        if (!mid || !most || mid.value < leastInput(mid)) return null
+        if (!mid || !most || mid.value < minInput(mid)) return null
         const name = between([1.05, 4], ['good', 'poor', 'deaf'])
         return seen([mid], ([v]) => name(v! / most))
       },
@@ -73,9 +73,9 @@ export const RECEIVER_OBSERVABLES: readonly Observable[] = [
   },
 ]
 
-function leastInput({ point, used }: Found): number {
+function minInput({ point, used }: Found): number {
   const test = receiverTest(point)
-  return used.quantity === 'audibleV' ? leastAudibleV(test.modulation) : leastSensitivityV(test)
+  return used.quantity === 'audibleV' ? minAudibleV(test.modulation) : minSensitivityV(test)
 }
 
 function levelDb(low: Found, high: Found): number {

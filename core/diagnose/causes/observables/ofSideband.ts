@@ -76,12 +76,12 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
       inSheet: asked('carrierHz'),
       see: rows => {
         const tones = found(rows, 'carrierHz', s => s.keyed && s.toneHz !== null).filter(
-          f => f.cell.asked.nominalHz !== null,
+          f => f.cell.requirement.nominalHz !== null,
         )
         if (tones.length < 2) return null
         return seen(tones.slice(0, 2), hz => {
           const off = hz.filter(
-            (v, i) => Math.abs(v - tones[i]!.cell.asked.nominalHz!) > SIDEBAND_OFF_HZ,
+            (v, i) => Math.abs(v - tones[i]!.cell.requirement.nominalHz!) > SIDEBAND_OFF_HZ,
           ).length
           if (off === 0) return 'right'
           return off === 1 ? 'one-off' : 'both-off'
@@ -153,7 +153,7 @@ export const SIDEBAND_OBSERVABLES: readonly Observable[] = [
       quantities: ['carrierLeakDb'],
       see: rows => {
         const leak = found(rows, 'carrierLeakDb', s => s.keyed)[0]
-        const least = leak?.cell.asked.window?.low
+        const least = leak?.cell.requirement.window?.low
         return leak && least != null ? seen([leak], ([db]) => (db! < least - 1 ? 'leaky' : 'balanced')) : null
       },
     },

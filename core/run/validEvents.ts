@@ -11,7 +11,7 @@ export function canBeStruck(event: JobEvent): boolean {
 }
 
 /** The events that count: those that were struck out are left out, in the order in which they were. */
-export function standing(events: readonly JobEvent[]): readonly JobEvent[] {
+export function validEvents(events: readonly JobEvent[]): readonly JobEvent[] {
   const struck = new Set(events.flatMap(e => (e.kind === 'event-struck' ? [e.eventId] : [])))
   return struck.size === 0 ? events : events.filter(e => !struck.has(e.id) || !canBeStruck(e))
 }

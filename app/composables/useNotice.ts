@@ -1,7 +1,7 @@
 import { ref } from 'vue'
 
 /** One line that says what just happened; shown until the next one or for a few seconds. */
-export function useSaid(forMs = 5000) {
+export function useNotice(forMs = 5000) {
   const said = ref<{ text: string; kind: 'ok' | 'problem' } | null>(null)
   let timer: ReturnType<typeof setTimeout> | null = null
   function say(text: string, kind: 'ok' | 'problem' = 'ok') {
