@@ -64,7 +64,7 @@ const bias = closed({
   by: string().oneOf(['rise', 'stage-current', 'gate-voltage']).required(),
   devices: list(named('Device', 60), 12),
   stageV: number().label('Supply of the stage').positive().max(3000).required(),
-  maxW: number().label('Dissipation').positive().max(5000).required(),
+  mostW: number().label('Dissipation').positive().max(5000).required(),
   tickA: number().label('One division').positive().max(10).nullable().defined(),
 })
 

@@ -65,7 +65,7 @@ describe('bias', () => {
     const sheet = modelSheet('larkfield-lx8m')
     const wide = {
       ...sheet,
-      procedure: sheet.procedure.map(s => (s.bias ? { ...s, bias: { ...s.bias, maxW: 1 } } : s)),
+      procedure: sheet.procedure.map(s => (s.bias ? { ...s, bias: { ...s.bias, mostW: 1 } } : s)),
     }
     const s = runState(wide, ruleSet('R-SHOP'), [
       rowTaken('adjusting', 'A12.5', 'idle', { stageIdleA: 0.1 }, { mode: 'USB', channel: 139 }),

@@ -58,7 +58,7 @@ export function biasState(rule: BiasRule, wants: readonly MeasurandState[]): Bia
       idleA,
       gateV: gates[i] ?? null,
       burnsW,
-      tooHot: burnsW !== null && burnsW > rule.maxW,
+      tooHot: burnsW !== null && burnsW > rule.mostW,
       ticks: idleA === null || rule.tickA === null ? null : idleA / rule.tickA,
     }
   })

@@ -114,7 +114,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
     adjusters: ['VR9', 'VR10', 'VR11'],
     keyDownLimitS: 10,
     cautions: [DUMMY_LOAD, 'Bias before any power: far too high a gate or base bias kills a new device.'],
-    bias: { by: 'stage-current', devices: ['final 1', 'final 2'], stageV: 13.8, maxW: 10, tickA: null },
+    bias: { by: 'stage-current', devices: ['final 1', 'final 2'], stageV: 13.8, mostW: 10, tickA: null },
     instruction: 'USB, no drive. One device at a time, 50 mA each, both finals alike.',
     why: 'Too little causes crossover distortion, too much heat.',
     points: [1, 2].map(n =>

@@ -49,7 +49,7 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     needs: ['A12.0'],
     adjusters: ['VR9', 'RVG'],
     keyDownLimitS: 10,
-    bias: { by: 'stage-current', devices: ['final'], stageV: 13.8, maxW: 15, tickA: null },
+    bias: { by: 'stage-current', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null },
     cautions: [
       DUMMY_LOAD,
       'Watch the current: it rises suddenly at the threshold. Remove the meter before RF.',

@@ -44,7 +44,7 @@ export const QUILLON_HB150_PROCEDURE: readonly Step[] = [
     title: 'Idle current',
     needs: ['A6.0'],
     adjusters: ['VR3'],
-    bias: { by: 'stage-current', devices: ['both valves together'], stageV: 800, maxW: 60, tickA: 0.02 },
+    bias: { by: 'stage-current', devices: ['both valves together'], stageV: 800, mostW: 60, tickA: 0.02 },
     cautions: [DUMMY_LOAD, HIGH_VOLTAGE],
     instruction: 'Key with carrier and microphone at zero: 60 mA, three divisions of 20 mA.',
     why: 'A fall over the years means weak emission. Adjusting masks it, so note the value found.',

@@ -58,7 +58,7 @@ export const QUILLON_P5_PROCEDURE: readonly Step[] = [
     needs: ['A8.0'],
     adjusters: ['R36'],
     keyDownLimitS: BURST_S,
-    bias: { by: 'gate-voltage', devices: ['IRF510'], stageV: 12, maxW: 5, tickA: null },
+    bias: { by: 'gate-voltage', devices: ['IRF510'], stageV: 12, mostW: 5, tickA: null },
     actions: [
       {
         kind: 'reverts',

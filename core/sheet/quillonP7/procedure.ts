@@ -50,7 +50,7 @@ export const QUILLON_P7_PROCEDURE: readonly Step[] = [
     title: 'PA bias, USB',
     needs: ['A9.0'],
     adjusters: ['BIAS'],
-    bias: { by: 'rise', devices: ['final'], stageV: 13.8, maxW: 15, tickA: null },
+    bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null },
     cautions: [DUMMY_LOAD, 'Wrong bias overheats the final: no power step before bias is within tolerance.'],
     instruction:
       'USB, key with the key input, no drive: read the current ' +
@@ -72,7 +72,7 @@ export const QUILLON_P7_PROCEDURE: readonly Step[] = [
     needs: ['A9.3'],
     adjusters: ['BIAS-CW'],
     cautions: [DUMMY_LOAD],
-    bias: { by: 'rise', devices: ['final'], stageV: 13.8, maxW: 15, tickA: null },
+    bias: { by: 'rise', devices: ['final'], stageV: 13.8, mostW: 15, tickA: null },
     instruction:
       'CW, key with the key input, no drive: read the current ' +
       'at bias 0, then raise the number until it is 500 mA more.',

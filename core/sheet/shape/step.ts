@@ -42,7 +42,7 @@ export interface BiasRule {
   /** supply of the stage [V]; a valve stage has its plate voltage */
   readonly stageV: number
   /** what one device may burn continuously [W] */
-  readonly maxW: number
+  readonly mostW: number
   /** one tick of the panel meter [A]; null = read in figures */
   readonly tickA: number | null
 }

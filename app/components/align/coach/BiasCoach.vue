@@ -13,7 +13,7 @@ const words = computed(() => {
   if (hot.value)
     return {
       say: 'Reduce bias now',
-      how: `${hot.value.name} dissipates ${hot.value.burnsW!.toFixed(1)} W, limit ${props.rule.maxW} W.`,
+      how: `${hot.value.name} dissipates ${hot.value.burnsW!.toFixed(1)} W, limit ${props.rule.mostW} W.`,
     }
   if (props.rule.by === 'rise' && props.state.zeroA === null)
     return {
