@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { writeSigmf } from '#core/formats/recording'
+import { writeSigmf } from '#core/recording'
 import { failureOf } from '../logic/failureWords'
 
 /**

@@ -1,5 +1,5 @@
 import { ref } from 'vue'
-import { writeWav } from '#core/formats/recording'
+import { writeWav } from '#core/recording'
 
 const SECONDS = 5
 const RATE_HZ = 48_000

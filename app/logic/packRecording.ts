@@ -1,4 +1,4 @@
-import { packTar } from '#core/formats/recording'
+import { packTar } from '#core/recording'
 
 /** One file to keep and to pass on: a SigMF pair becomes one .sigmf archive, anything else stays as it is. */
 export function packRecording(files: readonly File[]): File {

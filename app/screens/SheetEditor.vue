@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
-import { withAdjusterTable, type TableProblem, type TableRow } from '#core/formats'
+import { withAdjusterTable, type TableProblem, type TableRow } from '#core/record'
 import {
   withoutAdjuster,
   withoutStep,

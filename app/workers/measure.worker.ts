@@ -1,5 +1,5 @@
 import { CoreError } from '#core/errors'
-import { openRecording, packTar, writeSigmf, type ByteSource, type Recording } from '#core/formats/recording'
+import { openRecording, packTar, writeSigmf, type ByteSource, type Recording } from '#core/recording'
 import { emissionMask } from '#core/rules'
 import { annotationsOf, measureRecording, type Measurement } from '#core/signal'
 import type { FromMeasurer, ToMeasurer } from '../logic/measuring'

@@ -1,5 +1,5 @@
 import { performance } from 'node:perf_hooks'
-import { openRecording, type Recording } from '#core/formats/recording'
+import { openRecording, type Recording } from '#core/recording'
 import { DEFAULT_OPTIONS, SILENT, measureRecording } from '#core/signal'
 import { planChannel } from '#core/signal/channel/channelPlan'
 import { NO_CORRECTION } from '#core/signal/channel/correction'

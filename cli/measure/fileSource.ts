@@ -1,6 +1,6 @@
 import { closeSync, fstatSync, openSync, readSync } from 'node:fs'
 import { basename } from 'node:path'
-import type { ByteSource } from '#core/formats/recording'
+import type { ByteSource } from '#core/recording'
 
 const WHY: Readonly<Record<string, string>> = { ENOENT: 'not found', EACCES: 'no permission to read it' }
 

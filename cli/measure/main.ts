@@ -1,7 +1,7 @@
 import { basename, dirname, join } from 'node:path'
 import { existsSync } from 'node:fs'
 import { CoreError } from '#core/errors'
-import { openRecording } from '#core/formats/recording'
+import { openRecording } from '#core/recording'
 import { measureRecording } from '#core/signal'
 import { parseArguments, USAGE } from './arguments'
 import { fileSource } from './fileSource'

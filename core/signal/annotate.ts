@@ -1,4 +1,4 @@
-import type { Annotation } from '../formats/recording'
+import type { Annotation } from '../recording'
 import type { Measurement } from './measurement'
 
 const HALF_CHANNEL_HZ = 5000

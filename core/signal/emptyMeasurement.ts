@@ -1,4 +1,4 @@
-import type { Recording } from '../formats/recording'
+import type { Recording } from '../recording'
 import type { MeasuredRecording, Measurement } from './measurement'
 import { NO_PICTURES } from './pictures'
 import type { Health, Note } from './result'

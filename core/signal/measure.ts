@@ -1,4 +1,4 @@
-import type { Recording } from '../formats/recording'
+import type { Recording } from '../recording'
 import { CoreError } from '../errors'
 import { measureAudio } from './measureAudio'
 import { measureRadio } from './measureRadio'

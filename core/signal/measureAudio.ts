@@ -1,4 +1,4 @@
-import type { Recording } from '../formats/recording'
+import type { Recording } from '../recording'
 import { audioFigures } from './audio/audioFigures'
 import type { RawHealth } from './channel/health'
 import { emptyMeasurement } from './emptyMeasurement'

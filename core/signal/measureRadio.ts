@@ -1,5 +1,5 @@
 import { CoreError } from '../errors'
-import type { Recording } from '../formats/recording'
+import type { Recording } from '../recording'
 import { besideOf, centroid, type Beside } from './channel/beside'
 import { planChannel } from './channel/channelPlan'
 import type { Correction } from './channel/correction'

@@ -1,4 +1,4 @@
-import type { Recording } from '../formats/recording'
+import type { Recording } from '../recording'
 import type { Beside } from './channel/beside'
 import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
 import { carrierLimit, carrierUncertainty, referenceNote } from './carrierPart'

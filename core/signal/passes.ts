@@ -1,4 +1,4 @@
-import type { Recording, SampleBlock } from '../formats/recording'
+import type { Recording, SampleBlock } from '../recording'
 import { channeliserOf } from './channel/channeliser'
 import type { ChannelPlan } from './channel/channelPlan'
 import { corrected, type Correction } from './channel/correction'

@@ -1,7 +1,7 @@
 import type { Mode } from '../rules'
 import type { Located } from './locate'
 import type { MeasureOptions } from './options'
-import type { Recording } from '../formats/recording'
+import type { Recording } from '../recording'
 import {
   ratioToDb,
   type AdjacentFigure,

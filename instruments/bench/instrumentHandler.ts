@@ -7,7 +7,7 @@ import {
   type SimulatedInstrument,
   type SimulatedReading,
   type SimulatedSetting,
-} from '#core/instrument/simulated'
+} from '#core/practice/instruments'
 import type { RigAction } from '#core/rig'
 import { sameHeader, scpiBoolean, scpiChannel, scpiDecimal, type ScpiCommand } from '#core/scpi'
 import type { ScpiHandler, ScpiReply } from './scpiServer'

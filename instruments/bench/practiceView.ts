@@ -1,4 +1,4 @@
-import { benchKit } from '#core/instrument/simulated'
+import { benchKit } from '#core/practice/instruments'
 import { NO_LIMIT_A, positionKey, rigDesign, type PartGroup, type RigState, type RigTruth } from '#core/rig'
 import type { PracticeState } from '#shared/practice'
 import { coreOffset } from './coreOffset'

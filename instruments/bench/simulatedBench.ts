@@ -1,4 +1,4 @@
-import { benchKit, type BenchLook, type SimulatedInstrument } from '#core/instrument/simulated'
+import { benchKit, type BenchLook, type SimulatedInstrument } from '#core/practice/instruments'
 import {
   LESSONS,
   lessonProgress,

@@ -1,5 +1,5 @@
 import { createHash, randomUUID } from 'node:crypto'
-import { bytesSource, openRecording, packTar, writeSigmf } from '#core/formats/recording'
+import { bytesSource, openRecording, packTar, writeSigmf } from '#core/recording'
 import { channelHz } from '#core/rules'
 import { DEFAULT_OPTIONS, measureRecording } from '#core/signal'
 import { RECORDING_CHUNK_BYTES, type KeptOptions } from '#shared/recording'

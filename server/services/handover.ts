@@ -1,4 +1,4 @@
-import type { JobRecord } from '#core/formats'
+import type { JobRecord } from '#core/record'
 import type { HandoverIssue } from '#shared/handoverIssue'
 import { jobTag, type Job } from '#shared/job'
 import { pool } from '../db/pool'

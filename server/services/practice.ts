@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import type { CoreErrorCode } from '#core/errors'
 import { LESSONS, reviewOf, type PracticeRecord } from '#core/practice'
-import { BENCH_KITS } from '#core/instrument/simulated'
+import { BENCH_KITS } from '#core/practice/instruments'
 import { RIG_FAULTS, preparedScenario, surpriseScenario, type Scenario } from '#core/rig'
 import { modelSheet } from '#core/sheet'
 import type { BenchSession, FreePractice, NewPractice, PracticeState } from '#shared/practice'

@@ -1,5 +1,5 @@
 import Papa from 'papaparse'
-import { readingLines, type JobRecord } from '#core/formats'
+import { readingLines, type JobRecord } from '#core/record'
 import { jobSheet, runState } from '#core/run'
 import { jobTag } from '#shared/job'
 import { jobWithEvents } from './jobs'

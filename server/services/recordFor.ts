@@ -1,4 +1,4 @@
-import { jobRecord, type JobRecord } from '#core/formats'
+import { jobRecord, type JobRecord } from '#core/record'
 import type { RuleSet } from '#core/rules'
 import { jobSheet, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'

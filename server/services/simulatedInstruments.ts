@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { BENCH_KITS } from '#core/instrument/simulated'
+import { BENCH_KITS } from '#core/practice/instruments'
 import { BARE_INSTRUMENT, type Instrument } from '#shared/instrument'
 import type { PracticeState } from '#shared/practice'
 import type { Db } from '../db/pool'

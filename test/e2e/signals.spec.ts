@@ -4,7 +4,7 @@ import { join } from 'node:path'
 import { chromium } from '@playwright/test'
 import wavefile from 'wavefile'
 import { CHROMIUM, CHROMIUM_ARGS } from '../../scripts/lib/browser.mjs'
-import { writeSigmf } from '../../core/formats/recording'
+import { writeSigmf } from '../../core/recording'
 import { amSignal, withNoise } from '../fixtures/signals'
 import { expect, test } from './bench'
 

@@ -3,7 +3,7 @@ import pg from 'pg'
 import sharp from 'sharp'
 import { extractText, getDocumentProxy } from 'unpdf'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { JobRecord } from '../../core/formats'
+import type { JobRecord } from '../../core/record'
 import type { HandoverIssue } from '../../shared/handoverIssue'
 import { testHouse, type TestHouse } from './house'
 

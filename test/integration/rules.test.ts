@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import type { JobRecord } from '../../core/formats'
+import type { JobRecord } from '../../core/record'
 import { ruleSet } from '../../core/rules'
 import { toBody, type OwnRuleSet } from '../../shared/ruleSet'
 import { rowTaken } from '../fixtures/jobEvents'

@@ -3,7 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
-import { writeSigmf, writeWav } from '../../core/formats/recording'
+import { writeSigmf, writeWav } from '../../core/recording'
 import type { Measurement } from '../../core/signal'
 import { amSignal } from '../fixtures/signals'
 

@@ -1,4 +1,4 @@
-import type { Recording } from '../../core/formats/recording'
+import type { Recording } from '../../core/recording'
 import type { MeasureOptions, Measurement, SignalFinding } from '../../core/signal'
 
 /** One value that a recording must be measured to. */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { CoreError } from '../../core/errors'
-import type { Recording } from '../../core/formats/recording'
+import type { Recording } from '../../core/recording'
 import { emissionMask, ruleSet } from '../../core/rules'
 import { DEFAULT_OPTIONS, judgeSignal, measureRecording, type MeasureOptions } from '../../core/signal'
 import { randomFrom, type Random } from '../fixtures/faults/random'

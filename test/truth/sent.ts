@@ -1,4 +1,4 @@
-import type { Recording } from '../../core/formats/recording'
+import type { Recording } from '../../core/recording'
 import { recordingOf, type MadeSignal } from '../fixtures/signals'
 import { shaped, shapedNoise } from './sources'
 

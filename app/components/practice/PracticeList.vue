@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { LESSONS } from '#core/practice'
 import { rigDesign } from '#core/rig'
-import { BENCH_KITS } from '#core/instrument/simulated'
+import { BENCH_KITS } from '#core/practice/instruments'
 import { dayAndTime } from '#shared/words/runWords'
 import type { PracticeSummary } from '#shared/practiceSession'
 

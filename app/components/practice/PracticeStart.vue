@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { BENCH_KITS } from '#core/instrument/simulated'
+import { BENCH_KITS } from '#core/practice/instruments'
 import { LESSONS } from '#core/practice'
 import { RIG_DESIGNS } from '#core/rig'
 import type { NewPractice } from '#shared/practice'

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { ScopePreview } from '#core/formats/recording'
+import type { ScopePreview } from '#core/recording'
 
 /** What was found in a table of an oscilloscope, before it is believed. */
 defineProps<{ name: string; preview: ScopePreview }>()

@@ -1,4 +1,4 @@
-import type { SampleBlock } from '../../formats/recording'
+import type { SampleBlock } from '../../recording'
 
 /** What is put right sample by sample before anything else. */
 export interface Correction {

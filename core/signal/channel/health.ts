@@ -1,4 +1,4 @@
-import type { SampleBlock } from '../../formats/recording'
+import type { SampleBlock } from '../../recording'
 
 const FLOAT_RAIL = 1 - 1e-6
 /** So many times more samples at the largest code than at the next are piled up there. */

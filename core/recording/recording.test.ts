@@ -4,9 +4,9 @@ import { sha512 } from '@noble/hashes/sha2'
 import { bytesToHex } from '@noble/hashes/utils'
 import wavefile from 'wavefile'
 import { describe, expect, it } from 'vitest'
-import { amSignal } from '../../../test/fixtures/signals'
-import { CoreError } from '../../errors'
-import { DEFAULT_OPTIONS, measureRecording } from '../../signal'
+import { amSignal } from '../../test/fixtures/signals'
+import { CoreError } from '../errors'
+import { DEFAULT_OPTIONS, measureRecording } from '../signal'
 import {
   bytesSource,
   openRecording,

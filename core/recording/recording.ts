@@ -1,4 +1,4 @@
-import { CoreError } from '../../errors'
+import { CoreError } from '../errors'
 
 /** Samples of a piece of a recording; q is empty where there is one channel only. Full scale is 1. */
 export interface SampleBlock {

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { act, advance, healthyRig, truthOf } from '../../rig'
-import { INSTRUMENT_PROFILES, compareMeters, instrumentProfile } from '../index'
+import { INSTRUMENT_PROFILES, compareMeters, instrumentProfile } from '../../instrument'
 import {
   BENCH_KITS,
   benchKit,
@@ -10,7 +10,7 @@ import {
   spectrumTrace,
   withError,
   type SimulatedReading,
-} from './index'
+} from '.'
 
 const reading = (rest: Partial<SimulatedReading> = {}): SimulatedReading => ({
   header: 'X?',
