@@ -1,13 +1,7 @@
 // What a number is
-export {
-  NEEDS,
-  QUANTITIES,
-  QUANTITY_NAMES,
-  quantityInfo,
-  type Need,
-  type Quantity,
-  type QuantityInfo,
-} from './quantities'
+export { QUANTITIES, QUANTITY_NAMES, quantityInfo, type Quantity } from './quantities'
+export { NEEDS, type Need, type QuantityInfo } from './quantityInfo'
+export type { Topic } from './topic'
 export {
   BOUNDS,
   SPREADS,

@@ -151,6 +151,14 @@ describe('whatever is turned', () => {
       { numRuns: 60 },
     )
   })
+  it('a carrier too small for a number is none', () => {
+    const s = act(keyed(healthyRig('osmund-40a', 9)), {
+      kind: 'turn',
+      designator: 'RV4',
+      position: 5e-324,
+    }).state
+    for (const v of numbersOf(truthOf(advance(s, 0.3), true))) expect(Number.isNaN(v)).toBe(false)
+  })
 })
 
 describe('time', () => {

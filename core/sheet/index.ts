@@ -47,4 +47,4 @@ export {
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
 export { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from './receiverTest'
-export { GOES_STALE, isOfReceiver, topicOf, type Topic } from './staleness'
+export { GOES_STALE, isOfReceiver, topicOf } from './staleness'

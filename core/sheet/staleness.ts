@@ -1,27 +1,8 @@
-import type { Quantity } from '../quantity'
+import { quantityInfo, type Quantity, type Topic } from '../quantity'
 import type { AdjusterRole, SetState } from './modelSheet'
 
-/** What a reading tells about the set; turning an adjuster makes topics stale. */
-export type Topic =
-  | 'reference'
-  | 'tx-frequency'
-  | 'rx-frequency'
-  | 'lock'
-  | 'vco'
-  | 'power'
-  | 'low-power'
-  | 'modulated-power'
-  | 'depth'
-  | 'deviation'
-  | 'purity'
-  | 'linearity'
-  | 'bias'
-  | 'menu'
-  | 'panel-meter'
-  | 'receiver'
-  | 's-meter'
-  | 'supply-current'
-  | 'steady'
+/** Readings that a receiver is judged by; its AGC voltage alone says nothing of what it hears. */
+const RECEIVER_TESTS: readonly Quantity[] = ['sensitivityV', 'sinadDb', 'audibleV', 'sMeter']
 
 const ALL_POWER: readonly Topic[] = [
   'power',
@@ -100,69 +81,21 @@ export const GOES_STALE: Record<
   's-meter-preset': { topics: ['s-meter'], because: 'it sets what the S-meter shows' },
 }
 
+/** Power says nothing of the other position of the switch, and with a tone it is no carrier. */
+const BY_STATE: readonly Quantity[] = ['powerW', 'pepW']
+
 /** The topic a reading belongs to, from its quantity and how the set stood. */
 export function topicOf(
   quantity: Quantity,
   { lowPower, mode, toneHz }: Pick<SetState, 'lowPower' | 'mode' | 'toneHz'>,
 ): Topic {
-  switch (quantity) {
-    case 'referenceHz':
-      return 'reference'
-    case 'carrierHz':
-      return 'tx-frequency'
-    case 'lockS':
-      return 'lock'
-    case 'vcoV':
-      return 'vco'
-    case 'powerW':
-    case 'pepW':
-      if (lowPower) return 'low-power'
-      return toneHz !== null && mode !== 'FM' ? 'modulated-power' : 'power'
-
-    case 'depthPositiveRatio':
-    case 'depthNegativeRatio':
-      return 'depth'
-    case 'deviationPositiveHz':
-    case 'deviationNegativeHz':
-      return 'deviation'
-    case 'probeV':
-      return 'power'
-    case 'agcV':
-      return 'receiver'
-    case 'harmonicDbc':
-    case 'adjacentDbc':
-      return 'purity'
-    case 'imd3Db':
-    case 'carrierLeakDb':
-      return 'linearity'
-    case 'stageIdleA':
-    case 'gateV':
-      return 'bias'
-    case 'plateA':
-      return 'supply-current'
-    case 'swr':
-      return 'power'
-    case 'menuCode':
-      return 'menu'
-    case 'panelPowerW':
-      return 'panel-meter'
-    case 'sensitivityV':
-    case 'sinadDb':
-    case 'audibleV':
-      return 'receiver'
-    case 'sMeter':
-      return 's-meter'
-    case 'supplyA':
-      return 'supply-current'
-    case 'supplyV':
-    case 'onTimeS':
-      return 'steady'
-  }
+  const { topic } = quantityInfo(quantity)
+  if (!BY_STATE.includes(quantity)) return topic
+  if (lowPower) return 'low-power'
+  return toneHz !== null && mode !== 'FM' ? 'modulated-power' : topic
 }
 
 /** Whether a reading tells about the receiver: without one the intake is not complete. */
 export function isOfReceiver(quantity: Quantity): boolean {
-  return (
-    quantity === 'sensitivityV' || quantity === 'sinadDb' || quantity === 'audibleV' || quantity === 'sMeter'
-  )
+  return RECEIVER_TESTS.includes(quantity)
 }

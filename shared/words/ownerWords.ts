@@ -1,4 +1,4 @@
-import { dbToPowerRatio, groupDigits, powerRatioToDb, type Quantity } from '#core/quantity'
+import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
 import type { ComparedCell, JobEvent, OpenItem, RunState } from '#core/run'
 import type { RuleSet } from '#core/rules'
@@ -16,19 +16,8 @@ const AUDIBLE_DB = 1
 /** Supplies above this are mains: polarity is no question [V]. */
 const MAINS_V = 60
 
-/** Quantities as an owner would call them; the others keep their name. */
-const PLAIN: Partial<Record<Quantity, string>> = {
-  powerW: 'power',
-  carrierHz: 'frequency error',
-  referenceHz: "error of the set's clock",
-  deviationPositiveHz: 'deviation (loudness)',
-  depthNegativeRatio: 'modulation depth',
-  depthPositiveRatio: 'positive peak of the modulation',
-  sensitivityV: 'weakest signal heard well',
-  audibleV: 'weakest signal heard',
-  sMeter: 'S-meter reading at S9',
-  panelPowerW: "reading of the set's own meter",
-}
+/** A quantity as an owner would call it; null = an owner is not told of it. */
+const plain = (quantity: Quantity) => quantityInfo(quantity).ownerWord ?? null
 
 /** Measured on both days under the same conditions. */
 const isComparable = (c: ComparedCell) =>
@@ -38,7 +27,7 @@ const isComparable = (c: ComparedCell) =>
 export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell[]): string[] {
   const told = cells.filter(
     c =>
-      PLAIN[c.want.quantity] && (isJudged(c) || c.want.quantity === 'depthPositiveRatio') && isComparable(c),
+      plain(c.want.quantity) && (isJudged(c) || c.want.quantity === 'depthPositiveRatio') && isComparable(c),
   )
   return middleOfEach(sheet, told).map(c => {
     const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
@@ -47,7 +36,7 @@ export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell
         ? ' More than 100 % was over-modulation, not loudness.'
         : ''
     return (
-      `${c.point.title}: ${PLAIN[c.want.quantity]} ${before.value} ` +
+      `${c.point.title}: ${plain(c.want.quantity)} ${before.value} ` +
       `${before.unit} when it came, ${after.value} ${after.unit} now.${over}`
     )
   })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { showMeasured, QUANTITIES, type Quantity } from '#core/quantity'
+import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity } from '#core/quantity'
 import type { HeatView, KeyDownView } from '#core/run'
 import type { Freshness, LiveEntry } from '~/logic/liveBook'
 import type { LiveLink } from '#shared/live'
@@ -17,36 +17,14 @@ const props = defineProps<{
   started: boolean
 }>()
 
+const placed = (place: string) => QUANTITY_NAMES.filter(q => quantityInfo(q).rail?.place === place)
 /** Always there when an instrument reads them, so that the eye finds them in one place. */
-const FIRST: readonly Quantity[] = ['carrierHz', 'powerW', 'pepW']
-const DEVIATION: readonly Quantity[] = ['deviationPositiveHz', 'deviationNegativeHz']
-const DEPTH: readonly Quantity[] = ['depthPositiveRatio', 'depthNegativeRatio']
-const THEN: readonly Quantity[] = ['supplyV', 'supplyA', 'onTimeS']
+const FIRST = placed('first')
+const DEVIATION = placed('deviation')
+const DEPTH = placed('depth')
+const THEN = placed('then')
 /** Shown only while they have a value; the reference only while there is no carrier to look at. */
-const NOW_AND_THEN: readonly Quantity[] = [
-  'sinadDb',
-  'vcoV',
-  'gateV',
-  'stageIdleA',
-  'plateA',
-  'imd3Db',
-  'carrierLeakDb',
-  'adjacentDbc',
-  'harmonicDbc',
-  'referenceHz',
-]
-const LABELS: Partial<Record<Quantity, string>> = {
-  carrierHz: 'Frequency',
-  deviationPositiveHz: 'Deviation +',
-  deviationNegativeHz: 'Deviation \u2212',
-  depthPositiveRatio: 'Positive peak',
-  depthNegativeRatio: 'Negative peak',
-  supplyA: 'Current',
-  imd3Db: 'IMD3',
-  stageIdleA: 'Idle current',
-  harmonicDbc: 'H2',
-  referenceHz: 'Reference',
-}
+const NOW_AND_THEN = placed('when-read')
 
 const reads = (q: Quantity) => props.shown(q)?.entry.status === 'ok'
 /** One place for the modulation, whichever there is. */
@@ -68,7 +46,7 @@ const cells = computed(() =>
     return [
       {
         quantity,
-        label: LABELS[quantity] ?? QUANTITIES[quantity].label,
+        label: quantityInfo(quantity).rail?.label ?? quantityInfo(quantity).label,
         receivedAtMs: entry.receivedAtMs,
         stale: freshness === 'stale',
         value: text?.value ?? '\u2013',

@@ -154,6 +154,8 @@ function carrier(design: RigDesign, state: RigState, at: At, f: Frequencies, sta
   const railRatio = rail ? rail.railV / supplyV : wanted
   const offsetHz = f.carrierHz - f.channelHz
   const carrierV = law.saturationV * share * railRatio * outGain
+  // A carrier of 1e-200 V has no power that a number can hold.
+  const carrierW = carrierV ** 2
   const emission = modulated(
     design,
     state,
@@ -175,14 +177,14 @@ function carrier(design: RigDesign, state: RigState, at: At, f: Frequencies, sta
         envelope.meanW,
         Math.min(
           finalA * supplyV,
-          finalA * rail.railV * (carrierV > 0 ? envelope.meanW / carrierV ** 2 / swing : 1),
+          finalA * rail.railV * (carrierW > 0 ? envelope.meanW / carrierW / swing : 1),
         ),
       )
     : finalA * supplyV
   return {
     emission,
     envelope,
-    carrierW: carrierV ** 2,
+    carrierW,
     railV: rail ? rail.railV : supplyV,
     finalA,
     heatW: { final: inputW - envelope.meanW, regulator: finalA * supplyV - inputW },

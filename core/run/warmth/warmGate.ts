@@ -1,4 +1,5 @@
-import { topicOf, type ModelSheet, type SetKind, type Step, type Topic } from '../../sheet'
+import type { Topic } from '../../quantity'
+import { topicOf, type ModelSheet, type SetKind, type Step } from '../../sheet'
 import { fitDrift, slowIn, type DriftFit, type DriftSample } from './driftFit'
 
 /** Frequency is not set while it moves faster (S03): 2 Hz a minute, 1 where a sideband hears it. */

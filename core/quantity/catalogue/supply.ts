@@ -1,0 +1,52 @@
+import type { QuantityInfo } from '../quantityInfo'
+
+/** Quantities of one kind: supply, time since power-on, and values of a service menu. */
+export const SUPPLY_QUANTITIES = {
+  supplyV: {
+    label: 'Supply',
+    symbol: 'V',
+    siUnit: 'V',
+    shownUnit: 'V',
+    perSi: 1,
+    min: 0,
+    max: 1000,
+    needs: ['key'],
+    topic: 'steady',
+    rail: { place: 'then' },
+  },
+  supplyA: {
+    label: 'Supply current',
+    symbol: 'I',
+    siUnit: 'A',
+    shownUnit: 'A',
+    perSi: 1,
+    min: 0,
+    max: 100,
+    needs: ['key'],
+    topic: 'supply-current',
+    rail: { place: 'then', label: 'Current' },
+  },
+  onTimeS: {
+    label: 'Since power-on',
+    symbol: 't on',
+    siUnit: 's',
+    shownUnit: 'min',
+    perSi: 1 / 60,
+    min: 0,
+    max: 2_592_000,
+    needs: [],
+    topic: 'steady',
+    rail: { place: 'then' },
+  },
+  menuCode: {
+    label: 'Menu value',
+    symbol: 'code',
+    siUnit: 'code',
+    shownUnit: '',
+    perSi: 1,
+    min: -1000000000,
+    max: 1000000000,
+    needs: [],
+    topic: 'menu',
+  },
+} as const satisfies Record<string, QuantityInfo>
