@@ -1,6 +1,6 @@
 import { quantityInfo, type Quantity } from '../quantity'
 import { truthOf, type RigState } from '../rig'
-import { resolveTarget, type MeasurePoint, type ModelSheet } from '../sheet'
+import { kindHas, resolveTarget, type MeasurePoint, type ModelSheet } from '../sheet'
 import { putFor } from './putFor'
 
 export interface Outside {
@@ -24,7 +24,7 @@ const BY_HAND = /RF power|half carrier|AM mark|voice/
  * left out.
  */
 export function outsideOf(state: RigState, sheet: ModelSheet): Outside[] {
-  const handTuned = sheet.kind === 'hybrid-valve'
+  const handTuned = kindHas(sheet.kind, 'valves')
   return sheet.matrix
     .filter(
       p =>

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { ruleSet } from '../rules'
+import type { SetKind } from '../sheet'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { forecast } from './forecast'
 import { requirementOf } from './judgeReading'
@@ -100,7 +101,9 @@ describe('as found and as left', () => {
     )
   const cell = (events: readonly JobEvent[], quantity: string) => {
     const { before, after } = matrices(events)
-    return compareMatrix(before, after).find(c => c.point.id === 'high-20' && c.want.quantity === quantity)!
+    return compareMatrix(OSMUND_27F, before, after).find(
+      c => c.point.id === 'high-20' && c.want.quantity === quantity,
+    )!
   }
   it('judges both and compares them', () => {
     const c = cell([...found, left()], 'powerW')
@@ -128,6 +131,17 @@ describe('as found and as left', () => {
     expect(cell([...found, left({ onTimeS: 300 })], 'carrierHz').differences).toMatchObject([
       { kind: 'warm-up' },
     ])
+  })
+  it('a set that takes 30 min to warm up is not warm after 22', () => {
+    const of = (kind: SetKind) => {
+      const early = rowTaken('as-found', null, 'high-20', { carrierHz: 27_791_182 }, { onTimeS: 22 * 60 })
+      const { before, after } = matrices([early, left({ onTimeS: 50 * 60 })])
+      const cells = compareMatrix({ kind }, before, after)
+      return cells.find(c => c.point.id === 'high-20' && c.want.quantity === 'carrierHz')!.differences
+    }
+    expect(of('fm-mobile')).toEqual([])
+    expect(of('hybrid-valve')).toMatchObject([{ kind: 'warm-up', beforeS: 1320 }])
+    expect(of('multimode')).toMatchObject([{ kind: 'warm-up' }])
   })
   it('an as-left row goes stale when something is turned after it, an as-found row does not', () => {
     const { before, after } = matrices([...found, left(), turned('L6')])

@@ -6,8 +6,6 @@ import type { RowConditions } from './jobEvent'
  * Supply differences up to this move a saturated stage's power by about 0.06 dB [V] (computed from P ~ V^2).
  */
 const SUPPLY_TOLERANCE_V = 0.1
-/** After this a solid-state set counts as warm [s] (common practice: 20 to 30 min). */
-export const WARM_S = 20 * 60
 /** Cold readings compare only when taken this close on the warm-up curve [s]. */
 const COLD_TOLERANCE_S = 5 * 60
 /** Levels of tone or generator within this count as the same [dB]. */
@@ -31,16 +29,17 @@ export type Difference =
 
 /**
  * Whether two readings of the same cell may be compared.
+ * @param warmUpS time that a set of this kind takes to warm up
  * @returns the differing conditions; empty = comparable
  * Source: thresholds chosen so that the condition alone moves the result by less than about 0.1 to 0.2 dB.
  */
-export function comparability(before: TakenReading, after: TakenReading): Difference[] {
+export function comparability(before: TakenReading, after: TakenReading, warmUpS: number): Difference[] {
   const a = before.row.conditions
   const b = after.row.conditions
   const out = physicalDifferences(a, b)
   if (before.reading.instrument !== after.reading.instrument)
     out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
-  return [...out, ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS)]
+  return [...out, ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS, warmUpS)]
 }
 
 /**
@@ -74,11 +73,16 @@ function supply(beforeV: number | null, afterV: number | null): Difference[] {
 }
 
 /** Warm-up moves frequencies; powers of a solid-state set hardly. */
-function warmUp(quantity: string, beforeS: number | null, afterS: number | null): Difference[] {
+function warmUp(
+  quantity: string,
+  beforeS: number | null,
+  afterS: number | null,
+  warmUpS: number,
+): Difference[] {
   if (quantity !== 'carrierHz' && quantity !== 'referenceHz') return []
   if (beforeS === null || afterS === null)
     return beforeS === afterS ? [] : [{ kind: 'unknown', what: 'warm-up' }]
-  const bothWarm = beforeS >= WARM_S && afterS >= WARM_S
+  const bothWarm = beforeS >= warmUpS && afterS >= warmUpS
   return bothWarm || Math.abs(beforeS - afterS) <= COLD_TOLERANCE_S
     ? []
     : [{ kind: 'warm-up', beforeS, afterS }]

@@ -1,19 +1,5 @@
-import type { SetKind } from '../sheet'
+import { kindInfo, type SetKind } from '../sheet'
 
-/**
- * Time in which a final takes on and gives off heat, by kind of set [s] (common practice, from
- * memory: order of magnitude only).
- */
-const TAU_S: Readonly<Record<SetKind, number>> = {
-  'fm-mobile': 45,
-  'am-mobile': 45,
-  'multimode': 60,
-  'menu-mobile': 45,
-  'high-power': 120,
-  'hybrid-valve': 30,
-  'cw-kit': 15,
-  'menu-qrp': 20,
-}
 /** Cool enough for the next full key-down. */
 const COOL_SHARE = 0.4
 
@@ -34,7 +20,7 @@ export interface HeatView {
 /** The final after it was keyed, or not, since it was last looked at: one time constant up and down. */
 export function heatStep(heat: Heat, keyed: boolean, nowMs: number, kind: SetKind): Heat {
   if (heat.atMs === 0) return { atMs: nowMs, share: heat.share }
-  const decay = Math.exp(-Math.max(0, nowMs - heat.atMs) / 1000 / TAU_S[kind])
+  const decay = Math.exp(-Math.max(0, nowMs - heat.atMs) / 1000 / kindInfo(kind).heatS)
   return { atMs: nowMs, share: (keyed ? 1 : 0) + (heat.share - (keyed ? 1 : 0)) * decay }
 }
 
@@ -43,7 +29,10 @@ export function heatStep(heat: Heat, keyed: boolean, nowMs: number, kind: SetKin
  * @param limitS of a key-down; null = not keyed in this step
  */
 export function heatView({ share }: Heat, limitS: number | null, kind: SetKind): HeatView {
-  const full = 1 - Math.exp(-(limitS ?? 20) / TAU_S[kind])
+  const full = 1 - Math.exp(-(limitS ?? 20) / kindInfo(kind).heatS)
   const ofLimit = share / full
-  return { ofLimit, coolInS: ofLimit <= COOL_SHARE ? 0 : TAU_S[kind] * Math.log(ofLimit / COOL_SHARE) }
+  return {
+    ofLimit,
+    coolInS: ofLimit <= COOL_SHARE ? 0 : kindInfo(kind).heatS * Math.log(ofLimit / COOL_SHARE),
+  }
 }

@@ -26,7 +26,7 @@ export { missingNeeds, runState, type Next, type NextReason, type RunState } fro
 export { leavesAlone, type StepState, type StepStatus, type MeasurandState } from './stepState'
 export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
-export { WARM_S, comparability, physicalDifferences, type Difference } from './comparability'
+export { comparability, physicalDifferences, type Difference } from './comparability'
 export { openItems, type OpenItem } from './openItems'
 // Before and while keying
 export { requirementOf, judgeRequirement, type Requirement } from './judgeReading'

@@ -1,6 +1,6 @@
 import { expandedUncertainty, type Quantity, type Reading } from '../quantity'
-import { GOES_STALE, adjusterOf, topicOf, type ModelSheet, type Step } from '../sheet'
-import { physicalDifferences, WARM_S } from './comparability'
+import { GOES_STALE, adjusterOf, kindInfo, topicOf, type ModelSheet, type Step } from '../sheet'
+import { physicalDifferences } from './comparability'
 import type { JobEvent, RowTaken } from './jobEvent'
 
 /**
@@ -58,7 +58,7 @@ export function turnQuestion(
   for (const reading of row.readings) {
     const designators = movers(sheet, step, reading.quantity, row)
     const previous = designators.length === 0 ? null : previousOf(reading)
-    const moved = previous && movedBy(previous, { reading, row })
+    const moved = previous && movedBy(previous, { reading, row }, kindInfo(sheet.kind).warmUpS)
     if (!moved || (found?.inferred && moved === 'like-drift')) continue
     found = {
       rowId: row.id,
@@ -79,7 +79,7 @@ function movers(sheet: ModelSheet, step: Step, quantity: Quantity, row: RowTaken
   return step.adjusters.filter(d => GOES_STALE[adjusterOf(sheet, d).role].topics.includes(topic))
 }
 
-function movedBy(before: InRow, now: InRow): 'beyond' | 'like-drift' | null {
+function movedBy(before: InRow, now: InRow, warmUpS: number): 'beyond' | 'like-drift' | null {
   // A needle at its stop says on one side only where it is.
   if (before.reading.bound || now.reading.bound) return null
   if (physicalDifferences(before.row.conditions, now.row.conditions).some(d => d.kind !== 'unknown'))
@@ -87,7 +87,7 @@ function movedBy(before: InRow, now: InRow): 'beyond' | 'like-drift' | null {
   const change = Math.abs(now.reading.value - before.reading.value)
   const noise = Math.hypot(noiseOf(before.reading), noiseOf(now.reading))
   if (change <= noise) return null
-  return change <= noise + driftAllowance(before, now) ? 'like-drift' : 'beyond'
+  return change <= noise + driftAllowance(before, now, warmUpS) ? 'like-drift' : 'beyond'
 }
 
 function noiseOf(reading: Reading): number {
@@ -97,9 +97,9 @@ function noiseOf(reading: Reading): number {
   return Math.abs(value) * (FREQUENCIES.includes(quantity) ? UNKNOWN_FREQUENCY_RATIO : UNKNOWN_REPEATABILITY)
 }
 
-function driftAllowance(before: InRow, now: InRow): number {
+function driftAllowance(before: InRow, now: InRow, warmUpS: number): number {
   if (!FREQUENCIES.includes(now.reading.quantity)) return 0
-  const isWarm = (before.row.conditions.onTimeS ?? 0) >= WARM_S
+  const isWarm = (before.row.conditions.onTimeS ?? 0) >= warmUpS
   const minutes = Math.abs(now.row.atMs - before.row.atMs) / 60_000
   return now.reading.value * (isWarm ? DRIFT_RATIO_PER_MIN.warm : DRIFT_RATIO_PER_MIN.cold) * minutes
 }

@@ -1,28 +1,7 @@
-import type { SetKind } from '../sheet'
+import { kindInfo, type KindInfo, type SetKind } from '../sheet'
 
-/**
- * Rest after a key-down: a multiple of its length (common practice: at least twice), and never less than so
- * long [s].
- */
-export interface Rest {
-  readonly factor: number
-  readonly minS: number
-}
-/**
- * Valves 30 s at least (T01), small finals without a heat sink the same (T02); everything else twice as long
- * as it was keyed.
- */
-const REST: Readonly<Record<SetKind, Rest>> = {
-  'fm-mobile': { factor: 2, minS: 0 },
-  'am-mobile': { factor: 2, minS: 0 },
-  'multimode': { factor: 2, minS: 0 },
-  'menu-mobile': { factor: 2, minS: 0 },
-  'high-power': { factor: 2, minS: 0 },
-  'hybrid-valve': { factor: 2, minS: 30 },
-  'cw-kit': { factor: 2, minS: 30 },
-  'menu-qrp': { factor: 2, minS: 30 },
-}
-export const restOf = (kind: SetKind): Rest => REST[kind]
+export type Rest = KindInfo['rest']
+export const restOf = (kind: SetKind): Rest => kindInfo(kind).rest
 /** A touch of the key is no key-down: no long rest after it [s]. */
 const TOUCH_S = 1
 /** Share of the limit at which the clock warns. */
@@ -64,7 +43,7 @@ export function keyDownView(
   clock: KeyDown,
   limitS: number | null,
   nowMs: number,
-  rest: Rest = REST['fm-mobile'],
+  rest: Rest = restOf('fm-mobile'),
 ): KeyDownView {
   if (clock.keyedSinceMs !== null) {
     const seconds = Math.max(0, nowMs - clock.keyedSinceMs) / 1000

@@ -1,5 +1,5 @@
 import type { Judgement, RuleSet } from '../rules'
-import type { MeasurePoint, ModelSheet, Measurand } from '../sheet'
+import { kindInfo, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
 import { comparability, type Difference } from './comparability'
 import type { History, TakenReading } from './history'
 import type { Phase, RowTaken } from './jobEvent'
@@ -73,11 +73,17 @@ export interface ComparedCell {
 }
 
 /** Before and after, cell by cell, with the conditions that differ. */
-export function compareMatrix(before: readonly RowState[], after: readonly RowState[]): ComparedCell[] {
+export function compareMatrix(
+  { kind }: Pick<ModelSheet, 'kind'>,
+  before: readonly RowState[],
+  after: readonly RowState[],
+): ComparedCell[] {
+  const { warmUpS } = kindInfo(kind)
   return before.flatMap((rowBefore, i) =>
     rowBefore.cells.map((cell, j) => {
       const other = after[i]!.cells[j]!
-      const differences = cell.latest && other.latest ? comparability(cell.latest, other.latest) : null
+      const differences =
+        cell.latest && other.latest ? comparability(cell.latest, other.latest, warmUpS) : null
       return { point: rowBefore.point, want: cell.want, before: cell, after: other, differences }
     }),
   )

@@ -1,6 +1,7 @@
 // The shape of a sheet
 export { COVERAGES, type Coverage } from './modelSheet'
-export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES, SET_KINDS } from './modelSheet'
+export { SET_KINDS, kindHas, kindInfo, type KindInfo, type KindPart, type SetKind } from './kinds'
+export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES } from './modelSheet'
 export type {
   Adjuster,
   AdjusterKind,
@@ -16,7 +17,6 @@ export type {
   Oscillator,
   OwedItem,
   OwnInspectionItem,
-  SetKind,
   SetState,
   SpecLine,
   Step,

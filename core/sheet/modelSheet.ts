@@ -3,6 +3,7 @@ import type { Adjuster, BoardPicture, TestPoint } from './shape/adjuster'
 import type { MeasurePoint } from './shape/measurePoint'
 import type { MixingScheme } from './shape/scheme'
 import type { Step } from './shape/step'
+import type { SetKind } from './kinds'
 
 export * from './shape/adjuster'
 export * from './shape/measurePoint'
@@ -36,19 +37,6 @@ export interface SpecLine {
   readonly value: string
   readonly source: string
 }
-
-/** Kind of set: decides what is inspected and how it is first powered. */
-export const SET_KINDS = [
-  'fm-mobile',
-  'am-mobile',
-  'multimode',
-  'menu-mobile',
-  'high-power',
-  'hybrid-valve',
-  'cw-kit',
-  'menu-qrp',
-] as const
-export type SetKind = (typeof SET_KINDS)[number]
 
 export interface ModelSheet {
   readonly id: string

@@ -1,5 +1,5 @@
 import type { JobEvent } from '../run'
-import type { ModelSheet } from '../sheet'
+import { kindHas, type ModelSheet } from '../sheet'
 
 /**
  * What a replaced final or driver owes, in this order: bias before the first key-down (F52, F65: common
@@ -36,7 +36,7 @@ export interface Owed {
 export function owedAfterFinal(sheet: ModelSheet, events: readonly JobEvent[]): Owed[] {
   const changed = events.findLast(e => e.kind === 'part-changed' && e.isFinal)
   if (!changed) return []
-  const list = sheet.kind === 'hybrid-valve' ? [OWED[0]!, NEUTRALISING, ...OWED.slice(1)] : OWED
+  const list = kindHas(sheet.kind, 'valves') ? [OWED[0]!, NEUTRALISING, ...OWED.slice(1)] : OWED
   return list.map(o => ({ ...o, id: `final:${changed.id.slice(0, 8)}:${o.id}` }))
 }
 

@@ -1,10 +1,6 @@
 import type { JobEvent, PowerTried } from '../run'
-import type { ModelSheet } from '../sheet'
+import { kindInfo, type ModelSheet } from '../sheet'
 
-/** Limit for an unknown solid-state mobile [A] (common practice: 1.5 A). */
-const MOBILE_LIMIT_A = 1.5
-/** A small kit draws less than that when keyed. */
-const KIT_LIMIT_A = 0.5
 /** Healthy idle current lies within this of the sheet's range (common practice: 30 %). */
 const IDLE_TOLERANCE = 0.3
 /** First key-down: limit raised to the transmit current times this (common practice). */
@@ -24,7 +20,7 @@ export function firstPowerPlan(sheet: ModelSheet): FirstPowerPlan {
   const { low, high } = sheet.idleA
   const widened = { low: low * (1 - IDLE_TOLERANCE), high: high * (1 + IDLE_TOLERANCE) }
   return {
-    limitA: Math.max(sheet.kind === 'cw-kit' ? KIT_LIMIT_A : MOBILE_LIMIT_A, widened.high * 1.2),
+    limitA: Math.max(kindInfo(sheet.kind).firstLimitA, widened.high * 1.2),
     idleA: widened,
     keyedLimitA: sheet.keyedA.high * KEYED_MARGIN,
   }

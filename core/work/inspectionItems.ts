@@ -1,35 +1,23 @@
-import type { ModelSheet, SetKind } from '../sheet'
+import { kindHas, type KindPart, type ModelSheet } from '../sheet'
 
 export interface InspectionItem {
   readonly id: string
   readonly lookFor: string
   readonly good: string
   readonly bad: string
-  readonly kinds: readonly SetKind[] | null
+  /** only sets with this part are looked at for it; null = every set */
+  readonly part: KindPart | null
   readonly needsConsent: boolean
 }
-
-const VALVE: readonly SetKind[] = ['hybrid-valve']
-const LIMITER: readonly SetKind[] = ['am-mobile', 'multimode', 'menu-mobile', 'high-power']
-const COILS: readonly SetKind[] = ['fm-mobile', 'am-mobile', 'multimode', 'high-power', 'hybrid-valve']
-const FINALS: readonly SetKind[] = [
-  'fm-mobile',
-  'am-mobile',
-  'multimode',
-  'menu-mobile',
-  'high-power',
-  'cw-kit',
-  'menu-qrp',
-]
 
 const item = (
   id: string,
   lookFor: string,
   good: string,
   bad: string,
-  kinds: readonly SetKind[] | null = null,
+  part: KindPart | null = null,
   needsConsent = false,
-): InspectionItem => ({ id, lookFor, good, bad, kinds, needsConsent })
+): InspectionItem => ({ id, lookFor, good, bad, part, needsConsent })
 
 /** The item that says whether the limiter is whole. */
 export const LIMITER_ITEM = 'I33'
@@ -68,44 +56,50 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'Modulation limiter parts',
     'all present',
     'transistor or diode clipped out, preset at its end stop',
-    LIMITER,
+    'limiter',
   ),
   item(
     'I34',
     'Power modifications',
     'none',
     'home-made power control, resistor bridged, regulator reworked',
-    FINALS,
+    'transistor-final',
   ),
   item(
     'I35',
     'Types of driver and final',
     'as listed',
     'wrong type or rating, counterfeit, insulator missing',
-    FINALS,
+    'transistor-final',
   ),
   item(
     'I36',
     'Resistors near driver and final',
     'in tolerance',
     'two burnt means most of the stage is out of value',
-    FINALS,
+    'transistor-final',
   ),
   item(
     'I37',
     'Cores and wax',
     'wax whole, core full',
     'cracked, missing, wedge marks; spread turns: set a reminder',
-    COILS,
+    'cores',
   ),
   item('I38', 'Presets', 'clean', 'dirty, at an end stop, jumping: clean first'),
-  item('I39', 'Trimmers', 'fitted', 'fixed capacitor in place of a trimmer: frequency not adjustable', COILS),
+  item(
+    'I39',
+    'Trimmers',
+    'fitted',
+    'fixed capacitor in place of a trimmer: frequency not adjustable',
+    'cores',
+  ),
   item(
     'I41',
     'Mounting of power devices',
     'original screw, mica, paste',
     'metal for nylon screw, no insulator',
-    FINALS,
+    'transistor-final',
   ),
   item('I42', 'Markings', 'readable', 'chip numbers painted over: look in the service data'),
   item('I43', 'Relay, switches, microphone plug', 'clean', 'intermittent'),
@@ -122,11 +116,11 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'Bleeder, high-voltage capacitors, fan, getter, plate caps',
     'silver getter, bleeder whole',
     'white getter: valve has lost its vacuum; bleeder open: high voltage stays for hours',
-    VALVE,
+    'valves',
   ),
 ]
 
 export function inspectionItems(sheet: ModelSheet): InspectionItem[] {
   const own = (sheet.inspection ?? []).map(i => item(i.id, i.lookFor, i.good, i.bad))
-  return [...INSPECTION_ITEMS.filter(i => i.kinds === null || i.kinds.includes(sheet.kind)), ...own]
+  return [...INSPECTION_ITEMS.filter(i => i.part === null || kindHas(sheet.kind, i.part)), ...own]
 }

@@ -46,7 +46,7 @@ export function jobState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEve
     asFound,
     asLeft,
     reminders: reminded,
-    compared: compareMatrix(asFound, asLeft),
+    compared: compareMatrix(sheet, asFound, asLeft),
     items: openItems(sheet, run, asFound, asLeft, [
       ...openWork(sheet, events, reminded),
       ...doubtfulRows(sheet, rules, run, asLeft, events),

@@ -1,9 +1,6 @@
 import type { JobEvent } from '../run'
-import type { ModelSheet } from '../sheet'
+import { kindInfo, type ModelSheet } from '../sheet'
 
-/** Minutes until frequency may be measured: common practice 20 to 30, SSB and valves the longer. */
-const WARM_MIN: Partial<Record<ModelSheet['kind'], number>> = { 'multimode': 30, 'hybrid-valve': 30 }
-const USUAL_WARM_MIN = 20
 /** A set that was on this long ago was switched off for the night. */
 const FORGOTTEN_MS = 12 * 3_600_000
 
@@ -42,7 +39,7 @@ function switchedOnMs(event: JobEvent): number | null {
 }
 
 export function warmMinutes(sheet: Pick<ModelSheet, 'kind'>): number {
-  return WARM_MIN[sheet.kind] ?? USUAL_WARM_MIN
+  return kindInfo(sheet.kind).warmUpS / 60
 }
 
 /**

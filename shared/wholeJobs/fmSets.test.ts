@@ -14,7 +14,7 @@ describe('7: FM base station, a sheet that was wrong', () => {
     ...FM,
     id: 'osmund-b27',
     model: 'Osmund B27',
-    kind: 'fm-base' as ModelSheet['kind'],
+    kind: 'fm-mobile',
   }
   const w = writer(BASE)
   const typed = parseTyped('10.239', 'referenceHz')

@@ -2,7 +2,6 @@ import type {
   AdjusterKind,
   LineValue,
   MoveRefused,
-  SetKind,
   SheetDifference,
   SheetProblem,
   StepAction,
@@ -127,16 +126,6 @@ export function differenceName({ part, name, field }: SheetDifference): string {
   return [PART_WORDS[part] ?? part, name, fieldWords(field)].filter(Boolean).join(' ')
 }
 
-export const KIND_WORDS: Readonly<Record<SetKind, string>> = {
-  'fm-mobile': 'FM mobile',
-  'am-mobile': 'AM mobile',
-  'multimode': 'multimode',
-  'menu-mobile': 'menu-adjusted mobile',
-  'high-power': 'high-power mobile',
-  'hybrid-valve': 'hybrid valve transceiver',
-  'cw-kit': 'CW kit',
-  'menu-qrp': 'menu-driven QRP',
-}
 export const ADJUSTER_KIND_WORDS: Readonly<Record<AdjusterKind, string>> = {
   'trimmer': 'trimmer',
   'core': 'core',

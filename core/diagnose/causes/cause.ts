@@ -1,5 +1,5 @@
 import type { Mode } from '../../rules'
-import type { AdjusterKind, AdjusterRole, SetKind } from '../../sheet'
+import type { AdjusterKind, AdjusterRole, KindPart } from '../../sheet'
 import type { Domain } from './observable'
 
 /**
@@ -27,8 +27,8 @@ export interface Cause {
   readonly lacksRoles?: readonly AdjusterRole[]
   /** none after a warm-up that stands with the readings */
   readonly onlyCold?: boolean
-  /** only these kinds of set can have it */
-  readonly kinds?: readonly SetKind[]
+  /** only kinds of set with this part can have it */
+  readonly part?: KindPart
   /** by observable; a question of the same domain that is not named keeps its healthy answer */
   readonly shows: Readonly<Record<string, Expectation>>
 }

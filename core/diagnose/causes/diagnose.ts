@@ -1,6 +1,6 @@
 import type { Quantity } from '../../quantity'
 import type { RowState } from '../../run'
-import type { ModelSheet } from '../../sheet'
+import { kindHas, kindInfo, type ModelSheet } from '../../sheet'
 import type { Cause } from './cause'
 import { CAUSES } from './catalogue'
 import { nextTests, type NextTest } from './nextTest'
@@ -11,8 +11,6 @@ import { answered, likelihoodOf, rankCauses, type RankedCause } from './rank'
 
 /** An outcome other than the healthy one counts as a symptom from this share on. */
 const SYMPTOM_SHARE = 0.5
-/** Time after which a set counts as warm [s] (common practice: 20 to 30 min). */
-const WARM_S = { usual: 20 * 60, slow: 30 * 60 }
 /** From here on a cause may explain what shows elsewhere, if it makes it at least this likely. */
 const NEARLY_CERTAIN = 0.8
 const EXPECTED = 0.5
@@ -166,13 +164,13 @@ function answerable({ source }: Observable, sheet: ModelSheet): boolean {
  * witness can be asked.
  */
 function canShow(cause: Cause, sheet: ModelSheet, isWarm: boolean): boolean {
-  const { needsRole, needsKind, lacksRoles, kinds, onlyCold } = cause
+  const { needsRole, needsKind, lacksRoles, part, onlyCold } = cause
   const fitted = sheet.adjusters.filter(a => a.kind !== 'fixed-part')
   const hasPart =
     needsRole === undefined ||
     fitted.some(a => a.role === needsRole && (needsKind === undefined || a.kind === needsKind))
   const lacks = lacksRoles === undefined || !fitted.some(a => lacksRoles.includes(a.role))
-  const isKind = kinds === undefined || kinds.includes(sheet.kind)
+  const isKind = part === undefined || kindHas(sheet.kind, part)
   const isPossible = hasPart && lacks && isKind && !(onlyCold && isWarm)
   return isPossible && canBeAsked(cause, sheet)
 }
@@ -187,12 +185,5 @@ function canBeAsked(cause: Cause, sheet: ModelSheet): boolean {
 /** Every frequency of the record was read after the time that a set of this kind takes to warm up. */
 function wasWarm(rows: readonly RowState[], sheet: ModelSheet): boolean {
   const read = rows.filter(r => r.row && r.cells.some(c => c.latest && c.want.quantity === 'carrierHz'))
-  return (
-    read.length > 0 &&
-    read.every(
-      r =>
-        (r.row!.conditions.onTimeS ?? 0) >=
-        WARM_S[sheet.kind === 'multimode' || sheet.kind === 'hybrid-valve' ? 'slow' : 'usual'],
-    )
-  )
+  return read.length > 0 && read.every(r => (r.row!.conditions.onTimeS ?? 0) >= kindInfo(sheet.kind).warmUpS)
 }

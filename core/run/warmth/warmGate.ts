@@ -1,24 +1,13 @@
 import type { Topic } from '../../quantity'
-import { topicOf, type ModelSheet, type SetKind, type Step } from '../../sheet'
+import { kindInfo, topicOf, type ModelSheet, type Step } from '../../sheet'
 import { fitDrift, slowIn, type DriftFit, type DriftSample } from './driftFit'
 
-/** Frequency is not set while it moves faster (S03): 2 Hz a minute, 1 where a sideband hears it. */
-const LIMIT_HZ_PER_MIN: Readonly<Record<SetKind, number>> = {
-  'fm-mobile': 2,
-  'am-mobile': 2,
-  'menu-mobile': 2,
-  'high-power': 1,
-  'multimode': 1,
-  'hybrid-valve': 1,
-  'cw-kit': 1,
-  'menu-qrp': 1,
-}
 const OF_FREQUENCY: readonly Topic[] = ['reference', 'tx-frequency', 'rx-frequency']
 /** Expanded uncertainty of the rate: k = 2. */
 const EXPANDED = 2
 
 export function driftLimit(sheet: Pick<ModelSheet, 'kind' | 'driftLimitHzPerMin'>): number {
-  return sheet.driftLimitHzPerMin ?? LIMIT_HZ_PER_MIN[sheet.kind]
+  return sheet.driftLimitHzPerMin ?? kindInfo(sheet.kind).driftLimitHzPerMin
 }
 
 /** A step in which frequency is set or judged: it waits for the warm-up. */

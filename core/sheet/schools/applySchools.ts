@@ -1,4 +1,5 @@
 import { CoreError } from '../../errors'
+import { kindHas } from '../kinds'
 import type { MeasurePoint, ModelSheet, Step, TargetSpec, Measurand } from '../modelSheet'
 import type { School, SchoolChoices } from './school'
 import { SCHOOLS } from './schools'
@@ -59,7 +60,7 @@ function wantBy(
   { S01 }: SchoolChoices,
 ): Measurand {
   const target = S01 === undefined ? undefined : FREQUENCY[S01]
-  const isCrystalSet = sheet.kind === 'fm-mobile' || sheet.kind === 'am-mobile'
+  const isCrystalSet = kindHas(sheet.kind, 'crystals')
   if (
     !target ||
     !isCrystalSet ||
@@ -86,7 +87,7 @@ function keyDownBy(step: Step, sheet: ModelSheet, { S13 }: SchoolChoices): Pick<
   const limitS = S13 === undefined ? undefined : KEY_DOWN_S[S13]
   return {
     keyDownLimitS:
-      step.keyDownLimitS !== null && sheet.kind === 'hybrid-valve' && limitS !== undefined
+      step.keyDownLimitS !== null && kindHas(sheet.kind, 'valves') && limitS !== undefined
         ? limitS
         : step.keyDownLimitS,
   }

@@ -1,13 +1,12 @@
 <script setup lang="ts">
 import { computed } from 'vue'
 import { CHANNEL_PLANS, MODES, type RuleSet } from '#core/rules'
-import { SET_KINDS, type ModelSheet } from '#core/sheet'
-import { KIND_WORDS } from '#shared/words/sheetWords'
+import { SET_KINDS, kindInfo, type ModelSheet } from '#core/sheet'
 
 /** What the set is: name, kind, channels, supply, and what holds for all steps. */
 const props = defineProps<{ sheet: ModelSheet; rules: readonly RuleSet[]; isNew: boolean }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
-const kinds = SET_KINDS.map(k => ({ value: k, title: KIND_WORDS[k] }))
+const kinds = SET_KINDS.map(k => ({ value: k, title: kindInfo(k).label }))
 const plans = CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name }))
 const rules = computed(() => props.rules.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const set =

@@ -6,17 +6,6 @@ const base = { domain: 'power', modes: null } as const
  * Faults that show in the power of the transmitter, the most frequent first (common practice: catalogue
  * order).
  */
-/** Sets whose values stand in a menu have no core to turn or to break in the power path (common practice). */
-const WITH_COILS = [
-  'fm-mobile',
-  'am-mobile',
-  'multimode',
-  'high-power',
-  'hybrid-valve',
-  'cw-kit',
-  'menu-qrp',
-] as const
-
 export const POWER_CAUSES: readonly Cause[] = [
   {
     ...base,
@@ -25,7 +14,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Drive or output coils off peak',
     remedy: 'Peak the coils in order, then balance the band.',
     prior: 3,
-    kinds: WITH_COILS,
+    part: 'coils',
     shows: {
       'power': { low: 0.5, third: 0.35, right: 0.1 },
       'band': { 'low-end': 0.38, 'high-end': 0.38, 'both-ends': 0.1, 'even': 0.14 },
@@ -43,7 +32,7 @@ export const POWER_CAUSES: readonly Cause[] = [
       'Fit a new core or coil, or one from a scrap set, ' +
       'pre-set to the same position; then peak and balance.',
     prior: 1,
-    kinds: WITH_COILS,
+    part: 'coils',
     shows: {
       'power': { third: 0.55, low: 0.25, tenth: 0.15 },
       'band': { 'low-end': 0.3, 'high-end': 0.3, 'even': 0.3, 'both-ends': 0.1 },
@@ -59,7 +48,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Carrier or power set low',
     remedy: 'Set the power; then repeat low power, depth and panel meter.',
     prior: 2,
-    kinds: ['fm-mobile', 'am-mobile', 'multimode', 'menu-mobile', 'high-power', 'cw-kit', 'menu-qrp'],
+    part: 'transistor-final',
     shows: {
       'power': { low: 0.7, third: 0.28 },
       'current': { low: 0.65, right: 0.35 },
@@ -95,7 +84,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Carrier or RF-power control left up from another mode',
     remedy: 'Control to its mark for AM before keying. Enter the mark in the handover.',
     prior: 1.5,
-    kinds: ['multimode', 'menu-mobile', 'high-power'],
+    part: 'power-control',
     shows: {
       'power': { 'high': 0.75, 'far-high': 0.2 },
       'current': { right: 0.5, high: 0.5 },
@@ -116,7 +105,7 @@ export const POWER_CAUSES: readonly Cause[] = [
       'Carrier down to its mark before AM is keyed, peaks ' +
       'as the sheet states. Enter the mark in the handover.',
     prior: 2,
-    kinds: ['hybrid-valve'],
+    part: 'valves',
     shows: {
       'am-carrier': { 'high': 0.3, 'far-high': 0.66 },
       'control-at': { up: 0.95 },
@@ -140,7 +129,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     remedy:
       'Give a figure of your own: tone, envelope and DC ' + 'input. A peak meter overshoots, splatter adds.',
     prior: 1,
-    kinds: ['high-power', 'hybrid-valve', 'multimode'],
+    part: 'linear-final',
     shows: { 'claimed-pep': { beyond: 0.97 } },
   },
   {
@@ -324,7 +313,7 @@ export const POWER_CAUSES: readonly Cause[] = [
       'Try a tested pair; bias, neutralising, dip and load, both band ends. ' +
       'Expect clearly more than 1 dB, or the valves were not the fault.',
     prior: 2,
-    kinds: ['hybrid-valve'],
+    part: 'valves',
     shows: {
       'power': { third: 0.55, low: 0.35, tenth: 0.05 },
       'plate': { right: 0.75, low: 0.23 },
@@ -341,7 +330,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Tank mistuned, wrong load, or lossy',
     remedy: 'Dip and load again; load resistor and tuner out of the line; then the tank itself.',
     prior: 1.5,
-    kinds: ['hybrid-valve'],
+    part: 'valves',
     shows: {
       'power': { low: 0.6, third: 0.37 },
       'plate': { high: 0.6, right: 0.38 },
@@ -357,7 +346,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Drive, screen or plate supply low',
     remedy: 'Preselector, driver valve, screen and plate volts. High voltage: cautions of the sheet.',
     prior: 1,
-    kinds: ['hybrid-valve'],
+    part: 'valves',
     shows: {
       'power': { low: 0.5, third: 0.45 },
       'plate': { low: 0.95 },
@@ -374,7 +363,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Gate voltage far above tolerance',
     remedy: 'Stop: do not key. Set it from the lowest end.',
     prior: 1,
-    kinds: ['cw-kit'],
+    part: 'gate-preset',
     shows: { gate: { high: 0.97 }, current: { high: 0.6, right: 0.4 } },
   },
   {
@@ -384,7 +373,7 @@ export const POWER_CAUSES: readonly Cause[] = [
     title: 'Gate voltage below tolerance',
     remedy: 'Set it with the oscillator disabled, then the power.',
     prior: 1,
-    kinds: ['cw-kit'],
+    part: 'gate-preset',
     shows: {
       gate: { low: 0.97 },
       power: { low: 0.55, third: 0.3, tenth: 0.1 },

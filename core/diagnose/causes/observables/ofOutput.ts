@@ -1,6 +1,6 @@
 import { channelPlan } from '../../../rules'
 import type { RowState } from '../../../run'
-import type { ModelSheet, SetState } from '../../../sheet'
+import { kindHas, type ModelSheet, type SetState } from '../../../sheet'
 import { found, isCarrier, isTone, middle, rated, seen, windowOf, type Found } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
@@ -227,9 +227,10 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     source: {
       kind: 'readings',
       quantities: ['carrierHz'],
-      inSheet: sheet => channelPlan(sheet.planId).names !== undefined && sheet.kind === 'multimode',
+      inSheet: sheet =>
+        channelPlan(sheet.planId).names !== undefined && kindHas(sheet.kind, 'bands-in-memory'),
       see: (rows, sheet) => {
-        if (sheet.kind !== 'multimode') return null
+        if (!kindHas(sheet.kind, 'bands-in-memory')) return null
         const carriers = found(rows, 'carrierHz', s => isCarrier(s) && !isTone(s) && s.mode === 'AM').filter(
           f => f.cell.requirement.nominalHz !== null,
         )

@@ -1,0 +1,11 @@
+import { DRIFT_HZ_PER_MIN, FIRST_LIMIT_A, REST, WARM_UP_S, type KindInfo } from './kindInfo'
+
+export const MENU_MOBILE: KindInfo = {
+  label: 'menu-adjusted mobile',
+  rest: REST.usual,
+  heatS: 45,
+  warmUpS: WARM_UP_S.usual,
+  driftLimitHzPerMin: DRIFT_HZ_PER_MIN.usual,
+  firstLimitA: FIRST_LIMIT_A.usual,
+  parts: ['limiter', 'transistor-final', 'power-control'],
+}
