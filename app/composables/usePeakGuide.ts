@@ -1,3 +1,4 @@
+import { powerDb } from '#core/quantity'
 import { computed, ref, shallowRef, watch, type Ref } from 'vue'
 import { NEW_GUIDE, guided, resumedGuide } from '#core/run'
 
@@ -24,7 +25,7 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
   const bestDb = computed(() =>
     guide.value.looks.length > 0 ? Math.max(...guide.value.looks.map(l => l.levelDb)) : null,
   )
-  const nowDb = computed(() => (reading.value ? 10 * Math.log10(Math.max(1e-12, reading.value.value)) : null))
+  const nowDb = computed(() => (reading.value ? powerDb(Math.max(1e-12, reading.value.value)) : null))
   const belowDb = computed(() =>
     nowDb.value !== null && bestDb.value !== null ? Math.max(0, bestDb.value - nowDb.value) : null,
   )

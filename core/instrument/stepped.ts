@@ -1,5 +1,5 @@
 import { CoreError } from '../errors'
-import type { Quantity } from '../quantity'
+import { voltageDb, type Quantity } from '../quantity'
 import type { SettingName } from './instrumentProfile'
 
 /** One quantity read while another is set step by step. */
@@ -150,7 +150,7 @@ export function steppedSummary(plan: SteppedPlan, points: readonly SteppedPoint[
     const slope = slopeOf(
       read
         .filter(p => p.value > STRAIGHT_DB[0] && p.value < STRAIGHT_DB[1])
-        .map(p => [20 * Math.log10(p.set), p.value]),
+        .map(p => [voltageDb(p.set), p.value]),
     )
     return slope === null ? null : { kind: 'sinad-slope', value: slope }
   }
@@ -160,7 +160,7 @@ export function steppedSummary(plan: SteppedPlan, points: readonly SteppedPoint[
   }
   if (plan.set === 'toneV' && read.length > 2) {
     const last = read.at(-1)!
-    const before = read.findLast(p => 20 * Math.log10(last.set / p.set) >= HOLDS_DB)
+    const before = read.findLast(p => voltageDb(last.set / p.set) >= HOLDS_DB)
     return before && before.value > 0
       ? { kind: 'modulation-rise', value: last.value / before.value - 1 }
       : null

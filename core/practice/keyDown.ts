@@ -1,4 +1,4 @@
-import type { ModelSheet } from '../sheet'
+import { USUAL_KEY_DOWN_S, type ModelSheet } from '../sheet'
 import type { Logged } from './session'
 
 export interface KeyDown {
@@ -8,13 +8,10 @@ export interface KeyDown {
   readonly timesOver: number
 }
 
-/** Key-down when the sheet does not say (common practice: 20 s solid state on alignment). */
-const USUAL_LIMIT_S = 20
-
 /** How long it was keyed, in all and at a stretch, against the longest that the sheet allows. */
 export function keyDownOf(log: readonly Logged[], sheet: ModelSheet, endS: number): KeyDown {
   const limits = sheet.procedure.flatMap(s => (s.keyDownLimitS === null ? [] : [s.keyDownLimitS]))
-  const limitS = limits.length > 0 ? Math.max(...limits) : USUAL_LIMIT_S
+  const limitS = limits.length > 0 ? Math.max(...limits) : USUAL_KEY_DOWN_S
   const stretches: number[] = []
   let sinceS: number | null = null
   for (const { atS, action } of [

@@ -12,7 +12,17 @@ export {
   type ReadingSource,
 } from './reading'
 // The only conversions
-export { dbToPowerRatio, dbmToWatts, powerRatioToDb, spreadDb, voltageRatioToDb, wattsToDbm } from './power'
+export {
+  dbToPowerRatio,
+  dbToVoltageRatio,
+  powerDb,
+  voltageDb,
+  dbmToWatts,
+  powerRatioToDb,
+  spreadDb,
+  voltageRatioToDb,
+  wattsToDbm,
+} from './power'
 export { hzToPpm, ppmToHz } from './frequency'
 export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
 // How sure it is

@@ -51,6 +51,25 @@ export function dbToPowerRatio(levelDb: number): number {
   return 10 ** (levelDb / 10)
 }
 
+/** @returns voltage ratio across the same resistance of a level difference [dB] */
+export function dbToVoltageRatio(levelDb: number): number {
+  return 10 ** (levelDb / 20)
+}
+
+/**
+ * Unchecked, for simulation and signals: 0 is -Infinity, less is NaN, as the logarithm has it.
+ * @param ratio power ratio
+ * @returns [dB]
+ */
+export const powerDb = (ratio: number): number => 10 * Math.log10(ratio)
+
+/**
+ * Unchecked, for simulation and signals: 0 is -Infinity, less is NaN, as the logarithm has it.
+ * @param ratio voltage ratio across the same resistance
+ * @returns [dB]
+ */
+export const voltageDb = (ratio: number): number => 20 * Math.log10(ratio)
+
 /**
  * Spread of powers over channels: largest against smallest.
  * @param powersW [W], at least one

@@ -1,4 +1,5 @@
 import {
+  powerDb,
   dbToPowerRatio,
   expandedUncertainty,
   showSmallPower,
@@ -91,5 +92,5 @@ export function absoluteLevel(level: Measured, carrier: Measured, limit: Absolut
 function boundOf(level: Measured, carrier: Measured): number | null {
   const [levelDb, carrierW] = [expandedUncertainty(level), expandedUncertainty(carrier)]
   if (levelDb === null || carrierW === null) return null
-  return Math.hypot(levelDb, 10 * Math.log10(1 + carrierW / carrier.value))
+  return Math.hypot(levelDb, powerDb(1 + carrierW / carrier.value))
 }

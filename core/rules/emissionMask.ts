@@ -1,3 +1,4 @@
+import { powerDb } from '../quantity'
 import type { Mode } from './mode'
 import type { MaskPart } from './ruleSet'
 
@@ -22,13 +23,13 @@ export function emissionMask(
   mode: Mode,
   powerW: number,
 ): readonly EmissionMaskPart[] | null {
-  const powerDb = 10 * Math.log10(powerW)
+  const aboveWattDb = powerDb(powerW)
   const own = parts
     .filter(p => p.modes.includes(mode))
     .map(({ fromHz, toHz, belowDb, addsPowerDb }) => ({
       fromHz,
       toHz,
-      belowDb: addsPowerDb ? belowDb + powerDb : belowDb,
+      belowDb: addsPowerDb ? belowDb + aboveWattDb : belowDb,
     }))
   return own.length > 0 ? own : null
 }

@@ -33,5 +33,5 @@ export {
 } from './absoluteLimits'
 export { MASK_END_HZ, emissionMask, type EmissionMaskPart } from './emissionMask'
 // What a reading means
-export { judge, type Judgement, type Reason, type Verdict, type Window } from './judge'
+export { RESOLVING_SHARE, judge, type Judgement, type Reason, type Verdict, type Window } from './judge'
 export { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from './acceptanceZone'

@@ -30,7 +30,7 @@ export interface Judgement {
  * Share of a window that the instrument's bound may take before it "cannot resolve the tolerance" (common
  * practice).
  */
-const RESOLVING_SHARE = 1 / 3
+export const RESOLVING_SHARE = 1 / 3
 
 /**
  * Judges a reading by the two rules that are never mixed: a workshop window by plain acceptance (the reading

@@ -1,5 +1,5 @@
 import { errorBound, type Accuracy } from '../quantity'
-import { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from '../rules'
+import { RESOLVING_SHARE, acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from '../rules'
 import { decidingRange } from './decidingRange'
 import type { Requirement } from './judgeReading'
 
@@ -26,7 +26,7 @@ export function forecast(question: Requirement, accuracy: Accuracy): Forecast | 
   const width = window && window.low !== null && window.high !== null ? window.high - window.low : Infinity
   return {
     zone: acceptedBy(question, accuracy),
-    resolves: errorBound(typical, accuracy) <= width / 3,
+    resolves: errorBound(typical, accuracy) <= width * RESOLVING_SHARE,
     neededOfReading: coarsestUseful(sides),
   }
 }

@@ -48,3 +48,4 @@ export {
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
 export { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from './receiverTest'
 export { GOES_STALE, isOfReceiver, topicOf } from './staleness'
+export { USUAL_KEY_DOWN_S } from './stepBase'

@@ -8,7 +8,7 @@ export const NEVER_KEY_GENERATOR = 'Never key into the generator: disconnect it 
 export const UNLOCKED = 'An unlocked set must not transmit.'
 
 /** Solid-state key-down on alignment, rest at least twice as long (common practice). */
-const KEY_DOWN_S = 20
+export const USUAL_KEY_DOWN_S = 20
 
 /** A step on dummy load without adjusters, needs or common condition. */
 export const STEP = {
@@ -18,7 +18,7 @@ export const STEP = {
   needs: [],
   skipIf: null,
   decides: false,
-  keyDownLimitS: KEY_DOWN_S,
+  keyDownLimitS: USUAL_KEY_DOWN_S,
 } satisfies Partial<Step>
 /** A step that is measured without keying. */
 export const UNKEYED_STEP = {

@@ -1,3 +1,4 @@
+import { dbToPowerRatio } from '../quantity'
 import { noiseBeside } from './spectrum/noiseBands'
 import type { PowerSpectrum } from './spectrum/powerSpectrum'
 
@@ -18,7 +19,7 @@ export interface Located {
 }
 
 /** A line near 0 Hz and this small, with nothing else, is the offset of a receiver and no signal. */
-const MAX_OFFSET = 10 ** (-40 / 10)
+const MAX_OFFSET = dbToPowerRatio(-40)
 const SILENCE = 1e-11
 /**
  * A set is looked for this far from its nominal frequency: half a raster. Further off it is told as such

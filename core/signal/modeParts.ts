@@ -1,3 +1,4 @@
+import { dbToPowerRatio } from '../quantity'
 import type { Recording } from '../recording'
 import type { Beside } from './channel/beside'
 import { carrierFigures, type CarrierInChannel } from './carrier/carrierFigures'
@@ -147,7 +148,8 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
     channelHz: recording.centreHz === null ? channelHz : recording.centreHz + channelHz,
   })
   const pep =
-    bandPower(at.spectrum, channelHz - 5000, channelHz + 5000) * 10 ** ((result.values.pepToMeanDb ?? 0) / 10)
+    bandPower(at.spectrum, channelHz - 5000, channelHz + 5000) *
+    dbToPowerRatio(result.values.pepToMeanDb ?? 0)
   const spectrum = spectrumOf(at, 'USB', channelHz + (result.suppressedHz ?? 0), pep, overload)
   const noCarrier = note(
     'carrier-not-found',

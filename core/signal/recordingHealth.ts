@@ -1,3 +1,4 @@
+import { dbToVoltageRatio, voltageDb } from '../quantity'
 import { imbalanceOf, type RawHealth } from './channel/health'
 import { NO_CORRECTION, type Correction } from './channel/correction'
 import { noteIf, ratioToDb, type Health, type Note, type UncertaintyOf } from './result'
@@ -27,7 +28,7 @@ export function healthUncertainty(h: Health, count: number): UncertaintyOf<Healt
     dcOffset: part,
     iqGainDb: of(h.iqGainDb, 8.7 * part),
     iqPhaseDeg: of(h.iqPhaseDeg, 57.3 * part),
-    imageDbc: of(h.imageDbc, Math.min(20, (8.7 * part) / Math.max(10 ** ((h.imageDbc ?? 0) / 20), 1e-6))),
+    imageDbc: of(h.imageDbc, Math.min(20, (8.7 * part) / Math.max(dbToVoltageRatio(h.imageDbc ?? 0), 1e-6))),
   }
 }
 
@@ -53,7 +54,7 @@ export function recordingHealth(
     clippedRatio: raw.clippedRatio,
     overload: raw.overload,
     dcOffset,
-    iqGainDb: imbalance ? 20 * Math.log10(imbalance.gain) : null,
+    iqGainDb: imbalance ? voltageDb(imbalance.gain) : null,
     iqPhaseDeg: imbalance ? (imbalance.phaseRad * 180) / Math.PI : null,
     imageDbc,
   }

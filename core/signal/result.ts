@@ -1,3 +1,4 @@
+import { powerDb } from '../quantity'
 import type { LimitsOf } from './limits'
 
 /** Standard uncertainties of figures, by the same names. */
@@ -228,4 +229,4 @@ export interface SpectrumFigures {
  */
 export const NOISE_KNOWN_TO = 0.3
 
-export const ratioToDb = (ratio: number) => 10 * Math.log10(Math.max(ratio, 1e-30))
+export const ratioToDb = (ratio: number) => powerDb(Math.max(ratio, 1e-30))

@@ -1,3 +1,4 @@
+import { J0_ZEROS } from '#core/numeric/bessel'
 import { groupDigits } from '#core/quantity'
 import { neighbourShare, type Measurement } from '#core/signal'
 
@@ -8,8 +9,6 @@ export interface FigureLine {
   readonly why: string
 }
 
-/** First zero of the Bessel function J0 (Abramowitz and Stegun, table 9.5). */
-const FIRST_NULL = 2.404826
 /** What rounds to nothing has no sign [ratio]. */
 const NEXT_TO_NOTHING = 5e-4
 
@@ -135,7 +134,7 @@ function fmLines({ fm }: Measurement): FigureLine[] {
     ...line('Deviation asymmetry', apart, share, 'zero if the limiter clips evenly'),
     ...line(
       'Tone that nulls the carrier',
-      tone && tone / FIRST_NULL,
+      tone && tone / J0_ZEROS[0],
       hertz,
       'at this deviation, by the first zero of J0: an independent check',
     ),

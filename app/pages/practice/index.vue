@@ -2,6 +2,7 @@
 import { computed, ref } from 'vue'
 import type { NewPractice } from '#shared/practice'
 import { rigDesign } from '#core/rig'
+import { USUAL_KEY_DOWN_S } from '#core/sheet'
 import FinishCase from '~/components/practice/FinishCase.vue'
 import LessonBox from '~/components/practice/LessonBox.vue'
 import PracticeControls from '~/components/practice/PracticeControls.vue'
@@ -10,7 +11,6 @@ import PracticeStart from '~/components/practice/PracticeStart.vue'
 import { usePracticeStore } from '~/stores/practice'
 import { useLiveStore } from '~/stores/live'
 
-const KEY_DOWN_S = 20
 const FREE_SEED = 27
 const store = usePracticeStore()
 const live = useLiveStore()
@@ -23,7 +23,7 @@ const choosing = ref(false)
 const finishing = ref(false)
 const open = computed(() => store.open)
 onMounted(() => {
-  live.keyDownLimitS = KEY_DOWN_S
+  live.keyDownLimitS = USUAL_KEY_DOWN_S
   store.watch()
   void store.loadSessions()
 })

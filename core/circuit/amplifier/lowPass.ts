@@ -1,3 +1,4 @@
+import { powerDb, dbToPowerRatio } from '../../quantity'
 import { memoryless } from '../part'
 import { tunedHz, type TunedStage } from '../tuned/tunedStage'
 
@@ -22,6 +23,6 @@ export const lowPass = memoryless(
   (p: LowPass, { carrierHz, trapTurns }: { carrierHz: number; trapTurns: number }) => {
     if (!p.trap) return p.secondDbc - p.lossDb
     const x = 2 * p.trap.q * (tunedHz(p.trap, trapTurns) / (2 * carrierHz) - 1)
-    return p.secondDbc - p.lossDb - 10 * Math.log10(1 + (10 ** (p.trapDb / 10) - 1) / (1 + x * x))
+    return p.secondDbc - p.lossDb - powerDb(1 + (dbToPowerRatio(p.trapDb) - 1) / (1 + x * x))
   },
 )

@@ -1,3 +1,4 @@
+import { dbToVoltageRatio } from '../../quantity'
 import { memoryless } from '../part'
 
 /**
@@ -17,5 +18,5 @@ export const levelControl = memoryless(
   (
     { rangeDb }: LevelControl,
     { driveOffered, driveAtLimit }: { driveOffered: number; driveAtLimit: number },
-  ) => Math.max(Math.min(driveOffered, driveAtLimit), driveOffered * 10 ** (-rangeDb / 20)),
+  ) => Math.max(Math.min(driveOffered, driveAtLimit), driveOffered * dbToVoltageRatio(-rangeDb)),
 )

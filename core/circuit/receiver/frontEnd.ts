@@ -1,4 +1,5 @@
-import { dbmToVolts, voltsToDbm } from '../../quantity'
+import { boundaryOf } from '../../numeric/search'
+import { powerDb, dbToPowerRatio, dbmToVolts, voltsToDbm } from '../../quantity'
 
 /** Thermal noise at 290 K [dBm/Hz]. Source: kT = 4.004e-21 W/Hz (C26). */
 const KT_DBM_PER_HZ = -173.975
@@ -34,7 +35,7 @@ export function audioSnr(
   levelV: number,
 ): number {
   if (!(levelV > 0)) return 0
-  const carrierToDensity = 10 ** ((voltsToDbm(levelV) - lossDb - noiseFigureDb - KT_DBM_PER_HZ) / 10)
+  const carrierToDensity = dbToPowerRatio(voltsToDbm(levelV) - lossDb - noiseFigureDb - KT_DBM_PER_HZ)
   switch (detection.kind) {
     case 'ssb':
       return carrierToDensity / detection.bandwidthHz
@@ -54,17 +55,15 @@ export function audioSnr(
  */
 export function sinadDb(p: FrontEnd, lossDb: number, detection: Detection, levelV: number): number {
   const snr = audioSnr(p.noiseFigureDb, lossDb + p.faultLossDb, detection, levelV)
-  return snr > 0 ? 10 * Math.log10(1 + 1 / (1 / snr + p.distortionRatio ** 2)) : 0
+  return snr > 0 ? powerDb(1 + 1 / (1 / snr + p.distortionRatio ** 2)) : 0
 }
 
-/** Level [V pd] at which the SINAD reaches wantedDb, by bisection; Infinity when it never does. */
+/** Levels between which a receiver is searched [dBm]. */
+const SEARCHED_DBM = [-150, 0] as const
+
+/** Level [V pd] at which the SINAD reaches wantedDb; Infinity when it never does. */
 export function levelForSinad(p: FrontEnd, lossDb: number, detection: Detection, wantedDb: number): number {
-  let [lowDbm, highDbm] = [-150, 0]
-  if (sinadDb(p, lossDb, detection, dbmToVolts(highDbm)) < wantedDb) return Infinity
-  for (let i = 0; i < 50; i++) {
-    const middle = (lowDbm + highDbm) / 2
-    if (sinadDb(p, lossDb, detection, dbmToVolts(middle)) < wantedDb) lowDbm = middle
-    else highDbm = middle
-  }
-  return dbmToVolts(highDbm)
+  const isBelow = (dbm: number) => sinadDb(p, lossDb, detection, dbmToVolts(dbm)) < wantedDb
+  const [lowDbm, highDbm] = SEARCHED_DBM
+  return isBelow(highDbm) ? Infinity : dbmToVolts(boundaryOf(lowDbm, highDbm, isBelow))
 }

@@ -1,3 +1,4 @@
+import { voltageDb } from '../../quantity'
 import { memoryless } from '../part'
 
 /** A meter in S-units. */
@@ -19,7 +20,5 @@ export const sMeter = memoryless(
     { s9V, unitDb, presetDb }: SMeter,
     { levelV, lossDb, preset }: { levelV: number; lossDb: number; preset: number },
   ) =>
-    levelV > 0
-      ? Math.max(0, 9 + (20 * Math.log10(levelV / s9V) - lossDb + presetDb * (preset - 0.5)) / unitDb)
-      : 0,
+    levelV > 0 ? Math.max(0, 9 + (voltageDb(levelV / s9V) - lossDb + presetDb * (preset - 0.5)) / unitDb) : 0,
 )

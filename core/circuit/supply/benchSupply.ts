@@ -1,3 +1,4 @@
+import { boundaryOf } from '../../numeric/search'
 import { memoryless } from '../part'
 
 /** A laboratory supply with a current limit; with foldback it gives less the lower its voltage is pulled. */
@@ -24,9 +25,8 @@ export interface SupplyOutput {
 
 /** At no voltage a folding supply still gives this share of its limit. */
 const FOLDED_SHARE = 0.4
-const STEPS = 40
 
-/** Voltage and current where supply and load agree, by bisection to a billionth of the set voltage. */
+/** Voltage and current where supply and load agree. */
 export const benchSupply = memoryless(
   'bench supply',
   ({ setV, limitA, foldback, leadOhm }: BenchSupply, { drawA }: SupplyInput): SupplyOutput => {
@@ -41,15 +41,7 @@ export const benchSupply = memoryless(
   },
 )
 
-/** Root of a rising function in 0..top. */
+/** Root of a rising function in 0..top; the top when it is not reached. */
 function solve(rising: (v: number) => number, topV: number): number {
-  let low = 0
-  let high = topV
-  if (rising(high) <= 0) return high
-  for (let i = 0; i < STEPS; i++) {
-    const middle = (low + high) / 2
-    if (rising(middle) > 0) high = middle
-    else low = middle
-  }
-  return low
+  return rising(topV) <= 0 ? topV : boundaryOf(0, topV, v => rising(v) <= 0)
 }

@@ -1,9 +1,16 @@
-import { dbmToVolts, expandedUncertainty, voltsToDbm, type Reading } from '../../quantity'
+import {
+  powerDb,
+  dbToPowerRatio,
+  dbmToVolts,
+  expandedUncertainty,
+  voltsToDbm,
+  type Reading,
+} from '../../quantity'
 import { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from '../../sheet'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Thermal noise at 290 K [dBm/Hz]. Source: k T with k = 1.380649e-23 J/K (SI, exact). */
-const THERMAL_DBM_PER_HZ = 10 * Math.log10((1.380649e-23 * 290) / 1e-3)
+const THERMAL_DBM_PER_HZ = powerDb((1.380649e-23 * 290) / 1e-3)
 /**
  * Audio bandwidth of the FM law, and what de-emphasis and a weighting filter may add to it [Hz, dB] (from
  * memory).
@@ -37,9 +44,9 @@ export function detectionDb(modulation: GeneratorModulation): number {
     case 'none':
       return 0
     case 'am':
-      return 10 * Math.log10(modulation.depthRatio ** 2 / 2)
+      return powerDb(modulation.depthRatio ** 2 / 2)
     case 'fm':
-      return 10 * Math.log10(1.5 * (modulation.deviationHz / FM_AUDIO_HZ) ** 2) + FM_FAVOUR_DB
+      return powerDb(1.5 * (modulation.deviationHz / FM_AUDIO_HZ) ** 2) + FM_FAVOUR_DB
   }
 }
 
@@ -50,13 +57,13 @@ export function detectionDb(modulation: GeneratorModulation): number {
  * Source: SINAD = 1 + S/N, N = kTB.
  */
 export function minSensitivityV(test: ReceiverTest = SPEECH_TEST): number {
-  const neededDb = 10 * Math.log10(SIGNAL_TO_NOISE[test.criterion]) - detectionDb(test.modulation)
-  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(test.bandwidthHz) + neededDb)
+  const neededDb = powerDb(SIGNAL_TO_NOISE[test.criterion]) - detectionDb(test.modulation)
+  return dbmToVolts(THERMAL_DBM_PER_HZ + powerDb(test.bandwidthHz) + neededDb)
 }
 
 /** Least input at which an ear hears the tone: as strong as the noise in the ear's own bandwidth [V]. */
 export function minAudibleV(modulation: GeneratorModulation): number {
-  return dbmToVolts(THERMAL_DBM_PER_HZ + 10 * Math.log10(EAR_HZ) - detectionDb(modulation))
+  return dbmToVolts(THERMAL_DBM_PER_HZ + powerDb(EAR_HZ) - detectionDb(modulation))
 }
 
 /**
@@ -72,8 +79,8 @@ export function maxSinadDb(
   { modulation, bandwidthHz }: Pick<ReceiverTest, 'modulation' | 'bandwidthHz'> = SPEECH_TEST,
 ): number {
   const signalToNoiseDb =
-    voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + 10 * Math.log10(bandwidthHz)) + detectionDb(modulation)
-  return 10 * Math.log10(1 + 10 ** (signalToNoiseDb / 10))
+    voltsToDbm(inputV) - (THERMAL_DBM_PER_HZ + powerDb(bandwidthHz)) + detectionDb(modulation)
+  return powerDb(1 + dbToPowerRatio(signalToNoiseDb))
 }
 
 function sinadBeyondPhysics(row: RowUnderDoubt): Challenge[] {

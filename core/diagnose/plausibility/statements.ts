@@ -1,3 +1,4 @@
+import { J0_ZEROS } from '../../numeric/bessel'
 import { CoreError } from '../../errors'
 import { powerRatioToDb } from '../../quantity'
 
@@ -36,11 +37,6 @@ const HARMONIC_SLACK = 0.02
  * [dB].
  */
 const LEAD_DB = 0.3
-/**
- * Zeros of J0: where the carrier line vanishes. Source: NIST DLMF ch. 10 (from memory, recomputed with
- * SciPy).
- */
-const J0_ZEROS = [2.404826, 5.520078] as const
 const DEVIATION_SLACK = 0.02
 const CHANNEL_KHZ = 10
 

@@ -1,4 +1,4 @@
-import type { Accuracy, Quantity } from '../../quantity'
+import { dbToVoltageRatio, type Accuracy, type Quantity } from '../../quantity'
 import type { InstrumentProfile, ProfileQuantity } from '../instrumentProfile'
 
 const byEye = (quantity: Quantity, accuracy: Accuracy): ProfileQuantity => ({
@@ -78,9 +78,9 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     source: TYPICAL,
     // 1.5 dB of voltage upwards is 18.9 %, 3 dB 41 %
     quantities: [
-      byEye('sensitivityV', { ofReading: 10 ** (1.5 / 20) - 1 }),
+      byEye('sensitivityV', { ofReading: dbToVoltageRatio(1.5) - 1 }),
       byEye('sinadDb', { absolute: 1 }),
-      byEye('audibleV', { ofReading: 10 ** (3 / 20) - 1 }),
+      byEye('audibleV', { ofReading: dbToVoltageRatio(3) - 1 }),
     ],
   },
   {
@@ -100,7 +100,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
       byEye('deviationPositiveHz', { ofReading: 0.03 }),
       byEye('deviationNegativeHz', { ofReading: 0.03 }),
       byEye('sinadDb', { absolute: 1 }),
-      byEye('audibleV', { ofReading: 10 ** (3 / 20) - 1 }),
+      byEye('audibleV', { ofReading: dbToVoltageRatio(3) - 1 }),
     ],
   },
   {

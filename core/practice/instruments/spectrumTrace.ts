@@ -1,3 +1,4 @@
+import { powerDb, dbToPowerRatio } from '../../quantity'
 import type { RigTruth } from '../../rig'
 import { cycleOf } from '../../rig/signal/figures'
 import { fft } from '../../rig/signal/lines'
@@ -26,7 +27,7 @@ export function spectrumTrace(
   const cycle = cycleOf(truth.emission)
   const power = truth.emission.kind === 'none' ? new Float64Array(0) : fft(cycle)
   const carrierHz = truth.channelHz + (truth.emission.kind === 'none' ? 0 : truth.emission.offsetHz)
-  const floorW = ONE_MILLIWATT * 10 ** (FLOOR_DBM_PER_HZ / 10) * rbwHz
+  const floorW = ONE_MILLIWATT * dbToPowerRatio(FLOOR_DBM_PER_HZ) * rbwHz
   const out = new Float64Array(points).fill(floorW)
   const stepHz = spanHz / (points - 1)
   const reach = Math.ceil((3 * rbwHz) / stepHz)
@@ -43,5 +44,5 @@ export function spectrumTrace(
       out[i]! += power[k]! * Math.exp(-Math.LN2 * away * away)
     }
   }
-  return Float32Array.from(out, w => 10 * Math.log10(w / ONE_MILLIWATT))
+  return Float32Array.from(out, w => powerDb(w / ONE_MILLIWATT))
 }

@@ -1,5 +1,5 @@
 import { deterministicNoise } from '../../circuit'
-import type { Quantity } from '../../quantity'
+import { powerDb, type Quantity } from '../../quantity'
 import { cycleOf, spectralFigures } from '../signal/figures'
 import type { RigSolution } from './truth'
 
@@ -55,7 +55,7 @@ export function modulationValues(
   const quiet = emission.tones.every(t => t.level === 0)
   const leakDb = quiet
     ? envelope.pepW > 0
-      ? 10 * Math.log10(tx.fullPepW / envelope.pepW)
+      ? powerDb(tx.fullPepW / envelope.pepW)
       : null
     : lines!.carrierBelowPepDb
   return {

@@ -1,3 +1,4 @@
+import { powerDb } from '../../quantity'
 import { ifFilter, levelForSinad, sinadDb, sMeter, type Detection } from '../../circuit'
 import type { At, RigDesign } from '../rigDesign'
 import type { RigState } from '../rigState'
@@ -32,7 +33,7 @@ export function receive(design: RigDesign, state: RigState, at: At, f: Frequenci
   const besideHz = stimulus.inputHz === null ? 0 : stimulus.inputHz - f.channelHz
   const lossDb =
     ifFilter.respond(parts.ifFilter, { frequencyHz: f.secondIfHz + besideHz }, null) -
-    10 * Math.log10(Math.max(1e-9, coils * preselector))
+    powerDb(Math.max(1e-9, coils * preselector))
   const on = controls.powerOn && !controls.keyed
   return {
     lossDb,

@@ -1,3 +1,4 @@
+import { boundaryOf } from '../../numeric/search'
 import { CORE_STOP_TURNS, crystalOscillator, vcoControlV, type CrystalOscillator } from '../../circuit'
 import { frequenciesOf } from '../assembly/frequencies'
 import { positionsOf } from '../assembly/positions'
@@ -27,13 +28,6 @@ export function vcoTurnsFor(state: RigState, channel: number, controlV: number):
   return turnsWhere(turns => vcoControlV(state.parts.loop!.vco, vcoHz, turns) < controlV)
 }
 
-/** The turn, between the stops, up to which a condition holds; by bisection. */
-function turnsWhere(stillOut: (turns: number) => boolean): number {
-  let [out, inward] = [-CORE_STOP_TURNS, CORE_STOP_TURNS]
-  for (let i = 0; i < 50; i++) {
-    const middle = (out + inward) / 2
-    if (stillOut(middle)) out = middle
-    else inward = middle
-  }
-  return (out + inward) / 2
-}
+/** The turn, between the stops, up to which a condition holds. */
+const turnsWhere = (stillOut: (turns: number) => boolean) =>
+  boundaryOf(-CORE_STOP_TURNS, CORE_STOP_TURNS, stillOut)

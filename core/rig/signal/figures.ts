@@ -1,3 +1,4 @@
+import { powerDb } from '../../quantity'
 import { fft } from './lines'
 import type { Emission, SsbEmission, Tone } from './emission'
 import { waveform } from './waveform'
@@ -94,15 +95,14 @@ export function spectralFigures(emission: Emission, cycle: Cycle, offsetHz: numb
   let strongest = 0
   for (let k = 0; k < n; k++) if (power[k]! > power[strongest]!) strongest = k
   return {
-    adjacentDbc:
-      10 * Math.log10(Math.max(neighbour(1), neighbour(-1), NOTHING) / Math.max(reference, NOTHING)),
+    adjacentDbc: powerDb(Math.max(neighbour(1), neighbour(-1), NOTHING) / Math.max(reference, NOTHING)),
     imd3Db:
       emission.kind === 'ssb' && emission.tones.length === 2
         ? products(emission.tones, emission.side, at)
         : null,
     carrierBelowPepDb:
       emission.kind === 'ssb'
-        ? 10 * Math.log10(Math.max(tonesPepW(emission, at), NOTHING) / Math.max(at(0), NOTHING))
+        ? powerDb(Math.max(tonesPepW(emission, at), NOTHING) / Math.max(at(0), NOTHING))
         : null,
     strongestHz: (strongest > n / 2 ? strongest - n : strongest) / cycle.periodS,
   }
@@ -116,5 +116,5 @@ function tonesPepW({ tones, side }: SsbEmission, at: (hz: number) => number): nu
 function products([first, second]: readonly Tone[], side: 1 | -1, at: (hz: number) => number): number {
   const tones = [at(side * first!.hz), at(side * second!.hz)]
   const third = [at(side * (2 * first!.hz - second!.hz)), at(side * (2 * second!.hz - first!.hz))]
-  return 10 * Math.log10(Math.max(Math.min(...tones), NOTHING) / Math.max(...third, NOTHING))
+  return powerDb(Math.max(Math.min(...tones), NOTHING) / Math.max(...third, NOTHING))
 }

@@ -3,7 +3,7 @@ import { CoreError } from '../../errors'
 import { detectionOf, receive } from '../assembly/receive'
 import { work } from '../assembly/truth'
 import type { RigState } from '../rigState'
-import { gaussianFrom } from './gaussian'
+import { gaussianFrom } from '../../numeric/gaussian'
 
 /** Audio band of the receiver [Hz], and the tone that the generator carries. */
 const BAND_HZ = 3000

@@ -1,8 +1,9 @@
+import { dbToPowerRatio } from '../../quantity'
 import { CoreError } from '../../errors'
 import { advance } from '../assembly/advance'
 import { truthOf } from '../assembly/truth'
 import type { RigState } from '../rigState'
-import { gaussianFrom } from './gaussian'
+import { gaussianFrom } from '../../numeric/gaussian'
 import { waveform } from './waveform'
 
 export interface IqSettings {
@@ -48,7 +49,7 @@ export function renderIq(state: RigState, settings: IqSettings): RenderedIq {
     angle = renderBlock(now, settings, { i, q, from, to }, angle)
     now = advance(now, (to - from) / rateHz)
   }
-  addNoise(i, q, Math.sqrt(10 ** (-settings.noiseDb / 10) / 2), state.seed)
+  addNoise(i, q, Math.sqrt(dbToPowerRatio(-settings.noiseDb) / 2), state.seed)
   return { i, q, rateHz, state: now }
 }
 

@@ -1,5 +1,5 @@
 import { CoreError } from '../../errors'
-import { inverse } from '../inverse'
+import { inverse } from '../../numeric/inverse'
 
 /** One reading as a linear equation: error [Hz] = sum of coefficient x unknown. */
 export interface AttributionRow {

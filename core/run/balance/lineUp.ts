@@ -1,4 +1,5 @@
-import { inverse } from '../inverse'
+import { powerDb } from '../../quantity'
+import { inverse } from '../../numeric/inverse'
 
 /** Power at the ends of the band against the middle [dB], once round. */
 export interface BandPass {
@@ -40,7 +41,7 @@ type Unknowns = readonly [lnQ: number, lnTurn: number, common: number, apart: nu
  */
 function lossDb({ q, common, apart }: LineUp, at: number): number {
   const of = (resonance: number) => 1 + (2 * q * (at - resonance)) ** 2
-  return 10 * Math.log10(of(common + apart) * of(common - apart))
+  return powerDb(of(common + apart) * of(common - apart))
 }
 
 /** What a round over the band would read. @param halfBand of the band about its middle [ratio] */

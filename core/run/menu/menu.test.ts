@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { act, advance, healthyRig, truthOf } from '../../rig'
 import { proposeCode, type MenuReading } from './index'
-import { pchip } from './pchip'
+import { pchip } from '../../numeric/pchip'
 
 // C46, computed (monotone cubic as in SciPy): 5Eh 3.02 W, 66h 3.94 W, 6Eh 5.00 W.
 const READ: MenuReading[] = [

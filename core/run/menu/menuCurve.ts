@@ -1,4 +1,4 @@
-import { pchip } from './pchip'
+import { pchip } from '../../numeric/pchip'
 
 /** A menu value and what was read with it. */
 export interface MenuReading {

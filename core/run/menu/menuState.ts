@@ -1,7 +1,7 @@
 import type { Quantity } from '../../quantity'
 import type { History } from '../history'
 import { proposeCode, type MenuGoal, type MenuProposal, type MenuReading } from './menuCurve'
-import { pchip } from './pchip'
+import { pchip } from '../../numeric/pchip'
 
 /** Readings of a row that carry the menu value they were taken with. */
 export function menuReadings(

@@ -1,3 +1,4 @@
+import { powerDb, dbToPowerRatio } from '../../quantity'
 /** What to do with the core now; the hand moves after each word, and the needle is waited for. */
 export type PeakWord = 'wait' | 'go-on' | 'touch' | 'turn-back' | 'stop' | 'flat' | 'end'
 
@@ -93,7 +94,7 @@ function levelOf(samples: readonly { readonly atS: number; readonly value: numbe
     stt > 0 && mean > 0
       ? ((samples.reduce((a, s) => a + (s.atS - mt) * (s.value - mean), 0) / stt / mean) * 10) / Math.LN10
       : 0
-  return { levelDb: 10 * Math.log10(Math.max(mean, 1e-12)), slope }
+  return { levelDb: powerDb(Math.max(mean, 1e-12)), slope }
 }
 
 function decided(guide: PeakGuide, atS: number, levelDb: number): Pick<PeakGuide, 'looks' | 'fine'> {
@@ -117,7 +118,7 @@ function decided(guide: PeakGuide, atS: number, levelDb: number): Pick<PeakGuide
 /** On a coarse display low levels differ by chance: half a step of it counts as the same. */
 function sameDb(levelDb: number, step: number): number {
   return Number.isFinite(step)
-    ? Math.max(SAME_DB, HALF_STEP * 10 * Math.log10(1 + step / 10 ** (levelDb / 10)))
+    ? Math.max(SAME_DB, HALF_STEP * powerDb(1 + step / dbToPowerRatio(levelDb)))
     : SAME_DB
 }
 

@@ -1,4 +1,4 @@
-import type { Quantity } from '../../quantity'
+import { dbToPowerRatio, type Quantity } from '../../quantity'
 import type { Step } from '../../sheet'
 
 /** What a core can be peaked on: how a reading becomes a power-like level, and which way is better. */
@@ -38,8 +38,8 @@ const DB_PER_S = 6
 const MIN = 1e-12
 /** A reading of each scale as a power. */
 const POWER_OF: Readonly<Record<PeakedQuantity['scale'], (value: number) => number>> = {
-  'decibel': value => 10 ** (value / 10),
-  's-units': value => 10 ** ((value * DB_PER_S) / 10),
+  'decibel': value => dbToPowerRatio(value),
+  's-units': value => dbToPowerRatio(value * DB_PER_S),
   'power': value => value,
   'voltage': value => value ** 2,
   'current': value => value ** 2,

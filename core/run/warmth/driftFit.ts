@@ -1,5 +1,6 @@
+import { minimumOf } from '../../numeric/search'
 import { CoreError } from '../../errors'
-import { inverse } from '../inverse'
+import { inverse } from '../../numeric/inverse'
 
 /** A frequency, or its error, at a time. */
 export interface DriftSample {
@@ -38,7 +39,7 @@ export interface DriftFit {
 const MIN_SAMPLES = { line: 3, curve: 6 }
 /** Over less than this nothing can be told about minutes [s]. */
 const MIN_SPAN_S = 60
-const TAU_S = { least: 30, most: 7200, steps: 48 }
+const TAU_S = { min: 30, max: 7200, steps: 48 }
 /** Near the longest time constant the curve is a straight line. */
 const STRAIGHT_SHARE = 0.6
 /**
@@ -109,7 +110,7 @@ function fitLine(samples: readonly DriftSample[]): Fit {
     settlesHz: null,
     settlesUncertaintyHz: null,
     amplitudeHz: 0,
-    tauS: TAU_S.most,
+    tauS: TAU_S.max,
     fromS: samples[0]!.atS,
     rateHzPerMin: slope * 60,
     rateUncertaintyHzPerMin: (scatterHz / Math.sqrt(stt)) * 60,
@@ -122,7 +123,7 @@ function fitLine(samples: readonly DriftSample[]): Fit {
 function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
   const [first, last] = [samples[0]!, samples.at(-1)!]
   const fits = Array.from({ length: TAU_S.steps + 1 }, (_, i) =>
-    exponential(samples, TAU_S.least * (TAU_S.most / TAU_S.least) ** (i / TAU_S.steps)),
+    exponential(samples, TAU_S.min * (TAU_S.max / TAU_S.min) ** (i / TAU_S.steps)),
   )
   const best = refined(samples, fits.reduce((a, b) => (b.misfit < a.misfit ? b : a)).tauS)
   const freedom = Math.max(1, samples.length - groupsOf(samples).size - 2)
@@ -135,7 +136,7 @@ function fitCurve(samples: readonly DriftSample[], line: Fit): DriftFit | null {
     Math.sqrt(variance) > MIN_SCATTER_HZ &&
     residualCorrelation(samples, best) > CORRELATED / Math.sqrt(samples.length)
   if (several) return fitLine(lastPart(samples))
-  const straight = best.tauS > TAU_S.most * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.most * 0.999)
+  const straight = best.tauS > TAU_S.max * STRAIGHT_SHARE || likely.some(f => f.tauS >= TAU_S.max * 0.999)
   const decay = Math.exp(-(last.atS - first.atS) / best.tauS)
   const spread = curveVariances(samples, best, last.atS - first.atS, decay)
   return {
@@ -244,19 +245,13 @@ function curveVariances(
   return { end: cov[0]![0]!, rate: Math.max(0, rate) }
 }
 
-/** Golden section about the best of the grid. */
+/** About the best of the grid. */
 function refined(samples: readonly DriftSample[], tauS: number): Exponential {
-  const step = (TAU_S.most / TAU_S.least) ** (1 / TAU_S.steps)
-  const GOLDEN = (Math.sqrt(5) - 1) / 2
-  let low = Math.log(Math.max(TAU_S.least, tauS / step))
-  let high = Math.log(Math.min(TAU_S.most, tauS * step))
-  for (let i = 0; i < 30; i++) {
-    const a = high - GOLDEN * (high - low)
-    const b = low + GOLDEN * (high - low)
-    if (exponential(samples, Math.exp(a)).misfit < exponential(samples, Math.exp(b)).misfit) high = b
-    else low = a
-  }
-  return exponential(samples, Math.exp((low + high) / 2))
+  const step = (TAU_S.max / TAU_S.min) ** (1 / TAU_S.steps)
+  const low = Math.log(Math.max(TAU_S.min, tauS / step))
+  const high = Math.log(Math.min(TAU_S.max, tauS * step))
+  const logTau = minimumOf(low, high, x => exponential(samples, Math.exp(x)).misfit)
+  return exponential(samples, Math.exp(logTau))
 }
 
 /**

@@ -1,3 +1,4 @@
+import { dbToVoltageRatio } from '../../quantity'
 import { point, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import {
@@ -46,7 +47,7 @@ const levelRow = (id: string, db: number) =>
   point(
     id,
     `Channel 19, drive ${db > 0 ? '+' : '\u2212'}${Math.abs(db)} dB`,
-    keyed(19, { toneHz: TONE_HZ, toneV: DRIVE_V * 10 ** (db / 20), also: 'microphone gain full' }),
+    keyed(19, { toneHz: TONE_HZ, toneV: DRIVE_V * dbToVoltageRatio(db), also: 'microphone gain full' }),
     [want('depthNegativeRatio', db > 0 ? DEPTH : null)],
   )
 

@@ -1,3 +1,4 @@
+import { dbToVoltageRatio } from '../../quantity'
 import { point, want, within } from '../build'
 import type { Step } from '../modelSheet'
 import { DUMMY_LOAD, RF_BURN, STEP, WAX } from '../stepBase'
@@ -29,7 +30,7 @@ const depthPoint = (id: string, title: string, db: number) =>
   point(
     id,
     title,
-    keyed(19, { toneHz: TONE_HZ, toneV: DRIVE_V * 10 ** (db / 20), also: 'microphone gain full' }),
+    keyed(19, { toneHz: TONE_HZ, toneV: DRIVE_V * dbToVoltageRatio(db), also: 'microphone gain full' }),
     [want('depthNegativeRatio', DEPTH)],
   )
 

@@ -10,6 +10,7 @@ import { OSMUND_40A } from '../osmund40a/sheet'
 import { QUILLON_HB150 } from '../quillonHb150/sheet'
 import { QUILLON_P5 } from '../quillonP5/sheet'
 import { QUILLON_P7 } from '../quillonP7/sheet'
+import { USUAL_KEY_DOWN_S } from '../stepBase'
 import { STABLE_REFERENCE } from './stableReference'
 
 /** A family of sets or of work: where a new sheet may start from. */
@@ -237,7 +238,7 @@ export function blankSheet(id: string, model: string, day: string): ModelSheet {
         needs: [],
         skipIf: null,
         decides: false,
-        keyDownLimitS: 20,
+        keyDownLimitS: USUAL_KEY_DOWN_S,
       },
     ],
   }

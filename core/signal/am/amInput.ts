@@ -1,3 +1,4 @@
+import { dbToVoltageRatio } from '../../quantity'
 import { meanPower, type Series } from '../series'
 import { note, type AmFigures, type Measured, type Note } from '../result'
 
@@ -68,7 +69,7 @@ export function bareCarrier({ bare, givenDbfs, noisePower }: AmInput): BareCarri
     }
   return givenDbfs === null
     ? null
-    : { carrier: 10 ** (givenDbfs / 20), startS: null, uncertainty: GAIN_MOVES }
+    : { carrier: dbToVoltageRatio(givenDbfs), startS: null, uncertainty: GAIN_MOVES }
 }
 
 /** Depths against it. */

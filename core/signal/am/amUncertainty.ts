@@ -1,3 +1,4 @@
+import { dbToPowerRatio } from '../../quantity'
 import { largestPart } from '../limits'
 import { NOISE_KNOWN_TO, type AmFigures, type Measured } from '../result'
 import type { Cycle } from '../tone/cycle'
@@ -54,7 +55,7 @@ export function uncertaintyOf(
   const depth = v.depthFundamental ?? 0
   const [crest, trough] = [of(noise.crest, v.depthPositive), of(noise.crest, v.depthNegative)]
   const db = 20 / Math.LN10
-  const power = 10 ** (v.meanPowerDbfs / 10)
+  const power = dbToPowerRatio(v.meanPowerDbfs)
   const partialCycle =
     (2 * depth) /
     (1 + depth ** 2 / 2) /

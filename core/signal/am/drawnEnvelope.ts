@@ -1,3 +1,4 @@
+import { voltageDb } from '../../quantity'
 import { noteIf, type AmFigures, type Note } from '../result'
 import { drawComplex, extremes, type Cycle } from '../tone/cycle'
 import { fitFlanks, flatTopShare, pinchedShare, plateau } from './envelopeShape'
@@ -64,7 +65,7 @@ export function shapeNotes(v: AmFigures, { flips, impliedCrest, crest }: DrawnEn
   const pinched =
     `The carrier is cut off ${(100 * v.pinchedRatio).toFixed(1)} ` +
     '% of the time. The negative peak cannot exceed 100 %.'
-  const below = 20 * Math.log10((impliedCrest ?? crest) / crest)
+  const below = voltageDb((impliedCrest ?? crest) / crest)
   const disagrees =
     `PEP alone implies ${(100 * v.depthPositive).toFixed(0)} %, ` +
     `the negative peak ${(100 * v.depthNegative).toFixed(0)} %.`

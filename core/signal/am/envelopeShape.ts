@@ -1,3 +1,4 @@
+import { dbToVoltageRatio } from '../../quantity'
 /** A sine through the flanks of an envelope: what it would be if nothing cut its crest or trough. */
 export interface FlankFit {
   readonly mean: number
@@ -94,7 +95,7 @@ const STAYS_LONGER = 1.4
  * envelope stays there. A second harmonic lowers a crest as well: it makes it rounder, not flat.
  */
 export function flatTopShare(envelope: Float64Array, fit: FlankFit | null, crest: number): number {
-  if (!fit || crest >= (fit.mean + fit.swing) * 10 ** (-FLAT_TOP_DB / 20)) return 0
+  if (!fit || crest >= (fit.mean + fit.swing) * dbToVoltageRatio(-FLAT_TOP_DB)) return 0
   let near = 0
   for (const y of envelope) if (y > crest - NEAR_TOP * fit.swing) near++
   const ofSine = Math.acos(1 - NEAR_TOP) / Math.PI

@@ -1,3 +1,4 @@
+import { voltageDb } from '../../quantity'
 import { TONE_SAMPLES, lineAmplitude, lineAt, strongestTone } from '../tone/lines'
 import { hann } from '../spectrum/window'
 import { frequencyDeviation, lineDeviation, noisePerHz } from '../tone/noisePerHz'
@@ -47,7 +48,7 @@ export function audioFigures(
     sinadVoiceDb: sinadOf(apart, ...VOICE_HZ),
     thd: harmonics.length > 0 ? Math.sqrt(distortion / tonePower) : null,
     snrDb: ratioToDb(tonePower / noise),
-    harmonicsDbc: harmonics.map(a => 20 * Math.log10(Math.max(a, 1e-15) / fundamental)),
+    harmonicsDbc: harmonics.map(a => voltageDb(Math.max(a, 1e-15) / fundamental)),
   }
   const uncertainty = uncertaintyOf(values, { residual, rateHz, fundamental, harmonics, noise, tonePower })
   // Harmonics are steady; the noise of a SINAD is known as well as the length tells it.

@@ -1,3 +1,4 @@
+import { dbToPowerRatio } from '../../quantity'
 import { spectrumOfSamples, noiseFloor } from '../spectrum/powerSpectrum'
 import { powerOfTwoTo } from '../spectrum/fft'
 import { peakFrequency } from '../tone/lines'
@@ -43,7 +44,7 @@ export function beatOf(x: Float64Array, rateHz: number): Beat | null {
   const second = peaks.find(
     k =>
       Math.abs(k - first!) >= APART_BINS &&
-      power[k]! > power[first!]! * 10 ** (-WITHIN_DB / 10) &&
+      power[k]! > power[first!]! * dbToPowerRatio(-WITHIN_DB) &&
       !isHarmonic(hzOf(k), hzOf(first!), binHz, power[k]! / power[first!]!),
   )
   if (first === undefined || second === undefined) return null

@@ -4,7 +4,7 @@ import { ratioToDb, type CarrierFigures } from '../result'
 import { meanFrequency } from '../fm/fmFigures'
 import { hann } from '../spectrum/window'
 import { fitDrift, type Drift } from './drift'
-import { lineFit } from '../lineFit'
+import { lineFit } from '../../numeric/lineFit'
 import type { PhaseTrack } from './phaseTrack'
 
 /** Standard deviation of a mean frequency by these weights over the least there can be (by simulation). */

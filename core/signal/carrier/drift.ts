@@ -1,4 +1,4 @@
-import { lineFit } from '../lineFit'
+import { lineFit } from '../../numeric/lineFit'
 
 /** How a frequency moves: where it began, ended, and will settle. */
 export type DriftUncertainty = {

@@ -1,3 +1,4 @@
+import { dbToPowerRatio } from '../../quantity'
 import {
   channelHz,
   judge,
@@ -162,7 +163,7 @@ function adjacentPower(m: Measurement, rules: RuleSet, carrierW: number | null):
   const next =
     m.spectrum?.adjacent.filter(a => Math.abs(a.offsetHz) === 10_000 && a.bandwidthHz === 8000) ?? []
   if (!limit || carrierW === null || next.length === 0) return []
-  const wattsOf = (dbc: number) => carrierW * 10 ** (dbc / 10)
+  const wattsOf = (dbc: number) => carrierW * dbToPowerRatio(dbc)
   const worst = (list: typeof next) => list.reduce((w, a) => Math.max(w, a.dbc), -Infinity)
   const guardDb = COVERAGE * LINE_DB
   const [own, all] = [worst(next.filter(a => a.bound === null)), worst(next)]

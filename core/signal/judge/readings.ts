@@ -1,4 +1,4 @@
-import type { Bound, Quantity, Spread } from '../../quantity'
+import { dbToPowerRatio, type Bound, type Quantity, type Spread } from '../../quantity'
 import type { Limit } from '../limits'
 import type { Measurement } from '../measurement'
 import type { AdjacentFigure } from '../result'
@@ -114,6 +114,6 @@ export function worstNeighbour(m: Measurement): AdjacentFigure | null {
 export function neighbourShare(m: Measurement): number | null {
   const wide = m.spectrum?.adjacent.filter(a => a.bandwidthHz === 10_000 && a.bound === null) ?? []
   if (wide.length === 0) return null
-  const outside = wide.reduce((sum, a) => sum + 10 ** (a.dbc / 10), 0)
+  const outside = wide.reduce((sum, a) => sum + dbToPowerRatio(a.dbc), 0)
   return outside / (1 + outside)
 }

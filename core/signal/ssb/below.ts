@@ -1,3 +1,4 @@
+import { voltageDb } from '../../quantity'
 import type { SsbFigures } from '../result'
 import { CLOSE_HZ, type Found, type LineMeter } from './lineMeter'
 import { isProductOf, type PlacedCarrier } from './suppressedCarrier'
@@ -20,7 +21,7 @@ export const belowOf =
     const isBound = read < SEEN_ABOVE * noise
     const taken = Math.max(isBound ? read + 2 * noise : read, 1e-12)
     return {
-      db: 20 * Math.log10(tone / taken),
+      db: voltageDb(tone / taken),
       isBound,
       uncertaintyDb: DB * Math.min(1, noise / Math.SQRT2 / taken),
     }
@@ -61,7 +62,7 @@ export function besideCarrier(
   const strongest = Math.max(...tones.map(t => t.amplitude))
   const images = separable.map((t): Below => {
     const image = about(2 * carrier.hz! - t.hz)
-    return { ...image, db: image.db + 20 * Math.log10(t.amplitude / strongest) }
+    return { ...image, db: image.db + voltageDb(t.amplitude / strongest) }
   })
   const seen = images.filter(i => !i.isBound)
   const among = seen.length > 0 ? seen : images

@@ -1,3 +1,4 @@
+import { voltageDb } from '../../quantity'
 import { note, noteIf, ratioToDb, type Note, type SsbFigures } from '../result'
 import { meanPower, shifted, type Series } from '../series'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
@@ -45,7 +46,7 @@ export function twoTones(input: SsbInput, tones: TwoFound): SsbResult {
   const pep: Pep = {
     crest: extremes(beat).max,
     mean: Math.max(meanPower(series) - noisePower, 1e-30),
-    aboveToneDb: 20 * Math.log10(extremes(beat).max / tone),
+    aboveToneDb: voltageDb(extremes(beat).max / tone),
   }
   const isUpper = carrier.hz === null ? null : (low.hz + high.hz) / 2 > carrier.hz
   return {
@@ -104,7 +105,7 @@ function notesOf(
   { imd3, imd5, imd7 }: Products,
   { crest, mean, aboveToneDb }: Pep,
 ): Note[] {
-  const apartDb = Math.abs(20 * Math.log10(low.amplitude / high.amplitude))
+  const apartDb = Math.abs(voltageDb(low.amplitude / high.amplitude))
   const cleanDb = ratioToDb((low.amplitude + high.amplitude) ** 2 / mean)
   const pepDb = ratioToDb((crest * crest) / mean)
   const flat =

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITIES, showPlain } from '#core/quantity'
+import { dbToPowerRatio, QUANTITIES, showPlain } from '#core/quantity'
 import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '#core/run'
 import { PEAK_WORDS } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
@@ -32,7 +32,7 @@ const words = computed(() =>
 const below = computed(() =>
   props.belowDb === null || props.belowDb < 0.005
     ? ''
-    : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - 10 ** (-props.belowDb / 10))).toFixed(1)} ` +
+    : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - dbToPowerRatio(-props.belowDb))).toFixed(1)} ` +
       '%) below the best reading so far',
 )
 const bestWords = computed(() =>

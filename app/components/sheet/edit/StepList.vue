@@ -1,6 +1,13 @@
 <script setup lang="ts">
 import { computed, ref } from 'vue'
-import { inOrder, moveStep, type MeasurePoint, type ModelSheet, type Step } from '#core/sheet'
+import {
+  USUAL_KEY_DOWN_S,
+  inOrder,
+  moveStep,
+  type MeasurePoint,
+  type ModelSheet,
+  type Step,
+} from '#core/sheet'
 import { moveRefusedWords } from '#shared/words/sheetWords'
 import { useDragBetween } from '~/composables/useDragBetween'
 import StepGraph from '../StepGraph.vue'
@@ -48,7 +55,7 @@ function add() {
       needs: [],
       skipIf: null,
       decides: false,
-      keyDownLimitS: 20,
+      keyDownLimitS: USUAL_KEY_DOWN_S,
     },
   ])
   open.value = id

@@ -1,4 +1,4 @@
-import { CoreError } from '../../errors'
+import { CoreError } from '../errors'
 
 /**
  * Monotone cubic through points, at x.
