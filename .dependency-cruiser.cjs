@@ -12,7 +12,7 @@ module.exports = {
       name: 'no-circular',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     only('core-imports-core', '^core/', '^core/'),
     // Pure packages, each used in one place: a transform, ZIP, a hash. No input or output, no DOM.

@@ -1,5 +1,5 @@
 import { voltageRatioToDb } from '../quantity'
-import type { TakenReading } from './history'
+import type { TakenReading } from './takenReading'
 import type { RowConditions } from './jobEvent'
 
 /**

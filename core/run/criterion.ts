@@ -2,7 +2,7 @@ import { powerRatioToDb, spreadDb } from '../quantity'
 import type { Step } from '../sheet'
 import { PEAKED, peakLevel } from './peaking'
 import type { History } from './history'
-import type { MeasurandState } from './stepState'
+import type { MeasurandState } from './measurandState'
 
 /** How a step's common condition stands; met null = not enough readings yet. */
 export interface CriterionState {

@@ -2,17 +2,8 @@ import type { Reading } from '../quantity'
 import { adjusterOf, stepOf, type ModelSheet } from '../sheet'
 import { answeredTurns, turnQuestion, type TurnQuestion } from './inferredTurns'
 import type { JobEvent, RowTaken } from './jobEvent'
+import type { TakenReading } from './takenReading'
 import { staleRule, type StaleRule, type Turn } from './staleBy'
-
-/** A reading in its row, with what has happened to it since. */
-export interface TakenReading {
-  readonly reading: Reading
-  readonly row: RowTaken
-  readonly order: number
-  readonly struck: string | null
-  /** turns after it that change what it measured; empty = current */
-  readonly staleBy: readonly Turn[]
-}
 
 export interface History {
   readonly readings: readonly TakenReading[]

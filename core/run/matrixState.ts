@@ -1,7 +1,8 @@
 import type { Judgement, RuleSet } from '../rules'
 import { kindInfo, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
 import { comparability, type Difference } from './comparability'
-import type { History, TakenReading } from './history'
+import type { History } from './history'
+import type { TakenReading } from './takenReading'
 import type { Phase, RowTaken } from './jobEvent'
 import { requirementOf, judgeRequirement, type Requirement } from './judgeReading'
 

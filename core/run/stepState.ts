@@ -1,23 +1,13 @@
 import type { Quantity } from '../quantity'
-import type { Judgement, RuleSet, Verdict } from '../rules'
+import type { RuleSet, Verdict } from '../rules'
 import type { MeasurePoint, ModelSheet, ReadingOf, Step, Measurand } from '../sheet'
 import { biasState, type BiasState } from './bias/biasState'
+import type { MeasurandState } from './measurandState'
 import { criterionState, type CriterionState } from './criterion'
-import type { History, TakenReading } from './history'
+import type { History } from './history'
 import type { Turn } from './staleBy'
 import type { JobEvent, StepConfirmed } from './jobEvent'
-import { requirementOf, judgeRequirement, type Requirement } from './judgeReading'
-
-/**
- * One wanted number of a step: what is asked, the latest reading that was not struck out, and its judgement.
- */
-export interface MeasurandState {
-  readonly point: MeasurePoint
-  readonly want: Measurand
-  readonly requirement: Requirement
-  readonly latest: TakenReading | null
-  readonly judgement: Judgement | null
-}
+import { requirementOf, judgeRequirement } from './judgeReading'
 
 export type StepStatus = Verdict | 'not-measured' | 'in-progress' | 'stale' | 'skipped'
 

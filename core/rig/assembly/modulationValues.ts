@@ -1,7 +1,7 @@
 import { deterministicNoise } from '../../circuit'
 import { powerDb, type Quantity } from '../../quantity'
 import { cycleOf, spectralFigures } from '../signal/figures'
-import type { RigSolution } from './truth'
+import type { RigSolution } from './rigSolution'
 
 /**
  * A discriminator and a modulator are never quite even: positive deviation exceeds negative by this much

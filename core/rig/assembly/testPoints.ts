@@ -1,7 +1,7 @@
 import type { RigTruth } from '../rigTruth'
 import { stageResponse } from './drive'
 import type { receive } from './receive'
-import type { RigSolution } from './truth'
+import type { RigSolution } from './rigSolution'
 
 /** What a probe finds, by the name of the place. */
 export function testPointsOf(w: RigSolution, _rx: ReturnType<typeof receive>): RigTruth['testPoints'] {

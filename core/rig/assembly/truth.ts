@@ -16,26 +16,11 @@ import type { RigTruth } from '../rigTruth'
 import { frequenciesOf, type Frequencies } from './frequencies'
 import { positionsOf } from './positions'
 import { receive } from './receive'
+import type { RigSolution } from './rigSolution'
 import { testPointsOf } from './testPoints'
 import { transmit, type Transmission } from './transmit'
 import { modulationValues } from './modulationValues'
 import { valveTransmit } from './valveTransmit'
-
-/** Everything that was computed on the way; the parts of the truth are made from it. */
-export interface RigSolution {
-  readonly design: RigDesign
-  readonly state: RigState
-  readonly at: At
-  readonly f: Frequencies
-  readonly locked: boolean
-  readonly lockS: number
-  readonly controlV: number | null
-  readonly tx: Transmission
-  readonly plate: { readonly plateA: number; readonly plateV: number; readonly tankHeatW: number } | null
-  readonly supplyV: number
-  readonly supplyA: number
-  readonly limiting: boolean
-}
 
 const CLARIFIER_SPAN_HZ = 2000
 /** Losses between mains and plate of a valve set, and its other consumers [W]. */

@@ -1,14 +1,8 @@
 import { powerDb } from '../../quantity'
 import { fft } from './lines'
 import type { Emission, SsbEmission, Tone } from './emission'
+import type { Cycle } from './cycle'
 import { waveform } from './waveform'
-
-/** One common period of an emission, sampled. */
-export interface Cycle {
-  readonly re: Float64Array
-  readonly im: Float64Array
-  readonly periodS: number
-}
 
 export interface EnvelopeFigures {
   readonly meanW: number

@@ -1,5 +1,5 @@
 import { transformOf } from '../../signal/spectrum/fft'
-import type { Cycle } from './figures'
+import type { Cycle } from './cycle'
 
 /** Power [W] of each line of one period; index k is k/period, negative frequencies from the end. */
 export function fft({ re, im }: Cycle): Float64Array {

@@ -1,7 +1,8 @@
 import { channelHz } from '../../rules'
 import { CoreError } from '../../errors'
 import { pointOf, type MixedFrequency, type MixingScheme, type ModelSheet } from '../../sheet'
-import type { History, TakenReading } from '../history'
+import type { History } from '../history'
+import type { TakenReading } from '../takenReading'
 import type { AttributionRow, Unknown } from './attribute'
 
 /** Spread assumed of a reading whose instrument is not known [Hz]: a counter that resolves 10 Hz. */

@@ -1,5 +1,5 @@
 import type { BiasRule } from '../../sheet'
-import type { MeasurandState } from '../stepState'
+import type { MeasurandState } from '../measurandState'
 
 /** Two devices are alike within this (K04). */
 const ALIKE_RATIO = 1.1

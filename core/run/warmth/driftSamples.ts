@@ -1,5 +1,6 @@
 import { GOES_STALE, topicOf, type ModelSheet } from '../../sheet'
-import type { History, TakenReading } from '../history'
+import type { History } from '../history'
+import type { TakenReading } from '../takenReading'
 import { stretches, type WatchedSample } from '../stretch'
 import type { DriftSample } from './driftFit'
 

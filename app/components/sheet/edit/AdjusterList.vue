@@ -3,7 +3,8 @@ import { ref } from 'vue'
 import { ADJUSTER_KINDS, ADJUSTER_ROLES, type Adjuster } from '#core/sheet'
 import { ROLE_WORDS } from '#shared/words/roleWords'
 import { ADJUSTER_KIND_WORDS } from '#shared/words/sheetWords'
-import EditTable, { type EditColumn } from './EditTable.vue'
+import EditTable from './EditTable.vue'
+import type { EditColumn } from './editColumn'
 
 /** Everything that can be turned; a table of a spreadsheet can be read in. */
 defineProps<{ adjusters: readonly Adjuster[] }>()

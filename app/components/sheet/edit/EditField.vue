@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import type { EditColumn } from './EditTable.vue'
+import type { EditColumn } from './editColumn'
 
 /** One field of a row: a line, a few lines, a number or a choice. */
 defineProps<{ column: EditColumn; value: string | number | null | undefined; row: number }>()

@@ -9,7 +9,8 @@ import {
   type TypicalFault,
 } from '#core/sheet'
 import { SIDE_WORDS } from '~/logic/boardPins'
-import EditTable, { type EditColumn } from './EditTable.vue'
+import EditTable from './EditTable.vue'
+import type { EditColumn } from './editColumn'
 import SchoolFields from './SchoolFields.vue'
 
 /** Test points, specification, inspection, typical faults, and what the procedure leaves open. */

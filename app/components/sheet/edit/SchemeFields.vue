@@ -2,7 +2,8 @@
 import { computed } from 'vue'
 import { MODES } from '#core/rules'
 import type { MixedFrequency, MixingScheme, ModelSheet, Oscillator } from '#core/sheet'
-import EditTable, { type EditColumn } from './EditTable.vue'
+import EditTable from './EditTable.vue'
+import type { EditColumn } from './editColumn'
 
 /** Oscillators, and how they add up to what is read: from it the run tells which of them is off. */
 const props = defineProps<{ sheet: ModelSheet }>()

@@ -1,0 +1,13 @@
+import type { Reading } from '../quantity'
+import type { RowTaken } from './jobEvent'
+import type { Turn } from './staleBy'
+
+/** A reading in its row, with what has happened to it since. */
+export interface TakenReading {
+  readonly reading: Reading
+  readonly row: RowTaken
+  readonly order: number
+  readonly struck: string | null
+  /** turns after it that change what it measured; empty = current */
+  readonly staleBy: readonly Turn[]
+}
