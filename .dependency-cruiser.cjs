@@ -38,14 +38,16 @@ module.exports = {
     only('server-imports-no-app', '^server/', '^(core|shared|server)/'),
     only(
       'logic-imports-core-shared',
-      '^app/(logic|composables|workers)/',
-      '^(core|shared|app/(logic|composables))/',
+      '^app/features/[^/]+/(logic|workers)/',
+      '^(core|shared|app/(ui/use|data/(failureWords|saveFile)|features/[^/]+/(logic|workers)))',
     ),
     only(
       'components-import-no-store',
-      '^app/components/',
-      '^(core|shared|app/(components|logic|composables))/',
+      '^app/features/[^/]+/components/',
+      '^(core|shared|app/(ui|data/(failureWords|saveFile)|features/[^/]+/(components|logic)))',
     ),
+    only('ui-knows-no-feature-store', '^app/ui/', '^(core|shared|app/(ui|features/[^/]+/logic))'),
+    only('data-knows-no-feature', '^app/data/', '^(core|shared|app/data)'),
     only('app-imports-no-server', '^app/', '^(core|shared|app)/'),
     {
       name: 'nothing-imports-tests',

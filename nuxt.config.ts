@@ -26,8 +26,9 @@ export default defineNuxtConfig({
   // like core.
   dir: { shared: '.nuxt-shared' },
   alias: ALIAS,
-  imports: { scan: false },
-  components: [{ path: '~/components', pathPrefix: false }],
+  // Every name is imported where it is used: a reader finds where it comes from, a test needs no Nuxt.
+  imports: { autoImport: false, scan: false },
+  components: { dirs: [] },
   vuetify: {
     moduleOptions: { styles: true, importComposables: false, disableVuetifyStyles: false },
     vuetifyOptions: {

@@ -1,19 +1,22 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { useCookie, useRoute } from '#imports'
 import { useTheme } from 'vuetify'
-import KeysDialog from '../components/frame/KeysDialog.vue'
-import ReadoutRail from '../components/frame/ReadoutRail.vue'
-import SideNav from '../components/frame/SideNav.vue'
-import OutboxNotice from '../components/frame/OutboxNotice.vue'
-import { useBenchKeys } from '../composables/useBenchKeys'
-import { useKeyAlarm } from '../composables/useKeyAlarm'
-import { useInstrumentsStore } from '../stores/instruments'
-import { useLiveStore } from '../stores/live'
-import { useOutboxStore } from '../stores/outbox'
-import { usePracticeStore } from '../stores/practice'
+import KeysDialog from '../ui/frame/KeysDialog.vue'
+import ReadoutRail from '../ui/frame/ReadoutRail.vue'
+import SideNav from '../ui/frame/SideNav.vue'
+import OutboxNotice from '../ui/frame/OutboxNotice.vue'
+import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
+import { useKeyAlarm } from '~/features/align/logic/useKeyAlarm'
+import { useInstrumentsStore } from '~/features/instruments/store/instruments'
+import { useLiveStore } from '~/features/instruments/store/live'
+import { useOutboxStore } from '../data/outbox'
+import { usePracticeStore } from '~/features/practice/store/practice'
 
 /** Only who practises needs the hands. */
-const PracticeControls = defineAsyncComponent(() => import('../components/practice/PracticeControls.vue'))
+const PracticeControls = defineAsyncComponent(
+  () => import('~/features/practice/components/PracticeControls.vue'),
+)
 const route = useRoute()
 const theme = useTheme()
 const chosen = useCookie<'day' | 'night'>('theme', { default: () => 'day', maxAge: 31_536_000 })

@@ -1,21 +1,22 @@
 <script setup lang="ts">
-import { computed, defineAsyncComponent, nextTick, ref } from 'vue'
-import EarlierJobs from '../components/job/EarlierJobs.vue'
-import BenchBoard from '../components/bench/BenchBoard.vue'
-import NextUseful from '../components/bench/NextUseful.vue'
-import JobRow from '../components/job/JobRow.vue'
-import { useBenchKeys } from '../composables/useBenchKeys'
-import type { Failure } from '../logic/failureWords'
-import { findJobs } from '../logic/findJobs'
-import { useBlockedStore } from '../stores/blocked'
-import { useJobsStore } from '../stores/jobs'
-import { useRulesStore } from '../stores/rules'
-import { useSheetsStore } from '../stores/sheets'
+import { computed, defineAsyncComponent, nextTick, ref, onMounted, onBeforeUnmount } from 'vue'
+import { navigateTo, useHead } from '#imports'
+import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
+import BenchBoard from '~/features/bench/components/BenchBoard.vue'
+import NextUseful from '~/features/bench/components/NextUseful.vue'
+import JobRow from '~/features/job/components/JobRow.vue'
+import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
+import type { Failure } from '../data/failureWords'
+import { findJobs } from '~/features/job/logic/findJobs'
+import { useBlockedStore } from '~/features/bench/store/blocked'
+import { useJobsStore } from '~/features/job/store/jobs'
+import { useRulesStore } from '~/features/rules/store/rules'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
 import type { Intake } from '#shared/job'
 
 /** A bench page is looked at far more often than a set is taken in, or a week is blocked. */
-const BenchTaken = defineAsyncComponent(() => import('../components/bench/BenchTaken.vue'))
-const IntakeForm = defineAsyncComponent(() => import('../components/job/IntakeForm.vue'))
+const BenchTaken = defineAsyncComponent(() => import('~/features/bench/components/BenchTaken.vue'))
+const IntakeForm = defineAsyncComponent(() => import('~/features/job/components/IntakeForm.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
 const blocked = useBlockedStore()

@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { onMounted } from 'vue'
-import PartTestForm from '../components/work/PartTestForm.vue'
-import PartTestList from '../components/work/PartTestList.vue'
-import type { NewWorkEvent } from '../composables/useEventForm'
-import { usePartsStore } from '../stores/parts'
+import { useHead } from '#imports'
+import PartTestForm from '~/features/job/components/work/PartTestForm.vue'
+import PartTestList from '~/features/job/components/work/PartTestList.vue'
+import type { NewWorkEvent } from '~/features/job/logic/useEventForm'
+import { usePartsStore } from '~/features/job/store/parts'
 
 /** Loose parts from a drawer, tested before they are fitted. */
 const store = usePartsStore()

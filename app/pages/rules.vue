@@ -1,11 +1,12 @@
 <script setup lang="ts">
 import { onMounted, ref } from 'vue'
+import { useHead } from '#imports'
 import { RULE_SETS } from '#core/rules'
 import { toBody, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
-import RuleSetForm from '../components/rules/RuleSetForm.vue'
-import RuleSetText from '../components/rules/RuleSetText.vue'
-import SchoolList from '../components/rules/SchoolList.vue'
-import { useRulesStore } from '../stores/rules'
+import RuleSetForm from '~/features/rules/components/RuleSetForm.vue'
+import RuleSetText from '~/features/rules/components/RuleSetText.vue'
+import SchoolList from '~/features/rules/components/SchoolList.vue'
+import { useRulesStore } from '~/features/rules/store/rules'
 
 /**
  * What is allowed, with its source and date; sets of one's own for what a licence or another country says.

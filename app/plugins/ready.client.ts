@@ -1,3 +1,4 @@
+import { defineNuxtPlugin } from '#imports'
 /** From here on presses are heard; until then the pointer says that the page is still loading. */
 export default defineNuxtPlugin(app => {
   const ready = () => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { told } from '../../test/fixtures/wholeJob/told'
 import { job, writer } from '../../test/fixtures/wholeJob/wholeJob'
 import { parseTyped } from '#core/quantity'
-import { typedReading } from '../../app/logic/typedInstrument'
+import { typedReading } from '~/features/align/logic/typedInstrument'
 import { modelSheet, type ModelSheet } from '#core/sheet'
 
 const FM = modelSheet('osmund-27f')

@@ -1,10 +1,11 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, onMounted } from 'vue'
+import { useCookie, useHead, useRoute } from '#imports'
 import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import { profileOf, type OwnProfile } from '#shared/instrument'
-import ProfileEditor from '~/components/instrument/ProfileEditor.vue'
-import TryQuery from '~/components/instrument/TryQuery.vue'
-import { useInstrumentsStore } from '~/stores/instruments'
+import ProfileEditor from '~/features/instruments/components/ProfileEditor.vue'
+import TryQuery from '~/features/instruments/components/TryQuery.vue'
+import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 
 const store = useInstrumentsStore()
 const route = useRoute()

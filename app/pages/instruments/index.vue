@@ -1,11 +1,12 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
-import InstrumentForm from '~/components/instrument/InstrumentForm.vue'
-import MeterComparison from '~/components/instrument/MeterComparison.vue'
-import InstrumentRow from '~/components/instrument/InstrumentRow.vue'
-import type { Failure } from '~/logic/failureWords'
-import { useInstrumentsStore } from '~/stores/instruments'
-import { useLiveStore } from '~/stores/live'
+import { computed, ref, onMounted } from 'vue'
+import { useHead } from '#imports'
+import InstrumentForm from '~/features/instruments/components/InstrumentForm.vue'
+import MeterComparison from '~/features/instruments/components/MeterComparison.vue'
+import InstrumentRow from '~/features/instruments/components/InstrumentRow.vue'
+import type { Failure } from '../../data/failureWords'
+import { useInstrumentsStore } from '~/features/instruments/store/instruments'
+import { useLiveStore } from '~/features/instruments/store/live'
 import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '#shared/instrument'
 
 const store = useInstrumentsStore()

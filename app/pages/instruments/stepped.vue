@@ -1,12 +1,13 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted, onBeforeUnmount } from 'vue'
+import { useCookie, useHead } from '#imports'
 import Papa from 'papaparse'
-import SteppedChart from '~/components/instrument/SteppedChart.vue'
-import SteppedForm from '~/components/instrument/SteppedForm.vue'
-import { saveFile } from '~/logic/saveFile'
-import { steppedCsv, summaryWords } from '~/logic/steppedWords'
-import { useInstrumentsStore } from '~/stores/instruments'
-import { useSteppedStore } from '~/stores/stepped'
+import SteppedChart from '~/features/instruments/components/SteppedChart.vue'
+import SteppedForm from '~/features/instruments/components/SteppedForm.vue'
+import { saveFile } from '../../data/saveFile'
+import { steppedCsv, summaryWords } from '~/features/instruments/logic/steppedWords'
+import { useInstrumentsStore } from '~/features/instruments/store/instruments'
+import { useSteppedStore } from '~/features/instruments/store/stepped'
 
 const instruments = useInstrumentsStore()
 const store = useSteppedStore()

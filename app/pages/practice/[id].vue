@@ -1,9 +1,10 @@
 <script setup lang="ts">
-import { computed } from 'vue'
+import { computed, onMounted } from 'vue'
+import { useCookie, useHead, useRoute } from '#imports'
 import { rigDesign } from '#core/rig'
 import { dayAndTime } from '#shared/words/runWords'
-import ReviewView from '~/components/practice/ReviewView.vue'
-import { usePracticeStore } from '~/stores/practice'
+import ReviewView from '~/features/practice/components/ReviewView.vue'
+import { usePracticeStore } from '~/features/practice/store/practice'
 
 const store = usePracticeStore()
 const route = useRoute()

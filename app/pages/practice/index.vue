@@ -1,15 +1,16 @@
 <script setup lang="ts">
-import { computed, ref } from 'vue'
+import { computed, ref, onMounted, onBeforeUnmount } from 'vue'
+import { useCookie, useHead, useRouter } from '#imports'
 import type { NewPractice } from '#shared/practice'
 import { rigDesign } from '#core/rig'
 import { USUAL_KEY_DOWN_S } from '#core/sheet'
-import FinishCase from '~/components/practice/FinishCase.vue'
-import LessonBox from '~/components/practice/LessonBox.vue'
-import PracticeControls from '~/components/practice/PracticeControls.vue'
-import PracticeList from '~/components/practice/PracticeList.vue'
-import PracticeStart from '~/components/practice/PracticeStart.vue'
-import { usePracticeStore } from '~/stores/practice'
-import { useLiveStore } from '~/stores/live'
+import FinishCase from '~/features/practice/components/FinishCase.vue'
+import LessonBox from '~/features/practice/components/LessonBox.vue'
+import PracticeControls from '~/features/practice/components/PracticeControls.vue'
+import PracticeList from '~/features/practice/components/PracticeList.vue'
+import PracticeStart from '~/features/practice/components/PracticeStart.vue'
+import { usePracticeStore } from '~/features/practice/store/practice'
+import { useLiveStore } from '~/features/instruments/store/live'
 
 const FREE_SEED = 27
 const store = usePracticeStore()

@@ -1,13 +1,14 @@
 <script setup lang="ts">
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
+import { useHead, useRoute } from '#imports'
 import { CAUSES } from '#core/diagnose'
 import type { SavedQuery } from '#shared/search'
-import TextDialog from '~/components/frame/TextDialog.vue'
-import FoundRow from '~/components/search/FoundRow.vue'
-import ViewChips from '~/components/search/ViewChips.vue'
-import { useBenchKeys } from '~/composables/useBenchKeys'
-import { EMPTY_QUERY, useSearchStore } from '~/stores/search'
-import { useSheetsStore } from '~/stores/sheets'
+import TextDialog from '../../ui/frame/TextDialog.vue'
+import FoundRow from '~/features/search/components/FoundRow.vue'
+import ViewChips from '~/features/search/components/ViewChips.vue'
+import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
+import { EMPTY_QUERY, useSearchStore } from '~/features/search/store/search'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
 
 /**
  * Every set that came over the bench, found as one types. The address holds the search, so that it can be

@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import { discardDraft, listDrafts, type DraftEntry } from '~/composables/useSheetDraft'
-import { useNotice } from '~/composables/useNotice'
-import { useSheetsStore } from '~/stores/sheets'
+import { useHead } from '#imports'
+import { discardDraft, listDrafts, type DraftEntry } from '~/features/sheet/logic/useSheetDraft'
+import { useNotice } from '../../ui/useNotice'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
 
 const store = useSheetsStore()
 const { said, say } = useNotice()

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { computed, onMounted, ref, shallowRef } from 'vue'
+import { navigateTo, useHead, useRoute } from '#imports'
 import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '#core/sheet'
-import SheetEditor from '~/screens/SheetEditor.vue'
-import { readDraft } from '~/composables/useSheetDraft'
-import { sheetIdOf } from '~/logic/sheetId'
-import { useSheetsStore } from '~/stores/sheets'
+import SheetEditor from '~/features/sheet/screens/SheetEditor.vue'
+import { readDraft } from '~/features/sheet/logic/useSheetDraft'
+import { sheetIdOf } from '~/features/sheet/logic/sheetId'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
 
 /** A sheet from nothing, from a family, or from one that is here. */
 const route = useRoute()

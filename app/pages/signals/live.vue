@@ -1,9 +1,10 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import SoundReadings from '~/components/signals/SoundReadings.vue'
-import ToneSource from '~/components/signals/ToneSource.vue'
-import { useListen } from '~/composables/useListen'
-import { useSoundCard } from '~/composables/useSoundCard'
+import { useHead } from '#imports'
+import SoundReadings from '~/features/signals/components/SoundReadings.vue'
+import ToneSource from '~/features/signals/components/ToneSource.vue'
+import { useListen } from '~/features/align/logic/useListen'
+import { useSoundCard } from '~/features/signals/logic/useSoundCard'
 
 /** The sound card as an instrument: SINAD and beat large, and as a source of tones. */
 const { heard, on, failure, start, stop } = useSoundCard()

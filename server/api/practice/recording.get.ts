@@ -1,3 +1,4 @@
+import { setResponseHeaders } from 'h3'
 import { benchRecording } from '../../services/practice'
 import { apiHandler } from '../../utils/api'
 

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import MatrixPhase from '~/screens/MatrixPhase.vue'
+import MatrixPhase from '~/features/align/screens/MatrixPhase.vue'
 </script>
 
 <template><MatrixPhase phase="as-left" /></template>

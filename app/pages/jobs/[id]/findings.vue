@@ -1,20 +1,21 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, ref } from 'vue'
-import CauseList from '~/components/findings/CauseList.vue'
-import NextTestBox from '~/components/findings/NextTestBox.vue'
-import StatementCheck from '~/components/findings/StatementCheck.vue'
-import WrongList from '~/components/findings/WrongList.vue'
-import SettledClaims from '~/components/claims/SettledClaims.vue'
-import TextDialog from '~/components/frame/TextDialog.vue'
+import { navigateTo, useCookie } from '#imports'
+import CauseList from '~/features/findings/components/CauseList.vue'
+import NextTestBox from '~/features/findings/components/NextTestBox.vue'
+import StatementCheck from '~/features/findings/components/StatementCheck.vue'
+import WrongList from '~/features/findings/components/WrongList.vue'
+import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
+import TextDialog from '../../../ui/frame/TextDialog.vue'
 import { causeOf, diagnose } from '#core/diagnose'
 import { testsMade } from '#core/work'
-import { doubting as doubtingOf, rowDoubts } from '~/logic/doubts'
-import { DOMAIN_WORDS, evidenceWords } from '~/logic/findingWords'
-import { useInstrumentsStore } from '~/stores/instruments'
-import { useJobStore } from '~/stores/job'
-import { useSearchStore } from '~/stores/search'
+import { doubting as doubtingOf, rowDoubts } from '~/features/align/logic/doubts'
+import { DOMAIN_WORDS, evidenceWords } from '~/features/findings/logic/findingWords'
+import { useInstrumentsStore } from '~/features/instruments/store/instruments'
+import { useJobStore } from '~/features/job/store/job'
+import { useSearchStore } from '~/features/search/store/search'
 
-const LazyModelHistory = defineAsyncComponent(() => import('~/components/search/ModelHistory.vue'))
+const LazyModelHistory = defineAsyncComponent(() => import('~/features/search/components/ModelHistory.vue'))
 const store = useJobStore()
 const search = useSearchStore()
 const night = useCookie<'day' | 'night'>('theme')

@@ -1,12 +1,13 @@
 <script setup lang="ts">
 import { computed, onMounted, ref } from 'vue'
-import SettledClaims from '~/components/claims/SettledClaims.vue'
-import TextDialog from '~/components/frame/TextDialog.vue'
-import StateMark from '~/components/gauge/StateMark.vue'
-import BandChart from '~/components/handover/BandChart.vue'
-import CompareTable from '~/components/handover/CompareTable.vue'
-import HandoverPapers from '~/components/handover/HandoverPapers.vue'
-import OpenItemList from '~/components/handover/OpenItemList.vue'
+import { useCookie } from '#imports'
+import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
+import TextDialog from '../../../ui/frame/TextDialog.vue'
+import StateMark from '../../../ui/gauge/StateMark.vue'
+import BandChart from '~/features/job/components/handover/BandChart.vue'
+import CompareTable from '~/features/job/components/handover/CompareTable.vue'
+import HandoverPapers from '~/features/job/components/handover/HandoverPapers.vue'
+import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
 import { bandCharts } from '#shared/words/bandChart'
 import { adjusted, carrierAdvice, compliance } from '#core/handover'
 import { complianceWords, unsettled, workDone } from '#shared/words/handoverWords'
@@ -18,7 +19,7 @@ import {
   rulesWords,
 } from '#shared/words/ownerWords'
 import { day, dayAndTime } from '#shared/words/runWords'
-import { useJobStore } from '~/stores/job'
+import { useJobStore } from '~/features/job/store/job'
 import { jobTag } from '#shared/job'
 
 const store = useJobStore()

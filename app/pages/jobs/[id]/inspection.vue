@@ -1,13 +1,13 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import CheckList from '~/components/work/CheckList.vue'
-import FirstPower from '~/components/work/FirstPower.vue'
-import JobPhotos from '~/screens/JobPhotos.vue'
-import ReminderList from '~/components/work/ReminderList.vue'
+import CheckList from '~/features/job/components/work/CheckList.vue'
+import FirstPower from '~/features/job/components/work/FirstPower.vue'
+import JobPhotos from '~/features/job/screens/JobPhotos.vue'
+import ReminderList from '~/features/job/components/work/ReminderList.vue'
 import { inspection, lastPower } from '#core/work'
-import { useEventForm } from '~/composables/useEventForm'
-import { useJobStore } from '~/stores/job'
-import { useLiveStore } from '~/stores/live'
+import { useEventForm } from '~/features/job/logic/useEventForm'
+import { useJobStore } from '~/features/job/store/job'
+import { useLiveStore } from '~/features/instruments/store/live'
 
 const store = useJobStore()
 const live = useLiveStore()

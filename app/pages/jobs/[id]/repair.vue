@@ -1,14 +1,14 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import OtherTurned from '~/components/work/OtherTurned.vue'
-import PartForms from '~/components/work/PartForms.vue'
-import SetCautions from '~/components/work/SetCautions.vue'
-import QuestionList from '~/components/work/QuestionList.vue'
+import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
+import PartForms from '~/features/job/components/work/PartForms.vue'
+import SetCautions from '~/features/job/components/work/SetCautions.vue'
+import QuestionList from '~/features/job/components/work/QuestionList.vue'
 import { owedAfterFinal, questions, waits } from '#core/work'
 import type { PartChanged, PartTested, Treated, UnlistedTurned } from '#core/run'
-import { useEventForm } from '~/composables/useEventForm'
+import { useEventForm } from '~/features/job/logic/useEventForm'
 import { ROLE_WORDS } from '#shared/words/roleWords'
-import { useJobStore } from '~/stores/job'
+import { useJobStore } from '~/features/job/store/job'
 
 const store = useJobStore()
 const { problem, send, wrong } = useEventForm(store.append)

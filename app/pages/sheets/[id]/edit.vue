@@ -1,8 +1,9 @@
 <script setup lang="ts">
 import { onMounted, shallowRef } from 'vue'
+import { navigateTo, useHead, useRoute } from '#imports'
 import type { ModelSheet } from '#core/sheet'
-import SheetEditor from '~/screens/SheetEditor.vue'
-import { useSheetsStore } from '~/stores/sheets'
+import SheetEditor from '~/features/sheet/screens/SheetEditor.vue'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
 
 const route = useRoute()
 const store = useSheetsStore()

@@ -1,18 +1,19 @@
 <script setup lang="ts">
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
-import ModelHistory from '~/components/search/ModelHistory.vue'
-import AdjusterTable from '~/components/sheet/AdjusterTable.vue'
-import RuleSetText from '~/components/rules/RuleSetText.vue'
-import SheetRevisions from '~/components/sheet/SheetRevisions.vue'
-import SheetSteps from '~/components/sheet/SheetSteps.vue'
+import { useCookie, useHead, useRoute } from '#imports'
+import ModelHistory from '~/features/search/components/ModelHistory.vue'
+import AdjusterTable from '~/features/sheet/components/AdjusterTable.vue'
+import RuleSetText from '~/features/rules/components/RuleSetText.vue'
+import SheetRevisions from '~/features/sheet/components/SheetRevisions.vue'
+import SheetSteps from '~/features/sheet/components/SheetSteps.vue'
 import { coversPlan } from '#core/rules'
 import type { SheetView } from '#shared/sheetFile'
-import { useRulesStore } from '~/stores/rules'
-import { useSearchStore } from '~/stores/search'
-import { useSheetsStore } from '~/stores/sheets'
+import { useRulesStore } from '~/features/rules/store/rules'
+import { useSearchStore } from '~/features/search/store/search'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
 
-const BoardView = defineAsyncComponent(() => import('~/components/board/BoardView.vue'))
-const StepGraph = defineAsyncComponent(() => import('~/components/sheet/StepGraph.vue'))
+const BoardView = defineAsyncComponent(() => import('~/features/sheet/components/board/BoardView.vue'))
+const StepGraph = defineAsyncComponent(() => import('~/features/sheet/components/StepGraph.vue'))
 const route = useRoute()
 const search = useSearchStore()
 const store = useSheetsStore()

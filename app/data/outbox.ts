@@ -1,0 +1,88 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { JobEvent } from '#core/run'
+import { failureOf } from './failureWords'
+import { drop, keep, markRefused, waiting, type OutboxEntry } from './outboxDb'
+
+const RETRY_MS = [500, 1000, 2000, 5000]
+
+/**
+ * Carries events to the server, in order and exactly once: kept on disk first, sent until acknowledged, and
+ * the server knows each id. A passing failure keeps the queue waiting; a refusal is set aside with its words.
+ */
+export const useOutboxStore = defineStore('outbox', () => {
+  const entries = shallowRef<Required<OutboxEntry>[]>([])
+  const trouble = ref<string | null>(null)
+  let sending = false
+  let failures = 0
+  const sentListeners = new Set<(jobId: string, event: JobEvent) => void>()
+
+  const unsent = computed(() => entries.value.filter(e => e.refused === null))
+  const refused = computed(() => entries.value.filter(e => e.refused !== null))
+
+  async function reload() {
+    entries.value = await waiting()
+  }
+
+  /**
+   * Resolves when the event is safe in this browser; sending goes on behind.
+   * @throws when the browser cannot keep it
+   */
+  async function append(jobId: string, event: JobEvent) {
+    await keep(jobId, event)
+    await reload()
+    void flush()
+  }
+
+  async function flush() {
+    if (sending) return
+    sending = true
+    try {
+      await reload()
+      for (let next = unsent.value[0]; next; next = unsent.value[0]) {
+        if (!(await send(next))) return
+        await reload()
+      }
+      trouble.value = null
+      failures = 0
+    } finally {
+      sending = false
+    }
+  }
+
+  /** @returns false when it is worth waiting */
+  async function send(entry: Required<OutboxEntry>): Promise<boolean> {
+    try {
+      await $fetch(`/api/jobs/${entry.jobId}/events`, {
+        method: 'POST',
+        body: entry.event,
+        retry: 0,
+        timeout: 8000,
+      })
+      await drop(entry.place)
+      sentListeners.forEach(tell => tell(entry.jobId, entry.event))
+      return true
+    } catch (error) {
+      const failure = failureOf(error)
+      if (!failure.passing) {
+        await markRefused(entry, failure.words)
+        return true
+      }
+      trouble.value = failure.words
+      setTimeout(() => void flush(), RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)])
+      return false
+    }
+  }
+
+  async function giveUp(place: number) {
+    await drop(place)
+    await reload()
+  }
+
+  function onSent(tell: (jobId: string, event: JobEvent) => void) {
+    sentListeners.add(tell)
+    return () => sentListeners.delete(tell)
+  }
+
+  return { entries, unsent, refused, trouble, append, flush, reload, giveUp, onSent }
+})

@@ -1,0 +1,182 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { QUANTITIES, standardToBound, justifiedDecimals } from '#core/quantity'
+import { decidingRange, forecast, judgeRequirement, type StepState, type MeasurandState } from '#core/run'
+import type { Accuracy } from '#core/quantity'
+import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
+import { criterionWords } from '#shared/words/runWords'
+import {
+  besideVerdict,
+  forecastWords,
+  reasonWords,
+  showBound,
+  statusWord,
+  windowWords,
+  zoneWords,
+} from '#shared/words/verdictWords'
+import ForkGauge from '~/ui/gauge/ForkGauge.vue'
+import StateMark from '~/ui/gauge/StateMark.vue'
+import TrendStrip from '~/ui/gauge/TrendStrip.vue'
+import LiveFigure from './LiveFigure.vue'
+
+/** The one number that matters now: what, how far, inside or not, and why. */
+const props = defineProps<{
+  state: StepState
+  want: MeasurandState
+  live: { entry: LiveEntry; freshness: Freshness } | null
+  accuracy: Accuracy | null
+  asFound: number | null
+  hold: number | null
+  trend: readonly { atMs: number; value: number }[]
+  nowMs: number
+  /** false: the set is not keyed, and what the meter shows is not judged */
+  readable: boolean
+}>()
+
+const quantity = computed(() => props.want.want.quantity)
+const nominal = computed(() => props.want.requirement.nominalHz)
+const perSi = computed(() => (nominal.value === null ? QUANTITIES[quantity.value].perSi : 1))
+const toShown = (si: number | null) => (si === null ? null : (si - (nominal.value ?? 0)) * perSi.value)
+const current = computed(() =>
+  props.live?.freshness === 'live' && props.live.entry.value !== null
+    ? { value: props.live.entry.value, standardUncertainty: props.live.entry.standardUncertainty }
+    : null,
+)
+const judgement = computed(() =>
+  current.value && props.readable ? judgeRequirement(current.value, props.want.requirement) : null,
+)
+const expected = computed(() => (props.accuracy ? forecast(props.want.requirement, props.accuracy) : null))
+const warning = computed(() => (expected.value ? forecastWords(expected.value, quantity.value) : null))
+const range = computed(() => decidingRange(props.want.requirement))
+const tolerance = computed(() =>
+  windowWords(range.value.low, range.value.high, quantity.value, nominal.value),
+)
+/** Said where the instrument narrows the tolerance; the same interval twice tells nothing. */
+const zone = computed(() => {
+  if (warning.value || !expected.value?.zone || !props.want.requirement.limit) return null
+  const words = zoneWords(expected.value, quantity.value, nominal.value)
+  return words === tolerance.value ? null : words
+})
+const decimals = computed(() =>
+  nominal.value !== null
+    ? 0
+    : Math.min(
+        3,
+        current.value?.standardUncertainty
+          ? justifiedDecimals(current.value.standardUncertainty * perSi.value)
+          : 2,
+      ),
+)
+const gauge = computed(() => ({
+  low: toShown(range.value.low),
+  high: toShown(range.value.high),
+  aim: toShown(props.want.requirement.window?.aim ?? null),
+  asFound: toShown(props.asFound),
+  now: current.value ? toShown(current.value.value) : null,
+  bound:
+    current.value?.standardUncertainty != null
+      ? standardToBound(current.value.standardUncertainty) * perSi.value
+      : null,
+  signed: nominal.value !== null,
+}))
+const unit = computed(() => (nominal.value === null ? QUANTITIES[quantity.value].shownUnit : 'Hz'))
+const points = computed(() =>
+  props.trend.map(p => ({ agoS: Math.max(0, (props.nowMs - p.atMs) / 1000), value: toShown(p.value)! })),
+)
+const direction = computed(() => {
+  const { window } = props.want.requirement
+  if (!judgement.value || !current.value || window?.aim == null || judgement.value.verdict === 'inside')
+    return ''
+  const away = current.value.value - window.aim
+  return (
+    `${showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', '')} ` +
+    `${away > 0 ? 'above' : 'below'} the ` +
+    `target of ${showBound(window.aim, quantity.value, nominal.value)}`
+  )
+})
+</script>
+
+<template>
+  <div>
+    <LiveFigure
+      :quantity="quantity"
+      :requirement="want.requirement"
+      :live="live"
+      :hold="hold"
+      :typed-only="live === null"
+    />
+    <div class="verdict" data-testid="verdict">
+      <template v-if="judgement && (want.requirement.window || want.requirement.limit)">
+        <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
+        <span>{{
+          direction || besideVerdict(reasonWords(judgement, quantity, want.requirement, current!))
+        }}</span>
+      </template>
+      <span v-else-if="current && !readable">not keyed, no verdict</span>
+      <span v-else-if="range.low !== null || range.high !== null">tolerance {{ tolerance }}</span>
+      <span v-else-if="state.step.criterion?.kind === 'peak'"
+        >adjust for maximum, no verdict while peaking</span
+      >
+      <span v-else-if="want.want.target">Target depends on another step. Take that reading first.</span>
+      <span v-if="zone" class="zone"
+        >accept <span class="fig" title="Acceptance limits with this instrument">{{ zone }}</span></span
+      >
+    </div>
+    <slot />
+    <p v-if="criterionWords(state)" class="criterion">
+      <b class="fig">{{ criterionWords(state) }}</b> max. {{ state.criterion!.limitDb }} dB<template
+        v-if="state.criterion!.kind === 'peak'"
+        >, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template
+      >
+    </p>
+    <p v-if="warning" class="warning"><StateMark mark="cannot-tell" /> {{ warning }}</p>
+    <ForkGauge :values="gauge" :unit="unit" :decimals="decimals" :mark="judgement?.verdict ?? null" />
+    <TrendStrip
+      v-if="live"
+      :points="points"
+      :low="gauge.low"
+      :high="gauge.high"
+      :aim="gauge.aim"
+      :decimals="decimals"
+    />
+  </div>
+</template>
+
+<style scoped>
+.verdict {
+  display: flex;
+  align-items: center;
+  gap: 10px;
+  font-size: 17px;
+  min-height: 28px;
+  flex-wrap: wrap;
+}
+.verdict b::first-letter {
+  text-transform: uppercase;
+}
+.verdict span {
+  color: var(--ink2);
+  font-size: 15px;
+}
+.verdict .zone {
+  margin-left: auto;
+  white-space: nowrap;
+}
+.criterion,
+.warning {
+  margin: 2px 0 0;
+  font-size: 14px;
+  color: var(--ink2);
+}
+.criterion b {
+  color: var(--ink);
+}
+.warning {
+  color: var(--ink);
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  border-left: 3px solid var(--unsure);
+  padding-left: 8px;
+}
+</style>

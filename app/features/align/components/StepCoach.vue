@@ -1,0 +1,98 @@
+<script setup lang="ts">
+import { defineAsyncComponent } from 'vue'
+import type { MenuFormat } from '#core/quantity'
+import type { StepState } from '#core/run'
+import type { useAlignCoach } from '../logic/useAlignCoach'
+import { balanceCoils } from '../logic/alignView'
+import { codeWords, settingWords } from '#shared/words/coachWords'
+import BalanceCoach from './coach/BalanceCoach.vue'
+import CoachLine from './coach/CoachLine.vue'
+import PeakCoach from './coach/PeakCoach.vue'
+import WarmCoach from './coach/WarmCoach.vue'
+
+/** Only some sets need these. */
+const BeatCoach = defineAsyncComponent(() => import('./coach/BeatCoach.vue'))
+const BiasCoach = defineAsyncComponent(() => import('./coach/BiasCoach.vue'))
+const HandsCoach = defineAsyncComponent(() => import('./coach/HandsCoach.vue'))
+const MenuCoach = defineAsyncComponent(() => import('./coach/MenuCoach.vue'))
+/**
+ * What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what
+ * is turned.
+ */
+const props = defineProps<{
+  state: StepState
+  coach: ReturnType<typeof useAlignCoach>
+  left: (entry: string) => number | null
+  formatOf: (entry: string) => MenuFormat
+  canTake: boolean
+  byEar: boolean
+}>()
+const emit = defineEmits<{ pass: [reason: string]; takeCode: [code: number]; takeBeat: [offHz: number] }>()
+const originals = () =>
+  (props.state.step.actions ?? [])
+    .flatMap(a => (a.kind === 'power-cycle' ? a.reread : []))
+    .flatMap(entry => {
+      const code = props.left(entry)
+      return code === null ? [] : [{ entry, words: codeWords(code, props.formatOf(entry)) }]
+    })
+const c = props.coach
+</script>
+
+<template>
+  <div class="coaches">
+    <WarmCoach
+      v-if="c.gate.value"
+      :gate="c.gate.value"
+      :passed-at-ms="c.passedAtMs.value"
+      @pass="r => emit('pass', r)"
+    />
+    <HandsCoach v-if="state.step.actions?.length" :actions="state.step.actions" :originals="originals()" />
+    <BiasCoach v-if="state.step.bias && state.bias" :rule="state.step.bias" :state="state.bias" />
+    <MenuCoach
+      v-if="c.menu.value"
+      :key="c.menu.value.entry"
+      v-bind="c.menu.value"
+      :can-take="canTake"
+      @take="code => emit('takeCode', code)"
+    />
+    <BalanceCoach
+      v-if="c.rounds.value"
+      :passes="c.rounds.value.passes"
+      :move="c.balance.value"
+      :coils="balanceCoils(state.step)"
+      :limit-db="c.limitDb.value"
+      :titles="state.step.points.map(p => p.title)"
+    />
+    <PeakCoach
+      v-if="c.peakable.value && c.peaked.value"
+      :on="c.peak.on.value"
+      :last="c.peak.last.value"
+      :looks="c.peak.looks.value"
+      :below-db="c.peak.belowDb.value"
+      :best="c.peak.best.value"
+      :rising="c.peak.trend.value"
+      :peaked="c.peaked.value"
+      :choices="c.choices.value"
+      :value="c.shownValue.value"
+      :passes="state.criterion?.passes ?? null"
+      :gain-db="state.criterion?.kind === 'peak' ? state.criterion.valueDb : null"
+      :limit-db="state.criterion?.kind === 'peak' ? state.criterion.limitDb : null"
+      @begin="c.peak.begin"
+      @end="c.peak.end"
+      @choose="c.choosePeak"
+    />
+    <CoachLine
+      v-else-if="
+        c.advice.value && (!c.gate.value || c.gate.value.state === 'open' || c.passedAtMs.value !== null)
+      "
+      v-bind="
+        settingWords(
+          c.advice.value,
+          c.adjusters.value.length === 1 ? c.adjusters.value[0]!.raisedBy : undefined,
+        )
+      "
+      :tone="c.advice.value.kind === 'there' ? 'good' : 'plain'"
+    />
+    <BeatCoach v-if="byEar" @take="hz => emit('takeBeat', hz)" />
+  </div>
+</template>

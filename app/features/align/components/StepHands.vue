@@ -1,0 +1,202 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { GOES_STALE, adjusterOf, lineOf, type ModelSheet, type Step } from '#core/sheet'
+import type { Turn } from '#core/run'
+import type { LineTrust } from '#shared/sheetFile'
+import { clockTime, keyDownWords } from '#shared/words/runWords'
+import { confidenceWords } from '#shared/words/sheetWords'
+import type { NewWorkEvent } from '~/features/job/logic/useEventForm'
+import BoardMap from '~/features/sheet/components/board/BoardMap.vue'
+import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
+import AmendableLine from './AmendableLine.vue'
+
+/** What the hands do: which adjuster, where, with what, and what it spoils. A press on a line corrects it. */
+const props = defineProps<{
+  sheet: ModelSheet
+  step: Step
+  turns: readonly Turn[]
+  trust: readonly LineTrust[]
+}>()
+const emit = defineEmits<{
+  turned: [designators: string[]]
+  other: [event: NewWorkEvent, kept?: () => void]
+  show: []
+  amend: [line: string]
+}>()
+const adjusters = computed(() => props.step.adjusters.map(d => adjusterOf(props.sheet, d)))
+const single = computed(() => (adjusters.value.length === 1 ? adjusters.value[0]! : null))
+const cautions = computed(() => [
+  ...props.step.cautions,
+  ...new Set(adjusters.value.flatMap(a => (a.caution ? [a.caution] : []))),
+])
+const lastTurn = (designator: string) => props.turns.findLast(t => t.designator === designator)
+const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.role].because))].join('; '))
+const LINES = [
+  ['Where', 'where'],
+  ['Direction', 'turn'],
+  ['Tool', 'tool'],
+] as const
+const ofAdjuster = (field: string, designator = single.value?.designator ?? '') =>
+  lineOf('adjuster', designator, field)
+const turnedLine = computed(() => lineOf('step', props.step.id, 'adjusters'))
+function mark(line: string): string | null {
+  const trust = props.trust.find(t => t.line === line)
+  if (!trust) return null
+  const day =
+    trust.correctedAtMs === null
+      ? null
+      : new Date(trust.correctedAtMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+  return confidenceWords(day, trust.confirmed)
+}
+</script>
+
+<template>
+  <section class="hands" tabindex="0" aria-label="At the set">
+    <h3>At the set</h3>
+    <button type="button" class="show" aria-label="show on the board, enlarged" @click="emit('show')">
+      <BoardMap :sheet="sheet" :wanted="step.adjusters" />
+    </button>
+    <dl v-if="single">
+      <AmendableLine
+        label="Adjuster"
+        :text="`${single.designator} ${single.name}`"
+        :mark="mark(turnedLine)"
+        @amend="emit('amend', turnedLine)"
+      />
+      <AmendableLine
+        v-for="[label, field] in LINES"
+        :key="field"
+        :label="label"
+        :text="single[field]"
+        :mark="mark(ofAdjuster(field))"
+        @amend="emit('amend', ofAdjuster(field))"
+      />
+      <dt>Affects</dt>
+      <dd>{{ single.moves }}; {{ spoils }}</dd>
+    </dl>
+    <template v-else-if="adjusters.length > 0">
+      <ol class="order">
+        <li v-for="a in adjusters" :key="a.designator">
+          <button
+            type="button"
+            :aria-label="`${a.designator}, ${a.where}. Correct or confirm its position`"
+            @click="emit('amend', ofAdjuster('where', a.designator))"
+          >
+            <b>{{ a.designator }}</b> {{ a.name
+            }}<span v-if="lastTurn(a.designator)" class="quiet"
+              >, adjusted {{ clockTime(lastTurn(a.designator)!.atMs) }}</span
+            ><span v-if="mark(ofAdjuster('where', a.designator))" class="mark">{{
+              mark(ofAdjuster('where', a.designator))
+            }}</span>
+          </button>
+        </li>
+      </ol>
+      <dl>
+        <dt>Tool</dt>
+        <dd>{{ adjusters[0]!.tool }}</dd>
+        <dt>Direction</dt>
+        <dd>{{ adjusters[0]!.turn }}</dd>
+      </dl>
+    </template>
+    <p v-else class="quiet none">Nothing to adjust in this step.</p>
+    <div v-if="adjusters.length > 0" class="turned">
+      <v-btn size="small" height="44" block @click="emit('turned', step.adjusters as string[])"
+        >Log adjustment <kbd>A</kbd></v-btn
+      >
+      <p v-if="single && lastTurn(single.designator)" class="quiet">
+        adjusted {{ clockTime(lastTurn(single.designator)!.atMs)
+        }}{{ lastTurn(single.designator)!.inferred ? ' (inferred from the reading)' : '' }}
+      </p>
+    </div>
+    <OtherTurned
+      class="other"
+      size="small"
+      height="44"
+      variant="text"
+      @send="(event, kept) => emit('other', event, kept)"
+    />
+    <div class="care">
+      <p v-for="c in cautions" :key="c">{{ c }}</p>
+      <p>{{ keyDownWords(step) }}</p>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.hands {
+  border-left: 1px solid var(--line);
+  padding: 14px 16px;
+  overflow: auto;
+}
+.show {
+  display: block;
+  width: 100%;
+  padding: 0;
+  background: none;
+  border: 0;
+  cursor: zoom-in;
+}
+h3 {
+  margin: 0 0 8px;
+  font-size: 12.5px;
+  font-weight: 600;
+  color: var(--ink2);
+}
+dl {
+  margin: 6px 0 0;
+  display: grid;
+  grid-template-columns: 66px 1fr;
+  font-size: 14px;
+  align-items: baseline;
+}
+dt {
+  color: var(--ink2);
+}
+dd {
+  margin: 0;
+}
+.order {
+  margin: 6px 0 0;
+  padding-left: 20px;
+  font-size: 14px;
+}
+.order button {
+  font: inherit;
+  color: var(--ink);
+  background: none;
+  border: 0;
+  min-height: 32px;
+  padding: 2px 0;
+  text-align: left;
+  cursor: pointer;
+}
+.mark {
+  display: block;
+  font-size: 12px;
+  color: var(--unsure);
+}
+.none {
+  margin: 10px 0 0;
+}
+@media (pointer: coarse) {
+  .order button {
+    min-height: 44px;
+  }
+}
+.turned {
+  margin-top: 10px;
+}
+.turned p {
+  margin: 4px 0 0;
+  font-size: 12.5px;
+}
+.care {
+  margin-top: 12px;
+}
+.care p {
+  margin: 0 0 4px;
+}
+.care p::first-letter {
+  text-transform: uppercase;
+}
+</style>

@@ -1,0 +1,109 @@
+<script setup lang="ts">
+import type { StepState, Turn } from '#core/run'
+import { lineOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { conditionsWords, staleWords } from '#shared/words/runWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+defineProps<{
+  sheet: ModelSheet
+  state: StepState
+  point: MeasurePoint
+  missing: readonly StepState[]
+  turns: readonly Turn[]
+  next: string | null
+}>()
+const emit = defineEmits<{ amend: [line: string] }>()
+</script>
+
+<template>
+  <div class="head">
+    <h1>{{ state.step.title }}</h1>
+    <p class="do">{{ state.step.instruction }}</p>
+    <p class="why">{{ state.step.why }}</p>
+    <p v-if="missing.length > 0" class="needs">
+      <StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now
+      may have to be repeated.
+    </p>
+    <p v-else-if="state.status === 'stale'" class="needs">
+      <StateMark mark="stale" /> Repeat the reading: {{ staleWords(state.staleBy) }}.
+    </p>
+    <p v-else-if="next" class="needs"><StateMark aria-hidden="true" mark="partial" /> Next: {{ next }}</p>
+    <div class="cond">
+      <span v-for="c in conditionsWords(point, sheet.planId)" :key="c.label"
+        >{{ c.label }} <b>{{ c.value }}</b></span
+      >
+      <span
+        >Supply <b>{{ sheet.nominalSupplyV }} V</b></span
+      ><span v-if="point.state.keyed"
+        >Load <b>{{ sheet.load }}</b></span
+      >
+      <span v-if="point.state.also"
+        ><b>{{ point.state.also }}</b></span
+      >
+      <button
+        type="button"
+        class="fix"
+        aria-label="correct the instruction of this step"
+        @click="emit('amend', lineOf('step', state.step.id, 'instruction'))"
+      >
+        correct this step
+      </button>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.fix {
+  font: inherit;
+  font-size: 12.5px;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+  padding: 0 6px;
+  min-height: 24px;
+}
+@media (pointer: coarse) {
+  .fix {
+    min-height: 44px;
+  }
+}
+.do {
+  margin: 3px 0 0;
+  font-size: 15.5px;
+  max-width: 74ch;
+}
+.why {
+  margin: 1px 0 0;
+  font-size: 14px;
+  color: var(--ink2);
+  max-width: 80ch;
+}
+.needs {
+  margin: 5px 0 0;
+  font-size: 14px;
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  border-left: 3px solid var(--unsure);
+  padding-left: 8px;
+}
+.cond {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 2px 16px;
+  margin-top: 7px;
+  font-size: 13.5px;
+  color: var(--ink2);
+}
+.cond b {
+  color: var(--ink);
+  font-weight: 600;
+}
+@media (max-width: 700px) {
+  .why {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,124 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { HEX_BYTE, quantityInfo } from '#core/quantity'
+import type { CellState } from '#core/run'
+import { reasonWords, showAgainst } from '#shared/words/verdictWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+const props = defineProps<{ cell: CellState; stale: boolean; active: boolean }>()
+const emit = defineEmits<{ strike: [readingId: string] }>()
+const reading = computed(() => props.cell.latest?.reading ?? null)
+const shown = computed(() =>
+  reading.value
+    ? showAgainst(
+        reading.value,
+        props.cell.want.quantity,
+        props.cell.requirement.nominalHz,
+        props.cell.want.menu ?? HEX_BYTE,
+      )
+    : null,
+)
+const why = computed(() =>
+  props.cell.judgement
+    ? reasonWords(
+        props.cell.judgement,
+        props.cell.want.quantity,
+        props.cell.requirement,
+        props.cell.latest!.reading,
+      )
+    : [],
+)
+const judged = computed(() => props.cell.requirement.window !== null || props.cell.requirement.limit !== null)
+const label = computed(() =>
+  props.cell.requirement.nominalHz === null
+    ? quantityInfo(props.cell.want.quantity).label
+    : 'Frequency error',
+)
+</script>
+
+<template>
+  <div class="cell" :class="{ missing: !reading }">
+    <span class="label">{{ label }}</span>
+    <template v-if="reading && shown">
+      <div class="value">
+        <StateMark v-if="judged" :mark="stale ? 'stale' : cell.judgement!.verdict" />
+        <b class="fig">{{ shown.value }}</b><i>{{ shown.unit }}</i>
+        <v-menu v-if="active" :close-on-content-click="false" location="bottom" max-width="360">
+          <template #activator="{ props: menu }"
+            ><button v-bind="menu" type="button" class="more" :aria-label="`about this reading of ${label}`">
+              why
+            </button></template
+          >
+          <v-card class="pa-4">
+            <p v-for="w in why" :key="w">{{ w }}</p>
+            <p v-if="why.length === 0">recorded, no requirement</p>
+            <p class="quiet">
+              {{ reading.source === 'typed' ? 'typed' : 'taken' }},
+              {{ reading.instrument ?? 'instrument not stated' }} {{ shown.plusMinus ?? '' }}
+            </p>
+            <v-btn size="small" @click="emit('strike', reading.id)">Strike out</v-btn>
+          </v-card>
+        </v-menu>
+      </div>
+      <span class="pm fig"
+        >{{ shown.plusMinus ?? 'uncertainty unknown' }}{{ reading.source === 'typed' ? ', typed' : '' }}</span
+      >
+    </template>
+    <span v-else class="quiet value">not measured</span>
+  </div>
+</template>
+
+<style scoped>
+.cell {
+  min-width: 136px;
+}
+.label {
+  font-size: 12px;
+  color: var(--ink2);
+  display: block;
+}
+.value {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+  min-height: 26px;
+  white-space: nowrap;
+}
+.value :deep(.state-mark) {
+  align-self: center;
+}
+.value b {
+  font-size: 18px;
+  font-weight: 550;
+}
+.value i,
+.pm {
+  font-style: normal;
+  font-size: 12px;
+  color: var(--ink2);
+}
+.pm {
+  display: block;
+  margin-top: -3px;
+  line-height: 1.2;
+}
+.more {
+  font: inherit;
+  font-size: 12px;
+  color: var(--ink2);
+  background: none;
+  border: 0;
+  text-decoration: underline dotted;
+  cursor: pointer;
+  padding: 4px 6px;
+  min-height: 28px;
+}
+.missing .value {
+  font-size: 13px;
+}
+@media print {
+  .more {
+    display: none;
+  }
+}
+</style>

@@ -1,0 +1,205 @@
+<script setup lang="ts">
+import { nextTick, ref, watch } from 'vue'
+import type { Quantity } from '#core/quantity'
+import type { RowState } from '#core/run'
+import type { Doubt } from '../../logic/doubts'
+import type { TypedInstrument } from '../../logic/typedInstrument'
+import { clockTime, conditionsWords } from '#shared/words/runWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+import MatrixCell from './MatrixCell.vue'
+import TypedRow, { type TypedValue } from './TypedRow.vue'
+
+const props = defineProps<{
+  rows: readonly RowState[]
+  planId: string
+  doubts: Readonly<Record<string, readonly Doubt[]>>
+  active: string
+  typing: { pointId: string; first: string } | null
+  optionsFor: (q: Quantity) => TypedInstrument[]
+  typedWith: (q: Quantity) => TypedInstrument | null
+  tickA: number | null
+}>()
+const emit = defineEmits<{
+  select: [pointId: string]
+  take: [pointId: string]
+  type: [pointId: string]
+  typed: [pointId: string, values: TypedValue[]]
+  cancel: []
+  keep: [doubt: Doubt]
+  strike: [readingId: string]
+  choose: [quantity: Quantity, name: string, fullScale?: number]
+}>()
+const elements = ref<Record<string, HTMLElement>>({})
+watch(
+  () => props.active,
+  id => void nextTick(() => elements.value[id]?.scrollIntoView({ block: 'nearest' })),
+)
+
+function markFor(row: RowState) {
+  if (row.stale) return 'stale'
+  if (!row.complete) return row.cells.some(c => c.latest) ? 'partial' : 'none'
+  return row.cells.map(c => c.judgement!.verdict).find(v => v !== 'inside') ?? 'inside'
+}
+</script>
+
+<template>
+  <ol class="rows">
+    <li
+      v-for="row in rows"
+      :key="row.point.id"
+      :ref="
+        el => {
+          if (el) elements[row.point.id] = el as HTMLElement
+        }
+      "
+      class="row"
+      :class="{ on: row.point.id === active }"
+      :data-row="row.point.id"
+      @click="emit('select', row.point.id)"
+    >
+      <StateMark class="m" :mark="markFor(row)" />
+      <div class="head">
+        <b>{{ row.point.title }}</b>
+        <span class="quiet"
+          ><template v-for="(c, i) in conditionsWords(row.point, planId)" :key="c.label"
+            >{{ i ? ', ' : ''
+            }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
+          ></span
+        >
+        <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{
+          row.point.state.also
+        }}</span>
+        <span
+          v-for="d in doubts[row.point.id] ?? []"
+          :key="d.rule + d.readingId"
+          class="doubt"
+          :class="{ kept: d.keptBecause }"
+        >
+          <template v-if="d.keptBecause"
+            >Confirmed by user: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template
+          >
+          <template v-else
+            >Implausible: {{ d.words
+            }}<button type="button" class="keep no-print" @click.stop="emit('keep', d)">
+              Confirm reading&hellip;
+            </button></template
+          >
+        </span>
+        <span v-if="row.stale" class="quiet">recheck: adjusted since this reading</span>
+      </div>
+      <TypedRow
+        v-if="typing?.pointId === row.point.id"
+        class="typed"
+        :wants="row.point.wants"
+        :first="typing.first"
+        :options-for="optionsFor"
+        :typed-with="typedWith"
+        :tick-a="tickA"
+        @done="v => emit('typed', row.point.id, v)"
+        @cancel="emit('cancel')"
+        @choose="(q, n, scale) => emit('choose', q, n, scale)"
+      />
+      <template v-else>
+        <div class="cells">
+          <MatrixCell
+            v-for="c in row.cells"
+            :key="c.want.quantity"
+            :cell="c"
+            :stale="row.stale"
+            :active="row.point.id === active"
+            @strike="id => emit('strike', id)"
+          />
+        </div>
+        <div class="acts no-print">
+          <template v-if="row.point.id === active">
+            <v-btn variant="flat" color="primary" @click.stop="emit('take', row.point.id)"
+              >Take row readings <kbd>Space</kbd></v-btn
+            >
+            <v-btn @click.stop="emit('type', row.point.id)">Type readings <kbd>T</kbd></v-btn>
+          </template>
+          <span v-else-if="row.row" class="quiet fig">{{ clockTime(row.row.atMs) }}</span>
+        </div>
+      </template>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.rows {
+  list-style: none;
+  margin: 0;
+  padding: 0;
+  border-top: 1px solid var(--line2);
+}
+.row {
+  display: grid;
+  grid-template-columns: 34px 200px minmax(0, 1fr) auto;
+  gap: 0 12px;
+  align-items: center;
+  min-height: 64px;
+  padding: 8px 12px 8px 0;
+  border-bottom: 1px solid var(--line);
+  cursor: pointer;
+}
+.row.on {
+  background: var(--sheet);
+  box-shadow: inset 3px 0 0 var(--accent);
+}
+.m {
+  justify-self: center;
+}
+.head {
+  display: flex;
+  flex-direction: column;
+  line-height: 1.3;
+}
+.head .quiet {
+  font-size: 12.5px;
+}
+.doubt {
+  font-size: 12.5px;
+  border-left: 3px dashed var(--out);
+  padding-left: 8px;
+  margin-top: 3px;
+}
+.doubt.kept {
+  border-left: 3px solid var(--line2);
+  color: var(--ink2);
+}
+.keep {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  text-decoration: underline;
+  cursor: pointer;
+  min-height: 44px;
+  padding: 0 8px;
+  display: block;
+}
+.cells {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 6px 12px;
+}
+.acts {
+  display: flex;
+  gap: 8px;
+}
+.typed {
+  grid-column: 3 / -1;
+}
+@media (max-width: 900px) {
+  .row {
+    grid-template-columns: 34px 1fr;
+  }
+  .cells,
+  .acts,
+  .typed {
+    grid-column: 2;
+  }
+  .acts {
+    padding-top: 6px;
+  }
+}
+</style>

@@ -1,0 +1,121 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import type { Quantity } from '#core/quantity'
+import type { RowState } from '#core/run'
+import { isOfReceiver } from '#core/sheet'
+import type { Doubt } from '../../logic/doubts'
+import type { TypedInstrument } from '../../logic/typedInstrument'
+import MatrixRows from './MatrixRows.vue'
+import type { TypedValue } from './TypedRow.vue'
+
+const props = defineProps<{
+  title: string
+  lead: string
+  rows: readonly RowState[]
+  planId: string
+  /** by row: what in it cannot be true */
+  doubts: Readonly<Record<string, readonly Doubt[]>>
+  active: string
+  typing: { pointId: string; first: string } | null
+  said: { text: string; kind: 'ok' | 'problem' } | null
+  optionsFor: (q: Quantity) => TypedInstrument[]
+  typedWith: (q: Quantity) => TypedInstrument | null
+  tickA: number | null
+  cautions: readonly string[]
+}>()
+const emit = defineEmits<{
+  select: [pointId: string]
+  take: [pointId: string]
+  type: [pointId: string]
+  typed: [pointId: string, values: TypedValue[]]
+  cancel: []
+  keep: [doubt: Doubt]
+  strike: [readingId: string]
+  choose: [quantity: Quantity, name: string, fullScale?: number]
+}>()
+const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).length)
+const missingReceiver = computed(() =>
+  props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))),
+)
+</script>
+
+<template>
+  <div class="page wide">
+    <div class="top">
+      <div>
+        <h1>{{ title }}</h1>
+        <p class="lead">{{ lead }}</p>
+      </div>
+      <div class="state">
+        <b class="fig">{{ complete }} of {{ rows.length }}</b> rows<br /><span
+          v-if="missingReceiver"
+          class="quiet"
+          >Incomplete: receiver not measured</span
+        >
+      </div>
+    </div>
+    <p class="care" style="margin-bottom: 10px">{{ cautions.join(' ') }}</p>
+    <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '\u00a0' }}</p>
+    <slot />
+    <MatrixRows
+      :rows="rows"
+      :plan-id="planId"
+      :doubts="doubts"
+      :active="active"
+      :typing="typing"
+      :options-for="optionsFor"
+      :typed-with="typedWith"
+      :tick-a="tickA"
+      @select="id => emit('select', id)"
+      @take="id => emit('take', id)"
+      @type="id => emit('type', id)"
+      @typed="(id, v) => emit('typed', id, v)"
+      @cancel="emit('cancel')"
+      @keep="d => emit('keep', d)"
+      @strike="id => emit('strike', id)"
+      @choose="(q, n, scale) => emit('choose', q, n, scale)"
+    />
+  </div>
+</template>
+
+<style scoped>
+.page.wide {
+  max-width: none;
+}
+.top {
+  display: flex;
+  justify-content: space-between;
+  gap: 20px;
+}
+.lead {
+  margin-bottom: 10px;
+}
+.state {
+  text-align: right;
+  font-size: 14px;
+  white-space: nowrap;
+}
+.state b {
+  font-size: 18px;
+}
+.said {
+  min-height: 24px;
+  margin: 0 0 4px;
+  font-weight: 600;
+}
+.said.problem {
+  color: var(--out);
+}
+.said.ok {
+  color: var(--in);
+}
+@media (max-width: 700px) {
+  .top {
+    display: block;
+  }
+  .state {
+    text-align: left;
+    white-space: normal;
+  }
+}
+</style>

@@ -1,0 +1,221 @@
+<script setup lang="ts">
+import { nextTick, onMounted, ref } from 'vue'
+import { CoreError } from '#core/errors'
+import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
+import { ticksToAmperes } from '#core/run'
+import type { Measurand } from '#core/sheet'
+import { scaleOf, type TypedInstrument } from '../../logic/typedInstrument'
+
+/**
+ * A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed.
+ */
+export interface TypedValue {
+  readonly quantity: Quantity
+  readonly value: number
+  readonly bound?: Bound | undefined
+  readonly halfDigit?: number | undefined
+  readonly instrument: TypedInstrument | null
+}
+
+const props = defineProps<{
+  wants: readonly Measurand[]
+  first: string
+  optionsFor: (q: Quantity) => TypedInstrument[]
+  typedWith: (q: Quantity) => TypedInstrument | null
+  /** one tick of the set's own meter [A] */
+  tickA?: number | null
+}>()
+const emit = defineEmits<{
+  done: [values: TypedValue[]]
+  cancel: []
+  choose: [quantity: Quantity, name: string, fullScale?: number]
+}>()
+/** Scales that power meters have (common practice); the one in use is offered even if it is another. */
+const SCALES_W = [1, 2, 5, 10, 15, 20, 30, 50, 60, 100, 150, 200, 300, 400, 500, 1000, 2000]
+
+const texts = ref<string[]>(props.wants.map((_, i) => (i === 0 ? props.first : '')))
+const problems = ref<(string | null)[]>(props.wants.map(() => null))
+const fields = ref<HTMLInputElement[]>([])
+const NONE = 'instrument not stated'
+
+onMounted(() => focus(0))
+function focus(index: number) {
+  void nextTick(() => fields.value[index]?.focus())
+}
+/** The instrument that a quantity is typed from; the set's own meter with the division of this set. */
+function instrumentFor(quantity: Quantity): TypedInstrument | null {
+  const chosen = props.typedWith(quantity)
+  return chosen && props.tickA && quantityInfo(quantity).siUnit === 'A'
+    ? { ...chosen, tick: props.tickA }
+    : chosen
+}
+const scaleFor = (quantity: Quantity) => scaleOf(quantity, props.typedWith(quantity))
+const scalesWith = (inUse: number) => [...new Set([...SCALES_W, inUse])].sort((a, b) => a - b)
+function chooseScale(quantity: Quantity, event: Event) {
+  emit('choose', quantity, props.typedWith(quantity)!.name, Number((event.target as HTMLSelectElement).value))
+}
+/** An empty field is left for later; a wrong one is named and keeps what was typed. */
+function read(index: number): Typed | null {
+  problems.value[index] = null
+  const text = texts.value[index]!.trim()
+  if (text === '') return null
+  try {
+    const ticked =
+      props.tickA && quantityInfo(props.wants[index]!.quantity).siUnit === 'A'
+        ? ticksToAmperes(text, props.tickA)
+        : null
+    return ticked === null
+      ? parseTyped(text, props.wants[index]!.quantity, props.wants[index]!.menu)
+      : { value: ticked, understood: text }
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    problems.value[index] = error.message
+    return null
+  }
+}
+function enter(index: number) {
+  read(index)
+  if (problems.value[index]) return
+  if (index < props.wants.length - 1) return focus(index + 1)
+  finish()
+}
+function finish() {
+  const values = props.wants.flatMap((want, i) => {
+    const typed = read(i)
+    return typed === null
+      ? []
+      : [
+          {
+            quantity: want.quantity,
+            value: typed.value,
+            bound: typed.bound,
+            halfDigit: typed.halfDigit,
+            instrument: instrumentFor(want.quantity),
+          },
+        ]
+  })
+  const wrong = problems.value.findIndex(p => p !== null)
+  if (wrong >= 0) return focus(wrong)
+  if (values.length > 0) emit('done', values)
+  else emit('cancel')
+}
+</script>
+
+<template>
+  <div class="typed" @keydown.esc.stop="emit('cancel')">
+    <div v-for="(want, i) in wants" :key="want.quantity" class="field">
+      <label :for="`typed-${want.quantity}`">{{ quantityInfo(want.quantity).label }}</label>
+      <div class="entry">
+        <input
+          :id="`typed-${want.quantity}`"
+          :ref="
+            el => {
+              if (el) fields[i] = el as HTMLInputElement
+            }
+          "
+          v-model="texts[i]"
+          class="fig"
+          inputmode="decimal"
+          autocomplete="off"
+          :aria-invalid="problems[i] !== null"
+          :aria-describedby="`typed-${want.quantity}-note`"
+          @keydown.enter.prevent="enter(i)"
+        />
+        <span>{{ quantityInfo(want.quantity).shownUnit }}</span>
+      </div>
+      <select
+        :value="typedWith(want.quantity)?.name ?? NONE"
+        :aria-label="`instrument for ${quantityInfo(want.quantity).label}`"
+        @change="
+          emit(
+            'choose',
+            want.quantity,
+            ($event.target as HTMLSelectElement).value === NONE
+              ? ''
+              : ($event.target as HTMLSelectElement).value,
+          )
+        "
+      >
+        <option v-for="o in optionsFor(want.quantity)" :key="o.name" :value="o.name" :title="o.words">
+          {{ o.name }}
+        </option>
+        <option :value="NONE">{{ NONE }}</option>
+      </select>
+      <select
+        v-if="scaleFor(want.quantity) !== null"
+        :value="scaleFor(want.quantity)"
+        :aria-label="`scale for ${quantityInfo(want.quantity).label}`"
+        @change="chooseScale(want.quantity, $event)"
+      >
+        <option v-for="w in scalesWith(scaleFor(want.quantity)!)" :key="w" :value="w">{{ w }} W scale</option>
+      </select>
+      <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>
+    </div>
+    <div class="go">
+      <v-btn variant="flat" color="primary" @click="finish">Save typed readings <kbd>Enter</kbd></v-btn>
+      <v-btn @click="emit('cancel')">Cancel <kbd>Esc</kbd></v-btn>
+    </div>
+  </div>
+</template>
+
+<style scoped>
+.typed {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 12px 18px;
+  padding: 10px 0 12px;
+  align-items: flex-start;
+}
+.field {
+  width: 210px;
+}
+label {
+  font-size: 12.5px;
+  color: var(--ink2);
+  display: block;
+}
+.entry {
+  display: flex;
+  align-items: baseline;
+  gap: 6px;
+}
+input {
+  width: 150px;
+  height: 46px;
+  font-size: 20px;
+  padding: 0 10px;
+  border: 1.5px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+input[aria-invalid='true'] {
+  border-color: var(--out);
+  border-width: 2px;
+}
+select {
+  width: 100%;
+  margin-top: 4px;
+  min-height: 32px;
+  font: inherit;
+  font-size: 12.5px;
+  color: var(--ink2);
+  background: transparent;
+  border: 0;
+  border-bottom: 1px solid var(--line2);
+}
+select option {
+  background: var(--sheet);
+  color: var(--ink);
+}
+.problem {
+  color: var(--out);
+  font-size: 13px;
+  margin: 3px 0 0;
+}
+.go {
+  display: flex;
+  gap: 10px;
+  padding-top: 18px;
+}
+</style>

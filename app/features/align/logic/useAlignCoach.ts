@@ -1,0 +1,244 @@
+import { computed, ref, shallowRef, watch } from 'vue'
+import { HEX_BYTE, type Accuracy, type Quantity } from '#core/quantity'
+import {
+  NEW_SETTING,
+  balanceMove,
+  bandRounds,
+  driftLimit,
+  driftSamples,
+  isFrequencyStep,
+  isReadable,
+  menuReadings,
+  peakKey,
+  peakLevel,
+  peakQuantities,
+  settingAdvice,
+  settingScale,
+  settingStep,
+  warmGate,
+  type CoilTurns,
+  type JobEvent,
+  type RfSeen,
+  type RowState,
+  type RunState,
+  type StepState,
+  type MeasurandState,
+} from '#core/run'
+import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '#core/sheet'
+import { channelHz } from '#core/rules'
+import { onSinceMs, warmMinutes } from '#core/work'
+import { menuGoal, originalCode } from './menuGoal'
+import type { LiveEntry } from '~/features/instruments/logic/liveBook'
+import type { TrendPoint } from './trends'
+import { usePeakGuide } from './usePeakGuide'
+
+/** Rounds that say something of how the coils stand now; earlier ones were another evening. */
+const MAX_ROUNDS = 5
+/** Of a set that nobody said was switched on, so much is looked at [ms]. */
+const WATCHED_MS = 3_600_000
+/** Roles whose place is found by a maximum or a dip, not by a number. */
+const PEAKED_ROLES = ['coil', 'trap', 'tank', 'preselector']
+
+export interface CoachParts {
+  readonly sheet: () => ModelSheet
+  readonly run: () => RunState
+  readonly events: () => readonly JobEvent[]
+  readonly asFound: () => readonly RowState[]
+  readonly state: () => StepState
+  readonly want: () => MeasurandState
+  readonly nowMs: () => number
+  readonly liveOf: (q: Quantity) => LiveEntry | null
+  readonly driftOf: (q: Quantity) => readonly TrendPoint[]
+  /** RF and key as the bench shows them */
+  readonly rfSeen: () => RfSeen
+  /** under what a quantity is read now: a change ends what a guide knows */
+  readonly stretchOf: (q: Quantity) => string
+  readonly accuracy: () => Accuracy | null
+}
+
+/**
+ * Everything that helps at a step: peak, balance, target, menu values, warm-up. Which of them are shown
+ * follows from the step.
+ */
+export function useAlignCoach(parts: CoachParts) {
+  const { sheet, run, state, want } = parts
+  const adjusters = computed(() => state().step.adjusters.map(d => adjusterOf(sheet(), d)))
+
+  /** The live entry of a quantity while it means anything: an unkeyed stage has no dip and no output. */
+  function meaningful(q: Quantity): LiveEntry | null {
+    const entry = parts.nowMs() > 0 ? parts.liveOf(q) : null
+    return entry?.value != null && isReadable(q, want().point.state, parts.rfSeen()) ? entry : null
+  }
+
+  // For a maximum or a dip
+  const chosen = ref<string | null>(null)
+  const choices = computed(() =>
+    peakQuantities(state().step, q => parts.nowMs() > 0 && parts.liveOf(q)?.value != null),
+  )
+  const peaked = computed(
+    () => choices.value.find(c => peakKey(c) === chosen.value) ?? choices.value[0] ?? null,
+  )
+  const needle = computed(() => {
+    const entry = peaked.value ? meaningful(peaked.value.quantity) : null
+    return entry?.value == null
+      ? null
+      : { atMs: entry.receivedAtMs, value: peakLevel(peaked.value!, entry.value) }
+  })
+  const shownValue = computed(() =>
+    peaked.value ? (meaningful(peaked.value.quantity)?.value ?? null) : null,
+  )
+  const peak = usePeakGuide(needle, () => shownValue.value)
+  const peakable = computed(
+    () =>
+      peaked.value !== null &&
+      state().step.criterion?.kind !== 'spread' &&
+      (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))),
+  )
+
+  // For equal power over the band
+  const rounds = computed(() => {
+    const all = bandRounds(sheet(), state().step, run().history)
+    return all && { ...all, passes: all.passes.slice(-MAX_ROUNDS) }
+  })
+  const moves = computed(() => {
+    const made: CoilTurns[] = []
+    const { passes, halfBand } = rounds.value ?? { passes: [], halfBand: 0 }
+    for (let i = 0; i < passes.length - 1; i++)
+      made.push(
+        balanceMove(passes.slice(0, i + 1), made, halfBand, limitDb.value)?.turns ?? { first: 0, second: 0 },
+      )
+    return made
+  })
+  const limitDb = computed(() =>
+    state().step.criterion?.kind === 'spread' ? state().criterion!.limitDb : 0.5,
+  )
+  const balance = computed(() =>
+    rounds.value ? balanceMove(rounds.value.passes, moves.value, rounds.value.halfBand, limitDb.value) : null,
+  )
+
+  // For a number
+  const setting = shallowRef(NEW_SETTING)
+  const target = computed(() => {
+    const { window } = want().requirement
+    if (
+      !window ||
+      window.low === null ||
+      window.high === null ||
+      state().step.criterion ||
+      adjusters.value.length === 0 ||
+      adjusters.value.every(a => a.kind === 'menu-value')
+    )
+      return null
+    return { low: window.low, high: window.high, aim: window.aim ?? (window.low + window.high) / 2 }
+  })
+  watch(
+    () => meaningful(want().want.quantity)?.receivedAtMs ?? null,
+    () => {
+      const entry = meaningful(want().want.quantity)
+      if (target.value && entry?.value != null)
+        setting.value = settingStep(
+          setting.value,
+          { atS: entry.receivedAtMs / 1000, value: entry.value },
+          settingScale(target.value),
+        )
+    },
+  )
+  const isLive = computed(() => meaningful(want().want.quantity) !== null)
+  const advice = computed(() =>
+    target.value && isLive.value ? settingAdvice(setting.value, target.value) : null,
+  )
+  // The first value after keying, on another channel or with another instrument is no turn of anything.
+  watch(
+    () => parts.stretchOf(want().want.quantity),
+    () => (setting.value = NEW_SETTING),
+  )
+  watch(() => (peaked.value ? parts.stretchOf(peaked.value.quantity) : ''), peak.resume)
+  // Sought the other way, or on another quantity, what was found before says nothing: the word "stop"
+  // neither.
+  watch(
+    () => (peaked.value ? peakKey(peaked.value) : ''),
+    () => {
+      if (peak.on.value) peak.begin()
+    },
+  )
+  watch(
+    () => `${state().step.id} ${want().point.id} ${want().want.quantity}`,
+    () => {
+      setting.value = NEW_SETTING
+      chosen.value = null
+      peak.end()
+    },
+  )
+
+  // For a menu
+  const entries = computed(() => adjusters.value.filter(a => a.kind === 'menu-value'))
+  const menu = computed(() => {
+    const { point, want: wanted, requirement } = want()
+    if (
+      entries.value.length === 0 ||
+      !point.wants.some(w => w.quantity === 'menuCode') ||
+      wanted.quantity === 'menuCode'
+    )
+      return null
+    const format = point.wants.find(w => w.quantity === 'menuCode')!.menu ?? HEX_BYTE
+    const index = Math.min(
+      entries.value.length - 1,
+      state().step.points.findIndex(p => p.id === point.id),
+    )
+    const entry = entries.value[Math.max(0, index)]!
+    return {
+      entry: entry.designator,
+      readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity),
+      goal: menuGoal(requirement, parts.accuracy(), format),
+      format,
+      quantity: wanted.quantity,
+      original: originalCode(parts.asFound(), entry.designator),
+    }
+  })
+
+  // For frequency
+  const gate = computed(() => {
+    if (!isFrequencyStep(state().step) || driftLimit(sheet()) >= NO_DRIFT_LIMIT) return null
+    const { requirement, point } = want()
+    const nowMs = parts.nowMs()
+    const onMs = onSinceMs(parts.events(), nowMs)
+    const liveOnS = nowMs > 0 ? (parts.liveOf('onTimeS')?.value ?? null) : null
+    const samples = driftSamples(sheet(), {
+      carrier: parts.driftOf('carrierHz'),
+      reference: parts.driftOf('referenceHz'),
+      history: run().history,
+      sinceMs: onMs ?? nowMs - WATCHED_MS,
+      carrierNominalHz:
+        want().want.quantity === 'carrierHz' && requirement.nominalHz !== null
+          ? requirement.nominalHz
+          : channelHz(sheet().planId, point.state.channel ?? sheet().main.fromChannel),
+    })
+    return warmGate(
+      driftLimit(sheet()),
+      samples,
+      liveOnS ?? (onMs === null ? null : (nowMs - onMs) / 1000),
+      warmMinutes(sheet()) * 60,
+    )
+  })
+  const passedAtMs = computed(
+    () =>
+      parts.events().findLast(e => e.kind === 'gate-passed' && e.stepId === state().step.id)?.atMs ?? null,
+  )
+
+  return {
+    adjusters,
+    peak,
+    peakable,
+    peaked,
+    choices,
+    choosePeak: (q: string) => (chosen.value = q),
+    shownValue,
+    rounds,
+    balance,
+    limitDb,
+    advice,
+    menu,
+    gate,
+    passedAtMs,
+  }
+}

@@ -1,0 +1,181 @@
+import { notStoredWords } from './notStoredWords'
+import { ref, type Ref } from 'vue'
+import { v4 as uuid } from 'uuid'
+import type { Bound, Quantity, Reading } from '#core/quantity'
+import { rowObstacle, type Phase, type RfSeen, type RowObstacle, type RowTaken } from '#core/run'
+import { pointOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { showPlain } from '#core/quantity'
+import { checkedReadings, liveReadings, otherChannel, rowConditions, rowTaken, type LiveOf } from './takeRow'
+import { doubtsOf, type DoubtContext } from './doubts'
+import { typedReading, type TypedInstrument } from './typedInstrument'
+
+export interface TypedEntry {
+  readonly quantity: Quantity
+  readonly value: number
+  readonly bound?: Bound | undefined
+  readonly halfDigit?: number | undefined
+  readonly instrument: TypedInstrument | null
+}
+
+/** What a screen that takes rows needs from the stores. */
+export interface RowTakingParts {
+  readonly sheet: () => ModelSheet
+  readonly phase: Phase
+  /** what a row is held against at once: the rest of the matrix, scales of the meters */
+  readonly doubting: () => DoubtContext
+  readonly liveOf: LiveOf
+  /** RF and key as the bench shows them */
+  readonly rfSeen: () => RfSeen
+  readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
+  readonly say: (text: string, kind?: 'ok' | 'problem') => void
+}
+
+const OBSTACLE_WORDS: Record<RowObstacle, string> = {
+  'not-keyed':
+    'No sign that the set is keyed. Key it, then take the readings. Press again to take them anyway.',
+  'no-rf': 'Keyed, but no RF. Check the meter and its lead. Press again to take the row without output.',
+}
+
+/** Taking rows from instruments and by typing, alike in the matrix and in the run. */
+export function useRowTaking(parts: RowTakingParts) {
+  const typing: Ref<{ pointId: string; first: string } | null> = ref(null)
+  let busy = false
+  /** what was pointed out at which row since a row was last taken: a second press takes it all the same */
+  const warned = new Set<string>()
+
+  /** @returns true = said for the first time: the row waits for a second press */
+  function warns(pointId: string, what: string, words: string): boolean {
+    const key = `${pointId} ${what}`
+    if (warned.has(key)) return false
+    warned.add(key)
+    parts.say(words, 'problem')
+    return true
+  }
+
+  /**
+   * @param typed what stands beside the live readings of the row, e.g. the menu value they were taken with
+   * @returns whether something was kept
+   */
+  async function take(
+    stepId: string | null,
+    pointId: string,
+    typed: readonly TypedEntry[] = [],
+  ): Promise<boolean> {
+    const point = pointOf(parts.sheet(), stepId, pointId)
+    const obstacle = rowObstacle(point, parts.rfSeen())
+    if (obstacle && warns(pointId, obstacle, OBSTACLE_WORDS[obstacle])) return false
+    const elsewhere = otherChannel(parts.sheet(), point, parts.liveOf)
+    if (
+      elsewhere &&
+      warns(
+        pointId,
+        'channel',
+        `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, ` +
+          `channel ${elsewhere.channel}. This row is channel ` +
+          `${point.state.channel}. Wrong channel? Press again to take it anyway.`,
+      )
+    )
+      return false
+    const live = liveReadings(point, parts.liveOf, uuid)
+    const { readings, problems } = checkedReadings([
+      ...live,
+      ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(typedReadingOf),
+    ])
+    if (readings.length === 0 && problems.length > 0) {
+      parts.say(`Not taken. ${problems.join(' ')}`, 'problem')
+      return false
+    }
+    if (live.length === 0) {
+      parts.say('No connected instrument reads this. Type the value.', 'problem')
+      typing.value = { pointId, first: '' }
+      return false
+    }
+    if (!(await store(stepId, point, readings))) return false
+    const missing = point.wants.length - readings.length
+    const left = missing === 0 ? 'taken' : `${readings.length} taken, ${missing} to be typed`
+    sayKept(
+      point,
+      readings,
+      problems.length > 0 ? `${left}. Not taken: ${problems.join(' ')}` : left,
+      missing > 0,
+    )
+    return true
+  }
+
+  async function takeTyped(
+    stepId: string | null,
+    pointId: string,
+    entries: readonly TypedEntry[],
+  ): Promise<boolean> {
+    const point = pointOf(parts.sheet(), stepId, pointId)
+    const { readings, problems } = checkedReadings(entries.map(typedReadingOf))
+    const row = typing.value
+    if (problems.length > 0) {
+      parts.say(`Not taken. ${problems.join(' ')}`, 'problem')
+      return false
+    }
+    if (!(await store(stepId, point, readings))) return false
+    if (typing.value === row) typing.value = null
+    sayKept(point, readings, 'typed readings saved', false)
+    return true
+  }
+
+  function typedReadingOf(e: TypedEntry): Reading {
+    return {
+      id: uuid(),
+      quantity: e.quantity,
+      ...typedReading(e.value, e.quantity, e.instrument, e.halfDigit),
+      source: 'typed',
+      instrument: e.instrument?.name ?? null,
+      ...(e.bound ? { bound: e.bound } : {}),
+    }
+  }
+
+  /** A reading that cannot be true is challenged at once, and kept: the technician decides. */
+  function sayKept(point: MeasurePoint, readings: readonly Reading[], what: string, partly: boolean) {
+    const doubts = doubtsOf(
+      parts.doubting(),
+      point,
+      rowConditions(parts.sheet(), point, parts.liveOf),
+      readings,
+    ).map(d => d.words)
+    parts.say(
+      [`${point.title}: ${what}.`, ...doubts].join(' '),
+      partly || doubts.length > 0 ? 'problem' : 'ok',
+    )
+  }
+
+  async function store(
+    stepId: string | null,
+    point: MeasurePoint,
+    readings: readonly Reading[],
+  ): Promise<boolean> {
+    if (busy) return false
+    busy = true
+    try {
+      const seen = rowConditions(parts.sheet(), point, parts.liveOf)
+      // What was typed in this row describes it better than what happens to be live.
+      const valueOf = (q: Quantity) => readings.find(r => r.quantity === q)?.value
+      const conditions = {
+        ...seen,
+        supplyV: valueOf('supplyV') ?? seen.supplyV,
+        onTimeS: valueOf('onTimeS') ?? seen.onTimeS,
+      }
+      const {
+        id: _id,
+        atMs: _at,
+        ...event
+      } = rowTaken(parts.phase, stepId, point, conditions, readings, '', 0)
+      await parts.append(event)
+      warned.clear()
+      return true
+    } catch (error) {
+      parts.say(notStoredWords(error), 'problem')
+      return false
+    } finally {
+      busy = false
+    }
+  }
+
+  return { typing, take, takeTyped }
+}

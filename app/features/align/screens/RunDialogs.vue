@@ -1,0 +1,141 @@
+<script setup lang="ts">
+import { computed, defineAsyncComponent, ref } from 'vue'
+import { CoreError } from '#core/errors'
+import { STRIKE_REASONS, schemeReadings, type StepState } from '#core/run'
+import { amended, type LineChange } from '#core/sheet'
+import type { LineTrust } from '#shared/sheetFile'
+import { lineWords } from '#shared/words/sheetWords'
+import TextDialog from '~/ui/frame/TextDialog.vue'
+import type { useStepConfirm } from '../logic/useStepConfirm'
+import { useWho } from '~/features/job/logic/useWho'
+import { useJobStore } from '~/features/job/store/job'
+
+/** Whatever is asked during a run: notes, strikes, corrections of the sheet, the log, the oscillators. */
+const AmendDialog = defineAsyncComponent(() => import('../components/AmendDialog.vue'))
+const AttributionDialog = defineAsyncComponent(() => import('../components/AttributionDialog.vue'))
+const RunLog = defineAsyncComponent(() => import('../components/RunLog.vue'))
+const props = defineProps<{
+  which: string | null
+  /** reading to be struck out; null = the last of the step */
+  reading: string | null
+  line: string | null
+  state: StepState
+  confirm: ReturnType<typeof useStepConfirm>
+  trust: readonly LineTrust[]
+}>()
+const emit = defineEmits<{ close: []; closeLine: []; say: [text: string, kind?: 'problem'] }>()
+const job = useJobStore()
+const who = useWho()
+const failure = ref<string | null>(null)
+const stepId = computed(() => props.state.step.id)
+const lastReading = computed(
+  () =>
+    props.reading ??
+    job.run?.history.readings.findLast(t => t.row.stepId === stepId.value && t.struck === null)?.reading.id ??
+    null,
+)
+
+async function amend(changes: readonly LineChange[], reason: string) {
+  failure.value = null
+  try {
+    amended(job.sheet!, changes)
+  } catch (error) {
+    if (!(error instanceof CoreError)) throw error
+    return void (failure.value = error.message)
+  }
+  await job.append({ kind: 'sheet-amended', changes, reason, who: who.value.trim() })
+  emit('closeLine')
+  emit('say', `Corrected: ${lineWords(changes[0]!.line)}. The next job on this model begins with it.`)
+}
+async function confirmLine() {
+  await job.append({ kind: 'line-confirmed', line: props.line!, who: who.value.trim() })
+  emit('closeLine')
+  emit('say', `Confirmed: ${lineWords(props.line!)}`)
+}
+async function done(append: Promise<void>, words: string) {
+  await append
+  emit('close')
+  if (words) emit('say', words)
+}
+const strike = (reason: string) =>
+  lastReading.value
+    ? done(job.append({ kind: 'reading-struck', readingId: lastReading.value, reason }), '')
+    : emit('close')
+</script>
+
+<template>
+  <div>
+    <TextDialog
+      :open="which === 'note'"
+      title="Note"
+      :hint="`to ${state.step.title}`"
+      label="Note"
+      action="Save"
+      @close="emit('close')"
+      @done="text => done(job.append({ kind: 'note', stepId, text }), 'Note saved')"
+    />
+    <TextDialog
+      :open="which === 'strike' && lastReading !== null"
+      title="Strike out the reading"
+      hint="It stays in the log with your reason but is no longer used. Other entries can be struck out in the log."
+      label="Reason"
+      action="Strike out"
+      :suggestions="STRIKE_REASONS"
+      @close="emit('close')"
+      @done="strike"
+    />
+    <TextDialog
+      :open="which === 'reopen'"
+      title="Reopen the step"
+      label="Reason"
+      action="Reopen"
+      @close="emit('close')"
+      @done="reason => done(job.append({ kind: 'step-reopened', stepId, reason }), '')"
+    />
+    <TextDialog
+      :open="confirm.asking.value !== null"
+      :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as is'"
+      hint="It becomes an open item of the handover, with your reason."
+      label="Reason"
+      :action="confirm.asking.value === 'skipped' ? 'Skip' : 'Accept'"
+      @close="confirm.cancel"
+      @done="confirm.withReason"
+    />
+    <TextDialog
+      :open="which === 'park'"
+      title="Put run on hold"
+      hint="Rechecks remain due."
+      label="Waiting for"
+      action="Put on hold"
+      @close="emit('close')"
+      @done="
+        text =>
+          done(job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }), 'Run on hold')
+      "
+    />
+    <AmendDialog
+      v-if="line"
+      :key="line"
+      :sheet="job.sheet!"
+      :line="line"
+      :trust="trust.find(t => t.line === line) ?? null"
+      :failure="failure"
+      @close="emit('closeLine')"
+      @amend="amend"
+      @confirm="confirmLine"
+    />
+    <RunLog
+      v-if="which === 'log'"
+      :events="job.entered"
+      @close="emit('close')"
+      @strike="(eventId, reason) => job.append({ kind: 'event-struck', eventId, reason })"
+      @strike-reading="(readingId, reason) => job.append({ kind: 'reading-struck', readingId, reason })"
+    />
+    <AttributionDialog
+      v-if="which === 'attribution'"
+      :sheet="job.sheet!"
+      :readings="schemeReadings(job.sheet!, job.run!.history)"
+      @close="emit('close')"
+    />
+  </div>
+</template>

@@ -1,0 +1,116 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import type { RankedCause } from '#core/diagnose'
+import { causeTitle, evidenceWords, probabilityWords, usedWords, weighed } from '../logic/findingWords'
+
+/**
+ * What it may come from, the most probable first; each can be opened to see the numbers and what speaks for
+ * and against.
+ */
+defineProps<{ ranked: readonly RankedCause[]; confirmed: readonly string[] }>()
+const emit = defineEmits<{ confirm: [causeId: string] }>()
+const SHOWN = 4
+const open = ref<string | null>(null)
+const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
+</script>
+
+<template>
+  <ol class="causes">
+    <li
+      v-for="r in ranked.slice(0, SHOWN)"
+      :key="key(r)"
+      :class="{ mine: r.cause && confirmed.includes(r.cause.id) }"
+    >
+      <button
+        type="button"
+        class="line"
+        :aria-expanded="open === key(r)"
+        @click="open = open === key(r) ? null : key(r)"
+      >
+        <span class="bar" aria-hidden="true"
+          ><i :style="{ width: `${Math.max(2, r.probability * 100)}%` }"
+        /></span>
+        <b>{{ causeTitle(r) }}</b><span class="quiet p">{{
+          r.cause && confirmed.includes(r.cause.id) ? 'confirmed' : probabilityWords(r.probability)
+        }}</span>
+      </button>
+      <div v-if="open === key(r)" class="why">
+        <p v-if="r.cause">
+          {{ r.cause.remedy }} <span class="quiet">Row {{ r.cause.row }}, common practice.</span>
+        </p>
+        <ul>
+          <li v-for="w in weighed(r).for" :key="w.evidence.observable.id">
+            <b>for</b> {{ evidenceWords(w.evidence) }} <span class="quiet">{{ usedWords(w.evidence) }}</span>
+          </li>
+          <li v-for="w in weighed(r).against" :key="w.evidence.observable.id">
+            <b>against</b> {{ evidenceWords(w.evidence) }}
+            <span class="quiet">{{ usedWords(w.evidence) }}</span>
+          </li>
+        </ul>
+        <v-btn v-if="r.cause && !confirmed.includes(r.cause.id)" @click="emit('confirm', r.cause.id)"
+          >Confirm cause&hellip;</v-btn
+        >
+      </div>
+    </li>
+  </ol>
+</template>
+
+<style scoped>
+.causes {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 0;
+}
+.line {
+  display: grid;
+  grid-template-columns: 84px minmax(0, 1fr) auto;
+  gap: 12px;
+  align-items: center;
+  width: 100%;
+  min-height: 44px;
+  font: inherit;
+  text-align: left;
+  background: none;
+  border: 0;
+  border-bottom: 1px solid var(--line);
+  color: var(--ink);
+  cursor: pointer;
+  padding: 0;
+}
+.line b {
+  font-weight: 600;
+}
+.mine .line b {
+  font-weight: 750;
+}
+.bar {
+  height: 10px;
+  border: 1px solid var(--line2);
+  display: block;
+}
+.bar i {
+  display: block;
+  height: 100%;
+  background: var(--ink2);
+}
+.p {
+  font-size: 13.5px;
+  white-space: nowrap;
+}
+.why {
+  padding: 6px 0 12px 96px;
+  font-size: 14px;
+}
+.why p {
+  margin: 0 0 4px;
+}
+.why ul {
+  margin: 0 0 8px;
+  padding-left: 16px;
+}
+@media (max-width: 760px) {
+  .why {
+    padding-left: 0;
+  }
+}
+</style>

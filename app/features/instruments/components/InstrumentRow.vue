@@ -1,0 +1,72 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { profileOf, type Instrument } from '#shared/instrument'
+import type { LiveLink } from '#shared/live'
+import { calibrationWords } from '#shared/words/meterWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+const props = defineProps<{ instrument: Instrument; link: LiveLink | null; connected: boolean }>()
+const emit = defineEmits<{ edit: []; remove: [] }>()
+const today = new Date().toISOString().slice(0, 10)
+const profile = computed(() => profileOf(props.instrument))
+const state = computed(() => {
+  if (props.instrument.port === null) return { mark: 'none' as const, words: 'manual entry' }
+  if (!props.connected || !props.link)
+    return { mark: 'stale' as const, words: 'no data from the instrument server' }
+  if (props.link.state === 'live')
+    return { mark: 'inside' as const, words: `answering: ${props.link.identity ?? ''}` }
+  if (props.link.state === 'connecting') return { mark: 'partial' as const, words: 'connecting' }
+  return {
+    mark: 'stale' as const,
+    words: `not answering since ${new Date(props.link.sinceMs).toLocaleTimeString('en-GB')}: ${props.link.detail}`,
+  }
+})
+</script>
+
+<template>
+  <tr :data-instrument="instrument.name" :data-state="link?.state ?? 'none'">
+    <td>
+      <b>{{ instrument.name }}</b><br /><span class="quiet">{{ profile.name }}</span
+      ><br /><span class="quiet">{{ calibrationWords(instrument.calibratedOn, today) }}</span>
+    </td>
+    <td>
+      {{ profile.what }}<br /><span class="quiet"
+        >{{ profile.accuracyWords
+        }}{{
+          instrument.attenuationDb > 0 ? `; ${instrument.attenuationDb} dB external attenuation, added` : ''
+        }}</span
+      >
+    </td>
+    <td class="fig">{{ instrument.port === null ? '\u2013' : `${instrument.host}:${instrument.port}` }}</td>
+    <td>
+      <span class="state"
+        ><StateMark aria-hidden="true" :mark="state.mark" /> <span>{{ state.words }}</span></span
+      >
+    </td>
+    <td class="acts">
+      <v-btn v-if="profile.talks" size="small" height="44" :to="`/instruments/${instrument.id}`"
+        >Queries</v-btn
+      >{{ ' ' }} <v-btn size="small" height="44" @click="emit('edit')">Edit</v-btn>{{ ' ' }}
+      <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn>
+    </td>
+  </tr>
+</template>
+
+<style scoped>
+.state {
+  display: flex;
+  gap: 8px;
+  align-items: baseline;
+  max-width: 360px;
+}
+.state :deep(.state-mark) {
+  align-self: center;
+}
+.acts {
+  white-space: nowrap;
+  text-align: right;
+}
+.quiet {
+  font-size: 13px;
+}
+</style>

@@ -1,0 +1,145 @@
+<script setup lang="ts">
+import { computed, ref, watch } from 'vue'
+import { STEPPED_PRESETS } from '#core/instrument'
+import type { Instrument } from '#shared/instrument'
+import type { SteppedBody } from '#shared/instrumentCommands'
+import { SETTING_WORDS, readersOf, settersOf } from '../logic/steppedWords'
+
+/** Which measurement, from where to where, by which instruments. */
+const props = defineProps<{ items: readonly Instrument[]; running: boolean }>()
+const emit = defineEmits<{ start: [body: SteppedBody] }>()
+const presetId = ref(STEPPED_PRESETS[0]!.id)
+const preset = computed(() => STEPPED_PRESETS.find(p => p.id === presetId.value)!)
+const words = computed(() => SETTING_WORDS[preset.value.plan.set])
+const setters = computed(() => settersOf(props.items, preset.value.plan.set))
+const readers = computed(() => readersOf(props.items, preset.value.plan.read))
+const setterId = ref('')
+const readerId = ref('')
+const from = ref('')
+const to = ref('')
+const steps = ref('')
+watch(
+  [preset, setters, readers],
+  () => {
+    setterId.value = setters.value[0]?.id ?? ''
+    readerId.value = readers.value[0]?.id ?? ''
+  },
+  { immediate: true },
+)
+watch(
+  preset,
+  ({ plan }) => {
+    const shown = (v: number) => String(Number((v * words.value.perSi).toPrecision(8)))
+    from.value = shown(plan.from)
+    to.value = shown(plan.to)
+    steps.value = String(plan.steps)
+  },
+  { immediate: true },
+)
+const ready = computed(
+  () =>
+    setterId.value &&
+    readerId.value &&
+    [from, to, steps].every(r => Number.isFinite(Number(r.value)) && r.value !== ''),
+)
+function start() {
+  emit('start', {
+    ...preset.value.plan,
+    setInstrumentId: setterId.value,
+    readInstrumentId: readerId.value,
+    from: Number(from.value) / words.value.perSi,
+    to: Number(to.value) / words.value.perSi,
+    steps: Number(steps.value),
+  })
+}
+</script>
+
+<template>
+  <section aria-label="Plan">
+    <div class="row" role="radiogroup" aria-label="Measurement">
+      <button
+        v-for="p in STEPPED_PRESETS"
+        :key="p.id"
+        type="button"
+        role="radio"
+        :aria-checked="p.id === presetId"
+        :disabled="running"
+        @click="presetId = p.id"
+      >
+        {{ p.title }}
+      </button>
+    </div>
+    <p class="note">
+      Shows {{ preset.what }}. <b>{{ preset.before }}</b>
+    </p>
+    <div class="fields">
+      <v-text-field v-model="from" :label="`From, ${words.unit}`" inputmode="decimal" hide-details />
+      <v-text-field v-model="to" :label="`To, ${words.unit}`" inputmode="decimal" hide-details />
+      <v-text-field v-model="steps" label="Steps" inputmode="numeric" hide-details />
+      <v-select
+        v-model="setterId"
+        :label="`${words.label} set by`"
+        :items="setters.map(i => ({ title: i.name, value: i.id }))"
+        no-data-text="No connected instrument can set it"
+        hide-details
+      />
+      <v-select
+        v-model="readerId"
+        label="Read by"
+        :items="readers.map(i => ({ title: i.name, value: i.id }))"
+        no-data-text="No connected instrument reads it"
+        hide-details
+      />
+      <v-btn color="primary" variant="flat" size="large" :disabled="!ready || running" @click="start"
+        >Start</v-btn
+      >
+    </div>
+    <p v-if="setters.length === 0 || readers.length === 0" class="care">
+      {{
+        setters.length === 0
+          ? `No connected instrument can set this (${words.label}).`
+          : 'No connected instrument reads this.'
+      }}
+      A communications test set can. In the practice workshop, choose &ldquo;Test set and analyser&rdquo;.
+    </p>
+  </section>
+</template>
+
+<style scoped>
+.row {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 8px;
+  margin-bottom: 8px;
+}
+[role='radio'] {
+  min-height: 44px;
+  padding: 0 12px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: none;
+  color: inherit;
+  font: inherit;
+  cursor: pointer;
+}
+[role='radio'][aria-checked='true'] {
+  background: var(--accent);
+  color: var(--paper);
+  border-color: var(--accent);
+  font-weight: 600;
+}
+.note {
+  margin: 4px 0 10px;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 110px 110px 90px minmax(170px, 1fr) minmax(170px, 1fr) auto;
+  gap: 10px;
+  align-items: center;
+}
+@media (max-width: 900px) {
+  .fields {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,129 @@
+import { defineStore } from 'pinia'
+import { ref, shallowRef } from 'vue'
+import type { Quantity } from '#core/quantity'
+import type { Instrument, InstrumentBody, OwnProfile } from '#shared/instrument'
+import type { InstrumentAnswer } from '#shared/instrumentCommands'
+import { failureOf, type Failure } from '~/data/failureWords'
+import type { MeterScale } from '#core/diagnose'
+import {
+  onScale,
+  typedInstruments,
+  typedItem,
+  type TypedInstrument,
+} from '~/features/align/logic/typedInstrument'
+
+const LAST_CHOICE = 'diapason.typed-with'
+const LAST_SCALE = 'diapason.typed-scale'
+
+/** The instruments of the bench, and with which one each quantity was last typed. */
+export const useInstrumentsStore = defineStore('instruments', () => {
+  const items = shallowRef<Instrument[] | null>(null)
+  const failure = ref<Failure | null>(null)
+  const lastTypedWith = ref<Record<string, string>>({})
+  /** the scale on which each meter was last read, as it is written on it */
+  const lastScale = ref<Record<string, number>>({})
+
+  async function load() {
+    lastTypedWith.value = JSON.parse(localStorage.getItem(LAST_CHOICE) ?? '{}') as Record<string, string>
+    lastScale.value = JSON.parse(localStorage.getItem(LAST_SCALE) ?? '{}') as Record<string, number>
+    try {
+      items.value = await $fetch<Instrument[]>('/api/instruments', { retry: 0, timeout: 8000 })
+      failure.value = null
+    } catch (error) {
+      failure.value = failureOf(error)
+    }
+  }
+
+  async function attempt(work: () => Promise<unknown>): Promise<Failure | null> {
+    try {
+      await work()
+      await load()
+      return null
+    } catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  const add = (body: InstrumentBody) =>
+    attempt(() => $fetch('/api/instruments', { method: 'POST', body, retry: 0 }))
+  const saveProfile = (id: string, own: OwnProfile | null) =>
+    attempt(() =>
+      $fetch(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own }, retry: 0 }),
+    )
+  /** A line as typed, with what came back. */
+  async function ask(
+    id: string,
+    text: string,
+  ): Promise<{ asked: InstrumentAnswer | null; failure: Failure | null }> {
+    try {
+      return {
+        asked: await $fetch<InstrumentAnswer>(`/api/instruments/${id}/ask`, {
+          method: 'POST',
+          body: { text },
+          retry: 0,
+        }),
+        failure: null,
+      }
+    } catch (error) {
+      return { asked: null, failure: failureOf(error) }
+    }
+  }
+  const change = (id: string, body: InstrumentBody) =>
+    attempt(() => $fetch(`/api/instruments/${id}`, { method: 'PUT', body, retry: 0 }))
+  const remove = (id: string) =>
+    attempt(() => $fetch(`/api/instruments/${id}`, { method: 'DELETE', retry: 0 }))
+
+  function optionsFor(quantity: Quantity): TypedInstrument[] {
+    return typedInstruments(items.value ?? [], quantity)
+  }
+
+  /**
+   * Scale of an instrument by its name on the bench: full scale where its class is one of full scale, and its
+   * division.
+   */
+  function meterOf(name: string, quantity: Quantity): MeterScale | null {
+    const item = typedItem(quantity, optionsFor(quantity).find(o => o.name === name) ?? null)
+    if (!item) return null
+    return {
+      fullScale: item.accuracy.ofFullScale ? (item.accuracy.fullScale ?? null) : null,
+      tick: item.tick ?? null,
+    }
+  }
+
+  /**
+   * The last choice, else the first instrument that reads the quantity; '' was chosen on purpose and stays
+   * none.
+   */
+  function typedWith(quantity: Quantity): TypedInstrument | null {
+    const options = optionsFor(quantity)
+    const last = lastTypedWith.value[quantity]
+    if (last === '') return null
+    const chosen = options.find(o => o.name === last) ?? options[0]
+    return chosen ? onScale(chosen, lastScale.value[chosen.name] ?? null) : null
+  }
+
+  /** @param fullScale the scale it is read on; undefined = as last time */
+  function chooseTypedWith(quantity: Quantity, name: string, fullScale?: number) {
+    if (fullScale !== undefined) {
+      lastScale.value = { ...lastScale.value, [name]: fullScale }
+      localStorage.setItem(LAST_SCALE, JSON.stringify(lastScale.value))
+    }
+    lastTypedWith.value = { ...lastTypedWith.value, [quantity]: name }
+    localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
+  }
+
+  return {
+    saveProfile,
+    ask,
+    items,
+    failure,
+    load,
+    add,
+    change,
+    remove,
+    optionsFor,
+    meterOf,
+    typedWith,
+    chooseTypedWith,
+  }
+})

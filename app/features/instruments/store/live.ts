@@ -1,0 +1,232 @@
+import { defineStore } from 'pinia'
+import { computed, ref, shallowRef } from 'vue'
+import type { Quantity } from '#core/quantity'
+import {
+  COLD,
+  NOT_KEYED,
+  heatStep,
+  heatView,
+  keyDownStep,
+  keyDownView,
+  keyedBy,
+  restOf,
+  stretchNames,
+  type Circumstances,
+  type Heat,
+  type KeyDown,
+  type KeyedBy,
+  type RfSeen,
+} from '#core/run'
+import type { ModelSheet, SetKind } from '#core/sheet'
+import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
+import { newKeyedSpans, type KeyedSpan } from '~/features/align/logic/keyedSpans'
+import {
+  EMPTY_BOOK,
+  bestEntry,
+  freshness,
+  withHello,
+  withLink,
+  withPoll,
+  type LiveBook,
+  type LiveEntry,
+} from '../logic/liveBook'
+import { newTrends, sinceChange, withReading } from '~/features/align/logic/trends'
+
+const RECONNECT_MS = 1000
+const TICK_MS = 200
+const KEY_SIGNS: readonly Quantity[] = ['powerW', 'supplyA', 'stageIdleA', 'plateA']
+const NO_NAMES = { stretch: '', alike: '' }
+
+/**
+ * Live readings of the bench, the key-down clock that measured RF drives, and a clock for "how old is this".
+ */
+export const useLiveStore = defineStore('live', () => {
+  const book = shallowRef<LiveBook>(EMPTY_BOOK)
+  const nowMs = ref(0)
+  const connected = ref(false)
+  const keyDown = shallowRef<KeyDown>(NOT_KEYED)
+  const heat = shallowRef<Heat>(COLD)
+  const keyDownLimitS = ref<number | null>(null)
+  /** what stands on the bench decides rest and heat */
+  const kind = ref<SetKind>('fm-mobile')
+  /** step that is on the screen, for the record of seconds keyed */
+  const stepAtHand = ref<string | null>(null)
+  /** K pressed by hand, for benches where nothing else shows the key */
+  const manualKey = ref(false)
+  /** key line of the simulated set; null = there is none */
+  const keyLine = ref<boolean | null>(null)
+  /** currents of the set on the bench: they tell the key where there is no RF */
+  const currents = shallowRef<Pick<ModelSheet, 'idleA' | 'keyedA'> | null>(null)
+  /** what the row at hand asks of set and bench; readings of different circumstances are never joined */
+  const at = shallowRef<Omit<Circumstances, 'keyed'> | null>(null)
+  const trends = newTrends()
+  const keyedListeners = new Set<(span: KeyedSpan) => void>()
+  /** how it is known that the set is keyed; null = nothing shows it */
+  const keyed = ref<KeyedBy | null>(null)
+  const spans = newKeyedSpans(span => keyedListeners.forEach(tell => tell(span)))
+  let source: EventSource | null = null
+  let ticker: ReturnType<typeof setInterval> | null = null
+
+  const links = computed(() => [...book.value.links.values()])
+  const clock = computed(() =>
+    keyDownView(keyDown.value, keyDownLimitS.value, nowMs.value, restOf(kind.value)),
+  )
+  const warmth = computed(() => heatView(heat.value, keyDownLimitS.value, kind.value))
+
+  function connect() {
+    if (source) return
+    tick()
+    ticker ??= setInterval(tick, TICK_MS)
+    source = new EventSource('/api/live')
+    source.addEventListener('open', () => (connected.value = true))
+    source.addEventListener('hello', e => take(JSON.parse(e.data) as LiveHello, withHello))
+    source.addEventListener('link', e => take(JSON.parse(e.data) as LiveLink, withLink))
+    source.addEventListener('poll', e => takePoll(JSON.parse(e.data) as LivePoll))
+    source.addEventListener('error', () => {
+      connected.value = false
+      source?.close()
+      source = null
+      setTimeout(connect, RECONNECT_MS)
+    })
+  }
+
+  function take<T>(message: T, into: (book: LiveBook, message: T) => LiveBook) {
+    book.value = into(book.value, message)
+    tick()
+  }
+
+  function takePoll(poll: LivePoll) {
+    nowMs.value = Date.now()
+    book.value = withPoll(book.value, poll)
+    if (poll.readings.some(r => KEY_SIGNS.includes(r.quantity))) {
+      followLive(poll.receivedAtMs)
+      followKey(poll.receivedAtMs)
+    }
+    for (const r of poll.readings) {
+      if (r.value === null) continue
+      withReading(trends, r.quantity, {
+        atMs: poll.receivedAtMs,
+        value: r.value,
+        ...namesOf(r.quantity, poll.instrument),
+      })
+    }
+  }
+
+  function namesOf(quantity: Quantity, instrument: string) {
+    return at.value
+      ? stretchNames(quantity, { ...at.value, keyed: keyed.value !== null }, instrument)
+      : NO_NAMES
+  }
+
+  /** What tells the key now; a meter that fell silent says nothing. */
+  function keySigns() {
+    const live = (q: Quantity) => liveOf(q)?.value ?? null
+    return {
+      rfW: live('powerW'),
+      supplyA: live('supplyA'),
+      stageA: live('stageIdleA') ?? live('plateA'),
+      keyLine: keyLine.value,
+      byHand: manualKey.value,
+    }
+  }
+  /** Takes in what the signs say. @param atMs of the instruments' clock where one spoke */
+  function followKey(atMs: number) {
+    keyed.value = keyedBy(keySigns(), currents.value)
+    // What shows the key by itself ends what was pressed by hand.
+    if (keyed.value !== 'hand' && keyed.value !== null) manualKey.value = false
+    setKey(keyed.value !== null, nowMs.value)
+    spans.any(keyed.value !== null, atMs)
+  }
+  /** The key as the readings alone show it, by the clock of the gateway. */
+  function followLive(atMs: number) {
+    spans.live(keyedBy({ ...keySigns(), keyLine: null, byHand: false }, currents.value) !== null, atMs)
+  }
+  function setKey(keyed: boolean, atMs: number) {
+    heat.value = heatStep(heat.value, keyDown.value.keyedSinceMs !== null, atMs, kind.value)
+    keyDown.value = keyDownStep(keyDown.value, keyed, atMs)
+  }
+
+  /** The K key, for benches where nothing shows the key. */
+  function toggleKey() {
+    manualKey.value = !manualKey.value
+    followKey(Date.now())
+  }
+  function setKeyLine(on: boolean | null) {
+    if (keyLine.value === on) return
+    keyLine.value = on
+    followKey(Date.now())
+  }
+
+  function tick() {
+    nowMs.value = Date.now()
+    heat.value = heatStep(heat.value, keyDown.value.keyedSinceMs !== null, nowMs.value, kind.value)
+    // A meter that fell silent cannot say that the key was let go: the last moment that it was seen counts.
+    if (keyed.value === null || keyedBy(keySigns(), currents.value) !== null) return
+    const lastSeenMs = bestEntry(book.value, 'powerW', nowMs.value)?.entry.receivedAtMs ?? nowMs.value
+    followLive(lastSeenMs)
+    followKey(lastSeenMs)
+  }
+
+  /** What may be taken: live and nothing else. */
+  function liveOf(quantity: Quantity): LiveEntry | null {
+    const best = bestEntry(book.value, quantity, Date.now())
+    return best?.freshness === 'live' ? best.entry : null
+  }
+
+  function shown(quantity: Quantity) {
+    return bestEntry(book.value, quantity, nowMs.value)
+  }
+
+  function onKeyed(tell: (span: KeyedSpan) => void) {
+    keyedListeners.add(tell)
+    return () => keyedListeners.delete(tell)
+  }
+
+  function stop() {
+    source?.close()
+    source = null
+    if (ticker) clearInterval(ticker)
+    ticker = null
+  }
+
+  /** What is known of RF and key, for whoever asks whether a reading means anything. */
+  const rfSeen = (): RfSeen => ({ rfW: liveOf('powerW')?.value ?? null, keyedBy: keyed.value })
+  /**
+   * Under what a quantity is read now; changes when anything does that it depends on, but for turns: a guide
+   * waits for those.
+   */
+  function stretchOf(quantity: Quantity): string {
+    const instrument = shown(quantity)?.entry.instrument ?? null
+    return at.value
+      ? stretchNames(quantity, { ...at.value, turns: 0, keyed: keyed.value !== null }, instrument).stretch
+      : ''
+  }
+
+  return {
+    book,
+    links,
+    nowMs,
+    connected,
+    clock,
+    warmth,
+    keyDown,
+    keyed,
+    keyDownLimitS,
+    kind,
+    currents,
+    at,
+    stepAtHand,
+    connect,
+    stop,
+    toggleKey,
+    setKeyLine,
+    liveOf,
+    shown,
+    onKeyed,
+    rfSeen,
+    stretchOf,
+    trendOf: (q: Quantity) => sinceChange(trends.recent.get(q) ?? []),
+    driftOf: (q: Quantity) => trends.long.get(q) ?? [],
+    isFresh: (e: LiveEntry) => freshness(book.value, e, nowMs.value) === 'live',
+  }
+})

@@ -1,0 +1,74 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { quantityInfo } from '#core/quantity'
+import type { EarlierJob } from '#shared/earlierJob'
+import { jobTag } from '#shared/job'
+import { dayAndTime } from '#shared/words/runWords'
+import { showAgainst } from '#shared/words/verdictWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+/** What this set was here for before, and how it was left last. */
+const props = defineProps<{ jobs: readonly EarlierJob[] }>()
+const last = computed(() => props.jobs.find(j => j.asLeft.length > 0) ?? null)
+const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'inside') ?? [])
+</script>
+
+<template>
+  <section class="earlier" aria-label="Earlier jobs of this set">
+    <h2>Earlier jobs</h2>
+    <p v-for="e in jobs" :key="e.job.id">
+      <NuxtLink :to="`/jobs/${e.job.id}/handover`"
+        ><b class="fig">{{ jobTag(e.job.number) }}</b></NuxtLink
+      >{{ ' ' }}
+      <span class="quiet">{{
+        e.handedOverAtMs ? `handed over ${dayAndTime(e.handedOverAtMs)}` : 'still in the workshop'
+      }}</span>
+      {{ e.job.complaint }}
+    </p>
+    <template v-if="last">
+      <p class="quiet">Last as left ({{ jobTag(last.job.number) }}):</p>
+      <details :open="notInside.length > 0">
+        <summary>
+          {{ last.asLeft.length }} judged readings,
+          {{ notInside.length === 0 ? 'all within' : `${notInside.length} not within` }}
+        </summary>
+        <ul>
+          <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">
+            <StateMark :mark="l.verdict" :size="11" /> {{ l.rowTitle }},
+            {{ l.nominalHz === null ? quantityInfo(l.quantity).label.toLowerCase() : 'frequency error' }}
+            <b class="fig"
+              >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{
+                showAgainst(l, l.quantity, l.nominalHz).unit
+              }}</b
+            >
+          </li>
+        </ul>
+      </details>
+    </template>
+  </section>
+</template>
+
+<style scoped>
+.earlier {
+  border-left: 3px solid var(--accent);
+  padding: 2px 0 2px 14px;
+}
+.earlier summary {
+  min-height: 36px;
+  cursor: pointer;
+  font-weight: 600;
+}
+.earlier p {
+  margin: 3px 0;
+}
+.earlier ul {
+  list-style: none;
+  padding: 0;
+  font-size: 13.5px;
+}
+.earlier li {
+  display: flex;
+  gap: 7px;
+  align-items: center;
+}
+</style>

@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { useForm } from 'vee-validate'
+import { computed, onMounted, ref } from 'vue'
+import type { RuleSet } from '#core/rules'
+import { coversPlan } from '#core/rules'
+import { outlook, runsInto, type BlockedPeriod } from '#core/work'
+import { intakeBody, type Intake } from '#shared/job'
+import type { SheetSummary } from '#shared/sheetFile'
+import { outlookWords, runsIntoWords } from '#shared/words/benchWords'
+import type { Failure } from '~/data/failureWords'
+import ClaimEditor from './claims/ClaimEditor.vue'
+
+const props = defineProps<{
+  initial: Intake
+  ruleSets: readonly RuleSet[]
+  models: readonly SheetSummary[]
+  action: string
+  busy: boolean
+  failure: Failure | null
+  modelFixed?: boolean
+  /** days on which the bench is taken */
+  blocked?: readonly BlockedPeriod[]
+}>()
+const emit = defineEmits<{ done: [intake: Intake]; set: [sheetId: string, serial: string] }>()
+
+const { defineField, handleSubmit, errors, setFieldValue, submitCount } = useForm({
+  validationSchema: intakeBody,
+  initialValues: props.initial,
+})
+const show = { validateOnModelUpdate: false, validateOnBlur: true }
+const [owner] = defineField('owner', show)
+const [contact] = defineField('contact', show)
+const [sheetId] = defineField('sheetId', show)
+const [ruleSetId] = defineField('ruleSetId', show)
+const [serial] = defineField('serial', show)
+const [complaint] = defineField('complaint', show)
+const [claims] = defineField('claims', show)
+const [accessories] = defineField('accessories', show)
+const [boxNote] = defineField('boxNote', show)
+const [mayDo] = defineField('mayDo', show)
+const [promisedOn] = defineField('promisedOn', show)
+
+const choosable = computed(() =>
+  props.models.map(s => ({ value: s.id, title: s.model, subtitle: s.description })),
+)
+const summaryOf = (id: string) => props.models.find(m => m.id === id)
+const choices = computed(() => props.ruleSets.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
+const rules = computed(() => props.ruleSets.find(r => r.id === ruleSetId.value))
+const otherPlan = computed(
+  () =>
+    rules.value?.planId &&
+    sheetId.value &&
+    !coversPlan(rules.value.planId, summaryOf(sheetId.value)?.planId ?? rules.value.planId),
+)
+const today = new Date().toISOString().slice(0, 10)
+/** Whether the promise can be kept, while it is made. */
+const timely = computed(() => {
+  const blocked = props.blocked ?? []
+  if (promisedOn.value && !errors.value.promisedOn)
+    return outlookWords(outlook(promisedOn.value, 'intake', today, blocked))
+  const period = runsInto('intake', today, blocked)
+  return period ? runsIntoWords(period) : ''
+})
+/** At once: a focus that comes late takes the letters of another field. */
+const first = ref<{ focus: () => void } | null>(null)
+onMounted(() => first.value?.focus())
+const messages = (field: keyof Intake) =>
+  errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
+function chooseModel(id: string) {
+  const chosen = summaryOf(id)
+  if (chosen) setFieldValue('ruleSetId', chosen.defaultRuleSetId)
+}
+const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as Intake))
+</script>
+
+<template>
+  <form novalidate class="intake" @submit.prevent="submit">
+    <v-text-field ref="first" v-model="owner" label="Owner" :error-messages="messages('owner')" />
+    <v-text-field v-model="contact" label="Contact" :error-messages="messages('contact')" />
+    <v-select
+      v-model="sheetId"
+      label="Model"
+      :items="choosable"
+      :disabled="modelFixed"
+      :error-messages="messages('sheetId')"
+      @update:model-value="chooseModel"
+    />
+    <v-text-field
+      v-model="serial"
+      label="Serial number"
+      :error-messages="messages('serial')"
+      @blur="emit('set', sheetId, serial)"
+    />
+    <div class="wide">
+      <v-textarea
+        v-model="complaint"
+        label="Complaint, in the owner's words"
+        rows="3"
+        auto-grow
+        max-rows="8"
+        :error-messages="messages('complaint')"
+        hint="Enter figures below as claims, to be checked by measurement"
+        persistent-hint
+      />
+    </div>
+    <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
+    <v-text-field
+      v-model="accessories"
+      label="Accessories and seal"
+      :error-messages="messages('accessories')"
+    />
+    <v-text-field v-model="mayDo" label="Approved in advance" :error-messages="messages('mayDo')" />
+    <div class="wide">
+      <v-textarea
+        v-model="boxNote"
+        label="Note found in the packaging"
+        rows="1"
+        auto-grow
+        max-rows="6"
+        :error-messages="messages('boxNote')"
+        hint="Look through the whole package, lids too, before the work begins"
+        persistent-hint
+      />
+    </div>
+    <v-text-field
+      v-model="promisedOn"
+      label="Due date"
+      type="date"
+      :error-messages="messages('promisedOn')"
+    />
+    <v-select
+      v-model="ruleSetId"
+      label="Rule set where it will be used"
+      :items="choices"
+      :error-messages="messages('ruleSetId')"
+    />
+    <p v-if="timely" class="care wide" role="status">{{ timely }}</p>
+    <p v-if="otherPlan" class="care wide">
+      {{ rules!.name }} does not cover the channels of this set. Its limits are applied. Check your choice.
+    </p>
+    <p v-if="failure && !failure.field" class="care wide" role="alert">
+      {{ failure.words }} What you typed is still here.
+    </p>
+    <p v-if="submitCount > 0 && Object.keys(errors).length > 0" class="care wide" role="alert">
+      {{ Object.values(errors)[0] }}
+    </p>
+    <div class="wide">
+      <v-btn type="submit" variant="flat" color="primary" size="large" :loading="busy"
+        >{{ action }} <kbd>Enter</kbd></v-btn
+      ><slot />
+    </div>
+  </form>
+</template>
+
+<style scoped>
+.intake {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 16px 20px;
+  max-width: 860px;
+}
+.wide {
+  grid-column: 1 / -1;
+  margin: 0;
+}
+@media (max-width: 700px) {
+  .intake {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,147 @@
+<script setup lang="ts">
+import { STAGES, type Stage } from '#core/work'
+import type { RuleSet } from '#core/rules'
+import type { ModelSheet } from '#core/sheet'
+import { jobTag, type Job } from '#shared/job'
+import { day } from '#shared/words/runWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()
+const LABELS: Record<Stage, string> = {
+  'intake': 'Intake',
+  'inspection': 'Inspection',
+  'as-found': 'As found',
+  'findings': 'Findings',
+  'repair': 'Repair',
+  'align': 'Alignment',
+  'as-left': 'As left',
+  'soak': 'Soak test',
+  'handover': 'Handover',
+}
+</script>
+
+<template>
+  <header class="job-header">
+    <div class="tag">
+      <b>{{ jobTag(job.number) }} {{ sheet.model }}</b
+      ><span
+        >serial {{ job.serial }}, {{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date' }},
+        {{ job.owner }}</span
+      >
+    </div>
+    <nav class="stages" aria-label="Job phases">
+      <NuxtLink
+        v-for="s in STAGES"
+        :key="s"
+        prefetch-on="interaction"
+        :to="`/jobs/${job.id}/${s}`"
+        :class="{ on: stage === s }"
+        :aria-current="stage === s ? 'step' : undefined"
+      >
+        <StateMark aria-hidden="true" :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s]
+        }}<span class="sr">{{ done[s] ? 'complete' : 'open' }}</span>
+      </NuxtLink>
+    </nav>
+    <div class="rules">
+      Rule set <b>{{ rules.name }}</b><br />{{
+        rules.fromMemory ? 'unverified, check the text' : rules.source
+      }}
+    </div>
+  </header>
+</template>
+
+<style scoped>
+.job-header {
+  display: flex;
+  align-items: stretch;
+  min-height: 56px;
+  border-bottom: 1px solid var(--line2);
+  flex: none;
+}
+.tag {
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  padding: 4px 12px 4px 20px;
+  min-width: 112px;
+  flex: 1 1 0;
+}
+.tag b {
+  font-size: 16px;
+}
+.tag b,
+.tag span {
+  white-space: nowrap;
+  overflow: hidden;
+  text-overflow: ellipsis;
+}
+.tag span {
+  font-size: 12.5px;
+  color: var(--ink2);
+}
+.stages {
+  display: flex;
+  flex: 0 1 auto;
+  min-width: 0;
+  overflow-x: auto;
+  margin: 0 4px;
+}
+.stages a {
+  display: flex;
+  align-items: center;
+  gap: 5px;
+  padding: 0 8px;
+  min-height: 48px;
+  color: var(--ink2);
+  font-size: 13.5px;
+  text-decoration: none;
+  white-space: nowrap;
+}
+.stages a.on {
+  color: var(--ink);
+  font-weight: 650;
+  box-shadow: inset 0 -3px 0 var(--accent);
+}
+.rules {
+  align-self: center;
+  font-size: 12px;
+  color: var(--ink2);
+  text-align: right;
+  padding: 0 14px 0 6px;
+  line-height: 1.25;
+  flex: 0 1 auto;
+}
+.rules b {
+  color: var(--ink);
+  font-weight: 600;
+}
+@media (min-width: 701px) and (max-width: 1180px) {
+  .stages a {
+    gap: 3px;
+    padding: 0 4px;
+    font-size: 12.5px;
+  }
+  .tag {
+    min-width: 140px;
+    padding: 4px 8px 4px 12px;
+  }
+  .rules {
+    max-width: 128px;
+    padding: 0 8px 0 4px;
+  }
+}
+@media (max-width: 700px) {
+  .job-header {
+    flex-wrap: wrap;
+  }
+  .stages {
+    overflow-x: auto;
+    width: 100%;
+  }
+  .rules {
+    margin-left: 0;
+    text-align: left;
+    padding-bottom: 6px;
+  }
+}
+</style>

@@ -1,0 +1,139 @@
+<script setup lang="ts">
+import type { SetKind } from '#core/sheet'
+import { computed } from 'vue'
+import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
+import { jobTag, type Job } from '#shared/job'
+import { day, dayAndTime } from '#shared/words/runWords'
+import { timerWords } from '#shared/words/benchWords'
+import { waitWords } from '#shared/words/workWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+const props = defineProps<{
+  job: Job
+  model: string
+  kind: SetKind
+  done: Record<Stage, boolean>
+  nextStepTitle: string | null
+  waitsFor: WaitsFor | null
+  stopped: boolean
+  warmUp: WarmUp | null
+  soakEndsAtMs: number | null
+  lastEventAtMs: number | null
+  nowMs: number
+}>()
+const stage = computed<Stage>(() => STAGES.find(s => !props.done[s]) ?? 'handover')
+const timer = computed(() => timerWords(props, props.nowMs))
+const late = computed(
+  () =>
+    props.job.onBench &&
+    props.job.promisedOn !== null &&
+    props.job.promisedOn < new Date(props.nowMs).toISOString().slice(0, 10),
+)
+const WORK: Record<Stage, string> = {
+  'intake': 'complete the intake',
+  'inspection': 'first power and inspection',
+  'as-found': 'measure as found, before any adjustment',
+  'findings': 'close the findings',
+  'repair': 'repair',
+  'align': 'align',
+  'as-left': 'measure as left',
+  'soak': 'soak',
+  'handover': 'hand over',
+}
+const next = computed(() => {
+  if (!props.job.onBench) return 'handed over'
+  if (props.stopped) return 'keep it off: isolate the short'
+  if (props.waitsFor) return waitWords(props.waitsFor)
+  return stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value]
+})
+</script>
+
+<template>
+  <NuxtLink
+    class="job-row"
+    prefetch-on="interaction"
+    :to="`/jobs/${job.id}/${job.onBench ? stage : 'handover'}`"
+  >
+    <b class="fig">{{ jobTag(job.number) }}</b>
+    <span class="what"
+      ><b>{{ model }}</b> <span class="quiet">serial {{ job.serial }}</span
+      ><br /><span class="quiet">{{ job.owner }}</span></span
+    >
+    <span class="complaint">{{ job.complaint }}</span>
+    <span class="marks" :aria-label="`phase: ${stage}`"
+      ><StateMark
+        v-for="s in STAGES"
+        :key="s"
+        aria-hidden="true"
+        :mark="done[s] ? 'inside' : 'none'"
+        :size="11"
+    /></span>
+    <span class="next"
+      ><b v-if="job.onBench">{{ waitsFor ? '' : 'Next: ' }}{{ next }}</b
+      ><span v-else>{{ next }}</span
+      ><span v-if="timer" class="timer">{{ timer }}</span
+      ><br /><span class="quiet"
+        ><b v-if="late" class="late">late: </b
+        >{{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date'
+        }}{{ lastEventAtMs ? `, last entry ${dayAndTime(lastEventAtMs)}` : '' }}</span
+      ></span
+    >
+  </NuxtLink>
+</template>
+
+<style scoped>
+.job-row {
+  display: grid;
+  grid-template-columns: 84px minmax(150px, 1.1fr) minmax(160px, 1.6fr) 84px minmax(220px, 1.6fr);
+  gap: 16px;
+  align-items: center;
+  min-height: 64px;
+  padding: 10px 4px;
+  border-bottom: 1px solid var(--line);
+  color: inherit;
+  text-decoration: none;
+}
+.job-row:hover {
+  background: var(--sheet);
+}
+.job-row > b {
+  font-size: 16px;
+}
+.complaint {
+  overflow: hidden;
+  display: -webkit-box;
+  -webkit-line-clamp: 2;
+  -webkit-box-orient: vertical;
+}
+.marks {
+  display: flex;
+  flex-wrap: wrap;
+  gap: 5px;
+  width: 76px;
+}
+.quiet {
+  font-size: 13px;
+}
+.late {
+  color: var(--out);
+}
+.timer {
+  margin-left: 10px;
+  padding: 1px 8px;
+  border: 1px solid var(--edge);
+  border-radius: 10px;
+  font-size: 13px;
+  white-space: nowrap;
+}
+@media (max-width: 700px) {
+  .job-row {
+    grid-template-columns: 74px 1fr;
+    gap: 4px 10px;
+  }
+  .complaint,
+  .next,
+  .marks {
+    grid-column: 2;
+  }
+}
+</style>

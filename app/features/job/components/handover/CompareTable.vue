@@ -1,0 +1,104 @@
+<script setup lang="ts">
+import { QUANTITIES } from '#core/quantity'
+import type { ComparedCell } from '#core/run'
+import {
+  cellName,
+  compareGauge,
+  gaugeDecimals,
+  isJudged,
+  rangeWords,
+  shownCell,
+} from '#shared/words/compareGauge'
+import { differenceWords } from '#shared/words/runWords'
+import { statusWord } from '#shared/words/verdictWords'
+import ForkGauge from '~/ui/gauge/ForkGauge.vue'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
+</script>
+
+<template>
+  <table class="plain compare">
+    <thead>
+      <tr>
+        <th>Row</th>
+        <th>Quantity</th>
+        <th>As found</th>
+        <th>As left</th>
+        <th>Change</th>
+        <th>Tolerance</th>
+      </tr>
+    </thead>
+    <tbody>
+      <tr v-for="c in cells" :key="`${c.point.id}-${c.want.quantity}`">
+        <td>{{ c.point.title }}</td>
+        <td>{{ cellName(c) }}</td>
+        <td v-for="side in ['before', 'after'] as const" :key="side" class="num">
+          <template v-if="shownCell(c[side])">
+            <span class="v" :class="{ plain: !isJudged(c) }"
+              ><StateMark
+                v-if="isJudged(c)"
+                :mark="side === 'after' && stale.has(c.point.id) ? 'stale' : c[side].judgement!.verdict"
+              />{{ ' ' }}
+              <b class="fig">{{ shownCell(c[side])!.value }}&#8239;{{ shownCell(c[side])!.unit }}</b
+              >{{ ' ' }} <span class="quiet fig">{{ shownCell(c[side])!.plusMinus ?? '' }}</span></span
+            >
+            <span v-if="isJudged(c)" class="quiet word">{{
+              side === 'after' && stale.has(c.point.id) ? 'recheck' : statusWord(c[side].judgement!.verdict)
+            }}</span>
+          </template>
+          <span v-else class="quiet">not measured</span>
+        </td>
+        <td>
+          <ForkGauge
+            v-if="isJudged(c) && (c.before.latest || c.after.latest)"
+            compact
+            :values="compareGauge(c)"
+            :unit="QUANTITIES[c.want.quantity].shownUnit"
+            :decimals="gaugeDecimals(c)"
+            :mark="c.after.judgement?.verdict ?? null"
+          />
+          <span v-if="c.differences && c.differences.length > 0" class="quiet differ"
+            >not comparable: {{ c.differences.map(differenceWords).join(', ') }}</span
+          >
+        </td>
+        <td class="quiet fig">{{ rangeWords(c) }}</td>
+      </tr>
+    </tbody>
+  </table>
+</template>
+
+<style scoped>
+.compare td {
+  padding-top: 6px;
+  padding-bottom: 6px;
+  vertical-align: middle;
+}
+.v {
+  display: flex;
+  align-items: center;
+  gap: 7px;
+  white-space: nowrap;
+}
+.num .quiet {
+  font-size: 12px;
+}
+.num .word {
+  display: block;
+  padding-left: 21px;
+  line-height: 1.1;
+}
+.v.plain {
+  padding-left: 21px;
+}
+.v b {
+  font-weight: 600;
+}
+.differ {
+  font-size: 12.5px;
+  display: block;
+}
+td.quiet {
+  font-size: 12.5px;
+}
+</style>

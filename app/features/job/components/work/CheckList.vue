@@ -1,0 +1,150 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ITEM_STATES, type ItemInspected } from '#core/run'
+import type { InspectedItem } from '#core/work'
+import { ITEM_STATE_WORDS } from '#shared/words/workWords'
+import type { NewWorkEvent } from '../../logic/useEventForm'
+
+/** What is looked at, item by item: one press says how it is, words come with it where they are needed. */
+const props = defineProps<{ items: readonly InspectedItem[] }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
+const notes = ref<Record<string, string>>({})
+
+function say(item: InspectedItem, state: ItemInspected['state']) {
+  emit('send', {
+    kind: 'item-inspected',
+    itemId: item.item.id,
+    state,
+    text: notes.value[item.item.id] ?? item.last?.text ?? '',
+  })
+}
+function keepNote(item: InspectedItem) {
+  const text = notes.value[item.item.id]
+  if (item.last && text !== undefined && text !== item.last.text)
+    emit('send', { kind: 'item-inspected', itemId: item.item.id, state: item.last.state, text })
+}
+function restFine() {
+  for (const i of props.items.filter(x => x.last === null)) say(i, 'fine')
+}
+</script>
+
+<template>
+  <section aria-label="Inspection">
+    <div class="top">
+      <h2>Inspection</h2>
+      <span class="quiet">{{ items.filter(i => i.last).length }} of {{ items.length }} checked</span
+      ><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">Mark the rest OK</v-btn>
+    </div>
+    <ol class="list">
+      <li v-for="i in items" :key="i.item.id" :data-item="i.item.id" :data-state="i.last?.state ?? 'open'">
+        <div>
+          <b>{{ i.item.lookFor }}</b><br /><span class="quiet"
+            >{{ i.item.good }}. Bad: {{ i.item.bad
+            }}{{ i.item.needsConsent ? '. Treatment needs the owner\u2019s consent' : '' }}</span
+          >
+        </div>
+        <div class="states" role="group" :aria-label="i.item.lookFor">
+          <button
+            v-for="s in ITEM_STATES"
+            :key="s"
+            type="button"
+            :aria-pressed="i.last?.state === s"
+            :class="{ on: i.last?.state === s }"
+            @click="say(i, s)"
+          >
+            {{ ITEM_STATE_WORDS[s] }}
+          </button>
+        </div>
+        <input
+          v-if="i.last && i.last.state !== 'fine'"
+          :value="notes[i.item.id] ?? i.last.text"
+          :aria-label="`note on ${i.item.lookFor}`"
+          placeholder="finding or work done"
+          maxlength="2000"
+          @input="notes[i.item.id] = ($event.target as HTMLInputElement).value"
+          @change="keepNote(i)"
+        />
+        <div v-if="i.last && i.last.state !== 'fine'" class="photos"><slot :item="i.item" /></div>
+      </li>
+    </ol>
+  </section>
+</template>
+
+<style scoped>
+.top {
+  display: flex;
+  gap: 16px;
+  align-items: baseline;
+  margin-top: 22px;
+}
+.top h2 {
+  margin: 0;
+}
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 6px 0 0;
+  border-top: 1px solid var(--line2);
+}
+.list li {
+  display: grid;
+  grid-template-columns: minmax(0, 1fr) auto;
+  gap: 2px 20px;
+  align-items: center;
+  padding: 7px 0;
+  border-bottom: 1px solid var(--line);
+  line-height: 1.3;
+}
+.quiet {
+  font-size: 13px;
+}
+.states {
+  display: flex;
+}
+.states button {
+  font: inherit;
+  font-size: 14px;
+  min-width: 82px;
+  min-height: 44px;
+  border: 1px solid var(--edge);
+  border-left-width: 0;
+  background: var(--paper);
+  color: var(--ink2);
+  cursor: pointer;
+}
+.states button:first-child {
+  border-left-width: 1px;
+  border-radius: 6px 0 0 6px;
+}
+.states button:last-child {
+  border-radius: 0 6px 6px 0;
+}
+.states button.on {
+  background: var(--accent);
+  border-color: var(--accent);
+  color: var(--paper);
+  font-weight: 650;
+}
+input,
+.photos {
+  grid-column: 1 / -1;
+}
+input {
+  min-height: 40px;
+  font: inherit;
+  padding: 0 10px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+@media (max-width: 760px) {
+  .list li {
+    grid-template-columns: 1fr;
+  }
+  .states button {
+    flex: 1;
+    min-width: 0;
+  }
+}
+</style>

@@ -1,0 +1,24 @@
+<script setup lang="ts">
+import { defineAsyncComponent, ref } from 'vue'
+import type { NewWorkEvent } from '../../logic/useEventForm'
+
+/**
+ * An adjuster that is not on the sheet was turned, or the twin of the one that was meant: what depends on it
+ * is measured again.
+ */
+defineProps<{ wrong?: (field: string) => string | undefined }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
+/** Seldom needed: its fields come when they are asked for. */
+const OtherTurnedDialog = defineAsyncComponent(() => import('./OtherTurnedDialog.vue'))
+const open = ref(false)
+</script>
+
+<template>
+  <v-btn v-bind="$attrs" @click="open = true">Log other adjustment…</v-btn>
+  <OtherTurnedDialog
+    v-if="open"
+    :wrong="wrong"
+    @send="(event, kept) => emit('send', event, kept)"
+    @close="open = false"
+  />
+</template>

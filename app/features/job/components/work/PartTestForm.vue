@@ -1,0 +1,128 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { HEATS } from '#core/run'
+import type { NewWorkEvent } from '../../logic/useEventForm'
+
+/**
+ * DC rejects, RF accepts: both are asked, neither is forced. The set, the meter and its scale stay for the
+ * next part of the drawer.
+ */
+defineProps<{ wrong: (field: string) => string | undefined }>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
+const ofPart = () => ({
+  part: '',
+  boughtAt: '',
+  dcGain: '',
+  rf: '',
+  falls: null as boolean | null,
+  heat: null as (typeof HEATS)[number] | null,
+})
+const form = ref(ofPart())
+const place = ref({ gainFrom: '', gainTo: '', reference: '4', testSet: '', meter: '', scale: '' })
+const FALLS = [
+  { value: null, title: 'not tested' },
+  { value: false, title: 'steady' },
+  { value: true, title: 'falls' },
+]
+const HEAT = [{ value: null, title: 'not checked' }, ...HEATS.map(h => ({ value: h, title: h }))]
+
+/** An empty field is "not tested"; what is no number is refused by the shared check. */
+const numberOf = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')))
+function send() {
+  const { part, boughtAt, dcGain, rf, falls, heat } = form.value
+  const { gainFrom, gainTo, reference, testSet, meter, scale } = place.value
+  const rfPowerW = numberOf(rf)
+  const withRf =
+    rfPowerW === null ? { rfReferenceW: null } : { rfReferenceW: numberOf(reference), testSet, meter, scale }
+  emit(
+    'send',
+    {
+      kind: 'part-tested',
+      part,
+      boughtAt,
+      dcGain: numberOf(dcGain),
+      gainFrom: numberOf(gainFrom),
+      gainTo: numberOf(gainTo),
+      rfPowerW,
+      ...withRf,
+      fallsWhileKeyed: falls,
+      heat,
+      text: '',
+    },
+    () => {
+      form.value = ofPart()
+    },
+  )
+}
+</script>
+
+<template>
+  <div class="test-form">
+    <v-text-field
+      v-model="form.part"
+      label="Part"
+      placeholder="2SC1969, drawer 3"
+      :error-messages="wrong('part')"
+    />
+    <v-text-field v-model="form.boughtAt" label="Bought from" />
+    <v-text-field
+      v-model="form.dcGain"
+      label="DC gain"
+      inputmode="decimal"
+      :error-messages="wrong('dcGain')"
+    />
+    <div class="pair">
+      <v-text-field
+        v-model="place.gainFrom"
+        label="Its type, from"
+        inputmode="decimal"
+        :error-messages="wrong('gainFrom')"
+      />
+      <v-text-field v-model="place.gainTo" label="to" inputmode="decimal" :error-messages="wrong('gainTo')" />
+    </div>
+    <v-text-field
+      v-model="form.rf"
+      label="RF power in test set"
+      suffix="W"
+      inputmode="decimal"
+      :error-messages="wrong('rfPowerW')"
+    />
+    <v-text-field
+      v-model="place.reference"
+      label="Reference power"
+      suffix="W"
+      inputmode="decimal"
+      :error-messages="wrong('rfReferenceW')"
+    />
+    <v-select v-model="form.falls" label="5 s keyed" :items="FALLS" />
+    <v-select v-model="form.heat" label="Case temperature" :items="HEAT" />
+    <v-text-field
+      v-model="place.testSet"
+      label="Test set"
+      placeholder="the workshop’s Osmund 40A"
+      :error-messages="wrong('testSet')"
+    />
+    <v-text-field v-model="place.meter" label="Meter" :error-messages="wrong('meter')" />
+    <v-text-field v-model="place.scale" label="Scale" placeholder="5 W" :error-messages="wrong('scale')" />
+    <v-btn size="large" :disabled="form.part.trim() === ''" @click="send">Add</v-btn>
+  </div>
+</template>
+
+<style scoped>
+.test-form {
+  display: grid;
+  grid-template-columns: repeat(4, minmax(0, 1fr));
+  gap: 10px;
+  align-items: start;
+}
+.pair {
+  display: grid;
+  grid-template-columns: 1fr 1fr;
+  gap: 6px;
+}
+@media (max-width: 760px) {
+  .test-form {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

@@ -1,0 +1,164 @@
+<script setup lang="ts">
+import { ref } from 'vue'
+import { ANSWERS, WAITS_FOR } from '#core/run'
+import type { Question, Wait } from '#core/work'
+import { day, dayAndTime } from '#shared/words/runWords'
+import { ANSWER_WORDS, WAIT_WORDS } from '#shared/words/workWords'
+import type { NewWorkEvent } from '../../logic/useEventForm'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+/** Questions to the owner with price and consequence, and what else the job waits for. */
+defineProps<{
+  questions: readonly Question[]
+  waits: readonly Wait[]
+  wrong: (field: string) => string | undefined
+}>()
+const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
+const question = ref({ text: '', price: '', consequence: '' })
+const answers = ref<Record<string, string>>({})
+const wait = ref<{ waitsFor: (typeof WAITS_FOR)[number]; text: string; untilDay: string }>({
+  waitsFor: 'parts',
+  text: '',
+  untilDay: '',
+})
+
+function ask() {
+  emit('send', { kind: 'question-asked', ...question.value }, () => {
+    question.value = { text: '', price: '', consequence: '' }
+  })
+}
+function begin() {
+  emit('send', { kind: 'wait-begun', ...wait.value, untilDay: wait.value.untilDay || null }, () => {
+    wait.value = { ...wait.value, text: '', untilDay: '' }
+  })
+}
+</script>
+
+<template>
+  <section aria-label="Questions and holds">
+    <h2>Questions and holds</h2>
+    <p v-if="questions.length + waits.length === 0" class="quiet">No open questions. Nothing on hold.</p>
+    <ul class="list">
+      <li v-for="q in questions" :key="q.asked.id">
+        <StateMark aria-hidden="true" :mark="q.answered ? 'inside' : 'cannot-tell'" :size="12" />
+        <div>
+          <b>{{ q.asked.text }}</b>{{ ' ' }}
+          <span class="quiet"
+            >{{ [q.asked.price, q.asked.consequence].filter(Boolean).join('; ') }}, asked
+            {{ dayAndTime(q.asked.atMs) }}</span
+          ><br />
+          <span v-if="q.answered"
+            >{{ ANSWER_WORDS[q.answered.answer] }}{{ q.answered.text ? `: ${q.answered.text}` : '' }}
+            <span class="quiet">{{ dayAndTime(q.answered.atMs) }}</span></span
+          >
+          <span v-else class="answer"
+            ><input
+              v-model="answers[q.asked.id]"
+              aria-label="the owner's words"
+              placeholder="the owner&rsquo;s words"
+            /><v-btn
+              v-for="a in ANSWERS"
+              :key="a"
+              @click="
+                emit('send', {
+                  kind: 'question-answered',
+                  questionId: q.asked.id,
+                  answer: a,
+                  text: answers[q.asked.id] ?? '',
+                })
+              "
+              >{{ ANSWER_WORDS[a] }}</v-btn
+            ></span
+          >
+        </div>
+      </li>
+      <li v-for="w in waits" :key="w.begun.id">
+        <StateMark aria-hidden="true" :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
+        <div>
+          Waiting for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>{{ ' ' }}
+          <span class="quiet"
+            >since {{ dayAndTime(w.begun.atMs)
+            }}{{ w.begun.untilDay ? `, expected ${day(w.begun.untilDay)}` : ''
+            }}{{ w.ended ? `, received ${dayAndTime(w.ended.atMs)}` : '' }}</span
+          >
+          <v-btn
+            v-if="!w.ended"
+            class="ml-3"
+            @click="emit('send', { kind: 'wait-ended', waitId: w.begun.id, text: '' })"
+            >Mark as received</v-btn
+          >
+        </div>
+      </li>
+    </ul>
+    <div class="entry">
+      <v-text-field
+        v-model="question.text"
+        label="Ask the owner"
+        :error-messages="wrong('text')"
+      /><v-text-field v-model="question.price" label="Price" /><v-text-field
+        v-model="question.consequence"
+        label="If declined"
+        placeholder="the frequency stays 300 Hz low"
+      />
+      <v-btn size="large" :disabled="question.text.trim() === ''" @click="ask">Ask</v-btn>
+    </div>
+    <div class="entry">
+      <v-text-field v-model="wait.text" label="Waiting for" placeholder="crystal 13.045 625 MHz" /><v-select
+        v-model="wait.waitsFor"
+        label="From"
+        :items="WAITS_FOR.map(w => ({ value: w, title: WAIT_WORDS[w] }))"
+      /><v-text-field
+        v-model="wait.untilDay"
+        label="Expected"
+        type="date"
+        :error-messages="wrong('untilDay')"
+      />
+      <v-btn size="large" :disabled="wait.text.trim() === ''" @click="begin">Put on hold</v-btn>
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.list {
+  list-style: none;
+  padding: 0;
+  margin: 4px 0 10px;
+}
+.list li {
+  display: flex;
+  gap: 10px;
+  padding: 5px 0;
+}
+.list :deep(.state-mark) {
+  margin-top: 5px;
+  flex: none;
+}
+.answer {
+  display: flex;
+  gap: 8px;
+  flex-wrap: wrap;
+  padding-top: 4px;
+}
+input {
+  min-height: 40px;
+  min-width: 240px;
+  font: inherit;
+  padding: 0 10px;
+  border: 1px solid var(--edge);
+  border-radius: 6px;
+  background: var(--sheet);
+  color: var(--ink);
+}
+.entry {
+  display: grid;
+  grid-template-columns: 2fr 1fr 1.4fr 104px;
+  gap: 10px;
+  align-items: start;
+  margin-top: 10px;
+}
+@media (max-width: 760px) {
+  .entry {
+    grid-template-columns: 1fr;
+  }
+}
+</style>

@@ -1,0 +1,85 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { groupDigits, showErrorHz, showPlain } from '#core/quantity'
+import type { SoakLog } from '#core/work'
+import { clockTime } from '#shared/words/runWords'
+import { durationWords } from '#shared/words/workWords'
+import StateMark from '~/ui/gauge/StateMark.vue'
+
+/** Readings while a soak runs: a short key-down every ten minutes, against the first. */
+const props = defineProps<{ log: SoakLog; nowMs: number; title: string; cautions: string }>()
+const emit = defineEmits<{ take: []; type: [] }>()
+const due = computed(() => props.log.nextDueMs <= props.nowMs)
+const first = computed(() => props.log.readings[0] ?? null)
+const drift = (hz: number | null) =>
+  hz === null || first.value?.carrierHz == null
+    ? ''
+    : `${showErrorHz(hz - first.value.carrierHz, null).value} Hz`
+</script>
+
+<template>
+  <div class="log">
+    <h2>
+      Log <span class="quiet">{{ title }}, keyed 5 s on {{ cautions }}</span>
+    </h2>
+    <p :class="{ due }" role="status">
+      {{ due ? 'A reading is due.' : `Next reading in ${durationWords(log.nextDueMs - nowMs)}.` }}
+    </p>
+    <slot />
+    <div class="acts">
+      <v-btn
+        size="large"
+        :variant="due ? 'flat' : undefined"
+        :color="due ? 'primary' : undefined"
+        @click="emit('take')"
+        >Log now</v-btn
+      ><v-btn size="large" @click="emit('type')">Type</v-btn>
+    </div>
+    <table v-if="log.readings.length > 0" class="plain">
+      <thead>
+        <tr>
+          <th>Time</th>
+          <th>Power</th>
+          <th>Frequency, relative to the first</th>
+        </tr>
+      </thead>
+      <tbody>
+        <tr v-for="r in log.readings" :key="r.atMs">
+          <td class="fig">{{ clockTime(r.atMs) }}</td>
+          <td class="fig">{{ r.powerW === null ? '\u2013' : showPlain(r.powerW, 'powerW') }}</td>
+          <td class="fig">{{ drift(r.carrierHz) }}</td>
+        </tr>
+      </tbody>
+    </table>
+    <p v-if="log.dropDb !== null">
+      <StateMark aria-hidden="true" :mark="log.fades ? 'below' : 'inside'" :size="12" />
+      {{ groupDigits(log.dropDb, 2, true) }} dB since the first{{
+        log.fades ? ', power down more than 0.5 dB: fault' : ', within 0.5 dB'
+      }}<template v-if="log.driftHz !== null">; drift {{ groupDigits(log.driftHz, 0, true) }} Hz</template>
+    </p>
+  </div>
+</template>
+
+<style scoped>
+.log {
+  margin-top: 18px;
+}
+h2 {
+  margin: 0;
+}
+h2 .quiet {
+  font-weight: 400;
+  font-size: 13px;
+}
+.acts {
+  display: flex;
+  gap: 12px;
+  margin: 6px 0 10px;
+}
+.due {
+  font-weight: 600;
+}
+table {
+  max-width: 520px;
+}
+</style>

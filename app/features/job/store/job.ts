@@ -1,0 +1,213 @@
+import { defineStore } from 'pinia'
+import { v4 as uuid, v5 as uuidOf } from 'uuid'
+import { computed, ref, shallowRef } from 'vue'
+import { settleClaim } from '#core/claims'
+import { jobSheet, validEvents, type JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import { jobState } from '#core/work'
+import type { HandoverIssue } from '#shared/handoverIssue'
+import type { Job, JobChange, JobPatch } from '#shared/job'
+import type { RunPlace } from '#shared/jobLive'
+import { failureOf, type Failure } from '~/data/failureWords'
+import { loadSnapshot, saveSnapshot } from '~/data/outboxDb'
+import { useOutboxStore } from '~/data/outbox'
+import type { KeyedSpan } from '~/features/align/logic/keyedSpans'
+import { useRulesStore } from '~/features/rules/store/rules'
+import { useSheetsStore } from '~/features/sheet/store/sheets'
+
+type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
+
+/** After what is on the screen; not every browser knows when it is idle. */
+const whenIdle = (work: () => void) =>
+  typeof requestIdleCallback === 'undefined'
+    ? setTimeout(work, 300)
+    : requestIdleCallback(work, { timeout: 1500 })
+
+/** The job that is open: its events, and everything that follows from them, computed. */
+export const useJobStore = defineStore('job', () => {
+  const outbox = useOutboxStore()
+  const rulesStore = useRulesStore()
+  const job = shallowRef<Job | null>(null)
+  const stored = shallowRef<JobEvent[]>([])
+  const issues = shallowRef<HandoverIssue[]>([])
+  const loading = ref(false)
+  const failure = ref<Failure | null>(null)
+  /** true: shown from this browser's memory, because the server did not answer */
+  const fromMemory = ref(false)
+
+  const base = shallowRef<ModelSheet | null>(null)
+  /** everything that was entered, also what was struck out */
+  const entered = computed<JobEvent[]>(() => {
+    const known = new Set(stored.value.map(e => e.id))
+    return [
+      ...stored.value,
+      ...outbox.entries
+        .filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id))
+        .map(e => e.event),
+    ]
+  })
+  const events = computed(() => validEvents(entered.value))
+  const sheet = computed(() =>
+    job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null,
+  )
+  const rules = computed(() => (job.value ? rulesStore.of(job.value.ruleSetId) : null))
+  const state = computed(() =>
+    sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null,
+  )
+  const run = computed(() => state.value?.run ?? null)
+  const asFound = computed(() => state.value?.asFound ?? [])
+  const asLeft = computed(() => state.value?.asLeft ?? [])
+  const compared = computed(() => state.value?.compared ?? [])
+  const reminders = computed(() => state.value?.reminders ?? [])
+  const items = computed(() => state.value?.items ?? [])
+  const claims = computed(() =>
+    (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value, state.value?.claimContext)),
+  )
+  const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
+  const keptChallenges = computed(() => events.value.filter(e => e.kind === 'challenge-kept'))
+  const done = computed(() => state.value?.done ?? null)
+
+  outbox.onSent((jobId, event) => {
+    if (jobId !== job.value?.id) return
+    if (!stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
+    // Only now has the server frozen it.
+    if (event.kind === 'handed-over') void loadIssues()
+  })
+
+  async function open(id: string) {
+    if (job.value?.id !== id) {
+      job.value = null
+      stored.value = []
+      issues.value = []
+    }
+    loading.value = true
+    failure.value = null
+    const asked = $fetch<{ job: Job; events: JobEvent[]; sheet: ModelSheet }>(`/api/jobs/${id}`, {
+      retry: 0,
+      timeout: 8000,
+    })
+    try {
+      const [answer] = await Promise.all([asked, outbox.reload(), rulesStore.load()])
+      base.value = useSheetsStore().keep(answer.sheet)
+      job.value = answer.job
+      stored.value = answer.events
+      fromMemory.value = false
+      // Nobody waits for it: first the screen, then the memory of this browser.
+      whenIdle(() => void saveSnapshot(answer.job, answer.events, answer.sheet))
+      void outbox.flush()
+    } catch (error) {
+      await openFromMemory(id, failureOf(error))
+    } finally {
+      loading.value = false
+    }
+  }
+
+  async function openFromMemory(id: string, why: Failure) {
+    const snapshot = why.passing ? await loadSnapshot(id) : null
+    failure.value = why
+    if (!snapshot) return
+    base.value = snapshot.sheet
+    job.value = snapshot.job
+    stored.value = snapshot.events
+    fromMemory.value = true
+    setTimeout(() => {
+      if (fromMemory.value && job.value?.id === id) void open(id)
+    }, 3000)
+  }
+
+  /** Keeps an event; resolved means that it survives a closed browser. */
+  async function append(event: WithoutId<JobEvent>): Promise<void> {
+    if (!job.value) return
+    const whole = { ...event, id: uuid(), atMs: Date.now() } as JobEvent
+    await outbox.append(job.value.id, whole)
+    if (base.value) await saveSnapshot(job.value, stored.value, base.value)
+  }
+
+  /** An entry that another screen of this job kept. */
+  function takeNews(event: JobEvent) {
+    if (job.value && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
+    if (event.kind === 'handed-over') void loadIssues()
+  }
+  /** One key-down by the clock of the gateway: every screen that saw it makes the same id. */
+  async function keepKeyed(span: KeyedSpan, stepId: string | null) {
+    if (!job.value) return
+    const [fromMs, untilMs] = [Math.round(span.fromMs), Math.round(span.untilMs)]
+    const event: JobEvent = {
+      kind: 'keyed',
+      id: uuidOf(`keyed ${fromMs}`, job.value.id),
+      atMs: untilMs,
+      stepId,
+      lengthS: (untilMs - fromMs) / 1000,
+    }
+    if (!entered.value.some(e => e.id === event.id)) await outbox.append(job.value.id, event)
+  }
+  /** Tells other screens of this run where this one is; nobody waits for it. */
+  function tellPlace(place: RunPlace) {
+    if (job.value)
+      void $fetch(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place, retry: 0 }).catch(
+        () => {},
+      )
+  }
+
+  /** What was handed over so far; without an answer the list stays as it was. */
+  async function loadIssues() {
+    if (job.value)
+      issues.value = await $fetch<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`, {
+        retry: 0,
+        timeout: 8000,
+      }).catch(() => issues.value)
+  }
+
+  /** @returns the failure, or null when it was stored */
+  async function change(patch: JobChange, version: number): Promise<Failure | null> {
+    try {
+      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, {
+        method: 'PATCH',
+        body: { ...patch, version } satisfies JobPatch,
+        retry: 0,
+      })
+      return null
+    } catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  /** The job as the server has it now, beside what is open here; null without an answer. */
+  async function peek(): Promise<Job | null> {
+    return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(
+      answer => answer.job,
+      () => null,
+    )
+  }
+
+  return {
+    job,
+    base,
+    events,
+    entered,
+    sheet,
+    rules,
+    run,
+    asFound,
+    asLeft,
+    compared,
+    reminders,
+    items,
+    claims,
+    keptChallenges,
+    handedOver,
+    done,
+    loading,
+    failure,
+    fromMemory,
+    issues,
+    open,
+    append,
+    takeNews,
+    keepKeyed,
+    tellPlace,
+    loadIssues,
+    change,
+    peek,
+  }
+})

@@ -1,0 +1,89 @@
+import { defineStore } from 'pinia'
+import { v4 as uuid } from 'uuid'
+import { ref, shallowRef } from 'vue'
+import type { JobEvent } from '#core/run'
+import type { BenchOrder, JobSummary } from '#shared/bench'
+import type { EarlierJob } from '#shared/earlierJob'
+import type { Intake, Job } from '#shared/job'
+import { failureOf, type Failure } from '~/data/failureWords'
+
+/** The jobs of the workshop as the bench page lists them. */
+export const useJobsStore = defineStore('jobs', () => {
+  const items = shallowRef<JobSummary[] | null>(null)
+  const failure = ref<Failure | null>(null)
+  const earlier = shallowRef<EarlierJob[]>([])
+  // One id per attempt to start a job: a second press after a lost answer must not make a second job.
+  let attemptId = uuid()
+
+  async function load() {
+    try {
+      items.value = await $fetch<JobSummary[]>('/api/jobs', { retry: 0, timeout: 8000 })
+      failure.value = null
+    } catch (error) {
+      failure.value = failureOf(error)
+    }
+  }
+
+  /** Earlier jobs of a set; a failure here must not hold up an intake, it only says that nothing is known. */
+  async function lookUpSet(sheetId: string, serial: string, except: string | null = null) {
+    if (serial.trim() === '') return (earlier.value = [])
+    const found = await $fetch<EarlierJob[]>('/api/jobs/earlier', {
+      query: { sheetId, serial },
+      retry: 0,
+      timeout: 5000,
+    }).catch(() => [])
+    earlier.value = found.filter(e => e.job.id !== except)
+  }
+
+  /** @returns the job, or the failure */
+  async function start(intake: Intake): Promise<Job | Failure> {
+    try {
+      const job = await $fetch<Job>('/api/jobs', {
+        method: 'POST',
+        body: { ...intake, id: attemptId },
+        retry: 0,
+      })
+      attemptId = uuid()
+      return job
+    } catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  /** Shown at once, kept at once; without an answer the old order comes back. */
+  async function place(order: BenchOrder) {
+    const at = new Map(order.map((o, i) => [o.id, { bench: o.bench ?? null, place: i + 1 }]))
+    const moved = (items.value ?? []).map(i =>
+      at.has(i.job.id) ? { ...i, job: { ...i.job, ...at.get(i.job.id)! } } : i,
+    )
+    items.value = moved.sort(
+      (a, b) => (at.get(a.job.id)?.place ?? Infinity) - (at.get(b.job.id)?.place ?? Infinity),
+    )
+    await $fetch('/api/jobs/order', { method: 'PUT', body: { order }, retry: 0 }).catch(() => load())
+  }
+
+  async function switchOn(jobId: string) {
+    await $fetch(`/api/jobs/${jobId}/events`, {
+      method: 'POST',
+      body: { kind: 'warm-up-begun', id: uuid(), atMs: Date.now() },
+      retry: 0,
+    }).catch(error => {
+      failure.value = failureOf(error)
+    })
+    await load()
+  }
+
+  /** An event of a job that is not open. @returns whether it is kept */
+  async function append(jobId: string, event: JobEvent): Promise<boolean> {
+    try {
+      await $fetch(`/api/jobs/${jobId}/events`, { method: 'POST', body: event, retry: 1 })
+      failure.value = null
+      return true
+    } catch (error) {
+      failure.value = failureOf(error)
+      return false
+    }
+  }
+
+  return { items, failure, earlier, load, lookUpSet, start, place, switchOn, append }
+})

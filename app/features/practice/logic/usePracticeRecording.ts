@@ -1,0 +1,45 @@
+import { ref } from 'vue'
+import { writeSigmf } from '#core/recording'
+import { failureOf } from '~/data/failureWords'
+
+/**
+ * The dongle of the practice bench: two seconds of what the simulated set sends, as the pair of files that
+ * any receiver writes.
+ */
+export function usePracticeRecording() {
+  const recording = ref(false)
+  const failure = ref<string | null>(null)
+
+  async function record(): Promise<File[] | null> {
+    recording.value = true
+    failure.value = null
+    try {
+      const response = await $fetch.raw<ArrayBuffer>('/api/practice/recording', {
+        responseType: 'arrayBuffer',
+        retry: 0,
+      })
+      const pairs = new Float32Array(response._data!)
+      const count = pairs.length / 2
+      const made = writeSigmf({
+        i: Float32Array.from({ length: count }, (_, k) => pairs[2 * k]!),
+        q: Float32Array.from({ length: count }, (_, k) => pairs[2 * k + 1]!),
+        sampleRateHz: Number(response.headers.get('x-rate-hz')),
+        centreHz: Number(response.headers.get('x-centre-hz')),
+        description: 'simulated set, recorded by a dongle',
+        annotations: [],
+      })
+      const name = `practice-${new Date().toISOString().slice(11, 19).replaceAll(':', '')}`
+      return [
+        new File([made.meta], `${name}.sigmf-meta`),
+        new File([made.data as BlobPart], `${name}.sigmf-data`),
+      ]
+    } catch (error) {
+      failure.value = failureOf(error).words
+      return null
+    } finally {
+      recording.value = false
+    }
+  }
+
+  return { recording, failure, record }
+}

@@ -1,0 +1,59 @@
+import { defineStore } from 'pinia'
+import { computed, shallowRef } from 'vue'
+import { RULE_SETS, type RuleSet } from '#core/rules'
+import type { SchoolChoices } from '#core/sheet'
+import { toRuleSet, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
+import { failureOf, type Failure } from '~/data/failureWords'
+
+const REMEMBERED = 'diapason.rule-sets'
+
+/**
+ * Every rule set: those that ship with Diapason and those of this shop, remembered for when the server does
+ * not answer.
+ */
+export const useRulesStore = defineStore('rules', () => {
+  const own = shallowRef<OwnRuleSet[]>([])
+  const all = computed<readonly RuleSet[]>(() => [...RULE_SETS, ...own.value.map(toRuleSet)])
+  const of = (id: string) => all.value.find(r => r.id === id) ?? null
+
+  async function load() {
+    try {
+      own.value = await $fetch<OwnRuleSet[]>('/api/rule-sets', { retry: 0, timeout: 8000 })
+      localStorage.setItem(REMEMBERED, JSON.stringify(own.value))
+    } catch {
+      if (own.value.length === 0)
+        own.value = JSON.parse(localStorage.getItem(REMEMBERED) ?? '[]') as OwnRuleSet[]
+    }
+  }
+
+  /** @param set null = a new one */
+  async function keep(set: OwnRuleSet | null, body: RuleSetBody): Promise<Failure | null> {
+    try {
+      if (set)
+        await $fetch(`/api/rule-sets/${set.id}`, {
+          method: 'PUT',
+          body: { ...body, version: set.version },
+          retry: 0,
+        })
+      else await $fetch('/api/rule-sets', { method: 'POST', body, retry: 0 })
+      await load()
+      return null
+    } catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  const schools = shallowRef<SchoolChoices>({})
+  const loadSchools = async () =>
+    (schools.value = await $fetch<SchoolChoices>('/api/schools', { retry: 0, timeout: 8000 }).catch(
+      () => schools.value,
+    ))
+  const chooseSchool = async (id: string, optionId: string) =>
+    (schools.value = await $fetch<SchoolChoices>(`/api/schools/${id}`, {
+      method: 'PUT',
+      body: { optionId },
+      retry: 0,
+    }).catch(() => schools.value))
+
+  return { own, all, of, load, keep, schools, loadSchools, chooseSchool }
+})

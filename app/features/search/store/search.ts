@@ -1,0 +1,68 @@
+import { defineStore } from 'pinia'
+import { v4 as uuid } from 'uuid'
+import { ref, shallowRef } from 'vue'
+import type { FoundJob, ModelHistory, SavedQuery, SavedView, SearchResult } from '#shared/search'
+import { failureOf, type Failure } from '~/data/failureWords'
+
+export const EMPTY_QUERY: SavedQuery = { words: '', sheetId: '', state: 'any', causeId: '' }
+
+/** Everything that came over the bench: found as one types, seen against its model. */
+export const useSearchStore = defineStore('search', () => {
+  const found = shallowRef<readonly FoundJob[] | null>(null)
+  const next = ref<number | null>(null)
+  const amongNewest = ref<number | null>(null)
+  const failure = ref<Failure | null>(null)
+  const views = shallowRef<SavedView[]>([])
+  let asked = 0
+
+  /**
+   * Only the latest question is answered: an answer that comes late belongs to words that are no longer
+   * there.
+   */
+  async function ask(query: SavedQuery, before: number | null = null) {
+    const mine = ++asked
+    try {
+      const result = await $fetch<SearchResult>('/api/search', {
+        query: { ...query, ...(before === null ? {} : { before }) },
+        retry: 0,
+        timeout: 8000,
+      })
+      if (mine !== asked) return
+      found.value = before === null ? result.jobs : [...(found.value ?? []), ...result.jobs]
+      next.value = result.next
+      amongNewest.value = result.amongNewest
+      failure.value = null
+    } catch (error) {
+      if (mine === asked) failure.value = failureOf(error)
+    }
+  }
+
+  const loadViews = async () =>
+    (views.value = await $fetch<SavedView[]>('/api/search/views', { retry: 0, timeout: 8000 }).catch(
+      () => views.value,
+    ))
+
+  async function keepView(name: string, query: SavedQuery): Promise<Failure | null> {
+    try {
+      await $fetch('/api/search/views', { method: 'POST', body: { id: uuid(), name, query }, retry: 0 })
+      await loadViews()
+      return null
+    } catch (error) {
+      return failureOf(error)
+    }
+  }
+
+  async function dropView(id: string) {
+    await $fetch(`/api/search/views/${id}`, { method: 'DELETE', retry: 0 }).catch(() => undefined)
+    await loadViews()
+  }
+
+  const historyOf = (sheetId: string, jobId: string | null) =>
+    $fetch<ModelHistory>(`/api/models/${sheetId}/history`, {
+      query: jobId ? { job: jobId } : {},
+      retry: 0,
+      timeout: 8000,
+    }).catch(() => null)
+
+  return { found, next, amongNewest, failure, views, ask, loadViews, keepView, dropView, historyOf }
+})

@@ -1,0 +1,178 @@
+<script setup lang="ts">
+import { computed, onMounted, ref } from 'vue'
+import { useToneSource, type ToneSetting } from '../logic/useToneSource'
+
+/**
+ * Tones from the sound card for the microphone socket, in volts once the output was set against a
+ * millivoltmeter.
+ */
+const { playing, play, silence } = useToneSource()
+const REMEMBERED = 'tone-full-scale-v'
+const KINDS = [
+  { value: 'one', title: 'One tone' },
+  { value: 'two', title: 'Two tones, 700 and 1900 Hz' },
+]
+const LEVELS_MV = [1, 3, 10, 30, 100]
+const STEPS_HZ = [300, 600, 1000, 1250, 2500, 3000]
+const kind = ref<'one' | 'two'>('one')
+const hz = ref('1000')
+const levelMv = ref('30')
+const measuredMv = ref('')
+const fullScaleV = ref<number | null>(null)
+const tooLoud = ref(false)
+const TEST_SHARE = 0.1
+const setting = computed<ToneSetting | null>(() => {
+  const [f, v] = [Number(hz.value), Number(levelMv.value.replace(',', '.')) / 1000]
+  return f > 0 && f < 20_000 && v > 0
+    ? { hz: kind.value === 'two' ? [700, 1900] : [f], levelV: fullScaleV.value === null ? Math.min(1, v) : v }
+    : null
+})
+
+function toggle() {
+  if (playing.value) silence()
+  else start()
+}
+function start() {
+  if (setting.value) tooLoud.value = !play(setting.value, fullScaleV.value)
+}
+function step(part: { hz?: number; mv?: number }) {
+  if (part.hz) hz.value = String(part.hz)
+  if (part.mv) levelMv.value = String(part.mv)
+  if (playing.value) start()
+}
+/** A tenth of full scale is played; what the millivoltmeter shows then sets everything. */
+function calibrate() {
+  if (!playing.value) return play({ hz: [1000], levelV: TEST_SHARE }, null)
+  const mv = Number(measuredMv.value.replace(',', '.'))
+  if (!(mv > 0)) return
+  fullScaleV.value = mv / 1000 / TEST_SHARE
+  localStorage.setItem(REMEMBERED, String(fullScaleV.value))
+  silence()
+}
+onMounted(() => {
+  const kept = Number(localStorage.getItem(REMEMBERED))
+  fullScaleV.value = kept > 0 ? kept : null
+})
+</script>
+
+<template>
+  <section class="source" aria-label="Audio source">
+    <h2>Audio source</h2>
+    <p class="quiet">Connect to the microphone socket, with the set's own wiring. Usual level: 30 mV.</p>
+    <div class="fields">
+      <v-select v-model="kind" label="Signal" :items="KINDS" @update:model-value="playing && start()" />
+      <v-text-field
+        v-model="hz"
+        label="Tone, Hz"
+        inputmode="decimal"
+        :disabled="kind === 'two'"
+        @change="playing && start()"
+      />
+      <v-text-field
+        v-model="levelMv"
+        :label="fullScaleV === null ? 'Level, not calibrated' : 'Level, mV rms'"
+        inputmode="decimal"
+        :disabled="fullScaleV === null"
+        @change="playing && start()"
+      />
+      <v-btn
+        size="large"
+        :variant="playing ? 'flat' : 'outlined'"
+        :color="playing ? 'primary' : undefined"
+        :aria-pressed="playing !== null"
+        :disabled="!setting || fullScaleV === null"
+        @click="toggle"
+        >{{ playing ? 'Stop' : 'Play' }}</v-btn
+      >
+    </div>
+    <p class="steps">
+      <span class="quiet">Frequency</span
+      ><button
+        v-for="f in STEPS_HZ"
+        :key="f"
+        type="button"
+        :class="{ on: hz === String(f) }"
+        @click="step({ hz: f })"
+      >
+        {{ f }}</button
+      ><span class="quiet">Level, mV</span
+      ><button
+        v-for="v in LEVELS_MV"
+        :key="v"
+        type="button"
+        :class="{ on: levelMv === String(v) }"
+        @click="step({ mv: v })"
+      >
+        {{ v }}
+      </button>
+    </p>
+    <p v-if="tooLoud" class="care" role="alert">
+      The sound card reaches {{ ((fullScaleV ?? 1) * 1000).toFixed(0) }} mV at most.
+    </p>
+    <div class="cal">
+      <b>{{
+        fullScaleV === null ? 'Calibrate output...' : `Full scale is ${(fullScaleV * 1000).toFixed(0)} mV`
+      }}</b><span class="quiet"
+        >Set the volume of the computer to maximum and leave it there. Connect the load, then:</span
+      >
+      <v-btn @click="calibrate">{{ playing ? 'Save calibration' : 'Play the test tone' }}</v-btn><v-text-field
+        v-if="playing"
+        v-model="measuredMv"
+        label="Millivoltmeter reads, mV rms"
+        inputmode="decimal"
+      />
+    </div>
+  </section>
+</template>
+
+<style scoped>
+.source {
+  border-top: 1px solid var(--line2);
+  margin-top: 20px;
+  padding-top: 10px;
+}
+h2 {
+  margin: 0;
+}
+.fields {
+  display: grid;
+  grid-template-columns: 1.4fr 1fr 1fr 120px;
+  gap: 12px;
+  margin-top: 8px;
+}
+.steps {
+  display: flex;
+  gap: 8px;
+  align-items: center;
+  flex-wrap: wrap;
+}
+.steps button {
+  min-width: 52px;
+  min-height: 44px;
+  font: inherit;
+  background: none;
+  color: var(--ink);
+  border: 1px solid var(--line2);
+  border-radius: 6px;
+  cursor: pointer;
+}
+.steps button.on {
+  border-color: var(--accent);
+  font-weight: 650;
+}
+.cal {
+  display: flex;
+  gap: 14px;
+  align-items: center;
+  flex-wrap: wrap;
+  font-size: 14px;
+}
+.cal .v-text-field {
+  max-width: 260px;
+}
+@media (max-width: 700px) {
+  .fields {
+    grid-template-columns: 1fr 1fr;
+  }
+}
+</style>

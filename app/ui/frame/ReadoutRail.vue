@@ -1,0 +1,171 @@
+<script setup lang="ts">
+import { computed } from 'vue'
+import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity } from '#core/quantity'
+import type { HeatView, KeyDownView } from '#core/run'
+import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
+import type { LiveLink } from '#shared/live'
+import KeyDownClock from '../gauge/KeyDownClock.vue'
+import { clockTime } from '#shared/words/runWords'
+
+type BestReading = { entry: LiveEntry; freshness: Freshness } | null
+const props = defineProps<{
+  shown: (q: Quantity) => BestReading
+  clock: KeyDownView
+  warmth: HeatView
+  links: readonly LiveLink[]
+  connected: boolean
+  started: boolean
+}>()
+
+const placed = (place: string) => QUANTITY_NAMES.filter(q => quantityInfo(q).rail?.place === place)
+/** Always there when an instrument reads them, so that the eye finds them in one place. */
+const FIRST = placed('first')
+const DEVIATION = placed('deviation')
+const DEPTH = placed('depth')
+const THEN = placed('then')
+/** Shown only while they have a value; the reference only while there is no carrier to look at. */
+const NOW_AND_THEN = placed('when-read')
+
+const reads = (q: Quantity) => props.shown(q)?.entry.status === 'ok'
+/** One place for the modulation, whichever there is. */
+const rail = computed(() => [
+  ...FIRST,
+  ...(DEPTH.some(reads) && !DEVIATION.some(reads) ? DEPTH : DEVIATION),
+  ...THEN,
+  ...NOW_AND_THEN.filter(q => reads(q) && !(q === 'referenceHz' && reads('carrierHz'))),
+])
+const cells = computed(() =>
+  rail.value.flatMap(quantity => {
+    const best = props.shown(quantity)
+    if (!best) return []
+    const { entry, freshness } = best
+    const text =
+      entry.status === 'ok' && entry.value !== null
+        ? showMeasured({ value: entry.value, standardUncertainty: entry.standardUncertainty }, quantity)
+        : null
+    return [
+      {
+        quantity,
+        label: quantityInfo(quantity).rail?.label ?? quantityInfo(quantity).label,
+        receivedAtMs: entry.receivedAtMs,
+        stale: freshness === 'stale',
+        value: text?.value ?? '\u2013',
+        unit:
+          text?.unit ??
+          ({ 'no-signal': 'no signal', 'overload': 'overload', 'garbled': 'garbled', 'ok': '' } as const)[
+            entry.status
+          ],
+        plusMinus: text?.plusMinus ?? '',
+        since: freshness === 'stale' ? clockTime(entry.receivedAtMs) : '',
+      },
+    ]
+  }),
+)
+const silent = computed(() => props.links.filter(l => l.state !== 'live'))
+</script>
+
+<template>
+  <footer class="rail frame-rail" aria-label="Live readings" tabindex="0">
+    <KeyDownClock :view="clock" :warmth="warmth" />
+    <div
+      v-for="c in cells"
+      :key="c.quantity"
+      class="ro"
+      :class="{ stale: c.stale }"
+      :data-quantity="c.quantity"
+      :data-received-at="c.receivedAtMs"
+    >
+      <span>{{ c.label }}{{ c.stale ? `, last read ${c.since}` : '' }}</span>
+      <div>
+        <b class="fig">{{ c.value }}</b> <i>{{ c.unit }}</i>
+      </div>
+      <i class="pm fig">{{ c.stale ? 'not updating' : c.plusMinus }}</i>
+    </div>
+    <div v-if="cells.length === 0" class="ro empty">
+      <span>Live readings</span>
+      <div>
+        {{
+          !started
+            ? 'Connecting\u2026'
+            : !connected
+              ? 'Instruments offline. Type the readings.'
+              : 'No instrument connected. Add one under Instruments.'
+        }}
+      </div>
+    </div>
+    <div
+      v-if="silent.length > 0 || (started && !connected && cells.length > 0)"
+      class="ro trouble"
+      role="status"
+    >
+      <span v-for="l in silent" :key="l.instrumentId"
+        ><b>{{ l.instrument }}</b> not answering since
+        {{ new Date(l.sinceMs).toLocaleTimeString('en-GB') }}</span
+      >
+      <span v-if="!connected">Instruments offline</span>
+    </div>
+  </footer>
+</template>
+
+<style scoped>
+.rail {
+  display: flex;
+  align-items: stretch;
+  background: var(--sheet);
+  border-top: 1px solid var(--line2);
+  height: 76px;
+  overflow-x: auto;
+  overflow-y: hidden;
+}
+.ro {
+  padding: 8px 14px 0;
+  border-left: 1px solid var(--line);
+  white-space: nowrap;
+}
+.ro span {
+  font-size: 12px;
+  color: var(--ink2);
+  display: block;
+}
+.ro b {
+  font-size: 20px;
+  font-weight: 550;
+  letter-spacing: -0.02em;
+}
+.ro i {
+  font-style: normal;
+  font-size: 13px;
+  color: var(--ink2);
+}
+.ro .pm {
+  display: block;
+  font-size: 11.5px;
+  line-height: 1;
+}
+.ro.stale b {
+  color: var(--ink2);
+  text-decoration: line-through;
+  text-decoration-thickness: 1px;
+}
+.ro.empty {
+  align-self: center;
+  padding: 0 16px;
+}
+.ro.trouble {
+  align-self: stretch;
+  display: flex;
+  flex-direction: column;
+  justify-content: center;
+  padding: 0 14px;
+  border-left: 4px dashed var(--out);
+}
+.ro.trouble span {
+  color: var(--ink);
+  font-size: 12.5px;
+}
+.ro.trouble b {
+  font-size: 12.5px;
+  font-weight: 650;
+  letter-spacing: 0;
+}
+</style>
