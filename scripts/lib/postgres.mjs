@@ -8,7 +8,9 @@ import {
   readdirSync,
   rmSync,
   writeFileSync,
+  chmodSync,
   chownSync,
+  statSync,
   openSync,
   closeSync,
 } from 'node:fs'
@@ -28,6 +30,13 @@ function binFolder() {
     : []
   const newest = versions.sort((a, b) => Number(b) - Number(a))[0]
   return newest ? join(LIB, newest, 'bin') : null
+}
+
+/** The programs of the version that made a cluster, where they are installed; else the newest. */
+function binFor(data) {
+  const made = join(data, 'PG_VERSION')
+  const own = existsSync(made) ? join(LIB, readFileSync(made, 'utf8').trim(), 'bin') : null
+  return own && existsSync(join(own, 'initdb')) ? own : binFolder()
 }
 
 /** Debian's PostgreSQL server, installed without the cluster that its package would start on port 5432. */
@@ -78,8 +87,8 @@ function runAsServer(command, args, options = {}) {
  */
 export async function startCluster(folder, { throwAway = false } = {}) {
   await ensurePostgres()
-  const bin = binFolder()
   const data = join(folder, 'pg')
+  const bin = binFor(data)
   mkdirSync(folder, { recursive: true })
   await initialise(bin, folder, data)
   await stopLeftover(bin, data)
@@ -106,11 +115,24 @@ export async function startCluster(folder, { throwAway = false } = {}) {
   }
 }
 
-/** initdb writes its own mark last: a folder without it is a half-made cluster and holds nothing. */
+/**
+ * A database that is there is never removed. A cluster that initdb was making when it was stopped holds
+ * nothing, and `pg.making` says so; a folder `pg` without any mark (copied alone, say) is a whole cluster and
+ * is taken over; anything else at that place is refused.
+ */
 async function initialise(bin, folder, data) {
-  const mark = join(folder, 'pg.made')
-  if (existsSync(mark) && existsSync(join(data, 'PG_VERSION'))) return
-  rmSync(data, { recursive: true, force: true })
+  const making = join(folder, 'pg.making')
+  if (existsSync(making)) rmSync(data, { recursive: true, force: true })
+  if (existsSync(join(data, 'PG_VERSION'))) {
+    refuseOtherVersion(bin, data)
+    return ownWhole(data)
+  }
+  if (existsSync(data) && readdirSync(data).length > 0)
+    throw new Error(
+      `${data} holds files, and no PostgreSQL cluster. Nothing was changed. ` +
+        'Move the folder away, or set DIAPASON_DATA to another one.',
+    )
+  writeFileSync(making, new Date().toISOString())
   mkdirSync(data, { recursive: true, mode: 0o700 })
   own(data)
   await runAsServer(join(bin, 'initdb'), [
@@ -123,15 +145,27 @@ async function initialise(bin, folder, data) {
     '--locale=C.UTF-8',
     '--no-instructions',
   ])
-  writeFileSync(mark, new Date().toISOString())
+  rmSync(making)
+}
+
+/** A server of another major version cannot read it, and must not try. */
+function refuseOtherVersion(bin, data) {
+  const version = readFileSync(join(data, 'PG_VERSION'), 'utf8').trim()
+  const installed = bin.split('/').at(-2)
+  if (version !== installed)
+    throw new Error(
+      `The database in ${data} was made by PostgreSQL ${version}; PostgreSQL ${installed} is installed. ` +
+        `Nothing was changed. Install PostgreSQL ${version} as well, or restore a dump of it.`,
+    )
 }
 
 /** A server that outlived a killed launcher is stopped; a stale pid file is taken over by the new server. */
 async function stopLeftover(bin, data) {
   const pidFile = join(data, 'postmaster.pid')
   if (!existsSync(pidFile)) return
-  const pid = Number(readFileSync(pidFile, 'utf8').split('\n')[0])
-  if (!isPostgres(pid)) return rmSync(pidFile, { force: true })
+  const [pid, folder] = readFileSync(pidFile, 'utf8').split('\n')
+  // A copy of a folder whose server runs on names that server: it is not ours to stop.
+  if (folder !== data || !isPostgres(Number(pid))) return rmSync(pidFile, { force: true })
   await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', '-t', '20', 'stop'], {
     allowFailure: true,
   })
@@ -155,6 +189,13 @@ function pgCtl(bin, args) {
       code === 0 ? resolve() : reject(new Error(`PostgreSQL did not start; see ${args[3]}`)),
     )
   })
+}
+
+/** A copy made by root belongs to root, and the server would refuse it. */
+async function ownWhole(data) {
+  chmodSync(data, 0o700)
+  if (isRoot() && statSync(data).uid === 0)
+    await run('chown', ['-R', 'postgres:postgres', data], { quiet: true })
 }
 
 function own(path) {

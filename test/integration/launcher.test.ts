@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -8,9 +8,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 const folder = mkdtempSync(join(tmpdir(), 'diapason-launch-'))
 const started: ChildProcess[] = []
 
-function demo() {
-  const child = spawn(process.execPath, ['scripts/demo.mjs'], {
-    env: { ...process.env, DIAPASON_DATA: folder, PORT: '0' },
+function demo(script = 'scripts/demo.mjs', where = folder) {
+  const child = spawn(process.execPath, [script], {
+    env: { ...process.env, DIAPASON_DATA: where, PORT: '0' },
   })
   started.push(child)
   let said = ''
@@ -41,9 +41,10 @@ const jobs = async (address: string) =>
   ((await (await fetch(`${address}/api/jobs`)).json()) as unknown[]).length
 
 beforeAll(() => {
-  // A cluster that was killed while it was being made: no mark, half its files.
+  // A cluster that was killed while it was being made: half its files.
   mkdirSync(join(folder, 'pg'), { recursive: true })
   writeFileSync(join(folder, 'pg', 'PG_VERSION'), '15')
+  writeFileSync(join(folder, 'pg.making'), '2026-11-27')
 })
 afterAll(async () => {
   for (const child of started.filter(c => c.exitCode === null && c.signalCode === null)) {
@@ -108,4 +109,28 @@ describe('npm run demo', () => {
     again.child.kill('SIGINT')
     expect(await again.ended).toBe(0)
   }, 240_000)
+
+  it('comes up with every job from a copy of the database folder alone', async () => {
+    const copy = mkdtempSync(join(tmpdir(), 'diapason-copy-'))
+    cpSync(join(folder, 'pg'), join(copy, 'pg'), { recursive: true })
+    const again = demo('scripts/start.mjs', copy)
+    expect(await jobs(await again.ready())).toBe(10)
+    again.child.kill('SIGINT')
+    expect(await again.ended).toBe(0)
+    rmSync(copy, { recursive: true, force: true })
+  }, 120_000)
+
+  it.each([
+    ['PG_VERSION', '9', /made by PostgreSQL 9; PostgreSQL \d+ is installed\. Nothing was changed/],
+    ['letters.txt', 'mine', /holds files, and no PostgreSQL cluster\. Nothing was changed/],
+  ])('never touches a folder that is not its own: %s', async (name, content, words) => {
+    const other = mkdtempSync(join(tmpdir(), 'diapason-other-'))
+    mkdirSync(join(other, 'pg'))
+    writeFileSync(join(other, 'pg', name), content)
+    const refused = demo('scripts/start.mjs', other)
+    expect(await refused.ended).toBe(1)
+    expect(refused.said()).toMatch(words)
+    expect(readFileSync(join(other, 'pg', name), 'utf8')).toBe(content)
+    rmSync(other, { recursive: true, force: true })
+  })
 })
