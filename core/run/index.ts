@@ -55,6 +55,18 @@ export {
   type KeyDownView,
   type Rest,
 } from './keyDown'
+// Which guide fits a step
+export {
+  balanceView,
+  lastCode,
+  menuEntry,
+  menuGoal,
+  originalCode,
+  seeksPeak,
+  settingTarget,
+  type BalanceView,
+  type SettingTarget,
+} from './coach'
 // While a core is turned
 export {
   NEW_GUIDE,

@@ -56,11 +56,11 @@ const c = props.coach
       @take="code => emit('takeCode', code)"
     />
     <BalanceCoach
-      v-if="c.rounds.value"
-      :passes="c.rounds.value.passes"
-      :move="c.balance.value"
+      v-if="c.balance.value"
+      :passes="c.balance.value.rounds.passes"
+      :move="c.balance.value.next"
       :coils="balanceCoils(state.step)"
-      :limit-db="c.limitDb.value"
+      :limit-db="c.balance.value.limitDb"
       :titles="state.step.points.map(p => p.title)"
     />
     <PeakCoach

@@ -1,22 +1,25 @@
 import { computed, ref, shallowRef, watch } from 'vue'
-import { HEX_BYTE, type Accuracy, type Quantity } from '#core/quantity'
+import type { Accuracy, Quantity } from '#core/quantity'
 import {
   NEW_SETTING,
-  balanceMove,
-  bandRounds,
+  balanceView,
   driftLimit,
   driftSamples,
   isFrequencyStep,
   isReadable,
+  menuEntry,
+  menuGoal,
   menuReadings,
+  originalCode,
   peakKey,
   peakLevel,
   peakQuantities,
+  seeksPeak,
   settingAdvice,
   settingScale,
   settingStep,
+  settingTarget,
   warmGate,
-  type CoilTurns,
   type JobEvent,
   type RfSeen,
   type RowState,
@@ -27,18 +30,12 @@ import {
 import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '#core/sheet'
 import { channelHz } from '#core/rules'
 import { onSinceMs, warmMinutes } from '#core/work'
-import { menuGoal, originalCode } from './menuGoal'
 import type { LiveEntry } from '~/features/instruments/logic/liveBook'
 import type { TrendPoint } from './trends'
 import { usePeakGuide } from './usePeakGuide'
 
-/** Rounds that say something of how the coils stand now; earlier ones were another evening. */
-const MAX_ROUNDS = 5
 /** Of a set that nobody said was switched on, so much is looked at [ms]. */
 const WATCHED_MS = 3_600_000
-/** Roles whose place is found by a maximum or a dip, not by a number. */
-const PEAKED_ROLES = ['coil', 'trap', 'tank', 'preselector']
-
 export interface CoachParts {
   readonly sheet: () => ModelSheet
   readonly run: () => RunState
@@ -88,49 +85,19 @@ export function useAlignCoach(parts: CoachParts) {
     peaked.value ? (meaningful(peaked.value.quantity)?.value ?? null) : null,
   )
   const peak = usePeakGuide(needle, () => shownValue.value)
-  const peakable = computed(
-    () =>
-      peaked.value !== null &&
-      state().step.criterion?.kind !== 'spread' &&
-      (state().step.criterion?.kind === 'peak' || adjusters.value.some(a => PEAKED_ROLES.includes(a.role))),
-  )
+  const peakable = computed(() => peaked.value !== null && seeksPeak(state().step, adjusters.value))
 
   // For equal power over the band
-  const rounds = computed(() => {
-    const all = bandRounds(sheet(), state().step, run().history)
-    return all && { ...all, passes: all.passes.slice(-MAX_ROUNDS) }
+  const balance = computed(() => {
+    const { step, criterion } = state()
+    return criterion?.limitDb === undefined
+      ? null
+      : balanceView(sheet(), step, run().history, criterion.limitDb)
   })
-  const moves = computed(() => {
-    const made: CoilTurns[] = []
-    const { passes, halfBand } = rounds.value ?? { passes: [], halfBand: 0 }
-    for (let i = 0; i < passes.length - 1; i++)
-      made.push(
-        balanceMove(passes.slice(0, i + 1), made, halfBand, limitDb.value)?.turns ?? { first: 0, second: 0 },
-      )
-    return made
-  })
-  const limitDb = computed(() =>
-    state().step.criterion?.kind === 'spread' ? state().criterion!.limitDb : 0.5,
-  )
-  const balance = computed(() =>
-    rounds.value ? balanceMove(rounds.value.passes, moves.value, rounds.value.halfBand, limitDb.value) : null,
-  )
 
   // For a number
   const setting = shallowRef(NEW_SETTING)
-  const target = computed(() => {
-    const { window } = want().requirement
-    if (
-      !window ||
-      window.low === null ||
-      window.high === null ||
-      state().step.criterion ||
-      adjusters.value.length === 0 ||
-      adjusters.value.every(a => a.kind === 'menu-value')
-    )
-      return null
-    return { low: window.low, high: window.high, aim: window.aim ?? (window.low + window.high) / 2 }
-  })
+  const target = computed(() => settingTarget(state().step, want(), adjusters.value))
   watch(
     () => meaningful(want().want.quantity)?.receivedAtMs ?? null,
     () => {
@@ -171,28 +138,18 @@ export function useAlignCoach(parts: CoachParts) {
   )
 
   // For a menu
-  const entries = computed(() => adjusters.value.filter(a => a.kind === 'menu-value'))
   const menu = computed(() => {
+    const entry = menuEntry(state().step, want(), adjusters.value)
+    if (!entry) return null
+    const { designator, format } = entry
     const { point, want: wanted, requirement } = want()
-    if (
-      entries.value.length === 0 ||
-      !point.wants.some(w => w.quantity === 'menuCode') ||
-      wanted.quantity === 'menuCode'
-    )
-      return null
-    const format = point.wants.find(w => w.quantity === 'menuCode')!.menu ?? HEX_BYTE
-    const index = Math.min(
-      entries.value.length - 1,
-      state().step.points.findIndex(p => p.id === point.id),
-    )
-    const entry = entries.value[Math.max(0, index)]!
     return {
-      entry: entry.designator,
+      entry: designator,
       readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity),
       goal: menuGoal(requirement, parts.accuracy(), format),
       format,
       quantity: wanted.quantity,
-      original: originalCode(parts.asFound(), entry.designator),
+      original: originalCode(parts.asFound(), designator),
     }
   })
 
@@ -233,9 +190,7 @@ export function useAlignCoach(parts: CoachParts) {
     choices,
     choosePeak: (q: string) => (chosen.value = q),
     shownValue,
-    rounds,
     balance,
-    limitDb,
     advice,
     menu,
     gate,

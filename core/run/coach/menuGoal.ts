@@ -1,5 +1,8 @@
-import { HEX_BYTE, errorBound, type Accuracy, type MenuFormat } from '#core/quantity'
-import type { Requirement, MenuGoal, RowState, RunState } from '#core/run'
+import { HEX_BYTE, errorBound, type Accuracy, type MenuFormat } from '../../quantity'
+import type { Requirement } from '../judgeReading'
+import type { RowState } from '../matrixState'
+import type { MenuGoal } from '../menu'
+import type { RunState } from '../runState'
 
 /** Of an instrument that is not known [ratio]. */
 const UNKNOWN_BOUND = 0.05

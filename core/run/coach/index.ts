@@ -1,0 +1,9 @@
+export {
+  balanceView,
+  menuEntry,
+  seeksPeak,
+  settingTarget,
+  type BalanceView,
+  type SettingTarget,
+} from './guideFor'
+export { lastCode, menuGoal, originalCode } from './menuGoal'
