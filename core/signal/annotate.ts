@@ -5,7 +5,10 @@ const HALF_CHANNEL_HZ = 5000
 
 const percent = (v: number) => `${(100 * v).toFixed(1)} %`
 
-/** What was found in a recording, as annotations of it. */
+/**
+ * What was found in a recording, as annotations of it.
+ * @returns in samples from the beginning and hertz from zero, as SigMF wants them; empty when nothing was
+ */
 export function annotationsOf(m: Measurement): Annotation[] {
   const count = Math.round(m.durationS * m.sampleRateHz)
   const centre = m.carrier?.frequencyHz ?? m.ssb?.suppressedCarrierHz ?? m.carrier?.offsetHz ?? null

@@ -18,7 +18,7 @@ export type {
 // What it means
 export { annotationsOf } from './annotate'
 export { judgeSignal, type JudgedReading, type JudgedSignal, type SignalFinding } from './judge/judgeSignal'
-export { neighbourShare, signalReadings, worstNeighbour, type SignalReading } from './judge/readings'
+export { adjacentShare, signalReadings, worstAdjacent, type SignalReading } from './judge/readings'
 // Two tones against each other
 export { beatOf, type Beat } from './audio/beat'
 export { audioFigures } from './audio/audioFigures'

@@ -18,7 +18,13 @@ const MIN_SAMPLES = 256
  * Memory: the channel at 64 to 128 kS/s, 32 bytes a sample while it is turned and its envelope read, at most
  * 8 million of them (256 MB; 60 s at 2 MS/s take 130 MB), the spectrum and one block of 65 536 samples; a
  * longer recording is measured in its beginning only, and says so.
+ * @param recording complex or real samples, read block by block; full scale is 1
+ * @param options what is known beforehand: nominal frequency, tone, mode, channel width, carrier power [W]
+ * @param progress told the share done, asked whether to stop
+ * @returns figures in SI, null where one cannot be made; uncertainties are one standard deviation; notes and
+ * limits say what bounds a figure
  * @throws {CoreError} bad-recording (samples that are no numbers, too few of them, a cancel)
+ * Source: the parts name theirs. Range and coverage: docs/formats, table of `npm run coverage`.
  */
 export async function measureRecording(
   recording: Recording,

@@ -1,6 +1,6 @@
 import { J0_ZEROS } from '#core/numeric/bessel'
 import { groupDigits } from '#core/quantity'
-import { neighbourShare, type Measurement } from '#core/signal'
+import { adjacentShare, type Measurement } from '#core/signal'
 
 /** One figure beside the readings, as text. */
 export interface FigureLine {
@@ -100,7 +100,7 @@ function amLines(m: Measurement, carrierW: number | null): FigureLine[] {
 function wattmeterLine(m: Measurement, carrierW: number | null): FigureLine[] {
   if (carrierW === null || !m.am) return []
   const { meanToCarrier, unmodulated } = m.am
-  const outside = neighbourShare(m)
+  const outside = adjacentShare(m)
   const meanW = carrierW * meanToCarrier * (1 + (unmodulated?.carrierShift ?? 0)) ** 2
   const inside = outside === null ? '' : `; ${(meanW * (1 - outside)).toFixed(2)} W of it inside the channel`
   const shift = unmodulated ? '' : '; carrier shift not included'

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { audioRecording, recordingOf } from '../../../test/fixtures/signals'
 import { bandChannel } from '../../rules'
-import { DEFAULT_OPTIONS, measureRecording, worstNeighbour, type MeasureOptions } from '../../signal'
+import { DEFAULT_OPTIONS, measureRecording, worstAdjacent, type MeasureOptions } from '../../signal'
 import {
   act,
   advance,
@@ -74,7 +74,7 @@ describe('AM', () => {
     const mean = truth.emission.kind === 'am' ? truth.values.depthNegativeRatio! : 0
     expect(Math.abs(m.am!.depthNegative - mean)).toBeLessThan(0.005)
     if (!fault) expect(Math.abs(m.am!.depthPositive - truth.values.depthPositiveRatio!)).toBeLessThan(0.005)
-    if (fault) expect(Math.abs(worstNeighbour(m)!.dbc - truth.values.adjacentDbc!)).toBeLessThan(0.5)
+    if (fault) expect(Math.abs(worstAdjacent(m)!.dbc - truth.values.adjacentDbc!)).toBeLessThan(0.5)
   })
 })
 

@@ -25,7 +25,7 @@ export interface SettingTarget {
   readonly aim: number
 }
 
-/** @returns null when the step has a criterion of its own, nothing to turn, or no window closed at both ends */
+/** @returns null when the step has a criterion of its own, nothing to turn, or no window with two ends */
 export function settingTarget(
   { criterion }: Step,
   { requirement: { window } }: MeasurandState,

@@ -18,6 +18,9 @@ const SINAD_FROM_HZ = 20
  * Everything about amplitude modulation (C01 to C05). With a steady tone that explains it the envelope is
  * averaged over its cycles, so that crest and trough carry no noise; anything else, and a tone with hum
  * beside it, is judged by the waveform as it was sent.
+ * @param input channel about the carrier at 0 Hz, its envelope, noise and what is known of carrier and tone
+ * @returns depths as ratios, 1 = the carrier doubled or gone; powers in dBFS; null where one has no meaning
+ * Limits: beyond 100 % down the envelope folds back; the phase of the carrier tells where (drawnEnvelope).
  */
 export function amFigures(input: AmInput): AmResult {
   const { modulated, toneHz, hum } = input

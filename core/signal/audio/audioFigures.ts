@@ -18,6 +18,10 @@ const MIN_SNR_DB = 3
 /**
  * One tone of sound: fundamental, distortion, noise (TIA-603 usage, from memory). SINAD over the whole band
  * is from 20 Hz to half the sample rate; THD is of the fundamental (THD-F), harmonics two to ten.
+ * @param x sound, full scale 1
+ * @param rateHz its samples a second
+ * @param saidHz the tone that was fed in; null = the strongest is taken for it
+ * @returns levels in dB and ratios, with uncertainties; null where there is no tone to refer to
  */
 export function audioFigures(
   x: Float64Array,

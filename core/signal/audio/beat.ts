@@ -25,7 +25,8 @@ function isHarmonic(hz: number, ofHz: number, binHz: number, powerRatio: number)
 
 /**
  * The two strongest tones of a piece of sound and their difference (C22): 2 s tell it to 0.1 Hz.
- * @param x sound, some seconds
+ * @param x sound, some seconds, in any unit
+ * @param rateHz its samples a second
  * @returns null when fewer than two tones stand out
  */
 export function beatOf(x: Float64Array, rateHz: number): Beat | null {

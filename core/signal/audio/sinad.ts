@@ -24,7 +24,11 @@ export function middleOf(x: Float64Array): Float64Array {
   return x.subarray(from, from + MAX_AVERAGED)
 }
 
-/** Takes a tone out of a series by its own line, and its mean as well. */
+/**
+ * Takes a tone out of a series by its own line, and its mean as well.
+ * @param toneHz to within a bin of the transform; the line is closed in upon from there
+ * @returns the rest, as long as x, and the power of the tone in the square of the unit of x
+ */
 export function withoutTone(x: Float64Array, rateHz: number, toneHz: number): ToneApart {
   const window = hann(x.length)
   const { re, im } = lineAt(x, null, window.values, window.sum, toneHz / rateHz)

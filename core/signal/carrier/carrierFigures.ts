@@ -137,7 +137,14 @@ export function derotate(series: Series, track: PhaseTrack): Series {
   return series
 }
 
-/** The figures as they are shown: absolute where the recording was tuned to something known. */
+/**
+ * The figures as they are shown: absolute where the recording was tuned to something known.
+ * @param channelHz middle of the channel against that of the recording
+ * @param centreHz what the recording was tuned to; null = only offsets are known
+ * @param nominalHz what the set should be on; null = no error is said
+ * @param power of the carrier, full scale = 1
+ * @param referencePpm of the receiver's reference; null = unknown, and the uncertainty is that of the line
+ */
 export function carrierFigures(
   carrier: CarrierInChannel,
   channelHz: number,

@@ -59,6 +59,9 @@ export function meanFrequency(hz: Float64Array): number {
 /**
  * Everything about frequency modulation (C12 to C14), from the cycle of its tone; anything else, and a tone
  * with hum, by its waveform.
+ * @param input channel about the carrier, its noise, and the tone as far as it is known
+ * @returns deviations in hertz from the mean frequency; null where noise leaves none to tell
+ * Limits: audio up to FM_AUDIO_HZ counts.
  */
 export function fmFigures(input: FmInput): FmResult {
   const { series, hz, toneHz, isNominal, hum } = input

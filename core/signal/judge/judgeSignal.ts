@@ -10,7 +10,7 @@ import {
   type RuleSet,
 } from '../../rules'
 import type { Measurement } from '../measurement'
-import { LINE_DB, neighbourShare, signalReadings, type SignalReading } from './readings'
+import { LINE_DB, adjacentShare, signalReadings, type SignalReading } from './readings'
 
 /** A reading with what a rule set says of it. */
 export interface JudgedReading extends SignalReading {
@@ -47,12 +47,17 @@ const SHORT = 0.005
 /** Expanded uncertainty over standard uncertainty. */
 const COVERAGE = 2
 /** Power in the neighbours that is worth a word. */
-const NEIGHBOUR_SHARE = 0.001
+const MAX_ADJACENT_SHARE = 0.001
 
 /**
  * A measurement against a rule set: every reading with its limit, and what must be said first.
- * @param carrierW bare carrier [W], for limits that are absolute powers; null = not known, and they are not
- * judged
+ * @param m figures in SI; what is null is not judged
+ * @param rules legal limits are judged with a guard band, workshop targets by plain acceptance
+ * @param carrierW unmodulated carrier [W], for limits that are absolute powers; null = not known, and they
+ * are not judged
+ * @returns readings with their judgement, and findings: shape, limits, what lies beside; noise of the
+ * receiver and strangers never break a limit
+ * Source: guard band with the expanded uncertainty, JCGM 106 (from memory).
  */
 export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | null): JudgedSignal {
   if (!m.signalPresent)
@@ -80,7 +85,7 @@ export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | n
   const findings = [
     ...ofShape(m),
     ...ofLimits(readings.filter(r => !(r.quantity === 'depthNegativeRatio' && isOver(m)))),
-    ...ofNeighbours(m, rules, carrierW),
+    ...ofAdjacent(m, rules, carrierW),
   ]
   return { readings, findings: findings.length > 0 ? findings : [{ kind: 'clean' }], mode, channel }
 }
@@ -135,8 +140,8 @@ function ofLimits(readings: readonly JudgedReading[]): SignalFinding[] {
   ]
 }
 
-function ofNeighbours(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
-  const share = neighbourShare(m)
+function ofAdjacent(m: Measurement, rules: RuleSet, carrierW: number | null): SignalFinding[] {
+  const share = adjacentShare(m)
   const mask = m.spectrum?.mask
   return [
     ...(mask?.pass === false
@@ -150,7 +155,7 @@ function ofNeighbours(m: Measurement, rules: RuleSet, carrierW: number | null): 
         ]
       : []),
     ...adjacentPower(m, rules, carrierW),
-    ...(share !== null && share > NEIGHBOUR_SHARE ? [{ kind: 'neighbours' as const, share }] : []),
+    ...(share !== null && share > MAX_ADJACENT_SHARE ? [{ kind: 'neighbours' as const, share }] : []),
   ]
 }
 

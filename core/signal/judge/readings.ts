@@ -25,9 +25,10 @@ export const LINE_DB = 0.3
 /**
  * The figures of a recording that a job can keep. Depth is that against the unmodulated carrier where the
  * recording holds it or its level was given, else against the mean envelope (definitions of the product).
+ * @returns one for each quantity that was measured, in SI with its standard uncertainty; bounds stay bounds
  */
 export function signalReadings(m: Measurement): SignalReading[] {
-  const worst = worstNeighbour(m)
+  const worst = worstAdjacent(m)
   return [
     ...reading(
       'carrierHz',
@@ -95,10 +96,11 @@ function sidebandReadings({ ssb, uncertainty, limitedBy }: Measurement): SignalR
 }
 
 /**
- * The next channel of which most is surely the set's own, inner 8 kHz against the carrier; a bound where none
- * is.
+ * The adjacent channel of which most is surely the set's own.
+ * @returns inner 8 kHz against the carrier [dBc]; a bound where noise or a stranger is in each; null when the
+ * recording holds none
  */
-export function worstNeighbour(m: Measurement): AdjacentFigure | null {
+export function worstAdjacent(m: Measurement): AdjacentFigure | null {
   const next =
     m.spectrum?.adjacent.filter(a => Math.abs(a.offsetHz) === 10_000 && a.bandwidthHz === 8000) ?? []
   const worst = (list: readonly AdjacentFigure[]) =>
@@ -108,10 +110,10 @@ export function worstNeighbour(m: Measurement): AdjacentFigure | null {
 }
 
 /**
- * Share of all power that lands in the neighbouring channels that the recording holds; null where what is
- * read there is not the set's alone.
+ * Share of all power that lands in the adjacent channels that the recording holds.
+ * @returns 0 to 1; null where what is read there is not the set's alone
  */
-export function neighbourShare(m: Measurement): number | null {
+export function adjacentShare(m: Measurement): number | null {
   const wide = m.spectrum?.adjacent.filter(a => a.bandwidthHz === 10_000 && a.bound === null) ?? []
   if (wide.length === 0) return null
   const outside = wide.reduce((sum, a) => sum + dbToPowerRatio(a.dbc), 0)

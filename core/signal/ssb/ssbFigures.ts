@@ -18,7 +18,12 @@ const LASTS_S = 0.8
 const isLong = ({ series, whole }: SsbInput) =>
   series.re.length > 0.5 * whole.re.length || series.re.length > LASTS_S * series.rateHz
 
-/** Single sideband: two tones, one tone, or speech (C09 to C11). */
+/**
+ * Single sideband: two tones, one tone, or speech (C09 to C11).
+ * @param input channel about the (suppressed) carrier, its noise, and the sideband as far as it is known
+ * @returns products and leaks in dB below the stronger tone; bounds where noise or an assumed carrier hides
+ * them; PEP over mean in dB
+ */
 export function ssbFigures(input: SsbInput): SsbResult {
   const { series, noisePower } = input
   const lines = strongestLines(series)
