@@ -1,6 +1,6 @@
 import { quantityInfo, type Bound, type Reading } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
-import type { RuleSet, Verdict } from '../rules'
+import type { FrozenRuleSet, RuleSet, Verdict } from '../rules'
 import type { ModelSheet, SchoolChoices } from '../sheet'
 import {
   judgeRequirement,
@@ -52,7 +52,7 @@ export interface JobRecord {
   readonly job: RecordedJob
   readonly sheet: { readonly id: string; readonly model: string; readonly revision: number }
   /** with every limit, so that a later correction of the set changes nothing that was signed */
-  readonly ruleSet: RuleSet
+  readonly ruleSet: FrozenRuleSet
   readonly comparison: readonly {
     readonly row: string
     readonly title: string

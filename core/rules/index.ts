@@ -13,7 +13,7 @@ export {
 } from './channelPlans'
 // What is allowed
 export { MODES, type Mode } from './mode'
-export { RULE_SETS, ruleSet } from './ruleSets'
+export { RULE_SETS, completeRules, ruleSet, type FrozenRuleSet } from './ruleSets'
 export {
   limitFor,
   type MaskPart,

@@ -1,4 +1,5 @@
 import type { JobRecord } from '#core/record'
+import { completeRules } from '#core/rules'
 import type { HandoverIssue } from '#shared/handoverIssue'
 import { jobTag, type Job } from '#shared/job'
 import { pool } from '../db/pool'
@@ -50,7 +51,7 @@ export async function handoverPdf(
     frozen?.events ?? events,
   )
   // A frozen issue is judged by the rules that were frozen with it.
-  const rules = frozen?.ruleSet ?? (await requireRules(pool, job.ruleSetId))
+  const rules = frozen ? completeRules(frozen.ruleSet) : await requireRules(pool, job.ruleSetId)
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.
   const photos = copy === 'shop' ? await paperPhotos(jobId) : []
   const pdf = await renderPdf(

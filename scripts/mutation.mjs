@@ -1,0 +1,56 @@
+import { cpSync, mkdirSync, mkdtempSync, readFileSync, rmSync, symlinkSync, writeFileSync } from 'node:fs'
+import { execFileSync, spawnSync } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { dirname, join } from 'node:path'
+import { ensureNodeModules } from './lib/packages.mjs'
+import { ROOT, fromRoot } from './lib/paths.mjs'
+
+/**
+ * Do the tests notice? Each small change of `test/mutations.json` is made in a copy of the sources, and the
+ * unit tests run: those of its room first, all of them when these do not notice. Prints what nobody noticed.
+ */
+await ensureNodeModules()
+const mutations = JSON.parse(readFileSync(fromRoot('test', 'mutations.json'), 'utf8'))
+const only = process.argv[2]
+const copy = mkdtempSync(join(tmpdir(), 'diapason-mutation-'))
+process.on('exit', () => rmSync(copy, { recursive: true, force: true }))
+
+const files = execFileSync('git', ['ls-files'], { cwd: ROOT, encoding: 'utf8' }).split('\n').filter(Boolean)
+for (const file of files.filter(f => !f.startsWith('docs/screenshots/'))) {
+  mkdirSync(dirname(join(copy, file)), { recursive: true })
+  cpSync(fromRoot(file), join(copy, file))
+}
+symlinkSync(fromRoot('node_modules'), join(copy, 'node_modules'))
+symlinkSync(fromRoot('.nuxt'), join(copy, '.nuxt'))
+
+/** Whether the tests notice; a run that ends by itself within its time has noticed nothing. */
+function noticed(paths) {
+  const { status } = spawnSync(
+    'npx',
+    ['vitest', 'run', '--project', 'unit', '--bail', '1', '--reporter', 'dot', ...paths],
+    { cwd: copy, stdio: 'ignore', timeout: 180_000 },
+  )
+  return status !== 0
+}
+
+const survivors = []
+for (const [i, { file, from, to }] of mutations.entries()) {
+  if (only && !file.startsWith(only)) continue
+  const path = join(copy, file)
+  const source = readFileSync(path, 'utf8')
+  const times = source.split(from).length - 1
+  if (times !== 1) throw new Error(`${file}: "${from}" stands there ${times} times`)
+  writeFileSync(
+    path,
+    source.replace(from, () => to),
+  )
+  const room = file.split('/').slice(0, 2).join('/')
+  const by = [[room], []].find(noticed)
+  writeFileSync(path, source)
+  const said = by ? `noticed (${by[0] ?? 'all'})` : 'NOT NOTICED'
+  console.log(`${i + 1}/${mutations.length} ${file}: ${said}`)
+  if (!by) survivors.push({ file, from, to })
+}
+const tried = mutations.filter(m => !only || m.file.startsWith(only)).length
+for (const { file, from, to } of survivors) console.log(`\n${file}\n  - ${from}\n  + ${to}`)
+console.log(`\n${tried - survivors.length} of ${tried} changes noticed`)
