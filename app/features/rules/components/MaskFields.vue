@@ -73,7 +73,7 @@ const shown = (value: number, per = 1) =>
     >
     <v-btn height="44" @click="remove(i)">Remove</v-btn>
   </fieldset>
-  <v-btn @click="add">Add part of the mask</v-btn>
+  <v-btn class="mt-2" @click="add">Add part of the mask</v-btn>
 </template>
 
 <style scoped>
@@ -96,6 +96,7 @@ fieldset {
 }
 .mode {
   display: flex;
+  flex-direction: row;
   gap: 4px;
   align-items: center;
   min-height: 44px;
