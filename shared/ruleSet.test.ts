@@ -46,12 +46,19 @@ describe('a rule set of one\u2019s own', () => {
     expect(emissionMask(mask, 'USB', 12)!.map(p => p.fromHz)).toEqual([2000, 6000, 10_000])
     expect(emissionMask(mask, 'CW', 4)).toBeNull()
   })
+  it('says what its remarks say, line by line', async () => {
+    const body = await ruleSetBody.validate(own(), strict)
+    expect(toRuleSet({ id: 'OWN-00000000', version: 1, body }).alsoSays).toEqual(ruleSet('R-UK27').alsoSays)
+    expect(toRuleSet({ id: 'OWN-00000000', version: 1, body: { ...body, note: '' } }).alsoSays).toEqual([])
+  })
   it('kept before there were masks has none, and judges as before', () => {
     const { mask: _m, adjacent: _a, spurious: _s, ...before } = toBody(ruleSet('R-UK27'))
     const set = toRuleSet({ id: 'OWN-00000000', version: 1, body: completeBody(before) })
     expect([set.mask, set.adjacent, set.spurious, set.limits.length]).toEqual([[], null, null, 5])
   })
   it.each([
+    [own({ mask: [part({ fromHz: Number.NaN })] }), /^Emission mask: "from" is not a number$/],
+    [own({ adjacent: { id: 'R-UK6', maxW: Number.NaN } }), /^Adjacent channel: not a number$/],
     [own({ mask: [part({ modes: [] })] }), /at least one mode/],
     [own({ mask: [part({ toHz: 4000 })] }), /not above "from"/],
     [own({ mask: [part({ belowDb: -25 })] }), /not negative/],

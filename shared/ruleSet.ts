@@ -23,6 +23,7 @@ const limitNumber = string()
 const maxW = (label: string) =>
   number()
     .label(label)
+    .typeError(`${label}: not a number`)
     .required(`${label}: a power is missing`)
     .moreThan(0, `${label}: above zero`)
     .max(MAX_LIMIT_W, `${label}: max. ${MAX_LIMIT_W} W`)
@@ -33,16 +34,19 @@ const maskPart = object({
     .min(1, 'Emission mask: choose at least one mode for each part')
     .required(),
   fromHz: number()
+    .typeError('Emission mask: "from" is not a number')
     .required('Emission mask: "from" is missing')
     .min(0, 'Emission mask: "from" starts at the channel centre')
     .max(MASK_END_HZ),
   toHz: number()
+    .typeError('Emission mask: "to" is not a number')
     .required('Emission mask: "to" is missing')
     .max(MASK_END_HZ, `Emission mask: "to" max. ${MASK_END_HZ / 1000} kHz`)
     .when('fromHz', ([fromHz]: number[], schema) =>
       schema.moreThan(fromHz!, 'Emission mask: "to" is not above "from"'),
     ),
   belowDb: number()
+    .typeError('Emission mask: "at least" is not a number')
     .required('Emission mask: "at least" is missing')
     .min(0, 'Emission mask: decibels down, not negative')
     .max(MAX_BELOW_DB, `Emission mask: max. ${MAX_BELOW_DB} dB`),
@@ -137,7 +141,7 @@ export function toRuleSet({ id, body }: OwnRuleSet): RuleSet {
     ...rest,
     id,
     planId: rest.planId ?? null,
-    alsoSays: note ? [note] : [],
+    alsoSays: note.split('\n').filter(line => line.trim() !== ''),
     limits: limits.map(l => toLimit(l, rest.source)),
     mask,
     adjacent: adjacent && { ...adjacent, confidence: 'practice' },

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { J0_ZEROS } from './bessel'
 import { gaussianFrom } from './gaussian'
 import { inverse } from './inverse'
 import { lineFit } from './lineFit'
@@ -48,6 +49,22 @@ describe('straight line', () => {
     expect(fit.slope).toBeCloseTo(0.5001, 4)
     expect(fit.residual).toBeCloseTo(13.763, 3)
     expect(fit.slopeUncertainty).toBeCloseTo(0.1179, 4)
+  })
+})
+
+describe('zeros of J0', () => {
+  // The power series of J0: sum of (-1)^k (x / 2)^(2 k) / (k!)^2.
+  const j0 = (x: number) => {
+    let [term, sum] = [1, 1]
+    for (let k = 1; k < 40; k++) {
+      term *= -((x / 2) ** 2) / k ** 2
+      sum += term
+    }
+    return sum
+  }
+  it('are zeros of its series, and the first two', () => {
+    for (const x of J0_ZEROS) expect(Math.abs(j0(x))).toBeLessThan(1e-6)
+    expect([j0(1), j0(4), j0(7)].map(Math.sign)).toEqual([1, -1, 1])
   })
 })
 

@@ -152,8 +152,16 @@ export function showPlain(value: number, quantity: Quantity): string {
   return `${groupDigits(rounded, Math.min(decimals, needed))} ${info.shownUnit}`
 }
 
-/** A power below a milliwatt as rule sets write it: 4 nW, 0.25 µW. [W] */
+/** Units of small powers, each up to the power from which the next is used [W]. */
+const POWER_UNITS = [
+  { belowW: 1e-7, perSi: 1e9, unit: 'nW' },
+  { belowW: 1e-3, perSi: 1e6, unit: '\u00b5W' },
+  { belowW: 1, perSi: 1e3, unit: 'mW' },
+  { belowW: Infinity, perSi: 1, unit: 'W' },
+] as const
+
+/** A limit in watts as rule sets write it: 4 nW, 0.25 µW, 20 µW. [W] */
 export function showSmallPower(powerW: number): string {
-  const [perSi, unit] = powerW < 1e-7 ? [1e9, 'nW'] : [1e6, '\u00b5W']
+  const { perSi, unit } = POWER_UNITS.find(u => powerW < u.belowW) ?? POWER_UNITS[3]
   return `${Number((powerW * perSi).toPrecision(6))} ${unit}`
 }

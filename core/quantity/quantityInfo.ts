@@ -7,8 +7,13 @@ import type { Topic } from './topic'
 export const NEEDS = ['rf', 'key', 'tone', 'generator'] as const
 export type Need = (typeof NEEDS)[number]
 
-/** Places on the rail of live readings: deviation and depth share one, the last only while it is read. */
-export const RAIL_PLACES = ['first', 'deviation', 'depth', 'then', 'when-read'] as const
+/**
+ * Place on the rail of live readings: deviation and depth share one; those with a rank are there only while
+ * they are read, the most wanted first.
+ */
+export type RailPlace =
+  | { readonly place: 'first' | 'deviation' | 'depth' | 'then'; readonly label?: string }
+  | { readonly place: 'when-read'; readonly rank: number; readonly label?: string }
 
 /** How a quantity is shown: the unit it is read in at the bench and the factor from SI. */
 export interface QuantityInfo {
@@ -30,8 +35,8 @@ export interface QuantityInfo {
   readonly floor?: 'min' | 'max'
   /** what of the set it tells about, without modulation and at high power */
   readonly topic: Topic
-  /** place on the rail of live readings, with a shorter label where there is one */
-  readonly rail?: { readonly place: (typeof RAIL_PLACES)[number]; readonly label?: string }
+  /** with a shorter label where there is one */
+  readonly rail?: RailPlace
   /** as an owner would call it; without one an owner is not told of it */
   readonly ownerWord?: string
 }

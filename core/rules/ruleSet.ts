@@ -56,6 +56,8 @@ export interface SpuriousLimit {
   readonly id: string
   readonly protectedMaxW: number
   readonly otherMaxW: number
+  /** as the rule says it, where that is more than the numbers; absent = by the numbers */
+  readonly words?: string
   readonly confidence: Confidence | 'practice'
 }
 

@@ -1,4 +1,4 @@
-import { kindInfo, type SetKind } from '../sheet'
+import { USUAL_KEY_DOWN_S, kindInfo, type SetKind } from '../sheet'
 
 /** Cool enough for the next full key-down. */
 const COOL_SHARE = 0.4
@@ -29,7 +29,7 @@ export function heatStep(heat: Heat, keyed: boolean, nowMs: number, kind: SetKin
  * @param limitS of a key-down; null = not keyed in this step
  */
 export function heatView({ share }: Heat, limitS: number | null, kind: SetKind): HeatView {
-  const full = 1 - Math.exp(-(limitS ?? 20) / kindInfo(kind).heatS)
+  const full = 1 - Math.exp(-(limitS ?? USUAL_KEY_DOWN_S) / kindInfo(kind).heatS)
   const ofLimit = share / full
   return {
     ofLimit,

@@ -1,13 +1,13 @@
 import { expect, it } from 'vitest'
-import { ruleSet } from '#core/rules'
+import { ruleSet, type RuleSet } from '#core/rules'
 import { maskWords, powerLimitWords } from './ruleWords'
 
 it('a mask is said by group of modes, with what adds to it', () => {
   expect(maskWords(ruleSet('R-US').mask)).toEqual([
     'emission mask AM, FM: 25 dB down from 4 to 8 kHz; 35 dB down from 8 to 20 kHz; ' +
-      '53 + 10 log P dB down from 20 to 250 kHz',
+      '53 + 10 log P dB down beyond 20 kHz',
     'emission mask USB, LSB: 25 dB down from 2 to 6 kHz; 35 dB down from 6 to 10 kHz; ' +
-      '53 + 10 log P dB down from 10 to 250 kHz',
+      '53 + 10 log P dB down beyond 10 kHz',
   ])
 })
 it('limits in watts are said with their number and unit', () => {
@@ -15,9 +15,15 @@ it('limits in watts are said with their number and unit', () => {
     { id: 'R-EU7', words: 'adjacent channel 20 µW max.' },
     {
       id: 'R-EU8',
-      words: 'spurious 4 nW max. in 47-74, 87.5-118, 174-230, 470-862 MHz, 0.25 µW elsewhere',
+      words: 'spurious 4 nW in 47-74, 87.5-118, 174-230, 470-862 MHz, 0.25 µW elsewhere below 1 GHz',
     },
   ])
-  expect(powerLimitWords(ruleSet('R-UK27'))[1]!.words).toMatch(/^spurious 50 nW max/)
+  const own = {
+    ...ruleSet('R-EU'),
+    spurious: { id: 'S1', protectedMaxW: 4e-7, otherMaxW: 0.002, confidence: 'M' },
+  }
+  expect(powerLimitWords(own as RuleSet)[1]!.words).toBe(
+    'spurious 0.4 µW max. in 47-74, 87.5-118, 174-230, 470-862 MHz, 2 mW elsewhere',
+  )
   expect(powerLimitWords(ruleSet('R-AM'))).toEqual([])
 })

@@ -1,11 +1,15 @@
 import { showSmallPower } from '#core/quantity'
-import { PROTECTED_HZ, type MaskPart, type RuleSet } from '#core/rules'
+import { MASK_END_HZ, PROTECTED_HZ, type MaskPart, type RuleSet } from '#core/rules'
 
 const kilohertz = (hz: number) => Number((hz / 1000).toPrecision(6))
 
 function partWords({ fromHz, toHz, belowDb, addsPowerDb }: MaskPart): string {
   const down = addsPowerDb ? `${belowDb} + 10 log P` : belowDb
-  return `${down} dB down from ${kilohertz(fromHz)} to ${kilohertz(toHz)} kHz`
+  const where =
+    toHz >= MASK_END_HZ
+      ? `beyond ${kilohertz(fromHz)} kHz`
+      : `from ${kilohertz(fromHz)} to ${kilohertz(toHz)} kHz`
+  return `${down} dB down ${where}`
 }
 
 /** The emission mask of a rule set, one line for each group of modes. */
@@ -28,10 +32,8 @@ export function powerLimitWords({ adjacent, spurious }: RuleSet): { id: string; 
     lines.push({ id: adjacent.id, words: `adjacent channel ${showSmallPower(adjacent.maxW)} max.` })
   if (spurious) {
     const [strict, other] = [spurious.protectedMaxW, spurious.otherMaxW].map(showSmallPower)
-    lines.push({
-      id: spurious.id,
-      words: `spurious ${strict} max. in ${protectedBandsWords}, ${other} elsewhere`,
-    })
+    const words = `spurious ${strict} max. in ${protectedBandsWords}, ${other} elsewhere`
+    lines.push({ id: spurious.id, words: spurious.words ?? words })
   }
   return lines
 }

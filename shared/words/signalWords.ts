@@ -1,5 +1,5 @@
 import type { RuleSet } from '#core/rules'
-import { QUANTITIES, groupDigits, showPlain } from '#core/quantity'
+import { QUANTITIES, groupDigits, showPlain, showSmallPower } from '#core/quantity'
 import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '#core/signal'
 import { sentence } from './sentence'
 
@@ -44,7 +44,7 @@ export function findingWords(f: SignalFinding): string {
     case 'neighbours':
       return `${percent(f.share, f.share < 0.01 ? 2 : 1)} of the power is in the adjacent channels.`
     case 'adjacent-power':
-      return `${microwatts(f.watts)} in an adjacent channel, ${microwatts(f.maxW)} max.`
+      return `${microwatts(f.watts)} in an adjacent channel, ${showSmallPower(f.maxW)} max.`
     case 'adjacent-untold':
       return untoldWords(f)
     case 'mask':
@@ -64,14 +64,14 @@ const microwatts = (watts: number) => `${groupDigits(watts * 1e6, 0)} \u00b5W`
 export function adjacentLimitWords(rules: RuleSet, carrierW: number | null): string | null {
   if (!rules.adjacent) return null
   const { id, maxW } = rules.adjacent
-  const words = `${id}: ${microwatts(maxW)} max. in an adjacent channel`
+  const words = `${id}: ${showSmallPower(maxW)} max. in an adjacent channel`
   return carrierW === null ? `${words}: give the carrier power to have it judged` : words
 }
 
 function untoldWords({ watts, maxW }: Extract<SignalFinding, { kind: 'adjacent-untold' }>): string {
   const inTotal = watts < MAX_SAID_W ? `, ${microwatts(watts)} in total` : ''
   return (
-    `Adjacent channel, ${microwatts(maxW)} max.: cannot tell. ` +
+    `Adjacent channel, ${showSmallPower(maxW)} max.: cannot tell. ` +
     `Receiver noise or another station is included in the reading${inTotal}.`
   )
 }

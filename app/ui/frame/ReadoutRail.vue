@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity } from '#core/quantity'
+import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity, type RailPlace } from '#core/quantity'
 import type { HeatView, KeyDownView } from '#core/run'
 import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
 import type { LiveLink } from '#shared/live'
@@ -17,14 +17,19 @@ const props = defineProps<{
   started: boolean
 }>()
 
-const placed = (place: string) => QUANTITY_NAMES.filter(q => quantityInfo(q).rail?.place === place)
+const railOf = (q: Quantity) => quantityInfo(q).rail
+const placed = (place: RailPlace['place']) => QUANTITY_NAMES.filter(q => railOf(q)?.place === place)
+const rankOf = (q: Quantity) => {
+  const rail = railOf(q)
+  return rail?.place === 'when-read' ? rail.rank : 0
+}
 /** Always there when an instrument reads them, so that the eye finds them in one place. */
 const FIRST = placed('first')
 const DEVIATION = placed('deviation')
 const DEPTH = placed('depth')
 const THEN = placed('then')
 /** Shown only while they have a value; the reference only while there is no carrier to look at. */
-const NOW_AND_THEN = placed('when-read')
+const NOW_AND_THEN = placed('when-read').sort((a, b) => rankOf(a) - rankOf(b))
 
 const reads = (q: Quantity) => props.shown(q)?.entry.status === 'ok'
 /** One place for the modulation, whichever there is. */
@@ -46,7 +51,7 @@ const cells = computed(() =>
     return [
       {
         quantity,
-        label: quantityInfo(quantity).rail?.label ?? quantityInfo(quantity).label,
+        label: railOf(quantity)?.label ?? quantityInfo(quantity).label,
         receivedAtMs: entry.receivedAtMs,
         stale: freshness === 'stale',
         value: text?.value ?? '\u2013',

@@ -25,7 +25,7 @@ export const FREQUENCY_QUANTITIES = {
     max: 100000000,
     needs: [],
     topic: 'reference',
-    rail: { place: 'when-read', label: 'Reference' },
+    rail: { place: 'when-read', rank: 10, label: 'Reference' },
     ownerWord: "error of the set's clock",
   },
   vcoV: {
@@ -38,7 +38,7 @@ export const FREQUENCY_QUANTITIES = {
     max: 30,
     needs: [],
     topic: 'vco',
-    rail: { place: 'when-read' },
+    rail: { place: 'when-read', rank: 2 },
   },
   lockS: {
     label: 'Lock time',

@@ -66,6 +66,12 @@ export const RULES_EU: RuleSet = {
   ],
   mask: [],
   adjacent: { id: 'R-EU7', maxW: 20e-6, confidence: 'M' },
-  spurious: { id: 'R-EU8', protectedMaxW: 4e-9, otherMaxW: 0.25e-6, confidence: 'M' },
+  spurious: {
+    id: 'R-EU8',
+    protectedMaxW: 4e-9,
+    otherMaxW: 0.25e-6,
+    words: 'spurious 4 nW in 47-74, 87.5-118, 174-230, 470-862 MHz, 0.25 µW elsewhere below 1 GHz',
+    confidence: 'M',
+  },
   alsoSays: [],
 }

@@ -57,7 +57,13 @@ export const RULES_UK27: RuleSet = {
   ],
   mask: [],
   adjacent: { id: 'R-UK6', maxW: 10e-6, confidence: 'M' },
-  spurious: { id: 'R-UK7', protectedMaxW: 50e-9, otherMaxW: 0.25e-6, confidence: 'L-M' },
+  spurious: {
+    id: 'R-UK7',
+    protectedMaxW: 50e-9,
+    otherMaxW: 0.25e-6,
+    words: 'spurious 0.25 µW general, 50 nW in broadcast and some other bands',
+    confidence: 'L-M',
+  },
   alsoSays: [
     'R-UK6: or 60 dB down (a hint from memory)',
     'R-UK8: AM 4 W and SSB 12 W PEP belong to the CEPT channels, not to this plan',
