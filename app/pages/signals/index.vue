@@ -41,6 +41,8 @@ const night = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const said = ref<string | null>(null)
 const asking = shallowRef<{ file: File; preview: ScopePreview } | null>(null)
 const inks = shallowRef({ ink: '#000', ink2: '#555', accent: '#33a', out: '#a00', win: '#cdc', line: '#ccc' })
+/** A recording that is opened with the page is not measured against the mask of another rule set. */
+let rulesKnown: Promise<void> = Promise.resolve()
 const rulesOf = (o: KeptOptions) => rules.all.find(r => r.id === o.ruleSetId) ?? rules.all[0]!
 const judged = computed(
   () =>
@@ -114,6 +116,7 @@ async function run(
   key?: string,
   kept = null as Parameters<typeof store.put>[0]['kept'],
 ) {
+  await rulesKnown
   const measured = await measure(files, options, rulesOf(options).mask)
   if (measured)
     store.put(
@@ -219,7 +222,7 @@ onMounted(() => {
     win: token('--win'),
     line: token('--line'),
   }
-  void rules.load()
+  rulesKnown = rules.load()
   void jobs.load()
   void store.load(typeof route.query.job === 'string' ? route.query.job : null)
   if (typeof route.query.recording === 'string') void reopen(route.query.recording)

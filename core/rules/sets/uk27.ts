@@ -65,7 +65,7 @@ export const RULES_UK27: RuleSet = {
     confidence: 'L-M',
   },
   alsoSays: [
-    'R-UK6: or 60 dB down (a hint from memory)',
+    'R-UK6: adjacent channel, or 60 dB down instead (a hint from memory)',
     'R-UK8: AM 4 W and SSB 12 W PEP belong to the CEPT channels, not to this plan',
   ],
 }
