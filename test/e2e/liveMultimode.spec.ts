@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import type { TestHouse } from '../integration/house'
 import { modelSheet, type MeasurePoint } from '../../core/sheet'
 import { expect, ladder, said, settled, test } from './bench'
@@ -43,6 +44,16 @@ async function put(house: TestHouse, { state }: MeasurePoint) {
   if (state.keyed) await house.request('POST', '/api/practice', { keyed: true })
 }
 
+/** Space; and again when an instrument paused just then, as the page asks; other words are left standing. */
+async function takeRow(page: Page, taken: RegExp) {
+  for (let tries = 0; tries < 3; tries++) {
+    await page.keyboard.press('Space')
+    await expect(said(page)).toContainText(new RegExp(`${taken.source}|not updating`))
+    if (!/not updating/.test(await said(page).innerText())) return
+    await settled(page, SETTLES_MS)
+  }
+}
+
 test('a multimode is aligned live through every step by Space and Enter alone; only what is heard is typed', async ({
   page,
   house,
@@ -67,15 +78,14 @@ test('a multimode is aligned live through every step by Space and Enter alone; o
         await put(house, point)
         await settled(page, SETTLES_MS)
         const typed = point.wants.map(w => BY_EAR[w.quantity]).filter(text => text !== undefined)
-        if (typed.length === 0) await page.keyboard.press('Space')
+        const taken = new RegExp(`${point.title.replace(/[()]/g, '.')}: ((\\d+ )?taken|typed readings saved)`)
+        if (typed.length === 0) await takeRow(page, taken)
         for (const text of typed) {
           await page.keyboard.type(text)
           await page.keyboard.press('Enter')
         }
         // Never a word of a set that is not keyed, of drift or of an error that was not there.
-        await expect(said(page)).toContainText(
-          new RegExp(`${point.title.replace(/[()]/g, '.')}: ((\\d+ )?taken|typed readings saved)`),
-        )
+        await expect(said(page)).toContainText(taken)
         await expect(said(page)).not.toContainText(/No sign that|Not taken/)
       }
       await house.request('POST', '/api/practice', { keyed: false })

@@ -9,15 +9,14 @@ import {
   type Quantity,
 } from '#core/quantity'
 import type { Requirement } from '#core/run'
-import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
+import { noReadingWords, type ShownEntry } from '~/features/instruments/logic/noReadingWords'
 import { showAgainst } from '#shared/words/verdictWords'
-import { clockTime } from '#shared/words/runWords'
 
 /** The reading, legible from across the bench. Old values are struck through, never shown as if live. */
 const props = defineProps<{
   quantity: Quantity
   requirement: Requirement
-  live: { entry: LiveEntry; freshness: Freshness } | null
+  live: ShownEntry | null
   hold: number | null
   typedOnly: boolean
 }>()
@@ -55,19 +54,7 @@ const held = computed(() =>
 )
 const nothing = computed(() => {
   if (props.typedOnly) return 'no connected instrument reads this: type the value'
-  if (stale.value)
-    return (
-      `${props.live!.entry.instrument} not answering, last ` +
-      `read ${clockTime(props.live!.entry.receivedAtMs)}`
-    )
-  return (
-    {
-      'no-signal': 'no signal: key the set',
-      'overload': 'overload: change the range',
-      'garbled': 'the instrument sends no valid number',
-      'ok': '',
-    } as const
-  )[props.live?.entry.status ?? 'ok']
+  return props.live ? noReadingWords(props.live) : ''
 })
 </script>
 

@@ -9,7 +9,7 @@ import { confirmed, goodRun, goodStart, stepRow, turned } from '../../../../test
 import { BARE_SETUP } from '#core/instrument'
 import { EMPTY_CONTEXT } from '../../../../test/fixtures/doubts'
 import { useAlignPlace } from './useAlignPlace'
-import { useRowTaking } from './useRowTaking'
+import { useRowTaking, type RowTakingParts } from './useRowTaking'
 import { useNotice } from '~/ui/useNotice'
 import { useStepConfirm } from './useStepConfirm'
 
@@ -113,6 +113,7 @@ describe('taking rows', () => {
     live: Partial<Record<Quantity, number | null>>,
     append?: () => Promise<void>,
     keyedBy: KeyedBy | null = null,
+    shown: RowTakingParts['shown'] = () => null,
   ) {
     const kept: Omit<RowTaken, 'id' | 'atMs'>[] = []
     const say = vi.fn()
@@ -125,6 +126,7 @@ describe('taking rows', () => {
       say,
       append: append ?? (async event => void kept.push(event)),
       liveOf: q => (live[q] === undefined ? null : entry(q, live[q])),
+      shown,
       rfSeen: () => seen,
     })
     return { kept, say, rows }
@@ -151,6 +153,28 @@ describe('taking rows', () => {
     const none = taking({})
     await none.rows.take(null, 'receiver')
     expect(none.rows.typing.value).toEqual({ pointId: 'receiver', first: '' })
+  })
+  it('says of an instrument that pauses that it pauses, not that there is none', async () => {
+    const atMs = new Date('2026-04-01T10:00:05').getTime()
+    const paused = taking({}, undefined, null, q =>
+      q === 'audibleV' ? null : { entry: { ...entry(q, 1), receivedAtMs: atMs }, freshness: 'stale' },
+    )
+    expect(await paused.rows.take(null, 'receiver')).toBe(false)
+    expect(paused.say).toHaveBeenCalledWith(
+      'Not taken. Meter not updating, last read 10:00. Take it again, or type the value.',
+      'problem',
+    )
+    expect(paused.rows.typing.value).toBeNull()
+    const half = taking({ powerW: 2.8 }, undefined, null, q =>
+      q === 'carrierHz' ? { entry: { ...entry(q, 1), receivedAtMs: atMs }, freshness: 'stale' } : null,
+    )
+    await half.rows.take(null, 'high-20')
+    expect(half.say.mock.calls[0]![0]).toBe(
+      'Channel 20, high power: 1 taken, 3 missing. Meter not updating, last read 10:00.',
+    )
+    const mute = taking({}, undefined, null, q => ({ entry: entry(q, null), freshness: 'live' }))
+    await mute.rows.take(null, 'receiver')
+    expect(mute.say.mock.calls[0]![0]).toMatch(/^Not taken. Meter: no signal: key the set. Take it again/)
   })
   it('keyed by hand without RF it says so, and takes the row of a dead set at the second press', async () => {
     const { kept, say, rows } = taking({ ...KEYED, powerW: 0 }, undefined, 'hand')

@@ -7,6 +7,7 @@ import { pointOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { showPlain } from '#core/quantity'
 import { checkedReadings, liveReadings, otherChannel, rowConditions, rowTaken, type LiveOf } from './takeRow'
 import { doubtsOf, type DoubtContext } from './doubts'
+import { whyNoneLive, type ShownEntry } from '~/features/instruments/logic/noReadingWords'
 import { typedReading, type TypedInstrument } from './typedInstrument'
 
 export interface TypedEntry {
@@ -24,6 +25,8 @@ export interface RowTakingParts {
   /** what a row is held against at once: the rest of the matrix, scales of the meters */
   readonly doubting: () => DoubtContext
   readonly liveOf: LiveOf
+  /** what is shown of a quantity, live or not: says why there is nothing to take */
+  readonly shown: (quantity: Quantity) => ShownEntry | null
   /** RF and key as the bench shows them */
   readonly rfSeen: () => RfSeen
   readonly append: (event: Omit<RowTaken, 'id' | 'atMs'>) => Promise<void>
@@ -35,6 +38,8 @@ const OBSTACLE_WORDS: Record<RowObstacle, string> = {
     'No sign that the set is keyed. Key it, then take the readings. Press again to take them anyway.',
   'no-rf': 'Keyed, but no RF. Check the meter and its lead. Press again to take the row without output.',
 }
+
+const TAKEN = 'taken'
 
 /** Taking rows from instruments and by typing, alike in the matrix and in the run. */
 export function useRowTaking(parts: RowTakingParts) {
@@ -86,20 +91,38 @@ export function useRowTaking(parts: RowTakingParts) {
       return false
     }
     if (live.length === 0) {
-      parts.say('No connected instrument reads this. Type the value.', 'problem')
-      typing.value = { pointId, first: '' }
+      sayNoneLive(point)
       return false
     }
     if (!(await store(stepId, point, readings))) return false
-    const missing = point.wants.length - readings.length
-    const left = missing === 0 ? 'taken' : `${readings.length} taken, ${missing} to be typed`
+    const left = leftWords(point, readings)
     sayKept(
       point,
       readings,
       problems.length > 0 ? `${left}. Not taken: ${problems.join(' ')}` : left,
-      missing > 0,
+      left !== TAKEN,
     )
     return true
+  }
+
+  function leftWords(point: MeasurePoint, readings: readonly Reading[]): string {
+    const left = point.wants.map(w => w.quantity).filter(q => !readings.some(r => r.quantity === q))
+    if (left.length === 0) return TAKEN
+    const why = whyNoneLive(left, parts.shown)
+    return why === null
+      ? `${readings.length} taken, ${left.length} to be typed`
+      : `${readings.length} taken, ${left.length} missing. ${why}`
+  }
+
+  /** An instrument that pauses or sees no signal is not one that is missing. */
+  function sayNoneLive(point: MeasurePoint) {
+    const why = whyNoneLive(
+      point.wants.map(w => w.quantity),
+      parts.shown,
+    )
+    if (why !== null) return parts.say(`Not taken. ${why}. Take it again, or type the value.`, 'problem')
+    parts.say('No connected instrument reads this. Type the value.', 'problem')
+    typing.value = { pointId: point.id, first: '' }
   }
 
   async function takeTyped(

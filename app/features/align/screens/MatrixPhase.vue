@@ -43,6 +43,7 @@ const { typing, take, takeTyped } = useRowTaking({
   phase: props.phase,
   doubting,
   liveOf: live.liveOf,
+  shown: live.shown,
   rfSeen: live.rfSeen,
   append: job.append,
   say,

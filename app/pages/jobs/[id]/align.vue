@@ -56,6 +56,7 @@ const { typing, take, takeTyped } = useRowTaking({
   phase: 'adjusting',
   doubting: doubting(job, instruments, () => job.asFound),
   liveOf: live.liveOf,
+  shown: live.shown,
   rfSeen: live.rfSeen,
   append: job.append,
   say,

@@ -28,6 +28,7 @@ const { typing, take, takeTyped } = useRowTaking({
   phase: 'soak',
   doubting: doubting(store, instruments, () => store.asLeft),
   liveOf: live.liveOf,
+  shown: live.shown,
   rfSeen: live.rfSeen,
   append: store.append,
   say,
