@@ -3,7 +3,7 @@ const only = (name, from, allowed) => ({
   name,
   severity: 'error',
   from: { path: from, pathNot: '\\.test\\.ts$' },
-  to: { path: '^(core|shared|instruments|server|app|cli|test|scripts)/', pathNot: allowed },
+  to: { path: '^(core|i18n|shared|instruments|server|app|cli|test|scripts)/', pathNot: allowed },
 })
 
 module.exports = {
@@ -15,6 +15,7 @@ module.exports = {
       to: { circular: true },
     },
     only('core-imports-core', '^core/', '^core/'),
+    only('texts-import-nothing', '^i18n/', '^i18n/'),
     // Pure packages, each used in one place: a transform, ZIP, a hash. No input or output, no DOM.
     {
       name: 'core-is-pure',
@@ -31,7 +32,7 @@ module.exports = {
       from: { path: '^core/quantity/', pathNot: '\\.test\\.ts$' },
       to: { path: '^core/', pathNot: '^core/(quantity/|errors)' },
     },
-    only('shared-imports-core', '^shared/', '^(core|shared)/'),
+    only('shared-imports-core', '^shared/', '^(core|i18n|shared)/'),
     only('instruments-import-core-shared', '^instruments/', '^(core|shared|instruments)/'),
     only('queries-import-shared', '^server/db/', '^(core|shared|server/db|server/utils/log)'),
     only('cli-imports-core', '^cli/', '^(core|cli)/'),
@@ -39,12 +40,12 @@ module.exports = {
     only(
       'logic-imports-core-shared',
       '^app/features/[^/]+/(logic|workers)/',
-      '^(core|shared|app/(ui/use|data/(failureWords|saveFile)|features/[^/]+/(logic|workers)))',
+      '^(core|shared|app/(ui/use|data/(api|failureWords|saveFile)|features/[^/]+/(logic|workers)))',
     ),
     only(
       'components-import-no-store',
       '^app/features/[^/]+/components/',
-      '^(core|shared|app/(ui|data/(failureWords|saveFile)|features/[^/]+/(components|logic)))',
+      '^(core|shared|app/(ui|data/(api|failureWords|saveFile)|features/[^/]+/(components|logic)))',
     ),
     only('ui-knows-no-feature-store', '^app/ui/', '^(core|shared|app/(ui|features/[^/]+/logic))'),
     only('data-knows-no-feature', '^app/data/', '^(core|shared|app/data)'),

@@ -3,6 +3,7 @@ import { ALIAS } from './scripts/lib/paths.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
+  ssr: false,
   modules: ['@pinia/nuxt', 'vuetify-nuxt-module', '@nuxt/eslint'],
   telemetry: { enabled: false },
   devtools: { enabled: false },
@@ -56,7 +57,18 @@ export default defineNuxtConfig({
     },
   },
   postcss: { plugins: { cssnano: false } },
+  // Nothing was ever fetched on the server: a page is drawn in the browser, and shows its frame until then.
+  spaLoadingTemplate: 'spa-loading-template.html',
   vite: {
+    // Messages come parsed from the server: their parser stays out of the browser.
+    resolve: {
+      alias: [
+        {
+          find: /^@formatjs\/icu-messageformat-parser$/,
+          replacement: '@formatjs/icu-messageformat-parser/lib/no-parser.js',
+        },
+      ],
+    },
     build: { reportCompressedSize: false },
     worker: { format: 'es' },
     optimizeDeps: { include: ['idb', 'uuid', 'yup', 'vee-validate'] },
@@ -71,11 +83,18 @@ export default defineNuxtConfig({
         lib: ['es2023', 'dom', 'dom.iterable'],
         noUncheckedIndexedAccess: true,
         // Nuxt writes its aliases for the application and the server only.
-        paths: { '#core/*': ['../core/*'], '#shared/*': ['../shared/*'], '~/*': ['../app/*'] },
+        paths: {
+          '#core/*': ['../core/*'],
+          '#shared/*': ['../shared/*'],
+          '#i18n/*': ['../i18n/*'],
+          '~/*': ['../app/*'],
+        },
       },
       include: [
         '../core/**/*.ts',
         '../cli/**/*.ts',
+        '../i18n/**/*.ts',
+        '../i18n/**/*.json',
         '../shared/**/*.ts',
         '../instruments/**/*.ts',
         '../test/**/*.ts',

@@ -12,6 +12,7 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['{core,shared,instruments,server,app,cli}/**/*.test.ts', 'test/*.test.ts'],
+          setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
           testTimeout: 30_000,
         },
@@ -22,6 +23,7 @@ export default defineConfig({
           name: 'reference',
           include: ['test/reference/**/*.test.ts'],
           globalSetup: ['test/reference/measureBuilt.ts'],
+          setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
           testTimeout: 120_000,
         },
@@ -31,6 +33,7 @@ export default defineConfig({
         test: {
           name: 'truth',
           include: ['test/truth/**/*.test.ts'],
+          setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
           testTimeout: 120_000,
         },
@@ -40,6 +43,7 @@ export default defineConfig({
         test: {
           name: 'integration',
           include: ['test/integration/**/*.test.ts'],
+          setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
           fileParallelism: false,
           testTimeout: 30_000,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { NuxtError } from '#app'
 
 defineProps<{ error: NuxtError }>()
@@ -7,15 +8,11 @@ defineProps<{ error: NuxtError }>()
 <template>
   <v-app>
     <div class="page">
-      <h1>{{ error.statusCode === 404 ? 'Page not found' : 'Something went wrong' }}</h1>
+      <h1>{{ error.statusCode === 404 ? t('frame.pageNotFound') : t('frame.somethingWentWrong') }}</h1>
       <p class="lead">
-        {{
-          error.statusCode === 404
-            ? 'Check the address.'
-            : 'Saved readings are safe. Reload the page. If it recurs, see the server log.'
-        }}
+        {{ error.statusCode === 404 ? t('frame.checkTheAddress') : t('frame.savedReadingsAreSafeReloadThe') }}
       </p>
-      <v-btn href="/">Go to Bench</v-btn>
+      <v-btn href="/">{{ t('frame.goToBench') }}</v-btn>
     </div>
   </v-app>
 </template>

@@ -1,4 +1,5 @@
-import { array, boolean, number, object, string, type InferType } from 'yup'
+import { t } from '#shared/i18n'
+import { array, boolean, number, object, string, type InferType } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 
 export const ATTACHMENT_KINDS = ['photo', 'voice'] as const
@@ -14,7 +15,7 @@ export const ROTATIONS = [0, 90, 180, 270] as const
 const about = () =>
   string()
     .max(80)
-    .matches(/^[\w:. /-]*$/, 'About: a short name')
+    .matches(/^[\w:. /-]*$/, () => t('form.aboutAShortName'))
     .defined()
 
 export const uploadQuery = object({

@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType } from 'yup'
+import { array, number, object, string, type InferType } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import type { Stage, WaitsFor, WarmUp } from '#core/work'
 import type { SetKind } from '#core/sheet'

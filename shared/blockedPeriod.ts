@@ -1,17 +1,17 @@
-import { object, string } from 'yup'
+import { object, string } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 
 /** Days on which other work takes the bench. The same schema checks form and request. */
 export const blockedPeriodBody = object({
   id: string().uuid().required(),
-  fromDay: day('First day').required(),
-  toDay: day('Last day')
+  fromDay: day('form.firstDay').required(),
+  toDay: day('form.lastDay')
     .required()
     .test(
       'after',
       'Last day: before the first day',
       (v, context) => v >= (context.parent as { fromDay: string }).fromDay,
     ),
-  why: string().trim().label('Reason').max(200).required(),
+  why: string().trim().label('common.reason').max(200).required(),
 }).noUnknown(true, UNKNOWN_FIELD)

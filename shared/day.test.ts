@@ -21,9 +21,13 @@ describe('a day', () => {
     ['2026-11-27T10:00', false],
   ])('%s: %s', (text, real) => expect(isDay(text)).toBe(real))
   it('names its field, what is wrong and the form', async () => {
-    await expect(day('Due date').validate('27.11.2026')).rejects.toThrow('Due date: use the form 2026-11-27')
-    await expect(day('Due date').validate('2026-02-31')).rejects.toThrow('Due date: this day does not exist')
-    await expect(day('Due date').validate('')).resolves.toBe('')
+    await expect(day('common.dueDate').validate('27.11.2026')).rejects.toThrow(
+      'Due date: use the form 2026-11-27',
+    )
+    await expect(day('common.dueDate').validate('2026-02-31')).rejects.toThrow(
+      'Due date: this day does not exist',
+    )
+    await expect(day('common.dueDate').validate('')).resolves.toBe('')
   })
   it('is checked in a sheet too', async () => {
     const sheet = { ...modelSheet('osmund-27f'), revisedOn: '2026-02-31' }

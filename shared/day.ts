@@ -1,4 +1,5 @@
-import { string } from 'yup'
+import { t, type MessageCode } from '#shared/i18n'
+import { fieldName, string } from '#shared/yup'
 
 const DAY = /^\d{4}-\d{2}-\d{2}$/
 
@@ -10,9 +11,17 @@ export function isDay(text: string): boolean {
 }
 
 /** A day of the calendar as text, empty allowed: one schema for every date that is typed. */
-export function day(label: string) {
+export function day(label: MessageCode) {
   return string()
     .label(label)
-    .test('form', `${label}: use the form 2026-11-27`, text => !text || DAY.test(text))
-    .test('exists', `${label}: this day does not exist`, text => !text || !DAY.test(text) || isDay(text))
+    .test(
+      'form',
+      () => t('form.useTheForm', { label: fieldName(label) }),
+      text => !text || DAY.test(text),
+    )
+    .test(
+      'exists',
+      () => t('form.dayDoesNotExist', { label: fieldName(label) }),
+      text => !text || !DAY.test(text) || isDay(text),
+    )
 }

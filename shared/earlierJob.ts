@@ -1,12 +1,12 @@
 import type { Quantity } from '#core/quantity'
 import type { Verdict } from '#core/rules'
-import { object, string } from 'yup'
+import { object, string } from '#shared/yup'
 import type { Job } from './job'
 
 /** Which set is asked about. */
 export const setQuery = object({
-  sheetId: string().label('Model').max(60).required(),
-  serial: string().trim().label('Serial number').max(60).required(),
+  sheetId: string().label('common.model').max(60).required(),
+  serial: string().trim().label('common.serialNumber').max(60).required(),
 })
 
 /** One number of the last as-left, ready to be shown. */

@@ -1,4 +1,4 @@
-import { number, object, string } from 'yup'
+import { number, object, string } from '#shared/yup'
 
 /** Which copy of which issue; no issue = the newest, or a draft. */
 export const handoverQuery = object({

@@ -1,4 +1,5 @@
-import { array, boolean, number, object, string, type InferType } from 'yup'
+import { t, type MessageCode } from '#shared/i18n'
+import { array, boolean, number, object, string, type InferType } from '#shared/yup'
 import {
   METER_KINDS,
   SETTING_NAMES,
@@ -17,22 +18,26 @@ const HOST = /^(?:[A-Za-z0-9.:_-]+|serial:\/dev\/[A-Za-z0-9/_.-]+)$/
 /** Printable, one line: it goes to an instrument as it stands. */
 const LINE = /^[\x20-\x7e]+$/
 const MAX_LINES = 40
-const query = () => string().trim().max(120).matches(LINE, 'Only printable characters can be sent')
-const share = (name: string) => number().label(name).min(0).max(10)
+const query = () =>
+  string()
+    .trim()
+    .max(120)
+    .matches(LINE, () => t('form.onlyPrintableCharactersCanBeSent'))
+const share = (name: MessageCode) => number().label(name).min(0).max(10)
 
 /** How an instrument of one's own is asked and told. */
 export const ownProfile = object({
   quantities: array(
     object({
       quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(),
-      query: query().label('Query').required(),
+      query: query().label('form.query').required(),
       toSi: number()
-        .label('SI value = number x')
+        .label('form.siValueNumberX')
         .required()
         .test('scale', 'The factor cannot be zero', v => v !== 0),
       accuracy: object({
-        ofReading: share('of reading').optional(),
-        ofFullScale: share('of full scale').optional(),
+        ofReading: share('form.ofReading').optional(),
+        ofFullScale: share('form.ofFullScale').optional(),
         fullScale: number().min(0).max(1e9).optional(),
         absolute: number().label('absolute').min(0).max(1e9).optional(),
       })
@@ -47,10 +52,10 @@ export const ownProfile = object({
     object({
       name: string<SettingName>().oneOf(SETTING_NAMES).required(),
       command: query()
-        .label('Command')
+        .label('form.command')
         .required()
-        .matches(/\{value\}/, 'Command: write {value} in place of the number'),
-      query: query().label('Query').required(),
+        .matches(/\{value\}/, () => t('form.commandWriteInPlaceOfThe')),
+      query: query().label('form.query').required(),
       toSi: number().required(),
       min: number().required(),
       max: number().required(),
@@ -62,22 +67,22 @@ export const ownProfile = object({
 export type OwnProfile = InferType<typeof ownProfile>
 
 export const instrumentBody = object({
-  name: string().trim().label('Name').max(100).required(),
-  profileId: string().label('Profile').max(60).required(),
+  name: string().trim().label('common.name').max(100).required(),
+  profileId: string().label('form.profile').max(60).required(),
   host: string()
     .trim()
-    .label('Address')
+    .label('form.address')
     .max(253)
-    .matches(HOST, 'Address: a host name, an IP address, or serial:/dev/… for a serial port')
+    .matches(HOST, () => t('form.addressAHostNameAnIp'))
     .required(),
-  meterKind: string().label('Kind of meter').oneOf(METER_KINDS).nullable().defined(),
-  calibratedOn: day('Calibrated').nullable().defined(),
-  attenuationDb: number().label('External attenuation').min(0).max(120).required(),
-  path: string().trim().label('Shared components').max(200).defined(),
-  fullScale: number().label('Full scale').positive().max(5000).nullable().defined(),
-  classRatio: number().label('Class').min(0.001).max(0.5).nullable().default(null),
-  classUnknown: boolean().label('Class unknown').default(false),
-  port: number().label('Port').integer().min(1).max(65_535).nullable().defined(),
+  meterKind: string().label('form.kindOfMeter').oneOf(METER_KINDS).nullable().defined(),
+  calibratedOn: day('form.calibrated').nullable().defined(),
+  attenuationDb: number().label('form.externalAttenuation').min(0).max(120).required(),
+  path: string().trim().label('form.sharedComponents').max(200).defined(),
+  fullScale: number().label('form.fullScale').positive().max(5000).nullable().defined(),
+  classRatio: number().label('form.classWord').min(0.001).max(0.5).nullable().default(null),
+  classUnknown: boolean().label('form.classUnknown').default(false),
+  port: number().label('form.port').integer().min(1).max(65_535).nullable().defined(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type InstrumentBody = InferType<typeof instrumentBody>
@@ -106,8 +111,8 @@ export function profileOf({
         talks: true,
         quantities: own.quantities,
         settings: own.settings,
-        accuracyWords: 'own queries and accuracies',
-        source: 'entered for this instrument',
+        accuracyWords: t('form.ownQueriesAndAccuracies'),
+        source: t('form.enteredForThisInstrument'),
       }
     : shipped
 }

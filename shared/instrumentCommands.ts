@@ -1,4 +1,5 @@
-import { number, object, string, type InferType } from 'yup'
+import { t } from '#shared/i18n'
+import { number, object, string, type InferType } from '#shared/yup'
 import { SETTING_NAMES, type SettingName, type SteppedPlan, type SteppedPoint } from '#core/instrument'
 import { QUANTITY_NAMES, type Quantity } from '#core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -12,7 +13,10 @@ export const setBody = object({
   value: number().required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 export const askText = object({
-  text: string().max(200).matches(PRINTABLE, 'Only printable characters can be sent').required(),
+  text: string()
+    .max(200)
+    .matches(PRINTABLE, () => t('form.onlyPrintableCharactersCanBeSent'))
+    .required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 export const askBody = askText
   .shape({ instrumentId: string().uuid().required() })

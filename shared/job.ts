@@ -1,4 +1,5 @@
-import { array, boolean, number, object, string, type InferType } from 'yup'
+import { t } from '#shared/i18n'
+import { array, boolean, number, object, string, type InferType } from '#shared/yup'
 import { MODES, type Mode } from '#core/rules'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '#core/claims'
 import type { SchoolChoices } from '#core/sheet'
@@ -16,8 +17,8 @@ const claim = object({
   quantity: string<ClaimQuantity>().oneOf(CLAIM_QUANTITY_NAMES).required(),
   kind: string<ClaimKind>().oneOf(CLAIM_KINDS).required(),
   value: number()
-    .label('Claim')
-    .typeError('Claims: each needs a number. Without one, leave it in the complaint')
+    .label('form.claim')
+    .typeError(() => t('form.claimsEachNeedsANumberWithout'))
     .required()
     .test('possible', (value, context) => {
       const info = CLAIM_QUANTITIES[(context.parent as { quantity: ClaimQuantity }).quantity] as
@@ -27,10 +28,13 @@ const claim = object({
       const { label, signed, max, perSi, shownUnit } = info
       const ok = Number.isFinite(value) && Math.abs(value) <= max && (signed || value >= 0)
       return (
-        ok || context.createError({ message: `Claim, ${label}: ${value * perSi} ${shownUnit} is impossible` })
+        ok ||
+        context.createError({
+          message: t('form.claimIsImpossible', { label, value: value * perSi, shownUnit }),
+        })
       )
     }),
-  meter: string().trim().label('Owner\u2019s meter').max(100).defined(),
+  meter: string().trim().label('form.ownersMeter').max(100).defined(),
   mode: string<Mode>()
     .nullable()
     .oneOf([...MODES, null])
@@ -40,22 +44,22 @@ const claim = object({
 
 /** Intake of a job. The same schema checks the form and the request. */
 export const intakeBody = object({
-  owner: string().trim().label('Owner').max(200).required(),
-  contact: string().trim().label('Contact').max(500).default(''),
-  sheetId: string().label('Model').max(60).required(),
-  ruleSetId: string().label('Rule set').max(20).required(),
+  owner: string().trim().label('common.owner').max(200).required(),
+  contact: string().trim().label('common.contact').max(500).default(''),
+  sheetId: string().label('common.model').max(60).required(),
+  ruleSetId: string().label('common.ruleSet').max(20).required(),
   serial: string()
     .trim()
-    .label('Serial number')
+    .label('common.serialNumber')
     .max(60)
     .required()
-    .matches(SERIAL, 'Serial number: use letters, digits, space and - / . # ( ) only'),
-  complaint: string().trim().label('Complaint').max(10_000).required(),
-  claims: array(claim.required()).label('Claims').max(MAX_CLAIMS).default([]),
-  accessories: string().trim().label('Accessories').max(2000).default(''),
-  boxNote: string().trim().label('Note found in the packaging').max(10_000).default(''),
-  mayDo: string().trim().label('Approved in advance').max(2000).default(''),
-  promisedOn: day('Due date').nullable().default(null),
+    .matches(SERIAL, () => t('form.serialNumberUseLettersDigitsSpace')),
+  complaint: string().trim().label('common.complaint').max(10_000).required(),
+  claims: array(claim.required()).label('form.claims').max(MAX_CLAIMS).default([]),
+  accessories: string().trim().label('form.accessories').max(2000).default(''),
+  boxNote: string().trim().label('form.noteFoundInThePackaging').max(10_000).default(''),
+  mayDo: string().trim().label('form.approvedInAdvance').max(2000).default(''),
+  promisedOn: day('common.dueDate').nullable().default(null),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type Intake = InferType<typeof intakeBody>
@@ -66,21 +70,21 @@ export const newJobBody = intakeBody.shape({ id: string().uuid().required() }).n
 export const jobPatch = object({
   /** version of the job that the change was made from */
   version: number().integer().min(1).required(),
-  owner: string().trim().label('Owner').max(200).min(1),
-  contact: string().trim().label('Contact').max(500),
-  ruleSetId: string().label('Rule set').max(20),
+  owner: string().trim().label('common.owner').max(200).min(1),
+  contact: string().trim().label('common.contact').max(500),
+  ruleSetId: string().label('common.ruleSet').max(20),
   serial: string()
     .trim()
-    .label('Serial number')
+    .label('common.serialNumber')
     .max(60)
     .min(1)
-    .matches(SERIAL, 'Serial number: use letters, digits, space and - / . # ( ) only'),
-  complaint: string().trim().label('Complaint').max(10_000).min(1),
-  claims: array(claim.required()).label('Claims').max(MAX_CLAIMS),
-  accessories: string().trim().label('Accessories').max(2000),
-  boxNote: string().trim().label('Note found in the packaging').max(10_000),
-  mayDo: string().trim().label('Approved in advance').max(2000),
-  promisedOn: day('Due date').nullable(),
+    .matches(SERIAL, () => t('form.serialNumberUseLettersDigitsSpace')),
+  complaint: string().trim().label('common.complaint').max(10_000).min(1),
+  claims: array(claim.required()).label('form.claims').max(MAX_CLAIMS),
+  accessories: string().trim().label('form.accessories').max(2000),
+  boxNote: string().trim().label('form.noteFoundInThePackaging').max(10_000),
+  mayDo: string().trim().label('form.approvedInAdvance').max(2000),
+  promisedOn: day('common.dueDate').nullable(),
   onBench: boolean(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

@@ -1,4 +1,4 @@
-import { array, boolean, lazy, number, object, string, type ObjectSchema } from 'yup'
+import { array, boolean, lazy, number, object, string, type ObjectSchema } from '#shared/yup'
 import { BOUNDS, SPREADS, QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
 import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '#core/run'
 import { RUN_EVENT_BODIES } from './runEvents'
@@ -16,7 +16,7 @@ const reading = object({
   id: uuid(),
   quantity: string().oneOf(QUANTITY_NAMES).required(),
   value: number()
-    .label('Value')
+    .label('form.value')
     .required()
     .test('in-range', (value, context) => {
       try {
@@ -57,21 +57,21 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
     conditions: conditions.required(),
     readings: array(reading).min(1).max(20).required(),
   },
-  'reading-struck': { readingId: uuid(), reason: text('Reason').required() },
+  'reading-struck': { readingId: uuid(), reason: text('common.reason').required() },
   'adjuster-turned': {
     designators: array(string().max(14).required()).min(1).max(40).required(),
     stepId: stepId(),
-    startPosition: text('Starting position').defined(),
+    startPosition: text('form.startingPosition').defined(),
   },
   'step-confirmed': {
     stepId: string().max(20).required(),
     outcome: string().oneOf(['done', 'as-is', 'skipped']).required(),
-    reason: text('Reason').defined(),
+    reason: text('common.reason').defined(),
   },
-  'step-reopened': { stepId: string().max(20).required(), reason: text('Reason').defined() },
-  'note': { stepId: stepId(), text: text('Note').required() },
-  'item-settled': { itemId: string().max(60).required(), text: text('How it was resolved').required() },
-  'handed-over': { text: text('Explained to the owner').defined() },
+  'step-reopened': { stepId: string().max(20).required(), reason: text('common.reason').defined() },
+  'note': { stepId: stepId(), text: text('form.note').required() },
+  'item-settled': { itemId: string().max(60).required(), text: text('form.howItWasResolved').required() },
+  'handed-over': { text: text('form.explainedToTheOwner').defined() },
   ...WORK_EVENT_BODIES,
   ...RUN_EVENT_BODIES,
 }

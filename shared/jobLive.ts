@@ -1,4 +1,4 @@
-import { string, type InferType } from 'yup'
+import { string, type InferType } from '#shared/yup'
 import { closed } from './sheet/fields'
 
 /**

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, string, type InferType } from 'yup'
+import { array, boolean, mixed, number, object, string, type InferType } from '#shared/yup'
 import { TOOLS, type Tool } from '#core/circuit'
 import { MODES, type Mode } from '#core/rules'
 import { COVERAGES, type Coverage } from '#core/sheet'
@@ -72,7 +72,7 @@ export type BenchSession = InferType<typeof benchSession>
 /** What a trainee chooses. */
 export const newPractice = object({
   id: string().uuid().required(),
-  trainee: string().trim().label('Your name').max(60).required(),
+  trainee: string().trim().label('form.yourName').max(60).required(),
   kitId: string().max(30).required(),
   choice: mixed<'prepared' | 'surprise' | 'lesson'>().oneOf(['prepared', 'surprise', 'lesson']).required(),
   designId: string().max(40).nullable().default(null),

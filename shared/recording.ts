@@ -1,4 +1,5 @@
-import { mixed, number, object, string, type InferType } from 'yup'
+import { t } from '#shared/i18n'
+import { mixed, number, object, string, type InferType } from '#shared/yup'
 import { PHASES } from '#core/run'
 import type { Measurement } from '#core/signal'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -29,7 +30,7 @@ export const newRecordingBody = object({
   bytes: number()
     .integer()
     .min(1)
-    .max(MAX_RECORDING_BYTES, 'Recording: limit 256 MB. A shorter one serves as well')
+    .max(MAX_RECORDING_BYTES, () => t('form.recordingLimit256MbAShorter'))
     .required(),
   options: keptOptions.required(),
   measurement: mixed<Measurement>()

@@ -1,4 +1,5 @@
-import { array, boolean, number, object, string, type InferType } from 'yup'
+import { t, type MessageCode } from '#shared/i18n'
+import { fieldName, array, boolean, number, object, string, type InferType } from '#shared/yup'
 import { QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
 import { CHANNEL_PLANS, MASK_END_HZ, MODES, type RuleLimit, type RuleSet } from '#core/rules'
 import { CoreError } from '#core/errors'
@@ -13,43 +14,43 @@ const MAX_LIMIT_W = 10
 const MAX_BELOW_DB = 120
 const MAX_MASK_PARTS = 24
 
-const bound = (label: string) => number().label(label).nullable().defined()
+const bound = (label: MessageCode) => number().label(label).nullable().defined()
 
 const limitNumber = string()
   .trim()
-  .label('Number')
-  .matches(/^[\w.+-]{1,20}$/, 'Number: letters, digits, + - . max. 20')
+  .label('form.number')
+  .matches(/^[\w.+-]{1,20}$/, () => t('form.numberLettersDigitsMax20'))
   .required()
-const maxW = (label: string) =>
+const maxW = (label: MessageCode) =>
   number()
     .label(label)
-    .typeError(`${label}: not a number`)
-    .required(`${label}: a power is missing`)
-    .moreThan(0, `${label}: above zero`)
-    .max(MAX_LIMIT_W, `${label}: max. ${MAX_LIMIT_W} W`)
+    .typeError(() => t('form.notANumber', { label: fieldName(label) }))
+    .required(() => t('form.aPowerIsMissing', { label: fieldName(label) }))
+    .moreThan(0, () => t('form.aboveZero', { label: fieldName(label) }))
+    .max(MAX_LIMIT_W, () => t('form.maxW', { label: fieldName(label), maxW: MAX_LIMIT_W }))
 
 const maskPart = object({
   modes: array(string().oneOf(MODES).required())
-    .label('Modes')
-    .min(1, 'Emission mask: choose at least one mode for each part')
+    .label('form.modes')
+    .min(1, () => t('form.emissionMaskChooseAtLeastOne'))
     .required(),
   fromHz: number()
-    .typeError('Emission mask: "from" is not a number')
-    .required('Emission mask: "from" is missing')
-    .min(0, 'Emission mask: "from" starts at the channel centre')
+    .typeError(() => t('form.emissionMaskFromIsNotA'))
+    .required(() => t('form.emissionMaskFromIsMissing'))
+    .min(0, () => t('form.emissionMaskFromStartsAtThe'))
     .max(MASK_END_HZ),
   toHz: number()
-    .typeError('Emission mask: "to" is not a number')
-    .required('Emission mask: "to" is missing')
-    .max(MASK_END_HZ, `Emission mask: "to" max. ${MASK_END_HZ / 1000} kHz`)
+    .typeError(() => t('form.emissionMaskToIsNotA'))
+    .required(() => t('form.emissionMaskToIsMissing'))
+    .max(MASK_END_HZ, () => t('form.emissionMaskToMaxKhz', { maskendhz: MASK_END_HZ / 1000 }))
     .when('fromHz', ([fromHz]: number[], schema) =>
-      schema.moreThan(fromHz!, 'Emission mask: "to" is not above "from"'),
+      schema.moreThan(fromHz!, () => t('form.emissionMaskToIsNotAbove')),
     ),
   belowDb: number()
-    .typeError('Emission mask: "at least" is not a number')
-    .required('Emission mask: "at least" is missing')
-    .min(0, 'Emission mask: decibels down, not negative')
-    .max(MAX_BELOW_DB, `Emission mask: max. ${MAX_BELOW_DB} dB`),
+    .typeError(() => t('form.emissionMaskAtLeastIsNot'))
+    .required(() => t('form.emissionMaskAtLeastIsMissing'))
+    .min(0, () => t('form.emissionMaskDecibelsDownNotNegative'))
+    .max(MAX_BELOW_DB, () => t('form.emissionMaskMaxDb', { maxbelowdb: MAX_BELOW_DB })),
   addsPowerDb: boolean().required(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
@@ -57,57 +58,57 @@ const maskPart = object({
 const limit = object({
   id: limitNumber,
   quantity: string<Quantity>().oneOf(QUANTITY_NAMES).required(),
-  modes: array(string().oneOf(MODES).required()).label('Modes').defined(),
+  modes: array(string().oneOf(MODES).required()).label('form.modes').defined(),
   lowPower: boolean().nullable().defined(),
-  low: bound('Minimum'),
-  high: bound('Maximum'),
-  errorHz: bound('Error, Hz'),
-  errorPpm: bound('Error, ppm'),
-  words: string().trim().label('In words').max(300).required(),
+  low: bound('form.minimum'),
+  high: bound('form.maximum'),
+  errorHz: bound('form.errorHz'),
+  errorPpm: bound('form.errorPpm'),
+  words: string().trim().label('form.inWords').max(300).required(),
 })
   .noUnknown(true, UNKNOWN_FIELD)
   .test('has-a-bound', (value, context) => {
     const { low, high, errorHz, errorPpm, quantity } = value
     if ([low, high, errorHz, errorPpm].every(b => b === null))
       return context.createError({
-        message: `Limit ${value.id}: a minimum, a maximum or an error is missing`,
+        message: t('form.limitAMinimumAMaximumOr', { id: value.id }),
       })
     if (low !== null && high !== null && low > high)
-      return context.createError({ message: `Limit ${value.id}: the minimum is above the maximum` })
+      return context.createError({ message: t('form.limitTheMinimumIsAboveThe', { id: value.id }) })
     try {
       for (const b of [low, high]) if (b !== null) checkRange(b, quantity)
     } catch (error) {
       if (!(error instanceof CoreError)) throw error
-      return context.createError({ message: `Limit ${value.id}: ${error.message}` })
+      return context.createError({ message: t('form.limit', { id: value.id, message: error.message }) })
     }
     return true
   })
 
 /** A rule set of one's own: every limit with its source and date, so that somebody can check it. */
 export const ruleSetBody = object({
-  name: string().trim().label('Name').max(80).required(),
+  name: string().trim().label('common.name').max(80).required(),
   kind: string()
     .oneOf(['legal', 'workshop'] as const)
     .required(),
-  region: string().trim().label('Region').max(200).required(),
+  region: string().trim().label('form.region').max(200).required(),
   planId: string()
     .oneOf(CHANNEL_PLANS.map(p => p.id))
     .nullable()
     .defined(),
-  source: string().trim().label('Source').max(300).required(),
-  asOf: day('As of').required(),
+  source: string().trim().label('common.source').max(300).required(),
+  asOf: day('form.asOf').required(),
   fromMemory: boolean().required(),
-  note: string().trim().label('Remark').max(2000).defined(),
-  limits: array(limit.required()).label('Limits').min(1).max(60).required(),
-  mask: array(maskPart.required()).label('Emission mask').max(MAX_MASK_PARTS).defined(),
-  adjacent: object({ id: limitNumber, maxW: maxW('Adjacent channel') })
+  note: string().trim().label('form.remark').max(2000).defined(),
+  limits: array(limit.required()).label('form.limits').min(1).max(60).required(),
+  mask: array(maskPart.required()).label('form.emissionMask').max(MAX_MASK_PARTS).defined(),
+  adjacent: object({ id: limitNumber, maxW: maxW('form.adjacentChannel') })
     .noUnknown(true, UNKNOWN_FIELD)
     .nullable()
     .defined(),
   spurious: object({
     id: limitNumber,
-    protectedMaxW: maxW('Spurious, protected bands'),
-    otherMaxW: maxW('Spurious, elsewhere'),
+    protectedMaxW: maxW('form.spuriousProtectedBands'),
+    otherMaxW: maxW('form.spuriousElsewhere'),
   })
     .noUnknown(true, UNKNOWN_FIELD)
     .nullable()
@@ -172,7 +173,7 @@ function toLimit(l: LimitBody, source: string): RuleLimit {
 /** A built-in set as a starting point for one's own. */
 export function toBody(set: RuleSet): RuleSetBody {
   return {
-    name: `${set.name}, own`,
+    name: t('form.own', { name: set.name }),
     kind: set.kind,
     region: set.region,
     planId: set.planId,

@@ -1,4 +1,5 @@
-import { array, mixed, number, object, string } from 'yup'
+import type { MessageCode } from '#shared/i18n'
+import { array, mixed, number, object, string } from '#shared/yup'
 import type { RunEvent } from '#core/run'
 import { text, uuid } from './eventFields'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -6,7 +7,7 @@ import { UNKNOWN_FIELD } from './unknownField'
 /** The form of a line's value is checked against the sheet; here only its size is. */
 const lineValue = () =>
   mixed()
-    .label('Value')
+    .label('form.value')
     .defined()
     .nullable()
     .test('small', 'Value: too long for a field of a sheet', v => JSON.stringify(v ?? null).length <= 4000)
@@ -14,27 +15,27 @@ const change = object({ line: string().max(200).required(), from: lineValue(), t
   true,
   UNKNOWN_FIELD,
 )
-const who = () => string().trim().label('Who').max(60).defined()
-const amount = (label: string, max: number) => number().label(label).min(0).max(max)
+const who = () => string().trim().label('form.who').max(60).defined()
+const amount = (label: MessageCode, max: number) => number().label(label).min(0).max(max)
 
 /** Fields of what happens to a run beside readings and turns. */
 export const RUN_EVENT_BODIES: Record<RunEvent['kind'], Record<string, unknown>> = {
   'sheet-amended': {
     changes: array(change.required()).min(1).max(20).required(),
-    reason: text('Reason').defined(),
+    reason: text('common.reason').defined(),
     who: who(),
   },
   'line-confirmed': { line: string().max(200).required(), who: who() },
   'gate-passed': {
     stepId: string().max(20).required(),
-    driftHzPerMin: number().label('Drift').min(-1e6).max(1e6).nullable().defined(),
-    onTimeS: amount('Time since power-on', 1e8).nullable().defined(),
-    reason: text('Reason').defined(),
+    driftHzPerMin: number().label('form.drift').min(-1e6).max(1e6).nullable().defined(),
+    onTimeS: amount('form.timeSincePowerOn', 1e8).nullable().defined(),
+    reason: text('common.reason').defined(),
   },
   'keyed': {
     stepId: string().max(20).nullable().defined(),
-    lengthS: amount('Seconds keyed', 36_000).required(),
+    lengthS: amount('form.secondsKeyed', 36_000).required(),
   },
   'turn-answered': { rowId: uuid(), designators: array(string().max(14).required()).max(40).required() },
-  'event-struck': { eventId: uuid(), reason: text('Reason').required() },
+  'event-struck': { eventId: uuid(), reason: text('common.reason').required() },
 }

@@ -1,4 +1,4 @@
-import { number, object, string, type InferType } from 'yup'
+import { number, object, string, type InferType } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import type { Job } from './job'
 
@@ -7,12 +7,12 @@ export const JOB_STATES = ['any', 'bench', 'away'] as const
 
 /** A search over every job: words, all of which must occur, and filters. */
 export const searchQuery = object({
-  words: string().trim().label('Words').max(200).default(''),
-  sheetId: string().label('Model').max(60).default(''),
-  state: string().label('State').oneOf(JOB_STATES).default('any'),
-  causeId: string().label('Confirmed cause').max(40).default(''),
+  words: string().trim().label('form.words').max(200).default(''),
+  sheetId: string().label('common.model').max(60).default(''),
+  state: string().label('form.state').oneOf(JOB_STATES).default('any'),
+  causeId: string().label('form.confirmedCause').max(40).default(''),
   /** only jobs with a smaller number: the next page */
-  before: number().label('Before').integer().min(1).max(2_147_483_647).nullable().default(null),
+  before: number().label('form.before').integer().min(1).max(2_147_483_647).nullable().default(null),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type SearchQuery = InferType<typeof searchQuery>
@@ -37,7 +37,7 @@ export interface SearchResult {
 
 export const savedViewBody = object({
   id: string().uuid().required(),
-  name: string().trim().label('Name').min(1).max(60).required(),
+  name: string().trim().label('common.name').min(1).max(60).required(),
   query: object({
     words: string().max(200).defined(),
     sheetId: string().max(60).defined(),

@@ -1,4 +1,5 @@
-import { array, number, object, string, type InferType } from 'yup'
+import { t } from '#shared/i18n'
+import { array, number, object, string, type InferType } from '#shared/yup'
 import type { LineChange, ModelSheet, SetKind } from '#core/sheet'
 import { closed } from './sheet/fields'
 
@@ -31,8 +32,12 @@ export interface SheetFile {
 
 /** The outer form of a file; every sheet in it is checked by its own schema. */
 export const sheetFileBody = closed({
-  format: string().oneOf([SHEET_FILE_FORMAT], 'This is not a service sheet of this program').required(),
-  version: number().oneOf([SHEET_FILE_VERSION], 'This file is from a newer version').required(),
+  format: string()
+    .oneOf([SHEET_FILE_FORMAT], () => t('form.thisIsNotAServiceSheet'))
+    .required(),
+  version: number()
+    .oneOf([SHEET_FILE_VERSION], () => t('form.thisFileIsFromANewer'))
+    .required(),
   revisions: array(
     closed({
       sheet: object().required(),

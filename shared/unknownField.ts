@@ -1,2 +1,4 @@
-/** Words for a field that nobody asked for; yup puts the names in. */
-export const UNKNOWN_FIELD = 'Unknown field: ${unknown}'
+import { t } from '#shared/i18n'
+
+/** Words for a field that nobody asked for. */
+export const UNKNOWN_FIELD = ({ unknown }: { unknown?: string }) => t('form.unknownField', { unknown })

@@ -1,94 +1,95 @@
-import { boolean, number, object, string } from 'yup'
+import type { MessageCode } from '#shared/i18n'
+import { boolean, number, object, string } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { GOES_STALE } from '#core/sheet'
 import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '#core/run'
 import { text, uuid } from './eventFields'
 import { day } from './day'
 
-const short = (label: string) => string().trim().label(label).max(300)
-const amount = (label: string, max: number) => number().label(label).min(0).max(max)
-const unit = (label: string, max: number) => amount(label, max).nullable().defined()
+const short = (label: MessageCode) => string().trim().label(label).max(300)
+const amount = (label: MessageCode, max: number) => number().label(label).min(0).max(max)
+const unit = (label: MessageCode, max: number) => amount(label, max).nullable().defined()
 
 /** Fields of the work beside the readings. The same schema checks forms and requests. */
 export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown>> = {
   'power-tried': {
-    limitA: amount('Current limit', 60).required(),
-    idleA: unit('Idle current', 60),
+    limitA: amount('form.currentLimit', 60).required(),
+    idleA: unit('form.idleCurrent', 60),
     seen: string().oneOf(POWER_SEEN).required(),
-    text: text('Note').defined(),
+    text: text('form.note').defined(),
   },
   'item-inspected': {
     itemId: string().max(20).required(),
     state: string().oneOf(ITEM_STATES).required(),
-    text: text('Note').defined(),
+    text: text('form.note').defined(),
   },
-  'reminder-set': { condition: string().max(20).required(), text: text('Reminder').required() },
+  'reminder-set': { condition: string().max(20).required(), text: text('form.reminder').required() },
   'question-asked': {
-    text: text('Question').required(),
-    price: short('Price').defined(),
-    consequence: short('Consequence').defined(),
+    text: text('form.question').required(),
+    price: short('form.price').defined(),
+    consequence: short('form.consequence').defined(),
   },
   'question-answered': {
     questionId: uuid(),
     answer: string().oneOf(ANSWERS).required(),
-    text: text('Answer').defined(),
+    text: text('form.answer').defined(),
   },
   'wait-begun': {
     waitsFor: string().oneOf(WAITS_FOR).required(),
-    text: text('Waiting for').required(),
-    untilDay: day('Until').nullable().defined(),
+    text: text('form.waitingFor').required(),
+    untilDay: day('form.until').nullable().defined(),
   },
-  'wait-ended': { waitId: uuid(), text: text('Note').defined() },
+  'wait-ended': { waitId: uuid(), text: text('form.note').defined() },
   'part-changed': {
-    designator: short('Part').required(),
-    partOut: short('Removed').defined(),
-    partIn: short('Fitted').required(),
+    designator: short('form.part').required(),
+    partOut: short('form.removed').defined(),
+    partIn: short('form.fitted').required(),
     isFinal: boolean().required(),
-    text: text('Note').defined(),
+    text: text('form.note').defined(),
   },
   'part-tested': {
-    part: short('Part').required(),
-    boughtAt: short('Bought from').defined(),
-    dcGain: unit('DC gain', 10_000),
-    rfPowerW: unit('RF power', 2000),
-    rfReferenceW: unit('Reference power', 2000),
-    gainFrom: amount('Gain of its type, from', 10_000).nullable(),
-    gainTo: amount('Gain of its type, to', 10_000).nullable(),
-    testSet: short('Test set'),
-    meter: short('Meter'),
-    scale: short('Scale'),
+    part: short('form.part').required(),
+    boughtAt: short('form.boughtFrom').defined(),
+    dcGain: unit('form.dcGain', 10_000),
+    rfPowerW: unit('form.rfPower', 2000),
+    rfReferenceW: unit('form.referencePower', 2000),
+    gainFrom: amount('form.gainOfItsTypeFrom', 10_000).nullable(),
+    gainTo: amount('form.gainOfItsTypeTo', 10_000).nullable(),
+    testSet: short('form.testSet'),
+    meter: short('common.meter'),
+    scale: short('form.scale'),
     fallsWhileKeyed: boolean().nullable().defined(),
     heat: string().oneOf(HEATS).nullable().defined(),
-    text: text('Note').defined(),
+    text: text('form.note').defined(),
   },
   'treated': {
-    what: short('Work done').required(),
-    where: short('Where').defined(),
-    text: text('Note').defined(),
+    what: short('common.workDone').required(),
+    where: short('form.where').defined(),
+    text: text('form.note').defined(),
   },
   'soak-begun': {
-    hours: number().label('Hours').positive().max(1000).required(),
-    text: text('Note').defined(),
+    hours: number().label('form.hours').positive().max(1000).required(),
+    text: text('form.note').defined(),
   },
-  'soak-ended': { soakId: uuid(), passed: boolean().required(), text: text('Note').defined() },
+  'soak-ended': { soakId: uuid(), passed: boolean().required(), text: text('form.note').defined() },
   'test-made': {
     observableId: string().max(40).required(),
     outcome: string().max(40).required(),
-    text: text('Note').defined(),
+    text: text('form.note').defined(),
   },
   'warm-up-begun': {},
   'unlisted-turned': {
-    name: string().trim().label('Which adjuster').max(60).required(),
-    role: string().label('What it sets').oneOf(Object.keys(GOES_STALE)).required(),
-    startPosition: text('Starting position').defined(),
+    name: string().trim().label('form.whichAdjuster').max(60).required(),
+    role: string().label('form.whatItSets').oneOf(Object.keys(GOES_STALE)).required(),
+    startPosition: text('form.startingPosition').defined(),
   },
-  'position-noted': { designator: string().max(14).required(), position: short('Position').required() },
+  'position-noted': { designator: string().max(14).required(), position: short('form.position').required() },
   'challenge-kept': {
     readingId: uuid(),
     rule: string().max(8).required(),
-    reason: text('Reason').required(),
+    reason: text('common.reason').required(),
   },
-  'cause-confirmed': { causeId: string().max(40).required(), text: text('Note').defined() },
+  'cause-confirmed': { causeId: string().max(40).required(), text: text('form.note').defined() },
 }
 
 /** A test of a part that belongs to no job: the same fields as on one. */

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { WireError } from '#shared/errors'
 
 /** A failed request in words, and whether trying again later can help. */
@@ -15,9 +16,9 @@ export function failureOf(error: unknown): Failure {
   if (wire?.message)
     return { words: wire.message, field: wire.field, passing: (statusCode ?? 500) >= 500, code: wire.code }
   if (statusCode === undefined)
-    return { words: 'The server is not responding.', field: null, passing: true, code: null }
+    return { words: t('frame.theServerIsNotResponding'), field: null, passing: true, code: null }
   return {
-    words: `The server answered with error ${statusCode}.`,
+    words: t('frame.theServerAnsweredWithError', { statusCode }),
     field: null,
     passing: statusCode >= 500,
     code: null,

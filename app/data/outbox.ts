@@ -1,3 +1,4 @@
+import { $api } from './api'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { JobEvent } from '#core/run'
@@ -53,11 +54,9 @@ export const useOutboxStore = defineStore('outbox', () => {
   /** @returns false when it is worth waiting */
   async function send(entry: Required<OutboxEntry>): Promise<boolean> {
     try {
-      await $fetch(`/api/jobs/${entry.jobId}/events`, {
+      await $api(`/api/jobs/${entry.jobId}/events`, {
         method: 'POST',
         body: entry.event,
-        retry: 0,
-        timeout: 8000,
       })
       await drop(entry.place)
       sentListeners.forEach(tell => tell(entry.jobId, entry.event))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useCookie, useRoute } from '#imports'
 import { useTheme } from 'vuetify'
@@ -81,7 +82,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           @give-up="outbox.giveUp"
         /><slot />
       </main>
-      <aside v-if="drawer && practice.state" class="frame-drawer no-print" aria-label="Simulator">
+      <aside v-if="drawer && practice.state" class="frame-drawer no-print" :aria-label="t('frame.simulator')">
         <PracticeControls
           narrow
           :wanted="practice.wanted"

@@ -1,7 +1,9 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, nextTick, ref, onMounted, onBeforeUnmount } from 'vue'
 import { navigateTo, useHead } from '#imports'
 import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
+import FindField from '~/features/bench/components/FindField.vue'
 import BenchBoard from '~/features/bench/components/BenchBoard.vue'
 import NextUseful from '~/features/bench/components/NextUseful.vue'
 import JobRow from '~/features/job/components/JobRow.vue'
@@ -26,7 +28,7 @@ const starting = ref(false)
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const search = ref('')
-const searchField = ref<HTMLInputElement | null>(null)
+const searchField = ref<{ focus: () => void } | null>(null)
 const EMPTY: Intake = {
   owner: '',
   contact: '',
@@ -57,7 +59,7 @@ function openForm() {
   store.earlier = []
   failure.value = null
 }
-useHead({ title: 'Bench' })
+useHead({ title: t('bench.bench2') })
 /** Timers on the page move by themselves. */
 const nowMs = ref(Date.now())
 let clock: ReturnType<typeof setInterval>
@@ -78,40 +80,34 @@ useBenchKeys({
 <template>
   <div class="page">
     <template v-if="starting">
-      <h1>Book in a set</h1>
-      <p class="lead">Owner, model, serial number and complaint are required.</p>
+      <h1>{{ t('bench.bookInASet') }}</h1>
+      <p class="lead">{{ t('bench.ownerModelSerialNumberAndComplaint') }}</p>
       <div class="with-aside">
         <IntakeForm
           :initial="EMPTY"
           :rule-sets="rules.all"
           :models="sheets.list"
           :blocked="blocked.items"
-          action="Start the job"
+          :action="t('bench.startTheJob')"
           :busy="busy"
           :failure="failure"
           @done="start"
           @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"
-          ><v-btn class="ml-3" size="large" @click="starting = false">Cancel</v-btn></IntakeForm
+          ><v-btn class="ml-3" size="large" @click="starting = false">{{
+            t('common.cancel')
+          }}</v-btn></IntakeForm
         >
         <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
       </div>
     </template>
     <template v-else>
       <div class="top">
-        <h1>On the bench</h1>
-        <label class="find"
-          >Find <kbd>/</kbd>{{ ' ' }}
-          <input
-            ref="searchField"
-            v-model="search"
-            type="search"
-            placeholder="tag, serial, owner"
-            @keydown.esc="search = ''"
-        /></label>
-        <v-btn href="/api/calendar.ics" download>Calendar</v-btn>
-        <v-btn @click="takenOpen = true"
-          >Block days{{ blocked.items.length ? `: ${blocked.items.length}` : '' }}…</v-btn
-        >
+        <h1>{{ t('bench.onTheBench') }}</h1>
+        <FindField ref="searchField" v-model="search" />
+        <v-btn href="/api/calendar.ics" download>{{ t('bench.calendar') }}</v-btn>
+        <v-btn @click="takenOpen = true">{{
+          t('bench.blockDays', { what: blocked.items.length ? `: ${blocked.items.length}` : '' })
+        }}</v-btn>
         <BenchTaken
           v-if="takenOpen"
           :open="takenOpen"
@@ -121,21 +117,24 @@ useBenchKeys({
           @add="blocked.add"
           @remove="blocked.remove"
         />
-        <v-btn variant="flat" color="primary" @click="openForm">Book in a set <kbd>J</kbd></v-btn>
+        <v-btn variant="flat" color="primary" @click="openForm"
+          >{{ t('bench.bookInASet') }} <kbd>J</kbd></v-btn
+        >
       </div>
       <div v-if="store.failure" class="care my-4" role="alert">
-        {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn>
+        {{ store.failure.words }}
+        <v-btn size="small" class="ml-3" @click="store.load()">{{ t('common.tryAgain') }}</v-btn>
       </div>
       <div v-else-if="!store.items" role="status">
         <v-progress-linear indeterminate color="primary" />
-        <p class="lead mt-3">Loading the jobs</p>
+        <p class="lead mt-3">{{ t('bench.loadingTheJobs') }}</p>
       </div>
       <template v-else>
         <p v-if="store.items.length === 0" class="lead">
-          No jobs yet. Book in a set, then measure it as found, before any adjustment.
+          {{ t('bench.noJobsYetBookInA') }}
         </p>
-        <p v-else-if="found.length === 0" class="lead">No job matches "{{ search }}".</p>
-        <p v-else-if="onBench.length === 0" class="lead">The bench is clear.</p>
+        <p v-else-if="found.length === 0" class="lead">{{ t('bench.noJobMatches', { search }) }}</p>
+        <p v-else-if="onBench.length === 0" class="lead">{{ t('bench.theBenchIsClear') }}</p>
         <NextUseful
           v-if="search === ''"
           :here="onBench"
@@ -151,7 +150,10 @@ useBenchKeys({
         />
         <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
         <template v-if="away.length > 0"
-          ><h2>Recently handed over <NuxtLink to="/sets?state=away" class="all">Show all</NuxtLink></h2>
+          ><h2>
+            {{ t('bench.recentlyHandedOver') }}
+            <NuxtLink to="/sets?state=away" class="all">{{ t('bench.showAll') }}</NuxtLink>
+          </h2>
           <JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs"
         /></template>
       </template>
@@ -171,27 +173,5 @@ useBenchKeys({
   font-size: 13px;
   font-weight: 400;
   color: var(--accent);
-}
-.find {
-  margin-left: auto;
-  font-size: 13px;
-  color: var(--ink2);
-}
-.find input {
-  height: 46px;
-  width: 240px;
-  margin-left: 10px;
-  padding: 0 12px;
-  font: inherit;
-  font-size: 15px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-}
-@media (max-width: 700px) {
-  .find {
-    margin-left: 0;
-  }
 }
 </style>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { onMounted } from 'vue'
 import { useHead } from '#imports'
 import PartTestForm from '~/features/job/components/work/PartTestForm.vue'
@@ -13,23 +14,21 @@ async function keep(event: NewWorkEvent, kept?: () => void) {
   if (event.kind === 'part-tested' && (await store.add(event))) kept?.()
 }
 onMounted(() => void store.load())
-useHead({ title: 'Parts' })
+useHead({ title: t('job.parts') })
 </script>
 
 <template>
   <div class="page">
-    <h1>Stock parts</h1>
+    <h1>{{ t('job.stockParts2') }}</h1>
     <p class="lead">
-      Test parts before fitting them. A DC test can reject a part; only an RF test can accept it. Suspect
-      fresh print on a sanded surface, a wrong weight, an unknown seller.
+      {{ t('job.testPartsBeforeFittingThemA') }}
     </p>
     <p class="care">
-      A valve set as test set: several hundred volts or more inside, lethal. Unplug, wait, discharge, check
-      for less than 30 V, one hand. Competent persons only.
+      {{ t('job.aValveSetAsTestSet') }}
     </p>
     <PartTestForm :wrong="wrong" @send="keep" />
     <p v-if="store.failure && !store.failure.field" class="care" role="alert">{{ store.failure.words }}</p>
-    <p v-if="store.items?.length === 0" class="lead">No parts tested yet.</p>
+    <p v-if="store.items?.length === 0" class="lead">{{ t('job.noPartsTestedYet') }}</p>
     <PartTestList v-else-if="store.items" :tested="store.items" />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { onMounted, ref } from 'vue'
 import { useHead } from '#imports'
 import { RULE_SETS } from '#core/rules'
@@ -27,25 +28,24 @@ onMounted(() => {
   void store.load()
   void store.loadSchools()
 })
-useHead({ title: 'Rule sets and workshop practice' })
+useHead({ title: t('rules.ruleSetsAndWorkshopPractice') })
 </script>
 
 <template>
   <div class="page">
-    <h1>Rule sets and workshop practice</h1>
+    <h1>{{ t('rules.ruleSetsAndWorkshopPractice') }}</h1>
     <template v-if="editing">
       <RuleSetForm :initial="editing.body" :failure="failure" @done="keep" @cancel="editing = null" />
     </template>
     <template v-else>
       <p class="lead">
-        Every job is judged by one of these, named on its screens and its handover report. Unverified values:
-        check against the current text. Local regulation and licensed practice decide.
+        {{ t('rules.everyJobIsJudgedByOne') }}
       </p>
       <section v-for="o in store.own" :key="o.id">
-        <RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">Edit</v-btn>
+        <RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">{{ t('common.edit') }}</v-btn>
       </section>
       <section v-for="r in RULE_SETS" :key="r.id">
-        <RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">Copy rule set</v-btn>
+        <RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">{{ t('rules.copyRuleSet') }}</v-btn>
       </section>
       <SchoolList :choices="store.schools" @choose="store.chooseSchool" />
     </template>

@@ -1,6 +1,9 @@
 import pino from 'pino'
 import { controlServer } from './controlServer'
 import { SimulatedBench } from './simulatedBench'
+import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+
+provideEveryLanguage()
 
 /** The simulated bench as a process: SCPI servers in front of the simulated set, and its control port. */
 const log = pino({ base: { process: 'bench' } })

@@ -4,6 +4,9 @@ import { INSTRUMENT_PROFILES, asSetUp } from '#core/instrument'
 import { profileOf, setupOf, type Instrument } from '#shared/instrument'
 import { Gateway } from './gateway'
 import type { InstrumentConfig } from './instrumentLink'
+import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+
+provideEveryLanguage()
 
 /**
  * The gateway process of a bench: reads from the database which instruments are connected, follows changes by

@@ -7,6 +7,7 @@ import { run } from './run.mjs'
 const SOURCES = [
   'app',
   'core',
+  'i18n',
   'instruments',
   'public',
   'server',
@@ -14,6 +15,7 @@ const SOURCES = [
   'nuxt.config.ts',
   'package-lock.json',
   'scripts/lib/build.mjs',
+  'scripts/lib/paths.mjs',
 ]
 const STAMP = join(OUTPUT, 'diapason-sources')
 /** Processes of their own, bundled so that plain Node runs them. */

@@ -9,4 +9,8 @@ export const DATA = process.env.DIAPASON_DATA ?? join(ROOT, '.data')
 export const OUTPUT = join(ROOT, '.output')
 export const fromRoot = (...parts) => join(ROOT, ...parts)
 /** What an import from another room begins with; nuxt.config.ts and vitest.config.ts take it from here. */
-export const ALIAS = { '#core': fromRoot('core'), '#shared': fromRoot('shared') }
+export const ALIAS = {
+  '#core': fromRoot('core'),
+  '#shared': fromRoot('shared'),
+  '#i18n': fromRoot('i18n'),
+}

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { get } from 'node:http'
 import { setResponseHeaders } from 'h3'
 import { ApiError } from '../utils/apiError'
@@ -22,13 +23,7 @@ export default apiHandler(async event => {
 function openGateway(url: string): Promise<import('node:http').IncomingMessage> {
   return new Promise((resolve, reject) => {
     const away = () =>
-      reject(
-        new ApiError(
-          503,
-          'gateway-away',
-          'Instruments offline: the instrument server does not respond. Type the readings.',
-        ),
-      )
+      reject(new ApiError(503, 'gateway-away', t('server.instrumentsOfflineTheInstrumentServerDoes')))
     if (!URL.canParse(url)) return away()
     const request = get(url, resolve)
     request.setTimeout(5000, () => request.destroy())

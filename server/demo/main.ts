@@ -2,6 +2,9 @@ import { pool } from '../db/pool'
 import { connectSimulatedBench } from './demoInstruments'
 import { loadDemoJobs } from './demoJobs'
 import { loadDemoRecording } from './demoRecording'
+import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+
+provideEveryLanguage()
 
 /** Demo data into an empty database; the simulated instruments are pointed at their ports on every start. */
 await connectSimulatedBench(process.env.BENCH_URL!)

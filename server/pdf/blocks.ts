@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
 import type { ComparedCell } from '#core/run'
 import { cellName, compareGauge, isJudged, rangeWords, shownCell } from '#shared/words/compareGauge'
@@ -31,9 +32,14 @@ const HAIRLINE = {
 
 /** Before and after, row by row, with the fork gauge; a cell whose conditions differ says so instead. */
 export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<string>): ContentTable {
-  const head = ['Row', 'Quantity', 'As found', 'As left', 'Change', 'Tolerance'].map(t =>
-    words(t, { bold: true, fontSize: 8 }),
-  )
+  const head = [
+    t('paper.row'),
+    t('common.quantity'),
+    t('common.asFound'),
+    t('common.asLeft'),
+    t('paper.change'),
+    t('paper.tolerance'),
+  ].map(t => words(t, { bold: true, fontSize: 8 }))
   return {
     table: {
       headerRows: 1,
@@ -55,7 +61,7 @@ function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
     side(c, 'before', false),
     side(c, 'after', stale.has(c.point.id)),
     differs
-      ? words(`not comparable: ${c.differences.map(differenceWords).join(', ')}`, {
+      ? words(t('paper.notComparable', { list: c.differences.map(differenceWords).join(', ') }), {
           italics: false,
           fontSize: 7,
         })
@@ -69,7 +75,7 @@ function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
 function side(c: ComparedCell, which: 'before' | 'after', isStale: boolean): TableCell {
   const cell = c[which]
   const shown = shownCell(cell)
-  if (!shown) return words('not measured', { color: '#5d6b66' })
+  if (!shown) return words(t('common.notMeasured'), { color: '#5d6b66' })
   const verdict = isJudged(c) ? (isStale ? 'recheck' : statusWord(cell.judgement!.verdict)) : ''
   return { stack: [words(`${shown.value} ${shown.unit}`, { bold: true }), words(verdict, { fontSize: 7 })] }
 }

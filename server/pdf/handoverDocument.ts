@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { format } from 'date-fns'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { settleClaim } from '#core/claims'
@@ -20,6 +21,7 @@ import {
   rulesWords,
 } from '#shared/words/ownerWords'
 import { dayAndTime, itemWords } from '#shared/words/runWords'
+import { capital } from '#shared/words/sentence'
 import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
 import { compareTable, heading, list, words } from './blocks'
@@ -42,47 +44,67 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
   const state = jobState(h.sheet, h.rules, h.events)
   const stale = new Set(state.asLeft.filter(r => r.stale).map(r => r.point.id))
   const tag = jobTag(h.job.number)
-  const status = h.issue ? `issue ${h.issue.number} of ${dayAndTime(h.issue.atMs)}` : 'draft, not handed over'
+  const status = h.issue
+    ? t('paper.issueOf', { number: h.issue.number, dayAndTime: dayAndTime(h.issue.atMs) })
+    : t('paper.draftNotHandedOver')
   return {
-    info: { title: `${tag} ${h.sheet.model} handover`, creator: 'Diapason' },
+    info: { title: t('paper.handover', { tag, model: h.sheet.model }), creator: t('paper.diapason') },
     pageSize: 'A4',
     pageMargins: [40, 40, 40, 46],
     defaultStyle: { font: 'Latin', fontSize: 9.5, lineHeight: 1.15 },
-    footer: (page, pages) =>
-      words(
-        `${tag}, ${status}${h.issue ? `, SHA-256 ${h.issue.checksum.slice(0, 16)}` : ''}. Page ${page} of ${pages}.`,
-        { margin: [40, 10, 40, 0], fontSize: 7.5, color: '#5d6b66' },
-      ),
+    footer: (page, pages) => footer(h, tag, status, page, pages),
     content: [
-      words(`${h.sheet.model}, serial ${h.job.serial}`, { bold: true, fontSize: 18 }),
-      words(`${tag} for ${h.job.owner}. ${status[0]!.toUpperCase()}${status.slice(1)}.`, {
-        color: '#45524d',
-        margin: [0, 1, 0, 6],
-      }),
+      words(t('paper.serial', { model: h.sheet.model, serial: h.job.serial }), { bold: true, fontSize: 18 }),
+      words(
+        t('paper.forWord', {
+          tag,
+          owner: h.job.owner,
+          status: capital(status),
+        }),
+        {
+          color: '#45524d',
+          margin: [0, 1, 0, 6],
+        },
+      ),
       ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
-      heading('Rule set'),
+      heading(t('common.ruleSet')),
       words(rulesWords(h.rules)),
-      ...(h.issue
-        ? [
-            words(
-              `Frozen record of this handover: sheet revision ${h.sheet.revision}, SHA-256 ${h.issue.checksum}.`,
-              { fontSize: 7.5, color: '#45524d', margin: [0, 8, 0, 0] },
-            ),
-          ]
-        : []),
+      ...(h.issue ? [frozen(h, h.issue.checksum)] : []),
     ],
   }
+}
+
+function footer(h: Handover, tag: string, status: string, page: number, pages: number): Content {
+  return words(
+    t('paper.pageOf', {
+      tag,
+      status,
+      what: h.issue ? t('paper.sha256', { checksum: h.issue.checksum.slice(0, 16) }) : '',
+      page,
+      pages,
+    }),
+    { margin: [40, 10, 40, 0], fontSize: 7.5, color: '#5d6b66' },
+  )
+}
+
+/** What the record was frozen from, and the sum that proves it. */
+function frozen(h: Handover, checksum: string): Content {
+  return words(t('paper.frozenRecordOfThisHandoverSheet', { revision: h.sheet.revision, checksum }), {
+    fontSize: 7.5,
+    color: '#45524d',
+    margin: [0, 8, 0, 0],
+  })
 }
 
 function claims(h: Handover, state: JobState): Content[] {
   const settled = h.job.claims.map(c => settleClaim(c, state.asFound, state.claimContext))
   if (settled.length === 0) return []
   return [
-    heading('Your report and our measurements'),
+    heading(t('paper.yourReportAndOurMeasurements')),
     list(
       settled.map(
         s =>
-          `${OUTCOME_WORDS[s.outcome]}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`,
+          `${t(OUTCOME_WORDS[s.outcome])}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`,
       ),
     ),
   ]
@@ -98,20 +120,20 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
   ]
   const advice = carrierAdvice(h.sheet, h.rules, state.run)
   return [
-    heading('Complaint'),
+    heading(t('common.complaint')),
     words(h.job.complaint),
     ...claims(h, state),
-    heading('Compliance'),
+    heading(t('paper.compliance')),
     words(legal.words, { bold: true }),
     ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and after'),
-    list(orNone(beforeAfterWords(h.sheet, state.compared), 'No reading was taken both before and after.')),
+    heading(t('paper.beforeAndAfter')),
+    list(orNone(beforeAfterWords(h.sheet, state.compared), t('paper.noReadingWasTakenBothBefore'))),
     ...bandPictures(h, state),
-    ...(less.length > 0 ? [heading('Why the meter may read less'), list(less)] : []),
-    heading('Work done'),
-    list(orNone([...alignedWords(state.run), ...mended], 'No work recorded.')),
-    ...(open.length > 0 ? [heading('Outstanding'), list(open)] : []),
-    heading('How to operate it'),
+    ...(less.length > 0 ? [heading(t('paper.whyTheMeterMayReadLess')), list(less)] : []),
+    heading(t('common.workDone')),
+    list(orNone([...alignedWords(state.run), ...mended], t('paper.noWorkRecorded'))),
+    ...(open.length > 0 ? [heading(t('paper.outstanding')), list(open)] : []),
+    heading(t('paper.howToOperateIt')),
     list(operatingAdvice(h.sheet, advice, events)),
     ...handedWords(h),
   ]
@@ -122,43 +144,45 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
   const events = validEvents(h.events)
   const settled = state.items.filter(i => i.settled !== null)
   return [
-    heading('Complaint'),
+    heading(t('common.complaint')),
     words(h.job.complaint),
     words(
-      `Accessories: ${h.job.accessories || 'none noted'}. ` +
-        `Approved in advance: ${h.job.mayDo || 'nothing noted'}.`,
+      t('paper.accessoriesApprovedInAdvance', {
+        accessories: h.job.accessories || t('paper.noneNoted'),
+        mayDo: h.job.mayDo || t('paper.nothingNoted'),
+      }),
       {
         color: '#45524d',
       },
     ),
     ...claims(h, state),
-    heading('Compliance'),
+    heading(t('paper.compliance')),
     words(legal.words, { bold: true }),
     ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading('Before and after'),
-    words('Hollow: as found. Filled: as left. Shaded: tolerance. Tick: target. Thick bar: uncertainty.', {
+    heading(t('paper.beforeAndAfter')),
+    words(t('paper.hollowAsFoundFilledAsLeft'), {
       fontSize: 7.5,
       color: '#45524d',
       margin: [0, 0, 0, 3],
     }),
     compareTable(state.compared, stale),
     ...bandPictures(h, state),
-    heading('Work done'),
+    heading(t('common.workDone')),
     list([
       ...workDone(state.run, adjusted(state.run, state.compared), events),
       ...mendedWords(h.sheet, events),
     ]),
-    heading('Open items'),
+    heading(t('paper.openItems')),
     list(
       orNone(
         unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`),
-        'None.',
+        t('paper.none'),
       ),
     ),
     ...(settled.length > 0
-      ? [heading('Closed items'), list(settled.map(i => `${i.title}: ${i.settled}`))]
+      ? [heading(t('paper.closedItems')), list(settled.map(i => `${i.title}: ${i.settled}`))]
       : []),
-    heading('Cautions'),
+    heading(t('paper.cautions')),
     list(handoverCautions(h.sheet)),
     ...handedWords(h),
     ...photoPages(h.photos),
@@ -173,7 +197,9 @@ function bandPictures({ sheet }: Handover, { compared }: JobState): Content[] {
       ? [
           {
             stack: [
-              words(`${chart.title}, ${chart.unit}: before hollow, dashed; after filled`, { fontSize: 8 }),
+              words(t('paper.beforeHollowDashedAfterFilled', { title: chart.title, unit: chart.unit }), {
+                fontSize: 8,
+              }),
               { svg, width: 250 },
             ],
             width: 256,
@@ -187,7 +213,11 @@ function bandPictures({ sheet }: Handover, { compared }: JobState): Content[] {
 function photoPages(photos: readonly PaperPhoto[]): Content[] {
   if (photos.length === 0) return []
   return [
-    heading(photos.length === MAX_ON_PAPER ? `Photos, the first ${MAX_ON_PAPER}` : 'Photos'),
+    heading(
+      photos.length === MAX_ON_PAPER
+        ? t('paper.photosTheFirst', { maxonpaper: MAX_ON_PAPER })
+        : t('paper.photos'),
+    ),
     ...photos.map((p): Content => ({
       unbreakable: true,
       margin: [0, 0, 0, 8],
@@ -202,7 +232,7 @@ function photoPages(photos: readonly PaperPhoto[]): Content[] {
 function handedWords(h: Handover): Content[] {
   const last = h.events.findLast(e => e.kind === 'handed-over')
   return last?.text
-    ? [heading('Explained to the owner'), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)]
+    ? [heading(t('paper.explainedToTheOwner')), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)]
     : []
 }
 

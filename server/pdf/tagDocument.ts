@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { ModelSheet } from '#core/sheet'
 import { jobTag, type Job } from '#shared/job'
@@ -12,7 +13,7 @@ const MM = 72 / 25.4
 export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
   const tag = jobTag(job.number)
   return {
-    info: { title: `${tag} tag`, creator: 'Diapason' },
+    info: { title: t('paper.tag', { tag }), creator: t('paper.diapason') },
     pageSize: { width: 80 * MM, height: 50 * MM },
     pageMargins: 10,
     defaultStyle: { font: 'Latin', fontSize: 8.5 },
@@ -25,9 +26,9 @@ export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
             stack: [
               words(tag, { bold: true, fontSize: 22 }),
               words(sheet.model, { bold: true, fontSize: 11 }),
-              words(`serial ${job.serial}`),
+              words(t('paper.serial2', { serial: job.serial })),
               words(job.owner, { margin: [0, 4, 0, 0] }),
-              words(job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date'),
+              words(job.promisedOn ? t('paper.due', { day: day(job.promisedOn) }) : t('common.noDueDate')),
             ],
           },
         ],

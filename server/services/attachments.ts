@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { createHash } from 'node:crypto'
 import { fileTypeFromBuffer } from 'file-type'
 import type { Attachment, AttachmentPatch, UploadQuery } from '#shared/attachment'
@@ -52,8 +53,9 @@ async function keptRecording(upload: Buffer) {
     throw new ApiError(
       415,
       'not-a-recording',
-      `This is ${found ? `a ${found.ext.toUpperCase()} file` : 'not a recording'}. ` +
-        'Use WebM, Ogg, M4A, MP3 or WAV.',
+      t('server.thisIsUseWebmOggM4a', {
+        what: found ? t('server.aFile', { ext: found.ext.toUpperCase() }) : t('server.notARecording'),
+      }),
       'file',
     )
   const mime = found.mime.replace('video/', 'audio/').replace('application/', 'audio/')
@@ -67,13 +69,13 @@ export async function attachmentsOf(jobId: string): Promise<Attachment[]> {
 
 export async function requireAttachment(id: string): Promise<Attachment> {
   const found = await selectAttachment(pool, id)
-  if (!found) throw new ApiError(404, 'unknown-attachment', 'Photo or recording not found.')
+  if (!found) throw new ApiError(404, 'unknown-attachment', t('server.photoOrRecordingNotFound'))
   return found
 }
 
 export async function thumbnailOf(id: string): Promise<Buffer> {
   const thumbnail = await selectThumbnail(pool, id)
-  if (!thumbnail) throw new ApiError(404, 'unknown-attachment', 'This has no picture.')
+  if (!thumbnail) throw new ApiError(404, 'unknown-attachment', t('server.thisHasNoPicture'))
   return thumbnail
 }
 
@@ -81,10 +83,5 @@ export async function changeAttachment(id: string, patch: AttachmentPatch): Prom
   const changed = await updateAttachment(pool, id, patch)
   if (changed) return changed
   await requireAttachment(id)
-  throw new ApiError(
-    409,
-    'changed-meanwhile',
-    'Someone else has changed this picture. Look at it again, then change it.',
-    'version',
-  )
+  throw new ApiError(409, 'changed-meanwhile', t('server.someoneElseHasChangedThisPicture'), 'version')
 }

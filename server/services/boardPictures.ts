@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { pool } from '../db/pool'
 import { insertSheetPicture, selectSheetPicture, type SheetPicture } from '../db/queries/sheetPicture'
 import { ApiError } from '../utils/apiError'
@@ -15,6 +16,6 @@ export async function keepBoardPicture(
 
 export async function requireBoardPicture(id: string): Promise<SheetPicture> {
   const found = await selectSheetPicture(pool, id)
-  if (!found) throw new ApiError(404, 'unknown-picture', 'Board picture not found.')
+  if (!found) throw new ApiError(404, 'unknown-picture', t('server.boardPictureNotFound'))
   return found
 }

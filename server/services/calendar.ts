@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { createEvents, type DateArray, type EventAttributes } from 'ics'
 import type { JobEvent } from '#core/run'
 import { runningSoak, waits } from '#core/work'
@@ -20,7 +21,7 @@ export async function benchCalendar(): Promise<string> {
   ])
   const { error, value } = createEvents(
     jobs.flatMap(job => entriesOf(job, sheetOf(job).model, events.get(job.id)!)),
-    { calName: 'Diapason bench', productId: 'diapason' },
+    { calName: t('server.diapasonBench'), productId: 'diapason' },
   )
   if (error) throw error
   return value!
@@ -31,7 +32,7 @@ function entriesOf(job: Job, model: string, events: readonly JobEvent[]): EventA
   const soak = runningSoak(events)
   return [
     ...(job.promisedOn
-      ? [wholeDay(`promised-${job.id}`, job.promisedOn, `${name} due for ${job.owner}`)]
+      ? [wholeDay(`promised-${job.id}`, job.promisedOn, t('server.dueFor', { name, owner: job.owner }))]
       : []),
     ...waits(events)
       .filter(w => w.ended === null && w.begun.untilDay)
@@ -39,14 +40,14 @@ function entriesOf(job: Job, model: string, events: readonly JobEvent[]): EventA
         wholeDay(
           `wait-${w.begun.id}`,
           w.begun.untilDay!,
-          `${name}: ${WAIT_WORDS[w.begun.waitsFor]}, ${w.begun.text}`,
+          `${name}: ${t(WAIT_WORDS[w.begun.waitsFor])}, ${w.begun.text}`,
         ),
       ),
     ...(soak
       ? [
           {
             uid: `soak-${soak.begun.id}@diapason`,
-            title: `${name}: soak test ends`,
+            title: t('server.soakTestEnds', { name }),
             start: soak.endsAtMs,
             startInputType: 'utc' as const,
             duration: { minutes: 15 },

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { JobRecord } from '#core/record'
 import { completeRules } from '#core/rules'
 import type { HandoverIssue } from '#shared/handoverIssue'
@@ -24,7 +25,8 @@ export async function frozenRecord(
 ): Promise<HandoverIssue & { record: string }> {
   const issue =
     Number.isInteger(number) && number > 0 && number < 1e6 ? await selectIssue(pool, jobId, number) : null
-  if (!issue) throw new ApiError(404, 'unknown-issue', `This job has no handover issue ${number}.`, 'issue')
+  if (!issue)
+    throw new ApiError(404, 'unknown-issue', t('server.thisJobHasNoHandoverIssue', { number }), 'issue')
   return issue
 }
 

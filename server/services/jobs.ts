@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { isDeepStrictEqual } from 'node:util'
 import { canBeStruck, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
@@ -22,7 +23,7 @@ import { requireRules } from './rules'
 import { actingChoices } from './schools'
 import { requireSheet, sheetOfJob } from './sheetBook'
 
-const unknownJob = (id: string) => new ApiError(404, 'unknown-job', `Job ${id} not found.`)
+const unknownJob = (id: string) => new ApiError(404, 'unknown-job', t('server.jobNotFound', { id }))
 
 /** sheet = the revision that the job began with; its own corrections are in its events. */
 export interface JobWithEvents {
@@ -77,12 +78,7 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
   })
   if (job) return job
   await requireJob(id)
-  throw new ApiError(
-    409,
-    'changed-meanwhile',
-    'Someone else has changed this job. Nothing of yours is lost. Compare, then save again.',
-    'version',
-  )
+  throw new ApiError(409, 'changed-meanwhile', t('server.someoneElseHasChangedThisJob'), 'version')
 }
 
 /**
@@ -98,7 +94,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
       (event.kind === 'reading-struck' || event.kind === 'challenge-kept') &&
       !(await readingBelongsTo(db, event.readingId, jobId))
     ) {
-      throw new ApiError(404, 'unknown-reading', 'This reading is not in this job.', 'readingId')
+      throw new ApiError(404, 'unknown-reading', t('server.thisReadingIsNotInThis'), 'readingId')
     }
     if (await insertEvent(db, jobId, event)) {
       await tellEvent(db, jobId, event.id)
@@ -116,7 +112,7 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
     if (stored?.jobId === jobId && stored.event.kind === 'keyed' && event.kind === 'keyed')
       return { isNew: false }
     if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event)))
-      throw new ApiError(409, 'id-reused', 'This id belongs to another entry.', 'id')
+      throw new ApiError(409, 'id-reused', t('server.thisIdBelongsToAnotherEntry'), 'id')
     return { isNew: false }
   })
 }
@@ -135,14 +131,9 @@ async function checkOnJob(db: Db, job: Job, event: JobEvent): Promise<void> {
 async function checkStrike(db: Db, job: Job, eventId: string): Promise<void> {
   const stored = await selectEvent(db, eventId)
   if (stored?.jobId !== job.id)
-    throw new ApiError(404, 'unknown-event', 'This entry is not in this job.', 'eventId')
+    throw new ApiError(404, 'unknown-event', t('server.thisEntryIsNotInThis'), 'eventId')
   if (!canBeStruck(stored.event))
-    throw new ApiError(
-      409,
-      'cannot-be-struck',
-      'This entry cannot be struck out. Strike out readings one by one. What was signed stays.',
-      'eventId',
-    )
+    throw new ApiError(409, 'cannot-be-struck', t('server.thisEntryCannotBeStruckOut'), 'eventId')
 }
 
 /** Readings on the way are nothing that anybody looks for. */

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { fileTypeFromBuffer } from 'file-type'
 import sharp from 'sharp'
 import { ApiError } from '../utils/apiError'
@@ -35,8 +36,9 @@ export async function keptPicture(upload: Buffer): Promise<Picture> {
   const found = await fileTypeFromBuffer(upload)
   if (!found || !TAKEN[found.mime])
     throw refuse(
-      `This is ${found ? `a ${found.ext.toUpperCase()} file` : 'not a picture'}, ` +
-        'whatever its name says. Use JPEG, PNG or WebP.',
+      t('server.thisIsWhateverItsNameSays', {
+        what: found ? t('server.aFile', { ext: found.ext.toUpperCase() }) : t('server.notAPicture'),
+      }),
     )
   try {
     const upright = sharp(upload, { limitInputPixels: MAX_PIXELS, failOn: 'error' }).rotate()
@@ -53,9 +55,8 @@ export async function keptPicture(upload: Buffer): Promise<Picture> {
     return { data, thumbnail, mime: 'image/jpeg', width: info.width, height: info.height }
   } catch (error) {
     const words = error instanceof Error ? error.message : ''
-    if (/pixel limit/i.test(words))
-      throw refuse('This picture has more than 60 million pixels. It was not opened.')
-    throw refuse(`This ${TAKEN[found.mime]} file is damaged and cannot be opened.`)
+    if (/pixel limit/i.test(words)) throw refuse(t('server.thisPictureHasMoreThan60'))
+    throw refuse(t('server.thisFileIsDamagedAndCannot', { taken: TAKEN[found.mime] }))
   }
 }
 

@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import { randomUUID } from 'node:crypto'
 import type { CoreErrorCode } from '#core/errors'
 import { LESSONS, reviewOf, type PracticeRecord } from '#core/practice'
@@ -26,7 +27,7 @@ const FIELDS: Readonly<Partial<Record<CoreErrorCode, string>>> = {
   'unknown-item': 'replace',
   'unknown-sheet': 'designId',
 }
-const AWAY = 'No simulator is running beside this server. It comes with "npm run demo".'
+const AWAY = 'server.noSimulatorIsRunningBesideThis' satisfies MessageCode
 
 function benchUrl(): string {
   const url = process.env.BENCH_URL
@@ -45,7 +46,7 @@ export async function benchRequest<T = PracticeState>(
       ? {}
       : { method: 'POST', body: JSON.stringify(body), headers: { 'content-type': 'application/json' } },
   ).catch(() => {
-    throw new ApiError(503, 'bench-away', 'The simulator does not respond.')
+    throw new ApiError(503, 'bench-away', t('server.theSimulatorDoesNotRespond'))
   })
   if (response.ok) return (await response.json()) as T
   const { message, code } = (await response.json()) as { message: string; code: CoreErrorCode }
@@ -61,9 +62,9 @@ export async function benchRecording(): Promise<{
   readonly centreHz: number
 }> {
   const response = await fetch(`${benchUrl()}/recording`).catch(() => {
-    throw new ApiError(503, 'bench-away', 'The simulator does not respond.')
+    throw new ApiError(503, 'bench-away', t('server.theSimulatorDoesNotRespond'))
   })
-  if (!response.ok) throw new ApiError(502, 'bench-away', 'The simulated set could not be recorded.')
+  if (!response.ok) throw new ApiError(502, 'bench-away', t('server.theSimulatedSetCouldNotBe'))
   return {
     bytes: Buffer.from(await response.arrayBuffer()),
     rateHz: Number(response.headers.get('x-rate-hz')),
@@ -85,9 +86,9 @@ export async function startPractice(wanted: NewPractice): Promise<PracticeSummar
   if (there) return there
   const lesson = wanted.lessonId ? LESSONS.find(l => l.id === wanted.lessonId) : null
   if (wanted.choice === 'lesson' && !lesson)
-    throw new ApiError(400, 'unknown-item', 'Choose one of the lessons.')
+    throw new ApiError(400, 'unknown-item', t('server.chooseOneOfTheLessons'))
   if (!BENCH_KITS.some(k => k.id === wanted.kitId))
-    throw new ApiError(400, 'unknown-item', 'Choose one of the benches.')
+    throw new ApiError(400, 'unknown-item', t('server.chooseOneOfTheBenches'))
   const scenario = lesson ? null : scenarioFor(wanted)
   const kitId = lesson ? lesson.kitId : wanted.kitId
   const session: BenchSession = lesson
@@ -124,7 +125,7 @@ export async function freeSet({ designId, kitId, seed }: FreePractice): Promise<
 
 function scenarioFor({ choice, designId, seed, difficulty }: NewPractice): Scenario {
   if (choice === 'prepared' && !designId)
-    throw new ApiError(400, 'unknown-sheet', 'Choose a model.', 'designId')
+    throw new ApiError(400, 'unknown-sheet', t('server.chooseAModel'), 'designId')
   return choice === 'prepared'
     ? preparedScenario(designId!, seed)
     : surpriseScenario(seed, difficulty as 1 | 2 | 3, designId)
@@ -134,13 +135,13 @@ function jobFor(designId: string, scenario: Scenario | null, trainee: string, wh
   const sheet = modelSheet(designId)
   return {
     owner: `Practice: ${scenario?.owner ?? 'lesson'}`,
-    contact: `practised by ${trainee}`,
+    contact: t('server.practisedBy', { trainee }),
     sheetId: sheet.id,
     ruleSetId: sheet.defaultRuleSetId,
     serial: `P-${String(scenario?.seed ?? 0)}`,
     complaint: scenario?.complaint ?? what,
     claims: [],
-    accessories: 'simulated set',
+    accessories: t('server.simulatedSet'),
     boxNote: '',
     mayDo: 'everything',
     promisedOn: null,
@@ -150,15 +151,11 @@ function jobFor(designId: string, scenario: Scenario | null, trainee: string, wh
 /** Ends a case: what was wrong is told, and how it was worked. Finished twice gives the same review. */
 export async function finishPractice(id: string, ticked: readonly string[]): Promise<PracticeSession> {
   const session = await selectPractice(pool, id)
-  if (!session) throw new ApiError(404, 'unknown-practice', 'Exercise not found.')
+  if (!session) throw new ApiError(404, 'unknown-practice', t('server.exerciseNotFound'))
   if (session.finishedAtMs === null) {
     const raw = await benchRequest<Omit<PracticeRecord, 'named' | 'rowsBeforeFirstTurn'>>('/record')
     if (raw.scenario.designId !== session.designId)
-      throw new ApiError(
-        409,
-        'changed-meanwhile',
-        'Another set is on the bench now. This exercise cannot be reviewed.',
-      )
+      throw new ApiError(409, 'changed-meanwhile', t('server.anotherSetIsOnTheBench'))
     const named = [...new Set([...ticked, ...(await confirmedFaults(session.jobId, session.designId))])]
     const record: PracticeRecord = {
       ...raw,

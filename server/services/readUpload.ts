@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { IncomingMessage } from 'node:http'
 import { ApiError } from '../utils/apiError'
 import { drain } from '../utils/drain'
@@ -19,7 +20,7 @@ export async function readUpload(request: IncomingMessage, maxBytes: number): Pr
     else chunks.length = 0
   }
   if (bytes > maxBytes) throw tooLarge(bytes, maxBytes)
-  if (bytes === 0) throw new ApiError(400, 'invalid-field', 'The file is empty.', 'file')
+  if (bytes === 0) throw new ApiError(400, 'invalid-field', t('server.theFileIsEmpty'), 'file')
   return Buffer.concat(chunks)
 }
 
@@ -28,7 +29,7 @@ function tooLarge(bytes: number, maxBytes: number): ApiError {
   return new ApiError(
     413,
     'body-too-large',
-    `The file is ${mega(bytes)} MB, limit ${mega(maxBytes)} MB. Use a smaller file.`,
+    t('server.theFileIsMbLimitMb', { mega: mega(bytes), mega2: mega(maxBytes) }),
     'file',
   )
 }

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { createHash } from 'node:crypto'
 import type { KeptRecording, NewRecording } from '#shared/recording'
 import { pool } from '../db/pool'
@@ -14,7 +15,7 @@ import { ApiError } from '../utils/apiError'
 import { requireJob } from './jobs'
 
 const LISTED = 50
-const unknown = () => new ApiError(404, 'unknown-recording', 'Recording not found, or not complete.')
+const unknown = () => new ApiError(404, 'unknown-recording', t('server.recordingNotFoundOrNotComplete'))
 
 /** Begins to keep a recording; its bytes follow chunk by chunk, in any order, each as often as it takes. */
 export async function beginRecording(body: NewRecording): Promise<void> {
@@ -41,7 +42,7 @@ export async function finishRecording(id: string): Promise<KeptRecording> {
       throw new ApiError(
         409,
         'recording-incomplete',
-        `${bytes} of ${begun.bytes} bytes received. Send the rest, then finish again.`,
+        t('server.ofBytesReceivedSendTheRest', { bytes, bytes2: begun.bytes }),
         'bytes',
       )
     await completeRecording(pool, id, hash.digest('hex'))

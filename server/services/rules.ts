@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { randomBytes } from 'node:crypto'
 import { RULE_SETS, ruleSet, type RuleSet } from '#core/rules'
 import { OWN_PREFIX, toRuleSet, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
@@ -32,11 +33,7 @@ export function addRuleSet(body: RuleSetBody): Promise<OwnRuleSet> {
 export async function changeRuleSet(id: string, version: number, body: RuleSetBody): Promise<OwnRuleSet> {
   const changed = await updateOwnRuleSet(pool, id, version, body)
   if (changed) return changed
-  if (!(await selectOwnRuleSet(pool, id))) throw new ApiError(404, 'unknown-rule-set', 'Rule set not found.')
-  throw new ApiError(
-    409,
-    'changed-meanwhile',
-    'Someone else has changed this rule set. What you typed is still here. Compare, then save again.',
-    'version',
-  )
+  if (!(await selectOwnRuleSet(pool, id)))
+    throw new ApiError(404, 'unknown-rule-set', t('server.ruleSetNotFound'))
+  throw new ApiError(409, 'changed-meanwhile', t('server.someoneElseHasChangedThisRule'), 'version')
 }

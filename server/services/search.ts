@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { SavedView, SearchQuery, SearchResult } from '#shared/search'
 import { jobTag } from '#shared/job'
 import { pool } from '../db/pool'
@@ -64,5 +65,5 @@ export const views = () => selectViews(pool)
 export const saveView = (view: SavedView) => upsertView(pool, view)
 
 export async function removeView(id: string): Promise<void> {
-  if (!(await deleteView(pool, id))) throw new ApiError(404, 'unknown-view', 'Saved search not found.')
+  if (!(await deleteView(pool, id))) throw new ApiError(404, 'unknown-view', t('server.savedSearchNotFound'))
 }

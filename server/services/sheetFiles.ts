@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { SHEETS, compareSheets, type ModelSheet } from '#core/sheet'
 import { sheetBody } from '#shared/sheet/sheetBody'
 import {
@@ -32,7 +33,7 @@ export async function sheetFile(id: string): Promise<SheetFile> {
 const asShipped = (sheet: ModelSheet): SheetRevision => ({
   sheet,
   who: '',
-  reason: 'as delivered',
+  reason: t('server.asDelivered'),
   changes: [],
   revisedAtMs: Date.parse(sheet.revisedOn),
 })
@@ -102,12 +103,7 @@ async function checkedFile(upload: Buffer): Promise<SheetFile> {
   try {
     parsed = JSON.parse(upload.toString('utf8'))
   } catch {
-    throw new ApiError(
-      400,
-      'not-json',
-      'This file is not JSON. A sheet is exported as one .json file.',
-      'file',
-    )
+    throw new ApiError(400, 'not-json', t('server.thisFileIsNotJsonA'), 'file')
   }
   const file = (await sheetFileBody.validate(parsed, { strict: true })) as unknown as SheetFile
   for (const r of file.revisions) await sheetBody.validate(r?.sheet, { strict: true })
@@ -116,11 +112,6 @@ async function checkedFile(upload: Buffer): Promise<SheetFile> {
     (r, i) => i === 0 || r.sheet.revision > file.revisions[i - 1]!.sheet.revision,
   )
   if (ids.size > 1 || !inOrder)
-    throw new ApiError(
-      400,
-      'invalid-field',
-      'The revisions in the file are not of one sheet, in order.',
-      'revisions',
-    )
+    throw new ApiError(400, 'invalid-field', t('server.theRevisionsInTheFileAre'), 'revisions')
   return file
 }

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { SHEETS, type ModelSheet } from '#core/sheet'
 import type { LineTrust, SheetSummary, SheetView } from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
@@ -44,7 +45,7 @@ export async function sheetView(id: string, revision?: number): Promise<SheetVie
           {
             revision: base.revision,
             who: '',
-            reason: 'as delivered',
+            reason: t('server.asDelivered'),
             changes: [],
             revisedAtMs: null,
             jobNumber: null,
@@ -92,7 +93,12 @@ export async function addSheet(sheet: ModelSheet, who: string, reason: string): 
       revisedAtMs: null,
     }))
   )
-    throw new ApiError(409, 'name-taken', `Id: sheet "${sheet.id}" exists. Choose another name.`, 'sheet.id')
+    throw new ApiError(
+      409,
+      'name-taken',
+      t('server.idSheetExistsChooseAnotherName', { id: sheet.id }),
+      'sheet.id',
+    )
   return first
 }
 
@@ -107,8 +113,7 @@ export async function reviseSheet(
   who: string,
   reason: string,
 ): Promise<ModelSheet> {
-  if (sheet.id !== id)
-    throw new ApiError(400, 'invalid-field', 'Id: a sheet keeps its id through all revisions.', 'sheet.id')
+  if (sheet.id !== id) throw new ApiError(400, 'invalid-field', t('server.idASheetKeepsItsId'), 'sheet.id')
   return inTransaction(async db => {
     await lockSheet(db, id)
     const newest = await requireSheet(db, id)
@@ -131,13 +136,7 @@ export async function reviseSheet(
 }
 
 const changedMeanwhile = (revision: number) =>
-  new ApiError(
-    409,
-    'changed-meanwhile',
-    `Someone else has changed this sheet: it is at revision ${revision}. ` +
-      'What you wrote is still here. Compare, then save again.',
-    'from',
-  )
+  new ApiError(409, 'changed-meanwhile', t('server.someoneElseHasChangedThisSheet', { revision }), 'from')
 
 /** One revision after the other, also from two benches at once. */
 export async function lockSheet(db: Db, id: string): Promise<void> {

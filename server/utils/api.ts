@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import {
   createError,
   defineEventHandler,
@@ -8,9 +9,10 @@ import {
   type EventHandlerRequest,
   type H3Event,
 } from 'h3'
-import type { Schema } from 'yup'
+import type { Schema } from '#shared/yup'
 import { ApiError, toWire } from './apiError'
 import { drain } from './drain'
+import { inLanguage, languageOf } from './language'
 import { log } from './log'
 
 /** Largest request body; the longest note and the fullest row stay far below. */
@@ -21,9 +23,9 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 export function apiHandler<T>(work: (event: H3Event<EventHandlerRequest>) => Promise<T>) {
   return defineEventHandler(async event => {
     try {
-      return await work(event)
+      return await inLanguage(languageOf(event), () => work(event))
     } catch (error) {
-      const { status, body } = toWire(error)
+      const { status, body } = inLanguage(languageOf(event), () => toWire(error))
       if (status >= 500)
         log.error(
           { path: event.path, code: body.code, error: error instanceof Error ? error.stack : String(error) },
@@ -52,21 +54,22 @@ export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'vali
 
 /** What an id in a path belongs to. */
 const NAMED = {
-  'unknown-job': 'job',
-  'unknown-instrument': 'instrument',
-  'unknown-view': 'saved search',
-  'unknown-attachment': 'photo or recording',
-  'unknown-rule-set': 'rule set',
-  'unknown-period': 'blocked period',
-  'unknown-recording': 'recording',
-  'unknown-practice': 'exercise',
-  'unknown-picture': 'board picture',
-} as const
+  'unknown-job': 'server.job',
+  'unknown-instrument': 'server.instrument',
+  'unknown-view': 'server.savedSearch',
+  'unknown-attachment': 'server.photoOrRecording',
+  'unknown-rule-set': 'server.ruleSet',
+  'unknown-period': 'server.blockedPeriod',
+  'unknown-recording': 'server.recording',
+  'unknown-practice': 'server.exercise',
+  'unknown-picture': 'server.boardPicture',
+} as const satisfies Readonly<Record<string, MessageCode>>
 
 /** A UUID from the path. An id of any other form belongs to nothing. */
 export function idParam(event: H3Event, unknown: keyof typeof NAMED): string {
   const id = getRouterParam(event, 'id') ?? ''
-  if (!UUID.test(id)) throw new ApiError(404, unknown, `${NAMED[unknown]} "${id.slice(0, 60)}" not found.`)
+  if (!UUID.test(id))
+    throw new ApiError(404, unknown, t('server.notFound', { named: t(NAMED[unknown]), id: id.slice(0, 60) }))
   return id
 }
 
@@ -79,8 +82,10 @@ function tooLarge(bytes: number): ApiError {
   return new ApiError(
     413,
     'body-too-large',
-    `The request is ${Math.round(bytes / 1024)} kB, ` +
-      `limit ${MAX_BODY_BYTES / 1024} kB. Shorten the text.`,
+    t('server.theRequestIsKbLimitKb', {
+      bytes: Math.round(bytes / 1024),
+      maxbodybytes: MAX_BODY_BYTES / 1024,
+    }),
   )
 }
 
@@ -88,6 +93,6 @@ function parseJson(text: string): unknown {
   try {
     return JSON.parse(text)
   } catch {
-    throw new ApiError(400, 'not-json', 'The request body is not JSON.')
+    throw new ApiError(400, 'not-json', t('server.theRequestBodyIsNotJson'))
   }
 }

@@ -1,6 +1,7 @@
+import { t } from '#shared/i18n'
 import { CoreError } from '#core/errors'
 import type { ErrorCode, WireError } from '#shared/errors'
-import { ValidationError } from 'yup'
+import { ValidationError } from '#shared/yup'
 import { isDatabaseAway, isDuplicate } from '../db/errors'
 
 /** An error a route raises on purpose. */
@@ -25,13 +26,8 @@ export function toWire(error: unknown): { status: number; body: WireError } {
   if (error instanceof ApiError) return of(error.status, error.code, error.message, error.field)
   if (error instanceof CoreError) return of(422, error.code, error.message)
   if (error instanceof ValidationError) return of(400, 'invalid-field', error.message, error.path ?? null)
-  if (isDatabaseAway(error))
-    return of(
-      503,
-      'database-away',
-      'Database not responding. Nothing is lost: entries wait in this browser and are sent later.',
-    )
+  if (isDatabaseAway(error)) return of(503, 'database-away', t('server.databaseNotRespondingNothingIsLost'))
   if (isDuplicate(error, 'instrument_name_key'))
-    return of(409, 'name-taken', 'Name: another instrument has this name', 'name')
-  return of(500, 'internal', 'Server error. Saved entries are safe. See the server log.')
+    return of(409, 'name-taken', t('server.nameAnotherInstrumentHasThisName'), 'name')
+  return of(500, 'internal', t('server.serverErrorSavedEntriesAreSafe'))
 }

@@ -1,4 +1,5 @@
-import { ValidationError, array, lazy, mixed, number, object, string } from 'yup'
+import { t, type MessageCode } from '#shared/i18n'
+import { ValidationError, array, lazy, mixed, number, object, string } from '#shared/yup'
 import { ADJUSTER_KINDS, ADJUSTER_ROLES, SET_KINDS, checkSheet, type ModelSheet } from '#core/sheet'
 import { sheetProblemWords } from '../words/sheetWords'
 import {
@@ -21,94 +22,94 @@ import { day } from '../day'
 
 /** Ids of sheets: what a path and a file name can carry. */
 export const SHEET_ID = /^[a-z0-9][a-z0-9-]{0,59}$/
-const range = (label: string) =>
+const range = (label: MessageCode) =>
   closed({
     low: number().label(label).min(0).required(),
     high: number().label(label).min(0).required(),
   }).required()
 
 const adjuster = closed({
-  designator: named('Designator', 14),
-  kind: string().label('Kind').oneOf(ADJUSTER_KINDS).required(),
-  role: string().label('Role in the circuit').oneOf(ADJUSTER_ROLES).required(),
-  name: named('Name'),
-  moves: words('Affects', 300),
-  where: words('Where', 300),
-  turn: words('Direction', 300),
-  tool: words('Tool', 200),
-  caution: orNothing('Caution'),
+  designator: named('form.designator', 14),
+  kind: string().label('form.kind').oneOf(ADJUSTER_KINDS).required(),
+  role: string().label('form.roleInTheCircuit').oneOf(ADJUSTER_ROLES).required(),
+  name: named('common.name'),
+  moves: words('common.affects', 300),
+  where: words('form.where', 300),
+  turn: words('common.direction', 300),
+  tool: words('common.tool', 200),
+  caution: orNothing('form.caution'),
   raisedBy: string().oneOf(['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down']).optional(),
   modes: array(mode()).max(8).optional(),
   board: place(),
 }).required()
 
 const CRITERIA = {
-  spread: { quantity: quantity(), maxDb: number().label('Spread').positive().max(60).required() },
+  spread: { quantity: quantity(), maxDb: number().label('form.spread').positive().max(60).required() },
   peak: {
     quantity: quantity(),
-    gainDb: number().label('Gain of a pass').positive().max(10).required(),
+    gainDb: number().label('form.gainOfAPass').positive().max(10).required(),
     seek: string().oneOf(['largest', 'smallest']).optional(),
   },
 }
 const ACTIONS = {
   'keys': {
-    words: words('In words'),
-    keys: list(named('Key', 30), 20),
-    withinS: number().label('Within').positive().max(120).required(),
+    words: words('form.inWords'),
+    keys: list(named('form.key', 30), 20),
+    withinS: number().label('form.within').positive().max(120).required(),
   },
-  'hold': { words: words('In words'), holdS: number().label('Held').positive().max(120).required() },
-  'power-cycle': { words: words('In words'), reread: list(named('Entry', 14), 40) },
-  'reverts': { words: words('In words') },
+  'hold': { words: words('form.inWords'), holdS: number().label('form.held').positive().max(120).required() },
+  'power-cycle': { words: words('form.inWords'), reread: list(named('form.entry', 14), 40) },
+  'reverts': { words: words('form.inWords') },
 }
 const bias = closed({
   by: string().oneOf(['rise', 'stage-current', 'gate-voltage']).required(),
-  devices: list(named('Device', 60), 12),
-  stageV: number().label('Supply of the stage').positive().max(3000).required(),
-  mostW: number().label('Dissipation').positive().max(5000).required(),
-  tickA: number().label('One division').positive().max(10).nullable().defined(),
+  devices: list(named('form.device', 60), 12),
+  stageV: number().label('form.supplyOfTheStage').positive().max(3000).required(),
+  mostW: number().label('form.dissipation').positive().max(5000).required(),
+  tickA: number().label('form.oneDivision').positive().max(10).nullable().defined(),
 })
 
 const step = closed({
-  id: named('Step', 20),
-  title: named('Title'),
-  instruction: words('Instruction'),
-  why: words('Reason'),
-  cautions: list(words('Caution'), 20),
+  id: named('form.step', 20),
+  title: named('form.title'),
+  instruction: words('form.instruction'),
+  why: words('common.reason'),
+  cautions: list(words('form.caution'), 20),
   points: list(measurePoint, 40),
-  criterion: oneOfKinds('Condition', CRITERIA, true),
-  adjusters: list(named('Designator', 14), 40),
-  needs: list(named('Step', 20), 40),
-  skipIf: orNothing('Not needed if', 20),
+  criterion: oneOfKinds('form.condition', CRITERIA, true),
+  adjusters: list(named('form.designator', 14), 40),
+  needs: list(named('form.step', 20), 40),
+  skipIf: orNothing('form.notNeededIf', 20),
   decides: yes(),
   keyDownLimitS: number().label('Key-down').positive().max(600).nullable().defined(),
-  actions: array(oneOfKinds('Action', ACTIONS)).max(10).optional(),
+  actions: array(oneOfKinds('form.action', ACTIONS)).max(10).optional(),
   bias: bias.optional().default(undefined),
 }).required()
 
 const scheme = closed({
-  baseHz: figure('Base'),
-  stepHz: number().label('Step').positive().required(),
+  baseHz: figure('form.base'),
+  stepHz: number().label('form.step').positive().required(),
   oscillators: list(
     closed({
-      id: named('Oscillator', 30),
-      name: named('Name'),
-      nominalHz: number().label('Nominal').positive().max(3e9).required(),
-      adjuster: orNothing('Adjuster', 14),
-      priorPpm: number().label('Spread').positive().max(1e5).required(),
+      id: named('common.oscillator', 30),
+      name: named('common.name'),
+      nominalHz: number().label('form.nominal').positive().max(3e9).required(),
+      adjuster: orNothing('common.adjuster', 14),
+      priorPpm: number().label('form.spread').positive().max(1e5).required(),
     }).required(),
     30,
   ),
   frequencies: list(
     closed({
-      id: named('Frequency', 30),
-      name: named('Name'),
+      id: named('common.frequency', 30),
+      name: named('common.name'),
       quantity: string().nullable().defined(),
       mode: string().nullable().defined(),
       terms: list(
         closed({
-          oscillator: named('Oscillator', 30),
-          factor: figure('Factor'),
-          stepFactor: figure('Factor of the step'),
+          oscillator: named('common.oscillator', 30),
+          factor: figure('form.factor'),
+          stepFactor: figure('form.factorOfTheStep'),
         }).required(),
         12,
       ),
@@ -118,41 +119,55 @@ const scheme = closed({
 })
 
 const shape = closed({
-  id: string().label('Id').matches(SHEET_ID, 'Id: small letters, digits and -').required(),
-  kind: string().label('Kind of set').oneOf(SET_KINDS).required(),
-  model: named('Model', 100),
-  description: words('Description', 500),
+  id: string()
+    .label('Id')
+    .matches(SHEET_ID, () => t('form.idSmallLettersDigitsAnd'))
+    .required(),
+  kind: string().label('form.kindOfSet').oneOf(SET_KINDS).required(),
+  model: named('common.model', 100),
+  description: words('form.description', 500),
   revision: number().integer().min(1).required(),
-  revisedOn: day('Revised on').required(),
-  planId: named('Channel plan', 40),
+  revisedOn: day('form.revisedOn').required(),
+  planId: named('form.channelPlan', 40),
   main: closed({
     mode: mode(),
     fromChannel: number().integer().min(1).max(400).required(),
     toChannel: number().integer().min(1).max(400).required(),
-    setting: words('Setting', 200),
+    setting: words('form.setting', 200),
   }).required(),
-  defaultRuleSetId: named('Rule set', 20),
-  nominalSupplyV: number().label('Supply').positive().max(1000).required(),
-  load: words('Load', 200),
-  plateV: finite('Plate voltage').optional(),
-  idleA: range('Current on receive'),
-  keyedA: range('Current, keyed'),
-  cautions: list(words('Caution'), 40),
+  defaultRuleSetId: named('common.ruleSet', 20),
+  nominalSupplyV: number().label('form.supply').positive().max(1000).required(),
+  load: words('form.load', 200),
+  plateV: finite('form.plateVoltage').optional(),
+  idleA: range('form.currentOnReceive'),
+  keyedA: range('form.currentKeyed'),
+  cautions: list(words('form.caution'), 40),
   specification: list(
-    closed({ what: named('What', 100), value: words('Value', 500), source: words('Source', 300) }).required(),
+    closed({
+      what: named('form.what', 100),
+      value: words('form.value', 500),
+      source: words('common.source', 300),
+    }).required(),
     100,
   ),
   adjusters: list(adjuster, 300),
   matrix: list(measurePoint, 200),
   procedure: list(step, 100),
-  owed: list(closed({ id: named('Item', 60), title: named('Title'), why: words('Reason') }).required(), 60),
+  owed: list(
+    closed({
+      id: named('form.item', 60),
+      title: named('form.title'),
+      why: words('common.reason'),
+    }).required(),
+    60,
+  ),
   testPoints: array(
     closed({
-      id: named('Test point', 20),
-      name: named('Name'),
-      where: words('Where', 300),
-      expected: words('Expected', 300),
-      caution: orNothing('Caution'),
+      id: named('form.testPoint', 20),
+      name: named('common.name'),
+      where: words('form.where', 300),
+      expected: words('form.expected', 300),
+      caution: orNothing('form.caution'),
       board: place(),
     }).required(),
   )
@@ -161,7 +176,7 @@ const shape = closed({
   boards: array(
     closed({
       side: side().required(),
-      drawing: orNothing('Drawing', 60),
+      drawing: orNothing('form.drawing', 60),
       pictureId: string().uuid().nullable().defined(),
     }).required(),
   )
@@ -170,19 +185,19 @@ const shape = closed({
   scheme: scheme.optional().default(undefined),
   inspection: array(
     closed({
-      id: named('Item', 20),
-      lookFor: named('Look for', 300),
-      good: words('Good', 300),
-      bad: words('Bad', 300),
+      id: named('form.item', 20),
+      lookFor: named('form.lookFor', 300),
+      good: words('form.good', 300),
+      bad: words('form.bad', 300),
     }).required(),
   )
     .max(60)
     .optional(),
   typicalFaults: array(
     closed({
-      seen: named('Symptom', 300),
-      cause: words('Cause', 300),
-      cure: words('Remedy', 300),
+      seen: named('form.symptom', 300),
+      cause: words('form.cause', 300),
+      cure: words('form.remedy', 300),
     }).required(),
   )
     .max(100)
@@ -201,7 +216,7 @@ const shape = closed({
       .optional()
       .default(undefined),
   ),
-  driftLimitHzPerMin: number().label('Drift limit').positive().max(1000).optional(),
+  driftLimitHzPerMin: number().label('form.driftLimit').positive().max(1000).optional(),
 })
 
 /**
@@ -224,8 +239,8 @@ export const sheetBody = mixed()
     return problem === undefined || this.createError({ message: sheetProblemWords(problem) })
   })
 
-const who = () => string().trim().label('Who').max(60).defined()
-const reason = () => string().trim().label('Reason').max(10_000).defined()
+const who = () => string().trim().label('form.who').max(60).defined()
+const reason = () => string().trim().label('common.reason').max(10_000).defined()
 export const newSheetBody = closed({ sheet: sheetBody, who: who(), reason: reason() })
 export const sheetPatch = closed({
   from: number().integer().min(1).required(),

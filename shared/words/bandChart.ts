@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { ComparedCell } from '#core/run'
 import type { ModelSheet, SetState } from '#core/sheet'
 import { channelHz, channelPlan } from '#core/rules'
@@ -68,7 +69,7 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
   }
   return [
     {
-      title: 'Power, high',
+      title: t('figure.powerHigh'),
       unit: 'W',
       axis,
       before: of('powerW', 'before'),
@@ -76,7 +77,7 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
       window: window('powerW'),
     },
     {
-      title: 'Frequency error',
+      title: t('figure.frequencyError'),
       unit: 'Hz',
       axis,
       before: of('carrierHz', 'before'),

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { overlapMinutes, warmMinutes, type BlockedPeriod, type Outlook, type Suggestion } from '#core/work'
 import type { JobSummary } from '../bench'
 import { jobTag } from '../job'
@@ -16,30 +17,34 @@ export function suggestionWords(
   switch (s.kind) {
     case 'stopped':
       return {
-        title: `${name(s.jobId)}: isolate the short`,
-        why: 'It was switched off at first power. Keep it off until the short is isolated.',
+        title: t('bench.isolateTheShort', { name: name(s.jobId) }),
+        why: t('bench.itWasSwitchedOffAtFirst'),
       }
     case 'soak-due':
-      return { title: `${name(s.jobId)}: soak time is up`, why: 'Take a last reading, then end the test.' }
+      return {
+        title: t('bench.soakTimeIsUp', { name: name(s.jobId) }),
+        why: t('bench.takeALastReadingThenEnd'),
+      }
     case 'switch-on':
       return {
-        title: `Switch on ${name(s.jobId)}`,
-        why:
-          `It warms up for ${warmMinutes(of(s.jobId))} min while ` +
-          `${jobTag(of(s.beside).job.number)} is on the bench.`,
+        title: t('bench.switchOn', { name: name(s.jobId) }),
+        why: t('bench.itWarmsUpForMinWhile', {
+          warmMinutes: warmMinutes(of(s.jobId)),
+          jobTag: jobTag(of(s.beside).job.number),
+        }),
       }
     case 'ask-again':
       return {
-        title: `${name(s.jobId)}: ask the owner again`,
-        why: `No answer for ${s.days} days. No work without an answer.`,
+        title: t('bench.askTheOwnerAgain', { name: name(s.jobId) }),
+        why: t('bench.noAnswerForDaysNoWork', { days: s.days }),
       }
     case 'promised':
       return {
-        title: `Continue ${name(s.jobId)}`,
-        why: s.late ? 'overdue' : `Due ${day(s.promisedOn)}: start today.`,
+        title: t('bench.continue', { name: name(s.jobId) }),
+        why: s.late ? t('bench.overdue') : t('bench.dueStartToday', { day: day(s.promisedOn) }),
       }
     case 'go-on':
-      return { title: `Continue ${name(s.jobId)}`, why: 'Next in order.' }
+      return { title: t('bench.continue', { name: name(s.jobId) }), why: t('bench.nextInOrder') }
     case 'batch':
       return batchWords(s, of(s.jobId))
   }
@@ -51,37 +56,40 @@ function batchWords(
 ): { title: string; why: string } {
   const { serial, overlapped } = overlapMinutes(s.others + 1, warmMinutes(of), WORK_MIN)
   return {
-    title: `${s.others} more ${of.model} ${s.others === 1 ? 'is' : 'are'} waiting: work on them together`,
-    why: `Warm up one while you align another. Saves about ${serial - overlapped} min.`,
+    title: t('bench.moreAreWaitingWorkOnThem', { others: s.others, model: of.model }),
+    why: t('bench.warmUpOneWhileYouAlign', { serial: serial - overlapped }),
   }
 }
 
 /** Whether a promise can be kept; empty while there is time. */
 export function outlookWords({ verdict, latestStart, blocked }: Outlook): string {
-  const taken = blocked.map(b => `bench blocked ${day(b.fromDay)} to ${day(b.toDay)} (${b.why})`).join('; ')
-  if (verdict === 'fits') return taken ? `Start by ${day(latestStart)}: ${taken}.` : ''
+  const taken = blocked
+    .map(b => t('bench.benchBlockedTo', { day: day(b.fromDay), day2: day(b.toDay), why: b.why }))
+    .join('; ')
+  if (verdict === 'fits') return taken ? t('bench.startBy', { day: day(latestStart), taken }) : ''
   const words =
     verdict === 'late'
-      ? `Cannot be ready in time. Latest start was ${day(latestStart)}`
-      : 'Start today to be ready in time'
-  return `${words}, with a day for the work and a day for the soak test${taken ? `; ${taken}` : ''}.`
+      ? t('bench.cannotBeReadyInTimeLatest', { day: day(latestStart) })
+      : t('bench.startTodayToBeReadyIn')
+  return t('bench.withADayForTheWork', { words, what: taken ? `; ${taken}` : '' })
 }
 
 export function runsIntoWords(period: BlockedPeriod): string {
-  return (
-    `It will not be finished before ${day(period.fromDay)}, when the bench is ` +
-    `blocked (${period.why}). It then waits until after ${day(period.toDay)}.`
-  )
+  return t('bench.itWillNotBeFinishedBefore', {
+    day: day(period.fromDay),
+    why: period.why,
+    day2: day(period.toDay),
+  })
 }
 
 /** What runs on a job by itself. */
 export function timerWords(j: Pick<JobSummary, 'warmUp' | 'soakEndsAtMs'>, nowMs: number): string | null {
   if (j.soakEndsAtMs !== null)
     return j.soakEndsAtMs > nowMs
-      ? `soak test, ${durationWords(j.soakEndsAtMs - nowMs)} left`
-      : 'soak time is up'
+      ? t('bench.soakTestLeft', { duration: durationWords(j.soakEndsAtMs - nowMs) })
+      : t('bench.soakTimeIsUp2')
   if (!j.warmUp) return null
   return j.warmUp.warmAtMs > nowMs
-    ? `warming up, ${durationWords(j.warmUp.warmAtMs - nowMs)} left`
-    : `warm for ${durationWords(nowMs - j.warmUp.warmAtMs)}`
+    ? t('bench.warmingUpLeft', { duration: durationWords(j.warmUp.warmAtMs - nowMs) })
+    : t('bench.warmFor', { duration: durationWords(nowMs - j.warmUp.warmAtMs) })
 }

@@ -1,3 +1,5 @@
+import { t, type MessageCode } from '#shared/i18n'
+import { capital } from './sentence'
 import type {
   BalanceMove,
   BeatAdvice,
@@ -17,15 +19,20 @@ export interface Guide {
   readonly how: string
 }
 
+interface GuideCodes {
+  readonly say: MessageCode
+  readonly how: MessageCode
+}
+
 /** What to do with a core, for an eye that looks up for half a second. */
-export const PEAK_WORDS: Readonly<Record<PeakLook['word'], Guide>> = {
-  'wait': { say: 'Wait', how: 'The meter has not settled.' },
-  'go-on': { say: 'Same direction', how: 'Turn a little, then wait.' },
-  'touch': { say: 'Same direction, slightly', how: 'A few degrees, then wait.' },
-  'turn-back': { say: 'Turn back slightly', how: 'Past the peak: the level fell.' },
-  'stop': { say: 'Stop: peak', how: 'Estimated within 0.1 dB.' },
-  'flat': { say: 'Other direction, 1/2 turn', how: 'No change. If still none, try another core.' },
-  'end': { say: 'Stop turning', how: 'Level no longer changes. Possible end stop: do not force.' },
+export const PEAK_WORDS: Readonly<Record<PeakLook['word'], GuideCodes>> = {
+  'wait': { say: 'guide.wait', how: 'guide.theMeterHasNotSettled' },
+  'go-on': { say: 'guide.sameDirection', how: 'guide.turnALittleThenWait' },
+  'touch': { say: 'guide.sameDirectionSlightly', how: 'guide.aFewDegreesThenWait' },
+  'turn-back': { say: 'guide.turnBackSlightly', how: 'guide.pastThePeakTheLevelFell' },
+  'stop': { say: 'guide.stopPeak', how: 'guide.estimatedWithin01Db' },
+  'flat': { say: 'guide.otherDirection12Turn', how: 'guide.noChangeIfStillNoneTry' },
+  'end': { say: 'guide.stopTurning', how: 'guide.levelNoLongerChangesPossibleEnd' },
 }
 
 const SHARES: readonly (readonly [number, string])[] = [
@@ -42,17 +49,17 @@ const nearest = (share: number) => SHARES.find(([most]) => share < most)?.[1] ??
 /** A part of a turn as hands know it. */
 export function turnWords(turns: number): string {
   const part = nearest(Math.abs(turns))
-  return part === 'slightly' ? part : `${part} turn`
+  return part === 'slightly' ? part : t('guide.turn', { part })
 }
 
 /** So much of the last movement. */
 export function lastTurnWords(ratio: number): string {
   const share = Math.abs(ratio)
   const part = nearest(share)
-  if (part === 'slightly') return 'slightly'
-  if (part !== '1') return `about ${part} of the last turn`
-  if (share < 1.25) return 'about as far as the last turn'
-  return `about ${share < 1.75 ? '1.5' : Math.round(share)} times the last turn`
+  if (part === 'slightly') return t('guide.slightly')
+  if (part !== '1') return t('guide.aboutOfTheLastTurn', { part })
+  if (share < 1.25) return t('guide.aboutAsFarAsTheLast')
+  return t('guide.aboutTimesTheLastTurn', { what: share < 1.75 ? '1.5' : Math.round(share) })
 }
 
 const OTHER_WAY: Readonly<Record<NonNullable<Adjuster['raisedBy']>, string>> = {
@@ -64,37 +71,35 @@ const OTHER_WAY: Readonly<Record<NonNullable<Adjuster['raisedBy']>, string>> = {
   down: 'up',
 }
 
-const capital = (words: string) => words[0]!.toUpperCase() + words.slice(1)
-
 /** What the hand does to come to the target. */
 export function settingWords(
   { kind, need, ofLastTurn }: SettingAdvice,
   raisedBy: Adjuster['raisedBy'],
 ): Guide {
   const way = raisedBy && need ? (need === 'up' ? raisedBy : OTHER_WAY[raisedBy]) : null
-  const reads = `Reading ${need === 'up' ? 'low' : 'high'}.`
+  const reads = t('guide.reading', { what: need === 'up' ? 'low' : 'high' })
   switch (kind) {
     case 'there':
-      return { say: 'Take the reading', how: 'On target.' }
+      return { say: t('guide.takeTheReading'), how: t('guide.onTarget') }
     case 'first-touch':
       return way
-        ? { say: `${capital(way)}, slightly`, how: `${reads} Wait for the meter.` }
-        : { say: 'Turn slightly, then wait', how: `${reads} Direction unknown.` }
+        ? { say: t('guide.slightly2', { capital: capital(way) }), how: t('guide.waitForTheMeter', { reads }) }
+        : { say: t('guide.turnSlightlyThenWait'), how: t('guide.directionUnknown', { reads }) }
     case 'no-effect':
-      return { say: 'Stop: no effect', how: 'Check the adjuster and its end stop.' }
+      return { say: t('guide.stopNoEffect'), how: t('guide.checkTheAdjusterAndItsEnd') }
     case 'turn':
       return {
-        say: ofLastTurn! > 0 ? 'Same direction' : 'Other direction',
+        say: ofLastTurn! > 0 ? t('guide.sameDirection') : t('guide.otherDirection'),
         how: `${capital(lastTurnWords(ofLastTurn!))}. ${reads}`,
       }
   }
 }
 
-const WEAK_WORDS: Readonly<Record<BalanceMove['weakEnd'], string>> = {
-  low: 'Low end weak',
-  high: 'High end weak',
-  both: 'Both ends weak, response too narrow',
-  none: 'Balanced',
+const WEAK_WORDS: Readonly<Record<BalanceMove['weakEnd'], MessageCode>> = {
+  low: 'guide.lowEndWeak',
+  high: 'guide.highEndWeak',
+  both: 'guide.bothEndsWeakResponseTooNarrow',
+  none: 'guide.balanced',
 }
 
 /** Which coil to offset, which way and how far. @param coils the two that are turned, in circuit order */
@@ -102,16 +107,17 @@ export function balanceWords({ weakEnd, turns }: BalanceMove, coils: readonly st
   const one = (name: string, t: number) =>
     Math.abs(t) < 0.02 ? null : `${name} ${turnWords(t)} ${t > 0 ? 'in' : 'out'}`
   const moves = turns
-    ? [one(coils[0] ?? 'First coil', turns.first), one(coils[1] ?? 'second coil', turns.second)].filter(
-        move => move !== null,
-      )
+    ? [
+        one(coils[0] ?? t('guide.firstCoil'), turns.first),
+        one(coils[1] ?? t('guide.secondCoil'), turns.second),
+      ].filter(move => move !== null)
     : []
-  if (moves.length === 0) return { say: WEAK_WORDS[weakEnd], how: 'Nothing to adjust.' }
+  if (moves.length === 0) return { say: t(WEAK_WORDS[weakEnd]), how: t('guide.nothingToAdjust') }
   if (moves.length === 1)
-    return { say: moves[0]!, how: `${WEAK_WORDS[weakEnd]}. Then measure all three channels.` }
+    return { say: moves[0]!, how: t('guide.thenMeasureAllThreeChannels', { weak: t(WEAK_WORDS[weakEnd]) }) }
   return {
-    say: 'Offset both coils',
-    how: `${WEAK_WORDS[weakEnd]}: ${moves.join(', ')}. Then measure all three channels.`,
+    say: t('guide.offsetBothCoils'),
+    how: t('guide.thenMeasureAllThreeChannels2', { weak: t(WEAK_WORDS[weakEnd]), list: moves.join(', ') }),
   }
 }
 
@@ -121,39 +127,44 @@ const minutes = (s: number) => (s < 90 ? `${Math.max(1, Math.round(s))} s` : `${
 function rateWords({ rateHzPerMin, rateUncertaintyHzPerMin }: DriftFit): string {
   const slack = Math.max(0.1, 2 * rateUncertaintyHzPerMin)
   const rate = Math.abs(rateHzPerMin)
-  if (rate <= slack) return `Drift ${groupDigits(rate + slack, 1)} Hz/min at most`
-  return `Drift ${groupDigits(rateHzPerMin, 1, true)} \u00b1 ${groupDigits(slack, 1)} Hz/min`
+  if (rate <= slack) return t('guide.driftHzMinAtMost', { rate: groupDigits(rate + slack, 1) })
+  return t('guide.driftHzMin', {
+    rateHzPerMin: groupDigits(rateHzPerMin, 1, true),
+    slack: groupDigits(slack, 1),
+  })
 }
 
 function endWords({ settlesHz, settlesUncertaintyHz }: DriftFit): string {
-  if (settlesHz === null) return 'Too early to predict the final frequency.'
+  if (settlesHz === null) return t('guide.tooEarlyToPredictTheFinal')
   const uncertaintyHz = Math.max(1, 2 * settlesUncertaintyHz!)
-  return (
-    `Final error on transmit about ${groupDigits(settlesHz, 0, true)} ` +
-    `± ${groupDigits(uncertaintyHz, 0)} Hz.`
-  )
+  return t('guide.finalErrorOnTransmitAboutHz', {
+    settlesHz: groupDigits(settlesHz, 0, true),
+    uncertaintyHz: groupDigits(uncertaintyHz, 0),
+  })
 }
 
 /** Whether frequency may be set, and when. */
 export function gateWords({ state, by, fit, opensInS, limitHzPerMin }: WarmGate): Guide {
   const rate = fit ? rateWords(fit) : ''
-  const notDecisive = fit ? `${rate}, not decisive.` : 'Drift not measured.'
-  const rateAndLimit = `${rate}, limit ${limitHzPerMin}.`
+  const notDecisive = fit ? t('guide.notDecisive', { rate }) : t('guide.driftNotMeasured')
+  const rateAndLimit = t('guide.limit', { rate, limitHzPerMin })
   if (state === 'open')
     return {
-      say: 'Warmed up',
-      how: by === 'drift' ? rateAndLimit : `Long enough since power-on. ${notDecisive}`,
+      say: t('guide.warmedUp'),
+      how: by === 'drift' ? rateAndLimit : t('guide.longEnoughSincePowerOn', { notDecisive }),
     }
   if (state === 'unknown')
     return {
-      say: 'Enter switch-on time',
-      how: fit
-        ? `${notDecisive} Or let the counter run on.`
-        : 'Warm-up unknown. Or let the counter run for 1 min.',
+      say: t('guide.enterSwitchOnTime'),
+      how: fit ? t('guide.orLetTheCounterRunOn', { notDecisive }) : t('guide.warmUpUnknownOrLetThe'),
     }
-  if (by === 'time') return { say: 'Wait: warming up', how: `${minutes(opensInS!)} left. ${notDecisive}` }
-  const soon = opensInS === null ? '' : ` About ${minutes(opensInS)} left.`
-  return { say: 'Wait: warming up', how: `${rateAndLimit}${soon} ${endWords(fit!)}` }
+  if (by === 'time')
+    return {
+      say: t('guide.waitWarmingUp'),
+      how: t('guide.left', { minutes: minutes(opensInS!), notDecisive }),
+    }
+  const soon = opensInS === null ? '' : ` ${t('guide.aboutLeft', { minutes: minutes(opensInS) })}`
+  return { say: t('guide.waitWarmingUp'), how: `${rateAndLimit}${soon} ${endWords(fit!)}` }
 }
 
 /** A menu value as the set shows it. */
@@ -171,41 +182,44 @@ export function menuWords(
   const expected = p.expected === null ? '' : shown(p.expected)
   switch (p.why) {
     case 'there':
-      return { say: `Keep ${code}`, how: expected && `${expected}, within tolerance, uncertainty included.` }
+      return {
+        say: t('guide.keep', { code }),
+        how: expected && t('guide.withinToleranceUncertaintyIncluded', { expected }),
+      }
     case 'end':
       return {
-        say: `${code}: end of range`,
+        say: t('guide.endOfRange', { code }),
         how: expected
-          ? `${expected}. The menu has no further value that way.`
-          : 'The menu has no further value.',
+          ? t('guide.theMenuHasNoFurtherValue', { expected })
+          : t('guide.theMenuHasNoFurtherValue2'),
       }
     case 'higher':
-      return { say: `Try ${code}`, how: 'A careful step up. One more reading gives a curve.' }
+      return { say: t('guide.try', { code }), how: t('guide.aCarefulStepUpOneMore') }
     case 'lower':
-      return { say: `Try ${code}`, how: 'Lower: it reads above the limit.' }
+      return { say: t('guide.try', { code }), how: t('guide.lowerItReadsAboveTheLimit') }
     default:
-      return { say: `Set ${code}`, how: expected && `Expected: ${expected}.` }
+      return { say: t('guide.set', { code }), how: expected && `Expected: ${expected}.` }
   }
 }
 
-export const BIAS_BY_WORDS: Readonly<Record<BiasRule['by'], string>> = {
-  'rise': 'rise of the supply current above that without bias',
-  'stage-current': 'stage current',
-  'gate-voltage': 'gate voltage',
+export const BIAS_BY_WORDS: Readonly<Record<BiasRule['by'], MessageCode>> = {
+  'rise': 'guide.riseOfTheSupplyCurrentAbove',
+  'stage-current': 'guide.stageCurrent',
+  'gate-voltage': 'guide.gateVoltage',
 }
 
 export function biasDeviceWords({ idleA, gateV, burnsW, ticks }: BiasDevice): string {
-  if (idleA === null) return gateV === null ? 'not measured' : `${groupDigits(gateV, 2)} V`
+  if (idleA === null) return gateV === null ? t('common.notMeasured') : `${groupDigits(gateV, 2)} V`
   return [
     `${groupDigits(idleA * 1000, 0)} mA`,
-    ...(ticks === null ? [] : [`${groupDigits(ticks, 1)} divisions`]),
-    `dissipates ${groupDigits(burnsW!, 1)} W`,
+    ...(ticks === null ? [] : [t('guide.divisions', { ticks: groupDigits(ticks, 1) })]),
+    t('guide.dissipatesW', { burnsW: groupDigits(burnsW!, 1) }),
   ].join(', ')
 }
 
-export const BEAT_WORDS: Readonly<Record<BeatAdvice['word'], string>> = {
-  there: 'Zero beat',
-  touch: 'Turn slightly',
-  nearer: 'Same direction',
-  further: 'Other direction',
+export const BEAT_WORDS: Readonly<Record<BeatAdvice['word'], MessageCode>> = {
+  there: 'guide.zeroBeat',
+  touch: 'guide.turnSlightly',
+  nearer: 'guide.sameDirection',
+  further: 'guide.otherDirection',
 }

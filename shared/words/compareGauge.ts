@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { HEX_BYTE, QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '#core/quantity'
 import { decidingRange, type CellState, type ComparedCell } from '#core/run'
 import { showAgainst, windowWords } from './verdictWords'
@@ -28,7 +29,9 @@ export function isJudged(c: ComparedCell): boolean {
 }
 
 export function cellName(c: ComparedCell): string {
-  return c.before.requirement.nominalHz === null ? quantityInfo(c.want.quantity).label : 'Frequency error'
+  return c.before.requirement.nominalHz === null
+    ? quantityInfo(c.want.quantity).label
+    : t('figure.frequencyError')
 }
 
 export function shownCell(cell: CellState) {

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import {
   groupDigits,
   hzToPpm,
@@ -33,7 +34,7 @@ export function distanceWords(
   if (nominalHz !== null) return `${shown(difference)}\u2009Hz, ${shown(hzToPpm(difference, nominalHz))} ppm`
   const { perSi, shownUnit } = quantityInfo(quantity)
   if (shownUnit === 'dBc') return `${shown(difference)} dB`
-  if (shownUnit === '%') return `${shown(difference * 100)} points`
+  if (shownUnit === '%') return t('verdict.points', { difference: shown(difference * 100) })
   const plain = `${shown(difference * perSi)}\u2009${shownUnit}`
   const toDb = DB_OF[quantity]
   if (!toDb || !(value > 0) || !(beyond > 0)) return plain

@@ -1,58 +1,87 @@
-import type { JobEvent } from '#core/run'
+import { t, type MessageCode } from '#shared/i18n'
+import type { JobEvent, Phase } from '#core/run'
 import { QUANTITIES, showPlain } from '#core/quantity'
 import { lineValueWords, lineWords } from './sheetWords'
+import { ANSWER_WORDS, ITEM_STATE_WORDS, POWER_SEEN_WORDS } from './workWords'
 
-const STEP_OUTCOMES = { 'done': 'confirmed', 'as-is': 'accepted as is', 'skipped': 'skipped' } as const
-const because = (reason: string) => (reason ? `: ${reason}` : '')
+const STEP_OUTCOMES = {
+  'done': 'entry.confirmed',
+  'as-is': 'entry.acceptedAsIs',
+  'skipped': 'common.skipped',
+} as const
+const after = (text: string) => (text ? `: ${text}` : '')
 const driftWords = (hzPerMin: number | null) =>
-  hzPerMin === null ? '' : `, drifting ${hzPerMin.toFixed(1)} Hz/min`
+  hzPerMin === null ? '' : t('entry.driftingHzMin', { hzPerMin: hzPerMin.toFixed(1) })
+
+const PHASE_WORDS: Readonly<Record<Phase, MessageCode>> = {
+  'as-found': 'entry.asFound',
+  'adjusting': 'entry.alignment',
+  'as-left': 'entry.asLeft',
+  'soak': 'entry.soakTest',
+}
+
+type Words = { readonly [K in JobEvent['kind']]: (e: Extract<JobEvent, { kind: K }>) => string }
+
+const WORDS: Words = {
+  'row-taken': e =>
+    `${e.stepId ? t('entry.step', { stepId: e.stepId }) : t(PHASE_WORDS[e.phase])}, ` +
+    `${e.pointId}: ` +
+    `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`,
+  'reading-struck': e => t('entry.aReadingStruckOut', { reason: e.reason }),
+  'adjuster-turned': e => t('entry.adjusted', { list: e.designators.join(', ') }),
+  'step-confirmed': e =>
+    t('entry.step2', {
+      stepId: e.stepId,
+      stepoutcomes: t(STEP_OUTCOMES[e.outcome]),
+      because: after(e.reason),
+    }),
+  'step-reopened': e => t('entry.stepReopened', { stepId: e.stepId, reason: e.reason }),
+  'note': e => t('entry.note', { text: e.text }),
+  'sheet-amended': e =>
+    e.changes
+      .map(c => t('entry.sheetCorrected', { line: lineWords(c.line), lineValue: lineValueWords(c.to) }))
+      .join('; '),
+  'line-confirmed': e => t('entry.lineConfirmed', { line: lineWords(e.line) }),
+  'gate-passed': e =>
+    t('entry.stepBegunBeforeWarmUp', {
+      stepId: e.stepId,
+      drift: driftWords(e.driftHzPerMin),
+      because: after(e.reason),
+    }),
+  'keyed': e =>
+    t('entry.keyedS', {
+      lengthS: e.lengthS.toFixed(1),
+      what: e.stepId ? ` ${t('entry.inStep', { stepId: e.stepId })}` : '',
+    }),
+  'turn-answered': e =>
+    e.designators.length > 0
+      ? t('entry.adjustedAnsweredLater', { list: e.designators.join(', ') })
+      : t('entry.nothingWasAdjustedAnsweredLater'),
+  'event-struck': e => t('entry.anEntryStruckOut', { reason: e.reason }),
+  'unlisted-turned': e => t('entry.adjustedNotOnTheSheet', { name: e.name }),
+  'position-noted': e => t('entry.startingPositionOf', { designator: e.designator, position: e.position }),
+  'warm-up-begun': () => t('entry.switchedOnToWarmUp'),
+  'item-inspected': e => t('entry.inspected', { itemId: e.itemId, state: t(ITEM_STATE_WORDS[e.state]) }),
+  'wait-begun': e => t('entry.onHold', { text: e.text }),
+  'wait-ended': e => t('entry.holdEnded', { text: after(e.text) }),
+  'part-changed': e => t('entry.fitted', { designator: e.designator, partIn: e.partIn }),
+  'part-tested': e => t('entry.partTested', { part: e.part, text: after(e.text) }),
+  'power-tried': e => t('entry.powerTried', { seen: t(POWER_SEEN_WORDS[e.seen]).toLowerCase() }),
+  'reminder-set': e => t('entry.reminderSet', { text: e.text }),
+  'question-asked': e => t('entry.questionAsked', { text: e.text }),
+  'question-answered': e =>
+    t('entry.questionAnswered', { answer: t(ANSWER_WORDS[e.answer]).toLowerCase(), text: after(e.text) }),
+  'treated': e => t('entry.treated', { what: e.what, text: after(e.text) }),
+  'soak-begun': e => t('entry.soakBegun', { hours: e.hours }),
+  'soak-ended': e => t(e.passed ? 'entry.soakPassed' : 'entry.soakFailed', { text: after(e.text) }),
+  'test-made': e => t('entry.testMade', { outcome: e.outcome, text: after(e.text) }),
+  'cause-confirmed': e => t('entry.causeConfirmed', { text: after(e.text) }),
+  'challenge-kept': e => t('entry.challengeKept', { reason: e.reason }),
+  'item-settled': e => t('entry.itemSettled', { text: e.text }),
+  'handed-over': e => t('entry.handedOver', { text: after(e.text) }),
+}
 
 /** An entry of the record in one line, for the log of the run. */
 export function eventWords(e: JobEvent): string {
-  switch (e.kind) {
-    case 'row-taken':
-      return (
-        `${e.stepId ? `step ${e.stepId}` : e.phase.replace('-', ' ')}, ` +
-        `${e.pointId}: ` +
-        `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`
-      )
-    case 'reading-struck':
-      return `a reading struck out: ${e.reason}`
-    case 'adjuster-turned':
-      return `adjusted ${e.designators.join(', ')}`
-    case 'step-confirmed':
-      return `step ${e.stepId} ${STEP_OUTCOMES[e.outcome]}${because(e.reason)}`
-    case 'step-reopened':
-      return `step ${e.stepId} reopened: ${e.reason}`
-    case 'note':
-      return `note: ${e.text}`
-    case 'sheet-amended':
-      return e.changes.map(c => `sheet corrected, ${lineWords(c.line)}: ${lineValueWords(c.to)}`).join('; ')
-    case 'line-confirmed':
-      return `confirmed, ${lineWords(e.line)}`
-    case 'gate-passed':
-      return `step ${e.stepId} begun before warm-up${driftWords(e.driftHzPerMin)}${because(e.reason)}`
-    case 'keyed':
-      return `keyed ${e.lengthS.toFixed(1)} s${e.stepId ? ` in step ${e.stepId}` : ''}`
-    case 'turn-answered':
-      return e.designators.length > 0
-        ? `adjusted ${e.designators.join(', ')}, answered later`
-        : 'nothing was adjusted, answered later'
-    case 'event-struck':
-      return `an entry struck out: ${e.reason}`
-    case 'unlisted-turned':
-      return `adjusted ${e.name}, not on the sheet`
-    case 'position-noted':
-      return `starting position of ${e.designator}: ${e.position}`
-    case 'warm-up-begun':
-      return 'switched on to warm up'
-    case 'item-inspected':
-      return `inspected ${e.itemId}: ${e.state}`
-    case 'wait-begun':
-      return `on hold: ${e.text}`
-    case 'part-changed':
-      return `${e.designator}: ${e.partIn} fitted`
-    default:
-      return `${e.kind.replaceAll('-', ' ')}${'text' in e && e.text ? `: ${e.text}` : ''}`
-  }
+  return (WORDS[e.kind] as (e: JobEvent) => string)(e)
 }

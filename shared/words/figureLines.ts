@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { J0_ZEROS } from '#core/numeric/bessel'
 import { groupDigits } from '#core/quantity'
 import { adjacentShare, type Measurement } from '#core/signal'
@@ -34,14 +35,24 @@ function carrierLines({ carrier, durationS }: Measurement): FigureLine[] {
   const drift = carrier?.drift
   const movedHz = drift && drift.tauS === null ? drift.endHz - drift.startHz : null
   return [
-    ...line('Error', carrier?.errorPpm, v => `${v.toFixed(2)} ppm`, 'from the nominal channel'),
     ...line(
-      'Settles at',
+      t('figure.error'),
+      carrier?.errorPpm,
+      v => `${v.toFixed(2)} ppm`,
+      t('figure.fromTheNominalChannel'),
+    ),
+    ...line(
+      t('figure.settlesAt'),
       drift?.finalHz,
       v => `${groupDigits(v, 0)} Hz`,
-      `time constant ${drift?.tauS?.toFixed(1)} s`,
+      t('figure.timeConstantS', { tauS: drift?.tauS?.toFixed(1) }),
     ),
-    ...line('Drift', movedHz, v => `${v.toFixed(1)} Hz`, `in ${durationS.toFixed(1)} s`),
+    ...line(
+      t('figure.drift'),
+      movedHz,
+      v => `${v.toFixed(1)} Hz`,
+      t('figure.inS', { durationS: durationS.toFixed(1) }),
+    ),
   ]
 }
 
@@ -49,49 +60,68 @@ function carrierLines({ carrier, durationS }: Measurement): FigureLine[] {
 function twoTones(tonesHz: readonly number[] | undefined): FigureLine[] {
   if (tonesHz?.length !== 2) return []
   return line(
-    'Two tones',
+    t('figure.twoTones'),
     tonesHz[0],
     hertz,
-    `and ${hertz(tonesHz[1]!)}: peaks are taken where they coincide`,
+    t('figure.andPeaksAreTakenWhereThey', { hertz: hertz(tonesHz[1]!) }),
   )
+}
+
+/** Peaks that are passed in a thousandth of the time, and in a hundredth. */
+function rarePeaks(peaks: NonNullable<Measurement['am']>['peaks']): FigureLine[] {
+  return [
+    ...line(
+      t('figure.positivePeakExceeded01Of'),
+      peaks?.crest999,
+      share,
+      peaks ? t('figure.n1OfTheTime', { percent: percent(peaks.crest99) }) : '',
+    ),
+    ...line(
+      t('figure.negativePeakExceeded01Of'),
+      peaks?.trough999,
+      share,
+      peaks ? t('figure.n1OfTheTime', { percent: percent(peaks.trough99) }) : '',
+    ),
+  ]
 }
 
 function amLines(m: Measurement, carrierW: number | null): FigureLine[] {
   const { am } = m
   if (!am) return []
-  const { peaks, unmodulated } = am
+  const { unmodulated } = am
   const against =
-    unmodulated?.startS === null ? 'the unmodulated carrier as given' : 'the unmodulated carrier'
+    unmodulated?.startS === null
+      ? t('figure.theUnmodulatedCarrierAsGiven')
+      : t('figure.theUnmodulatedCarrier')
   return [
-    ...line('Depth, mean of both peaks', am.depthTrough, share, 'cannot exceed 100 %'),
+    ...line(t('figure.depthMeanOfBothPeaks'), am.depthTrough, share, t('figure.cannotExceed100')),
     ...twoTones(am.tonesHz),
+    ...rarePeaks(am.peaks),
     ...line(
-      'Positive peak exceeded 0.1 % of the time',
-      peaks?.crest999,
+      t('figure.depthOfTheToneAlone'),
+      am.depthFundamental,
       share,
-      peaks ? `1 % of the time: ${percent(peaks.crest99)}` : '',
+      t('figure.relativeToTheMeanEnvelope'),
     ),
     ...line(
-      'Negative peak exceeded 0.1 % of the time',
-      peaks?.trough999,
+      t('figure.carrierShift'),
+      unmodulated?.carrierShift,
       share,
-      peaks ? `1 % of the time: ${percent(peaks.trough99)}` : '',
+      t('figure.meanEnvelopeRelativeTo', { against }),
     ),
-    ...line('Depth of the tone alone', am.depthFundamental, share, 'relative to the mean envelope'),
-    ...line('Carrier shift', unmodulated?.carrierShift, share, `mean envelope relative to ${against}`),
-    ...line('Carrier cut-off', am.pinchedRatio, share, 'of the time'),
-    ...line('Flat-topped', am.flatTopRatio, share, 'of the time'),
+    ...line(t('figure.carrierCutOff'), am.pinchedRatio, share, t('figure.ofTheTime')),
+    ...line(t('figure.flatTopped'), am.flatTopRatio, share, t('figure.ofTheTime')),
     ...line(
-      'PEP over carrier',
+      t('figure.pepOverCarrier'),
       am.pepToCarrier,
       v => `${v.toFixed(2)} : 1`,
-      'relative to the mean envelope; full depth of a sine is 4 : 1',
+      t('figure.relativeToTheMeanEnvelopeFull'),
     ),
     ...line(
-      'Average over carrier',
+      t('figure.averageOverCarrier'),
       am.meanToCarrier,
       v => `${v.toFixed(3)} : 1`,
-      'relative to the mean envelope',
+      t('figure.relativeToTheMeanEnvelope'),
     ),
     ...wattmeterLine(m, carrierW),
   ]
@@ -102,13 +132,14 @@ function wattmeterLine(m: Measurement, carrierW: number | null): FigureLine[] {
   const { meanToCarrier, unmodulated } = m.am
   const outside = adjacentShare(m)
   const meanW = carrierW * meanToCarrier * (1 + (unmodulated?.carrierShift ?? 0)) ** 2
-  const inside = outside === null ? '' : `; ${(meanW * (1 - outside)).toFixed(2)} W of it inside the channel`
-  const shift = unmodulated ? '' : '; carrier shift not included'
+  const inside =
+    outside === null ? '' : t('figure.wOfItInsideTheChannel', { meanW: (meanW * (1 - outside)).toFixed(2) })
+  const shift = unmodulated ? '' : t('figure.carrierShiftNotIncluded')
   return line(
-    'Expected average power',
+    t('figure.expectedAveragePower'),
     meanW,
     v => `${v.toFixed(2)} W`,
-    `true average, in total${inside}${shift}`,
+    t('figure.trueAverageInTotal', { inside, shift }),
   )
 }
 
@@ -120,92 +151,97 @@ function fmLines({ fm }: Measurement): FigureLine[] {
   return [
     ...twoTones(fm.tonesHz),
     ...line(
-      'Deviation + exceeded 0.1 % of the time',
+      t('figure.deviationExceeded01OfThe'),
       peaks?.positive999Hz,
       hertz,
-      peaks ? `1 % of the time: ${hertz(peaks.positive99Hz)}` : '',
+      peaks ? t('figure.n1OfTheTime2', { hertz: hertz(peaks.positive99Hz) }) : '',
     ),
     ...line(
-      'Deviation − exceeded 0.1 % of the time',
+      t('figure.deviationExceeded01OfThe2'),
       peaks?.negative999Hz,
       hertz,
-      peaks ? `1 % of the time: ${hertz(peaks.negative99Hz)}` : '',
+      peaks ? t('figure.n1OfTheTime2', { hertz: hertz(peaks.negative99Hz) }) : '',
     ),
-    ...line('Deviation asymmetry', apart, share, 'zero if the limiter clips evenly'),
+    ...line(t('figure.deviationAsymmetry'), apart, share, t('figure.zeroIfTheLimiterClipsEvenly')),
     ...line(
-      'Tone that nulls the carrier',
+      t('figure.toneThatNullsTheCarrier'),
       tone && tone / J0_ZEROS[0],
       hertz,
-      'at this deviation, by the first zero of J0: an independent check',
+      t('figure.atThisDeviationByTheFirst'),
     ),
-    ...line('Deviation, rms', fm.deviationRmsHz, hertz),
-    ...line('Deviation of the tone alone', tone, hertz),
-    ...line('Carson bandwidth', fm.carsonHz, kilohertz, 'twice deviation and tone'),
+    ...line(t('figure.deviationRms'), fm.deviationRmsHz, hertz),
+    ...line(t('figure.deviationOfTheToneAlone'), tone, hertz),
+    ...line(t('figure.carsonBandwidth'), fm.carsonHz, kilohertz, t('figure.twiceDeviationAndTone')),
     ...line(
-      'Carrier line',
+      t('figure.carrierLine'),
       fm.carrierLineDbc,
       v => `${v.toFixed(1)} dBc`,
-      'vanishes at a deviation of 2.405 times the tone',
+      t('figure.vanishesAtADeviationOf2'),
     ),
-    ...line('Residual FM', fm.residualHz, hertz, '50 Hz to 3 kHz, without the tone'),
+    ...line(t('figure.residualFm'), fm.residualHz, hertz, t('figure.n50HzTo3KhzWithout')),
   ]
 }
 
 function ssbLines({ ssb }: Measurement): FigureLine[] {
   if (!ssb) return []
-  const least = (figure: keyof typeof ssb) => (ssb.bounds.includes(figure) ? 'at least ' : '')
+  const least = (figure: keyof typeof ssb) => (ssb.bounds.includes(figure) ? `${t('figure.atLeast')} ` : '')
   const belowTone =
     (figure: keyof typeof ssb): Show =>
     v =>
-      `${least(figure)}${decibel(v)} below the stronger tone`
+      t('figure.belowTheStrongerTone', { least: least(figure), decibel: decibel(v) })
   const belowPep = (figure: keyof typeof ssb, db: number | null) =>
-    db === null ? '' : `${least(figure)}${decibel(db)} below PEP`
+    db === null ? '' : t('figure.belowPep', { least: least(figure), decibel: decibel(db) })
   return [
     ...line(
       'PEP',
       ssb.pepDbfs,
       fullScale,
-      ssb.meanPowerDbfs === null ? '' : `average ${fullScale(ssb.meanPowerDbfs)}`,
+      ssb.meanPowerDbfs === null ? '' : t('figure.average', { fullScale: fullScale(ssb.meanPowerDbfs) }),
     ),
-    ...line('PEP over average', ssb.pepToMeanDb, decibel, 'two clean equal tones: 3.0 dB'),
+    ...line(t('figure.pepOverAverage'), ssb.pepToMeanDb, decibel, t('figure.twoCleanEqualTones30')),
     ...line(
-      'Third-order products',
+      t('figure.thirdOrderProducts'),
       ssb.imd3DbBelowTone,
       belowTone('imd3DbBelowTone'),
       belowPep('imd3DbBelowTone', ssb.imd3DbBelowPep),
     ),
     ...line(
-      'Fifth-order products',
+      t('figure.fifthOrderProducts'),
       ssb.imd5DbBelowTone,
       belowTone('imd5DbBelowTone'),
       belowPep('imd5DbBelowTone', ssb.imd5DbBelowPep),
     ),
     ...line(
-      'Carrier suppression, below the stronger tone',
+      t('figure.carrierSuppressionBelowTheStrongerTone'),
       ssb.carrierDbBelowTone,
       v => `${least('carrierDbBelowTone')}${decibel(v)}`,
       belowPep('carrierDbBelowTone', ssb.carrierDbBelowPep),
     ),
-    ...line('Opposite sideband', ssb.oppositeSidebandDb, belowTone('oppositeSidebandDb')),
+    ...line(t('figure.oppositeSideband'), ssb.oppositeSidebandDb, belowTone('oppositeSidebandDb')),
   ]
 }
 
 function commonLines({ am, fm, audio, spectrum, carrier }: Measurement): FigureLine[] {
   return [
-    ...line('Tone', am?.audioHz ?? fm?.audioHz ?? audio?.fundamentalHz, hertz),
-    ...line('Distortion', am?.thd ?? fm?.thd ?? audio?.thd, v => percent(v, 2), 'of the fundamental (THD-F)'),
+    ...line(t('figure.tone'), am?.audioHz ?? fm?.audioHz ?? audio?.fundamentalHz, hertz),
+    ...line(
+      t('figure.distortion'),
+      am?.thd ?? fm?.thd ?? audio?.thd,
+      v => percent(v, 2),
+      t('figure.ofTheFundamentalThdF'),
+    ),
     ...line(
       'SINAD',
       am?.sinadDb ?? fm?.sinadDb ?? audio?.sinadDb,
       decibel,
-      audio ? 'whole band' : 'of the demodulated tone',
+      audio ? t('figure.wholeBand') : t('figure.ofTheDemodulatedTone'),
     ),
     ...line(
-      'Occupied bandwidth, 99 %',
+      t('figure.occupiedBandwidth99'),
       spectrum?.occupiedBandwidthHz,
       kilohertz,
-      spectrum ? `${spectrum.window}, RBW ${Math.round(spectrum.rbwHz)} Hz` : '',
+      spectrum ? t('figure.rbwHz', { window: spectrum.window, rbwHz: Math.round(spectrum.rbwHz) }) : '',
     ),
-    ...line('Level', carrier?.levelDbfs ?? audio?.levelDbfs, fullScale),
+    ...line(t('figure.level'), carrier?.levelDbfs ?? audio?.levelDbfs, fullScale),
   ]
 }

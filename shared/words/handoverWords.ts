@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { AdjustedSummary, Compliance, Distance, LimitStanding } from '#core/handover'
 import { QUANTITIES, groupDigits, showPlain } from '#core/quantity'
 import type { RuleSet } from '#core/rules'
@@ -25,18 +26,16 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
   const beside = [...maskWords(rules.mask), ...notJudged.map(withoutId)]
   const missing = by('not-measured').map(s => s.words)
   const lines = [
-    ...by('cannot-tell').map(
-      s => `Cannot tell, ${s.row}: ${s.words}. The limit lies within the uncertainty.`,
-    ),
-    ...(missing.length > 0 ? [sentence(`Not measured: ${missing.join('; ')}`)] : []),
-    ...(beside.length > 0 ? [sentence(`Not judged by this program: ${beside.join('; ')}`)] : []),
+    ...by('cannot-tell').map(s => t('paper.cannotTellTheLimitLiesWithin', { row: s.row, words: s.words })),
+    ...(missing.length > 0 ? [sentence(t('paper.notMeasured', { list: missing.join('; ') }))] : []),
+    ...(beside.length > 0 ? [sentence(t('paper.notJudgedByThisProgram', { list: beside.join('; ') }))] : []),
   ]
   switch (kind) {
     case 'no-legal-rules':
-      return { words: 'No legal rule set is chosen: compliance was not judged.', detail: [] }
+      return { words: t('paper.noLegalRuleSetIsChosen'), detail: [] }
     case 'outside':
       return {
-        words: `As measured, this set does not comply with ${rules.name}.`,
+        words: t('paper.asMeasuredThisSetDoesNot', { name: rules.name }),
         detail: [
           ...by('above', 'below').map(
             s => `${s.row}: ${s.words}${s.distance ? `; ${beyondWords(s.outcome, s.distance)}` : ''}`,
@@ -46,22 +45,26 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
       }
     case 'met':
       return {
-        words: `Each limit of ${rules.name} that this program judges was measured and is met, uncertainty included.`,
+        words: t('paper.eachLimitOfThatThisProgram', { name: rules.name }),
         detail: lines,
       }
     case 'not-shown':
-      return { words: `Compliance with ${rules.name} has not been demonstrated.`, detail: lines }
+      return { words: t('paper.complianceWithHasNotBeenDemonstrated', { name: rules.name }), detail: lines }
   }
 }
 
 /** "read 4.41 W, 0.41 W, 0.4 dB above it", "+14.4 dBm, 31 dB above it" */
 function beyondWords(side: LimitStanding['outcome'], distance: Distance): string {
   if (distance.kind === 'level')
-    return `${groupDigits(distance.dbm, 1, true)} dBm, ${groupDigits(distance.overDb, 0)} dB ${side} it`
+    return t('paper.dbmDbIt', {
+      dbm: groupDigits(distance.dbm, 1, true),
+      overDb: groupDigits(distance.overDb, 0),
+      side,
+    })
   const { value, beyond, quantity, nominalHz } = distance
   const read =
     nominalHz === null ? showPlain(value, quantity) : `${groupDigits(value - nominalHz, 0, true)}\u2009Hz`
-  return `${read} was read, ${distanceWords(value, beyond, quantity, nominalHz)} ${side} it`
+  return t('paper.wasReadIt', { read, distance: distanceWords(value, beyond, quantity, nominalHz), side })
 }
 
 /** Numbers of rules are for the shop's files. */
@@ -78,8 +81,8 @@ export function adjustedWords({ declared, inferred, unexplained }: AdjustedSumma
   if (declared.length === 0 && inferred.length === 0) {
     out.push(
       unexplained.length === 0
-        ? 'No adjustment is on record'
-        : `No adjustment is on record, but readings changed: ${unexplained.slice(0, 3).map(changeWords).join('; ')}`,
+        ? t('paper.noAdjustmentIsOnRecord')
+        : t('paper.noAdjustmentIsOnRecordBut', { list: unexplained.slice(0, 3).map(changeWords).join('; ') }),
     )
   }
   return out
@@ -87,10 +90,13 @@ export function adjustedWords({ declared, inferred, unexplained }: AdjustedSumma
 
 function changeWords(c: ComparedCell): string {
   const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
-  return (
-    `${c.point.title}, ${QUANTITIES[c.want.quantity].label.toLowerCase()} ` +
-    `${before.value} to ${after.value} ${after.unit}`
-  )
+  return t('paper.to', {
+    title: c.point.title,
+    label: QUANTITIES[c.want.quantity].label.toLowerCase(),
+    before: before.value,
+    after: after.value,
+    unit: after.unit,
+  })
 }
 
 /** What was done, from the record: adjusters turned, steps confirmed, seconds keyed, notes. */
@@ -103,13 +109,15 @@ export function workDone(
   const done = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title)
   return [
     ...adjustedWords(summary),
-    done.length > 0 ? `Measured and within tolerance: ${done.join(', ')}` : '',
+    done.length > 0 ? t('paper.measuredAndWithinTolerance', { list: done.join(', ') }) : '',
     totalS > 0
-      ? `Keyed ${totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`} in total`
+      ? t('paper.keyedInTotal', {
+          what: totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`,
+        })
       : '',
     ...events.flatMap(e =>
       e.kind === 'gate-passed'
-        ? [`Begun before warm-up: step ${e.stepId}${e.reason ? `, ${e.reason}` : ''}`]
+        ? [t('paper.begunBeforeWarmUpStep', { stepId: e.stepId, what: e.reason ? `, ${e.reason}` : '' })]
         : [],
     ),
     ...run.notes.map(n => `Note: ${n.text}`),

@@ -1,18 +1,19 @@
+import { t, type MessageCode } from '#shared/i18n'
 import type { Intake, Job } from '../job'
 import { claimWords } from './claimWords'
 import { day } from './runWords'
 
-const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, string>> = {
-  owner: 'Owner',
-  contact: 'Contact',
-  ruleSetId: 'Rule set',
-  serial: 'Serial number',
-  complaint: 'Complaint',
-  claims: 'Claims',
-  accessories: 'Accessories',
-  boxNote: 'Note found in the packaging',
-  mayDo: 'Approved in advance',
-  promisedOn: 'Due date',
+const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, MessageCode>> = {
+  owner: 'common.owner',
+  contact: 'common.contact',
+  ruleSetId: 'common.ruleSet',
+  serial: 'common.serialNumber',
+  complaint: 'common.complaint',
+  claims: 'intake.claims',
+  accessories: 'intake.accessories',
+  boxNote: 'intake.noteFoundInThePackaging',
+  mayDo: 'intake.approvedInAdvance',
+  promisedOn: 'common.dueDate',
 }
 
 /** One field on which two versions of an intake differ. */
@@ -28,7 +29,9 @@ export interface Differing {
 export function differing(mine: Intake, theirs: Job, ruleSetName: (id: string) => string): Differing[] {
   return (Object.keys(LABELS) as (keyof typeof LABELS)[]).flatMap(field => {
     const [a, b] = [words(field, mine, ruleSetName), words(field, theirs, ruleSetName)]
-    return a === b ? [] : [{ label: LABELS[field], mine: a || 'empty', theirs: b || 'empty' }]
+    return a === b
+      ? []
+      : [{ label: t(LABELS[field]), mine: a || t('intake.empty'), theirs: b || t('intake.empty') }]
   })
 }
 

@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import {
   calibrationAge,
   type ComparedMeter,
@@ -7,20 +8,20 @@ import {
 } from '#core/instrument'
 import { groupDigits } from '#core/quantity'
 
-export const METER_KIND_WORDS: Record<MeterKind, string> = {
-  'true-mean': 'true-average (thermal)',
-  'average': 'average-responding diode',
-  'leaky-peak': 'leaky peak, between average and PEP',
-  'peak-hold': 'peak hold (PEP)',
-  'panel': 'panel bar, relative',
-  'unknown': 'unknown averaging',
+export const METER_KIND_WORDS: Record<MeterKind, MessageCode> = {
+  'true-mean': 'instruments.trueAverageThermal',
+  'average': 'instruments.averageRespondingDiode',
+  'leaky-peak': 'instruments.leakyPeakBetweenAverageAndPep',
+  'peak-hold': 'instruments.peakHoldPep',
+  'panel': 'instruments.panelBarRelative',
+  'unknown': 'instruments.unknownAveraging',
 }
 
-export const SIGNAL_WORDS: Record<Signal['kind'], string> = {
-  'carrier': 'unmodulated carrier',
-  'am-tone': 'AM with a steady tone',
-  'two-tone': 'two equal tones, SSB',
-  'speech': 'speech',
+export const SIGNAL_WORDS: Record<Signal['kind'], MessageCode> = {
+  'carrier': 'instruments.unmodulatedCarrier',
+  'am-tone': 'instruments.amWithASteadyTone',
+  'two-tone': 'instruments.twoEqualTonesSsb',
+  'speech': 'instruments.speech',
 }
 
 const watts = (w: number) => `${groupDigits(w, w < 10 ? 2 : 1)}\u2009W`
@@ -28,34 +29,44 @@ const watts = (w: number) => `${groupDigits(w, w < 10 ? 2 : 1)}\u2009W`
 /** "calibrated 12 days ago", "calibration overdue: 500 days" */
 export function calibrationWords(calibratedOn: string | null, todayIso: string): string {
   const age = calibrationAge(calibratedOn, todayIso)
-  if (!age) return 'calibration date unknown'
+  if (!age) return t('instruments.calibrationDateUnknown')
   return age.overdue
-    ? `calibration overdue: ${groupDigits(age.days, 0)} days`
-    : `calibrated ${age.days === 0 ? 'today' : `${groupDigits(age.days, 0)} days ago`}`
+    ? t('instruments.calibrationOverdueDays', { days: groupDigits(age.days, 0) })
+    : t('instruments.calibrated', {
+        what:
+          age.days === 0
+            ? t('instruments.today')
+            : t('instruments.daysAgo', { days: groupDigits(age.days, 0) }),
+      })
 }
 
 export function comparisonWords(c: MeterComparison): string {
-  if (c.meanW === null)
-    return (
-      'No mean possible: no meter here has both a known ' +
-      'uncertainty and a reading comparable on this signal.'
-    )
-  const mean =
-    `Weighted mean ${watts(c.meanW)} ±${watts(c.standardUncertaintyW! * Math.sqrt(3))} ` +
-    `of ${c.opinions} independent ${c.opinions === 1 ? 'meter' : 'meters'}.`
-  if (c.agree === null) return `${mean} One meter alone proves nothing about itself.`
+  if (c.meanW === null) return t('instruments.noMeanPossibleNoMeterHere')
+  const mean = t('instruments.weightedMeanOfIndependentMeters', {
+    watts: watts(c.meanW),
+    watts2: watts(c.standardUncertaintyW! * Math.sqrt(3)),
+    opinions: c.opinions,
+  })
+  if (c.agree === null) return t('instruments.oneMeterAloneProvesNothingAbout', { mean })
   return c.agree
-    ? `${mean} They agree within their uncertainties.`
-    : `${mean} They differ by more than their uncertainties. ` +
-        'Check calibration dates, kinds and leads first.'
+    ? t('instruments.theyAgreeWithinTheirUncertainties', { mean })
+    : t('instruments.theyDifferByMoreThanTheir', { mean })
 }
 
 export function meterVerdictWords(m: ComparedMeter): string {
-  const shares = m.sharesWith.length > 0 ? ` Not independent of ${m.sharesWith.join(', ')}: shared path.` : ''
-  if (m.meanW === null) return `Not comparable on this signal.${shares}`
-  if (m.offDb === null) return `No weight: its uncertainty is unknown.${shares}`
-  const off = `${groupDigits(m.offDb, 2, true)}\u2009dB, factor ${groupDigits(m.factor!, 3)}`
+  const shares =
+    m.sharesWith.length > 0
+      ? ` ${t('instruments.notIndependentOfSharedPath', { list: m.sharesWith.join(', ') })}`
+      : ''
+  if (m.meanW === null) return t('instruments.notComparableOnThisSignal', { shares })
+  if (m.offDb === null) return t('instruments.noWeightItsUncertaintyIsUnknown', { shares })
+  const off = t('instruments.dbFactor', {
+    offDb: groupDigits(m.offDb, 2, true),
+    factor: groupDigits(m.factor!, 3),
+  })
   const sigma =
-    m.offSigma === null ? '' : `, ${groupDigits(Math.abs(m.offSigma), 1)} standard deviations from the others`
+    m.offSigma === null
+      ? ''
+      : t('instruments.standardDeviationsFromTheOthers', { deviations: groupDigits(Math.abs(m.offSigma), 1) })
   return `${off}${sigma}.${shares}`
 }

@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
 import type { ComparedCell, JobEvent, OpenItem, RunState } from '#core/run'
@@ -33,12 +34,17 @@ export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell
     const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
     const over =
       c.want.quantity.startsWith('depth') && c.before.latest!.reading.value > 1
-        ? ' More than 100 % was over-modulation, not loudness.'
+        ? ` ${t('owner.moreThan100WasOverModulation')}`
         : ''
-    return (
-      `${c.point.title}: ${plain(c.want.quantity)} ${before.value} ` +
-      `${before.unit} when it came, ${after.value} ${after.unit} now.${over}`
-    )
+    return t('owner.whenItCameNow', {
+      title: c.point.title,
+      plain: plain(c.want.quantity),
+      before: before.value,
+      unit: before.unit,
+      after: after.value,
+      unit2: after.unit,
+      over,
+    })
   })
 }
 
@@ -76,31 +82,41 @@ export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]
     const [before, after] = [c.before.latest!.reading.value, c.after.latest!.reading.value]
     if (!(before > 0) || !(after > 0) || after >= before * dbToPowerRatio(-0.2)) return []
     const db = powerRatioToDb(after / before)
-    const why = c.before.judgement?.verdict === 'above' ? ' It was above its limit.' : ''
+    const why = c.before.judgement?.verdict === 'above' ? ` ${t('owner.itWasAboveItsLimit')}` : ''
     const heard =
-      Math.abs(db) < AUDIBLE_DB ? ` A difference of ${groupDigits(Math.abs(db), 1)} dB cannot be heard.` : ''
+      Math.abs(db) < AUDIBLE_DB
+        ? ` ${t('owner.aDifferenceOfDbCannotBe', { differenceDb: groupDigits(Math.abs(db), 1) })}`
+        : ''
     return [
-      `${c.point.title}: a meter now reads ${groupDigits(after, 1)} W instead of ` +
-        `${groupDigits(before, 1)} W (${groupDigits(db, 1, true)} dB).${why}${heard}`,
+      t('owner.aMeterNowReadsWInstead', {
+        title: c.point.title,
+        after: groupDigits(after, 1),
+        before: groupDigits(before, 1),
+        db: groupDigits(db, 1, true),
+        why,
+        heard,
+      }),
     ]
   })
 }
 
-const BY_WORDS: Record<CarrierAdvice['by'], string> = {
-  'rule': 'limit of the rule set',
-  'target': 'the target of the service sheet',
-  'quarter-of-pep': 'a quarter of the PEP of the final',
-  'as-left': 'as it was left',
+const BY_WORDS: Record<CarrierAdvice['by'], MessageCode> = {
+  'rule': 'owner.limitOfTheRuleSet',
+  'target': 'owner.theTargetOfTheServiceSheet',
+  'quarter-of-pep': 'owner.aQuarterOfThePepOf',
+  'as-left': 'owner.asItWasLeft',
 }
 
 /** How high to leave the AM carrier, with the position of its control. */
 export function carrierWords({ maxW, by, asLeftW, setting }: CarrierAdvice): string {
   const at = setting ? ` (${setting})` : ''
-  const now = by === 'as-left' ? '' : ` It is at ${groupDigits(asLeftW, 1)} W${at}: turn it down first.`
-  return (
-    `AM: carrier ${groupDigits(maxW, 1)} W max., ${BY_WORDS[by]}${by === 'as-left' ? at : ''}.${now} ` +
-    'A larger carrier leaves no room for the voice and overheats the set.'
-  )
+  const now = by === 'as-left' ? '' : ` ${t('owner.itIsAtWTurnIt', { asLeftW: groupDigits(asLeftW, 1), at })}`
+  return t('owner.amCarrierWMaxALarger', {
+    maxW: groupDigits(maxW, 1),
+    by: t(BY_WORDS[by]),
+    what: by === 'as-left' ? at : '',
+    now,
+  })
 }
 
 /** How to run the set: only what the record and its sheet bear. */
@@ -113,17 +129,13 @@ export function operatingAdvice(
   const hasAm = sheet.matrix.some(p => p.state.mode === 'AM')
   return [
     sheet.nominalSupplyV > MAINS_V
-      ? `Supply ${sheet.nominalSupplyV} V mains, fuse as rated.`
-      : `Supply ${sheet.nominalSupplyV} V DC, fuse as rated. Check the polarity before it is connected.`,
-    'Never transmit without an antenna or a dummy load; have the antenna SWR checked.',
+      ? t('owner.supplyVMainsFuseAsRated', { nominalSupplyV: sheet.nominalSupplyV })
+      : t('owner.supplyVDcFuseAsRated', { nominalSupplyV: sheet.nominalSupplyV }),
+    t('owner.neverTransmitWithoutAnAntennaOr'),
     ...(advice ? [carrierWords(advice)] : []),
-    ...(hasAm && hasLimiter
-      ? ['Set the microphone gain for clear speech, not for maximum. Leave the limiter in the set.']
-      : []),
-    ...(sheet.matrix.some(p => p.state.lowPower)
-      ? ['Use low power with high antennas and near stations.']
-      : []),
-    'No external amplifier and no changed coverage where they are forbidden.',
+    ...(hasAm && hasLimiter ? [t('owner.setTheMicrophoneGainForClear')] : []),
+    ...(sheet.matrix.some(p => p.state.lowPower) ? [t('owner.useLowPowerWithHighAntennas')] : []),
+    t('owner.noExternalAmplifierAndNoChanged'),
   ]
 }
 
@@ -138,10 +150,14 @@ export function alignedWords(run: RunState): string[] {
   const titles = run.steps
     .filter(s => s.satisfied && s.status === 'inside')
     .map(s => s.step.title.toLowerCase())
-  return titles.length > 0 ? [`Checked and within tolerance: ${titles.join(', ')}.`] : []
+  return titles.length > 0 ? [t('owner.checkedAndWithinTolerance', { list: titles.join(', ') })] : []
 }
 
-const ITEM_STATES = { treated: 'put right', ask: 'for the owner to decide', seen: 'defect found' } as const
+const ITEM_STATES = {
+  treated: 'owner.putRight',
+  ask: 'owner.forTheOwnerToDecide',
+  seen: 'owner.defectFound',
+} as const
 
 /** What was found and mended, from the record. */
 export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): string[] {
@@ -150,16 +166,18 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
     ...inspectionItems(sheet).flatMap(i => {
       const last = seen.get(i.id)
       return last && last.state !== 'fine'
-        ? [sentence(`${i.lookFor}: ${ITEM_STATES[last.state]}${last.text ? `, ${last.text}` : ''}`)]
+        ? [sentence(`${i.lookFor}: ${t(ITEM_STATES[last.state])}${last.text ? `, ${last.text}` : ''}`)]
         : []
     }),
     ...events.flatMap(e => (e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : [])),
     ...events.flatMap(e =>
       e.kind === 'part-changed'
         ? [
-            'Replaced: ' +
-              `${e.designator}${e.partOut ? `, ${e.partOut} removed` : ''}, ` +
-              `${e.partIn} fitted.`,
+            t('owner.replacedFitted', {
+              designator: e.designator,
+              what: e.partOut ? t('owner.removed', { partOut: e.partOut }) : '',
+              partIn: e.partIn,
+            }),
           ]
         : [],
     ),
@@ -174,8 +192,8 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
 
 function soakWords(lengthMs: number, { passed, text }: { passed: boolean; text: string }): string {
   return passed
-    ? `Soak-tested for ${durationWords(lengthMs)}: no fault seen.`
-    : `Soak test of ${durationWords(lengthMs)}: ${text}`
+    ? t('owner.soakTestedForNoFaultSeen', { duration: durationWords(lengthMs) })
+    : t('owner.soakTestOf', { duration: durationWords(lengthMs), text })
 }
 
 /**
@@ -185,32 +203,30 @@ export function openForOwner(items: readonly OpenItem[]): string[] {
   const open = items.filter(i => i.settled === null)
   const unfinished = open.filter(i => i.kind === 'step-open' || i.kind.startsWith('as-'))
   return [
-    ...(unfinished.length > 0 ? ['Measurement and alignment are not finished.'] : []),
+    ...(unfinished.length > 0 ? [t('owner.measurementAndAlignmentAreNotFinished')] : []),
     ...open.filter(i => !unfinished.includes(i)).map(i => sentence(`${i.title}: ${i.detail}`)),
   ]
 }
 
 export function rulesWords(rules: RuleSet): string {
-  const memory = rules.fromMemory ? ', unverified: check against the current text' : ''
-  return (
-    `Rule set ${rules.id}, ${rules.name}: ${rules.source}, as of ` +
-    `${rules.asOf}${memory}. Local regulation and licensed practice decide.`
-  )
+  const memory = rules.fromMemory ? t('owner.unverifiedCheckAgainstTheCurrentText') : ''
+  return t('owner.ruleSetAsOfLocalRegulation', {
+    id: rules.id,
+    name: rules.name,
+    source: rules.source,
+    asOf: rules.asOf,
+    memory,
+  })
 }
 
 /** The cautions that go with every set of its kind. */
 export function handoverCautions(sheet: ModelSheet): string[] {
   const isMains = sheet.nominalSupplyV > MAINS_V
   return [
-    isMains
-      ? 'Mains set: check earth and fuse before connecting.'
-      : 'Check fuse and polarity before connecting.',
-    ...(sheet.plateV === undefined
-      ? []
-      : [`${sheet.plateV} V inside, lethal: covers stay on. Competent persons only.`]),
-    'Never transmit without antenna or dummy load. Check the antenna SWR.',
-    'No external amplifier and no changed coverage where they are forbidden.',
-    'CB and amateur transmitters are regulated nationally: ' +
-      'power, mode, channels, deviation, type approval.',
+    isMains ? t('owner.mainsSetCheckEarthAndFuse') : t('owner.checkFuseAndPolarityBeforeConnecting'),
+    ...(sheet.plateV === undefined ? [] : [t('owner.vInsideLethalCoversStayOn', { plateV: sheet.plateV })]),
+    t('owner.neverTransmitWithoutAntennaOrDummy'),
+    t('owner.noExternalAmplifierAndNoChanged'),
+    t('owner.cbAndAmateurTransmittersAreRegulated'),
   ]
 }

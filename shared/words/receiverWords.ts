@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { groupDigits } from '#core/quantity'
 import type { GeneratorModulation, ReceiverTest } from '#core/sheet'
 
@@ -5,7 +6,7 @@ import type { GeneratorModulation, ReceiverTest } from '#core/sheet'
 export function modulationWords(modulation: GeneratorModulation): string {
   switch (modulation.kind) {
     case 'none':
-      return 'unmodulated carrier'
+      return t('receiver.unmodulatedCarrier')
     case 'am':
       return `1 kHz AM ${groupDigits(modulation.depthRatio * 100, 0)} %`
     case 'fm':

@@ -1,15 +1,16 @@
+import { t } from '#shared/i18n'
 import { showSmallPower } from '#core/quantity'
 import { MASK_END_HZ, PROTECTED_HZ, type MaskPart, type RuleSet } from '#core/rules'
 
 const kilohertz = (hz: number) => Number((hz / 1000).toPrecision(6))
 
 function partWords({ fromHz, toHz, belowDb, addsPowerDb }: MaskPart): string {
-  const down = addsPowerDb ? `${belowDb} + 10 log P` : belowDb
+  const down = addsPowerDb ? t('rules.n10LogP', { belowDb }) : belowDb
   const where =
     toHz >= MASK_END_HZ
-      ? `beyond ${kilohertz(fromHz)} kHz`
-      : `from ${kilohertz(fromHz)} to ${kilohertz(toHz)} kHz`
-  return `${down} dB down ${where}`
+      ? t('rules.beyondKhz', { kilohertz: kilohertz(fromHz) })
+      : t('rules.fromToKhz', { kilohertz: kilohertz(fromHz), kilohertz2: kilohertz(toHz) })
+  return t('rules.dbDown', { down, where })
 }
 
 /** The emission mask of a rule set, one line for each group of modes. */
@@ -19,7 +20,9 @@ export function maskWords(mask: readonly MaskPart[]): string[] {
     const modes = part.modes.join(', ')
     groups.set(modes, [...(groups.get(modes) ?? []), part])
   }
-  return [...groups].map(([modes, parts]) => `emission mask ${modes}: ${parts.map(partWords).join('; ')}`)
+  return [...groups].map(([modes, parts]) =>
+    t('rules.emissionMask2', { modes, list: parts.map(partWords).join('; ') }),
+  )
 }
 
 /** Bands in which spurious emissions are limited more strictly. */
@@ -29,10 +32,13 @@ export const protectedBandsWords = `${PROTECTED_HZ.map(band => band.map(hz => hz
 export function powerLimitWords({ adjacent, spurious }: RuleSet): { id: string; words: string }[] {
   const lines = []
   if (adjacent)
-    lines.push({ id: adjacent.id, words: `adjacent channel ${showSmallPower(adjacent.maxW)} max.` })
+    lines.push({
+      id: adjacent.id,
+      words: t('rules.adjacentChannelMax', { maxW: showSmallPower(adjacent.maxW) }),
+    })
   if (spurious) {
     const [strict, other] = [spurious.protectedMaxW, spurious.otherMaxW].map(showSmallPower)
-    const words = `spurious ${strict} max. in ${protectedBandsWords}, ${other} elsewhere`
+    const words = t('rules.spuriousMaxInElsewhere', { strict, protectedBandsWords, other })
     lines.push({ id: spurious.id, words: spurious.words ?? words })
   }
   return lines

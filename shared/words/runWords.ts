@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import { format } from 'date-fns'
 import {
   GOES_STALE,
@@ -31,7 +32,7 @@ export function dayAndTime(atMs: number): string {
 }
 
 export function day(iso: string | null): string {
-  return iso ? format(new Date(`${iso}T12:00:00`), 'EEE d MMM') : 'no due date'
+  return iso ? format(new Date(`${iso}T12:00:00`), 'EEE d MMM') : t('common.noDueDate')
 }
 
 /** "CT1 (reference trimmer) turned 10:32, seen by the reading" */
@@ -39,16 +40,16 @@ export function turnWords(turns: readonly Turn[]): string {
   const names = [...new Set(turns.map(t => t.designator))]
   const last = turns.at(-1)
   if (!last) return ''
-  const how = last.inferred ? 'probably adjusted, inferred from a reading that moved,' : 'adjusted'
+  const how = last.inferred ? t('run.probablyAdjustedInferredFromAReading') : 'adjusted'
   const what =
     names.length === 1
       ? last.name
         ? `${last.designator} (${last.name})`
         : last.designator
       : names.length > 3
-        ? `${names[0]} to ${names.at(-1)}`
+        ? t('run.to', { name: names[0], at: names.at(-1) })
         : names.join(', ')
-  return `${what}: ${how} at ${clockTime(last.atMs)}`
+  return t('run.at', { what, how, clockTime: clockTime(last.atMs) })
 }
 
 /** What moved, and what is asked about it. */
@@ -56,12 +57,17 @@ export function turnQuestionWords(q: TurnQuestion): string {
   const isFrequency = quantityInfo(q.quantity).siUnit === 'Hz' && q.before > 1e5
   const by = isFrequency
     ? `${groupDigits(q.now - q.before, 0, true)} Hz`
-    : `${showPlain(q.before, q.quantity)} to ${showPlain(q.now, q.quantity)}`
-  const what = q.designators.length === 1 ? `Was ${q.designators[0]} adjusted?` : 'Which was adjusted?'
-  return (
-    `${what} ${quantityInfo(q.quantity).label} moved, ${by}, and no ` +
-    `adjustment is logged.${q.inferred ? '' : ' It could be drift.'}`
-  )
+    : t('run.to2', { before: showPlain(q.before, q.quantity), now: showPlain(q.now, q.quantity) })
+  const what =
+    q.designators.length === 1
+      ? t('run.wasAdjusted', { designator: q.designators[0] })
+      : t('run.whichWasAdjusted')
+  return t('run.movedAndNoAdjustmentIsLogged', {
+    what,
+    label: quantityInfo(q.quantity).label,
+    by,
+    what2: q.inferred ? '' : ` ${t('run.itCouldBeDrift')}`,
+  })
 }
 
 export function staleWords(turns: readonly Turn[]): string {
@@ -74,42 +80,40 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
   const { title } = stepOf(sheet, next.stepId)
   switch (next.reason.kind) {
     case 'not-measured':
-      return `${title}: not measured yet`
+      return t('run.notMeasuredYet', { title })
     case 'in-progress':
-      return `${title}: in progress`
+      return t('run.inProgress', { title })
     case 'stale':
-      return `${title}: recheck. ${staleWords(next.reason.turns)}`
+      return t('run.recheck', { title, stale: staleWords(next.reason.turns) })
     case 'outside':
-      return `${title}: ${next.reason.verdict} tolerance`
+      return t('run.tolerance', { title, verdict: next.reason.verdict })
     case 'cannot-tell':
-      return `${title}: cannot tell with this instrument`
+      return t('run.cannotTellWithThisInstrument', { title })
     case 'unconfirmed':
-      return `${title}: within, not confirmed`
+      return t('run.withinNotConfirmed', { title })
     case 'reopened':
-      return `${title}: reopened${next.reason.reason ? `, ${next.reason.reason}` : ''}`
+      return t('run.reopened', { title, what: next.reason.reason ? `, ${next.reason.reason}` : '' })
     case 'skip-lapsed':
-      return (
-        `${title}: was skipped because of ` +
-        `"${stepOf(sheet, next.reason.source).title}", which is no longer within`
-      )
+      return t('run.wasSkippedBecauseOfWhichIs', { title, title2: stepOf(sheet, next.reason.source).title })
   }
 }
 
 export function conditionsWords(point: MeasurePoint, planId: string): { label: string; value: string }[] {
   const { state } = point
   const out = [] as { label: string; value: string }[]
-  if (state.channel !== null) out.push({ label: 'Channel', value: channelName(planId, state.channel) })
-  if (state.coverage === 'expanded') out.push({ label: 'Coverage', value: 'expanded' })
-  if (state.setting) out.push({ label: 'Controls', value: state.setting })
-  out.push({ label: 'Set', value: state.keyed ? 'keyed' : 'receiving' })
-  if (state.keyed) out.push({ label: 'Power', value: state.lowPower ? 'low' : 'high' })
+  if (state.channel !== null)
+    out.push({ label: t('common.channel'), value: channelName(planId, state.channel) })
+  if (state.coverage === 'expanded') out.push({ label: t('run.coverage'), value: t('run.expanded') })
+  if (state.setting) out.push({ label: t('run.controls'), value: state.setting })
+  out.push({ label: t('run.set'), value: state.keyed ? t('run.keyed') : t('run.receiving') })
+  if (state.keyed) out.push({ label: t('run.power'), value: state.lowPower ? t('run.low') : t('run.high') })
   if (state.toneHz !== null)
     out.push({
-      label: 'Tone',
+      label: t('run.tone'),
       value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}`,
     })
   if (point.wants.some(w => isOfReceiver(w.quantity)))
-    out.push({ label: 'Generator', value: generatorWords(point) })
+    out.push({ label: t('run.generator'), value: generatorWords(point) })
   return out
 }
 
@@ -118,7 +122,7 @@ function generatorWords(point: MeasurePoint): string {
   const test = receiverTest(point)
   const level = point.state.inputV === null ? [] : [inputWords(point.state.inputV)]
   const criterion = point.wants.some(w => w.quantity === 'sensitivityV')
-    ? [`for ${receiverCriterionWords(test)}`]
+    ? [t('run.forWord', { receiverCriterion: receiverCriterionWords(test) })]
     : []
   return [...level, modulationWords(test.modulation), ...criterion].join(', ')
 }
@@ -131,55 +135,64 @@ function inputWords(inputV: number): string {
 export function differenceWords(d: Difference): string {
   switch (d.kind) {
     case 'supply':
-      return `supply ${d.beforeV.toFixed(2)} V, then ${d.afterV.toFixed(2)} V`
+      return t('run.supplyVThenV', { beforeV: d.beforeV.toFixed(2), afterV: d.afterV.toFixed(2) })
     case 'load':
-      return `different load (${d.before} / ${d.after})`
+      return t('run.differentLoad', { before: d.before, after: d.after })
     case 'instrument':
-      return `different instrument (${d.before ?? 'not stated'} / ${d.after ?? 'not stated'})`
+      return t('run.differentInstrument', {
+        before: d.before ?? t('run.notStated'),
+        after: d.after ?? t('run.notStated'),
+      })
     case 'tone':
-      return 'different tone'
+      return t('run.differentTone')
     case 'drive':
-      return 'different audio drive'
+      return t('run.differentAudioDrive')
     case 'input':
-      return 'different generator level'
+      return t('run.differentGeneratorLevel')
     case 'mode':
-      return 'different mode'
+      return t('run.differentMode')
     case 'channel':
-      return 'different channel'
+      return t('run.differentChannel')
     case 'power-switch':
-      return 'different power setting'
+      return t('run.differentPowerSetting')
     case 'coverage':
-      return 'coverage expanded on one of them'
+      return t('run.coverageExpandedOnOneOfThem')
     case 'setting':
-      return `different controls (${d.before || 'as usual'} / ${d.after || 'as usual'})`
+      return t('run.differentControls', {
+        before: d.before || t('run.asUsual'),
+        after: d.after || t('run.asUsual'),
+      })
     case 'warm-up':
-      return `${Math.round(d.beforeS / 60)} min, then ${Math.round(d.afterS / 60)} min after power-on`
+      return t('run.minThenMinAfterPowerOn', {
+        beforeS: Math.round(d.beforeS / 60),
+        afterS: Math.round(d.afterS / 60),
+      })
     case 'unknown':
       return d.what === 'supply'
-        ? 'supply voltage not recorded on both'
-        : 'minutes since power-on not recorded on both'
+        ? t('run.supplyVoltageNotRecordedOnBoth')
+        : t('run.minutesSincePowerOnNotRecorded')
   }
 }
 
 /** What a ladder line says under its title. */
 export function stepLine(sheet: ModelSheet, s: StepState): string {
-  if (s.status === 'stale' && s.satisfied) return 'recheck: affected by later work, measured again below'
+  if (s.status === 'stale' && s.satisfied) return t('run.recheckAffectedByLaterWorkMeasured')
   if (s.status === 'stale')
-    return (
-      `recheck: ${[...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', ')} ` + 'adjusted since'
-    )
+    return t('run.recheckAdjustedSince', {
+      list: [...new Set(s.staleBy.map(t => t.designator))].slice(0, 3).join(', '),
+    })
   if (s.status === 'skipped')
     return s.confirmed?.reason
       ? `skipped: ${s.confirmed.reason}`
-      : `skipped: "${s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : ''}" is within`
+      : t('run.skippedIsWithin', { what: s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : '' })
   const value = criterionWords(s) || valueWords(s)
   const accepted =
     s.confirmed?.outcome === 'as-is' && s.status !== 'inside'
       ? s.step.decides
-        ? ', adjustment needed'
-        : ', accepted as is'
+        ? t('run.adjustmentNeeded')
+        : t('run.acceptedAsIs')
       : ''
-  const open = s.status === 'inside' && !s.confirmed ? ', not confirmed' : ''
+  const open = s.status === 'inside' && !s.confirmed ? t('run.notConfirmed') : ''
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
 }
 
@@ -217,35 +230,35 @@ export function criterionWords(s: StepState): string {
   if (!c || c.valueDb === null) return ''
   const shown = Number.isFinite(c.valueDb)
     ? `${groupDigits(c.valueDb, 2, c.kind === 'peak')}\u2009dB`
-    : 'one end without power'
-  return c.kind === 'spread' ? `spread ${shown}` : `last pass ${shown}`
+    : t('run.oneEndWithoutPower')
+  return c.kind === 'spread' ? t('run.spread', { shown }) : t('run.lastPass', { shown })
 }
 
 export function keyDownWords(step: Step): string {
   return step.keyDownLimitS === null
-    ? 'not keyed'
-    : `max. ${step.keyDownLimitS} s keyed, then rest twice as long`
+    ? t('run.notKeyed')
+    : t('run.maxSKeyedThenRestTwice', { keyDownLimitS: step.keyDownLimitS })
 }
 
-const ITEM_WORDS: Record<OpenItem['kind'], string> = {
-  'owed': 'part of the procedure, not done yet',
-  'step-open': 'alignment step',
-  'accepted-as-is': 'accepted as is',
-  'skipped': 'skipped',
-  'as-found-missing': 'as found',
-  'as-left-missing': 'as left',
-  'as-left-stale': 'as left, recheck',
-  'as-left-outside': 'as left, not within',
-  'as-left-doubtful': 'as left, implausible',
-  'question': 'question to the owner',
-  'wait': 'on hold',
-  'ask-owner': 'found on inspection, ask the owner',
-  'reminder': 'reminder, now due',
-  'after-final': 'required after a new final',
-  'soak': 'soak test',
+const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
+  'owed': 'run.partOfTheProcedureNotDone',
+  'step-open': 'run.alignmentStep',
+  'accepted-as-is': 'run.acceptedAsIs2',
+  'skipped': 'common.skipped',
+  'as-found-missing': 'run.asFound',
+  'as-left-missing': 'run.asLeft',
+  'as-left-stale': 'run.asLeftRecheck',
+  'as-left-outside': 'run.asLeftNotWithin',
+  'as-left-doubtful': 'run.asLeftImplausible',
+  'question': 'run.questionToTheOwner',
+  'wait': 'run.onHold',
+  'ask-owner': 'run.foundOnInspectionAskTheOwner',
+  'reminder': 'run.reminderNowDue',
+  'after-final': 'run.requiredAfterANewFinal',
+  'soak': 'run.soakTest',
 }
 export function itemWords(item: OpenItem): string {
-  return ITEM_WORDS[item.kind]
+  return t(ITEM_WORDS[item.kind])
 }
 
 /**
@@ -255,8 +268,8 @@ export function itemWords(item: OpenItem): string {
 export function shortestKeyDownWords({ procedure, kind }: Pick<ModelSheet, 'procedure' | 'kind'>): string {
   const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
   const { minS } = restOf(kind)
-  const rest = `then rest twice as long${minS > 0 ? `, at least ${minS} s` : ''}.`
+  const rest = t('run.thenRestTwiceAsLong', { what: minS > 0 ? t('run.atLeastS', { minS }) : '' })
   return limits.length > 0
-    ? `Key for ${Math.min(...limits)} s at most, ${rest}`
-    : `Key for seconds only, ${rest}`
+    ? t('run.keyForSAtMost', { min: Math.min(...limits), rest })
+    : t('run.keyForSecondsOnly', { rest })
 }

@@ -2,3 +2,6 @@
 export function sentence(text: string): string {
   return /[.!?]$/.test(text) ? text : `${text}.`
 }
+
+/** A text that begins a sentence. */
+export const capital = (text: string) => text.slice(0, 1).toUpperCase() + text.slice(1)

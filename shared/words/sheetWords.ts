@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import type {
   AdjusterKind,
   LineValue,
@@ -13,136 +14,142 @@ export function sheetProblemWords({ code, at, names }: SheetProblem): string {
   const what = names.join(', ')
   switch (code) {
     case 'named-twice':
-      return `${at}: this name occurs twice. Rename one.`
+      return t('sheet.thisNameOccursTwiceRenameOne', { at })
     case 'unknown-adjuster':
-      return `${at}: adjuster ${what} does not exist. Add it, or remove it here.`
+      return t('sheet.adjusterDoesNotExistAddIt', { at, what })
     case 'unknown-step':
-      return `${at}: step ${what} does not exist. Add it, or remove it here.`
+      return t('sheet.stepDoesNotExistAddIt', { at, what })
     case 'unknown-point':
-      return `${at}: row ${what} to compare with does not exist.`
+      return t('sheet.rowToCompareWithDoesNot', { at, what })
     case 'needs-later':
-      return (
-        `${at}: depends on ${what}, which comes later. ` + 'Move it behind, or sort the steps by dependency.'
-      )
+      return t('sheet.dependsOnWhichComesLaterMove', { at, what })
     case 'waits-for-itself':
-      return (
-        `The steps ${names.join(' \u2192 ')} → ${names[0]} ` +
-        'depend on each other in a loop. Remove one dependency.'
-      )
+      return t('sheet.theStepsDependOnEachOther2', { list: names.join(' \u2192 '), name: names[0] })
     case 'unknown-channel':
       return what
-        ? `${at}: channel ${what} is not in the channel plan.`
-        : `${at}: a channel error needs a channel.`
+        ? t('sheet.channelIsNotInTheChannel', { at, what })
+        : t('sheet.aChannelErrorNeedsAChannel', { at })
     case 'unknown-plan':
-      return `Channel plan "${what}" does not exist.`
+      return t('sheet.channelPlanDoesNotExist', { what })
     case 'unknown-quantity':
-      return `${at}: "${what}" is not a quantity.`
+      return t('sheet.isNotAQuantity', { at, what })
     case 'no-points':
-      return `${at}: no row is measured. Add a row.`
+      return t('sheet.noRowIsMeasuredAddA', { at })
     case 'no-wants':
-      return `${at}: no quantity is measured.`
+      return t('sheet.noQuantityIsMeasured', { at })
     case 'no-steps':
-      return 'The procedure has no steps.'
+      return t('sheet.theProcedureHasNoSteps')
     case 'no-matrix':
-      return 'No as-found rows. Add a row, receiver included.'
+      return t('sheet.noAsFoundRowsAddA')
     case 'window-upside-down':
-      return `${at}: the minimum is above the maximum, or the target is outside.`
+      return t('sheet.theMinimumIsAboveTheMaximum', { at })
     case 'unknown-oscillator':
-      return `${at}: oscillator ${what} is not in the scheme.`
+      return t('sheet.oscillatorIsNotInTheScheme', { at, what })
     case 'unknown-school':
-      return `${at}: option "${what}" does not exist.`
+      return t('sheet.optionDoesNotExist', { at, what })
     case 'not-measured-here':
-      return `${at}: its condition is on a quantity that no row of it measures.`
+      return t('sheet.itsConditionIsOnAQuantity', { at })
   }
 }
 
 export function moveRefusedWords({ moved, other, why }: MoveRefused): string {
   return why === 'needs-it'
-    ? `"${moved.title}" depends on "${other.title}", so it cannot come before it.`
-    : `"${other.title}" depends on "${moved.title}", so that cannot come after it.`
+    ? t('sheet.dependsOnSoItCannotCome', { title: moved.title, title2: other.title })
+    : t('sheet.dependsOnSoThatCannotCome', { title: other.title, title2: moved.title })
 }
 
-const FIELD_WORDS: Readonly<Record<string, string>> = {
-  name: 'name',
-  where: 'where it is',
-  turn: 'direction',
-  tool: 'tool',
-  moves: 'affects',
-  caution: 'caution',
-  board: 'position on the board',
-  title: 'title',
-  instruction: 'instruction',
-  why: 'reason',
-  adjusters: 'adjusters',
-  keyDownLimitS: 'longest key-down',
-  expected: 'expected',
-  value: 'value',
-  points: 'rows measured',
-  needs: 'dependencies',
-  order: 'order',
-  wants: 'quantities',
-  state: 'state of the set',
-  criterion: 'condition',
-  cautions: 'cautions',
-  actions: 'manual action',
-  bias: 'bias',
-  kind: 'kind',
-  role: 'role in the circuit',
-  skipIf: 'not needed if',
+const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
+  name: 'sheet.name2',
+  where: 'sheet.whereItIs',
+  turn: 'sheet.direction',
+  tool: 'sheet.tool',
+  moves: 'sheet.affects',
+  caution: 'sheet.caution2',
+  board: 'sheet.positionOnTheBoard',
+  title: 'sheet.title2',
+  instruction: 'sheet.instruction2',
+  why: 'sheet.reason',
+  adjusters: 'sheet.adjusters2',
+  keyDownLimitS: 'sheet.longestKeyDown',
+  expected: 'sheet.expected2',
+  value: 'sheet.value2',
+  points: 'sheet.rowsMeasured2',
+  needs: 'sheet.dependencies',
+  order: 'sheet.order',
+  wants: 'sheet.quantities',
+  state: 'sheet.stateOfTheSet',
+  criterion: 'sheet.condition',
+  cautions: 'sheet.cautions',
+  actions: 'sheet.manualAction',
+  bias: 'sheet.bias',
+  kind: 'sheet.kind2',
+  role: 'sheet.roleInTheCircuit',
+  skipIf: 'sheet.notNeededIf',
 }
-export const fieldWords = (field: string) => FIELD_WORDS[field] ?? field
+const named = (words: Readonly<Record<string, MessageCode>>, field: string) => {
+  const code = words[field]
+  return code ? t(code) : field
+}
+export const fieldWords = (field: string) => named(FIELD_WORDS, field)
 
 /** A line as it is called: "CT2, where it is". */
 export function lineWords(line: string): string {
   const { part, id, field } = lineAddress(line)
-  return `${part === 'specification' ? id : part === 'step' ? `step ${id}` : id}, ${fieldWords(field)}`
+  return `${part === 'specification' ? id : part === 'step' ? t('sheet.step2', { id }) : id}, ${fieldWords(field)}`
 }
 
 export function lineValueWords(value: LineValue): string {
-  if (value === null) return 'nothing'
-  if (Array.isArray(value)) return value.length === 0 ? 'none' : value.join(' ')
+  if (value === null) return t('sheet.nothing')
+  if (Array.isArray(value)) return value.length === 0 ? t('sheet.none') : value.join(' ')
   if (typeof value === 'object' && 'x' in value)
-    return (
-      `${Math.round(value.x * 100)} % across, ${Math.round(value.y * 100)} ` +
-      `% down${value.side === 'solder' ? ', solder side' : ''}`
-    )
+    return t('sheet.acrossDown', {
+      x: Math.round(value.x * 100),
+      y: Math.round(value.y * 100),
+      what: value.side === 'solder' ? t('sheet.solderSide2') : '',
+    })
   return typeof value === 'number' ? `${value} s` : String(value)
 }
 
-const PART_WORDS: Readonly<Record<string, string>> = {
-  sheet: 'Sheet',
-  adjusters: 'Adjuster',
-  testPoints: 'Test point',
-  matrix: 'As found, row',
-  procedure: 'Step',
-  specification: 'Specification',
-  owed: 'Outstanding',
-  inspection: 'Inspection',
-  typicalFaults: 'Typical fault',
-  boards: 'Board',
-  schools: 'Workshop practice',
+const PART_WORDS: Readonly<Record<string, MessageCode>> = {
+  sheet: 'sheet.sheet',
+  adjusters: 'common.adjuster',
+  testPoints: 'sheet.testPoint',
+  matrix: 'sheet.asFoundRow',
+  procedure: 'sheet.step',
+  specification: 'sheet.specification',
+  owed: 'sheet.outstanding',
+  inspection: 'sheet.inspection',
+  typicalFaults: 'sheet.typicalFault',
+  boards: 'sheet.board',
+  schools: 'sheet.workshopPractice',
 }
 export function differenceName({ part, name, field }: SheetDifference): string {
-  return [PART_WORDS[part] ?? part, name, fieldWords(field)].filter(Boolean).join(' ')
+  return [named(PART_WORDS, part), name, fieldWords(field)].filter(Boolean).join(' ')
 }
 
-export const ADJUSTER_KIND_WORDS: Readonly<Record<AdjusterKind, string>> = {
-  'trimmer': 'trimmer',
-  'core': 'core',
-  'preset': 'preset',
-  'fixed-part': 'fixed part',
-  'menu-value': 'menu value',
-  'control': 'control',
+export const ADJUSTER_KIND_WORDS: Readonly<Record<AdjusterKind, MessageCode>> = {
+  'trimmer': 'sheet.trimmer',
+  'core': 'sheet.core',
+  'preset': 'sheet.preset',
+  'fixed-part': 'sheet.fixedPart',
+  'menu-value': 'common.menuValue',
+  'control': 'sheet.control',
 }
 
 export function actionWords(action: StepAction): string {
   switch (action.kind) {
     case 'keys':
-      return `${action.words} ${action.keys.join(', ')}, within ${action.withinS} s`
+      return t('sheet.withinS2', {
+        words: action.words,
+        list: action.keys.join(', '),
+        withinS: action.withinS,
+      })
     case 'hold':
-      return `${action.words} At least ${action.holdS} s.`
+      return t('sheet.atLeastS2', { words: action.words, holdS: action.holdS })
     case 'power-cycle':
-      return `${action.words}${action.reread.length > 0 ? ` Then read ${action.reread.join(', ')} again.` : ''}`
+      return action.reread.length === 0
+        ? action.words
+        : `${action.words} ${t('sheet.thenReadAgain', { list: action.reread.join(', ') })}`
     case 'reverts':
       return action.words
   }
@@ -152,9 +159,9 @@ export function actionWords(action: StepAction): string {
 export function confidenceWords(correctedOn: string | null, confirmed: number): string {
   const times =
     confirmed === 0
-      ? 'not confirmed yet'
+      ? t('sheet.notConfirmedYet')
       : confirmed === 1
-        ? 'confirmed once'
-        : `confirmed ${confirmed} times`
-  return correctedOn === null ? times : `corrected on ${correctedOn}, ${times}`
+        ? t('sheet.confirmedOnce')
+        : t('sheet.confirmedTimes', { confirmed })
+  return correctedOn === null ? times : t('sheet.correctedOn', { correctedOn, times })
 }

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { quantityInfo, showPlain, type Quantity } from '#core/quantity'
 import type { ModelSheet } from '#core/sheet'
 import type { SpreadCell } from '../search'
@@ -33,9 +34,12 @@ export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): Sp
       const half = (c.p75 - c.p25) / 2
       const place = (value: number) => (value - c.p50) / half
       const own = c.own === null ? null : place(c.own)
-      const range =
-        `half of ${c.count} sets between ${showPlain(c.p25, quantity)} and ` +
-        `${showPlain(c.p75, quantity)}, median ${showPlain(c.p50, quantity)}`
+      const range = t('verdict.halfOfSetsBetweenAndMedian', {
+        count: c.count,
+        p25: showPlain(c.p25, quantity),
+        p75: showPlain(c.p75, quantity),
+        p50: showPlain(c.p50, quantity),
+      })
       return {
         title: `${point?.title ?? c.pointId}, ${quantityInfo(quantity).symbol}`,
         p10: clip(place(c.p10)),
@@ -44,7 +48,7 @@ export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): Sp
         p90: clip(place(c.p90)),
         own: own === null ? null : clip(own),
         beyond: own !== null && (c.own! < c.p10 || c.own! > c.p90),
-        words: c.own === null ? range : `this set ${showPlain(c.own, quantity)}; ${range}`,
+        words: c.own === null ? range : t('verdict.thisSet', { own: showPlain(c.own, quantity), range }),
       }
     })
 }

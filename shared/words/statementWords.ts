@@ -1,10 +1,11 @@
+import { t } from '#shared/i18n'
 import type { CheckedStatement, StatementKind } from '#core/diagnose'
 import { groupDigits } from '#core/quantity'
 
 const shown = ({ againstValue, againstUnit }: CheckedStatement) =>
   Number.isFinite(againstValue)
     ? `${groupDigits(againstValue, againstUnit === '' || Math.abs(againstValue) >= 100 ? 0 : 2)} ${againstUnit}`.trim()
-    : 'no number'
+    : t('statement.noNumber')
 
 /** What a statement comes to, in a sentence. */
 export function statementWords(kind: StatementKind, checked: CheckedStatement): string {
@@ -13,34 +14,30 @@ export function statementWords(kind: StatementKind, checked: CheckedStatement): 
   switch (kind.id) {
     case 'sideband':
       return right
-        ? `Possible: ${number} max. each.`
-        : `Impossible: full modulation puts ${number} at most into each sideband. PEP was meant?`
+        ? t('statement.possibleMaxEach', { number })
+        : t('statement.impossibleFullModulationPutsAtMost', { number })
     case 'swr':
-      return right
-        ? `SWR ${number}.`
-        : 'Impossible: reflected exceeds forward power. Swapped, or the meter reads low at low power?'
+      return right ? `SWR ${number}.` : t('statement.impossibleReflectedExceedsForwardPowerSwappe')
     case 'harmonic':
-      return right ? 'Correct.' : `It is number ${number}: the fundamental counts as the first.`
+      return right ? t('statement.correct') : t('statement.itIsNumberTheFundamentalCounts', { number })
     case 'span':
-      return right ? 'The span contains them.' : `These channels need ${number}.`
+      return right ? t('statement.theSpanContainsThem') : t('statement.theseChannelsNeed', { number })
     case 'off-or-moved':
-      return right
-        ? 'The two are different quantities, and differ.'
-        : 'The error and the move have the same value. Only a log with times decides which it was.'
+      return right ? t('statement.theTwoAreDifferentQuantitiesAnd') : t('statement.theErrorAndTheMoveHave')
     case 'bessel':
-      if (right) return 'First null: correct.'
+      if (right) return t('statement.firstNullCorrect')
       return checked.verdict === 'doubtful'
-        ? `This is the second null. The first is at ${number}: raise the audio from zero.`
-        : `No null there. The first is at ${number}.`
+        ? t('statement.thisIsTheSecondNullThe', { number })
+        : t('statement.noNullThereTheFirstIs', { number })
 
     case 'drift':
-      return right ? `Settles at ${number}.` : 'This drift does not settle: no prediction. A jump?'
+      return right ? t('statement.settlesAt', { number }) : t('statement.thisDriftDoesNotSettleNo')
     case 'per-device':
-      return right ? 'Within the rating.' : `Impossible: together they give ${number}.`
+      return right ? t('statement.withinTheRating') : t('statement.impossibleTogetherTheyGive', { number })
     case 'lead':
       return right
-        ? `${number} apart: the lead is not the cause.`
-        : `${number} apart: RF on the meter, or the SWR of the lead.`
+        ? t('statement.apartTheLeadIsNotThe', { number })
+        : t('statement.apartRfOnTheMeterOr', { number })
     default:
       return checked.verdict
   }

@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import {
   showErrorHz,
   showMeasured,
@@ -14,19 +15,19 @@ import { profilesAsGoodAs } from '#core/instrument'
 /** Shape and word of a state; colour only repeats what the shape says. */
 export type Mark = Verdict | 'stale' | 'none' | 'partial' | 'skipped'
 
-const STATUS_WORDS: Record<StepStatus, string> = {
-  'inside': 'within',
-  'above': 'above',
-  'below': 'below',
-  'cannot-tell': 'cannot tell',
-  'stale': 'recheck',
-  'not-measured': 'not measured',
-  'in-progress': 'in progress',
-  'skipped': 'skipped',
+const STATUS_WORDS: Record<StepStatus, MessageCode> = {
+  'inside': 'verdict.within',
+  'above': 'common.above',
+  'below': 'common.below',
+  'cannot-tell': 'common.cannotTell',
+  'stale': 'verdict.recheck',
+  'not-measured': 'common.notMeasured',
+  'in-progress': 'verdict.inProgress',
+  'skipped': 'common.skipped',
 }
 
 export function statusWord(status: StepStatus): string {
-  return STATUS_WORDS[status]
+  return t(STATUS_WORDS[status])
 }
 
 export function markOf(status: StepStatus): Mark {
@@ -60,9 +61,12 @@ export function windowWords(
   nominalHz: number | null,
 ): string {
   if (low !== null && high !== null)
-    return `${showBound(low, quantity, nominalHz)} to ${showBound(high, quantity, nominalHz)}`
-  if (high !== null) return `${showBound(high, quantity, nominalHz)} max.`
-  return low !== null ? `${showBound(low, quantity, nominalHz)} min.` : 'no target'
+    return t('verdict.to', {
+      low: showBound(low, quantity, nominalHz),
+      high: showBound(high, quantity, nominalHz),
+    })
+  if (high !== null) return t('verdict.max', { high: showBound(high, quantity, nominalHz) })
+  return low !== null ? t('verdict.min', { low: showBound(low, quantity, nominalHz) }) : t('verdict.noTarget')
 }
 
 /** Why a verdict is what it is, with the numbers that were used; how far beyond, where it is. */
@@ -74,7 +78,9 @@ export function reasonWords(
 ): string[] {
   const far = (reason: Reason) => {
     const beyond = reason.verdict === 'above' ? reason.high : reason.low
-    return beyond === null ? '' : ` by ${distanceWords(measured.value, beyond, quantity, asked.nominalHz)}`
+    return beyond === null
+      ? ''
+      : ` ${t('verdict.by', { distance: distanceWords(measured.value, beyond, quantity, asked.nominalHz) })}`
   }
   return judgement.reasons.map(reason => {
     const range = windowWords(reason.low, reason.high, quantity, asked.nominalHz)
@@ -84,23 +90,26 @@ export function reasonWords(
       case 'limit':
         return limitWords(reason.verdict!, far(reason), range, asked)
       case 'resolution':
-        return 'this meter cannot resolve the tolerance'
+        return t('verdict.thisMeterCannotResolveTheTolerance')
       case 'uncertainty-unknown':
-        return 'instrument not stated: uncertainty unknown'
+        return t('verdict.instrumentNotStatedUncertaintyUnknown')
     }
   })
 }
 
 function targetWords(verdict: Verdict, far: string, range: string): string {
-  if (verdict === 'inside') return `within tolerance, ${range}`
-  if (verdict === 'cannot-tell') return `cannot tell: the bound that was read does not decide, ${range}`
-  return `${verdict} tolerance${far}, ${range}`
+  if (verdict === 'inside') return t('verdict.withinTolerance', { range })
+  if (verdict === 'cannot-tell') return t('verdict.cannotTellTheBoundThatWas', { range })
+  return t('verdict.tolerance', { verdict, far, range })
 }
 
 function limitWords(verdict: Verdict, far: string, range: string, asked: Requirement): string {
-  const limit = `the ${asked.limit?.kind === 'workshop' ? 'workshop' : 'legal'} limit (${range})`
-  if (verdict === 'inside') return `within ${limit}, uncertainty included`
-  if (verdict === 'cannot-tell') return `cannot tell: ${limit} lies within the uncertainty`
+  const limit = t('verdict.theLimit', {
+    what: asked.limit?.kind === 'workshop' ? 'workshop' : 'legal',
+    range,
+  })
+  if (verdict === 'inside') return t('verdict.withinUncertaintyIncluded', { limit })
+  if (verdict === 'cannot-tell') return t('verdict.cannotTellLiesWithinTheUncertainty', { limit })
   return `${verdict} ${limit}${far}`
 }
 
@@ -113,18 +122,19 @@ export function besideVerdict(reasons: readonly string[]): string {
 export function forecastWords(f: Forecast, quantity: Quantity): string | null {
   if (f.zone === null) {
     const better = f.neededOfReading === null ? [] : profilesAsGoodAs(quantity, f.neededOfReading)
-    const need =
-      f.neededOfReading === null
-        ? ''
-        : ` Use one within ${(f.neededOfReading * 100).toPrecision(2)} % of ` +
-          `reading${better[0] ? `, for example: ${better[0].name}` : ''}.`
-    return `This instrument cannot confirm the tolerance.${need}`
+    const cannot = t('verdict.thisInstrumentCannotConfirmTheTolerance')
+    if (f.neededOfReading === null) return cannot
+    const need = t('verdict.useOneWithinOfReading', {
+      percent: (f.neededOfReading * 100).toPrecision(2),
+      example: better[0] ? t('verdict.forExample', { name: better[0].name }) : '',
+    })
+    return `${cannot} ${need}`
   }
-  if (!f.resolves) return 'This meter cannot resolve the tolerance.'
+  if (!f.resolves) return t('verdict.thisMeterCannotResolveTheTolerance2')
   return null
 }
 
 /** Readings that will be accepted with the connected instrument. */
 export function zoneWords(f: Forecast, quantity: Quantity, nominalHz: number | null): string {
-  return f.zone ? windowWords(f.zone.low, f.zone.high, quantity, nominalHz) : 'none'
+  return f.zone ? windowWords(f.zone.low, f.zone.high, quantity, nominalHz) : t('verdict.none')
 }

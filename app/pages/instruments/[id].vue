@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, onMounted } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
 import type { InstrumentAnswer } from '#shared/instrumentCommands'
@@ -17,7 +18,7 @@ const failure = ref<string | null>(null)
 const saved = ref('')
 const busy = ref(false)
 const text = ref('*IDN?')
-useHead({ title: 'Queries of an instrument' })
+useHead({ title: t('instruments.queriesOfAnInstrument') })
 onMounted(() => void store.load())
 
 async function ask(line: string) {
@@ -31,19 +32,23 @@ async function save(own: OwnProfile | null) {
   busy.value = true
   const problem = await store.saveProfile(String(route.params.id), own)
   failure.value = problem?.words ?? null
-  saved.value = problem ? '' : own ? 'Saved. These queries are used from now on.' : 'Defaults restored.'
+  saved.value = problem
+    ? ''
+    : own
+      ? t('instruments.savedTheseQueriesAreUsedFrom')
+      : t('instruments.defaultsRestored')
   busy.value = false
 }
 </script>
 
 <template>
   <div class="page">
-    <h1>{{ instrument?.name ?? 'Instrument' }}: queries</h1>
+    <h1>{{ t('instruments.queries2', { name: instrument?.name ?? t('instruments.instrument') }) }}</h1>
     <p class="lead">
-      Queries to the instrument, conversion to SI values, and accuracy.
-      <NuxtLink to="/instruments">All instruments</NuxtLink>
+      {{ t('instruments.queriesToTheInstrumentConversionTo') }}
+      <NuxtLink to="/instruments">{{ t('instruments.allInstruments') }}</NuxtLink>
     </p>
-    <p v-if="store.items && !instrument" class="care">Instrument not found.</p>
+    <p v-if="store.items && !instrument" class="care">{{ t('instruments.instrumentNotFound') }}</p>
     <template v-if="profile">
       <p v-if="saved" role="status">{{ saved }}</p>
       <TryQuery

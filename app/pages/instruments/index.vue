@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, onMounted } from 'vue'
 import { useHead } from '#imports'
 import InstrumentForm from '~/features/instruments/components/InstrumentForm.vue'
@@ -38,51 +39,51 @@ function bodyOf(i: Instrument): InstrumentBody {
   const { id: _id, ownProfile: _own, ...body } = i
   return body
 }
-useHead({ title: 'Instruments' })
+useHead({ title: t('instruments.instruments') })
 onMounted(() => void store.load())
 </script>
 
 <template>
   <div class="page">
     <div class="top">
-      <h1>Instruments</h1>
+      <h1>{{ t('instruments.instruments') }}</h1>
       <span class="acts"
-        ><v-btn to="/instruments/stepped">Stepped measurement</v-btn>{{ ' ' }}
-        <v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'"
-          >Connect an instrument</v-btn
-        ></span
+        ><v-btn to="/instruments/stepped">{{ t('instruments.steppedMeasurement') }}</v-btn
+        >{{ ' ' }}
+        <v-btn v-if="!editing" variant="flat" color="primary" @click="editing = 'new'">{{
+          t('instruments.connectAnInstrument')
+        }}</v-btn></span
       >
     </div>
     <p class="lead">
-      Those with SCPI over a TCP socket are read ten times a second. List the others too, so that typed
-      readings carry their accuracy.
+      {{ t('instruments.thoseWithScpiOverATcp') }}
     </p>
     <InstrumentForm
       v-if="editing"
       :key="editing === 'new' ? 'new' : editing.id"
       :initial="editing === 'new' ? NEW : bodyOf(editing)"
-      :action="editing === 'new' ? 'Connect' : 'Save'"
+      :action="editing === 'new' ? t('instruments.connect') : t('common.save')"
       :failure="failure"
       @done="save"
       @cancel="editing = null"
     />
     <p v-else-if="failure" class="care" role="alert">{{ failure.words }}</p>
     <div v-if="store.failure" class="care" role="alert">
-      {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.load()">Try again</v-btn>
+      {{ store.failure.words }}
+      <v-btn size="small" class="ml-3" @click="store.load()">{{ t('common.tryAgain') }}</v-btn>
     </div>
     <div v-else-if="!store.items" role="status"><v-progress-linear indeterminate color="primary" /></div>
     <p v-else-if="store.items.length === 0" class="lead">
-      No instruments yet. Connect the first: name, profile, address and port. Without any, every reading can
-      be typed.
+      {{ t('instruments.noInstrumentsYetConnectTheFirst') }}
     </p>
     <div v-else class="scroll" tabindex="0">
       <table class="plain">
         <thead>
           <tr>
-            <th>Instrument</th>
-            <th>Reads, accuracy</th>
-            <th>Address</th>
-            <th>State</th>
+            <th>{{ t('instruments.instrument') }}</th>
+            <th>{{ t('instruments.readsAccuracy') }}</th>
+            <th>{{ t('instruments.address') }}</th>
+            <th>{{ t('instruments.state') }}</th>
             <th />
           </tr>
         </thead>
@@ -105,11 +106,13 @@ onMounted(() => void store.load())
       max-width="440"
       @update:model-value="v => v || (removing = null)"
     >
-      <v-card :title="`Remove ${removing?.name}?`"
-        ><v-card-text>Readings taken with it stay as they are. It can be connected again.</v-card-text>
+      <v-card :title="t('instruments.remove', { name: removing?.name })"
+        ><v-card-text>{{ t('instruments.readingsTakenWithItStayAs') }}</v-card-text>
         <v-card-actions
-          ><v-spacer /><v-btn @click="removing = null">Cancel</v-btn
-          ><v-btn variant="flat" color="primary" @click="remove">Remove</v-btn></v-card-actions
+          ><v-spacer /><v-btn @click="removing = null">{{ t('common.cancel') }}</v-btn
+          ><v-btn variant="flat" color="primary" @click="remove">{{
+            t('common.remove')
+          }}</v-btn></v-card-actions
         ></v-card
       >
     </v-dialog>

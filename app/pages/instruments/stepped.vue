@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, onBeforeUnmount } from 'vue'
 import { useCookie, useHead } from '#imports'
 import Papa from 'papaparse'
@@ -14,7 +15,7 @@ const store = useSteppedStore()
 const theme = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const run = computed(() => store.run)
 const STATES = { running: 'running', done: 'finished', cancelled: 'stopped', failed: 'failed' } as const
-useHead({ title: 'Stepped measurement' })
+useHead({ title: t('instruments.steppedMeasurement') })
 onMounted(() => {
   void instruments.load()
   void store.look()
@@ -30,10 +31,9 @@ function save() {
 
 <template>
   <div class="page">
-    <h1>Stepped measurement</h1>
+    <h1>{{ t('instruments.steppedMeasurement') }}</h1>
     <p class="lead">
-      One instrument is set step by step while another is read. The original setting is restored at the end or
-      on Stop.
+      {{ t('instruments.oneInstrumentIsSetStepBy') }}
     </p>
     <SteppedForm
       v-if="instruments.items"
@@ -42,18 +42,20 @@ function save() {
       @start="store.start"
     />
     <p v-if="store.failure" class="care" role="alert">{{ store.failure.words }}</p>
-    <section v-if="run" class="run" aria-label="Run">
+    <section v-if="run" class="run" :aria-label="t('instruments.run')">
       <div class="line">
-        <b role="status">{{ run.points.length }} of {{ run.of }}, {{ STATES[run.state] }}</b>
+        <b role="status">{{
+          t('instruments.of', { count: run.points.length, of: run.of, states: STATES[run.state] })
+        }}</b>
         <v-progress-linear
           class="bar"
           :model-value="(100 * run.points.length) / run.of"
           color="primary"
           height="8"
-          aria-label="progress"
+          :aria-label="t('instruments.progress')"
         />
-        <v-btn v-if="run.state === 'running'" @click="store.cancel">Stop</v-btn>
-        <v-btn v-else-if="run.points.length > 0" @click="save">Save as CSV</v-btn>
+        <v-btn v-if="run.state === 'running'" @click="store.cancel">{{ t('instruments.stop') }}</v-btn>
+        <v-btn v-else-if="run.points.length > 0" @click="save">{{ t('instruments.saveAsCsv') }}</v-btn>
       </div>
       <p v-if="run.words" :class="{ care: run.state === 'failed' || run.words.includes('NOT') }">
         {{ run.words }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { warnings } from '#core/work'
@@ -16,7 +17,9 @@ const live = useLiveStore()
 const id = computed(() => String(route.params.id))
 const warned = computed(() => (store.sheet ? warnings(store.sheet, store.events) : []))
 const stage = computed(() => route.path.split('/')[3] ?? '')
-useHead({ title: computed(() => (store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : 'Job')) })
+useHead({
+  title: computed(() => (store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : t('job.job'))),
+})
 /** Somebody may have worked on the job at the other bench meanwhile. */
 const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
 const { connect, place } = useJobLive(id, store.takeNews, () => void store.open(id.value))
@@ -56,26 +59,29 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
         :stage="stage"
       />
       <p v-if="store.fromMemory" class="banner" role="status">
-        Server not responding. This is the last saved copy. New entries are stored in this browser and sent
-        later.
+        {{ t('job.serverNotRespondingThisIsThe') }}
       </p>
       <p v-else-if="store.handedOver" class="banner">
-        Handed over {{ dayAndTime(store.handedOver.atMs) }}. Later entries are marked with their time.
+        {{ t('job.handedOverLaterEntriesAreMarked', { dayAndTime: dayAndTime(store.handedOver.atMs) }) }}
       </p>
       <p v-for="w in warned" :key="w" class="banner stop" role="alert">
-        <b>{{ WARNING_WORDS[w] }}</b>
+        <b>{{ t(WARNING_WORDS[w]) }}</b>
       </p>
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">
-      <h1>{{ store.failure.code === 'unknown-job' ? 'Job not found' : 'The job cannot be shown' }}</h1>
+      <h1>
+        {{ store.failure.code === 'unknown-job' ? t('job.jobNotFound') : t('job.theJobCannotBeShown') }}
+      </h1>
       <p class="lead">{{ store.failure.words }}</p>
-      <v-btn v-if="store.failure.passing" class="mr-3" @click="store.open(id)">Try again</v-btn>
-      <v-btn to="/">Go to Bench</v-btn>
+      <v-btn v-if="store.failure.passing" class="mr-3" @click="store.open(id)">{{
+        t('common.tryAgain')
+      }}</v-btn>
+      <v-btn to="/">{{ t('job.goToBench') }}</v-btn>
     </div>
     <div v-else class="page" role="status">
       <v-progress-linear indeterminate color="primary" />
-      <p class="lead mt-4">Loading the job</p>
+      <p class="lead mt-4">{{ t('job.loadingTheJob') }}</p>
     </div>
   </div>
 </template>

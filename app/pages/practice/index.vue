@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, onMounted, onBeforeUnmount } from 'vue'
 import { useCookie, useHead, useRouter } from '#imports'
 import type { NewPractice } from '#shared/practice'
@@ -16,8 +17,8 @@ const FREE_SEED = 27
 const store = usePracticeStore()
 const live = useLiveStore()
 const router = useRouter()
-useHead({ title: 'Practice' })
-const trainee = useCookie('trainee', { default: () => 'Trainee', maxAge: 31_536_000 })
+useHead({ title: t('practice.practice') })
+const trainee = useCookie('trainee', { default: () => t('practice.trainee'), maxAge: 31_536_000 })
 const kitId = useCookie('practice-kit', { default: () => 'usual', maxAge: 31_536_000 })
 const busy = ref(false)
 const choosing = ref(false)
@@ -61,13 +62,14 @@ async function finish(named: string[]) {
 
 <template>
   <div class="page">
-    <h1>Practice</h1>
+    <h1>{{ t('practice.practice') }}</h1>
     <p class="lead">
-      Simulated sets that behave like real ones, behind simulated instruments. Work on them as on a job, with
-      every page. <kbd>P</kbd> opens the simulator on any page. The answer comes when you finish.
+      {{ t('practice.simulatedSetsThatBehaveLikeReal') }} <kbd>P</kbd>
+      {{ t('practice.opensTheSimulatorOnAnyPage') }}
     </p>
     <p v-if="store.failure" class="care" role="alert">
-      {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="store.request()">Try again</v-btn>
+      {{ store.failure.words }}
+      <v-btn size="small" class="ml-3" @click="store.request()">{{ t('common.tryAgain') }}</v-btn>
     </p>
     <template v-if="store.state">
       <PracticeStart
@@ -92,12 +94,16 @@ async function finish(named: string[]) {
             v-if="open.jobId"
             class="v-btn v-btn--variant-outlined tojob"
             :to="`/jobs/${open.jobId}/as-found`"
-            >Job {{ open.jobNumber }}: measure and align</NuxtLink
-          ><v-btn color="primary" @click="finishing = true">Finish and review</v-btn
-          ><v-btn @click="choosing = true">Another set</v-btn>
+            >{{ t('practice.jobMeasureAndAlign', { jobNumber: open.jobNumber }) }}</NuxtLink><v-btn
+            color="primary"
+            @click="finishing = true"
+            >{{ t('practice.finishAndReview') }}</v-btn
+          ><v-btn @click="choosing = true">{{ t('practice.anotherSet') }}</v-btn>
         </div>
       </div>
-      <v-btn v-if="choosing" class="mb-3" @click="choosing = false">Back to the set on the bench</v-btn>
+      <v-btn v-if="choosing" class="mb-3" @click="choosing = false">{{
+        t('practice.backToTheSetOnThe')
+      }}</v-btn>
       <PracticeControls v-if="!choosing" :state="store.state" :failure="null" :change="store.change" />
       <PracticeList :sessions="store.sessions" :trainee="trainee" />
     </template>

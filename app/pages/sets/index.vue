@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { CAUSES } from '#core/diagnose'
@@ -66,41 +67,44 @@ watch(
   { deep: true },
 )
 useBenchKeys({ '/': () => void nextTick(() => field.value?.focus()) })
-useHead({ title: 'Sets' })
+useHead({ title: t('job.sets') })
 </script>
 
 <template>
   <div class="page">
-    <h1>Sets</h1>
+    <h1>{{ t('job.sets') }}</h1>
     <p class="lead">
-      Every set booked in: owner, model, serial number, tag, complaint, notes, parts, faults.
+      {{ t('job.everySetBookedInOwnerModel') }}
     </p>
     <div class="fields">
       <label class="words"
-        ><span>Find <kbd>/</kbd></span
+        ><span>{{ t('job.find') }} <kbd>/</kbd></span
         ><input
           ref="field"
           v-model="query.words"
           type="search"
-          placeholder="words, all must occur"
+          :placeholder="t('job.wordsAllMustOccur')"
           @keydown.esc="query.words = ''"
       /></label>
       <label
-        >Model<select v-model="query.sheetId">
-          <option value="">any</option>
+        >{{ t('common.model')
+        }}<select v-model="query.sheetId">
+          <option value="">{{ t('job.any') }}</option>
           <option v-for="s in sheets.list" :key="s.id" :value="s.id">{{ s.model }}</option>
         </select></label
       >
       <label
-        >State<select v-model="query.state">
-          <option value="any">any</option>
-          <option value="bench">on the bench</option>
-          <option value="away">handed over</option>
+        >{{ t('job.state')
+        }}<select v-model="query.state">
+          <option value="any">{{ t('job.any') }}</option>
+          <option value="bench">{{ t('job.onTheBench') }}</option>
+          <option value="away">{{ t('job.handedOver2') }}</option>
         </select></label
       >
       <label
-        >Confirmed cause<select v-model="query.causeId">
-          <option value="">any</option>
+        >{{ t('job.confirmedCause')
+        }}<select v-model="query.causeId">
+          <option value="">{{ t('job.any') }}</option>
           <option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ c.title }}</option>
         </select></label
       >
@@ -114,25 +118,28 @@ useHead({ title: 'Sets' })
       @clear="query = { ...EMPTY_QUERY }"
     />
     <div v-if="store.failure" class="care" role="alert">
-      {{ store.failure.words }} <v-btn size="small" class="ml-3" @click="search()">Try again</v-btn>
+      {{ store.failure.words }}
+      <v-btn size="small" class="ml-3" @click="search()">{{ t('common.tryAgain') }}</v-btn>
     </div>
-    <p v-else-if="!store.found" class="lead" role="status">Searching</p>
+    <p v-else-if="!store.found" class="lead" role="status">{{ t('job.searching') }}</p>
     <p v-else-if="store.found.length === 0" class="lead" role="status">
-      {{ isEmpty ? 'No jobs yet.' : 'No matches. Use fewer words or clear a filter.' }}
+      {{ isEmpty ? t('job.noJobsYet') : t('job.noMatchesUseFewerWordsOr') }}
     </p>
     <template v-else>
       <p v-if="store.amongNewest" class="quiet">
-        Short words are searched among the newest {{ store.amongNewest }} jobs only.
+        {{ t('job.shortWordsAreSearchedAmongThe', { amongNewest: store.amongNewest }) }}
       </p>
       <FoundRow v-for="j in store.found" :key="j.id" :job="j" :model="sheets.nameOf(j.sheetId)" />
-      <v-btn v-if="store.next" class="mt-4" size="large" @click="store.ask(query, store.next)">More</v-btn>
+      <v-btn v-if="store.next" class="mt-4" size="large" @click="store.ask(query, store.next)">{{
+        t('job.more')
+      }}</v-btn>
     </template>
     <TextDialog
       :open="naming"
-      title="Save search"
-      hint="A saved search of the same name is replaced."
-      label="Name"
-      action="Save"
+      :title="t('job.saveSearch')"
+      :hint="t('job.aSavedSearchOfTheSame')"
+      :label="t('common.name')"
+      :action="t('common.save')"
       :failure="nameFailure"
       :max-length="60"
       @close="naming = false"

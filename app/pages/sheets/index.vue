@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import { useHead } from '#imports'
 import { discardDraft, listDrafts, type DraftEntry } from '~/features/sheet/logic/useSheetDraft'
@@ -21,9 +22,9 @@ async function take(files: FileList | null | undefined) {
   await store.load()
   say(
     {
-      new: `${store.nameOf(done.id)} imported, revision ${done.revision}.`,
-      revision: `${store.nameOf(done.id)}: the file became revision ${done.revision}.`,
-      same: `${store.nameOf(done.id)} is identical to the sheet already here.`,
+      new: t('sheet.importedRevision', { nameOf: store.nameOf(done.id), revision: done.revision }),
+      revision: t('sheet.theFileBecameRevision', { nameOf: store.nameOf(done.id), revision: done.revision }),
+      same: t('sheet.isIdenticalToTheSheetAlready', { nameOf: store.nameOf(done.id) }),
     }[done.kind],
   )
 }
@@ -36,53 +37,61 @@ onMounted(() => {
   void store.load()
   drafts.value = listDrafts()
 })
-useHead({ title: 'Sheets' })
+useHead({ title: t('sheet.sheets') })
 </script>
 
 <template>
   <div class="page" @dragover.prevent @drop.prevent="take($event.dataTransfer?.files)">
     <div class="top">
-      <h1>Service sheets</h1>
-      <label class="find">Find <input v-model="search" type="search" placeholder="model, kind" /></label>
-      <v-btn height="44" @click="file?.click()">Import a sheet</v-btn>
-      <v-btn height="44" variant="flat" color="primary" to="/sheets/new">New sheet</v-btn>
+      <h1>{{ t('sheet.serviceSheets') }}</h1>
+      <label class="find"
+        >{{ t('sheet.find') }} <input v-model="search" type="search" :placeholder="t('sheet.modelKind')"
+      /></label>
+      <v-btn height="44" @click="file?.click()">{{ t('sheet.importASheet') }}</v-btn>
+      <v-btn height="44" variant="flat" color="primary" to="/sheets/new">{{ t('sheet.newSheet') }}</v-btn>
       <input
         ref="file"
         type="file"
         accept="application/json,.json"
         class="sr"
-        aria-label="sheet file"
+        :aria-label="t('sheet.sheetFile')"
         @change="take(($event.target as HTMLInputElement).files)"
       />
     </div>
     <p class="lead">
-      Which adjuster sets what, where it is and with which tool; what is measured, in which order, and why.
-      See also
-      <NuxtLink to="/rules">rule sets and workshop practice</NuxtLink>.
+      {{ t('sheet.whichAdjusterSetsWhatWhereIt') }}
+      <NuxtLink to="/rules">{{ t('sheet.ruleSetsAndWorkshopPractice') }}</NuxtLink>.
     </p>
     <p class="said" role="status" :class="said?.kind">{{ said?.text }}</p>
-    <section v-if="drafts.length > 0" aria-label="Drafts in this browser">
-      <h2>Not saved yet</h2>
+    <section v-if="drafts.length > 0" :aria-label="t('sheet.draftsInThisBrowser')">
+      <h2>{{ t('sheet.notSavedYet') }}</h2>
       <div v-for="d in drafts" :key="d.name" class="draft">
-        <b>{{ d.model }}</b><span class="quiet"
-          >{{ d.isNew ? 'new sheet' : 'changes to a sheet' }}, {{ d.lines }}
-          {{ d.lines === 1 ? 'line' : 'lines' }}, in this browser only</span
-        >
-        <v-btn height="44" :to="d.isNew ? `/sheets/new?draft=${d.name}` : `/sheets/${d.name}/edit`"
-          >Open</v-btn
-        ><v-btn height="44" @click="discard(d.name)">Discard</v-btn>
+        <b>{{ d.model }}</b><span class="quiet">{{
+          t('sheet.linesInThisBrowserOnly', {
+            what: d.isNew ? t('sheet.newSheet2') : t('sheet.changesToASheet'),
+            lines: d.lines,
+          })
+        }}</span>
+        <v-btn height="44" :to="d.isNew ? `/sheets/new?draft=${d.name}` : `/sheets/${d.name}/edit`">{{
+          t('sheet.open')
+        }}</v-btn><v-btn height="44" @click="discard(d.name)">{{ t('common.discard') }}</v-btn>
       </div>
     </section>
     <NuxtLink v-for="s in found" :key="s.id" :to="`/sheets/${s.id}`" class="sheet"
       ><b>{{ s.model }}</b
       ><span>{{ s.description }}</span
       ><span class="quiet"
-        >{{ s.adjusters }} adjusters, {{ s.steps }} steps, {{ s.jobs }} {{ s.jobs === 1 ? 'job' : 'jobs'
-        }}<br />revision {{ s.revision }} of {{ s.revisedOn }}{{ s.shipped ? '' : ', written here' }}</span
+        >{{ t('sheet.adjustersStepsJobs', { adjusters: s.adjusters, steps: s.steps, jobs: s.jobs }) }}<br />{{
+          t('sheet.revisionOf2', {
+            revision: s.revision,
+            revisedOn: s.revisedOn,
+            what: s.shipped ? '' : t('sheet.writtenHere'),
+          })
+        }}</span
       ></NuxtLink
     >
     <p v-if="found.length === 0 && store.list.length > 0" class="lead">
-      No sheet matches "{{ search }}". Create one from the family the set belongs to.
+      {{ t('sheet.noSheetMatchesCreateOneFrom', { search }) }}
     </p>
   </div>
 </template>

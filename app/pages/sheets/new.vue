@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '#core/sheet'
@@ -19,21 +20,20 @@ const copyOf = computed(() => (typeof route.query.copy === 'string' ? route.quer
 const choices = computed(() => [
   {
     id: '',
-    name: 'Empty sheet',
-    what: 'one as-found row, one step; add the rest by hand',
+    name: t('sheet.emptySheet'),
+    what: t('sheet.oneAsFoundRowOneStep'),
   },
   ...SHEET_TEMPLATES,
 ])
 
 async function begin() {
   problem.value = ''
-  if (model.value.trim() === '') return void (problem.value = 'Model: use the name on the set.')
+  if (model.value.trim() === '') return void (problem.value = t('sheet.modelUseTheNameOnThe'))
   const id = sheetIdOf(model.value)
-  if (store.summary(id))
-    return void (problem.value = `Sheet "${id}" exists. Correct that one, or choose another name.`)
+  if (store.summary(id)) return void (problem.value = t('sheet.sheetExistsCorrectThatOneOr', { id }))
   const like = copyOf.value ? (await store.view(copyOf.value))?.sheet : null
   if (copyOf.value && !like)
-    return void (problem.value = store.failure?.words ?? 'The sheet to copy was not found.')
+    return void (problem.value = store.failure?.words ?? t('sheet.theSheetToCopyWasNot'))
   initial.value = like
     ? { ...like, id, model: model.value.trim(), revision: 1, revisedOn: today }
     : from.value === ''
@@ -47,38 +47,39 @@ onMounted(() => {
   const kept = name ? readDraft(name) : null
   if (kept) initial.value = kept.base
 })
-useHead({ title: 'New sheet' })
+useHead({ title: t('sheet.newSheet') })
 </script>
 
 <template>
   <div class="page">
-    <h1>{{ initial ? initial.model : 'New sheet' }}</h1>
+    <h1>{{ initial ? initial.model : t('sheet.newSheet') }}</h1>
     <SheetEditor v-if="initial" :initial="initial" is-new @saved="s => navigateTo(`/sheets/${s.id}`)" />
     <form v-else novalidate @submit.prevent="begin">
       <p class="lead">
         {{
           copyOf
-            ? `A copy of ${store.nameOf(copyOf)}. Everything can be changed.`
-            : 'Begin from the family the set belongs to. ' +
-              'Procedure, limits and cautions are there; you add the positions.'
+            ? t('sheet.aCopyOfEverythingCanBe', { nameOf: store.nameOf(copyOf) })
+            : t('sheet.beginFromTheFamilyTheSet')
         }}
       </p>
       <v-text-field
         v-model="model"
-        label="Model"
+        :label="t('common.model')"
         maxlength="100"
         autofocus
         class="model"
         :error-messages="problem || undefined"
       />
       <fieldset v-if="!copyOf">
-        <legend>Begin from</legend>
-        <label v-for="t in choices" :key="t.id" class="choice" :class="{ on: from === t.id }"
-          ><input v-model="from" type="radio" name="from" :value="t.id" /><b>{{ t.name }}</b
-          ><span class="quiet">{{ t.what }}</span></label
+        <legend>{{ t('sheet.beginFrom') }}</legend>
+        <label v-for="c in choices" :key="c.id" class="choice" :class="{ on: from === c.id }"
+          ><input v-model="from" type="radio" name="from" :value="c.id" /><b>{{ c.name }}</b
+          ><span class="quiet">{{ c.what }}</span></label
         >
       </fieldset>
-      <v-btn type="submit" size="large" variant="flat" color="primary" class="mt-4">Create sheet</v-btn>
+      <v-btn type="submit" size="large" variant="flat" color="primary" class="mt-4">{{
+        t('sheet.createSheet')
+      }}</v-btn>
     </form>
   </div>
 </template>

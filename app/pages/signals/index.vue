@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
 import { v4 as uuid } from 'uuid'
@@ -146,9 +147,9 @@ async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasureP
     pointId: point?.id ?? '',
   })
   if (!kept) return
-  said.value = 'Recording saved.'
+  said.value = t('signals.recordingSaved')
   if (point && !(await jobs.append(jobId, rowOf(phase, point, load)))) return
-  if (point) said.value = `Added to ${point.title}, with the recording.`
+  if (point) said.value = t('signals.addedToWithTheRecording', { title: point.title })
   await store.load()
 }
 function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string) {
@@ -163,7 +164,7 @@ function rowOf(phase: 'as-found' | 'as-left', point: MeasurePoint, load: string)
       spread,
       ...(bound ? { bound } : {}),
       source: 'instrument' as const,
-      instrument: `recording ${store.shown!.name}`.slice(0, 100),
+      instrument: t('signals.recording', { name: store.shown!.name }).slice(0, 100),
     }))
   return {
     kind: 'row-taken' as const,
@@ -206,7 +207,7 @@ async function saveAnnotated() {
   const archive = await annotate(files, options, rulesOf(options).mask)
   if (archive) saveFile(archive, `${name.replace(/\.[^.]*$/, '')}-annotated.sigmf`)
 }
-useHead({ title: 'Signals' })
+useHead({ title: t('signals.signals') })
 onMounted(() => {
   store.recall()
   const style = getComputedStyle(document.documentElement)
@@ -232,16 +233,18 @@ onMounted(() => {
 <template>
   <div class="page">
     <div class="top">
-      <h1>Signals</h1>
-      <NuxtLink to="/signals/live" class="live" prefetch-on="interaction"
-        >Sound card: SINAD, zero beat, tones</NuxtLink
-      >
+      <h1>{{ t('signals.signals') }}</h1>
+      <NuxtLink to="/signals/live" class="live" prefetch-on="interaction">{{
+        t('signals.soundCardSinadZeroBeatTones')
+      }}</NuxtLink>
     </div>
     <DropRecording :busy="progress !== null" :progress="progress" @files="take" @cancel="cancel"
-      ><v-btn :loading="soundCard.recording.value" @click="recordSound">Record 5 s of sound</v-btn
-      ><v-btn v-if="practice.state" :loading="dongle.recording.value" @click="recordPractice"
-        >Record the simulated set</v-btn
-      ></DropRecording
+      ><v-btn :loading="soundCard.recording.value" @click="recordSound">{{
+        t('signals.record5SOfSound')
+      }}</v-btn
+      ><v-btn v-if="practice.state" :loading="dongle.recording.value" @click="recordPractice">{{
+        t('signals.recordTheSimulatedSet')
+      }}</v-btn></DropRecording
     >
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <TablePreview
@@ -259,7 +262,12 @@ onMounted(() => {
       :unmodulated="store.unmodulated"
       @change="change"
     />
-    <div v-if="store.open.length > 1" class="tabs no-print" role="group" aria-label="Open recordings">
+    <div
+      v-if="store.open.length > 1"
+      class="tabs no-print"
+      role="group"
+      :aria-label="t('signals.openRecordings')"
+    >
       <span v-for="r in store.open" :key="r.key" class="tab" :class="{ on: r.key === store.shownKey }"
         ><button type="button" :aria-pressed="r.key === store.shownKey" @click="store.shownKey = r.key">
           {{ r.name }}</button
@@ -270,7 +278,7 @@ onMounted(() => {
           @click="store.againstKey = store.againstKey === r.key ? null : r.key"
         >
           {{ store.againstKey === r.key ? 'compared' : 'compare' }}</button
-        ><button type="button" :aria-label="`close ${r.name}`" @click="store.close(r.key)">
+        ><button type="button" :aria-label="t('signals.close', { name: r.name })" @click="store.close(r.key)">
           &times;
         </button></span
       >
@@ -283,15 +291,23 @@ onMounted(() => {
         </li>
       </ul>
       <p class="quiet what">
-        {{ store.shown.name }}, {{ store.shown.measured.measurement.durationS.toFixed(2) }} s at
-        {{ (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1) }} kS/s,
-        {{ judged.mode ?? store.shown.measured.measurement.mode ?? 'no signal'
-        }}{{ judged.channel ? `, channel ${judged.channel}` : '' }}, rule set
-        {{ rulesOf(store.shown.options).name
-        }}<span v-if="store.shown.kept">, saved {{ dayAndTime(store.shown.kept.createdAtMs) }}</span
-        >. <button type="button" class="link" @click="saveJson">All figures as JSON</button>{{ ' ' }}
+        {{
+          t('signals.sAtKsSRuleSet', {
+            name: store.shown.name,
+            durationS: store.shown.measured.measurement.durationS.toFixed(2),
+            sampleRateHz: (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1),
+            mode: judged.mode ?? store.shown.measured.measurement.mode ?? t('common.noSignal'),
+            what: judged.channel ? t('signals.channel', { channel: judged.channel }) : '',
+            name2: rulesOf(store.shown.options).name,
+          })
+        }}<span v-if="store.shown.kept">{{
+          t('signals.saved', { dayAndTime: dayAndTime(store.shown.kept.createdAtMs) })
+        }}</span
+        >. <button type="button" class="link" @click="saveJson">{{ t('signals.allFiguresAsJson') }}</button>{{
+          ' '
+        }}
         <button v-if="judged.mode" type="button" class="link ml-4" @click="saveAnnotated">
-          SigMF with annotations
+          {{ t('signals.sigmfWithAnnotations') }}
         </button>
       </p>
       <FigureTable
@@ -321,7 +337,11 @@ onMounted(() => {
         :second-measurement="store.against?.measured.measurement ?? null"
       />
       <details class="notes">
-        <summary>References and limitations ({{ store.shown.measured.measurement.notes.length }})</summary>
+        <summary>
+          {{
+            t('signals.referencesAndLimitations', { count: store.shown.measured.measurement.notes.length })
+          }}
+        </summary>
         <ul>
           <li v-for="(n, k) in store.shown.measured.measurement.notes" :key="k">{{ n.words }}</li>
         </ul>
@@ -339,20 +359,20 @@ onMounted(() => {
     </template>
     <template v-else-if="!progress">
       <p class="lead">
-        A short recording of the transmitter gives carrier, depth or deviation, products, bandwidth and
-        adjacent channels, each with its uncertainty. Ten seconds are enough. Into the dummy load, through a
-        sampler: never an antenna, never the full power into a receiver.
+        {{ t('signals.aShortRecordingOfTheTransmitter') }}
       </p>
       <template v-if="store.kept.length > 0"
-        ><h2>Saved recordings</h2>
+        ><h2>{{ t('signals.savedRecordings') }}</h2>
         <ul class="kept">
           <li v-for="k in store.kept" :key="k.id">
             <button type="button" class="link" @click="reopen(k.id)">{{ k.name }}</button>{{ ' ' }}
-            <span class="quiet"
-              >{{ dayAndTime(k.createdAtMs) }}, {{ (k.bytes / 1e6).toFixed(1) }} MB{{
-                k.phase ? `, ${k.phase.replace('-', ' ')}` : ''
-              }}</span
-            >
+            <span class="quiet">{{
+              t('signals.mb', {
+                dayAndTime: dayAndTime(k.createdAtMs),
+                bytes: (k.bytes / 1e6).toFixed(1),
+                what: k.phase ? `, ${k.phase.replace('-', ' ')}` : '',
+              })
+            }}</span>
           </li>
         </ul></template
       >

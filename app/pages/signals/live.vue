@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import { useHead } from '#imports'
 import SoundReadings from '~/features/signals/components/SoundReadings.vue'
@@ -19,7 +20,7 @@ const place = computed(() => {
   return beat / LISTEN_SPAN_HZ
 })
 const { on: listening, toggle: listen } = useListen(place)
-useHead({ title: 'Sound card' })
+useHead({ title: t('signals.soundCard') })
 onMounted(() => (target.value = localStorage.getItem('beat-target-hz') ?? '1000'))
 const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
 </script>
@@ -27,28 +28,29 @@ const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
 <template>
   <div class="page">
     <div class="top">
-      <h1>Sound card</h1>
-      <NuxtLink to="/signals" class="link" prefetch-on="interaction">Recordings</NuxtLink>
+      <h1>{{ t('signals.soundCard') }}</h1>
+      <NuxtLink to="/signals" class="link" prefetch-on="interaction">{{ t('signals.recordings') }}</NuxtLink>
     </div>
     <p class="lead">
-      The receiver's audio through an isolating transformer into the line input, never a loudspeaker output
-      directly. One tone: its SINAD and its distance from the wanted one. Two tones: their beat.
+      {{ t('signals.theReceiversAudioThroughAnIsolating') }}
     </p>
     <div class="bar">
       <v-btn size="large" variant="flat" color="primary" @click="on ? stop() : start()">{{
-        on ? 'Stop' : 'Start'
+        on ? t('signals.stop') : t('signals.start')
       }}</v-btn>
       <v-text-field
         v-model="target"
-        label="Wanted tone, Hz"
+        :label="t('signals.wantedToneHz')"
         inputmode="decimal"
         class="target"
         @change="keepTarget"
       />
-      <v-btn :aria-pressed="listening" :variant="listening ? 'flat' : 'outlined'" @click="listen"
-        >Listen to the beat</v-btn
-      >
-      <span v-if="on && heard" class="quiet">last {{ heard.seconds.toFixed(1) }} s</span>
+      <v-btn :aria-pressed="listening" :variant="listening ? 'flat' : 'outlined'" @click="listen">{{
+        t('signals.listenToTheBeat')
+      }}</v-btn>
+      <span v-if="on && heard" class="quiet">{{
+        t('signals.lastS', { seconds: heard.seconds.toFixed(1) })
+      }}</span>
     </div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <SoundReadings :heard="heard" :target-hz="targetHz" />

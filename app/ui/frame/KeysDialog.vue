@@ -1,31 +1,32 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 defineProps<{ open: boolean }>()
 const emit = defineEmits<{ close: [] }>()
 const KEYS: readonly [string, string][] = [
-  ['Space', 'take the reading, or all readings of the row'],
-  ['Enter', 'confirm the step and continue'],
-  ['[  ]', 'previous, next step'],
-  ['\u2191 \u2193', 'row up, row down'],
-  ['T or a digit', 'type the readings of the row; Enter goes to the next one'],
-  ['K', 'key-down clock (keys the simulated set while its panel is open)'],
-  ['L', 'listen to the reading'],
-  ['M', 'hold peak'],
-  ['A', 'log adjustment of the adjusters of this step'],
+  ['Space', t('frame.takeTheReadingOrAllReadings')],
+  ['Enter', t('frame.confirmTheStepAndContinue')],
+  ['[  ]', t('frame.previousNextStep')],
+  ['\u2191 \u2193', t('frame.rowUpRowDown')],
+  [t('frame.tOrADigit'), t('frame.typeTheReadingsOfTheRow')],
+  ['K', t('frame.keyDownClockKeysTheSimulated')],
+  ['L', t('frame.listenToTheReading')],
+  ['M', t('frame.holdPeak')],
+  ['A', t('frame.logAdjustmentOfTheAdjustersOf')],
   ['N', 'note'],
-  ['U', 'strike out the last reading, with a reason'],
-  ['B', 'board, enlarged'],
+  ['U', t('frame.strikeOutTheLastReadingWith')],
+  ['B', t('frame.boardEnlarged')],
   ['P', 'simulator'],
-  ['/', 'find a job'],
-  ['Esc', 'close'],
-  ['?', 'this list'],
+  ['/', t('frame.findAJob')],
+  [t('common.esc'), 'close'],
+  ['?', t('frame.thisList')],
 ]
 </script>
 
 <template>
   <v-dialog :model-value="open" max-width="520" @update:model-value="v => v || emit('close')">
-    <v-card title="Shortcuts" class="pa-2">
+    <v-card :title="t('frame.shortcuts')" class="pa-2">
       <v-card-text>
-        <p class="quiet mb-3">A foot switch that sends Space takes readings hands free.</p>
+        <p class="quiet mb-3">{{ t('frame.aFootSwitchThatSendsSpace') }}</p>
         <table class="plain">
           <tbody>
             <tr v-for="[key, what] in KEYS" :key="key">
@@ -38,7 +39,9 @@ const KEYS: readonly [string, string][] = [
         </table>
       </v-card-text>
       <v-card-actions
-        ><v-spacer /><v-btn @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions
+        ><v-spacer /><v-btn @click="emit('close')"
+          >{{ t('common.close') }} <kbd>{{ t('common.esc') }}</kbd></v-btn
+        ></v-card-actions
       >
     </v-card>
   </v-dialog>

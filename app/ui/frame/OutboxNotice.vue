@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { JobEvent } from '#core/run'
 
@@ -15,22 +16,19 @@ const shown = ref(false)
 <template>
   <div v-if="trouble || refused.length > 0" class="notice no-print" role="status">
     <p v-if="trouble">
-      <b
-        >{{ waiting }} {{ waiting === 1 ? 'entry' : 'entries' }} not sent yet.
-        {{ waiting === 1 ? 'It is' : 'They are' }} stored in this browser.</b
-      >
+      <b>{{ t('frame.entriesNotSentYetTheyAre', { waiting }) }}</b>
       {{ trouble }}
     </p>
     <template v-if="refused.length > 0">
       <p>
-        <b>The server rejected {{ refused.length }} {{ refused.length === 1 ? 'entry' : 'entries' }}.</b>
-        {{ refused.length === 1 ? 'It is' : 'They are' }} still stored here.
-        <button type="button" @click="shown = !shown">{{ shown ? 'Hide' : 'Show' }}</button>
+        <b>{{ t('frame.theServerRejectedEntries', { count: refused.length }) }}</b>
+        {{ t('frame.theyAreStillStoredHere', { count: refused.length }) }}
+        <button type="button" @click="shown = !shown">{{ shown ? t('frame.hide') : t('frame.show') }}</button>
       </p>
       <ul v-if="shown">
         <li v-for="r in refused" :key="r.place">
           {{ r.event.kind }}: {{ r.refused }}
-          <button type="button" @click="emit('giveUp', r.place)">Discard</button>
+          <button type="button" @click="emit('giveUp', r.place)">{{ t('common.discard') }}</button>
         </li>
       </ul>
     </template>

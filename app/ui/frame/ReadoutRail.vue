@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity, type RailPlace } from '#core/quantity'
 import type { HeatView, KeyDownView } from '#core/run'
@@ -57,9 +58,14 @@ const cells = computed(() =>
         value: text?.value ?? '\u2013',
         unit:
           text?.unit ??
-          ({ 'no-signal': 'no signal', 'overload': 'overload', 'garbled': 'garbled', 'ok': '' } as const)[
-            entry.status
-          ],
+          (
+            {
+              'no-signal': t('common.noSignal'),
+              'overload': 'overload',
+              'garbled': 'garbled',
+              'ok': '',
+            } as const
+          )[entry.status],
         plusMinus: text?.plusMinus ?? '',
         since: freshness === 'stale' ? clockTime(entry.receivedAtMs) : '',
       },
@@ -70,7 +76,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
 </script>
 
 <template>
-  <footer class="rail frame-rail" aria-label="Live readings" tabindex="0">
+  <footer class="rail frame-rail" :aria-label="t('frame.liveReadings')" tabindex="0">
     <KeyDownClock :view="clock" :warmth="warmth" />
     <div
       v-for="c in cells"
@@ -80,21 +86,21 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
       :data-quantity="c.quantity"
       :data-received-at="c.receivedAtMs"
     >
-      <span>{{ c.label }}{{ c.stale ? `, last read ${c.since}` : '' }}</span>
+      <span>{{ c.label }}{{ c.stale ? t('frame.lastRead', { since: c.since }) : '' }}</span>
       <div>
         <b class="fig">{{ c.value }}</b> <i>{{ c.unit }}</i>
       </div>
-      <i class="pm fig">{{ c.stale ? 'not updating' : c.plusMinus }}</i>
+      <i class="pm fig">{{ c.stale ? t('frame.notUpdating') : c.plusMinus }}</i>
     </div>
     <div v-if="cells.length === 0" class="ro empty">
-      <span>Live readings</span>
+      <span>{{ t('frame.liveReadings') }}</span>
       <div>
         {{
           !started
-            ? 'Connecting\u2026'
+            ? t('frame.connecting')
             : !connected
-              ? 'Instruments offline. Type the readings.'
-              : 'No instrument connected. Add one under Instruments.'
+              ? t('frame.instrumentsOfflineTypeTheReadings')
+              : t('frame.noInstrumentConnectedAddOneUnder')
         }}
       </div>
     </div>
@@ -104,10 +110,10 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
       role="status"
     >
       <span v-for="l in silent" :key="l.instrumentId"
-        ><b>{{ l.instrument }}</b> not answering since
-        {{ new Date(l.sinceMs).toLocaleTimeString('en-GB') }}</span
+        ><b>{{ l.instrument }}</b>
+        {{ t('frame.notAnsweringSince', { value: new Date(l.sinceMs).toLocaleTimeString('en-GB') }) }}</span
       >
-      <span v-if="!connected">Instruments offline</span>
+      <span v-if="!connected">{{ t('frame.instrumentsOffline') }}</span>
     </div>
   </footer>
 </template>

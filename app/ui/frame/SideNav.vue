@@ -1,41 +1,42 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 defineProps<{ path: string; night: boolean; simulated: boolean; panelOpen: boolean }>()
 const emit = defineEmits<{ theme: []; keys: []; panel: [] }>()
 
 const PLACES = [
   {
     to: '/',
-    label: 'Bench',
+    label: t('frame.bench'),
     path: 'M3 9h18M5 9v10M19 9v10M3 5h18',
     at: (p: string) => p === '/' || p.startsWith('/jobs'),
   },
   {
     to: '/sets',
-    label: 'Sets',
+    label: t('frame.sets'),
     path: 'M10.500 4a6.500 6.500 0 1 0 .01 0M15.500 15.500L20 20',
     at: (p: string) => p.startsWith('/sets'),
   },
   {
     to: '/sheets',
-    label: 'Sheets',
+    label: t('frame.sheets'),
     path: 'M6 3h9l4 4v14H6zM9 12h7M9 16h7',
     at: (p: string) => p.startsWith('/sheets') || p.startsWith('/rules'),
   },
   {
     to: '/signals',
-    label: 'Signals',
+    label: t('frame.signals'),
     path: 'M3 12h3l2-6 4 13 3-10 2 3h4',
     at: (p: string) => p.startsWith('/signals'),
   },
   {
     to: '/practice',
-    label: 'Practice',
+    label: t('frame.practice'),
     path: 'M12 4a8 8 0 1 0 .01 0M12 12V6',
     at: (p: string) => p.startsWith('/practice'),
   },
   {
     to: '/instruments',
-    label: 'Instruments',
+    label: t('frame.instruments'),
     path: 'M4 8h16v9H4zM8 8V5M16 8V5M8 13h4',
     at: (p: string) => p.startsWith('/instruments'),
   },
@@ -43,8 +44,8 @@ const PLACES = [
 </script>
 
 <template>
-  <nav class="side frame-nav" aria-label="Main menu">
-    <NuxtLink to="/" prefetch-on="interaction" class="brand" aria-label="Diapason, go to Bench">
+  <nav class="side frame-nav" :aria-label="t('frame.mainMenu')">
+    <NuxtLink to="/" prefetch-on="interaction" class="brand" :aria-label="t('frame.diapasonGoToBench')">
       <svg
         width="28"
         height="34"
@@ -73,19 +74,21 @@ const PLACES = [
       type="button"
       :aria-pressed="panelOpen"
       :class="{ on: panelOpen }"
-      title="Simulator (P)"
+      :title="t('frame.simulatorP')"
       @click="emit('panel')"
     >
       <svg viewBox="0 0 24 24" aria-hidden="true"><path d="M4 5h16v14H4zM14 5v14M17 9v2M17 13v2" /></svg
-      >Simulator
+      >{{ t('frame.simulator') }}
     </button>
     <button type="button" :aria-pressed="night" @click="emit('theme')">
       <svg viewBox="0 0 24 24" aria-hidden="true">
         <path v-if="night" d="M12 4v2M12 18v2M4 12h2M18 12h2M12 8.500a3.500 3.500 0 1 0 .01 0" />
         <path v-else d="M19 14.500A7.500 7.500 0 0 1 9.500 5a7.500 7.500 0 1 0 9.500 9.500z" /></svg
-      >{{ night ? 'Day' : 'Night' }}
+      >{{ night ? t('frame.day') : t('frame.night') }}
     </button>
-    <button type="button" @click="emit('keys')"><span class="q fig">?</span>Shortcuts</button>
+    <button type="button" @click="emit('keys')">
+      <span class="q fig">?</span>{{ t('frame.shortcuts') }}
+    </button>
   </nav>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref, watch } from 'vue'
 
 /** Asks for a few words: a note, a reason. What was typed stays until it was kept or given up. */
@@ -30,8 +31,11 @@ function finish() {
 }
 const tooLong = (v: string) =>
   v.length <= props.maxLength ||
-  `${props.label}: ${v.length.toLocaleString('en-GB')} characters, max. ` +
-    `${props.maxLength.toLocaleString('en-GB')}. Please shorten it. Nothing is cut off.`
+  t('frame.charactersMaxPleaseShortenItNothing', {
+    label: props.label,
+    count: v.length.toLocaleString('en-GB'),
+    maxLength: props.maxLength.toLocaleString('en-GB'),
+  })
 </script>
 
 <template>
@@ -56,13 +60,13 @@ const tooLong = (v: string) =>
       </v-card-text>
       <v-card-actions>
         <v-spacer />
-        <v-btn @click="emit('close')">Cancel</v-btn>
+        <v-btn @click="emit('close')">{{ t('common.cancel') }}</v-btn>
         <v-btn
           variant="flat"
           color="primary"
           :disabled="(required && text.trim() === '') || text.length > maxLength"
           @click="finish"
-          >{{ action }} <kbd>Ctrl Enter</kbd></v-btn
+          >{{ action }} <kbd>{{ t('frame.ctrlEnter') }}</kbd></v-btn
         >
       </v-card-actions>
     </v-card>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { gaugeScale, type GaugeValues } from '#shared/words/gaugeScale'
 import type { Mark } from '#shared/words/verdictWords'
@@ -72,7 +73,7 @@ const aimClash = computed(
       v => v !== null && Math.abs(x(v) - x(props.values.aim!)) < 110,
     ),
 )
-const nowWords = computed(() => (props.values.now === null ? 'no reading' : text(props.values.now)))
+const nowWords = computed(() => (props.values.now === null ? t('frame.noReading') : text(props.values.now)))
 </script>
 
 <template>
@@ -82,7 +83,7 @@ const nowWords = computed(() => (props.values.now === null ? 'no reading' : text
     :viewBox="`0 0 ${width} ${height}`"
     :class="{ compact }"
     role="img"
-    :aria-label="`scale ${text(scale.min)} to ${text(scale.max)} ${unit}, now ${nowWords}`"
+    :aria-label="t('frame.scaleToNow', { text: text(scale.min), text2: text(scale.max), unit, nowWords })"
   >
     <line :x1="x(scale.min)" :x2="x(scale.max)" :y1="y" :y2="y" stroke="var(--line2)" stroke-width="1.500" />
     <rect
@@ -178,7 +179,7 @@ const nowWords = computed(() => (props.values.now === null ? 'no reading' : text
         :text-anchor="anchored(values.aim).anchor"
         class="strong"
       >
-        target {{ text(values.aim) }}
+        {{ t('frame.target', { text: text(values.aim) }) }}
       </text>
       <text
         v-if="values.asFound !== null && !labelClash"
@@ -186,7 +187,7 @@ const nowWords = computed(() => (props.values.now === null ? 'no reading' : text
         y="24"
         :text-anchor="anchored(values.asFound).anchor"
       >
-        as found {{ text(values.asFound) }}
+        {{ t('frame.asFound', { text: text(values.asFound) }) }}
       </text>
       <text
         v-if="values.now !== null"

@@ -1,23 +1,28 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { HeatView, KeyDownView } from '#core/run'
 
 const props = defineProps<{ view: KeyDownView; warmth: HeatView }>()
 const heat = computed(() =>
-  props.warmth.ofLimit < 0.03 ? '' : `est. heating ${Math.round(props.warmth.ofLimit * 100)} %`,
+  props.warmth.ofLimit < 0.03
+    ? ''
+    : t('frame.estHeating', { ofLimit: Math.round(props.warmth.ofLimit * 100) }),
 )
 const words = computed(() => {
   switch (props.view.phase) {
     case 'keyed':
-      return props.view.limitS === null ? 'Keyed' : `Keyed, max. ${props.view.limitS} s`
+      return props.view.limitS === null
+        ? t('frame.keyed')
+        : t('frame.keyedMaxS', { limitS: props.view.limitS })
     case 'warn':
-      return `Unkey soon, max. ${props.view.limitS} s`
+      return t('frame.unkeySoonMaxS', { limitS: props.view.limitS })
     case 'over':
       return 'UNKEY NOW'
     case 'rest':
-      return 'Let the set cool'
+      return t('frame.letTheSetCool')
     case 'idle':
-      return 'Not keyed'
+      return t('frame.notKeyed')
   }
   return ''
 })
@@ -49,12 +54,7 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
     <div>
       <span>{{ words }}</span>
       <b class="fig">{{ view.seconds.toFixed(1) }}&#8239;s</b>
-      <i
-        v-if="heat"
-        class="fig"
-        title="estimated from time keyed: 100 % = as hot as after one full key-down"
-        >{{ heat }}</i
-      >
+      <i v-if="heat" class="fig" :title="t('frame.estimatedFromTimeKeyed100As')">{{ heat }}</i>
     </div>
   </div>
 </template>

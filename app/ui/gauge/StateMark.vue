@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { Mark } from '#shared/words/verdictWords'
 
 /**
@@ -7,14 +8,14 @@ import type { Mark } from '#shared/words/verdictWords'
  */
 const props = withDefaults(defineProps<{ mark: Mark; size?: number }>(), { size: 14 })
 const WORDS: Record<Mark, string> = {
-  'inside': 'within',
-  'above': 'above',
-  'below': 'below',
-  'cannot-tell': 'cannot tell',
-  'stale': 'recheck',
-  'none': 'not measured',
-  'partial': 'in progress',
-  'skipped': 'skipped',
+  'inside': t('frame.within'),
+  'above': t('common.above'),
+  'below': t('common.below'),
+  'cannot-tell': t('common.cannotTell'),
+  'stale': t('frame.recheck'),
+  'none': t('common.notMeasured'),
+  'partial': t('frame.inProgress'),
+  'skipped': t('common.skipped'),
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 
 /**
@@ -47,7 +48,13 @@ const text = (v: number) => `${v < 0 ? '\u2212' : ''}${Math.abs(v).toFixed(props
 </script>
 
 <template>
-  <svg v-if="range" class="trend" :viewBox="`0 0 ${W} ${H}`" role="img" aria-label="the last 30 seconds">
+  <svg
+    v-if="range"
+    class="trend"
+    :viewBox="`0 0 ${W} ${H}`"
+    role="img"
+    :aria-label="t('frame.theLast30Seconds')"
+  >
     <rect
       v-if="low !== null && high !== null"
       :x="LEFT"
@@ -68,7 +75,7 @@ const text = (v: number) => `${v < 0 ? '\u2212' : ''}${Math.abs(v).toFixed(props
     <text v-for="m in marks" :key="m" :x="LEFT - 8" :y="y(m) + 4" text-anchor="end">{{ text(m) }}</text>
     <polyline v-if="points.length > 1" :points="line" fill="none" stroke="var(--ink)" stroke-width="2" />
     <circle v-if="last" :cx="x(last.agoS)" :cy="y(last.value)" r="4.500" fill="var(--ink)" />
-    <text :x="W - 12" :y="H - 4" text-anchor="end">last 30 s</text>
+    <text :x="W - 12" :y="H - 4" text-anchor="end">{{ t('frame.last30S') }}</text>
   </svg>
 </template>
 

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { setResponseStatus } from 'h3'
 import { pool } from '../../db/pool'
 import { deleteInstrument } from '../../db/queries/instrument'
@@ -6,7 +7,7 @@ import { apiHandler, idParam } from '../../utils/api'
 
 export default apiHandler(async event => {
   if (!(await deleteInstrument(pool, idParam(event, 'unknown-instrument'))))
-    throw new ApiError(404, 'unknown-instrument', 'Instrument not found.')
+    throw new ApiError(404, 'unknown-instrument', t('server.instrumentNotFound'))
   setResponseStatus(event, 204)
   return null
 })

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { instrumentProfile } from '#core/instrument'
 import { instrumentBody } from '#shared/instrument'
 import { pool } from '../../db/pool'
@@ -10,6 +11,6 @@ export default apiHandler(async event => {
   const body = await validBody(event, instrumentBody)
   instrumentProfile(body.profileId)
   const updated = await updateInstrument(pool, id, body)
-  if (!updated) throw new ApiError(404, 'unknown-instrument', 'Instrument not found.')
+  if (!updated) throw new ApiError(404, 'unknown-instrument', t('server.instrumentNotFound'))
   return updated
 })

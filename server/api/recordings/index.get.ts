@@ -1,5 +1,5 @@
 import { getQuery } from 'h3'
-import { object, string } from 'yup'
+import { object, string } from '#shared/yup'
 import { UNKNOWN_FIELD } from '#shared/unknownField'
 import { recordings } from '../../services/recordings'
 import { apiHandler } from '../../utils/api'

@@ -1,5 +1,5 @@
 import { getRouterParam } from 'h3'
-import { object, string } from 'yup'
+import { object, string } from '#shared/yup'
 import { UNKNOWN_FIELD } from '#shared/unknownField'
 import { choose } from '../../services/schools'
 import { apiHandler, validBody } from '../../utils/api'

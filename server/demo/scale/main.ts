@@ -1,6 +1,9 @@
 import { pool } from '../../db/pool'
 import { measureScale } from './measureScale'
 import { seedMany } from './seedMany'
+import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+
+provideEveryLanguage()
 
 /** "seed N" fills an empty database; "measure" prints what the queries took, as JSON. For the bench only. */
 const [task, jobs] = process.argv.slice(2)

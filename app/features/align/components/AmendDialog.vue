@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import {
   lineKind,
@@ -68,7 +69,7 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
             size="large"
             :variant="i === 0 ? 'flat' : 'outlined'"
             :color="i === 0 ? 'primary' : undefined"
-            @click="emit('amend', s.changes, reason.trim() || 'checked on the set')"
+            @click="emit('amend', s.changes, reason.trim() || t('align.checkedOnTheSet'))"
             >{{ s.words }}</v-btn
           >
         </div>
@@ -77,27 +78,29 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
           v-model="text"
           :label="
             kind === 'designators'
-              ? 'Designators, in the order of adjustment'
+              ? t('align.designatorsInTheOrderOfAdjustment')
               : kind === 'seconds'
-                ? 'Seconds'
-                : 'Correct text'
+                ? t('align.seconds')
+                : t('align.correctText')
           "
           rows="2"
           auto-grow
           :error-messages="failure ?? undefined"
         />
-        <v-text-field v-model="reason" class="mt-3" label="Reason (optional)" maxlength="500" />
+        <v-text-field v-model="reason" class="mt-3" :label="t('align.reasonOptional')" maxlength="500" />
       </v-card-text>
       <v-card-actions>
-        <v-btn height="44" @click="emit('confirm')">Confirm entry</v-btn><v-spacer />
-        <v-btn height="44" @click="emit('close')">Cancel</v-btn>
+        <v-btn height="44" @click="emit('confirm')">{{ t('align.confirmEntry') }}</v-btn><v-spacer />
+        <v-btn height="44" @click="emit('close')">{{ t('common.cancel') }}</v-btn>
         <v-btn
           height="44"
           variant="flat"
           color="primary"
           :disabled="!changed || kind === 'place'"
-          @click="emit('amend', [{ line, from: value, to: typed() }], reason.trim() || 'checked on the set')"
-          >Save correction</v-btn
+          @click="
+            emit('amend', [{ line, from: value, to: typed() }], reason.trim() || t('align.checkedOnTheSet'))
+          "
+          >{{ t('align.saveCorrection') }}</v-btn
         >
       </v-card-actions>
     </v-card>

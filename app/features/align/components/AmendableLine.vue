@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 /** A line of the sheet that can be corrected by a press; one that was corrected says so. */
 defineProps<{ label: string; text: string; mark: string | null }>()
 const emit = defineEmits<{ amend: [] }>()
@@ -7,8 +8,8 @@ const emit = defineEmits<{ amend: [] }>()
 <template>
   <dt>{{ label }}</dt>
   <dd>
-    <button type="button" :aria-label="`${label}: ${text}. Correct or confirm it`" @click="emit('amend')">
-      {{ text || 'not known' }}</button><span v-if="mark" class="mark">{{ mark }}</span>
+    <button type="button" :aria-label="t('align.correctOrConfirmIt', { label, text })" @click="emit('amend')">
+      {{ text || t('align.notKnown') }}</button><span v-if="mark" class="mark">{{ mark }}</span>
   </dd>
 </template>
 

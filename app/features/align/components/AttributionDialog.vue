@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { ageingOffset, attribute, schemeRow, schemeUnknowns, type SchemeReading } from '#core/run'
 import { channelName } from '#core/rules'
@@ -42,16 +43,18 @@ const rows = computed(() =>
       a.verdict === 'off'
         ? 'off'
         : a.verdict === 'right'
-          ? 'no error detected'
+          ? t('align.noErrorDetected')
           : a.confusedWith.length > 0
-            ? `cannot tell it from ${a.confusedWith.map(nameOf).join(', ')}`
-            : 'these readings say little about it'
+            ? t('align.cannotTellItFrom', { list: a.confusedWith.map(nameOf).join(', ') })
+            : t('align.theseReadingsSayLittleAboutIt')
     return { ...a, o, words, hz: (a.value * o.nominalHz) / 1e6, boundHz: (2 * a.sigma * o.nominalHz) / 1e6 }
   }),
 )
 function labelOf({ frequencyId, channel }: SchemeReading): string {
   const { name } = scheme.value.frequencies.find(f => f.id === frequencyId)!
-  return channel === null ? name : `${name}, channel ${channelName(props.sheet.planId, channel)}`
+  return channel === null
+    ? name
+    : t('align.channel', { name, channel: channelName(props.sheet.planId, channel) })
 }
 const drift = ref('')
 const ageing = computed(() => {
@@ -70,11 +73,10 @@ const ageing = computed(() => {
 
 <template>
   <v-dialog :model-value="true" max-width="900" scrollable @update:model-value="v => v || emit('close')">
-    <v-card title="Which oscillator is off frequency">
+    <v-card :title="t('align.whichOscillatorIsOffFrequency')">
       <v-card-text>
         <p v-if="all.length === 0" class="lead">
-          No reading of a frequency yet that the mixing scheme can use. Read the reference pin and two
-          channels far apart.
+          {{ t('align.noReadingOfAFrequencyYet') }}
         </p>
         <ul v-else class="read">
           <li v-for="r in all" :key="r.frequencyId + r.channel">
@@ -83,19 +85,20 @@ const ageing = computed(() => {
         </ul>
         <div v-if="byHand.length > 0" class="hand">
           <label v-for="f in byHand" :key="f.id"
-            >{{ f.name }}, error
-            <input v-model="typed[f.id]" class="fig" inputmode="decimal" placeholder="not read" /> Hz</label
+            >{{ t('align.error', { name: f.name }) }}
+            <input v-model="typed[f.id]" class="fig" inputmode="decimal" :placeholder="t('align.notRead')" />
+            Hz</label
           >
         </div>
         <div class="scroll" tabindex="0">
           <table class="plain">
             <thead>
               <tr>
-                <th>Oscillator</th>
-                <th>Error</th>
-                <th>Expanded (k = 2)</th>
-                <th>Result</th>
-                <th>Adjusted by</th>
+                <th>{{ t('common.oscillator') }}</th>
+                <th>{{ t('align.error2') }}</th>
+                <th>{{ t('align.expandedK2') }}</th>
+                <th>{{ t('align.result') }}</th>
+                <th>{{ t('align.adjustedBy') }}</th>
               </tr>
             </thead>
             <tbody>
@@ -108,7 +111,7 @@ const ageing = computed(() => {
                     r.verdict === 'unknown' ? '\u2013' : `${signed(r.value, 1)} ppm, ${signed(r.hz, 0)} Hz`
                   }}
                 </td>
-                <td class="fig">&plusmn;{{ groupDigits(2 * r.sigma, 1) }} ppm</td>
+                <td class="fig">{{ t('align.ppm', { value: groupDigits(2 * r.sigma, 1) }) }}</td>
                 <td>{{ r.words }}</td>
                 <td class="fig">{{ r.o.adjuster ?? 'nothing' }}</td>
               </tr>
@@ -116,27 +119,30 @@ const ageing = computed(() => {
           </table>
         </div>
         <p class="quiet">
-          Least squares over all readings, each with its uncertainty. Before any reading, an oscillator may be
-          off as far as the sheet states. Oscillators that the readings cannot separate are not named.
+          {{ t('align.leastSquaresOverAllReadingsEach') }}
         </p>
         <p class="age">
           <label
-            >Ageing of this set
-            <input v-model="drift" class="fig" inputmode="decimal" placeholder="&minus;5" /> Hz per
-            year</label
+            >{{ t('align.ageingOfThisSet') }}
+            <input v-model="drift" class="fig" inputmode="decimal" placeholder="&minus;5" />
+            {{ t('align.hzPerYear') }}</label
           ><span v-if="ageing"
-            >: set it <b class="fig">{{ signed(ageing.offsetHz, 0) }} Hz</b> off. It then stays within
-            tolerance
+            >{{ t('align.setIt') }} <b class="fig">{{ signed(ageing.offsetHz, 0) }} Hz</b>
             {{
-              ageing.insideForYears === null
-                ? 'for more than twenty years'
-                : `for about ${ageing.insideForYears.toFixed(1)} years`
+              t('align.offItThenStaysWithinTolerance', {
+                what:
+                  ageing.insideForYears === null
+                    ? t('align.forMoreThanTwentyYears')
+                    : t('align.forAboutYears', { insideForYears: ageing.insideForYears.toFixed(1) }),
+              })
             }}</span
           >
         </p>
       </v-card-text>
       <v-card-actions
-        ><v-spacer /><v-btn height="44" @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions
+        ><v-spacer /><v-btn height="44" @click="emit('close')"
+          >{{ t('common.close') }} <kbd>{{ t('common.esc') }}</kbd></v-btn
+        ></v-card-actions
       >
     </v-card>
   </v-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import {
   groupDigits,
@@ -53,7 +54,7 @@ const held = computed(() =>
       ),
 )
 const nothing = computed(() => {
-  if (props.typedOnly) return 'no connected instrument reads this: type the value'
+  if (props.typedOnly) return t('align.noConnectedInstrumentReadsThisType')
   return props.live ? noReadingWords(props.live) : ''
 })
 </script>
@@ -72,7 +73,7 @@ const nothing = computed(() => {
       <span class="fig"
         >{{ main?.plusMinus ?? '' }}<template v-if="ppm">&ensp;{{ ppm }}&#8239;ppm</template></span
       >
-      <span v-if="held" class="fig hold">peak {{ held.value }}&#8239;{{ held.unit }}</span>
+      <span v-if="held" class="fig hold">{{ t('align.peak', { held: held.value, unit: held.unit }) }}</span>
       <span v-if="nothing" class="words">{{ nothing }}</span>
     </span>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 /** What is needed now and then: the log, oscillators, zero beat, a second screen, and what is heard. */
 defineProps<{
   volume: number
@@ -24,26 +25,28 @@ const EVERY = [0, 2, 4, 8]
 <template>
   <v-menu location="top end">
     <template #activator="{ props: button }"
-      ><v-btn v-bind="button" height="44" aria-label="More">More</v-btn></template
+      ><v-btn v-bind="button" height="44" :aria-label="t('align.more')">{{
+        t('align.more')
+      }}</v-btn></template
     >
     <v-card class="more" min-width="330">
-      <v-btn block variant="text" height="48" @click="emit('open', 'log')">Log</v-btn>
+      <v-btn block variant="text" height="48" @click="emit('open', 'log')">{{ t('align.log') }}</v-btn>
       <v-btn block variant="text" height="48" @click="emit('open', 'board')"
-        >Board, enlarged <kbd>B</kbd></v-btn
+        >{{ t('align.boardEnlarged') }} <kbd>B</kbd></v-btn
       >
-      <v-btn v-if="oscillators" block variant="text" height="48" @click="emit('open', 'attribution')"
-        >Which oscillator is off frequency</v-btn
-      >
+      <v-btn v-if="oscillators" block variant="text" height="48" @click="emit('open', 'attribution')">{{
+        t('align.whichOscillatorIsOffFrequency')
+      }}</v-btn>
       <v-btn v-if="canBeat" block variant="text" height="48" @click="emit('beat')">{{
-        ear ? 'Hide zero beat' : 'Zero beat by sound card'
+        ear ? t('align.hideZeroBeat') : t('align.zeroBeatBySoundCard')
       }}</v-btn>
       <v-btn block variant="text" height="48" :aria-pressed="following" @click="emit('follow')">{{
-        following ? 'Stop following the other screen' : 'Follow the other screen'
+        following ? t('align.stopFollowingTheOtherScreen') : t('align.followTheOtherScreen')
       }}</v-btn>
-      <v-btn block variant="text" height="48" @click="emit('open', 'park')">Put on hold…</v-btn>
+      <v-btn block variant="text" height="48" @click="emit('open', 'park')">{{ t('align.putOnHold') }}</v-btn>
       <div class="sound" @click.stop>
         <label
-          >Loudness of the tone
+          >{{ t('align.loudnessOfTheTone') }}
           <input
             type="range"
             min="0.05"
@@ -53,20 +56,20 @@ const EVERY = [0, 2, 4, 8]
             @input="emit('volume', Number(($event.target as HTMLInputElement).value))"
         /></label>
         <label
-          >Read aloud
+          >{{ t('align.readAloud') }}
           <select
             :value="everyS"
             :disabled="!hasVoice"
             @change="emit('every', Number(($event.target as HTMLSelectElement).value))"
           >
             <option v-for="s in EVERY" :key="s" :value="s">
-              {{ s === 0 ? (hasVoice ? 'off' : 'no voice on this device') : `every ${s} s` }}
+              {{ s === 0 ? (hasVoice ? 'off' : t('align.noVoiceOnThisDevice')) : t('align.everyS', { s }) }}
             </option>
           </select></label
         >
         <label class="check"
-          ><input type="checkbox" :checked="alarm" @change="emit('alarm')" /> Sound warning before the
-          key-down limit</label
+          ><input type="checkbox" :checked="alarm" @change="emit('alarm')" />
+          {{ t('align.soundWarningBeforeTheKeyDown') }}</label
         >
       </div>
     </v-card>

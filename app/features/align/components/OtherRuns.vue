@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { JobSummary } from '#shared/bench'
 import { jobTag } from '#shared/job'
 
@@ -7,8 +8,8 @@ defineProps<{ others: readonly JobSummary[] }>()
 </script>
 
 <template>
-  <nav v-if="others.length > 0" class="batch" aria-label="other sets of this model">
-    <span class="quiet">Same model:</span>
+  <nav v-if="others.length > 0" class="batch" :aria-label="t('align.otherSetsOfThisModel')">
+    <span class="quiet">{{ t('align.sameModel') }}</span>
     <NuxtLink v-for="o in others" :key="o.job.id" :to="`/jobs/${o.job.id}/align`"
       ><b>{{ jobTag(o.job.number) }}</b> {{ o.nextStepTitle ?? 'done' }}</NuxtLink
     >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { WaitBegun } from '#core/run'
 import { dayAndTime } from '#shared/words/runWords'
 import { WAIT_WORDS } from '#shared/words/workWords'
@@ -11,10 +12,16 @@ const emit = defineEmits<{ goOn: [] }>()
 <template>
   <p class="parked" role="status">
     <span
-      ><b>On hold</b> since {{ dayAndTime(wait.atMs) }}, waiting for {{ WAIT_WORDS[wait.waitsFor] }}:
-      {{ wait.text }}</span
+      ><b>{{ t('align.onHold') }}</b>
+      {{
+        t('align.sinceWaitingFor', {
+          dayAndTime: dayAndTime(wait.atMs),
+          wait: t(WAIT_WORDS[wait.waitsFor]),
+          text: wait.text,
+        })
+      }}</span
     >{{ ' ' }}
-    <v-btn height="44" @click="emit('goOn')">Resume</v-btn>
+    <v-btn height="44" @click="emit('goOn')">{{ t('align.resume') }}</v-btn>
   </p>
 </template>
 

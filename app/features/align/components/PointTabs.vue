@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { HEX_BYTE, QUANTITIES } from '#core/quantity'
 import type { StepState } from '#core/run'
 import { showAgainst } from '#shared/words/verdictWords'
@@ -43,7 +44,7 @@ function markOf(pointId: string) {
                 ).unit
               }}</template
             >
-            <template v-else>not measured</template>
+            <template v-else>{{ t('common.notMeasured') }}</template>
           </span>
         </span>
       </button>
@@ -52,10 +53,10 @@ function markOf(pointId: string) {
         :key="w.want.quantity"
         type="button"
         class="strike"
-        :aria-label="`strike out ${QUANTITIES[w.want.quantity].label} of ${p.title}`"
+        :aria-label="t('align.strikeOutOf', { label: QUANTITIES[w.want.quantity].label, title: p.title })"
         @click="emit('strike', w.latest!.reading.id)"
       >
-        strike out {{ QUANTITIES[w.want.quantity].symbol }}
+        {{ t('align.strikeOut', { symbol: QUANTITIES[w.want.quantity].symbol }) }}
       </button>
     </div>
   </div>

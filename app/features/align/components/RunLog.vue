@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { QUANTITIES } from '#core/quantity'
 import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '#core/run'
@@ -43,12 +44,12 @@ function strike(reason: string) {
 
 <template>
   <v-dialog :model-value="true" max-width="860" scrollable @update:model-value="v => v || emit('close')">
-    <v-card title="Log">
+    <v-card :title="t('align.log')">
       <v-card-text>
         <p>
-          Keyed <b class="fig">{{ minutes(totals.totalS) }}</b> in total, from measured RF<template
-            v-for="[step, s] in totals.byStep"
-            :key="step ?? ''"
+          {{ t('align.keyed') }} <b class="fig">{{ minutes(totals.totalS) }}</b>
+          {{ t('align.inTotalFromMeasuredRf')
+          }}<template v-for="[step, s] in totals.byStep" :key="step ?? ''"
             ><template v-if="step"
               >, <span class="fig">{{ step }} {{ minutes(s) }}</span></template
             ></template
@@ -59,14 +60,16 @@ function strike(reason: string) {
             <span class="fig quiet">{{ clockTime(e.atMs) }}</span>{{ ' ' }}
             <span class="what"
               >{{ eventWords(e)
-              }}<span v-if="struck.has(e.id)" class="quiet"> struck out: {{ struck.get(e.id) }}</span></span
+              }}<span v-if="struck.has(e.id)" class="quiet">
+                {{ t('align.struckOut', { get: struck.get(e.id) }) }}</span
+              ></span
             >
             <button
               v-if="canBeStruck(e) && !struck.has(e.id)"
               type="button"
               @click="striking = { id: e.id, isReading: false }"
             >
-              strike out
+              {{ t('align.strikeOut2') }}
             </button>
             <span v-if="readingsOf(e).length > 0" class="readings">
               <button
@@ -75,29 +78,31 @@ function strike(reason: string) {
                 type="button"
                 :disabled="struckReadings.has(r.id)"
                 :class="{ struck: struckReadings.has(r.id) }"
-                :title="struckReadings.get(r.id) ?? 'strike out this reading only'"
+                :title="struckReadings.get(r.id) ?? t('align.strikeOutThisReadingOnly')"
                 @click="striking = { id: r.id, isReading: true }"
               >
-                {{ struckReadings.has(r.id) ? 'struck out' : 'strike out' }}
+                {{ struckReadings.has(r.id) ? t('align.struckOut2') : t('align.strikeOut2') }}
                 {{ QUANTITIES[r.quantity].symbol }}
               </button>
             </span>
           </li>
         </ol>
-        <p v-if="events.length === 0" class="quiet">No entries yet.</p>
-        <v-btn v-if="!all && events.length > MAX" height="44" @click="all = true"
-          >All {{ events.length }} entries</v-btn
-        >
+        <p v-if="events.length === 0" class="quiet">{{ t('align.noEntriesYet') }}</p>
+        <v-btn v-if="!all && events.length > MAX" height="44" @click="all = true">{{
+          t('align.allEntries', { count: events.length })
+        }}</v-btn>
       </v-card-text>
       <v-card-actions
-        ><v-spacer /><v-btn height="44" @click="emit('close')">Close <kbd>Esc</kbd></v-btn></v-card-actions
+        ><v-spacer /><v-btn height="44" @click="emit('close')"
+          >{{ t('common.close') }} <kbd>{{ t('common.esc') }}</kbd></v-btn
+        ></v-card-actions
       >
       <TextDialog
         :open="striking !== null"
-        title="Strike out this entry"
-        hint="It stays in the log with your reason but is no longer used."
-        label="Reason"
-        action="Strike out"
+        :title="t('align.strikeOutThisEntry')"
+        :hint="t('align.itStaysInTheLogWith')"
+        :label="t('common.reason')"
+        :action="t('align.strikeOut3')"
         :suggestions="STRIKE_REASONS"
         @close="striking = null"
         @done="strike"

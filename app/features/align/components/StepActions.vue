@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Confirming } from '../logic/alignView'
 
@@ -21,7 +22,7 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
 <template>
   <div class="acts">
     <v-btn class="take" variant="flat" color="on-background" size="large" @click="emit('take')"
-      >Take reading <kbd>Space</kbd></v-btn
+      >{{ t('align.takeReading') }} <kbd>{{ t('align.space') }}</kbd></v-btn
     >
     <v-btn
       class="confirm"
@@ -29,26 +30,32 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
       :color="isMain ? 'primary' : undefined"
       size="large"
       @click="emit('confirm')"
-      >{{ confirming.label }} <kbd>Enter</kbd></v-btn
+      >{{ confirming.label }} <kbd>{{ t('align.enter') }}</kbd></v-btn
     >
-    <v-btn v-if="confirming.kind === 'leave'" size="large" @click="emit('work')">Work on the coils</v-btn>
+    <v-btn v-if="confirming.kind === 'leave'" size="large" @click="emit('work')">{{
+      t('align.workOnTheCoils')
+    }}</v-btn>
     <div class="space" />
-    <v-btn size="large" aria-label="Previous step" title="Previous step" @click="emit('back')"
+    <v-btn
+      size="large"
+      :aria-label="t('align.previousStep')"
+      :title="t('align.previousStep')"
+      @click="emit('back')"
       >&larr; <kbd>[</kbd></v-btn
     >
-    <v-btn size="large" aria-label="Next step" title="Next step" @click="emit('next')"
+    <v-btn size="large" :aria-label="t('align.nextStep')" :title="t('align.nextStep')" @click="emit('next')"
       >&rarr; <kbd>]</kbd></v-btn
     >
     <div class="line" />
-    <v-btn height="44" @click="emit('type')">Type reading <kbd>T</kbd></v-btn>
+    <v-btn height="44" @click="emit('type')">{{ t('align.typeReading') }} <kbd>T</kbd></v-btn>
     <v-btn height="44" :aria-pressed="listening" :class="{ pressed: listening }" @click="emit('listen')"
-      >{{ listening ? 'Listening' : 'Listen' }} <kbd>L</kbd></v-btn
+      >{{ listening ? t('align.listening') : t('align.listen') }} <kbd>L</kbd></v-btn
     >
     <v-btn height="44" :aria-pressed="holding" :class="{ pressed: holding }" @click="emit('hold')"
-      >{{ holding ? 'Holding peak' : 'Hold peak' }} <kbd>M</kbd></v-btn
+      >{{ holding ? t('align.holdingPeak') : t('align.holdPeak') }} <kbd>M</kbd></v-btn
     >
-    <v-btn height="44" @click="emit('note')">Add note <kbd>N</kbd></v-btn>
-    <v-btn height="44" @click="emit('strike')">Strike out <kbd>U</kbd></v-btn>
+    <v-btn height="44" @click="emit('note')">{{ t('align.addNote') }} <kbd>N</kbd></v-btn>
+    <v-btn height="44" @click="emit('strike')">{{ t('align.strikeOut3') }} <kbd>U</kbd></v-btn>
     <slot />
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, standardToBound, justifiedDecimals } from '#core/quantity'
 import { decidingRange, forecast, judgeRequirement, type StepState, type MeasurandState } from '#core/run'
@@ -88,11 +89,11 @@ const direction = computed(() => {
   if (!judgement.value || !current.value || window?.aim == null || judgement.value.verdict === 'inside')
     return ''
   const away = current.value.value - window.aim
-  return (
-    `${showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', '')} ` +
-    `${away > 0 ? 'above' : 'below'} the ` +
-    `target of ${showBound(window.aim, quantity.value, nominal.value)}`
-  )
+  return t('align.theTargetOf', {
+    nominal: showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', ''),
+    what: away > 0 ? 'above' : 'below',
+    aim: showBound(window.aim, quantity.value, nominal.value),
+  })
 })
 </script>
 
@@ -112,20 +113,24 @@ const direction = computed(() => {
           direction || besideVerdict(reasonWords(judgement, quantity, want.requirement, current!))
         }}</span>
       </template>
-      <span v-else-if="current && !readable">not keyed, no verdict</span>
-      <span v-else-if="range.low !== null || range.high !== null">tolerance {{ tolerance }}</span>
-      <span v-else-if="state.step.criterion?.kind === 'peak'"
-        >adjust for maximum, no verdict while peaking</span
-      >
-      <span v-else-if="want.want.target">Target depends on another step. Take that reading first.</span>
+      <span v-else-if="current && !readable">{{ t('align.notKeyedNoVerdict') }}</span>
+      <span v-else-if="range.low !== null || range.high !== null">{{
+        t('align.tolerance', { tolerance })
+      }}</span>
+      <span v-else-if="state.step.criterion?.kind === 'peak'">{{
+        t('align.adjustForMaximumNoVerdictWhile')
+      }}</span>
+      <span v-else-if="want.want.target">{{ t('align.targetDependsOnAnotherStepTake') }}</span>
       <span v-if="zone" class="zone"
-        >accept <span class="fig" title="Acceptance limits with this instrument">{{ zone }}</span></span
+        >{{ t('align.accept') }}
+        <span class="fig" :title="t('align.acceptanceLimitsWithThisInstrument')">{{ zone }}</span></span
       >
     </div>
     <slot />
     <p v-if="criterionWords(state)" class="criterion">
-      <b class="fig">{{ criterionWords(state) }}</b> max. {{ state.criterion!.limitDb }} dB<template
-        v-if="state.criterion!.kind === 'peak'"
+      <b class="fig">{{ criterionWords(state) }}</b>
+      {{ t('align.maxDb', { limitDb: state.criterion!.limitDb })
+      }}<template v-if="state.criterion!.kind === 'peak'"
         >, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template
       >
     </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { GOES_STALE, adjusterOf, lineOf, type ModelSheet, type Step } from '#core/sheet'
 import type { Turn } from '#core/run'
@@ -32,9 +33,9 @@ const cautions = computed(() => [
 const lastTurn = (designator: string) => props.turns.findLast(t => t.designator === designator)
 const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.role].because))].join('; '))
 const LINES = [
-  ['Where', 'where'],
-  ['Direction', 'turn'],
-  ['Tool', 'tool'],
+  [t('align.where'), 'where'],
+  [t('common.direction'), 'turn'],
+  [t('common.tool'), 'tool'],
 ] as const
 const ofAdjuster = (field: string, designator = single.value?.designator ?? '') =>
   lineOf('adjuster', designator, field)
@@ -51,14 +52,14 @@ function mark(line: string): string | null {
 </script>
 
 <template>
-  <section class="hands" tabindex="0" aria-label="At the set">
-    <h3>At the set</h3>
-    <button type="button" class="show" aria-label="show on the board, enlarged" @click="emit('show')">
+  <section class="hands" tabindex="0" :aria-label="t('align.atTheSet')">
+    <h3>{{ t('align.atTheSet') }}</h3>
+    <button type="button" class="show" :aria-label="t('align.showOnTheBoardEnlarged')" @click="emit('show')">
       <BoardMap :sheet="sheet" :wanted="step.adjusters" />
     </button>
     <dl v-if="single">
       <AmendableLine
-        label="Adjuster"
+        :label="t('common.adjuster')"
         :text="`${single.designator} ${single.name}`"
         :mark="mark(turnedLine)"
         @amend="emit('amend', turnedLine)"
@@ -71,7 +72,7 @@ function mark(line: string): string | null {
         :mark="mark(ofAdjuster(field))"
         @amend="emit('amend', ofAdjuster(field))"
       />
-      <dt>Affects</dt>
+      <dt>{{ t('common.affects') }}</dt>
       <dd>{{ single.moves }}; {{ spoils }}</dd>
     </dl>
     <template v-else-if="adjusters.length > 0">
@@ -79,12 +80,13 @@ function mark(line: string): string | null {
         <li v-for="a in adjusters" :key="a.designator">
           <button
             type="button"
-            :aria-label="`${a.designator}, ${a.where}. Correct or confirm its position`"
+            :aria-label="t('align.correctOrConfirmItsPosition', { designator: a.designator, where: a.where })"
             @click="emit('amend', ofAdjuster('where', a.designator))"
           >
             <b>{{ a.designator }}</b> {{ a.name
-            }}<span v-if="lastTurn(a.designator)" class="quiet"
-              >, adjusted {{ clockTime(lastTurn(a.designator)!.atMs) }}</span
+            }}<span v-if="lastTurn(a.designator)" class="quiet">{{
+              t('align.adjusted', { clockTime: clockTime(lastTurn(a.designator)!.atMs) })
+            }}</span
             ><span v-if="mark(ofAdjuster('where', a.designator))" class="mark">{{
               mark(ofAdjuster('where', a.designator))
             }}</span>
@@ -92,20 +94,24 @@ function mark(line: string): string | null {
         </li>
       </ol>
       <dl>
-        <dt>Tool</dt>
+        <dt>{{ t('common.tool') }}</dt>
         <dd>{{ adjusters[0]!.tool }}</dd>
-        <dt>Direction</dt>
+        <dt>{{ t('common.direction') }}</dt>
         <dd>{{ adjusters[0]!.turn }}</dd>
       </dl>
     </template>
-    <p v-else class="quiet none">Nothing to adjust in this step.</p>
+    <p v-else class="quiet none">{{ t('align.nothingToAdjustInThisStep') }}</p>
     <div v-if="adjusters.length > 0" class="turned">
       <v-btn size="small" height="44" block @click="emit('turned', step.adjusters as string[])"
-        >Log adjustment <kbd>A</kbd></v-btn
+        >{{ t('align.logAdjustment') }} <kbd>A</kbd></v-btn
       >
       <p v-if="single && lastTurn(single.designator)" class="quiet">
-        adjusted {{ clockTime(lastTurn(single.designator)!.atMs)
-        }}{{ lastTurn(single.designator)!.inferred ? ' (inferred from the reading)' : '' }}
+        {{
+          t('align.adjusted2', {
+            clockTime: clockTime(lastTurn(single.designator)!.atMs),
+            what: lastTurn(single.designator)!.inferred ? ` ${t('align.inferredFromTheReading')}` : '',
+          })
+        }}
       </p>
     </div>
     <OtherTurned

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { StepState, Turn } from '#core/run'
 import { lineOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { conditionsWords, staleWords } from '#shared/words/runWords'
@@ -21,21 +22,23 @@ const emit = defineEmits<{ amend: [line: string] }>()
     <p class="do">{{ state.step.instruction }}</p>
     <p class="why">{{ state.step.why }}</p>
     <p v-if="missing.length > 0" class="needs">
-      <StateMark mark="stale" /> First: {{ missing.map(m => m.step.title).join(', ') }}. A reading taken now
-      may have to be repeated.
+      <StateMark mark="stale" />
+      {{ t('align.firstAReadingTakenNowMay', { list: missing.map(m => m.step.title).join(', ') }) }}
     </p>
     <p v-else-if="state.status === 'stale'" class="needs">
-      <StateMark mark="stale" /> Repeat the reading: {{ staleWords(state.staleBy) }}.
+      <StateMark mark="stale" /> {{ t('align.repeatTheReading', { stale: staleWords(state.staleBy) }) }}
     </p>
-    <p v-else-if="next" class="needs"><StateMark aria-hidden="true" mark="partial" /> Next: {{ next }}</p>
+    <p v-else-if="next" class="needs">
+      <StateMark aria-hidden="true" mark="partial" /> {{ t('align.next', { next }) }}
+    </p>
     <div class="cond">
       <span v-for="c in conditionsWords(point, sheet.planId)" :key="c.label"
         >{{ c.label }} <b>{{ c.value }}</b></span
       >
       <span
-        >Supply <b>{{ sheet.nominalSupplyV }} V</b></span
+        >{{ t('align.supply') }} <b>{{ sheet.nominalSupplyV }} V</b></span
       ><span v-if="point.state.keyed"
-        >Load <b>{{ sheet.load }}</b></span
+        >{{ t('align.load') }} <b>{{ sheet.load }}</b></span
       >
       <span v-if="point.state.also"
         ><b>{{ point.state.also }}</b></span
@@ -43,10 +46,10 @@ const emit = defineEmits<{ amend: [line: string] }>()
       <button
         type="button"
         class="fix"
-        aria-label="correct the instruction of this step"
+        :aria-label="t('align.correctTheInstructionOfThisStep')"
         @click="emit('amend', lineOf('step', state.step.id, 'instruction'))"
       >
-        correct this step
+        {{ t('align.correctThisStep') }}
       </button>
     </div>
   </div>

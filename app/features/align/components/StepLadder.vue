@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { nextTick, ref, watch } from 'vue'
 import type { StepState } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
@@ -22,7 +23,14 @@ watch(
 
 <template>
   <section class="ladder">
-    <h3>Alignment, {{ steps.filter(s => s.satisfied).length }} of {{ steps.length }} steps done</h3>
+    <h3>
+      {{
+        t('align.alignmentOfStepsDone', {
+          count: steps.filter(s => s.satisfied).length,
+          count2: steps.length,
+        })
+      }}
+    </h3>
     <ol ref="list">
       <li v-for="s in steps" :key="s.step.id">
         <button
@@ -39,7 +47,9 @@ watch(
             ><span class="t">{{ s.step.title }}</span
             ><span class="v"
               >{{ stepLine(sheet, s)
-              }}<template v-if="s.step.id === nextId && s.step.id !== at">, <b>next</b></template></span
+              }}<template v-if="s.step.id === nextId && s.step.id !== at"
+                >, <b>{{ t('align.next2') }}</b></template
+              ></span
             ></span
           >
         </button>

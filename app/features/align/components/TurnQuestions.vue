@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { TurnQuestion } from '#core/run'
 import { turnQuestionWords } from '#shared/words/runWords'
 
@@ -8,7 +9,13 @@ const emit = defineEmits<{ answer: [rowId: string, designators: readonly string[
 </script>
 
 <template>
-  <div v-for="q in questions" :key="q.rowId" class="question" role="group" aria-label="Was it adjusted?">
+  <div
+    v-for="q in questions"
+    :key="q.rowId"
+    class="question"
+    role="group"
+    :aria-label="t('align.wasItAdjusted')"
+  >
     <span>{{ turnQuestionWords(q) }}</span>
     <v-btn
       v-for="d in q.designators.length > 1 ? q.designators : []"
@@ -18,9 +25,9 @@ const emit = defineEmits<{ answer: [rowId: string, designators: readonly string[
       >{{ d }}</v-btn
     >
     <v-btn height="44" @click="emit('answer', q.rowId, q.designators)">{{
-      q.designators.length > 1 ? 'All of them' : 'Yes'
+      q.designators.length > 1 ? t('align.allOfThem') : t('align.yes')
     }}</v-btn>
-    <v-btn height="44" @click="emit('answer', q.rowId, [])">No, none</v-btn>
+    <v-btn height="44" @click="emit('answer', q.rowId, [])">{{ t('align.noNone') }}</v-btn>
   </div>
 </template>
 

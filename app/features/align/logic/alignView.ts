@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { leavesAlone, type RowState, type RunState, type StepState, type MeasurandState } from '#core/run'
 import { asSetUp, profileQuantity } from '#core/instrument'
 import { profileOf } from '#shared/instrument'
@@ -45,21 +46,21 @@ export type Confirming =
 
 export function confirming(state: StepState, run: RunState): Confirming {
   const source = run.steps.find(s => s.step.id === state.step.skipIf)
-  if (state.satisfied) return { kind: 'already', label: 'Next open step' }
-  if (state.status === 'inside') return { kind: 'done', label: 'Confirm' }
+  if (state.satisfied) return { kind: 'already', label: t('align.nextOpenStep') }
+  if (state.status === 'inside') return { kind: 'done', label: t('align.confirm') }
   if (state.status === 'not-measured' || state.status === 'skipped') {
     return source && leavesAlone(source)
-      ? { kind: 'skip-justified', label: 'Skip: not needed' }
-      : { kind: 'skip', label: 'Skip\u2026' }
+      ? { kind: 'skip-justified', label: t('align.skipNotNeeded') }
+      : { kind: 'skip', label: t('align.skip') }
   }
   // A stale reading cannot be accepted: nobody knows what it would be now.
-  if (state.status === 'stale') return { kind: 'retake', label: 'Repeat reading' }
+  if (state.status === 'stale') return { kind: 'retake', label: t('align.repeatReading') }
   // What the meter cannot tell sends nobody into waxed cores.
   if (state.step.decides && state.status === 'cannot-tell')
-    return { kind: 'leave', label: 'Confirm: leave as is' }
+    return { kind: 'leave', label: t('align.confirmLeaveAsIs') }
   if (state.step.decides && (state.status === 'above' || state.status === 'below'))
-    return { kind: 'decide', label: 'Confirm: adjustment needed' }
-  return { kind: 'as-is', label: 'Accept as is\u2026' }
+    return { kind: 'decide', label: t('align.confirmAdjustmentNeeded') }
+  return { kind: 'as-is', label: t('align.acceptAsIs') }
 }
 
 /** The two neighbours that are offset for balance: the last two of what the step turns. */

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { groupDigits, quantityInfo } from '#core/quantity'
 import type { CellState, RowState } from '#core/run'
 import type { Verdict } from '#core/rules'
@@ -56,11 +57,11 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
   const decimals = nominal(first) === null ? 2 : 0
   const unit = nominal(first) === null ? info.shownUnit : 'Hz'
   const ends = [values[0]!, values.at(-1)!].map(v => groupDigits(v, decimals, nominal(first) !== null))
-  const name = nominal(first) === null ? info.label : 'Frequency error'
+  const name = nominal(first) === null ? info.label : t('align.frequencyError')
   return {
     verdict: first.verdict,
-    name: `${first.row.point.state.mode}, ${group.length} rows: ${lower(name)}`,
-    shown: `${ends[0] === ends[1] ? ends[0] : `${ends[0]} to ${ends[1]}`}\u202f${unit}`,
+    name: t('align.rows2', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
+    shown: `${ends[0] === ends[1] ? ends[0] : t('align.to', { end: ends[0], end2: ends[1] })}\u202f${unit}`,
     why: whyOf(furthest(group)).replace(' by ', ' by up to '),
     rows: group.map(r => r.row.point.title),
   }
@@ -73,7 +74,9 @@ function alone(r: JudgedReading): ReadingGroup {
     r.cell.requirement.nominalHz,
   )
   const quantity =
-    r.cell.requirement.nominalHz === null ? quantityInfo(r.cell.want.quantity).label : 'frequency error'
+    r.cell.requirement.nominalHz === null
+      ? quantityInfo(r.cell.want.quantity).label
+      : t('align.frequencyError2')
   const { title } = r.row.point
   const name = title.toLowerCase().includes(quantity.toLowerCase()) ? title : `${title}, ${lower(quantity)}`
   return { verdict: r.verdict, name, shown: `${value}\u202f${unit}`, why: whyOf(r), rows: [title] }

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import {
   boundToStandard,
   errorBound,
@@ -52,12 +53,12 @@ function setupWords(
   { attenuationDb, classRatio, classUnknown }: InstrumentSetup,
 ): string {
   const known = classUnknown
-    ? 'class unknown'
+    ? t('align.classUnknown')
     : classRatio !== null
-      ? `${groupDigits(100 * classRatio, 1)} % of full scale`
+      ? t('align.ofFullScale', { value: groupDigits(100 * classRatio, 1) })
       : accuracyWords
   return attenuationDb > 0
-    ? `${known}; ${groupDigits(attenuationDb, 1)} dB external attenuation added`
+    ? t('align.dbExternalAttenuationAdded', { known, attenuationDb: groupDigits(attenuationDb, 1) })
     : known
 }
 

@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import { notStoredWords } from './notStoredWords'
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
@@ -33,10 +34,9 @@ export interface RowTakingParts {
   readonly say: (text: string, kind?: 'ok' | 'problem') => void
 }
 
-const OBSTACLE_WORDS: Record<RowObstacle, string> = {
-  'not-keyed':
-    'No sign that the set is keyed. Key it, then take the readings. Press again to take them anyway.',
-  'no-rf': 'Keyed, but no RF. Check the meter and its lead. Press again to take the row without output.',
+const OBSTACLE_WORDS: Record<RowObstacle, MessageCode> = {
+  'not-keyed': 'align.noSignThatTheSetIs',
+  'no-rf': 'align.keyedButNoRfCheckThe',
 }
 
 const TAKEN = 'taken'
@@ -68,16 +68,18 @@ export function useRowTaking(parts: RowTakingParts) {
   ): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
     const obstacle = rowObstacle(point, parts.rfSeen())
-    if (obstacle && warns(pointId, obstacle, OBSTACLE_WORDS[obstacle])) return false
+    if (obstacle && warns(pointId, obstacle, t(OBSTACLE_WORDS[obstacle]))) return false
     const elsewhere = otherChannel(parts.sheet(), point, parts.liveOf)
     if (
       elsewhere &&
       warns(
         pointId,
         'channel',
-        `The counter reads ${showPlain(elsewhere.frequencyHz, 'carrierHz')}, ` +
-          `channel ${elsewhere.channel}. This row is channel ` +
-          `${point.state.channel}. Wrong channel? Press again to take it anyway.`,
+        t('align.theCounterReadsChannelThisRow', {
+          frequencyHz: showPlain(elsewhere.frequencyHz, 'carrierHz'),
+          channel: elsewhere.channel,
+          channel2: point.state.channel,
+        }),
       )
     )
       return false
@@ -87,7 +89,7 @@ export function useRowTaking(parts: RowTakingParts) {
       ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(typedReadingOf),
     ])
     if (readings.length === 0 && problems.length > 0) {
-      parts.say(`Not taken. ${problems.join(' ')}`, 'problem')
+      parts.say(t('align.notTaken', { list: problems.join(' ') }), 'problem')
       return false
     }
     if (live.length === 0) {
@@ -99,7 +101,7 @@ export function useRowTaking(parts: RowTakingParts) {
     sayKept(
       point,
       readings,
-      problems.length > 0 ? `${left}. Not taken: ${problems.join(' ')}` : left,
+      problems.length > 0 ? t('align.notTaken2', { left, list: problems.join(' ') }) : left,
       left !== TAKEN,
     )
     return true
@@ -110,8 +112,8 @@ export function useRowTaking(parts: RowTakingParts) {
     if (left.length === 0) return TAKEN
     const why = whyNoneLive(left, parts.shown)
     return why === null
-      ? `${readings.length} taken, ${left.length} to be typed`
-      : `${readings.length} taken, ${left.length} missing. ${why}`
+      ? t('align.takenToBeTyped', { count: readings.length, count2: left.length })
+      : t('align.takenMissing', { count: readings.length, count2: left.length, why })
   }
 
   /** An instrument that pauses or sees no signal is not one that is missing. */
@@ -120,8 +122,8 @@ export function useRowTaking(parts: RowTakingParts) {
       point.wants.map(w => w.quantity),
       parts.shown,
     )
-    if (why !== null) return parts.say(`Not taken. ${why}. Take it again, or type the value.`, 'problem')
-    parts.say('No connected instrument reads this. Type the value.', 'problem')
+    if (why !== null) return parts.say(t('align.notTakenTakeItAgainOr', { why }), 'problem')
+    parts.say(t('align.noConnectedInstrumentReadsThisType2'), 'problem')
     typing.value = { pointId: point.id, first: '' }
   }
 
@@ -134,12 +136,12 @@ export function useRowTaking(parts: RowTakingParts) {
     const { readings, problems } = checkedReadings(entries.map(typedReadingOf))
     const row = typing.value
     if (problems.length > 0) {
-      parts.say(`Not taken. ${problems.join(' ')}`, 'problem')
+      parts.say(t('align.notTaken', { list: problems.join(' ') }), 'problem')
       return false
     }
     if (!(await store(stepId, point, readings))) return false
     if (typing.value === row) typing.value = null
-    sayKept(point, readings, 'typed readings saved', false)
+    sayKept(point, readings, t('align.typedReadingsSaved'), false)
     return true
   }
 

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { JobEvent, RunState, StepState } from '#core/run'
 import { confirming } from './alignView'
@@ -27,7 +28,7 @@ export function useStepConfirm(
       case 'skip-justified':
         return keep('skipped', '')
       case 'retake':
-        return say('Recheck due. Repeat the reading, then confirm.', 'problem')
+        return say(t('align.recheckDueRepeatTheReadingThen'), 'problem')
       case 'as-is':
         asking.value = 'as-is'
         return

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
@@ -22,14 +23,12 @@ import { useLiveStore } from '~/features/instruments/store/live'
 const props = defineProps<{ phase: 'as-found' | 'as-left' }>()
 const TEXTS = {
   'as-found': {
-    title: 'As found',
-    lead: 'Before any adjustment. Set up the row, key, press Space. All instruments are read.',
+    title: t('common.asFound'),
+    lead: t('align.beforeAnyAdjustmentSetUpThe'),
   },
   'as-left': {
-    title: 'As left',
-    lead:
-      'The same rows under the same conditions, warm, with the same ' +
-      'instruments. Rows under different conditions are not compared.',
+    title: t('common.asLeft'),
+    lead: t('align.theSameRowsUnderTheSame'),
   },
 }
 const job = useJobStore()
@@ -72,7 +71,7 @@ async function replacing(pointId: string, reason: string, taken: Promise<boolean
 }
 const takeRow = (id: string) => replacing(id, TAKEN_AGAIN, take(null, id))
 const takeTypedRow = (id: string, values: TypedValue[]) =>
-  replacing(id, 'misread, typed again', takeTyped(null, id, values))
+  replacing(id, t('align.misreadTypedAgain'), takeTyped(null, id, values))
 
 function strikeLast() {
   striking.value =
@@ -83,7 +82,7 @@ function strikeLast() {
 async function strike(reason: string) {
   await job.append({ kind: 'reading-struck', readingId: striking.value!, reason })
   striking.value = null
-  say('Struck out; it stays in the log')
+  say(t('align.struckOutItStaysInThe'))
 }
 async function keep(reason: string) {
   await job.append({
@@ -93,7 +92,7 @@ async function keep(reason: string) {
     reason,
   })
   keeping.value = null
-  say('Confirmed, with your reason in the log')
+  say(t('align.confirmedWithYourReasonInThe'))
 }
 function typeRow(pointId: string) {
   choose(pointId)
@@ -125,8 +124,8 @@ onBeforeUnmount(() => (live.at = null))
     :typed-with="instruments.typedWith"
     :tick-a="panelTickA(job.sheet!)"
     :cautions="[
-      'Dummy load on the antenna socket, never an antenna.',
-      `${job.sheet!.nominalSupplyV} V at the set while keyed.`,
+      t('align.dummyLoadOnTheAntennaSocket'),
+      t('align.vAtTheSetWhileKeyed', { nominalSupplyV: job.sheet!.nominalSupplyV }),
       shortestKeyDownWords(job.sheet!),
     ]"
     @select="choose"
@@ -142,30 +141,30 @@ onBeforeUnmount(() => (live.at = null))
       v-if="phase === 'as-found'"
       :positions="startPositions(job.sheet!, job.events)"
       @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"
-      ><JobPhotos about="positions" label="photos of the starting positions" small
+      ><JobPhotos about="positions" :label="t('align.photosOfTheStartingPositions')" small
     /></StartPositions>
     <p class="no-print from-recording">
-      <NuxtLink :to="`/signals?job=${job.job!.id}`" prefetch-on="interaction" class="to-signals"
-        >Read depth, deviation or products from a recording</NuxtLink
-      >
+      <NuxtLink :to="`/signals?job=${job.job!.id}`" prefetch-on="interaction" class="to-signals">{{
+        t('align.readDepthDeviationOrProductsFrom')
+      }}</NuxtLink>
     </p>
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
   </MatrixScreen>
   <TextDialog
     :open="keeping !== null"
-    title="Confirm implausible reading"
+    :title="t('align.confirmImplausibleReading')"
     :hint="keeping?.words ?? ''"
-    label="Reason"
-    action="Confirm reading"
+    :label="t('common.reason')"
+    :action="t('align.confirmReading2')"
     @close="keeping = null"
     @done="keep"
   />
   <TextDialog
     :open="striking !== null"
-    title="Strike out the reading"
-    hint="It stays in the log with your reason but is no longer used."
-    label="Reason"
-    action="Strike out"
+    :title="t('align.strikeOutTheReading')"
+    :hint="t('align.itStaysInTheLogWith')"
+    :label="t('common.reason')"
+    :action="t('align.strikeOut3')"
     :suggestions="STRIKE_REASONS"
     @close="striking = null"
     @done="strike"

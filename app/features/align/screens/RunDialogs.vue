@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { STRIKE_REASONS, schemeReadings, type StepState } from '#core/run'
@@ -45,7 +46,7 @@ async function amend(changes: readonly LineChange[], reason: string) {
   }
   await job.append({ kind: 'sheet-amended', changes, reason, who: who.value.trim() })
   emit('closeLine')
-  emit('say', `Corrected: ${lineWords(changes[0]!.line)}. The next job on this model begins with it.`)
+  emit('say', t('align.correctedTheNextJobOnThis', { line: lineWords(changes[0]!.line) }))
 }
 async function confirmLine() {
   await job.append({ kind: 'line-confirmed', line: props.line!, who: who.value.trim() })
@@ -67,50 +68,53 @@ const strike = (reason: string) =>
   <div>
     <TextDialog
       :open="which === 'note'"
-      title="Note"
-      :hint="`to ${state.step.title}`"
-      label="Note"
-      action="Save"
+      :title="t('align.note')"
+      :hint="t('align.to2', { title: state.step.title })"
+      :label="t('align.note')"
+      :action="t('common.save')"
       @close="emit('close')"
-      @done="text => done(job.append({ kind: 'note', stepId, text }), 'Note saved')"
+      @done="text => done(job.append({ kind: 'note', stepId, text }), t('align.noteSaved'))"
     />
     <TextDialog
       :open="which === 'strike' && lastReading !== null"
-      title="Strike out the reading"
-      hint="It stays in the log with your reason but is no longer used. Other entries can be struck out in the log."
-      label="Reason"
-      action="Strike out"
+      :title="t('align.strikeOutTheReading')"
+      :hint="t('align.itStaysInTheLogWith2')"
+      :label="t('common.reason')"
+      :action="t('align.strikeOut3')"
       :suggestions="STRIKE_REASONS"
       @close="emit('close')"
       @done="strike"
     />
     <TextDialog
       :open="which === 'reopen'"
-      title="Reopen the step"
-      label="Reason"
-      action="Reopen"
+      :title="t('align.reopenTheStep')"
+      :label="t('common.reason')"
+      :action="t('align.reopen')"
       @close="emit('close')"
       @done="reason => done(job.append({ kind: 'step-reopened', stepId, reason }), '')"
     />
     <TextDialog
       :open="confirm.asking.value !== null"
-      :title="confirm.asking.value === 'skipped' ? 'Skip without measuring' : 'Accept as is'"
-      hint="It becomes an open item of the handover, with your reason."
-      label="Reason"
-      :action="confirm.asking.value === 'skipped' ? 'Skip' : 'Accept'"
+      :title="confirm.asking.value === 'skipped' ? t('align.skipWithoutMeasuring') : t('align.acceptAsIs2')"
+      :hint="t('align.itBecomesAnOpenItemOf')"
+      :label="t('common.reason')"
+      :action="confirm.asking.value === 'skipped' ? t('align.skip2') : t('align.accept2')"
       @close="confirm.cancel"
       @done="confirm.withReason"
     />
     <TextDialog
       :open="which === 'park'"
-      title="Put run on hold"
-      hint="Rechecks remain due."
-      label="Waiting for"
-      action="Put on hold"
+      :title="t('align.putRunOnHold')"
+      :hint="t('align.rechecksRemainDue')"
+      :label="t('align.waitingFor')"
+      :action="t('align.putOnHold2')"
       @close="emit('close')"
       @done="
         text =>
-          done(job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }), 'Run on hold')
+          done(
+            job.append({ kind: 'wait-begun', waitsFor: 'other', text, untilDay: null }),
+            t('align.runOnHold'),
+          )
       "
     />
     <AmendDialog

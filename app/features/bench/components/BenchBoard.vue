@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, nextTick, ref } from 'vue'
 import { BENCHES, type BenchOrder, type JobSummary } from '#shared/bench'
 import { useDragBetween } from '../logic/useDragBetween'
@@ -13,10 +14,10 @@ const emit = defineEmits<{ place: [order: BenchOrder] }>()
 const PLACES = [
   ...BENCHES.map(b => ({
     bench: b as number | null,
-    title: `Bench ${b}`,
-    empty: 'Empty. Drag a set here.',
+    title: t('bench.bench', { b }),
+    empty: t('bench.emptyDragASetHere'),
   })),
-  { bench: null, title: 'Shelf', empty: 'no sets waiting' },
+  { bench: null, title: t('bench.shelf'), empty: t('bench.noSetsWaiting') },
 ]
 const lists = computed(() =>
   PLACES.map(p => ({ ...p, items: props.here.filter(i => i.job.bench === p.bench) })),
@@ -75,8 +76,8 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
           type="button"
           class="handle"
           :data-handle="i.job.id"
-          :aria-label="`move ${i.job.serial}: arrow up, arrow down`"
-          title="Drag, or arrow keys"
+          :aria-label="t('bench.moveArrowUpArrowDown', { serial: i.job.serial })"
+          :title="t('bench.dragOrArrowKeys')"
           @keydown="e => byKey(e, i)"
         >
           <svg viewBox="0 0 16 20" aria-hidden="true"><path d="M3 4h10M3 10h10M3 16h10" /></svg>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { BlockedPeriod } from '#core/work'
 import { day } from '#shared/words/runWords'
@@ -20,43 +21,44 @@ function add() {
 
 <template>
   <v-dialog :model-value="open" max-width="640" @update:model-value="v => v || emit('close')">
-    <v-card title="Blocked days">
+    <v-card :title="t('bench.blockedDays')">
       <v-card-text>
         <p class="quiet">
-          Other work, holidays: jobs not finished before wait until after. Due dates are planned around these
-          days, and booking in warns.
+          {{ t('bench.otherWorkHolidaysJobsNotFinished') }}
         </p>
         <ul v-if="periods.length > 0">
           <li v-for="p in periods" :key="p.id">
-            <b>{{ day(p.fromDay) }} to {{ day(p.toDay) }}</b> {{ p.why }}
+            <b>{{ t('bench.to', { day: day(p.fromDay), day2: day(p.toDay) }) }}</b> {{ p.why }}
             <v-btn
               size="small"
               height="40"
               variant="text"
-              :aria-label="`remove ${p.why}`"
+              :aria-label="t('bench.remove', { why: p.why })"
               @click="emit('remove', p.id)"
-              >Remove</v-btn
+              >{{ t('common.remove') }}</v-btn
             >
           </li>
         </ul>
-        <p v-else>No blocked days.</p>
+        <p v-else>{{ t('bench.noBlockedDays') }}</p>
         <form class="entry" @submit.prevent="add">
-          <v-text-field v-model="fromDay" type="date" label="First day" /><v-text-field
+          <v-text-field v-model="fromDay" type="date" :label="t('bench.firstDay')" /><v-text-field
             v-model="toDay"
             type="date"
-            label="Last day"
+            :label="t('bench.lastDay')"
           />
           <v-text-field
             v-model="why"
             class="why"
-            label="Reason"
+            :label="t('common.reason')"
             maxlength="200"
-            placeholder="boat season, holidays"
-          /><v-btn type="submit" size="large" :disabled="!why.trim()">Add</v-btn>
+            :placeholder="t('bench.boatSeasonHolidays')"
+          /><v-btn type="submit" size="large" :disabled="!why.trim()">{{ t('bench.add') }}</v-btn>
         </form>
         <p v-if="failure" class="care" role="alert">{{ failure }}</p>
       </v-card-text>
-      <v-card-actions><v-spacer /><v-btn @click="emit('close')">Done</v-btn></v-card-actions>
+      <v-card-actions
+        ><v-spacer /><v-btn @click="emit('close')">{{ t('bench.done') }}</v-btn></v-card-actions
+      >
     </v-card>
   </v-dialog>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { STAGES, nextUseful, type BenchJob, type BlockedPeriod } from '#core/work'
 import type { JobSummary } from '#shared/bench'
@@ -32,7 +33,7 @@ const stageOf = (id: string) => jobs.value.find(j => j.id === id)!.stage
 </script>
 
 <template>
-  <ol v-if="suggestions.length > 0" class="next" aria-label="Do next">
+  <ol v-if="suggestions.length > 0" class="next" :aria-label="t('bench.doNext')">
     <li v-for="(s, i) in suggestions" :key="s.kind + s.jobId" :class="{ first: i === 0 }">
       <button v-if="s.kind === 'switch-on'" type="button" @click="emit('switchOn', s.jobId)">
         <b>{{ words(s).title }}</b><span>{{ words(s).why }}</span>

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
@@ -20,17 +21,16 @@ export const useBlockedStore = defineStore('blocked', () => {
     }
   }
 
-  const load = () => ask(() => $fetch<BlockedPeriod[]>('/api/blocked-periods', { retry: 0, timeout: 8000 }))
+  const load = () => ask(() => $api<BlockedPeriod[]>('/api/blocked-periods'))
   const add = (period: Omit<BlockedPeriod, 'id'>) =>
     ask(() =>
-      $fetch<BlockedPeriod[]>('/api/blocked-periods', {
+      $api<BlockedPeriod[]>('/api/blocked-periods', {
         method: 'POST',
         body: { ...period, id: uuid() },
-        retry: 0,
       }),
     )
   const remove = (id: string) =>
-    ask(() => $fetch<BlockedPeriod[]>(`/api/blocked-periods/${id}`, { method: 'DELETE', retry: 0 }))
+    ask(() => $api<BlockedPeriod[]>(`/api/blocked-periods/${id}`, { method: 'DELETE' }))
 
   return { items, failure, load, add, remove }
 })

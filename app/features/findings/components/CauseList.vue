@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { RankedCause } from '#core/diagnose'
 import { causeTitle, evidenceWords, probabilityWords, usedWords, weighed } from '../logic/findingWords'
@@ -36,20 +37,22 @@ const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
       </button>
       <div v-if="open === key(r)" class="why">
         <p v-if="r.cause">
-          {{ r.cause.remedy }} <span class="quiet">Row {{ r.cause.row }}, common practice.</span>
+          {{ r.cause.remedy }}
+          <span class="quiet">{{ t('findings.rowCommonPractice', { row: r.cause.row }) }}</span>
         </p>
         <ul>
           <li v-for="w in weighed(r).for" :key="w.evidence.observable.id">
-            <b>for</b> {{ evidenceWords(w.evidence) }} <span class="quiet">{{ usedWords(w.evidence) }}</span>
+            <b>{{ t('findings.forWord') }}</b> {{ evidenceWords(w.evidence) }}
+            <span class="quiet">{{ usedWords(w.evidence) }}</span>
           </li>
           <li v-for="w in weighed(r).against" :key="w.evidence.observable.id">
-            <b>against</b> {{ evidenceWords(w.evidence) }}
+            <b>{{ t('findings.against') }}</b> {{ evidenceWords(w.evidence) }}
             <span class="quiet">{{ usedWords(w.evidence) }}</span>
           </li>
         </ul>
-        <v-btn v-if="r.cause && !confirmed.includes(r.cause.id)" @click="emit('confirm', r.cause.id)"
-          >Confirm cause&hellip;</v-btn
-        >
+        <v-btn v-if="r.cause && !confirmed.includes(r.cause.id)" @click="emit('confirm', r.cause.id)">{{
+          t('findings.confirmCause')
+        }}</v-btn>
       </div>
     </li>
   </ol>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { NextTest, Observable } from '#core/diagnose'
 import { leadsWords, wouldTake } from '../logic/findingWords'
@@ -17,7 +18,7 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
 <template>
   <div class="next">
     <template v-if="test">
-      <p class="quiet head">Next test</p>
+      <p class="quiet head">{{ t('findings.nextTest') }}</p>
       <b class="q">{{ test.observable.question }}</b>
       <template v-if="test.observable.source.kind === 'test'">
         <p>{{ test.observable.source.how }}</p>
@@ -29,21 +30,23 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
           class="answer"
           @click="emit('answer', test.observable.id, String(outcome))"
         >
-          <span>{{ words }}</span><span class="quiet">suggests: {{ leadsWords(test, String(outcome)) }}</span>
+          <span>{{ words }}</span><span class="quiet">{{
+            t('findings.suggests', { leads: leadsWords(test, String(outcome)) })
+          }}</span>
         </button>
       </template>
       <template v-else
-        ><p>Take the missing as-found readings; connected instruments can read them.</p>
-        <v-btn @click="emit('measure')">Go to the rows</v-btn></template
+        ><p>{{ t('findings.takeTheMissingAsFoundReadings') }}</p>
+        <v-btn @click="emit('measure')">{{ t('findings.goToTheRows') }}</v-btn></template
       >
       <p v-if="next.length > 1" class="other">
         <button type="button" @click="chosen = (chosen + 1) % next.length">
-          another test ({{ next.length }})
+          {{ t('findings.anotherTest', { count: next.length }) }}
         </button>
       </p>
     </template>
     <template v-else-if="proof && proof.source.kind === 'test'">
-      <p class="quiet head">Confirming test</p>
+      <p class="quiet head">{{ t('findings.confirmingTest') }}</p>
       <b class="q">{{ proof.question }}</b>
       <p>{{ proof.source.how }}</p>
       <p v-if="proof.source.caution" class="care">{{ proof.source.caution }}</p>
@@ -57,9 +60,14 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
         <span>{{ words }}</span>
       </button>
     </template>
-    <p v-else class="quiet">No further test separates these causes.</p>
+    <p v-else class="quiet">{{ t('findings.noFurtherTestSeparatesTheseCauses') }}</p>
     <p v-for="o in cannotAsk" :key="o.id" class="quiet">
-      Not possible with this equipment: {{ o.question.toLowerCase() }}. Needs: {{ wouldTake(o) }}.
+      {{
+        t('findings.notPossibleWithThisEquipmentNeeds', {
+          question: o.question.toLowerCase(),
+          wouldTake: wouldTake(o),
+        })
+      }}
     </p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { STATEMENTS, checkStatement, statementKind } from '#core/diagnose'
 import { statementWords } from '#shared/words/statementWords'
@@ -18,12 +19,13 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
 </script>
 
 <template>
-  <section class="check labelled" aria-label="Check a statement">
-    <h2>Plausibility check</h2>
-    <p class="quiet">For figures from the owner, another workshop or a circuit diagram. Nothing is saved.</p>
+  <section class="check labelled" :aria-label="t('findings.checkAStatement')">
+    <h2>{{ t('findings.plausibilityCheck') }}</h2>
+    <p class="quiet">{{ t('findings.forFiguresFromTheOwnerAnother') }}</p>
     <div class="fields">
       <label
-        >Statement<select v-model="id" @change="texts = []">
+        >{{ t('findings.statement')
+        }}<select v-model="id" @change="texts = []">
           <option v-for="s in STATEMENTS" :key="s.id" :value="s.id">{{ s.title }}</option>
         </select></label
       >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { RowState } from '#core/run'
 import { judgedReadings, readingGroups } from '~/features/align/logic/readingGroups'
@@ -25,34 +26,34 @@ const doubtGroups = computed(() => {
 </script>
 
 <template>
-  <section aria-label="Readings">
+  <section :aria-label="t('findings.readings')">
     <p>
-      <b class="fig">{{ outside.length }}</b> outside tolerance,
-      <b class="fig">{{ undecided.length }}</b> cannot tell,
-      <b class="fig">{{ judged.length - outside.length - undecided.length }}</b> within, of
-      {{ judged.length }} judged readings.
+      <b class="fig">{{ outside.length }}</b> {{ t('findings.outsideTolerance') }}
+      <b class="fig">{{ undecided.length }}</b> {{ t('findings.cannotTell') }}
+      <b class="fig">{{ judged.length - outside.length - undecided.length }}</b>
+      {{ t('findings.withinOfJudgedReadings', { count: judged.length }) }}
     </p>
     <ul class="list">
       <li v-for="g in groups" :key="g.name + g.shown">
         <StateMark :mark="g.verdict" :size="12" /><span
           >{{ g.name }} <b class="fig">{{ g.shown }}</b> <span class="quiet">{{ g.why }}</span>
           <details v-if="g.rows.length > 1">
-            <summary>which rows</summary>
+            <summary>{{ t('findings.whichRows') }}</summary>
             {{ g.rows.join(', ') }}
           </details></span
         >
       </li>
     </ul>
     <template v-if="doubtGroups.length"
-      ><h2>Implausible readings</h2>
-      <p class="quiet">Resolve these first. Do not adjust on an implausible reading.</p>
+      ><h2>{{ t('findings.implausibleReadings') }}</h2>
+      <p class="quiet">{{ t('findings.resolveTheseFirstDoNotAdjust') }}</p>
       <ul class="list">
         <li v-for="d in doubtGroups" :key="d.title + d.words">
           <span
             ><b>{{ d.title }}</b
             >: {{ d.words }}
             <details v-if="d.more.length">
-              <summary>and {{ d.more.length }} similar rows</summary>
+              <summary>{{ t('findings.andSimilarRows', { count: d.more.length }) }}</summary>
               {{ d.more.join(', ') }}
             </details></span
           >

@@ -1,27 +1,28 @@
+import { t, type MessageCode } from '#shared/i18n'
 import { quantityInfo } from '#core/quantity'
 import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '#core/diagnose'
 import { causeOf } from '#core/diagnose'
 import { INSTRUMENT_PROFILES, profileQuantity } from '#core/instrument'
 import { showAgainst } from '#shared/words/verdictWords'
 
-export const DOMAIN_WORDS: Record<Domain, string> = {
-  supply: 'Supply',
-  power: 'Power',
-  frequency: 'Frequency',
-  modulation: 'Modulation',
-  receiver: 'Receiver',
+export const DOMAIN_WORDS: Record<Domain, MessageCode> = {
+  supply: 'findings.supply',
+  power: 'findings.power',
+  frequency: 'common.frequency',
+  modulation: 'findings.modulation',
+  receiver: 'findings.receiver',
 }
 
 /** The outcome that a piece of evidence mostly says, with its share when it is not sure. */
 export function evidenceWords({ observable, soft }: Evidence): string {
   const [outcome, share] = Object.entries(soft).sort((a, b) => b[1] - a[1])[0]!
-  const sure = share < 0.9 ? ` (${Math.round(share * 100)} % sure)` : ''
+  const sure = share < 0.9 ? ` ${t('findings.sure', { share: Math.round(share * 100) })}` : ''
   return `${observable.question}: ${observable.outcomes[outcome]}${sure}`
 }
 
 /** The numbers that it was read from. */
 export function usedWords({ used, byHand }: Evidence): string {
-  if (byHand) return 'answered by hand'
+  if (byHand) return t('findings.answeredByHand')
   return used
     .map(u => {
       const shown = showAgainst(u, u.quantity, u.nominalHz)
@@ -42,19 +43,21 @@ export function weighed(ranked: RankedCause): { for: Weighing[]; against: Weighi
 }
 
 export function causeTitle(ranked: RankedCause): string {
-  return ranked.cause?.title ?? 'Cause not in the catalogue'
+  return ranked.cause?.title ?? t('findings.causeNotInTheCatalogue')
 }
 
 /** Probability as the screen says it: no digits that the catalogue cannot justify. */
 export function probabilityWords(probability: number): string {
-  if (probability >= 0.95) return 'very likely'
-  return probability < 0.05 ? 'under 5 %' : `about ${Math.round(probability * 20) * 5} %`
+  if (probability >= 0.95) return t('findings.veryLikely')
+  return probability < 0.05
+    ? 'under 5 %'
+    : t('findings.about', { probability: Math.round(probability * 20) * 5 })
 }
 
 /** What an answer would put in front. */
 export function leadsWords(test: NextTest, outcome: string): string {
   const lead = test.leads[outcome]
-  return lead ? causeOf(lead).title : 'none of the known causes'
+  return lead ? causeOf(lead).title : t('findings.noneOfTheKnownCauses')
 }
 
 /** Which kind of instrument would answer a question that the bench cannot. */

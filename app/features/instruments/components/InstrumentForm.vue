@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, type Ref } from 'vue'
 import { METER_KIND_WORDS } from '#shared/words/meterWords'
@@ -46,99 +47,102 @@ const readsPower = computed(() =>
 const hasScale = computed(() =>
   profileId.value ? instrumentProfile(profileId.value).quantities.some(q => q.accuracy.ofFullScale) : false,
 )
-const kinds = METER_KINDS.map(k => ({ value: k, title: METER_KIND_WORDS[k] }))
+const kinds = METER_KINDS.map(k => ({ value: k, title: t(METER_KIND_WORDS[k]) }))
 const submit = handleSubmit((values, { setFieldError }) => {
   const body = instrumentBody.cast(values) as InstrumentBody
   if (talks.value && body.port === null)
-    return setFieldError(
-      'port',
-      'Port: a connected instrument needs the TCP port of its SCPI socket, often 5025',
-    )
+    return setFieldError('port', t('instruments.portAConnectedInstrumentNeedsThe'))
   emit('done', talks.value ? body : { ...body, port: null })
 })
 </script>
 
 <template>
   <form novalidate class="form" @submit.prevent="submit">
-    <v-text-field v-model="name" label="Name" autofocus :error-messages="messages('name')" />
-    <v-select v-model="profileId" label="Profile" :items="profiles" :error-messages="messages('profileId')" />
+    <v-text-field v-model="name" :label="t('common.name')" autofocus :error-messages="messages('name')" />
+    <v-select
+      v-model="profileId"
+      :label="t('instruments.profile')"
+      :items="profiles"
+      :error-messages="messages('profileId')"
+    />
     <template v-if="talks">
       <v-text-field
         v-model="host"
-        label="Address"
-        hint="a host name or address; serial:/dev/ttyUSB0 with the speed as port"
+        :label="t('instruments.address')"
+        :hint="t('instruments.aHostNameOrAddressSerial')"
         persistent-hint
         :error-messages="messages('host')"
       />
       <v-text-field
         v-model="portText"
-        label="TCP port"
+        :label="t('instruments.tcpPort')"
         inputmode="numeric"
         :error-messages="messages('port')"
       />
     </template>
-    <p v-else class="quiet">Not connected. Typed readings use this accuracy.</p>
+    <p v-else class="quiet">{{ t('instruments.notConnectedTypedReadingsUseThis') }}</p>
     <v-text-field
       v-model="calibratedOn"
       type="date"
-      label="Calibrated or checked on"
+      :label="t('instruments.calibratedOrCheckedOn')"
       clearable
       :error-messages="messages('calibratedOn')"
     />
     <v-text-field
       v-model="path"
-      label="Shared components"
-      placeholder="coupler 1, dummy load"
-      hint="Meters sharing a coupler or load are not independent."
+      :label="t('instruments.sharedComponents')"
+      :placeholder="t('instruments.coupler1DummyLoad')"
+      :hint="t('instruments.metersSharingACouplerOrLoad')"
       persistent-hint
       :error-messages="messages('path')"
     />
     <template v-if="readsPower">
       <v-select
         v-model="meterKind"
-        label="Kind of power meter"
+        :label="t('instruments.kindOfPowerMeter')"
         :items="kinds"
         clearable
-        placeholder="as its profile says"
+        :placeholder="t('instruments.asItsProfileSays')"
         :error-messages="messages('meterKind')"
       />
       <v-text-field
         v-model="attenuationText"
-        label="External attenuation, dB"
+        :label="t('instruments.externalAttenuationDb')"
         inputmode="decimal"
-        hint="Attenuator, sampler and cable together; added to its power readings"
+        :hint="t('instruments.attenuatorSamplerAndCableTogetherAdded')"
         persistent-hint
         :error-messages="messages('attenuationDb')"
       />
       <v-text-field
         v-if="hasScale"
         v-model="scaleText"
-        label="Full scale in use, W"
+        :label="t('instruments.fullScaleInUseW')"
         inputmode="decimal"
-        placeholder="as its profile says"
+        :placeholder="t('instruments.asItsProfileSays')"
         :error-messages="messages('fullScale')"
       />
       <template v-if="!talks">
         <v-text-field
           v-if="hasScale && !classUnknown"
           v-model="percentText"
-          label="Class, % of full scale"
+          :label="t('instruments.classOfFullScale')"
           inputmode="decimal"
-          placeholder="as its profile says"
+          :placeholder="t('instruments.asItsProfileSays')"
           :error-messages="messages('classRatio')"
         />
         <v-checkbox
           v-model="classUnknown"
-          label="Class unknown"
-          hint="Its readings are saved without uncertainty and carry no weight"
+          :label="t('instruments.classUnknown')"
+          :hint="t('instruments.itsReadingsAreSavedWithoutUncertainty')"
           persistent-hint
         />
       </template>
     </template>
     <p v-if="failure && !failure.field" class="care" role="alert">{{ failure.words }}</p>
     <div class="go">
-      <v-btn type="submit" variant="flat" color="primary">{{ action }}</v-btn><v-btn @click="emit('cancel')"
-        >Cancel</v-btn
+      <v-btn type="submit" variant="flat" color="primary">{{ action }}</v-btn><v-btn
+        @click="emit('cancel')"
+        >{{ t('common.cancel') }}</v-btn
       >
     </div>
   </form>

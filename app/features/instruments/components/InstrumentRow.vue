@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { profileOf, type Instrument } from '#shared/instrument'
 import type { LiveLink } from '#shared/live'
@@ -10,15 +11,18 @@ const emit = defineEmits<{ edit: []; remove: [] }>()
 const today = new Date().toISOString().slice(0, 10)
 const profile = computed(() => profileOf(props.instrument))
 const state = computed(() => {
-  if (props.instrument.port === null) return { mark: 'none' as const, words: 'manual entry' }
+  if (props.instrument.port === null) return { mark: 'none' as const, words: t('instruments.manualEntry') }
   if (!props.connected || !props.link)
-    return { mark: 'stale' as const, words: 'no data from the instrument server' }
+    return { mark: 'stale' as const, words: t('instruments.noDataFromTheInstrumentServer') }
   if (props.link.state === 'live')
     return { mark: 'inside' as const, words: `answering: ${props.link.identity ?? ''}` }
   if (props.link.state === 'connecting') return { mark: 'partial' as const, words: 'connecting' }
   return {
     mark: 'stale' as const,
-    words: `not answering since ${new Date(props.link.sinceMs).toLocaleTimeString('en-GB')}: ${props.link.detail}`,
+    words: t('instruments.notAnsweringSince', {
+      value: new Date(props.link.sinceMs).toLocaleTimeString('en-GB'),
+      detail: props.link.detail,
+    }),
   }
 })
 </script>
@@ -33,7 +37,9 @@ const state = computed(() => {
       {{ profile.what }}<br /><span class="quiet"
         >{{ profile.accuracyWords
         }}{{
-          instrument.attenuationDb > 0 ? `; ${instrument.attenuationDb} dB external attenuation, added` : ''
+          instrument.attenuationDb > 0
+            ? t('instruments.dbExternalAttenuationAdded', { attenuationDb: instrument.attenuationDb })
+            : ''
         }}</span
       >
     </td>
@@ -44,10 +50,11 @@ const state = computed(() => {
       >
     </td>
     <td class="acts">
-      <v-btn v-if="profile.talks" size="small" height="44" :to="`/instruments/${instrument.id}`"
-        >Queries</v-btn
-      >{{ ' ' }} <v-btn size="small" height="44" @click="emit('edit')">Edit</v-btn>{{ ' ' }}
-      <v-btn size="small" height="44" @click="emit('remove')">Remove</v-btn>
+      <v-btn v-if="profile.talks" size="small" height="44" :to="`/instruments/${instrument.id}`">{{
+        t('instruments.queries')
+      }}</v-btn>{{ ' ' }}
+      <v-btn size="small" height="44" @click="emit('edit')">{{ t('common.edit') }}</v-btn>{{ ' ' }}
+      <v-btn size="small" height="44" @click="emit('remove')">{{ t('common.remove') }}</v-btn>
     </td>
   </tr>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { compareMeters, instrumentProfile, type MeterReading, type Signal } from '#core/instrument'
 import { parseTyped, type Quantity } from '#core/quantity'
@@ -55,31 +56,31 @@ function fillLive() {
 </script>
 
 <template>
-  <section class="compare labelled" aria-label="Compare meters">
-    <h2>Compare meters</h2>
+  <section class="compare labelled" :aria-label="t('instruments.compareMeters')">
+    <h2>{{ t('instruments.compareMeters') }}</h2>
     <p class="quiet">
-      Apply the same signal to them, one after the other or in line, and type each reading. An unmodulated
-      carrier suits every kind.
+      {{ t('instruments.applyTheSameSignalToThem') }}
     </p>
-    <p v-if="meters.length < 2" class="quiet">Needs two: add the other power meters above.</p>
+    <p v-if="meters.length < 2" class="quiet">{{ t('instruments.needsTwoAddTheOtherPower') }}</p>
     <template v-else>
       <div class="fields">
         <label
-          >Signal<select v-model="signalKind">
+          >{{ t('instruments.signal')
+          }}<select v-model="signalKind">
             <option v-for="(words, k) in SIGNAL_WORDS" :key="k" :value="k">{{ words }}</option>
           </select></label
         >
         <label v-if="signalKind === 'am-tone'"
-          >Depth, %<input v-model="depth" class="fig" inputmode="decimal"
+          >{{ t('instruments.depth') }}<input v-model="depth" class="fig" inputmode="decimal"
         /></label>
-        <v-btn @click="fillLive">Use live readings</v-btn>
+        <v-btn @click="fillLive">{{ t('instruments.useLiveReadings') }}</v-btn>
       </div>
       <table class="plain">
         <thead>
           <tr>
-            <th>Meter</th>
-            <th>Reading, W</th>
-            <th>Against the others</th>
+            <th>{{ t('common.meter') }}</th>
+            <th>{{ t('instruments.readingW') }}</th>
+            <th>{{ t('instruments.againstTheOthers') }}</th>
           </tr>
         </thead>
         <tbody>
@@ -92,7 +93,7 @@ function fillLive() {
                 v-model="texts[r.meter.name]"
                 class="fig"
                 inputmode="decimal"
-                :aria-label="`reading of ${r.meter.name}`"
+                :aria-label="t('instruments.readingOf', { name: r.meter.name })"
                 :aria-invalid="r.problem !== null"
               /><br /><span v-if="r.problem" class="wrong" role="alert">{{ r.problem }}</span>
             </td>

@@ -1,22 +1,17 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
-import { QUANTITIES, QUANTITY_NAMES } from '#core/quantity'
 import { SETTING_NAMES, type InstrumentProfile } from '#core/instrument'
 import type { OwnProfile } from '#shared/instrument'
 import { SETTING_WORDS } from '../logic/steppedWords'
+import type { QueryRow } from '../logic/queryRow'
+import QueryTable from './QueryTable.vue'
 
 /** How an instrument is asked and told, line by line. */
 const props = defineProps<{ profile: InstrumentProfile; own: boolean; busy: boolean }>()
 const emit = defineEmits<{ save: [own: OwnProfile]; shipped: []; tries: [query: string] }>()
-type Row = {
-  quantity: OwnProfile['quantities'][number]['quantity']
-  query: string
-  toSi: string
-  percent: string
-  absolute: string
-}
 const text = (x: number | undefined) => (x === undefined ? '' : String(x))
-const rows = ref<Row[]>(
+const rows = ref<QueryRow[]>(
   props.profile.quantities.flatMap(q =>
     q.query === null
       ? []
@@ -60,81 +55,52 @@ function save() {
 </script>
 
 <template>
-  <section aria-label="Queries">
-    <h2>Queries</h2>
-    <div class="scroll" tabindex="0">
-      <table class="plain">
-        <thead>
-          <tr>
-            <th>Quantity</th>
-            <th>Query</th>
-            <th>SI value = response &times;</th>
-            <th>&plusmn; % of reading</th>
-            <th>&plusmn; in SI</th>
-            <th />
-          </tr>
-        </thead>
-        <tbody>
-          <tr v-for="(r, i) in rows" :key="i">
-            <td>
-              <select v-model="r.quantity" :aria-label="`quantity ${i + 1}`">
-                <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">
-                  {{ QUANTITIES[q].label }}, {{ QUANTITIES[q].siUnit }}
-                </option>
-              </select>
-            </td>
-            <td>
-              <input v-model="r.query" :aria-label="`query ${i + 1}`" class="fig wide" spellcheck="false" />
-            </td>
-            <td>
-              <input v-model="r.toSi" :aria-label="`factor ${i + 1}`" class="fig" inputmode="decimal" />
-            </td>
-            <td>
-              <input
-                v-model="r.percent"
-                :aria-label="`per cent of reading ${i + 1}`"
-                class="fig"
-                inputmode="decimal"
-              />
-            </td>
-            <td>
-              <input v-model="r.absolute" :aria-label="`absolute ${i + 1}`" class="fig" inputmode="decimal" />
-            </td>
-            <td class="acts">
-              <v-btn size="small" height="44" @click="emit('tries', r.query)">Try</v-btn>{{ ' ' }}
-              <v-btn size="small" height="44" :aria-label="`remove query ${i + 1}`" @click="rows.splice(i, 1)"
-                >Remove</v-btn
-              >
-            </td>
-          </tr>
-        </tbody>
-      </table>
-    </div>
-    <v-btn @click="rows.push({ quantity: 'powerW', query: '', toSi: '1', percent: '', absolute: '' })"
-      >Add query</v-btn
-    >
-    <h2>Settings</h2>
+  <section :aria-label="t('instruments.queries')">
+    <h2>{{ t('instruments.queries') }}</h2>
+    <QueryTable v-model="rows" @tries="query => emit('tries', query)" />
+    <v-btn @click="rows.push({ quantity: 'powerW', query: '', toSi: '1', percent: '', absolute: '' })">{{
+      t('instruments.addQuery')
+    }}</v-btn>
+    <h2>{{ t('instruments.settings') }}</h2>
     <p v-if="settings.length === 0" class="quiet">
-      None. A generator or supply that can be set makes stepped measurements automatic.
+      {{ t('instruments.noneAGeneratorOrSupplyThat') }}
     </p>
     <div v-for="(s, i) in settings" :key="i" class="set">
-      <select v-model="s.name" :aria-label="`setting ${i + 1}`">
-        <option v-for="n in SETTING_NAMES" :key="n" :value="n">{{ SETTING_WORDS[n].label }}</option>
+      <select v-model="s.name" :aria-label="t('instruments.setting', { i: i + 1 })">
+        <option v-for="n in SETTING_NAMES" :key="n" :value="n">{{ t(SETTING_WORDS[n].label) }}</option>
       </select>
-      <input v-model="s.command" :aria-label="`command ${i + 1}`" class="fig wide" spellcheck="false" /><input
+      <input
+        v-model="s.command"
+        :aria-label="t('instruments.command', { i: i + 1 })"
+        class="fig wide"
+        spellcheck="false"
+      /><input
         v-model="s.query"
-        :aria-label="`read back ${i + 1}`"
+        :aria-label="t('instruments.readBack', { i: i + 1 })"
         class="fig wide"
         spellcheck="false"
       />
       <label
-        >from
-        <input v-model.number="s.min" :aria-label="`minimum ${i + 1}`" class="fig" type="number" /></label
+        >{{ t('instruments.from') }}
+        <input
+          v-model.number="s.min"
+          :aria-label="t('instruments.minimum', { i: i + 1 })"
+          class="fig"
+          type="number" /></label
       ><label
-        >to <input v-model.number="s.max" :aria-label="`maximum ${i + 1}`" class="fig" type="number"
+        >{{ t('instruments.to') }}
+        <input
+          v-model.number="s.max"
+          :aria-label="t('instruments.maximum', { i: i + 1 })"
+          class="fig"
+          type="number"
       /></label>
-      <v-btn size="small" height="44" :aria-label="`remove setting ${i + 1}`" @click="settings.splice(i, 1)"
-        >Remove</v-btn
+      <v-btn
+        size="small"
+        height="44"
+        :aria-label="t('instruments.removeSetting', { i: i + 1 })"
+        @click="settings.splice(i, 1)"
+        >{{ t('common.remove') }}</v-btn
       >
     </div>
     <div class="line">
@@ -149,9 +115,15 @@ function save() {
             max: 0.1,
           })
         "
-        >Add setting</v-btn
-      ><v-btn color="primary" variant="flat" :disabled="busy || rows.length === 0" @click="save">Save</v-btn
-      ><v-btn v-if="own" :disabled="busy" @click="emit('shipped')">Restore defaults</v-btn>
+        >{{ t('instruments.addSetting') }}</v-btn><v-btn
+        color="primary"
+        variant="flat"
+        :disabled="busy || rows.length === 0"
+        @click="save"
+        >{{ t('common.save') }}</v-btn
+      ><v-btn v-if="own" :disabled="busy" @click="emit('shipped')">{{
+        t('instruments.restoreDefaults')
+      }}</v-btn>
     </div>
   </section>
 </template>
@@ -160,12 +132,6 @@ function save() {
 h2 {
   font-size: 17px;
   margin: 18px 0 8px;
-}
-.scroll {
-  overflow-x: auto;
-}
-.acts {
-  white-space: nowrap;
 }
 input,
 select {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { SteppedPoint } from '#core/instrument'
 import { QUANTITIES } from '#core/quantity'
@@ -61,8 +62,14 @@ const { failed } = usePlotly(host, { figure, on: () => [props.points, props.nigh
     <div
       ref="host"
       role="img"
-      :aria-label="`${QUANTITIES[plan.read].label} over ${SETTING_WORDS[plan.set].label}, ${points.length} points`"
+      :aria-label="
+        t('instruments.overPoints', {
+          label: QUANTITIES[plan.read].label,
+          label2: SETTING_WORDS[plan.set].label,
+          count: points.length,
+        })
+      "
     />
-    <p v-if="failed" class="quiet">The picture could not be loaded.</p>
+    <p v-if="failed" class="quiet">{{ t('common.pictureNotLoaded') }}</p>
   </div>
 </template>

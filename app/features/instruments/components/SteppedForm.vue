@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { STEPPED_PRESETS } from '#core/instrument'
 import type { Instrument } from '#shared/instrument'
@@ -55,8 +56,8 @@ function start() {
 </script>
 
 <template>
-  <section aria-label="Plan">
-    <div class="row" role="radiogroup" aria-label="Measurement">
+  <section :aria-label="t('instruments.plan')">
+    <div class="row" role="radiogroup" :aria-label="t('instruments.measurement')">
       <button
         v-for="p in STEPPED_PRESETS"
         :key="p.id"
@@ -70,37 +71,39 @@ function start() {
       </button>
     </div>
     <p class="note">
-      Shows {{ preset.what }}. <b>{{ preset.before }}</b>
+      {{ t('instruments.shows', { what: preset.what }) }} <b>{{ preset.before }}</b>
     </p>
     <div class="fields">
       <v-text-field v-model="from" :label="`From, ${words.unit}`" inputmode="decimal" hide-details />
       <v-text-field v-model="to" :label="`To, ${words.unit}`" inputmode="decimal" hide-details />
-      <v-text-field v-model="steps" label="Steps" inputmode="numeric" hide-details />
+      <v-text-field v-model="steps" :label="t('instruments.steps')" inputmode="numeric" hide-details />
       <v-select
         v-model="setterId"
-        :label="`${words.label} set by`"
+        :label="t('instruments.setBy', { label: words.label })"
         :items="setters.map(i => ({ title: i.name, value: i.id }))"
-        no-data-text="No connected instrument can set it"
+        :no-data-text="t('instruments.noConnectedInstrumentCanSetIt')"
         hide-details
       />
       <v-select
         v-model="readerId"
-        label="Read by"
+        :label="t('instruments.readBy')"
         :items="readers.map(i => ({ title: i.name, value: i.id }))"
-        no-data-text="No connected instrument reads it"
+        :no-data-text="t('instruments.noConnectedInstrumentReadsIt')"
         hide-details
       />
-      <v-btn color="primary" variant="flat" size="large" :disabled="!ready || running" @click="start"
-        >Start</v-btn
-      >
+      <v-btn color="primary" variant="flat" size="large" :disabled="!ready || running" @click="start">{{
+        t('instruments.start')
+      }}</v-btn>
     </div>
     <p v-if="setters.length === 0 || readers.length === 0" class="care">
       {{
-        setters.length === 0
-          ? `No connected instrument can set this (${words.label}).`
-          : 'No connected instrument reads this.'
+        t('instruments.aCommunicationsTestSetCanIn', {
+          what:
+            setters.length === 0
+              ? t('instruments.noConnectedInstrumentCanSetThis', { label: words.label })
+              : t('instruments.noConnectedInstrumentReadsThis'),
+        })
       }}
-      A communications test set can. In the practice workshop, choose &ldquo;Test set and analyser&rdquo;.
     </p>
   </section>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
 
@@ -22,7 +23,7 @@ function figure(token: (name: string) => string): Figure {
       showlegend: false,
       font: { size: 12.5 },
       xaxis: { title: { text: 'point' }, gridcolor: token('--line') },
-      yaxis: { title: { text: 'as sent' }, gridcolor: token('--line') },
+      yaxis: { title: { text: t('instruments.asSent') }, gridcolor: token('--line') },
     },
   }
 }
@@ -31,7 +32,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.values, props.nigh
 
 <template>
   <div>
-    <div ref="host" role="img" :aria-label="`a trace of ${values.length} points`" />
-    <p v-if="failed" class="quiet">The picture could not be loaded.</p>
+    <div ref="host" role="img" :aria-label="t('instruments.aTraceOfPoints', { count: values.length })" />
+    <p v-if="failed" class="quiet">{{ t('common.pictureNotLoaded') }}</p>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import TraceChart from './TraceChart.vue'
@@ -15,29 +16,31 @@ function send() {
 </script>
 
 <template>
-  <section class="try" aria-label="Try">
-    <h2>Try a command</h2>
+  <section class="try" :aria-label="t('instruments.try')">
+    <h2>{{ t('instruments.tryACommand') }}</h2>
     <form class="line" @submit.prevent="send">
       <v-text-field
         v-model="text"
-        label="To the instrument"
+        :label="t('instruments.toTheInstrument')"
         hide-details
         class="what"
         spellcheck="false"
         autocomplete="off"
-      /><v-btn type="submit" size="large" :disabled="busy || !text.trim()">Send</v-btn>
+      /><v-btn type="submit" size="large" :disabled="busy || !text.trim()">{{ t('instruments.send') }}</v-btn>
     </form>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <dl v-else-if="answer" aria-live="polite">
-      <dt>Sent</dt>
+      <dt>{{ t('instruments.sent') }}</dt>
       <dd class="fig">{{ sent }}</dd>
-      <dt>Raw response</dt>
+      <dt>{{ t('instruments.rawResponse') }}</dt>
       <dd class="fig">
-        {{ answer.raw === null ? '(none)' : answer.raw === '' ? '(none expected)' : answer.raw }}
+        {{ answer.raw === null ? '(none)' : answer.raw === '' ? t('instruments.noneExpected') : answer.raw }}
       </dd>
-      <dt>Interpreted as</dt>
-      <dd>{{ answer.understood }}, after {{ answer.tookMs.toFixed(0) }}&#8239;ms</dd>
-      <dt>Instrument errors</dt>
+      <dt>{{ t('instruments.interpretedAs') }}</dt>
+      <dd>
+        {{ t('instruments.afterMs', { understood: answer.understood, tookMs: answer.tookMs.toFixed(0) }) }}
+      </dd>
+      <dt>{{ t('instruments.instrumentErrors') }}</dt>
       <dd>{{ answer.errors.length ? answer.errors.join('; ') : 'none' }}</dd>
     </dl>
     <TraceChart v-if="answer?.trace && !failure" :values="answer.trace" :night="night" />

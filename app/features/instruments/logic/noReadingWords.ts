@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import type { Quantity } from '#core/quantity'
 import { clockTime } from '#shared/words/runWords'
 import type { Freshness, LiveEntry } from './liveBook'
@@ -8,18 +9,20 @@ export interface ShownEntry {
   readonly freshness: Freshness
 }
 
-const STATUS_WORDS: Record<LiveEntry['status'], string> = {
-  'no-signal': 'no signal: key the set',
-  'overload': 'overload: change the range',
-  'garbled': 'the instrument sends no valid number',
-  'ok': '',
+const STATUS_WORDS: Record<Exclude<LiveEntry['status'], 'ok'>, MessageCode> = {
+  'no-signal': 'instruments.noSignalKeyTheSet',
+  'overload': 'instruments.overloadChangeTheRange',
+  'garbled': 'instruments.theInstrumentSendsNoValidNumber',
 }
 
 /** Why an instrument that reads a quantity gives nothing to take now; empty = it does. */
 export function noReadingWords({ entry, freshness }: ShownEntry): string {
-  return freshness === 'stale'
-    ? `${entry.instrument} not updating, last read ${clockTime(entry.receivedAtMs)}`
-    : STATUS_WORDS[entry.status]
+  if (freshness === 'stale')
+    return t('instruments.notUpdatingLastRead', {
+      instrument: entry.instrument,
+      clockTime: clockTime(entry.receivedAtMs),
+    })
+  return entry.status === 'ok' ? '' : t(STATUS_WORDS[entry.status])
 }
 
 /** Why no quantity of a row can be taken from an instrument, each reason once; null = none reads them. */

@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import {
   profileQuantity,
   steppedSummary,
@@ -9,14 +10,14 @@ import { QUANTITIES, type Quantity } from '#core/quantity'
 import { profileOf, type Instrument } from '#shared/instrument'
 
 export const SETTING_WORDS: Readonly<
-  Record<SettingName, { readonly label: string; readonly unit: string; readonly perSi: number }>
+  Record<SettingName, { readonly label: MessageCode; readonly unit: string; readonly perSi: number }>
 > = {
-  supplyV: { label: 'Supply', unit: 'V', perSi: 1 },
-  limitA: { label: 'Current limit', unit: 'A', perSi: 1 },
-  toneHz: { label: 'Tone', unit: 'Hz', perSi: 1 },
-  toneV: { label: 'Audio level', unit: 'mV', perSi: 1000 },
-  inputV: { label: 'Generator level', unit: '\u00b5V', perSi: 1e6 },
-  inputHz: { label: 'Generator frequency', unit: 'kHz', perSi: 1e-3 },
+  supplyV: { label: 'instruments.supply', unit: 'V', perSi: 1 },
+  limitA: { label: 'instruments.currentLimit', unit: 'A', perSi: 1 },
+  toneHz: { label: 'instruments.tone', unit: 'Hz', perSi: 1 },
+  toneV: { label: 'instruments.audioLevel', unit: 'mV', perSi: 1000 },
+  inputV: { label: 'instruments.generatorLevel', unit: '\u00b5V', perSi: 1e6 },
+  inputHz: { label: 'instruments.generatorFrequency', unit: 'kHz', perSi: 1e-3 },
 }
 
 /** Instruments that can set a thing, and those that read one. */
@@ -32,30 +33,33 @@ export function summaryWords(plan: SteppedPlan, points: readonly SteppedPoint[])
   const { kind, value } = summary
   switch (kind) {
     case 'sinad-slope':
-      return `SINAD changes ${value.toFixed(2)} dB for each dB of level${slopeWords(value)}.`
+      return t('instruments.sinadChangesDbForEachDb', { value: value.toFixed(2), slope: slopeWords(value) })
     case 'power-exponent':
-      return `Power varies as the voltage to the power of ${value.toFixed(2)}: ${exponentWords(value)}.`
+      return t('instruments.powerVariesAsTheVoltageTo', {
+        value: value.toFixed(2),
+        exponent: exponentWords(value),
+      })
     default:
-      return (
-        'Over the last 10 dB of drive the modulation changes by ' +
-        `${(value * 100).toFixed(1)} %: ${limiterWords(value)}.`
-      )
+      return t('instruments.overTheLast10DbOf', {
+        value: (value * 100).toFixed(1),
+        limiter: limiterWords(value),
+      })
   }
 }
 
 function slopeWords(slope: number): string {
-  if (slope >= 0.7) return ', as in any receiver'
-  return ': far less than 1, so the receiver hears more than the generator (leakage, another path)'
+  if (slope >= 0.7) return t('instruments.asInAnyReceiver')
+  return t('instruments.farLessThan1SoThe')
 }
 
 function exponentWords(exponent: number): string {
-  if (exponent > 1.5) return 'an output stage directly on the supply (2 is ideal)'
-  return exponent < 0.5 ? 'regulated' : 'partly regulated'
+  if (exponent > 1.5) return t('instruments.anOutputStageDirectlyOnThe')
+  return exponent < 0.5 ? t('instruments.regulated') : t('instruments.partlyRegulated')
 }
 
 function limiterWords(change: number): string {
-  if (Math.abs(change) < 0.06) return 'the limiter holds'
-  return change > 0.5 ? 'it follows the audio, the limiter does nothing' : 'the limiter partly holds'
+  if (Math.abs(change) < 0.06) return t('instruments.theLimiterHolds')
+  return change > 0.5 ? t('instruments.itFollowsTheAudioTheLimiter') : t('instruments.theLimiterPartlyHolds')
 }
 
 /** Rows for a spreadsheet, in the units of the bench. */
@@ -64,9 +68,9 @@ export function steppedCsv(plan: SteppedPlan, points: readonly SteppedPoint[]): 
   const read = QUANTITIES[plan.read]
   return [
     [
-      `${set.label} [${set.unit}]`,
+      `${t(set.label)} [${set.unit}]`,
       `${read.label} [${read.shownUnit}]`,
-      `standard uncertainty [${read.shownUnit}]`,
+      t('instruments.standardUncertainty', { shownUnit: read.shownUnit }),
     ],
     ...points.map(p => [
       p.set * set.perSi,

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { Quantity } from '#core/quantity'
@@ -27,7 +28,7 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     lastTypedWith.value = JSON.parse(localStorage.getItem(LAST_CHOICE) ?? '{}') as Record<string, string>
     lastScale.value = JSON.parse(localStorage.getItem(LAST_SCALE) ?? '{}') as Record<string, number>
     try {
-      items.value = await $fetch<Instrument[]>('/api/instruments', { retry: 0, timeout: 8000 })
+      items.value = await $api<Instrument[]>('/api/instruments')
       failure.value = null
     } catch (error) {
       failure.value = failureOf(error)
@@ -44,12 +45,9 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     }
   }
 
-  const add = (body: InstrumentBody) =>
-    attempt(() => $fetch('/api/instruments', { method: 'POST', body, retry: 0 }))
+  const add = (body: InstrumentBody) => attempt(() => $api('/api/instruments', { method: 'POST', body }))
   const saveProfile = (id: string, own: OwnProfile | null) =>
-    attempt(() =>
-      $fetch(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own }, retry: 0 }),
-    )
+    attempt(() => $api(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own } }))
   /** A line as typed, with what came back. */
   async function ask(
     id: string,
@@ -57,10 +55,9 @@ export const useInstrumentsStore = defineStore('instruments', () => {
   ): Promise<{ asked: InstrumentAnswer | null; failure: Failure | null }> {
     try {
       return {
-        asked: await $fetch<InstrumentAnswer>(`/api/instruments/${id}/ask`, {
+        asked: await $api<InstrumentAnswer>(`/api/instruments/${id}/ask`, {
           method: 'POST',
           body: { text },
-          retry: 0,
         }),
         failure: null,
       }
@@ -69,9 +66,8 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     }
   }
   const change = (id: string, body: InstrumentBody) =>
-    attempt(() => $fetch(`/api/instruments/${id}`, { method: 'PUT', body, retry: 0 }))
-  const remove = (id: string) =>
-    attempt(() => $fetch(`/api/instruments/${id}`, { method: 'DELETE', retry: 0 }))
+    attempt(() => $api(`/api/instruments/${id}`, { method: 'PUT', body }))
+  const remove = (id: string) => attempt(() => $api(`/api/instruments/${id}`, { method: 'DELETE' }))
 
   function optionsFor(quantity: Quantity): TypedInstrument[] {
     return typedInstruments(items.value ?? [], quantity)

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { shallowRef } from 'vue'
 import type { SteppedBody, SteppedView } from '#shared/instrumentCommands'
@@ -14,9 +15,8 @@ export const useSteppedStore = defineStore('stepped', () => {
   async function request(method: 'GET' | 'POST' | 'DELETE', body?: SteppedBody) {
     try {
       run.value = (
-        await $fetch<{ run: SteppedView | null }>('/api/stepped', {
+        await $api<{ run: SteppedView | null }>('/api/stepped', {
           method,
-          retry: 0,
           ...(body ? { body } : {}),
         })
       ).run

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { quantityInfo } from '#core/quantity'
 import type { EarlierJob } from '#shared/earlierJob'
@@ -14,28 +15,37 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
 </script>
 
 <template>
-  <section class="earlier" aria-label="Earlier jobs of this set">
-    <h2>Earlier jobs</h2>
+  <section class="earlier" :aria-label="t('job.earlierJobsOfThisSet')">
+    <h2>{{ t('job.earlierJobs') }}</h2>
     <p v-for="e in jobs" :key="e.job.id">
       <NuxtLink :to="`/jobs/${e.job.id}/handover`"
         ><b class="fig">{{ jobTag(e.job.number) }}</b></NuxtLink
       >{{ ' ' }}
       <span class="quiet">{{
-        e.handedOverAtMs ? `handed over ${dayAndTime(e.handedOverAtMs)}` : 'still in the workshop'
+        e.handedOverAtMs
+          ? t('job.handedOver', { dayAndTime: dayAndTime(e.handedOverAtMs) })
+          : t('job.stillInTheWorkshop')
       }}</span>
       {{ e.job.complaint }}
     </p>
     <template v-if="last">
-      <p class="quiet">Last as left ({{ jobTag(last.job.number) }}):</p>
+      <p class="quiet">{{ t('job.lastAsLeft', { jobTag: jobTag(last.job.number) }) }}</p>
       <details :open="notInside.length > 0">
         <summary>
-          {{ last.asLeft.length }} judged readings,
-          {{ notInside.length === 0 ? 'all within' : `${notInside.length} not within` }}
+          {{
+            t('job.judgedReadings', {
+              count: last.asLeft.length,
+              what:
+                notInside.length === 0 ? t('job.allWithin') : t('job.notWithin', { count: notInside.length }),
+            })
+          }}
         </summary>
         <ul>
           <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">
             <StateMark :mark="l.verdict" :size="11" /> {{ l.rowTitle }},
-            {{ l.nominalHz === null ? quantityInfo(l.quantity).label.toLowerCase() : 'frequency error' }}
+            {{
+              l.nominalHz === null ? quantityInfo(l.quantity).label.toLowerCase() : t('job.frequencyError')
+            }}
             <b class="fig"
               >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{
                 showAgainst(l, l.quantity, l.nominalHz).unit

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Intake, Job } from '#shared/job'
 import { differing } from '#shared/words/intakeWords'
@@ -10,14 +11,14 @@ const fields = computed(() => differing(props.mine, props.theirs, props.ruleSetN
 </script>
 
 <template>
-  <section class="conflict" role="alert" aria-label="Changed by someone else">
-    <b>Someone else has changed this intake. Nothing is lost. Compare and choose.</b>
+  <section class="conflict" role="alert" :aria-label="t('job.changedBySomeoneElse')">
+    <b>{{ t('job.someoneElseHasChangedThisIntake') }}</b>
     <table class="plain">
       <thead>
         <tr>
-          <th>Field</th>
-          <th>Your version</th>
-          <th>Saved version</th>
+          <th>{{ t('job.field') }}</th>
+          <th>{{ t('job.yourVersion') }}</th>
+          <th>{{ t('job.savedVersion') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -28,10 +29,11 @@ const fields = computed(() => differing(props.mine, props.theirs, props.ruleSetN
         </tr>
       </tbody>
     </table>
-    <p v-if="fields.length === 0" class="quiet">The versions are identical.</p>
+    <p v-if="fields.length === 0" class="quiet">{{ t('job.theVersionsAreIdentical') }}</p>
     <div class="acts">
-      <v-btn @click="emit('keep')">Use my version</v-btn
-      ><v-btn @click="emit('take')">Use saved version</v-btn>
+      <v-btn @click="emit('keep')">{{ t('job.useMyVersion') }}</v-btn><v-btn @click="emit('take')">{{
+        t('job.useSavedVersion')
+      }}</v-btn>
     </div>
   </section>
 </template>

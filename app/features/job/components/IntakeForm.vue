@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, onMounted, ref } from 'vue'
 import type { RuleSet } from '#core/rules'
@@ -75,11 +76,16 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
 
 <template>
   <form novalidate class="intake" @submit.prevent="submit">
-    <v-text-field ref="first" v-model="owner" label="Owner" :error-messages="messages('owner')" />
-    <v-text-field v-model="contact" label="Contact" :error-messages="messages('contact')" />
+    <v-text-field
+      ref="first"
+      v-model="owner"
+      :label="t('common.owner')"
+      :error-messages="messages('owner')"
+    />
+    <v-text-field v-model="contact" :label="t('common.contact')" :error-messages="messages('contact')" />
     <v-select
       v-model="sheetId"
-      label="Model"
+      :label="t('common.model')"
       :items="choosable"
       :disabled="modelFixed"
       :error-messages="messages('sheetId')"
@@ -87,66 +93,66 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
     />
     <v-text-field
       v-model="serial"
-      label="Serial number"
+      :label="t('common.serialNumber')"
       :error-messages="messages('serial')"
       @blur="emit('set', sheetId, serial)"
     />
     <div class="wide">
       <v-textarea
         v-model="complaint"
-        label="Complaint, in the owner's words"
+        :label="t('job.complaintInTheOwnersWords')"
         rows="3"
         auto-grow
         max-rows="8"
         :error-messages="messages('complaint')"
-        hint="Enter figures below as claims, to be checked by measurement"
+        :hint="t('job.enterFiguresBelowAsClaimsTo')"
         persistent-hint
       />
     </div>
     <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
     <v-text-field
       v-model="accessories"
-      label="Accessories and seal"
+      :label="t('job.accessoriesAndSeal')"
       :error-messages="messages('accessories')"
     />
-    <v-text-field v-model="mayDo" label="Approved in advance" :error-messages="messages('mayDo')" />
+    <v-text-field v-model="mayDo" :label="t('job.approvedInAdvance')" :error-messages="messages('mayDo')" />
     <div class="wide">
       <v-textarea
         v-model="boxNote"
-        label="Note found in the packaging"
+        :label="t('job.noteFoundInThePackaging')"
         rows="1"
         auto-grow
         max-rows="6"
         :error-messages="messages('boxNote')"
-        hint="Look through the whole package, lids too, before the work begins"
+        :hint="t('job.lookThroughTheWholePackageLids')"
         persistent-hint
       />
     </div>
     <v-text-field
       v-model="promisedOn"
-      label="Due date"
+      :label="t('common.dueDate')"
       type="date"
       :error-messages="messages('promisedOn')"
     />
     <v-select
       v-model="ruleSetId"
-      label="Rule set where it will be used"
+      :label="t('job.ruleSetWhereItWillBe')"
       :items="choices"
       :error-messages="messages('ruleSetId')"
     />
     <p v-if="timely" class="care wide" role="status">{{ timely }}</p>
     <p v-if="otherPlan" class="care wide">
-      {{ rules!.name }} does not cover the channels of this set. Its limits are applied. Check your choice.
+      {{ t('job.doesNotCoverTheChannelsOf', { name: rules!.name }) }}
     </p>
     <p v-if="failure && !failure.field" class="care wide" role="alert">
-      {{ failure.words }} What you typed is still here.
+      {{ t('job.whatYouTypedIsStillHere', { words: failure.words }) }}
     </p>
     <p v-if="submitCount > 0 && Object.keys(errors).length > 0" class="care wide" role="alert">
       {{ Object.values(errors)[0] }}
     </p>
     <div class="wide">
       <v-btn type="submit" variant="flat" color="primary" size="large" :loading="busy"
-        >{{ action }} <kbd>Enter</kbd></v-btn
+        >{{ action }} <kbd>{{ t('job.enter') }}</kbd></v-btn
       ><slot />
     </div>
   </form>

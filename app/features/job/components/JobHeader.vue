@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { STAGES, type Stage } from '#core/work'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
@@ -8,15 +9,15 @@ import StateMark from '~/ui/gauge/StateMark.vue'
 
 defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()
 const LABELS: Record<Stage, string> = {
-  'intake': 'Intake',
-  'inspection': 'Inspection',
-  'as-found': 'As found',
-  'findings': 'Findings',
-  'repair': 'Repair',
-  'align': 'Alignment',
-  'as-left': 'As left',
-  'soak': 'Soak test',
-  'handover': 'Handover',
+  'intake': t('job.intake'),
+  'inspection': t('job.inspection'),
+  'as-found': t('common.asFound'),
+  'findings': t('job.findings'),
+  'repair': t('job.repair'),
+  'align': t('job.alignment'),
+  'as-left': t('common.asLeft'),
+  'soak': t('job.soakTest'),
+  'handover': t('job.handover'),
 }
 </script>
 
@@ -24,12 +25,15 @@ const LABELS: Record<Stage, string> = {
   <header class="job-header">
     <div class="tag">
       <b>{{ jobTag(job.number) }} {{ sheet.model }}</b
-      ><span
-        >serial {{ job.serial }}, {{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date' }},
-        {{ job.owner }}</span
-      >
+      ><span>{{
+        t('job.serial', {
+          serial: job.serial,
+          what: job.promisedOn ? t('job.due', { day: day(job.promisedOn) }) : t('common.noDueDate'),
+          owner: job.owner,
+        })
+      }}</span>
     </div>
-    <nav class="stages" aria-label="Job phases">
+    <nav class="stages" :aria-label="t('job.jobPhases')">
       <NuxtLink
         v-for="s in STAGES"
         :key="s"
@@ -43,8 +47,8 @@ const LABELS: Record<Stage, string> = {
       </NuxtLink>
     </nav>
     <div class="rules">
-      Rule set <b>{{ rules.name }}</b><br />{{
-        rules.fromMemory ? 'unverified, check the text' : rules.source
+      {{ t('common.ruleSet') }} <b>{{ rules.name }}</b><br />{{
+        rules.fromMemory ? t('job.unverifiedCheckTheText') : rules.source
       }}
     </div>
   </header>

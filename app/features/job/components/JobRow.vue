@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { SetKind } from '#core/sheet'
 import { computed } from 'vue'
 import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
@@ -30,19 +31,19 @@ const late = computed(
     props.job.promisedOn < new Date(props.nowMs).toISOString().slice(0, 10),
 )
 const WORK: Record<Stage, string> = {
-  'intake': 'complete the intake',
-  'inspection': 'first power and inspection',
-  'as-found': 'measure as found, before any adjustment',
-  'findings': 'close the findings',
+  'intake': t('job.completeTheIntake'),
+  'inspection': t('job.firstPowerAndInspection'),
+  'as-found': t('job.measureAsFoundBeforeAnyAdjustment'),
+  'findings': t('job.closeTheFindings'),
   'repair': 'repair',
   'align': 'align',
-  'as-left': 'measure as left',
+  'as-left': t('job.measureAsLeft'),
   'soak': 'soak',
-  'handover': 'hand over',
+  'handover': t('job.handOver'),
 }
 const next = computed(() => {
-  if (!props.job.onBench) return 'handed over'
-  if (props.stopped) return 'keep it off: isolate the short'
+  if (!props.job.onBench) return t('job.handedOver2')
+  if (props.stopped) return t('job.keepItOffIsolateTheShort')
   if (props.waitsFor) return waitWords(props.waitsFor)
   return stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value]
 })
@@ -56,8 +57,10 @@ const next = computed(() => {
   >
     <b class="fig">{{ jobTag(job.number) }}</b>
     <span class="what"
-      ><b>{{ model }}</b> <span class="quiet">serial {{ job.serial }}</span
-      ><br /><span class="quiet">{{ job.owner }}</span></span
+      ><b>{{ model }}</b> <span class="quiet">{{ t('job.serial2', { serial: job.serial }) }}</span><br /><span
+        class="quiet"
+        >{{ job.owner }}</span
+      ></span
     >
     <span class="complaint">{{ job.complaint }}</span>
     <span class="marks" :aria-label="`phase: ${stage}`"
@@ -73,9 +76,9 @@ const next = computed(() => {
       ><span v-else>{{ next }}</span
       ><span v-if="timer" class="timer">{{ timer }}</span
       ><br /><span class="quiet"
-        ><b v-if="late" class="late">late: </b
-        >{{ job.promisedOn ? `due ${day(job.promisedOn)}` : 'no due date'
-        }}{{ lastEventAtMs ? `, last entry ${dayAndTime(lastEventAtMs)}` : '' }}</span
+        ><b v-if="late" class="late">{{ t('job.late') }} </b
+        >{{ job.promisedOn ? t('job.due', { day: day(job.promisedOn) }) : t('common.noDueDate')
+        }}{{ lastEventAtMs ? t('job.lastEntry', { dayAndTime: dayAndTime(lastEventAtMs) }) : '' }}</span
       ></span
     >
   </NuxtLink>

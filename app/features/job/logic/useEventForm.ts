@@ -1,6 +1,6 @@
 import { notStoredWords } from '~/features/align/logic/notStoredWords'
 import { ref } from 'vue'
-import { ValidationError } from 'yup'
+import { ValidationError } from '#shared/yup'
 import { v4 as uuid } from 'uuid'
 import type { WorkEvent } from '#core/run'
 import { jobEventBody } from '#shared/jobEvents'

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, onMounted } from 'vue'
 import PhotoDialog from '../components/photo/PhotoDialog.vue'
 import PhotoStrip from '../components/photo/PhotoStrip.vue'
@@ -35,8 +36,10 @@ onMounted(() => void store.open(job.job!.id))
     @give-up="store.giveUp"
   />
   <p v-if="lastAside && !small" class="quiet" role="status">
-    {{ lastAside.name || 'A photo' }} removed.
-    <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })">Restore</v-btn>
+    {{ t('job.removed2', { name: lastAside.name || t('job.aPhoto') }) }}
+    <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })">{{
+      t('common.restore')
+    }}</v-btn>
   </p>
   <PhotoDialog :photo="shown" :failure="failure" @close="shownId = null" @change="change" />
 </template>

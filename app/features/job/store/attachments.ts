@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -18,10 +19,7 @@ export const useAttachmentsStore = defineStore('attachments', () => {
   async function open(id: string) {
     if (jobId.value !== id) items.value = aside.value = []
     jobId.value = id
-    items.value = await $fetch<Attachment[]>(`/api/jobs/${id}/attachments`, {
-      retry: 0,
-      timeout: 8000,
-    }).catch(() => items.value)
+    items.value = await $api<Attachment[]>(`/api/jobs/${id}/attachments`).catch(() => items.value)
   }
 
   function add(kind: AttachmentKind, about: string, file: Blob, name: string) {
@@ -72,10 +70,9 @@ export const useAttachmentsStore = defineStore('attachments', () => {
     patch: Omit<AttachmentPatch, 'version'>,
   ): Promise<Failure | null> {
     try {
-      const changed = await $fetch<Attachment>(`/api/attachments/${attachment.id}`, {
+      const changed = await $api<Attachment>(`/api/attachments/${attachment.id}`, {
         method: 'PATCH',
         body: { ...patch, version: attachment.version },
-        retry: 0,
       })
       const rest = items.value.filter(a => a.id !== changed.id)
       if (patch.putAside) aside.value = [...aside.value, changed]

@@ -1,3 +1,5 @@
+import { $api } from '~/data/api'
+import { t } from '#shared/i18n'
 import { defineStore } from 'pinia'
 import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -82,10 +84,7 @@ export const useJobStore = defineStore('job', () => {
     }
     loading.value = true
     failure.value = null
-    const asked = $fetch<{ job: Job; events: JobEvent[]; sheet: ModelSheet }>(`/api/jobs/${id}`, {
-      retry: 0,
-      timeout: 8000,
-    })
+    const asked = $api<{ job: Job; events: JobEvent[]; sheet: ModelSheet }>(`/api/jobs/${id}`)
     try {
       const [answer] = await Promise.all([asked, outbox.reload(), rulesStore.load()])
       base.value = useSheetsStore().keep(answer.sheet)
@@ -134,7 +133,7 @@ export const useJobStore = defineStore('job', () => {
     const [fromMs, untilMs] = [Math.round(span.fromMs), Math.round(span.untilMs)]
     const event: JobEvent = {
       kind: 'keyed',
-      id: uuidOf(`keyed ${fromMs}`, job.value.id),
+      id: uuidOf(t('job.keyed', { fromMs }), job.value.id),
       atMs: untilMs,
       stepId,
       lengthS: (untilMs - fromMs) / 1000,
@@ -144,27 +143,21 @@ export const useJobStore = defineStore('job', () => {
   /** Tells other screens of this run where this one is; nobody waits for it. */
   function tellPlace(place: RunPlace) {
     if (job.value)
-      void $fetch(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place, retry: 0 }).catch(
-        () => {},
-      )
+      void $api(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place }).catch(() => {})
   }
 
   /** What was handed over so far; without an answer the list stays as it was. */
   async function loadIssues() {
     if (job.value)
-      issues.value = await $fetch<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`, {
-        retry: 0,
-        timeout: 8000,
-      }).catch(() => issues.value)
+      issues.value = await $api<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`).catch(() => issues.value)
   }
 
   /** @returns the failure, or null when it was stored */
   async function change(patch: JobChange, version: number): Promise<Failure | null> {
     try {
-      job.value = await $fetch<Job>(`/api/jobs/${job.value!.id}`, {
+      job.value = await $api<Job>(`/api/jobs/${job.value!.id}`, {
         method: 'PATCH',
         body: { ...patch, version } satisfies JobPatch,
-        retry: 0,
       })
       return null
     } catch (error) {
@@ -174,7 +167,7 @@ export const useJobStore = defineStore('job', () => {
 
   /** The job as the server has it now, beside what is open here; null without an answer. */
   async function peek(): Promise<Job | null> {
-    return $fetch<{ job: Job }>(`/api/jobs/${job.value!.id}`, { retry: 0, timeout: 8000 }).then(
+    return $api<{ job: Job }>(`/api/jobs/${job.value!.id}`).then(
       answer => answer.job,
       () => null,
     )

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
@@ -17,7 +18,7 @@ export const useJobsStore = defineStore('jobs', () => {
 
   async function load() {
     try {
-      items.value = await $fetch<JobSummary[]>('/api/jobs', { retry: 0, timeout: 8000 })
+      items.value = await $api<JobSummary[]>('/api/jobs')
       failure.value = null
     } catch (error) {
       failure.value = failureOf(error)
@@ -27,9 +28,8 @@ export const useJobsStore = defineStore('jobs', () => {
   /** Earlier jobs of a set; a failure here must not hold up an intake, it only says that nothing is known. */
   async function lookUpSet(sheetId: string, serial: string, except: string | null = null) {
     if (serial.trim() === '') return (earlier.value = [])
-    const found = await $fetch<EarlierJob[]>('/api/jobs/earlier', {
+    const found = await $api<EarlierJob[]>('/api/jobs/earlier', {
       query: { sheetId, serial },
-      retry: 0,
       timeout: 5000,
     }).catch(() => [])
     earlier.value = found.filter(e => e.job.id !== except)
@@ -38,10 +38,9 @@ export const useJobsStore = defineStore('jobs', () => {
   /** @returns the job, or the failure */
   async function start(intake: Intake): Promise<Job | Failure> {
     try {
-      const job = await $fetch<Job>('/api/jobs', {
+      const job = await $api<Job>('/api/jobs', {
         method: 'POST',
         body: { ...intake, id: attemptId },
-        retry: 0,
       })
       attemptId = uuid()
       return job
@@ -59,14 +58,13 @@ export const useJobsStore = defineStore('jobs', () => {
     items.value = moved.sort(
       (a, b) => (at.get(a.job.id)?.place ?? Infinity) - (at.get(b.job.id)?.place ?? Infinity),
     )
-    await $fetch('/api/jobs/order', { method: 'PUT', body: { order }, retry: 0 }).catch(() => load())
+    await $api('/api/jobs/order', { method: 'PUT', body: { order } }).catch(() => load())
   }
 
   async function switchOn(jobId: string) {
-    await $fetch(`/api/jobs/${jobId}/events`, {
+    await $api(`/api/jobs/${jobId}/events`, {
       method: 'POST',
       body: { kind: 'warm-up-begun', id: uuid(), atMs: Date.now() },
-      retry: 0,
     }).catch(error => {
       failure.value = failureOf(error)
     })
@@ -76,7 +74,7 @@ export const useJobsStore = defineStore('jobs', () => {
   /** An event of a job that is not open. @returns whether it is kept */
   async function append(jobId: string, event: JobEvent): Promise<boolean> {
     try {
-      await $fetch(`/api/jobs/${jobId}/events`, { method: 'POST', body: event, retry: 1 })
+      await $api(`/api/jobs/${jobId}/events`, { method: 'POST', body: event, repeatable: true })
       failure.value = null
       return true
     } catch (error) {

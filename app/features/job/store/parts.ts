@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
@@ -11,7 +12,7 @@ export const usePartsStore = defineStore('parts', () => {
 
   async function load() {
     try {
-      items.value = await $fetch<PartTested[]>('/api/parts', { retry: 0, timeout: 8000 })
+      items.value = await $api<PartTested[]>('/api/parts')
       failure.value = null
     } catch (error) {
       failure.value = failureOf(error)
@@ -21,10 +22,9 @@ export const usePartsStore = defineStore('parts', () => {
   /** @returns whether it was kept */
   async function add(part: Omit<PartTested, 'id' | 'atMs'>): Promise<boolean> {
     try {
-      await $fetch('/api/parts', {
+      await $api('/api/parts', {
         method: 'POST',
         body: { ...part, id: uuid(), atMs: Date.now() },
-        retry: 0,
       })
       await load()
       return true

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { clampTo, type Hand } from '../logic/practiceHands'
 
 /** One adjuster under the hand: slider, a little and a lot each way, wheel and arrow keys; soften, clean. */
@@ -28,13 +29,22 @@ function keys(event: KeyboardEvent) {
 <template>
   <div class="adj" :class="{ wanted }" @wheel="wheel">
     <span class="name"
-      ><b class="fig">{{ hand.designator }}</b> {{ hand.name }}<em v-if="hand.waxed"> waxed</em>{{ ' ' }}
-      <span class="fig pos">{{ hand.shown }}</span></span
+      ><b class="fig">{{ hand.designator }}</b> {{ hand.name
+      }}<em v-if="hand.waxed"> {{ t('practice.waxed') }}</em
+      >{{ ' ' }} <span class="fig pos">{{ hand.shown }}</span></span
     >
-    <button type="button" :aria-label="`${hand.designator} back, large step`" @click="nudge(-1, true)">
+    <button
+      type="button"
+      :aria-label="t('practice.backLargeStep', { designator: hand.designator })"
+      @click="nudge(-1, true)"
+    >
       &laquo;
     </button>
-    <button type="button" :aria-label="`${hand.designator} back, small step`" @click="nudge(-1)">
+    <button
+      type="button"
+      :aria-label="t('practice.backSmallStep', { designator: hand.designator })"
+      @click="nudge(-1)"
+    >
       &minus;
     </button>
     <input
@@ -48,13 +58,27 @@ function keys(event: KeyboardEvent) {
       @input="emit('turn', Number(($event.target as HTMLInputElement).value), false)"
       @change="emit('turn', Number(($event.target as HTMLInputElement).value), true)"
     />
-    <button type="button" :aria-label="`${hand.designator} forward, small step`" @click="nudge(1)">+</button>
-    <button type="button" :aria-label="`${hand.designator} forward, large step`" @click="nudge(1, true)">
+    <button
+      type="button"
+      :aria-label="t('practice.forwardSmallStep', { designator: hand.designator })"
+      @click="nudge(1)"
+    >
+      +
+    </button>
+    <button
+      type="button"
+      :aria-label="t('practice.forwardLargeStep', { designator: hand.designator })"
+      @click="nudge(1, true)"
+    >
       &raquo;
     </button>
     <span v-if="hand.waxed || hand.kind === 'preset'" class="treat">
-      <button v-if="hand.waxed" type="button" class="text" @click="emit('soften')">Soften the wax</button>
-      <button v-if="hand.kind === 'preset'" type="button" class="text" @click="emit('clean')">Clean</button>
+      <button v-if="hand.waxed" type="button" class="text" @click="emit('soften')">
+        {{ t('practice.softenTheWax') }}
+      </button>
+      <button v-if="hand.kind === 'preset'" type="button" class="text" @click="emit('clean')">
+        {{ t('practice.clean') }}
+      </button>
     </span>
   </div>
 </template>

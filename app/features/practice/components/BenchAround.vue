@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PracticeChange, PracticeState } from '#shared/practice'
 import { pointWords } from '../logic/practiceHands'
@@ -14,20 +15,20 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
 </script>
 
 <template>
-  <section aria-label="Connections">
-    <h3>Tone and generator</h3>
+  <section :aria-label="t('practice.connections')">
+    <h3>{{ t('practice.toneAndGenerator') }}</h3>
     <div class="line">
-      <v-btn :aria-pressed="state.toneOn" @click="emit('change', { toneOn: !state.toneOn })"
-        >Tone {{ state.toneOn ? 'on' : 'off' }}</v-btn
-      >
+      <v-btn :aria-pressed="state.toneOn" @click="emit('change', { toneOn: !state.toneOn })">{{
+        t('practice.tone', { what: state.toneOn ? 'on' : 'off' })
+      }}</v-btn>
       <v-btn :aria-pressed="state.twoTones" @click="emit('change', { twoTones: !state.twoTones })">{{
-        state.twoTones ? 'Two tones' : 'One tone'
+        state.twoTones ? t('practice.twoTones') : t('practice.oneTone')
       }}</v-btn>
       <label class="pick"
-        >at
+        >{{ t('practice.at') }}
         <select
           :value="Math.round(state.toneLevelV * 1000)"
-          aria-label="tone level"
+          :aria-label="t('practice.toneLevel')"
           @change="emit('change', { toneLevelV: number($event) / 1000 })"
         >
           <option
@@ -44,7 +45,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       <label class="pick"
         ><select
           :value="state.toneHz"
-          aria-label="tone frequency"
+          :aria-label="t('practice.toneFrequency')"
           @change="emit('change', { toneHz: number($event) })"
         >
           <option
@@ -59,19 +60,21 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
     </div>
     <div class="line">
       <v-btn :aria-pressed="state.whistle" @click="emit('change', { whistle: !state.whistle })">{{
-        state.whistle ? 'Through the microphone' : 'At the socket'
+        state.whistle ? t('practice.throughTheMicrophone') : t('practice.atTheSocket')
       }}</v-btn>
       <v-btn
         v-if="state.whistle"
         :aria-pressed="state.otherMicrophone"
         @click="emit('change', { otherMicrophone: !state.otherMicrophone })"
-        >{{ state.otherMicrophone ? 'Known good microphone' : 'Its own microphone' }}</v-btn
+        >{{
+          state.otherMicrophone ? t('practice.knownGoodMicrophone') : t('practice.itsOwnMicrophone')
+        }}</v-btn
       >
       <label class="pick"
-        >Generator
+        >{{ t('practice.generator') }}
         <select
           :value="Math.round(state.inputV * 1e7) / 10"
-          aria-label="generator level"
+          :aria-label="t('practice.generatorLevel')"
           @change="emit('change', { inputV: number($event) / 1e6 })"
         >
           <option
@@ -86,10 +89,10 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
         </select></label
       >
       <label class="pick"
-        >Supply
+        >{{ t('practice.supply') }}
         <select
           :value="state.supplyV"
-          aria-label="supply voltage"
+          :aria-label="t('practice.supplyVoltage')"
           @change="emit('change', { supplyV: number($event) })"
         >
           <option
@@ -104,18 +107,19 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
     </div>
     <p class="shows">
       <span v-if="!state.keyed"
-        >12&nbsp;dB SINAD at <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b>, audible
-        from <b class="fig">{{ (state.audibleV * 1e6).toFixed(2) }}&#8239;µV</b></span
+        >{{ t('practice.n12DbSinadAt') }}
+        <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b>{{ t('practice.audibleFrom') }}
+        <b class="fig">{{ (state.audibleV * 1e6).toFixed(2) }}&#8239;µV</b></span
       >{{ ' ' }}
       <span v-if="state.sinadDb !== null"
-        >SINAD now <b class="fig">{{ state.sinadDb.toFixed(1) }}&#8239;dB</b></span
+        >{{ t('practice.sinadNow') }} <b class="fig">{{ state.sinadDb.toFixed(1) }}&#8239;dB</b></span
       >
     </p>
-    <h3>Probe</h3>
+    <h3>{{ t('practice.probe') }}</h3>
     <div class="line">
       <label class="pick"
-        ><select v-model="point" aria-label="probe at">
-          <option value="">where?</option>
+        ><select v-model="point" :aria-label="t('practice.probeAt')">
+          <option value="">{{ t('practice.where') }}</option>
           <option v-for="p in state.testPoints" :key="p.name" :value="p.name">{{ p.name }}</option>
         </select></label
       ><b v-if="found" class="fig">{{ pointWords(found) }}</b>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { RIG_FAULTS } from '#core/rig'
 
@@ -12,11 +13,11 @@ const choices = computed(() =>
 </script>
 
 <template>
-  <v-card title="What was the fault?" class="pa-2">
+  <v-card :title="t('practice.whatWasTheFault')" class="pa-2">
     <v-card-text>
-      <p v-if="lesson">A lesson has no fault. Finish it to see the review.</p>
+      <p v-if="lesson">{{ t('practice.aLessonHasNoFaultFinish') }}</p>
       <template v-else>
-        <p>Tick the faults you found. Leave all empty if you do not know. The answer follows.</p>
+        <p>{{ t('practice.tickTheFaultsYouFoundLeave') }}</p>
         <div class="choices">
           <label v-for="f in choices" :key="f.id"
             ><input v-model="named" type="checkbox" :value="f.id" /> {{ f.name }}</label
@@ -25,10 +26,10 @@ const choices = computed(() =>
       </template>
     </v-card-text>
     <v-card-actions
-      ><v-spacer /><v-btn @click="emit('close')">Continue working</v-btn
-      ><v-btn color="primary" :disabled="busy" @click="emit('finish', named)"
-        >Finish and review</v-btn
-      ></v-card-actions
+      ><v-spacer /><v-btn @click="emit('close')">{{ t('practice.continueWorking') }}</v-btn
+      ><v-btn color="primary" :disabled="busy" @click="emit('finish', named)">{{
+        t('practice.finishAndReview')
+      }}</v-btn></v-card-actions
     >
   </v-card>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { channelName, channelPlan } from '#core/rules'
 import { rigDesign } from '#core/rig'
@@ -27,7 +28,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
 </script>
 
 <template>
-  <section aria-label="Front panel">
+  <section :aria-label="t('practice.frontPanel')">
     <div class="line">
       <v-btn
         class="ptt"
@@ -35,13 +36,13 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         :aria-pressed="state.keyed"
         size="large"
         @click="emit('change', { keyed: !state.keyed })"
-        >{{ state.keyed ? 'Keyed' : 'Key' }} <kbd>K</kbd></v-btn
+        >{{ state.keyed ? t('practice.keyed') : t('practice.key') }} <kbd>K</kbd></v-btn
       >
       <label v-if="channels.length > 1" class="pick"
-        >Channel
+        >{{ t('common.channel') }}
         <select
           :value="state.channel"
-          aria-label="channel"
+          :aria-label="t('practice.channel')"
           @change="emit('change', { channel: Number(($event.target as HTMLSelectElement).value) })"
         >
           <option v-for="c in channels" :key="c.channel" :value="c.channel">{{ c.name }}</option>
@@ -51,13 +52,13 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         v-for="c in jumps"
         :key="c.channel"
         class="jump"
-        :aria-label="`channel ${c.name}`"
+        :aria-label="t('practice.channel2', { name: c.name })"
         @click="emit('change', { channel: c.channel })"
         >{{ c.name }}</v-btn
       >
     </div>
     <div class="line">
-      <span v-if="design.modes.length > 1" class="seg" role="group" aria-label="Mode"
+      <span v-if="design.modes.length > 1" class="seg" role="group" :aria-label="t('common.mode')"
         ><button
           v-for="m in design.modes"
           :key="m"
@@ -72,41 +73,43 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         v-if="design.hasLowPower"
         :aria-pressed="state.lowPower"
         @click="emit('change', { lowPower: !state.lowPower })"
-        >Power {{ state.lowPower ? 'low' : 'high' }}</v-btn
+        >{{ t('practice.power', { what: state.lowPower ? 'low' : 'high' }) }}</v-btn
       >
       <v-btn
         v-if="design.id === 'corvid-m6'"
         @click="emit('change', { coverage: state.coverage === 'standard' ? 'expanded' : 'standard' })"
-        >State: {{ state.coverage }}</v-btn
+        >{{ t('practice.state', { coverage: state.coverage }) }}</v-btn
       >
       <v-btn
         v-if="design.parts.gateBias || valve || state.mode === 'USB' || state.mode === 'LSB'"
         :aria-pressed="state.driveOff"
         @click="emit('change', { driveOff: !state.driveOff })"
-        >Drive {{ state.driveOff ? 'off' : 'on' }}</v-btn
+        >{{ t('practice.drive', { what: state.driveOff ? 'off' : 'on' }) }}</v-btn
       >
       <v-btn @click="emit('change', { powerOn: !state.powerOn })">{{
-        state.powerOn ? 'Switch off' : 'Switch on'
+        state.powerOn ? t('practice.switchOff') : t('practice.switchOn')
       }}</v-btn>
-      <v-btn @click="emit('change', { warmByS: 1200 })">Advance 20 min</v-btn>
+      <v-btn @click="emit('change', { warmByS: 1200 })">{{ t('practice.advance20Min') }}</v-btn>
     </div>
     <p class="shows">
       <span v-if="design.parts.loop"
-        >Lock lamp <b>{{ state.locked ? 'lit' : 'dark' }}</b>, last lock
+        >{{ t('practice.lockLamp') }} <b>{{ state.locked ? 'lit' : 'dark' }}</b>{{ t('practice.lastLock') }}
         <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span
       >{{ ' ' }}
       <span v-if="state.panelPowerW !== null"
-        >Panel meter <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span
+        >{{ t('practice.panelMeter') }} <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span
       >{{ ' ' }}
       <span v-if="state.sMeter !== null"
-        >S-meter <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span
+        >{{ t('practice.sMeter') }} <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span
       >{{ ' ' }}
       <span
-        >On for <b class="fig">{{ minutes }}&#8239;min</b></span
+        >{{ t('practice.onFor') }} <b class="fig">{{ minutes }}&#8239;min</b></span
       >{{ ' ' }}
       <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5"
-        >Clarifier null at
-        <b class="fig">{{ (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) }}&#8239;o&rsquo;clock</b></span
+        >{{ t('practice.clarifierNullAt') }}
+        <b class="fig">{{
+          t('practice.oclock', { value: (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) })
+        }}</b></span
       >
     </p>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { LESSONS } from '#core/practice'
 
@@ -14,11 +15,12 @@ watch(
 </script>
 
 <template>
-  <section class="lesson" aria-label="Lesson" aria-live="polite">
+  <section class="lesson" :aria-label="t('practice.lesson')" aria-live="polite">
     <p class="head">
       <b>{{ lesson.title }}</b>{{ ' ' }}
-      <span class="fig">{{ Math.min(done + 1, lesson.steps.length) }} of {{ lesson.steps.length }}</span
-      ><span class="dots" aria-hidden="true"
+      <span class="fig">{{
+        t('practice.of', { min: Math.min(done + 1, lesson.steps.length), count: lesson.steps.length })
+      }}</span><span class="dots" aria-hidden="true"
         ><i v-for="(_, i) in lesson.steps" :key="i" :class="{ done: i < done, now: i === done }"
       /></span>
     </p>
@@ -26,9 +28,9 @@ watch(
       <p class="say">{{ step.say }}</p>
       <p class="why">{{ step.why }}</p>
       <p v-if="hint" class="hint">{{ step.hint }}</p>
-      <v-btn v-else size="small" height="40" @click="hint = true">Show me how</v-btn>
+      <v-btn v-else size="small" height="40" @click="hint = true">{{ t('practice.showMeHow') }}</v-btn>
     </template>
-    <p v-else class="say">Done. Finish it to see the review, or take another.</p>
+    <p v-else class="say">{{ t('practice.doneFinishItToSeeThe') }}</p>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
 import type { PracticeChange, PracticeState } from '#shared/practice'
@@ -19,7 +20,11 @@ const props = defineProps<{
   change: (what: Partial<PracticeChange>) => Promise<unknown>
 }>()
 const emit = defineEmits<{ close: [] }>()
-const tool = ref<'plastic hexagon' | 'steel screwdriver'>('plastic hexagon')
+const TOOL_WORDS = {
+  'plastic hexagon': 'practice.plasticHexagon',
+  'steel screwdriver': 'practice.steelScrewdriver',
+} as const
+const tool = ref<keyof typeof TOOL_WORDS>('plastic hexagon')
 const forced = ref(false)
 const sheet = computed(() => modelSheet(props.state.session.designId))
 const { held, turn } = useHeldPositions((designator, position) =>
@@ -42,36 +47,35 @@ const motion = computed(() => motionWords(props.state.motion))
 <template>
   <div class="practice" :class="{ narrow }">
     <div class="banner">
-      <b>Simulator</b> {{ state.session.model }}: no radio is connected<v-btn
-        v-if="narrow"
-        size="small"
-        height="44"
-        class="close"
-        @click="emit('close')"
-        >Close <kbd>P</kbd></v-btn
+      <b>{{ t('practice.simulator') }}</b>
+      {{ t('practice.noRadioIsConnected', { model: state.session.model })
+      }}<v-btn v-if="narrow" size="small" height="44" class="close" @click="emit('close')"
+        >{{ t('common.close') }} <kbd>P</kbd></v-btn
       >
     </div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <p v-for="d in state.damage" :key="d.what + d.why" class="care" role="alert">
-      Destroyed: {{ d.what }} ({{ d.why }}).
+      {{ t('practice.destroyed', { what: d.what, why: d.why }) }}
     </p>
     <div class="halves">
       <FrontPanel class="front" :state="state" @change="change($event)" />
-      <section class="turned" aria-label="Adjusters">
-        <h3>Adjusters</h3>
+      <section class="turned" :aria-label="t('practice.adjusters')">
+        <h3>{{ t('practice.adjusters') }}</h3>
         <div v-if="coils.length" class="tools">
-          <span class="seg" role="group" aria-label="Tool"
+          <span class="seg" role="group" :aria-label="t('common.tool')"
             ><button
-              v-for="t in ['plastic hexagon', 'steel screwdriver'] as const"
-              :key="t"
+              v-for="(words, kind) in TOOL_WORDS"
+              :key="kind"
               type="button"
-              :aria-pressed="t === tool"
-              @click="tool = t"
+              :aria-pressed="kind === tool"
+              @click="tool = kind"
             >
-              {{ t }}
+              {{ t(words) }}
             </button></span
           >
-          <label class="force"><input v-model="forced" type="checkbox" /> with force</label>
+          <label class="force"
+            ><input v-model="forced" type="checkbox" /> {{ t('practice.withForce') }}</label
+          >
           <span v-if="motion" class="motion" role="status">{{ motion }}</span>
         </div>
         <AdjusterHand

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { LESSONS } from '#core/practice'
 import { rigDesign } from '#core/rig'
@@ -24,31 +25,40 @@ const title = (s: PracticeSummary) =>
     ? `Lesson: ${LESSONS.find(l => l.id === s.lessonId)?.title ?? s.lessonId}`
     : rigDesign(s.designId).name
 const outcome = (s: PracticeSummary) => {
-  if (!s.finishedAtMs) return 'on the bench'
+  if (!s.finishedAtMs) return t('practice.onTheBench')
   if (!s.faults) return 'left'
   return s.lessonId
     ? 'finished'
-    : `${s.faults.filter(f => f.cured).length} of ${s.faults.length} ` +
-        `repaired, ${s.faults.filter(f => f.named).length} ` +
-        `identified${s.damage?.length ? `, ${s.damage.length} destroyed` : ''}`
+    : t('practice.ofRepairedIdentified', {
+        count: s.faults.filter(f => f.cured).length,
+        count2: s.faults.length,
+        count3: s.faults.filter(f => f.named).length,
+        what: s.damage?.length ? t('practice.destroyed2', { count: s.damage.length }) : '',
+      })
 }
 </script>
 
 <template>
-  <section aria-label="Progress">
+  <section :aria-label="t('practice.progress')">
     <h2>
-      {{ trainee ? `${trainee}: ` : '' }}{{ cases }} {{ cases === 1 ? 'exercise' : 'exercises' }} finished,
-      {{ cured }} repaired, {{ named }} identified
+      {{
+        t('practice.exercisesFinishedRepairedIdentified', {
+          what: trainee ? `${trainee}: ` : '',
+          cases,
+          cured,
+          named,
+        })
+      }}
     </h2>
-    <p v-if="own.length === 0" class="note">No exercises yet. A lesson takes five minutes.</p>
+    <p v-if="own.length === 0" class="note">{{ t('practice.noExercisesYetALessonTakes') }}</p>
     <table v-else>
       <thead>
         <tr>
-          <th>When</th>
-          <th v-if="!trainee">Who</th>
-          <th>What</th>
-          <th>Bench</th>
-          <th>Outcome</th>
+          <th>{{ t('practice.when') }}</th>
+          <th v-if="!trainee">{{ t('practice.who') }}</th>
+          <th>{{ t('practice.what') }}</th>
+          <th>{{ t('practice.bench') }}</th>
+          <th>{{ t('practice.outcome') }}</th>
         </tr>
       </thead>
       <tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { BENCH_KITS } from '#core/practice/instruments'
 import { LESSONS } from '#core/practice'
@@ -18,9 +19,9 @@ const designId = ref<string | null>(null)
 const difficulty = ref<1 | 2 | 3>(1)
 const kit = computed(() => BENCH_KITS.find(k => k.id === kitId.value)!)
 const LEVELS = [
-  [1, 'easy'],
-  [2, 'moderate'],
-  [3, 'hard'],
+  [1, 'practice.easy'],
+  [2, 'practice.moderate'],
+  [3, 'practice.hard'],
 ] as const
 function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
   emit('start', {
@@ -37,26 +38,30 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
 </script>
 
 <template>
-  <section class="start" aria-label="Begin">
+  <section class="start" :aria-label="t('practice.begin')">
     <div class="who">
-      <v-text-field v-model="trainee" label="Your name" maxlength="60" hide-details autocomplete="off" />
+      <v-text-field
+        v-model="trainee"
+        :label="t('practice.yourName')"
+        maxlength="60"
+        hide-details
+        autocomplete="off"
+      />
       <v-select
         v-model="kitId"
-        label="Equipment"
+        :label="t('practice.equipment')"
         :items="BENCH_KITS.map(k => ({ title: k.name, value: k.id }))"
         hide-details
       />
     </div>
     <p class="note">{{ kit.what }}</p>
-    <p v-if="working" class="care">
-      On the bench now: {{ working }}. Starting another ends it without a review.
-    </p>
+    <p v-if="working" class="care">{{ t('practice.onTheBenchNowStartingAnother', { working }) }}</p>
     <div class="halves">
       <div>
-        <h2>A set with a fault</h2>
-        <div class="sets" role="radiogroup" aria-label="Model">
+        <h2>{{ t('practice.aSetWithAFault') }}</h2>
+        <div class="sets" role="radiogroup" :aria-label="t('common.model')">
           <button type="button" role="radio" :aria-checked="designId === null" @click="designId = null">
-            Any set
+            {{ t('practice.anySet') }}
           </button>
           <button
             v-for="d in RIG_DESIGNS"
@@ -69,7 +74,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
             {{ d.name }}
           </button>
         </div>
-        <div class="row" role="radiogroup" aria-label="Difficulty">
+        <div class="row" role="radiogroup" :aria-label="t('practice.difficulty')">
           <button
             v-for="[n, words] in LEVELS"
             :key="n"
@@ -78,30 +83,29 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
             :aria-checked="difficulty === n"
             @click="difficulty = n"
           >
-            {{ n }}: {{ words }}
+            {{ n }}: {{ t(words) }}
           </button>
         </div>
         <div class="row">
-          <v-btn color="primary" size="large" :disabled="!trainee.trim() || busy" @click="begin('surprise')"
-            >Any fault</v-btn
+          <v-btn
+            color="primary"
+            size="large"
+            :disabled="!trainee.trim() || busy"
+            @click="begin('surprise')"
+            >{{ t('practice.anyFault') }}</v-btn
           >
-          <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')"
-            >The usual complaint of this model</v-btn
-          >
-          <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)"
-            >Free practice, no exercise</v-btn
-          >
+          <v-btn size="large" :disabled="!trainee.trim() || !designId || busy" @click="begin('prepared')">{{
+            t('practice.theUsualComplaintOfThisModel')
+          }}</v-btn>
+          <v-btn size="large" :disabled="!designId || busy" @click="emit('free', designId!, kitId)">{{
+            t('practice.freePracticeNoExercise')
+          }}</v-btn>
         </div>
-        <p class="note">
-          {{
-            designId
-              ? 'Your name keeps your progress apart from that of others.'
-              : 'Choose a model for its usual complaint, or for free practice.'
-          }}
-        </p>
+        <p v-if="designId" class="note">{{ t('practice.yourNameKeepsYourProgressApart') }}</p>
+        <p v-else class="note">{{ t('practice.chooseAModelForItsUsual') }}</p>
       </div>
       <div>
-        <h2>Lessons, step by step</h2>
+        <h2>{{ t('practice.lessonsStepByStep') }}</h2>
         <ol class="lessons">
           <li v-for="(l, i) in LESSONS" :key="l.id">
             <button type="button" :disabled="!trainee.trim() || busy" @click="begin('lesson', l.id)">

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
 import type { PracticeChange, PracticeState } from '#shared/practice'
-import { GROUP_NAMES } from '../logic/practiceHands'
+import { groupName } from '../logic/practiceHands'
 import SetCautions from '~/features/job/components/work/SetCautions.vue'
 
 /** What an iron can do: parts, glue, a trimmer where none is; and the leads of the instruments. */
@@ -22,47 +23,53 @@ function replace() {
 </script>
 
 <template>
-  <section aria-label="Repair">
-    <h3>Soldering and freezer spray</h3>
+  <section :aria-label="t('practice.repair')">
+    <h3>{{ t('practice.solderingAndFreezerSpray') }}</h3>
     <SetCautions :sheet="sheet" />
     <div class="line">
       <label class="pick"
-        ><select v-model="group" aria-label="part to replace">
-          <option value="">part &hellip;</option>
-          <option v-if="coils.length" value="stages">core of a coil</option>
-          <option v-for="g in state.groups" :key="g" :value="g">{{ GROUP_NAMES[g] }}</option>
+        ><select v-model="group" :aria-label="t('practice.partToReplace')">
+          <option value="">{{ t('practice.part') }}</option>
+          <option v-if="coils.length" value="stages">{{ t('practice.coreOfACoil') }}</option>
+          <option v-for="g in state.groups" :key="g" :value="g">{{ groupName(g) }}</option>
         </select></label
       >
       <label v-if="group === 'stages'" class="pick"
-        ><select v-model="coil" aria-label="which coil">
-          <option value="">which?</option>
+        ><select v-model="coil" :aria-label="t('practice.whichCoil')">
+          <option value="">{{ t('practice.which') }}</option>
           <option v-for="c in coils" :key="c" :value="c">{{ c }}</option>
         </select></label
       >
-      <v-btn :disabled="!group || (group === 'stages' && !coil)" @click="replace">Replace</v-btn>
-      <v-btn v-if="group === 'final'" @click="emit('change', { remove: 'final' })">Remove</v-btn>
+      <v-btn :disabled="!group || (group === 'stages' && !coil)" @click="replace">{{
+        t('practice.replace')
+      }}</v-btn>
+      <v-btn v-if="group === 'final'" @click="emit('change', { remove: 'final' })">{{
+        t('common.remove')
+      }}</v-btn>
     </div>
     <div class="line">
-      <v-btn @click="emit('change', { wash: true })">Wash off the glue</v-btn>
-      <v-btn v-if="state.session.designId === 'osmund-40a'" @click="emit('change', { fitTrimmer: true })"
-        >Fit a trimmer at C31</v-btn
-      >
+      <v-btn @click="emit('change', { wash: true })">{{ t('practice.washOffTheGlue') }}</v-btn>
+      <v-btn v-if="state.session.designId === 'osmund-40a'" @click="emit('change', { fitTrimmer: true })">{{
+        t('practice.fitATrimmerAtC31')
+      }}</v-btn>
       <span class="note"
-        >DC gain of the output device on a component tester:
-        <b class="fig">{{ state.dcGain > 0 ? state.dcGain.toFixed(0) : 'none, a MOSFET' }}</b></span
+        >{{ t('practice.dcGainOfTheOutputDevice') }}
+        <b class="fig">{{ state.dcGain > 0 ? state.dcGain.toFixed(0) : t('practice.noneAMosfet') }}</b></span
       >
     </div>
-    <h3>Leads of the simulated instruments</h3>
+    <h3>{{ t('practice.leadsOfTheSimulatedInstruments') }}</h3>
     <div class="line">
       <v-btn
         v-for="i in state.instruments"
         :key="i.key"
         :aria-pressed="!i.pluggedIn"
         @click="emit('change', { plug: { key: i.key, pluggedIn: !i.pluggedIn } })"
-        >{{ i.name }}: {{ i.pluggedIn ? 'plugged in' : 'unplugged' }}</v-btn
+        >{{ i.name }}: {{ i.pluggedIn ? t('practice.pluggedIn') : 'unplugged' }}</v-btn
       >
     </div>
-    <v-btn class="mt-2" @click="emit('change', { deliverAgain: true })">Reset the set</v-btn>
+    <v-btn class="mt-2" @click="emit('change', { deliverAgain: true })">{{
+      t('practice.resetTheSet')
+    }}</v-btn>
   </section>
 </template>
 

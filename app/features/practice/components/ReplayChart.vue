@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { Logged, TracePoint } from '#core/practice'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
@@ -45,7 +46,7 @@ function figure(token: (name: string) => string): Figure {
       {
         x,
         y: trace.map(t => t.junctionC),
-        name: 'output device, \u00b0C',
+        name: t('practice.outputDeviceC'),
         yaxis: 'y2',
         type: 'scatter',
         mode: 'lines',
@@ -114,15 +115,11 @@ const { failed } = usePlotly(host, { figure, on: () => [props.atS, props.trace, 
 <template>
   <figure class="replay">
     <figcaption>
-      The exercise on a time line
-      <span class="quiet">shaded: keyed; triangles: adjustments and repairs; click to see the moment</span>
+      {{ t('practice.theExerciseOnATimeLine') }}
+      <span class="quiet">{{ t('practice.shadedKeyedTrianglesAdjustmentsAndRepairs') }}</span>
     </figcaption>
-    <div
-      ref="host"
-      role="img"
-      aria-label="Power and temperature over the exercise, with key-down and work on the set"
-    />
-    <p v-if="failed" class="quiet">The picture could not be loaded.</p>
+    <div ref="host" role="img" :aria-label="t('practice.powerAndTemperatureOverTheExercise')" />
+    <p v-if="failed" class="quiet">{{ t('common.pictureNotLoaded') }}</p>
   </figure>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PracticeSession } from '#shared/practiceSession'
 import {
@@ -38,60 +39,78 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
     <p class="verdict">{{ verdictWords(review) }}</p>
     <div class="facts">
       <section>
-        <h2>Fault</h2>
+        <h2>{{ t('practice.fault') }}</h2>
         <ul>
           <li v-for="f in review.faults" :key="f.id">
-            <b>{{ f.name }}</b><br />{{ f.cured ? 'repaired' : 'not repaired' }},
-            {{ f.named ? 'identified' : 'not identified' }}. Symptom: {{ f.shows }}.
+            <b>{{ f.name }}</b><br />{{
+              t('practice.symptom', {
+                what: f.cured ? 'repaired' : t('practice.notRepaired'),
+                what2: f.named ? 'identified' : t('practice.notIdentified'),
+                shows: f.shows,
+              })
+            }}
           </li>
-          <li v-if="review.faults.length === 0">None: a lesson.</li>
+          <li v-if="review.faults.length === 0">{{ t('practice.noneALesson') }}</li>
           <li v-for="f in review.wronglyNamed" :key="f.id">
-            You also named &ldquo;{{ f.name }}&rdquo;. It was not present.
+            {{ t('practice.youAlsoNamedItWasNot', { name: f.name }) }}
           </li>
         </ul>
-        <h2>Out of tolerance</h2>
+        <h2>{{ t('practice.outOfTolerance') }}</h2>
         <ul>
           <li v-for="o in review.outside.slice(0, MAX_ROWS)" :key="o.rowId + o.quantity">
             {{ o.row }}: {{ outsideWords(o) }}
           </li>
-          <li v-if="review.outside.length > MAX_ROWS">and {{ review.outside.length - MAX_ROWS }} more</li>
-          <li v-if="review.outside.length === 0">Everything on its sheet is within tolerance.</li>
+          <li v-if="review.outside.length > MAX_ROWS">
+            {{ t('practice.andMore', { count: review.outside.length - MAX_ROWS }) }}
+          </li>
+          <li v-if="review.outside.length === 0">{{ t('practice.everythingOnItsSheetIsWithin') }}</li>
         </ul>
       </section>
       <section>
-        <h2>Working method</h2>
+        <h2>{{ t('practice.workingMethod') }}</h2>
         <ul>
           <li v-if="review.measuredFirst === false">
-            An adjuster was moved before anything was measured as found.
+            {{ t('practice.anAdjusterWasMovedBeforeAnything') }}
           </li>
-          <li v-else-if="review.measuredFirst">Measured as found before the first adjustment.</li>
+          <li v-else-if="review.measuredFirst">{{ t('practice.measuredAsFoundBeforeTheFirst') }}</li>
           <li v-for="o in review.order" :key="o.adjuster + o.before">
-            {{ o.adjuster }} (step {{ o.step }}) was set before {{ o.before }} (step {{ o.needs }}), on which
-            it depends. It needs a recheck.
+            {{
+              t('practice.stepWasSetBeforeStepOn', {
+                adjuster: o.adjuster,
+                step: o.step,
+                before: o.before,
+                needs: o.needs,
+              })
+            }}
           </li>
           <li v-if="review.order.length === 0 && review.turns > 0">
-            No later adjustment made a reading out of date.
+            {{ t('practice.noLaterAdjustmentMadeAReading') }}
           </li>
           <li>
-            Keyed <b class="fig">{{ review.keyDown.totalS.toFixed(0) }}&#8239;s</b> in total, longest
-            <b class="fig">{{ review.keyDown.longestS.toFixed(0) }}&#8239;s</b> (limit
-            {{ review.keyDown.limitS }}&#8239;s<template v-if="review.keyDown.timesOver"
-              >, exceeded {{ review.keyDown.timesOver }}&times;</template
+            {{ t('practice.keyed') }} <b class="fig">{{ review.keyDown.totalS.toFixed(0) }}&#8239;s</b>
+            {{ t('practice.inTotalLongest') }}
+            <b class="fig">{{ review.keyDown.longestS.toFixed(0) }}&#8239;s</b>
+            {{ t('practice.limitS', { limitS: review.keyDown.limitS })
+            }}<template v-if="review.keyDown.timesOver">{{
+              t('practice.exceeded', { timesOver: review.keyDown.timesOver })
+            }}</template
             >).
           </li>
-          <li v-for="p in review.powered" :key="`powered ${p.atS}`" class="care">
+          <li v-for="p in review.powered" :key="t('practice.powered', { atS: p.atS })" class="care">
             {{ poweredWords(p, review.plateV) }}
           </li>
           <li>
-            Output device, highest <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.
+            {{ t('practice.outputDeviceHighest') }}
+            <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.
           </li>
           <li v-for="d in review.damage" :key="d.what + d.timeS">
-            Destroyed after {{ clock(d.timeS) }}: {{ d.what }}, {{ d.why }}.
+            {{ t('practice.destroyedAfter', { clock: clock(d.timeS), what: d.what, why: d.why }) }}
           </li>
-          <li v-if="review.damage.length === 0">Nothing destroyed.</li>
+          <li v-if="review.damage.length === 0">{{ t('practice.nothingDestroyed') }}</li>
           <li>
-            Time on the set <b class="fig">{{ clock(review.workedS) }}</b>, warm-up included;
-            {{ review.turns }} adjustments.
+            {{ t('practice.timeOnTheSet') }} <b class="fig">{{ clock(review.workedS) }}</b>{{
+              t('practice.warmUpIncludedAdjustments', { turns: review.turns })
+            }}
           </li>
         </ul>
       </section>
@@ -112,15 +131,16 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
         :min="beginS"
         :max="trace.at(-1)!.atS"
         step="0.5"
-        aria-label="moment"
+        :aria-label="t('practice.moment')"
       />
       <span class="fig">{{ clock(atS) }}</span>
       <span v-if="moment.point"
-        >{{ moment.point.keyed ? 'keyed' : 'not keyed' }},
+        >{{ moment.point.keyed ? 'keyed' : t('practice.notKeyed') }},
         <b class="fig">{{ moment.point.powerW.toFixed(2) }}&#8239;W</b>,
         <b class="fig">{{ moment.point.junctionC.toFixed(0) }}&#8239;&deg;C</b
         ><template v-if="moment.point.errorHz !== null"
-          >, <b class="fig">{{ signed(moment.point.errorHz) }}&#8239;Hz</b> from the channel</template
+          >, <b class="fig">{{ signed(moment.point.errorHz) }}&#8239;Hz</b>
+          {{ t('practice.fromTheChannel') }}</template
         ></span
       >
       <span class="last">{{ moment.done.map(l => actionWords(l.action)).join(' \u2192 ') }}</span>

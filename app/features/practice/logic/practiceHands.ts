@@ -1,3 +1,4 @@
+import { t, type MessageCode } from '#shared/i18n'
 import type { ModelSheet } from '#core/sheet'
 import { rigDesign, type PartGroup } from '#core/rig'
 import type { PracticeState } from '#shared/practice'
@@ -69,34 +70,42 @@ export const clampTo = ({ min, max }: Hand, position: number) =>
   Math.min(max, Math.max(min, Number(position.toFixed(4))))
 
 /** What a workshop would call the groups of parts that are replaced as one. */
-export const GROUP_NAMES: Readonly<Partial<Record<PartGroup, string>>> = {
-  final: 'output device',
-  driver: 'driver and its resistors',
-  regulator: 'series regulator',
-  bipolarBias: 'bias clamp part',
-  gateBias: 'gate clamp part',
-  audio: 'limiter and audio parts',
-  microphone: 'microphone element',
-  reference: 'reference crystal',
-  txCrystal: 'transmit crystal',
-  rxCrystal: 'receive crystal',
-  program: 'program of the synthesiser',
-  frontEnd: 'RF amplifier and its protection',
-  supplyInput: 'polarity diode',
-  panel: 'diode and parts of the panel meter',
-  fm: 'supply and audio capacitors',
-  valves: 'pair of output valves',
-  highVoltage: 'bleeder',
+export const GROUP_NAMES: Readonly<Partial<Record<PartGroup, MessageCode>>> = {
+  final: 'practice.outputDevice',
+  driver: 'practice.driverAndItsResistors',
+  regulator: 'practice.seriesRegulator',
+  bipolarBias: 'practice.biasClampPart',
+  gateBias: 'practice.gateClampPart',
+  audio: 'practice.limiterAndAudioParts',
+  microphone: 'practice.microphoneElement',
+  reference: 'practice.referenceCrystal',
+  txCrystal: 'practice.transmitCrystal',
+  rxCrystal: 'practice.receiveCrystal',
+  program: 'practice.programOfTheSynthesiser',
+  frontEnd: 'practice.rfAmplifierAndItsProtection',
+  supplyInput: 'practice.polarityDiode',
+  panel: 'practice.diodeAndPartsOfThePanel',
+  fm: 'practice.supplyAndAudioCapacitors',
+  valves: 'practice.pairOfOutputValves',
+  highVoltage: 'practice.bleeder',
 }
 
-const MOTION_WORDS: Readonly<Record<string, string>> = {
-  turned: '',
-  stuck: 'It does not move: waxed. Soften the wax first.',
-  stop: 'It is at its end stop.',
-  broke: 'The core has split.',
-  slips: 'It turns, but nothing changes.',
+const MOTION_WORDS: Readonly<Record<string, MessageCode>> = {
+  stuck: 'practice.itDoesNotMoveWaxedSoften',
+  stop: 'practice.itIsAtItsEndStop',
+  broke: 'practice.theCoreHasSplit',
+  slips: 'practice.itTurnsButNothingChanges',
 }
-export const motionWords = (motion: string | null) => (motion === null ? '' : (MOTION_WORDS[motion] ?? ''))
+export function motionWords(motion: string | null): string {
+  const code = motion === null ? undefined : MOTION_WORDS[motion]
+  return code ? t(code) : ''
+}
+
+/** A group of parts by its name; one without a name is called as the model calls it. */
+export function groupName(group: string): string {
+  const code = GROUP_NAMES[group as PartGroup]
+  return code ? t(code) : group
+}
 
 /** Test point value with its unit, as a meter would show it. */
 export function pointWords({ value, unit }: PracticeState['testPoints'][number]): string {
@@ -105,5 +114,5 @@ export function pointWords({ value, unit }: PracticeState['testPoints'][number])
   if (unit === 'ohm')
     return value >= 1000 ? `${(value / 1000).toFixed(0)} k\u03a9` : `${value.toFixed(1)} \u03a9`
   if (unit === 'degC') return `${value.toFixed(0)} \u00b0C`
-  return `${value.toFixed(unit === 'V rf' ? 3 : 2)} ${unit === 'V rf' ? 'V rel.' : unit}`
+  return `${value.toFixed(unit === 'V rf' ? 3 : 2)} ${unit === 'V rf' ? t('practice.vRel') : unit}`
 }

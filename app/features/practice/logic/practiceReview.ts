@@ -1,50 +1,53 @@
+import { t } from '#shared/i18n'
 import type { Logged, Outside, PoweredHands, Review, TracePoint } from '#core/practice'
 import { quantityInfo, showPlain } from '#core/quantity'
-import { GROUP_NAMES } from './practiceHands'
+import { groupName } from './practiceHands'
 
 /** What a hand did, in words. */
 export function actionWords(action: Logged['action']): string {
   switch (action.kind) {
     case 'turn':
       return [
-        `${action.designator} to ${Number(action.position.toFixed(3))}`,
+        t('practice.to', { designator: action.designator, position: Number(action.position.toFixed(3)) }),
         ...(action.forced ? ['forced'] : []),
-        ...(action.tool === 'steel screwdriver' ? ['steel screwdriver'] : []),
+        ...(action.tool === 'steel screwdriver' ? [t('practice.steelScrewdriver')] : []),
       ].join(', ')
     case 'soften':
-      return `wax of ${action.designator} softened`
+      return t('practice.waxOfSoftened', { designator: action.designator })
     case 'clean':
-      return `${action.designator} cleaned`
+      return t('practice.cleaned', { designator: action.designator })
     case 'wash':
-      return 'glue washed off'
+      return t('practice.glueWashedOff')
     case 'fit-trimmer':
-      return 'trimmer fitted'
+      return t('practice.trimmerFitted')
     case 'replace':
-      return `${action.designator ?? GROUP_NAMES[action.group] ?? action.group} replaced`
+      return t('practice.replaced', {
+        designator: action.designator ?? groupName(action.group),
+      })
     case 'remove':
-      return `${GROUP_NAMES[action.group] ?? action.group} removed`
+      return t('practice.removed', { group: groupName(action.group) })
     case 'pass':
-      return `${Math.round(action.seconds / 60)} min passed`
+      return t('practice.minPassed', { seconds: Math.round(action.seconds / 60) })
     case 'control':
       return controlWords(action.controls)
     case 'stimulus':
       if (action.stimulus.tones) {
-        if (action.stimulus.tones.length > 0) return 'tone on'
-        return 'tone off'
+        if (action.stimulus.tones.length > 0) return t('practice.toneOn')
+        return t('practice.toneOff')
       }
-      return 'generator or microphone'
+      return t('practice.generatorOrMicrophone')
 
     case 'surroundings':
-      return 'supply'
+      return t('practice.supply2')
   }
 }
 
 function controlWords(c: Extract<Logged['action'], { kind: 'control' }>['controls']): string {
-  if (c.keyed !== undefined) return c.keyed ? 'keyed' : 'key released'
-  if (c.channel !== undefined) return `channel ${c.channel}`
-  if (c.mode !== undefined) return `mode ${c.mode}`
-  if (c.powerOn !== undefined) return c.powerOn ? 'switched on' : 'switched off'
-  return 'front panel'
+  if (c.keyed !== undefined) return c.keyed ? t('practice.keyed2') : t('practice.keyReleased')
+  if (c.channel !== undefined) return t('practice.channel3', { channel: c.channel })
+  if (c.mode !== undefined) return t('practice.mode', { mode: c.mode })
+  if (c.powerOn !== undefined) return c.powerOn ? t('practice.switchedOn') : t('practice.switchedOff')
+  return t('practice.frontPanel2')
 }
 
 export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`
@@ -53,15 +56,15 @@ export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s
 export function poweredWords({ atS, what }: PoweredHands, plateV: number | null): string {
   const name =
     what === 'fit-trimmer'
-      ? 'trimmer fitted'
+      ? t('practice.trimmerFitted')
       : what === 'wash'
-        ? 'glue washed off'
-        : `${GROUP_NAMES[what as keyof typeof GROUP_NAMES] ?? what} changed`
+        ? t('practice.glueWashedOff')
+        : t('practice.changed', { group: groupName(what) })
   const danger =
     plateV === null
-      ? 'Switch off first: a slip destroys parts.'
-      : `${plateV} V inside: lethal. Unplug, wait, discharge, check for less than 30 V. One hand.`
-  return `At ${clock(atS)} ${name} with the set switched on. ${danger}`
+      ? t('practice.switchOffFirstASlipDestroys')
+      : t('practice.vInsideLethalUnplugWaitDischarge', { plateV })
+  return t('practice.atWithTheSetSwitchedOn', { clock: clock(atS), name, danger })
 }
 
 /** A value that the set would not keep, with its window. */
@@ -70,28 +73,28 @@ export function outsideWords({ quantity, value, low, high }: Outside): string {
   const shown = (x: number) => showPlain(x, quantity)
   const window =
     low !== null && high !== null
-      ? `${shown(low)} to ${shown(high)}`
+      ? t('practice.to2', { low: shown(low), high: shown(high) })
       : low !== null
-        ? `at least ${shown(low)}`
-        : `at most ${shown(high!)}`
-  return `${label} ${shown(value)}, tolerance ${window}`
+        ? t('practice.atLeast', { low: shown(low) })
+        : t('practice.atMost', { high: shown(high!) })
+  return t('practice.tolerance', { label, value: shown(value), window })
 }
 
 /** One line that says how it went. */
 export function verdictWords(review: Review): string {
   if (review.plateV !== null && review.powered.length > 0)
-    return 'Worked inside under high voltage. Nothing else counts until that habit is gone.'
+    return t('practice.workedInsideUnderHighVoltageNothing')
   if (review.faults.length === 0)
     return review.damage.length === 0
-      ? 'Lesson finished, nothing destroyed.'
-      : 'Lesson finished, something was destroyed.'
+      ? t('practice.lessonFinishedNothingDestroyed')
+      : t('practice.lessonFinishedSomethingWasDestroyed')
   const cured = review.faults.filter(f => f.cured).length
   const named = review.faults.filter(f => f.named).length
   if (cured === review.faults.length)
     return named === cured
-      ? 'Fault found and repaired.'
-      : 'Repaired without being identified: would you find it again?'
-  return named > 0 ? 'Fault found, but not repaired.' : 'Fault not found.'
+      ? t('practice.faultFoundAndRepaired')
+      : t('practice.repairedWithoutBeingIdentifiedWouldYou')
+  return named > 0 ? t('practice.faultFoundButNotRepaired') : t('practice.faultNotFound')
 }
 
 /** State at a moment: the last point of the trace before it, and what was done last. */

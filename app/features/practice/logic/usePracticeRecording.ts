@@ -1,3 +1,5 @@
+import { $apiFile } from '~/data/api'
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { writeSigmf } from '#core/recording'
 import { failureOf } from '~/data/failureWords'
@@ -14,18 +16,15 @@ export function usePracticeRecording() {
     recording.value = true
     failure.value = null
     try {
-      const response = await $fetch.raw<ArrayBuffer>('/api/practice/recording', {
-        responseType: 'arrayBuffer',
-        retry: 0,
-      })
-      const pairs = new Float32Array(response._data!)
+      const { bytes, headers } = await $apiFile('/api/practice/recording')
+      const pairs = new Float32Array(bytes)
       const count = pairs.length / 2
       const made = writeSigmf({
         i: Float32Array.from({ length: count }, (_, k) => pairs[2 * k]!),
         q: Float32Array.from({ length: count }, (_, k) => pairs[2 * k + 1]!),
-        sampleRateHz: Number(response.headers.get('x-rate-hz')),
-        centreHz: Number(response.headers.get('x-centre-hz')),
-        description: 'simulated set, recorded by a dongle',
+        sampleRateHz: Number(headers.get('x-rate-hz')),
+        centreHz: Number(headers.get('x-centre-hz')),
+        description: t('practice.simulatedSetRecordedByADongle'),
         annotations: [],
       })
       const name = `practice-${new Date().toISOString().slice(11, 19).replaceAll(':', '')}`

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
 import type { FreePractice, NewPractice, PracticeChange, PracticeState } from '#shared/practice'
@@ -28,9 +29,9 @@ export const usePracticeStore = defineStore('practice', () => {
   async function request(change?: Partial<PracticeChange>) {
     const mine = ++sent
     try {
-      const answer = await $fetch<PracticeState | PracticeNow>(
+      const answer = await $api<PracticeState | PracticeNow>(
         '/api/practice',
-        change ? { method: 'POST', body: change, retry: 0 } : { retry: 0 },
+        change ? { method: 'POST', body: change } : {},
       )
       if (mine < shown) return
       shown = mine
@@ -76,12 +77,12 @@ export const usePracticeStore = defineStore('practice', () => {
 
   async function loadSessions() {
     sessions.value =
-      (await attempt(() => $fetch<PracticeSummary[]>('/api/practice/sessions'))) ?? sessions.value
+      (await attempt(() => $api<PracticeSummary[]>('/api/practice/sessions'))) ?? sessions.value
   }
 
   async function start(wanted: NewPractice): Promise<PracticeSummary | null> {
     const made = await attempt(() =>
-      $fetch<PracticeSummary>('/api/practice/sessions', { method: 'POST', body: wanted, retry: 0 }),
+      $api<PracticeSummary>('/api/practice/sessions', { method: 'POST', body: wanted }),
     )
     if (made) open.value = made
     await request()
@@ -90,9 +91,7 @@ export const usePracticeStore = defineStore('practice', () => {
 
   /** A set to try things out on, without a case. */
   async function free(wanted: FreePractice) {
-    const now = await attempt(() =>
-      $fetch<PracticeNow>('/api/practice/free', { method: 'POST', body: wanted, retry: 0 }),
-    )
+    const now = await attempt(() => $api<PracticeNow>('/api/practice/free', { method: 'POST', body: wanted }))
     if (!now) return false
     state.value = now
     open.value = now.open
@@ -101,10 +100,9 @@ export const usePracticeStore = defineStore('practice', () => {
 
   async function finish(id: string, named: readonly string[]): Promise<boolean> {
     const done = await attempt(() =>
-      $fetch<PracticeSession>(`/api/practice/sessions/${id}/finish`, {
+      $api<PracticeSession>(`/api/practice/sessions/${id}/finish`, {
         method: 'POST',
         body: { named },
-        retry: 0,
       }),
     )
     if (done) review.value = done
@@ -112,7 +110,7 @@ export const usePracticeStore = defineStore('practice', () => {
   }
 
   async function loadReview(id: string) {
-    review.value = await attempt(() => $fetch<PracticeSession>(`/api/practice/sessions/${id}`))
+    review.value = await attempt(() => $api<PracticeSession>(`/api/practice/sessions/${id}`))
   }
 
   return {

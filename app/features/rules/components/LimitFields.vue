@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, QUANTITY_NAMES, quantityInfo } from '#core/quantity'
 import { MODES } from '#core/rules'
@@ -41,38 +42,44 @@ const power = computed({
 
 <template>
   <fieldset>
-    <label class="short">Number<input v-model="limit.id" class="fig" maxlength="20" /></label>
+    <label class="short"
+      >{{ t('rules.number') }}<input v-model="limit.id" class="fig" maxlength="20"
+    /></label>
     <label
-      >Quantity<select v-model="limit.quantity">
+      >{{ t('common.quantity')
+      }}<select v-model="limit.quantity">
         <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
       </select></label
     >
     <label class="short"
-      >Power switch<select v-model="power">
-        <option value="any">any</option>
-        <option value="high">high</option>
-        <option value="low">low</option>
+      >{{ t('rules.powerSwitch')
+      }}<select v-model="power">
+        <option value="any">{{ t('rules.any') }}</option>
+        <option value="high">{{ t('rules.high') }}</option>
+        <option value="low">{{ t('rules.low') }}</option>
       </select></label
     >
     <label class="short"
-      >Minimum, {{ info.shownUnit }}<input v-model.lazy="low" class="fig" inputmode="decimal"
+      >{{ t('rules.minimum', { shownUnit: info.shownUnit })
+      }}<input v-model.lazy="low" class="fig" inputmode="decimal"
     /></label>
     <label class="short"
-      >Maximum, {{ info.shownUnit }}<input v-model.lazy="high" class="fig" inputmode="decimal"
+      >{{ t('rules.maximum', { shownUnit: info.shownUnit })
+      }}<input v-model.lazy="high" class="fig" inputmode="decimal"
     /></label>
     <template v-if="isFrequency"
       ><label class="short"
-        >or within, Hz<input v-model.lazy="errorHz" class="fig" inputmode="decimal" /></label
+        >{{ t('rules.orWithinHz') }}<input v-model.lazy="errorHz" class="fig" inputmode="decimal" /></label
       ><label class="short"
-        >or within, ppm<input v-model.lazy="errorPpm" class="fig" inputmode="decimal" /></label
+        >{{ t('rules.orWithinPpm') }}<input v-model.lazy="errorPpm" class="fig" inputmode="decimal" /></label
     ></template>
-    <span class="modes" role="group" aria-label="modes, empty = all"
+    <span class="modes" role="group" :aria-label="t('rules.modesEmptyAll')"
       ><label v-for="m in MODES" :key="m" class="mode"
         ><input v-model="limit.modes" type="checkbox" :value="m" />{{ m }}</label
       ></span
     >
-    <label class="words">In words<input v-model="limit.words" maxlength="300" /></label>
-    <v-btn height="44" @click="emit('remove')">Remove</v-btn>
+    <label class="words">{{ t('rules.inWords') }}<input v-model="limit.words" maxlength="300" /></label>
+    <v-btn height="44" @click="emit('remove')">{{ t('common.remove') }}</v-btn>
   </fieldset>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { MASK_END_HZ, MODES } from '#core/rules'
 import type { MaskPartBody } from '#shared/ruleSet'
 
@@ -33,23 +34,31 @@ const shown = (value: number, per = 1) =>
 </script>
 
 <template>
-  <fieldset v-for="(p, i) in parts" :key="i" class="labelled" :aria-label="`Part ${i + 1} of the mask`">
+  <fieldset
+    v-for="(p, i) in parts"
+    :key="i"
+    class="labelled"
+    :aria-label="t('rules.partOfTheMask', { i: i + 1 })"
+  >
     <label class="short"
-      >From, kHz<input
+      >{{ t('rules.fromKhz')
+      }}<input
         class="fig"
         inputmode="decimal"
         :value="shown(p.fromHz, HZ_PER_KHZ)"
         @change="e => change(i, { fromHz: typed(e) * HZ_PER_KHZ })"
     /></label>
     <label class="short"
-      >To, kHz<input
+      >{{ t('rules.toKhz')
+      }}<input
         class="fig"
         inputmode="decimal"
         :value="shown(p.toHz, HZ_PER_KHZ)"
         @change="e => change(i, { toHz: typed(e) * HZ_PER_KHZ })"
     /></label>
     <label class="short"
-      >At least, dB down<input
+      >{{ t('rules.atLeastDbDown')
+      }}<input
         class="fig"
         inputmode="decimal"
         :value="shown(p.belowDb)"
@@ -60,9 +69,9 @@ const shown = (value: number, per = 1) =>
         type="checkbox"
         :checked="p.addsPowerDb"
         @change="e => change(i, { addsPowerDb: (e.target as HTMLInputElement).checked })"
-      />+ 10 log P (W)</label
+      />{{ t('rules.n10LogPW') }}</label
     >
-    <span class="modes" role="group" aria-label="modes"
+    <span class="modes" role="group" :aria-label="t('rules.modes')"
       ><label v-for="m in MODES" :key="m" class="mode"
         ><input
           type="checkbox"
@@ -71,9 +80,9 @@ const shown = (value: number, per = 1) =>
         />{{ m }}</label
       ></span
     >
-    <v-btn height="44" @click="remove(i)">Remove</v-btn>
+    <v-btn height="44" @click="remove(i)">{{ t('common.remove') }}</v-btn>
   </fieldset>
-  <v-btn class="mt-2" @click="add">Add part of the mask</v-btn>
+  <v-btn class="mt-2" @click="add">{{ t('rules.addPartOfTheMask') }}</v-btn>
 </template>
 
 <style scoped>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { RuleSetBody } from '#shared/ruleSet'
 import { protectedBandsWords } from '#shared/words/ruleWords'
 
@@ -33,30 +34,33 @@ function setSpurious(what: { protectedMaxW?: number | null; otherMaxW?: number |
 </script>
 
 <template>
-  <fieldset class="labelled" aria-label="Limits in watts">
+  <fieldset class="labelled" :aria-label="t('rules.limitsInWatts')">
     <label
-      >Adjacent channel, µW max.<input
+      >{{ t('rules.adjacentChannelWMax')
+      }}<input
         class="fig"
         inputmode="decimal"
         :value="shown(adjacent?.maxW)"
         @change="e => setAdjacent(typed(e))"
     /></label>
     <label
-      >Spurious in protected bands, µW max.<input
+      >{{ t('rules.spuriousInProtectedBandsWMax')
+      }}<input
         class="fig"
         inputmode="decimal"
         :value="shown(spurious?.protectedMaxW)"
         @change="e => setSpurious({ protectedMaxW: typed(e) })"
     /></label>
     <label
-      >Spurious elsewhere, µW max.<input
+      >{{ t('rules.spuriousElsewhereWMax')
+      }}<input
         class="fig"
         inputmode="decimal"
         :value="shown(spurious?.otherMaxW)"
         @change="e => setSpurious({ otherMaxW: typed(e) })"
     /></label>
   </fieldset>
-  <p class="quiet">Protected bands: {{ protectedBandsWords }}. Empty: no such limit.</p>
+  <p class="quiet">{{ t('rules.protectedBandsEmptyNoSuchLimit', { protectedBandsWords }) }}</p>
 </template>
 
 <style scoped>

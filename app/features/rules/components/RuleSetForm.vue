@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
-import { ValidationError } from 'yup'
+import { ValidationError } from '#shared/yup'
 import { CHANNEL_PLANS } from '#core/rules'
 import { ruleSetBody, type LimitBody, type RuleSetBody } from '#shared/ruleSet'
 import LimitFields from './LimitFields.vue'
@@ -13,12 +14,12 @@ const emit = defineEmits<{ done: [body: RuleSetBody]; cancel: [] }>()
 const body = ref<RuleSetBody>(JSON.parse(JSON.stringify(props.initial)) as RuleSetBody)
 const problem = ref<string | null>(null)
 const plans = [
-  { value: null, title: 'any channels' },
+  { value: null, title: t('rules.anyChannels') },
   ...CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name })),
 ]
 const kinds = [
-  { value: 'legal', title: 'legal limits: guarded acceptance' },
-  { value: 'workshop', title: 'workshop targets: simple acceptance' },
+  { value: 'legal', title: t('rules.legalLimitsGuardedAcceptance') },
+  { value: 'workshop', title: t('rules.workshopTargetsSimpleAcceptance') },
 ]
 const EMPTY: LimitBody = {
   id: '',
@@ -49,35 +50,38 @@ async function submit() {
 <template>
   <form novalidate @submit.prevent="submit">
     <div class="head">
-      <v-text-field v-model="body.name" label="Name" autofocus />
-      <v-text-field v-model="body.region" label="Region" />
-      <v-select v-model="body.kind" label="Kind" :items="kinds" />
-      <v-select v-model="body.planId" label="Channels" :items="plans" />
-      <v-text-field v-model="body.source" label="Source" placeholder="title, number, section" />
-      <v-text-field v-model="body.asOf" label="As of" type="date" />
+      <v-text-field v-model="body.name" :label="t('common.name')" autofocus />
+      <v-text-field v-model="body.region" :label="t('rules.region')" />
+      <v-select v-model="body.kind" :label="t('rules.kind')" :items="kinds" />
+      <v-select v-model="body.planId" :label="t('rules.channels')" :items="plans" />
+      <v-text-field
+        v-model="body.source"
+        :label="t('common.source')"
+        :placeholder="t('rules.titleNumberSection')"
+      />
+      <v-text-field v-model="body.asOf" :label="t('rules.asOf')" type="date" />
     </div>
-    <v-checkbox
-      v-model="body.fromMemory"
-      label="Unverified: to be checked against the current text"
-      hide-details
-    />
-    <h2>Limits</h2>
+    <v-checkbox v-model="body.fromMemory" :label="t('rules.unverifiedToBeCheckedAgainstThe')" hide-details />
+    <h2>{{ t('rules.limits') }}</h2>
     <LimitFields
       v-for="(_, i) in body.limits"
       :key="i"
       v-model="body.limits[i]!"
       @remove="body.limits.splice(i, 1)"
     />
-    <v-btn @click="add">Add limit</v-btn>
-    <h2>Emission mask</h2>
+    <v-btn @click="add">{{ t('rules.addLimit') }}</v-btn>
+    <h2>{{ t('rules.emissionMask') }}</h2>
     <MaskFields v-model="body.mask" />
-    <h2>Adjacent channel, spurious emissions</h2>
+    <h2>{{ t('rules.adjacentChannelSpuriousEmissions') }}</h2>
     <PowerLimitFields v-model:adjacent="body.adjacent" v-model:spurious="body.spurious" />
-    <v-textarea v-model="body.note" class="mt-4" label="Remarks" rows="2" auto-grow />
+    <v-textarea v-model="body.note" class="mt-4" :label="t('rules.remarks')" rows="2" auto-grow />
     <p v-if="problem ?? failure" class="care" role="alert">{{ problem ?? failure }}</p>
     <div class="go">
-      <v-btn type="submit" variant="flat" color="primary" size="large">Save</v-btn
-      ><v-btn size="large" @click="emit('cancel')">Cancel</v-btn>
+      <v-btn type="submit" variant="flat" color="primary" size="large">{{ t('common.save') }}</v-btn><v-btn
+        size="large"
+        @click="emit('cancel')"
+        >{{ t('common.cancel') }}</v-btn
+      >
     </div>
   </form>
 </template>

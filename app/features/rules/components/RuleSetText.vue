@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { RuleSet } from '#core/rules'
 import { maskWords, powerLimitWords } from '#shared/words/ruleWords'
 
@@ -11,9 +12,18 @@ defineProps<{ set: RuleSet }>()
       {{ set.name }} <span class="quiet fig">{{ set.id }}</span>
     </h2>
     <p class="quiet">
-      {{ set.kind === 'legal' ? 'Legal limits, guarded acceptance' : 'Workshop targets, simple acceptance' }}.
-      {{ set.region }}. {{ set.source }}, as of {{ set.asOf
-      }}{{ set.fromMemory ? ', unverified: check against the current text' : '' }}.
+      {{
+        t('rules.asOf2', {
+          what:
+            set.kind === 'legal'
+              ? t('rules.legalLimitsGuardedAcceptance2')
+              : t('rules.workshopTargetsSimpleAcceptance2'),
+          region: set.region,
+          source: set.source,
+          asOf: set.asOf,
+          what2: set.fromMemory ? t('rules.unverifiedCheckAgainstTheCurrentText') : '',
+        })
+      }}
     </p>
     <ul>
       <li v-for="l in set.limits" :key="l.id">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { SCHOOLS, type SchoolChoices } from '#core/sheet'
 
 /** Where practitioners differ: the default with its reason, and the side this shop takes. */
@@ -7,15 +8,15 @@ const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
 </script>
 
 <template>
-  <section aria-label="Workshop practice">
-    <h2>Workshop practice</h2>
+  <section :aria-label="t('rules.workshopPractice')">
+    <h2>{{ t('rules.workshopPractice') }}</h2>
     <p class="quiet">
-      Where practitioners differ. Options marked "applied" change steps and targets of new jobs. The others
-      are the workshop's stated practice.
+      {{ t('rules.wherePractitionersDifferOptionsMarkedApplied') }}
     </p>
     <fieldset v-for="s in SCHOOLS" :key="s.id">
       <legend>
-        <span class="fig">{{ s.id }}</span> {{ s.question }} <span v-if="s.acts" class="acts">applied</span>
+        <span class="fig">{{ s.id }}</span> {{ s.question }}
+        <span v-if="s.acts" class="acts">{{ t('rules.applied') }}</span>
       </legend>
       <label v-for="o in s.options" :key="o.id"
         ><input
@@ -26,7 +27,9 @@ const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
           @change="emit('choose', s.id, o.id)"
         /><span
           >{{ o.words
-          }}<span v-if="o.id === s.defaultId" class="quiet"> (default: {{ s.because }})</span></span
+          }}<span v-if="o.id === s.defaultId" class="quiet">
+            {{ t('rules.defaultWord', { because: s.because }) }}</span
+          ></span
         ></label
       >
     </fieldset>

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
 import { RULE_SETS, type RuleSet } from '#core/rules'
@@ -18,7 +19,7 @@ export const useRulesStore = defineStore('rules', () => {
 
   async function load() {
     try {
-      own.value = await $fetch<OwnRuleSet[]>('/api/rule-sets', { retry: 0, timeout: 8000 })
+      own.value = await $api<OwnRuleSet[]>('/api/rule-sets')
       localStorage.setItem(REMEMBERED, JSON.stringify(own.value))
     } catch {
       if (own.value.length === 0)
@@ -30,12 +31,11 @@ export const useRulesStore = defineStore('rules', () => {
   async function keep(set: OwnRuleSet | null, body: RuleSetBody): Promise<Failure | null> {
     try {
       if (set)
-        await $fetch(`/api/rule-sets/${set.id}`, {
+        await $api(`/api/rule-sets/${set.id}`, {
           method: 'PUT',
           body: { ...body, version: set.version },
-          retry: 0,
         })
-      else await $fetch('/api/rule-sets', { method: 'POST', body, retry: 0 })
+      else await $api('/api/rule-sets', { method: 'POST', body })
       await load()
       return null
     } catch (error) {
@@ -45,14 +45,11 @@ export const useRulesStore = defineStore('rules', () => {
 
   const schools = shallowRef<SchoolChoices>({})
   const loadSchools = async () =>
-    (schools.value = await $fetch<SchoolChoices>('/api/schools', { retry: 0, timeout: 8000 }).catch(
-      () => schools.value,
-    ))
+    (schools.value = await $api<SchoolChoices>('/api/schools').catch(() => schools.value))
   const chooseSchool = async (id: string, optionId: string) =>
-    (schools.value = await $fetch<SchoolChoices>(`/api/schools/${id}`, {
+    (schools.value = await $api<SchoolChoices>(`/api/schools/${id}`, {
       method: 'PUT',
       body: { optionId },
-      retry: 0,
     }).catch(() => schools.value))
 
   return { own, all, of, load, keep, schools, loadSchools, chooseSchool }

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { format } from 'date-fns'
 import { jobTag } from '#shared/job'
 import type { FoundJob } from '#shared/search'
@@ -16,7 +17,7 @@ defineProps<{ job: FoundJob; model: string }>()
     >
     <span class="what">{{ job.excerpt || job.complaint }}</span>
     <span class="quiet state"
-      >{{ job.onBench ? 'on the bench' : 'handed over' }}<br />{{
+      >{{ job.onBench ? t('search.onTheBench') : t('search.handedOver') }}<br />{{
         format(job.createdAtMs, 'd MMM yyyy')
       }}</span
     >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, shallowRef, watch } from 'vue'
 import { causeOf } from '#core/diagnose'
 import type { ModelSheet } from '#core/sheet'
@@ -21,21 +22,22 @@ watch(() => [props.sheet.id, props.jobId], read)
 </script>
 
 <template>
-  <section aria-label="Other sets of this model">
-    <h2>Other sets of this model</h2>
-    <p v-if="!known" class="quiet">No data on other sets at the moment.</p>
+  <section :aria-label="t('search.otherSetsOfThisModel')">
+    <h2>{{ t('search.otherSetsOfThisModel') }}</h2>
+    <p v-if="!known" class="quiet">{{ t('search.noDataOnOtherSetsAt') }}</p>
     <template v-else>
       <p>
-        {{ known.jobs }} {{ known.jobs === 1 ? 'job' : 'jobs' }} on {{ sheet.model }}.
-        <template v-if="known.causes.length > 0">Typical faults: </template
-        ><span v-for="(c, i) in known.causes" :key="c.causeId"
+        {{ t('search.jobsOn', { jobs: known.jobs, model: sheet.model }) }}
+        <template v-if="known.causes.length > 0">{{ t('search.typicalFaults') }} </template><span
+          v-for="(c, i) in known.causes"
+          :key="c.causeId"
           >{{ i ? ', ' : '' }}{{ causeOf(c.causeId).title.toLowerCase() }}
           <b class="fig">{{ c.count }}</b></span
-        >{{ known.causes.length > 0 ? '.' : 'No cause confirmed yet. Confirmed causes are counted here.' }}
+        >{{ known.causes.length > 0 ? '.' : t('search.noCauseConfirmedYetConfirmedCauses') }}
       </p>
       <SpreadChart v-if="lines.length > 0" :lines="lines" :night="night" :own="jobId !== null" />
       <p v-else class="quiet">
-        The spread of as-found values is shown from {{ MIN_SETS }} measured sets of the model.
+        {{ t('search.theSpreadOfAsFoundValues', { minsets: MIN_SETS }) }}
       </p>
     </template>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
 import type { SpreadLine } from '#shared/words/spreadView'
@@ -33,7 +34,7 @@ function figure(token: (name: string) => string): Figure {
     orientation: 'h' as const,
     width: 0.46,
     marker: { color: token('--win'), line: { color: token('--line2'), width: 1 } },
-    name: 'middle half',
+    name: t('search.middleHalf'),
     ...hover,
   }
   const own = {
@@ -41,7 +42,7 @@ function figure(token: (name: string) => string): Figure {
     y,
     type: 'scatter' as const,
     mode: 'markers' as const,
-    name: 'this set',
+    name: t('search.thisSet'),
     ...hover,
     marker: {
       size: 13,
@@ -61,7 +62,7 @@ function figure(token: (name: string) => string): Figure {
       xaxis: {
         range: [-6.4, 6.4],
         tickvals: [-1, 0, 1],
-        ticktext: ['quarter', 'middle', 'three quarters'],
+        ticktext: ['quarter', 'middle', t('search.threeQuarters')],
         gridcolor: token('--line'),
         zeroline: true,
         zerolinecolor: token('--line2'),
@@ -76,15 +77,17 @@ const { failed } = usePlotly(host, { figure, on: () => [props.lines, props.night
 <template>
   <figure class="chart">
     <figcaption>
-      As found, {{ own ? 'this set against the others of its model' : 'the sets of this model' }}
-      <span class="quiet"
-        >bar: middle half; line: middle 80 %{{
-          own ? '; circle: this set, diamond: outside the middle 90 %' : ''
-        }}; each line on its own scale</span
-      >
+      {{
+        t('search.asFound', {
+          what: own ? t('search.thisSetAgainstTheOthersOf') : t('search.theSetsOfThisModel'),
+        })
+      }}
+      <span class="quiet">{{
+        t('search.barMiddleHalfLineMiddle80', { what: own ? t('search.circleThisSetDiamondOutsideThe') : '' })
+      }}</span>
     </figcaption>
     <div ref="host" role="img" :aria-label="lines.map(l => `${l.title}: ${l.words}`).join('. ')" />
-    <p v-if="failed" class="quiet">The picture could not be loaded.</p>
+    <p v-if="failed" class="quiet">{{ t('common.pictureNotLoaded') }}</p>
   </figure>
 </template>
 

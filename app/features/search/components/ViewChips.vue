@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { SavedView } from '#shared/search'
 
 /** Searches that were kept by name. */
@@ -14,13 +15,13 @@ const emit = defineEmits<{ choose: [view: SavedView]; drop: [id: string]; keep: 
       size="large"
       variant="outlined"
       closable
-      :close-label="`Delete the saved search ${v.name}`"
+      :close-label="t('search.deleteTheSavedSearch', { name: v.name })"
       @click="emit('choose', v)"
       @click:close.stop="emit('drop', v.id)"
       >{{ v.name }}</v-chip
     >
-    <v-btn v-if="canKeep" @click="emit('keep')">Save search</v-btn>
-    <v-btn v-if="canKeep" @click="emit('clear')">Clear</v-btn>
+    <v-btn v-if="canKeep" @click="emit('keep')">{{ t('search.saveSearch') }}</v-btn>
+    <v-btn v-if="canKeep" @click="emit('clear')">{{ t('search.clear') }}</v-btn>
   </div>
 </template>
 

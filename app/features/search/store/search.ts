@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
@@ -22,10 +23,8 @@ export const useSearchStore = defineStore('search', () => {
   async function ask(query: SavedQuery, before: number | null = null) {
     const mine = ++asked
     try {
-      const result = await $fetch<SearchResult>('/api/search', {
+      const result = await $api<SearchResult>('/api/search', {
         query: { ...query, ...(before === null ? {} : { before }) },
-        retry: 0,
-        timeout: 8000,
       })
       if (mine !== asked) return
       found.value = before === null ? result.jobs : [...(found.value ?? []), ...result.jobs]
@@ -38,13 +37,11 @@ export const useSearchStore = defineStore('search', () => {
   }
 
   const loadViews = async () =>
-    (views.value = await $fetch<SavedView[]>('/api/search/views', { retry: 0, timeout: 8000 }).catch(
-      () => views.value,
-    ))
+    (views.value = await $api<SavedView[]>('/api/search/views').catch(() => views.value))
 
   async function keepView(name: string, query: SavedQuery): Promise<Failure | null> {
     try {
-      await $fetch('/api/search/views', { method: 'POST', body: { id: uuid(), name, query }, retry: 0 })
+      await $api('/api/search/views', { method: 'POST', body: { id: uuid(), name, query } })
       await loadViews()
       return null
     } catch (error) {
@@ -53,15 +50,13 @@ export const useSearchStore = defineStore('search', () => {
   }
 
   async function dropView(id: string) {
-    await $fetch(`/api/search/views/${id}`, { method: 'DELETE', retry: 0 }).catch(() => undefined)
+    await $api(`/api/search/views/${id}`, { method: 'DELETE' }).catch(() => undefined)
     await loadViews()
   }
 
   const historyOf = (sheetId: string, jobId: string | null) =>
-    $fetch<ModelHistory>(`/api/models/${sheetId}/history`, {
+    $api<ModelHistory>(`/api/models/${sheetId}/history`, {
       query: jobId ? { job: jobId } : {},
-      retry: 0,
-      timeout: 8000,
     }).catch(() => null)
 
   return { found, next, amongNewest, failure, views, ask, loadViews, keepView, dropView, historyOf }

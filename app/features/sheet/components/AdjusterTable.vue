@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { GOES_STALE, type ModelSheet } from '#core/sheet'
 import type { LineTrust } from '#shared/sheetFile'
 import { confidenceWords, fieldWords } from '#shared/words/sheetWords'
@@ -23,10 +24,10 @@ const trusted = (designator: string) =>
     <table class="plain">
       <thead>
         <tr>
-          <th>Adjuster</th>
-          <th>Where</th>
-          <th>Direction, tool</th>
-          <th>Affects</th>
+          <th>{{ t('common.adjuster') }}</th>
+          <th>{{ t('sheet.where') }}</th>
+          <th>{{ t('sheet.directionTool') }}</th>
+          <th>{{ t('common.affects') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -39,7 +40,7 @@ const trusted = (designator: string) =>
           </td>
           <td>
             {{ a.where }}
-            <div v-for="t in trusted(a.designator)" :key="t" class="trust">{{ t }}</div>
+            <div v-for="line in trusted(a.designator)" :key="line" class="trust">{{ line }}</div>
           </td>
           <td>
             {{ a.turn }}<br /><span class="quiet">{{ a.tool }}</span>

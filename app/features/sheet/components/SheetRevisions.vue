@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, shallowRef } from 'vue'
 import { compareSheets, type ModelSheet } from '#core/sheet'
 import type { RevisionInfo } from '#shared/sheetFile'
@@ -31,9 +32,9 @@ async function compare() {
     <table class="plain">
       <thead>
         <tr>
-          <th>Revision</th>
-          <th>When, who</th>
-          <th>What and why</th>
+          <th>{{ t('sheet.revision') }}</th>
+          <th>{{ t('sheet.whenWho') }}</th>
+          <th>{{ t('sheet.whatAndWhy') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -50,36 +51,36 @@ async function compare() {
               {{ lineValueWords(c.to) }}
             </div>
             <span class="quiet">{{ r.reason }}</span>{{ ' ' }}
-            <NuxtLink v-if="r.jobId && r.jobNumber !== null" :to="`/jobs/${r.jobId}/align`"
-              >on {{ jobTag(r.jobNumber) }}</NuxtLink
-            >
+            <NuxtLink v-if="r.jobId && r.jobNumber !== null" :to="`/jobs/${r.jobId}/align`">{{
+              t('sheet.on', { jobTag: jobTag(r.jobNumber) })
+            }}</NuxtLink>
           </td>
         </tr>
       </tbody>
     </table>
     <div v-if="numbers.length > 1" class="compare no-print">
       <label
-        >Revision
+        >{{ t('sheet.revision') }}
         <select v-model.number="left">
           <option v-for="n in numbers" :key="n" :value="n">{{ n }}</option>
         </select></label
       >
       <label
-        >beside
+        >{{ t('sheet.beside') }}
         <select v-model.number="right">
           <option v-for="n in numbers" :key="n" :value="n">{{ n }}</option>
         </select></label
       >
-      <v-btn height="44" @click="compare">Compare</v-btn>
+      <v-btn height="44" @click="compare">{{ t('sheet.compare') }}</v-btn>
     </div>
     <div v-if="shown" class="scroll" tabindex="0">
-      <p v-if="differences.length === 0" class="quiet">The revisions are identical.</p>
+      <p v-if="differences.length === 0" class="quiet">{{ t('sheet.theRevisionsAreIdentical') }}</p>
       <table v-else class="plain">
         <thead>
           <tr>
-            <th>Where</th>
-            <th>Revision {{ shown.before.revision }}</th>
-            <th>Revision {{ shown.after.revision }}</th>
+            <th>{{ t('sheet.where') }}</th>
+            <th>{{ t('sheet.revision2', { revision: shown.before.revision }) }}</th>
+            <th>{{ t('sheet.revision2', { revision: shown.after.revision }) }}</th>
           </tr>
         </thead>
         <tbody>
@@ -87,7 +88,7 @@ async function compare() {
             <td>
               <b>{{ differenceName(d) }}</b>
             </td>
-            <td>{{ d.before ?? 'not present' }}</td>
+            <td>{{ d.before ?? t('sheet.notPresent') }}</td>
             <td>{{ d.after ?? 'removed' }}</td>
           </tr>
         </tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { stepOf, type ModelSheet, type Measurand } from '#core/sheet'
 import { quantityInfo, showPlain } from '#core/quantity'
 import { windowWords } from '#shared/words/verdictWords'
@@ -11,19 +12,20 @@ function targetWords(want: Measurand): string {
     case 'window':
       return windowWords(target.window.low, target.window.high, quantity, null)
     case 'channel-error':
-      return `channel ${target.lowHz} to +${target.highHz} Hz`.replace('-', '\u2212')
+      return t('sheet.channelToHz', { lowHz: target.lowHz, highHz: target.highHz }).replace('-', '\u2212')
     case 'nominal-error':
       return `${showPlain(target.nominalHz, quantity)} \u00b1${target.highHz} Hz`
     case 'above-reading':
-      return (
-        `${showPlain(target.low, quantity)} to ` +
-        `${showPlain(target.high, quantity)} more than at "${target.pointId}"`
-      )
+      return t('sheet.toMoreThanAt', {
+        low: showPlain(target.low, quantity),
+        high: showPlain(target.high, quantity),
+        pointId: target.pointId,
+      })
     case 'like-reading':
-      return (
-        `as measured in "${stepOf(props.sheet, target.stepId).title}", ` +
-        `${Math.round((target.highRatio - 1) * 100)} % either way`
-      )
+      return t('sheet.asMeasuredInEitherWay', {
+        title: stepOf(props.sheet, target.stepId).title,
+        highRatio: Math.round((target.highRatio - 1) * 100),
+      })
   }
 }
 const points = (s: ModelSheet['procedure'][number]) =>
@@ -36,8 +38,8 @@ const points = (s: ModelSheet['procedure'][number]) =>
 const criterion = (s: ModelSheet['procedure'][number]) => {
   if (!s.criterion) return ''
   return s.criterion.kind === 'spread'
-    ? `spread max. ${s.criterion.maxDb} dB`
-    : `until a pass gains less than ${s.criterion.gainDb} dB`
+    ? t('sheet.spreadMaxDb', { maxDb: s.criterion.maxDb })
+    : t('sheet.untilAPassGainsLessThan', { gainDb: s.criterion.gainDb })
 }
 </script>
 
@@ -45,11 +47,11 @@ const criterion = (s: ModelSheet['procedure'][number]) => {
   <table class="plain">
     <thead>
       <tr>
-        <th>Step</th>
-        <th>Instruction, reason</th>
-        <th>Measured, target</th>
-        <th>Adjusters</th>
-        <th>Depends on</th>
+        <th>{{ t('sheet.step') }}</th>
+        <th>{{ t('sheet.instructionReason') }}</th>
+        <th>{{ t('sheet.measuredTarget') }}</th>
+        <th>{{ t('sheet.adjusters') }}</th>
+        <th>{{ t('sheet.dependsOn') }}</th>
       </tr>
     </thead>
     <tbody>
@@ -69,7 +71,9 @@ const criterion = (s: ModelSheet['procedure'][number]) => {
         <td class="fig">{{ s.adjusters.join(' ') || 'none' }}</td>
         <td class="fig">
           {{ s.needs.join(' ') || '\u2013'
-          }}<span v-if="s.skipIf" class="quiet"><br />not needed if {{ s.skipIf }} is within tolerance</span>
+          }}<span v-if="s.skipIf" class="quiet"
+            ><br />{{ t('sheet.notNeededIfIsWithinTolerance', { skipIf: s.skipIf }) }}</span
+          >
         </td>
       </tr>
     </tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Step } from '#core/sheet'
 import { stepGraph } from '../logic/sheetGraph'
@@ -10,12 +11,7 @@ const short = (title: string) => (title.length > 23 ? `${title.slice(0, 22)}\u20
 </script>
 
 <template>
-  <div
-    class="scroll"
-    tabindex="0"
-    role="img"
-    aria-label="Dependencies of the steps; the table of the procedure states the same in words"
-  >
+  <div class="scroll" tabindex="0" role="img" :aria-label="t('sheet.dependenciesOfTheStepsTheTable')">
     <svg
       v-if="graph"
       :width="graph.width"
@@ -45,7 +41,7 @@ const short = (title: string) => (title.length > 23 ? `${title.slice(0, 22)}\u20
       </g>
     </svg>
     <p v-else class="care">
-      The steps depend on each other in a loop. Remove one dependency to see the picture.
+      {{ t('sheet.theStepsDependOnEachOther') }}
     </p>
   </div>
 </template>

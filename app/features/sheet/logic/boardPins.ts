@@ -1,3 +1,4 @@
+import type { MessageCode } from '#shared/i18n'
 import type { BoardPlace, BoardSide, ModelSheet } from '#core/sheet'
 
 /** Something that can be found on a board: an adjuster or a test point. */
@@ -50,7 +51,10 @@ export function sideOf(sheet: ModelSheet, wanted: readonly string[]): BoardSide 
   return solder > boardPins(sheet, 'parts').filter(p => wanted.includes(p.id)).length ? 'solder' : 'parts'
 }
 
-export const SIDE_WORDS: Readonly<Record<BoardSide, string>> = { parts: 'parts side', solder: 'solder side' }
+export const SIDE_WORDS: Readonly<Record<BoardSide, MessageCode>> = {
+  parts: 'sheet.partsSide',
+  solder: 'sheet.solderSide',
+}
 
 /** Address of a photo of a board. */
 export const pictureUrl = (pictureId: string) => `/api/sheet-pictures/${pictureId}`

@@ -1,14 +1,15 @@
+import type { MessageCode } from '#shared/i18n'
 import { QUANTITIES, type Quantity } from '#core/quantity'
 import type { TargetSpec } from '#core/sheet'
 
 export type TargetKind = TargetSpec['kind'] | 'none'
-export const TARGET_KINDS: readonly { readonly value: TargetKind; readonly title: string }[] = [
-  { value: 'none', title: 'no target' },
-  { value: 'window', title: 'between' },
-  { value: 'channel-error', title: 'error from the channel' },
-  { value: 'nominal-error', title: 'error from a nominal' },
-  { value: 'like-reading', title: 'like another reading' },
-  { value: 'above-reading', title: 'above another reading' },
+export const TARGET_KINDS: readonly { readonly value: TargetKind; readonly title: MessageCode }[] = [
+  { value: 'none', title: 'sheet.noTarget' },
+  { value: 'window', title: 'sheet.between' },
+  { value: 'channel-error', title: 'sheet.errorFromTheChannel' },
+  { value: 'nominal-error', title: 'sheet.errorFromANominal' },
+  { value: 'like-reading', title: 'sheet.likeAnotherReading' },
+  { value: 'above-reading', title: 'sheet.aboveAnotherReading' },
 ]
 
 /** A target as three numbers in the unit of the bench, with what they are told against. */

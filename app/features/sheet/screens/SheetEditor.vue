@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import Papa from 'papaparse'
 import { computed, ref } from 'vue'
 import { withAdjusterTable, type TableProblem, type TableRow } from '#core/record'
@@ -43,37 +44,48 @@ const who = useWho()
 const reason = ref('')
 const saving = ref(false)
 const uploading = ref(false)
-const TABS = ['Set', 'Adjusters', 'Board', 'As found', 'Procedure', 'Oscillators', 'Other'] as const
-const tab = ref<(typeof TABS)[number]>('Set')
+const TABS = {
+  'Set': 'sheet.set',
+  'Adjusters': 'sheet.adjusters',
+  'Board': 'sheet.board',
+  'As found': 'common.asFound',
+  'Procedure': 'sheet.procedure',
+  'Oscillators': 'sheet.oscillators',
+  'Other': 'sheet.other',
+} as const
+const tab = ref<keyof typeof TABS>('Set')
 const draft = useSheetDraft(props.isNew ? newDraftName(props.initial.id) : props.initial.id)
 draft.begin(props.initial)
 void rules.load()
 const sheet = computed(() => draft.draft.value!)
 const fresh = computed(() => sheet.value.matrix[0] ?? blankSheet('x', 'x', '2000-01-01').matrix[0]!)
 const TABLE_WORDS: Readonly<Record<TableProblem['why'], string>> = {
-  'no-designator': 'has no designator',
-  'unknown-kind': 'has an unknown kind',
-  'unknown-role': 'has an unknown role',
-  'named-twice': 'names one twice',
-  'too-long': 'is too long',
+  'no-designator': t('sheet.hasNoDesignator'),
+  'unknown-kind': t('sheet.hasAnUnknownKind'),
+  'unknown-role': t('sheet.hasAnUnknownRole'),
+  'named-twice': t('sheet.namesOneTwice'),
+  'too-long': t('sheet.isTooLong'),
 }
 
 async function readTable(file: File) {
   const { data, errors } = Papa.parse<TableRow>(await file.text(), { header: true, skipEmptyLines: 'greedy' })
   if (data.length === 0)
     return say(
-      `Nothing imported: ${errors[0]?.message ?? 'the table is empty'}. ` +
-        'The first line names the columns.',
+      t('sheet.nothingImportedTheFirstLineNames', {
+        message: errors[0]?.message ?? t('sheet.theTableIsEmpty'),
+      }),
       'problem',
     )
   const { adjusters, problems, added, changed } = withAdjusterTable(sheet.value.adjusters, data)
   if (added + changed > 0) draft.change({ adjusters })
   say(
     [
-      `${added} added, ${changed} updated.`,
+      t('sheet.addedUpdated', { added, changed }),
       ...problems
         .slice(0, 3)
-        .map(p => `Row ${p.row} ${TABLE_WORDS[p.why]}${p.value ? ` ("${p.value}")` : ''}.`),
+        .map(p =>
+          t('sheet.row4', { row: p.row, table: TABLE_WORDS[p.why], what: p.value ? ` ("${p.value}")` : '' }),
+        ),
     ].join(' '),
     problems.length > 0 ? 'problem' : 'ok',
   )
@@ -136,10 +148,9 @@ function goTo(problem: SheetProblem) {
 }
 
 async function save() {
-  if (draft.conflicts.value.length > 0)
-    return say('Decide each field that both changed, then save.', 'problem')
+  if (draft.conflicts.value.length > 0) return say(t('sheet.decideEachFieldThatBothChanged'), 'problem')
   if (draft.problems.value.length > 0) return say(sheetProblemWords(draft.problems.value[0]!), 'problem')
-  if (!props.isNew && reason.value.trim() === '') return say('Give a short reason for the change.', 'problem')
+  if (!props.isNew && reason.value.trim() === '') return say(t('sheet.giveAShortReasonForThe'), 'problem')
   saving.value = true
   const kept = props.isNew
     ? await store.add(sheet.value, who.value.trim(), reason.value.trim())
@@ -162,8 +173,8 @@ async function putTogether() {
 <template>
   <div>
     <p v-if="draft.recovered.value" class="care">
-      This is an unsaved draft from last time.
-      <button type="button" class="link" @click="draft.startOver">Discard the draft</button>
+      {{ t('sheet.thisIsAnUnsavedDraftFrom') }}
+      <button type="button" class="link" @click="draft.startOver">{{ t('sheet.discardTheDraft') }}</button>
     </p>
     <ConflictList
       v-if="draft.taken.value > 0"
@@ -172,7 +183,7 @@ async function putTogether() {
       @decide="draft.decide"
     />
     <v-tabs v-model="tab" show-arrows density="comfortable" color="primary"
-      ><v-tab v-for="t in TABS" :key="t" :value="t">{{ t }}</v-tab></v-tabs
+      ><v-tab v-for="(words, name) in TABS" :key="name" :value="name">{{ t(words) }}</v-tab></v-tabs
     >
     <div class="part">
       <SetFields
@@ -218,28 +229,31 @@ async function putTogether() {
       <p class="said" role="status" :class="said?.kind ?? (draft.problems.value.length > 0 ? 'problem' : '')">
         {{ said?.text ?? '' }}
       </p>
-      <ul v-if="draft.problems.value.length > 0" class="problems" aria-label="Problems of the sheet">
+      <ul v-if="draft.problems.value.length > 0" class="problems" :aria-label="t('sheet.problemsOfTheSheet')">
         <li v-for="p in draft.problems.value.slice(0, 4)" :key="p.code + p.at + p.names.join()">
           <button type="button" class="link" @click="goTo(p)">{{ sheetProblemWords(p) }}</button>
         </li>
         <li v-if="draft.problems.value.length > 4" class="quiet">
-          and {{ draft.problems.value.length - 4 }} more
+          {{ t('sheet.andMore', { count: draft.problems.value.length - 4 }) }}
         </li>
       </ul>
       <div class="line">
-        <v-btn height="44" :disabled="!draft.canUndo.value" @click="draft.undo">Undo</v-btn
-        ><v-btn height="44" :disabled="!draft.canRedo.value" @click="draft.redo">Redo</v-btn>
+        <v-btn height="44" :disabled="!draft.canUndo.value" @click="draft.undo">{{
+          t('sheet.undo')
+        }}</v-btn><v-btn height="44" :disabled="!draft.canRedo.value" @click="draft.redo">{{
+          t('sheet.redo')
+        }}</v-btn>
         <span class="quiet changes" :title="draft.differences.value.map(differenceName).join('\n')"
           >{{ draft.differences.value.length }}
-          {{ draft.differences.value.length === 1 ? 'line changed' : 'lines changed' }}</span
+          {{ draft.differences.value.length === 1 ? t('sheet.lineChanged') : t('sheet.linesChanged') }}</span
         >
-        <v-text-field v-model="who" class="who" label="Who" maxlength="60" hide-details /><v-text-field
-          v-model="reason"
-          class="why"
-          label="Why"
-          maxlength="500"
+        <v-text-field
+          v-model="who"
+          class="who"
+          :label="t('sheet.who')"
+          maxlength="60"
           hide-details
-        />
+        /><v-text-field v-model="reason" class="why" :label="t('sheet.why')" maxlength="500" hide-details />
         <v-btn
           size="large"
           variant="flat"
@@ -249,8 +263,8 @@ async function putTogether() {
           @click="save"
           >{{
             isNew
-              ? 'Save the sheet'
-              : `Save as revision ${(draft.start.value?.revision ?? initial.revision) + 1}`
+              ? t('sheet.saveTheSheet')
+              : t('sheet.saveAsRevision', { revision: (draft.start.value?.revision ?? initial.revision) + 1 })
           }}</v-btn
         >
       </div>

@@ -1,3 +1,4 @@
+import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { shallowRef } from 'vue'
@@ -31,7 +32,7 @@ export const useSheetsStore = defineStore('sheets', () => {
   }
 
   async function load() {
-    const answer = await asked(() => $fetch<SheetSummary[]>('/api/sheets', { retry: 0, timeout: 8000 }))
+    const answer = await asked(() => $api<SheetSummary[]>('/api/sheets'))
     if (answer) localStorage.setItem(REMEMBERED, JSON.stringify(answer))
     // Without an answer, what this browser saw last: a set can be taken in all the same.
     list.value =
@@ -49,10 +50,8 @@ export const useSheetsStore = defineStore('sheets', () => {
   }
   const view = (id: string, revision?: number) =>
     asked(async () => {
-      const answer = await $fetch<SheetView>(`/api/sheets/${id}`, {
+      const answer = await $api<SheetView>(`/api/sheets/${id}`, {
         query: revision ? { revision } : {},
-        retry: 0,
-        timeout: 8000,
       })
       keep(answer.sheet)
       return answer
@@ -63,28 +62,24 @@ export const useSheetsStore = defineStore('sheets', () => {
   }
 
   const add = (sheet: ModelSheet, who: string, reason: string) =>
-    asked(() => $fetch<ModelSheet>('/api/sheets', { method: 'POST', body: { sheet, who, reason }, retry: 0 }))
+    asked(() => $api<ModelSheet>('/api/sheets', { method: 'POST', body: { sheet, who, reason } }))
   const revise = (sheet: ModelSheet, from: number, who: string, reason: string) =>
     asked(() =>
-      $fetch<ModelSheet>(`/api/sheets/${sheet.id}`, {
+      $api<ModelSheet>(`/api/sheets/${sheet.id}`, {
         method: 'PUT',
         body: { from, sheet, who, reason },
-        retry: 0,
       }),
     )
   const importFile = (file: Blob) =>
     asked(() =>
-      $fetch<Imported>('/api/sheets/import', {
+      $api<Imported>('/api/sheets/import', {
         method: 'POST',
         body: file,
         headers: { 'content-type': 'application/json' },
-        retry: 0,
       }),
     )
   const keepPicture = (file: Blob) =>
-    asked(() =>
-      $fetch<{ id: string }>(`/api/sheet-pictures/${uuid()}`, { method: 'PUT', body: file, retry: 0 }),
-    )
+    asked(() => $api<{ id: string }>(`/api/sheet-pictures/${uuid()}`, { method: 'PUT', body: file }))
 
   return { list, failure, load, summary, nameOf, keep, view, revision, add, revise, importFile, keepPicture }
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 
 /** Files dropped or chosen; a SigMF pair comes as two. */
@@ -26,7 +27,7 @@ function chosen(event: Event) {
     class="drop no-print"
     :class="{ over }"
     role="group"
-    aria-label="Recordings"
+    :aria-label="t('signals.recordings')"
     @dragover.prevent="over = true"
     @dragleave="over = false"
     @drop.prevent="dropped"
@@ -36,16 +37,13 @@ function chosen(event: Event) {
         >{{ progress.what }} <span class="fig">{{ Math.round(progress.share * 100) }} %</span></span
       >
       <v-progress-linear :model-value="progress.share * 100" color="primary" class="bar" />
-      <v-btn @click="emit('cancel')">Cancel</v-btn>
+      <v-btn @click="emit('cancel')">{{ t('common.cancel') }}</v-btn>
     </template>
     <template v-else>
-      <v-btn size="large" variant="flat" color="primary" :disabled="busy" @click="chooser?.click()"
-        >Choose a recording</v-btn
-      >
-      <span class="quiet"
-        >or drop it here: SigMF (both files, or one archive), WAV (two channels are I and Q), a table of an
-        oscilloscope</span
-      >
+      <v-btn size="large" variant="flat" color="primary" :disabled="busy" @click="chooser?.click()">{{
+        t('signals.chooseARecording')
+      }}</v-btn>
+      <span class="quiet">{{ t('signals.orDropItHereSigmfBoth') }}</span>
       <slot />
     </template>
     <input
@@ -54,7 +52,7 @@ function chosen(event: Event) {
       multiple
       hidden
       accept=".sigmf,.sigmf-meta,.sigmf-data,.zip,.wav,.csv,.txt,.tsv"
-      aria-label="choose recordings"
+      :aria-label="t('signals.chooseRecordings')"
       @change="chosen"
     />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, expandedUncertainty, showErrorHz, showMeasured } from '#core/quantity'
 import type { JudgedReading, JudgedSignal, Measurement } from '#core/signal'
@@ -55,7 +56,7 @@ function gauge(r: JudgedReading): GaugeValues | null {
 </script>
 
 <template>
-  <table class="figures" :aria-label="part === 'judged' ? 'Readings' : 'Other figures'">
+  <table class="figures" :aria-label="part === 'judged' ? t('signals.readings') : t('signals.otherFigures')">
     <tbody>
       <tr v-for="r in part === 'judged' ? judged.readings : []" :key="r.quantity" class="judged">
         <th scope="row">{{ QUANTITIES[r.quantity].label }}</th>
@@ -81,7 +82,9 @@ function gauge(r: JudgedReading): GaugeValues | null {
           >{{ ' ' }} <span v-if="r.limit" class="quiet">{{ r.limit.rule.words }}</span><span
             v-else
             class="quiet"
-            >{{ r.quantity === 'adjacentDbc' && wattLimit ? wattLimit : 'no limit in this rule set' }}</span
+            >{{
+              r.quantity === 'adjacentDbc' && wattLimit ? wattLimit : t('signals.noLimitInThisRuleSet')
+            }}</span
           >
         </td>
         <td v-if="second" class="fig quiet">

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, shallowRef, watch } from 'vue'
 import type { JudgedSignal } from '#core/signal'
 import { QUANTITIES } from '#core/quantity'
@@ -58,28 +59,28 @@ const words = (p: MeasurePoint) =>
 </script>
 
 <template>
-  <section class="log no-print" aria-label="Add to job">
-    <h2>Add to job</h2>
+  <section class="log no-print" :aria-label="t('signals.addToJob')">
+    <h2>{{ t('signals.addToJob') }}</h2>
     <div class="fields">
       <v-select
         v-model="chosen"
-        label="Job"
+        :label="t('signals.job')"
         :items="here.map(j => ({ value: j.job.id, title: `${jobTag(j.job.number)} ${j.job.owner}` }))"
-        no-data-text="No open jobs"
+        :no-data-text="t('signals.noOpenJobs')"
       />
       <v-select
         v-model="phase"
-        label="Phase"
+        :label="t('signals.phase')"
         :items="[
-          { value: 'as-found', title: 'As found' },
-          { value: 'as-left', title: 'As left' },
+          { value: 'as-found', title: t('common.asFound') },
+          { value: 'as-left', title: t('common.asLeft') },
         ]"
       />
       <v-select
         v-model="pointId"
-        label="Row"
+        :label="t('signals.row')"
         :items="points.map(p => ({ value: p.id, title: words(p) }))"
-        no-data-text="No row of this set measures any of these quantities"
+        :no-data-text="t('signals.noRowOfThisSetMeasures')"
       />
       <v-btn
         size="large"
@@ -88,11 +89,11 @@ const words = (p: MeasurePoint) =>
         :disabled="!job"
         :loading="sending !== null"
         @click="emit('log', job!.id, phase, point, sheet?.load ?? '')"
-        >{{ point ? 'Save readings and recording' : 'Save recording' }}</v-btn
+        >{{ point ? t('signals.saveReadingsAndRecording') : t('signals.saveRecording') }}</v-btn
       >
     </div>
     <p v-if="sending !== null" role="status" class="quiet">
-      Saving the recording, {{ Math.round(sending * 100) }} %
+      {{ t('signals.savingTheRecording', { sending: Math.round(sending * 100) }) }}
     </p>
     <p v-else-if="kept" role="status">
       <b>{{ kept }}</b>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
 import { saveFile } from '~/data/saveFile'
@@ -55,12 +56,12 @@ const { failed, image: draw } = usePlotly(host, {
       <b>{{ picture.title }}</b> <span class="quiet">{{ picture.note }}</span>
       <span class="take no-print"
         ><button type="button" @click="saveCsv">CSV</button
-        ><button type="button" @click="image('png')">PNG</button
-        ><button type="button" @click="image('svg')">SVG</button></span
+        ><button type="button" @click="image('png')">{{ t('signals.png') }}</button
+        ><button type="button" @click="image('svg')">{{ t('signals.svg') }}</button></span
       >
     </figcaption>
     <div ref="host" class="plot" role="img" :aria-label="picture.title" />
-    <p v-if="failed" class="quiet">The picture could not be loaded. The table holds every reading.</p>
+    <p v-if="failed" class="quiet">{{ t('signals.thePictureCouldNotBeLoaded') }}</p>
   </figure>
 </template>
 

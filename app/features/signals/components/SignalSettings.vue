@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { channelHz, channelPlan, coversPlan, type RuleSet } from '#core/rules'
 import type { KeptOptions } from '#shared/recording'
@@ -12,11 +13,11 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{ change: [options: KeptOptions] }>()
 const MODES = [
-  { value: 'auto', title: 'Detect' },
+  { value: 'auto', title: t('signals.detect') },
   { value: 'am', title: 'AM' },
   { value: 'fm', title: 'FM' },
   { value: 'ssb', title: 'SSB' },
-  { value: 'audio', title: 'Sound' },
+  { value: 'audio', title: t('signals.sound') },
 ]
 const CHANNEL = /^\d{1,2}$/
 const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
@@ -68,7 +69,7 @@ const nominalHz = computed(() => {
   return mhz === null ? null : mhz * 1e6
 })
 const wrongPlace = computed(() =>
-  place.value.trim() !== '' && nominalHz.value === null ? 'a channel, or MHz like 27.185' : undefined,
+  place.value.trim() !== '' && nominalHz.value === null ? t('signals.aChannelOrMhzLike27') : undefined,
 )
 </script>
 
@@ -76,52 +77,50 @@ const wrongPlace = computed(() =>
   <div class="settings">
     <v-select
       :model-value="options.as"
-      label="Mode"
+      :label="t('common.mode')"
       :items="MODES"
       @update:model-value="v => change({ as: v })"
     />
     <v-text-field
       v-model="place"
-      label="Channel, or MHz"
+      :label="t('signals.channelOrMhz')"
       inputmode="decimal"
       :error-messages="wrongPlace"
       :hint="
-        nominalHz === null
-          ? 'not known: offsets are relative to the centre'
-          : `${(nominalHz / 1e6).toFixed(5)} MHz`
+        nominalHz === null ? t('signals.notKnownOffsetsAreRelativeTo') : `${(nominalHz / 1e6).toFixed(5)} MHz`
       "
       persistent-hint
       @change="change({ nominalHz })"
     />
     <v-text-field
       v-model="texts.toneHz"
-      label="Tone, Hz"
+      :label="t('signals.toneHz')"
       inputmode="decimal"
-      hint="detected if empty"
+      :hint="t('signals.detectedIfEmpty')"
       persistent-hint
       @change="change({ toneHz: number(texts.toneHz) })"
     />
     <v-text-field
       v-model="texts.carrierW"
-      label="Carrier, W"
+      :label="t('signals.carrierW')"
       inputmode="decimal"
-      hint="for limits in watts"
+      :hint="t('signals.forLimitsInWatts')"
       persistent-hint
       @change="change({ carrierW: number(texts.carrierW) })"
     />
     <v-text-field
       v-model="texts.widthKhz"
-      label="Width, kHz"
+      :label="t('signals.widthKhz')"
       inputmode="decimal"
-      hint="of the channel: the usual width if empty"
+      :hint="t('signals.ofTheChannelTheUsualWidth')"
       persistent-hint
       @change="change({ channelWidthHz: hertz(texts.widthKhz) })"
     />
     <div v-if="takesUnmodulated">
       <v-text-field
         v-model="texts.unmodulatedDbfs"
-        label="Level, dBFS"
-        hint="of the unmodulated carrier, at the same gain"
+        :label="t('signals.levelDbfs')"
+        :hint="t('signals.ofTheUnmodulatedCarrierAtThe')"
         persistent-hint
         @change="change({ unmodulatedDbfs: level(texts.unmodulatedDbfs) })"
       />
@@ -130,12 +129,12 @@ const wrongPlace = computed(() =>
         class="use"
         variant="text"
         @click="change({ unmodulatedDbfs: unmodulated.dbfs })"
-        >Use {{ unmodulated.dbfs.toFixed(2) }} dBFS of {{ unmodulated.name }}</v-btn
+        >{{ t('signals.useDbfsOf', { dbfs: unmodulated.dbfs.toFixed(2), name: unmodulated.name }) }}</v-btn
       >
     </div>
     <v-select
       :model-value="options.ruleSetId"
-      label="Rule set"
+      :label="t('common.ruleSet')"
       :items="ruleSets.map(r => ({ value: r.id, title: r.name }))"
       @update:model-value="v => change({ ruleSetId: v })"
     />

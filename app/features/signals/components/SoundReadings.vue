@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { AudioAnalysis } from '../logic/listening'
 
@@ -13,9 +14,9 @@ const beat = computed(
 )
 const way = computed(() => {
   if (beat.value === null) return ''
-  if (Math.abs(beat.value) < BEAT_ZERO_HZ) return 'zero beat'
-  if (props.heard?.beat) return 'between the two tones'
-  return beat.value > 0 ? 'too high: lower it' : 'too low: raise it'
+  if (Math.abs(beat.value) < BEAT_ZERO_HZ) return t('signals.zeroBeat')
+  if (props.heard?.beat) return t('signals.betweenTheTwoTones')
+  return beat.value > 0 ? t('signals.tooHighLowerIt') : t('signals.tooLowRaiseIt')
 })
 const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
 </script>
@@ -23,33 +24,36 @@ const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
 <template>
   <div class="readings" aria-live="off">
     <div class="one">
-      <span class="label">SINAD, 300 to 3400 Hz</span
-      ><b class="fig big" data-sinad>{{ sinad === null ? '\u2013' : sinad.toFixed(1) }}</b
+      <span class="label">{{ t('signals.sinad300To3400Hz') }}</span><b class="fig big" data-sinad>{{
+        sinad === null ? '\u2013' : sinad.toFixed(1)
+      }}</b
       >{{ ' ' }}
       <span class="unit">dB</span>
     </div>
     <div class="one">
-      <span class="label">{{ heard?.beat ? 'Beat' : `Against ${targetHz} Hz` }}</span><b
-        class="fig big"
-        data-beat
-        >{{ beat === null ? '\u2013' : (beat > 0 && !heard?.beat ? '+' : '') + beat.toFixed(1) }}</b
+      <span class="label">{{
+        heard?.beat ? t('signals.beat') : t('signals.againstHz', { targetHz })
+      }}</span><b class="fig big" data-beat>{{
+        beat === null ? '\u2013' : (beat > 0 && !heard?.beat ? '+' : '') + beat.toFixed(1)
+      }}</b
       >{{ ' ' }} <span class="unit">Hz</span> <span class="way">{{ way }}</span>
     </div>
     <div class="row">
       <span
-        >Tone <b class="fig">{{ tone === null ? '\u2013' : tone.toFixed(2) }}</b> Hz</span
+        >{{ t('signals.tone') }} <b class="fig">{{ tone === null ? '\u2013' : tone.toFixed(2) }}</b> Hz</span
       >
       <span
-        >Distortion
+        >{{ t('signals.distortion') }}
         <b class="fig">{{
           heard?.present && heard.figures.thd !== null ? (100 * heard.figures.thd).toFixed(2) : '\u2013'
         }}</b>
         %</span
       >
       <span
-        >Level <b class="fig">{{ heard ? heard.figures.levelDbfs.toFixed(1) : '\u2013' }}</b> dBFS</span
+        >{{ t('signals.level') }}
+        <b class="fig">{{ heard ? heard.figures.levelDbfs.toFixed(1) : '\u2013' }}</b> dBFS</span
       >
-      <b v-if="loud" class="loud">overloaded: turn the input down</b>
+      <b v-if="loud" class="loud">{{ t('signals.overloadedTurnTheInputDown') }}</b>
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { ScopePreview } from '#core/recording'
 
 /** What was found in a table of an oscilloscope, before it is believed. */
@@ -7,16 +8,19 @@ const emit = defineEmits<{ yes: []; no: [] }>()
 </script>
 
 <template>
-  <section class="preview" aria-label="Table found">
+  <section class="preview" :aria-label="t('signals.tableFound')">
     <p>
-      <b>{{ name }}</b>:
-      {{
-        preview.valueColumns.length === 2
-          ? 'time and two channels, taken as I and Q'
-          : 'time and one channel'
-      }}, {{ Math.round(preview.sampleRateHz).toLocaleString('en-GB') }} samples a second, time in
-      {{ preview.timeUnitS === 1 ? 'seconds' : `${preview.timeUnitS} s` }},
-      {{ preview.valueUnitsV[0] === 1 ? 'volts' : `${preview.valueUnitsV[0]} V` }}.
+      <b>{{ name }}</b>{{
+        t('signals.samplesASecondTimeIn', {
+          what:
+            preview.valueColumns.length === 2
+              ? t('signals.timeAndTwoChannelsTakenAs')
+              : t('signals.timeAndOneChannel'),
+          sampleRateHz: Math.round(preview.sampleRateHz).toLocaleString('en-GB'),
+          what2: preview.timeUnitS === 1 ? 'seconds' : `${preview.timeUnitS} s`,
+          what3: preview.valueUnitsV[0] === 1 ? 'volts' : `${preview.valueUnitsV[0]} V`,
+        })
+      }}
     </p>
     <table class="fig">
       <thead>
@@ -30,8 +34,10 @@ const emit = defineEmits<{ yes: []; no: [] }>()
         </tr>
       </tbody>
     </table>
-    <v-btn variant="flat" color="primary" @click="emit('yes')">Measure like this</v-btn>{{ ' ' }}
-    <v-btn class="ml-3" @click="emit('no')">Discard</v-btn>
+    <v-btn variant="flat" color="primary" @click="emit('yes')">{{ t('signals.measureLikeThis') }}</v-btn>{{
+      ' '
+    }}
+    <v-btn class="ml-3" @click="emit('no')">{{ t('common.discard') }}</v-btn>
   </section>
 </template>
 

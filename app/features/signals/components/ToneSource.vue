@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import { useToneSource, type ToneSetting } from '../logic/useToneSource'
 
@@ -9,8 +10,8 @@ import { useToneSource, type ToneSetting } from '../logic/useToneSource'
 const { playing, play, silence } = useToneSource()
 const REMEMBERED = 'tone-full-scale-v'
 const KINDS = [
-  { value: 'one', title: 'One tone' },
-  { value: 'two', title: 'Two tones, 700 and 1900 Hz' },
+  { value: 'one', title: t('signals.oneTone') },
+  { value: 'two', title: t('signals.twoTones700And1900Hz') },
 ]
 const LEVELS_MV = [1, 3, 10, 30, 100]
 const STEPS_HZ = [300, 600, 1000, 1250, 2500, 3000]
@@ -56,21 +57,26 @@ onMounted(() => {
 </script>
 
 <template>
-  <section class="source" aria-label="Audio source">
-    <h2>Audio source</h2>
-    <p class="quiet">Connect to the microphone socket, with the set's own wiring. Usual level: 30 mV.</p>
+  <section class="source" :aria-label="t('signals.audioSource')">
+    <h2>{{ t('signals.audioSource') }}</h2>
+    <p class="quiet">{{ t('signals.connectToTheMicrophoneSocketWith') }}</p>
     <div class="fields">
-      <v-select v-model="kind" label="Signal" :items="KINDS" @update:model-value="playing && start()" />
+      <v-select
+        v-model="kind"
+        :label="t('signals.signal')"
+        :items="KINDS"
+        @update:model-value="playing && start()"
+      />
       <v-text-field
         v-model="hz"
-        label="Tone, Hz"
+        :label="t('signals.toneHz')"
         inputmode="decimal"
         :disabled="kind === 'two'"
         @change="playing && start()"
       />
       <v-text-field
         v-model="levelMv"
-        :label="fullScaleV === null ? 'Level, not calibrated' : 'Level, mV rms'"
+        :label="fullScaleV === null ? t('signals.levelNotCalibrated') : t('signals.levelMvRms')"
         inputmode="decimal"
         :disabled="fullScaleV === null"
         @change="playing && start()"
@@ -82,12 +88,11 @@ onMounted(() => {
         :aria-pressed="playing !== null"
         :disabled="!setting || fullScaleV === null"
         @click="toggle"
-        >{{ playing ? 'Stop' : 'Play' }}</v-btn
+        >{{ playing ? t('signals.stop') : t('signals.play') }}</v-btn
       >
     </div>
     <p class="steps">
-      <span class="quiet">Frequency</span
-      ><button
+      <span class="quiet">{{ t('common.frequency') }}</span><button
         v-for="f in STEPS_HZ"
         :key="f"
         type="button"
@@ -95,7 +100,7 @@ onMounted(() => {
         @click="step({ hz: f })"
       >
         {{ f }}</button
-      ><span class="quiet">Level, mV</span
+      ><span class="quiet">{{ t('signals.levelMv') }}</span
       ><button
         v-for="v in LEVELS_MV"
         :key="v"
@@ -107,18 +112,20 @@ onMounted(() => {
       </button>
     </p>
     <p v-if="tooLoud" class="care" role="alert">
-      The sound card reaches {{ ((fullScaleV ?? 1) * 1000).toFixed(0) }} mV at most.
+      {{ t('signals.theSoundCardReachesMvAt', { fullScaleV: ((fullScaleV ?? 1) * 1000).toFixed(0) }) }}
     </p>
     <div class="cal">
       <b>{{
-        fullScaleV === null ? 'Calibrate output...' : `Full scale is ${(fullScaleV * 1000).toFixed(0)} mV`
-      }}</b><span class="quiet"
-        >Set the volume of the computer to maximum and leave it there. Connect the load, then:</span
-      >
-      <v-btn @click="calibrate">{{ playing ? 'Save calibration' : 'Play the test tone' }}</v-btn><v-text-field
+        fullScaleV === null
+          ? t('signals.calibrateOutput')
+          : t('signals.fullScaleIsMv', { fullScaleV: (fullScaleV * 1000).toFixed(0) })
+      }}</b><span class="quiet">{{ t('signals.setTheVolumeOfTheComputer') }}</span>
+      <v-btn @click="calibrate">{{
+        playing ? t('signals.saveCalibration') : t('signals.playTheTestTone')
+      }}</v-btn><v-text-field
         v-if="playing"
         v-model="measuredMv"
-        label="Millivoltmeter reads, mV rms"
+        :label="t('signals.millivoltmeterReadsMvRms')"
         inputmode="decimal"
       />
     </div>

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import type { EmissionMaskPart } from '#core/rules'
 import type { SignalPictures } from '#core/signal'
 
@@ -109,9 +110,9 @@ function cyclePicture(both: Drawn, inks: Inks): Picture | null {
     ]
   })
   const title = {
-    'envelope': 'Envelope over two cycles',
-    'deviation': 'Deviation over two cycles',
-    'two-tone': 'Envelope of two tones',
+    'envelope': t('signals.envelopeOverTwoCycles'),
+    'deviation': t('signals.deviationOverTwoCycles'),
+    'two-tone': t('signals.envelopeOfTwoTones'),
   }[main.kind]
   const shapes =
     main.kind === 'envelope'
@@ -123,10 +124,10 @@ function cyclePicture(both: Drawn, inks: Inks): Picture | null {
       : []
   const note =
     main.kind === 'envelope'
-      ? '% of the mean; dashed: carrier, dotted: full depth, red: carrier cut-off'
+      ? t('signals.ofTheMeanDashedCarrierDotted')
       : main.kind === 'deviation'
-        ? 'kHz from the mean'
-        : 'percent of the positive peak'
+        ? t('signals.khzFromTheMean')
+        : t('signals.percentOfThePositivePeak')
   return {
     id: 'cycle',
     title,
@@ -189,12 +190,12 @@ function spectrumPicture(
   const floor = Math.min(...drawn.map(b => b.p.spectrum!.floorDbc))
   return {
     id: 'spectrum',
-    title: 'Spectrum about the channel',
-    note: 'shaded: own channel; lines: channel edges',
+    title: t('signals.spectrumAboutTheChannel'),
+    note: t('signals.shadedOwnChannelLinesChannelEdges'),
     traces,
     layout: {
       xaxis: {
-        title: { text: 'kHz from the channel' },
+        title: { text: t('signals.khzFromTheChannel') },
         range: [-Math.min(reach * KHZ, 60), Math.min(reach * KHZ, 60)],
       },
       yaxis: { title: { text: 'dBc' }, range: [Math.max(-120, floor - 8), 5] },
@@ -231,12 +232,12 @@ function channelsPicture(both: Drawn, inks: Inks): Picture | null {
   }))
   return {
     id: 'channels',
-    title: 'Adjacent-channel power',
-    note: 'channel by channel, relative to the own',
+    title: t('signals.adjacentChannelPower'),
+    note: t('signals.channelByChannelRelativeToThe'),
     traces,
     layout: {
       barmode: 'group',
-      xaxis: { title: { text: 'channels away' } },
+      xaxis: { title: { text: t('signals.channelsAway') } },
       yaxis: { title: { text: 'dB' } },
     },
   }
@@ -265,15 +266,16 @@ function histogramPicture(both: Drawn): Picture | null {
   )
   return {
     id: 'histogram',
-    title: main.kind === 'envelope' ? 'Distribution of the envelope' : 'Distribution of the deviation',
-    note:
+    title:
       main.kind === 'envelope'
-        ? 'at zero: carrier cut-off; at the peak: flat-topping'
-        : 'one side higher than the other: the limiter is asymmetric',
+        ? t('signals.distributionOfTheEnvelope')
+        : t('signals.distributionOfTheDeviation'),
+    note:
+      main.kind === 'envelope' ? t('signals.atZeroCarrierCutOffAt') : t('signals.oneSideHigherThanTheOther'),
     traces,
     layout: {
-      xaxis: { title: { text: main.kind === 'envelope' ? '% of the mean envelope' : 'kHz' } },
-      yaxis: { title: { text: '% of the time' }, rangemode: 'tozero' },
+      xaxis: { title: { text: main.kind === 'envelope' ? t('signals.ofTheMeanEnvelope') : 'kHz' } },
+      yaxis: { title: { text: t('signals.ofTheTime') }, rangemode: 'tozero' },
     },
   }
 }
@@ -285,8 +287,8 @@ function driftPicture(both: Drawn): Picture | null {
   const most = Math.max(1, ...drawn.flatMap(b => Array.from(b.p.drift!.hz, Math.abs))) * 1.1
   return {
     id: 'drift',
-    title: 'Frequency against time',
-    note: 'Hz from its mean',
+    title: t('signals.frequencyAgainstTime'),
+    note: t('signals.hzFromItsMean'),
     traces: drawn.map(({ p, name, stroke }) => ({
       x: Array.from(p.drift!.timeS),
       y: Array.from(p.drift!.hz),
@@ -304,8 +306,8 @@ function productsPicture(both: Drawn, inks: Inks): Picture | null {
   if (drawn.length === 0) return null
   return {
     id: 'products',
-    title: 'Products and harmonics',
-    note: 'dB relative to the tone',
+    title: t('signals.productsAndHarmonics'),
+    note: t('signals.dbRelativeToTheTone'),
     traces: drawn.map(({ p, name, stroke }, k) => ({
       x: p.products.map(d => d.name),
       y: p.products.map(d => d.db),

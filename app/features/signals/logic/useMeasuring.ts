@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { onBeforeUnmount, ref } from 'vue'
 import type { MaskPart } from '#core/rules'
 import type { MeasuredRecording } from '#core/signal'
@@ -41,7 +42,7 @@ export function useMeasuring() {
       }
       worker!.onerror = () => {
         progress.value = null
-        failure.value = 'The recording could not be measured: this browser stopped the work.'
+        failure.value = t('signals.theRecordingCouldNotBeMeasured')
         worker = null
         done(null)
       }

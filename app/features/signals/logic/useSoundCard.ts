@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { onBeforeUnmount, ref, shallowRef } from 'vue'
 import type { AudioAnalysis } from './listening'
 
@@ -32,8 +33,8 @@ export function useSoundCard() {
       stop()
       failure.value =
         error instanceof DOMException && error.name === 'NotAllowedError'
-          ? 'The browser may not use the sound card. Allow the microphone for this page.'
-          : 'No sound card found, or another program is using it.'
+          ? t('signals.theBrowserMayNotUseThe')
+          : t('signals.noSoundCardFoundOrAnother')
     }
   }
 

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { writeWav } from '#core/recording'
 
@@ -26,8 +27,7 @@ export function useSoundRecorder() {
         `sound-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}.wav`,
       )
     } catch {
-      failure.value =
-        'No sound card found, or the browser may not use it. Allow the microphone for this page.'
+      failure.value = t('signals.noSoundCardFoundOrThe')
       return null
     } finally {
       stream?.getTracks().forEach(t => t.stop())

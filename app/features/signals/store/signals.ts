@@ -1,3 +1,4 @@
+import { $api, $apiFile } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -91,20 +92,18 @@ export const useSignalsStore = defineStore('signals', () => {
   }
 
   async function load(jobId: string | null = null) {
-    kept.value = await $fetch<KeptRecording[]>('/api/recordings', {
+    kept.value = await $api<KeptRecording[]>('/api/recordings', {
       query: jobId ? { jobId } : {},
-      retry: 0,
-      timeout: 8000,
     }).catch(() => kept.value)
   }
 
   /** The bytes of a recording that is kept, as the file it was. */
   async function fetchKept(id: string): Promise<{ kept: KeptRecording; file: File } | null> {
     try {
-      const found = await $fetch<KeptRecording>(`/api/recordings/${id}`, { retry: 0, timeout: 8000 })
-      const blob = await $fetch<Blob>(`/api/recordings/${id}/data`, { responseType: 'blob', retry: 0 })
+      const found = await $api<KeptRecording>(`/api/recordings/${id}`)
+      const { bytes } = await $apiFile(`/api/recordings/${id}/data`)
       failure.value = null
-      return { kept: found, file: new File([blob], found.name) }
+      return { kept: found, file: new File([bytes], found.name) }
     } catch (error) {
       failure.value = failureOf(error)
       return null
@@ -120,7 +119,7 @@ export const useSignalsStore = defineStore('signals', () => {
     const id = uuid()
     sending.value = 0
     try {
-      await $fetch('/api/recordings', {
+      await $api('/api/recordings', {
         method: 'POST',
         body: {
           id,
@@ -130,20 +129,19 @@ export const useSignalsStore = defineStore('signals', () => {
           options: recording.options,
           measurement: plain(recording.measured.measurement),
         },
-        retry: 0,
       })
       for (let place = 0; place * RECORDING_CHUNK_BYTES < file.size; place++) {
-        await $fetch(`/api/recordings/${id}/chunks/${place}`, {
+        await $api(`/api/recordings/${id}/chunks/${place}`, {
           method: 'PUT',
           body: file.slice(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES),
-          retry: 2,
+          repeatable: true,
         })
         sending.value = Math.min(1, ((place + 1) * RECORDING_CHUNK_BYTES) / file.size)
       }
-      const done = await $fetch<KeptRecording>(`/api/recordings/${id}/finish`, {
+      const done = await $api<KeptRecording>(`/api/recordings/${id}/finish`, {
         method: 'POST',
         body: {},
-        retry: 1,
+        repeatable: true,
       })
       open.value = open.value.map(r => (r.key === recording.key ? { ...r, kept: done } : r))
       failure.value = null

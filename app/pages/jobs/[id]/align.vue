@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, inject, ref, watch, type Ref, onMounted, onBeforeUnmount } from 'vue'
 import MoreMenu from '~/features/align/components/MoreMenu.vue'
 import OtherRuns from '~/features/align/components/OtherRuns.vue'
@@ -185,16 +186,19 @@ async function takeNow(code: number | null = null) {
 }
 async function takeBeat(offHz: number) {
   const nominalHz = want.value.requirement.nominalHz
-  if (nominalHz === null) return say('This row has no nominal frequency to compare the beat with', 'problem')
+  if (nominalHz === null) return say(t('align.thisRowHasNoNominalFrequency'), 'problem')
   await takeTyped(stepId.value, pointId.value, [
     { quantity: quantity.value, value: nominalHz + offHz, instrument: null },
   ])
 }
 async function turned(designators: readonly string[]) {
-  if (designators.length === 0) return say('Nothing to adjust in this step', 'problem')
+  if (designators.length === 0) return say(t('align.nothingToAdjustInThisStep2'), 'problem')
   await job.append({ kind: 'adjuster-turned', designators, stepId: stepId.value, startPosition: '' })
-  const which = designators.length > 2 ? `${designators[0]} to ${designators.at(-1)}` : designators.join(', ')
-  say(`${which} logged as adjusted`)
+  const which =
+    designators.length > 2
+      ? t('align.to3', { designator: designators[0], at: designators.at(-1) })
+      : designators.join(', ')
+  say(t('align.loggedAsAdjusted', { which }))
 }
 async function pass(reason: string) {
   const { fit } = coach.gate.value!
@@ -303,7 +307,7 @@ useBenchKeys({
         <p class="said" role="status" :class="said?.kind">
           {{ said?.text ?? ''
           }}<button v-if="state.confirmed && !said" type="button" class="link" @click="dialog = 'reopen'">
-            Reopen this step
+            {{ t('align.reopenThisStep') }}
           </button>
         </p>
         <StepActions

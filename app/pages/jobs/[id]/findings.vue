@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { navigateTo, useCookie } from '#imports'
 import CauseList from '~/features/findings/components/CauseList.vue'
@@ -38,7 +39,9 @@ const doubts = computed(() =>
   store.asFound.flatMap(r =>
     rowDoubts(doubting(), r).map(d => ({
       title: r.point.title,
-      words: d.keptBecause ? `${d.words} Confirmed by user: ${d.keptBecause}` : d.words,
+      words: d.keptBecause
+        ? t('job.confirmedByUser', { words: d.words, keptBecause: d.keptBecause })
+        : d.words,
       settled: d.keptBecause !== null,
     })),
   ),
@@ -56,22 +59,23 @@ async function confirm(text: string) {
 
 <template>
   <div class="page">
-    <h1>Findings</h1>
-    <p class="lead">Faults in the as-found readings, their likely causes and the next test. You decide.</p>
+    <h1>{{ t('job.findings') }}</h1>
+    <p class="lead">{{ t('job.faultsInTheAsFoundReadings') }}</p>
     <p v-if="!measured" class="lead">
-      No readings yet.
-      <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">Measure as found</NuxtLink> first.
+      {{ t('job.noReadingsYet') }}
+      <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">{{ t('job.measureAsFound') }}</NuxtLink>
+      {{ t('job.first') }}
     </p>
     <template v-else>
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
       <WrongList :rows="store.asFound" :doubts="doubts.filter(d => !d.settled)" />
     </template>
-    <section v-for="d in wrong" :key="d.domain" class="domain" :aria-label="DOMAIN_WORDS[d.domain]">
-      <h2>{{ DOMAIN_WORDS[d.domain] }}</h2>
+    <section v-for="d in wrong" :key="d.domain" class="domain" :aria-label="t(DOMAIN_WORDS[d.domain])">
+      <h2>{{ t(DOMAIN_WORDS[d.domain]) }}</h2>
       <p class="quiet">{{ d.symptoms.map(evidenceWords).join('. ') }}.</p>
       <p v-if="d.explainedBy">
-        <b>Probably a result of {{ d.explainedBy.title }}.</b>{{ ' ' }}
-        <span class="quiet">Repair that first, then check again.</span>
+        <b>{{ t('job.probablyAResultOf', { title: d.explainedBy.title }) }}</b>{{ ' ' }}
+        <span class="quiet">{{ t('job.repairThatFirstThenCheckAgain') }}</span>
       </p>
       <div v-else class="pair">
         <CauseList
@@ -87,15 +91,15 @@ async function confirm(text: string) {
         />
       </div>
     </section>
-    <section v-if="inOrder.length" aria-label="No fault seen">
-      <h2>No fault seen</h2>
+    <section v-if="inOrder.length" :aria-label="t('job.noFaultSeen')">
+      <h2>{{ t('job.noFaultSeen') }}</h2>
       <p v-for="d in inOrder" :key="d.domain">
-        <b>{{ DOMAIN_WORDS[d.domain] }}</b>{{ ' ' }}
+        <b>{{ t(DOMAIN_WORDS[d.domain]) }}</b>{{ ' ' }}
         <span class="quiet">{{ d.fine.map(evidenceWords).join('. ') }}</span>
       </p>
     </section>
-    <section v-if="confirmed.length" aria-label="Work to do">
-      <h2>Work to do</h2>
+    <section v-if="confirmed.length" :aria-label="t('job.workToDo')">
+      <h2>{{ t('job.workToDo') }}</h2>
       <ul>
         <li v-for="c in confirmed" :key="c.id">
           <b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }}
@@ -113,9 +117,9 @@ async function confirm(text: string) {
     <TextDialog
       :open="confirming !== null"
       :title="confirming ? causeOf(confirming).title : ''"
-      hint="It is entered in the log and counts among the typical faults of the model."
-      label="Evidence"
-      action="Confirm cause"
+      :hint="t('job.itIsEnteredInTheLog')"
+      :label="t('job.evidence')"
+      :action="t('job.confirmCause')"
       :required="false"
       @close="confirming = null"
       @done="confirm"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import { useCookie } from '#imports'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
@@ -58,19 +59,30 @@ const print = () => window.print()
     <div class="top">
       <div>
         <h1>
-          Handover {{ jobTag(store.job!.number) }}: {{ store.sheet!.model }}, serial {{ store.job!.serial }}
+          {{
+            t('job.handoverSerial', {
+              jobTag: jobTag(store.job!.number),
+              model: store.sheet!.model,
+              serial: store.job!.serial,
+            })
+          }}
         </h1>
         <p class="lead">
-          {{ store.job!.owner }}. {{ store.job!.promisedOn ? `Due ${day(store.job!.promisedOn)}. ` : ''
-          }}{{ store.handedOver ? `Handed over ${dayAndTime(store.handedOver.atMs)}.` : '' }}
+          {{ store.job!.owner }}.
+          {{ store.job!.promisedOn ? `${t('job.due3', { day: day(store.job!.promisedOn) })} ` : ''
+          }}{{
+            store.handedOver ? t('job.handedOver3', { dayAndTime: dayAndTime(store.handedOver.atMs) }) : ''
+          }}
         </p>
       </div>
       <div class="acts no-print">
-        <v-btn @click="print">Print</v-btn
-        ><v-btn :href="`/api/jobs/${store.job!.id}/record.csv`" download>CSV</v-btn
+        <v-btn @click="print">{{ t('common.print') }}</v-btn><v-btn
+          :href="`/api/jobs/${store.job!.id}/record.csv`"
+          download
+          >CSV</v-btn
         ><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn
         ><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true"
-          >{{ store.handedOver ? 'New issue' : 'Hand over' }}&hellip;</v-btn
+          >{{ store.handedOver ? t('job.newIssue') : t('job.handOver2') }}&hellip;</v-btn
         >
       </div>
     </div>
@@ -86,7 +98,7 @@ const print = () => window.print()
     </section>
     <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
     <section>
-      <h2>Complaint</h2>
+      <h2>{{ t('common.complaint') }}</h2>
       <p class="words">{{ store.job!.complaint }}</p>
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
     </section>
@@ -94,61 +106,56 @@ const print = () => window.print()
       <BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" />
     </section>
     <section>
-      <h2>Before and after</h2>
+      <h2>{{ t('job.beforeAndAfter') }}</h2>
       <p class="quiet legend">
-        <StateMark aria-hidden="true" mark="none" /> hollow: as found; filled: as left; shaded: tolerance;
-        tick: target; bar: uncertainty
+        <StateMark aria-hidden="true" mark="none" /> {{ t('job.hollowAsFoundFilledAsLeft') }}
       </p>
       <div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div>
     </section>
     <section>
-      <h2>Work done</h2>
+      <h2>{{ t('common.workDone') }}</h2>
       <ul>
         <li v-for="w in [...work, ...mended]" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section v-if="less.length">
-      <h2>Why the meter may read less</h2>
+      <h2>{{ t('job.whyTheMeterMayReadLess') }}</h2>
       <ul>
         <li v-for="w in less" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section>
-      <h2>How to operate it</h2>
+      <h2>{{ t('job.howToOperateIt') }}</h2>
       <ul>
         <li v-for="w in advice" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section>
       <h2>
-        Open items <span class="quiet">{{ open.length }} open</span>
+        {{ t('job.openItems') }} <span class="quiet">{{ t('job.open', { count: open.length }) }}</span>
       </h2>
       <OpenItemList :items="store.items" @settle="id => (settling = id)" />
     </section>
     <section>
-      <h2>Cautions</h2>
+      <h2>{{ t('job.cautions') }}</h2>
       <ul>
         <li v-for="c in handoverCautions(store.sheet!)" :key="c">{{ c }}</li>
       </ul>
     </section>
     <TextDialog
       :open="settling !== null"
-      title="Close open item"
-      label="How it was resolved, or who was informed"
-      action="Close item"
+      :title="t('job.closeOpenItem')"
+      :label="t('job.howItWasResolvedOrWho')"
+      :action="t('job.closeItem')"
       @close="settling = null"
       @done="settle"
     />
     <TextDialog
       :open="handing"
-      title="Hand over set"
-      :hint="
-        open.length
-          ? `${open.length} items are open: state what the owner was told about them.`
-          : 'No open items.'
-      "
-      label="Explained to the owner"
-      action="Hand over"
+      :title="t('job.handOverSet')"
+      :hint="open.length ? t('job.itemsAreOpenStateWhatThe', { count: open.length }) : t('job.noOpenItems')"
+      :label="t('job.explainedToTheOwner')"
+      :action="t('job.handOver2')"
       :required="open.length > 0"
       @close="handing = false"
       @done="handOver"

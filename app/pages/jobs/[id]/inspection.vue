@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import CheckList from '~/features/job/components/work/CheckList.vue'
 import FirstPower from '~/features/job/components/work/FirstPower.vue'
@@ -18,13 +19,13 @@ const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
 
 <template>
   <div class="page">
-    <h1>First power and inspection</h1>
-    <p class="lead">Check that the set powers up safely and look for earlier work. Adjust nothing.</p>
+    <h1>{{ t('job.firstPowerAndInspection2') }}</h1>
+    <p class="lead">{{ t('job.checkThatTheSetPowersUp') }}</p>
     <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
     <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>
     <FirstPower :sheet="store.sheet!" :last="lastPower(store.events)" :live-a="liveA" @send="send" />
     <CheckList v-slot="{ item }" :items="items" @send="send"
-      ><JobPhotos :about="`item:${item.id}`" :label="`photos of ${item.lookFor}`" small
+      ><JobPhotos :about="`item:${item.id}`" :label="t('job.photosOf', { lookFor: item.lookFor })" small
     /></CheckList>
     <ReminderList :reminders="store.reminders" :problem="wrong('text')" @send="send" />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
 import IntakeConflict from '~/features/job/components/IntakeConflict.vue'
@@ -63,7 +64,7 @@ async function save(intake: Intake) {
   if (theirs) failure.value = null
   if (failure.value || theirs) return
   base.value = store.job!.version
-  say('Intake corrected')
+  say(t('job.intakeCorrected'))
 }
 function keepMine({ mine, theirs }: NonNullable<typeof conflict.value>) {
   base.value = theirs.version
@@ -78,10 +79,9 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
 
 <template>
   <div class="page">
-    <h1>Intake</h1>
+    <h1>{{ t('job.intake') }}</h1>
     <p class="lead">
-      Whose set it is, the complaint in the owner's words, and what is approved. Everything can be corrected
-      until the handover. The model stays, since the readings belong to its sheet.
+      {{ t('job.whoseSetItIsTheComplaint') }}
     </p>
     <IntakeConflict
       v-if="conflict"
@@ -97,24 +97,24 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
         :initial="initial"
         :rule-sets="rules.all"
         :models="sheets.list"
-        action="Save corrections"
+        :action="t('job.saveCorrections')"
         :busy="busy"
         :failure="failure"
         model-fixed
         @done="save"
         @set="(sheetId, serial) => jobs.lookUpSet(sheetId, serial, store.job!.id)"
       >
-        <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank"
-          >Tag</v-btn
-        >
+        <v-btn class="ml-3" size="large" :href="`/api/jobs/${store.job!.id}/tag.pdf`" target="_blank">{{
+          t('job.tag')
+        }}</v-btn>
         <span v-if="said" class="ml-4" role="status">{{ said.text }}</span>
       </IntakeForm>
       <EarlierJobs v-if="jobs.earlier.length > 0" :jobs="jobs.earlier" />
     </div>
-    <h2>Photos and voice notes</h2>
-    <p class="quiet">Each side, the seal before it is broken, the note from the packaging, accessories.</p>
-    <JobPhotos about="" label="Photos of the job" />
-    <h2>Before it is powered</h2>
+    <h2>{{ t('job.photosAndVoiceNotes') }}</h2>
+    <p class="quiet">{{ t('job.eachSideTheSealBeforeIt') }}</p>
+    <JobPhotos about="" :label="t('job.photosOfTheJob')" />
+    <h2>{{ t('job.beforeItIsPowered') }}</h2>
     <ul>
       <li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li>
     </ul>

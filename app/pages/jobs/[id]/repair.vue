@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
 import PartForms from '~/features/job/components/work/PartForms.vue'
@@ -21,10 +22,9 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
 
 <template>
   <div class="page">
-    <h1>Repair</h1>
+    <h1>{{ t('job.repair') }}</h1>
     <p class="lead">
-      Questions to the owner, parts removed and fitted, part tests, other work. Ask before removing glue,
-      renewing capacitors, fitting a trimmer or a crystal, or converting.
+      {{ t('job.questionsToTheOwnerPartsRemoved') }}
     </p>
     <SetCautions :sheet="store.sheet!" />
     <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
@@ -43,13 +43,16 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
       @send="send"
     />
     <section class="other">
-      <h2>Adjustments not on the sheet</h2>
+      <h2>{{ t('job.adjustmentsNotOnTheSheet') }}</h2>
       <ul>
-        <li v-for="t in unlisted" :key="t.id">
-          <b>{{ t.name }}</b>{{ ' ' }}
-          <span class="quiet"
-            >{{ ROLE_WORDS[t.role] }}; starting position {{ t.startPosition || 'unknown' }}</span
-          >
+        <li v-for="turned in unlisted" :key="turned.id">
+          <b>{{ turned.name }}</b>{{ ' ' }}
+          <span class="quiet">{{
+            t('job.startingPosition2', {
+              role: t(ROLE_WORDS[turned.role]),
+              startPosition: turned.startPosition || t('job.unknown'),
+            })
+          }}</span>
         </li>
       </ul>
       <OtherTurned :wrong="wrong" @send="send" />

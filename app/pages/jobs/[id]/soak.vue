@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
 import StateMark from '../../../ui/gauge/StateMark.vue'
@@ -54,25 +55,29 @@ onBeforeUnmount(() => clearInterval(timer))
 
 <template>
   <div class="page">
-    <h1>Soak test</h1>
+    <h1>{{ t('job.soakTest') }}</h1>
     <p class="lead">
-      Hours at idle with the covers on and an occasional key-down within the duty cycle of the set. Soak for
-      longer than the interval of an intermittent fault. Tapping, heat and freezer spray find bad joints.
+      {{ t('job.hoursAtIdleWithTheCovers') }}
     </p>
-    <section v-if="running" class="running" role="timer" aria-label="Soak test">
+    <section v-if="running" class="running" role="timer" :aria-label="t('job.soakTest')">
       <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
-      <span
-        >{{ now < running.endsAtMs ? 'left' : `since ${dayAndTime(running.endsAtMs)}` }} of
-        {{ running.begun.hours }} h, begun {{ dayAndTime(running.begun.atMs) }}</span
-      >
+      <span>{{
+        t('job.ofHBegun', {
+          what:
+            now < running.endsAtMs ? 'left' : t('job.since2', { dayAndTime: dayAndTime(running.endsAtMs) }),
+          hours: running.begun.hours,
+          dayAndTime: dayAndTime(running.begun.atMs),
+        })
+      }}</span>
       <div class="acts">
         <v-btn
           size="large"
           :variant="now < running.endsAtMs ? undefined : 'flat'"
           :color="now < running.endsAtMs ? undefined : 'primary'"
           @click="end(true)"
-          >End: no fault</v-btn
-        ><v-btn size="large" @click="faulty = true">End: fault&hellip;</v-btn>
+          >{{ t('job.endNoFault') }}</v-btn><v-btn size="large" @click="faulty = true">{{
+          t('job.endFault')
+        }}</v-btn>
       </div>
       <SoakLogTable
         v-if="log"
@@ -100,27 +105,31 @@ onBeforeUnmount(() => clearInterval(timer))
     <section v-else class="begin">
       <v-text-field
         v-model="hours"
-        label="Duration"
+        :label="t('job.duration')"
         suffix="h"
         inputmode="decimal"
         :error-messages="wrong('hours')"
         @keydown.enter="begin"
-      /><v-btn size="large" variant="flat" color="primary" @click="begin">Start soak test</v-btn>
+      /><v-btn size="large" variant="flat" color="primary" @click="begin">{{ t('job.startSoakTest') }}</v-btn>
     </section>
-    <h2 v-if="past.length">Earlier</h2>
+    <h2 v-if="past.length">{{ t('job.earlier') }}</h2>
     <ul class="past">
       <li v-for="s in past" :key="s.begun.id">
         <StateMark aria-hidden="true" :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
-        {{ s.ended!.passed ? 'no fault seen' : 'fault' }} after
-        {{ durationWords(s.ended!.atMs - s.begun.atMs) }}
+        {{
+          t('job.after', {
+            what: s.ended!.passed ? t('job.noFaultSeen2') : 'fault',
+            duration: durationWords(s.ended!.atMs - s.begun.atMs),
+          })
+        }}
         <span class="quiet">{{ dayAndTime(s.ended!.atMs) }} {{ s.ended!.text }}</span>
       </li>
     </ul>
     <TextDialog
       :open="faulty"
-      title="End soak test: fault"
-      label="What happened, and after how long"
-      action="End soak test"
+      :title="t('job.endSoakTestFault')"
+      :label="t('job.whatHappenedAndAfterHowLong')"
+      :action="t('job.endSoakTest')"
       @close="faulty = false"
       @done="t => end(false, t)"
     />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { onMounted, shallowRef } from 'vue'
 import { navigateTo, useHead, useRoute } from '#imports'
 import type { ModelSheet } from '#core/sheet'
@@ -9,13 +10,13 @@ const route = useRoute()
 const store = useSheetsStore()
 const sheet = shallowRef<ModelSheet | null>(null)
 onMounted(async () => (sheet.value = (await store.view(String(route.params.id)))?.sheet ?? null))
-useHead({ title: () => `Edit ${sheet.value?.model ?? 'sheet'}` })
+useHead({ title: () => t('sheet.edit', { model: sheet.value?.model ?? 'sheet' }) })
 </script>
 
 <template>
   <div class="page">
-    <h1>{{ sheet?.model ?? 'Sheet' }}</h1>
-    <p class="lead">Saving makes a new revision. Jobs in progress keep the revision they began with.</p>
+    <h1>{{ sheet?.model ?? t('sheet.sheet') }}</h1>
+    <p class="lead">{{ t('sheet.savingMakesANewRevisionJobs') }}</p>
     <SheetEditor
       v-if="sheet"
       :key="sheet.revision"

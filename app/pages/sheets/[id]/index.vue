@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
 import ModelHistory from '~/features/search/components/ModelHistory.vue'
@@ -25,7 +26,7 @@ const sheet = computed(() => view.value?.sheet ?? null)
 const rules = computed(() =>
   sheet.value ? rulesStore.all.filter(r => coversPlan(r.planId, sheet.value!.planId)) : [],
 )
-useHead({ title: () => sheet.value?.model ?? 'Sheet' })
+useHead({ title: () => sheet.value?.model ?? t('sheet.sheet') })
 const print = () => globalThis.print()
 onMounted(async () => {
   void rulesStore.load()
@@ -39,40 +40,50 @@ onMounted(async () => {
       <div class="top">
         <h1>{{ sheet.model }}</h1>
         <span class="space" />
-        <v-btn height="44" class="no-print" :to="`/sheets/new?copy=${sheet.id}`">Copy</v-btn
-        ><v-btn height="44" class="no-print" :href="`/api/sheets/${sheet.id}/file.json`" download
-          >Export</v-btn
-        ><v-btn height="44" class="no-print" @click="print">Print</v-btn>
-        <v-btn height="44" class="no-print" variant="flat" color="primary" :to="`/sheets/${sheet.id}/edit`"
-          >Edit</v-btn
-        >
+        <v-btn height="44" class="no-print" :to="`/sheets/new?copy=${sheet.id}`">{{
+          t('sheet.copy')
+        }}</v-btn><v-btn height="44" class="no-print" :href="`/api/sheets/${sheet.id}/file.json`" download>{{
+          t('sheet.export')
+        }}</v-btn
+        ><v-btn height="44" class="no-print" @click="print">{{ t('common.print') }}</v-btn>
+        <v-btn height="44" class="no-print" variant="flat" color="primary" :to="`/sheets/${sheet.id}/edit`">{{
+          t('common.edit')
+        }}</v-btn>
       </div>
-      <p class="lead">{{ sheet.description }}. Revision {{ sheet.revision }} of {{ sheet.revisedOn }}.</p>
+      <p class="lead">
+        {{
+          t('sheet.revisionOf', {
+            description: sheet.description,
+            revision: sheet.revision,
+            revisedOn: sheet.revisedOn,
+          })
+        }}
+      </p>
       <div class="care mb-6">
         <p v-for="c in sheet.cautions" :key="c">{{ c }}</p>
       </div>
-      <h2>Board</h2>
+      <h2>{{ t('sheet.board') }}</h2>
       <BoardView :sheet="sheet" :wanted="wanted" />
-      <h2>Adjusters</h2>
+      <h2>{{ t('sheet.adjusters') }}</h2>
       <AdjusterTable :sheet="sheet" :trust="view.trust" @show="d => (wanted = [d])" />
-      <h2>Procedure</h2>
+      <h2>{{ t('sheet.procedure') }}</h2>
       <StepGraph :steps="sheet.procedure" />
       <div class="scroll" tabindex="0"><SheetSteps :sheet="sheet" /></div>
       <template v-if="sheet.testPoints?.length"
-        ><h2>Test points</h2>
+        ><h2>{{ t('sheet.testPoints') }}</h2>
         <table class="plain">
           <tbody>
-            <tr v-for="t in sheet.testPoints" :key="t.id">
-              <td class="fig">{{ t.id }}</td>
-              <td>{{ t.name }}</td>
-              <td>{{ t.where }}</td>
-              <td>{{ t.expected }}</td>
-              <td class="quiet">{{ t.caution }}</td>
+            <tr v-for="p in sheet.testPoints" :key="p.id">
+              <td class="fig">{{ p.id }}</td>
+              <td>{{ p.name }}</td>
+              <td>{{ p.where }}</td>
+              <td>{{ p.expected }}</td>
+              <td class="quiet">{{ p.caution }}</td>
             </tr>
           </tbody>
         </table></template
       >
-      <h2>Specification</h2>
+      <h2>{{ t('sheet.specification') }}</h2>
       <table v-if="sheet.specification.length > 0" class="plain">
         <tbody>
           <tr v-for="l in sheet.specification" :key="l.what">
@@ -82,9 +93,9 @@ onMounted(async () => {
           </tr>
         </tbody>
       </table>
-      <p v-else class="quiet">None yet.</p>
+      <p v-else class="quiet">{{ t('sheet.noneYet') }}</p>
       <template v-if="sheet.typicalFaults?.length"
-        ><h2>Typical faults</h2>
+        ><h2>{{ t('sheet.typicalFaults') }}</h2>
         <table class="plain">
           <tbody>
             <tr v-for="f in sheet.typicalFaults" :key="f.seen">
@@ -102,17 +113,19 @@ onMounted(async () => {
         :night="night === 'night'"
         :load="search.historyOf"
       />
-      <h2>Revisions</h2>
+      <h2>{{ t('sheet.revisions') }}</h2>
       <SheetRevisions :id="sheet.id" :revisions="view.revisions" :revision="store.revision" />
-      <h2 class="no-print">Rule sets for this channel plan</h2>
+      <h2 class="no-print">{{ t('sheet.ruleSetsForThisChannelPlan') }}</h2>
       <RuleSetText v-for="r in rules" :key="r.id" class="mt-3 no-print" :set="r" />
     </template>
     <template v-else-if="store.failure"
       ><h1>
-        {{ store.failure.code === 'unknown-sheet' ? 'Sheet not found' : 'The sheet cannot be shown' }}
+        {{
+          store.failure.code === 'unknown-sheet' ? t('sheet.sheetNotFound') : t('sheet.theSheetCannotBeShown')
+        }}
       </h1>
       <p class="lead">{{ store.failure.words }}</p>
-      <v-btn to="/sheets">All sheets</v-btn></template
+      <v-btn to="/sheets">{{ t('sheet.allSheets') }}</v-btn></template
     >
     <div v-else role="status"><v-progress-linear indeterminate color="primary" /></div>
   </div>

@@ -1,5 +1,5 @@
 import { getQuery, getRouterParam } from 'h3'
-import { object, string } from 'yup'
+import { object, string } from '#shared/yup'
 import { modelHistory } from '../../../services/modelHistory'
 import { apiHandler } from '../../../utils/api'
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { passSpread, type BalanceMove, type BandPass } from '#core/run'
 import { balanceWords } from '#shared/words/coachWords'
@@ -16,23 +17,23 @@ const words = computed(() =>
   props.move
     ? balanceWords(props.move, props.coils)
     : {
-        say: 'Measure all three channels',
-        how: 'Low, middle and high. Then the guide names the coil to offset.',
+        say: t('align.measureAllThreeChannels'),
+        how: t('align.lowMiddleAndHighThenThe'),
       },
 )
 const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.abs(db).toFixed(2)}`
 </script>
 
 <template>
-  <section aria-label="Balance">
+  <section :aria-label="t('align.balance')">
     <CoachLine :say="words.say" :how="words.how" :tone="move?.met ? 'good' : 'plain'" />
     <table v-if="passes.length > 0" class="plain">
       <thead>
         <tr>
-          <th>Round</th>
+          <th>{{ t('align.round') }}</th>
           <th>{{ titles[0] }}</th>
           <th>{{ titles[2] }}</th>
-          <th>Spread, max. {{ limitDb }} dB</th>
+          <th>{{ t('align.spreadMaxDb', { limitDb }) }}</th>
         </tr>
       </thead>
       <tbody>
@@ -47,7 +48,7 @@ const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.a
       </tbody>
     </table>
     <p v-if="passes.length > 0" class="quiet">
-      relative to {{ titles[1]?.toLowerCase() }}; turns are estimated from the rounds so far
+      {{ t('align.relativeToTurnsAreEstimatedFrom', { title: titles[1]?.toLowerCase() }) }}
     </p>
   </section>
 </template>

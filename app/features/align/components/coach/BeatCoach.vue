@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { beatAdvice } from '#core/run'
 import { BEAT_WORDS } from '#shared/words/coachWords'
@@ -28,34 +29,30 @@ watch(advice, now => {
 </script>
 
 <template>
-  <section aria-label="Zero beat">
+  <section :aria-label="t('align.zeroBeat')">
     <CoachLine
       v-if="on && advice"
-      :say="`${BEAT_WORDS[advice.word]}: ${advice.offHz.toFixed(1)} Hz`"
+      :say="`${t(BEAT_WORDS[advice.word])}: ${advice.offHz.toFixed(1)} Hz`"
       :how="
         advice.word === 'touch'
-          ? 'Pitch does not show the direction.'
-          : 'The tone itself must vanish, or match the pitch.'
+          ? t('align.pitchDoesNotShowTheDirection')
+          : t('align.theToneItselfMustVanishOr')
       "
       :tone="advice.word === 'there' ? 'good' : 'plain'"
     />
-    <CoachLine
-      v-else-if="on"
-      say="No beat heard"
-      how="Check that the line input receives the receiver's audio."
-    />
+    <CoachLine v-else-if="on" :say="t('align.noBeatHeard')" :how="t('align.checkThatTheLineInputReceives')" />
     <div class="line">
       <v-btn height="44" @click="on ? stop() : start()">{{
-        on ? 'Sound card off' : 'Zero beat by sound card'
+        on ? t('align.soundCardOff') : t('align.zeroBeatBySoundCard')
       }}</v-btn>
       <template v-if="on"
         ><label
-          >against a pitch of
-          <input v-model="pitch" class="fig" inputmode="decimal" aria-label="pitch, Hz" /> Hz (0 = the beat
-          itself)</label
-        ><v-btn v-if="advice" height="44" @click="emit('take', advice.offHz)"
-          >Take as frequency error</v-btn
-        ></template
+          >{{ t('align.againstAPitchOf') }}
+          <input v-model="pitch" class="fig" inputmode="decimal" :aria-label="t('align.pitchHz')" />
+          {{ t('align.hz0TheBeatItself') }}</label
+        ><v-btn v-if="advice" height="44" @click="emit('take', advice.offHz)">{{
+          t('align.takeAsFrequencyError')
+        }}</v-btn></template
       >
     </div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { BiasState } from '#core/run'
 import type { BiasRule } from '#core/sheet'
@@ -12,37 +13,43 @@ const hot = computed(() => props.state.devices.find(d => d.tooHot) ?? null)
 const words = computed(() => {
   if (hot.value)
     return {
-      say: 'Reduce bias now',
-      how: `${hot.value.name} dissipates ${hot.value.burnsW!.toFixed(1)} W, limit ${props.rule.mostW} W.`,
+      say: t('align.reduceBiasNow'),
+      how: t('align.dissipatesWLimitW', {
+        name: hot.value.name,
+        burnsW: hot.value.burnsW!.toFixed(1),
+        mostW: props.rule.mostW,
+      }),
     }
   if (props.rule.by === 'rise' && props.state.zeroA === null)
     return {
-      say: 'Read the current at zero bias',
-      how:
-        'Set the bias value to 0, key without drive, take ' + 'the reading. The rise is counted from there.',
+      say: t('align.readTheCurrentAtZeroBias'),
+      how: t('align.setTheBiasValueTo0'),
     }
   if (next.value)
     return {
       say: `Next: ${next.value.name}`,
-      how: `by ${BIAS_BY_WORDS[props.rule.by]}, from its lowest end. One device at a time.`,
+      how: t('align.byFromItsLowestEndOne', { biasby: t(BIAS_BY_WORDS[props.rule.by]) }),
     }
   if (props.state.alike === false)
     return {
-      say: 'Reduce the higher one',
-      how: `${((props.state.ratio! - 1) * 100).toFixed(0)} % apart, limit 10 %.`,
+      say: t('align.reduceTheHigherOne'),
+      how: t('align.apartLimit10', { ratio: ((props.state.ratio! - 1) * 100).toFixed(0) }),
     }
-  return { say: props.state.alike ? 'Matched' : 'Read', how: `by ${BIAS_BY_WORDS[props.rule.by]}` }
+  return {
+    say: props.state.alike ? t('align.matched') : t('align.read'),
+    how: t('align.by', { biasby: t(BIAS_BY_WORDS[props.rule.by]) }),
+  }
 })
 </script>
 
 <template>
-  <section aria-label="Bias">
+  <section :aria-label="t('align.bias')">
     <CoachLine :say="words.say" :how="words.how" :tone="hot || state.alike === false ? 'stop' : 'plain'" />
     <ul class="devices">
       <li v-if="rule.by === 'rise'">
-        without bias
+        {{ t('align.withoutBias') }}
         <b class="fig">{{
-          state.zeroA === null ? 'not measured' : `${Math.round(state.zeroA * 1000)} mA`
+          state.zeroA === null ? t('common.notMeasured') : `${Math.round(state.zeroA * 1000)} mA`
         }}</b>
       </li>
       <li v-for="d in state.devices" :key="d.name">
@@ -50,8 +57,7 @@ const words = computed(() => {
       </li>
     </ul>
     <p v-if="rule.tickA !== null" class="quiet">
-      one division of the panel meter is {{ Math.round(rule.tickA * 1000) }} mA: type "3 t" for three
-      divisions
+      {{ t('align.oneDivisionOfThePanelMeter', { tickA: Math.round(rule.tickA * 1000) }) }}
     </p>
   </section>
 </template>

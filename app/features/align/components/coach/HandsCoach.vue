@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { StepAction } from '#core/sheet'
 import { actionWords } from '#shared/words/sheetWords'
@@ -16,15 +17,15 @@ const rereads = (a: StepAction) =>
 </script>
 
 <template>
-  <ul class="hands" aria-label="By hand">
+  <ul class="hands" :aria-label="t('align.byHand')">
     <li v-for="(a, i) in actions" :key="i">
       <span
         >{{ actionWords(a)
-        }}<span v-for="o in rereads(a)" :key="o.entry" class="fig"
-          >; {{ o.entry }} must read {{ o.words }}</span
-        ></span
+        }}<span v-for="o in rereads(a)" :key="o.entry" class="fig">{{
+          t('align.mustRead', { entry: o.entry, words: o.words })
+        }}</span></span
       >{{ ' ' }}
-      <v-btn v-if="timed(a)" height="44" @click="running = a">Enlarge</v-btn>
+      <v-btn v-if="timed(a)" height="44" @click="running = a">{{ t('align.enlarge') }}</v-btn>
     </li>
     <KeySequence v-if="running" :action="running" @close="running = null" />
   </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { StepAction } from '#core/sheet'
 import { useCountdown } from '~/ui/useCountdown'
@@ -51,30 +52,39 @@ const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFi
     <v-card class="sequence" tabindex="-1" @click="onward">
       <p class="words">{{ action.words }}</p>
       <p class="now" role="status" aria-live="assertive">
-        <template v-if="late">Start again: too late</template>
-        <template v-else-if="done">{{ holding ? 'Check that the set shows "saved"' : 'Done' }}</template>
-        <template v-else-if="holding">{{ clock.running.value ? 'Hold' : 'Press and hold' }}</template>
-        <template v-else-if="at < 0">{{ keys[0] }} first</template>
+        <template v-if="late">{{ t('align.startAgainTooLate') }}</template>
+        <template v-else-if="done">{{
+          holding ? t('align.checkThatTheSetShowsSaved') : t('align.done')
+        }}</template>
+        <template v-else-if="holding">{{
+          clock.running.value ? t('align.hold') : t('align.pressAndHold')
+        }}</template>
+        <template v-else-if="at < 0">{{ t('align.first', { key: keys[0] }) }}</template>
         <template v-else>{{ keys[at] }}</template>
       </p>
-      <p v-if="!holding && at >= 0 && at + 1 < keys.length && !late" class="then">then {{ keys[at + 1] }}</p>
+      <p v-if="!holding && at >= 0 && at + 1 < keys.length && !late" class="then">
+        {{ t('align.then', { key: keys[at + 1] }) }}
+      </p>
       <p class="clock fig" :class="{ late }">
         {{
           clock.running.value && !done
             ? holding
-              ? `${clock.seconds.value.toFixed(1)} of ${limitS} s`
-              : `${left} s left`
-            : `within ${limitS} s`.replace('within', holding ? 'at least' : 'within')
+              ? t('align.ofS', { seconds: clock.seconds.value.toFixed(1), limitS })
+              : t('align.sLeft', { left })
+            : t('align.withinS', { limitS }).replace('within', holding ? t('align.atLeast') : 'within')
         }}
       </p>
       <p class="quiet">
         {{
-          at < 0 && !clock.running.value
-            ? 'A press or Space starts the clock'
-            : late || done
-              ? 'Press to continue'
-              : 'A press or Space: next key'
-        }}. Esc closes.
+          t('align.escCloses', {
+            what:
+              at < 0 && !clock.running.value
+                ? t('align.aPressOrSpaceStartsThe')
+                : late || done
+                  ? t('align.pressToContinue')
+                  : t('align.aPressOrSpaceNextKey'),
+          })
+        }}
       </p>
     </v-card>
   </v-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { parseMenuValue, showMenuValue, showPlain, type MenuFormat, type Quantity } from '#core/quantity'
@@ -35,8 +36,8 @@ const words = computed(() =>
   state.value?.proposal
     ? menuWords(state.value.proposal, shown, props.format)
     : {
-        say: `Entry ${props.entry}: type its present value`,
-        how: 'Then key and take the reading. Value and reading are saved together.',
+        say: t('align.entryTypeItsPresentValue', { entry: props.entry }),
+        how: t('align.thenKeyAndTakeTheReading'),
       },
 )
 function take() {
@@ -44,9 +45,11 @@ function take() {
   if (code.value === null)
     return void (problem.value =
       text.value.trim() === ''
-        ? 'Type the menu value first: without it the reading cannot be set again.'
-        : `Not a menu value. Type one from ${showMenuValue(props.format.min, props.format)} ` +
-          `to ${showMenuValue(props.format.max, props.format)}.`)
+        ? t('align.typeTheMenuValueFirstWithout')
+        : t('align.notAMenuValueTypeOne', {
+            min: showMenuValue(props.format.min, props.format),
+            max: showMenuValue(props.format.max, props.format),
+          }))
   emit('take', code.value)
 }
 const propose = () =>
@@ -55,39 +58,40 @@ const propose = () =>
 </script>
 
 <template>
-  <section aria-label="Menu values">
+  <section :aria-label="t('align.menuValues')">
     <CoachLine :say="words.say" :how="words.how" :tone="state?.proposal?.why === 'there' ? 'good' : 'plain'">
       <p v-if="state?.tooHigh" class="warn" role="alert">
-        <b>Do not set {{ codeWords(code!, format) }};</b> it would exceed the limit (about
-        {{ shown(state.expected!) }}).
+        <b>{{ t('align.doNotSet', { code: codeWords(code!, format) }) }}</b>
+        {{ t('align.itWouldExceedTheLimitAbout', { expected: shown(state.expected!) }) }}
       </p>
       <p v-else-if="state?.expected != null && code !== null" class="quiet mb-0">
-        {{ codeWords(code, format) }} should read about {{ shown(state.expected) }}
+        {{ t('align.shouldReadAbout', { code: codeWords(code, format), expected: shown(state.expected) }) }}
       </p>
     </CoachLine>
     <div class="line">
       <label
-        >Menu value
+        >{{ t('align.menuValue') }}
         <input
           v-model="text"
           class="fig"
           maxlength="12"
-          :aria-label="format.radix === 16 ? 'menu value, hexadecimal' : 'menu value'"
+          :aria-label="format.radix === 16 ? t('align.menuValueHexadecimal') : t('common.menuValue')"
           @keydown.enter.prevent="take"
       /></label>
-      <v-btn height="44" variant="flat" color="primary" :disabled="!canTake" @click="take"
-        >Take reading at this value</v-btn
-      >
-      <v-btn v-if="state?.proposal && state.proposal.why !== 'there'" height="44" @click="propose"
-        >Use proposed value</v-btn
-      >
+      <v-btn height="44" variant="flat" color="primary" :disabled="!canTake" @click="take">{{
+        t('align.takeReadingAtThisValue')
+      }}</v-btn>
+      <v-btn v-if="state?.proposal && state.proposal.why !== 'there'" height="44" @click="propose">{{
+        t('align.useProposedValue')
+      }}</v-btn>
       <span v-if="original !== null" class="quiet"
-        >was <b class="fig">{{ codeWords(original, format) }}</b> as found: starting value</span
+        >{{ t('align.was') }} <b class="fig">{{ codeWords(original, format) }}</b>
+        {{ t('align.asFoundStartingValue') }}</span
       >
     </div>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
     <p v-if="readings.length > 0" class="quiet">
-      read:
+      {{ t('align.read2') }}
       <span v-for="(r, i) in readings" :key="i" class="fig"
         >{{ i ? ', ' : '' }}{{ codeWords(r.code, format) }} {{ shown(r.value) }}</span
       >

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { dbToPowerRatio, QUANTITIES, showPlain } from '#core/quantity'
 import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '#core/run'
@@ -25,18 +26,20 @@ const words = computed(() =>
   props.last
     ? PEAK_WORDS[props.last.word]
     : {
-        say: 'Turn one core slightly, then wait',
-        how: 'turn a little at a time, then wait for the meter',
+        say: t('align.turnOneCoreSlightlyThenWait'),
+        how: t('align.turnALittleAtATime'),
       },
 )
 const below = computed(() =>
   props.belowDb === null || props.belowDb < 0.005
     ? ''
-    : `${props.belowDb.toFixed(2)} dB (${(100 * (1 - dbToPowerRatio(-props.belowDb))).toFixed(1)} ` +
-      '%) below the best reading so far',
+    : t('align.dbBelowTheBestReadingSo', {
+        belowDb: props.belowDb.toFixed(2),
+        value: (100 * (1 - dbToPowerRatio(-props.belowDb))).toFixed(1),
+      }),
 )
 const bestWords = computed(() =>
-  props.best === null ? '' : `best ${showPlain(props.best, props.peaked.quantity)}`,
+  props.best === null ? '' : t('align.best', { best: showPlain(props.best, props.peaked.quantity) }),
 )
 /** The guide counts better as up; the words say what the needle does. */
 const needle = computed(() => {
@@ -47,19 +50,19 @@ const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level
 const isBothWays = (c: PeakedQuantity) =>
   props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
 const choiceWords = (c: PeakedQuantity) =>
-  `${QUANTITIES[c.quantity].label}${c.seek === 'smallest' ? ', smallest' : isBothWays(c) ? ', largest' : ''}`
+  `${QUANTITIES[c.quantity].label}${c.seek === 'smallest' ? t('align.smallest') : isBothWays(c) ? t('align.largest') : ''}`
 const step = computed(() =>
   props.value === null ? null : generatorAdvice(props.peaked.quantity, props.value),
 )
 const again = computed(() =>
   props.gainDb !== null && props.limitDb !== null && Math.abs(props.gainDb) >= props.limitDb
-    ? `The last pass gained ${props.gainDb.toFixed(2)} dB: go through the cores once more.`
+    ? t('align.theLastPassGainedDbGo', { gainDb: props.gainDb.toFixed(2) })
     : '',
 )
 </script>
 
 <template>
-  <section aria-label="Peak guide">
+  <section :aria-label="t('align.peakGuide')">
     <template v-if="on">
       <CoachLine
         :say="words.say"
@@ -75,26 +78,28 @@ const again = computed(() =>
             ><span class="quiet">, {{ looks }} {{ looks === 1 ? 'reading' : 'readings' }}</span>
           </p></template
         >
-        <v-btn height="44" @click="emit('begin')">Next core</v-btn>
+        <v-btn height="44" @click="emit('begin')">{{ t('align.nextCore') }}</v-btn>
       </CoachLine>
       <p v-if="step !== null" class="gen" role="status">
-        <b>Reduce the generator by {{ step }} dB:</b> the receiver level is no longer low.
+        <b>{{ t('align.reduceTheGeneratorByDb', { step }) }}</b> {{ t('align.theReceiverLevelIsNoLonger') }}
       </p>
     </template>
     <p v-if="again" class="gen">{{ again }}</p>
     <div class="line">
-      <v-btn v-if="!on" height="44" @click="emit('begin')">Start peak guide</v-btn>
-      <v-btn v-if="on" height="44" @click="emit('end')">Stop guide</v-btn>
+      <v-btn v-if="!on" height="44" @click="emit('begin')">{{ t('align.startPeakGuide') }}</v-btn>
+      <v-btn v-if="on" height="44" @click="emit('end')">{{ t('align.stopGuide') }}</v-btn>
       <label v-if="choices.length > 1"
-        >on
+        >{{ t('align.on') }}
         <select :value="peakKey(peaked)" @change="emit('choose', ($event.target as HTMLSelectElement).value)">
           <option v-for="c in choices" :key="peakKey(c)" :value="peakKey(c)">{{ choiceWords(c) }}</option>
         </select></label
       >
-      <span v-else class="quiet"
-        >on {{ QUANTITIES[peaked.quantity].label.toLowerCase()
-        }}{{ peaked.seek === 'smallest' ? ', minimum' : '' }}</span
-      >
+      <span v-else class="quiet">{{
+        t('align.on2', {
+          label: QUANTITIES[peaked.quantity].label.toLowerCase(),
+          what: peaked.seek === 'smallest' ? t('align.minimum') : '',
+        })
+      }}</span>
     </div>
   </section>
 </template>

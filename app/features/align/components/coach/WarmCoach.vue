@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { WarmGate } from '#core/run'
 import { gateWords } from '#shared/words/coachWords'
@@ -20,15 +21,15 @@ function pass(reason: string) {
 <template>
   <CoachLine v-if="gate.state !== 'open'" :say="words.say" :how="words.how" tone="stop">
     <p v-if="passedAtMs !== null" class="quiet mb-0">
-      Continued before warm-up {{ dayAndTime(passedAtMs) }}; noted in the log.
+      {{ t('align.continuedBeforeWarmUpNotedIn', { dayAndTime: dayAndTime(passedAtMs) }) }}
     </p>
-    <v-btn v-else height="44" class="mt-1" @click="asking = true">Continue anyway…</v-btn>
+    <v-btn v-else height="44" class="mt-1" @click="asking = true">{{ t('align.continueAnyway') }}</v-btn>
     <TextDialog
       :open="asking"
-      title="Set frequency before warm-up?"
-      hint="The drift measured so far is logged with your reason."
-      label="Reason"
-      action="Continue anyway"
+      :title="t('align.setFrequencyBeforeWarmUp')"
+      :hint="t('align.theDriftMeasuredSoFarIs')"
+      :label="t('common.reason')"
+      :action="t('align.continueAnyway2')"
       :required="false"
       @close="asking = false"
       @done="pass"

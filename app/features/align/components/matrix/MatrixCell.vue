@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { HEX_BYTE, quantityInfo } from '#core/quantity'
 import type { CellState } from '#core/run'
@@ -32,7 +33,7 @@ const judged = computed(() => props.cell.requirement.window !== null || props.ce
 const label = computed(() =>
   props.cell.requirement.nominalHz === null
     ? quantityInfo(props.cell.want.quantity).label
-    : 'Frequency error',
+    : t('align.frequencyError'),
 )
 </script>
 
@@ -45,26 +46,32 @@ const label = computed(() =>
         <b class="fig">{{ shown.value }}</b><i>{{ shown.unit }}</i>
         <v-menu v-if="active" :close-on-content-click="false" location="bottom" max-width="360">
           <template #activator="{ props: menu }"
-            ><button v-bind="menu" type="button" class="more" :aria-label="`about this reading of ${label}`">
-              why
+            ><button
+              v-bind="menu"
+              type="button"
+              class="more"
+              :aria-label="t('align.aboutThisReadingOf', { label })"
+            >
+              {{ t('align.why') }}
             </button></template
           >
           <v-card class="pa-4">
             <p v-for="w in why" :key="w">{{ w }}</p>
-            <p v-if="why.length === 0">recorded, no requirement</p>
+            <p v-if="why.length === 0">{{ t('align.recordedNoRequirement') }}</p>
             <p class="quiet">
               {{ reading.source === 'typed' ? 'typed' : 'taken' }},
-              {{ reading.instrument ?? 'instrument not stated' }} {{ shown.plusMinus ?? '' }}
+              {{ reading.instrument ?? t('align.instrumentNotStated') }} {{ shown.plusMinus ?? '' }}
             </p>
-            <v-btn size="small" @click="emit('strike', reading.id)">Strike out</v-btn>
+            <v-btn size="small" @click="emit('strike', reading.id)">{{ t('align.strikeOut3') }}</v-btn>
           </v-card>
         </v-menu>
       </div>
       <span class="pm fig"
-        >{{ shown.plusMinus ?? 'uncertainty unknown' }}{{ reading.source === 'typed' ? ', typed' : '' }}</span
+        >{{ shown.plusMinus ?? t('align.uncertaintyUnknown')
+        }}{{ reading.source === 'typed' ? t('align.typed') : '' }}</span
       >
     </template>
-    <span v-else class="quiet value">not measured</span>
+    <span v-else class="quiet value">{{ t('common.notMeasured') }}</span>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { nextTick, ref, watch } from 'vue'
 import type { Quantity } from '#core/quantity'
 import type { RowState } from '#core/run'
@@ -76,16 +77,17 @@ function markFor(row: RowState) {
           :class="{ kept: d.keptBecause }"
         >
           <template v-if="d.keptBecause"
-            >Confirmed by user: {{ d.keptBecause }} <span class="quiet">({{ d.words }})</span></template
+            >{{ t('align.confirmedByUser', { keptBecause: d.keptBecause }) }}
+            <span class="quiet">({{ d.words }})</span></template
           >
           <template v-else
-            >Implausible: {{ d.words
+            >{{ t('align.implausible', { words: d.words })
             }}<button type="button" class="keep no-print" @click.stop="emit('keep', d)">
-              Confirm reading&hellip;
+              {{ t('align.confirmReading') }}
             </button></template
           >
         </span>
-        <span v-if="row.stale" class="quiet">recheck: adjusted since this reading</span>
+        <span v-if="row.stale" class="quiet">{{ t('align.recheckAdjustedSinceThisReading') }}</span>
       </div>
       <TypedRow
         v-if="typing?.pointId === row.point.id"
@@ -113,9 +115,9 @@ function markFor(row: RowState) {
         <div class="acts no-print">
           <template v-if="row.point.id === active">
             <v-btn variant="flat" color="primary" @click.stop="emit('take', row.point.id)"
-              >Take row readings <kbd>Space</kbd></v-btn
+              >{{ t('align.takeRowReadings') }} <kbd>{{ t('align.space') }}</kbd></v-btn
             >
-            <v-btn @click.stop="emit('type', row.point.id)">Type readings <kbd>T</kbd></v-btn>
+            <v-btn @click.stop="emit('type', row.point.id)">{{ t('align.typeReadings') }} <kbd>T</kbd></v-btn>
           </template>
           <span v-else-if="row.row" class="quiet fig">{{ clockTime(row.row.atMs) }}</span>
         </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
 import type { RowState } from '#core/run'
@@ -47,11 +48,10 @@ const missingReceiver = computed(() =>
         <p class="lead">{{ lead }}</p>
       </div>
       <div class="state">
-        <b class="fig">{{ complete }} of {{ rows.length }}</b> rows<br /><span
-          v-if="missingReceiver"
-          class="quiet"
-          >Incomplete: receiver not measured</span
-        >
+        <b class="fig">{{ t('align.of', { complete, count: rows.length }) }}</b> {{ t('align.rows')
+        }}<br /><span v-if="missingReceiver" class="quiet">{{
+          t('align.incompleteReceiverNotMeasured')
+        }}</span>
       </div>
     </div>
     <p class="care" style="margin-bottom: 10px">{{ cautions.join(' ') }}</p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { nextTick, onMounted, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
@@ -36,7 +37,7 @@ const SCALES_W = [1, 2, 5, 10, 15, 20, 30, 50, 60, 100, 150, 200, 300, 400, 500,
 const texts = ref<string[]>(props.wants.map((_, i) => (i === 0 ? props.first : '')))
 const problems = ref<(string | null)[]>(props.wants.map(() => null))
 const fields = ref<HTMLInputElement[]>([])
-const NONE = 'instrument not stated'
+const NONE = t('align.instrumentNotStated')
 
 onMounted(() => focus(0))
 function focus(index: number) {
@@ -125,7 +126,7 @@ function finish() {
       </div>
       <select
         :value="typedWith(want.quantity)?.name ?? NONE"
-        :aria-label="`instrument for ${quantityInfo(want.quantity).label}`"
+        :aria-label="t('align.instrumentFor', { label: quantityInfo(want.quantity).label })"
         @change="
           emit(
             'choose',
@@ -144,16 +145,22 @@ function finish() {
       <select
         v-if="scaleFor(want.quantity) !== null"
         :value="scaleFor(want.quantity)"
-        :aria-label="`scale for ${quantityInfo(want.quantity).label}`"
+        :aria-label="t('align.scaleFor', { label: quantityInfo(want.quantity).label })"
         @change="chooseScale(want.quantity, $event)"
       >
-        <option v-for="w in scalesWith(scaleFor(want.quantity)!)" :key="w" :value="w">{{ w }} W scale</option>
+        <option v-for="w in scalesWith(scaleFor(want.quantity)!)" :key="w" :value="w">
+          {{ t('align.wScale', { w }) }}
+        </option>
       </select>
       <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>
     </div>
     <div class="go">
-      <v-btn variant="flat" color="primary" @click="finish">Save typed readings <kbd>Enter</kbd></v-btn>
-      <v-btn @click="emit('cancel')">Cancel <kbd>Esc</kbd></v-btn>
+      <v-btn variant="flat" color="primary" @click="finish"
+        >{{ t('align.saveTypedReadings') }} <kbd>{{ t('align.enter') }}</kbd></v-btn
+      >
+      <v-btn @click="emit('cancel')"
+        >{{ t('common.cancel') }} <kbd>{{ t('common.esc') }}</kbd></v-btn
+      >
     </div>
   </div>
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
 import {
@@ -57,11 +58,13 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
 
 <template>
   <fieldset class="claims">
-    <legend>Claims to check <span class="quiet">checked against the as-found readings</span></legend>
+    <legend>
+      {{ t('job.claimsToCheck') }} <span class="quiet">{{ t('job.checkedAgainstTheAsFoundReadings') }}</span>
+    </legend>
     <div v-for="c in claims ?? []" :key="c.id" class="claim">
       <select
         :value="c.kind"
-        aria-label="how the owner put it"
+        :aria-label="t('job.howTheOwnerPutIt')"
         @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"
       >
         <option v-for="k in KINDS" :key="k">{{ k }}</option>
@@ -71,7 +74,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
           class="fig"
           inputmode="decimal"
           :value="texts[c.id]"
-          aria-label="number"
+          :aria-label="t('job.number')"
           :aria-invalid="wrong(c)"
           @input="type(c.id, ($event.target as HTMLInputElement).value)"
         />
@@ -79,34 +82,38 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
       >
       <select
         :value="c.quantity"
-        aria-label="quantity"
+        :aria-label="t('job.quantity')"
         @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"
       >
         <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option>
       </select>
       <select
         :value="c.mode ?? ''"
-        aria-label="mode"
+        :aria-label="t('job.mode')"
         @change="change(c.id, { mode: (($event.target as HTMLSelectElement).value || null) as Mode | null })"
       >
-        <option value="">any mode</option>
+        <option value="">{{ t('job.anyMode') }}</option>
         <option v-for="m in MODES" :key="m">{{ m }}</option>
       </select>
       <input
         class="meter"
         :value="c.meter"
         maxlength="100"
-        placeholder="owner's meter"
-        aria-label="the owner's meter"
+        :placeholder="t('job.ownersMeter')"
+        :aria-label="t('job.theOwnersMeter')"
         @input="change(c.id, { meter: ($event.target as HTMLInputElement).value })"
       />
-      <button type="button" aria-label="remove this claim" @click="remove(c.id)">Remove</button>
+      <button type="button" :aria-label="t('job.removeThisClaim')" @click="remove(c.id)">
+        {{ t('common.remove') }}
+      </button>
       <p v-if="wrong(c)" class="problem">
-        A claim needs a number, like 3 or 2.5. Without one, leave it in the complaint.
+        {{ t('job.aClaimNeedsANumberLike') }}
       </p>
     </div>
     <p v-if="failure" class="problem" role="alert">{{ failure }}</p>
-    <button v-if="(claims ?? []).length < MAX_CLAIMS" type="button" @click="add">Add claim</button>
+    <button v-if="(claims ?? []).length < MAX_CLAIMS" type="button" @click="add">
+      {{ t('job.addClaim') }}
+    </button>
   </fieldset>
 </template>
 

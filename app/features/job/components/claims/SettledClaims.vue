@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { SettledClaim } from '#core/claims'
 import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '#shared/words/claimWords'
 
@@ -6,9 +7,9 @@ defineProps<{ claims: readonly SettledClaim[] }>()
 </script>
 
 <template>
-  <ul class="claims" aria-label="The owner's claims">
+  <ul class="claims" :aria-label="t('job.theOwnersClaims')">
     <li v-for="s in claims" :key="s.claim.id">
-      <b>{{ OUTCOME_WORDS[s.outcome] }}</b>
+      <b>{{ t(OUTCOME_WORDS[s.outcome]) }}</b>
       <span
         >{{ claimWords(s.claim) }}: {{ settledWords(s) }}.{{
           factorWords(s) ? ` ${factorWords(s)}` : ''

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
 import type { BandChartData, BandSeries } from '#shared/words/bandChart'
@@ -8,7 +9,7 @@ const props = defineProps<{ data: BandChartData; night: boolean }>()
 const host = ref<HTMLElement | null>(null)
 
 const axisWords = computed(
-  () => ({ channel: 'channel', MHz: 'frequency', band: 'band' })[props.data.axis.title],
+  () => ({ channel: t('job.channel'), MHz: t('job.frequency'), band: t('job.band') })[props.data.axis.title],
 )
 
 function trace(token: (name: string) => string, series: BandSeries, name: string, hollow: boolean) {
@@ -55,8 +56,8 @@ function figure(token: (name: string) => string): Figure {
   }
   return {
     traces: [
-      trace(token, props.data.before, 'as found', true),
-      trace(token, props.data.after, 'as left', false),
+      trace(token, props.data.before, t('job.asFound'), true),
+      trace(token, props.data.after, t('job.asLeft'), false),
     ],
     layout: {
       height: 260,
@@ -99,16 +100,16 @@ const { failed } = usePlotly(host, { figure, on: () => [props.data, props.night]
 <template>
   <figure class="chart">
     <figcaption>
-      {{ data.title }} over {{ axisWords }}
-      <span class="quiet">{{ data.unit }}; shaded: tolerance; bars: uncertainty</span>
+      {{ t('job.over', { title: data.title, axisWords }) }}
+      <span class="quiet">{{ t('job.shadedToleranceBarsUncertainty', { unit: data.unit }) }}</span>
     </figcaption>
     <div
       ref="host"
       class="plot"
       role="img"
-      :aria-label="`${data.title} over ${axisWords}, as found and as left`"
+      :aria-label="t('job.overAsFoundAndAsLeft', { title: data.title, axisWords })"
     />
-    <p v-if="failed" class="quiet">The picture could not be loaded. The table holds every reading.</p>
+    <p v-if="failed" class="quiet">{{ t('job.thePictureCouldNotBeLoaded') }}</p>
   </figure>
 </template>
 

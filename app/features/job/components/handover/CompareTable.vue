@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { QUANTITIES } from '#core/quantity'
 import type { ComparedCell } from '#core/run'
 import {
@@ -21,12 +22,12 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
   <table class="plain compare">
     <thead>
       <tr>
-        <th>Row</th>
-        <th>Quantity</th>
-        <th>As found</th>
-        <th>As left</th>
-        <th>Change</th>
-        <th>Tolerance</th>
+        <th>{{ t('job.row') }}</th>
+        <th>{{ t('common.quantity') }}</th>
+        <th>{{ t('common.asFound') }}</th>
+        <th>{{ t('common.asLeft') }}</th>
+        <th>{{ t('job.change') }}</th>
+        <th>{{ t('job.tolerance') }}</th>
       </tr>
     </thead>
     <tbody>
@@ -47,7 +48,7 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
               side === 'after' && stale.has(c.point.id) ? 'recheck' : statusWord(c[side].judgement!.verdict)
             }}</span>
           </template>
-          <span v-else class="quiet">not measured</span>
+          <span v-else class="quiet">{{ t('common.notMeasured') }}</span>
         </td>
         <td>
           <ForkGauge
@@ -58,9 +59,9 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
             :decimals="gaugeDecimals(c)"
             :mark="c.after.judgement?.verdict ?? null"
           />
-          <span v-if="c.differences && c.differences.length > 0" class="quiet differ"
-            >not comparable: {{ c.differences.map(differenceWords).join(', ') }}</span
-          >
+          <span v-if="c.differences && c.differences.length > 0" class="quiet differ">{{
+            t('job.notComparable', { list: c.differences.map(differenceWords).join(', ') })
+          }}</span>
         </td>
         <td class="quiet fig">{{ rangeWords(c) }}</td>
       </tr>

@@ -1,20 +1,21 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { HandoverIssue } from '#shared/handoverIssue'
 import { dayAndTime } from '#shared/words/runWords'
 
 /** The papers of a job: a draft until it is handed over, then every issue as it was frozen. */
 defineProps<{ jobId: string; issues: readonly HandoverIssue[]; corrected: boolean }>()
 const COPIES = [
-  { copy: 'owner', label: "Owner's copy (PDF)" },
-  { copy: 'shop', label: 'Workshop copy (PDF)' },
+  { copy: 'owner', label: t('job.ownersCopyPdf') },
+  { copy: 'shop', label: t('job.workshopCopyPdf') },
 ] as const
 </script>
 
 <template>
-  <section class="papers no-print" aria-label="Reports">
-    <h2>Reports</h2>
+  <section class="papers no-print" :aria-label="t('job.reports')">
+    <h2>{{ t('job.reports') }}</h2>
     <p v-if="issues.length === 0">
-      Draft
+      {{ t('job.draft') }}
       <a
         v-for="c in COPIES"
         :key="c.copy"
@@ -24,17 +25,19 @@ const COPIES = [
       >
     </p>
     <p v-for="i in issues" :key="i.number">
-      Issue {{ i.number }} of {{ dayAndTime(i.atMs) }}
+      {{ t('job.issueOf', { number: i.number, dayAndTime: dayAndTime(i.atMs) }) }}
       <a
         v-for="c in COPIES"
         :key="c.copy"
         :href="`/api/jobs/${jobId}/handover.pdf?copy=${c.copy}&issue=${i.number}`"
         target="_blank"
         >{{ c.label }}</a>{{ ' ' }}
-      <a :href="`/api/jobs/${jobId}/issues/${i.number}/record.json`" target="_blank">record</a>{{ ' ' }}
-      <span class="quiet fig">SHA-256 {{ i.checksum.slice(0, 16) }}</span>
+      <a :href="`/api/jobs/${jobId}/issues/${i.number}/record.json`" target="_blank">{{
+        t('job.record')
+      }}</a>{{ ' ' }}
+      <span class="quiet fig">{{ t('job.sha256', { checksum: i.checksum.slice(0, 16) }) }}</span>
     </p>
-    <p v-if="corrected" class="quiet">Entries added since. Create a new issue to include them.</p>
+    <p v-if="corrected" class="quiet">{{ t('job.entriesAddedSinceCreateANew') }}</p>
   </section>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { OpenItem } from '#core/run'
 import { itemWords } from '#shared/words/runWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
@@ -8,18 +9,18 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
 </script>
 
 <template>
-  <p v-if="items.length === 0" class="quiet">No open items.</p>
+  <p v-if="items.length === 0" class="quiet">{{ t('job.noOpenItems') }}</p>
   <ul v-else class="items">
     <li v-for="i in items" :key="i.id">
       <StateMark aria-hidden="true" :mark="i.settled ? 'inside' : 'none'" />
       <span
         ><b>{{ i.title }}</b
         >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span
-        ><template v-if="i.settled"><br />closed: {{ i.settled }}</template></span
+        ><template v-if="i.settled"><br />{{ t('job.closed', { settled: i.settled }) }}</template></span
       >
-      <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)"
-        >Close&hellip;</v-btn
-      >
+      <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)">{{
+        t('job.close')
+      }}</v-btn>
     </li>
   </ul>
 </template>

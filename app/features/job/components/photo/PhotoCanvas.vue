@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import Konva from 'konva'
 import { onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import type { Arrow, Attachment } from '#shared/attachment'
@@ -110,7 +111,7 @@ onBeforeUnmount(() => stage?.destroy())
     ref="host"
     class="canvas"
     role="img"
-    :aria-label="`${photo.name || 'photo'}, ${photo.arrows.length} arrows`"
+    :aria-label="t('job.arrows', { name: photo.name || 'photo', count: photo.arrows.length })"
   />
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { defineAsyncComponent, ref, watch } from 'vue'
 import { ROTATIONS, type Arrow, type Attachment, type AttachmentPatch } from '#shared/attachment'
 
@@ -26,22 +27,26 @@ const undoArrow = () => emit('change', { arrows: props.photo!.arrows.slice(0, -1
     <v-card v-if="photo">
       <v-card-text class="body">
         <PhotoCanvas :photo="photo" @arrow="addArrow" />
-        <p class="quiet">Draw with finger or mouse: an arrow from where you begin to where it points.</p>
+        <p class="quiet">{{ t('job.drawWithFingerOrMouseAn') }}</p>
         <p v-if="failure" class="wrong" role="alert">{{ failure }}</p>
         <v-text-field
           v-model="name"
-          label="Name"
+          :label="t('common.name')"
           :maxlength="200"
           hide-details
           @change="emit('change', { name })"
         />
       </v-card-text>
       <v-card-actions>
-        <v-btn @click="turn">Rotate</v-btn>
-        <v-btn :disabled="photo.arrows.length === 0" @click="undoArrow">Undo the last arrow</v-btn>
-        <v-btn @click="emit('change', { putAside: true })">Remove</v-btn>
+        <v-btn @click="turn">{{ t('job.rotate') }}</v-btn>
+        <v-btn :disabled="photo.arrows.length === 0" @click="undoArrow">{{
+          t('job.undoTheLastArrow')
+        }}</v-btn>
+        <v-btn @click="emit('change', { putAside: true })">{{ t('common.remove') }}</v-btn>
         <v-spacer />
-        <v-btn variant="flat" color="primary" @click="emit('close')">Close <kbd>Esc</kbd></v-btn>
+        <v-btn variant="flat" color="primary" @click="emit('close')"
+          >{{ t('common.close') }} <kbd>{{ t('common.esc') }}</kbd></v-btn
+        >
       </v-card-actions>
     </v-card>
   </v-dialog>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { Attachment, AttachmentKind } from '#shared/attachment'
 import type { Upload } from '../../logic/upload'
@@ -59,31 +60,36 @@ function dropped(event: DragEvent) {
         controls
         preload="none"
         :src="`/api/attachments/${a.id}`"
-        :aria-label="a.name || 'voice note'"
+        :aria-label="a.name || t('job.voiceNote')"
       />
     </template>
     <div v-for="u in under" :key="u.id" class="upload" role="status">
       <template v-if="u.failure"
-        ><span class="wrong">{{ u.name || 'Voice note' }}: {{ u.failure.words }}</span
+        ><span class="wrong">{{ u.name || t('job.voiceNote2') }}: {{ u.failure.words }}</span
         ><span class="acts"
-          ><v-btn size="small" height="44" @click="emit('again', u.id)">Try again</v-btn
-          ><v-btn size="small" height="44" @click="emit('giveUp', u.id)">Discard</v-btn></span
+          ><v-btn size="small" height="44" @click="emit('again', u.id)">{{ t('common.tryAgain') }}</v-btn
+          ><v-btn size="small" height="44" @click="emit('giveUp', u.id)">{{
+            t('common.discard')
+          }}</v-btn></span
         ></template
       >
       <template v-else
         ><span
-          >{{ u.name || 'Voice note' }} <span class="fig">{{ Math.round(u.share * 100) }} %</span></span
+          >{{ u.name || t('job.voiceNote2') }}
+          <span class="fig">{{ Math.round(u.share * 100) }} %</span></span
         ><v-progress-linear :model-value="u.share * 100" color="primary" /><v-btn
           size="small"
           height="44"
           @click="emit('giveUp', u.id)"
-          >Cancel</v-btn
+          >{{ t('common.cancel') }}</v-btn
         ></template
       >
     </div>
     <div class="buttons no-print">
-      <v-btn height="44" @click="camera?.click()">Camera</v-btn>
-      <v-btn height="44" @click="chooser?.click()">{{ small ? 'Photo' : 'Choose or drop photos' }}</v-btn>
+      <v-btn height="44" @click="camera?.click()">{{ t('job.camera') }}</v-btn>
+      <v-btn height="44" @click="chooser?.click()">{{
+        small ? t('job.photo') : t('job.chooseOrDropPhotos')
+      }}</v-btn>
       <VoiceRecorder v-if="!small" @done="(blob, name) => emit('add', 'voice', about, blob, name)" />
     </div>
     <input
@@ -92,7 +98,7 @@ function dropped(event: DragEvent) {
       accept="image/jpeg,image/png,image/webp,audio/*"
       multiple
       hidden
-      :aria-label="`${label}: choose files`"
+      :aria-label="t('job.chooseFiles', { label })"
       @change="chosen"
     />
     <input
@@ -101,7 +107,7 @@ function dropped(event: DragEvent) {
       accept="image/*"
       capture="environment"
       hidden
-      :aria-label="`${label}: camera`"
+      :aria-label="t('job.camera2', { label })"
       @change="chosen"
     />
   </div>

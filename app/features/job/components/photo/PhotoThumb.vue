@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { Attachment } from '#shared/attachment'
 
 defineProps<{ photo: Attachment }>()
@@ -9,7 +10,12 @@ const emit = defineEmits<{ show: [] }>()
   <button
     type="button"
     class="thumb"
-    :aria-label="`photo ${photo.name || 'without a name'}${photo.arrows.length ? ', with arrows' : ''}, show`"
+    :aria-label="
+      t('job.photoShow', {
+        name: photo.name || t('job.withoutAName'),
+        what: photo.arrows.length ? t('job.withArrows') : '',
+      })
+    "
     @click="emit('show')"
   >
     <img

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { format } from 'date-fns'
 import { onBeforeUnmount, ref } from 'vue'
 
@@ -23,7 +24,7 @@ async function start() {
         emit(
           'done',
           new Blob(pieces, { type: recorder!.mimeType }),
-          `voice note ${format(Date.now(), 'd MMM HH:mm')}`,
+          t('job.voiceNote3', { now: format(Date.now(), 'd MMM HH:mm') }),
         )
       seconds.value = null
     }
@@ -34,7 +35,7 @@ async function start() {
       if (seconds.value >= MAX_S) stop()
     }, 1000)
   } catch {
-    problem.value = 'No microphone, or this browser may not use it.'
+    problem.value = t('job.noMicrophoneOrThisBrowserMay')
   }
 }
 function stop() {
@@ -52,7 +53,7 @@ onBeforeUnmount(stop)
     :variant="seconds === null ? undefined : 'flat'"
     @click="seconds === null ? start() : stop()"
   >
-    {{ seconds === null ? 'Record voice note' : `Stop, ${seconds} s` }}
+    {{ seconds === null ? t('job.recordVoiceNote') : `Stop, ${seconds} s` }}
   </v-btn>
   <span v-if="problem" class="wrong" role="alert">{{ problem }}</span>
 </template>

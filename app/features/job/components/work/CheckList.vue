@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { ITEM_STATES, type ItemInspected } from '#core/run'
 import type { InspectedItem } from '#core/work'
@@ -29,19 +30,25 @@ function restFine() {
 </script>
 
 <template>
-  <section aria-label="Inspection">
+  <section :aria-label="t('job.inspection')">
     <div class="top">
-      <h2>Inspection</h2>
-      <span class="quiet">{{ items.filter(i => i.last).length }} of {{ items.length }} checked</span
-      ><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">Mark the rest OK</v-btn>
+      <h2>{{ t('job.inspection') }}</h2>
+      <span class="quiet">{{
+        t('job.ofChecked', { count: items.filter(i => i.last).length, count2: items.length })
+      }}</span><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">{{
+        t('job.markTheRestOk')
+      }}</v-btn>
     </div>
     <ol class="list">
       <li v-for="i in items" :key="i.item.id" :data-item="i.item.id" :data-state="i.last?.state ?? 'open'">
         <div>
-          <b>{{ i.item.lookFor }}</b><br /><span class="quiet"
-            >{{ i.item.good }}. Bad: {{ i.item.bad
-            }}{{ i.item.needsConsent ? '. Treatment needs the owner\u2019s consent' : '' }}</span
-          >
+          <b>{{ i.item.lookFor }}</b><br /><span class="quiet">{{
+            t('job.bad', {
+              good: i.item.good,
+              bad: i.item.bad,
+              what: i.item.needsConsent ? t('job.treatmentNeedsTheOwnersConsent') : '',
+            })
+          }}</span>
         </div>
         <div class="states" role="group" :aria-label="i.item.lookFor">
           <button
@@ -52,14 +59,14 @@ function restFine() {
             :class="{ on: i.last?.state === s }"
             @click="say(i, s)"
           >
-            {{ ITEM_STATE_WORDS[s] }}
+            {{ t(ITEM_STATE_WORDS[s]) }}
           </button>
         </div>
         <input
           v-if="i.last && i.last.state !== 'fine'"
           :value="notes[i.item.id] ?? i.last.text"
-          :aria-label="`note on ${i.item.lookFor}`"
-          placeholder="finding or work done"
+          :aria-label="t('job.noteOn', { lookFor: i.item.lookFor })"
+          :placeholder="t('job.findingOrWorkDone')"
           maxlength="2000"
           @input="notes[i.item.id] = ($event.target as HTMLInputElement).value"
           @change="keepNote(i)"

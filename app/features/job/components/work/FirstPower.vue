@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { parseTyped } from '#core/quantity'
@@ -39,20 +40,20 @@ function press(seen: PowerTried['seen']) {
 </script>
 
 <template>
-  <section class="power" aria-label="First power">
-    <h2>First power</h2>
+  <section class="power" :aria-label="t('job.firstPower')">
+    <h2>{{ t('job.firstPower') }}</h2>
     <ol>
       <li v-for="w in powerPlanWords(plan, sheet.nominalSupplyV)" :key="w">{{ w }}</li>
     </ol>
     <div class="entry">
       <v-text-field
         v-model="typed"
-        label="Idle current"
+        :label="t('job.idleCurrent')"
         suffix="A"
         inputmode="decimal"
         :placeholder="liveA === null ? '' : liveA.toFixed(3)"
         :hint="
-          liveA === null ? 'supply not connected: type the current' : 'empty: present reading of the supply'
+          liveA === null ? t('job.supplyNotConnectedTypeTheCurrent') : t('job.emptyPresentReadingOfTheSupply')
         "
         persistent-hint
         :error-messages="wrong ?? undefined"
@@ -65,26 +66,26 @@ function press(seen: PowerTried['seen']) {
         :variant="s === 'normal' ? 'flat' : 'outlined'"
         :color="s === 'normal' ? 'primary' : undefined"
         @click="press(s)"
-        >{{ POWER_SEEN_WORDS[s] }}</v-btn
+        >{{ t(POWER_SEEN_WORDS[s]) }}</v-btn
       >
     </div>
     <p v-if="last && verdict" class="verdict" role="status">
       <StateMark aria-hidden="true" :mark="MARK[verdict]" :size="14" />
-      <b>{{ POWER_VERDICT_WORDS[verdict] }}</b>{{ ' ' }}
+      <b>{{ t(POWER_VERDICT_WORDS[verdict]) }}</b>{{ ' ' }}
       <span class="quiet"
-        >{{ POWER_SEEN_WORDS[last.seen].toLowerCase()
+        >{{ t(POWER_SEEN_WORDS[last.seen]).toLowerCase()
         }}{{ last.idleA === null ? '' : `, ${last.idleA.toFixed(3)} A` }}, {{ dayAndTime(last.atMs) }}</span
       >
     </p>
     <template v-if="verdict === 'stop'">
-      <h3>Isolation, from the output backwards</h3>
+      <h3>{{ t('job.isolationFromTheOutputBackwards') }}</h3>
       <ol class="isolate">
         <li v-for="s in ISOLATION_ORDER" :key="s.doThis">
           {{ s.doThis }} <span class="quiet">{{ s.proves }}</span>
         </li>
       </ol>
       <p class="quiet">
-        Log the result under Findings. If the current falls, suspect the device just removed.
+        {{ t('job.logTheResultUnderFindingsIf') }}
       </p>
     </template>
   </section>

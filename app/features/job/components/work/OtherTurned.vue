@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { defineAsyncComponent, ref } from 'vue'
 import type { NewWorkEvent } from '../../logic/useEventForm'
 
@@ -14,7 +15,7 @@ const open = ref(false)
 </script>
 
 <template>
-  <v-btn v-bind="$attrs" @click="open = true">Log other adjustment…</v-btn>
+  <v-btn v-bind="$attrs" @click="open = true">{{ t('job.logOtherAdjustment') }}</v-btn>
   <OtherTurnedDialog
     v-if="open"
     :wrong="wrong"

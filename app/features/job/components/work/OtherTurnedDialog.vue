@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { AdjusterRole } from '#core/sheet'
 import { GOES_STALE } from '#core/sheet'
@@ -30,35 +31,39 @@ function keep() {
 
 <template>
   <v-dialog :model-value="true" max-width="560" @update:model-value="v => v || emit('close')">
-    <v-card title="Adjustment not on the sheet">
+    <v-card :title="t('job.adjustmentNotOnTheSheet')">
       <v-card-text class="fields">
         <p class="care">
-          Return it to its starting position if you know it. Readings that depend on it need a recheck.
+          {{ t('job.returnItToItsStartingPosition') }}
         </p>
         <v-text-field
           v-model="name"
-          label="Which adjuster"
-          placeholder="L9, the core beside L4"
+          :label="t('job.whichAdjuster')"
+          :placeholder="t('job.l9TheCoreBesideL4')"
           autofocus
           maxlength="60"
           :error-messages="wrong?.('name')"
         />
-        <v-select v-model="role" label="What it sets, as far as you can tell" :items="roles" />
+        <v-select v-model="role" :label="t('job.whatItSetsAsFarAs')" :items="roles" />
         <v-text-field
           v-model="startPosition"
-          label="Starting position"
-          placeholder="core 2 turns below the rim; 10 o’clock; not known"
+          :label="t('job.startingPosition')"
+          :placeholder="t('job.core2TurnsBelowTheRim')"
         />
         <p v-if="role" class="quiet">
-          Recheck then: {{ GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', ') }}, because
-          {{ GOES_STALE[role].because }}.
+          {{
+            t('job.recheckThenBecause', {
+              list: GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', '),
+              because: GOES_STALE[role].because,
+            })
+          }}
         </p>
       </v-card-text>
       <v-card-actions
-        ><v-spacer /><v-btn @click="emit('close')">Cancel</v-btn
-        ><v-btn variant="flat" color="primary" :disabled="!name.trim() || role === null" @click="keep"
-          >Save</v-btn
-        ></v-card-actions
+        ><v-spacer /><v-btn @click="emit('close')">{{ t('common.cancel') }}</v-btn
+        ><v-btn variant="flat" color="primary" :disabled="!name.trim() || role === null" @click="keep">{{
+          t('common.save')
+        }}</v-btn></v-card-actions
       >
     </v-card>
   </v-dialog>

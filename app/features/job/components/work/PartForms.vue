@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PartChanged, PartTested, Treated } from '#core/run'
 import { partDoubts, type Owed } from '#core/work'
@@ -20,14 +21,14 @@ const part = ref({ designator: '', partOut: '', partIn: '', isFinal: false })
 const doubts = computed(() => partDoubts(part.value.partOut, part.value.partIn))
 const treatment = ref({ what: '', where: '' })
 const TREATMENTS = [
-  'core freed and re-waxed',
-  'preset cleaned, end to end ten times',
-  'preset replaced',
-  'glue removed',
-  'electrolytics renewed',
-  'joint resoldered',
-  'limiter parts refitted',
-  'trimmer fitted',
+  t('job.coreFreedAndReWaxed'),
+  t('job.presetCleanedEndToEndTen'),
+  t('job.presetReplaced'),
+  t('job.glueRemoved'),
+  t('job.electrolyticsRenewed'),
+  t('job.jointResoldered'),
+  t('job.limiterPartsRefitted'),
+  t('job.trimmerFitted'),
 ]
 
 function change() {
@@ -43,17 +44,22 @@ function treat() {
 </script>
 
 <template>
-  <section aria-label="Parts">
-    <h2>Parts replaced</h2>
+  <section :aria-label="t('job.parts')">
+    <h2>{{ t('job.partsReplaced') }}</h2>
     <ul>
       <li v-for="c in changed" :key="c.id">
-        <b class="fig">{{ c.designator }}</b> {{ c.partOut || 'nothing' }} removed, {{ c.partIn }} fitted{{
-          c.isFinal ? ' (final or driver)' : ''
+        <b class="fig">{{ c.designator }}</b>
+        {{
+          t('job.removedFitted', {
+            partOut: c.partOut || 'nothing',
+            partIn: c.partIn,
+            what: c.isFinal ? ` ${t('job.finalOrDriver')}` : '',
+          })
         }}
       </li>
     </ul>
     <div v-if="owed.length" class="care">
-      <b>After a new final, in this order:</b>
+      <b>{{ t('job.afterANewFinalInThis') }}</b>
       <ol>
         <li v-for="o in owed" :key="o.id">
           {{ o.title }} <span class="quiet">{{ o.why }}</span>
@@ -63,44 +69,46 @@ function treat() {
     <div class="entry parts">
       <v-text-field
         v-model="part.designator"
-        label="Part"
+        :label="t('job.part')"
         placeholder="Q12"
         :error-messages="wrong('designator')"
-      /><v-text-field v-model="part.partOut" label="Removed" /><v-text-field
+      /><v-text-field v-model="part.partOut" :label="t('job.removed')" /><v-text-field
         v-model="part.partIn"
-        label="Fitted"
+        :label="t('job.fitted')"
         :error-messages="wrong('partIn')"
       />
-      <v-checkbox v-model="part.isFinal" label="Final or driver" hide-details /><v-btn
+      <v-checkbox v-model="part.isFinal" :label="t('job.finalOrDriver2')" hide-details /><v-btn
         size="large"
         :disabled="!part.designator.trim() || !part.partIn.trim()"
         @click="change"
-        >Add</v-btn
+        >{{ t('job.add') }}</v-btn
       >
     </div>
     <p v-for="d in doubts" :key="d.kind" class="care" role="status">{{ partDoubtWords(d) }}</p>
   </section>
-  <section aria-label="Tests of parts">
-    <h2>Tests of parts <NuxtLink to="/parts" class="drawer">stock parts</NuxtLink></h2>
+  <section :aria-label="t('job.testsOfParts')">
+    <h2>
+      {{ t('job.testsOfParts') }} <NuxtLink to="/parts" class="drawer">{{ t('job.stockParts') }}</NuxtLink>
+    </h2>
     <PartTestList :tested="tested" />
     <PartTestForm :wrong="wrong" @send="(event, kept) => emit('send', event, kept)" />
   </section>
-  <section aria-label="Other work">
-    <h2>Other work</h2>
+  <section :aria-label="t('job.otherWork')">
+    <h2>{{ t('job.otherWork') }}</h2>
     <ul>
-      <li v-for="t in treated" :key="t.id">{{ t.what }}{{ t.where ? `, ${t.where}` : '' }}</li>
+      <li v-for="done in treated" :key="done.id">{{ done.what }}{{ done.where ? `, ${done.where}` : '' }}</li>
     </ul>
     <div class="entry">
       <v-combobox
         v-model="treatment.what"
-        label="Work done"
+        :label="t('common.workDone')"
         :items="TREATMENTS"
         :error-messages="wrong('what')"
-      /><v-text-field v-model="treatment.where" label="Where" placeholder="L4" /><v-btn
+      /><v-text-field v-model="treatment.where" :label="t('job.where')" placeholder="L4" /><v-btn
         size="large"
         :disabled="!treatment.what?.trim()"
         @click="treat"
-        >Add</v-btn
+        >{{ t('job.add') }}</v-btn
       >
     </div>
   </section>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { HEATS } from '#core/run'
 import type { NewWorkEvent } from '../../logic/useEventForm'
@@ -20,11 +21,11 @@ const ofPart = () => ({
 const form = ref(ofPart())
 const place = ref({ gainFrom: '', gainTo: '', reference: '4', testSet: '', meter: '', scale: '' })
 const FALLS = [
-  { value: null, title: 'not tested' },
+  { value: null, title: t('job.notTested') },
   { value: false, title: 'steady' },
   { value: true, title: 'falls' },
 ]
-const HEAT = [{ value: null, title: 'not checked' }, ...HEATS.map(h => ({ value: h, title: h }))]
+const HEAT = [{ value: null, title: t('job.notChecked') }, ...HEATS.map(h => ({ value: h, title: h }))]
 
 /** An empty field is "not tested"; what is no number is refused by the shared check. */
 const numberOf = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')))
@@ -60,51 +61,61 @@ function send() {
   <div class="test-form">
     <v-text-field
       v-model="form.part"
-      label="Part"
-      placeholder="2SC1969, drawer 3"
+      :label="t('job.part')"
+      :placeholder="t('job.n2sc1969Drawer3')"
       :error-messages="wrong('part')"
     />
-    <v-text-field v-model="form.boughtAt" label="Bought from" />
+    <v-text-field v-model="form.boughtAt" :label="t('job.boughtFrom')" />
     <v-text-field
       v-model="form.dcGain"
-      label="DC gain"
+      :label="t('job.dcGain')"
       inputmode="decimal"
       :error-messages="wrong('dcGain')"
     />
     <div class="pair">
       <v-text-field
         v-model="place.gainFrom"
-        label="Its type, from"
+        :label="t('job.itsTypeFrom')"
         inputmode="decimal"
         :error-messages="wrong('gainFrom')"
       />
-      <v-text-field v-model="place.gainTo" label="to" inputmode="decimal" :error-messages="wrong('gainTo')" />
+      <v-text-field
+        v-model="place.gainTo"
+        :label="t('job.to')"
+        inputmode="decimal"
+        :error-messages="wrong('gainTo')"
+      />
     </div>
     <v-text-field
       v-model="form.rf"
-      label="RF power in test set"
+      :label="t('job.rfPowerInTestSet')"
       suffix="W"
       inputmode="decimal"
       :error-messages="wrong('rfPowerW')"
     />
     <v-text-field
       v-model="place.reference"
-      label="Reference power"
+      :label="t('job.referencePower')"
       suffix="W"
       inputmode="decimal"
       :error-messages="wrong('rfReferenceW')"
     />
-    <v-select v-model="form.falls" label="5 s keyed" :items="FALLS" />
-    <v-select v-model="form.heat" label="Case temperature" :items="HEAT" />
+    <v-select v-model="form.falls" :label="t('job.n5SKeyed')" :items="FALLS" />
+    <v-select v-model="form.heat" :label="t('job.caseTemperature')" :items="HEAT" />
     <v-text-field
       v-model="place.testSet"
-      label="Test set"
-      placeholder="the workshop’s Osmund 40A"
+      :label="t('job.testSet')"
+      :placeholder="t('job.theWorkshopsOsmund40a')"
       :error-messages="wrong('testSet')"
     />
-    <v-text-field v-model="place.meter" label="Meter" :error-messages="wrong('meter')" />
-    <v-text-field v-model="place.scale" label="Scale" placeholder="5 W" :error-messages="wrong('scale')" />
-    <v-btn size="large" :disabled="form.part.trim() === ''" @click="send">Add</v-btn>
+    <v-text-field v-model="place.meter" :label="t('common.meter')" :error-messages="wrong('meter')" />
+    <v-text-field
+      v-model="place.scale"
+      :label="t('job.scale')"
+      placeholder="5 W"
+      :error-messages="wrong('scale')"
+    />
+    <v-btn size="large" :disabled="form.part.trim() === ''" @click="send">{{ t('job.add') }}</v-btn>
   </div>
 </template>
 

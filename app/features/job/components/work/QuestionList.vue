@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { ANSWERS, WAITS_FOR } from '#core/run'
 import type { Question, Wait } from '#core/work'
@@ -35,27 +36,31 @@ function begin() {
 </script>
 
 <template>
-  <section aria-label="Questions and holds">
-    <h2>Questions and holds</h2>
-    <p v-if="questions.length + waits.length === 0" class="quiet">No open questions. Nothing on hold.</p>
+  <section :aria-label="t('job.questionsAndHolds')">
+    <h2>{{ t('job.questionsAndHolds') }}</h2>
+    <p v-if="questions.length + waits.length === 0" class="quiet">
+      {{ t('job.noOpenQuestionsNothingOnHold') }}
+    </p>
     <ul class="list">
       <li v-for="q in questions" :key="q.asked.id">
         <StateMark aria-hidden="true" :mark="q.answered ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
           <b>{{ q.asked.text }}</b>{{ ' ' }}
-          <span class="quiet"
-            >{{ [q.asked.price, q.asked.consequence].filter(Boolean).join('; ') }}, asked
-            {{ dayAndTime(q.asked.atMs) }}</span
-          ><br />
+          <span class="quiet">{{
+            t('job.asked', {
+              list: [q.asked.price, q.asked.consequence].filter(Boolean).join('; '),
+              dayAndTime: dayAndTime(q.asked.atMs),
+            })
+          }}</span><br />
           <span v-if="q.answered"
-            >{{ ANSWER_WORDS[q.answered.answer] }}{{ q.answered.text ? `: ${q.answered.text}` : '' }}
+            >{{ t(ANSWER_WORDS[q.answered.answer]) }}{{ q.answered.text ? `: ${q.answered.text}` : '' }}
             <span class="quiet">{{ dayAndTime(q.answered.atMs) }}</span></span
           >
           <span v-else class="answer"
             ><input
               v-model="answers[q.asked.id]"
-              aria-label="the owner's words"
-              placeholder="the owner&rsquo;s words"
+              :aria-label="t('job.theOwnersWords')"
+              :placeholder="t('job.theOwnersWords2')"
             /><v-btn
               v-for="a in ANSWERS"
               :key="a"
@@ -67,7 +72,7 @@ function begin() {
                   text: answers[q.asked.id] ?? '',
                 })
               "
-              >{{ ANSWER_WORDS[a] }}</v-btn
+              >{{ t(ANSWER_WORDS[a]) }}</v-btn
             ></span
           >
         </div>
@@ -75,17 +80,21 @@ function begin() {
       <li v-for="w in waits" :key="w.begun.id">
         <StateMark aria-hidden="true" :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
-          Waiting for {{ WAIT_WORDS[w.begun.waitsFor] }}: <b>{{ w.begun.text }}</b>{{ ' ' }}
-          <span class="quiet"
-            >since {{ dayAndTime(w.begun.atMs)
-            }}{{ w.begun.untilDay ? `, expected ${day(w.begun.untilDay)}` : ''
-            }}{{ w.ended ? `, received ${dayAndTime(w.ended.atMs)}` : '' }}</span
-          >
+          {{ t('job.waitingFor', { wait: t(WAIT_WORDS[w.begun.waitsFor]) }) }} <b>{{ w.begun.text }}</b>{{
+            ' '
+          }}
+          <span class="quiet">{{
+            t('job.since', {
+              dayAndTime: dayAndTime(w.begun.atMs),
+              what: w.begun.untilDay ? t('job.expected', { day: day(w.begun.untilDay) }) : '',
+              what2: w.ended ? t('job.received', { dayAndTime: dayAndTime(w.ended.atMs) }) : '',
+            })
+          }}</span>
           <v-btn
             v-if="!w.ended"
             class="ml-3"
             @click="emit('send', { kind: 'wait-ended', waitId: w.begun.id, text: '' })"
-            >Mark as received</v-btn
+            >{{ t('job.markAsReceived') }}</v-btn
           >
         </div>
       </li>
@@ -93,27 +102,31 @@ function begin() {
     <div class="entry">
       <v-text-field
         v-model="question.text"
-        label="Ask the owner"
+        :label="t('job.askTheOwner')"
         :error-messages="wrong('text')"
-      /><v-text-field v-model="question.price" label="Price" /><v-text-field
+      /><v-text-field v-model="question.price" :label="t('job.price')" /><v-text-field
         v-model="question.consequence"
-        label="If declined"
-        placeholder="the frequency stays 300 Hz low"
+        :label="t('job.ifDeclined')"
+        :placeholder="t('job.theFrequencyStays300HzLow')"
       />
-      <v-btn size="large" :disabled="question.text.trim() === ''" @click="ask">Ask</v-btn>
+      <v-btn size="large" :disabled="question.text.trim() === ''" @click="ask">{{ t('job.ask') }}</v-btn>
     </div>
     <div class="entry">
-      <v-text-field v-model="wait.text" label="Waiting for" placeholder="crystal 13.045 625 MHz" /><v-select
+      <v-text-field
+        v-model="wait.text"
+        :label="t('job.waitingFor2')"
+        :placeholder="t('job.crystal13045625Mhz')"
+      /><v-select
         v-model="wait.waitsFor"
-        label="From"
-        :items="WAITS_FOR.map(w => ({ value: w, title: WAIT_WORDS[w] }))"
+        :label="t('job.from')"
+        :items="WAITS_FOR.map(w => ({ value: w, title: t(WAIT_WORDS[w]) }))"
       /><v-text-field
         v-model="wait.untilDay"
-        label="Expected"
+        :label="t('job.expected2')"
         type="date"
         :error-messages="wrong('untilDay')"
       />
-      <v-btn size="large" :disabled="wait.text.trim() === ''" @click="begin">Put on hold</v-btn>
+      <v-btn size="large" :disabled="wait.text.trim() === ''" @click="begin">{{ t('job.putOnHold') }}</v-btn>
     </div>
   </section>
 </template>

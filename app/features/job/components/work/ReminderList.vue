@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { REMINDER_CONDITIONS, type Reminder } from '#core/work'
 import type { NewWorkEvent } from '../../logic/useEventForm'
@@ -19,33 +20,32 @@ function add() {
 </script>
 
 <template>
-  <section aria-label="Reminders">
-    <h2>Reminders</h2>
+  <section :aria-label="t('job.reminders')">
+    <h2>{{ t('job.reminders') }}</h2>
     <p v-if="reminders.length === 0" class="quiet">
-      None. For anything odd that is left alone, such as spread coils: the reminder returns when the readings
-      call for it.
+      {{ t('job.noneForAnythingOddThatIs') }}
     </p>
     <ul class="list">
       <li v-for="r in reminders" :key="r.id">
         <StateMark aria-hidden="true" :mark="r.due ? 'above' : 'none'" :size="12" /><span
-          ><b v-if="r.due">Due: </b>{{ r.conditionWords }}, {{ r.text }}</span
+          ><b v-if="r.due">{{ t('job.due2') }} </b>{{ r.conditionWords }}, {{ r.text }}</span
         >
       </li>
     </ul>
     <div class="entry">
       <v-select
         v-model="condition"
-        label="When"
+        :label="t('job.when')"
         :items="REMINDER_CONDITIONS.map(c => ({ value: c.id, title: c.words }))"
       />
       <v-text-field
         v-model="text"
-        label="Then"
-        placeholder="dress the spread coils"
+        :label="t('job.then')"
+        :placeholder="t('job.dressTheSpreadCoils')"
         :error-messages="problem"
         @keydown.enter="add"
       />
-      <v-btn size="large" :disabled="text.trim() === ''" @click="add">Add reminder</v-btn>
+      <v-btn size="large" :disabled="text.trim() === ''" @click="add">{{ t('job.addReminder') }}</v-btn>
     </div>
   </section>
 </template>

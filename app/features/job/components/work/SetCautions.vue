@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { ModelSheet } from '#core/sheet'
 
 /** The cautions of a set with high voltage, at every place where somebody may reach into it. */
@@ -6,9 +7,9 @@ defineProps<{ sheet: Pick<ModelSheet, 'plateV' | 'cautions'> }>()
 </script>
 
 <template>
-  <div v-if="sheet.plateV !== undefined" class="care" role="note" aria-label="High voltage">
+  <div v-if="sheet.plateV !== undefined" class="care" role="note" :aria-label="t('job.highVoltage')">
     <p>
-      <b>{{ sheet.plateV }}&#8239;V inside.</b> {{ sheet.cautions[0] }}
+      <b>{{ t('job.vInside', { plateV: sheet.plateV }) }}</b> {{ sheet.cautions[0] }}
     </p>
     <p v-for="c in sheet.cautions.slice(1)" :key="c">{{ c }}</p>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { groupDigits, showErrorHz, showPlain } from '#core/quantity'
 import type { SoakLog } from '#core/work'
@@ -20,10 +21,14 @@ const drift = (hz: number | null) =>
 <template>
   <div class="log">
     <h2>
-      Log <span class="quiet">{{ title }}, keyed 5 s on {{ cautions }}</span>
+      {{ t('job.log') }} <span class="quiet">{{ t('job.keyed5SOn', { title, cautions }) }}</span>
     </h2>
     <p :class="{ due }" role="status">
-      {{ due ? 'A reading is due.' : `Next reading in ${durationWords(log.nextDueMs - nowMs)}.` }}
+      {{
+        due
+          ? t('job.aReadingIsDue')
+          : t('job.nextReadingIn', { duration: durationWords(log.nextDueMs - nowMs) })
+      }}
     </p>
     <slot />
     <div class="acts">
@@ -32,15 +37,14 @@ const drift = (hz: number | null) =>
         :variant="due ? 'flat' : undefined"
         :color="due ? 'primary' : undefined"
         @click="emit('take')"
-        >Log now</v-btn
-      ><v-btn size="large" @click="emit('type')">Type</v-btn>
+        >{{ t('job.logNow') }}</v-btn><v-btn size="large" @click="emit('type')">{{ t('job.type') }}</v-btn>
     </div>
     <table v-if="log.readings.length > 0" class="plain">
       <thead>
         <tr>
-          <th>Time</th>
-          <th>Power</th>
-          <th>Frequency, relative to the first</th>
+          <th>{{ t('job.time') }}</th>
+          <th>{{ t('job.power') }}</th>
+          <th>{{ t('job.frequencyRelativeToTheFirst') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -53,9 +57,14 @@ const drift = (hz: number | null) =>
     </table>
     <p v-if="log.dropDb !== null">
       <StateMark aria-hidden="true" :mark="log.fades ? 'below' : 'inside'" :size="12" />
-      {{ groupDigits(log.dropDb, 2, true) }} dB since the first{{
-        log.fades ? ', power down more than 0.5 dB: fault' : ', within 0.5 dB'
-      }}<template v-if="log.driftHz !== null">; drift {{ groupDigits(log.driftHz, 0, true) }} Hz</template>
+      {{
+        t('job.dbSinceTheFirst', {
+          dropDb: groupDigits(log.dropDb, 2, true),
+          what: log.fades ? t('job.powerDownMoreThan05') : t('job.within05Db'),
+        })
+      }}<template v-if="log.driftHz !== null">{{
+        t('job.driftHz', { driftHz: groupDigits(log.driftHz, 0, true) })
+      }}</template>
     </p>
   </div>
 </template>

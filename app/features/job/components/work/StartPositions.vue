@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { StartPosition } from '#core/work'
 
@@ -22,11 +23,12 @@ function keep(p: StartPosition) {
 </script>
 
 <template>
-  <section class="positions" aria-label="Starting positions">
+  <section class="positions" :aria-label="t('job.startingPositions')">
     <button type="button" class="top" :aria-expanded="open" @click="open = !open">
-      <b>Starting positions</b>{{ ' ' }}
-      <span class="quiet">{{ noted }} of {{ positions.length }} starting positions recorded</span
-      ><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span>
+      <b>{{ t('job.startingPositions') }}</b>{{ ' ' }}
+      <span class="quiet">{{
+        t('job.ofStartingPositionsRecorded', { noted, count: positions.length })
+      }}</span><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span>
     </button>
     <template v-if="open">
       <slot />
@@ -35,7 +37,9 @@ function keep(p: StartPosition) {
           <span
             ><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span
           >
-          <span v-if="p.turnedSince" class="quiet">{{ p.position ?? 'not recorded' }}, adjusted since</span>
+          <span v-if="p.turnedSince" class="quiet">{{
+            t('job.adjustedSince', { position: p.position ?? t('job.notRecorded') })
+          }}</span>
           <template v-else>
             <input
               v-model="texts[p.adjuster.designator]"
@@ -43,12 +47,12 @@ function keep(p: StartPosition) {
               :placeholder="
                 p.position ??
                 (p.adjuster.kind === 'menu-value'
-                  ? 'menu value'
+                  ? t('common.menuValue')
                   : turnsLikeClock(p)
                     ? 'o\u2019clock'
-                    : 'turns out')
+                    : t('job.turnsOut'))
               "
-              :aria-label="`position of ${p.adjuster.designator}`"
+              :aria-label="t('job.positionOf', { designator: p.adjuster.designator })"
               maxlength="300"
               @change="keep(p)"
             />

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { PLAIN_ASPECT, drawingOf, type ModelSheet } from '#core/sheet'
 import { boardPins, pictureUrl, sideOf } from '../../logic/boardPins'
@@ -22,7 +23,7 @@ const isWanted = (id: string) => props.wanted.includes(id)
     class="board"
     :viewBox="`0 0 ${W} ${H}`"
     role="img"
-    :aria-label="wanted.length ? `board, ${wanted.join(', ')} marked` : 'board'"
+    :aria-label="wanted.length ? t('sheet.boardMarked', { list: wanted.join(', ') }) : 'board'"
   >
     <image
       v-if="picture?.pictureId"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { PLAIN_ASPECT, drawingOf, type BoardPlace, type BoardSide, type ModelSheet } from '#core/sheet'
 import { useBoardStage } from '../../logic/useBoardStage'
@@ -92,29 +93,38 @@ useBoardStage(
           :aria-pressed="side === s"
           :class="{ pressed: side === s }"
           @click="side = s"
-          >{{ SIDE_WORDS[s] }}</v-btn
+          >{{ t(SIDE_WORDS[s]) }}</v-btn
         >
         <span class="space" />
-        <v-btn height="44" aria-label="larger" @click="zoom(1.4)">Larger</v-btn
-        ><v-btn height="44" aria-label="smaller" @click="zoom(1 / 1.4)">Smaller</v-btn
-        ><v-btn height="44" @click="view = { scale: 1, x: 0.5, y: 0.5 }">Whole board</v-btn>
+        <v-btn height="44" :aria-label="t('sheet.larger')" @click="zoom(1.4)">{{
+          t('sheet.larger2')
+        }}</v-btn><v-btn height="44" :aria-label="t('sheet.smaller')" @click="zoom(1 / 1.4)">{{
+          t('sheet.smaller2')
+        }}</v-btn
+        ><v-btn height="44" @click="view = { scale: 1, x: 0.5, y: 0.5 }">{{ t('sheet.wholeBoard') }}</v-btn>
       </div>
       <div
         ref="host"
         class="stage"
         role="img"
-        :aria-label="`${SIDE_WORDS[side]} of ${sheet.model}${pin ? `, ${pin.id} marked` : ''}`"
+        :aria-label="
+          t('sheet.of', {
+            side: t(SIDE_WORDS[side]),
+            model: sheet.model,
+            what: pin ? t('sheet.marked', { id: pin.id }) : '',
+          })
+        "
       />
       <p v-if="about" class="about">
         <b class="fig">{{ chosen }}</b> {{ about.name }}: {{ about.where
         }}<span v-if="about.caution" class="quiet"><br />{{ about.caution }}</span>
       </p>
       <p v-else-if="pins.length === 0" class="quiet about">
-        Nothing placed on the {{ SIDE_WORDS[side] }} yet.
+        {{ t('sheet.nothingPlacedOnTheYet', { side: t(SIDE_WORDS[side]) }) }}
       </p>
       <slot :side="side" />
     </div>
-    <ul class="pins" aria-label="On this side">
+    <ul class="pins" :aria-label="t('sheet.onThisSide')">
       <li v-for="p in pins" :key="p.id">
         <button
           type="button"

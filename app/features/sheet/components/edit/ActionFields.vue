@@ -1,14 +1,15 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { StepAction } from '#core/sheet'
 
 /** What the hands do before the reading: keys in time, a key held, off and on, a value that falls back. */
 const props = defineProps<{ actions: readonly StepAction[] }>()
 const emit = defineEmits<{ change: [actions: StepAction[]] }>()
 const KINDS: Readonly<Record<StepAction['kind'], string>> = {
-  'keys': 'keys, one after the other, in time',
-  'hold': 'hold a key until the set confirms',
-  'power-cycle': 'off, on, read again',
-  'reverts': 'resets at every switch-on',
+  'keys': t('sheet.keysOneAfterTheOtherIn'),
+  'hold': t('sheet.holdAKeyUntilTheSet'),
+  'power-cycle': t('sheet.offOnReadAgain'),
+  'reverts': t('sheet.resetsAtEverySwitchOn'),
 }
 const fresh = (kind: StepAction['kind'], words = ''): StepAction => {
   if (kind === 'keys') return { kind, words, keys: [], withinS: 5 }
@@ -34,34 +35,35 @@ const seconds = (t: string, otherwise: number) =>
   <div>
     <div v-for="(a, i) in actions" :key="i" class="action labelled-tight">
       <label
-        >By hand<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))">
+        >{{ t('sheet.byHand')
+        }}<select :value="a.kind" @change="put(i, fresh(text($event) as StepAction['kind'], a.words))">
           <option v-for="(title, kind) in KINDS" :key="kind" :value="kind">{{ title }}</option>
         </select></label
       >
       <label class="long"
-        >In words<input :value="a.words" @change="put(i, { ...a, words: text($event) })"
+        >{{ t('sheet.inWords') }}<input :value="a.words" @change="put(i, { ...a, words: text($event) })"
       /></label>
       <template v-if="a.kind === 'keys'"
         ><label class="long"
-          >Keys, separated by commas<input
-            :value="a.keys.join(', ')"
-            @change="put(i, { ...a, keys: list(text($event)) })" /></label
+          >{{ t('sheet.keysSeparatedByCommas')
+          }}<input :value="a.keys.join(', ')" @change="put(i, { ...a, keys: list(text($event)) })" /></label
         ><label class="short"
-          >Within, s<input
+          >{{ t('sheet.withinS')
+          }}<input
             class="fig"
             :value="a.withinS"
             @change="put(i, { ...a, withinS: seconds(text($event), a.withinS) })" /></label
       ></template>
       <label v-if="a.kind === 'hold'" class="short"
-        >At least, s<input
+        >{{ t('sheet.atLeastS')
+        }}<input
           class="fig"
           :value="a.holdS"
           @change="put(i, { ...a, holdS: seconds(text($event), a.holdS) })"
       /></label>
       <label v-if="a.kind === 'power-cycle'" class="long"
-        >Read again, separated by commas<input
-          :value="a.reread.join(', ')"
-          @change="put(i, { ...a, reread: list(text($event)) })"
+        >{{ t('sheet.readAgainSeparatedByCommas')
+        }}<input :value="a.reread.join(', ')" @change="put(i, { ...a, reread: list(text($event)) })"
       /></label>
       <button
         type="button"
@@ -72,10 +74,12 @@ const seconds = (t: string, otherwise: number) =>
           )
         "
       >
-        remove
+        {{ t('sheet.remove') }}
       </button>
     </div>
-    <v-btn height="44" @click="emit('change', [...actions, fresh('keys')])">Add manual action</v-btn>
+    <v-btn height="44" @click="emit('change', [...actions, fresh('keys')])">{{
+      t('sheet.addManualAction')
+    }}</v-btn>
   </div>
 </template>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { ADJUSTER_KINDS, ADJUSTER_ROLES, type Adjuster } from '#core/sheet'
 import { ROLE_WORDS } from '#shared/words/roleWords'
@@ -12,29 +13,29 @@ const emit = defineEmits<{ change: [adjusters: Adjuster[]]; table: [file: File] 
 const file = ref<HTMLInputElement | null>(null)
 const RAISED = ['', 'clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down'].map(v => ({
   value: v,
-  title: v || 'not known',
+  title: v || t('sheet.notKnown'),
 }))
 const COLUMNS: readonly EditColumn[] = [
-  { key: 'designator', label: 'Designator', width: '92px' },
-  { key: 'name', label: 'Name' },
+  { key: 'designator', label: t('sheet.designator'), width: '92px' },
+  { key: 'name', label: t('common.name') },
   {
     key: 'kind',
-    label: 'Kind',
+    label: t('sheet.kind'),
     kind: 'select',
-    items: ADJUSTER_KINDS.map(k => ({ value: k, title: ADJUSTER_KIND_WORDS[k] })),
+    items: ADJUSTER_KINDS.map(k => ({ value: k, title: t(ADJUSTER_KIND_WORDS[k]) })),
   },
   {
     key: 'role',
-    label: 'In the circuit',
+    label: t('sheet.inTheCircuit'),
     kind: 'select',
-    items: ADJUSTER_ROLES.map(r => ({ value: r, title: ROLE_WORDS[r] })),
+    items: ADJUSTER_ROLES.map(r => ({ value: r, title: t(ROLE_WORDS[r]) })),
   },
-  { key: 'moves', label: 'Affects', kind: 'long', more: true },
-  { key: 'where', label: 'Where', kind: 'long' },
-  { key: 'turn', label: 'Direction', kind: 'long' },
-  { key: 'raisedBy', label: 'Raised by', kind: 'select', items: RAISED, more: true },
-  { key: 'tool', label: 'Tool', more: true },
-  { key: 'caution', label: 'Caution', kind: 'optional', more: true },
+  { key: 'moves', label: t('common.affects'), kind: 'long', more: true },
+  { key: 'where', label: t('sheet.where'), kind: 'long' },
+  { key: 'turn', label: t('common.direction'), kind: 'long' },
+  { key: 'raisedBy', label: t('sheet.raisedBy'), kind: 'select', items: RAISED, more: true },
+  { key: 'tool', label: t('common.tool'), more: true },
+  { key: 'caution', label: t('sheet.caution'), kind: 'optional', more: true },
 ]
 const make = (): Adjuster => ({
   designator: '',
@@ -66,22 +67,21 @@ function take(e: Event) {
       :rows="adjusters"
       :columns="COLUMNS"
       :make="make"
-      add="Add adjuster"
-      empty="No adjusters yet. Add what you find on the board, or import a table."
+      :add="t('sheet.addAdjuster')"
+      :empty="t('sheet.noAdjustersYetAddWhatYou')"
       @change="rows => emit('change', rows.map(tidy))"
     />
-    <v-btn height="44" class="mt-2" @click="file?.click()">Import a table (CSV)</v-btn>
+    <v-btn height="44" class="mt-2" @click="file?.click()">{{ t('sheet.importATableCsv') }}</v-btn>
     <input
       ref="file"
       type="file"
       accept=".csv,text/csv"
       class="sr"
-      aria-label="table of adjusters"
+      :aria-label="t('sheet.tableOfAdjusters')"
       @change="take"
     />
     <p class="quiet mt-2">
-      Columns by heading: designator, name, kind, role, moves, where, turn, tool, caution. Only the designator
-      is required. An existing one is updated.
+      {{ t('sheet.columnsByHeadingDesignatorNameKind') }}
     </p>
   </div>
 </template>

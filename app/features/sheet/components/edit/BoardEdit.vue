@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { BOARD_DRAWINGS, withLine, type BoardPlace, type BoardSide, type ModelSheet } from '#core/sheet'
 import { boardPins } from '../../logic/boardPins'
@@ -45,7 +46,7 @@ const chosen = ref<string | null>(null)
 <template>
   <div>
     <p class="quiet">
-      Drag each pin to its position, or choose it and use the arrow keys. A finger moves the enlarged board.
+      {{ t('sheet.dragEachPinToItsPosition') }}
     </p>
     <BoardView
       :sheet="sheet"
@@ -56,14 +57,14 @@ const chosen = ref<string | null>(null)
     >
       <template #default="{ side }">
         <div class="acts">
-          <v-btn height="44" :loading="uploading" @click="pick(side)">Photo of this side</v-btn>
+          <v-btn height="44" :loading="uploading" @click="pick(side)">{{ t('sheet.photoOfThisSide') }}</v-btn>
           <label
-            >Drawing
+            >{{ t('sheet.drawing') }}
             <select
               :value="sheet.boards?.find(b => b.side === side)?.drawing ?? ''"
               @change="picture(side, ($event.target as HTMLSelectElement).value || null, null)"
             >
-              <option value="">none</option>
+              <option value="">{{ t('sheet.none') }}</option>
               <option v-for="d in BOARD_DRAWINGS.filter(b => b.side === side)" :key="d.id" :value="d.id">
                 {{ d.id }}
               </option>
@@ -73,11 +74,11 @@ const chosen = ref<string | null>(null)
             height="44"
             :disabled="!sheet.boards?.some(b => b.side === side)"
             @click="picture(side, null, null)"
-            >No picture</v-btn
+            >{{ t('sheet.noPicture') }}</v-btn
           >
-          <v-btn height="44" :disabled="!chosen" @click="otherSide(chosen!, side)"
-            >{{ chosen ?? 'Pin' }} to the other side</v-btn
-          >
+          <v-btn height="44" :disabled="!chosen" @click="otherSide(chosen!, side)">{{
+            t('sheet.toTheOtherSide', { chosen: chosen ?? t('sheet.pin') })
+          }}</v-btn>
         </div>
       </template>
     </BoardView>
@@ -86,7 +87,7 @@ const chosen = ref<string | null>(null)
       type="file"
       accept="image/jpeg,image/png,image/webp"
       class="sr"
-      aria-label="photo of the board"
+      :aria-label="t('sheet.photoOfTheBoard')"
       @change="take"
     />
   </div>

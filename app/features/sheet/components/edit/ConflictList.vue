@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { SheetConflict } from '#core/sheet'
 
 /** Places that two people changed to different things: each is decided before the sheet is saved. */
@@ -13,21 +14,25 @@ const shown = (value: string | undefined) => {
 </script>
 
 <template>
-  <section class="care" aria-label="Changed by someone else">
+  <section class="care" :aria-label="t('sheet.changedBySomeoneElse')">
     <p>
-      Someone else has saved this sheet: {{ taken }}
-      {{ taken === 1 ? 'change was' : 'changes were' }} merged.<template v-if="conflicts.length > 0">
-        {{ conflicts.length === 1 ? 'One field' : `${conflicts.length} fields` }} changed by both. Decide
-        each, then save.</template
+      {{ t('sheet.someoneElseHasSavedThisSheet', { taken })
+      }}<template v-if="conflicts.length > 0">
+        {{
+          t('sheet.changedByBothDecideEachThen', {
+            what:
+              conflicts.length === 1 ? t('sheet.oneField') : t('sheet.fields', { count: conflicts.length }),
+          })
+        }}</template
       >
     </p>
     <table v-if="conflicts.length > 0" class="plain">
       <thead>
         <tr>
-          <th>Field</th>
-          <th>Before</th>
-          <th>Your version</th>
-          <th>Saved version</th>
+          <th>{{ t('sheet.field') }}</th>
+          <th>{{ t('sheet.before') }}</th>
+          <th>{{ t('sheet.yourVersion') }}</th>
+          <th>{{ t('sheet.savedVersion') }}</th>
         </tr>
       </thead>
       <tbody>
@@ -35,14 +40,14 @@ const shown = (value: string | undefined) => {
           <td>{{ nameOf(c) }}</td>
           <td class="quiet">{{ shown(c.base) }}</td>
           <td>
-            {{ shown(c.mine) }}<br /><v-btn height="44" @click="emit('decide', c, 'mine')"
-              >Use my version</v-btn
-            >
+            {{ shown(c.mine) }}<br /><v-btn height="44" @click="emit('decide', c, 'mine')">{{
+              t('sheet.useMyVersion')
+            }}</v-btn>
           </td>
           <td>
-            {{ shown(c.theirs) }}<br /><v-btn height="44" @click="emit('decide', c, 'theirs')"
-              >Use saved version</v-btn
-            >
+            {{ shown(c.theirs) }}<br /><v-btn height="44" @click="emit('decide', c, 'theirs')">{{
+              t('sheet.useSavedVersion')
+            }}</v-btn>
           </td>
         </tr>
       </tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { EditColumn } from './editColumn'
 
 /** One field of a row: a line, a few lines, a number or a choice. */
@@ -11,7 +12,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
   <select
     v-if="column.kind === 'select'"
     :value="value ?? ''"
-    :aria-label="`${column.label}, row ${row}`"
+    :aria-label="t('sheet.row', { label: column.label, row })"
     @change="emit('write', text($event))"
   >
     <option v-for="o in column.items" :key="o.value" :value="o.value">{{ o.title }}</option>
@@ -20,7 +21,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
     v-else-if="column.kind === 'long'"
     :value="String(value ?? '')"
     rows="2"
-    :aria-label="`${column.label}, row ${row}`"
+    :aria-label="t('sheet.row', { label: column.label, row })"
     @change="emit('write', text($event))"
   />
   <input
@@ -28,7 +29,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
     :value="value ?? ''"
     :class="{ fig: column.kind === 'number' }"
     :inputmode="column.kind === 'number' ? 'decimal' : undefined"
-    :aria-label="`${column.label}, row ${row}`"
+    :aria-label="t('sheet.row', { label: column.label, row })"
     @change="emit('write', text($event))"
   />
 </template>

@@ -1,4 +1,5 @@
 <script setup lang="ts" generic="T extends object">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import EditField from './EditField.vue'
 import type { EditColumn } from './editColumn'
@@ -65,15 +66,19 @@ function move(index: number, by: number) {
                 v-if="hidden.length > 0"
                 type="button"
                 :aria-expanded="open === i"
-                :aria-label="`more of row ${i + 1}`"
+                :aria-label="t('sheet.moreOfRow', { i: i + 1 })"
                 @click="open = open === i ? null : i"
               >
-                more</button
-              ><button type="button" :aria-label="`row ${i + 1} up`" :disabled="i === 0" @click="move(i, -1)">
-                up</button
+                {{ t('sheet.more') }}</button><button
+                type="button"
+                :aria-label="t('sheet.rowUp', { i: i + 1 })"
+                :disabled="i === 0"
+                @click="move(i, -1)"
+              >
+                {{ t('sheet.up') }}</button
               ><button
                 type="button"
-                :aria-label="`remove row ${i + 1}`"
+                :aria-label="t('sheet.removeRow', { i: i + 1 })"
                 @click="
                   emit(
                     'change',
@@ -81,7 +86,7 @@ function move(index: number, by: number) {
                   )
                 "
               >
-                remove
+                {{ t('sheet.remove') }}
               </button>
             </td>
           </tr>

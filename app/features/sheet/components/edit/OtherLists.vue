@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import {
   BOARD_SIDES,
   type ModelSheet,
@@ -22,25 +23,33 @@ const text = (key: string, label: string, kind?: EditColumn['kind']): EditColumn
   ...(kind ? { kind } : {}),
 })
 const POINTS = [
-  { ...text('id', 'Test point'), width: '110px' },
-  text('name', 'Name'),
-  text('where', 'Where', 'long'),
-  text('expected', 'Expected', 'long'),
-  text('caution', 'Caution', 'optional'),
+  { ...text('id', t('sheet.testPoint')), width: '110px' },
+  text('name', t('common.name')),
+  text('where', t('sheet.where'), 'long'),
+  text('expected', t('sheet.expected'), 'long'),
+  text('caution', t('sheet.caution'), 'optional'),
 ]
-const SPEC = [text('what', 'What'), text('value', 'Value'), text('source', 'Source')]
+const SPEC = [
+  text('what', t('sheet.what')),
+  text('value', t('sheet.value')),
+  text('source', t('common.source')),
+]
 const LOOK = [
-  { ...text('id', 'Item'), width: '110px' },
-  text('lookFor', 'Look for', 'long'),
-  text('good', 'Good', 'long'),
-  text('bad', 'Bad, and what to do', 'long'),
+  { ...text('id', t('sheet.item')), width: '110px' },
+  text('lookFor', t('sheet.lookFor'), 'long'),
+  text('good', t('sheet.good'), 'long'),
+  text('bad', t('sheet.badAndWhatToDo'), 'long'),
 ]
 const FAULTS = [
-  text('seen', 'Symptom', 'long'),
-  text('cause', 'Cause', 'long'),
-  text('cure', 'Remedy', 'long'),
+  text('seen', t('sheet.symptom'), 'long'),
+  text('cause', t('sheet.cause'), 'long'),
+  text('cure', t('sheet.remedy'), 'long'),
 ]
-const OWED = [{ ...text('id', 'Item'), width: '110px' }, text('title', 'Title'), text('why', 'Why', 'long')]
+const OWED = [
+  { ...text('id', t('sheet.item')), width: '110px' },
+  text('title', t('sheet.title')),
+  text('why', t('sheet.why'), 'long'),
+]
 const newPoint = (n: number): TestPoint => ({
   id: `TP${n + 1}`,
   name: '',
@@ -49,30 +58,30 @@ const newPoint = (n: number): TestPoint => ({
   caution: null,
   board: { x: 0.5, y: 0.5 },
 })
-const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
+const SIDES = BOARD_SIDES.map(side => t(SIDE_WORDS[side])).join(` ${t('sheet.orThe')} `)
 </script>
 
 <template>
   <div>
-    <h2>Test points</h2>
+    <h2>{{ t('sheet.testPoints') }}</h2>
     <EditTable
       :rows="sheet.testPoints ?? []"
       :columns="POINTS"
       :make="() => newPoint((sheet.testPoints ?? []).length)"
-      add="Add test point"
-      :empty="`None yet. They are placed on the ${SIDES} under Board.`"
+      :add="t('sheet.addTestPoint')"
+      :empty="t('sheet.noneYetTheyArePlacedOn', { sides: SIDES })"
       @change="testPoints => emit('change', { testPoints })"
     />
-    <h2>Specification</h2>
+    <h2>{{ t('sheet.specification') }}</h2>
     <EditTable
       :rows="sheet.specification"
       :columns="SPEC"
       :make="(): SpecLine => ({ what: '', value: '', source: '' })"
-      add="Add line"
-      empty="None yet: value and source."
+      :add="t('sheet.addLine')"
+      :empty="t('sheet.noneYetValueAndSource')"
       @change="specification => emit('change', { specification })"
     />
-    <h2>Inspection of this model</h2>
+    <h2>{{ t('sheet.inspectionOfThisModel') }}</h2>
     <EditTable
       :rows="sheet.inspection ?? []"
       :columns="LOOK"
@@ -84,28 +93,28 @@ const SIDES = BOARD_SIDES.map(side => SIDE_WORDS[side]).join(' or the ')
           bad: '',
         })
       "
-      add="Add item"
-      empty="Nothing beyond what belongs to its kind of set."
+      :add="t('sheet.addItem')"
+      :empty="t('sheet.nothingBeyondWhatBelongsToIts')"
       @change="inspection => emit('change', { inspection })"
     />
-    <h2>Typical faults</h2>
+    <h2>{{ t('sheet.typicalFaults') }}</h2>
     <EditTable
       :rows="sheet.typicalFaults ?? []"
       :columns="FAULTS"
       :make="(): TypicalFault => ({ seen: '', cause: '', cure: '' })"
-      add="Add fault"
-      empty="None yet."
+      :add="t('sheet.addFault')"
+      :empty="t('sheet.noneYet')"
       @change="typicalFaults => emit('change', { typicalFaults })"
     />
-    <h2>Workshop practice</h2>
+    <h2>{{ t('sheet.workshopPractice') }}</h2>
     <SchoolFields :sheet="sheet" @change="part => emit('change', part)" />
-    <h2>Outstanding after the procedure</h2>
+    <h2>{{ t('sheet.outstandingAfterTheProcedure') }}</h2>
     <EditTable
       :rows="sheet.owed"
       :columns="OWED"
       :make="(): OwedItem => ({ id: `O${sheet.owed.length + 1}`, title: '', why: '' })"
-      add="Add item"
-      empty="None."
+      :add="t('sheet.addItem')"
+      :empty="t('sheet.none2')"
       @change="owed => emit('change', { owed })"
     />
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { MODES, channelName, channelPlan } from '#core/rules'
 import type { MeasurePoint, SetState, Measurand } from '#core/sheet'
@@ -33,7 +34,7 @@ function add() {
   const like = props.points.at(-1) ?? props.fresh
   const ids = props.points.map(p => p.id)
   const id = Array.from({ length: 200 }, (_, k) => `row-${ids.length + 1 + k}`).find(n => !ids.includes(n))!
-  emit('change', [...props.points, { ...like, id, title: `${like.title}, again` }])
+  emit('change', [...props.points, { ...like, id, title: t('sheet.again', { title: like.title }) }])
 }
 const number = (t: string, per: number) => {
   if (t.trim() === '') return null
@@ -50,33 +51,41 @@ const number = (t: string, per: number) => {
         <b class="fig">{{ p.id }}</b> {{ p.title }}
         <span class="quiet"
           >{{ p.state.mode
-          }}{{ p.state.channel === null ? '' : `, channel ${channelName(planId, p.state.channel)}` }},
-          {{ p.state.keyed ? 'keyed' : 'receiving' }}; {{ p.wants.length }}
+          }}{{
+            p.state.channel === null
+              ? ''
+              : t('sheet.channel', { channel: channelName(planId, p.state.channel) })
+          }}, {{ p.state.keyed ? 'keyed' : 'receiving' }}; {{ p.wants.length }}
           {{ p.wants.length === 1 ? 'quantity' : 'quantities' }}</span
         >
       </summary>
       <div class="state">
         <label class="short"
-          >Row<input class="fig" :value="p.id" maxlength="40" @change="put(i, { id: text($event) })"
+          >{{ t('sheet.row2')
+          }}<input class="fig" :value="p.id" maxlength="40" @change="put(i, { id: text($event) })"
         /></label>
-        <label class="long">Title<input :value="p.title" @change="put(i, { title: text($event) })" /></label>
+        <label class="long"
+          >{{ t('sheet.title') }}<input :value="p.title" @change="put(i, { title: text($event) })"
+        /></label>
         <label class="short"
-          >Mode<select :value="p.state.mode" @change="state(i, { mode: text($event) as SetState['mode'] })">
+          >{{ t('common.mode')
+          }}<select :value="p.state.mode" @change="state(i, { mode: text($event) as SetState['mode'] })">
             <option v-for="m in MODES" :key="m">{{ m }}</option>
           </select></label
         >
         <label class="short"
-          >Channel<select
+          >{{ t('common.channel')
+          }}<select
             :value="p.state.channel ?? ''"
             @change="state(i, { channel: text($event) === '' ? null : Number(text($event)) })"
           >
-            <option value="">any</option>
+            <option value="">{{ t('sheet.any') }}</option>
             <option v-for="c in channels" :key="c.value" :value="c.value">{{ c.title }}</option>
           </select></label
         >
         <label class="check"
           ><input type="checkbox" :checked="p.state.keyed" @change="state(i, { keyed: !p.state.keyed })" />
-          keyed</label
+          {{ t('sheet.keyed') }}</label
         >
         <label class="check"
           ><input
@@ -84,7 +93,7 @@ const number = (t: string, per: number) => {
             :checked="p.state.lowPower"
             @change="state(i, { lowPower: !p.state.lowPower })"
           />
-          low power</label
+          {{ t('sheet.lowPower') }}</label
         >
         <label class="check"
           ><input
@@ -92,36 +101,41 @@ const number = (t: string, per: number) => {
             :checked="p.state.coverage === 'expanded'"
             @change="state(i, { coverage: p.state.coverage === 'expanded' ? 'standard' : 'expanded' })"
           />
-          expanded</label
+          {{ t('sheet.expanded') }}</label
         >
         <label class="short"
-          >Tone, Hz<input
+          >{{ t('sheet.toneHz')
+          }}<input
             class="fig"
             :value="p.state.toneHz ?? ''"
             @change="state(i, { toneHz: number(text($event), 1) })"
         /></label>
         <label class="short"
-          >Drive, mV<input
+          >{{ t('sheet.driveMv')
+          }}<input
             class="fig"
             :value="p.state.toneV === null ? '' : Number((p.state.toneV * 1000).toPrecision(6))"
             @change="state(i, { toneV: number(text($event), 1000) })"
         /></label>
         <label class="short"
-          >Generator, &micro;V<input
+          >{{ t('sheet.generatorV')
+          }}<input
             class="fig"
             :value="p.state.inputV === null ? '' : Number((p.state.inputV * 1e6).toPrecision(6))"
             @change="state(i, { inputV: number(text($event), 1e6) })"
         /></label>
         <label class="long"
-          >Controls<input
+          >{{ t('sheet.controls')
+          }}<input
             :value="p.state.setting"
-            placeholder="as usual"
+            :placeholder="t('sheet.asUsual')"
             @change="state(i, { setting: text($event) })"
         /></label>
         <label class="long"
-          >Also<input
+          >{{ t('sheet.also')
+          }}<input
             :value="p.state.also ?? ''"
-            placeholder="probe position"
+            :placeholder="t('sheet.probePosition')"
             @change="state(i, { also: text($event) || null })"
         /></label>
       </div>
@@ -137,8 +151,7 @@ const number = (t: string, per: number) => {
         <v-btn
           height="44"
           @click="wants(i, ws => [...ws, { quantity: 'powerW', target: null, judgeLimit: true }])"
-          >Add quantity</v-btn
-        ><v-btn
+          >{{ t('sheet.addQuantity') }}</v-btn><v-btn
           height="44"
           @click="
             emit(
@@ -146,11 +159,11 @@ const number = (t: string, per: number) => {
               points.filter((_, k) => k !== i),
             )
           "
-          >Remove row</v-btn
+          >{{ t('sheet.removeRow2') }}</v-btn
         >
       </div>
     </details>
-    <v-btn height="44" class="mt-2" @click="add">Add row</v-btn>
+    <v-btn height="44" class="mt-2" @click="add">{{ t('sheet.addRow') }}</v-btn>
   </div>
 </template>
 

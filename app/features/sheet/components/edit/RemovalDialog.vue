@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import type { SheetReference } from '#core/sheet'
 
 /**
@@ -10,17 +11,27 @@ const emit = defineEmits<{ close: []; clear: [] }>()
 
 <template>
   <v-dialog :model-value="name !== null" max-width="520" @update:model-value="v => v || emit('close')">
-    <v-card :title="`Remove ${name}`">
+    <v-card :title="t('sheet.remove2', { name })">
       <v-card-text>
         <p>
-          {{ name }} is used in {{ references.length === 1 ? 'one place' : `${references.length} places` }}:
-          {{ references.map(r => `${r.at} ${r.name}`).join(', ') }}.
+          {{
+            t('sheet.isUsedIn', {
+              name,
+              what:
+                references.length === 1
+                  ? t('sheet.onePlace')
+                  : t('sheet.places', { count: references.length }),
+              list: references.map(r => `${r.at} ${r.name}`).join(', '),
+            })
+          }}
         </p>
       </v-card-text>
       <v-card-actions>
         <v-spacer />
-        <v-btn height="44" @click="emit('close')">Cancel</v-btn>
-        <v-btn height="44" variant="flat" color="primary" @click="emit('clear')">Remove there too</v-btn>
+        <v-btn height="44" @click="emit('close')">{{ t('common.cancel') }}</v-btn>
+        <v-btn height="44" variant="flat" color="primary" @click="emit('clear')">{{
+          t('sheet.removeThereToo')
+        }}</v-btn>
       </v-card-actions>
     </v-card>
   </v-dialog>

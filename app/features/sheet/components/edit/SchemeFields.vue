@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { MODES } from '#core/rules'
 import type { MixedFrequency, MixingScheme, ModelSheet, Oscillator } from '#core/sheet'
@@ -13,31 +14,31 @@ const scheme = computed(() => props.sheet.scheme ?? EMPTY)
 const put = (change: Partial<MixingScheme>) => emit('change', { scheme: { ...scheme.value, ...change } })
 const OSCILLATORS = computed<EditColumn[]>(() => [
   { key: 'id', label: 'Id', width: '120px' },
-  { key: 'name', label: 'Name' },
-  { key: 'nominalHz', label: 'Nominal, Hz', kind: 'number' },
+  { key: 'name', label: t('common.name') },
+  { key: 'nominalHz', label: t('sheet.nominalHz'), kind: 'number' },
   {
     key: 'adjuster',
-    label: 'Adjusted by',
+    label: t('sheet.adjustedBy'),
     kind: 'select',
     items: [
       { value: '', title: 'nothing' },
       ...props.sheet.adjusters.map(a => ({ value: a.designator, title: a.designator })),
     ],
   },
-  { key: 'priorPpm', label: 'Error up to, ppm', kind: 'number' },
+  { key: 'priorPpm', label: t('sheet.errorUpToPpm'), kind: 'number' },
 ])
 const READ_BY = [
-  { value: '', title: 'typed by hand' },
-  { value: 'carrierHz', title: 'transmit frequency' },
-  { value: 'referenceHz', title: 'reference frequency' },
+  { value: '', title: t('sheet.typedByHand') },
+  { value: 'carrierHz', title: t('sheet.transmitFrequency') },
+  { value: 'referenceHz', title: t('sheet.referenceFrequency') },
 ]
 const FREQUENCIES: readonly EditColumn[] = [
   { key: 'id', label: 'Id', width: '120px' },
-  { key: 'name', label: 'Name' },
-  { key: 'quantity', label: 'Read as', kind: 'select', items: READ_BY },
+  { key: 'name', label: t('common.name') },
+  { key: 'quantity', label: t('sheet.readAs'), kind: 'select', items: READ_BY },
   {
     key: 'mode',
-    label: 'Mode',
+    label: t('common.mode'),
     kind: 'select',
     items: [{ value: '', title: 'any' }, ...MODES.map(m => ({ value: m, title: m }))],
   },
@@ -52,12 +53,12 @@ type Term = MixedFrequency['terms'][number]
 const TERMS = computed<EditColumn[]>(() => [
   {
     key: 'oscillator',
-    label: 'Oscillator',
+    label: t('common.oscillator'),
     kind: 'select',
     items: scheme.value.oscillators.map(o => ({ value: o.id, title: o.name })),
   },
   { key: 'factor', label: 'times', kind: 'number' },
-  { key: 'stepFactor', label: 'and times N', kind: 'number' },
+  { key: 'stepFactor', label: t('sheet.andTimesN'), kind: 'number' },
 ])
 const terms = (i: number, rows: Term[]) =>
   put({ frequencies: scheme.value.frequencies.map((f, k) => (k === i ? { ...f, terms: rows } : f)) })
@@ -69,25 +70,25 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 <template>
   <div>
     <p class="quiet">
-      N counts channel steps above the base: where N is zero, the mixing oscillators alone make the channel.
+      {{ t('sheet.nCountsChannelStepsAboveThe') }}
     </p>
     <div class="base">
       <v-text-field
         :model-value="scheme.baseHz / 1e6"
-        label="Base"
+        :label="t('sheet.base')"
         suffix="MHz"
         inputmode="decimal"
         @change="(e: Event) => put({ baseHz: hz(text(e)) })"
       />
       <v-text-field
         :model-value="scheme.stepHz / 1e3"
-        label="Step"
+        :label="t('sheet.step')"
         suffix="kHz"
         inputmode="decimal"
         @change="(e: Event) => put({ stepHz: hz(text(e)) / 1e3 || 10_000 })"
       />
     </div>
-    <h3>Oscillators</h3>
+    <h3>{{ t('sheet.oscillators') }}</h3>
     <EditTable
       :rows="scheme.oscillators"
       :columns="OSCILLATORS"
@@ -100,11 +101,11 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
           priorPpm: 60,
         })
       "
-      add="Add oscillator"
-      empty="No oscillators yet. Without a scheme no error can be attributed."
+      :add="t('sheet.addOscillator')"
+      :empty="t('sheet.noOscillatorsYetWithoutAScheme')"
       @change="rows => put({ oscillators: rows.map(tidyOscillator) })"
     />
-    <h3>Measured frequencies</h3>
+    <h3>{{ t('sheet.measuredFrequencies') }}</h3>
     <EditTable
       :rows="scheme.frequencies"
       :columns="FREQUENCIES"
@@ -117,20 +118,20 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
           terms: [],
         })
       "
-      add="Add frequency"
-      empty="None yet."
+      :add="t('sheet.addFrequency')"
+      :empty="t('sheet.noneYet')"
       @change="rows => put({ frequencies: rows.map(tidyFrequency) })"
     />
     <details v-for="(f, i) in scheme.frequencies" :key="i">
       <summary>
-        {{ f.name || f.id }} is the sum of {{ f.terms.length }} {{ f.terms.length === 1 ? 'term' : 'terms' }}
+        {{ t('sheet.isTheSumOfTerms', { name: f.name || f.id, count: f.terms.length }) }}
       </summary>
       <EditTable
         :rows="f.terms"
         :columns="TERMS"
         :make="(): Term => ({ oscillator: scheme.oscillators[0]?.id ?? '', factor: 1, stepFactor: 0 })"
-        add="Add term"
-        empty="No terms yet."
+        :add="t('sheet.addTerm')"
+        :empty="t('sheet.noTermsYet')"
         @change="rows => terms(i, rows)"
       />
     </details>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { SCHOOLS, type ModelSheet } from '#core/sheet'
 
 /**
@@ -23,7 +24,9 @@ function choose(id: string, side: string) {
         @change="choose(s.id, ($event.target as HTMLSelectElement).value)"
       >
         <option value="">
-          as the workshop (recommended: {{ s.options.find(o => o.id === s.defaultId)!.words }})
+          {{
+            t('sheet.asTheWorkshopRecommended', { words: s.options.find(o => o.id === s.defaultId)!.words })
+          }}
         </option>
         <option v-for="o in s.options" :key="o.id" :value="o.id">{{ o.words }}</option>
       </select>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { CHANNEL_PLANS, MODES, type RuleSet } from '#core/rules'
 import { SET_KINDS, kindInfo, type ModelSheet } from '#core/sheet'
@@ -27,41 +28,41 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
   <div class="fields">
     <v-text-field
       :model-value="sheet.model"
-      label="Model"
+      :label="t('common.model')"
       @change="(e: Event) => set('model')((e.target as HTMLInputElement).value)"
     />
     <v-text-field
       :model-value="sheet.description"
-      label="In one line"
+      :label="t('sheet.inOneLine')"
       @change="(e: Event) => set('description')((e.target as HTMLInputElement).value)"
     />
     <v-select
       :model-value="sheet.kind"
-      label="Kind of set"
+      :label="t('sheet.kindOfSet')"
       :items="kinds"
       @update:model-value="kind => emit('change', { kind })"
     />
     <v-select
       :model-value="sheet.planId"
-      label="Channels"
+      :label="t('sheet.channels')"
       :items="plans"
       @update:model-value="planId => emit('change', { planId })"
     />
     <v-select
       :model-value="sheet.main.mode"
-      label="Mode used for the first verdict"
+      :label="t('sheet.modeUsedForTheFirstVerdict')"
       :items="[...MODES]"
       @update:model-value="mode => main({ mode })"
     />
     <v-select
       :model-value="sheet.defaultRuleSetId"
-      label="Default rule set"
+      :label="t('sheet.defaultRuleSet')"
       :items="rules"
       @update:model-value="defaultRuleSetId => emit('change', { defaultRuleSetId })"
     />
     <v-text-field
       :model-value="sheet.nominalSupplyV"
-      label="Supply at the set while keyed"
+      :label="t('sheet.supplyAtTheSetWhileKeyed')"
       suffix="V"
       inputmode="decimal"
       @change="
@@ -71,18 +72,18 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     />
     <v-text-field
       :model-value="sheet.load"
-      label="Load"
+      :label="t('sheet.load')"
       @change="(e: Event) => set('load')((e.target as HTMLInputElement).value)"
     />
     <div class="pair">
       <v-text-field
         :model-value="sheet.idleA.low"
-        label="Current on receive, from"
+        :label="t('sheet.currentOnReceiveFrom')"
         suffix="A"
         @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)"
       /><v-text-field
         :model-value="sheet.idleA.high"
-        label="to"
+        :label="t('sheet.to')"
         suffix="A"
         @change="(e: Event) => range('idleA', 'high', (e.target as HTMLInputElement).value)"
       />
@@ -90,21 +91,21 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     <div class="pair">
       <v-text-field
         :model-value="sheet.keyedA.low"
-        label="Current keyed, from"
+        :label="t('sheet.currentKeyedFrom')"
         suffix="A"
         @change="(e: Event) => range('keyedA', 'low', (e.target as HTMLInputElement).value)"
       /><v-text-field
         :model-value="sheet.keyedA.high"
-        label="to"
+        :label="t('sheet.to')"
         suffix="A"
         @change="(e: Event) => range('keyedA', 'high', (e.target as HTMLInputElement).value)"
       />
     </div>
     <v-text-field
       :model-value="sheet.driftLimitHzPerMin ?? ''"
-      label="Frequency is set once drift is below"
+      :label="t('sheet.frequencyIsSetOnceDriftIs')"
       suffix="Hz/min"
-      hint="empty = by kind: 2, or 1 with SSB"
+      :hint="t('sheet.emptyByKind2Or1')"
       @change="
         (e: Event) =>
           emit('change', {
@@ -118,7 +119,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     <v-textarea
       class="wide"
       :model-value="sheet.cautions.join('\n')"
-      label="Cautions for the whole set, one per line"
+      :label="t('sheet.cautionsForTheWholeSetOne')"
       rows="3"
       auto-grow
       @change="
@@ -131,7 +132,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
           })
       "
     />
-    <p v-if="!isNew" class="quiet wide">Its id stays {{ sheet.id }}.</p>
+    <p v-if="!isNew" class="quiet wide">{{ t('sheet.itsIdStays', { id: sheet.id }) }}</p>
   </div>
 </template>
 

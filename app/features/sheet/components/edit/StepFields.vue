@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, type Quantity } from '#core/quantity'
 import type { MeasurePoint, ModelSheet, Step } from '#core/sheet'
@@ -34,15 +35,19 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
   <div class="step">
     <v-text-field
       :model-value="step.id"
-      label="Number"
+      :label="t('sheet.number')"
       maxlength="20"
       @change="(e: Event) => put({ id: text(e).trim() })"
     />
-    <v-text-field :model-value="step.title" label="Title" @change="(e: Event) => put({ title: text(e) })" />
+    <v-text-field
+      :model-value="step.title"
+      :label="t('sheet.title')"
+      @change="(e: Event) => put({ title: text(e) })"
+    />
     <v-textarea
       class="wide"
       :model-value="step.instruction"
-      label="Instruction"
+      :label="t('sheet.instruction')"
       rows="2"
       auto-grow
       @change="(e: Event) => put({ instruction: text(e) })"
@@ -50,7 +55,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
     <v-textarea
       class="wide"
       :model-value="step.why"
-      label="Reason"
+      :label="t('common.reason')"
       rows="1"
       auto-grow
       @change="(e: Event) => put({ why: text(e) })"
@@ -58,7 +63,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
     <v-textarea
       class="wide"
       :model-value="step.cautions.join('\n')"
-      label="Cautions, one per line"
+      :label="t('sheet.cautionsOnePerLine')"
       rows="1"
       auto-grow
       @change="
@@ -75,7 +80,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       multiple
       chips
       :model-value="[...step.adjusters]"
-      label="Adjusters, in this order"
+      :label="t('sheet.adjustersInThisOrder')"
       :items="sheet.adjusters.map(a => ({ value: a.designator, title: `${a.designator} ${a.name}` }))"
       @update:model-value="adjusters => put({ adjusters })"
     />
@@ -83,43 +88,45 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       multiple
       chips
       :model-value="[...step.needs]"
-      label="Depends on"
+      :label="t('sheet.dependsOn')"
       :items="others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` }))"
       @update:model-value="needs => put({ needs })"
     />
     <v-select
       :model-value="step.skipIf"
-      label="Not needed if this is within tolerance"
+      :label="t('sheet.notNeededIfThisIsWithin')"
       :items="[
-        { value: null, title: 'always needed' },
+        { value: null, title: t('sheet.alwaysNeeded') },
         ...others.map(s => ({ value: s.id, title: `${s.id} ${s.title}` })),
       ]"
       @update:model-value="skipIf => put({ skipIf })"
     />
     <v-text-field
       :model-value="step.keyDownLimitS ?? ''"
-      label="Longest key-down (empty = not keyed)"
+      :label="t('sheet.longestKeyDownEmptyNotKeyed')"
       suffix="s"
       inputmode="decimal"
       @change="(e: Event) => keyDown(text(e))"
     />
     <div class="condition wide labelled-tight">
       <label
-        >Condition on all rows<select :value="criterion" @change="condition(text($event))">
-          <option value="none">none</option>
-          <option value="spread">spread over the rows</option>
-          <option value="peak">maximum, pass by pass</option>
-          <option value="dip">minimum, pass by pass</option>
+        >{{ t('sheet.conditionOnAllRows')
+        }}<select :value="criterion" @change="condition(text($event))">
+          <option value="none">{{ t('sheet.none') }}</option>
+          <option value="spread">{{ t('sheet.spreadOverTheRows') }}</option>
+          <option value="peak">{{ t('sheet.maximumPassByPass') }}</option>
+          <option value="dip">{{ t('sheet.minimumPassByPass') }}</option>
         </select></label
       >
       <template v-if="criterion !== 'none'">
         <label
-          >of<select :value="quantity" @change="condition(criterion, text($event) as Quantity)">
+          >{{ t('sheet.of2')
+          }}<select :value="quantity" @change="condition(criterion, text($event) as Quantity)">
             <option v-for="q in measured" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
           </select></label
         >
         <label
-          >{{ criterion === 'spread' ? 'max., dB' : 'until a pass gains less than, dB'
+          >{{ criterion === 'spread' ? t('sheet.maxDb') : t('sheet.untilAPassGainsLessThan2')
           }}<input
             class="fig"
             inputmode="decimal"
@@ -130,13 +137,13 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
         /></label>
       </template>
       <label class="check"
-        ><input type="checkbox" :checked="step.decides" @change="put({ decides: !step.decides })" /> the
-        result only selects the next step</label
+        ><input type="checkbox" :checked="step.decides" @change="put({ decides: !step.decides })" />
+        {{ t('sheet.theResultOnlySelectsTheNext') }}</label
       >
     </div>
     <ActionFields class="wide" :actions="step.actions ?? []" @change="actions => put({ actions })" />
     <div class="wide">
-      <h3>Rows measured</h3>
+      <h3>{{ t('sheet.rowsMeasured') }}</h3>
       <PointList
         :points="step.points"
         :plan-id="sheet.planId"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import {
   USUAL_KEY_DOWN_S,
@@ -45,7 +46,7 @@ function add() {
     ...steps.value,
     {
       id,
-      title: 'New step',
+      title: t('sheet.newStep'),
       instruction: '',
       why: '',
       cautions: [],
@@ -78,7 +79,7 @@ function put(i: number, step: Step) {
           <button
             type="button"
             class="handle"
-            :aria-label="`move ${s.title} with the arrow keys, or drag it`"
+            :aria-label="t('sheet.moveWithTheArrowKeysOr', { title: s.title })"
             @keydown.up.prevent="move(i, i - 1)"
             @keydown.down.prevent="move(i, i + 1)"
           >
@@ -92,8 +93,11 @@ function put(i: number, step: Step) {
           >
             <b class="fig">{{ s.id }}</b> {{ s.title }}
             <span class="quiet"
-              >{{ s.adjusters.length ? `adjusts ${s.adjusters.join(' ')}` : 'no adjuster'
-              }}{{ s.needs.length ? `; after ${s.needs.join(', ')}` : '' }}</span
+              >{{
+                s.adjusters.length
+                  ? t('sheet.adjusts', { list: s.adjusters.join(' ') })
+                  : t('sheet.noAdjuster')
+              }}{{ s.needs.length ? t('sheet.after', { list: s.needs.join(', ') }) : '' }}</span
             >
           </button>
           <button
@@ -106,15 +110,16 @@ function put(i: number, step: Step) {
               )
             "
           >
-            remove
+            {{ t('sheet.remove') }}
           </button>
         </div>
         <StepFields v-if="open === s.id" :step="s" :sheet="sheet" :fresh="fresh" @change="v => put(i, v)" />
       </div>
     </div>
     <div class="acts">
-      <v-btn height="44" @click="add">Add step</v-btn
-      ><v-btn height="44" @click="arrange">Sort by dependency</v-btn>
+      <v-btn height="44" @click="add">{{ t('sheet.addStep') }}</v-btn><v-btn height="44" @click="arrange">{{
+        t('sheet.sortByDependency')
+      }}</v-btn>
     </div>
   </div>
 </template>

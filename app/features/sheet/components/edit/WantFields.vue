@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, QUANTITY_NAMES, type Quantity } from '#core/quantity'
 import type { Measurand } from '#core/sheet'
@@ -17,7 +18,8 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 <template>
   <div class="want labelled-tight">
     <label
-      >Quantity<select
+      >{{ t('common.quantity')
+      }}<select
         :value="want.quantity"
         @change="emit('change', { ...want, quantity: text($event) as Quantity, target: null })"
       >
@@ -25,42 +27,47 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
       </select></label
     >
     <label
-      >Target<select :value="form.kind" @change="write({ kind: text($event) as TargetForm['kind'] })">
-        <option v-for="k in TARGET_KINDS" :key="k.value" :value="k.value">{{ k.title }}</option>
+      >{{ t('sheet.target')
+      }}<select :value="form.kind" @change="write({ kind: text($event) as TargetForm['kind'] })">
+        <option v-for="k in TARGET_KINDS" :key="k.value" :value="k.value">{{ t(k.title) }}</option>
       </select></label
     >
     <template v-if="form.kind !== 'none'">
       <label v-if="form.kind === 'nominal-error'" class="short"
-        >Nominal, {{ QUANTITIES[want.quantity].shownUnit
+        >{{ t('sheet.nominal', { shownUnit: QUANTITIES[want.quantity].shownUnit })
         }}<input class="fig wide" :value="form.nominal" @change="write({ nominal: text($event) })"
       /></label>
       <label v-if="form.kind === 'like-reading' || form.kind === 'above-reading'"
-        >of step<select :value="form.stepId" @change="write({ stepId: text($event) })">
+        >{{ t('sheet.ofStep')
+        }}<select :value="form.stepId" @change="write({ stepId: text($event) })">
           <option v-for="s in steps" :key="s" :value="s">{{ s }}</option>
         </select></label
       >
       <label v-if="form.kind === 'like-reading' || form.kind === 'above-reading'"
-        >its<select :value="form.of" @change="write({ of: text($event) as Quantity })">
+        >{{ t('sheet.its')
+        }}<select :value="form.of" @change="write({ of: text($event) as Quantity })">
           <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
         </select></label
       >
       <label v-if="form.kind === 'above-reading'" class="short"
-        >row<input class="fig" :value="form.pointId" @change="write({ pointId: text($event) })"
+        >{{ t('sheet.row3')
+        }}<input class="fig" :value="form.pointId" @change="write({ pointId: text($event) })"
       /></label>
       <label class="short"
-        >Minimum, {{ unit
+        >{{ t('sheet.minimum', { unit })
         }}<input class="fig" inputmode="decimal" :value="form.low" @change="write({ low: text($event) })"
       /></label>
       <label class="short"
-        >Maximum, {{ unit
+        >{{ t('sheet.maximum', { unit })
         }}<input class="fig" inputmode="decimal" :value="form.high" @change="write({ high: text($event) })"
       /></label>
       <label v-if="form.kind !== 'like-reading'" class="short"
-        >Target, {{ unit
+        >{{ t('sheet.target2', { unit })
         }}<input class="fig" inputmode="decimal" :value="form.aim" @change="write({ aim: text($event) })"
       /></label>
       <label v-if="form.kind === 'channel-error'" class="short"
-        >Tone beside, Hz<input
+        >{{ t('sheet.toneBesideHz')
+        }}<input
           class="fig"
           inputmode="decimal"
           :value="form.nominal"
@@ -73,9 +80,9 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         :checked="want.judgeLimit"
         @change="emit('change', { ...want, judgeLimit: ($event.target as HTMLInputElement).checked })"
       />
-      limit from the rule set</label
+      {{ t('sheet.limitFromTheRuleSet') }}</label
     >
-    <button type="button" class="out" @click="emit('remove')">remove</button>
+    <button type="button" class="out" @click="emit('remove')">{{ t('sheet.remove') }}</button>
   </div>
 </template>
 

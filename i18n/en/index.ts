@@ -1,0 +1,60 @@
+import align from './align.json'
+import bench from './bench.json'
+import claim from './claim.json'
+import common from './common.json'
+import doubt from './doubt.json'
+import entry from './entry.json'
+import figure from './figure.json'
+import findings from './findings.json'
+import form from './form.json'
+import frame from './frame.json'
+import guide from './guide.json'
+import instruments from './instruments.json'
+import intake from './intake.json'
+import job from './job.json'
+import owner from './owner.json'
+import paper from './paper.json'
+import practice from './practice.json'
+import receiver from './receiver.json'
+import rules from './rules.json'
+import run from './run.json'
+import search from './search.json'
+import server from './server.json'
+import sheet from './sheet.json'
+import signals from './signals.json'
+import statement from './statement.json'
+import verdict from './verdict.json'
+import work from './work.json'
+import yup from './yup.json'
+
+/** Messages by area; a new area is named here, in both languages. */
+export default {
+  align,
+  bench,
+  claim,
+  common,
+  doubt,
+  entry,
+  figure,
+  findings,
+  form,
+  frame,
+  guide,
+  instruments,
+  intake,
+  job,
+  owner,
+  paper,
+  practice,
+  receiver,
+  rules,
+  run,
+  search,
+  server,
+  sheet,
+  signals,
+  statement,
+  verdict,
+  work,
+  yup,
+}

@@ -1,0 +1,20 @@
+export const LANGUAGES = ['en', 'es'] as const
+
+export type Language = (typeof LANGUAGES)[number]
+
+/** Locale of dates and plurals: English is British here. */
+export const LOCALES: Readonly<Record<Language, string>> = { en: 'en-GB', es: 'es' }
+
+let read: () => Language = () => 'en'
+
+/** The language spoken here and now: of the page in a browser, of the request or the paper on the server. */
+export const language = (): Language => read()
+
+/** Says where the language comes from: once, when a browser or a server starts. */
+export function readLanguageFrom(source: () => Language): void {
+  read = source
+}
+
+export function isLanguage(text: unknown): text is Language {
+  return LANGUAGES.some(l => l === text)
+}
