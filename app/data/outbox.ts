@@ -14,7 +14,7 @@ const RETRY_MS = [500, 1000, 2000, 5000]
 export const useOutboxStore = defineStore('outbox', () => {
   const entries = shallowRef<Required<OutboxEntry>[]>([])
   const trouble = ref<string | null>(null)
-  let sending = false
+  let sending: Promise<void> | null = null
   let failures = 0
   const sentListeners = new Set<(jobId: string, event: JobEvent) => void>()
 
@@ -35,20 +35,20 @@ export const useOutboxStore = defineStore('outbox', () => {
     void flush()
   }
 
-  async function flush() {
-    if (sending) return
-    sending = true
-    try {
+  /** Sends what waits; whoever asks meanwhile waits for the same round. */
+  function flush(): Promise<void> {
+    sending ??= sendAll().finally(() => (sending = null))
+    return sending
+  }
+
+  async function sendAll() {
+    await reload()
+    for (let next = unsent.value[0]; next; next = unsent.value[0]) {
+      if (!(await send(next))) return
       await reload()
-      for (let next = unsent.value[0]; next; next = unsent.value[0]) {
-        if (!(await send(next))) return
-        await reload()
-      }
-      trouble.value = null
-      failures = 0
-    } finally {
-      sending = false
     }
+    trouble.value = null
+    failures = 0
   }
 
   /** @returns false when it is worth waiting */

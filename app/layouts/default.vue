@@ -8,6 +8,7 @@ import ReadoutRail from '../ui/frame/ReadoutRail.vue'
 import SideNav from '../ui/frame/SideNav.vue'
 import OutboxNotice from '../ui/frame/OutboxNotice.vue'
 import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
+import { KEY_ALARM } from '~/features/align/logic/provided'
 import { useKeyAlarm } from '~/features/align/logic/useKeyAlarm'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useLiveStore } from '~/features/instruments/store/live'
@@ -26,7 +27,7 @@ const live = useLiveStore()
 const outbox = useOutboxStore()
 const practice = usePracticeStore()
 const alarm = useKeyAlarm(computed(() => live.clock))
-provide('key-alarm', alarm)
+provide(KEY_ALARM, alarm)
 const instruments = useInstrumentsStore()
 const keysOpen = ref(false)
 const started = ref(false)
@@ -38,7 +39,7 @@ function switchTheme() {
   theme.change(chosen.value)
 }
 function togglePractice() {
-  if (practice.state) practice.panelOpen = !practice.panelOpen
+  if (practice.state) practice.showPanel(!practice.panelOpen)
 }
 function key() {
   const simulated = practice.state && (drawer.value || route.path === '/practice')
@@ -89,7 +90,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           :state="practice.state"
           :failure="practice.failure?.words ?? null"
           :change="practice.change"
-          @close="practice.panelOpen = false"
+          @close="practice.showPanel(false)"
         />
       </aside>
       <ClientOnly>

@@ -56,7 +56,7 @@ async function start(intake: Intake) {
 function openForm() {
   void sheets.load()
   starting.value = true
-  store.earlier = []
+  store.forgetSet()
   failure.value = null
 }
 useHead({ title: t('bench.bench2') })

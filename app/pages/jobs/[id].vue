@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { PLACE_ELSEWHERE } from '~/features/align/logic/provided'
 import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { warnings } from '#core/work'
@@ -23,7 +24,7 @@ useHead({
 /** Somebody may have worked on the job at the other bench meanwhile. */
 const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
 const { connect, place } = useJobLive(id, store.takeNews, () => void store.open(id.value))
-provide('place-elsewhere', place)
+provide(PLACE_ELSEWHERE, place)
 /** Seconds keyed belong to the job whose page is looked at while it is keyed. */
 const stopKeyed = live.onKeyed(span => {
   if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible')
@@ -31,16 +32,13 @@ const stopKeyed = live.onKeyed(span => {
 })
 watch(
   () => store.sheet,
-  sheet => {
-    live.currents = sheet
-    if (sheet) live.kind = sheet.kind
-  },
+  sheet => live.setOnBench(sheet),
   { immediate: true },
 )
-onBeforeUnmount(() => (live.currents = null))
+onBeforeUnmount(() => live.setOnBench(null))
 onBeforeUnmount(stopKeyed)
 // Asked for before the page is drawn: what is drawn first is that it loads.
-if (import.meta.client) watch(id, value => void store.open(value), { immediate: true })
+watch(id, value => void store.open(value), { immediate: true })
 onMounted(() => {
   connect()
   document.addEventListener('visibilitychange', lookAgain)

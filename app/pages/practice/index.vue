@@ -25,7 +25,7 @@ const choosing = ref(false)
 const finishing = ref(false)
 const open = computed(() => store.open)
 onMounted(() => {
-  live.keyDownLimitS = USUAL_KEY_DOWN_S
+  live.workOn({ id: null, keyDownLimitS: USUAL_KEY_DOWN_S })
   store.watch()
   void store.loadSessions()
 })
@@ -40,7 +40,7 @@ async function begin(wanted: NewPractice) {
   if (!made) return
   choosing.value = false
   if (!made.lessonId && made.jobId) {
-    store.panelOpen = true
+    store.showPanel(true)
     await router.push(`/jobs/${made.jobId}/as-found`)
   }
 }

@@ -269,13 +269,13 @@ onMounted(() => {
       :aria-label="t('signals.openRecordings')"
     >
       <span v-for="r in store.open" :key="r.key" class="tab" :class="{ on: r.key === store.shownKey }"
-        ><button type="button" :aria-pressed="r.key === store.shownKey" @click="store.shownKey = r.key">
+        ><button type="button" :aria-pressed="r.key === store.shownKey" @click="store.show(r.key)">
           {{ r.name }}</button
         ><button
           v-if="r.key !== store.shownKey"
           type="button"
           :aria-pressed="r.key === store.againstKey"
-          @click="store.againstKey = store.againstKey === r.key ? null : r.key"
+          @click="store.compare(r.key)"
         >
           {{ store.againstKey === r.key ? 'compared' : 'compare' }}</button
         ><button type="button" :aria-label="t('signals.close', { name: r.name })" @click="store.close(r.key)">

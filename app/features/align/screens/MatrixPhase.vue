@@ -6,7 +6,7 @@ import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import StartPositions from '~/features/job/components/work/StartPositions.vue'
 import { shortestKeyDownWords } from '#shared/words/runWords'
 import { STRIKE_REASONS, TAKEN_AGAIN, panelTickA } from '#core/run'
-import { operatingPoint } from '#core/sheet'
+import { USUAL_KEY_DOWN_S, operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
@@ -102,12 +102,12 @@ watch(
   [active, () => job.run?.history.turns.length ?? 0] as const,
   ([id, turns]) => {
     const state = rows.value.find(r => r.point.id === id)?.point.state
-    live.at = state ? { ...operatingPoint(state), also: state.also, turns } : null
+    live.readUnder(state ? { ...operatingPoint(state), also: state.also, turns } : null)
   },
   { immediate: true },
 )
-onMounted(() => (live.keyDownLimitS = 20))
-onBeforeUnmount(() => (live.at = null))
+onMounted(() => live.workOn({ id: null, keyDownLimitS: USUAL_KEY_DOWN_S }))
+onBeforeUnmount(() => live.leave())
 </script>
 
 <template>

@@ -1,5 +1,5 @@
 import { defineStore } from 'pinia'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, readonly, ref, shallowRef } from 'vue'
 import type { Quantity } from '#core/quantity'
 import {
   COLD,
@@ -177,6 +177,25 @@ export const useLiveStore = defineStore('live', () => {
     return bestEntry(book.value, quantity, nowMs.value)
   }
 
+  /** What stands on the bench: its kind decides rest and heat, its currents tell the key. */
+  function setOnBench(sheet: ModelSheet | null) {
+    currents.value = sheet
+    if (sheet) kind.value = sheet.kind
+  }
+  /** The step that is worked on; outside of a run there is none, but a limit of keying all the same. */
+  function workOn(step: { readonly id: string | null; readonly keyDownLimitS: number | null }) {
+    stepAtHand.value = step.id
+    keyDownLimitS.value = step.keyDownLimitS
+  }
+  function readUnder(circumstances: typeof at.value) {
+    at.value = circumstances
+  }
+  /** The page that worked is left: nothing is read for it any more. */
+  function leave() {
+    stepAtHand.value = null
+    at.value = null
+  }
+
   function onKeyed(tell: (span: KeyedSpan) => void) {
     keyedListeners.add(tell)
     return () => keyedListeners.delete(tell)
@@ -211,11 +230,11 @@ export const useLiveStore = defineStore('live', () => {
     warmth,
     keyDown,
     keyed,
-    keyDownLimitS,
-    kind,
-    currents,
-    at,
-    stepAtHand,
+    stepAtHand: readonly(stepAtHand),
+    setOnBench,
+    workOn,
+    readUnder,
+    leave,
     connect,
     stop,
     toggleKey,

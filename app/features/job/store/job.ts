@@ -127,6 +127,10 @@ export const useJobStore = defineStore('job', () => {
     if (job.value && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
     if (event.kind === 'handed-over') void loadIssues()
   }
+  /** The job as somebody else has saved it takes the place of ours. */
+  function adopt(theirs: Job) {
+    job.value = theirs
+  }
   /** One key-down by the clock of the gateway: every screen that saw it makes the same id. */
   async function keepKeyed(span: KeyedSpan, stepId: string | null) {
     if (!job.value) return
@@ -197,6 +201,7 @@ export const useJobStore = defineStore('job', () => {
     open,
     append,
     takeNews,
+    adopt,
     keepKeyed,
     tellPlace,
     loadIssues,

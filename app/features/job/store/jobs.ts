@@ -7,12 +7,15 @@ import type { BenchOrder, JobSummary } from '#shared/bench'
 import type { EarlierJob } from '#shared/earlierJob'
 import type { Intake, Job } from '#shared/job'
 import { failureOf, type Failure } from '~/data/failureWords'
+import { useOutboxStore } from '~/data/outbox'
+import { notStoredWords } from '~/features/align/logic/notStoredWords'
 
 /** The jobs of the workshop as the bench page lists them. */
 export const useJobsStore = defineStore('jobs', () => {
   const items = shallowRef<JobSummary[] | null>(null)
   const failure = ref<Failure | null>(null)
   const earlier = shallowRef<EarlierJob[]>([])
+  const outbox = useOutboxStore()
   // One id per attempt to start a job: a second press after a lost answer must not make a second job.
   let attemptId = uuid()
 
@@ -62,26 +65,26 @@ export const useJobsStore = defineStore('jobs', () => {
   }
 
   async function switchOn(jobId: string) {
-    await $api(`/api/jobs/${jobId}/events`, {
-      method: 'POST',
-      body: { kind: 'warm-up-begun', id: uuid(), atMs: Date.now() },
-    }).catch(error => {
-      failure.value = failureOf(error)
-    })
+    if (await append(jobId, { kind: 'warm-up-begun', id: uuid(), atMs: Date.now() })) await outbox.flush()
     await load()
   }
 
-  /** An event of a job that is not open. @returns whether it is kept */
+  /** An event of a job that is not open. @returns whether it is safe, in this browser at least */
   async function append(jobId: string, event: JobEvent): Promise<boolean> {
     try {
-      await $api(`/api/jobs/${jobId}/events`, { method: 'POST', body: event, repeatable: true })
+      await outbox.append(jobId, event)
       failure.value = null
       return true
     } catch (error) {
-      failure.value = failureOf(error)
+      failure.value = { words: notStoredWords(error), field: null, passing: false, code: null }
       return false
     }
   }
 
-  return { items, failure, earlier, load, lookUpSet, start, place, switchOn, append }
+  /** Another set is being booked in: what was found of the last one is no longer shown. */
+  function forgetSet() {
+    earlier.value = []
+  }
+
+  return { items, failure, earlier, forgetSet, load, lookUpSet, start, place, switchOn, append }
 })

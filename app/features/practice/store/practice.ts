@@ -1,6 +1,6 @@
 import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
-import { ref, shallowRef } from 'vue'
+import { readonly, ref, shallowRef } from 'vue'
 import type { FreePractice, NewPractice, PracticeChange, PracticeState } from '#shared/practice'
 import type { PracticeNow, PracticeSession, PracticeSummary } from '#shared/practiceSession'
 import { failureOf, type Failure } from '~/data/failureWords'
@@ -20,6 +20,10 @@ export const usePracticeStore = defineStore('practice', () => {
   /** adjusters of the step at hand: shown first */
   const wanted = ref<readonly string[]>([])
   let watchers = 0
+
+  function showPanel(open: boolean) {
+    panelOpen.value = open
+  }
   let timer: ReturnType<typeof setInterval> | null = null
   let last: Promise<unknown> = Promise.resolve()
   /** requests are numbered, so that an answer that a later one overtook is not shown */
@@ -120,7 +124,8 @@ export const usePracticeStore = defineStore('practice', () => {
     open,
     sessions,
     review,
-    panelOpen,
+    panelOpen: readonly(panelOpen),
+    showPanel,
     wanted,
     request,
     change,

@@ -1,7 +1,7 @@
 import { $api, $apiFile } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
-import { computed, ref, shallowRef } from 'vue'
+import { computed, readonly, ref, shallowRef } from 'vue'
 import type { MeasuredRecording } from '#core/signal'
 import { RECORDING_CHUNK_BYTES, type KeptOptions, type KeptRecording } from '#shared/recording'
 import { failureOf, type Failure } from '~/data/failureWords'
@@ -85,6 +85,13 @@ export const useSignalsStore = defineStore('signals', () => {
     open.value = [...open.value.filter(r => r.key !== key), { ...recording, key }]
     shownKey.value = key
   }
+  function show(key: string) {
+    shownKey.value = key
+  }
+  /** Beside the one that is shown, or no longer. */
+  function compare(key: string) {
+    againstKey.value = againstKey.value === key ? null : key
+  }
   function close(key: string) {
     open.value = open.value.filter(r => r.key !== key)
     if (shownKey.value === key) shownKey.value = open.value.at(-1)?.key ?? null
@@ -157,10 +164,12 @@ export const useSignalsStore = defineStore('signals', () => {
   return {
     open,
     shown,
-    shownKey,
+    shownKey: readonly(shownKey),
+    show,
     unmodulated,
     against,
-    againstKey,
+    againstKey: readonly(againstKey),
+    compare,
     options,
     kept,
     failure,

@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { computed, defineAsyncComponent, inject, ref, watch, type Ref, onMounted, onBeforeUnmount } from 'vue'
+import { KEY_ALARM, PLACE_ELSEWHERE } from '~/features/align/logic/provided'
+import { computed, defineAsyncComponent, inject, ref, watch, onMounted, onBeforeUnmount } from 'vue'
 import MoreMenu from '~/features/align/components/MoreMenu.vue'
 import OtherRuns from '~/features/align/components/OtherRuns.vue'
 import ParkedNotice from '~/features/align/components/ParkedNotice.vue'
@@ -27,7 +28,6 @@ import { doubting } from '~/features/align/logic/doubts'
 import { asFoundFor, connectedAccuracy } from '~/features/align/logic/alignView'
 import { typedAccuracy } from '~/features/align/logic/typedInstrument'
 import { lastCode, originalCode, isReadable, panelTickA } from '#core/run'
-import type { RunPlace } from '#shared/jobLive'
 import type { LineTrust } from '#shared/sheetFile'
 import { nextWords } from '#shared/words/runWords'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
@@ -99,10 +99,10 @@ const hearing = useHearing({
   quantity: () => (coach.peak.on.value && coach.peaked.value ? coach.peaked.value.quantity : quantity.value),
   want: () => want.value,
 })
-const alarm = inject<{ on: Ref<boolean>; toggle: () => void }>('key-alarm')!
+const alarm = inject(KEY_ALARM)!
 const { following, toggle: toggleFollow } = useFollowing(
   () => ({ stepId: stepId.value, pointId: pointId.value }),
-  inject<Ref<RunPlace | null>>('place-elsewhere', ref(null)),
+  inject(PLACE_ELSEWHERE, ref(null)),
   job.tellPlace,
   (step, at) => {
     if (!run.value.steps.some(s => s.step.id === step)) return
@@ -135,19 +135,19 @@ watch(
 )
 watch(
   () => state.value.step,
-  s => ([live.keyDownLimitS, live.stepAtHand] = [s.keyDownLimitS, s.id]),
+  s => live.workOn(s),
   { immediate: true },
 )
 watch([stepId, pointId], () => (typing.value = null))
 watch(
   () => [point.value, run.value.history.turns.length] as const,
   ([at, turns]) => {
-    live.at = { ...operatingPoint(at.state), also: at.state.also, turns }
+    live.readUnder({ ...operatingPoint(at.state), also: at.state.also, turns })
   },
   { immediate: true },
 )
 watch(stepId, () => (ear.value = false))
-onBeforeUnmount(() => ([live.stepAtHand, live.at] = [null, null]))
+onBeforeUnmount(() => live.leave())
 /** What is not needed at the first look waits until it was had. */
 onMounted(async () => {
   await new Promise(resolve => setTimeout(resolve, 400))

@@ -71,7 +71,7 @@ function keepMine({ mine, theirs }: NonNullable<typeof conflict.value>) {
   return save(mine)
 }
 function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
-  store.job = theirs
+  store.adopt(theirs)
   base.value = theirs.version
   conflict.value = null
 }
