@@ -1,4 +1,4 @@
-import type { BandChartData, BandSeries } from '#shared/words/bandChart'
+import { axisName, type BandChartData, type BandSeries } from '#shared/words/bandChart'
 
 const WIDTH = 250
 const HEIGHT = 120
@@ -37,7 +37,7 @@ export function bandChartSvg(chart: BandChartData): string | null {
         `stroke="#b6c1bc" stroke-width="0.4"/>${label(LEFT - 4, scale.y(t) + 2.5, String(t), 'end')}`,
     ),
     ...scale.channels.map(c => label(scale.x(c), HEIGHT - 12, nameOf(chart, c), 'middle')),
-    label((LEFT + WIDTH) / 2, HEIGHT - 2, chart.axis.title, 'middle'),
+    label((LEFT + WIDTH) / 2, HEIGHT - 2, axisName(chart.axis), 'middle'),
     series(chart.before, scale, '#ffffff', '2 2', chart.axis.joined),
     series(chart.after, scale, '#16201c', '', chart.axis.joined),
   ]

@@ -101,3 +101,10 @@ function axisOf(sheet: ModelSheet): BandAxis {
     joined: true,
   }
 }
+
+const AXIS_WORDS = { channel: 'figure.axisChannel', band: 'figure.axisBand' } as const
+
+/** What stands under the axis of a band chart. */
+export function axisName({ title }: BandAxis): string {
+  return title === 'MHz' ? title : t(AXIS_WORDS[title])
+}

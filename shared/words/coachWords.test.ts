@@ -227,6 +227,8 @@ describe('the log', () => {
       phase: 'as-found',
       pointId: 'high-20',
       readings: [],
+      seen: 'normal',
+      answer: 'yes',
     }
     for (const kind of JOB_EVENT_KINDS)
       expect(eventWords({ ...any, kind } as unknown as JobEvent)).toMatch(/^[A-Za-z].{3,}/)

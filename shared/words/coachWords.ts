@@ -49,7 +49,7 @@ const nearest = (share: number) => SHARES.find(([most]) => share < most)?.[1] ??
 /** A part of a turn as hands know it. */
 export function turnWords(turns: number): string {
   const part = nearest(Math.abs(turns))
-  return part === 'slightly' ? part : t('guide.turn', { part })
+  return part === 'slightly' ? t('guide.slightly') : t('guide.turn', { part })
 }
 
 /** So much of the last movement. */
@@ -62,7 +62,18 @@ export function lastTurnWords(ratio: number): string {
   return t('guide.aboutTimesTheLastTurn', { what: share < 1.75 ? '1.5' : Math.round(share) })
 }
 
-const OTHER_WAY: Readonly<Record<NonNullable<Adjuster['raisedBy']>, string>> = {
+type Way = NonNullable<Adjuster['raisedBy']>
+
+const WAY_WORDS: Readonly<Record<Way, MessageCode>> = {
+  clockwise: 'guide.clockwise',
+  anticlockwise: 'guide.anticlockwise',
+  inwards: 'guide.inwards',
+  outwards: 'guide.outwards',
+  up: 'guide.up',
+  down: 'guide.down',
+}
+
+const OTHER_WAY: Readonly<Record<Way, Way>> = {
   clockwise: 'anticlockwise',
   anticlockwise: 'clockwise',
   inwards: 'outwards',
@@ -76,8 +87,8 @@ export function settingWords(
   { kind, need, ofLastTurn }: SettingAdvice,
   raisedBy: Adjuster['raisedBy'],
 ): Guide {
-  const way = raisedBy && need ? (need === 'up' ? raisedBy : OTHER_WAY[raisedBy]) : null
-  const reads = t('guide.reading', { what: need === 'up' ? 'low' : 'high' })
+  const way = raisedBy && need ? t(WAY_WORDS[need === 'up' ? raisedBy : OTHER_WAY[raisedBy]]) : null
+  const reads = t('guide.reading', { what: t(need === 'up' ? 'guide.low' : 'guide.high') })
   switch (kind) {
     case 'there':
       return { say: t('guide.takeTheReading'), how: t('guide.onTarget') }
@@ -104,8 +115,10 @@ const WEAK_WORDS: Readonly<Record<BalanceMove['weakEnd'], MessageCode>> = {
 
 /** Which coil to offset, which way and how far. @param coils the two that are turned, in circuit order */
 export function balanceWords({ weakEnd, turns }: BalanceMove, coils: readonly string[]): Guide {
-  const one = (name: string, t: number) =>
-    Math.abs(t) < 0.02 ? null : `${name} ${turnWords(t)} ${t > 0 ? 'in' : 'out'}`
+  const one = (name: string, turns: number) =>
+    Math.abs(turns) < 0.02
+      ? null
+      : t(turns > 0 ? 'guide.turnIn' : 'guide.turnOut', { name, turn: turnWords(turns) })
   const moves = turns
     ? [
         one(coils[0] ?? t('guide.firstCoil'), turns.first),
@@ -198,7 +211,7 @@ export function menuWords(
     case 'lower':
       return { say: t('guide.try', { code }), how: t('guide.lowerItReadsAboveTheLimit') }
     default:
-      return { say: t('guide.set', { code }), how: expected && `Expected: ${expected}.` }
+      return { say: t('guide.set', { code }), how: expected && t('guide.expected', { expected }) }
   }
 }
 

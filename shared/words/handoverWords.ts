@@ -75,9 +75,8 @@ const turnName = (t: Turn) => (t.name ? `${t.designator} (${t.name})` : t.design
 /** What was adjusted, as the record bears it: said, inferred, or changed without a turn on record. */
 export function adjustedWords({ declared, inferred, unexplained }: AdjustedSummary): string[] {
   const out: string[] = []
-  if (declared.length > 0) out.push(`Adjusted: ${declared.map(turnName).join(', ')}`)
-  if (inferred.length > 0)
-    out.push(`Probably adjusted, inferred from readings that moved: ${inferred.map(turnName).join(', ')}`)
+  if (declared.length > 0) out.push(t('paper.adjusted', { list: declared.map(turnName).join(', ') }))
+  if (inferred.length > 0) out.push(t('paper.probablyAdjusted', { list: inferred.map(turnName).join(', ') }))
   if (declared.length === 0 && inferred.length === 0) {
     out.push(
       unexplained.length === 0
@@ -120,7 +119,7 @@ export function workDone(
         ? [t('paper.begunBeforeWarmUpStep', { stepId: e.stepId, what: e.reason ? `, ${e.reason}` : '' })]
         : [],
     ),
-    ...run.notes.map(n => `Note: ${n.text}`),
+    ...run.notes.map(n => t('paper.note', { text: n.text })),
   ].filter(Boolean)
 }
 

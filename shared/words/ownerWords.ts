@@ -169,7 +169,9 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
         ? [sentence(`${i.lookFor}: ${t(ITEM_STATES[last.state])}${last.text ? `, ${last.text}` : ''}`)]
         : []
     }),
-    ...events.flatMap(e => (e.kind === 'cause-confirmed' ? [`Found: ${causeOf(e.causeId).title}.`] : [])),
+    ...events.flatMap(e =>
+      e.kind === 'cause-confirmed' ? [t('owner.found', { title: causeOf(e.causeId).title })] : [],
+    ),
     ...events.flatMap(e =>
       e.kind === 'part-changed'
         ? [

@@ -40,7 +40,7 @@ export function turnWords(turns: readonly Turn[]): string {
   const names = [...new Set(turns.map(t => t.designator))]
   const last = turns.at(-1)
   if (!last) return ''
-  const how = last.inferred ? t('run.probablyAdjustedInferredFromAReading') : 'adjusted'
+  const how = last.inferred ? t('run.probablyAdjustedInferredFromAReading') : t('run.adjusted')
   const what =
     names.length === 1
       ? last.name
@@ -183,7 +183,7 @@ export function stepLine(sheet: ModelSheet, s: StepState): string {
     })
   if (s.status === 'skipped')
     return s.confirmed?.reason
-      ? `skipped: ${s.confirmed.reason}`
+      ? t('run.skippedBecause', { reason: s.confirmed.reason })
       : t('run.skippedIsWithin', { what: s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : '' })
   const value = criterionWords(s) || valueWords(s)
   const accepted =

@@ -105,7 +105,7 @@ function targetWords(verdict: Verdict, far: string, range: string): string {
 
 function limitWords(verdict: Verdict, far: string, range: string, asked: Requirement): string {
   const limit = t('verdict.theLimit', {
-    what: asked.limit?.kind === 'workshop' ? 'workshop' : 'legal',
+    what: t(asked.limit?.kind === 'workshop' ? 'verdict.workshop' : 'verdict.legal'),
     range,
   })
   if (verdict === 'inside') return t('verdict.withinUncertaintyIncluded', { limit })

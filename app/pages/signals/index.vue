@@ -277,7 +277,7 @@ onMounted(() => {
           :aria-pressed="r.key === store.againstKey"
           @click="store.compare(r.key)"
         >
-          {{ store.againstKey === r.key ? 'compared' : 'compare' }}</button
+          {{ store.againstKey === r.key ? t('signals.compared') : t('signals.compare') }}</button
         ><button type="button" :aria-label="t('signals.close', { name: r.name })" @click="store.close(r.key)">
           &times;
         </button></span

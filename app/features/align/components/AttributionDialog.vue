@@ -113,7 +113,7 @@ const ageing = computed(() => {
                 </td>
                 <td class="fig">{{ t('align.ppm', { value: groupDigits(2 * r.sigma, 1) }) }}</td>
                 <td>{{ r.words }}</td>
-                <td class="fig">{{ r.o.adjuster ?? 'nothing' }}</td>
+                <td class="fig">{{ r.o.adjuster ?? t('align.nothing') }}</td>
               </tr>
             </tbody>
           </table>

@@ -63,7 +63,13 @@ const EVERY = [0, 2, 4, 8]
             @change="emit('every', Number(($event.target as HTMLSelectElement).value))"
           >
             <option v-for="s in EVERY" :key="s" :value="s">
-              {{ s === 0 ? (hasVoice ? 'off' : t('align.noVoiceOnThisDevice')) : t('align.everyS', { s }) }}
+              {{
+                s === 0
+                  ? hasVoice
+                    ? t('align.off')
+                    : t('align.noVoiceOnThisDevice')
+                  : t('align.everyS', { s })
+              }}
             </option>
           </select></label
         >

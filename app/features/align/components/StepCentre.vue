@@ -131,7 +131,7 @@ const direction = computed(() => {
       <b class="fig">{{ criterionWords(state) }}</b>
       {{ t('align.maxDb', { limitDb: state.criterion!.limitDb })
       }}<template v-if="state.criterion!.kind === 'peak'"
-        >, {{ state.criterion!.passes }} {{ state.criterion!.passes === 1 ? 'pass' : 'passes' }}</template
+        >, {{ t('align.passes', { count: state.criterion!.passes }) }}</template
       >
     </p>
     <p v-if="warning" class="warning"><StateMark mark="cannot-tell" /> {{ warning }}</p>

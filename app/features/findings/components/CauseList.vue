@@ -32,7 +32,9 @@ const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
           ><i :style="{ width: `${Math.max(2, r.probability * 100)}%` }"
         /></span>
         <b>{{ causeTitle(r) }}</b><span class="quiet p">{{
-          r.cause && confirmed.includes(r.cause.id) ? 'confirmed' : probabilityWords(r.probability)
+          r.cause && confirmed.includes(r.cause.id)
+            ? t('findings.confirmed')
+            : probabilityWords(r.probability)
         }}</span>
       </button>
       <div v-if="open === key(r)" class="why">

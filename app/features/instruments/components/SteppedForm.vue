@@ -74,7 +74,12 @@ function start() {
       {{ t('instruments.shows', { what: preset.what }) }} <b>{{ preset.before }}</b>
     </p>
     <div class="fields">
-      <v-text-field v-model="from" :label="`From, ${words.unit}`" inputmode="decimal" hide-details />
+      <v-text-field
+        v-model="from"
+        :label="t('instruments.fromUnit', { unit: words.unit })"
+        inputmode="decimal"
+        hide-details
+      />
       <v-text-field v-model="to" :label="`To, ${words.unit}`" inputmode="decimal" hide-details />
       <v-text-field v-model="steps" :label="t('instruments.steps')" inputmode="numeric" hide-details />
       <v-select

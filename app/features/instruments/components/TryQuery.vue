@@ -34,14 +34,20 @@ function send() {
       <dd class="fig">{{ sent }}</dd>
       <dt>{{ t('instruments.rawResponse') }}</dt>
       <dd class="fig">
-        {{ answer.raw === null ? '(none)' : answer.raw === '' ? t('instruments.noneExpected') : answer.raw }}
+        {{
+          answer.raw === null
+            ? t('instruments.noResponse')
+            : answer.raw === ''
+              ? t('instruments.noneExpected')
+              : answer.raw
+        }}
       </dd>
       <dt>{{ t('instruments.interpretedAs') }}</dt>
       <dd>
         {{ t('instruments.afterMs', { understood: answer.understood, tookMs: answer.tookMs.toFixed(0) }) }}
       </dd>
       <dt>{{ t('instruments.instrumentErrors') }}</dt>
-      <dd>{{ answer.errors.length ? answer.errors.join('; ') : 'none' }}</dd>
+      <dd>{{ answer.errors.length ? answer.errors.join('; ') : t('instruments.none') }}</dd>
     </dl>
     <TraceChart v-if="answer?.trace && !failure" :values="answer.trace" :night="night" />
   </section>

@@ -11,13 +11,11 @@ import {
   keyedBy,
   restOf,
   stretchNames,
-  type Circumstances,
   type Heat,
   type KeyDown,
   type KeyedBy,
   type RfSeen,
 } from '#core/run'
-import type { ModelSheet, SetKind } from '#core/sheet'
 import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
 import { newKeyedSpans, type KeyedSpan } from '~/features/align/logic/keyedSpans'
 import {
@@ -30,6 +28,7 @@ import {
   type LiveBook,
   type LiveEntry,
 } from '../logic/liveBook'
+import { useBenchAtHand } from '../logic/useBenchAtHand'
 import { newTrends, sinceChange, withReading } from '~/features/align/logic/trends'
 
 const RECONNECT_MS = 1000
@@ -46,19 +45,11 @@ export const useLiveStore = defineStore('live', () => {
   const connected = ref(false)
   const keyDown = shallowRef<KeyDown>(NOT_KEYED)
   const heat = shallowRef<Heat>(COLD)
-  const keyDownLimitS = ref<number | null>(null)
-  /** what stands on the bench decides rest and heat */
-  const kind = ref<SetKind>('fm-mobile')
-  /** step that is on the screen, for the record of seconds keyed */
-  const stepAtHand = ref<string | null>(null)
   /** K pressed by hand, for benches where nothing else shows the key */
   const manualKey = ref(false)
   /** key line of the simulated set; null = there is none */
   const keyLine = ref<boolean | null>(null)
-  /** currents of the set on the bench: they tell the key where there is no RF */
-  const currents = shallowRef<Pick<ModelSheet, 'idleA' | 'keyedA'> | null>(null)
-  /** what the row at hand asks of set and bench; readings of different circumstances are never joined */
-  const at = shallowRef<Omit<Circumstances, 'keyed'> | null>(null)
+  const { kind, currents, at, keyDownLimitS, stepAtHand, ...bench } = useBenchAtHand()
   const trends = newTrends()
   const keyedListeners = new Set<(span: KeyedSpan) => void>()
   /** how it is known that the set is keyed; null = nothing shows it */
@@ -177,25 +168,6 @@ export const useLiveStore = defineStore('live', () => {
     return bestEntry(book.value, quantity, nowMs.value)
   }
 
-  /** What stands on the bench: its kind decides rest and heat, its currents tell the key. */
-  function setOnBench(sheet: ModelSheet | null) {
-    currents.value = sheet
-    if (sheet) kind.value = sheet.kind
-  }
-  /** The step that is worked on; outside of a run there is none, but a limit of keying all the same. */
-  function workOn(step: { readonly id: string | null; readonly keyDownLimitS: number | null }) {
-    stepAtHand.value = step.id
-    keyDownLimitS.value = step.keyDownLimitS
-  }
-  function readUnder(circumstances: typeof at.value) {
-    at.value = circumstances
-  }
-  /** The page that worked is left: nothing is read for it any more. */
-  function leave() {
-    stepAtHand.value = null
-    at.value = null
-  }
-
   function onKeyed(tell: (span: KeyedSpan) => void) {
     keyedListeners.add(tell)
     return () => keyedListeners.delete(tell)
@@ -231,10 +203,7 @@ export const useLiveStore = defineStore('live', () => {
     keyDown,
     keyed,
     stepAtHand: readonly(stepAtHand),
-    setOnBench,
-    workOn,
-    readUnder,
-    leave,
+    ...bench,
     connect,
     stop,
     toggleKey,

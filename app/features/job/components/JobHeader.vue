@@ -43,7 +43,7 @@ const LABELS: Record<Stage, string> = {
         :aria-current="stage === s ? 'step' : undefined"
       >
         <StateMark aria-hidden="true" :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s]
-        }}<span class="sr">{{ done[s] ? 'complete' : 'open' }}</span>
+        }}<span class="sr">{{ done[s] ? t('job.complete') : t('job.open2') }}</span>
       </NuxtLink>
     </nav>
     <div class="rules">

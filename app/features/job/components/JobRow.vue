@@ -63,7 +63,7 @@ const next = computed(() => {
       ></span
     >
     <span class="complaint">{{ job.complaint }}</span>
-    <span class="marks" :aria-label="`phase: ${stage}`"
+    <span class="marks" :aria-label="t('job.phaseIs', { stage })"
       ><StateMark
         v-for="s in STAGES"
         :key="s"
@@ -72,7 +72,7 @@ const next = computed(() => {
         :size="11"
     /></span>
     <span class="next"
-      ><b v-if="job.onBench">{{ waitsFor ? '' : 'Next: ' }}{{ next }}</b
+      ><b v-if="job.onBench">{{ waitsFor ? '' : `${t('job.nextIs')} ` }}{{ next }}</b
       ><span v-else>{{ next }}</span
       ><span v-if="timer" class="timer">{{ timer }}</span
       ><br /><span class="quiet"

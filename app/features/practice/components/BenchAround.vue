@@ -19,7 +19,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
     <h3>{{ t('practice.toneAndGenerator') }}</h3>
     <div class="line">
       <v-btn :aria-pressed="state.toneOn" @click="emit('change', { toneOn: !state.toneOn })">{{
-        t('practice.tone', { what: state.toneOn ? 'on' : 'off' })
+        t('practice.tone', { what: state.toneOn ? t('practice.on') : t('practice.off') })
       }}</v-btn>
       <v-btn :aria-pressed="state.twoTones" @click="emit('change', { twoTones: !state.twoTones })">{{
         state.twoTones ? t('practice.twoTones') : t('practice.oneTone')
@@ -84,7 +84,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
             :key="uv"
             :value="uv"
           >
-            {{ uv === 0 ? 'off' : `${uv} µV` }}
+            {{ uv === 0 ? t('practice.off') : `${uv} µV` }}
           </option>
         </select></label
       >

@@ -73,7 +73,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         v-if="design.hasLowPower"
         :aria-pressed="state.lowPower"
         @click="emit('change', { lowPower: !state.lowPower })"
-        >{{ t('practice.power', { what: state.lowPower ? 'low' : 'high' }) }}</v-btn
+        >{{ t('practice.power', { what: state.lowPower ? t('practice.low') : t('practice.high') }) }}</v-btn
       >
       <v-btn
         v-if="design.id === 'corvid-m6'"
@@ -84,7 +84,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         v-if="design.parts.gateBias || valve || state.mode === 'USB' || state.mode === 'LSB'"
         :aria-pressed="state.driveOff"
         @click="emit('change', { driveOff: !state.driveOff })"
-        >{{ t('practice.drive', { what: state.driveOff ? 'off' : 'on' }) }}</v-btn
+        >{{ t('practice.drive', { what: state.driveOff ? t('practice.off') : t('practice.on') }) }}</v-btn
       >
       <v-btn @click="emit('change', { powerOn: !state.powerOn })">{{
         state.powerOn ? t('practice.switchOff') : t('practice.switchOn')
@@ -93,7 +93,9 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
     </div>
     <p class="shows">
       <span v-if="design.parts.loop"
-        >{{ t('practice.lockLamp') }} <b>{{ state.locked ? 'lit' : 'dark' }}</b>{{ t('practice.lastLock') }}
+        >{{ t('practice.lockLamp') }} <b>{{ state.locked ? t('practice.lit') : t('practice.dark') }}</b>{{
+          t('practice.lastLock')
+        }}
         <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span
       >{{ ' ' }}
       <span v-if="state.panelPowerW !== null"

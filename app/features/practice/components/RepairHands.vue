@@ -64,7 +64,7 @@ function replace() {
         :key="i.key"
         :aria-pressed="!i.pluggedIn"
         @click="emit('change', { plug: { key: i.key, pluggedIn: !i.pluggedIn } })"
-        >{{ i.name }}: {{ i.pluggedIn ? t('practice.pluggedIn') : 'unplugged' }}</v-btn
+        >{{ i.name }}: {{ i.pluggedIn ? t('practice.pluggedIn') : t('practice.unplugged') }}</v-btn
       >
     </div>
     <v-btn class="mt-2" @click="emit('change', { deliverAgain: true })">{{

@@ -44,8 +44,8 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
           <li v-for="f in review.faults" :key="f.id">
             <b>{{ f.name }}</b><br />{{
               t('practice.symptom', {
-                what: f.cured ? 'repaired' : t('practice.notRepaired'),
-                what2: f.named ? 'identified' : t('practice.notIdentified'),
+                what: f.cured ? t('practice.repaired') : t('practice.notRepaired'),
+                what2: f.named ? t('practice.identified') : t('practice.notIdentified'),
                 shows: f.shows,
               })
             }}
@@ -135,7 +135,7 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
       />
       <span class="fig">{{ clock(atS) }}</span>
       <span v-if="moment.point"
-        >{{ moment.point.keyed ? 'keyed' : t('practice.notKeyed') }},
+        >{{ moment.point.keyed ? t('practice.keyed2') : t('practice.notKeyed') }},
         <b class="fig">{{ moment.point.powerW.toFixed(2) }}&#8239;W</b>,
         <b class="fig">{{ moment.point.junctionC.toFixed(0) }}&#8239;&deg;C</b
         ><template v-if="moment.point.errorHz !== null"

@@ -89,7 +89,7 @@ async function compare() {
               <b>{{ differenceName(d) }}</b>
             </td>
             <td>{{ d.before ?? t('sheet.notPresent') }}</td>
-            <td>{{ d.after ?? 'removed' }}</td>
+            <td>{{ d.after ?? t('sheet.removed') }}</td>
           </tr>
         </tbody>
       </table>

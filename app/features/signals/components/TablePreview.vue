@@ -17,8 +17,8 @@ const emit = defineEmits<{ yes: []; no: [] }>()
               ? t('signals.timeAndTwoChannelsTakenAs')
               : t('signals.timeAndOneChannel'),
           sampleRateHz: Math.round(preview.sampleRateHz).toLocaleString('en-GB'),
-          what2: preview.timeUnitS === 1 ? 'seconds' : `${preview.timeUnitS} s`,
-          what3: preview.valueUnitsV[0] === 1 ? 'volts' : `${preview.valueUnitsV[0]} V`,
+          what2: preview.timeUnitS === 1 ? t('signals.seconds') : `${preview.timeUnitS} s`,
+          what3: preview.valueUnitsV[0] === 1 ? t('signals.volts') : `${preview.valueUnitsV[0]} V`,
         })
       }}
     </p>

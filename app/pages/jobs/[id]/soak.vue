@@ -60,11 +60,13 @@ onBeforeUnmount(() => clearInterval(timer))
       {{ t('job.hoursAtIdleWithTheCovers') }}
     </p>
     <section v-if="running" class="running" role="timer" :aria-label="t('job.soakTest')">
-      <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : 'due' }}</b>
+      <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : t('job.due4') }}</b>
       <span>{{
         t('job.ofHBegun', {
           what:
-            now < running.endsAtMs ? 'left' : t('job.since2', { dayAndTime: dayAndTime(running.endsAtMs) }),
+            now < running.endsAtMs
+              ? t('job.left')
+              : t('job.since2', { dayAndTime: dayAndTime(running.endsAtMs) }),
           hours: running.begun.hours,
           dayAndTime: dayAndTime(running.begun.atMs),
         })
@@ -118,7 +120,7 @@ onBeforeUnmount(() => clearInterval(timer))
         <StateMark aria-hidden="true" :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
         {{
           t('job.after', {
-            what: s.ended!.passed ? t('job.noFaultSeen2') : 'fault',
+            what: s.ended!.passed ? t('job.noFaultSeen2') : t('job.fault'),
             duration: durationWords(s.ended!.atMs - s.begun.atMs),
           })
         }}

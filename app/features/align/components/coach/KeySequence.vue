@@ -71,7 +71,7 @@ const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFi
             ? holding
               ? t('align.ofS', { seconds: clock.seconds.value.toFixed(1), limitS })
               : t('align.sLeft', { left })
-            : t('align.withinS', { limitS }).replace('within', holding ? t('align.atLeast') : 'within')
+            : t(holding ? 'align.atLeastS' : 'align.withinS', { limitS })
         }}
       </p>
       <p class="quiet">

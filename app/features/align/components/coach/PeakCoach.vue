@@ -75,7 +75,7 @@ const again = computed(() =>
           ><p class="state">
             <b>{{ way }}</b><template v-if="bestWords">, {{ bestWords }}</template
             ><template v-if="below">, {{ below }}</template
-            ><span class="quiet">, {{ looks }} {{ looks === 1 ? 'reading' : 'readings' }}</span>
+            ><span class="quiet">, {{ t('align.readingsSoFar', { count: looks }) }}</span>
           </p></template
         >
         <v-btn height="44" @click="emit('begin')">{{ t('align.nextCore') }}</v-btn>

@@ -59,7 +59,7 @@ const label = computed(() =>
             <p v-for="w in why" :key="w">{{ w }}</p>
             <p v-if="why.length === 0">{{ t('align.recordedNoRequirement') }}</p>
             <p class="quiet">
-              {{ reading.source === 'typed' ? 'typed' : 'taken' }},
+              {{ reading.source === 'typed' ? t('align.typed2') : t('align.taken') }},
               {{ reading.instrument ?? t('align.instrumentNotStated') }} {{ shown.plusMinus ?? '' }}
             </p>
             <v-btn size="small" @click="emit('strike', reading.id)">{{ t('align.strikeOut3') }}</v-btn>

@@ -2,7 +2,7 @@
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
-import type { BandChartData, BandSeries } from '#shared/words/bandChart'
+import { axisName, type BandChartData, type BandSeries } from '#shared/words/bandChart'
 
 /** The band before and after. Plotly comes only with this component, on the one page that charts. */
 const props = defineProps<{ data: BandChartData; night: boolean }>()
@@ -39,7 +39,7 @@ function trace(token: (name: string) => string, series: BandSeries, name: string
       width: 0,
       color: ink,
     },
-    hovertemplate: `${props.data.axis.title} %{x}: %{y:.2f} ${props.data.unit}<extra>${name}</extra>`,
+    hovertemplate: `${axisName(props.data.axis)} %{x}: %{y:.2f} ${props.data.unit}<extra>${name}</extra>`,
   }
 }
 function figure(token: (name: string) => string): Figure {
@@ -64,7 +64,7 @@ function figure(token: (name: string) => string): Figure {
       margin: { l: 58, r: 12, t: 10, b: 42 },
       xaxis: {
         ...axis,
-        title: { text: props.data.axis.title },
+        title: { text: axisName(props.data.axis) },
         ...(ticks
           ? {
               tickvals: ticks.map(t => t.at),

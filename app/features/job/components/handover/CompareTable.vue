@@ -45,7 +45,9 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
               >{{ ' ' }} <span class="quiet fig">{{ shownCell(c[side])!.plusMinus ?? '' }}</span></span
             >
             <span v-if="isJudged(c)" class="quiet word">{{
-              side === 'after' && stale.has(c.point.id) ? 'recheck' : statusWord(c[side].judgement!.verdict)
+              side === 'after' && stale.has(c.point.id)
+                ? t('job.recheck')
+                : statusWord(c[side].judgement!.verdict)
             }}</span>
           </template>
           <span v-else class="quiet">{{ t('common.notMeasured') }}</span>

@@ -53,7 +53,7 @@ onBeforeUnmount(stop)
     :variant="seconds === null ? undefined : 'flat'"
     @click="seconds === null ? start() : stop()"
   >
-    {{ seconds === null ? t('job.recordVoiceNote') : `Stop, ${seconds} s` }}
+    {{ seconds === null ? t('job.recordVoiceNote') : t('job.stopRecording', { seconds }) }}
   </v-btn>
   <span v-if="problem" class="wrong" role="alert">{{ problem }}</span>
 </template>

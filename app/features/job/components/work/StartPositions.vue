@@ -49,7 +49,7 @@ function keep(p: StartPosition) {
                 (p.adjuster.kind === 'menu-value'
                   ? t('common.menuValue')
                   : turnsLikeClock(p)
-                    ? 'o\u2019clock'
+                    ? t('job.oclock')
                     : t('job.turnsOut'))
               "
               :aria-label="t('job.positionOf', { designator: p.adjuster.designator })"
@@ -61,7 +61,7 @@ function keep(p: StartPosition) {
         </li>
       </ol>
       <datalist id="clock-positions">
-        <option v-for="c in CLOCK" :key="c" :value="`${c} o\u2019clock`" />
+        <option v-for="c in CLOCK" :key="c" :value="t('job.atOclock', { hour: c })" />
       </datalist>
     </template>
   </section>

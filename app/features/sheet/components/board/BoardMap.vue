@@ -23,7 +23,9 @@ const isWanted = (id: string) => props.wanted.includes(id)
     class="board"
     :viewBox="`0 0 ${W} ${H}`"
     role="img"
-    :aria-label="wanted.length ? t('sheet.boardMarked', { list: wanted.join(', ') }) : 'board'"
+    :aria-label="
+      wanted.length ? t('sheet.boardMarked', { list: wanted.join(', ') }) : t('sheet.boardPicture')
+    "
   >
     <image
       v-if="picture?.pictureId"

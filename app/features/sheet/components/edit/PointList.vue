@@ -55,8 +55,8 @@ const number = (t: string, per: number) => {
             p.state.channel === null
               ? ''
               : t('sheet.channel', { channel: channelName(planId, p.state.channel) })
-          }}, {{ p.state.keyed ? 'keyed' : 'receiving' }}; {{ p.wants.length }}
-          {{ p.wants.length === 1 ? 'quantity' : 'quantities' }}</span
+          }}, {{ p.state.keyed ? t('sheet.keyed') : t('sheet.receiving') }};
+          {{ t('sheet.quantitiesMeasured', { count: p.wants.length }) }}</span
         >
       </summary>
       <div class="state">
