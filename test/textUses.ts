@@ -1,5 +1,5 @@
-import { execFileSync } from 'node:child_process'
-import { existsSync, readFileSync } from 'node:fs'
+import { readFileSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import ts from 'typescript'
 
 /** A place in the source that asks for a message: its code and the names that it gives. */
@@ -16,12 +16,9 @@ const LITERAL = /['"`]([a-z]\w*\.\w+)['"`]/g
 
 /** Sources of the product as text, tests left out. */
 export function productSources(): ReadonlyMap<string, string> {
-  const listed = execFileSync('git', ['ls-files', '-co', '--exclude-standard', ...ROOMS], {
-    encoding: 'utf8',
-  })
-  const files = listed
-    .split('\n')
-    .filter(f => /\.(ts|vue)$/.test(f) && !f.endsWith('.test.ts') && existsSync(f))
+  const files = ROOMS.flatMap(room =>
+    readdirSync(room, { recursive: true, encoding: 'utf8' }).map(f => join(room, f)),
+  ).filter(f => /\.(ts|vue)$/.test(f) && !f.endsWith('.test.ts'))
   return new Map(files.map(f => [f, readFileSync(f, 'utf8')]))
 }
 
