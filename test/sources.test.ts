@@ -1,8 +1,8 @@
-import { execFileSync } from 'node:child_process'
 import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import { CAUSES } from '../core/diagnose/causes/catalogue'
 import { SHEETS } from '../core/sheet'
+import { filesUnder } from './filesUnder'
 
 const FOLDERS = ['core', 'shared', 'server', 'app', 'instruments', 'cli', 'test']
 const NUMBER = /\b[CFIKPQSTWX]\d{2}\b/g
@@ -17,11 +17,8 @@ const listed = new Set(
 const designators = new Set(SHEETS.flatMap(s => s.adjusters.map(a => a.designator)))
 
 function cited(): Map<string, string> {
-  const files = execFileSync('git', ['ls-files', ...FOLDERS], { encoding: 'utf8' })
-    .trim()
-    .split('\n')
   const found = new Map<string, string>()
-  for (const file of files.filter(f => /\.(ts|vue|mjs)$/.test(f)))
+  for (const file of filesUnder(FOLDERS, /\.(ts|vue|mjs)$/))
     readFileSync(file, 'utf8')
       .split('\n')
       .forEach((line, i) => {

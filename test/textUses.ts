@@ -1,6 +1,6 @@
-import { readFileSync, readdirSync } from 'node:fs'
-import { join } from 'node:path'
+import { readFileSync } from 'node:fs'
 import ts from 'typescript'
+import { filesUnder } from './filesUnder'
 
 /** A place in the source that asks for a message: its code and the names that it gives. */
 export interface TextUse {
@@ -16,9 +16,7 @@ const LITERAL = /['"`]([a-z]\w*\.\w+)['"`]/g
 
 /** Sources of the product as text, tests left out. */
 export function productSources(): ReadonlyMap<string, string> {
-  const files = ROOMS.flatMap(room =>
-    readdirSync(room, { recursive: true, encoding: 'utf8' }).map(f => join(room, f)),
-  ).filter(f => /\.(ts|vue)$/.test(f) && !f.endsWith('.test.ts'))
+  const files = filesUnder(ROOMS, /\.(ts|vue)$/).filter(f => !f.endsWith('.test.ts'))
   return new Map(files.map(f => [f, readFileSync(f, 'utf8')]))
 }
 
