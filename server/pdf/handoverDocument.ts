@@ -1,5 +1,4 @@
 import { t } from '#shared/i18n'
-import { format } from 'date-fns'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
 import { settleClaim } from '#core/claims'
 import { adjusted, carrierAdvice, compliance } from '#core/handover'
@@ -20,7 +19,8 @@ import {
   operatingAdvice,
   rulesWords,
 } from '#shared/words/ownerWords'
-import { dayAndTime, itemWords } from '#shared/words/runWords'
+import { dayAndTime, dayMonthYear } from '#shared/words/dateWords'
+import { itemWords } from '#shared/words/runWords'
 import { capital } from '#shared/words/sentence'
 import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
@@ -232,7 +232,7 @@ function photoPages(photos: readonly PaperPhoto[]): Content[] {
 function handedWords(h: Handover): Content[] {
   const last = h.events.findLast(e => e.kind === 'handed-over')
   return last?.text
-    ? [heading(t('paper.explainedToTheOwner')), words(`${last.text} (${format(last.atMs, 'd MMM yyyy')})`)]
+    ? [heading(t('paper.explainedToTheOwner')), words(`${last.text} (${dayMonthYear(last.atMs)})`)]
     : []
 }
 

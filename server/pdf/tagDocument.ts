@@ -2,7 +2,7 @@ import { t } from '#shared/i18n'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { ModelSheet } from '#core/sheet'
 import { jobTag, type Job } from '#shared/job'
-import { day } from '#shared/words/runWords'
+import { day } from '#shared/words/dateWords'
 import { words } from './blocks'
 
 const MM = 72 / 25.4

@@ -2,8 +2,8 @@ export const LANGUAGES = ['en', 'es'] as const
 
 export type Language = (typeof LANGUAGES)[number]
 
-/** Locale of dates and plurals: English is British here. */
-export const LOCALES: Readonly<Record<Language, string>> = { en: 'en-GB', es: 'es' }
+/** Locale of plurals, months and counts. */
+export const LOCALES: Readonly<Record<Language, string>> = { en: 'en', es: 'es' }
 
 let read: () => Language = () => 'en'
 

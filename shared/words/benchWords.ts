@@ -2,7 +2,7 @@ import { t } from '#shared/i18n'
 import { overlapMinutes, warmMinutes, type BlockedPeriod, type Outlook, type Suggestion } from '#core/work'
 import type { JobSummary } from '../bench'
 import { jobTag } from '../job'
-import { day } from './runWords'
+import { day } from './dateWords'
 import { durationWords } from './workWords'
 
 /** Minutes of work on one set of a batch, for the estimate (common practice). */

@@ -1,7 +1,7 @@
 import { t, type MessageCode } from '#shared/i18n'
 import type { Intake, Job } from '../job'
 import { claimWords } from './claimWords'
-import { day } from './runWords'
+import { day } from './dateWords'
 
 const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, MessageCode>> = {
   owner: 'common.owner',

@@ -1,5 +1,4 @@
 import { t, type MessageCode } from '#shared/i18n'
-import { format } from 'date-fns'
 import {
   GOES_STALE,
   isOfReceiver,
@@ -21,19 +20,8 @@ import {
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '#core/quantity'
 import { channelName } from '#core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
+import { clockTime } from './dateWords'
 import { showAgainst, statusWord } from './verdictWords'
-
-export function clockTime(atMs: number): string {
-  return format(atMs, 'HH:mm')
-}
-
-export function dayAndTime(atMs: number): string {
-  return format(atMs, 'd MMM yyyy, HH:mm')
-}
-
-export function day(iso: string | null): string {
-  return iso ? format(new Date(`${iso}T12:00:00`), 'EEE d MMM') : t('common.noDueDate')
-}
 
 /** "CT1 (reference trimmer) turned 10:32, seen by the reading" */
 export function turnWords(turns: readonly Turn[]): string {

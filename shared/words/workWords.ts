@@ -10,7 +10,7 @@ import {
   type WaitsFor,
   type Warning,
 } from '#core/work'
-import { day } from './runWords'
+import { day } from './dateWords'
 
 export const ITEM_STATE_WORDS: Record<(typeof ITEM_STATES)[number], MessageCode> = {
   fine: 'work.ok',

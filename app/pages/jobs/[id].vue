@@ -9,7 +9,7 @@ import { useJobLive } from '~/features/job/logic/useJobLive'
 import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { WARNING_WORDS } from '#shared/words/workWords'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import { jobTag } from '#shared/job'
 
 const route = useRoute()

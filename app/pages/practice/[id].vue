@@ -3,7 +3,7 @@ import { t } from '#shared/i18n'
 import { computed, onMounted } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
 import { rigDesign } from '#core/rig'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import ReviewView from '~/features/practice/components/ReviewView.vue'
 import { usePracticeStore } from '~/features/practice/store/practice'
 

@@ -6,7 +6,7 @@ import type { HeatView, KeyDownView } from '#core/run'
 import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
 import type { LiveLink } from '#shared/live'
 import KeyDownClock from '../gauge/KeyDownClock.vue'
-import { clockTime } from '#shared/words/runWords'
+import { clockTime, clockSeconds } from '#shared/words/dateWords'
 
 type BestReading = { entry: LiveEntry; freshness: Freshness } | null
 const props = defineProps<{
@@ -111,7 +111,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
     >
       <span v-for="l in silent" :key="l.instrumentId"
         ><b>{{ l.instrument }}</b>
-        {{ t('frame.notAnsweringSince', { value: new Date(l.sinceMs).toLocaleTimeString('en-GB') }) }}</span
+        {{ t('frame.notAnsweringSince', { value: clockSeconds(l.sinceMs) }) }}</span
       >
       <span v-if="!connected">{{ t('frame.instrumentsOffline') }}</span>
     </div>

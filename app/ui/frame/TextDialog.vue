@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { countWords } from '#shared/words/dateWords'
 import { ref, watch } from 'vue'
 
 /** Asks for a few words: a note, a reason. What was typed stays until it was kept or given up. */
@@ -33,8 +34,8 @@ const tooLong = (v: string) =>
   v.length <= props.maxLength ||
   t('frame.charactersMaxPleaseShortenItNothing', {
     label: props.label,
-    count: v.length.toLocaleString('en-GB'),
-    maxLength: props.maxLength.toLocaleString('en-GB'),
+    count: countWords(v.length),
+    maxLength: countWords(props.maxLength),
   })
 </script>
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { dayMonthYear } from '#shared/words/dateWords'
 import { computed, ref } from 'vue'
 import {
   lineKind,
@@ -29,15 +30,7 @@ const offered = computed(() => suggestions(props.sheet, props.line))
 const kind = computed(() => lineKind(props.line))
 const text = ref(lineText(value.value))
 const reason = ref('')
-const day = computed(() =>
-  props.trust?.correctedAtMs
-    ? new Date(props.trust.correctedAtMs).toLocaleDateString('en-GB', {
-        day: 'numeric',
-        month: 'short',
-        year: 'numeric',
-      })
-    : null,
-)
+const day = computed(() => (props.trust?.correctedAtMs ? dayMonthYear(props.trust.correctedAtMs) : null))
 
 function lineText(v: LineValue): string {
   if (v === null) return ''

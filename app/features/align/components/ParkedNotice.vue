@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import type { WaitBegun } from '#core/run'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import { WAIT_WORDS } from '#shared/words/workWords'
 
 /** A run that waits says for what; one press takes it up again. */

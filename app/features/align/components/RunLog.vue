@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { QUANTITIES } from '#core/quantity'
 import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '#core/run'
 import { eventWords } from '#shared/words/eventWords'
-import { clockTime } from '#shared/words/runWords'
+import { clockTime } from '#shared/words/dateWords'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 
 /**

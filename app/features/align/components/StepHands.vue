@@ -4,7 +4,8 @@ import { computed } from 'vue'
 import { GOES_STALE, adjusterOf, lineOf, type ModelSheet, type Step } from '#core/sheet'
 import type { Turn } from '#core/run'
 import type { LineTrust } from '#shared/sheetFile'
-import { clockTime, keyDownWords } from '#shared/words/runWords'
+import { clockTime, dayMonth } from '#shared/words/dateWords'
+import { keyDownWords } from '#shared/words/runWords'
 import { confidenceWords } from '#shared/words/sheetWords'
 import type { NewWorkEvent } from '~/features/job/logic/useEventForm'
 import BoardMap from '~/features/sheet/components/board/BoardMap.vue'
@@ -43,10 +44,7 @@ const turnedLine = computed(() => lineOf('step', props.step.id, 'adjusters'))
 function mark(line: string): string | null {
   const trust = props.trust.find(t => t.line === line)
   if (!trust) return null
-  const day =
-    trust.correctedAtMs === null
-      ? null
-      : new Date(trust.correctedAtMs).toLocaleDateString('en-GB', { day: 'numeric', month: 'short' })
+  const day = trust.correctedAtMs === null ? null : dayMonth(trust.correctedAtMs)
   return confidenceWords(day, trust.confirmed)
 }
 </script>

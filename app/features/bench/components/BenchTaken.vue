@@ -2,7 +2,7 @@
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { BlockedPeriod } from '#core/work'
-import { day } from '#shared/words/runWords'
+import { day } from '#shared/words/dateWords'
 
 /** Weeks in which other work takes the bench: promised dates are counted around them. */
 defineProps<{ open: boolean; periods: readonly BlockedPeriod[]; failure: string | null }>()

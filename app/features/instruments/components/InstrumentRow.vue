@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { clockSeconds } from '#shared/words/dateWords'
 import { computed } from 'vue'
 import { profileOf, type Instrument } from '#shared/instrument'
 import type { LiveLink } from '#shared/live'
@@ -20,7 +21,7 @@ const state = computed(() => {
   return {
     mark: 'stale' as const,
     words: t('instruments.notAnsweringSince', {
-      value: new Date(props.link.sinceMs).toLocaleTimeString('en-GB'),
+      value: clockSeconds(props.link.sinceMs),
       detail: props.link.detail,
     }),
   }

@@ -1,6 +1,6 @@
 import { t, type MessageCode } from '#shared/i18n'
 import type { Quantity } from '#core/quantity'
-import { clockTime } from '#shared/words/runWords'
+import { clockTime } from '#shared/words/dateWords'
 import type { Freshness, LiveEntry } from './liveBook'
 
 /** The entry that is shown for a quantity, with how it stands. */

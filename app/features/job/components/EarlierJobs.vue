@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { quantityInfo } from '#core/quantity'
 import type { EarlierJob } from '#shared/earlierJob'
 import { jobTag } from '#shared/job'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import { showAgainst } from '#shared/words/verdictWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 

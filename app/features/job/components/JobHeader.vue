@@ -4,7 +4,7 @@ import { STAGES, type Stage } from '#core/work'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { jobTag, type Job } from '#shared/job'
-import { day } from '#shared/words/runWords'
+import { day } from '#shared/words/dateWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()

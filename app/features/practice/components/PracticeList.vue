@@ -4,7 +4,7 @@ import { computed } from 'vue'
 import { LESSONS } from '#core/practice'
 import { rigDesign } from '#core/rig'
 import { BENCH_KITS } from '#core/practice/instruments'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import type { PracticeSummary } from '#shared/practiceSession'
 
 /** What a trainee has worked, newest first, and how far that went. */

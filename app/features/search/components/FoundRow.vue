@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { format } from 'date-fns'
+import { dayMonthYear } from '#shared/words/dateWords'
 import { jobTag } from '#shared/job'
 import type { FoundJob } from '#shared/search'
 
@@ -18,7 +18,7 @@ defineProps<{ job: FoundJob; model: string }>()
     <span class="what">{{ job.excerpt || job.complaint }}</span>
     <span class="quiet state"
       >{{ job.onBench ? t('search.onTheBench') : t('search.handedOver') }}<br />{{
-        format(job.createdAtMs, 'd MMM yyyy')
+        dayMonthYear(job.createdAtMs)
       }}</span
     >
   </NuxtLink>

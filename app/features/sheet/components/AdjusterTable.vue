@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { dayMonthYear } from '#shared/words/dateWords'
 import { GOES_STALE, type ModelSheet } from '#core/sheet'
 import type { LineTrust } from '#shared/sheetFile'
 import { confidenceWords, fieldWords } from '#shared/words/sheetWords'
@@ -7,10 +8,7 @@ import { confidenceWords, fieldWords } from '#shared/words/sheetWords'
 /** What can be turned; a press shows it on the board. */
 const props = defineProps<{ sheet: ModelSheet; trust: readonly LineTrust[] }>()
 const emit = defineEmits<{ show: [designator: string] }>()
-const day = (ms: number | null) =>
-  ms === null
-    ? null
-    : new Date(ms).toLocaleDateString('en-GB', { day: 'numeric', month: 'short', year: 'numeric' })
+const day = (ms: number | null) => (ms === null ? null : dayMonthYear(ms))
 const trusted = (designator: string) =>
   props.trust
     .filter(t => t.line.startsWith(`adjuster/${designator}/`))

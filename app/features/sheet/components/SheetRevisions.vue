@@ -3,7 +3,7 @@ import { t } from '#shared/i18n'
 import { computed, ref, shallowRef } from 'vue'
 import { compareSheets, type ModelSheet } from '#core/sheet'
 import type { RevisionInfo } from '#shared/sheetFile'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import { differenceName, lineValueWords, lineWords } from '#shared/words/sheetWords'
 import { jobTag } from '#shared/job'
 

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { countWords } from '#shared/words/dateWords'
 import type { ScopePreview } from '#core/recording'
 
 /** What was found in a table of an oscilloscope, before it is believed. */
@@ -16,7 +17,7 @@ const emit = defineEmits<{ yes: []; no: [] }>()
             preview.valueColumns.length === 2
               ? t('signals.timeAndTwoChannelsTakenAs')
               : t('signals.timeAndOneChannel'),
-          sampleRateHz: Math.round(preview.sampleRateHz).toLocaleString('en-GB'),
+          sampleRateHz: countWords(Math.round(preview.sampleRateHz)),
           what2: preview.timeUnitS === 1 ? t('signals.seconds') : `${preview.timeUnitS} s`,
           what3: preview.valueUnitsV[0] === 1 ? t('signals.volts') : `${preview.valueUnitsV[0]} V`,
         })

@@ -19,7 +19,7 @@ import {
   operatingAdvice,
   rulesWords,
 } from '#shared/words/ownerWords'
-import { day, dayAndTime } from '#shared/words/runWords'
+import { day, dayAndTime } from '#shared/words/dateWords'
 import { useJobStore } from '~/features/job/store/job'
 import { jobTag } from '#shared/job'
 

@@ -3,7 +3,7 @@ import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { WarmGate } from '#core/run'
 import { gateWords } from '#shared/words/coachWords'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 import CoachLine from './CoachLine.vue'
 

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import type { HandoverIssue } from '#shared/handoverIssue'
-import { dayAndTime } from '#shared/words/runWords'
+import { dayAndTime } from '#shared/words/dateWords'
 
 /** The papers of a job: a draft until it is handed over, then every issue as it was frozen. */
 defineProps<{ jobId: string; issues: readonly HandoverIssue[]; corrected: boolean }>()

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { format } from 'date-fns'
+import { clockTime, dayMonth } from '#shared/words/dateWords'
 import { onBeforeUnmount, ref } from 'vue'
 
 /** A short spoken note, for when both hands are in the set. */
@@ -24,7 +24,7 @@ async function start() {
         emit(
           'done',
           new Blob(pieces, { type: recorder!.mimeType }),
-          t('job.voiceNote3', { now: format(Date.now(), 'd MMM HH:mm') }),
+          t('job.voiceNote3', { now: `${dayMonth(Date.now())} ${clockTime(Date.now())}` }),
         )
       seconds.value = null
     }

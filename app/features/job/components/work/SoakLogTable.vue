@@ -3,7 +3,7 @@ import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { groupDigits, showErrorHz, showPlain } from '#core/quantity'
 import type { SoakLog } from '#core/work'
-import { clockTime } from '#shared/words/runWords'
+import { clockTime } from '#shared/words/dateWords'
 import { durationWords } from '#shared/words/workWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
