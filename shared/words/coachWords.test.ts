@@ -229,6 +229,10 @@ describe('the log', () => {
       readings: [],
       seen: 'normal',
       answer: 'yes',
+      part: 'final',
+      what: 'core freed',
+      hours: 2,
+      passed: true,
     }
     for (const kind of JOB_EVENT_KINDS)
       expect(eventWords({ ...any, kind } as unknown as JobEvent)).toMatch(/^[A-Za-z].{3,}/)
