@@ -59,7 +59,7 @@ function openForm() {
   store.forgetSet()
   failure.value = null
 }
-useHead({ title: t('bench.bench2') })
+useHead({ title: t('bench.benchTitle') })
 /** Timers on the page move by themselves. */
 const nowMs = ref(Date.now())
 let clock: ReturnType<typeof setInterval>

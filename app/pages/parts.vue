@@ -19,7 +19,7 @@ useHead({ title: t('job.parts') })
 
 <template>
   <div class="page">
-    <h1>{{ t('job.stockParts2') }}</h1>
+    <h1>{{ t('job.stockPartsTitle') }}</h1>
     <p class="lead">
       {{ t('job.testPartsBeforeFittingThemA') }}
     </p>

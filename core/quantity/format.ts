@@ -82,6 +82,17 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
 }
 
 /**
+ * Digits behind the point that a value of a quantity is shown with, in the unit of the bench.
+ * @param standardUncertainty [SI]; null = unknown
+ */
+export function shownDecimals(standardUncertainty: number | null, quantity: Quantity): number {
+  const { shownUnit, perSi } = quantityInfo(quantity)
+  return standardUncertainty === null
+    ? (DECIMALS_UNKNOWN[shownUnit] ?? 2)
+    : Math.min(justifiedDecimals(standardUncertainty * perSi), MAX_DECIMALS[shownUnit] ?? 3)
+}
+
+/**
  * A measured value in the unit of the bench with the digits that its uncertainty justifies.
  * @param measured value and standard uncertainty [SI]
  * @param menu how the set writes its menu values
@@ -97,10 +108,7 @@ export function showMeasured(measured: Measured, quantity: Quantity, menu?: Menu
     }
   const u = measured.standardUncertainty
   const expanded = expandedUncertainty(measured)
-  const decimals =
-    u === null
-      ? (DECIMALS_UNKNOWN[info.shownUnit] ?? 2)
-      : Math.min(justifiedDecimals(u * info.perSi), MAX_DECIMALS[info.shownUnit] ?? 3)
+  const decimals = shownDecimals(u, quantity)
   return {
     value: `${measured.bound ? BOUND_SIGN[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
     unit: info.shownUnit,

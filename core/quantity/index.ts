@@ -43,6 +43,7 @@ export {
   justifiedDecimals,
   showErrorHz,
   showMeasured,
+  shownDecimals,
   showPlain,
   showSmallPower,
   type FormattedValue,

@@ -54,7 +54,10 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
     defaultStyle: { font: 'Latin', fontSize: 9.5, lineHeight: 1.15 },
     footer: (page, pages) => footer(h, tag, status, page, pages),
     content: [
-      words(t('paper.serial', { model: h.sheet.model, serial: h.job.serial }), { bold: true, fontSize: 18 }),
+      words(t('paper.modelAndSerial', { model: h.sheet.model, serial: h.job.serial }), {
+        bold: true,
+        fontSize: 18,
+      }),
       words(
         t('paper.forWord', {
           tag,

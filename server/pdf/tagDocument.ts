@@ -26,7 +26,7 @@ export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
             stack: [
               words(tag, { bold: true, fontSize: 22 }),
               words(sheet.model, { bold: true, fontSize: 11 }),
-              words(t('paper.serial2', { serial: job.serial })),
+              words(t('paper.serialOnTag', { serial: job.serial })),
               words(job.owner, { margin: [0, 4, 0, 0] }),
               words(job.promisedOn ? t('paper.due', { day: day(job.promisedOn) }) : t('common.noDueDate')),
             ],

@@ -87,7 +87,7 @@ export function timerWords(j: Pick<JobSummary, 'warmUp' | 'soakEndsAtMs'>, nowMs
   if (j.soakEndsAtMs !== null)
     return j.soakEndsAtMs > nowMs
       ? t('bench.soakTestLeft', { duration: durationWords(j.soakEndsAtMs - nowMs) })
-      : t('bench.soakTimeIsUp2')
+      : t('bench.soakTimer')
   if (!j.warmUp) return null
   return j.warmUp.warmAtMs > nowMs
     ? t('bench.warmingUpLeft', { duration: durationWords(j.warmUp.warmAtMs - nowMs) })

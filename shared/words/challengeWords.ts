@@ -28,12 +28,12 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
     }),
   P06: c =>
     c.isUnusual
-      ? t('doubt.ofRfFromWOfDc', {
+      ? t('doubt.efficiencyHigh', {
           meanW: showPlain(c.meanW, 'powerW'),
           inputW: groupDigits(c.inputW, 1),
           meanW2: Math.round((c.meanW / c.inputW) * 100),
         })
-      : t('doubt.ofRfFromWOfDc2', {
+      : t('doubt.efficiencyImpossible', {
           meanW: showPlain(c.meanW, 'powerW'),
           inputW: groupDigits(c.inputW, 1),
           meanW2: Math.round((c.meanW / c.inputW) * 100),

@@ -94,7 +94,10 @@ export function settingWords(
       return { say: t('guide.takeTheReading'), how: t('guide.onTarget') }
     case 'first-touch':
       return way
-        ? { say: t('guide.slightly2', { capital: capital(way) }), how: t('guide.waitForTheMeter', { reads }) }
+        ? {
+            say: t('guide.directionSlightly', { capital: capital(way) }),
+            how: t('guide.waitForTheMeter', { reads }),
+          }
         : { say: t('guide.turnSlightlyThenWait'), how: t('guide.directionUnknown', { reads }) }
     case 'no-effect':
       return { say: t('guide.stopNoEffect'), how: t('guide.checkTheAdjusterAndItsEnd') }
@@ -127,10 +130,10 @@ export function balanceWords({ weakEnd, turns }: BalanceMove, coils: readonly st
     : []
   if (moves.length === 0) return { say: t(WEAK_WORDS[weakEnd]), how: t('guide.nothingToAdjust') }
   if (moves.length === 1)
-    return { say: moves[0]!, how: t('guide.thenMeasureAllThreeChannels', { weak: t(WEAK_WORDS[weakEnd]) }) }
+    return { say: moves[0]!, how: t('guide.weakThenMeasure', { weak: t(WEAK_WORDS[weakEnd]) }) }
   return {
     say: t('guide.offsetBothCoils'),
-    how: t('guide.thenMeasureAllThreeChannels2', { weak: t(WEAK_WORDS[weakEnd]), list: moves.join(', ') }),
+    how: t('guide.weakThenMoves', { weak: t(WEAK_WORDS[weakEnd]), list: moves.join(', ') }),
   }
 }
 
@@ -202,9 +205,7 @@ export function menuWords(
     case 'end':
       return {
         say: t('guide.endOfRange', { code }),
-        how: expected
-          ? t('guide.theMenuHasNoFurtherValue', { expected })
-          : t('guide.theMenuHasNoFurtherValue2'),
+        how: expected ? t('guide.theMenuHasNoFurtherValue', { expected }) : t('guide.menuAtItsEnd'),
       }
     case 'higher':
       return { say: t('guide.try', { code }), how: t('guide.aCarefulStepUpOneMore') }

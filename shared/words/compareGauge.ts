@@ -1,5 +1,5 @@
 import { t } from '#shared/i18n'
-import { HEX_BYTE, QUANTITIES, justifiedDecimals, quantityInfo, standardToBound } from '#core/quantity'
+import { HEX_BYTE, QUANTITIES, quantityInfo, shownDecimals, standardToBound } from '#core/quantity'
 import { decidingRange, type CellState, type ComparedCell } from '#core/run'
 import { showAgainst, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
@@ -46,8 +46,7 @@ export function shownCell(cell: CellState) {
 }
 
 export function gaugeDecimals(c: ComparedCell): number {
-  const u = c.after.latest?.reading.standardUncertainty
-  return u ? Math.min(3, justifiedDecimals(u * QUANTITIES[c.want.quantity].perSi)) : 2
+  return shownDecimals(c.after.latest?.reading.standardUncertainty ?? null, c.want.quantity)
 }
 
 /** What a cell is held against, window and limit taken together; empty = nothing is asked of it. */

@@ -30,7 +30,7 @@ const WORDS: Words = {
   'reading-struck': e => t('entry.aReadingStruckOut', { reason: e.reason }),
   'adjuster-turned': e => t('entry.adjusted', { list: e.designators.join(', ') }),
   'step-confirmed': e =>
-    t('entry.step2', {
+    t('entry.stepConfirmed', {
       stepId: e.stepId,
       stepoutcomes: t(STEP_OUTCOMES[e.outcome]),
       because: after(e.reason),

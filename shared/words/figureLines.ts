@@ -74,13 +74,13 @@ function rarePeaks(peaks: NonNullable<Measurement['am']>['peaks']): FigureLine[]
       t('figure.positivePeakExceeded01Of'),
       peaks?.crest999,
       share,
-      peaks ? t('figure.n1OfTheTime', { percent: percent(peaks.crest99) }) : '',
+      peaks ? t('figure.onePercentOfTheTime', { percent: percent(peaks.crest99) }) : '',
     ),
     ...line(
       t('figure.negativePeakExceeded01Of'),
       peaks?.trough999,
       share,
-      peaks ? t('figure.n1OfTheTime', { percent: percent(peaks.trough99) }) : '',
+      peaks ? t('figure.onePercentOfTheTime', { percent: percent(peaks.trough99) }) : '',
     ),
   ]
 }
@@ -151,16 +151,16 @@ function fmLines({ fm }: Measurement): FigureLine[] {
   return [
     ...twoTones(fm.tonesHz),
     ...line(
-      t('figure.deviationExceeded01OfThe'),
+      t('figure.deviationUpExceeded'),
       peaks?.positive999Hz,
       hertz,
-      peaks ? t('figure.n1OfTheTime2', { hertz: hertz(peaks.positive99Hz) }) : '',
+      peaks ? t('figure.onePercentOfTheTimeHz', { hertz: hertz(peaks.positive99Hz) }) : '',
     ),
     ...line(
-      t('figure.deviationExceeded01OfThe2'),
+      t('figure.deviationDownExceeded'),
       peaks?.negative999Hz,
       hertz,
-      peaks ? t('figure.n1OfTheTime2', { hertz: hertz(peaks.negative99Hz) }) : '',
+      peaks ? t('figure.onePercentOfTheTimeHz', { hertz: hertz(peaks.negative99Hz) }) : '',
     ),
     ...line(t('figure.deviationAsymmetry'), apart, share, t('figure.zeroIfTheLimiterClipsEvenly')),
     ...line(
@@ -176,7 +176,7 @@ function fmLines({ fm }: Measurement): FigureLine[] {
       t('figure.carrierLine'),
       fm.carrierLineDbc,
       v => `${v.toFixed(1)} dBc`,
-      t('figure.vanishesAtADeviationOf2'),
+      t('figure.firstCarrierNull'),
     ),
     ...line(t('figure.residualFm'), fm.residualHz, hertz, t('figure.n50HzTo3KhzWithout')),
   ]

@@ -21,7 +21,7 @@ export function maskWords(mask: readonly MaskPart[]): string[] {
     groups.set(modes, [...(groups.get(modes) ?? []), part])
   }
   return [...groups].map(([modes, parts]) =>
-    t('rules.emissionMask2', { modes, list: parts.map(partWords).join('; ') }),
+    t('rules.maskWords', { modes, list: parts.map(partWords).join('; ') }),
   )
 }
 

@@ -35,7 +35,7 @@ export function turnWords(turns: readonly Turn[]): string {
         ? `${last.designator} (${last.name})`
         : last.designator
       : names.length > 3
-        ? t('run.to', { name: names[0], at: names.at(-1) })
+        ? t('run.fromTo', { name: names[0], at: names.at(-1) })
         : names.join(', ')
   return t('run.at', { what, how, clockTime: clockTime(last.atMs) })
 }
@@ -45,7 +45,7 @@ export function turnQuestionWords(q: TurnQuestion): string {
   const isFrequency = quantityInfo(q.quantity).siUnit === 'Hz' && q.before > 1e5
   const by = isFrequency
     ? `${groupDigits(q.now - q.before, 0, true)} Hz`
-    : t('run.to2', { before: showPlain(q.before, q.quantity), now: showPlain(q.now, q.quantity) })
+    : t('run.movedFromTo', { before: showPlain(q.before, q.quantity), now: showPlain(q.now, q.quantity) })
   const what =
     q.designators.length === 1
       ? t('run.wasAdjusted', { designator: q.designators[0] })
@@ -231,7 +231,7 @@ export function keyDownWords(step: Step): string {
 const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
   'owed': 'run.partOfTheProcedureNotDone',
   'step-open': 'run.alignmentStep',
-  'accepted-as-is': 'run.acceptedAsIs2',
+  'accepted-as-is': 'run.itemAcceptedAsIs',
   'skipped': 'common.skipped',
   'as-found-missing': 'run.asFound',
   'as-left-missing': 'run.asLeft',

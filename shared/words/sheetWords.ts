@@ -24,7 +24,7 @@ export function sheetProblemWords({ code, at, names }: SheetProblem): string {
     case 'needs-later':
       return t('sheet.dependsOnWhichComesLaterMove', { at, what })
     case 'waits-for-itself':
-      return t('sheet.theStepsDependOnEachOther2', { list: names.join(' \u2192 '), name: names[0] })
+      return t('sheet.loopProblem', { list: names.join(' \u2192 '), name: names[0] })
     case 'unknown-channel':
       return what
         ? t('sheet.channelIsNotInTheChannel', { at, what })
@@ -59,21 +59,21 @@ export function moveRefusedWords({ moved, other, why }: MoveRefused): string {
 }
 
 const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
-  name: 'sheet.name2',
+  name: 'sheet.nameLine',
   where: 'sheet.whereItIs',
   turn: 'sheet.direction',
   tool: 'sheet.tool',
   moves: 'sheet.affects',
-  caution: 'sheet.caution2',
+  caution: 'sheet.cautionLine',
   board: 'sheet.positionOnTheBoard',
-  title: 'sheet.title2',
-  instruction: 'sheet.instruction2',
+  title: 'sheet.titleLine',
+  instruction: 'sheet.instructionLine',
   why: 'sheet.reason',
-  adjusters: 'sheet.adjusters2',
+  adjusters: 'sheet.adjustersLine',
   keyDownLimitS: 'sheet.longestKeyDown',
-  expected: 'sheet.expected2',
-  value: 'sheet.value2',
-  points: 'sheet.rowsMeasured2',
+  expected: 'sheet.expectedLine',
+  value: 'sheet.valueLine',
+  points: 'sheet.rowsMeasuredLine',
   needs: 'sheet.dependencies',
   order: 'sheet.order',
   wants: 'sheet.quantities',
@@ -82,7 +82,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   cautions: 'sheet.cautions',
   actions: 'sheet.manualAction',
   bias: 'sheet.bias',
-  kind: 'sheet.kind2',
+  kind: 'sheet.kindLine',
   role: 'sheet.roleInTheCircuit',
   skipIf: 'sheet.notNeededIf',
 }
@@ -95,7 +95,7 @@ export const fieldWords = (field: string) => named(FIELD_WORDS, field)
 /** A line as it is called: "CT2, where it is". */
 export function lineWords(line: string): string {
   const { part, id, field } = lineAddress(line)
-  return `${part === 'specification' ? id : part === 'step' ? t('sheet.step2', { id }) : id}, ${fieldWords(field)}`
+  return `${part === 'specification' ? id : part === 'step' ? t('sheet.stepLine', { id }) : id}, ${fieldWords(field)}`
 }
 
 export function lineValueWords(value: LineValue): string {
@@ -105,7 +105,7 @@ export function lineValueWords(value: LineValue): string {
     return t('sheet.acrossDown', {
       x: Math.round(value.x * 100),
       y: Math.round(value.y * 100),
-      what: value.side === 'solder' ? t('sheet.solderSide2') : '',
+      what: value.side === 'solder' ? t('sheet.onSolderSide') : '',
     })
   return typeof value === 'number' ? `${value} s` : String(value)
 }
@@ -139,13 +139,13 @@ export const ADJUSTER_KIND_WORDS: Readonly<Record<AdjusterKind, MessageCode>> = 
 export function actionWords(action: StepAction): string {
   switch (action.kind) {
     case 'keys':
-      return t('sheet.withinS2', {
+      return t('sheet.keysWithin', {
         words: action.words,
         list: action.keys.join(', '),
         withinS: action.withinS,
       })
     case 'hold':
-      return t('sheet.atLeastS2', { words: action.words, holdS: action.holdS })
+      return t('sheet.holdAtLeast', { words: action.words, holdS: action.holdS })
     case 'power-cycle':
       return action.reread.length === 0
         ? action.words

@@ -1,5 +1,6 @@
 import { t, type MessageCode } from '#shared/i18n'
 import {
+  quantityInfo,
   showErrorHz,
   showMeasured,
   showPlain,
@@ -61,12 +62,15 @@ export function windowWords(
   nominalHz: number | null,
 ): string {
   if (low !== null && high !== null)
-    return t('verdict.to', {
+    return t('verdict.fromTo', {
       low: showBound(low, quantity, nominalHz),
       high: showBound(high, quantity, nominalHz),
     })
   if (high !== null) return t('verdict.max', { high: showBound(high, quantity, nominalHz) })
-  return low !== null ? t('verdict.min', { low: showBound(low, quantity, nominalHz) }) : t('verdict.noTarget')
+  if (low === null) return t('verdict.noTarget')
+  // "30 min min." is read twice.
+  const code = quantityInfo(quantity).shownUnit === 'min' ? 'verdict.atLeast' : 'verdict.min'
+  return t(code, { low: showBound(low, quantity, nominalHz) })
 }
 
 /** Why a verdict is what it is, with the numbers that were used; how far beyond, where it is. */
@@ -90,7 +94,7 @@ export function reasonWords(
       case 'limit':
         return limitWords(reason.verdict!, far(reason), range, asked)
       case 'resolution':
-        return t('verdict.thisMeterCannotResolveTheTolerance')
+        return t('verdict.meterCannotResolveReason')
       case 'uncertainty-unknown':
         return t('verdict.instrumentNotStatedUncertaintyUnknown')
     }
@@ -130,7 +134,7 @@ export function forecastWords(f: Forecast, quantity: Quantity): string | null {
     })
     return `${cannot} ${need}`
   }
-  if (!f.resolves) return t('verdict.thisMeterCannotResolveTheTolerance2')
+  if (!f.resolves) return t('verdict.meterCannotResolve')
   return null
 }
 

@@ -43,7 +43,7 @@ async function save(own: OwnProfile | null) {
 
 <template>
   <div class="page">
-    <h1>{{ t('instruments.queries2', { name: instrument?.name ?? t('instruments.instrument') }) }}</h1>
+    <h1>{{ t('instruments.queriesOf', { name: instrument?.name ?? t('instruments.instrument') }) }}</h1>
     <p class="lead">
       {{ t('instruments.queriesToTheInstrumentConversionTo') }}
       <NuxtLink to="/instruments">{{ t('instruments.allInstruments') }}</NuxtLink>

@@ -98,7 +98,7 @@ useHead({ title: t('job.sets') })
         }}<select v-model="query.state">
           <option value="any">{{ t('job.any') }}</option>
           <option value="bench">{{ t('job.onTheBench') }}</option>
-          <option value="away">{{ t('job.handedOver2') }}</option>
+          <option value="away">{{ t('job.handedOverState') }}</option>
         </select></label
       >
       <label

@@ -68,7 +68,7 @@ useHead({ title: t('sheet.sheets') })
       <div v-for="d in drafts" :key="d.name" class="draft">
         <b>{{ d.model }}</b><span class="quiet">{{
           t('sheet.linesInThisBrowserOnly', {
-            what: d.isNew ? t('sheet.newSheet2') : t('sheet.changesToASheet'),
+            what: d.isNew ? t('sheet.newSheetDraft') : t('sheet.changesToASheet'),
             lines: d.lines,
           })
         }}</span>
@@ -82,7 +82,7 @@ useHead({ title: t('sheet.sheets') })
       ><span>{{ s.description }}</span
       ><span class="quiet"
         >{{ t('sheet.adjustersStepsJobs', { adjusters: s.adjusters, steps: s.steps, jobs: s.jobs }) }}<br />{{
-          t('sheet.revisionOf2', {
+          t('sheet.revisionOfDay', {
             revision: s.revision,
             revisedOn: s.revisedOn,
             what: s.shipped ? '' : t('sheet.writtenHere'),

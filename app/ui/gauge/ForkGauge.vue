@@ -14,10 +14,9 @@ const props = withDefaults(
     unit: string
     decimals?: number
     mark?: Mark | null
-    nowLabel?: string
     compact?: boolean
   }>(),
-  { decimals: 0, mark: null, nowLabel: 'now', compact: false },
+  { decimals: 0, mark: null, compact: false },
 )
 
 const width = computed(() => (props.compact ? 240 : 664))
@@ -196,7 +195,7 @@ const nowWords = computed(() => (props.values.now === null ? t('frame.noReading'
         :text-anchor="anchored(values.now).anchor"
         class="strong"
       >
-        {{ nowLabel }} {{ text(values.now) }}
+        {{ t('frame.now', { text: text(values.now) }) }}
       </text>
     </template>
   </svg>

@@ -95,7 +95,7 @@ const ageing = computed(() => {
             <thead>
               <tr>
                 <th>{{ t('common.oscillator') }}</th>
-                <th>{{ t('align.error2') }}</th>
+                <th>{{ t('align.errorTitle') }}</th>
                 <th>{{ t('align.expandedK2') }}</th>
                 <th>{{ t('align.result') }}</th>
                 <th>{{ t('align.adjustedBy') }}</th>

@@ -11,7 +11,7 @@ defineProps<{ others: readonly JobSummary[] }>()
   <nav v-if="others.length > 0" class="batch" :aria-label="t('align.otherSetsOfThisModel')">
     <span class="quiet">{{ t('align.sameModel') }}</span>
     <NuxtLink v-for="o in others" :key="o.job.id" :to="`/jobs/${o.job.id}/align`"
-      ><b>{{ jobTag(o.job.number) }}</b> {{ o.nextStepTitle ?? t('align.done2') }}</NuxtLink
+      ><b>{{ jobTag(o.job.number) }}</b> {{ o.nextStepTitle ?? t('align.allDone') }}</NuxtLink
     >
   </nav>
 </template>

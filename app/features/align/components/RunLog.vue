@@ -69,7 +69,7 @@ function strike(reason: string) {
               type="button"
               @click="striking = { id: e.id, isReading: false }"
             >
-              {{ t('align.strikeOut2') }}
+              {{ t('align.strikeOutQuantity') }}
             </button>
             <span v-if="readingsOf(e).length > 0" class="readings">
               <button
@@ -81,7 +81,7 @@ function strike(reason: string) {
                 :title="struckReadings.get(r.id) ?? t('align.strikeOutThisReadingOnly')"
                 @click="striking = { id: r.id, isReading: true }"
               >
-                {{ struckReadings.has(r.id) ? t('align.struckOut2') : t('align.strikeOut2') }}
+                {{ struckReadings.has(r.id) ? t('align.struckOutMark') : t('align.strikeOutQuantity') }}
                 {{ QUANTITIES[r.quantity].symbol }}
               </button>
             </span>
@@ -102,7 +102,7 @@ function strike(reason: string) {
         :title="t('align.strikeOutThisEntry')"
         :hint="t('align.itStaysInTheLogWith')"
         :label="t('common.reason')"
-        :action="t('align.strikeOut3')"
+        :action="t('align.strikeOutAction')"
         :suggestions="STRIKE_REASONS"
         @close="striking = null"
         @done="strike"

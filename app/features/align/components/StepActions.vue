@@ -55,7 +55,7 @@ const isMain = computed(() => ['done', 'decide', 'leave'].includes(props.confirm
       >{{ holding ? t('align.holdingPeak') : t('align.holdPeak') }} <kbd>M</kbd></v-btn
     >
     <v-btn height="44" @click="emit('note')">{{ t('align.addNote') }} <kbd>N</kbd></v-btn>
-    <v-btn height="44" @click="emit('strike')">{{ t('align.strikeOut3') }} <kbd>U</kbd></v-btn>
+    <v-btn height="44" @click="emit('strike')">{{ t('align.strikeOutAction') }} <kbd>U</kbd></v-btn>
     <slot />
   </div>
 </template>

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { QUANTITIES, standardToBound, justifiedDecimals } from '#core/quantity'
+import { QUANTITIES, shownDecimals, standardToBound } from '#core/quantity'
 import { decidingRange, forecast, judgeRequirement, type StepState, type MeasurandState } from '#core/run'
 import type { Accuracy } from '#core/quantity'
 import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
@@ -59,14 +59,7 @@ const zone = computed(() => {
   return words === tolerance.value ? null : words
 })
 const decimals = computed(() =>
-  nominal.value !== null
-    ? 0
-    : Math.min(
-        3,
-        current.value?.standardUncertainty
-          ? justifiedDecimals(current.value.standardUncertainty * perSi.value)
-          : 2,
-      ),
+  nominal.value === null ? shownDecimals(current.value?.standardUncertainty ?? null, quantity.value) : 0,
 )
 const gauge = computed(() => ({
   low: toShown(range.value.low),

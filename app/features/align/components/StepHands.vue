@@ -105,7 +105,7 @@ function mark(line: string): string | null {
       >
       <p v-if="single && lastTurn(single.designator)" class="quiet">
         {{
-          t('align.adjusted2', {
+          t('align.adjustedAt', {
             clockTime: clockTime(lastTurn(single.designator)!.atMs),
             what: lastTurn(single.designator)!.inferred ? ` ${t('align.inferredFromTheReading')}` : '',
           })

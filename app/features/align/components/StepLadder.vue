@@ -48,7 +48,7 @@ watch(
             ><span class="v"
               >{{ stepLine(sheet, s)
               }}<template v-if="s.step.id === nextId && s.step.id !== at"
-                >, <b>{{ t('align.next2') }}</b></template
+                >, <b>{{ t('align.nextMark') }}</b></template
               ></span
             ></span
           >

@@ -60,7 +60,7 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
   const name = nominal(first) === null ? info.label : t('align.frequencyError')
   return {
     verdict: first.verdict,
-    name: t('align.rows2', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
+    name: t('align.groupRows', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
     shown: `${ends[0] === ends[1] ? ends[0] : t('align.to', { end: ends[0], end2: ends[1] })}\u202f${unit}`,
     why: whyOf(furthest(group)).replace(' by ', ' by up to '),
     rows: group.map(r => r.row.point.title),
@@ -76,7 +76,7 @@ function alone(r: JudgedReading): ReadingGroup {
   const quantity =
     r.cell.requirement.nominalHz === null
       ? quantityInfo(r.cell.want.quantity).label
-      : t('align.frequencyError2')
+      : t('align.frequencyErrorOf')
   const { title } = r.row.point
   const name = title.toLowerCase().includes(quantity.toLowerCase()) ? title : `${title}, ${lower(quantity)}`
   return { verdict: r.verdict, name, shown: `${value}\u202f${unit}`, why: whyOf(r), rows: [title] }

@@ -101,7 +101,7 @@ export function useRowTaking(parts: RowTakingParts) {
     sayKept(
       point,
       readings,
-      problems.length > 0 ? t('align.notTaken2', { left, list: problems.join(' ') }) : left,
+      problems.length > 0 ? t('align.partlyTaken', { left, list: problems.join(' ') }) : left,
       left !== TAKEN,
     )
     return true
@@ -123,7 +123,7 @@ export function useRowTaking(parts: RowTakingParts) {
       parts.shown,
     )
     if (why !== null) return parts.say(t('align.notTakenTakeItAgainOr', { why }), 'problem')
-    parts.say(t('align.noConnectedInstrumentReadsThisType2'), 'problem')
+    parts.say(t('align.noConnectedInstrumentSaid'), 'problem')
     typing.value = { pointId: point.id, first: '' }
   }
 

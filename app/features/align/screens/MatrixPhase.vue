@@ -155,7 +155,7 @@ onBeforeUnmount(() => live.leave())
     :title="t('align.confirmImplausibleReading')"
     :hint="keeping?.words ?? ''"
     :label="t('common.reason')"
-    :action="t('align.confirmReading2')"
+    :action="t('align.confirmReadingAction')"
     @close="keeping = null"
     @done="keep"
   />
@@ -164,7 +164,7 @@ onBeforeUnmount(() => live.leave())
     :title="t('align.strikeOutTheReading')"
     :hint="t('align.itStaysInTheLogWith')"
     :label="t('common.reason')"
-    :action="t('align.strikeOut3')"
+    :action="t('align.strikeOutAction')"
     :suggestions="STRIKE_REASONS"
     @close="striking = null"
     @done="strike"

@@ -69,7 +69,7 @@ const strike = (reason: string) =>
     <TextDialog
       :open="which === 'note'"
       :title="t('align.note')"
-      :hint="t('align.to2', { title: state.step.title })"
+      :hint="t('align.noteTo', { title: state.step.title })"
       :label="t('align.note')"
       :action="t('common.save')"
       @close="emit('close')"
@@ -78,9 +78,9 @@ const strike = (reason: string) =>
     <TextDialog
       :open="which === 'strike' && lastReading !== null"
       :title="t('align.strikeOutTheReading')"
-      :hint="t('align.itStaysInTheLogWith2')"
+      :hint="t('align.readingStaysInTheLog')"
       :label="t('common.reason')"
-      :action="t('align.strikeOut3')"
+      :action="t('align.strikeOutAction')"
       :suggestions="STRIKE_REASONS"
       @close="emit('close')"
       @done="strike"
@@ -95,10 +95,12 @@ const strike = (reason: string) =>
     />
     <TextDialog
       :open="confirm.asking.value !== null"
-      :title="confirm.asking.value === 'skipped' ? t('align.skipWithoutMeasuring') : t('align.acceptAsIs2')"
+      :title="
+        confirm.asking.value === 'skipped' ? t('align.skipWithoutMeasuring') : t('align.acceptAsIsTitle')
+      "
       :hint="t('align.itBecomesAnOpenItemOf')"
       :label="t('common.reason')"
-      :action="confirm.asking.value === 'skipped' ? t('align.skip2') : t('align.accept2')"
+      :action="confirm.asking.value === 'skipped' ? t('align.skipAction') : t('align.acceptAction')"
       @close="confirm.cancel"
       @done="confirm.withReason"
     />
@@ -107,7 +109,7 @@ const strike = (reason: string) =>
       :title="t('align.putRunOnHold')"
       :hint="t('align.rechecksRemainDue')"
       :label="t('align.waitingFor')"
-      :action="t('align.putOnHold2')"
+      :action="t('align.putOnHoldAction')"
       @close="emit('close')"
       @done="
         text =>

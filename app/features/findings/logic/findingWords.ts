@@ -50,7 +50,7 @@ export function causeTitle(ranked: RankedCause): string {
 export function probabilityWords(probability: number): string {
   if (probability >= 0.95) return t('findings.veryLikely')
   return probability < 0.05
-    ? t('findings.under5')
+    ? t('findings.underFivePercent')
     : t('findings.about', { probability: Math.round(probability * 20) * 5 })
 }
 

@@ -33,7 +33,7 @@ const emit = defineEmits<{ tries: [query: string] }>()
           <td>
             <input
               v-model="r.query"
-              :aria-label="t('instruments.query2', { i: i + 1 })"
+              :aria-label="t('instruments.queryNumber', { i: i + 1 })"
               class="fig wide"
               spellcheck="false"
             />

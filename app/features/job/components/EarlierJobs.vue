@@ -23,7 +23,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
       >{{ ' ' }}
       <span class="quiet">{{
         e.handedOverAtMs
-          ? t('job.handedOver', { dayAndTime: dayAndTime(e.handedOverAtMs) })
+          ? t('job.handedOverOn', { dayAndTime: dayAndTime(e.handedOverAtMs) })
           : t('job.stillInTheWorkshop')
       }}</span>
       {{ e.job.complaint }}

@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { STAGE_NAMES } from '../logic/stageNames'
 import { STAGES, type Stage } from '#core/work'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
@@ -8,17 +9,6 @@ import { day } from '#shared/words/dateWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()
-const LABELS: Record<Stage, string> = {
-  'intake': t('job.intake'),
-  'inspection': t('job.inspection'),
-  'as-found': t('common.asFound'),
-  'findings': t('job.findings'),
-  'repair': t('job.repair'),
-  'align': t('job.alignment'),
-  'as-left': t('common.asLeft'),
-  'soak': t('job.soakTest'),
-  'handover': t('job.handover'),
-}
 </script>
 
 <template>
@@ -26,7 +16,7 @@ const LABELS: Record<Stage, string> = {
     <div class="tag">
       <b>{{ jobTag(job.number) }} {{ sheet.model }}</b
       ><span>{{
-        t('job.serial', {
+        t('job.jobSummary', {
           serial: job.serial,
           what: job.promisedOn ? t('job.due', { day: day(job.promisedOn) }) : t('common.noDueDate'),
           owner: job.owner,
@@ -42,8 +32,8 @@ const LABELS: Record<Stage, string> = {
         :class="{ on: stage === s }"
         :aria-current="stage === s ? 'step' : undefined"
       >
-        <StateMark aria-hidden="true" :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ LABELS[s]
-        }}<span class="sr">{{ done[s] ? t('job.complete') : t('job.open2') }}</span>
+        <StateMark aria-hidden="true" :mark="done[s] ? 'inside' : 'none'" :size="10" />{{ t(STAGE_NAMES[s])
+        }}<span class="sr">{{ done[s] ? t('job.complete') : t('job.phaseOpen') }}</span>
       </NuxtLink>
     </nav>
     <div class="rules">

@@ -5,6 +5,7 @@ import { computed } from 'vue'
 import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
 import { jobTag, type Job } from '#shared/job'
 import { day, dayAndTime } from '#shared/words/dateWords'
+import { STAGE_NAMES } from '../logic/stageNames'
 import { timerWords } from '#shared/words/benchWords'
 import { waitWords } from '#shared/words/workWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
@@ -35,17 +36,26 @@ const WORK: Record<Stage, string> = {
   'inspection': t('job.firstPowerAndInspection'),
   'as-found': t('job.measureAsFoundBeforeAnyAdjustment'),
   'findings': t('job.closeTheFindings'),
-  'repair': 'repair',
-  'align': 'align',
+  'repair': t('job.repairIt'),
+  'align': t('job.alignIt'),
   'as-left': t('job.measureAsLeft'),
-  'soak': 'soak',
+  'soak': t('job.soakIt'),
   'handover': t('job.handOver'),
 }
+/** What is handed over is due no more. */
+const when = computed(() => {
+  const last = props.lastEventAtMs === null ? null : dayAndTime(props.lastEventAtMs)
+  if (!props.job.onBench) return last ? t('job.lastEntryOn', { dayAndTime: last }) : ''
+  const due = props.job.promisedOn ? t('job.due', { day: day(props.job.promisedOn) }) : t('common.noDueDate')
+  return last ? `${due}${t('job.lastEntry', { dayAndTime: last })}` : due
+})
 const next = computed(() => {
-  if (!props.job.onBench) return t('job.handedOver2')
+  if (!props.job.onBench) return t('job.handedOverState')
   if (props.stopped) return t('job.keepItOffIsolateTheShort')
   if (props.waitsFor) return waitWords(props.waitsFor)
-  return stage.value === 'align' && props.nextStepTitle ? `align, ${props.nextStepTitle}` : WORK[stage.value]
+  return stage.value === 'align' && props.nextStepTitle
+    ? t('job.alignStep', { title: props.nextStepTitle })
+    : WORK[stage.value]
 })
 </script>
 
@@ -57,13 +67,14 @@ const next = computed(() => {
   >
     <b class="fig">{{ jobTag(job.number) }}</b>
     <span class="what"
-      ><b>{{ model }}</b> <span class="quiet">{{ t('job.serial2', { serial: job.serial }) }}</span><br /><span
+      ><b>{{ model }}</b>
+      <span class="quiet">{{ t('job.serialNumber', { serial: job.serial }) }}</span><br /><span
         class="quiet"
         >{{ job.owner }}</span
       ></span
     >
     <span class="complaint">{{ job.complaint }}</span>
-    <span class="marks" :aria-label="t('job.phaseIs', { stage })"
+    <span class="marks" :aria-label="t('job.phaseIs', { stage: t(STAGE_NAMES[stage]) })"
       ><StateMark
         v-for="s in STAGES"
         :key="s"
@@ -76,9 +87,7 @@ const next = computed(() => {
       ><span v-else>{{ next }}</span
       ><span v-if="timer" class="timer">{{ timer }}</span
       ><br /><span class="quiet"
-        ><b v-if="late" class="late">{{ t('job.late') }} </b
-        >{{ job.promisedOn ? t('job.due', { day: day(job.promisedOn) }) : t('common.noDueDate')
-        }}{{ lastEventAtMs ? t('job.lastEntry', { dayAndTime: dayAndTime(lastEventAtMs) }) : '' }}</span
+        ><b v-if="late" class="late">{{ t('job.late') }} </b>{{ when }}</span
       ></span
     >
   </NuxtLink>

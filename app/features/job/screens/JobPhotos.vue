@@ -36,7 +36,7 @@ onMounted(() => void store.open(job.job!.id))
     @give-up="store.giveUp"
   />
   <p v-if="lastAside && !small" class="quiet" role="status">
-    {{ t('job.removed2', { name: lastAside.name || t('job.aPhoto') }) }}
+    {{ t('job.removedSaid', { name: lastAside.name || t('job.aPhoto') }) }}
     <v-btn size="small" height="44" @click="store.change(lastAside, { putAside: false })">{{
       t('common.restore')
     }}</v-btn>

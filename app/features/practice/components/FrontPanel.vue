@@ -52,7 +52,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         v-for="c in jumps"
         :key="c.channel"
         class="jump"
-        :aria-label="t('practice.channel2', { name: c.name })"
+        :aria-label="t('practice.channelNamed', { name: c.name })"
         @click="emit('change', { channel: c.channel })"
         >{{ c.name }}</v-btn
       >

@@ -33,7 +33,7 @@ const outcome = (s: PracticeSummary) => {
         count: s.faults.filter(f => f.cured).length,
         count2: s.faults.length,
         count3: s.faults.filter(f => f.named).length,
-        what: s.damage?.length ? t('practice.destroyed2', { count: s.damage.length }) : '',
+        what: s.damage?.length ? t('practice.destroyedCount', { count: s.damage.length }) : '',
       })
 }
 </script>

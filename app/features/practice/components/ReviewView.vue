@@ -135,7 +135,7 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
       />
       <span class="fig">{{ clock(atS) }}</span>
       <span v-if="moment.point"
-        >{{ moment.point.keyed ? t('practice.keyed2') : t('practice.notKeyed') }},
+        >{{ moment.point.keyed ? t('practice.keyedMoment') : t('practice.notKeyed') }},
         <b class="fig">{{ moment.point.powerW.toFixed(2) }}&#8239;W</b>,
         <b class="fig">{{ moment.point.junctionC.toFixed(0) }}&#8239;&deg;C</b
         ><template v-if="moment.point.errorHz !== null"

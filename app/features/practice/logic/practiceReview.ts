@@ -8,7 +8,10 @@ export function actionWords(action: Logged['action']): string {
   switch (action.kind) {
     case 'turn':
       return [
-        t('practice.to', { designator: action.designator, position: Number(action.position.toFixed(3)) }),
+        t('practice.turnedTo', {
+          designator: action.designator,
+          position: Number(action.position.toFixed(3)),
+        }),
         ...(action.forced ? ['forced'] : []),
         ...(action.tool === 'steel screwdriver' ? [t('practice.steelScrewdriver')] : []),
       ].join(', ')
@@ -38,16 +41,16 @@ export function actionWords(action: Logged['action']): string {
       return t('practice.generatorOrMicrophone')
 
     case 'surroundings':
-      return t('practice.supply2')
+      return t('practice.supplyPanel')
   }
 }
 
 function controlWords(c: Extract<Logged['action'], { kind: 'control' }>['controls']): string {
-  if (c.keyed !== undefined) return c.keyed ? t('practice.keyed2') : t('practice.keyReleased')
-  if (c.channel !== undefined) return t('practice.channel3', { channel: c.channel })
+  if (c.keyed !== undefined) return c.keyed ? t('practice.keyedMoment') : t('practice.keyReleased')
+  if (c.channel !== undefined) return t('practice.channelSet', { channel: c.channel })
   if (c.mode !== undefined) return t('practice.mode', { mode: c.mode })
   if (c.powerOn !== undefined) return c.powerOn ? t('practice.switchedOn') : t('practice.switchedOff')
-  return t('practice.frontPanel2')
+  return t('practice.frontPanelUsed')
 }
 
 export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s % 60)).padStart(2, '0')}`
@@ -73,7 +76,7 @@ export function outsideWords({ quantity, value, low, high }: Outside): string {
   const shown = (x: number) => showPlain(x, quantity)
   const window =
     low !== null && high !== null
-      ? t('practice.to2', { low: shown(low), high: shown(high) })
+      ? t('practice.windowFromTo', { low: shown(low), high: shown(high) })
       : low !== null
         ? t('practice.atLeast', { low: shown(low) })
         : t('practice.atMost', { high: shown(high!) })

@@ -13,11 +13,8 @@ defineProps<{ set: RuleSet }>()
     </h2>
     <p class="quiet">
       {{
-        t('rules.asOf2', {
-          what:
-            set.kind === 'legal'
-              ? t('rules.legalLimitsGuardedAcceptance2')
-              : t('rules.workshopTargetsSimpleAcceptance2'),
+        t('rules.ruleSetSummary', {
+          what: set.kind === 'legal' ? t('rules.legalKind') : t('rules.workshopKind'),
           region: set.region,
           source: set.source,
           asOf: set.asOf,

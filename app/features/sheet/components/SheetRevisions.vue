@@ -79,8 +79,8 @@ async function compare() {
         <thead>
           <tr>
             <th>{{ t('sheet.where') }}</th>
-            <th>{{ t('sheet.revision2', { revision: shown.before.revision }) }}</th>
-            <th>{{ t('sheet.revision2', { revision: shown.after.revision }) }}</th>
+            <th>{{ t('sheet.revisionNumber', { revision: shown.before.revision }) }}</th>
+            <th>{{ t('sheet.revisionNumber', { revision: shown.after.revision }) }}</th>
           </tr>
         </thead>
         <tbody>

@@ -41,7 +41,7 @@ const short = (title: string) => (title.length > 23 ? `${title.slice(0, 22)}\u20
       </g>
     </svg>
     <p v-else class="care">
-      {{ t('sheet.theStepsDependOnEachOther') }}
+      {{ t('sheet.loopNoPicture') }}
     </p>
   </div>
 </template>

@@ -81,11 +81,13 @@ async function readTable(file: File) {
   say(
     [
       t('sheet.addedUpdated', { added, changed }),
-      ...problems
-        .slice(0, 3)
-        .map(p =>
-          t('sheet.row4', { row: p.row, table: TABLE_WORDS[p.why], what: p.value ? ` ("${p.value}")` : '' }),
-        ),
+      ...problems.slice(0, 3).map(p =>
+        t('sheet.tableRowProblem', {
+          row: p.row,
+          table: TABLE_WORDS[p.why],
+          what: p.value ? ` ("${p.value}")` : '',
+        }),
+      ),
     ].join(' '),
     problems.length > 0 ? 'problem' : 'ok',
   )

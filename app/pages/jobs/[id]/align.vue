@@ -192,11 +192,11 @@ async function takeBeat(offHz: number) {
   ])
 }
 async function turned(designators: readonly string[]) {
-  if (designators.length === 0) return say(t('align.nothingToAdjustInThisStep2'), 'problem')
+  if (designators.length === 0) return say(t('align.nothingToAdjustSaid'), 'problem')
   await job.append({ kind: 'adjuster-turned', designators, stepId: stepId.value, startPosition: '' })
   const which =
     designators.length > 2
-      ? t('align.to3', { designator: designators[0], at: designators.at(-1) })
+      ? t('align.firstToLast', { designator: designators[0], at: designators.at(-1) })
       : designators.join(', ')
   say(t('align.loggedAsAdjusted', { which }))
 }

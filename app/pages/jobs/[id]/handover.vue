@@ -69,9 +69,11 @@ const print = () => window.print()
         </h1>
         <p class="lead">
           {{ store.job!.owner }}.
-          {{ store.job!.promisedOn ? `${t('job.due3', { day: day(store.job!.promisedOn) })} ` : ''
+          {{ store.job!.promisedOn ? `${t('job.dueSentence', { day: day(store.job!.promisedOn) })} ` : ''
           }}{{
-            store.handedOver ? t('job.handedOver3', { dayAndTime: dayAndTime(store.handedOver.atMs) }) : ''
+            store.handedOver
+              ? t('job.handedOverSentence', { dayAndTime: dayAndTime(store.handedOver.atMs) })
+              : ''
           }}
         </p>
       </div>
@@ -82,7 +84,7 @@ const print = () => window.print()
           >CSV</v-btn
         ><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn
         ><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true"
-          >{{ store.handedOver ? t('job.newIssue') : t('job.handOver2') }}&hellip;</v-btn
+          >{{ store.handedOver ? t('job.newIssue') : t('job.handOverAction') }}&hellip;</v-btn
         >
       </div>
     </div>
@@ -155,7 +157,7 @@ const print = () => window.print()
       :title="t('job.handOverSet')"
       :hint="open.length ? t('job.itemsAreOpenStateWhatThe', { count: open.length }) : t('job.noOpenItems')"
       :label="t('job.explainedToTheOwner')"
-      :action="t('job.handOver2')"
+      :action="t('job.handOverAction')"
       :required="open.length > 0"
       @close="handing = false"
       @done="handOver"

@@ -19,7 +19,7 @@ const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
 
 <template>
   <div class="page">
-    <h1>{{ t('job.firstPowerAndInspection2') }}</h1>
+    <h1>{{ t('job.firstPowerAndInspectionTitle') }}</h1>
     <p class="lead">{{ t('job.checkThatTheSetPowersUp') }}</p>
     <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
     <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>

@@ -48,7 +48,7 @@ const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
         <li v-for="turned in unlisted" :key="turned.id">
           <b>{{ turned.name }}</b>{{ ' ' }}
           <span class="quiet">{{
-            t('job.startingPosition2', {
+            t('job.roleAndStartingPosition', {
               role: t(ROLE_WORDS[turned.role]),
               startPosition: turned.startPosition || t('job.unknown'),
             })

@@ -60,13 +60,15 @@ onBeforeUnmount(() => clearInterval(timer))
       {{ t('job.hoursAtIdleWithTheCovers') }}
     </p>
     <section v-if="running" class="running" role="timer" :aria-label="t('job.soakTest')">
-      <b class="fig">{{ now < running.endsAtMs ? durationWords(running.endsAtMs - now) : t('job.due4') }}</b>
+      <b class="fig">{{
+        now < running.endsAtMs ? durationWords(running.endsAtMs - now) : t('job.dueMark')
+      }}</b>
       <span>{{
         t('job.ofHBegun', {
           what:
             now < running.endsAtMs
               ? t('job.left')
-              : t('job.since2', { dayAndTime: dayAndTime(running.endsAtMs) }),
+              : t('job.sinceTime', { dayAndTime: dayAndTime(running.endsAtMs) }),
           hours: running.begun.hours,
           dayAndTime: dayAndTime(running.begun.atMs),
         })
@@ -120,7 +122,7 @@ onBeforeUnmount(() => clearInterval(timer))
         <StateMark aria-hidden="true" :mark="s.ended!.passed ? 'inside' : 'above'" :size="12" />
         {{
           t('job.after', {
-            what: s.ended!.passed ? t('job.noFaultSeen2') : t('job.fault'),
+            what: s.ended!.passed ? t('job.soakPassed') : t('job.fault'),
             duration: durationWords(s.ended!.atMs - s.begun.atMs),
           })
         }}

@@ -91,7 +91,7 @@ const propose = () =>
     </div>
     <p v-if="problem" class="warn" role="alert">{{ problem }}</p>
     <p v-if="readings.length > 0" class="quiet">
-      {{ t('align.read2') }}
+      {{ t('align.readValue') }}
       <span v-for="(r, i) in readings" :key="i" class="fig"
         >{{ i ? ', ' : '' }}{{ codeWords(r.code, format) }} {{ shown(r.value) }}</span
       >

@@ -95,7 +95,7 @@ const again = computed(() =>
         </select></label
       >
       <span v-else class="quiet">{{
-        t('align.on2', {
+        t('align.guideOn', {
           label: QUANTITIES[peaked.quantity].label.toLowerCase(),
           what: peaked.seek === 'smallest' ? t('align.minimum') : '',
         })

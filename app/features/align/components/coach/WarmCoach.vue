@@ -29,7 +29,7 @@ function pass(reason: string) {
       :title="t('align.setFrequencyBeforeWarmUp')"
       :hint="t('align.theDriftMeasuredSoFarIs')"
       :label="t('common.reason')"
-      :action="t('align.continueAnyway2')"
+      :action="t('align.continueAnywayAction')"
       :required="false"
       @close="asking = false"
       @done="pass"

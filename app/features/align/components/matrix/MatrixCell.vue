@@ -59,10 +59,10 @@ const label = computed(() =>
             <p v-for="w in why" :key="w">{{ w }}</p>
             <p v-if="why.length === 0">{{ t('align.recordedNoRequirement') }}</p>
             <p class="quiet">
-              {{ reading.source === 'typed' ? t('align.typed2') : t('align.taken') }},
+              {{ reading.source === 'typed' ? t('align.typedReading') : t('align.taken') }},
               {{ reading.instrument ?? t('align.instrumentNotStated') }} {{ shown.plusMinus ?? '' }}
             </p>
-            <v-btn size="small" @click="emit('strike', reading.id)">{{ t('align.strikeOut3') }}</v-btn>
+            <v-btn size="small" @click="emit('strike', reading.id)">{{ t('align.strikeOutAction') }}</v-btn>
           </v-card>
         </v-menu>
       </div>

@@ -65,7 +65,7 @@ function dropped(event: DragEvent) {
     </template>
     <div v-for="u in under" :key="u.id" class="upload" role="status">
       <template v-if="u.failure"
-        ><span class="wrong">{{ u.name || t('job.voiceNote2') }}: {{ u.failure.words }}</span
+        ><span class="wrong">{{ u.name || t('job.voiceNoteTitle') }}: {{ u.failure.words }}</span
         ><span class="acts"
           ><v-btn size="small" height="44" @click="emit('again', u.id)">{{ t('common.tryAgain') }}</v-btn
           ><v-btn size="small" height="44" @click="emit('giveUp', u.id)">{{
@@ -75,7 +75,7 @@ function dropped(event: DragEvent) {
       >
       <template v-else
         ><span
-          >{{ u.name || t('job.voiceNote2') }}
+          >{{ u.name || t('job.voiceNoteTitle') }}
           <span class="fig">{{ Math.round(u.share * 100) }} %</span></span
         ><v-progress-linear :model-value="u.share * 100" color="primary" /><v-btn
           size="small"
@@ -107,7 +107,7 @@ function dropped(event: DragEvent) {
       accept="image/*"
       capture="environment"
       hidden
-      :aria-label="t('job.camera2', { label })"
+      :aria-label="t('job.cameraFor', { label })"
       @change="chosen"
     />
   </div>

@@ -24,7 +24,7 @@ async function start() {
         emit(
           'done',
           new Blob(pieces, { type: recorder!.mimeType }),
-          t('job.voiceNote3', { now: `${dayMonth(Date.now())} ${clockTime(Date.now())}` }),
+          t('job.voiceNoteName', { now: `${dayMonth(Date.now())} ${clockTime(Date.now())}` }),
         )
       seconds.value = null
     }

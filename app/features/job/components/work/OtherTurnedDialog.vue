@@ -39,7 +39,7 @@ function keep() {
         <v-text-field
           v-model="name"
           :label="t('job.whichAdjuster')"
-          :placeholder="t('job.l9TheCoreBesideL4')"
+          :placeholder="t('job.exampleCore')"
           autofocus
           maxlength="60"
           :error-messages="wrong?.('name')"

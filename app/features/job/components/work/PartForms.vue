@@ -77,7 +77,7 @@ function treat() {
         :label="t('job.fitted')"
         :error-messages="wrong('partIn')"
       />
-      <v-checkbox v-model="part.isFinal" :label="t('job.finalOrDriver2')" hide-details /><v-btn
+      <v-checkbox v-model="part.isFinal" :label="t('job.finalOrDriverField')" hide-details /><v-btn
         size="large"
         :disabled="!part.designator.trim() || !part.partIn.trim()"
         @click="change"

@@ -62,7 +62,7 @@ function send() {
     <v-text-field
       v-model="form.part"
       :label="t('job.part')"
-      :placeholder="t('job.n2sc1969Drawer3')"
+      :placeholder="t('job.exampleTransistor')"
       :error-messages="wrong('part')"
     />
     <v-text-field v-model="form.boughtAt" :label="t('job.boughtFrom')" />

@@ -60,7 +60,7 @@ function begin() {
             ><input
               v-model="answers[q.asked.id]"
               :aria-label="t('job.theOwnersWords')"
-              :placeholder="t('job.theOwnersWords2')"
+              :placeholder="t('job.theOwnersWordsLabel')"
             /><v-btn
               v-for="a in ANSWERS"
               :key="a"
@@ -80,7 +80,7 @@ function begin() {
       <li v-for="w in waits" :key="w.begun.id">
         <StateMark aria-hidden="true" :mark="w.ended ? 'inside' : 'cannot-tell'" :size="12" />
         <div>
-          {{ t('job.waitingFor', { wait: t(WAIT_WORDS[w.begun.waitsFor]) }) }} <b>{{ w.begun.text }}</b>{{
+          {{ t('job.waitingForWhom', { wait: t(WAIT_WORDS[w.begun.waitsFor]) }) }} <b>{{ w.begun.text }}</b>{{
             ' '
           }}
           <span class="quiet">{{
@@ -114,7 +114,7 @@ function begin() {
     <div class="entry">
       <v-text-field
         v-model="wait.text"
-        :label="t('job.waitingFor2')"
+        :label="t('job.waitingForField')"
         :placeholder="t('job.crystal13045625Mhz')"
       /><v-select
         v-model="wait.waitsFor"
@@ -122,7 +122,7 @@ function begin() {
         :items="WAITS_FOR.map(w => ({ value: w, title: t(WAIT_WORDS[w]) }))"
       /><v-text-field
         v-model="wait.untilDay"
-        :label="t('job.expected2')"
+        :label="t('job.expectedField')"
         type="date"
         :error-messages="wrong('untilDay')"
       />

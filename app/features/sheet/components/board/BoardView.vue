@@ -97,9 +97,9 @@ useBoardStage(
         >
         <span class="space" />
         <v-btn height="44" :aria-label="t('sheet.larger')" @click="zoom(1.4)">{{
-          t('sheet.larger2')
+          t('sheet.largerTitle')
         }}</v-btn><v-btn height="44" :aria-label="t('sheet.smaller')" @click="zoom(1 / 1.4)">{{
-          t('sheet.smaller2')
+          t('sheet.smallerTitle')
         }}</v-btn
         ><v-btn height="44" @click="view = { scale: 1, x: 0.5, y: 0.5 }">{{ t('sheet.wholeBoard') }}</v-btn>
       </div>

@@ -114,7 +114,7 @@ const SIDES = BOARD_SIDES.map(side => t(SIDE_WORDS[side])).join(` ${t('sheet.orT
       :columns="OWED"
       :make="(): OwedItem => ({ id: `O${sheet.owed.length + 1}`, title: '', why: '' })"
       :add="t('sheet.addItem')"
-      :empty="t('sheet.none2')"
+      :empty="t('sheet.nothingOutstanding')"
       @change="owed => emit('change', { owed })"
     />
   </div>

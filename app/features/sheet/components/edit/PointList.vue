@@ -61,7 +61,7 @@ const number = (t: string, per: number) => {
       </summary>
       <div class="state">
         <label class="short"
-          >{{ t('sheet.row2')
+          >{{ t('sheet.rowField')
           }}<input class="fig" :value="p.id" maxlength="40" @change="put(i, { id: text($event) })"
         /></label>
         <label class="long"
@@ -159,7 +159,7 @@ const number = (t: string, per: number) => {
               points.filter((_, k) => k !== i),
             )
           "
-          >{{ t('sheet.removeRow2') }}</v-btn
+          >{{ t('sheet.removeRowAction') }}</v-btn
         >
       </div>
     </details>

@@ -11,7 +11,7 @@ const emit = defineEmits<{ close: []; clear: [] }>()
 
 <template>
   <v-dialog :model-value="name !== null" max-width="520" @update:model-value="v => v || emit('close')">
-    <v-card :title="t('sheet.remove2', { name })">
+    <v-card :title="t('sheet.removeNamed', { name })">
       <v-card-text>
         <p>
           {{

@@ -83,7 +83,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
         @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)"
       /><v-text-field
         :model-value="sheet.idleA.high"
-        :label="t('sheet.to')"
+        :label="t('sheet.betweenTargets')"
         suffix="A"
         @change="(e: Event) => range('idleA', 'high', (e.target as HTMLInputElement).value)"
       />
@@ -96,7 +96,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
         @change="(e: Event) => range('keyedA', 'low', (e.target as HTMLInputElement).value)"
       /><v-text-field
         :model-value="sheet.keyedA.high"
-        :label="t('sheet.to')"
+        :label="t('sheet.betweenTargets')"
         suffix="A"
         @change="(e: Event) => range('keyedA', 'high', (e.target as HTMLInputElement).value)"
       />
@@ -105,7 +105,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
       :model-value="sheet.driftLimitHzPerMin ?? ''"
       :label="t('sheet.frequencyIsSetOnceDriftIs')"
       suffix="Hz/min"
-      :hint="t('sheet.emptyByKind2Or1')"
+      :hint="t('sheet.driftDefault')"
       @change="
         (e: Event) =>
           emit('change', {

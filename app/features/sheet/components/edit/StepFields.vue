@@ -120,13 +120,13 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       >
       <template v-if="criterion !== 'none'">
         <label
-          >{{ t('sheet.of2')
+          >{{ t('sheet.passOf')
           }}<select :value="quantity" @change="condition(criterion, text($event) as Quantity)">
             <option v-for="q in measured" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
           </select></label
         >
         <label
-          >{{ criterion === 'spread' ? t('sheet.maxDb') : t('sheet.untilAPassGainsLessThan2')
+          >{{ criterion === 'spread' ? t('sheet.maxDb') : t('sheet.passGainField')
           }}<input
             class="fig"
             inputmode="decimal"

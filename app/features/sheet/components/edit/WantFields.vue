@@ -27,7 +27,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
       </select></label
     >
     <label
-      >{{ t('sheet.target')
+      >{{ t('sheet.requirement')
       }}<select :value="form.kind" @change="write({ kind: text($event) as TargetForm['kind'] })">
         <option v-for="k in TARGET_KINDS" :key="k.value" :value="k.value">{{ t(k.title) }}</option>
       </select></label
@@ -50,7 +50,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         </select></label
       >
       <label v-if="form.kind === 'above-reading'" class="short"
-        >{{ t('sheet.row3')
+        >{{ t('sheet.rowLabel')
         }}<input class="fig" :value="form.pointId" @change="write({ pointId: text($event) })"
       /></label>
       <label class="short"
@@ -62,7 +62,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         }}<input class="fig" inputmode="decimal" :value="form.high" @change="write({ high: text($event) })"
       /></label>
       <label v-if="form.kind !== 'like-reading'" class="short"
-        >{{ t('sheet.target2', { unit })
+        >{{ t('sheet.targetField', { unit })
         }}<input class="fig" inputmode="decimal" :value="form.aim" @change="write({ aim: text($event) })"
       /></label>
       <label v-if="form.kind === 'channel-error'" class="short"
