@@ -67,8 +67,8 @@ const next = computed(() => {
   >
     <b class="fig">{{ jobTag(job.number) }}</b>
     <span class="what"
-      ><b>{{ model }}</b>
-      <span class="quiet">{{ t('job.serialNumber', { serial: job.serial }) }}</span><br /><span
+      ><b>{{ model }}</b
+      >{{ ' ' }} <span class="quiet">{{ t('job.serialNumber', { serial: job.serial }) }}</span><br /><span
         class="quiet"
         >{{ job.owner }}</span
       ></span
