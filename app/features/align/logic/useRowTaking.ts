@@ -39,8 +39,6 @@ const OBSTACLE_WORDS: Record<RowObstacle, MessageCode> = {
   'no-rf': 'align.keyedButNoRfCheckThe',
 }
 
-const TAKEN = 'taken'
-
 /** Taking rows from instruments and by typing, alike in the matrix and in the run. */
 export function useRowTaking(parts: RowTakingParts) {
   const typing: Ref<{ pointId: string; first: string } | null> = ref(null)
@@ -97,23 +95,23 @@ export function useRowTaking(parts: RowTakingParts) {
       return false
     }
     if (!(await store(stepId, point, readings))) return false
-    const left = leftWords(point, readings)
+    const missing = point.wants.map(w => w.quantity).filter(q => !readings.some(r => r.quantity === q))
+    const left = leftWords(readings.length, missing)
     sayKept(
       point,
       readings,
       problems.length > 0 ? t('align.partlyTaken', { left, list: problems.join(' ') }) : left,
-      left !== TAKEN,
+      missing.length > 0,
     )
     return true
   }
 
-  function leftWords(point: MeasurePoint, readings: readonly Reading[]): string {
-    const left = point.wants.map(w => w.quantity).filter(q => !readings.some(r => r.quantity === q))
-    if (left.length === 0) return TAKEN
-    const why = whyNoneLive(left, parts.shown)
+  function leftWords(count: number, missing: readonly Quantity[]): string {
+    if (missing.length === 0) return t('align.allTaken')
+    const why = whyNoneLive(missing, parts.shown)
     return why === null
-      ? t('align.takenToBeTyped', { count: readings.length, count2: left.length })
-      : t('align.takenMissing', { count: readings.length, count2: left.length, why })
+      ? t('align.takenToBeTyped', { count, count2: missing.length })
+      : t('align.takenMissing', { count, count2: missing.length, why })
   }
 
   /** An instrument that pauses or sees no signal is not one that is missing. */

@@ -49,8 +49,11 @@ const needle = computed(() => {
 const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '→ steady' })[needle.value])
 const isBothWays = (c: PeakedQuantity) =>
   props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
-const choiceWords = (c: PeakedQuantity) =>
-  `${QUANTITIES[c.quantity].label}${c.seek === 'smallest' ? t('align.smallest') : isBothWays(c) ? t('align.largest') : ''}`
+function choiceWords(c: PeakedQuantity): string {
+  const { label } = QUANTITIES[c.quantity]
+  if (c.seek === 'smallest') return `${label}${t('align.smallest')}`
+  return isBothWays(c) ? `${label}${t('align.largest')}` : label
+}
 const step = computed(() =>
   props.value === null ? null : generatorAdvice(props.peaked.quantity, props.value),
 )
