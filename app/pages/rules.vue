@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { onMounted, ref } from 'vue'
 import { useHead } from '#imports'
 import { RULE_SETS } from '#core/rules'
@@ -44,7 +44,7 @@ useHead({ title: t('rules.ruleSetsAndWorkshopPractice') })
       <section v-for="o in store.own" :key="o.id">
         <RuleSetText :set="store.of(o.id)!" /><v-btn @click="edit(o, o.body)">{{ t('common.edit') }}</v-btn>
       </section>
-      <section v-for="r in RULE_SETS" :key="r.id">
+      <section v-for="r in withTextsTranslated(RULE_SETS)" :key="r.id">
         <RuleSetText :set="r" /><v-btn @click="edit(null, toBody(r))">{{ t('rules.copyRuleSet') }}</v-btn>
       </section>
       <SchoolList :choices="store.schools" @choose="store.chooseSchool" />

@@ -1,5 +1,12 @@
 import { defineNuxtPlugin, useCookie } from '#imports'
-import { isLanguage, provideTexts, readLanguageFrom, type Language, type Texts } from '#shared/i18n'
+import { 
+  isLanguage,
+  provideTexts,
+  provideTradeTexts,
+  readLanguageFrom,
+  type BrowserTexts,
+  type Language,
+} from '#shared/i18n'
 import { $api } from '~/data/api'
 
 /** The messages are there before the first component asks for one; another language begins a new page. */
@@ -10,6 +17,8 @@ export default defineNuxtPlugin({
     const chosen = useCookie('language').value
     const language: Language = isLanguage(chosen) ? chosen : 'en'
     readLanguageFrom(() => language)
-    provideTexts(language, await $api<Texts>(`/api/texts/${language}`))
+    const { messages, trade } = await $api<BrowserTexts>(`/api/texts/${language}`)
+    provideTexts(language, messages)
+    provideTradeTexts(language, trade)
   },
 })

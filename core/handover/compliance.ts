@@ -15,7 +15,7 @@ import { currentReadings, legalVerdict, type CurrentReading } from './evidence'
 /** How one limit of the rule set stands. */
 export interface LimitStanding {
   readonly id: string
-  readonly words: string
+  readonly limit: RuleLimit | AbsoluteLimit
   readonly outcome: Verdict | 'not-measured'
   /** row of the reading that decides it: the worst one; null = none was taken */
   readonly row: string | null
@@ -171,13 +171,11 @@ export function carrierOf({ taken: { row } }: CurrentReading, readings: readonly
   return found?.taken.reading ?? null
 }
 
-function worst(
-  { id, words }: Pick<RuleLimit | AbsoluteLimit, 'id' | 'words'>,
-  judged: readonly Judged[],
-): LimitStanding {
+function worst(limit: RuleLimit | AbsoluteLimit, judged: readonly Judged[]): LimitStanding {
+  const { id } = limit
   for (const outcome of WORST) {
     const found = judged.find(j => j.verdict === outcome)
-    if (found) return { id, words, outcome, row: found.row, distance: found.distance }
+    if (found) return { id, limit, outcome, row: found.row, distance: found.distance }
   }
-  return { id, words, outcome: 'not-measured', row: null, distance: null }
+  return { id, limit, outcome: 'not-measured', row: null, distance: null }
 }

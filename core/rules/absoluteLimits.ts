@@ -2,7 +2,6 @@ import {
   powerDb,
   dbToPowerRatio,
   expandedUncertainty,
-  showSmallPower,
   wattsToDbm,
   type Measured,
   type Quantity,
@@ -15,7 +14,6 @@ export interface AbsoluteLimit {
   readonly id: string
   readonly quantity: Extract<Quantity, 'harmonicDbc' | 'adjacentDbc'>
   readonly maxW: number
-  readonly words: string
   readonly confidence: RuleLimit['confidence']
 }
 
@@ -40,23 +38,11 @@ export function absoluteLimits({ spurious, adjacent }: RuleSet, carrierHz: numbe
   if (spurious) {
     const { id, confidence } = spurious
     const maxW = isProtected ? spurious.protectedMaxW : spurious.otherMaxW
-    out.push({
-      id,
-      quantity: 'harmonicDbc',
-      maxW,
-      words: `second harmonic ${showSmallPower(maxW)} max.`,
-      confidence,
-    })
+    out.push({ id, quantity: 'harmonicDbc', maxW, confidence })
   }
   if (adjacent) {
     const { id, maxW, confidence } = adjacent
-    out.push({
-      id,
-      quantity: 'adjacentDbc',
-      maxW,
-      words: `adjacent channel ${showSmallPower(maxW)} max.`,
-      confidence,
-    })
+    out.push({ id, quantity: 'adjacentDbc', maxW, confidence })
   }
   return out
 }

@@ -1,4 +1,4 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import { randomUUID } from 'node:crypto'
 import type { CoreErrorCode } from '#core/errors'
 import { LESSONS, reviewOf, type PracticeRecord } from '#core/practice'
@@ -97,7 +97,7 @@ export async function startPractice(wanted: NewPractice): Promise<PracticeSummar
   await pointInstruments(pool, await benchRequest('/session', session))
   const job = await startJob(
     randomUUID(),
-    jobFor(lesson ? lesson.designId : scenario!.designId, scenario, wanted.trainee, lesson?.what ?? ''),
+    jobFor(lesson ? lesson.designId : scenario!.designId, scenario, wanted.trainee, lesson ? translated(lesson.what) : ''),
   )
   await leaveOpenPractices(pool)
   await insertPractice(pool, {

@@ -1,4 +1,4 @@
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { SHEETS, type ModelSheet } from '#core/sheet'
 import type { LineTrust, SheetSummary, SheetView } from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
@@ -16,7 +16,7 @@ export async function sheetList(): Promise<SheetSummary[]> {
     id: s.id,
     model: s.model,
     kind: s.kind,
-    description: s.description,
+    description: translated(s.description),
     planId: s.planId,
     defaultRuleSetId: s.defaultRuleSetId,
     revision: s.revision,

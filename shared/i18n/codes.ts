@@ -17,6 +17,12 @@ export type Text = string | MessageFormatElement[]
 /** Messages of one language by code. */
 export type Texts = Readonly<Record<string, Text>>
 
+/** What a browser is given to speak a language. */
+export interface BrowserTexts {
+  readonly messages: Texts
+  readonly trade: Readonly<Record<string, string>>
+}
+
 export function textsByCode(areas: AreaTexts): Readonly<Record<string, string>> {
   return Object.fromEntries(
     Object.entries(areas).flatMap(([area, texts]) =>

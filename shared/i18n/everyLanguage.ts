@@ -1,8 +1,10 @@
 import en from '#i18n/en'
 import es from '#i18n/es'
+import esTrade from '#i18n/es/trade'
 import { parse } from '@formatjs/icu-messageformat-parser'
-import { textsByCode, type Texts } from './codes'
-import type { Language } from './language'
+import { textsByCode, type BrowserTexts, type Texts } from './codes'
+import { LANGUAGES, type Language } from './language'
+import { provideTradeTexts, type TradeTexts } from './trade'
 import { provideTexts } from './translate'
 
 /** All messages of all languages, for processes that speak each: server, command line, tests. */
@@ -11,17 +13,23 @@ export const EVERY_LANGUAGE: Readonly<Record<Language, Readonly<Record<string, s
   es: textsByCode(es),
 }
 
+/** Texts of the tables of core by language; they are written in English. */
+const TRADE_TEXTS: Readonly<Record<Language, TradeTexts>> = { en: {}, es: esTrade }
+
 export function provideEveryLanguage(): void {
-  provideTexts('en', EVERY_LANGUAGE.en)
-  provideTexts('es', EVERY_LANGUAGE.es)
+  for (const language of LANGUAGES) {
+    provideTexts(language, EVERY_LANGUAGE[language])
+    provideTradeTexts(language, TRADE_TEXTS[language])
+  }
 }
 
 /** Texts of a language as a browser takes them: what has braces is parsed already. */
-export function parsedTexts(of: Language): Texts {
-  return Object.fromEntries(
+export function textsForBrowser(of: Language): BrowserTexts {
+  const messages: Texts = Object.fromEntries(
     Object.entries(EVERY_LANGUAGE[of]).map(([code, text]) => [
       code,
       /[{}']/.test(text) ? parse(text, { ignoreTag: true }) : text,
     ]),
   )
+  return { messages, trade: TRADE_TEXTS[of] }
 }

@@ -1,11 +1,11 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import { CLAIM_QUANTITIES, type Claim, type SettledClaim } from '#core/claims'
 import { groupDigits } from '#core/quantity'
 
 /** "under 3 W (power, high), on the owner's cross-needle meter" */
 export function claimWords(claim: Claim): string {
   const info = CLAIM_QUANTITIES[claim.quantity]
-  const label = claim.quantity === 'frequencyErrorHz' ? t('claim.offFrequency') : info.label
+  const label = claim.quantity === 'frequencyErrorHz' ? t('claim.offFrequency') : translated(info.label)
   const where = [
     ...(claim.mode ? [claim.mode] : []),
     ...(claim.channel ? [t('claim.channel', { channel: claim.channel })] : []),

@@ -1,3 +1,4 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { HEX_BYTE, QUANTITIES, quantityInfo, shownDecimals, standardToBound } from '#core/quantity'
 import { decidingRange, type CellState, type ComparedCell } from '#core/run'
@@ -30,7 +31,7 @@ export function isJudged(c: ComparedCell): boolean {
 
 export function cellName(c: ComparedCell): string {
   return c.before.requirement.nominalHz === null
-    ? quantityInfo(c.want.quantity).label
+    ? quantityLabel(c.want.quantity)
     : t('figure.frequencyError')
 }
 

@@ -1,6 +1,7 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import type { AdjustedSummary, Compliance, Distance, LimitStanding } from '#core/handover'
-import { QUANTITIES, groupDigits, showPlain } from '#core/quantity'
+import { QUANTITIES, groupDigits, showPlain, showSmallPower } from '#core/quantity'
 import type { RuleSet } from '#core/rules'
 import {
   keyDownTotals,
@@ -24,9 +25,9 @@ export interface ComplianceText {
 export function complianceWords({ kind, standings, notJudged }: Compliance, rules: RuleSet): ComplianceText {
   const by = (...outcomes: LimitStanding['outcome'][]) => standings.filter(s => outcomes.includes(s.outcome))
   const beside = [...maskWords(rules.mask), ...notJudged.map(withoutId)]
-  const missing = by('not-measured').map(s => s.words)
+  const missing = [...new Set(by('not-measured').map(limitWords))]
   const lines = [
-    ...by('cannot-tell').map(s => t('paper.cannotTellTheLimitLiesWithin', { row: s.row, words: s.words })),
+    ...by('cannot-tell').map(s => t('paper.cannotTellTheLimitLiesWithin', { row: s.row, words: limitWords(s) })),
     ...(missing.length > 0 ? [sentence(t('paper.notMeasured', { list: missing.join('; ') }))] : []),
     ...(beside.length > 0 ? [sentence(t('paper.notJudgedByThisProgram', { list: beside.join('; ') }))] : []),
   ]
@@ -38,7 +39,7 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
         words: t('paper.asMeasuredThisSetDoesNot', { name: rules.name }),
         detail: [
           ...by('above', 'below').map(
-            s => `${s.row}: ${s.words}${s.distance ? `; ${beyondWords(s.outcome, s.distance)}` : ''}`,
+            s => `${s.row}: ${limitWords(s)}${s.distance ? `; ${beyondWords(s.outcome, s.distance)}` : ''}`,
           ),
           ...lines,
         ],
@@ -51,6 +52,13 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
     case 'not-shown':
       return { words: t('paper.complianceWithHasNotBeenDemonstrated', { name: rules.name }), detail: lines }
   }
+}
+
+/** A limit of a rule set in the words of the rule; one in watts by its number. */
+function limitWords({ limit }: LimitStanding): string {
+  if ('words' in limit) return limit.words
+  const max = showSmallPower(limit.maxW)
+  return limit.quantity === 'harmonicDbc' ? t('paper.harmonicMax', { max }) : t('paper.adjacentMax', { max })
 }
 
 /** "read 4.41 W, 0.41 W, 0.4 dB above it", "+14.4 dBm, 31 dB above it" */
@@ -91,7 +99,7 @@ function changeWords(c: ComparedCell): string {
   const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
   return t('paper.to', {
     title: c.point.title,
-    label: QUANTITIES[c.want.quantity].label.toLowerCase(),
+    label: quantityLabel(c.want.quantity).toLowerCase(),
     before: before.value,
     after: after.value,
     unit: after.unit,

@@ -1,4 +1,4 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
 import type { ComparedCell, JobEvent, OpenItem, RunState } from '#core/run'
@@ -18,7 +18,10 @@ const AUDIBLE_DB = 1
 const MAINS_V = 60
 
 /** A quantity as an owner would call it; null = an owner is not told of it. */
-const plain = (quantity: Quantity) => quantityInfo(quantity).ownerWord ?? null
+const plain = (quantity: Quantity) => {
+  const word = quantityInfo(quantity).ownerWord
+  return word === undefined ? null : translated(word)
+}
 
 /** Measured on both days under the same conditions. */
 const isComparable = (c: ComparedCell) =>
@@ -166,11 +169,11 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
     ...inspectionItems(sheet).flatMap(i => {
       const last = seen.get(i.id)
       return last && last.state !== 'fine'
-        ? [sentence(`${i.lookFor}: ${t(ITEM_STATES[last.state])}${last.text ? `, ${last.text}` : ''}`)]
+        ? [sentence(`${translated(i.lookFor)}: ${t(ITEM_STATES[last.state])}${last.text ? `, ${last.text}` : ''}`)]
         : []
     }),
     ...events.flatMap(e =>
-      e.kind === 'cause-confirmed' ? [t('owner.found', { title: causeOf(e.causeId).title })] : [],
+      e.kind === 'cause-confirmed' ? [t('owner.found', { title: translated(causeOf(e.causeId).title) })] : [],
     ),
     ...events.flatMap(e =>
       e.kind === 'part-changed'

@@ -1,4 +1,5 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { quantityLabel } from '#shared/words/quantityWords'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import {
   GOES_STALE,
   isOfReceiver,
@@ -52,7 +53,7 @@ export function turnQuestionWords(q: TurnQuestion): string {
       : t('run.whichWasAdjusted')
   return t('run.movedAndNoAdjustmentIsLogged', {
     what,
-    label: quantityInfo(q.quantity).label,
+    label: quantityLabel(q.quantity),
     by,
     what2: q.inferred ? '' : ` ${t('run.itCouldBeDrift')}`,
   })
@@ -60,7 +61,7 @@ export function turnQuestionWords(q: TurnQuestion): string {
 
 export function staleWords(turns: readonly Turn[]): string {
   const last = turns.at(-1)
-  return last ? `${turnWords(turns)}; ${GOES_STALE[last.role].because}` : ''
+  return last ? `${turnWords(turns)}; ${translated(GOES_STALE[last.role].because)}` : ''
 }
 
 /** Which step is next and why, in one sentence. */
@@ -92,7 +93,7 @@ export function conditionsWords(point: MeasurePoint, planId: string): { label: s
   if (state.channel !== null)
     out.push({ label: t('common.channel'), value: channelName(planId, state.channel) })
   if (state.coverage === 'expanded') out.push({ label: t('run.coverage'), value: t('run.expanded') })
-  if (state.setting) out.push({ label: t('run.controls'), value: state.setting })
+  if (state.setting) out.push({ label: t('run.controls'), value: translated(state.setting) })
   out.push({ label: t('run.set'), value: state.keyed ? t('run.keyed') : t('run.receiving') })
   if (state.keyed) out.push({ label: t('run.power'), value: state.lowPower ? t('run.low') : t('run.high') })
   if (state.toneHz !== null)

@@ -1,3 +1,4 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode } from '#shared/i18n'
 import type { RuleSet } from '#core/rules'
 import { QUANTITIES, groupDigits, showPlain, showSmallPower } from '#core/quantity'
@@ -31,12 +32,12 @@ export function findingWords(f: SignalFinding): string {
       return t('signals.flatToppingThePositivePeakIs', { percent: percent(f.share) })
     case 'outside':
       return (
-        `${QUANTITIES[f.reading.quantity].label} ${f.reading.judgement!.verdict}: ` +
+        `${quantityLabel(f.reading.quantity)} ${f.reading.judgement!.verdict}: ` +
         sentence(`${valueWords(f.reading)}. ${f.reading.limit!.rule.words}`)
       )
     case 'undecided':
       return t('signals.cannotTellWithTheLimitWithin', {
-        label: QUANTITIES[f.reading.quantity].label,
+        label: quantityLabel(f.reading.quantity),
         value: valueWords(f.reading),
         words: f.reading.limit!.rule.words,
       })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { CAUSES } from '#core/diagnose'
@@ -105,7 +105,7 @@ useHead({ title: t('job.sets') })
         >{{ t('job.confirmedCause')
         }}<select v-model="query.causeId">
           <option value="">{{ t('job.any') }}</option>
-          <option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ c.title }}</option>
+          <option v-for="c in CAUSES" :key="c.id" :value="c.id">{{ translated(c.title) }}</option>
         </select></label
       >
     </div>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '#core/sheet'
@@ -23,7 +23,7 @@ const choices = computed(() => [
     name: t('sheet.emptySheet'),
     what: t('sheet.oneAsFoundRowOneStep'),
   },
-  ...SHEET_TEMPLATES,
+  ...withTextsTranslated(SHEET_TEMPLATES),
 ])
 
 async function begin() {

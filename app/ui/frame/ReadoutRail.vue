@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { railLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity, type RailPlace } from '#core/quantity'
@@ -52,7 +53,7 @@ const cells = computed(() =>
     return [
       {
         quantity,
-        label: railOf(quantity)?.label ?? quantityInfo(quantity).label,
+        label: railLabel(quantity),
         receivedAtMs: entry.receivedAtMs,
         stale: freshness === 'stale',
         value: text?.value ?? '\u2013',

@@ -1,12 +1,12 @@
 import { createHash } from 'node:crypto'
 import { getRouterParam, handleCacheHeaders, setResponseHeader } from 'h3'
 import { LANGUAGES, isLanguage } from '#shared/i18n'
-import { parsedTexts } from '#shared/i18n/everyLanguage'
+import { textsForBrowser } from '#shared/i18n/everyLanguage'
 import { apiHandler } from '../../utils/api'
 
 const TEXTS = new Map(
   LANGUAGES.map(language => {
-    const json = JSON.stringify(parsedTexts(language))
+    const json = JSON.stringify(textsForBrowser(language))
     return [
       language,
       { json, etag: `"${createHash('sha256').update(json).digest('base64url').slice(0, 16)}"` },

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { HEX_BYTE, QUANTITIES } from '#core/quantity'
 import type { StepState } from '#core/run'
@@ -53,7 +54,7 @@ function markOf(pointId: string) {
         :key="w.want.quantity"
         type="button"
         class="strike"
-        :aria-label="t('align.strikeOutOf', { label: QUANTITIES[w.want.quantity].label, title: p.title })"
+        :aria-label="t('align.strikeOutOf', { label: quantityLabel(w.want.quantity), title: p.title })"
         @click="emit('strike', w.latest!.reading.id)"
       >
         {{ t('align.strikeOut', { symbol: QUANTITIES[w.want.quantity].symbol }) }}

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { GOES_STALE, adjusterOf, lineOf, type ModelSheet, type Step } from '#core/sheet'
 import type { Turn } from '#core/run'
@@ -32,7 +32,7 @@ const cautions = computed(() => [
   ...new Set(adjusters.value.flatMap(a => (a.caution ? [a.caution] : []))),
 ])
 const lastTurn = (designator: string) => props.turns.findLast(t => t.designator === designator)
-const spoils = computed(() => [...new Set(adjusters.value.map(a => GOES_STALE[a.role].because))].join('; '))
+const spoils = computed(() => [...new Set(adjusters.value.map(a => translated(GOES_STALE[a.role].because)))].join('; '))
 const LINES = [
   [t('align.where'), 'where'],
   [t('common.direction'), 'turn'],

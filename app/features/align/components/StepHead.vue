@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import type { StepState, Turn } from '#core/run'
 import { lineOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { conditionsWords, staleWords } from '#shared/words/runWords'
@@ -41,7 +41,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
         >{{ t('align.load') }} <b>{{ sheet.load }}</b></span
       >
       <span v-if="point.state.also"
-        ><b>{{ point.state.also }}</b></span
+        ><b>{{ translated(point.state.also) }}</b></span
       >
       <button
         type="button"

@@ -1,3 +1,4 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { groupDigits, quantityInfo } from '#core/quantity'
 import type { CellState, RowState } from '#core/run'
@@ -57,7 +58,7 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
   const decimals = nominal(first) === null ? 2 : 0
   const unit = nominal(first) === null ? info.shownUnit : 'Hz'
   const ends = [values[0]!, values.at(-1)!].map(v => groupDigits(v, decimals, nominal(first) !== null))
-  const name = nominal(first) === null ? info.label : t('align.frequencyError')
+  const name = nominal(first) === null ? quantityLabel(first.cell.want.quantity) : t('align.frequencyError')
   return {
     verdict: first.verdict,
     name: t('align.groupRows', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
@@ -75,7 +76,7 @@ function alone(r: JudgedReading): ReadingGroup {
   )
   const quantity =
     r.cell.requirement.nominalHz === null
-      ? quantityInfo(r.cell.want.quantity).label
+      ? quantityLabel(r.cell.want.quantity)
       : t('align.frequencyErrorOf')
   const { title } = r.row.point
   const name = title.toLowerCase().includes(quantity.toLowerCase()) ? title : `${title}, ${lower(quantity)}`

@@ -1,4 +1,4 @@
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import {
   boundToStandard,
   errorBound,
@@ -36,7 +36,7 @@ export interface TypedInstrument {
 export function typedInstruments(instruments: readonly Instrument[], quantity: Quantity): TypedInstrument[] {
   const ours = instruments.map(i => ({ name: i.name, profileId: i.profileId, setup: setupOf(i) }))
   const kinds = INSTRUMENT_PROFILES.filter(p => !p.talks && !ours.some(o => o.name === p.name)).map(p => ({
-    name: p.name,
+    name: translated(p.name),
     profileId: p.id,
     setup: BARE_SETUP,
   }))

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { STATEMENTS, checkStatement, statementKind } from '#core/diagnose'
 import { statementWords } from '#shared/words/statementWords'
@@ -26,7 +26,7 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
       <label
         >{{ t('findings.statement')
         }}<select v-model="id" @change="texts = []">
-          <option v-for="s in STATEMENTS" :key="s.id" :value="s.id">{{ s.title }}</option>
+          <option v-for="s in STATEMENTS" :key="s.id" :value="s.id">{{ translated(s.title) }}</option>
         </select></label
       >
       <label v-for="(f, i) in kind.fields" :key="f.id"

@@ -1,3 +1,4 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode } from '#shared/i18n'
 import { quantityInfo } from '#core/quantity'
 import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '#core/diagnose'
@@ -64,7 +65,7 @@ export function leadsWords(test: NextTest, outcome: string): string {
 export function wouldTake(observable: Observable): string {
   if (observable.source.kind !== 'readings') return ''
   const profiles = observable.source.quantities.map(
-    q => INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))?.name ?? quantityInfo(q).label,
+    q => translatedName(INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))) ?? quantityLabel(q),
   )
   return [...new Set(profiles)].join(', ')
 }

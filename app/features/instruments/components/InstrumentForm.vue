@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, type Ref } from 'vue'
 import { METER_KIND_WORDS } from '#shared/words/meterWords'
@@ -25,7 +25,7 @@ const [path] = defineField('path', quiet)
 const [fullScale] = defineField('fullScale', quiet)
 const [classRatio] = defineField('classRatio', quiet)
 const [classUnknown] = defineField('classUnknown', quiet)
-const profiles = INSTRUMENT_PROFILES.map(p => ({ value: p.id, title: `${p.name}: ${p.accuracyWords}` }))
+const profiles = withTextsTranslated(INSTRUMENT_PROFILES).map(p => ({ value: p.id, title: `${p.name}: ${p.accuracyWords}` }))
 const talks = computed(() => (profileId.value ? instrumentProfile(profileId.value).talks : true))
 const messages = (field: keyof InstrumentBody) =>
   errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { QUANTITIES, QUANTITY_NAMES } from '#core/quantity'
 import type { QueryRow } from '../logic/queryRow'
@@ -26,7 +27,7 @@ const emit = defineEmits<{ tries: [query: string] }>()
           <td>
             <select v-model="r.quantity" :aria-label="t('instruments.quantity', { i: i + 1 })">
               <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">
-                {{ QUANTITIES[q].label }}, {{ QUANTITIES[q].siUnit }}
+                {{ quantityLabel(q) }}, {{ QUANTITIES[q].siUnit }}
               </option>
             </select>
           </td>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { SteppedPoint } from '#core/instrument'
@@ -64,7 +65,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.points, props.nigh
       role="img"
       :aria-label="
         t('instruments.overPoints', {
-          label: QUANTITIES[plan.read].label,
+          label: quantityLabel(plan.read),
           label2: SETTING_WORDS[plan.set].label,
           count: points.length,
         })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { STEPPED_PRESETS } from '#core/instrument'
 import type { Instrument } from '#shared/instrument'
@@ -9,8 +9,9 @@ import { SETTING_WORDS, readersOf, settersOf } from '../logic/steppedWords'
 /** Which measurement, from where to where, by which instruments. */
 const props = defineProps<{ items: readonly Instrument[]; running: boolean }>()
 const emit = defineEmits<{ start: [body: SteppedBody] }>()
-const presetId = ref(STEPPED_PRESETS[0]!.id)
-const preset = computed(() => STEPPED_PRESETS.find(p => p.id === presetId.value)!)
+const presets = withTextsTranslated(STEPPED_PRESETS)
+const presetId = ref(presets[0]!.id)
+const preset = computed(() => presets.find(p => p.id === presetId.value)!)
 const words = computed(() => SETTING_WORDS[preset.value.plan.set])
 const setters = computed(() => settersOf(props.items, preset.value.plan.set))
 const readers = computed(() => readersOf(props.items, preset.value.plan.read))
@@ -59,7 +60,7 @@ function start() {
   <section :aria-label="t('instruments.plan')">
     <div class="row" role="radiogroup" :aria-label="t('instruments.measurement')">
       <button
-        v-for="p in STEPPED_PRESETS"
+        v-for="p in presets"
         :key="p.id"
         type="button"
         role="radio"

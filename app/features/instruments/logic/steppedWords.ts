@@ -1,3 +1,4 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode } from '#shared/i18n'
 import {
   profileQuantity,
@@ -69,7 +70,7 @@ export function steppedCsv(plan: SteppedPlan, points: readonly SteppedPoint[]): 
   return [
     [
       `${t(set.label)} [${set.unit}]`,
-      `${read.label} [${read.shownUnit}]`,
+      `${quantityLabel(plan.read)} [${read.shownUnit}]`,
       t('instruments.standardUncertainty', { shownUnit: read.shownUnit }),
     ],
     ...points.map(p => [

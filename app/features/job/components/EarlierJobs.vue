@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { quantityInfo } from '#core/quantity'
@@ -44,7 +45,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
           <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">
             <StateMark :mark="l.verdict" :size="11" /> {{ l.rowTitle }},
             {{
-              l.nominalHz === null ? quantityInfo(l.quantity).label.toLowerCase() : t('job.frequencyError')
+              l.nominalHz === null ? quantityLabel(l.quantity).toLowerCase() : t('job.frequencyError')
             }}
             <b class="fig"
               >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{

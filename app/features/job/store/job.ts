@@ -1,5 +1,5 @@
 import { $api } from '~/data/api'
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { defineStore } from 'pinia'
 import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
@@ -49,9 +49,11 @@ export const useJobStore = defineStore('job', () => {
     ]
   })
   const events = computed(() => validEvents(entered.value))
-  const sheet = computed(() =>
+  /** as it is written: what is corrected on it is corrected there */
+  const writtenSheet = computed(() =>
     job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null,
   )
+  const sheet = computed(() => withTextsTranslated(writtenSheet.value))
   const rules = computed(() => (job.value ? rulesStore.of(job.value.ruleSetId) : null))
   const state = computed(() =>
     sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { RIG_FAULTS } from '#core/rig'
 
@@ -8,7 +8,7 @@ const props = defineProps<{ designId: string; lesson: boolean; busy: boolean }>(
 const emit = defineEmits<{ finish: [named: string[]]; close: [] }>()
 const named = ref<string[]>([])
 const choices = computed(() =>
-  RIG_FAULTS.filter(f => f.designIds.includes(props.designId)).sort((a, b) => a.name.localeCompare(b.name)),
+  withTextsTranslated(RIG_FAULTS).filter(f => f.designIds.includes(props.designId)).sort((a, b) => a.name.localeCompare(b.name)),
 )
 </script>
 

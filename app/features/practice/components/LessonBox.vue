@@ -1,11 +1,11 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { LESSONS } from '#core/practice'
 
 /** The lesson on the bench: what to do next, why, and a hint for whoever wants one. */
 const props = defineProps<{ lessonId: string; done: number }>()
-const lesson = computed(() => LESSONS.find(l => l.id === props.lessonId)!)
+const lesson = computed(() => withTextsTranslated(LESSONS.find(l => l.id === props.lessonId)!))
 const step = computed(() => lesson.value.steps[props.done] ?? null)
 const hint = ref(false)
 watch(

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
 import type { PracticeChange, PracticeState } from '#shared/practice'
@@ -26,7 +26,7 @@ const TOOL_WORDS = {
 } as const
 const tool = ref<keyof typeof TOOL_WORDS>('plastic hexagon')
 const forced = ref(false)
-const sheet = computed(() => modelSheet(props.state.session.designId))
+const sheet = computed(() => withTextsTranslated(modelSheet(props.state.session.designId)))
 const { held, turn } = useHeldPositions((designator, position) =>
   props.change({
     adjusters: [

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { LESSONS } from '#core/practice'
 import { rigDesign } from '#core/rig'
@@ -20,9 +20,11 @@ const named = computed(
     finished.value.filter(s => !s.lessonId && s.faults!.length > 0 && s.faults!.every(f => f.named)).length,
 )
 const cases = computed(() => finished.value.filter(s => !s.lessonId).length)
+const lessonTitle = (id: string) => translated(LESSONS.find(l => l.id === id)?.title ?? id)
+const kitName = (id: string) => translated(BENCH_KITS.find(k => k.id === id)?.name ?? id)
 const title = (s: PracticeSummary) =>
   s.lessonId
-    ? `Lesson: ${LESSONS.find(l => l.id === s.lessonId)?.title ?? s.lessonId}`
+    ? t('practice.lessonTitle', { title: lessonTitle(s.lessonId) })
     : rigDesign(s.designId).name
 const outcome = (s: PracticeSummary) => {
   if (!s.finishedAtMs) return t('practice.onTheBench')
@@ -70,7 +72,7 @@ const outcome = (s: PracticeSummary) => {
               title(s)
             }}</template>
           </td>
-          <td>{{ BENCH_KITS.find(k => k.id === s.kitId)?.name }}</td>
+          <td>{{ kitName(s.kitId) }}</td>
           <td>{{ outcome(s) }}</td>
         </tr>
       </tbody>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { BENCH_KITS } from '#core/practice/instruments'
 import { LESSONS } from '#core/practice'
@@ -17,7 +17,9 @@ const trainee = ref(props.remembered.trainee)
 const kitId = ref(props.remembered.kitId)
 const designId = ref<string | null>(null)
 const difficulty = ref<1 | 2 | 3>(1)
-const kit = computed(() => BENCH_KITS.find(k => k.id === kitId.value)!)
+const kits = withTextsTranslated(BENCH_KITS)
+const lessons = withTextsTranslated(LESSONS)
+const kit = computed(() => kits.find(k => k.id === kitId.value)!)
 const LEVELS = [
   [1, 'practice.easy'],
   [2, 'practice.moderate'],
@@ -50,7 +52,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
       <v-select
         v-model="kitId"
         :label="t('practice.equipment')"
-        :items="BENCH_KITS.map(k => ({ title: k.name, value: k.id }))"
+        :items="kits.map(k => ({ title: k.name, value: k.id }))"
         hide-details
       />
     </div>
@@ -107,7 +109,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
       <div>
         <h2>{{ t('practice.lessonsStepByStep') }}</h2>
         <ol class="lessons">
-          <li v-for="(l, i) in LESSONS" :key="l.id">
+          <li v-for="(l, i) in lessons" :key="l.id">
             <button type="button" :disabled="!trainee.trim() || busy" @click="begin('lesson', l.id)">
               <b>{{ i + 1 }}. {{ l.title }}</b
               ><span>{{ l.what }}</span>

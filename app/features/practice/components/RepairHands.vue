@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
 import type { PracticeChange, PracticeState } from '#shared/practice'
@@ -9,7 +9,7 @@ import SetCautions from '~/features/job/components/work/SetCautions.vue'
 /** What an iron can do: parts, glue, a trimmer where none is; and the leads of the instruments. */
 const props = defineProps<{ state: PracticeState; coils: readonly string[] }>()
 const emit = defineEmits<{ change: [change: Partial<PracticeChange>] }>()
-const sheet = computed(() => modelSheet(props.state.session.designId))
+const sheet = computed(() => withTextsTranslated(modelSheet(props.state.session.designId)))
 const group = ref('')
 const coil = ref('')
 function replace() {

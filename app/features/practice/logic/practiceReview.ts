@@ -1,3 +1,4 @@
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import type { Logged, Outside, PoweredHands, Review, TracePoint } from '#core/practice'
 import { quantityInfo, showPlain } from '#core/quantity'
@@ -72,7 +73,7 @@ export function poweredWords({ atS, what }: PoweredHands, plateV: number | null)
 
 /** A value that the set would not keep, with its window. */
 export function outsideWords({ quantity, value, low, high }: Outside): string {
-  const { label } = quantityInfo(quantity)
+  const label = quantityLabel(quantity)
   const shown = (x: number) => showPlain(x, quantity)
   const window =
     low !== null && high !== null

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, QUANTITY_NAMES, quantityInfo } from '#core/quantity'
@@ -48,7 +49,7 @@ const power = computed({
     <label
       >{{ t('common.quantity')
       }}<select v-model="limit.quantity">
-        <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
+        <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ quantityLabel(q) }}</option>
       </select></label
     >
     <label class="short"

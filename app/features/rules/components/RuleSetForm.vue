@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { ref } from 'vue'
 import { ValidationError } from '#shared/yup'
 import { CHANNEL_PLANS } from '#core/rules'
@@ -15,7 +15,7 @@ const body = ref<RuleSetBody>(JSON.parse(JSON.stringify(props.initial)) as RuleS
 const problem = ref<string | null>(null)
 const plans = [
   { value: null, title: t('rules.anyChannels') },
-  ...CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name })),
+  ...CHANNEL_PLANS.map(p => ({ value: p.id, title: translated(p.name) })),
 ]
 const kinds = [
   { value: 'legal', title: t('rules.legalLimitsGuardedAcceptance') },

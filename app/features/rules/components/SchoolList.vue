@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { SCHOOLS, type SchoolChoices } from '#core/sheet'
 
 /** Where practitioners differ: the default with its reason, and the side this shop takes. */
@@ -13,7 +13,7 @@ const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
     <p class="quiet">
       {{ t('rules.wherePractitionersDifferOptionsMarkedApplied') }}
     </p>
-    <fieldset v-for="s in SCHOOLS" :key="s.id">
+    <fieldset v-for="s in withTextsTranslated(SCHOOLS)" :key="s.id">
       <legend>
         <span class="fig">{{ s.id }}</span> {{ s.question }}
         <span v-if="s.acts" class="acts">{{ t('rules.applied') }}</span>

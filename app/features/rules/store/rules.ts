@@ -1,3 +1,4 @@
+import { withTextsTranslated } from '#shared/i18n'
 import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { computed, shallowRef } from 'vue'
@@ -14,7 +15,7 @@ const REMEMBERED = 'diapason.rule-sets'
  */
 export const useRulesStore = defineStore('rules', () => {
   const own = shallowRef<OwnRuleSet[]>([])
-  const all = computed<readonly RuleSet[]>(() => [...RULE_SETS, ...own.value.map(toRuleSet)])
+  const all = computed<readonly RuleSet[]>(() => [...withTextsTranslated(RULE_SETS), ...own.value.map(toRuleSet)])
   const of = (id: string) => all.value.find(r => r.id === id) ?? null
 
   async function load() {

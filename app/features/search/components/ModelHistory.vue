@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, onMounted, shallowRef, watch } from 'vue'
 import { causeOf } from '#core/diagnose'
 import type { ModelSheet } from '#core/sheet'
@@ -31,7 +31,7 @@ watch(() => [props.sheet.id, props.jobId], read)
         <template v-if="known.causes.length > 0">{{ t('search.typicalFaults') }} </template><span
           v-for="(c, i) in known.causes"
           :key="c.causeId"
-          >{{ i ? ', ' : '' }}{{ causeOf(c.causeId).title.toLowerCase() }}
+          >{{ i ? ', ' : '' }}{{ translated(causeOf(c.causeId).title).toLowerCase() }}
           <b class="fig">{{ c.count }}</b></span
         >{{ known.causes.length > 0 ? '.' : t('search.noCauseConfirmedYetConfirmedCauses') }}
       </p>

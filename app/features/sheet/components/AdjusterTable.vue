@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { dayMonthYear } from '#shared/words/dateWords'
 import { GOES_STALE, type ModelSheet } from '#core/sheet'
 import type { LineTrust } from '#shared/sheetFile'
@@ -44,7 +44,7 @@ const trusted = (designator: string) =>
             {{ a.turn }}<br /><span class="quiet">{{ a.tool }}</span>
           </td>
           <td>
-            {{ a.moves }}<br /><span class="quiet">{{ GOES_STALE[a.role].because }}</span>
+            {{ a.moves }}<br /><span class="quiet">{{ translated(GOES_STALE[a.role].because) }}</span>
           </td>
         </tr>
       </tbody>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { stepOf, type ModelSheet, type Measurand } from '#core/sheet'
 import { quantityInfo, showPlain } from '#core/quantity'
@@ -32,7 +33,7 @@ const points = (s: ModelSheet['procedure'][number]) =>
   s.points.map(p => ({
     title: p.title,
     wants: p.wants
-      .map(w => `${quantityInfo(w.quantity).label}${targetWords(w) ? `: ${targetWords(w)}` : ''}`)
+      .map(w => `${quantityLabel(w.quantity)}${targetWords(w) ? `: ${targetWords(w)}` : ''}`)
       .join('; '),
   }))
 const criterion = (s: ModelSheet['procedure'][number]) => {

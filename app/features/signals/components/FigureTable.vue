@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, expandedUncertainty, showErrorHz, showMeasured } from '#core/quantity'
@@ -59,7 +60,7 @@ function gauge(r: JudgedReading): GaugeValues | null {
   <table class="figures" :aria-label="part === 'judged' ? t('signals.readings') : t('signals.otherFigures')">
     <tbody>
       <tr v-for="r in part === 'judged' ? judged.readings : []" :key="r.quantity" class="judged">
-        <th scope="row">{{ QUANTITIES[r.quantity].label }}</th>
+        <th scope="row">{{ quantityLabel(r.quantity) }}</th>
         <td class="fig value">
           <b>{{ shown(r).value }}</b> {{ shown(r).unit
           }}<span v-if="shown(r).plusMinus" class="quiet bound"> {{ shown(r).plusMinus }}</span

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated, withTextsTranslated } from '#shared/i18n'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { navigateTo, useCookie } from '#imports'
 import CauseList from '~/features/findings/components/CauseList.vue'
@@ -23,11 +23,13 @@ const night = useCookie<'day' | 'night'>('theme')
 const instruments = useInstrumentsStore()
 const confirming = ref<string | null>(null)
 const diagnosis = computed(() =>
-  diagnose(
-    store.sheet!,
-    store.asFound,
-    testsMade(store.sheet!, store.events),
-    q => instruments.optionsFor(q).length > 0,
+  withTextsTranslated(
+    diagnose(
+      store.sheet!,
+      store.asFound,
+      testsMade(store.sheet!, store.events),
+      q => instruments.optionsFor(q).length > 0,
+    ),
   ),
 )
 const wrong = computed(() => diagnosis.value.domains.filter(d => d.symptoms.length > 0))
@@ -102,7 +104,7 @@ async function confirm(text: string) {
       <h2>{{ t('job.workToDo') }}</h2>
       <ul>
         <li v-for="c in confirmed" :key="c.id">
-          <b>{{ causeOf(c.causeId).title }}</b>: {{ causeOf(c.causeId).remedy }}
+          <b>{{ translated(causeOf(c.causeId).title) }}</b>: {{ translated(causeOf(c.causeId).remedy) }}
           <span class="quiet">{{ c.text }}</span>
         </li>
       </ul>
@@ -116,7 +118,7 @@ async function confirm(text: string) {
     />
     <TextDialog
       :open="confirming !== null"
-      :title="confirming ? causeOf(confirming).title : ''"
+      :title="confirming ? translated(causeOf(confirming).title) : ''"
       :hint="t('job.itIsEnteredInTheLog')"
       :label="t('job.evidence')"
       :action="t('job.confirmCause')"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed } from 'vue'
 import CheckList from '~/features/job/components/work/CheckList.vue'
 import FirstPower from '~/features/job/components/work/FirstPower.vue'
@@ -13,7 +13,7 @@ import { useLiveStore } from '~/features/instruments/store/live'
 const store = useJobStore()
 const live = useLiveStore()
 const { problem, send, wrong } = useEventForm(store.append)
-const items = computed(() => inspection(store.sheet!, store.events))
+const items = computed(() => withTextsTranslated(inspection(store.sheet!, store.events)))
 const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
 </script>
 

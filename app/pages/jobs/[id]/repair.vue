@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed } from 'vue'
 import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
 import PartForms from '~/features/job/components/work/PartForms.vue'
@@ -17,7 +17,7 @@ const changed = computed(() => store.events.filter((e): e is PartChanged => e.ki
 const tested = computed(() => store.events.filter((e): e is PartTested => e.kind === 'part-tested'))
 const treated = computed(() => store.events.filter((e): e is Treated => e.kind === 'treated'))
 const unlisted = computed(() => store.events.filter((e): e is UnlistedTurned => e.kind === 'unlisted-turned'))
-const owed = computed(() => owedAfterFinal(store.sheet!, store.events))
+const owed = computed(() => withTextsTranslated(owedAfterFinal(store.sheet!, store.events)))
 </script>
 
 <template>

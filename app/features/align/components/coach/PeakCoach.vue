@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { dbToPowerRatio, QUANTITIES, showPlain } from '#core/quantity'
@@ -50,7 +51,7 @@ const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level
 const isBothWays = (c: PeakedQuantity) =>
   props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
 function choiceWords(c: PeakedQuantity): string {
-  const { label } = QUANTITIES[c.quantity]
+  const label = quantityLabel(c.quantity)
   if (c.seek === 'smallest') return `${label}${t('align.smallest')}`
   return isBothWays(c) ? `${label}${t('align.largest')}` : label
 }
@@ -99,7 +100,7 @@ const again = computed(() =>
       >
       <span v-else class="quiet">{{
         t('align.guideOn', {
-          label: QUANTITIES[peaked.quantity].label.toLowerCase(),
+          label: quantityLabel(peaked.quantity).toLowerCase(),
           what: peaked.seek === 'smallest' ? t('align.minimum') : '',
         })
       }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { HEX_BYTE, quantityInfo } from '#core/quantity'
@@ -32,7 +33,7 @@ const why = computed(() =>
 const judged = computed(() => props.cell.requirement.window !== null || props.cell.requirement.limit !== null)
 const label = computed(() =>
   props.cell.requirement.nominalHz === null
-    ? quantityInfo(props.cell.want.quantity).label
+    ? quantityLabel(props.cell.want.quantity)
     : t('align.frequencyError'),
 )
 </script>

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { nextTick, ref, watch } from 'vue'
 import type { Quantity } from '#core/quantity'
 import type { RowState } from '#core/run'
@@ -69,7 +69,7 @@ function markFor(row: RowState) {
           ></span
         >
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{
-          row.point.state.also
+          translated(row.point.state.also)
         }}</span>
         <span
           v-for="d in doubts[row.point.id] ?? []"

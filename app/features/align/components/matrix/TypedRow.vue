@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { nextTick, onMounted, ref } from 'vue'
 import { CoreError } from '#core/errors'
@@ -105,7 +106,7 @@ function finish() {
 <template>
   <div class="typed" @keydown.esc.stop="emit('cancel')">
     <div v-for="(want, i) in wants" :key="want.quantity" class="field">
-      <label :for="`typed-${want.quantity}`">{{ quantityInfo(want.quantity).label }}</label>
+      <label :for="`typed-${want.quantity}`">{{ quantityLabel(want.quantity) }}</label>
       <div class="entry">
         <input
           :id="`typed-${want.quantity}`"
@@ -126,7 +127,7 @@ function finish() {
       </div>
       <select
         :value="typedWith(want.quantity)?.name ?? NONE"
-        :aria-label="t('align.instrumentFor', { label: quantityInfo(want.quantity).label })"
+        :aria-label="t('align.instrumentFor', { label: quantityLabel(want.quantity) })"
         @change="
           emit(
             'choose',
@@ -145,7 +146,7 @@ function finish() {
       <select
         v-if="scaleFor(want.quantity) !== null"
         :value="scaleFor(want.quantity)"
-        :aria-label="t('align.scaleFor', { label: quantityInfo(want.quantity).label })"
+        :aria-label="t('align.scaleFor', { label: quantityLabel(want.quantity) })"
         @change="chooseScale(want.quantity, $event)"
       >
         <option v-for="w in scalesWith(scaleFor(want.quantity)!)" :key="w" :value="w">

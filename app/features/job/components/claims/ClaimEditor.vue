@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
 import {
@@ -85,7 +85,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
         :aria-label="t('job.quantity')"
         @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"
       >
-        <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ CLAIM_QUANTITIES[q].label }}</option>
+        <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ translated(CLAIM_QUANTITIES[q].label) }}</option>
       </select>
       <select
         :value="c.mode ?? ''"

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { parseTyped } from '#core/quantity'
@@ -16,7 +16,7 @@ const props = defineProps<{ sheet: ModelSheet; last: PowerTried | null; liveA: n
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const typed = ref('')
 const wrong = ref<string | null>(null)
-const plan = computed(() => firstPowerPlan(props.sheet))
+const plan = computed(() => withTextsTranslated(firstPowerPlan(props.sheet)))
 const verdict = computed(() => (props.last ? powerVerdict(props.sheet, props.last) : null))
 const MARK = { 'go-on': 'inside', 'above': 'above', 'below': 'below', 'stop': 'above' } as const
 

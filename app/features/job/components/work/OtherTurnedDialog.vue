@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { ref } from 'vue'
 import type { AdjusterRole } from '#core/sheet'
 import { GOES_STALE } from '#core/sheet'
@@ -54,7 +54,7 @@ function keep() {
           {{
             t('job.recheckThenBecause', {
               list: GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', '),
-              because: GOES_STALE[role].because,
+              because: translated(GOES_STALE[role].because),
             })
           }}
         </p>

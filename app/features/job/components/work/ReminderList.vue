@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { ref } from 'vue'
 import { REMINDER_CONDITIONS, type Reminder } from '#core/work'
 import type { NewWorkEvent } from '../../logic/useEventForm'
@@ -36,7 +36,7 @@ function add() {
       <v-select
         v-model="condition"
         :label="t('job.when')"
-        :items="REMINDER_CONDITIONS.map(c => ({ value: c.id, title: c.words }))"
+        :items="REMINDER_CONDITIONS.map(c => ({ value: c.id, title: translated(c.words) }))"
       />
       <v-text-field
         v-model="text"

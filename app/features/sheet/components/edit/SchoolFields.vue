@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { SCHOOLS, type ModelSheet } from '#core/sheet'
 
 /**
@@ -8,7 +8,7 @@ import { SCHOOLS, type ModelSheet } from '#core/sheet'
  */
 const props = defineProps<{ sheet: ModelSheet }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
-const acting = SCHOOLS.filter(s => s.acts)
+const acting = withTextsTranslated(SCHOOLS).filter(s => s.acts)
 function choose(id: string, side: string) {
   const { [id]: _old, ...rest } = props.sheet.schools ?? {}
   emit('change', { schools: side === '' ? rest : { ...rest, [id]: side } })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { CHANNEL_PLANS, MODES, type RuleSet } from '#core/rules'
 import { SET_KINDS, kindInfo, type ModelSheet } from '#core/sheet'
@@ -7,8 +7,8 @@ import { SET_KINDS, kindInfo, type ModelSheet } from '#core/sheet'
 /** What the set is: name, kind, channels, supply, and what holds for all steps. */
 const props = defineProps<{ sheet: ModelSheet; rules: readonly RuleSet[]; isNew: boolean }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
-const kinds = SET_KINDS.map(k => ({ value: k, title: kindInfo(k).label }))
-const plans = CHANNEL_PLANS.map(p => ({ value: p.id, title: p.name }))
+const kinds = SET_KINDS.map(k => ({ value: k, title: translated(kindInfo(k).label) }))
+const plans = CHANNEL_PLANS.map(p => ({ value: p.id, title: translated(p.name) }))
 const rules = computed(() => props.rules.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const set =
   <K extends keyof ModelSheet>(key: K) =>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, type Quantity } from '#core/quantity'
@@ -122,7 +123,7 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
         <label
           >{{ t('sheet.passOf')
           }}<select :value="quantity" @change="condition(criterion, text($event) as Quantity)">
-            <option v-for="q in measured" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
+            <option v-for="q in measured" :key="q" :value="q">{{ quantityLabel(q) }}</option>
           </select></label
         >
         <label

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, QUANTITY_NAMES, type Quantity } from '#core/quantity'
@@ -23,7 +24,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
         :value="want.quantity"
         @change="emit('change', { ...want, quantity: text($event) as Quantity, target: null })"
       >
-        <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
+        <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ quantityLabel(q) }}</option>
       </select></label
     >
     <label
@@ -46,7 +47,7 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
       <label v-if="form.kind === 'like-reading' || form.kind === 'above-reading'"
         >{{ t('sheet.its')
         }}<select :value="form.of" @change="write({ of: text($event) as Quantity })">
-          <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ QUANTITIES[q].label }}</option>
+          <option v-for="q in QUANTITY_NAMES" :key="q" :value="q">{{ quantityLabel(q) }}</option>
         </select></label
       >
       <label v-if="form.kind === 'above-reading'" class="short"

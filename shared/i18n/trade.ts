@@ -1,0 +1,42 @@
+import { language, type Language } from './language'
+
+/** Texts of the tables of core in another language, by their English. */
+export type TradeTexts = Readonly<Record<string, string>>
+
+const tables = new Map<Language, TradeTexts>()
+
+export function provideTradeTexts(of: Language, texts: TradeTexts): void {
+  tables.set(of, texts)
+}
+
+/**
+ * A text of a table of core in the language that is spoken: of a shipped sheet, a cause, a lesson, a name. What
+ * people typed has no translation and stays as they typed it.
+ */
+export const translated = (text: string): string => tables.get(language())?.[text] ?? text
+
+/**
+ * Fields of the tables of core that hold texts. Not *setting* and *also* of a row: rows are told apart by
+ * them, so they are translated where they are shown.
+ */
+export const TEXT_FIELDS: ReadonlySet<string> = new Set(
+  (
+    'accuracyWords advice alsoSays bad because caution cautions cause cure description devices expected good hint how instruction label load ' +
+    'lookFor moves name outcomes ownerWord question region remedy say seen source title tool turn value what where why words'
+  ).split(' '),
+)
+
+/** A table, or a row of one, with its texts in the language that is spoken; the same one where that is English. */
+export function withTextsTranslated<T>(table: T): T {
+  return tables.get(language()) === undefined || language() === 'en' ? table : (mapped(table, '') as T)
+}
+
+/** @param field where it stands; under *outcomes* each key has a text of its own */
+function mapped(value: unknown, field: string): unknown {
+  if (typeof value === 'string') return TEXT_FIELDS.has(field) ? translated(value) : value
+  if (Array.isArray(value)) return value.map(v => mapped(v, field))
+  if (value === null || typeof value !== 'object') return value
+  return Object.fromEntries(
+    Object.entries(value).map(([key, v]) => [key, mapped(v, field === 'outcomes' ? field : key)]),
+  )
+}
