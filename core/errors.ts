@@ -1,3 +1,5 @@
+import { message, type Message } from './message'
+
 /**
  * The closed set of error codes of the core. Borders translate them once: routes to a status, views to words.
  */
@@ -30,14 +32,20 @@ export const CORE_ERROR_CODES = [
 export type CoreErrorCode = (typeof CORE_ERROR_CODES)[number]
 
 /**
- * An error the core raises on purpose: `code` for programs, `message` with the offending value for people.
+ * An error the core raises on purpose: `code` for programs, `says` for people. Its `message` is for the log:
+ * nobody has worded it yet.
  */
 export class CoreError extends Error {
+  readonly says: Message
+
+  /** @param detail figures alone where a formula was asked for what does not exist, else a message */
   constructor(
     readonly code: CoreErrorCode,
-    message: string,
+    detail: string | Message,
   ) {
-    super(message)
+    const says = typeof detail === 'string' ? message('error.impossibleValue', { what: detail }) : detail
+    super(`${code}: ${says.code} ${JSON.stringify(says.values)}`)
+    this.says = says
     this.name = 'CoreError'
   }
 }

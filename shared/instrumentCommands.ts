@@ -1,3 +1,4 @@
+import type { Message } from '#core/message'
 import { t } from '#shared/i18n'
 import { number, object, string, type InferType } from '#shared/yup'
 import { SETTING_NAMES, type SettingName, type SteppedPlan, type SteppedPoint } from '#core/instrument'
@@ -40,7 +41,7 @@ export type SteppedBody = InferType<typeof steppedBody>
 /** trace: the numbers of a block of 32-bit floats, e.g. a spectrum. */
 export interface InstrumentAnswer {
   readonly raw: string | null
-  readonly understood: string
+  readonly understood: Message
   readonly trace: readonly number[] | null
   readonly errors: readonly string[]
   readonly tookMs: number
@@ -53,5 +54,5 @@ export interface SteppedView {
   readonly points: readonly SteppedPoint[]
   readonly of: number
   /** why it failed, or that the setting was put back */
-  readonly words: string
+  readonly says: readonly Message[]
 }

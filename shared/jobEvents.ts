@@ -1,3 +1,4 @@
+import { errorWords } from '#shared/words/messageWords'
 import { array, boolean, lazy, number, object, string, type ObjectSchema } from '#shared/yup'
 import { BOUNDS, SPREADS, QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
 import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '#core/run'
@@ -24,7 +25,7 @@ const reading = object({
         return true
       } catch (error) {
         if (!(error instanceof CoreError)) throw error
-        return context.createError({ message: error.message })
+        return context.createError({ message: errorWords(error) })
       }
     }),
   standardUncertainty: number().min(0).max(1e12).nullable().defined(),

@@ -1,3 +1,4 @@
+import type { Message } from '#core/message'
 import type { OwnProfile } from './instrument'
 import type { InstrumentSetup } from '#core/instrument'
 import type { Quantity } from '#core/quantity'
@@ -34,7 +35,8 @@ export interface LiveLink {
   readonly setup: InstrumentSetup
   readonly state: LinkState
   readonly sinceMs: number
-  readonly detail: string
+  /** why it is silent; null = it is not */
+  readonly detail: Message | null
   readonly identity: string | null
 }
 

@@ -1,7 +1,7 @@
 import { t } from '#shared/i18n'
 import { mixed, number, object, string, type InferType } from '#shared/yup'
 import { PHASES } from '#core/run'
-import type { Measurement } from '#core/signal'
+import type { Measurement, Note, SignalPictures } from '#core/signal'
 import { UNKNOWN_FIELD } from './unknownField'
 
 /** Largest recording that is kept [bytes], and the size of the pieces in which it comes. */
@@ -33,10 +33,10 @@ export const newRecordingBody = object({
     .max(MAX_RECORDING_BYTES, () => t('form.recordingLimit256MbAShorter'))
     .required(),
   options: keptOptions.required(),
-  measurement: mixed<Measurement>()
+  measurement: mixed<WordedMeasurement>()
     .test(
       'is-measurement',
-      'Measurement: an object with its file and notes',
+      () => t('form.notAMeasurement'),
       v => typeof v === 'object' && v !== null && 'notes' in v && 'health' in v,
     )
     .required(),
@@ -47,6 +47,15 @@ export const newRecordingBody = object({
 }).noUnknown(true, UNKNOWN_FIELD)
 export type NewRecording = InferType<typeof newRecordingBody>
 
+/** Figures with their notes worded: so they are shown, kept and passed on. */
+export type WordedMeasurement = Omit<Measurement, 'notes'> & {
+  readonly notes: readonly (Partial<Note> & { readonly words: string })[]
+}
+export interface WordedRecording {
+  readonly measurement: WordedMeasurement
+  readonly pictures: SignalPictures
+}
+
 /** A recording that is kept, as it travels; its bytes travel apart. */
 export interface KeptRecording {
   readonly id: string
@@ -55,7 +64,7 @@ export interface KeptRecording {
   readonly bytes: number
   readonly checksum: string
   readonly options: KeptOptions
-  readonly measurement: Measurement
+  readonly measurement: WordedMeasurement
   readonly phase: string
   readonly pointId: string
   readonly createdAtMs: number

@@ -69,7 +69,7 @@ describe('a rule set of one\u2019s own', () => {
     [limit({ low: 5, high: 4 }), /minimum is above the maximum/],
     [limit({ high: -3 }), /negative/],
     [limit({ high: 1e9 }), /outside 0 to 2000 W/],
-    [limit({ quantity: 'smellW' }), /quantity/],
+    [limit({ quantity: 'smellW' }), /Quantity/],
     [own({ source: '' }), /Source/],
     [own({ asOf: '1.1.2026' }), /As of/],
     [own({ limits: [] }), /Limits/],

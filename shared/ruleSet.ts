@@ -1,3 +1,4 @@
+import { errorWords } from '#shared/words/messageWords'
 import { t, type MessageCode } from '#shared/i18n'
 import { fieldName, array, boolean, number, object, string, type InferType } from '#shared/yup'
 import { QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
@@ -79,7 +80,7 @@ const limit = object({
       for (const b of [low, high]) if (b !== null) checkRange(b, quantity)
     } catch (error) {
       if (!(error instanceof CoreError)) throw error
-      return context.createError({ message: t('form.limit', { id: value.id, message: error.message }) })
+      return context.createError({ message: t('form.limit', { id: value.id, message: errorWords(error) }) })
     }
     return true
   })

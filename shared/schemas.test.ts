@@ -23,7 +23,7 @@ describe('job events', () => {
     [{ value: '3.9' }, /Value/],
     [{ value: null }, /Value|value/],
     [{ value: 1e12 }, /outside 0 to 2000 W/],
-    [{ quantity: 'smellW' }, /quantity/],
+    [{ quantity: 'smellW' }, /Quantity/],
     [{ standardUncertainty: -1 }, /standardUncertainty/],
     [{ source: 'guessed' }, /source/],
     [{ id: 'x' }, /UUID/i],

@@ -11,7 +11,7 @@ export interface TextUse {
 }
 
 const ROOMS = ['app', 'cli', 'core', 'instruments', 'server', 'shared']
-const CALL = /\bt\(\s*'([\w.]+)'\s*(?:,\s*(?=\{))?/g
+const CALL = /\b(?:t|message)\(\s*'([\w.]+)'\s*(?:,\s*(?=\{))?/g
 const LITERAL = /['"`]([a-z]\w*\.\w+)['"`]/g
 
 /** Sources of the product as text, tests left out. */
@@ -20,7 +20,7 @@ export function productSources(): ReadonlyMap<string, string> {
   return new Map(files.map(f => [f, readFileSync(f, 'utf8')]))
 }
 
-/** Every call `t('code', { … })`. */
+/** Every call `t('code', { … })` or `message('code', { … })`. */
 export function textUses(sources: ReadonlyMap<string, string>): TextUse[] {
   return [...sources].flatMap(([file, source]) =>
     [...source.matchAll(CALL)].map(call => ({

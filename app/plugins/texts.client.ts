@@ -1,5 +1,5 @@
 import { defineNuxtPlugin, useCookie } from '#imports'
-import { 
+import {
   isLanguage,
   provideTexts,
   provideTradeTexts,

@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { parseArgs } from 'node:util'
 import { DEFAULT_OPTIONS, type MeasureOptions } from '#core/signal'
 import { RULE_SETS, emissionMask, type RuleSet } from '#core/rules'
@@ -58,41 +59,41 @@ function read(list: readonly string[]) {
   let json = false
   for (const token of tokens) {
     if (token.kind === 'positional') {
-      if (file !== null) fail(token.value, 'is a second file; give one file at a time')
+      if (file !== null) fail(token.value, t('command.secondFile'))
       file = token.value
     } else if (token.kind === 'option') {
       const { name, rawName, value } = token
-      if (name === 'json') json = value === undefined || fail(rawName, 'takes no value')
-      else if (!WITH_VALUE.includes(name)) fail(rawName, `is an unknown option; ${USAGE}`)
-      else values.set(name, value ?? fail(rawName, 'needs a value'))
+      if (name === 'json') json = value === undefined || fail(rawName, t('command.noValue'))
+      else if (!WITH_VALUE.includes(name)) fail(rawName, t('command.unknownOption', { usage: USAGE }))
+      else values.set(name, value ?? fail(rawName, t('command.needsValue')))
     }
   }
-  if (file === null) throw new Error(`file: none given; ${USAGE}`)
+  if (file === null) throw new Error(t('command.noFile', { usage: USAGE }))
   return { file, values, json }
 }
 
 function ruleSetOf(value: string): RuleSet {
   const known = RULE_SETS.map(r => r.id).join(', ')
-  return RULE_SETS.find(r => r.id === value) ?? fail('--rules', `"${value}" is not one of ${known}`)
+  return RULE_SETS.find(r => r.id === value) ?? fail('--rules', t('command.notOneOf', { value, list: known }))
 }
 
 function modeOf(value: string): MeasureOptions['as'] {
   return (MODES as readonly string[]).includes(value)
     ? (value as MeasureOptions['as'])
-    : fail('--as', `"${value}" is not one of ${MODES.join(', ')}`)
+    : fail('--as', t('command.notOneOf', { value, list: MODES.join(', ') }))
 }
 
 function numberOf(name: string, text: string): number {
   const value = Number(text)
   if (text.trim() === '' || !Number.isFinite(value) || value <= 0)
-    fail(name, `"${text}" is not a number above zero`)
+    fail(name, t('command.notAboveZero', { text }))
   return value
 }
 
 /** A level against full scale is mostly negative. */
 function levelOf(name: string, text: string): number {
   const value = Number(text)
-  if (text.trim() === '' || !(Math.abs(value) <= MAX_DBFS)) fail(name, `"${text}" is not a level in dBFS`)
+  if (text.trim() === '' || !(Math.abs(value) <= MAX_DBFS)) fail(name, t('command.notALevel', { text }))
   return value
 }
 

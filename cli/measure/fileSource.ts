@@ -1,8 +1,12 @@
+import { t, type MessageCode } from '#shared/i18n'
 import { closeSync, fstatSync, openSync, readSync } from 'node:fs'
 import { basename } from 'node:path'
 import type { ByteSource } from '#core/recording'
 
-const WHY: Readonly<Record<string, string>> = { ENOENT: 'not found', EACCES: 'no permission to read it' }
+const WHY: Readonly<Record<string, MessageCode>> = {
+  ENOENT: 'command.notFound',
+  EACCES: 'command.noPermission',
+}
 
 /** A file on disk, read by place. @throws {Error} in words: not there, not readable, a folder */
 export function fileSource(path: string): ByteSource {
@@ -11,12 +15,12 @@ export function fileSource(path: string): ByteSource {
     handle = openSync(path, 'r')
   } catch (error) {
     const code = (error as NodeJS.ErrnoException).code ?? ''
-    throw new Error(`${basename(path)}: file: ${WHY[code] ?? `cannot be opened (${code})`}`)
+    throw new Error(t(WHY[code] ?? 'command.cannotOpen', { file: basename(path), code }))
   }
   const about = fstatSync(handle)
   if (!about.isFile()) {
     closeSync(handle)
-    throw new Error(`${basename(path)}: file: not a file`)
+    throw new Error(t('command.notAFile', { file: basename(path) }))
   }
   return {
     name: basename(path),

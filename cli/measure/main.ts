@@ -1,17 +1,29 @@
 import { basename, dirname, join } from 'node:path'
 import { existsSync } from 'node:fs'
-import { CoreError } from '#core/errors'
 import { openRecording } from '#core/recording'
-import { measureRecording } from '#core/signal'
+import { measureRecording, type Measurement } from '#core/signal'
+import { isLanguage, readLanguageFrom } from '#shared/i18n'
+import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+import { errorWords, messageWords } from '#shared/words/messageWords'
 import { parseArguments, USAGE } from './arguments'
 import { fileSource } from './fileSource'
 import { measurementLines } from './words'
 
 const BAD_INPUT = 2
 
+provideEveryLanguage()
+const spoken = (process.env.LC_ALL ?? process.env.LC_MESSAGES ?? process.env.LANG ?? '').slice(0, 2)
+readLanguageFrom(() => (isLanguage(spoken) ? spoken : 'en'))
+
 /** Numbers that JSON cannot write are no numbers. */
 const plain = (_key: string, value: unknown) =>
   typeof value === 'number' && !Number.isFinite(value) ? null : value
+
+/** Notes as documented: a code, and words in the language of the terminal. */
+const worded = (m: Measurement) => ({
+  ...m,
+  notes: m.notes.map(({ code, says }) => ({ code, words: messageWords(says) })),
+})
 
 async function main(): Promise<void> {
   if (process.argv.includes('--help')) {
@@ -26,12 +38,11 @@ async function main(): Promise<void> {
   const recording = await openRecording(fileSource(file), beside, monoIs ? { monoIs } : {})
   const { measurement } = await measureRecording(recording, options)
   process.stdout.write(
-    `${json ? JSON.stringify(measurement, plain, 2) : measurementLines(measurement).join('\n')}\n`,
+    `${json ? JSON.stringify(worded(measurement), plain, 2) : measurementLines(measurement).join('\n')}\n`,
   )
 }
 
 main().catch((error: unknown) => {
-  const words = error instanceof CoreError || error instanceof Error ? error.message : String(error)
-  process.stderr.write(`${words.replace(/\s*\n\s*/g, ' ')}\n`)
+  process.stderr.write(`${errorWords(error).replace(/\s*\n\s*/g, ' ')}\n`)
   process.exitCode = BAD_INPUT
 })

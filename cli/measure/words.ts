@@ -1,3 +1,5 @@
+import { t } from '#shared/i18n'
+import { messageWords } from '#shared/words/messageWords'
 import type { Measurement } from '#core/signal'
 
 type Figures = Readonly<Record<string, unknown>>
@@ -6,17 +8,21 @@ type Figures = Readonly<Record<string, unknown>>
 export function measurementLines(m: Measurement): string[] {
   const groups = ['carrier', 'am', 'fm', 'ssb', 'audio', 'spectrum'] as const
   return [
-    `${m.file}: ${m.format}, ${m.durationS.toFixed(3)} s at ${m.sampleRateHz} ` +
-      `S/s${m.centreHz === null ? '' : `, tuned to ${m.centreHz} Hz`}`,
-    m.signalPresent ? `signal: ${m.mode}` : 'signal: none',
+    heading(m),
+    m.signalPresent ? t('command.signal', { mode: m.mode }) : t('command.noSignal'),
     ...groups.flatMap(g =>
       m[g]
         ? linesOf(g, m[g] as unknown as Figures, group(m.uncertainty, g), group(m.limitedBy ?? {}, g))
         : [],
     ),
     ...linesOf('health', m.health as unknown as Figures, {}, {}),
-    ...m.notes.map(n => `note ${n.code}: ${n.words}`),
+    ...m.notes.map(n => t('command.note', { code: n.code, words: messageWords(n.says) })),
   ]
+}
+
+function heading({ file, format, durationS, sampleRateHz, centreHz }: Measurement): string {
+  const tuned = centreHz === null ? '' : t('command.tuned', { centreHz })
+  return t('command.heading', { file, format, durationS: durationS.toFixed(3), rateHz: sampleRateHz, tuned })
 }
 
 const group = (groups: object, name: string) =>

@@ -227,7 +227,10 @@ describe('open items', () => {
       items(FM, row(FM, 'as-found', 'high-20', { carrierHz: 27_791_255, powerW: 3 })).find(
         i => i.id === 'as-found:high-20',
       )!.detail,
-    ).toBe('supply, supply current not measured before work began')
+    ).toEqual({
+      code: 'item.someNotMeasuredBefore',
+      values: { list: [{ term: 'Supply' }, { term: 'Supply current' }] },
+    })
   })
   it('hold a reading as left that contradicts another, until it is confirmed with a reason', () => {
     const impossible = row(FM, 'as-left', 'high-20', {

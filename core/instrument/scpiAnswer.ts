@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 
 /** SCPI's stand-ins for "not a number" and "overload". Source: SCPI-99 vol. 1, 7.2.1 (from memory). */
@@ -22,12 +23,13 @@ export function scpiNumber(line: string): ScpiNumber {
   if (!NUMERIC.test(text))
     throw new CoreError(
       'malformed-answer',
-      `"${text.slice(0, 40).replace(/[^\x20-\x7E]/g, '?')}" is not a number`,
+      message('error.notANumber', { text: text.slice(0, 40).replace(/[^\x20-\x7E]/g, '?') }),
     )
   const value = Number(text)
   if (near(value, NOT_A_NUMBER)) return { status: 'no-signal', value: null }
   if (near(Math.abs(value), INFINITY)) return { status: 'overload', value: null }
-  if (!Number.isFinite(value)) throw new CoreError('malformed-answer', `"${text.slice(0, 40)}" is too large`)
+  if (!Number.isFinite(value))
+    throw new CoreError('malformed-answer', message('error.tooLarge', { text: text.slice(0, 40) }))
   return { status: 'ok', value }
 }
 

@@ -103,9 +103,8 @@ export function stepValues({
     Number.isFinite(from) &&
     Number.isFinite(to)
   ))
-    throw new CoreError('out-of-range', `${steps} steps from ${from} to ${to}`)
-  if (spacing === 'log' && !(from > 0 && to > 0))
-    throw new CoreError('out-of-range', 'logarithmic steps need both ends above zero')
+    throw new CoreError('out-of-range', `${steps}: ${from} – ${to}`)
+  if (spacing === 'log' && !(from > 0 && to > 0)) throw new CoreError('out-of-range', `log ${from} – ${to}`)
   return Array.from({ length: steps }, (_, i) => {
     const share = i / (steps - 1)
     return spacing === 'log' ? from * (to / from) ** share : from + (to - from) * share

@@ -12,7 +12,7 @@ import { CoreError } from '../errors'
  */
 export function pchip(xs: readonly number[], ys: readonly number[], x: number): number {
   if (xs.length < 2 || xs.some((v, i) => i > 0 && !(v > xs[i - 1]!)) || !(x >= xs[0]! && x <= xs.at(-1)!))
-    throw new CoreError('out-of-range', `interpolation at ${x} over ${xs.join(', ')}`)
+    throw new CoreError('out-of-range', `${x} ∉ [${xs.join(', ')}]`)
   const slopes = slopesOf(xs, ys)
   const i = Math.max(
     0,

@@ -9,7 +9,7 @@ import { CoreError } from '../errors'
  */
 export function hzToPpm(errorHz: number, nominalHz: number): number {
   if (!(nominalHz > 0) || !Number.isFinite(errorHz))
-    throw new CoreError('out-of-range', `${errorHz} Hz of ${nominalHz} Hz`)
+    throw new CoreError('out-of-range', `${errorHz} Hz / ${nominalHz} Hz`)
   return (errorHz / nominalHz) * 1e6
 }
 
@@ -21,6 +21,6 @@ export function hzToPpm(errorHz: number, nominalHz: number): number {
  */
 export function ppmToHz(errorPpm: number, nominalHz: number): number {
   if (!(nominalHz > 0) || !Number.isFinite(errorPpm))
-    throw new CoreError('out-of-range', `${errorPpm} ppm of ${nominalHz} Hz`)
+    throw new CoreError('out-of-range', `${errorPpm} ppm × ${nominalHz} Hz`)
   return errorPpm * nominalHz * 1e-6
 }

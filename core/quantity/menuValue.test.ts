@@ -24,6 +24,6 @@ describe('menu values as stated on the sheet', () => {
     ['6Eh', decimal(0, 200)],
     ['', HEX_BYTE],
   ] as const)('"%s" is refused, in words', (text, format) => {
-    expect(() => parseMenuValue(text, format)).toThrow(/menu value/i)
+    expect(() => parseMenuValue(text, format)).toThrowSaying(/menu value/i)
   })
 })

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 
 /** How a set writes the values of its menu. */
@@ -26,17 +27,16 @@ export function parseMenuValue(text: string, format: MenuFormat): number {
       format.radix === 16
         ? '6E or 6Eh'
         : showMenuValue(Math.max(format.min, Math.min(format.max, 75)), format)
-    throw new CoreError(
-      'not-a-number',
-      `"${text.slice(0, 40)}" is not a menu value. Write it as the set shows it, like ${example}`,
-    )
+    throw new CoreError('not-a-number', message('error.notAMenuValue', { text: text.slice(0, 40), example }))
   }
   if (value < format.min || value > format.max) {
     throw new CoreError(
       'out-of-range',
-      `Menu value: "${text.slice(0, 40)}" is outside ` +
-        `${showMenuValue(format.min, format)} to ` +
-        `${showMenuValue(format.max, format)}.`,
+      message('error.menuValueOutside', {
+        text: text.slice(0, 40),
+        min: showMenuValue(format.min, format),
+        max: showMenuValue(format.max, format),
+      }),
     )
   }
   return value

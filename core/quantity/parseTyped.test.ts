@@ -69,11 +69,13 @@ describe('typed readings', () => {
       parseTyped('6Eh', 'menuCode').value,
       parseTyped('0x6e', 'menuCode').value,
     ]).toEqual([110, 110, 110])
-    expect(() => parseTyped('-4.7', 'menuCode')).toThrow(/not a menu value/)
-    expect(() => parseTyped('0', 'swr')).toThrow(/outside 1 to 100/)
+    expect(() => parseTyped('-4.7', 'menuCode')).toThrowSaying(/not a menu value/)
+    expect(() => parseTyped('0', 'swr')).toThrowSaying(/outside 1 to 100/)
   })
   it('says why a negative power cannot be', () => {
-    expect(() => parseTyped('-2', 'powerW')).toThrow(/Power, average.*"-2".*outside 0 to 2000 W.*negative/)
+    expect(() => parseTyped('-2', 'powerW')).toThrowSaying(
+      /Power, average.*"-2".*outside 0 to 2000 W.*negative/,
+    )
   })
 
   it('never returns anything but a finite number in range', () => {

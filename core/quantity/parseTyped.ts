@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'
 import { dbmToWatts } from './power'
@@ -68,7 +69,7 @@ export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = 
   if (!match || (match[2] === undefined && match[3] === undefined)) {
     throw new CoreError(
       'not-a-number',
-      `"${shown}" is not a number. Write it like ${example(info.shownUnit)}`,
+      message('error.notAReading', { shown, example: example(info.shownUnit) }),
     )
   }
   const [, sign, whole = '0', fraction = '', exponent = '0', unitText = ''] = match
@@ -77,7 +78,8 @@ export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = 
     `${sign ? (sign === '+' ? '' : '-') : ''}${digits(whole)}.${digits(fraction) || '0'}e${exponent}`,
   )
   const value = toSi(number, unitText || info.shownUnit, info.siUnit)
-  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `"${shown}" is too large to be a reading`)
+  if (!Number.isFinite(value))
+    throw new CoreError('not-a-number', message('error.tooLargeReading', { shown }))
   checkRange(value, quantity, shown)
   const halfDigit = halfDigitOf(
     number,
@@ -109,14 +111,19 @@ function withoutBound(text: string): { bound: { bound?: Bound }; rest: string } 
 export function checkRange(value: number, quantity: Quantity, shown = String(value)): void {
   const info = quantityInfo(quantity)
   if (!Number.isFinite(value))
-    throw new CoreError('not-a-number', `${info.label}: ${shown} is not a finite number`)
+    throw new CoreError('not-a-number', message('error.notFinite', { label: { term: info.label }, shown }))
   if (value >= info.min && value <= info.max) return
   const low = info.min * info.perSi
   const high = info.max * info.perSi
-  const why = value < 0 ? ' A negative value is impossible here.' : ''
   throw new CoreError(
     'out-of-range',
-    `${info.label}: "${shown}" is outside ${low} to ${high} ${info.shownUnit}.${why}`,
+    message(value < 0 ? 'error.negativeOutside' : 'error.outsideRange', {
+      label: { term: info.label },
+      shown,
+      low,
+      high,
+      shownUnit: info.shownUnit,
+    }),
   )
 }
 
@@ -125,12 +132,12 @@ function toSi(number: number, unit: string, siUnit: string): number {
   if (lower === 'dbm' && siUnit === 'W') return dbmToWatts(number)
   if (lower === 'dbm' && siUnit === 'V') return dbmToVolts(number)
   if (lower === 'db' && (siUnit === 'W' || siUnit === 'V'))
-    throw new CoreError('unknown-unit', '"dB" is a ratio, not a level. Meant dBm?')
+    throw new CoreError('unknown-unit', message('error.decibelsAlone'))
   const factor = FACTOR[siUnit]?.[lower]
   if (factor === undefined)
     throw new CoreError(
       'unknown-unit',
-      `"${unit}" is not a unit of this quantity (${Object.keys(FACTOR[siUnit] ?? {}).join(', ')})`,
+      message('error.notAUnit', { unit, list: Object.keys(FACTOR[siUnit] ?? {}).join(', ') }),
     )
   // Dividing by the reciprocal keeps 0.4 kHz exactly 400 where multiplying would leave a rounding tail.
   return factor < 1 ? number / Math.round(1 / factor) : number * factor

@@ -11,8 +11,7 @@ const ONE_MILLIWATT_W = 1e-3
  * @example wattsToDbm(4) // => 36.0206
  */
 export function wattsToDbm(powerW: number): number {
-  if (!(powerW > 0 && powerW < Infinity))
-    throw new CoreError('out-of-range', `${powerW} W has no level in dBm`)
+  if (!(powerW > 0 && powerW < Infinity)) throw new CoreError('out-of-range', `${powerW} W = ? dBm`)
   return 10 * Math.log10(powerW / ONE_MILLIWATT_W)
 }
 
@@ -32,7 +31,7 @@ export function dbmToWatts(levelDbm: number): number {
  * @throws {CoreError} out-of-range
  */
 export function powerRatioToDb(ratio: number): number {
-  if (!(ratio > 0 && ratio < Infinity)) throw new CoreError('out-of-range', `power ratio ${ratio}`)
+  if (!(ratio > 0 && ratio < Infinity)) throw new CoreError('out-of-range', `P1 / P2 = ${ratio}`)
   return 10 * Math.log10(ratio)
 }
 
@@ -42,7 +41,7 @@ export function powerRatioToDb(ratio: number): number {
  * @throws {CoreError} out-of-range
  */
 export function voltageRatioToDb(ratio: number): number {
-  if (!(ratio > 0 && ratio < Infinity)) throw new CoreError('out-of-range', `voltage ratio ${ratio}`)
+  if (!(ratio > 0 && ratio < Infinity)) throw new CoreError('out-of-range', `U1 / U2 = ${ratio}`)
   return 20 * Math.log10(ratio)
 }
 
@@ -77,9 +76,9 @@ export const voltageDb = (ratio: number): number => 20 * Math.log10(ratio)
  * @throws {CoreError} nothing-to-judge (no powers), out-of-range (negative or non-finite)
  */
 export function spreadDb(powersW: readonly number[]): number {
-  if (powersW.length === 0) throw new CoreError('nothing-to-judge', 'no powers to compare')
+  if (powersW.length === 0) throw new CoreError('nothing-to-judge', '0 × W')
   for (const powerW of powersW) {
-    if (!(powerW >= 0 && powerW < Infinity)) throw new CoreError('out-of-range', `power ${powerW} W`)
+    if (!(powerW >= 0 && powerW < Infinity)) throw new CoreError('out-of-range', `${powerW} W`)
   }
   const max = Math.max(...powersW)
   const min = Math.min(...powersW)

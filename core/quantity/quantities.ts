@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import { BIAS_QUANTITIES } from './catalogue/bias'
 import { FREQUENCY_QUANTITIES } from './catalogue/frequency'
@@ -32,6 +33,6 @@ export const QUANTITY_NAMES = Object.keys(QUANTITIES) as Quantity[]
  */
 export function quantityInfo(quantity: string): QuantityInfo {
   const info = (QUANTITIES as Record<string, QuantityInfo>)[quantity]
-  if (!info) throw new CoreError('unknown-quantity', `"${quantity}" is not a quantity Diapason knows`)
+  if (!info) throw new CoreError('unknown-quantity', message('error.noQuantity', { quantity }))
   return info
 }

@@ -20,6 +20,6 @@ export function dbmToVolts(levelDbm: number): number {
  * @throws {CoreError} out-of-range
  */
 export function voltsToDbm(pdV: number): number {
-  if (!(pdV > 0 && pdV < Infinity)) throw new CoreError('out-of-range', `${pdV} V has no level in dBm`)
+  if (!(pdV > 0 && pdV < Infinity)) throw new CoreError('out-of-range', `${pdV} V = ? dBm`)
   return wattsToDbm(pdV ** 2 / SYSTEM_OHM)
 }

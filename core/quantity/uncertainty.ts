@@ -27,11 +27,11 @@ export interface Accuracy {
  */
 export function errorBound(value: number, accuracy: Accuracy): number {
   const { ofReading = 0, ofFullScale = 0, fullScale, absolute = 0 } = accuracy
-  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `reading ${value}`)
+  if (!Number.isFinite(value)) throw new CoreError('not-a-number', `${value}`)
   if (!(ofReading >= 0 && ofFullScale >= 0 && absolute >= 0))
-    throw new CoreError('out-of-range', 'an accuracy cannot be negative')
+    throw new CoreError('out-of-range', `${ofReading}, ${ofFullScale}, ${absolute} < 0`)
   if (ofFullScale > 0 && !(fullScale !== undefined && fullScale > 0)) {
-    throw new CoreError('out-of-range', 'an accuracy of full scale needs the full scale')
+    throw new CoreError('out-of-range', `${ofFullScale} × ${fullScale}`)
   }
   return Math.abs(value) * ofReading + ofFullScale * (fullScale ?? 0) + absolute
 }

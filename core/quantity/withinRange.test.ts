@@ -23,12 +23,12 @@ describe('what may be stored', () => {
   ] as const)('is not %s of %d', (quantity, value) => {
     expect(withinRange(reading(value), quantity)).toMatchObject({
       ok: false,
-      problem: expect.any(String) as string,
+      problem: { code: expect.any(String) as string },
     })
   })
   it('says the range in the unit that people read', () => {
     expect(withinRange(reading(6), 'depthNegativeRatio')).toMatchObject({
-      problem: expect.stringContaining('0 to 500 %') as string,
+      problem: { code: 'error.outsideRange', values: { low: 0, high: 500, shownUnit: '%' } },
     })
   })
 })

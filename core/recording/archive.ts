@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { Unzipped } from 'fflate'
 import { bytesSource, sliceSource, type ByteSource } from './byteSource'
 import { badRecording } from './recording'
@@ -17,10 +18,15 @@ export async function tarMembers(source: ByteSource): Promise<ByteSource[]> {
   for (let at = 0; at + BLOCK <= source.size && members.length < MAX_MEMBERS;) {
     const header = await source.read(at, BLOCK)
     if (header.every(b => b === 0)) break
-    if (!checksumHolds(header)) throw badRecording(source.name, 'archive', `byte ${at} is not a tar header`)
+    if (!checksumHolds(header))
+      throw badRecording(source.name, 'archive', message('recording.notTarHeader', { at }))
     const size = Number.parseInt(textOf(header, 124, 12), 8)
     if (!(size >= 0) || at + BLOCK + size > source.size)
-      throw badRecording(source.name, 'archive', `"${textOf(header, 0, 100)}" is truncated`)
+      throw badRecording(
+        source.name,
+        'archive',
+        message('recording.memberTruncated', { textOf: textOf(header, 0, 100) }),
+      )
     const kind = header[156]!
     if (kind === 0 || kind === 0x30)
       members.push(sliceSource(source, baseName(textOf(header, 0, 100)), at + BLOCK, size))
@@ -49,7 +55,8 @@ const baseName = (path: string) => path.slice(path.lastIndexOf('/') + 1)
  * @throws {CoreError} bad-recording: damaged, or larger unpacked than memory should hold
  */
 export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
-  if (source.size > MAX_UNPACKED_BYTES) throw badRecording(source.name, 'archive', 'is larger than 1 GB')
+  if (source.size > MAX_UNPACKED_BYTES)
+    throw badRecording(source.name, 'archive', message('recording.over1Gb'))
   const bytes = await source.read(0, source.size)
   const { unzip } = await import('fflate')
   let unpacked = 0
@@ -57,11 +64,11 @@ export async function zipMembers(source: ByteSource): Promise<ByteSource[]> {
     /\.sigmf-(meta|data)$/.test(file.name) && (unpacked += file.originalSize) <= MAX_UNPACKED_BYTES
   const files = await new Promise<Unzipped>((done, fail) => {
     unzip(bytes, { filter: wanted }, (error, data) =>
-      error ? fail(badRecording(source.name, 'archive', 'is damaged, or not a ZIP file')) : done(data),
+      error ? fail(badRecording(source.name, 'archive', message('recording.damagedZip'))) : done(data),
     )
   })
   if (unpacked > MAX_UNPACKED_BYTES)
-    throw badRecording(source.name, 'archive', 'would unpack to more than 1 GB')
+    throw badRecording(source.name, 'archive', message('recording.unpacksOver1Gb'))
   return Object.entries(files).map(([name, data]) => bytesSource(baseName(name), data))
 }
 
@@ -76,10 +83,11 @@ export function pairIn(
       archive,
       'archive',
       metas.length === 0
-        ? 'holds no .sigmf-meta'
-        : `holds ${metas.length} recordings; only one can be opened`,
+        ? message('recording.noMetadataInside')
+        : message('recording.severalInside', { count: metas.length }),
     )
   const data = members.find(m => m.name === metas[0]!.name.replace(/meta$/, 'data'))
-  if (!data) throw badRecording(archive, 'archive', `holds no data for ${metas[0]!.name}`)
+  if (!data)
+    throw badRecording(archive, 'archive', message('recording.noDataInside', { name: metas[0]!.name }))
   return { meta: metas[0]!, data }
 }

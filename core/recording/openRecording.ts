@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { pairIn, tarMembers, zipMembers } from './archive'
 import type { ByteSource } from './byteSource'
 import { badRecording, type Recording } from './recording'
@@ -22,7 +23,7 @@ export async function openRecording(
   options: OpenOptions = {},
 ): Promise<Recording> {
   const ending = /\.(sigmf-meta|sigmf-data|sigmf|zip|wav|csv|txt|tsv)$/i.exec(file.name)?.[1]?.toLowerCase()
-  if (file.size === 0) throw badRecording(file.name, 'file', 'is empty')
+  if (file.size === 0) throw badRecording(file.name, 'file', message('recording.empty'))
   switch (ending) {
     case 'wav':
       return openWav(file, options.monoIs)
@@ -39,11 +40,7 @@ export async function openRecording(
     case 'sigmf-data':
       return openPair({ meta: await other(file, 'meta', beside), data: file })
     default:
-      throw badRecording(
-        file.name,
-        'file',
-        'is not a .sigmf-meta, .sigmf-data, .sigmf, .zip, .wav or .csv file',
-      )
+      throw badRecording(file.name, 'file', message('recording.unknownKind'))
   }
 }
 
@@ -61,7 +58,7 @@ async function other(
     throw badRecording(
       file.name,
       half === 'meta' ? 'metadata' : 'data',
-      `${named ?? name} is missing beside it`,
+      message('recording.otherHalfMissing', { named: named ?? name }),
     )
   return found
 }

@@ -1,3 +1,4 @@
+import { errorWords } from '../../shared/words/messageWords'
 import fc from 'fast-check'
 import { zipSync } from 'fflate'
 import { sha512 } from '@noble/hashes/sha2'
@@ -45,7 +46,7 @@ const pair = (m: string | Uint8Array, data: Uint8Array) =>
 const refusal = async (opened: Promise<unknown>) =>
   opened.then(
     () => 'was taken',
-    (e: unknown) => (e instanceof CoreError ? `${e.code}: ${e.message}` : String(e)),
+    (e: unknown) => (e instanceof CoreError ? `${e.code}: ${errorWords(e)}` : String(e)),
   )
 
 /** Samples as one of the types of SigMF, written here without the reader. */

@@ -1,4 +1,5 @@
 import { CoreError } from '../errors'
+import { message, type Message } from '../message'
 
 /** Samples of a piece of a recording; q is empty where there is one channel only. Full scale is 1. */
 export interface SampleBlock {
@@ -9,7 +10,7 @@ export interface SampleBlock {
 /** Something doubtful about a recording that can be used all the same. */
 export interface RecordingNote {
   readonly code: string
-  readonly words: string
+  readonly says: Message
 }
 
 /** What is written into a recording beside its samples, from the first sample on. */
@@ -49,6 +50,9 @@ export interface Recording {
 }
 
 /** A file that cannot be used, by file, field and reason. */
-export function badRecording(file: string, field: string, reason: string): CoreError {
-  return new CoreError('bad-recording', `${file}: ${field}: ${reason}`)
+export function badRecording(file: string, field: string | Message, reason: Message): CoreError {
+  return new CoreError(
+    'bad-recording',
+    message('recording.bad', { file, field: typeof field === 'string' ? { term: field } : field, reason }),
+  )
 }

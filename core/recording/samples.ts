@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { ByteSource } from './byteSource'
 import { badRecording, type SampleBlock } from './recording'
 import { decodePairs, type SampleType } from './sampleTypes'
@@ -28,7 +29,7 @@ export async function readSamples(
   const data = await source.read(start + fromSample * frame, count * frame)
   const got = Math.floor(data.length / frame)
   if (got < count)
-    throw badRecording(file, 'data', `ends after ${fromSample + got} samples, inside what was to be read`)
+    throw badRecording(file, 'data', message('recording.endsEarly', { fromSample: fromSample + got }))
   if (complex && channels === 2) return finite(decodePairs(type, data, got, into), layout, fromSample)
   return finite(
     { i: type.decode(data, got, channels, 0), q: complex ? type.decode(data, got, channels, 1) : NO_SAMPLES },
@@ -51,7 +52,10 @@ function finite(block: SampleBlock, { type, file }: SampleLayout, fromSample: nu
   throw badRecording(
     file,
     'data',
-    `sample ${fromSample + at} is ${block.i[at]}${block.q.length > 0 ? ` + ${block.q[at]}j` : ''}, ` +
-      'not a number: nothing is measured from it',
+    message('recording.sampleNotANumber', {
+      fromSample: fromSample + at,
+      i: block.i[at]!,
+      what: block.q.length > 0 ? ` + ${block.q[at]}j` : '',
+    }),
   )
 }

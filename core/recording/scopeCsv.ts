@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { ByteSource } from './byteSource'
 import { badRecording, type Recording } from './recording'
 
@@ -48,8 +49,7 @@ export async function openScopeCsv(
   preview?: ScopePreview,
   kind: 'audio' | 'real' | 'auto' = 'auto',
 ): Promise<Recording> {
-  if (source.size > MAX_BYTES)
-    throw badRecording(source.name, 'data', 'a table of more than 256 MB: export it as WAV or binary')
+  if (source.size > MAX_BYTES) throw badRecording(source.name, 'data', message('recording.tableTooLarge'))
   const lines = await linesOf(source, source.size)
   const found = preview ?? previewOf(source.name, lines, true)
   const { times, values } = columnsOf(source.name, lines, found)
@@ -66,7 +66,7 @@ export async function openScopeCsv(
     centreHz: null,
     steps: null,
     annotations: [],
-    notes: [{ code: 'no-centre-frequency', words: 'A table does not state the frequency of the receiver.' }],
+    notes: [{ code: 'no-centre-frequency', says: message('recording.noFrequencyInTable') }],
     read: async (from, count) => ({
       i: values[0]!.subarray(from, from + count),
       q: complex ? values[1]!.subarray(from, from + count) : none,
@@ -76,7 +76,7 @@ export async function openScopeCsv(
 
 async function linesOf(source: ByteSource, bytes: number): Promise<string[]> {
   const text = new TextDecoder('utf-8').decode(await source.read(0, Math.min(bytes, source.size)))
-  if (text.includes('\u0000')) throw badRecording(source.name, 'data', 'is not text')
+  if (text.includes('\u0000')) throw badRecording(source.name, 'data', message('recording.notText'))
   return text.replace(/^\ufeff/, '').split(/\r\n|\n|\r/)
 }
 
@@ -126,9 +126,7 @@ function previewOf(file: string, lines: readonly string[], whole: boolean): Scop
   throw badRecording(
     file,
     'data',
-    whole || lines.length < 5
-      ? 'no rows of time and voltage found'
-      : 'no rows of time and voltage found at its beginning',
+    whole || lines.length < 5 ? message('recording.noRows') : message('recording.noRowsAtBeginning'),
   )
 }
 
@@ -157,8 +155,8 @@ function columnsOf(
     if (!Number.isFinite(times[n]!) || values.some(v => !Number.isFinite(v[n]!)))
       throw badRecording(
         file,
-        `line ${p.headerLines.length + n + 1}`,
-        `"${line.slice(0, 40)}" is not a row of numbers`,
+        message('recording.line', { count: p.headerLines.length + n + 1 }),
+        message('recording.notARow', { line: line.slice(0, 40) }),
       )
   })
   return { times, values }
@@ -170,11 +168,13 @@ function rateOf(file: string, times: Float64Array): number {
     throw badRecording(
       file,
       'time',
-      times.length < 16 ? `${times.length} rows are too few` : 'time does not run forward',
+      times.length < 16
+        ? message('recording.tooFewRows', { count: times.length })
+        : message('recording.timeBackward'),
     )
   for (let n = 1; n < times.length; n++) {
     if (Math.abs(times[n]! - times[n - 1]! - step) > Math.max(UNEVEN * step, 2e-6 * Math.abs(times[n]!)))
-      throw badRecording(file, 'time', `the step at row ${n} differs from the others: samples are missing`)
+      throw badRecording(file, 'time', message('recording.unevenStep', { n }))
   }
   return 1 / step
 }

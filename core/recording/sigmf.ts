@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { ByteSource } from './byteSource'
 import { badRecording, type Recording } from './recording'
 import { readSamples, type SampleLayout } from './samples'
@@ -24,14 +25,10 @@ export async function openSigmf(metaSource: ByteSource, dataSource: ByteSource):
     throw badRecording(
       metaSource.name,
       'captures',
-      `begin at sample ${meta.beginsAt}, beyond the end of the data: ${present} samples are there`,
+      message('recording.beginsBeyondEnd', { beginsAt: meta.beginsAt, present }),
     )
   if (meta.sha512 !== null && (await hashOf(dataSource)) !== meta.sha512)
-    throw badRecording(
-      dataSource.name,
-      'core:sha512',
-      'does not match the data: the file was changed or damaged',
-    )
+    throw badRecording(dataSource.name, 'core:sha512', message('recording.hashDiffers'))
   return {
     file: dataSource.name,
     format: 'sigmf',
@@ -50,16 +47,16 @@ export async function openSigmf(metaSource: ByteSource, dataSource: ByteSource):
 function countSamples(meta: SigmfMeta, data: ByteSource): number {
   const bytes = data.size - meta.headerBytes - meta.trailingBytes
   const frame = meta.type.bytes * (meta.complex ? 2 : 1)
-  if (bytes <= 0) throw badRecording(data.name, 'data', 'is empty')
+  if (bytes <= 0) throw badRecording(data.name, 'data', message('recording.empty'))
   if (bytes % frame !== 0)
+    throw badRecording(data.name, 'data', message('recording.endsInsideSample', { bytes, frame }))
+  const count = bytes / frame
+  if (count < meta.saysSamples)
     throw badRecording(
       data.name,
       'data',
-      `${bytes} bytes end inside a sample of ${frame}: truncated, or another datatype`,
+      message('recording.countDiffers', { count, saysSamples: meta.saysSamples }),
     )
-  const count = bytes / frame
-  if (count < meta.saysSamples)
-    throw badRecording(data.name, 'data', `${count} samples; the metadata state ${meta.saysSamples}`)
   return count
 }
 

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { badRecording, type Annotation, type RecordingNote } from './recording'
 import { sampleType, type SampleType } from './sampleTypes'
 
@@ -35,17 +36,17 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
   const { complex, type, datatype } = datatypeOf(file, global)
   const channels = integer(file, global, 'core:num_channels') ?? 1
   if (channels !== 1)
-    throw badRecording(file, 'core:num_channels', `${channels} channels; only one can be opened`)
+    throw badRecording(file, 'core:num_channels', message('recording.severalChannels', { channels }))
   const dataset = text(file, global, 'core:dataset')
   if (dataset !== null && (/[\\/]/.test(dataset) || dataset.startsWith('.')))
     throw badRecording(
       file,
       'core:dataset',
-      `"${dataset.slice(0, 80)}" lies outside the folder of the metadata`,
+      message('recording.outsideFolder', { dataset: dataset.slice(0, 80) }),
     )
   const sha512 = text(file, global, 'core:sha512')
   if (sha512 !== null && !/^[0-9a-f]{128}$/i.test(sha512))
-    throw badRecording(file, 'core:sha512', 'is not a SHA-512')
+    throw badRecording(file, 'core:sha512', message('recording.notSha512'))
   return {
     complex,
     type,
@@ -61,31 +62,35 @@ export function parseSigmfMeta(file: string, bytes: Uint8Array): SigmfMeta {
 
 function parseJson(file: string, bytes: Uint8Array): Fields {
   if (bytes.length > MAX_META_BYTES)
-    throw badRecording(file, 'metadata', `${bytes.length} bytes are not metadata`)
+    throw badRecording(file, 'metadata', message('recording.notMetadata', { count: bytes.length }))
   let parsed: unknown
   try {
     parsed = JSON.parse(new TextDecoder('utf-8', { fatal: true }).decode(bytes))
   } catch {
-    throw badRecording(file, 'metadata', 'is not JSON')
+    throw badRecording(file, 'metadata', message('recording.notJson'))
   }
   return record(file, parsed, 'metadata')
 }
 
 function record(file: string, value: unknown, field: string): Fields {
   if (typeof value !== 'object' || value === null || Array.isArray(value))
-    throw badRecording(file, field, value === undefined ? 'is missing' : 'is not an object')
+    throw badRecording(
+      file,
+      field,
+      value === undefined ? message('recording.missing') : message('recording.notAnObject'),
+    )
   return value as Fields
 }
 
 function list(file: string, value: unknown, field: string): Fields[] {
   if (value === undefined) return []
-  if (!Array.isArray(value)) throw badRecording(file, field, 'is not a list')
+  if (!Array.isArray(value)) throw badRecording(file, field, message('recording.notAList'))
   return value.map((entry, i) => record(file, entry, `${field}[${i}]`))
 }
 
 function datatypeOf(file: string, global: Fields): { complex: boolean; type: SampleType; datatype: string } {
   const datatype = text(file, global, 'core:datatype')
-  if (datatype === null) throw badRecording(file, 'core:datatype', 'is missing')
+  if (datatype === null) throw badRecording(file, 'core:datatype', message('recording.missing'))
   const match = DATATYPE.exec(datatype)
   const narrow = match?.[2] === 'i8' || match?.[2] === 'u8'
   const type =
@@ -93,15 +98,24 @@ function datatypeOf(file: string, global: Fields): { complex: boolean; type: Sam
       ? sampleType(narrow ? match[2]! : `${match[2]}_${match[3]}`)
       : null
   if (!match || !type)
-    throw badRecording(file, 'core:datatype', `"${datatype.slice(0, 40)}" is not supported`)
+    throw badRecording(
+      file,
+      'core:datatype',
+      message('recording.typeNotSupported', { datatype: datatype.slice(0, 40) }),
+    )
   return { complex: match[1] === 'c', type, datatype }
 }
 
 function rateOf(file: string, global: Fields): number {
   const rate = global['core:sample_rate']
-  if (rate === undefined || rate === null) throw badRecording(file, 'core:sample_rate', 'is missing')
+  if (rate === undefined || rate === null)
+    throw badRecording(file, 'core:sample_rate', message('recording.missing'))
   if (typeof rate !== 'number' || !(rate > 0 && rate <= MAX_RATE_HZ))
-    throw badRecording(file, 'core:sample_rate', `${JSON.stringify(rate).slice(0, 40)} is not a sample rate`)
+    throw badRecording(
+      file,
+      'core:sample_rate',
+      message('recording.notARate', { stringify: JSON.stringify(rate).slice(0, 40) }),
+    )
   return rate
 }
 
@@ -116,9 +130,9 @@ function captures(
     centreHz: number(file, fields, 'core:frequency'),
   }))
   if (all.some((c, i) => i > 0 && c.start < all[i - 1]!.start))
-    throw badRecording(file, 'captures', 'are not in order')
+    throw badRecording(file, 'captures', message('recording.notInOrder'))
   if (all.some(c => c.i > 0 && (integer(file, c.fields, 'core:header_bytes') ?? 0) > 0))
-    throw badRecording(file, 'core:header_bytes', 'between captures are not supported')
+    throw badRecording(file, 'core:header_bytes', message('recording.headersBetween'))
   const first = all[0]
   const other = all.find(c => c.i > 0 && c.centreHz !== null && c.centreHz !== first?.centreHz && c.start > 0)
   const centreHz = first?.centreHz ?? null
@@ -132,9 +146,7 @@ function captures(
         ? [
             {
               code: 'no-centre-frequency',
-              words:
-                'The recording does not state its centre frequency: ' +
-                'offsets from the centre are given, no frequency.',
+              says: message('recording.noCentreFrequency'),
             },
           ]
         : []),
@@ -142,7 +154,7 @@ function captures(
         ? [
             {
               code: 'retuned',
-              words: `The receiver was retuned at sample ${other.start}: only the part before is measured.`,
+              says: message('recording.retuned', { start: other.start }),
             },
           ]
         : []),
@@ -170,20 +182,21 @@ function annotationsOf(
 function text(file: string, fields: Fields, name: string): string | null {
   const value = fields[name]
   if (value === undefined || value === null) return null
-  if (typeof value !== 'string') throw badRecording(file, name, 'is not text')
+  if (typeof value !== 'string') throw badRecording(file, name, message('recording.notText'))
   return value
 }
 
 function number(file: string, fields: Fields, name: string): number | null {
   const value = fields[name]
   if (value === undefined || value === null) return null
-  if (typeof value !== 'number' || !Number.isFinite(value)) throw badRecording(file, name, 'is not a number')
+  if (typeof value !== 'number' || !Number.isFinite(value))
+    throw badRecording(file, name, message('recording.notANumber'))
   return value
 }
 
 function integer(file: string, fields: Fields, name: string): number | null {
   const value = number(file, fields, name)
   if (value !== null && !(Number.isInteger(value) && value >= 0 && value <= Number.MAX_SAFE_INTEGER))
-    throw badRecording(file, name, `${value} is not a count`)
+    throw badRecording(file, name, message('recording.notACount', { value }))
   return value
 }

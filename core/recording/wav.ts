@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { ByteSource } from './byteSource'
 import { badRecording, type Recording, type RecordingNote } from './recording'
 import { readSamples, type SampleLayout } from './samples'
@@ -30,14 +31,14 @@ export async function openWav(source: ByteSource, monoIs: 'audio' | 'real' = 'au
     bytes.length >= at + 4 && [...name].every((c, i) => bytes[at + i] === c.charCodeAt(0))
   const rf64 = is(riff, 0, 'RF64')
   if (!(is(riff, 0, 'RIFF') || rf64) || !is(riff, 8, 'WAVE'))
-    throw badRecording(source.name, 'header', 'is not that of a WAV file')
+    throw badRecording(source.name, 'header', message('recording.notWav'))
   let header: Header | null = null
   for (let at = 12, n = 0; at + 8 <= source.size && n < MAX_CHUNKS; n++) {
     const head = await source.read(at, 8)
     const size = new DataView(head.buffer, head.byteOffset, 8).getUint32(4, true)
     if (is(head, 0, 'fmt ')) header = parseFormat(source.name, await source.read(at + 8, Math.min(size, 40)))
     if (is(head, 0, 'data')) {
-      if (!header) throw badRecording(source.name, 'header', 'has no format before its data')
+      if (!header) throw badRecording(source.name, 'header', message('recording.noFormatBeforeData'))
       return recordingOf(source, header, at + 8, size, rf64, monoIs)
     }
     at += 8 + size + (size & 1)
@@ -45,12 +46,12 @@ export async function openWav(source: ByteSource, monoIs: 'audio' | 'real' = 'au
   throw badRecording(
     source.name,
     header ? 'data' : 'header',
-    header ? 'is missing: the file ends before it' : 'is truncated or damaged: no format found',
+    header ? message('recording.endsBeforeData') : message('recording.noFormat'),
   )
 }
 
 function parseFormat(file: string, bytes: Uint8Array): Header {
-  if (bytes.length < 16) throw badRecording(file, 'header', 'is truncated inside its format')
+  if (bytes.length < 16) throw badRecording(file, 'header', message('recording.formatTruncated'))
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.length)
   const tag = view.getUint16(0, true)
   const format = tag === EXTENSIBLE && bytes.length >= 26 ? view.getUint16(24, true) : tag
@@ -62,15 +63,23 @@ function parseFormat(file: string, bytes: Uint8Array): Header {
     bits: view.getUint16(14, true),
   }
   if (format !== PCM && format !== FLOAT)
-    throw badRecording(file, 'header', `format ${format} is compressed or unknown; use PCM or float`)
+    throw badRecording(file, 'header', message('recording.formatUnknown', { format }))
   if (header.channels < 1 || header.channels > 2)
-    throw badRecording(file, 'header', `${header.channels} channels; use one or two`)
-  if (header.rate < 1) throw badRecording(file, 'header', 'the sample rate is zero')
+    throw badRecording(
+      file,
+      'header',
+      message('recording.channelsNotOneOrTwo', { channels: header.channels }),
+    )
+  if (header.rate < 1) throw badRecording(file, 'header', message('recording.rateZero'))
   if (header.align !== (header.channels * header.bits) / 8)
     throw badRecording(
       file,
       'header',
-      `${header.align} bytes a frame do not fit ${header.channels} channels of ${header.bits} bits`,
+      message('recording.frameDoesNotFit', {
+        align: header.align,
+        channels: header.channels,
+        bits: header.bits,
+      }),
     )
   return header
 }
@@ -83,7 +92,7 @@ function typeOf(file: string, { format, bits }: Header): SampleType {
     throw badRecording(
       file,
       'header',
-      `${bits} bits ${format === FLOAT ? 'float' : 'integer'} are not supported`,
+      message('recording.bitsNotSupported', { bits, what: format === FLOAT ? 'float' : 'integer' }),
     )
   return type
 }
@@ -101,7 +110,7 @@ function recordingOf(
   const notFixed = rf64 ? false : (NEVER_FIXED as readonly number[]).includes(said)
   const bytes = notFixed || rf64 ? there : Math.min(said, there)
   const count = Math.floor(bytes / header.align)
-  if (count === 0) throw badRecording(source.name, 'data', 'is empty')
+  if (count === 0) throw badRecording(source.name, 'data', message('recording.empty'))
   const complex = header.channels === 2
   const layout: SampleLayout = { file: source.name, source, start, type, channels: header.channels, complex }
   return {
@@ -132,9 +141,7 @@ function notes(
       ? [
           {
             code: 'size-never-fixed',
-            words:
-              'The recorder did not write the length of the recording: ' +
-              'everything to the end of the file is measured.',
+            says: message('recording.lengthNotWritten'),
           },
         ]
       : []),
@@ -142,8 +149,7 @@ function notes(
       ? [
           {
             code: 'cut-at-the-end',
-            words:
-              `The file ends early: ${there} of ${said} ` + 'bytes of samples are there. They are measured.',
+            says: message('recording.fileEndsEarly', { there, said }),
           },
         ]
       : []),
@@ -151,9 +157,7 @@ function notes(
       ? [
           {
             code: 'no-centre-frequency',
-            words:
-              'A WAV file does not state the frequency of the receiver: ' +
-              'offsets from its centre are given, no frequency.',
+            says: message('recording.noFrequencyInWav'),
           },
         ]
       : []),

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 
 /** A channel plan: numbered centre frequencies [Hz]. */
@@ -84,7 +85,7 @@ export const CHANNEL_PLANS: readonly ChannelPlan[] = [UK27, FORTY, SIX_BAND, HF_
 /** @throws {CoreError} unknown-plan */
 export function channelPlan(planId: string): ChannelPlan {
   const plan = CHANNEL_PLANS.find(p => p.id === planId)
-  if (!plan) throw new CoreError('unknown-plan', `no channel plan "${planId}"`)
+  if (!plan) throw new CoreError('unknown-plan', message('error.noPlan', { planId }))
   return plan
 }
 
@@ -101,7 +102,7 @@ export function channelHz(planId: string, channel: number): number {
   if (hz === undefined)
     throw new CoreError(
       'unknown-channel',
-      `channel ${channel} is not in "${plan.name}" (1 to ${plan.channelsHz.length})`,
+      message('error.channelOutside', { channel, name: { term: plan.name }, count: plan.channelsHz.length }),
     )
   return hz
 }

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import type { Quantity } from '../quantity'
 import { channelHz } from './channelPlans'
@@ -124,7 +125,8 @@ function resolve(set: RuleSet, rule: RuleLimit, conditions: RuleConditions): Res
   const base = { rule, kind: set.kind, ruleSetName: set.name }
   if (errorHz === undefined && errorPpm === undefined)
     return { ...base, low: low ?? null, high: high ?? null }
-  if (conditions.channel === null) throw new CoreError('unknown-channel', `${rule.id} needs a channel`)
+  if (conditions.channel === null)
+    throw new CoreError('unknown-channel', message('error.needsChannel', { id: rule.id }))
   const centreHz = channelHz(conditions.planId, conditions.channel)
   const halfHz = errorHz ?? centreHz * errorPpm! * 1e-6
   return { ...base, low: centreHz - halfHz, high: centreHz + halfHz }

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import type { RuleSet } from './ruleSet'
 import { RULES_AMATEUR } from './sets/amateur'
@@ -24,6 +25,6 @@ export function completeRules(frozen: FrozenRuleSet): RuleSet {
 /** @throws {CoreError} unknown-rule-set */
 export function ruleSet(id: string): RuleSet {
   const set = RULE_SETS.find(s => s.id === id)
-  if (!set) throw new CoreError('unknown-rule-set', `no rule set "${id}"`)
+  if (!set) throw new CoreError('unknown-rule-set', message('error.noRuleSet', { id }))
   return set
 }

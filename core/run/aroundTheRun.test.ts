@@ -195,9 +195,9 @@ describe('open items', () => {
         ...run,
         rowTaken('as-left', null, 'low-20', { powerW: 0.9, supplyA: 0.5 }, { lowPower: true }),
       ]).find(i => i.id === 'as-left:low-20'),
-    ).toMatchObject({ kind: 'as-left-outside', detail: 'above' })
+    ).toMatchObject({ kind: 'as-left-outside', detail: { code: 'common.above' } })
     expect(
       items([...run, stepRow('A1.11', 'low', { powerW: 0.9 })]).find(i => i.id === 'A1.11'),
-    ).toMatchObject({ kind: 'step-open', detail: 'above' })
+    ).toMatchObject({ kind: 'step-open', detail: { code: 'common.above' } })
   })
 })

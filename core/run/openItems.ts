@@ -1,3 +1,5 @@
+import type { StepStatus } from './stepState'
+import { message, type Message } from '../message'
 import { quantityInfo } from '../quantity'
 import type { ModelSheet } from '../sheet'
 import type { RowState } from './matrixState'
@@ -23,7 +25,8 @@ export interface OpenItem {
     | 'reminder'
     | 'after-final'
     | 'soak'
-  readonly detail: string
+  /** a text of the sheet or of a person, or a message */
+  readonly detail: string | Message
   /** words with which it was settled, or null while it is open */
   readonly settled: string | null
 }
@@ -49,7 +52,7 @@ export function openItems(
         id: `as-found:${r.point.id}`,
         title: r.point.title,
         kind: 'as-found-missing' as const,
-        detail: missingWords(r, 'before work began'),
+        detail: missingOf(r, 'before'),
       })),
     ...asLeft.flatMap(rowItems),
     ...more,
@@ -73,22 +76,47 @@ function stepItems(state: RunState['steps'][number], run: RunState): Omit<OpenIt
   const missing = missingNeeds(run.steps, id)
     .map(s => s.step.id)
     .join(', ')
-  return [{ id, title, kind: 'step-open', detail: missing ? `waiting for ${missing}` : state.status }]
+  return [
+    {
+      id,
+      title,
+      kind: 'step-open',
+      detail: missing ? message('item.waitingFor', { list: missing }) : message(STATES[state.status]),
+    },
+  ]
 }
 
+const STATES: Readonly<Record<StepStatus, string>> = {
+  'inside': 'verdict.within',
+  'above': 'common.above',
+  'below': 'common.below',
+  'cannot-tell': 'common.cannotTell',
+  'stale': 'verdict.recheck',
+  'not-measured': 'common.notMeasured',
+  'in-progress': 'verdict.inProgress',
+  'skipped': 'common.skipped',
+}
+
+const WHEN = {
+  before: { all: 'item.notMeasuredBefore', some: 'item.someNotMeasuredBefore' },
+  end: { all: 'item.notMeasuredAtEnd', some: 'item.someNotMeasuredAtEnd' },
+} as const
+
 /** Of a row that was taken in part only what is missing is missing. */
-function missingWords({ cells }: RowState, when: string): string {
-  const missing = cells.filter(c => !c.latest)
-  if (missing.length === cells.length) return `not measured ${when}`
-  return `${missing.map(c => quantityInfo(c.want.quantity).label.toLowerCase()).join(', ')} not measured ${when}`
+function missingOf({ cells }: RowState, when: keyof typeof WHEN): Message {
+  const missing = cells.filter(c => !c.latest).map(c => c.want.quantity)
+  return missing.length === cells.length
+    ? message(WHEN[when].all)
+    : message(WHEN[when].some, { list: missing.map(q => ({ term: quantityInfo(q).label })) })
 }
 
 function rowItems(row: RowState): Omit<OpenItem, 'settled'>[] {
   const id = `as-left:${row.point.id}`
   const title = row.point.title
-  if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: missingWords(row, 'at the end') }]
-  if (row.stale)
-    return [{ id, title, kind: 'as-left-stale', detail: 'something was adjusted after it was measured' }]
+  if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: missingOf(row, 'end') }]
+  if (row.stale) return [{ id, title, kind: 'as-left-stale', detail: message('item.adjustedSince') }]
   const outside = row.cells.find(c => c.judgement && c.judgement.verdict !== 'inside')
-  return outside ? [{ id, title, kind: 'as-left-outside', detail: outside.judgement!.verdict }] : []
+  return outside
+    ? [{ id, title, kind: 'as-left-outside', detail: message(STATES[outside.judgement!.verdict]) }]
+    : []
 }

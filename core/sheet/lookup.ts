@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import { HEX_BYTE, type MenuFormat } from '../quantity'
 import type { Adjuster, MeasurePoint, ModelSheet, Step } from './modelSheet'
@@ -5,14 +6,15 @@ import type { Adjuster, MeasurePoint, ModelSheet, Step } from './modelSheet'
 /** @throws {CoreError} unknown-step */
 export function stepOf(sheet: ModelSheet, stepId: string): Step {
   const step = sheet.procedure.find(s => s.id === stepId)
-  if (!step) throw new CoreError('unknown-step', `${sheet.model} has no step "${stepId}"`)
+  if (!step) throw new CoreError('unknown-step', message('error.noStep', { model: sheet.model, stepId }))
   return step
 }
 
 /** @throws {CoreError} unknown-adjuster */
 export function adjusterOf(sheet: ModelSheet, designator: string): Adjuster {
   const adjuster = sheet.adjusters.find(a => a.designator === designator)
-  if (!adjuster) throw new CoreError('unknown-adjuster', `${sheet.model} has no adjuster "${designator}"`)
+  if (!adjuster)
+    throw new CoreError('unknown-adjuster', message('error.noAdjuster', { model: sheet.model, designator }))
   return adjuster
 }
 
@@ -24,7 +26,12 @@ export function pointOf(sheet: ModelSheet, stepId: string | null, pointId: strin
   const points = stepId === null ? sheet.matrix : stepOf(sheet, stepId).points
   const point = points.find(p => p.id === pointId)
   if (!point)
-    throw new CoreError('unknown-point', `no row "${pointId}" in ${stepId ?? 'the matrix'} of ${sheet.model}`)
+    throw new CoreError(
+      'unknown-point',
+      stepId === null
+        ? message('error.noRow', { pointId, model: sheet.model })
+        : message('error.noRowInStep', { pointId, stepId, model: sheet.model }),
+    )
   return point
 }
 

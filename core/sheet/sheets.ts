@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import type { ModelSheet } from './modelSheet'
 import { BRANTWICK_TALLIS60 } from './brantwickTallis60/sheet'
@@ -34,7 +35,9 @@ export function modelSheet(id: string, revision?: number): ModelSheet {
   if (!found)
     throw new CoreError(
       'unknown-sheet',
-      `service sheet "${id}"${revision === undefined ? '' : ` revision ${revision}`} not found`,
+      revision === undefined
+        ? message('error.noSheet', { id })
+        : message('error.noSheetRevision', { id, revision }),
     )
   return found
 }

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { CarrierInChannel } from './carrier/carrierFigures'
 import type { LimitsOf } from './limits'
 import type { Measurement } from './measurement'
@@ -30,7 +31,6 @@ export function referenceNote(centreHz: number | null, referencePpm: number | nu
   return noteIf(
     centreHz !== null && referencePpm === null,
     'reference-unknown',
-    'The uncertainty of the frequency holds the noise only. The error of ' +
-      'the receiver\u2019s own reference is unknown (1 ppm is 27 Hz at 27 MHz).',
+    message('note.referenceUnknown'),
   )
 }

@@ -1,6 +1,6 @@
 // Measuring a recording
 export { measureRecording } from './measure'
-export { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type Progress } from './options'
+export { DEFAULT_OPTIONS, SILENT, type MeasureOptions, type MeasuringPhase, type Progress } from './options'
 export { LIMITS, type Limit } from './limits'
 export type { MeasuredRecording, Measurement, SignalPictures } from './measurement'
 export type {

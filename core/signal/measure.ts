@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { Recording } from '../recording'
 import { CoreError } from '../errors'
 import { measureAudio } from './measureAudio'
@@ -39,11 +40,11 @@ export async function measureRecording(
   if (count < MIN_SAMPLES)
     throw new CoreError(
       'bad-recording',
-      `${recording.file}: samples: ${count} are too few ` + `to measure anything; ${MIN_SAMPLES} are needed`,
+      message('error.tooFewSamples', { file: recording.file, count, minsamples: MIN_SAMPLES }),
     )
-  const beginning = `Only the first ${(count / recording.sampleRateHz).toFixed(0)} s are measured.`
+  const beginning = message('note.onlyBeginning', { count: (count / recording.sampleRateHz).toFixed(0) })
   const early: Note[] = [
-    ...recording.notes.map(({ code, words }) => ({ code, words })),
+    ...recording.notes.map(({ code, says }) => ({ code, says })),
     ...noteIf(count < recording.sampleCount, 'only-the-beginning', beginning),
   ]
   return isAudio

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { amFigures } from './am/amFigures'
 import { AM_AUDIO_HZ, type AmResult } from './am/amInput'
 import { carrierByPhase, derotate } from './carrier/carrierFigures'
@@ -87,11 +88,7 @@ function levelUncertaintyDb(
 function notesOf(hasHum: boolean, { re, rateHz }: Series): Note[] {
   const isShort = re.length < COARSE_S * rateHz
   return [
-    ...noteIf(
-      hasHum,
-      'hum-fm',
-      'Hum moves the carrier frequency. The envelope is read with the frequency tracked.',
-    ),
-    ...noteIf(isShort, 'too-short', 'Keyed for less than a tenth of a second: figures are coarse.'),
+    ...noteIf(hasHum, 'hum-fm', message('note.humFm')),
+    ...noteIf(isShort, 'too-short', message('note.tooShort')),
   ]
 }

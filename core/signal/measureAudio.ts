@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { Recording } from '../recording'
 import { audioFigures } from './audio/audioFigures'
 import type { RawHealth } from './channel/health'
@@ -23,10 +24,11 @@ export async function measureAudio(
   const figures: Partial<Measurement> = found.signalPresent
     ? { signalPresent: true, uncertainty: { audio: found.uncertainty }, audio: found.values }
     : {}
-  const overloaded =
-    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % ` +
-    'of its samples are clipped. The distortion is that of the recording.'
-  const products = found.values.harmonicsDbc.map((db, k) => ({ name: `harmonic ${k + 2}`, db }))
+  const overloaded = message('note.overloadAudio', { value: (100 * raw.clippedRatio).toFixed(2) })
+  const products = found.values.harmonicsDbc.map((db, k) => ({
+    name: message('note.harmonicOrder', { order: k + 2 }),
+    db,
+  }))
   return {
     measurement: {
       ...emptyMeasurement(recording, count),

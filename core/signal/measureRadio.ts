@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import type { Recording } from '../recording'
 import { besideOf, centroid, type Beside } from './channel/beside'
@@ -33,12 +34,8 @@ const NOISE_OVER_PASS = 2 * 1.39
 /** Ratios between common sample rates: a tone that is off by one of them tells a wrong rate. */
 const RATE_RATIOS = [0.5, 2, 44.1 / 48, 48 / 44.1, 2.4 / 2.048, 2.048 / 2.4] as const
 
-const NO_SIGNAL = note('no-signal', 'No signal above the noise: nothing measured.')
-const ONLY_AT_CENTRE = note(
-  'only-at-centre',
-  'Only a weak line at the centre of the recording: the offset of the receiver, ' +
-    'or a carrier on it. Tune 10 kHz beside the carrier and record again.',
-)
+const NO_SIGNAL = note('no-signal', message('note.noSignal'))
+const ONLY_AT_CENTRE = note('only-at-centre', message('note.onlyAtCentre'))
 const unlessOfSignal = (notes: readonly Note[]) =>
   notes.filter(n => n.code !== 'image-not-separable' && n.code !== 'carrier-at-centre')
 
@@ -157,9 +154,7 @@ function measureChannel(
   refuseTooShort(recording, sent(input.channel, input.noisePower))
   const nominalInChannelHz = nearHz === null ? null : nearHz - peakHz
   const at: Place = { recording, options, spectrum, found, channelHz: peakHz, nominalInChannelHz, beside }
-  const off =
-    `The strongest signal is ${Math.round(peakHz - (nearHz ?? 0))} ` +
-    'Hz from the nominal frequency. That one is measured.'
+  const off = message('note.offNominal', { peakHz: Math.round(peakHz - (nearHz ?? 0)) })
   return {
     part: byMode(at, input, health.overload),
     notes: [...noteIf(isOff, 'off-nominal', off), ...channel.notes],
@@ -172,8 +167,7 @@ function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
   const ms = (samples: number) => ((1000 * samples) / rateHz).toFixed(1)
   throw new CoreError(
     'bad-recording',
-    `${file}: length: the longest unbroken transmission leaves ` +
-      `${ms(re.length)} ms to measure, ${ms(MIN_KEYED)} ms are needed`,
+    message('error.transmissionTooShort', { file, ms: ms(re.length), ms2: ms(MIN_KEYED) }),
   )
 }
 
@@ -190,8 +184,6 @@ function rateNote(saidHz: number | null, toneHz: number | null): Note[] {
   if (saidHz === null || toneHz === null) return []
   const ratio = RATE_RATIOS.find(r => Math.abs(toneHz / saidHz / r - 1) < 0.002)
   if (!ratio) return []
-  const words =
-    `The tone reads ${toneHz.toFixed(1)} Hz instead of ${saidHz}: ` +
-    `${ratio.toFixed(4)} times, as with a wrong sample rate.`
+  const words = message('note.rateSuspected', { toneHz: toneHz.toFixed(1), saidHz, ratio: ratio.toFixed(4) })
   return [note('rate-suspected', words)]
 }

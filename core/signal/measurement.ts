@@ -1,3 +1,4 @@
+import type { Message } from '../message'
 import type {
   AmFigures,
   AudioFigures,
@@ -79,7 +80,7 @@ export interface SignalPictures {
   /** frequency against time [s, Hz from its mean] */
   readonly drift: { readonly timeS: Float64Array; readonly hz: Float64Array } | null
   /** distortion products of two tones, or harmonics of the demodulated tone */
-  readonly products: readonly { readonly name: string; readonly db: number }[]
+  readonly products: readonly { readonly name: Message; readonly db: number }[]
 }
 
 export interface MeasuredRecording {

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { dbToPowerRatio } from '../quantity'
 import type { Recording } from '../recording'
 import type { Beside } from './channel/beside'
@@ -44,7 +45,7 @@ export function byMode(at: Place, input: ModeInput, overload: boolean): Part {
   // The mode is guessed from what AM is measured from: looked for once.
   const on = options.as === 'fm' || options.as === 'ssb' ? null : onPeak(input)
   const mode = modeOf(options.as, on, input.noisePower)
-  const guessed = `Taken as ${mode.toUpperCase()} by its envelope and sidebands. Choose the mode if it is another.`
+  const guessed = message('note.modeGuessed', { mode: mode.toUpperCase() })
   const part = partOf(mode, at, input, on, overload)
   return {
     ...part,
@@ -73,7 +74,7 @@ function modeOf(as: MeasureOptions['as'], on: OnPeak | null, noisePower: number)
 function notThis(mode: 'am' | 'fm' | 'ssb'): Note[] {
   return (['am', 'fm', 'ssb', 'audio'] as const)
     .filter(m => m !== mode)
-    .map(m => note('not-applicable', `${m}: the recording was measured as ${mode.toUpperCase()}.`))
+    .map(m => note('not-applicable', message('note.notThisMode', { m, mode: mode.toUpperCase() })))
 }
 
 function carrierOf({ channelHz, recording, options }: Place, carrier: CarrierInChannel, power: number) {
@@ -151,10 +152,7 @@ function ssbPart(at: Place, input: ModeInput, keyed: Series, overload: boolean):
     bandPower(at.spectrum, channelHz - 5000, channelHz + 5000) *
     dbToPowerRatio(result.values.pepToMeanDb ?? 0)
   const spectrum = spectrumOf(at, 'USB', channelHz + (result.suppressedHz ?? 0), pep, overload)
-  const noCarrier = note(
-    'carrier-not-found',
-    'Single sideband has no carrier to read: see the suppressed carrier.',
-  )
+  const noCarrier = note('carrier-not-found', message('note.noCarrierOnSideband'))
   return {
     measurement: {
       mode: 'ssb',

@@ -43,9 +43,12 @@ export const DEFAULT_OPTIONS: MeasureOptions = {
   mask: null,
 }
 
+export const MEASURING_PHASES = ['looking', 'tuning-in', 'measuring', 'done'] as const
+export type MeasuringPhase = (typeof MEASURING_PHASES)[number]
+
 /** Told while a recording is measured; asked whether to go on. */
 export interface Progress {
-  readonly tell: (share: number, what: string) => void
+  readonly tell: (share: number, phase: MeasuringPhase) => void
   readonly cancelled: () => boolean
 }
 export const SILENT: Progress = { tell: () => undefined, cancelled: () => false }

@@ -1,10 +1,11 @@
+import { message } from '../message'
 import type { Recording, SampleBlock } from '../recording'
 import { channeliserOf } from './channel/channeliser'
 import type { ChannelPlan } from './channel/channelPlan'
 import { corrected, type Correction } from './channel/correction'
 import { HealthCounter, type RawHealth } from './channel/health'
 import { CoreError } from '../errors'
-import type { Progress } from './options'
+import type { MeasuringPhase, Progress } from './options'
 import { SpectrumAverager, type PowerSpectrum } from './spectrum/powerSpectrum'
 import { powerOfTwoTo } from './spectrum/fft'
 import type { Series } from './series'
@@ -24,15 +25,15 @@ async function eachBlock(
   progress: Progress,
   from: number,
   to: number,
-  what: string,
+  phase: MeasuringPhase,
   take: (block: SampleBlock) => void,
 ): Promise<void> {
   let block: SampleBlock | undefined
   for (let at = 0; at < count; at += BLOCK) {
-    if (progress.cancelled()) throw new CoreError('bad-recording', 'cancelled')
+    if (progress.cancelled()) throw new CoreError('bad-recording', message('error.cancelled'))
     block = await recording.read(at, Math.min(BLOCK, count - at), block)
     take(block)
-    progress.tell(from + (to - from) * Math.min(1, (at + BLOCK) / count), what)
+    progress.tell(from + (to - from) * Math.min(1, (at + BLOCK) / count), phase)
   }
 }
 
@@ -84,7 +85,7 @@ export async function channelPass(
   const isReal = recording.kind !== 'iq'
   const channeliser = channeliserOf(plan, recording.sampleRateHz, count, isReal)
   const averager = corrects ? averagerFor(recording, count) : null
-  await eachBlock(recording, count, progress, 0.45, 0.8, 'tuning in', block => {
+  await eachBlock(recording, count, progress, 0.45, 0.8, 'tuning-in', block => {
     const good = corrects ? corrected(block, correction, isReal) : block
     averager?.add(good.i, good.q)
     channeliser.add(good.i, good.q)

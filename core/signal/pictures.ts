@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { AmResult } from './am/amInput'
 import type { PhaseTrack } from './carrier/phaseTrack'
 import type { FmResult } from './fm/fmInput'
@@ -125,7 +126,7 @@ export function ssbPictures(result: SsbResult): SignalPictures {
           }
         : null,
     products: result.products.map(p => ({
-      name: `order ${p.order} ${p.offsetHz < 0 ? 'below' : 'above'}`,
+      name: message(p.offsetHz < 0 ? 'note.orderBelow' : 'note.orderAbove', { order: p.order }),
       db: -p.dbBelowTone,
     })),
   }

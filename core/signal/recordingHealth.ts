@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { dbToVoltageRatio, voltageDb } from '../quantity'
 import { imbalanceOf, type RawHealth } from './channel/health'
 import { NO_CORRECTION, type Correction } from './channel/correction'
@@ -85,30 +86,18 @@ function notesOf(
   peakHz: number,
 ): Note[] {
   const levelDb = ratioToDb(raw.meanPower)
-  const overloaded =
-    `The recording is overloaded: ${(100 * raw.clippedRatio).toFixed(2)} % of its samples are clipped. ` +
-    'Depth, products and adjacent channels are not read from it. Record again with 10 dB less.'
-  const corrected = `I and Q were out of balance (image ${imageDbc?.toFixed(1)} dBc): corrected before measuring.`
-  const low = `The level is low (${levelDb.toFixed(0)} dBFS): record with more gain.`
+  const overloaded = message('note.overload', { value: (100 * raw.clippedRatio).toFixed(2) })
+  const corrected = message('note.imageCorrected', { imageDbc: imageDbc?.toFixed(1) ?? '' })
+  const low = message('note.levelLow', { levelDb: levelDb.toFixed(0) })
   return [
     ...noteIf(raw.overload, 'overload', overloaded),
-    ...noteIf(
-      isIq && !apart,
-      'image-not-separable',
-      'The signal covers its own image about the centre: I/Q ' +
-        'imbalance cannot be detected. Tune 15 kHz beside it for that.',
-    ),
+    ...noteIf(isIq && !apart, 'image-not-separable', message('note.imageCovered')),
     ...noteIf(corrects, 'image-corrected', corrected),
-    ...noteIf(
-      removes,
-      'dc-removed',
-      'The offset of the receiver at its centre was removed; the signal is elsewhere.',
-    ),
+    ...noteIf(removes, 'dc-removed', message('note.dcRemoved')),
     ...noteIf(
       isIq && !removes && Math.abs(peakHz) < AT_CENTRE_HZ,
       'carrier-at-centre',
-      'The signal is at the centre of the recording: an offset of ' +
-        'the receiver would add to its carrier and is not removed.',
+      message('note.carrierAtCentre'),
     ),
     ...noteIf(levelDb < LOW_DBFS, 'level-too-low', low),
   ]

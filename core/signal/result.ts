@@ -1,3 +1,4 @@
+import type { Message } from '../message'
 import { powerDb } from '../quantity'
 import type { LimitsOf } from './limits'
 
@@ -22,7 +23,7 @@ export interface Measured<T> {
 /** Something that whoever reads the figures must know. */
 export interface Note {
   readonly code: NoteCode | string
-  readonly words: string
+  readonly says: Message
 }
 
 export const NOTE_CODES = [
@@ -71,11 +72,11 @@ export const NOTE_CODES = [
 ] as const
 export type NoteCode = (typeof NOTE_CODES)[number]
 
-export const note = (code: NoteCode, words: string): Note => ({ code, words })
+export const note = (code: NoteCode, says: Message): Note => ({ code, says })
 
 /** A note where something holds, to be spread among others. */
-export const noteIf = (holds: boolean, code: NoteCode, words: string): Note[] =>
-  holds ? [note(code, words)] : []
+export const noteIf = (holds: boolean, code: NoteCode, says: Message): Note[] =>
+  holds ? [note(code, says)] : []
 
 export interface Health {
   readonly clippedRatio: number

@@ -301,7 +301,7 @@ describe('whatever is given', () => {
       const made = amSignal({ depth: 0.5 })
       await expect(
         measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) })),
-      ).rejects.toThrow(/samples: \d+ are too few/)
+      ).rejects.toThrowSaying(/\d+ samples are too few/)
     },
   )
   it.each([256, 300, 500])(
@@ -310,7 +310,9 @@ describe('whatever is given', () => {
       const made = amSignal({ depth: 0.5 })
       await expect(
         measure(recordingOf({ ...made, i: made.i.slice(0, n), q: made.q.slice(0, n) })),
-      ).rejects.toThrow(/longest unbroken transmission leaves [\d.]+ ms to measure, 10\.7 ms are needed/)
+      ).rejects.toThrowSaying(
+        /longest unbroken transmission leaves [\d.]+ ms to measure; 10\.7 ms are needed/,
+      )
     },
   )
   it('syllables on one sideband are measured, however short each is', async () => {
@@ -339,6 +341,6 @@ describe('whatever is given', () => {
         tell: () => undefined,
         cancelled: () => true,
       }),
-    ).rejects.toThrow('cancelled')
+    ).rejects.toThrowSaying('Cancelled')
   })
 })

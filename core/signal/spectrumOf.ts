@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { Mode } from '../rules'
 import type { Located } from './locate'
 import type { MeasureOptions } from './options'
@@ -133,26 +134,19 @@ function maskOf(at: At, mode: Mode, ownHz: number, carrierPower: number): MaskFi
 
 function adjacentNotes(at: At, adjacent: readonly AdjacentFigure[]): Note[] {
   const inNoise = adjacent.filter(a => a.bound !== null && !isOfOthers(at, a.offsetHz, a.bandwidthHz / 2))
-  const words =
-    `${inNoise.length} of ${adjacent.length} adjacent-channel figures are largely ` +
-    'receiver noise: the set is cleaner than they show, by an unknown amount.'
+  const words = message('note.adjacentInNoise', { count: inNoise.length, count2: adjacent.length })
   return [
-    ...noteIf(adjacent.length === 0, 'no-span', 'The recording is too narrow to hold an adjacent channel.'),
+    ...noteIf(adjacent.length === 0, 'no-span', message('note.noSpan')),
     ...noteIf(inNoise.length > 0, 'adjacent-in-noise', words),
   ]
 }
 
 function maskNotes({ options }: At, mask: MaskFigure | null): Note[] {
-  const assumed = `The mask was judged for ${ASSUMED_W} W: the carrier power was not given.`
-  const none = `${options.mask?.ruleSetId} has no mask that this recording can be judged by.`
+  const assumed = message('note.maskAssumed', { assumedw: ASSUMED_W })
+  const none = message('note.noMask', { ruleSetId: options.mask?.ruleSetId ?? '' })
   return [
     ...noteIf(mask !== null && options.carrierW === null, 'mask-power-assumed', assumed),
-    ...noteIf(
-      mask?.pass === null,
-      'mask-not-judged',
-      'Receiver noise or another station fills a part of ' +
-        'the mask: cannot tell whether the set meets it there.',
-    ),
+    ...noteIf(mask?.pass === null, 'mask-not-judged', message('note.maskInNoise')),
     ...noteIf(options.mask !== null && mask === null, 'mask-not-judged', none),
   ]
 }

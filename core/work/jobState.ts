@@ -1,3 +1,4 @@
+import { message } from '../message'
 import {
   compareMatrix,
   matrixState,
@@ -74,7 +75,7 @@ function doubtfulRows(
       id: `as-left-doubt:${point.id}`,
       title: point.title,
       kind: 'as-left-doubtful' as const,
-      detail: 'a reading is implausible or contradicts another one',
+      detail: message('item.implausible'),
     }))
 }
 

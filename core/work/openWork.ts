@@ -1,3 +1,4 @@
+import { message } from '../message'
 import type { JobEvent, OpenItem } from '../run'
 import type { ModelSheet } from '../sheet'
 import { owedAfterFinal } from './afterFinal'
@@ -24,7 +25,7 @@ export function openWork(
         id: `question:${q.asked.id}`,
         title: q.asked.text,
         kind: 'question' as const,
-        detail: 'asked, not answered: no work without an answer',
+        detail: message('item.notAnswered'),
       })),
     ...waits(events)
       .filter(w => w.ended === null)
@@ -32,7 +33,7 @@ export function openWork(
         id: `wait:${w.begun.id}`,
         title: w.begun.text,
         kind: 'wait' as const,
-        detail: `waiting for ${w.begun.waitsFor}`,
+        detail: message('item.waitingForWhom', { whom: w.begun.waitsFor }),
       })),
     ...inspection(sheet, events)
       .filter(i => i.last?.state === 'ask')
@@ -40,7 +41,7 @@ export function openWork(
         id: `ask:${i.item.id}`,
         title: i.item.lookFor,
         kind: 'ask-owner' as const,
-        detail: i.last!.text || 'ask the owner',
+        detail: i.last!.text || message('item.askOwner'),
       })),
     ...due
       .filter(r => r.due)
@@ -48,7 +49,7 @@ export function openWork(
         id: `reminder:${r.id}`,
         title: r.text,
         kind: 'reminder' as const,
-        detail: `${r.conditionWords}: now true`,
+        detail: message('item.nowTrue', { condition: { term: r.conditionWords } }),
       })),
     ...owedAfterFinal(sheet, events).map(o => ({
       id: o.id,
@@ -57,7 +58,14 @@ export function openWork(
       detail: o.why,
     })),
     ...(soak
-      ? [{ id: `soak:${soak.begun.id}`, title: 'Soak test', kind: 'soak' as const, detail: 'still running' }]
+      ? [
+          {
+            id: `soak:${soak.begun.id}`,
+            title: 'Soak test',
+            kind: 'soak' as const,
+            detail: message('item.stillRunning'),
+          },
+        ]
       : []),
   ]
 }

@@ -1,3 +1,4 @@
+import { message } from '../message'
 import { CoreError } from '../errors'
 import type { Quantity } from '../quantity'
 import type { RowState } from '../run'
@@ -32,7 +33,7 @@ export const REMINDER_CONDITIONS: readonly ReminderCondition[] = [
 /** @throws {CoreError} unknown-condition */
 export function conditionOf(id: string): ReminderCondition {
   const found = REMINDER_CONDITIONS.find(c => c.id === id)
-  if (!found) throw new CoreError('unknown-condition', `no reminder condition "${id}"`)
+  if (!found) throw new CoreError('unknown-condition', message('error.noCondition', { id }))
   return found
 }
 

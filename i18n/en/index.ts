@@ -1,21 +1,27 @@
 import align from './align.json'
 import bench from './bench.json'
 import claim from './claim.json'
+import command from './command.json'
 import common from './common.json'
 import doubt from './doubt.json'
 import entry from './entry.json'
+import error from './error.json'
 import figure from './figure.json'
 import findings from './findings.json'
 import form from './form.json'
 import frame from './frame.json'
+import gateway from './gateway.json'
 import guide from './guide.json'
 import instruments from './instruments.json'
 import intake from './intake.json'
+import item from './item.json'
 import job from './job.json'
+import note from './note.json'
 import owner from './owner.json'
 import paper from './paper.json'
 import practice from './practice.json'
 import receiver from './receiver.json'
+import recording from './recording.json'
 import rules from './rules.json'
 import run from './run.json'
 import search from './search.json'
@@ -32,21 +38,27 @@ export default {
   align,
   bench,
   claim,
+  command,
   common,
   doubt,
   entry,
+  error,
   figure,
   findings,
   form,
   frame,
+  gateway,
   guide,
   instruments,
   intake,
+  item,
   job,
+  note,
   owner,
   paper,
   practice,
   receiver,
+  recording,
   rules,
   run,
   search,

@@ -20,6 +20,7 @@ export function controlServer(bench: SimulatedBench): Server {
             : 500,
           {
             message: error instanceof Error ? error.message : String(error),
+            says: error instanceof CoreError ? error.says : null,
             code: error instanceof CoreError ? error.code : 'invalid-field',
           },
         ),

@@ -62,7 +62,7 @@ const view = async () => (await (await fetch(`${url}/stepped`)).json()) as Stepp
 async function until(state: SteppedView['state']): Promise<SteppedView> {
   for (let i = 0; i < 200; i++) {
     const now = await view()
-    if (now?.state === state && now.words) return now
+    if (now?.state === state && now.says.length > 0) return now
     await sleep(50)
   }
   throw new Error('never')
@@ -84,20 +84,27 @@ describe('commands', () => {
   it('asks a line and says what was understood, with the errors of the instrument', async () => {
     expect(
       (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.testset, text: 'MEAS:POW:AVER?' })).body,
-    ).toMatchObject({ raw: '0.000000000E+0', understood: 'the number 0', errors: [] })
+    ).toMatchObject({
+      raw: '0.000000000E+0',
+      understood: { code: 'gateway.number', values: { value: 0 } },
+      errors: [],
+    })
     const answerTo = async (text: string) =>
       (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.testset, text })).body
-    expect(await answerTo('*IDN?')).toMatchObject({ understood: 'text, not a number' })
+    expect(await answerTo('*IDN?')).toMatchObject({ understood: { code: 'gateway.text' } })
     expect(await answerTo('NONSENSE 1')).toMatchObject({ raw: '', errors: ['-113,"Undefined header"'] })
     expect((await post('/ask', { instrumentId: IDS.testset, text: 'A\nB' })).status).toBe(400)
   })
   it('takes a block where a line was expected, and goes on with the next question', async () => {
     const answer = (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.analyser, text: 'TRAC?' })).body
-    expect(answer).toMatchObject({ understood: 'a block of 1604 bytes', errors: [] })
+    expect(answer).toMatchObject({
+      understood: { code: 'gateway.block', values: { count: 1604 } },
+      errors: [],
+    })
     expect(answer.trace).toHaveLength(401)
     expect(
       (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.analyser, text: '*OPC?' })).body.understood,
-    ).toBe('the number 1')
+    ).toEqual({ code: 'gateway.number', values: { value: 1 } })
   })
 })
 
@@ -128,7 +135,7 @@ describe('stepped measurement', () => {
     for (let i = 0; i < 40 && (await view()).state === 'running'; i++) await sleep(50)
     expect(await view()).toMatchObject({
       state: 'failed',
-      words: expect.stringContaining('cannot set') as string,
+      says: [{ code: 'gateway.cannotSet' }],
     })
     expect((await post('/stepped', { ...stepped, from: 0 })).status).toBe(422)
   }, 20_000)
@@ -164,7 +171,7 @@ describe('a serial instrument', () => {
     await sleep(800)
     expect(
       (await post<InstrumentAnswer>('/ask', { instrumentId: IDS.serial, text: 'MEAS:POW:AVER?' })).body,
-    ).toMatchObject({ understood: 'the number 3.87' })
+    ).toMatchObject({ understood: { code: 'gateway.number', values: { value: 3.87 } } })
     expect((await post('/set', { instrumentId: IDS.serial, name: 'inputV', value: 0.25 })).body).toEqual({
       value: 0.25,
     })

@@ -1,9 +1,10 @@
+import { message } from '#core/message'
 import type { IncomingMessage, ServerResponse } from 'node:http'
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors'
 import { askBody, setBody, steppedBody } from '#shared/instrumentCommands'
 import { ScpiError } from '../scpi/scpiConnection'
-import type { InstrumentLink } from './instrumentLink'
+import { saysOf, type InstrumentLink } from './instrumentLink'
 import { SteppedRun } from './steppedRun'
 
 const MAX_BODY = 8192
@@ -20,8 +21,7 @@ export class GatewayCommands {
     if (!work) return false
     work.then(
       body => send(response, 200, body),
-      (error: unknown) =>
-        send(response, statusOf(error), { message: error instanceof Error ? error.message : String(error) }),
+      (error: unknown) => send(response, statusOf(error), { says: saysOf(error) }),
     )
     return true
   }
@@ -47,7 +47,7 @@ export class GatewayCommands {
 
   private require(id: string): InstrumentLink {
     const link = this.link(id)
-    if (!link) throw new CoreError('unknown-item', 'This instrument is not connected.')
+    if (!link) throw new CoreError('unknown-item', message('gateway.thisNotConnected'))
     return link
   }
 

@@ -86,7 +86,7 @@ describe('gateway', () => {
     await until(() => seen.polls.length > 2)
     mute = true
     await until(() => seen.links.some(l => l.state === 'silent'), 2000)
-    expect(seen.links.at(-1)!.detail).toContain('no response')
+    expect(seen.links.at(-1)!.detail).toMatchObject({ code: 'gateway.noAnswer' })
   })
   it('keeps the others going when one is garbled or absent', async () => {
     const meter = await fakeInstrument(good)

@@ -1,3 +1,4 @@
+import { message, type Message } from '#core/message'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { CoreError } from '#core/errors'
 import {
@@ -54,7 +55,7 @@ export class InstrumentLink {
     readonly config: InstrumentConfig,
     private readonly listener: LinkListener,
   ) {
-    this.current = this.describe('connecting', 'connecting', null)
+    this.current = this.describe('connecting', null, null)
     void this.run()
   }
 
@@ -72,7 +73,7 @@ export class InstrumentLink {
     const setting = this.setting(name)
     const answer = scpiNumber((await this.connected().query(setting.query, ANSWER_WITHIN_MS)).line)
     if (answer.value === null)
-      throw new CoreError('malformed-answer', `${this.config.name} does not report its setting`)
+      throw new CoreError('malformed-answer', message('gateway.noSetting', { name: this.config.name }))
     return answer.value * setting.toSi
   }
 
@@ -87,13 +88,16 @@ export class InstrumentLink {
     if (!(value >= setting.min && value <= setting.max))
       throw new CoreError(
         'out-of-range',
-        `${this.config.name}: ${value} is outside ${setting.min} to ${setting.max}`,
+        message('gateway.outside', { name: this.config.name, value, min: setting.min, max: setting.max }),
       )
     const line = this.connected()
     await line.send(setting.command.replace('{value}', String(value / setting.toSi)))
     const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
     if (!NO_ERROR.test(error))
-      throw new CoreError('out-of-range', `${this.config.name} rejected it: ${error.slice(0, 200)}`)
+      throw new CoreError(
+        'out-of-range',
+        message('gateway.rejected', { name: this.config.name, error: error.slice(0, 200) }),
+      )
     return this.tell(name)
   }
 
@@ -118,7 +122,7 @@ export class InstrumentLink {
     const block = raw === null ? null : blockOf(raw)
     return {
       raw: block ? `#\u2026 ${block.length} bytes` : raw === null ? null : raw.slice(0, 2000),
-      understood: block ? `a block of ${block.length} bytes` : understood(raw),
+      understood: block ? message('gateway.block', { count: block.length }) : understood(raw),
       trace: block && floatsOf(block),
       errors,
       tookMs,
@@ -127,12 +131,17 @@ export class InstrumentLink {
 
   private setting(name: SettingName): ProfileSetting {
     const found = this.config.profile.settings?.find(s => s.name === name)
-    if (!found) throw new CoreError('unknown-item', `${this.config.name} cannot set ${name}`)
+    if (!found)
+      throw new CoreError(
+        'unknown-item',
+        message('gateway.cannotSet', { name: this.config.name, setting: name }),
+      )
     return found
   }
 
   private connected(): ScpiConnection {
-    if (!this.line?.open) throw new ScpiError('closed', `${this.config.name} is not connected`)
+    if (!this.line?.open)
+      throw new ScpiError('closed', message('gateway.notConnected', { name: this.config.name }))
     return this.line
   }
 
@@ -150,7 +159,7 @@ export class InstrumentLink {
       try {
         await this.talk()
       } catch (error) {
-        if (!this.stopped) this.change('silent', error instanceof Error ? error.message : String(error))
+        if (!this.stopped) this.change('silent', saysOf(error))
       }
       this.line?.close()
       this.line = null
@@ -166,7 +175,7 @@ export class InstrumentLink {
     for (let round = 1; !this.stopped; round++) {
       const startedMs = performance.now()
       const { readings, receivedAtMs } = await pollInstrument(line, this.config.profile, ANSWER_WITHIN_MS)
-      this.change('live', identity, identity)
+      this.change('live', null, identity)
       this.polled = { instrumentId: this.config.id, instrument: this.config.name, readings, receivedAtMs }
       this.listener.poll(this.polled)
       if (round % ASK_ERRORS_EVERY === 0) await this.askErrors(line)
@@ -181,13 +190,17 @@ export class InstrumentLink {
   }
 
   /** Reports a change once; the time stays that of the first failure while it keeps failing. */
-  private change(state: LinkState, detail: string, identity: string | null = this.current.identity): void {
+  private change(
+    state: LinkState,
+    detail: Message | null,
+    identity: string | null = this.current.identity,
+  ): void {
     if (this.current.state === state) return
     this.current = this.describe(state, detail, identity)
     this.listener.link(this.current)
   }
 
-  private describe(state: LinkState, detail: string, identity: string | null): LiveLink {
+  private describe(state: LinkState, detail: Message | null, identity: string | null): LiveLink {
     const { id, name, profile, setup, ownProfile = null } = this.config
     return {
       instrumentId: id,
@@ -218,15 +231,21 @@ function floatsOf(block: Buffer): number[] | null {
   return values.every(Number.isFinite) ? values : null
 }
 
+/** What went wrong with an instrument, for whoever reads it. */
+export function saysOf(error: unknown): Message {
+  if (error instanceof CoreError || error instanceof ScpiError) return error.says
+  return message('gateway.unforeseen', { what: error instanceof Error ? error.message : String(error) })
+}
+
 /** What a raw answer means to this application. */
-function understood(raw: string | null): string {
-  if (raw === null) return 'no response in time'
-  if (raw === '') return 'sent; no response expected'
+function understood(raw: string | null): Message {
+  if (raw === null) return message('gateway.noResponse')
+  if (raw === '') return message('gateway.sent')
   try {
     const { status, value } = scpiNumber(raw)
-    if (status === 'ok') return `the number ${value}`
-    return status === 'overload' ? 'overload' : 'no signal'
+    if (status === 'ok') return message('gateway.number', { value: value! })
+    return message(status === 'overload' ? 'gateway.overload' : 'common.noSignal')
   } catch {
-    return 'text, not a number'
+    return message('gateway.text')
   }
 }

@@ -1,7 +1,8 @@
+import { message, type Message } from '#core/message'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { stepValues, steppedPoint, type SteppedPoint } from '#core/instrument'
 import type { SteppedBody, SteppedView } from '#shared/instrumentCommands'
-import type { InstrumentLink } from './instrumentLink'
+import { saysOf, type InstrumentLink } from './instrumentLink'
 
 /** How long a step waits for its readings before it is left empty [ms]. */
 const READ_WITHIN_MS = 5000
@@ -13,7 +14,7 @@ export class SteppedRun {
   private readonly stopper = new AbortController()
   private readonly values: number[]
   private state: SteppedView['state'] = 'running'
-  private words = ''
+  private says: Message[] = []
 
   /** @throws {CoreError} out-of-range */
   constructor(
@@ -31,7 +32,7 @@ export class SteppedRun {
       state: this.state,
       points: this.points,
       of: this.values.length,
-      words: this.words,
+      says: this.says,
     }
   }
 
@@ -53,13 +54,13 @@ export class SteppedRun {
     } catch (error) {
       if (!this.stopper.signal.aborted) {
         end = 'failed'
-        this.words = error instanceof Error ? error.message : String(error)
+        this.says.push(saysOf(error))
       }
     }
     if (before !== null)
       await this.setter.set(this.plan.set, before).then(
-        () => (this.words ||= 'The original setting was restored.'),
-        () => (this.words = `${this.words} The original setting could NOT be restored.`.trim()),
+        () => (this.says.length > 0 ? 0 : this.says.push(message('gateway.restored'))),
+        () => this.says.push(message('gateway.notRestored')),
       )
     // Only now it is over: nobody reads "finished" while the generator still stands at its last step.
     this.state = this.stopper.signal.aborted ? 'cancelled' : end

@@ -1,3 +1,4 @@
+import { message, type Message } from '#core/message'
 import { connect } from 'node:net'
 import type { Duplex } from 'node:stream'
 import { blockHead } from '#core/scpi'
@@ -7,9 +8,9 @@ export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-lon
 export class ScpiError extends Error {
   constructor(
     readonly code: ScpiFailure,
-    message: string,
+    readonly says: Message,
   ) {
-    super(message)
+    super(`${code}: ${says.code} ${JSON.stringify(says.values)}`)
     this.name = 'ScpiError'
   }
 }
@@ -52,8 +53,10 @@ export class ScpiConnection {
 
   private constructor(private readonly socket: Duplex) {
     socket.on('data', (chunk: Buffer) => this.take(chunk.toString('latin1')))
-    socket.on('close', () => this.fail(new ScpiError('closed', 'the instrument closed the connection')))
-    socket.on('error', error => this.fail(new ScpiError('closed', error.message)))
+    socket.on('close', () => this.fail(new ScpiError('closed', message('gateway.closed'))))
+    socket.on('error', error =>
+      this.fail(new ScpiError('closed', message('gateway.unforeseen', { what: error.message }))),
+    )
   }
 
   /** @throws {ScpiError} not-reachable, timeout */
@@ -63,7 +66,7 @@ export class ScpiConnection {
     return new Promise((resolve, reject) => {
       const socket = connect(endpoint)
       const timer = setTimeout(
-        () => end(new ScpiError('timeout', `no connection within ${timeoutMs} ms`)),
+        () => end(new ScpiError('timeout', message('gateway.noConnection', { timeoutMs }))),
         timeoutMs,
       )
       const end = (error: ScpiError) => {
@@ -71,7 +74,9 @@ export class ScpiConnection {
         socket.destroy()
         reject(error)
       }
-      socket.once('error', error => end(new ScpiError('not-reachable', error.message)))
+      socket.once('error', error =>
+        end(new ScpiError('not-reachable', message('gateway.unforeseen', { what: error.message }))),
+      )
       socket.once('connect', () => {
         clearTimeout(timer)
         socket.removeAllListeners('error')
@@ -86,7 +91,9 @@ export class ScpiConnection {
     const { SerialPort } = await import('serialport')
     return new Promise((resolve, reject) => {
       const port = new SerialPort({ path, baudRate }, error =>
-        error ? reject(new ScpiError('not-reachable', error.message)) : resolve(new ScpiConnection(port)),
+        error
+          ? reject(new ScpiError('not-reachable', message('gateway.unforeseen', { what: error.message })))
+          : resolve(new ScpiConnection(port)),
       )
     })
   }
@@ -122,7 +129,7 @@ export class ScpiConnection {
         new Promise<ScpiAnswer>((resolve, reject) => {
           if (this.failure) return reject(this.failure)
           const timer = setTimeout(
-            () => this.fail(new ScpiError('timeout', `no response to ${question} within ${timeoutMs} ms`)),
+            () => this.fail(new ScpiError('timeout', message('gateway.noAnswer', { question, timeoutMs }))),
             timeoutMs,
           )
           this.waiting = { kind, resolve, reject, timer }
@@ -132,7 +139,7 @@ export class ScpiConnection {
   }
 
   close(): void {
-    this.fail(new ScpiError('closed', 'connection closed'))
+    this.fail(new ScpiError('closed', message('gateway.closedHere')))
   }
 
   private inTurn<T>(work: () => Promise<T>): Promise<T> {
@@ -146,7 +153,9 @@ export class ScpiConnection {
     if (this.waiting?.kind === 'block' || (this.waiting && blockHead(this.rest) !== 'none'))
       return this.takeBlock()
     if (this.rest.length > MAX_LINE_BYTES)
-      return this.fail(new ScpiError('line-too-long', `more than ${MAX_LINE_BYTES} bytes without a line end`))
+      return this.fail(
+        new ScpiError('line-too-long', message('gateway.lineTooLong', { count: MAX_LINE_BYTES })),
+      )
     const end = this.rest.indexOf('\n')
     if (end < 0) return
     const line = this.rest.slice(0, end).replace(/\r$/, '')
@@ -161,8 +170,7 @@ export class ScpiConnection {
   /** Bytes of a block may be line ends: they are counted, not searched. */
   private takeBlock(): void {
     const head = blockHead(this.rest)
-    if (head === 'none')
-      return this.fail(new ScpiError('not-a-block', 'the response is not a block of known length'))
+    if (head === 'none') return this.fail(new ScpiError('not-a-block', message('gateway.notABlock')))
     if (head === null || this.rest.length < head.from + head.length + 1) return
     const waiting = this.waiting!
     // Where a line was expected, a block is given with its head: whoever asked can tell.

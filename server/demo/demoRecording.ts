@@ -1,3 +1,4 @@
+import { wordedNotes } from '#shared/words/messageWords'
 import { createHash, randomUUID } from 'node:crypto'
 import { bytesSource, openRecording, packTar, writeSigmf } from '#core/recording'
 import { channelHz } from '#core/rules'
@@ -55,7 +56,7 @@ export async function loadDemoRecording(jobNumber: number): Promise<void> {
       name: NAME,
       bytes: archive.length,
       options,
-      measurement,
+      measurement: { ...measurement, notes: wordedNotes(measurement.notes) },
       phase: 'as-found',
       pointId: '',
     })

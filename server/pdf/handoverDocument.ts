@@ -20,7 +20,7 @@ import {
   rulesWords,
 } from '#shared/words/ownerWords'
 import { dayAndTime, dayMonthYear } from '#shared/words/dateWords'
-import { itemWords } from '#shared/words/runWords'
+import { itemWords, itemTitle, itemDetail } from '#shared/words/runWords'
 import { capital } from '#shared/words/sentence'
 import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
@@ -178,12 +178,12 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     heading(t('paper.openItems')),
     list(
       orNone(
-        unsettled(state.items).map(i => `${i.title} (${itemWords(i)}): ${i.detail}`),
+        unsettled(state.items).map(i => `${itemTitle(i)} (${itemWords(i)}): ${itemDetail(i)}`),
         t('paper.none'),
       ),
     ),
     ...(settled.length > 0
-      ? [heading(t('paper.closedItems')), list(settled.map(i => `${i.title}: ${i.settled}`))]
+      ? [heading(t('paper.closedItems')), list(settled.map(i => `${itemTitle(i)}: ${i.settled}`))]
       : []),
     heading(t('paper.cautions')),
     list(handoverCautions(h.sheet)),

@@ -1,3 +1,5 @@
+import { messageWords } from '#shared/words/messageWords'
+import { type Message } from '#core/message'
 import { t } from '#shared/i18n'
 import { ApiError } from '../utils/apiError'
 
@@ -16,12 +18,12 @@ export async function gatewayRequest<T>(
   ).catch(() => {
     throw new ApiError(503, 'gateway-away', t('server.theInstrumentServerDoesNotRespond'))
   })
-  const answer = (await response.json()) as T & { message?: string }
+  const answer = (await response.json()) as T & { says?: Message }
   if (!response.ok)
     throw new ApiError(
       response.status === 504 ? 504 : response.status === 404 ? 404 : 422,
       response.status === 404 ? 'unknown-instrument' : 'instrument-refused',
-      answer.message ?? t('server.theInstrumentRejectedIt'),
+      answer.says ? messageWords(answer.says) : t('server.theInstrumentRejectedIt'),
     )
   return answer
 }

@@ -1,3 +1,5 @@
+import { messageWords } from '#shared/words/messageWords'
+import { type Message } from '#core/message'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import { randomUUID } from 'node:crypto'
 import type { CoreErrorCode } from '#core/errors'
@@ -49,7 +51,13 @@ export async function benchRequest<T = PracticeState>(
     throw new ApiError(503, 'bench-away', t('server.theSimulatorDoesNotRespond'))
   })
   if (response.ok) return (await response.json()) as T
-  const { message, code } = (await response.json()) as { message: string; code: CoreErrorCode }
+  const refusal = (await response.json()) as {
+    message: string
+    says: Message | null
+    code: CoreErrorCode
+  }
+  const message = refusal.says ? messageWords(refusal.says) : refusal.message
+  const { code } = refusal
   throw response.status === 400
     ? new ApiError(400, code, message, FIELDS[code] ?? null)
     : new ApiError(502, 'bench-away', message)
@@ -97,7 +105,12 @@ export async function startPractice(wanted: NewPractice): Promise<PracticeSummar
   await pointInstruments(pool, await benchRequest('/session', session))
   const job = await startJob(
     randomUUID(),
-    jobFor(lesson ? lesson.designId : scenario!.designId, scenario, wanted.trainee, lesson ? translated(lesson.what) : ''),
+    jobFor(
+      lesson ? lesson.designId : scenario!.designId,
+      scenario,
+      wanted.trainee,
+      lesson ? translated(lesson.what) : '',
+    ),
   )
   await leaveOpenPractices(pool)
   await insertPractice(pool, {

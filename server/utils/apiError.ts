@@ -1,3 +1,4 @@
+import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { CoreError } from '#core/errors'
 import type { ErrorCode, WireError } from '#shared/errors'
@@ -24,7 +25,7 @@ export function toWire(error: unknown): { status: number; body: WireError } {
     body: { code, field, message },
   })
   if (error instanceof ApiError) return of(error.status, error.code, error.message, error.field)
-  if (error instanceof CoreError) return of(422, error.code, error.message)
+  if (error instanceof CoreError) return of(422, error.code, errorWords(error))
   if (error instanceof ValidationError) return of(400, 'invalid-field', error.message, error.path ?? null)
   if (isDatabaseAway(error)) return of(503, 'database-away', t('server.databaseNotRespondingNothingIsLost'))
   if (isDuplicate(error, 'instrument_name_key'))

@@ -225,19 +225,23 @@ const shape = closed({
  */
 export const sheetBody = mixed()
   .required()
-  .test('sheet', 'This is not a service sheet', async function (value) {
-    try {
-      await shape.validate(value, { strict: true })
-    } catch (error) {
-      if (!(error instanceof ValidationError)) throw error
-      return this.createError({
-        message: error.message,
-        path: [this.path, error.path].filter(Boolean).join('.'),
-      })
-    }
-    const problem = checkSheet(value as ModelSheet)[0]
-    return problem === undefined || this.createError({ message: sheetProblemWords(problem) })
-  })
+  .test(
+    'sheet',
+    () => t('form.notASheet'),
+    async function (value) {
+      try {
+        await shape.validate(value, { strict: true })
+      } catch (error) {
+        if (!(error instanceof ValidationError)) throw error
+        return this.createError({
+          message: error.message,
+          path: [this.path, error.path].filter(Boolean).join('.'),
+        })
+      }
+      const problem = checkSheet(value as ModelSheet)[0]
+      return problem === undefined || this.createError({ message: sheetProblemWords(problem) })
+    },
+  )
 
 const who = () => string().trim().label('form.who').max(60).defined()
 const reason = () => string().trim().label('common.reason').max(10_000).defined()

@@ -159,9 +159,13 @@ describe('menu and bias in words', () => {
 describe('sheets in words', () => {
   it('every problem says where it is and what to do', () => {
     for (const code of SHEET_PROBLEMS)
-      expect(sheetProblemWords({ code, at: 'step A', names: ['X', 'Y'] } as SheetProblem)).toMatch(
-        /^.{12,}\.$/,
-      )
+      expect(
+        sheetProblemWords({
+          code,
+          at: { kind: 'step', name: 'A', row: null },
+          names: ['X', 'Y'],
+        } satisfies SheetProblem),
+      ).toMatch(/^.{12,}\.$/)
   })
   it('a ring is told as a ring', () => {
     const ring = {

@@ -1,6 +1,6 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
-import { HEX_BYTE, QUANTITIES, quantityInfo, shownDecimals, standardToBound } from '#core/quantity'
+import { HEX_BYTE, QUANTITIES, shownDecimals, standardToBound } from '#core/quantity'
 import { decidingRange, type CellState, type ComparedCell } from '#core/run'
 import { showAgainst, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
@@ -30,9 +30,7 @@ export function isJudged(c: ComparedCell): boolean {
 }
 
 export function cellName(c: ComparedCell): string {
-  return c.before.requirement.nominalHz === null
-    ? quantityLabel(c.want.quantity)
-    : t('figure.frequencyError')
+  return c.before.requirement.nominalHz === null ? quantityLabel(c.want.quantity) : t('figure.frequencyError')
 }
 
 export function shownCell(cell: CellState) {

@@ -1,7 +1,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import type { AdjustedSummary, Compliance, Distance, LimitStanding } from '#core/handover'
-import { QUANTITIES, groupDigits, showPlain, showSmallPower } from '#core/quantity'
+import { groupDigits, showPlain, showSmallPower } from '#core/quantity'
 import type { RuleSet } from '#core/rules'
 import {
   keyDownTotals,
@@ -27,7 +27,9 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
   const beside = [...maskWords(rules.mask), ...notJudged.map(withoutId)]
   const missing = [...new Set(by('not-measured').map(limitWords))]
   const lines = [
-    ...by('cannot-tell').map(s => t('paper.cannotTellTheLimitLiesWithin', { row: s.row, words: limitWords(s) })),
+    ...by('cannot-tell').map(s =>
+      t('paper.cannotTellTheLimitLiesWithin', { row: s.row, words: limitWords(s) }),
+    ),
     ...(missing.length > 0 ? [sentence(t('paper.notMeasured', { list: missing.join('; ') }))] : []),
     ...(beside.length > 0 ? [sentence(t('paper.notJudgedByThisProgram', { list: beside.join('; ') }))] : []),
   ]

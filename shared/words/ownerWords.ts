@@ -1,3 +1,4 @@
+import { itemTitle, itemDetail } from './runWords'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
@@ -169,7 +170,11 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
     ...inspectionItems(sheet).flatMap(i => {
       const last = seen.get(i.id)
       return last && last.state !== 'fine'
-        ? [sentence(`${translated(i.lookFor)}: ${t(ITEM_STATES[last.state])}${last.text ? `, ${last.text}` : ''}`)]
+        ? [
+            sentence(
+              `${translated(i.lookFor)}: ${t(ITEM_STATES[last.state])}${last.text ? `, ${last.text}` : ''}`,
+            ),
+          ]
         : []
     }),
     ...events.flatMap(e =>
@@ -209,7 +214,7 @@ export function openForOwner(items: readonly OpenItem[]): string[] {
   const unfinished = open.filter(i => i.kind === 'step-open' || i.kind.startsWith('as-'))
   return [
     ...(unfinished.length > 0 ? [t('owner.measurementAndAlignmentAreNotFinished')] : []),
-    ...open.filter(i => !unfinished.includes(i)).map(i => sentence(`${i.title}: ${i.detail}`)),
+    ...open.filter(i => !unfinished.includes(i)).map(i => sentence(`${itemTitle(i)}: ${itemDetail(i)}`)),
   ]
 }
 

@@ -1,3 +1,4 @@
+import { messageWords } from '#shared/words/messageWords'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import {
@@ -246,6 +247,11 @@ const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
   'after-final': 'run.requiredAfterANewFinal',
   'soak': 'run.soakTest',
 }
+/** What is open, and what there is to say of it. */
+export const itemTitle = ({ title }: OpenItem): string => translated(title)
+export const itemDetail = ({ detail }: OpenItem): string =>
+  typeof detail === 'string' ? translated(detail) : messageWords(detail)
+
 export function itemWords(item: OpenItem): string {
   return t(ITEM_WORDS[item.kind])
 }

@@ -4,13 +4,34 @@ import type {
   LineValue,
   MoveRefused,
   SheetDifference,
+  SheetPlace,
   SheetProblem,
   StepAction,
 } from '#core/sheet'
 import { lineAddress } from '#core/sheet'
 
+const PLACE_WORDS: Readonly<Record<SheetPlace['kind'], MessageCode>> = {
+  'sheet': 'sheet.placeSheet',
+  'as-found': 'sheet.placeAsFound',
+  'procedure': 'sheet.placeProcedure',
+  'adjuster': 'sheet.placeAdjuster',
+  'step': 'sheet.placeStep',
+  'row': 'sheet.placeRow',
+  'test-point': 'sheet.placeTestPoint',
+  'oscillator': 'sheet.placeOscillator',
+  'frequency': 'sheet.placeFrequency',
+  'school': 'sheet.placeSchool',
+}
+
+/** "step A1.3, row twenty" */
+function placeWords({ kind, name, row }: SheetPlace): string {
+  const words = t(PLACE_WORDS[kind], { name: name ?? '' }).trim()
+  return row === null ? words : `${words}, ${t('sheet.placeRow', { name: row })}`
+}
+
 /** What is wrong with a sheet, where, and what to do about it. */
-export function sheetProblemWords({ code, at, names }: SheetProblem): string {
+export function sheetProblemWords({ code, at: place, names }: SheetProblem): string {
+  const at = placeWords(place)
   const what = names.join(', ')
   switch (code) {
     case 'named-twice':

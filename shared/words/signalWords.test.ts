@@ -1,3 +1,4 @@
+import { messageWords } from './messageWords'
 import { describe, expect, it } from 'vitest'
 import { DEFAULT_OPTIONS, judgeSignal, measureRecording } from '#core/signal'
 import { ruleSet } from '#core/rules'
@@ -20,7 +21,9 @@ describe('what a recording says', () => {
   })
   it('of a set beside another station: no number of watts that are not its own', async () => {
     const m = await measured(NEIGHBOURS[1]!)
-    expect(m.notes.find(n => n.code === 'neighbour-beside')!.words).toMatch(/10\.0 kHz below, as strong/)
+    expect(messageWords(m.notes.find(n => n.code === 'neighbour-beside')!.says)).toMatch(
+      /10\.0 kHz below, as strong/,
+    )
     const said = verdictLine(judgeSignal(m, ruleSet('R-EU'), 4))
     expect(said).toMatch(/cannot tell. Receiver noise or another station is included in the reading/)
     expect(findingWords({ kind: 'adjacent-untold', watts: 84e-6, maxW: 20e-6 })).toMatch(

@@ -1,7 +1,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode } from '#shared/i18n'
 import type { RuleSet } from '#core/rules'
-import { QUANTITIES, groupDigits, showPlain, showSmallPower } from '#core/quantity'
+import { groupDigits, showPlain, showSmallPower } from '#core/quantity'
 import type { JudgedReading, JudgedSignal, Limit, SignalFinding } from '#core/signal'
 import { sentence } from './sentence'
 

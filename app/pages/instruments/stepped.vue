@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { type SteppedView } from '#shared/instrumentCommands'
+import { messageWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, onMounted, onBeforeUnmount } from 'vue'
 import { useCookie, useHead } from '#imports'
@@ -14,7 +16,14 @@ const instruments = useInstrumentsStore()
 const store = useSteppedStore()
 const theme = useCookie<'day' | 'night'>('theme', { default: () => 'day' })
 const run = computed(() => store.run)
-const STATES = { running: 'running', done: 'finished', cancelled: 'stopped', failed: 'failed' } as const
+const STATES = {
+  running: 'instruments.runRunning',
+  done: 'instruments.runFinished',
+  cancelled: 'instruments.runStopped',
+  failed: 'instruments.runFailed',
+} as const
+const isFailed = ({ state, says }: SteppedView) =>
+  state === 'failed' || says.some(m => m.code === 'gateway.notRestored')
 useHead({ title: t('instruments.steppedMeasurement') })
 onMounted(() => {
   void instruments.load()
@@ -45,7 +54,7 @@ function save() {
     <section v-if="run" class="run" :aria-label="t('instruments.run')">
       <div class="line">
         <b role="status">{{
-          t('instruments.of', { count: run.points.length, of: run.of, states: STATES[run.state] })
+          t('instruments.of', { count: run.points.length, of: run.of, states: t(STATES[run.state]) })
         }}</b>
         <v-progress-linear
           class="bar"
@@ -57,8 +66,8 @@ function save() {
         <v-btn v-if="run.state === 'running'" @click="store.cancel">{{ t('instruments.stop') }}</v-btn>
         <v-btn v-else-if="run.points.length > 0" @click="save">{{ t('instruments.saveAsCsv') }}</v-btn>
       </div>
-      <p v-if="run.words" :class="{ care: run.state === 'failed' || run.words.includes('NOT') }">
-        {{ run.words }}
+      <p v-if="run.says.length > 0" :class="{ care: isFailed(run) }">
+        {{ run.says.map(messageWords).join(' ') }}
       </p>
       <p v-if="run.state !== 'running'" class="says">{{ summaryWords(run.plan, run.points) }}</p>
       <SteppedChart :plan="run.plan" :points="run.points" :night="theme === 'night'" />

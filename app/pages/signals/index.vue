@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
@@ -102,7 +103,7 @@ async function confirmed(file: File): Promise<boolean> {
       asking.value = { file, preview }
     })
   } catch (error) {
-    failure.value = error instanceof Error ? error.message : String(error)
+    failure.value = errorWords(error)
     return false
   }
 }

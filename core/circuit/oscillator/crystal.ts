@@ -18,7 +18,7 @@ export interface CrystalCut {
  */
 export function pullRatio(cut: CrystalCut, loadF: number): number {
   if (!(cut.motionalF > 0 && cut.shuntF > 0 && loadF > 0))
-    throw new CoreError('out-of-range', `load ${loadF} F`)
+    throw new CoreError('out-of-range', `CL = ${loadF} F`)
   return cut.motionalF / (2 * (cut.shuntF + loadF))
 }
 
@@ -28,7 +28,7 @@ export function pullRatio(cut: CrystalCut, loadF: number): number {
  */
 export function loadForPull(cut: CrystalCut, ratio: number): number {
   const loadF = cut.motionalF / (2 * ratio) - cut.shuntF
-  if (!(ratio > 0 && loadF > 0)) throw new CoreError('out-of-range', `no load pulls by ${ratio * 1e6} ppm`)
+  if (!(ratio > 0 && loadF > 0)) throw new CoreError('out-of-range', `${ratio * 1e6} ppm`)
   return loadF
 }
 
@@ -41,7 +41,6 @@ export function loadForPull(cut: CrystalCut, ratio: number): number {
  */
 export function effectiveLoadF(loadF: number, inductanceH: number, frequencyHz: number): number {
   const nearness = (2 * Math.PI * frequencyHz) ** 2 * inductanceH * loadF
-  if (!(nearness < 1))
-    throw new CoreError('out-of-range', `${inductanceH} H with ${loadF} F at ${frequencyHz} Hz`)
+  if (!(nearness < 1)) throw new CoreError('out-of-range', `${inductanceH} H, ${loadF} F, ${frequencyHz} Hz`)
   return loadF / (1 - nearness)
 }

@@ -29,7 +29,7 @@ const BROKEN_INDUCTANCE = 0.9
  */
 export function tunedResponse(q: number, tunedHz: number, frequencyHz: number): number {
   if (!(q > 0 && tunedHz > 0 && frequencyHz > 0))
-    throw new CoreError('out-of-range', `Q ${q}, tuned ${tunedHz} Hz, at ${frequencyHz} Hz`)
+    throw new CoreError('out-of-range', `Q ${q}, ${tunedHz} Hz, ${frequencyHz} Hz`)
   const x = (2 * q * (tunedHz - frequencyHz)) / frequencyHz
   return 1 / (1 + x * x)
 }

@@ -29,7 +29,7 @@ export const piNetwork = memoryless(
   'pi-network',
   ({ inductanceH, coilQ, loadOhm }: PiNetwork, { plateF, loadF, frequencyHz }: PiInput): PiState => {
     if (!(inductanceH > 0 && coilQ > 0 && loadOhm > 0 && plateF > 0 && loadF > 0 && frequencyHz > 0))
-      throw new CoreError('out-of-range', `${plateF} F, ${loadF} F at ${frequencyHz} Hz`)
+      throw new CoreError('out-of-range', `${plateF} F, ${loadF} F, ${frequencyHz} Hz`)
     const w = 2 * Math.PI * frequencyHz
     // load in parallel with its capacitor
     const g = 1 / loadOhm
@@ -61,7 +61,7 @@ export function piParts(
   frequencyHz: number,
 ): { readonly plateF: number; readonly loadF: number; readonly inductanceH: number } {
   const rest = q * q + 1 - plateOhm / loadOhm
-  if (!(rest > 0)) throw new CoreError('out-of-range', `Q ${q} cannot match ${plateOhm} to ${loadOhm} ohm`)
+  if (!(rest > 0)) throw new CoreError('out-of-range', `Q ${q}, ${plateOhm} Ω : ${loadOhm} Ω`)
   const w = 2 * Math.PI * frequencyHz
   const x2 = loadOhm * Math.sqrt(plateOhm / loadOhm / rest)
   return {

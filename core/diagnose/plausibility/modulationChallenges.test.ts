@@ -84,7 +84,7 @@ describe('SINAD that physics allows (C26, noise figure 0, 2.4 kHz)', () => {
 
 describe('P14', () => {
   it('"-118 dB" for a level is refused, and the meant unit offered', () => {
-    expect(() => parseTyped('-118 dB', 'sensitivityV')).toThrow(/Meant dBm/)
+    expect(() => parseTyped('-118 dB', 'sensitivityV')).toThrowSaying(/Meant dBm/)
     expect(parseTyped('-118 dBm', 'sensitivityV').value).toBeCloseTo(0.2815e-6, 9)
     expect(parseTyped('-31 dBc', 'adjacentDbc').value).toBe(-31)
   })

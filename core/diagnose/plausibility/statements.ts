@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { J0_ZEROS } from '../../numeric/bessel'
 import { CoreError } from '../../errors'
 import { powerRatioToDb } from '../../quantity'
@@ -198,7 +199,7 @@ export const STATEMENTS: readonly StatementKind[] = [
 /** @throws {CoreError} unknown-item */
 export function statementKind(id: string): StatementKind {
   const kind = STATEMENTS.find(s => s.id === id)
-  if (!kind) throw new CoreError('unknown-item', `no statement "${id}"`)
+  if (!kind) throw new CoreError('unknown-item', message('error.noStatement', { id }))
   return kind
 }
 
@@ -206,6 +207,7 @@ export function statementKind(id: string): StatementKind {
 export function checkStatement(id: string, values: readonly number[]): CheckedStatement {
   const kind = statementKind(id)
   const missing = kind.fields.find((_, i) => !Number.isFinite(values[i]))
-  if (missing) throw new CoreError('not-a-number', `${missing.label}: a number is needed`)
+  if (missing)
+    throw new CoreError('not-a-number', message('error.numberMissing', { label: { term: missing.label } }))
   return { rule: kind.rule, ...kind.check(values) }
 }

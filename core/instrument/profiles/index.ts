@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import type { Quantity } from '../../quantity'
 import type { InstrumentProfile, ProfileQuantity } from '../instrumentProfile'
@@ -10,7 +11,7 @@ export const INSTRUMENT_PROFILES: readonly InstrumentProfile[] = [...TALKING, ..
 /** @throws {CoreError} unknown-profile */
 export function instrumentProfile(id: string): InstrumentProfile {
   const profile = INSTRUMENT_PROFILES.find(p => p.id === id)
-  if (!profile) throw new CoreError('unknown-profile', `no instrument profile "${id}"`)
+  if (!profile) throw new CoreError('unknown-profile', message('error.noProfile', { id }))
   return profile
 }
 

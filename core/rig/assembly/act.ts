@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { between, softenWax, turnSlug, type SlugMotion } from '../../circuit'
 import { CoreError } from '../../errors'
 import { channelHz } from '../../rules'
@@ -35,7 +36,7 @@ export function act(state: RigState, action: RigAction): ActionResult {
     case 'surroundings': {
       const { supplyV } = action.surroundings
       if (supplyV !== undefined && !(supplyV >= 0 && supplyV <= MAX_V))
-        throw new CoreError('out-of-range', `supply ${supplyV} V`)
+        throw new CoreError('out-of-range', `${supplyV} V`)
       return done({ ...state, surroundings: { ...state.surroundings, ...action.surroundings } })
     }
     case 'soften':
@@ -68,8 +69,12 @@ function turn(
   { designator, position, tool = 'plastic hexagon', forced = false }: Extract<RigAction, { kind: 'turn' }>,
 ): ActionResult {
   const spec = design.adjusters[designator]
-  if (!spec) throw new CoreError('unknown-adjuster', `no adjuster "${designator}" in a ${design.name}`)
-  if (!Number.isFinite(position)) throw new CoreError('out-of-range', `${designator} at ${position}`)
+  if (!spec)
+    throw new CoreError(
+      'unknown-adjuster',
+      message('error.noAdjusterInSet', { designator, name: design.name }),
+    )
+  if (!Number.isFinite(position)) throw new CoreError('out-of-range', `${designator} = ${position}`)
   if (spec.kind === 'core') {
     const { slug, motion } = turnSlug(state.slugs[designator]!, position, tool, forced)
     const damage =
@@ -103,7 +108,7 @@ function control(design: RigDesign, state: RigState, change: Partial<RigState['c
   const controls = { ...state.controls, ...change }
   channelHz(design.planId, controls.channel)
   if (!design.modes.includes(controls.mode))
-    throw new CoreError('out-of-range', `a ${design.name} has no ${controls.mode}`)
+    throw new CoreError('out-of-range', message('error.noMode', { name: design.name, mode: controls.mode }))
   const moved =
     controls.channel !== state.controls.channel ||
     controls.mode !== state.controls.mode ||
@@ -125,13 +130,14 @@ function withSlug(
   change: (slug: RigState['slugs'][string]) => RigState['slugs'][string],
 ): RigState {
   const slug = state.slugs[designator]
-  if (!slug) throw new CoreError('unknown-adjuster', `no core "${designator}"`)
+  if (!slug) throw new CoreError('unknown-adjuster', message('error.noCore', { designator }))
   return { ...state, slugs: { ...state.slugs, [designator]: change(slug) } }
 }
 
 /** Healthy values for a group; a coil gets a whole core, where the old one stood. */
 function replace(design: RigDesign, state: RigState, group: PartGroup, designator?: string): RigState {
-  if (design.parts[group] === null) throw new CoreError('unknown-item', `a ${design.name} has no such part`)
+  if (design.parts[group] === null)
+    throw new CoreError('unknown-item', message('error.noSuchPart', { name: design.name }))
   if (group === 'stages' && designator) {
     const stage = { ...state.parts.stages, [designator]: design.parts.stages[designator]! }
     return withSlug({ ...state, parts: { ...state.parts, stages: stage } }, designator, slug => ({
@@ -155,7 +161,7 @@ function remove(state: RigState, group: PartGroup): RigState {
       ...state,
       parts: { ...state.parts, supplyInput: { ...state.parts.supplyInput, diodeShorted: false } },
     }
-  throw new CoreError('unknown-item', `"${group}" cannot be taken out alone`)
+  throw new CoreError('unknown-item', message('error.notAlone', { group }))
 }
 
 function fitTrimmer(state: RigState): RigState {

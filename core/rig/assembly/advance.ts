@@ -58,12 +58,12 @@ function step(state: RigState, dtS: number): RigState {
       hottestC: Math.max(memory.hottestC, hotC),
     },
   }
-  return hotC > JUNCTION_DIES_C && !parts.final.dead ? dies(next, hotC) : next
+  return hotC > JUNCTION_DIES_C && !parts.final.dead ? dies(next) : next
 }
 
 /** An overheated output device is gone for good. */
-function dies(state: RigState, hotC: number): RigState {
-  const why = `output device at ${Math.round(hotC)} \u00b0C`
+function dies(state: RigState): RigState {
+  const why = 'output device too hot'
   const parts = state.parts.valves
     ? { ...state.parts, valves: { ...state.parts.valves, emission: state.parts.valves.emission * 0.5 } }
     : { ...state.parts, final: { ...state.parts.final, dead: true } }

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { between, presetTrack } from '../../circuit'
 import { CoreError } from '../../errors'
 import type { At, RigDesign } from '../rigDesign'
@@ -26,7 +27,11 @@ export function positionKey(
 export function positionsOf(design: RigDesign, state: RigState): At {
   return designator => {
     const spec = design.adjusters[designator]
-    if (!spec) throw new CoreError('unknown-adjuster', `no adjuster "${designator}" in a ${design.name}`)
+    if (!spec)
+      throw new CoreError(
+        'unknown-adjuster',
+        message('error.noAdjusterInSet', { designator, name: design.name }),
+      )
     if (spec.kind === 'core') return state.slugs[designator]!.turns
     const position = state.positions[positionKey(design, designator, state.controls.coverage)]!
     if (spec.kind === 'menu-value') return between(0, spec.max ?? 255, Math.round(position))

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import type { RigDesign } from '../rigDesign'
 import { BRANTWICK_TALLIS60_RIG } from './brantwickTallis60'
@@ -26,6 +27,6 @@ export const RIG_DESIGNS: readonly RigDesign[] = [
 /** @throws {CoreError} unknown-sheet */
 export function rigDesign(id: string): RigDesign {
   const found = RIG_DESIGNS.find(d => d.id === id)
-  if (!found) throw new CoreError('unknown-sheet', `no simulated set for "${id}"`)
+  if (!found) throw new CoreError('unknown-sheet', message('error.noSimulatedSet', { id }))
   return found
 }

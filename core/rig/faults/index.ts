@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import { COIL_FAULTS } from './coilFaults'
 import type { RigFault } from './fault'
@@ -28,6 +29,6 @@ export const RIG_FAULTS: readonly RigFault[] = [
 /** @throws {CoreError} unknown-cause */
 export function rigFault(id: string): RigFault {
   const found = RIG_FAULTS.find(f => f.id === id)
-  if (!found) throw new CoreError('unknown-cause', `no fault "${id}"`)
+  if (!found) throw new CoreError('unknown-cause', message('error.noFault', { id }))
   return found
 }

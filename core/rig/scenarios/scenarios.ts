@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { hashOf } from '../../circuit'
 import { CoreError } from '../../errors'
 import { healthyRig } from '../assembly/start'
@@ -54,7 +55,7 @@ export function scenarioOf(designId: string, faultIds: readonly string[], seed: 
   if (faults.some(f => !f.designIds.includes(designId)))
     throw new CoreError(
       'unknown-cause',
-      `${faultIds.join(', ')} does not occur in a ${rigDesign(designId).name}`,
+      message('error.noFaultOfSet', { list: faultIds.join(', '), name: rigDesign(designId).name }),
     )
   const difficulty = Math.min(3, Math.max(1, ...faults.map(f => f.difficulty)) + (faults.length > 1 ? 1 : 0))
   return {
@@ -71,7 +72,7 @@ export function scenarioOf(designId: string, faultIds: readonly string[], seed: 
 /** A prepared case. @throws {CoreError} unknown-sheet */
 export function preparedScenario(designId: string, seed = 27): Scenario {
   const found = PREPARED.find(p => p.designId === designId)
-  if (!found) throw new CoreError('unknown-sheet', `no prepared exercise for "${designId}"`)
+  if (!found) throw new CoreError('unknown-sheet', message('error.noExercise', { designId }))
   return scenarioOf(designId, found.faultIds, seed)
 }
 

@@ -21,7 +21,7 @@ const TAPS = 255
  */
 export function renderAudio(state: RigState, rateHz: number, seconds: number): Float32Array {
   if (!(rateHz >= 4 * BAND_HZ && seconds > 0))
-    throw new CoreError('out-of-range', `${seconds} s at ${rateHz} Hz`)
+    throw new CoreError('out-of-range', `${seconds} s, ${rateHz} Hz`)
   const w = work(state)
   const { lossDb } = receive(w.design, state, w.at, w.f)
   const { frontEnd } = state.parts

@@ -37,7 +37,7 @@ const LOOK_S = 0.1
 export function renderIq(state: RigState, settings: IqSettings): RenderedIq {
   const { rateHz, seconds, offsetHz, fullScaleW } = settings
   if (!(rateHz > 0 && seconds > 0 && fullScaleW > 0 && Math.abs(offsetHz) < rateHz / 2))
-    throw new CoreError('out-of-range', `${seconds} s at ${rateHz} Hz, offset ${offsetHz} Hz`)
+    throw new CoreError('out-of-range', `${seconds} s, ${rateHz} Hz, ${offsetHz} Hz`)
   const n = Math.round(rateHz * seconds)
   const i = new Float32Array(n)
   const q = new Float32Array(n)

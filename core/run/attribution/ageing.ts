@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 
 /** How far to set a crystal above nominal, so that ageing brings it back through it. */
@@ -26,8 +27,7 @@ export function ageingOffset(
   highHz: number,
   boundHz: number,
 ): AgeingOffset {
-  if (highHz - lowHz < 2 * boundHz)
-    throw new CoreError('out-of-range', 'the tolerance is narrower than the uncertainty of the instrument')
+  if (highHz - lowHz < 2 * boundHz) throw new CoreError('out-of-range', message('error.toleranceTooNarrow'))
   if (driftHzPerYear === 0) return { offsetHz: (lowHz + highHz) / 2, insideForYears: null }
   const offsetHz = driftHzPerYear < 0 ? highHz - boundHz : lowHz + boundHz
   const roomHz = driftHzPerYear < 0 ? offsetHz - lowHz : highHz - offsetHz

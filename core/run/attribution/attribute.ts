@@ -61,7 +61,7 @@ export function attribute(
 ): Attributed[] {
   const { unknowns, rows } = withInstruments(oscillators, readings)
   if (rows.some(r => !(r.standardUncertaintyHz > 0)) || unknowns.some(u => !(u.priorSigma > 0)))
-    throw new CoreError('out-of-range', 'an uncertainty of nought')
+    throw new CoreError('out-of-range', 'u = 0')
   const n = unknowns.length
   const normal = unknowns.map((u, i) =>
     unknowns.map(

@@ -75,8 +75,8 @@ describe('the scheme of a sheet', () => {
     expect(rx - 10_240_000).toBeCloseTo(455_000, 0)
   })
   it('refuses what it does not have', () => {
-    expect(() => schemeRow(fmScheme, 'uk27', at('nothing', 1, 0))).toThrow('no frequency')
-    expect(() => schemeRow({ ...fmScheme, oscillators: [] }, 'uk27', tx(1, 0))).toThrow('no oscillator')
+    expect(() => schemeRow(fmScheme, 'uk27', at('nothing', 1, 0))).toThrowSaying('no frequency')
+    expect(() => schemeRow({ ...fmScheme, oscillators: [] }, 'uk27', tx(1, 0))).toThrowSaying('no oscillator')
   })
 })
 
@@ -259,6 +259,6 @@ describe('offset for ageing', () => {
   it('without drift the middle; slow drift has no date; a coarse counter is refused', () => {
     expect(ageingOffset(0, -20, 20, 1)).toEqual({ offsetHz: 0, insideForYears: null })
     expect(ageingOffset(-0.5, 0, 20, 1).insideForYears).toBeNull()
-    expect(() => ageingOffset(-5, 0, 20, 11)).toThrow('narrower')
+    expect(() => ageingOffset(-5, 0, 20, 11)).toThrowSaying('narrower')
   })
 })

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { channelHz } from '../../rules'
 import { CoreError } from '../../errors'
 import { pointOf, type MixedFrequency, type MixingScheme, type ModelSheet } from '../../sheet'
@@ -33,12 +34,12 @@ export function schemeRow(
   { frequencyId, channel, errorHz, standardUncertaintyHz, instrument = null }: SchemeReading,
 ): AttributionRow {
   const frequency = scheme.frequencies.find(f => f.id === frequencyId)
-  if (!frequency) throw new CoreError('unknown-item', `the scheme has no frequency "${frequencyId}"`)
+  if (!frequency) throw new CoreError('unknown-item', message('error.noFrequency', { frequencyId }))
   const steps = channel === null ? 0 : (channelHz(planId, channel) - scheme.baseHz) / scheme.stepHz
   const coefficients: Record<string, number> = {}
   for (const { oscillator, factor, stepFactor } of frequency.terms) {
     const found = scheme.oscillators.find(o => o.id === oscillator)
-    if (!found) throw new CoreError('unknown-item', `the scheme has no oscillator "${oscillator}"`)
+    if (!found) throw new CoreError('unknown-item', message('error.noOscillator', { oscillator }))
     coefficients[oscillator] =
       (coefficients[oscillator] ?? 0) + ((factor + stepFactor * steps) * found.nominalHz) / 1e6
   }

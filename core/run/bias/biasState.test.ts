@@ -89,5 +89,5 @@ describe('ticks of a panel meter', () => {
     if (a === null) expect(read).toBeNull()
     else expect(read).toBeCloseTo(a, 12)
   })
-  it('of no size are refused', () => expect(() => ticksToAmperes('3 t', 0)).toThrow('division'))
+  it('of no size are refused', () => expect(() => ticksToAmperes('3 t', 0)).toThrowSaying('0 A'))
 })

@@ -11,7 +11,7 @@ const TICKS = /^\s*(\d+(?:[.,]\d+)?)\s*(?:t(?:icks?)?|div(?:isions?)?)\s*$/i
  * @example ticksToAmperes('3 t', 0.02) // => 0.06
  */
 export function ticksToAmperes(text: string, tickA: number): number | null {
-  if (!(tickA > 0)) throw new CoreError('out-of-range', 'a division must be more than zero')
+  if (!(tickA > 0)) throw new CoreError('out-of-range', `${tickA} A`)
   const match = TICKS.exec(text)
   return match ? Number(match[1]!.replace(',', '.')) * tickA : null
 }

@@ -78,7 +78,7 @@ const MIN_SCATTER_HZ = 0.29
  */
 export function fitDrift(samples: readonly DriftSample[]): DriftFit | null {
   if (samples.some(s => !Number.isFinite(s.atS) || !Number.isFinite(s.hz)))
-    throw new CoreError('not-a-number', 'a sample of the drift is no number')
+    throw new CoreError('not-a-number', 'NaN')
   const usable = withoutLoneGroups(samples)
   const [first, last] = [usable[0], usable.at(-1)]
   if (!first || !last || usable.length < MIN_SAMPLES.line || last.atS - first.atS < MIN_SPAN_S) return null

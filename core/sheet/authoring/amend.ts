@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import type { ModelSheet } from '../modelSheet'
 import { checkSheet } from './checkSheet'
@@ -24,14 +25,18 @@ export function amended(sheet: ModelSheet, changes: readonly LineChange[]): Mode
   if (broken)
     throw new CoreError(
       'bad-sheet',
-      `the correction does not fit the rest of the sheet: ${broken.code} at ` +
-        `${broken.at}${broken.names.length > 0 ? ` (${broken.names.join(', ')})` : ''}`,
+      message('error.correctionDoesNotFit', {
+        code: broken.code,
+        at: broken.at.name ?? broken.at.kind,
+        what: broken.names.length > 0 ? ` (${broken.names.join(', ')})` : '',
+      }),
     )
   return after
 }
 
 function checkedValue({ line, to }: LineChange): LineValue {
-  if (!fits(line, to)) throw new CoreError('bad-sheet', `"${line}" cannot hold ${JSON.stringify(to)}`)
+  if (!fits(line, to))
+    throw new CoreError('bad-sheet', message('error.lineCannotHold', { line, stringify: JSON.stringify(to) }))
   return to
 }
 

@@ -110,7 +110,7 @@ describe('what does not hold together', () => {
 describe('order', () => {
   it('a ring is told step by step', () => {
     expect(cycleIn(withStep('A1.3', { needs: ['A1.5'] }).procedure)).toEqual(['A1.3', 'A1.5'])
-    expect(() => inOrder(withStep('A1.3', { needs: ['A1.5'] }).procedure)).toThrow(
+    expect(() => inOrder(withStep('A1.3', { needs: ['A1.5'] }).procedure)).toThrowSaying(
       'A1.3, A1.5 depend on each other',
     )
   })
@@ -160,7 +160,7 @@ describe('corrections', () => {
     expect(fixed.procedure).toBe(FM.procedure)
   })
   it('of a step\u2019s adjuster are refused when the sheet has none of that name', () => {
-    expect(() => amended(FM, [{ line: 'step/A1.5/adjusters', from: ['CT2'], to: ['CT7'] }])).toThrow(
+    expect(() => amended(FM, [{ line: 'step/A1.5/adjusters', from: ['CT2'], to: ['CT7'] }])).toThrowSaying(
       'does not fit',
     )
     expect(
@@ -176,11 +176,11 @@ describe('corrections', () => {
     ['adjuster/CT2/board', { x: 2, y: 0 }],
     ['step/A1.5/adjusters', 'CT2'],
   ])('%s cannot hold %j', (line, to) => {
-    expect(() => amended(FM, [{ line, from: null, to: to as never }])).toThrow('cannot hold')
+    expect(() => amended(FM, [{ line, from: null, to: to as never }])).toThrowSaying('cannot hold')
   })
   it.each(['adjuster/CT2', 'adjuster/CT2/kind', 'adjuster/CT99/where', 'nothing/x/y', 'step/A1.5/points'])(
     '"%s" is no line',
-    line => expect(() => withLine(FM, line, 'x')).toThrow(/no line|has no/),
+    line => expect(() => withLine(FM, line, 'x')).toThrowSaying(/not a line|has no/),
   )
   it('keep names with strokes in them apart', () => {
     const sheet = { ...FM, specification: [{ what: 'Tx/Rx offset', value: '0 Hz', source: 's' }] }
@@ -189,11 +189,11 @@ describe('corrections', () => {
   })
   it('a likely one is offered: the other side, the twin\u2019s place, the twin itself', () => {
     const [other, swap] = suggestions(FM, 'adjuster/CT2/where')
-    expect(other).toMatchObject({ words: 'left of the two trimmers' })
-    expect(swap!.words).toBe('CT2 and CT3 change places')
+    expect(other).toMatchObject({ kind: 'opposite', changes: [{ to: 'left of the two trimmers' }] })
+    expect(swap).toMatchObject({ kind: 'swap', designators: ['CT2', 'CT3'] })
     const swapped = amended(FM, swap!.changes)
     expect(lineValue(swapped, 'adjuster/CT3/board')).toEqual(lineValue(FM, 'adjuster/CT2/board'))
-    expect(suggestions(FM, 'step/A1.5/adjusters').map(s => s.words)).toContain('CT3, receive trimmer')
+    expect(suggestions(FM, 'step/A1.5/adjusters').map(s => s.designators)).toContainEqual(['CT3'])
   })
   it.each([
     ['clockwise raises, 270\u00b0', 'anticlockwise raises, 270\u00b0'],

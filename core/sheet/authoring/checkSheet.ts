@@ -25,10 +25,30 @@ export const SHEET_PROBLEMS = [
 ] as const
 export type SheetProblemCode = (typeof SHEET_PROBLEMS)[number]
 
+export const SHEET_PLACES = [
+  'sheet',
+  'as-found',
+  'procedure',
+  'adjuster',
+  'step',
+  'row',
+  'test-point',
+  'oscillator',
+  'frequency',
+  'school',
+] as const
+
+/** Where in a sheet something is; a row of a step has the step's id and its own. */
+export interface SheetPlace {
+  readonly kind: (typeof SHEET_PLACES)[number]
+  readonly name: string | null
+  readonly row: string | null
+}
+
 /** What does not hold together in a sheet: where, and which names. */
 export interface SheetProblem {
   readonly code: SheetProblemCode
-  readonly at: string
+  readonly at: SheetPlace
   readonly names: readonly string[]
 }
 
@@ -48,15 +68,15 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
       sheet.matrix.map(p => p.id),
     ),
     ...twice(
-      'test point',
+      'test-point',
       (sheet.testPoints ?? []).map(t => t.id),
     ),
     ...(CHANNEL_PLANS.some(p => p.id === sheet.planId)
       ? []
-      : [problem('unknown-plan', 'sheet', sheet.planId)]),
-    ...(sheet.matrix.length === 0 ? [problem('no-matrix', 'as found')] : []),
-    ...(sheet.procedure.length === 0 ? [problem('no-steps', 'procedure')] : []),
-    ...sheet.matrix.flatMap(p => pointProblems(sheet, p, `row ${p.id}`)),
+      : [problem('unknown-plan', place('sheet'), sheet.planId)]),
+    ...(sheet.matrix.length === 0 ? [problem('no-matrix', place('as-found'))] : []),
+    ...(sheet.procedure.length === 0 ? [problem('no-steps', place('procedure'))] : []),
+    ...sheet.matrix.flatMap(p => pointProblems(sheet, p, place('row', p.id))),
     ...sheet.procedure.flatMap((s, i) => stepProblems(sheet, s, i)),
     ...ringProblem(sheet.procedure),
     ...schemeProblems(sheet),
@@ -64,20 +84,30 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
   ]
 }
 
-const problem = (code: SheetProblemCode, at: string, ...names: string[]): SheetProblem => ({
+const place = (
+  kind: SheetPlace['kind'],
+  name: string | null = null,
+  row: string | null = null,
+): SheetPlace => ({ kind, name, row })
+
+const problem = (code: SheetProblemCode, at: SheetPlace, ...names: string[]): SheetProblem => ({
   code,
   at,
   names,
 })
 
-function twice(what: string, ids: readonly string[]): SheetProblem[] {
+function twice(
+  kind: SheetPlace['kind'],
+  ids: readonly string[],
+  of = (id: string) => place(kind, id),
+): SheetProblem[] {
   return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))].map(id =>
-    problem('named-twice', `${what} ${id}`, id),
+    problem('named-twice', of(id), id),
   )
 }
 
 function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProblem[] {
-  const at = `step ${step.id}`
+  const at = place('step', step.id)
   const known = new Map(sheet.procedure.map((s, i) => [s.id, i]))
   const measured = step.points.some(p => p.wants.some(w => w.quantity === step.criterion?.quantity))
   return [
@@ -92,15 +122,16 @@ function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProble
       .map(id => problem('needs-later', at, id)),
     ...(step.points.length === 0 ? [problem('no-points', at)] : []),
     ...twice(
-      `row of ${step.id},`,
+      'step',
       step.points.map(p => p.id),
+      id => place('step', step.id, id),
     ),
     ...(step.criterion && !measured ? [problem('not-measured-here', at, step.criterion.quantity)] : []),
-    ...step.points.flatMap(p => pointProblems(sheet, p, `${at}, ${p.id}`)),
+    ...step.points.flatMap(p => pointProblems(sheet, p, place('step', step.id, p.id))),
   ]
 }
 
-function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: string): SheetProblem[] {
+function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: SheetPlace): SheetProblem[] {
   const plan = CHANNEL_PLANS.find(p => p.id === sheet.planId)
   const outOfPlan =
     plan && state.channel !== null && (state.channel < 1 || state.channel > plan.channelsHz.length)
@@ -116,7 +147,7 @@ function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: st
   ]
 }
 
-function targetProblems(sheet: ModelSheet, target: TargetSpec, at: string): SheetProblem[] {
+function targetProblems(sheet: ModelSheet, target: TargetSpec, at: SheetPlace): SheetProblem[] {
   switch (target.kind) {
     case 'window': {
       const { low, high, aim } = target.window
@@ -146,13 +177,13 @@ function targetProblems(sheet: ModelSheet, target: TargetSpec, at: string): Shee
 
 function ringProblem(steps: readonly Step[]): SheetProblem[] {
   const ring = cycleIn(steps)
-  return ring ? [problem('waits-for-itself', `step ${ring[0]!}`, ...ring)] : []
+  return ring ? [problem('waits-for-itself', place('step', ring[0]!), ...ring)] : []
 }
 
 function schoolProblems({ schools = {} }: ModelSheet): SheetProblem[] {
   return Object.entries(schools)
     .filter(([id, side]) => !SCHOOLS.some(s => s.id === id && s.options.some(o => o.id === side)))
-    .map(([id, side]) => problem('unknown-school', `school ${id}`, side))
+    .map(([id, side]) => problem('unknown-school', place('school', id), side))
 }
 
 function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {
@@ -163,10 +194,10 @@ function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {
     ...scheme.frequencies.flatMap(f =>
       f.terms
         .filter(t => !known.includes(t.oscillator))
-        .map(t => problem('unknown-oscillator', `frequency ${f.name}`, t.oscillator)),
+        .map(t => problem('unknown-oscillator', place('frequency', f.name), t.oscillator)),
     ),
     ...scheme.oscillators
       .filter(o => o.adjuster !== null && !adjusters.some(a => a.designator === o.adjuster))
-      .map(o => problem('unknown-adjuster', `oscillator ${o.name}`, o.adjuster!)),
+      .map(o => problem('unknown-adjuster', place('oscillator', o.name), o.adjuster!)),
   ]
 }

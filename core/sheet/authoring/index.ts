@@ -1,5 +1,11 @@
 export { amended, type LineChange } from './amend'
-export { SHEET_PROBLEMS, checkSheet, type SheetProblem, type SheetProblemCode } from './checkSheet'
+export {
+  SHEET_PROBLEMS,
+  checkSheet,
+  type SheetPlace,
+  type SheetProblem,
+  type SheetProblemCode,
+} from './checkSheet'
 export { compareSheets, type SheetDifference } from './compareSheets'
 export { mergeSheets, taking, type SheetConflict, type SheetMerge } from './mergeSheets'
 export {

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import type { Adjuster, BoardPlace, ModelSheet, SpecLine, Step, TestPoint } from '../modelSheet'
 
@@ -59,7 +60,7 @@ export function lineAddress(line: string): LineAddress {
   const part = line.slice(0, first) as LinePart
   const field = line.slice(last + 1)
   if (last <= first || !LINE_PARTS.includes(part) || !(field in LINE_FIELDS[part]))
-    throw new CoreError('unknown-line', `"${line}" is no line of a sheet that can be corrected`)
+    throw new CoreError('unknown-line', message('error.noSuchLine', { line }))
   return { part, id: line.slice(first + 1, last), field }
 }
 
@@ -72,7 +73,7 @@ export function lineKind(line: string): LineKind {
 export function lineValue(sheet: ModelSheet, line: string): LineValue {
   const { part, id, field } = lineAddress(line)
   const holder = holders(sheet, part).find(h => idOf(h, part) === id)
-  if (!holder) throw new CoreError('unknown-line', `${sheet.model} has no ${part} "${id}"`)
+  if (!holder) throw new CoreError('unknown-line', message('error.noEntry', { model: sheet.model, part, id }))
   return (holder as unknown as Record<string, LineValue>)[field] ?? null
 }
 

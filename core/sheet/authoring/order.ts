@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import type { Step } from '../modelSheet'
 
@@ -45,7 +46,7 @@ export function cycleIn(steps: readonly Step[]): string[] | null {
  */
 export function inOrder(steps: readonly Step[]): Step[] {
   const ring = cycleIn(steps)
-  if (ring) throw new CoreError('bad-sheet', `the steps ${ring.join(', ')} depend on each other`)
+  if (ring) throw new CoreError('bad-sheet', message('error.stepsInRing', { list: ring.join(', ') }))
   const known = new Set(steps.map(s => s.id))
   const placed = new Set<string>()
   const out: Step[] = []

@@ -5,7 +5,10 @@ import { lineAddress, lineOf, lineValue } from './line'
 
 /** A correction that is likely enough to be offered for one press. */
 export interface Suggestion {
-  readonly words: string
+  /** opposite = the words turned round; twin = an adjuster taken for another; swap = two change places */
+  readonly kind: 'opposite' | 'twin' | 'swap'
+  /** designators of those that are meant */
+  readonly designators: readonly string[]
   readonly changes: readonly LineChange[]
 }
 
@@ -47,13 +50,17 @@ export function suggestions(sheet: ModelSheet, line: string): Suggestion[] {
   const out: Suggestion[] = []
   if (typeof value === 'string') {
     const other = mirrored(value)
-    if (other) out.push({ words: other, changes: [{ line, from: value, to: other }] })
+    if (other) out.push({ kind: 'opposite', designators: [], changes: [{ line, from: value, to: other }] })
   }
   if (part === 'adjuster' && (field === 'where' || field === 'board'))
     out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapPlaces(adjusterOf(sheet, id), t)))
   if (part === 'step' && field === 'adjusters' && Array.isArray(value) && value.length === 1) {
     for (const t of twins(sheet, adjusterOf(sheet, value[0] as string)))
-      out.push({ words: `${t.designator}, ${t.name}`, changes: [{ line, from: value, to: [t.designator] }] })
+      out.push({
+        kind: 'twin',
+        designators: [t.designator],
+        changes: [{ line, from: value, to: [t.designator] }],
+      })
   }
   return out
 }
@@ -76,7 +83,8 @@ function swapPlaces(a: Adjuster, b: Adjuster): Suggestion {
     { line: lineOf('adjuster', b.designator, field), from: b[field], to: a[field] },
   ]
   return {
-    words: `${a.designator} and ${b.designator} change places`,
+    kind: 'swap',
+    designators: [a.designator, b.designator],
     changes: [...both('where'), ...both('board')],
   }
 }

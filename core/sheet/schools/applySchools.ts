@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import { kindHas } from '../kinds'
 import type { MeasurePoint, ModelSheet, Step, TargetSpec, Measurand } from '../modelSheet'
@@ -23,9 +24,9 @@ const S9_V: Readonly<Record<string, number>> = { a: 100e-6, b: 50e-6 }
 /** @throws {CoreError} unknown-item: no such school, or no such side of it */
 export function schoolOf(id: string, optionId?: string): School {
   const school = SCHOOLS.find(s => s.id === id)
-  if (!school) throw new CoreError('unknown-item', `no workshop practice "${id}"`)
+  if (!school) throw new CoreError('unknown-item', message('error.noSchool', { id }))
   if (optionId !== undefined && !school.options.some(o => o.id === optionId))
-    throw new CoreError('unknown-item', `workshop practice ${id} has no option "${optionId}"`)
+    throw new CoreError('unknown-item', message('error.noSchoolOption', { id, optionId }))
   return school
 }
 

@@ -17,7 +17,7 @@ describe('schools', () => {
       expect(s.because.length, s.id).toBeGreaterThan(10)
     }
     expect(() => schoolOf('S99')).toThrow(expect.objectContaining({ code: 'unknown-item' }))
-    expect(() => schoolOf('S01', 'z')).toThrow(/no option/)
+    expect(() => schoolOf('S01', 'z')).toThrowSaying(/no option/)
   })
   it('S01 moves the target of a crystal set, and of nothing else', () => {
     expect(applySchools(FM, {})).toBe(FM)

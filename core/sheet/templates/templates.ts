@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { CoreError } from '../../errors'
 import { withAdjusterRenamed } from '../authoring/references'
 import { BRANTWICK_TALLIS60 } from '../brantwickTallis60/sheet'
@@ -98,7 +99,7 @@ const PIN = /(?:pin|Pin) \d+ of [A-Z]{1,3}\d+/g
  */
 export function fromTemplate(templateId: string, id: string, model: string, day: string): ModelSheet {
   const template = SHEET_TEMPLATES.find(t => t.id === templateId)
-  if (!template) throw new CoreError('unknown-item', `no template "${templateId}"`)
+  if (!template) throw new CoreError('unknown-item', message('error.noTemplate', { templateId }))
   const {
     boards: _boards,
     testPoints,

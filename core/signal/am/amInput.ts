@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { dbToVoltageRatio } from '../../quantity'
 import { meanPower, type Series } from '../series'
 import { note, type AmFigures, type Measured, type Note } from '../result'
@@ -108,24 +109,7 @@ export function ofUnmodulated(
 
 /** What depths are held against. */
 export function referenceNotes(v: AmFigures): Note[] {
-  const cycles = v.peaks === null ? ' over whole cycles' : ''
-  if (v.unmodulated?.startS === null)
-    return [
-      note(
-        'carrier-given',
-        'Depths are relative to the mean envelope; under "unmodulated" to ' +
-          'the level of the unmodulated carrier that was given. That holds at ' +
-          'the same gain of the receiver only, and to about 1 % (from memory).',
-      ),
-    ]
-  return [
-    note(
-      'carrier-reference',
-      v.unmodulated
-        ? 'Depths are relative to the mean envelope; under "unmodulated" ' +
-            'to the unmodulated carrier of the same recording.'
-        : `Depths are relative to the mean envelope${cycles}. The recording ` +
-            'holds no unmodulated carrier, so carrier shift cannot be measured.',
-    ),
-  ]
+  const bare = message(v.peaks === null ? 'note.depthNoCarrierCycles' : 'note.depthNoCarrier')
+  if (v.unmodulated?.startS === null) return [note('carrier-given', message('note.depthGivenCarrier'))]
+  return [note('carrier-reference', v.unmodulated ? message('note.depthOwnCarrier') : bare)]
 }

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { narrowed } from '../channel/channeliser'
 import { largestPart, type Limit } from '../limits'
 import { note, ratioToDb, type AmFigures } from '../result'
@@ -188,26 +189,12 @@ function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {
   const hz = (f: number) => `${Math.round(f)} Hz`
   return [
     toneHz !== null
-      ? note('hum-beside-tone', `Hum beside the tone of ${hz(toneHz)}: both peaks include it.`)
+      ? note('hum-beside-tone', message('note.humBesideTone', { hz: hz(toneHz) }))
       : tonesHz.length === 2
-        ? note(
-            'two-tones',
-            `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: ` + 'peaks are taken where they coincide.',
-          )
-        : note(
-            'no-tone',
-            'No steady tone explains the modulation (voice or noise). Peaks ' +
-              'are the extremes of the envelope, and the values exceeded ' +
-              '0.1 and 1 % of the time. Flat-topping is not detected in it.',
-          ),
+        ? note('two-tones', message('note.twoTones', { hz: hz(tonesHz[0]!), hz2: hz(tonesHz[1]!) }))
+        : note('no-tone', message('note.noToneAm')),
     ...(pinched > 0
-      ? [
-          note(
-            'pinched-off',
-            `The carrier is cut off ${(100 * pinched).toFixed(1)} ` +
-              '% of the time. The negative peak cannot exceed 100 %.',
-          ),
-        ]
+      ? [note('pinched-off', message('note.cutOff', { value: (100 * pinched).toFixed(1) }))]
       : []),
   ]
 }

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { voltageDb } from '../../quantity'
 import { noteIf, type AmFigures, type Note } from '../result'
 import { drawComplex, extremes, type Cycle } from '../tone/cycle'
@@ -62,26 +63,16 @@ export function drawnEnvelope(cycle: Cycle, pointNoise: number): DrawnEnvelope {
 
 /** What the shape of a cycle has to be told beside its figures. */
 export function shapeNotes(v: AmFigures, { flips, impliedCrest, crest }: DrawnEnvelope): Note[] {
-  const pinched =
-    `The carrier is cut off ${(100 * v.pinchedRatio).toFixed(1)} ` +
-    '% of the time. The negative peak cannot exceed 100 %.'
+  const pinched = message('note.cutOff', { value: (100 * v.pinchedRatio).toFixed(1) })
   const below = voltageDb((impliedCrest ?? crest) / crest)
-  const disagrees =
-    `PEP alone implies ${(100 * v.depthPositive).toFixed(0)} %, ` +
-    `the negative peak ${(100 * v.depthNegative).toFixed(0)} %.`
+  const disagrees = message('note.pepDisagrees', {
+    value: (100 * v.depthPositive).toFixed(0),
+    value2: (100 * v.depthNegative).toFixed(0),
+  })
   return [
-    ...noteIf(
-      flips,
-      'phase-reversal',
-      'The carrier reverses its phase at the negative peak (a balanced modulator): ' +
-        'it is over-modulated, not cut off. depthSynchronous states how far.',
-    ),
+    ...noteIf(flips, 'phase-reversal', message('note.phaseReversal')),
     ...noteIf(v.pinchedRatio > 0, 'pinched-off', pinched),
-    ...noteIf(
-      impliedCrest !== null,
-      'flat-topped',
-      `The positive peak is ${below.toFixed(1)} dB below what the slopes imply.`,
-    ),
+    ...noteIf(impliedCrest !== null, 'flat-topped', message('note.flatTopped', { below: below.toFixed(1) })),
     ...noteIf(impliedCrest !== null, 'pep-disagrees', disagrees),
   ]
 }

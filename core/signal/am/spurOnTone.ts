@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import type { Cycle } from '../tone/cycle'
 import { lineAmplitude } from '../tone/lines'
 import { noteIf, type Note } from '../result'
@@ -30,9 +31,6 @@ export function spurAtCentre(
 
 /** @param ratio of the spur to the carrier */
 export function spurNotes(ratio: number): Note[] {
-  const words =
-    'A line at the centre of the recording has no counterpart in the other sideband, ' +
-    `${(100 * ratio).toFixed(1)} % of the carrier: an offset of the receiver on a multiple of ` +
-    'the tone. It makes the depths uncertain. Tune beside the carrier by another amount.'
+  const words = message('note.spurOnTone', { value: (100 * ratio).toFixed(1) })
   return noteIf(ratio > 0, 'spur-on-tone', words)
 }

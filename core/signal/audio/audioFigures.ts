@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { voltageDb } from '../../quantity'
 import { TONE_SAMPLES, lineAmplitude, lineAt, strongestTone } from '../tone/lines'
 import { hann } from '../spectrum/window'
@@ -72,7 +73,7 @@ export function audioFigures(
 
 function nothingRead(levelDbfs: number): Measured<AudioFigures> & { signalPresent: boolean } {
   const isSilent = levelDbfs <= SILENCE_DBFS
-  const words = isSilent ? 'Silence: nothing measured.' : 'No tone above the noise: nothing measured.'
+  const words = isSilent ? message('note.silence') : message('note.noTone')
   return {
     values: empty(levelDbfs),
     uncertainty: {},
@@ -83,9 +84,12 @@ function nothingRead(levelDbfs: number): Measured<AudioFigures> & { signalPresen
 
 function bandNote(rateHz: number): Note {
   const topKhz = (rateHz / 2000).toFixed(1)
-  const words =
-    `SINAD over ${LOWEST_HZ} Hz to ${topKhz} kHz without ` +
-    `weighting; for voice over ${VOICE_HZ[0]} to ${VOICE_HZ[1]} Hz.`
+  const words = message('note.audioBand', {
+    lowesthz: LOWEST_HZ,
+    topKhz,
+    voicehz: VOICE_HZ[0],
+    voicehz2: VOICE_HZ[1],
+  })
   return note('audio-band', words)
 }
 

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { note, type Note } from '../result'
 import { meanPower, shifted, type Series } from '../series'
 import { fastTransformOf } from '../spectrum/fastFft'
@@ -44,17 +45,15 @@ export function filteredTo(
   const told = beside.map(b =>
     note(
       'neighbour-beside',
-      `Another signal is ${(Math.abs(b.offsetHz) / 1000).toFixed(1)} kHz ` +
-        `${b.offsetHz > 0 ? 'above' : 'below'}, ${strength(b.db)}. It is not attributed to this set.`,
+      message(b.offsetHz > 0 ? 'note.neighbourAbove' : 'note.neighbourBelow', {
+        khz: (Math.abs(b.offsetHz) / 1000).toFixed(1),
+        strength: strength(b.db),
+      }),
     ),
   )
   if (!(passHz < 0.8 * channel.passHz)) return { ...channel, notes: told, edgeRatio: 0 }
   const series = shifted(narrowed(shifted(channel.series, middleHz), KEPT_RATE_HZ, passHz), -middleHz)
-  const words = note(
-    'narrowed',
-    `Filtered to ${((2 * passHz) / 1000).toFixed(1)} kHz. ` +
-      'Modulation figures hold nothing from further out.',
-  )
+  const words = note('narrowed', message('note.narrowed', { value: ((2 * passHz) / 1000).toFixed(1) }))
   return {
     series,
     passHz,
@@ -65,7 +64,9 @@ export function filteredTo(
 }
 
 const strength = (db: number) =>
-  Math.abs(db) < 0.5 ? 'as strong' : `${Math.abs(db).toFixed(0)} dB ${db > 0 ? 'stronger' : 'weaker'}`
+  Math.abs(db) < 0.5
+    ? message('note.asStrong')
+    : message(db > 0 ? 'note.stronger' : 'note.weaker', { db: Math.abs(db).toFixed(0) })
 
 function edgeOf(series: Series, middleHz: number, passHz: number): number {
   const s = spectrumOfSamples(series.re, series.im, series.rateHz, 1024)

@@ -64,7 +64,7 @@ describe('deviation', () => {
     async () => {
       const { fm: f, notes } = await fm(2000, 1000, 4300, 60, 27_184_000)
       expect(f!.deviationPositiveHz! - f!.deviationNegativeHz!).toBeCloseTo(600, 0)
-      expect(notes.find(n => n.code === 'deviation-reference')!.words).toMatch(/nominal/)
+      expect(notes.find(n => n.code === 'deviation-reference')!.says.code).toBe('note.deviationFromNominal')
     },
   )
   it('over ranges: within five times the stated uncertainty, at 20 to 70 dB', async () => {

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { meanPower, type Series } from '../series'
 import {
   distortionOf,
@@ -68,9 +69,7 @@ export function fmFigures(input: FmInput): FmResult {
   const steady = toneHz !== null && (toneHz * hz.length) / series.rateHz >= MIN_CYCLES
   const reference = note(
     'deviation-reference',
-    isNominal
-      ? 'Deviation peaks are relative to the nominal frequency.'
-      : 'Deviation peaks are relative to the mean frequency.',
+    isNominal ? message('note.deviationFromNominal') : message('note.deviationFromMean'),
   )
   const carrierLineDbc = carrierLine(input)
   if (!steady) return fmWaveform({ ...input, toneHz: null }, carrierLineDbc, [reference])

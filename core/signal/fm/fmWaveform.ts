@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { narrowed } from '../channel/channeliser'
 import { largestPart, type Limit } from '../limits'
 import { note, type FmFigures, type Measured, type Note } from '../result'
@@ -131,16 +132,8 @@ export function noiseOfDiscriminator(series: Series, noisePerHz: number): number
 
 function wordsOf({ toneHz, tonesHz }: FmInput): Note {
   const hz = (f: number) => `${Math.round(f)} Hz`
-  if (toneHz !== null)
-    return note('hum-beside-tone', `Hum beside the tone of ${hz(toneHz)}: both peaks include it.`)
+  if (toneHz !== null) return note('hum-beside-tone', message('note.humBesideTone', { hz: hz(toneHz) }))
   if (tonesHz.length === 2)
-    return note(
-      'two-tones',
-      `Two tones, ${hz(tonesHz[0]!)} and ${hz(tonesHz[1]!)}: peaks are taken where they coincide.`,
-    )
-  return note(
-    'no-tone',
-    'No steady tone explains the modulation (voice or noise). Peaks are the extremes of ' +
-      'the deviation up to 5 kHz of audio, and the values exceeded 0.1 and 1 % of the time.',
-  )
+    return note('two-tones', message('note.twoTones', { hz: hz(tonesHz[0]!), hz2: hz(tonesHz[1]!) }))
+  return note('no-tone', message('note.noToneFm'))
 }

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { note, ratioToDb, type SsbFigures } from '../result'
 import { meanPower } from '../series'
 import { belowOf, besideCarrier, boundsOf, ofCarrier } from './below'
@@ -30,7 +31,7 @@ export function oneTone(input: SsbInput, tone: Found): SsbResult {
       carrier,
     ),
     limitedBy: limitsOf({ imd3: null, leak }, carrier),
-    notes: [...carrier.notes, note('one-tone', 'One tone: products need two, and PEP is that of the tone.')],
+    notes: [...carrier.notes, note('one-tone', message('note.oneTone'))],
     suppressedHz: carrier.hz,
     cycle: null,
     products: [],

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { noteIf, note, ratioToDb, type SsbFigures } from '../result'
 import { envelopeOf, meanPower } from '../series'
 import { upperPeaks } from '../tone/waveformPeaks'
@@ -31,8 +32,7 @@ export function speech(input: SsbInput): SsbResult {
     meanPowerDbfs: ratioToDb(mean),
     bounds: [],
   }
-  const assumed =
-    'The suppressed carrier is taken at the nominal frequency: a voice does not show where it is.'
+  const assumed = message('note.carrierAtNominal')
   const crest = Math.hypot(((20 / Math.LN10) * u) / Math.max(value, 1e-15), LINE_FLOOR_DB)
   return {
     values,
@@ -43,7 +43,7 @@ export function speech(input: SsbInput): SsbResult {
       suppressedCarrierHz: nominalHz === null ? null : ASSUMED_WITHIN_HZ / Math.sqrt(3),
     },
     notes: [
-      note('speech', 'No steady tones: speech. PEP and average only.'),
+      note('speech', message('note.speech')),
       ...noteIf(nominalHz !== null, 'carrier-assumed', assumed),
     ],
     suppressedHz: nominalHz,

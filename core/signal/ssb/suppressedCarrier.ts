@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { note, type Note } from '../result'
 import { CLOSE_HZ, frequencyUncertainty, type Found, type LineMeter } from './lineMeter'
 import type { SsbInput } from './ssbInput'
@@ -36,13 +37,7 @@ export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: read
       isSeen: false,
       withinHz: 0,
       uncertaintyHz: null,
-      notes: [
-        note(
-          'carrier-not-found',
-          'The position of the suppressed carrier is unknown: give the ' +
-            'nominal frequency. Sideband and suppression are not measured.',
-        ),
-      ],
+      notes: [note('carrier-not-found', message('note.carrierUnknown'))],
     }
   const leak = leakNear(expected, lines, tones)
   if (leak !== null)
@@ -54,22 +49,13 @@ export function suppressedCarrier(input: SsbInput, lines: LineMeter, tones: read
       notes: [],
     }
   const withinHz = input.nominalHz === null && usual(tones) ? TONES_WITHIN_HZ : ASSUMED_WITHIN_HZ
-  const words =
-    input.nominalHz === null
-      ? 'the tones 700 and 1900 Hz, or the centre of the recording'
-      : 'the nominal frequency'
+  const words = input.nominalHz === null ? message('note.fromTones') : message('note.fromNominal')
   return {
     hz: expected,
     isSeen: false,
     withinHz,
     uncertaintyHz: withinHz / Math.sqrt(3),
-    notes: [
-      note(
-        'carrier-assumed',
-        `The suppressed carrier is taken from ${words}, to ${withinHz} Hz: no line ` +
-          'of it is visible. Its suppression and that of the other sideband are bounds.',
-      ),
-    ],
+    notes: [note('carrier-assumed', message('note.carrierAssumed', { words, withinHz }))],
   }
 }
 

@@ -1,3 +1,4 @@
+import { message } from '../../message'
 import { voltageDb } from '../../quantity'
 import { note, noteIf, ratioToDb, type Note, type SsbFigures } from '../result'
 import { meanPower, shifted, type Series } from '../series'
@@ -108,14 +109,12 @@ function notesOf(
   const apartDb = Math.abs(voltageDb(low.amplitude / high.amplitude))
   const cleanDb = ratioToDb((low.amplitude + high.amplitude) ** 2 / mean)
   const pepDb = ratioToDb((crest * crest) / mean)
-  const flat =
-    `PEP is ${pepDb.toFixed(2)} dB above the average; clean tones ` +
-    `of these levels give ${cleanDb.toFixed(2)} dB: flat-topping.`
-  const unequal =
-    `The tones are ${apartDb.toFixed(1)} dB apart. Figures below one tone are ` +
-    `relative to the stronger one; PEP is ${aboveToneDb.toFixed(2)} dB above it.`
-  const hidden = ({ db }: Below, name: string) =>
-    `The ${name}-order product is not above the noise: at least ${db.toFixed(0)} dB below the stronger tone.`
+  const flat = message('note.flatToppedSideband', { pepDb: pepDb.toFixed(2), cleanDb: cleanDb.toFixed(2) })
+  const unequal = message('note.unequalTones', {
+    apartDb: apartDb.toFixed(1),
+    aboveToneDb: aboveToneDb.toFixed(2),
+  })
+  const hidden = ({ db }: Below, name: string) => message('note.productInNoise', { name, db: db.toFixed(0) })
   return [
     ...noteIf(pepDb < cleanDb - FLAT_DB, 'flat-topped', flat),
     ...noteIf(apartDb > UNEQUAL_DB, 'unequal-tones', unequal),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { dayMonthYear } from '#shared/words/dateWords'
 import { computed, ref } from 'vue'
 import {
@@ -9,6 +9,7 @@ import {
   type LineChange,
   type LineValue,
   type ModelSheet,
+  type Suggestion,
 } from '#core/sheet'
 import type { LineTrust } from '#shared/sheetFile'
 import { confidenceWords, lineValueWords, lineWords } from '#shared/words/sheetWords'
@@ -27,6 +28,12 @@ const emit = defineEmits<{
 }>()
 const value = computed(() => lineValue(props.sheet, props.line))
 const offered = computed(() => suggestions(props.sheet, props.line))
+function words({ kind: of, designators, changes }: Suggestion): string {
+  const [first, second] = designators
+  if (of === 'swap') return t('align.changePlaces', { first, second })
+  const twin = props.sheet.adjusters.find(a => a.designator === first)
+  return twin ? `${first}, ${translated(twin.name)}` : lineValueWords(changes[0]!.to)
+}
 const kind = computed(() => lineKind(props.line))
 const text = ref(lineText(value.value))
 const reason = ref('')
@@ -58,12 +65,12 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
         <div v-if="offered.length > 0" class="offers">
           <v-btn
             v-for="(s, i) in offered"
-            :key="s.words"
+            :key="words(s)"
             size="large"
             :variant="i === 0 ? 'flat' : 'outlined'"
             :color="i === 0 ? 'primary' : undefined"
             @click="emit('amend', s.changes, reason.trim() || t('align.checkedOnTheSet'))"
-            >{{ s.words }}</v-btn
+            >{{ words(s) }}</v-btn
           >
         </div>
         <v-textarea

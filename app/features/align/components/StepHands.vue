@@ -32,7 +32,9 @@ const cautions = computed(() => [
   ...new Set(adjusters.value.flatMap(a => (a.caution ? [a.caution] : []))),
 ])
 const lastTurn = (designator: string) => props.turns.findLast(t => t.designator === designator)
-const spoils = computed(() => [...new Set(adjusters.value.map(a => translated(GOES_STALE[a.role].because)))].join('; '))
+const spoils = computed(() =>
+  [...new Set(adjusters.value.map(a => translated(GOES_STALE[a.role].because)))].join('; '),
+)
 const LINES = [
   [t('align.where'), 'where'],
   [t('common.direction'), 'turn'],

@@ -128,7 +128,7 @@ describe('the align screen', () => {
       profileId: 'scpi-power-meter',
       setup: BARE_SETUP,
       sinceMs: 0,
-      detail: '',
+      detail: null,
       identity: null,
     }
     expect(connectedAccuracy([{ ...link, state: 'silent' }], 'powerW')).toBeNull()

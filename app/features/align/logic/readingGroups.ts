@@ -75,9 +75,7 @@ function alone(r: JudgedReading): ReadingGroup {
     r.cell.requirement.nominalHz,
   )
   const quantity =
-    r.cell.requirement.nominalHz === null
-      ? quantityLabel(r.cell.want.quantity)
-      : t('align.frequencyErrorOf')
+    r.cell.requirement.nominalHz === null ? quantityLabel(r.cell.want.quantity) : t('align.frequencyErrorOf')
   const { title } = r.row.point
   const name = title.toLowerCase().includes(quantity.toLowerCase()) ? title : `${title}, ${lower(quantity)}`
   return { verdict: r.verdict, name, shown: `${value}\u202f${unit}`, why: whyOf(r), rows: [title] }

@@ -1,3 +1,4 @@
+import { messageWords } from '#shared/words/messageWords'
 import { withinRange, type Quantity, type Reading } from '#core/quantity'
 import type { Phase, RowConditions, RowTaken } from '#core/run'
 import { channelHz, nearestChannel } from '#core/rules'
@@ -48,7 +49,7 @@ export function checkedReadings(readings: readonly Reading[]): CheckedReadings {
   const checks = readings.map(r => withinRange(r, r.quantity))
   return {
     readings: checks.flatMap(c => (c.ok ? [c.reading] : [])),
-    problems: checks.flatMap(c => (c.ok ? [] : [c.problem])),
+    problems: checks.flatMap(c => (c.ok ? [] : [messageWords(c.problem)])),
   }
 }
 

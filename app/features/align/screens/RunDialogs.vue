@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { CoreError } from '#core/errors'
@@ -42,7 +43,7 @@ async function amend(changes: readonly LineChange[], reason: string) {
     amended(job.sheet!, changes)
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
-    return void (failure.value = error.message)
+    return void (failure.value = errorWords(error))
   }
   await job.append({ kind: 'sheet-amended', changes, reason, who: who.value.trim() })
   emit('closeLine')

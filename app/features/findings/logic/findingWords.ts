@@ -1,6 +1,5 @@
 import { quantityLabel } from '#shared/words/quantityWords'
-import { t, type MessageCode } from '#shared/i18n'
-import { quantityInfo } from '#core/quantity'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '#core/diagnose'
 import { causeOf } from '#core/diagnose'
 import { INSTRUMENT_PROFILES, profileQuantity } from '#core/instrument'
@@ -58,14 +57,17 @@ export function probabilityWords(probability: number): string {
 /** What an answer would put in front. */
 export function leadsWords(test: NextTest, outcome: string): string {
   const lead = test.leads[outcome]
-  return lead ? causeOf(lead).title : t('findings.noneOfTheKnownCauses')
+  return lead ? translated(causeOf(lead).title) : t('findings.noneOfTheKnownCauses')
+}
+
+function instrumentThatReads(q: Quantity): string | null {
+  const name = INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))?.name
+  return name === undefined ? null : translated(name)
 }
 
 /** Which kind of instrument would answer a question that the bench cannot. */
 export function wouldTake(observable: Observable): string {
   if (observable.source.kind !== 'readings') return ''
-  const profiles = observable.source.quantities.map(
-    q => translatedName(INSTRUMENT_PROFILES.find(p => profileQuantity(p, q))) ?? quantityLabel(q),
-  )
+  const profiles = observable.source.quantities.map(q => instrumentThatReads(q) ?? quantityLabel(q))
   return [...new Set(profiles)].join(', ')
 }

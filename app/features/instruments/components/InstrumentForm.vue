@@ -25,7 +25,10 @@ const [path] = defineField('path', quiet)
 const [fullScale] = defineField('fullScale', quiet)
 const [classRatio] = defineField('classRatio', quiet)
 const [classUnknown] = defineField('classUnknown', quiet)
-const profiles = withTextsTranslated(INSTRUMENT_PROFILES).map(p => ({ value: p.id, title: `${p.name}: ${p.accuracyWords}` }))
+const profiles = withTextsTranslated(INSTRUMENT_PROFILES).map(p => ({
+  value: p.id,
+  title: `${p.name}: ${p.accuracyWords}`,
+}))
 const talks = computed(() => (profileId.value ? instrumentProfile(profileId.value).talks : true))
 const messages = (field: keyof InstrumentBody) =>
   errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { messageWords } from '#shared/words/messageWords'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { clockSeconds } from '#shared/words/dateWords'
 import { computed } from 'vue'
 import { profileOf, type Instrument } from '#shared/instrument'
@@ -10,19 +11,23 @@ import StateMark from '~/ui/gauge/StateMark.vue'
 const props = defineProps<{ instrument: Instrument; link: LiveLink | null; connected: boolean }>()
 const emit = defineEmits<{ edit: []; remove: [] }>()
 const today = new Date().toISOString().slice(0, 10)
-const profile = computed(() => profileOf(props.instrument))
+const profile = computed(() => withTextsTranslated(profileOf(props.instrument)))
 const state = computed(() => {
   if (props.instrument.port === null) return { mark: 'none' as const, words: t('instruments.manualEntry') }
   if (!props.connected || !props.link)
     return { mark: 'stale' as const, words: t('instruments.noDataFromTheInstrumentServer') }
   if (props.link.state === 'live')
-    return { mark: 'inside' as const, words: `answering: ${props.link.identity ?? ''}` }
-  if (props.link.state === 'connecting') return { mark: 'partial' as const, words: 'connecting' }
+    return {
+      mark: 'inside' as const,
+      words: t('instruments.answering', { identity: props.link.identity ?? '' }),
+    }
+  if (props.link.state === 'connecting')
+    return { mark: 'partial' as const, words: t('instruments.connecting') }
   return {
     mark: 'stale' as const,
     words: t('instruments.notAnsweringSince', {
       value: clockSeconds(props.link.sinceMs),
-      detail: props.link.detail,
+      detail: props.link.detail ? messageWords(props.link.detail) : '',
     }),
   }
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { compareMeters, instrumentProfile, type MeterReading, type Signal } from '#core/instrument'
@@ -26,7 +27,7 @@ const read = (text: string): { value: number | null; problem: string | null } =>
     return { value: parseTyped(text, POWER).value, problem: null }
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
-    return { value: null, problem: error.message }
+    return { value: null, problem: errorWords(error) }
   }
 }
 const rows = computed(() => props.meters.map(m => ({ meter: m, ...read(texts.value[m.name] ?? '') })))

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { messageWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { InstrumentAnswer } from '#shared/instrumentCommands'
@@ -44,7 +45,12 @@ function send() {
       </dd>
       <dt>{{ t('instruments.interpretedAs') }}</dt>
       <dd>
-        {{ t('instruments.afterMs', { understood: answer.understood, tookMs: answer.tookMs.toFixed(0) }) }}
+        {{
+          t('instruments.afterMs', {
+            understood: messageWords(answer.understood),
+            tookMs: answer.tookMs.toFixed(0),
+          })
+        }}
       </dd>
       <dt>{{ t('instruments.instrumentErrors') }}</dt>
       <dd>{{ answer.errors.length ? answer.errors.join('; ') : t('instruments.none') }}</dd>

@@ -15,7 +15,7 @@ const link = (id: string, state: LiveLink['state']): LiveLink => ({
   setup: BARE_SETUP,
   state,
   sinceMs: 0,
-  detail: '',
+  detail: null,
   identity: null,
 })
 const power = (value: number | null, status: LiveReading['status'] = 'ok'): LiveReading => ({

@@ -2,7 +2,6 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { quantityInfo } from '#core/quantity'
 import type { EarlierJob } from '#shared/earlierJob'
 import { jobTag } from '#shared/job'
 import { dayAndTime } from '#shared/words/dateWords'
@@ -44,9 +43,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
         <ul>
           <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">
             <StateMark :mark="l.verdict" :size="11" /> {{ l.rowTitle }},
-            {{
-              l.nominalHz === null ? quantityLabel(l.quantity).toLowerCase() : t('job.frequencyError')
-            }}
+            {{ l.nominalHz === null ? quantityLabel(l.quantity).toLowerCase() : t('job.frequencyError') }}
             <b class="fig"
               >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{
                 showAgainst(l, l.quantity, l.nominalHz).unit

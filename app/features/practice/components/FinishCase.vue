@@ -8,7 +8,9 @@ const props = defineProps<{ designId: string; lesson: boolean; busy: boolean }>(
 const emit = defineEmits<{ finish: [named: string[]]; close: [] }>()
 const named = ref<string[]>([])
 const choices = computed(() =>
-  withTextsTranslated(RIG_FAULTS).filter(f => f.designIds.includes(props.designId)).sort((a, b) => a.name.localeCompare(b.name)),
+  withTextsTranslated(RIG_FAULTS)
+    .filter(f => f.designIds.includes(props.designId))
+    .sort((a, b) => a.name.localeCompare(b.name)),
 )
 </script>
 

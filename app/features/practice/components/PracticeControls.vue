@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t, withTextsTranslated } from '#shared/i18n'
+import { t, withTextsTranslated, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
 import type { PracticeChange, PracticeState } from '#shared/practice'
@@ -55,7 +55,7 @@ const motion = computed(() => motionWords(props.state.motion))
     </div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>
     <p v-for="d in state.damage" :key="d.what + d.why" class="care" role="alert">
-      {{ t('practice.destroyed', { what: d.what, why: d.why }) }}
+      {{ t('practice.destroyed', { what: translated(d.what), why: translated(d.why) }) }}
     </p>
     <div class="halves">
       <FrontPanel class="front" :state="state" @change="change($event)" />

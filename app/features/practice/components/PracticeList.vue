@@ -23,14 +23,12 @@ const cases = computed(() => finished.value.filter(s => !s.lessonId).length)
 const lessonTitle = (id: string) => translated(LESSONS.find(l => l.id === id)?.title ?? id)
 const kitName = (id: string) => translated(BENCH_KITS.find(k => k.id === id)?.name ?? id)
 const title = (s: PracticeSummary) =>
-  s.lessonId
-    ? t('practice.lessonTitle', { title: lessonTitle(s.lessonId) })
-    : rigDesign(s.designId).name
+  s.lessonId ? t('practice.lessonTitle', { title: lessonTitle(s.lessonId) }) : rigDesign(s.designId).name
 const outcome = (s: PracticeSummary) => {
   if (!s.finishedAtMs) return t('practice.onTheBench')
-  if (!s.faults) return 'left'
+  if (!s.faults) return t('practice.leftOpen')
   return s.lessonId
-    ? 'finished'
+    ? t('practice.finishedLesson')
     : t('practice.ofRepairedIdentified', {
         count: s.faults.filter(f => f.cured).length,
         count2: s.faults.length,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PracticeSession } from '#shared/practiceSession'
 import {
@@ -104,7 +104,13 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
             <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.
           </li>
           <li v-for="d in review.damage" :key="d.what + d.timeS">
-            {{ t('practice.destroyedAfter', { clock: clock(d.timeS), what: d.what, why: d.why }) }}
+            {{
+              t('practice.destroyedAfter', {
+                clock: clock(d.timeS),
+                what: translated(d.what),
+                why: translated(d.why),
+              })
+            }}
           </li>
           <li v-if="review.damage.length === 0">{{ t('practice.nothingDestroyed') }}</li>
           <li>

@@ -1,7 +1,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import type { Logged, Outside, PoweredHands, Review, TracePoint } from '#core/practice'
-import { quantityInfo, showPlain } from '#core/quantity'
+import { showPlain } from '#core/quantity'
 import { groupName } from './practiceHands'
 
 /** What a hand did, in words. */

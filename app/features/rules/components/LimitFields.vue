@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { QUANTITIES, QUANTITY_NAMES, quantityInfo } from '#core/quantity'
+import { QUANTITY_NAMES, quantityInfo } from '#core/quantity'
 import { MODES } from '#core/rules'
 import type { LimitBody } from '#shared/ruleSet'
 

@@ -15,7 +15,10 @@ const REMEMBERED = 'diapason.rule-sets'
  */
 export const useRulesStore = defineStore('rules', () => {
   const own = shallowRef<OwnRuleSet[]>([])
-  const all = computed<readonly RuleSet[]>(() => [...withTextsTranslated(RULE_SETS), ...own.value.map(toRuleSet)])
+  const all = computed<readonly RuleSet[]>(() => [
+    ...withTextsTranslated(RULE_SETS),
+    ...own.value.map(toRuleSet),
+  ])
   const of = (id: string) => all.value.find(r => r.id === id) ?? null
 
   async function load() {

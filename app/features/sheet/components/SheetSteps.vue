@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { stepOf, type ModelSheet, type Measurand } from '#core/sheet'
-import { quantityInfo, showPlain } from '#core/quantity'
+import { showPlain } from '#core/quantity'
 import { windowWords } from '#shared/words/verdictWords'
 
 const props = defineProps<{ sheet: ModelSheet }>()

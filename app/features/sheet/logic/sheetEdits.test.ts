@@ -38,15 +38,16 @@ describe('what was done to a list', () => {
 
 describe('where a problem is put right', () => {
   it.each([
-    ['step A1.5', 'Procedure', 'A1.5'],
-    ['step A1.5, ch20', 'Procedure', 'A1.5'],
-    ['row of A1.9, ch1', 'Procedure', 'A1.9'],
-    ['adjuster CT2', 'Adjusters', null],
-    ['row high-20', 'As found', null],
-    ['oscillator TX', 'Oscillators', null],
-    ['school S01', 'Other', null],
-    ['sheet', 'Set', null],
-  ] as const)('%s: %s', (at, tab, stepId) =>
-    expect(problemPlace({ code: 'named-twice', at, names: [] })).toEqual({ tab, stepId }),
+    ['step', 'A1.5', 'Procedure', 'A1.5'],
+    ['adjuster', 'CT2', 'Adjusters', null],
+    ['row', 'high-20', 'As found', null],
+    ['oscillator', 'TX', 'Oscillators', null],
+    ['school', 'S01', 'Other', null],
+    ['sheet', null, 'Set', null],
+  ] as const)('%s %s: %s', (kind, name, tab, stepId) =>
+    expect(problemPlace({ code: 'named-twice', at: { kind, name, row: null }, names: [] })).toEqual({
+      tab,
+      stepId,
+    }),
   )
 })

@@ -60,16 +60,23 @@ export function leftHanging(
   return list === 'adjusters' ? adjusterReferences(sheet, name) : stepReferences(sheet, name)
 }
 
+const TABS = {
+  'sheet': 'Set',
+  'adjuster': 'Adjusters',
+  'as-found': 'As found',
+  'row': 'As found',
+  'procedure': 'Procedure',
+  'step': 'Procedure',
+  'oscillator': 'Oscillators',
+  'frequency': 'Oscillators',
+  'test-point': 'Other',
+  'school': 'Other',
+} as const
+
 /** Part of the editor in which a problem is put right, and the step that it is in. */
 export function problemPlace({ at }: SheetProblem): {
   readonly tab: 'Set' | 'Adjusters' | 'As found' | 'Procedure' | 'Oscillators' | 'Other'
   readonly stepId: string | null
 } {
-  const step = /^step ([^,]+)|^row of ([^,]+),/.exec(at)
-  if (step) return { tab: 'Procedure', stepId: step[1] ?? step[2] ?? null }
-  if (at === 'procedure') return { tab: 'Procedure', stepId: null }
-  if (at.startsWith('adjuster')) return { tab: 'Adjusters', stepId: null }
-  if (at.startsWith('row') || at === 'as found') return { tab: 'As found', stepId: null }
-  if (at.startsWith('oscillator') || at.startsWith('frequency')) return { tab: 'Oscillators', stepId: null }
-  return { tab: at === 'sheet' ? 'Set' : 'Other', stepId: null }
+  return { tab: TABS[at.kind], stepId: at.kind === 'step' ? at.name : null }
 }

@@ -232,7 +232,7 @@ async function putTogether() {
         {{ said?.text ?? '' }}
       </p>
       <ul v-if="draft.problems.value.length > 0" class="problems" :aria-label="t('sheet.problemsOfTheSheet')">
-        <li v-for="p in draft.problems.value.slice(0, 4)" :key="p.code + p.at + p.names.join()">
+        <li v-for="p in draft.problems.value.slice(0, 4)" :key="p.code + sheetProblemWords(p)">
           <button type="button" class="link" @click="goTo(p)">{{ sheetProblemWords(p) }}</button>
         </li>
         <li v-if="draft.problems.value.length > 4" class="quiet">

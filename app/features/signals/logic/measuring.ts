@@ -1,4 +1,5 @@
-import type { MeasuredRecording } from '#core/signal'
+import type { Message } from '#core/message'
+import type { MeasuredRecording, MeasuringPhase } from '#core/signal'
 import type { MaskPart } from '#core/rules'
 import type { KeptOptions } from '#shared/recording'
 
@@ -13,7 +14,11 @@ export type ToMeasurer =
     }
   | { readonly kind: 'cancel' }
 export type FromMeasurer =
-  | { readonly kind: 'progress'; readonly share: number; readonly what: string }
+  | { readonly kind: 'progress'; readonly share: number; readonly phase: MeasuringPhase }
   | { readonly kind: 'done'; readonly measured: MeasuredRecording }
   | { readonly kind: 'annotated'; readonly archive: Blob }
-  | { readonly kind: 'failed'; readonly words: string; readonly cancelled: boolean }
+  | {
+      readonly kind: 'failed'
+      /** null = unforeseen */ readonly says: Message | null
+      readonly cancelled: boolean
+    }

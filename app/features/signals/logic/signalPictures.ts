@@ -1,3 +1,4 @@
+import { messageWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import type { EmissionMaskPart } from '#core/rules'
 import type { SignalPictures } from '#core/signal'
@@ -309,7 +310,7 @@ function productsPicture(both: Drawn, inks: Inks): Picture | null {
     title: t('signals.productsAndHarmonics'),
     note: t('signals.dbRelativeToTheTone'),
     traces: drawn.map(({ p, name, stroke }, k) => ({
-      x: p.products.map(d => d.name),
+      x: p.products.map(d => messageWords(d.name)),
       y: p.products.map(d => d.db),
       name,
       type: 'bar',

@@ -1,9 +1,18 @@
-import { t } from '#shared/i18n'
+import { t, type MessageCode } from '#shared/i18n'
+import type { WordedRecording } from '#shared/recording'
+import { messageWords, wordedNotes } from '#shared/words/messageWords'
 import { onBeforeUnmount, ref } from 'vue'
 import type { MaskPart } from '#core/rules'
-import type { MeasuredRecording } from '#core/signal'
+import type { MeasuringPhase } from '#core/signal'
 import type { KeptOptions } from '#shared/recording'
 import type { FromMeasurer, ToMeasurer } from './measuring'
+
+const PHASE_WORDS: Readonly<Record<MeasuringPhase, MessageCode>> = {
+  'looking': 'signals.looking',
+  'tuning-in': 'signals.tuningIn',
+  'measuring': 'signals.measuring',
+  'done': 'signals.doneMeasuring',
+}
 
 type Mask = readonly MaskPart[]
 
@@ -18,9 +27,11 @@ export function useMeasuring() {
     files: readonly File[],
     options: KeptOptions,
     mask: Mask,
-  ): Promise<MeasuredRecording | null> {
+  ): Promise<WordedRecording | null> {
     const answer = await ask({ kind: 'measure', files: [...files], options: { ...options }, mask })
-    return answer?.kind === 'done' ? answer.measured : null
+    if (answer?.kind !== 'done') return null
+    const { measurement, pictures } = answer.measured
+    return { measurement: { ...measurement, notes: wordedNotes(measurement.notes) }, pictures }
   }
 
   /** The recording as one SigMF archive, with what was found as annotations. */
@@ -31,13 +42,15 @@ export function useMeasuring() {
 
   function ask(question: ToMeasurer): Promise<FromMeasurer | null> {
     worker ??= new Worker(new URL('../workers/measure.worker.ts', import.meta.url), { type: 'module' })
-    progress.value = { share: 0, what: 'opening' }
+    progress.value = { share: 0, what: t('signals.opening') }
     failure.value = null
     return new Promise(done => {
       worker!.onmessage = ({ data }: MessageEvent<FromMeasurer>) => {
-        if (data.kind === 'progress') return (progress.value = data)
+        if (data.kind === 'progress')
+          return (progress.value = { share: data.share, what: t(PHASE_WORDS[data.phase]) })
         progress.value = null
-        if (data.kind === 'failed' && !data.cancelled) failure.value = data.words
+        if (data.kind === 'failed' && !data.cancelled)
+          failure.value = data.says ? messageWords(data.says) : t('signals.notMeasuredNotTheRecording')
         done(data)
       }
       worker!.onerror = () => {

@@ -2,8 +2,12 @@ import { $api, $apiFile } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, readonly, ref, shallowRef } from 'vue'
-import type { MeasuredRecording } from '#core/signal'
-import { RECORDING_CHUNK_BYTES, type KeptOptions, type KeptRecording } from '#shared/recording'
+import {
+  RECORDING_CHUNK_BYTES,
+  type KeptOptions,
+  type KeptRecording,
+  type WordedRecording,
+} from '#shared/recording'
 import { failureOf, type Failure } from '~/data/failureWords'
 
 /** A recording on the page: its files, what it was measured with, its figures. */
@@ -12,7 +16,7 @@ export interface OpenRecording {
   readonly name: string
   readonly files: readonly File[]
   readonly options: KeptOptions
-  readonly measured: MeasuredRecording
+  readonly measured: WordedRecording
   readonly kept: KeptRecording | null
 }
 

@@ -1,3 +1,4 @@
+import { message } from '#core/message'
 import { CoreError } from '#core/errors'
 import { openRecording, packTar, writeSigmf, type ByteSource, type Recording } from '#core/recording'
 import { emissionMask } from '#core/rules'
@@ -19,10 +20,7 @@ const MAX_ANNOTATED = 32_000_000
 
 async function annotated(recording: Recording, measurement: Measurement): Promise<Blob> {
   if (recording.sampleCount > MAX_ANNOTATED)
-    throw new CoreError(
-      'bad-recording',
-      `${recording.file}: too long to be written again; pass on the original`,
-    )
+    throw new CoreError('bad-recording', message('error.tooLongToAnnotate', { file: recording.file }))
   const { i, q } = await recording.read(0, recording.sampleCount)
   const { meta, data } = writeSigmf({
     i,
@@ -69,7 +67,7 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
         unmodulatedDbfs: rest.unmodulatedDbfs ?? null,
         mask,
       },
-      { tell: (share, what) => say({ kind: 'progress', share, what }), cancelled: () => cancelled },
+      { tell: (share, phase) => say({ kind: 'progress', share, phase }), cancelled: () => cancelled },
     )
     say(
       data.kind === 'measure'
@@ -79,11 +77,7 @@ self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
   } catch (error) {
     say({
       kind: 'failed',
-      words: cancelled
-        ? 'Cancelled.'
-        : error instanceof CoreError
-          ? error.message
-          : 'The recording could not be measured. The recording is not the cause.',
+      says: error instanceof CoreError ? error.says : null,
       cancelled,
     })
   }

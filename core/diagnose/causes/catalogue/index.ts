@@ -1,3 +1,4 @@
+import { message } from '../../../message'
 import { CoreError } from '../../../errors'
 import type { Cause } from '../cause'
 import { FREQUENCY_CAUSES } from './ofFrequency'
@@ -17,6 +18,6 @@ export const CAUSES: readonly Cause[] = [
 /** @throws {CoreError} unknown-cause */
 export function causeOf(id: string): Cause {
   const found = CAUSES.find(c => c.id === id)
-  if (!found) throw new CoreError('unknown-cause', `no cause "${id}"`)
+  if (!found) throw new CoreError('unknown-cause', message('error.noCause', { id }))
   return found
 }

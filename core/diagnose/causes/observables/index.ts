@@ -1,3 +1,4 @@
+import { message } from '../../../message'
 import { CoreError } from '../../../errors'
 import type { Observable } from '../observable'
 import { FREQUENCY_OBSERVABLES } from './ofFrequency'
@@ -22,6 +23,6 @@ export const OBSERVABLES: readonly Observable[] = [
 /** @throws {CoreError} unknown-observable */
 export function observableOf(id: string): Observable {
   const found = OBSERVABLES.find(o => o.id === id)
-  if (!found) throw new CoreError('unknown-observable', `no test or observation "${id}"`)
+  if (!found) throw new CoreError('unknown-observable', message('error.noTest', { id }))
   return found
 }

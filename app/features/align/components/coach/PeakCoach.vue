@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { dbToPowerRatio, QUANTITIES, showPlain } from '#core/quantity'
+import { dbToPowerRatio, showPlain } from '#core/quantity'
 import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '#core/run'
 import { PEAK_WORDS } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'

@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { HEX_BYTE, quantityInfo } from '#core/quantity'
+import { HEX_BYTE } from '#core/quantity'
 import type { CellState } from '#core/run'
 import { reasonWords, showAgainst } from '#shared/words/verdictWords'
 import StateMark from '~/ui/gauge/StateMark.vue'

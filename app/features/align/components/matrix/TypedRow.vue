@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorWords } from '#shared/words/messageWords'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { nextTick, onMounted, ref } from 'vue'
@@ -71,7 +72,7 @@ function read(index: number): Typed | null {
       : { value: ticked, understood: text }
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
-    problems.value[index] = error.message
+    problems.value[index] = errorWords(error)
     return null
   }
 }

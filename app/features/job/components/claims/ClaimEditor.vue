@@ -85,7 +85,9 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
         :aria-label="t('job.quantity')"
         @change="change(c.id, { quantity: ($event.target as HTMLSelectElement).value as ClaimQuantity })"
       >
-        <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">{{ translated(CLAIM_QUANTITIES[q].label) }}</option>
+        <option v-for="q in CLAIM_QUANTITY_NAMES" :key="q" :value="q">
+          {{ translated(CLAIM_QUANTITIES[q].label) }}
+        </option>
       </select>
       <select
         :value="c.mode ?? ''"

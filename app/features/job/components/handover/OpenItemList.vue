@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import type { OpenItem } from '#core/run'
-import { itemWords } from '#shared/words/runWords'
+import { itemWords, itemTitle, itemDetail } from '#shared/words/runWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 defineProps<{ items: readonly OpenItem[] }>()
@@ -14,8 +14,8 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
     <li v-for="i in items" :key="i.id">
       <StateMark aria-hidden="true" :mark="i.settled ? 'inside' : 'none'" />
       <span
-        ><b>{{ i.title }}</b
-        >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${i.detail}` : '' }}</span
+        ><b>{{ itemTitle(i) }}</b
+        >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${itemDetail(i)}` : '' }}</span
         ><template v-if="i.settled"><br />{{ t('job.closed', { settled: i.settled }) }}</template></span
       >
       <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)">{{

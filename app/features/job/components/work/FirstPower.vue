@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorWords } from '#shared/words/messageWords'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
@@ -34,7 +35,7 @@ function press(seen: PowerTried['seen']) {
     })
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
-    wrong.value = error.message
+    wrong.value = errorWords(error)
   }
 }
 </script>

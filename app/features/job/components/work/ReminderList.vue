@@ -28,7 +28,8 @@ function add() {
     <ul class="list">
       <li v-for="r in reminders" :key="r.id">
         <StateMark aria-hidden="true" :mark="r.due ? 'above' : 'none'" :size="12" /><span
-          ><b v-if="r.due">{{ t('job.reminderDue') }} </b>{{ r.conditionWords }}, {{ r.text }}</span
+          ><b v-if="r.due">{{ t('job.reminderDue') }} </b>{{ translated(r.conditionWords) }},
+          {{ r.text }}</span
         >
       </li>
     </ul>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import {
@@ -36,7 +37,7 @@ function arrange() {
   try {
     emit('change', inOrder(steps.value))
   } catch (error) {
-    emit('say', (error as Error).message)
+    emit('say', errorWords(error))
   }
 }
 function add() {

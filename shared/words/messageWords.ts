@@ -1,0 +1,29 @@
+import { CoreError } from '#core/errors'
+import type { Message, MessageValues, Term } from '#core/message'
+import { t, translated, type MessageCode } from '#shared/i18n'
+
+/** What core says, in the language that is spoken. */
+export function messageWords({ code, values }: Message): string {
+  return t(
+    code as MessageCode,
+    Object.fromEntries(Object.entries(values).map(([name, value]) => [name, shown(value)])),
+  )
+}
+
+function shown(value: MessageValues[string]): string | number {
+  if (typeof value !== 'object') return value
+  if (Array.isArray(value)) return value.map((v: Term) => translated(v.term).toLowerCase()).join(', ')
+  if (!('term' in value)) return messageWords(value as Message)
+  return translated(value.term)
+}
+
+/** What was thrown, for whoever reads it: core says what is wrong, anything else speaks for itself. */
+export function errorWords(error: unknown): string {
+  if (error instanceof CoreError) return messageWords(error.says)
+  return error instanceof Error ? error.message : String(error)
+}
+
+/** Notes of a recording with their words beside: kept and passed on, they stay as they were read. */
+export const wordedNotes = <N extends { readonly says: Message }>(
+  notes: readonly N[],
+): (N & { readonly words: string })[] => notes.map(n => ({ ...n, words: messageWords(n.says) }))
