@@ -49,7 +49,7 @@ export type NewRecording = InferType<typeof newRecordingBody>
 
 /** Figures with their notes worded: so they are shown, kept and passed on. */
 export type WordedMeasurement = Omit<Measurement, 'notes'> & {
-  readonly notes: readonly (Partial<Note> & { readonly words: string })[]
+  readonly notes: readonly (Note & { readonly words: string })[]
 }
 export interface WordedRecording {
   readonly measurement: WordedMeasurement

@@ -12,7 +12,7 @@ export function fieldName(label: string): string {
 }
 
 /** A message of yup by its code; yup gives what stands in its braces. */
-const message =
+const textOf =
   (code: MessageCode) =>
   (params: object): string => {
     const { path, ...values } = params as MessageParams
@@ -21,35 +21,35 @@ const message =
 
 const locale: LocaleObject = {
   mixed: {
-    default: message('yup.invalid'),
-    required: message('yup.required'),
-    defined: message('yup.defined'),
-    notNull: message('yup.notNull'),
-    oneOf: message('yup.oneOf'),
-    notOneOf: message('yup.notOneOf'),
-    notType: message('yup.notType'),
+    default: textOf('yup.invalid'),
+    required: textOf('yup.required'),
+    defined: textOf('yup.defined'),
+    notNull: textOf('yup.notNull'),
+    oneOf: textOf('yup.oneOf'),
+    notOneOf: textOf('yup.notOneOf'),
+    notType: textOf('yup.notType'),
   },
   string: {
-    length: message('yup.stringLength'),
-    min: message('yup.stringMin'),
-    max: message('yup.stringMax'),
-    matches: message('yup.matches'),
-    uuid: message('yup.uuid'),
+    length: textOf('yup.stringLength'),
+    min: textOf('yup.stringMin'),
+    max: textOf('yup.stringMax'),
+    matches: textOf('yup.matches'),
+    uuid: textOf('yup.uuid'),
   },
   number: {
-    min: message('yup.numberMin'),
-    max: message('yup.numberMax'),
-    lessThan: message('yup.lessThan'),
-    moreThan: message('yup.moreThan'),
-    positive: message('yup.positive'),
-    integer: message('yup.integer'),
+    min: textOf('yup.numberMin'),
+    max: textOf('yup.numberMax'),
+    lessThan: textOf('yup.lessThan'),
+    moreThan: textOf('yup.moreThan'),
+    positive: textOf('yup.positive'),
+    integer: textOf('yup.integer'),
   },
-  boolean: { isValue: message('yup.isValue') },
-  object: { noUnknown: message('yup.noUnknown') },
+  boolean: { isValue: textOf('yup.isValue') },
+  object: { noUnknown: textOf('yup.noUnknown') },
   array: {
-    min: message('yup.arrayMin'),
-    max: message('yup.arrayMax'),
-    length: message('yup.arrayLength'),
+    min: textOf('yup.arrayMin'),
+    max: textOf('yup.arrayMax'),
+    length: textOf('yup.arrayLength'),
   },
 }
 setLocale(locale)

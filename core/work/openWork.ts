@@ -17,7 +17,10 @@ export function openWork(
   events: readonly JobEvent[],
   due: readonly Reminder[],
 ): Unsettled[] {
-  const soak = runningSoak(events)
+  return [...openQuestions(events), ...openChecks(sheet, events, due), ...stillOwed(sheet, events)]
+}
+
+function openQuestions(events: readonly JobEvent[]): Unsettled[] {
   return [
     ...questions(events)
       .filter(q => q.answered === null)
@@ -35,6 +38,15 @@ export function openWork(
         kind: 'wait' as const,
         detail: message('item.waitingForWhom', { whom: w.begun.waitsFor }),
       })),
+  ]
+}
+
+function openChecks(
+  sheet: ModelSheet,
+  events: readonly JobEvent[],
+  due: readonly Reminder[],
+): Unsettled[] {
+  return [
     ...inspection(sheet, events)
       .filter(i => i.last?.state === 'ask')
       .map(i => ({
@@ -51,21 +63,25 @@ export function openWork(
         kind: 'reminder' as const,
         detail: message('item.nowTrue', { condition: { term: r.conditionWords } }),
       })),
-    ...owedAfterFinal(sheet, events).map(o => ({
-      id: o.id,
-      title: o.title,
-      kind: 'after-final' as const,
-      detail: o.why,
-    })),
-    ...(soak
-      ? [
-          {
-            id: `soak:${soak.begun.id}`,
-            title: 'Soak test',
-            kind: 'soak' as const,
-            detail: message('item.stillRunning'),
-          },
-        ]
-      : []),
+  ]
+}
+
+function stillOwed(sheet: ModelSheet, events: readonly JobEvent[]): Unsettled[] {
+  const soak = runningSoak(events)
+  const owed = owedAfterFinal(sheet, events).map(o => ({
+    id: o.id,
+    title: o.title,
+    kind: 'after-final' as const,
+    detail: o.why,
+  }))
+  if (!soak) return owed
+  return [
+    ...owed,
+    {
+      id: `soak:${soak.begun.id}`,
+      title: 'Soak test',
+      kind: 'soak' as const,
+      detail: message('item.stillRunning'),
+    },
   ]
 }

@@ -4,7 +4,8 @@ import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors'
 import { askBody, setBody, steppedBody } from '#shared/instrumentCommands'
 import { ScpiError } from '../scpi/scpiConnection'
-import { saysOf, type InstrumentLink } from './instrumentLink'
+import type { InstrumentLink } from './instrumentLink'
+import { saysOf } from './instrumentSays'
 import { SteppedRun } from './steppedRun'
 
 const MAX_BODY = 8192

@@ -12,6 +12,7 @@ import type { OwnProfile } from '#shared/instrument'
 import type { InstrumentAnswer } from '#shared/instrumentCommands'
 import { blockHead } from '#core/scpi'
 import type { LinkState, LiveLink, LivePoll } from '#shared/live'
+import { saysOf, understood } from './instrumentSays'
 import { pollInstrument } from '../scpi/pollInstrument'
 import { ScpiConnection, ScpiError, type ScpiEndpoint } from '../scpi/scpiConnection'
 
@@ -229,23 +230,4 @@ function floatsOf(block: Buffer): number[] | null {
   if (block.length === 0 || block.length % 4 !== 0 || block.length / 4 > MAX_TRACE) return null
   const values = Array.from(new Float32Array(Uint8Array.from(block).buffer))
   return values.every(Number.isFinite) ? values : null
-}
-
-/** What went wrong with an instrument, for whoever reads it. */
-export function saysOf(error: unknown): Message {
-  if (error instanceof CoreError || error instanceof ScpiError) return error.says
-  return message('gateway.unforeseen', { what: error instanceof Error ? error.message : String(error) })
-}
-
-/** What a raw answer means to this application. */
-function understood(raw: string | null): Message {
-  if (raw === null) return message('gateway.noResponse')
-  if (raw === '') return message('gateway.sent')
-  try {
-    const { status, value } = scpiNumber(raw)
-    if (status === 'ok') return message('gateway.number', { value: value! })
-    return message(status === 'overload' ? 'gateway.overload' : 'common.noSignal')
-  } catch {
-    return message('gateway.text')
-  }
 }

@@ -2,7 +2,8 @@ import { message, type Message } from '#core/message'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { stepValues, steppedPoint, type SteppedPoint } from '#core/instrument'
 import type { SteppedBody, SteppedView } from '#shared/instrumentCommands'
-import { saysOf, type InstrumentLink } from './instrumentLink'
+import type { InstrumentLink } from './instrumentLink'
+import { saysOf } from './instrumentSays'
 
 /** How long a step waits for its readings before it is left empty [ms]. */
 const READ_WITHIN_MS = 5000

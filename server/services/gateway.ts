@@ -1,5 +1,5 @@
 import { messageWords } from '#shared/words/messageWords'
-import { type Message } from '#core/message'
+import type { Message } from '#core/message'
 import { t } from '#shared/i18n'
 import { ApiError } from '../utils/apiError'
 

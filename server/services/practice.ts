@@ -1,5 +1,5 @@
 import { messageWords } from '#shared/words/messageWords'
-import { type Message } from '#core/message'
+import type { Message } from '#core/message'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import { randomUUID } from 'node:crypto'
 import type { CoreErrorCode } from '#core/errors'

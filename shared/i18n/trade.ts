@@ -10,8 +10,8 @@ export function provideTradeTexts(of: Language, texts: TradeTexts): void {
 }
 
 /**
- * A text of a table of core in the language that is spoken: of a shipped sheet, a cause, a lesson, a name. What
- * people typed has no translation and stays as they typed it.
+ * A text of a table of core in the language that is spoken: of a shipped sheet, a cause, a lesson, a name.
+ * What people typed has no translation and stays as they typed it.
  */
 export const translated = (text: string): string => tables.get(language())?.[text] ?? text
 
@@ -20,13 +20,15 @@ export const translated = (text: string): string => tables.get(language())?.[tex
  * them, so they are translated where they are shown.
  */
 export const TEXT_FIELDS: ReadonlySet<string> = new Set(
-  (
-    'accuracyWords advice alsoSays bad because caution cautions cause cure description devices expected good hint how instruction label load ' +
-    'lookFor moves name outcomes ownerWord question region remedy say seen source title tool turn value what where why words'
-  ).split(' '),
+  [
+    'accuracyWords advice alsoSays bad because caution cautions cause cure',
+    'description devices doThis expected good hint how instruction label load lookFor',
+    'moves name outcomes ownerWord proves question region remedy say seen source',
+    'title tool turn value what where why words',
+  ].flatMap(fields => fields.split(' ')),
 )
 
-/** A table, or a row of one, with its texts in the language that is spoken; the same one where that is English. */
+/** A table, or a row of one, with its texts in the language that is spoken; itself where that is English. */
 export function withTextsTranslated<T>(table: T): T {
   return tables.get(language()) === undefined || language() === 'en' ? table : (mapped(table, '') as T)
 }

@@ -219,36 +219,24 @@ const shape = closed({
   driftLimitHzPerMin: number().label('form.driftLimit').positive().max(1000).optional(),
 })
 
+const notASheet = () => t('form.notASheet')
+
 /**
  * A whole model sheet: first every field in its form, then everything that it names in it.
  * The same schema checks the editor, an import and the request.
  */
 export const sheetBody = mixed()
   .required()
-  .test(
-    'sheet',
-    () => t('form.notASheet'),
-    async function (value) {
-      try {
-        await shape.validate(value, { strict: true })
-      } catch (error) {
-        if (!(error instanceof ValidationError)) throw error
-        return this.createError({
-          message: error.message,
-          path: [this.path, error.path].filter(Boolean).join('.'),
-        })
-      }
-      const problem = checkSheet(value as ModelSheet)[0]
-      return problem === undefined || this.createError({ message: sheetProblemWords(problem) })
-    },
-  )
-
-const who = () => string().trim().label('form.who').max(60).defined()
-const reason = () => string().trim().label('common.reason').max(10_000).defined()
-export const newSheetBody = closed({ sheet: sheetBody, who: who(), reason: reason() })
-export const sheetPatch = closed({
-  from: number().integer().min(1).required(),
-  sheet: sheetBody,
-  who: who(),
-  reason: reason().min(1),
-})
+  .test('sheet', notASheet, async function (value) {
+    try {
+      await shape.validate(value, { strict: true })
+    } catch (error) {
+      if (!(error instanceof ValidationError)) throw error
+      return this.createError({
+        message: error.message,
+        path: [this.path, error.path].filter(Boolean).join('.'),
+      })
+    }
+    const problem = checkSheet(value as ModelSheet)[0]
+    return problem === undefined || this.createError({ message: sheetProblemWords(problem) })
+  })

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { type SteppedView } from '#shared/instrumentCommands'
+import type { SteppedView } from '#shared/instrumentCommands'
 import { messageWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, onMounted, onBeforeUnmount } from 'vue'

@@ -1,5 +1,5 @@
 import type { ModelSheet } from '#core/sheet'
-import { newSheetBody } from '#shared/sheet/sheetBody'
+import { newSheetBody } from '#shared/sheet/sheetRequests'
 import { addSheet } from '../../services/sheets'
 import { apiHandler, created, validBody } from '../../utils/api'
 

@@ -1,3 +1,4 @@
+import type { Quantity } from '#core/quantity'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import type { Domain, Evidence, NextTest, Observable, RankedCause, Weighing } from '#core/diagnose'

@@ -18,7 +18,6 @@ const kitId = ref(props.remembered.kitId)
 const designId = ref<string | null>(null)
 const difficulty = ref<1 | 2 | 3>(1)
 const kits = withTextsTranslated(BENCH_KITS)
-const lessons = withTextsTranslated(LESSONS)
 const kit = computed(() => kits.find(k => k.id === kitId.value)!)
 const LEVELS = [
   [1, 'practice.easy'],
@@ -109,7 +108,7 @@ function begin(choice: NewPractice['choice'], lessonId: string | null = null) {
       <div>
         <h2>{{ t('practice.lessonsStepByStep') }}</h2>
         <ol class="lessons">
-          <li v-for="(l, i) in lessons" :key="l.id">
+          <li v-for="(l, i) in withTextsTranslated(LESSONS)" :key="l.id">
             <button type="button" :disabled="!trainee.trim() || busy" @click="begin('lesson', l.id)">
               <b>{{ i + 1 }}. {{ l.title }}</b
               ><span>{{ l.what }}</span>

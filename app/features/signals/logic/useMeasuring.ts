@@ -1,10 +1,9 @@
 import { t, type MessageCode } from '#shared/i18n'
-import type { WordedRecording } from '#shared/recording'
+import type { WordedRecording, KeptOptions } from '#shared/recording'
 import { messageWords, wordedNotes } from '#shared/words/messageWords'
 import { onBeforeUnmount, ref } from 'vue'
 import type { MaskPart } from '#core/rules'
 import type { MeasuringPhase } from '#core/signal'
-import type { KeptOptions } from '#shared/recording'
 import type { FromMeasurer, ToMeasurer } from './measuring'
 
 const PHASE_WORDS: Readonly<Record<MeasuringPhase, MessageCode>> = {

@@ -1,6 +1,6 @@
 import { getRouterParam } from 'h3'
 import type { ModelSheet } from '#core/sheet'
-import { sheetPatch } from '#shared/sheet/sheetBody'
+import { sheetPatch } from '#shared/sheet/sheetRequests'
 import { reviseSheet } from '../../../services/sheets'
 import { apiHandler, validBody } from '../../../utils/api'
 

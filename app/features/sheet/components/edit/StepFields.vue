@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { type Quantity } from '#core/quantity'
+import type { Quantity } from '#core/quantity'
 import type { MeasurePoint, ModelSheet, Step } from '#core/sheet'
 import ActionFields from './ActionFields.vue'
 import PointList from './PointList.vue'
