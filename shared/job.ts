@@ -1,4 +1,4 @@
-import { t } from '#shared/i18n'
+import { LANGUAGES, t } from '#shared/i18n'
 import { array, boolean, number, object, string, type InferType } from '#shared/yup'
 import { MODES, type Mode } from '#core/rules'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '#core/claims'
@@ -60,6 +60,11 @@ export const intakeBody = object({
   boxNote: string().trim().label('form.noteFoundInThePackaging').max(10_000).default(''),
   mayDo: string().trim().label('form.approvedInAdvance').max(2000).default(''),
   promisedOn: day('common.dueDate').nullable().default(null),
+  /** his paper is written in it; '' = in that of whoever prints it */
+  ownerLanguage: string()
+    .label('form.ownerLanguage')
+    .oneOf(['', ...LANGUAGES] as const)
+    .default(''),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 export type Intake = InferType<typeof intakeBody>
@@ -85,6 +90,9 @@ export const jobPatch = object({
   boxNote: string().trim().label('form.noteFoundInThePackaging').max(10_000),
   mayDo: string().trim().label('form.approvedInAdvance').max(2000),
   promisedOn: day('common.dueDate').nullable(),
+  ownerLanguage: string()
+    .label('form.ownerLanguage')
+    .oneOf(['', ...LANGUAGES] as const),
   onBench: boolean(),
 }).noUnknown(true, UNKNOWN_FIELD)
 

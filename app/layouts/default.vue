@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { useLanguageCookie } from '../data/languageCookie'
+import { t, type Language } from '#shared/i18n'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useCookie, useRoute } from '#imports'
 import { useTheme } from 'vuetify'
@@ -23,6 +24,7 @@ const route = useRoute()
 const theme = useTheme()
 const chosen = useCookie<'day' | 'night'>('theme', { default: () => 'day', maxAge: 31_536_000 })
 theme.change(chosen.value)
+const spoken = useLanguageCookie()
 const live = useLiveStore()
 const outbox = useOutboxStore()
 const practice = usePracticeStore()
@@ -37,6 +39,11 @@ const drawer = computed(() => practice.panelOpen && route.path !== '/practice' &
 function switchTheme() {
   chosen.value = night.value ? 'day' : 'night'
   theme.change(chosen.value)
+}
+/** Texts are there before a page is built: another language begins a new one. */
+function speak(to: Language) {
+  spoken.value = to
+  location.reload()
 }
 function togglePractice() {
   if (practice.state) practice.showPanel(!practice.panelOpen)
@@ -74,6 +81,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         @panel="togglePractice"
         @theme="switchTheme"
         @keys="keysOpen = true"
+        @language="speak"
       />
       <main class="frame-main" tabindex="0">
         <OutboxNotice

@@ -41,6 +41,7 @@ const EMPTY: Intake = {
   boxNote: '',
   mayDo: '',
   promisedOn: null,
+  ownerLanguage: '',
 }
 const found = computed(() => findJobs(store.items ?? [], search.value))
 const onBench = computed(() => found.value.filter(i => i.job.onBench))

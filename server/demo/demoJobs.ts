@@ -216,6 +216,7 @@ async function store(
       boxNote: '',
       schools: {},
       mayDo: 'alignment, cleaning of presets; anything above that: ask',
+      ownerLanguage: '',
       promisedOn: formatISO(addDays(Date.now(), j.days), { representation: 'date' }),
     })
     for (const event of events) {

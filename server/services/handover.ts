@@ -1,4 +1,5 @@
-import { t } from '#shared/i18n'
+import { inLanguage } from '../utils/language'
+import { t, withTextsTranslated, isLanguage, language } from '#shared/i18n'
 import type { JobRecord } from '#core/record'
 import { completeRules } from '#core/rules'
 import type { HandoverIssue } from '#shared/handoverIssue'
@@ -56,10 +57,20 @@ export async function handoverPdf(
   const rules = frozen ? completeRules(frozen.ruleSet) : await requireRules(pool, job.ruleSetId)
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.
   const photos = copy === 'shop' ? await paperPhotos(jobId) : []
-  const pdf = await renderPdf(
-    handoverDocument(
-      { job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue, photos },
-      copy,
+  const reader = copy === 'owner' && isLanguage(job.ownerLanguage) ? job.ownerLanguage : language()
+  const pdf = await inLanguage(reader, () =>
+    renderPdf(
+      handoverDocument(
+        {
+          job: shown as Job,
+          sheet: withTextsTranslated(sheet),
+          rules: withTextsTranslated(rules),
+          events: frozen?.events ?? events,
+          issue,
+          photos,
+        },
+        copy,
+      ),
     ),
   )
   return { name: `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`, pdf }

@@ -157,6 +157,7 @@ function jobFor(designId: string, scenario: Scenario | null, trainee: string, wh
     accessories: t('server.simulatedSet'),
     boxNote: '',
     mayDo: 'everything',
+    ownerLanguage: '' as const,
     promisedOn: null,
   }
 }

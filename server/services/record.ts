@@ -1,3 +1,4 @@
+import { withTextsTranslated } from '#shared/i18n'
 import Papa from 'papaparse'
 import { readingLines, type JobRecord } from '#core/record'
 import { jobSheet, runState } from '#core/run'
@@ -24,7 +25,7 @@ export async function csvOf(jobId: string): Promise<{ tag: string; csv: string }
   const { job, events, sheet: base } = await jobWithEvents(jobId)
   const sheet = jobSheet(base, job.schools, events)
   const rules = await requireRules(pool, job.ruleSetId)
-  const csv = Papa.unparse(readingLines(sheet, rules, runState(sheet, rules, events)), {
+  const csv = Papa.unparse(readingLines(withTextsTranslated(sheet), rules, runState(sheet, rules, events)), {
     escapeFormulae: FORMULA,
     newline: '\r\n',
   })

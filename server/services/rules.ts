@@ -1,4 +1,4 @@
-import { t, withTextsTranslated } from '#shared/i18n'
+import { t } from '#shared/i18n'
 import { randomBytes } from 'node:crypto'
 import { RULE_SETS, ruleSet, type RuleSet } from '#core/rules'
 import { OWN_PREFIX, toRuleSet, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
@@ -13,15 +13,15 @@ import { ApiError } from '../utils/apiError'
 
 /** A rule set by its id, built in or one's own. @throws {CoreError} unknown-rule-set */
 export async function requireRules(db: Db, id: string): Promise<RuleSet> {
-  if (!id.startsWith(OWN_PREFIX)) return withTextsTranslated(ruleSet(id))
+  if (!id.startsWith(OWN_PREFIX)) return ruleSet(id)
   const own = await selectOwnRuleSet(db, id)
-  return own ? toRuleSet(own) : withTextsTranslated(ruleSet(id))
+  return own ? toRuleSet(own) : ruleSet(id)
 }
 
 /** Every rule set there is, for lists of jobs. */
 export async function everyRuleSet(db: Db): Promise<Map<string, RuleSet>> {
   const own = (await selectOwnRuleSets(db)).map(toRuleSet)
-  return new Map([...withTextsTranslated(RULE_SETS), ...own].map(r => [r.id, r]))
+  return new Map([...RULE_SETS, ...own].map(r => [r.id, r]))
 }
 
 export const ownRuleSets = () => selectOwnRuleSets(pool)

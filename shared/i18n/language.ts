@@ -2,6 +2,9 @@ export const LANGUAGES = ['en', 'es'] as const
 
 export type Language = (typeof LANGUAGES)[number]
 
+/** Each in its own words: that is how it is found by whoever speaks it. */
+export const LANGUAGE_NAMES: Readonly<Record<Language, string>> = { en: 'English', es: 'Español' }
+
 /** Locale of plurals, months and counts. */
 export const LOCALES: Readonly<Record<Language, string>> = { en: 'en', es: 'es' }
 

@@ -36,7 +36,7 @@ export function settledWords({ claim, measured, allowed }: SettledClaim): string
       ? t('claim.aboutTakenAsTo', { low: shown(allowed.low, claim), high: shown(allowed.high, claim) })
       : ''
   return t('claim.read', {
-    rowTitle: measured.rowTitle,
+    rowTitle: translated(measured.rowTitle),
     measured: shown(measured.value, claim),
     bound,
     range,

@@ -15,6 +15,7 @@ const MINE: Intake = {
   boxNote: '',
   mayDo: '',
   promisedOn: null,
+  ownerLanguage: '' as const,
 }
 const differing = (mine: Intake, other: Job) => differingBy(mine, other, id => ruleSet(id).name)
 const theirs = (change: Partial<Job>): Job => ({

@@ -13,6 +13,7 @@ const LABELS: Readonly<Record<Exclude<keyof Intake, 'sheetId'>, MessageCode>> = 
   accessories: 'intake.accessories',
   boxNote: 'intake.noteFoundInThePackaging',
   mayDo: 'intake.approvedInAdvance',
+  ownerLanguage: 'form.ownerLanguage',
   promisedOn: 'common.dueDate',
 }
 

@@ -34,6 +34,7 @@ export const INTAKE = {
   claims: [],
   accessories: '',
   mayDo: '',
+  ownerLanguage: '' as const,
   promisedOn: null,
 }
 

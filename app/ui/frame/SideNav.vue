@@ -1,7 +1,8 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { LANGUAGES, LANGUAGE_NAMES, language, t, type Language } from '#shared/i18n'
 defineProps<{ path: string; night: boolean; simulated: boolean; panelOpen: boolean }>()
-const emit = defineEmits<{ theme: []; keys: []; panel: [] }>()
+const emit = defineEmits<{ theme: []; keys: []; panel: []; language: [to: Language] }>()
+const other = LANGUAGES.find(l => l !== language())!
 
 const PLACES = [
   {
@@ -85,6 +86,16 @@ const PLACES = [
         <path v-if="night" d="M12 4v2M12 18v2M4 12h2M18 12h2M12 8.500a3.500 3.500 0 1 0 .01 0" />
         <path v-else d="M19 14.500A7.500 7.500 0 0 1 9.500 5a7.500 7.500 0 1 0 9.500 9.500z" /></svg
       >{{ night ? t('frame.day') : t('frame.night') }}
+    </button>
+    <button
+      type="button"
+      :lang="other"
+      :title="t('frame.changeLanguage', { name: LANGUAGE_NAMES[other] })"
+      @click="emit('language', other)"
+    >
+      <svg viewBox="0 0 24 24" aria-hidden="true">
+        <path d="M4 6h9M8.5 4v2M11 6c-1 4-4 7-7 8M6 8c1 3 3 5 6 6M12 20l4.5-10L21 20M13.500 17h6" /></svg
+      >{{ LANGUAGE_NAMES[other] }}
     </button>
     <button type="button" @click="emit('keys')">
       <span class="q fig">?</span>{{ t('frame.shortcuts') }}

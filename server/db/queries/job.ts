@@ -5,12 +5,13 @@ import type { Db } from '../pool'
 const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId",
   sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
   serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo",
-    promised_on as "promisedOn", on_bench as "onBench", bench, place, schools, created_at as "createdAtMs"`
+    promised_on as "promisedOn", owner_language as "ownerLanguage",
+    on_bench as "onBench", bench, place, schools, created_at as "createdAtMs"`
 
 const INSERT = `
   insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint,
-    accessories, may_do, promised_on, claims, box_note, schools)
-  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb, $13, $14::jsonb)
+    accessories, may_do, promised_on, claims, box_note, schools, owner_language)
+  values ($1::uuid, $2, $3, $4, $5::int, $6, $7, $8, $9, $10, $11::date, $12::jsonb, $13, $14::jsonb, $15)
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
@@ -33,6 +34,7 @@ export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
     JSON.stringify(j.claims),
     j.boxNote ?? '',
     JSON.stringify(j.schools),
+    j.ownerLanguage,
   ])
   return rows[0] ?? null
 }
@@ -78,6 +80,7 @@ const COLUMN_OF: Record<keyof JobChange, string> = {
   accessories: 'accessories',
   boxNote: 'box_note',
   mayDo: 'may_do',
+  ownerLanguage: 'owner_language',
   promisedOn: 'promised_on',
   onBench: 'on_bench',
 }

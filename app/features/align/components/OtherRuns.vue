@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import type { JobSummary } from '#shared/bench'
 import { jobTag } from '#shared/job'
 
@@ -11,7 +11,8 @@ defineProps<{ others: readonly JobSummary[] }>()
   <nav v-if="others.length > 0" class="batch" :aria-label="t('align.otherSetsOfThisModel')">
     <span class="quiet">{{ t('align.sameModel') }}</span>
     <NuxtLink v-for="o in others" :key="o.job.id" :to="`/jobs/${o.job.id}/align`"
-      ><b>{{ jobTag(o.job.number) }}</b> {{ o.nextStepTitle ?? t('align.allDone') }}</NuxtLink
+      ><b>{{ jobTag(o.job.number) }}</b>
+      {{ o.nextStepTitle === null ? t('align.allDone') : translated(o.nextStepTitle) }}</NuxtLink
     >
   </nav>
 </template>

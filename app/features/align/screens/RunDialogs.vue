@@ -40,7 +40,7 @@ const lastReading = computed(
 async function amend(changes: readonly LineChange[], reason: string) {
   failure.value = null
   try {
-    amended(job.sheet!, changes)
+    amended(job.writtenSheet!, changes)
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
     return void (failure.value = errorWords(error))
@@ -123,7 +123,7 @@ const strike = (reason: string) =>
     <AmendDialog
       v-if="line"
       :key="line"
-      :sheet="job.sheet!"
+      :sheet="job.writtenSheet!"
       :line="line"
       :trust="trust.find(t => t.line === line) ?? null"
       :failure="failure"

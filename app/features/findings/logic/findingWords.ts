@@ -27,7 +27,7 @@ export function usedWords({ used, byHand }: Evidence): string {
   return used
     .map(u => {
       const shown = showAgainst(u, u.quantity, u.nominalHz)
-      return `${u.rowTitle}: ${shown.value}\u202f${shown.unit}`
+      return `${translated(u.rowTitle)}: ${shown.value}\u202f${shown.unit}`
     })
     .join('; ')
 }

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { quantityLabel } from '#shared/words/quantityWords'
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import type { EarlierJob } from '#shared/earlierJob'
 import { jobTag } from '#shared/job'
@@ -42,7 +42,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
         </summary>
         <ul>
           <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">
-            <StateMark :mark="l.verdict" :size="11" /> {{ l.rowTitle }},
+            <StateMark :mark="l.verdict" :size="11" /> {{ translated(l.rowTitle) }},
             {{ l.nominalHz === null ? quantityLabel(l.quantity).toLowerCase() : t('job.frequencyError') }}
             <b class="fig"
               >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{

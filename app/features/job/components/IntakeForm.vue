@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, LANGUAGES, LANGUAGE_NAMES } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, onMounted, ref } from 'vue'
 import type { RuleSet } from '#core/rules'
@@ -40,6 +40,11 @@ const [accessories] = defineField('accessories', show)
 const [boxNote] = defineField('boxNote', show)
 const [mayDo] = defineField('mayDo', show)
 const [promisedOn] = defineField('promisedOn', show)
+const [ownerLanguage] = defineField('ownerLanguage', show)
+const languages = [
+  { value: '', title: t('job.languageOfThePrinter') },
+  ...LANGUAGES.map(value => ({ value, title: LANGUAGE_NAMES[value] })),
+]
 
 const choosable = computed(() =>
   props.models.map(s => ({ value: s.id, title: s.model, subtitle: s.description })),
@@ -83,6 +88,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       :error-messages="messages('owner')"
     />
     <v-text-field v-model="contact" :label="t('common.contact')" :error-messages="messages('contact')" />
+    <v-select v-model="ownerLanguage" :label="t('form.ownerLanguage')" :items="languages" />
     <v-select
       v-model="sheetId"
       :label="t('common.model')"

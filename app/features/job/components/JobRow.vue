@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import type { SetKind } from '#core/sheet'
 import { computed } from 'vue'
 import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
@@ -54,7 +54,7 @@ const next = computed(() => {
   if (props.stopped) return t('job.keepItOffIsolateTheShort')
   if (props.waitsFor) return waitWords(props.waitsFor)
   return stage.value === 'align' && props.nextStepTitle
-    ? t('job.alignStep', { title: props.nextStepTitle })
+    ? t('job.alignStep', { title: translated(props.nextStepTitle) })
     : WORK[stage.value]
 })
 </script>

@@ -185,6 +185,7 @@ export const useJobStore = defineStore('job', () => {
     events,
     entered,
     sheet,
+    writtenSheet,
     rules,
     run,
     asFound,

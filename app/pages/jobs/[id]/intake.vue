@@ -34,6 +34,7 @@ const initial = computed<Intake>(() => {
     boxNote,
     mayDo,
     promisedOn,
+    ownerLanguage,
   } = store.job!
   return {
     owner,
@@ -47,6 +48,7 @@ const initial = computed<Intake>(() => {
     boxNote,
     mayDo,
     promisedOn,
+    ownerLanguage,
   }
 })
 onMounted(() => void jobs.lookUpSet(store.job!.sheetId, store.job!.serial, store.job!.id))

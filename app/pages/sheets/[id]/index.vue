@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, defineAsyncComponent, onMounted, ref, shallowRef } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
 import ModelHistory from '~/features/search/components/ModelHistory.vue'
@@ -22,7 +22,7 @@ const rulesStore = useRulesStore()
 const night = useCookie<'day' | 'night'>('theme')
 const view = shallowRef<SheetView | null>(null)
 const wanted = ref<string[]>([])
-const sheet = computed(() => view.value?.sheet ?? null)
+const sheet = computed(() => withTextsTranslated(view.value?.sheet ?? null))
 const rules = computed(() =>
   sheet.value ? rulesStore.all.filter(r => coversPlan(r.planId, sheet.value!.planId)) : [],
 )
