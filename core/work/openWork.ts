@@ -41,11 +41,7 @@ function openQuestions(events: readonly JobEvent[]): Unsettled[] {
   ]
 }
 
-function openChecks(
-  sheet: ModelSheet,
-  events: readonly JobEvent[],
-  due: readonly Reminder[],
-): Unsettled[] {
+function openChecks(sheet: ModelSheet, events: readonly JobEvent[], due: readonly Reminder[]): Unsettled[] {
   return [
     ...inspection(sheet, events)
       .filter(i => i.last?.state === 'ask')

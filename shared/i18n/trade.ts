@@ -21,7 +21,7 @@ export const translated = (text: string): string => tables.get(language())?.[tex
  */
 export const TEXT_FIELDS: ReadonlySet<string> = new Set(
   [
-    'accuracyWords advice alsoSays bad because caution cautions cause cure',
+    'accuracyWords advice alsoSays bad because before caution cautions cause cure',
     'description devices doThis expected good hint how instruction label load lookFor',
     'moves name outcomes ownerWord proves question region remedy say seen source',
     'title tool turn value what where why words',

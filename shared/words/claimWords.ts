@@ -2,6 +2,12 @@ import { t, type MessageCode, translated } from '#shared/i18n'
 import { CLAIM_QUANTITIES, type Claim, type SettledClaim } from '#core/claims'
 import { groupDigits } from '#core/quantity'
 
+export const CLAIM_KIND_WORDS: Readonly<Record<Claim['kind'], MessageCode>> = {
+  about: 'claim.about',
+  under: 'claim.under',
+  over: 'claim.over',
+}
+
 /** "under 3 W (power, high), on the owner's cross-needle meter" */
 export function claimWords(claim: Claim): string {
   const info = CLAIM_QUANTITIES[claim.quantity]
@@ -13,7 +19,7 @@ export function claimWords(claim: Claim): string {
     .map(w => `, ${w}`)
     .join('')
   const meter = claim.meter ? t('claim.onTheOwners', { meter: claim.meter }) : ''
-  return `${claim.kind} ${shown(claim.value, claim)} (${label}${where})${meter}`
+  return `${t(CLAIM_KIND_WORDS[claim.kind])} ${shown(claim.value, claim)} (${label}${where})${meter}`
 }
 
 /** Words only: a confirmed complaint is no "inside", so it gets none of the state marks. */

@@ -19,12 +19,13 @@ const PHASE_WORDS: Readonly<Record<Phase, MessageCode>> = {
   'as-left': 'entry.asLeft',
   'soak': 'entry.soakTest',
 }
+export const phaseWords = (phase: Phase): string => t(PHASE_WORDS[phase])
 
 type Words = { readonly [K in JobEvent['kind']]: (e: Extract<JobEvent, { kind: K }>) => string }
 
 const WORDS: Words = {
   'row-taken': e =>
-    `${e.stepId ? t('entry.step', { stepId: e.stepId }) : t(PHASE_WORDS[e.phase])}, ` +
+    `${e.stepId ? t('entry.step', { stepId: e.stepId }) : phaseWords(e.phase)}, ` +
     `${e.pointId}: ` +
     `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`,
   'reading-struck': e => t('entry.aReadingStruckOut', { reason: e.reason }),

@@ -1,4 +1,4 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import type {
   AdjusterKind,
   LineValue,
@@ -128,7 +128,7 @@ export function lineValueWords(value: LineValue): string {
       y: Math.round(value.y * 100),
       what: value.side === 'solder' ? t('sheet.onSolderSide') : '',
     })
-  return typeof value === 'number' ? `${value} s` : String(value)
+  return typeof value === 'number' ? `${value} s` : translated(String(value))
 }
 
 const PART_WORDS: Readonly<Record<string, MessageCode>> = {

@@ -1,3 +1,4 @@
+import { statusWord } from './verdictWords'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, type MessageCode } from '#shared/i18n'
 import type { RuleSet } from '#core/rules'
@@ -32,7 +33,7 @@ export function findingWords(f: SignalFinding): string {
       return t('signals.flatToppingThePositivePeakIs', { percent: percent(f.share) })
     case 'outside':
       return (
-        `${quantityLabel(f.reading.quantity)} ${f.reading.judgement!.verdict}: ` +
+        `${quantityLabel(f.reading.quantity)} ${statusWord(f.reading.judgement!.verdict)}: ` +
         sentence(`${valueWords(f.reading)}. ${f.reading.limit!.rule.words}`)
       )
     case 'undecided':

@@ -79,12 +79,14 @@ export function reasonWords(
   quantity: Quantity,
   asked: Requirement,
   measured: Pick<Measured, 'value'>,
+  /** the furthest of several: the others lie nearer */
+  ofSeveral = false,
 ): string[] {
+  const by = ofSeveral ? 'verdict.byUpTo' : 'verdict.by'
   const far = (reason: Reason) => {
     const beyond = reason.verdict === 'above' ? reason.high : reason.low
-    return beyond === null
-      ? ''
-      : ` ${t('verdict.by', { distance: distanceWords(measured.value, beyond, quantity, asked.nominalHz) })}`
+    if (beyond === null) return ''
+    return ` ${t(by, { distance: distanceWords(measured.value, beyond, quantity, asked.nominalHz) })}`
   }
   return judgement.reasons.map(reason => {
     const range = windowWords(reason.low, reason.high, quantity, asked.nominalHz)

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import type { Phase } from '#core/run'
+import { phaseWords } from '#shared/words/eventWords'
 import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, onMounted, ref, shallowRef } from 'vue'
@@ -371,7 +373,7 @@ onMounted(() => {
               t('signals.mb', {
                 dayAndTime: dayAndTime(k.createdAtMs),
                 bytes: (k.bytes / 1e6).toFixed(1),
-                what: k.phase ? `, ${k.phase.replace('-', ' ')}` : '',
+                what: k.phase ? `, ${phaseWords(k.phase as Phase).toLowerCase()}` : '',
               })
             }}</span>
           </li>

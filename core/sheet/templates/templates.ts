@@ -114,7 +114,11 @@ export function fromTemplate(templateId: string, id: string, model: string, day:
   )
   const neutral = (text: string) =>
     parts
-      .reduce((t, a) => t.replace(new RegExp(`\\b${a.designator}\\b`, 'g'), `the ${a.name}`), text)
+      .reduce(
+        // "the receive trimmer CT3" names it already.
+        (t, a) => t.replace(new RegExp(`(?:the ${a.name} )?\\b${a.designator}\\b`, 'g'), `the ${a.name}`),
+        text,
+      )
       .replace(PIN, 'its pin')
   return {
     ...inWords(renamed, neutral),

@@ -41,7 +41,7 @@ const rows = computed(() =>
     const o = scheme.value.oscillators.find(x => x.id === a.name)!
     const words =
       a.verdict === 'off'
-        ? 'off'
+        ? t('align.isOff')
         : a.verdict === 'right'
           ? t('align.noErrorDetected')
           : a.confusedWith.length > 0

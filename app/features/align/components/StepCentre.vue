@@ -84,7 +84,7 @@ const direction = computed(() => {
   const away = current.value.value - window.aim
   return t('align.theTargetOf', {
     nominal: showBound((nominal.value ?? 0) + Math.abs(away), quantity.value, nominal.value).replace('+', ''),
-    what: away > 0 ? 'above' : 'below',
+    what: away > 0 ? t('common.above') : t('common.below'),
     aim: showBound(window.aim, quantity.value, nominal.value),
   })
 })

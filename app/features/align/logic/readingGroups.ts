@@ -63,7 +63,7 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
     verdict: first.verdict,
     name: t('align.groupRows', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
     shown: `${ends[0] === ends[1] ? ends[0] : t('align.to', { end: ends[0], end2: ends[1] })}\u202f${unit}`,
-    why: whyOf(furthest(group)).replace(' by ', ' by up to '),
+    why: whyOf(furthest(group), true),
     rows: group.map(r => r.row.point.title),
   }
 }
@@ -106,10 +106,10 @@ function furthest(group: readonly JudgedReading[]): JudgedReading {
 }
 
 /** The reason that led to the verdict, not the first that was weighed. */
-function whyOf({ cell, verdict }: JudgedReading): string {
+function whyOf({ cell, verdict }: JudgedReading, ofSeveral = false): string {
   const leading = cell.judgement!.reasons.findIndex(r => r.verdict === verdict)
   return (
-    reasonWords(cell.judgement!, cell.want.quantity, cell.requirement, cell.latest!.reading)[
+    reasonWords(cell.judgement!, cell.want.quantity, cell.requirement, cell.latest!.reading, ofSeveral)[
       Math.max(0, leading)
     ] ?? ''
   )

@@ -43,7 +43,7 @@ export function typedInstruments(instruments: readonly Instrument[], quantity: Q
   return [...ours, ...kinds].flatMap(i => {
     const profile = instrumentProfile(i.profileId)
     return profileQuantity(profile, quantity)
-      ? [{ ...i, words: setupWords(profile.accuracyWords, i.setup) }]
+      ? [{ ...i, words: setupWords(translated(profile.accuracyWords), i.setup) }]
       : []
   })
 }

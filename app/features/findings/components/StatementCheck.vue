@@ -30,7 +30,7 @@ const MARKS = { possible: 'inside', doubtful: 'cannot-tell', impossible: 'above'
         </select></label
       >
       <label v-for="(f, i) in kind.fields" :key="f.id"
-        >{{ f.label }}{{ f.unit ? `, ${f.unit}` : ''
+        >{{ translated(f.label) }}{{ f.unit ? `, ${f.unit}` : ''
         }}<input v-model="texts[i]" class="fig" inputmode="decimal" autocomplete="off"
       /></label>
     </div>

@@ -68,7 +68,7 @@ function fillLive() {
         <label
           >{{ t('instruments.signal')
           }}<select v-model="signalKind">
-            <option v-for="(words, k) in SIGNAL_WORDS" :key="k" :value="k">{{ words }}</option>
+            <option v-for="(words, k) in SIGNAL_WORDS" :key="k" :value="k">{{ t(words) }}</option>
           </select></label
         >
         <label v-if="signalKind === 'am-tone'"

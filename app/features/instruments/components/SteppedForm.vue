@@ -81,11 +81,16 @@ function start() {
         inputmode="decimal"
         hide-details
       />
-      <v-text-field v-model="to" :label="`To, ${words.unit}`" inputmode="decimal" hide-details />
+      <v-text-field
+        v-model="to"
+        :label="t('instruments.toUnit', { unit: words.unit })"
+        inputmode="decimal"
+        hide-details
+      />
       <v-text-field v-model="steps" :label="t('instruments.steps')" inputmode="numeric" hide-details />
       <v-select
         v-model="setterId"
-        :label="t('instruments.setBy', { label: words.label })"
+        :label="t('instruments.setBy')"
         :items="setters.map(i => ({ title: i.name, value: i.id }))"
         :no-data-text="t('instruments.noConnectedInstrumentCanSetIt')"
         hide-details
@@ -142,7 +147,7 @@ function start() {
 }
 .fields {
   display: grid;
-  grid-template-columns: 110px 110px 90px minmax(170px, 1fr) minmax(170px, 1fr) auto;
+  grid-template-columns: repeat(auto-fill, minmax(min(190px, 100%), 1fr));
   gap: 10px;
   align-items: center;
 }

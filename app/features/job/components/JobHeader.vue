@@ -57,7 +57,7 @@ defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, b
   flex-direction: column;
   justify-content: center;
   padding: 4px 12px 4px 20px;
-  min-width: 112px;
+  min-width: 190px;
   flex: 1 1 0;
 }
 .tag b {
@@ -65,9 +65,8 @@ defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, b
 }
 .tag b,
 .tag span {
-  white-space: nowrap;
-  overflow: hidden;
-  text-overflow: ellipsis;
+  line-height: 1.25;
+  overflow-wrap: anywhere;
 }
 .tag span {
   font-size: 12.5px;
@@ -89,7 +88,8 @@ defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, b
   color: var(--ink2);
   font-size: 13.5px;
   text-decoration: none;
-  white-space: nowrap;
+  line-height: 1.15;
+  max-width: 108px;
 }
 .stages a.on {
   color: var(--ink);

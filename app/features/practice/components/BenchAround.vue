@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PracticeChange, PracticeState } from '#shared/practice'
 import { pointWords } from '../logic/practiceHands'
@@ -8,6 +8,10 @@ import { pointWords } from '../logic/practiceHands'
 const props = defineProps<{ state: PracticeState }>()
 const emit = defineEmits<{ change: [change: Partial<PracticeChange>] }>()
 const point = ref('')
+const BEHIND = 'RF behind '
+/** What lies behind a coil is named by the coil. */
+const pointName = (name: string) =>
+  name.startsWith(BEHIND) ? t('practice.rfBehind', { coil: name.slice(BEHIND.length) }) : translated(name)
 const found = computed(() => props.state.testPoints.find(p => p.name === point.value) ?? null)
 const LEVELS_UV = [0, 0.3, 1, 10, 50, 100]
 const TONE_MV = [3, 15, 30, 40, 95, 190]
@@ -120,7 +124,7 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
       <label class="pick"
         ><select v-model="point" :aria-label="t('practice.probeAt')">
           <option value="">{{ t('practice.where') }}</option>
-          <option v-for="p in state.testPoints" :key="p.name" :value="p.name">{{ p.name }}</option>
+          <option v-for="p in state.testPoints" :key="p.name" :value="p.name">{{ pointName(p.name) }}</option>
         </select></label
       ><b v-if="found" class="fig">{{ pointWords(found) }}</b>
     </div>

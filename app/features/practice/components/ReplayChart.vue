@@ -70,7 +70,7 @@ function figure(token: (name: string) => string): Figure {
       legend: { orientation: 'h', y: 1.15 },
       font: { size: 12.5 },
       xaxis: {
-        title: { text: 'minutes' },
+        title: { text: t('practice.minutesAxis') },
         range: [minutes(props.beginS), minutes(trace.at(-1)!.atS)],
         gridcolor: token('--line'),
         zeroline: false,

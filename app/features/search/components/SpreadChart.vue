@@ -23,7 +23,7 @@ function figure(token: (name: string) => string): Figure {
     orientation: 'h' as const,
     width: 0.12,
     marker: { color: token('--ink2') },
-    name: 'middle 80 %',
+    name: t('search.middleEighty'),
     ...hover,
   }
   const thick = {
@@ -62,7 +62,7 @@ function figure(token: (name: string) => string): Figure {
       xaxis: {
         range: [-6.4, 6.4],
         tickvals: [-1, 0, 1],
-        ticktext: ['quarter', 'middle', t('search.threeQuarters')],
+        ticktext: [t('search.quarter'), t('search.middle'), t('search.threeQuarters')],
         gridcolor: token('--line'),
         zeroline: true,
         zerolinecolor: token('--line2'),

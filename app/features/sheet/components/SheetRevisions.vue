@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, ref, shallowRef } from 'vue'
 import { compareSheets, type ModelSheet } from '#core/sheet'
 import type { RevisionInfo } from '#shared/sheetFile'
@@ -88,8 +88,8 @@ async function compare() {
             <td>
               <b>{{ differenceName(d) }}</b>
             </td>
-            <td>{{ d.before ?? t('sheet.notPresent') }}</td>
-            <td>{{ d.after ?? t('sheet.removed') }}</td>
+            <td>{{ d.before === undefined ? t('sheet.notPresent') : translated(d.before) }}</td>
+            <td>{{ d.after === undefined ? t('sheet.removed') : translated(d.after) }}</td>
           </tr>
         </tbody>
       </table>

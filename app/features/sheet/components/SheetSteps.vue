@@ -69,7 +69,7 @@ const criterion = (s: ModelSheet['procedure'][number]) => {
           </div>
           <div>{{ criterion(s) }}</div>
         </td>
-        <td class="fig">{{ s.adjusters.join(' ') || 'none' }}</td>
+        <td class="fig">{{ s.adjusters.join(' ') || t('sheet.none') }}</td>
         <td class="fig">
           {{ s.needs.join(' ') || '\u2013'
           }}<span v-if="s.skipIf" class="quiet"

@@ -47,7 +47,8 @@ const needle = computed(() => {
   if (props.rising === 'level') return 'level'
   return (props.rising === 'up') === (props.peaked.seek === 'largest') ? 'up' : 'down'
 })
-const way = computed(() => ({ up: '\u2197 rising', down: '\u2198 falling', level: '→ steady' })[needle.value])
+const WAYS = { up: 'align.wayUp', down: 'align.wayDown', level: 'align.wayLevel' } as const
+const way = computed(() => t(WAYS[needle.value]))
 const isBothWays = (c: PeakedQuantity) =>
   props.choices.some(o => o.quantity === c.quantity && o.seek !== c.seek)
 function choiceWords(c: PeakedQuantity): string {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { CLAIM_KIND_WORDS } from '#shared/words/claimWords'
 import { t, translated } from '#shared/i18n'
 import { v4 as uuid } from 'uuid'
 import { ref, watch } from 'vue'
@@ -67,7 +68,7 @@ const wrong = (c: Claim) => !Number.isFinite(c.value) && (texts.value[c.id] ?? '
         :aria-label="t('job.howTheOwnerPutIt')"
         @change="change(c.id, { kind: ($event.target as HTMLSelectElement).value as ClaimKind })"
       >
-        <option v-for="k in KINDS" :key="k">{{ k }}</option>
+        <option v-for="k in KINDS" :key="k" :value="k">{{ t(CLAIM_KIND_WORDS[k]) }}</option>
       </select>
       <span class="number"
         ><input

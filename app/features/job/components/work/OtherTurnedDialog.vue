@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { topicWords } from '#shared/words/quantityWords'
 import { t, translated } from '#shared/i18n'
 import { ref } from 'vue'
 import type { AdjusterRole } from '#core/sheet'
@@ -53,7 +54,7 @@ function keep() {
         <p v-if="role" class="quiet">
           {{
             t('job.recheckThenBecause', {
-              list: GOES_STALE[role].topics.map(t => t.replace('-', ' ')).join(', '),
+              list: GOES_STALE[role].topics.map(topicWords).join(', '),
               because: translated(GOES_STALE[role].because),
             })
           }}

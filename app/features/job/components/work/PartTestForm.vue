@@ -22,10 +22,14 @@ const form = ref(ofPart())
 const place = ref({ gainFrom: '', gainTo: '', reference: '4', testSet: '', meter: '', scale: '' })
 const FALLS = [
   { value: null, title: t('job.notTested') },
-  { value: false, title: 'steady' },
-  { value: true, title: 'falls' },
+  { value: false, title: t('job.powerSteady') },
+  { value: true, title: t('job.powerFalls') },
 ]
-const HEAT = [{ value: null, title: t('job.notChecked') }, ...HEATS.map(h => ({ value: h, title: h }))]
+const HEAT_WORDS = { cool: 'job.heatCool', warm: 'job.heatWarm', hot: 'job.heatHot' } as const
+const HEAT = [
+  { value: null, title: t('job.notChecked') },
+  ...HEATS.map(h => ({ value: h, title: t(HEAT_WORDS[h]) })),
+]
 
 /** An empty field is "not tested"; what is no number is refused by the shared check. */
 const numberOf = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')))
@@ -122,18 +126,18 @@ function send() {
 <style scoped>
 .test-form {
   display: grid;
-  grid-template-columns: repeat(4, minmax(0, 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(310px, 100%), 1fr));
   gap: 10px;
   align-items: start;
 }
 .pair {
   display: grid;
-  grid-template-columns: 1fr 1fr;
+  grid-template-columns: repeat(auto-fit, minmax(150px, 1fr));
   gap: 6px;
 }
 @media (max-width: 760px) {
   .test-form {
-    grid-template-columns: 1fr 1fr;
+    grid-template-columns: 1fr;
   }
 }
 </style>

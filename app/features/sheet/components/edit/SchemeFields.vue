@@ -21,7 +21,7 @@ const OSCILLATORS = computed<EditColumn[]>(() => [
     label: t('sheet.adjustedBy'),
     kind: 'select',
     items: [
-      { value: '', title: 'nothing' },
+      { value: '', title: t('sheet.adjustedByNothing') },
       ...props.sheet.adjusters.map(a => ({ value: a.designator, title: a.designator })),
     ],
   },
@@ -40,7 +40,7 @@ const FREQUENCIES: readonly EditColumn[] = [
     key: 'mode',
     label: t('common.mode'),
     kind: 'select',
-    items: [{ value: '', title: 'any' }, ...MODES.map(m => ({ value: m, title: m }))],
+    items: [{ value: '', title: t('sheet.anyMode') }, ...MODES.map(m => ({ value: m, title: m }))],
   },
 ]
 const tidyOscillator = (o: Oscillator): Oscillator => ({ ...o, adjuster: o.adjuster || null })

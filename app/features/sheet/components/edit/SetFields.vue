@@ -141,7 +141,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 14px 18px;
-  max-width: 940px;
+  max-width: 1120px;
 }
 .wide {
   grid-column: 1 / -1;

@@ -1,0 +1,156 @@
+import type { Page } from '@playwright/test'
+import { expect, deliver, test } from './bench'
+import { speakPseudo, tradeTexts } from './pseudoTexts'
+
+type House = Parameters<typeof deliver>[0]
+
+/** What a page may show in any language: names of keys, formats and units, numbers of jobs, dates. */
+const NAMES =
+  /\b(?:W-\d{4}|\d{1,2} [a-z]{3} \d{4}|Esc|Enter|Diapason|English|Español|min|ppm|log|S-units|csv|wav|sigmf)\b/g
+
+/** Every visible text, and every name of a control, that holds a word without an accent. */
+const unaccented = (page: Page) =>
+  page.evaluate(() => {
+    const out = new Set<string>()
+    const isWord = (text: string) => /[a-z]{3,}/.test(text) && !/[áéíóúýçñšžĺŕđťğĥķŵƀḿṕƒṽẋʠĵ]/.test(text)
+    const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
+    for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+      const element = node.parentElement!
+      const text = node.textContent!.replace(/\s+/g, ' ').trim()
+      if (element.closest('script, style, .plot, textarea')) continue
+      if (element.tagName !== 'OPTION' && !element.checkVisibility()) continue
+      if (isWord(text)) out.add(text)
+    }
+    for (const element of document.body.querySelectorAll('[aria-label], [title], [placeholder]'))
+      for (const name of ['aria-label', 'title', 'placeholder']) {
+        const text = element.getAttribute(name)
+        if (text && isWord(text) && !element.closest('.plot')) out.add(text)
+      }
+    return [...out]
+  })
+
+/** Texts that are cut off: wider than what holds them, and not to be scrolled to. */
+const cut = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll<HTMLElement>('body *')]
+      .filter(e => {
+        const style = getComputedStyle(e)
+        const holds = [...e.childNodes].some(
+          n => n.nodeType === Node.TEXT_NODE && n.textContent!.trim() !== '',
+        )
+        return (
+          holds &&
+          // Chosen values are read whole in their list, and what only a screen reader says is never cut.
+          !e.matches('.sr, .v-select__selection-text') &&
+          e.checkVisibility() &&
+          style.overflowX !== 'visible' &&
+          style.overflowX !== 'auto' &&
+          style.overflowX !== 'scroll' &&
+          e.scrollWidth > e.clientWidth + 1
+        )
+      })
+      .map(e => `${e.className}: ${e.textContent!.trim().slice(0, 60)}`),
+  )
+
+async function pathsOf(house: House): Promise<string[]> {
+  await deliver(house)
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
+  const id = (number: number) => jobs.find(j => j.job.number === number)!.job.id
+  const pages = [
+    'intake',
+    'inspection',
+    'as-found',
+    'findings',
+    'repair',
+    'soak',
+    'align',
+    'as-left',
+    'handover',
+  ]
+  return [
+    '/',
+    '/sets',
+    '/rules',
+    '/parts',
+    '/sheets',
+    '/sheets/osmund-27f',
+    '/sheets/new',
+    '/sheets/osmund-27f/edit',
+    '/practice',
+    '/instruments',
+    '/instruments/stepped',
+    '/signals',
+    ...pages.flatMap(p => [`/jobs/${id(231)}/${p}`, `/jobs/${id(228)}/${p}`]),
+  ]
+}
+
+/** What people typed, and what stands in records: everything in answers of the server. */
+function heard(page: Page, trade: ReadonlySet<string>): () => string {
+  const texts = new Set<string>()
+  const walk = (value: unknown): void => {
+    if (typeof value === 'string' && !trade.has(value)) texts.add(value)
+    else if (value !== null && typeof value === 'object') Object.values(value).forEach(walk)
+  }
+  page.on('response', response => {
+    const url = new URL(response.url())
+    if (url.pathname.startsWith('/api/') && !/texts|live/.test(url.pathname))
+      response.json().then(walk, () => undefined)
+  })
+  return () => [...texts].join('\n').replace(/\s+/g, ' ')
+}
+
+for (const [width, height] of [
+  [1280, 800],
+  [390, 844],
+] as const) {
+  test(`${width} px: every text comes from the catalogue, and none is cut when it is a third longer`, async ({
+    page,
+    house,
+  }) => {
+    test.setTimeout(300_000)
+    await page.setViewportSize({ width, height })
+    const trade = await tradeTexts(house.address)
+    await speakPseudo(page, house.address, trade)
+    const known = heard(page, new Set(trade))
+    // People name instruments as they like, after their kind too.
+    const instruments = (await house.request('GET', '/api/instruments')).body as { name: string }[]
+    for (const path of await pathsOf(house)) {
+      await page.goto(house.address + path)
+      await expect(page.locator('h1').first()).toBeVisible()
+      await page.waitForTimeout(700)
+      const typed = known()
+      const strange = (await unaccented(page)).filter(text => {
+        const own = text.replaceAll(NAMES, '').trim()
+        return /[a-z]{3,}/.test(own) && !typed.includes(own) && !instruments.some(i => i.name === text)
+      })
+      expect.soft(strange, path).toEqual([])
+      expect.soft(await cut(page), `${path}: cut`).toEqual([])
+    }
+  })
+}
+
+test('a language is chosen in the menu, stays, and the owner is written to in his own', async ({
+  page,
+  house,
+}) => {
+  await page.goto(house.address)
+  await page.getByRole('button', { name: 'Español' }).click()
+  await expect(page.getByRole('link', { name: 'Instrumentos' })).toBeVisible()
+  await expect(page.locator('html')).toHaveAttribute('lang', 'es')
+  await page.goto(`${house.address}/sheets/osmund-27f`)
+  await expect(page.getByText('Bobinas de excitación y salida al máximo').first()).toBeVisible()
+
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
+  const { id } = jobs.find(j => j.job.number === 228)!.job
+  await page.goto(`${house.address}/jobs/${id}/intake`)
+  // The chosen value lies over the field itself.
+  await page.getByLabel('Idioma del cliente').press('ArrowDown')
+  await page.getByRole('option', { name: 'English' }).click()
+  await page.getByRole('button', { name: 'Guardar correcciones' }).click()
+  await expect(page.getByText('Guardado')).toBeVisible()
+
+  await page.getByRole('button', { name: 'English' }).click()
+  await expect(page.getByRole('link', { name: 'Instruments' })).toBeVisible()
+  await page.reload()
+  await expect(page.getByLabel('Language of the owner')).toBeVisible()
+})
