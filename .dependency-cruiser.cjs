@@ -30,12 +30,13 @@ module.exports = {
       name: 'quantity-imports-nothing',
       severity: 'error',
       from: { path: '^core/quantity/', pathNot: '\\.test\\.ts$' },
-      to: { path: '^core/', pathNot: '^core/(quantity/|errors)' },
+      to: { path: '^core/', pathNot: '^core/(quantity/|errors|message)' },
     },
     only('shared-imports-core', '^shared/', '^(core|i18n|shared)/'),
     only('instruments-import-core-shared', '^instruments/', '^(core|shared|instruments)/'),
     only('queries-import-shared', '^server/db/', '^(core|shared|server/db|server/utils/log)'),
-    only('cli-imports-core', '^cli/', '^(core|cli)/'),
+    // A terminal is spoken to as a page is.
+    only('cli-imports-core-words', '^cli/', '^(core|cli|shared/i18n|shared/words/messageWords)'),
     only('server-imports-no-app', '^server/', '^(core|shared|server)/'),
     only(
       'logic-imports-core-shared',

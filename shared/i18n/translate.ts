@@ -26,8 +26,8 @@ export function t(code: MessageCode, params?: MessageParams): string {
   const catalogue = catalogues.get(of)
   const text = catalogue?.texts[code]
   if (!catalogue || text === undefined) throw new Error(`no text in ${of} for ${code}`)
-  // Most messages take nothing; they are not worth a parser.
-  if (typeof text === 'string' && !params && !text.includes('{')) return text
+  // Most messages take nothing, whatever is given; they are not worth a parser, and a browser has none.
+  if (typeof text === 'string' && !text.includes('{')) return text
   let format = catalogue.compiled.get(code)
   if (!format) {
     format = new IntlMessageFormat(text, LOCALES[of], undefined, { ignoreTag: true })

@@ -2,9 +2,15 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
-import { DEFAULT_OPTIONS, measureRecording } from '../../core/signal'
+import { DEFAULT_OPTIONS, measureRecording, type Measurement } from '../../core/signal'
+import { wordedNotes } from '../../shared/words/messageWords'
 import { amSignal, audioRecording, fmSignal, lineSignal, recordingOf, withNoise } from '../fixtures/signals'
 
+/** Notes as documented: a code, and its words. */
+const worded = (m: Measurement) => ({
+  ...m,
+  notes: wordedNotes(m.notes).map(({ code, words }) => ({ code, words })),
+})
 const schema = JSON.parse(
   readFileSync(join(import.meta.dirname, '..', '..', 'docs', 'formats', 'measurement.schema.json'), 'utf8'),
 ) as { required: string[] }
@@ -33,7 +39,7 @@ const recordings = {
 describe('the schema of a measurement', () => {
   it.each(Object.entries(recordings))('holds for %s', async (_name, recording) => {
     const { measurement } = await measureRecording(recording, DEFAULT_OPTIONS)
-    const plain = JSON.parse(JSON.stringify(measurement)) as Record<string, unknown>
+    const plain = JSON.parse(JSON.stringify(worded(measurement))) as Record<string, unknown>
     validate(plain)
     expect(validate.errors).toBeNull()
     expect(Object.keys(plain).sort()).toEqual([...schema.required].sort())

@@ -88,7 +88,6 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       :error-messages="messages('owner')"
     />
     <v-text-field v-model="contact" :label="t('common.contact')" :error-messages="messages('contact')" />
-    <v-select v-model="ownerLanguage" :label="t('form.ownerLanguage')" :items="languages" />
     <v-select
       v-model="sheetId"
       :label="t('common.model')"
@@ -146,6 +145,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       :items="choices"
       :error-messages="messages('ruleSetId')"
     />
+    <v-select v-model="ownerLanguage" :label="t('form.ownerLanguage')" :items="languages" />
     <p v-if="timely" class="care wide" role="status">{{ timely }}</p>
     <p v-if="otherPlan" class="care wide">
       {{ t('job.doesNotCoverTheChannelsOf', { name: rules!.name }) }}

@@ -1,3 +1,4 @@
+import { translated } from '#shared/i18n'
 import type KonvaType from 'konva'
 import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
 import type { BoardDrawing, BoardPlace } from '#core/sheet'
@@ -87,7 +88,7 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
         y: p.y * height - 6 / scale,
         width: p.width * width,
         align: 'center',
-        text: p.label,
+        text: translated(p.label),
         fontSize: 12 / scale,
         fill: colour('--ink2'),
         fontFamily: 'Atkinson Hyperlegible Mono Variable',

@@ -150,7 +150,7 @@ const wrongPlace = computed(() =>
 }
 .settings {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(142px, 100%), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(150px, 100%), 1fr));
   gap: 12px;
   align-items: start;
 }

@@ -137,7 +137,7 @@ legend .quiet {
 }
 .claim {
   display: grid;
-  grid-template-columns: 86px 130px minmax(212px, 1.6fr) 118px minmax(104px, 0.7fr) auto;
+  grid-template-columns: 116px 116px minmax(200px, 1.4fr) 136px minmax(120px, 0.8fr) auto;
   gap: 8px;
   align-items: center;
   margin-bottom: 8px;

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { PLAIN_ASPECT, drawingOf, type ModelSheet } from '#core/sheet'
 import { boardPins, pictureUrl, sideOf } from '../../logic/boardPins'
@@ -53,7 +53,7 @@ const isWanted = (id: string) => props.wanted.includes(id)
           :height="d.height * (H - 20)"
           rx="2"
         />
-        <text :x="x(d.x)" :y="y(d.y) + 3" text-anchor="middle">{{ d.label }}</text>
+        <text :x="x(d.x)" :y="y(d.y) + 3" text-anchor="middle">{{ translated(d.label) }}</text>
       </g>
     </template>
     <g v-for="p in pins" :key="p.id">
