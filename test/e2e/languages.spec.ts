@@ -138,7 +138,7 @@ test('a language is chosen in the menu, stays, and the owner is written to in hi
   await expect(page.getByRole('link', { name: 'Instrumentos' })).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('lang', 'es')
   await page.goto(`${house.address}/sheets/osmund-27f`)
-  await expect(page.getByText('Bobinas de excitación y salida al máximo').first()).toBeVisible()
+  await expect(page.getByText(/Deje el equipo encendido 20 minutos/).first()).toBeVisible()
 
   const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
   const { id } = jobs.find(j => j.job.number === 228)!.job
@@ -147,7 +147,7 @@ test('a language is chosen in the menu, stays, and the owner is written to in hi
   await page.getByLabel('Idioma del cliente').press('ArrowDown')
   await page.getByRole('option', { name: 'English' }).click()
   await page.getByRole('button', { name: 'Guardar correcciones' }).click()
-  await expect(page.getByText('Guardado')).toBeVisible()
+  await expect(page.getByText('Entrada corregida')).toBeVisible()
 
   await page.getByRole('button', { name: 'English' }).click()
   await expect(page.getByRole('link', { name: 'Instruments' })).toBeVisible()

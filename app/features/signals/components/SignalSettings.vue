@@ -150,7 +150,7 @@ const wrongPlace = computed(() =>
 }
 .settings {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(150px, 100%), 1fr));
+  grid-template-columns: 124px 1.5fr 0.9fr 0.95fr 0.95fr 1fr 1.4fr;
   gap: 12px;
   align-items: start;
 }
