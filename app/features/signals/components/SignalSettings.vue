@@ -150,7 +150,7 @@ const wrongPlace = computed(() =>
 }
 .settings {
   display: grid;
-  grid-template-columns: 124px 1.5fr 0.9fr 0.95fr 0.95fr 1fr 1.4fr;
+  grid-template-columns: 124px 1.3fr 0.85fr 1fr 1.1fr 1.2fr 1.1fr;
   gap: 12px;
   align-items: start;
 }
