@@ -34,7 +34,7 @@ export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
     JSON.stringify(j.claims),
     j.boxNote ?? '',
     JSON.stringify(j.schools),
-    j.ownerLanguage,
+    j.ownerLanguage ?? '',
   ])
   return rows[0] ?? null
 }
