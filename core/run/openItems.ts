@@ -1,4 +1,4 @@
-import type { StepStatus } from './stepState'
+import { STATUS_CODES } from './stepState'
 import { message, type Message } from '../message'
 import { quantityInfo } from '../quantity'
 import type { ModelSheet } from '../sheet'
@@ -81,20 +81,9 @@ function stepItems(state: RunState['steps'][number], run: RunState): Omit<OpenIt
       id,
       title,
       kind: 'step-open',
-      detail: missing ? message('item.waitingFor', { list: missing }) : message(STATES[state.status]),
+      detail: missing ? message('item.waitingFor', { list: missing }) : message(STATUS_CODES[state.status]),
     },
   ]
-}
-
-const STATES: Readonly<Record<StepStatus, string>> = {
-  'inside': 'verdict.within',
-  'above': 'common.above',
-  'below': 'common.below',
-  'cannot-tell': 'common.cannotTell',
-  'stale': 'verdict.recheck',
-  'not-measured': 'common.notMeasured',
-  'in-progress': 'verdict.inProgress',
-  'skipped': 'common.skipped',
 }
 
 const WHEN = {
@@ -117,6 +106,6 @@ function rowItems(row: RowState): Omit<OpenItem, 'settled'>[] {
   if (row.stale) return [{ id, title, kind: 'as-left-stale', detail: message('item.adjustedSince') }]
   const outside = row.cells.find(c => c.judgement && c.judgement.verdict !== 'inside')
   return outside
-    ? [{ id, title, kind: 'as-left-outside', detail: message(STATES[outside.judgement!.verdict]) }]
+    ? [{ id, title, kind: 'as-left-outside', detail: message(STATUS_CODES[outside.judgement!.verdict]) }]
     : []
 }

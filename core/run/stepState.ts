@@ -11,6 +11,18 @@ import { requirementOf, judgeRequirement } from './judgeReading'
 
 export type StepStatus = Verdict | 'not-measured' | 'in-progress' | 'stale' | 'skipped'
 
+/** What each is called, in the catalogue. */
+export const STATUS_CODES = {
+  'inside': 'verdict.within',
+  'above': 'common.above',
+  'below': 'common.below',
+  'cannot-tell': 'common.cannotTell',
+  'stale': 'verdict.recheck',
+  'not-measured': 'common.notMeasured',
+  'in-progress': 'verdict.inProgress',
+  'skipped': 'common.skipped',
+} as const satisfies Readonly<Record<StepStatus, string>>
+
 export interface StepState {
   readonly step: Step
   readonly wants: readonly MeasurandState[]

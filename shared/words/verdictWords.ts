@@ -1,4 +1,4 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t } from '#shared/i18n'
 import {
   quantityInfo,
   showErrorHz,
@@ -9,26 +9,15 @@ import {
   type Quantity,
 } from '#core/quantity'
 import type { Judgement, Reason, Verdict } from '#core/rules'
-import type { Requirement, Forecast, StepStatus } from '#core/run'
+import { STATUS_CODES, type Requirement, type Forecast, type StepStatus } from '#core/run'
 import { distanceWords } from './distanceWords'
 import { profilesAsGoodAs } from '#core/instrument'
 
 /** Shape and word of a state; colour only repeats what the shape says. */
 export type Mark = Verdict | 'stale' | 'none' | 'partial' | 'skipped'
 
-const STATUS_WORDS: Record<StepStatus, MessageCode> = {
-  'inside': 'verdict.within',
-  'above': 'common.above',
-  'below': 'common.below',
-  'cannot-tell': 'common.cannotTell',
-  'stale': 'verdict.recheck',
-  'not-measured': 'common.notMeasured',
-  'in-progress': 'verdict.inProgress',
-  'skipped': 'common.skipped',
-}
-
 export function statusWord(status: StepStatus): string {
-  return t(STATUS_WORDS[status])
+  return t(STATUS_CODES[status])
 }
 
 export function markOf(status: StepStatus): Mark {

@@ -1,12 +1,13 @@
 import type { Page } from '@playwright/test'
 import { expect, deliver, test } from './bench'
+import { jobPaths, mainPaths } from './mainPaths'
 import { speakPseudo, tradeTexts } from './pseudoTexts'
 
 type House = Parameters<typeof deliver>[0]
 
 /** What a page may show in any language: names of keys, formats and units, numbers of jobs, dates. */
-const NAMES =
-  /\b(?:W-\d{4}|\d{1,2} [a-z]{3} \d{4}|Esc|Enter|Diapason|English|Español|min|ppm|log|S-units|csv|wav|sigmf)\b/g
+const ANYWHERE = 'Esc|Enter|Diapason|English|Español|min|ppm|log|S-units|csv|wav|sigmf'
+const NAMES = new RegExp(`\\b(?:W-\\d{4}|\\d{1,2} [a-z]{3} \\d{4}|${ANYWHERE})\\b`, 'g')
 
 /** Every visible text, and every name of a control, that holds a word without an accent. */
 const unaccented = (page: Page) =>
@@ -52,11 +53,11 @@ const cut = (page: Page) =>
       .map(e => `${e.className}: ${e.textContent!.trim().slice(0, 60)}`),
   )
 
+/** The main screens, those that need no axe, and each page of a job with another kind of set. */
 async function pathsOf(house: House): Promise<string[]> {
   await deliver(house)
-  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
-  const id = (number: number) => jobs.find(j => j.job.number === number)!.job.id
-  const pages = [
+  const of = await jobPaths(house)
+  const more = [
     'intake',
     'inspection',
     'as-found',
@@ -67,21 +68,8 @@ async function pathsOf(house: House): Promise<string[]> {
     'as-left',
     'handover',
   ]
-  return [
-    '/',
-    '/sets',
-    '/rules',
-    '/parts',
-    '/sheets',
-    '/sheets/osmund-27f',
-    '/sheets/new',
-    '/sheets/osmund-27f/edit',
-    '/practice',
-    '/instruments',
-    '/instruments/stepped',
-    '/signals',
-    ...pages.flatMap(p => [`/jobs/${id(231)}/${p}`, `/jobs/${id(228)}/${p}`]),
-  ]
+  const others = more.flatMap(page => [of(231, page), of(228, page)])
+  return [...new Set([...(await mainPaths(house)), '/instruments/stepped', '/signals', ...others])]
 }
 
 /** What people typed, and what stands in records: everything in answers of the server. */
@@ -140,9 +128,7 @@ test('a language is chosen in the menu, stays, and the owner is written to in hi
   await page.goto(`${house.address}/sheets/osmund-27f`)
   await expect(page.getByText(/Deje el equipo encendido 20 minutos/).first()).toBeVisible()
 
-  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
-  const { id } = jobs.find(j => j.job.number === 228)!.job
-  await page.goto(`${house.address}/jobs/${id}/intake`)
+  await page.goto(house.address + (await jobPaths(house))(228, 'intake'))
   // The chosen value lies over the field itself.
   await page.getByLabel('Idioma del cliente').press('ArrowDown')
   await page.getByRole('option', { name: 'English' }).click()

@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { deliver, expect, test } from './bench'
+import { mainPaths } from './mainPaths'
 
 for (const theme of ['day', 'night'] as const) {
   test(`${theme}: chosen by its button, remembered, and every main screen keeps WCAG 2 AA`, async ({
@@ -9,29 +10,7 @@ for (const theme of ['day', 'night'] as const) {
     await deliver(house)
     await page.goto(house.address)
     if (theme === 'night') await page.getByRole('button', { name: 'Night' }).click()
-    const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
-    const id = (number: number) => jobs.find(j => j.job.number === number)!.job.id
-    const paths = [
-      '/',
-      '/sets',
-      '/rules',
-      '/parts',
-      '/sheets',
-      '/sheets/osmund-27f',
-      '/sheets/new',
-      '/sheets/osmund-27f/edit',
-      '/practice',
-      '/instruments',
-      `/jobs/${id(231)}/intake`,
-      `/jobs/${id(231)}/inspection`,
-      `/jobs/${id(231)}/as-found`,
-      `/jobs/${id(228)}/findings`,
-      `/jobs/${id(228)}/repair`,
-      `/jobs/${id(228)}/soak`,
-      `/jobs/${id(231)}/align`,
-      `/jobs/${id(229)}/handover`,
-    ]
-    for (const path of paths) {
+    for (const path of await mainPaths(house)) {
       await page.goto(house.address + path)
       await expect(page.locator(`.v-theme--${theme}`).first()).toBeVisible()
       await expect(page.locator('.frame-rail .ro').first()).toBeVisible()

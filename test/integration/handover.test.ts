@@ -45,6 +45,13 @@ describe('PDF', () => {
     expect(text).toMatch(/Compliance with CEPT 27 MHz has not been demonstrated/)
     expect(text).not.toMatch(/\bRV4\b|\bA2\.8\b/)
   })
+  it('for the owner in his language, for the shop in that of the screen', async () => {
+    const id = await house.newJob({ ownerLanguage: 'es', sheetId: 'osmund-40a', ruleSetId: 'R-EU' })
+    const owner = await pdf(`/api/jobs/${id}/handover.pdf?copy=owner`)
+    expect(owner.text).toMatch(/No se ha demostrado la conformidad con CEPT 27 MHz/)
+    expect(owner.text).not.toMatch(/Compliance|has not been/)
+    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)).text).toMatch(/has not been demonstrated/)
+  })
   it('for the shop: every judged row, units with micro, embedded fonts, vectors and no picture', async () => {
     const { text, bytes } = await pdf(`/api/jobs/${idOf(229)}/handover.pdf?copy=shop`)
     expect(text).toMatch(/Channel 20, high power Power, average 2\.80 W below 3\.82 W within/)
