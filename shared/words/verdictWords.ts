@@ -62,14 +62,19 @@ export function windowWords(
   return t(code, { low: showBound(low, quantity, nominalHz) })
 }
 
+/** How reasons are put: as the furthest of several, or where the verdict stands beside as its own word. */
+export interface ReasonStyle {
+  readonly ofSeveral?: boolean
+  readonly besideVerdict?: boolean
+}
+
 /** Why a verdict is what it is, with the numbers that were used; how far beyond, where it is. */
 export function reasonWords(
   judgement: Judgement,
   quantity: Quantity,
   asked: Requirement,
   measured: Pick<Measured, 'value'>,
-  /** the furthest of several: the others lie nearer */
-  ofSeveral = false,
+  { ofSeveral = false, besideVerdict = false }: ReasonStyle = {},
 ): string[] {
   const by = ofSeveral ? 'verdict.byUpTo' : 'verdict.by'
   const far = (reason: Reason) => {
@@ -79,11 +84,12 @@ export function reasonWords(
   }
   return judgement.reasons.map(reason => {
     const range = windowWords(reason.low, reason.high, quantity, asked.nominalHz)
+    const said = besideVerdict ? 'unsaid' : SAID[reason.verdict ?? 'inside']
     switch (reason.rule) {
       case 'target':
-        return targetWords(reason.verdict!, far(reason), range)
+        return targetWords(reason.verdict!, said, far(reason), range)
       case 'limit':
-        return limitWords(reason.verdict!, far(reason), range, asked)
+        return limitWords(reason.verdict!, said, far(reason), range, asked)
       case 'resolution':
         return t('verdict.meterCannotResolveReason')
       case 'uncertainty-unknown':
@@ -92,25 +98,28 @@ export function reasonWords(
   })
 }
 
-function targetWords(verdict: Verdict, far: string, range: string): string {
-  if (verdict === 'inside') return t('verdict.withinTolerance', { range })
-  if (verdict === 'cannot-tell') return t('verdict.cannotTellTheBoundThatWas', { range })
+/** Verdicts as the messages choose by them. */
+const SAID: Readonly<Record<Verdict, string>> = {
+  'inside': 'inside',
+  'above': 'above',
+  'below': 'below',
+  'cannot-tell': 'cannotTell',
+}
+
+function targetWords(of: Verdict, verdict: string, far: string, range: string): string {
+  if (of === 'inside') return t('verdict.withinTolerance', { verdict, range })
+  if (of === 'cannot-tell') return t('verdict.cannotTellTheBoundThatWas', { verdict, range })
   return t('verdict.tolerance', { verdict, far, range })
 }
 
-function limitWords(verdict: Verdict, far: string, range: string, asked: Requirement): string {
+function limitWords(of: Verdict, verdict: string, far: string, range: string, asked: Requirement): string {
   const limit = t('verdict.theLimit', {
     what: t(asked.limit?.kind === 'workshop' ? 'verdict.workshop' : 'verdict.legal'),
     range,
   })
-  if (verdict === 'inside') return t('verdict.withinUncertaintyIncluded', { limit })
-  if (verdict === 'cannot-tell') return t('verdict.cannotTellLiesWithinTheUncertainty', { limit })
-  return `${verdict} ${limit}${far}`
-}
-
-/** The last reason, for a place where its verdict stands beside it as a word of its own. */
-export function besideVerdict(reasons: readonly string[]): string {
-  return (reasons.at(-1) ?? '').replace(/^(cannot tell: |within |above |below )/, '')
+  if (of === 'inside') return t('verdict.withinUncertaintyIncluded', { verdict, limit })
+  if (of === 'cannot-tell') return t('verdict.cannotTellLiesWithinTheUncertainty', { verdict, limit })
+  return t('verdict.beyondLimit', { verdict, limit, far })
 }
 
 /** What the connected instrument can decide, before keying; null when there is nothing to warn of. */

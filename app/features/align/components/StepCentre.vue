@@ -3,11 +3,11 @@ import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { QUANTITIES, shownDecimals, standardToBound } from '#core/quantity'
 import { decidingRange, forecast, judgeRequirement, type StepState, type MeasurandState } from '#core/run'
-import type { Accuracy } from '#core/quantity'
+import type { Accuracy, Measured } from '#core/quantity'
+import type { Judgement } from '#core/rules'
 import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
 import { criterionWords } from '#shared/words/runWords'
 import {
-  besideVerdict,
   forecastWords,
   reasonWords,
   showBound,
@@ -88,6 +88,9 @@ const direction = computed(() => {
     aim: showBound(window.aim, quantity.value, nominal.value),
   })
 })
+/** The last reason is the one that led to the verdict, which stands before it. */
+const lastReason = (of: Judgement, reading: Measured) =>
+  reasonWords(of, quantity.value, props.want.requirement, reading, { besideVerdict: true }).at(-1) ?? ''
 </script>
 
 <template>
@@ -102,9 +105,7 @@ const direction = computed(() => {
     <div class="verdict" data-testid="verdict">
       <template v-if="judgement && (want.requirement.window || want.requirement.limit)">
         <StateMark :mark="judgement.verdict" :size="18" /><b>{{ statusWord(judgement.verdict) }}</b>
-        <span>{{
-          direction || besideVerdict(reasonWords(judgement, quantity, want.requirement, current!))
-        }}</span>
+        <span>{{ direction || lastReason(judgement, current!) }}</span>
       </template>
       <span v-else-if="current && !readable">{{ t('align.notKeyedNoVerdict') }}</span>
       <span v-else-if="range.low !== null || range.high !== null">{{

@@ -109,7 +109,7 @@ function furthest(group: readonly JudgedReading[]): JudgedReading {
 function whyOf({ cell, verdict }: JudgedReading, ofSeveral = false): string {
   const leading = cell.judgement!.reasons.findIndex(r => r.verdict === verdict)
   return (
-    reasonWords(cell.judgement!, cell.want.quantity, cell.requirement, cell.latest!.reading, ofSeveral)[
+    reasonWords(cell.judgement!, cell.want.quantity, cell.requirement, cell.latest!.reading, { ofSeveral })[
       Math.max(0, leading)
     ] ?? ''
   )

@@ -147,7 +147,7 @@ function start() {
 }
 .fields {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(190px, 100%), 1fr));
+  grid-template-columns: repeat(3, 0.7fr) repeat(2, 1.2fr) auto;
   gap: 10px;
   align-items: center;
 }

@@ -150,7 +150,7 @@ const wrongPlace = computed(() =>
 }
 .settings {
   display: grid;
-  grid-template-columns: 124px 1.3fr 0.85fr 1fr 1.1fr 1.2fr 1.1fr;
+  grid-template-columns: 124px 1.76fr 1.12fr 1.36fr 1.48fr 1.58fr 2.06fr;
   gap: 12px;
   align-items: start;
 }

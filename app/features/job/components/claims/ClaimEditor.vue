@@ -137,7 +137,7 @@ legend .quiet {
 }
 .claim {
   display: grid;
-  grid-template-columns: 116px 116px minmax(200px, 1.4fr) 136px minmax(120px, 0.8fr) auto;
+  grid-template-columns: 110px 138px minmax(160px, 1.4fr) 138px minmax(94px, 0.7fr) auto;
   gap: 8px;
   align-items: center;
   margin-bottom: 8px;
