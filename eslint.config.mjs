@@ -1,5 +1,6 @@
 import prettier from 'eslint-config-prettier/flat'
 import { limits } from './eslint.limits.mjs'
+import { ourRules } from './eslint.rules.mjs'
 import withNuxt from './.nuxt/eslint.config.mjs'
 
 export default withNuxt(
@@ -14,4 +15,5 @@ export default withNuxt(
   // How code is laid out is Prettier's business alone.
   prettier,
   ...limits,
+  ...ourRules,
 )

@@ -1,5 +1,6 @@
 <script setup lang="ts">
-import { useLanguageCookie } from '../data/languageCookie'
+import { useDecimalCookie, useLanguageCookie } from '../data/languageCookie'
+import type { DecimalSign } from '#core/quantity'
 import { t, type Language } from '#shared/i18n'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useCookie, useRoute } from '#imports'
@@ -25,6 +26,7 @@ const theme = useTheme()
 const chosen = useCookie<'day' | 'night'>('theme', { default: () => 'day', maxAge: 31_536_000 })
 theme.change(chosen.value)
 const spoken = useLanguageCookie()
+const decimal = useDecimalCookie()
 const live = useLiveStore()
 const outbox = useOutboxStore()
 const practice = usePracticeStore()
@@ -39,6 +41,11 @@ const drawer = computed(() => practice.panelOpen && route.path !== '/practice' &
 function switchTheme() {
   chosen.value = night.value ? 'day' : 'night'
   theme.change(chosen.value)
+}
+/** What is on the page was written with the other sign: a new one is begun. */
+function showDecimals(sign: DecimalSign) {
+  decimal.value = sign
+  location.reload()
 }
 /** Texts are there before a page is built: another language begins a new one. */
 function speak(to: Language) {
@@ -82,6 +89,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         @theme="switchTheme"
         @keys="keysOpen = true"
         @language="speak"
+        @decimal="showDecimals"
       />
       <main class="frame-main" tabindex="0">
         <OutboxNotice

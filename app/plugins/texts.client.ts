@@ -1,3 +1,4 @@
+import { readDecimalSignFrom } from '#core/quantity'
 import { defineNuxtPlugin } from '#imports'
 import {
   isLanguage,
@@ -6,9 +7,10 @@ import {
   readLanguageFrom,
   type BrowserTexts,
   type Language,
+  decimalSignOf,
 } from '#shared/i18n'
 import { $api } from '~/data/api'
-import { useLanguageCookie } from '~/data/languageCookie'
+import { useLanguageCookie, useDecimalCookie } from '~/data/languageCookie'
 
 /** The messages are there before the first component asks for one; another language begins a new page. */
 export default defineNuxtPlugin({
@@ -21,6 +23,8 @@ export default defineNuxtPlugin({
     const language = cookie.value as Language
     document.documentElement.lang = language
     readLanguageFrom(() => language)
+    const sign = decimalSignOf(useDecimalCookie().value, language)
+    readDecimalSignFrom(() => sign)
     const { messages, trade } = await $api<BrowserTexts>(`/api/texts/${language}`)
     provideTexts(language, messages)
     provideTradeTexts(language, trade)

@@ -1,3 +1,4 @@
+import { decimalSign } from '#core/quantity'
 import { onBeforeUnmount, onMounted, ref, shallowRef, watch, type Ref } from 'vue'
 
 type Plotly = typeof import('plotly.js-cartesian-dist-min')
@@ -46,6 +47,7 @@ export function usePlotly(host: Ref<HTMLElement | null>, { figure, on, before, d
       {
         paper_bgcolor: 'transparent',
         plot_bgcolor: 'transparent',
+        separators: `${decimalSign()}\u2009`,
         ...layout,
         font: { ...font, ...layout.font },
       },

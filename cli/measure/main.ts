@@ -1,8 +1,9 @@
+import { readDecimalSignFrom } from '#core/quantity'
 import { basename, dirname, join } from 'node:path'
 import { existsSync } from 'node:fs'
 import { openRecording } from '#core/recording'
 import { measureRecording, type Measurement } from '#core/signal'
-import { isLanguage, readLanguageFrom } from '#shared/i18n'
+import { isLanguage, readLanguageFrom, decimalSignOf } from '#shared/i18n'
 import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
 import { errorWords, messageWords } from '#shared/words/messageWords'
 import { parseArguments, USAGE } from './arguments'
@@ -12,8 +13,10 @@ import { measurementLines } from './words'
 const BAD_INPUT = 2
 
 provideEveryLanguage()
-const spoken = (process.env.LC_ALL ?? process.env.LC_MESSAGES ?? process.env.LANG ?? '').slice(0, 2)
-readLanguageFrom(() => (isLanguage(spoken) ? spoken : 'en'))
+const locale = (process.env.LC_ALL ?? process.env.LC_MESSAGES ?? process.env.LANG ?? '').slice(0, 2)
+const spoken = isLanguage(locale) ? locale : 'en'
+readLanguageFrom(() => spoken)
+readDecimalSignFrom(() => decimalSignOf(null, spoken))
 
 /** Numbers that JSON cannot write are no numbers. */
 const plain = (_key: string, value: unknown) =>

@@ -1,3 +1,4 @@
+import { numberForField, withDecimalSign } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { messageWords } from '#shared/words/messageWords'
 import type { Measurement } from '#core/signal'
@@ -22,7 +23,13 @@ export function measurementLines(m: Measurement): string[] {
 
 function heading({ file, format, durationS, sampleRateHz, centreHz }: Measurement): string {
   const tuned = centreHz === null ? '' : t('command.tuned', { centreHz })
-  return t('command.heading', { file, format, durationS: durationS.toFixed(3), rateHz: sampleRateHz, tuned })
+  return t('command.heading', {
+    file,
+    format,
+    durationS: withDecimalSign(durationS.toFixed(3)),
+    rateHz: sampleRateHz,
+    tuned,
+  })
 }
 
 const group = (groups: object, name: string) =>
@@ -41,9 +48,9 @@ function linesOf(prefix: string, figures: Figures, uncertainty: Figures, limited
     if (typeof value === 'object') return linesOf(path, value as Figures, {}, {})
     const u = uncertainty[name]
     const limit = typeof limitedBy[name] === 'string' ? ` (${limitedBy[name]})` : ''
-    const bound = typeof u === 'number' && u > 0 ? ` +/- ${u.toPrecision(2)}${limit}` : ''
+    const bound = typeof u === 'number' && u > 0 ? ` +/- ${withDecimalSign(u.toPrecision(2))}${limit}` : ''
     return [`${path.padEnd(32)} ${typeof value === 'number' ? shown(value) : String(value)}${bound}`]
   })
 }
 
-const shown = (v: number) => (Number.isInteger(v) ? String(v) : String(Number(v.toPrecision(9))))
+const shown = (v: number) => numberForField(v, Number.isInteger(v) ? 16 : 9)

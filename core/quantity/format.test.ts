@@ -1,8 +1,18 @@
-import { describe, expect, it } from 'vitest'
-import { groupDigits, justifiedDecimals, showErrorHz, showMeasured, showPlain } from './format'
+import { afterEach, describe, expect, it } from 'vitest'
+import { readDecimalSignFrom } from './decimalSign'
+import {
+  groupDigits,
+  justifiedDecimals,
+  showErrorHz,
+  showMeasured,
+  showPlain,
+  showSmallPower,
+} from './format'
 import { boundToStandard } from './uncertainty'
 
 const plain = (s: string | null) => s?.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g, '-') ?? null
+
+afterEach(() => readDecimalSignFrom(() => '.'))
 
 describe('digits', () => {
   it.each([
@@ -64,5 +74,14 @@ describe('readings on the screen', () => {
     expect(showPlain(4, 'powerW')).toBe('4 W')
     expect(showPlain(2500, 'deviationPositiveHz')).toBe('2.5 kHz')
     expect(plain(showPlain(27_791_250, 'carrierHz'))).toBe('27.791 25 MHz')
+  })
+  it('has the decimal sign of whoever reads it', () => {
+    readDecimalSignFrom(() => ',')
+    expect(showMeasured(power(3.89963), 'powerW')).toMatchObject({ value: '3,90', plusMinus: '\u00b10,12 W' })
+    expect(plain(showPlain(27_791_250, 'carrierHz'))).toBe('27,791 25 MHz')
+    expect(showSmallPower(2.5e-7)).toBe('0,25 µW')
+    expect(plain(showErrorHz(-409.62, { standardUncertainty: 0.59 }).value)).toBe('-409,6')
+    expect(showPlain(-2.5, 'menuCode')).toBe('\u22122,5')
+    expect(showMeasured(power(12_000), 'powerW').value).toBe('12\u2009000')
   })
 })

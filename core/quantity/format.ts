@@ -1,3 +1,4 @@
+import { decimalSign, withDecimalSign } from './decimalSign'
 import { expandedUncertainty } from './uncertainty'
 import { HEX_BYTE, showMenuValue, type MenuFormat } from './menuValue'
 import { quantityInfo, type Quantity } from './quantities'
@@ -49,7 +50,8 @@ const BOUND_SIGN: Record<Bound, string> = { 'at-least': `>${THIN_SPACE}`, 'at-mo
  * number.
  */
 function anyMenuValue(value: number): string {
-  if (!Number.isInteger(value) || value < 0 || value > 0xffff) return String(value).replace('-', MINUS)
+  if (!Number.isInteger(value) || value < 0 || value > 0xffff)
+    return withDecimalSign(String(value)).replace('-', MINUS)
   return `${showMenuValue(value, HEX_BYTE)} (${value})`
 }
 
@@ -76,7 +78,7 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
   const fixed = Math.abs(value).toFixed(decimals)
   const [whole = '0', fraction] = fixed.split('.')
   const left = whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE)
-  const right = fraction ? `.${fraction.replace(/(\d{3})(?=\d)/g, `$1${THIN_SPACE}`)}` : ''
+  const right = fraction ? `${decimalSign()}${fraction.replace(/(\d{3})(?=\d)/g, `$1${THIN_SPACE}`)}` : ''
   const negative = value < 0 && Number(fixed) !== 0
   return `${negative ? MINUS : plus && Number(fixed) !== 0 ? '+' : ''}${left}${right}`
 }
@@ -171,5 +173,5 @@ const POWER_UNITS = [
 /** A limit in watts as rule sets write it: 4 nW, 0.25 µW, 20 µW. [W] */
 export function showSmallPower(powerW: number): string {
   const { perSi, unit } = POWER_UNITS.find(u => powerW < u.belowW) ?? POWER_UNITS[3]
-  return `${Number((powerW * perSi).toPrecision(6))} ${unit}`
+  return `${withDecimalSign(String(Number((powerW * perSi).toPrecision(6))))} ${unit}`
 }

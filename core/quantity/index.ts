@@ -35,6 +35,8 @@ export {
   type Accuracy,
 } from './uncertainty'
 // In and out of words
+export { decimalSign, readDecimalSignFrom, withDecimalSign, type DecimalSign } from './decimalSign'
+export { numberForField, typedNumber, typedNumberOrNull } from './plainNumber'
 export { checkRange, parseTyped, type Typed } from './parseTyped'
 export { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'
 export { withinRange, type RangeCheck } from './withinRange'

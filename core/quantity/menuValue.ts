@@ -1,3 +1,4 @@
+import { withDecimalSign } from './decimalSign'
 import { message } from '../message'
 import { CoreError } from '../errors'
 
@@ -56,5 +57,5 @@ function decimal(text: string, decimals: number): number | null {
 /** @example showMenuValue(110, HEX_BYTE) // => '6Eh' */
 export function showMenuValue(value: number, { radix, decimals }: MenuFormat): string {
   if (radix === 16) return `${Math.round(value).toString(16).toUpperCase().padStart(2, '0')}h`
-  return value.toFixed(decimals).replace('-', '\u2212')
+  return withDecimalSign(value.toFixed(decimals)).replace('-', '\u2212')
 }

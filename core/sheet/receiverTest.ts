@@ -32,12 +32,17 @@ const USUAL: Readonly<Record<SetState['mode'], ReceiverTest>> = {
   CW: { modulation: { kind: 'none' }, criterion: 'signal-noise-10', bandwidthHz: TELEGRAPHY_HZ },
 }
 
-const DEPTH = /AM (\d{1,3}) ?%/
-const DEVIATION = /(\d(?:\.\d)?) ?kHz (?:of )?deviation/
-const SINAD = /12 dB SINAD/
-const BANDWIDTH = /(\d+(?:\.\d+)?) ?(k?)Hz (?:wide|filter|of bandwidth|bandwidth)/
+/** A row says it in either language: what people write into their sheets is not translated. */
+const DEPTH = /AM (?:al )?(\d{1,3}) ?%/
+const DEVIATION =
+  /(\d(?:[.,]\d)?) ?kHz (?:of |de )?(?:deviation|desviaci\u00f3n)|desviaci\u00f3n de (\d(?:[.,]\d)?) ?kHz/i
+const SINAD = /12 dB (?:de )?SINAD|SINAD (?:de|of) 12 dB/
+const NUMBER = String.raw`(\d+(?:[.,]\d+)?) ?(k?)Hz`
+const BANDWIDTH = new RegExp(`${NUMBER} (?:wide|filter|of bandwidth|bandwidth|de ancho)`)
+const FILTER = new RegExp(`(?:filtro|ancho de banda) de ${NUMBER}`, 'i')
 /** Where the detector leaves the width of the filter as it is. */
 const AS_FILTERED: readonly SetState['mode'][] = ['USB', 'LSB', 'CW']
+const decimal = (text: string) => Number(text.replace(',', '.'))
 const SIGNAL_NOISE = /\(S\+N\)\/N/
 
 /**
@@ -54,7 +59,7 @@ export function receiverTest({
   const depth = DEPTH.exec(words)
   const deviation = DEVIATION.exec(words)
   const frequencyModulation: GeneratorModulation = deviation
-    ? { kind: 'fm', deviationHz: Number(deviation[1]) * 1000 }
+    ? { kind: 'fm', deviationHz: decimal(deviation[1] ?? deviation[2]!) * 1000 }
     : usual.modulation
   const modulation: GeneratorModulation = depth
     ? { kind: 'am', depthRatio: Number(depth[1]) / 100 }
@@ -70,7 +75,7 @@ export function receiverTest({
  * is.
  */
 function bandwidthOf(words: string, mode: SetState['mode']): number | null {
-  const said = BANDWIDTH.exec(words)
+  const said = BANDWIDTH.exec(words) ?? FILTER.exec(words)
   if (!said || !AS_FILTERED.includes(mode)) return null
-  return Number(said[1]) * (said[2] === 'k' ? 1000 : 1)
+  return decimal(said[1]!) * (said[2] === 'k' ? 1000 : 1)
 }

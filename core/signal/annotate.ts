@@ -1,15 +1,19 @@
+import { message, type Message } from '../message'
 import type { Annotation } from '../recording'
 import type { Measurement } from './measurement'
 
 const HALF_CHANNEL_HZ = 5000
 
-const percent = (v: number) => `${(100 * v).toFixed(1)} %`
+const percent = (v: number) => (100 * v).toFixed(1)
+
+/** Something that was found in a recording, not worded yet. */
+export type Finding = Omit<Annotation, 'label'> & { readonly says: Message }
 
 /**
- * What was found in a recording, as annotations of it.
+ * What was found in a recording, for annotations of it.
  * @returns in samples from the beginning and hertz from zero, as SigMF wants them; empty when nothing was
  */
-export function annotationsOf(m: Measurement): Annotation[] {
+export function findingsOf(m: Measurement): Finding[] {
   const count = Math.round(m.durationS * m.sampleRateHz)
   const centre = m.carrier?.frequencyHz ?? m.ssb?.suppressedCarrierHz ?? m.carrier?.offsetHz ?? null
   const band = (halfHz: number) => ({
@@ -17,34 +21,41 @@ export function annotationsOf(m: Measurement): Annotation[] {
     highHz: centre === null ? null : centre + halfHz,
   })
   const whole = { startSample: 0, sampleCount: count }
-  const found: Annotation[] = []
-  const add = (label: string | null, halfHz: number) => {
-    if (label !== null) found.push({ ...whole, label, ...band(halfHz) })
+  const found: Finding[] = []
+  const add = (says: Message | null, halfHz: number) => {
+    if (says !== null) found.push({ ...whole, says, ...band(halfHz) })
   }
-  add(m.carrier && `carrier, ${m.carrier.levelDbfs.toFixed(1)} dBFS`, 0)
+  add(m.carrier && message('figure.foundCarrier', { dbfs: m.carrier.levelDbfs.toFixed(1) }), 0)
   const occupiedHz = m.spectrum?.occupiedBandwidthHz ?? null
-  add(occupiedHz ? `99 % of the power, ${Math.round(occupiedHz)} Hz` : null, (occupiedHz ?? 0) / 2)
-  add(amLabel(m.am), HALF_CHANNEL_HZ)
+  add(
+    occupiedHz ? message('figure.foundOccupied', { hz: Math.round(occupiedHz) }) : null,
+    (occupiedHz ?? 0) / 2,
+  )
+  add(amFound(m.am), HALF_CHANNEL_HZ)
   const startS = m.am?.unmodulated?.startS ?? null
   if (startS !== null) {
     const startSample = Math.round(startS * m.sampleRateHz)
-    found.push({ startSample, sampleCount: null, label: 'unmodulated carrier begins', ...band(0) })
+    found.push({ startSample, sampleCount: null, says: message('figure.foundUnmodulated'), ...band(0) })
   }
   const deviationHz = m.fm?.deviationFundamentalHz ?? null
-  add(deviationHz ? `FM ${Math.round(deviationHz)} Hz` : null, HALF_CHANNEL_HZ)
-  add(ssbLabel(m.ssb), HALF_CHANNEL_HZ)
+  add(deviationHz ? message('figure.foundFm', { hz: Math.round(deviationHz) }) : null, HALF_CHANNEL_HZ)
+  add(ssbFound(m.ssb), HALF_CHANNEL_HZ)
   return found
 }
 
-function amLabel(am: Measurement['am']): string | null {
+function amFound(am: Measurement['am']): Message | null {
   if (!am) return null
-  const pinched = am.pinchedRatio > 0 ? `, cut off ${percent(am.pinchedRatio)} of the time` : ''
-  return `AM ${percent(am.depthNegative)}${pinched}`
+  const depth = percent(am.depthNegative)
+  return am.pinchedRatio > 0
+    ? message('figure.foundAmCutOff', { depth, cutOff: percent(am.pinchedRatio) })
+    : message('figure.foundAm', { depth })
 }
 
-function ssbLabel(ssb: Measurement['ssb']): string | null {
+function ssbFound(ssb: Measurement['ssb']): Message | null {
   if (!ssb) return null
   const db = ssb.imd3DbBelowTone
-  const products = db === null ? '' : `, third order ${db.toFixed(1)} dB below one tone`
-  return `${ssb.sideband ?? 'SSB'}${products}`
+  const sideband = ssb.sideband ?? 'SSB'
+  return db === null
+    ? message('figure.foundSideband', { sideband })
+    : message('figure.foundProducts', { sideband, db: db.toFixed(1) })
 }

@@ -16,7 +16,7 @@ export type {
   SsbFigures,
 } from './result'
 // What it means
-export { annotationsOf } from './annotate'
+export { findingsOf, type Finding } from './annotate'
 export { judgeSignal, type JudgedReading, type JudgedSignal, type SignalFinding } from './judge/judgeSignal'
 export { adjacentShare, signalReadings, worstAdjacent, type SignalReading } from './judge/readings'
 // Two tones against each other

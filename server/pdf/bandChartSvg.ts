@@ -1,3 +1,4 @@
+import { withDecimalSign } from '#core/quantity'
 import { axisName, type BandChartData, type BandSeries } from '#shared/words/bandChart'
 
 const WIDTH = 250
@@ -111,7 +112,9 @@ function series(
   return line + points.join('')
 }
 
+/** Labels of an axis; a band has a name. */
+const NUMBER = /^-?\d+\.\d+$/
 const label = (x: number, y: number, text: string, anchor: string) =>
   `<text x="${x}" y="${y}" font-size="7" font-family="Latin" fill="#45524d" ` +
-  `text-anchor="${anchor}">${text.replace('-', '\u2212')}</text>`
+  `text-anchor="${anchor}">${(NUMBER.test(text) ? withDecimalSign(text) : text).replace('-', '\u2212')}</text>`
 const round = (v: number) => Number(v.toFixed(2))

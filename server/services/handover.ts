@@ -1,15 +1,15 @@
-import { inLanguage } from '../utils/language'
-import { t, withTextsTranslated, isLanguage, language } from '#shared/i18n'
+import { t } from '#shared/i18n'
 import type { JobRecord } from '#core/record'
 import { completeRules } from '#core/rules'
 import type { HandoverIssue } from '#shared/handoverIssue'
 import { jobTag, type Job } from '#shared/job'
 import { pool } from '../db/pool'
 import { selectIssue, selectIssues } from '../db/queries/handoverIssue'
-import { handoverDocument, type Copy } from '../pdf/handoverDocument'
+import { selectPaper } from '../db/queries/handoverPaper'
+import type { Copy } from '../pdf/handoverDocument'
 import { paperPhotos } from '../pdf/photos'
-import { renderPdf } from '../pdf/renderPdf'
 import { ApiError } from '../utils/apiError'
+import { handoverPaper } from './handoverPaper'
 import { jobWithEvents, requireJob } from './jobs'
 import { requireRules } from './rules'
 import { sheetOfJob } from './sheetBook'
@@ -44,6 +44,10 @@ export async function handoverPdf(
   const { job, events } = await jobWithEvents(jobId)
   const newest = number ?? (await selectIssues(pool, jobId))[0]?.number ?? null
   const issue = newest === null ? null : await frozenRecord(jobId, newest)
+  const name = `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`
+  // What the owner was given is printed again as he was given it.
+  const kept = issue && copy === 'owner' ? await selectPaper(pool, jobId, issue.number) : null
+  if (kept) return { name, pdf: kept }
   const frozen = issue ? (JSON.parse(issue.record) as JobRecord) : null
   const shown = frozen ? { ...job, ...frozen.job } : job
   const sheet = await sheetOfJob(
@@ -57,21 +61,9 @@ export async function handoverPdf(
   const rules = frozen ? completeRules(frozen.ruleSet) : await requireRules(pool, job.ruleSetId)
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.
   const photos = copy === 'shop' ? await paperPhotos(jobId) : []
-  const reader = copy === 'owner' && isLanguage(job.ownerLanguage) ? job.ownerLanguage : language()
-  const pdf = await inLanguage(reader, () =>
-    renderPdf(
-      handoverDocument(
-        {
-          job: shown as Job,
-          sheet: withTextsTranslated(sheet),
-          rules: withTextsTranslated(rules),
-          events: frozen?.events ?? events,
-          issue,
-          photos,
-        },
-        copy,
-      ),
-    ),
+  const pdf = await handoverPaper(
+    { job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue, photos },
+    copy,
   )
-  return { name: `${jobTag(job.number)}-${copy}${issue ? `-issue-${issue.number}` : '-draft'}.pdf`, pdf }
+  return { name, pdf }
 }

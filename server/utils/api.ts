@@ -12,7 +12,7 @@ import {
 import type { Schema } from '#shared/yup'
 import { ApiError, toWire } from './apiError'
 import { drain } from './drain'
-import { inLanguage, languageOf } from './language'
+import { asPageSpeaks } from './language'
 import { log } from './log'
 
 /** Largest request body; the longest note and the fullest row stay far below. */
@@ -23,9 +23,9 @@ const UUID = /^[0-9a-f]{8}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{4}-[0-9a-f]{12}$/i
 export function apiHandler<T>(work: (event: H3Event<EventHandlerRequest>) => Promise<T>) {
   return defineEventHandler(async event => {
     try {
-      return await inLanguage(languageOf(event), () => work(event))
+      return await asPageSpeaks(event, () => work(event))
     } catch (error) {
-      const { status, body } = inLanguage(languageOf(event), () => toWire(error))
+      const { status, body } = asPageSpeaks(event, () => toWire(error))
       if (status >= 500)
         log.error(
           { path: event.path, code: body.code, error: error instanceof Error ? error.stack : String(error) },

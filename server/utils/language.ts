@@ -1,17 +1,28 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
 import { getCookie, type H3Event } from 'h3'
-import { isLanguage, type Language } from '#shared/i18n'
+import { decimalSignOf, isLanguage, type Language } from '#shared/i18n'
 
-const spoken = new AsyncLocalStorage<Language>()
+/** How a request is answered: in which language, and which decimal sign its reader chose, if any. */
+interface Spoken {
+  readonly language: Language
+  readonly chosenSign: string | null
+}
+
+const spoken = new AsyncLocalStorage<Spoken>()
 
 /** Language of the request that is being answered; English where there is none. */
-export const spokenLanguage = (): Language => spoken.getStore() ?? 'en'
+export const spokenLanguage = (): Language => spoken.getStore()?.language ?? 'en'
 
-/** Does a piece of work in a language: a request in that of its page, a paper in that of its owner. */
-export const inLanguage = <T>(language: Language, work: () => T): T => spoken.run(language, work)
+/** Decimal sign of the request that is being answered, or of the paper that is written for it. */
+export const spokenDecimalSign = () => decimalSignOf(spoken.getStore()?.chosenSign, spokenLanguage())
 
-/** The language that was chosen in the browser of a request. */
-export function languageOf(event: H3Event): Language {
+/** Answers a request as its page speaks. */
+export function asPageSpeaks<T>(event: H3Event, work: () => T): T {
   const chosen = getCookie(event, 'language')
-  return isLanguage(chosen) ? chosen : 'en'
+  const language = isLanguage(chosen) ? chosen : 'en'
+  return spoken.run({ language, chosenSign: getCookie(event, 'decimal') ?? null }, work)
 }
+
+/** Writes a paper in the language of its owner; a sign that was chosen at the bench holds there too. */
+export const inLanguage = <T>(language: Language, work: () => T): T =>
+  spoken.run({ language, chosenSign: spoken.getStore()?.chosenSign ?? null }, work)

@@ -1,4 +1,5 @@
 export { textsByCode, type BrowserTexts, type MessageCode, type Texts } from './codes'
+export { decimalSignOf } from './decimal'
 export {
   LANGUAGES,
   LANGUAGE_NAMES,

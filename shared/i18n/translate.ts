@@ -1,3 +1,4 @@
+import { withDecimalSign } from '#core/quantity'
 import { IntlMessageFormat } from 'intl-messageformat'
 import type { MessageCode, Texts } from './codes'
 import { LOCALES, language, type Language } from './language'
@@ -33,7 +34,17 @@ export function t(code: MessageCode, params?: MessageParams): string {
     format = new IntlMessageFormat(text, LOCALES[of], undefined, { ignoreTag: true })
     catalogue.compiled.set(code, format)
   }
-  return String(format.format(params))
+  return String(format.format(params && withSign(params)))
+}
+
+/** Fractions as numbers are shown here; whole ones stay numbers, which plurals choose by. */
+function withSign(params: MessageParams): MessageParams {
+  return Object.fromEntries(
+    Object.entries(params).map(([name, value]) => [
+      name,
+      typeof value === 'number' && !Number.isInteger(value) ? withDecimalSign(String(value)) : value,
+    ]),
+  )
 }
 
 /** Whether a text is the code of a message. */

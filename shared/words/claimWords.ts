@@ -53,7 +53,7 @@ export function factorWords({ meterFactor }: SettledClaim): string | null {
   if (!meterFactor) return null
   const { ratio, differenceDb, meterSuspect } = meterFactor
   return t('claim.theOwnersMeterTimesDbAgrees', {
-    ratio: ratio.toFixed(2),
+    ratio: groupDigits(ratio, 2),
     differenceDb: groupDigits(differenceDb, 1, true),
     what: meterSuspect ? ` ${t('claim.theDifferenceIsProbablyInThe')}` : '',
   })

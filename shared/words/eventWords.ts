@@ -1,6 +1,6 @@
 import { t, type MessageCode } from '#shared/i18n'
 import type { JobEvent, Phase } from '#core/run'
-import { QUANTITIES, showPlain } from '#core/quantity'
+import { QUANTITIES, showPlain, groupDigits } from '#core/quantity'
 import { lineValueWords, lineWords } from './sheetWords'
 import { ANSWER_WORDS, ITEM_STATE_WORDS, POWER_SEEN_WORDS } from './workWords'
 
@@ -11,7 +11,7 @@ const STEP_OUTCOMES = {
 } as const
 const after = (text: string) => (text ? `: ${text}` : '')
 const driftWords = (hzPerMin: number | null) =>
-  hzPerMin === null ? '' : t('entry.driftingHzMin', { hzPerMin: hzPerMin.toFixed(1) })
+  hzPerMin === null ? '' : t('entry.driftingHzMin', { hzPerMin: groupDigits(hzPerMin, 1) })
 
 const PHASE_WORDS: Readonly<Record<Phase, MessageCode>> = {
   'as-found': 'entry.asFound',
@@ -51,7 +51,7 @@ const WORDS: Words = {
     }),
   'keyed': e =>
     t('entry.keyedS', {
-      lengthS: e.lengthS.toFixed(1),
+      lengthS: groupDigits(e.lengthS, 1),
       what: e.stepId ? ` ${t('entry.inStep', { stepId: e.stepId })}` : '',
     }),
   'turn-answered': e =>

@@ -14,11 +14,11 @@ export interface FigureLine {
 const NEXT_TO_NOTHING = 5e-4
 
 type Show = (v: number) => string
-const percent = (ratio: number, digits = 1) => `${(100 * ratio).toFixed(digits)} %`
+const percent = (ratio: number, digits = 1) => `${groupDigits(100 * ratio, digits)} %`
 const hertz: Show = v => `${groupDigits(v, 1)} Hz`
-const kilohertz: Show = v => `${(v / 1000).toFixed(2)} kHz`
-const decibel: Show = v => `${v.toFixed(1)} dB`
-const fullScale: Show = v => `${v.toFixed(1)} dBFS`
+const kilohertz: Show = v => `${groupDigits(v / 1000, 2)} kHz`
+const decibel: Show = v => `${groupDigits(v, 1)} dB`
+const fullScale: Show = v => `${groupDigits(v, 1)} dBFS`
 const share: Show = v => percent(Math.abs(v) < NEXT_TO_NOTHING ? 0 : v)
 
 /** A line where there is a figure, to be spread among others. */
@@ -38,20 +38,20 @@ function carrierLines({ carrier, durationS }: Measurement): FigureLine[] {
     ...line(
       t('figure.error'),
       carrier?.errorPpm,
-      v => `${v.toFixed(2)} ppm`,
+      v => `${groupDigits(v, 2)} ppm`,
       t('figure.fromTheNominalChannel'),
     ),
     ...line(
       t('figure.settlesAt'),
       drift?.finalHz,
       v => `${groupDigits(v, 0)} Hz`,
-      t('figure.timeConstantS', { tauS: drift?.tauS?.toFixed(1) }),
+      t('figure.timeConstantS', { tauS: groupDigits(drift?.tauS ?? 0, 1) }),
     ),
     ...line(
       t('figure.drift'),
       movedHz,
-      v => `${v.toFixed(1)} Hz`,
-      t('figure.inS', { durationS: durationS.toFixed(1) }),
+      v => `${groupDigits(v, 1)} Hz`,
+      t('figure.inS', { durationS: groupDigits(durationS, 1) }),
     ),
   ]
 }
@@ -114,13 +114,13 @@ function amLines(m: Measurement, carrierW: number | null): FigureLine[] {
     ...line(
       t('figure.pepOverCarrier'),
       am.pepToCarrier,
-      v => `${v.toFixed(2)} : 1`,
+      v => `${groupDigits(v, 2)} : 1`,
       t('figure.relativeToTheMeanEnvelopeFull'),
     ),
     ...line(
       t('figure.averageOverCarrier'),
       am.meanToCarrier,
-      v => `${v.toFixed(3)} : 1`,
+      v => `${groupDigits(v, 3)} : 1`,
       t('figure.relativeToTheMeanEnvelope'),
     ),
     ...wattmeterLine(m, carrierW),
@@ -133,12 +133,14 @@ function wattmeterLine(m: Measurement, carrierW: number | null): FigureLine[] {
   const outside = adjacentShare(m)
   const meanW = carrierW * meanToCarrier * (1 + (unmodulated?.carrierShift ?? 0)) ** 2
   const inside =
-    outside === null ? '' : t('figure.wOfItInsideTheChannel', { meanW: (meanW * (1 - outside)).toFixed(2) })
+    outside === null
+      ? ''
+      : t('figure.wOfItInsideTheChannel', { meanW: groupDigits(meanW * (1 - outside), 2) })
   const shift = unmodulated ? '' : t('figure.carrierShiftNotIncluded')
   return line(
     t('figure.expectedAveragePower'),
     meanW,
-    v => `${v.toFixed(2)} W`,
+    v => `${groupDigits(v, 2)} W`,
     t('figure.trueAverageInTotal', { inside, shift }),
   )
 }
@@ -175,7 +177,7 @@ function fmLines({ fm }: Measurement): FigureLine[] {
     ...line(
       t('figure.carrierLine'),
       fm.carrierLineDbc,
-      v => `${v.toFixed(1)} dBc`,
+      v => `${groupDigits(v, 1)} dBc`,
       t('figure.firstCarrierNull'),
     ),
     ...line(t('figure.residualFm'), fm.residualHz, hertz, t('figure.n50HzTo3KhzWithout')),

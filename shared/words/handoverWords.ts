@@ -121,7 +121,7 @@ export function workDone(
     done.length > 0 ? t('paper.measuredAndWithinTolerance', { list: done.join(', ') }) : '',
     totalS > 0
       ? t('paper.keyedInTotal', {
-          what: totalS < 100 ? `${totalS.toFixed(0)} s` : `${(totalS / 60).toFixed(1)} min`,
+          what: totalS < 100 ? `${groupDigits(totalS, 0)} s` : `${groupDigits(totalS / 60, 1)} min`,
         })
       : '',
     ...events.flatMap(e =>

@@ -1,3 +1,4 @@
+import { withDecimalSign } from '#core/quantity'
 import { CoreError } from '#core/errors'
 import type { Message, MessageValues, Term } from '#core/message'
 import { t, translated, type MessageCode } from '#shared/i18n'
@@ -10,7 +11,11 @@ export function messageWords({ code, values }: Message): string {
   )
 }
 
+/** Core writes numbers with a point, the digits that count already chosen. */
+const NUMBER = /^[+-]?\d+\.\d+$/
+
 function shown(value: MessageValues[string]): string | number {
+  if (typeof value === 'string') return NUMBER.test(value) ? withDecimalSign(value) : value
   if (typeof value !== 'object') return value
   if (Array.isArray(value)) return value.map((v: Term) => translated(v.term).toLowerCase()).join(', ')
   if (!('term' in value)) return messageWords(value as Message)

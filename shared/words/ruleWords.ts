@@ -1,8 +1,8 @@
 import { t } from '#shared/i18n'
-import { showSmallPower } from '#core/quantity'
+import { showSmallPower, numberForField } from '#core/quantity'
 import { MASK_END_HZ, PROTECTED_HZ, type MaskPart, type RuleSet } from '#core/rules'
 
-const kilohertz = (hz: number) => Number((hz / 1000).toPrecision(6))
+const kilohertz = (hz: number) => numberForField(hz / 1000, 6)
 
 function partWords({ fromHz, toHz, belowDb, addsPowerDb }: MaskPart): string {
   const down = addsPowerDb ? t('rules.n10LogP', { belowDb }) : belowDb

@@ -19,7 +19,7 @@ import {
   type Turn,
   type TurnQuestion,
 } from '#core/run'
-import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm } from '#core/quantity'
+import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm, numberForField } from '#core/quantity'
 import { channelName } from '#core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
 import { clockTime } from './dateWords'
@@ -97,11 +97,10 @@ export function conditionsWords(point: MeasurePoint, planId: string): { label: s
   if (state.setting) out.push({ label: t('run.controls'), value: translated(state.setting) })
   out.push({ label: t('run.set'), value: state.keyed ? t('run.keyed') : t('run.receiving') })
   if (state.keyed) out.push({ label: t('run.power'), value: state.lowPower ? t('run.low') : t('run.high') })
-  if (state.toneHz !== null)
-    out.push({
-      label: t('run.tone'),
-      value: `${state.toneHz / 1000} kHz${state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`}`,
-    })
+  if (state.toneHz !== null) {
+    const drive = state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`
+    out.push({ label: t('run.tone'), value: `${numberForField(state.toneHz / 1000)} kHz${drive}` })
+  }
   if (point.wants.some(w => isOfReceiver(w.quantity)))
     out.push({ label: t('run.generator'), value: generatorWords(point) })
   return out
@@ -125,7 +124,7 @@ function inputWords(inputV: number): string {
 export function differenceWords(d: Difference): string {
   switch (d.kind) {
     case 'supply':
-      return t('run.supplyVThenV', { beforeV: d.beforeV.toFixed(2), afterV: d.afterV.toFixed(2) })
+      return t('run.supplyVThenV', { beforeV: groupDigits(d.beforeV, 2), afterV: groupDigits(d.afterV, 2) })
     case 'load':
       return t('run.differentLoad', { before: d.before, after: d.after })
     case 'instrument':

@@ -8,7 +8,7 @@ import { sentence } from './sentence'
 
 /** More than this in the next channel is no number to hold against a limit of microwatts [W]. */
 const MAX_SAID_W = 0.01
-const percent = (ratio: number, digits = 1) => `${(100 * ratio).toFixed(digits)} %`
+const percent = (ratio: number, digits = 1) => `${groupDigits(100 * ratio, digits)} %`
 
 /** The verdict in one or two sentences: what is gravest, and where the power lands. */
 export function verdictLine(judged: JudgedSignal): string {
@@ -54,8 +54,8 @@ export function findingWords(f: SignalFinding): string {
     case 'mask':
       return t('signals.outsideTheMaskOfByDb', {
         ruleSet: f.ruleSet,
-        value: (-f.marginDb).toFixed(1),
-        offsetKhz: (Math.abs(f.offsetHz) / 1000).toFixed(1),
+        value: groupDigits(-f.marginDb, 1),
+        offsetKhz: groupDigits(Math.abs(f.offsetHz) / 1000, 1),
         what: f.offsetHz < 0 ? t('common.below') : t('common.above'),
       })
     case 'clean':

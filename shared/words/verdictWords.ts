@@ -7,6 +7,7 @@ import {
   type Measured,
   type MenuFormat,
   type Quantity,
+  numberForField,
 } from '#core/quantity'
 import type { Judgement, Reason, Verdict } from '#core/rules'
 import { STATUS_CODES, type Requirement, type Forecast, type StepStatus } from '#core/run'
@@ -129,7 +130,7 @@ export function forecastWords(f: Forecast, quantity: Quantity): string | null {
     const cannot = t('verdict.thisInstrumentCannotConfirmTheTolerance')
     if (f.neededOfReading === null) return cannot
     const need = t('verdict.useOneWithinOfReading', {
-      percent: (f.neededOfReading * 100).toPrecision(2),
+      percent: numberForField(f.neededOfReading * 100, 2),
       example: better[0] ? t('verdict.forExample', { name: better[0].name }) : '',
     })
     return `${cannot} ${need}`

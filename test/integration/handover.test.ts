@@ -146,6 +146,20 @@ describe('a handover', () => {
       )
     },
   )
+  it('is printed again word for word as the owner was given it', async () => {
+    const id = await house.newJob({ ownerLanguage: 'es', sheetId: 'osmund-40a', ruleSetId: 'R-EU' })
+    await handOver(id, '')
+    const given = await pdf(`/api/jobs/${id}/handover.pdf?copy=owner`)
+    expect(given.text).toMatch(/No se ha demostrado/)
+    const changes = { version: 2, owner: 'Somebody else', ownerLanguage: 'en' }
+    expect((await house.request('PATCH', `/api/jobs/${id}`, changes)).status).toBe(200)
+    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner&issue=1`)).bytes).toEqual(given.bytes)
+    await handOver(id, 'in English this time')
+    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner`)).text).toMatch(
+      /Somebody else.*has not been demonstrated/,
+    )
+    expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner&issue=1`)).bytes).toEqual(given.bytes)
+  })
   it('sent twice makes one issue', async () => {
     const id = await house.newJob()
     const event = { kind: 'handed-over', id: randomUUID(), atMs: 1_795_000_000_000, text: '' }
@@ -157,6 +171,8 @@ describe('a handover', () => {
     await db.connect()
     await expect(db.query("update handover_issue set record = '{}'")).rejects.toThrow(/frozen/)
     await expect(db.query('delete from handover_issue')).rejects.toThrow(/frozen/)
+    await expect(db.query("update handover_paper set paper = ''")).rejects.toThrow(/frozen/)
+    await expect(db.query('delete from handover_paper')).rejects.toThrow(/frozen/)
     await db.end()
     for (const n of ['9', '0', 'x', '1e9'])
       expect(

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import type { Phase } from '#core/run'
 import { phaseWords } from '#shared/words/eventWords'
 import { errorWords } from '#shared/words/messageWords'
@@ -206,8 +207,8 @@ function saveJson() {
   )
 }
 async function saveAnnotated() {
-  const { files, options, name } = store.shown!
-  const archive = await annotate(files, options, rulesOf(options).mask)
+  const { name } = store.shown!
+  const archive = await annotate(store.shown!)
   if (archive) saveFile(archive, `${name.replace(/\.[^.]*$/, '')}-annotated.sigmf`)
 }
 useHead({ title: t('signals.signals') })
@@ -297,8 +298,8 @@ onMounted(() => {
         {{
           t('signals.sAtKsSRuleSet', {
             name: store.shown.name,
-            durationS: store.shown.measured.measurement.durationS.toFixed(2),
-            sampleRateHz: (store.shown.measured.measurement.sampleRateHz / 1000).toFixed(1),
+            durationS: groupDigits(store.shown.measured.measurement.durationS, 2),
+            sampleRateHz: groupDigits(store.shown.measured.measurement.sampleRateHz / 1000, 1),
             mode: judged.mode ?? store.shown.measured.measurement.mode ?? t('common.noSignal'),
             what: judged.channel ? t('signals.channel', { channel: judged.channel }) : '',
             name2: rulesOf(store.shown.options).name,
@@ -372,7 +373,7 @@ onMounted(() => {
             <span class="quiet">{{
               t('signals.mb', {
                 dayAndTime: dayAndTime(k.createdAtMs),
-                bytes: (k.bytes / 1e6).toFixed(1),
+                bytes: groupDigits(k.bytes / 1e6, 1),
                 what: k.phase ? `, ${phaseWords(k.phase as Phase).toLowerCase()}` : '',
               })
             }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import { useHead } from '#imports'
@@ -10,7 +11,7 @@ import { useSoundCard } from '~/features/signals/logic/useSoundCard'
 /** The sound card as an instrument: SINAD and beat large, and as a source of tones. */
 const { heard, on, failure, start, stop } = useSoundCard()
 const target = ref('1000')
-const targetHz = computed(() => (Number(target.value) > 0 ? Number(target.value) : 1000))
+const targetHz = computed(() => Math.max(0, typedNumberOrNull(target.value) ?? 0) || 1000)
 /** A beat within this fills the scale of the tone [Hz]. */
 const LISTEN_SPAN_HZ = 100
 const place = computed(() => {
@@ -49,7 +50,7 @@ const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
         t('signals.listenToTheBeat')
       }}</v-btn>
       <span v-if="on && heard" class="quiet">{{
-        t('signals.lastS', { seconds: heard.seconds.toFixed(1) })
+        t('signals.lastS', { seconds: groupDigits(heard.seconds, 1) })
       }}</span>
     </div>
     <p v-if="failure" class="care" role="alert">{{ failure }}</p>

@@ -1,7 +1,15 @@
 <script setup lang="ts">
+import { decimalSign, type DecimalSign } from '#core/quantity'
 import { LANGUAGES, LANGUAGE_NAMES, language, t, type Language } from '#shared/i18n'
 defineProps<{ path: string; night: boolean; simulated: boolean; panelOpen: boolean }>()
-const emit = defineEmits<{ theme: []; keys: []; panel: []; language: [to: Language] }>()
+const emit = defineEmits<{
+  theme: []
+  keys: []
+  panel: []
+  language: [to: Language]
+  decimal: [sign: DecimalSign]
+}>()
+const otherSign: DecimalSign = decimalSign() === '.' ? ',' : '.'
 const other = LANGUAGES.find(l => l !== language())!
 
 const PLACES = [
@@ -96,6 +104,10 @@ const PLACES = [
       <svg viewBox="0 0 24 24" aria-hidden="true">
         <path d="M4 6h9M8.5 4v2M11 6c-1 4-4 7-7 8M6 8c1 3 3 5 6 6M12 20l4.5-10L21 20M13.500 17h6" /></svg
       >{{ LANGUAGE_NAMES[other] }}
+    </button>
+    <button type="button" :title="t('frame.changeDecimalSign')" @click="emit('decimal', otherSign)">
+      <span class="q fig">0{{ otherSign }}5</span
+      >{{ otherSign === ',' ? t('frame.decimalComma') : t('frame.decimalPoint') }}
     </button>
     <button type="button" @click="emit('keys')">
       <span class="q fig">?</span>{{ t('frame.shortcuts') }}

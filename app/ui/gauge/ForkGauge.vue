@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { gaugeScale, type GaugeValues } from '#shared/words/gaugeScale'
@@ -35,9 +36,7 @@ const tickDecimals = computed(() => {
   return Math.max(0, Math.min(4, -Math.floor(Math.log10(b - a) + 1e-9)))
 })
 function text(value: number, decimals = props.decimals): string {
-  const fixed = Math.abs(value).toFixed(decimals)
-  const isZero = Number(fixed) === 0
-  return `${value < 0 && !isZero ? '\u2212' : props.values.signed && !isZero ? '+' : ''}${fixed}`
+  return groupDigits(value, decimals, props.values.signed)
 }
 /** Labels keep inside the drawing. */
 function anchored(value: number): { x: number; anchor: 'start' | 'middle' | 'end' } {

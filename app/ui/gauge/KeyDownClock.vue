@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { HeatView, KeyDownView } from '#core/run'
@@ -53,7 +54,7 @@ const danger = computed(() => props.view.phase === 'over' || props.view.phase ==
     </svg>
     <div>
       <span>{{ words }}</span>
-      <b class="fig">{{ view.seconds.toFixed(1) }}&#8239;s</b>
+      <b class="fig">{{ groupDigits(view.seconds, 1) }}&#8239;s</b>
       <i v-if="heat" class="fig" :title="t('frame.estimatedFromTimeKeyed100As')">{{ heat }}</i>
     </div>
   </div>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumber } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import { dayMonthYear } from '#shared/words/dateWords'
 import { computed, ref } from 'vue'
@@ -47,7 +48,7 @@ function lineText(v: LineValue): string {
 function typed(): LineValue {
   const plain = text.value.trim()
   if (kind.value === 'designators') return plain === '' ? [] : plain.split(/[\s,]+/)
-  if (kind.value === 'seconds') return plain === '' ? null : Number.parseFloat(plain.replace(',', '.'))
+  if (kind.value === 'seconds') return typedNumber(plain)
   return kind.value === 'optional-text' && plain === '' ? null : plain
 }
 const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.value))

@@ -4,7 +4,7 @@ import { computed, ref } from 'vue'
 import { ageingOffset, attribute, schemeRow, schemeUnknowns, type SchemeReading } from '#core/run'
 import { channelName } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
-import { groupDigits } from '#core/quantity'
+import { groupDigits, typedNumberOrNull } from '#core/quantity'
 
 /**
  * Which oscillator is off, from the readings of the run and what is typed here; what cannot be told apart is
@@ -19,13 +19,11 @@ const TYPED_HZ = 5
 const all = computed<SchemeReading[]>(() => [
   ...props.readings,
   ...byHand.value.flatMap(f => {
-    const errorHz = Number.parseFloat((typed.value[f.id] ?? '').replace(',', '.').replace('\u2212', '-'))
+    const errorHz = typedNumberOrNull(typed.value[f.id] ?? '')
     const channel = f.terms.some(t => t.stepFactor !== 0)
       ? Math.round((props.sheet.main.fromChannel + props.sheet.main.toChannel) / 2)
       : null
-    return Number.isFinite(errorHz)
-      ? [{ frequencyId: f.id, channel, errorHz, standardUncertaintyHz: TYPED_HZ }]
-      : []
+    return errorHz !== null ? [{ frequencyId: f.id, channel, errorHz, standardUncertaintyHz: TYPED_HZ }] : []
   }),
 ])
 const found = computed(() =>
@@ -58,11 +56,11 @@ function labelOf({ frequencyId, channel }: SchemeReading): string {
 }
 const drift = ref('')
 const ageing = computed(() => {
-  const perYear = Number.parseFloat(drift.value.replace(',', '.').replace('\u2212', '-'))
+  const perYear = typedNumberOrNull(drift.value)
   const target = props.sheet.procedure
     .flatMap(s => s.points.flatMap(p => p.wants.map(w => w.target)))
     .find(t => t?.kind === 'channel-error')
-  if (!Number.isFinite(perYear) || target?.kind !== 'channel-error') return null
+  if (perYear === null || target?.kind !== 'channel-error') return null
   try {
     return ageingOffset(perYear, target.lowHz, target.highHz, 2)
   } catch {
@@ -133,7 +131,7 @@ const ageing = computed(() => {
                 what:
                   ageing.insideForYears === null
                     ? t('align.forMoreThanTwentyYears')
-                    : t('align.forAboutYears', { insideForYears: ageing.insideForYears.toFixed(1) }),
+                    : t('align.forAboutYears', { insideForYears: groupDigits(ageing.insideForYears, 1) }),
               })
             }}</span
           >

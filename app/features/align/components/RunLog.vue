@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
-import { QUANTITIES } from '#core/quantity'
+import { QUANTITIES, groupDigits } from '#core/quantity'
 import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '#core/run'
 import { eventWords } from '#shared/words/eventWords'
 import { clockTime } from '#shared/words/dateWords'
@@ -33,7 +33,7 @@ const struck = computed(
 )
 const shown = computed(() => [...props.events].reverse().slice(0, all.value ? undefined : MAX))
 const totals = computed(() => keyDownTotals(props.events))
-const minutes = (s: number) => (s < 100 ? `${s.toFixed(0)} s` : `${(s / 60).toFixed(1)} min`)
+const minutes = (s: number) => (s < 100 ? `${groupDigits(s, 0)} s` : `${groupDigits(s / 60, 1)} min`)
 function strike(reason: string) {
   const { id, isReading } = striking.value!
   if (isReading) emit('strikeReading', id, reason)

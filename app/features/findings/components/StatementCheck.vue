@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumber } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { STATEMENTS, checkStatement, statementKind } from '#core/diagnose'
@@ -10,7 +11,7 @@ const id = ref(STATEMENTS[0]!.id)
 const texts = ref<string[]>([])
 const kind = computed(() => statementKind(id.value))
 const values = computed(() =>
-  kind.value.fields.map((_, i) => Number.parseFloat((texts.value[i] ?? '').replace(',', '.'))),
+  kind.value.fields.map((_, i) => typedNumber(texts.value[i] ?? '') ?? Number.NaN),
 )
 const checked = computed(() =>
   values.value.every(Number.isFinite) ? checkStatement(id.value, values.value) : null,

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField, typedNumber } from '#core/quantity'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, type Ref } from 'vue'
@@ -34,15 +35,18 @@ const messages = (field: keyof InstrumentBody) =>
   errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
 const numberText = (of: Ref<number | null | undefined>, empty: number | null) =>
   computed({
-    get: () => (of.value == null ? '' : String(of.value)),
-    set: v => (of.value = v.trim() === '' ? empty! : Number(v.replace(',', '.'))),
+    get: () => numberForField(of.value),
+    set: v => (of.value = typedNumber(v) ?? empty!),
   })
 const portText = numberText(port, null)
 const attenuationText = numberText(attenuationDb, 0)
 const scaleText = numberText(fullScale, null)
 const percentText = computed({
-  get: () => (classRatio.value == null ? '' : String(Number((100 * classRatio.value).toFixed(3)))),
-  set: v => (classRatio.value = v.trim() === '' ? null : Number(v.replace(',', '.')) / 100),
+  get: () => numberForField(classRatio.value == null ? null : 100 * classRatio.value, 6),
+  set: v => {
+    const percent = typedNumber(v)
+    classRatio.value = percent === null ? null : percent / 100
+  },
 })
 const readsPower = computed(() =>
   profileId.value ? instrumentProfile(profileId.value).quantities.some(q => q.quantity === 'powerW') : false,

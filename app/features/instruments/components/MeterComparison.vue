@@ -3,7 +3,7 @@ import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { compareMeters, instrumentProfile, type MeterReading, type Signal } from '#core/instrument'
-import { parseTyped, type Quantity } from '#core/quantity'
+import { parseTyped, type Quantity, numberForField } from '#core/quantity'
 import { CoreError } from '#core/errors'
 import { SIGNAL_WORDS, comparisonWords, meterVerdictWords } from '#shared/words/meterWords'
 import type { LiveOf } from '~/features/align/logic/takeRow'
@@ -52,7 +52,7 @@ const comparison = computed(() =>
 const verdictOf = (name: string) => comparison.value?.meters.find(m => m.meter.name === name) ?? null
 function fillLive() {
   const live = props.liveOf(POWER)
-  if (live?.value != null) texts.value = { ...texts.value, [live.instrument]: live.value.toFixed(3) }
+  if (live?.value != null) texts.value = { ...texts.value, [live.instrument]: numberForField(live.value, 6) }
 }
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField, typedNumber } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { SETTING_NAMES, type InstrumentProfile } from '#core/instrument'
@@ -20,10 +21,7 @@ const rows = ref<QueryRow[]>(
             quantity: q.quantity,
             query: q.query,
             toSi: String(q.toSi),
-            percent:
-              q.accuracy.ofReading === undefined
-                ? ''
-                : String(Number((q.accuracy.ofReading * 100).toPrecision(6))),
+            percent: numberForField(q.accuracy.ofReading && q.accuracy.ofReading * 100, 6),
             absolute: text(q.accuracy.absolute),
           },
         ],
@@ -31,7 +29,7 @@ const rows = ref<QueryRow[]>(
 )
 const full = new Map(props.profile.quantities.map(q => [q.quantity, q.accuracy]))
 const settings = ref((props.profile.settings ?? []).map(s => ({ ...s })))
-const number = (t: string) => (t.trim() === '' ? undefined : Number(t.replace(',', '.')))
+const number = (t: string) => typedNumber(t) ?? undefined
 function save() {
   emit('save', {
     quantities: rows.value.map(r => {

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField, typedNumber, typedNumberOrNull } from '#core/quantity'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { STEPPED_PRESETS } from '#core/instrument'
@@ -31,7 +32,7 @@ watch(
 watch(
   preset,
   ({ plan }) => {
-    const shown = (v: number) => String(Number((v * words.value.perSi).toPrecision(8)))
+    const shown = (v: number) => numberForField(v * words.value.perSi, 8)
     from.value = shown(plan.from)
     to.value = shown(plan.to)
     steps.value = String(plan.steps)
@@ -39,19 +40,16 @@ watch(
   { immediate: true },
 )
 const ready = computed(
-  () =>
-    setterId.value &&
-    readerId.value &&
-    [from, to, steps].every(r => Number.isFinite(Number(r.value)) && r.value !== ''),
+  () => setterId.value && readerId.value && [from, to, steps].every(r => typedNumberOrNull(r.value) !== null),
 )
 function start() {
   emit('start', {
     ...preset.value.plan,
     setInstrumentId: setterId.value,
     readInstrumentId: readerId.value,
-    from: Number(from.value) / words.value.perSi,
-    to: Number(to.value) / words.value.perSi,
-    steps: Number(steps.value),
+    from: typedNumber(from.value)! / words.value.perSi,
+    to: typedNumber(to.value)! / words.value.perSi,
+    steps: typedNumber(steps.value)!,
   })
 }
 </script>

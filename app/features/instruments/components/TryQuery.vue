@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { messageWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
@@ -48,7 +49,7 @@ function send() {
         {{
           t('instruments.afterMs', {
             understood: messageWords(answer.understood),
-            tookMs: answer.tookMs.toFixed(0),
+            tookMs: groupDigits(answer.tookMs, 0),
           })
         }}
       </dd>

@@ -7,7 +7,7 @@ import {
   type SteppedPlan,
   type SteppedPoint,
 } from '#core/instrument'
-import { QUANTITIES, type Quantity } from '#core/quantity'
+import { QUANTITIES, type Quantity, groupDigits } from '#core/quantity'
 import { profileOf, type Instrument } from '#shared/instrument'
 
 export const SETTING_WORDS: Readonly<
@@ -34,15 +34,18 @@ export function summaryWords(plan: SteppedPlan, points: readonly SteppedPoint[])
   const { kind, value } = summary
   switch (kind) {
     case 'sinad-slope':
-      return t('instruments.sinadChangesDbForEachDb', { value: value.toFixed(2), slope: slopeWords(value) })
+      return t('instruments.sinadChangesDbForEachDb', {
+        value: groupDigits(value, 2),
+        slope: slopeWords(value),
+      })
     case 'power-exponent':
       return t('instruments.powerVariesAsTheVoltageTo', {
-        value: value.toFixed(2),
+        value: groupDigits(value, 2),
         exponent: exponentWords(value),
       })
     default:
       return t('instruments.overTheLast10DbOf', {
-        value: (value * 100).toFixed(1),
+        value: groupDigits(value * 100, 1),
         limiter: limiterWords(value),
       })
   }

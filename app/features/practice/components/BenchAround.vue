@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PracticeChange, PracticeState } from '#shared/practice'
@@ -112,11 +113,12 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
     <p class="shows">
       <span v-if="!state.keyed"
         >{{ t('practice.n12DbSinadAt') }}
-        <b class="fig">{{ (state.sensitivityV * 1e6).toFixed(2) }}&#8239;µV</b>{{ t('practice.audibleFrom') }}
-        <b class="fig">{{ (state.audibleV * 1e6).toFixed(2) }}&#8239;µV</b></span
+        <b class="fig">{{ groupDigits(state.sensitivityV * 1e6, 2) }}&#8239;µV</b
+        >{{ t('practice.audibleFrom') }}
+        <b class="fig">{{ groupDigits(state.audibleV * 1e6, 2) }}&#8239;µV</b></span
       >{{ ' ' }}
       <span v-if="state.sinadDb !== null"
-        >{{ t('practice.sinadNow') }} <b class="fig">{{ state.sinadDb.toFixed(1) }}&#8239;dB</b></span
+        >{{ t('practice.sinadNow') }} <b class="fig">{{ groupDigits(state.sinadDb, 1) }}&#8239;dB</b></span
       >
     </p>
     <h3>{{ t('practice.probe') }}</h3>

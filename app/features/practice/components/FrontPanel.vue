@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { channelName, channelPlan } from '#core/rules'
@@ -96,13 +97,14 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
         >{{ t('practice.lockLamp') }} <b>{{ state.locked ? t('practice.lit') : t('practice.dark') }}</b>{{
           t('practice.lastLock')
         }}
-        <b class="fig">{{ state.lockS.toFixed(2) }}&#8239;s</b></span
+        <b class="fig">{{ groupDigits(state.lockS, 2) }}&#8239;s</b></span
       >{{ ' ' }}
       <span v-if="state.panelPowerW !== null"
-        >{{ t('practice.panelMeter') }} <b class="fig">{{ state.panelPowerW.toFixed(1) }}&#8239;W</b></span
+        >{{ t('practice.panelMeter') }}
+        <b class="fig">{{ groupDigits(state.panelPowerW, 1) }}&#8239;W</b></span
       >{{ ' ' }}
       <span v-if="state.sMeter !== null"
-        >{{ t('practice.sMeter') }} <b class="fig">S{{ state.sMeter.toFixed(1) }}</b></span
+        >{{ t('practice.sMeter') }} <b class="fig">S{{ groupDigits(state.sMeter, 1) }}</b></span
       >{{ ' ' }}
       <span
         >{{ t('practice.onFor') }} <b class="fig">{{ minutes }}&#8239;min</b></span
@@ -110,7 +112,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
       <span v-if="sideband && state.clarifierNull > -0.5 && state.clarifierNull < 1.5"
         >{{ t('practice.clarifierNullAt') }}
         <b class="fig">{{
-          t('practice.oclock', { value: (12 + (state.clarifierNull - 0.5) * 10).toFixed(1) })
+          t('practice.oclock', { value: groupDigits(12 + (state.clarifierNull - 0.5) * 10, 1) })
         }}</b></span
       >
     </p>

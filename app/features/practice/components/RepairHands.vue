@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { modelSheet } from '#core/sheet'
@@ -54,7 +55,9 @@ function replace() {
       }}</v-btn>
       <span class="note"
         >{{ t('practice.dcGainOfTheOutputDevice') }}
-        <b class="fig">{{ state.dcGain > 0 ? state.dcGain.toFixed(0) : t('practice.noneAMosfet') }}</b></span
+        <b class="fig">{{
+          state.dcGain > 0 ? groupDigits(state.dcGain, 0) : t('practice.noneAMosfet')
+        }}</b></span
       >
     </div>
     <h3>{{ t('practice.leadsOfTheSimulatedInstruments') }}</h3>

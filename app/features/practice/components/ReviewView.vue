@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { PracticeSession } from '#shared/practiceSession'
@@ -30,7 +31,7 @@ const beginS = computed(() =>
   ),
 )
 const atS = ref(beginS.value)
-const signed = (hz: number) => `${hz < 0 ? '\u2212' : '+'}${Math.abs(hz).toFixed(0)}`
+const signed = (hz: number) => groupDigits(hz, 0, true)
 const moment = computed(() => momentOf(trace.value, log.value, atS.value))
 </script>
 
@@ -87,9 +88,9 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
             {{ t('practice.noLaterAdjustmentMadeAReading') }}
           </li>
           <li>
-            {{ t('practice.keyed') }} <b class="fig">{{ review.keyDown.totalS.toFixed(0) }}&#8239;s</b>
+            {{ t('practice.keyed') }} <b class="fig">{{ groupDigits(review.keyDown.totalS, 0) }}&#8239;s</b>
             {{ t('practice.inTotalLongest') }}
-            <b class="fig">{{ review.keyDown.longestS.toFixed(0) }}&#8239;s</b>
+            <b class="fig">{{ groupDigits(review.keyDown.longestS, 0) }}&#8239;s</b>
             {{ t('practice.limitS', { limitS: review.keyDown.limitS })
             }}<template v-if="review.keyDown.timesOver">{{
               t('practice.exceeded', { timesOver: review.keyDown.timesOver })
@@ -101,7 +102,7 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
           </li>
           <li>
             {{ t('practice.outputDeviceHighest') }}
-            <b class="fig">{{ review.hottestC.toFixed(0) }}&#8239;&deg;C</b>.
+            <b class="fig">{{ groupDigits(review.hottestC, 0) }}&#8239;&deg;C</b>.
           </li>
           <li v-for="d in review.damage" :key="d.what + d.timeS">
             {{
@@ -142,8 +143,8 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
       <span class="fig">{{ clock(atS) }}</span>
       <span v-if="moment.point"
         >{{ moment.point.keyed ? t('practice.keyedMoment') : t('practice.notKeyed') }},
-        <b class="fig">{{ moment.point.powerW.toFixed(2) }}&#8239;W</b>,
-        <b class="fig">{{ moment.point.junctionC.toFixed(0) }}&#8239;&deg;C</b
+        <b class="fig">{{ groupDigits(moment.point.powerW, 2) }}&#8239;W</b>,
+        <b class="fig">{{ groupDigits(moment.point.junctionC, 0) }}&#8239;&deg;C</b
         ><template v-if="moment.point.errorHz !== null"
           >, <b class="fig">{{ signed(moment.point.errorHz) }}&#8239;Hz</b>
           {{ t('practice.fromTheChannel') }}</template

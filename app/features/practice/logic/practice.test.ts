@@ -94,7 +94,7 @@ describe('hands and probe', () => {
     expect([motionWords(null), motionWords('turned')]).toEqual(['', ''])
   })
   it.each([
-    [{ value: 10_239_590.4, unit: 'Hz' }, '10.239590 MHz'],
+    [{ value: 10_239_590.4, unit: 'Hz' }, '10.239\u2009590 MHz'],
     [{ value: 0, unit: 'ohm' }, '0.0 \u03a9'],
     [{ value: 55_000, unit: 'ohm' }, '55 k\u03a9'],
     [{ value: 7.876, unit: 'V' }, '7.88 V'],

@@ -1,3 +1,4 @@
+import { groupDigits } from '#core/quantity'
 import { t, type MessageCode } from '#shared/i18n'
 import type { ModelSheet } from '#core/sheet'
 import { rigDesign, type PartGroup } from '#core/rig'
@@ -58,12 +59,12 @@ export function handsOf(
 }
 
 function shownPosition(kind: string, position: number, max: number): string {
-  if (kind === 'core') return `${position < 0 ? '\u2212' : ''}${Math.abs(position).toFixed(2)} t`
+  if (kind === 'core') return `${groupDigits(position, 2)} t`
   if (kind === 'menu-value')
     return max > 255
       ? String(Math.round(position))
       : `${Math.round(position).toString(16).toUpperCase().padStart(2, '0')}h`
-  return `${(position * 100).toFixed(kind === 'trimmer' ? 2 : 1)}\u2009%`
+  return `${groupDigits(position * 100, kind === 'trimmer' ? 2 : 1)}\u2009%`
 }
 
 export const clampTo = ({ min, max }: Hand, position: number) =>
@@ -110,9 +111,9 @@ export function groupName(group: string): string {
 /** Test point value with its unit, as a meter would show it. */
 export function pointWords({ value, unit }: PracticeState['testPoints'][number]): string {
   if (value === null) return '\u2013'
-  if (unit === 'Hz') return `${(value / 1e6).toFixed(6)} MHz`
+  if (unit === 'Hz') return `${groupDigits(value / 1e6, 6)} MHz`
   if (unit === 'ohm')
-    return value >= 1000 ? `${(value / 1000).toFixed(0)} k\u03a9` : `${value.toFixed(1)} \u03a9`
-  if (unit === 'degC') return `${value.toFixed(0)} \u00b0C`
-  return `${value.toFixed(unit === 'V rf' ? 3 : 2)} ${unit === 'V rf' ? t('practice.vRel') : unit}`
+    return value >= 1000 ? `${groupDigits(value / 1000, 0)} k\u03a9` : `${groupDigits(value, 1)} \u03a9`
+  if (unit === 'degC') return `${groupDigits(value, 0)} \u00b0C`
+  return `${groupDigits(value, unit === 'V rf' ? 3 : 2)} ${unit === 'V rf' ? t('practice.vRel') : unit}`
 }

@@ -1,8 +1,9 @@
 <script setup lang="ts">
+import { enteredNumber } from '~/ui/enteredNumber'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { QUANTITY_NAMES, quantityInfo } from '#core/quantity'
+import { QUANTITY_NAMES, quantityInfo, numberForField } from '#core/quantity'
 import { MODES } from '#core/rules'
 import type { LimitBody } from '#shared/ruleSet'
 
@@ -11,27 +12,17 @@ const limit = defineModel<LimitBody>({ required: true })
 const emit = defineEmits<{ remove: [] }>()
 const info = computed(() => quantityInfo(limit.value.quantity))
 const isFrequency = computed(() => limit.value.quantity === 'carrierHz')
-const shown = (key: 'low' | 'high' | 'errorHz' | 'errorPpm') =>
-  computed({
-    get: () =>
-      limit.value[key] === null
-        ? ''
-        : String(
-            Number(
-              (limit.value[key] * (key === 'low' || key === 'high' ? info.value.perSi : 1)).toPrecision(10),
-            ),
-          ),
-    set: (text: string) => {
-      const value = Number.parseFloat(text.replace(',', '.'))
-      limit.value = {
-        ...limit.value,
-        [key]: Number.isFinite(value)
-          ? value / (key === 'low' || key === 'high' ? info.value.perSi : 1)
-          : null,
-      }
-    },
-  })
-const [low, high, errorHz, errorPpm] = [shown('low'), shown('high'), shown('errorHz'), shown('errorPpm')]
+type Bound = 'low' | 'high' | 'errorHz' | 'errorPpm'
+/** Bounds are in the unit of the quantity, errors in their own. */
+const perSi = (key: Bound) => (key === 'low' || key === 'high' ? info.value.perSi : 1)
+const shown = (key: Bound) => {
+  const value = limit.value[key]
+  return numberForField(value === null ? null : value * perSi(key))
+}
+function enter(key: Bound, event: Event) {
+  const value = enteredNumber(event, limit.value[key], { perSi: perSi(key), optional: true })
+  limit.value = { ...limit.value, [key]: value }
+}
 const power = computed({
   get: () => {
     if (limit.value.lowPower === null) return 'any'
@@ -62,17 +53,27 @@ const power = computed({
     >
     <label class="short"
       >{{ t('rules.minimum', { shownUnit: info.shownUnit })
-      }}<input v-model.lazy="low" class="fig" inputmode="decimal"
+      }}<input :value="shown('low')" class="fig" inputmode="decimal" @change="enter('low', $event)"
     /></label>
     <label class="short"
       >{{ t('rules.maximum', { shownUnit: info.shownUnit })
-      }}<input v-model.lazy="high" class="fig" inputmode="decimal"
+      }}<input :value="shown('high')" class="fig" inputmode="decimal" @change="enter('high', $event)"
     /></label>
     <template v-if="isFrequency"
       ><label class="short"
-        >{{ t('rules.orWithinHz') }}<input v-model.lazy="errorHz" class="fig" inputmode="decimal" /></label
+        >{{ t('rules.orWithinHz')
+        }}<input
+          :value="shown('errorHz')"
+          class="fig"
+          inputmode="decimal"
+          @change="enter('errorHz', $event)" /></label
       ><label class="short"
-        >{{ t('rules.orWithinPpm') }}<input v-model.lazy="errorPpm" class="fig" inputmode="decimal" /></label
+        >{{ t('rules.orWithinPpm')
+        }}<input
+          :value="shown('errorPpm')"
+          class="fig"
+          inputmode="decimal"
+          @change="enter('errorPpm', $event)" /></label
     ></template>
     <span class="modes" role="group" :aria-label="t('rules.modesEmptyAll')"
       ><label v-for="m in MODES" :key="m" class="mode"

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField, typedNumber } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { MASK_END_HZ, MODES } from '#core/rules'
 import type { MaskPartBody } from '#shared/ruleSet'
@@ -25,12 +26,8 @@ const remove = (at: number) => (parts.value = parts.value.filter((_, i) => i !==
 const change = (at: number, what: Partial<MaskPartBody>) =>
   (parts.value = parts.value.map((p, i) => (i === at ? { ...p, ...what } : p)))
 /** Empty stays empty: the form says what is missing. */
-const typed = (event: Event) => {
-  const text = (event.target as HTMLInputElement).value.replace(',', '.')
-  return text.trim() === '' ? Number.NaN : Number(text)
-}
-const shown = (value: number, per = 1) =>
-  Number.isFinite(value) ? String(Number((value / per).toPrecision(10))) : ''
+const typed = (event: Event) => typedNumber((event.target as HTMLInputElement).value) ?? Number.NaN
+const shown = (value: number, per = 1) => numberForField(value / per)
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField, typedNumber } from '#core/quantity'
 import { t } from '#shared/i18n'
 import type { RuleSetBody } from '#shared/ruleSet'
 import { protectedBandsWords } from '#shared/words/ruleWords'
@@ -9,13 +10,11 @@ const spurious = defineModel<RuleSetBody['spurious']>('spurious', { required: tr
 const W_PER_UW = 1e-6
 
 const typed = (event: Event) => {
-  const text = (event.target as HTMLInputElement).value.trim().replace(',', '.')
-  return text === '' ? null : Number(text) * W_PER_UW
+  const value = typedNumber((event.target as HTMLInputElement).value)
+  return value === null ? null : value * W_PER_UW
 }
 const shown = (value: number | null | undefined) =>
-  value !== null && value !== undefined && Number.isFinite(value)
-    ? String(Number((value / W_PER_UW).toPrecision(6)))
-    : ''
+  numberForField(value === null || value === undefined ? null : value / W_PER_UW, 6)
 
 function setAdjacent(maxW: number | null) {
   adjacent.value = maxW === null ? null : { id: adjacent.value?.id ?? 'ADJ', maxW }

@@ -1,5 +1,5 @@
 import type { MessageCode } from '#shared/i18n'
-import { QUANTITIES, type Quantity } from '#core/quantity'
+import { QUANTITIES, type Quantity, numberForField, typedNumberOrNull } from '#core/quantity'
 import type { TargetSpec } from '#core/sheet'
 
 export type TargetKind = TargetSpec['kind'] | 'none'
@@ -26,7 +26,7 @@ export interface TargetForm {
 }
 
 const shown = (value: number | null | undefined, perSi: number) =>
-  value === null || value === undefined ? '' : String(Number((value * perSi).toPrecision(10)))
+  numberForField(value === null || value === undefined ? null : value * perSi)
 
 /**
  * Errors of frequency are told in Hz, ratios to another reading in %, everything else in the unit of the
@@ -97,8 +97,8 @@ export function toForm(target: TargetSpec | null, quantity: Quantity): TargetFor
 }
 
 const parsed = (text: string, perSi: number): number | null => {
-  const value = Number.parseFloat(text.replace(',', '.').replace('\u2212', '-'))
-  return Number.isFinite(value) ? value / perSi : null
+  const value = typedNumberOrNull(text)
+  return value === null ? null : value / perSi
 }
 
 /**

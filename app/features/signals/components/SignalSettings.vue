@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { channelHz, channelPlan, coversPlan, type RuleSet } from '#core/rules'
@@ -45,8 +46,8 @@ function change(part: Partial<KeptOptions>) {
   emit('change', { ...props.options, ...part })
 }
 function number(value: string): number | null {
-  const v = Number(value.replace(',', '.'))
-  return value.trim() !== '' && Number.isFinite(v) && v > 0 ? v : null
+  const v = typedNumberOrNull(value)
+  return v !== null && v > 0 ? v : null
 }
 const hertz = (kilohertz: string) => {
   const v = number(kilohertz)
@@ -54,8 +55,8 @@ const hertz = (kilohertz: string) => {
 }
 /** A level against full scale, a minus of any kind before it. */
 function level(value: string): number | null {
-  const v = Number(value.replace(',', '.').replace('\u2212', '-'))
-  return value.trim() !== '' && Number.isFinite(v) && Math.abs(v) <= 120 ? v : null
+  const v = typedNumberOrNull(value)
+  return v !== null && Math.abs(v) <= 120 ? v : null
 }
 const takesUnmodulated = computed(() => props.options.as === 'am' || props.options.as === 'auto')
 /** "19" is a channel of the plan, "27.185" a frequency. */
@@ -87,7 +88,9 @@ const wrongPlace = computed(() =>
       inputmode="decimal"
       :error-messages="wrongPlace"
       :hint="
-        nominalHz === null ? t('signals.notKnownOffsetsAreRelativeTo') : `${(nominalHz / 1e6).toFixed(5)} MHz`
+        nominalHz === null
+          ? t('signals.notKnownOffsetsAreRelativeTo')
+          : `${groupDigits(nominalHz / 1e6, 5)} MHz`
       "
       persistent-hint
       @change="change({ nominalHz })"
@@ -129,7 +132,9 @@ const wrongPlace = computed(() =>
         class="use"
         variant="text"
         @click="change({ unmodulatedDbfs: unmodulated.dbfs })"
-        >{{ t('signals.useDbfsOf', { dbfs: unmodulated.dbfs.toFixed(2), name: unmodulated.name }) }}</v-btn
+        >{{
+          t('signals.useDbfsOf', { dbfs: groupDigits(unmodulated.dbfs, 2), name: unmodulated.name })
+        }}</v-btn
       >
     </div>
     <v-select

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { AudioAnalysis } from '../logic/listening'
@@ -25,7 +26,7 @@ const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
   <div class="readings" aria-live="off">
     <div class="one">
       <span class="label">{{ t('signals.sinad300To3400Hz') }}</span><b class="fig big" data-sinad>{{
-        sinad === null ? '\u2013' : sinad.toFixed(1)
+        sinad === null ? '\u2013' : groupDigits(sinad, 1)
       }}</b
       >{{ ' ' }}
       <span class="unit">dB</span>
@@ -34,24 +35,25 @@ const loud = computed(() => (props.heard?.peak ?? 0) > 0.98)
       <span class="label">{{
         heard?.beat ? t('signals.beat') : t('signals.againstHz', { targetHz })
       }}</span><b class="fig big" data-beat>{{
-        beat === null ? '\u2013' : (beat > 0 && !heard?.beat ? '+' : '') + beat.toFixed(1)
+        beat === null ? '\u2013' : (beat > 0 && !heard?.beat ? '+' : '') + groupDigits(beat, 1)
       }}</b
       >{{ ' ' }} <span class="unit">Hz</span> <span class="way">{{ way }}</span>
     </div>
     <div class="row">
       <span
-        >{{ t('signals.tone') }} <b class="fig">{{ tone === null ? '\u2013' : tone.toFixed(2) }}</b> Hz</span
+        >{{ t('signals.tone') }}
+        <b class="fig">{{ tone === null ? '\u2013' : groupDigits(tone, 2) }}</b> Hz</span
       >
       <span
         >{{ t('signals.distortion') }}
         <b class="fig">{{
-          heard?.present && heard.figures.thd !== null ? (100 * heard.figures.thd).toFixed(2) : '\u2013'
+          heard?.present && heard.figures.thd !== null ? groupDigits(100 * heard.figures.thd, 2) : '\u2013'
         }}</b>
         %</span
       >
       <span
         >{{ t('signals.level') }}
-        <b class="fig">{{ heard ? heard.figures.levelDbfs.toFixed(1) : '\u2013' }}</b> dBFS</span
+        <b class="fig">{{ heard ? groupDigits(heard.figures.levelDbfs, 1) : '\u2013' }}</b> dBFS</span
       >
       <b v-if="loud" class="loud">{{ t('signals.overloadedTurnTheInputDown') }}</b>
     </div>

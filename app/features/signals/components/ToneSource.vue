@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, onMounted, ref } from 'vue'
 import { useToneSource, type ToneSetting } from '../logic/useToneSource'
@@ -23,7 +24,7 @@ const fullScaleV = ref<number | null>(null)
 const tooLoud = ref(false)
 const TEST_SHARE = 0.1
 const setting = computed<ToneSetting | null>(() => {
-  const [f, v] = [Number(hz.value), Number(levelMv.value.replace(',', '.')) / 1000]
+  const [f, v] = [typedNumberOrNull(hz.value) ?? 0, (typedNumberOrNull(levelMv.value) ?? 0) / 1000]
   return f > 0 && f < 20_000 && v > 0
     ? { hz: kind.value === 'two' ? [700, 1900] : [f], levelV: fullScaleV.value === null ? Math.min(1, v) : v }
     : null
@@ -44,8 +45,8 @@ function step(part: { hz?: number; mv?: number }) {
 /** A tenth of full scale is played; what the millivoltmeter shows then sets everything. */
 function calibrate() {
   if (!playing.value) return play({ hz: [1000], levelV: TEST_SHARE }, null)
-  const mv = Number(measuredMv.value.replace(',', '.'))
-  if (!(mv > 0)) return
+  const mv = typedNumberOrNull(measuredMv.value)
+  if (mv === null || mv <= 0) return
   fullScaleV.value = mv / 1000 / TEST_SHARE
   localStorage.setItem(REMEMBERED, String(fullScaleV.value))
   silence()
@@ -112,13 +113,13 @@ onMounted(() => {
       </button>
     </p>
     <p v-if="tooLoud" class="care" role="alert">
-      {{ t('signals.theSoundCardReachesMvAt', { fullScaleV: ((fullScaleV ?? 1) * 1000).toFixed(0) }) }}
+      {{ t('signals.theSoundCardReachesMvAt', { fullScaleV: groupDigits((fullScaleV ?? 1) * 1000, 0) }) }}
     </p>
     <div class="cal">
       <b>{{
         fullScaleV === null
           ? t('signals.calibrateOutput')
-          : t('signals.fullScaleIsMv', { fullScaleV: (fullScaleV * 1000).toFixed(0) })
+          : t('signals.fullScaleIsMv', { fullScaleV: groupDigits(fullScaleV * 1000, 0) })
       }}</b><span class="quiet">{{ t('signals.setTheVolumeOfTheComputer') }}</span>
       <v-btn @click="calibrate">{{
         playing ? t('signals.saveCalibration') : t('signals.playTheTestTone')

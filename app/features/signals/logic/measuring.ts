@@ -1,4 +1,5 @@
 import type { Message } from '#core/message'
+import type { Annotation } from '#core/recording'
 import type { MeasuredRecording, MeasuringPhase } from '#core/signal'
 import type { MaskPart } from '#core/rules'
 import type { KeptOptions } from '#shared/recording'
@@ -6,7 +7,14 @@ import type { KeptOptions } from '#shared/recording'
 /** What the page and its worker say to each other. */
 export type ToMeasurer =
   | {
-      readonly kind: 'measure' | 'annotate'
+      readonly kind: 'annotate'
+      readonly files: readonly File[]
+      readonly options: KeptOptions
+      readonly description: string
+      readonly annotations: readonly Annotation[]
+    }
+  | {
+      readonly kind: 'measure'
       readonly files: readonly File[]
       readonly options: KeptOptions
       /** parts of the mask of the rule set that the options name */

@@ -3,7 +3,7 @@ import type { WordedRecording, KeptOptions } from '#shared/recording'
 import { messageWords, wordedNotes } from '#shared/words/messageWords'
 import { onBeforeUnmount, ref } from 'vue'
 import type { MaskPart } from '#core/rules'
-import type { MeasuringPhase } from '#core/signal'
+import { findingsOf, type Measurement, type MeasuringPhase } from '#core/signal'
 import type { FromMeasurer, ToMeasurer } from './measuring'
 
 const PHASE_WORDS: Readonly<Record<MeasuringPhase, MessageCode>> = {
@@ -14,6 +14,13 @@ const PHASE_WORDS: Readonly<Record<MeasuringPhase, MessageCode>> = {
 }
 
 type Mask = readonly MaskPart[]
+
+/** A recording that was measured, with the files that it came from. */
+interface Measured {
+  readonly files: readonly File[]
+  readonly options: KeptOptions
+  readonly measured: { readonly measurement: Measurement }
+}
 
 /** Measures recordings in a worker, one after the other, with progress and cancel. */
 export function useMeasuring() {
@@ -33,9 +40,21 @@ export function useMeasuring() {
     return { measurement: { ...measurement, notes: wordedNotes(measurement.notes) }, pictures }
   }
 
-  /** The recording as one SigMF archive, with what was found as annotations. */
-  async function annotate(files: readonly File[], options: KeptOptions, mask: Mask): Promise<Blob | null> {
-    const answer = await ask({ kind: 'annotate', files: [...files], options: { ...options }, mask })
+  /** The recording as one SigMF archive, with what was found as annotations, in the language of the page. */
+  async function annotate({ files, options, measured }: Measured): Promise<Blob | null> {
+    const { measurement } = measured
+    const annotations = findingsOf(measurement).map(({ says, ...at }) => ({
+      ...at,
+      label: messageWords(says),
+    }))
+    const description = t('signals.measuredFrom', { file: measurement.file })
+    const answer = await ask({
+      kind: 'annotate',
+      files: [...files],
+      options: { ...options },
+      description,
+      annotations,
+    })
     return answer?.kind === 'annotated' ? answer.archive : null
   }
 

@@ -2,8 +2,12 @@ import { message } from '#core/message'
 import { CoreError } from '#core/errors'
 import { openRecording, packTar, writeSigmf, type ByteSource, type Recording } from '#core/recording'
 import { emissionMask } from '#core/rules'
-import { annotationsOf, measureRecording, type Measurement } from '#core/signal'
+import { measureRecording, type MeasuredRecording } from '#core/signal'
+import type { KeptOptions } from '#shared/recording'
 import type { FromMeasurer, ToMeasurer } from '../logic/measuring'
+
+type ToMeasure = Extract<ToMeasurer, { kind: 'measure' }>
+type ToAnnotate = Extract<ToMeasurer, { kind: 'annotate' }>
 
 /** Measures recordings beside the screen: the files are read here, block by block. */
 let cancelled = false
@@ -18,18 +22,13 @@ const sourceOf = (file: File): ByteSource => ({
 /** Longer ones are passed on as they came [samples]. */
 const MAX_ANNOTATED = 32_000_000
 
-async function annotated(recording: Recording, measurement: Measurement): Promise<Blob> {
+async function annotate({ files, options, description, annotations }: ToAnnotate): Promise<Blob> {
+  const recording = await opened(files, options)
   if (recording.sampleCount > MAX_ANNOTATED)
     throw new CoreError('bad-recording', message('error.tooLongToAnnotate', { file: recording.file }))
   const { i, q } = await recording.read(0, recording.sampleCount)
-  const { meta, data } = writeSigmf({
-    i,
-    q,
-    sampleRateHz: recording.sampleRateHz,
-    centreHz: recording.centreHz,
-    description: `measured from ${recording.file}`,
-    annotations: annotationsOf(measurement),
-  })
+  const { sampleRateHz, centreHz } = recording
+  const { meta, data } = writeSigmf({ i, q, sampleRateHz, centreHz, description, annotations })
   const text = new TextEncoder().encode(meta)
   return new Blob(
     packTar<Uint8Array>([
@@ -39,41 +38,45 @@ async function annotated(recording: Recording, measurement: Measurement): Promis
   )
 }
 
+function opened(files: readonly File[], { as }: KeptOptions): Promise<Recording> {
+  const main = files.find(f => f.name.endsWith('.sigmf-meta')) ?? files[0]!
+  const beside = async (name: string) => files.filter(f => f.name === name).map(sourceOf)[0] ?? null
+  return openRecording(
+    sourceOf(main),
+    beside,
+    as === 'auto' ? {} : { monoIs: as === 'audio' ? 'audio' : 'real' },
+  )
+}
+
+async function measure({ files, options, mask: maskParts }: ToMeasure): Promise<MeasuredRecording> {
+  const { ruleSetId, ...rest } = options
+  const mask = {
+    ruleSetId,
+    parts: (mode: Parameters<typeof emissionMask>[1], powerW: number) =>
+      emissionMask(maskParts, mode, powerW),
+  }
+  const recording = await opened(files, options)
+  return measureRecording(
+    recording,
+    {
+      ...rest,
+      channelWidthHz: rest.channelWidthHz ?? null,
+      unmodulatedDbfs: rest.unmodulatedDbfs ?? null,
+      mask,
+    },
+    { tell: (share, phase) => say({ kind: 'progress', share, phase }), cancelled: () => cancelled },
+  )
+}
+
 self.onmessage = async ({ data }: MessageEvent<ToMeasurer>) => {
   if (data.kind === 'cancel') {
     cancelled = true
     return
   }
   cancelled = false
-  const { files, options, mask: maskParts } = data
-  const main = files.find(f => f.name.endsWith('.sigmf-meta')) ?? files[0]!
-  const { ruleSetId, ...rest } = options
   try {
-    const recording = await openRecording(
-      sourceOf(main),
-      async name => files.filter(f => f.name === name).map(sourceOf)[0] ?? null,
-      options.as === 'auto' ? {} : { monoIs: options.as === 'audio' ? 'audio' : 'real' },
-    )
-    const mask = {
-      ruleSetId,
-      parts: (mode: Parameters<typeof emissionMask>[1], powerW: number) =>
-        emissionMask(maskParts, mode, powerW),
-    }
-    const measured = await measureRecording(
-      recording,
-      {
-        ...rest,
-        channelWidthHz: rest.channelWidthHz ?? null,
-        unmodulatedDbfs: rest.unmodulatedDbfs ?? null,
-        mask,
-      },
-      { tell: (share, phase) => say({ kind: 'progress', share, phase }), cancelled: () => cancelled },
-    )
-    say(
-      data.kind === 'measure'
-        ? { kind: 'done', measured }
-        : { kind: 'annotated', archive: await annotated(recording, measured.measurement) },
-    )
+    if (data.kind === 'measure') say({ kind: 'done', measured: await measure(data) })
+    else say({ kind: 'annotated', archive: await annotate(data) })
   } catch (error) {
     say({
       kind: 'failed',

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumber } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
@@ -44,7 +45,7 @@ const past = computed(() =>
     .filter(s => s.ended)
     .reverse(),
 )
-const begin = () => send({ kind: 'soak-begun', hours: Number(hours.value.replace(',', '.')), text: '' })
+const begin = () => send({ kind: 'soak-begun', hours: typedNumber(hours.value) ?? Number.NaN, text: '' })
 async function end(passed: boolean, text = '') {
   if (running.value) await send({ kind: 'soak-ended', soakId: running.value.begun.id, passed, text })
   faulty.value = false

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { passSpread, type BalanceMove, type BandPass } from '#core/run'
@@ -21,7 +22,7 @@ const words = computed(() =>
         how: t('align.lowMiddleAndHighThenThe'),
       },
 )
-const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.abs(db).toFixed(2)}`
+const signed = (db: number) => groupDigits(db, 2, true)
 </script>
 
 <template>
@@ -42,7 +43,7 @@ const signed = (db: number) => `${db > 0 ? '+' : db < 0 ? '\u2212' : ''}${Math.a
           <td class="fig">{{ signed(p.lowDb) }} dB</td>
           <td class="fig">{{ signed(p.highDb) }} dB</td>
           <td class="fig">
-            <b>{{ passSpread(p).toFixed(2) }} dB</b>
+            <b>{{ groupDigits(passSpread(p), 2) }} dB</b>
           </td>
         </tr>
       </tbody>

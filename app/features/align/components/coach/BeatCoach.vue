@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { beatAdvice } from '#core/run'
@@ -10,7 +11,7 @@ import CoachLine from './CoachLine.vue'
 const emit = defineEmits<{ take: [offHz: number] }>()
 const { heard, on, failure, start, stop } = useSoundCard()
 const pitch = ref('0')
-const pitchHz = computed(() => Math.max(0, Number.parseFloat(pitch.value) || 0))
+const pitchHz = computed(() => Math.max(0, typedNumberOrNull(pitch.value) ?? 0))
 const before = ref<number | null>(null)
 const toneHz = computed(() => {
   if (!heard.value) return null
@@ -32,7 +33,7 @@ watch(advice, now => {
   <section :aria-label="t('align.zeroBeat')">
     <CoachLine
       v-if="on && advice"
-      :say="`${t(BEAT_WORDS[advice.word])}: ${advice.offHz.toFixed(1)} Hz`"
+      :say="`${t(BEAT_WORDS[advice.word])}: ${groupDigits(advice.offHz, 1)} Hz`"
       :how="
         advice.word === 'touch'
           ? t('align.pitchDoesNotShowTheDirection')

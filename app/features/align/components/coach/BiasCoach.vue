@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { BiasState } from '#core/run'
@@ -16,7 +17,7 @@ const words = computed(() => {
       say: t('align.reduceBiasNow'),
       how: t('align.dissipatesWLimitW', {
         name: hot.value.name,
-        burnsW: hot.value.burnsW!.toFixed(1),
+        burnsW: groupDigits(hot.value.burnsW!, 1),
         mostW: props.rule.mostW,
       }),
     }
@@ -33,7 +34,7 @@ const words = computed(() => {
   if (props.state.alike === false)
     return {
       say: t('align.reduceTheHigherOne'),
-      how: t('align.apartLimit10', { ratio: ((props.state.ratio! - 1) * 100).toFixed(0) }),
+      how: t('align.apartLimit10', { ratio: groupDigits((props.state.ratio! - 1) * 100, 0) }),
     }
   return {
     say: props.state.alike ? t('align.matched') : t('align.read'),

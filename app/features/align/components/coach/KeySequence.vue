@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
 import type { StepAction } from '#core/sheet'
@@ -44,7 +45,7 @@ function key(e: KeyboardEvent) {
 }
 onMounted(() => window.addEventListener('keydown', key, { capture: true }))
 onBeforeUnmount(() => window.removeEventListener('keydown', key, { capture: true }))
-const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFixed(1))
+const left = computed(() => groupDigits(Math.max(0, limitS.value - clock.seconds.value), 1))
 </script>
 
 <template>
@@ -69,7 +70,7 @@ const left = computed(() => Math.max(0, limitS.value - clock.seconds.value).toFi
         {{
           clock.running.value && !done
             ? holding
-              ? t('align.ofS', { seconds: clock.seconds.value.toFixed(1), limitS })
+              ? t('align.ofS', { seconds: groupDigits(clock.seconds.value, 1), limitS })
               : t('align.sLeft', { left })
             : t(holding ? 'align.atLeastS' : 'align.withinS', { limitS })
         }}

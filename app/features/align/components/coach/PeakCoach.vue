@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { dbToPowerRatio, showPlain } from '#core/quantity'
+import { dbToPowerRatio, showPlain, groupDigits } from '#core/quantity'
 import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '#core/run'
 import { PEAK_WORDS } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
@@ -35,8 +35,8 @@ const below = computed(() =>
   props.belowDb === null || props.belowDb < 0.005
     ? ''
     : t('align.dbBelowTheBestReadingSo', {
-        belowDb: props.belowDb.toFixed(2),
-        value: (100 * (1 - dbToPowerRatio(-props.belowDb))).toFixed(1),
+        belowDb: groupDigits(props.belowDb, 2),
+        value: groupDigits(100 * (1 - dbToPowerRatio(-props.belowDb)), 1),
       }),
 )
 const bestWords = computed(() =>
@@ -61,7 +61,7 @@ const step = computed(() =>
 )
 const again = computed(() =>
   props.gainDb !== null && props.limitDb !== null && Math.abs(props.gainDb) >= props.limitDb
-    ? t('align.theLastPassGainedDbGo', { gainDb: props.gainDb.toFixed(2) })
+    ? t('align.theLastPassGainedDbGo', { gainDb: groupDigits(props.gainDb, 2) })
     : '',
 )
 </script>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField, typedNumber } from '#core/quantity'
 import { CLAIM_KIND_WORDS } from '#shared/words/claimWords'
 import { t, translated } from '#shared/i18n'
 import { v4 as uuid } from 'uuid'
@@ -23,9 +24,7 @@ watch(
   claims,
   list => {
     for (const c of list ?? [])
-      texts.value[c.id] ??= Number.isFinite(c.value)
-        ? String(Number((c.value * CLAIM_QUANTITIES[c.quantity].perSi).toPrecision(9)))
-        : ''
+      texts.value[c.id] ??= numberForField(c.value * CLAIM_QUANTITIES[c.quantity].perSi, 9)
   },
   { immediate: true },
 )
@@ -35,8 +34,8 @@ function change(id: string, part: Partial<Claim>) {
 }
 /** The number means the unit shown beside it, also after the quantity was changed. */
 function withValue(claim: Claim): Claim {
-  const text = (texts.value[claim.id] ?? '').replace(',', '.').replace('\u2212', '-').trim()
-  return { ...claim, value: text === '' ? Number.NaN : Number(text) / CLAIM_QUANTITIES[claim.quantity].perSi }
+  const typed = typedNumber(texts.value[claim.id] ?? '') ?? Number.NaN
+  return { ...claim, value: typed / CLAIM_QUANTITIES[claim.quantity].perSi }
 }
 function add() {
   const id = uuid()

@@ -3,7 +3,7 @@ import { errorWords } from '#shared/words/messageWords'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
-import { parseTyped } from '#core/quantity'
+import { parseTyped, groupDigits } from '#core/quantity'
 import { POWER_SEEN, type PowerTried } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { ISOLATION_ORDER, firstPowerPlan, powerVerdict } from '#core/work'
@@ -52,7 +52,7 @@ function press(seen: PowerTried['seen']) {
         :label="t('job.idleCurrent')"
         suffix="A"
         inputmode="decimal"
-        :placeholder="liveA === null ? '' : liveA.toFixed(3)"
+        :placeholder="liveA === null ? '' : groupDigits(liveA, 3)"
         :hint="
           liveA === null ? t('job.supplyNotConnectedTypeTheCurrent') : t('job.emptyPresentReadingOfTheSupply')
         "
@@ -75,7 +75,8 @@ function press(seen: PowerTried['seen']) {
       <b>{{ t(POWER_VERDICT_WORDS[verdict]) }}</b>{{ ' ' }}
       <span class="quiet"
         >{{ t(POWER_SEEN_WORDS[last.seen]).toLowerCase()
-        }}{{ last.idleA === null ? '' : `, ${last.idleA.toFixed(3)} A` }}, {{ dayAndTime(last.atMs) }}</span
+        }}{{ last.idleA === null ? '' : `, ${groupDigits(last.idleA, 3)} A` }},
+        {{ dayAndTime(last.atMs) }}</span
       >
     </p>
     <template v-if="verdict === 'stop'">

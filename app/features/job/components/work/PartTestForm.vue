@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { typedNumber } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { HEATS } from '#core/run'
@@ -32,7 +33,7 @@ const HEAT = [
 ]
 
 /** An empty field is "not tested"; what is no number is refused by the shared check. */
-const numberOf = (text: string) => (text.trim() === '' ? null : Number(text.trim().replace(',', '.')))
+const numberOf = typedNumber
 function send() {
   const { part, boughtAt, dcGain, rf, falls, heat } = form.value
   const { gainFrom, gainTo, reference, testSet, meter, scale } = place.value

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
+import { enteredRequired } from '~/ui/enteredNumber'
 import { t } from '#shared/i18n'
 import type { StepAction } from '#core/sheet'
 
@@ -27,8 +29,10 @@ const list = (t: string) =>
     .split(',')
     .map(x => x.trim())
     .filter(Boolean)
-const seconds = (t: string, otherwise: number) =>
-  Number.parseFloat(t.replace(',', '.')) > 0 ? Number.parseFloat(t.replace(',', '.')) : otherwise
+const seconds = (e: Event, stands: number) => {
+  const holdS = enteredRequired(e, stands)
+  return holdS > 0 ? holdS : stands
+}
 </script>
 
 <template>
@@ -51,15 +55,15 @@ const seconds = (t: string, otherwise: number) =>
           >{{ t('sheet.withinS')
           }}<input
             class="fig"
-            :value="a.withinS"
-            @change="put(i, { ...a, withinS: seconds(text($event), a.withinS) })" /></label
+            :value="numberForField(a.withinS)"
+            @change="put(i, { ...a, withinS: seconds($event, a.withinS) })" /></label
       ></template>
       <label v-if="a.kind === 'hold'" class="short"
         >{{ t('sheet.atLeastS')
         }}<input
           class="fig"
-          :value="a.holdS"
-          @change="put(i, { ...a, holdS: seconds(text($event), a.holdS) })"
+          :value="numberForField(a.holdS)"
+          @change="put(i, { ...a, holdS: seconds($event, a.holdS) })"
       /></label>
       <label v-if="a.kind === 'power-cycle'" class="long"
         >{{ t('sheet.readAgainSeparatedByCommas')

@@ -1,10 +1,12 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
+import { enteredRequired } from '~/ui/enteredNumber'
 import { t } from '#shared/i18n'
 import type { EditColumn } from './editColumn'
 
 /** One field of a row: a line, a few lines, a number or a choice. */
 defineProps<{ column: EditColumn; value: string | number | null | undefined; row: number }>()
-const emit = defineEmits<{ write: [text: string] }>()
+const emit = defineEmits<{ write: [text: string]; enter: [value: number] }>()
 const text = (e: Event) => (e.target as HTMLInputElement).value
 </script>
 
@@ -25,10 +27,16 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
     @change="emit('write', text($event))"
   />
   <input
+    v-else-if="column.kind === 'number'"
+    :value="numberForField(Number(value))"
+    class="fig"
+    inputmode="decimal"
+    :aria-label="t('sheet.row', { label: column.label, row })"
+    @change="emit('enter', enteredRequired($event, Number(value)))"
+  />
+  <input
     v-else
     :value="value ?? ''"
-    :class="{ fig: column.kind === 'number' }"
-    :inputmode="column.kind === 'number' ? 'decimal' : undefined"
     :aria-label="t('sheet.row', { label: column.label, row })"
     @change="emit('write', text($event))"
   />

@@ -19,15 +19,10 @@ const valueOf = (row: T, key: string) =>
   (row as Record<string, unknown>)[key] as string | number | null | undefined
 
 function write(index: number, column: EditColumn, text: string) {
-  const number = Number.parseFloat(text.replace(',', '.'))
-  const value =
-    column.kind === 'number'
-      ? Number.isFinite(number)
-        ? number
-        : 0
-      : column.kind === 'optional' && text.trim() === ''
-        ? null
-        : text
+  const value = column.kind === 'optional' && text.trim() === '' ? null : text
+  put(index, column, value)
+}
+function put(index: number, column: EditColumn, value: string | number | null) {
   emit(
     'change',
     props.rows.map((r, i) => (i === index ? { ...r, [column.key]: value } : r)),
@@ -59,6 +54,7 @@ function move(index: number, by: number) {
                 :value="valueOf(row, c.key)"
                 :row="i + 1"
                 @write="text => write(i, c, text)"
+                @enter="value => put(i, c, value)"
               />
             </td>
             <td class="acts">
@@ -100,6 +96,7 @@ function move(index: number, by: number) {
                     :value="valueOf(row, c.key)"
                     :row="i + 1"
                     @write="text => write(i, c, text)"
+                    @enter="value => put(i, c, value)"
                 /></label>
               </div>
             </td>

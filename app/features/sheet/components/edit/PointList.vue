@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
+import { enteredNumber } from '~/ui/enteredNumber'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { MODES, channelName, channelPlan } from '#core/rules'
@@ -36,12 +38,8 @@ function add() {
   const id = Array.from({ length: 200 }, (_, k) => `row-${ids.length + 1 + k}`).find(n => !ids.includes(n))!
   emit('change', [...props.points, { ...like, id, title: t('sheet.again', { title: like.title }) }])
 }
-const number = (t: string, per: number) => {
-  if (t.trim() === '') return null
-  return Number.isFinite(Number.parseFloat(t.replace(',', '.')))
-    ? Number.parseFloat(t.replace(',', '.')) / per
-    : null
-}
+/** Units of the fields in one volt. */
+const [MV, UV] = [1e3, 1e6]
 </script>
 
 <template>
@@ -77,7 +75,7 @@ const number = (t: string, per: number) => {
           >{{ t('common.channel')
           }}<select
             :value="p.state.channel ?? ''"
-            @change="state(i, { channel: text($event) === '' ? null : Number(text($event)) })"
+            @change="state(i, { channel: enteredNumber($event, p.state.channel, { optional: true }) })"
           >
             <option value="">{{ t('sheet.any') }}</option>
             <option v-for="c in channels" :key="c.value" :value="c.value">{{ c.title }}</option>
@@ -107,22 +105,26 @@ const number = (t: string, per: number) => {
           >{{ t('sheet.toneHz')
           }}<input
             class="fig"
-            :value="p.state.toneHz ?? ''"
-            @change="state(i, { toneHz: number(text($event), 1) })"
+            :value="numberForField(p.state.toneHz)"
+            @change="state(i, { toneHz: enteredNumber($event, p.state.toneHz, { optional: true }) })"
         /></label>
         <label class="short"
           >{{ t('sheet.driveMv')
           }}<input
             class="fig"
-            :value="p.state.toneV === null ? '' : Number((p.state.toneV * 1000).toPrecision(6))"
-            @change="state(i, { toneV: number(text($event), 1000) })"
+            :value="numberForField(p.state.toneV === null ? null : p.state.toneV * MV, 6)"
+            @change="
+              state(i, { toneV: enteredNumber($event, p.state.toneV, { perSi: MV, optional: true }) })
+            "
         /></label>
         <label class="short"
           >{{ t('sheet.generatorV')
           }}<input
             class="fig"
-            :value="p.state.inputV === null ? '' : Number((p.state.inputV * 1e6).toPrecision(6))"
-            @change="state(i, { inputV: number(text($event), 1e6) })"
+            :value="numberForField(p.state.inputV === null ? null : p.state.inputV * UV, 6)"
+            @change="
+              state(i, { inputV: enteredNumber($event, p.state.inputV, { perSi: UV, optional: true }) })
+            "
         /></label>
         <label class="long"
           >{{ t('sheet.controls')

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
+import { enteredRequired } from '~/ui/enteredNumber'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { MODES } from '#core/rules'
@@ -57,14 +59,13 @@ const TERMS = computed<EditColumn[]>(() => [
     kind: 'select',
     items: scheme.value.oscillators.map(o => ({ value: o.id, title: o.name })),
   },
-  { key: 'factor', label: 'times', kind: 'number' },
+  { key: 'factor', label: t('sheet.timesFactor'), kind: 'number' },
   { key: 'stepFactor', label: t('sheet.andTimesN'), kind: 'number' },
 ])
 const terms = (i: number, rows: Term[]) =>
   put({ frequencies: scheme.value.frequencies.map((f, k) => (k === i ? { ...f, terms: rows } : f)) })
-const hz = (t: string) =>
-  Number.isFinite(Number.parseFloat(t)) ? Number.parseFloat(t.replace(',', '.')) * 1e6 : 0
-const text = (e: Event) => (e.target as HTMLInputElement).value
+/** Units of the fields in one hertz. */
+const [MHZ, KHZ] = [1e-6, 1e-3]
 </script>
 
 <template>
@@ -74,18 +75,18 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
     </p>
     <div class="base">
       <v-text-field
-        :model-value="scheme.baseHz / 1e6"
+        :model-value="numberForField(scheme.baseHz * MHZ)"
         :label="t('sheet.base')"
         suffix="MHz"
         inputmode="decimal"
-        @change="(e: Event) => put({ baseHz: hz(text(e)) })"
+        @change="(e: Event) => put({ baseHz: enteredRequired(e, scheme.baseHz, MHZ) })"
       />
       <v-text-field
-        :model-value="scheme.stepHz / 1e3"
+        :model-value="numberForField(scheme.stepHz * KHZ)"
         :label="t('sheet.step')"
         suffix="kHz"
         inputmode="decimal"
-        @change="(e: Event) => put({ stepHz: hz(text(e)) / 1e3 || 10_000 })"
+        @change="(e: Event) => put({ stepHz: enteredRequired(e, scheme.stepHz, KHZ) || scheme.stepHz })"
       />
     </div>
     <h3>{{ t('sheet.oscillators') }}</h3>

@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
+import { enteredNumber, enteredRequired } from '~/ui/enteredNumber'
 import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { CHANNEL_PLANS, MODES, type RuleSet } from '#core/rules'
@@ -14,14 +16,15 @@ const set =
   <K extends keyof ModelSheet>(key: K) =>
   (value: ModelSheet[K]) =>
     emit('change', { [key]: value })
-const number = (text: string, otherwise: number) =>
-  Number.isFinite(Number.parseFloat(text.replace(',', '.')))
-    ? Number.parseFloat(text.replace(',', '.'))
-    : otherwise
+/** Empty: the sheet leaves it to the default. */
+function driftLimit(e: Event) {
+  const limit = enteredNumber(e, props.sheet.driftLimitHzPerMin ?? null, { optional: true })
+  return limit !== null && limit > 0 ? limit : (undefined as never)
+}
 const main = (change: Partial<ModelSheet['main']>) =>
   emit('change', { main: { ...props.sheet.main, ...change } })
-const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
-  emit('change', { [key]: { ...props.sheet[key], [end]: number(text, props.sheet[key][end]) } })
+const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
+  emit('change', { [key]: { ...props.sheet[key], [end]: enteredRequired(e, props.sheet[key][end]) } })
 </script>
 
 <template>
@@ -61,14 +64,11 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
       @update:model-value="defaultRuleSetId => emit('change', { defaultRuleSetId })"
     />
     <v-text-field
-      :model-value="sheet.nominalSupplyV"
+      :model-value="numberForField(sheet.nominalSupplyV)"
       :label="t('sheet.supplyAtTheSetWhileKeyed')"
       suffix="V"
       inputmode="decimal"
-      @change="
-        (e: Event) =>
-          set('nominalSupplyV')(number((e.target as HTMLInputElement).value, sheet.nominalSupplyV))
-      "
+      @change="(e: Event) => set('nominalSupplyV')(enteredRequired(e, sheet.nominalSupplyV))"
     />
     <v-text-field
       :model-value="sheet.load"
@@ -77,42 +77,39 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', text: string) =>
     />
     <div class="pair">
       <v-text-field
-        :model-value="sheet.idleA.low"
+        :model-value="numberForField(sheet.idleA.low)"
         :label="t('sheet.currentOnReceiveFrom')"
         suffix="A"
-        @change="(e: Event) => range('idleA', 'low', (e.target as HTMLInputElement).value)"
+        @change="(e: Event) => range('idleA', 'low', e)"
       /><v-text-field
-        :model-value="sheet.idleA.high"
+        :model-value="numberForField(sheet.idleA.high)"
         :label="t('sheet.betweenTargets')"
         suffix="A"
-        @change="(e: Event) => range('idleA', 'high', (e.target as HTMLInputElement).value)"
+        @change="(e: Event) => range('idleA', 'high', e)"
       />
     </div>
     <div class="pair">
       <v-text-field
-        :model-value="sheet.keyedA.low"
+        :model-value="numberForField(sheet.keyedA.low)"
         :label="t('sheet.currentKeyedFrom')"
         suffix="A"
-        @change="(e: Event) => range('keyedA', 'low', (e.target as HTMLInputElement).value)"
+        @change="(e: Event) => range('keyedA', 'low', e)"
       /><v-text-field
-        :model-value="sheet.keyedA.high"
+        :model-value="numberForField(sheet.keyedA.high)"
         :label="t('sheet.betweenTargets')"
         suffix="A"
-        @change="(e: Event) => range('keyedA', 'high', (e.target as HTMLInputElement).value)"
+        @change="(e: Event) => range('keyedA', 'high', e)"
       />
     </div>
     <v-text-field
-      :model-value="sheet.driftLimitHzPerMin ?? ''"
+      :model-value="numberForField(sheet.driftLimitHzPerMin)"
       :label="t('sheet.frequencyIsSetOnceDriftIs')"
       suffix="Hz/min"
       :hint="t('sheet.driftDefault')"
       @change="
         (e: Event) =>
           emit('change', {
-            driftLimitHzPerMin:
-              number((e.target as HTMLInputElement).value, Number.NaN) > 0
-                ? number((e.target as HTMLInputElement).value, 2)
-                : (undefined as never),
+            driftLimitHzPerMin: driftLimit(e),
           })
       "
     />

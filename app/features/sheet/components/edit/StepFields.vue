@@ -1,4 +1,6 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
+import { enteredNumber } from '~/ui/enteredNumber'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
@@ -20,16 +22,21 @@ const criterion = computed(() => {
   return props.step.criterion.seek === 'smallest' ? 'dip' : 'peak'
 })
 const quantity = computed(() => props.step.criterion?.quantity ?? measured.value[0] ?? 'powerW')
+const most = computed(() => {
+  const of = props.step.criterion
+  return (of?.kind === 'spread' ? of.maxDb : of?.gainDb) ?? null
+})
 function condition(kind: string, q: Quantity = quantity.value, db?: number) {
-  const most =
-    db ??
-    (props.step.criterion?.kind === 'spread' ? props.step.criterion.maxDb : props.step.criterion?.gainDb)
+  const limitDb = db ?? most.value ?? undefined
   if (kind === 'none') return put({ criterion: null })
-  if (kind === 'spread') return put({ criterion: { kind, quantity: q, maxDb: most ?? 0.5 } })
+  if (kind === 'spread') return put({ criterion: { kind, quantity: q, maxDb: limitDb ?? 0.5 } })
   const seek = kind === 'dip' ? { seek: 'smallest' as const } : {}
-  put({ criterion: { kind: 'peak', quantity: q, gainDb: most ?? 0.1, ...seek } })
+  put({ criterion: { kind: 'peak', quantity: q, gainDb: limitDb ?? 0.1, ...seek } })
 }
-const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? Number.parseFloat(t) : null })
+const keyDown = (e: Event) => {
+  const limitS = enteredNumber(e, props.step.keyDownLimitS, { optional: true })
+  put({ keyDownLimitS: limitS !== null && limitS > 0 ? limitS : null })
+}
 </script>
 
 <template>
@@ -103,11 +110,11 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
       @update:model-value="skipIf => put({ skipIf })"
     />
     <v-text-field
-      :model-value="step.keyDownLimitS ?? ''"
+      :model-value="numberForField(step.keyDownLimitS)"
       :label="t('sheet.longestKeyDownEmptyNotKeyed')"
       suffix="s"
       inputmode="decimal"
-      @change="(e: Event) => keyDown(text(e))"
+      @change="keyDown"
     />
     <div class="condition wide labelled-tight">
       <label
@@ -131,10 +138,8 @@ const keyDown = (t: string) => put({ keyDownLimitS: Number.parseFloat(t) > 0 ? N
           }}<input
             class="fig"
             inputmode="decimal"
-            :value="step.criterion?.kind === 'spread' ? step.criterion.maxDb : step.criterion?.gainDb"
-            @change="
-              condition(criterion, quantity, Number.parseFloat(text($event).replace(',', '.')) || undefined)
-            "
+            :value="numberForField(most)"
+            @change="condition(criterion, quantity, enteredNumber($event, most) || undefined)"
         /></label>
       </template>
       <label class="check"

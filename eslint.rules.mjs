@@ -1,0 +1,75 @@
+/** Rules of this project that no package has. */
+
+const FROM_STORE = /^use\w+Store$/
+
+/** Whether an expression begins at a variable that holds a store: `store.form.title`. */
+function beginsAtStore(node, stores) {
+  let at = node
+  while (at?.type === 'MemberExpression' || at?.type === 'TSNonNullExpression')
+    at = at.object ?? at.expression
+  return at !== node && at?.type === 'Identifier' && stores.has(at.name)
+}
+
+/** Pages and components ask a store to change by its actions; they never write into it. */
+const noStoreWrites = {
+  meta: {
+    type: 'problem',
+    schema: [],
+    messages: { write: 'A store is changed by its own actions, never written into.' },
+  },
+  create(context) {
+    const stores = new Set()
+    const report = node => context.report({ node, messageId: 'write' })
+    const collect = {
+      VariableDeclarator(node) {
+        const called = node.init?.type === 'CallExpression' && node.init.callee.name
+        if (called && FROM_STORE.test(called) && node.id.type === 'Identifier') stores.add(node.id.name)
+      },
+    }
+    const writes = {
+      AssignmentExpression: node => beginsAtStore(node.left, stores) && report(node),
+      UpdateExpression: node => beginsAtStore(node.argument, stores) && report(node),
+      CallExpression: node =>
+        node.callee.property?.name === '$patch' && beginsAtStore(node.callee, stores) && report(node),
+    }
+    const inTemplate = {
+      ...writes,
+      "VAttribute[directive=true][key.name.name='model'] > VExpressionContainer": node =>
+        beginsAtStore(node.expression, stores) && report(node),
+    }
+    const services = context.sourceCode.parserServices
+    return services.defineTemplateBodyVisitor
+      ? services.defineTemplateBodyVisitor(inTemplate, { ...collect, ...writes })
+      : { ...collect, ...writes }
+  },
+}
+
+export const ours = { rules: { 'no-store-writes': noStoreWrites } }
+
+const shownBySign = [
+  {
+    selector: ":not(CallExpression[callee.name='Number']) > CallExpression[callee.property.name='toFixed']",
+    message: 'What is shown has the decimal sign of its reader: groupDigits or numberForField.',
+  },
+  {
+    selector: "CallExpression[callee.property.name='parseFloat'], CallExpression[callee.name='parseFloat']",
+    message: 'Half of a text is no number: typedNumber reads what was typed.',
+  },
+]
+
+/** The rules and where they hold; coordinates of a drawing are no numbers that anybody reads. */
+export const ourRules = [
+  {
+    files: ['app/**/*.vue', 'app/**/*.ts'],
+    plugins: { ours },
+    rules: { 'ours/no-store-writes': 'error' },
+  },
+  {
+    files: ['app/**/*.vue', 'app/**/*.ts', 'shared/words/**/*.ts'],
+    ignores: ['app/ui/gauge/TrendStrip.vue', 'app/features/sheet/logic/sheetGraph.ts', '**/*.test.ts'],
+    rules: {
+      'no-restricted-syntax': ['error', ...shownBySign],
+      'vue/no-restricted-syntax': ['error', ...shownBySign],
+    },
+  },
+]
