@@ -1,3 +1,4 @@
+import vue from '@vitejs/plugin-vue'
 import { defineConfig } from 'vitest/config'
 import { ALIAS, fromRoot } from './scripts/lib/paths.mjs'
 
@@ -12,9 +13,22 @@ export default defineConfig({
         test: {
           name: 'unit',
           include: ['{core,shared,instruments,server,app,cli}/**/*.test.ts', 'test/*.test.ts'],
+          exclude: ['app/**/[A-Z]*.test.ts'],
           setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
           testTimeout: 30_000,
+        },
+      },
+      // Components as a browser builds them; their tests are named after them.
+      {
+        resolve,
+        plugins: [vue()],
+        test: {
+          name: 'components',
+          include: ['app/**/[A-Z]*.test.ts'],
+          setupFiles: ['test/setup/texts.ts', 'test/setup/components.ts'],
+          environment: 'happy-dom',
+          server: { deps: { inline: ['vuetify'] } },
         },
       },
       {

@@ -5,7 +5,8 @@ import type { Job } from '#shared/job'
 import type { Db } from '../db/pool'
 import { insertRevision, selectChangesOfEvent } from '../db/queries/sheet'
 import { requireSheet } from './sheetBook'
-import { dayOf, lockSheet } from './sheets'
+import { localDay } from '#shared/words/dateWords'
+import { lockSheet } from './sheets'
 
 /** A correction made on a job becomes the next revision of the sheet, for every job that begins after it. */
 export async function keepAmendment(db: Db, job: Job, event: SheetAmended): Promise<void> {
@@ -66,7 +67,7 @@ async function revise(
     .map(c => ({ ...c, from: lineValue(newest, c.line) }))
     .filter(c => !same(c.from, c.to))
   if (kept.length === 0 || !fits(() => amended(newest, kept))) return
-  const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: dayOf(atMs) }
+  const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: localDay(atMs) }
   await insertRevision(db, { sheet, who, reason, changes: kept, jobId: job.id, eventId, revisedAtMs: atMs })
 }
 

@@ -1,3 +1,4 @@
+import { localDay } from '#shared/words/dateWords'
 import { t, translated } from '#shared/i18n'
 import { SHEETS, type ModelSheet } from '#core/sheet'
 import type { LineTrust, SheetSummary, SheetView } from '#shared/sheetFile'
@@ -7,8 +8,7 @@ import { ApiError } from '../utils/apiError'
 import { everySheet, requireSheet } from './sheetBook'
 
 const shipped = (id: string) => SHEETS.some(s => s.id === id)
-export const dayOf = (atMs: number): string => new Date(atMs).toISOString().slice(0, 10)
-export const today = (): string => dayOf(Date.now())
+export const today = (): string => localDay(Date.now())
 
 export async function sheetList(): Promise<SheetSummary[]> {
   const [sheets, jobs] = await Promise.all([everySheet(pool), countJobs(pool)])

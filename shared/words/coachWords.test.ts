@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { t } from '#shared/i18n'
 import {
   SHEET_PROBLEMS,
   amended,
@@ -11,7 +12,7 @@ import {
 import { JOB_EVENT_KINDS, type JobEvent, type WarmGate } from '#core/run'
 import {
   BEAT_WORDS,
-  PEAK_WORDS,
+  peakGuide,
   balanceWords,
   biasDeviceWords,
   gateWords,
@@ -80,7 +81,12 @@ describe('how far to turn', () => {
     expect(balanceWords({ spreadDb: 0.3, met: true, weakEnd: 'none', turns: null }, []).say).toBe('Balanced')
   })
   it('a guide says it in five words, and the same way each time', () => {
-    const guides = [...Object.values(PEAK_WORDS), ...Object.values(BEAT_WORDS).map(say => ({ say, how: '' }))]
+    const looks = ['wait', 'go-on', 'touch', 'turn-back', 'stop', 'flat', 'end'] as const
+    const guides = [
+      ...looks.map(peakGuide),
+      ...Object.values(BEAT_WORDS).map(say => ({ say: t(say), how: '' })),
+    ]
+    expect(peakGuide('wait')).toEqual({ say: 'Wait', how: 'The meter has not settled.' })
     for (const { say, how } of guides) {
       expect(say.split(' ').length, say).toBeLessThanOrEqual(5)
       expect(how.split(' ').length, how).toBeLessThanOrEqual(12)

@@ -24,8 +24,7 @@ interface GuideCodes {
   readonly how: MessageCode
 }
 
-/** What to do with a core, for an eye that looks up for half a second. */
-export const PEAK_WORDS: Readonly<Record<PeakLook['word'], GuideCodes>> = {
+const PEAK_WORDS: Readonly<Record<PeakLook['word'], GuideCodes>> = {
   'wait': { say: 'guide.wait', how: 'guide.theMeterHasNotSettled' },
   'go-on': { say: 'guide.sameDirection', how: 'guide.turnALittleThenWait' },
   'touch': { say: 'guide.sameDirectionSlightly', how: 'guide.aFewDegreesThenWait' },
@@ -33,6 +32,12 @@ export const PEAK_WORDS: Readonly<Record<PeakLook['word'], GuideCodes>> = {
   'stop': { say: 'guide.stopPeak', how: 'guide.estimatedWithin01Db' },
   'flat': { say: 'guide.otherDirection12Turn', how: 'guide.noChangeIfStillNoneTry' },
   'end': { say: 'guide.stopTurning', how: 'guide.levelNoLongerChangesPossibleEnd' },
+}
+
+/** What to do with a core, for an eye that looks up for half a second. */
+export function peakGuide(word: PeakLook['word']): Guide {
+  const { say, how } = PEAK_WORDS[word]
+  return { say: t(say), how: t(how) }
 }
 
 const SHARES: readonly (readonly [number, string])[] = [

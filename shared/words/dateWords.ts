@@ -1,3 +1,4 @@
+import { groupDigits } from '#core/quantity'
 import { format } from 'date-fns'
 import { LOCALES, language, t } from '#shared/i18n'
 
@@ -34,5 +35,11 @@ export function day(iso: string | null): string {
 
 /** A count with its thousands apart. */
 export function countWords(count: number): string {
-  return count.toLocaleString(LOCALES[language()])
+  return groupDigits(count, 0)
 }
+
+/**
+ * The day that a clock on the wall shows: of a browser, or of the server for its workshop. A promise is late
+ * when that day is over, not when the day of Greenwich is.
+ */
+export const localDay = (at: Date | number): string => format(at, 'yyyy-MM-dd')

@@ -10,7 +10,7 @@ import {
   type WaitsFor,
   type Warning,
 } from '#core/work'
-import { day } from './dateWords'
+import { day, localDay } from './dateWords'
 
 export const ITEM_STATE_WORDS: Record<(typeof ITEM_STATES)[number], MessageCode> = {
   fine: 'work.ok',
@@ -79,7 +79,7 @@ export function powerPlanWords(plan: FirstPowerPlan, supplyV: number): string[] 
 }
 
 export function waitWords(w: WaitsFor): string {
-  const since = t('work.since', { day: day(new Date(w.sinceMs).toISOString().slice(0, 10)) })
+  const since = t('work.since', { day: day(localDay(w.sinceMs)) })
   return t('work.waitingFor', {
     wait: t(WAIT_WORDS[w.who]),
     since,

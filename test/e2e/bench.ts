@@ -1,5 +1,9 @@
 import { expect, test as base, type Page } from '@playwright/test'
+import en from '../../i18n/en'
+import { textsByCode } from '../../shared/i18n'
 import { testHouse, type TestHouse } from '../integration/house'
+
+const ENGLISH = textsByCode(en)
 
 /** One house per worker: its own database, gateway, simulated bench and server, as built. */
 export const test = base.extend<object, { house: TestHouse }>({
@@ -22,9 +26,50 @@ export const test = base.extend<object, { house: TestHouse }>({
       })
       return response
     }
+    const codes = await codesShown(page)
     await use(page)
+    expect(codes, 'codes of messages that were shown in the place of their words').toEqual([])
   },
 })
+
+/**
+ * Codes of messages that stand on the page as they are, at any moment of a test: a table of codes that was
+ * not worded shows them only in the state that asks for it.
+ */
+async function codesShown(page: Page): Promise<string[]> {
+  const codes: string[] = []
+  await page.exposeFunction('codeShown', (code: string) => codes.push(code))
+  await page.addInitScript(known => {
+    const isCode = new Set(known)
+    const tell = (text: string | null | undefined) => {
+      for (const word of text?.match(/\b[a-z]+\.[A-Za-z0-9]+\b/g) ?? [])
+        if (isCode.delete(word))
+          void (window as unknown as { codeShown: (c: string) => void }).codeShown(word)
+    }
+    const NAMES = ['aria-label', 'title', 'placeholder']
+    const named = (e: Element) => NAMES.forEach(name => tell(e.getAttribute(name)))
+    const look = (node: Node) => {
+      tell(node.textContent)
+      if (!(node instanceof Element)) return
+      named(node)
+      node.querySelectorAll('[aria-label],[title],[placeholder]').forEach(named)
+    }
+    new MutationObserver(changes => {
+      for (const c of changes) {
+        if (c.type === 'attributes') named(c.target as Element)
+        if (c.type === 'characterData') tell(c.target.textContent)
+        c.addedNodes.forEach(look)
+      }
+    }).observe(document, {
+      subtree: true,
+      childList: true,
+      characterData: true,
+      attributes: true,
+      attributeFilter: ['aria-label', 'title', 'placeholder'],
+    })
+  }, Object.keys(ENGLISH))
+  return codes
+}
 export { expect }
 
 /** The simulated set as it first came in, warm or cold. */

@@ -100,7 +100,7 @@ test('a note that is too long is refused by name and stays in its field', async 
   await expect(page.getByText('Alignment, 0 of 11 steps done')).toBeVisible()
   await page.keyboard.press('n')
   await page.getByLabel('Note').fill('x'.repeat(10_050))
-  await expect(page.getByText(/10,050 characters, max. 10,000/)).toBeVisible()
+  await expect(page.getByText(/10\s050 characters, max. 10\s000/)).toBeVisible()
   await expect(page.getByRole('button', { name: /^Save/ })).toBeDisabled()
   await expect(page.getByLabel('Note')).toHaveValue('x'.repeat(10_050))
 })

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { localDay } from '#shared/words/dateWords'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { computed, onMounted, ref, shallowRef } from 'vue'
 import { navigateTo, useHead, useRoute } from '#imports'
@@ -15,7 +16,7 @@ const model = ref('')
 const from = ref('')
 const initial = shallowRef<ModelSheet | null>(null)
 const problem = ref('')
-const today = new Date().toISOString().slice(0, 10)
+const today = localDay(Date.now())
 const copyOf = computed(() => (typeof route.query.copy === 'string' ? route.query.copy : null))
 const choices = computed(() => [
   {

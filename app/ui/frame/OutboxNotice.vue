@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { eventWords } from '#shared/words/eventWords'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { JobEvent } from '#core/run'
@@ -27,7 +28,7 @@ const shown = ref(false)
       </p>
       <ul v-if="shown">
         <li v-for="r in refused" :key="r.place">
-          {{ r.event.kind }}: {{ r.refused }}
+          {{ eventWords(r.event) }}: {{ r.refused }}
           <button type="button" @click="emit('giveUp', r.place)">{{ t('common.discard') }}</button>
         </li>
       </ul>

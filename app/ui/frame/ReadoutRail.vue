@@ -62,8 +62,8 @@ const cells = computed(() =>
           (
             {
               'no-signal': t('common.noSignal'),
-              'overload': 'overload',
-              'garbled': 'garbled',
+              'overload': t('frame.overload'),
+              'garbled': t('frame.garbled'),
               'ok': '',
             } as const
           )[entry.status],

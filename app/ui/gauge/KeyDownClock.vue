@@ -19,7 +19,7 @@ const words = computed(() => {
     case 'warn':
       return t('frame.unkeySoonMaxS', { limitS: props.view.limitS })
     case 'over':
-      return 'UNKEY NOW'
+      return t('frame.unkeyNow')
     case 'rest':
       return t('frame.letTheSetCool')
     case 'idle':

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 
@@ -34,9 +35,11 @@ const y = (value: number) =>
 const line = computed(() =>
   props.points
     .filter(p => p.agoS <= SPAN_S)
-    .map(p => `${x(p.agoS).toFixed(1)},${y(p.value).toFixed(1)}`)
+    .map(p => `${drawn(x(p.agoS))},${drawn(y(p.value))}`)
     .join(' '),
 )
+/** A tenth of a unit of the drawing is finer than any screen. */
+const drawn = (v: number) => Math.round(v * 10) / 10
 const last = computed(() => props.points.at(-1))
 /** Labels that would stand on each other are not both written. */
 const marks = computed(() => {
@@ -44,7 +47,7 @@ const marks = computed(() => {
   const crowded = known.length === 2 && Math.abs(y(known[0]!) - y(known[1]!)) < 15
   return crowded ? [props.aim ?? known[1]!] : known
 })
-const text = (v: number) => `${v < 0 ? '\u2212' : ''}${Math.abs(v).toFixed(props.decimals)}`
+const text = (v: number) => groupDigits(v, props.decimals)
 </script>
 
 <template>

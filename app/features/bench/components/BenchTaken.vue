@@ -2,12 +2,12 @@
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import type { BlockedPeriod } from '#core/work'
-import { day } from '#shared/words/dateWords'
+import { day, localDay } from '#shared/words/dateWords'
 
 /** Weeks in which other work takes the bench: promised dates are counted around them. */
 defineProps<{ open: boolean; periods: readonly BlockedPeriod[]; failure: string | null }>()
 const emit = defineEmits<{ close: []; add: [period: Omit<BlockedPeriod, 'id'>]; remove: [id: string] }>()
-const today = new Date().toISOString().slice(0, 10)
+const today = localDay(Date.now())
 const fromDay = ref(today)
 const toDay = ref(today)
 const why = ref('')

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { localDay } from '#shared/words/dateWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { STAGES, nextUseful, type BenchJob, type BlockedPeriod } from '#core/work'
@@ -22,10 +23,7 @@ const jobs = computed<BenchJob[]>(() =>
   })),
 )
 const suggestions = computed(() =>
-  nextUseful(jobs.value, props.nowMs, new Date(props.nowMs).toISOString().slice(0, 10), props.blocked).slice(
-    0,
-    SHOWN,
-  ),
+  nextUseful(jobs.value, props.nowMs, localDay(props.nowMs), props.blocked).slice(0, SHOWN),
 )
 const words = (s: (typeof suggestions.value)[number]) =>
   suggestionWords(s, id => props.here.find(h => h.job.id === id)!)

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { messageWords } from '#shared/words/messageWords'
 import { t, withTextsTranslated } from '#shared/i18n'
-import { clockSeconds } from '#shared/words/dateWords'
+import { clockSeconds, localDay } from '#shared/words/dateWords'
 import { computed } from 'vue'
 import { profileOf, type Instrument } from '#shared/instrument'
 import type { LiveLink } from '#shared/live'
@@ -10,7 +10,7 @@ import StateMark from '~/ui/gauge/StateMark.vue'
 
 const props = defineProps<{ instrument: Instrument; link: LiveLink | null; connected: boolean }>()
 const emit = defineEmits<{ edit: []; remove: [] }>()
-const today = new Date().toISOString().slice(0, 10)
+const today = localDay(Date.now())
 const profile = computed(() => withTextsTranslated(profileOf(props.instrument)))
 const state = computed(() => {
   if (props.instrument.port === null) return { mark: 'none' as const, words: t('instruments.manualEntry') }

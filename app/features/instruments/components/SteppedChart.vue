@@ -42,13 +42,13 @@ function figure(token: (name: string) => string): Figure {
       margin: { l: 64, r: 16, t: 8, b: 50 },
       showlegend: false,
       xaxis: {
-        title: { text: `${set.label}, ${set.unit}` },
+        title: { text: `${t(set.label)}, ${set.unit}` },
         type: props.plan.spacing === 'log' ? 'log' : 'linear',
         gridcolor: token('--line'),
         range: [place(props.plan.from), place(props.plan.to)],
       },
       yaxis: {
-        title: { text: `${read.label}, ${read.shownUnit}` },
+        title: { text: `${quantityLabel(props.plan.read)}, ${read.shownUnit}` },
         rangemode: 'tozero',
         gridcolor: token('--line'),
       },
@@ -66,7 +66,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.points, props.nigh
       :aria-label="
         t('instruments.overPoints', {
           label: quantityLabel(plan.read),
-          label2: SETTING_WORDS[plan.set].label,
+          label2: t(SETTING_WORDS[plan.set].label),
           count: points.length,
         })
       "

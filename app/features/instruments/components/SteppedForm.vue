@@ -109,7 +109,7 @@ function start() {
         t('instruments.aCommunicationsTestSetCanIn', {
           what:
             setters.length === 0
-              ? t('instruments.noConnectedInstrumentCanSetThis', { label: words.label })
+              ? t('instruments.noConnectedInstrumentCanSetThis', { label: t(words.label) })
               : t('instruments.noConnectedInstrumentReadsThis'),
         })
       }}

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { localDay } from '#shared/words/dateWords'
 import { t, LANGUAGES, LANGUAGE_NAMES } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, onMounted, ref } from 'vue'
@@ -58,7 +59,7 @@ const otherPlan = computed(
     sheetId.value &&
     !coversPlan(rules.value.planId, summaryOf(sheetId.value)?.planId ?? rules.value.planId),
 )
-const today = new Date().toISOString().slice(0, 10)
+const today = localDay(Date.now())
 /** Whether the promise can be kept, while it is made. */
 const timely = computed(() => {
   const blocked = props.blocked ?? []

@@ -4,7 +4,7 @@ import type { SetKind } from '#core/sheet'
 import { computed } from 'vue'
 import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
 import { jobTag, type Job } from '#shared/job'
-import { day, dayAndTime } from '#shared/words/dateWords'
+import { day, dayAndTime, localDay } from '#shared/words/dateWords'
 import { STAGE_NAMES } from '../logic/stageNames'
 import { timerWords } from '#shared/words/benchWords'
 import { waitWords } from '#shared/words/workWords'
@@ -26,10 +26,7 @@ const props = defineProps<{
 const stage = computed<Stage>(() => STAGES.find(s => !props.done[s]) ?? 'handover')
 const timer = computed(() => timerWords(props, props.nowMs))
 const late = computed(
-  () =>
-    props.job.onBench &&
-    props.job.promisedOn !== null &&
-    props.job.promisedOn < new Date(props.nowMs).toISOString().slice(0, 10),
+  () => props.job.onBench && props.job.promisedOn !== null && props.job.promisedOn < localDay(props.nowMs),
 )
 const WORK: Record<Stage, string> = {
   'intake': t('job.completeTheIntake'),

@@ -1,3 +1,4 @@
+import { format } from 'date-fns'
 import { $apiFile } from '~/data/api'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
@@ -27,7 +28,7 @@ export function usePracticeRecording() {
         description: t('practice.simulatedSetRecordedByADongle'),
         annotations: [],
       })
-      const name = `practice-${new Date().toISOString().slice(11, 19).replaceAll(':', '')}`
+      const name = `practice-${format(Date.now(), 'HHmmss')}`
       return [
         new File([made.meta], `${name}.sigmf-meta`),
         new File([made.data as BlobPart], `${name}.sigmf-data`),

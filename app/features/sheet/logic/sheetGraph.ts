@@ -49,8 +49,11 @@ export function stepGraph(steps: readonly Step[]): StepGraph | null {
     edges: edges.map(e => ({
       ...e,
       path: (graph.edge(e.from, e.to) as { points: { x: number; y: number }[] }).points
-        .map((p, i) => `${i === 0 ? 'M' : 'L'}${p.x.toFixed(1)} ${p.y.toFixed(1)}`)
+        .map((p, i) => `${i === 0 ? 'M' : 'L'}${drawn(p.x)} ${drawn(p.y)}`)
         .join(''),
     })),
   }
 }
+
+/** A tenth of a unit of the drawing is finer than any screen. */
+const drawn = (v: number) => Math.round(v * 10) / 10

@@ -1,3 +1,4 @@
+import { format } from 'date-fns'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { writeWav } from '#core/recording'
@@ -24,7 +25,7 @@ export function useSoundRecorder() {
       const samples = await collected(context, stream)
       return new File(
         [writeWav(samples, context.sampleRate) as BlobPart],
-        `sound-${new Date().toISOString().slice(0, 19).replaceAll(':', '-')}.wav`,
+        `sound-${format(Date.now(), 'yyyy-MM-dd-HH-mm-ss')}.wav`,
       )
     } catch {
       failure.value = t('signals.noSoundCardFoundOrThe')

@@ -4,7 +4,7 @@ import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import { dbToPowerRatio, showPlain, groupDigits } from '#core/quantity'
 import { generatorAdvice, peakKey, type PeakLook, type PeakedQuantity } from '#core/run'
-import { PEAK_WORDS } from '#shared/words/coachWords'
+import { peakGuide } from '#shared/words/coachWords'
 import CoachLine from './CoachLine.vue'
 
 /** The hand on a core: which way, how far below the best, when to stop; on whatever shows it best now. */
@@ -25,7 +25,7 @@ const props = defineProps<{
 const emit = defineEmits<{ begin: []; end: []; choose: [key: string] }>()
 const words = computed(() =>
   props.last
-    ? PEAK_WORDS[props.last.word]
+    ? peakGuide(props.last.word)
     : {
         say: t('align.turnOneCoreSlightlyThenWait'),
         how: t('align.turnALittleAtATime'),

@@ -13,7 +13,10 @@ const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void]; close
 const name = ref('')
 const role = ref<AdjusterRole | null>(null)
 const startPosition = ref('')
-const roles = Object.entries(ROLE_WORDS).map(([value, title]) => ({ value: value as AdjusterRole, title }))
+const roles = Object.entries(ROLE_WORDS).map(([value, code]) => ({
+  value: value as AdjusterRole,
+  title: t(code),
+}))
 
 function keep() {
   if (!name.value.trim() || role.value === null) return
