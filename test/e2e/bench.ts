@@ -1,9 +1,17 @@
 import { expect, test as base, type Page } from '@playwright/test'
-import en from '../../i18n/en'
-import { textsByCode } from '../../shared/i18n'
+import { readFileSync, readdirSync } from 'node:fs'
+import { join } from 'node:path'
 import { testHouse, type TestHouse } from '../integration/house'
 
-const ENGLISH = textsByCode(en)
+const CATALOGUE = join(import.meta.dirname, '..', '..', 'i18n', 'en')
+/** Codes of every message, by area and name. */
+const CODES = readdirSync(CATALOGUE)
+  .filter(file => file.endsWith('.json'))
+  .flatMap(file =>
+    Object.keys(JSON.parse(readFileSync(join(CATALOGUE, file), 'utf8')) as object).map(
+      name => `${file.slice(0, -'.json'.length)}.${name}`,
+    ),
+  )
 
 /** One house per worker: its own database, gateway, simulated bench and server, as built. */
 export const test = base.extend<object, { house: TestHouse }>({
@@ -67,7 +75,7 @@ async function codesShown(page: Page): Promise<string[]> {
       attributes: true,
       attributeFilter: ['aria-label', 'title', 'placeholder'],
     })
-  }, Object.keys(ENGLISH))
+  }, CODES)
   return codes
 }
 export { expect }
