@@ -3,7 +3,12 @@ import { describe, expect, it } from 'vitest'
 import type { Measurand } from '#core/sheet'
 import TypedRow, { type TypedValue } from './TypedRow.vue'
 
-const WATTMETER = { name: 'wattmeter', words: '5 % of full scale', fullScale: 20 }
+const WATTMETER = {
+  name: 'wattmeter',
+  profileId: 'practice-wattmeter',
+  setup: { attenuationDb: 0, classRatio: null, fullScale: null, classUnknown: false },
+  words: '10 % of full scale',
+}
 const row = (props: object = {}) =>
   mount(TypedRow, {
     attachTo: document.body,
