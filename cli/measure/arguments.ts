@@ -32,6 +32,7 @@ export function parseArguments(list: readonly string[]): Arguments {
   const as = modeOf(values.get('as') ?? DEFAULT_OPTIONS.as)
   const rules = ruleSetOf(values.get('rules') ?? 'R-US')
   const level = values.get('unmodulated-dbfs')
+  const mono = as === 'audio' ? 'audio' : 'real'
   const numbers = Object.entries(NUMBERS).flatMap(([name, option]) => {
     const text = values.get(name)
     return text === undefined ? [] : [[option, numberOf(`--${name}`, text)] as const]
@@ -39,7 +40,7 @@ export function parseArguments(list: readonly string[]): Arguments {
   return {
     file,
     json,
-    monoIs: as === 'auto' ? undefined : as === 'audio' ? 'audio' : 'real',
+    monoIs: as === 'auto' ? undefined : mono,
     options: {
       ...DEFAULT_OPTIONS,
       ...Object.fromEntries(numbers),

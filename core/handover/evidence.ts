@@ -73,6 +73,7 @@ export function legalVerdict(sheet: ModelSheet, rules: RuleSet, { taken, want, p
   if (!requirement.limit || requirement.limit.kind !== 'legal') return null
   const reason = judgeRequirement(taken.reading, requirement).reasons.find(r => r.rule === 'limit')
   if (!reason?.verdict) return null
-  const beyond = reason.verdict === 'above' ? reason.high : reason.verdict === 'below' ? reason.low : null
+  const passed = reason.verdict === 'above' ? reason.high : reason.low
+  const beyond = reason.verdict === 'above' || reason.verdict === 'below' ? passed : null
   return { limit: requirement.limit, verdict: reason.verdict, beyond }
 }

@@ -19,12 +19,7 @@ export function poweredHands({ start, log }: Pick<PracticeRecord, 'start' | 'log
   return log.flatMap(({ action, atS }) => {
     if (action.kind === 'control') on = action.controls.powerOn ?? on
     if (!on || action.kind === 'pass' || !INSIDE.includes(action.kind)) return []
-    const what =
-      action.kind === 'replace'
-        ? (action.designator ?? action.group)
-        : action.kind === 'remove'
-          ? action.group
-          : action.kind
-    return [{ atS, what }]
+    if (action.kind === 'replace') return [{ atS, what: action.designator ?? action.group }]
+    return [{ atS, what: action.kind === 'remove' ? action.group : action.kind }]
   })
 }

@@ -80,7 +80,8 @@ export function groupDigits(value: number, decimals: number, plus = false): stri
   const left = whole.replace(/\B(?=(\d{3})+$)/g, THIN_SPACE)
   const right = fraction ? `${decimalSign()}${fraction.replace(/(\d{3})(?=\d)/g, `$1${THIN_SPACE}`)}` : ''
   const negative = value < 0 && Number(fixed) !== 0
-  return `${negative ? MINUS : plus && Number(fixed) !== 0 ? '+' : ''}${left}${right}`
+  const positive = plus && Number(fixed) !== 0 ? '+' : ''
+  return `${negative ? MINUS : positive}${left}${right}`
 }
 
 /**

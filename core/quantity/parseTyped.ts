@@ -74,9 +74,8 @@ export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = 
   }
   const [, sign, whole = '0', fraction = '', exponent = '0', unitText = ''] = match
   const digits = (s: string) => s.replace(/[^\d]/g, '')
-  const number = Number(
-    `${sign ? (sign === '+' ? '' : '-') : ''}${digits(whole)}.${digits(fraction) || '0'}e${exponent}`,
-  )
+  const minus = sign && sign !== '+' ? '-' : ''
+  const number = Number(`${minus}${digits(whole)}.${digits(fraction) || '0'}e${exponent}`)
   const value = toSi(number, unitText || info.shownUnit, info.siUnit)
   if (!Number.isFinite(value))
     throw new CoreError('not-a-number', message('error.tooLargeReading', { shown }))

@@ -209,7 +209,8 @@ describe('SigMF', () => {
 describe('WAV', () => {
   const wav = (bits: string, channels: 1 | 2) => {
     const file = new wavefile.WaveFile()
-    const scale = bits === '32f' || bits === '64' ? 1 : bits === '8' ? 127 : 2 ** (Number(bits) - 1) - 1
+    const isFloat = bits === '32f' || bits === '64'
+    const scale = isFloat ? 1 : 2 ** (Number(bits) - 1) - 1
     const of = (x: Float64Array) =>
       Array.from(x, v => {
         if (bits === '8') return Math.round(v * scale + 128)

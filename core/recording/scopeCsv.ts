@@ -43,6 +43,12 @@ export async function previewScopeCsv(source: ByteSource): Promise<ScopePreview>
   return previewOf(source.name, await linesOf(source, 64 * 1024), false)
 }
 
+/** Nobody samples sound that fast. */
+function ofOneColumn(kind: 'audio' | 'real' | 'auto', sampleRateHz: number): 'audio' | 'real' {
+  if (kind !== 'auto') return kind
+  return sampleRateHz > 200_000 ? 'real' : 'audio'
+}
+
 /** A recording from such a table. Volts are kept as they are: full scale is 1 V. */
 export async function openScopeCsv(
   source: ByteSource,
@@ -59,7 +65,7 @@ export async function openScopeCsv(
   return {
     file: source.name,
     format: 'csv',
-    kind: complex ? 'iq' : kind === 'auto' ? (sampleRateHz > 200_000 ? 'real' : 'audio') : kind,
+    kind: complex ? 'iq' : ofOneColumn(kind, sampleRateHz),
     datatype: complex ? 'cf32' : 'rf32',
     sampleRateHz,
     sampleCount: values[0]!.length,

@@ -49,11 +49,8 @@ export function scpiCommands(line: string): ({ readonly readings: readonly ScpiC
         head!.startsWith(':') || path === ''
           ? [command(absolute)]
           : [command(absolute), command(`${path}:${absolute}`)]
-      path = absolute.includes(':')
-        ? absolute.slice(0, absolute.lastIndexOf(':'))
-        : head!.startsWith(':')
-          ? ''
-          : path
+      if (absolute.includes(':')) path = absolute.slice(0, absolute.lastIndexOf(':'))
+      else if (head!.startsWith(':')) path = ''
       return { readings }
     })
 }

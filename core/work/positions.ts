@@ -25,12 +25,8 @@ export function startPositions(sheet: ModelSheet, events: readonly JobEvent[]): 
       const before = firstTurn < 0 ? events : events.slice(0, firstTurn)
       const noted = before.findLast(e => e.kind === 'position-noted' && e.designator === adjuster.designator)
       const turn = firstTurn < 0 ? null : events[firstTurn]!
-      const said =
-        noted?.kind === 'position-noted'
-          ? noted.position
-          : turn?.kind === 'adjuster-turned' && turn.startPosition
-            ? turn.startPosition
-            : null
+      const atTurn = turn?.kind === 'adjuster-turned' && turn.startPosition ? turn.startPosition : null
+      const said = noted?.kind === 'position-noted' ? noted.position : atTurn
       return { adjuster, position: said, turnedSince: firstTurn >= 0 }
     })
 }

@@ -52,9 +52,8 @@ export function instrumentHandler(instrument: SimulatedInstrument, bench: BenchS
       bench.nowS(),
     )
     needles.set(reading, memory)
-    return {
-      text: shown.kind === 'value' ? number(shown.value) : shown.kind === 'overload' ? OVERLOAD : NO_SIGNAL,
-    }
+    if (shown.kind === 'value') return { text: number(shown.value) }
+    return { text: shown.kind === 'overload' ? OVERLOAD : NO_SIGNAL }
   }
 
   return command => {
@@ -103,6 +102,11 @@ function setOrTell(
 
 const toNumber = (value: boolean | null) => (value === null ? null : Number(value))
 
+const SWEEP_SETTINGS = [
+  { header: 'FREQuency:CENTer', name: 'centreHz' },
+  { header: 'FREQuency:SPAN', name: 'spanHz' },
+] as const
+
 function traced(
   { query, parameters }: ScpiCommand,
   header: string,
@@ -117,11 +121,7 @@ function traced(
     })
     return { block: Buffer.from(points.buffer, points.byteOffset, points.byteLength), afterMs: SWEEP_MS }
   }
-  const which = sameHeader('FREQuency:CENTer', header)
-    ? 'centreHz'
-    : sameHeader('FREQuency:SPAN', header)
-      ? 'spanHz'
-      : null
+  const which = SWEEP_SETTINGS.find(s => sameHeader(s.header, header))?.name
   if (!which) return null
   if (query) return { text: number(trace[which]) }
   const value = scpiDecimal(parameters[0] ?? '')

@@ -81,7 +81,8 @@ function stimulusOf(change: PracticeChange, { stimulus }: RigState): Partial<Rig
   const two = twoTones ?? (toneOn === undefined ? now.two : false)
   const v = toneLevelV ?? now.v
   const hz = toneHz ?? (now.two ? DEFAULT_TONE.hz : now.hz)
-  const tones = !on ? [] : two ? TWO_TONES_HZ.map(f => ({ hz: f, v: v / 2 })) : [{ hz, v }]
+  const wanted = two ? TWO_TONES_HZ.map(f => ({ hz: f, v: v / 2 })) : [{ hz, v }]
+  const tones = on ? wanted : []
   const rest = defined({ whistle, otherMicrophone, inputV })
   return touched || Object.keys(rest).length > 0 ? { ...rest, ...(touched ? { tones } : {}) } : null
 }

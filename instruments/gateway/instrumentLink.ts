@@ -122,7 +122,7 @@ export class InstrumentLink {
     }
     const block = raw === null ? null : blockOf(raw)
     return {
-      raw: block ? `#\u2026 ${block.length} bytes` : raw === null ? null : raw.slice(0, 2000),
+      raw: block ? `#\u2026 ${block.length} bytes` : (raw?.slice(0, 2000) ?? null),
       understood: block ? message('gateway.block', { count: block.length }) : understood(raw),
       trace: block && floatsOf(block),
       errors,

@@ -89,6 +89,11 @@ const CORRECTION: SheetNews = {
 }
 const CONFIRMED: SheetNews = { kind: 'line-confirmed', atMs: 0, who: 'Ida Marlow', line: CORRECTED_LINE }
 
+const saidOfSheet = (set: number): SheetNews[] => {
+  if (set < CORRECTED_AT) return []
+  return set === CORRECTED_AT ? [CORRECTION] : [CONFIRMED]
+}
+
 /**
  * Sets of the made-up workshop: some of earlier months, then a multimode and an AM mobile measured as found,
  * an FM mobile finished, one just in, one measured. FM readings come from the simulated set.
@@ -110,7 +115,7 @@ export async function loadDemoJobs(): Promise<void> {
         past.seed,
         past.causeId,
         now - (90 + 9 * (PAST_SETS.length - i)) * 24 * HOUR_MS,
-        i === CORRECTED_AT ? [CORRECTION] : i > CORRECTED_AT ? [CONFIRMED] : [],
+        saidOfSheet(i),
       ),
     )
   await store(

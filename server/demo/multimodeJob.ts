@@ -26,6 +26,9 @@ const BOUNDS: Partial<Record<Quantity, readonly [number, number]>> = {
   sMeter: [0, 0.5],
 }
 
+/** A tone of 1 kHz stands beside its suppressed carrier [Hz]. */
+const TONE_OFFSET_HZ: Partial<Record<MeasurePoint['state']['mode'], number>> = { USB: 1000, LSB: -1000 }
+
 /**
  * A multimode whose AM regulator is shorted: AM and FM far too high and without modulation, SSB as it should
  * be (invented for the demo).
@@ -34,11 +37,7 @@ function readAt(sheet: ModelSheet, { state }: MeasurePoint, quantity: Quantity):
   const sideband = state.mode === 'USB' || state.mode === 'LSB'
   switch (quantity) {
     case 'carrierHz':
-      return (
-        channelHz(sheet.planId, state.channel!) +
-        9 +
-        (state.mode === 'USB' ? 1000 : state.mode === 'LSB' ? -1000 : 0)
-      )
+      return channelHz(sheet.planId, state.channel!) + 9 + (TONE_OFFSET_HZ[state.mode] ?? 0)
     case 'powerW':
       return sideband ? 5.8 : 19 + (state.channel! % 40) * 0.01
     case 'pepW':

@@ -1,3 +1,4 @@
+import { nice, ticks } from 'd3-array'
 import { withDecimalSign } from '#core/quantity'
 import { axisName, type BandChartData, type BandSeries } from '#shared/words/bandChart'
 
@@ -56,24 +57,14 @@ function scaleOf({ before, after, window }: BandChartData): Scale | null {
     Math.min(...ends, window?.low ?? Infinity),
     Math.max(...ends, window?.high ?? -Infinity),
   ]
-  const step = niceStep((high - low) / TICKS || 1)
-  const [from, to] = [Math.floor(low / step) * step, Math.ceil(high / step) * step || step]
+  const [from, to] = nice(low, high > low ? high : low + 1, TICKS)
   const [first, last] = [channels[0]!, channels.at(-1)!]
-  const ticks = Array.from({ length: Math.round((to - from) / step) + 1 }, (_, i) =>
-    Number((from + i * step).toPrecision(6)),
-  )
   return {
     channels,
-    ticks,
+    ticks: ticks(from, to, TICKS),
     x: c => round(LEFT + 8 + ((c - first) / (last - first)) * (WIDTH - LEFT - RIGHT - 16)),
     y: v => round(HEIGHT - BOTTOM - ((v - from) / (to - from || 1)) * (HEIGHT - TOP - BOTTOM)),
   }
-}
-
-/** 1, 2 or 5 times a power of ten, at least as large. */
-function niceStep(least: number): number {
-  const power = 10 ** Math.floor(Math.log10(least))
-  return [1, 2, 5, 10].map(n => n * power).find(n => n >= least * 0.999)!
 }
 
 /**

@@ -53,29 +53,32 @@ export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<
 }
 
 function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
-  const svg = isJudged(c) ? forkGaugeSvg(compareGauge(c)) : null
-  const differs = c.differences !== null && c.differences.length > 0
   return [
     words(c.point.title),
     words(cellName(c)),
     side(c, 'before', false),
     side(c, 'after', stale.has(c.point.id)),
-    differs
-      ? words(t('paper.notComparable', { list: c.differences.map(differenceWords).join(', ') }), {
-          italics: false,
-          fontSize: 7,
-        })
-      : svg
-        ? { svg, width: 128 }
-        : '',
+    picture(c),
     words(rangeWords(c)),
   ]
+}
+
+/** Before and after on one scale, or why they are not to be compared. */
+function picture(c: ComparedCell): TableCell {
+  if (c.differences !== null && c.differences.length > 0)
+    return words(t('paper.notComparable', { list: c.differences.map(differenceWords).join(', ') }), {
+      italics: false,
+      fontSize: 7,
+    })
+  const svg = isJudged(c) ? forkGaugeSvg(compareGauge(c)) : null
+  return svg ? { svg, width: 128 } : ''
 }
 
 function side(c: ComparedCell, which: 'before' | 'after', isStale: boolean): TableCell {
   const cell = c[which]
   const shown = shownCell(cell)
   if (!shown) return words(t('common.notMeasured'), { color: '#5d6b66' })
-  const verdict = isJudged(c) ? (isStale ? 'recheck' : statusWord(cell.judgement!.verdict)) : ''
+  const judged = () => (isStale ? t('paper.recheck') : statusWord(cell.judgement!.verdict))
+  const verdict = isJudged(c) ? judged() : ''
   return { stack: [words(`${shown.value} ${shown.unit}`, { bold: true }), words(verdict, { fontSize: 7 })] }
 }

@@ -3,6 +3,9 @@ import type { Message } from '#core/message'
 import { t } from '#shared/i18n'
 import { ApiError } from '../utils/apiError'
 
+/** Not there, and too late: said as it is. Whatever else is a refusal of the instrument. */
+const PASSED_ON: readonly number[] = [404, 504]
+
 /** Tells the gateway process something; its refusals become words for the reader. */
 export async function gatewayRequest<T>(
   path: '/set' | '/ask' | '/stepped' | '/stepped/cancel',
@@ -21,7 +24,7 @@ export async function gatewayRequest<T>(
   const answer = (await response.json()) as T & { says?: Message }
   if (!response.ok)
     throw new ApiError(
-      response.status === 504 ? 504 : response.status === 404 ? 404 : 422,
+      PASSED_ON.includes(response.status) ? response.status : 422,
       response.status === 404 ? 'unknown-instrument' : 'instrument-refused',
       answer.says ? messageWords(answer.says) : t('server.theInstrumentRejectedIt'),
     )

@@ -1,3 +1,5 @@
+import { ticks } from 'd3-array'
+
 /** What a fork gauge has to show, all in one unit. */
 export interface GaugeValues {
   readonly low: number | null
@@ -9,6 +11,9 @@ export interface GaugeValues {
   /** an error against a nominal: both signs occur and are written */
   readonly signed: boolean
 }
+
+/** About as many round numbers across a scale. */
+const TICKS = 6
 
 export interface GaugeScale {
   readonly min: number
@@ -36,7 +41,7 @@ export function gaugeScale(v: GaugeValues): GaugeScale | null {
   const span = half * (1 + MARGIN) * 2 ** doublings
   const floor = v.signed ? centre - span : Math.max(0, centre - span)
   const max = centre + span
-  return { min: floor, max, ticks: niceTicks(floor, max) }
+  return { min: floor, max, ticks: ticks(floor, max, TICKS) }
 }
 
 function windowCentre(v: GaugeValues): number | null {
@@ -47,15 +52,4 @@ function windowCentre(v: GaugeValues): number | null {
 function windowHalf(v: GaugeValues, centre: number): number {
   if (v.low !== null && v.high !== null && v.high > v.low) return (v.high - v.low) / 2
   return Math.abs(centre) * 0.25 || 1
-}
-
-/** Four to eight round numbers across the scale. */
-export function niceTicks(min: number, max: number): number[] {
-  const raw = (max - min) / 5
-  const power = 10 ** Math.floor(Math.log10(raw))
-  const step = [1, 2, 5, 10].map(m => m * power).find(s => s >= raw)!
-  const first = Math.ceil(min / step)
-  return Array.from({ length: Math.floor(max / step) - first + 1 }, (_, i) =>
-    Number(((first + i) * step).toPrecision(12)),
-  )
 }

@@ -31,15 +31,13 @@ export function turnWords(turns: readonly Turn[]): string {
   const last = turns.at(-1)
   if (!last) return ''
   const how = last.inferred ? t('run.probablyAdjustedInferredFromAReading') : t('run.adjusted')
-  const what =
-    names.length === 1
-      ? last.name
-        ? `${last.designator} (${last.name})`
-        : last.designator
-      : names.length > 3
-        ? t('run.fromTo', { name: names[0], at: names.at(-1) })
-        : names.join(', ')
-  return t('run.at', { what, how, clockTime: clockTime(last.atMs) })
+  return t('run.at', { what: turnedWords(names, last), how, clockTime: clockTime(last.atMs) })
+}
+
+function turnedWords(names: readonly string[], last: Turn): string {
+  if (names.length > 3) return t('run.fromTo', { name: names[0], at: names.at(-1) })
+  if (names.length > 1) return names.join(', ')
+  return last.name ? `${last.designator} (${last.name})` : last.designator
 }
 
 /** What moved, and what is asked about it. */
@@ -175,12 +173,8 @@ export function stepLine(sheet: ModelSheet, s: StepState): string {
       ? t('run.skippedBecause', { reason: s.confirmed.reason })
       : t('run.skippedIsWithin', { what: s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : '' })
   const value = criterionWords(s) || valueWords(s)
-  const accepted =
-    s.confirmed?.outcome === 'as-is' && s.status !== 'inside'
-      ? s.step.decides
-        ? t('run.adjustmentNeeded')
-        : t('run.acceptedAsIs')
-      : ''
+  const asIs = s.step.decides ? t('run.adjustmentNeeded') : t('run.acceptedAsIs')
+  const accepted = s.confirmed?.outcome === 'as-is' && s.status !== 'inside' ? asIs : ''
   const open = s.status === 'inside' && !s.confirmed ? t('run.notConfirmed') : ''
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
 }

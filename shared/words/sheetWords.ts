@@ -116,7 +116,7 @@ export const fieldWords = (field: string) => named(FIELD_WORDS, field)
 /** A line as it is called: "CT2, where it is". */
 export function lineWords(line: string): string {
   const { part, id, field } = lineAddress(line)
-  return `${part === 'specification' ? id : part === 'step' ? t('sheet.stepLine', { id }) : id}, ${fieldWords(field)}`
+  return `${part === 'step' ? t('sheet.stepLine', { id }) : id}, ${fieldWords(field)}`
 }
 
 export function lineValueWords(value: LineValue): string {
@@ -178,11 +178,7 @@ export function actionWords(action: StepAction): string {
 
 /** How far a line can be trusted. */
 export function confidenceWords(correctedOn: string | null, confirmed: number): string {
-  const times =
-    confirmed === 0
-      ? t('sheet.notConfirmedYet')
-      : confirmed === 1
-        ? t('sheet.confirmedOnce')
-        : t('sheet.confirmedTimes', { confirmed })
+  const more = confirmed === 1 ? t('sheet.confirmedOnce') : t('sheet.confirmedTimes', { confirmed })
+  const times = confirmed === 0 ? t('sheet.notConfirmedYet') : more
   return correctedOn === null ? times : t('sheet.correctedOn', { correctedOn, times })
 }

@@ -38,7 +38,10 @@ describe('without demo data', () => {
 
 describe('an instrument', () => {
   it('is added, is live at once, is renamed and removed', async () => {
-    const meter = await fakeInstrument(q => (q === '*IDN?' ? 'A,B,C,D\n' : q.endsWith('?') ? '3.9\n' : null))
+    const meter = await fakeInstrument(q => {
+      if (q === '*IDN?') return 'A,B,C,D\n'
+      return q.endsWith('?') ? '3.9\n' : null
+    })
     const body = {
       name: 'Our meter',
       profileId: 'scpi-power-meter',

@@ -38,12 +38,12 @@ const number = (f: Figures, name: string) => f[name] as number
 
 describe('the stored reference', () => {
   it('is what the programs give today, to a part in ten thousand', () => {
-    const near = (a: unknown, b: unknown): boolean =>
-      typeof a === 'number' && typeof b === 'number'
-        ? Math.abs(a - b) <= 1e-4 * Math.max(1e-3, Math.abs(a))
-        : typeof a === 'object' && a !== null
-          ? Object.entries(a).every(([k, v]) => near(v, (b as Record<string, unknown>)[k]))
-          : a === b
+    const near = (a: unknown, b: unknown): boolean => {
+      if (typeof a === 'number' && typeof b === 'number')
+        return Math.abs(a - b) <= 1e-4 * Math.max(1e-3, Math.abs(a))
+      if (typeof a !== 'object' || a === null) return a === b
+      return Object.entries(a).every(([k, v]) => near(v, (b as Record<string, unknown>)[k]))
+    }
     for (const [name, figures] of Object.entries(stored.figures))
       expect([name, near(figures, fresh.figures[name])]).toEqual([name, true])
     expect(Object.keys(fresh.figures)).toEqual(Object.keys(stored.figures))

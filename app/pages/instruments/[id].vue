@@ -32,11 +32,8 @@ async function save(own: OwnProfile | null) {
   busy.value = true
   const problem = await store.saveProfile(String(route.params.id), own)
   failure.value = problem?.words ?? null
-  saved.value = problem
-    ? ''
-    : own
-      ? t('instruments.savedTheseQueriesAreUsedFrom')
-      : t('instruments.defaultsRestored')
+  const done = own ? t('instruments.savedTheseQueriesAreUsedFrom') : t('instruments.defaultsRestored')
+  saved.value = problem ? '' : done
   busy.value = false
 }
 </script>

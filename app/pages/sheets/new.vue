@@ -35,11 +35,10 @@ async function begin() {
   const like = copyOf.value ? (await store.view(copyOf.value))?.sheet : null
   if (copyOf.value && !like)
     return void (problem.value = store.failure?.words ?? t('sheet.theSheetToCopyWasNot'))
-  initial.value = like
-    ? { ...like, id, model: model.value.trim(), revision: 1, revisedOn: today }
-    : from.value === ''
-      ? blankSheet(id, model.value.trim(), today)
-      : fromTemplate(from.value, id, model.value.trim(), today)
+  const fresh = (name: string) =>
+    from.value === '' ? blankSheet(id, name, today) : fromTemplate(from.value, id, name, today)
+  const name = model.value.trim()
+  initial.value = like ? { ...like, id, model: name, revision: 1, revisedOn: today } : fresh(name)
 }
 onMounted(() => {
   void store.load()

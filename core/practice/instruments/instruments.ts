@@ -88,16 +88,12 @@ const AUDIO_SETTINGS: readonly SimulatedSetting[] = [
     get: ({ state }) => state.stimulus.tones.length,
     actions: (n, { state }) => {
       const v = state.stimulus.tones.reduce((sum, t) => sum + t.v, 0) || 0.03
-      return setTones(
-        Math.round(n) === 0
-          ? []
-          : Math.round(n) === 1
-            ? [{ hz: FIRST_HZ, v }]
-            : [
-                { hz: 700, v: v / 2 },
-                { hz: SECOND_HZ, v: v / 2 },
-              ],
-      )
+      if (Math.round(n) === 0) return setTones([])
+      if (Math.round(n) === 1) return setTones([{ hz: FIRST_HZ, v }])
+      return setTones([
+        { hz: 700, v: v / 2 },
+        { hz: SECOND_HZ, v: v / 2 },
+      ])
     },
   },
 ]

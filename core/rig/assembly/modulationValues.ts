@@ -53,11 +53,8 @@ export function modulationValues(
     }
   }
   const quiet = emission.tones.every(t => t.level === 0)
-  const leakDb = quiet
-    ? envelope.pepW > 0
-      ? powerDb(tx.fullPepW / envelope.pepW)
-      : null
-    : lines!.carrierBelowPepDb
+  const alone = envelope.pepW > 0 ? powerDb(tx.fullPepW / envelope.pepW) : null
+  const leakDb = quiet ? alone : lines!.carrierBelowPepDb
   return {
     ...shared,
     carrierHz: quiet ? null : f.carrierHz + lines!.strongestHz + 0.3 * noise(2),

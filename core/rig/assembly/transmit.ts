@@ -116,7 +116,8 @@ function biasOf(design: RigDesign, state: RigState, at: At): { idleA: number; ga
  */
 function modulationTones(state: RigState, limitRatio: number): Tone[] {
   const { stimulus, parts, controls } = state
-  const share = stimulus.whistle ? (stimulus.otherMicrophone ? 1 : parts.microphone.sensitivityRatio) : 1
+  const throughItsOwn = stimulus.whistle && !stimulus.otherMicrophone
+  const share = throughItsOwn ? parts.microphone.sensitivityRatio : 1
   const total = stimulus.tones.reduce((sum, { v }) => sum + v, 0)
   const tones = stimulus.tones.map(({ hz, v }) => ({
     hz,

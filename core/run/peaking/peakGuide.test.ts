@@ -55,7 +55,8 @@ function byHand(r: Random): Peaked {
     if (word === null) continue
     if (word === 'stop') return { lossDb: lossDb(q, turns), seconds: t, movements, found: true }
     if (word === 'turn-back' || (word === 'flat' && flats++ % 3 === 0)) direction = -direction
-    const degrees = (word === 'flat' ? 90 : guide.fine ? 2 : 25) + r.within(5, 30)
+    const small = guide.fine ? 2 : 25
+    const degrees = (word === 'flat' ? 90 : small) + r.within(5, 30)
     for (let k = 0; k < 4; k++) {
       turns = Math.min(CORE_STOP_TURNS, Math.max(-CORE_STOP_TURNS, turns + (direction * degrees) / 360 / 4))
       tick()

@@ -185,16 +185,21 @@ function limitOf(
   })
 }
 
+const hz = (f: number) => `${Math.round(f)} Hz`
+
 function wordsOf({ toneHz, tonesHz }: AmInput, pinched: number) {
-  const hz = (f: number) => `${Math.round(f)} Hz`
   return [
     toneHz !== null
       ? note('hum-beside-tone', message('note.humBesideTone', { hz: hz(toneHz) }))
-      : tonesHz.length === 2
-        ? note('two-tones', message('note.twoTones', { hz: hz(tonesHz[0]!), hz2: hz(tonesHz[1]!) }))
-        : note('no-tone', message('note.noToneAm')),
+      : severalOrNone(tonesHz),
     ...(pinched > 0
       ? [note('pinched-off', message('note.cutOff', { value: (100 * pinched).toFixed(1) }))]
       : []),
   ]
+}
+
+function severalOrNone(tonesHz: readonly number[]) {
+  return tonesHz.length === 2
+    ? note('two-tones', message('note.twoTones', { hz: hz(tonesHz[0]!), hz2: hz(tonesHz[1]!) }))
+    : note('no-tone', message('note.noToneAm'))
 }

@@ -122,9 +122,11 @@ export function maskFigure(
   if (!all) return null
   const broken = own !== null && own.marginDb < -guardDb
   const shown = broken ? own : all
+  // What noise of the receiver may hide is not said to be kept.
+  const kept = all.marginDb > guardDb ? true : null
   return {
     ruleSet,
-    pass: broken ? false : all.marginDb > guardDb ? true : null,
+    pass: broken ? false : kept,
     worstOffsetHz: shown.offsetHz,
     worstMarginDb: shown.marginDb,
   }

@@ -46,8 +46,9 @@ export function places(
   upper: boolean | null,
   tonesHz: readonly number[],
 ): Pick<SsbFigures, 'sideband' | 'suppressedCarrierHz' | 'tonesHz'> {
+  const side = upper ? 'USB' : 'LSB'
   return {
-    sideband: upper === null ? null : upper ? 'USB' : 'LSB',
+    sideband: upper === null ? null : side,
     suppressedCarrierHz: carrierHz === null ? null : (channelHz ?? 0) + carrierHz,
     tonesHz: tonesHz.map(hz => (carrierHz === null ? hz : Math.abs(hz - carrierHz))).sort((a, b) => a - b),
   }

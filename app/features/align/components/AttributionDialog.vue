@@ -34,18 +34,23 @@ const found = computed(() =>
 )
 const nameOf = (id: string) => scheme.value.oscillators.find(o => o.id === id)!.name
 const signed = (v: number, digits: number) => groupDigits(v, digits, true)
+function wordsOf({ verdict, confusedWith }: (typeof found.value)[number]): string {
+  if (verdict === 'off') return t('align.isOff')
+  if (verdict === 'right') return t('align.noErrorDetected')
+  return confusedWith.length > 0
+    ? t('align.cannotTellItFrom', { list: confusedWith.map(nameOf).join(', ') })
+    : t('align.theseReadingsSayLittleAboutIt')
+}
 const rows = computed(() =>
   found.value.map(a => {
     const o = scheme.value.oscillators.find(x => x.id === a.name)!
-    const words =
-      a.verdict === 'off'
-        ? t('align.isOff')
-        : a.verdict === 'right'
-          ? t('align.noErrorDetected')
-          : a.confusedWith.length > 0
-            ? t('align.cannotTellItFrom', { list: a.confusedWith.map(nameOf).join(', ') })
-            : t('align.theseReadingsSayLittleAboutIt')
-    return { ...a, o, words, hz: (a.value * o.nominalHz) / 1e6, boundHz: (2 * a.sigma * o.nominalHz) / 1e6 }
+    return {
+      ...a,
+      o,
+      words: wordsOf(a),
+      hz: (a.value * o.nominalHz) / 1e6,
+      boundHz: (2 * a.sigma * o.nominalHz) / 1e6,
+    }
   }),
 )
 function labelOf({ frequencyId, channel }: SchemeReading): string {

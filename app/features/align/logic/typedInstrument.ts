@@ -52,11 +52,9 @@ function setupWords(
   accuracyWords: string,
   { attenuationDb, classRatio, classUnknown }: InstrumentSetup,
 ): string {
-  const known = classUnknown
-    ? t('align.classUnknown')
-    : classRatio !== null
-      ? t('align.ofFullScale', { value: groupDigits(100 * classRatio, 1) })
-      : accuracyWords
+  const said =
+    classRatio === null ? accuracyWords : t('align.ofFullScale', { value: groupDigits(100 * classRatio, 1) })
+  const known = classUnknown ? t('align.classUnknown') : said
   return attenuationDb > 0
     ? t('align.dbExternalAttenuationAdded', { known, attenuationDb: groupDigits(attenuationDb, 1) })
     : known

@@ -53,7 +53,8 @@ export function usePeakGuide(reading: Ref<NeedleReading | null>, shown: () => nu
     const before = smooth ?? r.value
     smooth = before + (r.value - before) * 0.3
     const change = (smooth - before) / Math.max(1e-12, before)
-    trend.value = change > MOVING ? 'up' : change < -MOVING ? 'down' : 'level'
+    const moved = change > 0 ? 'up' : 'down'
+    trend.value = Math.abs(change) > MOVING ? moved : 'level'
     // Once it has said stop, the core is left alone.
     if (!on.value || last.value?.word === 'stop') return
     const looks = guide.value.looks.length

@@ -4,7 +4,7 @@ import { OSMUND_27F } from '#core/sheet/osmund27f/sheet'
 import { pointOf } from '#core/sheet'
 import { BARE_SETUP } from '#core/instrument'
 import type { LiveLink, LiveReading } from '#shared/live'
-import { gaugeScale, niceTicks } from '#shared/words/gaugeScale'
+import { gaugeScale } from '#shared/words/gaugeScale'
 import { EMPTY_BOOK, bestEntry, withHello, withLink, withPoll, type LiveEntry } from './liveBook'
 import { checkedReadings, liveReadings, otherChannel, rowConditions } from '~/features/align/logic/takeRow'
 
@@ -176,7 +176,9 @@ describe('gauge scale', () => {
     ).toBeNull()
   })
   it('has round ticks', () => {
-    expect(niceTicks(-12, 32)).toEqual([-10, 0, 10, 20, 30])
-    expect(niceTicks(3.36, 4.24)).toEqual([3.4, 3.6, 3.8, 4, 4.2])
+    const ticks = (low: number, high: number, signed: boolean) =>
+      gaugeScale({ low, high, aim: null, asFound: null, now: null, bound: null, signed })!.ticks
+    expect(ticks(0, 20, true)).toEqual([-10, 0, 10, 20, 30])
+    expect(ticks(3.6, 4, false)).toEqual([3.4, 3.6, 3.8, 4, 4.2])
   })
 })

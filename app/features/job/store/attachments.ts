@@ -75,13 +75,13 @@ export const useAttachmentsStore = defineStore('attachments', () => {
         body: { ...patch, version: attachment.version },
       })
       const rest = items.value.filter(a => a.id !== changed.id)
-      if (patch.putAside) aside.value = [...aside.value, changed]
-      else if (patch.putAside === false) aside.value = aside.value.filter(a => a.id !== changed.id)
-      items.value = patch.putAside
-        ? rest
-        : patch.putAside === false
-          ? [...rest, changed]
-          : items.value.map(a => (a.id === changed.id ? changed : a))
+      if (patch.putAside === undefined)
+        items.value = items.value.map(a => (a.id === changed.id ? changed : a))
+      else {
+        items.value = patch.putAside ? rest : [...rest, changed]
+        const others = aside.value.filter(a => a.id !== changed.id)
+        aside.value = patch.putAside ? [...others, changed] : others
+      }
       return null
     } catch (error) {
       if (jobId.value) await open(jobId.value)

@@ -35,27 +35,25 @@ export function handsOf(
     .map(a => {
       const { kind, max = 1 } = design.adjusters[a.designator]!
       const position = held[a.designator] ?? state.adjusters[a.designator] ?? 0
-      const range =
-        kind === 'core'
-          ? { min: -TURNS, max: TURNS, fine: 0.05, coarse: 0.25 }
-          : kind === 'menu-value'
-            ? { min: 0, max, fine: 1, coarse: max > 255 ? 50 : 8 }
-            : {
-                min: 0,
-                max: 1,
-                fine: kind === 'trimmer' ? 0.0005 : 0.005,
-                coarse: kind === 'trimmer' ? 0.01 : 0.04,
-              }
       return {
         designator: a.designator,
         name: a.name,
         kind,
         position,
-        ...range,
+        ...rangeOf(kind, max),
         waxed: state.waxed.includes(a.designator),
         shown: shownPosition(kind, position, max),
       }
     })
+}
+
+/** How far it goes, and how finely a hand turns it. */
+function rangeOf(kind: string, max: number): Pick<Hand, 'min' | 'max' | 'fine' | 'coarse'> {
+  if (kind === 'core') return { min: -TURNS, max: TURNS, fine: 0.05, coarse: 0.25 }
+  if (kind === 'menu-value') return { min: 0, max, fine: 1, coarse: max > 255 ? 50 : 8 }
+  return kind === 'trimmer'
+    ? { min: 0, max: 1, fine: 0.0005, coarse: 0.01 }
+    : { min: 0, max: 1, fine: 0.005, coarse: 0.04 }
 }
 
 function shownPosition(kind: string, position: number, max: number): string {

@@ -58,30 +58,29 @@ export const clock = (s: number) => `${Math.floor(s / 60)}:${String(Math.floor(s
 
 /** Work inside with the power on, and what it can do. */
 export function poweredWords({ atS, what }: PoweredHands, plateV: number | null): string {
-  const name =
-    what === 'fit-trimmer'
-      ? t('practice.trimmerFitted')
-      : what === 'wash'
-        ? t('practice.glueWashedOff')
-        : t('practice.changed', { group: groupName(what) })
   const danger =
     plateV === null
       ? t('practice.switchOffFirstASlipDestroys')
       : t('practice.vInsideLethalUnplugWaitDischarge', { plateV })
-  return t('practice.atWithTheSetSwitchedOn', { clock: clock(atS), name, danger })
+  return t('practice.atWithTheSetSwitchedOn', { clock: clock(atS), name: handWords(what), danger })
+}
+
+function handWords(what: string): string {
+  if (what === 'fit-trimmer') return t('practice.trimmerFitted')
+  return what === 'wash' ? t('practice.glueWashedOff') : t('practice.changed', { group: groupName(what) })
 }
 
 /** A value that the set would not keep, with its window. */
 export function outsideWords({ quantity, value, low, high }: Outside): string {
   const label = quantityLabel(quantity)
   const shown = (x: number) => showPlain(x, quantity)
-  const window =
-    low !== null && high !== null
-      ? t('practice.windowFromTo', { low: shown(low), high: shown(high) })
-      : low !== null
-        ? t('practice.atLeast', { low: shown(low) })
-        : t('practice.atMost', { high: shown(high!) })
-  return t('practice.tolerance', { label, value: shown(value), window })
+  const ends = () => {
+    if (low === null) return t('practice.atMost', { high: shown(high!) })
+    return high === null
+      ? t('practice.atLeast', { low: shown(low) })
+      : t('practice.windowFromTo', { low: shown(low), high: shown(high) })
+  }
+  return t('practice.tolerance', { label, value: shown(value), window: ends() })
 }
 
 /** One line that says how it went. */

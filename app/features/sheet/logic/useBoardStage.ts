@@ -111,13 +111,13 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
       stroke: marked ? colour('--accent') : colour('--ink2'),
       strokeWidth: 2 / scale,
     }
-    group.add(
-      pin.kind === 'core'
+    const shape = () => {
+      if (pin.kind === 'test-point') return new K.RegularPolygon({ sides: 3, radius: r, ...style })
+      return pin.kind === 'core'
         ? new K.Rect({ x: -r * 0.8, y: -r * 0.8, width: r * 1.6, height: r * 1.6, ...style })
-        : pin.kind === 'test-point'
-          ? new K.RegularPolygon({ sides: 3, radius: r, ...style })
-          : new K.Circle({ radius: r * 0.85, ...style }),
-    )
+        : new K.Circle({ radius: r * 0.85, ...style })
+    }
+    group.add(shape())
     if (marked)
       group.add(new K.Circle({ radius: r * 1.5, stroke: colour('--accent'), strokeWidth: 2.5 / scale }))
     group.add(

@@ -123,12 +123,11 @@ function cyclePicture(both: Drawn, inks: Inks): Picture | null {
           level(200 * (main.carrier ?? 1), inks.ink2, 'dot'),
         ]
       : []
-  const note =
-    main.kind === 'envelope'
-      ? t('signals.ofTheMeanDashedCarrierDotted')
-      : main.kind === 'deviation'
-        ? t('signals.khzFromTheMean')
-        : t('signals.percentOfThePositivePeak')
+  const note = {
+    'envelope': t('signals.ofTheMeanDashedCarrierDotted'),
+    'deviation': t('signals.khzFromTheMean'),
+    'two-tone': t('signals.percentOfThePositivePeak'),
+  }[main.kind]
   return {
     id: 'cycle',
     title,

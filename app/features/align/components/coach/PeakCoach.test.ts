@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import type { PeakLook, PeakedQuantity } from '#core/run'
 import PeakCoach from './PeakCoach.vue'
 
-const POWER: PeakedQuantity = { quantity: 'powerW', seek: 'largest' }
+const POWER = { quantity: 'powerW', seek: 'largest' } as PeakedQuantity
 const coach = (props: object = {}) =>
   mount(PeakCoach, {
     props: {

@@ -24,12 +24,8 @@ const MARK = { 'go-on': 'inside', 'above': 'above', 'below': 'below', 'stop': 'a
 function press(seen: PowerTried['seen']) {
   wrong.value = null
   try {
-    const idleA =
-      typed.value.trim() === ''
-        ? seen === 'normal'
-          ? props.liveA
-          : null
-        : parseTyped(typed.value, 'supplyA').value
+    const read = seen === 'normal' ? props.liveA : null
+    const idleA = typed.value.trim() === '' ? read : parseTyped(typed.value, 'supplyA').value
     emit('send', { kind: 'power-tried', limitA: plan.value.limitA, idleA, seen, text: '' }, () => {
       typed.value = ''
     })
