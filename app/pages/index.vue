@@ -1,6 +1,7 @@
 <script setup lang="ts">
+import { useTimestamp } from '@vueuse/core'
 import { t } from '#shared/i18n'
-import { computed, defineAsyncComponent, nextTick, ref, onMounted, onBeforeUnmount } from 'vue'
+import { computed, defineAsyncComponent, nextTick, ref, onMounted } from 'vue'
 import { navigateTo, useHead } from '#imports'
 import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
 import FindField from '~/features/bench/components/FindField.vue'
@@ -62,11 +63,8 @@ function openForm() {
 }
 useHead({ title: t('bench.benchTitle') })
 /** Timers on the page move by themselves. */
-const nowMs = ref(Date.now())
-let clock: ReturnType<typeof setInterval>
-onBeforeUnmount(() => clearInterval(clock))
+const nowMs = useTimestamp({ interval: 15_000 })
 onMounted(() => {
-  clock = setInterval(() => (nowMs.value = Date.now()), 15_000)
   void store.load()
   void rules.load()
   void blocked.load()

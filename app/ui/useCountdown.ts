@@ -1,4 +1,5 @@
-import { computed, onBeforeUnmount, ref } from 'vue'
+import { useIntervalFn } from '@vueuse/core'
+import { computed, ref } from 'vue'
 
 const TICK_MS = 50
 
@@ -6,23 +7,19 @@ const TICK_MS = 50
 export function useCountdown(limitS: () => number) {
   const startedMs = ref<number | null>(null)
   const nowMs = ref(0)
-  let timer: ReturnType<typeof setInterval> | null = null
+  const { pause: stop, resume } = useIntervalFn(() => (nowMs.value = Date.now()), TICK_MS, {
+    immediate: false,
+  })
   const seconds = computed(() => (startedMs.value === null ? 0 : (nowMs.value - startedMs.value) / 1000))
   const over = computed(() => seconds.value > limitS())
 
   function start() {
-    stop()
     startedMs.value = nowMs.value = Date.now()
-    timer = setInterval(() => (nowMs.value = Date.now()), TICK_MS)
-  }
-  function stop() {
-    if (timer) clearInterval(timer)
-    timer = null
+    resume()
   }
   function reset() {
     stop()
     startedMs.value = null
   }
-  onBeforeUnmount(stop)
   return { seconds, over, running: computed(() => startedMs.value !== null), start, stop, reset }
 }

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
-import { computed, onMounted, ref } from 'vue'
+import { computed } from 'vue'
 import { useHead } from '#imports'
 import SoundReadings from '~/features/signals/components/SoundReadings.vue'
 import ToneSource from '~/features/signals/components/ToneSource.vue'
@@ -10,7 +11,7 @@ import { useSoundCard } from '~/features/signals/logic/useSoundCard'
 
 /** The sound card as an instrument: SINAD and beat large, and as a source of tones. */
 const { heard, on, failure, start, stop } = useSoundCard()
-const target = ref('1000')
+const target = useLocalStorage('beat-target-hz', '1000')
 const targetHz = computed(() => Math.max(0, typedNumberOrNull(target.value) ?? 0) || 1000)
 /** A beat within this fills the scale of the tone [Hz]. */
 const LISTEN_SPAN_HZ = 100
@@ -22,8 +23,6 @@ const place = computed(() => {
 })
 const { on: listening, toggle: listen } = useListen(place)
 useHead({ title: t('signals.soundCard') })
-onMounted(() => (target.value = localStorage.getItem('beat-target-hz') ?? '1000'))
-const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
 </script>
 
 <template>
@@ -39,13 +38,7 @@ const keepTarget = () => localStorage.setItem('beat-target-hz', target.value)
       <v-btn size="large" variant="flat" color="primary" @click="on ? stop() : start()">{{
         on ? t('signals.stop') : t('signals.start')
       }}</v-btn>
-      <v-text-field
-        v-model="target"
-        :label="t('signals.wantedToneHz')"
-        inputmode="decimal"
-        class="target"
-        @change="keepTarget"
-      />
+      <v-text-field v-model="target" :label="t('signals.wantedToneHz')" inputmode="decimal" class="target" />
       <v-btn :aria-pressed="listening" :variant="listening ? 'flat' : 'outlined'" @click="listen">{{
         t('signals.listenToTheBeat')
       }}</v-btn>

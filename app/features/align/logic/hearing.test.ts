@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, ref } from 'vue'
 import type { KeyDownView } from '#core/run'
@@ -61,22 +62,16 @@ class FakeAudio {
     return g
   }
 }
-const kept = new Map<string, string>()
 const inScope = <T>(make: () => T) => {
   const scope = effectScope()
   return { ...scope.run(make)!, close: () => scope.stop() }
 }
 
 beforeEach(() => {
-  kept.clear()
+  localStorage.clear()
   FakeAudio.made.length = 0
   vi.useFakeTimers()
   vi.stubGlobal('AudioContext', FakeAudio)
-  vi.stubGlobal('window', {})
-  vi.stubGlobal('localStorage', {
-    getItem: (k: string) => kept.get(k) ?? null,
-    setItem: (k: string, v: string) => kept.set(k, v),
-  })
 })
 afterEach(() => {
   vi.useRealTimers()
@@ -157,7 +152,7 @@ describe('speaking', () => {
     words = null
     vi.advanceTimersByTime(8000)
     expect(said).toEqual(['3.8 W', '3.8 W'])
-    expect(kept.get('diapason-speak-every')).toBe('4')
+    expect(localStorage.getItem('diapason-speak-every')).toBe('4')
   })
   it('a browser without a voice says so and stays still', async () => {
     const said = voices(0)
@@ -217,6 +212,6 @@ describe('the alarm of the key-down clock', () => {
     await nextTick()
     view.value = { phase: 'warn', seconds: 16, limitS: 20 }
     await nextTick()
-    expect([beeps(), kept.get('diapason-key-alarm')]).toEqual([then, 'off'])
+    expect([beeps(), localStorage.getItem('diapason-key-alarm')]).toEqual([then, 'off'])
   })
 })

@@ -1,3 +1,4 @@
+// @vitest-environment happy-dom
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { effectScope, nextTick, ref } from 'vue'
 import { runState, type JobEvent } from '#core/run'
@@ -16,23 +17,7 @@ import { discardDraft, listDrafts, newDraftName, useSheetDraft } from '~/feature
 const FM = modelSheet('osmund-27f')
 const inScope = <T>(make: () => T): T => effectScope().run(make)!
 
-beforeEach(() => {
-  const kept = new Map<string, string>()
-  const storage = {
-    getItem: (k: string) => kept.get(k) ?? null,
-    setItem: (k: string, v: string) => kept.set(k, v),
-    removeItem: (k: string) => kept.delete(k),
-  }
-  // A browser lists its keys as properties of the storage.
-  vi.stubGlobal(
-    'localStorage',
-    new Proxy(storage, {
-      ownKeys: () => [...kept.keys()],
-      getOwnPropertyDescriptor: (_t, k) =>
-        kept.has(String(k)) ? { enumerable: true, configurable: true } : undefined,
-    }),
-  )
-})
+beforeEach(() => localStorage.clear())
 afterEach(() => {
   vi.useRealTimers()
   vi.unstubAllGlobals()

@@ -1,4 +1,6 @@
-import { ref, watch, type Ref } from 'vue'
+import { ON_OFF } from '~/data/remembered'
+import { useLocalStorage } from '@vueuse/core'
+import { watch, type Ref } from 'vue'
 import type { RunPlace } from '#shared/jobLive'
 import { SCREEN } from '~/features/job/logic/useJobLive'
 
@@ -17,10 +19,7 @@ export function useFollowing(
   send: (place: RunPlace) => void,
   go: (stepId: string, pointId: string) => void,
 ) {
-  const stored = typeof localStorage === 'undefined' ? null : localStorage.getItem(KEY)
-  const following = ref(
-    stored === null ? typeof innerWidth !== 'undefined' && innerWidth < PHONE_PX : stored === 'on',
-  )
+  const following = useLocalStorage(KEY, window.innerWidth < PHONE_PX, ON_OFF)
   watch(
     () => `${at().stepId} ${at().pointId}`,
     () => {
@@ -34,7 +33,6 @@ export function useFollowing(
   })
   function toggle() {
     following.value = !following.value
-    localStorage.setItem(KEY, following.value ? 'on' : 'off')
   }
   return { following, toggle }
 }

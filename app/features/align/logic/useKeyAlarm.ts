@@ -1,4 +1,6 @@
-import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
+import { ON_OFF } from '~/data/remembered'
+import { useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { onBeforeUnmount, watch, type Ref } from 'vue'
 import type { KeyDownView } from '#core/run'
 
 const KEY = 'diapason-key-alarm'
@@ -10,9 +12,9 @@ const AGAIN_MS = 450
 
 /** Warns by sound before the key-down limit, and without a pause past it: eyes are on the set. */
 export function useKeyAlarm(view: Ref<KeyDownView>) {
-  const on = ref(typeof localStorage === 'undefined' || localStorage.getItem(KEY) !== 'off')
+  const on = useLocalStorage(KEY, true, ON_OFF)
   let context: AudioContext | null = null
-  let again: ReturnType<typeof setInterval> | null = null
+  const { pause: quiet, resume: repeat } = useIntervalFn(() => beep(OVER_HZ), AGAIN_MS, { immediate: false })
 
   function beep(hz: number, afterS = 0) {
     context ??= new AudioContext()
@@ -28,10 +30,6 @@ export function useKeyAlarm(view: Ref<KeyDownView>) {
     oscillator.start(start)
     oscillator.stop(start + BEEP_S)
   }
-  function quiet() {
-    if (again) clearInterval(again)
-    again = null
-  }
   watch(
     () => view.value.phase,
     (phase, before) => {
@@ -40,17 +38,15 @@ export function useKeyAlarm(view: Ref<KeyDownView>) {
       if (phase === 'warn' && before === 'keyed') [0, 0.2].forEach(s => beep(WARN_HZ, s))
       if (phase !== 'over') return
       beep(OVER_HZ)
-      again = setInterval(() => beep(OVER_HZ), AGAIN_MS)
+      repeat()
     },
   )
   function toggle() {
     on.value = !on.value
-    localStorage.setItem(KEY, on.value ? 'on' : 'off')
     if (!on.value) quiet()
     else beep(WARN_HZ)
   }
   onBeforeUnmount(() => {
-    quiet()
     void context?.close()
   })
   return { on, toggle }

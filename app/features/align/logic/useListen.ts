@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
 
 const MIDDLE_HZ = 440
@@ -13,7 +14,7 @@ const LOUDEST = 0.35
  */
 export function useListen(place: Ref<number | null>) {
   const on = ref(false)
-  const volume = ref(typeof localStorage === 'undefined' ? 0.4 : Number(localStorage.getItem(KEY) ?? 0.4))
+  const volume = useLocalStorage(KEY, 0.4)
   let context: AudioContext | null = null
   let tone: { oscillator: OscillatorNode; gain: GainNode } | null = null
 
@@ -57,10 +58,7 @@ export function useListen(place: Ref<number | null>) {
   }
 
   watch(place, follow)
-  watch(volume, v => {
-    localStorage.setItem(KEY, String(v))
-    follow(place.value)
-  })
+  watch(volume, () => follow(place.value))
   onBeforeUnmount(() => {
     stop()
     void context?.close()

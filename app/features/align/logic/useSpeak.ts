@@ -1,25 +1,25 @@
-import { onBeforeUnmount, ref, watch } from 'vue'
+import { LOCALES, language } from '#shared/i18n'
+import { useIntervalFn, useLocalStorage } from '@vueuse/core'
+import { computed, onBeforeUnmount, ref, watch } from 'vue'
 
 const KEY = 'diapason-speak-every'
 
 /** The reading spoken at an interval, where the browser has a voice; 0 = not. */
 export function useSpeak(words: () => string | null) {
-  const everyS = ref(typeof localStorage === 'undefined' ? 0 : Number(localStorage.getItem(KEY) ?? 0))
+  const everyS = useLocalStorage(KEY, 0)
   const hasVoice = ref(typeof speechSynthesis !== 'undefined')
-  let timer: ReturnType<typeof setInterval> | null = null
 
   function say() {
     const text = words()
     if (!text || speechSynthesis.speaking) return
     const utterance = new SpeechSynthesisUtterance(text)
-    utterance.lang = 'en'
+    utterance.lang = LOCALES[language()]
     utterance.rate = 1.1
     speechSynthesis.speak(utterance)
   }
-  function arrange() {
-    if (timer) clearInterval(timer)
-    timer = everyS.value > 0 && hasVoice.value ? setInterval(say, everyS.value * 1000) : null
-  }
+  const everyMs = computed(() => everyS.value * 1000)
+  const { pause, resume } = useIntervalFn(say, everyMs, { immediate: false })
+  const arrange = () => (everyS.value > 0 && hasVoice.value ? resume() : pause())
   /** Voices arrive late; a browser without any says nothing. */
   function lookForVoices() {
     if (typeof speechSynthesis === 'undefined') return
@@ -31,12 +31,8 @@ export function useSpeak(words: () => string | null) {
     lookForVoices()
     arrange()
   }
-  watch([everyS, hasVoice], () => {
-    localStorage.setItem(KEY, String(everyS.value))
-    arrange()
-  })
+  watch([everyS, hasVoice], arrange)
   onBeforeUnmount(() => {
-    if (timer) clearInterval(timer)
     if (typeof speechSynthesis !== 'undefined') speechSynthesis.cancel()
   })
   return { everyS, hasVoice, say }

@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { ref, shallowRef } from 'vue'
@@ -20,13 +21,11 @@ const LAST_SCALE = 'diapason.typed-scale'
 export const useInstrumentsStore = defineStore('instruments', () => {
   const items = shallowRef<Instrument[] | null>(null)
   const failure = ref<Failure | null>(null)
-  const lastTypedWith = ref<Record<string, string>>({})
+  const lastTypedWith = useLocalStorage<Record<string, string>>(LAST_CHOICE, {})
   /** the scale on which each meter was last read, as it is written on it */
-  const lastScale = ref<Record<string, number>>({})
+  const lastScale = useLocalStorage<Record<string, number>>(LAST_SCALE, {})
 
   async function load() {
-    lastTypedWith.value = JSON.parse(localStorage.getItem(LAST_CHOICE) ?? '{}') as Record<string, string>
-    lastScale.value = JSON.parse(localStorage.getItem(LAST_SCALE) ?? '{}') as Record<string, number>
     try {
       items.value = await $api<Instrument[]>('/api/instruments')
       failure.value = null
@@ -100,12 +99,8 @@ export const useInstrumentsStore = defineStore('instruments', () => {
 
   /** @param fullScale the scale it is read on; undefined = as last time */
   function chooseTypedWith(quantity: Quantity, name: string, fullScale?: number) {
-    if (fullScale !== undefined) {
-      lastScale.value = { ...lastScale.value, [name]: fullScale }
-      localStorage.setItem(LAST_SCALE, JSON.stringify(lastScale.value))
-    }
+    if (fullScale !== undefined) lastScale.value = { ...lastScale.value, [name]: fullScale }
     lastTypedWith.value = { ...lastTypedWith.value, [quantity]: name }
-    localStorage.setItem(LAST_CHOICE, JSON.stringify(lastTypedWith.value))
   }
 
   return {

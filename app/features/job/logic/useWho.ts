@@ -1,12 +1,6 @@
-import { ref, watch } from 'vue'
-
-const KEY = 'diapason-who'
+import { useLocalStorage } from '@vueuse/core'
 
 /**
  * Who works at this screen: asked once, remembered here, and written beside corrections and confirmations.
  */
-export function useWho() {
-  const who = ref(typeof localStorage === 'undefined' ? '' : (localStorage.getItem(KEY) ?? ''))
-  watch(who, name => localStorage.setItem(KEY, name.trim()))
-  return who
-}
+export const useWho = () => useLocalStorage('diapason-who', '')

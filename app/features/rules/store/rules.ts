@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { withTextsTranslated } from '#shared/i18n'
 import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
@@ -14,7 +15,8 @@ const REMEMBERED = 'diapason.rule-sets'
  * not answer.
  */
 export const useRulesStore = defineStore('rules', () => {
-  const own = shallowRef<OwnRuleSet[]>([])
+  /** what this browser saw last, until the server answers */
+  const own = useLocalStorage<OwnRuleSet[]>(REMEMBERED, [], { shallow: true })
   const all = computed<readonly RuleSet[]>(() => [
     ...withTextsTranslated(RULE_SETS),
     ...own.value.map(toRuleSet),
@@ -24,10 +26,8 @@ export const useRulesStore = defineStore('rules', () => {
   async function load() {
     try {
       own.value = await $api<OwnRuleSet[]>('/api/rule-sets')
-      localStorage.setItem(REMEMBERED, JSON.stringify(own.value))
     } catch {
-      if (own.value.length === 0)
-        own.value = JSON.parse(localStorage.getItem(REMEMBERED) ?? '[]') as OwnRuleSet[]
+      // Without an answer, what was seen last holds.
     }
   }
 

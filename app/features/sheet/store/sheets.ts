@@ -1,3 +1,4 @@
+import { useLocalStorage } from '@vueuse/core'
 import { $api } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
@@ -17,7 +18,8 @@ export interface Imported {
 
 /** Model sheets: the list, and every revision that somebody looked at. Revisions never change. */
 export const useSheetsStore = defineStore('sheets', () => {
-  const list = shallowRef<readonly SheetSummary[]>([])
+  /** what this browser saw last until the server answers: a set can be taken in all the same */
+  const list = useLocalStorage<readonly SheetSummary[]>(REMEMBERED, [], { shallow: true })
   const known = new Map<string, ModelSheet>()
   const failure = shallowRef<Failure | null>(null)
 
@@ -33,13 +35,7 @@ export const useSheetsStore = defineStore('sheets', () => {
 
   async function load() {
     const answer = await asked(() => $api<SheetSummary[]>('/api/sheets'))
-    if (answer) localStorage.setItem(REMEMBERED, JSON.stringify(answer))
-    // Without an answer, what this browser saw last: a set can be taken in all the same.
-    list.value =
-      answer ??
-      (list.value.length > 0
-        ? list.value
-        : (JSON.parse(localStorage.getItem(REMEMBERED) ?? '[]') as SheetSummary[]))
+    if (answer) list.value = answer
   }
   const summary = (id: string) => list.value.find(s => s.id === id) ?? null
   const nameOf = (id: string) => summary(id)?.model ?? id

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useLocalStorage } from '@vueuse/core'
 import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useToneSource, type ToneSetting } from '../logic/useToneSource'
 
 /**
@@ -20,7 +21,9 @@ const kind = ref<'one' | 'two'>('one')
 const hz = ref('1000')
 const levelMv = ref('30')
 const measuredMv = ref('')
-const fullScaleV = ref<number | null>(null)
+/** 0 = never set against a millivoltmeter */
+const remembered = useLocalStorage(REMEMBERED, 0)
+const fullScaleV = computed(() => (remembered.value > 0 ? remembered.value : null))
 const tooLoud = ref(false)
 const TEST_SHARE = 0.1
 const setting = computed<ToneSetting | null>(() => {
@@ -47,14 +50,9 @@ function calibrate() {
   if (!playing.value) return play({ hz: [1000], levelV: TEST_SHARE }, null)
   const mv = typedNumberOrNull(measuredMv.value)
   if (mv === null || mv <= 0) return
-  fullScaleV.value = mv / 1000 / TEST_SHARE
-  localStorage.setItem(REMEMBERED, String(fullScaleV.value))
+  remembered.value = mv / 1000 / TEST_SHARE
   silence()
 }
-onMounted(() => {
-  const kept = Number(localStorage.getItem(REMEMBERED))
-  fullScaleV.value = kept > 0 ? kept : null
-})
 </script>
 
 <template>

@@ -1,7 +1,8 @@
 <script setup lang="ts">
+import { useTimestamp } from '@vueuse/core'
 import { typedNumber } from '#core/quantity'
 import { t } from '#shared/i18n'
-import { computed, onBeforeUnmount, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
 import StateMark from '../../../ui/gauge/StateMark.vue'
 import { runningSoak, soakLog, soakPoint, soaks } from '#core/work'
@@ -37,8 +38,7 @@ const { typing, take, takeTyped } = useRowTaking({
 })
 const hours = ref('4')
 const faulty = ref(false)
-const now = ref(Date.now())
-let timer: ReturnType<typeof setInterval>
+const now = useTimestamp({ interval: 1000 })
 const running = computed(() => runningSoak(store.events))
 const past = computed(() =>
   soaks(store.events)
@@ -50,8 +50,6 @@ async function end(passed: boolean, text = '') {
   if (running.value) await send({ kind: 'soak-ended', soakId: running.value.begun.id, passed, text })
   faulty.value = false
 }
-onMounted(() => (timer = setInterval(() => (now.value = Date.now()), 1000)))
-onBeforeUnmount(() => clearInterval(timer))
 </script>
 
 <template>
