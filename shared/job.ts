@@ -116,8 +116,3 @@ export interface Job extends Omit<Intake, 'promisedOn'> {
   readonly place: number
   readonly createdAtMs: number
 }
-
-/** W-0231 from 231. */
-export function jobTag(number: number): string {
-  return `W-${String(number).padStart(4, '0')}`
-}

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { RULE_SETS, emissionMask, limitFor, ruleSet } from '#core/rules'
-import { completeBody, ruleSetBody, toBody, toRuleSet } from './ruleSet'
+import { ruleSetBody } from './ruleSet'
+import { completeBody, toBody, toRuleSet } from './ownRuleSet'
 
 const strict = { strict: true } as const
 const own = (change: object = {}) => ({ ...toBody(ruleSet('R-UK27')), ...change })

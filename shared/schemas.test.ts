@@ -1,7 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { ValidationError } from 'yup'
-import { BARE_INSTRUMENT, instrumentBody } from './instrument'
-import { intakeBody, jobTag } from './job'
+import { instrumentBody } from './instrument'
+import { BARE_INSTRUMENT } from './instrumentSetup'
+import { intakeBody } from './job'
+import { jobTag } from './jobTag'
 import { jobEventBody } from './jobEvents'
 import { rowTaken, confirmed } from '../test/fixtures/jobEvents'
 

@@ -5,7 +5,7 @@ import pino from 'pino'
 import { afterEach, beforeEach, describe, expect, it } from 'vitest'
 import { BARE_SETUP, instrumentProfile } from '#core/instrument'
 import type { InstrumentAnswer, SteppedView } from '#shared/instrumentCommands'
-import { profileOf } from '#shared/instrument'
+import { profileOf } from '#shared/instrumentSetup'
 import { SimulatedBench } from '../bench/simulatedBench'
 import { Gateway } from './gateway'
 

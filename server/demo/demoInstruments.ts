@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { BARE_INSTRUMENT } from '#shared/instrument'
+import { BARE_INSTRUMENT } from '#shared/instrumentSetup'
 import type { PracticeState } from '#shared/practice'
 import { pool } from '../db/pool'
 import { insertInstrument, selectInstruments } from '../db/queries/instrument'

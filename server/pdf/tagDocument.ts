@@ -1,7 +1,8 @@
 import { t } from '#shared/i18n'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
 import type { ModelSheet } from '#core/sheet'
-import { jobTag, type Job } from '#shared/job'
+import type { Job } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 import { day } from '#shared/words/dateWords'
 import { words } from './blocks'
 

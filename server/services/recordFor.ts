@@ -2,7 +2,8 @@ import { jobRecord, type JobRecord } from '#core/record'
 import type { RuleSet } from '#core/rules'
 import { jobSheet, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import { jobTag, type Job } from '#shared/job'
+import type { Job } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 /**
  * The record of a job as some of its events make it.

@@ -1,7 +1,8 @@
 import { t } from '#shared/i18n'
 import { randomBytes } from 'node:crypto'
 import { RULE_SETS, ruleSet, type RuleSet } from '#core/rules'
-import { OWN_PREFIX, toRuleSet, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
+import { OWN_PREFIX, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
+import { toRuleSet } from '#shared/ownRuleSet'
 import { pool, type Db } from '../db/pool'
 import {
   insertOwnRuleSet,

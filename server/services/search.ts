@@ -1,6 +1,6 @@
 import { t } from '#shared/i18n'
 import type { SavedView, SearchQuery, SearchResult } from '#shared/search'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 import { pool } from '../db/pool'
 import {
   NEWEST_JOBS,

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { BENCH_KITS } from '#core/practice/instruments'
-import { BARE_INSTRUMENT, type Instrument } from '#shared/instrument'
+import type { Instrument } from '#shared/instrument'
+import { BARE_INSTRUMENT } from '#shared/instrumentSetup'
 import type { PracticeState } from '#shared/practice'
 import type { Db } from '../db/pool'
 import {

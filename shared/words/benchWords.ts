@@ -1,7 +1,7 @@
 import { t } from '#shared/i18n'
 import { overlapMinutes, warmMinutes, type BlockedPeriod, type Outlook, type Suggestion } from '#core/work'
 import type { JobSummary } from '../bench'
-import { jobTag } from '../job'
+import { jobTag } from '../jobTag'
 import { day } from './dateWords'
 import { durationWords } from './workWords'
 

@@ -1,5 +1,4 @@
 import { groupDigits } from '#core/quantity'
-import { format } from 'date-fns'
 import { LOCALES, language, t } from '#shared/i18n'
 
 /** Days and times in the language that is spoken; the order of day, month and year is the same in both. */
@@ -7,20 +6,24 @@ import { LOCALES, language, t } from '#shared/i18n'
 const part = (at: Date | number, options: Intl.DateTimeFormatOptions) =>
   new Intl.DateTimeFormat(LOCALES[language()], options).format(at)
 
-export function clockTime(atMs: number): string {
-  return format(atMs, 'HH:mm')
+/** Two digits each, alike in every language. */
+const digits = (...parts: number[]) => parts.map(n => String(n).padStart(2, '0'))
+
+export function clockTime(at: Date | number): string {
+  const time = new Date(at)
+  return digits(time.getHours(), time.getMinutes()).join(':')
 }
 
-export function clockSeconds(atMs: number): string {
-  return format(atMs, 'HH:mm:ss')
+export function clockSeconds(at: Date | number): string {
+  return `${clockTime(at)}:${digits(new Date(at).getSeconds()).join()}`
 }
 
 export function dayMonth(at: Date | number): string {
-  return `${format(at, 'd')} ${part(at, { month: 'short' })}`
+  return `${new Date(at).getDate()} ${part(at, { month: 'short' })}`
 }
 
 export function dayMonthYear(at: Date | number): string {
-  return `${dayMonth(at)} ${format(at, 'yyyy')}`
+  return `${dayMonth(at)} ${new Date(at).getFullYear()}`
 }
 
 export function dayAndTime(atMs: number): string {
@@ -42,4 +45,7 @@ export function countWords(count: number): string {
  * The day that a clock on the wall shows: of a browser, or of the server for its workshop. A promise is late
  * when that day is over, not when the day of Greenwich is.
  */
-export const localDay = (at: Date | number): string => format(at, 'yyyy-MM-dd')
+export function localDay(at: Date | number): string {
+  const day = new Date(at)
+  return digits(day.getFullYear(), day.getMonth() + 1, day.getDate()).join('-')
+}

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { BARE_INSTRUMENT } from '../../shared/instrument'
+import { BARE_INSTRUMENT } from '../../shared/instrumentSetup'
 import { fakeInstrument } from '../fixtures/fakeInstrument'
 import { testHouse, type TestHouse } from './house'
 

@@ -3,7 +3,7 @@ import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
 import { confirmed, rowTaken, struck, turned } from '../fixtures/jobEvents'
-import { BARE_INSTRUMENT } from '../../shared/instrument'
+import { BARE_INSTRUMENT } from '../../shared/instrumentSetup'
 import { INTAKE, testHouse, type TestHouse } from './house'
 
 let house: TestHouse

@@ -1,7 +1,8 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/record'
 import { ruleSet } from '../../core/rules'
-import { toBody, type OwnRuleSet } from '../../shared/ruleSet'
+import type { OwnRuleSet } from '../../shared/ruleSet'
+import { toBody } from '../../shared/ownRuleSet'
 import { rowTaken } from '../fixtures/jobEvents'
 import { testHouse, type TestHouse } from './house'
 

@@ -8,7 +8,8 @@ import InstrumentRow from '~/features/instruments/components/InstrumentRow.vue'
 import type { Failure } from '../../data/failureWords'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useLiveStore } from '~/features/instruments/store/live'
-import { BARE_INSTRUMENT, type Instrument, type InstrumentBody } from '#shared/instrument'
+import type { Instrument, InstrumentBody } from '#shared/instrument'
+import { BARE_INSTRUMENT } from '#shared/instrumentSetup'
 
 const store = useInstrumentsStore()
 const live = useLiveStore()

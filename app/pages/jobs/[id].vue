@@ -10,7 +10,7 @@ import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { WARNING_WORDS } from '#shared/words/workWords'
 import { dayAndTime } from '#shared/words/dateWords'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 const route = useRoute()
 const store = useJobStore()

@@ -1,4 +1,5 @@
-import { completeBody, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
+import type { OwnRuleSet, RuleSetBody } from '#shared/ruleSet'
+import { completeBody } from '#shared/ownRuleSet'
 import type { Db } from '../pool'
 
 const COLUMNS = 'id, version, body'

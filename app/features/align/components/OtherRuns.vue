@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t, translated } from '#shared/i18n'
 import type { JobSummary } from '#shared/bench'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 /** Sets of the same model that are on the bench: a batch is aligned side by side. */
 defineProps<{ others: readonly JobSummary[] }>()

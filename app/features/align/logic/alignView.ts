@@ -1,7 +1,7 @@
 import { t } from '#shared/i18n'
 import { leavesAlone, type RowState, type RunState, type StepState, type MeasurandState } from '#core/run'
 import { asSetUp, profileQuantity } from '#core/instrument'
-import { profileOf } from '#shared/instrument'
+import { profileOf } from '#shared/instrumentSetup'
 import type { Accuracy, Quantity } from '#core/quantity'
 import { operatingPoint, sameConditions, type Step } from '#core/sheet'
 import type { LiveLink } from '#shared/live'

@@ -17,7 +17,8 @@ import {
   type InstrumentSetup,
   type ProfileQuantity,
 } from '#core/instrument'
-import { setupOf, type Instrument } from '#shared/instrument'
+import type { Instrument } from '#shared/instrument'
+import { setupOf } from '#shared/instrumentSetup'
 
 /** An instrument a typed reading can be credited to, as it stands on this bench. */
 export interface TypedInstrument {

@@ -8,7 +8,8 @@ import {
   type SteppedPoint,
 } from '#core/instrument'
 import { QUANTITIES, type Quantity, groupDigits } from '#core/quantity'
-import { profileOf, type Instrument } from '#shared/instrument'
+import type { Instrument } from '#shared/instrument'
+import { profileOf } from '#shared/instrumentSetup'
 
 export const SETTING_WORDS: Readonly<
   Record<SettingName, { readonly label: MessageCode; readonly unit: string; readonly perSi: number }>

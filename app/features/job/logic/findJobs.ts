@@ -1,5 +1,5 @@
 import type { JobSummary } from '#shared/bench'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 /** Jobs whose tag, serial, owner, model or complaint contain every word typed. */
 export function findJobs<T extends Pick<JobSummary, 'job' | 'model'>>(

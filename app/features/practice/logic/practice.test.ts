@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { BARE_INSTRUMENT } from '#shared/instrument'
+import { BARE_INSTRUMENT } from '#shared/instrumentSetup'
 import type { Logged, Review, TracePoint } from '#core/practice'
 import { STEPPED_PRESETS, stepValues, steppedPoint } from '#core/instrument'
 import { motionWords, pointWords } from './practiceHands'

@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { clockSeconds } from '#shared/words/dateWords'
 import { $apiFile } from '~/data/api'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
@@ -28,7 +28,7 @@ export function usePracticeRecording() {
         description: t('practice.simulatedSetRecordedByADongle'),
         annotations: [],
       })
-      const name = `practice-${format(Date.now(), 'HHmmss')}`
+      const name = `practice-${clockSeconds(Date.now()).replaceAll(':', '')}`
       return [
         new File([made.meta], `${name}.sigmf-meta`),
         new File([made.data as BlobPart], `${name}.sigmf-data`),

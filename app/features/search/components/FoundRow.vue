@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { dayMonthYear } from '#shared/words/dateWords'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 import type { FoundJob } from '#shared/search'
 
 defineProps<{ job: FoundJob; model: string }>()

@@ -5,7 +5,7 @@ import { compareSheets, type ModelSheet } from '#core/sheet'
 import type { RevisionInfo } from '#shared/sheetFile'
 import { dayAndTime } from '#shared/words/dateWords'
 import { differenceName, lineValueWords, lineWords } from '#shared/words/sheetWords'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 /** Who changed what, when and why; any two revisions side by side. */
 const props = defineProps<{

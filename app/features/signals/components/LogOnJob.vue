@@ -5,7 +5,7 @@ import { computed, ref, shallowRef, watch } from 'vue'
 import type { JudgedSignal } from '#core/signal'
 import type { MeasurePoint, ModelSheet } from '#core/sheet'
 import type { JobSummary } from '#shared/bench'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 /** Which job, phase and row the figures belong to. A row takes those figures that it asks for. */
 const props = defineProps<{

@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { clockSeconds, localDay } from '#shared/words/dateWords'
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { writeWav } from '#core/recording'
@@ -25,7 +25,7 @@ export function useSoundRecorder() {
       const samples = await collected(context, stream)
       return new File(
         [writeWav(samples, context.sampleRate) as BlobPart],
-        `sound-${format(Date.now(), 'yyyy-MM-dd-HH-mm-ss')}.wav`,
+        `sound-${localDay(Date.now())}-${clockSeconds(Date.now()).replaceAll(':', '-')}.wav`,
       )
     } catch {
       failure.value = t('signals.noSoundCardFoundOrThe')

@@ -21,7 +21,7 @@ import {
 } from '#shared/words/ownerWords'
 import { day, dayAndTime } from '#shared/words/dateWords'
 import { useJobStore } from '~/features/job/store/job'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 
 const store = useJobStore()
 const night = useCookie('theme')

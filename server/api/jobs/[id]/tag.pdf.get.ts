@@ -1,5 +1,5 @@
 import { pool } from '../../../db/pool'
-import { jobTag } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
 import { renderPdf } from '../../../pdf/renderPdf'
 import { tagDocument } from '../../../pdf/tagDocument'
 import { requireJob } from '../../../services/jobs'
