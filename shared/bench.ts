@@ -4,9 +4,6 @@ import type { Stage, WaitsFor, WarmUp } from '#core/work'
 import type { SetKind } from '#core/sheet'
 import type { Job } from './job'
 
-/** Benches of the shop; the shelf is what lies on none. */
-export const BENCHES = [1, 2] as const
-
 /** Every job that is here, in order, each with its bench. */
 export const benchOrder = object({
   order: array(

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed, nextTick, ref } from 'vue'
-import { BENCHES, type BenchOrder, type JobSummary } from '#shared/bench'
+import type { BenchOrder, JobSummary } from '#shared/bench'
+import { BENCHES } from '#shared/benches'
 import { useDragBetween } from '../logic/useDragBetween'
 import JobRow from '~/features/job/components/JobRow.vue'
 
