@@ -23,13 +23,18 @@ for (const file of files.filter(f => !f.startsWith('docs/screenshots/'))) {
 symlinkSync(fromRoot('node_modules'), join(copy, 'node_modules'))
 symlinkSync(fromRoot('.nuxt'), join(copy, '.nuxt'))
 
+/** The whole unit run takes one to three minutes. */
+const MAX_RUN_MS = 900_000
+
 /** Whether the tests notice; a run that ends by itself within its time has noticed nothing. */
 function noticed(paths) {
-  const { status } = spawnSync(
+  const { status, signal } = spawnSync(
     'npx',
     ['vitest', 'run', '--project', 'unit', '--bail', '1', '--reporter', 'dot', ...paths],
-    { cwd: copy, stdio: 'ignore', timeout: 180_000 },
+    { cwd: copy, stdio: 'ignore', timeout: MAX_RUN_MS },
   )
+  // A machine that is too slow has noticed nothing.
+  if (signal) throw new Error(`the unit tests did not end within ${MAX_RUN_MS / 1000} s`)
   return status !== 0
 }
 
