@@ -167,14 +167,6 @@ label {
 }
 input,
 select {
-  height: 46px;
-  font: inherit;
-  font-size: 16px;
-  padding: 0 12px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
   max-width: 260px;
 }
 .words input {

@@ -110,16 +110,8 @@ useHead({ title: t('sheet.sheets') })
   color: var(--ink2);
 }
 .find input {
-  height: 44px;
   width: 200px;
   margin-left: 8px;
-  padding: 0 12px;
-  font: inherit;
-  font-size: 15px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
 }
 .said {
   min-height: 22px;

@@ -111,11 +111,6 @@ legend {
   box-shadow: inset 3px 0 0 var(--accent);
   background: var(--sheet);
 }
-input[type='radio'] {
-  width: 18px;
-  height: 18px;
-  accent-color: var(--accent);
-}
 @media (max-width: 700px) {
   .choice {
     grid-template-columns: 28px 1fr;

@@ -164,13 +164,6 @@ const ageing = computed(() => {
 }
 input {
   width: 96px;
-  height: 44px;
-  font-size: 16px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
   margin-left: 6px;
 }
 tr.off td {

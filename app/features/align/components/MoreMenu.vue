@@ -109,17 +109,4 @@ input[type='range'] {
   height: 44px;
   accent-color: var(--accent);
 }
-input[type='checkbox'] {
-  width: 22px;
-  height: 22px;
-}
-select {
-  min-height: 44px;
-  font: inherit;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
 </style>

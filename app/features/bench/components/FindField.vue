@@ -27,16 +27,8 @@ defineExpose({ focus: () => field.value?.focus() })
   color: var(--ink2);
 }
 input {
-  height: 46px;
   width: 240px;
   margin-left: 10px;
-  padding: 0 12px;
-  font: inherit;
-  font-size: 15px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
 }
 @media (max-width: 700px) {
   .find {

@@ -131,16 +131,6 @@ h2 {
   font-size: 17px;
   margin: 18px 0 8px;
 }
-input,
-select {
-  min-height: 44px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 0 8px;
-  font: inherit;
-}
 input {
   width: 96px;
 }

@@ -88,16 +88,6 @@ const emit = defineEmits<{ tries: [query: string] }>()
 .acts {
   white-space: nowrap;
 }
-input,
-select {
-  min-height: 44px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-  padding: 0 8px;
-  font: inherit;
-}
 input {
   width: 96px;
 }

@@ -142,13 +142,6 @@ const number = (event: Event) => Number((event.target as HTMLInputElement).value
   align-items: center;
 }
 .pick select {
-  height: 46px;
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 8px;
   max-width: 100%;
 }
 .shows {

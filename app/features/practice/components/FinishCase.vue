@@ -50,8 +50,6 @@ label {
   min-height: 44px;
 }
 input {
-  width: 22px;
-  height: 22px;
   flex: none;
 }
 </style>

@@ -135,14 +135,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
   color: var(--paper);
 }
 .pick select {
-  height: 46px;
   min-width: 62px;
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 8px;
 }
 .jump {
   min-width: 46px;

@@ -151,10 +151,6 @@ const motion = computed(() => motionWords(props.state.motion))
   min-height: 44px;
   font-size: 13px;
 }
-.force input {
-  width: 20px;
-  height: 20px;
-}
 .motion {
   color: var(--unsure);
   font-weight: 600;

@@ -84,15 +84,6 @@ function replace() {
   margin-bottom: 8px;
   align-items: center;
 }
-.pick select {
-  height: 46px;
-  font: inherit;
-  background: var(--sheet);
-  color: var(--ink);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  padding: 0 8px;
-}
 .note {
   font-size: 13px;
 }

@@ -110,14 +110,6 @@ label {
 }
 input:not([type='checkbox']),
 select {
-  height: 44px;
-  font: inherit;
-  font-size: 15px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
   width: 100%;
 }
 .modes {
@@ -129,9 +121,5 @@ select {
   align-items: center;
   min-height: 44px;
   padding-right: 10px;
-}
-.mode input {
-  width: 20px;
-  height: 20px;
 }
 </style>

@@ -110,8 +110,4 @@ fieldset {
   font-size: 12.5px;
   color: var(--ink2);
 }
-.mode input {
-  width: 20px;
-  height: 20px;
-}
 </style>

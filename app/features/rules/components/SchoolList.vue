@@ -61,10 +61,7 @@ label {
   min-height: 44px;
 }
 input {
-  width: 20px;
-  height: 20px;
   flex: none;
-  accent-color: var(--accent);
 }
 .acts {
   font-weight: 400;

@@ -106,14 +106,7 @@ async function compare() {
   flex-wrap: wrap;
 }
 select {
-  min-height: 44px;
   min-width: 64px;
-  font: inherit;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 td {
   overflow-wrap: anywhere;

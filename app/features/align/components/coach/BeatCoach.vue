@@ -70,12 +70,5 @@ watch(advice, now => {
 }
 input {
   width: 80px;
-  height: 44px;
-  font-size: 17px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 </style>

@@ -108,13 +108,7 @@ const propose = () =>
 }
 input {
   width: 110px;
-  height: 46px;
   font-size: 20px;
-  padding: 0 10px;
-  border: 1.5px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
   margin-left: 6px;
 }
 .warn {

@@ -122,13 +122,4 @@ const again = computed(() =>
   margin: 2px 0 0;
   font-size: 15.5px;
 }
-select {
-  min-height: 44px;
-  font: inherit;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
 </style>

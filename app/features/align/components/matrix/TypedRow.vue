@@ -190,13 +190,7 @@ label {
 }
 input {
   width: 150px;
-  height: 46px;
   font-size: 20px;
-  padding: 0 10px;
-  border: 1.5px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 input[aria-invalid='true'] {
   border-color: var(--out);

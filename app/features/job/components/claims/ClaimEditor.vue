@@ -143,14 +143,7 @@ legend .quiet {
 }
 select,
 input {
-  height: 46px;
   width: 100%;
-  padding: 0 10px;
-  font: inherit;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
 }
 .number {
   display: flex;

@@ -136,15 +136,6 @@ input,
 .photos {
   grid-column: 1 / -1;
 }
-input {
-  min-height: 40px;
-  font: inherit;
-  padding: 0 10px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
 @media (max-width: 760px) {
   .list li {
     grid-template-columns: 1fr;

@@ -153,14 +153,7 @@ function begin() {
   padding-top: 4px;
 }
 input {
-  min-height: 40px;
   min-width: 240px;
-  font: inherit;
-  padding: 0 10px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
 }
 .entry {
   display: grid;

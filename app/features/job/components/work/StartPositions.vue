@@ -107,13 +107,6 @@ li {
   font-size: 14px;
 }
 input {
-  height: 42px;
-  font: inherit;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
   min-width: 0;
 }
 @media (max-width: 1000px) {

@@ -101,13 +101,4 @@ const chosen = ref<string | null>(null)
   align-items: center;
   margin-top: 8px;
 }
-select {
-  min-height: 44px;
-  font: inherit;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
 </style>

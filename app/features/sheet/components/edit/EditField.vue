@@ -48,13 +48,5 @@ select,
 textarea {
   width: 100%;
   min-width: 84px;
-  min-height: 44px;
-  font: inherit;
-  font-size: 14.5px;
-  padding: 4px 8px;
-  color: var(--ink);
-  background: var(--sheet);
-  border: 1px solid var(--edge);
-  border-radius: 6px;
 }
 </style>

@@ -46,14 +46,4 @@ label {
   font-size: 13px;
   color: var(--ink2);
 }
-select {
-  min-height: 44px;
-  font: inherit;
-  font-size: 14.5px;
-  padding: 0 8px;
-  border: 1px solid var(--edge);
-  border-radius: 6px;
-  background: var(--sheet);
-  color: var(--ink);
-}
 </style>
