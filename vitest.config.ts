@@ -7,6 +7,13 @@ const resolve = { alias: { ...ALIAS, '~': fromRoot('app') } }
 
 export default defineConfig({
   test: {
+    // Of what is pure: the rest is covered by the tests of the real thing, which no counter sees.
+    coverage: {
+      provider: 'v8',
+      include: ['core/**/*.ts', 'shared/**/*.ts', 'app/features/*/logic/**/*.ts', 'instruments/**/*.ts'],
+      exclude: ['**/*.test.ts', '**/*.worker.ts'],
+      reporter: ['text-summary'],
+    },
     projects: [
       {
         resolve,

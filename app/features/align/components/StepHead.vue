@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import type { StepState, Turn } from '#core/run'
 import { lineOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
@@ -36,7 +37,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
         >{{ c.label }} <b>{{ c.value }}</b></span
       >
       <span
-        >{{ t('align.supply') }} <b>{{ sheet.nominalSupplyV }} V</b></span
+        >{{ t('align.supply') }} <b>{{ numberForField(sheet.nominalSupplyV) }} V</b></span
       ><span v-if="point.state.keyed"
         >{{ t('align.load') }} <b>{{ sheet.load }}</b></span
       >

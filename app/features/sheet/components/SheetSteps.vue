@@ -2,7 +2,7 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { stepOf, type ModelSheet, type Measurand } from '#core/sheet'
-import { showPlain } from '#core/quantity'
+import { showPlain, numberForField } from '#core/quantity'
 import { windowWords } from '#shared/words/verdictWords'
 
 const props = defineProps<{ sheet: ModelSheet }>()
@@ -15,7 +15,7 @@ function targetWords(want: Measurand): string {
     case 'channel-error':
       return t('sheet.channelToHz', { lowHz: target.lowHz, highHz: target.highHz }).replace('-', '\u2212')
     case 'nominal-error':
-      return `${showPlain(target.nominalHz, quantity)} \u00b1${target.highHz} Hz`
+      return `${showPlain(target.nominalHz, quantity)} \u00b1${numberForField(target.highHz)} Hz`
     case 'above-reading':
       return t('sheet.toMoreThanAt', {
         low: showPlain(target.low, quantity),

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { numberForField } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { countWords } from '#shared/words/dateWords'
 import type { ScopePreview } from '#core/recording'
@@ -18,7 +19,7 @@ const emit = defineEmits<{ yes: []; no: [] }>()
               ? t('signals.timeAndTwoChannelsTakenAs')
               : t('signals.timeAndOneChannel'),
           sampleRateHz: countWords(Math.round(preview.sampleRateHz)),
-          what2: preview.timeUnitS === 1 ? t('signals.seconds') : `${preview.timeUnitS} s`,
+          what2: preview.timeUnitS === 1 ? t('signals.seconds') : `${numberForField(preview.timeUnitS)} s`,
           what3: preview.valueUnitsV[0] === 1 ? t('signals.volts') : `${preview.valueUnitsV[0]} V`,
         })
       }}
