@@ -24,15 +24,9 @@ const LONG_FILES = [
   'app/pages/jobs/\\[id\\]/handover.vue',
   'app/pages/signals/index.vue',
   'app/features/sheet/screens/SheetEditor.vue',
-  'core/diagnose/causes/catalogue/ofPower.ts',
-  'core/diagnose/causes/observables/byHand.ts',
   'core/rig/assembly/transmit.ts',
-  'core/run/warmth/driftFit.ts',
-  'core/sheet/larkfieldLx8/procedure.ts',
-  'core/sheet/schools/schools.ts',
   'instruments/bench/simulatedBench.ts',
   'server/demo/demoJobs.ts',
-  'shared/words/runWords.ts',
 ]
 const LONG_FUNCTIONS = [
   'app/features/signals/logic/signalPictures.ts',

@@ -21,7 +21,7 @@ import {
   rulesWords,
 } from '#shared/words/ownerWords'
 import { dayAndTime, dayMonthYear } from '#shared/words/dateWords'
-import { itemWords, itemTitle, itemDetail } from '#shared/words/runWords'
+import { itemWords, itemTitle, itemDetail } from '#shared/words/itemWords'
 import { capital } from '#shared/words/sentence'
 import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'

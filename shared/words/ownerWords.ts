@@ -1,4 +1,4 @@
-import { itemTitle, itemDetail } from './runWords'
+import { itemTitle, itemDetail } from './itemWords'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'

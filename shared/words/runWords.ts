@@ -1,6 +1,5 @@
-import { messageWords } from '#shared/words/messageWords'
 import { quantityLabel } from '#shared/words/quantityWords'
-import { t, type MessageCode, translated } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import {
   GOES_STALE,
   isOfReceiver,
@@ -10,15 +9,7 @@ import {
   type ModelSheet,
   type Step,
 } from '#core/sheet'
-import {
-  restOf,
-  type Difference,
-  type Next,
-  type OpenItem,
-  type StepState,
-  type Turn,
-  type TurnQuestion,
-} from '#core/run'
+import { restOf, type Difference, type Next, type StepState, type Turn, type TurnQuestion } from '#core/run'
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm, numberForField } from '#core/quantity'
 import { channelName } from '#core/rules'
 import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
@@ -221,32 +212,6 @@ export function keyDownWords(step: Step): string {
   return step.keyDownLimitS === null
     ? t('run.notKeyed')
     : t('run.maxSKeyedThenRestTwice', { keyDownLimitS: step.keyDownLimitS })
-}
-
-const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
-  'owed': 'run.partOfTheProcedureNotDone',
-  'step-open': 'run.alignmentStep',
-  'accepted-as-is': 'run.itemAcceptedAsIs',
-  'skipped': 'common.skipped',
-  'as-found-missing': 'run.asFound',
-  'as-left-missing': 'run.asLeft',
-  'as-left-stale': 'run.asLeftRecheck',
-  'as-left-outside': 'run.asLeftNotWithin',
-  'as-left-doubtful': 'run.asLeftImplausible',
-  'question': 'run.questionToTheOwner',
-  'wait': 'run.onHold',
-  'ask-owner': 'run.foundOnInspectionAskTheOwner',
-  'reminder': 'run.reminderNowDue',
-  'after-final': 'run.requiredAfterANewFinal',
-  'soak': 'run.soakTest',
-}
-/** What is open, and what there is to say of it. */
-export const itemTitle = ({ title }: OpenItem): string => translated(title)
-export const itemDetail = ({ detail }: OpenItem): string =>
-  typeof detail === 'string' ? translated(detail) : messageWords(detail)
-
-export function itemWords(item: OpenItem): string {
-  return t(ITEM_WORDS[item.kind])
 }
 
 /**

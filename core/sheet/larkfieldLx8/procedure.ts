@@ -1,6 +1,7 @@
-import { SIX_BANDS, bandChannel, channelName } from '../../rules'
+import { bandChannel } from '../../rules'
 import { point, want, within } from '../build'
 import type { Step } from '../modelSheet'
+import { bandPowers, oneTone } from './rows'
 import { DUMMY_LOAD, NEVER_KEY_GENERATOR, RF_BURN, STEP, UNKEYED_STEP, UNLOCKED, WAX } from '../stepBase'
 import {
   ADJACENT,
@@ -18,7 +19,6 @@ import {
   PEP,
   S9,
   S9_V,
-  SIDEBAND,
   SSB_SENSITIVITY,
   TONE_HZ,
   TWO_TONES,
@@ -27,23 +27,6 @@ import {
   fm,
   ssb,
 } from './targets'
-
-const bandPowers = SIX_BANDS.map(band => {
-  const channel = bandChannel(band, 19)
-  return point(
-    `pep-${band}`,
-    `USB ${channelName('six-band', channel)}, one tone`,
-    ssb.USB.keyed(channel, { toneHz: TONE_HZ, coverage: band === 'D' ? 'standard' : 'expanded' }),
-    [want('pepW', null, false)],
-  )
-})
-const oneTone = (mode: 'USB' | 'LSB') =>
-  point(
-    mode,
-    `${mode} D 19, 1 kHz`,
-    ssb[mode].keyed(MIDDLE, { toneHz: TONE_HZ, also: 'clarifier at 12 o\u2019clock' }),
-    [want('carrierHz', SIDEBAND[mode], false)],
-  )
 
 /**
  * The order of work for a multimode: frequency first and to the letter, bias before power, SSB before AM, AM

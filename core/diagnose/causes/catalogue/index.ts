@@ -4,12 +4,14 @@ import type { Cause } from '../cause'
 import { FREQUENCY_CAUSES } from './ofFrequency'
 import { MODULATION_CAUSES } from './ofModulation'
 import { POWER_CAUSES } from './ofPower'
+import { STAGE_CAUSES } from './ofStages'
 import { RECEIVER_CAUSES } from './ofReceiver'
 import { SUPPLY_CAUSES } from './ofSupply'
 
 export const CAUSES: readonly Cause[] = [
   ...SUPPLY_CAUSES,
   ...POWER_CAUSES,
+  ...STAGE_CAUSES,
   ...FREQUENCY_CAUSES,
   ...MODULATION_CAUSES,
   ...RECEIVER_CAUSES,

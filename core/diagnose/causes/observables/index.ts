@@ -2,7 +2,8 @@ import { message } from '../../../message'
 import { CoreError } from '../../../errors'
 import type { Observable } from '../observable'
 import { FREQUENCY_OBSERVABLES } from './ofFrequency'
-import { HAND_TESTS } from './byHand'
+import { POWER_TESTS } from './byHandPower'
+import { SIGNAL_TESTS } from './byHandSignal'
 import { MODULATION_OBSERVABLES } from './ofModulation'
 import { OUTPUT_OBSERVABLES } from './ofOutput'
 import { POWER_OBSERVABLES } from './ofPower'
@@ -17,7 +18,8 @@ export const OBSERVABLES: readonly Observable[] = [
   ...RECEIVER_OBSERVABLES,
   ...SIDEBAND_OBSERVABLES,
   ...OUTPUT_OBSERVABLES,
-  ...HAND_TESTS,
+  ...POWER_TESTS,
+  ...SIGNAL_TESTS,
 ]
 
 /** @throws {CoreError} unknown-observable */

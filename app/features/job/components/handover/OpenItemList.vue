@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import type { OpenItem } from '#core/run'
-import { itemWords, itemTitle, itemDetail } from '#shared/words/runWords'
+import { itemWords, itemTitle, itemDetail } from '#shared/words/itemWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 defineProps<{ items: readonly OpenItem[] }>()

@@ -1,26 +1,9 @@
-import type { Domain, Observable } from '../observable'
+import type { Observable } from '../observable'
+import { DUMMY, OFF, handTest } from './handTest'
 
-const DUMMY = 'Dummy load, max. 5 s keyed, then rest.'
-const OFF = 'Supply off and disconnected first.'
-
-function test(
-  domain: Domain,
-  id: string,
-  question: string,
-  how: string,
-  outcomes: Record<string, string>,
-  healthy: string,
-  caution: string | null = null,
-  modes: Observable['modes'] = null,
-): Observable {
-  return { id, domain, question, outcomes, healthy, modes, source: { kind: 'test', how, caution } }
-}
-
-/**
- * Tests that a technician makes with hands and eyes; the answer is chosen, not measured (common practice).
- */
-export const HAND_TESTS: readonly Observable[] = [
-  test(
+/** Tests by hand of the supply and of the power of the transmitter. */
+export const POWER_TESTS: readonly Observable[] = [
+  handTest(
     'supply',
     'idle',
     'Supply current on receive',
@@ -33,7 +16,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'right',
     'At the limit: switch off at once.',
   ),
-  test(
+  handTest(
     'supply',
     'input-ohms',
     'Resistance of the supply input, both polarities',
@@ -42,7 +25,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'one-way',
     OFF,
   ),
-  test(
+  handTest(
     'supply',
     'lift-final',
     'Current with the final removed',
@@ -51,7 +34,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'stays',
     OFF,
   ),
-  test(
+  handTest(
     'supply',
     'lift-driver',
     'Current with the driver removed',
@@ -61,7 +44,7 @@ export const HAND_TESTS: readonly Observable[] = [
     OFF,
   ),
 
-  test(
+  handTest(
     'supply',
     'trace',
     'Tracks near the supply socket, polarity diode',
@@ -71,7 +54,7 @@ export const HAND_TESTS: readonly Observable[] = [
     OFF,
   ),
 
-  test(
+  handTest(
     'power',
     'holds',
     'Power during a key-down of 5 s',
@@ -80,7 +63,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'steady',
     DUMMY,
   ),
-  test(
+  handTest(
     'power',
     'final-heat',
     'Temperature of the final after 3 s keyed',
@@ -89,7 +72,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'cool',
     'Hot devices burn. White ceramic must not be broken.',
   ),
-  test(
+  handTest(
     'power',
     'second-meter',
     'A second power meter on its own lead',
@@ -98,7 +81,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'same',
     DUMMY,
   ),
-  test(
+  handTest(
     'power',
     'cores',
     'Move each core slightly and return it',
@@ -112,7 +95,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'peaked',
     'Warm the wax, do not force. Use the correct tool.',
   ),
-  test(
+  handTest(
     'power',
     'travel',
     'Power control or carrier preset over its travel',
@@ -125,7 +108,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'acts',
     DUMMY,
   ),
-  test(
+  handTest(
     'power',
     'control-at',
     'Position of the carrier or RF-power control',
@@ -135,7 +118,7 @@ export const HAND_TESTS: readonly Observable[] = [
     null,
     ['AM'],
   ),
-  test(
+  handTest(
     'power',
     'dummy-swr',
     'SWR on the antenna and on the dummy load',
@@ -145,7 +128,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'same',
     'Reduced level until it is matched.',
   ),
-  test(
+  handTest(
     'power',
     'claimed-pep',
     'PEP claimed per output device',
@@ -153,7 +136,7 @@ export const HAND_TESTS: readonly Observable[] = [
     { within: 'within the rating of a device', beyond: 'well beyond it' },
     'within',
   ),
-  test(
+  handTest(
     'power',
     'regulator',
     'Series regulator, collector to emitter',
@@ -163,7 +146,7 @@ export const HAND_TESTS: readonly Observable[] = [
     OFF,
     ['AM'],
   ),
-  test(
+  handTest(
     'power',
     'rf-forward',
     'RF probe from the oscillator towards the antenna',
@@ -176,7 +159,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'to-final',
     DUMMY,
   ),
-  test(
+  handTest(
     'power',
     'driver-resistors',
     'Resistors around the driver',
@@ -185,7 +168,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'fine',
     OFF,
   ),
-  test(
+  handTest(
     'power',
     'substitute',
     'The final in a healthy test set',
@@ -194,7 +177,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'makes',
     DUMMY,
   ),
-  test(
+  handTest(
     'power',
     'low-preset',
     'Low-power preset over its travel',
@@ -203,7 +186,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'acts',
     DUMMY,
   ),
-  test(
+  handTest(
     'power',
     'lock-ends',
     'Lock at both ends of the band',
@@ -212,7 +195,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'everywhere',
   ),
 
-  test(
+  handTest(
     'power',
     're-dip',
     'Plate dipped again, load and plate repeated',
@@ -222,7 +205,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'Dummy load, max. 10 s keyed, rest 30 to 60 s.',
     ['CW'],
   ),
-  test(
+  handTest(
     'power',
     'drive-up',
     'More drive',
@@ -232,7 +215,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'Dummy load, max. 10 s keyed.',
     ['CW'],
   ),
-  test(
+  handTest(
     'power',
     'new-pair',
     'A known good pair of valves',
@@ -242,7 +225,7 @@ export const HAND_TESTS: readonly Observable[] = [
     'High voltage: unplug, discharge, check for less than 30 V, one hand.',
     ['CW'],
   ),
-  test(
+  handTest(
     'power',
     'tap',
     'Tapped, flexed, warmed and cooled',
@@ -250,170 +233,5 @@ export const HAND_TESTS: readonly Observable[] = [
     { steady: 'nothing moves', jumps: 'jumps or drops out' },
     'steady',
     DUMMY,
-  ),
-
-  test(
-    'frequency',
-    'humid',
-    'Breathed upon, washed, dried',
-    'Breathe on the suspect area; wash one area and dry it.',
-    { steady: 'nothing moves', moves: 'frequency or VCO voltage moves' },
-    'steady',
-  ),
-  test(
-    'frequency',
-    'standard-beat',
-    'Beat of the reference output with a standard',
-    'Both into one receiver. The beat rate is the error; a small change of the value gives its sign.',
-    { zero: 'no beat', below: 'output below the standard', above: 'output above the standard' },
-    'zero',
-  ),
-  test(
-    'frequency',
-    'trimmer',
-    'Trimmer of the transmit crystal',
-    'Note its position, turn it through its range.',
-    {
-      reaches: 'corrects the frequency',
-      stops: 'reaches its end stop with error left',
-      missing: 'there is none, a fixed capacitor',
-    },
-    'reaches',
-    'Brittle: never force. Identify the look-alike first.',
-  ),
-  test(
-    'frequency',
-    'settles',
-    'Frequency again after 5 minutes',
-    'Read, wait 5 minutes, read again.',
-    { still: 'moved by less than 10 Hz', moving: 'moved by more' },
-    'still',
-  ),
-  test(
-    'frequency',
-    'rx-centre',
-    'Second IF, or receiver centred on the channel',
-    'Generator on the channel: find where the receiver is best, or count the second IF.',
-    { centred: 'centred', off: 'off to one side' },
-    'centred',
-  ),
-
-  test(
-    'modulation',
-    'other-mic',
-    'Another microphone',
-    'Speak into a known good microphone.',
-    { same: 'no difference', cures: 'clearly more modulation' },
-    'same',
-  ),
-  test(
-    'modulation',
-    'limiter-parts',
-    'Limiter parts',
-    'Compare with the circuit diagram: transistor and diode of the limiter.',
-    { there: 'all present', missing: 'clipped out or missing' },
-    'there',
-    OFF,
-    ['AM'],
-  ),
-  test(
-    'modulation',
-    'past-full',
-    'Wattmeter as the tone passes full depth',
-    'Tone up slowly; watch the meter, the positive peak and the carrier line.',
-    {
-      'together': 'meter and positive peak move together',
-      'meter-alone': 'the meter rises by more than 0.3 dB, positive peak and carrier line do not',
-    },
-    'together',
-    DUMMY,
-    ['AM'],
-  ),
-  test(
-    'modulation',
-    'preset-feel',
-    'Modulation or deviation preset, moved slightly',
-    'Move it a few degrees either way and watch the meter.',
-    {
-      smooth: 'moves smoothly',
-      jumps: 'jumps or drops out',
-      end: 'is at its end stop',
-      nothing: 'turns, but changes nothing',
-    },
-    'smooth',
-  ),
-  test(
-    'modulation',
-    'audio-after',
-    'Tone after the microphone amplifier',
-    'Scope or millivoltmeter after the amplifier, tone at the socket.',
-    { there: 'at its usual level', weak: 'weak or missing' },
-    'there',
-  ),
-  test(
-    'modulation',
-    'carrier-down',
-    'Carrier 1 dB lower',
-    'Lower the carrier by 1 dB: does PEP relative to the carrier rise?',
-    { rises: 'rises', same: 'does not' },
-    'same',
-    DUMMY,
-    ['AM'],
-  ),
-
-  test(
-    'modulation',
-    'drop-6db',
-    'Output 6 dB lower',
-    'Two tones, audio down until the output is a quarter: do the products improve by about 12 dB?',
-    { improves: 'improve', stays: 'stay as they are' },
-    'improves',
-    DUMMY,
-    ['USB', 'LSB'],
-  ),
-  test(
-    'modulation',
-    'tone-off',
-    'Deviation with the tone off',
-    'Tone off, microphone covered.',
-    { quiet: 'almost none', hums: 'more than 50 Hz of hum or noise' },
-    'quiet',
-    DUMMY,
-    ['FM'],
-  ),
-
-  test(
-    'receiver',
-    'sideband-audio',
-    'Audio of one sideband and of the other',
-    'The same signal on USB and LSB: same pitch and noise?',
-    { alike: 'alike', uneven: 'one clearly duller or shriller' },
-    'alike',
-    null,
-    ['USB', 'LSB'],
-  ),
-  test(
-    'receiver',
-    'port',
-    'Other port, lead or generator',
-    'Change the port; disconnect the cable: does the signal stay?',
-    { gone: 'gone with the cable off', stays: 'some of it stays' },
-    'gone',
-  ),
-  test(
-    'receiver',
-    'inject-if',
-    'Generator directly into the first IF',
-    'Inject at 10.695 MHz behind the front end.',
-    { good: 'good from there', poor: 'poor from there too' },
-    'good',
-  ),
-  test(
-    'receiver',
-    'rx-tuning',
-    'Generator a little above and below the channel',
-    'Move the generator by 1 kHz either way.',
-    { centre: 'best on the channel', side: 'clearly better to one side' },
-    'centre',
   ),
 ]
