@@ -22,7 +22,6 @@ const LONG_FILES = [
   'app/features/signals/logic/signalPictures.ts',
   'app/pages/jobs/\\[id\\]/align.vue',
   'app/pages/jobs/\\[id\\]/handover.vue',
-  'app/pages/signals/index.vue',
   'app/features/sheet/screens/SheetEditor.vue',
   'core/rig/assembly/transmit.ts',
   'instruments/bench/simulatedBench.ts',

@@ -1,0 +1,47 @@
+<script setup lang="ts">
+import { groupDigits } from '#core/quantity'
+import type { Phase } from '#core/run'
+import { t } from '#shared/i18n'
+import type { KeptRecording } from '#shared/recording'
+import { dayAndTime } from '#shared/words/dateWords'
+import { phaseWords } from '#shared/words/eventWords'
+
+/** Recordings that were kept, to be opened again. */
+defineProps<{ kept: readonly KeptRecording[] }>()
+const emit = defineEmits<{ open: [id: string] }>()
+</script>
+
+<template>
+  <div>
+    <h2>{{ t('signals.savedRecordings') }}</h2>
+    <ul>
+      <li v-for="k in kept" :key="k.id">
+        <button type="button" class="link" @click="emit('open', k.id)">{{ k.name }}</button>{{ ' ' }}
+        <span class="quiet">{{
+          t('signals.mb', {
+            dayAndTime: dayAndTime(k.createdAtMs),
+            bytes: groupDigits(k.bytes / 1e6, 1),
+            what: k.phase ? `, ${phaseWords(k.phase as Phase).toLowerCase()}` : '',
+          })
+        }}</span>
+      </li>
+    </ul>
+  </div>
+</template>
+
+<style scoped>
+ul {
+  list-style: none;
+  padding: 0;
+}
+.link {
+  font: inherit;
+  color: var(--accent);
+  background: none;
+  border: 0;
+  padding: 10px 0;
+  min-height: 44px;
+  text-decoration: underline;
+  cursor: pointer;
+}
+</style>
