@@ -2,6 +2,8 @@
 
 const FROM_STORE = /^use\w+Store$/
 
+const isStore = node => node?.type === 'CallExpression' && FROM_STORE.test(node.callee.name ?? '')
+
 /** Whether an expression begins at a variable that holds a store: `store.form.title`. */
 function beginsAtStore(node, stores) {
   let at = node
@@ -15,15 +17,19 @@ const noStoreWrites = {
   meta: {
     type: 'problem',
     schema: [],
-    messages: { write: 'A store is changed by its own actions, never written into.' },
+    messages: {
+      write: 'A store is changed by its own actions, never written into.',
+      apart: 'Each store has a line of its own.',
+    },
   },
   create(context) {
     const stores = new Set()
     const report = node => context.report({ node, messageId: 'write' })
     const collect = {
       VariableDeclarator(node) {
-        const called = node.init?.type === 'CallExpression' && node.init.callee.name
-        if (called && FROM_STORE.test(called) && node.id.type === 'Identifier') stores.add(node.id.name)
+        if (isStore(node.init) && node.id.type === 'Identifier') stores.add(node.id.name)
+        if (node.init?.type === 'ArrayExpression' && node.init.elements.some(isStore))
+          context.report({ node, messageId: 'apart' })
       },
     }
     const writes = {

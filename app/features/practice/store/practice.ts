@@ -84,6 +84,10 @@ export const usePracticeStore = defineStore('practice', () => {
       (await attempt(() => $api<PracticeSummary[]>('/api/practice/sessions'))) ?? sessions.value
   }
 
+  /** Adjusters that the step at hand is about: they stand first among the hands. */
+  function want(designators: readonly string[]) {
+    wanted.value = designators
+  }
   async function start(wanted: NewPractice): Promise<PracticeSummary | null> {
     const made = await attempt(() =>
       $api<PracticeSummary>('/api/practice/sessions', { method: 'POST', body: wanted }),
@@ -127,6 +131,7 @@ export const usePracticeStore = defineStore('practice', () => {
     panelOpen: readonly(panelOpen),
     showPanel,
     wanted,
+    want,
     request,
     change,
     watch,

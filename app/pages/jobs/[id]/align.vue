@@ -39,14 +39,12 @@ import { useSheetsStore } from '~/features/sheet/store/sheets'
 
 const RunDialogs = defineAsyncComponent(() => import('~/features/align/screens/RunDialogs.vue'))
 const BoardDialog = defineAsyncComponent(() => import('~/features/sheet/components/board/BoardDialog.vue'))
-const [job, jobs, live, instruments, practice, sheets] = [
-  useJobStore(),
-  useJobsStore(),
-  useLiveStore(),
-  useInstrumentsStore(),
-  usePracticeStore(),
-  useSheetsStore(),
-]
+const job = useJobStore()
+const jobs = useJobsStore()
+const live = useLiveStore()
+const instruments = useInstrumentsStore()
+const practice = usePracticeStore()
+const sheets = useSheetsStore()
 const { said, say } = useNotice()
 const run = computed(() => job.run!)
 const { stepId, chosenPoint, state, pointId, point, want, missing, move, movePoint, toNext } = useAlignPlace(
@@ -128,11 +126,7 @@ function closeDialog() {
 const ear = ref(false)
 const trust = ref<readonly LineTrust[]>([])
 watch(value, v => hold.value !== null && v !== null && (hold.value = Math.max(hold.value, v)))
-watch(
-  () => state.value.step.adjusters,
-  a => (practice.wanted = a),
-  { immediate: true },
-)
+watch(() => state.value.step.adjusters, practice.want, { immediate: true })
 watch(
   () => state.value.step,
   s => live.workOn(s),
