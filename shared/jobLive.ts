@@ -10,4 +10,4 @@ export const runPlaceBody = closed({
   pointId: string().max(40).required(),
   screen: string().uuid().required(),
 })
-export type RunPlace = InferType<typeof runPlaceBody>
+export type RunPosition = InferType<typeof runPlaceBody>

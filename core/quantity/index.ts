@@ -1,6 +1,6 @@
 // What a number is
 export { QUANTITIES, QUANTITY_NAMES, quantityInfo, type Quantity } from './quantities'
-export { NEEDS, type Need, type QuantityInfo, type RailPlace } from './quantityInfo'
+export { NEEDS, type Need, type QuantityInfo, type RailSlot } from './quantityInfo'
 export type { Topic } from './topic'
 export {
   BOUNDS,

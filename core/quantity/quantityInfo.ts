@@ -11,7 +11,7 @@ export type Need = (typeof NEEDS)[number]
  * Place on the rail of live readings: deviation and depth share one; those with a rank are there only while
  * they are read, the most wanted first.
  */
-export type RailPlace =
+export type RailSlot =
   | { readonly place: 'first' | 'deviation' | 'depth' | 'then'; readonly label?: string }
   | { readonly place: 'when-read'; readonly rank: number; readonly label?: string }
 
@@ -36,7 +36,7 @@ export interface QuantityInfo {
   /** what of the set it tells about, without modulation and at high power */
   readonly topic: Topic
   /** with a shorter label where there is one */
-  readonly rail?: RailPlace
+  readonly rail?: RailSlot
   /** as an owner would call it; without one an owner is not told of it */
   readonly ownerWord?: string
 }

@@ -8,7 +8,7 @@ export type {
   AdjusterRole,
   BiasRule,
   BoardPicture,
-  BoardPlace,
+  BoardPosition,
   BoardSide,
   MeasurePoint,
   MixedFrequency,

@@ -1,6 +1,6 @@
 import pg from 'pg'
 import type { JobEvent } from '#core/run'
-import type { RunPlace } from '#shared/jobLive'
+import type { RunPosition } from '#shared/jobLive'
 import { pool, type Db } from '../db/pool'
 import { selectEvent } from '../db/queries/jobEvent'
 import { log } from '../utils/log'
@@ -11,7 +11,7 @@ import { log } from '../utils/log'
  */
 export type JobNews =
   | { readonly kind: 'event'; readonly event: JobEvent }
-  | { readonly kind: 'place'; readonly place: RunPlace }
+  | { readonly kind: 'place'; readonly place: RunPosition }
   | { readonly kind: 'again' }
 type Listener = (news: JobNews) => void
 
@@ -24,7 +24,7 @@ let line: pg.Client | null = null
 export async function tellEvent(db: Db, jobId: string, eventId: string): Promise<void> {
   await db.query('select pg_notify($1, $2)', [CHANNEL, JSON.stringify({ jobId, eventId })])
 }
-export async function tellPlace(jobId: string, place: RunPlace): Promise<void> {
+export async function tellPlace(jobId: string, place: RunPosition): Promise<void> {
   await pool.query('select pg_notify($1, $2)', [CHANNEL, JSON.stringify({ jobId, place })])
 }
 
@@ -71,7 +71,7 @@ async function pass(payload: string) {
   const { jobId, eventId, place } = JSON.parse(payload) as {
     jobId: string
     eventId?: string
-    place?: RunPlace
+    place?: RunPosition
   }
   const of = listeners.get(jobId)
   if (!of) return

@@ -2,7 +2,7 @@
 import { railLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity, type RailPlace } from '#core/quantity'
+import { QUANTITY_NAMES, quantityInfo, showMeasured, type Quantity, type RailSlot } from '#core/quantity'
 import type { HeatView, KeyDownView } from '#core/run'
 import type { Freshness, LiveEntry } from '~/features/instruments/logic/liveBook'
 import type { LiveLink } from '#shared/live'
@@ -20,7 +20,7 @@ const props = defineProps<{
 }>()
 
 const railOf = (q: Quantity) => quantityInfo(q).rail
-const placed = (place: RailPlace['place']) => QUANTITY_NAMES.filter(q => railOf(q)?.place === place)
+const placed = (place: RailSlot['place']) => QUANTITY_NAMES.filter(q => railOf(q)?.place === place)
 const rankOf = (q: Quantity) => {
   const rail = railOf(q)
   return rail?.place === 'when-read' ? rail.rank : 0

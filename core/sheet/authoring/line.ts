@@ -1,9 +1,9 @@
 import { message } from '../../message'
 import { CoreError } from '../../errors'
-import type { Adjuster, BoardPlace, ModelSheet, SpecLine, Step, TestPoint } from '../modelSheet'
+import type { Adjuster, BoardPosition, ModelSheet, SpecLine, Step, TestPoint } from '../modelSheet'
 
 /** What a line of a sheet can hold. */
-export type LineValue = string | number | null | readonly string[] | BoardPlace
+export type LineValue = string | number | null | readonly string[] | BoardPosition
 
 /** One correctable line: what it belongs to, and its field. Written "adjuster/CT2/where". */
 export interface LineAddress {

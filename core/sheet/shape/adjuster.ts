@@ -44,14 +44,14 @@ export interface Adjuster {
   readonly raisedBy?: 'clockwise' | 'anticlockwise' | 'inwards' | 'outwards' | 'up' | 'down'
   /** modes that it acts on, where each has its own; no value = all */
   readonly modes?: readonly Mode[]
-  readonly board: BoardPlace
+  readonly board: BoardPosition
 }
 
 export const BOARD_SIDES = ['parts', 'solder'] as const
 export type BoardSide = (typeof BOARD_SIDES)[number]
 
 /** Centre on the board map, ratios of its width and height; no side = the parts side. */
-export interface BoardPlace {
+export interface BoardPosition {
   readonly x: number
   readonly y: number
   readonly side?: BoardSide
@@ -64,7 +64,7 @@ export interface TestPoint {
   readonly where: string
   readonly expected: string
   readonly caution: string | null
-  readonly board: BoardPlace
+  readonly board: BoardPosition
 }
 
 /**

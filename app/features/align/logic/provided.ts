@@ -1,6 +1,6 @@
 import type { InjectionKey, Ref } from 'vue'
 import type { useKeyAlarm } from './useKeyAlarm'
-import type { RunPlace } from '#shared/jobLive'
+import type { RunPosition } from '#shared/jobLive'
 
 /** What a layout or a page above lends to what lies below it. */
 
@@ -8,4 +8,4 @@ import type { RunPlace } from '#shared/jobLive'
 export const KEY_ALARM: InjectionKey<ReturnType<typeof useKeyAlarm>> = Symbol('key alarm')
 
 /** where another screen is in the run of the same job */
-export const PLACE_ELSEWHERE: InjectionKey<Ref<RunPlace | null>> = Symbol('place elsewhere')
+export const PLACE_ELSEWHERE: InjectionKey<Ref<RunPosition | null>> = Symbol('place elsewhere')

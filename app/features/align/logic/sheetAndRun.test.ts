@@ -5,7 +5,7 @@ import { runState, type JobEvent } from '#core/run'
 import { ruleSet } from '#core/rules'
 import { modelSheet } from '#core/sheet'
 import { stepRow } from '../../../../test/fixtures/jobEvents'
-import type { RunPlace } from '#shared/jobLive'
+import type { RunPosition } from '#shared/jobLive'
 import type { LiveEntry } from '~/features/instruments/logic/liveBook'
 import { useAlignCoach } from './useAlignCoach'
 import { useCountdown } from '~/ui/useCountdown'
@@ -122,8 +122,8 @@ describe('two screens of one run', () => {
   const make = (width: number) => {
     vi.stubGlobal('innerWidth', width)
     const at = ref({ stepId: 'A1.3', pointId: 'pin' })
-    const told = ref<RunPlace | null>(null)
-    const sent: RunPlace[] = []
+    const told = ref<RunPosition | null>(null)
+    const sent: RunPosition[] = []
     const gone: string[] = []
     const follow = inScope(() =>
       useFollowing(

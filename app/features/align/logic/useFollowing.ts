@@ -1,7 +1,7 @@
 import { ON_OFF } from '~/data/remembered'
 import { useLocalStorage } from '@vueuse/core'
 import { watch, type Ref } from 'vue'
-import type { RunPlace } from '#shared/jobLive'
+import type { RunPosition } from '#shared/jobLive'
 import { SCREEN } from '~/features/job/logic/useJobLive'
 
 const KEY = 'diapason-follow'
@@ -15,8 +15,8 @@ const PHONE_PX = 700
  */
 export function useFollowing(
   at: () => { stepId: string; pointId: string },
-  told: Ref<RunPlace | null>,
-  send: (place: RunPlace) => void,
+  told: Ref<RunPosition | null>,
+  send: (place: RunPosition) => void,
   go: (stepId: string, pointId: string) => void,
 ) {
   const following = useLocalStorage(KEY, window.innerWidth < PHONE_PX, ON_OFF)

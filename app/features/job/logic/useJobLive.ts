@@ -1,7 +1,7 @@
 import { onBeforeUnmount, ref, watch, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
 import type { JobEvent } from '#core/run'
-import type { RunPlace } from '#shared/jobLive'
+import type { RunPosition } from '#shared/jobLive'
 
 const RECONNECT_MS = 2000
 
@@ -14,7 +14,7 @@ export const SCREEN = uuid()
  */
 export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, again: () => void) {
   const connected = ref(false)
-  const place = ref<RunPlace | null>(null)
+  const place = ref<RunPosition | null>(null)
   let source: EventSource | null = null
   let gone = false
   let before = false
@@ -31,7 +31,7 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
     })
     source.addEventListener('event', e => take((JSON.parse(e.data) as { event: JobEvent }).event))
     source.addEventListener('place', e => {
-      const told = (JSON.parse(e.data) as { place: RunPlace }).place
+      const told = (JSON.parse(e.data) as { place: RunPosition }).place
       if (told.screen !== SCREEN) place.value = told
     })
     source.addEventListener('again', again)

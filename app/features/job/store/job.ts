@@ -9,7 +9,7 @@ import type { ModelSheet } from '#core/sheet'
 import { jobState } from '#core/work'
 import type { HandoverIssue } from '#shared/handoverIssue'
 import type { Job, JobChange, JobPatch } from '#shared/job'
-import type { RunPlace } from '#shared/jobLive'
+import type { RunPosition } from '#shared/jobLive'
 import { failureOf, type Failure } from '~/data/failureWords'
 import { loadSnapshot, saveSnapshot } from '~/data/outboxDb'
 import { useOutboxStore } from '~/data/outbox'
@@ -147,7 +147,7 @@ export const useJobStore = defineStore('job', () => {
     if (!entered.value.some(e => e.id === event.id)) await outbox.append(job.value.id, event)
   }
   /** Tells other screens of this run where this one is; nobody waits for it. */
-  function tellPlace(place: RunPlace) {
+  function tellPlace(place: RunPosition) {
     if (job.value)
       void $api(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place }).catch(() => {})
   }

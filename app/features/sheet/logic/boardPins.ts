@@ -1,12 +1,12 @@
 import type { MessageCode } from '#shared/i18n'
-import type { BoardPlace, BoardSide, ModelSheet } from '#core/sheet'
+import type { BoardPosition, BoardSide, ModelSheet } from '#core/sheet'
 
 /** Something that can be found on a board: an adjuster or a test point. */
 export interface BoardPin {
   readonly id: string
   readonly kind: 'core' | 'trimmer' | 'preset' | 'part' | 'test-point'
   readonly name: string
-  readonly place: BoardPlace
+  readonly place: BoardPosition
   readonly line: string
 }
 

@@ -1,7 +1,7 @@
 import { translated } from '#shared/i18n'
 import type KonvaType from 'konva'
 import { onBeforeUnmount, onMounted, watch, type Ref } from 'vue'
-import type { BoardDrawing, BoardPlace } from '#core/sheet'
+import type { BoardDrawing, BoardPosition } from '#core/sheet'
 import type { BoardPin } from './boardPins'
 
 /** What the stage shows, and what it tells. */
@@ -18,7 +18,7 @@ export interface BoardScene {
 }
 export interface BoardHands {
   readonly choose: (id: string) => void
-  readonly place: (id: string, place: Pick<BoardPlace, 'x' | 'y'>) => void
+  readonly place: (id: string, place: Pick<BoardPosition, 'x' | 'y'>) => void
   readonly zoomed: (scale: number, x: number, y: number) => void
 }
 

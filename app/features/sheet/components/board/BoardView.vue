@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
-import { PLAIN_ASPECT, drawingOf, type BoardPlace, type BoardSide, type ModelSheet } from '#core/sheet'
+import { PLAIN_ASPECT, drawingOf, type BoardPosition, type BoardSide, type ModelSheet } from '#core/sheet'
 import { useBoardStage } from '../../logic/useBoardStage'
 import { SIDE_WORDS, boardPins, boardSides, pictureUrl, showing, sideOf } from '../../logic/boardPins'
 
@@ -10,7 +10,7 @@ const props = withDefaults(
   defineProps<{ sheet: ModelSheet; wanted: readonly string[]; editable?: boolean }>(),
   { editable: false },
 )
-const emit = defineEmits<{ place: [id: string, place: BoardPlace]; choose: [id: string] }>()
+const emit = defineEmits<{ place: [id: string, place: BoardPosition]; choose: [id: string] }>()
 const STEP = 0.01
 const side = ref<BoardSide>(sideOf(props.sheet, props.wanted))
 const chosen = ref<string | null>(props.wanted[0] ?? null)

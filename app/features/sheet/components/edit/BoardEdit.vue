@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
-import { BOARD_DRAWINGS, withLine, type BoardPlace, type BoardSide, type ModelSheet } from '#core/sheet'
+import { BOARD_DRAWINGS, withLine, type BoardPosition, type BoardSide, type ModelSheet } from '#core/sheet'
 import { boardPins } from '../../logic/boardPins'
 import BoardView from '../board/BoardView.vue'
 
@@ -13,7 +13,7 @@ const emit = defineEmits<{ change: [part: Partial<ModelSheet>]; photo: [file: Fi
 const file = ref<HTMLInputElement | null>(null)
 const forSide = ref<BoardSide>('parts')
 
-function place(id: string, to: BoardPlace) {
+function place(id: string, to: BoardPosition) {
   const pin = [...boardPins(props.sheet, 'parts'), ...boardPins(props.sheet, 'solder')].find(p => p.id === id)
   if (!pin) return
   const { adjusters, testPoints } = withLine(props.sheet, pin.line, to)
