@@ -177,6 +177,12 @@ describe('only a row of that quantity, mode and control settles', () => {
       ).measured!.value,
     ).toBe(3.4)
   })
+  it('the first and the last of these channels are among them', () => {
+    for (const channel of [1, 40])
+      expect(
+        settleClaim(claim({ kind: 'about', value: 2 }), matrix([high(channel, 2)])).measured?.value,
+      ).toBe(2)
+  })
   it('"off by 250 Hz" without a side is confirmed on either', () => {
     const off = (hz: number) =>
       settle(

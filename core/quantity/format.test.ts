@@ -84,4 +84,12 @@ describe('readings on the screen', () => {
     expect(showPlain(-2.5, 'menuCode')).toBe('\u22122,5')
     expect(showMeasured(power(12_000), 'powerW').value).toBe('12\u2009000')
   })
+  it('a menu value that no hexadecimal number can be is decimal', () => {
+    const shown = (value: number) => plain(showPlain(value, 'menuCode'))
+    expect([shown(110), shown(70_000), shown(-3)]).toEqual(['6Eh (110)', '70000', '-3'])
+  })
+  it('an error has its bound beside it, where one is known', () => {
+    expect(showErrorHz(21.3, { standardUncertainty: boundToStandard(2.78) }).plusMinus).toBe('\u00b13 Hz')
+    expect(showErrorHz(21.3, null).plusMinus).toBeNull()
+  })
 })

@@ -168,3 +168,13 @@ describe('rule sets as data', () => {
     expect(() => ruleSet('R-MOON')).toThrow(expect.objectContaining({ code: 'unknown-rule-set' }))
   })
 })
+
+describe('a tolerance with one side', () => {
+  it('has no width that a meter could fail to resolve', () => {
+    const rules = (low: number | null, high: number | null) =>
+      judge({ value: 30, standardUncertainty: 5 }, { low, high, aim: null }, null).reasons.map(r => r.rule)
+    expect(rules(20, null)).not.toContain('resolution')
+    expect(rules(null, 40)).not.toContain('resolution')
+    expect(rules(29, 31)).toContain('resolution')
+  })
+})

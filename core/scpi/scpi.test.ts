@@ -79,6 +79,7 @@ describe('blocks', () => {
     ['#0', 'none'],
     ['#2ab', 'none'],
     ['#9999999999', 'none'],
+    ['#9000000004', { from: 11, length: 4 }],
     ['3.9', 'none'],
   ])('%s', (text, head) => expect(blockHead(text)).toEqual(head))
   it('a written head is read again', () => {

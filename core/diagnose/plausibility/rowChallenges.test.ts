@@ -52,11 +52,20 @@ describe('readings against the rest of the set', () => {
     expect(rules(LX8, 'LSB-tone', [read('carrierHz', 27_184_000)])).toEqual([])
     expect(rules(LX8, 'USB-tone', [read('carrierHz', 27_186_000)])).toEqual([])
   })
+  it('P13: what lies within the bound of the counter is on neither side', () => {
+    const near = (offHz: number) => [
+      read('carrierHz', 27_185_000 + offHz, { standardUncertainty: boundToStandard(50) }),
+    ]
+    expect([rules(LX8, 'USB-tone', near(-30)), rules(LX8, 'LSB-tone', near(30))]).toEqual([[], []])
+    expect([rules(LX8, 'USB-tone', near(-80)), rules(LX8, 'LSB-tone', near(80))]).toEqual([['P13'], ['P13']])
+  })
   it('P21: 15.6 W and 17.2 W, both 100 % of 3.9 W', () => {
     const full = [read('pepW', 17.2), read('depthNegativeRatio', 1)]
     const at = (pepW: number) => ({ carrierW: 3.9, otherFull: [{ title: 'channel 1', pepW }] })
     expect(rules(LX8, 'am-tone', full, at(15.6))).toContain('P21')
     expect(rules(LX8, 'am-tone', full, at(17))).not.toContain('P21')
+    // The other one may be the larger.
+    expect(rules(LX8, 'am-tone', full, at(19))).toContain('P21')
     expect(
       rules(LX8, 'am-tone', [read('pepW', 13), read('depthNegativeRatio', 0.9)], at(15.6)),
     ).not.toContain('P21')
