@@ -3,6 +3,7 @@ import { t } from '#shared/i18n'
 import { ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
 import { saveFile } from '~/data/saveFile'
+import { coloured } from '../logic/coloured'
 import { pictureCsv, type Picture } from '../logic/signalPictures'
 
 /** One picture of a recording, with its numbers and itself to take away. */
@@ -16,14 +17,17 @@ function figure(token: (name: string) => string): Figure {
     linecolor: token('--line2'),
     tickfont: { color: token('--ink2') },
   }
-  const layout = props.picture.layout as { xaxis?: object; yaxis?: object }
+  const [traces, layout] = [props.picture.traces, props.picture.layout].map(p => coloured(p, token)) as [
+    unknown[],
+    { xaxis?: object; yaxis?: object },
+  ]
   return {
-    traces: props.picture.traces as never,
+    traces: traces as never,
     layout: {
       ...layout,
       height: 270,
       margin: { l: 56, r: 10, t: 8, b: 44 },
-      showlegend: props.picture.traces.length > 1,
+      showlegend: traces.length > 1,
       legend: { orientation: 'h', x: 0, y: 1.14 },
       xaxis: { ...axis, ...layout.xaxis },
       yaxis: { ...axis, ...layout.yaxis },

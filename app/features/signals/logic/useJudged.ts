@@ -5,17 +5,25 @@ import type { KeptOptions } from '#shared/recording'
 import { adjacentLimitWords } from '#shared/words/signalWords'
 import { useRulesStore } from '~/features/rules/store/rules'
 import { useSignalsStore, type OpenRecording } from '../store/signals'
-import { picturesOf } from './signalPictures'
-import { useInks } from './useInks'
+import { picturesOf, type Inks } from './signalPictures'
 
 /** A mask is drawn for a carrier of so many watts where nobody said how many [W]. */
 const USUAL_CARRIER_W = 4
+
+/** Colours by name: the picture asks the theme for them when it is drawn, by day and by night. */
+const INKS: Inks = {
+  ink: 'var(--ink)',
+  ink2: 'var(--ink2)',
+  accent: 'var(--accent)',
+  out: 'var(--out)',
+  win: 'var(--win)',
+  line: 'var(--line)',
+}
 
 /** The recording that is looked at, and the one beside it, by the rule set each was measured for. */
 export function useJudged() {
   const store = useSignalsStore()
   const rules = useRulesStore()
-  const inks = useInks()
   const rulesOf = (o: KeptOptions) => rules.all.find(r => r.id === o.ruleSetId) ?? rules.all[0]!
   const judge = (of: OpenRecording | null) =>
     of && judgeSignal(of.measured.measurement, rulesOf(of.options), of.options.carrierW)
@@ -42,7 +50,7 @@ export function useJudged() {
           [store.shown.name, store.against?.name ?? ''],
           mask.value,
           store.shown.options.spacingHz,
-          inks.value,
+          INKS,
         )
       : [],
   )
