@@ -168,6 +168,11 @@ describe('review', () => {
 })
 
 describe('lessons', () => {
+  it('a core is back in the middle only near it, from either side', () => {
+    const middle = LESSONS.flatMap(l => l.steps).find(s => s.say.includes('middle between the two sides'))!
+    const at = (turns: number) => middle.done({ state: { slugs: { L4: { turns } } }, log: [] } as never)
+    expect([at(-1.7), at(-0.3), at(0.3), at(1.7)]).toEqual([false, true, true, false])
+  })
   /** A beginner who does exactly what is said. */
   const hands: Record<string, readonly (readonly RigAction[])[]> = {
     carrier: [

@@ -79,6 +79,20 @@ describe('two tones', () => {
           10),
     ).toBeCloseTo(ratio, 2)
   })
+  it('tones that are not alike are named, whichever of them is the weaker', async () => {
+    const codes = async (low: number, high: number) =>
+      (
+        await ssb(
+          lineSignal([
+            [CARRIER + 700, low],
+            [CARRIER + 1900, high],
+          ]),
+        )
+      ).notes.map(n => n.code)
+    expect(await codes(A, A)).not.toContain('unequal-tones')
+    expect(await codes(A, A / 2)).toContain('unequal-tones')
+    expect(await codes(A / 2, A)).toContain('unequal-tones')
+  })
   it('a cubic y = x - c|x|^2 x puts the products where its expansion says', async () => {
     const [n, rate, c] = [48_000, 48_000, 1.25]
     const x = lineSignal([
