@@ -97,7 +97,7 @@ try {
   ])
   const unit = fromRoot('.cache', 'unit.json')
   const integration = fromRoot('.cache', 'integration.json')
-  await suite('Unit tests', 'npx', [...vitestArgs('unit', unit), '--coverage.enabled'], unit, vitest)
+  await suite('Unit tests', 'npx', vitestArgs('unit', unit), unit, vitest)
   const components = fromRoot('.cache', 'components.json')
   await suite('Component tests', 'npx', vitestArgs('components', components), components, vitest)
   const reference = fromRoot('.cache', 'reference.json')

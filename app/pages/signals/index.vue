@@ -18,9 +18,9 @@ import SignalSettings from '~/features/signals/components/SignalSettings.vue'
 import TablePreview from '~/features/signals/components/TablePreview.vue'
 import { packRecording } from '~/features/signals/logic/packRecording'
 import { signalRow } from '~/features/signals/logic/signalRow'
-import { useJudged } from '~/features/signals/logic/useJudged'
+import { useJudged } from '~/features/signals/store/useJudged'
 import { useSoundRecorder } from '~/features/signals/logic/useSoundRecorder'
-import { useTaking } from '~/features/signals/logic/useTaking'
+import { useTaking } from '~/features/signals/store/useTaking'
 import { useSignalsStore } from '~/features/signals/store/signals'
 
 /** A recording becomes every number the bench needs, and is logged like any instrument. */

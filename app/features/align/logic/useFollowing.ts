@@ -1,4 +1,4 @@
-import { ON_OFF } from '~/data/remembered'
+import { ON_OFF } from './onOff'
 import { useLocalStorage } from '@vueuse/core'
 import { watch, type Ref } from 'vue'
 import type { RunPosition } from '#shared/jobLive'

@@ -1,4 +1,4 @@
-import { ON_OFF } from '~/data/remembered'
+import { ON_OFF } from './onOff'
 import { useIntervalFn, useLocalStorage } from '@vueuse/core'
 import { onBeforeUnmount, watch, type Ref } from 'vue'
 import type { KeyDownView } from '#core/run'

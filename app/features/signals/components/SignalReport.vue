@@ -5,7 +5,7 @@ import { t } from '#shared/i18n'
 import { dayAndTime } from '#shared/words/dateWords'
 import { findingWords, verdictLine } from '#shared/words/signalWords'
 import type { Picture } from '../logic/signalPictures'
-import type { OpenRecording } from '../store/signals'
+import type { OpenRecording } from '../logic/openRecording'
 import FigureTable from './FigureTable.vue'
 import SignalPicture from './SignalPicture.vue'
 

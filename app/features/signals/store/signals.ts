@@ -1,3 +1,4 @@
+import type { OpenRecording } from '../logic/openRecording'
 import { $api, $apiFile } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
@@ -6,19 +7,8 @@ import {
   RECORDING_CHUNK_BYTES,
   type KeptOptions,
   type KeptRecording,
-  type WordedRecording,
 } from '#shared/recording'
 import { failureOf, type Failure } from '~/data/failureWords'
-
-/** A recording on the page: its files, what it was measured with, its figures. */
-export interface OpenRecording {
-  readonly key: string
-  readonly name: string
-  readonly files: readonly File[]
-  readonly options: KeptOptions
-  readonly measured: WordedRecording
-  readonly kept: KeptRecording | null
-}
 
 /** A carrier whose envelope varies less is taken for one without modulation [ratio]. */
 const BARE_DEPTH = 0.02

@@ -3,9 +3,9 @@ import { previewScopeCsv, type ScopePreview } from '#core/recording'
 import type { RuleSet } from '#core/rules'
 import type { KeptOptions } from '#shared/recording'
 import { errorWords } from '#shared/words/messageWords'
-import { useSignalsStore } from '../store/signals'
-import { recordingsIn } from './packRecording'
-import { useMeasuring } from './useMeasuring'
+import { useSignalsStore } from './signals'
+import { recordingsIn } from '../logic/packRecording'
+import { useMeasuring } from '../logic/useMeasuring'
 
 type Kept = Parameters<ReturnType<typeof useSignalsStore>['put']>[0]['kept']
 

@@ -4,8 +4,9 @@ import { judgeSignal } from '#core/signal'
 import type { KeptOptions } from '#shared/recording'
 import { adjacentLimitWords } from '#shared/words/signalWords'
 import { useRulesStore } from '~/features/rules/store/rules'
-import { useSignalsStore, type OpenRecording } from '../store/signals'
-import { picturesOf, type Inks } from './signalPictures'
+import type { OpenRecording } from '../logic/openRecording'
+import { useSignalsStore } from './signals'
+import { picturesOf, type Inks } from '../logic/signalPictures'
 
 /** A mask is drawn for a carrier of so many watts where nobody said how many [W]. */
 const USUAL_CARRIER_W = 4
