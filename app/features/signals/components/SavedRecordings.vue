@@ -16,7 +16,7 @@ const emit = defineEmits<{ open: [id: string] }>()
     <h2>{{ t('signals.savedRecordings') }}</h2>
     <ul>
       <li v-for="k in kept" :key="k.id">
-        <button type="button" class="link" @click="emit('open', k.id)">{{ k.name }}</button>{{ ' ' }}
+        <button type="button" class="text-button" @click="emit('open', k.id)">{{ k.name }}</button>{{ ' ' }}
         <span class="quiet">{{
           t('signals.mb', {
             dayAndTime: dayAndTime(k.createdAtMs),
@@ -33,15 +33,5 @@ const emit = defineEmits<{ open: [id: string] }>()
 ul {
   list-style: none;
   padding: 0;
-}
-.link {
-  font: inherit;
-  color: var(--accent);
-  background: none;
-  border: 0;
-  padding: 10px 0;
-  min-height: 44px;
-  text-decoration: underline;
-  cursor: pointer;
 }
 </style>

@@ -45,10 +45,9 @@ const emit = defineEmits<{ json: []; annotated: [] }>()
         t('signals.saved', { dayAndTime: dayAndTime(shown.kept.createdAtMs) })
       }}</span
       >.
-      <button type="button" class="link" @click="emit('json')">{{ t('signals.allFiguresAsJson') }}</button>{{
-        ' '
-      }}
-      <button v-if="judged.mode" type="button" class="link ml-4" @click="emit('annotated')">
+      <button type="button" class="text-button" @click="emit('json')">
+        {{ t('signals.allFiguresAsJson') }}</button>{{ ' ' }}
+      <button v-if="judged.mode" type="button" class="text-button ml-4" @click="emit('annotated')">
         {{ t('signals.sigmfWithAnnotations') }}
       </button>
     </p>
@@ -105,16 +104,6 @@ const emit = defineEmits<{ json: []; annotated: [] }>()
   grid-template-columns: repeat(2, minmax(0, 1fr));
   gap: 18px 28px;
   margin-top: 20px;
-}
-.link {
-  font: inherit;
-  color: var(--accent);
-  background: none;
-  border: 0;
-  padding: 10px 0;
-  min-height: 44px;
-  text-decoration: underline;
-  cursor: pointer;
 }
 .notes {
   margin-top: 16px;
