@@ -12,6 +12,8 @@ import { run } from './lib/run.mjs'
 const CACHE = fromRoot('.cache')
 let passed = 0
 let failed = 0
+/** Said once more at the very end, for those who only see the last lines. */
+const whatFailed = []
 
 function say(text) {
   console.log(`\n== ${text}`)
@@ -25,7 +27,10 @@ async function check(name, command, args) {
     `${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((performance.now() - started) / 1000).toFixed(0)} s`,
   )
   if (code === 0) passed++
-  else failed++
+  else {
+    failed++
+    whatFailed.push(name)
+  }
 }
 
 /** A runner that died without a report, or ran nothing, has failed. */
@@ -36,21 +41,36 @@ async function suite(name, command, args, report, read) {
   const counts = existsSync(report)
     ? read(JSON.parse(readFileSync(report, 'utf8')))
     : { passed: 0, failed: 0 }
-  if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0)) counts.failed++
+  if (counts.passed + counts.failed === 0 || (code !== 0 && counts.failed === 0)) {
+    counts.failed++
+    whatFailed.push(`${name}: the runner ended with ${code} and no failed test in its report`)
+  }
   passed += counts.passed
   failed += counts.failed
+  whatFailed.push(...(counts.names ?? []).map(test => `${name}: ${test}`))
   const retried = counts.retried ? ` ${counts.retried} only on the second try.` : ''
   console.log(`${name}: ${counts.passed} passed, ${counts.failed} failed.${retried}`)
 }
 
+/** A file that did not even load has no failed test of its own, and is named itself. */
+const vitestFailures = ({ name, status, assertionResults }) => {
+  const tests = assertionResults.filter(test => test.status === 'failed').map(test => test.fullName)
+  return status === 'failed' && tests.length === 0 ? [name] : tests
+}
 const vitest = report => ({
   passed: report.numPassedTests,
   failed: report.numFailedTests + (report.numFailedTestSuites > 0 && report.numFailedTests === 0 ? 1 : 0),
+  names: report.testResults.flatMap(vitestFailures),
 })
+const playwrightFailures = suite => [
+  ...(suite.specs ?? []).filter(spec => !spec.ok).map(spec => `${spec.file}: ${spec.title}`),
+  ...(suite.suites ?? []).flatMap(playwrightFailures),
+]
 const playwright = report => ({
   passed: report.stats.expected + report.stats.flaky,
   failed: report.stats.unexpected,
   retried: report.stats.flaky,
+  names: report.suites.flatMap(playwrightFailures),
 })
 const vitestArgs = (project, report) => [
   'vitest',
@@ -109,6 +129,8 @@ try {
 } catch (error) {
   console.error(error instanceof Error ? error.stack : error)
   failed++
+  whatFailed.push('the set-up, or the run itself')
 }
+for (const name of whatFailed) console.log(`FAILED ${name}`)
 console.log(`\n${passed} passed, ${failed} failed`)
 process.exit(failed > 0 ? 1 : 0)

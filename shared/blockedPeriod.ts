@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { object, string } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
@@ -10,7 +11,7 @@ export const blockedPeriodBody = object({
     .required()
     .test(
       'after',
-      'Last day: before the first day',
+      () => t('form.lastDayBeforeFirst'),
       (v, context) => v >= (context.parent as { fromDay: string }).fromDay,
     ),
   why: string().trim().label('common.reason').max(200).required(),

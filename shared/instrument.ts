@@ -27,7 +27,11 @@ export const ownProfile = object({
       toSi: number()
         .label('form.siValueNumberX')
         .required()
-        .test('scale', 'The factor cannot be zero', v => v !== 0),
+        .test(
+          'scale',
+          () => t('form.factorNotZero'),
+          v => v !== 0,
+        ),
       accuracy: object({
         ofReading: share('form.ofReading').optional(),
         ofFullScale: share('form.ofFullScale').optional(),

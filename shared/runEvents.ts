@@ -1,4 +1,4 @@
-import type { MessageCode } from '#shared/i18n'
+import { t, type MessageCode } from '#shared/i18n'
 import { array, mixed, number, object, string } from '#shared/yup'
 import type { RunEvent } from '#core/run'
 import { text, uuid } from './eventFields'
@@ -10,7 +10,11 @@ const lineValue = () =>
     .label('form.value')
     .defined()
     .nullable()
-    .test('small', 'Value: too long for a field of a sheet', v => JSON.stringify(v ?? null).length <= 4000)
+    .test(
+      'small',
+      () => t('form.valueTooLongForSheet'),
+      v => JSON.stringify(v ?? null).length <= 4000,
+    )
 const change = object({ line: string().max(200).required(), from: lineValue(), to: lineValue() }).noUnknown(
   true,
   UNKNOWN_FIELD,

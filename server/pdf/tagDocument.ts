@@ -35,7 +35,7 @@ export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
         ],
         columnGap: 10,
       },
-      words(job.accessories ? `Accessories: ${job.accessories}` : '', {
+      words(job.accessories ? t('paper.accessoriesOnTag', { accessories: job.accessories }) : '', {
         margin: [0, 6, 0, 0],
         fontSize: 7.5,
       }),

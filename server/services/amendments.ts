@@ -1,3 +1,4 @@
+import { t } from '#shared/i18n'
 import { CoreError } from '#core/errors'
 import type { JobEvent, SheetAmended } from '#core/run'
 import { amended, lineValue, type LineChange } from '#core/sheet'
@@ -38,7 +39,7 @@ export async function takeBack(
   if (back.length > 0)
     await revise(db, job, back, {
       who: '',
-      reason: `withdrawn: ${event.reason}`,
+      reason: t('server.amendmentWithdrawn', { reason: event.reason }),
       eventId: event.id,
       atMs: event.atMs,
     })

@@ -147,7 +147,7 @@ function scenarioFor({ choice, designId, seed, difficulty }: NewPractice): Scena
 function jobFor(designId: string, scenario: Scenario | null, trainee: string, what: string) {
   const sheet = modelSheet(designId)
   return {
-    owner: `Practice: ${scenario?.owner ?? 'lesson'}`,
+    owner: t('server.practiceOwner', { owner: scenario?.owner ?? t('server.practiceLesson') }),
     contact: t('server.practisedBy', { trainee }),
     sheetId: sheet.id,
     ruleSetId: sheet.defaultRuleSetId,

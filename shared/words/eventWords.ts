@@ -1,4 +1,4 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t, type MessageCode, translated } from '#shared/i18n'
 import type { JobEvent, Phase } from '#core/run'
 import { QUANTITIES, showPlain, groupDigits } from '#core/quantity'
 import { lineValueWords, lineWords } from './sheetWords'
@@ -28,7 +28,7 @@ const WORDS: Words = {
     `${e.stepId ? t('entry.step', { stepId: e.stepId }) : phaseWords(e.phase)}, ` +
     `${e.pointId}: ` +
     `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`,
-  'reading-struck': e => t('entry.aReadingStruckOut', { reason: e.reason }),
+  'reading-struck': e => t('entry.aReadingStruckOut', { reason: translated(e.reason) }),
   'adjuster-turned': e => t('entry.adjusted', { list: e.designators.join(', ') }),
   'step-confirmed': e =>
     t('entry.stepConfirmed', {
@@ -58,7 +58,7 @@ const WORDS: Words = {
     e.designators.length > 0
       ? t('entry.adjustedAnsweredLater', { list: e.designators.join(', ') })
       : t('entry.nothingWasAdjustedAnsweredLater'),
-  'event-struck': e => t('entry.anEntryStruckOut', { reason: e.reason }),
+  'event-struck': e => t('entry.anEntryStruckOut', { reason: translated(e.reason) }),
   'unlisted-turned': e => t('entry.adjustedNotOnTheSheet', { name: e.name }),
   'position-noted': e => t('entry.startingPositionOf', { designator: e.designator, position: e.position }),
   'warm-up-begun': () => t('entry.switchedOnToWarmUp'),

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { countWords } from '#shared/words/dateWords'
 import { ref, watch } from 'vue'
 
@@ -14,7 +14,7 @@ const props = withDefaults(
     required?: boolean
     failure?: string | null
     maxLength?: number
-    /** usual answers, one press each */
+    /** usual answers of a table, one press each: kept as the table has them, shown in the language of the page */
     suggestions?: readonly string[]
   }>(),
   { hint: '', suggestions: () => [], required: true, failure: null, maxLength: 10_000 },
@@ -45,7 +45,9 @@ const tooLong = (v: string) =>
       <v-card-text>
         <p v-if="hint" class="quiet mb-3">{{ hint }}</p>
         <div v-if="suggestions.length > 0" class="suggestions">
-          <v-btn v-for="s in suggestions" :key="s" height="44" @click="emit('done', s)">{{ s }}</v-btn>
+          <v-btn v-for="s in suggestions" :key="s" height="44" @click="emit('done', s)">{{
+            translated(s)
+          }}</v-btn>
         </div>
         <v-textarea
           v-model="text"

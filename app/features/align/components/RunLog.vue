@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { QUANTITIES, groupDigits } from '#core/quantity'
 import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '#core/run'
@@ -23,13 +23,19 @@ const striking = ref<{ id: string; isReading: boolean } | null>(null)
 const struckReadings = computed(
   () =>
     new Map(
-      props.events.flatMap(e => (e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : [])),
+      props.events.flatMap(e =>
+        e.kind === 'reading-struck' ? [[e.readingId, translated(e.reason)] as const] : [],
+      ),
     ),
 )
 const readingsOf = (e: JobEvent) => (e.kind === 'row-taken' ? e.readings : [])
 const struck = computed(
   () =>
-    new Map(props.events.flatMap(e => (e.kind === 'event-struck' ? [[e.eventId, e.reason] as const] : []))),
+    new Map(
+      props.events.flatMap(e =>
+        e.kind === 'event-struck' ? [[e.eventId, translated(e.reason)] as const] : [],
+      ),
+    ),
 )
 const shown = computed(() => [...props.events].reverse().slice(0, all.value ? undefined : MAX))
 const totals = computed(() => keyDownTotals(props.events))

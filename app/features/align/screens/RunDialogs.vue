@@ -52,7 +52,7 @@ async function amend(changes: readonly LineChange[], reason: string) {
 async function confirmLine() {
   await job.append({ kind: 'line-confirmed', line: props.line!, who: who.value.trim() })
   emit('closeLine')
-  emit('say', `Confirmed: ${lineWords(props.line!)}`)
+  emit('say', t('align.lineConfirmed', { line: lineWords(props.line!) }))
 }
 async function done(append: Promise<void>, words: string) {
   await append

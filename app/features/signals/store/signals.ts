@@ -3,11 +3,7 @@ import { $api, $apiFile } from '~/data/api'
 import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { computed, readonly, ref, shallowRef } from 'vue'
-import {
-  RECORDING_CHUNK_BYTES,
-  type KeptOptions,
-  type KeptRecording,
-} from '#shared/recording'
+import { RECORDING_CHUNK_BYTES, type KeptOptions, type KeptRecording } from '#shared/recording'
 import { failureOf, type Failure } from '~/data/failureWords'
 
 /** A carrier whose envelope varies less is taken for one without modulation [ratio]. */

@@ -28,7 +28,7 @@ const words = computed(() => {
     }
   if (next.value)
     return {
-      say: `Next: ${next.value.name}`,
+      say: t('align.nextPart', { name: next.value.name }),
       how: t('align.byFromItsLowestEndOne', { biasby: t(BIAS_BY_WORDS[props.rule.by]) }),
     }
   if (props.state.alike === false)
