@@ -1,5 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import type { RunDialog } from '../logic/useRunDialogs'
+
 /** What is needed now and then: the log, oscillators, zero beat, a second screen, and what is heard. */
 defineProps<{
   volume: number
@@ -17,7 +19,7 @@ const emit = defineEmits<{
   alarm: []
   follow: []
   beat: []
-  open: [what: 'log' | 'attribution' | 'board' | 'park']
+  open: [what: RunDialog]
 }>()
 const EVERY = [0, 2, 4, 8]
 </script>

@@ -33,8 +33,10 @@ export function useHearing(parts: AudibleSource) {
   return {
     on: listen.on,
     volume: listen.volume,
+    setVolume: (volume: number) => (listen.volume.value = volume),
     toggle: listen.toggle,
     everyS: speak.everyS,
+    setEvery: (everyS: number) => (speak.everyS.value = everyS),
     hasVoice: speak.hasVoice,
   }
 }
