@@ -77,14 +77,26 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
   }
 }
 
-export function conditionsWords(point: MeasurePoint, planId: string): { label: string; value: string }[] {
+export interface ConditionWords {
+  readonly label: string
+  readonly value: string
+  /** the value says it without its label */
+  readonly isPlain?: boolean
+}
+
+/** Under what a row is read, one condition after the other. */
+export function conditionsWords(point: MeasurePoint, planId: string): ConditionWords[] {
   const { state } = point
-  const out = [] as { label: string; value: string }[]
+  const out: ConditionWords[] = []
   if (state.channel !== null)
     out.push({ label: t('common.channel'), value: channelName(planId, state.channel) })
   if (state.coverage === 'expanded') out.push({ label: t('run.coverage'), value: t('run.expanded') })
   if (state.setting) out.push({ label: t('run.controls'), value: translated(state.setting) })
-  out.push({ label: t('run.set'), value: state.keyed ? t('run.keyed') : t('run.receiving') })
+  out.push({
+    label: t('run.set'),
+    value: state.keyed ? t('run.keyed') : t('run.receiving'),
+    isPlain: true,
+  })
   if (state.keyed) out.push({ label: t('run.power'), value: state.lowPower ? t('run.low') : t('run.high') })
   if (state.toneHz !== null) {
     const drive = state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`

@@ -2,8 +2,9 @@
 import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { gaugeScale, type GaugeValues } from '#shared/words/gaugeScale'
+import type { GaugeValues } from '#shared/words/gaugeScale'
 import type { Mark } from '#shared/words/verdictWords'
+import { forkLayout } from './forkLayout'
 
 /**
  * The signature mark: window, target tick, as-found hollow, present filled, the line between, the whisker.
@@ -20,57 +21,21 @@ const props = withDefaults(
   { decimals: 0, mark: null, compact: false },
 )
 
-const width = computed(() => (props.compact ? 240 : 664))
+const layout = computed(() => forkLayout(props.values, props.compact))
+const scale = computed(() => layout.value.scale)
 const height = computed(() => (props.compact ? 26 : 92))
-const y = computed(() => (props.compact ? 13 : 46))
-const scale = computed(() => gaugeScale(props.values))
-
-function x(value: number): number {
-  const { min, max } = scale.value!
-  const pad = props.compact ? 8 : 12
-  return pad + Math.max(-0.02, Math.min(1.02, (value - min) / (max - min))) * (width.value - 2 * pad)
-}
-/** Ticks carry the digits of their spacing, not those of the instrument. */
-const tickDecimals = computed(() => {
-  const [a = 0, b = 1] = scale.value?.ticks ?? []
-  return Math.max(0, Math.min(4, -Math.floor(Math.log10(b - a) + 1e-9)))
-})
+const y = computed(() => height.value / 2)
+const tall = computed(() => (props.compact ? 9 : 15))
+const x = (value: number) => layout.value.x(value)
+const anchored = (value: number) => layout.value.anchored(value)
 function text(value: number, decimals = props.decimals): string {
   return groupDigits(value, decimals, props.values.signed)
-}
-/** Labels keep inside the drawing. */
-function anchored(value: number): { x: number; anchor: 'start' | 'middle' | 'end' } {
-  const at = x(value)
-  if (at < 60) return { x: Math.max(2, at - 8), anchor: 'start' }
-  return at > width.value - 60
-    ? { x: Math.min(width.value - 2, at + 8), anchor: 'end' }
-    : { x: at, anchor: 'middle' }
 }
 const fill = computed(() => {
   if (props.mark === 'inside') return 'var(--in)'
   if (props.mark === 'above' || props.mark === 'below') return 'var(--out)'
   return props.mark === 'cannot-tell' ? 'var(--unsure)' : 'var(--ink2)'
 })
-const left = computed(() =>
-  scale.value && props.values.low !== null ? x(props.values.low) : x(scale.value!.min),
-)
-const right = computed(() =>
-  scale.value && props.values.high !== null ? x(props.values.high) : x(scale.value!.max),
-)
-const hasWindow = computed(() => props.values.low !== null || props.values.high !== null)
-const labelClash = computed(
-  () =>
-    props.values.now !== null &&
-    props.values.asFound !== null &&
-    Math.abs(x(props.values.now) - x(props.values.asFound)) < 130,
-)
-const aimClash = computed(
-  () =>
-    props.values.aim !== null &&
-    [props.values.now, props.values.asFound].some(
-      v => v !== null && Math.abs(x(v) - x(props.values.aim!)) < 110,
-    ),
-)
 const nowWords = computed(() => (props.values.now === null ? t('frame.noReading') : text(props.values.now)))
 </script>
 
@@ -78,46 +43,36 @@ const nowWords = computed(() => (props.values.now === null ? t('frame.noReading'
   <svg
     v-if="scale"
     class="fork"
-    :viewBox="`0 0 ${width} ${height}`"
+    :viewBox="`0 0 ${layout.width} ${height}`"
     :class="{ compact }"
     role="img"
     :aria-label="t('frame.scaleToNow', { text: text(scale.min), text2: text(scale.max), unit, nowWords })"
   >
     <line :x1="x(scale.min)" :x2="x(scale.max)" :y1="y" :y2="y" stroke="var(--line2)" stroke-width="1.500" />
     <rect
-      v-if="hasWindow"
+      v-if="layout.window"
       class="window"
-      :x="left"
+      :x="layout.window.x"
       :y="y - (compact ? 8 : 12)"
-      :width="Math.max(1.5, right - left)"
+      :width="layout.window.width"
       :height="compact ? 16 : 24"
       fill="var(--win)"
     />
-    <template v-if="hasWindow">
-      <line
-        v-if="values.low !== null"
-        :x1="left"
-        :x2="left"
-        :y1="y - (compact ? 9 : 15)"
-        :y2="y + (compact ? 9 : 15)"
-        stroke="var(--ink2)"
-        stroke-width="1.300"
-      />
-      <line
-        v-if="values.high !== null"
-        :x1="right"
-        :x2="right"
-        :y1="y - (compact ? 9 : 15)"
-        :y2="y + (compact ? 9 : 15)"
-        stroke="var(--ink2)"
-        stroke-width="1.300"
-      />
-    </template>
+    <line
+      v-for="edge in layout.edges"
+      :key="edge"
+      :x1="edge"
+      :x2="edge"
+      :y1="y - tall"
+      :y2="y + tall"
+      stroke="var(--ink2)"
+      stroke-width="1.300"
+    />
     <template v-if="!compact">
       <g v-for="tick in scale.ticks" :key="tick">
         <line :x1="x(tick)" :x2="x(tick)" :y1="y - 4" :y2="y + 4" stroke="var(--line2)" />
         <text :x="anchored(tick).x" :y="y + 36" :text-anchor="anchored(tick).anchor">
-          {{ text(tick, tickDecimals) }}
+          {{ text(tick, layout.tickDecimals) }}
         </text>
       </g>
     </template>
@@ -171,7 +126,7 @@ const nowWords = computed(() => (props.values.now === null ? t('frame.noReading'
     </template>
     <template v-if="!compact">
       <text
-        v-if="values.aim !== null && !aimClash"
+        v-if="values.aim !== null && !layout.aimClash"
         :x="anchored(values.aim).x"
         y="18"
         :text-anchor="anchored(values.aim).anchor"
@@ -180,7 +135,7 @@ const nowWords = computed(() => (props.values.now === null ? t('frame.noReading'
         {{ t('frame.target', { text: text(values.aim) }) }}
       </text>
       <text
-        v-if="values.asFound !== null && !labelClash"
+        v-if="values.asFound !== null && !layout.labelClash"
         :x="anchored(values.asFound).x"
         y="24"
         :text-anchor="anchored(values.asFound).anchor"

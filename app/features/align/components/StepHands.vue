@@ -10,6 +10,7 @@ import { confidenceWords } from '#shared/words/sheetWords'
 import type { NewWorkEvent } from '~/features/job/logic/useEventForm'
 import BoardMap from '~/features/sheet/components/board/BoardMap.vue'
 import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
+import AdjusterOrder from './AdjusterOrder.vue'
 import AmendableLine from './AmendableLine.vue'
 
 /** What the hands do: which adjuster, where, with what, and what it spoils. A press on a line corrects it. */
@@ -76,23 +77,12 @@ function mark(line: string): string | null {
       <dd>{{ single.moves }}; {{ spoils }}</dd>
     </dl>
     <template v-else-if="adjusters.length > 0">
-      <ol class="order">
-        <li v-for="a in adjusters" :key="a.designator">
-          <button
-            type="button"
-            :aria-label="t('align.correctOrConfirmItsPosition', { designator: a.designator, where: a.where })"
-            @click="emit('amend', ofAdjuster('where', a.designator))"
-          >
-            <b>{{ a.designator }}</b> {{ a.name
-            }}<span v-if="lastTurn(a.designator)" class="quiet">{{
-              t('align.adjusted', { clockTime: clockTime(lastTurn(a.designator)!.atMs) })
-            }}</span
-            ><span v-if="mark(ofAdjuster('where', a.designator))" class="mark">{{
-              mark(ofAdjuster('where', a.designator))
-            }}</span>
-          </button>
-        </li>
-      </ol>
+      <AdjusterOrder
+        :adjusters="adjusters"
+        :turned-at-ms="designator => lastTurn(designator)?.atMs ?? null"
+        :mark="designator => mark(ofAdjuster('where', designator))"
+        @amend="designator => emit('amend', ofAdjuster('where', designator))"
+      />
       <dl>
         <dt>{{ t('common.tool') }}</dt>
         <dd>{{ adjusters[0]!.tool }}</dd>
@@ -161,33 +151,8 @@ dt {
 dd {
   margin: 0;
 }
-.order {
-  margin: 6px 0 0;
-  padding-left: 20px;
-  font-size: 14px;
-}
-.order button {
-  font: inherit;
-  color: var(--ink);
-  background: none;
-  border: 0;
-  min-height: 32px;
-  padding: 2px 0;
-  text-align: left;
-  cursor: pointer;
-}
-.mark {
-  display: block;
-  font-size: 12px;
-  color: var(--unsure);
-}
 .none {
   margin: 10px 0 0;
-}
-@media (pointer: coarse) {
-  .order button {
-    min-height: 44px;
-  }
 }
 .turned {
   margin-top: 10px;

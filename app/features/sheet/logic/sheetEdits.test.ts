@@ -38,12 +38,12 @@ describe('what was done to a list', () => {
 
 describe('where a problem is put right', () => {
   it.each([
-    ['step', 'A1.5', 'Procedure', 'A1.5'],
-    ['adjuster', 'CT2', 'Adjusters', null],
-    ['row', 'high-20', 'As found', null],
-    ['oscillator', 'TX', 'Oscillators', null],
-    ['school', 'S01', 'Other', null],
-    ['sheet', null, 'Set', null],
+    ['step', 'A1.5', 'procedure', 'A1.5'],
+    ['adjuster', 'CT2', 'adjusters', null],
+    ['row', 'high-20', 'as-found', null],
+    ['oscillator', 'TX', 'oscillators', null],
+    ['school', 'S01', 'other', null],
+    ['sheet', null, 'set', null],
   ] as const)('%s %s: %s', (kind, name, tab, stepId) =>
     expect(problemPlace({ code: 'named-twice', at: { kind, name, row: null }, names: [] })).toEqual({
       tab,

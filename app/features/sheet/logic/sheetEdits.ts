@@ -1,3 +1,4 @@
+import type { MessageCode } from '#shared/i18n'
 import {
   adjusterReferences,
   stepReferences,
@@ -60,23 +61,35 @@ export function leftHanging(
   return list === 'adjusters' ? adjusterReferences(sheet, name) : stepReferences(sheet, name)
 }
 
-const TABS = {
-  'sheet': 'Set',
-  'adjuster': 'Adjusters',
-  'as-found': 'As found',
-  'row': 'As found',
-  'procedure': 'Procedure',
-  'step': 'Procedure',
-  'oscillator': 'Oscillators',
-  'frequency': 'Oscillators',
-  'test-point': 'Other',
-  'school': 'Other',
-} as const
+/** Parts of the editor, in their order, with their names. */
+export const SHEET_TABS = {
+  'set': 'sheet.set',
+  'adjusters': 'sheet.adjusters',
+  'board': 'sheet.board',
+  'as-found': 'common.asFound',
+  'procedure': 'sheet.procedure',
+  'oscillators': 'sheet.oscillators',
+  'other': 'sheet.other',
+} as const satisfies Record<string, MessageCode>
+export type SheetTab = keyof typeof SHEET_TABS
+
+const TAB_OF: Readonly<Record<SheetProblem['at']['kind'], SheetTab>> = {
+  'sheet': 'set',
+  'adjuster': 'adjusters',
+  'as-found': 'as-found',
+  'row': 'as-found',
+  'procedure': 'procedure',
+  'step': 'procedure',
+  'oscillator': 'oscillators',
+  'frequency': 'oscillators',
+  'test-point': 'other',
+  'school': 'other',
+}
 
 /** Part of the editor in which a problem is put right, and the step that it is in. */
 export function problemPlace({ at }: SheetProblem): {
-  readonly tab: 'Set' | 'Adjusters' | 'As found' | 'Procedure' | 'Oscillators' | 'Other'
+  readonly tab: SheetTab
   readonly stepId: string | null
 } {
-  return { tab: TABS[at.kind], stepId: at.kind === 'step' ? at.name : null }
+  return { tab: TAB_OF[at.kind], stepId: at.kind === 'step' ? at.name : null }
 }

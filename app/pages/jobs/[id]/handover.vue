@@ -7,18 +7,13 @@ import TextDialog from '../../../ui/frame/TextDialog.vue'
 import StateMark from '../../../ui/gauge/StateMark.vue'
 import BandChart from '~/features/job/components/handover/BandChart.vue'
 import CompareTable from '~/features/job/components/handover/CompareTable.vue'
+import HandoverVerdict from '~/features/job/components/handover/HandoverVerdict.vue'
 import HandoverPapers from '~/features/job/components/handover/HandoverPapers.vue'
 import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
 import { bandCharts } from '#shared/words/bandChart'
-import { adjusted, carrierAdvice, compliance } from '#core/handover'
-import { complianceWords, unsettled, workDone } from '#shared/words/handoverWords'
-import {
-  handoverCautions,
-  lessPowerWords,
-  mendedWords,
-  operatingAdvice,
-  rulesWords,
-} from '#shared/words/ownerWords'
+import { adjusted, carrierAdvice } from '#core/handover'
+import { unsettled, workDone } from '#shared/words/handoverWords'
+import { handoverCautions, lessPowerWords, mendedWords, operatingAdvice } from '#shared/words/ownerWords'
 import { day, dayAndTime } from '#shared/words/dateWords'
 import { useJobStore } from '~/features/job/store/job'
 import { jobTag } from '#shared/jobTag'
@@ -29,8 +24,6 @@ const settling = ref<string | null>(null)
 const handing = ref(false)
 const stale = computed(() => new Set(store.asLeft.filter(r => r.stale).map(r => r.point.id)))
 const charts = computed(() => bandCharts(store.compared, store.sheet!))
-const standing = computed(() => compliance(store.sheet!, store.rules!, store.run!))
-const legal = computed(() => complianceWords(standing.value, store.rules!))
 const work = computed(() => workDone(store.run!, adjusted(store.run!, store.compared), store.events))
 const open = computed(() => unsettled(store.items))
 const mended = computed(() => mendedWords(store.sheet!, store.events))
@@ -40,7 +33,6 @@ const advice = computed(() =>
 )
 /** Something was entered after the last handover: it takes a new issue to stand on paper. */
 const corrected = computed(() => store.handedOver !== null && store.events.at(-1)?.id !== store.handedOver.id)
-const MARK = { 'met': 'inside', 'outside': 'above', 'not-shown': 'none', 'no-legal-rules': 'none' } as const
 
 async function settle(text: string) {
   await store.append({ kind: 'item-settled', itemId: settling.value!, text })
@@ -88,16 +80,7 @@ const print = () => window.print()
         >
       </div>
     </div>
-    <section class="verdict">
-      <StateMark aria-hidden="true" :mark="MARK[standing.kind]" :size="20" />
-      <div>
-        <b>{{ legal.words }}</b>
-        <ul v-if="legal.detail.length">
-          <li v-for="d in legal.detail" :key="d">{{ d }}</li>
-        </ul>
-        <p class="quiet">{{ rulesWords(store.rules!) }}</p>
-      </div>
-    </section>
+    <HandoverVerdict :sheet="store.sheet!" :rules="store.rules!" :run="store.run!" />
     <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
     <section>
       <h2>{{ t('common.complaint') }}</h2>
@@ -182,21 +165,6 @@ section {
 }
 .acts a {
   color: inherit;
-}
-.verdict {
-  display: flex;
-  gap: 14px;
-  border-top: 1px solid var(--line2);
-  border-bottom: 1px solid var(--line2);
-  padding: 12px 0;
-  margin-top: 4px;
-}
-.verdict b {
-  font-size: 17px;
-}
-.verdict p {
-  margin: 4px 0 0;
-  font-size: 13px;
 }
 .words {
   white-space: pre-wrap;

@@ -8,6 +8,7 @@ import type { TypedInstrument } from '../../logic/typedInstrument'
 import { clockTime } from '#shared/words/dateWords'
 import { conditionsWords } from '#shared/words/runWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
+import RowDoubts from './RowDoubts.vue'
 import MatrixCell from './MatrixCell.vue'
 import TypedRow, { type TypedValue } from './TypedRow.vue'
 
@@ -64,30 +65,13 @@ function markFor(row: RowState) {
         <b>{{ row.point.title }}</b>
         <span class="quiet"
           ><template v-for="(c, i) in conditionsWords(row.point, planId)" :key="c.label"
-            >{{ i ? ', ' : ''
-            }}{{ c.label === 'Set' ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
+            >{{ i ? ', ' : '' }}{{ c.isPlain ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
           ></span
         >
         <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{
           translated(row.point.state.also)
         }}</span>
-        <span
-          v-for="d in doubts[row.point.id] ?? []"
-          :key="d.rule + d.readingId"
-          class="doubt"
-          :class="{ kept: d.keptBecause }"
-        >
-          <template v-if="d.keptBecause"
-            >{{ t('align.confirmedByUser', { keptBecause: d.keptBecause }) }}
-            <span class="quiet">({{ d.words }})</span></template
-          >
-          <template v-else
-            >{{ t('align.implausible', { words: d.words })
-            }}<button type="button" class="keep no-print" @click.stop="emit('keep', d)">
-              {{ t('align.confirmReading') }}
-            </button></template
-          >
-        </span>
+        <RowDoubts :doubts="doubts[row.point.id] ?? []" @keep="d => emit('keep', d)" />
         <span v-if="row.stale" class="quiet">{{ t('align.recheckAdjustedSinceThisReading') }}</span>
       </div>
       <TypedRow
@@ -158,27 +142,6 @@ function markFor(row: RowState) {
 }
 .head .quiet {
   font-size: 12.5px;
-}
-.doubt {
-  font-size: 12.5px;
-  border-left: 3px dashed var(--out);
-  padding-left: 8px;
-  margin-top: 3px;
-}
-.doubt.kept {
-  border-left: 3px solid var(--line2);
-  color: var(--ink2);
-}
-.keep {
-  font: inherit;
-  color: var(--accent);
-  background: none;
-  border: 0;
-  text-decoration: underline;
-  cursor: pointer;
-  min-height: 44px;
-  padding: 0 8px;
-  display: block;
 }
 .cells {
   display: flex;

@@ -7,7 +7,8 @@ import { CoreError } from '#core/errors'
 import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
 import { ticksToAmperes } from '#core/run'
 import type { Measurand } from '#core/sheet'
-import { scaleOf, type TypedInstrument } from '../../logic/typedInstrument'
+import type { TypedInstrument } from '../../logic/typedInstrument'
+import InstrumentChoice from './InstrumentChoice.vue'
 
 /**
  * A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed.
@@ -33,13 +34,9 @@ const emit = defineEmits<{
   cancel: []
   choose: [quantity: Quantity, name: string, fullScale?: number]
 }>()
-/** Scales that power meters have (common practice); the one in use is offered even if it is another. */
-const SCALES_W = [1, 2, 5, 10, 15, 20, 30, 50, 60, 100, 150, 200, 300, 400, 500, 1000, 2000]
-
 const texts = ref<string[]>(props.wants.map((_, i) => (i === 0 ? props.first : '')))
 const problems = ref<(string | null)[]>(props.wants.map(() => null))
 const fields = ref<HTMLInputElement[]>([])
-const NONE = t('align.instrumentNotStated')
 
 onMounted(() => focus(0))
 function focus(index: number) {
@@ -51,11 +48,6 @@ function instrumentFor(quantity: Quantity): TypedInstrument | null {
   return chosen && props.tickA && quantityInfo(quantity).siUnit === 'A'
     ? { ...chosen, tick: props.tickA }
     : chosen
-}
-const scaleFor = (quantity: Quantity) => scaleOf(quantity, props.typedWith(quantity))
-const scalesWith = (inUse: number) => [...new Set([...SCALES_W, inUse])].sort((a, b) => a - b)
-function chooseScale(quantity: Quantity, event: Event) {
-  emit('choose', quantity, props.typedWith(quantity)!.name, Number((event.target as HTMLSelectElement).value))
 }
 /** An empty field is left for later; a wrong one is named and keeps what was typed. */
 function read(index: number): Typed | null {
@@ -126,34 +118,12 @@ function finish() {
         />
         <span>{{ quantityInfo(want.quantity).shownUnit }}</span>
       </div>
-      <select
-        :value="typedWith(want.quantity)?.name ?? NONE"
-        :aria-label="t('align.instrumentFor', { label: quantityLabel(want.quantity) })"
-        @change="
-          emit(
-            'choose',
-            want.quantity,
-            ($event.target as HTMLSelectElement).value === NONE
-              ? ''
-              : ($event.target as HTMLSelectElement).value,
-          )
-        "
-      >
-        <option v-for="o in optionsFor(want.quantity)" :key="o.name" :value="o.name" :title="o.words">
-          {{ o.name }}
-        </option>
-        <option :value="NONE">{{ NONE }}</option>
-      </select>
-      <select
-        v-if="scaleFor(want.quantity) !== null"
-        :value="scaleFor(want.quantity)"
-        :aria-label="t('align.scaleFor', { label: quantityLabel(want.quantity) })"
-        @change="chooseScale(want.quantity, $event)"
-      >
-        <option v-for="w in scalesWith(scaleFor(want.quantity)!)" :key="w" :value="w">
-          {{ t('align.wScale', { w }) }}
-        </option>
-      </select>
+      <InstrumentChoice
+        :quantity="want.quantity"
+        :options="optionsFor(want.quantity)"
+        :chosen="typedWith(want.quantity)"
+        @choose="(name, fullScale) => emit('choose', want.quantity, name, fullScale)"
+      />
       <p :id="`typed-${want.quantity}-note`" class="problem" role="alert">{{ problems[i] }}</p>
     </div>
     <div class="go">
@@ -195,21 +165,6 @@ input {
 input[aria-invalid='true'] {
   border-color: var(--out);
   border-width: 2px;
-}
-select {
-  width: 100%;
-  margin-top: 4px;
-  min-height: 32px;
-  font: inherit;
-  font-size: 12.5px;
-  color: var(--ink2);
-  background: transparent;
-  border: 0;
-  border-bottom: 1px solid var(--line2);
-}
-select option {
-  background: var(--sheet);
-  color: var(--ink);
 }
 .problem {
   color: var(--out);

@@ -2,6 +2,7 @@
 import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
 import { PLAIN_ASPECT, drawingOf, type BoardPosition, type BoardSide, type ModelSheet } from '#core/sheet'
+import BoardPins from './BoardPins.vue'
 import { useBoardStage } from '../../logic/useBoardStage'
 import { SIDE_WORDS, boardPins, boardSides, pictureUrl, showing, sideOf } from '../../logic/boardPins'
 
@@ -124,18 +125,7 @@ useBoardStage(
       </p>
       <slot :side="side" />
     </div>
-    <ul class="pins" :aria-label="t('sheet.onThisSide')">
-      <li v-for="p in pins" :key="p.id">
-        <button
-          type="button"
-          :aria-pressed="p.id === chosen"
-          :class="{ on: p.id === chosen, wanted: wanted.includes(p.id) }"
-          @click="choose(p.id)"
-        >
-          <b class="fig">{{ p.id }}</b> {{ p.name }}
-        </button>
-      </li>
-    </ul>
+    <BoardPins :pins="pins" :wanted="wanted" :chosen="chosen" @choose="choose" />
   </div>
 </template>
 
@@ -171,48 +161,9 @@ useBoardStage(
   margin: 8px 0 0;
   font-size: 15px;
 }
-.pins {
-  list-style: none;
-  margin: 0;
-  padding: 0;
-  max-height: 520px;
-  overflow: auto;
-}
-.pins button {
-  width: 100%;
-  min-height: 44px;
-  text-align: left;
-  font: inherit;
-  font-size: 13.5px;
-  color: var(--ink);
-  background: none;
-  border: 0;
-  border-bottom: 1px solid var(--line);
-  cursor: pointer;
-  padding: 4px 8px;
-}
-.pins button.wanted {
-  font-weight: 650;
-}
-.pins button.on {
-  box-shadow: inset 3px 0 0 var(--accent);
-  background: var(--sheet);
-}
-@media print {
-  .pins {
-    max-height: none;
-    overflow: visible;
-  }
-  .pins button {
-    min-height: 0;
-  }
-}
 @media (max-width: 800px) {
   .view {
     grid-template-columns: 1fr;
-  }
-  .pins {
-    max-height: 200px;
   }
 }
 </style>
