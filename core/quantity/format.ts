@@ -19,7 +19,7 @@ const DECIMALS_UNKNOWN: Record<string, number> = {
   '%': 0,
   'dB': 1,
   'dBc': 1,
-  'S-units': 1,
+  'S': 1,
   'mA': 0,
   ': 1': 2,
 }
@@ -37,7 +37,7 @@ const MAX_DECIMALS: Record<string, number> = {
   '%': 1,
   'dB': 1,
   'dBc': 1,
-  'S-units': 1,
+  'S': 1,
   'mA': 1,
   ': 1': 2,
 }

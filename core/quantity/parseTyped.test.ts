@@ -62,6 +62,8 @@ describe('typed readings', () => {
   it('takes a needle at its stop as a bound, and menu values as the set shows them', () => {
     expect(parseTyped('>20', 'powerW')).toMatchObject({ value: 20, bound: 'at-least' })
     expect(parseTyped('at least 20 W', 'powerW')).toMatchObject({ value: 20, bound: 'at-least' })
+    expect(parseTyped('más de 20 W', 'powerW')).toMatchObject({ value: 20, bound: 'at-least' })
+    expect(parseTyped('como máximo 2', 'powerW')).toMatchObject({ value: 2, bound: 'at-most' })
     expect(parseTyped('< 0,4', 'powerW')).toMatchObject({ value: 0.4, bound: 'at-most' })
     expect(parseTyped('3.9', 'powerW')).not.toHaveProperty('bound')
     expect([

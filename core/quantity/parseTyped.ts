@@ -69,7 +69,11 @@ export function parseTyped(text: string, quantity: Quantity, menu: MenuFormat = 
   if (!match || (match[2] === undefined && match[3] === undefined)) {
     throw new CoreError(
       'not-a-number',
-      message('error.notAReading', { shown, example: example(info.shownUnit) }),
+      message('error.notAReading', {
+        shown,
+        example: info.shownUnit === 'MHz' ? '27.79125' : '3.9',
+        shownUnit: info.shownUnit,
+      }),
     )
   }
   const [, sign, whole = '0', fraction = '', exponent = '0', unitText = ''] = match
@@ -95,11 +99,16 @@ function halfDigitOf(number: number, decimals: number, unit: string, siUnit: str
   return Math.abs(toSi(number + 0.5 * 10 ** -decimals, unit, siUnit) - value)
 }
 
+/** In both languages, whichever the page has: hands at a bench type what they are used to. */
+const BOUND =
+  /^(>|<|at least|at most|over|under|al menos|como m[ií]nimo|m[aá]s de|como m[aá]ximo|menos de)\s*/i
+const AT_LEAST = /^(>|at least|over|al menos|como m[ií]nimo|m[aá]s de)/i
+
 /** ">20" or "at least 20": beyond the stop; "<2": too low on the scale to be read. */
 function withoutBound(text: string): { bound: { bound?: Bound }; rest: string } {
-  const sign = /^(>|<|at least|at most|over|under)\s*/i.exec(text)
+  const sign = BOUND.exec(text)
   if (!sign) return { bound: {}, rest: text }
-  const least = ['>', 'at least', 'over'].includes(sign[1]!.toLowerCase())
+  const least = AT_LEAST.test(sign[1]!)
   return { bound: { bound: least ? 'at-least' : 'at-most' }, rest: text.slice(sign[0].length) }
 }
 
@@ -140,8 +149,4 @@ function toSi(number: number, unit: string, siUnit: string): number {
     )
   // Dividing by the reciprocal keeps 0.4 kHz exactly 400 where multiplying would leave a rounding tail.
   return factor < 1 ? number / Math.round(1 / factor) : number * factor
-}
-
-function example(shownUnit: string): string {
-  return shownUnit === 'MHz' ? '27.79125 or 27.79125 MHz' : `3.9 or 3.9 ${shownUnit}`
 }

@@ -62,16 +62,7 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
     const when = { order, atMs: event.atMs, inferred: false }
     if (event.kind === 'adjuster-turned')
       turns.push(...event.designators.map(d => turnOf(sheet, d, { ...when, stepId: event.stepId })))
-    if (event.kind === 'unlisted-turned')
-      turns.push({
-        designator: event.name,
-        name: null,
-        role: event.role,
-        modes: null,
-        isControl: false,
-        stepId: null,
-        ...when,
-      })
+    if (event.kind === 'unlisted-turned') turns.push({ ...unlistedTurn(event), ...when })
     if (event.kind === 'row-taken') takeRow(event, order)
   })
   return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns, rule) })) }
@@ -81,6 +72,11 @@ type Unjudged = Omit<TakenReading, 'staleBy'>
 
 function struckReasons(events: readonly JobEvent[]): Map<string, string> {
   return new Map(events.flatMap(e => (e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : [])))
+}
+
+/** Of something that is not on the sheet. */
+function unlistedTurn({ name, role }: Extract<JobEvent, { kind: 'unlisted-turned' }>) {
+  return { designator: name, name: null, role, modes: null, isControl: false, stepId: null }
 }
 
 function turnOf(

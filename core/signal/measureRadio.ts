@@ -167,7 +167,7 @@ function refuseTooShort({ file }: Recording, { re, rateHz }: Series): void {
   const ms = (samples: number) => ((1000 * samples) / rateHz).toFixed(1)
   throw new CoreError(
     'bad-recording',
-    message('error.transmissionTooShort', { file, ms: ms(re.length), ms2: ms(MIN_KEYED) }),
+    message('error.transmissionTooShort', { file, foundMs: ms(re.length), neededMs: ms(MIN_KEYED) }),
   )
 }
 

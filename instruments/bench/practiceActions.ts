@@ -3,29 +3,13 @@ import type { PracticeChange } from '#shared/practice'
 import { coreOffset } from './coreOffset'
 
 const TWO_TONES_HZ = [700, 1900] as const
-const DEFAULT_TONE = { hz: 1000, v: 0.04 }
+/** The generator before anybody touched it. */
+export const DEFAULT_TONE = { hz: 1000, v: 0.04 }
 
 /** What a change from the panel means for the simulated set. Fields that were not sent stay as they are. */
 export function actionsOf(change: PracticeChange, state: RigState, offsetSeed: number | null): RigAction[] {
-  const {
-    adjusters = [],
-    mode,
-    channel,
-    keyed,
-    lowPower,
-    coverage,
-    powerOn,
-    driveOff,
-    micGain,
-    clarifier,
-    supplyV,
-    limitA,
-    humidity,
-    soften,
-    clean,
-    replace,
-    remove,
-  } = change
+  const { mode, channel, keyed, lowPower, coverage, powerOn, driveOff, micGain, clarifier } = change
+  const { supplyV, limitA, humidity } = change
   const controls = defined({
     mode,
     channel,
@@ -40,31 +24,41 @@ export function actionsOf(change: PracticeChange, state: RigState, offsetSeed: n
   const surroundings = defined({ supplyV, limitA, humidity })
   const stimulus = stimulusOf(change, state)
   return [
-    ...adjusters.map((a): RigAction => ({
-      kind: 'turn',
-      designator: a.designator,
-      position: a.position - (a.designator in state.slugs ? coreOffset(offsetSeed, a.designator) : 0),
-      ...(a.tool ? { tool: a.tool } : {}),
-      ...(a.forced ? { forced: true } : {}),
-    })),
+    ...turnsOf(change, state, offsetSeed),
     ...(Object.keys(surroundings).length > 0 ? [{ kind: 'surroundings' as const, surroundings }] : []),
     ...(stimulus ? [{ kind: 'stimulus' as const, stimulus }] : []),
     ...(Object.keys(controls).length > 0 ? [{ kind: 'control' as const, controls }] : []),
+    ...workOf(change),
+  ]
+}
+
+function turnsOf(
+  { adjusters = [] }: PracticeChange,
+  { slugs }: RigState,
+  offsetSeed: number | null,
+): RigAction[] {
+  return adjusters.map(({ designator, position, tool, forced }) => ({
+    kind: 'turn',
+    designator,
+    position: position - (designator in slugs ? coreOffset(offsetSeed, designator) : 0),
+    ...(tool ? { tool } : {}),
+    ...(forced ? { forced: true } : {}),
+  }))
+}
+
+/** What is done to parts. */
+function workOf({ soften, clean, wash, fitTrimmer, replace, remove }: PracticeChange): RigAction[] {
+  return [
     ...(soften ? [{ kind: 'soften' as const, designator: soften }] : []),
     ...(clean ? [{ kind: 'clean' as const, designator: clean }] : []),
-    ...(change.wash ? [{ kind: 'wash' as const }] : []),
-    ...(change.fitTrimmer ? [{ kind: 'fit-trimmer' as const }] : []),
-    ...(replace
-      ? [
-          {
-            kind: 'replace' as const,
-            group: replace.group,
-            ...(replace.designator ? { designator: replace.designator } : {}),
-          },
-        ]
-      : []),
+    ...(wash ? [{ kind: 'wash' as const }] : []),
+    ...(fitTrimmer ? [{ kind: 'fit-trimmer' as const }] : []),
+    ...(replace ? [replacement(replace)] : []),
     ...(remove ? [{ kind: 'remove' as const, group: remove }] : []),
   ]
+}
+function replacement({ group, designator }: NonNullable<PracticeChange['replace']>): RigAction {
+  return { kind: 'replace', group, ...(designator ? { designator } : {}) }
 }
 
 /** Tone generator, microphone and RF generator; null = untouched. */

@@ -2,6 +2,7 @@ import { benchKit } from '#core/practice/instruments'
 import { NO_LIMIT_A, positionKey, rigDesign, type PartGroup, type RigState, type RigTruth } from '#core/rig'
 import type { PracticeState } from '#shared/practice'
 import { coreOffset } from './coreOffset'
+import { DEFAULT_TONE } from './practiceActions'
 
 /** Groups of parts that a workshop replaces as one. */
 const REPLACEABLE: readonly PartGroup[] = [
@@ -42,7 +43,7 @@ export function practiceView(
   instruments: PracticeState['instruments'],
 ): PracticeState {
   const design = rigDesign(state.designId)
-  const { controls, stimulus, surroundings, memory } = state
+  const { controls, surroundings, memory } = state
   const { values } = truth
   return {
     session: {
@@ -54,25 +55,12 @@ export function practiceView(
       kit: benchKit(session.kitId).name,
       lesson: session.lesson,
     },
-    adjusters: Object.fromEntries(
-      Object.entries(design.adjusters).map(([d, a]) => [
-        d,
-        a.kind === 'core'
-          ? state.slugs[d]!.turns + coreOffset(session.offsetSeed, d)
-          : state.positions[positionKey(design, d, controls.coverage)]!,
-      ]),
-    ),
+    adjusters: positionsSeen(state, session.offsetSeed),
     waxed: Object.entries(state.slugs)
       .filter(([, s]) => s.waxed)
       .map(([d]) => d),
     ...controls,
-    toneOn: stimulus.tones.length > 0,
-    twoTones: stimulus.tones.length > 1,
-    toneHz: stimulus.tones[0]?.hz ?? 1000,
-    toneLevelV: stimulus.tones.reduce((s, t) => s + t.v, 0) || 0.04,
-    whistle: stimulus.whistle,
-    otherMicrophone: stimulus.otherMicrophone,
-    inputV: stimulus.inputV,
+    ...stimulusSeen(state),
     supplyV: surroundings.supplyV,
     limitA: surroundings.limitA < NO_LIMIT_A ? surroundings.limitA : null,
     humidity: surroundings.humidity,
@@ -92,5 +80,30 @@ export function practiceView(
     motion: session.motion,
     damage: state.damage.map(d => ({ what: String(d.what), why: d.why })),
     instruments,
+  }
+}
+
+/** Positions as the hand sees them: a core tells nothing of where it ought to stand. */
+function positionsSeen(state: RigState, offsetSeed: number | null): Record<string, number> {
+  const design = rigDesign(state.designId)
+  return Object.fromEntries(
+    Object.entries(design.adjusters).map(([d, a]) => [
+      d,
+      a.kind === 'core'
+        ? state.slugs[d]!.turns + coreOffset(offsetSeed, d)
+        : state.positions[positionKey(design, d, state.controls.coverage)]!,
+    ]),
+  )
+}
+
+function stimulusSeen({ stimulus: { tones, whistle, otherMicrophone, inputV } }: RigState) {
+  return {
+    toneOn: tones.length > 0,
+    twoTones: tones.length > 1,
+    toneHz: tones[0]?.hz ?? DEFAULT_TONE.hz,
+    toneLevelV: tones.reduce((sum, tone) => sum + tone.v, 0) || DEFAULT_TONE.v,
+    whistle,
+    otherMicrophone,
+    inputV,
   }
 }

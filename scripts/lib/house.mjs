@@ -41,22 +41,10 @@ export async function startHouse({
       GATEWAY_PORT: String(gatewayPort),
       GATEWAY_URL: `http://127.0.0.1:${gatewayPort}`,
     }
-    if (demo) {
-      Object.assign(env, { BENCH_PORT: String(benchPort), BENCH_URL: `http://127.0.0.1:${benchPort}` })
-      children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
-      await answers(`${env.BENCH_URL}/state`)
-      await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], {
-        quiet: true,
-        env: { ...process.env, ...env },
-      })
-    }
+    if (demo) await startDemo(children, env, benchPort, onDeath)
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
-    children.start(
-      'web',
-      join(OUTPUT, 'server', 'index.mjs'),
-      { ...env, HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' },
-      onDeath,
-    )
+    const web = { HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' }
+    children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
     const address = `http://127.0.0.1:${webPort}`
     await answers(`${address}/api/health`)
     return {
@@ -74,6 +62,17 @@ export async function startHouse({
     await cluster?.stop()
     throw error
   }
+}
+
+/** The simulated bench, and the made-up workshop measured on it; what follows is told where the bench is. */
+async function startDemo(children, env, benchPort, onDeath) {
+  Object.assign(env, { BENCH_PORT: String(benchPort), BENCH_URL: `http://127.0.0.1:${benchPort}` })
+  children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
+  await answers(`${env.BENCH_URL}/state`)
+  await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], {
+    quiet: true,
+    env: { ...process.env, ...env },
+  })
 }
 
 async function answers(url, withinMs = 20_000) {

@@ -29,7 +29,7 @@ function tooLarge(bytes: number, maxBytes: number): ApiError {
   return new ApiError(
     413,
     'body-too-large',
-    t('server.theFileIsMbLimitMb', { mega: mega(bytes), mega2: mega(maxBytes) }),
+    t('server.theFileIsMbLimitMb', { sizeMb: mega(bytes), limitMb: mega(maxBytes) }),
     'file',
   )
 }

@@ -42,7 +42,7 @@ export async function finishRecording(id: string): Promise<KeptRecording> {
       throw new ApiError(
         409,
         'recording-incomplete',
-        t('server.ofBytesReceivedSendTheRest', { bytes, bytes2: begun.bytes }),
+        t('server.ofBytesReceivedSendTheRest', { received: bytes, total: begun.bytes }),
         'bytes',
       )
     await completeRecording(pool, id, hash.digest('hex'))

@@ -64,7 +64,7 @@ function batchWords(
 /** Whether a promise can be kept; empty while there is time. */
 export function outlookWords({ verdict, latestStart, blocked }: Outlook): string {
   const taken = blocked
-    .map(b => t('bench.benchBlockedTo', { day: day(b.fromDay), day2: day(b.toDay), why: b.why }))
+    .map(b => t('bench.benchBlockedTo', { fromDay: day(b.fromDay), toDay: day(b.toDay), why: b.why }))
     .join('; ')
   if (verdict === 'fits') return taken ? t('bench.startBy', { day: day(latestStart), taken }) : ''
   const words =
@@ -76,9 +76,9 @@ export function outlookWords({ verdict, latestStart, blocked }: Outlook): string
 
 export function runsIntoWords(period: BlockedPeriod): string {
   return t('bench.itWillNotBeFinishedBefore', {
-    day: day(period.fromDay),
+    firstBlockedDay: day(period.fromDay),
     why: period.why,
-    day2: day(period.toDay),
+    lastBlockedDay: day(period.toDay),
   })
 }
 

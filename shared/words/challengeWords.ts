@@ -14,7 +14,7 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
       maxDb: groupDigits(c.maxDb, 1),
     }),
   P03: c =>
-    t('doubt.depthOnTheMeterFromPep', { percent: percent(c.readRatio), percent2: percent(c.byPepRatio) }),
+    t('doubt.depthOnTheMeterFromPep', { metered: percent(c.readRatio), fromPep: percent(c.byPepRatio) }),
   P04: c =>
     t('doubt.averageExceedsPepImpossibleAreThe', {
       meanW: showPlain(c.meanW, 'powerW'),
@@ -31,12 +31,12 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
       ? t('doubt.efficiencyHigh', {
           meanW: showPlain(c.meanW, 'powerW'),
           inputW: groupDigits(c.inputW, 1),
-          meanW2: Math.round((c.meanW / c.inputW) * 100),
+          efficiencyPercent: Math.round((c.meanW / c.inputW) * 100),
         })
       : t('doubt.efficiencyImpossible', {
           meanW: showPlain(c.meanW, 'powerW'),
           inputW: groupDigits(c.inputW, 1),
-          meanW2: Math.round((c.meanW / c.inputW) * 100),
+          efficiencyPercent: Math.round((c.meanW / c.inputW) * 100),
           maxRatio: c.maxRatio * 100,
         }),
   P09: c =>
@@ -44,7 +44,7 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
       ? t('doubt.isBelow10OfTheScale', {
           read: showPlain(c.read, c.quantity),
           fullScale: showPlain(c.fullScale, c.quantity),
-          fullScale2: showPlain(c.fullScale / 10, c.quantity),
+          tenth: showPlain(c.fullScale / 10, c.quantity),
         })
       : t('doubt.isBeyondTheScaleUseA', {
           read: showPlain(c.read, c.quantity),
@@ -72,14 +72,14 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
   P13: c =>
     t('doubt.onTheToneIsTheChannel', {
       mode: c.mode,
-      what: c.mode === 'USB' ? t('common.above') : t('common.below'),
+      rightSide: c.mode === 'USB' ? t('common.above') : t('common.below'),
       offHz: groupDigits(Math.abs(c.offHz), 0),
-      what2: c.offHz > 0 ? t('common.above') : t('common.below'),
+      foundSide: c.offHz > 0 ? t('common.above') : t('common.below'),
     }),
   P41: c =>
     t('doubt.depthWithAToneWasMeant', {
-      percent: percent(c.readRatio, 2),
-      percent2: percent(100 * c.readRatio),
+      read: percent(c.readRatio, 2),
+      meant: percent(100 * c.readRatio),
     }),
   P16: c => t('doubt.aNegativePeakOfItCannot', { percent: percent(c.readRatio) }),
   P21: c =>
@@ -102,9 +102,9 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
     }),
   P25: c =>
     t('doubt.depthButAFinalThatReaches', {
-      percent: percent(c.readRatio),
+      read: percent(c.readRatio),
       pepMostW: groupDigits(c.pepMostW, 1),
-      percent2: percent(c.maxRatio),
+      maxDepth: percent(c.maxRatio),
     }),
   P26: c =>
     t('doubt.isBetweenHalfDivisionsOfEach', {

@@ -43,8 +43,8 @@ export function calibrationWords(calibratedOn: string | null, todayIso: string):
 export function comparisonWords(c: MeterComparison): string {
   if (c.meanW === null) return t('instruments.noMeanPossibleNoMeterHere')
   const mean = t('instruments.weightedMeanOfIndependentMeters', {
-    watts: watts(c.meanW),
-    watts2: watts(c.standardUncertaintyW! * Math.sqrt(3)),
+    meanW: watts(c.meanW),
+    uncertaintyW: watts(c.standardUncertaintyW! * Math.sqrt(3)),
     opinions: c.opinions,
   })
   if (c.agree === null) return t('instruments.oneMeterAloneProvesNothingAbout', { mean })

@@ -44,9 +44,9 @@ export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell
       title: c.point.title,
       plain: plain(c.want.quantity),
       before: before.value,
-      unit: before.unit,
+      unitBefore: before.unit,
       after: after.value,
-      unit2: after.unit,
+      unitAfter: after.unit,
       over,
     })
   })

@@ -9,7 +9,7 @@ function partWords({ fromHz, toHz, belowDb, addsPowerDb }: MaskPart): string {
   const where =
     toHz >= MASK_END_HZ
       ? t('rules.beyondKhz', { kilohertz: kilohertz(fromHz) })
-      : t('rules.fromToKhz', { kilohertz: kilohertz(fromHz), kilohertz2: kilohertz(toHz) })
+      : t('rules.fromToKhz', { fromKhz: kilohertz(fromHz), toKhz: kilohertz(toHz) })
   return t('rules.dbDown', { down, where })
 }
 

@@ -45,7 +45,7 @@ export function turnQuestionWords(q: TurnQuestion): string {
     what,
     label: quantityLabel(q.quantity),
     by,
-    what2: q.inferred ? '' : ` ${t('run.itCouldBeDrift')}`,
+    couldBeDrift: q.inferred ? '' : ` ${t('run.itCouldBeDrift')}`,
   })
 }
 
@@ -73,7 +73,10 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
     case 'reopened':
       return t('run.reopened', { title, what: next.reason.reason ? `, ${next.reason.reason}` : '' })
     case 'skip-lapsed':
-      return t('run.wasSkippedBecauseOfWhichIs', { title, title2: stepOf(sheet, next.reason.source).title })
+      return t('run.wasSkippedBecauseOfWhichIs', {
+        title,
+        sourceTitle: stepOf(sheet, next.reason.source).title,
+      })
   }
 }
 

@@ -75,8 +75,8 @@ export function sheetProblemWords({ code, at: place, names }: SheetProblem): str
 
 export function moveRefusedWords({ moved, other, why }: MoveRefused): string {
   return why === 'needs-it'
-    ? t('sheet.dependsOnSoItCannotCome', { title: moved.title, title2: other.title })
-    : t('sheet.dependsOnSoThatCannotCome', { title: other.title, title2: moved.title })
+    ? t('sheet.dependsOnSoItCannotCome', { title: moved.title, neededTitle: other.title })
+    : t('sheet.dependsOnSoThatCannotCome', { title: other.title, neededTitle: moved.title })
 }
 
 const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {

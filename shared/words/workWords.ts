@@ -70,9 +70,9 @@ export function powerPlanWords(plan: FirstPowerPlan, supplyV: number): string[] 
     t('work.checkSupplyInputResistanceBothPolarities'),
     t('work.supplyVCurrentLimitExpectTo', {
       supplyV,
-      ampere: ampere(plan.limitA),
-      ampere2: ampere(plan.idleA.low),
-      ampere3: ampere(plan.idleA.high),
+      limitA: ampere(plan.limitA),
+      lowA: ampere(plan.idleA.low),
+      highA: ampere(plan.idleA.high),
     }),
     t('work.firstKeyDown2SOn', { ampere: ampere(plan.keyedLimitA) }),
   ]

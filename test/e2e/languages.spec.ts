@@ -8,7 +8,7 @@ type House = Parameters<typeof deliver>[0]
 /** The beginning of a SHA-256, which may hold three letters in a row. */
 const CHECKSUM = /\b[0-9a-f]{12,}\b/g
 /** What a page may show in any language: names of keys, formats and units, numbers of jobs, dates. */
-const ANYWHERE = 'Esc|Enter|Diapason|English|Español|min|ppm|log|S-units|csv|wav|sigmf'
+const ANYWHERE = 'Esc|Enter|Diapason|English|Español|min|ppm|log|S|csv|wav|sigmf'
 const NAMES = new RegExp(`\\b(?:W-\\d{4}|\\d{1,2} [a-z]{3} \\d{4}|${ANYWHERE})\\b`, 'g')
 
 /** Every visible text, and every name of a control, that holds a word without an accent. */

@@ -46,7 +46,7 @@ const nowWords = computed(() => (props.values.now === null ? t('frame.noReading'
     :viewBox="`0 0 ${layout.width} ${height}`"
     :class="{ compact }"
     role="img"
-    :aria-label="t('frame.scaleToNow', { text: text(scale.min), text2: text(scale.max), unit, nowWords })"
+    :aria-label="t('frame.scaleToNow', { low: text(scale.min), high: text(scale.max), unit, nowWords })"
   >
     <line :x1="x(scale.min)" :x2="x(scale.max)" :y1="y" :y2="y" stroke="var(--line2)" stroke-width="1.500" />
     <rect

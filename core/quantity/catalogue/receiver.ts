@@ -42,7 +42,7 @@ export const RECEIVER_QUANTITIES = {
     label: 'S-meter',
     symbol: 'S',
     siUnit: 'S',
-    shownUnit: 'S-units',
+    shownUnit: 'S',
     perSi: 1,
     min: 0,
     max: 20,

@@ -9,6 +9,18 @@ import type { RigSolution } from './rigSolution'
  */
 const ASYMMETRY = 0.015
 
+/** Without an emission nothing of it can be read. */
+const NOTHING = {
+  carrierHz: null,
+  depthPositiveRatio: null,
+  depthNegativeRatio: null,
+  deviationPositiveHz: null,
+  deviationNegativeHz: null,
+  adjacentDbc: null,
+  imd3Db: null,
+  carrierLeakDb: null,
+}
+
 /** What modulation meters and analysers would show of the emission. */
 export function modulationValues(
   { tx, state, f }: RigSolution,
@@ -16,23 +28,13 @@ export function modulationValues(
 ): Partial<Record<Quantity, number | null>> {
   const { emission, envelope } = tx
   const noise = (stream: number) => deterministicNoise(state.seed, stream, state.memory.timeS)
-  const nothing = {
-    carrierHz: null,
-    depthPositiveRatio: null,
-    depthNegativeRatio: null,
-    deviationPositiveHz: null,
-    deviationNegativeHz: null,
-    adjacentDbc: null,
-    imd3Db: null,
-    carrierLeakDb: null,
-  }
-  if (emission.kind === 'none') return nothing
+  if (emission.kind === 'none') return NOTHING
   const lines =
     spectral || emission.kind === 'ssb'
       ? spectralFigures(emission, cycleOf(emission), emission.offsetHz)
       : null
   const shared = {
-    ...nothing,
+    ...NOTHING,
     carrierHz: f.carrierHz + 0.3 * noise(2),
     adjacentDbc: spectral && lines ? lines.adjacentDbc : null,
   }

@@ -15,51 +15,15 @@ const QUIET: Stimulus = { tones: [], whistle: false, otherMicrophone: false, inp
  */
 export function healthyRig(designId: string, seed: number): RigState {
   const design = rigDesign(designId)
-  const controls: Controls = {
-    powerOn: true,
-    mode: design.modes[0]!,
-    channel: design.firstChannel,
-    keyed: false,
-    lowPower: false,
-    coverage: 'standard',
-    micGain: 1,
-    clarifier: 0.5,
-    driveOff: false,
-  }
-  const surroundings: Surroundings = {
-    supplyV: design.nominalSupplyV,
-    limitA: NO_LIMIT_A,
-    foldback: false,
-    leadOhm: 0,
-    ambientC: 25,
-    humidity: 0.4,
-  }
-  const adjusters = Object.entries(design.adjusters)
   return {
     designId,
     seed,
     parts: design.parts,
-    controls,
+    controls: controlsAtStart(design),
     stimulus: QUIET,
-    surroundings,
+    surroundings: surroundingsOf(design),
     damage: [],
-    positions: Object.fromEntries(
-      adjusters
-        .filter(([, a]) => a.kind !== 'core')
-        .flatMap(([d, a]) =>
-          a.perCoverage
-            ? [
-                [d, a.start],
-                [d + EXPANDED_MARK, a.start],
-              ]
-            : [[d, a.start]],
-        ),
-    ),
-    slugs: Object.fromEntries(
-      adjusters
-        .filter(([, a]) => a.kind === 'core')
-        .map(([d, a]) => [d, { turns: a.start, waxed: a.waxed ?? false, broken: false }]),
-    ),
+    ...adjustersAtStart(design),
     memory: {
       timeS: 0,
       onS: 0,
@@ -75,6 +39,47 @@ export function healthyRig(designId: string, seed: number): RigState {
   }
 }
 
+function controlsAtStart(design: RigDesign): Controls {
+  return {
+    powerOn: true,
+    mode: design.modes[0]!,
+    channel: design.firstChannel,
+    keyed: false,
+    lowPower: false,
+    coverage: 'standard',
+    micGain: 1,
+    clarifier: 0.5,
+    driveOff: false,
+  }
+}
+function surroundingsOf(design: RigDesign): Surroundings {
+  return {
+    supplyV: design.nominalSupplyV,
+    limitA: NO_LIMIT_A,
+    foldback: false,
+    leadOhm: 0,
+    ambientC: 25,
+    humidity: 0.4,
+  }
+}
+/** Adjusters that are set for each coverage stand in both. */
+function adjustersAtStart(design: RigDesign): Pick<RigState, 'positions' | 'slugs'> {
+  const adjusters = Object.entries(design.adjusters)
+  return {
+    positions: Object.fromEntries(
+      adjusters
+        .filter(([, a]) => a.kind !== 'core')
+        .flatMap(([d, a]) =>
+          (a.perCoverage ? [d, d + EXPANDED_MARK] : [d]).map(key => [key, a.start] as const),
+        ),
+    ),
+    slugs: Object.fromEntries(
+      adjusters
+        .filter(([, a]) => a.kind === 'core')
+        .map(([d, a]) => [d, { turns: a.start, waxed: a.waxed ?? false, broken: false }]),
+    ),
+  }
+}
 function restingLoop({ parts: { loop } }: RigDesign) {
   return { fromV: loop ? (loop.lowV + loop.railV) / 2 : 0, sinceS: 0 }
 }

@@ -26,12 +26,22 @@ const FULL_AUDIO_V = 0.02
 /** On AM the screen modulator of this kind of set reaches about full depth. */
 const AM_DEPTH = 0.95
 
+/** Unkeyed. */
+const SILENT = {
+  emission: { kind: 'none' },
+  envelope: NONE,
+  carrierW: 0,
+  plateA: 0,
+  plateHeatW: 0,
+  tankHeatW: 0,
+} as const
+
 /**
  * Output of a valve transmitter with its tank where it stands. Crests of AM and SSB by the same tank at full
  * drive.
  */
 export function valveTransmit(design: RigDesign, state: RigState, at: At, f: Frequencies): ValveTransmission {
-  const { parts, controls, memory, stimulus } = state
+  const { parts, controls, memory } = state
   const valves = parts.valves!
   const plateV = memory.highV
   const tank = tankAt(design, state, at, f.channelHz)
@@ -54,29 +64,13 @@ export function valveTransmit(design: RigDesign, state: RigState, at: At, f: Fre
       },
       null,
     )
-  const audio = Math.min(
-    1,
-    (stimulus.tones.reduce((s, t) => s + t.v, 0) *
-      controls.micGain *
-      (stimulus.whistle && !stimulus.otherMicrophone ? parts.microphone.sensitivityRatio : 1)) /
-      FULL_AUDIO_V,
-  )
+  const audio = audioShare(state)
   const sideband = controls.mode === 'USB' || controls.mode === 'LSB'
   const isDriven = controls.keyed && !controls.driveOff
   const source = sideband ? audio : at('CARRIER')
   const drive = isDriven ? source : 0
   const now = run(drive)
-  if (!controls.keyed || !controls.powerOn)
-    return {
-      emission: { kind: 'none' },
-      envelope: NONE,
-      carrierW: 0,
-      plateA: 0,
-      idleA: now.idleA,
-      plateV,
-      plateHeatW: 0,
-      tankHeatW: 0,
-    }
+  if (!controls.keyed || !controls.powerOn) return { ...SILENT, idleA: now.idleA, plateV }
   const carrierW = now.tankW * pi.efficiency
   const emission = emissionOf(state, f, carrierW, run(1).tankW * pi.efficiency, audio)
   const envelope = envelopeFigures(cycleOf(emission))
@@ -92,6 +86,14 @@ export function valveTransmit(design: RigDesign, state: RigState, at: At, f: Fre
     plateHeatW: Math.max(0, plateV * plateA - envelope.meanW / Math.max(0.05, pi.efficiency)),
     tankHeatW: envelope.meanW * (1 / Math.max(0.05, pi.efficiency) - 1),
   }
+}
+
+/** Audio at the modulator, of what drives it fully [ratio up to 1]. */
+function audioShare({ parts, controls, stimulus }: RigState): number {
+  const throughItsOwn = stimulus.whistle && !stimulus.otherMicrophone
+  const share = throughItsOwn ? parts.microphone.sensitivityRatio : 1
+  const toneV = stimulus.tones.reduce((sum, tone) => sum + tone.v, 0)
+  return Math.min(1, (toneV * controls.micGain * share) / FULL_AUDIO_V)
 }
 
 function emissionOf(

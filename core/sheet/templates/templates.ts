@@ -5,13 +5,12 @@ import { BRANTWICK_TALLIS60 } from '../brantwickTallis60/sheet'
 import { CORVID_M6 } from '../corvidM6/sheet'
 import { LARKFIELD_LX8 } from '../larkfieldLx8/sheet'
 import { LARKFIELD_LX8M } from '../larkfieldLx8Mosfet/sheet'
-import type { ModelSheet } from '../modelSheet'
+import type { ModelSheet, TestPoint } from '../modelSheet'
 import { OSMUND_27F } from '../osmund27f/sheet'
 import { OSMUND_40A } from '../osmund40a/sheet'
 import { QUILLON_HB150 } from '../quillonHb150/sheet'
 import { QUILLON_P5 } from '../quillonP5/sheet'
 import { QUILLON_P7 } from '../quillonP7/sheet'
-import { USUAL_KEY_DOWN_S } from '../stepBase'
 import { STABLE_REFERENCE } from './stableReference'
 
 /** A family of sets or of work: where a new sheet may start from. */
@@ -132,20 +131,21 @@ export function fromTemplate(templateId: string, id: string, model: string, day:
       where: a.kind === 'menu-value' ? a.where : TO_BE_FOUND,
       board: { x: 0, y: 0 },
     })),
-    ...(testPoints
-      ? {
-          testPoints: testPoints.map((t, i) => ({
-            ...t,
-            id: `TP${i + 1}`,
-            name: neutral(t.name),
-            expected: neutral(t.expected),
-            caution: t.caution === null ? null : neutral(t.caution),
-            where: TO_BE_FOUND,
-            board: { x: 0, y: 0 },
-          })),
-        }
-      : {}),
+    ...(testPoints ? { testPoints: testPoints.map((point, i) => unplaced(point, i, neutral)) } : {}),
     specification: [],
+  }
+}
+
+/** A test point of the example: what is read there stays, where it is does not. */
+function unplaced(point: TestPoint, index: number, neutral: (text: string) => string): TestPoint {
+  return {
+    ...point,
+    id: `TP${index + 1}`,
+    name: neutral(point.name),
+    expected: neutral(point.expected),
+    caution: point.caution === null ? null : neutral(point.caution),
+    where: TO_BE_FOUND,
+    board: { x: 0, y: 0 },
   }
 }
 
@@ -176,75 +176,5 @@ function inWords(sheet: ModelSheet, change: (text: string) => string): ModelShee
     })),
     owed: sheet.owed.map(o => ({ ...o, title: change(o.title), why: change(o.why) })),
     cautions: sheet.cautions.map(change),
-  }
-}
-
-/** An empty sheet: one keyed row as found, one step; the rest is written by hand. */
-export function blankSheet(id: string, model: string, day: string): ModelSheet {
-  const { main } = OSMUND_40A
-  const state = {
-    mode: main.mode,
-    channel: 19,
-    keyed: true,
-    lowPower: false,
-    toneHz: null,
-    toneV: null,
-    inputV: null,
-    coverage: 'standard' as const,
-    setting: '',
-    also: null,
-  }
-  return {
-    id,
-    kind: 'am-mobile',
-    model,
-    description: model,
-    revision: 1,
-    revisedOn: day,
-    planId: OSMUND_40A.planId,
-    main,
-    defaultRuleSetId: 'R-SHOP',
-    nominalSupplyV: 13.8,
-    load: OSMUND_40A.load,
-    idleA: { low: 0.1, high: 1 },
-    keyedA: { low: 0.5, high: 3 },
-    cautions: ['Dummy load for every transmission; never align into an antenna.'],
-    specification: [],
-    adjusters: [],
-    owed: [],
-    matrix: [
-      {
-        id: 'carrier',
-        title: 'Channel 19, carrier',
-        state,
-        wants: [
-          { quantity: 'powerW', target: null, judgeLimit: true },
-          { quantity: 'carrierHz', target: null, judgeLimit: true },
-        ],
-      },
-    ],
-    procedure: [
-      {
-        id: '1',
-        title: 'Power check before adjustment',
-        instruction: 'Measure before any adjustment.',
-        why: 'What is within tolerance stays as it is.',
-        cautions: ['Dummy load on the antenna socket. Never align into an antenna.'],
-        points: [
-          {
-            id: 'power',
-            title: 'Channel 19',
-            state,
-            wants: [{ quantity: 'powerW', target: null, judgeLimit: true }],
-          },
-        ],
-        criterion: null,
-        adjusters: [],
-        needs: [],
-        skipIf: null,
-        decides: false,
-        keyDownLimitS: USUAL_KEY_DOWN_S,
-      },
-    ],
   }
 }

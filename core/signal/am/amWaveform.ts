@@ -27,16 +27,12 @@ const FLOOR = 3e-4
  * @returns extremes, and what 0.1 and 1 % of the time pass, as ratios; uncertain by how few peaks there are
  */
 export function amWaveform(input: AmInput): AmResult {
-  const { modulated, noisePower, passHz } = input
-  const audioHz = Math.min(AM_AUDIO_HZ, passHz)
-  const series = narrowed(modulated, 4 * audioHz, audioHz)
-  const noiseLeft = noisePower * Math.min(1, (2.3 * audioHz) / input.noiseBandHz)
+  const { modulated, noisePower } = input
+  const { series, envelope, mean, noiseLeft, audioHz } = audioEnvelope(input)
   const sigma = Math.sqrt(noiseLeft / 2)
-  const envelope = envelopeOf(series)
-  const average = envelope.reduce((a, b) => a + b, 0) / Math.max(1, envelope.length)
-  const mean = Math.sqrt(Math.max(average ** 2 - noiseLeft / 2, 1e-30))
   const of = { waveform: envelope, rateHz: series.rateHz, audioHz, noise: sigma }
-  const [up, down] = [upperPeaks(of), lowerPeaks(of)]
+  const up = upperPeaks(of)
+  const down = lowerPeaks(of)
   // Corners of a pinched-off carrier are sharp: they are looked at in all that the channel holds.
   const pinched = pinchedTime(envelopeOf(modulated), mean, Math.sqrt(noisePower / 2))
   const trough = pinched.share > 0 ? 0 : Math.max(0, down.extreme.value)
@@ -45,23 +41,17 @@ export function amWaveform(input: AmInput): AmResult {
   const crest = Math.max(up.extreme.value, mean)
   const bare = bareCarrier(input)
   const { toneHz, edgeRatio } = input
-  const toneApart = (hz: number) => withoutTone(middleOf(envelope), series.rateHz, hz)
+  const apart = toneHz === null ? null : withoutTone(middleOf(envelope), series.rateHz, toneHz)
   const values: AmFigures = {
-    depthPositive: crest / mean - 1,
-    depthNegative: 1 - trough / mean,
-    depthTrough: (crest - trough) / Math.max(crest + trough, 1e-30),
+    ...levelFigures(crest, trough, mean, power),
     depthFundamental: null,
     peaks: peakDepths(up, down, mean, pinched.share > 0),
     tonesHz: input.tonesHz,
     pinchedRatio: pinched.share,
     flatTopRatio: null,
-    pepDbfs: ratioToDb(crest ** 2),
-    meanPowerDbfs: ratioToDb(power),
-    pepToCarrier: (crest / mean) ** 2,
-    meanToCarrier: power / mean ** 2,
     audioHz: toneHz,
     thd: null,
-    sinadDb: toneHz === null ? null : sinadOf(toneApart(toneHz), 20, audioHz),
+    sinadDb: apart && sinadOf(apart, 20, audioHz),
     unmodulated: againstBare(bare, crest, trough, mean),
     depthSynchronous: null,
   }
@@ -84,6 +74,30 @@ export function amWaveform(input: AmInput): AmResult {
     meanEnvelope: mean,
     meanUncertaintyRatio: 0,
     cycle: null,
+  }
+}
+
+/** The envelope in the width of the audio, its mean without the noise, and the noise power left in it. */
+function audioEnvelope({ modulated, noisePower, noiseBandHz, passHz }: AmInput) {
+  const audioHz = Math.min(AM_AUDIO_HZ, passHz)
+  const series = narrowed(modulated, 4 * audioHz, audioHz)
+  const noiseLeft = noisePower * Math.min(1, (2.3 * audioHz) / noiseBandHz)
+  const envelope = envelopeOf(series)
+  const average = envelope.reduce((a, b) => a + b, 0) / Math.max(1, envelope.length)
+  const mean = Math.sqrt(Math.max(average ** 2 - noiseLeft / 2, 1e-30))
+  return { series, envelope, mean, noiseLeft, audioHz }
+}
+
+/** @param power mean of the modulated signal, where the others are amplitudes */
+function levelFigures(crest: number, trough: number, mean: number, power: number) {
+  return {
+    depthPositive: crest / mean - 1,
+    depthNegative: 1 - trough / mean,
+    depthTrough: (crest - trough) / Math.max(crest + trough, 1e-30),
+    pepDbfs: ratioToDb(crest ** 2),
+    meanPowerDbfs: ratioToDb(power),
+    pepToCarrier: (crest / mean) ** 2,
+    meanToCarrier: power / mean ** 2,
   }
 }
 

@@ -27,22 +27,34 @@ export async function measureScale(): Promise<{
   rows: Record<string, number>
 }> {
   const before = await wholeReads()
-  const sheetOf = (i: number) => SHEETS[i % SHEETS.length]!
-  const cells = (i: number) =>
-    sheetOf(i).matrix.flatMap(p => p.wants.map(w => ({ pointId: p.id, quantity: w.quantity })))
-  const words = [
-    'heron',
-    'burnt track',
-    'w-00421',
-    'glue grebe',
-    'regulator shorted',
-    'deaf easter',
-    'loose 3f',
-    'lorry teal 31',
-  ]
-  const ask = (change: Partial<SearchQuery>) =>
-    searchJobs(pool, { ...searchQuery.getDefault(), ...change } as SearchQuery, 51)
-  const queries = {
+  const queries = { ...(await timedJobs()), ...(await timedSearches()), ...(await timedHistories()) }
+  const after = await wholeReads()
+  return {
+    queries,
+    readWhole: Object.fromEntries(LARGE.map(t => [t, after[t]! - before[t]!])),
+    rows: await counts(),
+  }
+}
+
+const sheetOf = (i: number) => SHEETS[i % SHEETS.length]!
+const cells = (i: number) =>
+  sheetOf(i).matrix.flatMap(p => p.wants.map(w => ({ pointId: p.id, quantity: w.quantity })))
+const WORDS = [
+  'heron',
+  'burnt track',
+  'w-00421',
+  'glue grebe',
+  'regulator shorted',
+  'deaf easter',
+  'loose 3f',
+  'lorry teal 31',
+]
+const wordsOf = (i: number) => WORDS[i % WORDS.length]!
+const ask = (change: Partial<SearchQuery>) =>
+  searchJobs(pool, { ...searchQuery.getDefault(), ...change } as SearchQuery, 51)
+
+async function timedJobs() {
+  return {
     jobList: await timed(async () => {
       const jobs = await selectJobsHere(pool)
       return Promise.all([
@@ -60,13 +72,21 @@ export async function measureScale(): Promise<{
         jobs.map(j => j.id),
       )
     }),
-    searchWords: await timed(i => ask({ words: words[i % words.length]! })),
-    searchFiltered: await timed(i =>
-      ask({ words: words[i % words.length]!, sheetId: sheetOf(i).id, state: 'away' }),
-    ),
+  }
+}
+
+async function timedSearches() {
+  return {
+    searchWords: await timed(i => ask({ words: wordsOf(i) })),
+    searchFiltered: await timed(i => ask({ words: wordsOf(i), sheetId: sheetOf(i).id, state: 'away' })),
     searchCause: await timed(i => ask({ causeId: 'coils-off', sheetId: sheetOf(i).id })),
     searchNothing: await timed(() => ask({ words: 'zeppelin' })),
     newest: await timed(() => ask({})),
+  }
+}
+
+async function timedHistories() {
+  return {
     setHistory: await timed(async i => {
       const jobs = await selectJobsOfSet(pool, sheetOf(i).id, String(10_000 + i * 7), 10)
       return selectEvents(
@@ -76,12 +96,6 @@ export async function measureScale(): Promise<{
     }),
     modelSpread: await timed(i => selectSpread(pool, sheetOf(i).id, cells(i), null)),
     typicalFaults: await timed(i => selectCauses(pool, sheetOf(i).id)),
-  }
-  const after = await wholeReads()
-  return {
-    queries,
-    readWhole: Object.fromEntries(LARGE.map(t => [t, after[t]! - before[t]!])),
-    rows: await counts(),
   }
 }
 

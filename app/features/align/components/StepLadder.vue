@@ -26,8 +26,8 @@ watch(
     <h3>
       {{
         t('align.alignmentOfStepsDone', {
-          count: steps.filter(s => s.satisfied).length,
-          count2: steps.length,
+          done: steps.filter(s => s.satisfied).length,
+          total: steps.length,
         })
       }}
     </h3>

@@ -62,7 +62,7 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
   return {
     verdict: first.verdict,
     name: t('align.groupRows', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
-    shown: `${ends[0] === ends[1] ? ends[0] : t('align.to', { end: ends[0], end2: ends[1] })}\u202f${unit}`,
+    shown: `${ends[0] === ends[1] ? ends[0] : t('align.to', { low: ends[0], high: ends[1] })}\u202f${unit}`,
     why: whyOf(furthest(group), true),
     rows: group.map(r => r.row.point.title),
   }

@@ -76,7 +76,7 @@ export function useRowTaking(parts: RowTakingParts) {
         t('align.theCounterReadsChannelThisRow', {
           frequencyHz: showPlain(elsewhere.frequencyHz, 'carrierHz'),
           channel: elsewhere.channel,
-          channel2: point.state.channel,
+          rowChannel: point.state.channel,
         }),
       )
     )
@@ -110,8 +110,8 @@ export function useRowTaking(parts: RowTakingParts) {
     if (missing.length === 0) return t('align.allTaken')
     const why = whyNoneLive(missing, parts.shown)
     return why === null
-      ? t('align.takenToBeTyped', { count, count2: missing.length })
-      : t('align.takenMissing', { count, count2: missing.length, why })
+      ? t('align.takenToBeTyped', { taken: count, missing: missing.length })
+      : t('align.takenMissing', { taken: count, missing: missing.length, why })
   }
 
   /** An instrument that pauses or sees no signal is not one that is missing. */

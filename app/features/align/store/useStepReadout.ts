@@ -11,7 +11,7 @@ import type { useAlignPlace } from '../logic/useAlignPlace'
 
 type Position = ReturnType<typeof useAlignPlace>
 
-/** What the instruments show for the row at hand; they are told what is worked on and under what it is read. */
+/** What instruments show for the row at hand; they are told what is worked on and under what it is read. */
 export function useStepReadout({ stepId, state, point, want }: Position) {
   const live = useLiveStore()
   const instruments = useInstrumentsStore()

@@ -28,7 +28,7 @@ function add() {
         </p>
         <ul v-if="periods.length > 0">
           <li v-for="p in periods" :key="p.id">
-            <b>{{ t('bench.to', { day: day(p.fromDay), day2: day(p.toDay) }) }}</b> {{ p.why }}
+            <b>{{ t('bench.to', { fromDay: day(p.fromDay), toDay: day(p.toDay) }) }}</b> {{ p.why }}
             <v-btn
               size="small"
               height="40"

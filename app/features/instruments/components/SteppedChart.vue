@@ -66,7 +66,7 @@ const { failed } = usePlotly(host, { figure, on: () => [props.points, props.nigh
       :aria-label="
         t('instruments.overPoints', {
           label: quantityLabel(plan.read),
-          label2: t(SETTING_WORDS[plan.set].label),
+          steppedLabel: t(SETTING_WORDS[plan.set].label),
           count: points.length,
         })
       "

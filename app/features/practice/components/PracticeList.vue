@@ -30,10 +30,10 @@ const outcome = (s: PracticeSummary) => {
   return s.lessonId
     ? t('practice.finishedLesson')
     : t('practice.ofRepairedIdentified', {
-        count: s.faults.filter(f => f.cured).length,
-        count2: s.faults.length,
-        count3: s.faults.filter(f => f.named).length,
-        what: s.damage?.length ? t('practice.destroyedCount', { count: s.damage.length }) : '',
+        repaired: s.faults.filter(f => f.cured).length,
+        total: s.faults.length,
+        identified: s.faults.filter(f => f.named).length,
+        destroyed: s.damage?.length ? t('practice.destroyedCount', { count: s.damage.length }) : '',
       })
 }
 </script>

@@ -45,8 +45,8 @@ const moment = computed(() => momentOf(trace.value, log.value, atS.value))
           <li v-for="f in review.faults" :key="f.id">
             <b>{{ f.name }}</b><br />{{
               t('practice.symptom', {
-                what: f.cured ? t('practice.repaired') : t('practice.notRepaired'),
-                what2: f.named ? t('practice.identified') : t('practice.notIdentified'),
+                repaired: f.cured ? t('practice.repaired') : t('practice.notRepaired'),
+                identified: f.named ? t('practice.identified') : t('practice.notIdentified'),
                 shows: f.shows,
               })
             }}

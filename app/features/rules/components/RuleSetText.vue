@@ -14,11 +14,11 @@ defineProps<{ set: RuleSet }>()
     <p class="quiet">
       {{
         t('rules.ruleSetSummary', {
-          what: set.kind === 'legal' ? t('rules.legalKind') : t('rules.workshopKind'),
+          kind: set.kind === 'legal' ? t('rules.legalKind') : t('rules.workshopKind'),
           region: set.region,
           source: set.source,
           asOf: set.asOf,
-          what2: set.fromMemory ? t('rules.unverifiedCheckAgainstTheCurrentText') : '',
+          unverified: set.fromMemory ? t('rules.unverifiedCheckAgainstTheCurrentText') : '',
         })
       }}
     </p>

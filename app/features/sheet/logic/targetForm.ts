@@ -33,9 +33,8 @@ const shown = (value: number | null | undefined, perSi: number) =>
  * quantity.
  */
 export function toForm(target: TargetSpec | null, quantity: Quantity): TargetForm {
-  const { perSi } = QUANTITIES[quantity]
-  const empty = {
-    kind: 'none' as TargetKind,
+  const empty: TargetForm = {
+    kind: 'none',
     low: '',
     high: '',
     aim: '',
@@ -44,39 +43,28 @@ export function toForm(target: TargetSpec | null, quantity: Quantity): TargetFor
     pointId: '',
     of: quantity,
   }
-  switch (target?.kind) {
-    case undefined:
-      return empty
+  return target === null
+    ? empty
+    : { ...empty, kind: target.kind, ...fieldsOf(target, QUANTITIES[quantity].perSi) }
+}
+
+/** What a target of its kind fills in. */
+function fieldsOf(target: TargetSpec, perSi: number): Partial<TargetForm> {
+  switch (target.kind) {
     case 'window':
-      return {
-        ...empty,
-        kind: 'window',
-        low: shown(target.window.low, perSi),
-        high: shown(target.window.high, perSi),
-        aim: shown(target.window.aim, perSi),
-      }
+      return triple(target.window.low, target.window.high, target.window.aim, perSi)
     case 'channel-error':
       return {
-        ...empty,
-        kind: 'channel-error',
-        low: shown(target.lowHz, 1),
-        high: shown(target.highHz, 1),
-        aim: shown(target.aimHz, 1),
+        ...triple(target.lowHz, target.highHz, target.aimHz, 1),
         nominal: shown(target.offsetHz, 1),
       }
     case 'nominal-error':
       return {
-        ...empty,
-        kind: 'nominal-error',
-        low: shown(target.lowHz, 1),
-        high: shown(target.highHz, 1),
-        aim: shown(target.aimHz, 1),
+        ...triple(target.lowHz, target.highHz, target.aimHz, 1),
         nominal: shown(target.nominalHz, perSi),
       }
     case 'like-reading':
       return {
-        ...empty,
-        kind: 'like-reading',
         low: shown(target.lowRatio, 100),
         high: shown(target.highRatio, 100),
         stepId: target.stepId,
@@ -84,17 +72,18 @@ export function toForm(target: TargetSpec | null, quantity: Quantity): TargetFor
       }
     case 'above-reading':
       return {
-        ...empty,
-        kind: 'above-reading',
-        low: shown(target.low, perSi),
-        high: shown(target.high, perSi),
-        aim: shown(target.aim, perSi),
+        ...triple(target.low, target.high, target.aim, perSi),
         stepId: target.stepId,
         pointId: target.pointId,
         of: target.quantity,
       }
   }
 }
+const triple = (low: number | null, high: number | null, aim: number | null | undefined, perSi: number) => ({
+  low: shown(low, perSi),
+  high: shown(high, perSi),
+  aim: shown(aim, perSi),
+})
 
 const parsed = (text: string, perSi: number): number | null => {
   const value = typedNumberOrNull(text)
@@ -102,12 +91,13 @@ const parsed = (text: string, perSi: number): number | null => {
 }
 
 /**
- * What the form says; a field that is empty or no number counts as open, or as nought where a number is
+ * What the form says; a field that is empty or no number counts as open, or as zero where a number is
  * needed.
  */
 export function fromForm(form: TargetForm, quantity: Quantity): TargetSpec | null {
   const { perSi } = QUANTITIES[quantity]
   const of = (text: string, scale: number) => parsed(text, scale) ?? 0
+  const errorHz = { lowHz: of(form.low, 1), highHz: of(form.high, 1), aimHz: of(form.aim, 1) }
   switch (form.kind) {
     case 'none':
       return null
@@ -123,18 +113,14 @@ export function fromForm(form: TargetForm, quantity: Quantity): TargetSpec | nul
     case 'channel-error':
       return {
         kind: 'channel-error',
-        lowHz: of(form.low, 1),
-        highHz: of(form.high, 1),
-        aimHz: of(form.aim, 1),
+        ...errorHz,
         ...(parsed(form.nominal, 1) === null ? {} : { offsetHz: of(form.nominal, 1) }),
       }
     case 'nominal-error':
       return {
         kind: 'nominal-error',
         nominalHz: of(form.nominal, perSi),
-        lowHz: of(form.low, 1),
-        highHz: of(form.high, 1),
-        aimHz: of(form.aim, 1),
+        ...errorHz,
       }
     case 'like-reading':
       return {

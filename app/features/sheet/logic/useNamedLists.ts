@@ -12,8 +12,8 @@ import { leftHanging, listEdit, withAdjusters, withProcedure } from './sheetEdit
 type NamedList = 'adjusters' | 'procedure'
 
 /**
- * Adjusters and steps have names that other places of the sheet use: a rename carries through, and what others
- * name is removed only once that was seen.
+ * Adjusters and steps have names that other places of the sheet use: a rename carries through, and what
+ * others name is removed only once that was seen.
  * @param change writes into the draft
  */
 export function useNamedLists(sheet: () => ModelSheet, change: (edited: Partial<ModelSheet>) => void) {

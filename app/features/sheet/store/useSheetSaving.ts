@@ -8,7 +8,7 @@ import { useSheetsStore } from './sheets'
 
 type Say = (text: string, kind?: 'ok' | 'problem') => void
 
-/** A draft on its way to the server: as a new sheet or as a revision; pictures of its boards go ahead of it. */
+/** A draft on its way to the server, as a new sheet or a revision; pictures of its boards go ahead of it. */
 export function useSheetSaving(draft: ReturnType<typeof useSheetDraft>, isNew: boolean, say: Say) {
   const store = useSheetsStore()
   const who = useWho()

@@ -4,7 +4,7 @@ import { ref } from 'vue'
 import { usePlotly, type Figure } from '~/ui/usePlotly'
 import { saveFile } from '~/data/saveFile'
 import { coloured } from '../logic/coloured'
-import { pictureCsv, type Picture } from '../logic/signalPictures'
+import { pictureCsv, type Picture } from '../logic/pictures/signalPictures'
 
 /** One picture of a recording, with its numbers and itself to take away. */
 const props = defineProps<{ picture: Picture; night: boolean; name: string }>()

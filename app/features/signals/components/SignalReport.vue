@@ -4,7 +4,7 @@ import type { JudgedSignal } from '#core/signal'
 import { t } from '#shared/i18n'
 import { dayAndTime } from '#shared/words/dateWords'
 import { findingWords, verdictLine } from '#shared/words/signalWords'
-import type { Picture } from '../logic/signalPictures'
+import type { Picture } from '../logic/pictures/signalPictures'
 import type { OpenRecording } from '../logic/openRecording'
 import FigureTable from './FigureTable.vue'
 import SignalPicture from './SignalPicture.vue'
@@ -38,8 +38,8 @@ const emit = defineEmits<{ json: []; annotated: [] }>()
           durationS: groupDigits(shown.measured.measurement.durationS, 2),
           sampleRateHz: groupDigits(shown.measured.measurement.sampleRateHz / 1000, 1),
           mode: judged.mode ?? shown.measured.measurement.mode ?? t('common.noSignal'),
-          what: judged.channel ? t('signals.channel', { channel: judged.channel }) : '',
-          name2: ruleSet,
+          channel: judged.channel ? t('signals.channel', { channel: judged.channel }) : '',
+          ruleSet: ruleSet,
         })
       }}<span v-if="shown.kept">{{
         t('signals.saved', { dayAndTime: dayAndTime(shown.kept.createdAtMs) })

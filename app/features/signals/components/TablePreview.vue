@@ -14,13 +14,13 @@ const emit = defineEmits<{ yes: []; no: [] }>()
     <p>
       <b>{{ name }}</b>{{
         t('signals.samplesASecondTimeIn', {
-          what:
+          columns:
             preview.valueColumns.length === 2
               ? t('signals.timeAndTwoChannelsTakenAs')
               : t('signals.timeAndOneChannel'),
           sampleRateHz: countWords(Math.round(preview.sampleRateHz)),
-          what2: preview.timeUnitS === 1 ? t('signals.seconds') : `${numberForField(preview.timeUnitS)} s`,
-          what3: preview.valueUnitsV[0] === 1 ? t('signals.volts') : `${preview.valueUnitsV[0]} V`,
+          timeUnit: preview.timeUnitS === 1 ? t('signals.seconds') : `${numberForField(preview.timeUnitS)} s`,
+          valueUnit: preview.valueUnitsV[0] === 1 ? t('signals.volts') : `${preview.valueUnitsV[0]} V`,
         })
       }}
     </p>

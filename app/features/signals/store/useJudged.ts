@@ -6,7 +6,7 @@ import { adjacentLimitWords } from '#shared/words/signalWords'
 import { useRulesStore } from '~/features/rules/store/rules'
 import type { OpenRecording } from '../logic/openRecording'
 import { useSignalsStore } from './signals'
-import { picturesOf, type Inks } from '../logic/signalPictures'
+import { picturesOf, type Inks } from '../logic/pictures/signalPictures'
 
 /** A mask is drawn for a carrier of so many watts where nobody said how many [W]. */
 const USUAL_CARRIER_W = 4

@@ -34,7 +34,7 @@ function restFine() {
     <div class="top">
       <h2>{{ t('job.inspection') }}</h2>
       <span class="quiet">{{
-        t('job.ofChecked', { count: items.filter(i => i.last).length, count2: items.length })
+        t('job.ofChecked', { checked: items.filter(i => i.last).length, total: items.length })
       }}</span><v-btn v-if="items.some(i => i.last === null)" size="small" @click="restFine">{{
         t('job.markTheRestOk')
       }}</v-btn>

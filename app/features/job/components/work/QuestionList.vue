@@ -86,8 +86,8 @@ function begin() {
           <span class="quiet">{{
             t('job.since', {
               dayAndTime: dayAndTime(w.begun.atMs),
-              what: w.begun.untilDay ? t('job.expected', { day: day(w.begun.untilDay) }) : '',
-              what2: w.ended ? t('job.received', { dayAndTime: dayAndTime(w.ended.atMs) }) : '',
+              expected: w.begun.untilDay ? t('job.expected', { day: day(w.begun.untilDay) }) : '',
+              received: w.ended ? t('job.received', { dayAndTime: dayAndTime(w.ended.atMs) }) : '',
             })
           }}</span>
           <v-btn

@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { amSignal, fmSignal, lineSignal, recordingOf, withNoise } from '../../../../test/fixtures/signals'
+import { amSignal, fmSignal, lineSignal, recordingOf, withNoise } from '../../../../../test/fixtures/signals'
 import { emissionMask, ruleSet } from '#core/rules'
 import { DEFAULT_OPTIONS, judgeSignal, measureRecording } from '#core/signal'
 import { figureLines } from '#shared/words/figureLines'
 import { verdictLine } from '#shared/words/signalWords'
-import { packRecording, recordingsIn } from './packRecording'
+import { packRecording, recordingsIn } from '../packRecording'
 import { pictureCsv, picturesOf } from './signalPictures'
 
 const INKS = { ink: '#000', ink2: '#444', accent: '#00a', out: '#a00', win: '#cfc', line: '#ccc' }
