@@ -48,12 +48,8 @@ const shown = ref(false)
   margin: 0;
 }
 .notice button {
-  font: inherit;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
   min-height: 32px;
   padding: 0 6px;
 }

@@ -134,13 +134,9 @@ const PLACES = [
   align-items: center;
   justify-content: center;
   gap: 3px;
-  font: inherit;
   font-size: 11.5px;
   color: var(--ink2);
   text-decoration: none;
-  background: none;
-  border: 0;
-  cursor: pointer;
   width: 100%;
 }
 .side a.on {

@@ -38,14 +38,10 @@ const emit = defineEmits<{ amend: [designator: string] }>()
   font-size: 14px;
 }
 .order button {
-  font: inherit;
   color: var(--ink);
-  background: none;
-  border: 0;
   min-height: 32px;
   padding: 2px 0;
   text-align: left;
-  cursor: pointer;
 }
 .mark {
   display: block;

@@ -21,14 +21,10 @@ dd {
   margin: 0;
 }
 button {
-  font: inherit;
   color: var(--ink);
-  background: none;
-  border: 0;
   border-bottom: 1px dotted var(--edge);
   padding: 3px 0;
   text-align: left;
-  cursor: pointer;
   min-height: 28px;
 }
 @media (pointer: coarse) {

@@ -76,13 +76,9 @@ function markOf(pointId: string) {
   align-items: center;
   min-height: 46px;
   padding: 3px 14px 3px 10px;
-  font: inherit;
   color: inherit;
   text-align: left;
-  background: none;
-  border: 0;
   border-bottom: 3px solid var(--line);
-  cursor: pointer;
 }
 .on .pick {
   border-bottom-color: var(--accent);
@@ -106,12 +102,8 @@ function markOf(pointId: string) {
 .strike {
   min-height: 44px;
   padding: 0 8px;
-  font: inherit;
   font-size: 12px;
   color: var(--ink2);
-  background: none;
-  border: 0;
   text-decoration: underline dotted;
-  cursor: pointer;
 }
 </style>

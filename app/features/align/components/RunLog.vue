@@ -138,13 +138,9 @@ li {
 }
 li button {
   min-height: 44px;
-  font: inherit;
   font-size: 13px;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
 }
 .readings {
   display: flex;

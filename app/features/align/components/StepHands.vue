@@ -128,8 +128,6 @@ function mark(line: string): string | null {
   display: block;
   width: 100%;
   padding: 0;
-  background: none;
-  border: 0;
   cursor: zoom-in;
 }
 h3 {

@@ -58,13 +58,9 @@ const emit = defineEmits<{ amend: [line: string] }>()
 
 <style scoped>
 .fix {
-  font: inherit;
   font-size: 12.5px;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
   padding: 0 6px;
   min-height: 24px;
 }

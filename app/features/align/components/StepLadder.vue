@@ -94,11 +94,7 @@ li:not(:last-child)::after {
   min-height: 46px;
   padding: 5px 12px 5px 0;
   text-align: left;
-  font: inherit;
   color: inherit;
-  background: none;
-  border: 0;
-  cursor: pointer;
   align-items: start;
 }
 .m {

@@ -107,8 +107,6 @@ h2 {
 .handle {
   width: 44px;
   height: 56px;
-  background: none;
-  border: 0;
   cursor: grab;
   color: var(--ink2);
   touch-action: none;

@@ -69,13 +69,9 @@ button {
   min-height: 64px;
   justify-content: center;
   padding: 8px 12px;
-  font: inherit;
   text-align: left;
   color: var(--ink);
-  background: none;
-  border: 0;
   text-decoration: none;
-  cursor: pointer;
 }
 a:hover,
 button:hover {

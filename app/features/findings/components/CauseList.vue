@@ -73,13 +73,9 @@ const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
   align-items: center;
   width: 100%;
   min-height: 44px;
-  font: inherit;
   text-align: left;
-  background: none;
-  border: 0;
   border-bottom: 1px solid var(--line);
   color: var(--ink);
-  cursor: pointer;
   padding: 0;
 }
 .line b {

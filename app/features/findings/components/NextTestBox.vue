@@ -94,7 +94,6 @@ p {
   align-items: center;
   width: 100%;
   min-height: 46px;
-  font: inherit;
   text-align: left;
   padding: 4px 12px;
   margin-bottom: 6px;
@@ -102,7 +101,6 @@ p {
   border-radius: 6px;
   background: var(--paper);
   color: var(--ink);
-  cursor: pointer;
 }
 .answer:hover {
   background: var(--sheet);
@@ -112,12 +110,8 @@ p {
   text-align: right;
 }
 .other button {
-  font: inherit;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
   min-height: 36px;
   padding: 0;
 }

@@ -129,10 +129,7 @@ function start() {
   padding: 0 12px;
   border: 1px solid var(--edge);
   border-radius: 6px;
-  background: none;
   color: inherit;
-  font: inherit;
-  cursor: pointer;
 }
 [role='radio'][aria-checked='true'] {
   background: var(--accent);

@@ -113,10 +113,8 @@ button {
   height: 44px;
   border: 1px solid var(--line2);
   border-radius: 6px;
-  background: none;
   color: inherit;
   font-size: 19px;
-  cursor: pointer;
 }
 input {
   width: 100%;

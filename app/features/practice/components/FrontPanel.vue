@@ -151,11 +151,7 @@ const minutes = computed(() => Math.floor(props.state.onTimeS / 60))
   min-height: 44px;
   min-width: 52px;
   padding: 0 10px;
-  background: none;
-  border: 0;
   color: inherit;
-  font: inherit;
-  cursor: pointer;
 }
 .seg button + button {
   border-left: 1px solid var(--edge);

@@ -129,12 +129,8 @@ const motion = computed(() => motionWords(props.state.motion))
 .seg button {
   min-height: 44px;
   padding: 0 10px;
-  background: none;
-  border: 0;
   color: inherit;
-  font: inherit;
   font-size: 13px;
-  cursor: pointer;
 }
 .seg button + button {
   border-left: 1px solid var(--edge);

@@ -152,10 +152,7 @@ h2 {
   padding: 0 12px;
   border: 1px solid var(--edge);
   border-radius: 6px;
-  background: none;
   color: inherit;
-  font: inherit;
-  cursor: pointer;
 }
 [role='radio'][aria-checked='true'] {
   background: var(--accent);
@@ -177,10 +174,7 @@ h2 {
   padding: 8px 12px;
   border: 1px solid var(--line2);
   border-radius: 6px;
-  background: none;
   color: inherit;
-  font: inherit;
-  cursor: pointer;
   display: grid;
 }
 .lessons button:disabled {

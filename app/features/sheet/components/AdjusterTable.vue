@@ -61,13 +61,9 @@ const trusted = (designator: string) =>
   color: var(--unsure);
 }
 button {
-  font: inherit;
   color: var(--accent);
-  background: none;
-  border: 0;
   min-height: 44px;
   padding: 0 4px 0 0;
-  cursor: pointer;
   text-decoration: underline;
 }
 </style>

@@ -40,11 +40,7 @@ const emit = defineEmits<{ show: [key: string]; compare: [key: string]; close: [
   min-height: 44px;
   min-width: 40px;
   padding: 0 10px;
-  font: inherit;
-  background: none;
-  border: 0;
   color: var(--ink);
-  cursor: pointer;
 }
 .tab.on button:first-child {
   font-weight: 650;

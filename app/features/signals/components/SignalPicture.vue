@@ -90,12 +90,8 @@ figcaption .quiet {
 .take button {
   min-height: 40px;
   min-width: 44px;
-  font: inherit;
   font-size: 12.5px;
   color: var(--ink2);
-  background: none;
-  border: 0;
-  cursor: pointer;
   text-decoration: underline;
 }
 .plot {

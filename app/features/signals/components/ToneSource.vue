@@ -155,12 +155,9 @@ h2 {
 .steps button {
   min-width: 52px;
   min-height: 44px;
-  font: inherit;
-  background: none;
   color: var(--ink);
   border: 1px solid var(--line2);
   border-radius: 6px;
-  cursor: pointer;
 }
 .steps button.on {
   border-color: var(--accent);

@@ -111,13 +111,9 @@ const label = computed(() =>
   line-height: 1.2;
 }
 .more {
-  font: inherit;
   font-size: 12px;
   color: var(--ink2);
-  background: none;
-  border: 0;
   text-decoration: underline dotted;
-  cursor: pointer;
   padding: 4px 6px;
   min-height: 28px;
 }

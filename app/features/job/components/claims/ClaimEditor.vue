@@ -160,13 +160,10 @@ input[aria-invalid='true'] {
 button {
   min-height: 46px;
   padding: 0 12px;
-  font: inherit;
   font-weight: 600;
   color: var(--ink);
-  background: none;
   border: 1px solid var(--line2);
   border-radius: 6px;
-  cursor: pointer;
 }
 .problem {
   grid-column: 1 / -1;

@@ -109,7 +109,6 @@ function restFine() {
   display: flex;
 }
 .states button {
-  font: inherit;
   font-size: 14px;
   min-width: 82px;
   min-height: 44px;
@@ -117,7 +116,6 @@ function restFine() {
   border-left-width: 0;
   background: var(--paper);
   color: var(--ink2);
-  cursor: pointer;
 }
 .states button:first-child {
   border-left-width: 1px;

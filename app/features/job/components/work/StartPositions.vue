@@ -78,11 +78,7 @@ function keep(p: StartPosition) {
   width: 100%;
   align-items: baseline;
   min-height: 44px;
-  font: inherit;
-  background: none;
-  border: 0;
   color: var(--ink);
-  cursor: pointer;
   padding: 10px 4px;
   text-align: left;
 }

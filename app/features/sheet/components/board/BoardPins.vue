@@ -34,13 +34,9 @@ const emit = defineEmits<{ choose: [id: string] }>()
   width: 100%;
   min-height: 44px;
   text-align: left;
-  font: inherit;
   font-size: 13.5px;
   color: var(--ink);
-  background: none;
-  border: 0;
   border-bottom: 1px solid var(--line);
-  cursor: pointer;
   padding: 4px 8px;
 }
 .pins button.wanted {

@@ -100,12 +100,8 @@ const seconds = (e: Event, stands: number) => {
 }
 button {
   min-height: 44px;
-  font: inherit;
   font-size: 13px;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
 }
 </style>

@@ -134,13 +134,9 @@ table.plain td {
 .acts :deep(button) {
   min-height: 44px;
   min-width: 44px;
-  font: inherit;
   font-size: 13px;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
 }
 .acts :deep(button:disabled) {
   color: var(--ink2);

@@ -108,5 +108,10 @@ const reason = defineModel<string>('reason', { required: true })
   max-height: 132px;
   overflow: auto;
 }
-.problems
+.problems .text-button {
+  text-align: left;
+  color: var(--out);
+  min-height: 32px;
+  padding: 0;
+}
 </style>

@@ -137,12 +137,8 @@ function put(i: number, step: Step) {
   align-items: center;
 }
 button {
-  font: inherit;
   color: var(--ink);
-  background: none;
-  border: 0;
   min-height: 44px;
-  cursor: pointer;
   text-align: left;
 }
 .handle {

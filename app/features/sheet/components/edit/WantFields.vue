@@ -98,12 +98,8 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 }
 .out {
   min-height: 44px;
-  font: inherit;
   font-size: 13px;
   color: var(--accent);
-  background: none;
-  border: 0;
   text-decoration: underline;
-  cursor: pointer;
 }
 </style>
