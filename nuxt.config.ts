@@ -49,6 +49,20 @@ export default defineNuxtConfig({
       },
     },
   },
+  nitro: {
+    routeRules: {
+      '/**': {
+        headers: {
+          'x-content-type-options': 'nosniff',
+          'x-frame-options': 'DENY',
+          'referrer-policy': 'same-origin',
+          'cross-origin-opener-policy': 'same-origin',
+          'cross-origin-resource-policy': 'same-origin',
+          'permissions-policy': 'geolocation=(), payment=(), usb=(), camera=(self), microphone=(self)',
+        },
+      },
+    },
+  },
   // What a page may need later comes when it is needed: on a bench network that is at once, and the first
   // load stays small.
   hooks: {

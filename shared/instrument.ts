@@ -6,7 +6,7 @@ import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 
 /** A host name or address as a socket takes it, or a serial port. */
-const HOST = /^(?:[A-Za-z0-9.:_-]+|serial:\/dev\/[A-Za-z0-9/_.-]+)$/
+const HOST = /^(?:[A-Za-z0-9.:_-]+|serial:\/dev\/(?!.*\.\.)[A-Za-z0-9/_.-]+)$/
 
 /** Printable, one line: it goes to an instrument as it stands. */
 const LINE = /^[\x20-\x7e]+$/

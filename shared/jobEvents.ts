@@ -20,8 +20,11 @@ const reading = object({
     .label('form.value')
     .required()
     .test('in-range', (value, context) => {
+      const { quantity } = context.parent as { quantity: Quantity }
+      // An unknown quantity is refused by its own name.
+      if (!QUANTITY_NAMES.includes(quantity)) return true
       try {
-        checkRange(value, (context.parent as { quantity: Quantity }).quantity)
+        checkRange(value, quantity)
         return true
       } catch (error) {
         if (!(error instanceof CoreError)) throw error

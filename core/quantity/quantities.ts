@@ -32,7 +32,7 @@ export const QUANTITY_NAMES = Object.keys(QUANTITIES) as Quantity[]
  * @throws {CoreError} unknown-quantity
  */
 export function quantityInfo(quantity: string): QuantityInfo {
-  const info = (QUANTITIES as Record<string, QuantityInfo>)[quantity]
+  const info = Object.hasOwn(QUANTITIES, quantity) ? QUANTITIES[quantity as Quantity] : null
   if (!info) throw new CoreError('unknown-quantity', message('error.noQuantity', { quantity }))
   return info
 }

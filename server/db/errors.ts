@@ -20,3 +20,9 @@ export function isDuplicate(error: unknown, constraint: string): boolean {
   const { code, constraint: hit } = error as { code?: string; constraint?: string }
   return code === '23505' && hit === constraint
 }
+
+const sqlState = (error: unknown) => (error as { code?: unknown } | null)?.code
+/** A value that no column holds: out of range, no such day, characters that are none (SQLSTATE class 22). */
+export const isUnfit = (error: unknown): boolean => /^22...$/.test(String(sqlState(error)))
+/** Against a constraint: named twice, or naming what is not there (SQLSTATE class 23). */
+export const isContradiction = (error: unknown): boolean => /^23...$/.test(String(sqlState(error)))

@@ -46,6 +46,6 @@ function checkItem(sheet: ModelSheet, itemId: string): void {
 }
 
 function checkOutcome(observableId: string, outcome: string): void {
-  if (!(outcome in observableOf(observableId).outcomes))
+  if (!Object.hasOwn(observableOf(observableId).outcomes, outcome))
     throw new CoreError('unknown-observable', `"${outcome}" is not an answer to "${observableId}"`)
 }

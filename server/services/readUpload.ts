@@ -1,27 +1,14 @@
 import { t } from '#shared/i18n'
 import type { IncomingMessage } from 'node:http'
 import { ApiError } from '../utils/apiError'
-import { drain } from '../utils/drain'
+import { limitedBody } from '../utils/limitedBody'
 
-/**
- * A body that may be large: read chunk by chunk, never more of it held than is taken, whatever it announced.
- */
+/** A file that is sent as a body. */
 export async function readUpload(request: IncomingMessage, maxBytes: number): Promise<Buffer> {
-  const announced = Number(request.headers['content-length'] ?? 0)
-  if (announced > maxBytes) {
-    await drain(request)
-    throw tooLarge(announced, maxBytes)
-  }
-  const chunks: Buffer[] = []
-  let bytes = 0
-  for await (const chunk of request as AsyncIterable<Buffer>) {
-    bytes += chunk.length
-    if (bytes <= maxBytes) chunks.push(chunk)
-    else chunks.length = 0
-  }
-  if (bytes > maxBytes) throw tooLarge(bytes, maxBytes)
+  const { bytes, body } = await limitedBody(request, maxBytes)
+  if (body === null) throw tooLarge(bytes, maxBytes)
   if (bytes === 0) throw new ApiError(400, 'invalid-field', t('server.theFileIsEmpty'), 'file')
-  return Buffer.concat(chunks)
+  return body
 }
 
 function tooLarge(bytes: number, maxBytes: number): ApiError {

@@ -12,6 +12,7 @@ import { inTransaction, pool, type Db } from '../db/pool'
 import { insertRevision, selectNewest, selectWholeRevisions } from '../db/queries/sheet'
 import { insertSheetPicture, selectSheetPicture } from '../db/queries/sheetPicture'
 import { ApiError } from '../utils/apiError'
+import { parsedJson } from '../utils/jsonBody'
 import { keptPicture } from './picture'
 import { requireSheet } from './sheetBook'
 import { lockSheet, today } from './sheets'
@@ -76,7 +77,7 @@ export async function importSheet(upload: Buffer): Promise<Imported> {
     await insertRevision(db, {
       sheet,
       who: file.revisions.at(-1)!.who,
-      reason: 'imported',
+      reason: t('server.imported'),
       changes: [],
       jobId: null,
       eventId: null,
@@ -99,12 +100,7 @@ function continuesAt(revisions: readonly SheetRevision[], here: ModelSheet): num
 }
 
 async function checkedFile(upload: Buffer): Promise<SheetFile> {
-  let parsed: unknown
-  try {
-    parsed = JSON.parse(upload.toString('utf8'))
-  } catch {
-    throw new ApiError(400, 'not-json', t('server.thisFileIsNotJsonA'), 'file')
-  }
+  const parsed = parsedJson(upload.toString('utf8'), 'server.thisFileIsNotJsonA')
   const file = (await sheetFileBody.validate(parsed, { strict: true })) as unknown as SheetFile
   for (const r of file.revisions) await sheetBody.validate(r?.sheet, { strict: true })
   const ids = new Set(file.revisions.map(r => r.sheet.id))

@@ -1,10 +1,11 @@
+import { keepable, parsedJson } from './jsonBody'
 import { t, type MessageCode } from '#shared/i18n'
 import {
   createError,
   defineEventHandler,
   getHeader,
+  getQuery,
   getRouterParam,
-  readRawBody,
   setResponseStatus,
   type EventHandlerRequest,
   type H3Event,
@@ -12,6 +13,7 @@ import {
 import type { Schema } from '#shared/yup'
 import { ApiError, toWire } from './apiError'
 import { drain } from './drain'
+import { limitedBody } from './limitedBody'
 import { asPageSpeaks } from './language'
 import { log } from './log'
 
@@ -39,17 +41,28 @@ export function apiHandler<T>(work: (event: H3Event<EventHandlerRequest>) => Pro
 
 /**
  * The JSON body, checked strictly: no coercion, no unknown fields.
- * @throws {ApiError} body-too-large, not-json
+ * @throws {ApiError} foreign-type, body-too-large, not-json, cannot-be-kept
  */
 export async function validBody<T>(event: H3Event, schema: Pick<Schema<T>, 'validate'>): Promise<T> {
-  const announced = Number(getHeader(event, 'content-length') ?? 0)
-  if (announced > MAX_BODY_BYTES) {
+  if (!/^application\/json\b/i.test(getHeader(event, 'content-type') ?? '')) {
     await drain(event.node.req)
-    throw tooLarge(announced)
+    throw new ApiError(415, 'foreign-type', t('server.bodyMustBeJson'))
   }
-  const text = (await readRawBody(event, 'utf8')) ?? ''
-  if (Buffer.byteLength(text) > MAX_BODY_BYTES) throw tooLarge(Buffer.byteLength(text))
-  return schema.validate(parseJson(text), { strict: true, abortEarly: true })
+  const { bytes, body } = await limitedBody(event.node.req, MAX_BODY_BYTES)
+  if (body === null) throw tooLarge(bytes)
+  return schema.validate(parsedJson(body.toString('utf8')), { strict: true, abortEarly: true })
+}
+
+/**
+ * What stands behind the question mark, as the schema reads it.
+ * @throws {ApiError} invalid-field, cannot-be-kept; {ValidationError}
+ */
+export async function validQuery<T>(event: H3Event, schema: Pick<Schema<T>, 'validate'>): Promise<T> {
+  const query = getQuery(event)
+  const twice = Object.keys(query).find(name => Array.isArray(query[name]))
+  if (twice !== undefined)
+    throw new ApiError(400, 'invalid-field', t('server.parameterTwice', { name: twice.slice(0, 60) }), twice)
+  return schema.validate(keepable(query))
 }
 
 /** What an id in a path belongs to. */
@@ -87,12 +100,4 @@ function tooLarge(bytes: number): ApiError {
       maxbodybytes: MAX_BODY_BYTES / 1024,
     }),
   )
-}
-
-function parseJson(text: string): unknown {
-  try {
-    return JSON.parse(text)
-  } catch {
-    throw new ApiError(400, 'not-json', t('server.theRequestBodyIsNotJson'))
-  }
 }

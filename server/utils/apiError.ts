@@ -3,7 +3,7 @@ import { t } from '#shared/i18n'
 import { CoreError } from '#core/errors'
 import type { ErrorCode, WireError } from '#shared/errors'
 import { ValidationError } from '#shared/yup'
-import { isDatabaseAway, isDuplicate } from '../db/errors'
+import { isContradiction, isDatabaseAway, isDuplicate, isUnfit } from '../db/errors'
 
 /** An error a route raises on purpose. */
 export class ApiError extends Error {
@@ -28,7 +28,9 @@ export function toWire(error: unknown): { status: number; body: WireError } {
   if (error instanceof CoreError) return of(422, error.code, errorWords(error))
   if (error instanceof ValidationError) return of(400, 'invalid-field', error.message, error.path ?? null)
   if (isDatabaseAway(error)) return of(503, 'database-away', t('server.databaseNotRespondingNothingIsLost'))
+  if (isUnfit(error)) return of(400, 'cannot-be-kept', t('server.valueCannotBeKept'))
   if (isDuplicate(error, 'instrument_name_key'))
     return of(409, 'name-taken', t('server.nameAnotherInstrumentHasThisName'), 'name')
+  if (isContradiction(error)) return of(409, 'cannot-be-kept', t('server.contradictsWhatIsKept'))
   return of(500, 'internal', t('server.serverErrorSavedEntriesAreSafe'))
 }

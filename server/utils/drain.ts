@@ -1,7 +1,7 @@
 import type { IncomingMessage } from 'node:http'
 
 /** A sender that is this far beyond every limit is cut off. */
-const PATIENCE_BYTES = 256 * 1024 * 1024
+export const PATIENCE_BYTES = 256 * 1024 * 1024
 
 /**
  * Reads a refused body to its end and throws it away. A browser that is still sending when the answer comes

@@ -35,7 +35,12 @@ export const test = base.extend<object, { house: TestHouse }>({
       return response
     }
     const codes = await codesShown(page)
+    const refused: string[] = []
+    page.on('console', said => {
+      if (said.text().includes('Content Security Policy')) refused.push(said.text())
+    })
     await use(page)
+    expect(refused, 'what the page itself needs and its policy refuses').toEqual([])
     expect(codes, 'codes of messages that were shown in the place of their words').toEqual([])
   },
 })

@@ -1,9 +1,8 @@
-import { getQuery } from 'h3'
 import { setQuery } from '#shared/earlierJob'
 import { earlierJobs } from '../../services/setHistory'
-import { apiHandler } from '../../utils/api'
+import { apiHandler, validQuery } from '../../utils/api'
 
 export default apiHandler(async event => {
-  const { sheetId, serial } = await setQuery.validate(getQuery(event))
+  const { sheetId, serial } = await validQuery(event, setQuery)
   return earlierJobs(sheetId, serial)
 })

@@ -1,12 +1,11 @@
-import { getQuery } from 'h3'
 import { MAX_BYTES, uploadQuery } from '#shared/attachment'
 import { keepAttachment } from '../../../../services/attachments'
 import { readUpload } from '../../../../services/readUpload'
-import { apiHandler, created, idParam } from '../../../../utils/api'
+import { apiHandler, created, idParam, validQuery } from '../../../../utils/api'
 
 export default apiHandler(async event => {
   const jobId = idParam(event, 'unknown-job')
-  const query = await uploadQuery.validate(getQuery(event))
+  const query = await validQuery(event, uploadQuery)
   return created(
     event,
     await keepAttachment(jobId, query, await readUpload(event.node.req, MAX_BYTES[query.kind])),
