@@ -1,11 +1,13 @@
-import { DATA } from './paths.mjs'
+import { dataFolder, markFolder } from './dataFolder.mjs'
 import { claim, startHouse } from './house.mjs'
 
 const PREFERRED_PORT = 3127
 
 /** What `npm run demo` and `npm start` share: claim the folder, start, say the address, end on Ctrl-C. */
 export async function launch({ demo }) {
-  const place = claim(DATA)
+  const folder = dataFolder(demo)
+  refuseOther(folder, demo)
+  const place = claim(folder)
   if (place.running) {
     console.error(
       'Diapason already runs here: ' +
@@ -26,22 +28,34 @@ export async function launch({ demo }) {
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
   try {
     house = await startHouse({
-      folder: DATA,
+      folder,
       demo,
       onChildren: pids => place.tell(house?.address ?? null, pids),
       preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       onDeath: (name, code) => {
-        console.error(`The process "${name}" keeps ending by itself (${code}); see ${DATA}/logs/${name}.log`)
+        console.error(
+          `The process "${name}" keeps ending by itself (${code}); see ${folder}/logs/${name}.log`,
+        )
         void end(1)
       },
     })
     if (ending) return void house.stop()
     place.tell(house.address, house.children.pids())
     console.log(
-      `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\nCtrl-C stops it.`,
+      `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +
+        `Everything is kept in ${folder}.\nCtrl-C stops it.`,
     )
   } catch (error) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
+  }
+}
+
+function refuseOther(folder, demo) {
+  try {
+    markFolder(folder, demo)
+  } catch (error) {
+    console.error(error.message)
+    process.exit(1)
   }
 }

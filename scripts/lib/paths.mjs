@@ -2,10 +2,6 @@ import { join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 
 export const ROOT = fileURLToPath(new URL('../..', import.meta.url))
-/**
- * Private database cluster, logs and run file; another folder lets a second house run from the same checkout.
- */
-export const DATA = process.env.DIAPASON_DATA ?? join(ROOT, '.data')
 export const OUTPUT = join(ROOT, '.output')
 export const fromRoot = (...parts) => join(ROOT, ...parts)
 /** What an import from another room begins with; nuxt.config.ts and vitest.config.ts take it from here. */

@@ -24,7 +24,8 @@ import { run } from './run.mjs'
 const LIB = '/usr/lib/postgresql'
 const isRoot = () => process.getuid?.() === 0
 
-function binFolder() {
+/** Programs of the newest PostgreSQL that is installed, or null. */
+export function binFolder() {
   const versions = existsSync(LIB)
     ? readdirSync(LIB).filter(v => existsSync(join(LIB, v, 'bin', 'initdb')))
     : []
@@ -83,9 +84,15 @@ function runAsServer(command, args, options = {}) {
  * A private cluster in a folder, started on loopback on a free port.
  * @param folder e.g. .data; gets pg/ and pg.log
  * @param throwAway true: no fsync, for tests only
+ * @param isRestore true: a place that an unfinished restore left may be used
  * @returns {{ url: string, port: number, stop: () => Promise<void>, startAgain: () => Promise<void> }}
  */
-export async function startCluster(folder, { throwAway = false } = {}) {
+export async function startCluster(folder, { throwAway = false, isRestore = false } = {}) {
+  if (!isRestore && existsSync(join(folder, 'pg.restoring')))
+    throw new Error(
+      `A restore into ${folder} did not end: what is there is not the whole backup. Nothing was changed. ` +
+        'Run the restore again; it begins anew.',
+    )
   await ensurePostgres()
   const data = join(folder, 'pg')
   const bin = binFor(data)
