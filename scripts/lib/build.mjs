@@ -22,6 +22,7 @@ const STAMP = join(OUTPUT, 'diapason-sources')
 const PROCESSES = {
   gateway: 'instruments/gateway/main.ts',
   bench: 'instruments/bench/main.ts',
+  check: 'server/check/main.ts',
   demo: 'server/demo/main.ts',
   scale: 'server/demo/scale/main.ts',
 }

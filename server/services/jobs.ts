@@ -5,7 +5,7 @@ import type { ModelSheet } from '#core/sheet'
 import type { BenchOrder } from '#shared/bench'
 import type { Intake, Job, JobPatch } from '#shared/job'
 import { inTransaction, pool, type Db } from '../db/pool'
-import { insertJob, placeJobs, selectJob, updateJob } from '../db/queries/job'
+import { insertJob, placeJobs, selectJob, updateJob, lockJob } from '../db/queries/job'
 import {
   insertEvent,
   readingBelongsTo,
@@ -87,7 +87,8 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
  */
 export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isNew: boolean }> {
   return inTransaction(async db => {
-    const job = await selectJob(db, jobId)
+    // One after the other: what a handover freezes is everything that was entered before it.
+    const job = await lockJob(db, jobId)
     if (!job) throw unknownJob(jobId)
     await checkOnJob(db, job, event)
     if (

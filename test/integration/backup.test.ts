@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startHouse } from '../../scripts/lib/house.mjs'
 import { INTAKE } from './house'
@@ -45,12 +46,44 @@ async function newJob(owner: string): Promise<string> {
   return id
 }
 
+const ROW = {
+  kind: 'row-taken',
+  id: randomUUID(),
+  atMs: 1_795_000_000_000,
+  phase: 'as-found',
+  stepId: null,
+  pointId: 'high-20',
+  conditions: {
+    mode: 'FM',
+    channel: 20,
+    lowPower: false,
+    toneHz: null,
+    toneV: null,
+    inputV: null,
+    coverage: 'standard',
+    setting: '',
+    supplyV: 13.8,
+    load: '50 ohm',
+    onTimeS: 60,
+  },
+  readings: [
+    {
+      id: randomUUID(),
+      quantity: 'powerW',
+      value: 0.1 + 0.2,
+      standardUncertainty: 1e-3,
+      source: 'typed',
+      instrument: null,
+    },
+  ],
+}
 let jobId: string
 let whole: unknown
 beforeAll(async () => {
   house = await start(at('workshop'))
   jobId = await newJob('Barge Heron')
   await note(jobId, 'preset cleaned; \u0431\u0440\u0430\u0442\u044c, 100 \u00b5V, \u201cquoted\u201d')
+  await request('POST', `/api/jobs/${jobId}/events`, ROW)
   whole = await request('GET', `/api/jobs/${jobId}`)
 }, 240_000)
 afterAll(async () => {
@@ -61,7 +94,7 @@ afterAll(async () => {
 describe('A backup', () => {
   it('is taken while the workshop works, is one file, and says what is in it', async () => {
     const { status, said } = command('backup', at('workshop'), file)
-    expect([status, said]).toEqual([0, expect.stringMatching(/: 1 jobs, 1 entries of /)])
+    expect([status, said]).toEqual([0, expect.stringMatching(/: 1 jobs, 2 entries of /)])
     expect(existsSync(`${file}.part.d`)).toBe(false)
     // What comes afterwards is not in it.
     await newJob('Barge Coot')
@@ -99,7 +132,7 @@ describe('A backup', () => {
     const { status, said } = command('restore', at('again'), file)
     expect([status, said]).toEqual([
       0,
-      expect.stringMatching(/1 jobs, 1 entries.* are equal to those of the backup/s),
+      expect.stringMatching(/1 jobs, 2 entries.* are equal to those of the backup/s),
     ])
     house = await start(at('again'))
     expect(await request('GET', `/api/jobs/${jobId}`)).toEqual(whole)
@@ -109,6 +142,37 @@ describe('A backup', () => {
       ((await request('GET', `/api/jobs/${id}`)) as { job: { number: number } }).job.number
     expect(await numberOf(next)).toBeGreaterThan(await numberOf(jobId))
   }, 120_000)
+
+  it('is checked whole; what was entered cannot be changed, and a change behind its back shows', async () => {
+    const whole = command('check', at('again'))
+    expect([whole.status, whole.said]).toEqual([
+      0,
+      expect.stringMatching(/2 jobs, 3 entries, 0 photos .*: whole\./),
+    ])
+    const db = new pg.Client(house.cluster!.url)
+    await db.connect()
+    for (const change of [
+      "update job_event set body = '{}'",
+      'delete from job_event',
+      'truncate job_event cascade',
+      'update reading set value_si = 0',
+      'delete from reading',
+      'truncate reading',
+    ])
+      await expect(db.query(change), change).rejects.toThrow(/never changed or removed/)
+    await db.query('alter table job_event disable trigger all')
+    await db.query(
+      `update job_event set body = jsonb_set(body, '{text}', '"never said"') where job_id = $1`,
+      [jobId],
+    )
+    await db.query('alter table job_event enable trigger all')
+    await db.end()
+    const changed = command('check', at('again'))
+    expect([changed.status, changed.said]).toEqual([
+      1,
+      expect.stringMatching(/W-0001: entry .* is not as it was stored, or one before it is missing/),
+    ])
+  }, 60_000)
 
   it('that was not restored to its end is not worked on; the restore begins anew', async () => {
     // As a restore leaves it that was stopped: a cluster, and the mark that it is not proved.

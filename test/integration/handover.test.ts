@@ -160,6 +160,30 @@ describe('a handover', () => {
     )
     expect((await pdf(`/api/jobs/${id}/handover.pdf?copy=owner&issue=1`)).bytes).toEqual(given.bytes)
   })
+  it('freezes everything that was entered before it, however many enter at once', async () => {
+    for (let round = 0; round < 5; round++) {
+      const id = await house.newJob()
+      const note = (text: string) => ({
+        kind: 'note',
+        id: randomUUID(),
+        atMs: 1_795_000_000_000,
+        stepId: null,
+        text,
+      })
+      const post = (event: object) => house.request('POST', `/api/jobs/${id}/events`, event)
+      await Promise.all([
+        ...Array.from({ length: 8 }, (_, i) => post(note(`before ${i}`))),
+        handOver(id, ''),
+        ...Array.from({ length: 8 }, (_, i) => post(note(`after ${i}`))),
+      ])
+      const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as {
+        events: { id: string; kind: string }[]
+      }
+      const before = events.slice(0, events.findIndex(e => e.kind === 'handed-over') + 1).map(e => e.id)
+      const frozen = (await house.request('GET', `/api/jobs/${id}/issues/1/record.json`)).body as JobRecord
+      expect(frozen.events.map(e => e.id)).toEqual(before)
+    }
+  })
   it('sent twice makes one issue', async () => {
     const id = await house.newJob()
     const event = { kind: 'handed-over', id: randomUUID(), atMs: 1_795_000_000_000, text: '' }

@@ -44,6 +44,14 @@ export async function selectJob(db: Db, id: string): Promise<Job | null> {
   return rows[0] ?? null
 }
 
+/** The same, and nobody else enters anything on it before this transaction ends. */
+export async function lockJob(db: Db, id: string): Promise<Job | null> {
+  const { rows } = await db.query<Job>(`select ${COLUMNS} from job where id = $1::uuid for no key update`, [
+    id,
+  ])
+  return rows[0] ?? null
+}
+
 /** Everything that is here, bench by bench in the order in which it lies there, what came last on top. */
 export async function selectJobsHere(db: Db): Promise<Job[]> {
   const { rows } = await db.query<Job>(

@@ -1,10 +1,14 @@
 import type { Bound, Reading } from '#core/quantity'
 import type { JobEvent } from '#core/run'
+import { eventDigest } from '../eventChain'
 import type { Db } from '../pool'
 
+/** The chain goes on from the last entry of the job: whoever inserts has the job locked. */
 const INSERT_EVENT = `
-  insert into job_event (id, job_id, kind, at, body)
-  values ($1::uuid, $2::uuid, $3, to_timestamp($4::float8 / 1000), $5::jsonb)
+  insert into job_event (id, job_id, kind, at, body, chain)
+  values ($1::uuid, $2::uuid, $3, to_timestamp($4::float8 / 1000), $5::jsonb, sha256(coalesce((
+    select e.chain from job_event e where e.job_id = $2::uuid and e.chain is not null order by e.seq desc limit 1
+  ), ''::bytea) || $6::bytea))
   on conflict (id) do nothing
   returning seq`
 
@@ -43,11 +47,21 @@ interface ReadingRow extends Omit<Reading, 'bound' | 'fullScale'> {
   fullScale: number | null
 }
 
-/** @returns false when an event of this id was stored before (nothing is written then) */
+/**
+ * @param db in a transaction that has the job locked
+ * @returns false when an event of this id was stored before (nothing is written then)
+ */
 export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promise<boolean> {
   const { id, kind, atMs, ...rest } = event
   const { readings = [], ...body } = rest as { readings?: readonly Reading[] }
-  const { rowCount } = await db.query(INSERT_EVENT, [id, jobId, kind, atMs, JSON.stringify(body)])
+  const { rowCount } = await db.query(INSERT_EVENT, [
+    id,
+    jobId,
+    kind,
+    atMs,
+    JSON.stringify(body),
+    eventDigest(event),
+  ])
   if (rowCount === 0) return false
   if (readings.length > 0) {
     await db.query(INSERT_READINGS, [
