@@ -2,10 +2,12 @@ import { $api } from './api'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { JobEvent } from '#core/run'
-import { failureOf } from './failureWords'
+import { failureOf, type Failure } from './failureWords'
 import { drop, keep, markRefused, waiting, type OutboxEntry } from './outboxDb'
 
 const RETRY_MS = [500, 1000, 2000, 5000]
+/** So often the server may fail over one entry before it is set aside. */
+const MAX_FAILURES = 4
 
 /**
  * Carries events to the server, in order and exactly once: kept on disk first, sent until acknowledged, and
@@ -16,6 +18,8 @@ export const useOutboxStore = defineStore('outbox', () => {
   const trouble = ref<string | null>(null)
   let sending: Promise<void> | null = null
   let failures = 0
+  /** how often the server failed over an entry, by its place */
+  const failedOver = new Map<number, number>()
   const sentListeners = new Set<(jobId: string, event: JobEvent) => void>()
 
   const unsent = computed(() => entries.value.filter(e => e.refused === null))
@@ -63,7 +67,7 @@ export const useOutboxStore = defineStore('outbox', () => {
       return true
     } catch (error) {
       const failure = failureOf(error)
-      if (!failure.passing) {
+      if (!failure.passing || isHopeless(entry.place, failure)) {
         await markRefused(entry, failure.words)
         return true
       }
@@ -71,6 +75,14 @@ export const useOutboxStore = defineStore('outbox', () => {
       setTimeout(() => void flush(), RETRY_MS[Math.min(failures++, RETRY_MS.length - 1)])
       return false
     }
+  }
+
+  /** An entry that the server fails over again and again must not hold up all that come after it. */
+  function isHopeless(place: number, { code }: Failure): boolean {
+    if (code !== 'internal') return false
+    const times = (failedOver.get(place) ?? 0) + 1
+    failedOver.set(place, times)
+    return times >= MAX_FAILURES
   }
 
   async function giveUp(place: number) {

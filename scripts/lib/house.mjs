@@ -3,6 +3,7 @@ import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { ensureBuilt } from './build.mjs'
 import { Children } from './children.mjs'
+import { keepDatabase } from './keepDatabase.mjs'
 import { migrate } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
 import { OUTPUT } from './paths.mjs'
@@ -47,12 +48,14 @@ export async function startHouse({
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
     const address = `http://127.0.0.1:${webPort}`
     await answers(`${address}/api/health`)
+    const stopKeeping = cluster ? keepDatabase(cluster, onDeath) : () => {}
     return {
       address,
       env,
       cluster,
       children,
       stop: async () => {
+        stopKeeping()
         await children.stop()
         await cluster?.stop()
       },

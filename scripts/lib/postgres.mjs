@@ -109,16 +109,27 @@ export async function startCluster(folder, { throwAway = false, isRestore = fals
   const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket}${careless}`
   const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start'])
   await start()
+  let isWanted = true
   return {
     url: `postgresql://diapason@127.0.0.1:${port}/postgres`,
     port,
+    /** started and not stopped on purpose, and all the same not there */
+    isLost: () => isWanted && !isServing(data),
     stop: async () => {
+      isWanted = false
       await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', 'stop'], { allowFailure: true })
       rmSync(socket, { recursive: true, force: true })
     },
-    halt: () =>
-      runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'immediate', '-w', 'stop'], { allowFailure: true }),
-    startAgain: start,
+    halt: () => {
+      isWanted = false
+      return runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'immediate', '-w', 'stop'], {
+        allowFailure: true,
+      })
+    },
+    startAgain: async () => {
+      await start()
+      isWanted = true
+    },
   }
 }
 
@@ -176,6 +187,14 @@ async function stopLeftover(bin, data) {
   await runAsServer(join(bin, 'pg_ctl'), ['-D', data, '-m', 'fast', '-w', '-t', '20', 'stop'], {
     allowFailure: true,
   })
+}
+
+function isServing(data) {
+  try {
+    return isPostgres(Number(readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')[0]))
+  } catch {
+    return false
+  }
 }
 
 function isPostgres(pid) {

@@ -94,6 +94,35 @@ test('an unknown job, an unknown page, a bad form: each says what is wrong and w
   await expect(page.getByLabel('Owner', { exact: true })).toHaveValue('Someone')
 })
 
+test('an entry that the server fails over again and again is set aside, and what comes after it is stored', async ({
+  page,
+  house,
+}) => {
+  const id = await house.newJob()
+  await page.route('**/events', route =>
+    route.request().postData()?.includes('breaks the server')
+      ? route.fulfill({
+          status: 500,
+          json: { data: { code: 'internal', field: null, message: 'Server error. Saved entries are safe.' } },
+        })
+      : route.continue(),
+  )
+  await page.goto(`${house.address}/jobs/${id}/align`)
+  await expect(page.getByText('Alignment, 0 of 11 steps done')).toBeVisible()
+  for (const text of ['breaks the server', 'comes after it']) {
+    await page.keyboard.press('n')
+    await page.getByLabel('Note').fill(text)
+    await page.getByRole('button', { name: /^Save/ }).click()
+    await expect(page.getByLabel('Note')).toHaveCount(0)
+  }
+  await expect(page.getByText(/rejected/)).toBeVisible({ timeout: 30_000 })
+  await expect
+    .poll(async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body), {
+      timeout: 10_000,
+    })
+    .toContain('comes after it')
+})
+
 test('a note that is too long is refused by name and stays in its field', async ({ page, house }) => {
   const id = await house.newJob()
   await page.goto(`${house.address}/jobs/${id}/align`)

@@ -74,8 +74,13 @@ describe('npm run demo', () => {
         { timeout: 10_000 },
       )
       .toBe(true)
+    // So is the database.
+    const killed = postmaster()
+    process.kill(killed, 'SIGKILL')
+    await expect.poll(() => jobs(address).catch(() => 0), { timeout: 20_000 }).toBe(10)
     const { children } = runFile()
     const server = postmaster()
+    expect(server).not.toBe(killed)
     expect([...children, server].every(alive)).toBe(true)
     first.child.kill('SIGINT')
     expect(await first.ended).toBe(0)
