@@ -1,5 +1,6 @@
 import { spawn, type ChildProcess } from 'node:child_process'
 import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -8,9 +9,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 const folder = mkdtempSync(join(tmpdir(), 'diapason-launch-'))
 const started: ChildProcess[] = []
 
-function demo(script = 'scripts/demo.mjs', where = folder) {
+function demo(script = 'scripts/demo.mjs', where = folder, port = '0') {
   const child = spawn(process.execPath, [script], {
-    env: { ...process.env, DIAPASON_DATA: where, PORT: '0' },
+    env: { ...process.env, DIAPASON_DATA: where, PORT: port },
   })
   started.push(child)
   let said = ''
@@ -124,6 +125,22 @@ describe('npm run demo', () => {
     expect(await again.ended).toBe(0)
     rmSync(copy, { recursive: true, force: true })
   }, 120_000)
+
+  it('says that its port is taken, and takes no other', async () => {
+    const server = createServer().listen(0, '127.0.0.1')
+    await new Promise(resolve => server.once('listening', resolve))
+    const { port } = server.address() as AddressInfo
+    const refused = demo('scripts/demo.mjs', folder, String(port))
+    expect(await refused.ended).toBe(1)
+    expect(refused.said()).toContain(`Port ${port} is taken by another program`)
+    await new Promise(resolve => server.close(resolve))
+  }, 60_000)
+
+  it('never starts in the folder of the other kind', async () => {
+    const refused = demo('scripts/start.mjs')
+    expect(await refused.ended).toBe(1)
+    expect(refused.said()).toMatch(/holds the demo, with made-up jobs\. Nothing was changed/)
+  })
 
   it.each([
     ['PG_VERSION', '9', /made by PostgreSQL 9; PostgreSQL \d+ is installed\. Nothing was changed/],
