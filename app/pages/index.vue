@@ -11,6 +11,8 @@ import JobRow from '~/features/job/components/JobRow.vue'
 import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
 import type { Failure } from '../data/failureWords'
 import { findJobs } from '~/features/job/logic/findJobs'
+import BackupNotice from '~/features/bench/components/BackupNotice.vue'
+import { useBackupsStore } from '~/features/bench/store/backups'
 import { useBlockedStore } from '~/features/bench/store/blocked'
 import { useJobsStore } from '~/features/job/store/jobs'
 import { useRulesStore } from '~/features/rules/store/rules'
@@ -23,6 +25,7 @@ const IntakeForm = defineAsyncComponent(() => import('~/features/job/components/
 const store = useJobsStore()
 const rules = useRulesStore()
 const blocked = useBlockedStore()
+const backups = useBackupsStore()
 const sheets = useSheetsStore()
 const takenOpen = ref(false)
 const starting = ref(false)
@@ -68,6 +71,7 @@ onMounted(() => {
   void store.load()
   void rules.load()
   void blocked.load()
+  void backups.load()
 })
 useBenchKeys({
   'j': openForm,
@@ -120,6 +124,7 @@ useBenchKeys({
           >{{ t('bench.bookInASet') }} <kbd>J</kbd></v-btn
         >
       </div>
+      <BackupNotice :state="backups.state" :now-ms="nowMs" />
       <div v-if="store.failure" class="care my-4" role="alert">
         {{ store.failure.words }}
         <v-btn size="small" class="ml-3" @click="store.load()">{{ t('common.tryAgain') }}</v-btn>

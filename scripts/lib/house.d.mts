@@ -3,6 +3,7 @@ export function startHouse(options: {
   demo: boolean
   throwAway?: boolean
   preferredPort?: number
+  settings?: Record<string, string>
   onDeath?: (name: string, code: unknown) => void
 }): Promise<{
   address: string

@@ -14,6 +14,7 @@ import { run } from './run.mjs'
 /**
  * Starts everything: database, simulated bench and demo data if wanted, gateway, web server.
  * @param folder where the private cluster, the logs and the run file live
+ * @param settings environment of the processes beside what the house itself says
  * @returns addresses, and stop() that ends all of it
  */
 export async function startHouse({
@@ -21,6 +22,7 @@ export async function startHouse({
   demo,
   throwAway = false,
   preferredPort = 0,
+  settings = {},
   onDeath = () => {},
   onChildren = () => {},
 }) {
@@ -32,12 +34,11 @@ export async function startHouse({
   const children = new Children(join(folder, 'logs'), onChildren)
   try {
     await migrate(url)
-    const [webPort, gatewayPort, benchPort] = [
-      await freePort(preferredPort),
-      await freePort(),
-      await freePort(),
-    ]
+    const webPort = await freePort(preferredPort)
+    const gatewayPort = await freePort()
+    const benchPort = await freePort()
     const env = {
+      ...settings,
       DATABASE_URL: url,
       GATEWAY_PORT: String(gatewayPort),
       GATEWAY_URL: `http://127.0.0.1:${gatewayPort}`,

@@ -1,5 +1,6 @@
 import { dataFolder, markFolder } from './dataFolder.mjs'
 import { claim, startHouse } from './house.mjs'
+import { backupFolder, keepBackups } from './nightly.mjs'
 
 const PREFERRED_PORT = 3127
 
@@ -8,19 +9,15 @@ export async function launch({ demo }) {
   const folder = dataFolder(demo)
   refuseOther(folder, demo)
   const place = claim(folder)
-  if (place.running) {
-    console.error(
-      'Diapason already runs here: ' +
-        `${place.running.address ?? 'it is starting'} (process ` +
-        `${place.running.pid}). Stop that one first.`,
-    )
-    process.exit(1)
-  }
+  refuseSecond(place)
+  const backups = demo ? null : backupFolder(folder)
   let house = null
+  let stopBackups = () => {}
   let ending = false
   const end = async code => {
     if (ending) return
     ending = true
+    stopBackups()
     if (house) await house.stop()
     place.release()
     process.exit(code)
@@ -32,6 +29,7 @@ export async function launch({ demo }) {
       demo,
       onChildren: pids => place.tell(house?.address ?? null, pids),
       preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
+      settings: backups ? { DIAPASON_BACKUPS_IN: backups } : {},
       onDeath: (name, code) => {
         console.error(
           `The process "${name}" keeps ending by itself (${code}); see ${folder}/logs/${name}.log`,
@@ -41,6 +39,7 @@ export async function launch({ demo }) {
     })
     if (ending) return void house.stop()
     place.tell(house.address, house.children.pids())
+    if (backups) stopBackups = keepBackups(folder, backups, words => console.error(words))
     console.log(
       `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +
         `Everything is kept in ${folder}.\nCtrl-C stops it.`,
@@ -58,4 +57,13 @@ function refuseOther(folder, demo) {
     console.error(error.message)
     process.exit(1)
   }
+}
+
+function refuseSecond({ running }) {
+  if (!running) return
+  console.error(
+    `Diapason already runs here: ${running.address ?? 'it is starting'} (process ${running.pid}). ` +
+      'Stop that one first.',
+  )
+  process.exit(1)
 }

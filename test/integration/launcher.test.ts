@@ -1,5 +1,14 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { cpSync, existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import {
+  cpSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  readdirSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
 import { createServer, type AddressInfo } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -120,7 +129,13 @@ describe('npm run demo', () => {
     const copy = mkdtempSync(join(tmpdir(), 'diapason-copy-'))
     cpSync(join(folder, 'pg'), join(copy, 'pg'), { recursive: true })
     const again = demo('scripts/start.mjs', copy)
-    expect(await jobs(await again.ready())).toBe(10)
+    const address = await again.ready()
+    expect(await jobs(address)).toBe(10)
+    // A workshop that was never backed up is, at once.
+    const last = async () =>
+      (await (await fetch(`${address}/api/backups`)).json()) as { lastAtMs: number | null }
+    await expect.poll(last, { timeout: 20_000 }).toEqual({ wanted: true, lastAtMs: expect.any(Number) })
+    expect(readdirSync(join(copy, 'backups'))).toEqual([expect.stringMatching(/^nightly-.*\.diapason$/)])
     again.child.kill('SIGINT')
     expect(await again.ended).toBe(0)
     rmSync(copy, { recursive: true, force: true })

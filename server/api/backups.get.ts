@@ -1,0 +1,4 @@
+import { backupState } from '../services/backups'
+import { apiHandler } from '../utils/api'
+
+export default apiHandler(async () => backupState())

@@ -1,0 +1,14 @@
+/** Older than this, the last backup is worth a word [ms]: a night or two may be missed over a weekend. */
+export const BACKUP_OLD_MS = 3 * 86_400_000
+
+export interface BackupState {
+  /** the launcher takes backups by itself */
+  readonly wanted: boolean
+  /** null = there is none */
+  readonly lastAtMs: number | null
+}
+
+/** Whether somebody has to be told. */
+export function isBackupOld({ wanted, lastAtMs }: BackupState, nowMs: number): boolean {
+  return wanted && (lastAtMs === null || nowMs - lastAtMs > BACKUP_OLD_MS)
+}
