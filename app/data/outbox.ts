@@ -85,6 +85,15 @@ export const useOutboxStore = defineStore('outbox', () => {
     return times >= MAX_FAILURES
   }
 
+  /** One that was set aside is sent once more. */
+  async function sendAgain(place: number) {
+    const entry = entries.value.find(e => e.place === place)
+    if (!entry) return
+    failedOver.delete(place)
+    await markRefused(entry, null)
+    await flush()
+  }
+
   async function giveUp(place: number) {
     await drop(place)
     await reload()
@@ -95,5 +104,5 @@ export const useOutboxStore = defineStore('outbox', () => {
     return () => sentListeners.delete(tell)
   }
 
-  return { entries, unsent, refused, trouble, append, flush, reload, giveUp, onSent }
+  return { entries, unsent, refused, trouble, append, flush, reload, sendAgain, giveUp, onSent }
 })

@@ -52,7 +52,8 @@ export async function drop(place: number): Promise<void> {
   await (await database()).delete('outbox', place)
 }
 
-export async function markRefused(entry: OutboxEntry, words: string): Promise<void> {
+/** @param words null = it is to be sent again */
+export async function markRefused(entry: OutboxEntry, words: string | null): Promise<void> {
   await (await database()).put('outbox', plain({ ...entry, refused: words }))
 }
 

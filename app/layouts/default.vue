@@ -97,6 +97,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           :trouble="outbox.trouble"
           :refused="outbox.refused"
           @give-up="outbox.giveUp"
+          @send-again="outbox.sendAgain"
         /><slot />
       </main>
       <aside v-if="drawer && practice.state" class="frame-drawer no-print" :aria-label="t('frame.simulator')">

@@ -1,5 +1,9 @@
-/** SQLSTATE classes and socket errors that mean "the database is not there", not "the request is wrong". */
-const AWAY = /^(08|57P0[123]|53300|ECONNREFUSED|ECONNRESET|ENOENT|EPIPE|ETIMEDOUT)/
+/**
+ * SQLSTATE classes and socket errors that mean "the database cannot now", not "the request is wrong": lines
+ * lost (08), a full disk or no memory (53), stopped or cancelled by its operator (57), its disk fails (58),
+ * read-only (25006), somebody else was in the way (40, 55P03). What is sent again later is stored.
+ */
+const AWAY = /^(08|40|53|57|58|25006|55P03|ECONNREFUSED|ECONNRESET|ENOENT|EPIPE|ETIMEDOUT)/
 const AWAY_WORDS = [
   'Connection terminated',
   'timeout exceeded when trying to connect',

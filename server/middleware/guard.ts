@@ -22,6 +22,7 @@ export default defineEventHandler(event => {
       host,
       origin: getHeader(event, 'origin'),
       fetchSite: getHeader(event, 'sec-fetch-site'),
+      fetchDest: getHeader(event, 'sec-fetch-dest'),
       contentType: getHeader(event, 'content-type'),
     },
     names,

@@ -12,6 +12,7 @@ const asked = (change: Partial<RequestOrigin>) =>
       origin: undefined,
       fetchSite: undefined,
       contentType: 'application/json',
+      fetchDest: undefined,
       ...change,
     },
     NAMES,
@@ -26,6 +27,10 @@ describe('A request', () => {
     [
       'that follows a link from elsewhere to a page',
       { method: 'GET', path: '/sets', fetchSite: 'cross-site' },
+    ],
+    [
+      'that follows a link from elsewhere to a paper',
+      { method: 'GET', path: '/api/jobs/x/handover.pdf', fetchSite: 'cross-site', fetchDest: 'document' },
     ],
     ['to a name of the workshop', { host: 'bench.workshop:3127' }],
     ['to an address of the bench network', { host: '192.168.1.20:3127' }],

@@ -9,6 +9,8 @@ export interface RequestOrigin {
   /** of the browser that sends it; tools send none */
   readonly fetchSite: string | undefined
   readonly contentType: string | undefined
+  /** what the browser wants it for; *document* = a page of its own, which no other page reads */
+  readonly fetchDest: string | undefined
 }
 export type Foreign = 'foreign-host' | 'foreign-origin' | 'foreign-type'
 
@@ -34,7 +36,8 @@ export function foreign(request: RequestOrigin, names: ReadonlySet<string>): For
   const isRead = READING.has(request.method)
   // Another page may link to ours, and may neither read nor embed what the server says.
   const crossSite = request.fetchSite === 'cross-site' || request.fetchSite === 'same-site'
-  if (crossSite && (!isRead || request.path.startsWith('/api/'))) return 'foreign-origin'
+  const isEmbedded = request.path.startsWith('/api/') && request.fetchDest !== 'document'
+  if (crossSite && (!isRead || isEmbedded)) return 'foreign-origin'
   if (isRead) return null
   if (request.origin !== undefined && hostOf(request.origin) !== request.host) return 'foreign-origin'
   const isOurs = request.origin !== undefined || request.fetchSite === 'same-origin'

@@ -121,6 +121,16 @@ test('an entry that the server fails over again and again is set aside, and what
       timeout: 10_000,
     })
     .toContain('comes after it')
+  // Set aside is not lost: sent once more, when the server can, it is stored.
+  await page.unroute('**/events')
+  await page.getByRole('button', { name: 'Show' }).click()
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByText(/rejected/)).toHaveCount(0)
+  await expect
+    .poll(async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body), {
+      timeout: 10_000,
+    })
+    .toContain('breaks the server')
 })
 
 test('a note that is too long is refused by name and stays in its field', async ({ page, house }) => {

@@ -10,7 +10,7 @@ defineProps<{
   trouble: string | null
   refused: readonly { place: number; event: JobEvent; refused: string | null }[]
 }>()
-const emit = defineEmits<{ giveUp: [place: number] }>()
+const emit = defineEmits<{ giveUp: [place: number]; sendAgain: [place: number] }>()
 const shown = ref(false)
 </script>
 
@@ -29,6 +29,7 @@ const shown = ref(false)
       <ul v-if="shown">
         <li v-for="r in refused" :key="r.place">
           {{ eventWords(r.event) }}: {{ r.refused }}
+          <button type="button" @click="emit('sendAgain', r.place)">{{ t('common.tryAgain') }}</button>
           <button type="button" @click="emit('giveUp', r.place)">{{ t('common.discard') }}</button>
         </li>
       </ul>
