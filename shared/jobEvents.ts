@@ -15,7 +15,7 @@ const stepId = () => string().max(20).nullable().defined()
 
 const reading = object({
   id: uuid(),
-  quantity: string().oneOf(QUANTITY_NAMES).required(),
+  quantity: string().label('common.quantity').oneOf(QUANTITY_NAMES).required(),
   value: number()
     .label('form.value')
     .required()
