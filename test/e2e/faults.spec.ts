@@ -123,8 +123,8 @@ test('an entry that the server fails over again and again is set aside, and what
     .toContain('comes after it')
   // Set aside is not lost: sent once more, when the server can, it is stored.
   await page.unroute('**/events')
-  await page.getByRole('button', { name: 'Show' }).click()
-  await page.getByRole('button', { name: 'Try again' }).click()
+  await page.getByRole('button', { name: 'Show', exact: true }).click()
+  await page.getByRole('button', { name: 'Try again', exact: true }).click()
   await expect(page.getByText(/rejected/)).toHaveCount(0)
   await expect
     .poll(async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body), {
