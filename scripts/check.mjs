@@ -2,7 +2,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from './lib/build.mjs'
 import { dataFolder } from './lib/dataFolder.mjs'
 import { openDatabase } from './lib/database.mjs'
-import { migrate } from './lib/migrate.mjs'
+import { newestMigration } from './lib/migrate.mjs'
 import { ensureNodeModules } from './lib/packages.mjs'
 import { OUTPUT } from './lib/paths.mjs'
 import { run } from './lib/run.mjs'
@@ -13,8 +13,11 @@ await ensureBuilt()
 try {
   const database = await openDatabase(dataFolder(false))
   try {
-    await migrate(database.url)
-    const env = { ...process.env, DATABASE_URL: database.url }
+    const env = {
+      ...process.env,
+      DATABASE_URL: database.url,
+      DIAPASON_SCHEMA: String(newestMigration()),
+    }
     const { code } = await run(process.execPath, [join(OUTPUT, 'processes', 'check.mjs')], {
       allowFailure: true,
       env,

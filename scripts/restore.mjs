@@ -1,5 +1,6 @@
 import { restore } from './lib/backup.mjs'
 import { dataFolder, markFolder } from './lib/dataFolder.mjs'
+import { claim } from './lib/house.mjs'
 import { ensureNodeModules } from './lib/packages.mjs'
 
 const [file] = process.argv.slice(2)
@@ -9,9 +10,14 @@ if (!file) {
 }
 await ensureNodeModules()
 const folder = dataFolder(false)
+const place = claim(folder)
+if (place.running) {
+  console.error(`Diapason, or another restore, runs in ${folder}. Nothing was changed.`)
+  process.exit(1)
+}
 try {
-  const tables = await restore(file, folder)
   markFolder(folder, false)
+  const tables = await restore(file, folder)
   const rows = Object.values(tables).reduce((sum, table) => sum + table.rows, 0)
   console.log(
     `Restored into ${folder}: ${tables.job.rows} jobs, ${tables.job_event.rows} entries. ` +
@@ -19,5 +25,7 @@ try {
   )
 } catch (error) {
   console.error(error instanceof Error ? error.message : error)
-  process.exit(1)
+  process.exitCode = 1
+} finally {
+  place.release()
 }

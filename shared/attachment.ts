@@ -1,5 +1,5 @@
 import { t } from '#shared/i18n'
-import { array, boolean, number, object, string, type InferType } from '#shared/yup'
+import { array, boolean, number, object, string, type InferType, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 
 export const ATTACHMENT_KINDS = ['photo', 'voice'] as const
@@ -19,7 +19,7 @@ const about = () =>
     .defined()
 
 export const uploadQuery = object({
-  id: string().uuid().required(),
+  id: uuid(),
   kind: string().oneOf(ATTACHMENT_KINDS).required(),
   name: string().trim().max(200).default(''),
   about: about().default(''),

@@ -1,4 +1,4 @@
-import { array, number, object, string, type InferType } from '#shared/yup'
+import { array, number, object, type InferType, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import type { Stage, WaitsFor, WarmUp } from '#core/work'
 import type { SetKind } from '#core/sheet'
@@ -7,7 +7,7 @@ import type { Job } from './job'
 /** Every job that is here, in order, each with its bench. */
 export const benchOrder = object({
   order: array(
-    object({ id: string().uuid().required(), bench: number().integer().min(1).max(9).nullable().defined() })
+    object({ id: uuid(), bench: number().integer().min(1).max(9).nullable().defined() })
       .noUnknown(true, UNKNOWN_FIELD)
       .required(),
   )

@@ -1,11 +1,11 @@
 import { t } from '#shared/i18n'
-import { object, string } from '#shared/yup'
+import { object, string, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 
 /** Days on which other work takes the bench. The same schema checks form and request. */
 export const blockedPeriodBody = object({
-  id: string().uuid().required(),
+  id: uuid(),
   fromDay: day('form.firstDay').required(),
   toDay: day('form.lastDay')
     .required()

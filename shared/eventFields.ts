@@ -4,5 +4,4 @@ import { string } from '#shared/yup'
 /** Longest note; a bench note is a few lines, not a file. */
 export const NOTE_MAX = 10_000
 
-export const uuid = () => string().uuid().required()
 export const text = (label: MessageCode) => string().label(label).max(NOTE_MAX)

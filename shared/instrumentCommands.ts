@@ -1,6 +1,6 @@
 import type { Message } from '#core/message'
 import { t } from '#shared/i18n'
-import { number, object, string, type InferType } from '#shared/yup'
+import { number, object, string, uuid, type InferType } from '#shared/yup'
 import { SETTING_NAMES, type SettingName, type SteppedPlan, type SteppedPoint } from '#core/instrument'
 import { QUANTITY_NAMES, type Quantity } from '#core/quantity'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -9,7 +9,7 @@ import { UNKNOWN_FIELD } from './unknownField'
 const PRINTABLE = /^[\x20-\x7e]+$/
 
 export const setBody = object({
-  instrumentId: string().uuid().required(),
+  instrumentId: uuid(),
   name: string<SettingName>().oneOf(SETTING_NAMES).required(),
   value: number().required(),
 }).noUnknown(true, UNKNOWN_FIELD)
@@ -19,13 +19,11 @@ export const askText = object({
     .matches(PRINTABLE, () => t('form.onlyPrintableCharactersCanBeSent'))
     .required(),
 }).noUnknown(true, UNKNOWN_FIELD)
-export const askBody = askText
-  .shape({ instrumentId: string().uuid().required() })
-  .noUnknown(true, UNKNOWN_FIELD)
+export const askBody = askText.shape({ instrumentId: uuid() }).noUnknown(true, UNKNOWN_FIELD)
 
 export const steppedBody = object({
-  setInstrumentId: string().uuid().required(),
-  readInstrumentId: string().uuid().required(),
+  setInstrumentId: uuid(),
+  readInstrumentId: uuid(),
   set: string<SettingName>().oneOf(SETTING_NAMES).required(),
   from: number().required(),
   to: number().required(),

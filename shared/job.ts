@@ -1,5 +1,5 @@
 import { LANGUAGES, t } from '#shared/i18n'
-import { array, boolean, number, object, string, type InferType } from '#shared/yup'
+import { array, boolean, number, object, string, type InferType, uuid } from '#shared/yup'
 import { MODES, type Mode } from '#core/rules'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '#core/claims'
 import type { SchoolChoices } from '#core/sheet'
@@ -13,7 +13,7 @@ const CLAIM_KINDS: readonly ClaimKind[] = ['about', 'under', 'over']
 export const MAX_CLAIMS = 10
 
 const claim = object({
-  id: string().uuid().required(),
+  id: uuid(),
   quantity: string<ClaimQuantity>().oneOf(CLAIM_QUANTITY_NAMES).required(),
   kind: string<ClaimKind>().oneOf(CLAIM_KINDS).required(),
   value: number()
@@ -69,7 +69,7 @@ export const intakeBody = object({
 
 export type Intake = InferType<typeof intakeBody>
 
-export const newJobBody = intakeBody.shape({ id: string().uuid().required() }).noUnknown(true, UNKNOWN_FIELD)
+export const newJobBody = intakeBody.shape({ id: uuid() }).noUnknown(true, UNKNOWN_FIELD)
 
 /** Parts of a job that may be corrected later, all at once or one by one. */
 export const jobPatch = object({

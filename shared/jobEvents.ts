@@ -1,5 +1,5 @@
 import { errorWords } from '#shared/words/messageWords'
-import { array, boolean, lazy, number, object, string, type ObjectSchema } from '#shared/yup'
+import { array, boolean, lazy, number, object, string, type ObjectSchema, uuid } from '#shared/yup'
 import { BOUNDS, SPREADS, QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
 import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '#core/run'
 import { RUN_EVENT_BODIES } from './runEvents'
@@ -8,7 +8,7 @@ import { MODES } from '#core/rules'
 import { COVERAGES } from '#core/sheet'
 import { CoreError } from '#core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
-import { text, uuid } from './eventFields'
+import { text } from './eventFields'
 
 const base = { id: uuid(), atMs: number().integer().min(0).max(8.64e15).required() }
 const stepId = () => string().max(20).nullable().defined()

@@ -1,4 +1,4 @@
-import { string, type InferType } from '#shared/yup'
+import { string, uuid, type InferType } from '#shared/yup'
 import { closed } from './sheet/fields'
 
 /**
@@ -8,6 +8,6 @@ import { closed } from './sheet/fields'
 export const runPlaceBody = closed({
   stepId: string().max(20).required(),
   pointId: string().max(40).required(),
-  screen: string().uuid().required(),
+  screen: uuid(),
 })
 export type RunPosition = InferType<typeof runPlaceBody>

@@ -1,4 +1,4 @@
-import { array, boolean, mixed, number, object, string, type InferType } from '#shared/yup'
+import { array, boolean, mixed, number, object, string, type InferType, uuid } from '#shared/yup'
 import { TOOLS, type Tool } from '#core/circuit'
 import { MODES, type Mode } from '#core/rules'
 import { COVERAGES, type Coverage } from '#core/sheet'
@@ -71,7 +71,7 @@ export type BenchSession = InferType<typeof benchSession>
 
 /** What a trainee chooses. */
 export const newPractice = object({
-  id: string().uuid().required(),
+  id: uuid(),
   trainee: string().trim().label('form.yourName').max(60).required(),
   kitId: string().max(30).required(),
   choice: mixed<'prepared' | 'surprise' | 'lesson'>().oneOf(['prepared', 'surprise', 'lesson']).required(),

@@ -1,5 +1,5 @@
 import { t } from '#shared/i18n'
-import { mixed, number, object, string, type InferType } from '#shared/yup'
+import { mixed, number, object, string, type InferType, uuid } from '#shared/yup'
 import { PHASES } from '#core/run'
 import type { Measurement, Note, SignalPictures } from '#core/signal'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -24,8 +24,8 @@ export const keptOptions = object({
 export type KeptOptions = InferType<typeof keptOptions>
 
 export const newRecordingBody = object({
-  id: string().uuid().required(),
-  jobId: string().uuid().nullable().defined(),
+  id: uuid(),
+  jobId: uuid().nullable().defined(),
   name: string().trim().max(200).required(),
   bytes: number()
     .integer()

@@ -1,7 +1,7 @@
 import { t, type MessageCode } from '#shared/i18n'
-import { array, mixed, number, object, string } from '#shared/yup'
+import { array, mixed, number, object, string, uuid } from '#shared/yup'
 import type { RunEvent } from '#core/run'
-import { text, uuid } from './eventFields'
+import { text } from './eventFields'
 import { UNKNOWN_FIELD } from './unknownField'
 
 /** The form of a line's value is checked against the sheet; here only its size is. */

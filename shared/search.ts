@@ -1,4 +1,4 @@
-import { number, object, string, type InferType } from '#shared/yup'
+import { number, object, string, type InferType, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import type { Job } from './job'
 
@@ -36,7 +36,7 @@ export interface SearchResult {
 }
 
 export const savedViewBody = object({
-  id: string().uuid().required(),
+  id: uuid(),
   name: string().trim().label('common.name').min(1).max(60).required(),
   query: object({
     words: string().max(200).defined(),

@@ -1,5 +1,5 @@
 import { t } from '#shared/i18n'
-import { array, number, object, string, type InferType } from '#shared/yup'
+import { array, number, object, string, uuid, type InferType } from '#shared/yup'
 import type { LineChange, ModelSheet, SetKind } from '#core/sheet'
 import { closed } from './sheet/fields'
 
@@ -52,7 +52,7 @@ export const sheetFileBody = closed({
     .required(),
   pictures: array(
     closed({
-      id: string().uuid().required(),
+      id: uuid(),
       mime: string().oneOf(['image/jpeg']).required(),
       width: number().integer().positive().required(),
       height: number().integer().positive().required(),

@@ -1,9 +1,9 @@
 import type { MessageCode } from '#shared/i18n'
-import { boolean, number, object, string } from '#shared/yup'
+import { boolean, number, object, string, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { GOES_STALE } from '#core/sheet'
 import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '#core/run'
-import { text, uuid } from './eventFields'
+import { text } from './eventFields'
 import { day } from './day'
 
 const short = (label: MessageCode) => string().trim().label(label).max(300)

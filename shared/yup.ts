@@ -1,4 +1,4 @@
-import { setLocale, type LocaleObject } from 'yup'
+import { setLocale, string, type LocaleObject } from 'yup'
 import { hasMessage, t, type MessageCode, type MessageParams } from '#shared/i18n'
 
 /**
@@ -55,3 +55,6 @@ const locale: LocaleObject = {
 setLocale(locale)
 
 export * from 'yup'
+
+/** An id as the database gives it back: one in capitals would come back as another text than it was sent. */
+export const uuid = () => string().uuid().lowercase(textOf('yup.uuid')).required()

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { useTimestamp } from '@vueuse/core'
+import { useIntervalFn, useTimestamp } from '@vueuse/core'
 import { t } from '#shared/i18n'
 import { computed, defineAsyncComponent, nextTick, ref, onMounted } from 'vue'
 import { navigateTo, useHead } from '#imports'
@@ -33,6 +33,7 @@ const busy = ref(false)
 const failure = ref<Failure | null>(null)
 const search = ref('')
 const searchField = ref<{ focus: () => void } | null>(null)
+const BACKUP_LOOK_MS = 60_000
 const EMPTY: Intake = {
   owner: '',
   contact: '',
@@ -67,6 +68,8 @@ function openForm() {
 useHead({ title: t('bench.benchTitle') })
 /** Timers on the page move by themselves. */
 const nowMs = useTimestamp({ interval: 15_000 })
+/** A page that stays open over night tells of the backup of that night. */
+useIntervalFn(() => void backups.load(), BACKUP_LOOK_MS)
 onMounted(() => {
   void store.load()
   void rules.load()

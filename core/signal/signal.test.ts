@@ -8,17 +8,10 @@ import {
   lineSignal,
   recordingOf,
   sine,
-  sum,
   withNoise,
 } from '../../test/fixtures/signals'
-import { emissionMask, ruleSet } from '../rules'
-import { DEFAULT_OPTIONS, measureRecording, type MeasureOptions } from '.'
-
-const measure = async (
-  recording: Parameters<typeof measureRecording>[0],
-  options: Partial<MeasureOptions> = {},
-) => (await measureRecording(recording, { ...DEFAULT_OPTIONS, ...options })).measurement
-const codes = (m: Awaited<ReturnType<typeof measure>>) => m.notes.map(n => n.code)
+import { DEFAULT_OPTIONS, measureRecording } from './'
+import { measure, codes } from '../../test/fixtures/measured'
 
 describe('nothing sent', () => {
   it.each([
@@ -123,139 +116,6 @@ describe('carrier', () => {
     )
     expect(m.carrier!.offsetHz).toBeCloseTo(15_000, 2)
     expect(m.am!.depthNegative).toBeCloseTo(0.8, 2)
-  })
-})
-
-describe('health', () => {
-  it('imbalance of I and Q is told and put right; a mirror on the signal itself is not', async () => {
-    const made = amSignal({ depth: 0.5, offsetHz: 9000 })
-    const [g, p] = [1.06, (4 * Math.PI) / 180]
-    const skewed = { ...made, q: made.q.map((y, n) => g * (y * Math.cos(p) + made.i[n]! * Math.sin(p))) }
-    const m = await measure(recordingOf(skewed))
-    expect(m.health.iqGainDb).toBeCloseTo(20 * Math.log10(g), 2)
-    expect(m.health.iqPhaseDeg).toBeCloseTo(4, 1)
-    const image = (1 + g * g - 2 * g * Math.cos(p)) / (1 + g * g + 2 * g * Math.cos(p))
-    expect(m.health.imageDbc).toBeCloseTo(10 * Math.log10(image), 1)
-    expect(m.am!.depthNegative).toBeCloseTo(0.5, 3)
-    const own = await measure(recordingOf(amSignal({ depth: 0.5, offsetHz: 10 })))
-    expect(own.health.imageDbc).toBeNull()
-    expect(codes(own)).toContain('image-not-separable')
-  })
-  it('a carrier at 0 Hz is not taken away as an offset', async () => {
-    const m = await measure(recordingOf(withNoise(amSignal({ depth: 0.7, offsetHz: 0 }), 50)))
-    expect(m.am!.depthNegative).toBeCloseTo(0.7, 2)
-    expect(codes(m)).toContain('carrier-at-centre')
-  })
-  it('an offset of the receiver beside the signal is', async () => {
-    const m = await measure(
-      recordingOf(sum(amSignal({ depth: 0.7, offsetHz: 12_000 }), lineSignal([[0, 0.02]]))),
-    )
-    expect(codes(m)).toContain('dc-removed')
-    expect(m.health.dcOffset).toBeCloseTo(0.02, 3)
-  })
-  it('a sine that touches full scale is no overload, one that is cut off is', async () => {
-    const full = lineSignal([[4321, 0.9999]])
-    expect((await measure(recordingOf(full))).health.overload).toBe(false)
-    const cut = {
-      ...full,
-      i: full.i.map(x => Math.max(-1, Math.min(1, 1.1 * x))),
-      q: full.q.map(x => Math.max(-1, Math.min(1, 1.1 * x))),
-    }
-    expect((await measure(recordingOf(cut))).health.overload).toBe(true)
-  })
-  it('silence, and a level that never moves, are no overload', async () => {
-    for (const v of [0, 0.5])
-      expect((await measure(audioRecording(new Float64Array(4800).fill(v), 48_000))).health).toMatchObject({
-        overload: false,
-        clippedRatio: 0,
-      })
-  })
-  it('a tone that is off by 44.1 to 48 makes the sample rate suspect', async () => {
-    expect(
-      codes(await measure(recordingOf(amSignal({ depth: 0.8, toneHz: 918.75 })), { toneHz: 1000, as: 'am' })),
-    ).toContain('rate-suspected')
-    expect(
-      codes(await measure(recordingOf(amSignal({ depth: 0.8, toneHz: 960 })), { toneHz: 1000, as: 'am' })),
-    ).not.toContain('rate-suspected')
-  })
-})
-
-describe('spectrum', () => {
-  it('adjacent power is that of the lines put there, both ways of counting', async () => {
-    const made = sum(
-      amSignal({ depth: 0, rateHz: 96_000, offsetHz: 0 }),
-      lineSignal(
-        [
-          [9000, 0.3 * 10 ** (-40 / 20)],
-          [-21_000, 0.3 * 10 ** (-50 / 20)],
-        ],
-        96_000,
-      ),
-    )
-    const { spectrum } = await measure(recordingOf(withNoise(made, 90)), { as: 'am' })
-    const dbc = (offsetHz: number, bandwidthHz: number) =>
-      spectrum!.adjacent.find(a => a.offsetHz === offsetHz && a.bandwidthHz === bandwidthHz)!.dbc
-    for (const width of [8000, 10_000]) {
-      expect(dbc(10_000, width)).toBeCloseTo(-40, 1)
-      expect(dbc(-20_000, width)).toBeCloseTo(-50, 1)
-      expect(dbc(-10_000, width)).toBeLessThan(-80)
-    }
-  })
-  it.each([
-    [1.1, -38.8],
-    [1.25, -30.8],
-    [1.5, -26.9],
-  ])(
-    'a carrier pinched off at m = %d with 2.5 kHz puts %d dBc into the next channel (C08)',
-    async (depth, dbc) => {
-      const { spectrum } = await measure(
-        recordingOf(amSignal({ depth, toneHz: 2500, rateHz: 96_000, offsetHz: 100 })),
-        { as: 'am' },
-      )
-      expect(spectrum!.adjacent.find(a => a.offsetHz === 10_000 && a.bandwidthHz === 8000)!.dbc).toBeCloseTo(
-        dbc,
-        0,
-      )
-    },
-  )
-  it('harmonics are read where samples of the radio frequency hold them', async () => {
-    const rate = 200_000
-    const x = Float32Array.from(
-      { length: rate },
-      (_, n) =>
-        0.3 * Math.sin((2 * Math.PI * 27_000 * n) / rate) +
-        0.003 * Math.sin((2 * Math.PI * 54_000 * n) / rate) +
-        0.0003 * Math.sin((2 * Math.PI * 81_000 * n) / rate),
-    )
-    const m = await measure(
-      recordingOf(amSignal({ depth: 0 }), {
-        kind: 'real',
-        sampleRateHz: rate,
-        sampleCount: x.length,
-        centreHz: null,
-        read: async (from, count) => ({ i: x.subarray(from, from + count), q: new Float32Array(0) }),
-      }),
-      { as: 'am' },
-    )
-    expect(m.spectrum!.harmonics.map(h => [h.order, Math.round(h.dbc)])).toEqual([
-      [2, -40],
-      [3, -60],
-    ])
-    expect((await measure(recordingOf(amSignal({ depth: 0.5 })))).spectrum!.harmonics).toEqual([])
-  })
-  it('the mask of R-US: 25 dB at 4 to 8 kHz; a line 20 dB down there is 5 dB too strong', async () => {
-    const mask = {
-      ruleSetId: 'R-US',
-      parts: (mode: Parameters<typeof emissionMask>[1], w: number) =>
-        emissionMask(ruleSet('R-US').mask, mode, w),
-    }
-    const clean = await measure(recordingOf(amSignal({ depth: 0.8, rateHz: 96_000 })), { mask, carrierW: 4 })
-    expect(clean.spectrum!.mask!.pass).toBe(true)
-    const made = sum(amSignal({ depth: 0.8, rateHz: 96_000 }), lineSignal([[4321 + 6000, 0.03]], 96_000))
-    const dirty = await measure(recordingOf(made), { mask, carrierW: 4, as: 'am' })
-    expect(dirty.spectrum!.mask!.pass).toBe(false)
-    expect(dirty.spectrum!.mask!.worstMarginDb).toBeCloseTo(-5, 0)
-    expect(dirty.spectrum!.mask!.worstOffsetHz).toBeCloseTo(6000, -3)
   })
 })
 

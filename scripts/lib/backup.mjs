@@ -1,5 +1,6 @@
 import { createHash } from 'node:crypto'
 import {
+  chmodSync,
   createReadStream,
   existsSync,
   mkdirSync,
@@ -10,6 +11,7 @@ import {
 } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { openDatabase, programsOf } from './database.mjs'
+import { newestMigration } from './migrate.mjs'
 import { startCluster } from './postgres.mjs'
 import { run } from './run.mjs'
 import { differences, tableSums } from './tableSums.mjs'
@@ -45,6 +47,8 @@ export async function backup(folder, file) {
     }
     writeFileSync(join(work, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`)
     await run('tar', ['-cf', `${target}.part`, '-C', work, 'manifest.json', 'dump'], { quiet: true })
+    // Names and addresses of owners are in it.
+    chmodSync(`${target}.part`, 0o600)
     renameSync(`${target}.part`, target)
     return sums
   } finally {
@@ -116,8 +120,8 @@ async function unpacked(file, work) {
   })
   const manifest = code === 0 ? JSON.parse(readFileSync(join(work, 'manifest.json'), 'utf8')) : null
   if (manifest?.format !== FORMAT) throw new Error(`${file} is no backup of Diapason. Nothing was changed.`)
-  if (manifest.version > VERSION)
-    throw new Error(`${file} was made by a newer Diapason (format ${manifest.version}). Nothing was changed.`)
+  if (manifest.version > VERSION || manifest.schema > newestMigration())
+    throw new Error(`${file} was made by a newer Diapason. Nothing was changed. Update this one first.`)
   if ((await sha256(join(work, 'dump'))) !== manifest.dumpSha256)
     throw new Error(`${file} is damaged: its checksum does not hold. Nothing was changed.`)
   return manifest

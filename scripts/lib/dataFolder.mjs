@@ -1,6 +1,6 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { homedir } from 'node:os'
-import { join } from 'node:path'
+import { join, resolve } from 'node:path'
 import { ROOT } from './paths.mjs'
 
 /** In the folder: whether it holds a workshop or the demo. */
@@ -11,7 +11,8 @@ const MARK = 'diapason.json'
  * the folder of a workshop. `DIAPASON_DATA` says otherwise.
  */
 export function dataFolder(demo, { env = process.env, root = ROOT } = {}) {
-  if (env.DIAPASON_DATA) return env.DIAPASON_DATA
+  // PostgreSQL is started in another folder: a path of its own from the root.
+  if (env.DIAPASON_DATA) return resolve(env.DIAPASON_DATA)
   const base = join(env.XDG_DATA_HOME || join(homedir(), '.local', 'share'), 'diapason')
   const folder = join(base, demo ? 'demo' : 'workshop')
   // Earlier versions kept it in the checkout: records are opened where they are.

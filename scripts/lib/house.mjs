@@ -49,14 +49,14 @@ export async function startHouse({
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
     const address = `http://127.0.0.1:${webPort}`
     await answers(`${address}/api/health`)
-    const stopKeeping = cluster ? keepDatabase(cluster, onDeath) : () => {}
+    const stopKeeping = cluster ? keepDatabase(cluster, onDeath) : async () => {}
     return {
       address,
       env,
       cluster,
       children,
       stop: async () => {
-        stopKeeping()
+        await stopKeeping()
         await children.stop()
         await cluster?.stop()
       },
@@ -132,5 +132,5 @@ function commandOf(pid) {
 
 /** A process number may have been given to something else meanwhile. */
 function isLauncher(pid) {
-  return pid !== process.pid && /scripts\/(demo|start)\.mjs/.test(commandOf(pid))
+  return pid !== process.pid && /scripts\/(demo|start|restore)\.mjs/.test(commandOf(pid))
 }

@@ -1,4 +1,9 @@
+import { readdirSync } from 'node:fs'
 import { fromRoot } from './paths.mjs'
+
+/** Number of the newest migration that this program knows. */
+export const newestMigration = () =>
+  Math.max(...readdirSync(fromRoot('server', 'db', 'migrations')).map(name => Number(name.split('.')[0])))
 
 /**
  * Brings a database to the newest numbered migration. Each file runs in one transaction with its version row.

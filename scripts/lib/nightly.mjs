@@ -56,10 +56,10 @@ export function outlived(backups) {
 export function keepBackups(folder, target, say) {
   let busy = false
   const look = async () => {
-    if (busy || !isDue(backupsIn(target)[0]?.atMs ?? null)) return
+    if (busy) return
     busy = true
     try {
-      await nightlyBackup(folder, target)
+      if (isDue(backupsIn(target)[0]?.atMs ?? null)) await nightlyBackup(folder, target)
     } catch (error) {
       say(`The nightly backup failed: ${error instanceof Error ? error.message : error}`)
     }

@@ -1,5 +1,5 @@
 import { t, type MessageCode } from '#shared/i18n'
-import { ValidationError, array, lazy, mixed, number, object, string } from '#shared/yup'
+import { ValidationError, array, lazy, mixed, number, object, string, uuid } from '#shared/yup'
 import { ADJUSTER_KINDS, ADJUSTER_ROLES, SET_KINDS, checkSheet, type ModelSheet } from '#core/sheet'
 import { sheetProblemWords } from '../words/sheetWords'
 import {
@@ -177,7 +177,7 @@ const shape = closed({
     closed({
       side: side().required(),
       drawing: orNothing('form.drawing', 60),
-      pictureId: string().uuid().nullable().defined(),
+      pictureId: uuid().nullable().defined(),
     }).required(),
   )
     .max(2)

@@ -15,7 +15,8 @@ const NAMES = new RegExp(`\\b(?:W-\\d{4}|\\d{1,2} [a-z]{3} \\d{4}|${ANYWHERE})\\
 const unaccented = (page: Page) =>
   page.evaluate(() => {
     const out = new Set<string>()
-    const isWord = (text: string) => /[a-z]{3,}/.test(text) && !/[áéíóúýçñšžĺŕđťğĥķŵƀḿṕƒṽẋʠĵ]/.test(text)
+    const accent = /[áéíóúýçñšžĺŕđťğĥķŵƀḿṕƒṽẋʠĵ]/
+    const isWord = (text: string) => /[a-z]{3,}/.test(text) && !accent.test(text)
     const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT)
     for (let node = walker.nextNode(); node; node = walker.nextNode()) {
       const element = node.parentElement!

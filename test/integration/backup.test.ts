@@ -6,6 +6,7 @@ import { join } from 'node:path'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startHouse } from '../../scripts/lib/house.mjs'
+import { fmRow } from '../fixtures/fmRow'
 import { INTAKE } from './house'
 
 /** A workshop that is backed up while it works, lost, and brought back: by the commands a person gives. */
@@ -46,44 +47,13 @@ async function newJob(owner: string): Promise<string> {
   return id
 }
 
-const ROW = {
-  kind: 'row-taken',
-  id: randomUUID(),
-  atMs: 1_795_000_000_000,
-  phase: 'as-found',
-  stepId: null,
-  pointId: 'high-20',
-  conditions: {
-    mode: 'FM',
-    channel: 20,
-    lowPower: false,
-    toneHz: null,
-    toneV: null,
-    inputV: null,
-    coverage: 'standard',
-    setting: '',
-    supplyV: 13.8,
-    load: '50 ohm',
-    onTimeS: 60,
-  },
-  readings: [
-    {
-      id: randomUUID(),
-      quantity: 'powerW',
-      value: 0.1 + 0.2,
-      standardUncertainty: 1e-3,
-      source: 'typed',
-      instrument: null,
-    },
-  ],
-}
 let jobId: string
 let whole: unknown
 beforeAll(async () => {
   house = await start(at('workshop'))
   jobId = await newJob('Barge Heron')
   await note(jobId, 'preset cleaned; \u0431\u0440\u0430\u0442\u044c, 100 \u00b5V, \u201cquoted\u201d')
-  await request('POST', `/api/jobs/${jobId}/events`, ROW)
+  await request('POST', `/api/jobs/${jobId}/events`, fmRow())
   whole = await request('GET', `/api/jobs/${jobId}`)
 }, 240_000)
 afterAll(async () => {

@@ -1,7 +1,9 @@
+import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { blankSheet } from '../../core/sheet'
 import { BARE_INSTRUMENT } from '../../shared/instrumentSetup'
+import { fmRow } from '../fixtures/fmRow'
 import { HOSTILE_NAMES, RAW_BODIES, poisoned } from '../fixtures/hostile'
 import { filesUnder } from '../filesUnder'
 import { INTAKE, testHouse, type TestHouse } from './house'
@@ -50,37 +52,8 @@ async function badAnswer(method: string, path: string, body?: string): Promise<s
 const filled = (path: string, name: string) => path.replace(/\[\w+\]/g, name)
 const stamped = (event: object) => ({ id: randomUUID(), atMs: 1_795_000_000_000, ...event })
 
-const ROW = {
-  kind: 'row-taken',
-  phase: 'as-found',
-  stepId: null,
-  pointId: 'high-20',
-  conditions: {
-    mode: 'FM',
-    channel: 20,
-    lowPower: false,
-    toneHz: null,
-    toneV: null,
-    inputV: null,
-    coverage: 'standard',
-    setting: '',
-    supplyV: 13.8,
-    load: '50 ohm',
-    onTimeS: 60,
-  },
-  readings: [
-    {
-      id: randomUUID(),
-      quantity: 'powerW',
-      value: 3.9,
-      standardUncertainty: null,
-      source: 'typed',
-      instrument: null,
-    },
-  ],
-}
 const EVENTS = [
-  ROW,
+  fmRow(),
   { kind: 'adjuster-turned', designators: ['CT2'], stepId: 'A1.5', startPosition: '' },
   { kind: 'step-confirmed', stepId: 'A1.5', outcome: 'done', reason: '' },
   { kind: 'note', stepId: null, text: 'a note' },
@@ -192,6 +165,12 @@ describe('No request', () => {
       `/api/jobs/${jobId}/tag.pdf`,
     ])
       expect([path, (await fetch(house.address + path)).status]).toEqual([path, 200])
+    // Whatever was taken came back as it was sent: each entry is held against its chain.
+    const { status, stdout } = spawnSync(process.execPath, ['scripts/check.mjs'], {
+      env: { ...process.env, DATABASE_URL: house.env.DATABASE_URL },
+      encoding: 'utf8',
+    })
+    expect([status, stdout]).toEqual([0, expect.stringMatching(/: whole\.\n$/)])
   }, 240_000)
 })
 

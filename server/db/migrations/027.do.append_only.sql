@@ -1,6 +1,6 @@
--- What was entered stays as it was entered: a reading is struck out by another entry, never changed. Each entry carries a hash over
--- itself and the one before it on its job, so that a change behind the back of this rule shows (npm run check). Entries of versions
--- before this one have none.
+-- What was entered stays as it was entered: a reading is struck out by another entry, never changed. Each entry
+-- carries a hash over itself and the one before it on its job, so that a change behind the back of this rule shows
+-- (npm run check). Entries of versions before this one have none.
 
 alter table job_event add column chain bytea check (length(chain) = 32);
 
@@ -26,7 +26,8 @@ drop index line_confirmed;
 
 comment on table job is 'a set in the shop: intake, who owns it, where it stands';
 comment on table job_event is 'what happened on a job, in order; append only';
-comment on column job_event.chain is 'SHA-256 over the entry and the chain of the entry before it on this job; null before version 027';
+comment on column job_event.chain is
+  'SHA-256 over the entry and the chain of the entry before it on this job; null before version 027';
 comment on table reading is 'readings of the entries of kind row-taken, SI; append only';
 comment on table handover_issue is 'the record of a job as it was handed over, frozen';
 comment on table instrument is 'instruments of the bench: address, profile, attenuation, class';
@@ -34,7 +35,8 @@ comment on table attachment is 'photos and voice notes of jobs';
 comment on table attachment_chunk is 'their bytes';
 comment on table recording is 'recordings of signals, with what was measured in them';
 comment on table recording_chunk is 'their bytes';
-comment on table sheet_revision is 'revisions of model sheets that were written, corrected or imported here; append only';
+comment on table sheet_revision is
+  'revisions of model sheets that were written, corrected or imported here; append only';
 comment on table sheet_picture is 'photos of boards, of sheets';
 comment on table own_rule_set is 'rule sets of the workshop';
 comment on table shop_choice is 'choices between schools of practice, for jobs that begin from then on';

@@ -35,3 +35,10 @@ export async function selectFrozen(db: Db, jobId: string) {
   )
   return rows
 }
+
+export async function selectSchemaVersion(db: Db): Promise<number> {
+  const { rows } = await db.query<{ version: number }>(
+    'select max(version)::int as version from schema_version',
+  )
+  return rows[0]!.version
+}

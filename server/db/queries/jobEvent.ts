@@ -1,4 +1,4 @@
-import type { Bound, Reading } from '#core/quantity'
+import type { Bound, Reading, Spread } from '#core/quantity'
 import type { JobEvent } from '#core/run'
 import { eventDigest } from '../eventChain'
 import type { Db } from '../pool'
@@ -14,11 +14,11 @@ const INSERT_EVENT = `
 
 const INSERT_READINGS = `
   insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument,
-    bound, full_scale)
-  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound, r.scale
+    bound, full_scale, spread)
+  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound, r.scale, r.spread
   from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[],
-    $9::text[], $10::float8[])
-    as r (id, place, quantity, value, u, source, instrument, bound, scale)`
+    $9::text[], $10::float8[], $11::text[])
+    as r (id, place, quantity, value, u, source, instrument, bound, scale, spread)`
 
 const SELECT = `
   select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body
@@ -31,7 +31,7 @@ const SELECT = `
 const SELECT_READINGS = `
   select r.event_id as "eventId", r.id, r.quantity, r.value_si as value,
     r.standard_uncertainty as "standardUncertainty", r.source, r.instrument, r.bound,
-    r.full_scale as "fullScale"
+    r.full_scale as "fullScale", r.spread
   from job_event e join reading r on r.event_id = e.id`
 
 interface Row {
@@ -41,10 +41,11 @@ interface Row {
   atMs: number
   body: Record<string, unknown>
 }
-interface ReadingRow extends Omit<Reading, 'bound' | 'fullScale'> {
+interface ReadingRow extends Omit<Reading, 'bound' | 'fullScale' | 'spread'> {
   eventId: string
   bound: Bound | null
   fullScale: number | null
+  spread: Spread | null
 }
 
 /**
@@ -75,6 +76,7 @@ export async function insertEvent(db: Db, jobId: string, event: JobEvent): Promi
       readings.map(r => r.instrument),
       readings.map(r => r.bound ?? null),
       readings.map(r => r.fullScale ?? null),
+      readings.map(r => r.spread ?? null),
     ])
   }
   return true
@@ -135,12 +137,13 @@ export async function selectEvent(db: Db, id: string): Promise<{ jobId: string; 
 
 function byEvent(rows: readonly ReadingRow[]): Map<string, Reading[]> {
   const readings = new Map<string, Reading[]>()
-  for (const { eventId, bound, fullScale, ...reading } of rows) {
+  for (const { eventId, bound, fullScale, spread, ...reading } of rows) {
     const of = readings.get(eventId) ?? []
     of.push({
       ...reading,
       ...(bound === null ? {} : { bound }),
       ...(fullScale === null ? {} : { fullScale }),
+      ...(spread === null ? {} : { spread }),
     })
     readings.set(eventId, of)
   }
