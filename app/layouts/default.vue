@@ -5,7 +5,6 @@ import { t, type Language } from '#shared/i18n'
 import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
 import { useCookie, useRoute } from '#imports'
 import { useTheme } from 'vuetify'
-import KeysDialog from '../ui/frame/KeysDialog.vue'
 import ReadoutRail from '../ui/frame/ReadoutRail.vue'
 import SideNav from '../ui/frame/SideNav.vue'
 import OutboxNotice from '../ui/frame/OutboxNotice.vue'
@@ -17,6 +16,7 @@ import { useLiveStore } from '~/features/instruments/store/live'
 import { useOutboxStore } from '../data/outbox'
 import { usePracticeStore } from '~/features/practice/store/practice'
 
+const KeysDialog = defineAsyncComponent(() => import('../ui/frame/KeysDialog.vue'))
 /** Only who practises needs the hands. */
 const PracticeControls = defineAsyncComponent(
   () => import('~/features/practice/components/PracticeControls.vue'),
@@ -122,7 +122,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         />
         <template #fallback><footer class="frame-rail rail-waiting" /></template>
       </ClientOnly>
-      <KeysDialog :open="keysOpen" @close="keysOpen = false" />
+      <KeysDialog v-if="keysOpen" open @close="keysOpen = false" />
     </div>
   </v-app>
 </template>

@@ -70,7 +70,7 @@ async function dumped(url, dump) {
         "current_setting('server_version') as server",
     )
     const [{ snapshot, schema, server }] = rows
-    const options = ['--format=custom', `--snapshot=${snapshot}`, `--file=${dump}`, url]
+    const options = ['--format=custom', '--no-acl', `--snapshot=${snapshot}`, `--file=${dump}`, url]
     const [sums] = await Promise.all([
       tableSums(client),
       run(programsOf('pg_dump'), options, { quiet: true }),
@@ -98,9 +98,15 @@ export async function restore(file, folder) {
     rmSync(join(folder, 'pg'), { recursive: true, force: true })
     const cluster = await startCluster(folder, { isRestore: true })
     try {
-      const options = ['--exit-on-error', '--no-owner', `--dbname=${cluster.url}`, join(work, 'dump')]
+      const options = [
+        '--exit-on-error',
+        '--no-owner',
+        '--no-acl',
+        `--dbname=${cluster.adminUrl}`,
+        join(work, 'dump'),
+      ]
       await run(programsOf('pg_restore'), options, { quiet: true })
-      const unequal = differences(manifest.tables, await sumsOf(cluster.url))
+      const unequal = differences(manifest.tables, await sumsOf(cluster.adminUrl))
       if (unequal.length > 0)
         throw new Error(`The restored database is not the one of the backup:\n${unequal.join('\n')}`)
     } finally {

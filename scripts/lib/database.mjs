@@ -1,6 +1,6 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { binFolder, ensurePostgres, startCluster } from './postgres.mjs'
+import { adminUrlOf, binFolder, ensurePostgres, startCluster } from './postgres.mjs'
 
 /** A program of PostgreSQL, of the version that is used here. */
 export const programsOf = name => join(binFolder(), name)
@@ -15,18 +15,18 @@ export async function openDatabase(folder) {
   if (process.env.DATABASE_URL) return { url: process.env.DATABASE_URL, close: nothing }
   if (!existsSync(join(folder, 'pg', 'PG_VERSION')))
     throw new Error(`There is no database in ${folder}. Set DIAPASON_DATA to the folder of the workshop.`)
-  const port = portOfRunning(join(folder, 'pg'))
-  if (port !== null) return { url: `postgresql://diapason@127.0.0.1:${port}/postgres`, close: nothing }
+  const running = adminUrlOfRunning(join(folder, 'pg'))
+  if (running !== null) return { url: running, close: nothing }
   const cluster = await startCluster(folder)
-  return { url: cluster.url, close: cluster.stop }
+  return { url: cluster.adminUrl, close: cluster.stop }
 }
 
-/** Port of the server that has this cluster open; null = none has. */
-function portOfRunning(data) {
+/** The way into the server that has this cluster open; null = none has. */
+function adminUrlOfRunning(data) {
   try {
-    const [pid, of, , port] = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')
+    const [pid, of, , port, socket] = readFileSync(join(data, 'postmaster.pid'), 'utf8').split('\n')
     const isServer = readFileSync(`/proc/${Number(pid)}/comm`, 'utf8').startsWith('postgres')
-    return of === data && isServer ? Number(port) : null
+    return of === data && isServer ? adminUrlOf(socket, Number(port)) : null
   } catch {
     return null
   }

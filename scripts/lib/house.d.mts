@@ -9,7 +9,7 @@ export function startHouse(options: {
   address: string
   env: Record<string, string>
   cluster: {
-    url: string
+    adminUrl: string
     port: number
     stop: () => Promise<void>
     halt: () => Promise<unknown>

@@ -30,20 +30,20 @@ export async function startHouse({
   await ensureBuilt()
   mkdirSync(folder, { recursive: true })
   const cluster = process.env.DATABASE_URL ? null : await startCluster(folder, { throwAway })
-  const url = process.env.DATABASE_URL ?? cluster.url
   const children = new Children(join(folder, 'logs'), onChildren)
   try {
-    await migrate(url)
+    const adminUrl = process.env.DATABASE_URL ?? cluster.adminUrl
+    await migrate(adminUrl)
     const webPort = await freePort(preferredPort)
     const gatewayPort = await freePort()
     const benchPort = await freePort()
     const env = {
       ...settings,
-      DATABASE_URL: url,
+      DATABASE_URL: cluster ? await cluster.admit() : adminUrl,
       GATEWAY_PORT: String(gatewayPort),
       GATEWAY_URL: `http://127.0.0.1:${gatewayPort}`,
     }
-    if (demo) await startDemo(children, env, benchPort, onDeath)
+    if (demo) await startDemo(children, { env, adminUrl, benchPort, onDeath })
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
     const web = { HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' }
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
@@ -69,13 +69,13 @@ export async function startHouse({
 }
 
 /** The simulated bench, and the made-up workshop measured on it; what follows is told where the bench is. */
-async function startDemo(children, env, benchPort, onDeath) {
+async function startDemo(children, { env, adminUrl, benchPort, onDeath }) {
   Object.assign(env, { BENCH_PORT: String(benchPort), BENCH_URL: `http://127.0.0.1:${benchPort}` })
   children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
   await answers(`${env.BENCH_URL}/state`)
   await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], {
     quiet: true,
-    env: { ...process.env, ...env },
+    env: { ...process.env, ...env, DATABASE_URL: adminUrl },
   })
 }
 

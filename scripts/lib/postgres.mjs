@@ -17,6 +17,7 @@ import {
 import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { admitApplication, writeAccess } from './clusterAccess.mjs'
 import { ensureDebian } from './packages.mjs'
 import { freePort } from './ports.mjs'
 import { run } from './run.mjs'
@@ -85,7 +86,8 @@ function runAsServer(command, args, options = {}) {
  * @param folder e.g. .data; gets pg/ and pg.log
  * @param throwAway true: no fsync, for tests only
  * @param isRestore true: a place that an unfinished restore left may be used
- * @returns {{ url: string, port: number, stop: () => Promise<void>, startAgain: () => Promise<void> }}
+ * @returns {{ adminUrl: string, port: number, admit: () => Promise<string>, stop: () => Promise<void>,
+ *   startAgain: () => Promise<void> }} admit() lets the application in, once there are tables
  */
 export async function startCluster(folder, { throwAway = false, isRestore = false } = {}) {
   if (!isRestore && existsSync(join(folder, 'pg.restoring')))
@@ -99,6 +101,7 @@ export async function startCluster(folder, { throwAway = false, isRestore = fals
   mkdirSync(folder, { recursive: true })
   await initialise(bin, folder, data)
   await stopLeftover(bin, data)
+  writeAccess(data, own)
   const port = await freePort()
   const socket = mkdtempSync(join(tmpdir(), 'dpn-'))
   own(socket)
@@ -106,13 +109,17 @@ export async function startCluster(folder, { throwAway = false, isRestore = fals
   closeSync(openSync(log, 'a'))
   own(log)
   const careless = throwAway ? ' -c fsync=off -c full_page_writes=off' : ''
-  const options = `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket}${careless}`
+  const options =
+    `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket} ` +
+    `-c password_encryption=scram-sha-256${careless}`
   const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start'])
   await start()
+  const adminUrl = adminUrlOf(socket, port)
   let isWanted = true
   return {
-    url: `postgresql://diapason@127.0.0.1:${port}/postgres`,
+    adminUrl,
     port,
+    admit: () => admitApplication(adminUrl, port),
     /** started and not stopped on purpose, and all the same not there */
     isLost: () => isWanted && !isServing(data),
     stop: async () => {
@@ -158,13 +165,18 @@ async function initialise(bin, folder, data) {
     data,
     '-U',
     'diapason',
-    '--auth=trust',
+    '--auth-local=peer',
+    '--auth-host=scram-sha-256',
     '--encoding=UTF8',
     '--locale=C.UTF-8',
     '--no-instructions',
   ])
   rmSync(making)
 }
+
+/** The superuser's way in, by the private socket of the server. */
+export const adminUrlOf = (socket, port) =>
+  `postgresql://diapason@/postgres?host=${encodeURIComponent(socket)}&port=${port}`
 
 /** A server of another major version cannot read it, and must not try. */
 function refuseOtherVersion(bin, data) {

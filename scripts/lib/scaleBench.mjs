@@ -22,7 +22,7 @@ export async function scaleBench(jobs, browser, spread) {
   try {
     const task = (...args) =>
       exec(process.execPath, [join(OUTPUT, 'processes', 'scale.mjs'), ...args], {
-        env: { ...process.env, ...house.env },
+        env: { ...process.env, ...house.env, DATABASE_URL: house.cluster.adminUrl },
         maxBuffer: 1e8,
       })
     const started = performance.now()

@@ -8,7 +8,7 @@ type House = Parameters<typeof deliver>[0]
 /** The beginning of a SHA-256, which may hold three letters in a row. */
 const CHECKSUM = /\b[0-9a-f]{12,}\b/g
 /** What a page may show in any language: names of keys, formats and units, numbers of jobs, dates. */
-const ANYWHERE = 'Esc|Enter|Diapason|English|Español|min|ppm|log|S|csv|wav|sigmf'
+const ANYWHERE = 'Esc|Enter|Space|Diapason|English|Español|min|ppm|log|S|csv|wav|sigmf'
 const NAMES = new RegExp(`\\b(?:W-\\d{4}|\\d{1,2} [a-z]{3} \\d{4}|${ANYWHERE})\\b`, 'g')
 
 /** Every visible text, and every name of a control, that holds a word without an accent. */
@@ -90,6 +90,18 @@ function heard(page: Page, trade: ReadonlySet<string>): () => string {
   return () => [...texts].join('\n').replace(/\s+/g, ' ')
 }
 
+/** Texts that are neither of the catalogue nor typed by people, who name instruments as they like too. */
+async function strangeTexts(page: Page, house: House, known: () => string) {
+  const instruments = (await house.request('GET', '/api/instruments')).body as { name: string }[]
+  return async () => {
+    const typed = known()
+    return (await unaccented(page)).filter(text => {
+      const own = text.replaceAll(NAMES, '').replaceAll(CHECKSUM, '').trim()
+      return /[a-z]{3,}/.test(own) && !typed.includes(own) && !instruments.some(i => i.name === text)
+    })
+  }
+}
+
 for (const [width, height] of [
   [1280, 800],
   [390, 844],
@@ -103,22 +115,33 @@ for (const [width, height] of [
     const trade = await tradeTexts(house.address)
     await speakPseudo(page, house.address, trade)
     const known = heard(page, new Set(trade))
-    // People name instruments as they like, after their kind too.
-    const instruments = (await house.request('GET', '/api/instruments')).body as { name: string }[]
+    const strange = await strangeTexts(page, house, known)
     for (const path of await pathsOf(house)) {
       await page.goto(house.address + path)
       await expect(page.locator('h1').first()).toBeVisible()
       await page.waitForTimeout(700)
-      const typed = known()
-      const strange = (await unaccented(page)).filter(text => {
-        const own = text.replaceAll(NAMES, '').replaceAll(CHECKSUM, '').trim()
-        return /[a-z]{3,}/.test(own) && !typed.includes(own) && !instruments.some(i => i.name === text)
-      })
-      expect.soft(strange, path).toEqual([])
+      expect.soft(await strange(), path).toEqual([])
       expect.soft(await cut(page), `${path}: cut`).toEqual([])
     }
   })
 }
+
+test('what keys open on the run comes from the catalogue too', async ({ page, house }) => {
+  await page.setViewportSize({ width: 1280, height: 800 })
+  const trade = await tradeTexts(house.address)
+  await speakPseudo(page, house.address, trade)
+  const strange = await strangeTexts(page, house, heard(page, new Set(trade)))
+  await page.goto(house.address + (await jobPaths(house))(231, 'align'))
+  await expect(page.locator('h1').first()).toBeVisible()
+  for (const key of ['?', 'n', 'b']) {
+    await page.keyboard.press(key)
+    await expect(page.getByRole('dialog'), key).toBeVisible()
+    expect.soft(await strange(), key).toEqual([])
+    expect.soft(await cut(page), `${key}: cut`).toEqual([])
+    await page.keyboard.press('Escape')
+    await expect(page.getByRole('dialog'), key).toBeHidden()
+  }
+})
 
 test('a language is chosen in the menu, stays, and the owner is written to in his own', async ({
   page,

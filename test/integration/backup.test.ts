@@ -119,7 +119,7 @@ describe('A backup', () => {
       0,
       expect.stringMatching(/2 jobs, 3 entries, 0 photos .*: whole\./),
     ])
-    const db = new pg.Client(house.cluster!.url)
+    const db = new pg.Client(house.cluster!.adminUrl)
     await db.connect()
     for (const change of [
       "update job_event set body = '{}'",

@@ -191,7 +191,7 @@ describe('a handover', () => {
     expect(await issues(id)).toHaveLength(1)
   })
   it('cannot be changed behind its back, and an issue that is not there is said so', async () => {
-    const db = new pg.Client(house.cluster.url)
+    const db = new pg.Client(house.cluster.adminUrl)
     await db.connect()
     await expect(db.query("update handover_issue set record = '{}'")).rejects.toThrow(/frozen/)
     await expect(db.query('delete from handover_issue')).rejects.toThrow(/frozen/)

@@ -10,7 +10,7 @@ export interface TestHouse {
   readonly address: string
   readonly env: Record<string, string>
   readonly cluster: {
-    url: string
+    adminUrl: string
     port: number
     halt: () => Promise<unknown>
     startAgain: () => Promise<void>

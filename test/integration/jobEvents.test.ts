@@ -199,7 +199,7 @@ describe('bad input is refused in words and changes nothing', () => {
 
 describe('the database itself', () => {
   const query = async (text: string) => {
-    const client = new pg.Client({ connectionString: house.cluster.url })
+    const client = new pg.Client({ connectionString: house.cluster.adminUrl })
     await client.connect()
     return client.query(text).finally(() => client.end())
   }

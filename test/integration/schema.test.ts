@@ -16,7 +16,7 @@ afterAll(async () => {
 })
 
 it('the page and the picture of the tables are what the database says', async () => {
-  const client = new pg.Client({ connectionString: house.cluster.url })
+  const client = new pg.Client({ connectionString: house.cluster.adminUrl })
   await client.connect()
   const schema = await readSchema(client)
   await client.end()

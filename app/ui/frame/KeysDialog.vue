@@ -12,12 +12,12 @@ const KEYS: readonly [string, string][] = [
   ['L', t('frame.listenToTheReading')],
   ['M', t('frame.holdPeak')],
   ['A', t('frame.logAdjustmentOfTheAdjustersOf')],
-  ['N', 'note'],
+  ['N', t('frame.addANote')],
   ['U', t('frame.strikeOutTheLastReadingWith')],
   ['B', t('frame.boardEnlarged')],
-  ['P', 'simulator'],
+  ['P', t('frame.openTheSimulator')],
   ['/', t('frame.findAJob')],
-  [t('common.esc'), 'close'],
+  [t('common.esc'), t('frame.closeWhatIsOpen')],
   ['?', t('frame.thisList')],
 ]
 </script>

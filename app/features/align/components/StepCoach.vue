@@ -5,16 +5,16 @@ import type { StepState } from '#core/run'
 import type { useAlignCoach } from '../logic/useAlignCoach'
 import { balanceCoils } from '../logic/alignView'
 import { codeWords, settingWords } from '#shared/words/coachWords'
-import BalanceCoach from './coach/BalanceCoach.vue'
 import CoachLine from './coach/CoachLine.vue'
 import PeakCoach from './coach/PeakCoach.vue'
-import WarmCoach from './coach/WarmCoach.vue'
 
 /** Only some sets need these. */
+const BalanceCoach = defineAsyncComponent(() => import('./coach/BalanceCoach.vue'))
 const BeatCoach = defineAsyncComponent(() => import('./coach/BeatCoach.vue'))
 const BiasCoach = defineAsyncComponent(() => import('./coach/BiasCoach.vue'))
 const HandsCoach = defineAsyncComponent(() => import('./coach/HandsCoach.vue'))
 const MenuCoach = defineAsyncComponent(() => import('./coach/MenuCoach.vue'))
+const WarmCoach = defineAsyncComponent(() => import('./coach/WarmCoach.vue'))
 /**
  * What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what
  * is turned.
