@@ -1,15 +1,16 @@
-import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import type { IncomingMessage, Server, ServerResponse } from 'node:http'
 import { ValidationError } from 'yup'
 import { CoreError } from '#core/errors'
 import { benchSession, practiceChange } from '#shared/practice'
+import { guardedServer } from '../guardedServer'
 import type { SimulatedBench } from './simulatedBench'
 
 const MAX_BODY = 16_384
 const RECORDING = { rateHz: 250_000, seconds: 2 }
 
 /** The hands on the simulated set: GET /state, /record, /recording; POST /change, /session. Loopback only. */
-export function controlServer(bench: SimulatedBench): Server {
-  return createServer((request, response) => {
+export function controlServer(bench: SimulatedBench, key = ''): Server {
+  return guardedServer(key, (request, response) => {
     route(bench, request).then(
       body => (body instanceof Recorded ? body.send(response) : send(response, 200, body)),
       (error: unknown) =>

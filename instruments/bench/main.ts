@@ -1,3 +1,4 @@
+import { keyOfThisStart } from '../guardedServer'
 import pino from 'pino'
 import { controlServer } from './controlServer'
 import { SimulatedBench } from './simulatedBench'
@@ -13,7 +14,7 @@ const bench = new SimulatedBench(
   Number(process.env.BENCH_SCPI_PORT ?? 0),
 )
 await bench.start()
-const server = controlServer(bench)
+const server = controlServer(bench, keyOfThisStart())
 server.listen(Number(process.env.BENCH_PORT ?? 0), '127.0.0.1', () =>
   log.info({ instruments: bench.view().instruments }, 'simulated bench ready'),
 )

@@ -7,12 +7,19 @@ import { LiveServer } from './liveServer'
 export class Gateway {
   private readonly links = new Map<string, InstrumentLink>()
   private readonly commands = new GatewayCommands(id => this.links.get(id))
-  private readonly live = new LiveServer(
-    () => [...this.links.values()].map(l => l.link),
-    (request, response) => this.commands.handle(request, response),
-  )
+  private readonly live: LiveServer
 
-  constructor(private readonly log: Logger) {}
+  /** @param key that every path of its server begins with */
+  constructor(
+    private readonly log: Logger,
+    key = '',
+  ) {
+    this.live = new LiveServer(
+      () => [...this.links.values()].map(l => l.link),
+      (request, response) => this.commands.handle(request, response),
+      key,
+    )
+  }
 
   listen(port: number): Promise<number> {
     return this.live.listen(port)

@@ -1,5 +1,6 @@
-import { createServer, type IncomingMessage, type Server, type ServerResponse } from 'node:http'
+import type { IncomingMessage, Server, ServerResponse } from 'node:http'
 import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
+import { guardedServer } from '../guardedServer'
 
 /** A listener that does not read is let go before it fills the memory. */
 const MAX_BACKLOG_BYTES = 1_000_000
@@ -12,12 +13,16 @@ export class LiveServer {
   private readonly server: Server
   private readonly heartbeat: NodeJS.Timeout
 
-  /** @param command takes requests that are commands; false = it was none */
+  /**
+   * @param command takes requests that are commands; false = it was none
+   * @param key that every path begins with
+   */
   constructor(
     private readonly links: () => readonly LiveLink[],
     command: (request: IncomingMessage, response: ServerResponse) => boolean,
+    key: string,
   ) {
-    this.server = createServer((request, response) => {
+    this.server = guardedServer(key, (request, response) => {
       if (request.url === '/live') this.join(response)
       else if (command(request, response)) return
       else

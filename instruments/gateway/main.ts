@@ -1,3 +1,4 @@
+import { keyOfThisStart } from '../guardedServer'
 import pg from 'pg'
 import pino from 'pino'
 import { INSTRUMENT_PROFILES, asSetUp } from '#core/instrument'
@@ -20,7 +21,7 @@ const LIST = `select id, name, profile_id as "profileId", host, port, meter_kind
     from instrument where port is not null order by name`
 
 const log = pino({ base: { process: 'gateway' } })
-const gateway = new Gateway(log)
+const gateway = new Gateway(log, keyOfThisStart())
 
 type Row = Instrument & { port: number }
 

@@ -8,9 +8,9 @@ const APPLICATION = 'diapason_app'
 const APPEND_ONLY = ['job_event', 'reading', 'sheet_revision', 'handover_issue', 'handover_paper']
 
 /**
- * Who may enter a private cluster: its superuser by the private socket, as the user of this machine that starts
- * it; the application over loopback, by a password. A cluster of an earlier version, or one that was copied, had
- * doors of its own.
+ * Who may enter a private cluster: its superuser by the private socket, as the user of this machine that
+ * starts it; the application over loopback, by a password. A cluster of an earlier version, or one that was
+ * copied, had doors of its own.
  */
 export function writeAccess(data, own) {
   const users = new Set(['root', 'postgres', userInfo().username])
@@ -30,8 +30,8 @@ export function writeAccess(data, own) {
 }
 
 /**
- * The role of the application: no superuser, owner of nothing, and what is append-only is so for it. Its password
- * is another at every start and kept nowhere.
+ * The role of the application: no superuser, owner of nothing, and what is append-only is so for it. Its
+ * password is another at every start and kept nowhere.
  * @param adminUrl the superuser's way in
  * @param port the server listens on, on loopback
  * @returns the application's way in

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto'
 import { existsSync, mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
@@ -7,9 +8,12 @@ import { keepDatabase } from './keepDatabase.mjs'
 import { migrate } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
 import { OUTPUT } from './paths.mjs'
-import { freePort } from './ports.mjs'
+import { freePort, freePorts } from './ports.mjs'
 import { startCluster } from './postgres.mjs'
 import { run } from './run.mjs'
+
+/** Ports that are set aside for the simulated instruments: the largest bench has four. */
+const SIMULATED_INSTRUMENTS = 8
 
 /**
  * Starts everything: database, simulated bench and demo data if wanted, gateway, web server.
@@ -35,15 +39,8 @@ export async function startHouse({
     const adminUrl = process.env.DATABASE_URL ?? cluster.adminUrl
     await migrate(adminUrl)
     const webPort = await freePort(preferredPort)
-    const gatewayPort = await freePort()
-    const benchPort = await freePort()
-    const env = {
-      ...settings,
-      DATABASE_URL: cluster ? await cluster.admit() : adminUrl,
-      GATEWAY_PORT: String(gatewayPort),
-      GATEWAY_URL: `http://127.0.0.1:${gatewayPort}`,
-    }
-    if (demo) await startDemo(children, { env, adminUrl, benchPort, onDeath })
+    const env = { ...settings, ...(await addresses(cluster, adminUrl)) }
+    if (demo) await startDemo(children, { env, adminUrl, onDeath })
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
     const web = { HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' }
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
@@ -68,9 +65,27 @@ export async function startHouse({
   }
 }
 
+/** Where the processes find each other, and with what they are let in. */
+async function addresses(cluster, adminUrl) {
+  const port = await freePort()
+  const key = randomBytes(24).toString('hex')
+  return {
+    DATABASE_URL: cluster ? await cluster.admit() : adminUrl,
+    GATEWAY_PORT: String(port),
+    GATEWAY_URL: `http://127.0.0.1:${port}/${key}`,
+    BESIDE_KEY: key,
+  }
+}
+
 /** The simulated bench, and the made-up workshop measured on it; what follows is told where the bench is. */
-async function startDemo(children, { env, adminUrl, benchPort, onDeath }) {
-  Object.assign(env, { BENCH_PORT: String(benchPort), BENCH_URL: `http://127.0.0.1:${benchPort}` })
+async function startDemo(children, { env, adminUrl, onDeath }) {
+  const port = await freePort()
+  Object.assign(env, {
+    BENCH_PORT: String(port),
+    BENCH_URL: `http://127.0.0.1:${port}/${env.BESIDE_KEY}`,
+    // Its instruments come back where they were when it is started again.
+    BENCH_SCPI_PORT: String(await freePorts(SIMULATED_INSTRUMENTS)),
+  })
   children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
   await answers(`${env.BENCH_URL}/state`)
   await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], {

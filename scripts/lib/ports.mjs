@@ -1,3 +1,4 @@
+import { randomInt } from 'node:crypto'
 import { createServer } from 'node:net'
 
 /**
@@ -21,4 +22,19 @@ export function freePort(wanted = 0) {
       probe.close(() => resolve(port))
     })
   })
+}
+
+/** Below those that the system hands out by itself. */
+const RANGE = { from: 20_000, to: 32_000 }
+const MAX_TRIES = 50
+
+/** The first of so many TCP ports in a row that are free now. */
+export async function freePorts(count) {
+  for (let tries = 0; tries < MAX_TRIES; tries++) {
+    const first = randomInt(RANGE.from, RANGE.to - count)
+    const ports = Array.from({ length: count }, (_, i) => first + i)
+    const free = await Promise.all(ports.map(port => freePort(port).catch(() => null)))
+    if (free.every(port => port !== null)) return first
+  }
+  throw new Error(`There are no ${count} free ports in a row between ${RANGE.from} and ${RANGE.to}.`)
 }

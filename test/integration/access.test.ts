@@ -63,6 +63,37 @@ describe('What listens', () => {
   })
 })
 
+describe('The processes beside the web server', () => {
+  it('answer nobody who does not know the key of this start', async () => {
+    for (const [url, path] of [
+      [house.env.GATEWAY_URL!, '/health'],
+      [house.env.BENCH_URL!, '/state'],
+    ] as const) {
+      expect((await fetch(url + path)).status).toBe(200)
+      const { origin } = new URL(url)
+      for (const other of [path, `/${'0'.repeat(48)}${path}`, '/'])
+        expect([other, (await fetch(origin + other)).status]).toEqual([other, 404])
+    }
+  })
+
+  it('come back on the ports they had when they are started again', async () => {
+    const links = async () => {
+      const text = (await (await fetch(`${house.env.BENCH_URL}/state`)).json()) as {
+        instruments: { key: string; port: number }[]
+      }
+      return text.instruments.map(i => [i.key, i.port])
+    }
+    const before = await links()
+    process.kill(pidOf('bench.mjs'), 'SIGKILL')
+    await expect.poll(() => links().catch(() => null), { timeout: 10_000 }).toEqual(before)
+  })
+})
+
+/** A process that this test started, by a word of its command. */
+function pidOf(word: string): number {
+  return childrenOf(process.pid).find(pid => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(word))!
+}
+
 /** 127.0.0.1 as the kernel writes it. */
 const LOOPBACK = '0100007F'
 const LISTEN = '0A'
@@ -90,7 +121,7 @@ function listening(): Listening[] {
 const addressesOf = (sockets: readonly Listening[], port: number) =>
   sockets.filter(s => s.port === port).map(s => s.address)
 
-/** Whether a process that this test started holds the socket: also the ports that the simulated instruments open. */
+/** Whether a process that this test started holds the socket: the simulated instruments open some too. */
 function isOurs(inode: string): boolean {
   return childrenOf(process.pid).some(pid => {
     try {

@@ -170,7 +170,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 16px 20px;
-  max-width: 860px;
+  max-width: 1160px;
 }
 .wide {
   grid-column: 1 / -1;
