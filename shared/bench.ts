@@ -5,16 +5,18 @@ import type { SetKind } from '#core/sheet'
 import type { Job } from './job'
 
 /** Every job that is here, in order, each with its bench. */
-export const benchOrder = object({
-  order: array(
+const order = () =>
+  array(
     object({ id: uuid(), bench: number().integer().min(1).max(9).nullable().defined() })
       .noUnknown(true, UNKNOWN_FIELD)
       .required(),
   )
     .max(500)
-    .required(),
-}).noUnknown(true, UNKNOWN_FIELD)
-export type BenchOrder = InferType<typeof benchOrder>['order']
+    .required()
+/** was: how they lay for whoever moved one */
+export const benchMove = object({ order: order(), was: order() }).noUnknown(true, UNKNOWN_FIELD)
+export type BenchMove = InferType<typeof benchMove>
+export type BenchOrder = BenchMove['order']
 
 /** A job on the bench page: where it stands, computed from its events. */
 export interface JobSummary {

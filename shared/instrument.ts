@@ -84,8 +84,19 @@ export const instrumentBody = object({
 
 export type InstrumentBody = InferType<typeof instrumentBody>
 
+/** The version that a change was made from. */
+const version = () => number().integer().min(1).max(2_147_483_647).required()
+export const instrumentPatch = instrumentBody.shape({ version: version() }).noUnknown(true, UNKNOWN_FIELD)
+/** ownProfile: null puts the shipped profile back */
+export const profilePatch = object({
+  ownProfile: ownProfile.nullable().defined(),
+  version: version(),
+}).noUnknown(true, UNKNOWN_FIELD)
+
 /** ownProfile: null = as shipped */
 export interface Instrument extends InstrumentBody {
   readonly id: string
+  /** counts its changes */
+  readonly version: number
   readonly ownProfile?: OwnProfile | null
 }

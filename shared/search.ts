@@ -46,7 +46,10 @@ export const savedViewBody = object({
   })
     .noUnknown(true, UNKNOWN_FIELD)
     .required(),
+  /** the view of this name that it takes the place of, on purpose */
+  replaces: uuid().nullable().defined(),
 }).noUnknown(true, UNKNOWN_FIELD)
+export type NewView = InferType<typeof savedViewBody>
 
 export interface SavedView {
   readonly id: string

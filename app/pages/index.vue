@@ -149,6 +149,7 @@ useBenchKeys({
           :now-ms="nowMs"
           @switch-on="store.switchOn"
         />
+        <p v-if="store.placeFailure" class="care" role="alert">{{ store.placeFailure.words }}</p>
         <BenchBoard
           v-if="search === '' && onBench.length > 0"
           :here="onBench"

@@ -2,10 +2,9 @@ import { t } from '#shared/i18n'
 import { isDeepStrictEqual } from 'node:util'
 import { canBeStruck, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import type { BenchOrder } from '#shared/bench'
 import type { Intake, Job, JobPatch } from '#shared/job'
 import { inTransaction, pool, type Db } from '../db/pool'
-import { insertJob, placeJobs, selectJob, updateJob, lockJob } from '../db/queries/job'
+import { insertJob, selectJob, updateJob, lockJob } from '../db/queries/job'
 import {
   insertEvent,
   readingBelongsTo,
@@ -146,5 +145,3 @@ function isFound(event: JobEvent): boolean {
 function plain(event: JobEvent): unknown {
   return JSON.parse(JSON.stringify(event))
 }
-
-export const orderBench = (order: BenchOrder) => placeJobs(pool, order)

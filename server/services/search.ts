@@ -1,5 +1,5 @@
 import { t } from '#shared/i18n'
-import type { SavedView, SearchQuery, SearchResult } from '#shared/search'
+import type { NewView, SavedView, SearchQuery, SearchResult } from '#shared/search'
 import { jobTag } from '#shared/jobTag'
 import { pool } from '../db/pool'
 import {
@@ -62,7 +62,13 @@ function excerpt(text: string, words: readonly string[]): string {
 }
 
 export const views = () => selectViews(pool)
-export const saveView = (view: SavedView) => upsertView(pool, view)
+
+/** @throws {ApiError} name-taken: replaced only by whoever saw it */
+export async function saveView({ replaces, ...view }: NewView): Promise<SavedView> {
+  const kept = await upsertView(pool, view, replaces)
+  if (!kept) throw new ApiError(409, 'name-taken', t('server.aSavedSearchHasThisName'), 'name')
+  return kept
+}
 
 export async function removeView(id: string): Promise<void> {
   if (!(await deleteView(pool, id))) throw new ApiError(404, 'unknown-view', t('server.savedSearchNotFound'))

@@ -10,9 +10,10 @@ import {
 } from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { insertRevision, selectNewest, selectWholeRevisions } from '../db/queries/sheet'
-import { insertSheetPicture, selectSheetPicture } from '../db/queries/sheetPicture'
+import { insertSheetPicture, selectSheetPicture, type SheetPicture } from '../db/queries/sheetPicture'
 import { ApiError } from '../utils/apiError'
 import { parsedJson } from '../utils/jsonBody'
+import { isBareJpeg } from './bareJpeg'
 import { keptPicture } from './picture'
 import { requireSheet } from './sheetBook'
 import { lockSheet, today } from './sheets'
@@ -54,14 +55,7 @@ export interface Imported {
 export async function importSheet(upload: Buffer): Promise<Imported> {
   const file = await checkedFile(upload)
   const newest = file.revisions.at(-1)!.sheet
-  // Opened to see that each is a picture; kept as it came, so that an export of it is the same file again.
-  const pictures = await Promise.all(
-    file.pictures.map(async p => {
-      const data = Buffer.from(p.data, 'base64')
-      await keptPicture(data)
-      return { ...p, data }
-    }),
-  )
+  const pictures = await Promise.all(file.pictures.map(importedPicture))
   return inTransaction(async db => {
     await lockSheet(db, newest.id)
     for (const p of pictures) await insertSheetPicture(db, p)
@@ -85,6 +79,13 @@ export async function importSheet(upload: Buffer): Promise<Imported> {
     })
     return { id: sheet.id, revision: sheet.revision, kind: 'revision' }
   })
+}
+
+/** Kept as it came if it is as we keep one, so that an export of it is the same file again; else made so. */
+async function importedPicture(p: SheetFile['pictures'][number]): Promise<SheetPicture> {
+  const came = Buffer.from(p.data, 'base64')
+  const { data, mime, width, height } = await keptPicture(came)
+  return isBareJpeg(came) ? { ...p, data: came } : { id: p.id, mime, width, height, data }
 }
 
 async function isHere(db: Db, id: string): Promise<boolean> {

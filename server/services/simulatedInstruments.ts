@@ -27,7 +27,7 @@ export async function pointInstruments(db: Db, bench: Pick<PracticeState, 'instr
   for (const { name, port, profileId } of bench.instruments) {
     const body = { name, profileId, host: LOOPBACK, port, ...BARE_INSTRUMENT }
     const there = known.find(k => k.name === name)
-    if (there) await updateInstrument(db, there.id, { ...body, ...setupFields(there) })
+    if (there) await updateInstrument(db, there.id, there.version, { ...body, ...setupFields(there) })
     else await insertInstrument(db, randomUUID(), body)
   }
   const here = new Set(bench.instruments.map(i => i.name))

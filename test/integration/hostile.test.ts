@@ -83,7 +83,7 @@ const requests = (): { method: string; path: string; body: object }[] => [
     body: { version: 1, owner: 'Barge Coot', promisedOn: '2026-12-01' },
   },
   ...EVENTS.map(e => ({ method: 'POST', path: `/api/jobs/${jobId}/events`, body: stamped(e) })),
-  { method: 'PUT', path: '/api/jobs/order', body: { order: [{ id: jobId, bench: 1 }] } },
+  { method: 'PUT', path: '/api/jobs/order', body: { order: [{ id: jobId, bench: 1 }], was: [] } },
   {
     method: 'POST',
     path: '/api/instruments',
@@ -107,7 +107,12 @@ const requests = (): { method: string; path: string; body: object }[] => [
   {
     method: 'POST',
     path: '/api/search/views',
-    body: { id: randomUUID(), name: 'late', query: { words: 'x' } },
+    body: {
+      id: randomUUID(),
+      name: 'late',
+      query: { words: 'x', sheetId: '', state: 'any', causeId: '' },
+      replaces: null,
+    },
   },
 ]
 

@@ -59,9 +59,14 @@ describe('an instrument', () => {
       code: 'name-taken',
       field: 'name',
     })
-    expect(
-      (await house.request('PUT', `/api/instruments/${id}`, { ...body, name: 'Best meter' })).body,
-    ).toMatchObject({ name: 'Best meter' })
+    const rename = (name: string, version: number) =>
+      house.request('PUT', `/api/instruments/${id}`, { ...body, name, version })
+    expect((await rename('Best meter', 1)).body).toMatchObject({ name: 'Best meter', version: 2 })
+    // Another tab that still shows it as it was.
+    expect(await rename('Worst meter', 1)).toMatchObject({
+      status: 409,
+      error: { code: 'changed-meanwhile' },
+    })
     expect(await watchLive(t => t.includes('"value":3.9') && t.includes('Best meter'))).toContain(
       'Best meter',
     )
@@ -97,10 +102,13 @@ describe('an instrument', () => {
           ...body,
           classRatio: null,
           classUnknown: true,
+          version: 1,
         })
       ).body,
     ).toMatchObject({ classRatio: null, classUnknown: true })
-    expect(await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: 3 })).toMatchObject({
+    expect(
+      await house.request('PUT', `/api/instruments/${id}`, { ...body, classRatio: 3, version: 2 }),
+    ).toMatchObject({
       status: 400,
       error: { field: 'classRatio' },
     })

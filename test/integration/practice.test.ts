@@ -144,14 +144,13 @@ describe('an instrument of one’s own', () => {
   }
   it('is asked by its own queries once they are kept, and as shipped again', async () => {
     await house.request('POST', '/api/practice/sessions', wanted({ kitId: 'usual' }))
-    const { id } = await counter()
-    expect(
-      (await house.request('PUT', `/api/instruments/${id}/profile`, { ownProfile: own })).body,
-    ).toMatchObject({ ownProfile: own })
+    const { id, version } = await counter()
+    const change = (ownProfile: object | null, from: number) =>
+      house.request('PUT', `/api/instruments/${id}/profile`, { ownProfile, version: from })
+    expect((await change(own, version)).body).toMatchObject({ ownProfile: own })
     expect((await counter()).ownProfile).toEqual(own)
-    expect(
-      (await house.request('PUT', `/api/instruments/${id}/profile`, { ownProfile: null })).body,
-    ).toMatchObject({ ownProfile: null })
+    expect(await change(null, version)).toMatchObject({ status: 409 })
+    expect((await change(null, version + 1)).body).toMatchObject({ ownProfile: null })
   })
   it.each([
     ['a query with a line end', { quantities: [{ ...own.quantities[0], query: 'A\nB' }], settings: [] }],
@@ -162,8 +161,10 @@ describe('an instrument of one’s own', () => {
       { ...own, settings: [{ name: 'supplyV', command: 'VOLT', query: 'VOLT?', toSi: 1, min: 0, max: 16 }] },
     ],
   ])('%s is refused and changes nothing', async (_name, ownProfile) => {
-    const { id } = await counter()
-    expect((await house.request('PUT', `/api/instruments/${id}/profile`, { ownProfile })).status).toBe(400)
+    const { id, version } = await counter()
+    expect(
+      (await house.request('PUT', `/api/instruments/${id}/profile`, { ownProfile, version })).status,
+    ).toBe(400)
     expect((await counter()).ownProfile).toBeNull()
   })
   it('answers a line that is typed', async () => {

@@ -1,3 +1,4 @@
+import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { KeptRecording } from '../../shared/recording'
 import { testHouse, type TestHouse } from './house'
@@ -71,6 +72,24 @@ describe('a recording', () => {
       code: 'invalid-field',
       field,
     })
+  })
+  it('that was begun and never sent whole is swept a day later, another one is not', async () => {
+    const [left, fresh] = [body(null), body(null)]
+    for (const b of [left, fresh]) {
+      await house.request('POST', '/api/recordings', b)
+      await put(b.id, 0, new Uint8Array(9))
+    }
+    const db = new pg.Client({ connectionString: house.cluster.adminUrl })
+    await db.connect()
+    await db.query("update recording set created_at = now() - interval '25 hours' where id = $1", [left.id])
+    await house.request('POST', '/api/recordings', body(null))
+    const { rows } = await db.query(
+      'select recording_id as id from recording_chunk where recording_id = any($1)',
+      [[left.id, fresh.id]],
+    )
+    await db.end()
+    expect(rows).toEqual([{ id: fresh.id }])
+    expect((await put(left.id, 0, new Uint8Array(9))).status).toBe(404)
   })
   it('of an unknown job, and chunks too large or without a recording, are refused in words', async () => {
     expect((await house.request('POST', '/api/recordings', body(crypto.randomUUID()))).error).toMatchObject({

@@ -109,15 +109,18 @@ describe('finding a job', () => {
 })
 
 describe('saved views', () => {
-  it('are kept by name, replaced by the same name, and forgotten', async () => {
-    const view = (name: string, words: string) =>
+  it('are kept by name, replaced on purpose only, and forgotten', async () => {
+    const view = (name: string, words: string, replaces: string | null = null) =>
       house.request('POST', '/api/search/views', {
         id: crypto.randomUUID(),
         name,
         query: { words, sheetId: '', state: 'bench', causeId: '' },
+        replaces,
       })
-    await view('Deaf ones', 'deaf')
-    expect(await view('deaf ONES', 'threshold')).toMatchObject({ status: 201 })
+    const first = (await view('Deaf ones', 'deaf')).body as { id: string }
+    expect(await view('deaf ONES', 'threshold')).toMatchObject({ status: 409, error: { code: 'name-taken' } })
+    expect(await view('deaf ONES', 'threshold', crypto.randomUUID())).toMatchObject({ status: 409 })
+    expect(await view('deaf ONES', 'threshold', first.id)).toMatchObject({ status: 201 })
     const list = (await house.request('GET', '/api/search/views')).body as {
       id: string
       name: string

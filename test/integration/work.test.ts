@@ -159,29 +159,25 @@ describe('the bench', () => {
   const of = async (id: string) => (await list()).find(j => j.job.id === id)!
   it('keeps where a set lies and in which order, and that is no change of its intake', async () => {
     const [a, b] = [await house.newJob({ serial: 'B1' }), await house.newJob({ serial: 'B2' })]
-    expect(
-      await house.request('PUT', '/api/jobs/order', {
-        order: [
-          { id: b, bench: 2 },
-          { id: a, bench: 2 },
-        ],
-      }),
-    ).toMatchObject({ status: 204 })
-    expect((await list()).filter(j => j.job.bench === 2).map(j => j.job.id)).toEqual([b, a])
-    await house.request('PUT', '/api/jobs/order', {
-      order: [
-        { id: a, bench: 2 },
-        { id: b, bench: null },
-      ],
+    const places = (...of: [string, number | null][]) => of.map(([id, bench]) => ({ id, bench }))
+    const move = (was: object[], order: object[]) => house.request('PUT', '/api/jobs/order', { order, was })
+    const lying = places([b, null], [a, null])
+    const together = places([b, 2], [a, 2])
+    expect(await move(lying, together)).toMatchObject({ status: 204 })
+    // Another tab that still shows them on the shelf; one that was not there then does not matter.
+    expect(await move(lying, places([a, 1], [b, 1]))).toMatchObject({
+      status: 409,
+      error: { code: 'changed-meanwhile' },
     })
+    await house.newJob({ serial: 'B0' })
+    expect((await list()).filter(j => j.job.bench === 2).map(j => j.job.id)).toEqual([b, a])
+    expect(await move(together, places([a, 2], [b, null]))).toMatchObject({ status: 204 })
     expect([(await of(a)).job.bench, (await of(b)).job.bench, (await of(a)).job.version]).toEqual([
       2,
       null,
       1,
     ])
-    expect(await house.request('PUT', '/api/jobs/order', { order: [{ id: a, bench: 77 }] })).toMatchObject({
-      status: 400,
-    })
+    expect(await move([], places([a, 77]))).toMatchObject({ status: 400 })
   })
   it('follows every event, although the list is not computed anew each time', async () => {
     const id = await house.newJob({ serial: 'B3' })

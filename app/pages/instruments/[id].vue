@@ -31,7 +31,7 @@ async function ask(line: string) {
 }
 async function save(own: OwnProfile | null) {
   busy.value = true
-  const problem = await store.saveProfile(String(route.params.id), own)
+  const problem = await store.saveProfile(instrument.value!, own)
   failure.value = problem?.words ?? null
   const done = own ? t('instruments.savedTheseQueriesAreUsedFrom') : t('instruments.defaultsRestored')
   saved.value = problem ? '' : done

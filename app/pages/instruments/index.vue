@@ -28,16 +28,18 @@ const NEW: InstrumentBody = {
 }
 
 async function save(body: InstrumentBody) {
-  failure.value =
-    editing.value === 'new' ? await store.add(body) : await store.change(editing.value!.id, body)
+  const at = editing.value!
+  failure.value = at === 'new' ? await store.add(body) : await store.change(at, body)
   if (!failure.value) editing.value = null
+  // The next press overwrites what the list shows now.
+  else if (at !== 'new') editing.value = store.items?.find(i => i.id === at.id) ?? at
 }
 async function remove() {
   failure.value = await store.remove(removing.value!.id)
   removing.value = null
 }
 function bodyOf(i: Instrument): InstrumentBody {
-  const { id: _id, ownProfile: _own, ...body } = i
+  const { id: _id, version: _version, ownProfile: _own, ...body } = i
   return body
 }
 useHead({ title: t('instruments.instruments') })

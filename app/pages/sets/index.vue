@@ -4,6 +4,7 @@ import { computed, nextTick, onMounted, ref, watch } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { CAUSES } from '#core/diagnose'
 import type { SavedQuery } from '#shared/search'
+import type { Failure } from '../../data/failureWords'
 import TextDialog from '../../ui/frame/TextDialog.vue'
 import FoundRow from '~/features/search/components/FoundRow.vue'
 import ViewChips from '~/features/search/components/ViewChips.vue'
@@ -20,7 +21,9 @@ const store = useSearchStore()
 const sheets = useSheetsStore()
 const field = ref<HTMLInputElement | null>(null)
 const naming = ref(false)
-const nameFailure = ref<string | null>(null)
+const nameFailure = ref<Failure | null>(null)
+/** the name that was refused: saved again, it overwrites */
+let takenName = ''
 const fromAddress = (): SavedQuery => {
   const text = (name: string) => String(route.query[name] ?? '')
   return {
@@ -47,9 +50,15 @@ async function search() {
   )
 }
 async function keep(name: string) {
-  const failed = await store.keepView(name, query.value)
-  nameFailure.value = failed?.words ?? null
+  const failed = await store.keepView(name, query.value, name === takenName)
+  takenName = failed?.code === 'name-taken' ? name : ''
+  nameFailure.value = failed
   naming.value = failed !== null
+}
+function closeNaming() {
+  naming.value = false
+  nameFailure.value = null
+  takenName = ''
 }
 onMounted(() => {
   void search()
@@ -137,12 +146,11 @@ useHead({ title: t('job.sets') })
     <TextDialog
       :open="naming"
       :title="t('job.saveSearch')"
-      :hint="t('job.aSavedSearchOfTheSame')"
       :label="t('common.name')"
       :action="t('common.save')"
-      :failure="nameFailure"
+      :failure="nameFailure?.words"
       :max-length="60"
-      @close="naming = false"
+      @close="closeNaming"
       @done="keep"
     />
   </div>

@@ -1,10 +1,10 @@
 import { setResponseStatus } from 'h3'
-import { benchOrder } from '#shared/bench'
-import { orderBench } from '../../services/jobs'
+import { benchMove } from '#shared/bench'
+import { orderBench } from '../../services/benchOrder'
 import { apiHandler, validBody } from '../../utils/api'
 
 export default apiHandler(async event => {
-  await orderBench((await validBody(event, benchOrder)).order)
+  await orderBench(await validBody(event, benchMove))
   setResponseStatus(event, 204)
   return null
 })

@@ -69,6 +69,15 @@ export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
   return rows
 }
 
+/** How they lie, and nobody else moves them before this transaction ends. */
+export async function lockBench(db: Db): Promise<BenchOrder> {
+  const { rows } = await db.query<BenchOrder[number]>(
+    `select id, bench from job where on_bench order by bench nulls last, place, number desc limit 500
+      for no key update`,
+  )
+  return rows
+}
+
 /** Puts jobs where they lie now; those that are not named stay where they are. */
 export async function placeJobs(db: Db, order: BenchOrder): Promise<void> {
   await db.query(

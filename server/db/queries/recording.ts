@@ -23,22 +23,40 @@ export async function insertRecording(db: Db, r: NewRecording): Promise<void> {
   )
 }
 
-/** @returns null when there is no such recording, or it is complete already */
-export async function selectIncomplete(db: Db, id: string): Promise<{ bytes: number } | null> {
-  const {
-    rows: [row],
-  } = await db.query<{ bytes: number }>('select bytes from recording where id = $1::uuid and not complete', [
-    id,
-  ])
-  return row ?? null
+/**
+ * Nobody adds to it before this transaction ends.
+ * @returns null when there is no such recording, or it is complete already
+ */
+export async function lockIncomplete(db: Db, id: string): Promise<{ bytes: number } | null> {
+  const { rows } = await db.query<{ bytes: number }>(
+    'select bytes from recording where id = $1::uuid and not complete for update',
+    [id],
+  )
+  return rows[0] ?? null
 }
 
-export async function insertRecordingChunk(db: Db, id: string, place: number, data: Buffer): Promise<void> {
-  await db.query(
-    `insert into recording_chunk (recording_id, place, data) values ($1::uuid, $2::int, $3::bytea)
+/** @returns whether there is such a recording and it is not complete */
+export async function insertRecordingChunk(
+  db: Db,
+  id: string,
+  place: number,
+  data: Buffer,
+): Promise<boolean> {
+  const { rowCount } = await db.query(
+    `with begun as (select id from recording where id = $1::uuid and not complete for share)
+     insert into recording_chunk (recording_id, place, data) select id, $2::int, $3::bytea from begun
       on conflict (recording_id, place) do update set data = excluded.data`,
     [id, place, data],
   )
+  return rowCount === 1
+}
+
+/** Away with what was begun and never sent whole. */
+export async function deleteAbandoned(db: Db, olderThanHours: number): Promise<void> {
+  const abandoned = `select id from recording
+    where not complete and created_at < now() - make_interval(hours => $1::int)`
+  await db.query(`delete from recording_chunk where recording_id in (${abandoned})`, [olderThanHours])
+  await db.query(`delete from recording where id in (${abandoned})`, [olderThanHours])
 }
 
 export async function completeRecording(db: Db, id: string, checksum: string): Promise<void> {

@@ -80,16 +80,23 @@ export async function selectViews(db: Db): Promise<SavedView[]> {
   return rows
 }
 
-/** Keeps a view; one of the same name is replaced. */
-export async function upsertView(db: Db, view: SavedView): Promise<SavedView> {
-  const {
-    rows: [row],
-  } = await db.query<SavedView>(
+/**
+ * Keeps a view.
+ * @param replaces the one of this name that it takes the place of; null = none has it
+ * @returns null when another one has this name
+ */
+export async function upsertView(
+  db: Db,
+  view: SavedView,
+  replaces: string | null,
+): Promise<SavedView | null> {
+  const { rows } = await db.query<SavedView>(
     `insert into saved_view (id, name, query) values ($1::uuid, $2, $3::jsonb)
-     on conflict (lower(name)) do update set name = excluded.name, query = excluded.query returning id, name, query`,
-    [view.id, view.name, JSON.stringify(view.query)],
+     on conflict (lower(name)) do update set name = excluded.name, query = excluded.query
+       where saved_view.id in ($1::uuid, $4::uuid) returning id, name, query`,
+    [view.id, view.name, JSON.stringify(view.query), replaces],
   )
-  return row!
+  return rows[0] ?? null
 }
 
 /** @returns whether it was there */

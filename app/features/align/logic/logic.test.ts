@@ -152,7 +152,15 @@ describe('the align screen', () => {
 
 describe('typed readings', () => {
   const instruments = [
-    { id: 'a', name: 'Our meter', profileId: 'eye-power-20', host: '', port: null, ...BARE_INSTRUMENT },
+    {
+      id: 'a',
+      version: 1,
+      name: 'Our meter',
+      profileId: 'eye-power-20',
+      host: '',
+      port: null,
+      ...BARE_INSTRUMENT,
+    },
   ]
   it('offer the instruments of the bench first, then kinds any bench may have', () => {
     expect(typedInstruments(instruments, 'powerW').map(i => i.name)).toEqual([

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed, nextTick, ref } from 'vue'
-import type { BenchOrder, JobSummary } from '#shared/bench'
+import type { BenchMove, BenchOrder, JobSummary } from '#shared/bench'
 import { BENCHES } from '#shared/benches'
 import { useDragBetween } from '../logic/useDragBetween'
 import JobRow from '~/features/job/components/JobRow.vue'
@@ -11,7 +11,7 @@ import JobRow from '~/features/job/components/JobRow.vue'
  * arrow keys.
  */
 const props = defineProps<{ here: readonly JobSummary[]; nowMs: number }>()
-const emit = defineEmits<{ place: [order: BenchOrder] }>()
+const emit = defineEmits<{ place: [move: BenchMove] }>()
 const PLACES = [
   ...BENCHES.map(b => ({
     bench: b as number | null,
@@ -25,10 +25,10 @@ const lists = computed(() =>
 )
 
 function tell(changed: (bench: number | null) => readonly JobSummary[]) {
-  emit(
-    'place',
-    PLACES.flatMap(p => changed(p.bench).map(i => ({ id: i.job.id, bench: p.bench }))),
-  )
+  const listed = (of: (bench: number | null) => readonly JobSummary[]): BenchOrder =>
+    PLACES.flatMap(p => of(p.bench).map(i => ({ id: i.job.id, bench: p.bench })))
+  const now = (bench: number | null) => lists.value.find(l => l.bench === bench)!.items
+  emit('place', { order: listed(changed), was: listed(now) })
 }
 const elements = ref<HTMLElement[]>([])
 useDragBetween(elements, ({ fromList, fromPlace, toList, toPlace }) => {

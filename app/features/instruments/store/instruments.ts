@@ -40,13 +40,16 @@ export const useInstrumentsStore = defineStore('instruments', () => {
       await load()
       return null
     } catch (error) {
-      return failureOf(error)
+      const refused = failureOf(error)
+      // What somebody else changed meanwhile is to be seen beside what is still in the form.
+      if (refused.code === 'changed-meanwhile') await load()
+      return refused
     }
   }
 
   const add = (body: InstrumentBody) => attempt(() => $api('/api/instruments', { method: 'POST', body }))
-  const saveProfile = (id: string, own: OwnProfile | null) =>
-    attempt(() => $api(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile: own } }))
+  const saveProfile = ({ id, version }: Instrument, ownProfile: OwnProfile | null) =>
+    attempt(() => $api(`/api/instruments/${id}/profile`, { method: 'PUT', body: { ownProfile, version } }))
   /** A line as typed, with what came back. */
   async function ask(
     id: string,
@@ -64,8 +67,8 @@ export const useInstrumentsStore = defineStore('instruments', () => {
       return { asked: null, failure: failureOf(error) }
     }
   }
-  const change = (id: string, body: InstrumentBody) =>
-    attempt(() => $api(`/api/instruments/${id}`, { method: 'PUT', body }))
+  const change = ({ id, version }: Instrument, body: InstrumentBody) =>
+    attempt(() => $api(`/api/instruments/${id}`, { method: 'PUT', body: { ...body, version } }))
   const remove = (id: string) => attempt(() => $api(`/api/instruments/${id}`, { method: 'DELETE' }))
 
   function optionsFor(quantity: Quantity): TypedInstrument[] {

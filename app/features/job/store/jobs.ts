@@ -3,7 +3,7 @@ import { defineStore } from 'pinia'
 import { v4 as uuid } from 'uuid'
 import { ref, shallowRef } from 'vue'
 import type { JobEvent } from '#core/run'
-import type { BenchOrder, JobSummary } from '#shared/bench'
+import type { BenchMove, JobSummary } from '#shared/bench'
 import type { EarlierJob } from '#shared/earlierJob'
 import type { Intake, Job } from '#shared/job'
 import { failureOf, type Failure } from '~/data/failureWords'
@@ -18,6 +18,8 @@ export const useJobsStore = defineStore('jobs', () => {
   const outbox = useOutboxStore()
   // One id per attempt to start a job: a second press after a lost answer must not make a second job.
   let attemptId = uuid()
+  const placeFailure = ref<Failure | null>(null)
+  let placing = Promise.resolve()
 
   async function load() {
     try {
@@ -52,8 +54,8 @@ export const useJobsStore = defineStore('jobs', () => {
     }
   }
 
-  /** Shown at once, kept at once; without an answer the old order comes back. */
-  async function place(order: BenchOrder) {
+  /** Shown at once, kept one after the other; what was refused comes back, with the reason. */
+  async function place({ order, was }: BenchMove) {
     const at = new Map(order.map((o, i) => [o.id, { bench: o.bench ?? null, place: i + 1 }]))
     const moved = (items.value ?? []).map(i =>
       at.has(i.job.id) ? { ...i, job: { ...i.job, ...at.get(i.job.id)! } } : i,
@@ -61,7 +63,16 @@ export const useJobsStore = defineStore('jobs', () => {
     items.value = moved.sort(
       (a, b) => (at.get(a.job.id)?.place ?? Infinity) - (at.get(b.job.id)?.place ?? Infinity),
     )
-    await $api('/api/jobs/order', { method: 'PUT', body: { order } }).catch(() => load())
+    placing = placing.then(async () => {
+      try {
+        await $api('/api/jobs/order', { method: 'PUT', body: { order, was } })
+        placeFailure.value = null
+      } catch (error) {
+        placeFailure.value = failureOf(error)
+        await load()
+      }
+    })
+    await placing
   }
 
   async function switchOn(jobId: string) {
@@ -86,5 +97,5 @@ export const useJobsStore = defineStore('jobs', () => {
     earlier.value = []
   }
 
-  return { items, failure, earlier, forgetSet, load, lookUpSet, start, place, switchOn, append }
+  return { items, failure, earlier, forgetSet, load, lookUpSet, start, place, placeFailure, switchOn, append }
 })

@@ -147,6 +147,7 @@ describe('stepped measurements', () => {
     const instrument = (profileId: string, port: number | null) => ({
       ...BARE_INSTRUMENT,
       id: profileId,
+      version: 1,
       name: profileId,
       profileId,
       host: '127.0.0.1',

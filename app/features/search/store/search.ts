@@ -39,12 +39,16 @@ export const useSearchStore = defineStore('search', () => {
   const loadViews = async () =>
     (views.value = await $api<SavedView[]>('/api/search/views').catch(() => views.value))
 
-  async function keepView(name: string, query: SavedQuery): Promise<Failure | null> {
+  /** @param overwrite the view of this name, which the user has seen */
+  async function keepView(name: string, query: SavedQuery, overwrite: boolean): Promise<Failure | null> {
+    const same = views.value.find(v => v.name.toLowerCase() === name.toLowerCase())
+    const replaces = overwrite ? (same?.id ?? null) : null
     try {
-      await $api('/api/search/views', { method: 'POST', body: { id: uuid(), name, query } })
+      await $api('/api/search/views', { method: 'POST', body: { id: uuid(), name, query, replaces } })
       await loadViews()
       return null
     } catch (error) {
+      await loadViews()
       return failureOf(error)
     }
   }
