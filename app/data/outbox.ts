@@ -25,6 +25,12 @@ export const useOutboxStore = defineStore('outbox', () => {
   const unsent = computed(() => entries.value.filter(e => e.refused === null))
   const refused = computed(() => entries.value.filter(e => e.refused !== null))
 
+  /** Ids of entries that are not stored and will not be in a moment: refused, or the server is away. */
+  const stuck = computed(
+    () =>
+      new Set(entries.value.filter(e => e.refused !== null || trouble.value !== null).map(e => e.event.id)),
+  )
+
   async function reload() {
     entries.value = await waiting()
   }
@@ -104,5 +110,5 @@ export const useOutboxStore = defineStore('outbox', () => {
     return () => sentListeners.delete(tell)
   }
 
-  return { entries, unsent, refused, trouble, append, flush, reload, sendAgain, giveUp, onSent }
+  return { entries, unsent, refused, stuck, trouble, append, flush, reload, sendAgain, giveUp, onSent }
 })

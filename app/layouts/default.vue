@@ -8,6 +8,7 @@ import { useTheme } from 'vuetify'
 import ReadoutRail from '../ui/frame/ReadoutRail.vue'
 import SideNav from '../ui/frame/SideNav.vue'
 import OutboxNotice from '../ui/frame/OutboxNotice.vue'
+import UnsentMark from '../ui/frame/UnsentMark.vue'
 import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
 import { KEY_ALARM } from '~/features/align/logic/provided'
 import { useKeyAlarm } from '~/features/align/logic/useKeyAlarm'
@@ -60,6 +61,9 @@ function key() {
   if (simulated) void practice.change({ keyed: !practice.state!.keyed })
   else live.toggleKey()
 }
+const main = ref<HTMLElement | null>(null)
+/** The notice with its reasons and choices stands at the head of the page. */
+const showUnsent = () => main.value?.scrollTo({ top: 0 })
 watch(drawer, open => (open ? practice.watch() : practice.unwatch()))
 /** The key line of the simulated set is seen while its panel is looked at. */
 watch(
@@ -91,7 +95,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         @language="speak"
         @decimal="showDecimals"
       />
-      <main class="frame-main" tabindex="0">
+      <main ref="main" class="frame-main" tabindex="0">
         <OutboxNotice
           :waiting="outbox.unsent.length"
           :trouble="outbox.trouble"
@@ -119,7 +123,13 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           :links="live.links"
           :connected="live.connected"
           :started="started"
-        />
+          ><template v-if="outbox.trouble || outbox.refused.length > 0" #unsent>
+            <UnsentMark
+              :waiting="outbox.trouble ? outbox.unsent.length : 0"
+              :refused="outbox.refused.length"
+              @show="showUnsent"
+            /> </template
+        ></ReadoutRail>
         <template #fallback><footer class="frame-rail rail-waiting" /></template>
       </ClientOnly>
       <KeysDialog v-if="keysOpen" open @close="keysOpen = false" />

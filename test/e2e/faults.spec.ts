@@ -55,7 +55,8 @@ test(
     await page.keyboard.press('n')
     await page.getByLabel('Note').fill('trimmer is stiff')
     await page.getByRole('button', { name: /^Save/ }).click()
-    await expect(page.getByText(/2 entries not sent yet/)).toBeVisible()
+    await expect(page.locator('.notice')).toContainText('2 entries not sent yet')
+    await expect(page.locator('button.unsent')).toContainText('2 entries not sent yet')
 
     // The browser is closed while the database is still away.
     await page.close()
@@ -75,6 +76,29 @@ test(
     expect(new Set(events.map(e => e.id)).size).toBe(4)
   },
 )
+
+test('what is not stored yet is in sight wherever the page is scrolled, and its row is marked', async ({
+  page,
+  house,
+}) => {
+  const id = await house.newJob()
+  await page.goto(`${house.address}/jobs/${id}/as-found`)
+  const rows = page.locator('[data-row]')
+  await rows.first().click()
+  await page.route('**/events', route => route.abort())
+  await page.keyboard.press('t')
+  await page.keyboard.type('3')
+  await page.keyboard.press('Enter')
+  await expect(rows.first()).toContainText('Not sent yet')
+  await rows.last().scrollIntoViewIfNeeded()
+  await expect(page.locator('button.unsent')).toBeInViewport()
+  await expect(page.locator('.notice')).not.toBeInViewport()
+  await page.locator('button.unsent').click()
+  await expect(page.locator('.notice')).toBeInViewport()
+  await page.unroute('**/events')
+  await expect(page.locator('button.unsent')).toHaveCount(0, { timeout: 20_000 })
+  await expect(rows.first()).not.toContainText('Not sent yet')
+})
 
 test('an unknown job, an unknown page, a bad form: each says what is wrong and what to do', async ({
   page,
@@ -115,7 +139,7 @@ test('an entry that the server fails over again and again is set aside, and what
     await page.getByRole('button', { name: /^Save/ }).click()
     await expect(page.getByLabel('Note')).toHaveCount(0)
   }
-  await expect(page.getByText(/rejected/)).toBeVisible({ timeout: 30_000 })
+  await expect(page.locator('.notice')).toContainText('rejected', { timeout: 30_000 })
   await expect
     .poll(async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body), {
       timeout: 10_000,

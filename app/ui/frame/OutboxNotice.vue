@@ -51,7 +51,7 @@ const shown = ref(false)
 .notice button {
   color: var(--accent);
   text-decoration: underline;
-  min-height: 32px;
-  padding: 0 6px;
+  min-height: 44px;
+  padding: 0 8px;
 }
 </style>

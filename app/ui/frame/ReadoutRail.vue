@@ -79,6 +79,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
 <template>
   <footer class="rail frame-rail" :aria-label="t('frame.liveReadings')" tabindex="0">
     <KeyDownClock :view="clock" :warmth="warmth" />
+    <slot name="unsent" />
     <div
       v-for="c in cells"
       :key="c.quantity"

@@ -18,6 +18,7 @@ import { doubting as doubtingOf, rowDoubts, type Doubt } from '../logic/doubts'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
+import { useOutboxStore } from '~/data/outbox'
 
 /** As found and as left: the same matrix, taken alike. */
 const props = defineProps<{ phase: 'as-found' | 'as-left' }>()
@@ -33,6 +34,7 @@ const TEXTS = {
 }
 const job = useJobStore()
 const live = useLiveStore()
+const outbox = useOutboxStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useNotice()
 const rows = computed(() => (props.phase === 'as-found' ? job.asFound : job.asLeft))
@@ -123,6 +125,7 @@ onBeforeUnmount(() => live.leave())
     :options-for="instruments.optionsFor"
     :typed-with="instruments.typedWith"
     :tick-a="panelTickA(job.sheet!)"
+    :stuck="outbox.stuck"
     :cautions="[
       t('align.dummyLoadOnTheAntennaSocket'),
       t('align.vAtTheSetWhileKeyed', { nominalSupplyV: job.sheet!.nominalSupplyV }),

@@ -21,6 +21,8 @@ const props = defineProps<{
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
   tickA: number | null
+  /** ids of entries that are not stored yet */
+  stuck: ReadonlySet<string>
 }>()
 const emit = defineEmits<{
   select: [pointId: string]
@@ -72,6 +74,7 @@ function markFor(row: RowState) {
           translated(row.point.state.also)
         }}</span>
         <RowDoubts :doubts="doubts[row.point.id] ?? []" @keep="d => emit('keep', d)" />
+        <span v-if="row.row && stuck.has(row.row.id)" class="unsent">{{ t('align.notSentYet') }}</span>
         <span v-if="row.stale" class="quiet">{{ t('align.recheckAdjustedSinceThisReading') }}</span>
       </div>
       <TypedRow
@@ -131,6 +134,12 @@ function markFor(row: RowState) {
 .row.on {
   background: var(--sheet);
   box-shadow: inset 3px 0 0 var(--accent);
+}
+.unsent {
+  border-left: 4px dashed var(--unsure);
+  padding-left: 8px;
+  margin-top: 4px;
+  font-size: 12.5px;
 }
 .m {
   justify-self: center;

@@ -22,6 +22,8 @@ const props = defineProps<{
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
   tickA: number | null
+  /** ids of entries that are not stored yet */
+  stuck: ReadonlySet<string>
   cautions: readonly string[]
 }>()
 const emit = defineEmits<{
@@ -66,6 +68,7 @@ const missingReceiver = computed(() =>
       :options-for="optionsFor"
       :typed-with="typedWith"
       :tick-a="tickA"
+      :stuck="stuck"
       @select="id => emit('select', id)"
       @take="id => emit('take', id)"
       @type="id => emit('type', id)"
