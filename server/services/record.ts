@@ -1,12 +1,20 @@
 import { withTextsTranslated } from '#shared/i18n'
 import Papa from 'papaparse'
-import { readingLines, type JobRecord } from '#core/record'
-import { jobSheet, runState } from '#core/run'
+import { setImmediate as nextTurn } from 'node:timers/promises'
+import { readingLines, type JobRecord, type ReadingLine } from '#core/record'
+import { jobSheet, runState, type JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 import { jobWithEvents } from './jobs'
 import { pool } from '../db/pool'
+import { selectRealJobsAfter } from '../db/queries/job'
+import { selectEvents } from '../db/queries/jobEvent'
 import { recordFor } from './recordFor'
 import { requireRules } from './rules'
+import { baseSheets } from './sheetBook'
+
+const JOBS_AT_ONCE = 50
 
 /**
  * A cell that begins like a formula would be run by a spreadsheet; papaparse puts an apostrophe before it.
@@ -22,12 +30,42 @@ export async function recordOf(jobId: string): Promise<{ tag: string; record: Jo
 }
 
 export async function csvOf(jobId: string): Promise<{ tag: string; csv: string }> {
-  const { job, events, sheet: base } = await jobWithEvents(jobId)
+  const { job, events, sheet } = await jobWithEvents(jobId)
+  return { tag: jobTag(job.number), csv: csvText(await linesOf(job, sheet, events)) }
+}
+
+/**
+ * Every reading of every real set, job by job as one CSV; simulated sets are left out. A piece at a time, so
+ * that a workshop of many years neither fills the memory nor holds up who works.
+ */
+export async function* everyReadingCsv(): AsyncGenerator<string> {
+  let header = true
+  for (let last = 0; ;) {
+    const jobs = await selectRealJobsAfter(pool, last, JOBS_AT_ONCE)
+    if (jobs.length === 0) return
+    const ids = jobs.map(j => j.id)
+    const [events, sheetOf] = await Promise.all([selectEvents(pool, ids), baseSheets(pool, jobs)])
+    for (const job of jobs) {
+      const sheet = sheetOf(job)
+      const lines = (await linesOf(job, sheet, events.get(job.id)!)).map(line => ({
+        job: jobTag(job.number),
+        model: sheet.model,
+        serial: job.serial,
+        ...line,
+      }))
+      if (lines.length > 0) yield `${csvText(lines, header)}\r\n`
+      header &&= lines.length === 0
+      await nextTurn()
+    }
+    last = jobs.at(-1)!.number
+  }
+}
+
+async function linesOf(job: Job, base: ModelSheet, events: readonly JobEvent[]): Promise<ReadingLine[]> {
   const sheet = jobSheet(base, job.schools, events)
   const rules = await requireRules(pool, job.ruleSetId)
-  const csv = Papa.unparse(readingLines(withTextsTranslated(sheet), rules, runState(sheet, rules, events)), {
-    escapeFormulae: FORMULA,
-    newline: '\r\n',
-  })
-  return { tag: jobTag(job.number), csv }
+  return readingLines(withTextsTranslated(sheet), rules, runState(sheet, rules, events))
 }
+
+const csvText = (lines: readonly object[], header = true) =>
+  Papa.unparse([...lines], { escapeFormulae: FORMULA, newline: '\r\n', header })

@@ -5,6 +5,7 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/record'
 import { QUANTITY_NAMES } from '../../core/quantity'
 import { JOB_EVENT_KINDS } from '../../core/run'
+import { fmRow } from '../fixtures/fmRow'
 import { testHouse, type TestHouse } from './house'
 
 let house: TestHouse
@@ -68,6 +69,38 @@ describe('CSV', () => {
     expect(data).toHaveLength(
       record.events.reduce((n, e) => n + (e.kind === 'row-taken' ? e.readings.length : 0), 0),
     )
+  })
+  it('of the whole workshop holds those of every real job, with its tag, model and serial number', async () => {
+    const table = async (path: string) =>
+      Papa.parse<Record<string, string>>((await house.request('GET', path)).body as string, {
+        header: true,
+        skipEmptyLines: true,
+      }).data
+    const exercise = (
+      await house.request('POST', '/api/practice/sessions', {
+        id: crypto.randomUUID(),
+        trainee: 'Runa',
+        choice: 'prepared',
+        designId: 'osmund-27f',
+        difficulty: 1,
+        lessonId: null,
+        kitId: 'usual',
+        seed: 27,
+      })
+    ).body as { jobId: string }
+    const event = { ...fmRow(), id: crypto.randomUUID(), atMs: Date.now() }
+    expect((await house.request('POST', `/api/jobs/${exercise.jobId}/events`, event)).status).toBe(201)
+    const { jobs } = (await house.request('GET', '/api/search')).body as {
+      jobs: { id: string; number: number; serial: string }[]
+    }
+    const expected = []
+    for (const { id, number, serial } of jobs.toReversed().filter(j => j.id !== exercise.jobId))
+      for (const line of await table(`/api/jobs/${id}/record.csv`))
+        expected.push({ job: `W-${String(number).padStart(4, '0')}`, serial, ...line })
+    expect(new Set(expected.map(line => line.job)).size).toBeGreaterThan(3)
+    const all = await table('/api/readings.csv')
+    expect(all.map(({ model, ...line }) => line)).toEqual(expected)
+    expect(all.filter(line => !line.model)).toEqual([])
   })
   it('does not hand a formula to a spreadsheet', async () => {
     const id = await house.newJob()

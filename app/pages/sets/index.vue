@@ -81,7 +81,10 @@ useHead({ title: t('job.sets') })
 
 <template>
   <div class="page">
-    <h1>{{ t('job.sets') }}</h1>
+    <div class="top">
+      <h1>{{ t('job.sets') }}</h1>
+      <v-btn href="/api/readings.csv" download>{{ t('job.allReadingsAsCsv') }}</v-btn>
+    </div>
     <p class="lead">
       {{ t('job.everySetBookedInOwnerModel') }}
     </p>
@@ -157,6 +160,12 @@ useHead({ title: t('job.sets') })
 </template>
 
 <style scoped>
+.top {
+  display: flex;
+  justify-content: space-between;
+  align-items: center;
+  gap: 12px;
+}
 .fields {
   display: flex;
   flex-wrap: wrap;

@@ -128,6 +128,16 @@ function toColumn(field: keyof JobChange, patch: JobChange): unknown {
   return field === 'promisedOn' && patch.promisedOn === '' ? null : patch[field]
 }
 
+/** Jobs on real sets by their numbers, after one of them. */
+export async function selectRealJobsAfter(db: Db, number: number, limit: number): Promise<Job[]> {
+  const { rows } = await db.query<Job>(
+    `select ${COLUMNS} from job where number > $1::int
+      and not exists (select from practice_session p where p.job_id = job.id) order by number limit $2::int`,
+    [number, limit],
+  )
+  return rows
+}
+
 /** Jobs of one set, newest first. */
 export async function selectJobsOfSet(
   db: Db,
