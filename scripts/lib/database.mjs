@@ -1,6 +1,7 @@
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { adminUrlOf, binFolder, ensurePostgres, startCluster } from './postgres.mjs'
+import { binFolder, ensurePostgres } from './pgPrograms.mjs'
+import { adminUrlOf, startCluster } from './postgres.mjs'
 
 /** A program of PostgreSQL, of the version that is used here. */
 export const programsOf = name => join(binFolder(), name)

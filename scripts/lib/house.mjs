@@ -147,5 +147,5 @@ function commandOf(pid) {
 
 /** A process number may have been given to something else meanwhile. */
 function isLauncher(pid) {
-  return pid !== process.pid && /scripts\/(demo|start|restore)\.mjs/.test(commandOf(pid))
+  return pid !== process.pid && /scripts\/(demo|start|restore|upgrade)\.mjs/.test(commandOf(pid))
 }

@@ -1,6 +1,8 @@
+import { join } from 'node:path'
 import { dataFolder, markFolder } from './dataFolder.mjs'
 import { claim, startHouse } from './house.mjs'
 import { backupFolder, keepBackups } from './nightly.mjs'
+import { binFolder, clusterVersion, versionOf } from './pgPrograms.mjs'
 
 const PREFERRED_PORT = 3127
 
@@ -42,12 +44,19 @@ export async function launch({ demo }) {
     if (backups) stopBackups = keepBackups(folder, backups, words => console.error(words))
     console.log(
       `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +
-        `Everything is kept in ${folder}.\nCtrl-C stops it.`,
+        `Everything is kept in ${folder}.\n${upgradeHint(folder)}Ctrl-C stops it.`,
     )
   } catch (error) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
   }
+}
+
+/** The version that made a database goes on serving it, until it is taken over on purpose. */
+function upgradeHint(folder) {
+  const [made, newest] = [clusterVersion(join(folder, 'pg')), versionOf(binFolder() ?? '')]
+  if (process.env.DATABASE_URL || !made || made === newest) return ''
+  return `PostgreSQL ${made} made its database, ${newest} is installed too: npm run upgrade takes it over.\n`
 }
 
 function refuseOther(folder, demo) {

@@ -1,85 +1,20 @@
 import {
-  accessSync,
-  constants,
+  closeSync,
   existsSync,
   mkdirSync,
   mkdtempSync,
+  openSync,
   readFileSync,
   readdirSync,
   rmSync,
   writeFileSync,
-  chmodSync,
-  chownSync,
-  statSync,
-  openSync,
-  closeSync,
 } from 'node:fs'
-import { spawn } from 'node:child_process'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { own, ownWhole, pgCtl, runAsServer } from './asServer.mjs'
 import { admitApplication, writeAccess } from './clusterAccess.mjs'
-import { ensureDebian } from './packages.mjs'
+import { binFor, clustersAside, ensurePostgres, refuseOtherVersion } from './pgPrograms.mjs'
 import { freePort } from './ports.mjs'
-import { run } from './run.mjs'
-
-const LIB = '/usr/lib/postgresql'
-const isRoot = () => process.getuid?.() === 0
-
-/** Programs of the newest PostgreSQL that is installed, or null. */
-export function binFolder() {
-  const versions = existsSync(LIB)
-    ? readdirSync(LIB).filter(v => existsSync(join(LIB, v, 'bin', 'initdb')))
-    : []
-  const newest = versions.sort((a, b) => Number(b) - Number(a))[0]
-  return newest ? join(LIB, newest, 'bin') : null
-}
-
-/** The programs of the version that made a cluster, where they are installed; else the newest. */
-function binFor(data) {
-  const made = join(data, 'PG_VERSION')
-  const own = existsSync(made) ? join(LIB, readFileSync(made, 'utf8').trim(), 'bin') : null
-  return own && existsSync(join(own, 'initdb')) ? own : binFolder()
-}
-
-/** Debian's PostgreSQL server, installed without the cluster that its package would start on port 5432. */
-export async function ensurePostgres() {
-  if (binFolder()) return
-  await keepPackageFromStarting()
-  await ensureDebian('PostgreSQL', () => binFolder() !== null, ['postgresql', 'postgresql-contrib'])
-}
-
-async function keepPackageFromStarting() {
-  if (!isRoot()) return
-  const folder = '/etc/postgresql-common'
-  if (existsSync(join(folder, 'createcluster.conf'))) return
-  mkdirSync(folder, { recursive: true })
-  writeFileSync(join(folder, 'createcluster.conf'), 'create_main_cluster = false\n')
-}
-
-/** The server refuses root: then it runs as user postgres, who may read the way to a private folder. */
-function asServer(command, args) {
-  if (!isRoot()) return [command, args]
-  return [
-    'setpriv',
-    [
-      '--reuid=postgres',
-      '--regid=postgres',
-      '--init-groups',
-      '--inh-caps=+dac_read_search',
-      '--ambient-caps=+dac_read_search',
-      '--',
-      command,
-      ...args,
-    ],
-  ]
-}
-
-const serverEnv = { ...process.env, LC_ALL: 'C.UTF-8', PGDATA: '' }
-
-function runAsServer(command, args, options = {}) {
-  const [c, a] = asServer(command, args)
-  return run(c, a, { quiet: true, cwd: '/', env: serverEnv, ...options })
-}
 
 /**
  * A private cluster in a folder, started on loopback on a free port.
@@ -146,6 +81,7 @@ export async function startCluster(folder, { throwAway = false, isRestore = fals
  * is taken over; anything else at that place is refused.
  */
 async function initialise(bin, folder, data) {
+  refuseUnfinishedUpgrade(folder, data)
   const making = join(folder, 'pg.making')
   if (existsSync(making)) rmSync(data, { recursive: true, force: true })
   if (existsSync(join(data, 'PG_VERSION'))) {
@@ -178,17 +114,6 @@ async function initialise(bin, folder, data) {
 export const adminUrlOf = (socket, port) =>
   `postgresql://diapason@/postgres?host=${encodeURIComponent(socket)}&port=${port}`
 
-/** A server of another major version cannot read it, and must not try. */
-function refuseOtherVersion(bin, data) {
-  const version = readFileSync(join(data, 'PG_VERSION'), 'utf8').trim()
-  const installed = bin.split('/').at(-2)
-  if (version !== installed)
-    throw new Error(
-      `The database in ${data} was made by PostgreSQL ${version}; PostgreSQL ${installed} is installed. ` +
-        `Nothing was changed. Install PostgreSQL ${version} as well, or restore a dump of it.`,
-    )
-}
-
 /** A server that outlived a killed launcher is stopped; a stale pid file is taken over by the new server. */
 async function stopLeftover(bin, data) {
   const pidFile = join(data, 'postmaster.pid')
@@ -217,31 +142,10 @@ function isPostgres(pid) {
   }
 }
 
-/** pg_ctl start must not hold a pipe open: the server would inherit it and the launcher never end. */
-function pgCtl(bin, args) {
-  const [command, all] = asServer(join(bin, 'pg_ctl'), args)
-  return new Promise((resolve, reject) => {
-    const child = spawn(command, all, { cwd: '/', env: serverEnv, stdio: 'ignore', detached: true })
-    child.on('error', reject)
-    child.on('close', code =>
-      code === 0 ? resolve() : reject(new Error(`PostgreSQL did not start; see ${args[3]}`)),
+/** Between two moves of an upgrade the old one stands aside: a new, empty one would look like a loss. */
+function refuseUnfinishedUpgrade(folder, data) {
+  if (!existsSync(data) && clustersAside(folder).length > 0)
+    throw new Error(
+      `An upgrade of the database in ${folder} did not end. Nothing is lost. Run the upgrade again: npm run upgrade`,
     )
-  })
-}
-
-/** A copy made by root belongs to root, and the server would refuse it. */
-async function ownWhole(data) {
-  chmodSync(data, 0o700)
-  if (isRoot() && statSync(data).uid === 0)
-    await run('chown', ['-R', 'postgres:postgres', data], { quiet: true })
-}
-
-function own(path) {
-  if (!isRoot()) return
-  accessSync(path, constants.F_OK)
-  const line = readFileSync('/etc/passwd', 'utf8')
-    .split('\n')
-    .find(l => l.startsWith('postgres:'))
-  const [, , uid, gid] = line.split(':')
-  chownSync(path, Number(uid), Number(gid))
 }
