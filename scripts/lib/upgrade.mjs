@@ -4,8 +4,8 @@ import { backup, restore } from './backup.mjs'
 import { binFolder, clusterVersion, clustersAside, ensurePostgres, versionOf } from './pgPrograms.mjs'
 
 /**
- * Takes the database of a folder over to the newest PostgreSQL that is installed: a dump of the old one, a new
- * one from it, proved table by table; the old one is kept beside it. One that was stopped is begun anew.
+ * Takes the database of a folder over to the newest PostgreSQL that is installed: a dump of the old one, a
+ * new one from it, proved table by table; the old one is kept beside it. One that was stopped begins anew.
  * @param from version of the old one, as its own file says
  * @returns null when it is of the newest already; else the versions, where the old one is, and rows by table
  * @throws {Error} in words

@@ -1,0 +1,4 @@
+export function differencesOf(
+  acknowledged: readonly { id: string }[],
+  stored: readonly { id: string }[],
+): string[]
