@@ -24,6 +24,7 @@ const PROCESSES = {
   bench: 'instruments/bench/main.ts',
   check: 'server/check/main.ts',
   demo: 'server/demo/main.ts',
+  erase: 'server/erase/main.ts',
   scale: 'server/demo/scale/main.ts',
 }
 
