@@ -47,3 +47,24 @@ test('two browsers edit one intake: the second is shown the difference, and noth
     job: { owner: 'Marit O.', version: 4 },
   })
 })
+
+test('seven tabs of one browser: each shows the instruments, and an entry is still stored at once', async ({
+  context,
+  house,
+}) => {
+  const id = await house.newJob()
+  const tabs = []
+  for (let n = 0; n < 7; n++) {
+    const tab = await context.newPage()
+    await tab.goto(n === 6 ? `${house.address}/jobs/${id}/align` : house.address, { waitUntil: 'commit' })
+    tabs.push(tab)
+  }
+  for (const tab of tabs) await expect(tab.locator('[data-quantity="supplyV"]')).toContainText(/\d V/)
+  const last = tabs.at(-1)!
+  await last.keyboard.press('n')
+  await last.getByLabel('Note').fill('from the seventh tab')
+  await last.getByRole('button', { name: /^Save/ }).click()
+  await expect
+    .poll(async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body), { timeout: 5000 })
+    .toContain('from the seventh tab')
+})

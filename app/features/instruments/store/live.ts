@@ -16,7 +16,7 @@ import {
   type KeyedBy,
   type RfSeen,
 } from '#core/run'
-import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
+import type { LivePoll } from '#shared/live'
 import { newKeyedSpans, type KeyedSpan } from '~/features/align/logic/keyedSpans'
 import {
   EMPTY_BOOK,
@@ -28,10 +28,10 @@ import {
   type LiveBook,
   type LiveEntry,
 } from '../logic/liveBook'
+import { openLiveLine } from '../logic/liveLine'
 import { useBenchAtHand } from '../logic/useBenchAtHand'
 import { newTrends, sinceChange, withReading } from '~/features/align/logic/trends'
 
-const RECONNECT_MS = 1000
 const TICK_MS = 200
 const KEY_SIGNS: readonly Quantity[] = ['powerW', 'supplyA', 'stageIdleA', 'plateA']
 const NO_NAMES = { stretch: '', alike: '' }
@@ -55,7 +55,7 @@ export const useLiveStore = defineStore('live', () => {
   /** how it is known that the set is keyed; null = nothing shows it */
   const keyed = ref<KeyedBy | null>(null)
   const spans = newKeyedSpans(span => keyedListeners.forEach(tell => tell(span)))
-  let source: EventSource | null = null
+  let closeLine: (() => void) | null = null
   let ticker: ReturnType<typeof setInterval> | null = null
 
   const links = computed(() => [...book.value.links.values()])
@@ -65,19 +65,14 @@ export const useLiveStore = defineStore('live', () => {
   const warmth = computed(() => heatView(heat.value, keyDownLimitS.value, kind.value))
 
   function connect() {
-    if (source) return
+    if (closeLine) return
     tick()
     ticker ??= setInterval(tick, TICK_MS)
-    source = new EventSource('/api/live')
-    source.addEventListener('open', () => (connected.value = true))
-    source.addEventListener('hello', e => take(JSON.parse(e.data) as LiveHello, withHello))
-    source.addEventListener('link', e => take(JSON.parse(e.data) as LiveLink, withLink))
-    source.addEventListener('poll', e => takePoll(JSON.parse(e.data) as LivePoll))
-    source.addEventListener('error', () => {
-      connected.value = false
-      source?.close()
-      source = null
-      setTimeout(connect, RECONNECT_MS)
+    closeLine = openLiveLine(news => {
+      if (news.kind === 'hello') take(news.message, withHello)
+      else if (news.kind === 'link') take(news.message, withLink)
+      else if (news.kind === 'poll') takePoll(news.message)
+      else connected.value = news.kind === 'open'
     })
   }
 
@@ -174,8 +169,8 @@ export const useLiveStore = defineStore('live', () => {
   }
 
   function stop() {
-    source?.close()
-    source = null
+    closeLine?.()
+    closeLine = null
     if (ticker) clearInterval(ticker)
     ticker = null
   }
