@@ -160,6 +160,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
   display: grid;
   grid-template-columns: 1fr 1.6fr;
   gap: 14px 18px;
+  align-items: start;
   max-width: 780px;
   margin: 12px 0;
 }
