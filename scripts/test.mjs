@@ -86,7 +86,7 @@ mkdirSync(CACHE, { recursive: true })
 try {
   say('Set-up')
   await ensureNodeModules()
-  const { ensurePostgres } = await import('./lib/postgres.mjs')
+  const { ensurePostgres } = await import('./lib/pgPrograms.mjs')
   const { ensureChromium } = await import('./lib/browser.mjs')
   const { ensureBuilt } = await import('./lib/build.mjs')
   await ensurePostgres()
