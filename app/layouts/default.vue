@@ -2,7 +2,8 @@
 import { useDecimalCookie, useLanguageCookie } from '../data/languageCookie'
 import type { DecimalSign } from '#core/quantity'
 import { t, type Language } from '#shared/i18n'
-import { computed, defineAsyncComponent, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, provide, ref, watch } from 'vue'
+import { laterComponent } from '~/ui/laterComponent'
 import { useCookie, useRoute } from '#imports'
 import { useTheme } from 'vuetify'
 import ReadoutRail from '../ui/frame/ReadoutRail.vue'
@@ -17,11 +18,9 @@ import { useLiveStore } from '~/features/instruments/store/live'
 import { useOutboxStore } from '../data/outbox'
 import { usePracticeStore } from '~/features/practice/store/practice'
 
-const KeysDialog = defineAsyncComponent(() => import('../ui/frame/KeysDialog.vue'))
+const KeysDialog = laterComponent(() => import('../ui/frame/KeysDialog.vue'))
 /** Only who practises needs the hands. */
-const PracticeControls = defineAsyncComponent(
-  () => import('~/features/practice/components/PracticeControls.vue'),
-)
+const PracticeControls = laterComponent(() => import('~/features/practice/components/PracticeControls.vue'))
 const route = useRoute()
 const theme = useTheme()
 const chosen = useCookie<'day' | 'night'>('theme', { default: () => 'day', maxAge: 31_536_000 })

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { useIntervalFn, useTimestamp } from '@vueuse/core'
 import { t } from '#shared/i18n'
-import { computed, defineAsyncComponent, nextTick, ref, onMounted } from 'vue'
+import { computed, nextTick, ref, onMounted } from 'vue'
+import { laterComponent } from '~/ui/laterComponent'
 import { navigateTo, useHead } from '#imports'
 import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
 import FindField from '~/features/bench/components/FindField.vue'
@@ -20,8 +21,8 @@ import { useSheetsStore } from '~/features/sheet/store/sheets'
 import type { Intake } from '#shared/job'
 
 /** A bench page is looked at far more often than a set is taken in, or a week is blocked. */
-const BenchTaken = defineAsyncComponent(() => import('~/features/bench/components/BenchTaken.vue'))
-const IntakeForm = defineAsyncComponent(() => import('~/features/job/components/IntakeForm.vue'))
+const BenchTaken = laterComponent(() => import('~/features/bench/components/BenchTaken.vue'))
+const IntakeForm = laterComponent(() => import('~/features/job/components/IntakeForm.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
 const blocked = useBlockedStore()

@@ -20,9 +20,13 @@ export function clusterVersion(data) {
   return existsSync(made) ? readFileSync(made, 'utf8').trim() : null
 }
 
-/** Names of clusters that an upgrade left beside the new one: `pg.` and their version. */
-export const clustersAside = folder =>
-  existsSync(folder) ? readdirSync(folder).filter(name => /^pg\.\d+$/.test(name)) : []
+/** Names of clusters that upgrades left beside the new one, `pg.` and their version: the newest first. */
+export function clustersAside(folder) {
+  const version = name => Number(name.slice('pg.'.length))
+  return (existsSync(folder) ? readdirSync(folder) : [])
+    .filter(name => /^pg\.\d+$/.test(name))
+    .sort((a, b) => version(b) - version(a))
+}
 
 /** Major version of a folder of programs. */
 export const versionOf = bin => bin.split('/').at(-2)

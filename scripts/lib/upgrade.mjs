@@ -19,6 +19,8 @@ export async function upgradeCluster(folder, { from } = {}) {
   const to = versionOf(binFolder())
   if (old === to) return null
   const aside = `${data}.${old}`
+  if (existsSync(aside))
+    throw new Error(`${aside} is there already. Nothing was changed. Move it away first.`)
   const file = join(folder, `upgrade-from-${old}.diapason`)
   const place = join(folder, 'upgrade.d')
   for (const left of [file, place]) rmSync(left, { recursive: true, force: true })
@@ -30,7 +32,7 @@ export async function upgradeCluster(folder, { from } = {}) {
   return { from: old, to, aside, tables }
 }
 
-/** Stopped between the two moves: the old one is where it was again. */
+/** Stopped between the two moves: the old one, the newest of those aside, is where it was again. */
 function putBack(folder, data) {
   const [aside] = clustersAside(folder)
   if (!existsSync(data) && aside) renameSync(join(folder, aside), data)

@@ -81,11 +81,15 @@ export async function importSheet(upload: Buffer): Promise<Imported> {
   })
 }
 
-/** Kept as it came if it is as we keep one, so that an export of it is the same file again; else made so. */
+/**
+ * Kept as it came if it is as we keep one and of the size that the file says, so that an export of it is the
+ * same file again; else made so.
+ */
 async function importedPicture(p: SheetFile['pictures'][number]): Promise<SheetPicture> {
   const came = Buffer.from(p.data, 'base64')
   const { data, mime, width, height } = await keptPicture(came)
-  return isBareJpeg(came) ? { ...p, data: came } : { id: p.id, mime, width, height, data }
+  const isOurs = isBareJpeg(came) && width === p.width && height === p.height
+  return isOurs ? { ...p, data: came } : { id: p.id, mime, width, height, data }
 }
 
 async function isHere(db: Db, id: string): Promise<boolean> {

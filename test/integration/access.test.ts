@@ -1,6 +1,7 @@
 import { existsSync, readFileSync, readlinkSync, readdirSync } from 'node:fs'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { descendantsOf } from '../../scripts/lib/processTree.mjs'
 import { testHouse, type TestHouse } from './house'
 
 let house: TestHouse
@@ -91,7 +92,7 @@ describe('The processes beside the web server', () => {
 
 /** A process that this test started, by a word of its command. */
 function pidOf(word: string): number {
-  return childrenOf(process.pid).find(pid => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(word))!
+  return descendantsOf(process.pid).find(pid => readFileSync(`/proc/${pid}/cmdline`, 'utf8').includes(word))!
 }
 
 /** 127.0.0.1 as the kernel writes it. */
@@ -123,7 +124,7 @@ const addressesOf = (sockets: readonly Listening[], port: number) =>
 
 /** Whether a process that this test started holds the socket: the simulated instruments open some too. */
 function isOurs(inode: string): boolean {
-  return childrenOf(process.pid).some(pid => {
+  return descendantsOf(process.pid).some(pid => {
     try {
       return readdirSync(`/proc/${pid}/fd`).some(
         fd => readlinkSync(`/proc/${pid}/fd/${fd}`) === `socket:[${inode}]`,
@@ -132,17 +133,4 @@ function isOurs(inode: string): boolean {
       return false
     }
   })
-}
-
-function childrenOf(parent: number): number[] {
-  const own = readdirSync('/proc').filter(name => /^\d+$/.test(name) && parentOf(name) === parent)
-  return own.flatMap(pid => [Number(pid), ...childrenOf(Number(pid))])
-}
-
-function parentOf(pid: string): number | null {
-  try {
-    return Number(/^PPid:\s+(\d+)/m.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))![1])
-  } catch {
-    return null
-  }
 }

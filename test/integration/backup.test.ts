@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
@@ -7,6 +6,7 @@ import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startHouse } from '../../scripts/lib/house.mjs'
 import { fmRow } from '../fixtures/fmRow'
+import { command as given } from './command'
 import { INTAKE } from './house'
 
 /** A workshop that is backed up while it works, lost, and brought back: by the commands a person gives. */
@@ -15,13 +15,8 @@ const at = (name: string) => join(place, name)
 const file = at('kept.diapason')
 let house: Awaited<ReturnType<typeof startHouse>>
 
-const command = (script: string, folder: string, ...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${script}.mjs`, ...args], {
-    env: { ...process.env, DIAPASON_DATA: folder },
-    encoding: 'utf8',
-  })
-  return { status, said: stdout + stderr }
-}
+const command = (script: string, folder: string, ...args: string[]) =>
+  given(script, args, { DIAPASON_DATA: folder })
 const start = (folder: string) => startHouse({ folder, demo: false, throwAway: true })
 async function request(method: string, path: string, body?: unknown): Promise<unknown> {
   const answer = await fetch(house.address + path, {

@@ -1,8 +1,8 @@
-import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/record'
+import { command as given } from './command'
 import { testHouse, type TestHouse } from './house'
 
 let house: TestHouse
@@ -15,13 +15,8 @@ beforeAll(async () => {
 afterAll(() => house?.stop())
 
 const OWNER = 'Slate quarry, lorry 4 (Ilse Harrow)'
-const command = (script: string, ...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [`scripts/${script}.mjs`, ...args], {
-    env: { ...process.env, DATABASE_URL: house.cluster.adminUrl },
-    encoding: 'utf8',
-  })
-  return { status, said: stdout + stderr }
-}
+const command = (script: string, ...args: string[]) =>
+  given(script, args, { DATABASE_URL: house.cluster.adminUrl })
 const frozen = async () =>
   (await house.request('GET', `/api/jobs/${jobId}/issues/1/record.json`)).body as JobRecord
 const found = async (words: string) =>

@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { blankSheet } from '../../core/sheet'
@@ -6,6 +5,7 @@ import { BARE_INSTRUMENT } from '../../shared/instrumentSetup'
 import { fmRow } from '../fixtures/fmRow'
 import { HOSTILE_NAMES, RAW_BODIES, poisoned } from '../fixtures/hostile'
 import { filesUnder } from '../filesUnder'
+import { command } from './command'
 import { INTAKE, testHouse, type TestHouse } from './house'
 
 /** Slower than this is a way to stop the house [ms]; a busy machine is allowed for. */
@@ -171,11 +171,10 @@ describe('No request', () => {
     ])
       expect([path, (await fetch(house.address + path)).status]).toEqual([path, 200])
     // Whatever was taken came back as it was sent: each entry is held against its chain.
-    const { status, stdout } = spawnSync(process.execPath, ['scripts/check.mjs'], {
-      env: { ...process.env, DATABASE_URL: house.env.DATABASE_URL },
-      encoding: 'utf8',
+    expect(command('check', [], { DATABASE_URL: house.env.DATABASE_URL })).toEqual({
+      status: 0,
+      said: expect.stringMatching(/: whole\.\n$/) as string,
     })
-    expect([status, stdout]).toEqual([0, expect.stringMatching(/: whole\.\n$/)])
   }, 240_000)
 })
 

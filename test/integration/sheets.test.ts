@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto'
+import pg from 'pg'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
@@ -272,6 +273,30 @@ describe('a sheet as a file', () => {
     })
     expect(await exported(other, 'tern-5')).toEqual(file)
     expect(await other.request('POST', '/api/sheets/import', file)).toMatchObject({ body: { kind: 'same' } })
+  })
+  it('keeps no picture as it came that says where it was taken, or another size than it has', async () => {
+    const photo = await sharp({ create: { width: 40, height: 30, channels: 3, background: '#567' } })
+      .withExif({ IFD3: { GPSLatitudeRef: 'N' } })
+      .jpeg()
+      .toBuffer()
+    const bare = await sharp(photo).jpeg().toBuffer()
+    const ids = [randomUUID(), randomUUID()]
+    const pictures = [
+      { id: ids[0], mime: 'image/jpeg', width: 40, height: 30, data: photo.toString('base64') },
+      { id: ids[1], mime: 'image/jpeg', width: 4000, height: 30, data: bare.toString('base64') },
+    ]
+    const file = { ...(await exported(house, 'tern-5')), pictures }
+    expect((await other.request('POST', '/api/sheets/import', file)).status).toBe(200)
+    for (const id of ids) {
+      const kept = await fetch(`${other.address}/api/sheet-pictures/${id}`)
+      const metadata = await sharp(Buffer.from(await kept.arrayBuffer())).metadata()
+      expect([metadata.width, metadata.exif]).toEqual([40, undefined])
+    }
+    const db = new pg.Client({ connectionString: other.cluster.adminUrl })
+    await db.connect()
+    const { rows } = await db.query('select width from sheet_picture where id = any($1)', [ids])
+    await db.end()
+    expect(rows).toEqual([{ width: 40 }, { width: 40 }])
   })
   it('of a model that ships goes on where the other workshop stands', async () => {
     const file = await exported(house, 'osmund-27f')

@@ -1,11 +1,11 @@
-import { spawnSync } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import { cpSync, existsSync, mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs'
+import { cpSync, existsSync, mkdirSync, mkdtempSync, renameSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { startHouse } from '../../scripts/lib/house.mjs'
 import { removeOld, upgradeCluster } from '../../scripts/lib/upgrade.mjs'
+import { command as given } from './command'
 import { INTAKE } from './house'
 
 /**
@@ -17,13 +17,7 @@ const folder = join(place, 'workshop')
 const OLD = '12'
 const pg = join(folder, 'pg')
 const aside = join(folder, `pg.${OLD}`)
-const command = (data: string, ...args: string[]) => {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['scripts/upgrade.mjs', ...args], {
-    env: { ...process.env, DIAPASON_DATA: data },
-    encoding: 'utf8',
-  })
-  return { status, said: stdout + stderr }
-}
+const command = (data: string, ...args: string[]) => given('upgrade', args, { DIAPASON_DATA: data })
 async function inHouse<T>(work: (address: string) => Promise<T>): Promise<T> {
   const house = await startHouse({ folder, demo: false, throwAway: true })
   try {
@@ -82,10 +76,13 @@ describe('An upgrade of PostgreSQL', () => {
   }, 120_000)
 
   it('stopped between its two moves is no empty workshop: it is refused, and begun anew', async () => {
+    // One of an upgrade before that was never removed: the newest counts.
+    mkdirSync(join(folder, 'pg.9'))
     renameSync(pg, join(place, 'new'))
     await expect(jobIds()).rejects.toThrow(/An upgrade of the database in .* did not end/)
     expect(await upgradeCluster(folder, { from: OLD })).toMatchObject({ from: OLD })
     expect(await jobIds()).toEqual([jobId])
+    await expect(upgradeCluster(folder, { from: OLD })).rejects.toThrow(/is there already/)
   }, 120_000)
 
   it('is confirmed by removing the old one, never while nothing stands in its place', async () => {

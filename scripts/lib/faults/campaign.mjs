@@ -30,7 +30,7 @@ export async function faultCampaign({ faults, seed, technicians = 20, nextMs = 1
     let isOver = false
     const working = jobIds.map((jobId, i) =>
       technician({
-        address: () => line.address,
+        address: line.address,
         jobId,
         random: seeded(seed + i + 1),
         nextMs,

@@ -1,7 +1,8 @@
-import { readFileSync, readdirSync } from 'node:fs'
+import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import pg from 'pg'
+import { descendantsOf } from '../processTree.mjs'
 
 /** How long what is frozen, locked or cut stays so. */
 const HELD_MS = 1500
@@ -20,7 +21,7 @@ export function faultKinds(house, folder, line) {
     'gateway killed': () => signal([pidOf('gateway')], 'SIGKILL'),
     'database killed': () => signal([postmaster()], 'SIGKILL'),
     'web server frozen': () => frozen([pidOf('web')]),
-    'database frozen': () => frozen([postmaster(), ...childrenOf(postmaster())]),
+    'database frozen': () => frozen([postmaster(), ...descendantsOf(postmaster())]),
     'network cut': () => line.cut(HELD_MS),
     'lines to the database cut': () =>
       asAdmin(house, "select pg_terminate_backend(pid) from pg_stat_activity where usename = 'diapason_app'"),
@@ -80,17 +81,4 @@ async function asAdmin(house, ...queries) {
 
 async function untilDone(work) {
   while (!(await work())) await sleep(100)
-}
-
-function childrenOf(parent) {
-  return readdirSync('/proc')
-    .filter(name => /^\d+$/.test(name))
-    .filter(pid => {
-      try {
-        return new RegExp(`^PPid:\\s+${parent}$`, 'm').test(readFileSync(`/proc/${pid}/status`, 'utf8'))
-      } catch {
-        return false
-      }
-    })
-    .map(Number)
 }

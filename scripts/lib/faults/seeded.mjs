@@ -1,3 +1,5 @@
+import { v4 } from 'uuid'
+
 /** A generator of numbers from 0 to 1 that gives the same ones for the same seed (mulberry32). */
 export function seeded(seed) {
   let state = seed >>> 0
@@ -10,8 +12,5 @@ export function seeded(seed) {
   }
 }
 
-/** An id of version 4 out of such numbers. */
-export function uuidOf(random) {
-  const digits = n => Array.from({ length: n }, () => Math.floor(random() * 16).toString(16)).join('')
-  return `${digits(8)}-${digits(4)}-4${digits(3)}-8${digits(3)}-${digits(12)}`
-}
+/** An id out of such numbers. */
+export const uuidOf = random => v4({ random: Uint8Array.from({ length: 16 }, () => 256 * random()) })

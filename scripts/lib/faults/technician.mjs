@@ -19,7 +19,7 @@ export async function technician({ address, jobId, random, nextMs, isOver }) {
     const started = Date.now()
     const sends = random() < FORGETS ? 2 : 1
     for (let sent = 0; sent < sends; sent++) {
-      const status = await untilKnown(`${address()}/api/jobs/${jobId}/events`, event, log)
+      const status = await untilKnown(`${address}/api/jobs/${jobId}/events`, event, log)
       if (status >= 400) log.refused.push({ status, event })
     }
     log.longestMs = Math.max(log.longestMs, Date.now() - started)

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { defineAsyncComponent } from 'vue'
+import { laterComponent } from '~/ui/laterComponent'
 import type { MenuFormat } from '#core/quantity'
 import type { StepState } from '#core/run'
 import type { useAlignCoach } from '../logic/useAlignCoach'
@@ -9,12 +9,12 @@ import CoachLine from './coach/CoachLine.vue'
 import PeakCoach from './coach/PeakCoach.vue'
 
 /** Only some sets need these. */
-const BalanceCoach = defineAsyncComponent(() => import('./coach/BalanceCoach.vue'))
-const BeatCoach = defineAsyncComponent(() => import('./coach/BeatCoach.vue'))
-const BiasCoach = defineAsyncComponent(() => import('./coach/BiasCoach.vue'))
-const HandsCoach = defineAsyncComponent(() => import('./coach/HandsCoach.vue'))
-const MenuCoach = defineAsyncComponent(() => import('./coach/MenuCoach.vue'))
-const WarmCoach = defineAsyncComponent(() => import('./coach/WarmCoach.vue'))
+const BalanceCoach = laterComponent(() => import('./coach/BalanceCoach.vue'))
+const BeatCoach = laterComponent(() => import('./coach/BeatCoach.vue'))
+const BiasCoach = laterComponent(() => import('./coach/BiasCoach.vue'))
+const HandsCoach = laterComponent(() => import('./coach/HandsCoach.vue'))
+const MenuCoach = laterComponent(() => import('./coach/MenuCoach.vue'))
+const WarmCoach = laterComponent(() => import('./coach/WarmCoach.vue'))
 /**
  * What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what
  * is turned.

@@ -1,21 +1,21 @@
 <script setup lang="ts">
 import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { STRIKE_REASONS, schemeReadings, type StepState } from '#core/run'
 import { amended, type LineChange } from '#core/sheet'
 import type { LineTrust } from '#shared/sheetFile'
 import { lineWords } from '#shared/words/sheetWords'
+import AmendDialog from '../components/AmendDialog.vue'
+import AttributionDialog from '../components/AttributionDialog.vue'
+import RunLog from '../components/RunLog.vue'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 import type { useStepConfirm } from '../logic/useStepConfirm'
 import { useWho } from '~/features/job/logic/useWho'
 import { useJobStore } from '~/features/job/store/job'
 
 /** Whatever is asked during a run: notes, strikes, corrections of the sheet, the log, the oscillators. */
-const AmendDialog = defineAsyncComponent(() => import('../components/AmendDialog.vue'))
-const AttributionDialog = defineAsyncComponent(() => import('../components/AttributionDialog.vue'))
-const RunLog = defineAsyncComponent(() => import('../components/RunLog.vue'))
 const props = defineProps<{
   which: string | null
   /** reading to be struck out; null = the last of the step */

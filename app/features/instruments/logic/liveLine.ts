@@ -12,7 +12,10 @@ export function openLiveLine(tell: TellLive): () => void {
     type: 'module',
     name: 'diapason-live',
   })
-  worker.port.onmessage = (event: MessageEvent<LiveNews>) => tell(event.data)
+  worker.port.onmessage = ({ data }: MessageEvent<LiveNews>) => {
+    worker.port.postMessage('read')
+    tell(data)
+  }
   // One that cannot be started leaves the page to itself.
   worker.onerror = () => (close ??= openLiveSource(tell))
   return () => {

@@ -14,7 +14,7 @@ function shared() {
   })
   const page = () => {
     const heard: LiveNews[] = []
-    return { heard, leave: join({ postMessage: news => heard.push(news) }) }
+    return { heard, ...join({ postMessage: news => heard.push(news) }) }
   }
   return { tell: (news: LiveNews) => tell(news), page, lines: () => lines }
 }
@@ -48,6 +48,37 @@ describe('One line to the instruments for all pages of a browser', () => {
     expect(late.heard).toEqual([])
     tell({ kind: 'open' })
     expect(late.heard).toEqual([{ kind: 'open' }])
+  })
+
+  it('tells one that takes nothing in no more than so much, and how things stand once it took that in', () => {
+    const { tell, page } = shared()
+    const awake = page()
+    const frozen = page()
+    tell({ kind: 'open' })
+    tell({ kind: 'hello', message: { links: [link('a')] } })
+    for (let n = 0; n < 1000; n++) {
+      tell(poll)
+      awake.read()
+    }
+    tell({ kind: 'link', message: link('a', 'silent') })
+    expect([awake.heard.length, frozen.heard.length]).toEqual([1003, 200])
+    for (let n = 0; n < 200; n++) frozen.read()
+    expect(frozen.heard.slice(200)).toEqual([
+      { kind: 'open' },
+      { kind: 'hello', message: { links: [link('a', 'silent')] } },
+    ])
+    tell(poll)
+    expect(frozen.heard.at(-1)).toBe(poll)
+  })
+
+  it('tells one that slept while the line was lost that it is', () => {
+    const { tell, page } = shared()
+    const frozen = page()
+    tell({ kind: 'hello', message: { links: [link('a')] } })
+    for (let n = 0; n < 300; n++) tell(poll)
+    tell({ kind: 'lost' })
+    for (let n = 0; n < 200; n++) frozen.read()
+    expect(frozen.heard.slice(200)).toEqual([{ kind: 'lost' }])
   })
 
   it('tells a page that left nothing more', () => {

@@ -6,7 +6,6 @@ const join = shareLive(openLiveSource)
 const scope = self as unknown as { onconnect: (event: MessageEvent) => void }
 scope.onconnect = event => {
   const [port] = event.ports
-  const leave = join(port!)
-  // The one word that a page says is that it goes.
-  port!.onmessage = leave
+  const { read, leave } = join(port!)
+  port!.onmessage = ({ data }: MessageEvent<'read' | 'bye'>) => (data === 'read' ? read() : leave())
 }

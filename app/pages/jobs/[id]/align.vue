@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { KEY_ALARM } from '~/features/align/logic/provided'
-import { computed, defineAsyncComponent, inject, onMounted, ref } from 'vue'
+import { computed, inject, onMounted, ref } from 'vue'
+import { laterComponent } from '~/ui/laterComponent'
 import OtherRuns from '~/features/align/components/OtherRuns.vue'
 import StepFoot from '~/features/align/components/StepFoot.vue'
 import StepHands from '~/features/align/components/StepHands.vue'
@@ -15,8 +16,8 @@ import { useJobStore } from '~/features/job/store/job'
 import { useJobsStore } from '~/features/job/store/jobs'
 import { useSheetsStore } from '~/features/sheet/store/sheets'
 
-const RunDialogs = defineAsyncComponent(() => import('~/features/align/screens/RunDialogs.vue'))
-const BoardDialog = defineAsyncComponent(() => import('~/features/sheet/components/board/BoardDialog.vue'))
+const RunDialogs = laterComponent(() => import('~/features/align/screens/RunDialogs.vue'))
+const BoardDialog = laterComponent(() => import('~/features/sheet/components/board/BoardDialog.vue'))
 const job = useJobStore()
 const jobs = useJobsStore()
 const sheets = useSheetsStore()

@@ -1,10 +1,11 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { defineAsyncComponent, ref, watch } from 'vue'
+import { ref, watch } from 'vue'
+import { laterComponent } from '~/ui/laterComponent'
 import { ROTATIONS, type Arrow, type Attachment, type AttachmentPatch } from '#shared/attachment'
 
 /** A photo, large: turn it, point at something with an arrow, name it, put it aside. */
-const PhotoCanvas = defineAsyncComponent(() => import('./PhotoCanvas.vue'))
+const PhotoCanvas = laterComponent(() => import('./PhotoCanvas.vue'))
 const props = defineProps<{ photo: Attachment | null; failure: string | null }>()
 const emit = defineEmits<{ close: []; change: [patch: Omit<AttachmentPatch, 'version'>] }>()
 const name = ref('')

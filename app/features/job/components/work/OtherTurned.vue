@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { defineAsyncComponent, ref } from 'vue'
+import { ref } from 'vue'
+import { laterComponent } from '~/ui/laterComponent'
 import type { NewWorkEvent } from '../../logic/useEventForm'
 
 /**
@@ -10,7 +11,7 @@ import type { NewWorkEvent } from '../../logic/useEventForm'
 defineProps<{ wrong?: (field: string) => string | undefined }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 /** Seldom needed: its fields come when they are asked for. */
-const OtherTurnedDialog = defineAsyncComponent(() => import('./OtherTurnedDialog.vue'))
+const OtherTurnedDialog = laterComponent(() => import('./OtherTurnedDialog.vue'))
 const open = ref(false)
 </script>
 

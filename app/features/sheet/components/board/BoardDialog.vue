@@ -1,12 +1,11 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { defineAsyncComponent } from 'vue'
 import type { ModelSheet } from '#core/sheet'
+import BoardView from './BoardView.vue'
 
 /** "Show me": the board large, over whatever was at hand. */
 defineProps<{ sheet: ModelSheet; wanted: readonly string[] }>()
 const emit = defineEmits<{ close: [] }>()
-const BoardView = defineAsyncComponent(() => import('./BoardView.vue'))
 </script>
 
 <template>

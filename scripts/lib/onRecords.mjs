@@ -1,0 +1,33 @@
+import { join } from 'node:path'
+import { ensureBuilt } from './build.mjs'
+import { dataFolder } from './dataFolder.mjs'
+import { openDatabase } from './database.mjs'
+import { ensureNodeModules } from './packages.mjs'
+import { OUTPUT } from './paths.mjs'
+import { run } from './run.mjs'
+
+/**
+ * Runs a program of the server on the records of a workshop, whether that runs or not, as the owner of its
+ * tables; the exit code is that of the program.
+ * @param before done to the database first
+ */
+export async function onRecords(program, { args = [], env = {}, before = async () => {} } = {}) {
+  await ensureNodeModules()
+  await ensureBuilt()
+  try {
+    const database = await openDatabase(dataFolder(false))
+    try {
+      await before(database.url)
+      const { code } = await run(process.execPath, [join(OUTPUT, 'processes', program), ...args], {
+        allowFailure: true,
+        env: { ...process.env, ...env, DATABASE_URL: database.url },
+      })
+      process.exitCode = code
+    } finally {
+      await database.close()
+    }
+  } catch (error) {
+    console.error(error instanceof Error ? error.message : error)
+    process.exitCode = 1
+  }
+}

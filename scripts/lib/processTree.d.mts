@@ -1,0 +1,1 @@
+export function descendantsOf(parent: number): number[]
