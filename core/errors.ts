@@ -25,7 +25,7 @@ export const CORE_ERROR_CODES = [
   'unknown-item',
   'bad-recording',
   'unknown-format',
-  'unknown-line',
+  'unknown-field',
   'bad-sheet',
 ] as const
 

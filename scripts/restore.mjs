@@ -10,8 +10,8 @@ if (!file) {
 }
 await ensureNodeModules()
 const folder = dataFolder(false)
-const place = claim(folder)
-if (place.running) {
+const claimed = claim(folder)
+if (claimed.running) {
   console.error(`Diapason, or another restore, runs in ${folder}. Nothing was changed.`)
   process.exit(1)
 }
@@ -27,5 +27,5 @@ try {
   console.error(error instanceof Error ? error.message : error)
   process.exitCode = 1
 } finally {
-  place.release()
+  claimed.release()
 }

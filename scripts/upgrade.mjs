@@ -14,8 +14,8 @@ if (process.env.DATABASE_URL) {
 }
 await ensureNodeModules()
 const folder = dataFolder(false)
-const place = claim(folder)
-if (place.running) {
+const claimed = claim(folder)
+if (claimed.running) {
   console.error(`Diapason runs in ${folder}. Nothing was changed. Stop it first.`)
   process.exit(1)
 }
@@ -25,7 +25,7 @@ try {
   console.error(error instanceof Error ? error.message : error)
   process.exitCode = 1
 } finally {
-  place.release()
+  claimed.release()
 }
 
 function removed() {

@@ -113,6 +113,6 @@ export interface Job extends Omit<Intake, 'promisedOn'> {
   /** choices between schools that were in force when it began */
   readonly schools: SchoolChoices
   readonly bench: number | null
-  readonly place: number
+  readonly benchOrder: number
   readonly createdAtMs: number
 }

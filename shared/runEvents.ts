@@ -4,8 +4,8 @@ import type { RunEvent } from '#core/run'
 import { text } from './eventFields'
 import { UNKNOWN_FIELD } from './unknownField'
 
-/** The form of a line's value is checked against the sheet; here only its size is. */
-const lineValue = () =>
+/** The form of a field's value is checked against the sheet; here only its size is. */
+const fieldValue = () =>
   mixed()
     .label('form.value')
     .defined()
@@ -15,7 +15,7 @@ const lineValue = () =>
       () => t('form.valueTooLongForSheet'),
       v => JSON.stringify(v ?? null).length <= 4000,
     )
-const change = object({ line: string().max(200).required(), from: lineValue(), to: lineValue() }).noUnknown(
+const change = object({ line: string().max(200).required(), from: fieldValue(), to: fieldValue() }).noUnknown(
   true,
   UNKNOWN_FIELD,
 )

@@ -1,6 +1,6 @@
 import { t } from '#shared/i18n'
 import { array, number, object, string, uuid, type InferType } from '#shared/yup'
-import type { LineChange, ModelSheet, SetKind } from '#core/sheet'
+import type { FieldChange, ModelSheet, SetKind } from '#core/sheet'
 import { closed } from './sheet/fields'
 
 /** The exchange format of one sheet: docs/formats/model-sheet.schema.json describes it. */
@@ -12,7 +12,7 @@ export interface SheetRevision {
   readonly sheet: ModelSheet
   readonly who: string
   readonly reason: string
-  readonly changes: readonly LineChange[]
+  readonly changes: readonly FieldChange[]
   readonly revisedAtMs: number
 }
 
@@ -64,7 +64,7 @@ export const sheetFileBody = closed({
 })
 export type SheetFileBody = InferType<typeof sheetFileBody>
 
-/** One line of the list of sheets. */
+/** One row of the list of sheets. */
 export interface SheetSummary {
   readonly id: string
   readonly model: string
@@ -85,15 +85,16 @@ export interface RevisionInfo {
   readonly revision: number
   readonly who: string
   readonly reason: string
-  readonly changes: readonly LineChange[]
+  readonly changes: readonly FieldChange[]
   readonly revisedAtMs: number | null
   readonly jobNumber: number | null
   readonly jobId: string | null
 }
 
-/** How often a line was found right since it was last corrected. */
-export interface LineTrust {
-  readonly line: string
+/** How often a field was found right since it was last corrected. */
+export interface FieldTrust {
+  /** of the field */
+  readonly path: string
   readonly correctedAtMs: number | null
   readonly confirmed: number
   readonly lastConfirmedAtMs: number | null
@@ -105,5 +106,5 @@ export interface SheetView {
   readonly newest: number
   readonly shipped: boolean
   readonly revisions: readonly RevisionInfo[]
-  readonly trust: readonly LineTrust[]
+  readonly trust: readonly FieldTrust[]
 }

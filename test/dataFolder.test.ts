@@ -4,9 +4,9 @@ import { join } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
 import { dataFolder, markFolder } from '../scripts/lib/dataFolder.mjs'
 
-const place = mkdtempSync(join(tmpdir(), 'diapason-folder-'))
-afterAll(() => rmSync(place, { recursive: true, force: true }))
-const at = (...names: string[]) => join(place, ...names)
+const folderOfTests = mkdtempSync(join(tmpdir(), 'diapason-folder-'))
+afterAll(() => rmSync(folderOfTests, { recursive: true, force: true }))
+const at = (...names: string[]) => join(folderOfTests, ...names)
 function cluster(folder: string) {
   mkdirSync(join(folder, 'pg'), { recursive: true })
   writeFileSync(join(folder, 'pg', 'PG_VERSION'), '15')

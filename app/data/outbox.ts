@@ -14,11 +14,11 @@ const MAX_FAILURES = 4
  * the server knows each id. A passing failure keeps the queue waiting; a refusal is set aside with its words.
  */
 export const useOutboxStore = defineStore('outbox', () => {
-  const entries = shallowRef<Required<OutboxEntry>[]>([])
+  const entries = shallowRef<OutboxEntry[]>([])
   const trouble = ref<string | null>(null)
   let sending: Promise<void> | null = null
   let failures = 0
-  /** how often the server failed over an entry, by its place */
+  /** how often the server failed over an entry, by its key */
   const failedOver = new Map<number, number>()
   const sentListeners = new Set<(jobId: string, event: JobEvent) => void>()
 
@@ -62,18 +62,18 @@ export const useOutboxStore = defineStore('outbox', () => {
   }
 
   /** @returns false when it is worth waiting */
-  async function send(entry: Required<OutboxEntry>): Promise<boolean> {
+  async function send(entry: OutboxEntry): Promise<boolean> {
     try {
       await $api(`/api/jobs/${entry.jobId}/events`, {
         method: 'POST',
         body: entry.event,
       })
-      await drop(entry.place)
+      await drop(entry.key)
       sentListeners.forEach(tell => tell(entry.jobId, entry.event))
       return true
     } catch (error) {
       const failure = failureOf(error)
-      if (!failure.passing || isHopeless(entry.place, failure)) {
+      if (!failure.passing || isHopeless(entry.key, failure)) {
         await markRefused(entry, failure.words)
         return true
       }
@@ -84,24 +84,24 @@ export const useOutboxStore = defineStore('outbox', () => {
   }
 
   /** An entry that the server fails over again and again must not hold up all that come after it. */
-  function isHopeless(place: number, { code }: Failure): boolean {
+  function isHopeless(key: number, { code }: Failure): boolean {
     if (code !== 'internal') return false
-    const times = (failedOver.get(place) ?? 0) + 1
-    failedOver.set(place, times)
+    const times = (failedOver.get(key) ?? 0) + 1
+    failedOver.set(key, times)
     return times >= MAX_FAILURES
   }
 
   /** One that was set aside is sent once more. */
-  async function sendAgain(place: number) {
-    const entry = entries.value.find(e => e.place === place)
+  async function sendAgain(key: number) {
+    const entry = entries.value.find(e => e.key === key)
     if (!entry) return
-    failedOver.delete(place)
+    failedOver.delete(key)
     await markRefused(entry, null)
     await flush()
   }
 
-  async function giveUp(place: number) {
-    await drop(place)
+  async function giveUp(key: number) {
+    await drop(key)
     await reload()
   }
 

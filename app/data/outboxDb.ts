@@ -5,7 +5,8 @@ import type { Job } from '#shared/job'
 
 /** An event that was kept in this browser and is on its way to the server. */
 export interface OutboxEntry {
-  readonly place?: number
+  /** counts up: the order in which entries were kept, and in which they are sent */
+  readonly key: number
   readonly jobId: string
   readonly event: JobEvent
   /** words of a refusal; such an entry is kept until somebody decides */
@@ -19,8 +20,11 @@ export interface Snapshot {
   readonly sheet: ModelSheet
 }
 
+/** As it lies on disk, where the key has been called `place` since the first version. */
+type StoredEntry = Omit<OutboxEntry, 'key'> & { readonly place?: number }
+
 interface Schema extends DBSchema {
-  outbox: { key: number; value: OutboxEntry; indexes: { job: string } }
+  outbox: { key: number; value: StoredEntry; indexes: { job: string } }
   snapshot: { key: string; value: Snapshot }
 }
 
@@ -39,22 +43,23 @@ function database(): Promise<IDBPDatabase<Schema>> {
 // IndexedDB cannot clone Vue's proxies: everything goes in as plain data.
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
-/** Resolves when the event is on disk. @returns its place in the outbox */
+/** Resolves when the event is on disk. @returns its key in the outbox */
 export async function keep(jobId: string, event: JobEvent): Promise<number> {
   return (await database()).add('outbox', plain({ jobId, event, refused: null }))
 }
 
-export async function waiting(): Promise<Required<OutboxEntry>[]> {
-  return (await (await database()).getAll('outbox')) as Required<OutboxEntry>[]
+export async function waiting(): Promise<OutboxEntry[]> {
+  const stored = await (await database()).getAll('outbox')
+  return stored.map(({ place, ...entry }) => ({ ...entry, key: place! }))
 }
 
-export async function drop(place: number): Promise<void> {
-  await (await database()).delete('outbox', place)
+export async function drop(key: number): Promise<void> {
+  await (await database()).delete('outbox', key)
 }
 
 /** @param words null = it is to be sent again */
-export async function markRefused(entry: OutboxEntry, words: string | null): Promise<void> {
-  await (await database()).put('outbox', plain({ ...entry, refused: words }))
+export async function markRefused({ key, ...entry }: OutboxEntry, words: string | null): Promise<void> {
+  await (await database()).put('outbox', plain({ ...entry, place: key, refused: words }))
 }
 
 /** The last known state of a job, for when neither server nor database is there. */

@@ -150,12 +150,12 @@ useBenchKeys({
           :now-ms="nowMs"
           @switch-on="store.switchOn"
         />
-        <p v-if="store.placeFailure" class="care" role="alert">{{ store.placeFailure.words }}</p>
+        <p v-if="store.moveFailure" class="care" role="alert">{{ store.moveFailure.words }}</p>
         <BenchBoard
           v-if="search === '' && onBench.length > 0"
           :here="onBench"
           :now-ms="nowMs"
-          @place="store.place"
+          @move="store.move"
         />
         <template v-else><JobRow v-for="i in onBench" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></template>
         <template v-if="away.length > 0"

@@ -56,6 +56,17 @@ describe('settling a claim by number', () => {
       measured: { value: 2.82, rowTitle: 'Channel 20, high power' },
     })
   })
+  it('takes the channels that the set is sold with, the first and the last among them', () => {
+    const settledIn = (fromChannel: number, toChannel: number) =>
+      settleClaim(claim({}), matrix([high(1, 2.2), high(20, 2.82), high(40, 3.6)]), {
+        main: { mode: 'FM', fromChannel, toChannel, setting: '' },
+        isDoubtful: () => false,
+      }).measured!.rowTitle
+    // Of two channels the lower one is the middle.
+    expect(settledIn(1, 20)).toBe('Channel 1, high power')
+    expect(settledIn(20, 40)).toBe('Channel 20, high power')
+    expect(settledIn(21, 40)).toBe('Channel 40, high power')
+  })
   it('keeps low power, deviation and sensitivity apart from the rest', () => {
     const all = matrix([
       high(20, 2.8),

@@ -19,11 +19,11 @@ export function currentReadings(sheet: ModelSheet, { history }: RunState): Curre
   const last = new Map<string, CurrentReading>()
   for (const taken of history.readings) {
     if (taken.row.phase === 'as-found' || taken.struck !== null) continue
-    const place = placeOf(sheet, taken)
-    if (!place) continue
+    const row = rowOf(sheet, taken)
+    if (!row) continue
     const key = conditionsKey(taken)
     if (taken.staleBy.length > 0) last.delete(key)
-    else last.set(key, { taken, ...place })
+    else last.set(key, { taken, ...row })
   }
   return [...last.values()]
 }
@@ -33,7 +33,7 @@ export function wasMeasured({ history }: RunState, quantity: Quantity): boolean 
   return history.readings.some(t => t.struck === null && t.reading.quantity === quantity)
 }
 
-function placeOf(
+function rowOf(
   sheet: ModelSheet,
   { row, reading }: TakenReading,
 ): { point: MeasurePoint; want: Measurand } | null {

@@ -8,12 +8,12 @@ export const NEEDS = ['rf', 'key', 'tone', 'generator'] as const
 export type Need = (typeof NEEDS)[number]
 
 /**
- * Place on the rail of live readings: deviation and depth share one; those with a rank are there only while
+ * Slot on the rail of live readings: deviation and depth share one; those with a rank are there only while
  * they are read, the most wanted first.
  */
 export type RailSlot =
-  | { readonly place: 'first' | 'deviation' | 'depth' | 'then'; readonly label?: string }
-  | { readonly place: 'when-read'; readonly rank: number; readonly label?: string }
+  | { readonly slot: 'first' | 'deviation' | 'depth' | 'then'; readonly label?: string }
+  | { readonly slot: 'when-read'; readonly rank: number; readonly label?: string }
 
 /** How a quantity is shown: the unit it is read in at the bench and the factor from SI. */
 export interface QuantityInfo {

@@ -49,7 +49,7 @@ export function judge(measured: Measured, target: Window | null, limit: Resolved
   const reasons: Reason[] = []
   if (limit) {
     const guard = limit.kind === 'workshop' ? 0 : bound
-    const verdict = guard === null ? 'cannot-tell' : place(interval(measured, guard), limit)
+    const verdict = guard === null ? 'cannot-tell' : classify(interval(measured, guard), limit)
     reasons.push({ rule: 'limit', verdict, low: limit.low, high: limit.high, limitId: limit.rule.id })
     if (bound === null && limit.kind === 'legal')
       reasons.push({
@@ -63,7 +63,7 @@ export function judge(measured: Measured, target: Window | null, limit: Resolved
   if (target)
     reasons.push({
       rule: 'target',
-      verdict: place(interval(measured, 0), target),
+      verdict: classify(interval(measured, 0), target),
       low: target.low,
       high: target.high,
       limitId: null,
@@ -101,7 +101,10 @@ function interval({ value, bound }: Measured, errorBound: number): Interval {
 const ROUNDING = 1e-13
 
 /** Outside or inside only when every value of the interval is. */
-function place({ from, to }: Interval, { low, high }: { low: number | null; high: number | null }): Verdict {
+function classify(
+  { from, to }: Interval,
+  { low, high }: { low: number | null; high: number | null },
+): Verdict {
   // A sum that falls exactly on a limit is not decided by its last binary digit.
   const slack = (limit: number) => ROUNDING * Math.abs(limit)
   if (high !== null && from > high + slack(high)) return 'above'

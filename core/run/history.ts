@@ -41,7 +41,7 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
       row.stepId === null
         ? null
         : turnQuestion(sheet, stepOf(sheet, row.stepId), row, reading => {
-            const previous = last.get(placeOf(row, reading))
+            const previous = last.get(cellOf(row, reading))
             return previous && turnsAfter(previous, turns, rule).length === 0 ? previous : null
           })
     // Half an order before the row: the turn came before the reading that shows it.
@@ -54,7 +54,7 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
     for (const reading of row.readings) {
       const now = { reading, row, order, struck: struck.get(reading.id) ?? null }
       taken.push(now)
-      if (now.struck === null) last.set(placeOf(row, reading), now)
+      if (now.struck === null) last.set(cellOf(row, reading), now)
     }
   }
 
@@ -88,14 +88,14 @@ function turnOf(
   return { designator, name, role, modes, isControl: kind === 'control', ...when }
 }
 
-const placeOf = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
+const cellOf = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
 
 function turnsAfter({ reading, row, order }: Unjudged, turns: readonly Turn[], rule: StaleRule): Turn[] {
-  const place = { row, quantity: reading.quantity, order }
+  const taken = { row, quantity: reading.quantity, order }
   const after: Turn[] = []
   // Turns are in order: those before the reading are not looked at.
   for (let i = turns.length - 1; i >= 0 && turns[i]!.order > order; i--) {
-    if (rule.changes(turns[i]!, place)) after.push(turns[i]!)
+    if (rule.changes(turns[i]!, taken)) after.push(turns[i]!)
   }
   return after.reverse()
 }

@@ -1,5 +1,5 @@
 import { CoreError } from '../errors'
-import { amended, applySchools, type LineChange, type ModelSheet, type SchoolChoices } from '../sheet'
+import { amended, applySchools, type FieldChange, type ModelSheet, type SchoolChoices } from '../sheet'
 import type { JobEvent } from './jobEvent'
 import { validEvents } from './validEvents'
 
@@ -16,7 +16,7 @@ export function jobSheet(base: ModelSheet, schools: SchoolChoices, events: reado
   )
 }
 
-function amendedIfItFits(sheet: ModelSheet, changes: readonly LineChange[]): ModelSheet {
+function amendedIfItFits(sheet: ModelSheet, changes: readonly FieldChange[]): ModelSheet {
   try {
     return amended(sheet, changes)
   } catch (error) {

@@ -3,7 +3,7 @@
  * keyed, an entry struck out.
  */
 
-import type { LineChange } from '../sheet'
+import type { FieldChange } from '../sheet'
 
 interface EventBase {
   /** client-made UUID: an event sent twice is one event */
@@ -12,18 +12,19 @@ interface EventBase {
 }
 
 /**
- * Lines of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a new
- * revision.
+ * Fields of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a
+ * new revision.
  */
 export interface SheetAmended extends EventBase {
   readonly kind: 'sheet-amended'
-  readonly changes: readonly LineChange[]
+  readonly changes: readonly FieldChange[]
   readonly reason: string
   readonly who: string
 }
-/** A line of the sheet found right on this job. */
-export interface LineConfirmed extends EventBase {
+/** A field of the sheet found right on this job. */
+export interface FieldConfirmed extends EventBase {
   readonly kind: 'line-confirmed'
+  /** path of the field */
   readonly line: string
   readonly who: string
 }
@@ -56,7 +57,7 @@ export interface EventStruck extends EventBase {
   readonly reason: string
 }
 
-export type RunEvent = SheetAmended | LineConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck
+export type RunEvent = SheetAmended | FieldConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck
 
 export const RUN_EVENT_KINDS = [
   'sheet-amended',

@@ -22,7 +22,7 @@ export interface Turn {
 }
 
 /** Where and of what a reading is. */
-export interface ReadingPlace {
+export interface ReadingInOrder {
   readonly row: RowTaken
   readonly quantity: Quantity
   readonly order: number
@@ -30,7 +30,7 @@ export interface ReadingPlace {
 
 /** Which turns make a reading stale, by a sheet. */
 export interface StaleRule {
-  readonly changes: (turn: Turn, reading: ReadingPlace) => boolean
+  readonly changes: (turn: Turn, reading: ReadingInOrder) => boolean
 }
 
 /**

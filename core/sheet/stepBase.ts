@@ -27,14 +27,14 @@ export const UNKEYED_STEP = {
   cautions: [] as readonly string[],
 } satisfies Partial<Step>
 
-type Place = readonly [where: string, x: number, y: number]
+type Pin = readonly [where: string, x: number, y: number]
 
 export function core(
   designator: string,
   role: Adjuster['role'],
   name: string,
   moves: string,
-  [where, x, y]: Place,
+  [where, x, y]: Pin,
   caution: string | null = 'Core is waxed: warm the wax, do not force. A steel screwdriver splits it.',
 ): Adjuster {
   return {
@@ -56,7 +56,7 @@ export function trimmer(
   role: Adjuster['role'],
   name: string,
   moves: string,
-  [where, x, y]: Place,
+  [where, x, y]: Pin,
 ): Adjuster {
   return {
     designator,
@@ -77,7 +77,7 @@ export function preset(
   role: Adjuster['role'],
   name: string,
   moves: string,
-  [where, x, y]: Place,
+  [where, x, y]: Pin,
   caution: string | null = 'Note its position. If dirty: clean, then turn end to end ten times.',
 ): Adjuster {
   return {

@@ -65,18 +65,18 @@ export class ScpiServer {
   private serve(socket: Socket): void {
     this.sockets.add(socket)
     socket.setNoDelay(true)
-    const line = new InstrumentLine(this.identity, this.handle, bytes => socket.write(bytes))
-    socket.on('data', chunk => line.take(chunk.toString('latin1')))
+    const client = new InstrumentClient(this.identity, this.handle, bytes => socket.write(bytes))
+    socket.on('data', chunk => client.take(chunk.toString('latin1')))
     socket.on('close', () => {
-      line.end()
+      client.end()
       this.sockets.delete(socket)
     })
     socket.on('error', () => this.sockets.delete(socket))
   }
 }
 
-/** One client's line: takes program messages, answers them in order. */
-export class InstrumentLine {
+/** One client: takes program messages, answers them in order. */
+export class InstrumentClient {
   private readonly status = new StatusRegisters()
   private rest = ''
   private slow: NodeJS.Timeout | null = null

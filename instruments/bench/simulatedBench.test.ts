@@ -26,21 +26,21 @@ async function line(key: string) {
   return l
 }
 const truth = () => bench.look().truth
-const ask = async (key: string, question: string) => (await (await line(key)).query(question, 500)).line
+const ask = async (key: string, question: string) => (await (await line(key)).query(question, 500)).text
 
 describe('SCPI servers', () => {
   it('know the basics of IEEE 488.2', async () => {
     const l = await line('power')
-    expect((await l.query('*IDN?', ANSWER_WITHIN_MS)).line).toMatch(
+    expect((await l.query('*IDN?', ANSWER_WITHIN_MS)).text).toMatch(
       /^Weirside Bench,RF power meter \(simulated\),S1,/,
     )
-    expect((await l.query('*OPC?', ANSWER_WITHIN_MS)).line).toBe('1')
+    expect((await l.query('*OPC?', ANSWER_WITHIN_MS)).text).toBe('1')
     await l.send('MEAS:NONSENSE?')
-    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toBe('-113,"Undefined header"')
-    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toBe('0,"No error"')
+    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toBe('-113,"Undefined header"')
+    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toBe('0,"No error"')
     await l.send('NONSENSE')
     await l.send('*CLS')
-    expect((await l.query('SYSTem:ERRor?', ANSWER_WITHIN_MS)).line).toBe('0,"No error"')
+    expect((await l.query('SYSTem:ERRor?', ANSWER_WITHIN_MS)).text).toBe('0,"No error"')
   })
   it('answer compound questions, and any socket can talk to them', async () => {
     await bench.change({ keyed: true })
@@ -76,10 +76,10 @@ describe('SCPI servers', () => {
     const free = truth().values.powerW!
     const supply = await line('supply')
     await supply.send('CURR 0.6')
-    expect(Number((await supply.query('CURR?', ANSWER_WITHIN_MS)).line)).toBe(0.6)
+    expect(Number((await supply.query('CURR?', ANSWER_WITHIN_MS)).text)).toBe(0.6)
     now = 22
-    expect(Number((await supply.query('MEAS:CURR?', ANSWER_WITHIN_MS)).line)).toBeCloseTo(0.6, 1)
-    expect(Number((await supply.query('MEAS:VOLT?', ANSWER_WITHIN_MS)).line)).toBeLessThan(13)
+    expect(Number((await supply.query('MEAS:CURR?', ANSWER_WITHIN_MS)).text)).toBeCloseTo(0.6, 1)
+    expect(Number((await supply.query('MEAS:VOLT?', ANSWER_WITHIN_MS)).text)).toBeLessThan(13)
     expect(truth().values.powerW).toBeLessThan(free * 0.8)
   })
   it.each([
@@ -96,23 +96,23 @@ describe('SCPI servers', () => {
     const l = await line('supply')
     await l.send('*CLS')
     await l.send(command)
-    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toBe(error)
-    expect(Number((await l.query('*ESR?', ANSWER_WITHIN_MS)).line)).toBeGreaterThan(0)
+    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toBe(error)
+    expect(Number((await l.query('*ESR?', ANSWER_WITHIN_MS)).text)).toBeGreaterThan(0)
   })
   it('a channel that is missing or unknown is refused', async () => {
     const l = await line('counter')
     await l.send('MEAS:FREQ?')
     await l.send('MEAS:FREQ? (@9)')
     expect([
-      (await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).line,
-      (await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).line,
+      (await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).text,
+      (await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).text,
     ]).toEqual(['-109,"Missing parameter"', '-222,"Data out of range"'])
   })
   it('errors of one client are not told to another', async () => {
     const [a, b] = [await line('power'), await line('power')]
     await a.send('NONSENSE')
-    expect((await b.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toBe('0,"No error"')
-    expect((await a.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toContain('-113')
+    expect((await b.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toBe('0,"No error"')
+    expect((await a.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toContain('-113')
   })
   it('say "not a number" without a carrier', async () => {
     expect(await ask('counter', 'MEAS:FREQ? (@1)')).toBe('+9.91E+37')
@@ -142,14 +142,14 @@ describe('another kit, another set', () => {
     await bench.change({ keyed: true })
     await t.send('SOUR:AUD:LEV 30 mV;FREQ 2.5 KHZ')
     now = 30
-    expect(Number((await t.query('SOUR:AUD:FREQ?', ANSWER_WITHIN_MS)).line)).toBe(2500)
-    expect(Number((await t.query('MEAS:AM:DEPT:POS?', ANSWER_WITHIN_MS)).line)).toBeCloseTo(1.25, 0.9)
+    expect(Number((await t.query('SOUR:AUD:FREQ?', ANSWER_WITHIN_MS)).text)).toBe(2500)
+    expect(Number((await t.query('MEAS:AM:DEPT:POS?', ANSWER_WITHIN_MS)).text)).toBeCloseTo(1.25, 0.9)
     await bench.change({ keyed: false })
     await t.send('SOUR:RF 1 uV')
     now = 40
-    expect(Number((await t.query('MEAS:SIN?', ANSWER_WITHIN_MS)).line)).toBeGreaterThan(9)
+    expect(Number((await t.query('MEAS:SIN?', ANSWER_WITHIN_MS)).text)).toBeGreaterThan(9)
     await t.send('SOUR:RF:LEV 5 V')
-    expect((await t.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toContain('-222')
+    expect((await t.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toContain('-222')
   })
   it('an analyser draws its trace as a block; a question before it is drawn interrupts it', async () => {
     await begin()
@@ -161,8 +161,8 @@ describe('another kit, another set', () => {
     expect(trace).toHaveLength(401)
     expect(Math.max(...trace)).toBeCloseTo(10 * Math.log10(truth().carrierW / 1e-3), -0.5)
     await a.send('TRAC?')
-    expect((await a.query('*OPC?', 500)).line).toBe('1')
-    expect((await a.query('SYST:ERR?', 500)).line).toBe('-410,"Query INTERRUPTED"')
+    expect((await a.query('*OPC?', 500)).text).toBe('1')
+    expect((await a.query('SYST:ERR?', 500)).text).toBe('-410,"Query INTERRUPTED"')
   })
   it('a multimeter finds test points by name', async () => {
     await begin()
@@ -170,7 +170,7 @@ describe('another kit, another set', () => {
     expect(Number(await ask('multimeter', 'MEAS:VOLT? (@1)'))).toBeGreaterThan(1)
     const l = await line('multimeter')
     await l.send('MEAS:POIN? "nowhere"')
-    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).line).toContain('-224')
+    expect((await l.query('SYST:ERR?', ANSWER_WITHIN_MS)).text).toContain('-224')
   })
   it('a lesson goes on as its steps are done', async () => {
     const view = await bench.begin({ lessonId: 'carrier', kitId: 'usual' })
@@ -248,7 +248,7 @@ describe('whatever is sent to an instrument', () => {
         `${[1, 2, 3].map(k => pieces[(seed * 7 + k * k * 13 + (seed % 5)) % pieces.length]).join('')}\n`,
       )
     const l = await line('testset')
-    expect((await l.query('*OPC?', 5000)).line).toBe('1')
+    expect((await l.query('*OPC?', 5000)).text).toBe('1')
     raw.destroy()
   })
 })

@@ -47,7 +47,7 @@ async function read(
   now += afterS
   await lines[key]!.query(query, 500)
   now += 2 // the needle settles
-  return Number((await lines[key]!.query(query, 500)).line)
+  return Number((await lines[key]!.query(query, 500)).text)
 }
 const POWER = 'MEAS:POW:AVER?'
 const healthyThen = async (
@@ -124,7 +124,7 @@ describe('read over SCPI', () => {
     await begin('X13', 'osmund-40a')
     const first = await read({ keyed: true }, 'testset', POWER, 0.2)
     now += 6
-    expect(Number((await lines.testset!.query(POWER, 500)).line)).toBeLessThan(first * 0.9)
+    expect(Number((await lines.testset!.query(POWER, 500)).text)).toBeLessThan(first * 0.9)
   })
   it('X17 a third of the output, plate current still dips', async () => {
     await begin('X17', 'quillon-hb150')
@@ -200,7 +200,7 @@ describe('read over SCPI', () => {
         ['multimeter', 'MEAS:VOLT? (@1)'],
         ['supply', 'MEAS:CURR?'],
       ] as const)
-        expect(Number((await lines[key]!.query(query, 500)).line)).not.toBeNaN()
+        expect(Number((await lines[key]!.query(query, 500)).text)).not.toBeNaN()
     }
   }, 30_000)
 })

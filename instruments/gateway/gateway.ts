@@ -25,7 +25,7 @@ export class Gateway {
     return this.live.listen(port)
   }
 
-  /** Makes the links match the wanted list; an unchanged instrument keeps its line. */
+  /** Makes the links match the wanted list; an unchanged instrument keeps its connection. */
   configure(wanted: readonly InstrumentConfig[]): void {
     for (const [id, link] of this.links) {
       const same = wanted.some(w => w.id === id && JSON.stringify(w) === JSON.stringify(link.config))

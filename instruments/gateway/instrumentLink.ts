@@ -48,7 +48,7 @@ export interface LinkListener {
 /** Keeps one instrument polled until it is stopped: connects, asks, reports, reconnects. */
 export class InstrumentLink {
   private readonly stopper = new AbortController()
-  private line: ScpiConnection | null = null
+  private connection: ScpiConnection | null = null
   private current: LiveLink
   private polled: LivePoll | null = null
 
@@ -72,7 +72,7 @@ export class InstrumentLink {
   /** What is set now [SI]. @throws {CoreError} unknown-item, malformed-answer @throws {ScpiError} */
   async tell(name: SettingName): Promise<number> {
     const setting = this.setting(name)
-    const answer = scpiNumber((await this.connected().query(setting.query, ANSWER_WITHIN_MS)).line)
+    const answer = scpiNumber((await this.connected().query(setting.query, ANSWER_WITHIN_MS)).text)
     if (answer.value === null)
       throw new CoreError('malformed-answer', message('gateway.noSetting', { name: this.config.name }))
     return answer.value * setting.toSi
@@ -91,9 +91,9 @@ export class InstrumentLink {
         'out-of-range',
         message('gateway.outside', { name: this.config.name, value, min: setting.min, max: setting.max }),
       )
-    const line = this.connected()
-    await line.send(setting.command.replace('{value}', String(value / setting.toSi)))
-    const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
+    const connection = this.connected()
+    await connection.send(setting.command.replace('{value}', String(value / setting.toSi)))
+    const { text: error } = await connection.query('SYST:ERR?', ANSWER_WITHIN_MS)
     if (!NO_ERROR.test(error))
       throw new CoreError(
         'out-of-range',
@@ -104,19 +104,19 @@ export class InstrumentLink {
 
   /** A line as it is typed; a question is waited for. Errors that the instrument queued are told with it. */
   async ask(text: string): Promise<InstrumentAnswer> {
-    const line = this.connected()
+    const connection = this.connected()
     const startedMs = performance.now()
-    await line.send('*CLS')
+    await connection.send('*CLS')
     const raw = text.includes('?')
-      ? await line.query(text, ANSWER_WITHIN_MS).then(
-          a => a.line,
+      ? await connection.query(text, ANSWER_WITHIN_MS).then(
+          a => a.text,
           () => null,
         )
-      : (await line.send(text), '')
+      : (await connection.send(text), '')
     const tookMs = performance.now() - startedMs
     const errors: string[] = []
     for (let i = 0; raw !== null && i < MAX_ERRORS; i++) {
-      const { line: error } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
+      const { text: error } = await connection.query('SYST:ERR?', ANSWER_WITHIN_MS)
       if (NO_ERROR.test(error)) break
       errors.push(error.slice(0, 200))
     }
@@ -141,14 +141,14 @@ export class InstrumentLink {
   }
 
   private connected(): ScpiConnection {
-    if (!this.line?.open)
+    if (!this.connection?.open)
       throw new ScpiError('closed', message('gateway.notConnected', { name: this.config.name }))
-    return this.line
+    return this.connection
   }
 
   stop(): void {
     this.stopper.abort()
-    this.line?.close()
+    this.connection?.close()
   }
 
   private get stopped(): boolean {
@@ -162,31 +162,35 @@ export class InstrumentLink {
       } catch (error) {
         if (!this.stopped) this.change('silent', saysOf(error))
       }
-      this.line?.close()
-      this.line = null
+      this.connection?.close()
+      this.connection = null
       await sleep(RETRY_AFTER_MS, undefined, { signal: this.stopper.signal }).catch(() => undefined)
     }
   }
 
   private async talk(): Promise<void> {
-    const line = await ScpiConnection.open(this.config.endpoint, ANSWER_WITHIN_MS)
-    this.line = line
-    const identity = (await line.query('*IDN?', ANSWER_WITHIN_MS)).line.slice(0, 200)
-    await line.send('*CLS')
+    const connection = await ScpiConnection.open(this.config.endpoint, ANSWER_WITHIN_MS)
+    this.connection = connection
+    const identity = (await connection.query('*IDN?', ANSWER_WITHIN_MS)).text.slice(0, 200)
+    await connection.send('*CLS')
     for (let round = 1; !this.stopped; round++) {
       const startedMs = performance.now()
-      const { readings, receivedAtMs } = await pollInstrument(line, this.config.profile, ANSWER_WITHIN_MS)
+      const { readings, receivedAtMs } = await pollInstrument(
+        connection,
+        this.config.profile,
+        ANSWER_WITHIN_MS,
+      )
       this.change('live', null, identity)
       this.polled = { instrumentId: this.config.id, instrument: this.config.name, readings, receivedAtMs }
       this.listener.poll(this.polled)
-      if (round % ASK_ERRORS_EVERY === 0) await this.askErrors(line)
+      if (round % ASK_ERRORS_EVERY === 0) await this.askErrors(connection)
       const restMs = POLL_EVERY_MS - (performance.now() - startedMs)
       if (restMs > 0) await sleep(restMs, undefined, { signal: this.stopper.signal })
     }
   }
 
-  private async askErrors(line: ScpiConnection): Promise<void> {
-    const { line: answer } = await line.query('SYST:ERR?', ANSWER_WITHIN_MS)
+  private async askErrors(connection: ScpiConnection): Promise<void> {
+    const { text: answer } = await connection.query('SYST:ERR?', ANSWER_WITHIN_MS)
     if (!NO_ERROR.test(answer)) this.listener.remark(this.config, answer.slice(0, 200))
   }
 

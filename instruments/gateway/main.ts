@@ -58,7 +58,7 @@ async function follow(): Promise<void> {
     )
     await read()
     await gone
-    log.warn('database line lost; polling goes on')
+    log.warn('database connection lost; polling goes on')
   } catch (error) {
     log.warn({ error: String(error) }, 'database not reachable')
   }

@@ -4,9 +4,9 @@ import { CoreError } from '#core/errors'
 import type { LiveReading } from '#shared/live'
 import type { ScpiConnection } from './scpiConnection'
 
-/** One round: every quantity of the profile, in order. @throws {ScpiError} when the line fails */
+/** One round: every quantity of the profile, in order. @throws {ScpiError} when the connection fails */
 export async function pollInstrument(
-  line: ScpiConnection,
+  connection: ScpiConnection,
   profile: InstrumentProfile,
   timeoutMs: number,
 ): Promise<{ readings: LiveReading[]; receivedAtMs: number }> {
@@ -14,18 +14,18 @@ export async function pollInstrument(
   let receivedAtMs = 0
   for (const item of profile.quantities) {
     if (item.query === null) continue
-    const answer = await line.query(item.query, timeoutMs)
+    const answer = await connection.query(item.query, timeoutMs)
     receivedAtMs = answer.receivedAtMs
-    readings.push(toReading(item, answer.line))
+    readings.push(toReading(item, answer.text))
   }
   return { readings, receivedAtMs }
 }
 
 /** An answer that is no number is shown as garbled, never as a value. */
-function toReading(item: ProfileQuantity, line: string): LiveReading {
+function toReading(item: ProfileQuantity, text: string): LiveReading {
   const { quantity } = item
   try {
-    const answer = scpiNumber(line)
+    const answer = scpiNumber(text)
     if (answer.status !== 'ok')
       return { quantity, status: answer.status, value: null, standardUncertainty: null }
     const value = answer.value * item.toSi

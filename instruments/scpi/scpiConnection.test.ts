@@ -21,7 +21,7 @@ describe('one line to an instrument', () => {
     const line = await connect(q => (q === '*IDN?' ? 'Maker,Model,1,2\r\n' : null))
     const before = performance.timeOrigin + performance.now()
     const answer = await line.query('*IDN?', 300)
-    expect(answer.line).toBe('Maker,Model,1,2')
+    expect(answer.text).toBe('Maker,Model,1,2')
     expect(answer.receivedAtMs).toBeGreaterThanOrEqual(before)
   })
   it('puts an answer together that comes in pieces', async () => {
@@ -30,7 +30,7 @@ describe('one line to an instrument', () => {
       setTimeout(() => socket.write('0E+00\n'), 40)
       return null
     })
-    expect((await line.query('MEAS?', 300)).line).toBe('+3.90E+00')
+    expect((await line.query('MEAS?', 300)).text).toBe('+3.90E+00')
   })
   it('asks one question at a time', async () => {
     let pending = 0
@@ -44,7 +44,7 @@ describe('one line to an instrument', () => {
       return null
     })
     const answers = await Promise.all(['a1', 'a2', 'a3', 'a4'].map(q => line.query(q, 500)))
-    expect(answers.map(a => a.line)).toEqual(['1', '2', '3', '4'])
+    expect(answers.map(a => a.text)).toEqual(['1', '2', '3', '4'])
     expect(most).toBe(1)
   })
   it('gives up after its time, and a late answer is never taken for the next one', async () => {

@@ -25,7 +25,7 @@ const SERIAL = 'serial:'
 
 /** An answer and when its last byte came in. */
 export interface ScpiAnswer {
-  readonly line: string
+  readonly text: string
   readonly receivedAtMs: number
 }
 
@@ -40,9 +40,9 @@ interface Waiting {
 }
 
 /**
- * A raw line, TCP or serial, to one SCPI instrument: one query at a time, each with its time limit.
+ * A raw connection, TCP or serial, to one SCPI instrument: one query at a time, each with its time limit.
  *
- * A query that ran out of time closes the line: a late answer would be taken for the answer to the next
+ * A query that ran out of time closes the connection: a late answer would be taken for the answer to the next
  * question.
  */
 export class ScpiConnection {
@@ -120,7 +120,7 @@ export class ScpiConnection {
    * @throws {ScpiError} timeout, closed, not-a-block
    */
   async queryBlock(question: string, timeoutMs: number): Promise<Buffer> {
-    return Buffer.from((await this.ask('block', question, timeoutMs)).line, 'latin1')
+    return Buffer.from((await this.ask('block', question, timeoutMs)).text, 'latin1')
   }
 
   private ask(kind: Waiting['kind'], question: string, timeoutMs: number): Promise<ScpiAnswer> {
@@ -158,13 +158,13 @@ export class ScpiConnection {
       )
     const end = this.rest.indexOf('\n')
     if (end < 0) return
-    const line = this.rest.slice(0, end).replace(/\r$/, '')
+    const text = this.rest.slice(0, end).replace(/\r$/, '')
     this.rest = this.rest.slice(end + 1)
     const { waiting } = this
     if (!waiting) return // an answer that nobody asked for
     this.waiting = null
     clearTimeout(waiting.timer)
-    waiting.resolve({ line, receivedAtMs: performance.timeOrigin + performance.now() })
+    waiting.resolve({ text, receivedAtMs: performance.timeOrigin + performance.now() })
   }
 
   /** Bytes of a block may be line ends: they are counted, not searched. */
@@ -174,11 +174,11 @@ export class ScpiConnection {
     if (head === null || this.rest.length < head.from + head.length + 1) return
     const waiting = this.waiting!
     // Where a line was expected, a block is given with its head: whoever asked can tell.
-    const line = this.rest.slice(waiting.kind === 'block' ? head.from : 0, head.from + head.length)
+    const text = this.rest.slice(waiting.kind === 'block' ? head.from : 0, head.from + head.length)
     this.rest = this.rest.slice(head.from + head.length).replace(/^\r?\n/, '')
     this.waiting = null
     clearTimeout(waiting.timer)
-    waiting.resolve({ line, receivedAtMs: performance.timeOrigin + performance.now() })
+    waiting.resolve({ text, receivedAtMs: performance.timeOrigin + performance.now() })
   }
 
   private fail(error: ScpiError): void {

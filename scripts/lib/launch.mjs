@@ -10,8 +10,8 @@ const PREFERRED_PORT = 3127
 export async function launch({ demo }) {
   const folder = dataFolder(demo)
   refuseOther(folder, demo)
-  const place = claim(folder)
-  refuseSecond(place)
+  const claimed = claim(folder)
+  refuseSecond(claimed)
   const backups = demo ? null : backupFolder(folder)
   let house = null
   let stopBackups = () => {}
@@ -21,7 +21,7 @@ export async function launch({ demo }) {
     ending = true
     stopBackups()
     if (house) await house.stop()
-    place.release()
+    claimed.release()
     process.exit(code)
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
@@ -29,7 +29,7 @@ export async function launch({ demo }) {
     house = await startHouse({
       folder,
       demo,
-      onChildren: pids => place.tell(house?.address ?? null, pids),
+      onChildren: pids => claimed.tell(house?.address ?? null, pids),
       preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       settings: backups ? { DIAPASON_BACKUPS_IN: backups } : {},
       onDeath: (name, code) => {
@@ -40,7 +40,7 @@ export async function launch({ demo }) {
       },
     })
     if (ending) return void house.stop()
-    place.tell(house.address, house.children.pids())
+    claimed.tell(house.address, house.children.pids())
     if (backups) stopBackups = keepBackups(folder, backups, words => console.error(words))
     console.log(
       `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +

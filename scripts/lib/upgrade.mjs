@@ -22,13 +22,13 @@ export async function upgradeCluster(folder, { from } = {}) {
   if (existsSync(aside))
     throw new Error(`${aside} is there already. Nothing was changed. Move it away first.`)
   const file = join(folder, `upgrade-from-${old}.diapason`)
-  const place = join(folder, 'upgrade.d')
-  for (const left of [file, place]) rmSync(left, { recursive: true, force: true })
+  const restored = join(folder, 'upgrade.d')
+  for (const left of [file, restored]) rmSync(left, { recursive: true, force: true })
   await backup(folder, file)
-  const tables = await restore(file, place)
+  const tables = await restore(file, restored)
   renameSync(data, aside)
-  renameSync(join(place, 'pg'), data)
-  for (const left of [file, place]) rmSync(left, { recursive: true, force: true })
+  renameSync(join(restored, 'pg'), data)
+  for (const left of [file, restored]) rmSync(left, { recursive: true, force: true })
   return { from: old, to, aside, tables }
 }
 

@@ -60,12 +60,12 @@ export async function loadDemoRecording(jobNumber: number): Promise<void> {
       phase: 'as-found',
       pointId: '',
     })
-    for (let place = 0; place * RECORDING_CHUNK_BYTES < archive.length; place++)
+    for (let ordinal = 0; ordinal * RECORDING_CHUNK_BYTES < archive.length; ordinal++)
       await insertRecordingChunk(
         db,
         id,
-        place,
-        Buffer.from(archive.subarray(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES)),
+        ordinal,
+        Buffer.from(archive.subarray(ordinal * RECORDING_CHUNK_BYTES, (ordinal + 1) * RECORDING_CHUNK_BYTES)),
       )
     await completeRecording(db, id, createHash('sha256').update(archive).digest('hex'))
   })

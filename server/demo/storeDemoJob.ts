@@ -4,7 +4,7 @@ import type { Claim } from '#core/claims'
 import type { JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { inTransaction, type Db } from '../db/pool'
-import { insertJob, placeJobs, updateJob } from '../db/queries/job'
+import { insertJob, saveBenchOrder, updateJob } from '../db/queries/job'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
 import { indexJobs } from '../db/queries/jobIndex'
 import { keepAmendment } from '../services/amendments'
@@ -39,7 +39,7 @@ export async function storeDemoJob(demo: DemoJob): Promise<void> {
       if (whole.kind === 'sheet-amended') await keepAmendment(db, job, whole)
     }
     await indexJobs(db, [id])
-    if (demo.bench) await placeJobs(db, [{ id, bench: demo.bench }])
+    if (demo.bench) await saveBenchOrder(db, [{ id, bench: demo.bench }])
     const begunAtMs = demo.events[0]?.atMs
     if (begunAtMs !== undefined)
       await db.query('update job set created_at = to_timestamp($2::float8 / 1000) where id = $1::uuid', [

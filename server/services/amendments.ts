@@ -1,7 +1,7 @@
 import { t } from '#shared/i18n'
 import { CoreError } from '#core/errors'
 import type { JobEvent, SheetAmended } from '#core/run'
-import { amended, lineValue, type LineChange } from '#core/sheet'
+import { amended, fieldValue, type FieldChange } from '#core/sheet'
 import type { Job } from '#shared/job'
 import type { Db } from '../db/pool'
 import { insertRevision, selectChangesOfEvent } from '../db/queries/sheet'
@@ -20,7 +20,7 @@ export async function keepAmendment(db: Db, job: Job, event: SheetAmended): Prom
 }
 
 /**
- * A correction that was struck out is taken back in the sheet too: each line that still says what it said
+ * A correction that was struck out is taken back in the sheet too: each field that still says what it said
  * goes back.
  */
 export async function takeBack(
@@ -33,7 +33,7 @@ export async function takeBack(
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)
   const back = changes
-    .filter(c => fits(() => lineValue(newest, c.line)) && same(lineValue(newest, c.line), c.to))
+    .filter(c => fits(() => fieldValue(newest, c.line)) && same(fieldValue(newest, c.line), c.to))
     .map(c => ({ line: c.line, from: c.to, to: c.from }))
     .reverse()
   if (back.length > 0)
@@ -58,14 +58,14 @@ interface AmendmentMade {
 async function revise(
   db: Db,
   job: Job,
-  changes: readonly LineChange[],
+  changes: readonly FieldChange[],
   { who, reason, eventId, atMs }: AmendmentMade,
 ): Promise<void> {
   await lockSheet(db, job.sheetId)
   const newest = await requireSheet(db, job.sheetId)
   const kept = changes
-    .filter(c => fits(() => lineValue(newest, c.line)))
-    .map(c => ({ ...c, from: lineValue(newest, c.line) }))
+    .filter(c => fits(() => fieldValue(newest, c.line)))
+    .map(c => ({ ...c, from: fieldValue(newest, c.line) }))
     .filter(c => !same(c.from, c.to))
   if (kept.length === 0 || !fits(() => amended(newest, kept))) return
   const sheet = { ...amended(newest, kept), revision: newest.revision + 1, revisedOn: localDay(atMs) }

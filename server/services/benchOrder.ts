@@ -1,7 +1,7 @@
 import type { BenchMove, BenchOrder } from '#shared/bench'
 import { t } from '#shared/i18n'
 import { inTransaction } from '../db/pool'
-import { lockBench, placeJobs } from '../db/queries/job'
+import { lockBench, saveBenchOrder } from '../db/queries/job'
 import { ApiError } from '../utils/apiError'
 
 /**
@@ -11,14 +11,14 @@ import { ApiError } from '../utils/apiError'
 export function orderBench({ order, was }: BenchMove): Promise<void> {
   return inTransaction(async db => {
     const now = await lockBench(db)
-    if (placesOf(was, now) !== placesOf(now, was))
+    if (orderOf(was, now) !== orderOf(now, was))
       throw new ApiError(409, 'changed-meanwhile', t('server.someoneElseHasMovedASet'))
-    await placeJobs(db, order)
+    await saveBenchOrder(db, order)
   })
 }
 
 /** Where those lie that the other list has too. */
-function placesOf(list: BenchOrder, other: BenchOrder): string {
+function orderOf(list: BenchOrder, other: BenchOrder): string {
   const there = new Set(other.map(job => job.id))
   return list
     .filter(job => there.has(job.id))

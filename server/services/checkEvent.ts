@@ -1,7 +1,7 @@
 import { causeOf, observableOf } from '#core/diagnose'
 import { CoreError } from '#core/errors'
 import type { JobEvent } from '#core/run'
-import { adjusterOf, amended, lineValue, pointOf, stepOf, type ModelSheet } from '#core/sheet'
+import { adjusterOf, amended, fieldValue, pointOf, stepOf, type ModelSheet } from '#core/sheet'
 import { conditionOf, inspectionItems } from '#core/work'
 
 /**
@@ -17,7 +17,7 @@ export function checkEvent(sheet: ModelSheet, event: JobEvent): void {
     case 'sheet-amended':
       return void amended(sheet, event.changes)
     case 'line-confirmed':
-      return void lineValue(sheet, event.line)
+      return void fieldValue(sheet, event.line)
     case 'position-noted':
       return void adjusterOf(sheet, event.designator)
     case 'row-taken':

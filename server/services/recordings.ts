@@ -27,8 +27,8 @@ export async function beginRecording(body: NewRecording): Promise<void> {
   await insertRecording(pool, body)
 }
 
-export async function keepChunk(id: string, place: number, data: Buffer): Promise<void> {
-  if (!(await insertRecordingChunk(pool, id, place, data))) throw unknown()
+export async function keepChunk(id: string, ordinal: number, data: Buffer): Promise<void> {
+  if (!(await insertRecordingChunk(pool, id, ordinal, data))) throw unknown()
 }
 
 /** Shows it from now on, if all of it is there. */

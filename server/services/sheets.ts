@@ -1,7 +1,7 @@
 import { localDay } from '#shared/words/dateWords'
 import { t, translated } from '#shared/i18n'
 import { SHEETS, type ModelSheet } from '#core/sheet'
-import type { LineTrust, SheetSummary, SheetView } from '#shared/sheetFile'
+import type { FieldTrust, SheetSummary, SheetView } from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { countJobs, insertRevision, selectConfirmations, selectRevisions } from '../db/queries/sheet'
 import { ApiError } from '../utils/apiError'
@@ -29,7 +29,7 @@ export async function sheetList(): Promise<SheetSummary[]> {
 }
 
 /**
- * One revision (undefined = the newest) with the history of the sheet and how far its lines can be trusted.
+ * One revision (undefined = the newest) with the history of the sheet and how far its fields can be trusted.
  */
 export async function sheetView(id: string, revision?: number): Promise<SheetView> {
   const [sheet, newest, revisions] = [
@@ -53,11 +53,11 @@ export async function sheetView(id: string, revision?: number): Promise<SheetVie
           },
         ]
       : revisions
-  return { sheet, newest: newest.revision, shipped: shipped(id), revisions: all, trust: await lineTrust(id) }
+  return { sheet, newest: newest.revision, shipped: shipped(id), revisions: all, trust: await fieldTrust(id) }
 }
 
-/** Lines that were corrected or confirmed: when, and on how many jobs since. */
-export async function lineTrust(id: string): Promise<LineTrust[]> {
+/** Fields that were corrected or confirmed: when, and on how many jobs since. */
+export async function fieldTrust(id: string): Promise<FieldTrust[]> {
   const [revisions, confirmations] = await Promise.all([
     selectRevisions(pool, id),
     selectConfirmations(pool, id),
@@ -65,12 +65,12 @@ export async function lineTrust(id: string): Promise<LineTrust[]> {
   const corrected = new Map<string, number>()
   for (const r of revisions)
     for (const c of r.changes) corrected.set(c.line, Math.max(corrected.get(c.line) ?? 0, r.revisedAtMs ?? 0))
-  const lines = new Set([...corrected.keys(), ...confirmations.map(c => c.line)])
-  return [...lines].map(line => {
-    const correctedAtMs = corrected.get(line) ?? null
-    const since = confirmations.filter(c => c.line === line && c.atMs >= (correctedAtMs ?? 0))
+  const paths = new Set([...corrected.keys(), ...confirmations.map(c => c.path)])
+  return [...paths].map(path => {
+    const correctedAtMs = corrected.get(path) ?? null
+    const since = confirmations.filter(c => c.path === path && c.atMs >= (correctedAtMs ?? 0))
     return {
-      line,
+      path,
       correctedAtMs,
       confirmed: since.length,
       lastConfirmedAtMs: since.length === 0 ? null : Math.max(...since.map(c => c.atMs)),

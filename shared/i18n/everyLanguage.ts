@@ -2,6 +2,7 @@ import en from '#i18n/en'
 import es from '#i18n/es'
 import esTrade from '#i18n/es/trade'
 import { parse } from '@formatjs/icu-messageformat-parser'
+import { hasDecimal } from './decimal'
 import { textsByCode, type BrowserTexts, type Texts } from './codes'
 import { LANGUAGES, type Language } from './language'
 import { provideTradeTexts, type TradeTexts } from './trade'
@@ -14,7 +15,14 @@ export const EVERY_LANGUAGE: Readonly<Record<Language, Readonly<Record<string, s
 }
 
 /** Texts of the tables of core by language; they are written in English. */
-const TRADE_TEXTS: Readonly<Record<Language, TradeTexts>> = { en: {}, es: esTrade }
+const TRADE_TEXTS: Readonly<Record<Language, TradeTexts>> = {
+  en: Object.fromEntries(
+    Object.keys(esTrade)
+      .filter(hasDecimal)
+      .map(text => [text, text]),
+  ),
+  es: esTrade,
+}
 
 export function provideEveryLanguage(): void {
   for (const language of LANGUAGES) {

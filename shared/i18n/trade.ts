@@ -1,6 +1,11 @@
+import { decimalSign } from '#core/quantity'
+import { inSign } from './decimal'
 import { language, type Language } from './language'
 
-/** Texts of the tables of core in another language, by their English. */
+/**
+ * Texts of the tables of core by their English. In English only those that hold a decimal number, which is
+ * shown with the sign that was chosen; what people typed stands in no table and is never touched.
+ */
 export type TradeTexts = Readonly<Record<string, string>>
 
 const tables = new Map<Language, TradeTexts>()
@@ -13,7 +18,10 @@ export function provideTradeTexts(of: Language, texts: TradeTexts): void {
  * A text of a table of core in the language that is spoken: of a shipped sheet, a cause, a lesson, a name.
  * What people typed has no translation and stays as they typed it.
  */
-export const translated = (text: string): string => tables.get(language())?.[text] ?? text
+export function translated(text: string): string {
+  const known = tables.get(language())?.[text]
+  return known === undefined ? text : inSign(known, language())
+}
 
 /**
  * Fields of the tables of core that hold texts. Not *setting* and *also* of a row: rows are told apart by
@@ -28,9 +36,10 @@ export const TEXT_FIELDS: ReadonlySet<string> = new Set(
   ].flatMap(fields => fields.split(' ')),
 )
 
-/** A table, or a row of one, with its texts in the language that is spoken; itself where that is English. */
+/** A table, or a row of one, with its texts in the language and with the decimal sign that are shown. */
 export function withTextsTranslated<T>(table: T): T {
-  return tables.get(language()) === undefined || language() === 'en' ? table : (mapped(table, '') as T)
+  const asWritten = language() === 'en' && decimalSign() === '.'
+  return asWritten || !tables.has(language()) ? table : (mapped(table, '') as T)
 }
 
 /** @param field where it stands; under *outcomes* each key has a text of its own */

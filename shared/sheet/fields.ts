@@ -29,7 +29,7 @@ export const mode = () => string().label('common.mode').oneOf(MODES).required()
 export const side = () => string().label('form.side').oneOf(BOARD_SIDES)
 export const yes = () => boolean().defined()
 
-export const place = () =>
+export const boardPosition = () =>
   closed({
     x: ratio('form.positionAcross'),
     y: ratio('form.positionDown'),

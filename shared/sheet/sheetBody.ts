@@ -12,7 +12,7 @@ import {
   named,
   oneOfKinds,
   orNothing,
-  place,
+  boardPosition,
   quantity,
   side,
   words,
@@ -40,7 +40,7 @@ const adjuster = closed({
   caution: orNothing('form.caution'),
   raisedBy: string().oneOf(['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down']).optional(),
   modes: array(mode()).max(8).optional(),
-  board: place(),
+  board: boardPosition(),
 }).required()
 
 const CRITERIA = {
@@ -168,7 +168,7 @@ const shape = closed({
       where: words('form.where', 300),
       expected: words('form.expected', 300),
       caution: orNothing('form.caution'),
-      board: place(),
+      board: boardPosition(),
     }).required(),
   )
     .max(100)

@@ -26,8 +26,8 @@ import {
   actionWords,
   confidenceWords,
   differenceName,
-  lineValueWords,
-  lineWords,
+  fieldValueWords,
+  fieldPathWords,
   moveRefusedWords,
   sheetProblemWords,
 } from './sheetWords'
@@ -182,15 +182,15 @@ describe('sheets in words', () => {
   })
   it('a line, its value, a difference, a refused move', () => {
     expect([
-      lineWords('adjuster/CT2/where'),
-      lineWords('step/A1.5/adjusters'),
-      lineWords('specification/Power/value'),
+      fieldPathWords('adjuster/CT2/where'),
+      fieldPathWords('step/A1.5/adjusters'),
+      fieldPathWords('specification/Power/value'),
     ]).toEqual(['CT2, where it is', 'step A1.5, adjusters', 'Power, value'])
     expect([
-      lineValueWords(null),
-      lineValueWords(['L1', 'L2']),
-      lineValueWords({ x: 0.5, y: 0.25, side: 'solder' }),
-      lineValueWords(10),
+      fieldValueWords(null),
+      fieldValueWords(['L1', 'L2']),
+      fieldValueWords({ x: 0.5, y: 0.25, side: 'solder' }),
+      fieldValueWords(10),
     ]).toEqual(['nothing', 'L1 L2', '50 % across, 25 % down, solder side', '10 s'])
     const after = amended(FM, [{ line: 'adjuster/CT2/tool', from: null, to: 'x' }])
     expect(compareSheets(FM, after).map(differenceName)).toEqual(['Adjuster CT2 tool'])

@@ -1,7 +1,7 @@
 import { t, type MessageCode, translated } from '#shared/i18n'
 import type { JobEvent, Phase } from '#core/run'
 import { QUANTITIES, showPlain, groupDigits } from '#core/quantity'
-import { lineValueWords, lineWords } from './sheetWords'
+import { fieldValueWords, fieldPathWords } from './sheetWords'
 import { ANSWER_WORDS, ITEM_STATE_WORDS, POWER_SEEN_WORDS } from './workWords'
 
 const STEP_OUTCOMES = {
@@ -40,9 +40,9 @@ const WORDS: Words = {
   'note': e => t('entry.note', { text: e.text }),
   'sheet-amended': e =>
     e.changes
-      .map(c => t('entry.sheetCorrected', { line: lineWords(c.line), lineValue: lineValueWords(c.to) }))
+      .map(c => t('entry.sheetCorrected', { line: fieldPathWords(c.line), lineValue: fieldValueWords(c.to) }))
       .join('; '),
-  'line-confirmed': e => t('entry.lineConfirmed', { line: lineWords(e.line) }),
+  'line-confirmed': e => t('entry.lineConfirmed', { line: fieldPathWords(e.line) }),
   'gate-passed': e =>
     t('entry.stepBegunBeforeWarmUp', {
       stepId: e.stepId,

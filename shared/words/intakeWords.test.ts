@@ -27,7 +27,7 @@ const theirs = (change: Partial<Job>): Job => ({
   onBench: true,
   schools: {},
   bench: null,
-  place: 0,
+  benchOrder: 0,
   createdAtMs: 0,
   ...change,
 })

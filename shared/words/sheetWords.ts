@@ -1,37 +1,37 @@
 import { t, type MessageCode, translated } from '#shared/i18n'
 import type {
   AdjusterKind,
-  LineValue,
+  FieldValue,
   MoveRefused,
   SheetDifference,
-  SheetPlace,
+  SheetLocation,
   SheetProblem,
   StepAction,
 } from '#core/sheet'
-import { lineAddress } from '#core/sheet'
+import { fieldAddress } from '#core/sheet'
 
-const PLACE_WORDS: Readonly<Record<SheetPlace['kind'], MessageCode>> = {
-  'sheet': 'sheet.placeSheet',
-  'as-found': 'sheet.placeAsFound',
-  'procedure': 'sheet.placeProcedure',
-  'adjuster': 'sheet.placeAdjuster',
-  'step': 'sheet.placeStep',
-  'row': 'sheet.placeRow',
-  'test-point': 'sheet.placeTestPoint',
-  'oscillator': 'sheet.placeOscillator',
-  'frequency': 'sheet.placeFrequency',
-  'school': 'sheet.placeSchool',
+const LOCATION_WORDS: Readonly<Record<SheetLocation['kind'], MessageCode>> = {
+  'sheet': 'sheet.locationSheet',
+  'as-found': 'sheet.locationAsFound',
+  'procedure': 'sheet.locationProcedure',
+  'adjuster': 'sheet.locationAdjuster',
+  'step': 'sheet.locationStep',
+  'row': 'sheet.locationRow',
+  'test-point': 'sheet.locationTestPoint',
+  'oscillator': 'sheet.locationOscillator',
+  'frequency': 'sheet.locationFrequency',
+  'school': 'sheet.locationSchool',
 }
 
 /** "step A1.3, row twenty" */
-function placeWords({ kind, name, row }: SheetPlace): string {
-  const words = t(PLACE_WORDS[kind], { name: name ?? '' }).trim()
-  return row === null ? words : `${words}, ${t('sheet.placeRow', { name: row })}`
+function locationWords({ kind, name, row }: SheetLocation): string {
+  const words = t(LOCATION_WORDS[kind], { name: name ?? '' }).trim()
+  return row === null ? words : `${words}, ${t('sheet.locationRow', { name: row })}`
 }
 
 /** What is wrong with a sheet, where, and what to do about it. */
-export function sheetProblemWords({ code, at: place, names }: SheetProblem): string {
-  const at = placeWords(place)
+export function sheetProblemWords({ code, at: location, names }: SheetProblem): string {
+  const at = locationWords(location)
   const what = names.join(', ')
   switch (code) {
     case 'named-twice':
@@ -80,21 +80,21 @@ export function moveRefusedWords({ moved, other, why }: MoveRefused): string {
 }
 
 const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
-  name: 'sheet.nameLine',
+  name: 'sheet.nameField',
   where: 'sheet.whereItIs',
   turn: 'sheet.direction',
   tool: 'sheet.tool',
   moves: 'sheet.affects',
-  caution: 'sheet.cautionLine',
+  caution: 'sheet.cautionField',
   board: 'sheet.positionOnTheBoard',
-  title: 'sheet.titleLine',
-  instruction: 'sheet.instructionLine',
+  title: 'sheet.titleField',
+  instruction: 'sheet.instructionField',
   why: 'sheet.reason',
-  adjusters: 'sheet.adjustersLine',
+  adjusters: 'sheet.adjustersField',
   keyDownLimitS: 'sheet.longestKeyDown',
-  expected: 'sheet.expectedLine',
-  value: 'sheet.valueLine',
-  points: 'sheet.rowsMeasuredLine',
+  expected: 'sheet.expectedField',
+  value: 'sheet.valueField',
+  points: 'sheet.rowsMeasuredField',
   needs: 'sheet.dependencies',
   order: 'sheet.order',
   wants: 'sheet.quantities',
@@ -103,7 +103,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   cautions: 'sheet.cautions',
   actions: 'sheet.manualAction',
   bias: 'sheet.bias',
-  kind: 'sheet.kindLine',
+  kind: 'sheet.kindField',
   role: 'sheet.roleInTheCircuit',
   skipIf: 'sheet.notNeededIf',
 }
@@ -113,13 +113,13 @@ const named = (words: Readonly<Record<string, MessageCode>>, field: string) => {
 }
 export const fieldWords = (field: string) => named(FIELD_WORDS, field)
 
-/** A line as it is called: "CT2, where it is". */
-export function lineWords(line: string): string {
-  const { part, id, field } = lineAddress(line)
+/** A field as it is called: "CT2, where it is". */
+export function fieldPathWords(path: string): string {
+  const { part, id, field } = fieldAddress(path)
   return `${part === 'step' ? t('sheet.stepLine', { id }) : id}, ${fieldWords(field)}`
 }
 
-export function lineValueWords(value: LineValue): string {
+export function fieldValueWords(value: FieldValue): string {
   if (value === null) return t('sheet.nothing')
   if (Array.isArray(value)) return value.length === 0 ? t('sheet.none') : value.join(' ')
   if (typeof value === 'object' && 'x' in value)

@@ -32,8 +32,8 @@ export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): Sp
       const quantity = c.quantity as Quantity
       const point = sheet.matrix.find(p => p.id === c.pointId)
       const half = (c.p75 - c.p25) / 2
-      const place = (value: number) => (value - c.p50) / half
-      const own = c.own === null ? null : place(c.own)
+      const scaled = (value: number) => (value - c.p50) / half
+      const own = c.own === null ? null : scaled(c.own)
       const range = t('verdict.halfOfSetsBetweenAndMedian', {
         count: c.count,
         p25: showPlain(c.p25, quantity),
@@ -42,10 +42,10 @@ export function spreadLines(sheet: ModelSheet, cells: readonly SpreadCell[]): Sp
       })
       return {
         title: `${point?.title ?? c.pointId}, ${quantityInfo(quantity).symbol}`,
-        p10: clip(place(c.p10)),
-        p25: clip(place(c.p25)),
-        p75: clip(place(c.p75)),
-        p90: clip(place(c.p90)),
+        p10: clip(scaled(c.p10)),
+        p25: clip(scaled(c.p25)),
+        p75: clip(scaled(c.p75)),
+        p90: clip(scaled(c.p90)),
         own: own === null ? null : clip(own),
         beyond: own !== null && (c.own! < c.p10 || c.own! > c.p90),
         words: c.own === null ? range : t('verdict.thisSet', { own: showPlain(c.own, quantity), range }),

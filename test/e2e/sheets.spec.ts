@@ -84,7 +84,7 @@ test(
       .poll(
         async () =>
           ((await house.request('GET', '/api/sheets/tern-5')).body as SheetView).trust.find(
-            t => t.line === 'adjuster/RV4/where',
+            t => t.path === 'adjuster/RV4/where',
           )?.confirmed,
       )
       .toBe(1)

@@ -10,8 +10,8 @@ import { command as given } from './command'
 import { INTAKE } from './house'
 
 /** A workshop that is backed up while it works, lost, and brought back: by the commands a person gives. */
-const place = mkdtempSync(join(tmpdir(), 'diapason-backup-'))
-const at = (name: string) => join(place, name)
+const folderOfTests = mkdtempSync(join(tmpdir(), 'diapason-backup-'))
+const at = (name: string) => join(folderOfTests, name)
 const file = at('kept.diapason')
 let house: Awaited<ReturnType<typeof startHouse>>
 
@@ -53,7 +53,7 @@ beforeAll(async () => {
 }, 240_000)
 afterAll(async () => {
   await house.stop()
-  rmSync(place, { recursive: true, force: true })
+  rmSync(folderOfTests, { recursive: true, force: true })
 })
 
 describe('A backup', () => {

@@ -12,7 +12,7 @@ afterAll(() => house.stop())
 async function listen(jobId: string) {
   const stop = new AbortController()
   const response = await fetch(`${house.address}/api/jobs/${jobId}/live`, { signal: stop.signal })
-  const heard: { event: string; data: { event?: JobEvent; place?: { stepId: string } } }[] = []
+  const heard: { event: string; data: { event?: JobEvent; position?: { stepId: string } } }[] = []
   void (async () => {
     let text = ''
     const decoder = new TextDecoder()
@@ -62,19 +62,21 @@ describe('a second screen of a run', () => {
       }),
     ).toMatchObject({ status: 422 })
     expect(
-      await house.request('POST', `/api/jobs/${id}/place`, {
+      await house.request('POST', `/api/jobs/${id}/position`, {
         stepId: 'A1.5',
         pointId: 'ch20',
         screen: randomUUID(),
       }),
     ).toMatchObject({ status: 204 })
-    expect(await house.request('POST', `/api/jobs/${id}/place`, { stepId: 'A1.5' })).toMatchObject({
+    expect(await house.request('POST', `/api/jobs/${id}/position`, { stepId: 'A1.5' })).toMatchObject({
       status: 400,
     })
-    const heard = await screen.until(h => h.some(x => x.event === 'place'))
+    const heard = await screen.until(h => h.some(x => x.event === 'position'))
     expect(
-      heard.filter(h => h.event !== 'hello' && h.event !== 'again').map(h => [h.event, h.data.place?.stepId]),
-    ).toEqual([['place', 'A1.5']])
+      heard
+        .filter(h => h.event !== 'hello' && h.event !== 'again')
+        .map(h => [h.event, h.data.position?.stepId]),
+    ).toEqual([['position', 'A1.5']])
     screen.stop()
   })
   it('of no job there is nothing to hear', async () => {

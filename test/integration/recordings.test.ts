@@ -28,8 +28,8 @@ const body = (jobId: string | null, change = {}) => ({
   pointId: 'tone-19',
   ...change,
 })
-const put = (id: string, place: number, data: Uint8Array) =>
-  fetch(`${house.address}/api/recordings/${id}/chunks/${place}`, { method: 'PUT', body: data as BodyInit })
+const put = (id: string, ordinal: number, data: Uint8Array) =>
+  fetch(`${house.address}/api/recordings/${id}/chunks/${ordinal}`, { method: 'PUT', body: data as BodyInit })
 const CHUNK = 1024 * 1024
 
 describe('a recording', () => {
@@ -38,8 +38,8 @@ describe('a recording', () => {
     const b = body(jobId)
     expect((await house.request('POST', '/api/recordings', b)).status).toBe(201)
     expect((await house.request('POST', '/api/recordings', b)).status, 'sent twice').toBe(201)
-    for (const place of [2, 0])
-      expect((await put(b.id, place, bytes.slice(place * CHUNK, (place + 1) * CHUNK))).status).toBe(204)
+    for (const ordinal of [2, 0])
+      expect((await put(b.id, ordinal, bytes.slice(ordinal * CHUNK, (ordinal + 1) * CHUNK))).status).toBe(204)
     expect(await house.request('GET', `/api/recordings/${b.id}`)).toMatchObject({ status: 404 })
     expect((await house.request('POST', `/api/recordings/${b.id}/finish`, {})).error).toMatchObject({
       code: 'recording-incomplete',

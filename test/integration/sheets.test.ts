@@ -3,7 +3,7 @@ import pg from 'pg'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
-import { compareSheets, fromTemplate, modelSheet, type LineValue, type ModelSheet } from '../../core/sheet'
+import { compareSheets, fromTemplate, modelSheet, type FieldValue, type ModelSheet } from '../../core/sheet'
 import type { SheetFile, SheetSummary, SheetView } from '../../shared/sheetFile'
 import { rowTaken } from '../fixtures/jobEvents'
 import { testHouse, type TestHouse } from './house'
@@ -21,7 +21,7 @@ const view = async (id: string, revision = 0) =>
     .body as SheetView
 const send = (jobId: string, event: object) =>
   house.request('POST', `/api/jobs/${jobId}/events`, { id: randomUUID(), atMs: Date.now(), ...event })
-const amend = (line: string, to: LineValue, from: LineValue = null) => ({
+const amend = (line: string, to: FieldValue, from: FieldValue = null) => ({
   kind: 'sheet-amended',
   changes: [{ line, from, to }],
   reason: 'seen on the board',
@@ -153,7 +153,7 @@ describe('a correction in the middle of a job', () => {
     ])
   })
   it('grows trustworthy with every job that finds it right, each counted once', async () => {
-    const trust = async () => (await view('osmund-27f')).trust.find(t => t.line === WHERE)!.confirmed
+    const trust = async () => (await view('osmund-27f')).trust.find(t => t.path === WHERE)!.confirmed
     expect(await trust()).toBe(0)
     const [a, b] = [await house.newJob(), await house.newJob()]
     for (const id of [a, a, b])
@@ -172,7 +172,7 @@ describe('a correction in the middle of a job', () => {
     })
     expect(await send(jobId, amend('nothing/at/all', 'x'))).toMatchObject({
       status: 422,
-      error: { code: 'unknown-line' },
+      error: { code: 'unknown-field' },
     })
     expect(await send(jobId, { kind: 'line-confirmed', line: 'adjuster/ZZ/where', who: '' })).toMatchObject({
       status: 422,

@@ -12,8 +12,8 @@ import { INTAKE } from './house'
  * One version of PostgreSQL is installed: the older one is imitated by its name, and everything else (dump,
  * new cluster, restore, comparison, what is kept) runs as it would.
  */
-const place = mkdtempSync(join(tmpdir(), 'diapason-upgrade-'))
-const folder = join(place, 'workshop')
+const folderOfTests = mkdtempSync(join(tmpdir(), 'diapason-upgrade-'))
+const folder = join(folderOfTests, 'workshop')
 const OLD = '12'
 const pg = join(folder, 'pg')
 const aside = join(folder, `pg.${OLD}`)
@@ -42,7 +42,7 @@ beforeAll(async () => {
     expect(status).toBe(201)
   })
 }, 240_000)
-afterAll(() => rmSync(place, { recursive: true, force: true }))
+afterAll(() => rmSync(folderOfTests, { recursive: true, force: true }))
 
 describe('An upgrade of PostgreSQL', () => {
   it('has nothing to do for the newest, and says so', () => {
@@ -55,7 +55,7 @@ describe('An upgrade of PostgreSQL', () => {
   }, 60_000)
 
   it('of a version that is not installed is refused in words, and touches nothing', () => {
-    const other = join(place, 'other')
+    const other = join(folderOfTests, 'other')
     cpSync(pg, join(other, 'pg'), { recursive: true })
     writeFileSync(join(other, 'pg', 'PG_VERSION'), `${OLD}\n`)
     const { status, said } = command(other)
@@ -78,7 +78,7 @@ describe('An upgrade of PostgreSQL', () => {
   it('stopped between its two moves is no empty workshop: it is refused, and begun anew', async () => {
     // One of an upgrade before that was never removed: the newest counts.
     mkdirSync(join(folder, 'pg.9'))
-    renameSync(pg, join(place, 'new'))
+    renameSync(pg, join(folderOfTests, 'new'))
     await expect(jobIds()).rejects.toThrow(/An upgrade of the database in .* did not end/)
     expect(await upgradeCluster(folder, { from: OLD })).toMatchObject({ from: OLD })
     expect(await jobIds()).toEqual([jobId])
@@ -86,9 +86,9 @@ describe('An upgrade of PostgreSQL', () => {
   }, 120_000)
 
   it('is confirmed by removing the old one, never while nothing stands in its place', async () => {
-    renameSync(pg, join(place, 'away'))
+    renameSync(pg, join(folderOfTests, 'away'))
     expect(() => removeOld(folder)).toThrow(/Nothing was removed/)
-    renameSync(join(place, 'away'), pg)
+    renameSync(join(folderOfTests, 'away'), pg)
     expect(command(folder, '--remove-old')).toEqual({
       status: 0,
       said: expect.stringContaining(`pg.${OLD}`) as string,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { PLACE_ELSEWHERE } from '~/features/align/logic/provided'
+import { POSITION_ELSEWHERE } from '~/features/align/logic/provided'
 import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { warnings } from '#core/work'
@@ -23,8 +23,8 @@ useHead({
 })
 /** Somebody may have worked on the job at the other bench meanwhile. */
 const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
-const { connect, place } = useJobLive(id, store.takeNews, () => void store.open(id.value))
-provide(PLACE_ELSEWHERE, place)
+const { connect, position } = useJobLive(id, store.takeNews, () => void store.open(id.value))
+provide(POSITION_ELSEWHERE, position)
 /** Seconds keyed belong to the job whose page is looked at while it is keyed. */
 const stopKeyed = live.onKeyed(span => {
   if (store.job?.onBench && !store.handedOver && document.visibilityState === 'visible')

@@ -15,13 +15,13 @@ const target = useLocalStorage('beat-target-hz', '1000')
 const targetHz = computed(() => Math.max(0, typedNumberOrNull(target.value) ?? 0) || 1000)
 /** A beat within this fills the scale of the tone [Hz]. */
 const LISTEN_SPAN_HZ = 100
-const place = computed(() => {
+const position = computed(() => {
   if (!heard.value?.present) return null
   const beat =
     heard.value.beat?.differenceHz ?? (heard.value.figures.fundamentalHz ?? targetHz.value) - targetHz.value
   return beat / LISTEN_SPAN_HZ
 })
-const { on: listening, toggle: listen } = useListen(place)
+const { on: listening, toggle: listen } = useListen(position)
 useHead({ title: t('signals.soundCard') })
 </script>
 

@@ -17,7 +17,7 @@ describe('OutboxNotice', () => {
     expect(shown.text()).toMatch(/3 .*The server does not answer\./)
   })
   it('shows what the server refused, in words, and drops it only when that is decided', async () => {
-    const shown = notice({ refused: [{ place: 7, event: NOTE, refused: 'the step is unknown' }] })
+    const shown = notice({ refused: [{ key: 7, event: NOTE, refused: 'the step is unknown' }] })
     expect(shown.find('li').exists()).toBe(false)
     await shown.get('button').trigger('click')
     expect(shown.get('li').text()).toMatch(/L7 is loose.*the step is unknown/)

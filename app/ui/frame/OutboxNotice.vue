@@ -8,9 +8,9 @@ import type { JobEvent } from '#core/run'
 defineProps<{
   waiting: number
   trouble: string | null
-  refused: readonly { place: number; event: JobEvent; refused: string | null }[]
+  refused: readonly { key: number; event: JobEvent; refused: string | null }[]
 }>()
-const emit = defineEmits<{ giveUp: [place: number]; sendAgain: [place: number] }>()
+const emit = defineEmits<{ giveUp: [key: number]; sendAgain: [key: number] }>()
 const shown = ref(false)
 </script>
 
@@ -27,10 +27,10 @@ const shown = ref(false)
         <button type="button" @click="shown = !shown">{{ shown ? t('frame.hide') : t('frame.show') }}</button>
       </p>
       <ul v-if="shown">
-        <li v-for="r in refused" :key="r.place">
+        <li v-for="r in refused" :key="r.key">
           {{ eventWords(r.event) }}: {{ r.refused }}
-          <button type="button" @click="emit('sendAgain', r.place)">{{ t('common.tryAgain') }}</button>
-          <button type="button" @click="emit('giveUp', r.place)">{{ t('common.discard') }}</button>
+          <button type="button" @click="emit('sendAgain', r.key)">{{ t('common.tryAgain') }}</button>
+          <button type="button" @click="emit('giveUp', r.key)">{{ t('common.discard') }}</button>
         </li>
       </ul>
     </template>

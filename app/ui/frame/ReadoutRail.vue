@@ -20,10 +20,10 @@ const props = defineProps<{
 }>()
 
 const railOf = (q: Quantity) => quantityInfo(q).rail
-const placed = (place: RailSlot['place']) => QUANTITY_NAMES.filter(q => railOf(q)?.place === place)
+const placed = (slot: RailSlot['slot']) => QUANTITY_NAMES.filter(q => railOf(q)?.slot === slot)
 const rankOf = (q: Quantity) => {
   const rail = railOf(q)
-  return rail?.place === 'when-read' ? rail.rank : 0
+  return rail?.slot === 'when-read' ? rail.rank : 0
 }
 /** Always there when an instrument reads them, so that the eye finds them in one place. */
 const FIRST = placed('first')

@@ -33,14 +33,14 @@ export function spectrumTrace(
   const reach = Math.ceil((3 * rbwHz) / stepHz)
   for (let k = 0; k < power.length; k++) {
     const hz = carrierHz + (k > power.length / 2 ? k - power.length : k) / cycle.periodS
-    const place = (hz - centreHz + spanHz / 2) / stepHz
+    const bin = (hz - centreHz + spanHz / 2) / stepHz
     if (power[k]! < floorW * 1e-3) continue
     for (
-      let i = Math.max(0, Math.floor(place) - reach);
-      i <= Math.min(points - 1, Math.ceil(place) + reach);
+      let i = Math.max(0, Math.floor(bin) - reach);
+      i <= Math.min(points - 1, Math.ceil(bin) + reach);
       i++
     ) {
-      const away = ((i - place) * stepHz) / (rbwHz / 2)
+      const away = ((i - bin) * stepHz) / (rbwHz / 2)
       out[i]! += power[k]! * Math.exp(-Math.LN2 * away * away)
     }
   }

@@ -12,7 +12,7 @@ export const BIAS_QUANTITIES = {
     max: 10,
     needs: ['key'],
     topic: 'bias',
-    rail: { place: 'when-read', rank: 4, label: 'Idle current' },
+    rail: { slot: 'when-read', rank: 4, label: 'Idle current' },
   },
   plateA: {
     label: 'Plate current',
@@ -24,7 +24,7 @@ export const BIAS_QUANTITIES = {
     max: 5,
     needs: ['key'],
     topic: 'supply-current',
-    rail: { place: 'when-read', rank: 5 },
+    rail: { slot: 'when-read', rank: 5 },
   },
   gateV: {
     label: 'Gate voltage',
@@ -36,6 +36,6 @@ export const BIAS_QUANTITIES = {
     max: 30,
     needs: [],
     topic: 'bias',
-    rail: { place: 'when-read', rank: 3 },
+    rail: { slot: 'when-read', rank: 3 },
   },
 } as const satisfies Record<string, QuantityInfo>

@@ -12,7 +12,7 @@ export const FREQUENCY_QUANTITIES = {
     max: 3000000000,
     needs: ['rf'],
     topic: 'tx-frequency',
-    rail: { place: 'first', label: 'Frequency' },
+    rail: { slot: 'first', label: 'Frequency' },
     ownerWord: 'frequency error',
   },
   referenceHz: {
@@ -25,7 +25,7 @@ export const FREQUENCY_QUANTITIES = {
     max: 100000000,
     needs: [],
     topic: 'reference',
-    rail: { place: 'when-read', rank: 10, label: 'Reference' },
+    rail: { slot: 'when-read', rank: 10, label: 'Reference' },
     ownerWord: "error of the set's clock",
   },
   vcoV: {
@@ -38,7 +38,7 @@ export const FREQUENCY_QUANTITIES = {
     max: 30,
     needs: [],
     topic: 'vco',
-    rail: { place: 'when-read', rank: 2 },
+    rail: { slot: 'when-read', rank: 2 },
   },
   lockS: {
     label: 'Lock time',

@@ -12,7 +12,7 @@ export const MODULATION_QUANTITIES = {
     max: 100000,
     needs: ['rf'],
     topic: 'deviation',
-    rail: { place: 'deviation', label: 'Deviation +' },
+    rail: { slot: 'deviation', label: 'Deviation +' },
     ownerWord: 'deviation (loudness)',
   },
   deviationNegativeHz: {
@@ -25,7 +25,7 @@ export const MODULATION_QUANTITIES = {
     max: 100000,
     needs: ['rf'],
     topic: 'deviation',
-    rail: { place: 'deviation', label: 'Deviation \u2212' },
+    rail: { slot: 'deviation', label: 'Deviation \u2212' },
   },
   depthPositiveRatio: {
     label: 'AM positive peak',
@@ -37,7 +37,7 @@ export const MODULATION_QUANTITIES = {
     max: 5,
     needs: ['rf', 'tone'],
     topic: 'depth',
-    rail: { place: 'depth', label: 'Positive peak' },
+    rail: { slot: 'depth', label: 'Positive peak' },
     ownerWord: 'positive peak of the modulation',
   },
   depthNegativeRatio: {
@@ -50,7 +50,7 @@ export const MODULATION_QUANTITIES = {
     max: 5,
     needs: ['rf', 'tone'],
     topic: 'depth',
-    rail: { place: 'depth', label: 'Negative peak' },
+    rail: { slot: 'depth', label: 'Negative peak' },
     ownerWord: 'modulation depth',
   },
 } as const satisfies Record<string, QuantityInfo>

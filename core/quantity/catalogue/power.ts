@@ -12,7 +12,7 @@ export const POWER_QUANTITIES = {
     max: 2000,
     needs: ['rf'],
     topic: 'power',
-    rail: { place: 'first' },
+    rail: { slot: 'first' },
     ownerWord: 'power',
   },
   pepW: {
@@ -25,7 +25,7 @@ export const POWER_QUANTITIES = {
     max: 5000,
     needs: ['rf'],
     topic: 'power',
-    rail: { place: 'first' },
+    rail: { slot: 'first' },
   },
   panelPowerW: {
     label: 'Panel RF meter',

@@ -13,7 +13,7 @@ export const PURITY_QUANTITIES = {
     needs: ['rf'],
     floor: 'min',
     topic: 'purity',
-    rail: { place: 'when-read', rank: 9, label: 'H2' },
+    rail: { slot: 'when-read', rank: 9, label: 'H2' },
   },
   adjacentDbc: {
     label: 'Adjacent channel',
@@ -26,7 +26,7 @@ export const PURITY_QUANTITIES = {
     needs: ['rf'],
     floor: 'min',
     topic: 'purity',
-    rail: { place: 'when-read', rank: 8 },
+    rail: { slot: 'when-read', rank: 8 },
   },
   imd3Db: {
     label: 'IMD3 below one tone',
@@ -39,7 +39,7 @@ export const PURITY_QUANTITIES = {
     needs: ['rf', 'tone'],
     floor: 'max',
     topic: 'linearity',
-    rail: { place: 'when-read', rank: 6, label: 'IMD3' },
+    rail: { slot: 'when-read', rank: 6, label: 'IMD3' },
   },
   carrierLeakDb: {
     label: 'Carrier suppression',
@@ -52,6 +52,6 @@ export const PURITY_QUANTITIES = {
     needs: ['key'],
     floor: 'max',
     topic: 'linearity',
-    rail: { place: 'when-read', rank: 7 },
+    rail: { slot: 'when-read', rank: 7 },
   },
 } as const satisfies Record<string, QuantityInfo>

@@ -36,7 +36,7 @@ export const RECEIVER_QUANTITIES = {
     max: 80,
     needs: ['generator'],
     topic: 'receiver',
-    rail: { place: 'when-read', rank: 1 },
+    rail: { slot: 'when-read', rank: 1 },
   },
   sMeter: {
     label: 'S-meter',

@@ -12,7 +12,7 @@ export const SUPPLY_QUANTITIES = {
     max: 1000,
     needs: ['key'],
     topic: 'steady',
-    rail: { place: 'then' },
+    rail: { slot: 'then' },
   },
   supplyA: {
     label: 'Supply current',
@@ -24,7 +24,7 @@ export const SUPPLY_QUANTITIES = {
     max: 100,
     needs: ['key'],
     topic: 'supply-current',
-    rail: { place: 'then', label: 'Current' },
+    rail: { slot: 'then', label: 'Current' },
   },
   onTimeS: {
     label: 'Since power-on',
@@ -36,7 +36,7 @@ export const SUPPLY_QUANTITIES = {
     max: 2_592_000,
     needs: [],
     topic: 'steady',
-    rail: { place: 'then' },
+    rail: { slot: 'then' },
   },
   menuCode: {
     label: 'Menu value',

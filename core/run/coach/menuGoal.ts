@@ -34,7 +34,7 @@ export function menuGoal(
  * by row.
  */
 export function lastCode(run: RunState, entry: string): number | null {
-  const places = run.steps
+  const cells = run.steps
     .filter(s => s.step.adjusters.includes(entry))
     .map(({ step }) => ({
       stepId: step.id,
@@ -44,7 +44,7 @@ export function lastCode(run: RunState, entry: string): number | null {
     t =>
       t.struck === null &&
       t.reading.quantity === 'menuCode' &&
-      places.some(p => p.stepId === t.row.stepId && p.pointId === t.row.pointId),
+      cells.some(p => p.stepId === t.row.stepId && p.pointId === t.row.pointId),
   )
   return written?.reading.value ?? null
 }

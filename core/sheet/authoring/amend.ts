@@ -2,25 +2,26 @@ import { message } from '../../message'
 import { CoreError } from '../../errors'
 import type { ModelSheet } from '../modelSheet'
 import { checkSheet } from './checkSheet'
-import { lineKind, withLine, type LineValue } from './line'
+import { fieldKind, withField, type FieldValue } from './field'
 
-/** One line corrected: the old value stays in the record. */
-export interface LineChange {
+/** One field corrected: the old value stays in the record. */
+export interface FieldChange {
+  /** path of the field, as the record has named it from the first version on */
   readonly line: string
-  readonly from: LineValue
-  readonly to: LineValue
+  readonly from: FieldValue
+  readonly to: FieldValue
 }
 
 const PLACE_KEYS = ['x', 'y']
 
 /**
  * The sheet after corrections, in order.
- * @throws {CoreError} unknown-line; bad-sheet: the value has another form, or the sheet would no longer hold
+ * @throws {CoreError} unknown-field; bad-sheet: the value has another form, or the sheet would no longer hold
  * together (a step that turns what is not there)
  */
-export function amended(sheet: ModelSheet, changes: readonly LineChange[]): ModelSheet {
+export function amended(sheet: ModelSheet, changes: readonly FieldChange[]): ModelSheet {
   const before = new Set(checkSheet(sheet).map(p => `${p.code} ${p.at}`))
-  const after = changes.reduce((s, c) => withLine(s, c.line, checkedValue(c)), sheet)
+  const after = changes.reduce((s, c) => withField(s, c.line, checkedValue(c)), sheet)
   const broken = checkSheet(after).find(p => !before.has(`${p.code} ${p.at}`))
   if (broken)
     throw new CoreError(
@@ -34,14 +35,17 @@ export function amended(sheet: ModelSheet, changes: readonly LineChange[]): Mode
   return after
 }
 
-function checkedValue({ line, to }: LineChange): LineValue {
-  if (!fits(line, to))
-    throw new CoreError('bad-sheet', message('error.lineCannotHold', { line, stringify: JSON.stringify(to) }))
+function checkedValue({ line: path, to }: FieldChange): FieldValue {
+  if (!fits(path, to))
+    throw new CoreError(
+      'bad-sheet',
+      message('error.fieldCannotHold', { field: path, stringify: JSON.stringify(to) }),
+    )
   return to
 }
 
-function fits(line: string, to: LineValue): boolean {
-  switch (lineKind(line)) {
+function fits(path: string, to: FieldValue): boolean {
+  switch (fieldKind(path)) {
     case 'text':
       return typeof to === 'string' && to.trim() !== ''
     case 'optional-text':
@@ -50,7 +54,7 @@ function fits(line: string, to: LineValue): boolean {
       return to === null || (typeof to === 'number' && to > 0 && to <= 600)
     case 'designators':
       return Array.isArray(to) && to.every(d => typeof d === 'string')
-    case 'place':
+    case 'position':
       return (
         typeof to === 'object' &&
         to !== null &&

@@ -6,10 +6,10 @@ import {
   checkSheet,
   compareSheets,
   inOrder,
-  lineOf,
-  lineValue,
+  fieldPath,
+  fieldValue,
   moveStep,
-  type LineChange,
+  type FieldChange,
   type ModelSheet,
 } from '../index'
 
@@ -18,7 +18,7 @@ const TEXT_FIELDS = ['where', 'turn', 'tool', 'moves', 'name'] as const
 const arbText = fc.string({ minLength: 1, maxLength: 40 }).filter(s => s.trim() !== '')
 
 /** A correction of some line of a sheet, with what stood there. */
-const arbChange = (sheet: ModelSheet): fc.Arbitrary<LineChange> =>
+const arbChange = (sheet: ModelSheet): fc.Arbitrary<FieldChange> =>
   fc.oneof(
     fc
       .tuple(
@@ -26,14 +26,14 @@ const arbChange = (sheet: ModelSheet): fc.Arbitrary<LineChange> =>
         fc.constantFrom(...TEXT_FIELDS),
         arbText,
       )
-      .map(([id, field, to]) => ({ line: lineOf('adjuster', id, field), from: null, to })),
+      .map(([id, field, to]) => ({ line: fieldPath('adjuster', id, field), from: null, to })),
     fc
       .tuple(
         fc.constantFrom(...sheet.procedure.map(s => s.id)),
         fc.constantFrom('title', 'instruction', 'why'),
         arbText,
       )
-      .map(([id, field, to]) => ({ line: lineOf('step', id, field), from: null, to })),
+      .map(([id, field, to]) => ({ line: fieldPath('step', id, field), from: null, to })),
     fc
       .tuple(
         fc.constantFrom(...sheet.procedure.map(s => s.id)),
@@ -42,14 +42,14 @@ const arbChange = (sheet: ModelSheet): fc.Arbitrary<LineChange> =>
           { maxLength: 4 },
         ),
       )
-      .map(([id, to]) => ({ line: lineOf('step', id, 'adjusters'), from: null, to })),
+      .map(([id, to]) => ({ line: fieldPath('step', id, 'adjusters'), from: null, to })),
     fc
       .tuple(
         fc.constantFrom(...sheet.adjusters.map(a => a.designator)),
         fc.double({ min: 0, max: 1, noNaN: true }),
         fc.double({ min: 0, max: 1, noNaN: true }),
       )
-      .map(([id, x, y]) => ({ line: lineOf('adjuster', id, 'board'), from: null, to: { x, y } })),
+      .map(([id, x, y]) => ({ line: fieldPath('adjuster', id, 'board'), from: null, to: { x, y } })),
   )
 const arbWithChanges = arbSheet.chain(sheet =>
   fc.tuple(fc.constant(sheet), fc.array(arbChange(sheet), { minLength: 1, maxLength: 8 })),
@@ -59,10 +59,10 @@ describe('any corrections of any sheet', () => {
   it('can be undone line by line, the last first: the sheet is what it was', () => {
     fc.assert(
       fc.property(arbWithChanges, ([sheet, changes]) => {
-        const undo: LineChange[] = []
+        const undo: FieldChange[] = []
         let now = sheet
         for (const c of changes) {
-          undo.unshift({ line: c.line, from: c.to, to: lineValue(now, c.line) })
+          undo.unshift({ line: c.line, from: c.to, to: fieldValue(now, c.line) })
           now = amended(now, [c])
         }
         expect(compareSheets(sheet, amended(now, undo))).toEqual([])

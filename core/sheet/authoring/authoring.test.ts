@@ -14,8 +14,8 @@ import {
   fromTemplate,
   inOrder,
   levels,
-  lineKind,
-  lineValue,
+  fieldKind,
+  fieldValue,
   mergeSheets,
   mirrored,
   modelSheet,
@@ -24,7 +24,7 @@ import {
   suggestions,
   taking,
   withAdjusterRenamed,
-  withLine,
+  withField,
   withStepRenamed,
   withoutAdjuster,
   withoutStep,
@@ -179,20 +179,20 @@ describe('corrections', () => {
     expect(() => amended(FM, [{ line, from: null, to: to as never }])).toThrowSaying('cannot hold')
   })
   it.each(['adjuster/CT2', 'adjuster/CT2/kind', 'adjuster/CT99/where', 'nothing/x/y', 'step/A1.5/points'])(
-    '"%s" is no line',
-    line => expect(() => withLine(FM, line, 'x')).toThrowSaying(/not a line|has no/),
+    '"%s" is no field',
+    path => expect(() => withField(FM, path, 'x')).toThrowSaying(/not a field|has no/),
   )
   it('keep names with strokes in them apart', () => {
     const sheet = { ...FM, specification: [{ what: 'Tx/Rx offset', value: '0 Hz', source: 's' }] }
-    expect(lineValue(sheet, 'specification/Tx/Rx offset/value')).toBe('0 Hz')
-    expect(lineKind('specification/Tx/Rx offset/value')).toBe('text')
+    expect(fieldValue(sheet, 'specification/Tx/Rx offset/value')).toBe('0 Hz')
+    expect(fieldKind('specification/Tx/Rx offset/value')).toBe('text')
   })
   it('a likely one is offered: the other side, the twin\u2019s place, the twin itself', () => {
     const [other, swap] = suggestions(FM, 'adjuster/CT2/where')
     expect(other).toMatchObject({ kind: 'opposite', changes: [{ to: 'left of the two trimmers' }] })
     expect(swap).toMatchObject({ kind: 'swap', designators: ['CT2', 'CT3'] })
     const swapped = amended(FM, swap!.changes)
-    expect(lineValue(swapped, 'adjuster/CT3/board')).toEqual(lineValue(FM, 'adjuster/CT2/board'))
+    expect(fieldValue(swapped, 'adjuster/CT3/board')).toEqual(fieldValue(FM, 'adjuster/CT2/board'))
     expect(suggestions(FM, 'step/A1.5/adjusters').map(s => s.designators)).toContainEqual(['CT3'])
   })
   it.each([

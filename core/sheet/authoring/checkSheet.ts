@@ -39,7 +39,7 @@ export const SHEET_PLACES = [
 ] as const
 
 /** Where in a sheet something is; a row of a step has the step's id and its own. */
-export interface SheetPlace {
+export interface SheetLocation {
   readonly kind: (typeof SHEET_PLACES)[number]
   readonly name: string | null
   readonly row: string | null
@@ -48,7 +48,7 @@ export interface SheetPlace {
 /** What does not hold together in a sheet: where, and which names. */
 export interface SheetProblem {
   readonly code: SheetProblemCode
-  readonly at: SheetPlace
+  readonly at: SheetLocation
   readonly names: readonly string[]
 }
 
@@ -73,10 +73,10 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
     ),
     ...(CHANNEL_PLANS.some(p => p.id === sheet.planId)
       ? []
-      : [problem('unknown-plan', place('sheet'), sheet.planId)]),
-    ...(sheet.matrix.length === 0 ? [problem('no-matrix', place('as-found'))] : []),
-    ...(sheet.procedure.length === 0 ? [problem('no-steps', place('procedure'))] : []),
-    ...sheet.matrix.flatMap(p => pointProblems(sheet, p, place('row', p.id))),
+      : [problem('unknown-plan', location('sheet'), sheet.planId)]),
+    ...(sheet.matrix.length === 0 ? [problem('no-matrix', location('as-found'))] : []),
+    ...(sheet.procedure.length === 0 ? [problem('no-steps', location('procedure'))] : []),
+    ...sheet.matrix.flatMap(p => pointProblems(sheet, p, location('row', p.id))),
     ...sheet.procedure.flatMap((s, i) => stepProblems(sheet, s, i)),
     ...ringProblem(sheet.procedure),
     ...schemeProblems(sheet),
@@ -84,22 +84,22 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
   ]
 }
 
-const place = (
-  kind: SheetPlace['kind'],
+const location = (
+  kind: SheetLocation['kind'],
   name: string | null = null,
   row: string | null = null,
-): SheetPlace => ({ kind, name, row })
+): SheetLocation => ({ kind, name, row })
 
-const problem = (code: SheetProblemCode, at: SheetPlace, ...names: string[]): SheetProblem => ({
+const problem = (code: SheetProblemCode, at: SheetLocation, ...names: string[]): SheetProblem => ({
   code,
   at,
   names,
 })
 
 function twice(
-  kind: SheetPlace['kind'],
+  kind: SheetLocation['kind'],
   ids: readonly string[],
-  of = (id: string) => place(kind, id),
+  of = (id: string) => location(kind, id),
 ): SheetProblem[] {
   return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))].map(id =>
     problem('named-twice', of(id), id),
@@ -107,7 +107,7 @@ function twice(
 }
 
 function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProblem[] {
-  const at = place('step', step.id)
+  const at = location('step', step.id)
   const known = new Map(sheet.procedure.map((s, i) => [s.id, i]))
   const measured = step.points.some(p => p.wants.some(w => w.quantity === step.criterion?.quantity))
   return [
@@ -124,14 +124,14 @@ function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProble
     ...twice(
       'step',
       step.points.map(p => p.id),
-      id => place('step', step.id, id),
+      id => location('step', step.id, id),
     ),
     ...(step.criterion && !measured ? [problem('not-measured-here', at, step.criterion.quantity)] : []),
-    ...step.points.flatMap(p => pointProblems(sheet, p, place('step', step.id, p.id))),
+    ...step.points.flatMap(p => pointProblems(sheet, p, location('step', step.id, p.id))),
   ]
 }
 
-function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: SheetPlace): SheetProblem[] {
+function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: SheetLocation): SheetProblem[] {
   const plan = CHANNEL_PLANS.find(p => p.id === sheet.planId)
   const outOfPlan =
     plan && state.channel !== null && (state.channel < 1 || state.channel > plan.channelsHz.length)
@@ -147,7 +147,7 @@ function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: Sh
   ]
 }
 
-function targetProblems(sheet: ModelSheet, target: TargetSpec, at: SheetPlace): SheetProblem[] {
+function targetProblems(sheet: ModelSheet, target: TargetSpec, at: SheetLocation): SheetProblem[] {
   switch (target.kind) {
     case 'window': {
       const { low, high, aim } = target.window
@@ -177,13 +177,13 @@ function targetProblems(sheet: ModelSheet, target: TargetSpec, at: SheetPlace): 
 
 function ringProblem(steps: readonly Step[]): SheetProblem[] {
   const ring = cycleIn(steps)
-  return ring ? [problem('waits-for-itself', place('step', ring[0]!), ...ring)] : []
+  return ring ? [problem('waits-for-itself', location('step', ring[0]!), ...ring)] : []
 }
 
 function schoolProblems({ schools = {} }: ModelSheet): SheetProblem[] {
   return Object.entries(schools)
     .filter(([id, side]) => !SCHOOLS.some(s => s.id === id && s.options.some(o => o.id === side)))
-    .map(([id, side]) => problem('unknown-school', place('school', id), side))
+    .map(([id, side]) => problem('unknown-school', location('school', id), side))
 }
 
 function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {
@@ -194,10 +194,10 @@ function schemeProblems({ scheme, adjusters }: ModelSheet): SheetProblem[] {
     ...scheme.frequencies.flatMap(f =>
       f.terms
         .filter(t => !known.includes(t.oscillator))
-        .map(t => problem('unknown-oscillator', place('frequency', f.name), t.oscillator)),
+        .map(t => problem('unknown-oscillator', location('frequency', f.name), t.oscillator)),
     ),
     ...scheme.oscillators
       .filter(o => o.adjuster !== null && !adjusters.some(a => a.designator === o.adjuster))
-      .map(o => problem('unknown-adjuster', place('oscillator', o.name), o.adjuster!)),
+      .map(o => problem('unknown-adjuster', location('oscillator', o.name), o.adjuster!)),
   ]
 }

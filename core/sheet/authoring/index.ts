@@ -1,8 +1,8 @@
-export { amended, type LineChange } from './amend'
+export { amended, type FieldChange } from './amend'
 export {
   SHEET_PROBLEMS,
   checkSheet,
-  type SheetPlace,
+  type SheetLocation,
   type SheetProblem,
   type SheetProblemCode,
 } from './checkSheet'
@@ -18,16 +18,16 @@ export {
   type SheetReference,
 } from './references'
 export {
-  LINE_FIELDS,
-  lineAddress,
-  lineKind,
-  lineOf,
-  lineValue,
-  withLine,
-  type LineAddress,
-  type LineKind,
-  type LinePart,
-  type LineValue,
-} from './line'
+  CORRECTABLE_FIELDS,
+  fieldAddress,
+  fieldKind,
+  fieldPath,
+  fieldValue,
+  withField,
+  type FieldAddress,
+  type FieldKind,
+  type FieldPart,
+  type FieldValue,
+} from './field'
 export { comesAfter, cycleIn, inOrder, levels, moveStep, type MoveRefused } from './order'
 export { mirrored, suggestions, twins, type Suggestion } from './suggest'

@@ -16,9 +16,9 @@ export interface SheetMerge {
   readonly taken: number
 }
 
-type Place = Pick<SheetDifference, 'part' | 'name' | 'field'>
+type Location = Pick<SheetDifference, 'part' | 'name' | 'field'>
 type Holder = Record<string, unknown>
-const keyOf = ({ part, name, field }: Place) => `${part}\u0000${name}\u0000${field}`
+const keyOf = ({ part, name, field }: Location) => `${part}\u0000${name}\u0000${field}`
 
 /**
  * Two changed copies of one revision put together, field by field.
@@ -57,7 +57,7 @@ export function mergeSheets(base: ModelSheet, mine: ModelSheet, theirs: ModelShe
 /**
  * A sheet with one place as another one has it: a field, a whole entry, its absence, or the order of a list.
  */
-export function taking(sheet: ModelSheet, from: ModelSheet, { part, name, field }: Place): ModelSheet {
+export function taking(sheet: ModelSheet, from: ModelSheet, { part, name, field }: Location): ModelSheet {
   const [target, source] = [sheet as unknown as Holder, from as unknown as Holder]
   if (part === 'sheet') return withField(target, field, source[field]) as unknown as ModelSheet
   const id = (SHEET_LISTS as Record<string, string>)[part]!
@@ -93,9 +93,9 @@ function entryTaken(
 }
 
 function ordered(list: readonly Holder[], other: readonly Holder[], id: string): Holder[] {
-  const place = (h: Holder) => {
+  const rank = (h: Holder) => {
     const at = other.findIndex(o => o[id] === h[id])
     return at < 0 ? other.length : at
   }
-  return list.toSorted((a, b) => place(a) - place(b))
+  return list.toSorted((a, b) => rank(a) - rank(b))
 }

@@ -1,7 +1,7 @@
 import { adjusterOf } from '../lookup'
 import type { Adjuster, ModelSheet } from '../modelSheet'
-import type { LineChange } from './amend'
-import { lineAddress, lineOf, lineValue } from './line'
+import type { FieldChange } from './amend'
+import { fieldAddress, fieldPath, fieldValue } from './field'
 
 /** A correction that is likely enough to be offered for one press. */
 export interface Suggestion {
@@ -9,7 +9,7 @@ export interface Suggestion {
   readonly kind: 'opposite' | 'twin' | 'swap'
   /** designators of those that are meant */
   readonly designators: readonly string[]
-  readonly changes: readonly LineChange[]
+  readonly changes: readonly FieldChange[]
 }
 
 /** Words that a sheet confuses most, each way round. */
@@ -43,23 +43,24 @@ function likeCase(word: string, model: string): string {
   return model[0] === model[0]!.toUpperCase() ? word[0]!.toUpperCase() + word.slice(1) : word
 }
 
-/** What a wrong line most likely should say: the opposite, or its twin's place. */
-export function suggestions(sheet: ModelSheet, line: string): Suggestion[] {
-  const { part, id, field } = lineAddress(line)
-  const value = lineValue(sheet, line)
+/** What a wrong field most likely should say: the opposite, or what its twin says. */
+export function suggestions(sheet: ModelSheet, path: string): Suggestion[] {
+  const { part, id, field } = fieldAddress(path)
+  const value = fieldValue(sheet, path)
   const out: Suggestion[] = []
   if (typeof value === 'string') {
     const other = mirrored(value)
-    if (other) out.push({ kind: 'opposite', designators: [], changes: [{ line, from: value, to: other }] })
+    if (other)
+      out.push({ kind: 'opposite', designators: [], changes: [{ line: path, from: value, to: other }] })
   }
   if (part === 'adjuster' && (field === 'where' || field === 'board'))
-    out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapPlaces(adjusterOf(sheet, id), t)))
+    out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapped(adjusterOf(sheet, id), t)))
   if (part === 'step' && field === 'adjusters' && Array.isArray(value) && value.length === 1) {
     for (const t of twins(sheet, adjusterOf(sheet, value[0] as string)))
       out.push({
         kind: 'twin',
         designators: [t.designator],
-        changes: [{ line, from: value, to: [t.designator] }],
+        changes: [{ line: path, from: value, to: [t.designator] }],
       })
   }
   return out
@@ -77,10 +78,10 @@ export function twins(sheet: ModelSheet, adjuster: Adjuster): Adjuster[] {
     .slice(0, 2)
 }
 
-function swapPlaces(a: Adjuster, b: Adjuster): Suggestion {
+function swapped(a: Adjuster, b: Adjuster): Suggestion {
   const both = (field: 'where' | 'board') => [
-    { line: lineOf('adjuster', a.designator, field), from: a[field], to: b[field] },
-    { line: lineOf('adjuster', b.designator, field), from: b[field], to: a[field] },
+    { line: fieldPath('adjuster', a.designator, field), from: a[field], to: b[field] },
+    { line: fieldPath('adjuster', b.designator, field), from: b[field], to: a[field] },
   ]
   return {
     kind: 'swap',

@@ -3,7 +3,7 @@ import { note, ratioToDb, type SsbFigures } from '../result'
 import { meanPower } from '../series'
 import { belowOf, besideCarrier, boundsOf, ofCarrier } from './below'
 import { lineMeter, type Found } from './lineMeter'
-import { NOTHING_BELOW, places, type SsbInput, type SsbResult } from './ssbInput'
+import { NOTHING_BELOW, toneOffsets, type SsbInput, type SsbResult } from './ssbInput'
 import { limitsOf, uncertaintyOf } from './ssbUncertainty'
 import { suppressedCarrier } from './suppressedCarrier'
 
@@ -15,7 +15,7 @@ export function oneTone(input: SsbInput, tone: Found): SsbResult {
   const mean = Math.max(meanPower(input.series) - input.noisePower, 1e-30)
   const values: SsbFigures = {
     ...NOTHING_BELOW,
-    ...places(input, carrier.hz, carrier.hz === null ? null : tone.hz > carrier.hz, [tone.hz]),
+    ...toneOffsets(input, carrier.hz, carrier.hz === null ? null : tone.hz > carrier.hz, [tone.hz]),
     pepToMeanDb: ratioToDb(tone.amplitude ** 2 / mean),
     ...ofCarrier(leak, opposite, 0),
     pepDbfs: ratioToDb(tone.amplitude ** 2),

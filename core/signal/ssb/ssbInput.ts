@@ -40,7 +40,7 @@ export const NOTHING_BELOW = {
 } as const
 
 /** Where the carrier is and what the tones are against it. */
-export function places(
+export function toneOffsets(
   { channelHz }: SsbInput,
   carrierHz: number | null,
   upper: boolean | null,

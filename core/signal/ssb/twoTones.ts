@@ -5,7 +5,7 @@ import { meanPower, shifted, type Series } from '../series'
 import { complexCycle, drawComplex, extremes } from '../tone/cycle'
 import { belowOf, besideCarrier, boundsOf, ofCarrier, weaker, type Below } from './below'
 import { lineMeter, type Found } from './lineMeter'
-import { places, type SsbInput, type SsbResult } from './ssbInput'
+import { toneOffsets, type SsbInput, type SsbResult } from './ssbInput'
 import { limitsOf, uncertaintyOf, type Belows } from './ssbUncertainty'
 import { suppressedCarrier } from './suppressedCarrier'
 
@@ -25,7 +25,7 @@ const ORDERS = [
 
 type TwoFound = readonly [Found, Found]
 /** Both places of the product that lies n times the spacing beyond the tones. */
-const placesOf = ([low, high]: TwoFound, n: number) => {
+const orderOf = ([low, high]: TwoFound, n: number) => {
   const spacing = high.hz - low.hz
   return [low.hz - n * spacing, high.hz + n * spacing] as const
 }
@@ -39,7 +39,7 @@ export function twoTones(input: SsbInput, tones: TwoFound): SsbResult {
   const carrier = suppressedCarrier(input, lines, tones)
   const below = belowOf(lines, tone)
   const [imd3, imd5, imd7] = ORDERS.map((_, k) => {
-    const [lower, upper] = placesOf(tones, k + 1)
+    const [lower, upper] = orderOf(tones, k + 1)
     return weaker(below(lower), below(upper))
   }) as [Below, Below, Below]
   const belows = { imd3, imd5, imd7, ...besideCarrier(carrier, lines, tones, below) }
@@ -51,14 +51,14 @@ export function twoTones(input: SsbInput, tones: TwoFound): SsbResult {
   }
   const isUpper = carrier.hz === null ? null : (low.hz + high.hz) / 2 > carrier.hz
   return {
-    values: { ...places(input, carrier.hz, isUpper, [low.hz, high.hz]), ...figuresOf(belows, pep) },
+    values: { ...toneOffsets(input, carrier.hz, isUpper, [low.hz, high.hz]), ...figuresOf(belows, pep) },
     uncertainty: uncertaintyOf(belows, lines, tones, carrier),
     limitedBy: limitsOf(belows, carrier),
     notes: [...carrier.notes, ...notesOf(tones, belows, pep)],
     suppressedHz: carrier.hz,
     cycle: beat,
     products: ORDERS.flatMap(({ order }, k) =>
-      placesOf(tones, k + 1).map(hz => ({ order, offsetHz: hz, dbBelowTone: below(hz).db })),
+      orderOf(tones, k + 1).map(hz => ({ order, offsetHz: hz, dbBelowTone: below(hz).db })),
     ),
   }
 }

@@ -99,7 +99,7 @@ export function explainAudio(
 
 /** Hum that stands out of the noise at its place: that of an oscillator is strongest where hum lies. */
 function humOf(
-  places: readonly number[],
+  frequenciesHz: readonly number[],
   amplitudes: readonly number[],
   x: Float64Array,
   rateHz: number,
@@ -107,7 +107,7 @@ function humOf(
   const perHz = noisePerHz(x, null, rateHz)
   const seconds = x.length / rateHz
   return amplitudes.reduce(
-    (sum, a, k) => sum + Math.max(0, a - HUM_STANDS_OUT * lineDeviation(perHz(places[k]!), seconds)),
+    (sum, a, k) => sum + Math.max(0, a - HUM_STANDS_OUT * lineDeviation(perHz(frequenciesHz[k]!), seconds)),
     0,
   )
 }

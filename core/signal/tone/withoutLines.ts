@@ -9,11 +9,11 @@ import { lineAmplitude, lineAt, type Line } from './lines'
 export function withoutLines(
   x: Float64Array,
   rateHz: number,
-  places: readonly number[],
+  frequenciesHz: readonly number[],
 ): { left: Float64Array; amplitudes: number[] } {
   const window = hann(x.length)
   const left = Float64Array.from(x)
-  const amplitudes = places.map(hz => {
+  const amplitudes = frequenciesHz.map(hz => {
     const line = lineAt(left, null, window.values, window.sum, hz / rateHz)
     takeOut(left, line, hz / rateHz)
     return lineAmplitude(line)

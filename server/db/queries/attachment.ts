@@ -20,10 +20,10 @@ export async function insertAttachment(db: Db, a: NewAttachment, data: Buffer): 
     [a.id, a.jobId, a.kind, a.name, a.mime, a.about, a.bytes, a.width, a.height, a.checksum, a.thumbnail],
   )
   if (!row) return null
-  for (let place = 0; place * CHUNK_BYTES < data.length; place++) {
+  for (let ordinal = 0; ordinal * CHUNK_BYTES < data.length; ordinal++) {
     await db.query(
-      'insert into attachment_chunk (attachment_id, place, data) values ($1::uuid, $2::int, $3::bytea)',
-      [a.id, place, data.subarray(place * CHUNK_BYTES, (place + 1) * CHUNK_BYTES)],
+      'insert into attachment_chunk (attachment_id, ordinal, data) values ($1::uuid, $2::int, $3::bytea)',
+      [a.id, ordinal, data.subarray(ordinal * CHUNK_BYTES, (ordinal + 1) * CHUNK_BYTES)],
     )
   }
   return row
@@ -56,12 +56,12 @@ export async function selectThumbnail(db: Db, id: string): Promise<Buffer | null
 
 /** One chunk after the other, so that a whole picture is never held twice. */
 export async function* readChunks(db: Db, id: string): AsyncGenerator<Buffer> {
-  for (let place = 0; ; place++) {
+  for (let ordinal = 0; ; ordinal++) {
     const {
       rows: [row],
     } = await db.query<{ data: Buffer }>(
-      'select data from attachment_chunk where attachment_id = $1::uuid and place = $2::int',
-      [id, place],
+      'select data from attachment_chunk where attachment_id = $1::uuid and ordinal = $2::int',
+      [id, ordinal],
     )
     if (!row) return
     yield row.data

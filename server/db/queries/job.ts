@@ -6,7 +6,7 @@ const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId",
   sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
   serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo",
     promised_on as "promisedOn", owner_language as "ownerLanguage",
-    on_bench as "onBench", bench, place, schools, created_at as "createdAtMs"`
+    on_bench as "onBench", bench, bench_order as "benchOrder", schools, created_at as "createdAtMs"`
 
 const INSERT = `
   insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint,
@@ -15,7 +15,7 @@ const INSERT = `
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
-export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'bench' | 'place' | 'createdAtMs'>
+export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'bench' | 'benchOrder' | 'createdAtMs'>
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {
@@ -55,7 +55,7 @@ export async function lockJob(db: Db, id: string): Promise<Job | null> {
 /** Everything that is here, bench by bench in the order in which it lies there, what came last on top. */
 export async function selectJobsHere(db: Db): Promise<Job[]> {
   const { rows } = await db.query<Job>(
-    `select ${COLUMNS} from job where on_bench order by bench nulls last, place, number desc limit 500`,
+    `select ${COLUMNS} from job where on_bench order by bench nulls last, bench_order, number desc limit 500`,
   )
   return rows
 }
@@ -72,17 +72,17 @@ export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
 /** How they lie, and nobody else moves them before this transaction ends. */
 export async function lockBench(db: Db): Promise<BenchOrder> {
   const { rows } = await db.query<BenchOrder[number]>(
-    `select id, bench from job where on_bench order by bench nulls last, place, number desc limit 500
+    `select id, bench from job where on_bench order by bench nulls last, bench_order, number desc limit 500
       for no key update`,
   )
   return rows
 }
 
 /** Puts jobs where they lie now; those that are not named stay where they are. */
-export async function placeJobs(db: Db, order: BenchOrder): Promise<void> {
+export async function saveBenchOrder(db: Db, order: BenchOrder): Promise<void> {
   await db.query(
-    `update job set bench = o.bench, place = o.place from unnest($1::uuid[], $2::int[], $3::int[]) as o (id,
-      bench, place) where job.id = o.id and job.on_bench`,
+    `update job set bench = o.bench, bench_order = o.bench_order from unnest($1::uuid[], $2::int[], $3::int[]) as o (id,
+      bench, bench_order) where job.id = o.id and job.on_bench`,
     [order.map(o => o.id), order.map(o => o.bench), order.map((_, i) => i + 1)],
   )
 }

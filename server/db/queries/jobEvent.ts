@@ -13,12 +13,12 @@ const INSERT_EVENT = `
   returning seq`
 
 const INSERT_READINGS = `
-  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument,
+  insert into reading (id, event_id, ordinal, quantity, value_si, standard_uncertainty, source, instrument,
     bound, full_scale, spread)
-  select r.id, $1::uuid, r.place, r.quantity, r.value, r.u, r.source, r.instrument, r.bound, r.scale, r.spread
+  select r.id, $1::uuid, r.ordinal, r.quantity, r.value, r.u, r.source, r.instrument, r.bound, r.scale, r.spread
   from unnest($2::uuid[], $3::int[], $4::text[], $5::float8[], $6::float8[], $7::text[], $8::text[],
     $9::text[], $10::float8[], $11::text[])
-    as r (id, place, quantity, value, u, source, instrument, bound, scale, spread)`
+    as r (id, ordinal, quantity, value, u, source, instrument, bound, scale, spread)`
 
 const SELECT = `
   select e.id, e.job_id as "jobId", e.kind, (extract(epoch from e.at) * 1000)::float8 as "atMs", e.body
@@ -88,7 +88,7 @@ export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<M
   const readings = byEvent(
     (
       await db.query<ReadingRow>(
-        `${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = 'row-taken' order by r.event_id, r.place`,
+        `${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = 'row-taken' order by r.event_id, r.ordinal`,
         [jobIds],
       )
     ).rows,
@@ -129,7 +129,7 @@ export async function selectEvent(db: Db, id: string): Promise<{ jobId: string; 
     rows: [row],
   } = await db.query<Row>(`${SELECT} where e.id = $1::uuid`, [id])
   if (!row) return null
-  const { rows } = await db.query<ReadingRow>(`${SELECT_READINGS} where e.id = $1::uuid order by r.place`, [
+  const { rows } = await db.query<ReadingRow>(`${SELECT_READINGS} where e.id = $1::uuid order by r.ordinal`, [
     id,
   ])
   return { jobId: row.jobId, event: toEvent(row, byEvent(rows)) }

@@ -39,14 +39,14 @@ export async function lockIncomplete(db: Db, id: string): Promise<{ bytes: numbe
 export async function insertRecordingChunk(
   db: Db,
   id: string,
-  place: number,
+  ordinal: number,
   data: Buffer,
 ): Promise<boolean> {
   const { rowCount } = await db.query(
     `with begun as (select id from recording where id = $1::uuid and not complete for share)
-     insert into recording_chunk (recording_id, place, data) select id, $2::int, $3::bytea from begun
-      on conflict (recording_id, place) do update set data = excluded.data`,
-    [id, place, data],
+     insert into recording_chunk (recording_id, ordinal, data) select id, $2::int, $3::bytea from begun
+      on conflict (recording_id, ordinal) do update set data = excluded.data`,
+    [id, ordinal, data],
   )
   return rowCount === 1
 }
@@ -86,12 +86,12 @@ export async function selectRecordings(
 
 /** One chunk after the other. */
 export async function* readRecordingChunks(db: Db, id: string): AsyncGenerator<Buffer> {
-  for (let place = 0; ; place++) {
+  for (let ordinal = 0; ; ordinal++) {
     const {
       rows: [row],
     } = await db.query<{ data: Buffer }>(
-      'select data from recording_chunk where recording_id = $1::uuid and place = $2::int',
-      [id, place],
+      'select data from recording_chunk where recording_id = $1::uuid and ordinal = $2::int',
+      [id, ordinal],
     )
     if (!row) return
     yield row.data

@@ -1,4 +1,4 @@
-import type { LineChange, ModelSheet } from '#core/sheet'
+import type { FieldChange, ModelSheet } from '#core/sheet'
 import type { RevisionInfo, SheetRevision } from '#shared/sheetFile'
 import type { Db } from '../pool'
 
@@ -77,10 +77,10 @@ export async function selectWholeRevisions(db: Db, id: string): Promise<SheetRev
 }
 
 /** Corrections that a struck-out entry made. */
-export async function selectChangesOfEvent(db: Db, eventId: string): Promise<readonly LineChange[] | null> {
+export async function selectChangesOfEvent(db: Db, eventId: string): Promise<readonly FieldChange[] | null> {
   const {
     rows: [row],
-  } = await db.query<{ changes: LineChange[] }>(
+  } = await db.query<{ changes: FieldChange[] }>(
     'select changes from sheet_revision where event_id = $1::uuid',
     [eventId],
   )
@@ -88,15 +88,15 @@ export async function selectChangesOfEvent(db: Db, eventId: string): Promise<rea
 }
 
 /**
- * Jobs on which a line was found right, each once, entries struck out left aside; by line and time of the
+ * Jobs on which a field was found right, each once, entries struck out left aside; by field and time of the
  * last.
  */
 export async function selectConfirmations(
   db: Db,
   id: string,
-): Promise<{ line: string; jobId: string; atMs: number }[]> {
-  const { rows } = await db.query<{ line: string; jobId: string; atMs: number }>(
-    `select e.body ->> 'line' as line, e.job_id as "jobId", max(e.at) as "atMs" from job_event e
+): Promise<{ path: string; jobId: string; atMs: number }[]> {
+  const { rows } = await db.query<{ path: string; jobId: string; atMs: number }>(
+    `select e.body ->> 'line' as path, e.job_id as "jobId", max(e.at) as "atMs" from job_event e
       join job j on j.id = e.job_id
      where j.sheet_id = $1 and e.kind = 'line-confirmed'
        and not exists (select from job_event s where s.job_id = e.job_id and s.kind = 'event-struck'

@@ -30,23 +30,23 @@ const JOBS = `
 const EVENTS = `
   insert into job_event (id, job_id, kind, at, body)
   select md5('event' || i || p.point || p.phase)::uuid, md5('job' || i)::uuid, 'row-taken',
-    j.created_at + interval '1 minute' * p.place,
+    j.created_at + interval '1 minute' * p.ordinal,
     jsonb_build_object('phase', p.phase, 'stepId', null, 'pointId', p.point, 'conditions',
       jsonb_build_object('mode', 'FM', 'channel', 20, 'lowPower', false, 'toneHz', null, 'toneV', null,
       'inputV', null, 'coverage', 'standard', 'setting', '', 'supplyV', 13.8, 'load', 'dummy load',
       'onTimeS', 1800))
   from generate_series($1::bigint, $2::bigint) i join job j on j.id = md5('job' || i)::uuid and j.sheet_id = $3
-  cross join unnest($4::text[], $5::text[], $6::int[]) as p (point, phase, place)`
+  cross join unnest($4::text[], $5::text[], $6::int[]) as p (point, phase, ordinal)`
 
 const READINGS = `
-  insert into reading (id, event_id, place, quantity, value_si, standard_uncertainty, source, instrument)
-  select md5('reading' || i || c.point || c.phase || c.place)::uuid,
-    md5('event' || i || c.point || c.phase)::uuid, c.place, c.quantity,
+  insert into reading (id, event_id, ordinal, quantity, value_si, standard_uncertainty, source, instrument)
+  select md5('reading' || i || c.point || c.phase || c.ordinal)::uuid,
+    md5('event' || i || c.point || c.phase)::uuid, c.ordinal, c.quantity,
     c.typical * (1 + c.spread * (pg_temp.r(i, c.point || c.quantity || c.phase) - 0.5)),
       abs(c.typical) * 0.01, 'typed', 'Meter'
   from generate_series($1::bigint, $2::bigint) i join job j on j.id = md5('job' || i)::uuid and j.sheet_id = $3
   cross join unnest($4::text[], $5::text[], $6::int[], $7::text[], $8::float8[], $9::float8[]) as c (point,
-    phase, place, quantity, typical, spread)`
+    phase, ordinal, quantity, typical, spread)`
 
 const WORDS = `
   insert into job_event (id, job_id, kind, at, body)
@@ -64,7 +64,7 @@ const WORDS = `
 interface Cell {
   readonly point: string
   readonly phase: string
-  readonly place: number
+  readonly ordinal: number
   readonly quantity: Quantity
   readonly typical: number
   readonly spread: number
@@ -100,14 +100,14 @@ export async function seedMany(url: string, jobs: number, say: (text: string) =>
 }
 
 async function seedReadings(db: pg.Client, sheet: ModelSheet, from: number, to: number): Promise<void> {
-  const points = PHASES.flatMap(phase => sheet.matrix.map((p, i) => ({ point: p.id, phase, place: i })))
+  const points = PHASES.flatMap(phase => sheet.matrix.map((p, i) => ({ point: p.id, phase, ordinal: i })))
   await db.query(EVENTS, [
     from,
     to,
     sheet.id,
     points.map(p => p.point),
     points.map(p => p.phase),
-    points.map(p => p.place),
+    points.map(p => p.ordinal),
   ])
   const cells = PHASES.flatMap(phase => cellsOf(sheet, phase))
   await db.query(READINGS, [
@@ -116,7 +116,7 @@ async function seedReadings(db: pg.Client, sheet: ModelSheet, from: number, to: 
     sheet.id,
     cells.map(c => c.point),
     cells.map(c => c.phase),
-    cells.map(c => c.place),
+    cells.map(c => c.ordinal),
     cells.map(c => c.quantity),
     cells.map(c => c.typical),
     cells.map(c => c.spread),
@@ -125,7 +125,7 @@ async function seedReadings(db: pg.Client, sheet: ModelSheet, from: number, to: 
 
 function cellsOf(sheet: ModelSheet, phase: string): Cell[] {
   return sheet.matrix.flatMap(p =>
-    p.wants.map((want, place) => {
+    p.wants.map((want, ordinal) => {
       const target = want.target
         ? resolveTarget(want.target, sheet.planId, p.state.channel, () => undefined)
         : null
@@ -135,7 +135,7 @@ function cellsOf(sheet: ModelSheet, phase: string): Cell[] {
       return {
         point: p.id,
         phase,
-        place,
+        ordinal,
         quantity: want.quantity,
         typical,
         spread: want.quantity.endsWith('Hz') && typical > 1e6 ? 2e-5 : 0.3,

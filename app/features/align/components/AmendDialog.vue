@@ -4,48 +4,48 @@ import { t, translated } from '#shared/i18n'
 import { dayMonthYear } from '#shared/words/dateWords'
 import { computed, ref } from 'vue'
 import {
-  lineKind,
-  lineValue,
+  fieldKind,
+  fieldValue,
   suggestions,
-  type LineChange,
-  type LineValue,
+  type FieldChange,
+  type FieldValue,
   type ModelSheet,
   type Suggestion,
 } from '#core/sheet'
-import type { LineTrust } from '#shared/sheetFile'
-import { confidenceWords, lineValueWords, lineWords } from '#shared/words/sheetWords'
+import type { FieldTrust } from '#shared/sheetFile'
+import { confidenceWords, fieldValueWords, fieldPathWords } from '#shared/words/sheetWords'
 
-/** One line of the sheet corrected in the middle of the work: the likely correction is one press. */
+/** One field of the sheet corrected in the middle of the work: the likely correction is one press. */
 const props = defineProps<{
   sheet: ModelSheet
-  line: string
-  trust: LineTrust | null
+  path: string
+  trust: FieldTrust | null
   failure: string | null
 }>()
 const emit = defineEmits<{
   close: []
-  amend: [changes: readonly LineChange[], reason: string]
+  amend: [changes: readonly FieldChange[], reason: string]
   confirm: []
 }>()
-const value = computed(() => lineValue(props.sheet, props.line))
-const offered = computed(() => suggestions(props.sheet, props.line))
+const value = computed(() => fieldValue(props.sheet, props.path))
+const offered = computed(() => suggestions(props.sheet, props.path))
 function words({ kind: of, designators, changes }: Suggestion): string {
   const [first, second] = designators
   if (of === 'swap') return t('align.changePlaces', { first, second })
   const twin = props.sheet.adjusters.find(a => a.designator === first)
-  return twin ? `${first}, ${translated(twin.name)}` : lineValueWords(changes[0]!.to)
+  return twin ? `${first}, ${translated(twin.name)}` : fieldValueWords(changes[0]!.to)
 }
-const kind = computed(() => lineKind(props.line))
-const text = ref(lineText(value.value))
+const kind = computed(() => fieldKind(props.path))
+const text = ref(fieldText(value.value))
 const reason = ref('')
 const day = computed(() => (props.trust?.correctedAtMs ? dayMonthYear(props.trust.correctedAtMs) : null))
 
-function lineText(v: LineValue): string {
+function fieldText(v: FieldValue): string {
   if (v === null) return ''
   if (Array.isArray(v)) return v.join(' ')
   return typeof v === 'object' ? '' : String(v)
 }
-function typed(): LineValue {
+function typed(): FieldValue {
   const plain = text.value.trim()
   if (kind.value === 'designators') return plain === '' ? [] : plain.split(/[\s,]+/)
   if (kind.value === 'seconds') return typedNumber(plain)
@@ -56,10 +56,10 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
 
 <template>
   <v-dialog :model-value="true" max-width="620" @update:model-value="v => v || emit('close')">
-    <v-card :title="lineWords(line)">
+    <v-card :title="fieldPathWords(path)">
       <v-card-text>
         <p class="now">
-          {{ lineValueWords(value) }}<br /><span class="quiet">{{
+          {{ fieldValueWords(value) }}<br /><span class="quiet">{{
             confidenceWords(day, trust?.confirmed ?? 0)
           }}</span>
         </p>
@@ -75,7 +75,7 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
           >
         </div>
         <v-textarea
-          v-if="kind !== 'place'"
+          v-if="kind !== 'position'"
           v-model="text"
           :label="
             kind === 'designators'
@@ -97,9 +97,13 @@ const changed = computed(() => JSON.stringify(typed()) !== JSON.stringify(value.
           height="44"
           variant="flat"
           color="primary"
-          :disabled="!changed || kind === 'place'"
+          :disabled="!changed || kind === 'position'"
           @click="
-            emit('amend', [{ line, from: value, to: typed() }], reason.trim() || t('align.checkedOnTheSet'))
+            emit(
+              'amend',
+              [{ line: path, from: value, to: typed() }],
+              reason.trim() || t('align.checkedOnTheSet'),
+            )
           "
           >{{ t('align.saveCorrection') }}</v-btn
         >

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
-import { GOES_STALE, adjusterOf, lineOf, type ModelSheet, type Step } from '#core/sheet'
+import { GOES_STALE, adjusterOf, fieldPath, type ModelSheet, type Step } from '#core/sheet'
 import type { Turn } from '#core/run'
-import type { LineTrust } from '#shared/sheetFile'
+import type { FieldTrust } from '#shared/sheetFile'
 import { clockTime, dayMonth } from '#shared/words/dateWords'
 import { keyDownWords } from '#shared/words/runWords'
 import { confidenceWords } from '#shared/words/sheetWords'
@@ -11,20 +11,20 @@ import type { NewWorkEvent } from '~/features/job/logic/useEventForm'
 import BoardMap from '~/features/sheet/components/board/BoardMap.vue'
 import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
 import AdjusterOrder from './AdjusterOrder.vue'
-import AmendableLine from './AmendableLine.vue'
+import AmendableField from './AmendableField.vue'
 
-/** What the hands do: which adjuster, where, with what, and what it spoils. A press on a line corrects it. */
+/** What the hands do: which adjuster, where, with what, and what it spoils. A press on a field corrects it. */
 const props = defineProps<{
   sheet: ModelSheet
   step: Step
   turns: readonly Turn[]
-  trust: readonly LineTrust[]
+  trust: readonly FieldTrust[]
 }>()
 const emit = defineEmits<{
   turned: [designators: string[]]
   other: [event: NewWorkEvent, kept?: () => void]
   show: []
-  amend: [line: string]
+  amend: [path: string]
 }>()
 const adjusters = computed(() => props.step.adjusters.map(d => adjusterOf(props.sheet, d)))
 const single = computed(() => (adjusters.value.length === 1 ? adjusters.value[0]! : null))
@@ -36,16 +36,16 @@ const lastTurn = (designator: string) => props.turns.findLast(t => t.designator 
 const spoils = computed(() =>
   [...new Set(adjusters.value.map(a => translated(GOES_STALE[a.role].because)))].join('; '),
 )
-const LINES = [
+const FIELDS = [
   [t('align.where'), 'where'],
   [t('common.direction'), 'turn'],
   [t('common.tool'), 'tool'],
 ] as const
 const ofAdjuster = (field: string, designator = single.value?.designator ?? '') =>
-  lineOf('adjuster', designator, field)
-const turnedLine = computed(() => lineOf('step', props.step.id, 'adjusters'))
-function mark(line: string): string | null {
-  const trust = props.trust.find(t => t.line === line)
+  fieldPath('adjuster', designator, field)
+const turnedField = computed(() => fieldPath('step', props.step.id, 'adjusters'))
+function mark(path: string): string | null {
+  const trust = props.trust.find(t => t.path === path)
   if (!trust) return null
   const day = trust.correctedAtMs === null ? null : dayMonth(trust.correctedAtMs)
   return confidenceWords(day, trust.confirmed)
@@ -59,14 +59,14 @@ function mark(line: string): string | null {
       <BoardMap :sheet="sheet" :wanted="step.adjusters" />
     </button>
     <dl v-if="single">
-      <AmendableLine
+      <AmendableField
         :label="t('common.adjuster')"
         :text="`${single.designator} ${single.name}`"
-        :mark="mark(turnedLine)"
-        @amend="emit('amend', turnedLine)"
+        :mark="mark(turnedField)"
+        @amend="emit('amend', turnedField)"
       />
-      <AmendableLine
-        v-for="[label, field] in LINES"
+      <AmendableField
+        v-for="[label, field] in FIELDS"
         :key="field"
         :label="label"
         :text="single[field]"

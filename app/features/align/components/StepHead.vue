@@ -2,7 +2,7 @@
 import { numberForField } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import type { StepState, Turn } from '#core/run'
-import { lineOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
+import { fieldPath, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { conditionsWords, staleWords } from '#shared/words/runWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
@@ -14,7 +14,7 @@ defineProps<{
   turns: readonly Turn[]
   next: string | null
 }>()
-const emit = defineEmits<{ amend: [line: string] }>()
+const emit = defineEmits<{ amend: [path: string] }>()
 </script>
 
 <template>
@@ -48,7 +48,7 @@ const emit = defineEmits<{ amend: [line: string] }>()
         type="button"
         class="fix"
         :aria-label="t('align.correctTheInstructionOfThisStep')"
-        @click="emit('amend', lineOf('step', state.step.id, 'instruction'))"
+        @click="emit('amend', fieldPath('step', state.step.id, 'instruction'))"
       >
         {{ t('align.correctThisStep') }}
       </button>

@@ -8,38 +8,38 @@ import type { LiveEntry } from '~/features/instruments/logic/liveBook'
 import { confirmed, goodRun, goodStart, stepRow, turned } from '../../../../test/fixtures/jobEvents'
 import { BARE_SETUP } from '#core/instrument'
 import { EMPTY_CONTEXT } from '../../../../test/fixtures/doubts'
-import { useAlignPlace } from './useAlignPlace'
+import { useRunPosition } from './useRunPosition'
 import { useRowTaking, type RowTakingParts } from './useRowTaking'
 import { useNotice } from '~/ui/useNotice'
 import { useStepConfirm } from './useStepConfirm'
 
 const run = (events: readonly JobEvent[]) => runState(OSMUND_27F, ruleSet('R-UK27'), events)
 
-describe('the place in the run', () => {
+describe('the position in the run', () => {
   it('starts at the next step and at its first open point, and follows the readings', async () => {
     const events = ref<JobEvent[]>([...goodStart().slice(0, 2)])
-    const place = useAlignPlace(() => run(events.value))
-    expect([place.stepId.value, place.pointId.value]).toEqual(['A1.3', 'pin'])
+    const position = useRunPosition(() => run(events.value))
+    expect([position.stepId.value, position.pointId.value]).toEqual(['A1.3', 'pin'])
     events.value = [...goodStart().slice(0, 4), stepRow('A1.4', 'to1', { lockS: 0.2 })]
-    place.toNext()
+    position.toNext()
     await nextTick()
-    expect([place.stepId.value, place.pointId.value]).toEqual(['A1.4', 'to20'])
-    place.movePoint(1)
-    expect(place.pointId.value).toBe('to40')
-    place.movePoint(9)
-    expect(place.pointId.value).toBe('wrap')
+    expect([position.stepId.value, position.pointId.value]).toEqual(['A1.4', 'to20'])
+    position.movePoint(1)
+    expect(position.pointId.value).toBe('to40')
+    position.movePoint(9)
+    expect(position.pointId.value).toBe('wrap')
   })
   it('moves along the ladder and stops at its ends; a chosen point does not follow to another step', async () => {
-    const place = useAlignPlace(() => run([]))
-    place.move(-1)
-    expect(place.stepId.value).toBe('A1.0')
-    place.stepId.value = 'A1.9'
+    const position = useRunPosition(() => run([]))
+    position.move(-1)
+    expect(position.stepId.value).toBe('A1.0')
+    position.stepId.value = 'A1.9'
     await nextTick()
-    place.movePoint(2)
-    place.move(99)
+    position.movePoint(2)
+    position.move(99)
     await nextTick()
-    expect([place.stepId.value, place.pointId.value]).toEqual(['A1.15', 'panel'])
-    expect(place.missing.value.map(s => s.step.id)).toEqual(['A1.10'])
+    expect([position.stepId.value, position.pointId.value]).toEqual(['A1.15', 'panel'])
+    expect(position.missing.value.map(s => s.step.id)).toEqual(['A1.10'])
   })
 })
 

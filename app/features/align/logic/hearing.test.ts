@@ -83,24 +83,24 @@ describe('listening', () => {
     'the middle of the scale is 440 Hz, each half of it an octave, ' +
       'up and down alike; without a reading it is still',
     async () => {
-      const place = ref<number | null>(0)
-      const listen = inScope(() => useListen(place))
+      const position = ref<number | null>(0)
+      const listen = inScope(() => useListen(position))
       listen.toggle()
       const [audio] = FakeAudio.made
       const pitch = () => audio!.oscillators[0]!.frequency.value
       expect(pitch()).toBe(440)
       const heard: number[] = []
       for (const p of [0.5, 0, -0.5, 0, 0.5]) {
-        place.value = p
+        position.value = p
         await nextTick()
         heard.push(pitch())
       }
       expect(heard).toEqual([880, 440, 220, 440, 880])
-      place.value = 5
+      position.value = 5
       await nextTick()
       expect(pitch()).toBe(1760)
       expect(audio!.gains[0]!.gain.value).toBeGreaterThan(0)
-      place.value = null
+      position.value = null
       await nextTick()
       expect(audio!.gains[0]!.gain.value).toBe(0)
       listen.toggle()
@@ -169,10 +169,10 @@ describe('the reading for the ear', () => {
     const FM = modelSheet('osmund-27f')
     const state = runState(FM, ruleSet('R-UK27'), []).steps.find(s => s.step.id === 'A1.8')!
     const value = ref<number | null>(2)
-    const place = ref('A1.8 ch20')
+    const position = ref('A1.8 ch20')
     const hearing = inScope(() =>
       useHearing({
-        place: () => place.value,
+        position: () => position.value,
         value: () => value.value,
         quantity: () => 'powerW',
         want: () => state.wants[0]!,

@@ -8,4 +8,4 @@ import type { RunPosition } from '#shared/jobLive'
 export const KEY_ALARM: InjectionKey<ReturnType<typeof useKeyAlarm>> = Symbol('key alarm')
 
 /** where another screen is in the run of the same job */
-export const PLACE_ELSEWHERE: InjectionKey<Ref<RunPosition | null>> = Symbol('place elsewhere')
+export const POSITION_ELSEWHERE: InjectionKey<Ref<RunPosition | null>> = Symbol('position elsewhere')

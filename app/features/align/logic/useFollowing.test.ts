@@ -31,8 +31,8 @@ describe('two screens of one run', () => {
   }
   it('a phone follows by itself, a screen on the bench does not', async () => {
     const [phone, bench] = [make(390), make(1280)]
-    const place = { stepId: 'A1.5', pointId: 'ch20', screen: 'other' }
-    phone.told.value = bench.told.value = place
+    const position = { stepId: 'A1.5', pointId: 'ch20', screen: 'other' }
+    phone.told.value = bench.told.value = position
     await nextTick()
     expect([phone.gone, bench.gone]).toEqual([['A1.5/ch20'], []])
     bench.follow.toggle()

@@ -16,7 +16,7 @@ const PHONE_PX = 700
 export function useFollowing(
   at: () => { stepId: string; pointId: string },
   told: Ref<RunPosition | null>,
-  send: (place: RunPosition) => void,
+  send: (position: RunPosition) => void,
   go: (stepId: string, pointId: string) => void,
 ) {
   const following = useLocalStorage(KEY, window.innerWidth < PHONE_PX, ON_OFF)

@@ -6,7 +6,7 @@ import { useListen } from './useListen'
 import { useSpeak } from './useSpeak'
 
 export interface AudibleSource {
-  readonly place: () => string
+  readonly position: () => string
   readonly value: () => number | null
   readonly quantity: () => Quantity
   readonly want: () => MeasurandState
@@ -19,7 +19,7 @@ export interface AudibleSource {
 export function useHearing(parts: AudibleSource) {
   const reference = ref<number | null>(null)
   watch(
-    () => `${parts.place()} ${parts.quantity()}`,
+    () => `${parts.position()} ${parts.quantity()}`,
     () => (reference.value = null),
   )
   watch(parts.value, v => (reference.value ??= v !== null && v > 0 ? v : null), { immediate: true })

@@ -9,10 +9,10 @@ const KEY = 'diapason-listen-volume'
 const LOUDEST = 0.35
 
 /**
- * The reading as a tone: its pitch follows the place on the scale, -1..1, up and down alike; null is silence.
- * It goes on with the screen off.
+ * The reading as a tone: its pitch follows the position on the scale, -1..1, up and down alike; null is
+ * silence. It goes on with the screen off.
  */
-export function useListen(place: Ref<number | null>) {
+export function useListen(position: Ref<number | null>) {
   const on = ref(false)
   const volume = useLocalStorage(KEY, 0.4)
   let context: AudioContext | null = null
@@ -33,7 +33,7 @@ export function useListen(place: Ref<number | null>) {
     oscillator.connect(gain).connect(context.destination)
     oscillator.start()
     tone = { oscillator, gain }
-    follow(place.value)
+    follow(position.value)
   }
 
   function stop() {
@@ -57,8 +57,8 @@ export function useListen(place: Ref<number | null>) {
     )
   }
 
-  watch(place, follow)
-  watch(volume, () => follow(place.value))
+  watch(position, follow)
+  watch(volume, () => follow(position.value))
   onBeforeUnmount(() => {
     stop()
     void context?.close()

@@ -7,8 +7,8 @@ export function useRunDialogs() {
   const dialog = ref<RunDialog | null>(null)
   /** reading to be struck out; null = the last of the step */
   const strikeId = ref<string | null>(null)
-  /** line of the sheet to be corrected */
-  const line = ref<string | null>(null)
+  /** path of the sheet's field to be corrected */
+  const field = ref<string | null>(null)
 
   function open(which: RunDialog) {
     dialog.value = which
@@ -24,11 +24,11 @@ export function useRunDialogs() {
   return {
     dialog,
     strikeId,
-    line,
+    field,
     open,
     strike,
     close,
-    amend: (which: string) => (line.value = which),
-    closeLine: () => (line.value = null),
+    amend: (which: string) => (field.value = which),
+    closeField: () => (field.value = null),
   }
 }

@@ -4,9 +4,9 @@ import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
 import { STRIKE_REASONS, schemeReadings, type StepState } from '#core/run'
-import { amended, type LineChange } from '#core/sheet'
-import type { LineTrust } from '#shared/sheetFile'
-import { lineWords } from '#shared/words/sheetWords'
+import { amended, type FieldChange } from '#core/sheet'
+import type { FieldTrust } from '#shared/sheetFile'
+import { fieldPathWords } from '#shared/words/sheetWords'
 import AmendDialog from '../components/AmendDialog.vue'
 import AttributionDialog from '../components/AttributionDialog.vue'
 import RunLog from '../components/RunLog.vue'
@@ -20,12 +20,13 @@ const props = defineProps<{
   which: string | null
   /** reading to be struck out; null = the last of the step */
   reading: string | null
-  line: string | null
+  /** path of the sheet's field to be corrected */
+  field: string | null
   state: StepState
   confirm: ReturnType<typeof useStepConfirm>
-  trust: readonly LineTrust[]
+  trust: readonly FieldTrust[]
 }>()
-const emit = defineEmits<{ close: []; closeLine: []; say: [text: string, kind?: 'problem'] }>()
+const emit = defineEmits<{ close: []; closeField: []; say: [text: string, kind?: 'problem'] }>()
 const job = useJobStore()
 const who = useWho()
 const failure = ref<string | null>(null)
@@ -37,7 +38,7 @@ const lastReading = computed(
     null,
 )
 
-async function amend(changes: readonly LineChange[], reason: string) {
+async function amend(changes: readonly FieldChange[], reason: string) {
   failure.value = null
   try {
     amended(job.writtenSheet!, changes)
@@ -46,13 +47,13 @@ async function amend(changes: readonly LineChange[], reason: string) {
     return void (failure.value = errorWords(error))
   }
   await job.append({ kind: 'sheet-amended', changes, reason, who: who.value.trim() })
-  emit('closeLine')
-  emit('say', t('align.correctedTheNextJobOnThis', { line: lineWords(changes[0]!.line) }))
+  emit('closeField')
+  emit('say', t('align.correctedTheNextJobOnThis', { line: fieldPathWords(changes[0]!.line) }))
 }
-async function confirmLine() {
-  await job.append({ kind: 'line-confirmed', line: props.line!, who: who.value.trim() })
-  emit('closeLine')
-  emit('say', t('align.lineConfirmed', { line: lineWords(props.line!) }))
+async function confirmField() {
+  await job.append({ kind: 'line-confirmed', line: props.field!, who: who.value.trim() })
+  emit('closeField')
+  emit('say', t('align.lineConfirmed', { line: fieldPathWords(props.field!) }))
 }
 async function done(append: Promise<void>, words: string) {
   await append
@@ -121,15 +122,15 @@ const strike = (reason: string) =>
       "
     />
     <AmendDialog
-      v-if="line"
-      :key="line"
+      v-if="field"
+      :key="field"
       :sheet="job.writtenSheet!"
-      :line="line"
-      :trust="trust.find(t => t.line === line) ?? null"
+      :path="field"
+      :trust="trust.find(t => t.path === field) ?? null"
       :failure="failure"
-      @close="emit('closeLine')"
+      @close="emit('closeField')"
       @amend="amend"
-      @confirm="confirmLine"
+      @confirm="confirmField"
     />
     <RunLog
       v-if="which === 'log'"

@@ -3,9 +3,9 @@ import { waits } from '#core/work'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { useJobStore } from '~/features/job/store/job'
 import { nextWords } from '#shared/words/runWords'
-import { PLACE_ELSEWHERE } from '../logic/provided'
+import { POSITION_ELSEWHERE } from '../logic/provided'
 import { useAlignCoach } from '../logic/useAlignCoach'
-import { useAlignPlace } from '../logic/useAlignPlace'
+import { useRunPosition } from '../logic/useRunPosition'
 import { useFollowing } from '../logic/useFollowing'
 import { useHearing } from '../logic/useHearing'
 import { useStepConfirm } from '../logic/useStepConfirm'
@@ -19,7 +19,7 @@ export function useRunStep(say: Say) {
   const job = useJobStore()
   const live = useLiveStore()
   const run = computed(() => job.run!)
-  const position = useAlignPlace(() => run.value)
+  const position = useRunPosition(() => run.value)
   const { stepId, chosenPoint, pointId, state, want } = position
   const readout = useStepReadout(position)
   const coach = useAlignCoach({
@@ -45,7 +45,7 @@ export function useRunStep(say: Say) {
     say,
   )
   const hearing = useHearing({
-    place: () => `${stepId.value} ${pointId.value}`,
+    position: () => `${stepId.value} ${pointId.value}`,
     value: () =>
       coach.peak.on.value ? (coach.shownValue.value ?? readout.value.value) : readout.value.value,
     quantity: () => (coach.peak.on.value && coach.peaked.value?.quantity) || readout.quantity.value,
@@ -53,8 +53,8 @@ export function useRunStep(say: Say) {
   })
   const { following, toggle: toggleFollow } = useFollowing(
     () => ({ stepId: stepId.value, pointId: pointId.value }),
-    inject(PLACE_ELSEWHERE, ref(null)),
-    job.tellPlace,
+    inject(POSITION_ELSEWHERE, ref(null)),
+    job.tellPosition,
     (step, at) => {
       if (!run.value.steps.some(s => s.step.id === step)) return
       stepId.value = step
@@ -77,7 +77,7 @@ export function useRunStep(say: Say) {
 /** What is asked and pointed at beside the step. */
 function whatElse(
   run: Ref<NonNullable<ReturnType<typeof useJobStore>['run']>>,
-  { stepId, state }: ReturnType<typeof useAlignPlace>,
+  { stepId, state }: ReturnType<typeof useRunPosition>,
 ) {
   const job = useJobStore()
   return {

@@ -5,10 +5,10 @@ import { useJobStore } from '~/features/job/store/job'
 import { watch } from 'vue'
 import { doubting } from '../logic/doubts'
 import type { useAlignCoach } from '../logic/useAlignCoach'
-import type { useAlignPlace } from '../logic/useAlignPlace'
+import type { useRunPosition } from '../logic/useRunPosition'
 import { useRowTaking } from '../logic/useRowTaking'
 
-type Position = ReturnType<typeof useAlignPlace>
+type Position = ReturnType<typeof useRunPosition>
 type Say = (text: string, kind?: 'ok' | 'problem') => void
 
 /** What is entered at a step: rows taken and typed, what was turned, a warm-up that was not waited for. */

@@ -7,9 +7,9 @@ import { useJobStore } from '~/features/job/store/job'
 import { usePracticeStore } from '~/features/practice/store/practice'
 import { connectedAccuracy } from '../logic/alignView'
 import { typedAccuracy } from '../logic/typedInstrument'
-import type { useAlignPlace } from '../logic/useAlignPlace'
+import type { useRunPosition } from '../logic/useRunPosition'
 
-type Position = ReturnType<typeof useAlignPlace>
+type Position = ReturnType<typeof useRunPosition>
 
 /** What instruments show for the row at hand; they are told what is worked on and under what it is read. */
 export function useStepReadout({ stepId, state, point, want }: Position) {

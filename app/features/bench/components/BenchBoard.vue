@@ -11,7 +11,7 @@ import JobRow from '~/features/job/components/JobRow.vue'
  * arrow keys.
  */
 const props = defineProps<{ here: readonly JobSummary[]; nowMs: number }>()
-const emit = defineEmits<{ place: [move: BenchMove] }>()
+const emit = defineEmits<{ move: [move: BenchMove] }>()
 const PLACES = [
   ...BENCHES.map(b => ({
     bench: b as number | null,
@@ -28,7 +28,7 @@ function tell(changed: (bench: number | null) => readonly JobSummary[]) {
   const listed = (of: (bench: number | null) => readonly JobSummary[]): BenchOrder =>
     PLACES.flatMap(p => of(p.bench).map(i => ({ id: i.job.id, bench: p.bench })))
   const now = (bench: number | null) => lists.value.find(l => l.bench === bench)!.items
-  emit('place', { order: listed(changed), was: listed(now) })
+  emit('move', { order: listed(changed), was: listed(now) })
 }
 const elements = ref<HTMLElement[]>([])
 useDragBetween(elements, ({ fromList, fromPlace, toList, toPlace }) => {
@@ -69,7 +69,7 @@ function byKey(event: KeyboardEvent, item: JobSummary) {
 </script>
 
 <template>
-  <section v-for="l in lists" :key="l.title" class="place" :aria-label="l.title">
+  <section v-for="l in lists" :key="l.title" class="bench" :aria-label="l.title">
     <h2>{{ l.title }}</h2>
     <div ref="elements" class="list">
       <div v-for="i in l.items" :key="i.job.id" class="line">

@@ -17,7 +17,7 @@ function figure(token: (name: string) => string): Figure {
   const read = QUANTITIES[props.plan.read]
   const points = props.points.filter(p => p.value !== null)
   /** A logarithmic axis takes its ends as powers of ten. */
-  const place = (v: number) => (props.plan.spacing === 'log' ? Math.log10(v * set.perSi) : v * set.perSi)
+  const onAxis = (v: number) => (props.plan.spacing === 'log' ? Math.log10(v * set.perSi) : v * set.perSi)
   return {
     traces: [
       {
@@ -45,7 +45,7 @@ function figure(token: (name: string) => string): Figure {
         title: { text: `${t(set.label)}, ${set.unit}` },
         type: props.plan.spacing === 'log' ? 'log' : 'linear',
         gridcolor: token('--line'),
-        range: [place(props.plan.from), place(props.plan.to)],
+        range: [onAxis(props.plan.from), onAxis(props.plan.to)],
       },
       yaxis: {
         title: { text: `${quantityLabel(props.plan.read)}, ${read.shownUnit}` },

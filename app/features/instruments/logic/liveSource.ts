@@ -2,7 +2,7 @@ import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
 
 const RECONNECT_MS = 1000
 
-/** What comes over the line to the instruments, and how the line is. */
+/** What comes from the instruments, and how the connection to them is. */
 export type LiveNews =
   | { readonly kind: 'open' | 'lost' }
   | { readonly kind: 'hello'; readonly message: LiveHello }
@@ -11,7 +11,7 @@ export type LiveNews =
 export type TellLive = (news: LiveNews) => void
 
 /**
- * A line of one's own to the instruments; one that is lost is taken up again.
+ * A connection of one's own to the instruments; one that is lost is taken up again.
  * @returns ends it
  */
 export function openLiveSource(tell: TellLive): () => void {

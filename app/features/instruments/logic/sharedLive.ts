@@ -15,8 +15,8 @@ export interface LiveMembership {
 const MAX_UNREAD = 200
 
 /**
- * Hands on what one line tells to every page of the browser. One that joins later, or wakes up again, is told
- * how things stand.
+ * Hands on what one connection tells to every page of the browser. One that joins later, or wakes up again,
+ * is told how things stand.
  * @returns takes a page in
  */
 export function shareLive(open: (tell: TellLive) => void): (page: LiveListener) => LiveMembership {

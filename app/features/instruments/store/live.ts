@@ -28,7 +28,7 @@ import {
   type LiveBook,
   type LiveEntry,
 } from '../logic/liveBook'
-import { openLiveLine } from '../logic/liveLine'
+import { openLive } from '../logic/liveConnection'
 import { useBenchAtHand } from '../logic/useBenchAtHand'
 import { newTrends, sinceChange, withReading } from '~/features/align/logic/trends'
 
@@ -55,7 +55,7 @@ export const useLiveStore = defineStore('live', () => {
   /** how it is known that the set is keyed; null = nothing shows it */
   const keyed = ref<KeyedBy | null>(null)
   const spans = newKeyedSpans(span => keyedListeners.forEach(tell => tell(span)))
-  let closeLine: (() => void) | null = null
+  let closeLive: (() => void) | null = null
   let ticker: ReturnType<typeof setInterval> | null = null
 
   const links = computed(() => [...book.value.links.values()])
@@ -65,10 +65,10 @@ export const useLiveStore = defineStore('live', () => {
   const warmth = computed(() => heatView(heat.value, keyDownLimitS.value, kind.value))
 
   function connect() {
-    if (closeLine) return
+    if (closeLive) return
     tick()
     ticker ??= setInterval(tick, TICK_MS)
-    closeLine = openLiveLine(news => {
+    closeLive = openLive(news => {
       if (news.kind === 'hello') take(news.message, withHello)
       else if (news.kind === 'link') take(news.message, withLink)
       else if (news.kind === 'poll') takePoll(news.message)
@@ -169,8 +169,8 @@ export const useLiveStore = defineStore('live', () => {
   }
 
   function stop() {
-    closeLine?.()
-    closeLine = null
+    closeLive?.()
+    closeLive = null
     if (ticker) clearInterval(ticker)
     ticker = null
   }

@@ -53,14 +53,14 @@ describe('the line of a job', () => {
     live.connect()
     return { live, taken, again: () => again, source: () => FakeSource.made.at(-1)! }
   }
-  it('passes on what is kept elsewhere and where the other screen is, but not its own place', () => {
+  it('passes on what is kept elsewhere and where the other screen is, but not its own position', () => {
     const { live, taken, source } = make()
     source().tell('hello')
     source().tell('event', { event: { id: 'a', kind: 'note' } })
-    source().tell('place', { place: { stepId: 'A1.5', pointId: 'ch20', screen: SCREEN } })
-    expect([live.connected.value, taken.map(e => e.id), live.place.value]).toEqual([true, ['a'], null])
-    source().tell('place', { place: { stepId: 'A1.5', pointId: 'ch20', screen: 'other' } })
-    expect(live.place.value!.stepId).toBe('A1.5')
+    source().tell('position', { position: { stepId: 'A1.5', pointId: 'ch20', screen: SCREEN } })
+    expect([live.connected.value, taken.map(e => e.id), live.position.value]).toEqual([true, ['a'], null])
+    source().tell('position', { position: { stepId: 'A1.5', pointId: 'ch20', screen: 'other' } })
+    expect(live.position.value!.stepId).toBe('A1.5')
   })
   it('lost, it comes back by itself and everything is read again', () => {
     vi.useFakeTimers()

@@ -9,12 +9,12 @@ const RECONNECT_MS = 2000
 export const SCREEN = uuid()
 
 /**
- * What is kept on a job elsewhere arrives here at once: a second screen of the same run. After a lost line
- * everything is read again.
+ * What is kept on a job elsewhere arrives here at once: a second screen of the same run. After a lost
+ * connection everything is read again.
  */
 export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, again: () => void) {
   const connected = ref(false)
-  const place = ref<RunPosition | null>(null)
+  const position = ref<RunPosition | null>(null)
   let source: EventSource | null = null
   let gone = false
   let before = false
@@ -25,14 +25,14 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
     source = new EventSource(`/api/jobs/${jobId.value}/live`)
     source.addEventListener('hello', () => {
       connected.value = true
-      // What was kept while the line was down.
+      // What was kept while the connection was down.
       if (before) again()
       before = true
     })
     source.addEventListener('event', e => take((JSON.parse(e.data) as { event: JobEvent }).event))
-    source.addEventListener('place', e => {
-      const told = (JSON.parse(e.data) as { place: RunPosition }).place
-      if (told.screen !== SCREEN) place.value = told
+    source.addEventListener('position', e => {
+      const told = (JSON.parse(e.data) as { position: RunPosition }).position
+      if (told.screen !== SCREEN) position.value = told
     })
     source.addEventListener('again', again)
     source.addEventListener('error', () => {
@@ -43,8 +43,8 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
     })
   }
   /**
-   * A browser has six lines to a server for all its pages: one that nobody looks at gives its line back, and
-   * is read anew when it is looked at.
+   * A browser has six connections to a server for all its pages: one that nobody looks at gives its
+   * connection back, and is read anew when it is looked at.
    */
   function looked() {
     if (document.visibilityState === 'visible') {
@@ -58,7 +58,7 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
   }
   if (typeof document !== 'undefined') document.addEventListener('visibilitychange', looked)
   watch(jobId, () => {
-    place.value = null
+    position.value = null
     before = false
     connect()
   })
@@ -67,5 +67,5 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
     document.removeEventListener('visibilitychange', looked)
     source?.close()
   })
-  return { connected, place, connect }
+  return { connected, position, connect }
 }

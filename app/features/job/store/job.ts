@@ -147,9 +147,9 @@ export const useJobStore = defineStore('job', () => {
     if (!entered.value.some(e => e.id === event.id)) await outbox.append(job.value.id, event)
   }
   /** Tells other screens of this run where this one is; nobody waits for it. */
-  function tellPlace(place: RunPosition) {
+  function tellPosition(position: RunPosition) {
     if (job.value)
-      void $api(`/api/jobs/${job.value.id}/place`, { method: 'POST', body: place }).catch(() => {})
+      void $api(`/api/jobs/${job.value.id}/position`, { method: 'POST', body: position }).catch(() => {})
   }
 
   /** What was handed over so far; without an answer the list stays as it was. */
@@ -206,7 +206,7 @@ export const useJobStore = defineStore('job', () => {
     takeNews,
     adopt,
     keepKeyed,
-    tellPlace,
+    tellPosition,
     loadIssues,
     change,
     peek,

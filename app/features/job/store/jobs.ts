@@ -18,7 +18,7 @@ export const useJobsStore = defineStore('jobs', () => {
   const outbox = useOutboxStore()
   // One id per attempt to start a job: a second press after a lost answer must not make a second job.
   let attemptId = uuid()
-  const placeFailure = ref<Failure | null>(null)
+  const moveFailure = ref<Failure | null>(null)
   let placing = Promise.resolve()
 
   async function load() {
@@ -55,20 +55,20 @@ export const useJobsStore = defineStore('jobs', () => {
   }
 
   /** Shown at once, kept one after the other; what was refused comes back, with the reason. */
-  async function place({ order, was }: BenchMove) {
-    const at = new Map(order.map((o, i) => [o.id, { bench: o.bench ?? null, place: i + 1 }]))
+  async function move({ order, was }: BenchMove) {
+    const at = new Map(order.map((o, i) => [o.id, { bench: o.bench ?? null, benchOrder: i + 1 }]))
     const moved = (items.value ?? []).map(i =>
       at.has(i.job.id) ? { ...i, job: { ...i.job, ...at.get(i.job.id)! } } : i,
     )
     items.value = moved.sort(
-      (a, b) => (at.get(a.job.id)?.place ?? Infinity) - (at.get(b.job.id)?.place ?? Infinity),
+      (a, b) => (at.get(a.job.id)?.benchOrder ?? Infinity) - (at.get(b.job.id)?.benchOrder ?? Infinity),
     )
     placing = placing.then(async () => {
       try {
         await $api('/api/jobs/order', { method: 'PUT', body: { order, was } })
-        placeFailure.value = null
+        moveFailure.value = null
       } catch (error) {
-        placeFailure.value = failureOf(error)
+        moveFailure.value = failureOf(error)
         await load()
       }
     })
@@ -97,5 +97,5 @@ export const useJobsStore = defineStore('jobs', () => {
     earlier.value = []
   }
 
-  return { items, failure, earlier, forgetSet, load, lookUpSet, start, place, placeFailure, switchOn, append }
+  return { items, failure, earlier, forgetSet, load, lookUpSet, start, move, moveFailure, switchOn, append }
 })

@@ -2,18 +2,18 @@
 import { t, translated } from '#shared/i18n'
 import { dayMonthYear } from '#shared/words/dateWords'
 import { GOES_STALE, type ModelSheet } from '#core/sheet'
-import type { LineTrust } from '#shared/sheetFile'
+import type { FieldTrust } from '#shared/sheetFile'
 import { confidenceWords, fieldWords } from '#shared/words/sheetWords'
 
 /** What can be turned; a press shows it on the board. */
-const props = defineProps<{ sheet: ModelSheet; trust: readonly LineTrust[] }>()
+const props = defineProps<{ sheet: ModelSheet; trust: readonly FieldTrust[] }>()
 const emit = defineEmits<{ show: [designator: string] }>()
 const day = (ms: number | null) => (ms === null ? null : dayMonthYear(ms))
 const trusted = (designator: string) =>
   props.trust
-    .filter(t => t.line.startsWith(`adjuster/${designator}/`))
+    .filter(t => t.path.startsWith(`adjuster/${designator}/`))
     .map(
-      t => `${fieldWords(t.line.split('/').at(-1)!)}: ${confidenceWords(day(t.correctedAtMs), t.confirmed)}`,
+      t => `${fieldWords(t.path.split('/').at(-1)!)}: ${confidenceWords(day(t.correctedAtMs), t.confirmed)}`,
     )
 </script>
 
@@ -38,7 +38,7 @@ const trusted = (designator: string) =>
           </td>
           <td>
             {{ a.where }}
-            <div v-for="line in trusted(a.designator)" :key="line" class="trust">{{ line }}</div>
+            <div v-for="words in trusted(a.designator)" :key="words" class="trust">{{ words }}</div>
           </td>
           <td>
             {{ a.turn }}<br /><span class="quiet">{{ a.tool }}</span>

@@ -4,7 +4,7 @@ import { computed, ref, shallowRef } from 'vue'
 import { compareSheets, type ModelSheet } from '#core/sheet'
 import type { RevisionInfo } from '#shared/sheetFile'
 import { dayAndTime } from '#shared/words/dateWords'
-import { differenceName, lineValueWords, lineWords } from '#shared/words/sheetWords'
+import { differenceName, fieldValueWords, fieldPathWords } from '#shared/words/sheetWords'
 import { jobTag } from '#shared/jobTag'
 
 /** Who changed what, when and why; any two revisions side by side. */
@@ -47,8 +47,8 @@ async function compare() {
           </td>
           <td>
             <div v-for="c in r.changes" :key="c.line">
-              <b>{{ lineWords(c.line) }}</b>: <del>{{ lineValueWords(c.from) }}</del>
-              {{ lineValueWords(c.to) }}
+              <b>{{ fieldPathWords(c.line) }}</b>: <del>{{ fieldValueWords(c.from) }}</del>
+              {{ fieldValueWords(c.to) }}
             </div>
             <span class="quiet">{{ r.reason }}</span>{{ ' ' }}
             <NuxtLink v-if="r.jobId && r.jobNumber !== null" :to="`/jobs/${r.jobId}/align`">{{

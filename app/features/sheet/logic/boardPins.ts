@@ -6,8 +6,8 @@ export interface BoardPin {
   readonly id: string
   readonly kind: 'core' | 'trimmer' | 'preset' | 'part' | 'test-point'
   readonly name: string
-  readonly place: BoardPosition
-  readonly line: string
+  readonly position: BoardPosition
+  readonly path: string
 }
 
 /** Pins of one side; menu values and front panel controls are nowhere on a board. */
@@ -23,8 +23,8 @@ export function boardPins(
             id: a.designator,
             kind: a.kind === 'fixed-part' ? 'part' : a.kind,
             name: a.name,
-            place: a.board,
-            line: `adjuster/${a.designator}/board`,
+            position: a.board,
+            path: `adjuster/${a.designator}/board`,
           },
         ],
   )
@@ -32,10 +32,10 @@ export function boardPins(
     id: t.id,
     kind: 'test-point',
     name: t.name,
-    place: t.board,
-    line: `test-point/${t.id}/board`,
+    position: t.board,
+    path: `test-point/${t.id}/board`,
   }))
-  return [...turned, ...probed].filter(p => (p.place.side ?? 'parts') === side)
+  return [...turned, ...probed].filter(p => (p.position.side ?? 'parts') === side)
 }
 
 /** Sides that something lies on, the parts side always. */
@@ -64,7 +64,7 @@ export function showing(
   pins: readonly BoardPin[],
   wanted: readonly string[],
 ): { scale: number; x: number; y: number } {
-  const seen = pins.filter(p => wanted.includes(p.id)).map(p => p.place)
+  const seen = pins.filter(p => wanted.includes(p.id)).map(p => p.position)
   if (seen.length === 0) return { scale: 1, x: 0.5, y: 0.5 }
   const [xs, ys] = [seen.map(p => p.x), seen.map(p => p.y)]
   const span = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) + 0.3

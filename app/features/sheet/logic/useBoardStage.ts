@@ -18,7 +18,7 @@ export interface BoardScene {
 }
 export interface BoardHands {
   readonly choose: (id: string) => void
-  readonly place: (id: string, place: Pick<BoardPosition, 'x' | 'y'>) => void
+  readonly move: (id: string, to: Pick<BoardPosition, 'x' | 'y'>) => void
   readonly zoomed: (scale: number, x: number, y: number) => void
 }
 
@@ -102,8 +102,8 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
     const marked = scene().wanted.includes(pin.id) || scene().chosen === pin.id
     const r = PIN_PX / scale
     const group = new K.Group({
-      x: pin.place.x * width,
-      y: pin.place.y * height,
+      x: pin.position.x * width,
+      y: pin.position.y * height,
       draggable: scene().editable,
     })
     const style = {
@@ -140,7 +140,7 @@ export function useBoardStage(host: Ref<HTMLElement | null>, scene: () => BoardS
     group.add(new K.Circle({ radius: 22 / scale, fill: 'transparent' }))
     group.on('click tap', () => hands.choose(pin.id))
     group.on('dragend', () =>
-      hands.place(pin.id, { x: between(group.x() / width), y: between(group.y() / height) }),
+      hands.move(pin.id, { x: between(group.x() / width), y: between(group.y() / height) }),
     )
     return group
   }

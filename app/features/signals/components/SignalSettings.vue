@@ -23,7 +23,7 @@ const MODES = [
 const CHANNEL = /^\d{1,2}$/
 const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
 const planId = computed(() => rules.value?.planId ?? 'forty')
-const place = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
+const channelOrMhz = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
 const texts = ref({
   toneHz: text(props.options.toneHz),
   carrierW: text(props.options.carrierW),
@@ -36,7 +36,7 @@ watch(
 )
 watch(
   () => props.options.nominalHz,
-  hz => CHANNEL.test(place.value) || (place.value = hz === null ? '' : String(hz / 1e6)),
+  hz => CHANNEL.test(channelOrMhz.value) || (channelOrMhz.value = hz === null ? '' : String(hz / 1e6)),
 )
 
 function text(v: number | null | undefined) {
@@ -62,15 +62,15 @@ const takesUnmodulated = computed(() => props.options.as === 'am' || props.optio
 /** "19" is a channel of the plan, "27.185" a frequency. */
 const nominalHz = computed(() => {
   const channels = coversPlan(planId.value, planId.value) ? channelPlan(planId.value).channelsHz.length : 0
-  if (CHANNEL.test(place.value.trim()))
-    return Number(place.value) >= 1 && Number(place.value) <= channels
-      ? channelHz(planId.value, Number(place.value))
+  if (CHANNEL.test(channelOrMhz.value.trim()))
+    return Number(channelOrMhz.value) >= 1 && Number(channelOrMhz.value) <= channels
+      ? channelHz(planId.value, Number(channelOrMhz.value))
       : null
-  const mhz = number(place.value)
+  const mhz = number(channelOrMhz.value)
   return mhz === null ? null : mhz * 1e6
 })
 const wrongPlace = computed(() =>
-  place.value.trim() !== '' && nominalHz.value === null ? t('signals.aChannelOrMhzLike27') : undefined,
+  channelOrMhz.value.trim() !== '' && nominalHz.value === null ? t('signals.aChannelOrMhzLike27') : undefined,
 )
 </script>
 
@@ -83,7 +83,7 @@ const wrongPlace = computed(() =>
       @update:model-value="v => change({ as: v })"
     />
     <v-text-field
-      v-model="place"
+      v-model="channelOrMhz"
       :label="t('signals.channelOrMhz')"
       inputmode="decimal"
       :error-messages="wrongPlace"

@@ -127,13 +127,13 @@ export const useSignalsStore = defineStore('signals', () => {
           measurement: plain(recording.measured.measurement),
         },
       })
-      for (let place = 0; place * RECORDING_CHUNK_BYTES < file.size; place++) {
-        await $api(`/api/recordings/${id}/chunks/${place}`, {
+      for (let ordinal = 0; ordinal * RECORDING_CHUNK_BYTES < file.size; ordinal++) {
+        await $api(`/api/recordings/${id}/chunks/${ordinal}`, {
           method: 'PUT',
-          body: file.slice(place * RECORDING_CHUNK_BYTES, (place + 1) * RECORDING_CHUNK_BYTES),
+          body: file.slice(ordinal * RECORDING_CHUNK_BYTES, (ordinal + 1) * RECORDING_CHUNK_BYTES),
           repeatable: true,
         })
-        sending.value = Math.min(1, ((place + 1) * RECORDING_CHUNK_BYTES) / file.size)
+        sending.value = Math.min(1, ((ordinal + 1) * RECORDING_CHUNK_BYTES) / file.size)
       }
       const done = await $api<KeptRecording>(`/api/recordings/${id}/finish`, {
         method: 'POST',

@@ -11,7 +11,7 @@ import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
 import { useRunDialogs } from '~/features/align/logic/useRunDialogs'
 import { useRunStep } from '~/features/align/store/useRunStep'
 import { useNotice } from '~/ui/useNotice'
-import type { LineTrust } from '#shared/sheetFile'
+import type { FieldTrust } from '#shared/sheetFile'
 import { useJobStore } from '~/features/job/store/job'
 import { useJobsStore } from '~/features/job/store/jobs'
 import { useSheetsStore } from '~/features/sheet/store/sheets'
@@ -26,9 +26,9 @@ const run = computed(() => job.run!)
 const step = useRunStep(say)
 const { stepId, state, move, movePoint, readout, entries, confirm, hearing, canBeat } = step
 const { hold, ear } = readout
-const { dialog, strikeId, line, ...dialogs } = useRunDialogs()
+const { dialog, strikeId, field, ...dialogs } = useRunDialogs()
 const alarm = inject(KEY_ALARM)!
-const trust = ref<readonly LineTrust[]>([])
+const trust = ref<readonly FieldTrust[]>([])
 /** What is not needed at the first look waits until it was had. */
 onMounted(async () => {
   await new Promise(resolve => setTimeout(resolve, 400))
@@ -110,15 +110,15 @@ useBenchKeys({
       @close="dialogs.close"
     />
     <RunDialogs
-      v-if="dialog || line || confirm.asking.value"
+      v-if="dialog || field || confirm.asking.value"
       :which="dialog"
       :reading="strikeId"
-      :line="line"
+      :field="field"
       :state="state"
       :confirm="confirm"
       :trust="trust"
       @close="dialogs.close"
-      @close-line="dialogs.closeLine"
+      @close-field="dialogs.closeField"
       @say="say"
     />
   </div>

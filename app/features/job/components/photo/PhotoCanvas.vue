@@ -20,31 +20,31 @@ let image: HTMLImageElement | null = null
 function draw() {
   if (!host.value || !image) return
   const { photo } = props
-  const place = fitted(
+  const frame = fitted(
     { width: photo.width!, height: photo.height!, rotation: photo.rotation },
     host.value.clientWidth,
     innerHeight * MAX_HEIGHT_SHARE,
   )
   stage?.destroy()
-  stage = new Konva.Stage({ container: host.value, width: place.stageWidth, height: place.stageHeight })
+  stage = new Konva.Stage({ container: host.value, width: frame.stageWidth, height: frame.stageHeight })
   const layer = new Konva.Layer()
   const group = new Konva.Group({
-    x: place.stageWidth / 2,
-    y: place.stageHeight / 2,
-    offsetX: place.width / 2,
-    offsetY: place.height / 2,
+    x: frame.stageWidth / 2,
+    y: frame.stageHeight / 2,
+    offsetX: frame.width / 2,
+    offsetY: frame.height / 2,
     rotation: photo.rotation,
   })
-  group.add(new Konva.Image({ image, width: place.width, height: place.height }))
-  for (const arrow of photo.arrows) group.add(shape(arrow, place))
+  group.add(new Konva.Image({ image, width: frame.width, height: frame.height }))
+  for (const arrow of photo.arrows) group.add(shape(arrow, frame))
   layer.add(group)
   stage.add(layer)
-  listen(stage, group, place)
+  listen(stage, group, frame)
 }
 
-function shape(arrow: Arrow, place: { width: number; height: number }) {
+function shape(arrow: Arrow, frame: { width: number; height: number }) {
   return new Konva.Arrow({
-    points: arrowPoints(arrow, place),
+    points: arrowPoints(arrow, frame),
     stroke: '#c01010',
     fill: '#c01010',
     strokeWidth: 5,
@@ -56,7 +56,7 @@ function shape(arrow: Arrow, place: { width: number; height: number }) {
   })
 }
 
-function listen(on: Konva.Stage, group: Konva.Group, place: { width: number; height: number }) {
+function listen(on: Konva.Stage, group: Konva.Group, frame: { width: number; height: number }) {
   let from: { x: number; y: number } | null = null
   let ghost: Konva.Arrow | null = null
   const at = () => group.getRelativePointerPosition()
@@ -69,12 +69,12 @@ function listen(on: Konva.Stage, group: Konva.Group, place: { width: number; hei
     ghost?.destroy()
     ghost = shape(
       {
-        x1: from.x / place.width,
-        y1: from.y / place.height,
-        x2: to.x / place.width,
-        y2: to.y / place.height,
+        x1: from.x / frame.width,
+        y1: from.y / frame.height,
+        x2: to.x / frame.width,
+        y2: to.y / frame.height,
       },
-      place,
+      frame,
     )
     group.add(ghost)
   })
@@ -83,10 +83,10 @@ function listen(on: Konva.Stage, group: Konva.Group, place: { width: number; hei
     if (from && to) {
       const ratio = (v: number, of: number) => Math.max(0, Math.min(1, v / of))
       const arrow = {
-        x1: ratio(from.x, place.width),
-        y1: ratio(from.y, place.height),
-        x2: ratio(to.x, place.width),
-        y2: ratio(to.y, place.height),
+        x1: ratio(from.x, frame.width),
+        y1: ratio(from.y, frame.height),
+        x2: ratio(to.x, frame.width),
+        y2: ratio(to.y, frame.height),
       }
       if (Math.hypot(arrow.x2 - arrow.x1, arrow.y2 - arrow.y1) > MIN_ARROW) emit('arrow', arrow)
     }

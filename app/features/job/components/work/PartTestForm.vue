@@ -20,7 +20,7 @@ const ofPart = () => ({
   heat: null as (typeof HEATS)[number] | null,
 })
 const form = ref(ofPart())
-const place = ref({ gainFrom: '', gainTo: '', reference: '4', testSet: '', meter: '', scale: '' })
+const setup = ref({ gainFrom: '', gainTo: '', reference: '4', testSet: '', meter: '', scale: '' })
 const FALLS = [
   { value: null, title: t('job.notTested') },
   { value: false, title: t('job.powerSteady') },
@@ -36,7 +36,7 @@ const HEAT = [
 const numberOf = typedNumber
 function send() {
   const { part, boughtAt, dcGain, rf, falls, heat } = form.value
-  const { gainFrom, gainTo, reference, testSet, meter, scale } = place.value
+  const { gainFrom, gainTo, reference, testSet, meter, scale } = setup.value
   const rfPowerW = numberOf(rf)
   const withRf =
     rfPowerW === null ? { rfReferenceW: null } : { rfReferenceW: numberOf(reference), testSet, meter, scale }
@@ -79,13 +79,13 @@ function send() {
     />
     <div class="pair">
       <v-text-field
-        v-model="place.gainFrom"
+        v-model="setup.gainFrom"
         :label="t('job.itsTypeFrom')"
         inputmode="decimal"
         :error-messages="wrong('gainFrom')"
       />
       <v-text-field
-        v-model="place.gainTo"
+        v-model="setup.gainTo"
         :label="t('job.to')"
         inputmode="decimal"
         :error-messages="wrong('gainTo')"
@@ -99,7 +99,7 @@ function send() {
       :error-messages="wrong('rfPowerW')"
     />
     <v-text-field
-      v-model="place.reference"
+      v-model="setup.reference"
       :label="t('job.referencePower')"
       suffix="W"
       inputmode="decimal"
@@ -108,14 +108,14 @@ function send() {
     <v-select v-model="form.falls" :label="t('job.n5SKeyed')" :items="FALLS" />
     <v-select v-model="form.heat" :label="t('job.caseTemperature')" :items="HEAT" />
     <v-text-field
-      v-model="place.testSet"
+      v-model="setup.testSet"
       :label="t('job.testSet')"
       :placeholder="t('job.theWorkshopsOsmund40a')"
       :error-messages="wrong('testSet')"
     />
-    <v-text-field v-model="place.meter" :label="t('common.meter')" :error-messages="wrong('meter')" />
+    <v-text-field v-model="setup.meter" :label="t('common.meter')" :error-messages="wrong('meter')" />
     <v-text-field
-      v-model="place.scale"
+      v-model="setup.scale"
       :label="t('job.scale')"
       placeholder="5 W"
       :error-messages="wrong('scale')"

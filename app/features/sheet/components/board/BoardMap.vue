@@ -59,32 +59,32 @@ const isWanted = (id: string) => props.wanted.includes(id)
     <g v-for="p in pins" :key="p.id">
       <rect
         v-if="p.kind === 'core'"
-        :x="x(p.place.x) - 9"
-        :y="y(p.place.y) - 9"
+        :x="x(p.position.x) - 9"
+        :y="y(p.position.y) - 9"
         width="18"
         height="18"
         class="pin"
       />
       <path
         v-else-if="p.kind === 'test-point'"
-        :d="`M${x(p.place.x)} ${y(p.place.y) - 8}l8 14h-16z`"
+        :d="`M${x(p.position.x)} ${y(p.position.y) - 8}l8 14h-16z`"
         class="pin"
       />
-      <circle v-else :cx="x(p.place.x)" :cy="y(p.place.y)" r="8.500" class="pin" />
+      <circle v-else :cx="x(p.position.x)" :cy="y(p.position.y)" r="8.500" class="pin" />
       <template v-if="isWanted(p.id)">
         <circle
-          :cx="x(p.place.x)"
-          :cy="y(p.place.y)"
+          :cx="x(p.position.x)"
+          :cy="y(p.position.y)"
           r="12"
           fill="none"
           stroke="var(--accent)"
           stroke-width="2.500"
         />
-        <circle :cx="x(p.place.x)" :cy="y(p.place.y)" r="5.500" fill="var(--accent)" />
+        <circle :cx="x(p.position.x)" :cy="y(p.position.y)" r="5.500" fill="var(--accent)" />
       </template>
       <text
-        :x="x(p.place.x) + (p.kind === 'preset' ? 17 : 0)"
-        :y="y(p.place.y) + (p.kind === 'preset' ? 4 : 24)"
+        :x="x(p.position.x) + (p.kind === 'preset' ? 17 : 0)"
+        :y="y(p.position.y) + (p.kind === 'preset' ? 4 : 24)"
         :text-anchor="p.kind === 'preset' ? 'start' : 'middle'"
         :class="{ strong: isWanted(p.id) }"
       >

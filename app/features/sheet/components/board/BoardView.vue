@@ -11,7 +11,7 @@ const props = withDefaults(
   defineProps<{ sheet: ModelSheet; wanted: readonly string[]; editable?: boolean }>(),
   { editable: false },
 )
-const emit = defineEmits<{ place: [id: string, place: BoardPosition]; choose: [id: string] }>()
+const emit = defineEmits<{ move: [id: string, to: BoardPosition]; choose: [id: string] }>()
 const STEP = 0.01
 const side = ref<BoardSide>(sideOf(props.sheet, props.wanted))
 const chosen = ref<string | null>(props.wanted[0] ?? null)
@@ -41,7 +41,7 @@ function choose(id: string) {
   emit('choose', id)
 }
 function zoom(by: number) {
-  const at = pin.value?.place ?? view.value
+  const at = pin.value?.position ?? view.value
   view.value = { scale: Math.max(1, Math.min(6, view.value.scale * by)), x: at.x, y: at.y }
 }
 /** Arrow keys move the pin that is chosen while the board is edited. */
@@ -56,10 +56,10 @@ function key(e: KeyboardEvent) {
   e.preventDefault()
   e.stopPropagation()
   const hold = (v: number) => Math.round(Math.max(0, Math.min(1, v)) * 1000) / 1000
-  emit('place', pin.value.id, {
-    ...pin.value.place,
-    x: hold(pin.value.place.x + by[0]),
-    y: hold(pin.value.place.y + by[1]),
+  emit('move', pin.value.id, {
+    ...pin.value.position,
+    x: hold(pin.value.position.x + by[0]),
+    y: hold(pin.value.position.y + by[1]),
   })
 }
 useBoardStage(
@@ -76,8 +76,7 @@ useBoardStage(
   }),
   {
     choose,
-    place: (id, place) =>
-      emit('place', id, { ...place, ...(side.value === 'solder' ? { side: side.value } : {}) }),
+    move: (id, to) => emit('move', id, { ...to, ...(side.value === 'solder' ? { side: side.value } : {}) }),
     zoomed: (scale, x, y) => (view.value = { scale, x, y }),
   },
 )

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
-import { BOARD_DRAWINGS, withLine, type BoardPosition, type BoardSide, type ModelSheet } from '#core/sheet'
+import { BOARD_DRAWINGS, withField, type BoardPosition, type BoardSide, type ModelSheet } from '#core/sheet'
 import { boardPins } from '../../logic/boardPins'
 import BoardView from '../board/BoardView.vue'
 
@@ -13,17 +13,17 @@ const emit = defineEmits<{ change: [part: Partial<ModelSheet>]; photo: [file: Fi
 const file = ref<HTMLInputElement | null>(null)
 const forSide = ref<BoardSide>('parts')
 
-function place(id: string, to: BoardPosition) {
+function move(id: string, to: BoardPosition) {
   const pin = [...boardPins(props.sheet, 'parts'), ...boardPins(props.sheet, 'solder')].find(p => p.id === id)
   if (!pin) return
-  const { adjusters, testPoints } = withLine(props.sheet, pin.line, to)
+  const { adjusters, testPoints } = withField(props.sheet, pin.path, to)
   emit('change', { adjusters, ...(testPoints ? { testPoints } : {}) })
 }
 function otherSide(id: string, from: BoardSide) {
   const pin = boardPins(props.sheet, from).find(p => p.id === id)
   if (!pin) return
-  const { x, y } = pin.place
-  place(id, from === 'parts' ? { x, y, side: 'solder' } : { x, y })
+  const { x, y } = pin.position
+  move(id, from === 'parts' ? { x, y, side: 'solder' } : { x, y })
 }
 function picture(side: BoardSide, drawing: string | null, pictureId: string | null) {
   const rest = (props.sheet.boards ?? []).filter(b => b.side !== side)
@@ -52,7 +52,7 @@ const chosen = ref<string | null>(null)
       :sheet="sheet"
       :wanted="chosen ? [chosen] : []"
       editable
-      @place="place"
+      @move="move"
       @choose="id => (chosen = id)"
     >
       <template #default="{ side }">

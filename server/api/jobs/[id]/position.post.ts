@@ -1,10 +1,10 @@
 import { setResponseStatus } from 'h3'
-import { runPlaceBody } from '#shared/jobLive'
-import { tellPlace } from '../../../services/jobLive'
+import { runPositionBody } from '#shared/jobLive'
+import { tellPosition } from '../../../services/jobLive'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 
 export default apiHandler(async event => {
   const id = idParam(event, 'unknown-job')
-  await tellPlace(id, await validBody(event, runPlaceBody))
+  await tellPosition(id, await validBody(event, runPositionBody))
   setResponseStatus(event, 204)
 })

@@ -10,10 +10,10 @@ const MAX_CHUNKS = 100_000
 
 export default apiHandler(async event => {
   const id = idParam(event, 'unknown-recording')
-  const place = Number(getRouterParam(event, 'place'))
-  if (!Number.isInteger(place) || place < 0 || place >= MAX_CHUNKS)
-    throw new ApiError(400, 'invalid-field', t('server.placeTheNumberOfThePiece'), 'place')
-  await keepChunk(id, place, await readUpload(event.node.req, RECORDING_CHUNK_BYTES))
+  const ordinal = Number(getRouterParam(event, 'ordinal'))
+  if (!Number.isInteger(ordinal) || ordinal < 0 || ordinal >= MAX_CHUNKS)
+    throw new ApiError(400, 'invalid-field', t('server.ordinalTheNumberOfThePiece'), 'ordinal')
+  await keepChunk(id, ordinal, await readUpload(event.node.req, RECORDING_CHUNK_BYTES))
   setResponseStatus(event, 204)
   return null
 })

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-/** A line of the sheet that can be corrected by a press; one that was corrected says so. */
+/** A field of the sheet that can be corrected by a press; one that was corrected says so. */
 defineProps<{ label: string; text: string; mark: string | null }>()
 const emit = defineEmits<{ amend: [] }>()
 </script>

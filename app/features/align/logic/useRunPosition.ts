@@ -6,7 +6,7 @@ import { openPointId } from './alignView'
  * Which step and which of its points is at hand. Taking a reading moves on to the next open point of the
  * step.
  */
-export function useAlignPlace(run: () => RunState) {
+export function useRunPosition(run: () => RunState) {
   const stepId = ref(run().next?.stepId ?? run().steps[0]!.step.id)
   const chosenPoint = ref<string | null>(null)
   const state = computed<StepState>(() => run().steps.find(s => s.step.id === stepId.value)!)

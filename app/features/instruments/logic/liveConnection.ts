@@ -1,11 +1,11 @@
 import { openLiveSource, type LiveNews, type TellLive } from './liveSource'
 
 /**
- * The line to the instruments. A browser has six lines to a server for all its pages together, so they share
- * one; where it has no shared workers, each page has its own.
+ * The connection to the instruments. A browser has six of them to a server for all its pages together, so
+ * they share one; where it has no shared workers, each page has its own.
  * @returns ends it for this page
  */
-export function openLiveLine(tell: TellLive): () => void {
+export function openLive(tell: TellLive): () => void {
   if (typeof SharedWorker === 'undefined') return openLiveSource(tell)
   let close: (() => void) | null = null
   const worker = new SharedWorker(new URL('../workers/live.worker.ts', import.meta.url), {
