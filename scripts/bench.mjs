@@ -1,12 +1,13 @@
-import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { performance } from 'node:perf_hooks'
 import { gzipSync } from 'node:zlib'
+import { benchRow } from './lib/benchRow.mjs'
 import { ensureBuilt } from './lib/build.mjs'
 import { launchBrowser } from './lib/browser.mjs'
 import { startHouse } from './lib/house.mjs'
+import { peopleBench } from './lib/peopleBench.mjs'
 import { rigBench } from './lib/rigBench.mjs'
 import { runBench } from './lib/runBench.mjs'
 import { signalBench } from './lib/signalBench.mjs'
@@ -80,45 +81,10 @@ async function latency(page, address, jobId) {
 async function postReadings(address, jobId) {
   const took = []
   for (let i = 0; i < POSTS; i++) {
-    const reading = (quantity, value) => ({
-      id: randomUUID(),
-      quantity,
-      value,
-      standardUncertainty: 0.1,
-      source: 'instrument',
-      instrument: 'Meter',
-    })
-    const event = {
-      kind: 'row-taken',
-      id: randomUUID(),
-      atMs: 1_795_000_000_000 + i,
-      phase: 'as-found',
-      stepId: null,
-      pointId: 'high-20',
-      conditions: {
-        mode: 'FM',
-        channel: 20,
-        lowPower: false,
-        toneHz: null,
-        toneV: null,
-        inputV: null,
-        coverage: 'standard',
-        setting: '',
-        supplyV: 13.8,
-        load: 'dummy',
-        onTimeS: 1500,
-      },
-      readings: [
-        reading('carrierHz', 27_791_182),
-        reading('powerW', 2.8),
-        reading('supplyV', 13.8),
-        reading('supplyA', 0.9),
-      ],
-    }
     const started = performance.now()
     const response = await fetch(`${address}/api/jobs/${jobId}/events`, {
       method: 'POST',
-      body: JSON.stringify(event),
+      body: JSON.stringify(benchRow(i)),
       headers: { 'content-type': 'application/json' },
     })
     await response.arrayBuffer()
@@ -195,6 +161,7 @@ try {
           aim: 'p95 under 100 ms',
         },
         postReading: { ...(await postReadings(address, jobId)), aim: 'p95 under 30 ms' },
+        people: await peopleBench(WATCH_S, spread, percentile),
         firstLoadJsGzip: {
           bench: await scripts(browser, address),
           align: await scripts(browser, `${address}/jobs/${jobId}/align`),

@@ -2,6 +2,13 @@ import type { CoreErrorCode } from '#core/errors'
 
 /** Codes that the server adds to the core's own. */
 export const SERVER_ERROR_CODES = [
+  'sign-in-needed',
+  'not-allowed',
+  'wrong-secret',
+  'too-many-tries',
+  'already-set-up',
+  'other-person',
+  'unknown-person',
   'invalid-field',
   'body-too-large',
   'not-json',

@@ -1,4 +1,6 @@
 import type { FetchOptions } from 'ofetch'
+import type { WireError } from '#shared/errors'
+import { signInNeeded } from './whoIsHere'
 
 /** A read that takes longer is given up [ms]. */
 const READ_WITHIN_MS = 8000
@@ -37,5 +39,8 @@ function withDefaults({ repeatable, ...options }: ApiOptions) {
     ...options,
     retry: reads || repeatable ? 1 : 0,
     retryDelay: AGAIN_AFTER_MS,
+    onResponseError: ({ response }: { response: { _data?: { data?: WireError } } }) => {
+      if (response._data?.data?.code === 'sign-in-needed') signInNeeded.value = true
+    },
   }
 }

@@ -9,12 +9,20 @@ export interface Failure {
   readonly code: string | null
 }
 
+/** Refusals that pass when somebody signs in, or when some time has. */
+const PASSING: ReadonlySet<string> = new Set(['sign-in-needed', 'other-person', 'too-many-tries'])
+
 /** Reads whatever a fetch threw. Without an answer, or with a 5xx, the cause passes by itself. */
 export function failureOf(error: unknown): Failure {
   const { statusCode, data } = error as { statusCode?: number; data?: { data?: WireError } }
   const wire = data?.data
   if (wire?.message)
-    return { words: wire.message, field: wire.field, passing: (statusCode ?? 500) >= 500, code: wire.code }
+    return {
+      words: wire.message,
+      field: wire.field,
+      passing: (statusCode ?? 500) >= 500 || PASSING.has(wire.code),
+      code: wire.code,
+    }
   if (statusCode === undefined)
     return { words: t('frame.theServerIsNotResponding'), field: null, passing: true, code: null }
   return {

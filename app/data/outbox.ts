@@ -1,4 +1,7 @@
 import { $api } from './api'
+import { ENTERED_BY, NOBODY } from '#shared/people'
+import { t } from '#shared/i18n'
+import { personHere } from './whoIsHere'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { JobEvent } from '#core/run'
@@ -40,7 +43,7 @@ export const useOutboxStore = defineStore('outbox', () => {
    * @throws when the browser cannot keep it
    */
   async function append(jobId: string, event: JobEvent) {
-    await keep(jobId, event)
+    await keep(jobId, event, personHere.value)
     await reload()
     void flush()
   }
@@ -53,13 +56,16 @@ export const useOutboxStore = defineStore('outbox', () => {
 
   async function sendAll() {
     await reload()
-    for (let next = unsent.value[0]; next; next = unsent.value[0]) {
+    for (let next = unsent.value.find(isOurs); next; next = unsent.value.find(isOurs)) {
       if (!(await send(next))) return
       await reload()
     }
-    trouble.value = null
+    trouble.value = unsent.value.length > 0 ? t('frame.waitsForWhoEnteredIt') : null
     failures = 0
   }
+
+  /** Somebody else's wait until he or she is here again: the record names who entered what. */
+  const isOurs = ({ enteredBy }: OutboxEntry) => enteredBy === NOBODY || enteredBy === personHere.value
 
   /** @returns false when it is worth waiting */
   async function send(entry: OutboxEntry): Promise<boolean> {
@@ -67,6 +73,7 @@ export const useOutboxStore = defineStore('outbox', () => {
       await $api(`/api/jobs/${entry.jobId}/events`, {
         method: 'POST',
         body: entry.event,
+        headers: { [ENTERED_BY]: entry.enteredBy },
       })
       await drop(entry.key)
       sentListeners.forEach(tell => tell(entry.jobId, entry.event))

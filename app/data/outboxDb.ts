@@ -2,6 +2,7 @@ import { openDB, type DBSchema, type IDBPDatabase } from 'idb'
 import type { JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import type { Job } from '#shared/job'
+import { NOBODY } from '#shared/people'
 
 /** An event that was kept in this browser and is on its way to the server. */
 export interface OutboxEntry {
@@ -9,6 +10,8 @@ export interface OutboxEntry {
   readonly key: number
   readonly jobId: string
   readonly event: JobEvent
+  /** id of whoever entered it, or that nobody was signed in */
+  readonly enteredBy: string
   /** words of a refusal; such an entry is kept until somebody decides */
   readonly refused: string | null
 }
@@ -21,7 +24,11 @@ export interface Snapshot {
 }
 
 /** As it lies on disk, where the key has been called `place` since the first version. */
-type StoredEntry = Omit<OutboxEntry, 'key'> & { readonly place?: number }
+type StoredEntry = Omit<OutboxEntry, 'key' | 'enteredBy'> & {
+  readonly place?: number
+  /** entries of before there was a sign-in have none */
+  readonly enteredBy?: string
+}
 
 interface Schema extends DBSchema {
   outbox: { key: number; value: StoredEntry; indexes: { job: string } }
@@ -44,13 +51,13 @@ function database(): Promise<IDBPDatabase<Schema>> {
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** Resolves when the event is on disk. @returns its key in the outbox */
-export async function keep(jobId: string, event: JobEvent): Promise<number> {
-  return (await database()).add('outbox', plain({ jobId, event, refused: null }))
+export async function keep(jobId: string, event: JobEvent, enteredBy: string): Promise<number> {
+  return (await database()).add('outbox', plain({ jobId, event, enteredBy, refused: null }))
 }
 
 export async function waiting(): Promise<OutboxEntry[]> {
   const stored = await (await database()).getAll('outbox')
-  return stored.map(({ place, ...entry }) => ({ ...entry, key: place! }))
+  return stored.map(({ place, enteredBy = NOBODY, ...entry }) => ({ ...entry, enteredBy, key: place! }))
 }
 
 export async function drop(key: number): Promise<void> {

@@ -16,6 +16,7 @@ import { useKeyAlarm } from '~/features/align/logic/useKeyAlarm'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { useOutboxStore } from '../data/outbox'
+import { useSessionStore } from '~/features/people/store/session'
 import { usePracticeStore } from '~/features/practice/store/practice'
 
 const KeysDialog = laterComponent(() => import('../ui/frame/KeysDialog.vue'))
@@ -30,6 +31,7 @@ const decimal = useDecimalCookie()
 const live = useLiveStore()
 const outbox = useOutboxStore()
 const practice = usePracticeStore()
+const session = useSessionStore()
 const alarm = useKeyAlarm(computed(() => live.clock))
 provide(KEY_ALARM, alarm)
 const instruments = useInstrumentsStore()
@@ -88,6 +90,8 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         :night="night"
         :simulated="practice.state !== null && route.path !== '/practice'"
         :panel-open="drawer"
+        :person="session.me.person?.name ?? null"
+        @person="session.offerSwitch"
         @panel="togglePractice"
         @theme="switchTheme"
         @keys="keysOpen = true"

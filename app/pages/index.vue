@@ -112,6 +112,7 @@ useBenchKeys({
         <h1>{{ t('bench.onTheBench') }}</h1>
         <FindField ref="searchField" v-model="search" />
         <v-btn href="/api/calendar.ics" download>{{ t('bench.calendar') }}</v-btn>
+        <v-btn to="/people">{{ t('people.people') }}</v-btn>
         <v-btn @click="takenOpen = true">{{
           t('bench.blockDays', { what: blocked.items.length ? `: ${blocked.items.length}` : '' })
         }}</v-btn>

@@ -208,6 +208,7 @@ export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): 
     verdict: verdictOf(sheet, rules, row, reading),
     source: reading.source,
     instrument: text(reading.instrument),
+    entered_by: row.author?.name ?? '',
     struck_out: text(struck),
     stale: staleBy.length > 0 ? staleBy.map(t => t.designator).join(' ') : '',
   }))

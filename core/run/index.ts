@@ -14,6 +14,7 @@ export {
   type StepConfirmed,
   type StepReopened,
 } from './jobEvent'
+export type { Author, EventBase } from './eventBase'
 export * from './workEvent'
 export * from './runEvent'
 // What follows from it

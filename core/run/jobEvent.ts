@@ -1,3 +1,4 @@
+import type { EventBase } from './eventBase'
 import type { Reading } from '../quantity'
 import type { OperatingPoint } from '../sheet'
 import { RUN_EVENT_KINDS, type RunEvent } from './runEvent'
@@ -11,12 +12,6 @@ export interface RowConditions extends OperatingPoint {
   readonly supplyV: number | null
   readonly load: string
   readonly onTimeS: number | null
-}
-
-interface EventBase {
-  /** client-made UUID: an event sent twice is one event */
-  readonly id: string
-  readonly atMs: number
 }
 
 /** One press: every number of one row, with its conditions. stepId null = a row of the matrix. */

@@ -3,13 +3,8 @@
  * keyed, an entry struck out.
  */
 
+import type { EventBase } from './eventBase'
 import type { FieldChange } from '../sheet'
-
-interface EventBase {
-  /** client-made UUID: an event sent twice is one event */
-  readonly id: string
-  readonly atMs: number
-}
 
 /**
  * Fields of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a

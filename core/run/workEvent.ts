@@ -3,13 +3,8 @@
  * concluding.
  */
 
+import type { EventBase } from './eventBase'
 import type { AdjusterRole } from '../sheet'
-
-interface EventBase {
-  /** client-made UUID: an event sent twice is one event */
-  readonly id: string
-  readonly atMs: number
-}
 
 export const POWER_SEEN = ['normal', 'rising', 'limit', 'smoke'] as const
 export const ITEM_STATES = ['fine', 'seen', 'treated', 'ask'] as const

@@ -19,6 +19,7 @@ import job from './job.json'
 import note from './note.json'
 import owner from './owner.json'
 import paper from './paper.json'
+import people from './people.json'
 import practice from './practice.json'
 import receiver from './receiver.json'
 import recording from './recording.json'
@@ -56,6 +57,7 @@ export default {
   note,
   owner,
   paper,
+  people,
   practice,
   receiver,
   recording,

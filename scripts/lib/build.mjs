@@ -25,6 +25,7 @@ const PROCESSES = {
   check: 'server/check/main.ts',
   demo: 'server/demo/main.ts',
   erase: 'server/erase/main.ts',
+  passwd: 'server/passwd/main.ts',
   scale: 'server/demo/scale/main.ts',
 }
 

@@ -5,7 +5,14 @@ import { join } from 'node:path'
 
 const APPLICATION = 'diapason_app'
 /** Triggers refuse the same, to whoever owns the tables too. */
-const APPEND_ONLY = ['job_event', 'reading', 'sheet_revision', 'handover_issue', 'handover_paper']
+const APPEND_ONLY = [
+  'job_event',
+  'reading',
+  'sheet_revision',
+  'handover_issue',
+  'handover_paper',
+  'audit_entry',
+]
 
 /**
  * Who may enter a private cluster: its superuser by the private socket, as the user of this machine that

@@ -9,6 +9,7 @@ import { migrate } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
 import { OUTPUT } from './paths.mjs'
 import { freePort, freePorts } from './ports.mjs'
+import { listensOn, refuseStrangers } from './listening.mjs'
 import { startCluster } from './postgres.mjs'
 import { run } from './run.mjs'
 
@@ -38,11 +39,12 @@ export async function startHouse({
   try {
     const adminUrl = process.env.DATABASE_URL ?? cluster.adminUrl
     await migrate(adminUrl)
+    await refuseStrangers(adminUrl)
     const webPort = await freePort(preferredPort)
     const env = { ...settings, ...(await addresses(cluster, adminUrl)) }
     if (demo) await startDemo(children, { env, adminUrl, onDeath })
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
-    const web = { HOST: process.env.HOST ?? '127.0.0.1', PORT: String(webPort), NODE_ENV: 'production' }
+    const web = { HOST: listensOn(), PORT: String(webPort), NODE_ENV: 'production' }
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
     const address = `http://127.0.0.1:${webPort}`
     await answers(`${address}/api/health`)

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import { runState, type JobEvent } from '#core/run'
 import { jobEventBody } from '#shared/jobEvents'
+import { authorBody } from '#shared/people'
 import { jobTag } from '#shared/jobTag'
 import { errorWords } from '#shared/words/messageWords'
 import { chained, eventDigest } from '../db/eventChain'
@@ -67,7 +68,9 @@ async function checkJob(id: string) {
 
 async function unreadable(event: JobEvent): Promise<string | null> {
   try {
-    await jobEventBody.validate(event, { strict: true })
+    const { author, ...entered } = event
+    await jobEventBody.validate(entered, { strict: true })
+    if (author) await authorBody.validate(author, { strict: true })
     return null
   } catch (error) {
     return error instanceof Error ? error.message : String(error)

@@ -1,4 +1,5 @@
 import { pool } from '../db/pool'
+import { setUpWorkshop } from '../db/queries/workshop'
 import { connectSimulatedBench } from './demoInstruments'
 import { loadDemoJobs } from './demoJobs'
 import { loadDemoRecording } from './demoRecording'
@@ -7,6 +8,7 @@ import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
 provideEveryLanguage()
 
 /** Demo data into an empty database; the simulated instruments are pointed at their ports on every start. */
+await setUpWorkshop(pool, 'Weirside Bench', false)
 await connectSimulatedBench(process.env.BENCH_URL!)
 const {
   rows: [count],

@@ -235,9 +235,12 @@ function photoPages(photos: readonly PaperPhoto[]): Content[] {
 
 function handedWords(h: Handover): Content[] {
   const last = h.events.findLast(e => e.kind === 'handed-over')
-  return last?.text
-    ? [heading(t('paper.explainedToTheOwner')), words(`${last.text} (${dayMonthYear(last.atMs)})`)]
-    : []
+  if (!last) return []
+  const on = dayMonthYear(last.atMs)
+  return [
+    ...(last.text ? [heading(t('paper.explainedToTheOwner')), words(`${last.text} (${on})`)] : []),
+    ...(last.author ? [words(t('paper.releasedBy', { name: last.author.name, on }))] : []),
+  ]
 }
 
 function orNone(lines: readonly string[], none: string): readonly string[] {

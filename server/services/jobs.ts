@@ -1,6 +1,7 @@
 import { t } from '#shared/i18n'
 import { isDeepStrictEqual } from 'node:util'
 import { canBeStruck, type JobEvent } from '#core/run'
+import type { SignedIn } from '#shared/people'
 import type { ModelSheet } from '#core/sheet'
 import type { Intake, Job, JobPatch } from '#shared/job'
 import { inTransaction, pool, type Db } from '../db/pool'
@@ -12,6 +13,7 @@ import {
   selectEvents,
   selectEventsOfKinds,
 } from '../db/queries/jobEvent'
+import { isPractice } from '../db/queries/practice'
 import { ApiError } from '../utils/apiError'
 import { keepAmendment, takeBack } from './amendments'
 import { checkEvent } from './checkEvent'
@@ -82,13 +84,21 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
 
 /**
  * Appends an event. Sent twice it is stored once; the same id with other content is refused.
+ * @param by who is signed in and entered it; null = a bench without sign-in, or nobody knows any more
  * @returns whether it is new
  */
-export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isNew: boolean }> {
+export async function appendEvent(
+  jobId: string,
+  entered: JobEvent,
+  by: SignedIn | null = null,
+): Promise<{ isNew: boolean }> {
+  const event = by ? enteredBy(by, entered) : entered
   return inTransaction(async db => {
     // One after the other: what a handover freezes is everything that was entered before it.
     const job = await lockJob(db, jobId)
     if (!job) throw unknownJob(jobId)
+    if (by?.role === 'trainee' && !(await isPractice(db, jobId)))
+      throw new ApiError(403, 'not-allowed', t('server.traineeOnSimulatedSets'))
     await checkOnJob(db, job, event)
     if (
       (event.kind === 'reading-struck' || event.kind === 'challenge-kept') &&
@@ -117,6 +127,11 @@ export async function appendEvent(jobId: string, event: JobEvent): Promise<{ isN
   })
 }
 
+/** Where a name is part of an entry, it is that of whoever is signed in, not what was typed once. */
+function enteredBy({ personId, name }: SignedIn, event: JobEvent): JobEvent {
+  return { ...event, ...('who' in event ? { who: name } : {}), author: { personId, name } }
+}
+
 /** Refuses what the job's sheet, as it stands corrected, does not have; a correction has to fit it. */
 async function checkOnJob(db: Db, job: Job, event: JobEvent): Promise<void> {
   const sheet = await sheetOfJob(
@@ -141,7 +156,7 @@ function isFound(event: JobEvent): boolean {
   return event.kind !== 'row-taken' || (event.phase === 'as-found' && event.stepId === null)
 }
 
-/** Key order and undefined fields do not make two events different. */
-function plain(event: JobEvent): unknown {
-  return JSON.parse(JSON.stringify(event))
+/** Key order, undefined fields and who sends it again do not make two events different. */
+function plain({ author, ...entered }: JobEvent): unknown {
+  return JSON.parse(JSON.stringify(entered))
 }

@@ -76,6 +76,7 @@ const NAMED = {
   'unknown-recording': 'server.recording',
   'unknown-practice': 'server.exercise',
   'unknown-picture': 'server.boardPicture',
+  'unknown-person': 'server.person',
 } as const satisfies Readonly<Record<string, MessageCode>>
 
 /** A UUID from the path. An id of any other form belongs to nothing. */

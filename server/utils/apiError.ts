@@ -31,6 +31,8 @@ export function toWire(error: unknown): { status: number; body: WireError } {
   if (isUnfit(error)) return of(400, 'cannot-be-kept', t('server.valueCannotBeKept'))
   if (isDuplicate(error, 'instrument_name_key'))
     return of(409, 'name-taken', t('server.nameAnotherInstrumentHasThisName'), 'name')
+  if (isDuplicate(error, 'person_name_key'))
+    return of(409, 'name-taken', t('server.someoneElseHasThisName'), 'name')
   if (isContradiction(error)) return of(409, 'cannot-be-kept', t('server.contradictsWhatIsKept'))
   return of(500, 'internal', t('server.serverErrorSavedEntriesAreSafe'))
 }

@@ -38,7 +38,8 @@ export const INTAKE = {
   promisedOn: null,
 }
 
-export async function testHouse({ demo = true } = {}): Promise<TestHouse> {
+/** @param setUp false = the first start is still to come; true = without sign-in */
+export async function testHouse({ demo = true, setUp = true } = {}): Promise<TestHouse> {
   const folder = mkdtempSync(join(tmpdir(), 'diapason-test-'))
   const house = await startHouse({ folder, demo, throwAway: true })
   const request: TestHouse['request'] = async (method, path, body) => {
@@ -60,6 +61,7 @@ export async function testHouse({ demo = true } = {}): Promise<TestHouse> {
       error: response.ok ? null : ((json as { data?: WireError }).data ?? null),
     }
   }
+  if (!demo && setUp) await request('POST', '/api/workshop', { workshop: 'Weirside Bench', owner: null })
   return {
     address: house.address,
     env: house.env as Record<string, string>,

@@ -1,55 +1,27 @@
 <script setup lang="ts">
 import { decimalSign, type DecimalSign } from '#core/quantity'
 import { LANGUAGES, LANGUAGE_NAMES, language, t, type Language } from '#shared/i18n'
-defineProps<{ path: string; night: boolean; simulated: boolean; panelOpen: boolean }>()
+import { mainPages } from './mainPages'
+
+defineProps<{
+  path: string
+  night: boolean
+  simulated: boolean
+  panelOpen: boolean
+  /** who is signed in; null = nobody signs in here */
+  person: string | null
+}>()
 const emit = defineEmits<{
   theme: []
   keys: []
+  person: []
   panel: []
   language: [to: Language]
   decimal: [sign: DecimalSign]
 }>()
+const pages = mainPages()
 const otherSign: DecimalSign = decimalSign() === '.' ? ',' : '.'
 const other = LANGUAGES.find(l => l !== language())!
-
-const PLACES = [
-  {
-    to: '/',
-    label: t('frame.bench'),
-    path: 'M3 9h18M5 9v10M19 9v10M3 5h18',
-    at: (p: string) => p === '/' || p.startsWith('/jobs'),
-  },
-  {
-    to: '/sets',
-    label: t('frame.sets'),
-    path: 'M10.500 4a6.500 6.500 0 1 0 .01 0M15.500 15.500L20 20',
-    at: (p: string) => p.startsWith('/sets'),
-  },
-  {
-    to: '/sheets',
-    label: t('frame.sheets'),
-    path: 'M6 3h9l4 4v14H6zM9 12h7M9 16h7',
-    at: (p: string) => p.startsWith('/sheets') || p.startsWith('/rules'),
-  },
-  {
-    to: '/signals',
-    label: t('frame.signals'),
-    path: 'M3 12h3l2-6 4 13 3-10 2 3h4',
-    at: (p: string) => p.startsWith('/signals'),
-  },
-  {
-    to: '/practice',
-    label: t('frame.practice'),
-    path: 'M12 4a8 8 0 1 0 .01 0M12 12V6',
-    at: (p: string) => p.startsWith('/practice'),
-  },
-  {
-    to: '/instruments',
-    label: t('frame.instruments'),
-    path: 'M4 8h16v9H4zM8 8V5M16 8V5M8 13h4',
-    at: (p: string) => p.startsWith('/instruments'),
-  },
-]
 </script>
 
 <template>
@@ -68,7 +40,7 @@ const PLACES = [
       </svg>
     </NuxtLink>
     <NuxtLink
-      v-for="p in PLACES"
+      v-for="p in pages"
       :key="p.to"
       prefetch-on="interaction"
       :to="p.to"
@@ -78,6 +50,16 @@ const PLACES = [
       <svg viewBox="0 0 24 24" aria-hidden="true"><path :d="p.path" /></svg>{{ p.label }}
     </NuxtLink>
     <div class="space" />
+    <button
+      v-if="person"
+      type="button"
+      :title="t('frame.switchPerson', { name: person })"
+      @click="emit('person')"
+    >
+      <svg viewBox="0 0 24 24" aria-hidden="true">
+        <path d="M12 4a4 4 0 1 0 .01 0M4 20c1-5 4-7 8-7s7 2 8 7" /></svg
+      ><span class="person">{{ person }}</span>
+    </button>
     <button
       v-if="simulated"
       type="button"
@@ -116,6 +98,12 @@ const PLACES = [
 </template>
 
 <style scoped>
+.person {
+  max-width: 74px;
+  overflow: hidden;
+  text-overflow: ellipsis;
+  white-space: nowrap;
+}
 .side {
   border-right: 1px solid var(--line2);
   display: flex;
@@ -128,7 +116,8 @@ const PLACES = [
 }
 .side a,
 .side button {
-  height: 60px;
+  flex: 0 1 60px;
+  min-height: 44px;
   display: flex;
   flex-direction: column;
   align-items: center;
@@ -177,6 +166,7 @@ const PLACES = [
     min-width: 62px;
     padding: 0 6px;
     height: 52px;
+    flex: none;
   }
   .side .brand {
     display: none;

@@ -5,5 +5,8 @@ import { apiHandler, created, validBody } from '../../utils/api'
 
 export default apiHandler(async event => {
   const { sheet, who, reason } = await validBody(event, newSheetBody)
-  return created(event, await addSheet(sheet as unknown as ModelSheet, who, reason))
+  return created(
+    event,
+    await addSheet(sheet as unknown as ModelSheet, event.context.person?.name ?? who, reason),
+  )
 })

@@ -65,7 +65,7 @@ function strike(reason: string) {
           <li v-for="e in shown" :key="e.id" :class="{ struck: struck.has(e.id) }">
             <span class="fig quiet">{{ clockTime(e.atMs) }}</span>{{ ' ' }}
             <span class="what"
-              >{{ eventWords(e)
+              ><span v-if="e.author" class="quiet">{{ e.author.name }}: </span>{{ eventWords(e)
               }}<span v-if="struck.has(e.id)" class="quiet">
                 {{ t('align.struckOut', { get: struck.get(e.id) }) }}</span
               ></span

@@ -6,5 +6,6 @@ import { apiHandler, validBody } from '../../../utils/api'
 
 export default apiHandler(async event => {
   const { from, sheet, who, reason } = await validBody(event, sheetPatch)
-  return reviseSheet(getRouterParam(event, 'id')!, from, sheet as unknown as ModelSheet, who, reason)
+  const by = event.context.person?.name ?? who
+  return reviseSheet(getRouterParam(event, 'id')!, from, sheet as unknown as ModelSheet, by, reason)
 })

@@ -1,0 +1,86 @@
+import { defineStore } from 'pinia'
+import { computed, ref, watch } from 'vue'
+import { NOBODY, type Me } from '#shared/people'
+import { $api } from '~/data/api'
+import { personHere, signInNeeded } from '~/data/whoIsHere'
+
+/** What is taken for true until the server has said how it is. */
+const UNKNOWN: Me = { isSetUp: true, signIn: false, workshop: '', person: null, known: [] }
+
+/** Who works at this screen. */
+export const useSessionStore = defineStore('session', () => {
+  const me = ref<Me>(UNKNOWN)
+  /** somebody else wants to sign in while the page stays as it is */
+  const switching = ref(false)
+  /** a page is on the screen already: who has to sign in again loses nothing that was typed there */
+  const entered = ref(false)
+
+  const isFirstStart = computed(() => !me.value.isSetUp)
+  const asks = computed(
+    () => me.value.signIn && (me.value.person === null || signInNeeded.value || switching.value),
+  )
+
+  async function load() {
+    take(await $api<Me>('/api/me'))
+  }
+  function take(now: Me) {
+    me.value = now
+    personHere.value = now.person?.personId ?? NOBODY
+    if (now.person) signInNeeded.value = false
+    if (now.isSetUp && (!now.signIn || now.person)) entered.value = true
+  }
+  async function setUp(workshop: string, owner: { name: string; password: string } | null) {
+    await $api('/api/workshop', { method: 'POST', body: { workshop, owner } })
+    await load()
+  }
+  async function signIn(name: string, password: string) {
+    await $api('/api/sign-in', { method: 'POST', body: { name, password } })
+    await signedIn()
+  }
+  async function signInByPin(personId: string, pin: string) {
+    await $api('/api/sign-in/pin', { method: 'POST', body: { personId, pin } })
+    await signedIn()
+  }
+  async function signedIn() {
+    await load()
+    switching.value = false
+  }
+  function offerSwitch() {
+    switching.value = true
+  }
+  function goOn() {
+    switching.value = false
+  }
+  async function signOut() {
+    await $api('/api/sign-out', { method: 'POST' })
+    entered.value = false
+    switching.value = false
+    await load()
+  }
+  async function changePassword(old: string, password: string) {
+    await $api('/api/me/password', { method: 'PUT', body: { old, password } })
+  }
+  async function changePin(password: string, pin: string | null) {
+    await $api('/api/me/pin', { method: 'PUT', body: { password, pin } })
+    await load()
+  }
+  // Signed out in another tab, or for too long: the person is not known here any more.
+  watch(signInNeeded, needed => needed && void load().catch(() => {}))
+
+  return {
+    me,
+    switching,
+    entered,
+    isFirstStart,
+    asks,
+    offerSwitch,
+    goOn,
+    load,
+    setUp,
+    signIn,
+    signInByPin,
+    signOut,
+    changePassword,
+    changePin,
+  }
+})

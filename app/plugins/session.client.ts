@@ -1,0 +1,14 @@
+import { defineNuxtPlugin } from '#imports'
+import { useSessionStore } from '~/features/people/store/session'
+
+/** Who is signed in is known before the first page asks for anything. */
+export default defineNuxtPlugin({
+  name: 'session',
+  parallel: true,
+  async setup() {
+    // Without a server the page says so by itself.
+    await useSessionStore()
+      .load()
+      .catch(() => undefined)
+  },
+})

@@ -1,0 +1,4 @@
+import { audit } from '../services/workshop'
+import { apiHandler } from '../utils/api'
+
+export default apiHandler(() => audit())

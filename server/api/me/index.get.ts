@@ -1,0 +1,4 @@
+import { me } from '../../services/signIn'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(event => me(event))

@@ -1,0 +1,4 @@
+import { people } from '../../services/people'
+import { apiHandler } from '../../utils/api'
+
+export default apiHandler(() => people())

@@ -1,0 +1,9 @@
+import { setResponseStatus } from 'h3'
+import { firstStartBody } from '#shared/people'
+import { setUp } from '../services/workshop'
+import { apiHandler, validBody } from '../utils/api'
+
+export default apiHandler(async event => {
+  await setUp(event, await validBody(event, firstStartBody))
+  setResponseStatus(event, 204)
+})

@@ -1,0 +1,37 @@
+import { isDatabaseAway } from '../db/errors'
+import { pool } from '../db/pool'
+import { selectEntrance, touchSession, type Entrance } from '../db/queries/session'
+
+/** So many sessions are remembered for when the database is away. */
+const MAX_REMEMBERED = 500
+const remembered = new Map<string, Entrance>()
+
+/**
+ * The workshop, and who a cookie belongs to. While the database is away it is whoever it was when that was
+ * last seen: readings go on, and nothing is stored anyway.
+ * @param token hash of the cookie; null = there is none
+ * @throws what the database throws, for a cookie that was not seen before
+ */
+export async function entranceOf(token: Buffer | null): Promise<Entrance> {
+  const key = token?.toString('base64') ?? ''
+  try {
+    const entrance = await selectEntrance(pool, token)
+    remember(key, entrance)
+    if (token && entrance.person) await touchSession(pool, token)
+    return entrance
+  } catch (error) {
+    const before = remembered.get(key)
+    if (!isDatabaseAway(error) || !before) throw error
+    return before
+  }
+}
+
+/** A session that ended is not let in when the database goes. */
+export const forget = (token: Buffer) => remembered.delete(token.toString('base64'))
+export const forgetAll = () => remembered.clear()
+
+function remember(key: string, entrance: Entrance) {
+  remembered.delete(key)
+  remembered.set(key, entrance)
+  if (remembered.size > MAX_REMEMBERED) remembered.delete(remembered.keys().next().value!)
+}

@@ -1,0 +1,280 @@
+import { randomUUID } from 'node:crypto'
+import { readdirSync } from 'node:fs'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { JobEvent } from '../../core/run'
+import type { AuditEntry, Me, Person } from '../../shared/people'
+import { rowTaken } from '../fixtures/jobEvents'
+import { INTAKE, testHouse, type TestHouse } from './house'
+import { Visitor } from './visitor'
+
+const house = {} as TestHouse
+const OWNER = { name: 'Mirela Quist', password: 'two locks and a weir' }
+const PASSWORD = 'barges go by at noon'
+let owner: Visitor
+
+beforeAll(async () => {
+  Object.assign(house, await testHouse({ demo: false, setUp: false }))
+  owner = new Visitor(house.address)
+})
+afterAll(() => house.stop())
+
+const me = async (visitor: Visitor) => (await visitor.request('GET', '/api/me')).body as Me
+async function add(name: string, role: Person['role']): Promise<Visitor> {
+  const made = await owner.request('POST', '/api/people', {
+    id: randomUUID(),
+    name,
+    role,
+    password: PASSWORD,
+  })
+  expect(made.status).toBe(201)
+  const visitor = new Visitor(house.address)
+  expect(await visitor.signIn(name, PASSWORD)).toBe(204)
+  return visitor
+}
+const eventsOf = async (jobId: string) =>
+  ((await owner.request('GET', `/api/jobs/${jobId}`)).body as { events: JobEvent[] }).events
+
+describe('the first start', () => {
+  it('is still to come, and whoever sits here is let in', async () => {
+    expect(await me(owner)).toMatchObject({ isSetUp: false, signIn: false, person: null })
+    expect((await owner.request('GET', '/api/jobs')).status).toBe(200)
+  })
+  it.each([
+    ['a short password', { name: 'Mirela', password: 'elevenchars' }, 'owner.password'],
+    ['the name as password', { name: 'Mirela Quist', password: 'mirela quist1' }, 'owner.password'],
+    ['no name', { name: ' ', password: OWNER.password }, 'owner.name'],
+  ])('refuses %s', async (_, person, field) => {
+    const { status, error } = await owner.request('POST', '/api/workshop', { workshop: 'W', owner: person })
+    expect([status, error?.field]).toEqual([400, field])
+  })
+  it('can be without sign-in, and sign-in brought in later; never taken back', async () => {
+    const alone = await owner.request('POST', '/api/workshop', { workshop: 'Weirside Bench', owner: null })
+    expect(alone.status).toBe(204)
+    expect(await me(owner)).toMatchObject({ isSetUp: true, signIn: false, workshop: 'Weirside Bench' })
+    const set = await owner.request('POST', '/api/workshop', { workshop: 'Weirside Bench', owner: OWNER })
+    expect(set.status).toBe(204)
+    expect(await me(owner)).toMatchObject({ signIn: true, person: { name: OWNER.name, role: 'owner' } })
+    for (const other of [owner, new Visitor(house.address)]) {
+      const again = await other.request('POST', '/api/workshop', { workshop: 'Mine', owner: null })
+      expect([again.status, again.error?.code]).toEqual([409, 'already-set-up'])
+    }
+  })
+  it('gives a cookie that no script reads and no other site sends', () => {
+    const cookie = owner.seen.find(c => c.startsWith('diapason_session='))!
+    expect(cookie).toMatch(/; HttpOnly/)
+    expect(cookie).toMatch(/; SameSite=Strict/)
+    expect(cookie.split(';')[0]!.length).toBeGreaterThan(40)
+  })
+})
+
+describe('every route', () => {
+  /** As the files of the routes say it: a route that is added is in here. */
+  const routes = readdirSync('server/api', { recursive: true, encoding: 'utf8' })
+    .filter(file => /\.(get|post|put|patch|delete)\.ts$/.test(file))
+    .map(file => {
+      const [, path = '', method = ''] = /^(.*)\.(get|post|put|patch|delete)\.ts$/.exec(file)!
+      return {
+        method: method.toUpperCase(),
+        path: `/api/${path}`
+          .replace(/\/index$/, '')
+          .replaceAll(/\[\w+\]/g, '00000000-0000-4000-8000-000000000000'),
+      }
+    })
+  const isOpen = ({ path }: { path: string }) =>
+    /^\/api\/(health|me|workshop|sign-in(\/pin)?|sign-out|texts\/.*)$/.test(path)
+  const send = (visitor: Visitor, { method, path }: { method: string; path: string }) =>
+    visitor.request(method, path, method === 'GET' ? undefined : {})
+
+  it('lets nobody in who is not signed in', async () => {
+    expect(routes.length).toBeGreaterThan(60)
+    const stranger = new Visitor(house.address)
+    for (const route of routes.filter(r => !isOpen(r))) {
+      const { status, error } = await send(stranger, route)
+      expect([route, status, error?.code]).toEqual([route, 401, 'sign-in-needed'])
+    }
+  })
+  it('that changes something is refused to a reader', async () => {
+    const reader = await add('Ottoline Vane', 'reader')
+    for (const route of routes.filter(
+      r => r.method !== 'GET' && !isOpen(r) && !r.path.startsWith('/api/me/'),
+    )) {
+      const { status, error } = await send(reader, route)
+      expect([route, status, error?.code]).toEqual([route, 403, 'not-allowed'])
+    }
+    expect((await reader.request('GET', '/api/jobs')).status).toBe(200)
+  })
+  it('of people is the owner\u2019s', async () => {
+    const technician = await add('Piers Ludlow', 'technician')
+    for (const route of routes.filter(r => /^\/api\/(people|audit)/.test(r.path)))
+      expect((await send(technician, route)).status).toBe(403)
+  })
+})
+
+describe('an entry', () => {
+  let technician: Visitor
+  let jobId = ''
+  const note = (): JobEvent => ({
+    kind: 'note',
+    id: randomUUID(),
+    atMs: 1_796_000_000_000,
+    stepId: null,
+    text: 'looked',
+  })
+  beforeAll(async () => {
+    technician = await add('Hanneke Broad', 'technician')
+    jobId = randomUUID()
+    expect((await technician.request('POST', '/api/jobs', { ...INTAKE, id: jobId })).status).toBe(201)
+  })
+
+  it('carries who entered it; nobody can say it was somebody else', async () => {
+    const event = note()
+    expect((await technician.request('POST', `/api/jobs/${jobId}/events`, event)).status).toBe(201)
+    expect((await eventsOf(jobId)).at(-1)).toMatchObject({ author: { name: 'Hanneke Broad' } })
+    const forged = { ...note(), author: { personId: randomUUID(), name: 'Mirela Quist' } }
+    expect((await technician.request('POST', `/api/jobs/${jobId}/events`, forged)).status).toBe(400)
+  })
+  it('sent again by somebody else stays whose it was', async () => {
+    const event = note()
+    await technician.request('POST', `/api/jobs/${jobId}/events`, event)
+    const again = await owner.request('POST', `/api/jobs/${jobId}/events`, event)
+    expect([again.status, (again.body as { isNew: boolean }).isNew]).toEqual([200, false])
+    expect((await eventsOf(jobId)).at(-1)).toMatchObject({ author: { name: 'Hanneke Broad' } })
+  })
+  it('that waited while somebody else signed in is not theirs', async () => {
+    const { person } = await me(technician)
+    const by = { 'x-entered-by': person!.personId }
+    const refused = await owner.request('POST', `/api/jobs/${jobId}/events`, note(), by)
+    expect([refused.status, refused.error?.code]).toEqual([409, 'other-person'])
+    const before = note()
+    await owner.request('POST', `/api/jobs/${jobId}/events`, before, { 'x-entered-by': 'nobody' })
+    expect((await eventsOf(jobId)).at(-1)).toEqual(before)
+  })
+  it('names who corrected, whatever name was remembered at the screen', async () => {
+    const confirmed = {
+      kind: 'line-confirmed',
+      id: randomUUID(),
+      atMs: 1_796_000_000_001,
+      line: 'adjuster/CT2/where',
+      who: 'Somebody',
+    }
+    expect((await technician.request('POST', `/api/jobs/${jobId}/events`, confirmed)).status).toBe(201)
+    expect((await eventsOf(jobId)).at(-1)).toMatchObject({ who: 'Hanneke Broad' })
+  })
+  it('is in the readings of the workshop with its author', async () => {
+    const row = rowTaken('as-found', null, 'high-20', { powerW: 2.8 })
+    expect((await technician.request('POST', `/api/jobs/${jobId}/events`, row)).status).toBe(201)
+    expect((await owner.request('GET', '/api/readings.csv')).body).toContain('Hanneke Broad')
+  })
+  it('of a trainee is taken on a simulated set only', async () => {
+    const trainee = await add('Jory Penn', 'trainee')
+    const { status, error } = await trainee.request('POST', `/api/jobs/${jobId}/events`, note())
+    expect([status, error?.code]).toEqual([403, 'not-allowed'])
+  })
+})
+
+describe('passwords and PINs', () => {
+  const setPin = (visitor: Visitor, pin: string, password = PASSWORD) =>
+    visitor.request('PUT', '/api/me/pin', { password, pin })
+
+  it('a PIN signs in where the person signed in by password before, and nowhere else', async () => {
+    const bench = await add('Ansel Reeve', 'technician')
+    const { personId } = (await me(bench)).person!
+    expect((await setPin(bench, '2468', 'not the password')).status).toBe(403)
+    expect((await setPin(bench, '2468')).status).toBe(204)
+    await bench.request('POST', '/api/sign-out', {})
+    expect(await me(bench)).toMatchObject({ person: null, known: [{ personId, name: 'Ansel Reeve' }] })
+    expect((await bench.request('POST', '/api/sign-in/pin', { personId, pin: '2468' })).status).toBe(204)
+    expect((await me(bench)).person?.name).toBe('Ansel Reeve')
+    const elsewhere = new Visitor(house.address)
+    const there = await elsewhere.request('POST', '/api/sign-in/pin', { personId, pin: '2468' })
+    expect([there.status, there.error?.code]).toEqual([401, 'wrong-secret'])
+  })
+  it('two people share a bench: the session of the one before ends', async () => {
+    const bench = await add('Sefton Marl', 'technician')
+    const { personId } = (await me(bench)).person!
+    await setPin(bench, '1357')
+    expect(await bench.signIn(OWNER.name, OWNER.password)).toBe(204)
+    expect((await me(bench)).person?.name).toBe(OWNER.name)
+    await bench.request('POST', '/api/sign-in/pin', { personId, pin: '1357' })
+    expect((await me(bench)).person?.name).toBe('Sefton Marl')
+  })
+  it('too many wrong ones are not tried any more, not even the right one', async () => {
+    const bench = await add('Isolde Wharf', 'technician')
+    const { personId } = (await me(bench)).person!
+    await setPin(bench, '8642')
+    const tries = []
+    for (let n = 0; n < 6; n++)
+      tries.push((await bench.request('POST', '/api/sign-in/pin', { personId, pin: '0000' })).status)
+    expect(tries).toEqual([401, 401, 401, 401, 401, 429])
+    expect((await bench.request('POST', '/api/sign-in/pin', { personId, pin: '8642' })).status).toBe(429)
+    expect(await bench.signIn('Isolde Wharf', PASSWORD)).toBe(204)
+  })
+  it('a name that is not there is refused as a wrong password is', async () => {
+    const stranger = new Visitor(house.address)
+    const answers = await Promise.all(
+      ['Nobody At All', 'Piers Ludlow'].map(async name => {
+        const { status, error } = await stranger.request('POST', '/api/sign-in', { name, password: 'x' })
+        return [status, error]
+      }),
+    )
+    expect(answers[0]).toEqual(answers[1])
+  })
+  it('a new password ends every other session', async () => {
+    const [here, there] = [await add('Tobin Ashlar', 'technician'), new Visitor(house.address)]
+    await there.signIn('Tobin Ashlar', PASSWORD)
+    const change = { old: PASSWORD, password: 'a longer one than before' }
+    expect((await here.request('PUT', '/api/me/password', change)).status).toBe(204)
+    expect((await me(here)).person?.name).toBe('Tobin Ashlar')
+    expect((await me(there)).person).toBeNull()
+    expect(await there.signIn('Tobin Ashlar', PASSWORD)).toBe(401)
+    expect(await there.signIn('tobin ashlar', change.password)).toBe(204)
+  })
+})
+
+describe('the owner', () => {
+  const people = async () => (await owner.request('GET', '/api/people')).body as Person[]
+  const change = (p: Person, to: Partial<Person>) => {
+    const { name, role, active, version } = { ...p, ...to }
+    return owner.request('PUT', `/api/people/${p.id}`, { name, role, active, version })
+  }
+  it('ends somebody\u2019s sessions at once', async () => {
+    const gone = await add('Corin Slate', 'technician')
+    const person = (await people()).find(p => p.name === 'Corin Slate')!
+    expect((await change(person, { active: false })).status).toBe(200)
+    expect((await gone.request('GET', '/api/jobs')).status).toBe(401)
+    expect(await gone.signIn('Corin Slate', PASSWORD)).toBe(401)
+    // Seen before the change: not overwritten.
+    expect((await change(person, { role: 'reader' })).error?.code).toBe('changed-meanwhile')
+  })
+  it('stays one while there is no other', async () => {
+    const self = (await people()).find(p => p.name === OWNER.name)!
+    for (const to of [{ role: 'reader' as const }, { active: false }]) {
+      const { status, error } = await change(self, to)
+      expect([status, error?.field]).toEqual([409, 'role'])
+    }
+  })
+  it('cannot give two people one name', async () => {
+    const [first] = await people()
+    const twice = { id: randomUUID(), name: first!.name.toUpperCase(), role: 'reader', password: PASSWORD }
+    expect((await owner.request('POST', '/api/people', twice)).error).toMatchObject({
+      code: 'name-taken',
+      field: 'name',
+    })
+  })
+  it('sees who did what, and no secret in it', async () => {
+    const entries = (await owner.request('GET', '/api/audit')).body as AuditEntry[]
+    expect(new Set(entries.map(e => e.action))).toEqual(
+      new Set([
+        'workshop-set-up',
+        'signed-in',
+        'sign-in-failed',
+        'signed-out',
+        'person-added',
+        'person-barred',
+        'password-changed',
+        'pin-changed',
+      ]),
+    )
+    expect(JSON.stringify(entries)).not.toContain(PASSWORD)
+  })
+})
