@@ -4,8 +4,8 @@ import { useOutboxStore } from '~/data/outbox'
 import { useSessionStore } from '~/features/people/store/session'
 import { laterComponent } from '~/ui/laterComponent'
 
-const FirstStart = laterComponent(() => import('~/features/people/components/FirstStart.vue'))
-const SignIn = laterComponent(() => import('~/features/people/components/SignIn.vue'))
+const FirstStart = laterComponent(() => import('~/features/people/screens/FirstStart.vue'))
+const SignIn = laterComponent(() => import('~/features/people/screens/SignIn.vue'))
 const session = useSessionStore()
 const outbox = useOutboxStore()
 /** What somebody entered before waits for him or her to be here again. */

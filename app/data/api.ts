@@ -2,6 +2,9 @@ import type { FetchOptions } from 'ofetch'
 import type { WireError } from '#shared/errors'
 import { signInNeeded } from './whoIsHere'
 
+/** Somebody has to sign in, or another tab of this browser has signed somebody else in. */
+const NOT_WHO_IT_WAS: ReadonlySet<string | undefined> = new Set(['sign-in-needed', 'other-person'])
+
 /** A read that takes longer is given up [ms]. */
 const READ_WITHIN_MS = 8000
 /** A change may wait longer: giving up would leave open whether it was kept [ms]. */
@@ -40,7 +43,7 @@ function withDefaults({ repeatable, ...options }: ApiOptions) {
     retry: reads || repeatable ? 1 : 0,
     retryDelay: AGAIN_AFTER_MS,
     onResponseError: ({ response }: { response: { _data?: { data?: WireError } } }) => {
-      if (response._data?.data?.code === 'sign-in-needed') signInNeeded.value = true
+      if (NOT_WHO_IT_WAS.has(response._data?.data?.code)) signInNeeded.value = true
     },
   }
 }

@@ -1,6 +1,7 @@
 import type { H3Event } from 'h3'
 import { t } from '#shared/i18n'
 import type { Me } from '#shared/people'
+import { isDatabaseAway } from '../db/errors'
 import { inTransaction, pool } from '../db/pool'
 import { selectSecrets, selectSecretsByName, type PersonSecrets } from '../db/queries/person'
 import { deleteSession, insertSession, selectKnown, upsertBrowser } from '../db/queries/session'
@@ -28,7 +29,17 @@ export async function me(event: H3Event): Promise<Me> {
     signIn,
     workshop: workshop ?? '',
     person,
-    known: signIn && browser ? await selectKnown(pool, browser) : [],
+    known: signIn && browser ? await knownIn(browser) : [],
+  }
+}
+
+/** While the database is away nobody can sign in anyway. */
+async function knownIn(browser: Buffer) {
+  try {
+    return await selectKnown(pool, browser)
+  } catch (error) {
+    if (isDatabaseAway(error)) return []
+    throw error
   }
 }
 

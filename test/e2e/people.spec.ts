@@ -107,4 +107,16 @@ test('a new workshop is set up, people are added, and every entry carries the na
       ])
     await expect(page.getByText(/whoever entered them signs in/)).toHaveCount(0)
   })
+  await test.step('another tab signs somebody else in: this one does not enter in the wrong name', async () => {
+    const sent = await page.request.post(`${fresh.address}/api/sign-in`, { data: OTHER })
+    expect(sent.status()).toBe(204)
+    await addNote(page, 'of Mirela, in the first tab')
+    await expect(page.getByRole('button', { name: /Hanneke Broad/ })).toBeVisible()
+    expect((await notes(page, fresh.address, jobId)).length).toBe(2)
+    await page.getByRole('button', { name: /Hanneke Broad/ }).click()
+    await signIn(page, OWNER)
+    await expect
+      .poll(() => notes(page, fresh.address, jobId))
+      .toContainEqual(['of Mirela, in the first tab', 'Mirela Quist'])
+  })
 })

@@ -231,6 +231,24 @@ describe('passwords and PINs', () => {
   })
 })
 
+describe('while the database is away', () => {
+  it('whoever was signed in stays it, and nobody else is let in', async () => {
+    const bench = await add('Nils Towpath', 'technician')
+    await me(bench)
+    await house.cluster.halt()
+    try {
+      expect((await me(bench)).person?.name).toBe('Nils Towpath')
+      expect((await bench.request('GET', '/api/jobs')).error?.code).toBe('database-away')
+      const stranger = new Visitor(house.address)
+      expect((await stranger.request('GET', '/api/live')).status).toBe(401)
+      expect(await stranger.signIn('Nils Towpath', PASSWORD)).toBe(503)
+    } finally {
+      await house.cluster.startAgain()
+    }
+    await expect.poll(async () => (await bench.request('GET', '/api/jobs')).status).toBe(200)
+  }, 60_000)
+})
+
 describe('the owner', () => {
   const people = async () => (await owner.request('GET', '/api/people')).body as Person[]
   const change = (p: Person, to: Partial<Person>) => {

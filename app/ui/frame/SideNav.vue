@@ -110,8 +110,8 @@ const other = LANGUAGES.find(l => l !== language())!
   flex-direction: column;
   width: 78px;
 }
-.side .brand {
-  height: 56px;
+.side a.brand {
+  flex-basis: 56px;
   color: var(--accent);
 }
 .side a,

@@ -50,6 +50,7 @@ async function send() {
   <v-dialog
     :model-value="true"
     max-width="460"
+    :aria-label="t('people.signIn')"
     :persistent="!mayClose"
     :scrim="over"
     @update:model-value="v => v || emit('close')"

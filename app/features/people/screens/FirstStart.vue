@@ -4,7 +4,7 @@ import { t, LANGUAGES, LANGUAGE_NAMES, language, type Language } from '#shared/i
 import { failureOf, type Failure } from '~/data/failureWords'
 import { useLanguageCookie } from '~/data/languageCookie'
 import { useSessionStore } from '../store/session'
-import OwnerFields from './OwnerFields.vue'
+import OwnerFields from '../components/OwnerFields.vue'
 
 /** The first thing that a new workshop is asked. */
 const session = useSessionStore()
