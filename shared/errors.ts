@@ -6,6 +6,7 @@ export const SERVER_ERROR_CODES = [
   'not-allowed',
   'wrong-secret',
   'too-many-tries',
+  'too-many-streams',
   'already-set-up',
   'other-person',
   'unknown-person',

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { t } from '#shared/i18n'
 import { roleWords } from '#shared/words/peopleWords'
 import { useHead } from '#imports'
@@ -39,7 +39,8 @@ async function bringIn() {
     refused.value = failureOf(error)
   }
 }
-onMounted(() => isOwner.value && store.load())
+// Another person may sign in while the page stays.
+watch(isOwner, owns => owns && void store.load(), { immediate: true })
 useHead({ title: t('people.people') })
 </script>
 

@@ -1,11 +1,13 @@
 import { t } from '#shared/i18n'
 import { get } from 'node:http'
 import { setResponseHeaders } from 'h3'
+import { holdStream } from '../services/openStreams'
 import { ApiError } from '../utils/apiError'
 import { apiHandler } from '../utils/api'
 
 /** Passes the gateway's stream on, byte by byte; ends it upstream when the listener goes away. */
 export default apiHandler(async event => {
+  holdStream(event)
   const upstream = await openGateway(`${process.env.GATEWAY_URL}/live`)
   const { res } = event.node
   event._handled = true

@@ -1,6 +1,7 @@
 import { isDatabaseAway } from '../db/errors'
 import { pool } from '../db/pool'
 import { selectEntrance, touchSession, type Entrance } from '../db/queries/session'
+import { endAllStreams, endStreams } from './openStreams'
 
 /** So many sessions are remembered for when the database is away. */
 const MAX_REMEMBERED = 500
@@ -26,9 +27,16 @@ export async function entranceOf(token: Buffer | null): Promise<Entrance> {
   }
 }
 
-/** A session that ended is not let in when the database goes. */
-export const forget = (token: Buffer) => remembered.delete(token.toString('base64'))
-export const forgetAll = () => remembered.clear()
+/** A session that ended is not let in when the database goes, and hears nothing more. */
+export function forget(token: Buffer): void {
+  remembered.delete(token.toString('base64'))
+  endStreams(token)
+}
+/** Somebody's sessions ended, or his role is another: everybody is looked up anew. */
+export function forgetAll(): void {
+  remembered.clear()
+  endAllStreams()
+}
 
 function remember(key: string, entrance: Entrance) {
   remembered.delete(key)

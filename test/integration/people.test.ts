@@ -249,6 +249,38 @@ describe('while the database is away', () => {
   }, 60_000)
 })
 
+describe('an event stream', () => {
+  /** Resolves when the server ends it. @returns null while it is refused */
+  async function listen(visitor: Visitor, path: string) {
+    const { body, status } = await visitor.open(path)
+    return { status, ended: body ? drained(body) : Promise.resolve() }
+  }
+  async function drained(body: ReadableStream<Uint8Array>): Promise<void> {
+    const reader = body.getReader()
+    try {
+      while (!(await reader.read()).done);
+    } catch {
+      // Cut is ended too.
+    }
+  }
+  it('ends when its session does', async () => {
+    const bench = await add('Odile Sluice', 'technician')
+    const { status, ended } = await listen(bench, '/api/live')
+    expect(status).toBe(200)
+    await bench.request('POST', '/api/sign-out', {})
+    await ended
+    expect((await listen(bench, '/api/live')).status).toBe(401)
+  })
+  it('is one of a number that a session may hold', async () => {
+    const bench = await add('Rafe Towline', 'technician')
+    const streams = []
+    for (let n = 0; n < 25; n++) streams.push(await listen(bench, '/api/live'))
+    expect(streams.map(s => s.status)).toEqual([...Array(24).fill(200), 429])
+    await bench.request('POST', '/api/sign-out', {})
+    await Promise.all(streams.map(s => s.ended))
+  })
+})
+
 describe('the owner', () => {
   const people = async () => (await owner.request('GET', '/api/people')).body as Person[]
   const change = (p: Person, to: Partial<Person>) => {

@@ -16,7 +16,7 @@ export class Visitor {
       method,
       headers: {
         ...(body === undefined ? {} : { 'content-type': 'application/json' }),
-        cookie: [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; '),
+        cookie: this.cookieHeader(),
         ...headers,
       },
       ...(body === undefined ? {} : { body: JSON.stringify(body) }),
@@ -29,6 +29,11 @@ export class Visitor {
     return { status: response.status, body: answer, error }
   }
 
+  /** A stream, before it ends. */
+  open(path: string): Promise<Response> {
+    return fetch(this.address + path, { headers: { cookie: this.cookieHeader() } })
+  }
+
   /** Signs in and says how that ended. */
   async signIn(name: string, password: string): Promise<number> {
     return (await this.request('POST', '/api/sign-in', { name, password })).status
@@ -36,6 +41,10 @@ export class Visitor {
 
   /** What a cookie is set to, with its flags. */
   readonly seen: string[] = []
+
+  private cookieHeader(): string {
+    return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ')
+  }
 
   private take(cookie: string): void {
     this.seen.push(cookie)

@@ -1,6 +1,7 @@
 import { createEventStream } from 'h3'
 import { requireJob } from '../../../services/jobs'
 import { listenToJob } from '../../../services/jobLive'
+import { holdStream } from '../../../services/openStreams'
 import { apiHandler, idParam } from '../../../utils/api'
 
 /** A line that says nothing for long is cut by what stands between [ms]. */
@@ -8,6 +9,7 @@ const BREATH_MS = 20_000
 
 export default apiHandler(async event => {
   const { id } = await requireJob(idParam(event, 'unknown-job'))
+  holdStream(event)
   const stream = createEventStream(event)
   const stop = listenToJob(id, news => void stream.push({ event: news.kind, data: JSON.stringify(news) }))
   const breath = setInterval(() => void stream.push({ event: 'breath', data: '' }), BREATH_MS)
