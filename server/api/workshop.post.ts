@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { firstStartBody } from '#shared/people'
+import { firstStartBody } from '#shared/peopleBodies'
 import { setUp } from '../services/workshop'
 import { apiHandler, validBody } from '../utils/api'
 

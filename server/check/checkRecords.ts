@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { runState, type JobEvent } from '#core/run'
 import { jobEventBody } from '#shared/jobEvents'
-import { authorBody } from '#shared/people'
+import { authorBody } from '#shared/peopleBodies'
 import { jobTag } from '#shared/jobTag'
 import { errorWords } from '#shared/words/messageWords'
 import { chained, eventDigest } from '../db/eventChain'

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { ownPasswordBody } from '#shared/people'
+import { ownPasswordBody } from '#shared/peopleBodies'
 import { changeOwnPassword } from '../../services/people'
 import { apiHandler, validBody } from '../../utils/api'
 import { addressOf, requirePerson, sessionHash } from '../../utils/session'

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { ownPinBody } from '#shared/people'
+import { ownPinBody } from '#shared/peopleBodies'
 import { changeOwnPin } from '../../services/people'
 import { apiHandler, validBody } from '../../utils/api'
 import { addressOf, requirePerson } from '../../utils/session'

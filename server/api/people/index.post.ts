@@ -1,4 +1,4 @@
-import { personBody } from '#shared/people'
+import { personBody } from '#shared/peopleBodies'
 import { addPerson } from '../../services/people'
 import { apiHandler, created, validBody } from '../../utils/api'
 import { requirePerson } from '../../utils/session'

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { signInBody } from '#shared/people'
+import { signInBody } from '#shared/peopleBodies'
 import { signInByPassword } from '../../services/signIn'
 import { apiHandler, validBody } from '../../utils/api'
 

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { pinSignInBody } from '#shared/people'
+import { pinSignInBody } from '#shared/peopleBodies'
 import { signInByPin } from '../../services/signIn'
 import { apiHandler, validBody } from '../../utils/api'
 

@@ -1,4 +1,4 @@
-import { personChangeBody } from '#shared/people'
+import { personChangeBody } from '#shared/peopleBodies'
 import { changePerson } from '../../../services/people'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 import { requirePerson } from '../../../utils/session'

@@ -1,5 +1,5 @@
 import { setResponseStatus } from 'h3'
-import { passwordBody } from '#shared/people'
+import { passwordBody } from '#shared/peopleBodies'
 import { resetPassword } from '../../../services/people'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 import { requirePerson } from '../../../utils/session'
