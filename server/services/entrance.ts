@@ -1,6 +1,6 @@
 import { isDatabaseAway } from '../db/errors'
 import { pool } from '../db/pool'
-import { selectEntrance, touchSession, type Entrance } from '../db/queries/session'
+import { markSeen, selectEntrance, type Entrance } from '../db/queries/session'
 import { endAllStreams, endStreams } from './openStreams'
 
 /** So many sessions are remembered for when the database is away. */
@@ -18,7 +18,7 @@ export async function entranceOf(token: Buffer | null): Promise<Entrance> {
   try {
     const entrance = await selectEntrance(pool, token)
     remember(key, entrance)
-    if (token && entrance.person) await touchSession(pool, token)
+    if (token && entrance.isUnmarked) await markSeen(pool, token)
     return entrance
   } catch (error) {
     const before = remembered.get(key)

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { readdirSync } from 'node:fs'
+import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
 import type { AuditEntry, Me, Person } from '../../shared/people'
@@ -247,6 +248,40 @@ describe('while the database is away', () => {
     }
     await expect.poll(async () => (await bench.request('GET', '/api/jobs')).status).toBe(200)
   }, 60_000)
+})
+
+describe('a session', () => {
+  /** Moves what a session says of itself into the past. */
+  const age = (name: string, column: 'seen_at' | 'begun_at', by: string) =>
+    inDatabase(
+      `update session s set ${column} = ${column} - interval '${by}' from person p
+        where p.id = s.person_id and p.name = '${name}'`,
+    )
+  async function inDatabase(sql: string): Promise<number | null> {
+    const client = new pg.Client({ connectionString: house.cluster.adminUrl })
+    await client.connect()
+    try {
+      return (await client.query(sql)).rowCount
+    } finally {
+      await client.end()
+    }
+  }
+  it('ends after 12 hours without use; one that is used goes on, for 7 days', async () => {
+    const name = 'Maudie Lockhart'
+    const bench = await add(name, 'technician')
+    const who = async () => (await me(bench)).person?.name
+    await age(name, 'seen_at', '11 hours')
+    expect(await who()).toBe(name)
+    await age(name, 'seen_at', '11 hours')
+    expect(await who()).toBe(name)
+    await age(name, 'begun_at', '6 days')
+    expect(await who()).toBe(name)
+    await age(name, 'seen_at', '13 hours')
+    expect(await who()).toBeUndefined()
+    await bench.signIn(name, PASSWORD)
+    await age(name, 'begun_at', '7 days')
+    expect(await who()).toBeUndefined()
+  })
 })
 
 describe('an event stream', () => {

@@ -14,13 +14,22 @@ export interface Entrance {
   readonly workshop: string | null
   readonly signIn: boolean
   readonly person: SignedIn | null
+  /** the session is to be marked as seen: once in some minutes, not with every request */
+  readonly isUnmarked: boolean
+}
+
+interface EntranceRow extends Partial<SignedIn> {
+  readonly workshop: string | null
+  readonly signIn: boolean | null
+  readonly isUnmarked: boolean | null
 }
 
 export async function selectEntrance(db: Db, tokenHash: Buffer | null): Promise<Entrance> {
   const {
     rows: [row],
-  } = await db.query<{ workshop: string | null; signIn: boolean | null } & Partial<SignedIn>>(
-    `select w.name as workshop, w.sign_in as "signIn", p.id as "personId", p.name, p.role
+  } = await db.query<EntranceRow>(
+    `select w.name as workshop, w.sign_in as "signIn", p.id as "personId", p.name, p.role,
+       s.seen_at < now() - interval '5 minutes' as "isUnmarked"
      from (select 1) as always left join workshop w on true
      left join session s on s.token_hash = $1 and ${LIVES}
      left join person p on p.id = s.person_id and p.active`,
@@ -31,6 +40,7 @@ export async function selectEntrance(db: Db, tokenHash: Buffer | null): Promise<
     workshop: row!.workshop,
     signIn: row!.signIn === true,
     person: personId ? { personId, name: name!, role: role as Role } : null,
+    isUnmarked: row!.isUnmarked === true,
   }
 }
 
@@ -39,12 +49,8 @@ export async function insertSession(db: Db, tokenHash: Buffer, personId: string)
   await db.query(`delete from session s where not (${LIVES})`)
 }
 
-/** Seen just now; written once in some minutes, not with every request. */
-export async function touchSession(db: Db, tokenHash: Buffer): Promise<void> {
-  await db.query(
-    `update session set seen_at = now() where token_hash = $1 and seen_at < now() - interval '5 minutes'`,
-    [tokenHash],
-  )
+export async function markSeen(db: Db, tokenHash: Buffer): Promise<void> {
+  await db.query('update session set seen_at = now() where token_hash = $1', [tokenHash])
 }
 
 export async function deleteSession(db: Db, tokenHash: Buffer): Promise<void> {
