@@ -158,5 +158,6 @@ function isFound(event: JobEvent): boolean {
 
 /** Key order, undefined fields and who sends it again do not make two events different. */
 function plain({ author, ...entered }: JobEvent): unknown {
-  return JSON.parse(JSON.stringify(entered))
+  // A name that the server put there may be another by now: somebody was renamed since.
+  return JSON.parse(JSON.stringify(author && 'who' in entered ? { ...entered, who: '' } : entered))
 }

@@ -64,9 +64,9 @@ export async function signInByPin(
   const browser = browserHash(event)
   const known = browser ? await selectKnown(pool, browser) : []
   const person = known.some(k => k.personId === personId) ? await selectSecrets(pool, personId) : null
-  const isRight = await attempt('pin', personId, addressOf(event), () =>
-    isSecret(pin, person?.pinHash ?? null),
-  )
+  // Counted for this browser: a stranger elsewhere cannot use up the tries of whoever works here.
+  const where = `${browser?.toString('base64') ?? ''} ${personId}`
+  const isRight = await attempt('pin', where, addressOf(event), () => isSecret(pin, person?.pinHash ?? null))
   if (!isRight || !person) return refuse(person?.id ?? null, person?.name ?? '', 'PIN')
   await begin(event, person)
 }

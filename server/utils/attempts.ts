@@ -11,7 +11,7 @@ const byAddress = new RateLimiterMemory({ points: 60, duration: WITHIN_S })
 /**
  * Lets somebody try a secret, unless too many tries were wrong. Each try counts until it turns out right, so
  * that many at once are no way around.
- * @param who name or id that is tried @param address where the request comes from
+ * @param who name that is tried, or id with the browser @param address where the request comes from
  * @throws {ApiError} too-many-tries; whatever `isRight` throws
  */
 export async function attempt(
@@ -21,7 +21,7 @@ export async function attempt(
   isRight: () => Promise<boolean>,
 ): Promise<boolean> {
   const ofName = kind === 'pin' ? byPin : byPassword
-  const key = who.trim().toLowerCase()
+  const key = kind === 'pin' ? who : who.trim().toLowerCase()
   await Promise.all([counted(byAddress, address), counted(ofName, key)])
   const right = await isRight()
   if (right) await Promise.all([ofName.delete(key), byAddress.reward(address, 1)])

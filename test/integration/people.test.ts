@@ -210,6 +210,14 @@ describe('passwords and PINs', () => {
     expect((await bench.request('POST', '/api/sign-in/pin', { personId, pin: '8642' })).status).toBe(429)
     expect(await bench.signIn('Isolde Wharf', PASSWORD)).toBe(204)
   })
+  it('wrong ones from elsewhere do not use up the tries of whoever works here', async () => {
+    const bench = await add('Wilmot Reach', 'technician')
+    const { personId } = (await me(bench)).person!
+    await setPin(bench, '9753')
+    const stranger = new Visitor(house.address)
+    for (let n = 0; n < 6; n++) await stranger.request('POST', '/api/sign-in/pin', { personId, pin: '0000' })
+    expect((await bench.request('POST', '/api/sign-in/pin', { personId, pin: '9753' })).status).toBe(204)
+  })
   it('a name that is not there is refused as a wrong password is', async () => {
     const stranger = new Visitor(house.address)
     const answers = await Promise.all(
