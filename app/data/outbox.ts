@@ -54,6 +54,12 @@ export const useOutboxStore = defineStore('outbox', () => {
     return sending
   }
 
+  /** Sends what waits. @returns whether the server has stored this entry */
+  async function sendNow(eventId: string): Promise<boolean> {
+    await flush()
+    return !entries.value.some(e => e.event.id === eventId)
+  }
+
   async function sendAll() {
     await reload()
     for (let next = unsent.value.find(isOurs); next; next = unsent.value.find(isOurs)) {
@@ -117,5 +123,18 @@ export const useOutboxStore = defineStore('outbox', () => {
     return () => sentListeners.delete(tell)
   }
 
-  return { entries, unsent, refused, stuck, trouble, append, flush, reload, sendAgain, giveUp, onSent }
+  return {
+    entries,
+    unsent,
+    refused,
+    stuck,
+    trouble,
+    append,
+    flush,
+    sendNow,
+    reload,
+    sendAgain,
+    giveUp,
+    onSent,
+  }
 })

@@ -57,7 +57,7 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   const log = page.getByRole('region', { name: 'Add to job' })
   await expect(log.getByText(/W-0228/)).toBeVisible()
   await log.getByRole('button', { name: 'Save readings and recording' }).click()
-  await expect(log.getByText(/^Added to .*with the recording\.$/)).toBeVisible()
+  await expect(log.getByText(/^Added to .*with the recording\.$/)).toBeVisible({ timeout: 30_000 })
   const { events } = (await house.request('GET', `/api/jobs/${id}`)).body as {
     events: { kind: string; readings?: { quantity: string; value: number; instrument: string }[] }[]
   }
@@ -67,7 +67,7 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
 
   await page.goto(`${house.address}/signals`)
   await page.getByRole('button', { name: 'as-found.sigmf', exact: true }).click()
-  await expect(verdict).toContainText(/Over-modulated/)
+  await expect(verdict).toContainText(/Over-modulated/, { timeout: 60_000 })
   await expect(
     readings
       .getByRole('row', { name: /AM positive peak/ })
@@ -76,11 +76,28 @@ test('a recording is dropped, judged, logged on a job, opened again with the sam
   ).toHaveText(crest!)
 
   await choose(recording('as-left', 0.85))
-  await expect(verdict).toContainText('All judged results are within the rule set')
+  await expect(verdict).toContainText('All judged results are within the rule set', { timeout: 60_000 })
   await page.getByRole('group', { name: 'Open recordings' }).getByRole('button', { name: 'compare' }).click()
   await expect(
     page.getByRole('img', { name: 'Spectrum about the channel' }).getByText('as-left.sigmf-meta'),
   ).toBeVisible()
+})
+
+test('readings that have not reached the server are not said to be with the job', async ({ page, house }) => {
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { id: string; number: number } }[]
+  const { id } = jobs.find(j => j.job.number === 228)!.job
+  await page.goto(`${house.address}/signals?job=${id}`)
+  const chooser = page.waitForEvent('filechooser')
+  await page.getByRole('button', { name: 'Choose a recording' }).click()
+  await (await chooser).setFiles(recording('alone', 0.5))
+  const log = page.getByRole('region', { name: 'Add to job' })
+  await page.route('**/api/jobs/*/events', route => route.abort())
+  await log.getByRole('button', { name: 'Save readings and recording' }).click({ timeout: 60_000 })
+  await expect(log.getByText(/are not with the job yet/)).toBeVisible({ timeout: 30_000 })
+  await expect(log.getByText(/^Added to/)).toHaveCount(0)
+  await page.unroute('**/api/jobs/*/events')
+  const stored = async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body)
+  await expect.poll(stored, { timeout: 30_000 }).toContain('recording alone.sigmf-meta')
 })
 
 test(

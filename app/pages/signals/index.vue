@@ -3,6 +3,7 @@ import type { MeasurePoint } from '#core/sheet'
 import { t } from '#shared/i18n'
 import { onMounted, ref } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
+import { useOutboxStore } from '~/data/outbox'
 import { saveFile } from '~/data/saveFile'
 import { useJobsStore } from '~/features/job/store/jobs'
 import { usePracticeRecording } from '~/features/practice/logic/usePracticeRecording'
@@ -27,6 +28,7 @@ import { useSignalsStore } from '~/features/signals/store/signals'
 const store = useSignalsStore()
 const rules = useRulesStore()
 const jobs = useJobsStore()
+const outbox = useOutboxStore()
 const sheets = useSheetsStore()
 const route = useRoute()
 const soundCard = useSoundRecorder()
@@ -53,8 +55,12 @@ async function log(jobId: string, phase: 'as-found' | 'as-left', point: MeasureP
   if (!kept) return
   said.value = t('signals.recordingSaved')
   if (point) {
-    if (!(await jobs.append(jobId, signalRow(judged.value!, recording.name, phase, point, load)))) return
-    said.value = t('signals.addedToWithTheRecording', { title: point.title })
+    const row = signalRow(judged.value!, recording.name, phase, point, load)
+    if (!(await jobs.append(jobId, row))) return
+    const { title } = point
+    said.value = (await outbox.sendNow(row.id))
+      ? t('signals.addedToWithTheRecording', { title })
+      : t('signals.recordingSavedReadingsHere', { title })
   }
   await store.load()
 }
