@@ -104,17 +104,21 @@ test('a menu set: keys in time, a value proposed under the limit, warned before 
 
   await page.locator('[data-step="A4.4a"]').click()
   const code = page.getByLabel('menu value, hexadecimal')
+  const coach = page.getByRole('region', { name: 'Menu values' })
+  const read = coach.locator('p > span.fig')
   const write = async (value: number) => {
+    const before = await read.count()
     await house.request('POST', '/api/practice', { adjusters: [{ designator: '01', position: value }] })
     await settled(page, 1000)
     await code.fill(value.toString(16))
     await page.getByRole('button', { name: 'Take reading at this value' }).click()
     await expect(said(page)).toContainText('taken')
+    // What is proposed next is asked for when this reading is among those it comes from.
+    await expect(read).toHaveCount(before + 1)
   }
   await house.request('POST', '/api/practice', { mode: 'AM', channel: 19, keyed: true })
   await settled(page, 1200)
   await write(0x50)
-  const coach = page.getByRole('region', { name: 'Menu values' })
   const proposed = async () => {
     const words = await coach.getByRole('status').innerText()
     return { settled: /^Keep/.test(words), code: Number.parseInt(/([0-9A-F]{2,})h/.exec(words)![1]!, 16) }
