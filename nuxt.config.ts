@@ -1,10 +1,11 @@
 import { diapasonThemes } from './app/themes'
+import { SHELL, TEXTS } from './app/worker/rendered'
 import { ALIAS } from './scripts/lib/paths.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
   ssr: false,
-  modules: ['@pinia/nuxt', 'vuetify-nuxt-module', '@nuxt/eslint'],
+  modules: ['@pinia/nuxt', 'vuetify-nuxt-module', '@nuxt/eslint', '@vite-pwa/nuxt'],
   telemetry: { enabled: false },
   devtools: { enabled: false },
   css: [
@@ -68,6 +69,28 @@ export default defineNuxtConfig({
   hooks: {
     'build:manifest': manifest => {
       for (const part of Object.values(manifest)) part.prefetch = false
+    },
+  },
+  // The application opens while its server is away: its files lie in the browser.
+  pwa: {
+    strategies: 'injectManifest',
+    srcDir: 'worker',
+    filename: 'sw.ts',
+    injectRegister: false,
+    manifest: false,
+    client: { registerPlugin: false },
+    injectManifest: {
+      globPatterns: ['**/*.{js,css,woff2,svg}'],
+      maximumFileSizeToCacheInBytes: 4_000_000,
+      // What the server renders is fetched anew with every build.
+      manifestTransforms: [
+        files => ({
+          manifest: [
+            ...files,
+            ...[SHELL, ...TEXTS].map(url => ({ url, revision: new Date().toISOString(), size: 0 })),
+          ],
+        }),
+      ],
     },
   },
   postcss: { plugins: { cssnano: false } },

@@ -18,5 +18,7 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
     trace: 'off',
+    // What a test takes away from a page must not come from the browser's own store; serverAway.spec allows it.
+    serviceWorkers: 'block',
   },
 })

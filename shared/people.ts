@@ -16,6 +16,8 @@ export interface Me {
   /** false = whoever sits at this machine is let in */
   readonly signIn: boolean
   readonly workshop: string
+  /** by which this machine opens its own pages, where that is known */
+  readonly address: string | null
   readonly person: SignedIn | null
   /** who may sign in by PIN in this browser */
   readonly known: readonly Author[]

@@ -12,6 +12,10 @@ const RETRY_MS = [500, 1000, 2000, 5000]
 /** So often the server may fail over one entry before it is set aside. */
 const MAX_FAILURES = 4
 
+/** What waits never changes but for its refusal; keys count up and are not given twice. */
+const isSame = (a: readonly OutboxEntry[], b: readonly OutboxEntry[]) =>
+  a.length === b.length && a.every((e, i) => e.key === b[i]!.key && e.refused === b[i]!.refused)
+
 /**
  * Carries events to the server, in order and exactly once: kept on disk first, sent until acknowledged, and
  * the server knows each id. A passing failure keeps the queue waiting; a refusal is set aside with its words.
@@ -35,7 +39,9 @@ export const useOutboxStore = defineStore('outbox', () => {
   )
 
   async function reload() {
-    entries.value = await waiting()
+    const now = await waiting()
+    // Everything that is shown of a job is worked out again from a new list.
+    if (!isSame(now, entries.value)) entries.value = now
   }
 
   /**

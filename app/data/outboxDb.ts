@@ -47,11 +47,23 @@ function database(): Promise<IDBPDatabase<Schema>> {
   return opened
 }
 
+let asked = false
+/**
+ * A browser short of room may clear what it was not asked to keep. It may refuse: the entry is kept anyway.
+ */
+function askToPersist() {
+  if (asked) return
+  asked = true
+  // Not known where the connection is not secure, nor to every browser.
+  void (navigator.storage as StorageManager | undefined)?.persist?.().catch(() => undefined)
+}
+
 // IndexedDB cannot clone Vue's proxies: everything goes in as plain data.
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** Resolves when the event is on disk. @returns its key in the outbox */
 export async function keep(jobId: string, event: JobEvent, enteredBy: string): Promise<number> {
+  askToPersist()
   return (await database()).add('outbox', plain({ jobId, event, enteredBy, refused: null }))
 }
 
@@ -78,4 +90,9 @@ export async function loadSnapshot(jobId: string): Promise<Snapshot | null> {
   const found = await (await database()).get('snapshot', jobId)
   // One that an older version of this page kept has no sheet: it is asked for again.
   return found?.sheet ? found : null
+}
+
+/** Whoever signs out leaves no job behind in this browser; what waits to be sent stays. */
+export async function forgetSnapshots(): Promise<void> {
+  await (await database()).clear('snapshot')
 }

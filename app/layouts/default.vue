@@ -123,6 +123,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           :shown="live.shown"
           :clock="live.clock"
           :warmth="live.warmth"
+          :key-sensed="live.keySensed"
           :links="live.links"
           :connected="live.connected"
           :started="started"

@@ -5,10 +5,5 @@ import { useSessionStore } from '~/features/people/store/session'
 export default defineNuxtPlugin({
   name: 'session',
   parallel: true,
-  async setup() {
-    // Without a server the page says so by itself.
-    await useSessionStore()
-      .load()
-      .catch(() => undefined)
-  },
+  setup: () => useSessionStore().begin(),
 })

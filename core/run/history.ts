@@ -3,7 +3,7 @@ import { adjusterOf, stepOf, type ModelSheet } from '../sheet'
 import { answeredTurns, turnQuestion, type TurnQuestion } from './inferredTurns'
 import type { JobEvent, RowTaken } from './jobEvent'
 import type { TakenReading } from './takenReading'
-import { staleRule, type StaleRule, type Turn } from './staleBy'
+import { cellOf, staleRule, type StaleRule, type Turn } from './staleBy'
 
 export interface History {
   readonly readings: readonly TakenReading[]
@@ -41,8 +41,10 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
       row.stepId === null
         ? null
         : turnQuestion(sheet, stepOf(sheet, row.stepId), row, reading => {
-            const previous = last.get(cellOf(row, reading))
-            return previous && turnsAfter(previous, turns, rule).length === 0 ? previous : null
+            const previous = last.get(pointKey(row, reading))
+            if (!previous) return null
+            const cell = cellOf(previous.row, reading.quantity)
+            return turns.some(t => t.order > previous.order && rule.changes(t, cell)) ? null : previous
           })
     // Half an order before the row: the turn came before the reading that shows it.
     const before = { order: order - 0.5, atMs: row.atMs, stepId: row.stepId }
@@ -54,7 +56,7 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
     for (const reading of row.readings) {
       const now = { reading, row, order, struck: struck.get(reading.id) ?? null }
       taken.push(now)
-      if (now.struck === null) last.set(cellOf(row, reading), now)
+      if (now.struck === null) last.set(pointKey(row, reading), now)
     }
   }
 
@@ -65,7 +67,8 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
     if (event.kind === 'unlisted-turned') turns.push({ ...unlistedTurn(event), ...when })
     if (event.kind === 'row-taken') takeRow(event, order)
   })
-  return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: turnsAfter(t, turns, rule) })) }
+  const after = turnsAfter(turns, rule)
+  return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: after(t) })) }
 }
 
 type Unjudged = Omit<TakenReading, 'staleBy'>
@@ -88,14 +91,18 @@ function turnOf(
   return { designator, name, role, modes, isControl: kind === 'control', ...when }
 }
 
-const cellOf = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
+const pointKey = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
 
-function turnsAfter({ reading, row, order }: Unjudged, turns: readonly Turn[], rule: StaleRule): Turn[] {
-  const taken = { row, quantity: reading.quantity, order }
-  const after: Turn[] = []
-  // Turns are in order: those before the reading are not looked at.
-  for (let i = turns.length - 1; i >= 0 && turns[i]!.order > order; i--) {
-    if (rule.changes(turns[i]!, taken)) after.push(turns[i]!)
+/** Asks which of the turns, in order, came after a reading and change it. */
+function turnsAfter(turns: readonly Turn[], rule: StaleRule): (taken: Unjudged) => readonly Turn[] {
+  // Long runs have a thousand readings of a few cells.
+  const ofCell = new Map<string, readonly Turn[]>()
+  return ({ reading, row, order }) => {
+    const cell = cellOf(row, reading.quantity)
+    const key = Object.values(cell).join(' ')
+    const all = ofCell.get(key) ?? turns.filter(t => rule.changes(t, cell))
+    ofCell.set(key, all)
+    const from = all.findIndex(t => t.order > order)
+    return from < 0 ? [] : all.slice(from)
   }
-  return after.reverse()
 }

@@ -40,6 +40,7 @@ export {
   NO_SIGNS,
   isReadable,
   keyedBy,
+  sensesKey,
   needsOf,
   rowObstacle,
   type KeySigns,

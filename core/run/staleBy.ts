@@ -1,6 +1,6 @@
 import { GOES_STALE, topicOf, type AdjusterRole, type ModelSheet } from '../sheet'
 import type { Mode } from '../rules'
-import type { Quantity } from '../quantity'
+import type { Quantity, Topic } from '../quantity'
 import type { RowTaken } from './jobEvent'
 
 /** A turn of an adjuster, said by the technician or inferred from a reading that moved. */
@@ -21,16 +21,22 @@ export interface Turn {
   readonly inferred: boolean
 }
 
-/** Where and of what a reading is. */
-export interface ReadingInOrder {
-  readonly row: RowTaken
+/** What decides which turns change a reading; readings of one cell are changed by the same turns. */
+export interface Cell {
+  readonly topic: Topic
+  readonly mode: Mode
+  readonly stepId: string | null
+  readonly pointId: string
   readonly quantity: Quantity
-  readonly order: number
 }
 
-/** Which turns make a reading stale, by a sheet. */
+/** Which turns make a reading that was taken before them stale, by a sheet. */
 export interface StaleRule {
-  readonly changes: (turn: Turn, reading: ReadingInOrder) => boolean
+  readonly changes: (turn: Turn, cell: Cell) => boolean
+}
+
+export function cellOf({ stepId, pointId, conditions }: RowTaken, quantity: Quantity): Cell {
+  return { topic: topicOf(quantity, conditions), mode: conditions.mode, stepId, pointId, quantity }
 }
 
 /**
@@ -44,16 +50,12 @@ export function staleRule(sheet: ModelSheet): StaleRule {
   const references = referenceAdjusters(sheet)
   const standsOn = dependencies(sheet)
   return {
-    changes(turn, { row, quantity, order }) {
-      if (turn.order <= order) return false
-      if (!GOES_STALE[turn.role].topics.includes(topicOf(quantity, row.conditions))) return false
-      if (turn.modes && !turn.modes.includes(row.conditions.mode)) return false
-      if (references.get(`${row.stepId} ${row.pointId} ${quantity}`)?.has(turn.designator)) return false
+    changes(turn, { topic, mode, stepId, pointId, quantity }) {
+      if (!GOES_STALE[turn.role].topics.includes(topic)) return false
+      if (turn.modes && !turn.modes.includes(mode)) return false
+      if (references.get(`${stepId} ${pointId} ${quantity}`)?.has(turn.designator)) return false
       const prescribed =
-        turn.isControl &&
-        turn.stepId !== null &&
-        row.stepId !== null &&
-        standsOn.get(turn.stepId)?.has(row.stepId)
+        turn.isControl && turn.stepId !== null && stepId !== null && standsOn.get(turn.stepId)?.has(stepId)
       return !prescribed
     },
   }

@@ -9,7 +9,7 @@ import { migrate } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
 import { OUTPUT } from './paths.mjs'
 import { freePort, freePorts } from './ports.mjs'
-import { listensOn, refuseStrangers } from './listening.mjs'
+import { listensOn, ownAddress, refuseStrangers } from './listening.mjs'
 import { startCluster } from './postgres.mjs'
 import { run } from './run.mjs'
 
@@ -44,9 +44,9 @@ export async function startHouse({
     const env = { ...settings, ...(await addresses(cluster, adminUrl)) }
     if (demo) await startDemo(children, { env, adminUrl, onDeath })
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
-    const web = { HOST: listensOn(), PORT: String(webPort), NODE_ENV: 'production' }
+    const address = ownAddress(webPort)
+    const web = { HOST: listensOn(), PORT: String(webPort), ADDRESS: address, NODE_ENV: 'production' }
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
-    const address = `http://127.0.0.1:${webPort}`
     await answers(`${address}/api/health`)
     const stopKeeping = cluster ? keepDatabase(cluster, onDeath) : async () => {}
     return {

@@ -3,6 +3,12 @@ export const listensOn = () => process.env.HOST ?? '127.0.0.1'
 
 const isThisMachine = host => host === 'localhost' || host === '::1' || /^127(\.\d{1,3}){3}$/.test(host)
 
+/** The one address by which this machine opens its own pages. */
+export function ownAddress(port) {
+  const host = isThisMachine(listensOn()) ? listensOn() : '127.0.0.1'
+  return `http://${host === '::1' ? '[::1]' : host}:${port}`
+}
+
 /**
  * A workshop without sign-in is for whoever sits at this machine.
  * @throws {Error} in words: it would listen beyond this machine, and anybody there would be let in

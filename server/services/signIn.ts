@@ -28,6 +28,7 @@ export async function me(event: H3Event): Promise<Me> {
     isSetUp: workshop !== null,
     signIn,
     workshop: workshop ?? '',
+    address: process.env.ADDRESS ?? null,
     person,
     known: signIn && browser ? await knownIn(browser) : [],
   }

@@ -100,31 +100,6 @@ test('what is not stored yet is in sight wherever the page is scrolled, and its 
   await expect(rows.first()).not.toContainText('Not sent yet')
 })
 
-test('what was not needed at the first look is there when the server is not: notes, board, shortcuts', async ({
-  page,
-  house,
-}) => {
-  const id = await house.newJob()
-  await page.goto(`${house.address}/jobs/${id}/align`)
-  await expect(page.getByText('Alignment, 0 of 11 steps done')).toBeVisible()
-  await page.waitForTimeout(4500)
-  await page.route('**/*', route => route.abort())
-  for (const key of ['?', 'b', 'n']) {
-    await page.keyboard.press(key)
-    await expect(page.getByRole('dialog'), key).toBeVisible()
-    if (key !== 'n') await page.keyboard.press('Escape')
-  }
-  await page.getByLabel('Note').fill('written without a server')
-  await page.getByRole('button', { name: /^Save/ }).click()
-  await expect(page.locator('button.unsent')).toBeVisible()
-  await page.unroute('**/*')
-  await expect
-    .poll(async () => JSON.stringify((await house.request('GET', `/api/jobs/${id}`)).body), {
-      timeout: 15_000,
-    })
-    .toContain('written without a server')
-})
-
 test('an unknown job, an unknown page, a bad form: each says what is wrong and what to do', async ({
   page,
   house,

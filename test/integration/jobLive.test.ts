@@ -52,6 +52,21 @@ describe('a second screen of a run', () => {
     expect(heard.map(h => h.data.event)).toEqual([row])
     screen.stop()
   })
+  it('is told how many entries there are: none is missed between the reading of a job and its line', async () => {
+    const id = await house.newJob()
+    const hello = async () => {
+      const screen = await listen(id)
+      screen.stop()
+      return screen.heard.find(h => h.event === 'hello')!.data
+    }
+    expect(await hello()).toBe(0)
+    await house.request(
+      'POST',
+      `/api/jobs/${id}/events`,
+      rowTaken('as-found', null, 'high-20', { powerW: 3 }),
+    )
+    expect(await hello()).toBe(1)
+  })
   it('hears where the other screen is; a refused entry is not told', async () => {
     const id = await house.newJob()
     const screen = await listen(id)

@@ -23,7 +23,13 @@ useHead({
 })
 /** Somebody may have worked on the job at the other bench meanwhile. */
 const lookAgain = () => document.visibilityState === 'visible' && void store.open(id.value)
-const { connect, position } = useJobLive(id, store.takeNews, () => void store.open(id.value))
+const { connect, position, told } = useJobLive(id, store.takeNews, () => void store.open(id.value))
+// Somebody else's entry may have been stored after the job was read and before its line was open.
+watch([told, () => store.loading], ([count, loading]) => {
+  if (count === null || loading) return
+  told.value = null
+  if (store.isBehind(count)) void store.open(id.value)
+})
 provide(POSITION_ELSEWHERE, position)
 /** Seconds keyed belong to the job whose page is looked at while it is keyed. */
 const stopKeyed = live.onKeyed(span => {

@@ -28,6 +28,7 @@ const rail = (
       },
       clock: { phase: 'idle', seconds: 0, limitS: null },
       warmth: { ofLimit: 0, coolInS: 0 },
+      keySensed: true,
       links: rest.links ?? [],
       connected: rest.connected ?? true,
       started: rest.started ?? true,

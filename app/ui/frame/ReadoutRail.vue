@@ -14,6 +14,7 @@ const props = defineProps<{
   shown: (q: Quantity) => BestReading
   clock: KeyDownView
   warmth: HeatView
+  keySensed: boolean
   links: readonly LiveLink[]
   connected: boolean
   started: boolean
@@ -78,7 +79,7 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
 
 <template>
   <footer class="rail frame-rail" :aria-label="t('frame.liveReadings')" tabindex="0">
-    <KeyDownClock :view="clock" :warmth="warmth" />
+    <KeyDownClock :view="clock" :warmth="warmth" :sensed="keySensed" />
     <slot name="unsent" />
     <div
       v-for="c in cells"

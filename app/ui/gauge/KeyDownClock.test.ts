@@ -4,8 +4,8 @@ import type { KeyDownView } from '#core/run'
 import { readLanguageFrom } from '#shared/i18n'
 import KeyDownClock from './KeyDownClock.vue'
 
-const shown = (view: KeyDownView, ofLimit = 0) =>
-  mount(KeyDownClock, { props: { view, warmth: { ofLimit, coolInS: 0 } } })
+const shown = (view: KeyDownView, ofLimit = 0, sensed = true) =>
+  mount(KeyDownClock, { props: { view, warmth: { ofLimit, coolInS: 0 }, sensed } })
 const at = (phase: KeyDownView['phase'], seconds: number, limitS: number | null = 20) =>
   shown({ phase, seconds, limitS })
 
@@ -17,6 +17,13 @@ describe('KeyDownClock', () => {
     expect(clock.text()).toContain('Keyed, max. 20 s')
     expect(clock.get('b').text()).toMatch(/^4\.3\ss$/)
     expect(clock.attributes('role')).toBeUndefined()
+  })
+  it('does not say that a set is unkeyed where no instrument would show it keyed', () => {
+    const idle = (sensed: boolean) => shown({ phase: 'idle', seconds: 0, limitS: 20 }, 0, sensed).text()
+    expect([idle(true), idle(false)]).toEqual([
+      expect.stringContaining('Not keyed'),
+      expect.stringContaining('Keying not sensed'),
+    ])
   })
   it('names no limit where the step has none', () => {
     expect(at('keyed', 4, null).text()).not.toContain('max')

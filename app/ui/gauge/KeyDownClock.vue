@@ -4,7 +4,8 @@ import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { HeatView, KeyDownView } from '#core/run'
 
-const props = defineProps<{ view: KeyDownView; warmth: HeatView }>()
+/** `sensed` false: no instrument would show a keyed set. */
+const props = defineProps<{ view: KeyDownView; warmth: HeatView; sensed: boolean }>()
 const heat = computed(() =>
   props.warmth.ofLimit < 0.03
     ? ''
@@ -23,7 +24,7 @@ const words = computed(() => {
     case 'rest':
       return t('frame.letTheSetCool')
     case 'idle':
-      return t('frame.notKeyed')
+      return props.sensed ? t('frame.notKeyed') : t('frame.keyingNotSensed')
   }
   return ''
 })

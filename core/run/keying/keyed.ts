@@ -42,6 +42,16 @@ export function keyedBy(
 }
 
 /**
+ * Whether anything live would show it if the set were keyed; where nothing does, an unkeyed set is not known
+ * to be one.
+ * @param currents of the sheet; null = no set at hand, and the supply current says nothing
+ */
+export function sensesKey(signs: KeySigns, currents: Pick<ModelSheet, 'idleA' | 'keyedA'> | null): boolean {
+  if (signs.rfW !== null || signs.keyLine !== null || signs.stageA !== null) return true
+  return currents !== null && signs.supplyA !== null && keyedAboveA(currents) < Infinity
+}
+
+/**
  * Half way between what the set draws receiving and what it draws keyed; where the two overlap the current
  * tells nothing.
  */

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { SHEETS, modelSheet, stepOf, type MeasurePoint } from '../../sheet'
-import { NO_SIGNS, isReadable, keyedBy, rowObstacle } from './index'
+import { NO_SIGNS, isReadable, keyedBy, rowObstacle, sensesKey } from './index'
 
 const LX8 = modelSheet('larkfield-lx8')
 const point = (sheetId: string, stepId: string): MeasurePoint =>
@@ -25,6 +25,22 @@ describe('what shows that the set is keyed', () => {
     ).toBeNull()
     expect(keyedBy({ ...NO_SIGNS, supplyA: 2 }, null)).toBeNull()
   })
+})
+
+describe('what would show it', () => {
+  const overlapping = { idleA: { low: 1, high: 1.5 }, keyedA: { low: 1.4, high: 2 } }
+  it.each([
+    [{}, LX8, false],
+    [{ byHand: true }, LX8, false],
+    [{ rfW: 0 }, null, true],
+    [{ stageA: 0 }, null, true],
+    [{ keyLine: false }, null, true],
+    [{ supplyA: 0.6 }, LX8, true],
+    [{ supplyA: 0.6 }, null, false],
+    [{ supplyA: 0.6 }, overlapping, false],
+  ])('%j: %#', (signs, currents, sensed) =>
+    expect(sensesKey({ ...NO_SIGNS, ...signs }, currents)).toBe(sensed),
+  )
 })
 
 describe('taking a row', () => {

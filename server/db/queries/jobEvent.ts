@@ -124,6 +124,14 @@ export async function selectEventsOfKinds(
   return rows.map(row => toEvent(row, new Map()))
 }
 
+export async function countEvents(db: Db, jobId: string): Promise<number> {
+  const { rows } = await db.query<{ count: number }>(
+    'select count(*)::int as count from job_event where job_id = $1',
+    [jobId],
+  )
+  return rows[0]!.count
+}
+
 export async function selectEvent(db: Db, id: string): Promise<{ jobId: string; event: JobEvent } | null> {
   const {
     rows: [row],

@@ -1,20 +1,13 @@
 <script setup lang="ts">
-import { laterComponent } from '~/ui/laterComponent'
 import type { MenuFormat } from '#core/quantity'
 import type { StepState } from '#core/run'
 import type { useAlignCoach } from '../logic/useAlignCoach'
 import { balanceCoils } from '../logic/alignView'
 import { codeWords, settingWords } from '#shared/words/coachWords'
 import CoachLine from './coach/CoachLine.vue'
+import { BalanceCoach, BeatCoach, BiasCoach, HandsCoach, MenuCoach, WarmCoach } from './coach/laterCoaches'
 import PeakCoach from './coach/PeakCoach.vue'
 
-/** Only some sets need these. */
-const BalanceCoach = laterComponent(() => import('./coach/BalanceCoach.vue'))
-const BeatCoach = laterComponent(() => import('./coach/BeatCoach.vue'))
-const BiasCoach = laterComponent(() => import('./coach/BiasCoach.vue'))
-const HandsCoach = laterComponent(() => import('./coach/HandsCoach.vue'))
-const MenuCoach = laterComponent(() => import('./coach/MenuCoach.vue'))
-const WarmCoach = laterComponent(() => import('./coach/WarmCoach.vue'))
 /**
  * What helps at this step, in the order in which it is needed: warm first, hands, then the one that fits what
  * is turned.

@@ -9,6 +9,7 @@ import {
   keyDownStep,
   keyDownView,
   keyedBy,
+  sensesKey,
   restOf,
   stretchNames,
   type Heat,
@@ -115,6 +116,8 @@ export const useLiveStore = defineStore('live', () => {
       byHand: manualKey.value,
     }
   }
+  /** false = no instrument would show a keyed set: that nothing shows one means nothing */
+  const keySensed = computed(() => nowMs.value > 0 && sensesKey(keySigns(), currents.value))
   /** Takes in what the signs say. @param atMs of the instruments' clock where one spoke */
   function followKey(atMs: number) {
     keyed.value = keyedBy(keySigns(), currents.value)
@@ -197,6 +200,7 @@ export const useLiveStore = defineStore('live', () => {
     warmth,
     keyDown,
     keyed,
+    keySensed,
     stepAtHand: readonly(stepAtHand),
     ...bench,
     connect,

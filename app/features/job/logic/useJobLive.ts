@@ -11,10 +11,12 @@ export const SCREEN = uuid()
 /**
  * What is kept on a job elsewhere arrives here at once: a second screen of the same run. After a lost
  * connection everything is read again.
+ * @returns `told`: how many entries the job had when the line was opened
  */
 export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, again: () => void) {
   const connected = ref(false)
   const position = ref<RunPosition | null>(null)
+  const told = ref<number | null>(null)
   let source: EventSource | null = null
   let gone = false
   let before = false
@@ -23,8 +25,9 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
     source?.close()
     if (gone) return
     source = new EventSource(`/api/jobs/${jobId.value}/live`)
-    source.addEventListener('hello', () => {
+    source.addEventListener('hello', e => {
       connected.value = true
+      told.value = Number(e.data)
       // What was kept while the connection was down.
       if (before) again()
       before = true
@@ -59,6 +62,7 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
   if (typeof document !== 'undefined') document.addEventListener('visibilitychange', looked)
   watch(jobId, () => {
     position.value = null
+    told.value = null
     before = false
     connect()
   })
@@ -67,5 +71,5 @@ export function useJobLive(jobId: Ref<string>, take: (event: JobEvent) => void, 
     document.removeEventListener('visibilitychange', looked)
     source?.close()
   })
-  return { connected, position, connect }
+  return { connected, position, told, connect }
 }

@@ -124,6 +124,8 @@ export const useJobStore = defineStore('job', () => {
     if (base.value) await saveSnapshot(job.value, stored.value, base.value)
   }
 
+  /** @param count entries that the server has */
+  const isBehind = (count: number) => !fromMemory.value && stored.value.length < count
   /** An entry that another screen of this job kept. */
   function takeNews(event: JobEvent) {
     if (job.value && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
@@ -198,6 +200,7 @@ export const useJobStore = defineStore('job', () => {
     handedOver,
     done,
     loading,
+    isBehind,
     failure,
     fromMemory,
     issues,

@@ -1,15 +1,25 @@
+import { useLocalStorage } from '@vueuse/core'
 import { defineStore } from 'pinia'
 import { computed, ref, watch } from 'vue'
 import { NOBODY, type Me } from '#shared/people'
 import { $api } from '~/data/api'
+import { forgetSnapshots } from '~/data/outboxDb'
 import { personHere, signInNeeded } from '~/data/whoIsHere'
 
 /** What is taken for true until the server has said how it is. */
-const UNKNOWN: Me = { isSetUp: true, signIn: false, workshop: '', person: null, known: [] }
+const UNKNOWN: Me = { isSetUp: true, signIn: false, workshop: '', address: null, person: null, known: [] }
+
+/** A server that did not answer is asked again after this [ms]. */
+const AGAIN_MS = 5000
 
 /** Who works at this screen. */
 export const useSessionStore = defineStore('session', () => {
   const me = ref<Me>(UNKNOWN)
+  /** who was here last, for while the server is away; whoever signs out takes it back */
+  const remembered = useLocalStorage<Me | null>('diapason.me', null, {
+    shallow: true,
+    serializer: { read: text => JSON.parse(text) as Me | null, write: JSON.stringify },
+  })
   /** somebody else wants to sign in while the page stays as it is */
   const switching = ref(false)
   /** a page is on the screen already: who has to sign in again loses nothing that was typed there */
@@ -21,7 +31,18 @@ export const useSessionStore = defineStore('session', () => {
   )
 
   async function load() {
-    take(await $api<Me>('/api/me'))
+    const now = await $api<Me>('/api/me')
+    remembered.value = now.person ? now : null
+    take(now)
+  }
+  /** When a page is opened: by the server, or by what this browser remembers until the server answers. */
+  async function begin() {
+    try {
+      await load()
+    } catch {
+      if (remembered.value && !me.value.person) take(remembered.value)
+      setTimeout(() => void begin(), AGAIN_MS)
+    }
   }
   function take(now: Me) {
     me.value = now
@@ -55,6 +76,8 @@ export const useSessionStore = defineStore('session', () => {
     await $api('/api/sign-out', { method: 'POST' })
     entered.value = false
     switching.value = false
+    remembered.value = null
+    await forgetSnapshots()
     await load()
   }
   async function changePassword(old: string, password: string) {
@@ -75,6 +98,7 @@ export const useSessionStore = defineStore('session', () => {
     asks,
     offerSwitch,
     goOn,
+    begin,
     load,
     setUp,
     signIn,

@@ -1,4 +1,6 @@
 import { createEventStream } from 'h3'
+import { pool } from '../../../db/pool'
+import { countEvents } from '../../../db/queries/jobEvent'
 import { requireJob } from '../../../services/jobs'
 import { listenToJob } from '../../../services/jobLive'
 import { holdStream } from '../../../services/openStreams'
@@ -18,6 +20,7 @@ export default apiHandler(async event => {
     stop()
     await stream.close()
   })
-  void stream.push({ event: 'hello', data: '' })
+  // Counted after listening began: what a page misses between its reading and now it can tell by the number.
+  void stream.push({ event: 'hello', data: String(await countEvents(pool, id)) })
   return stream.send()
 })
