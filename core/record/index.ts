@@ -2,9 +2,8 @@ export {
   JOB_RECORD_FORMAT,
   JOB_RECORD_VERSION,
   jobRecord,
-  readingLines,
   type JobRecord,
-  type ReadingLine,
   type RecordedJob,
 } from './jobRecord'
+export { NOT_JUDGED, readingLines, unjudgedLines, type ReadingLine } from './readingLines'
 export { withAdjusterTable, type AdjusterTable, type TableProblem, type TableRow } from './adjusterTable'

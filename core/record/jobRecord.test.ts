@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { ruleSet } from '../rules'
-import { runState, type JobEvent } from '../run'
+import type { JobEvent } from '../run'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
-import { goodRun, rowTaken, struck, turned } from '../../test/fixtures/jobEvents'
-import { jobRecord, readingLines } from './jobRecord'
+import { goodRun, rowTaken } from '../../test/fixtures/jobEvents'
+import { jobRecord } from './jobRecord'
 
 const JOB = {
   tag: 'W-0231',
@@ -20,8 +20,6 @@ const JOB = {
 }
 const RULES = ruleSet('R-UK27')
 const record = (events: readonly JobEvent[]) => jobRecord(JOB, OSMUND_27F, RULES, events, 5)
-const lines = (events: readonly JobEvent[]) =>
-  readingLines(OSMUND_27F, RULES, runState(OSMUND_27F, RULES, events))
 
 describe('job record', () => {
   const found = rowTaken('as-found', null, 'high-20', { powerW: 2.8 })
@@ -70,36 +68,5 @@ describe('job record', () => {
     )
     expect(strict.ruleSet).toMatchObject({ id: 'R-SHOP', fromMemory: false })
     expect(strict.comparison.find(c => c.row === 'tone-20')!.after!.verdict).toBe('below')
-  })
-})
-
-describe('lines of readings', () => {
-  it('one per reading, struck and stale ones named, none left out', () => {
-    const row = rowTaken('as-left', null, 'high-20', { powerW: 3.8, carrierHz: 27_791_260 })
-    const id = row.kind === 'row-taken' ? row.readings[0]!.id : ''
-    const out = lines([row, turned('CT1'), struck(id, 'wrong meter')])
-    expect(out.map(l => [l.quantity, l.struck_out, l.stale])).toEqual([
-      ['powerW', 'wrong meter', ''],
-      ['carrierHz', '', 'CT1'],
-    ])
-    expect(out[0]).toMatchObject({
-      value_si: '3.8',
-      unit_si: 'W',
-      low_power: 'false',
-      on_time_s: '1800',
-      tone_hz: '',
-    })
-  })
-  it('writes an unknown uncertainty as nothing, not as zero', () => {
-    const row = rowTaken('as-found', null, 'panel', { panelPowerW: 3 })
-    const typed = {
-      ...row,
-      readings: (row as Extract<JobEvent, { kind: 'row-taken' }>).readings.map(r => ({
-        ...r,
-        standardUncertainty: null,
-        instrument: null,
-      })),
-    } as JobEvent
-    expect(lines([typed])[0]).toMatchObject({ standard_uncertainty_si: '', instrument: '' })
   })
 })

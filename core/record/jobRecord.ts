@@ -1,18 +1,8 @@
-import { quantityInfo, type Bound, type Reading } from '../quantity'
+import { quantityInfo, type Bound } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
 import type { FrozenRuleSet, RuleSet, Verdict } from '../rules'
 import type { ModelSheet, SchoolChoices } from '../sheet'
-import {
-  judgeRequirement,
-  requirementOf,
-  keyDownTotals,
-  type CellState,
-  type JobEvent,
-  type OpenItem,
-  type RowTaken,
-  type RunState,
-} from '../run'
-import { pointOf } from '../sheet'
+import { keyDownTotals, type CellState, type JobEvent, type OpenItem } from '../run'
 import { jobState } from '../work'
 
 /** The exchange format of a job: docs/formats/job-record.schema.json describes it. */
@@ -150,72 +140,4 @@ function recorded(cell: CellState): RecordedValue | null {
     verdict: cell.judgement.verdict,
     atMs: cell.latest.row.atMs,
   }
-}
-
-/** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
-export type ReadingLine = Record<
-  | 'taken_at'
-  | 'phase'
-  | 'step'
-  | 'row'
-  | 'mode'
-  | 'channel'
-  | 'low_power'
-  | 'tone_hz'
-  | 'tone_v'
-  | 'input_v'
-  | 'coverage'
-  | 'setting'
-  | 'supply_v'
-  | 'load'
-  | 'on_time_s'
-  | 'quantity'
-  | 'value_si'
-  | 'bound'
-  | 'unit_si'
-  | 'standard_uncertainty_si'
-  | 'verdict'
-  | 'source'
-  | 'instrument'
-  | 'struck_out'
-  | 'stale',
-  string
->
-
-export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
-  const text = (v: string | number | boolean | null) => (v === null ? '' : String(v))
-  return run.history.readings.map(({ reading, row, struck, staleBy }) => ({
-    taken_at: new Date(row.atMs).toISOString(),
-    phase: row.phase,
-    step: text(row.stepId),
-    row: row.pointId,
-    mode: row.conditions.mode,
-    channel: text(row.conditions.channel),
-    low_power: text(row.conditions.lowPower),
-    tone_hz: text(row.conditions.toneHz),
-    tone_v: text(row.conditions.toneV),
-    input_v: text(row.conditions.inputV),
-    coverage: row.conditions.coverage,
-    setting: row.conditions.setting,
-    supply_v: text(row.conditions.supplyV),
-    load: row.conditions.load,
-    on_time_s: text(row.conditions.onTimeS),
-    quantity: reading.quantity,
-    value_si: text(reading.value),
-    bound: reading.bound ?? '',
-    unit_si: quantityInfo(reading.quantity).siUnit,
-    standard_uncertainty_si: text(reading.standardUncertainty),
-    verdict: verdictOf(sheet, rules, row, reading),
-    source: reading.source,
-    instrument: text(reading.instrument),
-    entered_by: row.author?.name ?? '',
-    struck_out: text(struck),
-    stale: staleBy.length > 0 ? staleBy.map(t => t.designator).join(' ') : '',
-  }))
-}
-
-function verdictOf(sheet: ModelSheet, rules: RuleSet, row: RowTaken, reading: Reading): Verdict {
-  const point = pointOf(sheet, row.stepId, row.pointId)
-  const want = point.wants.find(w => w.quantity === reading.quantity)!
-  return judgeRequirement(reading, requirementOf(sheet, rules, want, row.conditions)).verdict
 }

@@ -73,7 +73,8 @@ export function history(sheet: ModelSheet, events: readonly JobEvent[]): History
 
 type Unjudged = Omit<TakenReading, 'staleBy'>
 
-function struckReasons(events: readonly JobEvent[]): Map<string, string> {
+/** Why readings were struck out, by their ids. */
+export function struckReasons(events: readonly JobEvent[]): Map<string, string> {
   return new Map(events.flatMap(e => (e.kind === 'reading-struck' ? [[e.readingId, e.reason] as const] : [])))
 }
 

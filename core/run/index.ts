@@ -20,7 +20,7 @@ export * from './runEvent'
 // What follows from it
 export { STRIKE_REASONS, TAKEN_AGAIN, canBeStruck, validEvents } from './validEvents'
 export { jobSheet, keyDownTotals } from './jobSheet'
-export { history, type History } from './history'
+export { history, struckReasons, type History } from './history'
 export type { TakenReading } from './takenReading'
 export type { Turn } from './staleBy'
 export type { TurnQuestion } from './inferredTurns'

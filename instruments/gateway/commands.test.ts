@@ -7,6 +7,7 @@ import { BARE_SETUP, instrumentProfile } from '#core/instrument'
 import type { InstrumentAnswer, SteppedView } from '#shared/instrumentCommands'
 import { profileOf } from '#shared/instrumentSetup'
 import { SimulatedBench } from '../bench/simulatedBench'
+import { targetsOf } from '../scpi/targets'
 import { Gateway } from './gateway'
 
 const IDS = {
@@ -22,7 +23,7 @@ beforeEach(async () => {
   bench = new SimulatedBench(3, () => performance.now() / 1000, 0)
   await bench.start()
   await bench.begin({ designId: 'osmund-40a', faultIds: ['X07'], seed: 3, kitId: 'test-set' })
-  gateway = new Gateway(pino({ level: 'silent' }))
+  gateway = new Gateway(pino({ level: 'silent' }), targetsOf('127.0.0.1'))
   url = `http://127.0.0.1:${await gateway.listen(0)}`
   gateway.configure(
     bench

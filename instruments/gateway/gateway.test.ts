@@ -3,6 +3,7 @@ import { afterEach, describe, expect, it } from 'vitest'
 import { BARE_SETUP, instrumentProfile } from '#core/instrument'
 import type { LiveHello, LiveLink, LivePoll } from '#shared/live'
 import { fakeInstrument, until } from '../../test/fixtures/fakeInstrument'
+import { targetsOf } from '../scpi/targets'
 import { Gateway } from './gateway'
 
 const open: { close: () => unknown }[] = []
@@ -46,7 +47,7 @@ async function listen(port: number) {
 }
 
 async function gatewayWith(...configs: ReturnType<typeof config>[]) {
-  const gateway = new Gateway(pino({ level: 'silent' }))
+  const gateway = new Gateway(pino({ level: 'silent' }), targetsOf('127.0.0.1'))
   const port = await gateway.listen(0)
   gateway.configure(configs)
   open.push(gateway)

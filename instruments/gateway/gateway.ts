@@ -2,6 +2,7 @@ import type { Logger } from 'pino'
 import { GatewayCommands } from './commands'
 import { InstrumentLink, type InstrumentConfig } from './instrumentLink'
 import { LiveServer } from './liveServer'
+import type { Targets } from '../scpi/targets'
 
 /** Joins the instruments of a bench to the listeners: one link per instrument, one stream for all. */
 export class Gateway {
@@ -12,6 +13,7 @@ export class Gateway {
   /** @param key that every path of its server begins with */
   constructor(
     private readonly log: Logger,
+    private readonly targets: Targets,
     key = '',
   ) {
     this.live = new LiveServer(
@@ -34,7 +36,8 @@ export class Gateway {
       this.links.delete(id)
     }
     for (const config of wanted) {
-      if (!this.links.has(config.id)) this.links.set(config.id, new InstrumentLink(config, this.listener()))
+      if (!this.links.has(config.id))
+        this.links.set(config.id, new InstrumentLink(config, this.listener(), this.targets))
     }
     this.live.hello()
   }

@@ -14,7 +14,8 @@ import { blockHead } from '#core/scpi'
 import type { LinkState, LiveLink, LivePoll } from '#shared/live'
 import { saysOf, understood } from './instrumentSays'
 import { pollInstrument } from '../scpi/pollInstrument'
-import { ScpiConnection, ScpiError, type ScpiEndpoint } from '../scpi/scpiConnection'
+import { ScpiConnection, ScpiError, isSerial, type ScpiEndpoint } from '../scpi/scpiConnection'
+import type { Targets } from '../scpi/targets'
 
 /** One poll starts every 100 ms. */
 const POLL_EVERY_MS = 100
@@ -55,6 +56,7 @@ export class InstrumentLink {
   constructor(
     readonly config: InstrumentConfig,
     private readonly listener: LinkListener,
+    private readonly targets: Targets,
   ) {
     this.current = this.describe('connecting', null, null)
     void this.run()
@@ -169,7 +171,10 @@ export class InstrumentLink {
   }
 
   private async talk(): Promise<void> {
-    const connection = await ScpiConnection.open(this.config.endpoint, ANSWER_WITHIN_MS)
+    const { endpoint } = this.config
+    // The address that was looked at is the one that is connected to: a name may lead elsewhere a moment later.
+    const host = isSerial(endpoint) ? endpoint.host : await this.targets.addressOf(endpoint)
+    const connection = await ScpiConnection.open({ ...endpoint, host }, ANSWER_WITHIN_MS)
     this.connection = connection
     const identity = (await connection.query('*IDN?', ANSWER_WITHIN_MS)).text.slice(0, 200)
     await connection.send('*CLS')

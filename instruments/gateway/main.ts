@@ -6,6 +6,7 @@ import type { Instrument } from '#shared/instrument'
 import { profileOf, setupOf } from '#shared/instrumentSetup'
 import { Gateway } from './gateway'
 import type { InstrumentConfig } from './instrumentLink'
+import { targetsOf } from '../scpi/targets'
 import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
 
 provideEveryLanguage()
@@ -21,7 +22,11 @@ const LIST = `select id, name, profile_id as "profileId", host, port, meter_kind
     from instrument where port is not null order by name`
 
 const log = pino({ base: { process: 'gateway' } })
-const gateway = new Gateway(log, keyOfThisStart())
+const targets = targetsOf(
+  process.env.DIAPASON_INSTRUMENT_NETWORKS ?? '',
+  process.env.SIMULATED_INSTRUMENTS_AT,
+)
+const gateway = new Gateway(log, targets, keyOfThisStart())
 
 type Row = Instrument & { port: number }
 

@@ -3,7 +3,8 @@ import { connect } from 'node:net'
 import type { Duplex } from 'node:stream'
 import { blockHead } from '#core/scpi'
 
-export type ScpiFailure = 'not-reachable' | 'timeout' | 'closed' | 'line-too-long' | 'not-a-block'
+export type ScpiFailure =
+  'not-allowed' | 'not-reachable' | 'timeout' | 'closed' | 'line-too-long' | 'not-a-block'
 
 export class ScpiError extends Error {
   constructor(
@@ -22,6 +23,8 @@ export interface ScpiEndpoint {
 }
 
 const SERIAL = 'serial:'
+
+export const isSerial = ({ host }: ScpiEndpoint) => host.startsWith(SERIAL)
 
 /** An answer and when its last byte came in. */
 export interface ScpiAnswer {
@@ -61,7 +64,7 @@ export class ScpiConnection {
 
   /** @throws {ScpiError} not-reachable, timeout */
   static open(endpoint: ScpiEndpoint, timeoutMs: number): Promise<ScpiConnection> {
-    if (endpoint.host.startsWith(SERIAL))
+    if (isSerial(endpoint))
       return ScpiConnection.openSerial(endpoint.host.slice(SERIAL.length), endpoint.port)
     return new Promise((resolve, reject) => {
       const socket = connect(endpoint)

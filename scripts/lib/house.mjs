@@ -82,11 +82,14 @@ async function addresses(cluster, adminUrl) {
 /** The simulated bench, and the made-up workshop measured on it; what follows is told where the bench is. */
 async function startDemo(children, { env, adminUrl, onDeath }) {
   const port = await freePort()
+  // Its instruments come back where they were when it is started again.
+  const first = await freePorts(SIMULATED_INSTRUMENTS)
+  const at = Array.from({ length: SIMULATED_INSTRUMENTS }, (_, i) => `127.0.0.1:${first + i}`)
   Object.assign(env, {
     BENCH_PORT: String(port),
     BENCH_URL: `http://127.0.0.1:${port}/${env.BESIDE_KEY}`,
-    // Its instruments come back where they were when it is started again.
-    BENCH_SCPI_PORT: String(await freePorts(SIMULATED_INSTRUMENTS)),
+    BENCH_SCPI_PORT: String(first),
+    SIMULATED_INSTRUMENTS_AT: at.join(','),
   })
   children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
   await answers(`${env.BENCH_URL}/state`)

@@ -1,7 +1,7 @@
 import { withTextsTranslated } from '#shared/i18n'
 import Papa from 'papaparse'
 import { setImmediate as nextTurn } from 'node:timers/promises'
-import { readingLines, type JobRecord, type ReadingLine } from '#core/record'
+import { readingLines, unjudgedLines, type JobRecord, type ReadingLine } from '#core/record'
 import { jobSheet, runState, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import type { Job } from '#shared/job'
@@ -12,7 +12,9 @@ import { selectRealJobsAfter } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
 import { recordFor } from './recordFor'
 import { requireRules } from './rules'
-import { baseSheets } from './sheetBook'
+import { requireSheet } from './sheetBook'
+import { isDatabaseAway } from '../db/errors'
+import { log } from '../utils/log'
 
 const JOBS_AT_ONCE = 50
 
@@ -36,7 +38,8 @@ export async function csvOf(jobId: string): Promise<{ tag: string; csv: string }
 
 /**
  * Every reading of every real set, job by job as one CSV; simulated sets are left out. A piece at a time, so
- * that a workshop of many years neither fills the memory nor holds up who works.
+ * that a workshop of many years neither fills the memory nor holds up who works. A job that cannot be judged
+ * takes nothing away from the others: its readings are there as they were entered.
  */
 export async function* everyReadingCsv(): AsyncGenerator<string> {
   let header = true
@@ -44,20 +47,26 @@ export async function* everyReadingCsv(): AsyncGenerator<string> {
     const jobs = await selectRealJobsAfter(pool, last, JOBS_AT_ONCE)
     if (jobs.length === 0) return
     const ids = jobs.map(j => j.id)
-    const [events, sheetOf] = await Promise.all([selectEvents(pool, ids), baseSheets(pool, jobs)])
+    const events = await selectEvents(pool, ids)
     for (const job of jobs) {
-      const sheet = sheetOf(job)
-      const lines = (await linesOf(job, sheet, events.get(job.id)!)).map(line => ({
-        job: jobTag(job.number),
-        model: sheet.model,
-        serial: job.serial,
-        ...line,
-      }))
+      const { model, lines: own } = await linesOfAny(job, events.get(job.id)!)
+      const lines = own.map(line => ({ job: jobTag(job.number), model, serial: job.serial, ...line }))
       if (lines.length > 0) yield `${csvText(lines, header)}\r\n`
       header &&= lines.length === 0
       await nextTurn()
     }
     last = jobs.at(-1)!.number
+  }
+}
+
+async function linesOfAny(job: Job, events: readonly JobEvent[]) {
+  try {
+    const sheet = await requireSheet(pool, job.sheetId, job.sheetRevision)
+    return { model: sheet.model, lines: await linesOf(job, sheet, events) }
+  } catch (error) {
+    if (isDatabaseAway(error)) throw error
+    log.error({ job: job.number, error: String(error) }, 'job not readable, its readings given unjudged')
+    return { model: job.sheetId, lines: unjudgedLines(events) }
   }
 }
 

@@ -18,7 +18,7 @@ export const test = base.extend<object, { house: TestHouse }>({
   house: [
     // eslint-disable-next-line no-empty-pattern -- Playwright asks for a pattern, even of nothing
     async ({}, use) => {
-      const house = await testHouse()
+      const house = await testHouse({ networks: '' })
       await use(house)
       await house.stop()
     },

@@ -38,10 +38,18 @@ export const INTAKE = {
   promisedOn: null,
 }
 
-/** @param setUp false = the first start is still to come; true = without sign-in */
-export async function testHouse({ demo = true, setUp = true } = {}): Promise<TestHouse> {
+/**
+ * @param setUp false = the first start is still to come; true = without sign-in
+ * @param networks where instruments may be; what a test puts up in the place of one is on this machine
+ */
+export async function testHouse({
+  demo = true,
+  setUp = true,
+  networks = '127.0.0.1',
+} = {}): Promise<TestHouse> {
   const folder = mkdtempSync(join(tmpdir(), 'diapason-test-'))
-  const house = await startHouse({ folder, demo, throwAway: true })
+  const settings = { DIAPASON_INSTRUMENT_NETWORKS: networks }
+  const house = await startHouse({ folder, demo, throwAway: true, settings })
   const request: TestHouse['request'] = async (method, path, body) => {
     const raw = typeof body === 'string'
     const response = await fetch(house.address + path, {

@@ -77,6 +77,16 @@ describe('an instrument', () => {
     expect(await watchLive(t => t.includes('"links":[]'))).toContain('"links":[]')
     await meter.close()
   })
+  it('is not looked for where no instrument may be, and says so', async () => {
+    const secret = { ...BARE_INSTRUMENT, name: 'Meter of the cloud', profileId: 'scpi-power-meter' }
+    const added = await house.request('POST', '/api/instruments', {
+      ...secret,
+      host: '169.254.169.254',
+      port: 80,
+    })
+    expect(await watchLive(t => t.includes('targetNotAllowed'))).toContain('targetNotAllowed')
+    await house.request('DELETE', `/api/instruments/${(added.body as { id: string }).id}`)
+  })
   it('read by eye keeps its class, or that nobody knows it', async () => {
     const body = {
       name: 'Old meter',

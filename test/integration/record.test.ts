@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import Ajv from 'ajv/dist/2020'
 import Papa from 'papaparse'
+import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/record'
 import { QUANTITY_NAMES } from '../../core/quantity'
@@ -16,6 +17,12 @@ beforeAll(async () => {
   finished = jobs.find(j => j.job.number === 229)!.job.id
 }, 240_000)
 afterAll(() => house?.stop())
+
+const table = async (path: string) =>
+  Papa.parse<Record<string, string>>((await house.request('GET', path)).body as string, {
+    header: true,
+    skipEmptyLines: true,
+  }).data
 
 describe('JSON', () => {
   it('is what the published schema says', async () => {
@@ -71,11 +78,6 @@ describe('CSV', () => {
     )
   })
   it('of the whole workshop holds those of every real job, with its tag, model and serial number', async () => {
-    const table = async (path: string) =>
-      Papa.parse<Record<string, string>>((await house.request('GET', path)).body as string, {
-        header: true,
-        skipEmptyLines: true,
-      }).data
     const exercise = (
       await house.request('POST', '/api/practice/sessions', {
         id: crypto.randomUUID(),
@@ -101,6 +103,22 @@ describe('CSV', () => {
     const all = await table('/api/readings.csv')
     expect(all.map(({ model, ...line }) => line)).toEqual(expected)
     expect(all.filter(line => !line.model)).toEqual([])
+  })
+  it('holds the readings of a job whose sheet is gone, unjudged, and those of all others', async () => {
+    const before = await table('/api/readings.csv')
+    const client = new pg.Client({ connectionString: house.cluster.adminUrl })
+    await client.connect()
+    const point = (revision: string) =>
+      client.query(`update job set sheet_revision = ${revision} where id = $1`, [finished])
+    await point('sheet_revision + 500')
+    const after = await table('/api/readings.csv')
+    await point('sheet_revision - 500')
+    await client.end()
+    const lost = after.filter(line => line.verdict === 'sheet not readable')
+    expect(new Set(lost.map(line => line.job))).toEqual(new Set(['W-0229']))
+    expect(after.map(line => [line.job, line.value_si])).toEqual(
+      before.map(line => [line.job, line.value_si]),
+    )
   })
   it('does not hand a formula to a spreadsheet', async () => {
     const id = await house.newJob()

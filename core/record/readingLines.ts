@@ -1,0 +1,114 @@
+import { quantityInfo, type Reading } from '../quantity'
+import type { RuleSet, Verdict } from '../rules'
+import {
+  judgeRequirement,
+  requirementOf,
+  struckReasons,
+  type JobEvent,
+  type RowTaken,
+  type RunState,
+} from '../run'
+import { pointOf, type ModelSheet } from '../sheet'
+
+/** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
+export type ReadingLine = Record<
+  | 'taken_at'
+  | 'phase'
+  | 'step'
+  | 'row'
+  | 'mode'
+  | 'channel'
+  | 'low_power'
+  | 'tone_hz'
+  | 'tone_v'
+  | 'input_v'
+  | 'coverage'
+  | 'setting'
+  | 'supply_v'
+  | 'load'
+  | 'on_time_s'
+  | 'quantity'
+  | 'value_si'
+  | 'bound'
+  | 'unit_si'
+  | 'standard_uncertainty_si'
+  | 'verdict'
+  | 'source'
+  | 'instrument'
+  | 'entered_by'
+  | 'struck_out'
+  | 'stale',
+  string
+>
+
+/** What `unjudgedLines` writes in the place of what only the sheet of the set can tell. */
+export const NOT_JUDGED = 'sheet not readable'
+
+export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
+  return run.history.readings.map(({ reading, row, struck, staleBy }) =>
+    lineOf(row, reading, {
+      verdict: verdictOf(sheet, rules, row, reading),
+      struck_out: text(struck),
+      stale: staleBy.map(t => t.designator).join(' '),
+    }),
+  )
+}
+
+/** The readings of a job whose sheet or rule set cannot be read: as they were entered, none left out. */
+export function unjudgedLines(events: readonly JobEvent[]): ReadingLine[] {
+  const struck = struckReasons(events)
+  return events
+    .filter(e => e.kind === 'row-taken')
+    .flatMap(row =>
+      row.readings.map(reading =>
+        lineOf(row, reading, {
+          verdict: NOT_JUDGED,
+          struck_out: struck.get(reading.id) ?? '',
+          stale: NOT_JUDGED,
+        }),
+      ),
+    )
+}
+
+const text = (v: string | number | boolean | null) => (v === null ? '' : String(v))
+
+function lineOf(
+  row: RowTaken,
+  reading: Reading,
+  judged: Pick<ReadingLine, 'verdict' | 'struck_out' | 'stale'>,
+): ReadingLine {
+  return {
+    taken_at: new Date(row.atMs).toISOString(),
+    phase: row.phase,
+    step: text(row.stepId),
+    row: row.pointId,
+    mode: row.conditions.mode,
+    channel: text(row.conditions.channel),
+    low_power: text(row.conditions.lowPower),
+    tone_hz: text(row.conditions.toneHz),
+    tone_v: text(row.conditions.toneV),
+    input_v: text(row.conditions.inputV),
+    coverage: row.conditions.coverage,
+    setting: row.conditions.setting,
+    supply_v: text(row.conditions.supplyV),
+    load: row.conditions.load,
+    on_time_s: text(row.conditions.onTimeS),
+    quantity: reading.quantity,
+    value_si: text(reading.value),
+    bound: reading.bound ?? '',
+    unit_si: quantityInfo(reading.quantity).siUnit,
+    standard_uncertainty_si: text(reading.standardUncertainty),
+    verdict: judged.verdict,
+    source: reading.source,
+    instrument: text(reading.instrument),
+    entered_by: row.author?.name ?? '',
+    struck_out: judged.struck_out,
+    stale: judged.stale,
+  }
+}
+
+function verdictOf(sheet: ModelSheet, rules: RuleSet, row: RowTaken, reading: Reading): Verdict {
+  const point = pointOf(sheet, row.stepId, row.pointId)
+  const want = point.wants.find(w => w.quantity === reading.quantity)!
+  return judgeRequirement(reading, requirementOf(sheet, rules, want, row.conditions)).verdict
+}
