@@ -1,6 +1,6 @@
 import { diapasonThemes } from './app/themes'
 import { SHELL, TEXTS } from './app/worker/rendered'
-import { ALIAS } from './scripts/lib/paths.mjs'
+import { ALIAS, fromRoot } from './scripts/lib/paths.mjs'
 
 export default defineNuxtConfig({
   compatibilityDate: '2026-11-01',
@@ -64,6 +64,8 @@ export default defineNuxtConfig({
       },
     },
   },
+  // Two ways in, one of them with a certificate, and time limits for both.
+  $production: { nitro: { entry: fromRoot('server', 'entry.ts') } },
   // What a page may need later comes when it is needed: on a bench network that is at once, and the first
   // load stays small.
   hooks: {

@@ -5,16 +5,19 @@ import { roleWords } from '#shared/words/peopleWords'
 import { useHead } from '#imports'
 import AuditTable from '~/features/people/components/AuditTable.vue'
 import NewPerson from '~/features/people/components/NewPerson.vue'
+import OtherDevices from '~/features/people/components/OtherDevices.vue'
 import OwnSecrets from '~/features/people/screens/OwnSecrets.vue'
 import OwnerFields from '~/features/people/components/OwnerFields.vue'
 import PersonRow from '~/features/people/components/PersonRow.vue'
 import { usePeopleStore } from '~/features/people/store/people'
+import { useWayInStore } from '~/features/people/store/wayIn'
 import { useSessionStore } from '~/features/people/store/session'
 import { failureOf, type Failure } from '~/data/failureWords'
 
 /** Who works here: for the owner everybody, for all others themselves; or sign-in is brought in. */
 const session = useSessionStore()
 const store = usePeopleStore()
+const network = useWayInStore()
 const me = computed(() => session.me.person)
 const isOwner = computed(() => me.value?.role === 'owner')
 /** what the last change was about, so that a refusal stands beside it */
@@ -41,6 +44,7 @@ async function bringIn() {
 }
 // Another person may sign in while the page stays.
 watch(isOwner, owns => owns && void store.load(), { immediate: true })
+watch(me, somebody => somebody && void network.load(), { immediate: true })
 useHead({ title: t('people.people') })
 </script>
 
@@ -65,6 +69,7 @@ useHead({ title: t('people.people') })
     <template v-else-if="me">
       <p class="lead">{{ t('people.signedInAs', { name: me.name, role: roleWords(me.role) }) }}</p>
       <OwnSecrets />
+      <OtherDevices v-if="network.wayIn" :way-in="network.wayIn" />
       <template v-if="isOwner">
         <h2>{{ session.me.workshop }}</h2>
         <p v-if="store.failure && !store.failure.field" class="care" role="alert">

@@ -172,7 +172,7 @@ export class InstrumentLink {
 
   private async talk(): Promise<void> {
     const { endpoint } = this.config
-    // The address that was looked at is the one that is connected to: a name may lead elsewhere a moment later.
+    // The address that was looked at is the one connected to: a name may lead elsewhere a moment later.
     const host = isSerial(endpoint) ? endpoint.host : await this.targets.addressOf(endpoint)
     const connection = await ScpiConnection.open({ ...endpoint, host }, ANSWER_WITHIN_MS)
     this.connection = connection

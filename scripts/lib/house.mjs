@@ -9,7 +9,7 @@ import { migrate } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
 import { OUTPUT } from './paths.mjs'
 import { freePort, freePorts } from './ports.mjs'
-import { listensOn, ownAddress, refuseStrangers } from './listening.mjs'
+import { ownAddress, refuseStrangers, wayInForOthers } from './listening.mjs'
 import { startCluster } from './postgres.mjs'
 import { run } from './run.mjs'
 
@@ -45,12 +45,14 @@ export async function startHouse({
     if (demo) await startDemo(children, { env, adminUrl, onDeath })
     children.start('gateway', join(OUTPUT, 'processes', 'gateway.mjs'), env, onDeath)
     const address = ownAddress(webPort)
-    const web = { HOST: listensOn(), PORT: String(webPort), ADDRESS: address, NODE_ENV: 'production' }
+    const others = await wayInForOthers(folder)
+    const web = { ...others.web, PORT: String(webPort), ADDRESS: address, NODE_ENV: 'production' }
     children.start('web', join(OUTPUT, 'server', 'index.mjs'), { ...env, ...web }, onDeath)
     await answers(`${address}/api/health`)
     const stopKeeping = cluster ? keepDatabase(cluster, onDeath) : async () => {}
     return {
       address,
+      forOthers: others.addresses,
       env,
       cluster,
       children,

@@ -44,12 +44,21 @@ export async function launch({ demo }) {
     if (backups) stopBackups = keepBackups(folder, backups, words => console.error(words))
     console.log(
       `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +
+        (await forOthers(house.forOthers)) +
         `Everything is kept in ${folder}.\n${upgradeHint(folder)}Ctrl-C stops it.`,
     )
   } catch (error) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
   }
+}
+
+/** A tablet reads the first of them from the screen. */
+async function forOthers([first, ...more]) {
+  if (!first) return ''
+  const { renderUnicodeCompact } = await import('uqr')
+  const also = more.length > 0 ? ` (or ${more.join(', ')})` : ''
+  return `For tablets and other machines: ${first}${also}\n${renderUnicodeCompact(first)}\n`
 }
 
 /** The version that made a database goes on serving it, until it is taken over on purpose. */

@@ -4,15 +4,16 @@ import { createServer } from 'node:net'
 /**
  * A TCP port that is free now.
  * @param wanted 0 = any; a bookmark and a tablet know the address, so that one that is taken is no other
+ * @param setting by which another is chosen
  */
-export function freePort(wanted = 0) {
+export function freePort(wanted = 0, setting = 'PORT') {
   return new Promise((resolve, reject) => {
     const probe = createServer()
     probe.once('error', error =>
       reject(
         error.code === 'EADDRINUSE'
           ? new Error(
-              `Port ${wanted} is taken by another program. Stop it, or choose another: PORT=${wanted + 1}`,
+              `Port ${wanted} is taken by another program. Stop it, or choose another: ${setting}=${wanted + 1}`,
             )
           : error,
       ),

@@ -20,6 +20,7 @@ export async function mainPaths(house: TestHouse): Promise<string[]> {
     '/sheets/osmund-27f/edit',
     '/practice',
     '/instruments',
+    '/people',
     of(231, 'intake'),
     of(231, 'inspection'),
     of(231, 'as-found'),
