@@ -5,9 +5,10 @@ import { lineTo } from './line'
 
 test.use({ serviceWorkers: 'allow' })
 
-/** Every file of the application lies in the browser. */
-const kept = (page: Page) =>
-  expect
+/** Every file of the application lies in the browser, which the bench page sees to. */
+const kept = async (page: Page, address: string) => {
+  await page.goto(address)
+  await expect
     .poll(
       () =>
         page.evaluate(async () => {
@@ -19,6 +20,7 @@ const kept = (page: Page) =>
       { timeout: 60_000 },
     )
     .toBe(true)
+}
 
 test('server gone and page closed: the job opens with what waits, goes on, and all is stored once', async ({
   context,
@@ -29,10 +31,10 @@ test('server gone and page closed: the job opens with what waits, goes on, and a
   const line = await lineTo(house.address)
   const job = `${line.address}/jobs/${id}/align`
   let page = await context.newPage()
+  await kept(page, line.address)
   await page.goto(job)
   await expect(page.locator('[data-quantity="onTimeS"]')).toBeVisible()
   await expect(page.getByText('Alignment, 0 of 11 steps done')).toBeVisible()
-  await kept(page)
   await page.keyboard.press('Space')
   await expect(ladder(page, 'A1.0')).toHaveAttribute('data-status', 'inside')
   await line.cut()
@@ -65,9 +67,9 @@ test('what was not needed at the first look is there when the server is not: not
 }) => {
   const id = await house.newJob()
   const line = await lineTo(house.address)
+  await kept(page, line.address)
   await page.goto(`${line.address}/jobs/${id}/align`)
   await expect(page.getByText('Alignment, 0 of 11 steps done')).toBeVisible()
-  await kept(page)
   await line.cut()
   for (const key of ['?', 'b', 'n']) {
     await page.keyboard.press(key)
