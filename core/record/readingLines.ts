@@ -41,8 +41,8 @@ export type ReadingLine = Record<
   string
 >
 
-/** What `unjudgedLines` writes in the place of what only the sheet of the set can tell. */
-export const NOT_JUDGED = 'sheet not readable'
+/** What `unjudgedLines` writes in the place of what only sheet and rule set can tell. */
+export const NOT_JUDGED = 'not judged'
 
 export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
   return run.history.readings.map(({ reading, row, struck, staleBy }) =>

@@ -48,7 +48,7 @@ const TLS_PORT = 3443
 export async function wayInForOthers(folder) {
   const host = listensOn()
   if (isThisMachine(host)) return { web: { HOST: host }, addresses: [] }
-  if (process.env.DIAPASON_TLS === 'off') return { web: { HOST: host }, addresses: [] }
+  if (process.env.DIAPASON_TLS === 'off') return { web: { HOST: host, BEHIND_PROXY: '1' }, addresses: [] }
   const names = namesOf(host)
   const { authority, ...files } = ownCertificate() ?? (await workshopCertificate(join(folder, 'tls'), names))
   const port = await freePort(Number(process.env.DIAPASON_TLS_PORT ?? TLS_PORT), 'DIAPASON_TLS_PORT')

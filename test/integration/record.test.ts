@@ -114,7 +114,7 @@ describe('CSV', () => {
     const after = await table('/api/readings.csv')
     await point('sheet_revision - 500')
     await client.end()
-    const lost = after.filter(line => line.verdict === 'sheet not readable')
+    const lost = after.filter(line => line.verdict === 'not judged')
     expect(new Set(lost.map(line => line.job))).toEqual(new Set(['W-0229']))
     expect(after.map(line => [line.job, line.value_si])).toEqual(
       before.map(line => [line.job, line.value_si]),

@@ -148,7 +148,10 @@ describe("a certificate of one's own", () => {
   })
   it('may be that of a proxy in front: then it listens plain', async () => {
     const asked = { HOST, DIAPASON_TLS: 'off' }
-    expect(await withSettings(asked, () => wayInForOthers(folder))).toEqual({ web: { HOST }, addresses: [] })
+    expect(await withSettings(asked, () => wayInForOthers(folder))).toEqual({
+      web: { HOST, BEHIND_PROXY: '1' },
+      addresses: [],
+    })
   })
 })
 

@@ -14,7 +14,8 @@ const picture = computed(() =>
 <template>
   <section :aria-label="t('people.otherDevices')">
     <h2>{{ t('people.otherDevices') }}</h2>
-    <p v-if="first === null" class="quiet">{{ t('people.thisMachineOnly') }}</p>
+    <p v-if="wayIn.reach === 'this-machine'" class="quiet">{{ t('people.thisMachineOnly') }}</p>
+    <p v-else-if="first === null" class="quiet">{{ t('people.behindProxy') }}</p>
     <div v-else class="devices">
       <img
         v-if="picture"

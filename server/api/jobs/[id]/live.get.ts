@@ -21,6 +21,8 @@ export default apiHandler(async event => {
     await stream.close()
   })
   // Counted after listening began: what a page misses between its reading and now it can tell by the number.
-  void stream.push({ event: 'hello', data: String(await countEvents(pool, id)) })
+  // A database that has just gone away counts nothing; the page is told when it is back.
+  const count = await countEvents(pool, id).catch(() => 0)
+  void stream.push({ event: 'hello', data: String(count) })
   return stream.send()
 })
