@@ -44,7 +44,7 @@ const picture = computed(() =>
 </template>
 
 <style scoped>
-h2 {
+section {
   margin-top: 32px;
 }
 .devices p:first-child {
