@@ -15,5 +15,6 @@ export function startHouse(options: {
     halt: () => Promise<unknown>
     startAgain: () => Promise<void>
   } | null
+  children: { list: readonly { name: string; child: { pid?: number } }[] }
   stop: () => Promise<void>
 }>

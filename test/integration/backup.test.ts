@@ -58,43 +58,43 @@ afterAll(async () => {
 
 describe('A backup', () => {
   it('is taken while the workshop works, is one file, and says what is in it', async () => {
-    const { status, said } = command('backup', at('workshop'), file)
+    const { status, said } = await command('backup', at('workshop'), file)
     expect([status, said]).toEqual([0, expect.stringMatching(/: 1 jobs, 2 entries of /)])
     expect(existsSync(`${file}.part.d`)).toBe(false)
     // What comes afterwards is not in it.
     await newJob('Barge Coot')
   })
 
-  it('does not overwrite another', () => {
+  it('does not overwrite another', async () => {
     const before = readFileSync(file)
-    const { status, said } = command('backup', at('workshop'), file)
+    const { status, said } = await command('backup', at('workshop'), file)
     expect([status, said]).toEqual([1, expect.stringMatching(/is there already\. Nothing was written/)])
     expect(readFileSync(file).equals(before)).toBe(true)
   })
 
-  it('is not restored over a workshop', () => {
-    const { status, said } = command('restore', at('workshop'), file)
+  it('is not restored over a workshop', async () => {
+    const { status, said } = await command('restore', at('workshop'), file)
     expect([status, said]).toEqual([
       1,
       expect.stringMatching(/holds a database already\. Nothing was changed/),
     ])
   })
 
-  it('that is damaged, or none, is refused, and leaves nothing behind', () => {
+  it('that is damaged, or none, is refused, and leaves nothing behind', async () => {
     const bytes = readFileSync(file)
     bytes[bytes.length >> 1]! ^= 1
     writeFileSync(at('damaged'), bytes)
     writeFileSync(at('none'), 'a letter')
-    expect(command('restore', at('empty'), at('damaged')).said).toMatch(/is damaged: its checksum/)
-    expect(command('restore', at('empty'), at('none')).said).toMatch(/is no backup of Diapason/)
-    expect(command('restore', at('empty'), at('missing')).said).toMatch(/is no backup of Diapason/)
+    expect((await command('restore', at('empty'), at('damaged'))).said).toMatch(/is damaged: its checksum/)
+    expect((await command('restore', at('empty'), at('none'))).said).toMatch(/is no backup of Diapason/)
+    expect((await command('restore', at('empty'), at('missing'))).said).toMatch(/is no backup of Diapason/)
     expect(existsSync(join(at('empty'), 'pg'))).toBe(false)
   })
 
   it('brings a lost workshop back, equal table by table, and work goes on', async () => {
     await house.stop()
     rmSync(at('workshop'), { recursive: true })
-    const { status, said } = command('restore', at('again'), file)
+    const { status, said } = await command('restore', at('again'), file)
     expect([status, said]).toEqual([
       0,
       expect.stringMatching(/1 jobs, 2 entries.* are equal to those of the backup/s),
@@ -109,7 +109,7 @@ describe('A backup', () => {
   }, 120_000)
 
   it('is checked whole; what was entered cannot be changed, and a change behind its back shows', async () => {
-    const whole = command('check', at('again'))
+    const whole = await command('check', at('again'))
     expect([whole.status, whole.said]).toEqual([
       0,
       expect.stringMatching(/2 jobs, 3 entries, 0 photos .*: whole\./),
@@ -132,7 +132,7 @@ describe('A backup', () => {
     )
     await db.query('alter table job_event enable trigger all')
     await db.end()
-    const changed = command('check', at('again'))
+    const changed = await command('check', at('again'))
     expect([changed.status, changed.said]).toEqual([
       1,
       expect.stringMatching(/W-0001: entry .* is not as it was stored, or one before it is missing/),
@@ -141,9 +141,9 @@ describe('A backup', () => {
 
   it('that was not restored to its end is not worked on; the restore begins anew', async () => {
     // As a restore leaves it that was stopped: a cluster, and the mark that it is not proved.
-    expect(command('restore', at('half'), file).status).toBe(0)
+    expect((await command('restore', at('half'), file)).status).toBe(0)
     writeFileSync(join(at('half'), 'pg.restoring'), '')
     await expect(start(at('half'))).rejects.toThrow(/did not end: what is there is not the whole backup/)
-    expect(command('restore', at('half'), file).status).toBe(0)
+    expect((await command('restore', at('half'), file)).status).toBe(0)
   }, 120_000)
 })

@@ -26,12 +26,12 @@ const found = async (words: string) =>
 
 describe('An owner who asks for it', () => {
   it('is shown first with all that would be done, and nothing is changed', async () => {
-    expect(command('erase').status).toBe(2)
-    expect(command('erase', 'Nobody Known', 'asked')).toMatchObject({
+    expect((await command('erase')).status).toBe(2)
+    expect(await command('erase', 'Nobody Known', 'asked')).toMatchObject({
       status: 1,
       said: expect.stringContaining('No job has the owner') as string,
     })
-    const { status, said } = command('erase', OWNER.toUpperCase(), 'asked by letter')
+    const { status, said } = await command('erase', OWNER.toUpperCase(), 'asked by letter')
     expect([status, said]).toEqual([0, expect.stringMatching(/W-0229.*[\s\S]*Nothing was changed/)])
     expect((await frozen()).job.owner).toBe(OWNER)
   }, 120_000)
@@ -45,7 +45,7 @@ describe('An owner who asks for it', () => {
       text: 'Harrow called',
     })
     const before = await frozen()
-    const { status, said } = command('erase', OWNER, 'asked by letter', '--yes')
+    const { status, said } = await command('erase', OWNER, 'asked by letter', '--yes')
     expect([status, said]).toEqual([0, expect.stringMatching(/still: entry note: .*Harrow called/)])
     const { job, events } = (await house.request('GET', `/api/jobs/${jobId}`)).body as {
       job: { owner: string; contact: string }
@@ -57,11 +57,14 @@ describe('An owner who asks for it', () => {
     expect(after).toEqual({ ...before, job: { ...before.job, owner: '\u2013' } })
     expect(await found('ilse')).not.toContain(jobId)
     expect((await fetch(`${house.address}/api/jobs/${jobId}/handover.pdf?issue=1`)).status).toBe(200)
-    expect(command('check')).toMatchObject({ status: 0, said: expect.stringContaining(': whole.') as string })
+    expect(await command('check')).toMatchObject({
+      status: 0,
+      said: expect.stringContaining(': whole.') as string,
+    })
   }, 120_000)
 
   it('leaves what is frozen frozen, and does nothing twice', async () => {
-    expect(command('erase', OWNER, 'again', '--yes').said).toContain('No job has the owner')
+    expect((await command('erase', OWNER, 'again', '--yes')).said).toContain('No job has the owner')
     const db = new pg.Client({ connectionString: house.cluster.adminUrl })
     await db.connect()
     for (const change of ['update handover_issue set number = 9', 'delete from handover_paper'])

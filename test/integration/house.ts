@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { startHouse } from '../../scripts/lib/house.mjs'
@@ -21,6 +21,8 @@ export interface TestHouse {
     body?: unknown,
   ) => Promise<{ status: number; body: unknown; error: WireError | null }>
   newJob: (change?: object) => Promise<string>
+  /** What the web server has worked since it was started [ms of processor time]. */
+  workedMs: () => number
   stop: () => Promise<void>
 }
 
@@ -81,9 +83,16 @@ export async function testHouse({
       if (status !== 201) throw new Error(`job not made: ${status}`)
       return id
     },
+    workedMs: () => workedMs(house.children.list.find(c => c.name === 'web')!.child.pid!),
     stop: async () => {
       await house.stop()
       rmSync(folder, { recursive: true, force: true })
     },
   }
+}
+
+/** Processor time of a process by the kernel's own count, which is in hundredths of a second: proc(5). */
+function workedMs(pid: number): number {
+  const afterName = readFileSync(`/proc/${pid}/stat`, 'utf8').split(') ')[1]!.split(' ')
+  return (Number(afterName[11]) + Number(afterName[12])) * 10
 }

@@ -45,20 +45,20 @@ beforeAll(async () => {
 afterAll(() => rmSync(folderOfTests, { recursive: true, force: true }))
 
 describe('An upgrade of PostgreSQL', () => {
-  it('has nothing to do for the newest, and says so', () => {
-    expect(command(folder)).toEqual({
+  it('has nothing to do for the newest, and says so', async () => {
+    expect(await command(folder)).toEqual({
       status: 0,
       said: expect.stringContaining('Nothing was changed') as string,
     })
-    expect(command(folder, '--remove-old').said).toContain('no old database')
-    expect(command(folder, '--now').status).toBe(2)
+    expect((await command(folder, '--remove-old')).said).toContain('no old database')
+    expect((await command(folder, '--now')).status).toBe(2)
   }, 60_000)
 
-  it('of a version that is not installed is refused in words, and touches nothing', () => {
+  it('of a version that is not installed is refused in words, and touches nothing', async () => {
     const other = join(folderOfTests, 'other')
     cpSync(pg, join(other, 'pg'), { recursive: true })
     writeFileSync(join(other, 'pg', 'PG_VERSION'), `${OLD}\n`)
-    const { status, said } = command(other)
+    const { status, said } = await command(other)
     expect([status, said]).toEqual([1, expect.stringContaining(`Install PostgreSQL ${OLD} as well`)])
     expect(existsSync(join(other, `pg.${OLD}`))).toBe(false)
   }, 60_000)
@@ -89,7 +89,7 @@ describe('An upgrade of PostgreSQL', () => {
     renameSync(pg, join(folderOfTests, 'away'))
     expect(() => removeOld(folder)).toThrow(/Nothing was removed/)
     renameSync(join(folderOfTests, 'away'), pg)
-    expect(command(folder, '--remove-old')).toEqual({
+    expect(await command(folder, '--remove-old')).toEqual({
       status: 0,
       said: expect.stringContaining(`pg.${OLD}`) as string,
     })
