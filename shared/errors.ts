@@ -23,6 +23,7 @@ export const SERVER_ERROR_CODES = [
   'unknown-event',
   'cannot-be-struck',
   'unknown-issue',
+  'unknown-link',
   'unknown-view',
   'unknown-period',
   'unknown-recording',

@@ -43,6 +43,8 @@ export const AUDIT_ACTIONS = [
   'person-barred',
   'password-changed',
   'pin-changed',
+  'link-made',
+  'link-ended',
 ] as const
 export type AuditAction = (typeof AUDIT_ACTIONS)[number]
 

@@ -36,7 +36,9 @@ async function serverFirst(request: Request, kept: string): Promise<Response> {
   return (await matchPrecache(kept)) ?? answer ?? Response.error()
 }
 
-registerRoute(new NavigationRoute(({ request }) => serverFirst(request, SHELL), { denylist: [/^\/api\//] }))
+registerRoute(
+  new NavigationRoute(({ request }) => serverFirst(request, SHELL), { denylist: [/^\/(api|handed-over)\//] }),
+)
 registerRoute(
   ({ url }) => TEXTS.includes(url.pathname),
   ({ request, url }) => serverFirst(request, url.pathname),

@@ -10,6 +10,7 @@ import {
   selectJobsOfOwner,
   selectMentions,
 } from '../db/queries/erase'
+import { deleteLinksOf } from '../db/queries/handoverLink'
 import { lockJob } from '../db/queries/job'
 import { insertEvent } from '../db/queries/jobEvent'
 import { indexJobs } from '../db/queries/jobIndex'
@@ -57,6 +58,7 @@ export async function eraseOwner(owner: string, reason: string, really: boolean)
 async function eraseFrom(db: Db, jobId: string, reason: string): Promise<void> {
   await lockJob(db, jobId)
   await eraseOwnerOf(db, jobId, NOBODY)
+  await deleteLinksOf(db, jobId)
   for (const { number, record } of await selectFrozen(db, jobId)) {
     const frozen = JSON.parse(record) as JobRecord
     const without = JSON.stringify({ ...frozen, job: { ...frozen.job, owner: NOBODY } })

@@ -69,6 +69,7 @@ export async function validQuery<T>(event: H3Event, schema: Pick<Schema<T>, 'val
 const NAMED = {
   'unknown-job': 'server.job',
   'unknown-instrument': 'server.instrument',
+  'unknown-link': 'server.link',
   'unknown-view': 'server.savedSearch',
   'unknown-attachment': 'server.photoOrRecording',
   'unknown-rule-set': 'server.ruleSet',

@@ -1,5 +1,5 @@
 import { AsyncLocalStorage } from 'node:async_hooks'
-import { getCookie, type H3Event } from 'h3'
+import { getCookie, getHeader, type H3Event } from 'h3'
 import { decimalSignOf, isLanguage, type Language } from '#shared/i18n'
 
 /** How a request is answered: in which language, and which decimal sign its reader chose, if any. */
@@ -19,8 +19,14 @@ export const spokenDecimalSign = () => decimalSignOf(spoken.getStore()?.chosenSi
 /** Answers a request as its page speaks. */
 export function asPageSpeaks<T>(event: H3Event, work: () => T): T {
   const chosen = getCookie(event, 'language')
-  const language = isLanguage(chosen) ? chosen : 'en'
+  const language = isLanguage(chosen) ? chosen : browserLanguage(event)
   return spoken.run({ language, chosenSign: getCookie(event, 'decimal') ?? null }, work)
+}
+
+/** The first language of a browser that has not chosen here, where it is one of ours. */
+function browserLanguage(event: H3Event): Language {
+  const first = getHeader(event, 'accept-language')?.slice(0, 2).toLowerCase()
+  return isLanguage(first) ? first : 'en'
 }
 
 /** Writes a paper in the language of its owner; a sign that was chosen at the bench holds there too. */

@@ -23,6 +23,8 @@ const ACTION_WORDS: Readonly<Record<AuditAction, MessageCode>> = {
   'person-barred': 'people.actionPersonBarred',
   'password-changed': 'people.actionPasswordChanged',
   'pin-changed': 'people.actionPinChanged',
+  'link-made': 'people.actionLinkMade',
+  'link-ended': 'people.actionLinkEnded',
 }
 export const roleWords = (role: Role): string => t(ROLE_WORDS[role])
 export const roleHint = (role: Role): string => t(ROLE_HINTS[role])

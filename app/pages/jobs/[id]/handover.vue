@@ -9,6 +9,7 @@ import BandChart from '~/features/job/components/handover/BandChart.vue'
 import CompareTable from '~/features/job/components/handover/CompareTable.vue'
 import HandoverVerdict from '~/features/job/components/handover/HandoverVerdict.vue'
 import HandoverPapers from '~/features/job/components/handover/HandoverPapers.vue'
+import OwnerLinks from '~/features/job/screens/OwnerLinks.vue'
 import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
 import { bandCharts } from '#shared/words/bandChart'
 import { adjusted, carrierAdvice } from '#core/handover'
@@ -82,6 +83,7 @@ const print = () => window.print()
     </div>
     <HandoverVerdict :sheet="store.sheet!" :rules="store.rules!" :run="store.run!" />
     <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
+    <OwnerLinks v-if="store.issues.length > 0" />
     <section>
       <h2>{{ t('common.complaint') }}</h2>
       <p class="words">{{ store.job!.complaint }}</p>
