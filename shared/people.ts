@@ -18,6 +18,8 @@ export interface Me {
   readonly workshop: string
   /** by which this machine opens its own pages, where that is known */
   readonly address: string | null
+  /** rule set under which most sets of the workshop are used; null = as each model's sheet says */
+  readonly ruleSetId: string | null
   readonly person: SignedIn | null
   /** who may sign in by PIN in this browser */
   readonly known: readonly Author[]

@@ -28,6 +28,7 @@ const pin = () =>
   string()
     .label('people.pin')
     .matches(PIN, () => t('people.pinForm'))
+const ruleSetId = () => string().label('common.ruleSet').min(1).max(20).nullable()
 /** Who entered something, as it is kept. */
 export const authorBody = object({ personId: uuid(), name: name() }).noUnknown(true, UNKNOWN_FIELD)
 
@@ -37,7 +38,10 @@ export const firstStartBody = object({
     .noUnknown(true, UNKNOWN_FIELD)
     .nullable()
     .defined(),
+  ruleSetId: ruleSetId().optional(),
 }).noUnknown(true, UNKNOWN_FIELD)
+/** null = as each model's sheet says */
+export const usualRulesBody = object({ ruleSetId: ruleSetId().defined() }).noUnknown(true, UNKNOWN_FIELD)
 export const signInBody = object({ name: name(), password: anyPassword() }).noUnknown(true, UNKNOWN_FIELD)
 export const pinSignInBody = object({ personId: uuid(), pin: pin().required() }).noUnknown(
   true,

@@ -16,6 +16,7 @@ import BackupNotice from '~/features/bench/components/BackupNotice.vue'
 import { useBackupsStore } from '~/features/bench/store/backups'
 import { useBlockedStore } from '~/features/bench/store/blocked'
 import { useJobsStore } from '~/features/job/store/jobs'
+import { useSessionStore } from '~/features/people/store/session'
 import { useRulesStore } from '~/features/rules/store/rules'
 import { useSheetsStore } from '~/features/sheet/store/sheets'
 import type { Intake } from '#shared/job'
@@ -25,6 +26,7 @@ const BenchTaken = laterComponent(() => import('~/features/bench/components/Benc
 const IntakeForm = laterComponent(() => import('~/features/job/components/IntakeForm.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
+const session = useSessionStore()
 const blocked = useBlockedStore()
 const backups = useBackupsStore()
 const sheets = useSheetsStore()
@@ -38,8 +40,9 @@ const BACKUP_LOOK_MS = 60_000
 const EMPTY: Intake = {
   owner: '',
   contact: '',
-  sheetId: 'osmund-27f',
-  ruleSetId: 'R-UK27',
+  // A set that was not looked at is no model: nothing is chosen beforehand.
+  sheetId: '',
+  ruleSetId: '',
   serial: '',
   complaint: '',
   claims: [],
@@ -95,6 +98,7 @@ useBenchKeys({
           :rule-sets="rules.all"
           :models="sheets.list"
           :blocked="blocked.items"
+          :usual-rule-set-id="session.me.ruleSetId"
           :action="t('bench.startTheJob')"
           :busy="busy"
           :failure="failure"

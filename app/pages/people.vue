@@ -36,7 +36,7 @@ const refusedAt = (field: string) => (refused.value?.field === field ? refused.v
 async function bringIn() {
   refused.value = null
   try {
-    await session.setUp(workshop.value, owner.value)
+    await session.setUp({ workshop: workshop.value, owner: owner.value })
     await store.load()
   } catch (error) {
     refused.value = failureOf(error)

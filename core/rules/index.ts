@@ -13,6 +13,7 @@ export {
 } from './channelPlans'
 // What is allowed
 export { MODES, type Mode } from './mode'
+export { usualRules } from './usualRules'
 export { RULE_SETS, completeRules, ruleSet, type FrozenRuleSet } from './ruleSets'
 export {
   limitFor,

@@ -8,7 +8,7 @@ import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
 provideEveryLanguage()
 
 /** Demo data into an empty database; the simulated instruments are pointed at their ports on every start. */
-await setUpWorkshop(pool, 'Weirside Bench', false)
+await setUpWorkshop(pool, { name: 'Weirside Bench', signIn: false, ruleSetId: null })
 await connectSimulatedBench(process.env.BENCH_URL!)
 const {
   rows: [count],

@@ -22,13 +22,14 @@ import { entranceOf, forget } from './entrance'
 
 /** What a page has to know before it shows anything. */
 export async function me(event: H3Event): Promise<Me> {
-  const { workshop, signIn, person } = await entranceOf(sessionHash(event))
+  const { workshop, signIn, ruleSetId, person } = await entranceOf(sessionHash(event))
   const browser = browserHash(event)
   return {
     isSetUp: workshop !== null,
     signIn,
     workshop: workshop ?? '',
     address: process.env.ADDRESS ?? null,
+    ruleSetId,
     person,
     known: signIn && browser ? await knownIn(browser) : [],
   }

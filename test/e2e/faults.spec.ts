@@ -1,5 +1,6 @@
 import type { JobEvent } from '../../core/run'
 import { Panel, deliver, expect, ladder, said, test } from './bench'
+import { chooseModel } from './intake'
 
 const rail = '[data-quantity="referenceHz"], [data-quantity="carrierHz"]'
 
@@ -111,6 +112,7 @@ test('an unknown job, an unknown page, a bad form: each says what is wrong and w
   await page.goto(house.address)
   await page.getByRole('button', { name: /Book in a set/ }).click()
   await page.getByLabel('Owner', { exact: true }).fill('Someone')
+  await chooseModel(page, 'Osmund 27F')
   await page.getByLabel('Serial').fill('41\u{1F4FB}')
   await page.getByLabel('Complaint').fill('weak')
   await page.getByRole('button', { name: /Start the job/ }).click()

@@ -2,6 +2,7 @@ import type { BrowserContext, Page } from '@playwright/test'
 import type { JobEvent } from '../../core/run'
 import { INTAKE, testHouse, type TestHouse } from '../integration/house'
 import { expect, test as base } from './bench'
+import { chooseModel } from './intake'
 
 /** A workshop that was never set up. */
 const test = base.extend<object, { fresh: TestHouse }>({
@@ -50,6 +51,8 @@ test('a new workshop is set up, people are added, and every entry carries the na
   await test.step('first start, with people', async () => {
     await page.goto(fresh.address)
     await page.getByLabel("Workshop's name").fill('Weirside Bench')
+    await page.getByLabel('Rule set for new jobs').click()
+    await page.getByRole('option', { name: /^US CB Radio Service/ }).click()
     await page.getByRole('radio', { name: /Several people/ }).check()
     await page.getByLabel('Your name').fill(OWNER.name)
     await page.getByLabel('Password').fill('too short')
@@ -72,6 +75,9 @@ test('a new workshop is set up, people are added, and every entry carries the na
     await page.goto(fresh.address)
     await page.getByRole('button', { name: /^Book in a set/ }).click()
     await page.getByLabel('Complaint').fill('weak on channel 20')
+    // That of the country, which covers its channels; not that of its sheet.
+    await chooseModel(page, 'Osmund 40A')
+    await expect(page.getByText(/^US CB Radio Service/)).toBeVisible()
     await expire(context)
     await page.evaluate(() => fetch('/api/jobs'))
     const made = await page.request.post(`${fresh.address}/api/jobs`, { data: { ...INTAKE, id: jobId } })

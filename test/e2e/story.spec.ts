@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import { Panel, big, deliver, expect, ladder, said, test } from './bench'
+import { chooseModel } from './intake'
 
 /** The whole story on the simulated set, on the screen alone. */
 test('a set goes over the bench, from intake to handover', async ({ page, house }) => {
@@ -14,6 +15,7 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
   await test.step('intake', async () => {
     await page.getByRole('button', { name: /Book in a set/ }).click()
     await page.getByLabel('Owner', { exact: true }).fill('Barge Tern (Odile Marsh)')
+    await chooseModel(page, 'Osmund 27F')
     await page.getByLabel('Serial').fill('41900')
     await page.getByLabel('Complaint').fill('Under 3 W, low, too loud.')
     await page.getByRole('button', { name: 'Add claim' }).click()

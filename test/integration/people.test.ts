@@ -35,15 +35,30 @@ describe('the first start', () => {
     expect([status, error?.field]).toEqual([400, field])
   })
   it('can be without sign-in, and sign-in brought in later; never taken back', async () => {
-    const alone = await owner.request('POST', '/api/workshop', { workshop: 'Weirside Bench', owner: null })
+    const first = { workshop: 'Weirside Bench', owner: null, ruleSetId: 'R-US' }
+    const alone = await owner.request('POST', '/api/workshop', first)
     expect(alone.status).toBe(204)
-    expect(await me(owner)).toMatchObject({ isSetUp: true, signIn: false, workshop: 'Weirside Bench' })
+    const { workshop, ruleSetId } = first
+    expect(await me(owner)).toMatchObject({ isSetUp: true, signIn: false, workshop, ruleSetId })
     const set = await owner.request('POST', '/api/workshop', { workshop: 'Weirside Bench', owner: OWNER })
     expect(set.status).toBe(204)
-    expect(await me(owner)).toMatchObject({ signIn: true, person: { name: OWNER.name, role: 'owner' } })
+    expect(await me(owner)).toMatchObject({
+      signIn: true,
+      ruleSetId,
+      person: { name: OWNER.name, role: 'owner' },
+    })
     for (const other of [owner, new Visitor(house.address)]) {
       const again = await other.request('POST', '/api/workshop', { workshop: 'Mine', owner: null })
       expect([again.status, again.error?.code]).toEqual([409, 'already-set-up'])
+    }
+  })
+  it('has a rule set for new jobs that exists, or as each sheet says', async () => {
+    const chosen = (ruleSetId: string | null) => owner.request('PUT', '/api/workshop/rules', { ruleSetId })
+    expect(await chosen('R-NOWHERE')).toMatchObject({ status: 422, error: { code: 'unknown-rule-set' } })
+    expect((await me(owner)).ruleSetId).toBe('R-US')
+    for (const ruleSetId of ['R-EU', null]) {
+      expect((await chosen(ruleSetId)).status).toBe(200)
+      expect((await me(owner)).ruleSetId).toBe(ruleSetId)
     }
   })
   it('gives a cookie that no script reads and no other site sends', () => {

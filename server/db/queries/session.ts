@@ -13,6 +13,7 @@ const LIVES = `s.seen_at > now() - interval '${IDLE}' and s.begun_at > now() - i
 export interface Entrance {
   readonly workshop: string | null
   readonly signIn: boolean
+  readonly ruleSetId: string | null
   readonly person: SignedIn | null
   /** the session is to be marked as seen: once in some minutes, not with every request */
   readonly isUnmarked: boolean
@@ -21,6 +22,7 @@ export interface Entrance {
 interface EntranceRow extends Partial<SignedIn> {
   readonly workshop: string | null
   readonly signIn: boolean | null
+  readonly ruleSetId: string | null
   readonly isUnmarked: boolean | null
 }
 
@@ -28,7 +30,7 @@ export async function selectEntrance(db: Db, tokenHash: Buffer | null): Promise<
   const {
     rows: [row],
   } = await db.query<EntranceRow>(
-    `select w.name as workshop, w.sign_in as "signIn", p.id as "personId", p.name, p.role,
+    `select w.name as workshop, w.sign_in as "signIn", w.rule_set_id as "ruleSetId", p.id as "personId", p.name, p.role,
        s.seen_at < now() - interval '5 minutes' as "isUnmarked"
      from (select 1) as always left join workshop w on true
      left join session s on s.token_hash = $1 and ${LIVES}
@@ -39,6 +41,7 @@ export async function selectEntrance(db: Db, tokenHash: Buffer | null): Promise<
   return {
     workshop: row!.workshop,
     signIn: row!.signIn === true,
+    ruleSetId: row!.ruleSetId,
     person: personId ? { personId, name: name!, role: role as Role } : null,
     isUnmarked: row!.isUnmarked === true,
   }

@@ -4,13 +4,23 @@ import type { Db } from '../pool'
 const LONGEST_AUDIT = 500
 
 /** @returns false when people sign in already: that is not undone from a page */
-export async function setUpWorkshop(db: Db, name: string, signIn: boolean): Promise<boolean> {
+export async function setUpWorkshop(
+  db: Db,
+  { name, signIn, ruleSetId }: { name: string; signIn: boolean; ruleSetId: string | null },
+): Promise<boolean> {
   const { rowCount } = await db.query(
-    `insert into workshop (name, sign_in) values ($1, $2)
-     on conflict (only_one) do update set name = excluded.name, sign_in = excluded.sign_in
+    `insert into workshop (name, sign_in, rule_set_id) values ($1, $2, $3)
+     on conflict (only_one) do update set name = excluded.name, sign_in = excluded.sign_in,
+       rule_set_id = coalesce(excluded.rule_set_id, workshop.rule_set_id)
        where not workshop.sign_in`,
-    [name, signIn],
+    [name, signIn, ruleSetId],
   )
+  return rowCount === 1
+}
+
+/** @returns false before the first start */
+export async function updateUsualRules(db: Db, ruleSetId: string | null): Promise<boolean> {
+  const { rowCount } = await db.query('update workshop set rule_set_id = $1', [ruleSetId])
   return rowCount === 1
 }
 

@@ -14,7 +14,7 @@ const PRIVATE = {
   'x-content-type-options': 'nosniff',
 } as const
 
-/** An owner reads his copy without signing in. Whatever goes wrong is said in plain text: he has no page here. */
+/** An owner reads his copy without signing in. What goes wrong is said in plain text: he has no page here. */
 export default defineEventHandler(event =>
   asPageSpeaks(event, async () => {
     setResponseHeaders(event, PRIVATE)

@@ -4,7 +4,7 @@ import { t, LANGUAGES, LANGUAGE_NAMES } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, onMounted, ref } from 'vue'
 import type { RuleSet } from '#core/rules'
-import { coversPlan } from '#core/rules'
+import { coversPlan, usualRules } from '#core/rules'
 import { outlook, runsInto, type BlockedPeriod } from '#core/work'
 import { intakeBody, type Intake } from '#shared/job'
 import type { SheetSummary } from '#shared/sheetFile'
@@ -20,6 +20,8 @@ const props = defineProps<{
   busy: boolean
   failure: Failure | null
   modelFixed?: boolean
+  /** under which most sets of this workshop are used */
+  usualRuleSetId?: string | null
   /** days on which the bench is taken */
   blocked?: readonly BlockedPeriod[]
 }>()
@@ -75,7 +77,16 @@ const messages = (field: keyof Intake) =>
   errors.value[field] ?? (props.failure?.field === field ? props.failure.words : undefined)
 function chooseModel(id: string) {
   const chosen = summaryOf(id)
-  if (chosen) setFieldValue('ruleSetId', chosen.defaultRuleSetId)
+  if (!chosen) return
+  const rulesOf = (ruleSetId: string | null | undefined) =>
+    props.ruleSets.find(r => r.id === ruleSetId) ?? null
+  const usual = usualRules(rulesOf(props.usualRuleSetId), rulesOf(chosen.defaultRuleSetId), chosen.planId)
+  setFieldValue('ruleSetId', usual?.id ?? chosen.defaultRuleSetId)
+  lookUp()
+}
+/** Whether this very set was here before. */
+function lookUp() {
+  if (sheetId.value && serial.value) emit('set', sheetId.value, serial.value)
 }
 const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as Intake))
 </script>
@@ -101,7 +112,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       v-model="serial"
       :label="t('common.serialNumber')"
       :error-messages="messages('serial')"
-      @blur="emit('set', sheetId, serial)"
+      @blur="lookUp"
     />
     <div class="wide">
       <v-textarea

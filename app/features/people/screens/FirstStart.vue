@@ -3,14 +3,18 @@ import { ref } from 'vue'
 import { t, LANGUAGES, LANGUAGE_NAMES, language, type Language } from '#shared/i18n'
 import { failureOf, type Failure } from '~/data/failureWords'
 import { useLanguageCookie } from '~/data/languageCookie'
+import UsualRules from '~/features/rules/components/UsualRules.vue'
+import { useRulesStore } from '~/features/rules/store/rules'
 import { useSessionStore } from '../store/session'
 import OwnerFields from '../components/OwnerFields.vue'
 
 /** The first thing that a new workshop is asked. */
 const session = useSessionStore()
+const rules = useRulesStore()
 const spoken = useLanguageCookie()
 const workshop = ref('')
 const way = ref<'alone' | 'people'>('alone')
+const ruleSetId = ref<string | null>(null)
 const owner = ref({ name: '', password: '' })
 const busy = ref(false)
 const failure = ref<Failure | null>(null)
@@ -24,7 +28,11 @@ async function begin() {
   busy.value = true
   failure.value = null
   try {
-    await session.setUp(workshop.value, way.value === 'people' ? owner.value : null)
+    await session.setUp({
+      workshop: workshop.value,
+      owner: way.value === 'people' ? owner.value : null,
+      ruleSetId: ruleSetId.value,
+    })
   } catch (error) {
     failure.value = failureOf(error)
   } finally {
@@ -57,6 +65,7 @@ async function begin() {
         :error-messages="wrong('workshop')"
         class="mb-4"
       />
+      <UsualRules v-model="ruleSetId" :rule-sets="rules.all" :error="wrong('ruleSetId')" class="mb-6" />
       <v-radio-group v-model="way" :label="t('people.howIsItUsed')">
         <v-radio value="alone"
           ><template #label

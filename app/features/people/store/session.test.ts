@@ -15,6 +15,7 @@ const ADA: Me = {
   signIn: true,
   workshop: 'Weirside Bench',
   address: null,
+  ruleSetId: null,
   person: { personId: '7', name: 'Ida Moorland', role: 'technician' },
   known: [],
 }

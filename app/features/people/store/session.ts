@@ -7,7 +7,15 @@ import { forgetSnapshots } from '~/data/outboxDb'
 import { personHere, signInNeeded } from '~/data/whoIsHere'
 
 /** What is taken for true until the server has said how it is. */
-const UNKNOWN: Me = { isSetUp: true, signIn: false, workshop: '', address: null, person: null, known: [] }
+const UNKNOWN: Me = {
+  isSetUp: true,
+  signIn: false,
+  workshop: '',
+  address: null,
+  ruleSetId: null,
+  person: null,
+  known: [],
+}
 
 /** A server that did not answer is asked again after this [ms]. */
 const AGAIN_MS = 5000
@@ -50,8 +58,13 @@ export const useSessionStore = defineStore('session', () => {
     if (now.person) signInNeeded.value = false
     if (now.isSetUp && (!now.signIn || now.person)) entered.value = true
   }
-  async function setUp(workshop: string, owner: { name: string; password: string } | null) {
-    await $api('/api/workshop', { method: 'POST', body: { workshop, owner } })
+  /** @throws what the server answers */
+  async function setUp(first: {
+    workshop: string
+    owner: { name: string; password: string } | null
+    ruleSetId?: string | null
+  }) {
+    await $api('/api/workshop', { method: 'POST', body: first })
     await load()
   }
   async function signIn(name: string, password: string) {
@@ -80,6 +93,11 @@ export const useSessionStore = defineStore('session', () => {
     await forgetSnapshots()
     await load()
   }
+  /** @throws what the server answers */
+  async function chooseRules(ruleSetId: string | null) {
+    await $api('/api/workshop/rules', { method: 'PUT', body: { ruleSetId } })
+    await load()
+  }
   async function changePassword(old: string, password: string) {
     await $api('/api/me/password', { method: 'PUT', body: { old, password } })
   }
@@ -104,6 +122,7 @@ export const useSessionStore = defineStore('session', () => {
     signIn,
     signInByPin,
     signOut,
+    chooseRules,
     changePassword,
     changePin,
   }
