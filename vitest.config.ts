@@ -67,8 +67,9 @@ export default defineConfig({
           setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
           fileParallelism: false,
-          testTimeout: 30_000,
-          hookTimeout: 60_000,
+          // Nothing is measured by them: they end what hangs, on a machine that has other work too.
+          testTimeout: 120_000,
+          hookTimeout: 240_000,
         },
       },
     ],

@@ -115,4 +115,6 @@ export interface Job extends Omit<Intake, 'promisedOn'> {
   readonly bench: number | null
   readonly benchOrder: number
   readonly createdAtMs: number
+  /** of a simulated set */
+  readonly isPractice: boolean
 }

@@ -1,5 +1,5 @@
 import { t, type MessageCode } from '#shared/i18n'
-import { array, mixed, number, object, string, uuid } from '#shared/yup'
+import { array, boolean, mixed, number, object, string, uuid } from '#shared/yup'
 import type { RunEvent } from '#core/run'
 import { text } from './eventFields'
 import { UNKNOWN_FIELD } from './unknownField'
@@ -42,4 +42,9 @@ export const RUN_EVENT_BODIES: Record<RunEvent['kind'], Record<string, unknown>>
   },
   'turn-answered': { rowId: uuid(), designators: array(string().max(14).required()).max(40).required() },
   'event-struck': { eventId: uuid(), reason: text('common.reason').required() },
+  'entries-reviewed': {
+    eventIds: array(uuid()).min(1).max(500).required(),
+    released: boolean().required(),
+    text: text('common.reason').defined(),
+  },
 }

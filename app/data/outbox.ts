@@ -1,7 +1,7 @@
 import { $api } from './api'
 import { ENTERED_BY, NOBODY } from '#shared/people'
 import { t } from '#shared/i18n'
-import { personHere } from './whoIsHere'
+import { personHere, traineeHere } from './whoIsHere'
 import { defineStore } from 'pinia'
 import { computed, ref, shallowRef } from 'vue'
 import type { JobEvent } from '#core/run'
@@ -27,7 +27,7 @@ export const useOutboxStore = defineStore('outbox', () => {
   let failures = 0
   /** how often the server failed over an entry, by its key */
   const failedOver = new Map<number, number>()
-  const sentListeners = new Set<(jobId: string, event: JobEvent) => void>()
+  const sentListeners = new Set<(entry: OutboxEntry) => void>()
 
   const unsent = computed(() => entries.value.filter(e => e.refused === null))
   const refused = computed(() => entries.value.filter(e => e.refused !== null))
@@ -49,7 +49,7 @@ export const useOutboxStore = defineStore('outbox', () => {
    * @throws when the browser cannot keep it
    */
   async function append(jobId: string, event: JobEvent) {
-    await keep(jobId, event, personHere.value)
+    await keep(jobId, event, { enteredBy: personHere.value, byTrainee: traineeHere.value })
     await reload()
     void flush()
   }
@@ -88,7 +88,7 @@ export const useOutboxStore = defineStore('outbox', () => {
         headers: { [ENTERED_BY]: entry.enteredBy },
       })
       await drop(entry.key)
-      sentListeners.forEach(tell => tell(entry.jobId, entry.event))
+      sentListeners.forEach(tell => tell(entry))
       return true
     } catch (error) {
       const failure = failureOf(error)
@@ -124,7 +124,7 @@ export const useOutboxStore = defineStore('outbox', () => {
     await reload()
   }
 
-  function onSent(tell: (jobId: string, event: JobEvent) => void) {
+  function onSent(tell: (entry: OutboxEntry) => void) {
     sentListeners.add(tell)
     return () => sentListeners.delete(tell)
   }

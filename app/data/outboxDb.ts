@@ -12,6 +12,8 @@ export interface OutboxEntry {
   readonly event: JobEvent
   /** id of whoever entered it, or that nobody was signed in */
   readonly enteredBy: string
+  /** by a trainee */
+  readonly byTrainee: boolean
   /** words of a refusal; such an entry is kept until somebody decides */
   readonly refused: string | null
 }
@@ -24,10 +26,11 @@ export interface Snapshot {
 }
 
 /** As it lies on disk, where the key has been called `place` since the first version. */
-type StoredEntry = Omit<OutboxEntry, 'key' | 'enteredBy'> & {
+type StoredEntry = Omit<OutboxEntry, 'key' | 'enteredBy' | 'byTrainee'> & {
   readonly place?: number
   /** entries of before there was a sign-in have none */
   readonly enteredBy?: string
+  readonly byTrainee?: boolean
 }
 
 interface Schema extends DBSchema {
@@ -62,14 +65,23 @@ function askToPersist() {
 const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 
 /** Resolves when the event is on disk. @returns its key in the outbox */
-export async function keep(jobId: string, event: JobEvent, enteredBy: string): Promise<number> {
+export async function keep(
+  jobId: string,
+  event: JobEvent,
+  { enteredBy, byTrainee }: Pick<OutboxEntry, 'enteredBy' | 'byTrainee'>,
+): Promise<number> {
   askToPersist()
-  return (await database()).add('outbox', plain({ jobId, event, enteredBy, refused: null }))
+  return (await database()).add('outbox', plain({ jobId, event, enteredBy, byTrainee, refused: null }))
 }
 
 export async function waiting(): Promise<OutboxEntry[]> {
   const stored = await (await database()).getAll('outbox')
-  return stored.map(({ place, enteredBy = NOBODY, ...entry }) => ({ ...entry, enteredBy, key: place! }))
+  return stored.map(({ place, enteredBy = NOBODY, byTrainee = false, ...entry }) => ({
+    ...entry,
+    enteredBy,
+    byTrainee,
+    key: place!,
+  }))
 }
 
 export async function drop(key: number): Promise<void> {

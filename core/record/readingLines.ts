@@ -4,6 +4,7 @@ import {
   judgeRequirement,
   requirementOf,
   struckReasons,
+  validEvents,
   type JobEvent,
   type RowTaken,
   type RunState,
@@ -57,7 +58,7 @@ export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): 
 /** The readings of a job whose sheet or rule set cannot be read: as they were entered, none left out. */
 export function unjudgedLines(events: readonly JobEvent[]): ReadingLine[] {
   const struck = struckReasons(events)
-  return events
+  return validEvents(events)
     .filter(e => e.kind === 'row-taken')
     .flatMap(row =>
       row.readings.map(reading =>

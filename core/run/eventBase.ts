@@ -11,4 +11,6 @@ export interface EventBase {
   readonly atMs: number
   /** missing = entered without sign-in, or before there was one */
   readonly author?: Author
+  /** entered by a trainee: counts from its release on; the server says it, never a screen */
+  readonly unreleased?: true
 }

@@ -18,6 +18,7 @@ export type { Author, EventBase } from './eventBase'
 export * from './workEvent'
 export * from './runEvent'
 // What follows from it
+export { asOfTrainee, awaitingRelease, mayTraineeEnter } from './release'
 export { STRIKE_REASONS, TAKEN_AGAIN, canBeStruck, validEvents } from './validEvents'
 export { jobSheet, keyDownTotals } from './jobSheet'
 export { history, struckReasons, type History } from './history'

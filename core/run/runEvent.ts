@@ -52,7 +52,16 @@ export interface EventStruck extends EventBase {
   readonly reason: string
 }
 
-export type RunEvent = SheetAmended | FieldConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck
+/** A technician has looked at what a trainee entered: it counts from now on, or it does not. */
+export interface EntriesReviewed extends EventBase {
+  readonly kind: 'entries-reviewed'
+  readonly eventIds: readonly string[]
+  readonly released: boolean
+  readonly text: string
+}
+
+export type RunEvent =
+  SheetAmended | FieldConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck | EntriesReviewed
 
 export const RUN_EVENT_KINDS = [
   'sheet-amended',
@@ -61,4 +70,5 @@ export const RUN_EVENT_KINDS = [
   'keyed',
   'turn-answered',
   'event-struck',
+  'entries-reviewed',
 ] as const satisfies readonly RunEvent['kind'][]

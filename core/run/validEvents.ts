@@ -10,10 +10,19 @@ export function canBeStruck(event: JobEvent): boolean {
   return !LASTING.includes(event.kind)
 }
 
-/** The events that count: those that were struck out are left out, in the order in which they were. */
+/**
+ * The events that count, in the order in which they were: those that were struck out are left out, and those
+ * of a trainee until they are released.
+ */
 export function validEvents(events: readonly JobEvent[]): readonly JobEvent[] {
   const struck = new Set(events.flatMap(e => (e.kind === 'event-struck' ? [e.eventId] : [])))
-  return struck.size === 0 ? events : events.filter(e => !struck.has(e.id) || !canBeStruck(e))
+  const left = struck.size === 0 ? events : events.filter(e => !struck.has(e.id) || !canBeStruck(e))
+  return left.some(e => e.unreleased) ? released(left) : left
+}
+
+function released(events: readonly JobEvent[]): readonly JobEvent[] {
+  const count = new Set(events.flatMap(e => (e.kind === 'entries-reviewed' && e.released ? e.eventIds : [])))
+  return events.filter(e => !e.unreleased || count.has(e.id))
 }
 
 /**

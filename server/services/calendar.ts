@@ -1,6 +1,6 @@
 import { t } from '#shared/i18n'
 import { createEvents, type DateArray, type EventAttributes } from 'ics'
-import type { JobEvent } from '#core/run'
+import { validEvents, type JobEvent } from '#core/run'
 import { runningSoak, waits } from '#core/work'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
@@ -21,7 +21,7 @@ export async function benchCalendar(): Promise<string> {
     baseSheets(pool, jobs),
   ])
   const { error, value } = createEvents(
-    jobs.flatMap(job => entriesOf(job, sheetOf(job).model, events.get(job.id)!)),
+    jobs.flatMap(job => entriesOf(job, sheetOf(job).model, validEvents(events.get(job.id)!))),
     { calName: t('server.diapasonBench'), productId: 'diapason' },
   )
   if (error) throw error

@@ -1,6 +1,6 @@
 import { t } from '#shared/i18n'
 import { isDeepStrictEqual } from 'node:util'
-import { canBeStruck, type JobEvent } from '#core/run'
+import { asOfTrainee, canBeStruck, mayTraineeEnter, type JobEvent } from '#core/run'
 import type { SignedIn } from '#shared/people'
 import type { ModelSheet } from '#core/sheet'
 import type { Intake, Job, JobPatch } from '#shared/job'
@@ -12,8 +12,8 @@ import {
   selectEvent,
   selectEvents,
   selectEventsOfKinds,
+  selectUnreleasedIds,
 } from '../db/queries/jobEvent'
-import { isPractice } from '../db/queries/practice'
 import { ApiError } from '../utils/apiError'
 import { keepAmendment, takeBack } from './amendments'
 import { checkEvent } from './checkEvent'
@@ -92,13 +92,12 @@ export async function appendEvent(
   entered: JobEvent,
   by: SignedIn | null = null,
 ): Promise<{ isNew: boolean }> {
-  const event = by ? enteredBy(by, entered) : entered
+  const named = by ? enteredBy(by, entered) : entered
   return inTransaction(async db => {
     // One after the other: what a handover freezes is everything that was entered before it.
     const job = await lockJob(db, jobId)
     if (!job) throw unknownJob(jobId)
-    if (by?.role === 'trainee' && !(await isPractice(db, jobId)))
-      throw new ApiError(403, 'not-allowed', t('server.traineeOnSimulatedSets'))
+    const event = by?.role === 'trainee' && !job.isPractice ? ofTrainee(named) : named
     await checkOnJob(db, job, event)
     if (
       (event.kind === 'reading-struck' || event.kind === 'challenge-kept') &&
@@ -127,6 +126,12 @@ export async function appendEvent(
   })
 }
 
+/** @throws {ApiError} not-allowed: somebody else has to enter that */
+function ofTrainee(event: JobEvent): JobEvent {
+  if (!mayTraineeEnter(event.kind)) throw new ApiError(403, 'not-allowed', t('server.technicianEntersThat'))
+  return asOfTrainee(event)
+}
+
 /** Where a name is part of an entry, it is that of whoever is signed in, not what was typed once. */
 function enteredBy({ personId, name }: SignedIn, event: JobEvent): JobEvent {
   return { ...event, ...('who' in event ? { who: name } : {}), author: { personId, name } }
@@ -141,6 +146,7 @@ async function checkOnJob(db: Db, job: Job, event: JobEvent): Promise<void> {
   )
   checkEvent(sheet, event)
   if (event.kind === 'event-struck') await checkStrike(db, job, event.eventId)
+  if (event.kind === 'entries-reviewed') await checkReview(db, job, event.eventIds)
 }
 
 async function checkStrike(db: Db, job: Job, eventId: string): Promise<void> {
@@ -151,13 +157,20 @@ async function checkStrike(db: Db, job: Job, eventId: string): Promise<void> {
     throw new ApiError(409, 'cannot-be-struck', t('server.thisEntryCannotBeStruckOut'), 'eventId')
 }
 
+/** Only what waits on this job is released or turned down. */
+async function checkReview(db: Db, job: Job, eventIds: readonly string[]): Promise<void> {
+  const waiting = new Set(await selectUnreleasedIds(db, job.id))
+  if (!eventIds.every(id => waiting.has(id)))
+    throw new ApiError(409, 'unknown-event', t('server.doesNotWaitForRelease'), 'eventIds')
+}
+
 /** Readings on the way are nothing that anybody looks for. */
 function isFound(event: JobEvent): boolean {
   return event.kind !== 'row-taken' || (event.phase === 'as-found' && event.stepId === null)
 }
 
 /** Key order, undefined fields and who sends it again do not make two events different. */
-function plain({ author, ...entered }: JobEvent): unknown {
+function plain({ author, unreleased: _waits, ...entered }: JobEvent): unknown {
   // A name that the server put there may be another by now: somebody was renamed since.
   return JSON.parse(JSON.stringify(author && 'who' in entered ? { ...entered, who: '' } : entered))
 }

@@ -228,6 +228,7 @@ describe('the log', () => {
       onTimeS: 1,
       lengthS: 4,
       eventId: 'y',
+      eventIds: ['y'],
       name: 'n',
       designator: 'CT2',
       position: 'p',

@@ -59,6 +59,8 @@ const WORDS: Words = {
       ? t('entry.adjustedAnsweredLater', { list: e.designators.join(', ') })
       : t('entry.nothingWasAdjustedAnsweredLater'),
   'event-struck': e => t('entry.anEntryStruckOut', { reason: translated(e.reason) }),
+  'entries-reviewed': e =>
+    t(e.released ? 'entry.released' : 'entry.turnedDown', { count: e.eventIds.length, text: after(e.text) }),
   'unlisted-turned': e => t('entry.adjustedNotOnTheSheet', { name: e.name }),
   'position-noted': e => t('entry.startingPositionOf', { designator: e.designator, position: e.position }),
   'warm-up-begun': () => t('entry.switchedOnToWarmUp'),

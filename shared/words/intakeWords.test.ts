@@ -28,6 +28,7 @@ const theirs = (change: Partial<Job>): Job => ({
   schools: {},
   bench: null,
   benchOrder: 0,
+  isPractice: false,
   createdAtMs: 0,
   ...change,
 })

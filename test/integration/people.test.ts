@@ -167,9 +167,58 @@ describe('an entry', () => {
     expect((await technician.request('POST', `/api/jobs/${jobId}/events`, row)).status).toBe(201)
     expect((await owner.request('GET', '/api/readings.csv')).body).toContain('Hanneke Broad')
   })
-  it('of a trainee is taken on a simulated set only', async () => {
-    const trainee = await add('Jory Penn', 'trainee')
-    const { status, error } = await trainee.request('POST', `/api/jobs/${jobId}/events`, note())
-    expect([status, error?.code]).toEqual([403, 'not-allowed'])
+  describe('of a trainee', () => {
+    let trainee: Visitor
+    const enter = (by: Visitor, event: object) => by.request('POST', `/api/jobs/${jobId}/events`, event)
+    const inCsv = async () =>
+      ((await owner.request('GET', '/api/readings.csv')).body as string).includes('4.321')
+    const reviewed = (eventIds: string[], released = true) => ({
+      kind: 'entries-reviewed',
+      id: randomUUID(),
+      atMs: 1_796_000_000_009,
+      eventIds,
+      released,
+      text: '',
+    })
+    beforeAll(async () => {
+      trainee = await add('Jory Penn', 'trainee')
+    })
+
+    it('waits on a customer’s set until a technician has released it', async () => {
+      const row = rowTaken('as-found', null, 'high-20', { powerW: 4.321 })
+      expect((await enter(trainee, row)).status).toBe(201)
+      expect((await enter(trainee, row)).status).toBe(200)
+      expect((await eventsOf(jobId)).at(-1)).toMatchObject({
+        unreleased: true,
+        author: { name: 'Jory Penn' },
+      })
+      expect(await inCsv()).toBe(false)
+      expect((await enter(trainee, reviewed([row.id]))).status).toBe(403)
+      expect((await enter(technician, reviewed([row.id]))).status).toBe(201)
+      expect(await inCsv()).toBe(true)
+    })
+    it('is not one that a technician has to make', async () => {
+      for (const event of [
+        { kind: 'handed-over', id: randomUUID(), atMs: 1_796_000_000_000, text: '' },
+        {
+          kind: 'cause-confirmed',
+          id: randomUUID(),
+          atMs: 1_796_000_000_000,
+          causeId: 'coils-off',
+          text: '',
+        },
+      ])
+        expect(await enter(trainee, event)).toMatchObject({ status: 403, error: { code: 'not-allowed' } })
+    })
+    it('cannot be said to be one, or released where it does not wait', async () => {
+      expect((await enter(technician, { ...note(), unreleased: true })).status).toBe(400)
+      const own = note()
+      await enter(technician, own)
+      for (const id of [own.id, randomUUID()])
+        expect(await enter(technician, reviewed([id]))).toMatchObject({
+          status: 409,
+          error: { code: 'unknown-event' },
+        })
+    })
   })
 })

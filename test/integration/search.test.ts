@@ -1,7 +1,7 @@
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
 import type { ModelHistory, SearchResult } from '../../shared/search'
-import { rowTaken, struck } from '../fixtures/jobEvents'
+import { eventStruck, rowTaken, struck } from '../fixtures/jobEvents'
 import { testHouse, type TestHouse } from './house'
 
 const house = {} as TestHouse
@@ -157,5 +157,23 @@ describe('a set against the others of its model', () => {
     const { causes } = (await house.request('GET', '/api/models/osmund-27f/history')).body as ModelHistory
     expect(causes).toEqual([{ causeId: 'regulator-shorted', count: 1 }])
     expect(await house.request('GET', '/api/models/nothing/history')).toMatchObject({ status: 422 })
+  })
+  it('counts no cause that was struck out', async () => {
+    const { id } = await job('Barge Pochard', 'P1', 'weak')
+    const cause = {
+      kind: 'cause-confirmed',
+      id: crypto.randomUUID(),
+      atMs: 4,
+      causeId: 'coils-off',
+      text: '',
+    } as const
+    const counted = async () =>
+      ((await house.request('GET', '/api/models/osmund-27f/history')).body as ModelHistory).causes.some(
+        c => c.causeId === 'coils-off',
+      )
+    await post(id, cause)
+    expect(await counted()).toBe(true)
+    await post(id, eventStruck(cause.id))
+    expect(await counted()).toBe(false)
   })
 })

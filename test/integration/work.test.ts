@@ -143,6 +143,16 @@ describe('the calendar of the bench', () => {
     )
     // 1 795 000 000 s is 2026-11-18 11:06:40 UTC; four hours later the soak ends.
     expect(lines.some(l => /^DTSTART:20261118T1506\d*Z$/.test(l))).toBe(true)
+    const other = randomUUID()
+    await post(id, {
+      id: other,
+      kind: 'wait-begun',
+      waitsFor: 'parts',
+      text: 'entered twice',
+      untilDay: '2026-12-30',
+    })
+    await post(id, { kind: 'event-struck', eventId: other, reason: 'entered twice' })
+    expect((await calendar()).join('\n')).not.toContain('20261230')
     await post(id, { kind: 'handed-over', text: '' })
     expect((await calendar()).join('\n')).not.toContain('relay of this set')
   })

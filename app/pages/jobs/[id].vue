@@ -5,6 +5,7 @@ import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
 import { useHead, useRoute } from '#imports'
 import { warnings } from '#core/work'
 import JobHeader from '~/features/job/components/JobHeader.vue'
+import WaitingEntries from '~/features/job/screens/WaitingEntries.vue'
 import { useJobLive } from '~/features/job/logic/useJobLive'
 import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
@@ -71,6 +72,7 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
       <p v-for="w in warned" :key="w" class="banner stop" role="alert">
         <b>{{ t(WARNING_WORDS[w]) }}</b>
       </p>
+      <WaitingEntries />
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">

@@ -6,7 +6,8 @@ const COLUMNS = `id, number, version, owner, contact, sheet_id as "sheetId",
   sheet_revision as "sheetRevision", rule_set_id as "ruleSetId",
   serial, complaint, claims, accessories, box_note as "boxNote", may_do as "mayDo",
     promised_on as "promisedOn", owner_language as "ownerLanguage",
-    on_bench as "onBench", bench, bench_order as "benchOrder", schools, created_at as "createdAtMs"`
+    on_bench as "onBench", bench, bench_order as "benchOrder", schools, created_at as "createdAtMs",
+    exists (select from practice_session p where p.job_id = job.id) as "isPractice"`
 
 const INSERT = `
   insert into job (id, owner, contact, sheet_id, sheet_revision, rule_set_id, serial, complaint,
@@ -15,7 +16,10 @@ const INSERT = `
   on conflict (id) do nothing
   returning ${COLUMNS}`
 
-export type NewJob = Omit<Job, 'number' | 'version' | 'onBench' | 'bench' | 'benchOrder' | 'createdAtMs'>
+export type NewJob = Omit<
+  Job,
+  'number' | 'version' | 'onBench' | 'bench' | 'benchOrder' | 'createdAtMs' | 'isPractice'
+>
 
 /** @returns the stored job, or null when the id was there already */
 export async function insertJob(db: Db, j: NewJob): Promise<Job | null> {

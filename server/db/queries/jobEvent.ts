@@ -124,6 +124,15 @@ export async function selectEventsOfKinds(
   return rows.map(row => toEvent(row, new Map()))
 }
 
+/** Entries of a trainee on a job, released or not. */
+export async function selectUnreleasedIds(db: Db, jobId: string): Promise<string[]> {
+  const { rows } = await db.query<{ id: string }>(
+    `select id from job_event where job_id = $1::uuid and body ? 'unreleased'`,
+    [jobId],
+  )
+  return rows.map(r => r.id)
+}
+
 export async function countEvents(db: Db, jobId: string): Promise<number> {
   const { rows } = await db.query<{ count: number }>(
     'select count(*)::int as count from job_event where job_id = $1',

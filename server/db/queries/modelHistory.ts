@@ -55,11 +55,14 @@ export async function selectCauses(db: Db, sheetId: string): Promise<ModelHistor
   return rows
 }
 
+/** Sets of a model that were here; simulated ones were not. */
 export async function countJobsOfModel(db: Db, sheetId: string): Promise<number> {
   const {
     rows: [row],
-  } = await db.query<{ count: number }>('select count(*)::int as count from job where sheet_id = $1', [
-    sheetId,
-  ])
+  } = await db.query<{ count: number }>(
+    `select count(*)::int as count from job where sheet_id = $1
+      and not exists (select from practice_session p where p.job_id = job.id)`,
+    [sheetId],
+  )
   return row!.count
 }

@@ -56,12 +56,6 @@ export async function selectOpenPractice(db: Db): Promise<PracticeSummary | null
   return (await db.query<PracticeSummary>(OPEN)).rows[0] ?? null
 }
 
-/** Whether the set of a job is a simulated one. */
-export async function isPractice(db: Db, jobId: string): Promise<boolean> {
-  const { rowCount } = await db.query('select from practice_session where job_id = $1::uuid limit 1', [jobId])
-  return rowCount === 1
-}
-
 export async function finishPracticeRow(
   db: Db,
   id: string,

@@ -2,7 +2,7 @@
 import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { QUANTITIES, groupDigits } from '#core/quantity'
-import { STRIKE_REASONS, canBeStruck, keyDownTotals, type JobEvent } from '#core/run'
+import { STRIKE_REASONS, canBeStruck, keyDownTotals, validEvents, type JobEvent } from '#core/run'
 import { eventWords } from '#shared/words/eventWords'
 import { clockTime } from '#shared/words/dateWords'
 import TextDialog from '~/ui/frame/TextDialog.vue'
@@ -23,7 +23,7 @@ const striking = ref<{ id: string; isReading: boolean } | null>(null)
 const struckReadings = computed(
   () =>
     new Map(
-      props.events.flatMap(e =>
+      validEvents(props.events).flatMap(e =>
         e.kind === 'reading-struck' ? [[e.readingId, translated(e.reason)] as const] : [],
       ),
     ),
@@ -36,6 +36,10 @@ const struck = computed(
         e.kind === 'event-struck' ? [[e.eventId, translated(e.reason)] as const] : [],
       ),
     ),
+)
+const counts = computed(() => new Set(validEvents(props.events).map(e => e.id)))
+const waiting = computed(
+  () => new Set(props.events.filter(e => e.unreleased && !counts.value.has(e.id)).map(e => e.id)),
 )
 const shown = computed(() => [...props.events].reverse().slice(0, all.value ? undefined : MAX))
 const totals = computed(() => keyDownTotals(props.events))
@@ -66,7 +70,8 @@ function strike(reason: string) {
             <span class="fig quiet">{{ clockTime(e.atMs) }}</span>{{ ' ' }}
             <span class="what"
               ><span v-if="e.author" class="quiet">{{ e.author.name }}: </span>{{ eventWords(e)
-              }}<span v-if="struck.has(e.id)" class="quiet">
+              }}<span v-if="waiting.has(e.id)" class="quiet"> ({{ t('job.notReleased') }})</span
+              ><span v-if="struck.has(e.id)" class="quiet">
                 {{ t('align.struckOut', { get: struck.get(e.id) }) }}</span
               ></span
             >

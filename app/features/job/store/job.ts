@@ -4,14 +4,14 @@ import { defineStore } from 'pinia'
 import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
 import { settleClaim } from '#core/claims'
-import { jobSheet, validEvents, type JobEvent } from '#core/run'
+import { asOfTrainee, jobSheet, validEvents, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { jobState } from '#core/work'
 import type { HandoverIssue } from '#shared/handoverIssue'
 import type { Job, JobChange, JobPatch } from '#shared/job'
 import type { RunPosition } from '#shared/jobLive'
 import { failureOf, type Failure } from '~/data/failureWords'
-import { loadSnapshot, saveSnapshot } from '~/data/outboxDb'
+import { loadSnapshot, saveSnapshot, type OutboxEntry } from '~/data/outboxDb'
 import { useOutboxStore } from '~/data/outbox'
 import type { KeyedSpan } from '~/features/align/logic/keyedSpans'
 import { useRulesStore } from '~/features/rules/store/rules'
@@ -24,6 +24,10 @@ const whenIdle = (work: () => void) =>
   typeof requestIdleCallback === 'undefined'
     ? setTimeout(work, 300)
     : requestIdleCallback(work, { timeout: 1500 })
+
+/** An entry as the server keeps it: a trainee's on a customer's set waits to be released. */
+const asKept = ({ event, byTrainee }: OutboxEntry, { isPractice }: Job) =>
+  byTrainee && !isPractice ? asOfTrainee(event) : event
 
 /** The job that is open: its events, and everything that follows from them, computed. */
 export const useJobStore = defineStore('job', () => {
@@ -45,7 +49,7 @@ export const useJobStore = defineStore('job', () => {
       ...stored.value,
       ...outbox.entries
         .filter(e => e.jobId === job.value?.id && e.refused === null && !known.has(e.event.id))
-        .map(e => e.event),
+        .map(e => asKept(e, job.value!)),
     ]
   })
   const events = computed(() => validEvents(entered.value))
@@ -71,8 +75,9 @@ export const useJobStore = defineStore('job', () => {
   const keptChallenges = computed(() => events.value.filter(e => e.kind === 'challenge-kept'))
   const done = computed(() => state.value?.done ?? null)
 
-  outbox.onSent((jobId, event) => {
-    if (jobId !== job.value?.id) return
+  outbox.onSent(entry => {
+    if (entry.jobId !== job.value?.id) return
+    const event = asKept(entry, job.value)
     if (!stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
     // Only now has the server frozen it.
     if (event.kind === 'handed-over') void loadIssues()

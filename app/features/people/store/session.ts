@@ -4,7 +4,7 @@ import { computed, ref, watch } from 'vue'
 import { NOBODY, type Me } from '#shared/people'
 import { $api } from '~/data/api'
 import { forgetSnapshots } from '~/data/outboxDb'
-import { personHere, signInNeeded } from '~/data/whoIsHere'
+import { personHere, signInNeeded, traineeHere } from '~/data/whoIsHere'
 
 /** What is taken for true until the server has said how it is. */
 const UNKNOWN: Me = {
@@ -55,6 +55,7 @@ export const useSessionStore = defineStore('session', () => {
   function take(now: Me) {
     me.value = now
     personHere.value = now.person?.personId ?? NOBODY
+    traineeHere.value = now.person?.role === 'trainee'
     if (now.person) signInNeeded.value = false
     if (now.isSetUp && (!now.signIn || now.person)) entered.value = true
   }
