@@ -1,5 +1,3 @@
-import { newestMigration } from './lib/migrate.mjs'
-import { onRecords } from './lib/onRecords.mjs'
+import { checkRecords } from './lib/onRecords.mjs'
 
-/** Goes through everything that is kept, and changes nothing. */
-await onRecords('check.mjs', { env: { DIAPASON_SCHEMA: String(newestMigration()) } })
+await checkRecords()

@@ -81,15 +81,21 @@ async function dumped(url, dump) {
   }
 }
 
+/** @returns the mark of a restore that did not end there yet. @throws {Error} in words: not empty */
+export function emptyPlace(folder) {
+  const unproved = join(folder, RESTORING)
+  if (existsSync(join(folder, 'pg')) && !existsSync(unproved))
+    throw new Error(`${folder} holds a database already. Nothing was changed. Choose an empty DIAPASON_DATA.`)
+  return unproved
+}
+
 /**
  * A backup into an empty place; it counts only when every table is as it was.
  * @returns rows by table
  * @throws {Error} in words: not empty, no backup, damaged, not equal
  */
 export async function restore(file, folder) {
-  const unproved = join(folder, RESTORING)
-  if (existsSync(join(folder, 'pg')) && !existsSync(unproved))
-    throw new Error(`${folder} holds a database already. Nothing was changed. Choose an empty DIAPASON_DATA.`)
+  const unproved = emptyPlace(folder)
   const work = join(folder, 'restore.d')
   mkdirSync(work, { recursive: true })
   try {

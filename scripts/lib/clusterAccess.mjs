@@ -24,6 +24,7 @@ export function writeAccess(data, own) {
   const files = {
     'pg_hba.conf': [
       'local all diapason peer map=launcher',
+      'local replication diapason peer map=launcher',
       `host all ${APPLICATION} 127.0.0.1/32 scram-sha-256`,
     ],
     'pg_ident.conf': [...users].map(user => `launcher "${user}" diapason`),

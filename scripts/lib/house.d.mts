@@ -2,6 +2,7 @@ export function startHouse(options: {
   folder: string
   demo: boolean
   throwAway?: boolean
+  archive?: string | null
   preferredPort?: number
   settings?: Record<string, string>
   onDeath?: (name: string, code: unknown) => void

@@ -19,6 +19,7 @@ const SIMULATED_INSTRUMENTS = 8
 /**
  * Starts everything: database, simulated bench and demo data if wanted, gateway, web server.
  * @param folder where the private cluster, the logs and the run file live
+ * @param archive folder in which every change of the database is kept too; null = none
  * @param settings environment of the processes beside what the house itself says
  * @returns addresses, and stop() that ends all of it
  */
@@ -26,6 +27,7 @@ export async function startHouse({
   folder,
   demo,
   throwAway = false,
+  archive = null,
   preferredPort = 0,
   settings = {},
   onDeath = () => {},
@@ -34,7 +36,7 @@ export async function startHouse({
   await ensureNodeModules()
   await ensureBuilt()
   mkdirSync(folder, { recursive: true })
-  const cluster = process.env.DATABASE_URL ? null : await startCluster(folder, { throwAway })
+  const cluster = process.env.DATABASE_URL ? null : await startCluster(folder, { throwAway, archive })
   const children = new Children(join(folder, 'logs'), onChildren)
   try {
     const adminUrl = process.env.DATABASE_URL ?? cluster.adminUrl

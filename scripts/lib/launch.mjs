@@ -1,8 +1,9 @@
 import { join } from 'node:path'
 import { dataFolder, markFolder } from './dataFolder.mjs'
 import { claim, startHouse } from './house.mjs'
-import { backupFolder, keepBackups } from './nightly.mjs'
-import { binFolder, clusterVersion, versionOf } from './pgPrograms.mjs'
+import { backupFolder, keepBackups, nowAndThen } from './nightly.mjs'
+import { binFolder, binFor, clusterVersion, versionOf } from './pgPrograms.mjs'
+import { archiveFolder, keepCopies } from './walArchive.mjs'
 
 const PREFERRED_PORT = 3127
 
@@ -14,21 +15,23 @@ export async function launch({ demo }) {
   refuseSecond(claimed)
   const backups = demo ? null : backupFolder(folder)
   let house = null
-  let stopBackups = () => {}
+  const stopKeeping = []
   let ending = false
   const end = async code => {
     if (ending) return
     ending = true
-    stopBackups()
+    for (const stop of stopKeeping) stop()
     if (house) await house.stop()
     claimed.release()
     process.exit(code)
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
   try {
+    const archive = demo ? null : archiveFolder()
     house = await startHouse({
       folder,
       demo,
+      archive,
       onChildren: pids => claimed.tell(house?.address ?? null, pids),
       preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       settings: backups ? { DIAPASON_BACKUPS_IN: backups } : {},
@@ -41,7 +44,9 @@ export async function launch({ demo }) {
     })
     if (ending) return void house.stop()
     claimed.tell(house.address, house.children.pids())
-    if (backups) stopBackups = keepBackups(folder, backups, words => console.error(words))
+    const say = words => console.error(words)
+    if (backups) stopKeeping.push(keepBackups(folder, backups, say))
+    if (archive && house.cluster) stopKeeping.push(keepArchive(folder, archive, house.cluster.adminUrl, say))
     console.log(
       `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +
         (await forOthers(house.forOthers)) +
@@ -51,6 +56,14 @@ export async function launch({ demo }) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
   }
+}
+
+/** Copies that the archived log begins from. */
+function keepArchive(folder, archive, url, say) {
+  const data = join(folder, 'pg')
+  return nowAndThen('A copy of the database for the archive', say, () =>
+    keepCopies(binFor(data), data, archive, url),
+  )
 }
 
 /** A tablet reads the first of them from the screen. */

@@ -48,20 +48,26 @@ export function outlived(backups) {
   return backups.slice(KEPT_DAYS).flatMap(b => (firsts.includes(b) ? [] : [b.name]))
 }
 
+/** Takes backups by itself while the workshop runs. @returns ends it */
+export const keepBackups = (folder, target, say) =>
+  nowAndThen('The nightly backup', say, async () => {
+    if (isDue(backupsIn(target)[0]?.atMs ?? null)) await nightlyBackup(folder, target)
+  })
+
 /**
- * Takes backups by itself while the workshop runs.
+ * Looks at once and every some minutes whether there is something to do.
  * @param say told what went wrong; it is tried again
  * @returns ends it
  */
-export function keepBackups(folder, target, say) {
+export function nowAndThen(what, say, work) {
   let busy = false
   const look = async () => {
     if (busy) return
     busy = true
     try {
-      if (isDue(backupsIn(target)[0]?.atMs ?? null)) await nightlyBackup(folder, target)
+      await work()
     } catch (error) {
-      say(`The nightly backup failed: ${error instanceof Error ? error.message : error}`)
+      say(`${what} failed: ${error instanceof Error ? error.message : error}`)
     }
     busy = false
   }

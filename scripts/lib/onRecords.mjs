@@ -2,6 +2,7 @@ import { join } from 'node:path'
 import { ensureBuilt } from './build.mjs'
 import { dataFolder } from './dataFolder.mjs'
 import { openDatabase } from './database.mjs'
+import { newestMigration } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
 import { OUTPUT } from './paths.mjs'
 import { run } from './run.mjs'
@@ -31,3 +32,7 @@ export async function onRecords(program, { args = [], env = {}, before = async (
     process.exitCode = 1
   }
 }
+
+/** Goes through everything that is kept, and changes nothing. */
+export const checkRecords = () =>
+  onRecords('check.mjs', { env: { DIAPASON_SCHEMA: String(newestMigration()) } })

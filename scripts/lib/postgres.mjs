@@ -15,16 +15,18 @@ import { own, ownWhole, pgCtl, runAsServer } from './asServer.mjs'
 import { admitApplication, writeAccess } from './clusterAccess.mjs'
 import { binFor, clustersAside, ensurePostgres, refuseOtherVersion } from './pgPrograms.mjs'
 import { freePort } from './ports.mjs'
+import { setArchive } from './walArchive.mjs'
 
 /**
  * A private cluster in a folder, started on loopback on a free port.
  * @param folder e.g. .data; gets pg/ and pg.log
  * @param throwAway true: no fsync, for tests only
  * @param isRestore true: a place that an unfinished restore left may be used
+ * @param archive folder in which every change is kept too; null = nowhere, undefined = as it was
  * @returns {{ adminUrl: string, port: number, admit: () => Promise<string>, stop: () => Promise<void>,
  *   startAgain: () => Promise<void> }} admit() lets the application in, once there are tables
  */
-export async function startCluster(folder, { throwAway = false, isRestore = false } = {}) {
+export async function startCluster(folder, { throwAway = false, isRestore = false, archive } = {}) {
   if (!isRestore && existsSync(join(folder, 'pg.restoring')))
     throw new Error(
       `A restore into ${folder} did not end: what is there is not the whole backup. Nothing was changed. ` +
@@ -37,17 +39,17 @@ export async function startCluster(folder, { throwAway = false, isRestore = fals
   await initialise(bin, folder, data)
   await stopLeftover(bin, data)
   writeAccess(data, own)
+  if (archive !== undefined) await setArchive(bin, data, archive)
   const port = await freePort()
   const socket = mkdtempSync(join(tmpdir(), 'dpn-'))
   own(socket)
   const log = join(folder, 'pg.log')
   closeSync(openSync(log, 'a'))
   own(log)
-  const careless = throwAway ? ' -c fsync=off -c full_page_writes=off' : ''
-  const options =
-    `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket} ` +
-    `-c password_encryption=scram-sha-256${careless}`
-  const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', '60', '-o', options, 'start'])
+  const options = optionsOf(port, socket, throwAway)
+  // A restore plays the log of weeks before it answers.
+  const withinS = isRestore ? '86400' : '60'
+  const start = () => pgCtl(bin, ['-D', data, '-l', log, '-w', '-t', withinS, '-o', options, 'start'])
   await start()
   const adminUrl = adminUrlOf(socket, port)
   let isWanted = true
@@ -74,6 +76,10 @@ export async function startCluster(folder, { throwAway = false, isRestore = fals
     },
   }
 }
+
+const optionsOf = (port, socket, throwAway) =>
+  `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=${socket} ` +
+  `-c password_encryption=scram-sha-256${throwAway ? ' -c fsync=off -c full_page_writes=off' : ''}`
 
 /**
  * A database that is there is never removed. A cluster that initdb was making when it was stopped holds

@@ -106,7 +106,7 @@ describe('A backup', () => {
     const numberOf = async (id: string) =>
       ((await request('GET', `/api/jobs/${id}`)) as { job: { number: number } }).job.number
     expect(await numberOf(next)).toBeGreaterThan(await numberOf(jobId))
-  }, 120_000)
+  })
 
   it('is checked whole; what was entered cannot be changed, and a change behind its back shows', async () => {
     const whole = await command('check', at('again'))
@@ -137,7 +137,7 @@ describe('A backup', () => {
       1,
       expect.stringMatching(/W-0001: entry .* is not as it was stored, or one before it is missing/),
     ])
-  }, 60_000)
+  })
 
   it('that was not restored to its end is not worked on; the restore begins anew', async () => {
     // As a restore leaves it that was stopped: a cluster, and the mark that it is not proved.
@@ -145,5 +145,5 @@ describe('A backup', () => {
     writeFileSync(join(at('half'), 'pg.restoring'), '')
     await expect(start(at('half'))).rejects.toThrow(/did not end: what is there is not the whole backup/)
     expect((await command('restore', at('half'), file)).status).toBe(0)
-  }, 120_000)
+  })
 })

@@ -34,7 +34,7 @@ describe('An owner who asks for it', () => {
     const { status, said } = await command('erase', OWNER.toUpperCase(), 'asked by letter')
     expect([status, said]).toEqual([0, expect.stringMatching(/W-0229.*[\s\S]*Nothing was changed/)])
     expect((await frozen()).job.owner).toBe(OWNER)
-  }, 120_000)
+  })
 
   it('is erased from intake, search, frozen records and printed copies; the technical record stays', async () => {
     await house.request('POST', `/api/jobs/${jobId}/events`, {
@@ -61,7 +61,7 @@ describe('An owner who asks for it', () => {
       status: 0,
       said: expect.stringContaining(': whole.') as string,
     })
-  }, 120_000)
+  })
 
   it('leaves what is frozen frozen, and does nothing twice', async () => {
     expect((await command('erase', OWNER, 'again', '--yes')).said).toContain('No job has the owner')
@@ -70,5 +70,5 @@ describe('An owner who asks for it', () => {
     for (const change of ['update handover_issue set number = 9', 'delete from handover_paper'])
       await expect(db.query(`${change} where job_id <> $1`, [randomUUID()])).rejects.toThrow(/frozen/)
     await db.end()
-  }, 60_000)
+  })
 })

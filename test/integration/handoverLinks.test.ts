@@ -131,5 +131,5 @@ describe("an owner's link", () => {
     expect((await command('erase', [SETS_OWNER, 'asked', '--yes'], env)).status).toBe(0)
     expect((await open(path)).status).toBe(404)
     expect(await links()).toEqual([])
-  }, 60_000)
+  })
 })

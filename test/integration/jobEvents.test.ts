@@ -233,5 +233,5 @@ describe('the database itself', () => {
       .toSatisfy((s: number) => s === 201 || s === 200)
     expect((await post(id, event)).status).toBe(200)
     expect(await eventsOf(id)).toEqual([event])
-  }, 60_000)
+  })
 })

@@ -139,7 +139,7 @@ describe('npm run demo', () => {
     again.child.kill('SIGINT')
     expect(await again.ended).toBe(0)
     rmSync(copy, { recursive: true, force: true })
-  }, 120_000)
+  })
 
   it('says that its port is taken, and takes no other', async () => {
     const server = createServer().listen(0, '127.0.0.1')
@@ -149,7 +149,7 @@ describe('npm run demo', () => {
     expect(await refused.ended).toBe(1)
     expect(refused.said()).toContain(`Port ${port} is taken by another program`)
     await new Promise(resolve => server.close(resolve))
-  }, 60_000)
+  })
 
   it('never starts in the folder of the other kind', async () => {
     const refused = demo('scripts/start.mjs')

@@ -46,7 +46,7 @@ describe('a lost password', () => {
       status: 1,
       said: expect.stringContaining('Nobody') as string,
     })
-  }, 60_000)
+  })
   it('is made anew on the machine; every session ends, and the new one signs in', async () => {
     const { status, said } = await passwd('mirela quist')
     const [, password = ''] = /New password of Mirela Quist: (\S{19})/.exec(said) ?? []
@@ -56,7 +56,7 @@ describe('a lost password', () => {
     expect(await owner.signIn(OWNER.name, password)).toBe(204)
     const audit = (await owner.request('GET', '/api/audit')).body as { about: string }[]
     expect(audit.some(e => e.about === 'npm run passwd')).toBe(true)
-  }, 60_000)
+  })
   it('with sign-in it may listen for others', async () => {
     expect(await listening('0.0.0.0')).toBe('starts')
   })

@@ -101,7 +101,7 @@ describe('while the database is away', () => {
       await house.cluster.startAgain()
     }
     await expect.poll(async () => (await bench.request('GET', '/api/jobs')).status).toBe(200)
-  }, 60_000)
+  })
 })
 
 describe('a session', () => {

@@ -52,7 +52,7 @@ describe('An upgrade of PostgreSQL', () => {
     })
     expect((await command(folder, '--remove-old')).said).toContain('no old database')
     expect((await command(folder, '--now')).status).toBe(2)
-  }, 60_000)
+  })
 
   it('of a version that is not installed is refused in words, and touches nothing', async () => {
     const other = join(folderOfTests, 'other')
@@ -61,7 +61,7 @@ describe('An upgrade of PostgreSQL', () => {
     const { status, said } = await command(other)
     expect([status, said]).toEqual([1, expect.stringContaining(`Install PostgreSQL ${OLD} as well`)])
     expect(existsSync(join(other, `pg.${OLD}`))).toBe(false)
-  }, 60_000)
+  })
 
   it('brings every table over, keeps the old one, and work goes on', async () => {
     const done = await upgradeCluster(folder, { from: OLD })
@@ -73,7 +73,7 @@ describe('An upgrade of PostgreSQL', () => {
       false,
     ])
     expect(await jobIds()).toEqual([jobId])
-  }, 120_000)
+  })
 
   it('stopped between its two moves is no empty workshop: it is refused, and begun anew', async () => {
     // One of an upgrade before that was never removed: the newest counts.
@@ -83,7 +83,7 @@ describe('An upgrade of PostgreSQL', () => {
     expect(await upgradeCluster(folder, { from: OLD })).toMatchObject({ from: OLD })
     expect(await jobIds()).toEqual([jobId])
     await expect(upgradeCluster(folder, { from: OLD })).rejects.toThrow(/is there already/)
-  }, 120_000)
+  })
 
   it('is confirmed by removing the old one, never while nothing stands in its place', async () => {
     renameSync(pg, join(folderOfTests, 'away'))
@@ -95,5 +95,5 @@ describe('An upgrade of PostgreSQL', () => {
     })
     expect(existsSync(aside)).toBe(false)
     expect(await jobIds()).toEqual([jobId])
-  }, 60_000)
+  })
 })

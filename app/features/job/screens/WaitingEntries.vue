@@ -28,7 +28,9 @@ async function turnDown(text: string) {
   <section v-if="waiting.length > 0" class="waiting" :aria-label="t('job.notReleased')">
     <p role="status">
       {{ t('job.waitForRelease', { count: waiting.length }) }}
-      <v-btn height="44" :aria-expanded="open" @click="open = !open">{{ t('job.showWaiting') }}</v-btn>
+      <v-btn height="44" :aria-expanded="open" @click="open = !open">{{
+        open ? t('common.close') : t('job.showWaiting')
+      }}</v-btn>
       <v-btn
         v-if="mayRelease && open"
         height="44"

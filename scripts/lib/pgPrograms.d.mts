@@ -1,0 +1,1 @@
+export function binFor(data: string): string | null

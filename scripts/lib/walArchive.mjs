@@ -1,0 +1,110 @@
+import {
+  appendFileSync,
+  mkdirSync,
+  readFileSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs'
+import { join, resolve } from 'node:path'
+import { own } from './asServer.mjs'
+import { run } from './run.mjs'
+
+/**
+ * Every change of a workshop's database kept beside it, so that it can be brought back as it was at any
+ * moment: copies of the whole cluster now and then, and the log of what was written since (PostgreSQL's
+ * continuous archiving). In the archive each cluster has a folder of its own, named by its identifier.
+ */
+
+/** A copy is taken when the last one is older, and kept so long; one is kept in any case. */
+const COPY_AFTER_MS = 7 * 86_400_000
+const KEPT_MS = 35 * 86_400_000
+/** What is written waits at most so long until it is in the archive [s]. */
+const WITHIN_S = 60
+export const CONF = 'archive.conf'
+const UNFIT = /["'%\\\n$`]/
+
+/** Where the archive is wanted, or null. @throws {Error} in words, for a name that cannot be used */
+export function archiveFolder(env = process.env) {
+  const wanted = env.DIAPASON_WAL_ARCHIVE
+  if (!wanted) return null
+  if (UNFIT.test(wanted))
+    throw new Error(
+      'DIAPASON_WAL_ARCHIVE: a folder without quotes, percent, dollar and backslash in its name.',
+    )
+  return resolve(wanted)
+}
+
+/**
+ * Switches archiving on or off for a cluster that is not running. It holds for whoever starts it next: what a
+ * check or a backup writes belongs to the log as well.
+ * @param archive null = off
+ */
+export async function setArchive(bin, data, archive) {
+  const conf = join(data, 'postgresql.conf')
+  const include = `include_if_exists = '${CONF}'`
+  if (!readFileSync(conf, 'utf8').includes(include)) appendFileSync(conf, `\n${include}\n`)
+  if (archive === null) return rmSync(join(data, CONF), { force: true })
+  const { wal } = await placeOf(bin, data, archive)
+  const [from, to] = ['"%p"', `"${wal}/%f"`]
+  const command = `if test -f ${to}; then cmp -s ${from} ${to}; else cp ${from} ${to}.part && mv ${to}.part ${to}; fi`
+  writeArchiveConf(data, [
+    'archive_mode = on',
+    `archive_timeout = ${WITHIN_S}`,
+    `archive_command = '${command}'`,
+  ])
+}
+
+export function writeArchiveConf(data, lines) {
+  const file = join(data, CONF)
+  writeFileSync(file, ['# Written at every start.', ...lines, ''].join('\n'))
+  own(file)
+}
+
+/** Folders of a cluster in the archive, made where they are not there. */
+async function placeOf(bin, data, archive) {
+  const { said } = await run(join(bin, 'pg_controldata'), ['-D', data], {
+    quiet: true,
+    env: { ...process.env, LC_ALL: 'C' },
+  })
+  const id = /^Database system identifier:\s+(\d+)$/m.exec(said)[1]
+  const folder = join(archive, id)
+  const wal = join(folder, 'wal')
+  mkdirSync(wal, { recursive: true, mode: 0o700 })
+  own(folder)
+  own(wal)
+  return { folder, wal }
+}
+
+/** Copies of one cluster that are whole, the newest first. */
+export function copiesIn(folder) {
+  return readdirSync(folder)
+    .filter(name => /^base-\d+$/.test(name))
+    .map(name => ({ path: join(folder, name), atMs: Number(name.slice('base-'.length)) }))
+    .sort((a, b) => b.atMs - a.atMs)
+}
+
+/**
+ * A copy of the whole cluster where one is due, and away with what no copy that is kept needs.
+ * @param url of the superuser, by the private socket
+ */
+export async function keepCopies(bin, data, archive, url, nowMs = Date.now()) {
+  const { folder, wal } = await placeOf(bin, data, archive)
+  for (const left of readdirSync(folder).filter(name => name.endsWith('.part')))
+    rmSync(join(folder, left), { recursive: true })
+  const [newest] = copiesIn(folder)
+  if (newest && nowMs - newest.atMs < COPY_AFTER_MS) return
+  const part = join(folder, 'base.part')
+  await run(join(bin, 'pg_basebackup'), ['-d', url, '-D', part, '-X', 'none', '--checkpoint=fast'], {
+    quiet: true,
+  })
+  renameSync(part, join(folder, `base-${Date.now()}`))
+  const [kept, ...older] = copiesIn(folder)
+  const outlived = older.filter(c => nowMs - c.atMs > KEPT_MS)
+  for (const { path } of outlived) rmSync(path, { recursive: true })
+  const oldest = older.findLast(c => !outlived.includes(c)) ?? kept
+  const label = readFileSync(join(oldest.path, 'backup_label'), 'utf8')
+  const needed = /^START WAL LOCATION: .* \(file ([0-9A-F]{24})\)$/m.exec(label)[1]
+  await run(join(bin, 'pg_archivecleanup'), [wal, needed], { quiet: true })
+}
