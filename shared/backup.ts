@@ -6,9 +6,14 @@ export interface BackupState {
   readonly wanted: boolean
   /** null = there is none */
   readonly lastAtMs: number | null
+  /** since when the log of the database could not be archived, where that is switched on; null = it can */
+  readonly archiveFailedAtMs: number | null
 }
 
 /** Whether somebody has to be told. */
-export function isBackupOld({ wanted, lastAtMs }: BackupState, nowMs: number): boolean {
+export function isBackupOld(
+  { wanted, lastAtMs }: Pick<BackupState, 'wanted' | 'lastAtMs'>,
+  nowMs: number,
+): boolean {
   return wanted && (lastAtMs === null || nowMs - lastAtMs > BACKUP_OLD_MS)
 }

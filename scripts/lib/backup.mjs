@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto'
 import {
   chmodSync,
+  cpSync,
   createReadStream,
   existsSync,
   mkdirSync,
@@ -20,10 +21,13 @@ const FORMAT = 'diapason-backup'
 const VERSION = 1
 /** In the folder while a restore is not proved: what is there then is not to be worked on. */
 export const RESTORING = 'pg.restoring'
+/** The workshop's own certificate authority, where it has one. */
+const KEYS = 'tls'
 
 /**
  * Everything that is kept, as it is at one moment, in one file: while Diapason runs, too. The database holds
- * jobs, photos, recordings, sheets and rule sets; nothing else is kept anywhere.
+ * jobs, photos, recordings, sheets and rule sets; beside it there are the keys by which tablets trust the
+ * workshop.
  * @returns rows by table
  */
 export async function backup(folder, file) {
@@ -46,8 +50,10 @@ export async function backup(folder, file) {
       tables: sums,
     }
     writeFileSync(join(work, 'manifest.json'), `${JSON.stringify(manifest, null, 2)}\n`)
-    await run('tar', ['-cf', `${target}.part`, '-C', work, 'manifest.json', 'dump'], { quiet: true })
-    // Names and addresses of owners are in it.
+    const keys = existsSync(join(folder, KEYS)) ? ['-C', folder, KEYS] : []
+    const files = ['-C', work, 'manifest.json', 'dump', ...keys]
+    await run('tar', ['-cf', `${target}.part`, ...files], { quiet: true })
+    // Names and addresses of owners are in it, and private keys.
     chmodSync(`${target}.part`, 0o600)
     renameSync(`${target}.part`, target)
     return sums
@@ -118,6 +124,8 @@ export async function restore(file, folder) {
     } finally {
       await cluster.stop()
     }
+    if (existsSync(join(work, KEYS)))
+      cpSync(join(work, KEYS), join(folder, KEYS), { recursive: true, preserveTimestamps: true })
     rmSync(unproved)
     return manifest.tables
   } finally {
@@ -126,10 +134,11 @@ export async function restore(file, folder) {
 }
 
 async function unpacked(file, work) {
-  const { code } = await run('tar', ['-xf', file, '-C', work, 'manifest.json', 'dump'], {
-    quiet: true,
-    allowFailure: true,
-  })
+  const unpack = (...members) =>
+    run('tar', ['-xf', file, '-C', work, ...members], { quiet: true, allowFailure: true })
+  const { code } = await unpack('manifest.json', 'dump')
+  // One of a workshop that let no other machine in has none.
+  await unpack(KEYS)
   const manifest = code === 0 ? JSON.parse(readFileSync(join(work, 'manifest.json'), 'utf8')) : null
   if (manifest?.format !== FORMAT) throw new Error(`${file} is no backup of Diapason. Nothing was changed.`)
   if (manifest.version > VERSION || manifest.schema > newestMigration())

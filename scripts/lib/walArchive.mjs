@@ -1,5 +1,6 @@
 import {
   appendFileSync,
+  existsSync,
   mkdirSync,
   readFileSync,
   readdirSync,
@@ -23,6 +24,8 @@ const KEPT_MS = 35 * 86_400_000
 /** What is written waits at most so long until it is in the archive [s]. */
 const WITHIN_S = 60
 export const CONF = 'archive.conf'
+/** What was written before archiving was switched on is not in the log: a copy has to be taken first. */
+const BEGUN = 'archive.begun'
 const UNFIT = /["'%\\\n$`]/
 
 /** Where the archive is wanted, or null. @throws {Error} in words, for a name that cannot be used */
@@ -47,6 +50,7 @@ export async function setArchive(bin, data, archive) {
   if (!readFileSync(conf, 'utf8').includes(include)) appendFileSync(conf, `\n${include}\n`)
   if (archive === null) return rmSync(join(data, CONF), { force: true })
   const { wal } = await placeOf(bin, data, archive)
+  if (!existsSync(join(data, CONF))) writeFileSync(join(data, BEGUN), '')
   const [from, to] = ['"%p"', `"${wal}/%f"`]
   const command = `if test -f ${to}; then cmp -s ${from} ${to}; else cp ${from} ${to}.part && mv ${to}.part ${to}; fi`
   writeArchiveConf(data, [
@@ -94,12 +98,15 @@ export async function keepCopies(bin, data, archive, url, nowMs = Date.now()) {
   for (const left of readdirSync(folder).filter(name => name.endsWith('.part')))
     rmSync(join(folder, left), { recursive: true })
   const [newest] = copiesIn(folder)
-  if (newest && nowMs - newest.atMs < COPY_AFTER_MS) return
+  const begun = join(data, BEGUN)
+  if (newest && nowMs - newest.atMs < COPY_AFTER_MS && !existsSync(begun)) return
   const part = join(folder, 'base.part')
   await run(join(bin, 'pg_basebackup'), ['-d', url, '-D', part, '-X', 'none', '--checkpoint=fast'], {
     quiet: true,
   })
+  rmSync(join(part, BEGUN), { force: true })
   renameSync(part, join(folder, `base-${Date.now()}`))
+  rmSync(begun, { force: true })
   const [kept, ...older] = copiesIn(folder)
   const outlived = older.filter(c => nowMs - c.atMs > KEPT_MS)
   for (const { path } of outlived) rmSync(path, { recursive: true })

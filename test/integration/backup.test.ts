@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pg from 'pg'
@@ -13,6 +13,7 @@ import { INTAKE } from './house'
 const folderOfTests = mkdtempSync(join(tmpdir(), 'diapason-backup-'))
 const at = (name: string) => join(folderOfTests, name)
 const file = at('kept.diapason')
+const KEY = 'of the workshop, for tablets'
 let house: Awaited<ReturnType<typeof startHouse>>
 
 const command = (script: string, folder: string, ...args: string[]) =>
@@ -58,6 +59,8 @@ afterAll(async () => {
 
 describe('A backup', () => {
   it('is taken while the workshop works, is one file, and says what is in it', async () => {
+    mkdirSync(join(at('workshop'), 'tls'))
+    writeFileSync(join(at('workshop'), 'tls', 'authority.key'), KEY, { mode: 0o600 })
     const { status, said } = await command('backup', at('workshop'), file)
     expect([status, said]).toEqual([0, expect.stringMatching(/: 1 jobs, 2 entries of /)])
     expect(existsSync(`${file}.part.d`)).toBe(false)
@@ -99,6 +102,8 @@ describe('A backup', () => {
       0,
       expect.stringMatching(/1 jobs, 2 entries.* are equal to those of the backup/s),
     ])
+    const key = join(at('again'), 'tls', 'authority.key')
+    expect([readFileSync(key, 'utf8'), statSync(key).mode & 0o777]).toEqual([KEY, 0o600])
     house = await start(at('again'))
     expect(await request('GET', `/api/jobs/${jobId}`)).toEqual(whole)
     await note(jobId, 'goes on')

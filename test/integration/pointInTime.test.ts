@@ -107,6 +107,20 @@ describe('A workshop', () => {
     })
     await expect(start(at('later'))).rejects.toThrow(/did not end/)
   })
+  it('begins with a new copy when archiving was off for a while', async () => {
+    house = await start(at('workshop'))
+    await bookIn('Barge Pochard')
+    await house.stop()
+    house = await start(at('workshop'), archive)
+    await copy(house.cluster!.adminUrl)
+    await bookIn('Barge Smew')
+    await archived()
+    await house.stop()
+    expect((await restore(at('gap'))).status).toBe(0)
+    await inRestored(at('gap'), async () =>
+      expect(await owners()).toEqual(expect.arrayContaining(['Barge Pochard', 'Barge Smew'])),
+    )
+  })
   it('keeps no more copies than are needed, and goes on from one that is stopped', async () => {
     house = await start(at('workshop'), archive)
     const inDays = (days: number) => Date.now() + days * 86_400_000
@@ -115,7 +129,7 @@ describe('A workshop', () => {
       return readdirSync(join(archive, readdirSync(archive)[0]!)).filter(n => n.startsWith('base-')).length
     }
     mkdirSync(join(archive, readdirSync(archive)[0]!, 'base.part'))
-    expect([await copies(1), await copies(8), await copies(60)]).toEqual([1, 2, 1])
+    expect([await copies(1), await copies(8), await copies(60)]).toEqual([2, 3, 1])
     await bookIn('Barge Gadwall')
     await archived()
     await house.stop()

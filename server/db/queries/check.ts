@@ -42,3 +42,12 @@ export async function selectSchemaVersion(db: Db): Promise<number> {
   )
   return rows[0]!.version
 }
+
+/** When PostgreSQL last failed to archive its log, and has not archived anything since; null = it works. */
+export async function selectArchiveFailure(db: Db): Promise<number | null> {
+  const { rows } = await db.query<{ atMs: number }>(
+    `select (extract(epoch from last_failed_time) * 1000)::float8 as "atMs" from pg_stat_archiver
+      where last_failed_time > coalesce(last_archived_time, '-infinity')`,
+  )
+  return rows[0]?.atMs ?? null
+}

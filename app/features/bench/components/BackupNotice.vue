@@ -4,7 +4,7 @@ import { isBackupOld, type BackupState } from '#shared/backup'
 import { t } from '#shared/i18n'
 import { dayAndTime } from '#shared/words/dateWords'
 
-/** One line when the last backup is older than it should be. */
+/** A line when the last backup is older than it should be, and one when the archive of the log fails. */
 const props = defineProps<{ state: BackupState; nowMs: number }>()
 const words = computed(() => {
   if (!isBackupOld(props.state, props.nowMs)) return null
@@ -17,4 +17,7 @@ const words = computed(() => {
 
 <template>
   <p v-if="words" class="care" role="status">{{ words }}</p>
+  <p v-if="state.archiveFailedAtMs !== null" class="care" role="status">
+    {{ t('bench.archiveFails', { dayAndTime: dayAndTime(state.archiveFailedAtMs) }) }}
+  </p>
 </template>
