@@ -8,6 +8,7 @@ import { useCookie, useRoute } from '#imports'
 import { useTheme } from 'vuetify'
 import ReadoutRail from '../ui/frame/ReadoutRail.vue'
 import SideNav from '../ui/frame/SideNav.vue'
+import ReaderNotice from '../ui/frame/ReaderNotice.vue'
 import OutboxNotice from '../ui/frame/OutboxNotice.vue'
 import UnsentMark from '../ui/frame/UnsentMark.vue'
 import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
@@ -105,7 +106,9 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
           :refused="outbox.refused"
           @give-up="outbox.giveUp"
           @send-again="outbox.sendAgain"
-        /><slot />
+        />
+        <ReaderNotice v-if="session.me.person?.role === 'reader'" />
+        <slot />
       </main>
       <aside v-if="drawer && practice.state" class="frame-drawer no-print" :aria-label="t('frame.simulator')">
         <PracticeControls

@@ -1,3 +1,4 @@
+import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { dataFolder, markFolder } from './dataFolder.mjs'
 import { claim, startHouse } from './house.mjs'
@@ -36,9 +37,8 @@ export async function launch({ demo }) {
       preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       settings: backups ? { DIAPASON_BACKUPS_IN: backups } : {},
       onDeath: (name, code) => {
-        console.error(
-          `The process "${name}" keeps ending by itself (${code}); see ${folder}/logs/${name}.log`,
-        )
+        const log = join(folder, 'logs', `${name}.log`)
+        console.error(`The process "${name}" keeps ending by itself (${code}); see ${log}${lastSaid(log)}`)
         void end(1)
       },
     })
@@ -56,6 +56,15 @@ export async function launch({ demo }) {
     console.error(error instanceof Error ? error.message : error)
     await end(1)
   }
+}
+
+/** What a process said before it ended, where it said why. */
+function lastSaid(log) {
+  if (!existsSync(log)) return ''
+  const reason = readFileSync(log, 'utf8')
+    .split('\n')
+    .findLast(line => /^\w*Error: /.test(line))
+  return reason ? `\n${reason}` : ''
 }
 
 /** Copies that the archived log begins from. */

@@ -50,7 +50,7 @@ export async function wayInForOthers(folder) {
   if (isThisMachine(host)) return { web: { HOST: host }, addresses: [] }
   if (process.env.DIAPASON_TLS === 'off') return { web: { HOST: host, BEHIND_PROXY: '1' }, addresses: [] }
   const names = namesOf(host)
-  const { authority, ...files } = ownCertificate() ?? (await workshopCertificate(join(folder, 'tls'), names))
+  const { authority, ...files } = ownCertificate() ?? (await ofWorkshop(join(folder, 'tls'), names))
   const port = await freePort(Number(process.env.DIAPASON_TLS_PORT ?? TLS_PORT), 'DIAPASON_TLS_PORT')
   const addresses = names.filter(name => !isThisMachine(name)).map(name => addressOf(name, port))
   return {
@@ -64,6 +64,18 @@ export async function wayInForOthers(folder) {
       OTHERS_ADDRESSES: addresses.join(' '),
       ...(authority ? { TLS_AUTHORITY: authority, TLS_FINGERPRINT: fingerprint(authority) } : {}),
     },
+  }
+}
+
+/** @throws {Error} in words: what lies in the folder cannot be read as what it was */
+async function ofWorkshop(folder, names) {
+  try {
+    return await workshopCertificate(folder, names)
+  } catch (error) {
+    throw new Error(
+      `The workshop's certificate in ${folder} cannot be used (${error.message}). Nothing was changed. ` +
+        'Bring its files back from a backup, or move that folder away: a new one is made, and tablets trust it anew.',
+    )
   }
 }
 

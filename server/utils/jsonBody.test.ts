@@ -25,5 +25,7 @@ describe('A JSON body', () => {
     ['{"\\u0000":1}', 'cannot-be-kept'],
     ['["\\ud800"]', 'cannot-be-kept'],
     ['{"__proto__":{"a":1}}', 'cannot-be-kept'],
+    ['{"a":{"toString":1}}', 'cannot-be-kept'],
+    ['[{"valueOf":null}]', 'cannot-be-kept'],
   ])('%.20s is refused as %s', (text, code) => expect(refused(text)).toBe(code))
 })

@@ -51,7 +51,12 @@ function depthOf(text: string): number {
 function isKeepable(value: unknown): boolean {
   if (typeof value === 'string') return isText(value)
   if (typeof value !== 'object' || value === null) return true
-  return Object.entries(value).every(([key, v]) => isText(key) && key !== '__proto__' && isKeepable(v))
+  return Object.entries(value).every(([key, v]) => isText(key) && !isOfEveryObject(key) && isKeepable(v))
 }
+/**
+ * A field that stands in the place of what every object can do: whoever writes such a value into a sentence
+ * calls it.
+ */
+const isOfEveryObject = (key: string) => key in Object.prototype
 /** PostgreSQL keeps neither NUL nor half of a surrogate pair. */
 const isText = (text: string) => text.isWellFormed() && !text.includes('\0')

@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobRecord } from '../../core/record'
+import type { HandoverIssue } from '../../shared/handoverIssue'
 import { command as given } from './command'
 import { testHouse, type TestHouse } from './house'
 
@@ -19,6 +20,7 @@ const command = (script: string, ...args: string[]) =>
   given(script, args, { DATABASE_URL: house.cluster.adminUrl })
 const frozen = async () =>
   (await house.request('GET', `/api/jobs/${jobId}/issues/1/record.json`)).body as JobRecord
+const issues = async () => (await house.request('GET', `/api/jobs/${jobId}/issues`)).body as HandoverIssue[]
 const found = async (words: string) =>
   ((await house.request('GET', `/api/search?words=${words}`)).body as { jobs: { id: string }[] }).jobs.map(
     j => j.id,
@@ -45,6 +47,7 @@ describe('An owner who asks for it', () => {
       text: 'Harrow called',
     })
     const before = await frozen()
+    const [printed] = await issues()
     const { status, said } = await command('erase', OWNER, 'asked by letter', '--yes')
     expect([status, said]).toEqual([0, expect.stringMatching(/still: entry note: .*Harrow called/)])
     const { job, events } = (await house.request('GET', `/api/jobs/${jobId}`)).body as {
@@ -55,6 +58,9 @@ describe('An owner who asks for it', () => {
     expect(events.at(-1)).toMatchObject({ kind: 'note', text: expect.stringContaining('asked by letter') })
     const after = await frozen()
     expect(after).toEqual({ ...before, job: { ...before.job, owner: '\u2013' } })
+    const [{ checksum, printedChecksum }] = (await issues()) as [HandoverIssue]
+    expect(printedChecksum).toBe(printed!.checksum)
+    expect(checksum).not.toBe(printedChecksum)
     expect(await found('ilse')).not.toContain(jobId)
     expect((await fetch(`${house.address}/api/jobs/${jobId}/handover.pdf?issue=1`)).status).toBe(200)
     expect(await command('check')).toMatchObject({

@@ -134,7 +134,11 @@ describe('npm run demo', () => {
     // A workshop that was never backed up is, at once.
     const last = async () =>
       (await (await fetch(`${address}/api/backups`)).json()) as { lastAtMs: number | null }
-    await expect.poll(last, { timeout: 20_000 }).toEqual({ wanted: true, lastAtMs: expect.any(Number) })
+    await expect.poll(last, { timeout: 20_000 }).toEqual({
+      wanted: true,
+      lastAtMs: expect.any(Number),
+      archiveFailedAtMs: null,
+    })
     expect(readdirSync(join(copy, 'backups'))).toEqual([expect.stringMatching(/^nightly-.*\.diapason$/)])
     again.child.kill('SIGINT')
     expect(await again.ended).toBe(0)

@@ -1,5 +1,5 @@
 import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { request } from 'node:https'
 import { connect } from 'node:net'
 import { networkInterfaces, tmpdir } from 'node:os'
@@ -175,5 +175,14 @@ describe('the certificate of the workshop', () => {
     const moved = kept(await workshopCertificate(at, [...NAMES, '192.0.2.8']))
     expect([later[0], moved[0]]).toEqual([authority, authority])
     expect(new Set([first, later[1], moved[1]]).size).toBe(3)
+  })
+  it('that cannot be read ends the start in words, and is left as it lies', async () => {
+    const damaged = join(folder, 'damaged')
+    await workshopCertificate(join(damaged, 'tls'), NAMES)
+    const file = join(damaged, 'tls', 'authority.crt')
+    writeFileSync(file, 'half a certif')
+    const start = () => withSettings({ HOST: '0.0.0.0' }, () => wayInForOthers(damaged))
+    await expect(start()).rejects.toThrow(/cannot be used .* Nothing was changed/)
+    expect(readFileSync(file, 'utf8')).toBe('half a certif')
   })
 })

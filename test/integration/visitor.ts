@@ -42,7 +42,7 @@ export class Visitor {
   /** What a cookie is set to, with its flags. */
   readonly seen: string[] = []
 
-  private cookieHeader(): string {
+  cookieHeader(): string {
     return [...this.cookies].map(([name, value]) => `${name}=${value}`).join('; ')
   }
 

@@ -3,9 +3,10 @@ import { t } from '#shared/i18n'
 import { POSITION_ELSEWHERE } from '~/features/align/logic/provided'
 import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
 import { useHead, useRoute } from '#imports'
+import { awaitingRelease } from '#core/run'
 import { warnings } from '#core/work'
+import { laterComponent } from '~/ui/laterComponent'
 import JobHeader from '~/features/job/components/JobHeader.vue'
-import WaitingEntries from '~/features/job/screens/WaitingEntries.vue'
 import { useJobLive } from '~/features/job/logic/useJobLive'
 import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
@@ -13,11 +14,14 @@ import { WARNING_WORDS } from '#shared/words/workWords'
 import { dayAndTime } from '#shared/words/dateWords'
 import { jobTag } from '#shared/jobTag'
 
+/** Most jobs have none. */
+const WaitingEntries = laterComponent(() => import('~/features/job/screens/WaitingEntries.vue'))
 const route = useRoute()
 const store = useJobStore()
 const live = useLiveStore()
 const id = computed(() => String(route.params.id))
 const warned = computed(() => (store.sheet ? warnings(store.sheet, store.events) : []))
+const waiting = computed(() => awaitingRelease(store.entered))
 const stage = computed(() => route.path.split('/')[3] ?? '')
 useHead({
   title: computed(() => (store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : t('job.job'))),
@@ -72,7 +76,7 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
       <p v-for="w in warned" :key="w" class="banner stop" role="alert">
         <b>{{ t(WARNING_WORDS[w]) }}</b>
       </p>
-      <WaitingEntries />
+      <WaitingEntries v-if="waiting.length > 0" :waiting="waiting" />
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">

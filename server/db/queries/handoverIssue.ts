@@ -1,7 +1,7 @@
 import type { HandoverIssue } from '#shared/handoverIssue'
 import type { Db } from '../pool'
 
-const COLUMNS = 'number, checksum, created_at as "atMs"'
+const COLUMNS = 'number, checksum, printed_checksum as "printedChecksum", created_at as "atMs"'
 
 /** Stores the next issue of a job. @returns its number */
 export async function insertIssue(

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { awaitingRelease } from '#core/run'
+import type { JobEvent } from '#core/run'
 import { dayAndTime } from '#shared/words/dateWords'
 import { eventWords } from '#shared/words/eventWords'
 import { computed, ref } from 'vue'
@@ -9,9 +9,9 @@ import TextDialog from '~/ui/frame/TextDialog.vue'
 import { useJobStore } from '../store/job'
 
 /** What trainees entered and nobody has released yet; whoever may releases it here. */
+defineProps<{ waiting: readonly JobEvent[] }>()
 const job = useJobStore()
 const session = useSessionStore()
-const waiting = computed(() => awaitingRelease(job.entered))
 const mayRelease = computed(() => ['technician', 'owner'].includes(session.me.person?.role ?? ''))
 const open = ref(false)
 const turningDown = ref<string | null>(null)
@@ -25,7 +25,7 @@ async function turnDown(text: string) {
 </script>
 
 <template>
-  <section v-if="waiting.length > 0" class="waiting" :aria-label="t('job.notReleased')">
+  <section class="waiting" :aria-label="t('job.notReleased')">
     <p role="status">
       {{ t('job.waitForRelease', { count: waiting.length }) }}
       <v-btn height="44" :aria-expanded="open" @click="open = !open">{{

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { computed, onMounted, ref } from 'vue'
+import { computed, ref } from 'vue'
 import { useCookie } from '#imports'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
@@ -8,8 +8,7 @@ import StateMark from '../../../ui/gauge/StateMark.vue'
 import BandChart from '~/features/job/components/handover/BandChart.vue'
 import CompareTable from '~/features/job/components/handover/CompareTable.vue'
 import HandoverVerdict from '~/features/job/components/handover/HandoverVerdict.vue'
-import HandoverPapers from '~/features/job/components/handover/HandoverPapers.vue'
-import OwnerLinks from '~/features/job/screens/OwnerLinks.vue'
+import HandoverReports from '~/features/job/screens/HandoverReports.vue'
 import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
 import { bandCharts } from '#shared/words/bandChart'
 import { adjusted, carrierAdvice } from '#core/handover'
@@ -43,7 +42,6 @@ async function handOver(text: string) {
   await store.append({ kind: 'handed-over', text })
   handing.value = false
 }
-onMounted(() => void store.loadIssues())
 const print = () => window.print()
 </script>
 
@@ -82,8 +80,7 @@ const print = () => window.print()
       </div>
     </div>
     <HandoverVerdict :sheet="store.sheet!" :rules="store.rules!" :run="store.run!" />
-    <HandoverPapers :job-id="store.job!.id" :issues="store.issues" :corrected="corrected" />
-    <OwnerLinks v-if="store.issues.length > 0" />
+    <HandoverReports :corrected="corrected" />
     <section>
       <h2>{{ t('common.complaint') }}</h2>
       <p class="words">{{ store.job!.complaint }}</p>

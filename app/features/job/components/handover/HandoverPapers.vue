@@ -4,7 +4,8 @@ import type { HandoverIssue } from '#shared/handoverIssue'
 import { dayAndTime } from '#shared/words/dateWords'
 
 /** The papers of a job: a draft until it is handed over, then every issue as it was frozen. */
-defineProps<{ jobId: string; issues: readonly HandoverIssue[]; corrected: boolean }>()
+defineProps<{ jobId: string; issues: readonly HandoverIssue[]; corrected: boolean; linksOpen: boolean }>()
+const emit = defineEmits<{ links: [] }>()
 const COPIES = [
   { copy: 'owner', label: t('job.ownersCopyPdf') },
   { copy: 'shop', label: t('job.workshopCopyPdf') },
@@ -36,7 +37,13 @@ const COPIES = [
         t('job.record')
       }}</a>{{ ' ' }}
       <span class="quiet fig">{{ t('job.sha256', { checksum: i.checksum.slice(0, 16) }) }}</span>
+      <span v-if="i.printedChecksum" class="quiet">{{
+        t('job.printedChecksum', { checksum: i.printedChecksum.slice(0, 16) })
+      }}</span>
     </p>
+    <v-btn v-if="issues.length > 0" height="44" :aria-expanded="linksOpen" @click="emit('links')"
+      >{{ t('job.ownerLinks') }}&hellip;</v-btn
+    >
     <p v-if="corrected" class="quiet">{{ t('job.entriesAddedSinceCreateANew') }}</p>
   </section>
 </template>

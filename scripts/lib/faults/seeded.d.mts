@@ -1,0 +1,1 @@
+export function seeded(seed: number): () => number
