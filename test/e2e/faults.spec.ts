@@ -1,6 +1,6 @@
 import type { JobEvent } from '../../core/run'
 import { Panel, deliver, expect, ladder, said, test } from './bench'
-import { chooseModel } from './intake'
+import { chooseModel } from './choose'
 
 const rail = '[data-quantity="referenceHz"], [data-quantity="carrierHz"]'
 

@@ -1,8 +1,9 @@
+import { randomUUID } from 'node:crypto'
 import type { BrowserContext, Page } from '@playwright/test'
 import type { JobEvent } from '../../core/run'
 import { INTAKE, testHouse, type TestHouse } from '../integration/house'
 import { expect, test as base } from './bench'
-import { chooseModel } from './intake'
+import { choose, chooseModel } from './choose'
 
 /** A workshop that was never set up. */
 const test = base.extend<object, { fresh: TestHouse }>({
@@ -19,13 +20,15 @@ const test = base.extend<object, { fresh: TestHouse }>({
 const OWNER = { name: 'Mirela Quist', password: 'two locks and a weir' }
 const OTHER = { name: 'Hanneke Broad', password: 'barges go by at noon' }
 
-async function signIn(page: Page, { name, password }: typeof OWNER) {
+async function signIn(page: Page, { name, password }: { name: string; password: string }) {
   const dialog = page.getByRole('dialog')
   await dialog.getByLabel('Name').fill(name)
   await dialog.getByLabel('Password').fill(password)
   await dialog.getByRole('button', { name: 'Sign in', exact: true }).click()
   await expect(dialog).toHaveCount(0)
 }
+const TRAINEE = { name: 'Jory Penn', role: 'trainee', password: 'barges go by at noon' }
+
 /** Signed out by time, as far as the page can tell. */
 const expire = (context: BrowserContext) => context.clearCookies({ name: 'diapason_session' })
 const notes = async (page: Page, address: string, jobId: string) =>
@@ -51,8 +54,7 @@ test('a new workshop is set up, people are added, and every entry carries the na
   await test.step('first start, with people', async () => {
     await page.goto(fresh.address)
     await page.getByLabel("Workshop's name").fill('Weirside Bench')
-    await page.getByLabel('Rule set for new jobs').click()
-    await page.getByRole('option', { name: /^US CB Radio Service/ }).click()
+    await choose(page, 'Rule set for new jobs', /^US CB Radio Service/)
     await page.getByRole('radio', { name: /Several people/ }).check()
     await page.getByLabel('Your name').fill(OWNER.name)
     await page.getByLabel('Password').fill('too short')
@@ -127,5 +129,37 @@ test('a new workshop is set up, people are added, and every entry carries the na
     await expect
       .poll(() => notes(page, fresh.address, jobId))
       .toContainEqual(['of Mirela, in the first tab', 'Mirela Quist'])
+  })
+  await test.step('what a trainee enters waits until it is released on the page', async () => {
+    await page.request.post(`${fresh.address}/api/people`, { data: { ...TRAINEE, id: randomUUID() } })
+    const other = await context.browser()!.newContext()
+    const trainee = await other.newPage()
+    await trainee.goto(fresh.address)
+    await signIn(trainee, TRAINEE)
+    await trainee.goto(`${fresh.address}/jobs/${jobId}/align`)
+    await addNote(trainee, 'the squelch pot crackles')
+    await expect(trainee.getByText(/One entry of a trainee waits for release/)).toBeVisible()
+    await trainee.getByRole('button', { name: 'Show', exact: true }).click()
+    await expect(trainee.getByText(/note: the squelch pot crackles/)).toBeVisible()
+    await expect(trainee.getByRole('button', { name: 'Release all' })).toHaveCount(0)
+    await other.close()
+    const waiting = page.getByRole('region', { name: 'not released' })
+    await waiting.getByRole('button', { name: 'Show' }).click()
+    await waiting.getByRole('button', { name: 'Release all' }).click()
+    await expect(waiting).toHaveCount(0)
+  })
+  await test.step('the owner of the set reads his copy by a link, in a browser that knows nothing', async () => {
+    const data = { kind: 'handed-over', id: randomUUID(), atMs: Date.now(), text: 'explained' }
+    const handed = await page.request.post(`${fresh.address}/api/jobs/${jobId}/events`, { data })
+    expect(handed.status()).toBe(201)
+    await page.goto(`${fresh.address}/jobs/${jobId}/handover`)
+    await page.getByRole('button', { name: /^Link for the owner/ }).click()
+    await page.getByRole('button', { name: 'Make link' }).click()
+    const address = await page.getByRole('status').getByRole('textbox').inputValue()
+    const answer = await fetch(address)
+    expect([answer.status, answer.headers.get('content-type')]).toEqual([200, 'application/pdf'])
+    await page.getByRole('button', { name: 'End link' }).click()
+    await expect(page.getByRole('button', { name: 'End link' })).toHaveCount(0)
+    expect((await fetch(address)).status).toBe(404)
   })
 })

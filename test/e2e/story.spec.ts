@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { OSMUND_27F } from '../../core/sheet/osmund27f/sheet'
 import { Panel, big, deliver, expect, ladder, said, test } from './bench'
-import { chooseModel } from './intake'
+import { chooseModel } from './choose'
 
 /** The whole story on the simulated set, on the screen alone. */
 test('a set goes over the bench, from intake to handover', async ({ page, house }) => {
