@@ -36,6 +36,11 @@ describe('an entry of a trainee', () => {
     const events = [row, reviewed(false, row)]
     expect([found(...events), awaitingRelease(events)]).toEqual([null, []])
   })
+  it('that two technicians looked at is what the last of them said', () => {
+    const row = taken()
+    expect(found(row, reviewed(true, row), reviewed(false, row))).toBeNull()
+    expect(found(row, reviewed(false, row), reviewed(true, row))).toBe(2.8)
+  })
   it('waits again when its release was struck out', () => {
     const row = taken()
     const release = reviewed(true, row)

@@ -20,9 +20,14 @@ export function validEvents(events: readonly JobEvent[]): readonly JobEvent[] {
   return left.some(e => e.unreleased) ? released(left) : left
 }
 
+/** The last review of an entry decides. */
 function released(events: readonly JobEvent[]): readonly JobEvent[] {
-  const count = new Set(events.flatMap(e => (e.kind === 'entries-reviewed' && e.released ? e.eventIds : [])))
-  return events.filter(e => !e.unreleased || count.has(e.id))
+  const count = new Map(
+    events.flatMap(e =>
+      e.kind === 'entries-reviewed' ? e.eventIds.map(id => [id, e.released] as const) : [],
+    ),
+  )
+  return events.filter(e => !e.unreleased || count.get(e.id) === true)
 }
 
 /**

@@ -5,6 +5,7 @@ import type { JobEvent } from '../../core/run'
 import type { Person } from '../../shared/people'
 import { rowTaken } from '../fixtures/jobEvents'
 import { INTAKE, testHouse, type TestHouse } from './house'
+import type { ModelHistory } from '../../shared/search'
 import { Visitor } from './visitor'
 import { OWNER, added, me } from './workshopPeople'
 
@@ -194,8 +195,19 @@ describe('an entry', () => {
       })
       expect(await inCsv()).toBe(false)
       expect((await enter(trainee, reviewed([row.id]))).status).toBe(403)
-      expect((await enter(technician, reviewed([row.id]))).status).toBe(201)
-      expect(await inCsv()).toBe(true)
+      const inSpread = async () =>
+        (
+          (await owner.request('GET', `/api/models/osmund-27f/history?job=${jobId}`)).body as ModelHistory
+        ).spread.some(c => c.own === 4.321)
+      expect(await inSpread()).toBe(false)
+      for (const [released, counts] of [
+        [true, true],
+        [false, false],
+        [true, true],
+      ] as const) {
+        expect((await enter(technician, reviewed([row.id], released))).status).toBe(201)
+        expect([await inCsv(), await inSpread()]).toEqual([counts, counts])
+      }
     })
     it('is not one that a technician has to make', async () => {
       for (const event of [

@@ -4,10 +4,11 @@ create view counted_event as
   select e.* from job_event e
   where not exists (select from job_event s where s.job_id = e.job_id and s.kind = 'event-struck'
       and s.body ->> 'eventId' = e.id::text and e.kind not in ('row-taken', 'reading-struck', 'handed-over', 'event-struck'))
-    and (not e.body ? 'unreleased' or exists (select from job_event r where r.job_id = e.job_id
-      and r.kind = 'entries-reviewed' and (r.body ->> 'released')::boolean and r.body -> 'eventIds' ? e.id::text
-      and not exists (select from job_event s where s.job_id = r.job_id and s.kind = 'event-struck'
-        and s.body ->> 'eventId' = r.id::text)));
+    and (not e.body ? 'unreleased' or coalesce((select (r.body ->> 'released')::boolean from job_event r
+      where r.job_id = e.job_id and r.kind = 'entries-reviewed' and r.body -> 'eventIds' ? e.id::text
+        and not exists (select from job_event s where s.job_id = r.job_id and s.kind = 'event-struck'
+          and s.body ->> 'eventId' = r.id::text)
+      order by r.seq desc limit 1), false));
 
 create or replace function index_jobs(wanted uuid[]) returns void language sql as $$
   delete from job_search where job_id = any(wanted);

@@ -6,13 +6,20 @@ import { eventWords } from '#shared/words/eventWords'
 import { computed, ref } from 'vue'
 import { useSessionStore } from '~/features/people/store/session'
 import TextDialog from '~/ui/frame/TextDialog.vue'
+import { useOutboxStore } from '~/data/outbox'
 import { useJobStore } from '../store/job'
 
 /** What trainees entered and nobody has released yet; whoever may releases it here. */
-defineProps<{ waiting: readonly JobEvent[] }>()
+const props = defineProps<{ waiting: readonly JobEvent[] }>()
 const job = useJobStore()
+const outbox = useOutboxStore()
 const session = useSessionStore()
 const mayRelease = computed(() => ['technician', 'owner'].includes(session.me.person?.role ?? ''))
+/** What the server does not have yet cannot be released. */
+const releasable = computed(() => {
+  const unsent = new Set(outbox.entries.map(e => e.event.id))
+  return mayRelease.value ? props.waiting.filter(e => !unsent.has(e.id)).map(e => e.id) : []
+})
 const open = ref(false)
 const turningDown = ref<string | null>(null)
 
@@ -32,16 +39,11 @@ async function turnDown(text: string) {
         open ? t('common.close') : t('job.showWaiting')
       }}</v-btn>
       <v-btn
-        v-if="mayRelease && open"
+        v-if="releasable.length > 0 && open"
         height="44"
         variant="flat"
         color="primary"
-        @click="
-          review(
-            waiting.map(e => e.id),
-            true,
-          )
-        "
+        @click="review(releasable, true)"
         >{{ t('job.releaseAll') }}</v-btn
       >
     </p>
@@ -51,7 +53,7 @@ async function turnDown(text: string) {
           ><span class="quiet fig">{{ dayAndTime(e.atMs) }}</span>
           <template v-if="e.author">{{ e.author.name }}: </template>{{ eventWords(e) }}</span
         >
-        <template v-if="mayRelease">
+        <template v-if="releasable.includes(e.id)">
           <v-btn height="44" @click="review([e.id], true)">{{ t('job.release') }}</v-btn>
           <v-btn height="44" @click="turningDown = e.id">{{ t('job.turnDown') }}&hellip;</v-btn>
         </template>
