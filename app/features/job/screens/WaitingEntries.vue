@@ -50,8 +50,8 @@ async function turnDown(text: string) {
     <ul v-if="open">
       <li v-for="e in waiting" :key="e.id">
         <span
-          ><span class="quiet fig">{{ dayAndTime(e.atMs) }}</span>
-          <template v-if="e.author">{{ e.author.name }}: </template>{{ eventWords(e) }}</span
+          ><span class="quiet fig">{{ dayAndTime(e.atMs) }}</span
+          >{{ ' ' }}<template v-if="e.author">{{ e.author.name }}: </template>{{ eventWords(e) }}</span
         >
         <template v-if="releasable.includes(e.id)">
           <v-btn height="44" @click="review([e.id], true)">{{ t('job.release') }}</v-btn>
