@@ -1,4 +1,5 @@
-const isThisMachine = (hostname: string) =>
+/** Whether a page of this host is reached on its own machine only. */
+export const isThisMachine = (hostname: string) =>
   hostname === 'localhost' || hostname === '[::1]' || /^127(\.\d{1,3}){3}$/.test(hostname)
 
 /**

@@ -2,7 +2,7 @@ import type { JobEvent } from './jobEvent'
 
 /**
  * Entries that cannot be struck out: rows have their readings struck one by one, and what was signed or
- * struck stays.
+ * struck stays. The view `counted_event` of the database says the same.
  */
 const LASTING: readonly JobEvent['kind'][] = ['row-taken', 'reading-struck', 'handed-over', 'event-struck']
 

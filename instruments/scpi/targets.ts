@@ -68,7 +68,9 @@ function parsed(list: string): Entry[] {
         port: port === undefined ? null : Number(port.slice(1)),
       }
       if (isIP(address) === 0 || (entry.prefix ?? 0) > (isIP(address) === 4 ? 32 : 128))
-        throw new Error(`${text} is no network, machine or service that instruments can be at`)
+        throw new Error(
+          `DIAPASON_INSTRUMENT_NETWORKS: ${text} is no network, machine or service that instruments can be at`,
+        )
       return entry
     })
 }

@@ -5,7 +5,7 @@ export function startHouse(options: {
   archive?: string | null
   preferredPort?: number
   settings?: Record<string, string>
-  onDeath?: (name: string, code: unknown) => void
+  onDeath?: (name: string, code: unknown, reason?: string) => void
 }): Promise<{
   address: string
   env: Record<string, string>

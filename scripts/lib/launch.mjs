@@ -1,10 +1,9 @@
-import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { dataFolder, markFolder } from './dataFolder.mjs'
 import { claim, startHouse } from './house.mjs'
 import { backupFolder, keepBackups, nowAndThen } from './nightly.mjs'
 import { binFolder, binFor, clusterVersion, versionOf } from './pgPrograms.mjs'
-import { archiveFolder, keepCopies } from './walArchive.mjs'
+import { archiveFolder, keepCopies, wasArchived } from './walArchive.mjs'
 
 const PREFERRED_PORT = 3127
 
@@ -28,7 +27,7 @@ export async function launch({ demo }) {
   }
   for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => void end(0))
   try {
-    const archive = demo ? null : archiveFolder()
+    const archive = demo ? null : archiveWanted(folder)
     house = await startHouse({
       folder,
       demo,
@@ -36,9 +35,11 @@ export async function launch({ demo }) {
       onChildren: pids => claimed.tell(house?.address ?? null, pids),
       preferredPort: Number(process.env.PORT ?? PREFERRED_PORT),
       settings: backups ? { DIAPASON_BACKUPS_IN: backups } : {},
-      onDeath: (name, code) => {
+      onDeath: (name, code, reason) => {
         const log = join(folder, 'logs', `${name}.log`)
-        console.error(`The process "${name}" keeps ending by itself (${code}); see ${log}${lastSaid(log)}`)
+        console.error(
+          `The process "${name}" keeps ending by itself (${code}); see ${log}${reason ? `\n${reason}` : ''}`,
+        )
         void end(1)
       },
     })
@@ -46,7 +47,7 @@ export async function launch({ demo }) {
     claimed.tell(house.address, house.children.pids())
     const say = words => console.error(words)
     if (backups) stopKeeping.push(keepBackups(folder, backups, say))
-    if (archive && house.cluster) stopKeeping.push(keepArchive(folder, archive, house.cluster.adminUrl, say))
+    stopKeeping.push(keepArchive(folder, archive, house.cluster, say))
     console.log(
       `\nDiapason${demo ? ' with demo data and the simulated bench' : ''}: ${house.address}\n` +
         (await forOthers(house.forOthers)) +
@@ -58,20 +59,24 @@ export async function launch({ demo }) {
   }
 }
 
-/** What a process said before it ended, where it said why. */
-function lastSaid(log) {
-  if (!existsSync(log)) return ''
-  const reason = readFileSync(log, 'utf8')
-    .split('\n')
-    .findLast(line => /^\w*Error: /.test(line))
-  return reason ? `\n${reason}` : ''
+/** Where the log of the database goes; that it went somewhere and goes nowhere now is said. */
+function archiveWanted(folder) {
+  const archive = archiveFolder()
+  if (!archive && wasArchived(join(folder, 'pg')))
+    console.error('The log of the database is not archived any more: DIAPASON_WAL_ARCHIVE is not set.')
+  return archive
 }
 
-/** Copies that the archived log begins from. */
-function keepArchive(folder, archive, url, say) {
+/** Copies that the archived log begins from, where one is wanted. @returns ends it */
+function keepArchive(folder, archive, cluster, say) {
+  if (archive === null) return () => {}
+  if (cluster === null) {
+    say('DIAPASON_WAL_ARCHIVE is not used: with a DATABASE_URL, archiving is a matter of that server.')
+    return () => {}
+  }
   const data = join(folder, 'pg')
   return nowAndThen('A copy of the database for the archive', say, () =>
-    keepCopies(binFor(data), data, archive, url),
+    keepCopies(binFor(data), data, archive, cluster.adminUrl),
   )
 }
 

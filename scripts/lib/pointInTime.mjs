@@ -1,10 +1,10 @@
 import { cpSync, existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
-import { join, resolve } from 'node:path'
+import { basename, join } from 'node:path'
 import { setTimeout as sleep } from 'node:timers/promises'
 import { emptyPlace } from './backup.mjs'
 import { ensurePostgres } from './pgPrograms.mjs'
 import { startCluster } from './postgres.mjs'
-import { CONF, copiesIn, writeArchiveConf } from './walArchive.mjs'
+import { CONF, copiesIn, fitFolder, nameAnew, writeArchiveConf } from './walArchive.mjs'
 
 /**
  * A workshop as it was at a moment, from the archive of its log, into an empty place.
@@ -20,7 +20,7 @@ export async function restoreUntil(archive, folder, untilMs) {
   rmSync(data, { recursive: true, force: true })
   writeFileSync(unproved, new Date().toISOString())
   try {
-    layOut(resolve(archive), data, untilMs)
+    layOut(fitFolder(archive), data, untilMs)
   } catch (error) {
     rmSync(unproved)
     throw error
@@ -71,9 +71,8 @@ async function played({ adminUrl, isLost }, log) {
  * @throws {Error} in words, when no copy is old enough
  */
 function layOut(archive, data, untilMs) {
-  const clusters = existsSync(archive) ? readdirSync(archive).filter(name => /^\d+$/.test(name)) : []
-  const copies = clusters.flatMap(name => copiesIn(join(archive, name))).sort((a, b) => b.atMs - a.atMs)
-  if (copies.length === 0) throw new Error(`${archive} holds no copy of a database. Nothing was changed.`)
+  const folder = clusterIn(archive)
+  const copies = copiesIn(folder)
   const copy = copies.find(c => untilMs === null || c.atMs <= untilMs)
   if (!copy)
     throw new Error(
@@ -81,13 +80,30 @@ function layOut(archive, data, untilMs) {
         'an earlier moment cannot be brought back. Nothing was changed.',
     )
   cpSync(copy.path, data, { recursive: true })
-  const wal = join(copy.path, '..', 'wal')
+  nameAnew(data, basename(folder))
   writeArchiveConf(data, [
-    `restore_command = 'cp "${wal}/%f" "%p"'`,
+    `restore_command = 'cp "${join(folder, 'wal')}/%f" "%p"'`,
     "recovery_target_action = 'promote'",
     ...(untilMs === null ? [] : [`recovery_target_time = '${asPostgresReads(untilMs)}'`]),
   ])
   writeFileSync(join(data, 'recovery.signal'), '')
+}
+
+/**
+ * The one database that an archive holds, or one that is named itself.
+ * @throws {Error} in words: none, or several, of which one has to be named
+ */
+function clusterIn(archive) {
+  const isCluster = folder => existsSync(join(folder, 'wal')) && copiesIn(folder).length > 0
+  if (isCluster(archive)) return archive
+  const names = existsSync(archive) ? readdirSync(archive) : []
+  const [only, ...more] = names.map(name => join(archive, name)).filter(isCluster)
+  if (!only) throw new Error(`${archive} holds no copy of a database. Nothing was changed.`)
+  if (more.length === 0) return only
+  const listed = [only, ...more].map(f => `${f}, last copy ${new Date(copiesIn(f)[0].atMs).toISOString()}`)
+  throw new Error(
+    `${archive} holds several databases. Nothing was changed. Name one of them after --archive:\n${listed.join('\n')}`,
+  )
 }
 
 /** What was laid out works on by itself from now on. */

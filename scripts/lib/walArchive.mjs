@@ -26,18 +26,22 @@ const WITHIN_S = 60
 export const CONF = 'archive.conf'
 /** What was written before archiving was switched on is not in the log: a copy has to be taken first. */
 const BEGUN = 'archive.begun'
+/** Holds the name of a cluster in the archive, where that is not its identifier. */
+const NAME = 'archive.name'
 const UNFIT = /["'%\\\n$`]/
 
 /** Where the archive is wanted, or null. @throws {Error} in words, for a name that cannot be used */
-export function archiveFolder(env = process.env) {
-  const wanted = env.DIAPASON_WAL_ARCHIVE
-  if (!wanted) return null
-  if (UNFIT.test(wanted))
-    throw new Error(
-      'DIAPASON_WAL_ARCHIVE: a folder without quotes, percent, dollar and backslash in its name.',
-    )
-  return resolve(wanted)
+export const archiveFolder = (env = process.env) =>
+  env.DIAPASON_WAL_ARCHIVE ? fitFolder(env.DIAPASON_WAL_ARCHIVE) : null
+
+/** A folder that a setting of PostgreSQL and a shell can name. @throws {Error} in words */
+export function fitFolder(name) {
+  if (!UNFIT.test(name)) return resolve(name)
+  throw new Error('The archive has to be a folder without quotes, percent, dollar and backslash in its name.')
 }
+
+/** Whether a cluster was archived when it was started last. */
+export const wasArchived = data => existsSync(join(data, CONF))
 
 /**
  * Switches archiving on or off for a cluster that is not running. It holds for whoever starts it next: what a
@@ -52,7 +56,8 @@ export async function setArchive(bin, data, archive) {
   const { wal } = await placeOf(bin, data, archive)
   if (!existsSync(join(data, CONF))) writeFileSync(join(data, BEGUN), '')
   const [from, to] = ['"%p"', `"${wal}/%f"`]
-  const command = `if test -f ${to}; then cmp -s ${from} ${to}; else cp ${from} ${to}.part && mv ${to}.part ${to}; fi`
+  const put = `cp ${from} ${to}.part && sync ${to}.part && mv ${to}.part ${to}`
+  const command = `if test -f ${to}; then cmp -s ${from} ${to}; else ${put}; fi`
   writeArchiveConf(data, [
     'archive_mode = on',
     `archive_timeout = ${WITHIN_S}`,
@@ -66,19 +71,36 @@ export function writeArchiveConf(data, lines) {
   own(file)
 }
 
-/** Folders of a cluster in the archive, made where they are not there. */
+/**
+ * Folders of a cluster in the archive, made where they are not there. One that was brought back goes on in a
+ * folder of its own: the one that it came from may still be worked on, and their logs must not be mixed.
+ */
 async function placeOf(bin, data, archive) {
-  const { said } = await run(join(bin, 'pg_controldata'), ['-D', data], {
-    quiet: true,
-    env: { ...process.env, LC_ALL: 'C' },
-  })
-  const id = /^Database system identifier:\s+(\d+)$/m.exec(said)[1]
-  const folder = join(archive, id)
+  const named = join(data, NAME)
+  const folder = join(
+    archive,
+    existsSync(named) ? readFileSync(named, 'utf8') : await identifierOf(bin, data),
+  )
   const wal = join(folder, 'wal')
   mkdirSync(wal, { recursive: true, mode: 0o700 })
   own(folder)
   own(wal)
   return { folder, wal }
+}
+
+/** @returns what no other cluster has, but those that were brought back from it */
+async function identifierOf(bin, data) {
+  const { said } = await run(join(bin, 'pg_controldata'), ['-D', data], {
+    quiet: true,
+    env: { ...process.env, LC_ALL: 'C' },
+  })
+  return /^Database system identifier:\s+(\d+)$/m.exec(said)[1]
+}
+
+/** From now on the cluster is archived by a name of its own. */
+export function nameAnew(data, from, nowMs = Date.now()) {
+  writeFileSync(join(data, NAME), `${from.split('-')[0]}-${nowMs}`)
+  own(join(data, NAME))
 }
 
 /** Copies of one cluster that are whole, the newest first. */

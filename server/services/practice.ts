@@ -3,6 +3,7 @@ import type { Message } from '#core/message'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import { randomUUID } from 'node:crypto'
 import type { CoreErrorCode } from '#core/errors'
+import { validEvents } from '#core/run'
 import { LESSONS, reviewOf, type PracticeRecord } from '#core/practice'
 import { BENCH_KITS } from '#core/practice/instruments'
 import { RIG_FAULTS, preparedScenario, surpriseScenario, type Scenario } from '#core/rig'
@@ -181,9 +182,13 @@ export async function finishPractice(id: string, ticked: readonly string[]): Pro
   return (await selectPractice(pool, id))!
 }
 
+/** The entries of a job that count; none where there is no job. */
+const countedEvents = async (jobId: string | null) =>
+  jobId === null ? [] : validEvents((await selectEvents(pool, [jobId])).get(jobId) ?? [])
+
 /** A cause confirmed among the findings of the job names the fault as well. */
 async function confirmedFaults(jobId: string | null, designId: string): Promise<string[]> {
-  const events = jobId ? ((await selectEvents(pool, [jobId])).get(jobId) ?? []) : []
+  const events = await countedEvents(jobId)
   const causes = events.flatMap(e => (e.kind === 'cause-confirmed' ? [e.causeId] : []))
   return RIG_FAULTS.filter(
     f => f.designIds.includes(designId) && f.causeIds.some(c => causes.includes(c)),
@@ -195,7 +200,7 @@ async function rowsBeforeFirstTurn(
   { log }: Pick<PracticeRecord, 'log'>,
 ): Promise<number | null> {
   const first = log.find(l => l.action.kind === 'turn')
-  const events = (await selectEvents(pool, [jobId])).get(jobId) ?? []
+  const events = await countedEvents(jobId)
   return first
     ? events.filter(e => e.kind === 'row-taken' && e.phase === 'as-found' && e.atMs < first.atMs).length
     : null

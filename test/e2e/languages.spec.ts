@@ -76,8 +76,10 @@ async function pathsOf(house: House): Promise<string[]> {
 }
 
 /** What people typed, and what stands in records: everything in answers of the server. */
-function heard(page: Page, trade: ReadonlySet<string>): () => string {
+function heard(page: Page, trade: ReadonlySet<string>): () => Promise<string> {
   const texts = new Set<string>()
+  // The page may have shown an answer before it is read here.
+  const reads: Promise<void>[] = []
   const walk = (value: unknown): void => {
     if (typeof value === 'string' && !trade.has(value)) texts.add(value)
     else if (value !== null && typeof value === 'object') Object.values(value).forEach(walk)
@@ -85,17 +87,21 @@ function heard(page: Page, trade: ReadonlySet<string>): () => string {
   page.on('response', response => {
     const url = new URL(response.url())
     if (url.pathname.startsWith('/api/') && !/texts|live/.test(url.pathname))
-      response.json().then(walk, () => undefined)
+      reads.push(response.json().then(walk, () => undefined))
   })
-  return () => [...texts].join('\n').replace(/\s+/g, ' ')
+  return async () => {
+    await Promise.all(reads.splice(0))
+    return [...texts].join('\n').replace(/\s+/g, ' ')
+  }
 }
 
 /** Texts that are neither of the catalogue nor typed by people, who name instruments as they like too. */
-async function strangeTexts(page: Page, house: House, known: () => string) {
+async function strangeTexts(page: Page, house: House, known: () => Promise<string>) {
   const instruments = (await house.request('GET', '/api/instruments')).body as { name: string }[]
   return async () => {
-    const typed = known()
-    return (await unaccented(page)).filter(text => {
+    const shown = await unaccented(page)
+    const typed = await known()
+    return shown.filter(text => {
       const own = text.replaceAll(NAMES, '').replaceAll(CHECKSUM, '').trim()
       return /[a-z]{3,}/.test(own) && !typed.includes(own) && !instruments.some(i => i.name === text)
     })

@@ -18,9 +18,9 @@ import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 const folder = mkdtempSync(join(tmpdir(), 'diapason-launch-'))
 const started: ChildProcess[] = []
 
-function demo(script = 'scripts/demo.mjs', where = folder, port = '0') {
+function demo(script = 'scripts/demo.mjs', where = folder, port = '0', settings = {}) {
   const child = spawn(process.execPath, [script], {
-    env: { ...process.env, DIAPASON_DATA: where, PORT: port },
+    env: { ...process.env, DIAPASON_DATA: where, PORT: port, ...settings },
   })
   started.push(child)
   let said = ''
@@ -153,6 +153,15 @@ describe('npm run demo', () => {
     expect(await refused.ended).toBe(1)
     expect(refused.said()).toContain(`Port ${port} is taken by another program`)
     await new Promise(resolve => server.close(resolve))
+  })
+
+  it('gives up a process that cannot start, and says why', async () => {
+    const wrong = { DIAPASON_INSTRUMENT_NETWORKS: 'the bench' }
+    const refused = demo('scripts/demo.mjs', folder, '0', wrong)
+    expect(await refused.ended).toBe(1)
+    expect(refused.said()).toMatch(
+      /"gateway" keeps ending by itself .*\nError: .*DIAPASON_INSTRUMENT_NETWORKS/,
+    )
   })
 
   it('never starts in the folder of the other kind', async () => {

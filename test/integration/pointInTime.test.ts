@@ -20,7 +20,7 @@ const start = (folder: string, to: string | null = null) =>
   startHouse({ folder, demo: false, throwAway: true, archive: to })
 const restore = (folder: string, ...args: string[]) =>
   given('restore', ['--archive', archive, ...args], { DIAPASON_DATA: folder })
-const copy = (url: string, nowMs?: number) => keepCopies(binFor(data)!, data, archive, url, nowMs)
+const copy = (url: string, nowMs?: number, of = data) => keepCopies(binFor(of)!, of, archive, url, nowMs)
 
 let house: Awaited<ReturnType<typeof startHouse>>
 const owners = async () =>
@@ -136,6 +136,30 @@ describe('A workshop', () => {
     expect((await restore(at('again'))).status).toBe(0)
     await inRestored(at('again'), async () => expect(await owners()).toContain('Barge Gadwall'))
   })
+})
+
+it('a trial that is archived too never mixes with the workshop that it came from', async () => {
+  const [original] = readdirSync(archive)
+  expect((await restore(at('trial'))).status).toBe(0)
+  house = await start(at('trial'), archive)
+  await copy(house.cluster!.adminUrl, undefined, join(at('trial'), 'pg'))
+  await bookIn('Trial only')
+  await archived()
+  await house.stop()
+  const listed = await restore(at('which'))
+  expect([listed.status, listed.said]).toEqual([1, expect.stringMatching(/holds several databases/)])
+  for (const [name, hasTrial] of [
+    [original!, false],
+    [readdirSync(archive).find(n => n !== original)!, true],
+  ] as const) {
+    expect(listed.said).toContain(join(archive, name))
+    const place = { DIAPASON_DATA: at(`of-${name}`) }
+    expect((await given('restore', ['--archive', join(archive, name)], place)).status).toBe(0)
+    await inRestored(place.DIAPASON_DATA, async () => {
+      expect(await owners()).toContain('Barge Teal')
+      expect((await owners()).includes('Trial only')).toBe(hasTrial)
+    })
+  }
 })
 
 it('an archive has a name that a shell cannot mistake', () => {

@@ -53,6 +53,23 @@ describe('a case', () => {
     await change({ keyed: true, toneOn: true })
     await change({ adjusters: [{ designator: 'RV5', position: 0.57 }] })
     await change({ keyed: false })
+    // Confirmed by mistake and struck out: it names nothing.
+    const cause = {
+      kind: 'cause-confirmed',
+      id: randomUUID(),
+      atMs: 1_795_000_000_000,
+      causeId: 'coils-off',
+      text: '',
+    }
+    const strike = {
+      kind: 'event-struck',
+      id: randomUUID(),
+      atMs: 1_795_000_000_001,
+      eventId: cause.id,
+      reason: 'x',
+    }
+    for (const event of [cause, strike])
+      expect((await house.request('POST', `/api/jobs/${open!.jobId}/events`, event)).status).toBe(201)
     const done = (
       await house.request('POST', `/api/practice/sessions/${open!.id}/finish`, { named: ['X08'] })
     ).body as PracticeSession

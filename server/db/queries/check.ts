@@ -43,11 +43,15 @@ export async function selectSchemaVersion(db: Db): Promise<number> {
   return rows[0]!.version
 }
 
-/** When PostgreSQL last failed to archive its log, and has not archived anything since; null = it works. */
+/**
+ * When PostgreSQL last failed to archive its log, and has not archived anything since; null = it works, or is
+ * not wanted (any more).
+ */
 export async function selectArchiveFailure(db: Db): Promise<number | null> {
   const { rows } = await db.query<{ atMs: number }>(
     `select (extract(epoch from last_failed_time) * 1000)::float8 as "atMs" from pg_stat_archiver
-      where last_failed_time > coalesce(last_archived_time, '-infinity')`,
+      where last_failed_time > coalesce(last_archived_time, '-infinity')
+        and current_setting('archive_mode') <> 'off'`,
   )
   return rows[0]?.atMs ?? null
 }

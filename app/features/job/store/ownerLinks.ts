@@ -4,9 +4,7 @@ import type { HandoverLink, NewHandoverLink } from '#shared/handoverLink'
 import type { WayIn } from '#shared/network'
 import { $api } from '~/data/api'
 import { failureOf, type Failure } from '~/data/failureWords'
-
-/** Where this page is shown to this machine only, an owner needs another address. */
-const OF_THIS_MACHINE = /^(localhost|127\.|\[::1\])/
+import { isThisMachine } from '~/data/oneAddress'
 
 /** The addresses by which the owner of the open job reads his copy. */
 export const useOwnerLinksStore = defineStore('owner-links', () => {
@@ -38,7 +36,7 @@ export const useOwnerLinksStore = defineStore('owner-links', () => {
       const path = `/api/jobs/${jobId}/links`
       const answer = await $api<NewHandoverLink>(path, { method: 'POST', body, repeatable: true })
       const base = await baseAddress()
-      made.value = { address: base + answer.path, opensElsewhere: !OF_THIS_MACHINE.test(new URL(base).host) }
+      made.value = { address: base + answer.path, opensElsewhere: !isThisMachine(new URL(base).hostname) }
       return answer.links
     })
   const end = (id: string) =>
@@ -47,8 +45,9 @@ export const useOwnerLinksStore = defineStore('owner-links', () => {
   return { links, failure, made, load, make, end }
 })
 
+/** Where this page is shown to this machine only, an owner needs another address. */
 async function baseAddress(): Promise<string> {
-  if (!OF_THIS_MACHINE.test(location.host)) return location.origin
+  if (!isThisMachine(location.hostname)) return location.origin
   const { addresses } = await $api<WayIn>('/api/network')
   return addresses[0] ?? location.origin
 }
