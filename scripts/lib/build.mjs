@@ -27,6 +27,7 @@ const PROCESSES = {
   erase: 'server/erase/main.ts',
   passwd: 'server/passwd/main.ts',
   scale: 'server/demo/scale/main.ts',
+  transfer: 'server/transfer/main.ts',
 }
 
 function* files(path) {

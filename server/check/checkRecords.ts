@@ -1,18 +1,11 @@
 import { createHash } from 'node:crypto'
-import { runState, type JobEvent } from '#core/run'
-import { jobEventBody } from '#shared/jobEvents'
-import { authorBody } from '#shared/peopleBodies'
 import { jobTag } from '#shared/jobTag'
-import { errorWords } from '#shared/words/messageWords'
-import { chained, eventDigest } from '../db/eventChain'
 import { pool } from '../db/pool'
 import { readChunks } from '../db/queries/attachment'
 import { selectChains, selectFiles, selectFrozen, selectJobIds } from '../db/queries/check'
 import { selectEvents } from '../db/queries/jobEvent'
-import { selectJob } from '../db/queries/job'
 import { readRecordingChunks } from '../db/queries/recording'
-import { requireRules } from '../services/rules'
-import { sheetOfJob } from '../services/sheetBook'
+import { brokenChain, incoherent, unreadable } from './checkEntries'
 
 const PAGE = 100
 
@@ -56,54 +49,14 @@ async function checkJob(id: string) {
     const why = await unreadable(event)
     if (why) problems.push(`entry ${event.id} (${event.kind}) does not read: ${why}`)
   }
-  const { broken, unchained } = await checkChain(id, events)
+  const { broken, unchained } = brokenChain(await selectChains(pool, id), events)
   problems.push(...broken)
   for (const { number, record, checksum } of await selectFrozen(pool, id))
     if (createHash('sha256').update(record).digest('hex') !== checksum)
       problems.push(`handover ${number} is not the record that was frozen`)
-  const why = await incoherent(id, events)
+  const why = await incoherent(pool, id, events)
   if (why) problems.push(`the run cannot be put together: ${why}`)
   return { entries: events.length, unchained, problems }
-}
-
-async function unreadable(event: JobEvent): Promise<string | null> {
-  try {
-    const { author, ...entered } = event
-    await jobEventBody.validate(entered, { strict: true })
-    if (author) await authorBody.validate(author, { strict: true })
-    return null
-  } catch (error) {
-    return error instanceof Error ? error.message : String(error)
-  }
-}
-
-/** Entries before the first one with a chain have none; from then on each has. */
-async function checkChain(jobId: string, events: readonly JobEvent[]) {
-  const byId = new Map(events.map(e => [e.id, e]))
-  const broken: string[] = []
-  let before: Buffer | null = null
-  let unchained = 0
-  for (const { id, chain } of await selectChains(pool, jobId)) {
-    if (chain === null) {
-      unchained++
-      if (before) broken.push(`entry ${id} has no chain, and the one before it has`)
-      continue
-    }
-    if (!chained(before, eventDigest(byId.get(id)!)).equals(chain))
-      broken.push(`entry ${id} is not as it was stored, or one before it is missing`)
-    before = chain
-  }
-  return { broken, unchained }
-}
-
-async function incoherent(jobId: string, events: readonly JobEvent[]): Promise<string | null> {
-  try {
-    const job = (await selectJob(pool, jobId))!
-    runState(await sheetOfJob(pool, job, events), await requireRules(pool, job.ruleSetId), events)
-    return null
-  } catch (error) {
-    return errorWords(error)
-  }
 }
 
 async function checkFiles(kept: 'attachment' | 'recording') {

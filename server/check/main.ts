@@ -1,7 +1,7 @@
 import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
 import { pool } from '../db/pool'
-import { selectSchemaVersion } from '../db/queries/check'
 import { checkRecords } from './checkRecords'
+import { refuseOtherSchema } from './refuseOtherSchema'
 
 provideEveryLanguage()
 await refuseOtherSchema()
@@ -18,13 +18,3 @@ if (unchained > 0)
   say(`${unchained} entries are of an earlier version and not chained: a change of them would not show.`)
 await pool.end()
 process.exitCode = problems.length === 0 ? 0 : 1
-
-/** A check changes nothing: an older database is brought forward by a start, not by this. */
-async function refuseOtherSchema() {
-  const wanted = Number(process.env.DIAPASON_SCHEMA)
-  const found = await selectSchemaVersion(pool)
-  if (found === wanted) return
-  const advice = found < wanted ? 'Start Diapason once, then check.' : 'Update Diapason, then check.'
-  process.stdout.write(`The database is of version ${found}, this program of ${wanted}. ${advice}\n`)
-  process.exit(1)
-}

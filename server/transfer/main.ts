@@ -1,0 +1,45 @@
+import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+import { refuseOtherSchema } from '../check/refuseOtherSchema'
+import { pool } from '../db/pool'
+import { ArchiveError } from './archive'
+import { exportWorkshop } from './exportWorkshop'
+import { importWorkshop, type ImportReport } from './importWorkshop'
+
+provideEveryLanguage()
+await refuseOtherSchema()
+
+/** What `npm run export` and `npm run import` do and say, with the archive unpacked in a folder. */
+const [work = '', folder = '', really] = process.argv.slice(2)
+const say = (line: string) => process.stdout.write(`${line}\n`)
+try {
+  if (work === 'export') {
+    const { jobs, entries } = await exportWorkshop(folder)
+    say(`${jobs.length} jobs, ${entries} entries, with everything that belongs to them.`)
+  } else tell(await importWorkshop(folder, really === '--yes'))
+} catch (error) {
+  process.exitCode = 1
+  say(
+    error instanceof ArchiveError
+      ? error.message
+      : `Not done: ${error instanceof Error ? error.message : ''}`,
+  )
+  say('Nothing was changed.')
+}
+await pool.end()
+
+function tell({ jobs, said }: ImportReport): void {
+  for (const { remarks } of jobs) remarks.forEach(say)
+  said.forEach(say)
+  const of = (kind: ImportReport['jobs'][number]['kind']) => jobs.filter(j => j.kind === kind).length
+  const sum = (field: 'entries' | 'files') => jobs.reduce((total, job) => total + job[field], 0)
+  say(
+    `${of('new')} jobs are new, ${of('grown')} go on, ${of('same')} are as they are here, ` +
+      `${of('apart')} went on on both sides, ${of('refused')} were not taken in; ` +
+      `${sum('entries')} entries, ${sum('files')} files and papers.`,
+  )
+  say(
+    really === '--yes'
+      ? 'Taken in. npm run check goes through everything.'
+      : 'Nothing was changed. To do it: the same with --yes',
+  )
+}

@@ -1,0 +1,277 @@
+import { createHash, randomUUID } from 'node:crypto'
+import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import pg from 'pg'
+import sharp from 'sharp'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import * as transfer from '../../server/db/queries/transfer'
+import { fmRow } from '../fixtures/fmRow'
+import { command } from './command'
+import { testHouse, type TestHouse } from './house'
+
+/** Two workshops: one with years of records, and one that takes them in and goes on by itself. */
+let old: TestHouse
+let young: TestHouse
+const folder = mkdtempSync(join(tmpdir(), 'diapason-transfer-'))
+const at = (name: string) => join(folder, name)
+beforeAll(async () => {
+  ;[old, young] = await Promise.all([testHouse(), testHouse({ demo: false })])
+  await photo(old)
+}, 240_000)
+afterAll(async () => {
+  await Promise.all([old?.stop(), young?.stop()])
+  rmSync(folder, { recursive: true, force: true })
+})
+
+/** A photo, longer than one piece of it in the database. */
+async function photo(house: TestHouse): Promise<void> {
+  const [job] = await query<{ id: string }>(house, 'select id from job where number = 229')
+  const noise = { type: 'gaussian', mean: 128, sigma: 60 } as const
+  const data = await sharp({ create: { width: 900, height: 900, channels: 3, background: '#7a8', noise } })
+    .jpeg()
+    .toBuffer()
+  const kept = new URLSearchParams({ id: randomUUID(), kind: 'photo', about: '', name: 'board.jpg' })
+  const { status } = await fetch(`${house.address}/api/jobs/${job!.id}/attachments?${kept}`, {
+    method: 'POST',
+    body: new Uint8Array(data),
+  })
+  expect(status).toBe(201)
+}
+
+const given = (house: TestHouse, script: string, ...args: string[]) =>
+  command(script, args, { DATABASE_URL: house.cluster.adminUrl })
+async function query<T extends pg.QueryResultRow>(
+  house: TestHouse,
+  text: string,
+  values: unknown[] = [],
+): Promise<T[]> {
+  const db = new pg.Client({ connectionString: house.cluster.adminUrl })
+  await db.connect()
+  try {
+    return (await db.query<T>(text, values)).rows
+  } finally {
+    await db.end()
+  }
+}
+/** Rows as text, in an order of their own; what is given anew where they arrive is left out. */
+const rowsOf = (house: TestHouse, table: string, without: string[] = []) =>
+  query<{ row: unknown }>(
+    house,
+    `select to_jsonb(t) ${without.map(c => `- '${c}'`).join(' ')} as row from ${table} t
+      order by (to_jsonb(t) ${without.map(c => `- '${c}'`).join(' ')})::text`,
+  )
+const onBench = (house: TestHouse) =>
+  query<{ id: string }>(
+    house,
+    "select id from job where on_bench and sheet_id = 'osmund-27f' order by number limit 1",
+  )
+const note = (text: string) => ({ kind: 'note', id: randomUUID(), atMs: Date.now(), stepId: null, text })
+const add = async (house: TestHouse, jobId: string, event: object) =>
+  expect((await house.request('POST', `/api/jobs/${jobId}/events`, event)).status).toBe(201)
+const exported = async (house: TestHouse, name: string) => {
+  const file = at(name)
+  expect(await given(house, 'export', file)).toMatchObject({ status: 0 })
+  return file
+}
+
+describe('An archive of a workshop', () => {
+  it('leaves no table out that nobody has spoken of', async () => {
+    const tables = await query<{ name: string }>(
+      old,
+      "select tablename as name from pg_tables where schemaname = 'public'",
+    )
+    const spokenOf = [
+      ...transfer.TABLES_OF_JOB,
+      ...transfer.TABLES_OF_WORKSHOP,
+      ...transfer.TABLES_BESIDE,
+      ...transfer.TABLES_THAT_STAY,
+    ]
+    expect(tables.map(t => t.name).sort()).toEqual([...spokenOf].sort())
+  })
+
+  it('is one file for its owner alone, and overwrites none', async () => {
+    const file = await exported(old, 'whole')
+    expect(statSync(file).mode & 0o777).toBe(0o600)
+    expect(await given(old, 'export', file)).toMatchObject({
+      status: 1,
+      said: expect.stringContaining('is there already. Nothing was written.') as string,
+    })
+    expect((await given(old, 'export')).status).toBe(2)
+  })
+
+  it('is told first with all that would be done, and nothing is changed, numbers neither', async () => {
+    const { status, said } = await given(young, 'import', at('whole'))
+    expect([status, said]).toEqual([0, expect.stringMatching(/jobs are new.*[\s\S]*Nothing was changed/)])
+    expect(await query(young, 'select from job')).toEqual([])
+    const id = await young.newJob({ owner: 'Barge Coot' })
+    const { job } = (await young.request('GET', `/api/jobs/${id}`)).body as { job: { number: number } }
+    expect(job.number).toBe(1)
+  })
+
+  it('is taken in whole: every row and every byte; search and history know it', async () => {
+    expect((await given(young, 'import', at('whole'), '--yes')).status).toBe(0)
+    for (const table of [...transfer.TABLES_OF_JOB, 'reading', 'attachment_chunk', 'recording_chunk'])
+      expect(await rowsOf(young, table), table).toEqual(await rowsOf(old, table))
+    // Received is when it came here; the chain is the same, link by link.
+    const anew = ['seq', 'received_at']
+    expect(await rowsOf(young, 'job_event', anew)).toEqual(await rowsOf(old, 'job_event', anew))
+    const whole = await rowsOf(old, 'job')
+    expect(await rowsOf(young, 'job')).toEqual(expect.arrayContaining(whole))
+    for (const table of transfer.TABLES_OF_WORKSHOP.filter(t => t !== 'instrument'))
+      expect(await rowsOf(young, table), table).toEqual(await rowsOf(old, table))
+    const checked = await given(young, 'check')
+    expect([checked.status, checked.said]).toEqual([0, expect.stringContaining(': whole.')])
+    const { jobs } = (await young.request('GET', '/api/search?words=quarry')).body as {
+      jobs: { number: number }[]
+    }
+    expect(jobs.map(j => j.number)).toContain(229)
+  })
+
+  it('taken in again changes nothing; the next job has a number beyond', async () => {
+    const before = await rowsOf(young, 'job')
+    const again = await given(young, 'import', at('whole'), '--yes')
+    expect([again.status, again.said]).toEqual([0, expect.stringMatching(/^0 jobs are new, 0 go on/m)])
+    expect(again.said).toContain('0 entries, 0 files')
+    expect(await rowsOf(young, 'job')).toEqual(before)
+    const id = await young.newJob()
+    const { job } = (await young.request('GET', `/api/jobs/${id}`)).body as { job: { number: number } }
+    const [{ most }] = (await query<{ most: number }>(old, 'select max(number) as most from job')) as [
+      { most: number },
+    ]
+    expect(job.number).toBe(most + 1)
+  })
+})
+
+describe('Two workshops that work on', () => {
+  it('join: a job goes on where the other left it, a taken number is told, ours is never changed', async () => {
+    const [first] = await onBench(old)
+    const id = first!.id
+    await add(old, id, note('measured at the branch'))
+    await add(old, id, fmRow())
+    const mine = await young.newJob({ owner: 'Barge Moorhen' })
+    const theirs = await old.newJob({ owner: 'Barge Heron' })
+    await young.request('PATCH', `/api/jobs/${id}`, { version: 1, contact: 'rings in the morning' })
+    const file = await exported(old, 'later')
+    const { status, said } = await given(young, 'import', file, '--yes')
+    expect([status, said]).toEqual([0, expect.stringMatching(/^1 jobs are new, 1 go on/m)])
+    expect(said).toMatch(/W-\d+ is W-\d+ here: the number was taken/)
+    expect(said).toMatch(/: contact differs; ours stays as it is/)
+    const { job, events } = (await young.request('GET', `/api/jobs/${id}`)).body as {
+      job: { contact: string }
+      events: { kind: string; text?: string }[]
+    }
+    expect(job.contact).toBe('rings in the morning')
+    expect(events.slice(-2).map(e => e.kind)).toEqual(['note', 'row-taken'])
+    const numbers = await query<{ id: string; number: number }>(young, 'select id, number from job')
+    const numberOf = (wanted: string) => numbers.find(j => j.id === wanted)!.number
+    expect(numberOf(theirs)).toBeGreaterThan(numberOf(mine))
+    expect((await given(young, 'check')).status).toBe(0)
+  })
+
+  it('do not mix a job that went on on both sides: ours stays, and it is named', async () => {
+    const [first] = await onBench(old)
+    await add(old, first!.id, note('said there'))
+    await add(young, first!.id, note('said here'))
+    const file = await exported(old, 'apart')
+    const { status, said } = await given(young, 'import', file, '--yes')
+    expect([status, said]).toEqual([0, expect.stringContaining('entered on both sides since')])
+    const { events } = (await young.request('GET', `/api/jobs/${first!.id}`)).body as {
+      events: { text?: string }[]
+    }
+    expect(events.map(e => e.text)).toContain('said here')
+    expect(events.map(e => e.text)).not.toContain('said there')
+  })
+
+  it('with another sheet under the same number do not judge by the wrong one', async () => {
+    await revised(old, 'Osmund special')
+    await revised(young, 'Osmund other')
+    const id = await old.newJob({ sheetId: 'own-set' })
+    const { status, said } = await given(young, 'import', await exported(old, 'sheets'), '--yes')
+    expect([status, said]).toEqual([
+      0,
+      expect.stringMatching(/not taken in: sheet own-set, revision 1, is another one here/),
+    ])
+    expect(await query(young, `select from job where id = '${id}'`)).toEqual([])
+    expect((await given(young, 'check')).status).toBe(0)
+  })
+})
+
+/** A sheet of the workshop's own, under a name that the other uses too. */
+async function revised(house: TestHouse, model: string): Promise<void> {
+  const file = (await house.request('GET', '/api/sheets/osmund-27f/file.json')).body as {
+    revisions: { sheet: object }[]
+  }
+  const sheet = { ...file.revisions.at(-1)!.sheet, id: 'own-set', revision: 1, model }
+  await query(house, "insert into sheet_revision (sheet_id, revision, body) values ('own-set', 1, $1)", [
+    JSON.stringify(sheet),
+  ])
+}
+
+describe('What is no archive, or not whole', () => {
+  const repacked = async (change: (unpacked: string) => void) => {
+    const unpacked = mkdtempSync(at('unpacked-'))
+    execFileSync('tar', ['-xzf', at('whole'), '-C', unpacked])
+    change(unpacked)
+    const file = `${unpacked}.tgz`
+    execFileSync('tar', ['-czf', file, '-C', unpacked, '.'])
+    return given(young, 'import', file, '--yes')
+  }
+  const manifestOf = (unpacked: string) =>
+    JSON.parse(readFileSync(join(unpacked, 'manifest.json'), 'utf8')) as {
+      jobs: string[]
+      files: Record<string, string>
+    }
+
+  it('is refused in words, and nothing is changed', async () => {
+    const before = await rowsOf(young, 'job_event')
+    writeFileSync(at('letter'), 'a letter')
+    expect((await given(young, 'import', at('letter'), '--yes')).said).toContain(
+      'is no archive of a workshop',
+    )
+    const damaged = await repacked(unpacked => {
+      const [first] = manifestOf(unpacked).jobs
+      const path = join(unpacked, 'jobs', `${first!}.json`)
+      writeFileSync(path, readFileSync(path, 'utf8').replace('"note"', '"mote"').replace(/\d{4}/, '9999'))
+    })
+    expect(damaged).toMatchObject({ status: 1, said: expect.stringMatching(/damaged.*Nothing was changed/s) })
+    const short = await repacked(unpacked => rmSync(join(unpacked, 'workshop', 'drawer_part.json')))
+    expect(short).toMatchObject({ status: 1, said: expect.stringContaining('is not whole') as string })
+    expect(await rowsOf(young, 'job_event')).toEqual(before)
+  })
+
+  it('with an entry that was changed and a sum that was made to fit shows by its chain', async () => {
+    const changed = await repacked(unpacked => {
+      const manifest = manifestOf(unpacked)
+      const name = Object.keys(manifest.files).find(
+        n => n.startsWith('jobs/') && readFileSync(join(unpacked, n), 'utf8').includes('"powerW"'),
+      )!
+      const text = readFileSync(join(unpacked, name), 'utf8').replace(/("value": )[\d.]+/, '$15')
+      writeFileSync(join(unpacked, name), text)
+      manifest.files[name] = createHash('sha256').update(text).digest('hex')
+      writeFileSync(join(unpacked, 'manifest.json'), JSON.stringify(manifest))
+    })
+    expect(changed).toMatchObject({
+      status: 1,
+      said: expect.stringMatching(/is not as it was stored.*Nothing was changed/s) as string,
+    })
+  })
+
+  it('reaches no file of this machine by a name or a link', async () => {
+    const named = await repacked(unpacked => {
+      const manifest = manifestOf(unpacked)
+      writeFileSync(
+        join(unpacked, 'manifest.json'),
+        JSON.stringify({ ...manifest, files: { ...manifest.files, '../../etc/passwd': '0' } }),
+      )
+    })
+    expect(named.said).toContain('names a file that it cannot have')
+    const linked = await repacked(unpacked => {
+      rmSync(join(unpacked, 'workshop', 'drawer_part.json'))
+      execFileSync('ln', ['-s', '/etc/hostname', join(unpacked, 'workshop', 'drawer_part.json')])
+    })
+    expect(linked.said).toContain('is not whole')
+    expect(existsSync('/etc/hostname')).toBe(true)
+  })
+})
