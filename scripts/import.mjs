@@ -6,7 +6,9 @@ import { migrate } from './lib/migrate.mjs'
 const [file, yes, ...more] = process.argv.slice(2)
 const really = yes === '--yes'
 if (!file || more.length > 0 || (yes !== undefined && !really)) {
-  console.error('npm run import -- FILE, which shows what would be done; then the same with --yes')
+  console.error(
+    'npm run import -- ARCHIVE or TABLE.csv, which shows what would be done; then the same with --yes',
+  )
   process.exit(2)
 }
 // Nobody enters anything while numbers are given and jobs are joined.

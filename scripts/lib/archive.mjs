@@ -23,8 +23,16 @@ export async function exportTo(file) {
   }
 }
 
-/** @param before done to the database first @throws {Error} in words: no archive */
+/**
+ * An archive of a workshop, or a table of old records.
+ * @param before done to the database first
+ * @throws {Error} in words: no archive
+ */
 export async function importFrom(file, { really, before }) {
+  if (!existsSync(file)) throw new Error(`There is no file ${file}. Nothing was changed.`)
+  const args = really ? ['--yes'] : []
+  if (/\.csv$/i.test(file))
+    return onRecords('transfer.mjs', { args: ['records', resolve(file), ...args], before })
   const work = mkdtempSync(join(tmpdir(), 'diapason-import-'))
   try {
     const { code } = await run('tar', ['-xzf', resolve(file), '-C', work], {
@@ -32,7 +40,7 @@ export async function importFrom(file, { really, before }) {
       allowFailure: true,
     })
     if (code !== 0) throw new Error(`${file} is no archive of a workshop. Nothing was changed.`)
-    await onRecords('transfer.mjs', { args: ['import', work, ...(really ? ['--yes'] : [])], before })
+    await onRecords('transfer.mjs', { args: ['import', work, ...args], before })
   } finally {
     rmSync(work, { recursive: true, force: true })
   }

@@ -39,6 +39,9 @@ export function markFolder(folder, demo) {
   if (!existsSync(join(folder, MARK))) writeFileSync(join(folder, MARK), `${JSON.stringify({ kind })}\n`)
 }
 
+/** Whether it holds made-up jobs. */
+export const isDemoFolder = folder => kindOf(folder) === 'demo'
+
 /** A database without a mark is a workshop's: one that was copied alone, or of an earlier version. */
 function kindOf(folder) {
   try {

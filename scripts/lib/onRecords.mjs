@@ -1,6 +1,6 @@
 import { join } from 'node:path'
 import { ensureBuilt } from './build.mjs'
-import { dataFolder } from './dataFolder.mjs'
+import { dataFolder, isDemoFolder } from './dataFolder.mjs'
 import { openDatabase } from './database.mjs'
 import { newestMigration } from './migrate.mjs'
 import { ensureNodeModules } from './packages.mjs'
@@ -24,6 +24,7 @@ export async function onRecords(program, { args = [], before = async () => {} } 
         env: {
           ...process.env,
           DATABASE_URL: database.url,
+          DIAPASON_DEMO: !process.env.DATABASE_URL && isDemoFolder(dataFolder(false)) ? '1' : '',
           // What changes nothing refuses a database of another version.
           DIAPASON_SCHEMA: String(newestMigration()),
         },

@@ -17,6 +17,8 @@ export interface Manifest {
   /** newest migration of the database that it came from */
   readonly schema: number
   readonly exportedAt: string
+  /** made-up jobs: they do not enter a workshop */
+  readonly demo: boolean
   readonly jobs: readonly string[]
   readonly entries: number
   /** SHA-256 of every other file of the archive, by its name */
@@ -46,13 +48,16 @@ export class ArchiveError extends Error {}
 
 /**
  * An archive that was unpacked, whole as it was written.
- * @throws {ArchiveError} none, of a newer version, or not whole
+ * @param isDemo whether it is to be taken into the demo
+ * @throws {ArchiveError} none, of a newer version, of the demo, or not whole
  */
-export async function openArchive(folder: string, schema: number): Promise<Manifest> {
+export async function openArchive(folder: string, schema: number, isDemo: boolean): Promise<Manifest> {
   const manifest = manifestOf(folder)
   if (manifest?.format !== FORMAT) throw new ArchiveError('This is no archive of a workshop.')
   if (manifest.version > VERSION || manifest.schema > schema)
     throw new ArchiveError('The archive was made by a newer Diapason. Update this one first.')
+  if (manifest.demo && !isDemo)
+    throw new ArchiveError('The archive holds the demo, with made-up jobs: they do not enter a workshop.')
   for (const [name, sum] of Object.entries(manifest.files)) {
     if (!NAME.test(name)) throw new ArchiveError(`The archive names a file that it cannot have: ${name}`)
     if (!isPlain(join(folder, name))) throw new ArchiveError(`The archive is not whole: ${name} is missing.`)

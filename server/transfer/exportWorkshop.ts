@@ -58,7 +58,7 @@ class Writer {
 }
 
 /** Writes a workshop into an empty folder, as it is at one moment; work goes on meanwhile. */
-export function exportWorkshop(folder: string): Promise<Manifest> {
+export function exportWorkshop(folder: string, demo: boolean): Promise<Manifest> {
   return inTransaction(async db => {
     await db.query('set transaction isolation level repeatable read, read only')
     const writer = new Writer(folder)
@@ -78,6 +78,7 @@ export function exportWorkshop(folder: string): Promise<Manifest> {
       version: VERSION,
       schema: await selectSchemaVersion(db),
       exportedAt: new Date().toISOString(),
+      demo,
       jobs,
       entries,
       files: { ...writer.files },

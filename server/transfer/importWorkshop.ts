@@ -5,6 +5,7 @@ import { selectSchemaVersion } from '../db/queries/check'
 import { selectEvents } from '../db/queries/jobEvent'
 import { indexPending } from '../db/queries/jobIndex'
 import { continueNumbers, insertRow, selectRows, type Row, type TransferTable } from '../db/queries/transfer'
+import { DryRun } from './dryRun'
 import { ArchiveError, bytesName, jobName, openArchive, readJson, tableName, type JobFile } from './archive'
 import { problemsOfFiles, problemsOfJob } from './checkJobFile'
 import { bytesOf, importJob, insertRowsOfJob, type JobOutcome, type Source } from './importJob'
@@ -23,12 +24,6 @@ const MAX_TOLD = 20
 const BY_ID = ['drawer_part', 'blocked_period', 'saved_view'] as const
 /** How this bench is set up: taken only by a workshop that has nothing of the kind. */
 const SETTINGS = ['instrument', 'shop_choice'] as const
-/** Undoes everything, and brings out what was learned. */
-class DryRun extends Error {
-  constructor(readonly report: ImportReport) {
-    super('dry run')
-  }
-}
 
 /**
  * Takes an archive into this workshop, all of it or nothing: what is not here is added, what is here stays.
@@ -36,10 +31,13 @@ class DryRun extends Error {
  * @param really false: everything is done, told, and undone
  * @throws {ArchiveError} in words: none, damaged, or with something in it that does not read
  */
-export async function importWorkshop(folder: string, really: boolean): Promise<ImportReport> {
+export async function importWorkshop(
+  folder: string,
+  { really, isDemo }: { readonly really: boolean; readonly isDemo: boolean },
+): Promise<ImportReport> {
   try {
     return await inTransaction(async db => {
-      const source = { folder, manifest: await openArchive(folder, await selectSchemaVersion(db)) }
+      const source = { folder, manifest: await openArchive(folder, await selectSchemaVersion(db), isDemo) }
       await refuseProblems(source)
       const report = await takeIn(db, source)
       if (!really) throw new DryRun(report)
@@ -50,7 +48,7 @@ export async function importWorkshop(folder: string, really: boolean): Promise<I
       return report
     })
   } catch (error) {
-    if (error instanceof DryRun) return error.report
+    if (error instanceof DryRun) return error.report as ImportReport
     throw error
   }
 }

@@ -3,19 +3,23 @@ import { refuseOtherSchema } from '../check/refuseOtherSchema'
 import { pool } from '../db/pool'
 import { ArchiveError } from './archive'
 import { exportWorkshop } from './exportWorkshop'
+import { importRecords, type RecordsReport } from './importRecords'
 import { importWorkshop, type ImportReport } from './importWorkshop'
 
 provideEveryLanguage()
 await refuseOtherSchema()
 
-/** What `npm run export` and `npm run import` do and say, with the archive unpacked in a folder. */
-const [work = '', folder = '', really] = process.argv.slice(2)
+/** What `npm run export` and `npm run import` do and say: an archive unpacked in a folder, or a table. */
+const [work = '', path = '', yes] = process.argv.slice(2)
+const really = yes === '--yes'
+const isDemo = process.env.DIAPASON_DEMO === '1'
 const say = (line: string) => process.stdout.write(`${line}\n`)
 try {
   if (work === 'export') {
-    const { jobs, entries } = await exportWorkshop(folder)
+    const { jobs, entries } = await exportWorkshop(path, isDemo)
     say(`${jobs.length} jobs, ${entries} entries, with everything that belongs to them.`)
-  } else tell(await importWorkshop(folder, really === '--yes'))
+  } else if (work === 'records') tellRecords(await importRecords(path, really))
+  else tell(await importWorkshop(path, { really, isDemo }))
 } catch (error) {
   process.exitCode = 1
   say(
@@ -37,8 +41,20 @@ function tell({ jobs, said }: ImportReport): void {
       `${of('apart')} went on on both sides, ${of('refused')} were not taken in; ` +
       `${sum('entries')} entries, ${sum('files')} files and papers.`,
   )
+  sayEnd()
+}
+
+function tellRecords({ said, taken, here, problems }: RecordsReport): void {
+  said.forEach(say)
+  if (problems.length > 0) say('Not taken in, with every row of the same visit:')
+  problems.forEach(say)
+  say(`${taken} visits are new, ${here} are here already, ${problems.length} problems.`)
+  sayEnd()
+}
+
+function sayEnd(): void {
   say(
-    really === '--yes'
+    really
       ? 'Taken in. npm run check goes through everything.'
       : 'Nothing was changed. To do it: the same with --yes',
   )

@@ -258,6 +258,14 @@ describe('What is no archive, or not whole', () => {
     })
   })
 
+  it('that is of the demo does not enter a workshop', async () => {
+    const demo = await repacked(unpacked => {
+      const made = { ...manifestOf(unpacked), demo: true }
+      writeFileSync(join(unpacked, 'manifest.json'), JSON.stringify(made))
+    })
+    expect(demo).toMatchObject({ status: 1, said: expect.stringContaining('with made-up jobs') as string })
+  })
+
   it('reaches no file of this machine by a name or a link', async () => {
     const named = await repacked(unpacked => {
       const manifest = manifestOf(unpacked)

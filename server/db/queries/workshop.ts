@@ -46,3 +46,9 @@ export async function selectAudit(db: Db): Promise<AuditEntry[]> {
   )
   return rows
 }
+
+/** Rule set under which most sets of the workshop are used; null = none was chosen. */
+export async function selectUsualRuleSetId(db: Db): Promise<string | null> {
+  const { rows } = await db.query<{ id: string | null }>('select rule_set_id as id from workshop')
+  return rows[0]?.id ?? null
+}

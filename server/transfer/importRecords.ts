@@ -1,0 +1,128 @@
+import { oldRecords, type OldRecord } from '#core/record'
+import { usualRules } from '#core/rules'
+import type { JobEvent } from '#core/run'
+import { intakeBody } from '#shared/job'
+import { jobTag } from '#shared/jobTag'
+import { incoherent, unreadable } from '../check/checkEntries'
+import { inTransaction, type Db } from '../db/pool'
+import { insertEvent, selectEvents } from '../db/queries/jobEvent'
+import { indexPending, markForIndex } from '../db/queries/jobIndex'
+import { selectJob } from '../db/queries/job'
+import { continueNumbers, freeNumber, insertRow } from '../db/queries/transfer'
+import { selectUsualRuleSetId } from '../db/queries/workshop'
+import { everyRuleSet } from '../services/rules'
+import { everySheet } from '../services/sheetBook'
+import { DryRun } from './dryRun'
+import { eventsOf, intakeOf, jobIdOf } from './oldJob'
+import { problemWords, QUANTITIES_BY_NAME, readTable } from './readTable'
+
+/** What a table became, or would become, in words. */
+export interface RecordsReport {
+  readonly said: readonly string[]
+  readonly taken: number
+  readonly here: number
+  /** visits with rows that could not be read */
+  readonly problems: readonly string[]
+}
+
+/**
+ * Takes in visits of sets from a table that was kept before: each becomes a job that was handed over, marked
+ * as an old record. Readings stand in the rows of the sheet where the table names one, else in a note.
+ * @param really false: everything is done, told, and undone
+ * @throws {ArchiveError} no table
+ */
+export async function importRecords(file: string, really: boolean): Promise<RecordsReport> {
+  const rows = readTable(file)
+  try {
+    return await inTransaction(async db => {
+      const sheets = await everySheet(db)
+      const { records, problems } = oldRecords(rows, {
+        sheets,
+        quantities: QUANTITIES_BY_NAME,
+        nowMs: Date.now(),
+      })
+      const told = problems.map(problemWords)
+      const outcomes = []
+      for (const record of records.toSorted((a, b) => a.receivedMs - b.receivedMs)) {
+        const outcome = await takeIn(db, record)
+        if (outcome.problem === null) outcomes.push(outcome)
+        else told.push(outcome.problem)
+      }
+      const report = {
+        said: outcomes.map(o => o.words),
+        taken: outcomes.filter(o => o.isNew).length,
+        here: outcomes.filter(o => !o.isNew).length,
+        problems: told,
+      }
+      if (!really) throw new DryRun(report)
+      await continueNumbers(db)
+      while (await indexPending(db)) {
+        /* until nothing is left */
+      }
+      return report
+    })
+  } catch (error) {
+    if (error instanceof DryRun) return error.report as RecordsReport
+    throw error
+  }
+}
+
+async function takeIn(db: Db, record: OldRecord) {
+  const { owner, sheet, serial, receivedMs, rows } = record
+  const day = new Date(receivedMs).toISOString().slice(0, 10)
+  const id = jobIdOf(record)
+  const name = `${sheet.model} ${serial}, ${day}, ${owner}`
+  const here = await selectJob(db, id)
+  const known = { isNew: false, problem: null }
+  if (here)
+    return { ...known, words: `${name}: is here already as ${jobTag(here.number)}, nothing was changed` }
+  const events = eventsOf(record, id)
+  const why = await refusalOf(record, events)
+  const problem = (words: string) => ({
+    isNew: false,
+    words: '',
+    problem: `rows ${rows.join(', ')}: ${words}`,
+  })
+  if (why) return problem(why)
+  const number = await freeNumber(db)
+  await insertRow(db, 'job', await jobRow(db, record, id, number))
+  for (const event of events) await insertEvent(db, id, event)
+  await markForIndex(db, id)
+  const apart = await incoherent(db, id, (await selectEvents(db, [id])).get(id)!)
+  if (apart) throw new Error(`rows ${rows.join(', ')}: ${apart}`)
+  const placed = record.readings.filter(r => r.point !== null).length
+  const words =
+    `${jobTag(number)}  ${name}: ${placed} readings in rows of the sheet, ` +
+    `${record.readings.length - placed} in a note`
+  return { isNew: true, words, problem: null }
+}
+
+async function refusalOf(record: OldRecord, events: readonly JobEvent[]): Promise<string | null> {
+  try {
+    await intakeBody.validate({ ...intakeOf(record), ruleSetId: '-' })
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error)
+  }
+  for (const event of events) {
+    const why = await unreadable(event)
+    if (why) return why
+  }
+  return null
+}
+
+async function jobRow(db: Db, record: OldRecord, id: string, number: number) {
+  const { sheet, receivedMs } = record
+  const rules = await everyRuleSet(db)
+  const workshop = rules.get((await selectUsualRuleSetId(db)) ?? '') ?? null
+  const usual = usualRules(workshop, rules.get(sheet.defaultRuleSetId) ?? null, sheet.planId)
+  return {
+    ...intakeOf(record),
+    id,
+    number,
+    sheetRevision: sheet.revision,
+    ruleSetId: usual?.id ?? sheet.defaultRuleSetId,
+    schools: sheet.schools ?? {},
+    onBench: false,
+    createdAt: new Date(receivedMs).toISOString(),
+  }
+}
