@@ -5,6 +5,7 @@ import {
   type AbsoluteLimit,
   type RuleLimit,
   type RuleSet,
+  type Undecided,
   type Verdict,
 } from '../rules'
 import type { Quantity } from '../quantity'
@@ -17,6 +18,8 @@ export interface LimitStanding {
   readonly id: string
   readonly limit: RuleLimit | AbsoluteLimit
   readonly outcome: Verdict | 'not-measured'
+  /** why it cannot be decided; null = it is, or nothing was read */
+  readonly undecided: Undecided | null
   /** row of the reading that decides it: the worst one; null = none was taken */
   readonly row: string | null
   /** how far that reading lies beyond its limit; null = it does not, or nothing was read */
@@ -37,6 +40,7 @@ export type Distance =
 
 interface Judged {
   readonly verdict: Verdict
+  readonly undecided: Undecided | null
   readonly row: string
   readonly distance: Distance | null
 }
@@ -101,9 +105,9 @@ function standing(
     .filter(r => r.want.quantity === limit.quantity && speaksOf(r, limit))
     .flatMap(r => {
       const found = legalVerdict(sheet, rules, r)
-      return found?.limit.rule.id === limit.id
-        ? [{ verdict: found.verdict, row: r.point.title, distance: distanceOf(sheet, r, found.beyond) }]
-        : []
+      if (found?.limit.rule.id !== limit.id) return []
+      const { verdict, undecided, beyond } = found
+      return [{ verdict, undecided, row: r.point.title, distance: distanceOf(sheet, r, beyond) }]
     })
   return worst(limit, judged)
 }
@@ -134,10 +138,11 @@ function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentR
       .flatMap(r => {
         const carrier = carrierOf(r, readings)
         if (!carrier || !(carrier.value > 0)) return []
-        const { verdict, dbm, overDb } = absoluteLevel(r.taken.reading, carrier, limit)
+        const { verdict, undecided, dbm, overDb } = absoluteLevel(r.taken.reading, carrier, limit)
         return [
           {
             verdict,
+            undecided,
             row: r.point.title,
             distance: verdict === 'above' ? { kind: 'level' as const, dbm, overDb } : null,
           },
@@ -175,7 +180,10 @@ function worst(limit: RuleLimit | AbsoluteLimit, judged: readonly Judged[]): Lim
   const { id } = limit
   for (const outcome of WORST) {
     const found = judged.find(j => j.verdict === outcome)
-    if (found) return { id, limit, outcome, row: found.row, distance: found.distance }
+    if (found) {
+      const { undecided, row, distance } = found
+      return { id, limit, outcome, undecided, row, distance }
+    }
   }
-  return { id, limit, outcome: 'not-measured', row: null, distance: null }
+  return { id, limit, outcome: 'not-measured', undecided: null, row: null, distance: null }
 }

@@ -75,5 +75,5 @@ export function legalVerdict(sheet: ModelSheet, rules: RuleSet, { taken, want, p
   if (!reason?.verdict) return null
   const passed = reason.verdict === 'above' ? reason.high : reason.low
   const beyond = reason.verdict === 'above' || reason.verdict === 'below' ? passed : null
-  return { limit: requirement.limit, verdict: reason.verdict, beyond }
+  return { limit: requirement.limit, verdict: reason.verdict, undecided: reason.undecided, beyond }
 }

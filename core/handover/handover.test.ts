@@ -73,9 +73,9 @@ describe('a rule set is met only if each of its limits was measured', () => {
   })
   it('is broken by one reading, undecided by one that straddles', () => {
     expect(of(FM, 'R-UK27', ...fmAsLeft(4.5)).kind).toBe('outside')
-    expect(of(FM, 'R-UK27', ...fmAsLeft(3.95)).standings.find(s => s.id === 'R-UK2')!.outcome).toBe(
-      'cannot-tell',
-    )
+    const straddling = of(FM, 'R-UK27', ...fmAsLeft(3.95)).standings.find(s => s.id === 'R-UK2')!
+    expect(straddling).toMatchObject({ outcome: 'cannot-tell', undecided: 'uncertainty' })
+    expect(of(FM, 'R-UK27').standings.every(s => s.undecided === null)).toBe(true)
   })
   it('what was turned afterwards is not measured any more', () => {
     const stale = of(FM, 'R-UK27', ...fmAsLeft(3.8), turned('RV1'))

@@ -27,6 +27,24 @@ describe('a level below the carrier against a limit in watts', () => {
     expect(level(-60, { bound: 'at-most' }).verdict).toBe('cannot-tell')
     expect(level(-93, { bound: 'at-most' }).verdict).toBe('inside')
   })
+  it('that is at least so much is never within', () => {
+    expect(level(-120, { bound: 'at-least' }).verdict).toBe('cannot-tell')
+    expect(level(-60, { bound: 'at-least' }).verdict).toBe('above')
+    // A needle of the wattmeter at its stop: the carrier is more than 4 W, and the harmonic with it.
+    const stopped = { ...CARRIER, bound: 'at-least' as const }
+    const harmonic = { value: -120, standardUncertainty: 1 }
+    expect(absoluteLevel(harmonic, stopped, LIMIT)).toMatchObject({
+      verdict: 'cannot-tell',
+      undecided: 'bound',
+    })
+  })
+  it('says what leaves it undecided', () => {
+    expect(level(-91).undecided).toBe('uncertainty')
+    expect(level(-93).undecided).toBeNull()
+    expect(level(-120, { standardUncertainty: null }).undecided).toBe('unknown')
+    expect(level(-60, { bound: 'at-most' }).undecided).toBe('bound')
+    expect(level(-91, { bound: 'at-most' }).undecided).toBe('uncertainty')
+  })
   it('is stricter where the second harmonic falls into a protected band', () => {
     const rules = ruleSet('R-EU')
     const harmonic = (hz: number) => absoluteLimits(rules, hz).find(l => l.quantity === 'harmonicDbc')!.maxW

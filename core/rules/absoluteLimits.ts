@@ -3,10 +3,11 @@ import {
   dbToPowerRatio,
   expandedUncertainty,
   wattsToDbm,
+  type Bound,
   type Measured,
   type Quantity,
 } from '../quantity'
-import type { Verdict } from './judge'
+import type { Undecided, Verdict } from './judge'
 import type { RuleLimit, RuleSet } from './ruleSet'
 
 /** A limit in watts on what is read below the carrier: it takes the carrier of the same row to judge it. */
@@ -53,6 +54,8 @@ export interface AbsoluteLevel {
   readonly dbm: number
   readonly boundDb: number | null
   readonly verdict: Verdict
+  /** why it cannot be decided; null = it is */
+  readonly undecided: Undecided | null
   readonly overDb: number
 }
 
@@ -69,10 +72,23 @@ export function absoluteLevel(level: Measured, carrier: Measured, limit: Absolut
   const dbm = wattsToDbm(powerW)
   const overDb = dbm - wattsToDbm(limit.maxW)
   const boundDb = boundOf(level, carrier)
-  const below = overDb + (boundDb ?? Infinity) <= 0
-  const above = level.bound !== 'at-most' && overDb - (boundDb ?? Infinity) > 0
-  const outside = above ? 'above' : 'cannot-tell'
-  return { powerW, dbm, boundDb, overDb, verdict: below ? 'inside' : outside }
+  const bounds = [level.bound, carrier.bound]
+  const verdict = verdictOf(bounds, overDb, boundDb ?? Infinity)
+  const undecided = verdict === 'cannot-tell' ? undecidedBy(bounds, overDb, boundDb) : null
+  return { powerW, dbm, boundDb, overDb, verdict, undecided }
+}
+
+type Bounds = readonly (Bound | undefined)[]
+
+/** Where level or carrier is at least what was read, so is the power; the same for at most. */
+function verdictOf(bounds: Bounds, overDb: number, boundDb: number): Verdict {
+  if (!bounds.includes('at-least') && overDb + boundDb <= 0) return 'inside'
+  return !bounds.includes('at-most') && overDb - boundDb > 0 ? 'above' : 'cannot-tell'
+}
+
+function undecidedBy(bounds: Bounds, overDb: number, boundDb: number | null): Undecided {
+  if (boundDb === null) return 'unknown'
+  return verdictOf(bounds, overDb, 0) === 'cannot-tell' ? 'bound' : 'uncertainty'
 }
 
 function boundOf(level: Measured, carrier: Measured): number | null {

@@ -34,5 +34,13 @@ export {
 } from './absoluteLimits'
 export { MASK_END_HZ, emissionMask, type EmissionMaskPart } from './emissionMask'
 // What a reading means
-export { RESOLVING_SHARE, judge, type Judgement, type Reason, type Verdict, type Window } from './judge'
+export {
+  RESOLVING_SHARE,
+  judge,
+  type Judgement,
+  type Reason,
+  type Undecided,
+  type Verdict,
+  type Window,
+} from './judge'
 export { acceptanceZone, coarsestUseful, type Zone, type ZoneSides } from './acceptanceZone'

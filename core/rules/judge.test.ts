@@ -55,7 +55,20 @@ describe('legal limits, guard band', () => {
   it('cannot be decided without knowing the uncertainty, and says so', () => {
     const judgement = judge({ value: 3, standardUncertainty: null }, null, uk('powerW'))
     expect(judgement.verdict).toBe('cannot-tell')
-    expect(judgement.reasons.map(r => r.rule)).toContain('uncertainty-unknown')
+    expect(judgement.reasons).toMatchObject([{ rule: 'limit', undecided: 'unknown' }])
+  })
+  it('says what leaves it undecided: the uncertainty, that nobody knows it, or a needle at its stop', () => {
+    const undecided = (value: number, uncertainty: number | null, bound?: 'at-least' | 'at-most') =>
+      judge({ value, standardUncertainty: uncertainty, ...(bound ? { bound } : {}) }, null, uk('powerW'))
+        .reasons[0]!.undecided
+    expect(undecided(3.95, 0.1)).toBe('uncertainty')
+    expect(undecided(3, 0.1)).toBeNull()
+    expect(undecided(4.5, 0.1)).toBeNull()
+    expect(undecided(3, null, 'at-least')).toBe('unknown')
+    expect(undecided(3, 0.01, 'at-least')).toBe('bound')
+    // It would be inside but for the uncertainty.
+    expect(undecided(3.99, 0.1, 'at-most')).toBe('uncertainty')
+    expect(undecided(9, 0.01, 'at-most')).toBe('bound')
   })
   it('never calls inside what could be outside', () => {
     fc.assert(

@@ -10,13 +10,18 @@ export interface Window {
 
 export type Verdict = 'inside' | 'above' | 'below' | 'cannot-tell'
 
-/** Why a verdict is what it is; `text` is for the screen, the numbers stay for whoever doubts it. */
+/** Why a limit cannot be decided: it lies within the uncertainty, nobody knows that, or a bound was read. */
+export type Undecided = 'uncertainty' | 'unknown' | 'bound'
+
+/** Why a verdict is what it is, with the numbers for whoever doubts it. */
 export interface Reason {
-  readonly rule: 'target' | 'limit' | 'resolution' | 'uncertainty-unknown'
+  readonly rule: 'target' | 'limit' | 'resolution'
   readonly verdict: Verdict | null
   readonly low: number | null
   readonly high: number | null
   readonly limitId: string | null
+  /** of a limit that cannot be decided; null = everything else */
+  readonly undecided: Undecided | null
 }
 
 export interface Judgement {
@@ -47,19 +52,7 @@ export const RESOLVING_SHARE = 1 / 3
 export function judge(measured: Measured, target: Window | null, limit: ResolvedLimit | null): Judgement {
   const bound = expandedUncertainty(measured)
   const reasons: Reason[] = []
-  if (limit) {
-    const guard = limit.kind === 'workshop' ? 0 : bound
-    const verdict = guard === null ? 'cannot-tell' : classify(interval(measured, guard), limit)
-    reasons.push({ rule: 'limit', verdict, low: limit.low, high: limit.high, limitId: limit.rule.id })
-    if (bound === null && limit.kind === 'legal')
-      reasons.push({
-        rule: 'uncertainty-unknown',
-        verdict: null,
-        low: null,
-        high: null,
-        limitId: limit.rule.id,
-      })
-  }
+  if (limit) reasons.push(limitReason(measured, limit, bound))
   if (target)
     reasons.push({
       rule: 'target',
@@ -67,11 +60,33 @@ export function judge(measured: Measured, target: Window | null, limit: Resolved
       low: target.low,
       high: target.high,
       limitId: null,
+      undecided: null,
     })
   const resolvesTarget = !target || bound === null || resolves(bound, target)
   if (!resolvesTarget)
-    reasons.push({ rule: 'resolution', verdict: null, low: target!.low, high: target!.high, limitId: null })
+    reasons.push({
+      rule: 'resolution',
+      verdict: null,
+      low: target!.low,
+      high: target!.high,
+      limitId: null,
+      undecided: null,
+    })
   return { verdict: leading(reasons), resolvesTarget, reasons }
+}
+
+function limitReason(measured: Measured, limit: ResolvedLimit, bound: number | null): Reason {
+  const { low, high, rule, kind } = limit
+  const guard = kind === 'workshop' ? 0 : bound
+  const verdict = guard === null ? 'cannot-tell' : classify(interval(measured, guard), limit)
+  const undecided = verdict === 'cannot-tell' ? undecidedBy(measured, limit, guard) : null
+  return { rule: 'limit', verdict, low, high, limitId: rule.id, undecided }
+}
+
+function undecidedBy(measured: Measured, limit: ResolvedLimit, guard: number | null): Undecided {
+  if (guard === null) return 'unknown'
+  // By the reading alone it would be decided, unless that is a bound.
+  return classify(interval(measured, 0), limit) === 'cannot-tell' ? 'bound' : 'uncertainty'
 }
 
 function leading(reasons: readonly Reason[]): Verdict {

@@ -28,7 +28,7 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
   const missing = [...new Set(by('not-measured').map(limitWords))]
   const lines = [
     ...by('cannot-tell').map(s =>
-      t('paper.cannotTellTheLimitLiesWithin', { row: s.row, words: limitWords(s) }),
+      t('paper.cannotTellTheLimit', { row: s.row, words: limitWords(s), why: s.undecided }),
     ),
     ...(missing.length > 0 ? [sentence(t('paper.notMeasured', { list: missing.join('; ') }))] : []),
     ...(beside.length > 0 ? [sentence(t('paper.notJudgedByThisProgram', { list: beside.join('; ') }))] : []),

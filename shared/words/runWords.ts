@@ -67,7 +67,7 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
     case 'outside':
       return t('run.tolerance', { title, verdict: next.reason.verdict })
     case 'cannot-tell':
-      return t('run.cannotTellWithThisInstrument', { title })
+      return t('run.cannotTellFromItsReadings', { title })
     case 'unconfirmed':
       return t('run.withinNotConfirmed', { title })
     case 'reopened':

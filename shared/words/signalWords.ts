@@ -37,10 +37,11 @@ export function findingWords(f: SignalFinding): string {
         sentence(`${valueWords(f.reading)}. ${f.reading.limit!.rule.words}`)
       )
     case 'undecided':
-      return t('signals.cannotTellWithTheLimitWithin', {
+      return t('signals.cannotTellTheLimit', {
         label: quantityLabel(f.reading.quantity),
         value: valueWords(f.reading),
         words: f.reading.limit!.rule.words,
+        why: f.reading.judgement!.reasons.find(r => r.rule === 'limit')?.undecided,
       })
     case 'neighbours':
       return t('signals.ofThePowerIsInThe', { percent: percent(f.share, f.share < 0.01 ? 2 : 1) })

@@ -1,5 +1,6 @@
 import { afterEach, describe, expect, it } from 'vitest'
-import { judge } from '#core/rules'
+import type { Measured } from '#core/quantity'
+import { judge, limitFor, ruleSet } from '#core/rules'
 import { readLanguageFrom } from '#shared/i18n'
 import { reasonWords } from './verdictWords'
 
@@ -20,6 +21,23 @@ describe('why a verdict is what it is', () => {
     expect(said(4.5, { ofSeveral: true })).toBe('above tolerance by up to 0.50 W, 0.51 dB, 3.6 W to 4 W')
     expect(said(3.8)).toBe('within tolerance, 3.6 W to 4 W')
     expect(said(3.8, { besideVerdict: true })).toBe('tolerance, 3.6 W to 4 W')
+  })
+  it('says what leaves a limit undecided, and nothing else', () => {
+    const channel = { planId: 'uk27', channel: 20, lowPower: false, mode: 'FM' as const }
+    const limit = limitFor(ruleSet('R-UK27'), 'powerW', channel)!
+    const against = (measured: Measured) =>
+      reasonWords(judge(measured, null, limit), 'powerW', { ...asked, window: null, limit }, measured).map(
+        plain,
+      )
+    expect(against({ value: 3.95, standardUncertainty: 0.1 })).toEqual([
+      'cannot tell: the legal limit (4 W max.) lies within the uncertainty',
+    ])
+    expect(against({ value: 3, standardUncertainty: null })).toEqual([
+      'cannot tell: uncertainty unknown, the legal limit (4 W max.) is not judged',
+    ])
+    expect(against({ value: 3, standardUncertainty: 0.1, bound: 'at-least' })).toEqual([
+      'cannot tell: the bound that was read does not decide about the legal limit (4 W max.)',
+    ])
   })
   it('says it once in Spanish too', () => {
     readLanguageFrom(() => 'es')

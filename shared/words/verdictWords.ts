@@ -90,11 +90,9 @@ export function reasonWords(
       case 'target':
         return targetWords(reason.verdict!, said, far(reason), range)
       case 'limit':
-        return limitWords(reason.verdict!, said, far(reason), range, asked)
+        return limitWords(reason, said, far(reason), range, asked)
       case 'resolution':
         return t('verdict.meterCannotResolveReason')
-      case 'uncertainty-unknown':
-        return t('verdict.instrumentNotStatedUncertaintyUnknown')
     }
   })
 }
@@ -113,13 +111,13 @@ function targetWords(of: Verdict, verdict: string, far: string, range: string): 
   return t('verdict.tolerance', { verdict, far, range })
 }
 
-function limitWords(of: Verdict, verdict: string, far: string, range: string, asked: Requirement): string {
+function limitWords(reason: Reason, verdict: string, far: string, range: string, asked: Requirement): string {
   const limit = t('verdict.theLimit', {
     what: t(asked.limit?.kind === 'workshop' ? 'verdict.workshop' : 'verdict.legal'),
     range,
   })
-  if (of === 'inside') return t('verdict.withinUncertaintyIncluded', { verdict, limit })
-  if (of === 'cannot-tell') return t('verdict.cannotTellLiesWithinTheUncertainty', { verdict, limit })
+  if (reason.verdict === 'inside') return t('verdict.withinUncertaintyIncluded', { verdict, limit })
+  if (reason.undecided) return t('verdict.limitUndecided', { verdict, limit, why: reason.undecided })
   return t('verdict.beyondLimit', { verdict, limit, far })
 }
 

@@ -103,7 +103,9 @@ const silent = computed(() => props.links.filter(l => l.state !== 'live'))
             ? t('frame.connecting')
             : !connected
               ? t('frame.instrumentsOfflineTypeTheReadings')
-              : t('frame.noInstrumentConnectedAddOneUnder')
+              : silent.length > 0
+                ? t('frame.noInstrumentAnswers')
+                : t('frame.noInstrumentConnectedAddOneUnder')
         }}
       </div>
     </div>
