@@ -39,6 +39,8 @@ export interface InstrumentProfile {
   /** false: an instrument that does not talk; its readings are typed */
   readonly talks: boolean
   readonly quantities: readonly ProfileQuantity[]
+  /** it is there without being added: the set's own meters, a clock on the wall */
+  readonly alwaysThere?: true
   /** what it can be told; undefined = nothing */
   readonly settings?: readonly ProfileSetting[]
   readonly accuracyWords: string

@@ -51,7 +51,7 @@ describe('A table of old records', () => {
 
   it('becomes jobs that were handed over, with what was written down and nothing else', async () => {
     expect((await imported(TABLE, '--yes')).status).toBe(0)
-    const [{ id }] = (await jobs()) as [{ id: string }]
+    const { id } = (await jobs())[0]!
     const { job, events } = (await house.request('GET', `/api/jobs/${id}`)).body as {
       job: Job
       events: JobEvent[]

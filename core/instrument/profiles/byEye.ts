@@ -145,6 +145,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     what: 'panel meters, S-meter, lock lamp, menu by eye',
     meterKind: 'panel',
     talks: false,
+    alwaysThere: true,
     accuracyWords: 'half a division (0.1 W, 10 mA); half an S-unit; 0.2 s',
     source: TYPICAL,
     quantities: [
@@ -161,6 +162,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     name: 'Wall clock',
     what: 'minutes since power-on',
     talks: false,
+    alwaysThere: true,
     accuracyWords: '1 min',
     source: TYPICAL,
     quantities: [byEye('onTimeS', { absolute: 60 })],

@@ -203,7 +203,13 @@ describe('taking rows', () => {
       {
         quantity: 'powerW',
         value: 3,
-        instrument: { name: 'Old meter', profileId: 'eye-power-20', words: '', setup: BARE_SETUP },
+        instrument: {
+          name: 'Old meter',
+          profileId: 'eye-power-20',
+          words: '',
+          isHere: true,
+          setup: BARE_SETUP,
+        },
       },
     ])
     expect(kept[0]!.conditions.supplyV).toBe(13.2)

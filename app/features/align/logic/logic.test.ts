@@ -11,7 +11,7 @@ import { findJobs } from '~/features/job/logic/findJobs'
 import { nextWords, stepLine } from '#shared/words/runWords'
 import { BARE_SETUP } from '#core/instrument'
 import { BARE_INSTRUMENT } from '#shared/instrumentSetup'
-import { typedInstruments, typedReading } from './typedInstrument'
+import { typedInstruments, typedReading, usualInstrument } from './typedInstrument'
 import { forecastWords, reasonWords, showAgainst } from '#shared/words/verdictWords'
 import { compareMatrix, matrixState, type JobEvent } from '#core/run'
 import { confirmed, goodRun, goodStart, rowTaken, stepRow, turned } from '../../../../test/fixtures/jobEvents'
@@ -170,6 +170,19 @@ describe('typed readings', () => {
       'Communications test set',
       'In-line power meter, 200 W scale',
     ])
+  })
+  it('are credited to what is here, or to what was chosen: no meter that nobody has', () => {
+    const ours = typedInstruments(instruments, 'powerW')
+    expect(usualInstrument(ours, undefined)?.name).toBe('Our meter')
+    expect(usualInstrument(ours, 'Communications test set')?.name).toBe('Communications test set')
+    expect(usualInstrument(ours, '')).toBeNull()
+    const none = typedInstruments([], 'powerW')
+    expect(usualInstrument(none, undefined)).toBeNull()
+    // One that was taken away since is none that is here.
+    expect(usualInstrument(none, 'Our meter')).toBeNull()
+    // The set's own meter and a clock need not be added.
+    expect(usualInstrument(typedInstruments([], 'panelPowerW'), undefined)?.profileId).toBe('eye-panel')
+    expect(usualInstrument(typedInstruments([], 'onTimeS'), undefined)?.profileId).toBe('eye-clock')
   })
   it('carry the uncertainty of the instrument, or none', () => {
     expect(

@@ -7,6 +7,7 @@ const eye = (profileId: string, change: Partial<TypedInstrument['setup']> = {}):
   name: profileId,
   profileId,
   words: '',
+  isHere: true,
   setup: { ...BARE_SETUP, ...change },
 })
 const bound = (r: { standardUncertainty: number | null }) =>

@@ -26,6 +26,8 @@ export interface TypedInstrument {
   readonly profileId: string
   readonly words: string
   readonly setup: InstrumentSetup
+  /** added to this bench, or there anyhow; false = a kind of instrument that any bench may have */
+  readonly isHere: boolean
   /**
    * one division of the meter in use, where the sheet of the set names it: the set's own meters are read to
    * half of it [SI]
@@ -35,11 +37,17 @@ export interface TypedInstrument {
 
 /** Instruments of the bench first, then kinds that any bench may have. */
 export function typedInstruments(instruments: readonly Instrument[], quantity: Quantity): TypedInstrument[] {
-  const ours = instruments.map(i => ({ name: i.name, profileId: i.profileId, setup: setupOf(i) }))
+  const ours = instruments.map(i => ({
+    name: i.name,
+    profileId: i.profileId,
+    setup: setupOf(i),
+    isHere: true,
+  }))
   const kinds = INSTRUMENT_PROFILES.filter(p => !p.talks && !ours.some(o => o.name === p.name)).map(p => ({
     name: translated(p.name),
     profileId: p.id,
     setup: BARE_SETUP,
+    isHere: p.alwaysThere === true,
   }))
   return [...ours, ...kinds].flatMap(i => {
     const profile = instrumentProfile(i.profileId)
@@ -47,6 +55,19 @@ export function typedInstruments(instruments: readonly Instrument[], quantity: Q
       ? [{ ...i, words: setupWords(translated(profile.accuracyWords), i.setup) }]
       : []
   })
+}
+
+/**
+ * What a reading is credited to until somebody says otherwise: what was chosen last, else the first
+ * instrument that is here. A kind that any bench may have is none that was read: it has to be chosen.
+ * @param last name of the last choice; '' = not stated, chosen on purpose; undefined = nothing was chosen yet
+ */
+export function usualInstrument(
+  options: readonly TypedInstrument[],
+  last: string | undefined,
+): TypedInstrument | null {
+  if (last === '') return null
+  return options.find(o => o.name === last) ?? options.find(o => o.isHere) ?? null
 }
 
 function setupWords(

@@ -11,6 +11,7 @@ import {
   onScale,
   typedInstruments,
   typedItem,
+  usualInstrument,
   type TypedInstrument,
 } from '~/features/align/logic/typedInstrument'
 
@@ -88,15 +89,8 @@ export const useInstrumentsStore = defineStore('instruments', () => {
     }
   }
 
-  /**
-   * The last choice, else the first instrument that reads the quantity; '' was chosen on purpose and stays
-   * none.
-   */
   function typedWith(quantity: Quantity): TypedInstrument | null {
-    const options = optionsFor(quantity)
-    const last = lastTypedWith.value[quantity]
-    if (last === '') return null
-    const chosen = options.find(o => o.name === last) ?? options[0]
+    const chosen = usualInstrument(optionsFor(quantity), lastTypedWith.value[quantity])
     return chosen ? onScale(chosen, lastScale.value[chosen.name] ?? null) : null
   }
 
