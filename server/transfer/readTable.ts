@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs'
 import Papa from 'papaparse'
 import { QUANTITY_NAMES, quantityInfo, type Quantity } from '#core/quantity'
 import { OLD_RECORD_COLUMNS, type OldProblem, type TableRow } from '#core/record'
-import esTrade from '#i18n/es/trade'
+import { inEveryLanguage } from '#shared/i18n/everyLanguage'
 import { ArchiveError } from './archive'
 
 /** What a workshop can hold of old records in one table [bytes]; more is several tables. */
@@ -35,13 +35,11 @@ function decoded(bytes: Buffer): string {
 
 /** Quantities by their names here: as in the exchange formats, and as they are shown, in each language. */
 export const QUANTITIES_BY_NAME: ReadonlyMap<string, Quantity> = new Map(
-  QUANTITY_NAMES.flatMap(quantity => {
-    const { label } = quantityInfo(quantity)
-    const spanish = (esTrade as Readonly<Record<string, string>>)[label]
-    return [quantity, label, ...(spanish ? [spanish] : [])].map(
+  QUANTITY_NAMES.flatMap(quantity =>
+    [quantity, ...inEveryLanguage(quantityInfo(quantity).label)].map(
       name => [name.toLowerCase(), quantity] as const,
-    )
-  }),
+    ),
+  ),
 )
 
 const WHY: Readonly<Record<OldProblem['why'], string>> = {

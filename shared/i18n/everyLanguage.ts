@@ -24,6 +24,10 @@ const TRADE_TEXTS: Readonly<Record<Language, TradeTexts>> = {
   es: esTrade,
 }
 
+/** A text of a table of core in every language. */
+export const inEveryLanguage = (text: string): readonly string[] =>
+  LANGUAGES.map(language => TRADE_TEXTS[language][text] ?? text)
+
 export function provideEveryLanguage(): void {
   for (const language of LANGUAGES) {
     provideTexts(language, EVERY_LANGUAGE[language])
