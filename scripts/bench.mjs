@@ -7,6 +7,7 @@ import { benchRow } from './lib/benchRow.mjs'
 import { ensureBuilt } from './lib/build.mjs'
 import { launchBrowser } from './lib/browser.mjs'
 import { startHouse } from './lib/house.mjs'
+import { memoryBench } from './lib/memoryBench.mjs'
 import { peopleBench } from './lib/peopleBench.mjs'
 import { rigBench } from './lib/rigBench.mjs'
 import { runBench } from './lib/runBench.mjs'
@@ -130,6 +131,8 @@ async function timedStart(folder) {
   return { house, seconds: round((performance.now() - started) / 1000, 2) }
 }
 
+const processesOf = house => house.children.list.map(({ name, child }) => ({ name, pid: child.pid }))
+
 await ensureNodeModules()
 await ensureBuilt()
 const folder = mkdtempSync(join(tmpdir(), 'diapason-bench-'))
@@ -171,6 +174,10 @@ try {
         run: await runBench(address, browser, spread),
         practice: await rigBench(warm.house.env.BENCH_URL, WATCH_S, spread, percentile),
         signal: await signalBench(),
+        memory: await memoryBench(
+          { address, children: processesOf(warm.house), jobId, browser },
+          Number(process.env.BENCH_MEMORY_MINUTES ?? 0),
+        ),
         scale: await scaleBench(Number(process.env.BENCH_JOBS ?? 100_000), browser, spread),
         start: {
           coldS: cold.seconds,

@@ -8,14 +8,18 @@ import { setupGracefulShutdown } from 'nitropack/runtime/internal/shutdown'
 import { trapUnhandledNodeErrors } from 'nitropack/runtime/internal/utils'
 import { log } from './utils/log'
 
+/** Where the web server listens: plain on `HOST`; where a certificate is given, with it on `TLS_HOST` too. */
+const { HOST = '127.0.0.1', PORT = '3000', TLS_HOST, TLS_PORT = '3443', TLS_CERT, TLS_KEY } = process.env
 /**
- * Where the web server listens: plain on `HOST`, and where a certificate is given, with it on `TLS_HOST` too.
  * Somebody who sends a head or a body drop by drop is not waited for; a piece of a recording over the weakest
  * network of a bench takes less.
  */
-const LIMITS = { headersTimeout: 10_000, requestTimeout: 120_000, connectionsCheckingInterval: 2000 }
-
-const { HOST = '127.0.0.1', PORT = '3000', TLS_HOST, TLS_PORT = '3443', TLS_CERT, TLS_KEY } = process.env
+const { DIAPASON_REQUEST_S = '120' } = process.env
+const LIMITS = {
+  headersTimeout: 10_000,
+  requestTimeout: Number(DIAPASON_REQUEST_S) * 1000,
+  connectionsCheckingInterval: 2000,
+}
 const nitro = useNitroApp()
 const answer = toNodeListener(nitro.h3App)
 

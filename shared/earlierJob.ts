@@ -5,7 +5,8 @@ import type { Job } from './job'
 
 /** Which set is asked about. */
 export const setQuery = object({
-  sheetId: string().label('common.model').max(60).required(),
+  /** '' = whichever model bears the serial number */
+  sheetId: string().label('common.model').max(60).default(''),
   serial: string().trim().label('common.serialNumber').max(60).required(),
 })
 

@@ -3,72 +3,36 @@ import { useIntervalFn, useTimestamp } from '@vueuse/core'
 import { t } from '#shared/i18n'
 import { computed, nextTick, ref, onMounted } from 'vue'
 import { laterComponent } from '~/ui/laterComponent'
-import { navigateTo, useHead } from '#imports'
-import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
+import { useHead } from '#imports'
 import FindField from '~/features/bench/components/FindField.vue'
 import BenchBoard from '~/features/bench/components/BenchBoard.vue'
 import NextUseful from '~/features/bench/components/NextUseful.vue'
 import JobRow from '~/features/job/components/JobRow.vue'
 import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
-import type { Failure } from '../data/failureWords'
 import { findJobs } from '~/features/job/logic/findJobs'
 import BackupNotice from '~/features/bench/components/BackupNotice.vue'
 import { useBackupsStore } from '~/features/bench/store/backups'
 import { useBlockedStore } from '~/features/bench/store/blocked'
 import { useJobsStore } from '~/features/job/store/jobs'
-import { useSessionStore } from '~/features/people/store/session'
 import { useRulesStore } from '~/features/rules/store/rules'
-import { useSheetsStore } from '~/features/sheet/store/sheets'
-import type { Intake } from '#shared/job'
 
 /** A bench page is looked at far more often than a set is taken in, or a week is blocked. */
 const BenchTaken = laterComponent(() => import('~/features/bench/components/BenchTaken.vue'))
-const IntakeForm = laterComponent(() => import('~/features/job/components/IntakeForm.vue'))
+const BookIn = laterComponent(() => import('~/features/job/screens/BookIn.vue'))
 const store = useJobsStore()
 const rules = useRulesStore()
-const session = useSessionStore()
 const blocked = useBlockedStore()
 const backups = useBackupsStore()
-const sheets = useSheetsStore()
 const takenOpen = ref(false)
 const starting = ref(false)
-const busy = ref(false)
-const failure = ref<Failure | null>(null)
 const search = ref('')
 const searchField = ref<{ focus: () => void } | null>(null)
 const BACKUP_LOOK_MS = 60_000
-const EMPTY: Intake = {
-  owner: '',
-  contact: '',
-  // A set that was not looked at is no model: nothing is chosen beforehand.
-  sheetId: '',
-  ruleSetId: '',
-  serial: '',
-  complaint: '',
-  claims: [],
-  accessories: '',
-  boxNote: '',
-  mayDo: '',
-  promisedOn: null,
-  ownerLanguage: '',
-}
 const found = computed(() => findJobs(store.items ?? [], search.value))
 const onBench = computed(() => found.value.filter(i => i.job.onBench))
 const away = computed(() => found.value.filter(i => !i.job.onBench))
 
-async function start(intake: Intake) {
-  busy.value = true
-  const result = await store.start(intake)
-  busy.value = false
-  if ('words' in result) failure.value = result
-  else await navigateTo(`/jobs/${result.id}/as-found`)
-}
-function openForm() {
-  void sheets.load()
-  starting.value = true
-  store.forgetSet()
-  failure.value = null
-}
+const openForm = () => (starting.value = true)
 useHead({ title: t('bench.benchTitle') })
 /** Timers on the page move by themselves. */
 const nowMs = useTimestamp({ interval: 15_000 })
@@ -89,28 +53,7 @@ useBenchKeys({
 
 <template>
   <div class="page">
-    <template v-if="starting">
-      <h1>{{ t('bench.bookInASet') }}</h1>
-      <p class="lead">{{ t('bench.ownerModelSerialNumberAndComplaint') }}</p>
-      <div class="with-aside">
-        <IntakeForm
-          :initial="EMPTY"
-          :rule-sets="rules.all"
-          :models="sheets.list"
-          :blocked="blocked.items"
-          :usual-rule-set-id="session.me.ruleSetId"
-          :action="t('bench.startTheJob')"
-          :busy="busy"
-          :failure="failure"
-          @done="start"
-          @set="(sheetId, serial) => store.lookUpSet(sheetId, serial)"
-          ><v-btn class="ml-3" size="large" @click="starting = false">{{
-            t('common.cancel')
-          }}</v-btn></IntakeForm
-        >
-        <EarlierJobs v-if="store.earlier.length > 0" :jobs="store.earlier" />
-      </div>
-    </template>
+    <BookIn v-if="starting" @cancel="starting = false" />
     <template v-else>
       <div class="top">
         <h1>{{ t('bench.onTheBench') }}</h1>

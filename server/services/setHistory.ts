@@ -12,7 +12,10 @@ import { baseSheets } from './sheetBook'
 /** A set that came more often than this is shown by its last visits. */
 const MAX_SHOWN = 10
 
-/** What a set was here for before, each time with how it was left. */
+/**
+ * What a set was here for before, each time with how it was left.
+ * @param sheetId '' = sets of every model with this serial number
+ */
 export async function earlierJobs(sheetId: string, serial: string): Promise<EarlierJob[]> {
   const jobs = await selectJobsOfSet(pool, sheetId, serial, MAX_SHOWN)
   const [events, rules, baseOf] = await Promise.all([

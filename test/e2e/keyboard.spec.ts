@@ -89,3 +89,20 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await expect(page.getByText('take the reading, or all readings of the row')).toBeVisible()
   await page.keyboard.press('Escape')
 })
+
+test('a serial number that was here before names its model, and one press chooses it', async ({
+  page,
+  house,
+}) => {
+  await page.goto(house.address)
+  await page.keyboard.press('j')
+  await page.getByLabel('Serial').fill('40622')
+  await page.getByLabel('Complaint').focus()
+  const beside = page.getByRole('region', { name: 'Sets with this serial number' })
+  await expect(beside).toContainText(/W-0229.*Osmund 27F/)
+  // Whether it is this set nobody has said yet: how that one was left is not shown as its own.
+  await expect(beside).not.toContainText('Last as left')
+  await beside.getByRole('button', { name: 'It is the Osmund 27F' }).click()
+  await expect(page.locator('.v-select').first()).toContainText('Osmund 27F')
+  await expect(page.getByRole('region', { name: 'Earlier jobs of this set' })).toContainText('Last as left')
+})

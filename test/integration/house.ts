@@ -42,15 +42,17 @@ export const INTAKE = {
 
 /**
  * @param setUp false = the first start is still to come; true = without sign-in
+ * @param requestS how long a request may take to arrive
  * @param networks where instruments may be; what a test puts up in the place of one is on this machine
  */
 export async function testHouse({
   demo = true,
   setUp = true,
   networks = '127.0.0.1',
+  requestS = 120,
 } = {}): Promise<TestHouse> {
   const folder = mkdtempSync(join(tmpdir(), 'diapason-test-'))
-  const settings = { DIAPASON_INSTRUMENT_NETWORKS: networks }
+  const settings = { DIAPASON_INSTRUMENT_NETWORKS: networks, DIAPASON_REQUEST_S: String(requestS) }
   const house = await startHouse({ folder, demo, throwAway: true, settings })
   const request: TestHouse['request'] = async (method, path, body) => {
     const raw = typeof body === 'string'

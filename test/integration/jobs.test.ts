@@ -135,6 +135,15 @@ describe('a set that was here before', () => {
       ['powerW', 2.8, 'below'],
     ])
   })
+  it('is found by its serial number alone while no model is chosen, whichever model bears it', async () => {
+    const ofOther = await house.newJob({ serial: 'Cd 78', sheetId: 'osmund-40a', ruleSetId: 'R-EU' })
+    const ofThis = await house.newJob({ serial: 'CD 78' })
+    const found = (await house.request('GET', '/api/jobs/earlier?serial=cd%2078')).body as {
+      job: { id: string }
+    }[]
+    expect(found.map(e => e.job.id)).toEqual([ofThis, ofOther])
+    expect((await earlier('cd 78')).body).toMatchObject([{ job: { id: ofThis } }])
+  })
   it('is not mixed up with others, and a set without serial is refused by name', async () => {
     expect((await earlier('no such serial')).body).toEqual([])
     expect((await earlier('%')).body).toEqual([])

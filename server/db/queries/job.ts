@@ -150,7 +150,8 @@ export async function selectJobsOfSet(
   limit: number,
 ): Promise<Job[]> {
   const { rows } = await db.query<Job>(
-    `select ${COLUMNS} from job where sheet_id = $1 and lower(serial) = lower($2) order by number desc limit $3::int`,
+    `select ${COLUMNS} from job where lower(serial) = lower($2) and ($1 = '' or sheet_id = $1)
+      order by number desc limit $3::int`,
     [sheetId, serial, limit],
   )
   return rows

@@ -9,26 +9,39 @@ import { showAgainst } from '#shared/words/verdictWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 /** What this set was here for before, and how it was left last. */
-const props = defineProps<{ jobs: readonly EarlierJob[] }>()
+const props = defineProps<{
+  jobs: readonly EarlierJob[]
+  /** set = no model is chosen yet: these may be other sets with the same serial number */
+  modelOf?: (sheetId: string) => string
+}>()
+defineEmits<{ choose: [sheetId: string] }>()
+const models = computed(() => (props.modelOf ? [...new Set(props.jobs.map(e => e.job.sheetId))] : []))
+function whereabouts({ job, handedOverAtMs }: EarlierJob): string {
+  if (handedOverAtMs) return t('job.handedOverOn', { dayAndTime: dayAndTime(handedOverAtMs) })
+  return job.onBench ? t('job.stillInTheWorkshop') : t('job.noHandoverRecorded')
+}
 const last = computed(() => props.jobs.find(j => j.asLeft.length > 0) ?? null)
 const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'inside') ?? [])
 </script>
 
 <template>
-  <section class="earlier" :aria-label="t('job.earlierJobsOfThisSet')">
-    <h2>{{ t('job.earlierJobs') }}</h2>
+  <section
+    class="earlier"
+    :aria-label="modelOf ? t('job.setsWithThisSerialNumber') : t('job.earlierJobsOfThisSet')"
+  >
+    <h2>{{ modelOf ? t('job.setsWithThisSerialNumber') : t('job.earlierJobs') }}</h2>
     <p v-for="e in jobs" :key="e.job.id">
       <NuxtLink :to="`/jobs/${e.job.id}/handover`"
         ><b class="fig">{{ jobTag(e.job.number) }}</b></NuxtLink
       >{{ ' ' }}
-      <span class="quiet">{{
-        e.handedOverAtMs
-          ? t('job.handedOverOn', { dayAndTime: dayAndTime(e.handedOverAtMs) })
-          : t('job.stillInTheWorkshop')
-      }}</span>
+      <template v-if="modelOf">{{ modelOf(e.job.sheetId) }}{{ ' ' }}</template>
+      <span class="quiet">{{ whereabouts(e) }}</span>
       {{ e.job.complaint }}
     </p>
-    <template v-if="last">
+    <v-btn v-for="id in models" :key="id" class="mr-2" @click="$emit('choose', id)">{{
+      t('job.itIsThisModel', { model: modelOf!(id) })
+    }}</v-btn>
+    <template v-if="last && !modelOf">
       <p class="quiet">{{ t('job.lastAsLeft', { jobTag: jobTag(last.job.number) }) }}</p>
       <details :open="notInside.length > 0">
         <summary>

@@ -1,15 +1,19 @@
 <script setup lang="ts">
-import { localDay } from '#shared/words/dateWords'
-import { t, LANGUAGES, LANGUAGE_NAMES } from '#shared/i18n'
+import { t } from '#shared/i18n'
 import { useForm } from 'vee-validate'
-import { computed, onMounted, ref } from 'vue'
+import { computed, onMounted, ref, watch } from 'vue'
 import type { RuleSet } from '#core/rules'
-import { coversPlan, usualRules } from '#core/rules'
-import { outlook, runsInto, type BlockedPeriod } from '#core/work'
+import type { BlockedPeriod } from '#core/work'
 import { intakeBody, type Intake } from '#shared/job'
 import type { SheetSummary } from '#shared/sheetFile'
-import { outlookWords, runsIntoWords } from '#shared/words/benchWords'
 import type { Failure } from '~/data/failureWords'
+import {
+  isOtherPlan,
+  modelChoices,
+  offeredRuleSetId,
+  ownerLanguages,
+  promiseWords,
+} from '../logic/intakeChoices'
 import ClaimEditor from './claims/ClaimEditor.vue'
 
 const props = defineProps<{
@@ -20,6 +24,8 @@ const props = defineProps<{
   busy: boolean
   failure: Failure | null
   modelFixed?: boolean
+  /** a model that was chosen beside the form */
+  suggested?: string
   /** under which most sets of this workshop are used */
   usualRuleSetId?: string | null
   /** days on which the bench is taken */
@@ -44,32 +50,16 @@ const [boxNote] = defineField('boxNote', show)
 const [mayDo] = defineField('mayDo', show)
 const [promisedOn] = defineField('promisedOn', show)
 const [ownerLanguage] = defineField('ownerLanguage', show)
-const languages = [
-  { value: '', title: t('job.languageOfThePrinter') },
-  ...LANGUAGES.map(value => ({ value, title: LANGUAGE_NAMES[value] })),
-]
-
-const choosable = computed(() =>
-  props.models.map(s => ({ value: s.id, title: s.model, subtitle: s.description })),
-)
+const languages = ownerLanguages()
+const choosable = computed(() => modelChoices(props.models))
 const summaryOf = (id: string) => props.models.find(m => m.id === id)
 const choices = computed(() => props.ruleSets.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const rules = computed(() => props.ruleSets.find(r => r.id === ruleSetId.value))
-const otherPlan = computed(
-  () =>
-    rules.value?.planId &&
-    sheetId.value &&
-    !coversPlan(rules.value.planId, summaryOf(sheetId.value)?.planId ?? rules.value.planId),
-)
-const today = localDay(Date.now())
+const otherPlan = computed(() => isOtherPlan(rules.value, summaryOf(sheetId.value ?? '')))
 /** Whether the promise can be kept, while it is made. */
-const timely = computed(() => {
-  const blocked = props.blocked ?? []
-  if (promisedOn.value && !errors.value.promisedOn)
-    return outlookWords(outlook(promisedOn.value, 'intake', today, blocked))
-  const period = runsInto('intake', today, blocked)
-  return period ? runsIntoWords(period) : ''
-})
+const timely = computed(() =>
+  promiseWords(errors.value.promisedOn ? null : (promisedOn.value ?? null), props.blocked ?? []),
+)
 /** At once: a focus that comes late takes the letters of another field. */
 const first = ref<{ focus: () => void } | null>(null)
 onMounted(() => first.value?.focus())
@@ -78,15 +68,20 @@ const messages = (field: keyof Intake) =>
 function chooseModel(id: string) {
   const chosen = summaryOf(id)
   if (!chosen) return
-  const rulesOf = (ruleSetId: string | null | undefined) =>
-    props.ruleSets.find(r => r.id === ruleSetId) ?? null
-  const usual = usualRules(rulesOf(props.usualRuleSetId), rulesOf(chosen.defaultRuleSetId), chosen.planId)
-  setFieldValue('ruleSetId', usual?.id ?? chosen.defaultRuleSetId)
+  setFieldValue('ruleSetId', offeredRuleSetId(chosen, props.ruleSets, props.usualRuleSetId))
   lookUp()
 }
-/** Whether this very set was here before. */
+watch(
+  () => props.suggested,
+  id => {
+    if (!id) return
+    setFieldValue('sheetId', id)
+    chooseModel(id)
+  },
+)
+/** Whether this very set was here before; without a model, which sets bear this serial number. */
 function lookUp() {
-  if (sheetId.value && serial.value) emit('set', sheetId.value, serial.value)
+  if (serial.value) emit('set', sheetId.value ?? '', serial.value)
 }
 const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as Intake))
 </script>
@@ -127,12 +122,22 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       />
     </div>
     <ClaimEditor v-model="claims" class="wide" :failure="messages('claims')" />
-    <v-text-field
+    <v-textarea
       v-model="accessories"
       :label="t('job.accessoriesAndSeal')"
+      rows="1"
+      auto-grow
+      max-rows="6"
       :error-messages="messages('accessories')"
     />
-    <v-text-field v-model="mayDo" :label="t('job.approvedInAdvance')" :error-messages="messages('mayDo')" />
+    <v-textarea
+      v-model="mayDo"
+      :label="t('job.approvedInAdvance')"
+      rows="1"
+      auto-grow
+      max-rows="6"
+      :error-messages="messages('mayDo')"
+    />
     <div class="wide">
       <v-textarea
         v-model="boxNote"

@@ -20,6 +20,7 @@ export const useJobsStore = defineStore('jobs', () => {
   let attemptId = uuid()
   const moveFailure = ref<Failure | null>(null)
   let placing = Promise.resolve()
+  let lastAsked = ''
 
   async function load() {
     try {
@@ -32,12 +33,15 @@ export const useJobsStore = defineStore('jobs', () => {
 
   /** Earlier jobs of a set; a failure here must not hold up an intake, it only says that nothing is known. */
   async function lookUpSet(sheetId: string, serial: string, except: string | null = null) {
+    const asked = `${sheetId} ${serial}`
+    lastAsked = asked
     if (serial.trim() === '') return (earlier.value = [])
     const found = await $api<EarlierJob[]>('/api/jobs/earlier', {
       query: { sheetId, serial },
       timeout: 5000,
     }).catch(() => [])
-    earlier.value = found.filter(e => e.job.id !== except)
+    // An answer that comes late is about another set.
+    if (asked === lastAsked) earlier.value = found.filter(e => e.job.id !== except)
   }
 
   /** @returns the job, or the failure */
@@ -94,6 +98,7 @@ export const useJobsStore = defineStore('jobs', () => {
 
   /** Another set is being booked in: what was found of the last one is no longer shown. */
   function forgetSet() {
+    lastAsked = ''
     earlier.value = []
   }
 

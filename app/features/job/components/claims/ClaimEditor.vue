@@ -136,10 +136,14 @@ legend .quiet {
 }
 .claim {
   display: grid;
-  grid-template-columns: 110px 138px minmax(160px, 1.4fr) 138px minmax(94px, 0.7fr) auto;
+  grid-template-columns: 110px 138px minmax(160px, 1fr) 138px auto;
   gap: 8px;
   align-items: center;
-  margin-bottom: 8px;
+  margin-bottom: 14px;
+}
+/* A line of its own: the name of a meter is longer than what would be left of the first. */
+.meter {
+  grid-area: 2 / 1 / 3 / 5;
 }
 select,
 input {
@@ -174,6 +178,9 @@ button {
 @media (max-width: 700px) {
   .claim {
     grid-template-columns: 1fr 1fr;
+  }
+  .meter {
+    grid-area: auto / 1 / auto / 3;
   }
 }
 </style>
