@@ -15,9 +15,10 @@ const { HOST = '127.0.0.1', PORT = '3000', TLS_HOST, TLS_PORT = '3443', TLS_CERT
  * network of a bench takes less.
  */
 const { DIAPASON_REQUEST_S = '120' } = process.env
+const requestTimeout = Number(DIAPASON_REQUEST_S) * 1000
 const LIMITS = {
-  headersTimeout: 10_000,
-  requestTimeout: Number(DIAPASON_REQUEST_S) * 1000,
+  headersTimeout: Math.min(10_000, requestTimeout),
+  requestTimeout,
   connectionsCheckingInterval: 2000,
 }
 const nitro = useNitroApp()

@@ -8,7 +8,7 @@ const SPEAKING = /^(app|instruments|server|shared)\//
  * Demo records and queries are data; what a simulated bench prints in its answers is not read by people; the
  * commands of those who run the machine speak English (decision 132).
  */
-const NOT_SHOWN = /^(server\/(check|demo|db|erase|passwd|pdf\/\w+Svg)\/?|instruments\/bench\/)/
+const NOT_SHOWN = /^(server\/(check|demo|db|erase|passwd|transfer|pdf\/\w+Svg)\/?|instruments\/bench\/)/
 /** A capital, then a second word or a colon: how a sentence or the label of a value begins. */
 const SENTENCE = /^[A-Z][a-z]+(: |,? [a-z$])/
 /** Names, not sentences. */

@@ -3,8 +3,9 @@ import { basename, dirname, join } from 'node:path'
 import { existsSync } from 'node:fs'
 import { openRecording } from '#core/recording'
 import { measureRecording, type Measurement } from '#core/signal'
-import { isLanguage, readLanguageFrom, decimalSignOf } from '#shared/i18n'
+import { readLanguageFrom, decimalSignOf } from '#shared/i18n'
 import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+import { terminalLanguage } from '#shared/i18n/terminal'
 import { errorWords, messageWords } from '#shared/words/messageWords'
 import { parseArguments, USAGE } from './arguments'
 import { fileSource } from './fileSource'
@@ -13,8 +14,7 @@ import { measurementLines } from './words'
 const BAD_INPUT = 2
 
 provideEveryLanguage()
-const locale = (process.env.LC_ALL ?? process.env.LC_MESSAGES ?? process.env.LANG ?? '').slice(0, 2)
-const spoken = isLanguage(locale) ? locale : 'en'
+const spoken = terminalLanguage(process.env)
 readLanguageFrom(() => spoken)
 readDecimalSignFrom(() => decimalSignOf(null, spoken))
 

@@ -1,4 +1,6 @@
+import { readLanguageFrom } from '#shared/i18n'
 import { provideEveryLanguage } from '#shared/i18n/everyLanguage'
+import { terminalLanguage } from '#shared/i18n/terminal'
 import { refuseOtherSchema } from '../check/refuseOtherSchema'
 import { pool } from '../db/pool'
 import { ArchiveError } from './archive'
@@ -7,6 +9,9 @@ import { importRecords, type RecordsReport } from './importRecords'
 import { importWorkshop, type ImportReport } from './importWorkshop'
 
 provideEveryLanguage()
+// Notes that an old record brings with it are read by people of this workshop.
+const spoken = terminalLanguage(process.env)
+readLanguageFrom(() => spoken)
 await refuseOtherSchema()
 
 /** What `npm run export` and `npm run import` do and say: an archive unpacked in a folder, or a table. */

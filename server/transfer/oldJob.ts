@@ -1,6 +1,7 @@
 import { v5 } from 'uuid'
 import type { OldReading, OldRecord } from '#core/record'
 import type { JobEvent, RowTaken } from '#core/run'
+import { t } from '#shared/i18n'
 
 /** Ids are made from what a record says: taken in twice it is one job. */
 const NAMESPACE = '6a9f4b1e-52a1-4c58-9d0f-0a3b7a2d6f11'
@@ -16,7 +17,7 @@ export const intakeOf = ({ owner, contact, sheet, serial, complaint }: OldRecord
   contact,
   sheetId: sheet.id,
   serial,
-  complaint: complaint || '(old record, no complaint written down)',
+  complaint: complaint || t('server.noComplaintWritten'),
 })
 
 /** What is known of the visit, and nothing else: no tone, no supply, no load that nobody wrote down. */
@@ -32,10 +33,9 @@ export function eventsOf(record: OldRecord, jobId: string): JobEvent[] {
   })
   const unplaced = readings.filter(r => r.point === null).map(r => `${r.phase}: ${r.written}`)
   const texts = [
-    `Old record, taken in from a table (rows ${record.rows.join(', ')}). ` +
-      'The hours of its entries are not known: noon stands for them.',
+    t('server.oldRecordFromRows', { rows: record.rows.join(', ') }),
     ...notes,
-    ...(unplaced.length > 0 ? [`Readings without a row of the sheet:\n${unplaced.join('\n')}`] : []),
+    ...(unplaced.length > 0 ? [`${t('server.readingsWithoutRow')}\n${unplaced.join('\n')}`] : []),
   ]
   return [
     ...texts.map(note),

@@ -21,7 +21,7 @@ function imported(lines: readonly string[], ...more: string[]) {
   const file = join(folder, 'old.csv')
   // As a spreadsheet of that time writes it.
   writeFileSync(file, Buffer.from(lines.join('\r\n'), 'latin1'))
-  return command('import', [file, ...more], { DATABASE_URL: house.cluster.adminUrl })
+  return command('import', [file, ...more], { DATABASE_URL: house.cluster.adminUrl, LC_ALL: 'C.UTF-8' })
 }
 const HEAD = 'Owner;Model;Serial;Received;Returned;Complaint;Note;Phase;Mode;Channel;Power;Quantity;Value'
 const TABLE = [
