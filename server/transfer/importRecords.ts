@@ -35,16 +35,16 @@ export async function importRecords(file: string, really: boolean): Promise<Reco
   const rows = readTable(file)
   try {
     return await inTransaction(async db => {
-      const sheets = await everySheet(db)
+      const ruleSetOf = await usualRuleSets(db)
       const { records, problems } = oldRecords(rows, {
-        sheets,
+        sheets: await everySheet(db),
         quantities: QUANTITIES_BY_NAME,
         nowMs: Date.now(),
       })
       const told = problems.map(problemWords)
       const outcomes = []
       for (const record of records.toSorted((a, b) => a.receivedMs - b.receivedMs)) {
-        const outcome = await takeIn(db, record)
+        const outcome = await takeIn(db, record, ruleSetOf(record))
         if (outcome.problem === null) outcomes.push(outcome)
         else told.push(outcome.problem)
       }
@@ -67,7 +67,7 @@ export async function importRecords(file: string, really: boolean): Promise<Reco
   }
 }
 
-async function takeIn(db: Db, record: OldRecord) {
+async function takeIn(db: Db, record: OldRecord, ruleSetId: string) {
   const { owner, sheet, serial, receivedMs, rows } = record
   const day = new Date(receivedMs).toISOString().slice(0, 10)
   const id = jobIdOf(record)
@@ -85,7 +85,16 @@ async function takeIn(db: Db, record: OldRecord) {
   })
   if (why) return problem(why)
   const number = await freeNumber(db)
-  await insertRow(db, 'job', await jobRow(db, record, id, number))
+  await insertRow(db, 'job', {
+    ...intakeOf(record),
+    id,
+    number,
+    ruleSetId,
+    sheetRevision: sheet.revision,
+    schools: sheet.schools ?? {},
+    onBench: false,
+    createdAt: new Date(receivedMs).toISOString(),
+  })
   for (const event of events) await insertEvent(db, id, event)
   await markForIndex(db, id)
   const apart = await incoherent(db, id, (await selectEvents(db, [id])).get(id)!)
@@ -110,19 +119,10 @@ async function refusalOf(record: OldRecord, events: readonly JobEvent[]): Promis
   return null
 }
 
-async function jobRow(db: Db, record: OldRecord, id: string, number: number) {
-  const { sheet, receivedMs } = record
+/** What old records of a model are judged by: as a new job would be. */
+async function usualRuleSets(db: Db): Promise<(record: OldRecord) => string> {
   const rules = await everyRuleSet(db)
   const workshop = rules.get((await selectUsualRuleSetId(db)) ?? '') ?? null
-  const usual = usualRules(workshop, rules.get(sheet.defaultRuleSetId) ?? null, sheet.planId)
-  return {
-    ...intakeOf(record),
-    id,
-    number,
-    sheetRevision: sheet.revision,
-    ruleSetId: usual?.id ?? sheet.defaultRuleSetId,
-    schools: sheet.schools ?? {},
-    onBench: false,
-    createdAt: new Date(receivedMs).toISOString(),
-  }
+  return ({ sheet: { defaultRuleSetId, planId } }) =>
+    usualRules(workshop, rules.get(defaultRuleSetId) ?? null, planId)?.id ?? defaultRuleSetId
 }

@@ -1,7 +1,8 @@
 import { isDeepStrictEqual } from 'node:util'
 import { CoreError } from '#core/errors'
 import type { ModelSheet } from '#core/sheet'
-import { ruleSetBody } from '#shared/ruleSet'
+import { completeBody } from '#shared/ownRuleSet'
+import { ruleSetBody, type RuleSetBody } from '#shared/ruleSet'
 import { sheetBody } from '#shared/sheet/sheetBody'
 import type { Db } from '../db/pool'
 import { selectOwnRuleSet } from '../db/queries/ruleSet'
@@ -11,26 +12,34 @@ import { requireSheet } from '../services/sheetBook'
 /** What jobs are measured and judged by: what is taken in, and what here has another content. */
 export interface Shared {
   readonly take: readonly Row[]
-  /** by id, in words */
+  /** why a job that refers to it cannot be taken in, by what it refers to */
   readonly refused: ReadonlyMap<string, string>
+  /** what differs, in words, each once */
+  readonly said: readonly string[]
 }
 
+export const revisionKey = (sheetId: unknown, revision: unknown) => `${String(sheetId)}@${String(revision)}`
+
 /**
- * Revisions of sheets that are not here. Where one that is here has another content, nothing of that sheet is
- * taken: jobs refer to a revision by its number.
+ * Revisions of sheets that are not here. From the first one that has another content here, nothing of that
+ * sheet is taken: jobs refer to a revision by its number. Those before it are the same on both sides.
  */
 export async function sheetsToTake(db: Db, rows: readonly Row[]): Promise<Shared> {
   const take: Row[] = []
   const refused = new Map<string, string>()
-  for (const row of rows) {
+  const apart = new Map<string, string>()
+  const inOrder = rows.toSorted((a, b) => Number(a.revision) - Number(b.revision))
+  for (const row of inOrder) {
     await sheetBody.validate(row.body, { strict: true })
     const { sheetId, revision } = row as { sheetId: string; revision: number }
     const here = await revisionHere(db, sheetId, revision)
-    if (!here) take.push(row)
-    else if (!isDeepStrictEqual(plain(here), plain(row.body)))
-      refused.set(sheetId, `sheet ${sheetId}, revision ${revision}, is another one here`)
+    if (here && !isDeepStrictEqual(plain(here), plain(row.body)) && !apart.has(sheetId))
+      apart.set(sheetId, `sheet ${sheetId}, revision ${revision}, is another one here`)
+    const why = apart.get(sheetId)
+    if (why !== undefined) refused.set(revisionKey(sheetId, revision), why)
+    else if (!here) take.push(row)
   }
-  return { take: take.filter(row => !refused.has(row.sheetId as string)), refused }
+  return { take, refused, said: [...apart.values()] }
 }
 
 async function revisionHere(db: Db, id: string, revision: number): Promise<ModelSheet | null> {
@@ -48,13 +57,15 @@ export async function ruleSetsToTake(db: Db, rows: readonly Row[]): Promise<Shar
   const take: Row[] = []
   const refused = new Map<string, string>()
   for (const row of rows) {
-    await ruleSetBody.validate(row.body, { strict: true })
+    // One of an earlier version lacks what rule sets have since.
+    const body = completeBody(row.body as Partial<RuleSetBody>)
+    await ruleSetBody.validate(body, { strict: true })
     const here = await selectOwnRuleSet(db, row.id as string)
     if (!here) take.push(row)
-    else if (!isDeepStrictEqual(plain(here.body), plain(row.body)))
+    else if (!isDeepStrictEqual(plain(here.body), plain(body)))
       refused.set(row.id as string, `rule set ${row.id as string} is another one here`)
   }
-  return { take, refused }
+  return { take, refused, said: [...refused.values()] }
 }
 
 /**

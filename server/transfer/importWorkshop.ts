@@ -9,7 +9,7 @@ import { DryRun } from './dryRun'
 import { ArchiveError, bytesName, jobName, openArchive, readJson, tableName, type JobFile } from './archive'
 import { problemsOfFiles, problemsOfJob } from './checkJobFile'
 import { bytesOf, importJob, insertRowsOfJob, type JobOutcome, type Source } from './importJob'
-import { insertSheets, ruleSetsToTake, sheetsToTake } from './importShared'
+import { insertSheets, revisionKey, ruleSetsToTake, sheetsToTake } from './importShared'
 
 /** What an import did, or would do. */
 export interface ImportReport {
@@ -78,15 +78,16 @@ async function takeIn(db: Db, source: Source): Promise<ImportReport> {
   const jobs: JobOutcome[] = []
   for (const id of source.manifest.jobs) {
     const file = readJson<JobFile>(source.folder, source.manifest, jobName(id))
+    const { sheetId, sheetRevision, ruleSetId } = file.job
     const refusal =
-      sheets.refused.get(String(file.job.sheetId)) ?? rules.refused.get(String(file.job.ruleSetId)) ?? null
+      sheets.refused.get(revisionKey(sheetId, sheetRevision)) ?? rules.refused.get(String(ruleSetId)) ?? null
     jobs.push(await importJob(db, source, file, refusal))
   }
   const here = new Set(jobs.filter(j => j.kind !== 'refused').map(j => j.id))
   const said = [
     ...(await insertSheets(db, sheets, here)),
     ...rules.take.map(row => `rule set ${String(row.id)} taken in`),
-    ...[...sheets.refused.values(), ...rules.refused.values()].map(words => `${words}: ours stays`),
+    ...[...sheets.said, ...rules.said].map(words => `${words}: ours stays`),
     ...(await takeRest(db, source)),
   ]
   await refuseIncoherent(db, jobs)

@@ -184,27 +184,50 @@ describe('Two workshops that work on', () => {
     expect(events.map(e => e.text)).not.toContain('said there')
   })
 
+  it('do not bring back an owner who was erased here on request', async () => {
+    const owner = 'Slate quarry, lorry 4 (Ilse Harrow)'
+    expect((await given(young, 'erase', owner, 'asked by letter', '--yes')).status).toBe(0)
+    const kept = () =>
+      query<{ owner: string; papers: number }>(
+        young,
+        `select owner, (select count(*)::int from handover_paper p where p.job_id = job.id) as papers
+          from job where number = 229`,
+      )
+    expect(await kept()).toEqual([{ owner: '\u2013', papers: 0 }])
+    const { status, said } = await given(young, 'import', at('whole'), '--yes')
+    expect([status, said]).toEqual([0, expect.stringContaining('W-0229: owner differs; ours stays as it is')])
+    expect(await kept()).toEqual([{ owner: '\u2013', papers: 0 }])
+    expect((await given(young, 'check')).status).toBe(0)
+  })
+
   it('with another sheet under the same number do not judge by the wrong one', async () => {
-    await revised(old, 'Osmund special')
-    await revised(young, 'Osmund other')
-    const id = await old.newJob({ sheetId: 'own-set' })
+    for (const house of [old, young]) await revised(house, 1, 'Osmund special')
+    const before = await old.newJob({ sheetId: 'own-set' })
+    await revised(old, 2, 'Osmund special, corrected there')
+    await revised(young, 2, 'Osmund special, corrected here')
+    const after = await old.newJob({ sheetId: 'own-set' })
     const { status, said } = await given(young, 'import', await exported(old, 'sheets'), '--yes')
     expect([status, said]).toEqual([
       0,
-      expect.stringMatching(/not taken in: sheet own-set, revision 1, is another one here/),
+      expect.stringMatching(/not taken in: sheet own-set, revision 2, is another one here/),
     ])
-    expect(await query(young, `select from job where id = '${id}'`)).toEqual([])
+    expect(said).toContain('sheet own-set, revision 2, is another one here: ours stays')
+    // A job of a revision before the two went apart is none the worse.
+    expect(await query(young, `select id from job where id in ('${before}', '${after}')`)).toEqual([
+      { id: before },
+    ])
     expect((await given(young, 'check')).status).toBe(0)
   })
 })
 
 /** A sheet of the workshop's own, under a name that the other uses too. */
-async function revised(house: TestHouse, model: string): Promise<void> {
+async function revised(house: TestHouse, revision: number, model: string): Promise<void> {
   const file = (await house.request('GET', '/api/sheets/osmund-27f/file.json')).body as {
     revisions: { sheet: object }[]
   }
-  const sheet = { ...file.revisions.at(-1)!.sheet, id: 'own-set', revision: 1, model }
-  await query(house, "insert into sheet_revision (sheet_id, revision, body) values ('own-set', 1, $1)", [
+  const sheet = { ...file.revisions.at(-1)!.sheet, id: 'own-set', revision, model }
+  await query(house, "insert into sheet_revision (sheet_id, revision, body) values ('own-set', $1, $2)", [
+    revision,
     JSON.stringify(sheet),
   ])
 }
