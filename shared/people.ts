@@ -23,6 +23,19 @@ export interface Me {
   readonly person: SignedIn | null
   /** who may sign in by PIN in this browser */
   readonly known: readonly Author[]
+  /** somebody signs in by a passkey under the name by which this page was opened */
+  readonly hasPasskeys: boolean
+}
+
+/** A key of a device by which somebody signs in, as its owner sees it. */
+export interface Passkey {
+  readonly id: string
+  readonly name: string
+  /** name of this server under which it works */
+  readonly host: string
+  readonly addedAtMs: number
+  /** null = never */
+  readonly usedAtMs: number | null
 }
 
 /** Somebody of the workshop, as its owner sees them. */
@@ -45,6 +58,8 @@ export const AUDIT_ACTIONS = [
   'person-barred',
   'password-changed',
   'pin-changed',
+  'passkey-added',
+  'passkey-removed',
   'link-made',
   'link-ended',
 ] as const

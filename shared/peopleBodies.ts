@@ -23,7 +23,7 @@ const newPassword = () =>
       },
     )
 /** One that is only compared: what is wrong with it is nobody's business. */
-const anyPassword = () => string().label('people.password').max(MAX_PASSWORD).required()
+export const anyPassword = () => string().label('people.password').max(MAX_PASSWORD).required()
 const pin = () =>
   string()
     .label('people.pin')

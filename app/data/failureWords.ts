@@ -9,11 +9,15 @@ export interface Failure {
   readonly code: string | null
 }
 
+/** A failure that no server answered, and that says itself what it is. */
+export class InWords extends Error {}
+
 /** Refusals that pass when somebody signs in, or when some time has. */
 const PASSING: ReadonlySet<string> = new Set(['sign-in-needed', 'other-person', 'too-many-tries'])
 
 /** Reads whatever a fetch threw. Without an answer, or with a 5xx, the cause passes by itself. */
 export function failureOf(error: unknown): Failure {
+  if (error instanceof InWords) return { words: error.message, field: null, passing: false, code: null }
   const { statusCode, data } = error as { statusCode?: number; data?: { data?: WireError } }
   const wire = data?.data
   if (wire?.message)

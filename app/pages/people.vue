@@ -6,6 +6,7 @@ import { useHead } from '#imports'
 import AuditTable from '~/features/people/components/AuditTable.vue'
 import NewPerson from '~/features/people/components/NewPerson.vue'
 import OtherDevices from '~/features/people/components/OtherDevices.vue'
+import OwnPasskeys from '~/features/people/screens/OwnPasskeys.vue'
 import OwnSecrets from '~/features/people/screens/OwnSecrets.vue'
 import OwnerFields from '~/features/people/components/OwnerFields.vue'
 import PersonRow from '~/features/people/components/PersonRow.vue'
@@ -68,7 +69,8 @@ useHead({ title: t('people.people') })
     </form>
     <template v-else-if="me">
       <p class="lead">{{ t('people.signedInAs', { name: me.name, role: roleWords(me.role) }) }}</p>
-      <OwnSecrets />
+      <OwnSecrets :key="me.personId" />
+      <OwnPasskeys :key="me.personId" />
       <OtherDevices v-if="network.wayIn" :way-in="network.wayIn" />
       <template v-if="isOwner">
         <h2>{{ session.me.workshop }}</h2>

@@ -1,6 +1,7 @@
 import { randomInt } from 'node:crypto'
 import { inTransaction, pool } from '../db/pool'
 import { selectSecretsByName, updatePassword, updatePin } from '../db/queries/person'
+import { deletePasskeysOf } from '../db/queries/passkey'
 import { deleteBrowsersOf, deleteSessionsOf } from '../db/queries/session'
 import { insertAudit } from '../db/queries/workshop'
 import { hashed } from '../utils/secret'
@@ -24,10 +25,11 @@ if (!person) {
     await updatePin(db, person.id, null)
     await deleteSessionsOf(db, person.id, null)
     await deleteBrowsersOf(db, person.id)
+    await deletePasskeysOf(db, person.id)
     await insertAudit(db, 'password-changed', { personId: person.id, name: person.name }, 'npm run passwd')
   })
   say(`New password of ${person.name}: ${password}`)
-  say('It is shown this once. Signed out everywhere; the PIN is gone.')
+  say('It is shown this once. Signed out everywhere; PIN and passkeys are gone.')
 }
 await pool.end()
 

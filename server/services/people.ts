@@ -10,10 +10,12 @@ import {
   updatePerson,
   updatePin,
 } from '../db/queries/person'
+import { deletePasskeysOf } from '../db/queries/passkey'
 import { deleteBrowsersOf, deleteSessionsOf } from '../db/queries/session'
 import { insertAudit } from '../db/queries/workshop'
 import { ApiError } from '../utils/apiError'
 import { attempt } from '../utils/attempts'
+import { refuseGuessable } from '../utils/guessable'
 import { hashed, isSecret } from '../utils/secret'
 import { forgetAll } from './entrance'
 
@@ -28,6 +30,7 @@ interface NewPerson {
 
 /** The same request again adds nobody. @throws {ApiError} name-taken */
 export async function addPerson({ password, ...person }: NewPerson, by: SignedIn): Promise<Person[]> {
+  refuseGuessable(password, [person.name])
   const passwordHash = await hashed(password)
   await inTransaction(async db => {
     if (await insertPerson(db, { ...person, passwordHash }))
@@ -70,10 +73,12 @@ async function whyNot(id: string): Promise<ApiError> {
 
 /** By the owner, for somebody who has lost it: signed out everywhere. @throws {ApiError} unknown-person */
 export async function resetPassword(id: string, password: string, by: SignedIn): Promise<void> {
+  refuseGuessable(password, [(await selectSecrets(pool, id))?.name ?? ''])
   const passwordHash = await hashed(password)
   await inTransaction(async db => {
     if (!(await updatePassword(db, id, passwordHash))) throw await whyNot(id)
     await signedOutEverywhere(db, id, null)
+    await deletePasskeysOf(db, id)
     const name = (await selectPeople(db)).find(p => p.id === id)?.name ?? ''
     await insertAudit(db, 'password-changed', by, name)
   })
@@ -88,6 +93,7 @@ export async function changeOwnPassword(
   address: string,
 ): Promise<void> {
   await prove(of, old, address)
+  refuseGuessable(password, [of.name])
   const passwordHash = await hashed(password)
   await inTransaction(async db => {
     await updatePassword(db, of.personId, passwordHash)
@@ -111,7 +117,8 @@ export async function changeOwnPin(
   })
 }
 
-async function prove(of: SignedIn, password: string, address: string): Promise<void> {
+/** By the present password, before a secret changes. @throws {ApiError} wrong-secret, too-many-tries */
+export async function prove(of: SignedIn, password: string, address: string): Promise<void> {
   const secrets = await selectSecrets(pool, of.personId)
   const isRight = await attempt('password', of.name, address, () =>
     isSecret(password, secrets?.passwordHash ?? null),

@@ -1,8 +1,10 @@
-import type { H3Event } from 'h3'
+import type { AuthenticationResponseJSON } from '@simplewebauthn/server'
+import { getRequestHost, type H3Event } from 'h3'
 import { t } from '#shared/i18n'
 import type { Me } from '#shared/people'
 import { isDatabaseAway } from '../db/errors'
 import { inTransaction, pool } from '../db/pool'
+import { hasPasskeys } from '../db/queries/passkey'
 import { selectSecrets, selectSecretsByName, type PersonSecrets } from '../db/queries/person'
 import { deleteSession, insertSession, selectKnown, upsertBrowser } from '../db/queries/session'
 import { insertAudit } from '../db/queries/workshop'
@@ -19,6 +21,7 @@ import {
   sessionHash,
 } from '../utils/session'
 import { entranceOf, forget } from './entrance'
+import { isAnswered, proofOf } from './passkeys'
 
 /** What a page has to know before it shows anything. */
 export async function me(event: H3Event): Promise<Me> {
@@ -32,6 +35,7 @@ export async function me(event: H3Event): Promise<Me> {
     ruleSetId,
     person,
     known: signIn && browser ? await knownIn(browser) : [],
+    hasPasskeys: signIn && person === null && (await hasPasskeysHere(event)),
   }
 }
 
@@ -41,6 +45,15 @@ async function knownIn(browser: Buffer) {
     return await selectKnown(pool, browser)
   } catch (error) {
     if (isDatabaseAway(error)) return []
+    throw error
+  }
+}
+
+async function hasPasskeysHere(event: H3Event): Promise<boolean> {
+  try {
+    return await hasPasskeys(pool, getRequestHost(event).replace(/:\d+$/, ''))
+  } catch (error) {
+    if (isDatabaseAway(error)) return false
     throw error
   }
 }
@@ -70,6 +83,17 @@ export async function signInByPin(
   const where = `${browser?.toString('base64') ?? ''} ${personId}`
   const isRight = await attempt('pin', where, addressOf(event), () => isSecret(pin, person?.pinHash ?? null))
   if (!isRight || !person) return refuse(person?.id ?? null, person?.name ?? '', 'PIN')
+  await begin(event, person)
+}
+
+/** By a key of the device, which asked for a finger, a face or its own PIN. @throws as above; needs-a-name */
+export async function signInByPasskey(event: H3Event, response: AuthenticationResponseJSON): Promise<void> {
+  const proof = await proofOf(response.id)
+  const person = proof ? await selectSecrets(pool, proof.personId) : null
+  const isRight = await attempt('passkey', response.id, addressOf(event), () =>
+    isAnswered(event, proof, response),
+  )
+  if (!isRight || !person) return refuse(person?.id ?? null, person?.name ?? '', 'passkey')
   await begin(event, person)
 }
 

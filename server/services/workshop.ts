@@ -5,6 +5,7 @@ import { inTransaction, pool } from '../db/pool'
 import { insertPerson } from '../db/queries/person'
 import { insertAudit, selectAudit, setUpWorkshop, updateUsualRules } from '../db/queries/workshop'
 import { ApiError } from '../utils/apiError'
+import { refuseGuessable } from '../utils/guessable'
 import { hashed } from '../utils/secret'
 import { forgetAll } from './entrance'
 import { requireRules } from './rules'
@@ -29,6 +30,7 @@ export async function setUp(
   { workshop, owner, ruleSetId = null }: FirstStart,
 ): Promise<void> {
   if (ruleSetId) await requireRules(pool, ruleSetId)
+  if (owner) refuseGuessable(owner.password, [owner.name, workshop], 'owner.password')
   const person = owner && {
     id: randomUUID(),
     name: owner.name,

@@ -1,10 +1,9 @@
 import { readFileSync, createReadStream } from 'node:fs'
-import { isDeepStrictEqual } from 'node:util'
 import type { JobEvent } from '#core/run'
 import { jobTag } from '#shared/jobTag'
-import { eventDigest } from '../db/eventChain'
 import type { Db } from '../db/pool'
-import { lockJob } from '../db/queries/job'
+import { lockJob, updateJob } from '../db/queries/job'
+import { isOwnerErased } from '../db/queries/erase'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
 import { markForIndex } from '../db/queries/jobIndex'
 import {
@@ -16,7 +15,8 @@ import {
   type Row,
 } from '../db/queries/transfer'
 import { bytesName, listed, paperName, type JobFile, type Manifest } from './archive'
-import { eventsOf, intakeOf, thumbnailOf } from './checkJobFile'
+import { eventsOf, thumbnailOf } from './checkJobFile'
+import { differences, haveSameBeginning } from './sameJob'
 
 /** What became of a job of an archive. */
 export interface JobOutcome {
@@ -58,23 +58,30 @@ export async function importJob(
   if (!here) return insertJob(db, source, file, tag)
   const ours = (await selectEvents(db, [id])).get(id)!
   const theirs = eventsOf(file)
-  const shared = Math.min(ours.length, theirs.length)
   const name = here.number === file.job.number ? tag : `${jobTag(here.number)} (${tag} there)`
-  if (!sameEntries(ours.slice(0, shared), theirs.slice(0, shared)))
+  if (!haveSameBeginning(ours, theirs))
     return untouched('apart', `${name}: entered on both sides since; nothing was taken, ours stays as it is`)
-  const remarks = otherFields(here as unknown as Row, file.job).map(
-    field => `${name}: ${field} differs; ours stays as it is`,
-  )
+  const added = theirs.slice(ours.length)
+  await insertEntries(db, id, added)
+  // Where a set is that was handed over there is not said by what stands here.
+  const now = added.some(e => e.kind === 'handed-over')
+    ? await updateJob(db, id, { onBench: file.job.onBench === true }, null)
+    : here
+  const remarks = differences(now!, file.job).map(words => `${name}: ${words}`)
   if (file.job.ownerErasedAt && here.owner !== file.job.owner)
     remarks.push(`${name}: the owner was erased there on request; npm run erase does it here`)
-  // What was erased here on request does not come back with the papers of another workshop.
-  if (theirs.length < ours.length) return untouched('same', ...remarks)
-  const added = theirs.slice(shared)
-  await insertEntries(db, id, added)
-  const files = await insertRowsOfJob(db, source, file.rows)
+  // What was erased here does not come back with the papers of a workshop that does not know of it.
+  const isPaperOut = theirs.length < ours.length && (await isOwnerErased(db, id))
+  const files = await insertRowsOfJob(db, source, isPaperOut ? withoutPapers(file.rows) : file.rows)
   if (added.length + files > 0) await markForIndex(db, id)
   return { kind: added.length + files > 0 ? 'grown' : 'same', id, entries: added.length, files, remarks }
 }
+
+const withoutPapers = (rows: JobFile['rows']): JobFile['rows'] => ({
+  ...rows,
+  handover_issue: [],
+  handover_paper: [],
+})
 
 async function insertJob(db: Db, source: Source, file: JobFile, tag: string): Promise<JobOutcome> {
   const id = file.job.id as string
@@ -93,18 +100,6 @@ async function insertEntries(db: Db, jobId: string, events: readonly JobEvent[])
   for (const event of events)
     if (!(await insertEvent(db, jobId, event)))
       throw new Error(`entry ${event.id} belongs to another job here`)
-}
-
-const sameEntries = (ours: readonly JobEvent[], theirs: readonly JobEvent[]) =>
-  ours.every((event, i) => eventDigest(event).equals(eventDigest(theirs[i]!)))
-
-/** Fields of the intake, and whether the set is in the shop, that are not the same on both sides. */
-function otherFields(here: Row, there: Row): string[] {
-  const [ours, theirs] = [here, there].map(job => ({ ...intakeOf(job), onBench: job.onBench }) as Row) as [
-    Row,
-    Row,
-  ]
-  return Object.keys(ours).filter(field => !isDeepStrictEqual(ours[field], theirs[field]))
 }
 
 /** @returns how many of them were not here */

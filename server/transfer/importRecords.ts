@@ -4,15 +4,15 @@ import type { JobEvent } from '#core/run'
 import { intakeBody } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 import { incoherent, unreadable } from '../check/checkEntries'
-import { inTransaction, type Db } from '../db/pool'
+import type { Db } from '../db/pool'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
-import { indexPending, markForIndex } from '../db/queries/jobIndex'
+import { markForIndex } from '../db/queries/jobIndex'
 import { selectJob } from '../db/queries/job'
-import { continueNumbers, freeNumber, insertRow } from '../db/queries/transfer'
+import { freeNumber, insertRow } from '../db/queries/transfer'
 import { selectUsualRuleSetId } from '../db/queries/workshop'
 import { everyRuleSet } from '../services/rules'
 import { everySheet } from '../services/sheetBook'
-import { DryRun } from './dryRun'
+import { takenIn } from './dryRun'
 import { eventsOf, intakeOf, jobIdOf } from './oldJob'
 import { problemWords, QUANTITIES_BY_NAME, readTable } from './readTable'
 
@@ -33,38 +33,27 @@ export interface RecordsReport {
  */
 export async function importRecords(file: string, really: boolean): Promise<RecordsReport> {
   const rows = readTable(file)
-  try {
-    return await inTransaction(async db => {
-      const ruleSetOf = await usualRuleSets(db)
-      const { records, problems } = oldRecords(rows, {
-        sheets: await everySheet(db),
-        quantities: QUANTITIES_BY_NAME,
-        nowMs: Date.now(),
-      })
-      const told = problems.map(problemWords)
-      const outcomes = []
-      for (const record of records.toSorted((a, b) => a.receivedMs - b.receivedMs)) {
-        const outcome = await takeIn(db, record, ruleSetOf(record))
-        if (outcome.problem === null) outcomes.push(outcome)
-        else told.push(outcome.problem)
-      }
-      const report = {
-        said: outcomes.map(o => o.words),
-        taken: outcomes.filter(o => o.isNew).length,
-        here: outcomes.filter(o => !o.isNew).length,
-        problems: told,
-      }
-      if (!really) throw new DryRun(report)
-      await continueNumbers(db)
-      while (await indexPending(db)) {
-        /* until nothing is left */
-      }
-      return report
+  return takenIn(really, async db => {
+    const ruleSetOf = await usualRuleSets(db)
+    const { records, problems } = oldRecords(rows, {
+      sheets: await everySheet(db),
+      quantities: QUANTITIES_BY_NAME,
+      nowMs: Date.now(),
     })
-  } catch (error) {
-    if (error instanceof DryRun) return error.report as RecordsReport
-    throw error
-  }
+    const told = problems.map(problemWords)
+    const outcomes = []
+    for (const record of records.toSorted((a, b) => a.receivedMs - b.receivedMs)) {
+      const outcome = await takeIn(db, record, ruleSetOf(record))
+      if (outcome.problem === null) outcomes.push(outcome)
+      else told.push(outcome.problem)
+    }
+    return {
+      said: outcomes.map(o => o.words),
+      taken: outcomes.filter(o => o.isNew).length,
+      here: outcomes.filter(o => !o.isNew).length,
+      problems: told,
+    }
+  })
 }
 
 async function takeIn(db: Db, record: OldRecord, ruleSetId: string) {

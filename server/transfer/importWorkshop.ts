@@ -1,11 +1,10 @@
 import { jobTag } from '#shared/jobTag'
 import { incoherent } from '../check/checkEntries'
-import { inTransaction, type Db } from '../db/pool'
+import type { Db } from '../db/pool'
 import { selectSchemaVersion } from '../db/queries/check'
 import { selectEvents } from '../db/queries/jobEvent'
-import { indexPending } from '../db/queries/jobIndex'
-import { continueNumbers, insertRow, selectRows, type Row, type TransferTable } from '../db/queries/transfer'
-import { DryRun } from './dryRun'
+import { insertRow, selectRows, type Row, type TransferTable } from '../db/queries/transfer'
+import { takenIn } from './dryRun'
 import { ArchiveError, bytesName, jobName, openArchive, readJson, tableName, type JobFile } from './archive'
 import { problemsOfFiles, problemsOfJob } from './checkJobFile'
 import { bytesOf, importJob, insertRowsOfJob, type JobOutcome, type Source } from './importJob'
@@ -35,22 +34,11 @@ export async function importWorkshop(
   folder: string,
   { really, isDemo }: { readonly really: boolean; readonly isDemo: boolean },
 ): Promise<ImportReport> {
-  try {
-    return await inTransaction(async db => {
-      const source = { folder, manifest: await openArchive(folder, await selectSchemaVersion(db), isDemo) }
-      await refuseProblems(source)
-      const report = await takeIn(db, source)
-      if (!really) throw new DryRun(report)
-      await continueNumbers(db)
-      while (await indexPending(db)) {
-        /* until nothing is left */
-      }
-      return report
-    })
-  } catch (error) {
-    if (error instanceof DryRun) return error.report as ImportReport
-    throw error
-  }
+  return takenIn(really, async db => {
+    const source = { folder, manifest: await openArchive(folder, await selectSchemaVersion(db), isDemo) }
+    await refuseProblems(source)
+    return takeIn(db, source)
+  })
 }
 
 async function refuseProblems(source: Source): Promise<void> {

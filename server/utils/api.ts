@@ -78,6 +78,7 @@ const NAMED = {
   'unknown-practice': 'server.exercise',
   'unknown-picture': 'server.boardPicture',
   'unknown-person': 'server.person',
+  'unknown-passkey': 'server.passkey',
 } as const satisfies Readonly<Record<string, MessageCode>>
 
 /** A UUID from the path. An id of any other form belongs to nothing. */

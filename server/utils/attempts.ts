@@ -6,7 +6,12 @@ const WITHIN_S = 15 * 60
 /** Wrong ones of one name, by password and by PIN; and of one address, whatever the names. */
 const byPassword = new RateLimiterMemory({ points: 10, duration: WITHIN_S })
 const byPin = new RateLimiterMemory({ points: 5, duration: WITHIN_S })
+/** Challenges for passkeys: each is kept until it is answered or too old. */
+const challenges = new RateLimiterMemory({ points: 30, duration: 60 })
 const byAddress = new RateLimiterMemory({ points: 60, duration: WITHIN_S })
+
+/** Lets an address ask for a challenge, unless it asked too often. @throws {ApiError} too-many-tries */
+export const isAsked = (address: string): Promise<void> => counted(challenges, address)
 
 /**
  * Lets somebody try a secret, unless too many tries were wrong. Each try counts until it turns out right, so
@@ -15,7 +20,7 @@ const byAddress = new RateLimiterMemory({ points: 60, duration: WITHIN_S })
  * @throws {ApiError} too-many-tries; whatever `isRight` throws
  */
 export async function attempt(
-  kind: 'password' | 'pin',
+  kind: 'password' | 'pin' | 'passkey',
   who: string,
   address: string,
   isRight: () => Promise<boolean>,

@@ -1,7 +1,7 @@
 import type { Role } from '#shared/people'
 
 /** What a page needs before anybody has signed in, and signing in itself. */
-const OPEN = /^\/api\/(health|me|workshop|sign-in(\/pin)?|sign-out|texts\/[a-z]{2})$/
+const OPEN = /^\/api\/(health|me|workshop|sign-in(\/pin|\/passkey(\/offer)?)?|sign-out|texts\/[a-z]{2})$/
 /** What belongs to oneself. */
 const OWN = /^\/api\/me\//
 const OF_OWNER = /^\/api\/(people|audit)(\/|$)/

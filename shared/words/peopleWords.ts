@@ -23,6 +23,8 @@ const ACTION_WORDS: Readonly<Record<AuditAction, MessageCode>> = {
   'person-barred': 'people.actionPersonBarred',
   'password-changed': 'people.actionPasswordChanged',
   'pin-changed': 'people.actionPinChanged',
+  'passkey-added': 'people.actionPasskeyAdded',
+  'passkey-removed': 'people.actionPasskeyRemoved',
   'link-made': 'people.actionLinkMade',
   'link-ended': 'people.actionLinkEnded',
 }

@@ -30,6 +30,7 @@ describe('the first start', () => {
   it.each([
     ['a short password', { name: 'Mirela', password: 'elevenchars' }, 'owner.password'],
     ['the name as password', { name: 'Mirela Quist', password: 'mirela quist1' }, 'owner.password'],
+    ['a usual password', { name: 'Mirela', password: 'password2026' }, 'owner.password'],
     ['no name', { name: ' ', password: OWNER.password }, 'owner.name'],
   ])('refuses %s', async (_, person, field) => {
     const { status, error } = await owner.request('POST', '/api/workshop', { workshop: 'W', owner: person })
@@ -84,7 +85,7 @@ describe('every route', () => {
       }
     })
   const isOpen = ({ path }: { path: string }) =>
-    /^\/api\/(health|me|workshop|sign-in(\/pin)?|sign-out|texts\/.*)$/.test(path)
+    /^\/api\/(health|me|workshop|sign-in(\/pin|\/passkey(\/offer)?)?|sign-out|texts\/.*)$/.test(path)
   const send = (visitor: Visitor, { method, path }: { method: string; path: string }) =>
     visitor.request(method, path, method === 'GET' ? undefined : {})
 

@@ -18,7 +18,8 @@ const folder = mkdtempSync(join(tmpdir(), 'diapason-transfer-'))
 const at = (name: string) => join(folder, name)
 beforeAll(async () => {
   ;[old, young] = await Promise.all([testHouse(), testHouse({ demo: false })])
-  await photo(old)
+  const [job] = await query<{ id: string }>(old, 'select id from job where number = 229')
+  await photo(old, job!.id)
 }, 240_000)
 afterAll(async () => {
   await Promise.all([old?.stop(), young?.stop()])
@@ -26,14 +27,13 @@ afterAll(async () => {
 })
 
 /** A photo, longer than one piece of it in the database. */
-async function photo(house: TestHouse): Promise<void> {
-  const [job] = await query<{ id: string }>(house, 'select id from job where number = 229')
+async function photo(house: TestHouse, jobId: string): Promise<void> {
   const noise = { type: 'gaussian', mean: 128, sigma: 60 } as const
   const data = await sharp({ create: { width: 900, height: 900, channels: 3, background: '#7a8', noise } })
     .jpeg()
     .toBuffer()
   const kept = new URLSearchParams({ id: randomUUID(), kind: 'photo', about: '', name: 'board.jpg' })
-  const { status } = await fetch(`${house.address}/api/jobs/${job!.id}/attachments?${kept}`, {
+  const { status } = await fetch(`${house.address}/api/jobs/${jobId}/attachments?${kept}`, {
     method: 'POST',
     body: new Uint8Array(data),
   })
@@ -157,7 +157,7 @@ describe('Two workshops that work on', () => {
     const { status, said } = await given(young, 'import', file, '--yes')
     expect([status, said]).toEqual([0, expect.stringMatching(/^1 jobs are new, 1 go on/m)])
     expect(said).toMatch(/W-\d+ is W-\d+ here: the number was taken/)
-    expect(said).toMatch(/: contact differs; ours stays as it is/)
+    expect(said).toMatch(/: the contact differs; ours stays as it is/)
     const { job, events } = (await young.request('GET', `/api/jobs/${id}`)).body as {
       job: { contact: string }
       events: { kind: string; text?: string }[]
@@ -184,6 +184,28 @@ describe('Two workshops that work on', () => {
     expect(events.map(e => e.text)).not.toContain('said there')
   })
 
+  it('join: a job that went further here gets the photos that were taken there', async () => {
+    const id = await old.newJob({ owner: 'Barge Grebe' })
+    expect((await given(young, 'import', await exported(old, 'grebe'), '--yes')).status).toBe(0)
+    await add(young, id, note('further here'))
+    await photo(old, id)
+    const { said } = await given(young, 'import', await exported(old, 'photo'), '--yes')
+    expect(said).toMatch(/^0 jobs are new, 1 go on/m)
+    expect(said).toContain('0 entries, 1 files')
+    const photos = await query(young, 'select from attachment where job_id = $1', [id])
+    expect(photos).toHaveLength(1)
+    expect((await given(young, 'check')).status).toBe(0)
+  })
+
+  it('join: a set that was handed over there is on no bench here', async () => {
+    const id = await old.newJob({ owner: 'Barge Dabchick' })
+    expect((await given(young, 'import', await exported(old, 'begun'), '--yes')).status).toBe(0)
+    await add(old, id, { kind: 'handed-over', id: randomUUID(), atMs: Date.now(), text: '' })
+    const { said } = await given(young, 'import', await exported(old, 'ended'), '--yes')
+    expect(said).toMatch(/^0 jobs are new, 1 go on/m)
+    expect(await query(young, 'select on_bench from job where id = $1', [id])).toEqual([{ on_bench: false }])
+  })
+
   it('do not bring back an owner who was erased here on request', async () => {
     const owner = 'Slate quarry, lorry 4 (Ilse Harrow)'
     expect((await given(young, 'erase', owner, 'asked by letter', '--yes')).status).toBe(0)
@@ -195,7 +217,10 @@ describe('Two workshops that work on', () => {
       )
     expect(await kept()).toEqual([{ owner: '\u2013', papers: 0 }])
     const { status, said } = await given(young, 'import', at('whole'), '--yes')
-    expect([status, said]).toEqual([0, expect.stringContaining('W-0229: owner differs; ours stays as it is')])
+    expect([status, said]).toEqual([
+      0,
+      expect.stringContaining('W-0229: the owner differs; ours stays as it is'),
+    ])
     expect(await kept()).toEqual([{ owner: '\u2013', papers: 0 }])
     expect((await given(young, 'check')).status).toBe(0)
   })

@@ -18,6 +18,12 @@ export async function eraseOwnerOf(db: Db, jobId: string, nobody: string): Promi
   )
 }
 
+/** Whether the owner of a job was erased from it. */
+export async function isOwnerErased(db: Db, jobId: string): Promise<boolean> {
+  const erased = 'select from job where id = $1::uuid and owner_erased_at is not null'
+  return (await db.query(erased, [jobId])).rowCount === 1
+}
+
 /** A frozen record without its owner, and away with the copies that were printed for him. */
 export async function replaceFrozen(
   db: Db,

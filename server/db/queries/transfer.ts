@@ -32,6 +32,8 @@ export const TABLES_THAT_STAY = [
   'person',
   'session',
   'known_browser',
+  'passkey',
+  'passkey_challenge',
   'audit_entry',
   'handover_link',
   'job_search',

@@ -29,13 +29,18 @@ function choose(person: Author) {
   pin.value = ''
   failure.value = null
 }
-async function send() {
+const send = () =>
+  attempt(() =>
+    byPassword.value
+      ? session.signIn(name.value, password.value)
+      : session.signInByPin(chosen.value!.personId, pin.value),
+  )
+async function attempt(work: () => Promise<void>) {
   if (busy.value) return
   busy.value = true
   failure.value = null
   try {
-    if (byPassword.value) await session.signIn(name.value, password.value)
-    else await session.signInByPin(chosen.value!.personId, pin.value)
+    await work()
     emit('done')
   } catch (error) {
     failure.value = failureOf(error).words
@@ -76,6 +81,14 @@ async function send() {
               t('people.somebodyElse')
             }}</v-btn>
           </div>
+          <v-btn
+            v-if="session.me.hasPasskeys"
+            size="large"
+            class="passkey"
+            :disabled="busy"
+            @click="attempt(session.signInByPasskey)"
+            >{{ t('people.signInByPasskey') }}</v-btn
+          >
           <template v-if="byPassword">
             <v-text-field
               v-model="name"
@@ -133,6 +146,9 @@ async function send() {
   display: flex;
   flex-wrap: wrap;
   gap: 10px;
+  margin: 14px 0;
+}
+.passkey {
   margin: 14px 0;
 }
 .small {

@@ -18,6 +18,7 @@ const ADA: Me = {
   ruleSetId: null,
   person: { personId: '7', name: 'Ida Moorland', role: 'technician' },
   known: [],
+  hasPasskeys: false,
 }
 const NOBODY_IN: Me = { ...ADA, person: null }
 

@@ -15,6 +15,7 @@ const UNKNOWN: Me = {
   ruleSetId: null,
   person: null,
   known: [],
+  hasPasskeys: false,
 }
 
 /** A server that did not answer is asked again after this [ms]. */
@@ -76,6 +77,13 @@ export const useSessionStore = defineStore('session', () => {
     await $api('/api/sign-in/pin', { method: 'POST', body: { personId, pin } })
     await signedIn()
   }
+  /** @throws what the server answers, InWords */
+  async function signInByPasskey() {
+    const { answered } = await import('../logic/passkeys')
+    const response = await answered(await $api('/api/sign-in/passkey/offer', { method: 'POST', body: {} }))
+    await $api('/api/sign-in/passkey', { method: 'POST', body: response })
+    await signedIn()
+  }
   async function signedIn() {
     await load()
     switching.value = false
@@ -122,6 +130,7 @@ export const useSessionStore = defineStore('session', () => {
     setUp,
     signIn,
     signInByPin,
+    signInByPasskey,
     signOut,
     chooseRules,
     changePassword,

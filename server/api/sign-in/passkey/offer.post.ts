@@ -1,0 +1,4 @@
+import { askPasskey } from '../../../services/passkeys'
+import { apiHandler } from '../../../utils/api'
+
+export default apiHandler(event => askPasskey(event))
