@@ -26,6 +26,7 @@ const PROCESSES = {
   demo: 'server/demo/main.ts',
   erase: 'server/erase/main.ts',
   passwd: 'server/passwd/main.ts',
+  reader: 'server/reader/main.ts',
   scale: 'server/demo/scale/main.ts',
   transfer: 'server/transfer/main.ts',
 }

@@ -80,6 +80,7 @@ async function addresses(cluster, adminUrl) {
     GATEWAY_PORT: String(port),
     GATEWAY_URL: `http://127.0.0.1:${port}/${key}`,
     BESIDE_KEY: key,
+    PROCESSES: join(OUTPUT, 'processes'),
   }
 }
 

@@ -1,20 +1,12 @@
 import { t } from '#shared/i18n'
 import { SHEETS, compareSheets, type ModelSheet } from '#core/sheet'
-import { sheetBody } from '#shared/sheet/sheetBody'
-import {
-  SHEET_FILE_FORMAT,
-  SHEET_FILE_VERSION,
-  sheetFileBody,
-  type SheetFile,
-  type SheetRevision,
-} from '#shared/sheetFile'
+import { SHEET_FILE_FORMAT, SHEET_FILE_VERSION, type SheetFile, type SheetRevision } from '#shared/sheetFile'
 import { inTransaction, pool, type Db } from '../db/pool'
 import { insertRevision, selectNewest, selectWholeRevisions } from '../db/queries/sheet'
 import { insertSheetPicture, selectSheetPicture, type SheetPicture } from '../db/queries/sheetPicture'
-import { ApiError } from '../utils/apiError'
-import { parsedJson } from '../utils/jsonBody'
 import { isBareJpeg } from './bareJpeg'
 import { keptPicture } from './picture'
+import { readSheetFile } from './readSheetFile'
 import { requireSheet } from './sheetBook'
 import { lockSheet, today } from './sheets'
 
@@ -50,10 +42,10 @@ export interface Imported {
 /**
  * Takes in a file: a sheet that is not here comes with all its revisions; one that is here gets the file's
  * newest as its next revision, if it differs. All of it or nothing.
- * @throws {ValidationError} in words, with the field; {ApiError} not-json
+ * @throws {ApiError} what is wrong with the file, in words, with the field
  */
 export async function importSheet(upload: Buffer): Promise<Imported> {
-  const file = await checkedFile(upload)
+  const file = await readSheetFile(upload)
   const newest = file.revisions.at(-1)!.sheet
   const pictures = await Promise.all(file.pictures.map(importedPicture))
   return inTransaction(async db => {
@@ -102,17 +94,4 @@ function continuesAt(revisions: readonly SheetRevision[], here: ModelSheet): num
     r => r.sheet.revision === here.revision && compareSheets(r.sheet, here).length === 0,
   )
   return at < 0 ? revisions.length : at + 1
-}
-
-async function checkedFile(upload: Buffer): Promise<SheetFile> {
-  const parsed = parsedJson(upload.toString('utf8'), 'server.thisFileIsNotJsonA')
-  const file = (await sheetFileBody.validate(parsed, { strict: true })) as unknown as SheetFile
-  for (const r of file.revisions) await sheetBody.validate(r?.sheet, { strict: true })
-  const ids = new Set(file.revisions.map(r => r.sheet.id))
-  const inOrder = file.revisions.every(
-    (r, i) => i === 0 || r.sheet.revision > file.revisions[i - 1]!.sheet.revision,
-  )
-  if (ids.size > 1 || !inOrder)
-    throw new ApiError(400, 'invalid-field', t('server.theRevisionsInTheFileAre'), 'revisions')
-  return file
 }

@@ -51,6 +51,8 @@ function depthOf(text: string): number {
 function isKeepable(value: unknown): boolean {
   if (typeof value === 'string') return isText(value)
   if (typeof value !== 'object' || value === null) return true
+  // Of a list the fields have no names: asking for them costs a minute of everybody's time with a long one.
+  if (Array.isArray(value)) return value.every(isKeepable)
   return Object.entries(value).every(([key, v]) => isText(key) && !isOfEveryObject(key) && isKeepable(v))
 }
 /**

@@ -310,6 +310,27 @@ describe('a sheet as a file', () => {
       compareSheets((await exported(other, 'osmund-27f')).revisions[0]!.sheet, modelSheet('osmund-27f')),
     ).toEqual([])
   })
+  it('of many revisions is read while everybody else works on; one without end is refused in words', async () => {
+    const file = await exported(house, 'osmund-27f')
+    const newest = file.revisions.at(-1)!
+    const many = (n: number, id: string) =>
+      Array.from({ length: n }, (_, i) => ({ ...newest, sheet: { ...newest.sheet, id, revision: i + 1 } }))
+    let isDone = false
+    const sent = other
+      .request('POST', '/api/sheets/import', { ...file, revisions: many(150, 'osmund-many') })
+      .finally(() => (isDone = true))
+    let answered = 0
+    while (!isDone) {
+      expect((await other.request('GET', '/api/health')).status).toBe(200)
+      answered++
+    }
+    expect(await sent).toMatchObject({ status: 200, body: { kind: 'new', revision: 150 } })
+    // While the main thread read it, one or two were answered, before it and after.
+    expect(answered).toBeGreaterThan(10)
+    const numbers = `{"format":"${file.format}","version":1,"pictures":[],"revisions":[${'1,'.repeat(9e6)}1]}`
+    const refused = await other.request('POST', '/api/sheets/import', numbers)
+    expect([refused.status, refused.error?.code]).toEqual([400, 'invalid-field'])
+  })
   it.each([
     ['no JSON', 'hello', 400],
     ['something else', { format: 'x' }, 400],
