@@ -19,10 +19,12 @@ function say(text) {
   console.log(`\n== ${text}`)
 }
 
+/** Several go on at once: what one of them says is shown when it has ended. */
 async function check(name, command, args) {
-  say(name)
   const started = performance.now()
-  const { code } = await run(command, args, { allowFailure: true })
+  const { code, said } = await run(command, args, { allowFailure: true, quiet: true })
+  say(name)
+  if (code !== 0) console.log(said)
   console.log(
     `${name}: ${code === 0 ? 'passed' : 'FAILED'} in ${((performance.now() - started) / 1000).toFixed(0)} s`,
   )
@@ -82,6 +84,15 @@ const vitestArgs = (project, report) => [
   `--outputFile.json=${report}`,
 ]
 
+async function checkTheRest() {
+  const rules = ['--config', '.dependency-cruiser.cjs', '--output-type', 'err']
+  const rooms = ['core', 'shared', 'instruments', 'server', 'app', 'cli', 'test']
+  await check('Types of the core', 'npx', ['tsc', '-p', 'core/tsconfig.json'])
+  await check('Format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn'])
+  await check('Lint', 'npx', ['eslint', '.'])
+  await check('Import rules', 'npx', ['depcruise', ...rules, ...rooms])
+}
+
 mkdirSync(CACHE, { recursive: true })
 try {
   say('Set-up')
@@ -97,24 +108,7 @@ try {
   if (!existsSync(fromRoot('.nuxt', 'eslint.config.mjs')))
     await run('npx', ['nuxt', 'prepare'], { quiet: true })
 
-  await check('Types of the core', 'npx', ['tsc', '-p', 'core/tsconfig.json'])
-  await check('Types', 'npx', ['nuxt', 'typecheck'])
-  await check('Format', 'npx', ['prettier', '--check', '.', '--log-level', 'warn'])
-  await check('Lint', 'npx', ['eslint', '.'])
-  await check('Import rules', 'npx', [
-    'depcruise',
-    '--config',
-    '.dependency-cruiser.cjs',
-    '--output-type',
-    'err',
-    'core',
-    'shared',
-    'instruments',
-    'server',
-    'app',
-    'cli',
-    'test',
-  ])
+  await Promise.all([check('Types', 'npx', ['nuxt', 'typecheck']), checkTheRest()])
   const unit = fromRoot('.cache', 'unit.json')
   const integration = fromRoot('.cache', 'integration.json')
   await suite('Unit tests', 'npx', vitestArgs('unit', unit), unit, vitest)

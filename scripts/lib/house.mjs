@@ -16,6 +16,9 @@ import { run } from './run.mjs'
 /** Ports that are set aside for the simulated instruments: the largest bench has four. */
 const SIMULATED_INSTRUMENTS = 8
 
+/** Twice what the simulated bench was seen to need while recordings are made of it. */
+const BENCH_HEAP_MB = 96
+
 /**
  * Starts everything: database, simulated bench and demo data if wanted, gateway, web server.
  * @param folder where the private cluster, the logs and the run file live
@@ -96,7 +99,9 @@ async function startDemo(children, { env, adminUrl, onDeath }) {
     BENCH_SCPI_PORT: String(first),
     SIMULATED_INSTRUMENTS_AT: at.join(','),
   })
-  children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), env, onDeath)
+  // It makes signals all day long and keeps none: without a limit the collector lets its heap grow for hours.
+  const limited = { ...env, NODE_OPTIONS: `--max-old-space-size=${BENCH_HEAP_MB}` }
+  children.start('bench', join(OUTPUT, 'processes', 'bench.mjs'), limited, onDeath)
   await answers(`${env.BENCH_URL}/state`)
   await run(process.execPath, [join(OUTPUT, 'processes', 'demo.mjs')], {
     quiet: true,
