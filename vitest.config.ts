@@ -7,6 +7,8 @@ const resolve = { alias: { ...ALIAS, '~': fromRoot('app') } }
 
 export default defineConfig({
   test: {
+    // Every core works: by itself the runner leaves one of them idle.
+    maxWorkers: '100%',
     // Of what is pure: the rest is covered by the tests of the real thing, which no counter sees.
     coverage: {
       provider: 'v8',
@@ -15,11 +17,23 @@ export default defineConfig({
       reporter: ['text-summary'],
     },
     projects: [
+      // What is pure shares its modules from file to file: nothing of it remembers anything.
+      {
+        resolve,
+        test: {
+          name: 'core',
+          include: ['core/**/*.test.ts'],
+          setupFiles: ['test/setup/texts.ts'],
+          environment: 'node',
+          isolate: false,
+          testTimeout: 30_000,
+        },
+      },
       {
         resolve,
         test: {
           name: 'unit',
-          include: ['{core,shared,instruments,server,app,cli}/**/*.test.ts', 'test/*.test.ts'],
+          include: ['{shared,instruments,server,app,cli}/**/*.test.ts', 'test/*.test.ts'],
           exclude: ['app/**/[A-Z]*.test.ts'],
           setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
@@ -66,7 +80,6 @@ export default defineConfig({
           include: ['test/integration/**/*.test.ts'],
           setupFiles: ['test/setup/texts.ts'],
           environment: 'node',
-          fileParallelism: false,
           // Nothing is measured by them: they end what hangs, on a machine that has other work too.
           testTimeout: 120_000,
           hookTimeout: 240_000,

@@ -74,11 +74,10 @@ const playwright = report => ({
   retried: report.stats.flaky,
   names: report.suites.flatMap(playwrightFailures),
 })
-const vitestArgs = (project, report) => [
+const vitestArgs = (report, ...projects) => [
   'vitest',
   'run',
-  '--project',
-  project,
+  ...projects.flatMap(project => ['--project', project]),
   '--reporter=default',
   '--reporter=json',
   `--outputFile.json=${report}`,
@@ -110,15 +109,17 @@ try {
 
   await Promise.all([check('Types', 'npx', ['nuxt', 'typecheck']), checkTheRest()])
   const unit = fromRoot('.cache', 'unit.json')
+  await suite('Unit and component tests', 'npx', vitestArgs(unit, 'core', 'unit', 'components'), unit, vitest)
+  const outside = fromRoot('.cache', 'outside.json')
+  await suite(
+    'Outside references, known truth',
+    'npx',
+    vitestArgs(outside, 'reference', 'truth'),
+    outside,
+    vitest,
+  )
   const integration = fromRoot('.cache', 'integration.json')
-  await suite('Unit tests', 'npx', vitestArgs('unit', unit), unit, vitest)
-  const components = fromRoot('.cache', 'components.json')
-  await suite('Component tests', 'npx', vitestArgs('components', components), components, vitest)
-  const reference = fromRoot('.cache', 'reference.json')
-  await suite('Outside references', 'npx', vitestArgs('reference', reference), reference, vitest)
-  const truth = fromRoot('.cache', 'truth.json')
-  await suite('Recordings of known truth', 'npx', vitestArgs('truth', truth), truth, vitest)
-  await suite('Integration tests', 'npx', vitestArgs('integration', integration), integration, vitest)
+  await suite('Integration tests', 'npx', vitestArgs(integration, 'integration'), integration, vitest)
   await suite('End to end', 'npx', ['playwright', 'test'], fromRoot('.cache', 'e2e.json'), playwright)
 } catch (error) {
   console.error(error instanceof Error ? error.stack : error)
