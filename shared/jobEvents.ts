@@ -75,6 +75,10 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
   'step-reopened': { stepId: string().max(20).required(), reason: text('common.reason').defined() },
   'note': { stepId: stepId(), text: text('form.note').required() },
   'item-settled': { itemId: string().max(60).required(), text: text('form.howItWasResolved').required() },
+  'items-settled': {
+    itemIds: array(string().max(60).required()).min(1).max(300).required(),
+    text: text('form.howItWasResolved').required(),
+  },
   'handed-over': { text: text('form.explainedToTheOwner').defined() },
   ...WORK_EVENT_BODIES,
   ...RUN_EVENT_BODIES,

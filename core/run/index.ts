@@ -5,6 +5,7 @@ export {
   type AdjusterTurned,
   type HandedOver,
   type ItemSettled,
+  type ItemsSettled,
   type JobEvent,
   type NoteMade,
   type Phase,
@@ -31,7 +32,9 @@ export type { MeasurandState } from './measurandState'
 export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
 export { comparability, physicalDifferences, type Difference } from './comparability'
-export { openItems, type OpenItem } from './openItems'
+export { openItems, type OpenItem, type Unsettled } from './openItems'
+export { ITEM_GROUPS, itemGroups, type ItemGroup, type ItemLine } from './itemGroups'
+export { settlements, type Settlement } from './settlement'
 // Before and while keying
 export { requirementOf, judgeRequirement, type Requirement } from './judgeReading'
 export { decidingRange, type DecidingRange } from './decidingRange'

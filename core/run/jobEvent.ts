@@ -55,6 +55,12 @@ export interface ItemSettled extends EventBase {
   readonly itemId: string
   readonly text: string
 }
+/** Several items that one reason settles. */
+export interface ItemsSettled extends EventBase {
+  readonly kind: 'items-settled'
+  readonly itemIds: readonly string[]
+  readonly text: string
+}
 export interface HandedOver extends EventBase {
   readonly kind: 'handed-over'
   readonly text: string
@@ -72,6 +78,7 @@ export type JobEvent =
   | StepReopened
   | NoteMade
   | ItemSettled
+  | ItemsSettled
   | HandedOver
   | WorkEvent
   | RunEvent
@@ -84,6 +91,7 @@ export const JOB_EVENT_KINDS = [
   'step-reopened',
   'note',
   'item-settled',
+  'items-settled',
   'handed-over',
   ...WORK_EVENT_KINDS,
   ...RUN_EVENT_KINDS,

@@ -31,6 +31,12 @@ export interface OpenItem {
   readonly settled: string | null
 }
 
+/** What is open, before it is known whether words have settled it. */
+export interface Unsettled extends Omit<OpenItem, 'settled'> {
+  /** place of the entry since which it is as it is: words said before speak of something else */
+  readonly since?: number
+}
+
 /**
  * Everything that is not done, from the sheet, the run and both matrices.
  * @param more open work that does not follow from readings
@@ -40,12 +46,13 @@ export function openItems(
   run: RunState,
   asFound: readonly RowState[],
   asLeft: readonly RowState[],
-  more: readonly Omit<OpenItem, 'settled'>[] = [],
+  more: readonly Unsettled[] = [],
 ): OpenItem[] {
-  const settledBy = (id: string) => run.settled.findLast(s => s.itemId === id)?.text ?? null
-  const items: Omit<OpenItem, 'settled'>[] = [
+  const settledBy = (id: string, since: number) =>
+    run.settled.findLast(s => s.itemId === id && s.order > since)?.text ?? null
+  const items: Unsettled[] = [
     ...sheet.owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
-    ...run.steps.flatMap(s => stepItems(s, run)),
+    ...run.steps.flatMap(s => stepItems(s, run).map(i => ({ ...i, since: lastWorkOn(run, i.id) }))),
     ...asFound
       .filter(r => !r.complete)
       .map(r => ({
@@ -57,10 +64,16 @@ export function openItems(
     ...asLeft.flatMap(rowItems),
     ...more,
   ]
-  return items.map(i => ({ ...i, settled: settledBy(i.id) }))
+  return items.map(({ since = -1, ...i }) => ({ ...i, settled: settledBy(i.id, since) }))
 }
 
-function stepItems(state: RunState['steps'][number], run: RunState): Omit<OpenItem, 'settled'>[] {
+/** Place of the last entry of a step that measured or turned something; -1 = none. */
+function lastWorkOn({ history: { readings, turns } }: RunState, stepId: string): number {
+  const measured = readings.filter(t => t.row.stepId === stepId).map(t => t.order)
+  return Math.max(-1, ...measured, ...turns.filter(t => t.stepId === stepId).map(t => t.order))
+}
+
+function stepItems(state: RunState['steps'][number], run: RunState): Unsettled[] {
   const { id, title } = state.step
   if (
     state.satisfied &&
@@ -99,13 +112,25 @@ function missingOf({ cells }: RowState, when: keyof typeof WHEN): Message {
     : message(WHEN[when].some, { list: missing.map(q => ({ term: quantityInfo(q).label })) })
 }
 
-function rowItems(row: RowState): Omit<OpenItem, 'settled'>[] {
+function rowItems(row: RowState): Unsettled[] {
   const id = `as-left:${row.point.id}`
   const title = row.point.title
   if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: missingOf(row, 'end') }]
-  if (row.stale) return [{ id, title, kind: 'as-left-stale', detail: message('item.adjustedSince') }]
+  const taken = row.cells.flatMap(c => (c.latest ? [c.latest] : []))
+  if (row.stale) {
+    const since = Math.max(...taken.flatMap(t => t.staleBy.map(turn => turn.order)))
+    return [{ id, title, kind: 'as-left-stale', detail: message('item.adjustedSince'), since }]
+  }
   const outside = row.cells.find(c => c.judgement && c.judgement.verdict !== 'inside')
   return outside
-    ? [{ id, title, kind: 'as-left-outside', detail: message(STATUS_CODES[outside.judgement!.verdict]) }]
+    ? [
+        {
+          id,
+          title,
+          kind: 'as-left-outside',
+          detail: message(STATUS_CODES[outside.judgement!.verdict]),
+          since: Math.max(...taken.map(t => t.order)),
+        },
+      ]
     : []
 }

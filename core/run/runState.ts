@@ -2,8 +2,9 @@ import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { history, type History } from './history'
 import type { Turn } from './staleBy'
-import type { JobEvent, ItemSettled, NoteMade } from './jobEvent'
+import type { JobEvent, NoteMade } from './jobEvent'
 import { validEvents } from './validEvents'
+import { settlements, type Settlement } from './settlement'
 import { stepState, type StepState } from './stepState'
 
 /** Why a step is the next one. */
@@ -28,7 +29,7 @@ export interface RunState {
   /** null = every step is satisfied, skipped with words, or waits for one that is */
   readonly next: Next | null
   readonly notes: readonly NoteMade[]
-  readonly settled: readonly ItemSettled[]
+  readonly settled: readonly Settlement[]
 }
 
 /**
@@ -53,7 +54,7 @@ export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEve
     steps,
     next: nextStep(steps),
     notes: events.filter(e => e.kind === 'note'),
-    settled: events.filter(e => e.kind === 'item-settled'),
+    settled: settlements(events),
   }
 }
 

@@ -1,4 +1,4 @@
-import type { JobEvent } from '../run'
+import { settlements, type JobEvent } from '../run'
 import { kindHas, type ModelSheet } from '../sheet'
 
 /**
@@ -43,5 +43,5 @@ export function owedAfterFinal(sheet: ModelSheet, events: readonly JobEvent[]): 
 /** True from the change of a final until its bias is settled: the next key-down must wait. */
 export function biasBeforeKey(sheet: ModelSheet, events: readonly JobEvent[]): boolean {
   const bias = owedAfterFinal(sheet, events)[0]
-  return bias !== undefined && !events.some(e => e.kind === 'item-settled' && e.itemId === bias.id)
+  return bias !== undefined && !settlements(events).some(s => s.itemId === bias.id)
 }

@@ -8,6 +8,7 @@ import {
   type ComparedCell,
   type JobEvent,
   type OpenItem,
+  type Unsettled,
   type RowState,
   type RunState,
 } from '../run'
@@ -67,15 +68,16 @@ function doubtfulRows(
   run: RunState,
   asLeft: readonly RowState[],
   events: readonly JobEvent[],
-): Omit<OpenItem, 'settled'>[] {
+): Unsettled[] {
   const isDoubtful = doubtfulReadings(sheet, rules, run, asLeft, events)
   return asLeft
     .filter(row => row.cells.some(c => c.latest && isDoubtful(c.latest.reading.id)))
-    .map(({ point }) => ({
+    .map(({ point, cells }) => ({
       id: `as-left-doubt:${point.id}`,
       title: point.title,
       kind: 'as-left-doubtful' as const,
       detail: message('item.implausible'),
+      since: Math.max(...cells.flatMap(c => c.latest?.order ?? [])),
     }))
 }
 

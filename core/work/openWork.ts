@@ -1,12 +1,10 @@
 import { message } from '../message'
-import type { JobEvent, OpenItem } from '../run'
+import type { JobEvent, Unsettled } from '../run'
 import type { ModelSheet } from '../sheet'
 import { owedAfterFinal } from './afterFinal'
 import { inspection, type Reminder } from './inspection'
 import { runningSoak } from './soak'
 import { questions, waits } from './waiting'
-
-type Unsettled = Omit<OpenItem, 'settled'>
 
 /**
  * What the work beside the readings leaves open: unanswered questions, waits, reminders that came true, what

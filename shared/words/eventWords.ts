@@ -81,6 +81,7 @@ const WORDS: Words = {
   'cause-confirmed': e => t('entry.causeConfirmed', { text: after(e.text) }),
   'challenge-kept': e => t('entry.challengeKept', { reason: e.reason }),
   'item-settled': e => t('entry.itemSettled', { text: e.text }),
+  'items-settled': e => t('entry.itemsSettled', { count: e.itemIds.length, text: e.text }),
   'handed-over': e => t('entry.handedOver', { text: after(e.text) }),
 }
 

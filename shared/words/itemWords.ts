@@ -26,6 +26,5 @@ export const itemTitle = ({ title }: OpenItem): string => translated(title)
 export const itemDetail = ({ detail }: OpenItem): string =>
   typeof detail === 'string' ? translated(detail) : messageWords(detail)
 
-export function itemWords(item: OpenItem): string {
-  return t(ITEM_WORDS[item.kind])
-}
+export const kindWords = (kind: OpenItem['kind']): string => t(ITEM_WORDS[kind])
+export const itemWords = ({ kind }: OpenItem): string => kindWords(kind)

@@ -33,6 +33,8 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   await page.keyboard.type('weak')
   for (let i = 0; i < 5; i++) await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'First power and inspection' })).toBeVisible()
+  await page.keyboard.press('>')
   await expect(page.getByRole('heading', { name: 'As found' })).toBeVisible()
   const id = page.url().split('/')[4]!
 

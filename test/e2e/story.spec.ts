@@ -22,6 +22,8 @@ test('a set goes over the bench, from intake to handover', async ({ page, house 
     await page.getByLabel('number', { exact: true }).fill('3,0')
     await page.getByLabel("the owner's meter").fill('cross-needle meter')
     await page.getByRole('button', { name: /Start the job/ }).click()
+    await expect(page.getByRole('heading', { name: /inspection/i }).first()).toBeVisible()
+    await page.getByRole('link', { name: 'As found' }).click()
     await expect(page.getByRole('heading', { name: 'As found' })).toBeVisible()
   })
 

@@ -2,9 +2,10 @@
 import { t } from '#shared/i18n'
 import { POSITION_ELSEWHERE } from '~/features/align/logic/provided'
 import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
-import { useHead, useRoute } from '#imports'
+import { navigateTo, useHead, useRoute } from '#imports'
+import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
 import { awaitingRelease } from '#core/run'
-import { warnings } from '#core/work'
+import { STAGES, warnings, type Stage } from '#core/work'
 import { laterComponent } from '~/ui/laterComponent'
 import JobHeader from '~/features/job/components/JobHeader.vue'
 import { useJobLive } from '~/features/job/logic/useJobLive'
@@ -23,6 +24,11 @@ const id = computed(() => String(route.params.id))
 const warned = computed(() => (store.sheet ? warnings(store.sheet, store.events) : []))
 const waiting = computed(() => awaitingRelease(store.entered))
 const stage = computed(() => route.path.split('/')[3] ?? '')
+function goBy(phases: number) {
+  const to = STAGES[STAGES.indexOf(stage.value as Stage) + phases]
+  if (to) void navigateTo(`/jobs/${id.value}/${to}`)
+}
+useBenchKeys({ '<': () => goBy(-1), '>': () => goBy(1) })
 useHead({
   title: computed(() => (store.job ? `${jobTag(store.job.number)} ${store.sheet!.model}` : t('job.job'))),
 })

@@ -6,6 +6,7 @@ const KEYS: readonly [string, string][] = [
   ['Space', t('frame.takeTheReadingOrAllReadings')],
   ['Enter', t('frame.confirmTheStepAndContinue')],
   ['[  ]', t('frame.previousNextStep')],
+  ['<  >', t('frame.previousNextPhase')],
   ['\u2191 \u2193', t('frame.rowUpRowDown')],
   [t('frame.tOrADigit'), t('frame.typeTheReadingsOfTheRow')],
   ['K', t('frame.keyDownClockKeysTheSimulated')],

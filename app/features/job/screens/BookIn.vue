@@ -45,7 +45,7 @@ async function start(intake: Intake) {
   const result = await store.start(intake)
   busy.value = false
   if ('words' in result) failure.value = result
-  else await navigateTo(`/jobs/${result.id}/as-found`)
+  else await navigateTo(`/jobs/${result.id}/inspection`)
 }
 function lookUpSet(sheetId: string, serial: string) {
   lookedUp.value = sheetId

@@ -20,7 +20,7 @@ import { jobTag } from '#shared/jobTag'
 
 const store = useJobStore()
 const night = useCookie('theme')
-const settling = ref<string | null>(null)
+const settling = ref<readonly string[]>([])
 const handing = ref(false)
 const stale = computed(() => new Set(store.asLeft.filter(r => r.stale).map(r => r.point.id)))
 const charts = computed(() => bandCharts(store.compared, store.sheet!))
@@ -35,8 +35,13 @@ const advice = computed(() =>
 const corrected = computed(() => store.handedOver !== null && store.events.at(-1)?.id !== store.handedOver.id)
 
 async function settle(text: string) {
-  await store.append({ kind: 'item-settled', itemId: settling.value!, text })
-  settling.value = null
+  const [first, ...others] = settling.value
+  await store.append(
+    others.length === 0
+      ? { kind: 'item-settled', itemId: first!, text }
+      : { kind: 'items-settled', itemIds: settling.value, text },
+  )
+  settling.value = []
 }
 async function handOver(text: string) {
   await store.append({ kind: 'handed-over', text })
@@ -118,7 +123,7 @@ const print = () => window.print()
       <h2>
         {{ t('job.openItems') }} <span class="quiet">{{ t('job.open', { count: open.length }) }}</span>
       </h2>
-      <OpenItemList :items="store.items" @settle="id => (settling = id)" />
+      <OpenItemList :items="store.items" @settle="ids => (settling = ids)" />
     </section>
     <section>
       <h2>{{ t('job.cautions') }}</h2>
@@ -127,11 +132,13 @@ const print = () => window.print()
       </ul>
     </section>
     <TextDialog
-      :open="settling !== null"
-      :title="t('job.closeOpenItem')"
+      :open="settling.length > 0"
+      :title="
+        settling.length > 1 ? t('job.closeOpenItems', { count: settling.length }) : t('job.closeOpenItem')
+      "
       :label="t('job.howItWasResolvedOrWho')"
       :action="t('job.closeItem')"
-      @close="settling = null"
+      @close="settling = []"
       @done="settle"
     />
     <TextDialog

@@ -1,31 +1,81 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
-import type { OpenItem } from '#core/run'
-import { itemWords, itemTitle, itemDetail } from '#shared/words/itemWords'
+import { computed } from 'vue'
+import { t, type MessageCode } from '#shared/i18n'
+import { itemGroups, type ItemGroup, type OpenItem } from '#core/run'
+import { itemDetail, itemTitle, kindWords } from '#shared/words/itemWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
-defineProps<{ items: readonly OpenItem[] }>()
-const emit = defineEmits<{ settle: [itemId: string] }>()
+/** Open items by where they come from; many of a kind are one line, and what is closed is folded away. */
+const props = defineProps<{ items: readonly OpenItem[] }>()
+const emit = defineEmits<{ settle: [itemIds: string[]] }>()
+const GROUP_WORDS: Readonly<Record<ItemGroup, MessageCode>> = {
+  seen: 'job.itemsSeen',
+  asked: 'job.itemsAsked',
+  due: 'job.itemsDue',
+  owed: 'job.itemsOwed',
+}
+const groups = computed(() => itemGroups(props.items))
+const closed = computed(() => props.items.filter(i => i.settled !== null))
+const said = (i: OpenItem) => [kindWords(i.kind), itemDetail(i)].filter(Boolean).join(': ')
 </script>
 
 <template>
   <p v-if="items.length === 0" class="quiet">{{ t('job.noOpenItems') }}</p>
-  <ul v-else class="items">
-    <li v-for="i in items" :key="i.id">
-      <StateMark aria-hidden="true" :mark="i.settled ? 'inside' : 'none'" />
-      <span
-        ><b>{{ itemTitle(i) }}</b
-        >{{ ' ' }} <span class="quiet">{{ itemWords(i) }}{{ i.detail ? `: ${itemDetail(i)}` : '' }}</span
-        ><template v-if="i.settled"><br />{{ t('job.closed', { settled: i.settled }) }}</template></span
-      >
-      <v-btn v-if="!i.settled" class="no-print" size="small" height="44" @click="emit('settle', i.id)">{{
-        t('job.close')
-      }}</v-btn>
-    </li>
-  </ul>
+  <template v-for="g in groups" :key="g.group">
+    <h3>{{ t(GROUP_WORDS[g.group]) }}</h3>
+    <ul class="items">
+      <li v-for="l in g.lines" :key="l.items[0]!.id">
+        <StateMark aria-hidden="true" mark="none" />
+        <span v-if="l.items.length === 1"
+          ><b>{{ itemTitle(l.items[0]!) }}</b
+          >{{ ' ' }} <span class="quiet">{{ said(l.items[0]!) }}</span></span
+        >
+        <details v-else>
+          <summary>
+            <b>{{ t('job.itemsOfKind', { kind: kindWords(l.kind), count: l.items.length }) }}</b>
+          </summary>
+          <p v-for="i in l.items" :key="i.id">
+            {{ itemTitle(i) }}{{ ' ' }}<span class="quiet">{{ itemDetail(i) }}</span>
+            <v-btn class="no-print" variant="text" height="44" @click="emit('settle', [i.id])">{{
+              t('job.close')
+            }}</v-btn>
+          </p>
+        </details>
+        <v-btn
+          class="no-print"
+          height="44"
+          @click="
+            emit(
+              'settle',
+              l.items.map(i => i.id),
+            )
+          "
+          >{{ l.items.length === 1 ? t('job.close') : t('job.closeAll', { count: l.items.length }) }}</v-btn
+        >
+      </li>
+    </ul>
+  </template>
+  <details v-if="closed.length > 0" class="closed">
+    <summary>{{ t('job.closedItems', { count: closed.length }) }}</summary>
+    <ul class="items">
+      <li v-for="i in closed" :key="i.id">
+        <StateMark aria-hidden="true" mark="inside" />
+        <span
+          ><b>{{ itemTitle(i) }}</b
+          >{{ ' ' }} <span class="quiet">{{ said(i) }}</span><br />{{
+            t('job.closed', { settled: i.settled! })
+          }}</span
+        >
+      </li>
+    </ul>
+  </details>
 </template>
 
 <style scoped>
+h3 {
+  margin: 14px 0 2px;
+  font-size: 15px;
+}
 .items {
   list-style: none;
   padding: 0;
@@ -39,5 +89,24 @@ const emit = defineEmits<{ settle: [itemId: string] }>()
   min-height: 46px;
   border-bottom: 1px solid var(--line);
   padding: 4px 0;
+}
+details p {
+  margin: 0;
+}
+summary {
+  min-height: 44px;
+  display: list-item;
+  align-content: center;
+  cursor: pointer;
+}
+.closed {
+  margin-top: 12px;
+}
+/* On paper nothing is folded away. */
+@media print {
+  details::details-content {
+    content-visibility: visible;
+    block-size: auto;
+  }
 }
 </style>
