@@ -8,9 +8,8 @@ import { requirementOf } from './judgeReading'
 import type { JobEvent } from './jobEvent'
 import { NOT_KEYED, keyDownStep, keyDownView } from './keyDown'
 import { compareMatrix, matrixState } from './matrixState'
-import { openItems } from './openItems'
 import { runState } from './runState'
-import { goodRun, rowTaken, settled, stepRow, turned } from '../../test/fixtures/jobEvents'
+import { rowTaken, turned } from '../../test/fixtures/jobEvents'
 import { jobState } from '../work'
 
 const RULES = ruleSet('R-UK27')

@@ -33,7 +33,7 @@ export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
 export { comparability, physicalDifferences, type Difference } from './comparability'
 export { openItems, type OpenItem, type Unsettled } from './openItems'
-export { ITEM_GROUPS, itemGroups, type ItemGroup, type ItemLine } from './itemGroups'
+export { ITEM_GROUPS, itemGroups, type CommonKind, type ItemGroup, type ItemLine } from './itemGroups'
 export { settlements, type Settlement } from './settlement'
 // Before and while keying
 export { requirementOf, judgeRequirement, type Requirement } from './judgeReading'

@@ -20,7 +20,7 @@ describe('itemGroups', () => {
       item('question', 1),
       item('reminder', 1),
     ])
-    expect(groups.map(g => [g.group, g.lines.map(l => [l.kind, l.items.length])])).toEqual([
+    expect(groups.map(g => [g.group, g.lines.map(l => [l.items[0]!.kind, l.items.length])])).toEqual([
       ['seen', Array.from({ length: 4 }, () => ['as-left-outside', 1])],
       ['asked', [['question', 1]]],
       ['due', [['reminder', 1]]],

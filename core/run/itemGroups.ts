@@ -23,23 +23,27 @@ const GROUP_OF: Readonly<Record<OpenItem['kind'], ItemGroup>> = {
 }
 
 /**
- * Kinds of which one reason can settle several: work that was left out for the same cause. What was found, what
- * was asked, and what a new final owes before it is keyed, is each a matter of its own.
+ * Kinds of which one reason can settle several: work that was left out for the same cause. What was found,
+ * what was asked, and what a new final owes before it is keyed, is each a matter of its own.
  */
-const SETTLED_TOGETHER: ReadonlySet<OpenItem['kind']> = new Set([
+const SETTLED_TOGETHER = [
   'owed',
   'step-open',
   'skipped',
   'as-found-missing',
   'as-left-missing',
   'as-left-stale',
-])
+] as const satisfies readonly OpenItem['kind'][]
+export type CommonKind = (typeof SETTLED_TOGETHER)[number]
+const isCommon = (kind: OpenItem['kind']): kind is CommonKind =>
+  (SETTLED_TOGETHER as readonly string[]).includes(kind)
 /** So many of a kind are one line; fewer are read faster one by one. */
 const MIN_TOGETHER = 3
 
 /** One line of a list of open items: an item by itself, or several of a kind. */
 export interface ItemLine {
-  readonly kind: OpenItem['kind']
+  /** what all of them are; null = one item, which says it itself */
+  readonly common: CommonKind | null
   readonly items: readonly OpenItem[]
 }
 
@@ -57,9 +61,10 @@ export function itemGroups(items: readonly OpenItem[]): { group: ItemGroup; line
 
 function linesOf(items: readonly OpenItem[]): ItemLine[] {
   const kinds = [...new Set(items.map(i => i.kind))]
-  return kinds.flatMap(kind => {
+  return kinds.flatMap((kind): ItemLine[] => {
     const alike = items.filter(i => i.kind === kind)
-    const isOneLine = SETTLED_TOGETHER.has(kind) && alike.length >= MIN_TOGETHER
-    return isOneLine ? [{ kind, items: alike }] : alike.map(item => ({ kind, items: [item] }))
+    return isCommon(kind) && alike.length >= MIN_TOGETHER
+      ? [{ common: kind, items: alike }]
+      : alike.map(item => ({ common: null, items: [item] }))
   })
 }

@@ -66,7 +66,7 @@ describe('words that settled an item', () => {
   })
   it('do not settle a row that something was turned after', () => {
     const agreed = settled('as-left:low-20', 'the owner wants it so')
-    expect(ofLow(low(0.9), agreed, turned('RV14'))).toMatchObject({ kind: 'as-left-stale', settled: null })
+    expect(ofLow(low(0.9), agreed, turned('L6'))).toMatchObject({ kind: 'as-left-stale', settled: null })
   })
   it('of a step do not settle what was done in it afterwards', () => {
     const later = settled('A1.11', 'another visit')

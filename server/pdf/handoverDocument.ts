@@ -9,7 +9,7 @@ import { jobState, type JobState } from '#core/work'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '#shared/words/claimWords'
-import { complianceWords, unsettled, workDone } from '#shared/words/handoverWords'
+import { complianceWords, workDone } from '#shared/words/handoverWords'
 import {
   alignedWords,
   beforeAfterWords,
@@ -21,7 +21,7 @@ import {
   rulesWords,
 } from '#shared/words/ownerWords'
 import { dayAndTime, dayMonthYear } from '#shared/words/dateWords'
-import { itemWords, itemTitle, itemDetail } from '#shared/words/itemWords'
+import { closedItemLines, openItemLines } from '#shared/words/itemWords'
 import { capital } from '#shared/words/sentence'
 import { bandCharts } from '#shared/words/bandChart'
 import { bandChartSvg } from './bandChartSvg'
@@ -146,7 +146,7 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
 function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
   const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
   const events = validEvents(h.events)
-  const settled = state.items.filter(i => i.settled !== null)
+  const closed = closedItemLines(state.items)
   return [
     heading(t('common.complaint')),
     words(h.job.complaint),
@@ -177,15 +177,8 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
       ...mendedWords(h.sheet, events),
     ]),
     heading(t('paper.openItems')),
-    list(
-      orNone(
-        unsettled(state.items).map(i => `${itemTitle(i)} (${itemWords(i)}): ${itemDetail(i)}`),
-        t('paper.none'),
-      ),
-    ),
-    ...(settled.length > 0
-      ? [heading(t('paper.closedItems')), list(settled.map(i => `${itemTitle(i)}: ${i.settled}`))]
-      : []),
+    list(orNone(openItemLines(state.items), t('paper.none'))),
+    ...(closed.length > 0 ? [heading(t('paper.closedItems')), list(closed)] : []),
     heading(t('paper.cautions')),
     list(handoverCautions(h.sheet)),
     ...handedWords(h),

@@ -229,6 +229,7 @@ describe('the log', () => {
       lengthS: 4,
       eventId: 'y',
       eventIds: ['y'],
+      itemIds: ['A1.6', 'A1.16'],
       name: 'n',
       designator: 'CT2',
       position: 'p',

@@ -1,5 +1,5 @@
 import { t, translated, type MessageCode } from '#shared/i18n'
-import type { OpenItem } from '#core/run'
+import { itemGroups, type CommonKind, type OpenItem } from '#core/run'
 import { messageWords } from './messageWords'
 
 const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
@@ -20,11 +20,41 @@ const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
   'soak': 'run.soakTest',
 }
 
+const MANY_WORDS: Readonly<Record<CommonKind, MessageCode>> = {
+  'owed': 'run.manyOwed',
+  'step-open': 'run.manyStepsOpen',
+  'skipped': 'run.manySkipped',
+  'as-found-missing': 'run.manyAsFoundMissing',
+  'as-left-missing': 'run.manyAsLeftMissing',
+  'as-left-stale': 'run.manyAsLeftStale',
+}
+
+/** Several open items of a kind in one line. */
+export const manyWords = (common: CommonKind, count: number): string => t(MANY_WORDS[common], { count })
+
 /** What is open, and what there is to say of it. */
 export const itemTitle = ({ title }: OpenItem): string => translated(title)
 
 export const itemDetail = ({ detail }: OpenItem): string =>
   typeof detail === 'string' ? translated(detail) : messageWords(detail)
 
-export const kindWords = (kind: OpenItem['kind']): string => t(ITEM_WORDS[kind])
-export const itemWords = ({ kind }: OpenItem): string => kindWords(kind)
+export const itemWords = ({ kind }: OpenItem): string => t(ITEM_WORDS[kind])
+
+/** Open items as a paper lists them: many of a kind in one line, each by its name. */
+export function openItemLines(items: readonly OpenItem[]): string[] {
+  const lines = itemGroups(items).flatMap(g => g.lines)
+  return lines.map(({ common, items: of }) =>
+    common === null
+      ? `${itemTitle(of[0]!)} (${itemWords(of[0]!)}): ${itemDetail(of[0]!)}`
+      : `${manyWords(common, of.length)} (${of.map(itemTitle).join('; ')})`,
+  )
+}
+
+/** What was closed: items that one reason closed, in one line. */
+export function closedItemLines(items: readonly OpenItem[]): string[] {
+  const byReason = new Map<string, string[]>()
+  for (const item of items)
+    if (item.settled !== null)
+      byReason.set(item.settled, [...(byReason.get(item.settled) ?? []), itemTitle(item)])
+  return [...byReason].map(([reason, titles]) => `${titles.join('; ')}: ${reason}`)
+}

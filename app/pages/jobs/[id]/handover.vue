@@ -119,7 +119,7 @@ const print = () => window.print()
         <li v-for="w in advice" :key="w">{{ w }}</li>
       </ul>
     </section>
-    <section>
+    <section :aria-label="t('job.openItems')">
       <h2>
         {{ t('job.openItems') }} <span class="quiet">{{ t('job.open', { count: open.length }) }}</span>
       </h2>

@@ -2,7 +2,7 @@
 import { computed } from 'vue'
 import { t, type MessageCode } from '#shared/i18n'
 import { itemGroups, type ItemGroup, type OpenItem } from '#core/run'
-import { itemDetail, itemTitle, kindWords } from '#shared/words/itemWords'
+import { itemDetail, itemTitle, itemWords, manyWords } from '#shared/words/itemWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 /** Open items by where they come from; many of a kind are one line, and what is closed is folded away. */
@@ -16,7 +16,7 @@ const GROUP_WORDS: Readonly<Record<ItemGroup, MessageCode>> = {
 }
 const groups = computed(() => itemGroups(props.items))
 const closed = computed(() => props.items.filter(i => i.settled !== null))
-const said = (i: OpenItem) => [kindWords(i.kind), itemDetail(i)].filter(Boolean).join(': ')
+const said = (i: OpenItem) => [itemWords(i), itemDetail(i)].filter(Boolean).join(': ')
 </script>
 
 <template>
@@ -26,13 +26,13 @@ const said = (i: OpenItem) => [kindWords(i.kind), itemDetail(i)].filter(Boolean)
     <ul class="items">
       <li v-for="l in g.lines" :key="l.items[0]!.id">
         <StateMark aria-hidden="true" mark="none" />
-        <span v-if="l.items.length === 1"
+        <span v-if="l.common === null"
           ><b>{{ itemTitle(l.items[0]!) }}</b
           >{{ ' ' }} <span class="quiet">{{ said(l.items[0]!) }}</span></span
         >
         <details v-else>
           <summary>
-            <b>{{ t('job.itemsOfKind', { kind: kindWords(l.kind), count: l.items.length }) }}</b>
+            <b>{{ manyWords(l.common, l.items.length) }}</b>
           </summary>
           <p v-for="i in l.items" :key="i.id">
             {{ itemTitle(i) }}{{ ' ' }}<span class="quiet">{{ itemDetail(i) }}</span>
@@ -50,7 +50,7 @@ const said = (i: OpenItem) => [kindWords(i.kind), itemDetail(i)].filter(Boolean)
               l.items.map(i => i.id),
             )
           "
-          >{{ l.items.length === 1 ? t('job.close') : t('job.closeAll', { count: l.items.length }) }}</v-btn
+          >{{ l.common === null ? t('job.close') : t('job.closeAll', { count: l.items.length }) }}</v-btn
         >
       </li>
     </ul>
@@ -59,8 +59,7 @@ const said = (i: OpenItem) => [kindWords(i.kind), itemDetail(i)].filter(Boolean)
     <summary>{{ t('job.closedItems', { count: closed.length }) }}</summary>
     <ul class="items">
       <li v-for="i in closed" :key="i.id">
-        <StateMark aria-hidden="true" mark="inside" />
-        <span
+        <span class="wide"
           ><b>{{ itemTitle(i) }}</b
           >{{ ' ' }} <span class="quiet">{{ said(i) }}</span><br />{{
             t('job.closed', { settled: i.settled! })
@@ -98,6 +97,9 @@ summary {
   display: list-item;
   align-content: center;
   cursor: pointer;
+}
+.wide {
+  grid-column: 1 / 3;
 }
 .closed {
   margin-top: 12px;
