@@ -48,6 +48,7 @@ function openChecks(sheet: ModelSheet, events: readonly JobEvent[], due: readonl
         title: i.item.lookFor,
         kind: 'ask-owner' as const,
         detail: i.last!.text || message('item.askOwner'),
+        since: events.lastIndexOf(i.last!),
       })),
     ...due
       .filter(r => r.due)

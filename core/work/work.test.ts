@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { rowTaken } from '../../test/fixtures/jobEvents'
+import { rowTaken, settled } from '../../test/fixtures/jobEvents'
 import { ruleSet } from '../rules'
 import type { JobEvent, WorkEvent } from '../run'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
@@ -82,6 +82,13 @@ describe('inspection', () => {
     expect(state([...all, look('I31', 'ask')]).items).toContainEqual(
       expect.objectContaining({ id: 'ask:I31', kind: 'ask-owner' }),
     )
+  })
+  it('asks again what is found once more after it was settled', () => {
+    const ask = look('I31', 'ask')
+    const agreed = settled('ask:I31', 'agreed by telephone')
+    const found = (...events: JobEvent[]) => state(events).items.find(i => i.id === 'ask:I31')!.settled
+    expect(found(ask, agreed)).toBe('agreed by telephone')
+    expect(found(ask, agreed, look('I31', 'ask'))).toBeNull()
   })
 })
 

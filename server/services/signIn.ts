@@ -35,7 +35,7 @@ export async function me(event: H3Event): Promise<Me> {
     ruleSetId,
     person,
     known: signIn && browser ? await knownIn(browser) : [],
-    hasPasskeys: signIn && person === null && (await hasPasskeysHere(event)),
+    hasPasskeys: signIn && (await hasPasskeysHere(event)),
   }
 }
 

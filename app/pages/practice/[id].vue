@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { jobTag } from '#shared/jobTag'
 import { computed, onMounted } from 'vue'
 import { useCookie, useHead, useRoute } from '#imports'
 import { rigDesign } from '#core/rig'
@@ -28,7 +29,7 @@ onMounted(() => {
       }}<template v-if="session.jobId"
         >;
         <NuxtLink :to="`/jobs/${session.jobId}/handover`">{{
-          t('practice.job', { jobNumber: session.jobNumber })
+          t('practice.job', { jobTag: jobTag(session.jobNumber!) })
         }}</NuxtLink></template
       >. <NuxtLink to="/practice">{{ t('practice.anotherOne') }}</NuxtLink>
     </p>

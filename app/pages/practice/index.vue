@@ -1,5 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
+import { jobTag } from '#shared/jobTag'
 import { computed, ref, onMounted, onBeforeUnmount } from 'vue'
 import { useCookie, useHead, useRouter } from '#imports'
 import type { NewPractice } from '#shared/practice'
@@ -94,7 +95,7 @@ async function finish(named: string[]) {
             v-if="open.jobId"
             class="v-btn v-btn--variant-outlined tojob"
             :to="`/jobs/${open.jobId}/as-found`"
-            >{{ t('practice.jobMeasureAndAlign', { jobNumber: open.jobNumber }) }}</NuxtLink><v-btn
+            >{{ t('practice.jobMeasureAndAlign', { jobTag: jobTag(open.jobNumber!) }) }}</NuxtLink><v-btn
             color="primary"
             @click="finishing = true"
             >{{ t('practice.finishAndReview') }}</v-btn
