@@ -90,6 +90,7 @@ test('a tablet signs in by a passkey once one was added, and says what happened 
     await expect(section).toContainText('Passkey removed.')
     await page.request.post(`${workshop.address}/api/sign-out`, { data: {} })
     await page.goto(`${workshop.address}/people`)
+    await expect(dialog.getByLabel('Name')).toBeFocused()
     await expect(dialog.getByLabel('Password')).toBeVisible()
     await expect(byPasskey).toHaveCount(0)
   })

@@ -23,6 +23,8 @@ const pin = ref('')
 const busy = ref(false)
 const failure = ref<string | null>(null)
 
+/** At once, not when the dialog has opened: by then somebody may be typing in the next field. */
+const vFocus = { mounted: (field: HTMLElement) => field.querySelector('input')?.focus() }
 function choose(person: Author) {
   chosen.value = person
   byPassword.value = false
@@ -92,10 +94,10 @@ async function attempt(work: () => Promise<void>) {
           <template v-if="byPassword">
             <v-text-field
               v-model="name"
+              v-focus
               :label="t('people.name')"
               autocomplete="username"
               maxlength="60"
-              :autofocus="true"
               class="mb-4"
             />
             <v-text-field
@@ -111,12 +113,12 @@ async function attempt(work: () => Promise<void>) {
             v-else-if="chosen"
             :key="chosen.personId"
             v-model="pin"
+            v-focus
             type="password"
             inputmode="numeric"
             :label="t('people.pinOf', { name: chosen.name })"
             autocomplete="off"
             maxlength="8"
-            :autofocus="true"
           />
           <p v-if="failure" class="care" role="alert">{{ failure }}</p>
         </v-card-text>
