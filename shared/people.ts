@@ -81,3 +81,5 @@ export const NOBODY = 'nobody'
 
 /** Shortest password (OWASP ASVS 4.0, 2.1.1, from memory). */
 export const MIN_PASSWORD = 12
+/** Longest one: a sentence, and no load for whoever hashes it. */
+export const MAX_PASSWORD = 128

@@ -1,9 +1,8 @@
 import { t } from '#shared/i18n'
 import { boolean, number, object, string, uuid } from '#shared/yup'
-import { MIN_PASSWORD, ROLES } from './people'
+import { MAX_PASSWORD, MIN_PASSWORD, ROLES } from './people'
 import { UNKNOWN_FIELD } from './unknownField'
 
-const MAX_PASSWORD = 128
 const PIN = /^\d{4,8}$/
 
 const name = () => string().trim().label('people.name').min(1).max(60).required()

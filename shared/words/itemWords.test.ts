@@ -13,9 +13,10 @@ const item = (id: string, kind: OpenItem['kind'], settled: string | null = null)
 describe('open items on paper', () => {
   it('are one line where many are alike, with the name of each', () => {
     const missing = ['1', '2', '3'].map(id => item(id, 'as-left-missing'))
-    expect(openItemLines([...missing, item('4', 'question')])).toEqual([
+    const inPart = { ...item('5', 'as-left-missing'), detail: 'current not measured' }
+    expect(openItemLines([...missing, inPart, item('4', 'question')])).toEqual([
       'Row 4 (question to the owner): not measured',
-      'Rows not measured as left: 3 (Row 1; Row 2; Row 3)',
+      'Rows not fully measured as left: 4. Row 1; Row 2; Row 3: not measured. Row 5: current not measured',
     ])
   })
   it('that are closed stand behind their reason, and none is left out', () => {

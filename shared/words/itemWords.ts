@@ -46,15 +46,20 @@ export function openItemLines(items: readonly OpenItem[]): string[] {
   return lines.map(({ common, items: of }) =>
     common === null
       ? `${itemTitle(of[0]!)} (${itemWords(of[0]!)}): ${itemDetail(of[0]!)}`
-      : `${manyWords(common, of.length)} (${of.map(itemTitle).join('; ')})`,
+      : `${manyWords(common, of.length)}. ${titlesBy(of, itemDetail).join('. ')}`,
   )
 }
 
 /** What was closed: items that one reason closed, in one line. */
-export function closedItemLines(items: readonly OpenItem[]): string[] {
-  const byReason = new Map<string, string[]>()
-  for (const item of items)
-    if (item.settled !== null)
-      byReason.set(item.settled, [...(byReason.get(item.settled) ?? []), itemTitle(item)])
-  return [...byReason].map(([reason, titles]) => `${titles.join('; ')}: ${reason}`)
+export const closedItemLines = (items: readonly OpenItem[]): string[] =>
+  titlesBy(
+    items.filter(i => i.settled !== null),
+    i => i.settled!,
+  )
+
+/** Items of which the same is said, in one line each: "Row 1; Row 2: not measured". */
+function titlesBy(items: readonly OpenItem[], said: (item: OpenItem) => string): string[] {
+  const titles = new Map<string, string[]>()
+  for (const item of items) titles.set(said(item), [...(titles.get(said(item)) ?? []), itemTitle(item)])
+  return [...titles].map(([words, of]) => [of.join('; '), words].filter(Boolean).join(': '))
 }

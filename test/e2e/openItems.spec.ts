@@ -16,7 +16,7 @@ test('what was not done is closed in a few presses, and only what stood there wh
   await test.step('a dozen rows are one line, which shows them on demand', async () => {
     await expect(list.getByRole('listitem').filter({ visible: true })).not.toHaveCount(0)
     expect(await list.getByRole('listitem').filter({ visible: true }).count()).toBeLessThan(10)
-    await list.getByText('Rows not measured as left: 12').click()
+    await list.getByText('Rows not fully measured as left: 12').click()
     await expect(list.getByText('Channel 20, high power').filter({ visible: true }).first()).toBeVisible()
   })
 
@@ -26,7 +26,7 @@ test('what was not done is closed in a few presses, and only what stood there wh
     await expect(dialog).toContainText('Close 12 open items with one reason')
     await dialog.getByLabel(/How it was resolved/).fill('checked only, nothing was turned')
     await dialog.getByRole('button', { name: 'Close item' }).click()
-    await expect(list.getByText('Rows not measured as left: 12')).toHaveCount(0)
+    await expect(list.getByText('Rows not fully measured as left: 12')).toHaveCount(0)
     await list.getByText('Closed: 12').click()
     await expect(
       list.getByText('closed: checked only, nothing was turned').filter({ visible: true }).first(),

@@ -2,6 +2,7 @@
 import { ref } from 'vue'
 import { t } from '#shared/i18n'
 import { MIN_PASSWORD, type Role } from '#shared/people'
+import PasswordField from './PasswordField.vue'
 import RoleField from './RoleField.vue'
 
 /** Adds somebody, with a first password that he or she changes. */
@@ -24,15 +25,12 @@ const add = () => emit('add', person.value, () => (person.value = empty()))
       :error-messages="wrong('name')"
     />
     <RoleField v-model="person.role" :error="wrong('role')" />
-    <v-text-field
+    <PasswordField
       v-model="person.password"
-      type="password"
+      is-new
       :label="t('people.firstPassword')"
-      autocomplete="new-password"
-      maxlength="128"
       :hint="t('people.passwordHint', { min: MIN_PASSWORD })"
-      persistent-hint
-      :error-messages="wrong('password')"
+      :wrong="wrong('password')"
     />
     <v-btn type="submit" size="large" :disabled="!person.name.trim() || !person.password">{{
       t('people.add')

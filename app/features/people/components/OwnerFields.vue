@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { MIN_PASSWORD } from '#shared/people'
+import PasswordField from './PasswordField.vue'
 
 /** Name and password of the first owner. */
 const owner = defineModel<{ name: string; password: string }>({ required: true })
@@ -16,15 +17,12 @@ defineProps<{ wrong: (field: 'name' | 'password') => string | undefined }>()
     :error-messages="wrong('name')"
     class="mb-4"
   />
-  <v-text-field
+  <PasswordField
     v-model="owner.password"
-    type="password"
+    is-new
     :label="t('people.password')"
-    autocomplete="new-password"
-    maxlength="128"
     :hint="t('people.passwordHint', { min: MIN_PASSWORD })"
-    persistent-hint
-    :error-messages="wrong('password')"
+    :wrong="wrong('password')"
     class="mb-4"
   />
 </template>

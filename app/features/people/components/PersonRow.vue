@@ -3,6 +3,7 @@ import { ref, watch } from 'vue'
 import { t } from '#shared/i18n'
 import type { Person } from '#shared/people'
 import { roleWords } from '#shared/words/peopleWords'
+import PasswordField from './PasswordField.vue'
 import RoleField from './RoleField.vue'
 
 /** Somebody of the workshop: what he or she may do, and a new password when the old one is lost. */
@@ -40,15 +41,12 @@ watch(
       <v-btn type="submit" size="large">{{ t('people.save') }}</v-btn>
     </form>
     <form @submit.prevent="emit('password', password)">
-      <v-text-field
+      <PasswordField
         v-model="password"
-        type="password"
+        is-new
         :label="t('people.newPasswordFor', { name: person.name })"
-        autocomplete="new-password"
-        maxlength="128"
         :hint="t('people.signedOutEverywhere', { name: person.name })"
-        persistent-hint
-        :error-messages="wrong('password')"
+        :wrong="wrong('password')"
       />
       <v-btn type="submit" size="large" :disabled="!password">{{ t('people.setPassword') }}</v-btn>
     </form>

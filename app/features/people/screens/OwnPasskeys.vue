@@ -4,11 +4,13 @@ import { t } from '#shared/i18n'
 import { namedHost } from '#shared/passkeyHost'
 import type { Passkey } from '#shared/people'
 import { dayMonthYear } from '#shared/words/dateWords'
+import PasswordField from '../components/PasswordField.vue'
 import { usePasskeysStore } from '../store/passkeys'
 
 /** One's own passkeys; a new one asks for the present password. */
 const store = usePasskeysStore()
-const host = 'PublicKeyCredential' in window ? namedHost(location.origin) : null
+const named = namedHost(location.origin)
+const host = 'PublicKeyCredential' in window ? named : null
 const name = ref('')
 const password = ref('')
 const busy = ref(false)
@@ -43,7 +45,9 @@ void store.load()
 <template>
   <section :aria-label="t('people.passkeys')">
     <h2>{{ t('people.passkeys') }}</h2>
-    <p v-if="host === null" class="quiet">{{ t('people.passkeyNeedsName') }}</p>
+    <p v-if="host === null" class="quiet">
+      {{ t(named === null ? 'people.passkeyNeedsName' : 'people.passkeyNoBrowser') }}
+    </p>
     <p v-else>{{ t('people.passkeyLead', { host }) }}</p>
     <ul v-if="store.passkeys.length > 0" class="passkeys">
       <li v-for="k in store.passkeys" :key="k.id">
@@ -63,14 +67,7 @@ void store.load()
         autocomplete="off"
         :error-messages="wrong('name')"
       />
-      <v-text-field
-        v-model="password"
-        type="password"
-        :label="t('people.presentPassword')"
-        autocomplete="current-password"
-        maxlength="128"
-        :error-messages="wrong('password')"
-      />
+      <PasswordField v-model="password" :label="t('people.presentPassword')" :wrong="wrong('password')" />
       <v-btn type="submit" size="large" :disabled="busy || !password">{{ t('people.addPasskey') }}</v-btn>
     </form>
     <p v-if="done" role="status">{{ done }}</p>

@@ -3,6 +3,7 @@ import { ref } from 'vue'
 import { t } from '#shared/i18n'
 import { MIN_PASSWORD } from '#shared/people'
 import { failureOf, type Failure } from '~/data/failureWords'
+import PasswordField from '../components/PasswordField.vue'
 import { useSessionStore } from '../store/session'
 
 /** One's own password and PIN; each asks for the present password. */
@@ -32,24 +33,14 @@ const changePin = (to: string | null) =>
 
 <template>
   <form class="secrets" :aria-label="t('people.you')" @submit.prevent>
-    <v-text-field
-      v-model="old"
-      type="password"
-      :label="t('people.presentPassword')"
-      autocomplete="current-password"
-      maxlength="128"
-      class="mb-4"
-    />
+    <PasswordField v-model="old" :label="t('people.presentPassword')" class="mb-4" />
     <div class="change">
-      <v-text-field
+      <PasswordField
         v-model="password"
-        type="password"
+        is-new
         :label="t('people.newPassword')"
-        autocomplete="new-password"
-        maxlength="128"
         :hint="t('people.passwordHint', { min: MIN_PASSWORD })"
-        persistent-hint
-        :error-messages="wrong('password')"
+        :wrong="wrong('password')"
       />
       <v-btn size="large" :disabled="!old || !password" @click="changePassword">{{
         t('people.changePassword')

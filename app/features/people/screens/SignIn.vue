@@ -3,6 +3,7 @@ import { computed, ref } from 'vue'
 import type { Author } from '#core/run'
 import { t } from '#shared/i18n'
 import { failureOf } from '~/data/failureWords'
+import PasswordField from '../components/PasswordField.vue'
 import { useSessionStore } from '../store/session'
 
 /** Signs somebody in: by a press on the name and a PIN where the browser knows the person, else by password. */
@@ -100,13 +101,7 @@ async function attempt(work: () => Promise<void>) {
               maxlength="60"
               class="mb-4"
             />
-            <v-text-field
-              v-model="password"
-              type="password"
-              :label="t('people.password')"
-              autocomplete="current-password"
-              maxlength="128"
-            />
+            <PasswordField v-model="password" :label="t('people.password')" />
             <p class="quiet small">{{ t('people.lostPassword') }}</p>
           </template>
           <v-text-field
