@@ -1,6 +1,7 @@
 import { array, number, object, type InferType, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import type { Stage, WaitsFor, WarmUp } from '#core/work'
+import type { JobKind } from '#core/run'
 import type { SetKind } from '#core/sheet'
 import type { Job } from './job'
 
@@ -24,6 +25,10 @@ export interface JobSummary {
   readonly model: string
   readonly kind: SetKind
   readonly done: Readonly<Record<Stage, boolean>>
+  /** phases of this job, in order */
+  readonly stages: readonly Stage[]
+  /** null = of a job that was handed over the bench does not ask */
+  readonly jobKind: JobKind | null
   readonly nextStepTitle: string | null
   readonly waitsFor: WaitsFor | null
   readonly stopped: boolean

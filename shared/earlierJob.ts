@@ -27,4 +27,6 @@ export interface EarlierJob {
   readonly handedOverAtMs: number | null
   /** judged readings of its as-left, in the order of the sheet */
   readonly asLeft: readonly LeftAs[]
+  /** what was planned then for a later visit */
+  readonly planned: readonly string[]
 }

@@ -25,6 +25,8 @@ export const SERVER_ERROR_CODES = [
   'unknown-reading',
   'unknown-event',
   'cannot-be-struck',
+  'handed-over',
+  'withdrawn',
   'unknown-issue',
   'unknown-link',
   'unknown-view',

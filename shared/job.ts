@@ -2,7 +2,8 @@ import { LANGUAGES, t } from '#shared/i18n'
 import { array, boolean, number, object, string, type InferType, uuid } from '#shared/yup'
 import { MODES, type Mode } from '#core/rules'
 import { CLAIM_QUANTITIES, CLAIM_QUANTITY_NAMES, type ClaimKind, type ClaimQuantity } from '#core/claims'
-import type { SchoolChoices } from '#core/sheet'
+import { JOB_KINDS, USUAL_JOB_KIND, type JobKind } from '#core/run'
+import { SET_FAMILIES, type SchoolChoices } from '#core/sheet'
 import { UNKNOWN_FIELD } from './unknownField'
 import { day } from './day'
 
@@ -69,7 +70,25 @@ export const intakeBody = object({
 
 export type Intake = InferType<typeof intakeBody>
 
-export const newJobBody = intakeBody.shape({ id: uuid() }).noUnknown(true, UNKNOWN_FIELD)
+/** A model that has no sheet yet: what it is called, and the family whose sheet it begins with. */
+const newModel = object({
+  model: string().trim().label('common.model').max(100).min(1).required(),
+  family: string()
+    .label('form.family')
+    .oneOf(SET_FAMILIES.map(f => f.id))
+    .required(),
+}).noUnknown(true, UNKNOWN_FIELD)
+export type NewModel = InferType<typeof newModel>
+
+export const newJobBody = intakeBody
+  .shape({
+    id: uuid(),
+    jobKind: string<JobKind>().label('kind.kindOfJob').oneOf(JOB_KINDS).default(USUAL_JOB_KIND),
+    newModel: newModel.nullable().default(null),
+  })
+  .noUnknown(true, UNKNOWN_FIELD)
+/** An intake with what the job is to be. */
+export type BookedIn = Intake & { readonly jobKind: JobKind; readonly newModel: NewModel | null }
 
 /** Parts of a job that may be corrected later, all at once or one by one. */
 export const jobPatch = object({

@@ -77,6 +77,8 @@ export interface AuditEntry {
 
 /** Head of a request: id of whoever entered what it carries, which may have waited; or that nobody knows. */
 export const ENTERED_BY = 'x-entered-by'
+/** By which sheet an entry was made: while it waited in a browser the job may have changed its model. */
+export const MADE_BY_SHEET = 'x-made-by-sheet'
 export const NOBODY = 'nobody'
 
 /** Shortest password (OWASP ASVS 4.0, 2.1.1, from memory). */

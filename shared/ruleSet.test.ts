@@ -37,7 +37,7 @@ describe('a rule set of one\u2019s own', () => {
     )
     const set = toRuleSet({ id: 'OWN-00000000', version: 1, body })
     const at = (mode: 'AM' | 'FM', lowPower: boolean) =>
-      limitFor(set, 'powerW', { planId: 'uk27', channel: 20, lowPower, mode })
+      limitFor(set, 'powerW', { centreHz: 27_791_250, lowPower, mode })
     expect([at('FM', false)?.high, at('AM', false), at('FM', true)]).toEqual([1, null, null])
   })
   it('copied from R-US keeps its mask for AM and for SSB', async () => {

@@ -1,6 +1,6 @@
 import { t, type MessageCode } from '#shared/i18n'
 import { array, boolean, mixed, number, object, string, uuid } from '#shared/yup'
-import type { RunEvent } from '#core/run'
+import { JOB_KINDS, MODEL_CHANGES, type RunEvent } from '#core/run'
 import { text } from './eventFields'
 import { UNKNOWN_FIELD } from './unknownField'
 
@@ -19,6 +19,11 @@ const change = object({ line: string().max(200).required(), from: fieldValue(), 
   true,
   UNKNOWN_FIELD,
 )
+const sheetRef = () =>
+  object({
+    sheetId: string().label('common.model').max(60).required(),
+    sheetRevision: number().integer().min(1).max(1e6).required(),
+  }).noUnknown(true, UNKNOWN_FIELD)
 const who = () => string().trim().label('form.who').max(60).defined()
 const amount = (label: MessageCode, max: number) => number().label(label).min(0).max(max)
 
@@ -47,4 +52,15 @@ export const RUN_EVENT_BODIES: Record<RunEvent['kind'], Record<string, unknown>>
     released: boolean().required(),
     text: text('common.reason').defined(),
   },
+  'job-kind-set': {
+    jobKind: string().label('kind.kindOfJob').oneOf(JOB_KINDS).required(),
+    reason: text('common.reason').defined(),
+  },
+  'model-changed': {
+    because: string().oneOf(MODEL_CHANGES).required(),
+    from: sheetRef().required(),
+    to: sheetRef().required(),
+    reason: text('common.reason').defined(),
+  },
+  'job-withdrawn': { reason: text('common.reason').required() },
 }

@@ -3,7 +3,7 @@ import { UNKNOWN_FIELD } from './unknownField'
 import type { Job } from './job'
 
 /** Where a job stands, as far as a search asks. */
-export const JOB_STATES = ['any', 'bench', 'away'] as const
+export const JOB_STATES = ['any', 'bench', 'away', 'withdrawn'] as const
 
 /** A search over every job: words, all of which must occur, and filters. */
 export const searchQuery = object({
@@ -25,6 +25,8 @@ export interface FoundJob extends Pick<
 > {
   /** a piece of what was found where the words occur, or '' */
   readonly excerpt: string
+  /** begun by mistake: found, and counted nowhere */
+  readonly isWithdrawn: boolean
 }
 
 export interface SearchResult {

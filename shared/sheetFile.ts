@@ -1,5 +1,6 @@
 import { t } from '#shared/i18n'
 import { array, number, object, string, uuid, type InferType } from '#shared/yup'
+import type { OfPlan } from '#core/rules'
 import type { FieldChange, ModelSheet, SetKind } from '#core/sheet'
 import { closed } from './sheet/fields'
 
@@ -65,12 +66,11 @@ export const sheetFileBody = closed({
 export type SheetFileBody = InferType<typeof sheetFileBody>
 
 /** One row of the list of sheets. */
-export interface SheetSummary {
+export interface SheetSummary extends OfPlan {
   readonly id: string
   readonly model: string
   readonly kind: SetKind
   readonly description: string
-  readonly planId: string
   readonly defaultRuleSetId: string
   readonly revision: number
   readonly revisedOn: string

@@ -2,7 +2,15 @@ import type { MessageCode } from '#shared/i18n'
 import { boolean, number, object, string, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { GOES_STALE } from '#core/sheet'
-import { ANSWERS, HEATS, ITEM_STATES, POWER_SEEN, WAITS_FOR, type WorkEvent } from '#core/run'
+import {
+  ANSWERS,
+  COMPLAINT_RESULTS,
+  HEATS,
+  ITEM_STATES,
+  POWER_SEEN,
+  WAITS_FOR,
+  type WorkEvent,
+} from '#core/run'
 import { text } from './eventFields'
 import { day } from './day'
 
@@ -66,6 +74,10 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
     what: short('common.workDone').required(),
     where: short('form.where').defined(),
     text: text('form.note').defined(),
+  },
+  'complaint-tried': {
+    result: string().oneOf(COMPLAINT_RESULTS).required(),
+    text: text('form.conditions').defined(),
   },
   'soak-begun': {
     hours: number().label('form.hours').positive().max(1000).required(),

@@ -35,6 +35,7 @@ const locale: LocaleObject = {
     max: textOf('yup.stringMax'),
     matches: textOf('yup.matches'),
     uuid: textOf('yup.uuid'),
+    trim: textOf('yup.trim'),
   },
   number: {
     min: textOf('yup.numberMin'),

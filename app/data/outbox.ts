@@ -1,5 +1,5 @@
 import { $api } from './api'
-import { ENTERED_BY, NOBODY } from '#shared/people'
+import { ENTERED_BY, MADE_BY_SHEET, NOBODY } from '#shared/people'
 import { t } from '#shared/i18n'
 import { personHere, traineeHere } from './whoIsHere'
 import { defineStore } from 'pinia'
@@ -46,10 +46,11 @@ export const useOutboxStore = defineStore('outbox', () => {
 
   /**
    * Resolves when the event is safe in this browser; sending goes on behind.
+   * @param madeBy sheet that it speaks of; null = of none
    * @throws when the browser cannot keep it
    */
-  async function append(jobId: string, event: JobEvent) {
-    await keep(jobId, event, { enteredBy: personHere.value, byTrainee: traineeHere.value })
+  async function append(jobId: string, event: JobEvent, madeBy: string | null = null) {
+    await keep(jobId, event, { enteredBy: personHere.value, byTrainee: traineeHere.value, madeBy })
     await reload()
     void flush()
   }
@@ -85,7 +86,10 @@ export const useOutboxStore = defineStore('outbox', () => {
       await $api(`/api/jobs/${entry.jobId}/events`, {
         method: 'POST',
         body: entry.event,
-        headers: { [ENTERED_BY]: entry.enteredBy },
+        headers: {
+          [ENTERED_BY]: entry.enteredBy,
+          ...(entry.madeBy === null ? {} : { [MADE_BY_SHEET]: entry.madeBy }),
+        },
       })
       await drop(entry.key)
       sentListeners.forEach(tell => tell(entry))

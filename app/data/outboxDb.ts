@@ -14,6 +14,8 @@ export interface OutboxEntry {
   readonly enteredBy: string
   /** by a trainee */
   readonly byTrainee: boolean
+  /** sheet that the screen had it from; null = from none, or kept before it was noted */
+  readonly madeBy: string | null
   /** words of a refusal; such an entry is kept until somebody decides */
   readonly refused: string | null
 }
@@ -23,14 +25,17 @@ export interface Snapshot {
   readonly job: Job
   readonly events: JobEvent[]
   readonly sheet: ModelSheet
+  /** of the model that the set came as; absent or null = it was not converted */
+  readonly found?: ModelSheet | null
 }
 
 /** As it lies on disk, where the key has been called `place` since the first version. */
-type StoredEntry = Omit<OutboxEntry, 'key' | 'enteredBy' | 'byTrainee'> & {
+type StoredEntry = Omit<OutboxEntry, 'key' | 'enteredBy' | 'byTrainee' | 'madeBy'> & {
   readonly place?: number
   /** entries of before there was a sign-in have none */
   readonly enteredBy?: string
   readonly byTrainee?: boolean
+  readonly madeBy?: string | null
 }
 
 interface Schema extends DBSchema {
@@ -68,18 +73,22 @@ const plain = <T>(value: T): T => JSON.parse(JSON.stringify(value)) as T
 export async function keep(
   jobId: string,
   event: JobEvent,
-  { enteredBy, byTrainee }: Pick<OutboxEntry, 'enteredBy' | 'byTrainee'>,
+  { enteredBy, byTrainee, madeBy }: Pick<OutboxEntry, 'enteredBy' | 'byTrainee' | 'madeBy'>,
 ): Promise<number> {
   askToPersist()
-  return (await database()).add('outbox', plain({ jobId, event, enteredBy, byTrainee, refused: null }))
+  return (await database()).add(
+    'outbox',
+    plain({ jobId, event, enteredBy, byTrainee, madeBy, refused: null }),
+  )
 }
 
 export async function waiting(): Promise<OutboxEntry[]> {
   const stored = await (await database()).getAll('outbox')
-  return stored.map(({ place, enteredBy = NOBODY, byTrainee = false, ...entry }) => ({
+  return stored.map(({ place, enteredBy = NOBODY, byTrainee = false, madeBy = null, ...entry }) => ({
     ...entry,
     enteredBy,
     byTrainee,
+    madeBy,
     key: place!,
   }))
 }
@@ -94,8 +103,8 @@ export async function markRefused({ key, ...entry }: OutboxEntry, words: string 
 }
 
 /** The last known state of a job, for when neither server nor database is there. */
-export async function saveSnapshot(job: Job, events: readonly JobEvent[], sheet: ModelSheet): Promise<void> {
-  await (await database()).put('snapshot', plain({ job, events: [...events], sheet }), job.id)
+export async function saveSnapshot({ job, events, sheet, found = null }: Snapshot): Promise<void> {
+  await (await database()).put('snapshot', plain({ job, events, sheet, found }), job.id)
 }
 
 export async function loadSnapshot(jobId: string): Promise<Snapshot | null> {

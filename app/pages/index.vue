@@ -111,8 +111,9 @@ useBenchKeys({
             {{ t('bench.recentlyHandedOver') }}
             <NuxtLink to="/sets?state=away" class="all">{{ t('bench.showAll') }}</NuxtLink>
           </h2>
-          <JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs"
-        /></template>
+          <div class="away">
+            <JobRow v-for="i in away" :key="i.job.id" v-bind="i" :now-ms="nowMs" /></div
+        ></template>
       </template>
     </template>
   </div>
@@ -125,6 +126,10 @@ useBenchKeys({
   gap: 20px;
   margin-bottom: 14px;
   flex-wrap: wrap;
+}
+/* Under the rows of the bench, which have a handle before them. */
+.away {
+  padding-left: 44px;
 }
 .all {
   font-size: 13px;

@@ -22,14 +22,19 @@ export function enteredNumber(
   const typed = typedNumber(field.value)
   if (typed === null && optional) return null
   if (typed !== null && !Number.isNaN(typed)) return typed / perSi
+  refuse(field, numberForField(stands === null ? null : stands * perSi))
+  return stands
+}
+
+/** Says that what was typed is no number, and shows again what stands in the record. */
+export function refuse(field: HTMLInputElement, stands: string): void {
   const said = t('common.notANumberKept', { text: field.value })
-  field.value = numberForField(stands === null ? null : stands * perSi)
+  field.value = stands
   // A field of the design system keeps its own copy of the text.
   field.dispatchEvent(new Event('input'))
   field.setCustomValidity(said)
   field.reportValidity()
   field.addEventListener('input', () => field.setCustomValidity(''), { once: true })
-  return stands
 }
 
 /** As above, where the record cannot be without a number. */

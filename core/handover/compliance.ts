@@ -2,6 +2,8 @@ import {
   absoluteLevel,
   absoluteLimits,
   channelHz,
+  coversChannel,
+  planOf,
   type AbsoluteLimit,
   type RuleLimit,
   type RuleSet,
@@ -67,9 +69,12 @@ const WORST: readonly LimitStanding['outcome'][] = ['above', 'below', 'cannot-te
  */
 export function compliance(sheet: ModelSheet, rules: RuleSet, run: RunState): Compliance {
   if (rules.kind !== 'legal') return { kind: 'no-legal-rules', standings: [], notJudged: [] }
-  // Rows with the coverage opened lie outside of what the rules are about.
+  // Rows with the coverage opened, or on channels of another plan, are not what the rules are about.
   const readings = currentReadings(sheet, run).filter(
-    r => r.taken.row.conditions.coverage === 'standard' && r.want.judgeLimit,
+    r =>
+      r.taken.row.conditions.coverage === 'standard' &&
+      r.want.judgeLimit &&
+      isCovered(sheet, rules, r.taken.row.conditions.channel),
   )
   const standings = [
     ...rules.limits.filter(l => applies(sheet, l)).map(l => standing(sheet, rules, l, readings)),
@@ -84,6 +89,10 @@ export function compliance(sheet: ModelSheet, rules: RuleSet, run: RunState): Co
     standings,
     notJudged: rules.alsoSays.filter(w => !standings.some(s => w.startsWith(`${s.id}:`))),
   }
+}
+
+function isCovered(sheet: ModelSheet, rules: RuleSet, channel: number | null): boolean {
+  return channel === null || coversChannel(rules.planId, channelHz(planOf(sheet), channel))
 }
 
 /** A limit of a mode or of a switch position that the set does not have is none of its limits. */
@@ -120,7 +129,7 @@ function distanceOf(
   if (beyond === null) return null
   const { channel } = row.conditions
   const nominalHz =
-    reading.quantity === 'carrierHz' && channel !== null ? channelHz(sheet.planId, channel) : null
+    reading.quantity === 'carrierHz' && channel !== null ? channelHz(planOf(sheet), channel) : null
   return { kind: 'value', quantity: reading.quantity, value: reading.value, beyond, nominalHz }
 }
 
@@ -132,7 +141,7 @@ function speaksOf({ taken, want }: CurrentReading, limit: RuleLimit): boolean {
 }
 
 function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentReading[]): LimitStanding[] {
-  return absoluteLimits(rules, channelHz(sheet.planId, sheet.main.fromChannel)).map(limit => {
+  return absoluteLimits(rules, channelHz(planOf(sheet), sheet.main.fromChannel)).map(limit => {
     const judged = readings
       .filter(r => r.want.quantity === limit.quantity)
       .flatMap(r => {

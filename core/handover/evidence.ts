@@ -13,12 +13,13 @@ export interface CurrentReading {
 
 /**
  * The readings that papers may speak of as "now": as left, in the alignment and in the soak, not struck out
- * and not overtaken by work. What was found before work began is none of them.
+ * and not overtaken by work. What was found before work began is none of them, but in a check: nothing is
+ * changed there, and what was found says how the set is until something is replaced or treated.
  */
-export function currentReadings(sheet: ModelSheet, { history }: RunState): CurrentReading[] {
+export function currentReadings(sheet: ModelSheet, run: RunState): CurrentReading[] {
   const last = new Map<string, CurrentReading>()
-  for (const taken of history.readings) {
-    if (taken.row.phase === 'as-found' || taken.struck !== null) continue
+  for (const taken of run.history.readings) {
+    if (taken.struck !== null || (taken.row.phase === 'as-found' && !stillHolds(taken, run))) continue
     const row = rowOf(sheet, taken)
     if (!row) continue
     const key = conditionsKey(taken)
@@ -27,6 +28,9 @@ export function currentReadings(sheet: ModelSheet, { history }: RunState): Curre
   }
   return [...last.values()]
 }
+
+const stillHolds = ({ order }: TakenReading, { jobKind, mendedAt }: RunState) =>
+  jobKind === 'check' && order > mendedAt
 
 /** As left, on the alignment or found: every reading of a quantity, whatever became of it. */
 export function wasMeasured({ history }: RunState, quantity: Quantity): boolean {
@@ -67,7 +71,8 @@ export function legalVerdict(sheet: ModelSheet, rules: RuleSet, { taken, want, p
   const requirement = requirementOf(
     sheet,
     rules,
-    { ...want, target: null },
+    // What the sheet calls for counts here only as what an error is told against.
+    { ...want, target: want.target?.kind === 'nominal-error' ? want.target : null },
     { ...point.state, ...taken.row.conditions },
   )
   if (!requirement.limit || requirement.limit.kind !== 'legal') return null

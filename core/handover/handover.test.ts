@@ -157,7 +157,7 @@ describe('how high to leave the AM carrier', () => {
     ]
     expect(advice(HB, ...events)).toMatchObject({
       maxW: 28,
-      by: 'as-left',
+      by: 'as-is',
       setting: 'carrier at the AM mark',
     })
     expect(advice(HB, events[0]!)).toBeNull()
@@ -167,7 +167,7 @@ describe('how high to leave the AM carrier', () => {
       row(TALLIS, 'as-left', 'minimum', { carrierHz: 27_185_000, powerW: 18, supplyA: 8 }),
       row(TALLIS, 'as-left', 'mark', { powerW: 80, supplyV: 14, supplyA: 22 }),
     ]
-    expect(advice(TALLIS, ...events)).toMatchObject({ maxW: 80, by: 'as-left' })
+    expect(advice(TALLIS, ...events)).toMatchObject({ maxW: 80, by: 'as-is' })
     expect(advice(TALLIS, events[0]!)).toBeNull()
   })
   it('is the limit where the carrier was left above it', () => {
@@ -179,10 +179,15 @@ describe('how high to leave the AM carrier', () => {
     ).toMatchObject({ maxW: 4, by: 'rule', asLeftW: 10.5 })
   })
   it('is a quarter of the PEP where the crest is flattened, not where the depth explains the PEP', () => {
-    const at = (pepW: number) =>
+    const at = (pepW: number, carrierW = 3.9) =>
       advice(
         LX8,
-        row(LX8, 'as-left', 'am-D19', { carrierHz: 27_185_000, powerW: 3.9, supplyV: 13.8, supplyA: 1.7 }),
+        row(LX8, 'as-left', 'am-D19', {
+          carrierHz: 27_185_000,
+          powerW: carrierW,
+          supplyV: 13.8,
+          supplyA: 1.7,
+        }),
         row(LX8, 'as-left', 'am-tone', {
           depthPositiveRatio: 0.9,
           depthNegativeRatio: 0.9,
@@ -190,8 +195,14 @@ describe('how high to leave the AM carrier', () => {
           powerW: 5.5,
         }),
       )
-    expect(at(14.1)).toMatchObject({ maxW: 3.9, by: 'as-left' })
+    expect(at(14.1)).toMatchObject({ maxW: 3.9, by: 'as-is', headroom: null })
     expect(at(11)).toMatchObject({ maxW: 2.75, by: 'quarter-of-pep' })
+    // By hand: 8 W needs 32 W; 18 W are (1 + 0.5)^2 times 8 W.
+    expect(at(18, 8)!.headroom).toEqual({ neededW: 32, reachedW: 18, mostDepthRatio: 0.5 })
+    // 12.8 W where 13.1 W would be whole: flattened by the readings, not beyond what the meters are off by.
+    expect(at(12.8)).toMatchObject({ by: 'quarter-of-pep', headroom: null })
+    // Less PEP than carrier is no ceiling but a wrong reading.
+    expect(at(7, 8)!.headroom).toBeNull()
   })
   it('is not given from what was found', () =>
     expect(advice(LX8, row(LX8, 'as-found', 'am-D19', { powerW: 3.9 }))).toBeNull())
@@ -203,7 +214,7 @@ describe('what was adjusted', () => {
     return adjusted(state.run, state.compared)
   }
   it('is said, inferred, or neither', () => {
-    expect(summary(FM)).toEqual({ declared: [], inferred: [], unexplained: [] })
+    expect(summary(FM)).toEqual({ declared: [], inferred: [], unexplained: [], elsewhere: [] })
     expect(summary(FM, ...goodRun(), turned('RV3')).declared.map(t => t.designator)).toEqual(['RV3'])
   })
   it('readings that changed without a turn on record are named', () => {

@@ -8,6 +8,8 @@ export interface AdjustedSummary {
   readonly inferred: readonly Turn[]
   /** comparable cells that changed beyond both uncertainties while no turn explains anything */
   readonly unexplained: readonly ComparedCell[]
+  /** by the sheet of another model, before it was changed */
+  readonly elsewhere: readonly string[]
 }
 
 /** One turn of each adjuster, the last one. */
@@ -17,7 +19,9 @@ export function adjusted(run: RunState, compared: readonly ComparedCell[]): Adju
   const inferred = last(run.history.turns.filter(t => t.inferred)).filter(
     t => !declared.some(d => d.designator === t.designator),
   )
-  return { declared, inferred, unexplained: declared.length === 0 ? compared.filter(changed) : [] }
+  const elsewhere = run.turnedElsewhere
+  const isSaid = declared.length + elsewhere.length > 0
+  return { declared, inferred, unexplained: isSaid ? [] : compared.filter(changed), elsewhere }
 }
 
 function changed({ before, after, differences }: ComparedCell): boolean {

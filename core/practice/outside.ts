@@ -1,5 +1,6 @@
 import { quantityInfo, type Quantity } from '../quantity'
 import { truthOf, type RigState } from '../rig'
+import { planOf } from '../rules'
 import { kindHas, resolveTarget, type MeasurePoint, type ModelSheet } from '../sheet'
 import { putFor } from './putFor'
 
@@ -40,7 +41,7 @@ function outsideRow(state: RigState, sheet: ModelSheet, point: MeasurePoint): Ou
   const spectral = judged.some(w => ['adjacentDbc', 'imd3Db'].includes(w.quantity))
   const { values } = truthOf(putFor(state, point), spectral)
   return judged.flatMap(w => {
-    const window = resolveTarget(w.target!, sheet.planId, point.state.channel, () => undefined)?.window
+    const window = resolveTarget(w.target!, planOf(sheet), point.state.channel, () => undefined)?.window
     const value = values[w.quantity]
     if (!window || value === null || value === undefined) return []
     const slack = Math.abs(value) * 1e-9 + 1e-12

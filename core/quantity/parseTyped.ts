@@ -6,15 +6,16 @@ import { dbmToVolts } from './receiverLevel'
 import { quantityInfo, type Quantity } from './quantities'
 import type { Bound } from './reading'
 
+/** Units by the way they are written; they are read in any case. */
 const FACTOR: Record<string, Record<string, number>> = {
-  Hz: { hz: 1, khz: 1e3, mhz: 1e6, ghz: 1e9 },
-  W: { w: 1, mw: 1e-3, kw: 1e3 },
-  V: { v: 1, mv: 1e-3, uv: 1e-6, µv: 1e-6, μv: 1e-6 },
-  A: { a: 1, ma: 1e-3 },
+  Hz: { Hz: 1, kHz: 1e3, MHz: 1e6, GHz: 1e9 },
+  W: { W: 1, mW: 1e-3, kW: 1e3 },
+  V: { V: 1, mV: 1e-3, uV: 1e-6, µV: 1e-6, μV: 1e-6 },
+  A: { A: 1, mA: 1e-3 },
   s: { s: 1, ms: 1e-3, min: 60, h: 3600 },
   ratio: { '': 1, '%': 0.01, ': 1': 1 },
-  dB: { db: 1, dbc: 1 },
-  S: { 's-units': 1, 's': 1 },
+  dB: { dB: 1, dBc: 1 },
+  S: { 'S-units': 1, 'S': 1 },
   code: {},
 }
 
@@ -135,17 +136,21 @@ export function checkRange(value: number, quantity: Quantity, shown = String(val
   )
 }
 
+/** For a message: what stands for no unit is none, and of three ways to write micro the plain one. */
+const writtenUnits = (units: readonly string[]) => units.filter(u => u !== '' && !/^[µμ]/.test(u)).join(', ')
+
 function toSi(number: number, unit: string, siUnit: string): number {
   const lower = unit.toLowerCase()
   if (lower === 'dbm' && siUnit === 'W') return dbmToWatts(number)
   if (lower === 'dbm' && siUnit === 'V') return dbmToVolts(number)
   if (lower === 'db' && (siUnit === 'W' || siUnit === 'V'))
     throw new CoreError('unknown-unit', message('error.decibelsAlone'))
-  const factor = FACTOR[siUnit]?.[lower]
+  const units = Object.entries(FACTOR[siUnit] ?? {})
+  const factor = units.find(([written]) => written.toLowerCase() === lower)?.[1]
   if (factor === undefined)
     throw new CoreError(
       'unknown-unit',
-      message('error.notAUnit', { unit, list: Object.keys(FACTOR[siUnit] ?? {}).join(', ') }),
+      message('error.notAUnit', { unit, list: writtenUnits(units.map(([written]) => written)) }),
     )
   // Dividing by the reciprocal keeps 0.4 kHz exactly 400 where multiplying would leave a rounding tail.
   return factor < 1 ? number / Math.round(1 / factor) : number * factor

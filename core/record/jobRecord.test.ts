@@ -19,7 +19,8 @@ const JOB = {
   createdAtMs: 1,
 }
 const RULES = ruleSet('R-UK27')
-const record = (events: readonly JobEvent[]) => jobRecord(JOB, OSMUND_27F, RULES, events, 5)
+const SHEETS = { now: OSMUND_27F, found: OSMUND_27F }
+const record = (events: readonly JobEvent[]) => jobRecord(JOB, SHEETS, RULES, events, 5)
 
 describe('job record', () => {
   const found = rowTaken('as-found', null, 'high-20', { powerW: 2.8 })
@@ -47,13 +48,13 @@ describe('job record', () => {
     const events = [found, ...goodRun(), left]
     const { events: kept, exportedAtMs, ...rest } = record(events)
     expect([kept, exportedAtMs]).toEqual([events, 5])
-    const { events: _kept, exportedAtMs: _at, ...again } = jobRecord(JOB, OSMUND_27F, RULES, kept, 9)
+    const { events: _kept, exportedAtMs: _at, ...again } = jobRecord(JOB, SHEETS, RULES, kept, 9)
     expect(again).toEqual(rest)
   })
   it('is judged by the rule set that it names', () => {
     const strict = jobRecord(
       JOB,
-      OSMUND_27F,
+      SHEETS,
       ruleSet('R-SHOP'),
       [
         rowTaken(

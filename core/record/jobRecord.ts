@@ -1,9 +1,16 @@
 import { quantityInfo, type Bound } from '../quantity'
 import { settleClaim, type Claim, type ClaimOutcome } from '../claims'
-import type { FrozenRuleSet, RuleSet, Verdict } from '../rules'
+import { judgedVerdict, type FrozenRuleSet, type RuleSet, type Verdict } from '../rules'
 import type { ModelSheet, SchoolChoices } from '../sheet'
-import { keyDownTotals, type CellState, type JobEvent, type OpenItem } from '../run'
-import { jobState } from '../work'
+import {
+  keyDownTotals,
+  type CellState,
+  type JobKind,
+  type JobSheets,
+  type JobEvent,
+  type OpenItem,
+} from '../run'
+import { jobState, type JobState } from '../work'
 
 /** The exchange format of a job: docs/formats/job-record.schema.json describes it. */
 export const JOB_RECORD_FORMAT = 'diapason-job-record'
@@ -31,16 +38,27 @@ interface RecordedValue {
   readonly standardUncertainty: number | null
   readonly instrument: string | null
   readonly source: string
-  readonly verdict: Verdict
+  /** null = nothing is asked of it */
+  readonly verdict: Verdict | null
   readonly atMs: number
 }
+
+interface RecordedSheet {
+  readonly id: string
+  readonly model: string
+  readonly revision: number
+}
+const recordedSheet = ({ id, model, revision }: ModelSheet): RecordedSheet => ({ id, model, revision })
 
 export interface JobRecord {
   readonly format: typeof JOB_RECORD_FORMAT
   readonly version: typeof JOB_RECORD_VERSION
   readonly exportedAtMs: number
   readonly job: RecordedJob
-  readonly sheet: { readonly id: string; readonly model: string; readonly revision: number }
+  readonly jobKind: JobKind
+  readonly sheet: RecordedSheet
+  /** what the set came as, where it was converted; null = what it is */
+  readonly foundSheet: RecordedSheet | null
   /** with every limit, so that a later correction of the set changes nothing that was signed */
   readonly ruleSet: FrozenRuleSet
   readonly comparison: readonly {
@@ -79,19 +97,21 @@ export interface JobRecord {
 /** Everything that is known of a job, judged by the sheet and the rules given. Time is passed in. */
 export function jobRecord(
   job: RecordedJob,
-  sheet: ModelSheet,
+  { now: sheet, found }: JobSheets,
   rules: RuleSet,
   events: readonly JobEvent[],
   exportedAtMs: number,
 ): JobRecord {
-  const { run, asFound, compared, items, claimContext } = jobState(sheet, rules, events)
+  const { run, claimRows, compared, items, claimContext } = jobState(sheet, rules, events, found)
   const keyed = keyDownTotals(events)
   return {
     format: JOB_RECORD_FORMAT,
     version: JOB_RECORD_VERSION,
     exportedAtMs,
     job,
-    sheet: { id: sheet.id, model: sheet.model, revision: sheet.revision },
+    jobKind: run.jobKind,
+    sheet: recordedSheet(sheet),
+    foundSheet: found.id === sheet.id ? null : recordedSheet(found),
     ruleSet: rules,
     comparison: compared.map(c => ({
       row: c.point.id,
@@ -103,14 +123,7 @@ export function jobRecord(
       comparable: c.differences === null ? null : c.differences.length === 0,
       differences: (c.differences ?? []).map(d => d.kind),
     })),
-    claims: job.claims
-      .map(c => settleClaim(c, asFound, claimContext))
-      .map(s => ({
-        id: s.claim.id,
-        outcome: s.outcome,
-        measuredValue: s.measured?.value ?? null,
-        meterFactor: s.meterFactor?.ratio ?? null,
-      })),
+    claims: settledClaims(job, claimRows, claimContext),
     steps: run.steps.map(s => ({
       id: s.step.id,
       title: s.step.title,
@@ -128,6 +141,21 @@ export function jobRecord(
   }
 }
 
+function settledClaims(
+  { claims }: RecordedJob,
+  rows: JobState['claimRows'],
+  context: JobState['claimContext'],
+): JobRecord['claims'] {
+  return claims
+    .map(c => settleClaim(c, rows, context))
+    .map(s => ({
+      id: s.claim.id,
+      outcome: s.outcome,
+      measuredValue: s.measured?.value ?? null,
+      meterFactor: s.meterFactor?.ratio ?? null,
+    }))
+}
+
 function recorded(cell: CellState): RecordedValue | null {
   if (!cell.latest || !cell.judgement) return null
   const { value, standardUncertainty, instrument, source, bound = null } = cell.latest.reading
@@ -137,7 +165,7 @@ function recorded(cell: CellState): RecordedValue | null {
     standardUncertainty,
     instrument,
     source,
-    verdict: cell.judgement.verdict,
+    verdict: judgedVerdict(cell.judgement),
     atMs: cell.latest.row.atMs,
   }
 }

@@ -3,9 +3,11 @@ import { ruleSet } from '../rules'
 import { runState, type JobEvent } from '../run'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { rowTaken, struck, turned } from '../../test/fixtures/jobEvents'
-import { NOT_JUDGED, readingLines, unjudgedLines } from './readingLines'
+import { NOT_JUDGED, readingLines, unjudgedLines, type ReadingLine } from './readingLines'
 
 const RULES = ruleSet('R-UK27')
+/** What needs no sheet to be told. */
+const asEntered = ({ verdict, stale, channel_name, channel_hz, ...line }: ReadingLine) => line
 const lines = (events: readonly JobEvent[]) =>
   readingLines(OSMUND_27F, RULES, runState(OSMUND_27F, RULES, events))
 
@@ -21,10 +23,19 @@ describe('lines of readings', () => {
     expect(out[0]).toMatchObject({
       value_si: '3.8',
       unit_si: 'W',
+      channel_name: '20',
+      channel_hz: '27791250',
       low_power: 'false',
       on_time_s: '1800',
       tone_hz: '',
     })
+  })
+  it('gives no verdict where nothing is asked of the reading', () => {
+    const out = lines([rowTaken('as-left', null, 'high-20', { powerW: 3.8, supplyV: 13.8 })])
+    expect(out.map(l => [l.quantity, l.verdict])).toEqual([
+      ['powerW', 'inside'],
+      ['supplyV', ''],
+    ])
   })
   it('writes an unknown uncertainty as nothing, not as zero', () => {
     const row = rowTaken('as-found', null, 'panel', { panelPowerW: 3 })
@@ -47,7 +58,7 @@ describe('lines of readings', () => {
       [NOT_JUDGED, 'wrong meter', NOT_JUDGED],
       [NOT_JUDGED, '', NOT_JUDGED],
     ])
-    const rest = lines(events).map(({ verdict, stale, ...line }) => line)
-    expect(unjudged.map(({ verdict, stale, ...line }) => line)).toEqual(rest)
+    const rest = lines(events).map(asEntered)
+    expect(unjudged.map(asEntered)).toEqual(rest)
   })
 })

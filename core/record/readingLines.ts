@@ -1,5 +1,5 @@
 import { quantityInfo, type Reading } from '../quantity'
-import type { RuleSet, Verdict } from '../rules'
+import { channelName, judgedVerdict, planOf, type RuleSet, type Verdict } from '../rules'
 import {
   judgeRequirement,
   requirementOf,
@@ -19,6 +19,8 @@ export type ReadingLine = Record<
   | 'row'
   | 'mode'
   | 'channel'
+  | 'channel_name'
+  | 'channel_hz'
   | 'low_power'
   | 'tone_hz'
   | 'tone_v'
@@ -48,6 +50,7 @@ export const NOT_JUDGED = 'not judged'
 export function readingLines(sheet: ModelSheet, rules: RuleSet, run: RunState): ReadingLine[] {
   return run.history.readings.map(({ reading, row, struck, staleBy }) =>
     lineOf(row, reading, {
+      ...channelOf(sheet, row),
       verdict: verdictOf(sheet, rules, row, reading),
       struck_out: text(struck),
       stale: staleBy.map(t => t.designator).join(' '),
@@ -63,6 +66,8 @@ export function unjudgedLines(events: readonly JobEvent[]): ReadingLine[] {
     .flatMap(row =>
       row.readings.map(reading =>
         lineOf(row, reading, {
+          channel_name: '',
+          channel_hz: '',
           verdict: NOT_JUDGED,
           struck_out: struck.get(reading.id) ?? '',
           stale: NOT_JUDGED,
@@ -76,7 +81,7 @@ const text = (v: string | number | boolean | null) => (v === null ? '' : String(
 function lineOf(
   row: RowTaken,
   reading: Reading,
-  judged: Pick<ReadingLine, 'verdict' | 'struck_out' | 'stale'>,
+  bySheet: Pick<ReadingLine, 'channel_name' | 'channel_hz' | 'verdict' | 'struck_out' | 'stale'>,
 ): ReadingLine {
   return {
     taken_at: new Date(row.atMs).toISOString(),
@@ -85,6 +90,8 @@ function lineOf(
     row: row.pointId,
     mode: row.conditions.mode,
     channel: text(row.conditions.channel),
+    channel_name: bySheet.channel_name,
+    channel_hz: bySheet.channel_hz,
     low_power: text(row.conditions.lowPower),
     tone_hz: text(row.conditions.toneHz),
     tone_v: text(row.conditions.toneV),
@@ -99,17 +106,27 @@ function lineOf(
     bound: reading.bound ?? '',
     unit_si: quantityInfo(reading.quantity).siUnit,
     standard_uncertainty_si: text(reading.standardUncertainty),
-    verdict: judged.verdict,
+    verdict: bySheet.verdict,
     source: reading.source,
     instrument: text(reading.instrument),
     entered_by: row.author?.name ?? '',
-    struck_out: judged.struck_out,
-    stale: judged.stale,
+    struck_out: bySheet.struck_out,
+    stale: bySheet.stale,
   }
 }
 
-function verdictOf(sheet: ModelSheet, rules: RuleSet, row: RowTaken, reading: Reading): Verdict {
+/** The number of a channel says little where a set has bands of its own. */
+function channelOf(sheet: ModelSheet, { conditions: { channel } }: RowTaken) {
+  const hz = channel === null ? undefined : planOf(sheet).channelsHz[channel - 1]
+  return hz === undefined
+    ? { channel_name: '', channel_hz: '' }
+    : { channel_name: channelName(planOf(sheet), channel!), channel_hz: text(hz) }
+}
+
+/** '' = nothing is asked of the reading. */
+function verdictOf(sheet: ModelSheet, rules: RuleSet, row: RowTaken, reading: Reading): Verdict | '' {
   const point = pointOf(sheet, row.stepId, row.pointId)
   const want = point.wants.find(w => w.quantity === reading.quantity)!
-  return judgeRequirement(reading, requirementOf(sheet, rules, want, row.conditions)).verdict
+  const judgement = judgeRequirement(reading, requirementOf(sheet, rules, want, row.conditions))
+  return judgedVerdict(judgement) ?? ''
 }

@@ -1,26 +1,19 @@
 import { describe, expect, it } from 'vitest'
-import {
-  CHANNEL_PLANS,
-  FORTY_GAPS_HZ,
-  SIX_BANDS,
-  bandChannel,
-  channelHz,
-  channelName,
-  nearestChannel,
-} from './channelPlans'
+import { channelHz, channelName, nearestChannel } from './channelPlan'
+import { CHANNEL_PLANS, FORTY_GAPS_HZ, SIX_BANDS, bandChannel, channelPlan } from './channelPlans'
 
 describe('six bands', () => {
   it('shifts the forty channels by 450 kHz: channel 1 of each band', () => {
-    expect(SIX_BANDS.map(b => channelHz('six-band', bandChannel(b, 1)) / 1e6)).toEqual([
+    expect(SIX_BANDS.map(b => channelHz(channelPlan('six-band'), bandChannel(b, 1)) / 1e6)).toEqual([
       25.615, 26.065, 26.515, 26.965, 27.415, 27.865,
     ])
-    expect(channelHz('six-band', bandChannel('D', 19))).toBe(channelHz('forty', 19))
+    expect(channelHz(channelPlan('six-band'), bandChannel('D', 19))).toBe(channelHz(channelPlan('forty'), 19))
   })
   it('calls channels as the set does', () => {
     expect([
-      channelName('six-band', bandChannel('D', 19)),
-      channelName('forty', 19),
-      channelName('hf-five', 3),
+      channelName(channelPlan('six-band'), bandChannel('D', 19)),
+      channelName(channelPlan('forty'), 19),
+      channelName(channelPlan('hf-five'), 3),
     ]).toEqual(['D 19', '19', '20 m'])
   })
 })
@@ -34,7 +27,7 @@ describe('forty-channel plan', () => {
     27.405,
   ]
   it.each(MHZ.map((mhz, i) => [i + 1, mhz]))('channel %d is %d MHz', (channel, mhz) => {
-    expect(channelHz('forty', channel)).toBe(Math.round(mhz * 1e6))
+    expect(channelHz(channelPlan('forty'), channel)).toBe(Math.round(mhz * 1e6))
   })
   it('has forty distinct channels whose sum is 1087.850 MHz, and leaves its five gaps free', () => {
     const { channelsHz } = CHANNEL_PLANS.find(p => p.id === 'forty')!
@@ -43,7 +36,9 @@ describe('forty-channel plan', () => {
     expect(channelsHz.some(hz => FORTY_GAPS_HZ.includes(hz))).toBe(false)
   })
   it('has 24 and 25 below 23', () => {
-    expect([23, 24, 25].map(c => channelHz('forty', c))).toEqual([27_255_000, 27_235_000, 27_245_000])
+    expect([23, 24, 25].map(c => channelHz(channelPlan('forty'), c))).toEqual([
+      27_255_000, 27_235_000, 27_245_000,
+    ])
   })
 })
 
@@ -54,22 +49,26 @@ describe('UK 27 MHz plan', () => {
     [20, 27_791_250],
     [40, 27_991_250],
   ])('channel %d is %d Hz', (channel, hz) => {
-    expect(channelHz('uk27', channel)).toBe(hz)
+    expect(channelHz(channelPlan('uk27'), channel)).toBe(hz)
   })
   it('differs from the other plan by 586.25 kHz on channel 20', () => {
-    expect(channelHz('uk27', 20) - channelHz('forty', 20)).toBe(586_250)
+    expect(channelHz(channelPlan('uk27'), 20) - channelHz(channelPlan('forty'), 20)).toBe(586_250)
   })
 })
 
 describe('looking up', () => {
   it.each([0, 41, -1, 1.5, Number.NaN])('refuses channel %d by name', channel => {
-    expect(() => channelHz('uk27', channel)).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
+    expect(() => channelHz(channelPlan('uk27'), channel)).toThrow(
+      expect.objectContaining({ code: 'unknown-channel' }),
+    )
   })
   it('refuses an unknown plan', () => {
-    expect(() => channelHz('lunar', 1)).toThrow(expect.objectContaining({ code: 'unknown-plan' }))
+    expect(() => channelHz(channelPlan('lunar'), 1)).toThrow(
+      expect.objectContaining({ code: 'unknown-plan' }),
+    )
   })
   it('finds the nearest channel and the error', () => {
-    expect(nearestChannel('uk27', 27_791_182)).toEqual({ channel: 20, errorHz: -68 })
-    expect(nearestChannel('forty', 27_243_000)).toEqual({ channel: 25, errorHz: -2000 })
+    expect(nearestChannel(channelPlan('uk27'), 27_791_182)).toEqual({ channel: 20, errorHz: -68 })
+    expect(nearestChannel(channelPlan('forty'), 27_243_000)).toEqual({ channel: 25, errorHz: -2000 })
   })
 })

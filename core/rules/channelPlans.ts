@@ -1,16 +1,6 @@
 import { message } from '../message'
 import { CoreError } from '../errors'
-
-/** A channel plan: numbered centre frequencies [Hz]. */
-export interface ChannelPlan {
-  readonly id: string
-  readonly name: string
-  readonly source: string
-  /** centre frequency of channel n at index n - 1 [Hz] */
-  readonly channelsHz: readonly number[]
-  /** what channel n is called on the set, at index n - 1; undefined = by its number */
-  readonly names?: readonly string[]
-}
+import type { ChannelPlan } from './channelPlan'
 
 const STEP_HZ = 10_000
 
@@ -90,49 +80,22 @@ export function channelPlan(planId: string): ChannelPlan {
 }
 
 /**
- * @param planId of {@link CHANNEL_PLANS}
- * @param channel from 1
- * @returns centre frequency [Hz]
- * @throws {CoreError} unknown-plan, unknown-channel
- * @example channelHz('uk27', 20) // => 27791250
+ * Whether rules for one plan speak of a set: of any of its channels, by frequency. A multimode holds the
+ * forty CB channels in band D, a plan of one's own may hold them under other numbers.
+ * @param rulesPlanId null = rules for any channel
  */
-export function channelHz(planId: string, channel: number): number {
-  const plan = channelPlan(planId)
-  const hz = Number.isInteger(channel) ? plan.channelsHz[channel - 1] : undefined
-  if (hz === undefined)
-    throw new CoreError(
-      'unknown-channel',
-      message('error.channelOutside', { channel, name: { term: plan.name }, count: plan.channelsHz.length }),
-    )
-  return hz
+export function coversPlan(rulesPlanId: string | null, { channelsHz }: ChannelPlan): boolean {
+  if (rulesPlanId === null) return true
+  const covered = channelPlan(rulesPlanId).channelsHz
+  return channelsHz.some(hz => covered.includes(hz))
 }
 
-/** A channel as it is called on the set: "19", "D 19", "20 m". */
-export function channelName(planId: string, channel: number): string {
-  return channelPlan(planId).names?.[channel - 1] ?? String(channel)
-}
-
-/**
- * Whether rules for one plan speak of channels of another: those of a multimode hold the forty CB channels in
- * band D.
- */
-export function coversPlan(rulesPlanId: string | null, planId: string): boolean {
-  return (
-    rulesPlanId === null || rulesPlanId === planId || (rulesPlanId === FORTY.id && planId === SIX_BAND.id)
-  )
+/** Whether rules for one plan speak of a frequency [Hz] that is the centre of a channel. */
+export function coversChannel(rulesPlanId: string | null, centreHz: number): boolean {
+  return rulesPlanId === null || channelPlan(rulesPlanId).channelsHz.includes(centreHz)
 }
 
 /** Channel of the six-band plan. @example bandChannel('D', 19) // => 139 */
 export function bandChannel(band: (typeof SIX_BANDS)[number], channel: number): number {
   return SIX_BANDS.indexOf(band) * FORTY.channelsHz.length + channel
-}
-
-/** @returns the channel whose centre is nearest and the distance to it [Hz] */
-export function nearestChannel(planId: string, frequencyHz: number): { channel: number; errorHz: number } {
-  const plan = channelPlan(planId)
-  let best = 0
-  plan.channelsHz.forEach((hz, i) => {
-    if (Math.abs(frequencyHz - hz) < Math.abs(frequencyHz - plan.channelsHz[best]!)) best = i
-  })
-  return { channel: best + 1, errorHz: frequencyHz - plan.channelsHz[best]! }
 }

@@ -1,16 +1,26 @@
 // Where the channels are
+export { channelHz, channelName, nearestChannel, receivedHz, type ChannelPlan } from './channelPlan'
 export {
   CHANNEL_PLANS,
   FORTY_GAPS_HZ,
   SIX_BANDS,
   bandChannel,
-  channelHz,
-  channelName,
-  coversPlan,
   channelPlan,
-  nearestChannel,
-  type ChannelPlan,
+  coversChannel,
+  coversPlan,
 } from './channelPlans'
+export {
+  MAX_CHANNELS_OF_A_SET,
+  NEW_BAND,
+  OWN_PLAN,
+  bandChannelsHz,
+  bandsLike,
+  planOf,
+  rasterOver,
+  type BandChannels,
+  type OfPlan,
+  type PlanBand,
+} from './ownPlan'
 // What is allowed
 export { MODES, type Mode } from './mode'
 export { usualRules } from './usualRules'
@@ -37,6 +47,7 @@ export { MASK_END_HZ, emissionMask, type EmissionMaskPart } from './emissionMask
 export {
   RESOLVING_SHARE,
   judge,
+  judgedVerdict,
   type Judgement,
   type Reason,
   type Undecided,

@@ -1,13 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { boundToStandard } from '../quantity'
+import { channelHz } from './channelPlan'
+import { channelPlan } from './channelPlans'
 import { judge } from './judge'
 import { limitFor, type ResolvedLimit } from './ruleSet'
 import { RULE_SETS, ruleSet } from './ruleSets'
 
 const at = (channel: number | null, lowPower = false) => ({
-  planId: 'uk27',
-  channel,
+  centreHz: channel === null ? null : channelHz(channelPlan('uk27'), channel),
   lowPower,
   mode: 'FM' as const,
 })
@@ -164,8 +165,7 @@ describe('rule sets as data', () => {
     // Source: 47 CFR 95.965 (from memory); hand calculation for channels 1, 19, 40.
     const half = (channel: number) => {
       const limit = limitFor(ruleSet('R-US'), 'carrierHz', {
-        planId: 'forty',
-        channel,
+        centreHz: channelHz(channelPlan('forty'), channel),
         lowPower: false,
         mode: 'AM',
       })!

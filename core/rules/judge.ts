@@ -31,6 +31,11 @@ export interface Judgement {
   readonly reasons: readonly Reason[]
 }
 
+/** The verdict of a reading; null = nothing is asked of it, so nothing was judged. */
+export function judgedVerdict({ verdict, reasons }: Judgement): Verdict | null {
+  return reasons.some(r => r.verdict !== null) ? verdict : null
+}
+
 /**
  * Share of a window that the instrument's bound may take before it "cannot resolve the tolerance" (common
  * practice).

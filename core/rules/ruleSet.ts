@@ -1,7 +1,7 @@
 import { message } from '../message'
 import { CoreError } from '../errors'
 import type { Quantity } from '../quantity'
-import { channelHz } from './channelPlans'
+import { coversChannel } from './channelPlans'
 import type { Mode } from './mode'
 
 /**
@@ -10,13 +10,16 @@ import type { Mode } from './mode'
  */
 export type Confidence = 'H' | 'M-H' | 'M' | 'L-M' | 'L'
 
-/** Bounds of a limit. Error bounds are relative to the channel centre and become absolute per channel. */
+/**
+ * Bounds of a limit. Error bounds are about the channel centre, those of any other frequency about what the
+ * sheet of the model calls for; they become absolute per channel and set.
+ */
 export interface LimitBound {
   readonly low?: number
   readonly high?: number
-  /** +/- about the channel centre [Hz] */
+  /** +/- [Hz] */
   readonly errorHz?: number
-  /** +/- about the channel centre [ppm] */
+  /** +/- [ppm] */
   readonly errorPpm?: number
 }
 
@@ -88,8 +91,10 @@ export interface RuleSet {
 
 /** What a limit applies to. */
 export interface RuleConditions {
-  readonly planId: string
-  readonly channel: number | null
+  /** of the channel [Hz]; null = the reading belongs to none */
+  readonly centreHz: number | null
+  /** what the sheet calls for [SI]; null, or undefined = it names none */
+  readonly nominal?: number | null
   readonly lowPower: boolean
   readonly mode: Mode
 }
@@ -105,10 +110,12 @@ export interface ResolvedLimit {
 
 /**
  * The strictest-first limits of a rule set for one quantity under given conditions.
- * @returns the applicable limit, or null when the set says nothing about the quantity
- * @throws {CoreError} unknown-channel (an error limit needs a channel of the plan)
+ * @returns the applicable limit, or null when the set says nothing about the quantity, or is about other
+ * channels than this one
+ * @throws {CoreError} unknown-channel (an error limit needs a channel)
  */
 export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleConditions): ResolvedLimit | null {
+  if (conditions.centreHz !== null && !coversChannel(set.planId, conditions.centreHz)) return null
   const candidates = set.limits.filter(
     l =>
       l.quantity === quantity &&
@@ -120,14 +127,23 @@ export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleCondi
   return rule ? resolve(set, rule, conditions) : null
 }
 
-function resolve(set: RuleSet, rule: RuleLimit, conditions: RuleConditions): ResolvedLimit {
+function resolve(
+  set: RuleSet,
+  rule: RuleLimit,
+  { centreHz, nominal = null }: RuleConditions,
+): ResolvedLimit | null {
   const { errorHz, errorPpm, low, high } = rule.bound
   const base = { rule, kind: set.kind, ruleSetName: set.name }
   if (errorHz === undefined && errorPpm === undefined)
     return { ...base, low: low ?? null, high: high ?? null }
-  if (conditions.channel === null)
+  if (rule.quantity !== 'carrierHz')
+    return nominal === null ? null : { ...base, ...about(nominal, rule.bound) }
+  if (centreHz === null)
     throw new CoreError('unknown-channel', message('error.needsChannel', { id: rule.id }))
-  const centreHz = channelHz(conditions.planId, conditions.channel)
-  const halfHz = errorHz ?? centreHz * errorPpm! * 1e-6
-  return { ...base, low: centreHz - halfHz, high: centreHz + halfHz }
+  return { ...base, ...about(centreHz, rule.bound) }
+}
+
+function about(nominal: number, { errorHz, errorPpm }: LimitBound): { low: number; high: number } {
+  const half = errorHz ?? nominal * errorPpm! * 1e-6
+  return { low: nominal - half, high: nominal + half }
 }

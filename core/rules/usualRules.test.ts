@@ -4,6 +4,7 @@ import { RULES_EU } from './sets/europe'
 import { RULES_UK27 } from './sets/uk27'
 import { RULES_US } from './sets/us'
 import { RULES_SHOP } from './sets/workshop'
+import { channelPlan } from './channelPlans'
 import { usualRules } from './usualRules'
 
 it.each([
@@ -16,5 +17,5 @@ it.each([
   ['the sheet’s where the workshop’s are for no channels', RULES_SHOP, RULES_EU, 'forty', RULES_EU],
   ['nothing where the sheet’s is not known', RULES_EU, null, 'forty', null],
 ])('%s', (_, workshop, ofSheet, planId, usual) => {
-  expect(usualRules(workshop, ofSheet, planId)).toBe(usual)
+  expect(usualRules(workshop, ofSheet, channelPlan(planId))).toBe(usual)
 })

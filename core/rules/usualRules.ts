@@ -1,4 +1,5 @@
 import type { RuleSet } from './ruleSet'
+import type { ChannelPlan } from './channelPlan'
 import { coversPlan } from './channelPlans'
 
 /**
@@ -7,15 +8,15 @@ import { coversPlan } from './channelPlans'
  * or judged by the workshop's own limits, stays as its sheet says.
  * @param workshop rule set under which most sets of the workshop are used; null = none was chosen
  * @param ofSheet rule set that the model's sheet names; null = it is not known here
- * @param planId channel plan of the model
+ * @param plan channels of the model
  */
 export function usualRules(
   workshop: RuleSet | null,
   ofSheet: RuleSet | null,
-  planId: string,
+  plan: ChannelPlan,
 ): RuleSet | null {
   const isForChannels = (rules: RuleSet | null) => rules !== null && rules.planId !== null
-  return isForChannels(workshop) && isForChannels(ofSheet) && coversPlan(workshop!.planId, planId)
+  return isForChannels(workshop) && isForChannels(ofSheet) && coversPlan(workshop!.planId, plan)
     ? workshop
     : ofSheet
 }

@@ -100,7 +100,7 @@ describe('as found and as left', () => {
     )
   const cell = (events: readonly JobEvent[], quantity: string) => {
     const { before, after } = matrices(events)
-    return compareMatrix(OSMUND_27F, before, after).find(
+    return compareMatrix({ now: OSMUND_27F, found: OSMUND_27F }, before, after).find(
       c => c.point.id === 'high-20' && c.want.quantity === quantity,
     )!
   }
@@ -135,7 +135,7 @@ describe('as found and as left', () => {
     const of = (kind: SetKind) => {
       const early = rowTaken('as-found', null, 'high-20', { carrierHz: 27_791_182 }, { onTimeS: 22 * 60 })
       const { before, after } = matrices([early, left({ onTimeS: 50 * 60 })])
-      const cells = compareMatrix({ kind }, before, after)
+      const cells = compareMatrix({ now: { kind, planId: 'uk27' }, found: OSMUND_27F }, before, after)
       return cells.find(c => c.point.id === 'high-20' && c.want.quantity === 'carrierHz')!.differences
     }
     expect(of('fm-mobile')).toEqual([])

@@ -2,6 +2,7 @@ import type { Reading } from '../quantity'
 import { adjusterOf, stepOf, type ModelSheet } from '../sheet'
 import { answeredTurns, turnQuestion, type TurnQuestion } from './inferredTurns'
 import type { JobEvent, RowTaken } from './jobEvent'
+import { entriesOfSheet } from './modelChange'
 import type { TakenReading } from './takenReading'
 import { cellOf, staleRule, type StaleRule, type Turn } from './staleBy'
 
@@ -20,10 +21,11 @@ export interface History {
  * those adjusters until somebody answers whether they were turned: hands are busy, and re-checking once too
  * often is the safe side.
  * @param sheet the revision the job was made with
- * @param events in order
+ * @param all in order; those of another model of the job do not count
  * @throws {CoreError} unknown-step, unknown-adjuster (an event that the sheet does not know)
  */
-export function history(sheet: ModelSheet, events: readonly JobEvent[]): History {
+export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
+  const events = entriesOfSheet(sheet, all)
   const struck = struckReasons(events)
   const answers = answeredTurns(events)
   const rule = staleRule(sheet)

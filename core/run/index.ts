@@ -18,10 +18,15 @@ export {
 export type { Author, EventBase } from './eventBase'
 export * from './workEvent'
 export * from './runEvent'
+export * from './jobChange'
 // What follows from it
 export { asOfTrainee, awaitingRelease, mayTraineeEnter } from './release'
 export { STRIKE_REASONS, TAKEN_AGAIN, canBeStruck, validEvents } from './validEvents'
-export { jobSheet, keyDownTotals } from './jobSheet'
+export { withdrawal } from './withdrawal'
+export { jobSheet, jobSheets, keyDownTotals, type JobSheets } from './jobSheet'
+export { fittingEntry, unfittingEntries } from './fittingEntry'
+export { cameAs, entriesOfSheet, isOfASheet, sheetsUsed } from './modelChange'
+export { USUAL_JOB_KIND, jobKindOf, lastMending } from './jobKind'
 export { history, struckReasons, type History } from './history'
 export type { TakenReading } from './takenReading'
 export type { Turn } from './staleBy'
@@ -32,7 +37,7 @@ export type { MeasurandState } from './measurandState'
 export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
 export { comparability, physicalDifferences, type Difference } from './comparability'
-export { openItems, type OpenItem, type Unsettled } from './openItems'
+export { openItems, type Asked, type OpenItem, type Unsettled } from './openItems'
 export { ITEM_GROUPS, itemGroups, type CommonKind, type ItemGroup, type ItemLine } from './itemGroups'
 export { settlements, type Settlement } from './settlement'
 // Before and while keying
@@ -138,10 +143,13 @@ export { COLD, heatStep, heatView, type Heat, type HeatView } from './heat'
 export {
   ageingOffset,
   attribute,
+  leftSo,
   schemeNominalHz,
   schemeReadings,
   schemeRow,
   schemeUnknowns,
   type Attributed,
   type SchemeReading,
+  type LeftSo,
+  type Shift,
 } from './attribution'

@@ -14,6 +14,8 @@ const GROUP_OF: Readonly<Record<OpenItem['kind'], ItemGroup>> = {
   'as-left-stale': 'owed',
   'as-left-outside': 'seen',
   'as-left-doubtful': 'seen',
+  'as-found-doubtful': 'seen',
+  'more-than-kind': 'owed',
   'question': 'asked',
   'wait': 'asked',
   'ask-owner': 'asked',

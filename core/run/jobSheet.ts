@@ -1,6 +1,7 @@
 import { CoreError } from '../errors'
 import { amended, applySchools, type FieldChange, type ModelSheet, type SchoolChoices } from '../sheet'
 import type { JobEvent } from './jobEvent'
+import { entriesOfSheet } from './modelChange'
 import { validEvents } from './validEvents'
 
 /**
@@ -9,11 +10,28 @@ import { validEvents } from './validEvents'
  * no longer, is left out.
  */
 export function jobSheet(base: ModelSheet, schools: SchoolChoices, events: readonly JobEvent[]): ModelSheet {
-  const corrections = validEvents(events).filter(e => e.kind === 'sheet-amended')
+  const corrections = entriesOfSheet(base, validEvents(events)).filter(e => e.kind === 'sheet-amended')
   return applySchools(
     corrections.reduce((sheet, { changes }) => amendedIfItFits(sheet, changes), base),
     schools,
   )
+}
+
+/** What a job is measured by now, and what the set came as: the same, but after a conversion. */
+export interface JobSheets {
+  readonly now: ModelSheet
+  readonly found: ModelSheet
+}
+
+/** @param came base of the sheet that it came as; null = it was not converted */
+export function jobSheets(
+  base: ModelSheet,
+  came: ModelSheet | null,
+  schools: SchoolChoices,
+  events: readonly JobEvent[],
+): JobSheets {
+  const now = jobSheet(base, schools, events)
+  return { now, found: came ? jobSheet(came, schools, events) : now }
 }
 
 function amendedIfItFits(sheet: ModelSheet, changes: readonly FieldChange[]): ModelSheet {

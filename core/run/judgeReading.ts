@@ -2,6 +2,7 @@ import type { Measured, Quantity } from '../quantity'
 import {
   judge,
   limitFor,
+  planOf,
   type Judgement,
   type Mode,
   type ResolvedLimit,
@@ -36,12 +37,13 @@ export function requirementOf(
   at: RequirementConditions,
   readingOf: ReadingOf = NO_READINGS,
 ): Requirement {
-  const target = want.target ? resolveTarget(want.target, sheet.planId, at.channel, readingOf) : null
+  const plan = planOf(sheet)
+  const target = want.target ? resolveTarget(want.target, plan, at.channel, readingOf) : null
   const limit =
     want.judgeLimit && hasChannelFor(want.quantity, at)
       ? limitFor(rules, want.quantity, {
-          planId: sheet.planId,
-          channel: at.channel,
+          centreHz: at.channel === null ? null : (plan.channelsHz[at.channel - 1] ?? null),
+          nominal: target?.nominalHz ?? null,
           lowPower: at.lowPower,
           mode: at.mode,
         })

@@ -1,5 +1,5 @@
-import type { Judgement, RuleSet } from '../rules'
-import { kindInfo, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
+import { channelHz, planOf, type Judgement, type OfPlan, type RuleSet } from '../rules'
+import { kindInfo, operatingPoint, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
 import { comparability, type Difference } from './comparability'
 import type { History } from './history'
 import type { TakenReading } from './takenReading'
@@ -71,21 +71,68 @@ export interface ComparedCell {
   readonly after: CellState
   /** empty = the two may stand side by side; null = one of them is missing */
   readonly differences: readonly Difference[] | null
+  /** a row of what the set came as, which what it is now does not have */
+  readonly isGone: boolean
 }
 
-/** Before and after, cell by cell, with the conditions that differ. */
+/**
+ * Before and after, cell by cell, with the conditions that differ. The rows may be those of two sheets, what
+ * the set came as and what it leaves as: rows that are read alike stand side by side, and what one of them
+ * lacks was not measured there.
+ */
 export function compareMatrix(
-  { kind }: Pick<ModelSheet, 'kind'>,
+  { now, found }: { readonly now: OfBand; readonly found: OfBand },
   before: readonly RowState[],
   after: readonly RowState[],
 ): ComparedCell[] {
-  const { warmUpS } = kindInfo(kind)
-  return before.flatMap((rowBefore, i) =>
-    rowBefore.cells.map((cell, j) => {
-      const other = after[i]!.cells[j]!
-      const differences =
-        cell.latest && other.latest ? comparability(cell.latest, other.latest, warmUpS) : null
-      return { point: rowBefore.point, want: cell.want, before: cell, after: other, differences }
-    }),
+  const { warmUpS } = kindInfo(now.kind)
+  const pairs = paired(
+    before.map(row => ({ row, key: conditionsOf(found, row) })),
+    after.map(row => ({ row, key: conditionsOf(now, row) })),
   )
+  return pairs.flatMap(([rowBefore, rowAfter]) => {
+    const point = (rowAfter ?? rowBefore)!.point
+    const quantities = new Set([...wantsOf(rowBefore), ...wantsOf(rowAfter)].map(w => w.quantity))
+    return [...quantities].map((quantity): ComparedCell => {
+      const [a, b] = [rowBefore, rowAfter].map(r => r?.cells.find(c => c.want.quantity === quantity) ?? null)
+      const differences = a?.latest && b?.latest ? comparability(a.latest, b.latest, warmUpS) : null
+      return {
+        point,
+        want: (b ?? a)!.want,
+        before: a ?? notMeasured(b!),
+        after: b ?? notMeasured(a!),
+        differences,
+        isGone: rowAfter === null,
+      }
+    })
+  })
+}
+
+const wantsOf = (row: RowState | null) => row?.cells.map(c => c.want) ?? []
+const notMeasured = (cell: CellState): CellState => ({ ...cell, latest: null, judgement: null })
+
+type OfBand = OfPlan & Pick<ModelSheet, 'kind'>
+/** A channel is its frequency: the same number may be another one on another plan. */
+function conditionsOf(sheet: OfBand, { point: { state } }: RowState): string {
+  const { channel, ...others } = operatingPoint(state)
+  const hz = channel === null ? null : channelHz(planOf(sheet), channel)
+  // A sheet that was kept in the database has its fields in another order.
+  return JSON.stringify(Object.entries({ ...others, also: state.also, hz }).sort())
+}
+
+interface Keyed {
+  readonly row: RowState
+  readonly key: string
+}
+/** Rows under the same conditions, in the order of the later ones; those without a counterpart follow. */
+function paired(before: readonly Keyed[], after: readonly Keyed[]): [RowState | null, RowState | null][] {
+  const left = new Set(before)
+  const take = ({ row, key }: Keyed) => {
+    const alike = [...left].filter(b => b.key === key)
+    const found = alike.find(b => b.row.point.id === row.point.id) ?? alike[0]
+    if (found) left.delete(found)
+    return found?.row ?? null
+  }
+  const pairs = after.map((a): [RowState | null, RowState | null] => [take(a), a.row])
+  return [...pairs, ...[...left].map(({ row }): [RowState, null] => [row, null])]
 }

@@ -13,7 +13,7 @@ const items = (events: readonly JobEvent[]) => {
   const [before, after] = (['as-found', 'as-left'] as const).map(phase =>
     matrixState(OSMUND_27F, RULES, run.history, phase),
   )
-  return openItems(OSMUND_27F, run, before!, after!)
+  return openItems(run, { owed: OSMUND_27F.owed, steps: run.steps, asFound: before!, asLeft: after! })
 }
 
 describe('open items', () => {

@@ -19,6 +19,8 @@ export interface OpenItem {
     | 'as-left-stale'
     | 'as-left-outside'
     | 'as-left-doubtful'
+    | 'as-found-doubtful'
+    | 'more-than-kind'
     | 'question'
     | 'wait'
     | 'ask-owner'
@@ -37,22 +39,28 @@ export interface Unsettled extends Omit<OpenItem, 'settled'> {
   readonly since?: number
 }
 
+/** What a job asks of its sheet: less than all of it, where its kind does not ask for it. */
+export interface Asked {
+  readonly owed: ModelSheet['owed']
+  readonly steps: RunState['steps']
+  readonly asFound: readonly RowState[]
+  readonly asLeft: readonly RowState[]
+}
+
 /**
- * Everything that is not done, from the sheet, the run and both matrices.
+ * Everything that is not done of what is asked.
  * @param more open work that does not follow from readings
  */
 export function openItems(
-  sheet: ModelSheet,
   run: RunState,
-  asFound: readonly RowState[],
-  asLeft: readonly RowState[],
+  { owed, steps, asFound, asLeft }: Asked,
   more: readonly Unsettled[] = [],
 ): OpenItem[] {
   const settledBy = (id: string, since: number) =>
     run.settled.findLast(s => s.itemId === id && s.order > since)?.text ?? null
   const items: Unsettled[] = [
-    ...sheet.owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
-    ...run.steps.flatMap(s => stepItems(s, run).map(i => ({ ...i, since: lastWorkOn(run, i.id) }))),
+    ...owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
+    ...steps.flatMap(s => stepItems(s, run).map(i => ({ ...i, since: lastWorkOn(run, i.id) }))),
     ...asFound
       .filter(r => !r.complete)
       .map(r => ({
@@ -79,7 +87,8 @@ function stepItems(state: RunState['steps'][number], run: RunState): Unsettled[]
     state.satisfied &&
     state.confirmed?.outcome === 'as-is' &&
     !state.step.decides &&
-    state.status !== 'inside'
+    state.status !== 'inside' &&
+    state.status !== 'measured'
   ) {
     return [{ id, title, kind: 'accepted-as-is', detail: state.confirmed.reason }]
   }

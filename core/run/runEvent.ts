@@ -5,6 +5,7 @@
 
 import type { EventBase } from './eventBase'
 import type { FieldChange } from '../sheet'
+import { JOB_CHANGE_KINDS, type JobChange } from './jobChange'
 
 /**
  * Fields of the sheet corrected in the middle of the work; the job goes on with them, and the sheet gets a
@@ -61,7 +62,14 @@ export interface EntriesReviewed extends EventBase {
 }
 
 export type RunEvent =
-  SheetAmended | FieldConfirmed | GatePassed | Keyed | TurnAnswered | EventStruck | EntriesReviewed
+  | SheetAmended
+  | FieldConfirmed
+  | GatePassed
+  | Keyed
+  | TurnAnswered
+  | EventStruck
+  | EntriesReviewed
+  | JobChange
 
 export const RUN_EVENT_KINDS = [
   'sheet-amended',
@@ -71,4 +79,5 @@ export const RUN_EVENT_KINDS = [
   'turn-answered',
   'event-struck',
   'entries-reviewed',
+  ...JOB_CHANGE_KINDS,
 ] as const satisfies readonly RunEvent['kind'][]

@@ -49,7 +49,7 @@ describe('what is next', () => {
   it('waits for confirmation of a step that is inside', () => {
     expect(state([stepRow('A1.0', 'warm', { onTimeS: 1500 })]).next).toEqual({
       stepId: 'A1.0',
-      reason: { kind: 'unconfirmed' },
+      reason: { kind: 'unconfirmed', status: 'inside' },
     })
   })
   it('stays with a step that is outside and says on which side', () => {

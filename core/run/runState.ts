@@ -3,6 +3,9 @@ import type { ModelSheet } from '../sheet'
 import { history, type History } from './history'
 import type { Turn } from './staleBy'
 import type { JobEvent, NoteMade } from './jobEvent'
+import type { JobKind } from './jobChange'
+import { jobKindOf, lastMending } from './jobKind'
+import { entriesOfSheet } from './modelChange'
 import { validEvents } from './validEvents'
 import { settlements, type Settlement } from './settlement'
 import { stepState, type StepState } from './stepState'
@@ -14,7 +17,7 @@ export type NextReason =
   | { readonly kind: 'stale'; readonly turns: readonly Turn[] }
   | { readonly kind: 'outside'; readonly verdict: 'above' | 'below' }
   | { readonly kind: 'cannot-tell' }
-  | { readonly kind: 'unconfirmed' }
+  | { readonly kind: 'unconfirmed'; readonly status: 'inside' | 'measured' }
   | { readonly kind: 'reopened'; readonly reason: string }
   | { readonly kind: 'skip-lapsed'; readonly source: string }
 
@@ -30,6 +33,11 @@ export interface RunState {
   readonly next: Next | null
   readonly notes: readonly NoteMade[]
   readonly settled: readonly Settlement[]
+  readonly jobKind: JobKind
+  /** place of the last entry that replaced or treated something; -1 = none */
+  readonly mendedAt: number
+  /** what was turned while the job was measured by another sheet: names, each once */
+  readonly turnedElsewhere: readonly string[]
 }
 
 /**
@@ -42,7 +50,8 @@ export interface RunState {
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
 export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): RunState {
-  const events = validEvents(all)
+  const valid = validEvents(all)
+  const events = entriesOfSheet(sheet, valid)
   const past = history(sheet, events)
   const steps: StepState[] = []
   for (const step of sheet.procedure) {
@@ -55,8 +64,28 @@ export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEve
     next: nextStep(steps),
     notes: events.filter(e => e.kind === 'note'),
     settled: settlements(events),
+    jobKind: jobKindOf(events),
+    mendedAt: lastMending(events),
+    turnedElsewhere: turnedElsewhere(valid, events),
   }
 }
+
+/** What was turned and is no adjuster that counts by this sheet: it was turned all the same. */
+function turnedElsewhere(valid: readonly JobEvent[], counted: readonly JobEvent[]): string[] {
+  if (valid === counted) return []
+  const here = turnedOn(counted)
+  return turnedOn(valid).filter(name => !here.includes(name))
+}
+
+/** Names of what entries say was turned. */
+const turnedOn = (events: readonly JobEvent[]): string[] => [
+  ...new Set(
+    events.flatMap(e => {
+      if (e.kind === 'adjuster-turned') return e.designators
+      return e.kind === 'unlisted-turned' ? [e.name] : []
+    }),
+  ),
+]
 
 /** Steps that a step needs and that are not satisfied. */
 export function missingNeeds(steps: readonly StepState[], stepId: string): StepState[] {
@@ -86,5 +115,7 @@ function reasonFor(state: StepState): NextReason {
   if (state.reopened !== null) return { kind: 'reopened', reason: state.reopened }
   if (state.status === 'cannot-tell') return { kind: 'cannot-tell' }
   if (state.status === 'not-measured') return { kind: 'not-measured' }
-  return state.status === 'inside' ? { kind: 'unconfirmed' } : { kind: 'in-progress' }
+  return state.status === 'inside' || state.status === 'measured'
+    ? { kind: 'unconfirmed', status: state.status }
+    : { kind: 'in-progress' }
 }

@@ -1,5 +1,5 @@
 import type { Quantity } from '../quantity'
-import type { RuleSet, Verdict } from '../rules'
+import { judgedVerdict, type RuleSet, type Verdict } from '../rules'
 import type { MeasurePoint, ModelSheet, ReadingOf, Step, Measurand } from '../sheet'
 import { biasState, type BiasState } from './bias/biasState'
 import type { MeasurandState } from './measurandState'
@@ -9,7 +9,8 @@ import type { Turn } from './staleBy'
 import type { JobEvent, StepConfirmed } from './jobEvent'
 import { requirementOf, judgeRequirement } from './judgeReading'
 
-export type StepStatus = Verdict | 'not-measured' | 'in-progress' | 'stale' | 'skipped'
+/** measured = read, and nothing is asked of what was read */
+export type StepStatus = Verdict | 'measured' | 'not-measured' | 'in-progress' | 'stale' | 'skipped'
 
 /** What each is called, in the catalogue. */
 export const STATUS_CODES = {
@@ -17,6 +18,7 @@ export const STATUS_CODES = {
   'above': 'common.above',
   'below': 'common.below',
   'cannot-tell': 'common.cannotTell',
+  'measured': 'verdict.measured',
   'stale': 'verdict.recheck',
   'not-measured': 'common.notMeasured',
   'in-progress': 'verdict.inProgress',
@@ -142,7 +144,10 @@ function measuredStatus(
   if (bias?.alike === false || bias?.devices.some(d => d.tooHot)) return 'above'
   if (latest.some(l => l === null) || criterion?.met === null) return 'in-progress'
   if (criterion?.met === false) return criterion.kind === 'spread' ? 'above' : 'in-progress'
-  return verdicts.includes('cannot-tell') ? 'cannot-tell' : 'inside'
+  if (verdicts.includes('cannot-tell')) return 'cannot-tell'
+  const isJudged =
+    criterion !== null || bias !== null || wants.some(w => w.judgement && judgedVerdict(w.judgement) !== null)
+  return isJudged ? 'inside' : 'measured'
 }
 
 function takenSince(wants: readonly MeasurandState[], order: number): number {
@@ -158,9 +163,10 @@ export function leavesAlone({ step, satisfied, status, confirmed }: StepState): 
 }
 
 /**
- * Done: confirmed, current, inside. As-is: accepted with a reason, as long as it is current and nothing was
- * read since. Skipped: only while the step that made it unnecessary is inside and current. A deciding step
- * that found work to do has done its part even when that work makes its readings stale.
+ * Done: confirmed, current, inside, or with nothing asked of it. As-is: accepted with a reason, as long as it
+ * is current and nothing was read since. Skipped: only while the step that made it unnecessary is inside and
+ * current. A deciding step that found work to do has done its part even when that work makes its readings
+ * stale.
  */
 function isSatisfied(
   step: Step,
@@ -172,7 +178,7 @@ function isSatisfied(
 ): boolean {
   if (!confirmed) return false
   if (status === 'skipped') return skipSource !== null && leavesAlone(skipSource)
-  if (measured === 'inside') return true
+  if (measured === 'inside' || measured === 'measured') return true
   if (step.decides && confirmed.outcome === 'done' && measured === 'cannot-tell') return true
   if (step.decides && confirmed.outcome === 'as-is') return measured !== 'not-measured'
   return confirmed.outcome === 'as-is' && since === 0 && measured !== 'stale' && measured !== 'not-measured'

@@ -1,10 +1,16 @@
 import type { JobEvent } from './jobEvent'
 
 /**
- * Entries that cannot be struck out: rows have their readings struck one by one, and what was signed or
- * struck stays. The view `counted_event` of the database says the same.
+ * Entries that cannot be struck out: rows have their readings struck one by one, a model is changed back,
+ * and what was signed or struck stays. The view `counted_event` of the database says the same.
  */
-const LASTING: readonly JobEvent['kind'][] = ['row-taken', 'reading-struck', 'handed-over', 'event-struck']
+const LASTING: readonly JobEvent['kind'][] = [
+  'row-taken',
+  'reading-struck',
+  'handed-over',
+  'event-struck',
+  'model-changed',
+]
 
 export function canBeStruck(event: JobEvent): boolean {
   return !LASTING.includes(event.kind)

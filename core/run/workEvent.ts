@@ -10,6 +10,7 @@ export const POWER_SEEN = ['normal', 'rising', 'limit', 'smoke'] as const
 export const ITEM_STATES = ['fine', 'seen', 'treated', 'ask'] as const
 export const ANSWERS = ['yes', 'no', 'other'] as const
 export const WAITS_FOR = ['owner', 'parts', 'manual', 'other'] as const
+export const COMPLAINT_RESULTS = ['reproduced', 'intermittent', 'not-reproduced'] as const
 export const HEATS = ['cool', 'warm', 'hot'] as const
 
 /** Set on the current-limited supply for the first time. */
@@ -102,6 +103,12 @@ export interface SoakEnded extends EventBase {
   readonly passed: boolean
   readonly text: string
 }
+/** Whether what the owner says shows on the bench, and under which conditions it was tried. */
+export interface ComplaintTried extends EventBase {
+  readonly kind: 'complaint-tried'
+  readonly result: (typeof COMPLAINT_RESULTS)[number]
+  readonly text: string
+}
 /** A question of the catalogue answered by hand. */
 export interface TestAnswered extends EventBase {
   readonly kind: 'test-made'
@@ -159,6 +166,7 @@ export type WorkEvent =
   | PositionNoted
   | WarmUpBegun
   | UnlistedTurned
+  | ComplaintTried
 
 export const WORK_EVENT_KINDS = [
   'power-tried',
@@ -179,4 +187,5 @@ export const WORK_EVENT_KINDS = [
   'position-noted',
   'warm-up-begun',
   'unlisted-turned',
+  'complaint-tried',
 ] as const satisfies readonly WorkEvent['kind'][]

@@ -38,7 +38,13 @@ export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order
 export * from './authoring'
 export { blankSheet } from './templates/blankSheet'
-export { SHEET_TEMPLATES, TO_BE_FOUND, fromTemplate, type SheetTemplate } from './templates/templates'
+export {
+  SET_FAMILIES,
+  SHEET_TEMPLATES,
+  TO_BE_FOUND,
+  fromTemplate,
+  type SheetTemplate,
+} from './templates/templates'
 // What follows from them
 export { resolveTarget, type ReadingOf, type ResolvedTarget } from './resolveTarget'
 export { SPEECH_HZ, receiverTest, type GeneratorModulation, type ReceiverTest } from './receiverTest'

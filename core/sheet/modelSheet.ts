@@ -1,4 +1,4 @@
-import type { Mode } from '../rules'
+import type { Mode, OfPlan } from '../rules'
 import type { Adjuster, BoardPicture, TestPoint } from './shape/adjuster'
 import type { MeasurePoint } from './shape/measurePoint'
 import type { MixingScheme } from './shape/scheme'
@@ -38,14 +38,13 @@ export interface SpecLine {
   readonly source: string
 }
 
-export interface ModelSheet {
+export interface ModelSheet extends OfPlan {
   readonly id: string
   readonly kind: SetKind
   readonly model: string
   readonly description: string
   readonly revision: number
   readonly revisedOn: string
-  readonly planId: string
   /** mode, channels and controls that a first judgement goes by when the set has several */
   readonly main: {
     readonly mode: Mode
@@ -76,6 +75,11 @@ export interface ModelSheet {
   readonly typicalFaults?: readonly TypicalFault[]
   /** sides of schools of practice that this model asks for, whatever the shop mostly does: school -> side */
   readonly schools?: Readonly<Record<string, string>>
+  /**
+   * template that it was begun from, as long as what it says is usual for that family and not known of this
+   * model
+   */
+  readonly family?: string
   /** frequency is not set while it moves faster [Hz/min]; no value = by kind of set */
   readonly driftLimitHzPerMin?: number
 }

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { sheetContradictions } from '../diagnose'
 import { QUANTITIES } from '../quantity'
-import { channelHz, ruleSet } from '../rules'
+import { channelHz, planOf, ruleSet } from '../rules'
 import { requirementOf } from '../run'
 import { SHEETS, operatingPoint, isOfReceiver, modelSheet, sameConditions } from './index'
 
@@ -10,7 +10,7 @@ const matrix = (id: string) => modelSheet(id).matrix
 describe.each(SHEETS.map(s => [s.model, s] as const))('%s', (_model, sheet) => {
   it('asks in its matrix only for channels of its plan, and judges every want', () => {
     for (const p of sheet.matrix) {
-      if (p.state.channel !== null) expect(channelHz(sheet.planId, p.state.channel)).toBeGreaterThan(1e6)
+      if (p.state.channel !== null) expect(channelHz(planOf(sheet), p.state.channel)).toBeGreaterThan(1e6)
       for (const w of p.wants) {
         expect(QUANTITIES[w.quantity].label).toBeTruthy()
         expect(() => requirementOf(sheet, ruleSet(sheet.defaultRuleSetId), w, p.state)).not.toThrow()

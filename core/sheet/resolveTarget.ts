@@ -1,5 +1,5 @@
 import type { Quantity } from '../quantity'
-import { channelHz, type Window } from '../rules'
+import { channelHz, type ChannelPlan, type Window } from '../rules'
 import type { TargetSpec } from './modelSheet'
 
 /** Window and the nominal that an error is told against (null: the value itself is shown). */
@@ -18,7 +18,7 @@ export type ReadingOf = (stepId: string, quantity: Quantity, pointId?: string) =
  * Makes a sheet's target absolute.
  *
  * @param spec as the sheet writes it
- * @param planId channel plan of the sheet
+ * @param plan channels of the sheet
  * @param channel of the point, or null
  * @param readingOf for targets that follow another reading
  * @returns null when the reading it follows is not there yet
@@ -26,7 +26,7 @@ export type ReadingOf = (stepId: string, quantity: Quantity, pointId?: string) =
  */
 export function resolveTarget(
   spec: TargetSpec,
-  planId: string,
+  plan: ChannelPlan,
   channel: number | null,
   readingOf: ReadingOf,
 ): ResolvedTarget | null {
@@ -34,7 +34,7 @@ export function resolveTarget(
     case 'window':
       return { window: spec.window, nominalHz: null }
     case 'channel-error':
-      return about(channelHz(planId, channel ?? Number.NaN) + (spec.offsetHz ?? 0), spec)
+      return about(channelHz(plan, channel ?? Number.NaN) + (spec.offsetHz ?? 0), spec)
     case 'nominal-error':
       return about(spec.nominalHz, spec)
     case 'like-reading': {

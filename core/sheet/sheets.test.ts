@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { CHANNEL_PLANS, RULE_SETS } from '../rules'
+import { CHANNEL_PLANS, RULE_SETS, channelPlan } from '../rules'
 import { adjusterOf, pointOf, stepOf } from './lookup'
 import { resolveTarget } from './resolveTarget'
 import { SHEETS, modelSheet } from './sheets'
@@ -44,12 +44,13 @@ describe('looking up', () => {
     expect(() => adjusterOf(sheet, 'X1')).toThrow(expect.objectContaining({ code: 'unknown-adjuster' }))
   })
   it('makes targets absolute', () => {
+    const UK27 = channelPlan('uk27')
     const none = () => undefined
-    expect(
-      resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, 'uk27', 20, none),
-    ).toEqual({ nominalHz: 27_791_250, window: { low: 27_791_250, high: 27_791_270, aim: 27_791_260 } })
+    expect(resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, UK27, 20, none)).toEqual(
+      { nominalHz: 27_791_250, window: { low: 27_791_250, high: 27_791_270, aim: 27_791_260 } },
+    )
     expect(() =>
-      resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, 'uk27', null, none),
+      resolveTarget({ kind: 'channel-error', lowHz: 0, highHz: 20, aimHz: 10 }, UK27, null, none),
     ).toThrow(expect.objectContaining({ code: 'unknown-channel' }))
     const like = {
       kind: 'like-reading',
@@ -58,7 +59,7 @@ describe('looking up', () => {
       lowRatio: 0.9,
       highRatio: 1.1,
     } as const
-    expect(resolveTarget(like, 'uk27', 20, none)).toBeNull()
-    expect(resolveTarget(like, 'uk27', 20, () => 4)!.window).toEqual({ low: 3.6, high: 4.4, aim: 4 })
+    expect(resolveTarget(like, UK27, 20, none)).toBeNull()
+    expect(resolveTarget(like, UK27, 20, () => 4)!.window).toEqual({ low: 3.6, high: 4.4, aim: 4 })
   })
 })

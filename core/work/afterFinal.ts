@@ -1,4 +1,4 @@
-import { settlements, type JobEvent } from '../run'
+import { jobKindOf, settlements, type JobEvent } from '../run'
 import { kindHas, type ModelSheet } from '../sheet'
 
 /**
@@ -26,6 +26,20 @@ const NEUTRALISING = {
   why: 'another valve has another capacitance',
 }
 
+/** What another device in the place of the old one owes beside it (F52). */
+const CLAMP = {
+  id: 'clamp',
+  title: 'Insulator of the new device, and the gate clamp of a MOSFET, before any key-down',
+  why: 'a tab on the chassis, or an overdriven gate, destroys it at once',
+}
+/** A converted set may have come whole. */
+const CAUSE_IF_FAILED = { ...OWED[1]!, title: 'Cause, where the old device had failed' }
+const HEADROOM = {
+  id: 'headroom',
+  title: 'PEP that the new device reaches',
+  why: 'at 100 % modulation a carrier needs four times its power as PEP',
+}
+
 export interface Owed {
   readonly id: string
   readonly title: string
@@ -36,12 +50,26 @@ export interface Owed {
 export function owedAfterFinal(sheet: ModelSheet, events: readonly JobEvent[]): Owed[] {
   const changed = events.findLast(e => e.kind === 'part-changed' && e.isFinal)
   if (!changed) return []
-  const list = kindHas(sheet.kind, 'valves') ? [OWED[0]!, NEUTRALISING, ...OWED.slice(1)] : OWED
+  const list = jobKindOf(events) === 'conversion' ? ofConversion(sheet) : ofRepair(sheet)
   return list.map(o => ({ ...o, id: `final:${changed.id.slice(0, 8)}:${o.id}` }))
+}
+
+function ofRepair({ kind }: ModelSheet): readonly Owed[] {
+  return kindHas(kind, 'valves') ? [OWED[0]!, NEUTRALISING, ...OWED.slice(1)] : OWED
+}
+
+/** Valves have neither tab nor gate, and what has no AM has no carrier that needs headroom. */
+function ofConversion(sheet: ModelSheet): readonly Owed[] {
+  const usual = ofRepair(sheet).map(o => (o.id === 'cause' ? CAUSE_IF_FAILED : o))
+  return [
+    ...(kindHas(sheet.kind, 'valves') ? [] : [CLAMP]),
+    ...usual,
+    ...(sheet.matrix.some(p => p.state.mode === 'AM') ? [HEADROOM] : []),
+  ]
 }
 
 /** True from the change of a final until its bias is settled: the next key-down must wait. */
 export function biasBeforeKey(sheet: ModelSheet, events: readonly JobEvent[]): boolean {
-  const bias = owedAfterFinal(sheet, events)[0]
+  const bias = owedAfterFinal(sheet, events).find(o => o.id.endsWith(':bias'))
   return bias !== undefined && !settlements(events).some(s => s.itemId === bias.id)
 }

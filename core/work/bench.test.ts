@@ -10,7 +10,7 @@ const TODAY = '2026-11-25'
 const job = (id: string, change: Partial<BenchJob> = {}): BenchJob => ({
   id,
   sheetId: 'osmund-27f',
-  stage: 'align',
+  ahead: ['align', 'as-left', 'soak', 'handover'],
   waitsFor: null,
   stopped: false,
   warmUp: { sinceMs: 0, warmAtMs: 0 },
@@ -33,7 +33,9 @@ describe('the next useful thing', () => {
   })
   it('lets a cold set warm while another is worked on; one that nobody measures next stays off', () => {
     expect(kinds(job('a'), job('b', { warmUp: null, sheetId: 'x' }))).toEqual(['switch-on b', 'go-on a'])
-    expect(kinds(job('a'), job('b', { warmUp: null, sheetId: 'x', stage: 'handover' }))).toEqual(['go-on a'])
+    expect(kinds(job('a'), job('b', { warmUp: null, sheetId: 'x', ahead: ['handover'] }))).toEqual([
+      'go-on a',
+    ])
     expect(kinds(job('a', { warmUp: null }))).toEqual(['go-on a'])
   })
   it('asks an owner again who is silent for three days, and takes nothing up that waits', () => {

@@ -1,6 +1,6 @@
 // The whole job
 export { jobState, type JobState } from './jobState'
-export { STAGES, stagesDone, type Stage } from './stages'
+export { STAGES, asksFor, nextStage, stagesAhead, stagesOfKind, type Stage } from './stages'
 // Before measuring
 export {
   ISOLATION_ORDER,
@@ -11,7 +11,7 @@ export {
   type FirstPowerPlan,
   type PowerVerdict,
 } from './firstPower'
-export { inspection, reminders, type InspectedItem, type Reminder } from './inspection'
+export { inspection, plannedWork, reminders, type InspectedItem, type Reminder } from './inspection'
 export { LIMITER_ITEM, inspectionItems, type InspectionItem } from './inspectionItems'
 export { REMINDER_CONDITIONS, conditionOf, type ReminderCondition } from './reminderConditions'
 export { startPositions, type StartPosition } from './positions'

@@ -1,7 +1,7 @@
-import type { JobEvent, ItemInspected, RowState } from '../run'
+import { validEvents, type ItemInspected, type JobEvent, type RowState } from '../run'
 import type { ModelSheet } from '../sheet'
 import { inspectionItems, type InspectionItem } from './inspectionItems'
-import { conditionOf, isTrue } from './reminderConditions'
+import { NEXT_VISIT, conditionOf, isTrue } from './reminderConditions'
 
 export interface InspectedItem {
   readonly item: InspectionItem
@@ -24,6 +24,13 @@ export interface Reminder {
   readonly text: string
   readonly conditionWords: string
   readonly due: boolean
+}
+
+/** What is planned for a later visit of the set, in the order in which it was written. */
+export function plannedWork(events: readonly JobEvent[]): string[] {
+  return validEvents(events).flatMap(e =>
+    e.kind === 'reminder-set' && e.condition === NEXT_VISIT ? [e.text] : [],
+  )
 }
 
 /**

@@ -1,11 +1,13 @@
 import { message } from '../message'
 import {
   compareMatrix,
+  entriesOfSheet,
   matrixState,
   openItems,
   runState,
   validEvents,
   type ComparedCell,
+  type Asked,
   type JobEvent,
   type OpenItem,
   type Unsettled,
@@ -18,64 +20,118 @@ import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { reminders, type Reminder } from './inspection'
 import { openWork } from './openWork'
-import { stagesDone, type Stage } from './stages'
+import { asksFor, isTouched, rowsAsked, stagesOf, stepsAsked, type Stage } from './stages'
+import { stagesDone } from './stagesDone'
 
 /** Everything that follows from the events of a job. */
 export interface JobState {
   readonly run: RunState
+  /** the same by the sheet of the model that the set came as */
+  readonly foundRun: RunState
   readonly asFound: readonly RowState[]
   readonly asLeft: readonly RowState[]
   readonly compared: readonly ComparedCell[]
   readonly reminders: readonly Reminder[]
   readonly items: readonly OpenItem[]
   readonly done: Readonly<Record<Stage, boolean>>
+  /** phases of this job, in order */
+  readonly stages: readonly Stage[]
+  /** rows by which claims are settled: as found; where the kind of job has no such phase, as left */
+  readonly claimRows: readonly RowState[]
   /** what settles a claim: rows of the sheet's own mode and controls, no reading that is implausible */
   readonly claimContext: ClaimContext
 }
 
 /**
  * A job as a pure function of its events: nothing is stored that could disagree with the record.
+ * @param found sheet of the model that the set came as, where it was converted
  * @throws {CoreError} unknown-step, unknown-adjuster, unknown-channel
  */
-export function jobState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEvent[]): JobState {
-  const events = validEvents(all)
-  const run = runState(sheet, rules, events)
-  const asFound = matrixState(sheet, rules, run.history, 'as-found')
+export function jobState(
+  sheet: ModelSheet,
+  rules: RuleSet,
+  all: readonly JobEvent[],
+  found: ModelSheet = sheet,
+): JobState {
+  const valid = validEvents(all)
+  const events = entriesOfSheet(sheet, valid)
+  const run = runState(sheet, rules, valid)
+  const foundRun = found.id === sheet.id ? run : runState(found, rules, valid)
+  const asFound = matrixState(found, rules, foundRun.history, 'as-found')
   const asLeft = matrixState(sheet, rules, run.history, 'as-left')
+  const isDoubtful = doubtfulReadings(found, rules, foundRun, asFound, events)
+  const isDoubtfulLeft = doubtfulReadings(sheet, rules, run, asLeft, events)
   const reminded = reminders(events, asFound, asLeft)
+  const stages = stagesOf(run, events)
+  const isFoundAsked = stages.includes('as-found')
+  const items = openItems(run, asked(sheet, run, asFound, asLeft), [
+    ...openWork(sheet, events, reminded),
+    ...moreThanAsked(run),
+    ...(asksFor(run.jobKind, 'as-left') ? [] : doubtfulRows('as-found', asFound, isDoubtful)),
+    ...doubtfulRows('as-left', asLeft, isDoubtfulLeft),
+  ])
   return {
     run,
+    foundRun,
     asFound,
     asLeft,
     reminders: reminded,
-    compared: compareMatrix(sheet, asFound, asLeft),
-    items: openItems(sheet, run, asFound, asLeft, [
-      ...openWork(sheet, events, reminded),
-      ...doubtfulRows(sheet, rules, run, asLeft, events),
-    ]),
-    done: stagesDone(sheet, events, run, asFound, asLeft),
-    claimContext: { main: sheet.main, isDoubtful: doubtfulReadings(sheet, rules, run, asFound, events) },
+    compared: compareMatrix({ now: sheet, found }, asFound, asLeft),
+    items,
+    stages,
+    claimRows: isFoundAsked ? asFound : asLeft,
+    done: stagesDone(sheet, events, run, asFound, asLeft, items),
+    claimContext: isFoundAsked
+      ? { main: found.main, isDoubtful }
+      : { main: sheet.main, isDoubtful: isDoubtfulLeft },
   }
 }
 
+/** The part of the sheet that this kind of job is about, and what was begun of the rest. */
+function asked(
+  sheet: ModelSheet,
+  run: RunState,
+  asFound: readonly RowState[],
+  asLeft: readonly RowState[],
+): Asked {
+  return {
+    owed: asksFor(run.jobKind, 'align') ? sheet.owed : [],
+    steps: stepsAsked(run),
+    asFound: rowsAsked(run, 'as-found', asFound),
+    asLeft: rowsAsked(run, 'as-left', asLeft),
+  }
+}
+
+/** Who turns or replaces something where nothing is measured as left leaves the set unproved. */
+function moreThanAsked(run: RunState): Unsettled[] {
+  if (asksFor(run.jobKind, 'as-left') || !isTouched(run)) return []
+  const since = Math.max(run.mendedAt, ...run.history.turns.map(turn => turn.order))
+  return [
+    {
+      id: 'more-than-kind',
+      title: 'Kind of job',
+      kind: 'more-than-kind',
+      detail: message('item.moreThanKind'),
+      since,
+    },
+  ]
+}
+
 /**
- * A reading as left that contradicts another one and was not confirmed with a reason: nothing is handed over
- * on it silently.
+ * A reading that contradicts another one and was not confirmed with a reason: nothing is handed over on it
+ * silently. As left; where the kind of job has no such phase, as found.
  */
 function doubtfulRows(
-  sheet: ModelSheet,
-  rules: RuleSet,
-  run: RunState,
-  asLeft: readonly RowState[],
-  events: readonly JobEvent[],
+  phase: 'as-found' | 'as-left',
+  rows: readonly RowState[],
+  isDoubtful: (readingId: string) => boolean,
 ): Unsettled[] {
-  const isDoubtful = doubtfulReadings(sheet, rules, run, asLeft, events)
-  return asLeft
+  return rows
     .filter(row => row.cells.some(c => c.latest && isDoubtful(c.latest.reading.id)))
     .map(({ point, cells }) => ({
-      id: `as-left-doubt:${point.id}`,
+      id: `${phase}-doubt:${point.id}`,
       title: point.title,
-      kind: 'as-left-doubtful' as const,
+      kind: `${phase}-doubtful` as const,
       detail: message('item.implausible'),
       since: Math.max(...cells.flatMap(c => c.latest?.order ?? [])),
     }))

@@ -7,7 +7,8 @@ import type { WarmUp } from './warmUp'
 export interface BenchJob {
   readonly id: string
   readonly sheetId: string
-  readonly stage: Stage
+  /** phases that are still to be done, the next one first */
+  readonly ahead: readonly Stage[]
   readonly waitsFor: WaitsFor | null
   /** first power said stop: it stays off */
   readonly stopped: boolean
@@ -63,7 +64,7 @@ export function nextUseful(
 function rank(job: BenchJob, todayIso: string, blocked: readonly BlockedPeriod[]): number {
   return job.promisedOn === null
     ? Number.MAX_SAFE_INTEGER
-    : daysTo(latestStart(job.promisedOn, job.stage, blocked), todayIso)
+    : daysTo(latestStart(job.promisedOn, job.ahead, blocked), todayIso)
 }
 
 function daysTo(day: string, todayIso: string): number {
@@ -73,7 +74,7 @@ function daysTo(day: string, todayIso: string): number {
 /** The next set but one warms while the first is worked on. */
 function coldBeside([first, ...others]: readonly BenchJob[]): Suggestion[] {
   if (!first) return []
-  const cold = others.find(j => NEEDS_WARMTH.includes(j.stage) && j.warmUp === null)
+  const cold = others.find(j => NEEDS_WARMTH.includes(j.ahead[0]!) && j.warmUp === null)
   return cold ? [{ kind: 'switch-on', jobId: cold.id, beside: first.id }] : []
 }
 

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import fc from 'fast-check'
+import { stagesOfKind, type Stage } from './stages'
 import { latestStart, latestStartFor, outlook, runsInto, type BlockedPeriod } from './promise'
 
 const taken = (fromDay: string, toDay: string): BlockedPeriod => ({
@@ -8,29 +9,38 @@ const taken = (fromDay: string, toDay: string): BlockedPeriod => ({
   toDay,
   why: 'other work',
 })
+/** Phases of a full service from one of them on. */
+const from = (stage: Stage) => stagesOfKind('full-service').slice(stagesOfKind('full-service').indexOf(stage))
 const dayOf = (n: number) => new Date(Date.UTC(2026, 10, 1) + n * 86_400_000).toISOString().slice(0, 10)
 
 describe('promised dates (W04)', () => {
   it('count backward: one day of work, one of soak', () => {
-    expect(latestStart('2026-11-27', 'as-found', [])).toBe('2026-11-25')
-    expect(latestStart('2026-11-27', 'soak', [])).toBe('2026-11-26')
-    expect(latestStart('2026-11-27', 'handover', [])).toBe('2026-11-27')
-    expect(outlook('2026-11-27', 'as-found', '2026-11-24', []).verdict).toBe('fits')
-    expect(outlook('2026-11-27', 'as-found', '2026-11-25', []).verdict).toBe('tight')
-    expect(outlook('2026-11-27', 'as-found', '2026-11-26', []).verdict).toBe('late')
+    expect(latestStart('2026-11-27', from('as-found'), [])).toBe('2026-11-25')
+    expect(latestStart('2026-11-27', from('soak'), [])).toBe('2026-11-26')
+    expect(latestStart('2026-11-27', from('handover'), [])).toBe('2026-11-27')
+    expect(outlook('2026-11-27', from('as-found'), '2026-11-24', []).verdict).toBe('fits')
+    expect(outlook('2026-11-27', from('as-found'), '2026-11-25', []).verdict).toBe('tight')
+    expect(outlook('2026-11-27', from('as-found'), '2026-11-26', []).verdict).toBe('late')
+  })
+  it('need one day where the kind of job has no soak, and none where only the handover is left', () => {
+    expect(latestStart('2026-11-27', stagesOfKind('check'), [])).toBe('2026-11-26')
+    expect(latestStart('2026-11-27', ['as-left', 'handover'], [])).toBe('2026-11-26')
+    expect(latestStart('2026-11-27', stagesOfKind('repair'), [])).toBe('2026-11-25')
+    expect(latestStart('2026-11-27', stagesOfKind('proof'), [])).toBe('2026-11-25')
   })
   it('skip the days on which the bench is taken (W06)', () => {
     const weeks = [taken('2026-11-16', '2026-11-26')]
-    expect(latestStart('2026-11-27', 'as-found', weeks)).toBe('2026-11-14')
-    expect(outlook('2026-11-27', 'as-found', '2026-11-25', weeks)).toEqual({
+    expect(latestStart('2026-11-27', from('as-found'), weeks)).toBe('2026-11-14')
+    expect(outlook('2026-11-27', from('as-found'), '2026-11-25', weeks)).toEqual({
       verdict: 'late',
       latestStart: '2026-11-14',
       blocked: weeks,
     })
-    expect(outlook('2026-11-15', 'as-found', '2026-11-10', weeks).blocked).toEqual([])
-    expect(latestStart('2026-11-26', 'handover', weeks), 'nobody hands over while the bench is taken').toBe(
-      '2026-11-15',
-    )
+    expect(outlook('2026-11-15', from('as-found'), '2026-11-10', weeks).blocked).toEqual([])
+    expect(
+      latestStart('2026-11-26', from('handover'), weeks),
+      'nobody hands over while the bench is taken',
+    ).toBe('2026-11-15')
   })
   it('agree with a plain count of free days', () => {
     fc.assert(
@@ -55,9 +65,9 @@ describe('promised dates (W04)', () => {
 describe('a blocked period (F63)', () => {
   it('is run into by a job that needs two days from the day before it', () => {
     const blocked = [taken('2026-12-01', '2027-01-15')]
-    expect(runsInto('intake', '2026-11-30', blocked)).toEqual(blocked[0])
-    expect(runsInto('intake', '2026-11-29', blocked)).toBeNull()
-    expect(runsInto('as-left', '2026-11-30', blocked)).toBeNull()
-    expect(runsInto('intake', '2026-12-20', blocked)).toEqual(blocked[0])
+    expect(runsInto(from('intake'), '2026-11-30', blocked)).toEqual(blocked[0])
+    expect(runsInto(from('intake'), '2026-11-29', blocked)).toBeNull()
+    expect(runsInto(from('as-left'), '2026-11-30', blocked)).toBeNull()
+    expect(runsInto(from('intake'), '2026-12-20', blocked)).toEqual(blocked[0])
   })
 })

@@ -17,18 +17,19 @@ export interface Outlook {
   readonly blocked: readonly BlockedPeriod[]
 }
 
-/** Bench days that are still needed: one for measuring and aligning, one for the soak (common practice). */
-const BENCH_DAYS: Record<Stage, number> = {
-  'intake': 2,
-  'inspection': 2,
-  'as-found': 2,
-  'findings': 2,
-  'repair': 2,
-  'align': 2,
-  'as-left': 1,
-  'soak': 1,
-  'handover': 0,
+/** Work that is done in one day: looking, measuring, mending, aligning (common practice). */
+const WORK: readonly Stage[] = ['intake', 'inspection', 'as-found', 'findings', 'repair', 'align']
+
+/**
+ * Bench days that are still needed: one for measuring and aligning, one for the soak, before which it is
+ * measured as left (common practice).
+ */
+function benchDays(ahead: readonly Stage[]): number {
+  const soaks = ahead.includes('soak')
+  const works = ahead.some(s => WORK.includes(s) || (s === 'as-left' && !soaks))
+  return (works ? 1 : 0) + (soaks ? 1 : 0)
 }
+
 const DAY_MS = 86_400_000
 /** A calendar is not looked through further than this. */
 const MAX_DAYS = 800
@@ -41,15 +42,16 @@ const isBlocked = (isoDay: string, blocked: readonly BlockedPeriod[]) =>
 /**
  * Backward from the promised day: hand-over, soak, work, without the days on which the bench is taken (W04,
  * W06).
+ * @param ahead phases that are still to be done
  * @param freeFrom day on which work can begin: today, or when parts and answers are there
  */
 export function outlook(
   promisedOn: string,
-  stage: Stage,
+  ahead: readonly Stage[],
   freeFrom: string,
   blocked: readonly BlockedPeriod[],
 ): Outlook {
-  const latestStart = latestStartFor(promisedOn, BENCH_DAYS[stage], blocked)
+  const latestStart = latestStartFor(promisedOn, benchDays(ahead), blocked)
   const inTime = latestStart === freeFrom ? 'tight' : 'fits'
   const verdict = latestStart < freeFrom ? 'late' : inTime
   return {
@@ -74,8 +76,12 @@ export function latestStartFor(
   return day
 }
 
-export function latestStart(promisedOn: string, stage: Stage, blocked: readonly BlockedPeriod[]): string {
-  return latestStartFor(promisedOn, BENCH_DAYS[stage], blocked)
+export function latestStart(
+  promisedOn: string,
+  ahead: readonly Stage[],
+  blocked: readonly BlockedPeriod[],
+): string {
+  return latestStartFor(promisedOn, benchDays(ahead), blocked)
 }
 
 /**
@@ -83,11 +89,11 @@ export function latestStart(promisedOn: string, stage: Stage, blocked: readonly 
  * @returns the period that it runs into, or null
  */
 export function runsInto(
-  stage: Stage,
+  ahead: readonly Stage[],
   freeFrom: string,
   blocked: readonly BlockedPeriod[],
 ): BlockedPeriod | null {
-  const days = Array.from({ length: Math.max(1, BENCH_DAYS[stage]) }, (_, i) => dayBefore(freeFrom, -i))
+  const days = Array.from({ length: Math.max(1, benchDays(ahead)) }, (_, i) => dayBefore(freeFrom, -i))
   for (const day of days) {
     const period = isBlocked(day, blocked)
     if (period) return period

@@ -3,12 +3,15 @@ import { CoreError } from '../errors'
 import type { Quantity } from '../quantity'
 import type { RowState } from '../run'
 
-/** What a reminder can wait for: a quantity whose judged reading is not inside. */
+/** What a reminder can wait for: a quantity whose judged reading is not inside, or the next visit. */
 export interface ReminderCondition {
   readonly id: string
   readonly words: string
   readonly quantities: readonly Quantity[]
 }
+
+/** Not of this job: planned for when the set is here again. */
+export const NEXT_VISIT = 'next-visit'
 
 export const REMINDER_CONDITIONS: readonly ReminderCondition[] = [
   {
@@ -28,6 +31,7 @@ export const REMINDER_CONDITIONS: readonly ReminderCondition[] = [
     words: 'if the receiver is outside its limits',
     quantities: ['sensitivityV', 'audibleV', 'sinadDb', 'sMeter'],
   },
+  { id: NEXT_VISIT, words: 'when the set is here again', quantities: [] },
 ]
 
 /** @throws {CoreError} unknown-condition */

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { confirmed, rowTaken } from '../../test/fixtures/jobEvents'
+import { confirmed, eventStruck, rowTaken, settled } from '../../test/fixtures/jobEvents'
 import type { Quantity } from '../quantity'
 import { ruleSet } from '../rules'
 import type { JobEvent } from '../run'
@@ -39,6 +39,16 @@ describe('findings', () => {
   it('are complete with a healthy set, never before every row was measured', () => {
     expect(done(asFound())).toMatchObject({ 'as-found': true, 'findings': true })
     expect(done(asFound().slice(1))).toMatchObject({ 'as-found': false, 'findings': false })
+  })
+  it('need no row that was left out with a reason; as left it has to hold, or words say why not', () => {
+    const [left] = OSMUND_27F.matrix
+    const without = asFound().filter(e => e.kind !== 'row-taken' || e.pointId !== left!.id)
+    const said = settled(`as-found:${left!.id}`, 'no generator on this bench')
+    expect(done([...without, said])).toMatchObject({ 'as-found': true, 'findings': true })
+    expect(done([...without, eventStruck(said.id), said])['as-found'], 'struck out').toBe(false)
+    const asLeft = OSMUND_27F.matrix.map(p => settled(`as-left:${p.id}`, 'checked only'))
+    expect(done(asLeft.slice(1))['as-left']).toBe(false)
+    expect(done(asLeft)['as-left']).toBe(true)
   })
   it('are open while a reading outside is not explained: a cause found or a step done does it', () => {
     const weak = asFound(2.9)

@@ -1,9 +1,4 @@
-import type { JobEvent, RowState, RunState } from '../run'
-import type { ModelSheet } from '../sheet'
-import { lastPower, powerVerdict } from './firstPower'
-import { inspection } from './inspection'
-import { runningSoak } from './soak'
-import { waitsFor } from './waiting'
+import type { JobEvent, JobKind, RowState, RunState, StepState } from '../run'
 
 export const STAGES = [
   'intake',
@@ -18,41 +13,74 @@ export const STAGES = [
 ] as const
 export type Stage = (typeof STAGES)[number]
 
-/** Readings outside that nobody has explained yet. */
-function unexplained(asFound: readonly RowState[], events: readonly JobEvent[]): boolean {
-  const outside = asFound.some(r =>
-    r.cells.some(c => c.judgement?.verdict === 'above' || c.judgement?.verdict === 'below'),
-  )
-  return outside && !events.some(e => e.kind === 'cause-confirmed' || e.kind === 'step-confirmed')
+const ALWAYS: readonly Stage[] = ['intake', 'inspection', 'handover']
+const WORK_OF: Readonly<Record<JobKind, readonly Stage[]>> = {
+  'check': ['as-found', 'findings'],
+  'repair': ['as-found', 'findings', 'repair', 'as-left', 'soak'],
+  'alignment': ['as-found', 'findings', 'align', 'as-left'],
+  'full-service': STAGES,
+  'conversion': ['as-found', 'repair', 'align', 'as-left', 'soak'],
+  'proof': ['as-left', 'soak'],
+  'demonstration': ['as-found', 'as-left'],
 }
 
-/**
- * Which stages of a job are complete, read off the record. A job that has begun an alignment has been looked
- * at and its findings were acted on; repair and soak are open only while something there is.
- */
-export function stagesDone(
-  sheet: ModelSheet,
-  events: readonly JobEvent[],
-  run: RunState,
-  asFound: readonly RowState[],
-  asLeft: readonly RowState[],
-): Record<Stage, boolean> {
-  const power = lastPower(events)
-  const handedOver = events.some(e => e.kind === 'handed-over')
-  const measured = asFound.every(r => r.complete)
-  const explained = measured && !unexplained(asFound, events)
-  return {
-    'intake': true,
-    'inspection':
-      power !== null &&
-      powerVerdict(sheet, power) !== 'stop' &&
-      inspection(sheet, events).every(i => i.last !== null),
-    'as-found': measured,
-    'findings': explained,
-    'repair': explained && waitsFor(events) === null,
-    'align': run.steps.every(s => s.satisfied || s.status === 'skipped'),
-    'as-left': asLeft.every(r => r.complete && !r.stale),
-    'soak': runningSoak(events) === null && events.some(e => e.kind === 'soak-ended'),
-    'handover': handedOver,
+/** Whether a kind of job asks for a phase. */
+export const asksFor = (kind: JobKind, stage: Stage): boolean =>
+  ALWAYS.includes(stage) || WORK_OF[kind].includes(stage)
+
+/** Phases of a kind of job before anything was entered. */
+export const stagesOfKind = (kind: JobKind): readonly Stage[] => STAGES.filter(s => asksFor(kind, s))
+
+/** Phases of a job: those that its kind asks for, and those in which something was entered all the same. */
+export function stagesOf(run: RunState, events: readonly JobEvent[]): readonly Stage[] {
+  return STAGES.filter(s => asksFor(run.jobKind, s) || isBegun(s, run, events))
+}
+
+function isBegun(stage: Stage, run: RunState, events: readonly JobEvent[]): boolean {
+  const measured = (of: string) => run.history.readings.some(t => t.row.phase === of && t.struck === null)
+  const entered = (...kinds: readonly JobEvent['kind'][]) => events.some(e => kinds.includes(e.kind))
+  switch (stage) {
+    case 'as-found':
+      return measured(stage)
+    case 'as-left':
+      return measured(stage) || isTouched(run)
+    case 'findings':
+      return entered('cause-confirmed', 'test-made')
+    case 'repair':
+      return entered('part-changed', 'part-tested', 'treated')
+    case 'align':
+      return measured('adjusting') || run.steps.some(s => s.confirmed !== null)
+    case 'soak':
+      return measured('soak') || entered('soak-begun')
+    default:
+      return false
   }
 }
+
+/** The phase that comes next. */
+export const nextStage = (stages: readonly Stage[], done: Readonly<Record<Stage, boolean>>): Stage =>
+  stages.find(s => !done[s]) ?? 'handover'
+
+/** It and all that come after it, whether something was entered there or not. */
+export const stagesAhead = (
+  stages: readonly Stage[],
+  done: Readonly<Record<Stage, boolean>>,
+): readonly Stage[] => stages.slice(stages.indexOf(nextStage(stages, done)))
+
+/** Steps of which a job asks something: all, or those that were begun although its kind has none. */
+export const stepsAsked = ({ jobKind, steps }: RunState): readonly StepState[] =>
+  asksFor(jobKind, 'align')
+    ? steps
+    : steps.filter(s => s.confirmed !== null || s.wants.some(w => w.latest !== null))
+
+/** The same of the rows of one phase. */
+export const rowsAsked = (
+  { jobKind }: RunState,
+  stage: 'as-found' | 'as-left',
+  rows: readonly RowState[],
+): readonly RowState[] =>
+  asksFor(jobKind, stage) ? rows : rows.filter(r => r.cells.some(c => c.latest !== null))
+
+/** Something was turned, replaced or treated. */
+export const isTouched = ({ history, mendedAt, turnedElsewhere }: RunState): boolean =>
+  history.turns.length > 0 || mendedAt >= 0 || turnedElsewhere.length > 0

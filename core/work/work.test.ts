@@ -13,6 +13,7 @@ import {
   owedAfterFinal,
   biasBeforeKey,
   partVerdict,
+  plannedWork,
   powerVerdict,
   questions,
   runningSoak,
@@ -105,6 +106,30 @@ describe('reminders with a condition', () => {
       expect.objectContaining({ kind: 'reminder', title: 'dress L4' }),
     )
     expect(state([reminder, low, good]).reminders[0]).toMatchObject({ due: false })
+  })
+})
+
+describe('work that is planned for a later visit', () => {
+  const fan = work({ kind: 'reminder-set', condition: 'next-visit', text: 'fan' })
+  const power = work({ kind: 'reminder-set', condition: 'power', text: 'dress L4' })
+  const low = rowTaken('as-found', null, 'high-20', { powerW: 2.8 })
+  it('is told, never due, and no open item of this job; struck out it is planned no more', () => {
+    expect(plannedWork([fan, power])).toEqual(['fan'])
+    const { reminders, items } = state([fan, low])
+    expect(reminders).toMatchObject([{ text: 'fan', due: false }])
+    expect(items.filter(i => i.kind === 'reminder')).toEqual([])
+    expect(
+      plannedWork([
+        fan,
+        {
+          ...fan,
+          kind: 'event-struck',
+          id: '70000000-0000-4000-8000-999999999999',
+          eventId: fan.id,
+          reason: 'done now',
+        } as JobEvent,
+      ]),
+    ).toEqual([])
   })
 })
 

@@ -16,6 +16,7 @@ import instruments from './instruments.json'
 import intake from './intake.json'
 import item from './item.json'
 import job from './job.json'
+import kind from './kind.json'
 import note from './note.json'
 import owner from './owner.json'
 import paper from './paper.json'
@@ -54,6 +55,7 @@ export default {
   intake,
   item,
   job,
+  kind,
   note,
   owner,
   paper,

@@ -1,4 +1,5 @@
-import { runState, type JobEvent } from '#core/run'
+import type { JobEvent } from '#core/run'
+import { jobState } from '#core/work'
 import { jobEventBody } from '#shared/jobEvents'
 import { authorBody } from '#shared/peopleBodies'
 import { errorWords } from '#shared/words/messageWords'
@@ -6,7 +7,7 @@ import { chained, eventDigest } from '../db/eventChain'
 import type { Db } from '../db/pool'
 import { selectJob } from '../db/queries/job'
 import { requireRules } from '../services/rules'
-import { sheetOfJob } from '../services/sheetBook'
+import { sheetsOfJob } from '../services/sheetBook'
 
 /** Why an entry does not read; null = it does. */
 export async function unreadable(event: JobEvent): Promise<string | null> {
@@ -51,7 +52,8 @@ export function brokenChain(chains: readonly Link[], events: readonly JobEvent[]
 export async function incoherent(db: Db, jobId: string, events: readonly JobEvent[]): Promise<string | null> {
   try {
     const job = (await selectJob(db, jobId))!
-    runState(await sheetOfJob(db, job, events), await requireRules(db, job.ruleSetId), events)
+    const { now, found } = await sheetsOfJob(db, job, events)
+    jobState(now, await requireRules(db, job.ruleSetId), events, found)
     return null
   } catch (error) {
     return errorWords(error)

@@ -1,7 +1,7 @@
 import { wordedNotes } from '#shared/words/messageWords'
 import { createHash, randomUUID } from 'node:crypto'
 import { bytesSource, openRecording, packTar, writeSigmf } from '#core/recording'
-import { channelHz } from '#core/rules'
+import { channelHz, channelPlan } from '#core/rules'
 import { DEFAULT_OPTIONS, measureRecording } from '#core/signal'
 import { RECORDING_CHUNK_BYTES, type KeptOptions } from '#shared/recording'
 import { inTransaction, pool } from '../db/pool'
@@ -33,7 +33,7 @@ export async function loadDemoRecording(jobNumber: number): Promise<void> {
   const recording = await openRecording(bytesSource(NAME, archive), async () => null)
   const options: KeptOptions = {
     as: 'am',
-    nominalHz: channelHz('forty', MADE.channel),
+    nominalHz: channelHz(channelPlan('forty'), MADE.channel),
     toneHz: null,
     spacingHz: 10_000,
     channelWidthHz: null,
@@ -87,7 +87,7 @@ function made(): Uint8Array {
     i,
     q,
     sampleRateHz: rateHz,
-    centreHz: channelHz('forty', MADE.channel) - tunedBelowHz,
+    centreHz: channelHz(channelPlan('forty'), MADE.channel) - tunedBelowHz,
     description: 'tone, as found',
     annotations: [],
   })

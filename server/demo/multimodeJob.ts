@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { boundToStandard, type Quantity } from '#core/quantity'
-import { channelHz } from '#core/rules'
+import { channelHz, planOf } from '#core/rules'
 import { operatingPoint, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
@@ -37,7 +37,7 @@ function readAt(sheet: ModelSheet, { state }: MeasurePoint, quantity: Quantity):
   const sideband = state.mode === 'USB' || state.mode === 'LSB'
   switch (quantity) {
     case 'carrierHz':
-      return channelHz(sheet.planId, state.channel!) + 9 + (TONE_OFFSET_HZ[state.mode] ?? 0)
+      return channelHz(planOf(sheet), state.channel!) + 9 + (TONE_OFFSET_HZ[state.mode] ?? 0)
     case 'powerW':
       return sideband ? 5.8 : 19 + (state.channel! % 40) * 0.01
     case 'pepW':

@@ -1,7 +1,14 @@
 import { t } from '#shared/i18n'
 import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
 import type { ComparedCell } from '#core/run'
-import { cellName, compareGauge, isJudged, rangeWords, shownCell } from '#shared/words/compareGauge'
+import {
+  cellName,
+  compareGauge,
+  isJudged,
+  rangeWords,
+  shownCell,
+  type Side,
+} from '#shared/words/compareGauge'
 import { differenceWords } from '#shared/words/runWords'
 import { statusWord } from '#shared/words/verdictWords'
 import { forkGaugeSvg } from './forkGaugeSvg'
@@ -20,6 +27,8 @@ export function list(lines: readonly string[]): Content {
   return { ul: lines.map(l => words(l)), margin: [0, 0, 0, 2] }
 }
 
+const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
+
 const HAIRLINE = {
   hLineWidth: (i: number) => (i === 0 ? 0 : 0.4),
   vLineWidth: () => 0,
@@ -30,34 +39,39 @@ const HAIRLINE = {
   paddingBottom: () => 2,
 }
 
-/** Before and after, row by row, with the fork gauge; a cell whose conditions differ says so instead. */
-export function compareTable(cells: readonly ComparedCell[], stale: ReadonlySet<string>): ContentTable {
+/**
+ * Before and after, or one of them, row by row, with the fork gauge; a cell whose conditions differ says so
+ * instead.
+ */
+export function compareTable(
+  cells: readonly ComparedCell[],
+  stale: ReadonlySet<string>,
+  sides: readonly Side[],
+): ContentTable {
   const head = [
     t('paper.row'),
     t('common.quantity'),
-    t('common.asFound'),
-    t('common.asLeft'),
-    t('paper.change'),
+    ...sides.map(s => t(SIDE_WORDS[s])),
+    sides.length === 2 ? t('paper.change') : '',
     t('paper.tolerance'),
   ].map(t => words(t, { bold: true, fontSize: 8 }))
   return {
     table: {
       headerRows: 1,
       dontBreakRows: true,
-      widths: [98, 66, 56, 56, 128, '*'],
-      body: [head as TableCell[], ...cells.map(c => row(c, stale))],
+      widths: [98, 66, ...sides.map(() => 56), 128, '*'],
+      body: [head as TableCell[], ...cells.map(c => row(c, stale, sides))],
     },
     layout: HAIRLINE,
     fontSize: 8,
   }
 }
 
-function row(c: ComparedCell, stale: ReadonlySet<string>): TableCell[] {
+function row(c: ComparedCell, stale: ReadonlySet<string>, sides: readonly Side[]): TableCell[] {
   return [
     words(c.point.title),
     words(cellName(c)),
-    side(c, 'before', false),
-    side(c, 'after', stale.has(c.point.id)),
+    ...sides.map(s => side(c, s, s === 'after' && stale.has(c.point.id))),
     picture(c),
     words(rangeWords(c)),
   ]
@@ -74,7 +88,7 @@ function picture(c: ComparedCell): TableCell {
   return svg ? { svg, width: 128 } : ''
 }
 
-function side(c: ComparedCell, which: 'before' | 'after', isStale: boolean): TableCell {
+function side(c: ComparedCell, which: Side, isStale: boolean): TableCell {
   const cell = c[which]
   const shown = shownCell(cell)
   if (!shown) return words(t('common.notMeasured'), { color: '#5d6b66' })

@@ -1,6 +1,5 @@
 import { t } from '#shared/i18n'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { settleClaim } from '#core/claims'
 import { adjusted, carrierAdvice, compliance } from '#core/handover'
 import { validEvents, type JobEvent } from '#core/run'
 import type { RuleSet } from '#core/rules'
@@ -8,25 +7,27 @@ import type { ModelSheet } from '#core/sheet'
 import { jobState, type JobState } from '#core/work'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
-import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '#shared/words/claimWords'
 import { complianceWords, workDone } from '#shared/words/handoverWords'
 import {
+  familyWords,
   alignedWords,
-  beforeAfterWords,
+  convertedWords,
   handoverCautions,
-  lessPowerWords,
   mendedWords,
   openForOwner,
   operatingAdvice,
   rulesWords,
 } from '#shared/words/ownerWords'
-import { dayAndTime, dayMonthYear } from '#shared/words/dateWords'
+import { lessPowerWords, measuredWords } from '#shared/words/ownerReadings'
+import { dayAndTime } from '#shared/words/dateWords'
+import { jobKindWords } from '#shared/words/jobKindWords'
 import { closedItemLines, openItemLines } from '#shared/words/itemWords'
 import { capital } from '#shared/words/sentence'
-import { bandCharts } from '#shared/words/bandChart'
-import { bandChartSvg } from './bandChartSvg'
+import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import { compareTable, heading, list, words } from './blocks'
-import { MAX_ON_PAPER, type PaperPhoto } from './photos'
+import { claims, complaintTried, handedWords, orNone, plannedFor, turnedOrNothing } from './paperParts'
+import { bandPictures, photoPages } from './paperPictures'
+import type { PaperPhoto } from './photos'
 
 export type Copy = 'owner' | 'shop'
 
@@ -34,6 +35,8 @@ export type Copy = 'owner' | 'shop'
 export interface Handover {
   readonly job: Job
   readonly sheet: ModelSheet
+  /** sheet of the model that the set came as: the same, but after a conversion */
+  readonly found: ModelSheet
   readonly rules: RuleSet
   readonly events: readonly JobEvent[]
   readonly issue: { readonly number: number; readonly checksum: string; readonly atMs: number } | null
@@ -42,7 +45,7 @@ export interface Handover {
 
 /** The handover as a document: for the owner in plain words, for the shop with everything. */
 export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions {
-  const state = jobState(h.sheet, h.rules, h.events)
+  const state = jobState(h.sheet, h.rules, h.events, h.found)
   const stale = new Set(state.asLeft.filter(r => r.stale).map(r => r.point.id))
   const tag = jobTag(h.job.number)
   const status = h.issue
@@ -63,13 +66,16 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
         t('paper.forWord', {
           tag,
           owner: h.job.owner,
-          status: capital(status),
+          status: `${capital(status)}. ${jobKindWords(state.run.jobKind)}`,
         }),
         {
           color: '#45524d',
           margin: [0, 1, 0, 6],
         },
       ),
+      ...[...new Set([h.found, h.sheet])]
+        .flatMap(familyWords)
+        .map(text => words(text, { margin: [0, 0, 0, 6] })),
       ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
       heading(t('common.ruleSet')),
       words(rulesWords(h.rules)),
@@ -100,20 +106,6 @@ function frozen(h: Handover, checksum: string): Content {
   })
 }
 
-function claims(h: Handover, state: JobState): Content[] {
-  const settled = h.job.claims.map(c => settleClaim(c, state.asFound, state.claimContext))
-  if (settled.length === 0) return []
-  return [
-    heading(t('paper.yourReportAndOurMeasurements')),
-    list(
-      settled.map(
-        s =>
-          `${t(OUTCOME_WORDS[s.outcome])}: ${claimWords(s.claim)}. ${settledWords(s)}. ${factorWords(s) ?? ''}`,
-      ),
-    ),
-  ]
-}
-
 function ownerCopy(h: Handover, state: JobState): Content[] {
   const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
   const events = validEvents(h.events)
@@ -126,20 +118,55 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
   return [
     heading(t('common.complaint')),
     words(h.job.complaint),
-    ...claims(h, state),
+    ...complaintTried(events),
+    ...claims(h.job, state),
     heading(t('paper.compliance')),
     words(legal.words, { bold: true }),
     ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading(t('paper.beforeAndAfter')),
-    list(orNone(beforeAfterWords(h.sheet, state.compared), t('paper.noReadingWasTakenBothBefore'))),
-    ...bandPictures(h, state),
+    ...readings(h, state),
+    ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
     ...(less.length > 0 ? [heading(t('paper.whyTheMeterMayReadLess')), list(less)] : []),
     heading(t('common.workDone')),
-    list(orNone([...alignedWords(state.run), ...mended], t('paper.noWorkRecorded'))),
+    list(
+      orNone(
+        [...convertedWords(h.sheet, h.found), ...alignedWords(state.run), ...mended],
+        turnedOrNothing(state),
+      ),
+    ),
     ...(open.length > 0 ? [heading(t('paper.outstanding')), list(open)] : []),
+    ...plannedFor(events),
     heading(t('paper.howToOperateIt')),
     list(operatingAdvice(h.sheet, advice, events)),
-    ...handedWords(h),
+    ...handedWords(h.events),
+  ]
+}
+
+const readingsTitle = ({ stages }: JobState) =>
+  sidesOf(stages).length === 2 ? t('paper.beforeAndAfter') : t('paper.readings')
+
+/** Before and after for an owner, or how it is where one phase alone belongs to the job. */
+function readings({ sheet }: Handover, state: JobState): Content[] {
+  const sides = sidesOf(state.stages)
+  return [
+    heading(readingsTitle(state)),
+    list(
+      orNone(
+        measuredWords(sheet, state.compared, sides),
+        t(sides.length === 2 ? 'paper.noReadingWasTakenBothBefore' : 'paper.noReadingWasTaken'),
+      ),
+    ),
+  ]
+}
+
+/** Every row of which something was read, and the names of the others. */
+function readingsTable({ compared, stages }: JobState, stale: ReadonlySet<string>): Content[] {
+  const sides = sidesOf(stages)
+  const [read, unread] = [readRows(compared, sides), unreadRows(compared, sides)]
+  return [
+    ...(read.length > 0 ? [compareTable(read, stale, sides)] : []),
+    ...(unread.length > 0
+      ? [words(t('paper.rowsNotRead', { list: unread.join('; ') }), { fontSize: 8, margin: [0, 4, 0, 0] })]
+      : []),
   ]
 }
 
@@ -150,6 +177,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
   return [
     heading(t('common.complaint')),
     words(h.job.complaint),
+    ...complaintTried(events),
     words(
       t('paper.accessoriesApprovedInAdvance', {
         accessories: h.job.accessories || t('paper.noneNoted'),
@@ -159,83 +187,31 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
         color: '#45524d',
       },
     ),
-    ...claims(h, state),
+    ...claims(h.job, state),
     heading(t('paper.compliance')),
     words(legal.words, { bold: true }),
     ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
-    heading(t('paper.beforeAndAfter')),
+    heading(readingsTitle(state)),
     words(t('paper.hollowAsFoundFilledAsLeft'), {
       fontSize: 7.5,
       color: '#45524d',
       margin: [0, 0, 0, 3],
     }),
-    compareTable(state.compared, stale),
-    ...bandPictures(h, state),
+    ...readingsTable(state, stale),
+    ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
     heading(t('common.workDone')),
     list([
+      ...convertedWords(h.sheet, h.found),
       ...workDone(state.run, adjusted(state.run, state.compared), events),
       ...mendedWords(h.sheet, events),
     ]),
     heading(t('paper.openItems')),
     list(orNone(openItemLines(state.items), t('paper.none'))),
     ...(closed.length > 0 ? [heading(t('paper.closedItems')), list(closed)] : []),
+    ...plannedFor(events),
     heading(t('paper.cautions')),
     list(handoverCautions(h.sheet)),
-    ...handedWords(h),
+    ...handedWords(h.events),
     ...photoPages(h.photos),
   ]
-}
-
-/** Power and frequency error over the channels, side by side. */
-function bandPictures({ sheet }: Handover, { compared }: JobState): Content[] {
-  const pictures = bandCharts(compared, sheet).flatMap(chart => {
-    const svg = bandChartSvg(chart)
-    return svg
-      ? [
-          {
-            stack: [
-              words(t('paper.beforeHollowDashedAfterFilled', { title: chart.title, unit: chart.unit }), {
-                fontSize: 8,
-              }),
-              { svg, width: 250 },
-            ],
-            width: 256,
-          },
-        ]
-      : []
-  })
-  return pictures.length > 0 ? [{ columns: pictures, margin: [0, 8, 0, 0], unbreakable: true }] : []
-}
-
-function photoPages(photos: readonly PaperPhoto[]): Content[] {
-  if (photos.length === 0) return []
-  return [
-    heading(
-      photos.length === MAX_ON_PAPER
-        ? t('paper.photosTheFirst', { maxonpaper: MAX_ON_PAPER })
-        : t('paper.photos'),
-    ),
-    ...photos.map((p): Content => ({
-      unbreakable: true,
-      margin: [0, 0, 0, 8],
-      stack: [
-        { image: p.dataUrl, fit: [340, 250] },
-        words([p.name, p.about].filter(Boolean).join(', ') || 'photo', { fontSize: 7.5, color: '#45524d' }),
-      ],
-    })),
-  ]
-}
-
-function handedWords(h: Handover): Content[] {
-  const last = h.events.findLast(e => e.kind === 'handed-over')
-  if (!last) return []
-  const on = dayMonthYear(last.atMs)
-  return [
-    ...(last.text ? [heading(t('paper.explainedToTheOwner')), words(`${last.text} (${on})`)] : []),
-    ...(last.author ? [words(t('paper.releasedBy', { name: last.author.name, on }))] : []),
-  ]
-}
-
-function orNone(lines: readonly string[], none: string): readonly string[] {
-  return lines.length > 0 ? lines : [none]
 }

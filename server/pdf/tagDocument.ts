@@ -1,6 +1,8 @@
 import { t } from '#shared/i18n'
 import type { TDocumentDefinitions } from 'pdfmake/interfaces'
+import type { JobKind } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
+import { jobKindWords } from '#shared/words/jobKindWords'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 import { day } from '#shared/words/dateWords'
@@ -11,7 +13,7 @@ const MM = 72 / 25.4
 /**
  * A tag to tie to the set, 80 x 50 mm: the job number as QR code and in figures that read across the bench.
  */
-export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
+export function tagDocument(job: Job, sheet: ModelSheet, jobKind: JobKind): TDocumentDefinitions {
   const tag = jobTag(job.number)
   return {
     info: { title: t('paper.tag', { tag }), creator: t('paper.diapason') },
@@ -30,6 +32,7 @@ export function tagDocument(job: Job, sheet: ModelSheet): TDocumentDefinitions {
               words(t('paper.serialOnTag', { serial: job.serial })),
               words(job.owner, { margin: [0, 4, 0, 0] }),
               words(job.promisedOn ? t('paper.due', { day: day(job.promisedOn) }) : t('common.noDueDate')),
+              words(jobKindWords(jobKind)),
             ],
           },
         ],

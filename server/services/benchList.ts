@@ -1,4 +1,4 @@
-import { jobSheet, validEvents, type JobEvent } from '#core/run'
+import { validEvents, type JobEvent, type JobSheets } from '#core/run'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '#core/work'
@@ -8,7 +8,7 @@ import { pool } from '../db/pool'
 import { selectJobsAway, selectJobsHere } from '../db/queries/job'
 import { selectEvents, selectLastSeqs } from '../db/queries/jobEvent'
 import { everyRuleSet } from './rules'
-import { baseSheets } from './sheetBook'
+import { baseSheets, sheetsOfJob } from './sheetBook'
 
 /** Jobs handed over that the bench page still lists; the others are found by search. */
 const LISTED_AWAY = 6
@@ -43,15 +43,13 @@ export async function benchList(): Promise<JobSummary[]> {
     pool,
     changed.map(j => j.id),
   )
+  const sheets = new Map<string, JobSheets>()
+  for (const job of changed) sheets.set(job.id, await sheetsOfJob(pool, job, events.get(job.id)!))
   if (kept.size > MAX_KEPT) kept.clear()
   const nowMs = Date.now()
   const summaries = here.map(job => {
     const standing = changed.includes(job)
-      ? standingOf(
-          jobSheet(sheetOf(job), job.schools, events.get(job.id)!),
-          validEvents(events.get(job.id)!),
-          rules.get(job.ruleSetId)!,
-        )
+      ? standingOf(sheets.get(job.id)!, validEvents(events.get(job.id)!), rules.get(job.ruleSetId)!)
       : kept.get(job.id)!.standing
     kept.set(job.id, { until: untilOf(job), standing })
     const { events: ofJob, ...rest } = standing
@@ -66,10 +64,12 @@ export async function benchList(): Promise<JobSummary[]> {
   return [...summaries, ...away.map(job => handedOver(job, sheetOf(job)))]
 }
 
-function standingOf(sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): Standing {
-  const { run, done } = jobState(sheet, rules, events)
+function standingOf({ now: sheet, found }: JobSheets, events: readonly JobEvent[], rules: RuleSet): Standing {
+  const { run, done, stages } = jobState(sheet, rules, events, found)
   return {
     done,
+    stages,
+    jobKind: run.jobKind,
     waitsFor: waitsFor(events),
     stopped: warnings(sheet, events).includes('stays-off'),
     soakEndsAtMs: runningSoak(events)?.endsAtMs ?? null,
@@ -85,6 +85,8 @@ function handedOver(job: Job, { model, kind }: ModelSheet): JobSummary {
     model,
     kind,
     done: ALL_DONE,
+    stages: STAGES,
+    jobKind: null,
     nextStepTitle: null,
     waitsFor: null,
     stopped: false,

@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto'
-import { jobSheet, type JobEvent } from '#core/run'
+import type { JobEvent } from '#core/run'
 import type { Job } from '#shared/job'
 import type { Db } from '../db/pool'
 import { insertIssue } from '../db/queries/handoverIssue'
@@ -9,7 +9,7 @@ import { log } from '../utils/log'
 import { handoverPaper, languageOfCopy } from './handoverPaper'
 import { recordFor } from './recordFor'
 import { requireRules } from './rules'
-import { requireSheet } from './sheetBook'
+import { sheetsOfJob } from './sheetBook'
 
 /**
  * Freezes the record as it stands with this event, the text whose SHA-256 is the signature, and the owner's
@@ -21,14 +21,14 @@ export async function freezeHandover(
   events: readonly JobEvent[],
   event: JobEvent,
 ): Promise<void> {
-  const base = await requireSheet(db, job.sheetId, job.sheetRevision)
+  const sheets = await sheetsOfJob(db, job, events)
   const rules = await requireRules(db, job.ruleSetId)
-  const record = JSON.stringify(recordFor(job, base, rules, events, event.atMs))
+  const record = JSON.stringify(recordFor(job, sheets, rules, events, event.atMs))
   const checksum = createHash('sha256').update(record).digest('hex')
   const number = await insertIssue(db, job.id, event, checksum, record)
   const issue = { number, checksum, atMs: event.atMs }
-  const sheet = jobSheet(base, job.schools, events)
-  const paper = await paperOrNone({ job, sheet, rules, events, issue, photos: [] })
+  const { now: sheet, found } = sheets
+  const paper = await paperOrNone({ job, sheet, found, rules, events, issue, photos: [] })
   if (paper) await insertPaper(db, job.id, number, languageOfCopy('owner', job), paper)
 }
 

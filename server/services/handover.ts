@@ -13,7 +13,7 @@ import { ApiError } from '../utils/apiError'
 import { handoverPaper } from './handoverPaper'
 import { jobWithEvents, requireJob } from './jobs'
 import { requireRules } from './rules'
-import { sheetOfJob } from './sheetBook'
+import { sheetsOfJob } from './sheetBook'
 
 export async function issuesOf(jobId: string): Promise<HandoverIssue[]> {
   await requireJob(jobId)
@@ -51,7 +51,7 @@ export async function handoverPdf(
   if (kept) return { name, pdf: kept }
   const frozen = issue ? (JSON.parse(issue.record) as JobRecord) : null
   const shown = frozen ? { ...job, ...frozen.job } : job
-  const sheet = await sheetOfJob(
+  const { now: sheet, found } = await sheetsOfJob(
     pool,
     frozen
       ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools }
@@ -63,7 +63,7 @@ export async function handoverPdf(
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.
   const photos = copy === 'shop' ? await paperPhotos(jobId) : []
   const pdf = await handoverPaper(
-    { job: shown as Job, sheet, rules, events: frozen?.events ?? events, issue, photos },
+    { job: shown as Job, sheet, found, rules, events: frozen?.events ?? events, issue, photos },
     copy,
   )
   return { name, pdf }

@@ -15,6 +15,7 @@ export const handoverPaper = (handover: Handover, copy: Copy): Promise<Buffer> =
         {
           ...handover,
           sheet: withTextsTranslated(handover.sheet),
+          found: withTextsTranslated(handover.found),
           rules: withTextsTranslated(handover.rules),
         },
         copy,

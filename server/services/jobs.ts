@@ -1,43 +1,68 @@
 import { t } from '#shared/i18n'
+import { v5 as uuidOf } from 'uuid'
 import { isDeepStrictEqual } from 'node:util'
-import { asOfTrainee, canBeStruck, mayTraineeEnter, type JobEvent } from '#core/run'
+import {
+  asOfTrainee,
+  cameAs,
+  isOfASheet,
+  mayTraineeEnter,
+  USUAL_JOB_KIND,
+  type JobEvent,
+  type JobKind,
+} from '#core/run'
 import type { SignedIn } from '#shared/people'
 import type { ModelSheet } from '#core/sheet'
-import type { Intake, Job, JobPatch } from '#shared/job'
-import { inTransaction, pool, type Db } from '../db/pool'
+import type { Intake, Job, JobPatch, NewModel } from '#shared/job'
+import { inTransaction, pool } from '../db/pool'
 import { insertJob, selectJob, updateJob, lockJob } from '../db/queries/job'
-import {
-  insertEvent,
-  readingBelongsTo,
-  selectEvent,
-  selectEvents,
-  selectEventsOfKinds,
-  selectUnreleasedIds,
-} from '../db/queries/jobEvent'
+import { insertEvent, selectEvent, selectEvents } from '../db/queries/jobEvent'
 import { ApiError } from '../utils/apiError'
-import { keepAmendment, takeBack } from './amendments'
-import { checkEvent } from './checkEvent'
-import { freezeHandover } from './freezeHandover'
+import { checkOnJob } from './checkOnJob'
+import { takeEffect } from './takeEffect'
 import { indexLater } from './jobIndex'
 import { tellEvent } from './jobLive'
 import { requireRules } from './rules'
 import { actingChoices } from './schools'
-import { requireSheet, sheetOfJob } from './sheetBook'
+import { requireSheet } from './sheetBook'
+import { familySheet } from './familySheet'
 
 const unknownJob = (id: string) => new ApiError(404, 'unknown-job', t('server.jobNotFound', { id }))
 
-/** sheet = the revision that the job began with; its own corrections are in its events. */
+/**
+ * sheet = the revision that the job began with; its own corrections are in its events. found = of the model
+ * that the set came as; null = it was not converted
+ */
 export interface JobWithEvents {
   readonly job: Job
   readonly events: JobEvent[]
   readonly sheet: ModelSheet
+  readonly found: ModelSheet | null
+}
+
+/** What a job begins with beside its intake. */
+interface Beginning {
+  /** kept as its first entry; the usual kind needs none */
+  readonly jobKind?: JobKind
+  /** a model that has no sheet yet begins with that of its family */
+  readonly newModel?: NewModel | null
+  /** who books it in */
+  readonly by?: SignedIn | null
 }
 
 /** Starts a job with the newest revision of its sheet. The same id again gives the same job. */
-export async function startJob(id: string, intake: Intake): Promise<Job> {
-  const sheet = await requireSheet(pool, intake.sheetId)
+export async function startJob(
+  id: string,
+  intake: Intake,
+  { jobKind = USUAL_JOB_KIND, newModel = null, by = null }: Beginning = {},
+): Promise<Job> {
   await requireRules(pool, intake.ruleSetId)
+  // Its answer was lost: whatever became of the sheet since, the job is there.
+  const there = newModel && (await selectJob(pool, id))
+  if (there) return there
   const stored = await inTransaction(async db => {
+    const sheet = newModel
+      ? await familySheet(db, intake.sheetId, newModel, by?.name ?? '')
+      : await requireSheet(db, intake.sheetId)
     const job = await insertJob(db, {
       ...intake,
       id,
@@ -45,10 +70,22 @@ export async function startJob(id: string, intake: Intake): Promise<Job> {
       schools: { ...(await actingChoices(db)), ...sheet.schools },
       promisedOn: intake.promisedOn || null,
     })
+    if (job && jobKind !== USUAL_JOB_KIND) await insertEvent(db, id, firstKind(job, jobKind, by))
     if (job) await indexLater(db, id)
     return job
   })
   return stored ?? (await requireJob(id))
+}
+
+function firstKind({ id, createdAtMs }: Job, jobKind: JobKind, by: SignedIn | null): JobEvent {
+  const event: JobEvent = {
+    kind: 'job-kind-set',
+    id: uuidOf('job-kind', id),
+    atMs: Math.round(createdAtMs),
+    jobKind,
+    reason: '',
+  }
+  return by ? enteredBy(by, event) : event
 }
 
 export async function requireJob(id: string): Promise<Job> {
@@ -63,7 +100,9 @@ export async function jobWithEvents(id: string): Promise<JobWithEvents> {
     selectEvents(pool, [id]),
     requireSheet(pool, job.sheetId, job.sheetRevision),
   ])
-  return { job, events: events.get(id)!, sheet }
+  const came = cameAs(events.get(id)!)
+  const found = came ? await requireSheet(pool, came.sheetId, came.sheetRevision) : null
+  return { job, events: events.get(id)!, sheet, found }
 }
 
 /**
@@ -85,12 +124,14 @@ export async function changeJob(id: string, { version, ...change }: JobPatch): P
 /**
  * Appends an event. Sent twice it is stored once; the same id with other content is refused.
  * @param by who is signed in and entered it; null = a bench without sign-in, or nobody knows any more
+ * @param madeBy sheet that the screen had it from; null = it was not said
  * @returns whether it is new
  */
 export async function appendEvent(
   jobId: string,
   entered: JobEvent,
   by: SignedIn | null = null,
+  madeBy: string | null = null,
 ): Promise<{ isNew: boolean }> {
   const named = by ? enteredBy(by, entered) : entered
   return inTransaction(async db => {
@@ -98,32 +139,30 @@ export async function appendEvent(
     const job = await lockJob(db, jobId)
     if (!job) throw unknownJob(jobId)
     const event = by?.role === 'trainee' && !job.isPractice ? ofTrainee(named) : named
-    await checkOnJob(db, job, event)
-    if (
-      (event.kind === 'reading-struck' || event.kind === 'challenge-kept') &&
-      !(await readingBelongsTo(db, event.readingId, jobId))
-    ) {
-      throw new ApiError(404, 'unknown-reading', t('server.thisReadingIsNotInThis'), 'readingId')
-    }
-    if (await insertEvent(db, jobId, event)) {
-      await tellEvent(db, jobId, event.id)
-      if (event.kind === 'sheet-amended') await keepAmendment(db, job, event)
-      if (event.kind === 'event-struck') await takeBack(db, job, event)
-      if (isFound(event)) await indexLater(db, jobId)
-      if (event.kind === 'handed-over') {
-        await updateJob(db, jobId, { onBench: false }, null)
-        await freezeHandover(db, job, (await selectEvents(db, [jobId])).get(jobId)!, event)
-      }
-      return { isNew: true }
-    }
     const stored = await selectEvent(db, event.id)
-    // Two screens that saw the same key-down say so in the same words, but for what step was at hand.
-    if (stored?.jobId === jobId && stored.event.kind === 'keyed' && event.kind === 'keyed')
-      return { isNew: false }
-    if (stored?.jobId !== jobId || !isDeepStrictEqual(plain(stored.event), plain(event)))
-      throw new ApiError(409, 'id-reused', t('server.thisIdBelongsToAnotherEntry'), 'id')
-    return { isNew: false }
+    if (stored) return { isNew: !isSameAgain(stored, jobId, event) }
+    if (madeBy !== null && madeBy !== job.sheetId && isOfASheet(event))
+      throw new ApiError(409, 'changed-meanwhile', t('server.modelChangedSince'), 'kind')
+    await checkOnJob(db, job, event)
+    if (!(await insertEvent(db, jobId, event))) throw idReused()
+    await tellEvent(db, jobId, event.id)
+    await takeEffect(db, job, event)
+    return { isNew: true }
   })
+}
+
+const idReused = () => new ApiError(409, 'id-reused', t('server.thisIdBelongsToAnotherEntry'), 'id')
+
+/**
+ * True: it was kept before, and whatever the job is by now, it need not be checked again.
+ * @throws {ApiError} id-reused
+ */
+function isSameAgain(stored: { jobId: string; event: JobEvent }, jobId: string, event: JobEvent): true {
+  // Two screens that saw the same key-down say so in the same words, but for what step was at hand.
+  const isSameKeyed = stored.event.kind === 'keyed' && event.kind === 'keyed'
+  if (stored.jobId !== jobId || (!isSameKeyed && !isDeepStrictEqual(plain(stored.event), plain(event))))
+    throw idReused()
+  return true
 }
 
 /** @throws {ApiError} not-allowed: somebody else has to enter that */
@@ -135,38 +174,6 @@ function ofTrainee(event: JobEvent): JobEvent {
 /** Where a name is part of an entry, it is that of whoever is signed in, not what was typed once. */
 function enteredBy({ personId, name }: SignedIn, event: JobEvent): JobEvent {
   return { ...event, ...('who' in event ? { who: name } : {}), author: { personId, name } }
-}
-
-/** Refuses what the job's sheet, as it stands corrected, does not have; a correction has to fit it. */
-async function checkOnJob(db: Db, job: Job, event: JobEvent): Promise<void> {
-  const sheet = await sheetOfJob(
-    db,
-    job,
-    await selectEventsOfKinds(db, job.id, ['sheet-amended', 'event-struck']),
-  )
-  checkEvent(sheet, event)
-  if (event.kind === 'event-struck') await checkStrike(db, job, event.eventId)
-  if (event.kind === 'entries-reviewed') await checkReview(db, job, event.eventIds)
-}
-
-async function checkStrike(db: Db, job: Job, eventId: string): Promise<void> {
-  const stored = await selectEvent(db, eventId)
-  if (stored?.jobId !== job.id)
-    throw new ApiError(404, 'unknown-event', t('server.thisEntryIsNotInThis'), 'eventId')
-  if (!canBeStruck(stored.event))
-    throw new ApiError(409, 'cannot-be-struck', t('server.thisEntryCannotBeStruckOut'), 'eventId')
-}
-
-/** Only what waits on this job is released or turned down. */
-async function checkReview(db: Db, job: Job, eventIds: readonly string[]): Promise<void> {
-  const waiting = new Set(await selectUnreleasedIds(db, job.id))
-  if (!eventIds.every(id => waiting.has(id)))
-    throw new ApiError(409, 'unknown-event', t('server.doesNotWaitForRelease'), 'eventIds')
-}
-
-/** Readings on the way are nothing that anybody looks for. */
-function isFound(event: JobEvent): boolean {
-  return event.kind !== 'row-taken' || (event.phase === 'as-found' && event.stepId === null)
 }
 
 /** Key order, undefined fields and who sends it again do not make two events different. */

@@ -2,8 +2,7 @@ import { withTextsTranslated } from '#shared/i18n'
 import Papa from 'papaparse'
 import { setImmediate as nextTurn } from 'node:timers/promises'
 import { readingLines, unjudgedLines, type JobRecord, type ReadingLine } from '#core/record'
-import { jobSheet, runState, type JobEvent } from '#core/run'
-import type { ModelSheet } from '#core/sheet'
+import { runState, type JobEvent, type JobSheets } from '#core/run'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 import { jobWithEvents } from './jobs'
@@ -12,7 +11,7 @@ import { selectRealJobsAfter } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
 import { recordFor } from './recordFor'
 import { requireRules } from './rules'
-import { requireSheet } from './sheetBook'
+import { sheetsOfJob } from './sheetBook'
 import { isDatabaseAway } from '../db/errors'
 import { log } from '../utils/log'
 
@@ -24,16 +23,23 @@ const JOBS_AT_ONCE = 50
 const FORMULA = /^[=+\-@\t\r](?![\d.]+(e[+-]?\d+)?$)/i
 
 export async function recordOf(jobId: string): Promise<{ tag: string; record: JobRecord }> {
-  const { job, events, sheet } = await jobWithEvents(jobId)
+  const { job, events } = await jobWithEvents(jobId)
   return {
     tag: jobTag(job.number),
-    record: recordFor(job, sheet, await requireRules(pool, job.ruleSetId), events, Date.now()),
+    record: recordFor(
+      job,
+      await sheetsOfJob(pool, job, events),
+      await requireRules(pool, job.ruleSetId),
+      events,
+      Date.now(),
+    ),
   }
 }
 
 export async function csvOf(jobId: string): Promise<{ tag: string; csv: string }> {
-  const { job, events, sheet } = await jobWithEvents(jobId)
-  return { tag: jobTag(job.number), csv: csvText(await linesOf(job, sheet, events)) }
+  const { job, events } = await jobWithEvents(jobId)
+  const sheets = await sheetsOfJob(pool, job, events)
+  return { tag: jobTag(job.number), csv: csvText(await linesOf(job, sheets, events)) }
 }
 
 /**
@@ -61,8 +67,8 @@ export async function* everyReadingCsv(): AsyncGenerator<string> {
 
 async function linesOfAny(job: Job, events: readonly JobEvent[]) {
   try {
-    const sheet = await requireSheet(pool, job.sheetId, job.sheetRevision)
-    return { model: sheet.model, lines: await linesOf(job, sheet, events) }
+    const sheets = await sheetsOfJob(pool, job, events)
+    return { model: sheets.now.model, lines: await linesOf(job, sheets, events) }
   } catch (error) {
     if (isDatabaseAway(error)) throw error
     log.error({ job: job.number, error: String(error) }, 'job not readable, its readings given unjudged')
@@ -70,10 +76,17 @@ async function linesOfAny(job: Job, events: readonly JobEvent[]) {
   }
 }
 
-async function linesOf(job: Job, base: ModelSheet, events: readonly JobEvent[]): Promise<ReadingLine[]> {
-  const sheet = jobSheet(base, job.schools, events)
+/** What was read on the model that it came as stands before what was read on the one that it is. */
+async function linesOf(
+  job: Job,
+  { now, found }: JobSheets,
+  events: readonly JobEvent[],
+): Promise<ReadingLine[]> {
   const rules = await requireRules(pool, job.ruleSetId)
-  return readingLines(withTextsTranslated(sheet), rules, runState(sheet, rules, events))
+  const sheets = found.id === now.id ? [now] : [found, now]
+  return sheets.flatMap(sheet =>
+    readingLines(withTextsTranslated(sheet), rules, runState(sheet, rules, events)),
+  )
 }
 
 const csvText = (lines: readonly object[], header = true) =>

@@ -1,17 +1,16 @@
 import { jobRecord, type JobRecord } from '#core/record'
 import type { RuleSet } from '#core/rules'
-import { jobSheet, type JobEvent } from '#core/run'
-import type { ModelSheet } from '#core/sheet'
+import type { JobEvent, JobSheets } from '#core/run'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 
 /**
  * The record of a job as some of its events make it.
- * @param base revision of the sheet that it began with; time is passed in
+ * @param sheets with the corrections of these events; time is passed in
  */
 export function recordFor(
   job: Job,
-  base: ModelSheet,
+  sheets: JobSheets,
   rules: RuleSet,
   events: readonly JobEvent[],
   exportedAtMs: number,
@@ -31,5 +30,5 @@ export function recordFor(
     promisedOn,
     createdAtMs,
   }
-  return jobRecord(recorded, jobSheet(base, schools, events), rules, events, exportedAtMs)
+  return jobRecord(recorded, sheets, rules, events, exportedAtMs)
 }

@@ -1,6 +1,7 @@
 import { jobSheet, matrixState, runState, type JobEvent } from '#core/run'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
+import { plannedWork } from '#core/work'
 import type { EarlierJob, LeftAs } from '#shared/earlierJob'
 import type { Job } from '#shared/job'
 import { pool } from '../db/pool'
@@ -41,6 +42,7 @@ function earlierJob(job: Job, sheet: ModelSheet, events: readonly JobEvent[], ru
     job,
     handedOverAtMs: events.findLast(e => e.kind === 'handed-over')?.atMs ?? null,
     asLeft: leftAs(sheet, events, rules),
+    planned: plannedWork(events),
   }
 }
 

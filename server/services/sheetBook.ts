@@ -1,5 +1,5 @@
 import { CoreError } from '#core/errors'
-import { jobSheet, type JobEvent } from '#core/run'
+import { cameAs, jobSheet, jobSheets, type JobEvent, type JobSheets } from '#core/run'
 import { SHEETS, modelSheet, type ModelSheet, type SchoolChoices } from '#core/sheet'
 import type { Db } from '../db/pool'
 import { selectNewest, selectNewestSheets, selectRevision } from '../db/queries/sheet'
@@ -38,6 +38,16 @@ export async function sheetOfJob(
   events: readonly JobEvent[],
 ): Promise<ModelSheet> {
   return jobSheet(await requireSheet(db, sheetId, sheetRevision), schools, events)
+}
+
+/** What a job is measured by, and what the set came as where it was converted. */
+export async function sheetsOfJob(db: Db, job: OfSheet, events: readonly JobEvent[]): Promise<JobSheets> {
+  const came = cameAs(events)
+  const [now, found] = await Promise.all([
+    requireSheet(db, job.sheetId, job.sheetRevision),
+    came ? requireSheet(db, came.sheetId, came.sheetRevision) : null,
+  ])
+  return jobSheets(now, found, job.schools, events)
 }
 
 /** The sheets of many jobs before their own corrections, each read once. */

@@ -18,6 +18,7 @@ export async function sheetList(): Promise<SheetSummary[]> {
     kind: s.kind,
     description: translated(s.description),
     planId: s.planId,
+    ...(s.bands ? { bands: s.bands } : {}),
     defaultRuleSetId: s.defaultRuleSetId,
     revision: s.revision,
     revisedOn: s.revisedOn,

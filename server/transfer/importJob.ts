@@ -1,11 +1,12 @@
 import { readFileSync, createReadStream } from 'node:fs'
-import type { JobEvent } from '#core/run'
+import { withdrawal, type JobEvent } from '#core/run'
 import { jobTag } from '#shared/jobTag'
 import type { Db } from '../db/pool'
-import { lockJob, updateJob } from '../db/queries/job'
+import { lockJob, moveJob, selectJob, updateJob } from '../db/queries/job'
 import { isOwnerErased } from '../db/queries/erase'
 import { insertEvent, selectEvents } from '../db/queries/jobEvent'
 import { markForIndex } from '../db/queries/jobIndex'
+import { followWithdrawal } from '../services/takeEffect'
 import {
   freeNumber,
   insertChunks,
@@ -63,11 +64,13 @@ export async function importJob(
     return untouched('apart', `${name}: entered on both sides since; nothing was taken, ours stays as it is`)
   const added = theirs.slice(ours.length)
   await insertEntries(db, id, added)
+  if (withdrawal(theirs)?.id !== withdrawal(ours)?.id) await followWithdrawal(db, id)
+  const moved = added.findLast(e => e.kind === 'model-changed')
+  if (moved) await moveJob(db, id, moved.to)
   // Where a set is that was handed over there is not said by what stands here.
-  const now = added.some(e => e.kind === 'handed-over')
-    ? await updateJob(db, id, { onBench: file.job.onBench === true }, null)
-    : here
-  const remarks = differences(now!, file.job).map(words => `${name}: ${words}`)
+  if (added.some(e => e.kind === 'handed-over'))
+    await updateJob(db, id, { onBench: file.job.onBench === true }, null)
+  const remarks = differences((await selectJob(db, id))!, file.job).map(words => `${name}: ${words}`)
   if (file.job.ownerErasedAt && here.owner !== file.job.owner)
     remarks.push(`${name}: the owner was erased there on request; npm run erase does it here`)
   // What was erased here does not come back with the papers of a workshop that does not know of it.

@@ -1,5 +1,5 @@
 import { oldRecords, type OldRecord } from '#core/record'
-import { usualRules } from '#core/rules'
+import { planOf, usualRules } from '#core/rules'
 import type { JobEvent } from '#core/run'
 import { intakeBody } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
@@ -112,6 +112,7 @@ async function refusalOf(record: OldRecord, events: readonly JobEvent[]): Promis
 async function usualRuleSets(db: Db): Promise<(record: OldRecord) => string> {
   const rules = await everyRuleSet(db)
   const workshop = rules.get((await selectUsualRuleSetId(db)) ?? '') ?? null
-  return ({ sheet: { defaultRuleSetId, planId } }) =>
-    usualRules(workshop, rules.get(defaultRuleSetId) ?? null, planId)?.id ?? defaultRuleSetId
+  return ({ sheet }) =>
+    usualRules(workshop, rules.get(sheet.defaultRuleSetId) ?? null, planOf(sheet))?.id ??
+    sheet.defaultRuleSetId
 }

@@ -1,3 +1,4 @@
+import { sheetsUsed } from '#core/run'
 import { jobTag } from '#shared/jobTag'
 import { incoherent } from '../check/checkEntries'
 import type { Db } from '../db/pool'
@@ -6,7 +7,7 @@ import { selectEvents } from '../db/queries/jobEvent'
 import { insertRow, selectRows, type Row, type TransferTable } from '../db/queries/transfer'
 import { takenIn } from './dryRun'
 import { ArchiveError, bytesName, jobName, openArchive, readJson, tableName, type JobFile } from './archive'
-import { problemsOfFiles, problemsOfJob } from './checkJobFile'
+import { eventsOf, problemsOfFiles, problemsOfJob } from './checkJobFile'
 import { bytesOf, importJob, insertRowsOfJob, type JobOutcome, type Source } from './importJob'
 import { insertSheets, revisionKey, ruleSetsToTake, sheetsToTake } from './importShared'
 
@@ -67,8 +68,12 @@ async function takeIn(db: Db, source: Source): Promise<ImportReport> {
   for (const id of source.manifest.jobs) {
     const file = readJson<JobFile>(source.folder, source.manifest, jobName(id))
     const { sheetId, sheetRevision, ruleSetId } = file.job
-    const refusal =
-      sheets.refused.get(revisionKey(sheetId, sheetRevision)) ?? rules.refused.get(String(ruleSetId)) ?? null
+    const used = [{ sheetId, sheetRevision }, ...sheetsUsed(eventsOf(file))]
+    const refusals = [
+      ...used.map(s => sheets.refused.get(revisionKey(s.sheetId, s.sheetRevision))),
+      rules.refused.get(String(ruleSetId)),
+    ]
+    const refusal = refusals.find(r => r !== undefined) ?? null
     jobs.push(await importJob(db, source, file, refusal))
   }
   const here = new Set(jobs.filter(j => j.kind !== 'refused').map(j => j.id))

@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
-import { SHEETS, SHEET_TEMPLATES, blankSheet, fromTemplate, modelSheet } from '#core/sheet'
+import { OWN_PLAN, bandsLike, channelPlan, type PlanBand } from '#core/rules'
+import { SHEETS, SHEET_TEMPLATES, blankSheet, changePlan, fromTemplate, modelSheet } from '#core/sheet'
 import { SHEET_FILE_FORMAT, SHEET_FILE_VERSION, sheetFileBody } from '../sheetFile'
 import { sheetBody } from './sheetBody'
 
@@ -22,11 +23,16 @@ const takes = (sheet: unknown) =>
     () => null,
     (e: Error) => e.message,
   )
+const BANDS = bandsLike(channelPlan('six-band')).map((b, i): PlanBand =>
+  i === 0 ? { ...b, modes: ['AM', 'FM', 'USB', 'LSB'], edgesHz: { low: 25e6, high: 26.1e6 } } : b,
+)
+const OWN = changePlan(modelSheet('larkfield-lx8'), { planId: OWN_PLAN, bands: BANDS })
 const FM = () => plain(modelSheet('osmund-27f'))
 const all = [
   ...SHEETS,
   ...SHEET_TEMPLATES.map(t => fromTemplate(t.id, `new-${t.id}`, t.name, '2026-11-25')),
   blankSheet('blank', 'Blank', '2026-11-25'),
+  OWN,
 ]
 
 describe('the schema of a sheet and the schema in the documentation', () => {
@@ -77,6 +83,25 @@ describe('the schema of a sheet and the schema in the documentation', () => {
         ],
       }),
       /Unknown field: x/,
+    ],
+    [
+      'a band of one’s own without its edges',
+      s => ({ ...s, planId: OWN_PLAN, bands: [{ ...BANDS[0], edgesHz: undefined }] }),
+      /edgesHz/,
+    ],
+    [
+      'channels of no kind',
+      s => ({ ...s, planId: OWN_PLAN, bands: [{ ...BANDS[0], channels: { kind: 'comb', firstHz: 1 } }] }),
+      /"comb" is not a known kind/,
+    ],
+    [
+      'a frequency below nothing',
+      s => ({
+        ...s,
+        planId: OWN_PLAN,
+        bands: [{ ...BANDS[0], channels: { kind: 'list', frequenciesHz: [-7e6] } }],
+      }),
+      /Frequency/,
     ],
     ['no matrix', s => ({ ...s, matrix: undefined }), /matrix/],
   ]

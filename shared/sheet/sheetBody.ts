@@ -1,10 +1,16 @@
 import { t, type MessageCode } from '#shared/i18n'
 import { ValidationError, array, lazy, mixed, number, object, string, uuid } from '#shared/yup'
-import { ADJUSTER_KINDS, ADJUSTER_ROLES, SET_KINDS, checkSheet, type ModelSheet } from '#core/sheet'
+import {
+  ADJUSTER_KINDS,
+  ADJUSTER_ROLES,
+  SET_KINDS,
+  SHEET_TEMPLATES,
+  checkSheet,
+  type ModelSheet,
+} from '#core/sheet'
 import { sheetProblemWords } from '../words/sheetWords'
 import {
   closed,
-  figure,
   finite,
   list,
   measurePoint,
@@ -19,9 +25,10 @@ import {
   yes,
 } from './fields'
 import { day } from '../day'
+import { planBands } from './planBands'
+import { scheme } from './scheme'
+import { SHEET_ID } from './sheetId'
 
-/** Ids of sheets: what a path and a file name can carry. */
-export const SHEET_ID = /^[a-z0-9][a-z0-9-]{0,59}$/
 const range = (label: MessageCode) =>
   closed({
     low: number().label(label).min(0).required(),
@@ -86,38 +93,6 @@ const step = closed({
   bias: bias.optional().default(undefined),
 }).required()
 
-const scheme = closed({
-  baseHz: figure('form.base'),
-  stepHz: number().label('form.step').positive().required(),
-  oscillators: list(
-    closed({
-      id: named('common.oscillator', 30),
-      name: named('common.name'),
-      nominalHz: number().label('form.nominal').positive().max(3e9).required(),
-      adjuster: orNothing('common.adjuster', 14),
-      priorPpm: number().label('form.spread').positive().max(1e5).required(),
-    }).required(),
-    30,
-  ),
-  frequencies: list(
-    closed({
-      id: named('common.frequency', 30),
-      name: named('common.name'),
-      quantity: string().nullable().defined(),
-      mode: string().nullable().defined(),
-      terms: list(
-        closed({
-          oscillator: named('common.oscillator', 30),
-          factor: figure('form.factor'),
-          stepFactor: figure('form.factorOfTheStep'),
-        }).required(),
-        12,
-      ),
-    }).required(),
-    60,
-  ),
-})
-
 const shape = closed({
   id: string()
     .label('Id')
@@ -129,6 +104,7 @@ const shape = closed({
   revision: number().integer().min(1).required(),
   revisedOn: day('form.revisedOn').required(),
   planId: named('form.channelPlan', 40),
+  bands: planBands().optional(),
   main: closed({
     mode: mode(),
     fromChannel: number().integer().min(1).max(400).required(),
@@ -216,6 +192,9 @@ const shape = closed({
       .optional()
       .default(undefined),
   ),
+  family: string()
+    .oneOf(SHEET_TEMPLATES.map(f => f.id))
+    .optional(),
   driftLimitHzPerMin: number().label('form.driftLimit').positive().max(1000).optional(),
 })
 

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { rowTaken } from '../../test/fixtures/jobEvents'
-import { ruleSet } from '#core/rules'
-import { operatingPoint, modelSheet, pointOf, type ModelSheet } from '#core/sheet'
+import { NEW_BAND, OWN_PLAN, bandsLike, channelPlan, ruleSet } from '#core/rules'
+import { changePlan, operatingPoint, modelSheet, pointOf, type ModelSheet } from '#core/sheet'
 import { jobState } from '#core/work'
 import { bandCharts } from './bandChart'
 
@@ -38,5 +38,39 @@ describe('the picture of a band', () => {
       mark: { powerW: 80 },
     })
     expect(power!.after.values).toEqual([80])
+  })
+  it('of a set with bands of its own joins none of them, and shades only what holds for all', () => {
+    const FM = modelSheet('osmund-27f')
+    const [uk] = bandsLike(channelPlan('uk27'))
+    const moved = changePlan(FM, {
+      planId: OWN_PLAN,
+      bands: [
+        { ...NEW_BAND, name: 'home', channels: { kind: 'list', frequenciesHz: [27_205_000] } },
+        { ...uk!, name: 'FM-UK' },
+      ],
+    })
+    const rows = { 'high-1': { powerW: 3.4 }, 'high-20': { powerW: 3.8, carrierHz: 27_791_262 } }
+    const [power, error] = charts(moved, rows)
+    expect(power!.axis).toEqual({ title: 'MHz', ticks: null, joined: false })
+    expect(power!.after.channels).toEqual([27.60125, 27.79125])
+    expect(error!.window).toEqual(charts(FM, rows)[1]!.window)
+    expect(error!.window).not.toBeNull()
+    // A channel with a tolerance of its own: what is shaded would be untrue for one of them.
+    const unlike: ModelSheet = {
+      ...moved,
+      matrix: moved.matrix.map(r =>
+        r.id === 'high-1'
+          ? {
+              ...r,
+              wants: r.wants.map(w =>
+                w.quantity === 'carrierHz'
+                  ? { ...w, target: { kind: 'channel-error', lowHz: -200, highHz: 200, aimHz: 0 } as const }
+                  : w,
+              ),
+            }
+          : r,
+      ),
+    }
+    expect(charts(unlike, rows)[1]!.window).toBeNull()
   })
 })

@@ -1,7 +1,7 @@
 import { t } from '#shared/i18n'
 import type { ComparedCell } from '#core/run'
 import type { ModelSheet, SetState } from '#core/sheet'
-import { channelHz, channelPlan } from '#core/rules'
+import { channelHz, planOf } from '#core/rules'
 import { QUANTITIES, standardToBound } from '#core/quantity'
 
 /** One line of the band picture: places on the axis, values in the unit shown. */
@@ -33,13 +33,16 @@ export interface BandChartData {
 const MAX_BANDS = 12
 /** A plan with more channels than this is drawn over frequency. */
 const MAX_CHANNELS = 60
+/** Frequencies further apart than this belong to no one band. */
+const FAR_RATIO = 1.2
 
 /**
  * Power and frequency error over the band, before and after, in the units shown. Rows of one mode, power and
  * control position only, those that the sheet judges the set by: a line between others would say nothing.
  */
 export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): BandChartData[] {
-  const rows = cells.filter(c => isCarrierRow(c.point.state) && isOfMain(c.point.state, sheet))
+  // A channel of another plan is another frequency.
+  const rows = cells.filter(c => !c.isGone && isCarrierRow(c.point.state) && isOfMain(c.point.state, sheet))
   const axis = axisOf(sheet)
   const of = (quantity: 'powerW' | 'carrierHz', side: 'before' | 'after'): BandSeries => {
     const out: BandSeries = { channels: [], values: [], bounds: [] }
@@ -48,9 +51,9 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
       const latest = c[side].latest
       if (c.want.quantity !== quantity || !latest) continue
       const channel = c.point.state.channel!
-      out.channels.push(axis.title === 'MHz' ? channelHz(sheet.planId, channel) / 1e6 : channel)
+      out.channels.push(axis.title === 'MHz' ? channelHz(planOf(sheet), channel) / 1e6 : channel)
       out.values.push(
-        (latest.reading.value - (quantity === 'carrierHz' ? channelHz(sheet.planId, channel) : 0)) * perSi,
+        (latest.reading.value - (quantity === 'carrierHz' ? channelHz(planOf(sheet), channel) : 0)) * perSi,
       )
       out.bounds.push(
         latest.reading.standardUncertainty === null
@@ -60,13 +63,6 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
     }
     return out
   }
-  const window = (quantity: 'powerW' | 'carrierHz') => {
-    const requirement = rows.find(c => c.want.quantity === quantity)?.before.requirement
-    const offset = requirement?.nominalHz ?? 0
-    return requirement?.window?.low != null && requirement.window.high != null
-      ? { low: requirement.window.low - offset, high: requirement.window.high - offset }
-      : null
-  }
   return [
     {
       title: t('figure.powerHigh'),
@@ -74,7 +70,7 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
       axis,
       before: of('powerW', 'before'),
       after: of('powerW', 'after'),
-      window: window('powerW'),
+      window: commonWindow(rows.filter(c => c.want.quantity === 'powerW')),
     },
     {
       title: t('figure.frequencyError'),
@@ -82,19 +78,35 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
       axis,
       before: of('carrierHz', 'before'),
       after: of('carrierHz', 'after'),
-      window: window('carrierHz'),
+      window: commonWindow(rows.filter(c => c.want.quantity === 'carrierHz')),
     },
   ]
+}
+
+/** A tolerance is shaded over all that is drawn only where it is that of every row. */
+function commonWindow(rows: readonly ComparedCell[]): { low: number; high: number } | null {
+  const [first, ...others] = rows.map(({ before: { requirement } }) => {
+    const offset = requirement.nominalHz ?? 0
+    return requirement.window?.low != null && requirement.window.high != null
+      ? { low: requirement.window.low - offset, high: requirement.window.high - offset }
+      : null
+  })
+  return first && others.every(w => w?.low === first.low && w.high === first.high) ? first : null
 }
 
 const isCarrierRow = (s: SetState) => s.keyed && s.toneHz === null && !s.lowPower && s.channel !== null
 const isOfMain = (s: SetState, { main }: ModelSheet) => s.mode === main.mode && s.setting === main.setting
 
 function axisOf(sheet: ModelSheet): BandAxis {
-  const { names, channelsHz } = channelPlan(sheet.planId)
+  const { names, channelsHz } = planOf(sheet)
   if (names && names.length <= MAX_BANDS)
     return { title: 'band', ticks: names.map((label, i) => ({ at: i + 1, label })), joined: false }
-  if (channelsHz.length > MAX_CHANNELS) return { title: 'MHz', ticks: null, joined: true }
+  // Bands far apart without names: each is tuned for itself too.
+  if (Math.max(...channelsHz) > FAR_RATIO * Math.min(...channelsHz))
+    return { title: 'MHz', ticks: null, joined: false }
+  // Numbers through all bands are on no set, and nothing is sent between bands of its own.
+  if (names || channelsHz.length > MAX_CHANNELS)
+    return { title: 'MHz', ticks: null, joined: (sheet.bands?.length ?? 1) === 1 }
   return {
     title: 'channel',
     ticks: [1, 10, 20, 30, 40].filter(c => c <= channelsHz.length).map(at => ({ at, label: String(at) })),

@@ -69,6 +69,12 @@ const WORDS: { readonly [R in Rule]: (c: Extract<Challenge, { rule: R }>) => str
       planName: c.planName,
       nominalHz: showPlain(c.nominalHz, 'carrierHz'),
     }),
+  P42: c =>
+    t('doubt.isAnotherChannel', {
+      readHz: showPlain(c.readHz, 'carrierHz'),
+      channel: c.channelName,
+      rowChannel: c.rowChannelName,
+    }),
   P13: c =>
     t('doubt.onTheToneIsTheChannel', {
       mode: c.mode,

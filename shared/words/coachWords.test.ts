@@ -245,6 +245,8 @@ describe('the log', () => {
       what: 'core freed',
       hours: 2,
       passed: true,
+      jobKind: 'check',
+      result: 'reproduced',
     }
     for (const kind of JOB_EVENT_KINDS)
       expect(eventWords({ ...any, kind } as unknown as JobEvent)).toMatch(/^[A-Za-z].{3,}/)

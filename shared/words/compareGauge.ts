@@ -1,9 +1,32 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { HEX_BYTE, QUANTITIES, shownDecimals, standardToBound } from '#core/quantity'
+import type { Stage } from '#core/work'
 import { decidingRange, type CellState, type ComparedCell } from '#core/run'
 import { showAgainst, windowWords } from './verdictWords'
 import type { GaugeValues } from './gaugeScale'
+
+/** As found, as left, or one of them: what this job has a phase for. */
+export type Side = 'before' | 'after'
+export const sidesOf = (stages: readonly Stage[]): readonly Side[] => [
+  ...(stages.includes('as-found') ? (['before'] as const) : []),
+  ...(stages.includes('as-left') ? (['after'] as const) : []),
+]
+
+/** What decides the state of a cell: as left, where there is such a phase. */
+export const lastSide = (sides: readonly Side[]): Side => sides.at(-1) ?? 'after'
+
+/** Rows of which something was read, whole; a row of which nothing was is named beside them. */
+export function readRows(cells: readonly ComparedCell[], sides: readonly Side[]): readonly ComparedCell[] {
+  const read = new Set(cells.filter(c => sides.some(s => c[s].latest)).map(c => c.point.id))
+  return cells.filter(c => read.has(c.point.id))
+}
+
+/** Titles of the others, each once. */
+export function unreadRows(cells: readonly ComparedCell[], sides: readonly Side[]): string[] {
+  const read = new Set(readRows(cells, sides).map(c => c.point.id))
+  return [...new Map(cells.filter(c => !read.has(c.point.id)).map(c => [c.point.id, c.point.title])).values()]
+}
 
 /** Before and after of one cell as a fork gauge shows them, in the unit of the bench. */
 export function compareGauge(c: ComparedCell): GaugeValues {

@@ -2,7 +2,12 @@ import { t, type MessageCode, translated } from '#shared/i18n'
 import type { JobEvent, Phase } from '#core/run'
 import { QUANTITIES, showPlain, groupDigits } from '#core/quantity'
 import { fieldValueWords, fieldPathWords } from './sheetWords'
+import { complaintTriedWords } from './complaintWords'
+import { jobKindWords } from './jobKindWords'
 import { ANSWER_WORDS, ITEM_STATE_WORDS, POWER_SEEN_WORDS } from './workWords'
+
+/** Why a job has another sheet, as the message chooses by it. */
+const CHANGE_SAID = { 'conversion': 'conversion', 'wrong-model': 'wrong', 'own-sheet': 'better' } as const
 
 const STEP_OUTCOMES = {
   'done': 'entry.confirmed',
@@ -61,6 +66,14 @@ const WORDS: Words = {
   'event-struck': e => t('entry.anEntryStruckOut', { reason: translated(e.reason) }),
   'entries-reviewed': e =>
     t(e.released ? 'entry.released' : 'entry.turnedDown', { count: e.eventIds.length, text: after(e.text) }),
+  'job-kind-set': e =>
+    t('entry.jobKindSet', { kind: jobKindWords(e.jobKind).toLowerCase(), because: after(e.reason) }),
+  'job-withdrawn': e => t('entry.jobWithdrawn', { reason: e.reason }),
+  'model-changed': e =>
+    t('entry.modelChanged', {
+      because: CHANGE_SAID[e.because],
+      reason: after(e.reason),
+    }),
   'unlisted-turned': e => t('entry.adjustedNotOnTheSheet', { name: e.name }),
   'position-noted': e => t('entry.startingPositionOf', { designator: e.designator, position: e.position }),
   'warm-up-begun': () => t('entry.switchedOnToWarmUp'),
@@ -74,6 +87,7 @@ const WORDS: Words = {
   'question-asked': e => t('entry.questionAsked', { text: e.text }),
   'question-answered': e =>
     t('entry.questionAnswered', { answer: t(ANSWER_WORDS[e.answer]).toLowerCase(), text: after(e.text) }),
+  'complaint-tried': e => t('entry.complaintTried', { words: complaintTriedWords(e) }),
   'treated': e => t('entry.treated', { what: e.what, text: after(e.text) }),
   'soak-begun': e => t('entry.soakBegun', { hours: e.hours }),
   'soak-ended': e => t(e.passed ? 'entry.soakPassed' : 'entry.soakFailed', { text: after(e.text) }),

@@ -10,6 +10,7 @@ import {
   type OpenItem,
   type RunState,
   type Turn,
+  type StepStatus,
 } from '#core/run'
 import { shownCell } from './compareGauge'
 import { maskWords } from './ruleWords'
@@ -28,7 +29,7 @@ export function complianceWords({ kind, standings, notJudged }: Compliance, rule
   const missing = [...new Set(by('not-measured').map(limitWords))]
   const lines = [
     ...by('cannot-tell').map(s =>
-      t('paper.cannotTellTheLimit', { row: s.row, words: limitWords(s), why: s.undecided }),
+      t('paper.cannotTellTheLimit', { row: s.row, words: sentence(limitWords(s)), why: s.undecided }),
     ),
     ...(missing.length > 0 ? [sentence(t('paper.notMeasured', { list: missing.join('; ') }))] : []),
     ...(beside.length > 0 ? [sentence(t('paper.notJudgedByThisProgram', { list: beside.join('; ') }))] : []),
@@ -83,11 +84,12 @@ const withoutId = (words: string) => words.replace(/^R-[A-Z0-9]+: /, '')
 const turnName = (t: Turn) => (t.name ? `${t.designator} (${t.name})` : t.designator)
 
 /** What was adjusted, as the record bears it: said, inferred, or changed without a turn on record. */
-export function adjustedWords({ declared, inferred, unexplained }: AdjustedSummary): string[] {
+export function adjustedWords({ declared, inferred, unexplained, elsewhere }: AdjustedSummary): string[] {
   const out: string[] = []
+  if (elsewhere.length > 0) out.push(t('paper.adjustedByOtherSheet', { list: elsewhere.join(', ') }))
   if (declared.length > 0) out.push(t('paper.adjusted', { list: declared.map(turnName).join(', ') }))
   if (inferred.length > 0) out.push(t('paper.probablyAdjusted', { list: inferred.map(turnName).join(', ') }))
-  if (declared.length === 0 && inferred.length === 0) {
+  if (declared.length === 0 && inferred.length === 0 && elsewhere.length === 0) {
     out.push(
       unexplained.length === 0
         ? t('paper.noAdjustmentIsOnRecord')
@@ -115,10 +117,13 @@ export function workDone(
   events: readonly JobEvent[] = [],
 ): string[] {
   const { totalS } = keyDownTotals(events)
-  const done = run.steps.filter(s => s.satisfied && s.status === 'inside').map(s => s.step.title)
+  const titles = (status: StepStatus) =>
+    run.steps.filter(s => s.satisfied && s.status === status).map(s => s.step.title)
+  const [within, measured] = [titles('inside'), titles('measured')]
   return [
     ...adjustedWords(summary),
-    done.length > 0 ? t('paper.measuredAndWithinTolerance', { list: done.join(', ') }) : '',
+    within.length > 0 ? t('paper.measuredAndWithinTolerance', { list: within.join(', ') }) : '',
+    measured.length > 0 ? t('paper.measuredNotJudged', { list: measured.join(', ') }) : '',
     totalS > 0
       ? t('paper.keyedInTotal', {
           what: totalS < 100 ? `${groupDigits(totalS, 0)} s` : `${groupDigits(totalS / 60, 1)} min`,

@@ -12,6 +12,8 @@ const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
   'as-left-stale': 'run.asLeftRecheck',
   'as-left-outside': 'run.asLeftNotWithin',
   'as-left-doubtful': 'run.asLeftImplausible',
+  'as-found-doubtful': 'run.asFoundImplausible',
+  'more-than-kind': 'run.moreThanKind',
   'question': 'run.questionToTheOwner',
   'wait': 'run.onHold',
   'ask-owner': 'run.foundOnInspectionAskTheOwner',

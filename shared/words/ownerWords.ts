@@ -1,126 +1,51 @@
 import { itemTitle, itemDetail } from './itemWords'
 import { t, type MessageCode, translated } from '#shared/i18n'
-import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
+import { groupDigits, showPlain } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
-import type { ComparedCell, JobEvent, OpenItem, RunState } from '#core/run'
+import type { JobEvent, OpenItem, RunState } from '#core/run'
 import type { RuleSet } from '#core/rules'
-import type { ModelSheet } from '#core/sheet'
+import { SHEET_TEMPLATES, type ModelSheet } from '#core/sheet'
 import { causeOf } from '#core/diagnose'
 import { LIMITER_ITEM, inspectionItems, soaks } from '#core/work'
-import { isJudged, shownCell } from './compareGauge'
 import { sentence } from './sentence'
 import { durationWords } from './workWords'
 
 /** The handover in words that an owner understands: no jargon, no designators. */
 
-/** A change of level that a person at the other end can notice [dB] (common practice). */
-const AUDIBLE_DB = 1
 /** Supplies above this are mains: polarity is no question [V]. */
 const MAINS_V = 60
 
-/** A quantity as an owner would call it; null = an owner is not told of it. */
-const plain = (quantity: Quantity) => {
-  const word = quantityInfo(quantity).ownerWord
-  return word === undefined ? null : translated(word)
-}
-
-/** Measured on both days under the same conditions. */
-const isComparable = (c: ComparedCell) =>
-  c.before.latest !== null && c.after.latest !== null && c.differences !== null && c.differences.length === 0
-
-/** What was and what is, one row of each kind: enough for an owner, the rest stands in the shop's copy. */
-export function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell[]): string[] {
-  const told = cells.filter(
-    c =>
-      plain(c.want.quantity) && (isJudged(c) || c.want.quantity === 'depthPositiveRatio') && isComparable(c),
-  )
-  return middleOfEach(sheet, told).map(c => {
-    const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
-    const over =
-      c.want.quantity.startsWith('depth') && c.before.latest!.reading.value > 1
-        ? ` ${t('owner.moreThan100WasOverModulation')}`
-        : ''
-    return t('owner.whenItCameNow', {
-      title: c.point.title,
-      plain: plain(c.want.quantity),
-      before: before.value,
-      unitBefore: before.unit,
-      after: after.value,
-      unitAfter: after.unit,
-      over,
-    })
-  })
-}
-
-/**
- * Of rows that differ by their channel only the middle one: of the channels that the sheet judges the set by,
- * where there are such.
- */
-function middleOfEach(sheet: ModelSheet, cells: readonly ComparedCell[]): ComparedCell[] {
-  const { fromChannel, toChannel } = sheet.main
-  const groups = new Map<string, ComparedCell[]>()
-  for (const c of cells) {
-    const { mode, lowPower, setting, toneHz, toneV, inputV, keyed } = c.point.state
-    const key = JSON.stringify([c.want.quantity, mode, lowPower, setting, toneHz, toneV, inputV, keyed])
-    groups.set(key, [...(groups.get(key) ?? []), c])
-  }
-  return [...groups.values()].map(group => {
-    const inMain = group.filter(
-      ({
-        point: {
-          state: { channel },
-        },
-      }) => channel !== null && channel >= fromChannel && channel <= toChannel,
-    )
-    const rows = (inMain.length > 0 ? inMain : group).toSorted(
-      (a, b) => (a.point.state.channel ?? 0) - (b.point.state.channel ?? 0),
-    )
-    return rows[Math.floor((rows.length - 1) / 2)]!
-  })
-}
-
-/** Why the meter may now show less, where it does; a cause only where it was measured. */
-export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]): string[] {
-  const powers = cells.filter(c => c.want.quantity === 'powerW' && c.point.state.keyed && isComparable(c))
-  return middleOfEach(sheet, powers).flatMap(c => {
-    const [before, after] = [c.before.latest!.reading.value, c.after.latest!.reading.value]
-    if (!(before > 0) || !(after > 0) || after >= before * dbToPowerRatio(-0.2)) return []
-    const db = powerRatioToDb(after / before)
-    const why = c.before.judgement?.verdict === 'above' ? ` ${t('owner.itWasAboveItsLimit')}` : ''
-    const heard =
-      Math.abs(db) < AUDIBLE_DB
-        ? ` ${t('owner.aDifferenceOfDbCannotBe', { differenceDb: groupDigits(Math.abs(db), 1) })}`
-        : ''
-    return [
-      t('owner.aMeterNowReadsWInstead', {
-        title: c.point.title,
-        after: groupDigits(after, 1),
-        before: groupDigits(before, 1),
-        db: groupDigits(db, 1, true),
-        why,
-        heard,
-      }),
-    ]
-  })
-}
-
-const BY_WORDS: Record<CarrierAdvice['by'], MessageCode> = {
+const BY_WORDS: Record<Exclude<CarrierAdvice['by'], 'as-is'>, MessageCode> = {
   'rule': 'owner.limitOfTheRuleSet',
   'target': 'owner.theTargetOfTheServiceSheet',
   'quarter-of-pep': 'owner.aQuarterOfThePepOf',
-  'as-left': 'owner.asItWasLeft',
 }
 
 /** How high to leave the AM carrier, with the position of its control. */
-export function carrierWords({ maxW, by, asLeftW, setting }: CarrierAdvice): string {
+export function carrierWords({ maxW, by, isFound, asLeftW, setting }: CarrierAdvice): string {
+  const asIs = isFound ? 'owner.asItWasFound' : 'owner.asItWasLeft'
   const at = setting ? ` (${setting})` : ''
-  const now = by === 'as-left' ? '' : ` ${t('owner.itIsAtWTurnIt', { asLeftW: groupDigits(asLeftW, 1), at })}`
+  const now = by === 'as-is' ? '' : ` ${t('owner.itIsAtWTurnIt', { asLeftW: groupDigits(asLeftW, 1), at })}`
   return t('owner.amCarrierWMaxALarger', {
     maxW: groupDigits(maxW, 1),
-    by: t(BY_WORDS[by]),
-    what: by === 'as-left' ? at : '',
+    by: t(by === 'as-is' ? asIs : BY_WORDS[by]),
+    what: by === 'as-is' ? at : '',
     now,
   })
+}
+
+/** What the carrier as it was left asks of the final; empty = no ceiling was seen, or it is enough. */
+function headroomWords({ asLeftW, headroom }: CarrierAdvice): string[] {
+  if (!headroom || headroom.mostDepthRatio >= 1) return []
+  const { neededW, reachedW, mostDepthRatio } = headroom
+  return [
+    t('owner.headroom', {
+      carrier: showPlain(asLeftW, 'powerW'),
+      needed: showPlain(neededW, 'pepW'),
+      reached: showPlain(reachedW, 'pepW'),
+      depth: groupDigits(mostDepthRatio * 100, 0),
+    }),
+  ]
 }
 
 /** How to run the set: only what the record and its sheet bear. */
@@ -136,7 +61,7 @@ export function operatingAdvice(
       ? t('owner.supplyVMainsFuseAsRated', { nominalSupplyV: sheet.nominalSupplyV })
       : t('owner.supplyVDcFuseAsRated', { nominalSupplyV: sheet.nominalSupplyV }),
     t('owner.neverTransmitWithoutAnAntennaOr'),
-    ...(advice ? [carrierWords(advice)] : []),
+    ...(advice ? [carrierWords(advice), ...headroomWords(advice)] : []),
     ...(hasAm && hasLimiter ? [t('owner.setTheMicrophoneGainForClear')] : []),
     ...(sheet.matrix.some(p => p.state.lowPower) ? [t('owner.useLowPowerWithHighAntennas')] : []),
     t('owner.noExternalAmplifierAndNoChanged'),
@@ -162,6 +87,17 @@ const ITEM_STATES = {
   ask: 'owner.forTheOwnerToDecide',
   seen: 'owner.defectFound',
 } as const
+
+/** That nobody has confirmed the sheet for this model yet; empty = somebody has. */
+export function familyWords({ model, family }: ModelSheet): string[] {
+  const found = SHEET_TEMPLATES.find(f => f.id === family)
+  return found ? [t('paper.familySheet', { model, family: translated(found.name) })] : []
+}
+
+/** That it leaves as another model than it came; empty = it does not. */
+export function convertedWords(now: ModelSheet, found: ModelSheet): string[] {
+  return found.id === now.id ? [] : [t('owner.convertedFrom', { from: found.model, to: now.model })]
+}
 
 /** What was found and mended, from the record. */
 export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): string[] {
@@ -213,7 +149,15 @@ export function openForOwner(items: readonly OpenItem[]): string[] {
   const open = items.filter(i => i.settled === null)
   const unfinished = open.filter(i => i.kind === 'step-open' || i.kind.startsWith('as-'))
   return [
-    ...(unfinished.length > 0 ? [t('owner.measurementAndAlignmentAreNotFinished')] : []),
+    ...(unfinished.length > 0
+      ? [
+          t(
+            unfinished.some(i => i.kind === 'step-open')
+              ? 'owner.measurementAndAlignmentAreNotFinished'
+              : 'owner.measurementIsNotFinished',
+          ),
+        ]
+      : []),
     ...open.filter(i => !unfinished.includes(i)).map(i => sentence(`${itemTitle(i)}: ${itemDetail(i)}`)),
   ]
 }

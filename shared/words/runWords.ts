@@ -1,18 +1,8 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, translated } from '#shared/i18n'
-import {
-  GOES_STALE,
-  isOfReceiver,
-  receiverTest,
-  stepOf,
-  type MeasurePoint,
-  type ModelSheet,
-  type Step,
-} from '#core/sheet'
+import { GOES_STALE, stepOf, type ModelSheet, type Step } from '#core/sheet'
 import { restOf, type Difference, type Next, type StepState, type Turn, type TurnQuestion } from '#core/run'
-import { HEX_BYTE, groupDigits, quantityInfo, showPlain, voltsToDbm, numberForField } from '#core/quantity'
-import { channelName } from '#core/rules'
-import { criterionWords as receiverCriterionWords, modulationWords } from './receiverWords'
+import { HEX_BYTE, groupDigits, quantityInfo, showPlain } from '#core/quantity'
 import { clockTime } from './dateWords'
 import { showAgainst, statusWord } from './verdictWords'
 
@@ -54,6 +44,11 @@ export function staleWords(turns: readonly Turn[]): string {
   return last ? `${turnWords(turns)}; ${translated(GOES_STALE[last.role].because)}` : ''
 }
 
+const NOT_CONFIRMED = {
+  inside: 'run.withinNotConfirmed',
+  measured: 'run.measuredNotConfirmed',
+} as const
+
 /** Which step is next and why, in one sentence. */
 export function nextWords(sheet: ModelSheet, next: Next): string {
   const { title } = stepOf(sheet, next.stepId)
@@ -69,7 +64,7 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
     case 'cannot-tell':
       return t('run.cannotTellFromItsReadings', { title })
     case 'unconfirmed':
-      return t('run.withinNotConfirmed', { title })
+      return t(NOT_CONFIRMED[next.reason.status], { title })
     case 'reopened':
       return t('run.reopened', { title, what: next.reason.reason ? `, ${next.reason.reason}` : '' })
     case 'skip-lapsed':
@@ -78,51 +73,6 @@ export function nextWords(sheet: ModelSheet, next: Next): string {
         sourceTitle: stepOf(sheet, next.reason.source).title,
       })
   }
-}
-
-export interface ConditionWords {
-  readonly label: string
-  readonly value: string
-  /** the value says it without its label */
-  readonly isPlain?: boolean
-}
-
-/** Under what a row is read, one condition after the other. */
-export function conditionsWords(point: MeasurePoint, planId: string): ConditionWords[] {
-  const { state } = point
-  const out: ConditionWords[] = []
-  if (state.channel !== null)
-    out.push({ label: t('common.channel'), value: channelName(planId, state.channel) })
-  if (state.coverage === 'expanded') out.push({ label: t('run.coverage'), value: t('run.expanded') })
-  if (state.setting) out.push({ label: t('run.controls'), value: translated(state.setting) })
-  out.push({
-    label: t('run.set'),
-    value: state.keyed ? t('run.keyed') : t('run.receiving'),
-    isPlain: true,
-  })
-  if (state.keyed) out.push({ label: t('run.power'), value: state.lowPower ? t('run.low') : t('run.high') })
-  if (state.toneHz !== null) {
-    const drive = state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`
-    out.push({ label: t('run.tone'), value: `${numberForField(state.toneHz / 1000)} kHz${drive}` })
-  }
-  if (point.wants.some(w => isOfReceiver(w.quantity)))
-    out.push({ label: t('run.generator'), value: generatorWords(point) })
-  return out
-}
-
-/** Level, modulation and criterion: without them a sensitivity is a bare number. */
-function generatorWords(point: MeasurePoint): string {
-  const test = receiverTest(point)
-  const level = point.state.inputV === null ? [] : [inputWords(point.state.inputV)]
-  const criterion = point.wants.some(w => w.quantity === 'sensitivityV')
-    ? [t('run.forWord', { receiverCriterion: receiverCriterionWords(test) })]
-    : []
-  return [...level, modulationWords(test.modulation), ...criterion].join(', ')
-}
-
-/** A generator level as it is dialled. */
-function inputWords(inputV: number): string {
-  return `${showPlain(inputV, 'sensitivityV')}, ${groupDigits(voltsToDbm(inputV), 0)} dBm`
 }
 
 export function differenceWords(d: Difference): string {
@@ -180,8 +130,9 @@ export function stepLine(sheet: ModelSheet, s: StepState): string {
       : t('run.skippedIsWithin', { what: s.step.skipIf ? stepOf(sheet, s.step.skipIf).title : '' })
   const value = criterionWords(s) || valueWords(s)
   const asIs = s.step.decides ? t('run.adjustmentNeeded') : t('run.acceptedAsIs')
-  const accepted = s.confirmed?.outcome === 'as-is' && s.status !== 'inside' ? asIs : ''
-  const open = s.status === 'inside' && !s.confirmed ? t('run.notConfirmed') : ''
+  const isFine = s.status === 'inside' || s.status === 'measured'
+  const accepted = s.confirmed?.outcome === 'as-is' && !isFine ? asIs : ''
+  const open = isFine && !s.confirmed ? t('run.notConfirmed') : ''
   return `${value ? `${value}, ` : ''}${statusWord(s.status)}${accepted}${open}`
 }
 

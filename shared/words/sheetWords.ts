@@ -21,6 +21,7 @@ const LOCATION_WORDS: Readonly<Record<SheetLocation['kind'], MessageCode>> = {
   'oscillator': 'sheet.locationOscillator',
   'frequency': 'sheet.locationFrequency',
   'school': 'sheet.locationSchool',
+  'band': 'sheet.locationBand',
 }
 
 /** "step A1.3, row twenty" */
@@ -29,48 +30,44 @@ function locationWords({ kind, name, row }: SheetLocation): string {
   return row === null ? words : `${words}, ${t('sheet.locationRow', { name: row })}`
 }
 
+interface ProblemAt {
+  /** where it is, in words */
+  readonly at: string
+  readonly what: string
+  readonly names: readonly string[]
+}
+
 /** What is wrong with a sheet, where, and what to do about it. */
-export function sheetProblemWords({ code, at: location, names }: SheetProblem): string {
-  const at = locationWords(location)
-  const what = names.join(', ')
-  switch (code) {
-    case 'named-twice':
-      return t('sheet.thisNameOccursTwiceRenameOne', { at })
-    case 'unknown-adjuster':
-      return t('sheet.adjusterDoesNotExistAddIt', { at, what })
-    case 'unknown-step':
-      return t('sheet.stepDoesNotExistAddIt', { at, what })
-    case 'unknown-point':
-      return t('sheet.rowToCompareWithDoesNot', { at, what })
-    case 'needs-later':
-      return t('sheet.dependsOnWhichComesLaterMove', { at, what })
-    case 'waits-for-itself':
-      return t('sheet.loopProblem', { list: names.join(' \u2192 '), name: names[0] })
-    case 'unknown-channel':
-      return what
-        ? t('sheet.channelIsNotInTheChannel', { at, what })
-        : t('sheet.aChannelErrorNeedsAChannel', { at })
-    case 'unknown-plan':
-      return t('sheet.channelPlanDoesNotExist', { what })
-    case 'unknown-quantity':
-      return t('sheet.isNotAQuantity', { at, what })
-    case 'no-points':
-      return t('sheet.noRowIsMeasuredAddA', { at })
-    case 'no-wants':
-      return t('sheet.noQuantityIsMeasured', { at })
-    case 'no-steps':
-      return t('sheet.theProcedureHasNoSteps')
-    case 'no-matrix':
-      return t('sheet.noAsFoundRowsAddA')
-    case 'window-upside-down':
-      return t('sheet.theMinimumIsAboveTheMaximum', { at })
-    case 'unknown-oscillator':
-      return t('sheet.oscillatorIsNotInTheScheme', { at, what })
-    case 'unknown-school':
-      return t('sheet.optionDoesNotExist', { at, what })
-    case 'not-measured-here':
-      return t('sheet.itsConditionIsOnAQuantity', { at })
-  }
+const PROBLEM_WORDS: Readonly<Record<SheetProblem['code'], (p: ProblemAt) => string>> = {
+  'named-twice': ({ at }) => t('sheet.thisNameOccursTwiceRenameOne', { at }),
+  'unknown-adjuster': ({ at, what }) => t('sheet.adjusterDoesNotExistAddIt', { at, what }),
+  'unknown-step': ({ at, what }) => t('sheet.stepDoesNotExistAddIt', { at, what }),
+  'unknown-point': ({ at, what }) => t('sheet.rowToCompareWithDoesNot', { at, what }),
+  'needs-later': ({ at, what }) => t('sheet.dependsOnWhichComesLaterMove', { at, what }),
+  'waits-for-itself': ({ names }) => t('sheet.loopProblem', { list: names.join(' \u2192 '), name: names[0] }),
+  'unknown-channel': ({ at, what }) =>
+    what ? t('sheet.channelIsNotInTheChannel', { at, what }) : t('sheet.aChannelErrorNeedsAChannel', { at }),
+  'no-bands': () => t('sheet.planHasNoBands'),
+  'unnamed-band': () => t('sheet.bandHasNoName'),
+  'empty-band': ({ at }) => t('sheet.bandIsEmpty', { at }),
+  'not-on-raster': ({ at, what }) => t('sheet.notOnTheRaster', { at, what }),
+  'too-many-channels': ({ what }) => t('sheet.tooManyChannels', { what }),
+  'outside-band': ({ at, what }) => t('sheet.outsideTheBand', { at, what }),
+  'mode-not-in-band': ({ at, what }) => t('sheet.modeNotInTheBand', { at, what }),
+  'unknown-plan': ({ what }) => t('sheet.channelPlanDoesNotExist', { what }),
+  'unknown-quantity': ({ at, what }) => t('sheet.isNotAQuantity', { at, what }),
+  'no-points': ({ at }) => t('sheet.noRowIsMeasuredAddA', { at }),
+  'no-wants': ({ at }) => t('sheet.noQuantityIsMeasured', { at }),
+  'no-steps': () => t('sheet.theProcedureHasNoSteps'),
+  'no-matrix': () => t('sheet.noAsFoundRowsAddA'),
+  'window-upside-down': ({ at }) => t('sheet.theMinimumIsAboveTheMaximum', { at }),
+  'unknown-oscillator': ({ at, what }) => t('sheet.oscillatorIsNotInTheScheme', { at, what }),
+  'unknown-school': ({ at, what }) => t('sheet.optionDoesNotExist', { at, what }),
+  'not-measured-here': ({ at }) => t('sheet.itsConditionIsOnAQuantity', { at }),
+}
+
+export function sheetProblemWords({ code, at, names }: SheetProblem): string {
+  return PROBLEM_WORDS[code]({ at: locationWords(at), what: names.join(', '), names })
 }
 
 export function moveRefusedWords({ moved, other, why }: MoveRefused): string {
@@ -106,6 +103,11 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   kind: 'sheet.kindField',
   role: 'sheet.roleInTheCircuit',
   skipIf: 'sheet.notNeededIf',
+  channels: 'sheet.channels',
+  planId: 'sheet.channels',
+  edgesHz: 'sheet.bandEdges',
+  modes: 'sheet.bandModes',
+  receiveOffsetHz: 'form.receiveOffset',
 }
 const named = (words: Readonly<Record<string, MessageCode>>, field: string) => {
   const code = words[field]
@@ -143,6 +145,7 @@ const PART_WORDS: Readonly<Record<string, MessageCode>> = {
   typicalFaults: 'sheet.typicalFault',
   boards: 'sheet.board',
   schools: 'sheet.workshopPractice',
+  bands: 'sheet.band',
 }
 export function differenceName({ part, name, field }: SheetDifference): string {
   return [named(PART_WORDS, part), name, fieldWords(field)].filter(Boolean).join(' ')

@@ -23,7 +23,7 @@ describe('why a verdict is what it is', () => {
     expect(said(3.8, { besideVerdict: true })).toBe('tolerance, 3.6 W to 4 W')
   })
   it('says what leaves a limit undecided, and nothing else', () => {
-    const channel = { planId: 'uk27', channel: 20, lowPower: false, mode: 'FM' as const }
+    const channel = { centreHz: 27_791_250, lowPower: false, mode: 'FM' as const }
     const limit = limitFor(ruleSet('R-UK27'), 'powerW', channel)!
     const against = (measured: Measured) =>
       reasonWords(judge(measured, null, limit), 'powerW', { ...asked, window: null, limit }, measured).map(

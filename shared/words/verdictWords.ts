@@ -9,13 +9,13 @@ import {
   type Quantity,
   numberForField,
 } from '#core/quantity'
-import type { Judgement, Reason, Verdict } from '#core/rules'
+import { judgedVerdict, type Judgement, type Reason, type Verdict } from '#core/rules'
 import { STATUS_CODES, type Requirement, type Forecast, type StepStatus } from '#core/run'
 import { distanceWords } from './distanceWords'
 import { profilesAsGoodAs } from '#core/instrument'
 
 /** Shape and word of a state; colour only repeats what the shape says. */
-export type Mark = Verdict | 'stale' | 'none' | 'partial' | 'skipped'
+export type Mark = Verdict | 'unjudged' | 'stale' | 'none' | 'partial' | 'skipped'
 
 export function statusWord(status: StepStatus): string {
   return t(STATUS_CODES[status])
@@ -23,7 +23,15 @@ export function statusWord(status: StepStatus): string {
 
 export function markOf(status: StepStatus): Mark {
   if (status === 'not-measured') return 'none'
+  if (status === 'measured') return 'unjudged'
   return status === 'in-progress' ? 'partial' : status
+}
+
+/** What leads of several readings, all taken. */
+export function markOfJudged(judgements: readonly Judgement[]): Mark {
+  const verdicts = judgements.map(judgedVerdict).filter(v => v !== null)
+  if (verdicts.length === 0) return 'unjudged'
+  return verdicts.find(v => v !== 'inside') ?? 'inside'
 }
 
 /** A reading as the bench says it: an error in Hz where there is a nominal, the value otherwise. */

@@ -1,6 +1,10 @@
 import { randomUUID } from 'node:crypto'
+import { extractText, getDocumentProxy } from 'unpdf'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { JobEvent } from '../../core/run'
+import { stagesOfKind } from '../../core/work'
+import type { JobSummary } from '../../shared/bench'
+import type { SearchResult } from '../../shared/search'
 import { rowTaken } from '../fixtures/jobEvents'
 import { INTAKE, testHouse, type TestHouse } from './house'
 
@@ -59,6 +63,70 @@ describe('jobs', () => {
     const again = await house.request('POST', '/api/jobs', { ...INTAKE, id })
     expect([first.status, again.status]).toEqual([201, 201])
     expect(again.body).toEqual(first.body)
+  })
+  it('says what it is from its first entry on, and once however often the answer is lost', async () => {
+    const id = randomUUID()
+    const asked = { ...INTAKE, id, jobKind: 'check' }
+    await house.request('POST', '/api/jobs', asked)
+    await house.request('POST', '/api/jobs', asked)
+    const { body } = await house.request('GET', `/api/jobs/${id}`)
+    expect((body as { events: JobEvent[] }).events).toMatchObject([
+      { kind: 'job-kind-set', jobKind: 'check' },
+    ])
+    const { body: list } = await house.request('GET', '/api/jobs')
+    const here = (list as JobSummary[]).find(j => j.job.id === id)!
+    expect([here.jobKind, here.stages]).toEqual(['check', stagesOfKind('check')])
+    expect(
+      (await house.request('POST', '/api/jobs', { ...INTAKE, id: randomUUID(), jobKind: 'x' })).status,
+    ).toBe(400)
+    const grown = { kind: 'job-kind-set', id: randomUUID(), atMs: Date.now(), jobKind: 'repair', reason: '' }
+    expect((await post(id, grown)).status).toBe(201)
+    const { body: record } = await house.request('GET', `/api/jobs/${id}/record.json`)
+    expect(record).toMatchObject({ jobKind: 'repair' })
+  })
+  it('begun by mistake is withdrawn: in no list or statistics, and back when that was the mistake', async () => {
+    const id = await house.newJob({ serial: 'WD-1' })
+    expect((await post(id, row())).status).toBe(201)
+    const isListed = async () => {
+      const { body: jobs } = await house.request('GET', '/api/jobs')
+      const { body: earlier } = await house.request('GET', '/api/jobs/earlier?sheetId=osmund-27f&serial=WD-1')
+      const { body: csv } = await house.request('GET', '/api/readings.csv')
+      return [
+        (jobs as JobSummary[]).some(j => j.job.id === id),
+        (earlier as unknown[]).length > 0,
+        String(csv).includes('WD-1'),
+      ]
+    }
+    const models = async () =>
+      ((await house.request('GET', '/api/models/osmund-27f/history')).body as { jobs: number }).jobs
+    const before = await models()
+    expect(await isListed()).toEqual([true, true, true])
+    const withdrawn = { kind: 'job-withdrawn', id: randomUUID(), atMs: Date.now(), reason: 'wrong set' }
+    expect((await post(id, withdrawn)).status).toBe(201)
+    expect(await isListed()).toEqual([false, false, false])
+    expect(await models()).toBe(before - 1)
+    const found = async (state: string) =>
+      ((await house.request('GET', `/api/search?words=WD-1&state=${state}`)).body as SearchResult).jobs
+    expect((await found('withdrawn')).map(j => [j.id, j.isWithdrawn])).toEqual([[id, true]])
+    expect([(await found('any')).length, (await found('away')).length]).toEqual([1, 0])
+    const handedOver = () => ({ kind: 'handed-over', id: randomUUID(), atMs: Date.now(), text: '' })
+    expect(await post(id, handedOver())).toMatchObject({
+      status: 409,
+      error: { code: 'withdrawn' },
+    })
+    const strike = {
+      kind: 'event-struck',
+      id: randomUUID(),
+      atMs: Date.now(),
+      eventId: withdrawn.id,
+      reason: 'it was here',
+    }
+    expect((await post(id, strike)).status).toBe(201)
+    expect(await isListed()).toEqual([true, true, true])
+    expect(await models()).toBe(before)
+    expect((await post(id, handedOver())).status).toBe(201)
+    const late = { ...withdrawn, id: randomUUID() }
+    expect(await post(id, late)).toMatchObject({ status: 409, error: { code: 'handed-over' } })
   })
   it('is corrected field by field', async () => {
     const id = await house.newJob()
@@ -134,6 +202,17 @@ describe('a set that was here before', () => {
       ['carrierHz', 27_791_182.25, 'below'],
       ['powerW', 2.8, 'below'],
     ])
+  })
+  it('comes with what was planned then for a later visit, and the owner’s paper says so', async () => {
+    const first = await house.newJob({ serial: 'Ef 79' })
+    const planned = { kind: 'reminder-set', condition: 'next-visit', text: 'fit a fan' }
+    expect((await post(first, { ...planned, id: randomUUID(), atMs: Date.now() })).status).toBe(201)
+    await house.newJob({ serial: 'Ef 79' })
+    expect((await earlier('Ef 79')).body).toMatchObject([{ planned: [] }, { planned: ['fit a fan'] }])
+    const pdf = await fetch(`${house.address}/api/jobs/${first}/handover.pdf?copy=owner`)
+    const document = await getDocumentProxy(new Uint8Array(await pdf.arrayBuffer()))
+    const { text } = await extractText(document, { mergePages: true })
+    expect(text).toMatch(/Planned for a later visit\s+fit a fan/)
   })
   it('is found by its serial number alone while no model is chosen, whichever model bears it', async () => {
     const ofOther = await house.newJob({ serial: 'Cd 78', sheetId: 'osmund-40a', ruleSetId: 'R-EU' })

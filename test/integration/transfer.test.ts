@@ -1,14 +1,12 @@
-import { createHash, randomUUID } from 'node:crypto'
-import { existsSync, mkdtempSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs'
-import { execFileSync } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { mkdtempSync, rmSync, statSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import pg from 'pg'
 import sharp from 'sharp'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import * as transfer from '../../server/db/queries/transfer'
 import { fmRow } from '../fixtures/fmRow'
-import { command } from './command'
+import { given, query, rowsOf } from './carrying'
 import { testHouse, type TestHouse } from './house'
 
 /** Two workshops: one with years of records, and one that takes them in and goes on by itself. */
@@ -40,28 +38,6 @@ async function photo(house: TestHouse, jobId: string): Promise<void> {
   expect(status).toBe(201)
 }
 
-const given = (house: TestHouse, script: string, ...args: string[]) =>
-  command(script, args, { DATABASE_URL: house.cluster.adminUrl })
-async function query<T extends pg.QueryResultRow>(
-  house: TestHouse,
-  text: string,
-  values: unknown[] = [],
-): Promise<T[]> {
-  const db = new pg.Client({ connectionString: house.cluster.adminUrl })
-  await db.connect()
-  try {
-    return (await db.query<T>(text, values)).rows
-  } finally {
-    await db.end()
-  }
-}
-/** Rows as text, in an order of their own; what is given anew where they arrive is left out. */
-const rowsOf = (house: TestHouse, table: string, without: string[] = []) =>
-  query<{ row: unknown }>(
-    house,
-    `select to_jsonb(t) ${without.map(c => `- '${c}'`).join(' ')} as row from ${table} t
-      order by (to_jsonb(t) ${without.map(c => `- '${c}'`).join(' ')})::text`,
-  )
 const onBench = (house: TestHouse) =>
   query<{ id: string }>(
     house,
@@ -256,78 +232,3 @@ async function revised(house: TestHouse, revision: number, model: string): Promi
     JSON.stringify(sheet),
   ])
 }
-
-describe('What is no archive, or not whole', () => {
-  const repacked = async (change: (unpacked: string) => void) => {
-    const unpacked = mkdtempSync(at('unpacked-'))
-    execFileSync('tar', ['-xzf', at('whole'), '-C', unpacked])
-    change(unpacked)
-    const file = `${unpacked}.tgz`
-    execFileSync('tar', ['-czf', file, '-C', unpacked, '.'])
-    return given(young, 'import', file, '--yes')
-  }
-  const manifestOf = (unpacked: string) =>
-    JSON.parse(readFileSync(join(unpacked, 'manifest.json'), 'utf8')) as {
-      jobs: string[]
-      files: Record<string, string>
-    }
-
-  it('is refused in words, and nothing is changed', async () => {
-    const before = await rowsOf(young, 'job_event')
-    writeFileSync(at('letter'), 'a letter')
-    expect((await given(young, 'import', at('letter'), '--yes')).said).toContain(
-      'is no archive of a workshop',
-    )
-    const damaged = await repacked(unpacked => {
-      const [first] = manifestOf(unpacked).jobs
-      const path = join(unpacked, 'jobs', `${first!}.json`)
-      writeFileSync(path, readFileSync(path, 'utf8').replace('"note"', '"mote"').replace(/\d{4}/, '9999'))
-    })
-    expect(damaged).toMatchObject({ status: 1, said: expect.stringMatching(/damaged.*Nothing was changed/s) })
-    const short = await repacked(unpacked => rmSync(join(unpacked, 'workshop', 'drawer_part.json')))
-    expect(short).toMatchObject({ status: 1, said: expect.stringContaining('is not whole') as string })
-    expect(await rowsOf(young, 'job_event')).toEqual(before)
-  })
-
-  it('with an entry that was changed and a sum that was made to fit shows by its chain', async () => {
-    const changed = await repacked(unpacked => {
-      const manifest = manifestOf(unpacked)
-      const name = Object.keys(manifest.files).find(
-        n => n.startsWith('jobs/') && readFileSync(join(unpacked, n), 'utf8').includes('"powerW"'),
-      )!
-      const text = readFileSync(join(unpacked, name), 'utf8').replace(/("value": )[\d.]+/, '$15')
-      writeFileSync(join(unpacked, name), text)
-      manifest.files[name] = createHash('sha256').update(text).digest('hex')
-      writeFileSync(join(unpacked, 'manifest.json'), JSON.stringify(manifest))
-    })
-    expect(changed).toMatchObject({
-      status: 1,
-      said: expect.stringMatching(/is not as it was stored.*Nothing was changed/s) as string,
-    })
-  })
-
-  it('that is of the demo does not enter a workshop', async () => {
-    const demo = await repacked(unpacked => {
-      const made = { ...manifestOf(unpacked), demo: true }
-      writeFileSync(join(unpacked, 'manifest.json'), JSON.stringify(made))
-    })
-    expect(demo).toMatchObject({ status: 1, said: expect.stringContaining('with made-up jobs') as string })
-  })
-
-  it('reaches no file of this machine by a name or a link', async () => {
-    const named = await repacked(unpacked => {
-      const manifest = manifestOf(unpacked)
-      writeFileSync(
-        join(unpacked, 'manifest.json'),
-        JSON.stringify({ ...manifest, files: { ...manifest.files, '../../etc/passwd': '0' } }),
-      )
-    })
-    expect(named.said).toContain('names a file that it cannot have')
-    const linked = await repacked(unpacked => {
-      rmSync(join(unpacked, 'workshop', 'drawer_part.json'))
-      execFileSync('ln', ['-s', '/etc/hostname', join(unpacked, 'workshop', 'drawer_part.json')])
-    })
-    expect(linked.said).toContain('is not whole')
-    expect(existsSync('/etc/hostname')).toBe(true)
-  })
-})

@@ -4,6 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { attribute, schemeRow, schemeUnknowns } from '../../core/run/attribution'
 import { pchip } from '../../core/numeric/pchip'
 import { fitDrift } from '../../core/run/warmth'
+import { channelPlan } from '../../core/rules'
 import { modelSheet } from '../../core/sheet'
 import { randomFrom } from '../fixtures/faults/random'
 
@@ -29,7 +30,7 @@ const readings = [
 ] as const
 const priors = [1, 3, 10].map(u => {
   const rows = readings.map(([frequencyId, channel]) =>
-    schemeRow(scheme, 'uk27', {
+    schemeRow(scheme, channelPlan('uk27'), {
       frequencyId,
       channel,
       errorHz: random.within(-300, 300),

@@ -1,12 +1,14 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { POSITION_ELSEWHERE } from '~/features/align/logic/provided'
-import { computed, provide, watch, onMounted, onBeforeUnmount } from 'vue'
+import { computed, provide, ref, watch, onMounted, onBeforeUnmount } from 'vue'
 import { navigateTo, useHead, useRoute } from '#imports'
 import { useBenchKeys } from '~/features/align/logic/useBenchKeys'
-import { awaitingRelease } from '#core/run'
-import { STAGES, warnings, type Stage } from '#core/work'
+import { awaitingRelease, withdrawal } from '#core/run'
+import { warnings, type Stage } from '#core/work'
 import { laterComponent } from '~/ui/laterComponent'
+import KindDialog from '~/features/job/components/KindDialog.vue'
+import { useEventForm } from '~/features/job/logic/useEventForm'
 import JobHeader from '~/features/job/components/JobHeader.vue'
 import { useJobLive } from '~/features/job/logic/useJobLive'
 import { useJobStore } from '~/features/job/store/job'
@@ -16,16 +18,20 @@ import { dayAndTime } from '#shared/words/dateWords'
 import { jobTag } from '#shared/jobTag'
 
 /** Most jobs have none. */
+const WithdrawJob = laterComponent(() => import('~/features/job/screens/WithdrawJob.vue'))
 const WaitingEntries = laterComponent(() => import('~/features/job/screens/WaitingEntries.vue'))
 const route = useRoute()
 const store = useJobStore()
 const live = useLiveStore()
 const id = computed(() => String(route.params.id))
 const warned = computed(() => (store.sheet ? warnings(store.sheet, store.events) : []))
+const gone = computed(() => withdrawal(store.events) !== null)
 const waiting = computed(() => awaitingRelease(store.entered))
+const { send, wrong } = useEventForm(store.append)
+const changing = ref(false)
 const stage = computed(() => route.path.split('/')[3] ?? '')
 function goBy(phases: number) {
-  const to = STAGES[STAGES.indexOf(stage.value as Stage) + phases]
+  const to = store.stages[store.stages.indexOf(stage.value as Stage) + phases]
   if (to) void navigateTo(`/jobs/${id.value}/${to}`)
 }
 useBenchKeys({ '<': () => goBy(-1), '>': () => goBy(1) })
@@ -71,7 +77,10 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
         :sheet="store.sheet"
         :rules="store.rules"
         :done="store.done"
+        :stages="store.stages"
+        :job-kind="store.run!.jobKind"
         :stage="stage"
+        @kind="changing = true"
       />
       <p v-if="store.fromMemory" class="banner" role="status">
         {{ t('job.serverNotRespondingThisIsThe') }}
@@ -82,7 +91,15 @@ onBeforeUnmount(() => document.removeEventListener('visibilitychange', lookAgain
       <p v-for="w in warned" :key="w" class="banner stop" role="alert">
         <b>{{ t(WARNING_WORDS[w]) }}</b>
       </p>
+      <WithdrawJob v-if="gone" notice />
       <WaitingEntries v-if="waiting.length > 0" :waiting="waiting" />
+      <KindDialog
+        :open="changing"
+        :job-kind="store.run!.jobKind"
+        :failure="wrong('reason')"
+        @close="changing = false"
+        @done="(jobKind, reason) => send({ kind: 'job-kind-set', jobKind, reason }, () => (changing = false))"
+      />
       <NuxtPage />
     </template>
     <div v-else-if="store.failure" class="page">

@@ -29,7 +29,7 @@ const fromAddress = (): SavedQuery => {
   return {
     words: text('words'),
     sheetId: text('sheetId'),
-    state: (['bench', 'away'] as const).find(s => s === text('state')) ?? 'any',
+    state: (['bench', 'away', 'withdrawn'] as const).find(s => s === text('state')) ?? 'any',
     causeId: text('causeId'),
   }
 }
@@ -111,6 +111,7 @@ useHead({ title: t('job.sets') })
           <option value="any">{{ t('job.any') }}</option>
           <option value="bench">{{ t('job.onTheBench') }}</option>
           <option value="away">{{ t('job.handedOverState') }}</option>
+          <option value="withdrawn">{{ t('job.withdrawn') }}</option>
         </select></label
       >
       <label

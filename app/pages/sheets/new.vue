@@ -6,8 +6,9 @@ import { navigateTo, useHead, useRoute } from '#imports'
 import { SHEET_TEMPLATES, blankSheet, fromTemplate, type ModelSheet } from '#core/sheet'
 import SheetEditor from '~/features/sheet/screens/SheetEditor.vue'
 import { readDraft } from '~/features/sheet/logic/useSheetDraft'
-import { sheetIdOf } from '~/features/sheet/logic/sheetId'
+import { sheetIdOf } from '#shared/sheet/sheetId'
 import { useSheetsStore } from '~/features/sheet/store/sheets'
+import { vFocus } from '../../ui/vFocus'
 
 /** A sheet from nothing, from a family, or from one that is here. */
 const route = useRoute()
@@ -64,9 +65,9 @@ useHead({ title: t('sheet.newSheet') })
       </p>
       <v-text-field
         v-model="model"
+        v-focus
         :label="t('common.model')"
         maxlength="100"
-        autofocus
         class="model"
         :error-messages="problem || undefined"
       />

@@ -9,6 +9,7 @@ const KEYS: readonly [string, string][] = [
   ['<  >', t('frame.previousNextPhase')],
   ['\u2191 \u2193', t('frame.rowUpRowDown')],
   [t('frame.tOrADigit'), t('frame.typeTheReadingsOfTheRow')],
+  ['G', t('frame.typeAsTable')],
   ['K', t('frame.keyDownClockKeysTheSimulated')],
   ['L', t('frame.listenToTheReading')],
   ['M', t('frame.holdPeak')],

@@ -2,6 +2,7 @@
 import { t, translated } from '#shared/i18n'
 import { countWords } from '#shared/words/dateWords'
 import { ref, watch } from 'vue'
+import { vFocus } from '../vFocus'
 
 /** Asks for a few words: a note, a reason. What was typed stays until it was kept or given up. */
 const props = withDefaults(
@@ -51,11 +52,11 @@ const tooLong = (v: string) =>
         </div>
         <v-textarea
           v-model="text"
+          v-focus
           :label="label"
           rows="3"
           auto-grow
           max-rows="10"
-          autofocus
           :rules="[tooLong]"
           :error-messages="failure ?? undefined"
           @keydown.ctrl.enter="finish"

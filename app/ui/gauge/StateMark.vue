@@ -13,6 +13,7 @@ const WORDS: Record<Mark, string> = {
   'below': t('common.below'),
   'cannot-tell': t('common.cannotTell'),
   'stale': t('frame.recheck'),
+  'unjudged': t('frame.measuredNotJudged'),
   'none': t('common.notMeasured'),
   'partial': t('frame.inProgress'),
   'skipped': t('common.skipped'),
@@ -55,6 +56,7 @@ const WORDS: Record<Mark, string> = {
       stroke="var(--ink2)"
       stroke-width="1.600"
     />
+    <circle v-else-if="mark === 'unjudged'" cx="7" cy="7" r="3.500" fill="var(--ink2)" />
     <path v-else-if="mark === 'skipped'" d="M2 7h10" stroke="var(--ink2)" stroke-width="2" />
     <circle v-else cx="7" cy="7" r="3.500" fill="none" stroke="var(--ink2)" stroke-width="1.600" />
   </svg>

@@ -72,6 +72,14 @@ export type Challenge =
       readonly nominalHz: number
     }
   | {
+      /** the frequency of another channel of the same set */
+      readonly rule: 'P42'
+      readonly quantity: 'carrierHz'
+      readonly readHz: number
+      readonly channelName: string
+      readonly rowChannelName: string
+    }
+  | {
       readonly rule: 'P13'
       readonly quantity: 'carrierHz'
       readonly mode: 'USB' | 'LSB'

@@ -128,6 +128,19 @@ describe('P12, nominal of another plan', () => {
       { rule: 'P12', channel: 20, nominalHz: 27_791_250 },
     ]))
 })
+describe('P42, another channel of the set', () => {
+  it.each([
+    [27_801_260, '21'],
+    [27_801_250 + 900, '21'],
+    [27_601_250, '1'],
+  ])('%d Hz in the row of channel 20', (carrierHz, channelName) =>
+    expect(rulesOf('high-20', { carrierHz })).toMatchObject([
+      { rule: 'P42', channelName, rowChannelName: '20' },
+    ]),
+  )
+  it('is not what lies between two channels: that is a digit', () =>
+    expect(names('high-20', { carrierHz: 27_806_000 })).toEqual(['P11']))
+})
 describe('P33, better than physics', () => {
   // Thermal limit from kTB by hand: -173.98 dBm/Hz, 2.4 kHz: -140.17 dBm; 12 dB SINAD needs 11.7 dB S/N:
   // -128.5 dBm = 0.085 uV.

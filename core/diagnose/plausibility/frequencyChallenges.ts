@@ -1,4 +1,4 @@
-import { CHANNEL_PLANS, channelHz } from '../../rules'
+import { CHANNEL_PLANS, channelHz, channelName, nearestChannel, planOf } from '../../rules'
 import { expandedUncertainty, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
@@ -6,10 +6,12 @@ import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 const MAX_REFERENCE_PPM = 200
 /** No locked set is further off its channel [Hz]. */
 const MAX_CARRIER_HZ = 5000
+/** A set in repair is hardly further off its channel; a mistyped digit is rarely so near one [Hz]. */
+const MAX_OTHER_CHANNEL_HZ = 1000
 
 /**
  * Frequencies of a row that no crystal produces: a mistyped number, with the forms that would be plausible
- * (P11), or the channel of another plan under the same number (P12).
+ * (P11), another channel of the set (P42), or the channel of another plan under the same number (P12).
  */
 export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
   return (['carrierHz', 'referenceHz'] as const).flatMap(quantity => {
@@ -19,7 +21,10 @@ export function frequencyChallenges(row: RowUnderDoubt): Challenge[] {
     if (!reading || nominalHz === null) return []
     const maxHz = quantity === 'carrierHz' ? MAX_CARRIER_HZ : nominalHz * MAX_REFERENCE_PPM * 1e-6
     if (Math.abs(reading.value - nominalHz) <= maxHz) return missingDigits(reading, quantity, row)
-    const other = quantity === 'carrierHz' ? otherPlan(row, reading.value, nominalHz) : []
+    const other =
+      quantity === 'carrierHz'
+        ? (otherChannel(row, reading.value) ?? otherPlan(row, reading.value, nominalHz))
+        : []
     if (other.length > 0) return other
     const likelyHz = plausibleForms(reading.value).filter(hz => Math.abs(hz - nominalHz) <= maxHz)
     return [{ rule: 'P11', quantity, readHz: reading.value, nominalHz, likelyHz } as const]
@@ -47,7 +52,19 @@ function missingDigits(
 
 function carrierNominal(row: RowUnderDoubt): number | null {
   const { channel } = row.conditions
-  return channel === null ? null : channelHz(row.sheet.planId, channel)
+  return channel === null ? null : channelHz(planOf(row.sheet), channel)
+}
+
+/** A set that is on the wrong channel, or the wrong band, is on its frequency there. */
+function otherChannel({ sheet, conditions }: RowUnderDoubt, readHz: number): Challenge[] | null {
+  const plan = planOf(sheet)
+  const { channel, errorHz } = nearestChannel(plan, readHz)
+  if (channel === conditions.channel || Math.abs(errorHz) > MAX_OTHER_CHANNEL_HZ) return null
+  const names = {
+    channelName: channelName(plan, channel),
+    rowChannelName: channelName(plan, conditions.channel!),
+  }
+  return [{ rule: 'P42', quantity: 'carrierHz', readHz, ...names }]
 }
 
 function otherPlan(row: RowUnderDoubt, readHz: number, nominalHz: number): Challenge[] {

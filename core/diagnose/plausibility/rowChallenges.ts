@@ -1,5 +1,5 @@
 import { expandedUncertainty, powerRatioToDb, type Reading } from '../../quantity'
-import { channelHz } from '../../rules'
+import { channelHz, planOf } from '../../rules'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** One setting read twice agrees within this (common practice: 2 %). */
@@ -30,7 +30,7 @@ function wrongSide(row: RowUnderDoubt): Challenge[] {
   const { mode, toneHz, channel } = row.conditions
   const tone = readingIn(row, 'carrierHz')
   if (!tone || toneHz === null || channel === null || (mode !== 'USB' && mode !== 'LSB')) return []
-  const offHz = tone.value - channelHz(row.sheet.planId, channel)
+  const offHz = tone.value - channelHz(planOf(row.sheet), channel)
   const wrong = mode === 'USB' ? offHz + bound(tone) < 0 : offHz - bound(tone) > 0
   return wrong ? [{ rule: 'P13', quantity: 'carrierHz', mode, offHz }] : []
 }

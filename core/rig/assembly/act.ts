@@ -1,7 +1,7 @@
 import { message } from '../../message'
 import { between, softenWax, turnSlug, type SlugMotion } from '../../circuit'
 import { CoreError } from '../../errors'
-import { channelHz } from '../../rules'
+import { channelHz, channelPlan } from '../../rules'
 import { rigDesign } from '../designs'
 import type { RigDesign } from '../rigDesign'
 import type { PartGroup, RigParts } from '../rigParts'
@@ -106,7 +106,7 @@ function turn(
 /** A change of channel, mode or state sends the loop on its way from where it stood. */
 function control(design: RigDesign, state: RigState, change: Partial<RigState['controls']>): RigState {
   const controls = { ...state.controls, ...change }
-  channelHz(design.planId, controls.channel)
+  channelHz(channelPlan(design.planId), controls.channel)
   if (!design.modes.includes(controls.mode))
     throw new CoreError('out-of-range', message('error.noMode', { name: design.name, mode: controls.mode }))
   const moved =

@@ -10,7 +10,7 @@ import {
   transmitHz,
   type CrystalOscillator,
 } from '../../circuit'
-import { channelHz } from '../../rules'
+import { channelHz, channelPlan } from '../../rules'
 import type { At, RigDesign } from '../rigDesign'
 import type { RigState } from '../rigState'
 
@@ -38,7 +38,7 @@ const BAND_HZ = 450_000
 
 /** @returns frequencies by the mixing scheme of the design */
 export function frequenciesOf(design: RigDesign, state: RigState, at: At): Frequencies {
-  const nominalHz = channelHz(design.planId, state.controls.channel)
+  const nominalHz = channelHz(channelPlan(design.planId), state.controls.channel)
   switch (design.scheme) {
     case 'three-crystal':
       return threeCrystal(design, state, at, nominalHz)

@@ -43,7 +43,7 @@ export const RULES_SHOP: RuleSet = {
     {
       id: 'R-SHOP-R',
       quantity: 'referenceHz',
-      bound: { low: 10_240_000 * (1 - 2e-6), high: 10_240_000 * (1 + 2e-6) },
+      bound: { errorPpm: 2 },
       words: 'reference within 2 ppm',
       source: PRACTICE,
       confidence: 'practice',

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { bandChannel, channelHz } from '../../rules'
+import { bandChannel, channelHz, channelPlan, planOf } from '../../rules'
 import { act, advance, healthyRig, rigFault, truthOf, type RigState } from '../../rig'
 import { modelSheet } from '../../sheet'
 import { rowTaken } from '../../../test/fixtures/jobEvents'
@@ -15,6 +15,7 @@ import {
   type Unknown,
 } from './index'
 
+const UK27 = channelPlan('uk27')
 const FM = modelSheet('osmund-27f')
 const LX8 = modelSheet('larkfield-lx8')
 const fmScheme = FM.scheme!
@@ -28,7 +29,7 @@ function found(
   return new Map(
     attribute(
       unknowns,
-      readings.map(r => schemeRow(sheet.scheme!, sheet.planId, r)),
+      readings.map(r => schemeRow(sheet.scheme!, planOf(sheet), r)),
     ).map(a => [a.name, a]),
   )
 }
@@ -43,8 +44,8 @@ const tx = (channel: number, errorHz: number, u = 1) => at('tx', channel, errorH
 describe('the scheme of a sheet', () => {
   it('makes the nominal of every channel from its oscillators', () => {
     for (const channel of [1, 20, 40])
-      expect(schemeNominalHz(fmScheme, 'uk27', fmScheme.frequencies[0]!, channel)).toBeCloseTo(
-        channelHz('uk27', channel),
+      expect(schemeNominalHz(fmScheme, UK27, fmScheme.frequencies[0]!, channel)).toBeCloseTo(
+        channelHz(UK27, channel),
         3,
       )
     const d19 = bandChannel('D', 19)
@@ -52,17 +53,17 @@ describe('the scheme of a sheet', () => {
       expect(
         schemeNominalHz(
           lxScheme,
-          LX8.planId,
+          planOf(LX8),
           lxScheme.frequencies.find(f => f.id === `tx-${mode}`)!,
           d19,
         ),
       ).toBeCloseTo(27_185_000, 3)
     // 10.695 MHz on the air less 10.240 MHz and the receive mixing: 455 kHz
     const rx =
-      channelHz('uk27', 20) -
+      channelHz(UK27, 20) -
       schemeNominalHz(
         fmScheme,
-        'uk27',
+        UK27,
         {
           ...fmScheme.frequencies[2]!,
           terms: [
@@ -75,8 +76,8 @@ describe('the scheme of a sheet', () => {
     expect(rx - 10_240_000).toBeCloseTo(455_000, 0)
   })
   it('refuses what it does not have', () => {
-    expect(() => schemeRow(fmScheme, 'uk27', at('nothing', 1, 0))).toThrowSaying('no frequency')
-    expect(() => schemeRow({ ...fmScheme, oscillators: [] }, 'uk27', tx(1, 0))).toThrowSaying('no oscillator')
+    expect(() => schemeRow(fmScheme, UK27, at('nothing', 1, 0))).toThrowSaying('no frequency')
+    expect(() => schemeRow({ ...fmScheme, oscillators: [] }, UK27, tx(1, 0))).toThrowSaying('no oscillator')
   })
 })
 
@@ -136,7 +137,7 @@ describe('every constructed case', () => {
   it.each(fmScheme.oscillators.map(o => o.id))('27F: %s', culprit => {
     const off = (id: string) => (id === culprit ? 25 : 0)
     const row = (frequencyId: string, channel: number | null) => {
-      const { coefficients } = schemeRow(fmScheme, 'uk27', at(frequencyId, channel, 0))
+      const { coefficients } = schemeRow(fmScheme, UK27, at(frequencyId, channel, 0))
       return at(
         frequencyId,
         channel,
@@ -148,7 +149,7 @@ describe('every constructed case', () => {
   })
   const made = (culprit: string, ppm: number, points: readonly (readonly [string, number | null])[]) =>
     points.map(([frequencyId, channel]) => {
-      const { coefficients } = schemeRow(lxScheme, LX8.planId, at(frequencyId, channel, 0))
+      const { coefficients } = schemeRow(lxScheme, planOf(LX8), at(frequencyId, channel, 0))
       return at(frequencyId, channel, (coefficients[culprit] ?? 0) * ppm, 2)
     })
   const low = bandChannel('D', 1)
@@ -197,7 +198,7 @@ describe('simulated sets', () => {
   ] as const)('%s on the 27F: %s is named', (fault, culprit) => {
     const s = rigFault(fault).apply(advance(healthyRig('osmund-27f', 3), 3600))
     const rows = [1, 20, 40].map(channel =>
-      tx(channel, read(s, { channel }).values.carrierHz! - channelHz('uk27', channel)),
+      tx(channel, read(s, { channel }).values.carrierHz! - channelHz(UK27, channel)),
     )
     const f = found(FM, [...rows, at('ref', null, truthOf(s).values.referenceHz! - 10_240_000)])
     expect(f.get(culprit)!.verdict).toBe('off')

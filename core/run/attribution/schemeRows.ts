@@ -1,5 +1,5 @@
 import { message } from '../../message'
-import { channelHz } from '../../rules'
+import { channelHz, planOf, type ChannelPlan } from '../../rules'
 import { CoreError } from '../../errors'
 import { pointOf, type MixedFrequency, type MixingScheme, type ModelSheet } from '../../sheet'
 import type { History } from '../history'
@@ -30,12 +30,12 @@ export function schemeUnknowns(scheme: MixingScheme): Unknown[] {
  */
 export function schemeRow(
   scheme: MixingScheme,
-  planId: string,
+  plan: ChannelPlan,
   { frequencyId, channel, errorHz, standardUncertaintyHz, instrument = null }: SchemeReading,
 ): AttributionRow {
   const frequency = scheme.frequencies.find(f => f.id === frequencyId)
   if (!frequency) throw new CoreError('unknown-item', message('error.noFrequency', { frequencyId }))
-  const steps = channel === null ? 0 : (channelHz(planId, channel) - scheme.baseHz) / scheme.stepHz
+  const steps = channel === null ? 0 : (channelHz(plan, channel) - scheme.baseHz) / scheme.stepHz
   const coefficients: Record<string, number> = {}
   for (const { oscillator, factor, stepFactor } of frequency.terms) {
     const found = scheme.oscillators.find(o => o.id === oscillator)
@@ -49,11 +49,11 @@ export function schemeRow(
 /** What a frequency of the scheme should be [Hz]; channel null where its terms take no steps. */
 export function schemeNominalHz(
   scheme: MixingScheme,
-  planId: string,
+  plan: ChannelPlan,
   frequency: MixedFrequency,
   channel: number | null,
 ): number {
-  const steps = channel === null ? 0 : (channelHz(planId, channel) - scheme.baseHz) / scheme.stepHz
+  const steps = channel === null ? 0 : (channelHz(plan, channel) - scheme.baseHz) / scheme.stepHz
   return frequency.terms.reduce(
     (s, t) =>
       s +
@@ -96,7 +96,7 @@ function nominalOf(sheet: ModelSheet, { row, reading }: TakenReading): number | 
   if (target?.kind === 'nominal-error') return target.nominalHz
   if (row.conditions.channel === null) return null
   return (
-    channelHz(sheet.planId, row.conditions.channel) +
+    channelHz(planOf(sheet), row.conditions.channel) +
     (target?.kind === 'channel-error' ? (target.offsetHz ?? 0) : 0)
   )
 }

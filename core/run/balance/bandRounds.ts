@@ -1,4 +1,4 @@
-import { channelHz } from '../../rules'
+import { channelHz, planOf } from '../../rules'
 import { powerRatioToDb } from '../../quantity'
 import type { ModelSheet, Step } from '../../sheet'
 import type { History } from '../history'
@@ -22,7 +22,7 @@ export function bandRounds(sheet: ModelSheet, step: Step, past: History): BandRo
     step.points.some(p => p.state.channel === null)
   )
     return null
-  const hz = step.points.map(p => channelHz(sheet.planId, p.state.channel!))
+  const hz = step.points.map(p => channelHz(planOf(sheet), p.state.channel!))
   const [low, middle, high] = hz as [number, number, number]
   if (!(low < middle && middle < high)) return null
   const { quantity } = step.criterion

@@ -1,56 +1,10 @@
 import { QUANTITIES } from '../../quantity'
-import { CHANNEL_PLANS } from '../../rules'
+import { CHANNEL_PLANS, OWN_PLAN, planOf } from '../../rules'
 import type { MeasurePoint, ModelSheet, Step, TargetSpec } from '../modelSheet'
 import { SCHOOLS } from '../schools/schools'
+import { bandProblems } from './checkBands'
 import { comesAfter, cycleIn } from './order'
-
-export const SHEET_PROBLEMS = [
-  'named-twice',
-  'unknown-adjuster',
-  'unknown-step',
-  'waits-for-itself',
-  'unknown-channel',
-  'unknown-plan',
-  'unknown-quantity',
-  'no-points',
-  'no-wants',
-  'no-steps',
-  'no-matrix',
-  'window-upside-down',
-  'unknown-point',
-  'unknown-oscillator',
-  'not-measured-here',
-  'needs-later',
-  'unknown-school',
-] as const
-export type SheetProblemCode = (typeof SHEET_PROBLEMS)[number]
-
-export const SHEET_PLACES = [
-  'sheet',
-  'as-found',
-  'procedure',
-  'adjuster',
-  'step',
-  'row',
-  'test-point',
-  'oscillator',
-  'frequency',
-  'school',
-] as const
-
-/** Where in a sheet something is; a row of a step has the step's id and its own. */
-export interface SheetLocation {
-  readonly kind: (typeof SHEET_PLACES)[number]
-  readonly name: string | null
-  readonly row: string | null
-}
-
-/** What does not hold together in a sheet: where, and which names. */
-export interface SheetProblem {
-  readonly code: SheetProblemCode
-  readonly at: SheetLocation
-  readonly names: readonly string[]
-}
+import { location, problem, twice, type SheetLocation, type SheetProblem } from './sheetProblem'
 
 /** Everything in a sheet that would fail on the bench; empty = it can be used. */
 export function checkSheet(sheet: ModelSheet): SheetProblem[] {
@@ -71,9 +25,7 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
       'test-point',
       (sheet.testPoints ?? []).map(t => t.id),
     ),
-    ...(CHANNEL_PLANS.some(p => p.id === sheet.planId)
-      ? []
-      : [problem('unknown-plan', location('sheet'), sheet.planId)]),
+    ...planProblems(sheet),
     ...(sheet.matrix.length === 0 ? [problem('no-matrix', location('as-found'))] : []),
     ...(sheet.procedure.length === 0 ? [problem('no-steps', location('procedure'))] : []),
     ...sheet.matrix.flatMap(p => pointProblems(sheet, p, location('row', p.id))),
@@ -84,26 +36,11 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
   ]
 }
 
-const location = (
-  kind: SheetLocation['kind'],
-  name: string | null = null,
-  row: string | null = null,
-): SheetLocation => ({ kind, name, row })
+const hasPlan = ({ planId }: ModelSheet) => planId === OWN_PLAN || CHANNEL_PLANS.some(p => p.id === planId)
 
-const problem = (code: SheetProblemCode, at: SheetLocation, ...names: string[]): SheetProblem => ({
-  code,
-  at,
-  names,
-})
-
-function twice(
-  kind: SheetLocation['kind'],
-  ids: readonly string[],
-  of = (id: string) => location(kind, id),
-): SheetProblem[] {
-  return [...new Set(ids.filter((id, i) => ids.indexOf(id) !== i))].map(id =>
-    problem('named-twice', of(id), id),
-  )
+function planProblems(sheet: ModelSheet): SheetProblem[] {
+  if (!hasPlan(sheet)) return [problem('unknown-plan', location('sheet'), sheet.planId)]
+  return sheet.planId === OWN_PLAN ? bandProblems(sheet.bands ?? []) : []
 }
 
 function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProblem[] {
@@ -132,13 +69,17 @@ function stepProblems(sheet: ModelSheet, step: Step, index: number): SheetProble
 }
 
 function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: SheetLocation): SheetProblem[] {
-  const plan = CHANNEL_PLANS.find(p => p.id === sheet.planId)
+  const plan = hasPlan(sheet) ? planOf(sheet) : null
   const outOfPlan =
     plan && state.channel !== null && (state.channel < 1 || state.channel > plan.channelsHz.length)
+  const modes = state.channel === null ? [] : (plan?.modes?.[state.channel - 1] ?? [])
   const targets = wants.flatMap(w => (w.target ? [w.target] : []))
   return [
     ...(wants.length === 0 ? [problem('no-wants', at)] : []),
     ...(outOfPlan ? [problem('unknown-channel', at, String(state.channel))] : []),
+    ...(state.keyed && modes.length > 0 && !modes.includes(state.mode)
+      ? [problem('mode-not-in-band', at, state.mode)]
+      : []),
     ...(state.channel === null && targets.some(t => t.kind === 'channel-error')
       ? [problem('unknown-channel', at)]
       : []),

@@ -22,6 +22,7 @@ export const SHEET_LISTS = {
   inspection: 'id',
   typicalFaults: 'seen',
   boards: 'side',
+  bands: 'name',
 } as const
 const NOT_COMPARED = ['revision', 'revisedOn']
 

@@ -1,11 +1,7 @@
 export { amended, type FieldChange } from './amend'
-export {
-  SHEET_PROBLEMS,
-  checkSheet,
-  type SheetLocation,
-  type SheetProblem,
-  type SheetProblemCode,
-} from './checkSheet'
+export { changePlan } from './changePlan'
+export { checkSheet } from './checkSheet'
+export { SHEET_PROBLEMS, type SheetLocation, type SheetProblem, type SheetProblemCode } from './sheetProblem'
 export { compareSheets, type SheetDifference } from './compareSheets'
 export { mergeSheets, taking, type SheetConflict, type SheetMerge } from './mergeSheets'
 export {

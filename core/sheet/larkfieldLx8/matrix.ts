@@ -1,4 +1,4 @@
-import { SIX_BANDS, bandChannel, channelName } from '../../rules'
+import { SIX_BANDS, bandChannel, channelName, channelPlan } from '../../rules'
 import { point, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import {
@@ -27,7 +27,7 @@ import {
   ssb,
 } from './targets'
 
-const name = (channel: number) => channelName('six-band', channel)
+const name = (channel: number) => channelName(channelPlan('six-band'), channel)
 
 /** Only band D is a CB plan: elsewhere the set is opened beyond its standard. */
 const carrierRow = (band: (typeof SIX_BANDS)[number], n: number) => {

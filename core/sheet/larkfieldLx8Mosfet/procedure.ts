@@ -1,4 +1,4 @@
-import { SIX_BANDS, bandChannel, channelName } from '../../rules'
+import { SIX_BANDS, bandChannel, channelName, channelPlan } from '../../rules'
 import { point, want, within } from '../build'
 import type { Step } from '../modelSheet'
 import {
@@ -25,7 +25,7 @@ const bandPowers = SIX_BANDS.map(band => {
   const channel = bandChannel(band, 19)
   return point(
     `pep-${band}`,
-    `USB ${channelName('six-band', channel)}, one tone`,
+    `USB ${channelName(channelPlan('six-band'), channel)}, one tone`,
     ssb.USB.keyed(channel, { toneHz: TONE_HZ, coverage: band === 'D' ? 'standard' : 'expanded' }),
     [want('pepW', null, false)],
   )

@@ -1,4 +1,4 @@
-import { channelName } from '../../rules'
+import { channelName, channelPlan } from '../../rules'
 import { point, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import {
@@ -32,7 +32,7 @@ export const QUILLON_HB150_MATRIX: readonly MeasurePoint[] = [
   ...BANDS.map(band =>
     point(
       `band-${band}`,
-      `${channelName('hf-five', band)}, tuned, full carrier`,
+      `${channelName(channelPlan('hf-five'), band)}, tuned, full carrier`,
       cw.keyed(band, { setting: TUNED, also: '10 s at most until dipped' }),
       [
         want('plateA', PLATE),
@@ -54,7 +54,7 @@ export const QUILLON_HB150_MATRIX: readonly MeasurePoint[] = [
   ...BANDS.map(band =>
     point(
       `rx-${band}`,
-      `Receiver ${channelName('hf-five', band)}, 10 dB (S+N)/N`,
+      `Receiver ${channelName(channelPlan('hf-five'), band)}, 10 dB (S+N)/N`,
       usb.receiving(band, 'preselector peaked; RF gain full, attenuator and noise blanker off'),
       [want('sensitivityV', SENSITIVITY)],
     ),

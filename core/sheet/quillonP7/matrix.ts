@@ -1,4 +1,4 @@
-import { channelName } from '../../rules'
+import { channelName, channelPlan } from '../../rules'
 import { point, want, wantMenu } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import { QUILLON_P7_ADJUSTERS, menuFormat } from './adjusters'
@@ -38,7 +38,7 @@ export const QUILLON_P7_MATRIX: readonly MeasurePoint[] = [
     [want('supplyA', BIASED)],
   ),
   ...BANDS.map(band =>
-    point(`band-${band}`, `${channelName('hf-five', band)}, tune button`, cw.keyed(band), [
+    point(`band-${band}`, `${channelName(channelPlan('hf-five'), band)}, tune button`, cw.keyed(band), [
       want('powerW', OUTPUT),
       want('supplyA'),
       ...(band === TWENTY ? [want('carrierHz', FREQUENCY)] : []),
@@ -52,7 +52,7 @@ export const QUILLON_P7_MATRIX: readonly MeasurePoint[] = [
   ...BANDS.map(band =>
     point(
       `rx-${band}`,
-      `Receiver ${channelName('hf-five', band)}, 10 dB (S+N)/N`,
+      `Receiver ${channelName(channelPlan('hf-five'), band)}, 10 dB (S+N)/N`,
       usb.receiving(band, 'generator on the frequency'),
       [want('sensitivityV', SENSITIVITY)],
     ),

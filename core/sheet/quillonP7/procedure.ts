@@ -1,4 +1,4 @@
-import { channelName } from '../../rules'
+import { channelName, channelPlan } from '../../rules'
 import { point, want, within } from '../build'
 import type { Step } from '../modelSheet'
 import { DUMMY_LOAD, NEVER_KEY_GENERATOR, STEP, UNKEYED_STEP } from '../stepBase'
@@ -96,7 +96,9 @@ export const QUILLON_P7_PROCEDURE: readonly Step[] = [
     instruction: 'Tune button on each band: its number to 5 W.',
     why: 'Gain falls towards 10 m: one number does not fit all bands.',
     points: BANDS.map(band =>
-      point(`band-${band}`, channelName('hf-five', band), cw.keyed(band), [want('powerW', OUTPUT)]),
+      point(`band-${band}`, channelName(channelPlan('hf-five'), band), cw.keyed(band), [
+        want('powerW', OUTPUT),
+      ]),
     ),
   },
   {

@@ -84,6 +84,11 @@ export const SHEET_TEMPLATES: readonly SheetTemplate[] = [
   },
 ]
 
+/** Families of sets: templates that are no work on a set of another family. */
+export const SET_FAMILIES: readonly SheetTemplate[] = SHEET_TEMPLATES.filter(
+  t => t.id !== 'converted-final' && t.id !== 'stable-reference',
+)
+
 /** What stands on a line that nobody has looked up yet. */
 export const TO_BE_FOUND = 'to be found on this set'
 
@@ -133,6 +138,7 @@ export function fromTemplate(templateId: string, id: string, model: string, day:
     })),
     ...(testPoints ? { testPoints: testPoints.map((point, i) => unplaced(point, i, neutral)) } : {}),
     specification: [],
+    family: templateId,
   }
 }
 

@@ -1,6 +1,7 @@
 import { dbToPowerRatio } from '../../quantity'
 import {
   channelHz,
+  channelPlan,
   judge,
   limitFor,
   nearestChannel,
@@ -70,15 +71,16 @@ export function judgeSignal(m: Measurement, rules: RuleSet, carrierW: number | n
       channel: null,
     }
   const mode = modeOf(m)
-  const planId = rules.planId ?? 'forty'
+  const plan = channelPlan(rules.planId ?? 'forty')
   const hz = m.carrier?.frequencyHz ?? m.ssb?.suppressedCarrierHz ?? null
-  const near = hz !== null && m.centreHz !== null ? nearestChannel(planId, hz) : null
+  const near = hz !== null && m.centreHz !== null ? nearestChannel(plan, hz) : null
   const channel = near && Math.abs(near.errorHz) < 5000 ? near.channel : null
+  const centreHz = channel === null ? null : channelHz(plan, channel)
   const readings = signalReadings(m).map((r): JudgedReading => {
-    const nominalHz = r.quantity === 'carrierHz' && channel !== null ? channelHz(planId, channel) : null
+    const nominalHz = r.quantity === 'carrierHz' ? centreHz : null
     const limit =
       mode && (r.quantity !== 'carrierHz' || channel !== null)
-        ? limitFor(rules, r.quantity, { planId, channel, lowPower: false, mode })
+        ? limitFor(rules, r.quantity, { centreHz, lowPower: false, mode })
         : null
     return { ...r, limit, judgement: limit ? judgedBy(m, r, limit) : null, nominalHz }
   })

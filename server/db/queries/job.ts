@@ -1,3 +1,4 @@
+import type { SheetRef } from '#core/run'
 import type { BenchOrder } from '#shared/bench'
 import type { Job, JobChange } from '#shared/job'
 import type { Db } from '../pool'
@@ -67,7 +68,7 @@ export async function selectJobsHere(db: Db): Promise<Job[]> {
 /** What was handed over last. */
 export async function selectJobsAway(db: Db, limit: number): Promise<Job[]> {
   const { rows } = await db.query<Job>(
-    `select ${COLUMNS} from job where not on_bench order by number desc limit $1::int`,
+    `select ${COLUMNS} from job where not on_bench and withdrawn_at is null order by number desc limit $1::int`,
     [limit],
   )
   return rows
@@ -132,17 +133,34 @@ function toColumn(field: keyof JobChange, patch: JobChange): unknown {
   return field === 'promisedOn' && patch.promisedOn === '' ? null : patch[field]
 }
 
+/** Out of the lists since then, or back on the bench (null). */
+export async function withdrawJob(db: Db, id: string, atMs: number | null): Promise<void> {
+  await db.query(
+    `update job set withdrawn_at = to_timestamp($2::float8 / 1000), on_bench = $2::float8 is null,
+      version = version + 1 where id = $1::uuid`,
+    [id, atMs],
+  )
+}
+
+/** Measured by another sheet from here on. */
+export async function moveJob(db: Db, id: string, { sheetId, sheetRevision }: SheetRef): Promise<void> {
+  await db.query(
+    `update job set sheet_id = $2, sheet_revision = $3::int, version = version + 1 where id = $1::uuid`,
+    [id, sheetId, sheetRevision],
+  )
+}
+
 /** Jobs on real sets by their numbers, after one of them. */
 export async function selectRealJobsAfter(db: Db, number: number, limit: number): Promise<Job[]> {
   const { rows } = await db.query<Job>(
-    `select ${COLUMNS} from job where number > $1::int
+    `select ${COLUMNS} from job where number > $1::int and withdrawn_at is null
       and not exists (select from practice_session p where p.job_id = job.id) order by number limit $2::int`,
     [number, limit],
   )
   return rows
 }
 
-/** Jobs of one set, newest first. */
+/** Jobs of one set, newest first: of its model, and of what it was converted from or to. */
 export async function selectJobsOfSet(
   db: Db,
   sheetId: string,
@@ -150,8 +168,14 @@ export async function selectJobsOfSet(
   limit: number,
 ): Promise<Job[]> {
   const { rows } = await db.query<Job>(
-    `select ${COLUMNS} from job where lower(serial) = lower($2) and ($1 = '' or sheet_id = $1)
-      order by number desc limit $3::int`,
+    `with alike as (
+       select id, sheet_id, sheet_as_found(id, sheet_id) as came from job
+       where lower(serial) = lower($2) and withdrawn_at is null),
+     models as (
+       select $1 as model union select unnest(array[sheet_id, came]) from alike where $1 in (sheet_id, came))
+     select ${COLUMNS} from job
+     where id in (select id from alike where $1 = '' or sheet_id in (select model from models))
+     order by number desc limit $3::int`,
     [sheetId, serial, limit],
   )
   return rows

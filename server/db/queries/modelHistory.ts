@@ -60,7 +60,7 @@ export async function countJobsOfModel(db: Db, sheetId: string): Promise<number>
   const {
     rows: [row],
   } = await db.query<{ count: number }>(
-    `select count(*)::int as count from job where sheet_id = $1
+    `select count(*)::int as count from job where sheet_id = $1 and withdrawn_at is null
       and not exists (select from practice_session p where p.job_id = job.id)`,
     [sheetId],
   )

@@ -7,7 +7,14 @@ const INDEXED_LETTERS = 3
 export const NEWEST_JOBS = 5000
 
 const FIELDS = `j.id, j.number, j.owner, j.sheet_id as "sheetId", j.serial, j.complaint, j.on_bench as "onBench",
-    j.created_at as "createdAtMs"`
+    j.withdrawn_at is not null as "isWithdrawn", j.created_at as "createdAtMs"`
+
+/** Where a job is, as the lists say it. */
+const STATES = {
+  bench: 'j.on_bench',
+  away: 'not j.on_bench and j.withdrawn_at is null',
+  withdrawn: 'j.withdrawn_at is not null',
+} as const
 
 /** Words as they are looked for. */
 export function wordsOf(text: string): string[] {
@@ -33,11 +40,10 @@ export async function searchJobs(
   const key = words.length > 0 ? 's.number' : 'j.number'
   const where = [`${key} < $1::int`]
   if (q.sheetId) where.push(`j.sheet_id = ${param(q.sheetId)}`)
-  if (q.state !== 'any') where.push(`j.on_bench = ${param(q.state === 'bench')}::boolean`)
+  if (q.state !== 'any') where.push(STATES[q.state])
   if (q.causeId)
     where.push(
-      `exists (select from confirmed_cause c where c.job_id = j.id and c.sheet_id = j.sheet_id
-        and c.cause_id = ${param(q.causeId)})`,
+      `exists (select from confirmed_cause c where c.job_id = j.id and c.cause_id = ${param(q.causeId)})`,
     )
   if (!isIndexed(words)) where.push(`${key} > (select coalesce(max(number), 0) from job) - ${NEWEST_JOBS}`)
   for (const word of words) where.push(`s.text like ${param(pattern(word))}`)

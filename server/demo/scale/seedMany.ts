@@ -1,6 +1,7 @@
 import pg from 'pg'
 import { QUANTITIES, type Quantity } from '#core/quantity'
 import { CAUSES } from '#core/diagnose'
+import { planOf } from '#core/rules'
 import { SHEETS, resolveTarget, type ModelSheet } from '#core/sheet'
 
 /** Jobs that are made at a time: what one transaction holds. */
@@ -127,7 +128,7 @@ function cellsOf(sheet: ModelSheet, phase: string): Cell[] {
   return sheet.matrix.flatMap(p =>
     p.wants.map((want, ordinal) => {
       const target = want.target
-        ? resolveTarget(want.target, sheet.planId, p.state.channel, () => undefined)
+        ? resolveTarget(want.target, planOf(sheet), p.state.channel, () => undefined)
         : null
       const middle = target?.window.aim ?? target?.window.high ?? target?.window.low ?? null
       const typical =

@@ -2,7 +2,7 @@
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { ageingOffset, attribute, schemeRow, schemeUnknowns, type SchemeReading } from '#core/run'
-import { channelName } from '#core/rules'
+import { channelName, planOf } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { groupDigits, typedNumberOrNull } from '#core/quantity'
 
@@ -29,7 +29,7 @@ const all = computed<SchemeReading[]>(() => [
 const found = computed(() =>
   attribute(
     schemeUnknowns(scheme.value),
-    all.value.map(r => schemeRow(scheme.value, props.sheet.planId, r)),
+    all.value.map(r => schemeRow(scheme.value, planOf(props.sheet), r)),
   ),
 )
 const nameOf = (id: string) => scheme.value.oscillators.find(o => o.id === id)!.name
@@ -57,7 +57,7 @@ function labelOf({ frequencyId, channel }: SchemeReading): string {
   const { name } = scheme.value.frequencies.find(f => f.id === frequencyId)!
   return channel === null
     ? name
-    : t('align.channel', { name, channel: channelName(props.sheet.planId, channel) })
+    : t('align.channel', { name, channel: channelName(planOf(props.sheet), channel) })
 }
 const drift = ref('')
 const ageing = computed(() => {

@@ -3,7 +3,7 @@ import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { HEX_BYTE, QUANTITIES } from '#core/quantity'
 import type { StepState } from '#core/run'
-import { showAgainst } from '#shared/words/verdictWords'
+import { markOfJudged, showAgainst } from '#shared/words/verdictWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 /** The points of a step, each with what was taken; the one at hand is marked. */
@@ -16,7 +16,7 @@ function markOf(pointId: string) {
   const wants = wantsOf(pointId)
   if (wants.some(w => w.latest && w.latest.staleBy.length > 0)) return 'stale'
   if (wants.some(w => !w.latest)) return 'none'
-  return wants.map(w => w.judgement!.verdict).find(v => v !== 'inside') ?? 'inside'
+  return markOfJudged(wants.map(w => w.judgement!))
 }
 </script>
 

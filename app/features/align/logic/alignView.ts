@@ -47,7 +47,8 @@ export type Confirming =
 export function confirming(state: StepState, run: RunState): Confirming {
   const source = run.steps.find(s => s.step.id === state.step.skipIf)
   if (state.satisfied) return { kind: 'already', label: t('align.nextOpenStep') }
-  if (state.status === 'inside') return { kind: 'done', label: t('align.confirm') }
+  if (state.status === 'inside' || state.status === 'measured')
+    return { kind: 'done', label: t('align.confirm') }
   if (state.status === 'not-measured' || state.status === 'skipped') {
     return source && leavesAlone(source)
       ? { kind: 'skip-justified', label: t('align.skipNotNeeded') }

@@ -22,26 +22,30 @@ export interface Doubt {
 
 /** What an open job and the instruments of the bench know, as the screens have them. */
 interface OpenJob {
-  readonly sheet: ModelSheet | null
-  readonly rules: RuleSet | null
-  readonly run: { readonly history: History } | null
+  readonly sheet: ModelSheet
+  readonly rules: RuleSet
+  readonly run: { readonly history: History }
   readonly keptChallenges: readonly ChallengeKept[]
 }
 
+/** The open job by the sheet that it is measured by now. */
+export const asItIs = (store: { readonly [K in keyof OpenJob]: OpenJob[K] | null }) => (): OpenJob => ({
+  sheet: store.sheet!,
+  rules: store.rules!,
+  run: store.run!,
+  keptChallenges: store.keptChallenges ?? [],
+})
+
 /** The context of the open job. */
 export function doubting(
-  job: OpenJob,
+  job: () => OpenJob,
   { meterOf }: Pick<DoubtContext, 'meterOf'>,
   rows: () => readonly RowState[],
 ): () => DoubtContext {
-  return () => ({
-    sheet: job.sheet!,
-    rules: job.rules!,
-    rows: rows(),
-    history: job.run!.history,
-    kept: job.keptChallenges,
-    meterOf,
-  })
+  return () => {
+    const { sheet, rules, run, keptChallenges } = job()
+    return { sheet, rules, rows: rows(), history: run.history, kept: keptChallenges, meterOf }
+  }
 }
 
 /** What is doubtful about a row that is about to be kept, or was. */

@@ -23,7 +23,7 @@ const step = (events: readonly JobEvent[], id: string) => run(events).steps.find
 const compared = (events: readonly JobEvent[]) => {
   const { history } = run(events)
   return compareMatrix(
-    OSMUND_27F,
+    { now: OSMUND_27F, found: OSMUND_27F },
     matrixState(OSMUND_27F, RULES, history, 'as-found'),
     matrixState(OSMUND_27F, RULES, history, 'as-left'),
   )

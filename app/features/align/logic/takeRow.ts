@@ -1,7 +1,7 @@
 import { messageWords } from '#shared/words/messageWords'
 import { withinRange, type Quantity, type Reading } from '#core/quantity'
 import type { Phase, RowConditions, RowTaken } from '#core/run'
-import { channelHz, nearestChannel } from '#core/rules'
+import { channelHz, nearestChannel, planOf } from '#core/rules'
 import { operatingPoint, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import type { LiveEntry } from '~/features/instruments/logic/liveBook'
 
@@ -23,9 +23,9 @@ export function otherChannel(
 ): { channel: number; frequencyHz: number } | null {
   const carrier = live('carrierHz')
   if (!point.state.keyed || point.state.channel === null || carrier?.value == null) return null
-  if (Math.abs(carrier.value - channelHz(sheet.planId, point.state.channel)) < SURELY_ELSEWHERE_HZ)
+  if (Math.abs(carrier.value - channelHz(planOf(sheet), point.state.channel)) < SURELY_ELSEWHERE_HZ)
     return null
-  return { channel: nearestChannel(sheet.planId, carrier.value).channel, frequencyHz: carrier.value }
+  return { channel: nearestChannel(planOf(sheet), carrier.value).channel, frequencyHz: carrier.value }
 }
 
 /** What of a row may be kept, and why the rest may not. */

@@ -28,7 +28,7 @@ import {
   type MeasurandState,
 } from '#core/run'
 import { NO_DRIFT_LIMIT, adjusterOf, type ModelSheet } from '#core/sheet'
-import { channelHz } from '#core/rules'
+import { channelHz, planOf } from '#core/rules'
 import { onSinceMs, warmMinutes } from '#core/work'
 import type { LiveEntry } from '~/features/instruments/logic/liveBook'
 import type { TrendPoint } from './trends'
@@ -168,7 +168,7 @@ export function useAlignCoach(parts: CoachParts) {
       carrierNominalHz:
         want().want.quantity === 'carrierHz' && requirement.nominalHz !== null
           ? requirement.nominalHz
-          : channelHz(sheet().planId, point.state.channel ?? sheet().main.fromChannel),
+          : channelHz(planOf(sheet()), point.state.channel ?? sheet().main.fromChannel),
     })
     return warmGate(
       driftLimit(sheet()),

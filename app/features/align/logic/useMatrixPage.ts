@@ -5,7 +5,12 @@ import { useBenchKeys } from './useBenchKeys'
 /** Which row is at hand, and the keys that move between rows. `take` and `type` act on the active one. */
 export function useMatrixPage(
   rows: () => readonly RowState[],
-  act: { take: (pointId: string) => void; type: (pointId: string, first: string) => void; undo: () => void },
+  act: {
+    take: (pointId: string) => void
+    type: (pointId: string, first: string) => void
+    table: () => void
+    undo: () => void
+  },
 ) {
   const chosen = ref<string | null>(null)
   const firstOpen = () => rows().find(r => !r.complete || r.stale)?.point.id ?? rows()[0]?.point.id ?? ''
@@ -29,6 +34,7 @@ export function useMatrixPage(
   useBenchKeys({
     ' ': () => act.take(active.value),
     't': () => act.type(active.value, ''),
+    'g': () => act.table(),
     'u': () => act.undo(),
     'ArrowDown': () => move(1),
     'ArrowUp': () => move(-1),

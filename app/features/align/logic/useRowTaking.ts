@@ -2,22 +2,16 @@ import { t, type MessageCode } from '#shared/i18n'
 import { notStoredWords } from './notStoredWords'
 import { ref, type Ref } from 'vue'
 import { v4 as uuid } from 'uuid'
-import type { Bound, Quantity, Reading } from '#core/quantity'
+import type { Quantity, Reading } from '#core/quantity'
 import { rowObstacle, type Phase, type RfSeen, type RowObstacle, type RowTaken } from '#core/run'
+import { channelName, planOf } from '#core/rules'
 import { pointOf, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { showPlain } from '#core/quantity'
 import { checkedReadings, liveReadings, otherChannel, rowConditions, rowTaken, type LiveOf } from './takeRow'
 import { doubtsOf, type DoubtContext } from './doubts'
 import { whyNoneLive, type ShownEntry } from '~/features/instruments/logic/noReadingWords'
-import { typedReading, type TypedInstrument } from './typedInstrument'
-
-export interface TypedEntry {
-  readonly quantity: Quantity
-  readonly value: number
-  readonly bound?: Bound | undefined
-  readonly halfDigit?: number | undefined
-  readonly instrument: TypedInstrument | null
-}
+import { typedReading } from './typedInstrument'
+import type { TypedValue } from './typedText'
 
 /** What a screen that takes rows needs from the stores. */
 export interface RowTakingParts {
@@ -62,7 +56,7 @@ export function useRowTaking(parts: RowTakingParts) {
   async function take(
     stepId: string | null,
     pointId: string,
-    typed: readonly TypedEntry[] = [],
+    typed: readonly TypedValue[] = [],
   ): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
     const obstacle = rowObstacle(point, parts.rfSeen())
@@ -75,8 +69,8 @@ export function useRowTaking(parts: RowTakingParts) {
         'channel',
         t('align.theCounterReadsChannelThisRow', {
           frequencyHz: showPlain(elsewhere.frequencyHz, 'carrierHz'),
-          channel: elsewhere.channel,
-          rowChannel: point.state.channel,
+          channel: channelName(planOf(parts.sheet()), elsewhere.channel),
+          rowChannel: channelName(planOf(parts.sheet()), point.state.channel!),
         }),
       )
     )
@@ -128,7 +122,7 @@ export function useRowTaking(parts: RowTakingParts) {
   async function takeTyped(
     stepId: string | null,
     pointId: string,
-    entries: readonly TypedEntry[],
+    entries: readonly TypedValue[],
   ): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
     const { readings, problems } = checkedReadings(entries.map(typedReadingOf))
@@ -143,7 +137,7 @@ export function useRowTaking(parts: RowTakingParts) {
     return true
   }
 
-  function typedReadingOf(e: TypedEntry): Reading {
+  function typedReadingOf(e: TypedValue): Reading {
     return {
       id: uuid(),
       quantity: e.quantity,

@@ -5,21 +5,23 @@ import TextDialog from '~/ui/frame/TextDialog.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import StartPositions from '~/features/job/components/work/StartPositions.vue'
 import { shortestKeyDownWords } from '#shared/words/runWords'
-import { STRIKE_REASONS, TAKEN_AGAIN, panelTickA } from '#core/run'
+import { STRIKE_REASONS, panelTickA } from '#core/run'
+import { planOf } from '#core/rules'
 import { USUAL_KEY_DOWN_S, operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
+import RowsApart from '../components/matrix/RowsApart.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
-import type { TypedValue } from '../components/matrix/TypedRow.vue'
+import { laterComponent } from '~/ui/laterComponent'
 import { useMatrixPage } from '../logic/useMatrixPage'
-import { useRowTaking } from '../logic/useRowTaking'
+import { useMatrixEntries } from '../store/useMatrixEntries'
 import { useNotice } from '~/ui/useNotice'
-import { doubting as doubtingOf, rowDoubts, type Doubt } from '../logic/doubts'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { useOutboxStore } from '~/data/outbox'
 
+const TypedGrid = laterComponent(() => import('../components/matrix/TypedGrid.vue'))
 /** As found and as left: the same matrix, taken alike. */
 const props = defineProps<{ phase: 'as-found' | 'as-left' }>()
 const TEXTS = {
@@ -37,66 +39,40 @@ const live = useLiveStore()
 const outbox = useOutboxStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useNotice()
-const rows = computed(() => (props.phase === 'as-found' ? job.asFound : job.asLeft))
-const doubting = doubtingOf(job, instruments, () => rows.value)
-const { typing, take, takeTyped } = useRowTaking({
-  sheet: () => job.sheet!,
-  phase: props.phase,
-  doubting,
-  liveOf: live.liveOf,
-  shown: live.shown,
-  rfSeen: live.rfSeen,
-  append: job.append,
-  say,
-})
-const { active, choose } = useMatrixPage(() => rows.value, {
+const {
+  rows,
+  apart,
+  listed,
+  leftOut,
+  leavingOut,
+  leaveOut,
+  sheet,
+  isClosed,
+  doubts,
+  typing,
+  takeRow,
+  takeTypedRow,
+  striking,
+  strikeLast,
+  strike,
+  keeping,
+  keep,
+} = useMatrixEntries(props.phase, say)
+/** The table takes the place of the rows while it is typed in. */
+const asTable = ref(false)
+const { active, choose } = useMatrixPage(() => listed.value, {
   take: id => void takeRow(id),
-  type: (pointId, first) => (typing.value = { pointId, first }),
+  type: (pointId, first) => isClosed.value || (typing.value = { pointId, first }),
+  table: () => (asTable.value = !isClosed.value),
   undo: strikeLast,
 })
-const striking = ref<string | null>(null)
-const doubts = computed(() => Object.fromEntries(rows.value.map(r => [r.point.id, rowDoubts(doubting(), r)])))
-const keeping = ref<Doubt | null>(null)
-
-/** Readings of a row that count now and are current: what is read once more replaces them. */
-const currentIds = (pointId: string) =>
-  rows.value
-    .find(r => r.point.id === pointId)
-    ?.cells.flatMap(c => (c.latest && c.latest.staleBy.length === 0 ? [c.latest.reading.id] : [])) ?? []
-
-async function replacing(pointId: string, reason: string, taken: Promise<boolean>) {
-  const before = currentIds(pointId)
-  if (!(await taken)) return
-  const still = currentIds(pointId)
-  for (const readingId of before.filter(id => !still.includes(id)))
-    await job.append({ kind: 'reading-struck', readingId, reason })
-}
-const takeRow = (id: string) => replacing(id, TAKEN_AGAIN, take(null, id))
-const takeTypedRow = (id: string, values: TypedValue[]) =>
-  replacing(id, t('align.misreadTypedAgain'), takeTyped(null, id, values))
-
-function strikeLast() {
-  striking.value =
-    job.run!.history.readings.findLast(
-      t => t.row.phase === props.phase && t.row.stepId === null && t.struck === null,
-    )?.reading.id ?? null
-}
-async function strike(reason: string) {
-  await job.append({ kind: 'reading-struck', readingId: striking.value!, reason })
-  striking.value = null
-  say(t('align.struckOutItStaysInThe'))
-}
-async function keep(reason: string) {
-  await job.append({
-    kind: 'challenge-kept',
-    readingId: keeping.value!.readingId,
-    rule: keeping.value!.rule,
-    reason,
-  })
-  keeping.value = null
-  say(t('align.confirmedWithYourReasonInThe'))
-}
+const cautions = computed(() => [
+  t('align.dummyLoadOnTheAntennaSocket'),
+  t('align.vAtTheSetWhileKeyed', { nominalSupplyV: sheet.value.nominalSupplyV }),
+  shortestKeyDownWords(sheet.value),
+])
 function typeRow(pointId: string) {
+  if (isClosed.value) return
   choose(pointId)
   typing.value = { pointId, first: '' }
 }
@@ -113,24 +89,40 @@ onBeforeUnmount(() => live.leave())
 </script>
 
 <template>
+  <div v-if="asTable" class="page table">
+    <h1>{{ TEXTS[phase].title }}</h1>
+    <p class="care">{{ cautions.join(' ') }}</p>
+    <TypedGrid
+      :rows="rows.filter(r => listed.includes(r))"
+      :plan="planOf(sheet)"
+      :tick-a="panelTickA(sheet)"
+      :options-for="instruments.optionsFor"
+      :typed-with="instruments.typedWith"
+      :save="takeTypedRow"
+      :doubts="doubts"
+      :told="said"
+      @choose="instruments.chooseTypedWith"
+      @close="asTable = false"
+    />
+  </div>
   <MatrixScreen
+    v-else
     :title="TEXTS[phase].title"
-    :lead="TEXTS[phase].lead"
+    :lead="isClosed ? t('align.readBeforeConversion', { model: sheet.model }) : TEXTS[phase].lead"
+    :closed="isClosed"
     :rows="rows"
-    :plan-id="job.sheet!.planId"
+    :listed="listed"
+    :apart-from="listed.find(r => apart.includes(r))?.point.id ?? null"
+    :plan="planOf(sheet)"
     :doubts="doubts"
     :active="active"
     :typing="typing"
     :said="said"
     :options-for="instruments.optionsFor"
     :typed-with="instruments.typedWith"
-    :tick-a="panelTickA(job.sheet!)"
+    :tick-a="panelTickA(sheet)"
     :stuck="outbox.stuck"
-    :cautions="[
-      t('align.dummyLoadOnTheAntennaSocket'),
-      t('align.vAtTheSetWhileKeyed', { nominalSupplyV: job.sheet!.nominalSupplyV }),
-      shortestKeyDownWords(job.sheet!),
-    ]"
+    :cautions="cautions"
     @select="choose"
     @take="takeRow"
     @type="typeRow"
@@ -139,20 +131,38 @@ onBeforeUnmount(() => live.leave())
     @keep="d => (keeping = d)"
     @strike="id => (striking = id)"
     @choose="instruments.chooseTypedWith"
+    @table="asTable = true"
   >
     <StartPositions
-      v-if="phase === 'as-found'"
-      :positions="startPositions(job.sheet!, job.events)"
+      v-if="phase === 'as-found' && !isClosed"
+      :positions="startPositions(sheet, job.foundEvents)"
       @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"
       ><JobPhotos about="positions" :label="t('align.photosOfTheStartingPositions')" small
     /></StartPositions>
-    <p class="no-print from-recording">
+    <p v-if="!isClosed" class="no-print from-recording">
       <NuxtLink :to="`/signals?job=${job.job!.id}`" prefetch-on="interaction" class="to-signals">{{
         t('align.readDepthDeviationOrProductsFrom')
       }}</NuxtLink>
     </p>
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
+    <template #apart
+      ><RowsApart
+        v-if="!isClosed"
+        :rows="apart"
+        :left-out="leftOut"
+        @leave-out="ids => (leavingOut = ids)"
+        @type="typeRow"
+    /></template>
   </MatrixScreen>
+  <TextDialog
+    :open="leavingOut.length > 0"
+    :title="t('align.leaveOutTitle')"
+    :hint="t('align.leaveOutHint')"
+    :label="t('common.reason')"
+    :action="t('align.leaveOut', { count: leavingOut.length })"
+    @close="leavingOut = []"
+    @done="leaveOut"
+  />
   <TextDialog
     :open="keeping !== null"
     :title="t('align.confirmImplausibleReading')"
@@ -175,6 +185,9 @@ onBeforeUnmount(() => live.leave())
 </template>
 
 <style scoped>
+.page.table {
+  max-width: none;
+}
 .from-recording {
   margin: 0;
 }

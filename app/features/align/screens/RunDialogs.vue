@@ -3,9 +3,10 @@ import { errorWords } from '#shared/words/messageWords'
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import { CoreError } from '#core/errors'
-import { STRIKE_REASONS, schemeReadings, type StepState } from '#core/run'
+import { STRIKE_REASONS, leftSo, schemeReadings, type StepState } from '#core/run'
 import { amended, type FieldChange } from '#core/sheet'
 import type { FieldTrust } from '#shared/sheetFile'
+import { leftSoWords } from '#shared/words/leftSoWords'
 import { fieldPathWords } from '#shared/words/sheetWords'
 import AmendDialog from '../components/AmendDialog.vue'
 import AttributionDialog from '../components/AttributionDialog.vue'
@@ -37,6 +38,13 @@ const lastReading = computed(
     job.run?.history.readings.findLast(t => t.row.stepId === stepId.value && t.struck === null)?.reading.id ??
     null,
 )
+
+/** What goes on in the set where a frequency is accepted as it is. */
+const acceptHint = computed(() => {
+  const left = props.confirm.asking.value === 'as-is' && job.sheet ? leftSo(job.sheet, props.state) : null
+  const consequence = left ? ` ${leftSoWords(job.sheet!, left)}` : ''
+  return `${t('align.itBecomesAnOpenItemOf')}${consequence}`
+})
 
 async function amend(changes: readonly FieldChange[], reason: string) {
   failure.value = null
@@ -100,7 +108,7 @@ const strike = (reason: string) =>
       :title="
         confirm.asking.value === 'skipped' ? t('align.skipWithoutMeasuring') : t('align.acceptAsIsTitle')
       "
-      :hint="t('align.itBecomesAnOpenItemOf')"
+      :hint="acceptHint"
       :label="t('common.reason')"
       :action="confirm.asking.value === 'skipped' ? t('align.skipAction') : t('align.acceptAction')"
       @close="confirm.cancel"

@@ -3,7 +3,7 @@ import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { useJobStore } from '~/features/job/store/job'
 import { watch } from 'vue'
-import { doubting } from '../logic/doubts'
+import { asItIs, doubting } from '../logic/doubts'
 import type { useAlignCoach } from '../logic/useAlignCoach'
 import type { useRunPosition } from '../logic/useRunPosition'
 import { useRowTaking } from '../logic/useRowTaking'
@@ -19,7 +19,7 @@ export function useStepEntries(position: Position, coach: ReturnType<typeof useA
   const { typing, take, takeTyped } = useRowTaking({
     sheet: () => job.sheet!,
     phase: 'adjusting',
-    doubting: doubting(job, useInstrumentsStore(), () => job.asFound),
+    doubting: doubting(asItIs(job), useInstrumentsStore(), () => job.asFound),
     liveOf: live.liveOf,
     shown: live.shown,
     rfSeen: live.rfSeen,

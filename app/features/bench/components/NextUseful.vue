@@ -2,7 +2,7 @@
 import { localDay } from '#shared/words/dateWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { STAGES, nextUseful, type BenchJob, type BlockedPeriod } from '#core/work'
+import { nextUseful, stagesAhead, type BenchJob, type BlockedPeriod } from '#core/work'
 import type { JobSummary } from '#shared/bench'
 import { suggestionWords } from '#shared/words/benchWords'
 
@@ -11,10 +11,10 @@ const props = defineProps<{ here: readonly JobSummary[]; blocked: readonly Block
 const emit = defineEmits<{ switchOn: [jobId: string] }>()
 const SHOWN = 3
 const jobs = computed<BenchJob[]>(() =>
-  props.here.map(({ job, done, waitsFor, stopped, warmUp, soakEndsAtMs }) => ({
+  props.here.map(({ job, done, stages, waitsFor, stopped, warmUp, soakEndsAtMs }) => ({
     id: job.id,
     sheetId: job.sheetId,
-    stage: STAGES.find(s => !done[s]) ?? 'handover',
+    ahead: stagesAhead(stages, done),
     waitsFor,
     stopped,
     warmUp,
@@ -27,7 +27,7 @@ const suggestions = computed(() =>
 )
 const words = (s: (typeof suggestions.value)[number]) =>
   suggestionWords(s, id => props.here.find(h => h.job.id === id)!)
-const stageOf = (id: string) => jobs.value.find(j => j.id === id)!.stage
+const stageOf = (id: string) => jobs.value.find(j => j.id === id)!.ahead[0]!
 </script>
 
 <template>

@@ -7,6 +7,7 @@ import { METER_KIND_WORDS } from '#shared/words/meterWords'
 import { INSTRUMENT_PROFILES, METER_KINDS, instrumentProfile } from '#core/instrument'
 import { instrumentBody, type InstrumentBody } from '#shared/instrument'
 import type { Failure } from '~/data/failureWords'
+import { vFocus } from '~/ui/vFocus'
 
 const props = defineProps<{ initial: InstrumentBody; action: string; failure: Failure | null }>()
 const emit = defineEmits<{ done: [body: InstrumentBody]; cancel: [] }>()
@@ -65,7 +66,7 @@ const submit = handleSubmit((values, { setFieldError }) => {
 
 <template>
   <form novalidate class="form" @submit.prevent="submit">
-    <v-text-field v-model="name" :label="t('common.name')" autofocus :error-messages="messages('name')" />
+    <v-text-field v-model="name" v-focus :label="t('common.name')" :error-messages="messages('name')" />
     <v-select
       v-model="profileId"
       :label="t('instruments.profile')"

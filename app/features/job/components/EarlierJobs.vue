@@ -37,6 +37,9 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
       <template v-if="modelOf">{{ modelOf(e.job.sheetId) }}{{ ' ' }}</template>
       <span class="quiet">{{ whereabouts(e) }}</span>
       {{ e.job.complaint }}
+      <span v-if="e.planned.length > 0" class="planned"
+        ><b>{{ t('common.plannedForALaterVisit') }}</b> {{ e.planned.join('; ') }}</span
+      >
     </p>
     <v-btn v-for="id in models" :key="id" class="mr-2" @click="$emit('choose', id)">{{
       t('job.itIsThisModel', { model: modelOf!(id) })
@@ -73,6 +76,9 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
 .earlier {
   border-left: 3px solid var(--accent);
   padding: 2px 0 2px 14px;
+}
+.planned {
+  display: block;
 }
 .earlier summary {
   min-height: 36px;

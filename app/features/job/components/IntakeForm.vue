@@ -3,17 +3,10 @@ import { t } from '#shared/i18n'
 import { useForm } from 'vee-validate'
 import { computed, onMounted, ref, watch } from 'vue'
 import type { RuleSet } from '#core/rules'
-import type { BlockedPeriod } from '#core/work'
 import { intakeBody, type Intake } from '#shared/job'
 import type { SheetSummary } from '#shared/sheetFile'
 import type { Failure } from '~/data/failureWords'
-import {
-  isOtherPlan,
-  modelChoices,
-  offeredRuleSetId,
-  ownerLanguages,
-  promiseWords,
-} from '../logic/intakeChoices'
+import { isOtherPlan, modelChoices, offeredRuleSetId, ownerLanguages } from '../logic/intakeChoices'
 import ClaimEditor from './claims/ClaimEditor.vue'
 
 const props = defineProps<{
@@ -28,8 +21,8 @@ const props = defineProps<{
   suggested?: string
   /** under which most sets of this workshop are used */
   usualRuleSetId?: string | null
-  /** days on which the bench is taken */
-  blocked?: readonly BlockedPeriod[]
+  /** whether a promised day can be kept; '' = nothing stands in its way */
+  promise?: (promisedOn: string | null) => string
 }>()
 const emit = defineEmits<{ done: [intake: Intake]; set: [sheetId: string, serial: string] }>()
 
@@ -57,9 +50,7 @@ const choices = computed(() => props.ruleSets.map(r => ({ value: r.id, title: `$
 const rules = computed(() => props.ruleSets.find(r => r.id === ruleSetId.value))
 const otherPlan = computed(() => isOtherPlan(rules.value, summaryOf(sheetId.value ?? '')))
 /** Whether the promise can be kept, while it is made. */
-const timely = computed(() =>
-  promiseWords(errors.value.promisedOn ? null : (promisedOn.value ?? null), props.blocked ?? []),
-)
+const timely = computed(() => props.promise?.(errors.value.promisedOn ? null : (promisedOn.value ?? null)))
 /** At once: a focus that comes late takes the letters of another field. */
 const first = ref<{ focus: () => void } | null>(null)
 onMounted(() => first.value?.focus())
@@ -163,6 +154,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
       :error-messages="messages('ruleSetId')"
     />
     <v-select v-model="ownerLanguage" :label="t('form.ownerLanguage')" :items="languages" />
+    <slot name="kind" />
     <p v-if="timely" class="care wide" role="status">{{ timely }}</p>
     <p v-if="otherPlan" class="care wide">
       {{ t('job.doesNotCoverTheChannelsOf', { name: rules!.name }) }}
@@ -186,6 +178,7 @@ const submit = handleSubmit(values => emit('done', intakeBody.cast(values) as In
   display: grid;
   grid-template-columns: 1fr 1fr;
   gap: 16px 20px;
+  align-items: start;
   max-width: 1160px;
 }
 .wide {

@@ -1,7 +1,8 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { STAGE_NAMES } from '../logic/stageNames'
-import { STAGES, type Stage } from '#core/work'
+import { STAGE_NAMES, jobKindWords } from '#shared/words/jobKindWords'
+import type { JobKind } from '#core/run'
+import type { Stage } from '#core/work'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import type { Job } from '#shared/job'
@@ -9,14 +10,29 @@ import { jobTag } from '#shared/jobTag'
 import { day } from '#shared/words/dateWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
-defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, boolean>; stage: string }>()
+defineProps<{
+  job: Job
+  sheet: ModelSheet
+  rules: RuleSet
+  done: Record<Stage, boolean>
+  stages: readonly Stage[]
+  jobKind: JobKind
+  stage: string
+}>()
+defineEmits<{ kind: [] }>()
 </script>
 
 <template>
   <header class="job-header">
     <div class="tag">
-      <b>{{ jobTag(job.number) }} {{ sheet.model }}</b
-      ><span>{{
+      <div class="name">
+        <b>{{ jobTag(job.number) }} {{ sheet.model }}</b>
+        <button type="button" class="kind" :title="t('kind.changeKind')" @click="$emit('kind')">
+          {{ jobKindWords(jobKind) }}
+        </button>
+        <span v-if="sheet.family">{{ t('job.onFamilySheet') }}</span>
+      </div>
+      <span>{{
         t('job.jobSummary', {
           serial: job.serial,
           what: job.promisedOn ? t('job.due', { day: day(job.promisedOn) }) : t('common.noDueDate'),
@@ -26,7 +42,7 @@ defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, b
     </div>
     <nav class="stages" :aria-label="t('job.jobPhases')">
       <NuxtLink
-        v-for="s in STAGES"
+        v-for="s in stages"
         :key="s"
         prefetch-on="interaction"
         :to="`/jobs/${job.id}/${s}`"
@@ -60,6 +76,20 @@ defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, b
   padding: 4px 12px 4px 20px;
   min-width: 190px;
   flex: 1 1 0;
+}
+.name {
+  display: flex;
+  flex-wrap: wrap;
+  align-items: baseline;
+  gap: 0 10px;
+}
+.kind {
+  min-height: 28px;
+  padding: 0;
+  font-size: 13px;
+  color: var(--accent);
+  text-decoration: underline;
+  text-underline-offset: 3px;
 }
 .tag b {
   font-size: 16px;
@@ -126,6 +156,9 @@ defineProps<{ job: Job; sheet: ModelSheet; rules: RuleSet; done: Record<Stage, b
   }
 }
 @media (max-width: 700px) {
+  .kind {
+    min-height: 44px;
+  }
   .job-header {
     flex-wrap: wrap;
   }

@@ -2,11 +2,12 @@
 import { t, translated } from '#shared/i18n'
 import type { SetKind } from '#core/sheet'
 import { computed } from 'vue'
-import { STAGES, type Stage, type WaitsFor, type WarmUp } from '#core/work'
+import { USUAL_JOB_KIND, type JobKind } from '#core/run'
+import { nextStage, type Stage, type WaitsFor, type WarmUp } from '#core/work'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
 import { day, dayAndTime, localDay } from '#shared/words/dateWords'
-import { STAGE_NAMES } from '../logic/stageNames'
+import { STAGE_NAMES, jobKindWords } from '#shared/words/jobKindWords'
 import { timerWords } from '#shared/words/benchWords'
 import { waitWords } from '#shared/words/workWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
@@ -16,6 +17,8 @@ const props = defineProps<{
   model: string
   kind: SetKind
   done: Record<Stage, boolean>
+  stages: readonly Stage[]
+  jobKind: JobKind | null
   nextStepTitle: string | null
   waitsFor: WaitsFor | null
   stopped: boolean
@@ -24,8 +27,12 @@ const props = defineProps<{
   lastEventAtMs: number | null
   nowMs: number
 }>()
-const stage = computed<Stage>(() => STAGES.find(s => !props.done[s]) ?? 'handover')
+const stage = computed(() => nextStage(props.stages, props.done))
 const timer = computed(() => timerWords(props, props.nowMs))
+/** The usual kind needs no word. */
+const kindWords = computed(() =>
+  props.jobKind === null || props.jobKind === USUAL_JOB_KIND ? '' : `, ${jobKindWords(props.jobKind)}`,
+)
 const late = computed(
   () => props.job.onBench && props.job.promisedOn !== null && props.job.promisedOn < localDay(props.nowMs),
 )
@@ -68,18 +75,20 @@ const next = computed(() => {
       ><b>{{ model }}</b
       >{{ ' ' }} <span class="quiet">{{ t('job.serialNumber', { serial: job.serial }) }}</span><br /><span
         class="quiet"
-        >{{ job.owner }}</span
+        >{{ job.owner }}{{ kindWords }}</span
       ></span
     >
     <span class="complaint">{{ job.complaint }}</span>
-    <span class="marks" :aria-label="t('job.phaseIs', { stage: t(STAGE_NAMES[stage]) })"
+    <span v-if="job.onBench" class="marks" :aria-label="t('job.phaseIs', { stage: t(STAGE_NAMES[stage]) })"
       ><StateMark
-        v-for="s in STAGES"
+        v-for="s in stages"
         :key="s"
         aria-hidden="true"
         :mark="done[s] ? 'inside' : 'none'"
         :size="11"
     /></span>
+    <!-- What was handed over may have left phases open: its own page says so. -->
+    <span v-else class="marks" />
     <span class="next"
       ><b v-if="job.onBench">{{ waitsFor ? '' : `${t('job.nextIs')} ` }}{{ next }}</b
       ><span v-else>{{ next }}</span

@@ -25,9 +25,11 @@ describe('what an intake offers', () => {
     expect(isOtherPlan(ruleSet('R-US'), undefined)).toBe(false)
   })
   it('words for a promise that runs into blocked days, none for an open one', () => {
-    expect(promiseWords(null, [])).toBe('')
+    expect(promiseWords(null, [], 'check')).toBe('')
     const now = new Date().toISOString().slice(0, 10)
     const far = new Date(Date.now() + 40 * 86_400_000).toISOString().slice(0, 10)
-    expect(promiseWords(null, [{ fromDay: now, toDay: far, why: 'moving' }] as never)).toMatch(/moving/)
+    expect(
+      promiseWords(null, [{ fromDay: now, toDay: far, why: 'moving' }] as never, 'full-service'),
+    ).toMatch(/moving/)
   })
 })

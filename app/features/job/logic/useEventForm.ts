@@ -2,11 +2,12 @@ import { notStoredWords } from '~/features/align/logic/notStoredWords'
 import { ref } from 'vue'
 import { ValidationError } from '#shared/yup'
 import { v4 as uuid } from 'uuid'
-import type { WorkEvent } from '#core/run'
+import type { JobKindSet, WorkEvent } from '#core/run'
 import { jobEventBody } from '#shared/jobEvents'
 
-type WithoutId<E> = E extends WorkEvent ? Omit<E, 'id' | 'atMs'> : never
-export type NewWorkEvent = WithoutId<WorkEvent>
+type Sent = WorkEvent | JobKindSet
+type WithoutId<E> = E extends Sent ? Omit<E, 'id' | 'atMs'> : never
+export type NewWorkEvent = WithoutId<Sent>
 
 /** Sends an event of the work after the check that the server makes too; what is wrong is named by field. */
 export function useEventForm(append: (event: NewWorkEvent) => Promise<void>) {

@@ -1,21 +1,20 @@
 import { $api } from '~/data/api'
-import { t, withTextsTranslated } from '#shared/i18n'
+import { t } from '#shared/i18n'
 import { defineStore } from 'pinia'
 import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
-import { settleClaim } from '#core/claims'
-import { asOfTrainee, jobSheet, validEvents, type JobEvent } from '#core/run'
+import { asOfTrainee, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import { jobState } from '#core/work'
-import type { HandoverIssue } from '#shared/handoverIssue'
 import type { Job, JobChange, JobPatch } from '#shared/job'
 import type { RunPosition } from '#shared/jobLive'
 import { failureOf, type Failure } from '~/data/failureWords'
-import { loadSnapshot, saveSnapshot, type OutboxEntry } from '~/data/outboxDb'
+import { loadSnapshot, saveSnapshot, type OutboxEntry, type Snapshot } from '~/data/outboxDb'
 import { useOutboxStore } from '~/data/outbox'
 import type { KeyedSpan } from '~/features/align/logic/keyedSpans'
 import { useRulesStore } from '~/features/rules/store/rules'
 import { useSheetsStore } from '~/features/sheet/store/sheets'
+import { useDerived } from './derived'
+import { useIssues } from './issues'
 
 type WithoutId<E> = E extends JobEvent ? Omit<E, 'id' | 'atMs'> : never
 
@@ -35,13 +34,14 @@ export const useJobStore = defineStore('job', () => {
   const rulesStore = useRulesStore()
   const job = shallowRef<Job | null>(null)
   const stored = shallowRef<JobEvent[]>([])
-  const issues = shallowRef<HandoverIssue[]>([])
+  const { issues, loadIssues } = useIssues(job)
   const loading = ref(false)
   const failure = ref<Failure | null>(null)
   /** true: shown from this browser's memory, because the server did not answer */
   const fromMemory = ref(false)
 
   const base = shallowRef<ModelSheet | null>(null)
+  const foundBase = shallowRef<ModelSheet | null>(null)
   /** everything that was entered, also what was struck out */
   const entered = computed<JobEvent[]>(() => {
     const known = new Set(stored.value.map(e => e.id))
@@ -52,28 +52,8 @@ export const useJobStore = defineStore('job', () => {
         .map(e => asKept(e, job.value!)),
     ]
   })
-  const events = computed(() => validEvents(entered.value))
-  /** as it is written: what is corrected on it is corrected there */
-  const writtenSheet = computed(() =>
-    job.value && base.value ? jobSheet(base.value, job.value.schools, events.value) : null,
-  )
-  const sheet = computed(() => withTextsTranslated(writtenSheet.value))
   const rules = computed(() => (job.value ? rulesStore.of(job.value.ruleSetId) : null))
-  const state = computed(() =>
-    sheet.value && rules.value ? jobState(sheet.value, rules.value, events.value) : null,
-  )
-  const run = computed(() => state.value?.run ?? null)
-  const asFound = computed(() => state.value?.asFound ?? [])
-  const asLeft = computed(() => state.value?.asLeft ?? [])
-  const compared = computed(() => state.value?.compared ?? [])
-  const reminders = computed(() => state.value?.reminders ?? [])
-  const items = computed(() => state.value?.items ?? [])
-  const claims = computed(() =>
-    (job.value?.claims ?? []).map(c => settleClaim(c, asFound.value, state.value?.claimContext)),
-  )
-  const handedOver = computed(() => events.value.findLast(e => e.kind === 'handed-over') ?? null)
-  const keptChallenges = computed(() => events.value.filter(e => e.kind === 'challenge-kept'))
-  const done = computed(() => state.value?.done ?? null)
+  const derived = useDerived({ job, entered, base, foundBase, rules })
 
   outbox.onSent(entry => {
     if (entry.jobId !== job.value?.id) return
@@ -91,15 +71,16 @@ export const useJobStore = defineStore('job', () => {
     }
     loading.value = true
     failure.value = null
-    const asked = $api<{ job: Job; events: JobEvent[]; sheet: ModelSheet }>(`/api/jobs/${id}`)
+    const asked = $api<Snapshot>(`/api/jobs/${id}`)
     try {
       const [answer] = await Promise.all([asked, outbox.reload(), rulesStore.load()])
       base.value = useSheetsStore().keep(answer.sheet)
+      foundBase.value = answer.found ?? null
       job.value = answer.job
       stored.value = answer.events
       fromMemory.value = false
       // Nobody waits for it: first the screen, then the memory of this browser.
-      whenIdle(() => void saveSnapshot(answer.job, answer.events, answer.sheet))
+      whenIdle(() => void saveSnapshot(answer))
       void outbox.flush()
     } catch (error) {
       await openFromMemory(id, failureOf(error))
@@ -113,6 +94,7 @@ export const useJobStore = defineStore('job', () => {
     failure.value = why
     if (!snapshot) return
     base.value = snapshot.sheet
+    foundBase.value = snapshot.found ?? null
     job.value = snapshot.job
     stored.value = snapshot.events
     fromMemory.value = true
@@ -125,8 +107,9 @@ export const useJobStore = defineStore('job', () => {
   async function append(event: WithoutId<JobEvent>): Promise<void> {
     if (!job.value) return
     const whole = { ...event, id: uuid(), atMs: Date.now() } as JobEvent
-    await outbox.append(job.value.id, whole)
-    if (base.value) await saveSnapshot(job.value, stored.value, base.value)
+    await outbox.append(job.value.id, whole, base.value?.id ?? null)
+    if (base.value)
+      await saveSnapshot({ job: job.value, events: stored.value, sheet: base.value, found: foundBase.value })
   }
 
   /** @param count entries that the server has */
@@ -135,6 +118,8 @@ export const useJobStore = defineStore('job', () => {
   function takeNews(event: JobEvent) {
     if (job.value && !stored.value.some(e => e.id === event.id)) stored.value = [...stored.value, event]
     if (event.kind === 'handed-over') void loadIssues()
+    // It is measured by another sheet from here on.
+    if (event.kind === 'model-changed') void open(job.value!.id)
   }
   /** The job as somebody else has saved it takes the place of ours. */
   function adopt(theirs: Job) {
@@ -157,12 +142,6 @@ export const useJobStore = defineStore('job', () => {
   function tellPosition(position: RunPosition) {
     if (job.value)
       void $api(`/api/jobs/${job.value.id}/position`, { method: 'POST', body: position }).catch(() => {})
-  }
-
-  /** What was handed over so far; without an answer the list stays as it was. */
-  async function loadIssues() {
-    if (job.value)
-      issues.value = await $api<HandoverIssue[]>(`/api/jobs/${job.value.id}/issues`).catch(() => issues.value)
   }
 
   /** @returns the failure, or null when it was stored */
@@ -189,21 +168,9 @@ export const useJobStore = defineStore('job', () => {
   return {
     job,
     base,
-    events,
     entered,
-    sheet,
-    writtenSheet,
     rules,
-    run,
-    asFound,
-    asLeft,
-    compared,
-    reminders,
-    items,
-    claims,
-    keptChallenges,
-    handedOver,
-    done,
+    ...derived,
     loading,
     isBehind,
     failure,

@@ -5,7 +5,7 @@ import { ref, shallowRef } from 'vue'
 import type { JobEvent } from '#core/run'
 import type { BenchMove, JobSummary } from '#shared/bench'
 import type { EarlierJob } from '#shared/earlierJob'
-import type { Intake, Job } from '#shared/job'
+import type { BookedIn, Job } from '#shared/job'
 import { failureOf, type Failure } from '~/data/failureWords'
 import { useOutboxStore } from '~/data/outbox'
 import { notStoredWords } from '~/features/align/logic/notStoredWords'
@@ -45,7 +45,7 @@ export const useJobsStore = defineStore('jobs', () => {
   }
 
   /** @returns the job, or the failure */
-  async function start(intake: Intake): Promise<Job | Failure> {
+  async function start(intake: BookedIn): Promise<Job | Failure> {
     try {
       const job = await $api<Job>('/api/jobs', {
         method: 'POST',

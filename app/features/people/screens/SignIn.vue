@@ -5,6 +5,7 @@ import { t } from '#shared/i18n'
 import { failureOf } from '~/data/failureWords'
 import PasswordField from '../components/PasswordField.vue'
 import { useSessionStore } from '../store/session'
+import { vFocus } from '~/ui/vFocus'
 
 /** Signs somebody in: by a press on the name and a PIN where the browser knows the person, else by password. */
 const props = defineProps<{
@@ -24,8 +25,6 @@ const pin = ref('')
 const busy = ref(false)
 const failure = ref<string | null>(null)
 
-/** At once, not when the dialog has opened: by then somebody may be typing in the next field. */
-const vFocus = { mounted: (field: HTMLElement) => field.querySelector('input')?.focus() }
 function choose(person: Author) {
   chosen.value = person
   byPassword.value = false

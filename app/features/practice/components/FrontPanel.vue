@@ -10,10 +10,11 @@ import type { PracticeChange, PracticeState } from '#shared/practice'
 const props = defineProps<{ state: PracticeState }>()
 const emit = defineEmits<{ change: [change: Partial<PracticeChange>] }>()
 const design = computed(() => rigDesign(props.state.session.designId))
+const plan = computed(() => channelPlan(design.value.planId))
 const channels = computed(() =>
-  channelPlan(design.value.planId).channelsHz.map((_, i) => ({
+  plan.value.channelsHz.map((_, i) => ({
     channel: i + 1,
-    name: channelName(design.value.planId, i + 1),
+    name: channelName(plan.value, i + 1),
   })),
 )
 /** Low, middle and high one: the three that every line-up is judged by. */

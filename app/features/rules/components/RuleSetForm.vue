@@ -7,6 +7,7 @@ import { ruleSetBody, type LimitBody, type RuleSetBody } from '#shared/ruleSet'
 import LimitFields from './LimitFields.vue'
 import MaskFields from './MaskFields.vue'
 import PowerLimitFields from './PowerLimitFields.vue'
+import { vFocus } from '~/ui/vFocus'
 
 /** A rule set of one's own: source and date are needed, or nobody can check it. */
 const props = defineProps<{ initial: RuleSetBody; failure: string | null }>()
@@ -50,7 +51,7 @@ async function submit() {
 <template>
   <form novalidate @submit.prevent="submit">
     <div class="head">
-      <v-text-field v-model="body.name" :label="t('common.name')" autofocus />
+      <v-text-field v-model="body.name" v-focus :label="t('common.name')" />
       <v-text-field v-model="body.region" :label="t('rules.region')" />
       <v-select v-model="body.kind" :label="t('rules.kind')" :items="kinds" />
       <v-select v-model="body.planId" :label="t('rules.channels')" :items="plans" />

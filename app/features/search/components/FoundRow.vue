@@ -17,9 +17,9 @@ defineProps<{ job: FoundJob; model: string }>()
     >
     <span class="what">{{ job.excerpt || job.complaint }}</span>
     <span class="quiet state"
-      >{{ job.onBench ? t('search.onTheBench') : t('search.handedOver') }}<br />{{
-        dayMonthYear(job.createdAtMs)
-      }}</span
+      ><b v-if="job.isWithdrawn">{{ t('job.withdrawn') }}</b
+      ><template v-else>{{ job.onBench ? t('search.onTheBench') : t('search.handedOver') }}</template
+      ><br />{{ dayMonthYear(job.createdAtMs) }}</span
     >
   </NuxtLink>
 </template>

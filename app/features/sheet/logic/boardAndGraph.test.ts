@@ -4,7 +4,7 @@ import { rowTaken } from '../../../../test/fixtures/jobEvents'
 import { menuGoal, originalCode, matrixState, runState } from '#core/run'
 import { ruleSet } from '#core/rules'
 import { boardPins, boardSides, showing, sideOf } from './boardPins'
-import { sheetIdOf } from './sheetId'
+import { sheetIdOf } from '#shared/sheet/sheetId'
 import { stepGraph } from './sheetGraph'
 import { newTrends, sinceChange, withReading } from '~/features/align/logic/trends'
 

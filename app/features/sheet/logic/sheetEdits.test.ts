@@ -43,6 +43,7 @@ describe('where a problem is put right', () => {
     ['row', 'high-20', 'as-found', null],
     ['oscillator', 'TX', 'oscillators', null],
     ['school', 'S01', 'other', null],
+    ['band', '40 m', 'set', null],
     ['sheet', null, 'set', null],
   ] as const)('%s %s: %s', (kind, name, tab, stepId) =>
     expect(problemPlace({ code: 'named-twice', at: { kind, name, row: null }, names: [] })).toEqual({

@@ -84,6 +84,7 @@ const TAB_OF: Readonly<Record<SheetProblem['at']['kind'], SheetTab>> = {
   'frequency': 'oscillators',
   'test-point': 'other',
   'school': 'other',
+  'band': 'set',
 }
 
 /** Part of the editor in which a problem is put right, and the step that it is in. */

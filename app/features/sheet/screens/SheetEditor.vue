@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
+import { planOf } from '#core/rules'
 import { blankSheet, type ModelSheet, type SheetProblem } from '#core/sheet'
 import AdjusterList from '../components/edit/AdjusterList.vue'
 import BoardEdit from '../components/edit/BoardEdit.vue'
@@ -99,7 +100,7 @@ async function save() {
       <PointList
         v-else-if="tab === 'as-found'"
         :points="sheet.matrix"
-        :plan-id="sheet.planId"
+        :plan="planOf(sheet)"
         :steps="sheet.procedure.map(s => s.id)"
         :fresh="fresh"
         @change="matrix => draft.change({ matrix })"

@@ -2,7 +2,7 @@
 import { typedNumberOrNull, groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed, ref, watch } from 'vue'
-import { channelHz, channelPlan, coversPlan, type RuleSet } from '#core/rules'
+import { channelHz, channelPlan, type RuleSet } from '#core/rules'
 import type { KeptOptions } from '#shared/recording'
 
 /** What is known beside the recording: mode, channel, tone, carrier power, rules. Kept for the next time. */
@@ -22,7 +22,7 @@ const MODES = [
 ]
 const CHANNEL = /^\d{1,2}$/
 const rules = computed(() => props.ruleSets.find(r => r.id === props.options.ruleSetId))
-const planId = computed(() => rules.value?.planId ?? 'forty')
+const plan = computed(() => channelPlan(rules.value?.planId ?? 'forty'))
 const channelOrMhz = ref(props.options.nominalHz === null ? '' : String(props.options.nominalHz / 1e6))
 const texts = ref({
   toneHz: text(props.options.toneHz),
@@ -61,10 +61,10 @@ function level(value: string): number | null {
 const takesUnmodulated = computed(() => props.options.as === 'am' || props.options.as === 'auto')
 /** "19" is a channel of the plan, "27.185" a frequency. */
 const nominalHz = computed(() => {
-  const channels = coversPlan(planId.value, planId.value) ? channelPlan(planId.value).channelsHz.length : 0
+  const channels = plan.value.channelsHz.length
   if (CHANNEL.test(channelOrMhz.value.trim()))
     return Number(channelOrMhz.value) >= 1 && Number(channelOrMhz.value) <= channels
-      ? channelHz(planId.value, Number(channelOrMhz.value))
+      ? channelHz(plan.value, Number(channelOrMhz.value))
       : null
   const mhz = number(channelOrMhz.value)
   return mhz === null ? null : mhz * 1e6

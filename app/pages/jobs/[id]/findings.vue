@@ -2,6 +2,7 @@
 import { t, translated, withTextsTranslated } from '#shared/i18n'
 import { computed, defineAsyncComponent, ref } from 'vue'
 import { navigateTo, useCookie } from '#imports'
+import ComplaintTried from '~/features/findings/components/ComplaintTried.vue'
 import CauseList from '~/features/findings/components/CauseList.vue'
 import NextTestBox from '~/features/findings/components/NextTestBox.vue'
 import StatementCheck from '~/features/findings/components/StatementCheck.vue'
@@ -9,7 +10,9 @@ import WrongList from '~/features/findings/components/WrongList.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
 import { causeOf, diagnose } from '#core/diagnose'
-import { testsMade } from '#core/work'
+import QuestionList from '~/features/job/components/work/QuestionList.vue'
+import { useEventForm } from '~/features/job/logic/useEventForm'
+import { questions, testsMade, waits } from '#core/work'
 import { doubting as doubtingOf, rowDoubts } from '~/features/align/logic/doubts'
 import { DOMAIN_WORDS, evidenceWords } from '~/features/findings/logic/findingWords'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
@@ -22,12 +25,14 @@ const search = useSearchStore()
 const night = useCookie<'day' | 'night'>('theme')
 const instruments = useInstrumentsStore()
 const confirming = ref<string | null>(null)
+/** A kind of job without a repair asks its owner here. */
+const { send, wrong: wrongIn } = useEventForm(store.append)
 const diagnosis = computed(() =>
   withTextsTranslated(
     diagnose(
-      store.sheet!,
+      store.foundSheet!,
       store.asFound,
-      testsMade(store.sheet!, store.events),
+      testsMade(store.foundSheet!, store.events),
       q => instruments.optionsFor(q).length > 0,
     ),
   ),
@@ -36,7 +41,16 @@ const wrong = computed(() => diagnosis.value.domains.filter(d => d.symptoms.leng
 const inOrder = computed(() =>
   diagnosis.value.domains.filter(d => d.symptoms.length === 0 && d.fine.length > 0),
 )
-const doubting = doubtingOf(store, instruments, () => store.asFound)
+const doubting = doubtingOf(
+  () => ({
+    sheet: store.foundSheet!,
+    rules: store.rules!,
+    run: store.foundRun!,
+    keptChallenges: store.keptChallenges,
+  }),
+  instruments,
+  () => store.asFound,
+)
 const doubts = computed(() =>
   store.asFound.flatMap(r =>
     rowDoubts(doubting(), r).map(d => ({
@@ -63,6 +77,12 @@ async function confirm(text: string) {
   <div class="page">
     <h1>{{ t('job.findings') }}</h1>
     <p class="lead">{{ t('job.faultsInTheAsFoundReadings') }}</p>
+    <ComplaintTried
+      :complaint="store.job!.complaint"
+      :tried="store.events.filter(e => e.kind === 'complaint-tried')"
+      :wrong="wrongIn"
+      @send="send"
+    />
     <p v-if="!measured" class="lead">
       {{ t('job.noReadingsYet') }}
       <NuxtLink :to="`/jobs/${store.job!.id}/as-found`">{{ t('job.measureAsFound') }}</NuxtLink>
@@ -109,9 +129,16 @@ async function confirm(text: string) {
         </li>
       </ul>
     </section>
+    <QuestionList
+      v-if="!store.stages.includes('repair')"
+      :questions="questions(store.events)"
+      :waits="waits(store.events)"
+      :wrong="wrongIn"
+      @send="send"
+    />
     <StatementCheck />
     <LazyModelHistory
-      :sheet="store.sheet!"
+      :sheet="store.foundSheet!"
       :job-id="store.job!.id"
       :night="night === 'night'"
       :load="search.historyOf"

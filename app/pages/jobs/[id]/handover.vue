@@ -4,16 +4,17 @@ import { computed, ref } from 'vue'
 import { useCookie } from '#imports'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
-import StateMark from '../../../ui/gauge/StateMark.vue'
-import BandChart from '~/features/job/components/handover/BandChart.vue'
-import CompareTable from '~/features/job/components/handover/CompareTable.vue'
+import HandoverReadings from '~/features/job/components/handover/HandoverReadings.vue'
 import HandoverVerdict from '~/features/job/components/handover/HandoverVerdict.vue'
 import HandoverReports from '~/features/job/screens/HandoverReports.vue'
 import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
-import { bandCharts } from '#shared/words/bandChart'
 import { adjusted, carrierAdvice } from '#core/handover'
+import { withdrawal } from '#core/run'
+import { plannedWork } from '#core/work'
 import { unsettled, workDone } from '#shared/words/handoverWords'
-import { handoverCautions, lessPowerWords, mendedWords, operatingAdvice } from '#shared/words/ownerWords'
+import { complaintLines } from '#shared/words/complaintWords'
+import { lessPowerWords } from '#shared/words/ownerReadings'
+import { convertedWords, handoverCautions, mendedWords, operatingAdvice } from '#shared/words/ownerWords'
 import { day, dayAndTime } from '#shared/words/dateWords'
 import { useJobStore } from '~/features/job/store/job'
 import { jobTag } from '#shared/jobTag'
@@ -22,10 +23,12 @@ const store = useJobStore()
 const night = useCookie('theme')
 const settling = ref<readonly string[]>([])
 const handing = ref(false)
-const stale = computed(() => new Set(store.asLeft.filter(r => r.stale).map(r => r.point.id)))
-const charts = computed(() => bandCharts(store.compared, store.sheet!))
 const work = computed(() => workDone(store.run!, adjusted(store.run!, store.compared), store.events))
 const open = computed(() => unsettled(store.items))
+const tried = computed(() => complaintLines(store.events))
+const planned = computed(() => plannedWork(store.events))
+const withdrawn = computed(() => withdrawal(store.events) !== null)
+const converted = computed(() => convertedWords(store.sheet!, store.foundSheet!))
 const mended = computed(() => mendedWords(store.sheet!, store.events))
 const less = computed(() => lessPowerWords(store.sheet!, store.compared))
 const advice = computed(() =>
@@ -79,7 +82,11 @@ const print = () => window.print()
           download
           >CSV</v-btn
         ><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn
-        ><v-btn v-if="!store.handedOver || corrected" variant="flat" color="primary" @click="handing = true"
+        ><v-btn
+          v-if="!withdrawn && (!store.handedOver || corrected)"
+          variant="flat"
+          color="primary"
+          @click="handing = true"
           >{{ store.handedOver ? t('job.newIssue') : t('job.handOverAction') }}&hellip;</v-btn
         >
       </div>
@@ -89,22 +96,22 @@ const print = () => window.print()
     <section>
       <h2>{{ t('common.complaint') }}</h2>
       <p class="words">{{ store.job!.complaint }}</p>
+      <ul v-if="tried.length > 0">
+        <li v-for="w in tried" :key="w">{{ w }}</li>
+      </ul>
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
     </section>
-    <section class="charts">
-      <BandChart v-for="c in charts" :key="c.title" :data="c" :night="night === 'night'" />
-    </section>
-    <section>
-      <h2>{{ t('job.beforeAndAfter') }}</h2>
-      <p class="quiet legend">
-        <StateMark aria-hidden="true" mark="none" /> {{ t('job.hollowAsFoundFilledAsLeft') }}
-      </p>
-      <div class="scroll" tabindex="0"><CompareTable :cells="store.compared" :stale="stale" /></div>
-    </section>
+    <HandoverReadings
+      :compared="store.compared"
+      :as-left="store.asLeft"
+      :sheet="store.sheet!"
+      :stages="store.stages"
+      :night="night === 'night'"
+    />
     <section>
       <h2>{{ t('common.workDone') }}</h2>
       <ul>
-        <li v-for="w in [...work, ...mended]" :key="w">{{ w }}</li>
+        <li v-for="w in [...converted, ...work, ...mended]" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section v-if="less.length">
@@ -124,6 +131,12 @@ const print = () => window.print()
         {{ t('job.openItems') }} <span class="quiet">{{ t('job.open', { count: open.length }) }}</span>
       </h2>
       <OpenItemList :items="store.items" @settle="ids => (settling = ids)" />
+    </section>
+    <section v-if="planned.length > 0">
+      <h2>{{ t('common.plannedForALaterVisit') }}</h2>
+      <ul>
+        <li v-for="(p, i) in planned" :key="i">{{ p }}</li>
+      </ul>
     </section>
     <section>
       <h2>{{ t('job.cautions') }}</h2>
@@ -176,25 +189,5 @@ section {
   white-space: pre-wrap;
   max-width: 80ch;
   margin: 4px 0 0;
-}
-.charts {
-  display: grid;
-  grid-template-columns: 1fr 1fr;
-  gap: 24px;
-}
-.legend {
-  display: flex;
-  gap: 8px;
-  align-items: center;
-  font-size: 13px;
-  margin: 4px 0;
-}
-.scroll {
-  overflow-x: auto;
-}
-@media (max-width: 900px) {
-  .charts {
-    grid-template-columns: minmax(0, 1fr);
-  }
 }
 </style>

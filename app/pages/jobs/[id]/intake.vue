@@ -4,6 +4,8 @@ import { computed, onMounted, ref } from 'vue'
 import EarlierJobs from '~/features/job/components/EarlierJobs.vue'
 import IntakeConflict from '~/features/job/components/IntakeConflict.vue'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
+import ChangeModel from '~/features/job/screens/ChangeModel.vue'
+import WithdrawJob from '~/features/job/screens/WithdrawJob.vue'
 import IntakeForm from '~/features/job/components/IntakeForm.vue'
 import type { Failure } from '../../../data/failureWords'
 import { useNotice } from '../../../ui/useNotice'
@@ -120,5 +122,6 @@ function takeTheirs({ theirs }: NonNullable<typeof conflict.value>) {
     <ul>
       <li v-for="c in store.sheet!.cautions" :key="c">{{ c }}</li>
     </ul>
+    <ChangeModel /><WithdrawJob />
   </div>
 </template>

@@ -10,7 +10,7 @@ import SoakLogTable from '~/features/job/components/work/SoakLogTable.vue'
 import { useRowTaking } from '~/features/align/logic/useRowTaking'
 import { useNotice } from '../../../ui/useNotice'
 import { panelTickA } from '#core/run'
-import { doubting } from '~/features/align/logic/doubts'
+import { asItIs, doubting } from '~/features/align/logic/doubts'
 import TypedRow from '~/features/align/components/matrix/TypedRow.vue'
 import { useEventForm } from '~/features/job/logic/useEventForm'
 import { durationWords } from '#shared/words/workWords'
@@ -29,7 +29,7 @@ const log = computed(() => (running.value ? soakLog(store.sheet!, store.events, 
 const { typing, take, takeTyped } = useRowTaking({
   sheet: () => store.sheet!,
   phase: 'soak',
-  doubting: doubting(store, instruments, () => store.asLeft),
+  doubting: doubting(asItIs(store), instruments, () => store.asLeft),
   liveOf: live.liveOf,
   shown: live.shown,
   rfSeen: live.rfSeen,

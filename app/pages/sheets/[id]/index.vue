@@ -7,7 +7,7 @@ import AdjusterTable from '~/features/sheet/components/AdjusterTable.vue'
 import RuleSetText from '~/features/rules/components/RuleSetText.vue'
 import SheetRevisions from '~/features/sheet/components/SheetRevisions.vue'
 import SheetSteps from '~/features/sheet/components/SheetSteps.vue'
-import { coversPlan } from '#core/rules'
+import { coversPlan, planOf } from '#core/rules'
 import type { SheetView } from '#shared/sheetFile'
 import { useRulesStore } from '~/features/rules/store/rules'
 import { useSearchStore } from '~/features/search/store/search'
@@ -24,7 +24,7 @@ const view = shallowRef<SheetView | null>(null)
 const wanted = ref<string[]>([])
 const sheet = computed(() => withTextsTranslated(view.value?.sheet ?? null))
 const rules = computed(() =>
-  sheet.value ? rulesStore.all.filter(r => coversPlan(r.planId, sheet.value!.planId)) : [],
+  sheet.value ? rulesStore.all.filter(r => coversPlan(r.planId, planOf(sheet.value!))) : [],
 )
 useHead({ title: () => sheet.value?.model ?? t('sheet.sheet') })
 const print = () => globalThis.print()

@@ -1,4 +1,4 @@
-import { channelPlan } from '../../../rules'
+import { planOf } from '../../../rules'
 import type { RowState } from '../../../run'
 import { kindHas, type ModelSheet, type SetState } from '../../../sheet'
 import { found, isCarrier, isTone, middle, rated, seen, windowOf, type Found } from '../cells'
@@ -227,8 +227,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     source: {
       kind: 'readings',
       quantities: ['carrierHz'],
-      inSheet: sheet =>
-        channelPlan(sheet.planId).names !== undefined && kindHas(sheet.kind, 'bands-in-memory'),
+      inSheet: sheet => planOf(sheet).names !== undefined && kindHas(sheet.kind, 'bands-in-memory'),
       see: (rows, sheet) => {
         if (!kindHas(sheet.kind, 'bands-in-memory')) return null
         const carriers = found(rows, 'carrierHz', s => isCarrier(s) && !isTone(s) && s.mode === 'AM').filter(

@@ -2,7 +2,7 @@ import { getHeader, setResponseStatus, type H3Event } from 'h3'
 import type { JobEvent } from '#core/run'
 import { t } from '#shared/i18n'
 import { jobEventBody } from '#shared/jobEvents'
-import { ENTERED_BY, NOBODY, type SignedIn } from '#shared/people'
+import { ENTERED_BY, MADE_BY_SHEET, NOBODY, type SignedIn } from '#shared/people'
 import { appendEvent } from '../../../services/jobs'
 import { apiHandler, idParam, validBody } from '../../../utils/api'
 import { ApiError } from '../../../utils/apiError'
@@ -10,7 +10,8 @@ import { ApiError } from '../../../utils/apiError'
 export default apiHandler(async event => {
   const jobId = idParam(event, 'unknown-job')
   const body = (await validBody(event, jobEventBody)) as JobEvent
-  const { isNew } = await appendEvent(jobId, body, authorOf(event))
+  const madeBy = getHeader(event, MADE_BY_SHEET) ?? null
+  const { isNew } = await appendEvent(jobId, body, authorOf(event), madeBy)
   setResponseStatus(event, isNew ? 201 : 200)
   return { id: body.id, isNew }
 })

@@ -2,19 +2,26 @@
 import { t, translated } from '#shared/i18n'
 import { nextTick, ref, watch } from 'vue'
 import type { Quantity } from '#core/quantity'
+import type { ChannelPlan } from '#core/rules'
 import type { RowState } from '#core/run'
 import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import { clockTime } from '#shared/words/dateWords'
-import { conditionsWords } from '#shared/words/runWords'
+import { conditionsWords } from '#shared/words/conditionWords'
+import { markOfJudged } from '#shared/words/verdictWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 import RowDoubts from './RowDoubts.vue'
 import MatrixCell from './MatrixCell.vue'
-import TypedRow, { type TypedValue } from './TypedRow.vue'
+import type { TypedValue } from '../../logic/typedText'
+import TypedRow from './TypedRow.vue'
 
 const props = defineProps<{
   rows: readonly RowState[]
-  planId: string
+  /** first of the rows that stand apart, under words of their own */
+  apartFrom?: string | null
+  plan: ChannelPlan
+  /** nothing more is read here */
+  closed?: boolean
   doubts: Readonly<Record<string, readonly Doubt[]>>
   active: string
   typing: { pointId: string; first: string } | null
@@ -43,74 +50,77 @@ watch(
 function markFor(row: RowState) {
   if (row.stale) return 'stale'
   if (!row.complete) return row.cells.some(c => c.latest) ? 'partial' : 'none'
-  return row.cells.map(c => c.judgement!.verdict).find(v => v !== 'inside') ?? 'inside'
+  return markOfJudged(row.cells.map(c => c.judgement!))
 }
 </script>
 
 <template>
   <ol class="rows">
-    <li
-      v-for="row in rows"
-      :key="row.point.id"
-      :ref="
-        el => {
-          if (el) elements[row.point.id] = el as HTMLElement
-        }
-      "
-      class="row"
-      :class="{ on: row.point.id === active }"
-      :data-row="row.point.id"
-      @click="emit('select', row.point.id)"
-    >
-      <StateMark class="m" :mark="markFor(row)" />
-      <div class="head">
-        <b>{{ row.point.title }}</b>
-        <span class="quiet"
-          ><template v-for="(c, i) in conditionsWords(row.point, planId)" :key="c.label"
-            >{{ i ? ', ' : '' }}{{ c.isPlain ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
-          ></span
-        >
-        <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{
-          translated(row.point.state.also)
-        }}</span>
-        <RowDoubts :doubts="doubts[row.point.id] ?? []" @keep="d => emit('keep', d)" />
-        <span v-if="row.row && stuck.has(row.row.id)" class="unsent">{{ t('align.notSentYet') }}</span>
-        <span v-if="row.stale" class="quiet">{{ t('align.recheckAdjustedSinceThisReading') }}</span>
-      </div>
-      <TypedRow
-        v-if="typing?.pointId === row.point.id"
-        class="typed"
-        :wants="row.point.wants"
-        :first="typing.first"
-        :options-for="optionsFor"
-        :typed-with="typedWith"
-        :tick-a="tickA"
-        @done="v => emit('typed', row.point.id, v)"
-        @cancel="emit('cancel')"
-        @choose="(q, n, scale) => emit('choose', q, n, scale)"
-      />
-      <template v-else>
-        <div class="cells">
-          <MatrixCell
-            v-for="c in row.cells"
-            :key="c.want.quantity"
-            :cell="c"
-            :stale="row.stale"
-            :active="row.point.id === active"
-            @strike="id => emit('strike', id)"
-          />
+    <template v-for="row in rows" :key="row.point.id">
+      <li v-if="row.point.id === apartFrom" class="apart"><slot name="apart" /></li>
+      <li
+        :ref="
+          el => {
+            if (el) elements[row.point.id] = el as HTMLElement
+          }
+        "
+        class="row"
+        :class="{ on: row.point.id === active }"
+        :data-row="row.point.id"
+        @click="emit('select', row.point.id)"
+      >
+        <StateMark class="m" :mark="markFor(row)" />
+        <div class="head">
+          <b>{{ row.point.title }}</b>
+          <span class="quiet"
+            ><template v-for="(c, i) in conditionsWords(row.point, plan)" :key="c.label"
+              >{{ i ? ', ' : '' }}{{ c.isPlain ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
+            ></span
+          >
+          <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{
+            translated(row.point.state.also)
+          }}</span>
+          <RowDoubts :doubts="doubts[row.point.id] ?? []" @keep="d => emit('keep', d)" />
+          <span v-if="row.row && stuck.has(row.row.id)" class="unsent">{{ t('align.notSentYet') }}</span>
+          <span v-if="row.stale" class="quiet">{{ t('align.recheckAdjustedSinceThisReading') }}</span>
         </div>
-        <div class="acts no-print">
-          <template v-if="row.point.id === active">
-            <v-btn variant="flat" color="primary" @click.stop="emit('take', row.point.id)"
-              >{{ t('align.takeRowReadings') }} <kbd>{{ t('align.space') }}</kbd></v-btn
-            >
-            <v-btn @click.stop="emit('type', row.point.id)">{{ t('align.typeReadings') }} <kbd>T</kbd></v-btn>
-          </template>
-          <span v-else-if="row.row" class="quiet fig">{{ clockTime(row.row.atMs) }}</span>
-        </div>
-      </template>
-    </li>
+        <TypedRow
+          v-if="typing?.pointId === row.point.id"
+          class="typed"
+          :wants="row.point.wants"
+          :first="typing.first"
+          :options-for="optionsFor"
+          :typed-with="typedWith"
+          :tick-a="tickA"
+          @done="v => emit('typed', row.point.id, v)"
+          @cancel="emit('cancel')"
+          @choose="(q, n, scale) => emit('choose', q, n, scale)"
+        />
+        <template v-else>
+          <div class="cells">
+            <MatrixCell
+              v-for="c in row.cells"
+              :key="c.want.quantity"
+              :cell="c"
+              :stale="row.stale"
+              :active="row.point.id === active"
+              @strike="id => emit('strike', id)"
+            />
+          </div>
+          <div class="acts no-print">
+            <template v-if="row.point.id === active && !closed">
+              <v-btn variant="flat" color="primary" @click.stop="emit('take', row.point.id)"
+                >{{ t('align.takeRowReadings') }} <kbd>{{ t('align.space') }}</kbd></v-btn
+              >
+              <v-btn @click.stop="emit('type', row.point.id)"
+                >{{ t('align.typeReadings') }} <kbd>T</kbd></v-btn
+              >
+            </template>
+            <span v-else-if="row.row" class="quiet fig">{{ clockTime(row.row.atMs) }}</span>
+          </div>
+        </template>
+      </li>
+    </template>
   </ol>
 </template>
 
@@ -130,6 +140,9 @@ function markFor(row: RowState) {
   padding: 8px 12px 8px 0;
   border-bottom: 1px solid var(--line);
   cursor: pointer;
+}
+.apart {
+  border-bottom: 1px solid var(--line);
 }
 .row.on {
   background: var(--sheet);
@@ -174,6 +187,7 @@ function markFor(row: RowState) {
     grid-column: 2;
   }
   .acts {
+    flex-wrap: wrap;
     padding-top: 6px;
   }
 }

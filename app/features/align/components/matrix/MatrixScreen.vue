@@ -2,18 +2,24 @@
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
+import type { ChannelPlan } from '#core/rules'
 import type { RowState } from '#core/run'
 import { isOfReceiver } from '#core/sheet'
 import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import MatrixRows from './MatrixRows.vue'
-import type { TypedValue } from './TypedRow.vue'
+import type { TypedValue } from '../../logic/typedText'
 
 const props = defineProps<{
   title: string
   lead: string
   rows: readonly RowState[]
-  planId: string
+  /** rows of the list; the others stand apart */
+  listed: readonly RowState[]
+  apartFrom: string | null
+  plan: ChannelPlan
+  /** nothing more is read here */
+  closed?: boolean
   /** by row: what in it cannot be true */
   doubts: Readonly<Record<string, readonly Doubt[]>>
   active: string
@@ -32,6 +38,7 @@ const emit = defineEmits<{
   type: [pointId: string]
   typed: [pointId: string, values: TypedValue[]]
   cancel: []
+  table: []
   keep: [doubt: Doubt]
   strike: [readingId: string]
   choose: [quantity: Quantity, name: string, fullScale?: number]
@@ -56,12 +63,17 @@ const missingReceiver = computed(() =>
         }}</span>
       </div>
     </div>
-    <p class="care" style="margin-bottom: 10px">{{ cautions.join(' ') }}</p>
+    <p v-if="!closed" class="care" style="margin-bottom: 10px">{{ cautions.join(' ') }}</p>
     <p class="said" role="status" :class="said?.kind">{{ said?.text ?? '\u00a0' }}</p>
+    <div v-if="!closed" class="no-print">
+      <v-btn @click="emit('table')">{{ t('align.typeAsTable') }} <kbd>G</kbd></v-btn>
+    </div>
     <slot />
     <MatrixRows
-      :rows="rows"
-      :plan-id="planId"
+      :rows="listed"
+      :apart-from="apartFrom"
+      :plan="plan"
+      :closed="closed"
       :doubts="doubts"
       :active="active"
       :typing="typing"
@@ -77,7 +89,9 @@ const missingReceiver = computed(() =>
       @keep="d => emit('keep', d)"
       @strike="id => emit('strike', id)"
       @choose="(q, n, scale) => emit('choose', q, n, scale)"
-    />
+      ><template #apart><slot name="apart" /></template
+    ></MatrixRows>
+    <slot v-if="apartFrom === null" name="apart" />
   </div>
 </template>
 

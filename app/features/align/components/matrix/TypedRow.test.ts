@@ -1,7 +1,8 @@
 import { mount } from '@vue/test-utils'
 import { describe, expect, it } from 'vitest'
 import type { Measurand } from '#core/sheet'
-import TypedRow, { type TypedValue } from './TypedRow.vue'
+import type { TypedValue } from '../../logic/typedText'
+import TypedRow from './TypedRow.vue'
 
 const WATTMETER = {
   name: 'wattmeter',

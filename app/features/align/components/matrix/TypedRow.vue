@@ -1,26 +1,14 @@
 <script setup lang="ts">
-import { errorWords } from '#shared/words/messageWords'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { nextTick, onMounted, ref } from 'vue'
-import { CoreError } from '#core/errors'
-import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
-import { ticksToAmperes } from '#core/run'
+import { quantityInfo, type Quantity, type Typed } from '#core/quantity'
 import type { Measurand } from '#core/sheet'
 import type { TypedInstrument } from '../../logic/typedInstrument'
+import { readText, typedValue, withTick, type TypedValue } from '../../logic/typedText'
 import InstrumentChoice from './InstrumentChoice.vue'
 
-/**
- * A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed.
- */
-export interface TypedValue {
-  readonly quantity: Quantity
-  readonly value: number
-  readonly bound?: Bound | undefined
-  readonly halfDigit?: number | undefined
-  readonly instrument: TypedInstrument | null
-}
-
+/** A whole row by hand: number, Enter, number, Enter. The instrument is the last one used, and can be changed. */
 const props = defineProps<{
   wants: readonly Measurand[]
   first: string
@@ -42,31 +30,11 @@ onMounted(() => focus(0))
 function focus(index: number) {
   void nextTick(() => fields.value[index]?.focus())
 }
-/** The instrument that a quantity is typed from; the set's own meter with the division of this set. */
-function instrumentFor(quantity: Quantity): TypedInstrument | null {
-  const chosen = props.typedWith(quantity)
-  return chosen && props.tickA && quantityInfo(quantity).siUnit === 'A'
-    ? { ...chosen, tick: props.tickA }
-    : chosen
-}
 /** An empty field is left for later; a wrong one is named and keeps what was typed. */
 function read(index: number): Typed | null {
-  problems.value[index] = null
-  const text = texts.value[index]!.trim()
-  if (text === '') return null
-  try {
-    const ticked =
-      props.tickA && quantityInfo(props.wants[index]!.quantity).siUnit === 'A'
-        ? ticksToAmperes(text, props.tickA)
-        : null
-    return ticked === null
-      ? parseTyped(text, props.wants[index]!.quantity, props.wants[index]!.menu)
-      : { value: ticked, understood: text }
-  } catch (error) {
-    if (!(error instanceof CoreError)) throw error
-    problems.value[index] = errorWords(error)
-    return null
-  }
+  const { typed, problem } = readText(texts.value[index]!, props.wants[index]!, props.tickA ?? null)
+  problems.value[index] = problem
+  return typed
 }
 function enter(index: number) {
   read(index)
@@ -75,19 +43,10 @@ function enter(index: number) {
   finish()
 }
 function finish() {
-  const values = props.wants.flatMap((want, i) => {
+  const values = props.wants.flatMap(({ quantity }, i) => {
     const typed = read(i)
-    return typed === null
-      ? []
-      : [
-          {
-            quantity: want.quantity,
-            value: typed.value,
-            bound: typed.bound,
-            halfDigit: typed.halfDigit,
-            instrument: instrumentFor(want.quantity),
-          },
-        ]
+    const from = withTick(props.typedWith(quantity), quantity, props.tickA ?? null)
+    return typed ? [typedValue(typed, quantity, from)] : []
   })
   const wrong = problems.value.findIndex(p => p !== null)
   if (wrong >= 0) return focus(wrong)

@@ -7,15 +7,18 @@ import {
   compareGauge,
   gaugeDecimals,
   isJudged,
+  lastSide,
   rangeWords,
   shownCell,
+  type Side,
 } from '#shared/words/compareGauge'
 import { differenceWords } from '#shared/words/runWords'
 import { statusWord } from '#shared/words/verdictWords'
 import ForkGauge from '~/ui/gauge/ForkGauge.vue'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
-defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
+defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string>; sides: readonly Side[] }>()
+const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
 </script>
 
 <template>
@@ -24,17 +27,16 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
       <tr>
         <th>{{ t('job.row') }}</th>
         <th>{{ t('common.quantity') }}</th>
-        <th>{{ t('common.asFound') }}</th>
-        <th>{{ t('common.asLeft') }}</th>
-        <th>{{ t('job.change') }}</th>
+        <th v-for="s in sides" :key="s">{{ t(SIDE_WORDS[s]) }}</th>
+        <th>{{ sides.length === 2 ? t('job.change') : '' }}</th>
         <th>{{ t('job.tolerance') }}</th>
       </tr>
     </thead>
     <tbody>
-      <tr v-for="c in cells" :key="`${c.point.id}-${c.want.quantity}`">
+      <tr v-for="(c, i) in cells" :key="i">
         <td>{{ c.point.title }}</td>
         <td>{{ cellName(c) }}</td>
-        <td v-for="side in ['before', 'after'] as const" :key="side" class="num">
+        <td v-for="side in sides" :key="side" class="num">
           <template v-if="shownCell(c[side])">
             <span class="v" :class="{ plain: !isJudged(c) }"
               ><StateMark
@@ -59,7 +61,7 @@ defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string> }>()
             :values="compareGauge(c)"
             :unit="QUANTITIES[c.want.quantity].shownUnit"
             :decimals="gaugeDecimals(c)"
-            :mark="c.after.judgement?.verdict ?? null"
+            :mark="c[lastSide(sides)].judgement?.verdict ?? null"
           />
           <span v-if="c.differences && c.differences.length > 0" class="quiet differ">{{
             t('job.notComparable', { list: c.differences.map(differenceWords).join(', ') })

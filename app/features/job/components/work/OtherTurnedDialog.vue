@@ -6,6 +6,7 @@ import type { AdjusterRole } from '#core/sheet'
 import { GOES_STALE } from '#core/sheet'
 import type { NewWorkEvent } from '../../logic/useEventForm'
 import { ROLE_WORDS } from '#shared/words/roleWords'
+import { vFocus } from '~/ui/vFocus'
 
 /** What was turned, what it sets, where it stood. */
 defineProps<{ wrong?: (field: string) => string | undefined }>()
@@ -42,9 +43,9 @@ function keep() {
         </p>
         <v-text-field
           v-model="name"
+          v-focus
           :label="t('job.whichAdjuster')"
           :placeholder="t('job.exampleCore')"
-          autofocus
           maxlength="60"
           :error-messages="wrong?.('name')"
         />

@@ -3,22 +3,22 @@ import { numberForField } from '#core/quantity'
 import { enteredNumber } from '~/ui/enteredNumber'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { MODES, channelName, channelPlan } from '#core/rules'
+import { MODES, channelName, type ChannelPlan } from '#core/rules'
 import type { MeasurePoint, SetState, Measurand } from '#core/sheet'
 import WantFields from './WantFields.vue'
 
 /** Rows that are measured: how the set stands, and which numbers are read in one key-down. */
 const props = defineProps<{
   points: readonly MeasurePoint[]
-  planId: string
+  plan: ChannelPlan
   steps: readonly string[]
   fresh: MeasurePoint
 }>()
 const emit = defineEmits<{ change: [points: MeasurePoint[]] }>()
 const channels = computed(() =>
-  channelPlan(props.planId).channelsHz.map((_, i) => ({
+  props.plan.channelsHz.map((_, i) => ({
     value: i + 1,
-    title: channelName(props.planId, i + 1),
+    title: channelName(props.plan, i + 1),
   })),
 )
 const text = (e: Event) => (e.target as HTMLInputElement).value
@@ -52,7 +52,7 @@ const [MV, UV] = [1e3, 1e6]
           }}{{
             p.state.channel === null
               ? ''
-              : t('sheet.channel', { channel: channelName(planId, p.state.channel) })
+              : t('sheet.channel', { channel: channelName(plan, p.state.channel) })
           }}, {{ p.state.keyed ? t('sheet.keyed') : t('sheet.receiving') }};
           {{ t('sheet.quantitiesMeasured', { count: p.wants.length }) }}</span
         >

@@ -3,19 +3,34 @@ import { numberForField } from '#core/quantity'
 import { enteredNumber, enteredRequired } from '~/ui/enteredNumber'
 import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
-import { CHANNEL_PLANS, MODES, type RuleSet } from '#core/rules'
-import { SET_KINDS, kindInfo, type ModelSheet } from '#core/sheet'
+import { CHANNEL_PLANS, MODES, OWN_PLAN, bandsLike, planOf, type OfPlan, type RuleSet } from '#core/rules'
+import { SET_KINDS, SHEET_TEMPLATES, changePlan, kindInfo, type ModelSheet } from '#core/sheet'
+import BandList from './BandList.vue'
 
 /** What the set is: name, kind, channels, supply, and what holds for all steps. */
 const props = defineProps<{ sheet: ModelSheet; rules: readonly RuleSet[]; isNew: boolean }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
 const kinds = SET_KINDS.map(k => ({ value: k, title: translated(kindInfo(k).label) }))
-const plans = CHANNEL_PLANS.map(p => ({ value: p.id, title: translated(p.name) }))
+const plans = [
+  ...CHANNEL_PLANS.map(p => ({ value: p.id, title: translated(p.name) })),
+  { value: OWN_PLAN, title: t('sheet.ownChannels') },
+]
 const rules = computed(() => props.rules.map(r => ({ value: r.id, title: `${r.name} (${r.region})` })))
 const set =
   <K extends keyof ModelSheet>(key: K) =>
   (value: ModelSheet[K]) =>
     emit('change', { [key]: value })
+/** Family that what stands here is usual for; none = it is known of this model. */
+const family = computed(() => {
+  const found = SHEET_TEMPLATES.find(f => f.id === props.sheet.family)
+  return found && translated(found.name)
+})
+/** Rows keep their frequency, whatever its number is on the other plan. */
+const putPlan = (plan: OfPlan) => emit('change', { bands: undefined, ...changePlan(props.sheet, plan) })
+/** Bands of one's own begin with the channels that the sheet has now. */
+function choosePlan(planId: string) {
+  putPlan(planId === OWN_PLAN ? { planId, bands: bandsLike(planOf(props.sheet)) } : { planId })
+}
 /** Empty: the sheet leaves it to the default. */
 function driftLimit(e: Event) {
   const limit = enteredNumber(e, props.sheet.driftLimitHzPerMin ?? null, { optional: true })
@@ -49,7 +64,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
       :model-value="sheet.planId"
       :label="t('sheet.channels')"
       :items="plans"
-      @update:model-value="planId => emit('change', { planId })"
+      @update:model-value="choosePlan"
     />
     <v-select
       :model-value="sheet.main.mode"
@@ -113,6 +128,12 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
           })
       "
     />
+    <BandList
+      v-if="sheet.planId === OWN_PLAN"
+      class="wide"
+      :bands="sheet.bands ?? []"
+      @change="bands => putPlan({ planId: OWN_PLAN, bands })"
+    />
     <v-textarea
       class="wide"
       :model-value="sheet.cautions.join('\n')"
@@ -128,6 +149,15 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
               .filter(Boolean),
           })
       "
+    />
+    <v-checkbox
+      v-if="family"
+      class="wide"
+      :model-value="true"
+      :label="t('sheet.stillOfFamily', { family })"
+      :hint="t('sheet.stillOfFamilyHint')"
+      persistent-hint
+      @update:model-value="emit('change', { family: undefined })"
     />
     <p v-if="!isNew" class="quiet wide">{{ t('sheet.itsIdStays', { id: sheet.id }) }}</p>
   </div>

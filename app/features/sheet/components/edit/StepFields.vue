@@ -5,6 +5,7 @@ import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
+import { planOf } from '#core/rules'
 import type { MeasurePoint, ModelSheet, Step } from '#core/sheet'
 import ActionFields from './ActionFields.vue'
 import PointList from './PointList.vue'
@@ -152,7 +153,7 @@ const keyDown = (e: Event) => {
       <h3>{{ t('sheet.rowsMeasured') }}</h3>
       <PointList
         :points="step.points"
-        :plan-id="sheet.planId"
+        :plan="planOf(sheet)"
         :steps="sheet.procedure.map(s => s.id)"
         :fresh="fresh"
         @change="points => put({ points })"

@@ -1,3 +1,6 @@
+/** Ids of sheets: what a path and a file name can carry. */
+export const SHEET_ID = /^[a-z0-9][a-z0-9-]{0,59}$/
+
 /** An id that a path and a file name can carry, from a model's name. */
 export function sheetIdOf(model: string): string {
   const plain = model

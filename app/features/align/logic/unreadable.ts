@@ -1,0 +1,13 @@
+import type { Quantity } from '#core/quantity'
+import type { RowState } from '#core/run'
+
+/** Rows of which nothing was read, and nothing can be: no instrument here reads any of their quantities. */
+export const unreadableRows = (
+  rows: readonly RowState[],
+  canRead: (quantity: Quantity) => boolean,
+): readonly RowState[] => rows.filter(r => r.cells.every(c => c.latest === null && !canRead(c.want.quantity)))
+
+/** What would have to be read of them, each once. */
+export const quantitiesOf = (rows: readonly RowState[]): readonly Quantity[] => [
+  ...new Set(rows.flatMap(r => r.cells.map(c => c.want.quantity))),
+]
