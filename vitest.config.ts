@@ -49,6 +49,7 @@ export default defineConfig({
           include: ['app/**/[A-Z]*.test.ts'],
           setupFiles: ['test/setup/texts.ts', 'test/setup/components.ts'],
           environment: 'happy-dom',
+          testTimeout: 30_000,
           server: { deps: { inline: ['vuetify'] } },
         },
       },

@@ -43,6 +43,7 @@ const conditions = object({
   mode: string().oneOf(MODES).required(),
   channel: number().integer().min(1).max(400).nullable().defined(),
   lowPower: boolean().required(),
+  powerPosition: string().trim().min(1).max(60).optional(),
   toneHz: number().min(0).max(1e5).nullable().defined(),
   toneV: number().min(0).max(10).nullable().defined(),
   inputV: number().min(0).max(10).nullable().defined(),

@@ -6,6 +6,7 @@ import { operatingPoint, modelSheet, pointOf, type ModelSheet } from '../sheet'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { jobState } from '../work'
 import { rowTaken } from '../../test/fixtures/jobEvents'
+import { VARIABLE } from '../../test/fixtures/variablePower'
 import type { Claim } from './claim'
 import { settleClaim } from './settleClaim'
 
@@ -239,4 +240,13 @@ describe('only a row of that quantity, mode and control settles', () => {
     expect(settleClaim(claim({ kind: 'over', value: 20 }), matrix([beyond])).outcome).toBe('confirmed')
     expect(settleClaim(claim({ kind: 'about', value: 26 }), matrix([beyond])).outcome).toBe('cannot-tell')
   })
+})
+
+describe('a set with a position between highest and lowest', () => {
+  const rows = (...events: JobEvent[]) =>
+    matrixState(VARIABLE, RULES, runState(VARIABLE, RULES, events).history, 'as-found')
+  const medium = rowTaken('as-found', null, 'medium', { powerW: 1.5 }, { powerPosition: '1.5 W' })
+  it.each(['powerW', 'lowPowerW', 'pepW'] as const)('it speaks to no claim of the ends: %s', quantity =>
+    expect(settleClaim(claim({ quantity }), rows(medium)).outcome).toBe('not-measured'),
+  )
 })

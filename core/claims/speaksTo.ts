@@ -1,6 +1,6 @@
 import type { Reading } from '../quantity'
 import type { CellState } from '../run'
-import type { SetState } from '../sheet'
+import { isFullPower, isLeastPower, type SetState } from '../sheet'
 import type { ClaimQuantity } from './claim'
 
 /** The value that a reading gives to a claim, or null when it is no reading of that. */
@@ -22,9 +22,9 @@ const offBy: Speaks = (_state, { requirement }, { quantity, value }) =>
  * Which readings speak to a claim: of its quantity and of the way in which that is measured, nothing else.
  */
 export const SPEAKS_TO: Readonly<Record<ClaimQuantity, Speaks>> = {
-  powerW: of('powerW', s => isCarrier(s) && !s.lowPower),
-  lowPowerW: of('powerW', s => isCarrier(s) && s.lowPower),
-  pepW: of('pepW', s => s.keyed && !s.lowPower),
+  powerW: of('powerW', s => isCarrier(s) && isFullPower(s)),
+  lowPowerW: of('powerW', s => isCarrier(s) && isLeastPower(s)),
+  pepW: of('pepW', s => s.keyed && isFullPower(s)),
   panelPowerW: of('panelPowerW', s => s.keyed),
   frequencyErrorHz: offBy,
   frequencyOffHz: (state, cell, reading) => {

@@ -1,7 +1,7 @@
 import { dbToPowerRatio, expandedUncertainty, type Reading } from '../quantity'
 import { requirementOf, type RunState } from '../run'
 import type { RuleSet } from '../rules'
-import type { ModelSheet } from '../sheet'
+import { isFullPower, type ModelSheet } from '../sheet'
 import { currentReadings, type CurrentReading } from './evidence'
 
 /** Missing crest from which on the final is at the end of its headroom [dB] (C05: common practice). */
@@ -74,7 +74,7 @@ const isBare = (r: CurrentReading) =>
   r.point.state.keyed &&
   r.taken.row.conditions.mode === 'AM' &&
   r.taken.row.conditions.toneHz === null &&
-  !r.taken.row.conditions.lowPower &&
+  isFullPower(r.taken.row.conditions) &&
   r.taken.row.conditions.coverage === 'standard' &&
   !r.taken.row.conditions.setting.includes('voice')
 
@@ -111,6 +111,7 @@ function flattenedBy(carrier: CurrentReading, readings: readonly CurrentReading[
     }) =>
       c.mode === 'AM' &&
       c.toneHz !== null &&
+      isFullPower(c) &&
       c.setting === carrier.taken.row.conditions.setting &&
       c.channel === carrier.taken.row.conditions.channel,
   )

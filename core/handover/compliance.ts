@@ -12,7 +12,7 @@ import {
 } from '../rules'
 import type { Quantity } from '../quantity'
 import type { RunState } from '../run'
-import type { ModelSheet } from '../sheet'
+import { isLeastPower, sameControls, type ModelSheet } from '../sheet'
 import { currentReadings, legalVerdict, type CurrentReading } from './evidence'
 
 /** How one limit of the rule set stands. */
@@ -100,7 +100,7 @@ function applies(sheet: ModelSheet, { modes, lowPower }: RuleLimit): boolean {
   const rows = sheet.matrix.map(p => p.state)
   return (
     (modes === undefined || rows.some(s => modes.includes(s.mode))) &&
-    (lowPower !== true || rows.some(s => s.lowPower))
+    (lowPower !== true || rows.some(isLeastPower))
   )
 }
 
@@ -163,19 +163,14 @@ function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentR
 
 /** The carrier, or on SSB the PEP, that a level is below: of the same mode, channel and controls. */
 export function carrierOf({ taken: { row } }: CurrentReading, readings: readonly CurrentReading[]) {
-  const { mode, channel, lowPower, setting, coverage } = row.conditions
+  const { mode, channel } = row.conditions
   const isSideband = mode === 'USB' || mode === 'LSB'
   const alike = readings.filter(
     ({
       taken: {
         row: { conditions: c },
       },
-    }) =>
-      c.mode === mode &&
-      c.channel === channel &&
-      c.lowPower === lowPower &&
-      c.coverage === coverage &&
-      c.setting === setting,
+    }) => c.channel === channel && sameControls(c, row.conditions),
   )
   const found = alike.findLast(r =>
     isSideband

@@ -58,6 +58,7 @@ function conditionsKey({ row: { conditions: c }, reading }: TakenReading): strin
     c.mode,
     c.channel,
     c.lowPower,
+    c.powerPosition,
     c.coverage,
     c.setting,
     c.toneHz,

@@ -1,7 +1,7 @@
 import { CoreError } from '../errors'
 import { parseTyped, type Bound, type Quantity } from '../quantity'
 import { MODES, type Mode } from '../rules'
-import type { MeasurePoint, ModelSheet } from '../sheet'
+import { isFullPower, isLeastPower, type MeasurePoint, type ModelSheet, type SetState } from '../sheet'
 
 /** Headings of a table of old records; any order, any case. */
 export const OLD_RECORD_COLUMNS = [
@@ -84,11 +84,10 @@ export function readReading(
   const mode = cells.mode?.toUpperCase() as Mode | undefined
   if (mode !== undefined && !MODES.includes(mode)) return problem('mode', 'unknown')
   const power = cells.power?.toLowerCase()
-  if (power !== undefined && power !== 'high' && power !== 'low') return problem('power', 'unknown')
+  if (power !== undefined && !powerNamesOf(sheet).has(power)) return problem('power', 'unknown')
   try {
     const { value, bound } = parseTyped(cells.value, quantity)
-    const lowPower = power === undefined ? null : power === 'low'
-    const point = pointOf(sheet, { quantity, channel, mode: mode ?? null, lowPower })
+    const point = pointOf(sheet, { quantity, channel, mode: mode ?? null, power: power ?? null })
     const written = [cells.mode, cells.channel, cells.power, cells.quantity, cells.value]
       .filter(Boolean)
       .join(', ')
@@ -112,20 +111,32 @@ interface Said {
   readonly quantity: Quantity
   readonly channel: number | null
   readonly mode: Mode | null
-  readonly lowPower: boolean | null
+  /** in small letters; null = the table is silent */
+  readonly power: string | null
+}
+
+/** Positions of the power control as a table may name them, each with the rows that it means. */
+function powerNamesOf({ matrix, powerNames }: ModelSheet): Map<string, (s: SetState) => boolean> {
+  const between = matrix.flatMap(p => p.state.powerPosition ?? [])
+  return new Map<string, (s: SetState) => boolean>([
+    ...between.map(name => [name.toLowerCase(), (s: SetState) => s.powerPosition === name] as const),
+    ...['high', powerNames?.high ?? 'high'].map(name => [name.toLowerCase(), isFullPower] as const),
+    ...['low', powerNames?.low ?? 'low'].map(name => [name.toLowerCase(), isLeastPower] as const),
+  ])
 }
 
 /** The one row of the matrix that this was read in; null = the table does not name one. */
-function pointOf(sheet: ModelSheet, { quantity, channel, mode, lowPower }: Said): MeasurePoint | null {
+function pointOf(sheet: ModelSheet, { quantity, channel, mode, power }: Said): MeasurePoint | null {
   const states = sheet.matrix.map(p => p.state)
   if (mode === null && new Set(states.map(s => s.mode)).size > 1) return null
-  if (lowPower === null && states.some(s => s.lowPower)) return null
+  if (power === null && !states.every(isFullPower)) return null
+  const isAtPower = power === null ? isFullPower : powerNamesOf(sheet).get(power)!
   const fitting = sheet.matrix.filter(
     ({ state, wants }) =>
       wants.some(w => w.quantity === quantity) &&
       state.channel === channel &&
       (mode === null || state.mode === mode) &&
-      (lowPower === null || state.lowPower === lowPower),
+      isAtPower(state),
   )
   return fitting.length === 1 ? fitting[0]! : null
 }

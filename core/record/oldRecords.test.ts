@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { SHEETS } from '../sheet'
+import { VARIABLE } from '../../test/fixtures/variablePower'
 import { oldRecords, type OldNames } from './oldRecords'
 
 const NAMES: OldNames = {
@@ -148,4 +149,26 @@ describe('A visit that cannot be read', () => {
       [4, 'complaint', 'differs'],
     ])
   })
+})
+
+describe('the power of an old reading', () => {
+  const of = (power: string) =>
+    oldRecords([{ ...VISIT, ...READING, model: 'Osmund 27V', power }], { ...NAMES, sheets: [VARIABLE] })
+  const row = (power: string) => of(power).records[0]?.readings[0]?.point?.id
+  it('is a position by the name that the set gives it, in any case', () => {
+    expect(['high', '4 W', '4 w', 'low', '0.4 W', '1.5 W'].map(row)).toEqual([
+      'high-20',
+      'high-20',
+      'high-20',
+      'low-20',
+      'low-20',
+      'medium',
+    ])
+    expect(of('2 W').problems).toMatchObject([{ column: 'power', why: 'unknown' }])
+  })
+  it('is not guessed where the table is silent', () =>
+    expect(
+      oldRecords([{ ...VISIT, ...READING, model: 'Osmund 27V', power: '' }], { ...NAMES, sheets: [VARIABLE] })
+        .records[0]!.readings[0]!.point,
+    ).toBeNull())
 })

@@ -26,6 +26,7 @@ describe('lines of readings', () => {
       channel_name: '20',
       channel_hz: '27791250',
       low_power: 'false',
+      power_position: '',
       on_time_s: '1800',
       tone_hz: '',
     })

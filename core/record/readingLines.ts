@@ -22,6 +22,7 @@ export type ReadingLine = Record<
   | 'channel_name'
   | 'channel_hz'
   | 'low_power'
+  | 'power_position'
   | 'tone_hz'
   | 'tone_v'
   | 'input_v'
@@ -93,6 +94,7 @@ function lineOf(
     channel_name: bySheet.channel_name,
     channel_hz: bySheet.channel_hz,
     low_power: text(row.conditions.lowPower),
+    power_position: row.conditions.powerPosition ?? '',
     tone_hz: text(row.conditions.toneHz),
     tone_v: text(row.conditions.toneV),
     input_v: text(row.conditions.inputV),

@@ -16,6 +16,17 @@ const uk = (quantity: 'powerW' | 'deviationPositiveHz' | 'carrierHz', lowPower =
   limitFor(ruleSet('R-UK27'), quantity, at(20, lowPower))!
 const read = (value: number, bound: number) => ({ value, standardUncertainty: boundToStandard(bound) })
 
+describe('a position of the power control between its ends', () => {
+  const between = (id: string) => limitFor(ruleSet(id), 'powerW', { ...at(20), powerPosition: '1.5 W' })
+  it('may have no more than the highest, and need not have what only an end must have', () => {
+    expect(between('R-UK27')).toMatchObject({ low: null, high: 4 })
+    expect(between('R-SHOP')).toBeNull()
+    expect(limitFor(ruleSet('R-UK27'), 'deviationPositiveHz', { ...at(20), powerPosition: '1.5 W' })).toEqual(
+      uk('deviationPositiveHz'),
+    )
+  })
+})
+
 describe('legal limits, guard band', () => {
   it('noise is guarded against by twice its standard deviation, an accuracy class by its half width', () => {
     const near = { value: 3.9, standardUncertainty: 0.1 / 1.9 }

@@ -96,6 +96,8 @@ export interface RuleConditions {
   /** what the sheet calls for [SI]; null, or undefined = it names none */
   readonly nominal?: number | null
   readonly lowPower: boolean
+  /** between highest and lowest; none = at the end that lowPower says */
+  readonly powerPosition?: string
   readonly mode: Mode
 }
 
@@ -117,14 +119,18 @@ export interface ResolvedLimit {
 export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleConditions): ResolvedLimit | null {
   if (conditions.centreHz !== null && !coversChannel(set.planId, conditions.centreHz)) return null
   const candidates = set.limits.filter(
-    l =>
-      l.quantity === quantity &&
-      (l.lowPower ?? conditions.lowPower) === conditions.lowPower &&
-      (l.modes?.includes(conditions.mode) ?? true),
+    l => l.quantity === quantity && isOfPower(l, conditions) && (l.modes?.includes(conditions.mode) ?? true),
   )
   // A line written for this switch position is the more particular one and wins over the general line.
   const rule = candidates.find(l => l.lowPower !== undefined) ?? candidates[0]
   return rule ? resolve(set, rule, conditions) : null
+}
+
+/** What the highest position may have at most holds for those below it too; what it must have does not. */
+function isOfPower({ lowPower, bound }: RuleLimit, at: RuleConditions): boolean {
+  if (lowPower === undefined) return true
+  if (at.powerPosition) return !lowPower && bound.low === undefined
+  return lowPower === at.lowPower
 }
 
 function resolve(

@@ -1,4 +1,5 @@
 import { voltageRatioToDb } from '../quantity'
+import { samePower } from '../sheet'
 import type { TakenReading } from './takenReading'
 import type { RowConditions } from './jobEvent'
 
@@ -50,7 +51,7 @@ export function physicalDifferences(a: RowConditions, b: RowConditions): Differe
   const out: Difference[] = []
   if (a.mode !== b.mode) out.push({ kind: 'mode' })
   if (a.channel !== b.channel) out.push({ kind: 'channel' })
-  if (a.lowPower !== b.lowPower) out.push({ kind: 'power-switch' })
+  if (!samePower(a, b)) out.push({ kind: 'power-switch' })
   if (a.coverage !== b.coverage) out.push({ kind: 'coverage' })
   if (a.setting !== b.setting) out.push({ kind: 'setting', before: a.setting, after: b.setting })
   if (a.toneHz !== b.toneHz) out.push({ kind: 'tone', beforeHz: a.toneHz, afterHz: b.toneHz })

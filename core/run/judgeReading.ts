@@ -21,6 +21,7 @@ export interface Requirement {
 export interface RequirementConditions {
   readonly channel: number | null
   readonly lowPower: boolean
+  readonly powerPosition?: string
   readonly mode: Mode
 }
 
@@ -45,6 +46,7 @@ export function requirementOf(
           centreHz: at.channel === null ? null : (plan.channelsHz[at.channel - 1] ?? null),
           nominal: target?.nominalHz ?? null,
           lowPower: at.lowPower,
+          powerPosition: at.powerPosition,
           mode: at.mode,
         })
       : null

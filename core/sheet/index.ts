@@ -17,6 +17,7 @@ export type {
   Oscillator,
   OwedItem,
   OwnInspectionItem,
+  PowerControl,
   SetState,
   SpecLine,
   Step,
@@ -34,6 +35,7 @@ export { operatingPoint, sameConditions, type OperatingPoint } from './operating
 export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
+export { isFullPower, isLeastPower, sameControls, samePower, type PowerAt } from './controls'
 export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order
 export * from './authoring'

@@ -32,6 +32,13 @@ export interface OwedItem {
   readonly why: string
 }
 
+/** A control that the power follows, by the rows at its two ends. */
+export interface PowerControl {
+  readonly name: string
+  readonly lowestPointId: string
+  readonly highestPointId: string
+}
+
 export interface SpecLine {
   readonly what: string
   readonly value: string
@@ -68,6 +75,10 @@ export interface ModelSheet extends OfPlan {
   readonly matrix: readonly MeasurePoint[]
   readonly procedure: readonly Step[]
   readonly owed: readonly OwedItem[]
+  /** what the set calls the highest and the lowest position of its power control; none = high and low */
+  readonly powerNames?: { readonly high: string; readonly low: string }
+  /** controls whose range is a reading of its own */
+  readonly powerControls?: readonly PowerControl[]
   readonly testPoints?: readonly TestPoint[]
   readonly boards?: readonly BoardPicture[]
   readonly scheme?: MixingScheme

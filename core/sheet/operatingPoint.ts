@@ -9,5 +9,5 @@ export function operatingPoint(state: SetState): OperatingPoint {
 }
 
 export function sameConditions(a: OperatingPoint, b: OperatingPoint): boolean {
-  return (Object.keys(a) as (keyof OperatingPoint)[]).every(k => a[k] === b[k])
+  return (Object.keys({ ...a, ...b }) as (keyof OperatingPoint)[]).every(k => a[k] === b[k])
 }

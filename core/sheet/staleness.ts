@@ -1,4 +1,5 @@
 import { quantityInfo, type Quantity, type Topic } from '../quantity'
+import { isFullPower, type PowerAt } from './controls'
 import type { AdjusterRole, SetState } from './modelSheet'
 
 /** Readings that a receiver is judged by; its AGC voltage alone says nothing of what it hears. */
@@ -81,17 +82,17 @@ export const GOES_STALE: Record<
   's-meter-preset': { topics: ['s-meter'], because: 'it sets what the S-meter shows' },
 }
 
-/** Power says nothing of the other position of the switch, and with a tone it is no carrier. */
+/** Power says nothing of the other positions of the control, and with a tone it is no carrier. */
 const BY_STATE: readonly Quantity[] = ['powerW', 'pepW']
 
 /** The topic a reading belongs to, from its quantity and how the set stood. */
 export function topicOf(
   quantity: Quantity,
-  { lowPower, mode, toneHz }: Pick<SetState, 'lowPower' | 'mode' | 'toneHz'>,
+  { mode, toneHz, ...power }: PowerAt & Pick<SetState, 'mode' | 'toneHz'>,
 ): Topic {
   const { topic } = quantityInfo(quantity)
   if (!BY_STATE.includes(quantity)) return topic
-  if (lowPower) return 'low-power'
+  if (!isFullPower(power)) return 'low-power'
   return toneHz !== null && mode !== 'FM' ? 'modulated-power' : topic
 }
 

@@ -1,6 +1,6 @@
 import { powerRatioToDb } from '../quantity'
 import { history, type JobEvent } from '../run'
-import type { MeasurePoint, ModelSheet } from '../sheet'
+import { isFullPower, type MeasurePoint, type ModelSheet } from '../sheet'
 import type { Soak } from './soak'
 
 /** A soak is logged every five to fifteen minutes (common practice). */
@@ -31,7 +31,7 @@ export function soakPoint(sheet: ModelSheet): MeasurePoint {
     ({ state: s, wants }) =>
       s.keyed &&
       s.toneHz === null &&
-      !s.lowPower &&
+      isFullPower(s) &&
       s.mode === mode &&
       s.setting === setting &&
       s.coverage === 'standard' &&

@@ -18,6 +18,7 @@ import {
   operatingAdvice,
   rulesWords,
 } from '#shared/words/ownerWords'
+import { rangeWordsOfCompared } from '#shared/words/powerRangeWords'
 import { lessPowerWords, measuredWords } from '#shared/words/ownerReadings'
 import { dayAndTime } from '#shared/words/dateWords'
 import { jobKindWords } from '#shared/words/jobKindWords'
@@ -151,7 +152,10 @@ function readings({ sheet }: Handover, state: JobState): Content[] {
     heading(readingsTitle(state)),
     list(
       orNone(
-        measuredWords(sheet, state.compared, sides),
+        [
+          ...measuredWords(sheet, state.compared, sides),
+          ...rangeWordsOfCompared(sheet, state.compared, sides),
+        ],
         t(sides.length === 2 ? 'paper.noReadingWasTakenBothBefore' : 'paper.noReadingWasTaken'),
       ),
     ),
@@ -159,11 +163,16 @@ function readings({ sheet }: Handover, state: JobState): Content[] {
 }
 
 /** Every row of which something was read, and the names of the others. */
-function readingsTable({ compared, stages }: JobState, stale: ReadonlySet<string>): Content[] {
+function readingsTable(
+  sheet: ModelSheet,
+  { compared, stages }: JobState,
+  stale: ReadonlySet<string>,
+): Content[] {
   const sides = sidesOf(stages)
   const [read, unread] = [readRows(compared, sides), unreadRows(compared, sides)]
   return [
     ...(read.length > 0 ? [compareTable(read, stale, sides)] : []),
+    ...rangeWordsOfCompared(sheet, compared, sides).map(w => words(w)),
     ...(unread.length > 0
       ? [words(t('paper.rowsNotRead', { list: unread.join('; ') }), { fontSize: 8, margin: [0, 4, 0, 0] })]
       : []),
@@ -197,7 +206,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
       color: '#45524d',
       margin: [0, 0, 0, 3],
     }),
-    ...readingsTable(state, stale),
+    ...readingsTable(h.sheet, state, stale),
     ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
     heading(t('common.workDone')),
     list([

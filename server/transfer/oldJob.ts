@@ -54,7 +54,7 @@ function rowsTaken(
     if (r.point) rows.set(`${r.phase} ${r.point.id}`, [...(rows.get(`${r.phase} ${r.point.id}`) ?? []), r])
   return [...rows].map(([key, of]) => {
     const { phase, point, channel } = of[0]!
-    const { mode, lowPower, coverage } = point!.state
+    const { mode, lowPower, powerPosition, coverage } = point!.state
     return {
       kind: 'row-taken',
       id: idOf(key),
@@ -66,6 +66,7 @@ function rowsTaken(
         mode,
         channel,
         lowPower,
+        powerPosition,
         coverage,
         toneHz: null,
         toneV: null,

@@ -71,6 +71,7 @@ const state = closed({
   channel: number().integer().min(1).max(400).nullable().defined(),
   keyed: yes(),
   lowPower: yes(),
+  powerPosition: string().trim().label('form.powerPosition').min(1).max(60).optional(),
   toneHz: number().min(0).max(1e5).nullable().defined(),
   toneV: number().min(0).max(10).nullable().defined(),
   inputV: number().min(0).max(10).nullable().defined(),

@@ -4,6 +4,7 @@ import Ajv from 'ajv'
 import { describe, expect, it } from 'vitest'
 import { OWN_PLAN, bandsLike, channelPlan, type PlanBand } from '#core/rules'
 import { SHEETS, SHEET_TEMPLATES, blankSheet, changePlan, fromTemplate, modelSheet } from '#core/sheet'
+import { VARIABLE } from '../../test/fixtures/variablePower'
 import { SHEET_FILE_FORMAT, SHEET_FILE_VERSION, sheetFileBody } from '../sheetFile'
 import { sheetBody } from './sheetBody'
 
@@ -33,6 +34,7 @@ const all = [
   ...SHEET_TEMPLATES.map(t => fromTemplate(t.id, `new-${t.id}`, t.name, '2026-11-25')),
   blankSheet('blank', 'Blank', '2026-11-25'),
   OWN,
+  VARIABLE,
 ]
 
 describe('the schema of a sheet and the schema in the documentation', () => {

@@ -137,6 +137,18 @@ const shape = closed({
     }).required(),
     60,
   ),
+  powerNames: closed({ high: named('sheet.namesOfPower', 60), low: named('sheet.nameOfLeastPower', 60) })
+    .optional()
+    .default(undefined),
+  powerControls: array(
+    closed({
+      name: named('form.powerControl', 100),
+      lowestPointId: named('form.lowestEnd', 40),
+      highestPointId: named('form.highestEnd', 40),
+    }).required(),
+  )
+    .max(10)
+    .optional(),
   testPoints: array(
     closed({
       id: named('form.testPoint', 20),

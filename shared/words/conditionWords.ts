@@ -1,7 +1,7 @@
 import { t, translated } from '#shared/i18n'
 import { groupDigits, numberForField, showPlain, voltsToDbm } from '#core/quantity'
-import { OWN_PLAN, channelHz, channelName, receivedHz, type ChannelPlan } from '#core/rules'
-import { isOfReceiver, receiverTest, type MeasurePoint } from '#core/sheet'
+import { OWN_PLAN, channelHz, channelName, planOf, receivedHz, type ChannelPlan } from '#core/rules'
+import { isOfReceiver, receiverTest, type MeasurePoint, type ModelSheet, type SetState } from '#core/sheet'
 import { criterionWords, modulationWords } from './receiverWords'
 
 export interface ConditionWords {
@@ -12,8 +12,9 @@ export interface ConditionWords {
 }
 
 /** Under what a row is read, one condition after the other. */
-export function conditionsWords(point: MeasurePoint, plan: ChannelPlan): ConditionWords[] {
+export function conditionsWords(point: MeasurePoint, sheet: ModelSheet): ConditionWords[] {
   const { state } = point
+  const plan = planOf(sheet)
   const out: ConditionWords[] = []
   if (state.channel !== null) out.push({ label: t('common.channel'), value: channelWords(plan, state) })
   if (state.coverage === 'expanded') out.push({ label: t('run.coverage'), value: t('run.expanded') })
@@ -23,7 +24,7 @@ export function conditionsWords(point: MeasurePoint, plan: ChannelPlan): Conditi
     value: state.keyed ? t('run.keyed') : t('run.receiving'),
     isPlain: true,
   })
-  if (state.keyed) out.push({ label: t('run.power'), value: state.lowPower ? t('run.low') : t('run.high') })
+  if (state.keyed) out.push({ label: t('run.power'), value: powerWords(state, sheet) })
   if (state.toneHz !== null) {
     const drive = state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`
     out.push({ label: t('run.tone'), value: `${numberForField(state.toneHz / 1000)} kHz${drive}` })
@@ -31,6 +32,13 @@ export function conditionsWords(point: MeasurePoint, plan: ChannelPlan): Conditi
   if (point.wants.some(w => isOfReceiver(w.quantity)))
     out.push({ label: t('run.generator'), value: generatorWords(point) })
   return out
+}
+
+/** The position of the power control, by the name that it has on the set. */
+function powerWords({ lowPower, powerPosition }: SetState, { powerNames }: ModelSheet): string {
+  if (powerPosition) return translated(powerPosition)
+  if (powerNames) return translated(lowPower ? powerNames.low : powerNames.high)
+  return lowPower ? t('run.low') : t('run.high')
 }
 
 /**

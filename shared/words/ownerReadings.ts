@@ -79,8 +79,18 @@ function middleOfEach(sheet: ModelSheet, cells: readonly ComparedCell[]): Compar
   const { fromChannel, toChannel } = sheet.main
   const groups = new Map<string, ComparedCell[]>()
   for (const c of cells) {
-    const { mode, lowPower, setting, toneHz, toneV, inputV, keyed } = c.point.state
-    const key = JSON.stringify([c.want.quantity, mode, lowPower, setting, toneHz, toneV, inputV, keyed])
+    const { mode, lowPower, powerPosition, setting, toneHz, toneV, inputV, keyed } = c.point.state
+    const key = JSON.stringify([
+      c.want.quantity,
+      mode,
+      lowPower,
+      powerPosition,
+      setting,
+      toneHz,
+      toneV,
+      inputV,
+      keyed,
+    ])
     groups.set(key, [...(groups.get(key) ?? []), c])
   }
   return [...groups.values()].map(group => {

@@ -4,7 +4,7 @@ import { groupDigits, showPlain } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
 import type { JobEvent, OpenItem, RunState } from '#core/run'
 import type { RuleSet } from '#core/rules'
-import { SHEET_TEMPLATES, type ModelSheet } from '#core/sheet'
+import { SHEET_TEMPLATES, isLeastPower, type ModelSheet } from '#core/sheet'
 import { causeOf } from '#core/diagnose'
 import { LIMITER_ITEM, inspectionItems, soaks } from '#core/work'
 import { sentence } from './sentence'
@@ -63,7 +63,7 @@ export function operatingAdvice(
     t('owner.neverTransmitWithoutAnAntennaOr'),
     ...(advice ? [carrierWords(advice), ...headroomWords(advice)] : []),
     ...(hasAm && hasLimiter ? [t('owner.setTheMicrophoneGainForClear')] : []),
-    ...(sheet.matrix.some(p => p.state.lowPower) ? [t('owner.useLowPowerWithHighAntennas')] : []),
+    ...(sheet.matrix.some(p => isLeastPower(p.state)) ? [t('owner.useLowPowerWithHighAntennas')] : []),
     t('owner.noExternalAmplifierAndNoChanged'),
   ]
 }

@@ -22,6 +22,7 @@ const LOCATION_WORDS: Readonly<Record<SheetLocation['kind'], MessageCode>> = {
   'frequency': 'sheet.locationFrequency',
   'school': 'sheet.locationSchool',
   'band': 'sheet.locationBand',
+  'power-control': 'sheet.locationPowerControl',
 }
 
 /** "step A1.3, row twenty" */
@@ -54,6 +55,8 @@ const PROBLEM_WORDS: Readonly<Record<SheetProblem['code'], (p: ProblemAt) => str
   'too-many-channels': ({ what }) => t('sheet.tooManyChannels', { what }),
   'outside-band': ({ at, what }) => t('sheet.outsideTheBand', { at, what }),
   'mode-not-in-band': ({ at, what }) => t('sheet.modeNotInTheBand', { at, what }),
+  'two-power-positions': ({ at }) => t('sheet.twoPowerPositions', { at }),
+  'ends-of-control': ({ at }) => t('sheet.endsOfControl', { at }),
   'unknown-plan': ({ what }) => t('sheet.channelPlanDoesNotExist', { what }),
   'unknown-quantity': ({ at, what }) => t('sheet.isNotAQuantity', { at, what }),
   'no-points': ({ at }) => t('sheet.noRowIsMeasuredAddA', { at }),

@@ -1,6 +1,6 @@
 import type { Quantity } from '../../quantity'
 import type { CellState, RowState } from '../../run'
-import type { MeasurePoint, SetState } from '../../sheet'
+import { isFullPower, isLeastPower, type MeasurePoint, type SetState } from '../../sheet'
 import type { Observation, ReadingUsed } from './observable'
 import { soften, type Uncertain } from './soft'
 
@@ -48,8 +48,8 @@ export function found(
 }
 
 /** Keyed on high power without a tone: what the carrier is measured in. */
-export const isCarrier = (s: SetState) => s.keyed && !s.lowPower && s.toneHz === null
-export const isLowPower = (s: SetState) => s.keyed && s.lowPower && s.toneHz === null
+export const isCarrier = (s: SetState) => s.keyed && isFullPower(s) && s.toneHz === null
+export const isLowPower = (s: SetState) => s.keyed && isLeastPower(s) && s.toneHz === null
 export const isTone = (s: SetState) => s.keyed && s.toneHz !== null && s.toneHz < 2000
 
 /** A cell's window when it is open on neither side: what a power is held against. */

@@ -8,7 +8,7 @@ import {
   type RowState,
 } from '../../run'
 import type { RuleSet } from '../../rules'
-import type { MeasurePoint, ModelSheet, SetState } from '../../sheet'
+import { sameControls, samePower, type MeasurePoint, type ModelSheet } from '../../sheet'
 import { FULL_DEPTH, challenges, type Challenge, type MeterScale, type RowUnderDoubt } from '../plausibility'
 
 /** A row up to this much above a proven one is proven with it. */
@@ -86,9 +86,6 @@ function underDoubt(
     otherFull: otherFull(rows, point),
   }
 }
-
-const sameControls = (a: SetState, b: SetState) =>
-  a.mode === b.mode && a.lowPower === b.lowPower && a.coverage === b.coverage && a.setting === b.setting
 
 /**
  * The unmodulated carrier that a modulated row is held against: same channel, mode and controls; voice is
@@ -179,7 +176,7 @@ function supportedPower(
         t.struck === null &&
         t.row.conditions.mode === point.state.mode &&
         t.row.conditions.setting === point.state.setting &&
-        t.row.conditions.lowPower === point.state.lowPower,
+        samePower(t.row.conditions, point.state),
     )
     .map(t => t.reading)
   const inRows = rows
@@ -198,7 +195,7 @@ function otherFull(rows: readonly RowState[], point: MeasurePoint): { title: str
       r.point.id !== point.id &&
       r.point.state.mode === point.state.mode &&
       r.point.state.setting === point.state.setting &&
-      r.point.state.lowPower === point.state.lowPower,
+      samePower(r.point.state, point.state),
   )
   return alike
     .filter(r => (valueIn(r, 'depthNegativeRatio') ?? valueIn(r, 'depthPositiveRatio') ?? 0) >= FULL_DEPTH)

@@ -105,7 +105,7 @@ function taken(
 function conditionsOf({ reading, row: { conditions: c } }: TakenReading): string {
   return reading.quantity === 'referenceHz'
     ? ''
-    : [c.mode, c.channel, c.lowPower, c.coverage, c.setting, c.toneHz].join(' ')
+    : [c.mode, c.channel, c.lowPower, c.powerPosition, c.coverage, c.setting, c.toneHz].join(' ')
 }
 
 function turnsBefore(t: TakenReading, turns: History['turns']): number {

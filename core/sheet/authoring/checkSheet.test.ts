@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { VARIABLE } from '../../../test/fixtures/variablePower'
 import {
   SHEETS,
   SHEET_TEMPLATES,
@@ -84,4 +85,34 @@ describe('what does not hold together', () => {
       'unknown-oscillator',
     ],
   ])('%s', (_what, sheet, code) => expect(codes(sheet)).toContain(code))
+})
+
+describe('positions of the power control', () => {
+  const control = (lowestPointId: string, highestPointId: string): ModelSheet => ({
+    ...VARIABLE,
+    powerControls: [{ name: 'Knob', lowestPointId, highestPointId }],
+  })
+  it('a row is at one of them', () => {
+    expect(codes(VARIABLE)).toEqual([])
+    const matrix = VARIABLE.matrix.map(p =>
+      p.id === 'medium' ? { ...p, state: { ...p.state, lowPower: true } } : p,
+    )
+    expect(checkSheet({ ...VARIABLE, matrix })).toEqual([
+      { code: 'two-power-positions', at: { kind: 'row', name: 'medium', row: null }, names: [] },
+    ])
+  })
+  it.each([
+    ['one row twice', 'high-20', 'high-20'],
+    ['another channel', 'least', 'high-1'],
+    ['a row that reads no power', 'tone-20', 'high-20'],
+    ['a row that is not there', 'gone', 'high-20'],
+  ])('its ends are two rows of one channel that read a power: %s', (_n, low, high) =>
+    expect(checkSheet(control(low, high))).toEqual([
+      { code: 'ends-of-control', at: { kind: 'power-control', name: 'Knob', row: null }, names: [] },
+    ]),
+  )
+  it('two of one name are told', () =>
+    expect(
+      codes({ ...VARIABLE, powerControls: [...VARIABLE.powerControls!, ...VARIABLE.powerControls!] }),
+    ).toEqual(['named-twice']))
 })

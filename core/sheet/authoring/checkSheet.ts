@@ -1,6 +1,6 @@
 import { QUANTITIES } from '../../quantity'
 import { CHANNEL_PLANS, OWN_PLAN, planOf } from '../../rules'
-import type { MeasurePoint, ModelSheet, Step, TargetSpec } from '../modelSheet'
+import type { MeasurePoint, ModelSheet, PowerControl, Step, TargetSpec } from '../modelSheet'
 import { SCHOOLS } from '../schools/schools'
 import { bandProblems } from './checkBands'
 import { comesAfter, cycleIn } from './order'
@@ -32,6 +32,7 @@ export function checkSheet(sheet: ModelSheet): SheetProblem[] {
     ...sheet.procedure.flatMap((s, i) => stepProblems(sheet, s, i)),
     ...ringProblem(sheet.procedure),
     ...schemeProblems(sheet),
+    ...powerControlProblems(sheet),
     ...schoolProblems(sheet),
   ]
 }
@@ -76,6 +77,7 @@ function pointProblems(sheet: ModelSheet, { state, wants }: MeasurePoint, at: Sh
   const targets = wants.flatMap(w => (w.target ? [w.target] : []))
   return [
     ...(wants.length === 0 ? [problem('no-wants', at)] : []),
+    ...(state.lowPower && state.powerPosition ? [problem('two-power-positions', at)] : []),
     ...(outOfPlan ? [problem('unknown-channel', at, String(state.channel))] : []),
     ...(state.keyed && modes.length > 0 && !modes.includes(state.mode)
       ? [problem('mode-not-in-band', at, state.mode)]
@@ -119,6 +121,24 @@ function targetProblems(sheet: ModelSheet, target: TargetSpec, at: SheetLocation
 function ringProblem(steps: readonly Step[]): SheetProblem[] {
   const ring = cycleIn(steps)
   return ring ? [problem('waits-for-itself', location('step', ring[0]!), ...ring)] : []
+}
+
+/** Both ends are rows that read a power, alike but for the control. */
+function powerControlProblems({ powerControls = [], matrix }: ModelSheet): SheetProblem[] {
+  const endOf = (id: string) => matrix.find(p => p.id === id && p.wants.some(w => w.quantity === 'powerW'))
+  const isPair = ({ lowestPointId, highestPointId }: PowerControl) => {
+    const [low, high] = [endOf(lowestPointId)?.state, endOf(highestPointId)?.state]
+    return low && high && low !== high && low.mode === high.mode && low.channel === high.channel
+  }
+  return [
+    ...twice(
+      'power-control',
+      powerControls.map(c => c.name),
+    ),
+    ...powerControls
+      .filter(c => !isPair(c))
+      .map(c => problem('ends-of-control', location('power-control', c.name))),
+  ]
 }
 
 function schoolProblems({ schools = {} }: ModelSheet): SheetProblem[] {

@@ -23,6 +23,7 @@ export const SHEET_LISTS = {
   typicalFaults: 'seen',
   boards: 'side',
   bands: 'name',
+  powerControls: 'name',
 } as const
 const NOT_COMPARED = ['revision', 'revisedOn']
 

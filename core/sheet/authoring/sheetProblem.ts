@@ -23,6 +23,8 @@ export const SHEET_PROBLEMS = [
   'too-many-channels',
   'outside-band',
   'mode-not-in-band',
+  'two-power-positions',
+  'ends-of-control',
 ] as const
 export type SheetProblemCode = (typeof SHEET_PROBLEMS)[number]
 
@@ -38,6 +40,7 @@ export const SHEET_PLACES = [
   'frequency',
   'school',
   'band',
+  'power-control',
 ] as const
 
 /** Where in a sheet something is; a row of a step has the step's id and its own. */

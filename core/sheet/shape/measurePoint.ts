@@ -10,7 +10,13 @@ export interface SetState {
   readonly mode: Mode
   readonly channel: number | null
   readonly keyed: boolean
+  /** at the lowest position of the power control */
   readonly lowPower: boolean
+  /**
+   * position of the power control between highest and lowest, as the set or the sheet calls it: 'medium',
+   * '2.5 W', 'mark 3'; none = at the end that lowPower says
+   */
+  readonly powerPosition?: string
   readonly toneHz: number | null
   /** audio drive [V rms]; null = as the step says */
   readonly toneV: number | null

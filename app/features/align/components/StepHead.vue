@@ -2,7 +2,6 @@
 import { numberForField } from '#core/quantity'
 import { t, translated } from '#shared/i18n'
 import type { StepState, Turn } from '#core/run'
-import { planOf } from '#core/rules'
 import { fieldPath, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { conditionsWords } from '#shared/words/conditionWords'
 import { staleWords } from '#shared/words/runWords'
@@ -35,7 +34,7 @@ const emit = defineEmits<{ amend: [path: string] }>()
       <StateMark aria-hidden="true" mark="partial" /> {{ t('align.next', { next }) }}
     </p>
     <div class="cond">
-      <span v-for="c in conditionsWords(point, planOf(sheet))" :key="c.label"
+      <span v-for="c in conditionsWords(point, sheet)" :key="c.label"
         >{{ c.label }} <b>{{ c.value }}</b></span
       >
       <span

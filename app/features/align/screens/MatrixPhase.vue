@@ -6,7 +6,6 @@ import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import StartPositions from '~/features/job/components/work/StartPositions.vue'
 import { shortestKeyDownWords } from '#shared/words/runWords'
 import { STRIKE_REASONS, panelTickA } from '#core/run'
-import { planOf } from '#core/rules'
 import { USUAL_KEY_DOWN_S, operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
@@ -94,7 +93,7 @@ onBeforeUnmount(() => live.leave())
     <p class="care">{{ cautions.join(' ') }}</p>
     <TypedGrid
       :rows="rows.filter(r => listed.includes(r))"
-      :plan="planOf(sheet)"
+      :sheet="sheet"
       :tick-a="panelTickA(sheet)"
       :options-for="instruments.optionsFor"
       :typed-with="instruments.typedWith"
@@ -113,7 +112,7 @@ onBeforeUnmount(() => live.leave())
     :rows="rows"
     :listed="listed"
     :apart-from="listed.find(r => apart.includes(r))?.point.id ?? null"
-    :plan="planOf(sheet)"
+    :sheet="sheet"
     :doubts="doubts"
     :active="active"
     :typing="typing"

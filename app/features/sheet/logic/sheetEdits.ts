@@ -78,6 +78,7 @@ const TAB_OF: Readonly<Record<SheetProblem['at']['kind'], SheetTab>> = {
   'adjuster': 'adjusters',
   'as-found': 'as-found',
   'row': 'as-found',
+  'power-control': 'as-found',
   'procedure': 'procedure',
   'step': 'procedure',
   'oscillator': 'oscillators',

@@ -8,6 +8,7 @@ import BoardEdit from '../components/edit/BoardEdit.vue'
 import ConflictList from '../components/edit/ConflictList.vue'
 import OtherLists from '../components/edit/OtherLists.vue'
 import PointList from '../components/edit/PointList.vue'
+import PowerControls from '../components/edit/PowerControls.vue'
 import RemovalDialog from '../components/edit/RemovalDialog.vue'
 import SaveBar from '../components/edit/SaveBar.vue'
 import SchemeFields from '../components/edit/SchemeFields.vue'
@@ -97,14 +98,16 @@ async function save() {
         @change="draft.change"
         @photo="addPhoto"
       />
-      <PointList
-        v-else-if="tab === 'as-found'"
-        :points="sheet.matrix"
-        :plan="planOf(sheet)"
-        :steps="sheet.procedure.map(s => s.id)"
-        :fresh="fresh"
-        @change="matrix => draft.change({ matrix })"
-      />
+      <template v-else-if="tab === 'as-found'">
+        <PointList
+          :points="sheet.matrix"
+          :plan="planOf(sheet)"
+          :steps="sheet.procedure.map(s => s.id)"
+          :fresh="fresh"
+          @change="matrix => draft.change({ matrix })"
+        />
+        <PowerControls :sheet="sheet" @change="draft.change" />
+      </template>
       <StepList
         v-else-if="tab === 'procedure'"
         v-model:open="openStep"

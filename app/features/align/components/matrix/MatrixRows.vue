@@ -2,7 +2,7 @@
 import { t, translated } from '#shared/i18n'
 import { nextTick, ref, watch } from 'vue'
 import type { Quantity } from '#core/quantity'
-import type { ChannelPlan } from '#core/rules'
+import type { ModelSheet } from '#core/sheet'
 import type { RowState } from '#core/run'
 import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
@@ -19,7 +19,7 @@ const props = defineProps<{
   rows: readonly RowState[]
   /** first of the rows that stand apart, under words of their own */
   apartFrom?: string | null
-  plan: ChannelPlan
+  sheet: ModelSheet
   /** nothing more is read here */
   closed?: boolean
   doubts: Readonly<Record<string, readonly Doubt[]>>
@@ -73,7 +73,7 @@ function markFor(row: RowState) {
         <div class="head">
           <b>{{ row.point.title }}</b>
           <span class="quiet"
-            ><template v-for="(c, i) in conditionsWords(row.point, plan)" :key="c.label"
+            ><template v-for="(c, i) in conditionsWords(row.point, sheet)" :key="c.label"
               >{{ i ? ', ' : '' }}{{ c.isPlain ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
             ></span
           >

@@ -2,9 +2,9 @@
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
-import type { ChannelPlan } from '#core/rules'
 import type { RowState } from '#core/run'
-import { isOfReceiver } from '#core/sheet'
+import { isOfReceiver, type ModelSheet } from '#core/sheet'
+import { rangeWordsOfRows } from '#shared/words/powerRangeWords'
 import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import MatrixRows from './MatrixRows.vue'
@@ -17,7 +17,7 @@ const props = defineProps<{
   /** rows of the list; the others stand apart */
   listed: readonly RowState[]
   apartFrom: string | null
-  plan: ChannelPlan
+  sheet: ModelSheet
   /** nothing more is read here */
   closed?: boolean
   /** by row: what in it cannot be true */
@@ -47,6 +47,8 @@ const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).l
 const missingReceiver = computed(() =>
   props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))),
 )
+/** What the power controls reach, once an end of one was read. */
+const ranges = computed(() => rangeWordsOfRows(props.sheet, props.rows))
 </script>
 
 <template>
@@ -69,10 +71,13 @@ const missingReceiver = computed(() =>
       <v-btn @click="emit('table')">{{ t('align.typeAsTable') }} <kbd>G</kbd></v-btn>
     </div>
     <slot />
+    <ul v-if="ranges.length > 0" class="ranges">
+      <li v-for="w in ranges" :key="w">{{ w }}</li>
+    </ul>
     <MatrixRows
       :rows="listed"
       :apart-from="apartFrom"
-      :plan="plan"
+      :sheet="sheet"
       :closed="closed"
       :doubts="doubts"
       :active="active"

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, nextTick, onMounted, ref } from 'vue'
 import type { Quantity } from '#core/quantity'
-import type { ChannelPlan } from '#core/rules'
+import type { ModelSheet } from '#core/sheet'
 import type { RowState } from '#core/run'
 import { t } from '#shared/i18n'
 import { quantityLabel } from '#shared/words/quantityWords'
@@ -17,7 +17,7 @@ import TypedGridTable from './TypedGridTable.vue'
 /** Readings typed as a table: Enter goes on, a column can be pasted, a whole row is kept when it is left. */
 const props = defineProps<{
   rows: readonly RowState[]
-  plan: ChannelPlan
+  sheet: ModelSheet
   tickA: number | null
   optionsFor: (q: Quantity) => TypedInstrument[]
   typedWith: (q: Quantity) => TypedInstrument | null
@@ -51,7 +51,7 @@ const words = computed(() => {
 })
 const setNow = computed(() => {
   const row = props.rows.find(r => r.point.id === at.value?.pointId)
-  const words = row ? conditionsWords(row.point, props.plan) : []
+  const words = row ? conditionsWords(row.point, props.sheet) : []
   return words.map(c => (c.isPlain ? c.value : `${c.label} ${c.value}`)).join(' \u00b7 ')
 })
 

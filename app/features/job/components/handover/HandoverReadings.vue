@@ -5,6 +5,7 @@ import type { ModelSheet } from '#core/sheet'
 import type { Stage } from '#core/work'
 import { t } from '#shared/i18n'
 import { bandCharts } from '#shared/words/bandChart'
+import { rangeWordsOfCompared } from '#shared/words/powerRangeWords'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import StateMark from '~/ui/gauge/StateMark.vue'
 import BandChart from './BandChart.vue'
@@ -22,6 +23,7 @@ const stale = computed(() => new Set(props.asLeft.filter(r => r.stale).map(r => 
 const charts = computed(() => bandCharts(props.compared, props.sheet))
 const sides = computed(() => sidesOf(props.stages))
 const read = computed(() => readRows(props.compared, sides.value))
+const ranges = computed(() => rangeWordsOfCompared(props.sheet, props.compared, sides.value))
 const unread = computed(() => unreadRows(props.compared, sides.value))
 </script>
 
@@ -37,6 +39,7 @@ const unread = computed(() => unreadRows(props.compared, sides.value))
     <div v-if="read.length > 0" class="scroll" tabindex="0">
       <CompareTable :cells="read" :stale="stale" :sides="sides" />
     </div>
+    <p v-for="w in ranges" :key="w" class="range">{{ w }}</p>
     <p v-if="unread.length > 0" class="quiet unread">
       {{ t('job.rowsNotRead', { list: unread.join('; ') }) }}
     </p>

@@ -1,10 +1,9 @@
 <script setup lang="ts">
-import { numberForField } from '#core/quantity'
-import { enteredNumber } from '~/ui/enteredNumber'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
-import { MODES, channelName, type ChannelPlan } from '#core/rules'
+import { channelName, type ChannelPlan } from '#core/rules'
 import type { MeasurePoint, SetState, Measurand } from '#core/sheet'
+import StateFields from './StateFields.vue'
 import WantFields from './WantFields.vue'
 
 /** Rows that are measured: how the set stands, and which numbers are read in one key-down. */
@@ -38,8 +37,6 @@ function add() {
   const id = Array.from({ length: 200 }, (_, k) => `row-${ids.length + 1 + k}`).find(n => !ids.includes(n))!
   emit('change', [...props.points, { ...like, id, title: t('sheet.again', { title: like.title }) }])
 }
-/** Units of the fields in one volt. */
-const [MV, UV] = [1e3, 1e6]
 </script>
 
 <template>
@@ -65,81 +62,7 @@ const [MV, UV] = [1e3, 1e6]
         <label class="long"
           >{{ t('sheet.title') }}<input :value="p.title" @change="put(i, { title: text($event) })"
         /></label>
-        <label class="short"
-          >{{ t('common.mode')
-          }}<select :value="p.state.mode" @change="state(i, { mode: text($event) as SetState['mode'] })">
-            <option v-for="m in MODES" :key="m">{{ m }}</option>
-          </select></label
-        >
-        <label class="short"
-          >{{ t('common.channel')
-          }}<select
-            :value="p.state.channel ?? ''"
-            @change="state(i, { channel: enteredNumber($event, p.state.channel, { optional: true }) })"
-          >
-            <option value="">{{ t('sheet.any') }}</option>
-            <option v-for="c in channels" :key="c.value" :value="c.value">{{ c.title }}</option>
-          </select></label
-        >
-        <label class="check"
-          ><input type="checkbox" :checked="p.state.keyed" @change="state(i, { keyed: !p.state.keyed })" />
-          {{ t('sheet.keyed') }}</label
-        >
-        <label class="check"
-          ><input
-            type="checkbox"
-            :checked="p.state.lowPower"
-            @change="state(i, { lowPower: !p.state.lowPower })"
-          />
-          {{ t('sheet.lowPower') }}</label
-        >
-        <label class="check"
-          ><input
-            type="checkbox"
-            :checked="p.state.coverage === 'expanded'"
-            @change="state(i, { coverage: p.state.coverage === 'expanded' ? 'standard' : 'expanded' })"
-          />
-          {{ t('sheet.expanded') }}</label
-        >
-        <label class="short"
-          >{{ t('sheet.toneHz')
-          }}<input
-            class="fig"
-            :value="numberForField(p.state.toneHz)"
-            @change="state(i, { toneHz: enteredNumber($event, p.state.toneHz, { optional: true }) })"
-        /></label>
-        <label class="short"
-          >{{ t('sheet.driveMv')
-          }}<input
-            class="fig"
-            :value="numberForField(p.state.toneV === null ? null : p.state.toneV * MV, 6)"
-            @change="
-              state(i, { toneV: enteredNumber($event, p.state.toneV, { perSi: MV, optional: true }) })
-            "
-        /></label>
-        <label class="short"
-          >{{ t('sheet.generatorV')
-          }}<input
-            class="fig"
-            :value="numberForField(p.state.inputV === null ? null : p.state.inputV * UV, 6)"
-            @change="
-              state(i, { inputV: enteredNumber($event, p.state.inputV, { perSi: UV, optional: true }) })
-            "
-        /></label>
-        <label class="long"
-          >{{ t('sheet.controls')
-          }}<input
-            :value="p.state.setting"
-            :placeholder="t('sheet.asUsual')"
-            @change="state(i, { setting: text($event) })"
-        /></label>
-        <label class="long"
-          >{{ t('sheet.also')
-          }}<input
-            :value="p.state.also ?? ''"
-            :placeholder="t('sheet.probePosition')"
-            @change="state(i, { also: text($event) || null })"
-        /></label>
+        <StateFields :state="p.state" :channels="channels" @change="change => state(i, change)" />
       </div>
       <WantFields
         v-for="(w, k) in p.wants"
