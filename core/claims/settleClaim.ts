@@ -1,7 +1,7 @@
 import { expandedUncertainty, powerRatioToDb } from '../quantity'
 import type { CellState, RowState } from '../run'
 import type { Verdict } from '../rules'
-import type { ModelSheet } from '../sheet'
+import { isFullPower, type ModelSheet } from '../sheet'
 import type { Claim } from './claim'
 import { SPEAKS_TO } from './speaksTo'
 
@@ -160,7 +160,10 @@ function evidence(
       (!main || s.channel === null || (s.channel >= main.fromChannel && s.channel <= main.toChannel)),
   )
   const byControls = preferred(
-    preferred(usual, e => /as the owner had it/.test(e.row.point.state.setting)),
+    preferred(
+      preferred(usual, e => isFullPower(e.row.point.state)),
+      e => /as the owner had it/.test(e.row.point.state.setting),
+    ),
     e => e.row.point.state.setting === (main?.setting ?? ''),
   )
   // Rows under different controls say different things: which of them the owner spoke of is not known.

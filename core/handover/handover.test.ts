@@ -211,7 +211,7 @@ describe('how high to leave the AM carrier', () => {
 describe('what was adjusted', () => {
   const summary = (sheet: ModelSheet, ...events: JobEvent[]) => {
     const state = jobState(sheet, ruleSet(sheet.defaultRuleSetId), events)
-    return adjusted(state.run, state.compared)
+    return adjusted(state.run, state.compared, events)
   }
   it('is said, inferred, or neither', () => {
     expect(summary(FM)).toEqual({ declared: [], inferred: [], unexplained: [], elsewhere: [] })
@@ -227,6 +227,26 @@ describe('what was adjusted', () => {
       ]),
     ).toEqual([['high-20', 'powerW']])
     expect(summary(FM, at('as-found', 3.9), at('as-left', 3.92)).unexplained).toEqual([])
+    const replaced: JobEvent = {
+      id: crypto.randomUUID(),
+      atMs: 1,
+      kind: 'part-changed',
+      designator: 'Q5',
+      partOut: 'C12',
+      partIn: 'the same',
+      isFinal: false,
+      text: '',
+    }
+    const struckOut: JobEvent = {
+      id: crypto.randomUUID(),
+      atMs: 2,
+      kind: 'event-struck',
+      eventId: replaced.id,
+      reason: 'another set',
+    }
+    const changed = [at('as-found', 5.02), at('as-left', 3.95)]
+    expect(summary(FM, ...changed, replaced).unexplained).toEqual([])
+    expect(summary(FM, ...changed, replaced, struckOut).unexplained).toHaveLength(1)
   })
 })
 

@@ -1,26 +1,33 @@
 import { expandedUncertainty } from '../quantity'
-import type { ComparedCell, RunState, Turn } from '../run'
+import { lastMending, validEvents, type ComparedCell, type JobEvent, type RunState, type Turn } from '../run'
 
 /** What the record says was adjusted: said, inferred, or neither although readings changed. */
 export interface AdjustedSummary {
   readonly declared: readonly Turn[]
   /** nobody said so: a reading moved more than drift and noise explain; one of these, or several */
   readonly inferred: readonly Turn[]
-  /** comparable cells that changed beyond both uncertainties while no turn explains anything */
+  /** comparable cells that changed beyond both uncertainties while neither a turn nor a repair explains anything */
   readonly unexplained: readonly ComparedCell[]
   /** by the sheet of another model, before it was changed */
   readonly elsewhere: readonly string[]
 }
 
-/** One turn of each adjuster, the last one. */
-export function adjusted(run: RunState, compared: readonly ComparedCell[]): AdjustedSummary {
+/**
+ * One turn of each adjuster, the last one.
+ * @param events of the job: where a part was replaced or a spot treated, a changed reading is explained
+ */
+export function adjusted(
+  run: RunState,
+  compared: readonly ComparedCell[],
+  events: readonly JobEvent[],
+): AdjustedSummary {
   const last = (turns: readonly Turn[]) => [...new Map(turns.map(t => [t.designator, t])).values()]
   const declared = last(run.history.turns.filter(t => !t.inferred))
   const inferred = last(run.history.turns.filter(t => t.inferred)).filter(
     t => !declared.some(d => d.designator === t.designator),
   )
   const elsewhere = run.turnedElsewhere
-  const isSaid = declared.length + elsewhere.length > 0
+  const isSaid = declared.length + elsewhere.length > 0 || lastMending(validEvents(events)) >= 0
   return { declared, inferred, unexplained: isSaid ? [] : compared.filter(changed), elsewhere }
 }
 

@@ -18,6 +18,7 @@ import {
   operatingAdvice,
   rulesWords,
 } from '#shared/words/ownerWords'
+import { panelMeterWords } from '#shared/words/panelMeterWords'
 import { rangeWordsOfCompared } from '#shared/words/powerRangeWords'
 import { lessPowerWords, measuredWords } from '#shared/words/ownerReadings'
 import { dayAndTime } from '#shared/words/dateWords'
@@ -165,14 +166,14 @@ function readings({ sheet }: Handover, state: JobState): Content[] {
 /** Every row of which something was read, and the names of the others. */
 function readingsTable(
   sheet: ModelSheet,
-  { compared, stages }: JobState,
+  { compared, stages, asLeft }: JobState,
   stale: ReadonlySet<string>,
 ): Content[] {
   const sides = sidesOf(stages)
   const [read, unread] = [readRows(compared, sides), unreadRows(compared, sides)]
   return [
     ...(read.length > 0 ? [compareTable(read, stale, sides)] : []),
-    ...rangeWordsOfCompared(sheet, compared, sides).map(w => words(w)),
+    ...[...rangeWordsOfCompared(sheet, compared, sides), ...panelMeterWords(asLeft)].map(w => words(w)),
     ...(unread.length > 0
       ? [words(t('paper.rowsNotRead', { list: unread.join('; ') }), { fontSize: 8, margin: [0, 4, 0, 0] })]
       : []),
@@ -211,7 +212,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     heading(t('common.workDone')),
     list([
       ...convertedWords(h.sheet, h.found),
-      ...workDone(state.run, adjusted(state.run, state.compared), events),
+      ...workDone(state.run, adjusted(state.run, state.compared, events), events),
       ...mendedWords(h.sheet, events),
     ]),
     heading(t('paper.openItems')),

@@ -57,5 +57,5 @@ export function orNone(lines: readonly string[], none: string): readonly string[
 /** Where no step is finished and nothing was mended: what was turned all the same. */
 export function turnedOrNothing({ run, compared }: JobState): string {
   const isTurned = run.history.turns.length > 0 || run.turnedElsewhere.length > 0
-  return isTurned ? adjustedWords(adjusted(run, compared)).join(' ') : t('paper.noWorkRecorded')
+  return isTurned ? adjustedWords(adjusted(run, compared, [])).join(' ') : t('paper.noWorkRecorded')
 }

@@ -1,10 +1,11 @@
 import { describe, expect, it } from 'vitest'
 import { compareMatrix, matrixState, runState, type JobEvent, type Phase } from '#core/run'
 import { ruleSet } from '#core/rules'
-import { pointOf } from '#core/sheet'
+import { pointOf, type ModelSheet } from '#core/sheet'
 import { rowTaken, turned } from '../../test/fixtures/jobEvents'
 import { VARIABLE } from '../../test/fixtures/variablePower'
 import { conditionsWords } from './conditionWords'
+import { panelMeterWords } from './panelMeterWords'
 import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
 
 const RULES = ruleSet('R-UK27')
@@ -45,6 +46,33 @@ describe('what is said of a power control', () => {
   it('a row is read at the position that it names, by the names on the set', () => {
     const power = (id: string) =>
       conditionsWords(pointOf(VARIABLE, null, id), VARIABLE).find(c => c.label === 'Power')?.value
-    expect(['high-20', 'low-20', 'medium', 'reference'].map(power)).toEqual(['4 W', '0.4 W', '1.5 W', undefined])
+    expect(['high-20', 'low-20', 'medium', 'reference'].map(power)).toEqual([
+      '4 W',
+      '0.4 W',
+      '1.5 W',
+      undefined,
+    ])
+  })
+})
+
+describe('what is said of the panel meter', () => {
+  it('needs it at two levels: its one row, and a low power where it was read too', () => {
+    const sheet: ModelSheet = {
+      ...VARIABLE,
+      matrix: VARIABLE.matrix.map(p =>
+        p.id === 'least'
+          ? { ...p, wants: [...p.wants, { quantity: 'panelPowerW', target: null, judgeLimit: false }] }
+          : p,
+      ),
+    }
+    const of = (...events: JobEvent[]) =>
+      panelMeterWords(matrixState(sheet, RULES, runState(sheet, RULES, events).history, 'as-left'))
+    const full = [
+      rowTaken('as-left', null, 'high-20', { powerW: 4 }),
+      rowTaken('as-left', null, 'panel', { panelPowerW: 4 }),
+    ]
+    expect(of(...full)).toEqual([])
+    const [words] = of(rowTaken('as-left', null, 'least', { powerW: 0.5, panelPowerW: 0.9 }, LEAST), ...full)
+    expect(words).toMatch(/0\.90.W at 0\.500.W and 4\.0.* at 4\.00.W: it is not linear/)
   })
 })

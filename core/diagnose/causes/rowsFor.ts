@@ -16,6 +16,8 @@ export function rowsFor(
   const { mode, fromChannel, toChannel, setting } = sheet.main
   const inPlace = rows.filter(
     ({ point: { state: s } }) =>
+      // Between the ends of its power control a set shows what neither end does.
+      !s.powerPosition &&
       s.coverage === 'standard' &&
       (s.channel === null || (s.channel >= fromChannel && s.channel <= toChannel)),
   )

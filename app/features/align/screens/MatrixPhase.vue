@@ -133,7 +133,7 @@ onBeforeUnmount(() => live.leave())
     @table="asTable = true"
   >
     <StartPositions
-      v-if="phase === 'as-found' && !isClosed"
+      v-if="phase === 'as-found' && !isClosed && sheet.adjusters.length > 0"
       :positions="startPositions(sheet, job.foundEvents)"
       @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"
       ><JobPhotos about="positions" :label="t('align.photosOfTheStartingPositions')" small

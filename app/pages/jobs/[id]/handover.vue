@@ -23,7 +23,9 @@ const store = useJobStore()
 const night = useCookie('theme')
 const settling = ref<readonly string[]>([])
 const handing = ref(false)
-const work = computed(() => workDone(store.run!, adjusted(store.run!, store.compared), store.events))
+const work = computed(() =>
+  workDone(store.run!, adjusted(store.run!, store.compared, store.events), store.events),
+)
 const open = computed(() => unsettled(store.items))
 const tried = computed(() => complaintLines(store.events))
 const planned = computed(() => plannedWork(store.events))

@@ -1,4 +1,5 @@
 import { powerRatioToDb } from '../../../quantity'
+import { isFullPower } from '../../../sheet'
 import { found, isCarrier, isLowPower, middle, rated, seen, windowOf } from '../cells'
 import type { Observable } from '../observable'
 import { between, repeatable } from '../soft'
@@ -146,7 +147,7 @@ export const POWER_OBSERVABLES: readonly Observable[] = [
       quantities: ['panelPowerW', 'powerW'],
       see: rows => {
         const [panel, power] = [
-          middle(found(rows, 'panelPowerW', s => s.keyed)),
+          middle(found(rows, 'panelPowerW', s => s.keyed && isFullPower(s))),
           middle(found(rows, 'powerW', isCarrier)),
         ]
         if (!panel || !power || power.value <= 0) return null

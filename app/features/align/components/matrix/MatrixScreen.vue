@@ -4,6 +4,7 @@ import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
 import type { RowState } from '#core/run'
 import { isOfReceiver, type ModelSheet } from '#core/sheet'
+import { panelMeterWords } from '#shared/words/panelMeterWords'
 import { rangeWordsOfRows } from '#shared/words/powerRangeWords'
 import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
@@ -47,8 +48,8 @@ const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).l
 const missingReceiver = computed(() =>
   props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))),
 )
-/** What the power controls reach, once an end of one was read. */
-const ranges = computed(() => rangeWordsOfRows(props.sheet, props.rows))
+/** What several rows say together: reach of the power controls, the panel meter at two levels. */
+const ranges = computed(() => [...rangeWordsOfRows(props.sheet, props.rows), ...panelMeterWords(props.rows)])
 </script>
 
 <template>

@@ -5,6 +5,7 @@ import type { ModelSheet } from '#core/sheet'
 import type { Stage } from '#core/work'
 import { t } from '#shared/i18n'
 import { bandCharts } from '#shared/words/bandChart'
+import { panelMeterWords } from '#shared/words/panelMeterWords'
 import { rangeWordsOfCompared } from '#shared/words/powerRangeWords'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import StateMark from '~/ui/gauge/StateMark.vue'
@@ -23,7 +24,10 @@ const stale = computed(() => new Set(props.asLeft.filter(r => r.stale).map(r => 
 const charts = computed(() => bandCharts(props.compared, props.sheet))
 const sides = computed(() => sidesOf(props.stages))
 const read = computed(() => readRows(props.compared, sides.value))
-const ranges = computed(() => rangeWordsOfCompared(props.sheet, props.compared, sides.value))
+const ranges = computed(() => [
+  ...rangeWordsOfCompared(props.sheet, props.compared, sides.value),
+  ...panelMeterWords(props.asLeft),
+])
 const unread = computed(() => unreadRows(props.compared, sides.value))
 </script>
 
