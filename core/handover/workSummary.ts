@@ -6,7 +6,7 @@ export interface AdjustedSummary {
   readonly declared: readonly Turn[]
   /** nobody said so: a reading moved more than drift and noise explain; one of these, or several */
   readonly inferred: readonly Turn[]
-  /** comparable cells that changed beyond both uncertainties while neither a turn nor a repair explains anything */
+  /** comparable cells that changed beyond both uncertainties with neither a turn nor a repair on record */
   readonly unexplained: readonly ComparedCell[]
   /** by the sheet of another model, before it was changed */
   readonly elsewhere: readonly string[]
