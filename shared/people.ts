@@ -25,6 +25,8 @@ export interface Me {
   readonly known: readonly Author[]
   /** somebody signs in by a passkey under the name by which this page was opened */
   readonly hasPasskeys: boolean
+  /** a simulated bench runs here */
+  readonly hasPractice: boolean
 }
 
 /** A key of a device by which somebody signs in, as its owner sees it. */

@@ -91,6 +91,7 @@ useBenchKeys({ '?': () => (keysOpen.value = true), 'p': togglePractice, 'k': key
         :night="night"
         :simulated="practice.state !== null && route.path !== '/practice'"
         :panel-open="drawer"
+        :practice="session.me.hasPractice"
         :person="session.me.person?.name ?? null"
         @person="session.offerSwitch"
         @panel="togglePractice"

@@ -32,6 +32,9 @@ const FIELDS: Readonly<Partial<Record<CoreErrorCode, string>>> = {
 }
 const AWAY = 'server.noSimulatorIsRunningBesideThis' satisfies MessageCode
 
+/** Whether a simulated bench was started beside this server; it may be away for a moment all the same. */
+export const hasBench = (): boolean => process.env.BENCH_URL !== undefined
+
 function benchUrl(): string {
   const url = process.env.BENCH_URL
   if (!url) throw new ApiError(503, 'bench-away', AWAY)

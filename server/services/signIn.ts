@@ -22,6 +22,7 @@ import {
 } from '../utils/session'
 import { entranceOf, forget } from './entrance'
 import { isAnswered, proofOf } from './passkeys'
+import { hasBench } from './practice'
 
 /** What a page has to know before it shows anything. */
 export async function me(event: H3Event): Promise<Me> {
@@ -36,6 +37,7 @@ export async function me(event: H3Event): Promise<Me> {
     person,
     known: signIn && browser ? await knownIn(browser) : [],
     hasPasskeys: signIn && (await hasPasskeysHere(event)),
+    hasPractice: hasBench(),
   }
 }
 

@@ -64,6 +64,7 @@ test('a new workshop is set up, people are added, and every entry carries the na
     await page.getByRole('button', { name: 'Begin' }).click()
     await expect(page.getByText('No jobs yet')).toBeVisible()
     await expect(page.getByRole('button', { name: /Mirela Quist/ })).toBeVisible()
+    await expect(page.getByRole('link', { name: 'Practice' }), 'no simulator runs here').toHaveCount(0)
   })
   await test.step('a technician is added', async () => {
     await page.getByRole('link', { name: 'People' }).click()

@@ -1,13 +1,16 @@
 <script setup lang="ts">
 import { decimalSign, type DecimalSign } from '#core/quantity'
 import { LANGUAGES, LANGUAGE_NAMES, language, t, type Language } from '#shared/i18n'
+import { computed } from 'vue'
 import { mainPages } from './mainPages'
 
-defineProps<{
+const props = defineProps<{
   path: string
   night: boolean
   simulated: boolean
   panelOpen: boolean
+  /** a simulated bench runs here: without one there is nothing to practise on */
+  practice: boolean
   /** who is signed in; null = nobody signs in here */
   person: string | null
 }>()
@@ -19,7 +22,7 @@ const emit = defineEmits<{
   language: [to: Language]
   decimal: [sign: DecimalSign]
 }>()
-const pages = mainPages()
+const pages = computed(() => mainPages().filter(p => p.to !== '/practice' || props.practice))
 const otherSign: DecimalSign = decimalSign() === '.' ? ',' : '.'
 const other = LANGUAGES.find(l => l !== language())!
 </script>

@@ -19,6 +19,7 @@ const ADA: Me = {
   person: { personId: '7', name: 'Ida Moorland', role: 'technician' },
   known: [],
   hasPasskeys: false,
+  hasPractice: false,
 }
 const NOBODY_IN: Me = { ...ADA, person: null }
 

@@ -16,6 +16,7 @@ const UNKNOWN: Me = {
   person: null,
   known: [],
   hasPasskeys: false,
+  hasPractice: false,
 }
 
 /** A server that did not answer is asked again after this [ms]. */
