@@ -16,7 +16,7 @@ export async function modelHistory(sheetId: string, jobId: string | null): Promi
   const [jobs, spread, causes] = await Promise.all([
     countJobsOfModel(pool, sheetId),
     selectSpread(pool, sheetId, cells, jobId),
-    selectCauses(pool, sheetId),
+    selectCauses(pool, sheetId, jobId),
   ])
   const order = new Map(cells.map((c, i) => [`${c.pointId}/${c.quantity}`, i]))
   return {

@@ -7,7 +7,7 @@ import { nextTests, type NextTest } from './nextTest'
 import { DOMAINS, type Domain, type Evidence, type Observable, type TestMade } from './observable'
 import { OBSERVABLES, observableOf } from './observables'
 import { rowsFor } from './rowsFor'
-import { answered, likelihoodOf, rankCauses, type RankedCause } from './rank'
+import { answered, likelihoodOf, rankCauses, type ConfirmedBefore, type RankedCause } from './rank'
 
 /** An outcome other than the healthy one counts as a symptom from this share on. */
 const SYMPTOM_SHARE = 0.5
@@ -51,12 +51,14 @@ export interface Diagnosis {
  * @param rows matrix with the readings to be explained (struck readings are not in it)
  * @param tests made by hand; a later answer to the same question replaces an earlier one
  * @param canRead whether an instrument of this bench reads a quantity
+ * @param confirmed what was confirmed on other sets of this model
  */
 export function diagnose(
   sheet: ModelSheet,
   rows: readonly RowState[],
   tests: readonly TestMade[],
   canRead: (quantity: Quantity) => boolean,
+  confirmed: ConfirmedBefore = {},
 ): Diagnosis {
   const modes = new Set(sheet.matrix.map(p => p.state.mode))
   const applies = (x: { modes: Observable['modes'] }) => x.modes === null || x.modes.some(m => modes.has(m))
@@ -68,7 +70,7 @@ export function diagnose(
   const open = asked.filter(o => !evidence.some(e => e.observable.id === o.id))
   const isWarm = wasWarm(rows, sheet)
   const domains = DOMAINS.map(domain =>
-    domainFinding(domain, evidence, open, sheet, canRead, applies, isWarm),
+    domainFinding(domain, evidence, open, { sheet, canRead, applies, isWarm, confirmed }),
   )
   return { domains: domains.map(d => ({ ...d, explainedBy: explanation(d, domains) })) }
 }
@@ -100,14 +102,20 @@ function byHand(tests: readonly TestMade[]): Evidence[] {
   return [...new Map(tests.map(t => [t.observableId, answered(t.observableId, t.outcome)])).values()]
 }
 
+/** What is known of the set and its bench, whatever part of it is looked at. */
+interface OfSet {
+  readonly sheet: ModelSheet
+  readonly canRead: (q: Quantity) => boolean
+  readonly applies: (x: { modes: Observable['modes'] }) => boolean
+  readonly isWarm: boolean
+  readonly confirmed: ConfirmedBefore
+}
+
 function domainFinding(
   domain: Domain,
   evidence: readonly Evidence[],
   open: readonly Observable[],
-  sheet: ModelSheet,
-  canRead: (q: Quantity) => boolean,
-  applies: (x: { modes: Observable['modes'] }) => boolean,
-  isWarm: boolean,
+  { sheet, canRead, applies, isWarm, confirmed }: OfSet,
 ): DomainFinding {
   const here = evidence.filter(e => e.observable.domain === domain)
   const symptoms = here.filter(e => 1 - (e.soft[e.observable.healthy] ?? 0) >= SYMPTOM_SHARE)
@@ -119,6 +127,7 @@ function domainFinding(
   const ranked = rankCauses(
     causes,
     evidence.filter(e => named.has(e.observable.id)),
+    confirmed,
   )
   const useful = open.filter(o => named.has(o.id))
   const wanted = new Set(sheet.matrix.flatMap(p => p.wants.map(w => w.quantity)))

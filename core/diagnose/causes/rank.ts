@@ -12,6 +12,17 @@ const MIN = 0.01
 const UNKNOWN_PRIOR_SHARE = 0.04
 
 /**
+ * The catalogue's shares weigh as much as so many repairs of one model (chosen: a handful of sets is not yet
+ * a rule).
+ */
+const CATALOGUE_REPAIRS = 10
+/** What a workshop found weighs at most as much as the catalogue: no share falls below half of its own. */
+const MOST_OF_WORKSHOP = 0.5
+
+/** Causes confirmed on other sets of a model, each with how many times. */
+export type ConfirmedBefore = Readonly<Record<string, number>>
+
+/**
  * What one piece of evidence says about a cause: > 0 speaks for it, < 0 against it [log of a probability
  * ratio].
  */
@@ -24,6 +35,8 @@ export interface RankedCause {
   /** null = something that the catalogue does not hold */
   readonly cause: Cause | null
   readonly probability: number
+  /** on other sets of this model, in this workshop */
+  readonly confirmedBefore: number
   readonly weighings: readonly Weighing[]
 }
 
@@ -64,15 +77,19 @@ export function likelihoodOf(
 /**
  * Causes by probability, the most probable first, with what speaks for and against each.
  *
- * Bayes' rule with the catalogue's priors; evidence is taken as independent given the cause. What was found
- * in order counts like what was found wrong.
+ * Bayes' rule with the catalogue's priors, moved by what was confirmed on other sets of the model; evidence
+ * is taken as independent given the cause. What was found in order counts like what was found wrong.
  * @param causes of one domain
  * @param evidence in any order: the result does not depend on it
  */
-export function rankCauses(causes: readonly Cause[], evidence: readonly Evidence[]): RankedCause[] {
-  const total = causes.reduce((sum, c) => sum + c.prior, 0)
+export function rankCauses(
+  causes: readonly Cause[],
+  evidence: readonly Evidence[],
+  confirmed: ConfirmedBefore = {},
+): RankedCause[] {
+  const priorOf = priors(causes, confirmed)
   const candidates = [
-    ...causes.map(cause => ({ cause, prior: (cause.prior / total) * (1 - UNKNOWN_PRIOR_SHARE) })),
+    ...causes.map(cause => ({ cause, prior: priorOf(cause) * (1 - UNKNOWN_PRIOR_SHARE) })),
     { cause: null, prior: UNKNOWN_PRIOR_SHARE },
   ]
   const scored = candidates.map(({ cause, prior }) => {
@@ -92,9 +109,19 @@ export function rankCauses(causes: readonly Cause[], evidence: readonly Evidence
     .map(s => ({
       cause: s.cause,
       probability: Math.exp(s.score - best) / norm,
+      confirmedBefore: s.cause ? (confirmed[s.cause.id] ?? 0) : 0,
       weighings: evidence.map((e, i) => ({ evidence: e, weight: s.logs[i]! - averages[i]! })),
     }))
     .sort((a, b) => b.probability - a.probability)
+}
+
+/** Share of each cause before anything was measured; all together one. */
+function priors(causes: readonly Cause[], confirmed: ConfirmedBefore): (cause: Cause) => number {
+  const total = causes.reduce((sum, c) => sum + c.prior, 0)
+  const times = causes.reduce((sum, c) => sum + (confirmed[c.id] ?? 0), 0)
+  const ofWorkshop = Math.min(times / (times + CATALOGUE_REPAIRS), MOST_OF_WORKSHOP)
+  return c =>
+    (1 - ofWorkshop) * (c.prior / total) + (times > 0 ? (ofWorkshop * (confirmed[c.id] ?? 0)) / times : 0)
 }
 
 /** The outcomes of an observable that are possible for some cause, as evidence of a single answer. */

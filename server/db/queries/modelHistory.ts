@@ -45,12 +45,20 @@ export async function selectSpread(
   }))
 }
 
-/** Causes confirmed on a model, the most frequent first. */
-export async function selectCauses(db: Db, sheetId: string): Promise<ModelHistory['causes']> {
+/**
+ * Causes confirmed on a model, the most frequent first.
+ * @param except job that does not count: what was found on a set says nothing about that very set
+ */
+export async function selectCauses(
+  db: Db,
+  sheetId: string,
+  except: string | null,
+): Promise<ModelHistory['causes']> {
   const { rows } = await db.query<ModelHistory['causes'][number]>(
-    `select cause_id as "causeId", count(*)::int as count from confirmed_cause where sheet_id = $1
-      group by cause_id order by count desc, cause_id limit 12`,
-    [sheetId],
+    `select cause_id as "causeId", count(distinct job_id)::int as count from confirmed_cause
+      where sheet_id = $1 and job_id is distinct from $2
+      group by cause_id order by count desc, cause_id`,
+    [sheetId, except],
   )
   return rows
 }

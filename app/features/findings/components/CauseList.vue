@@ -31,7 +31,12 @@ const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
         <span class="bar" aria-hidden="true"
           ><i :style="{ width: `${Math.max(2, r.probability * 100)}%` }"
         /></span>
-        <b>{{ causeTitle(r) }}</b><span class="quiet p">{{
+        <span
+          ><b>{{ causeTitle(r) }}</b
+          ><span v-if="r.confirmedBefore > 0" class="quiet before">{{
+            t('findings.confirmedBefore', { count: r.confirmedBefore })
+          }}</span></span
+        ><span class="quiet p">{{
           r.cause && confirmed.includes(r.cause.id)
             ? t('findings.confirmed')
             : probabilityWords(r.probability)
@@ -83,6 +88,10 @@ const key = (r: RankedCause) => r.cause?.id ?? 'unknown'
 }
 .mine .line b {
   font-weight: 750;
+}
+.before {
+  display: block;
+  font-size: 13.5px;
 }
 .bar {
   height: 10px;

@@ -14,6 +14,8 @@ const props = defineProps<{
   night: boolean
   load: (sheetId: string, jobId: string | null) => Promise<ModelHistory | null>
 }>()
+/** Causes that are named; the others were met too seldom to be typical. */
+const MOST = 12
 const known = shallowRef<ModelHistory | null>(null)
 const lines = computed(() => (known.value ? spreadLines(props.sheet, known.value.spread) : []))
 const read = async () => (known.value = await props.load(props.sheet.id, props.jobId))
@@ -29,7 +31,7 @@ watch(() => [props.sheet.id, props.jobId], read)
       <p>
         {{ t('search.jobsOn', { jobs: known.jobs, model: sheet.model }) }}
         <template v-if="known.causes.length > 0">{{ t('search.typicalFaults') }} </template><span
-          v-for="(c, i) in known.causes"
+          v-for="(c, i) in known.causes.slice(0, MOST)"
           :key="c.causeId"
           >{{ i ? ', ' : '' }}{{ translated(causeOf(c.causeId).title).toLowerCase() }}
           <b class="fig">{{ c.count }}</b></span

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t, translated, withTextsTranslated } from '#shared/i18n'
-import { computed, defineAsyncComponent, ref } from 'vue'
+import { computed, defineAsyncComponent, ref, shallowRef } from 'vue'
 import { navigateTo, useCookie } from '#imports'
 import ComplaintTried from '~/features/findings/components/ComplaintTried.vue'
 import CauseList from '~/features/findings/components/CauseList.vue'
@@ -9,7 +9,7 @@ import StatementCheck from '~/features/findings/components/StatementCheck.vue'
 import WrongList from '~/features/findings/components/WrongList.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
-import { causeOf, diagnose } from '#core/diagnose'
+import { causeOf, diagnose, type ConfirmedBefore } from '#core/diagnose'
 import QuestionList from '~/features/job/components/work/QuestionList.vue'
 import { useEventForm } from '~/features/job/logic/useEventForm'
 import { questions, testsMade, waits } from '#core/work'
@@ -27,6 +27,13 @@ const instruments = useInstrumentsStore()
 const confirming = ref<string | null>(null)
 /** A kind of job without a repair asks its owner here. */
 const { send, wrong: wrongIn } = useEventForm(store.append)
+/** Causes confirmed on other sets of the model, once they have been loaded. */
+const before = shallowRef<ConfirmedBefore>({})
+async function loadHistory(sheetId: string, jobId: string | null) {
+  const known = await search.historyOf(sheetId, jobId)
+  before.value = Object.fromEntries((known?.causes ?? []).map(c => [c.causeId, c.count]))
+  return known
+}
 const diagnosis = computed(() =>
   withTextsTranslated(
     diagnose(
@@ -34,6 +41,7 @@ const diagnosis = computed(() =>
       store.asFound,
       testsMade(store.foundSheet!, store.events),
       q => instruments.optionsFor(q).length > 0,
+      before.value,
     ),
   ),
 )
@@ -141,7 +149,7 @@ async function confirm(text: string) {
       :sheet="store.foundSheet!"
       :job-id="store.job!.id"
       :night="night === 'night'"
-      :load="search.historyOf"
+      :load="loadHistory"
     />
     <TextDialog
       :open="confirming !== null"
