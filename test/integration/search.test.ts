@@ -167,12 +167,14 @@ describe('a set against the others of its model', () => {
       causeId: 'coils-off',
       text: '',
     } as const
-    const counted = async () =>
-      ((await house.request('GET', '/api/models/osmund-27f/history')).body as ModelHistory).causes.some(
+    const counted = async (of = '') =>
+      ((await house.request('GET', `/api/models/osmund-27f/history${of}`)).body as ModelHistory).causes.some(
         c => c.causeId === 'coils-off',
       )
     await post(id, cause)
     expect(await counted()).toBe(true)
+    expect(await counted(`?job=${id}`), 'a set says nothing about itself').toBe(false)
+    expect(await counted(`?job=${(await job('Barge Smew', 'S1', 'weak')).id}`)).toBe(true)
     await post(id, eventStruck(cause.id))
     expect(await counted()).toBe(false)
   })
