@@ -1,4 +1,7 @@
+import { instrumentProfile, profileQuantity } from '../../core/instrument'
+import type { Quantity } from '../../core/quantity'
 import type { JobEvent } from '../../core/run'
+import type { Instrument } from '../../shared/instrument'
 import { deliver, expect, ladder, said, test } from './bench'
 
 test('keyboard only: intake, a typed row from the number keys, a strike-out, a step', async ({
@@ -6,6 +9,10 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   house,
 }) => {
   await deliver(house)
+  const bench = (await house.request('GET', '/api/instruments')).body as Instrument[]
+  /** Where nobody chose one: the first instrument of the bench that reads it. */
+  const credited = (quantity: Quantity) =>
+    bench.find(i => profileQuantity(instrumentProfile(i.profileId), quantity))!.name
   await page.goto(house.address)
   await expect(page.getByText('W-0231', { exact: true })).toBeVisible()
   await page.keyboard.press('j')
@@ -53,8 +60,8 @@ test('keyboard only: intake, a typed row from the number keys, a strike-out, a s
   const row = (await eventsNow()).find(e => e.kind === 'row-taken')!
   expect(row).toMatchObject({ pointId: 'high-1', conditions: { supplyV: 13.8 } })
   expect((row as Extract<JobEvent, { kind: 'row-taken' }>).readings).toMatchObject([
-    { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: 'Counter' },
-    { quantity: 'powerW', value: 2.2, instrument: 'Power meter' },
+    { quantity: 'carrierHz', value: 27_601_180, source: 'typed', instrument: credited('carrierHz') },
+    { quantity: 'powerW', value: 2.2, instrument: credited('powerW') },
     { quantity: 'supplyV', value: 13.8 },
     { quantity: 'supplyA', value: 0.826 },
   ])
