@@ -1,7 +1,7 @@
-import { validEvents, type ItemInspected, type JobEvent, type RowState } from '../run'
+import { validEvents, type ComparedCell, type ItemInspected, type JobEvent } from '../run'
 import type { ModelSheet } from '../sheet'
 import { inspectionItems, type InspectionItem } from './inspectionItems'
-import { NEXT_VISIT, conditionOf, isTrue } from './reminderConditions'
+import { NEXT_VISIT, conditionOf, madeTrueBy, type MadeTrueBy } from './reminderConditions'
 
 export interface InspectedItem {
   readonly item: InspectionItem
@@ -18,12 +18,13 @@ export function inspection(sheet: ModelSheet, events: readonly JobEvent[]): Insp
   }))
 }
 
-/** A conditional reminder and whether its condition holds now. */
+/** A conditional reminder and what makes its condition hold now. */
 export interface Reminder {
   readonly id: string
   readonly text: string
   readonly conditionWords: string
-  readonly due: boolean
+  /** null = nothing that was read */
+  readonly because: MadeTrueBy | null
 }
 
 /** What is planned for a later visit of the set, in the order in which it was written. */
@@ -35,13 +36,9 @@ export function plannedWork(events: readonly JobEvent[]): string[] {
 
 /**
  * "If the adjacent channels are not clean, dress the spread coils": due as soon as a reading makes it true.
- * @param asFound and as left: the later phase speaks where it has a reading
+ * @param compared as found beside as left
  */
-export function reminders(
-  events: readonly JobEvent[],
-  asFound: readonly RowState[],
-  asLeft: readonly RowState[],
-): Reminder[] {
+export function reminders(events: readonly JobEvent[], compared: readonly ComparedCell[]): Reminder[] {
   return events.flatMap(e =>
     e.kind === 'reminder-set'
       ? [
@@ -49,7 +46,7 @@ export function reminders(
             id: e.id,
             text: e.text,
             conditionWords: conditionOf(e.condition).words,
-            due: isTrue(conditionOf(e.condition), asFound, asLeft),
+            because: madeTrueBy(conditionOf(e.condition), compared),
           },
         ]
       : [],

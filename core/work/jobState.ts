@@ -61,7 +61,8 @@ export function jobState(
   const asLeft = matrixState(sheet, rules, run.history, 'as-left')
   const isDoubtful = doubtfulReadings(found, rules, foundRun, asFound, events)
   const isDoubtfulLeft = doubtfulReadings(sheet, rules, run, asLeft, events)
-  const reminded = reminders(events, asFound, asLeft)
+  const compared = compareMatrix({ now: sheet, found }, asFound, asLeft)
+  const reminded = reminders(events, compared)
   const stages = stagesOf(run, events)
   const isFoundAsked = stages.includes('as-found')
   const items = openItems(run, asked(sheet, run, asFound, asLeft), [
@@ -76,7 +77,7 @@ export function jobState(
     asFound,
     asLeft,
     reminders: reminded,
-    compared: compareMatrix({ now: sheet, found }, asFound, asLeft),
+    compared,
     items,
     stages,
     claimRows: isFoundAsked ? asFound : asLeft,

@@ -3,6 +3,7 @@ import type { JobEvent, Unsettled } from '../run'
 import type { ModelSheet } from '../sheet'
 import { owedAfterFinal } from './afterFinal'
 import { inspection, type Reminder } from './inspection'
+import type { MadeTrueBy } from './reminderConditions'
 import { runningSoak } from './soak'
 import { questions, waits } from './waiting'
 
@@ -50,15 +51,27 @@ function openChecks(sheet: ModelSheet, events: readonly JobEvent[], due: readonl
         detail: i.last!.text || message('item.askOwner'),
         since: events.lastIndexOf(i.last!),
       })),
-    ...due
-      .filter(r => r.due)
-      .map(r => ({
-        id: `reminder:${r.id}`,
-        title: r.text,
-        kind: 'reminder' as const,
-        detail: message('item.nowTrue', { condition: { term: r.conditionWords } }),
-      })),
+    ...due.flatMap(r => (r.because ? [dueItem(events, r, r.because)] : [])),
   ]
+}
+
+/** Words that closed it before the reading was taken did not know of it. */
+function dueItem(
+  events: readonly JobEvent[],
+  { id, text, conditionWords }: Reminder,
+  by: MadeTrueBy,
+): Unsettled {
+  const [condition, row] = [{ term: conditionWords }, { term: by.point.title }]
+  return {
+    id: `reminder:${id}`,
+    title: text,
+    kind: 'reminder',
+    detail:
+      by.verdict === 'outside'
+        ? message('item.nowTrue', { condition, row })
+        : message('item.mayBeTrue', { condition, row }),
+    since: events.findIndex(e => e.id === by.taken.row.id),
+  }
 }
 
 function stillOwed(sheet: ModelSheet, events: readonly JobEvent[]): Unsettled[] {

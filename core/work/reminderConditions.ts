@@ -1,7 +1,8 @@
 import { message } from '../message'
 import { CoreError } from '../errors'
 import type { Quantity } from '../quantity'
-import type { RowState } from '../run'
+import type { ComparedCell, TakenReading } from '../run'
+import type { MeasurePoint } from '../sheet'
 
 /** What a reminder can wait for: a quantity whose judged reading is not inside, or the next visit. */
 export interface ReminderCondition {
@@ -41,20 +42,30 @@ export function conditionOf(id: string): ReminderCondition {
   return found
 }
 
+/** The reading that makes a condition true, or of which it cannot be told. */
+export interface MadeTrueBy {
+  readonly verdict: 'outside' | 'cannot-tell'
+  readonly point: MeasurePoint
+  readonly taken: TakenReading
+}
+
 /**
- * True when the latest judged reading of one of its quantities is outside; a reading that cannot be told is
- * not clean either.
+ * What makes a condition true: the latest judged reading of one of its quantities that is outside; where none
+ * is, one that cannot be told is not clean either.
+ * @param compared as found beside as left: the later reading speaks where there is one; a row that a
+ * converted set has no more says nothing of it
  */
-export function isTrue(
-  condition: ReminderCondition,
-  asFound: readonly RowState[],
-  asLeft: readonly RowState[],
-): boolean {
-  return asFound.some((row, i) =>
-    row.cells.some((cell, j) => {
-      if (!condition.quantities.includes(cell.want.quantity)) return false
-      const judgement = asLeft[i]?.cells[j]?.judgement ?? cell.judgement
-      return judgement !== null && judgement.verdict !== 'inside'
-    }),
-  )
+export function madeTrueBy(
+  { quantities }: ReminderCondition,
+  compared: readonly ComparedCell[],
+): MadeTrueBy | null {
+  const found = compared
+    .filter(c => quantities.includes(c.want.quantity) && !c.isGone)
+    .flatMap((c): MadeTrueBy[] => {
+      const { latest, judgement } = c.after.latest ? c.after : c.before
+      if (!latest || !judgement || judgement.verdict === 'inside') return []
+      const verdict = judgement.verdict === 'cannot-tell' ? 'cannot-tell' : 'outside'
+      return [{ verdict, point: c.point, taken: latest }]
+    })
+  return found.find(m => m.verdict === 'outside') ?? found[0] ?? null
 }

@@ -3,6 +3,7 @@ import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
+import DueReminders from '~/features/job/components/work/DueReminders.vue'
 import StartPositions from '~/features/job/components/work/StartPositions.vue'
 import { shortestKeyDownWords } from '#shared/words/runWords'
 import { STRIKE_REASONS, panelTickA } from '#core/run'
@@ -10,6 +11,7 @@ import { USUAL_KEY_DOWN_S, operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
 import RowsApart from '../components/matrix/RowsApart.vue'
+import FromRecording from '../components/matrix/FromRecording.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
 import { laterComponent } from '~/ui/laterComponent'
 import { useMatrixPage } from '../logic/useMatrixPage'
@@ -138,11 +140,8 @@ onBeforeUnmount(() => live.leave())
       @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"
       ><JobPhotos about="positions" :label="t('align.photosOfTheStartingPositions')" small
     /></StartPositions>
-    <p v-if="!isClosed" class="no-print from-recording">
-      <NuxtLink :to="`/signals?job=${job.job!.id}`" prefetch-on="interaction" class="to-signals">{{
-        t('align.readDepthDeviationOrProductsFrom')
-      }}</NuxtLink>
-    </p>
+    <FromRecording v-if="!isClosed" :job-id="job.job!.id" />
+    <DueReminders :reminders="job.reminders" />
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
     <template #apart
       ><RowsApart
@@ -186,14 +185,5 @@ onBeforeUnmount(() => live.leave())
 <style scoped>
 .page.table {
   max-width: none;
-}
-.from-recording {
-  margin: 0;
-}
-.to-signals {
-  color: var(--accent);
-  display: inline-block;
-  min-height: 44px;
-  padding-top: 10px;
 }
 </style>

@@ -10,6 +10,7 @@ import WrongList from '~/features/findings/components/WrongList.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
 import { causeOf, diagnose, type ConfirmedBefore } from '#core/diagnose'
+import DueReminders from '~/features/job/components/work/DueReminders.vue'
 import QuestionList from '~/features/job/components/work/QuestionList.vue'
 import { useEventForm } from '~/features/job/logic/useEventForm'
 import { questions, testsMade, waits } from '#core/work'
@@ -100,6 +101,7 @@ async function confirm(text: string) {
       <SettledClaims v-if="store.claims.length > 0" :claims="store.claims" />
       <WrongList :rows="store.asFound" :doubts="doubts.filter(d => !d.settled)" />
     </template>
+    <DueReminders :reminders="store.reminders" />
     <section v-for="d in wrong" :key="d.domain" class="domain" :aria-label="t(DOMAIN_WORDS[d.domain])">
       <h2>{{ t(DOMAIN_WORDS[d.domain]) }}</h2>
       <p class="quiet">{{ d.symptoms.map(evidenceWords).join('. ') }}.</p>

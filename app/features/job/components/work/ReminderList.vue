@@ -3,7 +3,7 @@ import { t, translated } from '#shared/i18n'
 import { ref } from 'vue'
 import { REMINDER_CONDITIONS, type Reminder } from '#core/work'
 import type { NewWorkEvent } from '../../logic/useEventForm'
-import StateMark from '~/ui/gauge/StateMark.vue'
+import ReminderLine from './ReminderLine.vue'
 
 /** "If this shows, then do that": comes up by itself when the readings make it true. */
 defineProps<{ reminders: readonly Reminder[]; problem: string | undefined }>()
@@ -27,10 +27,7 @@ function add() {
     </p>
     <ul class="list">
       <li v-for="r in reminders" :key="r.id">
-        <StateMark aria-hidden="true" :mark="r.due ? 'above' : 'none'" :size="12" /><span
-          ><b v-if="r.due">{{ t('job.reminderDue') }} </b>{{ translated(r.conditionWords) }},
-          {{ r.text }}</span
-        >
+        <ReminderLine :reminder="r" />
       </li>
     </ul>
     <div class="entry">
