@@ -24,6 +24,7 @@ test('a set with a variable control: its positions have names, its range is told
     await page.getByLabel('Name of the highest power position').press('Tab')
     await page.getByRole('button', { name: 'Add a power control' }).click()
     await page.getByLabel('Control, row 1').fill('Rear control')
+    await page.getByLabel('Control, row 1').press('Tab')
     await page.getByLabel('Row at its lowest end, row 1').selectOption('low-1')
     await page.getByLabel('Row at its highest end, row 1').selectOption('high-20')
     await expect(page.getByText(/its ends are two rows that read a power on the same channel/)).toBeVisible()

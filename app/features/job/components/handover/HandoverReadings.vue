@@ -21,7 +21,10 @@ const props = defineProps<{
   night: boolean
 }>()
 const stale = computed(() => new Set(props.asLeft.filter(r => r.stale).map(r => r.point.id)))
-const charts = computed(() => bandCharts(props.compared, props.sheet))
+/** A chart of nothing is none. */
+const charts = computed(() =>
+  bandCharts(props.compared, props.sheet).filter(c => c.before.values.length + c.after.values.length > 0),
+)
 const sides = computed(() => sidesOf(props.stages))
 const read = computed(() => readRows(props.compared, sides.value))
 const ranges = computed(() => [
@@ -32,7 +35,7 @@ const unread = computed(() => unreadRows(props.compared, sides.value))
 </script>
 
 <template>
-  <section class="charts">
+  <section v-if="charts.length > 0" class="charts">
     <BandChart v-for="c in charts" :key="c.title" :data="c" :night="night" />
   </section>
   <section>

@@ -11,8 +11,8 @@ const DUE_WORDS = { 'outside': 'job.reminderDue', 'cannot-tell': 'job.reminderMa
 
 <template>
   <StateMark aria-hidden="true" :mark="MARKS[reminder.because?.verdict ?? 'none']" :size="12" /><span
-    ><b v-if="reminder.because">{{ t(DUE_WORDS[reminder.because.verdict]) }} </b
-    >{{ translated(reminder.conditionWords) }},
+    ><b v-if="reminder.because">{{ t(DUE_WORDS[reminder.because.verdict]) }}</b
+    >{{ reminder.because ? ' ' : '' }}{{ translated(reminder.conditionWords) }},
     {{ reminder.text }}
     <span v-if="reminder.because" class="quiet">{{
       t('job.fromRow', { row: translated(reminder.because.point.title) })

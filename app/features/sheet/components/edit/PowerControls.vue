@@ -15,8 +15,8 @@ const rows = computed(() =>
 )
 const columns = computed((): EditColumn[] => [
   { key: 'name', label: t('sheet.powerControl') },
-  { key: 'lowestPointId', label: t('sheet.lowestEnd'), kind: 'select', items: rows.value },
-  { key: 'highestPointId', label: t('sheet.highestEnd'), kind: 'select', items: rows.value },
+  { key: 'lowestPointId', label: t('sheet.lowestEnd'), kind: 'select', items: rows.value, width: '220px' },
+  { key: 'highestPointId', label: t('sheet.highestEnd'), kind: 'select', items: rows.value, width: '220px' },
 ])
 const make = (): PowerControl => ({
   name: t('run.power'),
