@@ -41,7 +41,7 @@ describe('a set that was booked in under the wrong model', () => {
     expect(state.run.history.turns).toEqual([])
     // It was turned all the same: the paper must not say that nothing was.
     expect(state.run.turnedElsewhere).toEqual(['RV4'])
-    expect(adjusted(state.run, state.compared)).toMatchObject({ declared: [], elsewhere: ['RV4'] })
+    expect(adjusted(state.run, state.compared, events)).toMatchObject({ declared: [], elsewhere: ['RV4'] })
     expect(state.items.find(i => i.id === 'as-found:high-20')!.settled).toBeNull()
     expect(cameAs(events)).toBeNull()
     const after = rowTaken('as-found', null, 'high-20', { powerW: 3.8 })

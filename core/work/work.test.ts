@@ -137,11 +137,7 @@ describe('reminders with a condition', () => {
     expect(madeTrueBy(conditionOf('power'), compared(good))).toBeNull()
   })
   it('closed with words they are open again once a later reading makes them true', () => {
-    const closed: JobEvent = work({
-      kind: 'item-settled',
-      itemId: `reminder:${reminder.id}`,
-      text: 'dressed',
-    })
+    const closed = settled(`reminder:${reminder.id}`, 'dressed')
     expect(dueOf(low, closed)!.settled).toBe('dressed')
     expect(dueOf(low, closed, good)).toBeUndefined()
     const again = rowTaken('as-left', null, 'high-20', { powerW: 2.9 })

@@ -95,7 +95,7 @@ async function timedHistories() {
       )
     }),
     modelSpread: await timed(i => selectSpread(pool, sheetOf(i).id, cells(i), null)),
-    typicalFaults: await timed(i => selectCauses(pool, sheetOf(i).id)),
+    typicalFaults: await timed(i => selectCauses(pool, sheetOf(i).id, null)),
   }
 }
 
