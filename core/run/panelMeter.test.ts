@@ -60,4 +60,19 @@ describe('the panel meter of a set', () => {
     expect(
       seen(row('medium', { powerW: 1.5 }, '1.5 W'), row('panel', { panelPowerW: 4 }), least(0.5, 0.5)),
     ).toBeNull())
+  it('on sideband, or with a tone, it shows another part of the power than the bench', () => {
+    for (const change of [{ mode: 'USB' }, { toneHz: 1000 }, { setting: 'voice' }] as const) {
+      const matrix = SHEET.matrix.map(p =>
+        p.id === 'least' ? { ...p, state: { ...p.state, ...change } } : p,
+      )
+      const sheet = { ...SHEET, matrix }
+      const rows = matrixState(
+        sheet,
+        RULES,
+        runState(sheet, RULES, [least(0.5, 0.9), ...full(4, 4)]).history,
+        'as-found',
+      )
+      expect(panelMeter(rows)).toBeNull()
+    }
+  })
 })

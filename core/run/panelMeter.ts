@@ -1,5 +1,5 @@
 import { expandedUncertainty, powerRatioToDb, type Reading } from '../quantity'
-import { sameControls } from '../sheet'
+import { sameControls, type SetState } from '../sheet'
 import type { RowState } from './matrixState'
 
 /** A panel meter agrees with the bench within this ratio (common practice). */
@@ -40,17 +40,23 @@ export function panelMeter(rows: readonly RowState[]): PanelMeter | null {
   return { low, high, verdict: verdictOf(low, high) }
 }
 
-/** In the row itself, or in that of the carrier under the same controls. */
+/**
+ * In the row itself, or in that of the carrier under the same controls. A carrier without modulation only: of
+ * anything else a panel meter shows another part than the bench.
+ */
 function levelOf(row: RowState, rows: readonly RowState[]): PanelLevel | null {
   const { state } = row.point
+  if (!isBareCarrier(state)) return null
   const carrier = rows.find(
-    ({ point: { state: s } }) =>
-      s.keyed && s.toneHz === null && s.channel === state.channel && sameControls(s, state),
+    ({ point: { state: s } }) => isBareCarrier(s) && s.channel === state.channel && sameControls(s, state),
   )
   const panel = readingIn(row, 'panelPowerW')
-  const power = readingIn(row, 'powerW') ?? (state.toneHz === null ? readingIn(carrier, 'powerW') : null)
+  const power = readingIn(row, 'powerW') ?? readingIn(carrier, 'powerW')
   return panel && power ? { panel, power, ratio: panel.value / power.value } : null
 }
+
+const isBareCarrier = ({ keyed, mode, toneHz, setting }: SetState): boolean =>
+  keyed && mode !== 'USB' && mode !== 'LSB' && toneHz === null && !/voice|two tones/.test(setting)
 
 /** A figure: neither a bound nor nothing at all, and not stale. */
 function readingIn(row: RowState | undefined, quantity: 'panelPowerW' | 'powerW'): Reading | null {

@@ -64,7 +64,7 @@ export const GOES_STALE: Record<
     because: 'it shifts one mode against the display',
   },
   'bias': {
-    topics: ['bias', 'power', 'modulated-power', 'linearity', 'purity', 'supply-current'],
+    topics: ['bias', 'power', 'low-power', 'modulated-power', 'linearity', 'purity', 'supply-current'],
     because: 'gain, linearity and heat follow the bias',
   },
   'balance': { topics: ['linearity'], because: 'it sets the carrier suppression' },
