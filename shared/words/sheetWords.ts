@@ -111,6 +111,9 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   edgesHz: 'sheet.bandEdges',
   modes: 'sheet.bandModes',
   receiveOffsetHz: 'form.receiveOffset',
+  powerNames: 'sheet.powerControls',
+  lowestPointId: 'sheet.lowestEnd',
+  highestPointId: 'sheet.highestEnd',
 }
 const named = (words: Readonly<Record<string, MessageCode>>, field: string) => {
   const code = words[field]
@@ -149,6 +152,7 @@ const PART_WORDS: Readonly<Record<string, MessageCode>> = {
   boards: 'sheet.board',
   schools: 'sheet.workshopPractice',
   bands: 'sheet.band',
+  powerControls: 'form.powerControl',
 }
 export function differenceName({ part, name, field }: SheetDifference): string {
   return [named(PART_WORDS, part), name, fieldWords(field)].filter(Boolean).join(' ')

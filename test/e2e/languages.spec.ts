@@ -98,12 +98,15 @@ function heard(page: Page, trade: ReadonlySet<string>): () => Promise<string> {
 /** Texts that are neither of the catalogue nor typed by people, who name instruments as they like too. */
 async function strangeTexts(page: Page, house: House, known: () => Promise<string>) {
   const instruments = (await house.request('GET', '/api/instruments')).body as { name: string }[]
+  // The owner of an exercise speaks as the trade does, and what he said stays as it was written down.
+  const jobs = (await house.request('GET', '/api/jobs')).body as { job: { complaint: string } }[]
+  const said = [...instruments.map(i => i.name), ...jobs.map(j => j.job.complaint)]
   return async () => {
     const shown = await unaccented(page)
     const typed = await known()
     return shown.filter(text => {
       const own = text.replaceAll(NAMES, '').replaceAll(CHECKSUM, '').trim()
-      return /[a-z]{3,}/.test(own) && !typed.includes(own) && !instruments.some(i => i.name === text)
+      return /[a-z]{3,}/.test(own) && !typed.includes(own) && !said.includes(text)
     })
   }
 }
