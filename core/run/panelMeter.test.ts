@@ -39,8 +39,9 @@ const seen = (...events: JobEvent[]) =>
 
 describe('the panel meter of a set', () => {
   it.each([
-    ['right at high power, too much at low: no preset', least(0.5, 0.9), full(4, 4), 'not-linear'],
-    ['too little at low power', least(2, 0.8), full(4, 4), 'not-linear'],
+    ['right at high power, too much at low: no preset', least(0.5, 0.9), full(4, 4), 'low-end'],
+    ['too little at low power', least(2, 0.8), full(4, 4), 'low-end'],
+    ['right at low power, far too little at high', least(2, 2), full(8, 4), 'not-linear'],
     ['half as much again at both', least(2, 3), full(4, 6), 'scale'],
     ['alike at both', least(2, 2.05), full(4, 4.1), 'agrees'],
     ['a fifth at low power: the panel cannot be read so well', least(0.5, 0.6), full(4, 4), null],

@@ -20,10 +20,10 @@ export interface PanelMeter {
   readonly low: PanelLevel
   readonly high: PanelLevel
   /**
-   * 'scale' = off by one ratio at both, as its preset would be; 'not-linear' = by two, which no preset puts
-   * right; null = the uncertainties do not tell
+   * 'scale' = off by one ratio at both, as its preset would be; 'low-end' = right at the high level only, and
+   * 'not-linear' = by two ratios, which no preset puts right; null = the uncertainties do not tell
    */
-  readonly verdict: 'agrees' | 'scale' | 'not-linear' | null
+  readonly verdict: 'agrees' | 'scale' | 'low-end' | 'not-linear' | null
 }
 
 /**
@@ -69,11 +69,10 @@ function verdictOf(low: PanelLevel, high: PanelLevel): PanelMeter['verdict'] {
   if (slackLow === null || slackHigh === null) return null
   const bend = apart(low.ratio, high.ratio)
   const slack = 1 + Math.hypot(slackLow, slackHigh)
-  if (bend / slack > AGREES_RATIO) return 'not-linear'
-  if (bend * slack > AGREES_RATIO) return null
-  const off = [low, high].map(l => apart(l.ratio, 1) > AGREES_RATIO)
-  if (off[0] !== off[1]) return null
-  return off[0] ? 'scale' : 'agrees'
+  const [isLowOff, isHighOff] = [low, high].map(l => apart(l.ratio, 1) > AGREES_RATIO)
+  if (bend / slack > AGREES_RATIO) return isHighOff ? 'not-linear' : 'low-end'
+  if (bend * slack > AGREES_RATIO || isLowOff !== isHighOff) return null
+  return isLowOff ? 'scale' : 'agrees'
 }
 
 /** How far two ratios are apart, whichever is the larger one; 1 = alike. */

@@ -75,8 +75,8 @@ export interface ModelSheet extends OfPlan {
   readonly matrix: readonly MeasurePoint[]
   readonly procedure: readonly Step[]
   readonly owed: readonly OwedItem[]
-  /** what the set calls the highest and the lowest position of its power control; none = high and low */
-  readonly powerNames?: { readonly high: string; readonly low: string }
+  /** what the set calls the highest and the lowest position of its power control; no value = high, low */
+  readonly powerNames?: { readonly high?: string | undefined; readonly low?: string | undefined }
   /** controls whose range is a reading of its own */
   readonly powerControls?: readonly PowerControl[]
   readonly testPoints?: readonly TestPoint[]

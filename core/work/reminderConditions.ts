@@ -64,7 +64,9 @@ export function madeTrueBy(
     .flatMap((c): MadeTrueBy[] => {
       const { latest, judgement } = c.after.latest ? c.after : c.before
       if (!latest || !judgement || judgement.verdict === 'inside') return []
-      const verdict = judgement.verdict === 'cannot-tell' ? 'cannot-tell' : 'outside'
+      // What was turned since may have cured it, or not.
+      const isTold = judgement.verdict !== 'cannot-tell' && latest.staleBy.length === 0
+      const verdict = isTold ? 'outside' : 'cannot-tell'
       return [{ verdict, point: c.point, taken: latest }]
     })
   return found.find(m => m.verdict === 'outside') ?? found[0] ?? null

@@ -10,6 +10,9 @@ export const closed = <T extends AnyObject>(fields: T) => object(fields).noUnkno
 export const words = (label: MessageCode, most = 2000) => string().label(label).max(most).defined()
 export const named = (label: MessageCode, most = 200) =>
   string().trim().label(label).min(1).max(most).required()
+/** A name, or nothing at all: an empty one is no name. */
+export const nameOrNone = (label: MessageCode, most: number) =>
+  string().trim().label(label).min(1).max(most).optional()
 export const orNothing = (label: MessageCode, most = 2000) =>
   string().label(label).max(most).nullable().defined()
 export const list = <T extends Schema>(of: T, most: number) => array(of).max(most).defined()
@@ -71,7 +74,7 @@ const state = closed({
   channel: number().integer().min(1).max(400).nullable().defined(),
   keyed: yes(),
   lowPower: yes(),
-  powerPosition: string().trim().label('form.powerPosition').min(1).max(60).optional(),
+  powerPosition: nameOrNone('form.powerPosition', 60),
   toneHz: number().min(0).max(1e5).nullable().defined(),
   toneV: number().min(0).max(10).nullable().defined(),
   inputV: number().min(0).max(10).nullable().defined(),

@@ -16,6 +16,7 @@ import {
   measurePoint,
   mode,
   named,
+  nameOrNone,
   oneOfKinds,
   orNothing,
   boardPosition,
@@ -137,7 +138,10 @@ const shape = closed({
     }).required(),
     60,
   ),
-  powerNames: closed({ high: named('sheet.namesOfPower', 60), low: named('sheet.nameOfLeastPower', 60) })
+  powerNames: closed({
+    high: nameOrNone('sheet.nameOfMostPower', 60),
+    low: nameOrNone('sheet.nameOfLeastPower', 60),
+  })
     .optional()
     .default(undefined),
   powerControls: array(

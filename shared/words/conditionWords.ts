@@ -37,7 +37,8 @@ export function conditionsWords(point: MeasurePoint, sheet: ModelSheet): Conditi
 /** The position of the power control, by the name that it has on the set. */
 function powerWords({ lowPower, powerPosition }: SetState, { powerNames }: ModelSheet): string {
   if (powerPosition) return translated(powerPosition)
-  if (powerNames) return translated(lowPower ? powerNames.low : powerNames.high)
+  const name = lowPower ? powerNames?.low : powerNames?.high
+  if (name) return translated(name)
   return lowPower ? t('run.low') : t('run.high')
 }
 

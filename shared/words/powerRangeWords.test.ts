@@ -73,6 +73,6 @@ describe('what is said of the panel meter', () => {
     ]
     expect(of(...full)).toEqual([])
     const [words] = of(rowTaken('as-left', null, 'least', { powerW: 0.5, panelPowerW: 0.9 }, LEAST), ...full)
-    expect(words).toMatch(/0\.90.W at 0\.500.W and 4\.0.* at 4\.00.W: it is not linear/)
+    expect(words).toMatch(/0\.90.W at 0\.500.W and 4\.0.* at 4\.00.W: right at the higher level only/)
   })
 })

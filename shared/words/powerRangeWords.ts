@@ -6,10 +6,11 @@ import {
   type RowState,
   type TakenReading,
 } from '#core/run'
-import { groupDigits, showMeasured, type Reading } from '#core/quantity'
+import { groupDigits, type Reading } from '#core/quantity'
 import type { ModelSheet } from '#core/sheet'
 import { t, translated } from '#shared/i18n'
 import type { Side } from './compareGauge'
+import { measuredText } from './quantityWords'
 
 /**
  * What each power control reaches, by the rows of one phase. A control one of whose ends is stale is left
@@ -45,10 +46,7 @@ const without = ({ powerControls = [] }: ModelSheet, isStale: (pointId: string) 
   powerControls: powerControls.filter(c => !isStale(c.lowestPointId) && !isStale(c.highestPointId)),
 })
 
-function watts(reading: Reading): string {
-  const { value, unit } = showMeasured(reading, 'powerW')
-  return `${value}\u2009${unit}`
-}
+const watts = (reading: Reading): string => measuredText(reading, 'powerW')
 
 function oneRange({ name, lowest: low, highest: high, spanDb, effect }: PowerRange): string {
   const control = translated(name)

@@ -1,8 +1,14 @@
-import { quantityInfo, type Quantity, type Topic } from '#core/quantity'
+import { quantityInfo, showMeasured, type Measured, type Quantity, type Topic } from '#core/quantity'
 import { t, translated, type MessageCode } from '#shared/i18n'
 
 /** Name of a quantity, as lists and tables show it. */
 export const quantityLabel = (quantity: Quantity): string => translated(quantityInfo(quantity).label)
+
+/** A reading with its unit, in the digits that its uncertainty justifies. */
+export function measuredText(measured: Measured, quantity: Quantity): string {
+  const { value, unit } = showMeasured(measured, quantity)
+  return `${value}\u2009${unit}`
+}
 
 /** Its short name on the rail of live readings. */
 export const railLabel = (quantity: Quantity): string =>

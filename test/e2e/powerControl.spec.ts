@@ -33,7 +33,7 @@ test('a set with a variable control: its positions have names, its range is told
     await page.getByRole('button', { name: `Save as revision ${revision + 1}` }).click()
     await page.waitForURL(/\/sheets\/osmund-27f$/)
     expect(await sheetNow()).toMatchObject({
-      powerNames: { high: '4 W', low: 'low' },
+      powerNames: { high: '4 W' },
       powerControls: [{ name: 'Rear control', lowestPointId: 'low-20', highestPointId: 'high-20' }],
     })
   })

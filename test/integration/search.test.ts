@@ -173,7 +173,7 @@ describe('a set against the others of its model', () => {
       )
     await post(id, cause)
     expect(await counted()).toBe(true)
-    expect(await counted(`?job=${id}`), 'a set says nothing about itself').toBe(false)
+    expect(await counted(`?job=${id}`), 'a job says nothing about itself').toBe(false)
     expect(await counted(`?job=${(await job('Barge Smew', 'S1', 'weak')).id}`)).toBe(true)
     await post(id, eventStruck(cause.id))
     expect(await counted()).toBe(false)

@@ -51,7 +51,7 @@ export interface Diagnosis {
  * @param rows matrix with the readings to be explained (struck readings are not in it)
  * @param tests made by hand; a later answer to the same question replaces an earlier one
  * @param canRead whether an instrument of this bench reads a quantity
- * @param confirmed what was confirmed on other sets of this model
+ * @param confirmed what was confirmed on other jobs of this model
  */
 export function diagnose(
   sheet: ModelSheet,

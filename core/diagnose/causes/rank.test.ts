@@ -13,7 +13,7 @@ const shares = (confirmed: ConfirmedBefore) => {
 }
 const ofCatalogue = shares({})
 
-describe('what was confirmed on other sets of a model', () => {
+describe('what was confirmed on other jobs of a model', () => {
   it('leaves the shares of the catalogue where nothing was', () => {
     for (const c of OF_POWER) expect(ofCatalogue.get(c.id)).toBeCloseTo(c.prior / total, 12)
     expect(shares({ 'a-cause-of-another-part': 50 })).toEqual(ofCatalogue)

@@ -19,7 +19,7 @@ const CATALOGUE_REPAIRS = 10
 /** What a workshop found weighs at most as much as the catalogue: no share falls below half of its own. */
 const MOST_OF_WORKSHOP = 0.5
 
-/** Causes confirmed on other sets of a model, each with how many times. */
+/** Causes confirmed on other jobs of a model, each with how many. */
 export type ConfirmedBefore = Readonly<Record<string, number>>
 
 /**
@@ -35,7 +35,7 @@ export interface RankedCause {
   /** null = something that the catalogue does not hold */
   readonly cause: Cause | null
   readonly probability: number
-  /** on other sets of this model, in this workshop */
+  /** on so many other jobs of this model, in this workshop */
   readonly confirmedBefore: number
   readonly weighings: readonly Weighing[]
 }
@@ -77,7 +77,7 @@ export function likelihoodOf(
 /**
  * Causes by probability, the most probable first, with what speaks for and against each.
  *
- * Bayes' rule with the catalogue's priors, moved by what was confirmed on other sets of the model; evidence
+ * Bayes' rule with the catalogue's priors, moved by what was confirmed on other jobs of the model; evidence
  * is taken as independent given the cause. What was found in order counts like what was found wrong.
  * @param causes of one domain
  * @param evidence in any order: the result does not depend on it

@@ -47,7 +47,7 @@ export async function selectSpread(
 
 /**
  * Causes confirmed on a model, the most frequent first.
- * @param except job that does not count: what was found on a set says nothing about that very set
+ * @param except job that does not count: what was found in it would confirm itself
  */
 export async function selectCauses(
   db: Db,

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { computed, onBeforeUnmount, onMounted, ref, watch } from 'vue'
+import { computed, onBeforeUnmount, onMounted, proxyRefs, ref, watch } from 'vue'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import DueReminders from '~/features/job/components/work/DueReminders.vue'
@@ -40,47 +40,29 @@ const live = useLiveStore()
 const outbox = useOutboxStore()
 const instruments = useInstrumentsStore()
 const { said, say } = useNotice()
-const {
-  rows,
-  apart,
-  listed,
-  leftOut,
-  leavingOut,
-  leaveOut,
-  sheet,
-  isClosed,
-  doubts,
-  typing,
-  takeRow,
-  takeTypedRow,
-  striking,
-  strikeLast,
-  strike,
-  keeping,
-  keep,
-} = useMatrixEntries(props.phase, say)
+const entries = proxyRefs(useMatrixEntries(props.phase, say))
 /** The table takes the place of the rows while it is typed in. */
 const asTable = ref(false)
-const { active, choose } = useMatrixPage(() => listed.value, {
-  take: id => void takeRow(id),
-  type: (pointId, first) => isClosed.value || (typing.value = { pointId, first }),
-  table: () => (asTable.value = !isClosed.value),
-  undo: strikeLast,
+const { active, choose } = useMatrixPage(() => entries.listed, {
+  take: id => void entries.takeRow(id),
+  type: (pointId, first) => entries.isClosed || (entries.typing = { pointId, first }),
+  table: () => (asTable.value = !entries.isClosed),
+  undo: entries.strikeLast,
 })
 const cautions = computed(() => [
   t('align.dummyLoadOnTheAntennaSocket'),
-  t('align.vAtTheSetWhileKeyed', { nominalSupplyV: sheet.value.nominalSupplyV }),
-  shortestKeyDownWords(sheet.value),
+  t('align.vAtTheSetWhileKeyed', { nominalSupplyV: entries.sheet.nominalSupplyV }),
+  shortestKeyDownWords(entries.sheet),
 ])
 function typeRow(pointId: string) {
-  if (isClosed.value) return
+  if (entries.isClosed) return
   choose(pointId)
-  typing.value = { pointId, first: '' }
+  entries.typing = { pointId, first: '' }
 }
 watch(
   [active, () => job.run?.history.turns.length ?? 0] as const,
   ([id, turns]) => {
-    const state = rows.value.find(r => r.point.id === id)?.point.state
+    const state = entries.rows.find(r => r.point.id === id)?.point.state
     live.readUnder(state ? { ...operatingPoint(state), also: state.also, turns } : null)
   },
   { immediate: true },
@@ -94,13 +76,13 @@ onBeforeUnmount(() => live.leave())
     <h1>{{ TEXTS[phase].title }}</h1>
     <p class="care">{{ cautions.join(' ') }}</p>
     <TypedGrid
-      :rows="rows.filter(r => listed.includes(r))"
-      :sheet="sheet"
-      :tick-a="panelTickA(sheet)"
+      :rows="entries.rows.filter(r => entries.listed.includes(r))"
+      :sheet="entries.sheet"
+      :tick-a="panelTickA(entries.sheet)"
       :options-for="instruments.optionsFor"
       :typed-with="instruments.typedWith"
-      :save="takeTypedRow"
-      :doubts="doubts"
+      :save="entries.takeTypedRow"
+      :doubts="entries.doubts"
       :told="said"
       @choose="instruments.chooseTypedWith"
       @close="asTable = false"
@@ -109,76 +91,78 @@ onBeforeUnmount(() => live.leave())
   <MatrixScreen
     v-else
     :title="TEXTS[phase].title"
-    :lead="isClosed ? t('align.readBeforeConversion', { model: sheet.model }) : TEXTS[phase].lead"
-    :closed="isClosed"
-    :rows="rows"
-    :listed="listed"
-    :apart-from="listed.find(r => apart.includes(r))?.point.id ?? null"
-    :sheet="sheet"
-    :doubts="doubts"
+    :lead="
+      entries.isClosed ? t('align.readBeforeConversion', { model: entries.sheet.model }) : TEXTS[phase].lead
+    "
+    :closed="entries.isClosed"
+    :rows="entries.rows"
+    :listed="entries.listed"
+    :apart-from="entries.listed.find(r => entries.apart.includes(r))?.point.id ?? null"
+    :sheet="entries.sheet"
+    :doubts="entries.doubts"
     :active="active"
-    :typing="typing"
+    :typing="entries.typing"
     :said="said"
     :options-for="instruments.optionsFor"
     :typed-with="instruments.typedWith"
-    :tick-a="panelTickA(sheet)"
+    :tick-a="panelTickA(entries.sheet)"
     :stuck="outbox.stuck"
     :cautions="cautions"
     @select="choose"
-    @take="takeRow"
+    @take="entries.takeRow"
     @type="typeRow"
-    @typed="takeTypedRow"
-    @cancel="typing = null"
-    @keep="d => (keeping = d)"
-    @strike="id => (striking = id)"
+    @typed="entries.takeTypedRow"
+    @cancel="entries.typing = null"
+    @keep="d => (entries.keeping = d)"
+    @strike="id => (entries.striking = id)"
     @choose="instruments.chooseTypedWith"
     @table="asTable = true"
   >
     <StartPositions
-      v-if="phase === 'as-found' && !isClosed && sheet.adjusters.length > 0"
-      :positions="startPositions(sheet, job.foundEvents)"
+      v-if="phase === 'as-found' && !entries.isClosed && entries.sheet.adjusters.length > 0"
+      :positions="startPositions(entries.sheet, job.foundEvents)"
       @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"
       ><JobPhotos about="positions" :label="t('align.photosOfTheStartingPositions')" small
     /></StartPositions>
-    <FromRecording v-if="!isClosed" :job-id="job.job!.id" />
+    <FromRecording v-if="!entries.isClosed" :job-id="job.job!.id" />
     <DueReminders :reminders="job.reminders" />
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
     <template #apart
       ><RowsApart
-        v-if="!isClosed"
-        :rows="apart"
-        :left-out="leftOut"
-        @leave-out="ids => (leavingOut = ids)"
+        v-if="!entries.isClosed"
+        :rows="entries.apart"
+        :left-out="entries.leftOut"
+        @leave-out="ids => (entries.leavingOut = ids)"
         @type="typeRow"
     /></template>
   </MatrixScreen>
   <TextDialog
-    :open="leavingOut.length > 0"
+    :open="entries.leavingOut.length > 0"
     :title="t('align.leaveOutTitle')"
     :hint="t('align.leaveOutHint')"
     :label="t('common.reason')"
-    :action="t('align.leaveOut', { count: leavingOut.length })"
-    @close="leavingOut = []"
-    @done="leaveOut"
+    :action="t('align.leaveOut', { count: entries.leavingOut.length })"
+    @close="entries.leavingOut = []"
+    @done="entries.leaveOut"
   />
   <TextDialog
-    :open="keeping !== null"
+    :open="entries.keeping !== null"
     :title="t('align.confirmImplausibleReading')"
-    :hint="keeping?.words ?? ''"
+    :hint="entries.keeping?.words ?? ''"
     :label="t('common.reason')"
     :action="t('align.confirmReadingAction')"
-    @close="keeping = null"
-    @done="keep"
+    @close="entries.keeping = null"
+    @done="entries.keep"
   />
   <TextDialog
-    :open="striking !== null"
+    :open="entries.striking !== null"
     :title="t('align.strikeOutTheReading')"
     :hint="t('align.itStaysInTheLogWith')"
     :label="t('common.reason')"
     :action="t('align.strikeOutAction')"
     :suggestions="STRIKE_REASONS"
-    @close="striking = null"
-    @done="strike"
+    @close="entries.striking = null"
+    @done="entries.strike"
   />
 </template>
 

@@ -28,7 +28,7 @@ const instruments = useInstrumentsStore()
 const confirming = ref<string | null>(null)
 /** A kind of job without a repair asks its owner here. */
 const { send, wrong: wrongIn } = useEventForm(store.append)
-/** Causes confirmed on other sets of the model, once they have been loaded. */
+/** Causes confirmed on other jobs of the model, once they have been loaded. */
 const before = shallowRef<ConfirmedBefore>({})
 async function loadHistory(sheetId: string, jobId: string | null) {
   const known = await search.historyOf(sheetId, jobId)

@@ -23,17 +23,11 @@ const make = (): PowerControl => ({
   lowestPointId: rows.value.at(-1)?.value ?? '',
   highestPointId: rows.value[0]?.value ?? '',
 })
-/** Both are named, or neither is: what stays empty is called as it is without names. */
+/** What stays empty is called as it is on a set without names. */
 function putName(end: 'high' | 'low', e: Event) {
-  const names = {
-    high: '',
-    low: '',
-    ...props.sheet.powerNames,
-    [end]: (e.target as HTMLInputElement).value.trim(),
-  }
-  const powerNames = { high: names.high || t('run.high'), low: names.low || t('run.low') }
-  const areUsual = powerNames.high === t('run.high') && powerNames.low === t('run.low')
-  emit('change', { powerNames: areUsual ? undefined : powerNames })
+  const name = (e.target as HTMLInputElement).value.trim() || undefined
+  const powerNames = { ...props.sheet.powerNames, [end]: name }
+  emit('change', { powerNames: powerNames.high || powerNames.low ? powerNames : undefined })
 }
 </script>
 
@@ -43,7 +37,7 @@ function putName(end: 'high' | 'low', e: Event) {
     <div class="pair">
       <v-text-field
         :model-value="sheet.powerNames?.high ?? ''"
-        :label="t('sheet.namesOfPower')"
+        :label="t('sheet.nameOfMostPower')"
         :placeholder="t('run.high')"
         maxlength="60"
         @change="(e: Event) => putName('high', e)"
