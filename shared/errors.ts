@@ -28,6 +28,7 @@ export const SERVER_ERROR_CODES = [
   'handed-over',
   'withdrawn',
   'unknown-issue',
+  'unknown-settings',
   'unknown-link',
   'unknown-view',
   'unknown-period',

@@ -1,10 +1,12 @@
-import type { MessageCode } from '#shared/i18n'
-import { boolean, number, object, string, uuid } from '#shared/yup'
+import { t, type MessageCode } from '#shared/i18n'
+import { array, boolean, number, object, string, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
+import { MAX_CHANNELS_OF_A_SET, MODES } from '#core/rules'
 import { GOES_STALE } from '#core/sheet'
 import {
   ANSWERS,
   COMPLAINT_RESULTS,
+  CONNECTED_TO,
   HEATS,
   ITEM_STATES,
   POWER_SEEN,
@@ -17,6 +19,11 @@ import { day } from './day'
 const short = (label: MessageCode) => string().trim().label(label).max(300)
 const amount = (label: MessageCode, max: number) => number().label(label).min(0).max(max)
 const unit = (label: MessageCode, max: number) => amount(label, max).nullable().defined()
+
+const controlPosition = object({
+  control: string().trim().label('form.control').max(60).required(),
+  position: string().trim().label('form.position').max(60).required(),
+}).noUnknown(true, UNKNOWN_FIELD)
 
 /** Fields of the work beside the readings. The same schema checks forms and requests. */
 export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown>> = {
@@ -96,6 +103,36 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
     startPosition: text('form.startingPosition').defined(),
   },
   'position-noted': { designator: string().max(14).required(), position: short('form.position').required() },
+  'settings-noted': {
+    channel: number()
+      .label('common.channel')
+      .integer()
+      .min(1)
+      .max(MAX_CHANNELS_OF_A_SET)
+      .nullable()
+      .defined(),
+    mode: string()
+      .label('common.mode')
+      .nullable()
+      .oneOf([...MODES, null])
+      .defined(),
+    connectedTo: string()
+      .label('form.connectedTo')
+      .nullable()
+      .oneOf([...CONNECTED_TO, null])
+      .defined(),
+    positions: array(controlPosition.required())
+      .label('form.positions')
+      .max(40)
+      .required()
+      .test(
+        'written',
+        () => t('form.writeAPosition'),
+        (list, { parent }) =>
+          list.length > 0 || String((parent as { text?: unknown }).text ?? '').trim() !== '',
+      ),
+    text: text('form.note').defined(),
+  },
   'challenge-kept': {
     readingId: uuid(),
     rule: string().max(8).required(),

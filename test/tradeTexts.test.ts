@@ -50,6 +50,7 @@ const SHOWN = new Set(
     ...everySheet
       .flatMap(s => [...s.matrix, ...s.procedure.flatMap(p => p.points)])
       .flatMap(({ state }) => [state.setting, state.also ?? '']),
+    ...everySheet.map(s => s.load),
     ...SET_KINDS.map(k => kindInfo(k).label),
     ...BOARD_DRAWINGS.flatMap(d => d.parts.map(p => p.label)),
     ...textsIn([CAUSES, OBSERVABLES, STATEMENTS, CLAIM_QUANTITIES, QUANTITIES]),

@@ -1,3 +1,4 @@
+import { planOf } from '../rules'
 import { fieldValue, type ModelSheet } from '../sheet'
 import { CoreError } from '../errors'
 import type { JobEvent } from './jobEvent'
@@ -20,6 +21,8 @@ export function fittingEntry(sheet: ModelSheet, event: JobEvent): JobEvent | nul
       return event.designators.every(isAdjuster) ? event : null
     case 'position-noted':
       return isAdjuster(event.designator) ? event : null
+    case 'settings-noted':
+      return (event.channel ?? 0) <= planOf(sheet).channelsHz.length ? event : null
     case 'step-confirmed':
     case 'step-reopened':
     case 'gate-passed':

@@ -22,6 +22,7 @@ const GROUP_OF: Readonly<Record<OpenItem['kind'], ItemGroup>> = {
   'reminder': 'due',
   'after-final': 'owed',
   'soak': 'due',
+  'settings-missing': 'owed',
 }
 
 /**

@@ -16,6 +16,7 @@ const OF_A_SHEET: readonly JobEvent['kind'][] = [
   'step-reopened',
   'gate-passed',
   'position-noted',
+  'settings-noted',
   'sheet-amended',
   'line-confirmed',
   'item-settled',

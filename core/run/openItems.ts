@@ -27,6 +27,7 @@ export interface OpenItem {
     | 'reminder'
     | 'after-final'
     | 'soak'
+    | 'settings-missing'
   /** a text of the sheet or of a person, or a message */
   readonly detail: string | Message
   /** words with which it was settled, or null while it is open */

@@ -11,6 +11,7 @@ const OF_TRAINEE = {
   'item-inspected': 'waits',
   'test-made': 'waits',
   'position-noted': 'waits',
+  'settings-noted': 'waits',
   'complaint-tried': 'waits',
   'adjuster-turned': 'counts',
   'unlisted-turned': 'counts',

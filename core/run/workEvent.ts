@@ -4,6 +4,7 @@
  */
 
 import type { EventBase } from './eventBase'
+import type { Mode } from '../rules'
 import type { AdjusterRole } from '../sheet'
 
 export const POWER_SEEN = ['normal', 'rising', 'limit', 'smoke'] as const
@@ -12,6 +13,8 @@ export const ANSWERS = ['yes', 'no', 'other'] as const
 export const WAITS_FOR = ['owner', 'parts', 'manual', 'other'] as const
 export const COMPLAINT_RESULTS = ['reproduced', 'intermittent', 'not-reproduced'] as const
 export const HEATS = ['cool', 'warm', 'hot'] as const
+/** What the set was connected to. */
+export const CONNECTED_TO = ['load', 'antenna'] as const
 
 /** Set on the current-limited supply for the first time. */
 export interface PowerTried extends EventBase {
@@ -132,6 +135,26 @@ export interface PositionNoted extends EventBase {
   readonly designator: string
   readonly position: string
 }
+/**
+ * Where the operator's controls stand in a state that is to be found again. Written once more for the same
+ * band, mode and connection, it takes the place of what was written before.
+ */
+export interface SettingsNoted extends EventBase {
+  readonly kind: 'settings-noted'
+  /** channel of the plan; null = all bands */
+  readonly channel: number | null
+  /** null = whatever the mode */
+  readonly mode: Mode | null
+  /** null = whatever it is connected to */
+  readonly connectedTo: (typeof CONNECTED_TO)[number] | null
+  readonly positions: readonly ControlPosition[]
+  readonly text: string
+}
+export interface ControlPosition {
+  readonly control: string
+  /** as it is read on the set: '5.2', '14 turns', "1 o'clock" */
+  readonly position: string
+}
 /** Something was turned that is no adjuster of the sheet: its twin, or one that nobody knew of. */
 export interface UnlistedTurned extends EventBase {
   readonly kind: 'unlisted-turned'
@@ -164,6 +187,7 @@ export type WorkEvent =
   | CauseConfirmed
   | ChallengeKept
   | PositionNoted
+  | SettingsNoted
   | WarmUpBegun
   | UnlistedTurned
   | ComplaintTried
@@ -185,6 +209,7 @@ export const WORK_EVENT_KINDS = [
   'cause-confirmed',
   'challenge-kept',
   'position-noted',
+  'settings-noted',
   'warm-up-begun',
   'unlisted-turned',
   'complaint-tried',

@@ -30,6 +30,8 @@ export interface OwedItem {
   readonly id: string
   readonly title: string
   readonly why: string
+  /** done once the settings card has every band; no value = settled in words */
+  readonly doneBy?: 'settings-card'
 }
 
 /** A control that the power follows, by the rows at its two ends. */

@@ -16,6 +16,7 @@ export { LIMITER_ITEM, inspectionItems, type InspectionItem } from './inspection
 export { REMINDER_CONDITIONS, conditionOf, type ReminderCondition } from './reminderConditions'
 export { startPositions, type StartPosition } from './positions'
 export { testsMade } from './testsMade'
+export { bandsWithout, cardControls, isTunedByBand, settingsCard, type CardLine } from './settingsCard'
 // Asking and waiting
 export { questions, waits, waitsFor, type Question, type Wait, type WaitsFor } from './waiting'
 // Mending

@@ -20,6 +20,7 @@ import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
 import { reminders, type Reminder } from './inspection'
 import { openWork } from './openWork'
+import { missingSettings, settingsCard, type CardLine } from './settingsCard'
 import { asksFor, isTouched, rowsAsked, stagesOf, stepsAsked, type Stage } from './stages'
 import { stagesDone } from './stagesDone'
 
@@ -33,6 +34,8 @@ export interface JobState {
   readonly compared: readonly ComparedCell[]
   readonly reminders: readonly Reminder[]
   readonly items: readonly OpenItem[]
+  /** where the operator's controls stand, band by band */
+  readonly card: readonly CardLine[]
   readonly done: Readonly<Record<Stage, boolean>>
   /** phases of this job, in order */
   readonly stages: readonly Stage[]
@@ -65,8 +68,12 @@ export function jobState(
   const reminded = reminders(events, compared)
   const stages = stagesOf(run, events)
   const isFoundAsked = stages.includes('as-found')
+  const now = stages.includes('as-left')
+    ? { rows: asLeft, isDoubtful: isDoubtfulLeft }
+    : { rows: asFound, isDoubtful }
   const items = openItems(run, asked(sheet, run, asFound, asLeft), [
     ...openWork(sheet, events, reminded),
+    ...missingSettings(sheet, events, asksFor(run.jobKind, 'align')),
     ...moreThanAsked(run),
     ...(asksFor(run.jobKind, 'as-left') ? [] : doubtfulRows('as-found', asFound, isDoubtful)),
     ...doubtfulRows('as-left', asLeft, isDoubtfulLeft),
@@ -78,6 +85,7 @@ export function jobState(
     asLeft,
     reminders: reminded,
     compared,
+    card: settingsCard(sheet, events, now.rows, now.isDoubtful),
     items,
     stages,
     claimRows: isFoundAsked ? asFound : asLeft,
@@ -96,7 +104,7 @@ function asked(
   asLeft: readonly RowState[],
 ): Asked {
   return {
-    owed: asksFor(run.jobKind, 'align') ? sheet.owed : [],
+    owed: asksFor(run.jobKind, 'align') ? sheet.owed.filter(o => !o.doneBy) : [],
     steps: stepsAsked(run),
     asFound: rowsAsked(run, 'as-found', asFound),
     asLeft: rowsAsked(run, 'as-left', asLeft),

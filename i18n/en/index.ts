@@ -28,6 +28,7 @@ import rules from './rules.json'
 import run from './run.json'
 import search from './search.json'
 import server from './server.json'
+import settings from './settings.json'
 import sheet from './sheet.json'
 import signals from './signals.json'
 import statement from './statement.json'
@@ -67,6 +68,7 @@ export default {
   run,
   search,
   server,
+  settings,
   sheet,
   signals,
   statement,

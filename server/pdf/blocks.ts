@@ -29,7 +29,7 @@ export function list(lines: readonly string[]): Content {
 
 const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
 
-const HAIRLINE = {
+export const HAIRLINE = {
   hLineWidth: (i: number) => (i === 0 ? 0 : 0.4),
   vLineWidth: () => 0,
   hLineColor: () => '#9aa7a2',

@@ -30,6 +30,7 @@ import { compareTable, heading, list, words } from './blocks'
 import { claims, complaintTried, handedWords, orNone, plannedFor, turnedOrNothing } from './paperParts'
 import { bandPictures, photoPages } from './paperPictures'
 import type { PaperPhoto } from './photos'
+import { settingsPart } from './settingsTable'
 
 export type Copy = 'owner' | 'shop'
 
@@ -139,6 +140,7 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
     ...plannedFor(events),
     heading(t('paper.howToOperateIt')),
     list(operatingAdvice(h.sheet, advice, events)),
+    ...settingsPart(h.sheet, state, events),
     ...handedWords(h.events),
   ]
 }
@@ -219,6 +221,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     list(orNone(openItemLines(state.items), t('paper.none'))),
     ...(closed.length > 0 ? [heading(t('paper.closedItems')), list(closed)] : []),
     ...plannedFor(events),
+    ...settingsPart(h.sheet, state, events),
     heading(t('paper.cautions')),
     list(handoverCautions(h.sheet)),
     ...handedWords(h.events),

@@ -1,5 +1,6 @@
 import { causeOf, observableOf } from '#core/diagnose'
 import { CoreError } from '#core/errors'
+import { channelHz, planOf } from '#core/rules'
 import type { JobEvent } from '#core/run'
 import { adjusterOf, amended, fieldValue, pointOf, stepOf, type ModelSheet } from '#core/sheet'
 import { conditionOf, inspectionItems } from '#core/work'
@@ -20,6 +21,8 @@ export function checkEvent(sheet: ModelSheet, event: JobEvent): void {
       return void fieldValue(sheet, event.line)
     case 'position-noted':
       return void adjusterOf(sheet, event.designator)
+    case 'settings-noted':
+      return checkChannel(sheet, event.channel)
     case 'row-taken':
       return checkRow(sheet, event)
     case 'item-inspected':
@@ -31,6 +34,10 @@ export function checkEvent(sheet: ModelSheet, event: JobEvent): void {
     case 'test-made':
       return checkOutcome(event.observableId, event.outcome)
   }
+}
+
+function checkChannel(sheet: ModelSheet, channel: number | null): void {
+  if (channel !== null) channelHz(planOf(sheet), channel)
 }
 
 function checkRow(sheet: ModelSheet, event: Extract<JobEvent, { kind: 'row-taken' }>): void {

@@ -24,13 +24,13 @@ export function translated(text: string): string {
 }
 
 /**
- * Fields of the tables of core that hold texts. Not *setting* and *also* of a row: rows are told apart by
- * them, so they are translated where they are shown.
+ * Fields of the tables of core that hold texts. Not *setting* and *also* of a row, nor the *load*: readings
+ * are kept under them and compared by them, so they are translated where they are shown.
  */
 export const TEXT_FIELDS: ReadonlySet<string> = new Set(
   [
     'accuracyWords advice alsoSays bad because before caution cautions cause cure',
-    'description devices doThis expected good hint how instruction label load lookFor',
+    'description devices doThis expected good hint how instruction label lookFor',
     'moves name outcomes ownerWord proves question region remedy say seen source',
     'title tool turn value what where why words',
   ].flatMap(fields => fields.split(' ')),

@@ -135,6 +135,7 @@ const shape = closed({
       id: named('form.item', 60),
       title: named('form.title'),
       why: words('common.reason'),
+      doneBy: string().label('sheet.doneBy').oneOf(['settings-card']).optional(),
     }).required(),
     60,
   ),

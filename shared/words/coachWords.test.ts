@@ -247,10 +247,17 @@ describe('the log', () => {
       passed: true,
       jobKind: 'check',
       result: 'reproduced',
+      channel: 2,
+      mode: 'AM',
+      connectedTo: 'load',
+      positions: [{ control: 'PLATE', position: '6.8' }],
     }
     for (const kind of JOB_EVENT_KINDS)
       expect(eventWords({ ...any, kind } as unknown as JobEvent)).toMatch(/^[A-Za-z].{3,}/)
     expect(eventWords({ ...any, kind: 'keyed' } as unknown as JobEvent)).toBe('keyed 4.0 s in step A1.5')
+    expect(eventWords({ ...any, text: '', kind: 'settings-noted' } as unknown as JobEvent)).toBe(
+      'settings for channel 2, AM, dummy load: PLATE 6.8',
+    )
     expect(eventWords({ ...any, kind: 'sheet-amended' } as unknown as JobEvent)).toBe(
       'sheet corrected, CT2, where it is: b',
     )

@@ -1,8 +1,9 @@
 import { t, type MessageCode, translated } from '#shared/i18n'
-import type { JobEvent, Phase } from '#core/run'
+import type { JobEvent, Phase, SettingsNoted } from '#core/run'
 import { QUANTITIES, showPlain, groupDigits } from '#core/quantity'
 import { fieldValueWords, fieldPathWords } from './sheetWords'
 import { complaintTriedWords } from './complaintWords'
+import { connectedWords, positionsText } from './settingsWords'
 import { jobKindWords } from './jobKindWords'
 import { ANSWER_WORDS, ITEM_STATE_WORDS, POWER_SEEN_WORDS } from './workWords'
 
@@ -25,6 +26,16 @@ const PHASE_WORDS: Readonly<Record<Phase, MessageCode>> = {
   'soak': 'entry.soakTest',
 }
 export const phaseWords = (phase: Phase): string => t(PHASE_WORDS[phase])
+
+/** The log has no sheet: a channel goes by its number. */
+const placeWords = ({ channel, mode, connectedTo }: SettingsNoted) =>
+  [
+    channel === null ? t('entry.allBands') : t('entry.channelNumber', { channel }),
+    mode,
+    connectedTo && connectedWords(connectedTo),
+  ]
+    .filter(Boolean)
+    .join(', ')
 
 type Words = { readonly [K in JobEvent['kind']]: (e: Extract<JobEvent, { kind: K }>) => string }
 
@@ -76,6 +87,7 @@ const WORDS: Words = {
     }),
   'unlisted-turned': e => t('entry.adjustedNotOnTheSheet', { name: e.name }),
   'position-noted': e => t('entry.startingPositionOf', { designator: e.designator, position: e.position }),
+  'settings-noted': e => t('entry.settingsNoted', { what: placeWords(e), positions: positionsText(e) }),
   'warm-up-begun': () => t('entry.switchedOnToWarmUp'),
   'item-inspected': e => t('entry.inspected', { itemId: e.itemId, state: t(ITEM_STATE_WORDS[e.state]) }),
   'wait-begun': e => t('entry.onHold', { text: e.text }),

@@ -20,6 +20,7 @@ const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
   'reminder': 'run.reminderNowDue',
   'after-final': 'run.requiredAfterANewFinal',
   'soak': 'run.soakTest',
+  'settings-missing': 'run.settingsMissing',
 }
 
 const MANY_WORDS: Readonly<Record<CommonKind, MessageCode>> = {

@@ -80,7 +80,7 @@ export function differenceWords(d: Difference): string {
     case 'supply':
       return t('run.supplyVThenV', { beforeV: groupDigits(d.beforeV, 2), afterV: groupDigits(d.afterV, 2) })
     case 'load':
-      return t('run.differentLoad', { before: d.before, after: d.after })
+      return t('run.differentLoad', { before: translated(d.before), after: translated(d.after) })
     case 'instrument':
       return t('run.differentInstrument', {
         before: d.before ?? t('run.notStated'),

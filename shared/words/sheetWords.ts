@@ -114,6 +114,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   powerNames: 'sheet.powerControls',
   lowestPointId: 'sheet.lowestEnd',
   highestPointId: 'sheet.highestEnd',
+  doneBy: 'sheet.doneByField',
 }
 const named = (words: Readonly<Record<string, MessageCode>>, field: string) => {
   const code = words[field]

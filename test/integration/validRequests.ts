@@ -25,6 +25,14 @@ const EVENTS = [
   { kind: 'test-made', observableId: 'cores', outcome: 'off', text: '' },
   { kind: 'cause-confirmed', causeId: 'coils-off', text: '' },
   { kind: 'soak-begun', hours: 4, text: '' },
+  {
+    kind: 'settings-noted',
+    channel: 20,
+    mode: null,
+    connectedTo: 'load',
+    positions: [{ control: 'Preselector', position: '5.2' }],
+    text: '',
+  },
   { kind: 'challenge-kept', readingId: randomUUID(), rule: 'P10', reason: 'seen twice' },
 ]
 

@@ -61,6 +61,7 @@ export const QUILLON_HB150: ModelSheet = {
       id: 'A6.10',
       title: 'Settings per band written down',
       why: 'preselector, plate, load: reusable presets',
+      doneBy: 'settings-card',
     },
   ],
 }

@@ -40,7 +40,7 @@ const emit = defineEmits<{ amend: [path: string] }>()
       <span
         >{{ t('align.supply') }} <b>{{ numberForField(sheet.nominalSupplyV) }} V</b></span
       ><span v-if="point.state.keyed"
-        >{{ t('align.load') }} <b>{{ sheet.load }}</b></span
+        >{{ t('align.load') }} <b>{{ translated(sheet.load) }}</b></span
       >
       <span v-if="point.state.also"
         ><b>{{ translated(point.state.also) }}</b></span

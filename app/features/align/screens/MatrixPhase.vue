@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { computed, onBeforeUnmount, onMounted, proxyRefs, ref, watch } from 'vue'
+import FoldedSection from '~/ui/frame/FoldedSection.vue'
 import TextDialog from '~/ui/frame/TextDialog.vue'
 import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import DueReminders from '~/features/job/components/work/DueReminders.vue'
@@ -9,6 +10,7 @@ import { shortestKeyDownWords } from '#shared/words/runWords'
 import { STRIKE_REASONS, panelTickA } from '#core/run'
 import { USUAL_KEY_DOWN_S, operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
+import SettingsCard from '~/features/job/screens/SettingsCard.vue'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
 import RowsApart from '../components/matrix/RowsApart.vue'
 import FromRecording from '../components/matrix/FromRecording.vue'
@@ -124,6 +126,12 @@ onBeforeUnmount(() => live.leave())
       @note="(designator, position) => job.append({ kind: 'position-noted', designator, position })"
       ><JobPhotos about="positions" :label="t('align.photosOfTheStartingPositions')" small
     /></StartPositions>
+    <FoldedSection
+      v-if="job.hasCard && !entries.isClosed"
+      :title="t('settings.card')"
+      :state="t('settings.count', { count: job.card.length })"
+      ><SettingsCard
+    /></FoldedSection>
     <FromRecording v-if="!entries.isClosed" :job-id="job.job!.id" />
     <DueReminders :reminders="job.reminders" />
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />

@@ -3,7 +3,7 @@ import { settleClaim } from '#core/claims'
 import type { RuleSet } from '#core/rules'
 import { entriesOfSheet, jobSheets, validEvents, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import { jobState } from '#core/work'
+import { isTunedByBand, jobState } from '#core/work'
 import { withTextsTranslated } from '#shared/i18n'
 import type { Job } from '#shared/job'
 
@@ -56,6 +56,11 @@ export function useDerived({ job, entered, base, foundBase, rules }: OpenJob) {
     compared: computed(() => state.value?.compared ?? []),
     reminders: computed(() => state.value?.reminders ?? []),
     items: computed(() => state.value?.items ?? []),
+    card: computed(() => state.value?.card ?? []),
+    /** whether there is a settings card to show or to write */
+    hasCard: computed(
+      () => (state.value?.card.length ?? 0) > 0 || (sheet.value !== null && isTunedByBand(sheet.value)),
+    ),
     claims: computed(() =>
       (job.value?.claims ?? []).map(c =>
         settleClaim(c, state.value?.claimRows ?? [], state.value?.claimContext),

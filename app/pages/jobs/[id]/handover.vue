@@ -7,6 +7,7 @@ import TextDialog from '../../../ui/frame/TextDialog.vue'
 import HandoverReadings from '~/features/job/components/handover/HandoverReadings.vue'
 import HandoverVerdict from '~/features/job/components/handover/HandoverVerdict.vue'
 import HandoverReports from '~/features/job/screens/HandoverReports.vue'
+import SettingsCard from '~/features/job/screens/SettingsCard.vue'
 import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
 import { adjusted, carrierAdvice } from '#core/handover'
 import { withdrawal } from '#core/run'
@@ -127,6 +128,10 @@ const print = () => window.print()
       <ul>
         <li v-for="w in advice" :key="w">{{ w }}</li>
       </ul>
+    </section>
+    <section v-if="store.hasCard" :aria-label="t('settings.card')">
+      <h2>{{ t('settings.card') }}</h2>
+      <SettingsCard />
     </section>
     <section :aria-label="t('job.openItems')">
       <h2>

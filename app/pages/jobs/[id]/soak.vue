@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { useTimestamp } from '@vueuse/core'
 import { typedNumber } from '#core/quantity'
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
 import StateMark from '../../../ui/gauge/StateMark.vue'
@@ -87,7 +87,7 @@ async function end(passed: boolean, text = '') {
         :log="log"
         :now-ms="now"
         :title="point.title"
-        :cautions="store.sheet!.load"
+        :cautions="translated(store.sheet!.load)"
         @take="take(null, point.id)"
         @type="typing = { pointId: point.id, first: '' }"
       >

@@ -40,7 +40,7 @@ const unread = computed(() => unreadRows(props.compared, sides.value))
   </section>
   <section>
     <h2>{{ sides.length === 2 ? t('job.beforeAndAfter') : t('job.readings') }}</h2>
-    <p class="quiet legend">
+    <p v-if="read.length > 0" class="quiet legend">
       <StateMark aria-hidden="true" mark="none" /> {{ t('job.hollowAsFoundFilledAsLeft') }}
     </p>
     <div v-if="read.length > 0" class="scroll" tabindex="0">

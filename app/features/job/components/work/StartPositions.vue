@@ -2,6 +2,7 @@
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { StartPosition } from '#core/work'
+import FoldedSection from '~/ui/frame/FoldedSection.vue'
 
 /**
  * Where everything stood before it was turned: in words, as on a clock, as a menu value, with a photo. The
@@ -10,7 +11,6 @@ import type { StartPosition } from '#core/work'
 const props = defineProps<{ positions: readonly StartPosition[] }>()
 const emit = defineEmits<{ note: [designator: string, position: string] }>()
 const texts = ref<Record<string, string>>({})
-const open = ref(false)
 const CLOCK = ['7:00', '8:30', '10:00', '11:00', '12:00', '13:00', '14:00', '15:30', '17:00']
 const noted = computed(() => props.positions.filter(p => p.position !== null).length)
 const turnsLikeClock = (p: StartPosition) =>
@@ -23,69 +23,46 @@ function keep(p: StartPosition) {
 </script>
 
 <template>
-  <section class="positions" :aria-label="t('job.startingPositions')">
-    <button type="button" class="top" :aria-expanded="open" @click="open = !open">
-      <b>{{ t('job.startingPositions') }}</b>{{ ' ' }}
-      <span class="quiet">{{
-        t('job.ofStartingPositionsRecorded', { noted, count: positions.length })
-      }}</span><span aria-hidden="true">{{ open ? '\u2013' : '+' }}</span>
-    </button>
-    <template v-if="open">
-      <slot />
-      <ol>
-        <li v-for="p in positions" :key="p.adjuster.designator">
-          <span
-            ><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span
-          >
-          <span v-if="p.turnedSince" class="quiet">{{
-            t('job.adjustedSince', { position: p.position ?? t('job.notRecorded') })
-          }}</span>
-          <template v-else>
-            <input
-              v-model="texts[p.adjuster.designator]"
-              :list="turnsLikeClock(p) ? 'clock-positions' : undefined"
-              :placeholder="
-                p.position ??
-                (p.adjuster.kind === 'menu-value'
-                  ? t('common.menuValue')
-                  : turnsLikeClock(p)
-                    ? t('job.oclock')
-                    : t('job.turnsOut'))
-              "
-              :aria-label="t('job.positionOf', { designator: p.adjuster.designator })"
-              maxlength="300"
-              @change="keep(p)"
-            />
-            <b v-if="p.position" class="fig">{{ p.position }}</b>
-          </template>
-        </li>
-      </ol>
-      <datalist id="clock-positions">
-        <option v-for="c in CLOCK" :key="c" :value="t('job.atOclock', { hour: c })" />
-      </datalist>
-    </template>
-  </section>
+  <FoldedSection
+    :title="t('job.startingPositions')"
+    :state="t('job.ofStartingPositionsRecorded', { noted, count: positions.length })"
+  >
+    <slot />
+    <ol>
+      <li v-for="p in positions" :key="p.adjuster.designator">
+        <span
+          ><b class="fig">{{ p.adjuster.designator }}</b> {{ p.adjuster.name }}</span
+        >
+        <span v-if="p.turnedSince" class="quiet">{{
+          t('job.adjustedSince', { position: p.position ?? t('job.notRecorded') })
+        }}</span>
+        <template v-else>
+          <input
+            v-model="texts[p.adjuster.designator]"
+            :list="turnsLikeClock(p) ? 'clock-positions' : undefined"
+            :placeholder="
+              p.position ??
+              (p.adjuster.kind === 'menu-value'
+                ? t('common.menuValue')
+                : turnsLikeClock(p)
+                  ? t('job.oclock')
+                  : t('job.turnsOut'))
+            "
+            :aria-label="t('job.positionOf', { designator: p.adjuster.designator })"
+            maxlength="300"
+            @change="keep(p)"
+          />
+          <b v-if="p.position" class="fig">{{ p.position }}</b>
+        </template>
+      </li>
+    </ol>
+    <datalist id="clock-positions">
+      <option v-for="c in CLOCK" :key="c" :value="t('job.atOclock', { hour: c })" />
+    </datalist>
+  </FoldedSection>
 </template>
 
 <style scoped>
-.positions {
-  margin: 6px 0 10px;
-  border-top: 1px solid var(--line);
-}
-.top {
-  display: flex;
-  gap: 12px;
-  width: 100%;
-  align-items: baseline;
-  min-height: 44px;
-  color: var(--ink);
-  padding: 10px 4px;
-  text-align: left;
-}
-.top span:last-child {
-  margin-left: auto;
-  font-size: 18px;
-}
 ol {
   list-style: none;
   padding: 0 4px;

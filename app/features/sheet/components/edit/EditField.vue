@@ -49,4 +49,8 @@ textarea {
   width: 100%;
   min-width: 84px;
 }
+/* What is chosen is read before it is changed, on a phone too. */
+select {
+  min-width: 150px;
+}
 </style>

@@ -49,7 +49,18 @@ const OWED = [
   { ...text('id', t('sheet.item')), width: '110px' },
   text('title', t('sheet.title')),
   text('why', t('sheet.why'), 'long'),
+  {
+    ...text('doneBy', t('sheet.doneBy'), 'select'),
+    items: [
+      { value: '', title: t('sheet.doneByWords') },
+      { value: 'settings-card', title: t('sheet.doneByCard') },
+    ],
+    width: '170px',
+  },
 ]
+/** What is settled in words has no field for it. */
+const ofList = (owed: readonly OwedItem[]) =>
+  owed.map(({ doneBy, ...item }): OwedItem => (doneBy ? { ...item, doneBy } : item))
 const newPoint = (n: number): TestPoint => ({
   id: `TP${n + 1}`,
   name: '',
@@ -115,7 +126,7 @@ const SIDES = BOARD_SIDES.map(side => t(SIDE_WORDS[side])).join(` ${t('sheet.orT
       :make="(): OwedItem => ({ id: `O${sheet.owed.length + 1}`, title: '', why: '' })"
       :add="t('sheet.addItem')"
       :empty="t('sheet.nothingOutstanding')"
-      @change="owed => emit('change', { owed })"
+      @change="owed => emit('change', { owed: ofList(owed) })"
     />
   </div>
 </template>

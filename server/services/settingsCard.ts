@@ -1,0 +1,40 @@
+import { validEvents } from '#core/run'
+import { t, withTextsTranslated } from '#shared/i18n'
+import { jobTag } from '#shared/jobTag'
+import { pool } from '../db/pool'
+import { renderPdf } from '../pdf/renderPdf'
+import { settingsDocument } from '../pdf/settingsDocument'
+import { ApiError } from '../utils/apiError'
+import { inLanguage } from '../utils/language'
+import { languageOfCopy } from './handoverPaper'
+import { jobWithEvents } from './jobs'
+import { requireRules } from './rules'
+import { sheetsOfJob } from './sheetBook'
+
+/**
+ * The settings card as it stands now, in the language of the owner.
+ * @throws {ApiError} unknown-settings: none was written
+ */
+export async function settingsCardPdf(jobId: string): Promise<{ name: string; pdf: Buffer }> {
+  const { job, events } = await jobWithEvents(jobId)
+  if (!validEvents(events).some(e => e.kind === 'settings-noted'))
+    throw new ApiError(404, 'unknown-settings', t('server.noSettingsWritten'))
+  const [{ now, found }, rules] = await Promise.all([
+    sheetsOfJob(pool, job, events),
+    requireRules(pool, job.ruleSetId),
+  ])
+  const pdf = await inLanguage(languageOfCopy('owner', job), () =>
+    renderPdf(
+      settingsDocument({
+        job,
+        sheet: withTextsTranslated(now),
+        found: withTextsTranslated(found),
+        rules: withTextsTranslated(rules),
+        events,
+        issue: null,
+        photos: [],
+      }),
+    ),
+  )
+  return { name: `${jobTag(job.number)}-settings.pdf`, pdf }
+}
