@@ -63,6 +63,7 @@ export {
   NOT_KEYED,
   keyDownStep,
   keyDownView,
+  shortestKeyDownS,
   restOf,
   type KeyDown,
   type KeyDownView,

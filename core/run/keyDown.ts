@@ -1,7 +1,15 @@
-import { kindInfo, type KindInfo, type SetKind } from '../sheet'
+import { kindInfo, type KindInfo, type ModelSheet, type SetKind } from '../sheet'
 
 export type Rest = KindInfo['rest']
 export const restOf = (kind: SetKind): Rest => kindInfo(kind).rest
+/**
+ * The shortest key-down that a sheet allows anywhere: what holds where no step says how long [s]; null = the
+ * sheet says none.
+ */
+export function shortestKeyDownS({ procedure }: Pick<ModelSheet, 'procedure'>): number | null {
+  const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
+  return limits.length > 0 ? Math.min(...limits) : null
+}
 /** A touch of the key is no key-down: no long rest after it [s]. */
 const TOUCH_S = 1
 /** Share of the limit at which the clock warns. */

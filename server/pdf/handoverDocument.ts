@@ -76,9 +76,9 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
           margin: [0, 1, 0, 6],
         },
       ),
-      ...[...new Set([h.found, h.sheet])]
-        .flatMap(familyWords)
-        .map(text => words(text, { margin: [0, 0, 0, 6] })),
+      ...[...new Set([h.found, h.sheet].flatMap(familyWords))].map(text =>
+        words(text, { margin: [0, 0, 0, 6] }),
+      ),
       ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
       heading(t('common.ruleSet')),
       words(rulesWords(h.rules)),

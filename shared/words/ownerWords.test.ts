@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import type { CarrierAdvice } from '#core/handover'
 import { fromTemplate, modelSheet } from '#core/sheet'
-import { familyWords, operatingAdvice } from './ownerWords'
+import { familyWords, handoverCautions, operatingAdvice } from './ownerWords'
 
 const AM = modelSheet('osmund-40a')
 const ADVICE: CarrierAdvice = {
@@ -35,5 +35,17 @@ describe('the sheet of a family', () => {
       /^The sheet of Tern 5 was begun from that of its family \(AM mobile\) and is not yet confirmed/,
     )
     expect(familyWords(AM)).toEqual([])
+  })
+})
+
+describe('high voltage', () => {
+  it('is told with the volts of the set where its sheet knows them, never with those of its family', () => {
+    expect(handoverCautions(modelSheet('quillon-hb150')).join(' ')).toMatch(/800 V inside, lethal/)
+    const family = handoverCautions(fromTemplate('hybrid-valve', 'tern-v', 'Tern V', '2026-11-30')).join(' ')
+    expect(family).toMatch(/High voltage inside, lethal/)
+    expect(family).not.toMatch(/\d+ V/)
+  })
+  it('is not told of a set without valves', () => {
+    expect(handoverCautions(modelSheet('osmund-27f')).join(' ')).not.toMatch(/lethal/)
   })
 })

@@ -4,7 +4,7 @@ import { groupDigits, showPlain } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
 import type { JobEvent, OpenItem, RunState } from '#core/run'
 import type { RuleSet } from '#core/rules'
-import { SHEET_TEMPLATES, isLeastPower, type ModelSheet } from '#core/sheet'
+import { SHEET_TEMPLATES, isLeastPower, kindHas, type ModelSheet } from '#core/sheet'
 import { causeOf } from '#core/diagnose'
 import { LIMITER_ITEM, inspectionItems, soaks } from '#core/work'
 import { sentence } from './sentence'
@@ -61,6 +61,7 @@ export function operatingAdvice(
       ? t('owner.supplyVMainsFuseAsRated', { nominalSupplyV: sheet.nominalSupplyV })
       : t('owner.supplyVDcFuseAsRated', { nominalSupplyV: sheet.nominalSupplyV }),
     t('owner.neverTransmitWithoutAnAntennaOr'),
+    ...highVoltageWords(sheet),
     ...(advice ? [carrierWords(advice), ...headroomWords(advice)] : []),
     ...(hasAm && hasLimiter ? [t('owner.setTheMicrophoneGainForClear')] : []),
     ...(sheet.matrix.some(p => isLeastPower(p.state)) ? [t('owner.useLowPowerWithHighAntennas')] : []),
@@ -173,12 +174,18 @@ export function rulesWords(rules: RuleSet): string {
   })
 }
 
+/** Valves have it whether the sheet knows how much or not. */
+function highVoltageWords({ kind, plateV }: ModelSheet): string[] {
+  if (plateV !== undefined) return [t('owner.vInsideLethalCoversStayOn', { plateV })]
+  return kindHas(kind, 'valves') ? [t('owner.highVoltageInside')] : []
+}
+
 /** The cautions that go with every set of its kind. */
 export function handoverCautions(sheet: ModelSheet): string[] {
   const isMains = sheet.nominalSupplyV > MAINS_V
   return [
     isMains ? t('owner.mainsSetCheckEarthAndFuse') : t('owner.checkFuseAndPolarityBeforeConnecting'),
-    ...(sheet.plateV === undefined ? [] : [t('owner.vInsideLethalCoversStayOn', { plateV: sheet.plateV })]),
+    ...highVoltageWords(sheet),
     t('owner.neverTransmitWithoutAntennaOrDummy'),
     t('owner.noExternalAmplifierAndNoChanged'),
     t('owner.cbAndAmateurTransmittersAreRegulated'),

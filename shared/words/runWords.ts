@@ -1,7 +1,15 @@
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, translated } from '#shared/i18n'
 import { GOES_STALE, stepOf, type ModelSheet, type Step } from '#core/sheet'
-import { restOf, type Difference, type Next, type StepState, type Turn, type TurnQuestion } from '#core/run'
+import {
+  restOf,
+  shortestKeyDownS,
+  type Difference,
+  type Next,
+  type StepState,
+  type Turn,
+  type TurnQuestion,
+} from '#core/run'
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain } from '#core/quantity'
 import { clockTime } from './dateWords'
 import { showAgainst, statusWord } from './verdictWords'
@@ -184,11 +192,11 @@ export function keyDownWords(step: Step): string {
  * Key-down where no step says how long: the shortest that the sheet allows anywhere, with the rest of its
  * kind of set.
  */
-export function shortestKeyDownWords({ procedure, kind }: Pick<ModelSheet, 'procedure' | 'kind'>): string {
-  const limits = procedure.flatMap(s => s.keyDownLimitS ?? [])
-  const { minS } = restOf(kind)
+export function shortestKeyDownWords(sheet: Pick<ModelSheet, 'procedure' | 'kind'>): string {
+  const limitS = shortestKeyDownS(sheet)
+  const { minS } = restOf(sheet.kind)
   const rest = t('run.thenRestTwiceAsLong', { what: minS > 0 ? t('run.atLeastS', { minS }) : '' })
-  return limits.length > 0
-    ? t('run.keyForSAtMost', { min: Math.min(...limits), rest })
-    : t('run.keyForSecondsOnly', { rest })
+  return limitS === null
+    ? t('run.keyForSecondsOnly', { rest })
+    : t('run.keyForSAtMost', { min: limitS, rest })
 }

@@ -1,11 +1,11 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { jobTag } from '#shared/jobTag'
-import { computed, ref, onMounted, onBeforeUnmount } from 'vue'
+import { computed, ref, watch, onMounted, onBeforeUnmount } from 'vue'
 import { useCookie, useHead, useRouter } from '#imports'
 import type { NewPractice } from '#shared/practice'
 import { rigDesign } from '#core/rig'
-import { USUAL_KEY_DOWN_S } from '#core/sheet'
+import { modelSheet } from '#core/sheet'
 import FinishCase from '~/features/practice/components/FinishCase.vue'
 import LessonBox from '~/features/practice/components/LessonBox.vue'
 import PracticeControls from '~/features/practice/components/PracticeControls.vue'
@@ -26,11 +26,19 @@ const choosing = ref(false)
 const finishing = ref(false)
 const open = computed(() => store.open)
 onMounted(() => {
-  live.workOn({ id: null, keyDownLimitS: USUAL_KEY_DOWN_S })
+  live.workOn(null)
   store.watch()
   void store.loadSessions()
 })
-onBeforeUnmount(() => store.unwatch())
+watch(
+  () => open.value?.designId,
+  id => live.setOnBench(id ? modelSheet(id) : null),
+  { immediate: true },
+)
+onBeforeUnmount(() => {
+  store.unwatch()
+  live.setOnBench(null)
+})
 
 async function begin(wanted: NewPractice) {
   busy.value = true

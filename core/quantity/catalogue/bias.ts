@@ -25,6 +25,7 @@ export const BIAS_QUANTITIES = {
     needs: ['key'],
     topic: 'supply-current',
     rail: { slot: 'when-read', rank: 5 },
+    ownerWord: 'plate current',
   },
   gateV: {
     label: 'Gate voltage',

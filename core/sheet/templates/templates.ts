@@ -109,6 +109,7 @@ export function fromTemplate(templateId: string, id: string, model: string, day:
     testPoints,
     typicalFaults: _faults,
     inspection: _inspection,
+    plateV: _plateV,
     ...like
   } = template.like
   const parts = like.adjusters.filter(a => a.kind !== 'menu-value' && a.kind !== 'control')

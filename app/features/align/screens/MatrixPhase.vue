@@ -8,7 +8,7 @@ import DueReminders from '~/features/job/components/work/DueReminders.vue'
 import StartPositions from '~/features/job/components/work/StartPositions.vue'
 import { shortestKeyDownWords } from '#shared/words/runWords'
 import { STRIKE_REASONS, panelTickA } from '#core/run'
-import { USUAL_KEY_DOWN_S, operatingPoint } from '#core/sheet'
+import { operatingPoint } from '#core/sheet'
 import { startPositions } from '#core/work'
 import SettingsCard from '~/features/job/screens/SettingsCard.vue'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
@@ -69,7 +69,7 @@ watch(
   },
   { immediate: true },
 )
-onMounted(() => live.workOn({ id: null, keyDownLimitS: USUAL_KEY_DOWN_S }))
+onMounted(() => live.workOn(null))
 onBeforeUnmount(() => live.leave())
 </script>
 

@@ -4,7 +4,7 @@ import { enteredNumber, enteredRequired } from '~/ui/enteredNumber'
 import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { CHANNEL_PLANS, MODES, OWN_PLAN, bandsLike, planOf, type OfPlan, type RuleSet } from '#core/rules'
-import { SET_KINDS, SHEET_TEMPLATES, changePlan, kindInfo, type ModelSheet } from '#core/sheet'
+import { SET_KINDS, SHEET_TEMPLATES, changePlan, kindHas, kindInfo, type ModelSheet } from '#core/sheet'
 import BandList from './BandList.vue'
 
 /** What the set is: name, kind, channels, supply, and what holds for all steps. */
@@ -31,10 +31,10 @@ const putPlan = (plan: OfPlan) => emit('change', { bands: undefined, ...changePl
 function choosePlan(planId: string) {
   putPlan(planId === OWN_PLAN ? { planId, bands: bandsLike(planOf(props.sheet)) } : { planId })
 }
-/** Empty: the sheet leaves it to the default. */
-function driftLimit(e: Event) {
-  const limit = enteredNumber(e, props.sheet.driftLimitHzPerMin ?? null, { optional: true })
-  return limit !== null && limit > 0 ? limit : (undefined as never)
+/** Empty: the sheet does not know it, or leaves it to the default. */
+function positiveOrNone(e: Event, stands: number | undefined) {
+  const entered = enteredNumber(e, stands ?? null, { optional: true })
+  return entered !== null && entered > 0 ? entered : (undefined as never)
 }
 const main = (change: Partial<ModelSheet['main']>) =>
   emit('change', { main: { ...props.sheet.main, ...change } })
@@ -86,6 +86,14 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
       @change="(e: Event) => set('nominalSupplyV')(enteredRequired(e, sheet.nominalSupplyV))"
     />
     <v-text-field
+      v-if="kindHas(sheet.kind, 'valves') || sheet.plateV !== undefined"
+      :model-value="numberForField(sheet.plateV ?? null)"
+      :label="t('form.plateVoltage')"
+      suffix="V"
+      inputmode="decimal"
+      @change="(e: Event) => set('plateV')(positiveOrNone(e, sheet.plateV))"
+    />
+    <v-text-field
       :model-value="sheet.load"
       :label="t('sheet.load')"
       @change="(e: Event) => set('load')((e.target as HTMLInputElement).value)"
@@ -124,7 +132,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
       @change="
         (e: Event) =>
           emit('change', {
-            driftLimitHzPerMin: driftLimit(e),
+            driftLimitHzPerMin: positiveOrNone(e, sheet.driftLimitHzPerMin),
           })
       "
     />
