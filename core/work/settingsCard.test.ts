@@ -86,6 +86,7 @@ describe('output on the settings card', () => {
   })
   it.each([
     ['an antenna, where watts are not watts into 50 ohm', read(176), noted({ connectedTo: 'antenna' })],
+    ['whatever it is connected to', read(118), noted({ connectedTo: null })],
     ['another load than that of the sheet', read(176, { load: 'antenna through a tuner' }), noted()],
     ['another mode', read(118), noted({ mode: 'AM' })],
     ['all bands', read(118), noted({ channel: null })],

@@ -51,7 +51,7 @@ function outputAt(
   rows: readonly RowState[],
   isDoubtful: (readingId: string) => boolean,
 ): TakenReading | null {
-  if (channel === null || connectedTo === 'antenna') return null
+  if (channel === null || connectedTo !== 'load') return null
   const read = rows.flatMap(({ point: { state }, cells, stale }) => {
     const isThere =
       state.keyed && state.channel === channel && state.toneHz === null && isFullPower(state) && !stale

@@ -11,12 +11,15 @@ import { heading, list, words } from './blocks'
 import type { Handover } from './handoverDocument'
 import { settingsTable } from './settingsTable'
 
-/** A card that lies beside the set: what its operator sets band by band, and what kills it. */
+/**
+ * A card that lies beside the set: what its operator sets band by band, and what kills it.
+ * @param h of a job on which settings were written
+ */
 export function settingsDocument(h: Handover): TDocumentDefinitions {
   const state = jobState(h.sheet, h.rules, h.events, h.found)
   const tag = jobTag(h.job.number)
   const missing = state.items.filter(i => i.kind === 'settings-missing')
-  const lastMs = Math.max(0, ...state.card.map(l => l.noted.atMs))
+  const lastMs = Math.max(...state.card.map(l => l.noted.atMs))
   return {
     info: { title: t('paper.settingsCardOf', { model: h.sheet.model }), creator: t('paper.diapason') },
     pageSize: 'A4',

@@ -1,4 +1,4 @@
-import { validEvents } from '#core/run'
+import { jobState } from '#core/work'
 import { t, withTextsTranslated } from '#shared/i18n'
 import { jobTag } from '#shared/jobTag'
 import { pool } from '../db/pool'
@@ -13,16 +13,16 @@ import { sheetsOfJob } from './sheetBook'
 
 /**
  * The settings card as it stands now, in the language of the owner.
- * @throws {ApiError} unknown-settings: none was written
+ * @throws {ApiError} unknown-settings: none was written by the sheet that the job is measured by
  */
 export async function settingsCardPdf(jobId: string): Promise<{ name: string; pdf: Buffer }> {
   const { job, events } = await jobWithEvents(jobId)
-  if (!validEvents(events).some(e => e.kind === 'settings-noted'))
-    throw new ApiError(404, 'unknown-settings', t('server.noSettingsWritten'))
   const [{ now, found }, rules] = await Promise.all([
     sheetsOfJob(pool, job, events),
     requireRules(pool, job.ruleSetId),
   ])
+  if (jobState(now, rules, events, found).card.length === 0)
+    throw new ApiError(404, 'unknown-settings', t('server.noSettingsWritten'))
   const pdf = await inLanguage(languageOfCopy('owner', job), () =>
     renderPdf(
       settingsDocument({

@@ -3,6 +3,7 @@ import { extractText, getDocumentProxy } from 'unpdf'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { SettingsNoted } from '../../core/run'
 import { modelSheet } from '../../core/sheet'
+import type { Job } from '../../shared/job'
 import { freshRow } from '../fixtures/freshRow'
 import { testHouse, type TestHouse } from './house'
 
@@ -70,6 +71,24 @@ describe('settings card', () => {
       reason: 'misread',
     })
     expect(await asked()).toMatchObject({ code: 'unknown-settings' })
+  })
+  it('is not made of what was written by the sheet of another model', async () => {
+    const id = await valves()
+    await note(id)
+    const { sheetRevision } = ((await house.request('GET', `/api/jobs/${id}`)).body as { job: Job }).job
+    const changed = await house.request('POST', `/api/jobs/${id}/events`, {
+      kind: 'model-changed',
+      id: randomUUID(),
+      atMs: 1_796_000_002_000,
+      because: 'wrong-model',
+      from: { sheetId: 'quillon-hb150', sheetRevision },
+      to: { sheetId: 'quillon-p5', sheetRevision: 1 },
+      reason: 'the small one',
+    })
+    expect(changed.status).toBe(201)
+    expect((await house.request('GET', `/api/jobs/${id}/settings-card.pdf`)).error).toMatchObject({
+      code: 'unknown-settings',
+    })
   })
   it.each([
     [{ channel: 6 }, 422, 'unknown-channel'],

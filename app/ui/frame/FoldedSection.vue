@@ -19,7 +19,7 @@ const open = defineModel<boolean>('open', { default: false })
 
 <style scoped>
 .folded {
-  margin: 0 0 10px;
+  margin: 6px 0 10px;
   border-top: 1px solid var(--line);
 }
 button {

@@ -35,6 +35,10 @@ describe('settings as they are written', () => {
     expect(settingsOf({ ...draft, text: '  ' })).toBeNull()
     draft.positions.push({ control: ' ', position: '5' }, { control: ' Tuner L ', position: ' 14 turns ' })
     expect(settingsOf(draft)?.positions).toEqual([{ control: 'Tuner L', position: '14 turns' }])
+    draft.positions.push({ control: 'Tuner L', position: '12 turns' })
+    expect(settingsOf(draft)?.positions, 'written twice').toEqual([
+      { control: 'Tuner L', position: '12 turns' },
+    ])
     expect(settingsOf({ ...draft, positions: [], text: 'only a note' })).toMatchObject({ positions: [] })
   })
 })

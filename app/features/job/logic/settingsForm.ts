@@ -29,9 +29,11 @@ export function settingsDraft(
 
 /** What of it was written; null = nothing yet. */
 export function settingsOf(draft: SettingsDraft): Extract<NewWorkEvent, { kind: 'settings-noted' }> | null {
-  const positions = draft.positions
+  const written = draft.positions
     .map(p => ({ control: p.control.trim(), position: p.position.trim() }))
     .filter(p => p.control !== '' && p.position !== '')
+  // A control that was added although it stood there already has one position: the one written last.
+  const positions = [...new Map(written.map(p => [p.control, p])).values()]
   const text = draft.text.trim()
   return positions.length === 0 && text === '' ? null : { ...draft, kind: 'settings-noted', positions, text }
 }
