@@ -36,6 +36,7 @@ export { STATUS_CODES, leavesAlone, type StepState, type StepStatus } from './st
 export type { MeasurandState } from './measurandState'
 export type { CriterionState } from './criterion'
 export { compareMatrix, matrixState, type CellState, type ComparedCell, type RowState } from './matrixState'
+export { isLessBetter, levelChange, type LevelChange } from './levelChange'
 export { panelMeter, type PanelMeter } from './panelMeter'
 export { powerRanges, type PowerRange } from './powerRange'
 export { comparability, physicalDifferences, type Difference } from './comparability'

@@ -9,6 +9,7 @@ import {
   shownCell,
   type Side,
 } from '#shared/words/compareGauge'
+import { levelChangeWords } from '#shared/words/levelChangeWords'
 import { differenceWords } from '#shared/words/runWords'
 import { statusWord } from '#shared/words/verdictWords'
 import { forkGaugeSvg } from './forkGaugeSvg'
@@ -72,7 +73,7 @@ function row(c: ComparedCell, stale: ReadonlySet<string>, sides: readonly Side[]
     words(c.point.title),
     words(cellName(c)),
     ...sides.map(s => side(c, s, s === 'after' && stale.has(c.point.id))),
-    picture(c),
+    changed(c, sides),
     words(rangeWords(c)),
   ]
 }
@@ -86,6 +87,12 @@ function picture(c: ComparedCell): TableCell {
     })
   const svg = isJudged(c) ? forkGaugeSvg(compareGauge(c)) : null
   return svg ? { svg, width: 128 } : ''
+}
+
+/** The picture, and where both were measured how much more there is than before. */
+function changed(c: ComparedCell, sides: readonly Side[]): TableCell {
+  const told = sides.length === 2 ? levelChangeWords(c) : null
+  return told === null ? picture(c) : { stack: [picture(c) as Content, words(told, { fontSize: 7 })] }
 }
 
 function side(c: ComparedCell, which: Side, isStale: boolean): TableCell {

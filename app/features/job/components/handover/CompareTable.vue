@@ -12,6 +12,7 @@ import {
   shownCell,
   type Side,
 } from '#shared/words/compareGauge'
+import { levelChangeWords } from '#shared/words/levelChangeWords'
 import { differenceWords } from '#shared/words/runWords'
 import { statusWord } from '#shared/words/verdictWords'
 import ForkGauge from '~/ui/gauge/ForkGauge.vue'
@@ -63,6 +64,9 @@ const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
             :decimals="gaugeDecimals(c)"
             :mark="c[lastSide(sides)].judgement?.verdict ?? null"
           />
+          <span v-if="sides.length === 2 && levelChangeWords(c)" class="quiet differ">{{
+            levelChangeWords(c)
+          }}</span>
           <span v-if="c.differences && c.differences.length > 0" class="quiet differ">{{
             t('job.notComparable', { list: c.differences.map(differenceWords).join(', ') })
           }}</span>
