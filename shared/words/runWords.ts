@@ -91,8 +91,8 @@ export function differenceWords(d: Difference): string {
       return t('run.differentLoad', { before: translated(d.before), after: translated(d.after) })
     case 'instrument':
       return t('run.differentInstrument', {
-        before: d.before ?? t('run.notStated'),
-        after: d.after ?? t('run.notStated'),
+        before: d.before === null ? t('run.notStated') : translated(d.before),
+        after: d.after === null ? t('run.notStated') : translated(d.after),
       })
     case 'tone':
       return t('run.differentTone')
@@ -110,8 +110,8 @@ export function differenceWords(d: Difference): string {
       return t('run.coverageExpandedOnOneOfThem')
     case 'setting':
       return t('run.differentControls', {
-        before: d.before || t('run.asUsual'),
-        after: d.after || t('run.asUsual'),
+        before: translated(d.before) || t('run.asUsual'),
+        after: translated(d.after) || t('run.asUsual'),
       })
     case 'warm-up':
       return t('run.minThenMinAfterPowerOn', {

@@ -1,7 +1,15 @@
-import { describe, expect, it } from 'vitest'
+import { afterEach, describe, expect, it } from 'vitest'
 import { BARE_SETUP } from '#core/instrument'
-import { standardToBound } from '#core/quantity'
-import { onScale, scaleOf, typedAccuracy, typedReading, type TypedInstrument } from './typedInstrument'
+import { QUANTITY_NAMES, standardToBound } from '#core/quantity'
+import { readLanguageFrom } from '#shared/i18n'
+import {
+  onScale,
+  scaleOf,
+  typedAccuracy,
+  typedInstruments,
+  typedReading,
+  type TypedInstrument,
+} from './typedInstrument'
 
 const eye = (profileId: string, change: Partial<TypedInstrument['setup']> = {}): TypedInstrument => ({
   name: profileId,
@@ -57,5 +65,15 @@ describe('the meter on the panel of a set', () => {
       0.02,
       9,
     )
+  })
+})
+
+describe('what a typed reading is credited to', () => {
+  afterEach(() => readLanguageFrom(() => 'en'))
+  it('is kept alike whichever language the page speaks: before and after are compared by it', () => {
+    const names = () => QUANTITY_NAMES.map(q => typedInstruments([], q).map(i => i.name))
+    const english = names()
+    readLanguageFrom(() => 'es')
+    expect(names()).toEqual(english)
   })
 })

@@ -22,6 +22,7 @@ import { setupOf } from '#shared/instrumentSetup'
 
 /** An instrument a typed reading can be credited to, as it stands on this bench. */
 export interface TypedInstrument {
+  /** kept with the reading: of a kind as its table has it, translated where it is shown */
   readonly name: string
   readonly profileId: string
   readonly words: string
@@ -44,7 +45,7 @@ export function typedInstruments(instruments: readonly Instrument[], quantity: Q
     isHere: true,
   }))
   const kinds = INSTRUMENT_PROFILES.filter(p => !p.talks && !ours.some(o => o.name === p.name)).map(p => ({
-    name: translated(p.name),
+    name: p.name,
     profileId: p.id,
     setup: BARE_SETUP,
     isHere: p.alwaysThere === true,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
 import { quantityLabel } from '#shared/words/quantityWords'
@@ -29,7 +29,9 @@ const valueOf = (event: Event) => (event.target as HTMLSelectElement).value
     :aria-label="t('align.instrumentFor', { label: quantityLabel(quantity) })"
     @change="emit('choose', valueOf($event))"
   >
-    <option v-for="o in options" :key="o.name" :value="o.name" :title="o.words">{{ o.name }}</option>
+    <option v-for="o in options" :key="o.name" :value="o.name" :title="o.words">
+      {{ translated(o.name) }}
+    </option>
     <option :value="NONE">{{ t('align.instrumentNotStated') }}</option>
   </select>
   <select

@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { quantityLabel } from '#shared/words/quantityWords'
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
 import { HEX_BYTE } from '#core/quantity'
 import type { CellState } from '#core/run'
@@ -61,7 +61,8 @@ const label = computed(() =>
             <p v-if="why.length === 0">{{ t('align.recordedNoRequirement') }}</p>
             <p class="quiet">
               {{ reading.source === 'typed' ? t('align.typedReading') : t('align.taken') }},
-              {{ reading.instrument ?? t('align.instrumentNotStated') }} {{ shown.plusMinus ?? '' }}
+              {{ reading.instrument ? translated(reading.instrument) : t('align.instrumentNotStated') }}
+              {{ shown.plusMinus ?? '' }}
             </p>
             <v-btn size="small" @click="emit('strike', reading.id)">{{ t('align.strikeOutAction') }}</v-btn>
           </v-card>
