@@ -106,11 +106,11 @@ export function bandsWithout(
   noted: readonly SettingsNoted[],
 ): { nothing: number[]; noAntenna: number[] } {
   const written = new Set(noted.map(n => n.channel))
-  const antenna = new Set(noted.filter(n => n.connectedTo === 'antenna').map(n => n.channel))
+  const onAntenna = new Set(noted.filter(n => n.connectedTo === 'antenna').map(n => n.channel))
   const bands = bandsOf(sheet)
   return {
     nothing: bands.filter(c => !written.has(c)),
-    noAntenna: antenna.size === 0 ? [] : bands.filter(c => written.has(c) && !antenna.has(c)),
+    noAntenna: onAntenna.size === 0 ? [] : bands.filter(c => written.has(c) && !onAntenna.has(c)),
   }
 }
 

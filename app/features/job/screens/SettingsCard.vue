@@ -9,7 +9,8 @@ import SettingsTable from '../components/work/SettingsTable.vue'
 import { useEventForm } from '../logic/useEventForm'
 import { useJobStore } from '../store/job'
 
-/** The settings card of the open job: what the operator sets, band by band, and the paper for it. */
+/* The settings card of the open job: what the operator sets, band by band, and the paper for it. */
+
 /** Fetched when somebody writes. */
 const SettingsDialog = laterComponent(() => import('../components/work/SettingsDialog.vue'))
 const store = useJobStore()
@@ -35,7 +36,6 @@ async function strike(reason: string) {
     :lines="store.card"
     :controls="controls"
     :sheet="store.sheet!"
-    editable
     @edit="n => (writing = n)"
     @strike="n => (striking = n)"
   />

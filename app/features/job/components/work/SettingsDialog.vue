@@ -20,6 +20,8 @@ const props = defineProps<{
   wrong: (field: string) => string | undefined
 }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void]; close: [] }>()
+/** Those that stood there when it was opened; a name that is typed is none of them. */
+const known = props.controls.length
 const draft = ref(settingsDraft(props.controls, props.noted, props.nextBand))
 const bands = computed(() => {
   const plan = planOf(props.sheet)
@@ -58,7 +60,7 @@ function keep() {
         <div class="positions">
           <template v-for="(p, i) in draft.positions" :key="i">
             <v-text-field
-              v-if="controls.includes(p.control)"
+              v-if="i < known"
               v-model="p.position"
               :label="capital(controlWords(sheet, p.control))"
               maxlength="60"

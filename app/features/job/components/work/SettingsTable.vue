@@ -14,13 +14,11 @@ import {
   settingsFor,
 } from '#shared/words/settingsWords'
 
-/** Where the operator's controls stand, a line for each band, mode and connection. */
+/** Where the operator's controls stand, a line for each band, mode and connection, to be changed or struck out. */
 const props = defineProps<{
   lines: readonly CardLine[]
   controls: readonly string[]
   sheet: ModelSheet
-  /** lines can be changed and struck out */
-  editable?: boolean
 }>()
 const emit = defineEmits<{ edit: [noted: SettingsNoted]; strike: [noted: SettingsNoted] }>()
 const used = computed(() => controlsUsed(props.lines, props.controls))
@@ -38,7 +36,7 @@ const hasText = computed(() => props.lines.some(l => l.noted.text))
           <th v-for="c in used" :key="c">{{ controlWords(sheet, c) }}</th>
           <th v-if="hasOutput">{{ t('settings.outputRead') }}</th>
           <th v-if="hasText">{{ t('form.note') }}</th>
-          <th v-if="editable" class="no-print" />
+          <th class="no-print" />
         </tr>
       </thead>
       <tbody>
@@ -51,7 +49,7 @@ const hasText = computed(() => props.lines.some(l => l.noted.text))
           <td v-for="c in used" :key="c" class="fig">{{ positionOf(l.noted, c) || '\u2013' }}</td>
           <td v-if="hasOutput" class="fig">{{ outputText(l) || '\u2013' }}</td>
           <td v-if="hasText">{{ l.noted.text }}</td>
-          <td v-if="editable" class="acts no-print">
+          <td class="acts no-print">
             <button
               type="button"
               :aria-label="t('settings.changeOf', { what: settingsFor(sheet, l.noted) })"
