@@ -14,7 +14,7 @@ import {
   settingsFor,
 } from '#shared/words/settingsWords'
 
-/** Where the operator's controls stand, a line for each band, mode and connection, to be changed or struck out. */
+/** Where the operator's controls stand, a line for each band, mode and connection. */
 const props = defineProps<{
   lines: readonly CardLine[]
   controls: readonly string[]
