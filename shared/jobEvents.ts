@@ -5,7 +5,7 @@ import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '#core/run'
 import { RUN_EVENT_BODIES } from './runEvents'
 import { WORK_EVENT_BODIES } from './workEvents'
 import { MODES } from '#core/rules'
-import { COVERAGES } from '#core/sheet'
+import { AUDIOS, COVERAGES } from '#core/sheet'
 import { CoreError } from '#core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
 import { text } from './eventFields'
@@ -45,6 +45,7 @@ const conditions = object({
   lowPower: boolean().required(),
   powerPosition: string().trim().min(1).max(60).optional(),
   toneHz: number().min(0).max(1e5).nullable().defined(),
+  audio: string().oneOf(AUDIOS).optional(),
   toneV: number().min(0).max(10).nullable().defined(),
   inputV: number().min(0).max(10).nullable().defined(),
   coverage: string().oneOf(COVERAGES).required(),

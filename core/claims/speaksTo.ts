@@ -1,6 +1,6 @@
 import type { Reading } from '../quantity'
 import type { CellState } from '../run'
-import { isFullPower, isLeastPower, type SetState } from '../sheet'
+import { isFullPower, isLeastPower, isUnmodulated, type SetState } from '../sheet'
 import type { ClaimQuantity } from './claim'
 
 /** The value that a reading gives to a claim, or null when it is no reading of that. */
@@ -9,8 +9,8 @@ type Speaks = (state: SetState, cell: CellState, reading: Reading) => number | n
 /**
  * With a tone the mean power of AM holds the sidebands too, on voice and two tones it is no carrier at all.
  */
-const isCarrier = ({ keyed, mode, toneHz, setting }: SetState) =>
-  keyed && (mode === 'FM' || toneHz === null) && !/voice|two tones|no drive|no audio/.test(setting)
+const isCarrier = (s: SetState) =>
+  s.keyed && (s.mode === 'FM' || isUnmodulated(s)) && !/no drive|no audio/.test(s.setting)
 const of =
   (quantity: Reading['quantity'], when: (s: SetState) => boolean): Speaks =>
   (state, _cell, reading) =>

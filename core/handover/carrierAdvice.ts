@@ -1,7 +1,7 @@
 import { dbToPowerRatio, expandedUncertainty, type Reading } from '../quantity'
 import { requirementOf, type RunState } from '../run'
 import type { RuleSet } from '../rules'
-import { isFullPower, type ModelSheet } from '../sheet'
+import { isFullPower, isUnmodulated, type ModelSheet } from '../sheet'
 import { currentReadings, type CurrentReading } from './evidence'
 
 /** Missing crest from which on the final is at the end of its headroom [dB] (C05: common practice). */
@@ -73,10 +73,9 @@ const isBare = (r: CurrentReading) =>
   r.want.quantity === 'powerW' &&
   r.point.state.keyed &&
   r.taken.row.conditions.mode === 'AM' &&
-  r.taken.row.conditions.toneHz === null &&
+  isUnmodulated(r.taken.row.conditions) &&
   isFullPower(r.taken.row.conditions) &&
-  r.taken.row.conditions.coverage === 'standard' &&
-  !r.taken.row.conditions.setting.includes('voice')
+  r.taken.row.conditions.coverage === 'standard'
 
 /**
  * Of several rows the one that something is asked of, under the sheet's own controls, nearest the middle of

@@ -12,7 +12,7 @@ import {
 } from '../rules'
 import type { Quantity } from '../quantity'
 import type { RunState } from '../run'
-import { isLeastPower, sameControls, type ModelSheet } from '../sheet'
+import { isLeastPower, isUnmodulated, sameControls, type ModelSheet } from '../sheet'
 import { currentReadings, legalVerdict, type CurrentReading } from './evidence'
 
 /** How one limit of the rule set stands. */
@@ -133,11 +133,11 @@ function distanceOf(
   return { kind: 'value', quantity: reading.quantity, value: reading.value, beyond, nominalHz }
 }
 
-/** A carrier is judged without modulation; with a tone the mean holds the sidebands too. */
+/** A carrier is judged without modulation; modulated, the mean holds the sidebands too. */
 function speaksOf({ taken, want }: CurrentReading, limit: RuleLimit): boolean {
-  const { toneHz, mode, setting } = taken.row.conditions
-  if (want.quantity !== 'powerW' || limit.quantity !== 'powerW' || mode === 'FM') return true
-  return toneHz === null && !setting.includes('voice') && !setting.includes('two tones')
+  const at = taken.row.conditions
+  if (want.quantity !== 'powerW' || limit.quantity !== 'powerW' || at.mode === 'FM') return true
+  return isUnmodulated(at)
 }
 
 function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentReading[]): LimitStanding[] {
@@ -175,7 +175,7 @@ export function carrierOf({ taken: { row } }: CurrentReading, readings: readonly
   const found = alike.findLast(r =>
     isSideband
       ? r.want.quantity === 'pepW'
-      : r.want.quantity === 'powerW' && (mode === 'FM' || r.taken.row.conditions.toneHz === null),
+      : r.want.quantity === 'powerW' && (mode === 'FM' || isUnmodulated(r.taken.row.conditions)),
   )
   return found?.taken.reading ?? null
 }

@@ -2,7 +2,7 @@ import type { Quantity } from '../quantity'
 import type { RuleSet } from '../rules'
 import { judgeRequirement, requirementOf, type RunState, type TakenReading } from '../run'
 import { CoreError } from '../errors'
-import { pointOf, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
+import { modulationOf, pointOf, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
 
 /** A reading that says how the set stands now: valid, current, and the last under its conditions. */
 export interface CurrentReading {
@@ -61,6 +61,7 @@ function conditionsKey({ row: { conditions: c }, reading }: TakenReading): strin
     c.powerPosition,
     c.coverage,
     c.setting,
+    modulationOf(c),
     c.toneHz,
     c.toneV,
     c.inputV,

@@ -1,7 +1,7 @@
 import { quantityInfo, type Quantity } from '../quantity'
 import { truthOf, type RigState } from '../rig'
 import { planOf } from '../rules'
-import { kindHas, resolveTarget, type MeasurePoint, type ModelSheet } from '../sheet'
+import { kindHas, modulationOf, resolveTarget, type MeasurePoint, type ModelSheet } from '../sheet'
 import { putFor } from './putFor'
 
 export interface Outside {
@@ -17,12 +17,12 @@ export interface Outside {
  * Rows that a control of the set decides, named in words: they are judged only where the hands have left it,
  * and that is not one value.
  */
-const BY_HAND = /RF power|half carrier|AM mark|voice/
+const BY_HAND = /RF power|half carrier|AM mark/
 
 /**
  * What of the sheet's matrix the set would not keep now, by its true values.
- * Rows whose control is named in words, of other bands of a set that is tuned by hand, and menu values are
- * left out.
+ * Left out are rows whose control is named in words, speech, rows of other bands of a set that is tuned by
+ * hand, and menu values.
  */
 export function outsideOf(state: RigState, sheet: ModelSheet): Outside[] {
   const handTuned = kindHas(sheet.kind, 'valves')
@@ -30,6 +30,7 @@ export function outsideOf(state: RigState, sheet: ModelSheet): Outside[] {
     .filter(
       p =>
         !BY_HAND.test(p.state.setting) &&
+        modulationOf(p.state) !== 'speech' &&
         !(handTuned && p.state.channel !== null && p.state.channel !== state.controls.channel),
     )
     .flatMap(p => outsideRow(state, sheet, p))

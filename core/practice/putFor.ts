@@ -1,5 +1,5 @@
 import { act, advance, rigDesign, type RigAction, type RigState } from '../rig'
-import type { MeasurePoint } from '../sheet'
+import { modulationOf, type MeasurePoint } from '../sheet'
 
 /** Audio drive when a row does not say [V]: AM and FM full, so that the limiter holds. */
 const DRIVE_V = 0.03
@@ -46,9 +46,10 @@ export function putFor(state: RigState, { state: asked }: MeasurePoint): RigStat
     : settled
 }
 
-function tonesOf({ toneHz, toneV, setting, mode }: MeasurePoint['state']): { hz: number; v: number }[] {
+function tonesOf(asked: MeasurePoint['state']): { hz: number; v: number }[] {
+  const { toneHz, toneV, mode } = asked
   const v = toneV ?? (mode === 'FM' ? FM_DRIVE_V : DRIVE_V)
-  if (/two tones/.test(setting))
+  if (modulationOf(asked) === 'two-tones')
     return [
       { hz: 700, v: v / 2 },
       { hz: 1900, v: v / 2 },

@@ -23,6 +23,7 @@ export {
   voltageRatioToDb,
   wattsToDbm,
 } from './power'
+export { depthByPep } from './depthByPep'
 export { hzToPpm, ppmToHz } from './frequency'
 export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'
 // How sure it is

@@ -28,6 +28,7 @@ describe('lines of readings', () => {
       low_power: 'false',
       power_position: '',
       on_time_s: '1800',
+      modulation: 'none',
       tone_hz: '',
     })
   })

@@ -9,7 +9,7 @@ import {
   type RowTaken,
   type RunState,
 } from '../run'
-import { pointOf, type ModelSheet } from '../sheet'
+import { modulationOf, pointOf, type ModelSheet } from '../sheet'
 
 /** One line per reading, in the order in which they were taken; struck and stale ones are named as such. */
 export type ReadingLine = Record<
@@ -23,6 +23,7 @@ export type ReadingLine = Record<
   | 'channel_hz'
   | 'low_power'
   | 'power_position'
+  | 'modulation'
   | 'tone_hz'
   | 'tone_v'
   | 'input_v'
@@ -95,6 +96,7 @@ function lineOf(
     channel_hz: bySheet.channel_hz,
     low_power: text(row.conditions.lowPower),
     power_position: row.conditions.powerPosition ?? '',
+    modulation: modulationOf(row.conditions),
     tone_hz: text(row.conditions.toneHz),
     tone_v: text(row.conditions.toneV),
     input_v: text(row.conditions.inputV),

@@ -1,5 +1,5 @@
 import { voltageRatioToDb } from '../quantity'
-import { samePower } from '../sheet'
+import { modulationOf, samePower } from '../sheet'
 import type { TakenReading } from './takenReading'
 import type { RowConditions } from './jobEvent'
 
@@ -18,6 +18,7 @@ export type Difference =
   | { readonly kind: 'load'; readonly before: string; readonly after: string }
   | { readonly kind: 'instrument'; readonly before: string | null; readonly after: string | null }
   | { readonly kind: 'tone'; readonly beforeHz: number | null; readonly afterHz: number | null }
+  | { readonly kind: 'modulation' }
   | { readonly kind: 'drive'; readonly beforeV: number | null; readonly afterV: number | null }
   | { readonly kind: 'input'; readonly beforeV: number | null; readonly afterV: number | null }
   | { readonly kind: 'channel' }
@@ -55,6 +56,7 @@ export function physicalDifferences(a: RowConditions, b: RowConditions): Differe
   if (a.coverage !== b.coverage) out.push({ kind: 'coverage' })
   if (a.setting !== b.setting) out.push({ kind: 'setting', before: a.setting, after: b.setting })
   if (a.toneHz !== b.toneHz) out.push({ kind: 'tone', beforeHz: a.toneHz, afterHz: b.toneHz })
+  else if (modulationOf(a) !== modulationOf(b)) out.push({ kind: 'modulation' })
   if (levelsDiffer(a.toneV, b.toneV)) out.push({ kind: 'drive', beforeV: a.toneV, afterV: b.toneV })
   if (levelsDiffer(a.inputV, b.inputV)) out.push({ kind: 'input', beforeV: a.inputV, afterV: b.inputV })
   if (a.load !== b.load) out.push({ kind: 'load', before: a.load, after: b.load })

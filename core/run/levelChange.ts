@@ -1,4 +1,5 @@
 import { expandedUncertainty, powerRatioToDb, voltageRatioToDb, type Quantity } from '../quantity'
+import { isUnmodulated } from '../sheet'
 import type { ComparedCell } from './matrixState'
 import type { TakenReading } from './takenReading'
 
@@ -21,15 +22,15 @@ const LEVELS: Partial<Record<Quantity, { toDb: (ratio: number) => number; isLess
 export const isLessBetter = (quantity: Quantity): boolean => LEVELS[quantity]?.isLessBetter === true
 
 /**
- * Change of a level between as found and as left: carrier power, deviation, sensitivity. Not of power under a
- * tone, nor of PEP: a crest that was clipped before is no level to compare with.
+ * Change of a level between as found and as left: carrier power, deviation, sensitivity. Not of power under
+ * modulation, nor of PEP: a crest that was clipped before is no level to compare with.
  * @returns null where the two may not stand side by side, or one of them is a bound, stale, or no level
  */
 export function levelChange({ point, want, before, after, differences }: ComparedCell): LevelChange | null {
   const level = LEVELS[want.quantity]
   const [a, b] = [before.latest, after.latest]
   if (!level || !a || !b || differences === null || differences.length > 0) return null
-  if (want.quantity === 'powerW' && (!point.state.keyed || point.state.toneHz !== null)) return null
+  if (want.quantity === 'powerW' && !(point.state.keyed && isUnmodulated(point.state))) return null
   if (!isLevel(a) || !isLevel(b) || b.staleBy.length > 0) return null
   const db = level.toDb(b.reading.value / a.reading.value)
   const relative = [a, b].map(relativeBound)

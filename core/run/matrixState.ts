@@ -1,5 +1,12 @@
 import { channelHz, planOf, type Judgement, type OfPlan, type RuleSet } from '../rules'
-import { kindInfo, operatingPoint, type MeasurePoint, type ModelSheet, type Measurand } from '../sheet'
+import {
+  kindInfo,
+  modulationOf,
+  operatingPoint,
+  type MeasurePoint,
+  type ModelSheet,
+  type Measurand,
+} from '../sheet'
 import { comparability, type Difference } from './comparability'
 import type { History } from './history'
 import type { TakenReading } from './takenReading'
@@ -17,6 +24,8 @@ export interface RowState {
   readonly point: MeasurePoint
   readonly cells: readonly CellState[]
   readonly complete: boolean
+  /** something of it is still to be read, or read again */
+  readonly isOpen: boolean
   readonly stale: boolean
   /** row that the shown readings came from, or null */
   readonly row: RowTaken | null
@@ -27,12 +36,15 @@ export function matrixState(sheet: ModelSheet, rules: RuleSet, past: History, ph
   return sheet.matrix.map(point => {
     const cells = point.wants.map(want => cellState(sheet, rules, past, phase, point, want))
     const taken = cells.flatMap(c => (c.latest ? [c.latest] : []))
+    const complete = taken.length === cells.length
+    // As found is history: what was turned since does not spoil it. As left must still hold.
+    const stale = phase === 'as-left' && taken.some(t => t.staleBy.length > 0)
     return {
       point,
       cells,
-      complete: taken.length === cells.length,
-      // As found is history: what was turned since does not spoil it. As left must still hold.
-      stale: phase === 'as-left' && taken.some(t => t.staleBy.length > 0),
+      complete,
+      isOpen: stale || (!complete && !point.isOptional),
+      stale,
       row: taken.at(-1)?.row ?? null,
     }
   })
@@ -114,10 +126,12 @@ const notMeasured = (cell: CellState): CellState => ({ ...cell, latest: null, ju
 type OfBand = OfPlan & Pick<ModelSheet, 'kind'>
 /** A channel is its frequency: the same number may be another one on another plan. */
 function conditionsOf(sheet: OfBand, { point: { state } }: RowState): string {
-  const { channel, ...others } = operatingPoint(state)
+  const { channel, audio: _audio, ...others } = operatingPoint(state)
   const hz = channel === null ? null : channelHz(planOf(sheet), channel)
   // A sheet that was kept in the database has its fields in another order.
-  return JSON.stringify(Object.entries({ ...others, also: state.also, hz }).sort())
+  return JSON.stringify(
+    Object.entries({ ...others, modulation: modulationOf(state), also: state.also, hz }).sort(),
+  )
 }
 
 interface Keyed {

@@ -63,7 +63,7 @@ export function openItems(
     ...owed.map(o => ({ id: o.id, title: o.title, kind: 'owed' as const, detail: o.why })),
     ...steps.flatMap(s => stepItems(s, run).map(i => ({ ...i, since: lastWorkOn(run, i.id) }))),
     ...asFound
-      .filter(r => !r.complete)
+      .filter(r => r.isOpen)
       .map(r => ({
         id: `as-found:${r.point.id}`,
         title: r.point.title,
@@ -125,7 +125,8 @@ function missingOf({ cells }: RowState, when: keyof typeof WHEN): Message {
 function rowItems(row: RowState): Unsettled[] {
   const id = `as-left:${row.point.id}`
   const title = row.point.title
-  if (!row.complete) return [{ id, title, kind: 'as-left-missing', detail: missingOf(row, 'end') }]
+  if (!row.complete && !row.point.isOptional)
+    return [{ id, title, kind: 'as-left-missing', detail: missingOf(row, 'end') }]
   const taken = row.cells.flatMap(c => (c.latest ? [c.latest] : []))
   if (row.stale) {
     const since = Math.max(...taken.flatMap(t => t.staleBy.map(turn => turn.order)))

@@ -1,5 +1,5 @@
 import { expandedUncertainty, powerRatioToDb, type Reading } from '../quantity'
-import { sameControls, type SetState } from '../sheet'
+import { isUnmodulated, sameControls, type SetState } from '../sheet'
 import type { RowState } from './matrixState'
 
 /** A panel meter agrees with the bench within this ratio (common practice). */
@@ -55,8 +55,8 @@ function levelOf(row: RowState, rows: readonly RowState[]): PanelLevel | null {
   return panel && power ? { panel, power, ratio: panel.value / power.value } : null
 }
 
-const isBareCarrier = ({ keyed, mode, toneHz, setting }: SetState): boolean =>
-  keyed && mode !== 'USB' && mode !== 'LSB' && toneHz === null && !/voice|two tones/.test(setting)
+const isBareCarrier = (s: SetState): boolean =>
+  s.keyed && s.mode !== 'USB' && s.mode !== 'LSB' && isUnmodulated(s)
 
 /** A figure: neither a bound nor nothing at all, and not stale. */
 function readingIn(row: RowState | undefined, quantity: 'panelPowerW' | 'powerW'): Reading | null {

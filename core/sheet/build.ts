@@ -46,6 +46,15 @@ export function point(id: string, title: string, state: SetState, wants: readonl
   return { id, title, state, wants }
 }
 
+/** What the meters show while the owner's microphone is spoken into: a cross-check that nobody owes. */
+export const speechRow = (id: string, title: string, state: SetState): MeasurePoint => ({
+  ...point(id, title, { ...state, audio: 'speech', also: 'the owner\u2019s own microphone' }, [
+    want('powerW', null, false),
+    want('pepW', null, false),
+  ]),
+  isOptional: true,
+})
+
 /** A workshop window [SI]. */
 export function within(low: number | null, high: number | null, aim: number | null = null): TargetSpec {
   return { kind: 'window', window: { low, high, aim } }

@@ -1,5 +1,5 @@
 // The shape of a sheet
-export { COVERAGES, type Coverage } from './modelSheet'
+export { AUDIOS, COVERAGES, type Audio, type Coverage } from './modelSheet'
 export { SET_KINDS, kindHas, kindInfo, type KindInfo, type KindPart, type SetKind } from './kinds'
 export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES } from './modelSheet'
 export type {
@@ -35,6 +35,7 @@ export { operatingPoint, sameConditions, type OperatingPoint } from './operating
 export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
+export { isUnmodulated, modulationOf, type AudioAt, type Modulation } from './audio'
 export { isFullPower, isLeastPower, sameControls, samePower, type PowerAt } from './controls'
 export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order

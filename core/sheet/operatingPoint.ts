@@ -1,3 +1,4 @@
+import { modulationOf } from './audio'
 import type { SetState } from './modelSheet'
 
 /** What a point asks of the set, as it is kept with the row that is taken there. */
@@ -9,5 +10,8 @@ export function operatingPoint(state: SetState): OperatingPoint {
 }
 
 export function sameConditions(a: OperatingPoint, b: OperatingPoint): boolean {
-  return (Object.keys({ ...a, ...b }) as (keyof OperatingPoint)[]).every(k => a[k] === b[k])
+  const { audio: _a, ...ofA } = a
+  const { audio: _b, ...ofB } = b
+  const keys = Object.keys({ ...ofA, ...ofB }) as (keyof typeof ofA)[]
+  return modulationOf(a) === modulationOf(b) && keys.every(k => ofA[k] === ofB[k])
 }

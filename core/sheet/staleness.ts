@@ -1,5 +1,6 @@
 import { quantityInfo, type Quantity, type Topic } from '../quantity'
 import { isFullPower, type PowerAt } from './controls'
+import { isUnmodulated, type AudioAt } from './audio'
 import type { AdjusterRole, SetState } from './modelSheet'
 
 /** Readings that a receiver is judged by; its AGC voltage alone says nothing of what it hears. */
@@ -82,18 +83,15 @@ export const GOES_STALE: Record<
   's-meter-preset': { topics: ['s-meter'], because: 'it sets what the S-meter shows' },
 }
 
-/** Power says nothing of the other positions of the control, and with a tone it is no carrier. */
+/** Power says nothing of the other positions of the control, and modulated it is no carrier. */
 const BY_STATE: readonly Quantity[] = ['powerW', 'pepW']
 
 /** The topic a reading belongs to, from its quantity and how the set stood. */
-export function topicOf(
-  quantity: Quantity,
-  { mode, toneHz, ...power }: PowerAt & Pick<SetState, 'mode' | 'toneHz'>,
-): Topic {
+export function topicOf(quantity: Quantity, at: PowerAt & AudioAt & Pick<SetState, 'mode'>): Topic {
   const { topic } = quantityInfo(quantity)
   if (!BY_STATE.includes(quantity)) return topic
-  if (!isFullPower(power)) return 'low-power'
-  return toneHz !== null && mode !== 'FM' ? 'modulated-power' : topic
+  if (!isFullPower(at)) return 'low-power'
+  return at.mode !== 'FM' && !isUnmodulated(at) ? 'modulated-power' : topic
 }
 
 /** Whether a reading tells about the receiver: without one the intake is not complete. */

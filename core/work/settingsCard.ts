@@ -8,7 +8,7 @@ import {
   type TakenReading,
   type Unsettled,
 } from '../run'
-import { isFullPower, type ModelSheet } from '../sheet'
+import { isFullPower, isUnmodulated, type ModelSheet } from '../sheet'
 
 /** Settings that count, and what the set gave there. */
 export interface CardLine {
@@ -54,7 +54,7 @@ function outputAt(
   if (channel === null || connectedTo !== 'load') return null
   const read = rows.flatMap(({ point: { state }, cells, stale }) => {
     const isThere =
-      state.keyed && state.channel === channel && state.toneHz === null && isFullPower(state) && !stale
+      state.keyed && state.channel === channel && isUnmodulated(state) && isFullPower(state) && !stale
     const isMeant =
       state.mode === (mode ?? main.mode) && (state.mode !== main.mode || state.setting === main.setting)
     const latest = cells.find(c => c.want.quantity === 'powerW')?.latest

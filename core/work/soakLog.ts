@@ -1,6 +1,6 @@
 import { powerRatioToDb } from '../quantity'
 import { history, type JobEvent } from '../run'
-import { isFullPower, type MeasurePoint, type ModelSheet } from '../sheet'
+import { isFullPower, isUnmodulated, type MeasurePoint, type ModelSheet } from '../sheet'
 import type { Soak } from './soak'
 
 /** A soak is logged every five to fifteen minutes (common practice). */
@@ -30,7 +30,7 @@ export function soakPoint(sheet: ModelSheet): MeasurePoint {
   const carriers = sheet.matrix.filter(
     ({ state: s, wants }) =>
       s.keyed &&
-      s.toneHz === null &&
+      isUnmodulated(s) &&
       isFullPower(s) &&
       s.mode === mode &&
       s.setting === setting &&

@@ -18,8 +18,8 @@ import {
   operatingAdvice,
   rulesWords,
 } from '#shared/words/ownerWords'
-import { panelMeterWords } from '#shared/words/panelMeterWords'
 import { rangeWordsOfCompared } from '#shared/words/powerRangeWords'
+import { remarksOfCompared } from '#shared/words/rowRemarks'
 import { lessPowerWords, measuredWords } from '#shared/words/ownerReadings'
 import { dayAndTime } from '#shared/words/dateWords'
 import { jobKindWords } from '#shared/words/jobKindWords'
@@ -166,16 +166,13 @@ function readings({ sheet }: Handover, state: JobState): Content[] {
 }
 
 /** Every row of which something was read, and the names of the others. */
-function readingsTable(
-  sheet: ModelSheet,
-  { compared, stages, asLeft }: JobState,
-  stale: ReadonlySet<string>,
-): Content[] {
-  const sides = sidesOf(stages)
+function readingsTable(sheet: ModelSheet, state: JobState, stale: ReadonlySet<string>): Content[] {
+  const { compared } = state
+  const sides = sidesOf(state.stages)
   const [read, unread] = [readRows(compared, sides), unreadRows(compared, sides)]
   return [
     ...(read.length > 0 ? [compareTable(read, stale, sides)] : []),
-    ...[...rangeWordsOfCompared(sheet, compared, sides), ...panelMeterWords(asLeft)].map(w => words(w)),
+    ...remarksOfCompared(sheet, state, sides).map(w => words(w)),
     ...(unread.length > 0
       ? [words(t('paper.rowsNotRead', { list: unread.join('; ') }), { fontSize: 8, margin: [0, 4, 0, 0] })]
       : []),

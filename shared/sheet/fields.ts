@@ -2,7 +2,7 @@ import { t, type MessageCode } from '#shared/i18n'
 import { fieldName, array, boolean, number, object, string, type AnyObject, type Schema } from '#shared/yup'
 import { QUANTITY_NAMES } from '#core/quantity'
 import { MODES } from '#core/rules'
-import { BOARD_SIDES, COVERAGES } from '#core/sheet'
+import { AUDIOS, BOARD_SIDES, COVERAGES } from '#core/sheet'
 import { UNKNOWN_FIELD } from '../unknownField'
 
 /** Short ways to write the schema of a sheet; strict: what is not named is refused by name. */
@@ -76,6 +76,7 @@ const state = closed({
   lowPower: yes(),
   powerPosition: nameOrNone('form.powerPosition', 60),
   toneHz: number().min(0).max(1e5).nullable().defined(),
+  audio: string().oneOf(AUDIOS).optional(),
   toneV: number().min(0).max(10).nullable().defined(),
   inputV: number().min(0).max(10).nullable().defined(),
   coverage: string().oneOf(COVERAGES).required(),
@@ -101,6 +102,7 @@ export const measurePoint = closed({
   title: named('form.title'),
   state,
   wants: list(want, 20),
+  isOptional: boolean().isTrue().optional(),
 }).required()
 
 /** An object whose "kind" decides its other fields. */

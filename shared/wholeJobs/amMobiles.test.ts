@@ -236,6 +236,7 @@ describe('11: the owner\u2019s figures and the bench\u2019s', () => {
     w.found('carrier-1', { powerW: [4.6, 0.2], carrierHz: [offHz(1, -310), 3] }),
     w.found('carrier-19', { powerW: [4.7, 0.2], supplyA: [1.2, 0.02], carrierHz: [offHz(19, -312), 3] }),
     w.found('carrier-40', { powerW: [4.6, 0.2], carrierHz: [offHz(40, -314), 3] }),
+    w.found('voice', { pepW: [19.5, 1.2] }),
     w.found('tone-19', { depthPositiveRatio: [0.92, 0.03], depthNegativeRatio: [0.92, 0.03] }),
     w.found('purity', { harmonicDbc: [-66, 1.5] }),
     w.found('sinad', { sinadDb: [14, 1.5] }),
@@ -277,6 +278,8 @@ describe('11: the owner\u2019s figures and the bench\u2019s', () => {
   it('says: 180 Hz low is right in its sign, not in its amount', () => {
     expect(t.claims[1]).toMatchObject({ outcome: 'refuted', measured: { value: -312 } })
   })
+  it('says: 19.5 W on voice would be 104 %, the tone says 92 %, and the tone decides', () =>
+    expect(t.all).toMatch(/PEP 19\.5.* would be 104.* with a steady tone 92/))
   it('says: 4.7 W outside; -312 Hz outside the book, inside R-US', () => {
     expect(t.verdict('as-found', 'carrier-19', 'powerW')).toBe('above')
     expect(t.verdict('as-found', 'carrier-19', 'carrierHz')).toBe('below')

@@ -217,10 +217,13 @@ describe('6: supply leads melted while transmitting', () => {
         [
           w.left('am-D19', { powerW: [7.2, 0.5] }),
           w.left('am-tone', { depthNegativeRatio: [0.94, 0.02], pepW: [27, 2.5] }),
+          w.left('am-voice', { pepW: [38, 2.5], powerW: [9, 0.5] }),
         ],
       ),
     )
     expect(t.challenges.filter(c => c.pointId === 'am-tone')).toEqual([])
     expect(t.all).not.toMatch(/\bclean\b/i)
+    expect(t.all).toMatch(/PEP 38.* would be 130.*proves no depth: with a steady tone 94/)
+    expect(t.all).toMatch(/9\.0.* on average while speaking.* no depth follows/)
   })
 })

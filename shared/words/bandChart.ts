@@ -1,6 +1,6 @@
 import { t } from '#shared/i18n'
 import type { ComparedCell } from '#core/run'
-import { isFullPower, type ModelSheet, type SetState } from '#core/sheet'
+import { isFullPower, isUnmodulated, type ModelSheet, type SetState } from '#core/sheet'
 import { channelHz, planOf } from '#core/rules'
 import { QUANTITIES, standardToBound } from '#core/quantity'
 
@@ -94,7 +94,7 @@ function commonWindow(rows: readonly ComparedCell[]): { low: number; high: numbe
   return first && others.every(w => w?.low === first.low && w.high === first.high) ? first : null
 }
 
-const isCarrierRow = (s: SetState) => s.keyed && s.toneHz === null && isFullPower(s) && s.channel !== null
+const isCarrierRow = (s: SetState) => s.keyed && isUnmodulated(s) && isFullPower(s) && s.channel !== null
 const isOfMain = (s: SetState, { main }: ModelSheet) => s.mode === main.mode && s.setting === main.setting
 
 function axisOf(sheet: ModelSheet): BandAxis {

@@ -22,10 +22,14 @@ export function readRows(cells: readonly ComparedCell[], sides: readonly Side[])
   return cells.filter(c => read.has(c.point.id))
 }
 
-/** Titles of the others, each once. */
+/** Titles of the others that were asked for, each once. */
 export function unreadRows(cells: readonly ComparedCell[], sides: readonly Side[]): string[] {
   const read = new Set(readRows(cells, sides).map(c => c.point.id))
-  return [...new Map(cells.filter(c => !read.has(c.point.id)).map(c => [c.point.id, c.point.title])).values()]
+  return [
+    ...new Map(
+      cells.filter(c => !c.point.isOptional && !read.has(c.point.id)).map(c => [c.point.id, c.point.title]),
+    ).values(),
+  ]
 }
 
 /** Before and after of one cell as a fork gauge shows them, in the unit of the bench. */

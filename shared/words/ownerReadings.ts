@@ -1,7 +1,7 @@
 import { t, translated } from '#shared/i18n'
 import { dbToPowerRatio, groupDigits, powerRatioToDb, quantityInfo, type Quantity } from '#core/quantity'
 import type { ComparedCell } from '#core/run'
-import type { ModelSheet } from '#core/sheet'
+import { modulationOf, type ModelSheet } from '#core/sheet'
 import { isJudged, lastSide, rangeWords, shownCell, type Side } from './compareGauge'
 import { statusWord } from './verdictWords'
 
@@ -86,6 +86,7 @@ function middleOfEach(sheet: ModelSheet, cells: readonly ComparedCell[]): Compar
       lowPower,
       powerPosition,
       setting,
+      modulationOf(c.point.state),
       toneHz,
       toneV,
       inputV,

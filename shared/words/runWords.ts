@@ -96,6 +96,8 @@ export function differenceWords(d: Difference): string {
       })
     case 'tone':
       return t('run.differentTone')
+    case 'modulation':
+      return t('run.differentModulation')
     case 'drive':
       return t('run.differentAudioDrive')
     case 'input':

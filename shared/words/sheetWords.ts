@@ -99,6 +99,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   order: 'sheet.order',
   wants: 'sheet.quantities',
   state: 'sheet.stateOfTheSet',
+  isOptional: 'sheet.optionalRow',
   criterion: 'sheet.condition',
   cautions: 'sheet.cautions',
   actions: 'sheet.manualAction',

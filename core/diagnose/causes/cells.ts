@@ -1,6 +1,6 @@
 import type { Quantity } from '../../quantity'
 import type { CellState, RowState } from '../../run'
-import { isFullPower, isLeastPower, type MeasurePoint, type SetState } from '../../sheet'
+import { isFullPower, isLeastPower, isUnmodulated, type MeasurePoint, type SetState } from '../../sheet'
 import type { Observation, ReadingUsed } from './observable'
 import { soften, type Uncertain } from './soft'
 
@@ -47,9 +47,9 @@ export function found(
     .sort((a, b) => (a.state.channel ?? 0) - (b.state.channel ?? 0))
 }
 
-/** Keyed on high power without a tone: what the carrier is measured in. */
-export const isCarrier = (s: SetState) => s.keyed && isFullPower(s) && s.toneHz === null
-export const isLowPower = (s: SetState) => s.keyed && isLeastPower(s) && s.toneHz === null
+/** Keyed on high power, nothing modulates it: what the carrier is measured in. */
+export const isCarrier = (s: SetState) => s.keyed && isFullPower(s) && isUnmodulated(s)
+export const isLowPower = (s: SetState) => s.keyed && isLeastPower(s) && isUnmodulated(s)
 export const isTone = (s: SetState) => s.keyed && s.toneHz !== null && s.toneHz < 2000
 
 /** A cell's window when it is open on neither side: what a power is held against. */

@@ -8,7 +8,7 @@ import {
   type RowState,
 } from '../../run'
 import type { RuleSet } from '../../rules'
-import { sameControls, samePower, type MeasurePoint, type ModelSheet } from '../../sheet'
+import { isUnmodulated, sameControls, samePower, type MeasurePoint, type ModelSheet } from '../../sheet'
 import { FULL_DEPTH, challenges, type Challenge, type MeterScale, type RowUnderDoubt } from '../plausibility'
 
 /** A row up to this much above a proven one is proven with it. */
@@ -88,8 +88,8 @@ function underDoubt(
 }
 
 /**
- * The unmodulated carrier that a modulated row is held against: same channel, mode and controls; voice is
- * told apart in the setting.
+ * The unmodulated carrier that a modulated row is held against: same channel, mode and controls; the sheets
+ * that came before there was a field for it tell speech apart in the controls.
  */
 function carrierOn(
   rows: readonly RowState[],
@@ -98,7 +98,7 @@ function carrierOn(
   const state = { ...point.state, setting: point.state.setting.replace(/,? ?voice$/, '') }
   const row = rows.find(
     ({ point: { state: s } }) =>
-      s.keyed && s.toneHz === null && s.channel === state.channel && sameControls(s, state),
+      s.keyed && isUnmodulated(s) && s.channel === state.channel && sameControls(s, state),
   )
   const reading = row?.cells.find(c => c.want.quantity === 'powerW')?.latest?.reading
   return { carrierW: valueIn(row, 'powerW'), carrierBoundW: (reading && expandedUncertainty(reading)) ?? 0 }

@@ -1,4 +1,4 @@
-import { expandedUncertainty, type Reading } from '../../quantity'
+import { boundToStandard, depthByPep, expandedUncertainty, type Reading } from '../../quantity'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** Depth by two ways further apart than this contradict each other (common practice: 10 points). */
@@ -72,10 +72,12 @@ function againstCarrier(row: RowUnderDoubt): Challenge[] {
       maxW: carrierW * (1 + depth.value ** 2 / 2),
     })
   if (!pep || pep.bound) return out
-  const byPep = Math.sqrt(pep.value / carrierW) - 1
-  // dm = (1 + m) / 2 x relative error of the ratio (C07).
-  const slack =
-    ((1 + byPep) / 2) * (bound(pep) / pep.value + carrierBoundW / carrierW) + (depth ? bound(depth) : 0)
+  // A meter of which nothing is known gets no benefit of the doubt.
+  const pepThere = { value: pep.value, standardUncertainty: boundToStandard(bound(pep)) }
+  const carrierThere = { value: carrierW, standardUncertainty: boundToStandard(carrierBoundW) }
+  const byDepth = depthByPep(pepThere, carrierThere)
+  const byPep = byDepth.value
+  const slack = (expandedUncertainty(byDepth) ?? 0) + (depth ? bound(depth) : 0)
   const agrees = depth !== undefined && Math.abs(byPep - depth.value) - slack <= DEPTHS_APART
   // A trough cannot be deeper than the carrier: full, it says nothing of a crest beyond.
   const saysNothing = depth?.quantity === 'depthNegativeRatio' && depth.value >= FULL_TROUGH && byPep > 1

@@ -1,4 +1,4 @@
-import { GOES_STALE, topicOf, type ModelSheet } from '../../sheet'
+import { GOES_STALE, modulationOf, topicOf, type ModelSheet } from '../../sheet'
 import type { History } from '../history'
 import type { TakenReading } from '../takenReading'
 import { stretches, type WatchedSample } from '../stretch'
@@ -105,7 +105,9 @@ function taken(
 function conditionsOf({ reading, row: { conditions: c } }: TakenReading): string {
   return reading.quantity === 'referenceHz'
     ? ''
-    : [c.mode, c.channel, c.lowPower, c.powerPosition, c.coverage, c.setting, c.toneHz].join(' ')
+    : [c.mode, c.channel, c.lowPower, c.powerPosition, c.coverage, c.setting, modulationOf(c), c.toneHz].join(
+        ' ',
+      )
 }
 
 function turnsBefore(t: TakenReading, turns: History['turns']): number {

@@ -17,9 +17,12 @@ import {
   usb,
 } from './targets'
 
-/** Speech is no carrier: its rows are told apart by their controls. */
 const voice = (setting: string) =>
-  am.keyed(CHANNEL, { setting: `${setting}, voice`, also: 'speak as the owner does; average and PEP' })
+  am.keyed(CHANNEL, {
+    setting: `${setting}, voice`,
+    audio: 'speech',
+    also: 'speak as the owner does; average and PEP',
+  })
 
 /** At minimum, where the owner had it, and at the recommended mark; SSB at the same mark and wide open. */
 export const BRANTWICK_TALLIS60_MATRIX: readonly MeasurePoint[] = [
@@ -54,16 +57,18 @@ export const BRANTWICK_TALLIS60_MATRIX: readonly MeasurePoint[] = [
     want('pepW'),
     want('supplyA'),
   ]),
-  point('ssb-mark', 'USB at the mark, voice', usb.keyed(CHANNEL, { setting: `${RECOMMENDED}, voice` }), [
-    want('pepW'),
-    want('powerW', null, false),
-    want('supplyA'),
-  ]),
-  point('ssb-open', 'USB fully up, voice', usb.keyed(CHANNEL, { setting: WIDE_OPEN, also: 'seconds only' }), [
-    want('pepW'),
-    want('powerW', null, false),
-    want('supplyA'),
-  ]),
+  point(
+    'ssb-mark',
+    'USB at the mark, voice',
+    usb.keyed(CHANNEL, { setting: `${RECOMMENDED}, voice`, audio: 'speech' }),
+    [want('pepW'), want('powerW', null, false), want('supplyA')],
+  ),
+  point(
+    'ssb-open',
+    'USB fully up, voice',
+    usb.keyed(CHANNEL, { setting: WIDE_OPEN, audio: 'speech', also: 'seconds only' }),
+    [want('pepW'), want('powerW', null, false), want('supplyA')],
+  ),
   point('threshold', 'Receiver, audible threshold', am.receiving(CHANNEL, 'generator 1 kHz AM 30 %'), [
     want('audibleV', AUDIBLE),
   ]),

@@ -80,7 +80,7 @@ export const BRANTWICK_TALLIS60_PROCEDURE: readonly Step[] = [
     instruction: 'Voice on USB at the same position: PEP, average, current.',
     why: 'One fixed mark for both modes, so that nobody keys AM with the control fully up.',
     points: [
-      point('ssb', 'USB, voice', usb.keyed(CHANNEL, { setting: RECOMMENDED }), [
+      point('ssb', 'USB, voice', usb.keyed(CHANNEL, { setting: RECOMMENDED, audio: 'speech' }), [
         want('pepW'),
         want('supplyA'),
       ]),

@@ -1,5 +1,5 @@
 import { SIX_BANDS, bandChannel, channelName, channelPlan } from '../../rules'
-import { point, want } from '../build'
+import { point, speechRow, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import {
   ADJACENT,
@@ -58,11 +58,12 @@ const sidebandRows = (mode: 'USB' | 'LSB'): MeasurePoint[] => [
     }),
     [want('carrierHz', SIDEBAND[mode], false), want('pepW', PEP)],
   ),
-  point(`${mode}-two`, `${mode} D 19, two tones`, ssb[mode].keyed(MIDDLE, { setting: TWO_TONES }), [
-    want('pepW', PEP),
-    want('powerW', null, false),
-    want('imd3Db', IMD3),
-  ]),
+  point(
+    `${mode}-two`,
+    `${mode} D 19, two tones`,
+    ssb[mode].keyed(MIDDLE, { setting: TWO_TONES, audio: 'two-tones' }),
+    [want('pepW', PEP), want('powerW', null, false), want('imd3Db', IMD3)],
+  ),
 ]
 
 /** Every mode on D 19, every band at three places in AM, bias without drive, receiver on both sidebands. */
@@ -94,6 +95,7 @@ export const LARKFIELD_LX8_MATRIX: readonly MeasurePoint[] = [
       want('powerW', null, false),
     ],
   ),
+  speechRow('am-voice', 'AM D 19, voice', am.keyed(MIDDLE)),
   point('fm-carrier', 'FM D 19, carrier', fm.keyed(MIDDLE), [
     want('carrierHz', AM_FREQUENCY),
     want('powerW', CARRIER),
@@ -121,6 +123,7 @@ export const LARKFIELD_LX8_MATRIX: readonly MeasurePoint[] = [
     'USB D 19, two tones, spectrum',
     ssb.USB.keyed(MIDDLE, {
       setting: TWO_TONES,
+      audio: 'two-tones',
       also: 'a bump on SSB alone suggests bias, spread coils or ALC',
     }),
     [want('adjacentDbc', ADJACENT)],

@@ -152,7 +152,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
       'Two tones, 30 mV peak: PEP to the rule set; average ' + 'half of it; third-order products 25 dB down.',
     why: 'Factory sets are often left flat-topping.',
     points: [
-      point('two', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES }), [
+      point('two', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES, audio: 'two-tones' }), [
         want('pepW', PEP),
         want('powerW', null, false),
         want('imd3Db', IMD3),
@@ -213,7 +213,7 @@ export const LARKFIELD_LX8_PROCEDURE: readonly Step[] = [
         want('adjacentDbc', ADJACENT),
         want('harmonicDbc', HARMONIC),
       ]),
-      point('ssb', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES }), [
+      point('ssb', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES, audio: 'two-tones' }), [
         want('adjacentDbc', ADJACENT),
       ]),
     ],

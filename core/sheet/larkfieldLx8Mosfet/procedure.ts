@@ -94,7 +94,7 @@ export const LARKFIELD_LX8M_PROCEDURE: readonly Step[] = [
     instruction: 'USB, two tones: PEP to the sheet; products 25 dB down.',
     why: 'A gain of 1 to 2 dB is usual. The rule set does not grow with it.',
     points: [
-      point('two', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES }), [
+      point('two', 'USB, two tones', ssb.USB.keyed(MIDDLE, { setting: TWO_TONES, audio: 'two-tones' }), [
         want('pepW', PEP),
         want('powerW', null, false),
         want('imd3Db', IMD3),

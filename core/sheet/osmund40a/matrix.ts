@@ -1,5 +1,5 @@
 import { dbToVoltageRatio } from '../../quantity'
-import { point, want } from '../build'
+import { point, speechRow, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import {
   ADJACENT,
@@ -61,6 +61,7 @@ export const OSMUND_40A_MATRIX: readonly MeasurePoint[] = [
   levelRow('level-down', -6),
   levelRow('level-up', 10),
   levelRow('level-top', 16),
+  speechRow('voice', 'Channel 19, voice', keyed(19)),
   point(
     'purity',
     'Channel 19, 2.5 kHz tone, spectrum',

@@ -1,5 +1,5 @@
 import { channelName, channelPlan } from '../../rules'
-import { point, want } from '../build'
+import { point, speechRow, want } from '../build'
 import type { MeasurePoint } from '../modelSheet'
 import {
   AM_CARRIER,
@@ -51,6 +51,7 @@ export const QUILLON_HB150_MATRIX: readonly MeasurePoint[] = [
     am.keyed(TWENTY, { toneHz: 1000, setting: 'carrier at the AM mark' }),
     [want('pepW', AM_PEP)],
   ),
+  speechRow('am-voice', 'AM, voice, 20 m', am.keyed(TWENTY, { setting: 'carrier at the AM mark' })),
   ...BANDS.map(band =>
     point(
       `rx-${band}`,

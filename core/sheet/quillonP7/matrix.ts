@@ -44,7 +44,7 @@ export const QUILLON_P7_MATRIX: readonly MeasurePoint[] = [
       ...(band === TWENTY ? [want('carrierHz', FREQUENCY)] : []),
     ]),
   ),
-  point('two', 'USB 20 m, two tones', usb.keyed(TWENTY, { setting: TWO_TONES }), [
+  point('two', 'USB 20 m, two tones', usb.keyed(TWENTY, { setting: TWO_TONES, audio: 'two-tones' }), [
     want('pepW'),
     want('powerW', null, false),
     want('imd3Db', IMD3),

@@ -5,6 +5,10 @@ import type { Mode, Window } from '../../rules'
 export const COVERAGES = ['standard', 'expanded'] as const
 export type Coverage = (typeof COVERAGES)[number]
 
+/** What modulates a set beside a single tone. */
+export const AUDIOS = ['two-tones', 'speech'] as const
+export type Audio = (typeof AUDIOS)[number]
+
 /** How the set stands while a point is measured: what the technician must set before pressing. */
 export interface SetState {
   readonly mode: Mode
@@ -18,6 +22,8 @@ export interface SetState {
    */
   readonly powerPosition?: string
   readonly toneHz: number | null
+  /** what modulates it when that is no single tone; none = the tone, or nothing */
+  readonly audio?: Audio
   /** audio drive [V rms]; null = as the step says */
   readonly toneV: number | null
   /** generator at the antenna socket, pd into 50 ohm [V]; null = none */
@@ -83,4 +89,6 @@ export interface MeasurePoint {
   readonly title: string
   readonly state: SetState
   readonly wants: readonly Measurand[]
+  /** worth reading, and nothing is missing without it */
+  readonly isOptional?: boolean
 }

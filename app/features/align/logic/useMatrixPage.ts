@@ -13,7 +13,7 @@ export function useMatrixPage(
   },
 ) {
   const chosen = ref<string | null>(null)
-  const firstOpen = () => rows().find(r => !r.complete || r.stale)?.point.id ?? rows()[0]?.point.id ?? ''
+  const firstOpen = () => rows().find(r => r.isOpen)?.point.id ?? rows()[0]?.point.id ?? ''
   const active = computed(() => chosen.value ?? firstOpen())
 
   function move(by: number) {
@@ -27,7 +27,7 @@ export function useMatrixPage(
     () => ({ id: active.value, rowId: rows().find(r => r.point.id === active.value)?.row?.id }),
     (now, before) => {
       const isTaken = now.id === before.id && now.rowId !== before.rowId
-      if (isTaken && rows().find(r => r.point.id === active.value)?.complete) chosen.value = null
+      if (isTaken && rows().find(r => r.point.id === active.value)?.isOpen === false) chosen.value = null
     },
   )
 

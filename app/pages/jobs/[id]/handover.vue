@@ -24,15 +24,14 @@ const store = useJobStore()
 const night = useCookie('theme')
 const settling = ref<readonly string[]>([])
 const handing = ref(false)
-const work = computed(() =>
-  workDone(store.run!, adjusted(store.run!, store.compared, store.events), store.events),
-)
+const work = computed(() => [
+  ...convertedWords(store.sheet!, store.foundSheet!),
+  ...workDone(store.run!, adjusted(store.run!, store.compared, store.events), store.events),
+  ...mendedWords(store.sheet!, store.events),
+])
 const open = computed(() => unsettled(store.items))
 const tried = computed(() => complaintLines(store.events))
 const planned = computed(() => plannedWork(store.events))
-const withdrawn = computed(() => withdrawal(store.events) !== null)
-const converted = computed(() => convertedWords(store.sheet!, store.foundSheet!))
-const mended = computed(() => mendedWords(store.sheet!, store.events))
 const less = computed(() => lessPowerWords(store.sheet!, store.compared))
 const advice = computed(() =>
   operatingAdvice(store.sheet!, carrierAdvice(store.sheet!, store.rules!, store.run!), store.events),
@@ -86,7 +85,7 @@ const print = () => window.print()
           >CSV</v-btn
         ><v-btn :href="`/api/jobs/${store.job!.id}/record.json`" download>JSON</v-btn
         ><v-btn
-          v-if="!withdrawn && (!store.handedOver || corrected)"
+          v-if="!withdrawal(store.events) && (!store.handedOver || corrected)"
           variant="flat"
           color="primary"
           @click="handing = true"
@@ -106,6 +105,7 @@ const print = () => window.print()
     </section>
     <HandoverReadings
       :compared="store.compared"
+      :as-found="store.asFound"
       :as-left="store.asLeft"
       :sheet="store.sheet!"
       :stages="store.stages"
@@ -114,7 +114,7 @@ const print = () => window.print()
     <section>
       <h2>{{ t('common.workDone') }}</h2>
       <ul>
-        <li v-for="w in [...converted, ...work, ...mended]" :key="w">{{ w }}</li>
+        <li v-for="w in work" :key="w">{{ w }}</li>
       </ul>
     </section>
     <section v-if="less.length">

@@ -1,6 +1,6 @@
 import { planOf } from '../../../rules'
 import type { RowState } from '../../../run'
-import { kindHas, type ModelSheet, type SetState } from '../../../sheet'
+import { kindHas, modulationOf, type ModelSheet, type SetState } from '../../../sheet'
 import { found, isCarrier, isTone, middle, rated, seen, windowOf, type Found } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
@@ -18,7 +18,7 @@ const BLOCK_OFF_HZ = 1000
 const VOICE_RATIO = 2.5
 
 const base = { modes: null } as const
-const isVoice = (s: SetState) => s.keyed && s.toneHz === null && s.setting.endsWith('voice')
+const isVoice = (s: SetState) => s.keyed && modulationOf(s) === 'speech'
 const hasCarrierOf = (mode: SetState['mode'], when: (sheet: ModelSheet) => boolean) => (sheet: ModelSheet) =>
   when(sheet) &&
   sheet.matrix.some(
@@ -30,7 +30,9 @@ interface VoicePair {
   readonly mean: Found
 }
 
-function voicePairs(rows: readonly RowState[]): VoicePair[] {
+/** Of a set that is judged by what a voice shows: one that is read beside the others proves nothing. */
+function voicePairs(all: readonly RowState[]): VoicePair[] {
+  const rows = all.filter(r => !r.point.isOptional)
   const means = found(rows, 'powerW', isVoice).filter(m => m.value > 0)
   return found(rows, 'pepW', isVoice).flatMap(pep => {
     const mean = means.find(m => m.point.id === pep.point.id)
@@ -131,7 +133,7 @@ export const OUTPUT_OBSERVABLES: readonly Observable[] = [
     source: {
       kind: 'readings',
       quantities: ['pepW', 'powerW'],
-      inSheet: sheet => sheet.matrix.some(p => isVoice(p.state)),
+      inSheet: sheet => sheet.matrix.some(p => !p.isOptional && isVoice(p.state)),
       see: rows => {
         const pairs = voicePairs(rows)
         if (pairs.length === 0) return null

@@ -1,5 +1,5 @@
 import { TWO_TONE_AVERAGE, TWO_TONE_MEAN } from '../../../instrument'
-import type { SetState } from '../../../sheet'
+import { modulationOf, type SetState } from '../../../sheet'
 import { found, middle, seen, windowOf } from '../cells'
 import type { Observable } from '../observable'
 import { between } from '../soft'
@@ -11,7 +11,7 @@ const SIDEBAND_OFF_HZ = 40
 /** Products at least so far below one tone (common practice) [dB]. */
 const IMD_CLEAN_DB = 25
 
-const hasTwoTones = (s: SetState) => s.setting.includes('two tones')
+const hasTwoTones = (s: SetState) => modulationOf(s) === 'two-tones'
 const ssb = { modes: ['USB', 'LSB'] } as const
 const asked =
   (quantity: 'pepW' | 'carrierHz') =>

@@ -4,8 +4,7 @@ import { computed } from 'vue'
 import type { Quantity } from '#core/quantity'
 import type { RowState } from '#core/run'
 import { isOfReceiver, type ModelSheet } from '#core/sheet'
-import { panelMeterWords } from '#shared/words/panelMeterWords'
-import { rangeWordsOfRows } from '#shared/words/powerRangeWords'
+import { remarksOfRows } from '#shared/words/rowRemarks'
 import type { Doubt } from '../../logic/doubts'
 import type { TypedInstrument } from '../../logic/typedInstrument'
 import MatrixRows from './MatrixRows.vue'
@@ -44,12 +43,13 @@ const emit = defineEmits<{
   strike: [readingId: string]
   choose: [quantity: Quantity, name: string, fullScale?: number]
 }>()
-const complete = computed(() => props.rows.filter(r => r.complete && !r.stale).length)
+/** What nobody asks for counts once it was read. */
+const counted = computed(() => props.rows.filter(r => !r.point.isOptional || r.row !== null))
+const complete = computed(() => counted.value.filter(r => !r.isOpen).length)
 const missingReceiver = computed(() =>
-  props.rows.some(r => !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))),
+  props.rows.some(r => r.isOpen && !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))),
 )
-/** What several rows say together: reach of the power controls, the panel meter at two levels. */
-const ranges = computed(() => [...rangeWordsOfRows(props.sheet, props.rows), ...panelMeterWords(props.rows)])
+const remarks = computed(() => remarksOfRows(props.sheet, props.rows))
 </script>
 
 <template>
@@ -60,7 +60,7 @@ const ranges = computed(() => [...rangeWordsOfRows(props.sheet, props.rows), ...
         <p class="lead">{{ lead }}</p>
       </div>
       <div class="state">
-        <b class="fig">{{ t('align.of', { complete, count: rows.length }) }}</b> {{ t('align.rows')
+        <b class="fig">{{ t('align.of', { complete, count: counted.length }) }}</b> {{ t('align.rows')
         }}<br /><span v-if="missingReceiver" class="quiet">{{
           t('align.incompleteReceiverNotMeasured')
         }}</span>
@@ -72,8 +72,8 @@ const ranges = computed(() => [...rangeWordsOfRows(props.sheet, props.rows), ...
       <v-btn @click="emit('table')">{{ t('align.typeAsTable') }} <kbd>G</kbd></v-btn>
     </div>
     <slot />
-    <ul v-if="ranges.length > 0" class="ranges">
-      <li v-for="w in ranges" :key="w">{{ w }}</li>
+    <ul v-if="remarks.length > 0" class="remarks">
+      <li v-for="w in remarks" :key="w">{{ w }}</li>
     </ul>
     <MatrixRows
       :rows="listed"

@@ -87,7 +87,7 @@ async function close() {
   if (!grid.isDirty.value) emit('close')
 }
 onMounted(() => {
-  const open = props.rows.find(r => !r.complete || r.stale) ?? props.rows[0]
+  const open = props.rows.find(r => r.isOpen) ?? props.rows[0]
   focus(grid.order.value.find(f => f.pointId === open?.point.id) ?? null)
 })
 </script>

@@ -5,8 +5,7 @@ import type { ModelSheet } from '#core/sheet'
 import type { Stage } from '#core/work'
 import { t } from '#shared/i18n'
 import { bandCharts } from '#shared/words/bandChart'
-import { panelMeterWords } from '#shared/words/panelMeterWords'
-import { rangeWordsOfCompared } from '#shared/words/powerRangeWords'
+import { remarksOfCompared } from '#shared/words/rowRemarks'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import StateMark from '~/ui/gauge/StateMark.vue'
 import BandChart from './BandChart.vue'
@@ -15,6 +14,7 @@ import CompareTable from './CompareTable.vue'
 /** Readings as found and as left side by side, or those of the one phase that belongs to the job. */
 const props = defineProps<{
   compared: readonly ComparedCell[]
+  asFound: readonly RowState[]
   asLeft: readonly RowState[]
   sheet: ModelSheet
   stages: readonly Stage[]
@@ -27,10 +27,7 @@ const charts = computed(() =>
 )
 const sides = computed(() => sidesOf(props.stages))
 const read = computed(() => readRows(props.compared, sides.value))
-const ranges = computed(() => [
-  ...rangeWordsOfCompared(props.sheet, props.compared, sides.value),
-  ...panelMeterWords(props.asLeft),
-])
+const remarks = computed(() => remarksOfCompared(props.sheet, props, sides.value))
 const unread = computed(() => unreadRows(props.compared, sides.value))
 </script>
 
@@ -46,7 +43,7 @@ const unread = computed(() => unreadRows(props.compared, sides.value))
     <div v-if="read.length > 0" class="scroll" tabindex="0">
       <CompareTable :cells="read" :stale="stale" :sides="sides" />
     </div>
-    <p v-for="w in ranges" :key="w" class="range">{{ w }}</p>
+    <p v-for="w in remarks" :key="w" class="remark">{{ w }}</p>
     <p v-if="unread.length > 0" class="quiet unread">
       {{ t('job.rowsNotRead', { list: unread.join('; ') }) }}
     </p>

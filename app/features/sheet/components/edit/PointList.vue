@@ -62,6 +62,14 @@ function add() {
         <label class="long"
           >{{ t('sheet.title') }}<input :value="p.title" @change="put(i, { title: text($event) })"
         /></label>
+        <label class="check"
+          ><input
+            type="checkbox"
+            :checked="p.isOptional"
+            @change="put(i, { isOptional: p.isOptional ? undefined : true })"
+          />
+          {{ t('sheet.optionalRow') }}</label
+        >
         <StateFields :state="p.state" :channels="channels" @change="change => state(i, change)" />
       </div>
       <WantFields

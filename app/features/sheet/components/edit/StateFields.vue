@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { numberForField } from '#core/quantity'
 import { MODES } from '#core/rules'
-import type { SetState } from '#core/sheet'
+import { modulationOf, type Audio, type SetState } from '#core/sheet'
 import { t } from '#shared/i18n'
 import { enteredNumber } from '~/ui/enteredNumber'
 
@@ -16,6 +16,15 @@ const text = (e: Event) => (e.target as HTMLInputElement).value
 function putPosition(name: string) {
   const powerPosition = name.trim()
   emit('change', powerPosition ? { powerPosition, lowPower: false } : { powerPosition: undefined })
+}
+/** A single tone has its own field; what else modulates the set takes its place. */
+const putTone = (toneHz: number | null) =>
+  emit('change', toneHz === null ? { toneHz } : { toneHz, audio: undefined })
+const putAudio = (audio: string) =>
+  emit('change', audio === '' ? { audio: undefined } : { audio: audio as Audio, toneHz: null })
+const otherAudio = (state: SetState) => {
+  const modulation = modulationOf(state)
+  return modulation === 'speech' || modulation === 'two-tones' ? modulation : ''
 }
 /** Units of the fields in one volt. */
 const [MV, UV] = [1e3, 1e6]
@@ -72,8 +81,16 @@ const [MV, UV] = [1e3, 1e6]
     }}<input
       class="fig"
       :value="numberForField(state.toneHz)"
-      @change="emit('change', { toneHz: enteredNumber($event, state.toneHz, { optional: true }) })"
+      @change="putTone(enteredNumber($event, state.toneHz, { optional: true }))"
   /></label>
+  <label class="middle"
+    >{{ t('sheet.otherModulation')
+    }}<select :value="otherAudio(state)" @change="putAudio(text($event))">
+      <option value="">{{ t('sheet.none') }}</option>
+      <option value="two-tones">{{ t('sheet.twoTones') }}</option>
+      <option value="speech">{{ t('sheet.speech') }}</option>
+    </select></label
+  >
   <label class="short"
     >{{ t('sheet.driveMv')
     }}<input

@@ -1,0 +1,55 @@
+import { depthByPep, type Measured, type Quantity, type Reading } from '../quantity'
+import { isUnmodulated, modulationOf, sameControls, type MeasurePoint } from '../sheet'
+import type { RowState } from './matrixState'
+
+/** What meters show while somebody speaks on AM. Nothing of it is a measure of depth: a steady tone is. */
+export interface SpeechReading {
+  readonly point: MeasurePoint
+  readonly carrier: Reading
+  readonly mean: Reading | null
+  readonly pep: Reading | null
+  /** depth that the PEP would stand for; null = no PEP, or less than the carrier */
+  readonly byPep: Measured | null
+  /** depth that was read with a tone on the same channel under the same controls */
+  readonly tone: Reading | null
+}
+
+/**
+ * Rows of one phase that were read with speech on AM, each beside the carrier under the same controls.
+ * Rows without that carrier, or that are stale, are left out.
+ */
+export function speechReadings(rows: readonly RowState[]): SpeechReading[] {
+  return rows.flatMap(row => {
+    const { state } = row.point
+    if (row.stale || !state.keyed || state.mode !== 'AM' || modulationOf(state) !== 'speech') return []
+    // Sheets from before there was a field for it tell speech apart in the controls.
+    const at = { ...state, setting: state.setting.replace(/,? ?voice$/, '') }
+    const alike = rows.filter(
+      ({ stale, point: { state: s } }) =>
+        !stale && s.keyed && s.channel === at.channel && sameControls(s, at),
+    )
+    const carrier = levelIn(
+      alike.find(r => isUnmodulated(r.point.state) && readingIn(r, 'powerW')),
+      'powerW',
+    )
+    const [mean, pep] = [readingIn(row, 'powerW'), levelIn(row, 'pepW')]
+    if (!carrier || (!mean && !pep)) return []
+    const tones = alike.filter(r => modulationOf(r.point.state) === 'tone')
+    const tone = tones.map(toneDepth).find(r => r !== null) ?? null
+    const byPep = pep && pep.value >= carrier.value ? depthByPep(pep, carrier) : null
+    return [{ point: row.point, carrier, mean, pep, byPep, tone }]
+  })
+}
+
+/** The crest that the PEP is held against, where it was read. */
+const toneDepth = (row: RowState): Reading | null =>
+  readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
+
+const readingIn = (row: RowState | undefined, quantity: Quantity): Reading | null =>
+  row?.cells.find(c => c.want.quantity === quantity)?.latest?.reading ?? null
+
+/** Neither a bound nor nothing at all. */
+function levelIn(row: RowState | undefined, quantity: Quantity): Reading | null {
+  const reading = readingIn(row, quantity)
+  return reading && reading.bound === undefined && reading.value > 0 ? reading : null
+}

@@ -1,0 +1,38 @@
+import type { ComparedCell, RowState } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
+import { t } from '#shared/i18n'
+import type { Side } from './compareGauge'
+import { panelMeterWords } from './panelMeterWords'
+import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
+import { speechWords } from './speechWords'
+
+/**
+ * What several rows of one phase say together: reach of the power controls, the panel meter at two levels,
+ * speech against the carrier.
+ */
+export const remarksOfRows = (sheet: ModelSheet, rows: readonly RowState[]): string[] => [
+  ...rangeWordsOfRows(sheet, rows),
+  ...panelMeterWords(rows),
+  ...speechWords(rows),
+]
+
+export interface BothPhases {
+  readonly compared: readonly ComparedCell[]
+  readonly asFound: readonly RowState[]
+  readonly asLeft: readonly RowState[]
+}
+
+const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
+
+/** The same of as found and as left side by side; a panel meter counts as it was left. */
+export const remarksOfCompared = (
+  sheet: ModelSheet,
+  { compared, asFound, asLeft }: BothPhases,
+  sides: readonly Side[],
+): string[] => [
+  ...rangeWordsOfCompared(sheet, compared, sides),
+  ...panelMeterWords(asLeft),
+  ...sides.flatMap(side =>
+    speechWords(side === 'before' ? asFound : asLeft).map(w => `${t(SIDE_WORDS[side])}: ${w}`),
+  ),
+]
