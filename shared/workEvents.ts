@@ -31,6 +31,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
     limitA: amount('form.currentLimit', 60).required(),
     idleA: unit('form.idleCurrent', 60),
     seen: string().oneOf(POWER_SEEN).required(),
+    partsOut: array(string().trim().label('form.partsOut').min(1).max(40).required()).max(20).optional(),
     text: text('form.note').defined(),
   },
   'item-inspected': {

@@ -22,6 +22,8 @@ export interface PowerTried extends EventBase {
   readonly limitA: number
   readonly idleA: number | null
   readonly seen: (typeof POWER_SEEN)[number]
+  /** out of circuit while it was tried; absent = none */
+  readonly partsOut?: readonly string[]
   readonly text: string
 }
 export interface ItemInspected extends EventBase {

@@ -1,4 +1,4 @@
-import type { JobEvent, PowerTried } from '../run'
+import { validEvents, type JobEvent, type PowerTried } from '../run'
 import { kindInfo, type ModelSheet } from '../sheet'
 
 /** Healthy idle current lies within this of the sheet's range (common practice: 30 %). */
@@ -26,25 +26,42 @@ export function firstPowerPlan(sheet: ModelSheet): FirstPowerPlan {
   }
 }
 
-export type PowerVerdict = 'go-on' | 'above' | 'below' | 'stop'
+export type PowerVerdict = 'go-on' | 'above' | 'below' | 'parts-out' | 'stop'
 
-/** Whether the set may stay on: at the limit, rising or with smoke it is switched off at once. */
-export function powerVerdict(sheet: ModelSheet, tried: Pick<PowerTried, 'seen' | 'idleA'>): PowerVerdict {
+/** Parts that were out of circuit during a try. */
+export const partsOut = (tried: Pick<PowerTried, 'partsOut'>): readonly string[] => tried.partsOut ?? []
+
+/**
+ * Whether the set may stay on: at the limit, rising or with smoke it is switched off at once. With parts out
+ * of circuit a current says nothing of the set as it will be keyed.
+ */
+export function powerVerdict(
+  sheet: ModelSheet,
+  tried: Pick<PowerTried, 'seen' | 'idleA' | 'partsOut'>,
+): PowerVerdict {
   if (tried.seen !== 'normal') return 'stop'
   const { idleA } = firstPowerPlan(sheet)
+  if (tried.idleA !== null && tried.idleA > idleA.high) return 'above'
+  if (partsOut(tried).length > 0) return 'parts-out'
   if (tried.idleA === null) return 'go-on'
-  if (tried.idleA > idleA.high) return 'above'
   return tried.idleA < idleA.low ? 'below' : 'go-on'
 }
 
 export function lastPower(events: readonly JobEvent[]): PowerTried | null {
-  return events.findLast(e => e.kind === 'power-tried') ?? null
+  return validEvents(events).findLast(e => e.kind === 'power-tried') ?? null
 }
 
-/** What first power says to the question about the idle current. */
-export function idleOutcome(sheet: ModelSheet, tried: PowerTried): 'right' | 'high' | 'at-limit' {
+/**
+ * What first power says to the question about the idle current.
+ * @returns null = nothing: smoke is no current, one that is too low is no answer to it, parts were out
+ */
+export function idleOutcome(sheet: ModelSheet, tried: PowerTried): 'right' | 'high' | 'at-limit' | null {
+  if (partsOut(tried).length > 0) return null
   if (tried.seen === 'limit') return 'at-limit'
-  return tried.seen === 'rising' || powerVerdict(sheet, tried) === 'above' ? 'high' : 'right'
+  if (tried.seen === 'rising') return 'high'
+  const verdict = powerVerdict(sheet, tried)
+  if (verdict === 'above') return 'high'
+  return verdict === 'go-on' ? 'right' : null
 }
 
 /**

@@ -1,4 +1,5 @@
 // The whole job
+export { isolation, type IsolationFinding, type IsolationTry } from './isolation'
 export { jobState, type JobState } from './jobState'
 export { STAGES, asksFor, nextStage, stagesAhead, stagesOfKind, type Stage } from './stages'
 // Before measuring
@@ -7,6 +8,7 @@ export {
   firstPowerPlan,
   idleOutcome,
   lastPower,
+  partsOut,
   powerVerdict,
   type FirstPowerPlan,
   type PowerVerdict,

@@ -54,7 +54,7 @@ export function stagesDone(
     'intake': true,
     'inspection':
       power !== null &&
-      powerVerdict(sheet, power) !== 'stop' &&
+      !['stop', 'parts-out'].includes(powerVerdict(sheet, power)) &&
       inspection(sheet, events).every(i => i.last !== null),
     'as-found': measured,
     'findings': explained,

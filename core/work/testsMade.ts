@@ -22,8 +22,9 @@ const ANSWERS_BY_DEFECT_ONLY: readonly string[] = ['I39']
 /** Answers by hand, in order; first power and the inspection answer what they have seen. */
 export function testsMade(sheet: ModelSheet, events: readonly JobEvent[]): TestMade[] {
   const power = lastPower(events)
+  const idle = power && idleOutcome(sheet, power)
   return [
-    ...(power ? [{ observableId: 'idle', outcome: idleOutcome(sheet, power) }] : []),
+    ...(idle ? [{ observableId: 'idle', outcome: idle }] : []),
     ...seenOnInspection(events),
     ...events.flatMap(e =>
       e.kind === 'test-made' ? [{ observableId: e.observableId, outcome: e.outcome }] : [],

@@ -4,13 +4,15 @@ import { biasBeforeKey } from './afterFinal'
 import { lastPower, powerVerdict } from './firstPower'
 
 /** What must be in sight on every page of a job before anybody keys or switches on. */
-export type Warning = 'bias-before-key' | 'stays-off'
+export type Warning = 'bias-before-key' | 'parts-out' | 'stays-off'
 
 /** @returns the warnings in force, the gravest first */
 export function warnings(sheet: ModelSheet, events: readonly JobEvent[]): Warning[] {
   const power = lastPower(events)
+  const verdict = power && powerVerdict(sheet, power)
   return [
-    ...(power && powerVerdict(sheet, power) === 'stop' ? ['stays-off' as const] : []),
+    ...(verdict === 'stop' ? ['stays-off' as const] : []),
+    ...(verdict === 'parts-out' ? ['parts-out' as const] : []),
     ...(biasBeforeKey(sheet, events) ? ['bias-before-key' as const] : []),
   ]
 }

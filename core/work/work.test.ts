@@ -43,11 +43,11 @@ describe('first power', () => {
   it.each([
     ['normal', 0.3, 'go-on', 'right'],
     ['normal', 0.7, 'above', 'high'],
-    ['normal', 0.05, 'below', 'right'],
+    ['normal', 0.05, 'below', null],
     ['normal', null, 'go-on', 'right'],
     ['rising', 0.5, 'stop', 'high'],
     ['limit', 1.5, 'stop', 'at-limit'],
-    ['smoke', null, 'stop', 'right'],
+    ['smoke', null, 'stop', null],
   ] as const)('%s, %s A: %s', (seen, idleA, verdict, outcome) => {
     const event = power(seen, idleA) as Extract<JobEvent, { kind: 'power-tried' }>
     expect(powerVerdict(OSMUND_27F, event)).toBe(verdict)

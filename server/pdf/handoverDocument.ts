@@ -1,13 +1,13 @@
 import { t } from '#shared/i18n'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { adjusted, carrierAdvice, compliance } from '#core/handover'
+import { carrierAdvice, compliance } from '#core/handover'
 import { validEvents, type JobEvent } from '#core/run'
 import type { RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { jobState, type JobState } from '#core/work'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
-import { complianceWords, workDone } from '#shared/words/handoverWords'
+import { complianceWords } from '#shared/words/handoverWords'
 import {
   familyWords,
   alignedWords,
@@ -25,6 +25,7 @@ import { dayAndTime } from '#shared/words/dateWords'
 import { jobKindWords } from '#shared/words/jobKindWords'
 import { closedItemLines, openItemLines } from '#shared/words/itemWords'
 import { capital } from '#shared/words/sentence'
+import { workLines } from '#shared/words/workLines'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import { compareTable, heading, list, words } from './blocks'
 import { claims, complaintTried, handedWords, orNone, plannedFor, turnedOrNothing } from './paperParts'
@@ -209,11 +210,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     ...readingsTable(h.sheet, state, stale),
     ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
     heading(t('common.workDone')),
-    list([
-      ...convertedWords(h.sheet, h.found),
-      ...workDone(state.run, adjusted(state.run, state.compared, events), events),
-      ...mendedWords(h.sheet, events),
-    ]),
+    list(workLines(h, state, events)),
     heading(t('paper.openItems')),
     list(orNone(openItemLines(state.items), t('paper.none'))),
     ...(closed.length > 0 ? [heading(t('paper.closedItems')), list(closed)] : []),

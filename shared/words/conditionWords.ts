@@ -1,7 +1,14 @@
 import { t, translated } from '#shared/i18n'
 import { groupDigits, numberForField, showPlain, voltsToDbm } from '#core/quantity'
 import { OWN_PLAN, channelHz, channelName, planOf, receivedHz, type ChannelPlan } from '#core/rules'
-import { isOfReceiver, receiverTest, type MeasurePoint, type ModelSheet, type SetState } from '#core/sheet'
+import {
+  isOfReceiver,
+  modulationOf,
+  receiverTest,
+  type MeasurePoint,
+  type ModelSheet,
+  type SetState,
+} from '#core/sheet'
 import { criterionWords, modulationWords } from './receiverWords'
 
 export interface ConditionWords {
@@ -29,6 +36,9 @@ export function conditionsWords(point: MeasurePoint, sheet: ModelSheet): Conditi
     const drive = state.toneV === null ? '' : ` ${groupDigits(state.toneV * 1000, 0)} mV`
     out.push({ label: t('run.tone'), value: `${numberForField(state.toneHz / 1000)} kHz${drive}` })
   }
+  if (modulationOf(state) === 'speech')
+    out.push({ label: t('run.modulation'), value: t('sheet.speech'), isPlain: true })
+  if (point.isOptional) out.push({ label: t('run.row'), value: t('sheet.optionalRow'), isPlain: true })
   if (point.wants.some(w => isOfReceiver(w.quantity)))
     out.push({ label: t('run.generator'), value: generatorWords(point) })
   return out

@@ -5,7 +5,8 @@ import { fieldValueWords, fieldPathWords } from './sheetWords'
 import { complaintTriedWords } from './complaintWords'
 import { connectedWords, positionsText } from './settingsWords'
 import { jobKindWords } from './jobKindWords'
-import { ANSWER_WORDS, ITEM_STATE_WORDS, POWER_SEEN_WORDS } from './workWords'
+import { triedWords } from './isolationWords'
+import { ANSWER_WORDS, ITEM_STATE_WORDS } from './workWords'
 
 /** Why a job has another sheet, as the message chooses by it. */
 const CHANGE_SAID = { 'conversion': 'conversion', 'wrong-model': 'wrong', 'own-sheet': 'better' } as const
@@ -94,7 +95,7 @@ const WORDS: Words = {
   'wait-ended': e => t('entry.holdEnded', { text: after(e.text) }),
   'part-changed': e => t('entry.fitted', { designator: e.designator, partIn: e.partIn }),
   'part-tested': e => t('entry.partTested', { part: e.part, text: after(e.text) }),
-  'power-tried': e => t('entry.powerTried', { seen: t(POWER_SEEN_WORDS[e.seen]).toLowerCase() }),
+  'power-tried': e => t('entry.powerTried', { seen: triedWords(e) }),
   'reminder-set': e => t('entry.reminderSet', { text: e.text }),
   'question-asked': e => t('entry.questionAsked', { text: e.text }),
   'question-answered': e =>

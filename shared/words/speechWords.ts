@@ -13,7 +13,8 @@ function oneRow({ point, carrier: of, mean, pep, byPep, tone }: SpeechReading): 
   if (!pep || !byPep) return ofMean
   const pepRead = measuredText(pep, 'pepW')
   const bound = expandedUncertainty(byPep)
-  const within = bound === null ? '' : ` \u00b1${showPlain(bound, 'depthPositiveRatio')}`
+  const within =
+    bound === null ? '' : ` \u00b1${showPlain(Number(bound.toPrecision(1)), 'depthPositiveRatio')}`
   const depth = `${measuredText(byPep, 'depthPositiveRatio')}${within}`
   const ofPep = tone
     ? t('run.speechPepTone', { row, carrier, pep: pepRead, depth, tone: measuredText(tone, tone.quantity) })

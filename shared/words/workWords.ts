@@ -40,6 +40,7 @@ export const POWER_VERDICT_WORDS: Record<PowerVerdict, MessageCode> = {
   'go-on': 'work.continueTheSetMayStayOn',
   'above': 'work.idleCurrentHighFindTheCause',
   'below': 'work.idleCurrentLowCheckThatEvery',
+  'parts-out': 'work.partsAreOut',
   'stop': 'work.switchOffNowIsolateTheShort',
 }
 
@@ -60,6 +61,7 @@ export function partVerdictWords(test: PartTested): string {
 
 export const WARNING_WORDS: Record<Warning, MessageCode> = {
   'stays-off': 'work.thisSetWasSwitchedOffAt',
+  'parts-out': 'work.partsAreOutDoNotKey',
   'bias-before-key': 'work.finalReplacedSetTheBiasBefore',
 }
 

@@ -19,6 +19,7 @@ const EVENTS = [
     who: '',
   },
   { kind: 'power-tried', limitA: 1.5, idleA: 0.31, seen: 'normal', text: '' },
+  { kind: 'power-tried', limitA: 1.5, idleA: null, seen: 'limit', partsOut: ['Q18'], text: '' },
   { kind: 'item-inspected', itemId: 'I31', state: 'ask', text: '' },
   { kind: 'reminder-set', condition: 'spectrum', text: 'look at L8' },
   { kind: 'wait-begun', waitsFor: 'parts', text: 'crystal', untilDay: '2026-12-20' },

@@ -8,14 +8,16 @@ import HandoverReadings from '~/features/job/components/handover/HandoverReading
 import HandoverVerdict from '~/features/job/components/handover/HandoverVerdict.vue'
 import HandoverReports from '~/features/job/screens/HandoverReports.vue'
 import SettingsCard from '~/features/job/screens/SettingsCard.vue'
+import LineSection from '~/features/job/components/handover/LineSection.vue'
 import OpenItemList from '~/features/job/components/handover/OpenItemList.vue'
-import { adjusted, carrierAdvice } from '#core/handover'
+import { carrierAdvice } from '#core/handover'
 import { withdrawal } from '#core/run'
 import { plannedWork } from '#core/work'
-import { unsettled, workDone } from '#shared/words/handoverWords'
+import { unsettled } from '#shared/words/handoverWords'
+import { workLines } from '#shared/words/workLines'
 import { complaintLines } from '#shared/words/complaintWords'
 import { lessPowerWords } from '#shared/words/ownerReadings'
-import { convertedWords, handoverCautions, mendedWords, operatingAdvice } from '#shared/words/ownerWords'
+import { handoverCautions, operatingAdvice } from '#shared/words/ownerWords'
 import { day, dayAndTime } from '#shared/words/dateWords'
 import { useJobStore } from '~/features/job/store/job'
 import { jobTag } from '#shared/jobTag'
@@ -24,11 +26,13 @@ const store = useJobStore()
 const night = useCookie('theme')
 const settling = ref<readonly string[]>([])
 const handing = ref(false)
-const work = computed(() => [
-  ...convertedWords(store.sheet!, store.foundSheet!),
-  ...workDone(store.run!, adjusted(store.run!, store.compared, store.events), store.events),
-  ...mendedWords(store.sheet!, store.events),
-])
+const work = computed(() =>
+  workLines(
+    { sheet: store.sheet!, found: store.foundSheet! },
+    { run: store.run!, compared: store.compared },
+    store.events,
+  ),
+)
 const open = computed(() => unsettled(store.items))
 const tried = computed(() => complaintLines(store.events))
 const planned = computed(() => plannedWork(store.events))
@@ -111,24 +115,9 @@ const print = () => window.print()
       :stages="store.stages"
       :night="night === 'night'"
     />
-    <section>
-      <h2>{{ t('common.workDone') }}</h2>
-      <ul>
-        <li v-for="w in work" :key="w">{{ w }}</li>
-      </ul>
-    </section>
-    <section v-if="less.length">
-      <h2>{{ t('job.whyTheMeterMayReadLess') }}</h2>
-      <ul>
-        <li v-for="w in less" :key="w">{{ w }}</li>
-      </ul>
-    </section>
-    <section>
-      <h2>{{ t('job.howToOperateIt') }}</h2>
-      <ul>
-        <li v-for="w in advice" :key="w">{{ w }}</li>
-      </ul>
-    </section>
+    <LineSection :title="t('common.workDone')" :lines="work" />
+    <LineSection :title="t('job.whyTheMeterMayReadLess')" :lines="less" />
+    <LineSection :title="t('job.howToOperateIt')" :lines="advice" />
     <section v-if="store.hasCard" :aria-label="t('settings.card')">
       <h2>{{ t('settings.card') }}</h2>
       <SettingsCard />
@@ -139,18 +128,8 @@ const print = () => window.print()
       </h2>
       <OpenItemList :items="store.items" @settle="ids => (settling = ids)" />
     </section>
-    <section v-if="planned.length > 0">
-      <h2>{{ t('common.plannedForALaterVisit') }}</h2>
-      <ul>
-        <li v-for="(p, i) in planned" :key="i">{{ p }}</li>
-      </ul>
-    </section>
-    <section>
-      <h2>{{ t('job.cautions') }}</h2>
-      <ul>
-        <li v-for="c in handoverCautions(store.sheet!)" :key="c">{{ c }}</li>
-      </ul>
-    </section>
+    <LineSection :title="t('common.plannedForALaterVisit')" :lines="planned" />
+    <LineSection :title="t('job.cautions')" :lines="handoverCautions(store.sheet!)" />
     <TextDialog
       :open="settling.length > 0"
       :title="

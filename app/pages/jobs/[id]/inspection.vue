@@ -5,7 +5,7 @@ import CheckList from '~/features/job/components/work/CheckList.vue'
 import FirstPower from '~/features/job/components/work/FirstPower.vue'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
 import ReminderList from '~/features/job/components/work/ReminderList.vue'
-import { inspection, lastPower } from '#core/work'
+import { inspection, isolation, lastPower } from '#core/work'
 import { useEventForm } from '~/features/job/logic/useEventForm'
 import { useJobStore } from '~/features/job/store/job'
 import { useLiveStore } from '~/features/instruments/store/live'
@@ -14,6 +14,7 @@ const store = useJobStore()
 const live = useLiveStore()
 const { problem, send, wrong } = useEventForm(store.append)
 const items = computed(() => withTextsTranslated(inspection(store.sheet!, store.events)))
+const tries = computed(() => isolation(store.sheet!, store.events))
 const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
 </script>
 
@@ -23,7 +24,13 @@ const liveA = computed(() => live.liveOf('supplyA')?.value ?? null)
     <p class="lead">{{ t('job.checkThatTheSetPowersUp') }}</p>
     <p class="care">{{ store.sheet!.cautions.join(' ') }}</p>
     <p v-if="problem && problem.field !== 'text'" class="wrong" role="alert">{{ problem.words }}</p>
-    <FirstPower :sheet="store.sheet!" :last="lastPower(store.events)" :live-a="liveA" @send="send" />
+    <FirstPower
+      :sheet="store.sheet!"
+      :last="lastPower(store.events)"
+      :tries="tries"
+      :live-a="liveA"
+      @send="send"
+    />
     <CheckList v-slot="{ item }" :items="items" @send="send"
       ><JobPhotos :about="`item:${item.id}`" :label="t('job.photosOf', { lookFor: item.lookFor })" small
     /></CheckList>

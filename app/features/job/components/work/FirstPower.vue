@@ -6,29 +6,44 @@ import { CoreError } from '#core/errors'
 import { parseTyped, groupDigits } from '#core/quantity'
 import { POWER_SEEN, type PowerTried } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import { ISOLATION_ORDER, firstPowerPlan, powerVerdict } from '#core/work'
+import { ISOLATION_ORDER, firstPowerPlan, partsOut, powerVerdict, type IsolationTry } from '#core/work'
 import { dayAndTime } from '#shared/words/dateWords'
+import { partsTyped, triedWords } from '#shared/words/isolationWords'
 import { POWER_SEEN_WORDS, POWER_VERDICT_WORDS, powerPlanWords } from '#shared/words/workWords'
 import type { NewWorkEvent } from '../../logic/useEventForm'
 import StateMark from '~/ui/gauge/StateMark.vue'
+import IsolationTries from './IsolationTries.vue'
 
 /** The set on the current-limited supply for the first time: what to set, what to expect, when to stop. */
-const props = defineProps<{ sheet: ModelSheet; last: PowerTried | null; liveA: number | null }>()
+const props = defineProps<{
+  sheet: ModelSheet
+  last: PowerTried | null
+  tries: readonly IsolationTry[]
+  liveA: number | null
+}>()
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const typed = ref('')
+/** What is out stays out until somebody says that it is back. */
+const out = ref(props.last ? partsOut(props.last).join(', ') : '')
 const wrong = ref<string | null>(null)
 const plan = computed(() => withTextsTranslated(firstPowerPlan(props.sheet)))
 const verdict = computed(() => (props.last ? powerVerdict(props.sheet, props.last) : null))
-const MARK = { 'go-on': 'inside', 'above': 'above', 'below': 'below', 'stop': 'above' } as const
+const MARK = {
+  'go-on': 'inside',
+  'above': 'above',
+  'below': 'below',
+  'parts-out': 'cannot-tell',
+  'stop': 'above',
+} as const
 
 function press(seen: PowerTried['seen']) {
   wrong.value = null
   try {
     const read = seen === 'normal' ? props.liveA : null
     const idleA = typed.value.trim() === '' ? read : parseTyped(typed.value, 'supplyA').value
-    emit('send', { kind: 'power-tried', limitA: plan.value.limitA, idleA, seen, text: '' }, () => {
-      typed.value = ''
-    })
+    const parts = partsTyped(out.value)
+    const tried = { kind: 'power-tried', limitA: plan.value.limitA, idleA, seen, text: '' } as const
+    emit('send', parts.length > 0 ? { ...tried, partsOut: parts } : tried, () => (typed.value = ''))
   } catch (error) {
     if (!(error instanceof CoreError)) throw error
     wrong.value = errorWords(error)
@@ -56,6 +71,16 @@ function press(seen: PowerTried['seen']) {
         :error-messages="wrong ?? undefined"
         @keydown.enter="press('normal')"
       />
+      <v-text-field
+        v-if="tries.length > 0"
+        v-model="out"
+        class="out"
+        :label="t('form.partsOut')"
+        :placeholder="t('job.egQ17Q18')"
+        :hint="t('job.emptyEverythingIsIn')"
+        persistent-hint
+        maxlength="300"
+      />
       <v-btn
         v-for="s in POWER_SEEN"
         :key="s"
@@ -69,22 +94,18 @@ function press(seen: PowerTried['seen']) {
     <p v-if="last && verdict" class="verdict" role="status">
       <StateMark aria-hidden="true" :mark="MARK[verdict]" :size="14" />
       <b>{{ t(POWER_VERDICT_WORDS[verdict]) }}</b>{{ ' ' }}
-      <span class="quiet"
-        >{{ t(POWER_SEEN_WORDS[last.seen]).toLowerCase()
-        }}{{ last.idleA === null ? '' : `, ${groupDigits(last.idleA, 3)} A` }},
-        {{ dayAndTime(last.atMs) }}</span
-      >
+      <span class="quiet">{{ triedWords(last) }}, {{ dayAndTime(last.atMs) }}</span>
     </p>
-    <template v-if="verdict === 'stop'">
+    <template v-if="tries.length > 0">
       <h3>{{ t('job.isolationFromTheOutputBackwards') }}</h3>
+      <IsolationTries :tries="tries" />
+    </template>
+    <template v-if="verdict === 'stop'">
       <ol class="isolate">
         <li v-for="s in ISOLATION_ORDER" :key="s.doThis">
           {{ s.doThis }} <span class="quiet">{{ s.proves }}</span>
         </li>
       </ol>
-      <p class="quiet">
-        {{ t('job.logTheResultUnderFindingsIf') }}
-      </p>
     </template>
   </section>
 </template>
@@ -103,6 +124,9 @@ function press(seen: PowerTried['seen']) {
 }
 .entry .v-text-field {
   max-width: 210px;
+}
+.entry .out {
+  max-width: 260px;
 }
 .verdict {
   display: flex;
