@@ -8,6 +8,7 @@ import {
   COMPLAINT_RESULTS,
   CONNECTED_TO,
   HEATS,
+  METER_AT,
   ITEM_STATES,
   POWER_SEEN,
   WAITS_FOR,
@@ -23,6 +24,18 @@ const unit = (label: MessageCode, max: number) => amount(label, max).nullable().
 const controlPosition = object({
   control: string().trim().label('form.control').max(60).required(),
   position: string().trim().label('form.position').max(60).required(),
+}).noUnknown(true, UNKNOWN_FIELD)
+
+const antennaMatch = object({
+  forwardW: unit('form.forwardPower', 5000),
+  reflectedW: unit('form.reflectedPower', 5000).when('forwardW', ([forwardW], schema) =>
+    typeof forwardW === 'number' ? schema.max(forwardW, () => t('form.reflectedAboveForward')) : schema,
+  ),
+  swr: number().label('form.swr').min(1).max(100).nullable().defined(),
+  meterAt: string()
+    .nullable()
+    .oneOf([...METER_AT, null])
+    .defined(),
 }).noUnknown(true, UNKNOWN_FIELD)
 
 /** Fields of the work beside the readings. The same schema checks forms and requests. */
@@ -122,6 +135,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
       .nullable()
       .oneOf([...CONNECTED_TO, null])
       .defined(),
+    match: antennaMatch.default(undefined).optional(),
     positions: array(controlPosition.required())
       .label('form.positions')
       .max(40)
@@ -129,8 +143,10 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
       .test(
         'written',
         () => t('form.writeAPosition'),
-        (list, { parent }) =>
-          list.length > 0 || String((parent as { text?: unknown }).text ?? '').trim() !== '',
+        (list, { parent }) => {
+          const { text: note, match } = parent as { text?: unknown; match?: unknown }
+          return list.length > 0 || match !== undefined || String(note ?? '').trim() !== ''
+        },
       ),
     text: text('form.note').defined(),
   },

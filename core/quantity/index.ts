@@ -23,6 +23,7 @@ export {
   voltageRatioToDb,
   wattsToDbm,
 } from './power'
+export { matchByPower, matchBySwr, type Match } from './match'
 export { depthByPep } from './depthByPep'
 export { hzToPpm, ppmToHz } from './frequency'
 export { SYSTEM_OHM, dbmToVolts, voltsToDbm } from './receiverLevel'

@@ -13,6 +13,8 @@ export const ANSWERS = ['yes', 'no', 'other'] as const
 export const WAITS_FOR = ['owner', 'parts', 'manual', 'other'] as const
 export const COMPLAINT_RESULTS = ['reproduced', 'intermittent', 'not-reproduced'] as const
 export const HEATS = ['cool', 'warm', 'hot'] as const
+/** Where a meter of the line stands: between set and tuner, or behind the tuner. */
+export const METER_AT = ['set-side', 'antenna-side'] as const
 /** What the set was connected to. */
 export const CONNECTED_TO = ['load', 'antenna'] as const
 
@@ -150,7 +152,18 @@ export interface SettingsNoted extends EventBase {
   /** null = whatever it is connected to */
   readonly connectedTo: (typeof CONNECTED_TO)[number] | null
   readonly positions: readonly ControlPosition[]
+  /** what the line to the antenna showed in that state; absent = nothing was read */
+  readonly match?: AntennaMatch
   readonly text: string
+}
+/** Powers on the line to the antenna; null = not read. */
+export interface AntennaMatch {
+  readonly forwardW: number | null
+  readonly reflectedW: number | null
+  /** as a scale showed it */
+  readonly swr: number | null
+  /** null = nobody said where the meter stands */
+  readonly meterAt: (typeof METER_AT)[number] | null
 }
 export interface ControlPosition {
   readonly control: string

@@ -1,4 +1,5 @@
 // The whole job
+export { matchRead, type MatchRead } from './antennaMatch'
 export { isolation, type IsolationFinding, type IsolationTry } from './isolation'
 export { jobState, type JobState } from './jobState'
 export { STAGES, asksFor, nextStage, stagesAhead, stagesOfKind, type Stage } from './stages'

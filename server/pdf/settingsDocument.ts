@@ -37,7 +37,7 @@ export function settingsDocument(h: Handover): TDocumentDefinitions {
         }),
         { color: '#45524d', margin: [0, 1, 0, 8] },
       ),
-      settingsTable(h.sheet, state.card, h.events),
+      ...settingsTable(h.sheet, state.card, h.events),
       ...missing.map(i => words(sentence(capital(itemDetail(i))), { margin: [0, 6, 0, 0] })),
       words(t('paper.cardIsOfThisSet'), { margin: [0, 6, 0, 0] }),
       heading(t('paper.operatorsCautions')),

@@ -8,6 +8,8 @@ import {
   bandWords,
   controlWords,
   controlsUsed,
+  matchAdviceOfCard,
+  matchText,
   outputText,
   positionOf,
 } from '#shared/words/settingsWords'
@@ -20,15 +22,17 @@ export function settingsTable(
   sheet: ModelSheet,
   lines: readonly CardLine[],
   events: readonly JobEvent[],
-): Content {
+): Content[] {
   const used = controlsUsed(lines, cardControls(sheet, events))
   const hasOutput = lines.some(l => l.output)
+  const hasMatch = lines.some(l => l.noted.match)
   const hasText = lines.some(l => l.noted.text)
   const head = [
     t('settings.band'),
     t('form.connectedTo'),
     ...used.map(c => controlWords(sheet, c)),
     ...(hasOutput ? [t('settings.outputRead')] : []),
+    ...(hasMatch ? [t('settings.match')] : []),
     ...(hasText ? [t('form.note')] : []),
   ]
   const row = (l: CardLine): TableCell[] => [
@@ -36,9 +40,10 @@ export function settingsTable(
     words(connectedWords(l.noted.connectedTo)),
     ...used.map(c => bold(positionOf(l.noted, c) || '\u2013')),
     ...(hasOutput ? [words(outputText(l) || '\u2013')] : []),
+    ...(hasMatch ? [words(matchText(l.noted) || '\u2013')] : []),
     ...(hasText ? [words(l.noted.text)] : []),
   ]
-  return {
+  const table: Content = {
     table: {
       headerRows: 1,
       dontBreakRows: true,
@@ -47,6 +52,7 @@ export function settingsTable(
     },
     layout: HAIRLINE,
   }
+  return [table, ...matchAdviceOfCard(sheet, lines).map(w => words(w, { margin: [0, 4, 0, 0] }))]
 }
 
 /** The card as a part of the handover; nothing where none was written. */
@@ -54,4 +60,4 @@ export const settingsPart = (
   sheet: ModelSheet,
   { card }: JobState,
   events: readonly JobEvent[],
-): Content[] => (card.length > 0 ? [heading(t('settings.card')), settingsTable(sheet, card, events)] : [])
+): Content[] => (card.length > 0 ? [heading(t('settings.card')), ...settingsTable(sheet, card, events)] : [])

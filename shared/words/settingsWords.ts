@@ -1,9 +1,9 @@
 import { t, translated, type MessageCode } from '#shared/i18n'
-import { numberForField } from '#core/quantity'
+import { groupDigits, numberForField, showPlain } from '#core/quantity'
 import { channelHz, channelName, planOf } from '#core/rules'
 import type { SettingsNoted } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import type { CardLine } from '#core/work'
+import { matchRead, type CardLine } from '#core/work'
 import { measuredText } from './quantityWords'
 
 const CONNECTED_WORDS: Readonly<Record<NonNullable<SettingsNoted['connectedTo']>, MessageCode>> = {
@@ -37,12 +37,48 @@ export const positionOf = ({ positions }: SettingsNoted, control: string): strin
   positions.find(p => p.control === control)?.position ?? ''
 
 /** Positions in one line, for the log: "plate capacitor 6.8, load capacitor 4.6". */
-export const positionsText = ({ positions, text }: Pick<SettingsNoted, 'positions' | 'text'>): string =>
-  [positions.map(p => `${p.control} ${p.position}`).join(', '), text].filter(Boolean).join('. ')
+export const positionsText = (noted: Pick<SettingsNoted, 'positions' | 'match' | 'text'>): string =>
+  [noted.positions.map(p => `${p.control} ${p.position}`).join(', '), matchText(noted), noted.text]
+    .filter(Boolean)
+    .join('. ')
 
 /** Power read into the load in that state; empty = none to tell. */
 export const outputText = ({ output }: CardLine): string =>
   output ? measuredText(output.reading, output.reading.quantity) : ''
+
+/** What the line to the antenna showed: "94 W forward, 0.8 W reflected, SWR 1.2"; empty = nothing. */
+export function matchText({ match }: Pick<SettingsNoted, 'match'>): string {
+  if (!match) return ''
+  const { forwardW, reflectedW, swr } = match
+  const read = matchRead(match)
+  const ofScale = swr === null ? '' : t('settings.swrOf', { swr: groupDigits(swr, 1) })
+  return [
+    forwardW === null ? '' : t('settings.forwardOf', { power: showPlain(forwardW, 'powerW') }),
+    reflectedW === null ? '' : t('settings.reflectedOf', { power: showPlain(reflectedW, 'powerW') }),
+    read ? swrText(read.swr) : ofScale,
+    match.meterAt === 'antenna-side' ? t('settings.behindTheTuner') : '',
+  ]
+    .filter(Boolean)
+    .join(', ')
+}
+
+const swrText = (swr: number) =>
+  Number.isFinite(swr) ? t('settings.swrOf', { swr: groupDigits(swr, 1) }) : t('settings.allComesBack')
+
+/** What follows from it for whoever sets the controls. */
+export function matchAdvice({ match }: Pick<SettingsNoted, 'match'>): string[] {
+  const read = match && matchRead(match)
+  if (!match || !read) return []
+  return [
+    read.contradicts ? t('settings.swrContradicts', { swr: groupDigits(match.swr!, 1) }) : '',
+    match.meterAt === 'antenna-side' ? t('settings.notFiftyOhm') : '',
+    read.isHigh && match.meterAt !== 'antenna-side' ? t('settings.matchFirst') : '',
+  ].filter(Boolean)
+}
+
+/** Advice of all lines that have one, each with what it is for. */
+export const matchAdviceOfCard = (sheet: ModelSheet, lines: readonly CardLine[]): string[] =>
+  lines.flatMap(({ noted }) => matchAdvice(noted).map(w => `${settingsFor(sheet, noted)}: ${w}`))
 
 /** Controls that some line has a position of, in their order. */
 export const controlsUsed = (lines: readonly CardLine[], controls: readonly string[]): string[] =>

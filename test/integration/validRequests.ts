@@ -34,6 +34,15 @@ const EVENTS = [
     positions: [{ control: 'Preselector', position: '5.2' }],
     text: '',
   },
+  {
+    kind: 'settings-noted',
+    channel: null,
+    mode: null,
+    connectedTo: 'antenna',
+    positions: [],
+    match: { forwardW: 94, reflectedW: 0.8, swr: 1.2, meterAt: 'set-side' },
+    text: '',
+  },
   { kind: 'challenge-kept', readingId: randomUUID(), rule: 'P10', reason: 'seen twice' },
 ]
 

@@ -1,7 +1,7 @@
 import { message } from '../../message'
 import { J0_ZEROS } from '../../numeric/bessel'
 import { CoreError } from '../../errors'
-import { powerRatioToDb } from '../../quantity'
+import { matchByPower, powerRatioToDb } from '../../quantity'
 
 /** A number of a statement, in the unit that people say it in. */
 export interface StatementField {
@@ -73,14 +73,12 @@ export const STATEMENTS: readonly StatementKind[] = [
     rule: 'P08',
     title: 'Forward and reflected power',
     fields: [field('forward', 'Forward', 'W'), field('reflected', 'Reflected', 'W')],
-    // rho = sqrt(Pr / Pf), SWR = (1 + rho) / (1 - rho) (C35).
     check: ([forward, reflected]) => {
       if (!(forward! > 0) || reflected! < 0)
         return { verdict: 'impossible', againstValue: Number.NaN, againstUnit: ': 1' }
-      const rho = Math.sqrt(reflected! / forward!)
       return {
         verdict: isAbove(reflected!, forward!) ? 'impossible' : 'possible',
-        againstValue: rho < 1 ? (1 + rho) / (1 - rho) : Infinity,
+        againstValue: isAbove(reflected!, forward!) ? Infinity : matchByPower(forward!, reflected!).swr,
         againstUnit: ': 1',
       }
     },

@@ -91,6 +91,17 @@ export class Technician {
     await expect(this.page.getByRole('heading', { level: 1 })).toContainText(phase)
   }
 
+  /** On the current-limited supply, with parts out of circuit or none. */
+  async tryOnSupply(seen: string, { idleA, out }: { idleA?: string; out?: string } = {}) {
+    const power = this.page.getByRole('region', { name: 'First power' })
+    const tries = power.getByRole('listitem').filter({ hasText: /20\d\d/ })
+    const before = await tries.count()
+    if (idleA !== undefined) await this.type(power.getByLabel('Idle current'), idleA)
+    if (out !== undefined) await this.type(power.getByLabel('Parts out of circuit'), out)
+    await this.press(power.getByRole('button', { name: seen, exact: true }))
+    await expect(tries).toHaveCount(before + 1)
+  }
+
   /** Rows by their title and the names of the quantities, as they are read off. */
   async typeRows(
     rows: Readonly<Record<string, Readonly<Record<string, string>>>>,
@@ -119,6 +130,9 @@ export class Technician {
     band?: string
     connectedTo?: string
     positions: Readonly<Record<string, string>>
+    /** by the label of the field */
+    match?: Readonly<Record<string, string>>
+    meterAt?: string
     note?: string
   }) {
     const { page } = this
@@ -130,6 +144,9 @@ export class Technician {
     if (line.connectedTo) await this.choose('Connected to', line.connectedTo)
     for (const [control, position] of Object.entries(line.positions))
       await this.writePosition(dialog, control, position)
+    for (const [field, text] of Object.entries(line.match ?? {}))
+      await this.type(dialog.getByLabel(field, { exact: true }), text)
+    if (line.meterAt) await this.choose('Where the meter stands', line.meterAt)
     if (line.note) await this.type(dialog.getByLabel('Note'), line.note)
     await this.press(dialog.getByRole('button', { name: 'Save' }))
     await expect(dialog).toBeHidden()

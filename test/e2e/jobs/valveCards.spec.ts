@@ -84,8 +84,19 @@ test('a card for three bands, on the load first and on the antenna after', async
     note: 'half a mark of preselector from 14.05 to 14.25 MHz',
   })
   await hands.writeSettings({ band: '10 m', positions: rig('8.0', '9.0', '2.0') })
-  await hands.writeSettings({ band: '20 m', connectedTo: 'antenna', positions: { 'Tuner L': '12 turns' } })
-  await hands.writeSettings({ band: '10 m', connectedTo: 'antenna', positions: { 'Tuner L': '3 turns' } })
+  await hands.writeSettings({
+    band: '20 m',
+    connectedTo: 'antenna',
+    positions: { 'Tuner L': '12 turns' },
+    match: { 'Forward power': '94', 'Reflected power': '0.8' },
+    meterAt: 'between set and tuner',
+  })
+  await hands.writeSettings({
+    band: '10 m',
+    connectedTo: 'antenna',
+    positions: { 'Tuner L': '3 turns' },
+    match: { 'Forward power': '40', 'SWR': '2.6' },
+  })
   await hands.settleComplaint('Not reproduced', 'coax switch on the load, level up')
   await hands.goTo('Handover')
   const items = page.getByRole('region', { name: 'Open items' })
@@ -99,7 +110,9 @@ test('a card for three bands, on the load first and on the antenna after', async
 
   const owner = await hands.paper('handover.pdf?copy=owner')
   expect(owner).toMatch(/40 m .*dummy load 3\.0 5\.5 4\.0 – 112 W/)
-  expect(owner).toMatch(/20 m .*antenna – – – 12 turns –/)
+  expect(owner).toMatch(/20 m .*antenna – – – 12 turns – 94 W forward, 0\.80 W reflected, SWR 1\.2/)
+  expect(owner).toMatch(/10 m .*antenna: Match the antenna at reduced power/)
+  expect(owner, 'what reads 40 W into the antenna at reduced level is no loss').not.toMatch(/40 W instead/)
   expect(owner, 'what is still to be done').toMatch(/no positions with the antenna written down for 40 m/)
   expect(owner, 'a set is not faulty because it makes less on 10 m into a reading that is below').not.toMatch(
     /weak valve|emission/i,

@@ -41,4 +41,14 @@ describe('settings as they are written', () => {
     ])
     expect(settingsOf({ ...draft, positions: [], text: 'only a note' })).toMatchObject({ positions: [] })
   })
+  it('hold what the line to the antenna showed, and none of it on the dummy load', () => {
+    const draft = settingsDraft(['PLATE'], null, 1)
+    draft.match.forward = '94'
+    expect(settingsOf(draft)).toBeNull()
+    draft.connectedTo = 'antenna'
+    expect(settingsOf(draft)).toMatchObject({
+      positions: [],
+      match: { forwardW: 94, reflectedW: null, swr: null, meterAt: null },
+    })
+  })
 })

@@ -1,5 +1,6 @@
 import type { Mode } from '#core/rules'
 import type { SettingsNoted } from '#core/run'
+import { matchDraft, matchTyped, type MatchDraft } from './matchForm'
 import { positionOf } from '#shared/words/settingsWords'
 import type { NewWorkEvent } from './useEventForm'
 
@@ -9,6 +10,8 @@ export interface SettingsDraft {
   mode: Mode | null
   connectedTo: SettingsNoted['connectedTo']
   positions: { control: string; position: string }[]
+  /** read on the line to an antenna; the dummy load is taken for what it is */
+  match: MatchDraft
   text: string
 }
 
@@ -23,6 +26,7 @@ export function settingsDraft(
     mode: noted?.mode ?? null,
     connectedTo: noted ? noted.connectedTo : 'load',
     positions: controls.map(control => ({ control, position: noted ? positionOf(noted, control) : '' })),
+    match: matchDraft(noted?.match),
     text: noted?.text ?? '',
   }
 }
@@ -35,5 +39,9 @@ export function settingsOf(draft: SettingsDraft): Extract<NewWorkEvent, { kind: 
   // A control that was added although it stood there already has one position: the one written last.
   const positions = [...new Map(written.map(p => [p.control, p])).values()]
   const text = draft.text.trim()
-  return positions.length === 0 && text === '' ? null : { ...draft, kind: 'settings-noted', positions, text }
+  const { channel, mode, connectedTo } = draft
+  const match = connectedTo === 'load' ? null : matchTyped(draft.match).match
+  if (positions.length === 0 && text === '' && !match) return null
+  const settings = { kind: 'settings-noted', channel, mode, connectedTo, positions, text } as const
+  return match ? { ...settings, match } : settings
 }

@@ -6,8 +6,10 @@ import type { ModelSheet } from '#core/sheet'
 import { t, translated } from '#shared/i18n'
 import { capital } from '#shared/words/sentence'
 import { connectedWords, controlWords, settingsFor } from '#shared/words/settingsWords'
+import { matchTyped } from '../../logic/matchForm'
 import { settingsDraft, settingsOf } from '../../logic/settingsForm'
 import type { NewWorkEvent } from '../../logic/useEventForm'
+import MatchFields from './MatchFields.vue'
 
 /** Positions of the controls for one band: those of the sheet, those of the card, and one that is added. */
 const props = defineProps<{
@@ -32,7 +34,9 @@ const bands = computed(() => {
 })
 const connections = [null, ...CONNECTED_TO].map(value => ({ value, title: connectedWords(value) }))
 const modes = [{ value: null, title: t('settings.anyMode') }, ...MODES.map(m => ({ value: m, title: m }))]
-const written = computed(() => settingsOf(draft.value))
+const atAntenna = computed(() => draft.value.connectedTo !== 'load')
+const problems = computed(() => (atAntenna.value ? matchTyped(draft.value.match).problems : {}))
+const written = computed(() => (Object.keys(problems.value).length > 0 ? null : settingsOf(draft.value)))
 const add = () => draft.value.positions.push({ control: '', position: '' })
 
 function keep() {
@@ -78,9 +82,10 @@ function keep() {
           </template>
         </div>
         <v-btn height="44" @click="add">{{ t('settings.addControl') }}</v-btn>
+        <MatchFields v-if="atAntenna" v-model="draft.match" class="mt-4" :problems="problems" />
         <v-textarea
           v-model="draft.text"
-          class="mt-4"
+          :class="{ 'mt-4': !atAntenna }"
           :label="t('form.note')"
           rows="2"
           auto-grow

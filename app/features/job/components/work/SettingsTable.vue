@@ -9,6 +9,8 @@ import {
   connectedWords,
   controlsUsed,
   controlWords,
+  matchAdviceOfCard,
+  matchText,
   outputText,
   positionOf,
   settingsFor,
@@ -23,6 +25,8 @@ const props = defineProps<{
 const emit = defineEmits<{ edit: [noted: SettingsNoted]; strike: [noted: SettingsNoted] }>()
 const used = computed(() => controlsUsed(props.lines, props.controls))
 const hasOutput = computed(() => props.lines.some(l => l.output))
+const hasMatch = computed(() => props.lines.some(l => l.noted.match))
+const advice = computed(() => matchAdviceOfCard(props.sheet, props.lines))
 const hasText = computed(() => props.lines.some(l => l.noted.text))
 </script>
 
@@ -35,6 +39,7 @@ const hasText = computed(() => props.lines.some(l => l.noted.text))
           <th>{{ t('form.connectedTo') }}</th>
           <th v-for="c in used" :key="c">{{ controlWords(sheet, c) }}</th>
           <th v-if="hasOutput">{{ t('settings.outputRead') }}</th>
+          <th v-if="hasMatch">{{ t('settings.match') }}</th>
           <th v-if="hasText">{{ t('form.note') }}</th>
           <th class="no-print" />
         </tr>
@@ -48,6 +53,7 @@ const hasText = computed(() => props.lines.some(l => l.noted.text))
           <td>{{ connectedWords(l.noted.connectedTo) }}</td>
           <td v-for="c in used" :key="c" class="fig">{{ positionOf(l.noted, c) || '\u2013' }}</td>
           <td v-if="hasOutput" class="fig">{{ outputText(l) || '\u2013' }}</td>
+          <td v-if="hasMatch">{{ matchText(l.noted) || '\u2013' }}</td>
           <td v-if="hasText">{{ l.noted.text }}</td>
           <td class="acts no-print">
             <button
@@ -67,6 +73,7 @@ const hasText = computed(() => props.lines.some(l => l.noted.text))
       </tbody>
     </table>
   </div>
+  <p v-for="w in advice" :key="w" class="care">{{ w }}</p>
 </template>
 
 <style scoped>
