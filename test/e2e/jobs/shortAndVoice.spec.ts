@@ -28,19 +28,17 @@ test('a short is isolated on the supply, and speech on a needle proves nothing',
       'Channel 19, 1 kHz 30 mV': { 'AM negative peak': '94' },
       'Channel 19, voice': { 'Power, average': '9', 'PEP': '17' },
     },
-    { 'Power, average': 'In-line power meter, 20 W scale', 'PEP': 'In-line power meter, 20 W scale' },
+    { 'Power, average': 'In-line power meter, 20 W scale', 'PEP': 'Communications test set' },
   )
-  await expect(
-    page.getByText(/PEP 17.* would be 12\d ?% .*proves no depth: with a steady tone 94/),
-  ).toBeVisible()
+  await expect(page.getByText(/PEP 17.* would be 12\d.*proves no depth: with a steady tone 94/)).toBeVisible()
   await hands.goTo('Handover')
   const shop = await hands.paper('handover.pdf?copy=shop')
   expect(shop).toMatch(/without Q18, Q17: the current fell without Q17/)
   expect(shop).toMatch(/normal, 0\.31 A: normal with everything in/)
-  expect(shop).toMatch(/9\.0 W on average while speaking.*no depth follows from it/)
+  expect(shop).toMatch(/9(\.0)? W on average while speaking.*no depth follows from it/)
   expect(shop, 'a row that nobody owes is not missed').not.toMatch(/Rows not measured[^.]*voice/)
   const owner = await hands.paper('handover.pdf?copy=owner')
-  expect(owner, 'the average of speech is no carrier').not.toMatch(/power 9\.0 W/i)
+  expect(owner, 'the average of speech is no carrier').not.toMatch(/power 9(\.0)? W/i)
   expect(owner, 'nobody read a steady over-modulation').not.toMatch(/over-?modulat/i)
   hands.tellCost('short and voice')
 })

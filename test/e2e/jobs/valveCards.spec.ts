@@ -110,7 +110,7 @@ test('a card for three bands, on the load first and on the antenna after', async
 
   const owner = await hands.paper('handover.pdf?copy=owner')
   expect(owner).toMatch(/40 m .*dummy load 3\.0 5\.5 4\.0 – 112 W/)
-  expect(owner).toMatch(/20 m .*antenna – – – 12 turns – 94 W forward, 0\.80 W reflected, SWR 1\.2/)
+  expect(owner).toMatch(/20 m .*antenna – – – 12 turns – 94 W forward, 0\.8 W reflected, SWR 1\.2/)
   expect(owner).toMatch(/10 m .*antenna: Match the antenna at reduced power/)
   expect(owner, 'what reads 40 W into the antenna at reduced level is no loss').not.toMatch(/40 W instead/)
   expect(owner, 'what is still to be done').toMatch(/no positions with the antenna written down for 40 m/)
