@@ -49,7 +49,7 @@ const places = [
 fieldset {
   border: 0;
   padding: 0;
-  margin: 0 0 10px;
+  margin: 18px 0 10px;
 }
 legend {
   font-weight: 600;

@@ -82,7 +82,7 @@ function keep() {
           </template>
         </div>
         <v-btn height="44" @click="add">{{ t('settings.addControl') }}</v-btn>
-        <MatchFields v-if="atAntenna" v-model="draft.match" class="mt-4" :problems="problems" />
+        <MatchFields v-if="atAntenna" v-model="draft.match" :problems="problems" />
         <v-textarea
           v-model="draft.text"
           :class="{ 'mt-4': !atAntenna }"
