@@ -135,7 +135,15 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
       .nullable()
       .oneOf([...CONNECTED_TO, null])
       .defined(),
-    match: antennaMatch.default(undefined).optional(),
+    match: antennaMatch
+      .default(undefined)
+      .optional()
+      .test(
+        'antenna',
+        () => t('form.matchIsOfTheAntenna'),
+        (match, { parent }) =>
+          match === undefined || (parent as { connectedTo?: unknown }).connectedTo === 'antenna',
+      ),
     positions: array(controlPosition.required())
       .label('form.positions')
       .max(40)

@@ -51,8 +51,19 @@ describe('readings while somebody speaks', () => {
     const [read] = seen([CARRIER, row('voice', { powerW: [9, 0.5] })])
     expect(read).toMatchObject({ pep: null, byPep: null, mean: { value: 9 } })
   })
-  it('a PEP below the carrier stands for no depth', () =>
-    expect(seen([CARRIER, row('voice', { pepW: [6, 0.5] })])[0]!.byPep).toBeNull())
+  it('a PEP that is not above the carrier beyond both meters stands for no depth', () => {
+    expect(seen([CARRIER, row('voice', { pepW: [6, 0.5] })])[0]!.byPep).toBeNull()
+    expect(seen([CARRIER, row('voice', { pepW: [7.6, 0.5] })])[0]!.byPep).toBeNull()
+  })
+  it('of several tones the deepest counts: one at less drive says nothing of full drive', () => {
+    const [read] = seen([
+      CARRIER,
+      row('level-down', { depthNegativeRatio: [0.5, 0.02] }),
+      row('level-top', { depthNegativeRatio: [0.96, 0.02] }),
+      row('voice', { pepW: [38, 2.5] }),
+    ])
+    expect(read!.tone!.value).toBe(0.96)
+  })
   it('without the carrier of the same controls, on another channel or once it is stale, nothing is told', () => {
     expect(seen([row('voice', { pepW: [38, 2.5] })])).toEqual([])
     expect(seen([row('carrier-1', { powerW: [7, 0.5] }), row('voice', { pepW: [38, 2.5] })])).toEqual([])

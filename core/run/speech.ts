@@ -1,4 +1,4 @@
-import { depthByPep, type Measured, type Quantity, type Reading } from '../quantity'
+import { depthByPep, expandedUncertainty, type Measured, type Quantity, type Reading } from '../quantity'
 import { isUnmodulated, modulationOf, sameControls, type MeasurePoint } from '../sheet'
 import type { RowState } from './matrixState'
 
@@ -8,9 +8,9 @@ export interface SpeechReading {
   readonly carrier: Reading
   readonly mean: Reading | null
   readonly pep: Reading | null
-  /** depth that the PEP would stand for; null = no PEP, or less than the carrier */
+  /** depth that the PEP would stand for; null = no PEP, or none above the carrier */
   readonly byPep: Measured | null
-  /** depth that was read with a tone on the same channel under the same controls */
+  /** the deepest that was read with a tone on the same channel under the same controls */
   readonly tone: Reading | null
 }
 
@@ -35,10 +35,16 @@ export function speechReadings(rows: readonly RowState[]): SpeechReading[] {
     const [mean, pep] = [readingIn(row, 'powerW'), levelIn(row, 'pepW')]
     if (!carrier || (!mean && !pep)) return []
     const tones = alike.filter(r => modulationOf(r.point.state) === 'tone')
-    const tone = tones.map(toneDepth).find(r => r !== null) ?? null
-    const byPep = pep && pep.value >= carrier.value ? depthByPep(pep, carrier) : null
-    return [{ point: row.point, carrier, mean, pep, byPep, tone }]
+    const deepest = tones.flatMap(r => toneDepth(r) ?? []).toSorted((a, b) => b.value - a.value)
+    const byPep = pep && crestOver(pep, carrier)
+    return [{ point: row.point, carrier, mean, pep, byPep, tone: deepest[0] ?? null }]
   })
+}
+
+/** Nothing where the PEP is not above the carrier beyond both meters: nobody may have spoken. */
+function crestOver(pep: Reading, carrier: Reading): Measured | null {
+  const depth = depthByPep(pep, carrier)
+  return depth.value > (expandedUncertainty(depth) ?? 0) ? depth : null
 }
 
 /** The crest that the PEP is held against, where it was read. */

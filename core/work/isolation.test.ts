@@ -55,6 +55,8 @@ describe('isolation of a short', () => {
       'fell-without Q15',
     ])
   })
+  it('is not over while the set draws less than it should', () =>
+    expect(said(tried('limit', null), tried('normal', 0.01))).toEqual([null, null]))
   it('a try that was struck out never was', () => {
     const wrong = tried('normal', HEALTHY_A, 'Q18')
     const strike: JobEvent = { kind: 'event-struck', id: 'x', atMs: 9, eventId: wrong.id, reason: 'slip' }
@@ -69,6 +71,11 @@ describe('a set with parts out', () => {
     expect(warnings(SHEET, out)).toEqual(['parts-out'])
     expect(jobState(SHEET, rules, out).done.inspection).toBe(false)
     expect(warnings(SHEET, [...out, tried('normal', HEALTHY_A)])).toEqual([])
+  })
+  it('stays unfinished where it draws too much without them', () => {
+    const high = [tried('normal', SHEET.idleA.high * 2, 'Q17')]
+    expect(warnings(SHEET, high)).toEqual(['parts-out'])
+    expect(jobState(SHEET, rules, high).done.inspection).toBe(false)
   })
   it('answers nothing about its idle current', () => {
     expect(testsMade(SHEET, out)).toEqual([])

@@ -43,7 +43,7 @@ function saidBy(sheet: ModelSheet, before: PowerTried | undefined, now: PowerTri
   const put = a.filter(p => !b.includes(p))
   const wasHealthy = before !== undefined && isHealthy(sheet, before)
   if (isHealthy(sheet, now)) {
-    if (b.length === 0) return { kind: 'over', parts: [] }
+    if (b.length === 0) return powerVerdict(sheet, now) === 'go-on' ? { kind: 'over', parts: [] } : null
     if (wasHealthy) return put.length > 0 && taken.length === 0 ? { kind: 'holds-with', parts: put } : null
     return before && taken.length > 0 && put.length === 0 ? { kind: 'fell-without', parts: taken } : null
   }

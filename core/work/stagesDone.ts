@@ -1,6 +1,6 @@
 import type { JobEvent, OpenItem, RowState, RunState } from '../run'
 import type { ModelSheet } from '../sheet'
-import { lastPower, powerVerdict } from './firstPower'
+import { lastPower, partsOut, powerVerdict } from './firstPower'
 import { inspection } from './inspection'
 import { runningSoak } from './soak'
 import { asksFor, rowsAsked, stepsAsked, type Stage } from './stages'
@@ -54,7 +54,8 @@ export function stagesDone(
     'intake': true,
     'inspection':
       power !== null &&
-      !['stop', 'parts-out'].includes(powerVerdict(sheet, power)) &&
+      powerVerdict(sheet, power) !== 'stop' &&
+      partsOut(power).length === 0 &&
       inspection(sheet, events).every(i => i.last !== null),
     'as-found': measured,
     'findings': explained,

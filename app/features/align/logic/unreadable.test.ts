@@ -3,9 +3,10 @@ import type { Quantity } from '#core/quantity'
 import type { RowState } from '#core/run'
 import { quantitiesOf, unreadableRows } from './unreadable'
 
-const row = (id: string, cells: readonly (readonly [Quantity, boolean])[]): RowState =>
+const row = (id: string, cells: readonly (readonly [Quantity, boolean])[], isOpen = true): RowState =>
   ({
     point: { id },
+    isOpen,
     cells: cells.map(([quantity, isRead]) => ({ want: { quantity }, latest: isRead ? {} : null })),
   }) as unknown as RowState
 
@@ -20,6 +21,7 @@ describe('rows without an instrument', () => {
       ]),
       row('ear', [['sensitivityV', false]]),
       row('borrowed', [['sensitivityV', true]]),
+      row('owed by nobody', [['sensitivityV', false]], false),
     ]
     const apart = unreadableRows(rows, canRead)
     expect(apart.map(r => r.point.id)).toEqual(['ear'])

@@ -10,7 +10,7 @@ export interface SettingsDraft {
   mode: Mode | null
   connectedTo: SettingsNoted['connectedTo']
   positions: { control: string; position: string }[]
-  /** read on the line to an antenna; the dummy load is taken for what it is */
+  /** read on the line to an antenna, and of no other settings */
   match: MatchDraft
   text: string
 }
@@ -40,7 +40,7 @@ export function settingsOf(draft: SettingsDraft): Extract<NewWorkEvent, { kind: 
   const positions = [...new Map(written.map(p => [p.control, p])).values()]
   const text = draft.text.trim()
   const { channel, mode, connectedTo } = draft
-  const match = connectedTo === 'load' ? null : matchTyped(draft.match).match
+  const match = connectedTo === 'antenna' ? matchTyped(draft.match).match : null
   if (positions.length === 0 && text === '' && !match) return null
   const settings = { kind: 'settings-noted', channel, mode, connectedTo, positions, text } as const
   return match ? { ...settings, match } : settings

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { errorWords } from '#shared/words/messageWords'
 import { t, withTextsTranslated } from '#shared/i18n'
-import { computed, ref } from 'vue'
+import { computed, ref, watch } from 'vue'
 import { CoreError } from '#core/errors'
 import { parseTyped, groupDigits } from '#core/quantity'
 import { POWER_SEEN, type PowerTried } from '#core/run'
@@ -24,7 +24,12 @@ const props = defineProps<{
 const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void] }>()
 const typed = ref('')
 /** What is out stays out until somebody says that it is back. */
-const out = ref(props.last ? partsOut(props.last).join(', ') : '')
+const out = ref('')
+watch(
+  () => props.last?.id,
+  () => (out.value = props.last ? partsOut(props.last).join(', ') : ''),
+  { immediate: true },
+)
 const wrong = ref<string | null>(null)
 const plan = computed(() => withTextsTranslated(firstPowerPlan(props.sheet)))
 const verdict = computed(() => (props.last ? powerVerdict(props.sheet, props.last) : null))

@@ -34,7 +34,7 @@ const bands = computed(() => {
 })
 const connections = [null, ...CONNECTED_TO].map(value => ({ value, title: connectedWords(value) }))
 const modes = [{ value: null, title: t('settings.anyMode') }, ...MODES.map(m => ({ value: m, title: m }))]
-const atAntenna = computed(() => draft.value.connectedTo !== 'load')
+const atAntenna = computed(() => draft.value.connectedTo === 'antenna')
 const problems = computed(() => (atAntenna.value ? matchTyped(draft.value.match).problems : {}))
 const written = computed(() => (Object.keys(problems.value).length > 0 ? null : settingsOf(draft.value)))
 const add = () => draft.value.positions.push({ control: '', position: '' })
