@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { boundToStandard, type Quantity } from '#core/quantity'
-import { operatingPoint, type ModelSheet } from '#core/sheet'
+import { operatingPoint, type MeasurePoint, type ModelSheet } from '#core/sheet'
 import { lookedAt, type NewEvent } from './lookedAt'
 
 /**
@@ -43,6 +43,8 @@ const BOUNDS: Partial<Record<Quantity, readonly [number, number]>> = {
   sMeter: [0, 0.5],
 }
 
+const isRead = ({ id }: MeasurePoint) => READ[id] !== undefined
+
 export function amJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
   return [
     ...lookedAt(sheet, atMs, {
@@ -55,7 +57,7 @@ export function amJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
       condition: 'spectrum',
       text: 'look at the spread turns of L8',
     },
-    ...sheet.matrix.map((point, i): NewEvent => {
+    ...sheet.matrix.filter(isRead).map((point, i): NewEvent => {
       return {
         kind: 'row-taken',
         atMs: atMs + 900_000 + i * 45_000,
@@ -68,7 +70,7 @@ export function amJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
           load: sheet.load,
           onTimeS: 1500 + i * 45,
         },
-        readings: Object.entries(READ[point.id] ?? {}).map(([name, value]) => {
+        readings: Object.entries(READ[point.id]!).map(([name, value]) => {
           const quantity = name as Quantity
           const [ratio, absolute] = BOUNDS[quantity]!
           return {

@@ -69,10 +69,13 @@ function readAt(sheet: ModelSheet, { state }: MeasurePoint, quantity: Quantity):
   }
 }
 
+/** Nobody spoke into it. */
+const isOwed = (point: MeasurePoint) => !point.isOptional
+
 export function multimodeJobEvents(sheet: ModelSheet, atMs: number): NewEvent[] {
   return [
     ...lookedAt(sheet, atMs, { I34: ['seen', 'resistor bridged beside the AM regulator'] }),
-    ...sheet.matrix.map((point, i): NewEvent => ({
+    ...sheet.matrix.filter(isOwed).map((point, i): NewEvent => ({
       kind: 'row-taken',
       atMs: atMs + 900_000 + i * 40_000,
       phase: 'as-found',
