@@ -70,7 +70,7 @@ test('an AM mobile under 3 W on its owner\u2019s meter, from intake to the paper
 
   await test.step('as found, typed; not complete without the receiver', async () => {
     await stage('As found').click()
-    for (const point of OSMUND_40A.matrix) {
+    for (const point of OSMUND_40A.matrix.filter(p => !p.isOptional)) {
       await page.locator(`[data-row="${point.id}"]`).click({ position: { x: 60, y: 12 } })
       await page.keyboard.press('t')
       for (const value of READ[point.id]!) {
