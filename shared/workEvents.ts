@@ -1,4 +1,4 @@
-import { t, type MessageCode } from '#shared/i18n'
+import { t } from '#shared/i18n'
 import { array, boolean, number, object, string, uuid } from '#shared/yup'
 import { UNKNOWN_FIELD } from './unknownField'
 import { MAX_CHANNELS_OF_A_SET, MODES } from '#core/rules'
@@ -7,19 +7,15 @@ import {
   ANSWERS,
   COMPLAINT_RESULTS,
   CONNECTED_TO,
-  HEATS,
   METER_AT,
   ITEM_STATES,
   POWER_SEEN,
   WAITS_FOR,
   type WorkEvent,
 } from '#core/run'
-import { text } from './eventFields'
+import { amount, short, text, unit } from './eventFields'
+import { PART_TESTED } from './partTest'
 import { day } from './day'
-
-const short = (label: MessageCode) => string().trim().label(label).max(300)
-const amount = (label: MessageCode, max: number) => number().label(label).min(0).max(max)
-const unit = (label: MessageCode, max: number) => amount(label, max).nullable().defined()
 
 const controlPosition = object({
   control: string().trim().label('form.control').max(60).required(),
@@ -76,21 +72,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
     isFinal: boolean().required(),
     text: text('form.note').defined(),
   },
-  'part-tested': {
-    part: short('form.part').required(),
-    boughtAt: short('form.boughtFrom').defined(),
-    dcGain: unit('form.dcGain', 10_000),
-    rfPowerW: unit('form.rfPower', 2000),
-    rfReferenceW: unit('form.referencePower', 2000),
-    gainFrom: amount('form.gainOfItsTypeFrom', 10_000).nullable(),
-    gainTo: amount('form.gainOfItsTypeTo', 10_000).nullable(),
-    testSet: short('form.testSet'),
-    meter: short('common.meter'),
-    scale: short('form.scale'),
-    fallsWhileKeyed: boolean().nullable().defined(),
-    heat: string().oneOf(HEATS).nullable().defined(),
-    text: text('form.note').defined(),
-  },
+  'part-tested': PART_TESTED,
   'treated': {
     what: short('common.workDone').required(),
     where: short('form.where').defined(),
@@ -165,11 +147,3 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
   },
   'cause-confirmed': { causeId: string().max(40).required(), text: text('form.note').defined() },
 }
-
-/** A test of a part that belongs to no job: the same fields as on one. */
-export const partTestedBody = object({
-  id: uuid(),
-  atMs: number().integer().min(0).max(8.64e15).required(),
-  kind: string().oneOf(['part-tested']).required(),
-  ...(WORK_EVENT_BODIES['part-tested'] as object),
-}).noUnknown(true, UNKNOWN_FIELD)

@@ -24,7 +24,7 @@ function namesIn(text: string): string[] {
 
 /** Words that the trade writes alike in both languages. */
 const ALIKE = new Set(
-  'diapason error nominal base factor plan preselector trimmer normal meter ppm log rel esc png svg'.split(
+  'diapason error nominal base factor plan preselector trimmer normal meter ppm log rel esc png svg transistor'.split(
     ' ',
   ),
 )

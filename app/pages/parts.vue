@@ -2,7 +2,7 @@
 import { t } from '#shared/i18n'
 import { onMounted } from 'vue'
 import { useHead } from '#imports'
-import PartTestForm from '~/features/job/components/work/PartTestForm.vue'
+import PartTestForm from '~/features/job/components/work/add/PartTestForm.vue'
 import PartTestList from '~/features/job/components/work/PartTestList.vue'
 import type { NewWorkEvent } from '~/features/job/logic/useEventForm'
 import { usePartsStore } from '~/features/job/store/parts'
@@ -26,9 +26,19 @@ useHead({ title: t('job.parts') })
     <p class="care">
       {{ t('job.aValveSetAsTestSet') }}
     </p>
-    <PartTestForm :wrong="wrong" @send="keep" />
+    <PartTestForm class="fields" :wrong="wrong" :tested="store.items ?? []" @send="keep" />
     <p v-if="store.failure && !store.failure.field" class="care" role="alert">{{ store.failure.words }}</p>
     <p v-if="store.items?.length === 0" class="lead">{{ t('job.noPartsTestedYet') }}</p>
     <PartTestList v-else-if="store.items" :tested="store.items" />
   </div>
 </template>
+
+<style scoped>
+.fields {
+  display: grid;
+  grid-template-columns: repeat(auto-fill, minmax(min(200px, 100%), 1fr));
+  gap: 10px;
+  align-items: start;
+  margin-bottom: 14px;
+}
+</style>

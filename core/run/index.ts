@@ -16,6 +16,7 @@ export {
   type StepReopened,
 } from './jobEvent'
 export type { Author, EventBase } from './eventBase'
+export * from './partTested'
 export * from './workEvent'
 export * from './runEvent'
 export * from './jobChange'

@@ -4,6 +4,7 @@
  */
 
 import type { EventBase } from './eventBase'
+import type { PartTested } from './partTested'
 import type { Mode } from '../rules'
 import type { AdjusterRole } from '../sheet'
 
@@ -12,7 +13,6 @@ export const ITEM_STATES = ['fine', 'seen', 'treated', 'ask'] as const
 export const ANSWERS = ['yes', 'no', 'other'] as const
 export const WAITS_FOR = ['owner', 'parts', 'manual', 'other'] as const
 export const COMPLAINT_RESULTS = ['reproduced', 'intermittent', 'not-reproduced'] as const
-export const HEATS = ['cool', 'warm', 'hot'] as const
 /** Where a meter of the line stands: between set and tuner, or behind the tuner. */
 export const METER_AT = ['set-side', 'antenna-side'] as const
 /** What the set was connected to. */
@@ -69,28 +69,6 @@ export interface PartChanged extends EventBase {
   readonly partOut: string
   readonly partIn: string
   readonly isFinal: boolean
-  readonly text: string
-}
-/** DC gain and RF substitution in a healthy test set; null = not tested. */
-export interface PartTested extends EventBase {
-  readonly kind: 'part-tested'
-  readonly part: string
-  readonly boughtAt: string
-  readonly dcGain: number | null
-  readonly rfPowerW: number | null
-  /** what a good part makes in the same test set [W] */
-  readonly rfReferenceW: number | null
-  /** gain that the data sheet gives for this type, as it was typed; absent or null = not given */
-  readonly gainFrom?: number | null
-  readonly gainTo?: number | null
-  /**
-   * the set in which it was tried, the meter that read its power, the scale of that meter; absent = not noted
-   */
-  readonly testSet?: string
-  readonly meter?: string
-  readonly scale?: string
-  readonly fallsWhileKeyed: boolean | null
-  readonly heat: (typeof HEATS)[number] | null
   readonly text: string
 }
 export interface Treated extends EventBase {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { isUnmodulated, modulationOf, type AudioAt } from './audio'
+import { isUnmodulated, modulationOf, withoutAudioWords, type AudioAt } from './audio'
 import { SHEETS } from './sheets'
 import { sameConditions, operatingPoint } from './operatingPoint'
 
@@ -29,6 +29,16 @@ describe('what modulates a set', () => {
     const inWords = points.filter(p => /voice|two tones/i.test(`${p.title} ${p.state.setting}`))
     expect(inWords.length).toBeGreaterThan(10)
     expect(inWords.filter(p => p.state.audio === undefined)).toEqual([])
+  })
+
+  it.each([
+    ['RF power at the mark, voice', 'RF power at the mark'],
+    ['two tones 700 and 1900 Hz, 30 mV peak', '700 and 1900 Hz, 30 mV peak'],
+    ['voice', ''],
+    ['voice compressor off', 'voice compressor off'],
+  ])('is said by the field alone once it was chosen: "%s"', (controls, left) => {
+    expect(withoutAudioWords(controls)).toBe(left)
+    expect(isUnmodulated(at({ setting: withoutAudioWords(controls) }))).toBe(true)
   })
 
   it('is the same condition, whether a row is older than the field or not', () => {

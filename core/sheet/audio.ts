@@ -16,5 +16,9 @@ export function modulationOf({ toneHz, audio, setting }: AudioAt): Modulation {
   return /\btwo tones\b/.test(setting) ? 'two-tones' : 'none'
 }
 
+/** Controls without the words by which older sheets said what modulates the set. */
+export const withoutAudioWords = (setting: string): string =>
+  setting.replace(/,?\s*\b(?:voice$|two tones\b)/g, '').replace(/^[,\s]+/, '')
+
 /** Whether nothing modulates it: only then is the mean power of AM that of its carrier. */
 export const isUnmodulated = (at: AudioAt): boolean => modulationOf(at) === 'none'

@@ -35,7 +35,7 @@ export { operatingPoint, sameConditions, type OperatingPoint } from './operating
 export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
-export { isUnmodulated, modulationOf, type AudioAt, type Modulation } from './audio'
+export { isUnmodulated, modulationOf, withoutAudioWords, type AudioAt, type Modulation } from './audio'
 export { isFullPower, isLeastPower, sameControls, samePower, type PowerAt } from './controls'
 export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order

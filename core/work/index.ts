@@ -23,7 +23,18 @@ export { bandsWithout, cardControls, isTunedByBand, settingsCard, type CardLine 
 // Asking and waiting
 export { questions, waits, waitsFor, type Question, type Wait, type WaitsFor } from './waiting'
 // Mending
-export { gainOfOtherDie, partVerdict, type PartVerdict } from './partTest'
+export { lotHistory, type LotHistory } from './partLot'
+export { WORK_LOGGED, workLog, type WorkEntry, type WorkLogged } from './workLog'
+export { partFigureUnit, showFigure, typedFigure } from './partFigures'
+export { partTestPlan, type PartTestPlan } from './partKinds'
+export {
+  figureInside,
+  gainOfOtherDie,
+  partVerdict,
+  rfRead,
+  testEfficiency,
+  type PartVerdict,
+} from './partTest'
 export { biasBeforeKey, owedAfterFinal, type Owed } from './afterFinal'
 export { warnings, type Warning } from './warnings'
 // Proving

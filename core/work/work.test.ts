@@ -1,4 +1,3 @@
-import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { settled } from '../../test/fixtures/jobEvents'
 import { ruleSet } from '../rules'
@@ -12,7 +11,6 @@ import {
   jobState,
   owedAfterFinal,
   biasBeforeKey,
-  partVerdict,
   powerVerdict,
   questions,
   runningSoak,
@@ -110,49 +108,6 @@ describe('questions and waits', () => {
     const answer = (a: 'yes' | 'no') =>
       work({ kind: 'question-answered', questionId: ask.id, answer: a, text: '' })
     expect(questions([ask, answer('yes'), answer('no')])[0]!.answered!.answer).toBe('no')
-  })
-})
-
-describe('tests of parts', () => {
-  const t = (change: object) => ({
-    dcGain: null,
-    rfPowerW: null,
-    rfReferenceW: null,
-    fallsWhileKeyed: null,
-    heat: null,
-    ...change,
-  })
-  // K01 to K04, K06: DC rejects and never accepts; 4 W within 10 % and steady accepts; <= 25 %, falling or
-  // hot rejects.
-  it.each([
-    [{ dcGain: 120 }, 'not-proved'],
-    [{ dcGain: 0 }, 'rejected'],
-    [{ rfPowerW: 3.7, rfReferenceW: 4, fallsWhileKeyed: false }, 'accepted'],
-    [{ rfPowerW: 3.7, rfReferenceW: 4 }, 'not-proved'],
-    [{ dcGain: 180, rfPowerW: 0.9, rfReferenceW: 4 }, 'rejected'],
-    [{ rfPowerW: 3.9, rfReferenceW: 4, fallsWhileKeyed: true }, 'rejected'],
-    [{ rfPowerW: 3.9, rfReferenceW: 4, fallsWhileKeyed: false, heat: 'hot' }, 'rejected'],
-    [{ rfPowerW: 2.5, rfReferenceW: 4, fallsWhileKeyed: false }, 'doubtful'],
-    // 26 % was tested and is neither: it is never asked to be tested again. A gain of 8 where the type is
-    // sold with 40 to 180 is another die.
-    [{ rfPowerW: 1.04, rfReferenceW: 4 }, 'doubtful'],
-    [{ dcGain: 8, gainFrom: 40, gainTo: 180 }, 'doubtful'],
-    [
-      { dcGain: 8, gainFrom: 40, gainTo: 180, rfPowerW: 4, rfReferenceW: 4, fallsWhileKeyed: false },
-      'doubtful',
-    ],
-    [{ dcGain: 30, gainFrom: 40, gainTo: 180 }, 'not-proved'],
-    [{ dcGain: 400, gainTo: 180 }, 'doubtful'],
-  ] as const)('%j: %s', (change, verdict) => {
-    expect(partVerdict(t(change))).toBe(verdict)
-  })
-  it('no DC gain alone ever passes a part', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0, max: 1000, noNaN: true }),
-        dcGain => partVerdict(t({ dcGain })) !== 'accepted',
-      ),
-    )
   })
 })
 

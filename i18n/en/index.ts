@@ -20,10 +20,12 @@ import kind from './kind.json'
 import note from './note.json'
 import owner from './owner.json'
 import paper from './paper.json'
+import part from './part.json'
 import people from './people.json'
 import practice from './practice.json'
 import receiver from './receiver.json'
 import recording from './recording.json'
+import repair from './repair.json'
 import rules from './rules.json'
 import run from './run.json'
 import search from './search.json'
@@ -60,10 +62,12 @@ export default {
   note,
   owner,
   paper,
+  part,
   people,
   practice,
   receiver,
   recording,
+  repair,
   rules,
   run,
   search,

@@ -2,6 +2,7 @@ import { t } from '#shared/i18n'
 import type { Content, ContentTable, TableCell } from 'pdfmake/interfaces'
 import type { ComparedCell } from '#core/run'
 import {
+  SIDE_WORDS,
   cellName,
   compareGauge,
   isJudged,
@@ -27,8 +28,6 @@ export function heading(text: string): Content {
 export function list(lines: readonly string[]): Content {
   return { ul: lines.map(l => words(l)), margin: [0, 0, 0, 2] }
 }
-
-const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
 
 export const HAIRLINE = {
   hLineWidth: (i: number) => (i === 0 ? 0 : 0.4),

@@ -29,6 +29,7 @@ import { workLines } from '#shared/words/workLines'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import { compareTable, heading, list, words } from './blocks'
 import { claims, complaintTried, handedWords, orNone, plannedFor, turnedOrNothing } from './paperParts'
+import { photoAboutWords } from '#shared/words/photoWords'
 import { bandPictures, photoPages } from './paperPictures'
 import type { PaperPhoto } from './photos'
 import { settingsPart } from './settingsTable'
@@ -219,6 +220,6 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     heading(t('paper.cautions')),
     list(handoverCautions(h.sheet)),
     ...handedWords(h.events),
-    ...photoPages(h.photos),
+    ...photoPages(h.photos, about => photoAboutWords(about, h.sheet, events)),
   ]
 }

@@ -39,7 +39,8 @@ export function bandPictures(
   return pictures.length > 0 ? [{ columns: pictures, margin: [0, 8, 0, 0], unbreakable: true }] : []
 }
 
-export function photoPages(photos: readonly PaperPhoto[]): Content[] {
+/** @param shows what a photo was taken of */
+export function photoPages(photos: readonly PaperPhoto[], shows: (about: string) => string): Content[] {
   const title = heading(
     photos.length === MAX_ON_PAPER
       ? t('paper.photosTheFirst', { maxonpaper: MAX_ON_PAPER })
@@ -52,7 +53,10 @@ export function photoPages(photos: readonly PaperPhoto[]): Content[] {
     stack: [
       ...(i === 0 ? [title] : []),
       { image: p.dataUrl, fit: [340, 250] },
-      words([p.name, p.about].filter(Boolean).join(', ') || 'photo', { fontSize: 7.5, color: '#45524d' }),
+      words([p.name, shows(p.about)].filter(Boolean).join(', ') || t('paper.photo'), {
+        fontSize: 7.5,
+        color: '#45524d',
+      }),
     ],
   }))
 }

@@ -13,6 +13,8 @@ export const sidesOf = (stages: readonly Stage[]): readonly Side[] => [
   ...(stages.includes('as-left') ? (['after'] as const) : []),
 ]
 
+export const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
+
 /** What decides the state of a cell: as left, where there is such a phase. */
 export const lastSide = (sides: readonly Side[]): Side => sides.at(-1) ?? 'after'
 

@@ -8,7 +8,7 @@ import { suggestionWords, timerWords } from './benchWords'
 import { calibrationWords, comparisonWords, meterVerdictWords } from './meterWords'
 import { spreadLines } from './spreadView'
 import { statementWords } from './statementWords'
-import { partDoubtWords, partTestWords, partVerdictWords } from './workWords'
+import { partDoubtWords, partTestWords, partVerdictWords } from './partWords'
 
 const plain = (s: string) => s.replace(/[\u2009\u202f]/g, ' ').replace(/\u2212/g, '-')
 

@@ -9,7 +9,7 @@ import {
 import { groupDigits, type Reading } from '#core/quantity'
 import type { ModelSheet } from '#core/sheet'
 import { t, translated } from '#shared/i18n'
-import type { Side } from './compareGauge'
+import { SIDE_WORDS, type Side } from './compareGauge'
 import { measuredText } from './quantityWords'
 
 /**
@@ -21,8 +21,6 @@ export const rangeWordsOfRows = (sheet: ModelSheet, rows: readonly RowState[]): 
     without(sheet, id => rows.some(r => r.point.id === id && r.stale)),
     id => powerOf(rows.find(r => r.point.id === id)?.cells ?? []),
   ).map(oneRange)
-
-const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
 
 /** What each power control of the set as it is now reached as found, and reaches as left. */
 export function rangeWordsOfCompared(

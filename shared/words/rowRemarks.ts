@@ -1,7 +1,7 @@
 import type { ComparedCell, RowState } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { t } from '#shared/i18n'
-import type { Side } from './compareGauge'
+import { SIDE_WORDS, type Side } from './compareGauge'
 import { panelMeterWords } from './panelMeterWords'
 import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
 import { speechWords } from './speechWords'
@@ -21,8 +21,6 @@ export interface BothPhases {
   readonly asFound: readonly RowState[]
   readonly asLeft: readonly RowState[]
 }
-
-const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
 
 /** The same of as found and as left side by side; a panel meter counts as it was left. */
 export const remarksOfCompared = (

@@ -49,13 +49,12 @@ export const outputText = ({ output }: CardLine): string =>
 /** What the line to the antenna showed: "94 W forward, 0.8 W reflected, SWR 1.2"; empty = nothing. */
 export function matchText({ match }: Pick<SettingsNoted, 'match'>): string {
   if (!match) return ''
-  const { forwardW, reflectedW, swr } = match
+  const { forwardW, reflectedW } = match
   const read = matchRead(match)
-  const ofScale = swr === null ? '' : t('settings.swrOf', { swr: groupDigits(swr, 1) })
   return [
     forwardW === null ? '' : t('settings.forwardOf', { power: showPlain(forwardW, 'powerW') }),
     reflectedW === null ? '' : t('settings.reflectedOf', { power: showPlain(reflectedW, 'powerW') }),
-    read ? swrText(read.swr) : ofScale,
+    read ? swrText(read.swr) : '',
     match.meterAt === 'antenna-side' ? t('settings.behindTheTuner') : '',
   ]
     .filter(Boolean)

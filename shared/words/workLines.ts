@@ -1,9 +1,11 @@
+import { t } from '#shared/i18n'
 import { adjusted } from '#core/handover'
 import type { JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { isolation, type JobState } from '#core/work'
 import { workDone } from './handoverWords'
 import { isolationLines } from './isolationWords'
+import { partTestWords, partVerdictWords, PART_KIND_WORDS } from './partWords'
 import { convertedWords, mendedWords } from './ownerWords'
 
 /**
@@ -20,4 +22,16 @@ export const workLines = (
   ...isolationLines(isolation(sheet, events)),
   ...workDone(run, adjusted(run, compared, events), events),
   ...mendedWords(sheet, events),
+  ...partTestLines(events),
 ]
+
+/** What was tried on parts, with what it proves. */
+const partTestLines = (events: readonly JobEvent[]): string[] =>
+  events.flatMap(e =>
+    e.kind === 'part-tested'
+      ? [
+          `${t('repair.testOf', { kind: t(PART_KIND_WORDS[e.partKind ?? 'transistor']) })}: ` +
+            [`${e.part}, ${partVerdictWords(e)}`, partTestWords(e)].filter(Boolean).join('; '),
+        ]
+      : [],
+  )

@@ -1,15 +1,7 @@
 import { t, type MessageCode } from '#shared/i18n'
 import { groupDigits } from '#core/quantity'
-import type { ANSWERS, ITEM_STATES, PartTested, POWER_SEEN, WAITS_FOR } from '#core/run'
-import {
-  gainOfOtherDie,
-  partVerdict,
-  type FirstPowerPlan,
-  type PartDoubt,
-  type PowerVerdict,
-  type WaitsFor,
-  type Warning,
-} from '#core/work'
+import type { ANSWERS, ITEM_STATES, POWER_SEEN, WAITS_FOR } from '#core/run'
+import type { FirstPowerPlan, PowerVerdict, WaitsFor, Warning } from '#core/work'
 import { day, localDay } from './dateWords'
 
 export const ITEM_STATE_WORDS: Record<(typeof ITEM_STATES)[number], MessageCode> = {
@@ -42,21 +34,6 @@ export const POWER_VERDICT_WORDS: Record<PowerVerdict, MessageCode> = {
   'below': 'work.idleCurrentLowCheckThatEvery',
   'parts-out': 'work.partsAreOut',
   'stop': 'work.switchOffNowIsolateTheShort',
-}
-
-/** What the tests of one part prove, with the reason: a test that was made is never asked for again. */
-export function partVerdictWords(test: PartTested): string {
-  const verdict = partVerdict(test)
-  if (verdict === 'accepted') return t('work.acceptedItMakesItsRfPower')
-  if (verdict === 'rejected') return t('work.rejected')
-  const share =
-    test.rfPowerW !== null && test.rfReferenceW
-      ? t('work.ofTheReferencePower', { value: groupDigits((100 * test.rfPowerW) / test.rfReferenceW, 0) })
-      : ''
-  if (verdict === 'doubtful')
-    return t('work.doubtful', { list: [gainWords(test), share].filter(Boolean).join(', ') })
-  if (share) return t('work.notProvenButNotWatchedFor', { share })
-  return test.dcGain === null ? t('work.notProvenNoTestDecidesYet') : t('work.notProvenDcGainDoesNot')
 }
 
 export const WARNING_WORDS: Record<Warning, MessageCode> = {
@@ -96,43 +73,3 @@ export function durationWords(ms: number): string {
     ? `${minutes} min`
     : `${Math.floor(minutes / 60)} h ${String(minutes % 60).padStart(2, '0')} min`
 }
-
-export function partDoubtWords(d: PartDoubt): string {
-  return d.kind === 'not-preferred'
-    ? t('work.isNotAnE24ValueCheck', { text: d.text })
-    : t('work.timesTheOldValueDecadeError', {
-        what: d.factor > 1 ? groupDigits(d.factor, 0) : `1/${groupDigits(1 / d.factor, 0)}`,
-      })
-}
-
-/** What was measured on a part, in what and with what, and where the part came from. */
-export function partTestWords(test: PartTested): string {
-  const ofType =
-    test.gainFrom || test.gainTo
-      ? ` ${t('work.typeTo', { gainFrom: test.gainFrom ?? '?', gainTo: test.gainTo ?? '?' })}`
-      : ''
-  const inSet = [
-    test.testSet ? t('work.inWord', { testSet: test.testSet }) : '',
-    test.meter ? t('work.on', { meter: test.meter }) : '',
-    test.scale ? t('work.scale', { scale: test.scale }) : '',
-  ]
-    .filter(Boolean)
-    .join(', ')
-  const rf =
-    test.rfPowerW === null
-      ? ''
-      : t('work.rfWOfW', { rfPowerW: test.rfPowerW, rfReferenceW: test.rfReferenceW ?? '?' })
-  const parts = [
-    test.dcGain === null ? '' : t('work.dcGain', { dcGain: test.dcGain, ofType }),
-    rf,
-    inSet,
-    test.fallsWhileKeyed ? t('work.fallsWhileKeyed') : '',
-    test.heat ?? '',
-    test.boughtAt ? t('work.from', { boughtAt: test.boughtAt }) : '',
-    test.text,
-  ]
-  return parts.filter(Boolean).join(', ')
-}
-
-const gainWords = (test: Parameters<typeof gainOfOtherDie>[0]) =>
-  gainOfOtherDie(test) ? t('work.itsDcGainIsFarFrom') : ''

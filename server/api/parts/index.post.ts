@@ -1,5 +1,5 @@
 import type { PartTested } from '#core/run'
-import { partTestedBody } from '#shared/workEvents'
+import { partTestedBody } from '#shared/partTest'
 import { pool } from '../../db/pool'
 import { insertDrawerPart } from '../../db/queries/drawerPart'
 import { apiHandler, created, validBody } from '../../utils/api'

@@ -11,9 +11,9 @@ import SettledClaims from '~/features/job/components/claims/SettledClaims.vue'
 import TextDialog from '../../../ui/frame/TextDialog.vue'
 import { causeOf, diagnose, type ConfirmedBefore } from '#core/diagnose'
 import DueReminders from '~/features/job/components/work/DueReminders.vue'
-import QuestionList from '~/features/job/components/work/QuestionList.vue'
+import WorkLog from '~/features/job/screens/WorkLog.vue'
 import { useEventForm } from '~/features/job/logic/useEventForm'
-import { questions, testsMade, waits } from '#core/work'
+import { testsMade } from '#core/work'
 import { doubting as doubtingOf, rowDoubts } from '~/features/align/logic/doubts'
 import { DOMAIN_WORDS, evidenceWords } from '~/features/findings/logic/findingWords'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
@@ -25,9 +25,10 @@ const store = useJobStore()
 const search = useSearchStore()
 const night = useCookie<'day' | 'night'>('theme')
 const instruments = useInstrumentsStore()
-const confirming = ref<string | null>(null)
-/** A kind of job without a repair asks its owner here. */
 const { send, wrong: wrongIn } = useEventForm(store.append)
+/** A kind of job without a repair asks its owner here. */
+const ASKED = ['question-asked', 'wait-begun'] as const
+const confirming = ref<string | null>(null)
 /** Causes confirmed on other jobs of the model, once they have been loaded. */
 const before = shallowRef<ConfirmedBefore>({})
 async function loadHistory(sheetId: string, jobId: string | null) {
@@ -139,13 +140,10 @@ async function confirm(text: string) {
         </li>
       </ul>
     </section>
-    <QuestionList
-      v-if="!store.stages.includes('repair')"
-      :questions="questions(store.events)"
-      :waits="waits(store.events)"
-      :wrong="wrongIn"
-      @send="send"
-    />
+    <section v-if="!store.stages.includes('repair')" :aria-label="t('job.questionsAndHolds')">
+      <h2>{{ t('job.questionsAndHolds') }}</h2>
+      <WorkLog :kinds="ASKED" />
+    </section>
     <StatementCheck />
     <LazyModelHistory
       :sheet="store.foundSheet!"

@@ -1,22 +1,12 @@
 <script setup lang="ts">
-import { t, withTextsTranslated } from '#shared/i18n'
 import { computed } from 'vue'
-import OtherTurned from '~/features/job/components/work/OtherTurned.vue'
-import PartForms from '~/features/job/components/work/PartForms.vue'
+import { WORK_LOGGED, owedAfterFinal } from '#core/work'
+import { t, withTextsTranslated } from '#shared/i18n'
 import SetCautions from '~/features/job/components/work/SetCautions.vue'
-import QuestionList from '~/features/job/components/work/QuestionList.vue'
-import { owedAfterFinal, questions, waits } from '#core/work'
-import type { PartChanged, PartTested, Treated, UnlistedTurned } from '#core/run'
-import { useEventForm } from '~/features/job/logic/useEventForm'
-import { ROLE_WORDS } from '#shared/words/roleWords'
+import WorkLog from '~/features/job/screens/WorkLog.vue'
 import { useJobStore } from '~/features/job/store/job'
 
 const store = useJobStore()
-const { problem, send, wrong } = useEventForm(store.append)
-const changed = computed(() => store.events.filter((e): e is PartChanged => e.kind === 'part-changed'))
-const tested = computed(() => store.events.filter((e): e is PartTested => e.kind === 'part-tested'))
-const treated = computed(() => store.events.filter((e): e is Treated => e.kind === 'treated'))
-const unlisted = computed(() => store.events.filter((e): e is UnlistedTurned => e.kind === 'unlisted-turned'))
 const owed = computed(() => withTextsTranslated(owedAfterFinal(store.sheet!, store.events)))
 </script>
 
@@ -25,47 +15,27 @@ const owed = computed(() => withTextsTranslated(owedAfterFinal(store.sheet!, sto
     <h1>{{ t('job.repair') }}</h1>
     <p class="lead">
       {{ t('job.questionsToTheOwnerPartsRemoved') }}
+      <NuxtLink to="/parts">{{ t('repair.stockParts') }}</NuxtLink>
     </p>
     <SetCautions :sheet="store.sheet!" />
-    <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
-    <QuestionList
-      :questions="questions(store.events)"
-      :waits="waits(store.events)"
-      :wrong="wrong"
-      @send="send"
-    />
-    <PartForms
-      :changed="changed"
-      :tested="tested"
-      :treated="treated"
-      :owed="owed"
-      :wrong="wrong"
-      @send="send"
-    />
-    <section class="other">
-      <h2>{{ t('job.adjustmentsNotOnTheSheet') }}</h2>
-      <ul>
-        <li v-for="turned in unlisted" :key="turned.id">
-          <b>{{ turned.name }}</b>{{ ' ' }}
-          <span class="quiet">{{
-            t('job.roleAndStartingPosition', {
-              role: t(ROLE_WORDS[turned.role]),
-              startPosition: turned.startPosition || t('job.unknown'),
-            })
-          }}</span>
+    <section v-if="owed.length" class="care" :aria-label="t('job.afterANewFinalInThis')">
+      <b>{{ t('job.afterANewFinalInThis') }}</b>
+      <ol>
+        <li v-for="o in owed" :key="o.id">
+          {{ o.title }} <span class="quiet">{{ o.why }}</span>
         </li>
-      </ul>
-      <OtherTurned :wrong="wrong" @send="send" />
+      </ol>
     </section>
+    <WorkLog :kinds="WORK_LOGGED" />
   </div>
 </template>
 
 <style scoped>
-.other {
-  margin-top: 20px;
+.care {
+  margin: 4px 0 12px;
 }
-.wrong {
-  color: var(--out);
-  font-weight: 600;
+.care ol {
+  margin: 2px 0;
+  padding-left: 20px;
 }
 </style>

@@ -3,6 +3,7 @@ import { t } from '#shared/i18n'
 import { QUANTITIES } from '#core/quantity'
 import type { ComparedCell } from '#core/run'
 import {
+  SIDE_WORDS,
   cellName,
   compareGauge,
   gaugeDecimals,
@@ -19,7 +20,6 @@ import ForkGauge from '~/ui/gauge/ForkGauge.vue'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 defineProps<{ cells: readonly ComparedCell[]; stale: ReadonlySet<string>; sides: readonly Side[] }>()
-const SIDE_WORDS = { before: 'common.asFound', after: 'common.asLeft' } as const
 </script>
 
 <template>

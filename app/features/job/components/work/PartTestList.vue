@@ -1,25 +1,24 @@
 <script setup lang="ts">
 import type { PartTested } from '#core/run'
 import { partVerdict } from '#core/work'
-import { partTestWords, partVerdictWords } from '#shared/words/workWords'
+import { PART_KIND_WORDS, partTestWords, partVerdictWords } from '#shared/words/partWords'
+import { t } from '#shared/i18n'
+import { VERDICT_MARK } from '../../logic/partMarks'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
 /** Tests of parts with what they prove: DC gain alone never passes one. */
 defineProps<{ tested: readonly PartTested[] }>()
-const VERDICT_MARK = {
-  'accepted': 'inside',
-  'rejected': 'above',
-  'doubtful': 'cannot-tell',
-  'not-proved': 'none',
-} as const
 </script>
 
 <template>
   <ul class="tests">
-    <li v-for="t in tested" :key="t.id">
-      <StateMark aria-hidden="true" :mark="VERDICT_MARK[partVerdict(t)]" :size="12" />{{ ' ' }}
+    <li v-for="p in tested" :key="p.id">
+      <StateMark aria-hidden="true" :mark="VERDICT_MARK[partVerdict(p)]" :size="12" />{{ ' ' }}
       <span
-        ><b>{{ t.part }}</b> {{ partVerdictWords(t) }} <span class="quiet">{{ partTestWords(t) }}</span></span
+        ><b>{{ p.part }}</b> {{ partVerdictWords(p) }}
+        <span class="quiet"
+          >{{ t(PART_KIND_WORDS[p.partKind ?? 'transistor']) }}, {{ partTestWords(p) }}</span
+        ></span
       >
     </li>
   </ul>

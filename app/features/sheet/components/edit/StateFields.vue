@@ -1,12 +1,12 @@
 <script setup lang="ts">
 import { numberForField } from '#core/quantity'
 import { MODES } from '#core/rules'
-import { modulationOf, type Audio, type SetState } from '#core/sheet'
+import { modulationOf, withoutAudioWords, type Audio, type SetState } from '#core/sheet'
 import { t } from '#shared/i18n'
 import { enteredNumber } from '~/ui/enteredNumber'
 
 /** How the set stands while a row is read. */
-defineProps<{
+const props = defineProps<{
   state: SetState
   channels: readonly { readonly value: number; readonly title: string }[]
 }>()
@@ -20,8 +20,14 @@ function putPosition(name: string) {
 /** A single tone has its own field; what else modulates the set takes its place. */
 const putTone = (toneHz: number | null) =>
   emit('change', toneHz === null ? { toneHz } : { toneHz, audio: undefined })
-const putAudio = (audio: string) =>
-  emit('change', audio === '' ? { audio: undefined } : { audio: audio as Audio, toneHz: null })
+/** The field decides from here on: older sheets say it in the controls too. */
+function putAudio(audio: string) {
+  const setting = withoutAudioWords(props.state.setting)
+  emit(
+    'change',
+    audio === '' ? { audio: undefined, setting } : { audio: audio as Audio, toneHz: null, setting },
+  )
+}
 const otherAudio = (state: SetState) => {
   const modulation = modulationOf(state)
   return modulation === 'speech' || modulation === 'two-tones' ? modulation : ''

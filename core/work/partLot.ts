@@ -1,0 +1,30 @@
+import type { PartTested } from '../run'
+import { partVerdict } from './partTest'
+
+/** What the tests of other parts of one type from one seller, and of one lot, showed. */
+export interface LotHistory {
+  readonly tested: number
+  readonly rejected: number
+  readonly doubtful: number
+}
+
+type OfLot = Pick<PartTested, 'part' | 'boughtAt' | 'lot'>
+
+const plain = (text: string | undefined) => (text ?? '').trim().toLowerCase().replace(/\s+/g, ' ')
+
+/**
+ * Earlier tests of the same type from the same seller; where a lot was noted for both, of the same lot.
+ * @returns null = seller not noted, or nothing of his was tested
+ */
+export function lotHistory(earlier: readonly PartTested[], of: OfLot): LotHistory | null {
+  if (!plain(of.boughtAt) || !plain(of.part)) return null
+  const same = earlier.filter(
+    t =>
+      plain(t.part) === plain(of.part) &&
+      plain(t.boughtAt) === plain(of.boughtAt) &&
+      (!plain(t.lot) || !plain(of.lot) || plain(t.lot) === plain(of.lot)),
+  )
+  if (same.length === 0) return null
+  const count = (verdict: string) => same.filter(t => partVerdict(t) === verdict).length
+  return { tested: same.length, rejected: count('rejected'), doubtful: count('doubtful') }
+}
