@@ -1,4 +1,4 @@
-import { expandedUncertainty, powerRatioToDb } from '../quantity'
+import { expandedUncertainty, powerRatioToDb, type Bound } from '../quantity'
 import type { CellState, RowState } from '../run'
 import type { Verdict } from '../rules'
 import { isFullPower, type ModelSheet } from '../sheet'
@@ -20,6 +20,8 @@ export interface SettledClaim {
   readonly measured: {
     readonly value: number
     readonly bound: number | null
+    /** the reading lay beyond its scale: it is known from one side only */
+    readonly side: Bound | null
     readonly rowTitle: string
   } | null
   /** the values that the claim allows [SI]; null = open on that side */
@@ -58,7 +60,12 @@ export function settleClaim(
   const allowed = allowedBy(claim)
   const found = evidence(claim, asFound, context)
   if (!found) return { claim, outcome: 'not-measured', measured: null, allowed, meterFactor: null }
-  const measured = { value: found.value, bound: found.bound, rowTitle: found.rowTitle }
+  const measured = {
+    value: found.value,
+    bound: found.bound,
+    side: sideOf(found),
+    rowTitle: found.rowTitle,
+  }
   return {
     claim,
     outcome: outcome(found, allowed),
@@ -73,6 +80,11 @@ function allowedBy({ kind, value }: Claim): SettledClaim['allowed'] {
   if (kind === 'over') return { low: value, high: null }
   const half = Math.abs(value) * ABOUT_RATIO
   return { low: value - half, high: value + half }
+}
+
+function sideOf({ isAtLeast, isAtMost }: Evidence): Bound | null {
+  if (isAtLeast) return 'at-least'
+  return isAtMost ? 'at-most' : null
 }
 
 /** A reading that was taken as a bound is open on one side. */

@@ -28,6 +28,8 @@ export type Difference =
   | { readonly kind: 'setting'; readonly before: string; readonly after: string }
   | { readonly kind: 'warm-up'; readonly beforeS: number; readonly afterS: number }
   | { readonly kind: 'unknown'; readonly what: 'supply' | 'warm-up' }
+  /** the reading "as found" was taken when these had been turned: it is not how the set came */
+  | { readonly kind: 'turned-before'; readonly designators: readonly string[] }
 
 /**
  * Whether two readings of the same cell may be compared.
@@ -41,6 +43,8 @@ export function comparability(before: TakenReading, after: TakenReading, warmUpS
   const out = physicalDifferences(a, b)
   if (before.reading.instrument !== after.reading.instrument)
     out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
+  const designators = [...new Set(before.turnedBefore.map(t => t.designator))]
+  if (designators.length > 0) out.push({ kind: 'turned-before', designators })
   return [...out, ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS, warmUpS)]
 }
 

@@ -69,11 +69,19 @@ export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
     if (event.kind === 'unlisted-turned') turns.push({ ...unlistedTurn(event), ...when })
     if (event.kind === 'row-taken') takeRow(event, order)
   })
-  const after = turnsAfter(turns, rule)
-  return { turns, questions, readings: taken.map(t => ({ ...t, staleBy: after(t) })) }
+  const around = turnsAround(turns, rule)
+  const firstWork = Math.min(...turns.filter(t => !t.isControl).map(t => t.order), firstMended(events))
+  const readings = taken.map(t => ({ ...t, ...around(t), isAfterWork: t.order > firstWork }))
+  return { turns, questions, readings }
 }
 
-type Unjudged = Omit<TakenReading, 'staleBy'>
+type Unjudged = Omit<TakenReading, 'staleBy' | 'turnedBefore' | 'isAfterWork'>
+
+/** Place of the first part that was replaced or treated; Infinity = none was. */
+function firstMended(events: readonly JobEvent[]): number {
+  const first = events.findIndex(e => e.kind === 'part-changed' || e.kind === 'treated')
+  return first < 0 ? Infinity : first
+}
 
 /** Why readings were struck out, by their ids. */
 export function struckReasons(events: readonly JobEvent[]): Map<string, string> {
@@ -96,8 +104,11 @@ function turnOf(
 
 const pointKey = (row: RowTaken, reading: Reading) => `${row.stepId} ${row.pointId} ${reading.quantity}`
 
-/** Asks which of the turns, in order, came after a reading and change it. */
-function turnsAfter(turns: readonly Turn[], rule: StaleRule): (taken: Unjudged) => readonly Turn[] {
+/** Asks which of the turns, in order, came before and after a reading and change it. */
+function turnsAround(
+  turns: readonly Turn[],
+  rule: StaleRule,
+): (taken: Unjudged) => Pick<TakenReading, 'staleBy' | 'turnedBefore'> {
   // Long runs have a thousand readings of a few cells.
   const ofCell = new Map<string, readonly Turn[]>()
   return ({ reading, row, order }) => {
@@ -105,7 +116,8 @@ function turnsAfter(turns: readonly Turn[], rule: StaleRule): (taken: Unjudged) 
     const key = Object.values(cell).join(' ')
     const all = ofCell.get(key) ?? turns.filter(t => rule.changes(t, cell))
     ofCell.set(key, all)
-    const from = all.findIndex(t => t.order > order)
-    return from < 0 ? [] : all.slice(from)
+    const next = all.findIndex(t => t.order > order)
+    const from = next < 0 ? all.length : next
+    return { staleBy: all.slice(from), turnedBefore: all.slice(0, from).filter(t => !t.isControl) }
   }
 }

@@ -10,4 +10,8 @@ export interface TakenReading {
   readonly struck: string | null
   /** turns after it that change what it measured; empty = current */
   readonly staleBy: readonly Turn[]
+  /** turns before it that change what it measured, other than of front-panel controls */
+  readonly turnedBefore: readonly Turn[]
+  /** something had been turned, replaced or treated before, whether it changes this reading or not */
+  readonly isAfterWork: boolean
 }

@@ -32,6 +32,11 @@ const CLAMP = {
   title: 'Insulator of the new device, and the gate clamp of a MOSFET, before any key-down',
   why: 'a tab on the chassis, or an overdriven gate, destroys it at once',
 }
+/** A sheet without a step for it leaves open whether the stage has a bias at all: in class C it has none. */
+const BIAS_IF_ANY = {
+  ...OWED[0]!,
+  title: 'Bias of the new device, where its stage has one, before any key-down',
+}
 /** A converted set may have come whole. */
 const CAUSE_IF_FAILED = { ...OWED[1]!, title: 'Cause, where the old device had failed' }
 const HEADROOM = {
@@ -51,11 +56,30 @@ export function owedAfterFinal(sheet: ModelSheet, events: readonly JobEvent[]): 
   const changed = events.findLast(e => e.kind === 'part-changed' && e.isFinal)
   if (!changed) return []
   const list = jobKindOf(events) === 'conversion' ? ofConversion(sheet) : ofRepair(sheet)
-  return list.map(o => ({ ...o, id: `final:${changed.id.slice(0, 8)}:${o.id}` }))
+  const isSet = isBiasSet(sheet, events.slice(events.indexOf(changed)))
+  return list
+    .filter(o => !(isSet && o.id === 'bias'))
+    .map(o => ({ ...o, id: `final:${changed.id.slice(0, 8)}:${o.id}` }))
 }
 
-function ofRepair({ kind }: ModelSheet): readonly Owed[] {
-  return kindHas(kind, 'valves') ? [OWED[0]!, NEUTRALISING, ...OWED.slice(1)] : OWED
+const biasSteps = (sheet: ModelSheet) => sheet.procedure.filter(s => s.bias !== undefined && s.bias !== null)
+
+/** Every step that sets a bias was measured and confirmed since, and not begun again. */
+function isBiasSet(sheet: ModelSheet, since: readonly JobEvent[]): boolean {
+  const steps = biasSteps(sheet)
+  const isDone = (id: string) => {
+    const last = since.findLast(
+      e => (e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === id,
+    )
+    return last?.kind === 'step-confirmed' && last.outcome === 'done'
+  }
+  return steps.length > 0 && steps.every(s => isDone(s.id))
+}
+
+function ofRepair(sheet: ModelSheet): readonly Owed[] {
+  const bias = biasSteps(sheet).length > 0 ? OWED[0]! : BIAS_IF_ANY
+  const valves = kindHas(sheet.kind, 'valves') ? [NEUTRALISING] : []
+  return [bias, ...valves, ...OWED.slice(1)]
 }
 
 /** Valves have neither tab nor gate, and what has no AM has no carrier that needs headroom. */

@@ -63,6 +63,7 @@ export function jobState(
   const asFound = matrixState(found, rules, foundRun.history, 'as-found')
   const asLeft = matrixState(sheet, rules, run.history, 'as-left')
   const isDoubtful = doubtfulReadings(found, rules, foundRun, asFound, events)
+  const isMoved = movedBefore(asFound)
   const isDoubtfulLeft = doubtfulReadings(sheet, rules, run, asLeft, events)
   const compared = compareMatrix({ now: sheet, found }, asFound, asLeft)
   const reminded = reminders(events, compared)
@@ -91,7 +92,7 @@ export function jobState(
     claimRows: isFoundAsked ? asFound : asLeft,
     done: stagesDone(sheet, events, run, asFound, asLeft, items),
     claimContext: isFoundAsked
-      ? { main: found.main, isDoubtful }
+      ? { main: found.main, isDoubtful: id => isDoubtful(id) || isMoved.has(id) }
       : { main: sheet.main, isDoubtful: isDoubtfulLeft },
   }
 }
@@ -175,3 +176,13 @@ function openChallenges(
     .filter(c => c.keptBecause === null)
     .map(c => c.readingId)
 }
+
+/** Readings "as found" that were taken after what moves them had been turned: no owner spoke of those. */
+const movedBefore = (asFound: readonly RowState[]): ReadonlySet<string> =>
+  new Set(
+    asFound.flatMap(row =>
+      row.cells.flatMap(({ latest }) =>
+        latest && latest.turnedBefore.length > 0 ? [latest.reading.id] : [],
+      ),
+    ),
+  )

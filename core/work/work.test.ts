@@ -2,6 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { settled } from '../../test/fixtures/jobEvents'
 import { ruleSet } from '../rules'
 import type { JobEvent, WorkEvent } from '../run'
+import { modelSheet } from '../sheet'
 import { OSMUND_27F } from '../sheet/osmund27f/sheet'
 import { OSMUND_40A } from '../sheet/osmund40a/sheet'
 import {
@@ -133,8 +134,43 @@ describe('after a new final', () => {
         { kind: 'item-settled', id: 'x', atMs: 1, itemId: owed[0]!.id, text: '0.62 V' },
       ]),
     ).toBe(false)
+    expect(owed[0]!.title).toContain('where its stage has one')
     expect(owedAfterFinal({ ...OSMUND_27F, kind: 'hybrid-valve' }, [changed]).map(o => o.title)[1]).toMatch(
       /^Neutralising/,
+    )
+  })
+})
+
+describe('bias of a new final on a sheet that has a step for it', () => {
+  const LX8M = modelSheet('larkfield-lx8m')
+  const step = LX8M.procedure.find(s => s.bias)!.id
+  const changed = work({
+    kind: 'part-changed',
+    designator: 'Q15',
+    partOut: '',
+    partIn: 'IRF520N',
+    isFinal: true,
+    text: '',
+  })
+  const confirmed = (outcome: 'done' | 'as-is'): JobEvent => ({
+    kind: 'step-confirmed',
+    id: 'c',
+    atMs: 2,
+    stepId: step,
+    outcome,
+    reason: '',
+  })
+  const reopened: JobEvent = { kind: 'step-reopened', id: 'r', atMs: 3, stepId: step, reason: 'drifts' }
+  it.each([
+    ['nothing was confirmed', [changed], true],
+    ['its step was confirmed before the change', [confirmed('done'), changed], true],
+    ['its step was confirmed since', [changed, confirmed('done')], false],
+    ['it was left outside its window', [changed, confirmed('as-is')], true],
+    ['its step was begun again', [changed, confirmed('done'), reopened], true],
+  ] as const)('%s: owed %s', (_what, events, isOwed) => {
+    expect(biasBeforeKey(LX8M, events)).toBe(isOwed)
+    expect(owedAfterFinal(LX8M, events).some(o => o.title.startsWith('Bias of the new device, before'))).toBe(
+      isOwed,
     )
   })
 })

@@ -3,6 +3,7 @@ import { told } from '../../test/fixtures/wholeJob/told'
 import { claim, job, writer } from '../../test/fixtures/wholeJob/wholeJob'
 import { menuReadings, menuState } from '#core/run'
 import { modelSheet } from '#core/sheet'
+import { settledWords } from '#shared/words/claimWords'
 
 const M6 = modelSheet('corvid-m6')
 const LX8 = modelSheet('larkfield-lx8')
@@ -97,6 +98,7 @@ describe('8: AM and FM carrier run away, SSB is right', () => {
   it('says: beyond the scale is at least 25 W; the claim of over 20 W is confirmed', () => {
     expect(t.verdict('as-found', 'am-D19', 'powerW')).toBe('above')
     expect(t.claims[0]!.outcome).toBe('confirmed')
+    expect(settledWords(t.claims[0]!)).toMatch(/read 25.W or more, beyond the scale/)
   })
   it('says: AM and FM alike wrong, SSB right: the regulator they share comes first', () =>
     expect(t.causes('power')[0]).toBe('regulator-shorted'))

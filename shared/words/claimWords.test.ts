@@ -10,7 +10,7 @@ const plain = (s: string | null) =>
 const settled = (change: Partial<SettledClaim>): SettledClaim => ({
   claim: { id: '1', quantity: 'powerW', kind: 'about', value: 3.1, meter: 'cross-needle meter' },
   outcome: 'confirmed',
-  measured: { value: 4.4, bound: 0.132, rowTitle: 'Channel 20' },
+  measured: { value: 4.4, bound: 0.132, side: null, rowTitle: 'Channel 20' },
   allowed: { low: 2.325, high: 3.875 },
   meterFactor: { ratio: 1.419, differenceDb: 1.52, meterSuspect: true },
   ...change,
@@ -35,7 +35,7 @@ describe('words for claims', () => {
     expect(plain(settledWords(settled({})))).toBe(
       'Channel 20 read 4.4 W \u00b10.1 W; "about" taken as 2.33 W to 3.88 W',
     )
-    expect(settledWords(settled({ measured: { value: 4, bound: null, rowTitle: 'x' } }))).toContain(
+    expect(settledWords(settled({ measured: { value: 4, bound: null, side: null, rowTitle: 'x' } }))).toContain(
       'uncertainty unknown',
     )
     expect(settledWords(settled({ measured: null }))).toContain('not measured yet')

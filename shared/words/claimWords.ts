@@ -30,6 +30,8 @@ export const OUTCOME_WORDS: Record<SettledClaim['outcome'], MessageCode> = {
   'not-measured': 'claim.notMeasuredYet',
 }
 
+const SIDE_READ = { 'at-least': 'claim.readAtLeast', 'at-most': 'claim.readAtMost' } as const
+
 /** The numbers that the outcome used. */
 export function settledWords({ claim, measured, allowed }: SettledClaim): string {
   if (!measured) return t('claim.theRowToCheckItAgainst')
@@ -41,12 +43,13 @@ export function settledWords({ claim, measured, allowed }: SettledClaim): string
     allowed.low !== null && allowed.high !== null
       ? t('claim.aboutTakenAsTo', { low: shown(allowed.low, claim), high: shown(allowed.high, claim) })
       : ''
-  return t('claim.read', {
+  const read = {
     rowTitle: translated(measured.rowTitle),
     measured: shown(measured.value, claim),
-    bound,
     range,
-  })
+  }
+  if (measured.side) return t(SIDE_READ[measured.side], read)
+  return t('claim.read', { ...read, bound })
 }
 
 export function factorWords({ meterFactor }: SettledClaim): string | null {

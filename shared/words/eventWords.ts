@@ -7,6 +7,7 @@ import { connectedWords, positionsText } from './settingsWords'
 import { jobKindWords } from './jobKindWords'
 import { triedWords } from './isolationWords'
 import { ANSWER_WORDS, ITEM_STATE_WORDS } from './workWords'
+import { midSentence } from './sentence'
 
 /** Why a job has another sheet, as the message chooses by it. */
 const CHANGE_SAID = { 'conversion': 'conversion', 'wrong-model': 'wrong', 'own-sheet': 'better' } as const
@@ -79,7 +80,7 @@ const WORDS: Words = {
   'entries-reviewed': e =>
     t(e.released ? 'entry.released' : 'entry.turnedDown', { count: e.eventIds.length, text: after(e.text) }),
   'job-kind-set': e =>
-    t('entry.jobKindSet', { kind: jobKindWords(e.jobKind).toLowerCase(), because: after(e.reason) }),
+    t('entry.jobKindSet', { kind: midSentence(jobKindWords(e.jobKind)), because: after(e.reason) }),
   'job-withdrawn': e => t('entry.jobWithdrawn', { reason: e.reason }),
   'model-changed': e =>
     t('entry.modelChanged', {
@@ -99,7 +100,7 @@ const WORDS: Words = {
   'reminder-set': e => t('entry.reminderSet', { text: e.text }),
   'question-asked': e => t('entry.questionAsked', { text: e.text }),
   'question-answered': e =>
-    t('entry.questionAnswered', { answer: t(ANSWER_WORDS[e.answer]).toLowerCase(), text: after(e.text) }),
+    t('entry.questionAnswered', { answer: midSentence(t(ANSWER_WORDS[e.answer])), text: after(e.text) }),
   'complaint-tried': e => t('entry.complaintTried', { words: complaintTriedWords(e) }),
   'treated': e => t('entry.treated', { what: e.what, text: after(e.text) }),
   'soak-begun': e => t('entry.soakBegun', { hours: e.hours }),

@@ -14,7 +14,7 @@ import {
 } from '#core/run'
 import { shownCell } from './compareGauge'
 import { maskWords } from './ruleWords'
-import { sentence } from './sentence'
+import { sentence, midSentence } from './sentence'
 import { distanceWords } from './distanceWords'
 
 /** Compliance in plain words: a sentence, and what it rests on or lacks. */
@@ -103,7 +103,7 @@ function changeWords(c: ComparedCell): string {
   const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
   return t('paper.to', {
     title: c.point.title,
-    label: quantityLabel(c.want.quantity).toLowerCase(),
+    label: midSentence(quantityLabel(c.want.quantity)),
     before: before.value,
     after: after.value,
     unit: after.unit,

@@ -3,11 +3,12 @@ import type { PowerTried } from '#core/run'
 import { partsOut, type IsolationFinding, type IsolationTry } from '#core/work'
 import { t, type MessageCode } from '#shared/i18n'
 import { POWER_SEEN_WORDS } from './workWords'
+import { midSentence } from './sentence'
 
 /** What was seen on the current-limited supply: "normal, 0.46 A, without the first final". */
 export const triedWords = (tried: Pick<PowerTried, 'seen' | 'idleA' | 'partsOut'>): string =>
   [
-    t(POWER_SEEN_WORDS[tried.seen]).toLowerCase(),
+    midSentence(t(POWER_SEEN_WORDS[tried.seen])),
     tried.idleA === null ? '' : `${groupDigits(tried.idleA, 2)}\u2009A`,
     partsOut(tried).length > 0 ? t('work.withoutParts', { list: partsOut(tried).join(', ') }) : '',
   ]

@@ -1,6 +1,6 @@
 import type { JobKind } from '#core/run'
 import { stagesOfKind, type Stage } from '#core/work'
-import { capital } from './sentence'
+import { capital, midSentence } from './sentence'
 import { t, type MessageCode } from '#shared/i18n'
 
 const KIND_WORDS: Readonly<Record<JobKind, MessageCode>> = {
@@ -32,6 +32,6 @@ export const phasesOfKind = (kind: JobKind): string =>
   capital(
     stagesOfKind(kind)
       .filter(s => s !== 'intake')
-      .map(s => t(STAGE_NAMES[s]).toLowerCase())
+      .map(s => midSentence(t(STAGE_NAMES[s])))
       .join(', '),
   )

@@ -2,6 +2,7 @@ import { withDecimalSign } from '#core/quantity'
 import { CoreError } from '#core/errors'
 import type { Message, MessageValues, Term } from '#core/message'
 import { t, translated, type MessageCode } from '#shared/i18n'
+import { midSentence } from './sentence'
 
 /** What core says, in the language that is spoken. */
 export function messageWords({ code, values }: Message): string {
@@ -17,7 +18,7 @@ const NUMBER = /^[+-]?\d+\.\d+$/
 function shown(value: MessageValues[string]): string | number {
   if (typeof value === 'string') return NUMBER.test(value) ? withDecimalSign(value) : value
   if (typeof value !== 'object') return value
-  if (Array.isArray(value)) return value.map((v: Term) => translated(v.term).toLowerCase()).join(', ')
+  if (Array.isArray(value)) return value.map((v: Term) => midSentence(translated(v.term))).join(', ')
   if (!('term' in value)) return messageWords(value as Message)
   return translated(value.term)
 }

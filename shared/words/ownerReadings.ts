@@ -4,6 +4,7 @@ import type { ComparedCell } from '#core/run'
 import { modulationOf, type ModelSheet } from '#core/sheet'
 import { isJudged, lastSide, rangeWords, shownCell, type Side } from './compareGauge'
 import { statusWord } from './verdictWords'
+import { midSentence } from './sentence'
 
 /** What an owner is told of the readings: no jargon, no designators. */
 
@@ -20,6 +21,17 @@ const plain = (quantity: Quantity) => {
 const isComparable = (c: ComparedCell) =>
   c.before.latest !== null && c.after.latest !== null && c.differences !== null && c.differences.length === 0
 
+/**
+ * The names of the two, where a set was read before and after under the same conditions on two instruments
+ * that are both known: no change can be told in figures, but both readings stand. null = anything else
+ */
+function onTwoInstruments({ before, differences }: ComparedCell) {
+  const [only, another] = differences ?? []
+  if (another || only?.kind !== 'instrument' || only.before === null || only.after === null) return null
+  if (before.latest?.isAfterWork) return null
+  return { instrumentBefore: translated(only.before), instrumentAfter: translated(only.after) }
+}
+
 /** What an owner is told of the readings: before and after, or how it is where only one was asked for. */
 export const measuredWords = (
   sheet: ModelSheet,
@@ -32,7 +44,9 @@ export const measuredWords = (
 function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell[]): string[] {
   const told = cells.filter(
     c =>
-      plain(c.want.quantity) && (isJudged(c) || c.want.quantity === 'depthPositiveRatio') && isComparable(c),
+      plain(c.want.quantity) &&
+      (isJudged(c) || c.want.quantity === 'depthPositiveRatio') &&
+      (isComparable(c) || onTwoInstruments(c) !== null),
   )
   return middleOfEach(sheet, told).map(c => {
     const [before, after] = [shownCell(c.before)!, shownCell(c.after)!]
@@ -40,7 +54,9 @@ function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell[]): st
       c.want.quantity.startsWith('depth') && c.before.latest!.reading.value > 1
         ? ` ${t('owner.moreThan100WasOverModulation')}`
         : ''
-    return t('owner.whenItCameNow', {
+    const two = onTwoInstruments(c)
+    // A set that was worked on before it was read is no longer how it came.
+    const values = {
       title: c.point.title,
       plain: plain(c.want.quantity),
       before: before.value,
@@ -48,7 +64,9 @@ function beforeAfterWords(sheet: ModelSheet, cells: readonly ComparedCell[]): st
       after: after.value,
       unitAfter: after.unit,
       over,
-    })
+    }
+    if (two) return t('owner.onTwoInstruments', { ...values, ...two })
+    return t(c.before.latest!.isAfterWork ? 'owner.whenFirstReadNow' : 'owner.whenItCameNow', values)
   })
 }
 
@@ -65,7 +83,7 @@ function readingWords(sheet: ModelSheet, cells: readonly ComparedCell[], side: S
         plain: plain(c.want.quantity),
         value,
         unit,
-        verdict: statusWord(c[side].judgement!.verdict).toLowerCase(),
+        verdict: midSentence(statusWord(c[side].judgement!.verdict)),
         range: rangeWords(c),
       })
     })
@@ -115,6 +133,8 @@ export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]
   return middleOfEach(sheet, powers).flatMap(c => {
     const [before, after] = [c.before.latest!.reading.value, c.after.latest!.reading.value]
     if (!(before > 0) || !(after > 0) || after >= before * dbToPowerRatio(-0.2)) return []
+    const watts = { after: groupDigits(after, 1), before: groupDigits(before, 1), title: c.point.title }
+    if (modulationOf(c.point.state) === 'speech') return [t('owner.swingsLess', { ...watts })]
     const db = powerRatioToDb(after / before)
     const why = c.before.judgement?.verdict === 'above' ? ` ${t('owner.itWasAboveItsLimit')}` : ''
     const heard =
@@ -123,9 +143,7 @@ export function lessPowerWords(sheet: ModelSheet, cells: readonly ComparedCell[]
         : ''
     return [
       t('owner.aMeterNowReadsWInstead', {
-        title: c.point.title,
-        after: groupDigits(after, 1),
-        before: groupDigits(before, 1),
+        ...watts,
         db: groupDigits(db, 1, true),
         why,
         heard,

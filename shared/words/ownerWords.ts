@@ -2,13 +2,14 @@ import { itemTitle, itemDetail } from './itemWords'
 import { t, type MessageCode, translated } from '#shared/i18n'
 import { groupDigits, showPlain } from '#core/quantity'
 import type { CarrierAdvice } from '#core/handover'
-import type { JobEvent, OpenItem, RunState } from '#core/run'
+import { jobKindOf, type JobEvent, type OpenItem, type RunState } from '#core/run'
 import type { RuleSet } from '#core/rules'
 import { SHEET_TEMPLATES, isLeastPower, kindHas, type ModelSheet } from '#core/sheet'
 import { causeOf } from '#core/diagnose'
-import { LIMITER_ITEM, inspectionItems, soaks } from '#core/work'
-import { sentence } from './sentence'
-import { durationWords } from './workWords'
+import { LIMITER_ITEM, inspectionItems, questions, soaks } from '#core/work'
+import { sentence, midSentence } from './sentence'
+import { day, localDay } from './dateWords'
+import { ANSWER_WORDS, durationWords } from './workWords'
 
 /** The handover in words that an owner understands: no jargon, no designators. */
 
@@ -79,7 +80,7 @@ function limiterMissing(events: readonly JobEvent[]): boolean {
 export function alignedWords(run: RunState): string[] {
   const titles = run.steps
     .filter(s => s.satisfied && s.status === 'inside')
-    .map(s => s.step.title.toLowerCase())
+    .map(s => midSentence(s.step.title))
   return titles.length > 0 ? [t('owner.checkedAndWithinTolerance', { list: titles.join(', ') })] : []
 }
 
@@ -133,8 +134,33 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
         ? [`${e.what[0]!.toUpperCase()}${e.what.slice(1)}${e.where ? `, ${e.where}` : ''}.`]
         : [],
     ),
+    ...finalConvertedWords(events),
+    ...askedWords(events),
     ...soaks(events).flatMap(s => (s.ended ? [soakWords(s.ended.atMs - s.begun.atMs, s.ended)] : [])),
   ]
+}
+
+/** What was asked and answered: consent that somebody may come back to. */
+const askedWords = (events: readonly JobEvent[]): string[] =>
+  questions(events).flatMap(({ asked, answered }) =>
+    answered
+      ? [
+          t('owner.askedAndAnswered', {
+            question: asked.text,
+            answer: [midSentence(t(ANSWER_WORDS[answered.answer])), answered.text].filter(Boolean).join(', '),
+            day: day(localDay(answered.atMs)),
+          }),
+        ]
+      : [],
+  )
+
+/** A conversion of the final alone; one that makes another model of the set is told by its two names. */
+function finalConvertedWords(events: readonly JobEvent[]): string[] {
+  const isConverted =
+    jobKindOf(events) === 'conversion' &&
+    events.some(e => e.kind === 'part-changed' && e.isFinal) &&
+    !events.some(e => e.kind === 'model-changed' && e.because === 'conversion')
+  return isConverted ? [t('owner.finalConverted')] : []
 }
 
 function soakWords(lengthMs: number, { passed, text }: { passed: boolean; text: string }): string {

@@ -2,15 +2,22 @@ import type { ComparedCell, RowState } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import { t } from '#shared/i18n'
 import { SIDE_WORDS, type Side } from './compareGauge'
+import { lateWords } from './lateWords'
 import { panelMeterWords } from './panelMeterWords'
 import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
 import { speechWords } from './speechWords'
 
 /**
- * What several rows of one phase say together: reach of the power controls, the panel meter at two levels,
+ * What several rows of one phase say together: what was read too late to be as found, reach of the power
+ * controls, the panel meter at two levels,
  * speech against the carrier.
  */
-export const remarksOfRows = (sheet: ModelSheet, rows: readonly RowState[]): string[] => [
+export const remarksOfRows = (
+  sheet: ModelSheet,
+  rows: readonly RowState[],
+  phase: 'as-found' | 'as-left',
+): string[] => [
+  ...(phase === 'as-found' ? lateWords(rows) : []),
   ...rangeWordsOfRows(sheet, rows),
   ...panelMeterWords(rows),
   ...speechWords(rows),
@@ -28,6 +35,7 @@ export const remarksOfCompared = (
   { compared, asFound, asLeft }: BothPhases,
   sides: readonly Side[],
 ): string[] => [
+  ...lateWords(asFound),
   ...rangeWordsOfCompared(sheet, compared, sides),
   ...panelMeterWords(asLeft),
   ...sides.flatMap(side =>

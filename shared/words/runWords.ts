@@ -115,6 +115,8 @@ export function differenceWords(d: Difference): string {
         before: translated(d.before) || t('run.asUsual'),
         after: translated(d.after) || t('run.asUsual'),
       })
+    case 'turned-before':
+      return t('run.turnedBeforeAsFound', { list: d.designators.join(', ') })
     case 'warm-up':
       return t('run.minThenMinAfterPowerOn', {
         beforeS: Math.round(d.beforeS / 60),

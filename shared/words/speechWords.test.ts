@@ -37,7 +37,7 @@ describe('what is said of rows with speech', () => {
       ),
       expect.stringMatching(/6\.8.* on average while speaking.* no depth follows/),
     ])
-    expect(remarksOfRows(SHEET, s.asFound)).toEqual(speechWords(s.asFound))
+    expect(remarksOfRows(SHEET, s.asFound, 'as-found')).toEqual(speechWords(s.asFound))
     expect(remarksOfCompared(SHEET, s, sidesOf(s.stages))).toEqual(
       speechWords(s.asFound).map(w => `As found: ${w}`),
     )

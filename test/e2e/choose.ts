@@ -1,9 +1,21 @@
-import type { Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 
-/** Chooses from a list. It is opened by its key: the field lies under the words that it shows. */
+/**
+ * Chooses from a list. It is opened by its key: the field lies under the words that it shows. A long list
+ * draws only what is in sight, and draws it anew while it is scrolled: an option may go from under the hand.
+ */
 export async function choose(page: Page, label: string, option: string | RegExp) {
-  await page.getByLabel(label, { exact: true }).press('ArrowDown')
-  await page.getByRole('option', { name: option }).click()
+  const wanted = page.getByRole('option', { name: option })
+  await expect(async () => {
+    const options = page.getByRole('option')
+    if ((await options.count()) === 0) await page.getByLabel(label, { exact: true }).press('ArrowDown')
+    await options.first().waitFor({ timeout: 4000 })
+    if ((await wanted.count()) === 0) {
+      await options.first().hover({ timeout: 4000 })
+      await page.mouse.wheel(0, 150)
+    }
+    await wanted.click({ timeout: 1000 })
+  }).toPass({ timeout: 30_000 })
 }
 
 /** On the intake form nothing is chosen beforehand. */

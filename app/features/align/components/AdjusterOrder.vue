@@ -42,6 +42,7 @@ const emit = defineEmits<{ amend: [designator: string] }>()
   min-height: 32px;
   padding: 2px 0;
   text-align: left;
+  vertical-align: top;
 }
 .mark {
   display: block;

@@ -1,3 +1,4 @@
+import { midSentence } from '#shared/words/sentence'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { groupDigits, quantityInfo } from '#core/quantity'
@@ -61,7 +62,11 @@ function together(group: readonly JudgedReading[]): ReadingGroup {
   const name = nominal(first) === null ? quantityLabel(first.cell.want.quantity) : t('align.frequencyError')
   return {
     verdict: first.verdict,
-    name: t('align.groupRows', { mode: first.row.point.state.mode, count: group.length, lower: lower(name) }),
+    name: t('align.groupRows', {
+      mode: first.row.point.state.mode,
+      count: group.length,
+      lower: midSentence(name),
+    }),
     shown: `${ends[0] === ends[1] ? ends[0] : t('align.to', { low: ends[0], high: ends[1] })}\u202f${unit}`,
     why: whyOf(furthest(group), true),
     rows: group.map(r => r.row.point.title),
@@ -77,13 +82,10 @@ function alone(r: JudgedReading): ReadingGroup {
   const quantity =
     r.cell.requirement.nominalHz === null ? quantityLabel(r.cell.want.quantity) : t('align.frequencyErrorOf')
   const { title } = r.row.point
-  const name = title.toLowerCase().includes(quantity.toLowerCase()) ? title : `${title}, ${lower(quantity)}`
+  const name = title.toLowerCase().includes(quantity.toLowerCase())
+    ? title
+    : `${title}, ${midSentence(quantity)}`
   return { verdict: r.verdict, name, shown: `${value}\u202f${unit}`, why: whyOf(r), rows: [title] }
-}
-
-/** PEP, SWR and VCO stay as they are. */
-function lower(words: string): string {
-  return /^[A-Z][a-z]/.test(words) ? words[0]!.toLowerCase() + words.slice(1) : words
 }
 
 /** What it is held against: rows that fail alike fail the same bound, however far. */

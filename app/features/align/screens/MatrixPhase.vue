@@ -92,6 +92,7 @@ onBeforeUnmount(() => live.leave())
   </div>
   <MatrixScreen
     v-else
+    :phase="phase"
     :title="TEXTS[phase].title"
     :lead="
       entries.isClosed ? t('align.readBeforeConversion', { model: entries.sheet.model }) : TEXTS[phase].lead

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { t } from '#shared/i18n'
 import { computed, ref } from 'vue'
 import type { NextTest, Observable } from '#core/diagnose'
@@ -64,7 +65,7 @@ const test = computed(() => props.next[Math.min(chosen.value, props.next.length 
     <p v-for="o in cannotAsk" :key="o.id" class="quiet">
       {{
         t('findings.notPossibleWithThisEquipmentNeeds', {
-          question: o.question.toLowerCase(),
+          question: midSentence(o.question),
           wouldTake: wouldTake(o),
         })
       }}

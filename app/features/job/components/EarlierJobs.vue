@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t, translated } from '#shared/i18n'
 import { computed } from 'vue'
@@ -59,7 +60,7 @@ const notInside = computed(() => last.value?.asLeft.filter(l => l.verdict !== 'i
         <ul>
           <li v-for="l in last.asLeft" :key="`${l.rowTitle}-${l.quantity}`">
             <StateMark :mark="l.verdict" :size="11" /> {{ translated(l.rowTitle) }},
-            {{ l.nominalHz === null ? quantityLabel(l.quantity).toLowerCase() : t('job.frequencyError') }}
+            {{ l.nominalHz === null ? midSentence(quantityLabel(l.quantity)) : t('job.frequencyError') }}
             <b class="fig"
               >{{ showAgainst(l, l.quantity, l.nominalHz).value }}&#8239;{{
                 showAgainst(l, l.quantity, l.nominalHz).unit

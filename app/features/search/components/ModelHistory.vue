@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { t, translated } from '#shared/i18n'
 import { computed, onMounted, shallowRef, watch } from 'vue'
 import { causeOf } from '#core/diagnose'
@@ -33,7 +34,7 @@ watch(() => [props.sheet.id, props.jobId], read)
         <template v-if="known.causes.length > 0">{{ t('search.typicalFaults') }} </template><span
           v-for="(c, i) in known.causes.slice(0, MOST)"
           :key="c.causeId"
-          >{{ i ? ', ' : '' }}{{ translated(causeOf(c.causeId).title).toLowerCase() }}
+          >{{ i ? ', ' : '' }}{{ midSentence(translated(causeOf(c.causeId).title)) }}
           <b class="fig">{{ c.count }}</b></span
         >{{ known.causes.length > 0 ? '.' : t('search.noCauseConfirmedYetConfirmedCauses') }}
       </p>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed, ref, shallowRef, watch } from 'vue'
@@ -54,7 +55,7 @@ const point = computed(() => points.value.find(p => p.id === pointId.value) ?? n
 const words = (p: MeasurePoint) =>
   `${p.title}: ${p.wants
     .filter(w => gives.value.has(w.quantity))
-    .map(w => quantityLabel(w.quantity).toLowerCase())
+    .map(w => midSentence(quantityLabel(w.quantity)))
     .join(', ')}`
 </script>
 

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { groupDigits } from '#core/quantity'
 import type { Phase } from '#core/run'
 import { t } from '#shared/i18n'
@@ -21,7 +22,7 @@ const emit = defineEmits<{ open: [id: string] }>()
           t('signals.mb', {
             dayAndTime: dayAndTime(k.createdAtMs),
             bytes: groupDigits(k.bytes / 1e6, 1),
-            what: k.phase ? `, ${phaseWords(k.phase as Phase).toLowerCase()}` : '',
+            what: k.phase ? `, ${midSentence(phaseWords(k.phase as Phase))}` : '',
           })
         }}</span>
       </li>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { groupDigits } from '#core/quantity'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
@@ -49,7 +50,7 @@ const signed = (db: number) => groupDigits(db, 2, true)
       </tbody>
     </table>
     <p v-if="passes.length > 0" class="quiet">
-      {{ t('align.relativeToTurnsAreEstimatedFrom', { title: titles[1]?.toLowerCase() }) }}
+      {{ t('align.relativeToTurnsAreEstimatedFrom', { title: midSentence(titles[1] ?? '') }) }}
     </p>
   </section>
 </template>

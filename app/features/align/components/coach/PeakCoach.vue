@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { t } from '#shared/i18n'
 import { computed } from 'vue'
@@ -101,7 +102,7 @@ const again = computed(() =>
       >
       <span v-else class="quiet">{{
         t('align.guideOn', {
-          label: quantityLabel(peaked.quantity).toLowerCase(),
+          label: midSentence(quantityLabel(peaked.quantity)),
           what: peaked.seek === 'smallest' ? t('align.minimum') : '',
         })
       }}</span>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { t, translated } from '#shared/i18n'
 import { nextTick, ref, watch } from 'vue'
 import type { Quantity } from '#core/quantity'
@@ -74,7 +75,7 @@ function markFor(row: RowState) {
           <b>{{ row.point.title }}</b>
           <span class="quiet"
             ><template v-for="(c, i) in conditionsWords(row.point, sheet)" :key="c.label"
-              >{{ i ? ', ' : '' }}{{ c.isPlain ? c.value : `${c.label.toLowerCase()} ${c.value}` }}</template
+              >{{ i ? ', ' : '' }}{{ c.isPlain ? c.value : `${midSentence(c.label)} ${c.value}` }}</template
             ></span
           >
           <span v-if="row.point.state.also && row.point.id === active" class="quiet">{{

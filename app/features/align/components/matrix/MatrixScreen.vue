@@ -11,6 +11,7 @@ import MatrixRows from './MatrixRows.vue'
 import type { TypedValue } from '../../logic/typedText'
 
 const props = defineProps<{
+  phase: 'as-found' | 'as-left'
   title: string
   lead: string
   rows: readonly RowState[]
@@ -49,7 +50,7 @@ const complete = computed(() => counted.value.filter(r => !r.isOpen).length)
 const missingReceiver = computed(() =>
   props.rows.some(r => r.isOpen && !r.complete && r.cells.some(c => isOfReceiver(c.want.quantity))),
 )
-const remarks = computed(() => remarksOfRows(props.sheet, props.rows))
+const remarks = computed(() => remarksOfRows(props.sheet, props.rows, props.phase))
 </script>
 
 <template>

@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { midSentence } from '#shared/words/sentence'
 import { computed } from 'vue'
 import type { RowState } from '#core/run'
 import { t } from '#shared/i18n'
@@ -17,7 +18,7 @@ const closed = computed(() => props.rows.filter(r => props.leftOut.has(r.point.i
 const reasons = computed(() => [...new Set(closed.value.map(r => props.leftOut.get(r.point.id)!))].join('; '))
 const names = computed(() =>
   quantitiesOf(open.value)
-    .map(q => quantityLabel(q).toLowerCase())
+    .map(q => midSentence(quantityLabel(q)))
     .join(', '),
 )
 </script>
