@@ -35,9 +35,9 @@ describe('words for claims', () => {
     expect(plain(settledWords(settled({})))).toBe(
       'Channel 20 read 4.4 W \u00b10.1 W; "about" taken as 2.33 W to 3.88 W',
     )
-    expect(settledWords(settled({ measured: { value: 4, bound: null, side: null, rowTitle: 'x' } }))).toContain(
-      'uncertainty unknown',
-    )
+    expect(
+      settledWords(settled({ measured: { value: 4, bound: null, side: null, rowTitle: 'x' } })),
+    ).toContain('uncertainty unknown')
     expect(settledWords(settled({ measured: null }))).toContain('not measured yet')
   })
   it("give the factor of the owner's meter, and blame it only when it is far off", () => {
