@@ -51,6 +51,36 @@ const request = async (path, body) =>
       headers: { 'content-type': 'application/json' },
     })
   ).json()
+/** What a repair of a runaway carrier leaves in its list. */
+async function mend(jobId) {
+  const entry = event =>
+    request(`/api/jobs/${jobId}/events`, {
+      id: crypto.randomUUID(),
+      atMs: Date.now(),
+      text: '',
+      ...event,
+    })
+  await entry({
+    kind: 'part-tested',
+    part: 'Q31, series regulator',
+    partKind: 'transistor',
+    boughtAt: '',
+    dcResult: 'short',
+    dcGain: null,
+    rfPowerW: null,
+    rfReferenceW: null,
+    fallsWhileKeyed: null,
+    heat: null,
+  })
+  await entry({ kind: 'part-changed', designator: 'Q31', partOut: 'short', partIn: 'new', isFinal: false })
+  await entry({ kind: 'treated', what: 'insulator and paste renewed', where: 'Q31' })
+  await entry({
+    kind: 'question-asked',
+    text: 'Keep the control at the back, with a stop at the legal limit?',
+    price: '15',
+    consequence: 'it is disconnected',
+  })
+}
 /** A case worked by a trainee who sets the depth and forgets to release the key, then SINAD over level. */
 async function practise() {
   const id = crypto.randomUUID()
@@ -119,7 +149,6 @@ try {
   await shot(await open(`/jobs/${id(231)}/intake`), 'intake')
   await shot(await open(`/jobs/${id(228)}/inspection`), 'inspection')
   await shot(await open(`/jobs/${id(227)}/findings`, { height: 1300 }), 'findings')
-  await shot(await open(`/jobs/${id(228)}/repair`), 'repair')
 
   const run = await open(`/jobs/${id(231)}/align`)
   await take(run, {})
@@ -177,6 +206,8 @@ try {
   await shot(edit, 'sheet-edit')
   await shot(await open('/instruments'), 'instruments')
   await shot(await open('/practice'), 'practice')
+  await mend(id(227))
+  await shot(await open(`/jobs/${id(227)}/repair`), 'repair')
   await practise()
 } finally {
   await browser.close()
