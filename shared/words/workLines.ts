@@ -1,11 +1,13 @@
-import { t } from '#shared/i18n'
+import { t, translated } from '#shared/i18n'
 import { adjusted } from '#core/handover'
 import type { JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
-import { isolation, type JobState } from '#core/work'
+import { inspection, isolation, type JobState } from '#core/work'
 import { workDone } from './handoverWords'
 import { isolationLines } from './isolationWords'
 import { partTestWords, partVerdictWords, PART_KIND_WORDS } from './partWords'
+import { sentence } from './sentence'
+import { ITEM_STATE_WORDS } from './workWords'
 import { convertedWords, mendedWords } from './ownerWords'
 
 /**
@@ -22,8 +24,17 @@ export const workLines = (
   ...isolationLines(isolation(sheet, events)),
   ...workDone(run, adjusted(run, compared, events), events),
   ...mendedWords(sheet, events),
+  ...notedAsFine(sheet, events),
   ...partTestLines(events),
 ]
+
+/** What was looked at and right, where somebody wrote a word about it: found whole is a finding too. */
+const notedAsFine = (sheet: ModelSheet, events: readonly JobEvent[]): string[] =>
+  inspection(sheet, events).flatMap(({ item, last }) =>
+    last?.state === 'fine' && last.text
+      ? [sentence(`${translated(item.lookFor)}: ${t(ITEM_STATE_WORDS.fine)}, ${last.text}`)]
+      : [],
+  )
 
 /** What was tried on parts, with what it proves. */
 const partTestLines = (events: readonly JobEvent[]): string[] =>

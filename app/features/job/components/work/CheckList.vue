@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
-import { ref } from 'vue'
+import { reactive, ref } from 'vue'
 import { ITEM_STATES, type ItemInspected } from '#core/run'
 import type { InspectedItem } from '#core/work'
 import { ITEM_STATE_WORDS } from '#shared/words/workWords'
@@ -10,6 +10,10 @@ import type { NewWorkEvent } from '../../logic/useEventForm'
 const props = defineProps<{ items: readonly InspectedItem[] }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent] }>()
 const notes = ref<Record<string, string>>({})
+/** Items that are OK and that somebody wants to write at all the same, or to photograph. */
+const opened = reactive(new Set<string>())
+const hasFields = ({ item, last }: InspectedItem) =>
+  last !== null && (last.state !== 'fine' || last.text !== '' || opened.has(item.id))
 
 function say(item: InspectedItem, state: ItemInspected['state']) {
   emit('send', {
@@ -49,6 +53,15 @@ function restFine() {
               what: i.item.needsConsent ? t('job.treatmentNeedsTheOwnersConsent') : '',
             })
           }}</span>
+          <button
+            v-if="i.last && !hasFields(i)"
+            type="button"
+            class="more no-print"
+            :aria-label="t('job.writeAtItem', { lookFor: i.item.lookFor })"
+            @click="opened.add(i.item.id)"
+          >
+            {{ t('job.noteOrPhoto') }}
+          </button>
         </div>
         <div class="states" role="group" :aria-label="i.item.lookFor">
           <button
@@ -63,7 +76,7 @@ function restFine() {
           </button>
         </div>
         <input
-          v-if="i.last && i.last.state !== 'fine'"
+          v-if="i.last && hasFields(i)"
           :value="notes[i.item.id] ?? i.last.text"
           :aria-label="t('job.noteOn', { lookFor: i.item.lookFor })"
           :placeholder="t('job.findingOrWorkDone')"
@@ -71,7 +84,7 @@ function restFine() {
           @input="notes[i.item.id] = ($event.target as HTMLInputElement).value"
           @change="keepNote(i)"
         />
-        <div v-if="i.last && i.last.state !== 'fine'" class="photos"><slot :item="i.item" /></div>
+        <div v-if="hasFields(i)" class="photos"><slot :item="i.item" /></div>
       </li>
     </ol>
   </section>
@@ -107,6 +120,17 @@ function restFine() {
 }
 .states {
   display: flex;
+}
+.more {
+  margin-left: 8px;
+  font-size: 13px;
+  color: var(--accent);
+  text-decoration: underline;
+}
+@media (pointer: coarse) {
+  .more {
+    min-height: 44px;
+  }
 }
 .states button {
   font-size: 14px;
