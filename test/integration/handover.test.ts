@@ -78,7 +78,7 @@ describe('PDF', () => {
       arrows: [{ x1: 0.1, y1: 0.1, x2: 0.6, y2: 0.6 }],
     })
     const shop = await pdf(`/api/jobs/${id}/handover.pdf?copy=shop`)
-    expect(shop.text).toMatch(/Photos board, positions/)
+    expect(shop.text).toMatch(/Photos board, Starting positions/)
     const raw = Buffer.from(shop.bytes).toString('latin1')
     expect(raw, 'turned upright').toMatch(/\/Width 400\s+\/Height 640|\/Height 640\s+\/Width 400/)
     expect(
