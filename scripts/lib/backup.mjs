@@ -55,6 +55,8 @@ export async function backup(folder, file) {
     await run('tar', ['-cf', `${target}.part`, ...files], { quiet: true })
     // Names and addresses of owners are in it, and private keys.
     chmodSync(`${target}.part`, 0o600)
+    // A backup that is there stands alone: whoever sees its name finds nothing half made beside it.
+    rmSync(work, { recursive: true })
     renameSync(`${target}.part`, target)
     return sums
   } finally {
