@@ -36,7 +36,7 @@ useHead({ title: t('job.parts') })
 <style scoped>
 .fields {
   display: grid;
-  grid-template-columns: repeat(auto-fill, minmax(min(200px, 100%), 1fr));
+  grid-template-columns: repeat(auto-fill, minmax(min(310px, 100%), 1fr));
   gap: 10px;
   align-items: start;
   margin-bottom: 14px;

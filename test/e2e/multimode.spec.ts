@@ -38,7 +38,7 @@ test('a runaway multimode is diagnosed, proved by its dead control, and counts a
 
   await page.goto(`${house.address}/sheets/larkfield-lx8`)
   await expect(page.getByRole('region', { name: 'Other sets of this model' })).toContainText(
-    'series am regulator shorted 1',
+    'series AM regulator shorted 1',
   )
 })
 

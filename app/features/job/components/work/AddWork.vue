@@ -72,6 +72,10 @@ const kind = computed<WorkLogged>(() => props.kinds.find(k => k === remembered.v
   gap: 10px;
   align-items: start;
 }
+/* Names of what is read on a part are long. */
+.add :deep(.fields.wide) {
+  grid-template-columns: repeat(auto-fill, minmax(min(310px, 100%), 1fr));
+}
 .add :deep(.fields > p) {
   grid-column: 1 / -1;
   margin: 0;

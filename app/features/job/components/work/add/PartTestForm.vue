@@ -38,7 +38,7 @@ const send = () =>
 </script>
 
 <template>
-  <form class="fields" @submit.prevent="send">
+  <form class="fields wide" @submit.prevent="send">
     <v-select
       v-model="setup.partKind"
       :label="t('part.kind')"
