@@ -8,6 +8,8 @@ export interface PartTestPlan {
   readonly hasGain: boolean
   /** tried with RF in a healthy set; only that accepts it */
   readonly byRf: boolean
+  /** heat within seconds is a finding: a valve is hot by nature */
+  readonly byHeat: boolean
   /** what a tester can say; empty = nothing */
   readonly dcResults: readonly DcResult[]
   /** figures that are read; those that decide come first */
@@ -17,12 +19,19 @@ export interface PartTestPlan {
 }
 
 const JUNCTIONS: readonly DcResult[] = ['good', 'short', 'open', 'leaky']
-const PLAN: PartTestPlan = { hasGain: false, byRf: false, dcResults: JUNCTIONS, figures: [], decides: [] }
+const PLAN: PartTestPlan = {
+  hasGain: false,
+  byRf: false,
+  byHeat: false,
+  dcResults: JUNCTIONS,
+  figures: [],
+  decides: [],
+}
 
 /** Common practice: what passes at DC is not proven at RF; a meter diode is never asked for RF. */
 const PLANS: Readonly<Record<PartKind, PartTestPlan>> = {
-  transistor: { ...PLAN, hasGain: true, byRf: true },
-  mosfet: { ...PLAN, byRf: true, figures: ['gate-threshold'] },
+  transistor: { ...PLAN, hasGain: true, byRf: true, byHeat: true },
+  mosfet: { ...PLAN, byRf: true, byHeat: true, figures: ['gate-threshold'] },
   valve: { ...PLAN, byRf: true, figures: ['cathode-current', 'grid-current'] },
   diode: { ...PLAN, figures: ['forward-drop'], decides: ['forward-drop'] },
   capacitor: { ...PLAN, figures: ['capacitance', 'series-resistance'], decides: ['capacitance'] },

@@ -62,6 +62,7 @@ describe('tests of parts', () => {
       { partKind: 'valve', dcResult: 'good', rfPowerW: 96, rfReferenceW: 100, fallsWhileKeyed: false },
       'accepted',
     ],
+    [{ partKind: 'valve', rfPowerW: 96, rfReferenceW: 100, fallsWhileKeyed: false, heat: 'hot' }, 'accepted'],
     [{ partKind: 'other', dcResult: 'good' }, 'not-proved'],
   ] as const)('%j: %s', (change, verdict) => {
     expect(partVerdict(t(change))).toBe(verdict)

@@ -79,7 +79,7 @@ export function partVerdict(t: Tested): PartVerdict {
   if (plan.hasGain && t.dcGain === 0) return 'rejected'
   const outside = (t.figures ?? []).filter(f => figureInside(f) === false)
   if (!plan.byRf) return byFigures(t, outside)
-  if (t.fallsWhileKeyed === true || t.heat === 'hot') return 'rejected'
+  if (t.fallsWhileKeyed === true || (plan.byHeat && t.heat === 'hot')) return 'rejected'
   return byRf(t, gainOfOtherDie(t) === true || outside.length > 0)
 }
 

@@ -35,7 +35,7 @@ describe('the test of a part as it is kept', () => {
   it('an RF test keeps its set, its meter, its supply and its seconds', async () => {
     const tested = event(
       { rf: '3.8', falls: false, heat: 'warm' },
-      { testSet: 'jig', scale: '5 W', supplyV: '13.8', supplyA: '0.9', lot: '88A' },
+      { testSet: 'jig', scale: '5 W', supplyV: '13.8', supplyA: '0.9', keyedS: '5', lot: '88A' },
     )
     expect(tested).toMatchObject({ rfReferenceW: 4, supplyV: 13.8, supplyA: 0.9, keyedS: 5, lot: '88A' })
     expect(await refusal(tested)).toBeNull()

@@ -60,7 +60,7 @@ export const usualSetup = (): TestSetup => ({
   scale: '',
   supplyV: '',
   supplyA: '',
-  keyedS: '5',
+  keyedS: '',
 })
 
 function figuresOf(form: PartForm, kind: PartKind): PartFigure[] {
@@ -105,7 +105,7 @@ export function partTestEvent(form: PartForm, setup: TestSetup): Omit<PartTested
           keyedS: typedNumber(setup.keyedS),
         }),
     fallsWhileKeyed: plan.byRf ? form.falls : null,
-    heat: plan.byRf ? form.heat : null,
+    heat: plan.byHeat ? form.heat : null,
     text: form.text,
   }
 }

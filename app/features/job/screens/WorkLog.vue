@@ -40,7 +40,7 @@ onMounted(() => {
 </script>
 
 <template>
-  <p v-if="problem && !problem.field" class="wrong" role="alert">{{ problem.words }}</p>
+  <p v-if="problem" class="wrong" role="alert">{{ problem.words }}</p>
   <AddWork :kinds="kinds" :tested="tested" :wrong="wrong" @send="send" />
   <p v-if="entries.length === 0" class="quiet">{{ t('repair.nothingYet') }}</p>
   <WorkEntries

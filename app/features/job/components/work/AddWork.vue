@@ -47,12 +47,15 @@ const kind = computed<WorkLogged>(() => props.kinds.find(k => k === remembered.v
         >{{ t(WORK_LOGGED_WORDS[k]) }}</v-btn
       >
     </div>
-    <component
-      :is="FORMS[kind]"
-      :wrong="wrong"
-      :tested="kind === 'part-tested' ? tested : undefined"
-      @send="(event: NewWorkEvent, kept?: () => void) => $emit('send', event, kept)"
-    />
+    <!-- What is half filled in is there again when its kind is chosen again. -->
+    <KeepAlive>
+      <component
+        :is="FORMS[kind]"
+        :wrong="wrong"
+        :tested="kind === 'part-tested' ? tested : undefined"
+        @send="(event: NewWorkEvent, kept?: () => void) => $emit('send', event, kept)"
+      />
+    </KeepAlive>
   </section>
 </template>
 

@@ -79,7 +79,13 @@ const send = () =>
       />
     </template>
     <FigureFields v-model="form.figures" :figures="plan.figures" :wrong="wrong" />
-    <RfFields v-if="plan.byRf" v-model:form="form" v-model:setup="setup" :wrong="wrong" />
+    <RfFields
+      v-if="plan.byRf"
+      v-model:form="form"
+      v-model:setup="setup"
+      :by-heat="plan.byHeat"
+      :wrong="wrong"
+    />
     <v-text-field v-model="form.text" :label="t('form.note')" :error-messages="wrong('text')" />
     <v-btn type="submit" size="large" :disabled="form.part.trim() === ''">{{ t('job.add') }}</v-btn>
     <p v-if="lot" class="care" role="status">{{ lot }}</p>

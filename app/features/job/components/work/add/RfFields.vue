@@ -5,7 +5,7 @@ import { HEAT_WORDS } from '#shared/words/partWords'
 import type { PartForm, TestSetup } from '../../../logic/partTestForm'
 
 /** An RF part in a healthy set: power, what it did in those seconds, and with what it was read. */
-defineProps<{ wrong: (field: string) => string | undefined }>()
+defineProps<{ byHeat: boolean; wrong: (field: string) => string | undefined }>()
 const form = defineModel<PartForm>('form', { required: true })
 const setup = defineModel<TestSetup>('setup', { required: true })
 const FALLS = [
@@ -35,7 +35,7 @@ const HEAT = [
     :error-messages="wrong('rfReferenceW')"
   />
   <v-select v-model="form.falls" :label="t('part.powerWhileKeyed')" :items="FALLS" />
-  <v-select v-model="form.heat" :label="t('job.caseTemperature')" :items="HEAT" />
+  <v-select v-if="byHeat" v-model="form.heat" :label="t('job.caseTemperature')" :items="HEAT" />
   <v-text-field
     v-model="setup.keyedS"
     :label="t('part.keyed')"
