@@ -20,9 +20,11 @@ describe('figures of parts', () => {
   })
   it.each([
     [22e-12, 'capacitance', '22 pF'],
-    [95e-9, 'capacitance', '95.0 nF'],
-    [2.2e-3, 'capacitance', '2 200.0 \u00b5F'],
-    [10_000_012, 'crystal-frequency', '10.000 012 MHz'],
+    [4.7e-12, 'capacitance', '4.7 pF'],
+    [0.0045, 'cathode-current', '4.5 mA'],
+    [95e-9, 'capacitance', '95 nF'],
+    [2.2e-3, 'capacitance', '2200 \u00b5F'],
+    [10_000_012, 'crystal-frequency', '10.000012 MHz'],
     [0.045, 'cathode-current', '45 mA'],
   ] as const)('%d is shown as it is printed on the part', (value, figure, shown) => {
     expect(showFigure(value, figure).replace(/[\u2009\u00a0\u202f]/g, ' ')).toBe(shown)

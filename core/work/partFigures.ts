@@ -1,4 +1,4 @@
-import { groupDigits, typedNumber } from '../quantity'
+import { numberForField, typedNumber } from '../quantity'
 import type { PartFigureId } from '../run'
 import { partValueIn } from './partValue'
 
@@ -8,23 +8,22 @@ interface FigureUnit {
   readonly perSi: number
   /** the largest that can be meant [SI] */
   readonly max: number
-  readonly decimals: number
 }
 
 const UNITS: Readonly<Record<PartFigureId, FigureUnit>> = {
-  'gate-threshold': { unit: 'V', perSi: 1, max: 50, decimals: 2 },
-  'forward-drop': { unit: 'V', perSi: 1, max: 50, decimals: 2 },
-  'cathode-current': { unit: 'mA', perSi: 1e3, max: 10, decimals: 0 },
-  'grid-current': { unit: '\u00b5A', perSi: 1e6, max: 0.1, decimals: 1 },
-  'capacitance': { unit: 'nF', perSi: 1e9, max: 10, decimals: 1 },
-  'series-resistance': { unit: '\u03a9', perSi: 1, max: 1e6, decimals: 1 },
-  'crystal-frequency': { unit: 'MHz', perSi: 1e-6, max: 1e9, decimals: 6 },
+  'gate-threshold': { unit: 'V', perSi: 1, max: 50 },
+  'forward-drop': { unit: 'V', perSi: 1, max: 50 },
+  'cathode-current': { unit: 'mA', perSi: 1e3, max: 10 },
+  'grid-current': { unit: '\u00b5A', perSi: 1e6, max: 0.1 },
+  'capacitance': { unit: 'nF', perSi: 1e9, max: 10 },
+  'series-resistance': { unit: '\u03a9', perSi: 1, max: 1e6 },
+  'crystal-frequency': { unit: 'MHz', perSi: 1e-6, max: 1e9 },
 }
 /** Capacitors run over nine decades: each is shown as it is printed on the part. */
 const FARADS: readonly FigureUnit[] = [
-  { unit: 'pF', perSi: 1e12, max: 1e-9, decimals: 0 },
-  { unit: 'nF', perSi: 1e9, max: 1e-6, decimals: 1 },
-  { unit: '\u00b5F', perSi: 1e6, max: Infinity, decimals: 1 },
+  { unit: 'pF', perSi: 1e12, max: 1e-9 },
+  { unit: 'nF', perSi: 1e9, max: 1e-6 },
+  { unit: '\u00b5F', perSi: 1e6, max: Infinity },
 ]
 
 export const partFigureUnit = (figure: PartFigureId): FigureUnit => UNITS[figure]
@@ -45,8 +44,8 @@ export function typedFigure(text: string, figure: PartFigureId): number | null {
 const unitFor = (value: number, figure: PartFigureId) =>
   figure === 'capacitance' ? (FARADS.find(u => value < u.max) ?? UNITS[figure]) : UNITS[figure]
 
-/** One value with its unit, capacitors as they are printed: "22 pF", "0.31 V". */
+/** One value as it was typed, with its unit, capacitors as they are printed: "22 pF", "0.31 V". */
 export function showFigure(value: number, figure: PartFigureId): string {
-  const { unit, perSi, decimals } = unitFor(value, figure)
-  return `${groupDigits(value * perSi, decimals)}\u2009${unit}`
+  const { unit, perSi } = unitFor(value, figure)
+  return `${numberForField(value * perSi)}\u2009${unit}`
 }

@@ -35,6 +35,7 @@ describe('what the others of a lot showed', () => {
       { part: '2sc1969 ', boughtAt: ' market  stall' },
       { tested: 3, rejected: 2, doubtful: 0 },
     ],
+    [{ part: '2SC1969, drawer 3' }, { tested: 3, rejected: 2, doubtful: 0 }],
     [{ boughtAt: '' }, null],
     [{ part: 'IRF520' }, null],
   ])('%j', (of, history) => {

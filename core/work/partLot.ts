@@ -10,6 +10,8 @@ export interface LotHistory {
 
 type OfLot = Pick<PartTested, 'part' | 'boughtAt' | 'lot'>
 
+/** The type; what follows a comma is where this one lies: "2SC1969, drawer 3". */
+const typeOf = (part: string) => plain(part.split(',')[0])
 const plain = (text: string | undefined) => (text ?? '').trim().toLowerCase().replace(/\s+/g, ' ')
 
 /**
@@ -17,10 +19,10 @@ const plain = (text: string | undefined) => (text ?? '').trim().toLowerCase().re
  * @returns null = seller not noted, or nothing of his was tested
  */
 export function lotHistory(earlier: readonly PartTested[], of: OfLot): LotHistory | null {
-  if (!plain(of.boughtAt) || !plain(of.part)) return null
+  if (!plain(of.boughtAt) || !typeOf(of.part)) return null
   const same = earlier.filter(
     t =>
-      plain(t.part) === plain(of.part) &&
+      typeOf(t.part) === typeOf(of.part) &&
       plain(t.boughtAt) === plain(of.boughtAt) &&
       (!plain(t.lot) || !plain(of.lot) || plain(t.lot) === plain(of.lot)),
   )

@@ -134,7 +134,7 @@ export function mendedWords(sheet: ModelSheet, events: readonly JobEvent[]): str
         ? [`${e.what[0]!.toUpperCase()}${e.what.slice(1)}${e.where ? `, ${e.where}` : ''}.`]
         : [],
     ),
-    ...finalConvertedWords(events),
+    ...convertedWithinWords(events),
     ...askedWords(events),
     ...soaks(events).flatMap(s => (s.ended ? [soakWords(s.ended.atMs - s.begun.atMs, s.ended)] : [])),
   ]
@@ -146,7 +146,7 @@ const askedWords = (events: readonly JobEvent[]): string[] =>
     answered
       ? [
           t('owner.askedAndAnswered', {
-            question: asked.text,
+            question: sentence(asked.text),
             answer: [midSentence(t(ANSWER_WORDS[answered.answer])), answered.text].filter(Boolean).join(', '),
             day: day(localDay(answered.atMs)),
           }),
@@ -154,13 +154,13 @@ const askedWords = (events: readonly JobEvent[]): string[] =>
       : [],
   )
 
-/** A conversion of the final alone; one that makes another model of the set is told by its two names. */
-function finalConvertedWords(events: readonly JobEvent[]): string[] {
+/** A conversion within one model; one that makes another model of the set is told by its two names. */
+function convertedWithinWords(events: readonly JobEvent[]): string[] {
   const isConverted =
     jobKindOf(events) === 'conversion' &&
-    events.some(e => e.kind === 'part-changed' && e.isFinal) &&
+    events.some(e => e.kind === 'part-changed') &&
     !events.some(e => e.kind === 'model-changed' && e.because === 'conversion')
-  return isConverted ? [t('owner.finalConverted')] : []
+  return isConverted ? [t('owner.convertedWithin')] : []
 }
 
 function soakWords(lengthMs: number, { passed, text }: { passed: boolean; text: string }): string {

@@ -37,7 +37,7 @@ describe('what the test of a part proves, in words', () => {
       figures: [{ figure: 'gate-threshold', value: 5.2, low: 2, high: 4 }],
     })
     expect(partVerdictWords(mosfet)).toBe("doubtful: Gate threshold outside its type's range")
-    expect(plain(partTestWords(mosfet))).toBe('Gate threshold 5.20 V (type 2.00 V to 4.00 V)')
+    expect(plain(partTestWords(mosfet))).toBe('Gate threshold 5.2 V (type 2 V to 4 V)')
   })
   it('a needle below a tenth of its scale is a bound, with all that it was tried with', () => {
     const rf = tested({
@@ -59,6 +59,8 @@ describe('what the test of a part proves, in words', () => {
   })
   it('what is known of a lot is told only where something speaks against it', () => {
     expect(lotWords({ tested: 3, rejected: 0, doubtful: 0 })).toBe('')
-    expect(lotWords({ tested: 3, rejected: 2, doubtful: 0 })).toContain('were tested: 2 rejected, 0 doubtful')
+    expect(lotWords({ tested: 3, rejected: 2, doubtful: 0 })).toContain(
+      '3 earlier tests of this type from this seller: 2 rejected, 0 doubtful',
+    )
   })
 })

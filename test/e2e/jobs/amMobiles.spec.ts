@@ -91,7 +91,7 @@ test('too wide on transmit, converted, and found deaf only after the transmitter
   expect(shop).toMatch(/Replaced: D9, 1 A removed, 6 A fitted/)
   expect(shop).toMatch(/PEP that the new device reaches/)
   expect(shop, 'PEP of an over-modulated set is no level').not.toMatch(/PEP 21\.0 W 14\.1 W −/)
-  expect(owner).toMatch(/type approval of the set ends with it/)
+  expect(owner).toMatch(/A conversion ends its type approval/)
   expect(owner).toMatch(/Asked: Type approval ends with a MOSFET final\. Go on\? Answer: yes/)
   expect(owner).toMatch(/More than 100 % was over- ?modulation, not loudness/)
   expect(owner).toMatch(/weakest signal heard 3\.2 [µμ]V when first read, after work had begun, 0\.6/)

@@ -37,11 +37,12 @@ export interface TestSetup {
 }
 
 export const emptyFigure = (): TypedFigure => ({ value: '', low: '', high: '' })
-export const emptyPart = (): PartForm => ({
+/** @param before the range of a type stays for the next part of it */
+export const emptyPart = (before: PartForm['figures'] = {}): PartForm => ({
   part: '',
   dcResult: null,
   dcGain: '',
-  figures: {},
+  figures: Object.fromEntries(Object.entries(before).map(([id, figure]) => [id, { ...figure, value: '' }])),
   rf: '',
   falls: null,
   heat: null,

@@ -1,5 +1,5 @@
 <script setup lang="ts">
-import { reactive } from 'vue'
+import { computed, reactive } from 'vue'
 import { ANSWERS } from '#core/run'
 import { partVerdict, type WorkEntry } from '#core/work'
 import { t } from '#shared/i18n'
@@ -11,8 +11,9 @@ import type { NewWorkEvent } from '../../logic/useEventForm'
 import { VERDICT_MARK } from '../../logic/partMarks'
 
 /** What happened to the set, in one list: what is open can be answered or marked as received in its line. */
-defineProps<{ entries: readonly WorkEntry[] }>()
+const props = defineProps<{ entries: readonly WorkEntry[] }>()
 const emit = defineEmits<{ send: [event: NewWorkEvent]; strike: [id: string]; photos: [id: string] }>()
+const lines = computed(() => props.entries.map(entry => ({ entry, ...workEntryWords(entry) })))
 const answers = reactive<Record<string, string>>({})
 function markOf({ event, isOpen }: WorkEntry) {
   if (event.kind === 'part-tested') return VERDICT_MARK[partVerdict(event)]
@@ -24,14 +25,14 @@ const answer = (questionId: string, given: (typeof ANSWERS)[number]) =>
 
 <template>
   <ol class="log">
-    <li v-for="e in entries" :key="e.event.id">
+    <li v-for="{ entry: e, label, about, details } in lines" :key="e.event.id">
       <span class="mark"
         ><StateMark v-if="markOf(e)" aria-hidden="true" :mark="markOf(e)!" :size="12"
       /></span>
       <div class="what">
         <p>
-          <span class="label">{{ workEntryWords(e).label }}</span> <b>{{ workEntryWords(e).about }}</b>
-          <span v-for="(d, i) in workEntryWords(e).details" :key="i" class="detail">{{ d }}</span>
+          <span class="label">{{ label }}</span> <b>{{ about }}</b>
+          <span v-for="(d, i) in details" :key="i" class="detail">{{ d }}</span>
         </p>
         <p v-if="e.isOpen && e.event.kind === 'question-asked'" class="answer">
           <input
@@ -49,7 +50,7 @@ const answer = (questionId: string, given: (typeof ANSWERS)[number]) =>
           @click="emit('send', { kind: 'wait-ended', waitId: e.event.id, text: '' })"
           >{{ t('job.markAsReceived') }}</v-btn
         >
-        <slot :entry="e" :about="workEntryWords(e).about" />
+        <slot :entry="e" :about="about" />
       </div>
       <p class="when quiet">
         <span class="fig">{{ dayAndTime(e.event.atMs) }}</span><template v-if="e.event.author">
@@ -58,7 +59,7 @@ const answer = (questionId: string, given: (typeof ANSWERS)[number]) =>
         <button
           type="button"
           class="no-print"
-          :aria-label="t('repair.photosOf', { about: workEntryWords(e).about })"
+          :aria-label="t('repair.photosOf', { about })"
           @click="emit('photos', e.event.id)"
         >
           {{ t('repair.photos') }}
@@ -66,7 +67,7 @@ const answer = (questionId: string, given: (typeof ANSWERS)[number]) =>
         <button
           type="button"
           class="no-print"
-          :aria-label="t('repair.strikeOutOf', { about: workEntryWords(e).about })"
+          :aria-label="t('repair.strikeOutOf', { about })"
           @click="emit('strike', e.event.id)"
         >
           {{ t('repair.strikeOut') }}

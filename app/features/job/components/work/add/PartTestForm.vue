@@ -33,7 +33,7 @@ const lot = computed(() => {
 })
 const send = () =>
   emit('send', partTestEvent(form.value, setup.value), () => {
-    form.value = emptyPart()
+    form.value = emptyPart(form.value.figures)
   })
 </script>
 
