@@ -1,5 +1,6 @@
 import { voltageRatioToDb } from '../quantity'
 import { modulationOf, samePower } from '../sheet'
+import type { Turn } from './staleBy'
 import type { TakenReading } from './takenReading'
 import type { RowConditions } from './jobEvent'
 
@@ -29,7 +30,7 @@ export type Difference =
   | { readonly kind: 'warm-up'; readonly beforeS: number; readonly afterS: number }
   | { readonly kind: 'unknown'; readonly what: 'supply' | 'warm-up' }
   /** the reading "as found" was taken when these had been turned: it is not how the set came */
-  | { readonly kind: 'turned-before'; readonly designators: readonly string[] }
+  | { readonly kind: 'turned-before'; readonly turns: readonly Turn[] }
 
 /**
  * Whether two readings of the same cell may be compared.
@@ -43,8 +44,7 @@ export function comparability(before: TakenReading, after: TakenReading, warmUpS
   const out = physicalDifferences(a, b)
   if (before.reading.instrument !== after.reading.instrument)
     out.push({ kind: 'instrument', before: before.reading.instrument, after: after.reading.instrument })
-  const designators = [...new Set(before.turnedBefore.map(t => t.designator))]
-  if (designators.length > 0) out.push({ kind: 'turned-before', designators })
+  if (before.turnedBefore.length > 0) out.push({ kind: 'turned-before', turns: before.turnedBefore })
   return [...out, ...warmUp(before.reading.quantity, a.onTimeS, b.onTimeS, warmUpS)]
 }
 

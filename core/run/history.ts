@@ -2,6 +2,7 @@ import type { Reading } from '../quantity'
 import { adjusterOf, stepOf, type ModelSheet } from '../sheet'
 import { answeredTurns, turnQuestion, type TurnQuestion } from './inferredTurns'
 import type { JobEvent, RowTaken } from './jobEvent'
+import { firstMending } from './jobKind'
 import { entriesOfSheet } from './modelChange'
 import type { TakenReading } from './takenReading'
 import { cellOf, staleRule, type StaleRule, type Turn } from './staleBy'
@@ -70,18 +71,18 @@ export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
     if (event.kind === 'row-taken') takeRow(event, order)
   })
   const around = turnsAround(turns, rule)
-  const firstWork = Math.min(...turns.filter(t => !t.isControl).map(t => t.order), firstMended(events))
+  const firstWork = firstWorkOf(turns, events)
   const readings = taken.map(t => ({ ...t, ...around(t), isAfterWork: t.order > firstWork }))
   return { turns, questions, readings }
 }
 
-type Unjudged = Omit<TakenReading, 'staleBy' | 'turnedBefore' | 'isAfterWork'>
-
-/** Place of the first part that was replaced or treated; Infinity = none was. */
-function firstMended(events: readonly JobEvent[]): number {
-  const first = events.findIndex(e => e.kind === 'part-changed' || e.kind === 'treated')
-  return first < 0 ? Infinity : first
+/** Place of the first thing that somebody said he did to the set; Infinity = nothing. */
+function firstWorkOf(turns: readonly Turn[], events: readonly JobEvent[]): number {
+  const first = turns.find(t => !t.isControl && !t.inferred)
+  return Math.min(first?.order ?? Infinity, firstMending(events))
 }
+
+type Unjudged = Omit<TakenReading, 'staleBy' | 'turnedBefore' | 'isAfterWork'>
 
 /** Why readings were struck out, by their ids. */
 export function struckReasons(events: readonly JobEvent[]): Map<string, string> {

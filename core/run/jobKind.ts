@@ -15,5 +15,23 @@ export function jobKindOf(events: readonly JobEvent[]): JobKind {
  * measured: a part replaced, a spot treated. Turned adjusters make single readings stale instead. -1 = none.
  */
 export function lastMending(events: readonly JobEvent[]): number {
-  return events.findLastIndex(e => e.kind === 'part-changed' || e.kind === 'treated')
+  return events.findLastIndex(isMending)
+}
+
+const isMending = (e: JobEvent) => e.kind === 'part-changed' || e.kind === 'treated'
+
+/**
+ * Place of the first entry by which the set is not any more as it came: mended, or put right while it was
+ * looked at. Infinity = none.
+ */
+export function firstMending(events: readonly JobEvent[]): number {
+  const states = new Map(
+    events.flatMap(e => (e.kind === 'item-inspected' ? [[e.itemId, e.state] as const] : [])),
+  )
+  const first = events.findIndex(
+    e =>
+      isMending(e) ||
+      (e.kind === 'item-inspected' && e.state === 'treated' && states.get(e.itemId) === 'treated'),
+  )
+  return first < 0 ? Infinity : first
 }

@@ -12,6 +12,6 @@ export interface TakenReading {
   readonly staleBy: readonly Turn[]
   /** turns before it that change what it measured, other than of front-panel controls */
   readonly turnedBefore: readonly Turn[]
-  /** something had been turned, replaced or treated before, whether it changes this reading or not */
+  /** something had been turned (and logged), replaced or treated before, whether it changes this or not */
   readonly isAfterWork: boolean
 }

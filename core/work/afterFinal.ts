@@ -1,5 +1,5 @@
 import { jobKindOf, settlements, type JobEvent } from '../run'
-import { kindHas, type ModelSheet } from '../sheet'
+import { kindHas, type ModelSheet, type Step } from '../sheet'
 
 /**
  * What a replaced final or driver owes, in this order: bias before the first key-down (F52, F65: common
@@ -64,16 +64,19 @@ export function owedAfterFinal(sheet: ModelSheet, events: readonly JobEvent[]): 
 
 const biasSteps = (sheet: ModelSheet) => sheet.procedure.filter(s => s.bias !== undefined && s.bias !== null)
 
-/** Every step that sets a bias was measured and confirmed since, and not begun again. */
+/** Every step that sets a bias was confirmed since, not begun again, and nothing of it turned after. */
 function isBiasSet(sheet: ModelSheet, since: readonly JobEvent[]): boolean {
   const steps = biasSteps(sheet)
-  const isDone = (id: string) => {
+  const isDone = ({ id, adjusters }: Step) => {
     const last = since.findLast(
-      e => (e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === id,
+      e =>
+        ((e.kind === 'step-confirmed' || e.kind === 'step-reopened') && e.stepId === id) ||
+        (e.kind === 'adjuster-turned' && e.designators.some(d => adjusters.includes(d))) ||
+        (e.kind === 'unlisted-turned' && e.role === 'bias'),
     )
     return last?.kind === 'step-confirmed' && last.outcome === 'done'
   }
-  return steps.length > 0 && steps.every(s => isDone(s.id))
+  return steps.length > 0 && steps.every(isDone)
 }
 
 function ofRepair(sheet: ModelSheet): readonly Owed[] {

@@ -160,6 +160,14 @@ describe('bias of a new final on a sheet that has a step for it', () => {
     outcome,
     reason: '',
   })
+  const turned: JobEvent = {
+    kind: 'adjuster-turned',
+    id: 't',
+    atMs: 2,
+    designators: ['RVG'],
+    stepId: step,
+    startPosition: '',
+  }
   const reopened: JobEvent = { kind: 'step-reopened', id: 'r', atMs: 3, stepId: step, reason: 'drifts' }
   it.each([
     ['nothing was confirmed', [changed], true],
@@ -167,6 +175,8 @@ describe('bias of a new final on a sheet that has a step for it', () => {
     ['its step was confirmed since', [changed, confirmed('done')], false],
     ['it was left outside its window', [changed, confirmed('as-is')], true],
     ['its step was begun again', [changed, confirmed('done'), reopened], true],
+    ['it was turned after', [changed, confirmed('done'), turned], true],
+    ['it was turned and confirmed', [changed, turned, confirmed('done')], false],
   ] as const)('%s: owed %s', (_what, events, isOwed) => {
     expect(biasBeforeKey(LX8M, events)).toBe(isOwed)
     expect(owedAfterFinal(LX8M, events).some(o => o.title.startsWith('Bias of the new device, before'))).toBe(

@@ -34,7 +34,12 @@ describe('as found, read when the set was no longer as it came', () => {
       'As found, not as it came: RV4 had been turned before these were read: Channel 19, carrier.',
     ])
     const cell = late.state.compared.find(c => c.point.id === 'carrier-19' && c.want.quantity === 'powerW')!
-    expect(cell.differences).toContainEqual({ kind: 'turned-before', designators: ['RV4'] })
+    expect(cell.differences).toContainEqual(
+      expect.objectContaining({
+        kind: 'turned-before',
+        turns: [expect.objectContaining({ designator: 'RV4' })],
+      }),
+    )
     expect(levelChange(cell)).toBeNull()
     expect(late.claims[0]!.outcome).toBe('not-measured')
     expect(paper(late)).not.toMatch(/when it came|instead of 3\.2/)
@@ -52,6 +57,20 @@ describe('as found, read when the set was no longer as it came', () => {
     expect(lateWords(late.state.asFound)).toHaveLength(1)
     expect(paper(late)).toMatch(/3\.20? W when first read, after work had begun/)
     expect(paper(late)).not.toMatch(/when it came/)
+  })
+  it('of a row of which a part is as it came only the rest is named', () => {
+    const both = w.found('carrier-19', { powerW: [3.2, 0.1], carrierHz: [27_185_000, 3] })
+    expect(words(w.turned('RV4'), both)[0]).toMatch(/: Channel 19, carrier \(power, average\)\.$/)
+  })
+  it('what was put right while it was looked at was work too, unless that was a slip', () => {
+    const looked = (state: 'treated' | 'fine') =>
+      w.work({ kind: 'item-inspected', itemId: 'I33', state, text: '' })
+    expect(words(looked('treated'), carrier())).toHaveLength(1)
+    expect(words(looked('treated'), looked('fine'), carrier())).toEqual([])
+  })
+  it('a turn that nobody logged says that it is inferred', () => {
+    const at = (watts: number) => w.step('A2.7', 'ch19', { powerW: [watts, 0.05] })
+    expect(words(at(3), at(3.9), carrier())[0]).toMatch(/RV4 \(inferred from a reading that moved\)/)
   })
   it('a turn that was struck out never was', () => {
     const turn = w.turned('RV4')

@@ -13,6 +13,7 @@ import {
 import { HEX_BYTE, groupDigits, quantityInfo, showPlain } from '#core/quantity'
 import { clockTime } from './dateWords'
 import { showAgainst, statusWord } from './verdictWords'
+import { turnedNames } from './turnedNames'
 
 /** "CT1 (reference trimmer) turned 10:32, seen by the reading" */
 export function turnWords(turns: readonly Turn[]): string {
@@ -116,7 +117,7 @@ export function differenceWords(d: Difference): string {
         after: translated(d.after) || t('run.asUsual'),
       })
     case 'turned-before':
-      return t('run.turnedBeforeAsFound', { list: d.designators.join(', ') })
+      return t('run.turnedBeforeAsFound', { list: turnedNames(d.turns) })
     case 'warm-up':
       return t('run.minThenMinAfterPowerOn', {
         beforeS: Math.round(d.beforeS / 60),

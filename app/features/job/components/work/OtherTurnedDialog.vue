@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import type { NewWorkEvent } from '../../logic/useEventForm'
+import { vFocus } from '~/ui/vFocus'
 import TurnedForm from './add/TurnedForm.vue'
 
 /** What was turned that is not on the sheet, asked where one works on a step. */
@@ -14,6 +15,7 @@ const emit = defineEmits<{ send: [event: NewWorkEvent, kept?: () => void]; close
       <v-card-text>
         <TurnedForm
           v-slot="{ isComplete }"
+          v-focus
           class="stacked"
           :wrong="wrong"
           @send="event => emit('send', event, () => emit('close'))"

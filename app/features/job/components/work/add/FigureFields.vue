@@ -15,6 +15,13 @@ const of = (id: PartFigureId) => typed.value[id] ?? emptyFigure()
 const put = (id: PartFigureId, part: Partial<TypedFigure>) => {
   typed.value = { ...typed.value, [id]: { ...of(id), ...part } }
 }
+const PARTS = ['value', 'low', 'high'] as const satisfies readonly (keyof TypedFigure)[]
+const RANGE = { low: ['part.typeFrom', 'part.typeFromOf'], high: ['part.typeTo', 'part.typeToOf'] } as const
+const labelOf = (id: PartFigureId, part: keyof TypedFigure) =>
+  part === 'value' ? t(FIGURE_WORDS[id]) : t(RANGE[part][0])
+/** By itself the label of a range does not say of what. */
+const nameOf = (id: PartFigureId, part: keyof TypedFigure) =>
+  part === 'value' ? undefined : t(RANGE[part][1], { figure: t(FIGURE_WORDS[id]) })
 /** Only figures that were typed are sent: a problem names the place among those. */
 function wrongAt(id: PartFigureId, field: keyof TypedFigure) {
   const sent = props.figures.filter(f => of(f).value.trim() !== '')
@@ -25,28 +32,14 @@ function wrongAt(id: PartFigureId, field: keyof TypedFigure) {
 <template>
   <template v-for="id in figures" :key="id">
     <v-text-field
-      :model-value="of(id).value"
-      :label="t(FIGURE_WORDS[id])"
+      v-for="part in PARTS"
+      :key="part"
+      :model-value="of(id)[part]"
+      :label="labelOf(id, part)"
+      :aria-label="nameOf(id, part)"
       :suffix="partFigureUnit(id).unit"
-      inputmode="text"
-      :error-messages="wrongAt(id, 'value')"
-      @update:model-value="(value: string) => put(id, { value })"
-    />
-    <v-text-field
-      :model-value="of(id).low"
-      :label="t('part.typeFrom')"
-      :suffix="partFigureUnit(id).unit"
-      :aria-label="t('part.typeFromOf', { figure: t(FIGURE_WORDS[id]) })"
-      :error-messages="wrongAt(id, 'low')"
-      @update:model-value="(low: string) => put(id, { low })"
-    />
-    <v-text-field
-      :model-value="of(id).high"
-      :label="t('part.typeTo')"
-      :suffix="partFigureUnit(id).unit"
-      :aria-label="t('part.typeToOf', { figure: t(FIGURE_WORDS[id]) })"
-      :error-messages="wrongAt(id, 'high')"
-      @update:model-value="(high: string) => put(id, { high })"
+      :error-messages="wrongAt(id, part)"
+      @update:model-value="(text: string) => put(id, { [part]: text })"
     />
   </template>
 </template>

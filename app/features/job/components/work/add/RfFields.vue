@@ -17,6 +17,24 @@ const HEAT = [
   { value: null, title: t('job.notChecked') },
   ...HEATS.map(h => ({ value: h, title: t(HEAT_WORDS[h]) })),
 ]
+interface SetupField {
+  readonly key: Exclude<keyof TestSetup, 'partKind'>
+  /** its name in the entry where it is another one */
+  readonly sent?: string
+  readonly label: string
+  readonly suffix?: string
+  readonly placeholder?: string
+}
+/** With what it was tried: it stays for the next part. */
+const SETUP: readonly SetupField[] = [
+  { key: 'reference', sent: 'rfReferenceW', label: t('job.referencePower'), suffix: 'W' },
+  { key: 'keyedS', label: t('part.keyed'), suffix: 's' },
+  { key: 'testSet', label: t('job.testSet'), placeholder: t('job.theWorkshopsOsmund40a') },
+  { key: 'meter', label: t('common.meter') },
+  { key: 'scale', label: t('job.scale'), placeholder: '5 W' },
+  { key: 'supplyV', label: t('form.supplyVoltage'), suffix: 'V' },
+  { key: 'supplyA', label: t('form.supplyCurrent'), suffix: 'A' },
+]
 </script>
 
 <template>
@@ -27,47 +45,16 @@ const HEAT = [
     inputmode="decimal"
     :error-messages="wrong('rfPowerW')"
   />
-  <v-text-field
-    v-model="setup.reference"
-    :label="t('job.referencePower')"
-    suffix="W"
-    inputmode="decimal"
-    :error-messages="wrong('rfReferenceW')"
-  />
   <v-select v-model="form.falls" :label="t('part.powerWhileKeyed')" :items="FALLS" />
   <v-select v-if="byHeat" v-model="form.heat" :label="t('job.caseTemperature')" :items="HEAT" />
   <v-text-field
-    v-model="setup.keyedS"
-    :label="t('part.keyed')"
-    suffix="s"
-    inputmode="decimal"
-    :error-messages="wrong('keyedS')"
-  />
-  <v-text-field
-    v-model="setup.testSet"
-    :label="t('job.testSet')"
-    :placeholder="t('job.theWorkshopsOsmund40a')"
-    :error-messages="wrong('testSet')"
-  />
-  <v-text-field v-model="setup.meter" :label="t('common.meter')" :error-messages="wrong('meter')" />
-  <v-text-field
-    v-model="setup.scale"
-    :label="t('job.scale')"
-    placeholder="5 W"
-    :error-messages="wrong('scale')"
-  />
-  <v-text-field
-    v-model="setup.supplyV"
-    :label="t('form.supplyVoltage')"
-    suffix="V"
-    inputmode="decimal"
-    :error-messages="wrong('supplyV')"
-  />
-  <v-text-field
-    v-model="setup.supplyA"
-    :label="t('form.supplyCurrent')"
-    suffix="A"
-    inputmode="decimal"
-    :error-messages="wrong('supplyA')"
+    v-for="f in SETUP"
+    :key="f.key"
+    v-model="setup[f.key]"
+    :label="f.label"
+    :suffix="f.suffix"
+    :placeholder="f.placeholder"
+    :inputmode="f.suffix ? 'decimal' : 'text'"
+    :error-messages="wrong(f.sent ?? f.key)"
   />
 </template>

@@ -4,7 +4,6 @@ import type { AdjusterRole } from '#core/sheet'
 import { t } from '#shared/i18n'
 import { ROLE_WORDS } from '#shared/words/roleWords'
 import { turnedOtherWords } from '#shared/words/workLogWords'
-import { vFocus } from '~/ui/vFocus'
 import type { NewWorkEvent } from '../../../logic/useEventForm'
 
 /** An adjuster that is not on the sheet: what was turned, what it sets, where it stood. */
@@ -35,7 +34,6 @@ function send() {
   <form class="fields" @submit.prevent="send">
     <v-text-field
       v-model="turned.name"
-      v-focus
       :label="t('job.whichAdjuster')"
       :placeholder="t('job.exampleCore')"
       maxlength="60"
