@@ -68,6 +68,7 @@ const BODIES: Record<JobEvent['kind'], Record<string, unknown>> = {
     designators: array(string().max(14).required()).min(1).max(40).required(),
     stepId: stepId(),
     startPosition: text('form.startingPosition').defined(),
+    isReturned: boolean().oneOf([true]).optional(),
   },
   'step-confirmed': {
     stepId: string().max(20).required(),

@@ -6,7 +6,7 @@ import { INSTRUMENT_PROFILES, STEPPED_PRESETS } from '../core/instrument'
 import { LESSONS } from '../core/practice'
 import { BENCH_KITS } from '../core/practice/instruments'
 import { QUANTITIES } from '../core/quantity'
-import { RIG_FAULTS, healthyRig, truthOf } from '../core/rig'
+import { RIG_DESIGNS, RIG_FAULTS, healthyRig, truthOf } from '../core/rig'
 import { COMPLAINTS } from '../core/rig/scenarios/complaints'
 import { CHANNEL_PLANS, RULE_SETS } from '../core/rules'
 import { STRIKE_REASONS } from '../core/run'
@@ -37,7 +37,7 @@ const FINAL_CHANGED = [
     text: '',
   },
 ] as const
-const testPoints = SHEETS.flatMap(s => Object.keys(truthOf(healthyRig(s.id, 1)).testPoints)).filter(
+const testPoints = RIG_DESIGNS.flatMap(s => Object.keys(truthOf(healthyRig(s.id, 1)).testPoints)).filter(
   name => !name.startsWith('RF behind'),
 )
 

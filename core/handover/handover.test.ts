@@ -214,8 +214,18 @@ describe('what was adjusted', () => {
     return adjusted(state.run, state.compared, events)
   }
   it('is said, inferred, or neither', () => {
-    expect(summary(FM)).toEqual({ declared: [], inferred: [], unexplained: [], elsewhere: [] })
+    const nothing = { declared: [], returned: [], inferred: [], unexplained: [], elsewhere: [] }
+    expect(summary(FM)).toEqual(nothing)
     expect(summary(FM, ...goodRun(), turned('RV3')).declared.map(t => t.designator)).toEqual(['RV3'])
+  })
+  it('is not what was put back to its mark, unless it was turned again', () => {
+    const back = { ...turned('CT3'), isReturned: true } as JobEvent
+    const names = (...events: JobEvent[]) => {
+      const { declared, returned } = summary(FM, ...events)
+      return [declared, returned].map(list => list.map(t => t.designator))
+    }
+    expect(names(turned('CT2'), turned('CT3'), back)).toEqual([['CT2'], ['CT3']])
+    expect(names(turned('CT3'), back, turned('CT3'))).toEqual([['CT3'], []])
   })
   it('readings that changed without a turn on record are named', () => {
     const at = (phase: Phase, powerW: number) =>

@@ -4,6 +4,8 @@ import { lastMending, validEvents, type ComparedCell, type JobEvent, type RunSta
 /** What the record says was adjusted: said, inferred, or neither although readings changed. */
 export interface AdjustedSummary {
   readonly declared: readonly Turn[]
+  /** turned, and put back to its mark at last */
+  readonly returned: readonly Turn[]
   /** nobody said so: a reading moved more than drift and noise explain; one of these, or several */
   readonly inferred: readonly Turn[]
   /** comparable cells that changed beyond both uncertainties with neither a turn nor a repair on record */
@@ -22,13 +24,14 @@ export function adjusted(
   events: readonly JobEvent[],
 ): AdjustedSummary {
   const last = (turns: readonly Turn[]) => [...new Map(turns.map(t => [t.designator, t])).values()]
-  const declared = last(run.history.turns.filter(t => !t.inferred))
+  const said = last(run.history.turns.filter(t => !t.inferred))
+  const [declared, returned] = [said.filter(t => !t.isReturned), said.filter(t => t.isReturned)]
   const inferred = last(run.history.turns.filter(t => t.inferred)).filter(
-    t => !declared.some(d => d.designator === t.designator),
+    t => !said.some(d => d.designator === t.designator),
   )
   const elsewhere = run.turnedElsewhere
-  const isSaid = declared.length + elsewhere.length > 0 || lastMending(validEvents(events)) >= 0
-  return { declared, inferred, unexplained: isSaid ? [] : compared.filter(changed), elsewhere }
+  const isSaid = said.length + elsewhere.length > 0 || lastMending(validEvents(events)) >= 0
+  return { declared, returned, inferred, unexplained: isSaid ? [] : compared.filter(changed), elsewhere }
 }
 
 function changed({ before, after, differences }: ComparedCell): boolean {

@@ -64,10 +64,7 @@ export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
   }
 
   events.forEach((event, order) => {
-    const when = { order, atMs: event.atMs, inferred: false }
-    if (event.kind === 'adjuster-turned')
-      turns.push(...event.designators.map(d => turnOf(sheet, d, { ...when, stepId: event.stepId })))
-    if (event.kind === 'unlisted-turned') turns.push({ ...unlistedTurn(event), ...when })
+    turns.push(...saidTurns(sheet, event, order))
     if (event.kind === 'row-taken') takeRow(event, order)
   })
   const around = turnsAround(turns, rule)
@@ -94,10 +91,19 @@ function unlistedTurn({ name, role }: Extract<JobEvent, { kind: 'unlisted-turned
   return { designator: name, name: null, role, modes: null, isControl: false, stepId: null }
 }
 
+/** What an entry says was turned. */
+function saidTurns(sheet: ModelSheet, event: JobEvent, order: number): Turn[] {
+  const when = { order, atMs: event.atMs, inferred: false }
+  if (event.kind === 'unlisted-turned') return [{ ...unlistedTurn(event), ...when }]
+  if (event.kind !== 'adjuster-turned') return []
+  const back = event.isReturned ? { isReturned: event.isReturned } : {}
+  return event.designators.map(d => turnOf(sheet, d, { ...when, ...back, stepId: event.stepId }))
+}
+
 function turnOf(
   sheet: ModelSheet,
   designator: string,
-  when: Pick<Turn, 'order' | 'atMs' | 'inferred' | 'stepId'>,
+  when: Pick<Turn, 'order' | 'atMs' | 'inferred' | 'stepId' | 'isReturned'>,
 ): Turn {
   const { name, role, kind, modes = null } = adjusterOf(sheet, designator)
   return { designator, name, role, modes, isControl: kind === 'control', ...when }

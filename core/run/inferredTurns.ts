@@ -15,6 +15,7 @@ const UNKNOWN_FREQUENCY_RATIO = 1e-6
  */
 const DRIFT_RATIO_PER_MIN = { warm: 0.75e-6, cold: 4.5e-6 }
 const FREQUENCIES: readonly Quantity[] = ['carrierHz', 'referenceHz']
+export const isFrequency = (quantity: Quantity): boolean => FREQUENCIES.includes(quantity)
 
 /** A reading in its row. */
 export interface InRow {
@@ -94,11 +95,11 @@ function noiseOf(reading: Reading): number {
   const { quantity, value } = reading
   const expanded = expandedUncertainty(reading)
   if (expanded !== null) return expanded
-  return Math.abs(value) * (FREQUENCIES.includes(quantity) ? UNKNOWN_FREQUENCY_RATIO : UNKNOWN_REPEATABILITY)
+  return Math.abs(value) * (isFrequency(quantity) ? UNKNOWN_FREQUENCY_RATIO : UNKNOWN_REPEATABILITY)
 }
 
 function driftAllowance(before: InRow, now: InRow, warmUpS: number): number {
-  if (!FREQUENCIES.includes(now.reading.quantity)) return 0
+  if (!isFrequency(now.reading.quantity)) return 0
   const isWarm = (before.row.conditions.onTimeS ?? 0) >= warmUpS
   const minutes = Math.abs(now.row.atMs - before.row.atMs) / 60_000
   return now.reading.value * (isWarm ? DRIFT_RATIO_PER_MIN.warm : DRIFT_RATIO_PER_MIN.cold) * minutes

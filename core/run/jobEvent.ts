@@ -33,6 +33,8 @@ export interface AdjusterTurned extends EventBase {
   readonly designators: readonly string[]
   readonly stepId: string | null
   readonly startPosition: string
+  /** put back to its mark: it stands where it stood, as far as a mark tells */
+  readonly isReturned?: true
 }
 export interface StepConfirmed extends EventBase {
   readonly kind: 'step-confirmed'

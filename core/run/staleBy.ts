@@ -19,6 +19,8 @@ export interface Turn {
   readonly atMs: number
   /** true = nobody said so: a reading moved by more than drift and noise explain */
   readonly inferred: boolean
+  /** put back to its mark; what it moves is the same only as far as a mark tells */
+  readonly isReturned?: true
 }
 
 /** What decides which turns change a reading; readings of one cell are changed by the same turns. */

@@ -7,6 +7,7 @@ import { LARKFIELD_LX8 } from './larkfieldLx8/sheet'
 import { LARKFIELD_LX8M } from './larkfieldLx8Mosfet/sheet'
 import { OSMUND_27F } from './osmund27f/sheet'
 import { OSMUND_40A } from './osmund40a/sheet'
+import { OSMUND_B27 } from './osmundB27/sheet'
 import { QUILLON_HB150 } from './quillonHb150/sheet'
 import { QUILLON_P5 } from './quillonP5/sheet'
 import { QUILLON_P7 } from './quillonP7/sheet'
@@ -14,6 +15,7 @@ import { QUILLON_P7 } from './quillonP7/sheet'
 /** Every sheet revision that jobs may refer to; a corrected sheet is added, never changed in place. */
 export const SHEETS: readonly ModelSheet[] = [
   OSMUND_27F,
+  OSMUND_B27,
   OSMUND_40A,
   LARKFIELD_LX8,
   LARKFIELD_LX8M,

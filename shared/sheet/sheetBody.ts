@@ -3,6 +3,7 @@ import { ValidationError, array, lazy, mixed, number, object, string, uuid } fro
 import {
   ADJUSTER_KINDS,
   ADJUSTER_ROLES,
+  RAISED_BY,
   SET_KINDS,
   SHEET_TEMPLATES,
   checkSheet,
@@ -46,7 +47,7 @@ const adjuster = closed({
   turn: words('common.direction', 300),
   tool: words('common.tool', 200),
   caution: orNothing('form.caution'),
-  raisedBy: string().oneOf(['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down']).optional(),
+  raisedBy: string().oneOf(RAISED_BY).optional(),
   modes: array(mode()).max(8).optional(),
   board: boardPosition(),
 }).required()

@@ -47,7 +47,10 @@ const WORDS: Words = {
     `${e.pointId}: ` +
     `${e.readings.map(r => `${QUANTITIES[r.quantity].symbol} ${showPlain(r.value, r.quantity)}`).join(', ')}`,
   'reading-struck': e => t('entry.aReadingStruckOut', { reason: translated(e.reason) }),
-  'adjuster-turned': e => t('entry.adjusted', { list: e.designators.join(', ') }),
+  'adjuster-turned': e =>
+    e.isReturned
+      ? t('entry.putBackToMark', { list: e.designators.join(', ') })
+      : t('entry.adjusted', { list: e.designators.join(', ') }),
   'step-confirmed': e =>
     t('entry.stepConfirmed', {
       stepId: e.stepId,

@@ -84,12 +84,14 @@ const withoutId = (words: string) => words.replace(/^R-[A-Z0-9]+: /, '')
 const turnName = (t: Turn) => (t.name ? `${t.designator} (${t.name})` : t.designator)
 
 /** What was adjusted, as the record bears it: said, inferred, or changed without a turn on record. */
-export function adjustedWords({ declared, inferred, unexplained, elsewhere }: AdjustedSummary): string[] {
+export function adjustedWords(summary: AdjustedSummary): string[] {
+  const { declared, returned, inferred, unexplained, elsewhere } = summary
   const out: string[] = []
   if (elsewhere.length > 0) out.push(t('paper.adjustedByOtherSheet', { list: elsewhere.join(', ') }))
   if (declared.length > 0) out.push(t('paper.adjusted', { list: declared.map(turnName).join(', ') }))
+  if (returned.length > 0) out.push(t('paper.turnedAndPutBack', { list: returned.map(turnName).join(', ') }))
   if (inferred.length > 0) out.push(t('paper.probablyAdjusted', { list: inferred.map(turnName).join(', ') }))
-  if (declared.length === 0 && inferred.length === 0 && elsewhere.length === 0) {
+  if ([declared, returned, inferred, elsewhere].every(list => list.length === 0)) {
     out.push(
       unexplained.length === 0
         ? t('paper.noAdjustmentIsOnRecord')

@@ -91,6 +91,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   instruction: 'sheet.instructionField',
   why: 'sheet.reason',
   adjusters: 'sheet.adjustersField',
+  adjuster: 'sheet.adjustersField',
   keyDownLimitS: 'sheet.longestKeyDown',
   expected: 'sheet.expectedField',
   value: 'sheet.valueField',
@@ -106,6 +107,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   bias: 'sheet.bias',
   kind: 'sheet.kindField',
   role: 'sheet.roleInTheCircuit',
+  raisedBy: 'sheet.raisedBy',
   skipIf: 'sheet.notNeededIf',
   channels: 'sheet.channels',
   planId: 'sheet.channels',
@@ -126,7 +128,11 @@ export const fieldWords = (field: string) => named(FIELD_WORDS, field)
 /** A field as it is called: "CT2, where it is". */
 export function fieldPathWords(path: string): string {
   const { part, id, field } = fieldAddress(path)
-  return `${part === 'step' ? t('sheet.stepLine', { id }) : id}, ${fieldWords(field)}`
+  const holder = {
+    step: t('sheet.stepLine', { id }),
+    oscillator: t('sheet.locationOscillator', { name: id }),
+  }
+  return `${part === 'step' || part === 'oscillator' ? holder[part] : id}, ${fieldWords(field)}`
 }
 
 export function fieldValueWords(value: FieldValue): string {

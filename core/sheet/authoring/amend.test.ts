@@ -62,7 +62,34 @@ describe('corrections', () => {
     expect(swap).toMatchObject({ kind: 'swap', designators: ['CT2', 'CT3'] })
     const swapped = amended(FM, swap!.changes)
     expect(fieldValue(swapped, 'adjuster/CT3/board')).toEqual(fieldValue(FM, 'adjuster/CT2/board'))
-    expect(suggestions(FM, 'step/A1.5/adjusters').map(s => s.designators)).toContainEqual(['CT3'])
+  })
+  it('two that the sheet took for each other are exchanged in the circuit, wherever it names them', () => {
+    const [exchange] = suggestions(FM, 'step/A1.5/adjusters')
+    expect(exchange).toMatchObject({ kind: 'exchange', designators: ['CT3', 'CT2'] })
+    expect(exchange!.changes[0]).toMatchObject({ line: 'step/A1.5/adjusters', to: ['CT3'] })
+    const after = amended(FM, exchange!.changes)
+    expect(fieldValue(after, 'adjuster/CT3/role')).toBe('tx-crystal')
+    expect(fieldValue(after, 'adjuster/CT3/caution')).toMatch(/^CT2 beside it sets receive/)
+    expect(fieldValue(after, 'adjuster/CT3/where')).toBe(fieldValue(FM, 'adjuster/CT3/where'))
+    expect(after.scheme!.oscillators.map(o => o.adjuster)).toEqual(['CT1', 'CT3', 'CT2'])
+    expect(amended(after, suggestions(after, 'step/A1.5/adjusters')[0]!.changes)).toEqual(FM)
+  })
+  it('a step alone that names the wrong one of two names the other', () => {
+    const wrong = amended(FM, [{ line: 'step/A1.5/adjusters', from: ['CT2'], to: ['CT3'] }])
+    expect(suggestions(wrong, 'step/A1.5/adjusters')[0]).toMatchObject({ kind: 'twin', designators: ['CT2'] })
+  })
+  it.each([
+    ['adjuster/CT2/role', 'nonsense'],
+    ['adjuster/CT2/role', null],
+    ['adjuster/CT2/raisedBy', 'sideways'],
+    ['adjuster/CT2/modes', []],
+    ['oscillator/xt/adjuster', ['CT2']],
+  ])('%s cannot hold %j either', (line, to) => {
+    expect(() => amended(FM, [{ line, from: null, to: to as never }])).toThrowSaying('cannot hold')
+  })
+  it('what an adjuster no longer says is not there', () => {
+    const up = amended(FM, [{ line: 'adjuster/CT2/raisedBy', from: null, to: 'clockwise' }])
+    expect(amended(up, [{ line: 'adjuster/CT2/raisedBy', from: 'clockwise', to: null }])).toEqual(FM)
   })
   it.each([
     ['clockwise raises, 270\u00b0', 'anticlockwise raises, 270\u00b0'],

@@ -1,6 +1,7 @@
 import { message } from '../../message'
 import { CoreError } from '../../errors'
-import type { ModelSheet } from '../modelSheet'
+import { MODES } from '../../rules'
+import { ADJUSTER_ROLES, RAISED_BY, type ModelSheet } from '../modelSheet'
 import { checkSheet } from './checkSheet'
 import { fieldKind, withField, type FieldValue } from './field'
 
@@ -54,6 +55,12 @@ function fits(path: string, to: FieldValue): boolean {
       return to === null || (typeof to === 'number' && to > 0 && to <= 600)
     case 'designators':
       return Array.isArray(to) && to.every(d => typeof d === 'string')
+    case 'role':
+      return isOneOf(ADJUSTER_ROLES, to)
+    case 'raised-by':
+      return to === null || isOneOf(RAISED_BY, to)
+    case 'modes':
+      return to === null || (Array.isArray(to) && to.length > 0 && to.every(m => isOneOf(MODES, m)))
     case 'position':
       return (
         typeof to === 'object' &&
@@ -66,3 +73,6 @@ function fits(path: string, to: FieldValue): boolean {
       )
   }
 }
+
+const isOneOf = (known: readonly string[], value: unknown) =>
+  typeof value === 'string' && known.includes(value)

@@ -1,6 +1,14 @@
 import { message } from '../../message'
 import { CoreError } from '../../errors'
-import type { Adjuster, BoardPosition, ModelSheet, SpecLine, Step, TestPoint } from '../modelSheet'
+import type {
+  Adjuster,
+  BoardPosition,
+  ModelSheet,
+  Oscillator,
+  SpecLine,
+  Step,
+  TestPoint,
+} from '../modelSheet'
 
 /** What a field of a sheet can hold. */
 export type FieldValue = string | number | null | readonly string[] | BoardPosition
@@ -12,11 +20,12 @@ export interface FieldAddress {
   readonly field: string
 }
 
-export const FIELD_PARTS = ['adjuster', 'step', 'test-point', 'specification'] as const
+export const FIELD_PARTS = ['adjuster', 'step', 'oscillator', 'test-point', 'specification'] as const
 export type FieldPart = (typeof FIELD_PARTS)[number]
 
 /** How a field is typed. */
-export type FieldKind = 'text' | 'optional-text' | 'seconds' | 'designators' | 'position'
+export type FieldKind =
+  'text' | 'optional-text' | 'seconds' | 'designators' | 'position' | 'role' | 'raised-by' | 'modes'
 
 /** Fields that can be corrected on the job; everything else is changed in the editor of the sheet. */
 export const CORRECTABLE_FIELDS: Readonly<Record<FieldPart, Readonly<Record<string, FieldKind>>>> = {
@@ -28,6 +37,9 @@ export const CORRECTABLE_FIELDS: Readonly<Record<FieldPart, Readonly<Record<stri
     moves: 'text',
     caution: 'optional-text',
     board: 'position',
+    role: 'role',
+    raisedBy: 'raised-by',
+    modes: 'modes',
   },
   'step': {
     title: 'text',
@@ -36,6 +48,7 @@ export const CORRECTABLE_FIELDS: Readonly<Record<FieldPart, Readonly<Record<stri
     adjusters: 'designators',
     keyDownLimitS: 'seconds',
   },
+  'oscillator': { adjuster: 'optional-text' },
   'test-point': {
     name: 'text',
     where: 'text',
@@ -46,14 +59,37 @@ export const CORRECTABLE_FIELDS: Readonly<Record<FieldPart, Readonly<Record<stri
   'specification': { value: 'text' },
 }
 
-type Holder = Adjuster | Step | TestPoint | SpecLine
-const LISTS = {
-  'adjuster': 'adjusters',
-  'step': 'procedure',
-  'test-point': 'testPoints',
-  'specification': 'specification',
-} as const
-const ID = { 'adjuster': 'designator', 'step': 'id', 'test-point': 'id', 'specification': 'what' } as const
+type Holder = Adjuster | Step | Oscillator | TestPoint | SpecLine
+/** Where the parts of each kind stand in a sheet. */
+const LISTS: Readonly<Record<FieldPart, PartList>> = {
+  'adjuster': topList('adjusters'),
+  'step': topList('procedure'),
+  'oscillator': {
+    of: sheet => sheet.scheme?.oscillators,
+    withList: (sheet, list) =>
+      sheet.scheme
+        ? { ...sheet, scheme: { ...sheet.scheme, oscillators: list as readonly Oscillator[] } }
+        : sheet,
+  },
+  'test-point': topList('testPoints'),
+  'specification': topList('specification'),
+}
+interface PartList {
+  readonly of: (sheet: ModelSheet) => readonly Holder[] | undefined
+  readonly withList: (sheet: ModelSheet, list: readonly Holder[]) => ModelSheet
+}
+function topList(key: 'adjusters' | 'procedure' | 'testPoints' | 'specification'): PartList {
+  return { of: sheet => sheet[key], withList: (sheet, list) => ({ ...sheet, [key]: list }) }
+}
+const ID: Readonly<Record<FieldPart, string>> = {
+  'adjuster': 'designator',
+  'step': 'id',
+  'oscillator': 'id',
+  'test-point': 'id',
+  'specification': 'what',
+}
+/** A field of an adjuster that says nothing is not there. */
+const LEFT_OUT: readonly FieldKind[] = ['raised-by', 'modes']
 
 export function fieldPath(part: FieldPart, id: string, field: string): string {
   return `${part}/${id}/${field}`
@@ -91,14 +127,19 @@ export function fieldValue(sheet: ModelSheet, path: string): FieldValue {
 export function withField(sheet: ModelSheet, path: string, value: FieldValue): ModelSheet {
   const { part, id, field } = fieldAddress(path)
   fieldValue(sheet, path)
-  return {
-    ...sheet,
-    [LISTS[part]]: holders(sheet, part).map(h => (idOf(h, part) === id ? { ...h, [field]: value } : h)),
+  const isGone = value === null && LEFT_OUT.includes(fieldKind(path))
+  const put = (h: Holder): Holder => {
+    const { [field]: _before, ...rest } = h as unknown as Record<string, unknown>
+    return (isGone ? rest : { ...h, [field]: value }) as unknown as Holder
   }
+  return LISTS[part].withList(
+    sheet,
+    holders(sheet, part).map(h => (idOf(h, part) === id ? put(h) : h)),
+  )
 }
 
 function holders(sheet: ModelSheet, part: FieldPart): readonly Holder[] {
-  return sheet[LISTS[part]] ?? []
+  return LISTS[part].of(sheet) ?? []
 }
 
 function idOf(holder: Holder, part: FieldPart): string {

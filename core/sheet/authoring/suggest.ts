@@ -1,12 +1,17 @@
 import { adjusterOf } from '../lookup'
-import type { Adjuster, ModelSheet } from '../modelSheet'
+import type { Adjuster, ModelSheet, Step } from '../modelSheet'
+import { GOES_STALE, topicOf } from '../staleness'
 import type { FieldChange } from './amend'
+import { exchanged } from './exchange'
 import { fieldAddress, fieldPath, fieldValue } from './field'
 
 /** A correction that is likely enough to be offered for one press. */
 export interface Suggestion {
-  /** opposite = the words turned round; twin = an adjuster taken for another; swap = two change places */
-  readonly kind: 'opposite' | 'twin' | 'swap'
+  /**
+   * opposite = the words turned round; twin = an adjuster taken for another; swap = two change places;
+   * exchange = two change what they are in the circuit
+   */
+  readonly kind: 'opposite' | 'twin' | 'swap' | 'exchange'
   /** designators of those that are meant */
   readonly designators: readonly string[]
   readonly changes: readonly FieldChange[]
@@ -55,16 +60,33 @@ export function suggestions(sheet: ModelSheet, path: string): Suggestion[] {
   }
   if (part === 'adjuster' && (field === 'where' || field === 'board'))
     out.push(...twins(sheet, adjusterOf(sheet, id)).map(t => swapped(adjusterOf(sheet, id), t)))
-  if (part === 'step' && field === 'adjusters' && Array.isArray(value) && value.length === 1) {
-    for (const t of twins(sheet, adjusterOf(sheet, value[0] as string)))
-      out.push({
-        kind: 'twin',
-        designators: [t.designator],
-        changes: [{ line: path, from: value, to: [t.designator] }],
-      })
-  }
+  if (part === 'step' && field === 'adjusters' && Array.isArray(value) && value.length === 1)
+    out.push(...otherAdjusters(sheet, id, adjusterOf(sheet, value[0] as string)))
   return out
 }
+
+/**
+ * What a step turns instead. Where the one that it names is what such a step turns, the sheet took two of
+ * them for each other everywhere; else the step alone names the wrong one.
+ */
+function otherAdjusters(sheet: ModelSheet, stepId: string, named: Adjuster): Suggestion[] {
+  const step = sheet.procedure.find(s => s.id === stepId)!
+  return twins(sheet, named).map(twin => {
+    const designators = [twin.designator, named.designator]
+    if (twin.role !== named.role && moves(named, step))
+      return { kind: 'exchange', designators, changes: exchanged(sheet, named, twin, step) }
+    const line = fieldPath('step', step.id, 'adjusters')
+    return {
+      kind: 'twin',
+      designators: [twin.designator],
+      changes: [{ line, from: step.adjusters, to: [twin.designator] }],
+    }
+  })
+}
+
+/** Whether turning it changes anything that the step measures. */
+const moves = ({ role }: Adjuster, { points }: Step): boolean =>
+  points.some(p => p.wants.some(w => GOES_STALE[role].topics.includes(topicOf(w.quantity, p.state))))
 
 /** So near that one is taken for the other [of the board]. */
 const NEAR = 0.2

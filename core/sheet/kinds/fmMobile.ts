@@ -1,7 +1,7 @@
 import { DRIFT_HZ_PER_MIN, FIRST_LIMIT_A, REST, WARM_UP_S, type KindInfo } from './kindInfo'
 
 export const FM_MOBILE: KindInfo = {
-  label: 'FM mobile',
+  label: 'FM mobile or base',
   rest: REST.usual,
   heatS: 45,
   warmUpS: WARM_UP_S.usual,

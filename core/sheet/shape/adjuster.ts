@@ -29,6 +29,8 @@ export type AdjusterRole = (typeof ADJUSTER_ROLES)[number]
 export const ADJUSTER_KINDS = ['trimmer', 'core', 'preset', 'fixed-part', 'menu-value', 'control'] as const
 export type AdjusterKind = (typeof ADJUSTER_KINDS)[number]
 
+export const RAISED_BY = ['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down'] as const
+
 export interface Adjuster {
   readonly designator: string
   /** fixed-part = a place where an adjuster could be and is not; menu-value = a number in a service menu */
@@ -41,7 +43,7 @@ export interface Adjuster {
   readonly tool: string
   readonly caution: string | null
   /** which way raises what it acts on, when that is known for certain; the advice of the run turns by it */
-  readonly raisedBy?: 'clockwise' | 'anticlockwise' | 'inwards' | 'outwards' | 'up' | 'down'
+  readonly raisedBy?: (typeof RAISED_BY)[number]
   /** modes that it acts on, where each has its own; no value = all */
   readonly modes?: readonly Mode[]
   readonly board: BoardPosition

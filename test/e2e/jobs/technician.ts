@@ -154,6 +154,19 @@ export class Technician {
     }
     await expect(page.locator('.said[role=status]')).toContainText('saved')
   }
+  /** One reading at each point of a step, one point after the other. */
+  async readPoints(step: string, ...values: readonly string[]) {
+    await this.press(this.page.locator(`[data-step="${step}"]`))
+    const row = this.page.locator('.typed')
+    for (const value of values) {
+      await this.key('t')
+      await expect(row).toBeVisible()
+      await this.page.keyboard.type(value)
+      this.fields += 1
+      await this.key('Enter')
+      await expect(row).toBeHidden()
+    }
+  }
   /** The adjusters of a step were turned. */
   async turn(step: string) {
     await this.press(this.page.locator(`[data-step="${step}"]`))

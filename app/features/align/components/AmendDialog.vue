@@ -32,7 +32,14 @@ const offered = computed(() => suggestions(props.sheet, props.path))
 function words({ kind: of, designators, changes }: Suggestion): string {
   const [first, second] = designators
   if (of === 'swap') return t('align.changePlaces', { first, second })
-  const twin = props.sheet.adjusters.find(a => a.designator === first)
+  const [twin, named] = [first, second].map(d => props.sheet.adjusters.find(a => a.designator === d))
+  if (of === 'exchange')
+    return t('align.takenForEachOther', {
+      first,
+      name: translated(named!.name),
+      second,
+      other: translated(twin!.name),
+    })
   return twin ? `${first}, ${translated(twin.name)}` : fieldValueWords(changes[0]!.to)
 }
 const kind = computed(() => fieldKind(props.path))

@@ -22,6 +22,7 @@ const props = defineProps<{
 }>()
 const emit = defineEmits<{
   turned: [designators: string[]]
+  putBack: [designator: string]
   other: [event: NewWorkEvent, kept?: () => void]
   show: []
   amend: [path: string]
@@ -95,13 +96,19 @@ function mark(path: string): string | null {
       <v-btn size="small" height="44" block @click="emit('turned', step.adjusters as string[])"
         >{{ t('align.logAdjustment') }} <kbd>A</kbd></v-btn
       >
-      <p v-if="single && lastTurn(single.designator)" class="quiet">
+      <p v-if="single && lastTurn(single.designator)?.isReturned" class="quiet">
+        {{ t('align.putBackAt', { clockTime: clockTime(lastTurn(single.designator)!.atMs) }) }}
+      </p>
+      <p v-else-if="single && lastTurn(single.designator)" class="quiet">
         {{
           t('align.adjustedAt', {
             clockTime: clockTime(lastTurn(single.designator)!.atMs),
             what: lastTurn(single.designator)!.inferred ? ` ${t('align.inferredFromTheReading')}` : '',
           })
         }}
+        <v-btn size="small" height="44" variant="text" @click="emit('putBack', single.designator)">{{
+          t('align.putBackToItsMark')
+        }}</v-btn>
       </p>
     </div>
     <OtherTurned

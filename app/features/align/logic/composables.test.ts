@@ -196,6 +196,23 @@ describe('taking rows', () => {
     expect(await rows.take(null, 'high-20')).toBe(true)
     expect(kept).toHaveLength(1)
   })
+  it('a row typed while the one before is being kept waits for its turn', async () => {
+    const done: string[] = []
+    const slow: (() => void)[] = []
+    const { rows } = taking({}, () => new Promise(resolve => slow.push(() => resolve())))
+    const type = (pointId: string) =>
+      rows
+        .takeTyped(null, pointId, [{ quantity: 'powerW', value: 3, instrument: null }])
+        .then(() => done.push(pointId))
+    const both = [type('high-1'), type('high-20')]
+    await nextTick()
+    expect(slow).toHaveLength(1)
+    slow[0]!()
+    await both[0]
+    slow[1]!()
+    await both[1]
+    expect(done).toEqual(['high-1', 'high-20'])
+  })
   it('typed values describe their row better than what happens to be live', async () => {
     const { kept, rows } = taking({ supplyV: 13.8 })
     await rows.takeTyped(null, 'high-20', [

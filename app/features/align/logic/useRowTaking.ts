@@ -36,7 +36,7 @@ const OBSTACLE_WORDS: Record<RowObstacle, MessageCode> = {
 /** Taking rows from instruments and by typing, alike in the matrix and in the run. */
 export function useRowTaking(parts: RowTakingParts) {
   const typing: Ref<{ pointId: string; first: string } | null> = ref(null)
-  let busy = false
+  let keeping: Promise<unknown> | null = null
   /** what was pointed out at which row since a row was last taken: a second press takes it all the same */
   const warned = new Set<string>()
 
@@ -88,7 +88,8 @@ export function useRowTaking(parts: RowTakingParts) {
       sayNoneLive(point)
       return false
     }
-    if (!(await store(stepId, point, readings))) return false
+    // A second press on a row that is being kept is one too many.
+    if (keeping || !(await store(stepId, point, readings))) return false
     const missing = point.wants.map(w => w.quantity).filter(q => !readings.some(r => r.quantity === q))
     const left = leftWords(readings.length, missing)
     sayKept(
@@ -131,6 +132,8 @@ export function useRowTaking(parts: RowTakingParts) {
       parts.say(t('align.notTaken', { list: problems.join(' ') }), 'problem')
       return false
     }
+    // Quick hands are at the next row already: it waits for its turn.
+    while (keeping) await keeping
     if (!(await store(stepId, point, readings))) return false
     if (typing.value === row) typing.value = null
     sayKept(point, readings, t('align.typedReadingsSaved'), false)
@@ -162,13 +165,17 @@ export function useRowTaking(parts: RowTakingParts) {
     )
   }
 
-  async function store(
+  function store(stepId: string | null, point: MeasurePoint, readings: readonly Reading[]): Promise<boolean> {
+    const kept = keep(stepId, point, readings).finally(() => (keeping = null))
+    keeping = kept
+    return kept
+  }
+
+  async function keep(
     stepId: string | null,
     point: MeasurePoint,
     readings: readonly Reading[],
   ): Promise<boolean> {
-    if (busy) return false
-    busy = true
     try {
       const seen = rowConditions(parts.sheet(), point, parts.liveOf)
       // What was typed in this row describes it better than what happens to be live.
@@ -189,8 +196,6 @@ export function useRowTaking(parts: RowTakingParts) {
     } catch (error) {
       parts.say(notStoredWords(error), 'problem')
       return false
-    } finally {
-      busy = false
     }
   }
 

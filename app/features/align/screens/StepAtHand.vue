@@ -5,10 +5,11 @@ import StepCentre from '../components/StepCentre.vue'
 import StepCoach from '../components/StepCoach.vue'
 import StepHead from '../components/StepHead.vue'
 import TurnQuestions from '../components/TurnQuestions.vue'
+import UnmovedNotice from '../components/UnmovedNotice.vue'
 import TypedRow from '../components/matrix/TypedRow.vue'
 import { computed } from 'vue'
-import { menuFormatOf } from '#core/sheet'
-import { lastCode, originalCode, panelTickA } from '#core/run'
+import { fieldPath, menuFormatOf } from '#core/sheet'
+import { lastCode, originalCode, panelTickA, unmoved } from '#core/run'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { useJobStore } from '~/features/job/store/job'
@@ -26,6 +27,7 @@ const { chosenPoint, pointId, state, point, want, missing, readout, coach, entri
 const { questions, waiting, nextElsewhere, hasReadings } = props.step
 const { quantity, shown, value, accuracy, readable, hold, ear } = readout
 const { typing } = entries
+const stayed = computed(() => unmoved(job.sheet!, state.value, run.value.history))
 </script>
 
 <template>
@@ -54,6 +56,12 @@ const { typing } = entries
   <TurnQuestions
     :questions="questions"
     @answer="(rowId, designators) => job.append({ kind: 'turn-answered', rowId, designators })"
+  />
+  <UnmovedNotice
+    v-if="stayed"
+    :seen="stayed"
+    @put-back="entries.putBack(stayed.designator)"
+    @amend="emit('amend', fieldPath('step', state.step.id, 'adjusters'))"
   />
   <TypedRow
     v-if="typing"

@@ -49,6 +49,16 @@ export function useStepEntries(position: Position, coach: ReturnType<typeof useA
         : designators.join(', ')
     say(t('align.loggedAsAdjusted', { which }))
   }
+  async function putBack(designator: string) {
+    await job.append({
+      kind: 'adjuster-turned',
+      designators: [designator],
+      stepId: stepId.value,
+      startPosition: '',
+      isReturned: true,
+    })
+    say(t('align.loggedAsPutBack', { designator }))
+  }
   async function passGate(reason: string) {
     await job.append({
       kind: 'gate-passed',
@@ -67,6 +77,7 @@ export function useStepEntries(position: Position, coach: ReturnType<typeof useA
     takeNow,
     takeBeat,
     turned,
+    putBack,
     passGate,
   }
 }

@@ -108,8 +108,9 @@ export const useJobStore = defineStore('job', () => {
     if (!job.value) return
     const whole = { ...event, id: uuid(), atMs: Date.now() } as JobEvent
     await outbox.append(job.value.id, whole, base.value?.id ?? null)
+    // The entry itself is safe; what it is shown with when the server is away is no reason to wait.
     if (base.value)
-      await saveSnapshot({ job: job.value, events: stored.value, sheet: base.value, found: foundBase.value })
+      void saveSnapshot({ job: job.value, events: stored.value, sheet: base.value, found: foundBase.value })
   }
 
   /** @param count entries that the server has */

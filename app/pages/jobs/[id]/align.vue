@@ -99,6 +99,7 @@ useBenchKeys({
       :turns="run.history.turns"
       :trust="trust"
       @turned="entries.turned"
+      @put-back="entries.putBack"
       @other="e => job.append(e)"
       @show="dialogs.open('board')"
       @amend="dialogs.amend"

@@ -1,7 +1,7 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
-import { ADJUSTER_KINDS, ADJUSTER_ROLES, type Adjuster } from '#core/sheet'
+import { ADJUSTER_KINDS, ADJUSTER_ROLES, RAISED_BY, type Adjuster } from '#core/sheet'
 import { ROLE_WORDS } from '#shared/words/roleWords'
 import { ADJUSTER_KIND_WORDS } from '#shared/words/sheetWords'
 import EditTable from './EditTable.vue'
@@ -11,7 +11,7 @@ import type { EditColumn } from './editColumn'
 defineProps<{ adjusters: readonly Adjuster[] }>()
 const emit = defineEmits<{ change: [adjusters: Adjuster[]]; table: [file: File] }>()
 const file = ref<HTMLInputElement | null>(null)
-const RAISED = ['', 'clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down'].map(v => ({
+const RAISED = ['', ...RAISED_BY].map(v => ({
   value: v,
   title: v || t('sheet.notKnown'),
 }))
