@@ -4,13 +4,13 @@ import { t } from '#shared/i18n'
 import { SIDE_WORDS, type Side } from './compareGauge'
 import { lateWords } from './lateWords'
 import { panelMeterWords } from './panelMeterWords'
+import { plateInputWords } from './plateInputWords'
 import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
 import { speechWords } from './speechWords'
 
 /**
  * What several rows of one phase say together: what was read too late to be as found, reach of the power
- * controls, the panel meter at two levels,
- * speech against the carrier.
+ * controls, the panel meter at two levels, speech against the carrier, plate input of valves.
  */
 export const remarksOfRows = (
   sheet: ModelSheet,
@@ -21,6 +21,7 @@ export const remarksOfRows = (
   ...rangeWordsOfRows(sheet, rows),
   ...panelMeterWords(rows),
   ...speechWords(rows),
+  ...plateInputWords(sheet, rows),
 ]
 
 export interface BothPhases {
@@ -38,7 +39,8 @@ export const remarksOfCompared = (
   ...lateWords(asFound),
   ...rangeWordsOfCompared(sheet, compared, sides),
   ...panelMeterWords(asLeft),
-  ...sides.flatMap(side =>
-    speechWords(side === 'before' ? asFound : asLeft).map(w => `${t(SIDE_WORDS[side])}: ${w}`),
-  ),
+  ...sides.flatMap(side => {
+    const rows = side === 'before' ? asFound : asLeft
+    return [...speechWords(rows), ...plateInputWords(sheet, rows)].map(w => `${t(SIDE_WORDS[side])}: ${w}`)
+  }),
 ]

@@ -14,8 +14,10 @@ describe('what the line to the antenna showed, in words', () => {
       '94 W forward, 0.8 W reflected, SWR 1.2',
     ))
   it('has the scale where the powers say nothing', () => {
-    expect(matchText(match({ swr: 1.3 }))).toBe('SWR 1.3')
-    expect(plain(matchText(match({ forwardW: 44, swr: 1.3 })))).toBe('44 W forward, SWR 1.3')
+    expect(matchText(match({ swr: 1.3 }))).toBe('SWR 1.3, about 1.7 % comes back')
+    expect(plain(matchText(match({ forwardW: 26, swr: 2.2 })))).toBe(
+      '26 W forward, SWR 2.2, about 14 % (3.7 W) comes back',
+    )
   })
   it('one power alone is no SWR; nothing back is 1.0; all of it is none', () => {
     expect(plain(matchText(match({ forwardW: 44 })))).toBe('44 W forward')

@@ -1,5 +1,5 @@
 import { t, translated, type MessageCode } from '#shared/i18n'
-import { groupDigits, numberForField, showPlain } from '#core/quantity'
+import { groupDigits, numberForField, showPlain, type Match } from '#core/quantity'
 import { channelHz, channelName, planOf } from '#core/rules'
 import type { SettingsNoted } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
@@ -55,10 +55,22 @@ export function matchText({ match }: Pick<SettingsNoted, 'match'>): string {
     forwardW === null ? '' : t('settings.forwardOf', { power: showPlain(forwardW, 'powerW') }),
     reflectedW === null ? '' : t('settings.reflectedOf', { power: showPlain(reflectedW, 'powerW') }),
     read ? swrText(read.swr) : '',
+    reflectedW === null && match.meterAt !== 'antenna-side' && read ? backText(read, forwardW) : '',
     match.meterAt === 'antenna-side' ? t('settings.behindTheTuner') : '',
   ]
     .filter(Boolean)
     .join(', ')
+}
+
+/** What an SWR that was read off a scale sends back. */
+function backText({ reflectedRatio }: Match, forwardW: number | null): string {
+  const share = groupDigits(100 * reflectedRatio, reflectedRatio < 0.1 ? 1 : 0)
+  return forwardW === null
+    ? t('settings.comesBack', { share })
+    : t('settings.comesBackOf', {
+        share,
+        power: showPlain(Number((forwardW * reflectedRatio).toPrecision(2)), 'powerW'),
+      })
 }
 
 const swrText = (swr: number) =>

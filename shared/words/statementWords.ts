@@ -13,6 +13,7 @@ export function statementWords(kind: StatementKind, checked: CheckedStatement): 
   const right = checked.verdict === 'possible'
   switch (kind.id) {
     case 'sideband':
+      if (checked.verdict === 'doubtful') return t('statement.moreThanFullModulation', { number })
       return right
         ? t('statement.possibleMaxEach', { number })
         : t('statement.impossibleFullModulationPutsAtMost', { number })

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { ALONE } from '../../../test/fixtures/doubts'
 import { boundToStandard, type Quantity, type Reading } from '../../quantity'
-import { operatingPoint, modelSheet, pointOf } from '../../sheet'
+import { operatingPoint, modelSheet, pointOf, type ModelSheet } from '../../sheet'
 import { challenges, sheetContradictions, type RowUnderDoubt } from './index'
 
 const LX8 = modelSheet('larkfield-lx8')
@@ -37,6 +37,17 @@ describe('readings against their meter', () => {
     expect(rules(LX8, 'fm-carrier', [read('powerW', 2.4)], scale(5))).toEqual([])
     expect(rules(LX8, 'fm-carrier', [read('powerW', 21)], scale(20))).toEqual(['P09'])
     expect(rules(LX8, 'fm-carrier', [read('powerW', 20, { bound: 'at-least' })], scale(20))).toEqual([])
+  })
+  it('P26: on a set of 25 mA a division 112.5 and 225 mA can be read, and nothing is said of a set unknown', () => {
+    const ticks = { meterOf: () => ({ fullScale: null, tick: 0.02 }) }
+    const withTick = (tickA: number | null): ModelSheet => ({
+      ...HB150,
+      procedure: HB150.procedure.map(s => (s.bias ? { ...s, bias: { ...s.bias, tickA } } : s)),
+    })
+    for (const value of [0.1125, 0.225])
+      expect(rules(withTick(0.025), 'idle', [read('stageIdleA', value)], ticks)).toEqual([])
+    expect(rules(withTick(0.025), 'idle', [read('stageIdleA', 0.06)], ticks)).toEqual(['P26'])
+    expect(rules(withTick(null), 'idle', [read('stageIdleA', 0.064)], ticks)).toEqual([])
   })
   it('P26: 64 mA on a scale of 20 mA a division; 60 and 70 can be read', () => {
     const ticks = { meterOf: () => ({ fullScale: null, tick: 0.02 }) }

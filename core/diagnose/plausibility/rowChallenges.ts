@@ -1,5 +1,6 @@
 import { expandedUncertainty, powerRatioToDb, type Reading } from '../../quantity'
 import { channelHz, planOf } from '../../rules'
+import { MAX_PLATE_RATIO } from '../../run'
 import { readingIn, type Challenge, type RowUnderDoubt } from './challenge'
 
 /** One setting read twice agrees within this (common practice: 2 %). */
@@ -8,11 +9,6 @@ const REPEATABLE = 0.02
 const FULL_DB = 0.3
 /** Depth from here on is called "100 %". */
 export const FULL_DEPTH = 0.98
-/**
- * Valve output above this share of the plate input is a wrong reading: class C reaches 75 to 80 % (from
- * memory).
- */
-const MAX_PLATE_EFFICIENCY = 0.85
 /** However uncertain, a carrier that was read is this much of its reading at least [ratio]. */
 const MIN_CARRIER = 0.1
 const bound = (r: Reading) => expandedUncertainty(r) ?? 0
@@ -50,8 +46,8 @@ function plateEfficiency(row: RowUnderDoubt): Challenge[] {
   const [output, plate] = [readingIn(row, 'powerW'), readingIn(row, 'plateA')]
   if (!output || !plate || row.sheet.plateV === undefined) return []
   const inputW = row.sheet.plateV * (plate.value + bound(plate))
-  return output.value - bound(output) > MAX_PLATE_EFFICIENCY * inputW
-    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, maxRatio: MAX_PLATE_EFFICIENCY }]
+  return output.value - bound(output) > MAX_PLATE_RATIO * inputW
+    ? [{ rule: 'P22', quantity: 'powerW', outputW: output.value, inputW, maxRatio: MAX_PLATE_RATIO }]
     : []
 }
 

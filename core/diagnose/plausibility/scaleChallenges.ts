@@ -1,4 +1,5 @@
 import type { Reading } from '../../quantity'
+import { panelTickA } from '../../run'
 import type { Challenge, RowUnderDoubt } from './challenge'
 
 /** Below this share of its scale a meter of a full-scale class says nothing (C29). */
@@ -21,8 +22,10 @@ function offScale(reading: Reading, row: RowUnderDoubt): Challenge[] {
   return side ? [{ rule: 'P09', quantity: reading.quantity, read: reading.value, fullScale, side }] : []
 }
 
+/** On the set's own meter, whose divisions the sheet knows; those of another set say nothing. */
 function betweenTicks(reading: Reading, row: RowUnderDoubt): Challenge[] {
-  const tick = row.meterOf(reading)?.tick ?? null
+  const isOwnMeter = (row.meterOf(reading)?.tick ?? null) !== null
+  const tick = isOwnMeter ? panelTickA(row.sheet) : null
   if (tick === null || reading.bound) return []
   const halves = reading.value / (tick / 2)
   return Math.abs(halves - Math.round(halves)) > HALF_TICK_SLACK

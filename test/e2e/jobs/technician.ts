@@ -1,6 +1,8 @@
 import { extractText, getDocumentProxy } from 'unpdf'
 import { expect, type Locator, type Page } from '@playwright/test'
 import type { TestHouse } from '../../integration/house'
+import type { ModelSheet } from '../../../core/sheet'
+import { sheetFileOf } from '../../fixtures/sheetFileOf'
 import { choose } from '../choose'
 
 export interface Intake {
@@ -51,6 +53,19 @@ export class Technician {
   async choose(label: string, option: string | RegExp) {
     await choose(this.page, label, option)
     this.presses += 2
+  }
+
+  /** A sheet that the workshop has as a file. */
+  async importSheet(sheet: ModelSheet) {
+    const { page } = this
+    await page.goto(`${this.house.address}/sheets`)
+    await page.getByLabel('sheet file').setInputFiles({
+      name: `${sheet.id}.json`,
+      mimeType: 'application/json',
+      buffer: Buffer.from(JSON.stringify(sheetFileOf(sheet))),
+    })
+    this.presses += 2
+    await expect(page.getByText(`${sheet.model} imported, revision 1.`)).toBeVisible()
   }
 
   async bookIn(intake: Intake) {
@@ -259,6 +274,9 @@ export class Technician {
 
   async settleComplaint(result: string, conditions: string) {
     await this.goTo('Findings')
+    await this.settleComplaintHere(result, conditions)
+  }
+  async settleComplaintHere(result: string, conditions: string) {
     await this.type(this.page.getByLabel('Conditions of the trial'), conditions)
     await this.press(this.page.getByRole('button', { name: result, exact: true }))
   }
