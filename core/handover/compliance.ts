@@ -3,6 +3,7 @@ import {
   absoluteLimits,
   channelHz,
   coversChannel,
+  eachRuleSet,
   planOf,
   type AbsoluteLimit,
   type RuleLimit,
@@ -61,6 +62,14 @@ export interface Compliance {
 /** The worst leads: one row that breaks a limit breaks it. */
 const WORST: readonly LimitStanding['outcome'][] = ['above', 'below', 'cannot-tell', 'inside']
 
+/** How a set stands by each rule set of its job: the one that was chosen, and those of single bands. */
+export const compliances = (
+  sheet: ModelSheet,
+  rules: RuleSet,
+  run: RunState,
+): readonly (Compliance & { readonly rules: RuleSet })[] =>
+  eachRuleSet(rules).map(each => ({ ...compliance(sheet, each, run), rules: each }))
+
 /**
  * Whether a set leaves within its rule set, limit by limit, by the readings that are current now.
  *
@@ -77,7 +86,7 @@ export function compliance(sheet: ModelSheet, rules: RuleSet, run: RunState): Co
       isCovered(sheet, rules, r.taken.row.conditions.channel),
   )
   const standings = [
-    ...rules.limits.filter(l => applies(sheet, l)).map(l => standing(sheet, rules, l, readings)),
+    ...rules.limits.filter(l => applies(sheet, rules, l)).map(l => standing(sheet, rules, l, readings)),
     ...absolute(sheet, rules, readings),
   ]
   const isOutside = standings.some(s => s.outcome === 'above' || s.outcome === 'below')
@@ -96,8 +105,8 @@ function isCovered(sheet: ModelSheet, rules: RuleSet, channel: number | null): b
 }
 
 /** A limit of a mode or of a switch position that the set does not have is none of its limits. */
-function applies(sheet: ModelSheet, { modes, lowPower }: RuleLimit): boolean {
-  const rows = sheet.matrix.map(p => p.state)
+function applies(sheet: ModelSheet, rules: RuleSet, { modes, lowPower }: RuleLimit): boolean {
+  const rows = sheet.matrix.map(p => p.state).filter(s => isCovered(sheet, rules, s.channel))
   return (
     (modes === undefined || rows.some(s => modes.includes(s.mode))) &&
     (lowPower !== true || rows.some(isLeastPower))
@@ -141,7 +150,10 @@ function speaksOf({ taken, want }: CurrentReading, limit: RuleLimit): boolean {
 }
 
 function absolute(sheet: ModelSheet, rules: RuleSet, readings: readonly CurrentReading[]): LimitStanding[] {
-  return absoluteLimits(rules, channelHz(planOf(sheet), sheet.main.fromChannel)).map(limit => {
+  const plan = planOf(sheet)
+  const ofMain = channelHz(plan, sheet.main.fromChannel)
+  const centreHz = [ofMain, ...plan.channelsHz].find(hz => coversChannel(rules.planId, hz)) ?? ofMain
+  return absoluteLimits(rules, centreHz).map(limit => {
     const judged = readings
       .filter(r => r.want.quantity === limit.quantity)
       .flatMap(r => {

@@ -24,6 +24,7 @@ export {
 // What is allowed
 export { MODES, type Mode } from './mode'
 export { usualRules } from './usualRules'
+export { eachRuleSet, withBandRules } from './bandRules'
 export { RULE_SETS, completeRules, ruleSet, type FrozenRuleSet } from './ruleSets'
 export {
   limitFor,

@@ -25,6 +25,8 @@ export interface PlanBand {
   readonly modes: readonly Mode[]
   /** received so much above what is sent [Hz]; 0 = on the same frequency */
   readonly receiveOffsetHz: number
+  /** its channels are judged by this rule set where that of the job says nothing of them */
+  readonly ruleSetId?: string
 }
 
 /** Id of the plan of a sheet that has bands of its own. */

@@ -87,6 +87,8 @@ export interface RuleSet {
   readonly spurious: SpuriousLimit | null
   /** rules without a number that this program judges yet */
   readonly alsoSays: readonly string[]
+  /** for channels of the set that these say nothing of */
+  readonly besides?: readonly RuleSet[]
 }
 
 /** What a limit applies to. */
@@ -116,14 +118,25 @@ export interface ResolvedLimit {
  * channels than this one
  * @throws {CoreError} unknown-channel (an error limit needs a channel)
  */
-export function limitFor(set: RuleSet, quantity: Quantity, conditions: RuleConditions): ResolvedLimit | null {
-  if (conditions.centreHz !== null && !coversChannel(set.planId, conditions.centreHz)) return null
+export function limitFor(
+  rules: RuleSet,
+  quantity: Quantity,
+  conditions: RuleConditions,
+): ResolvedLimit | null {
+  const set = rulesAt(rules, conditions.centreHz)
+  if (!set) return null
   const candidates = set.limits.filter(
     l => l.quantity === quantity && isOfPower(l, conditions) && (l.modes?.includes(conditions.mode) ?? true),
   )
   // A line written for this switch position is the more particular one and wins over the general line.
   const rule = candidates.find(l => l.lowPower !== undefined) ?? candidates[0]
   return rule ? resolve(set, rule, conditions) : null
+}
+
+/** The rules that speak of a channel; null = none do. @param centreHz null = it belongs to none */
+function rulesAt(rules: RuleSet, centreHz: number | null): RuleSet | null {
+  if (centreHz === null) return rules
+  return [rules, ...(rules.besides ?? [])].find(r => coversChannel(r.planId, centreHz)) ?? null
 }
 
 /** What the highest position may have at most holds for those below it too; what it must have does not. */

@@ -5,6 +5,7 @@ import type { JobEvent, RowTaken } from './jobEvent'
 import { firstMending } from './jobKind'
 import { entriesOfSheet } from './modelChange'
 import type { TakenReading } from './takenReading'
+import { codeFollower } from './menu/codeTurns'
 import { cellOf, staleRule, type StaleRule, type Turn } from './staleBy'
 
 export interface History {
@@ -37,13 +38,15 @@ export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
   const taken: Unjudged[] = []
   /** the last reading that counts of each row and quantity of the steps */
   const last = new Map<string, Unjudged>()
+  const codeOf = codeFollower(sheet)
 
   function takeRow(row: RowTaken, order: number) {
     const answer = answers.get(row.id)
+    const code = row.readings.some(r => struck.has(r.id)) ? null : codeOf(row)
     const question =
       row.stepId === null
         ? null
-        : turnQuestion(sheet, stepOf(sheet, row.stepId), row, reading => {
+        : turnQuestion(sheet, stepOf(sheet, row.stepId), row, code?.designator ?? null, reading => {
             const previous = last.get(pointKey(row, reading))
             if (!previous) return null
             const cell = cellOf(previous.row, reading.quantity)
@@ -51,6 +54,7 @@ export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
           })
     // Half an order before the row: the turn came before the reading that shows it.
     const before = { order: order - 0.5, atMs: row.atMs, stepId: row.stepId }
+    if (code?.isChanged) turns.push(turnOf(sheet, code.designator, { ...before, inferred: false }))
     if (answer) turns.push(...answer.map(d => turnOf(sheet, d, { ...before, inferred: false })))
     else if (question?.inferred)
       turns.push(...question.designators.map(d => turnOf(sheet, d, { ...before, inferred: true })))

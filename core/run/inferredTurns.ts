@@ -46,6 +46,7 @@ export function answeredTurns(events: readonly JobEvent[]): ReadonlyMap<string, 
 
 /**
  * Whether the readings of a row moved since the last ones of the same place under the same conditions.
+ * @param told entry of a menu whose value the row itself holds: nothing is to be asked of it
  * @param previousOf the last reading that counts and is not stale of the same step, point and quantity
  * @returns null when nothing moved beyond what the instruments can tell
  */
@@ -53,11 +54,12 @@ export function turnQuestion(
   sheet: ModelSheet,
   step: Step,
   row: RowTaken,
+  told: string | null,
   previousOf: (reading: Reading) => InRow | null,
 ): TurnQuestion | null {
   let found: TurnQuestion | null = null
   for (const reading of row.readings) {
-    const designators = movers(sheet, step, reading.quantity, row)
+    const designators = movers(sheet, step, reading.quantity, row).filter(d => d !== told)
     const previous = designators.length === 0 ? null : previousOf(reading)
     const moved = previous && movedBy(previous, { reading, row }, kindInfo(sheet.kind).warmUpS)
     if (!moved || (found?.inferred && moved === 'like-drift')) continue

@@ -1,4 +1,11 @@
-import { GOES_STALE, topicOf, type AdjusterRole, type ModelSheet } from '../sheet'
+import {
+  GOES_STALE,
+  entriesByState,
+  topicOf,
+  type AdjusterRole,
+  type Coverage,
+  type ModelSheet,
+} from '../sheet'
 import type { Mode } from '../rules'
 import type { Quantity, Topic } from '../quantity'
 import type { RowTaken } from './jobEvent'
@@ -30,6 +37,7 @@ export interface Cell {
   readonly stepId: string | null
   readonly pointId: string
   readonly quantity: Quantity
+  readonly coverage: Coverage
 }
 
 /** Which turns make a reading that was taken before them stale, by a sheet. */
@@ -38,7 +46,8 @@ export interface StaleRule {
 }
 
 export function cellOf({ stepId, pointId, conditions }: RowTaken, quantity: Quantity): Cell {
-  return { topic: topicOf(quantity, conditions), mode: conditions.mode, stepId, pointId, quantity }
+  const { mode, coverage } = conditions
+  return { topic: topicOf(quantity, conditions), mode, coverage, stepId, pointId, quantity }
 }
 
 /**
@@ -46,15 +55,22 @@ export function cellOf({ stepId, pointId, conditions }: RowTaken, quantity: Quan
  *
  * An adjuster that acts on some modes leaves the readings of the others. A reference reading (the current at
  * bias zero) is not changed by the adjuster that is set from it. Controls of the front panel that a later
- * step prescribes are how that step is done: they do not undo the steps that it stands on.
+ * step prescribes are how that step is done: they do not undo the steps that it stands on. A menu value that
+ * each country state keeps for itself changes nothing in the other.
  */
 export function staleRule(sheet: ModelSheet): StaleRule {
   const references = referenceAdjusters(sheet)
   const standsOn = dependencies(sheet)
+  const byState = new Set(entriesByState(sheet))
+  const statesOf = new Map(
+    sheet.procedure.map(s => [s.id, new Set(s.points.map(p => p.state.coverage))] as const),
+  )
   return {
-    changes(turn, { topic, mode, stepId, pointId, quantity }) {
+    changes(turn, { topic, mode, stepId, pointId, quantity, coverage }) {
       if (!GOES_STALE[turn.role].topics.includes(topic)) return false
       if (turn.modes && !turn.modes.includes(mode)) return false
+      const isOfState = byState.has(turn.designator) && turn.stepId !== null
+      if (isOfState && !(statesOf.get(turn.stepId!)?.has(coverage) ?? true)) return false
       if (references.get(`${stepId} ${pointId} ${quantity}`)?.has(turn.designator)) return false
       const prescribed =
         turn.isControl && turn.stepId !== null && stepId !== null && standsOn.get(turn.stepId)?.has(stepId)

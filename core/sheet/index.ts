@@ -37,7 +37,7 @@ export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
 export { isUnmodulated, modulationOf, withoutAudioWords, type AudioAt, type Modulation } from './audio'
 export { isFullPower, isLeastPower, sameControls, samePower, type PowerAt } from './controls'
-export { adjusterOf, menuFormatOf, pointOf, stepOf } from './lookup'
+export { adjusterOf, entriesByState, entryOfPoint, holdsEntry, menuFormatOf, pointOf, stepOf } from './lookup'
 // Written, corrected, put in order
 export * from './authoring'
 export { blankSheet } from './templates/blankSheet'

@@ -35,8 +35,46 @@ export function pointOf(sheet: ModelSheet, stepId: string | null, pointId: strin
   return point
 }
 
+/**
+ * Whether a row holds the value of a menu entry: it is called after it, `menu-P1` and in another country
+ * state `menu-P1-expanded`, or names it in its title.
+ */
+export function holdsEntry({ id, title, wants }: MeasurePoint, entry: string): boolean {
+  if (!wants.some(w => w.quantity === 'menuCode')) return false
+  if (id.startsWith('menu-')) return id === `menu-${entry}` || id.startsWith(`menu-${entry}-`)
+  return new RegExp(`\\b${entry.replace(/[^\w-]/g, '')}\\b`).test(title)
+}
+
+/**
+ * The menu entry that is set at a point of a step: steps set their entries point by point, and the last one
+ * at every point that is left. null = the step sets none, or no value is written down there
+ */
+export function entryOfPoint(
+  { adjusters, procedure }: SheetParts,
+  stepId: string,
+  pointId: string,
+): string | null {
+  const step = procedure.find(s => s.id === stepId)
+  const entries = (step?.adjusters ?? []).filter(
+    d => adjusters.find(a => a.designator === d)?.kind === 'menu-value',
+  )
+  const at = step?.points.findIndex(p => p.id === pointId) ?? -1
+  const holdsValue = at >= 0 && step!.points[at]!.wants.some(w => w.quantity === 'menuCode')
+  return holdsValue ? (entries[Math.min(at, entries.length - 1)] ?? null) : null
+}
+type SheetParts = Pick<ModelSheet, 'adjusters' | 'procedure'>
+
+/** Entries whose value each country state keeps for itself: the sheet has a row of each for them. */
+export const entriesByState = ({ adjusters, matrix }: Pick<ModelSheet, 'adjusters' | 'matrix'>): string[] =>
+  adjusters
+    .filter(({ kind, designator }) => {
+      const rows = kind === 'menu-value' ? matrix.filter(p => holdsEntry(p, designator)) : []
+      return new Set(rows.map(p => p.state.coverage)).size > 1
+    })
+    .map(a => a.designator)
+
 /** How the set writes the values of a menu entry: as the row says that holds it as found. */
 export function menuFormatOf(sheet: ModelSheet, entry: string): MenuFormat {
-  const row = sheet.matrix.find(p => p.id === `menu-${entry}`)
+  const row = sheet.matrix.find(p => holdsEntry(p, entry))
   return row?.wants.find(w => w.quantity === 'menuCode')?.menu ?? HEX_BYTE
 }

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { CHANNEL_PLANS, RULE_SETS, channelPlan } from '../rules'
+import { CHANNEL_PLANS, OWN_PLAN, RULE_SETS, channelPlan } from '../rules'
 import { adjusterOf, pointOf, stepOf } from './lookup'
 import { resolveTarget } from './resolveTarget'
 import { SHEETS, modelSheet } from './sheets'
@@ -20,7 +20,7 @@ describe.each(SHEETS.map(s => [s.model, s] as const))('sheet of %s', (_model, sh
       for (const id of [...step.needs, ...(step.skipIf ? [step.skipIf] : [])])
         expect(sheet.procedure.slice(0, i).map(s => s.id)).toContain(id)
     })
-    expect(CHANNEL_PLANS.map(p => p.id)).toContain(sheet.planId)
+    expect([...CHANNEL_PLANS.map(p => p.id), OWN_PLAN]).toContain(sheet.planId)
     expect(RULE_SETS.map(r => r.id)).toContain(sheet.defaultRuleSetId)
   })
   it('gives every keyed step a key-down limit and a dummy load', () => {

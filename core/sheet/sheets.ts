@@ -3,6 +3,7 @@ import { CoreError } from '../errors'
 import type { ModelSheet } from './modelSheet'
 import { BRANTWICK_TALLIS60 } from './brantwickTallis60/sheet'
 import { CORVID_M6 } from './corvidM6/sheet'
+import { CORVID_M9 } from './corvidM9/sheet'
 import { LARKFIELD_LX8 } from './larkfieldLx8/sheet'
 import { LARKFIELD_LX8M } from './larkfieldLx8Mosfet/sheet'
 import { OSMUND_27F } from './osmund27f/sheet'
@@ -20,6 +21,7 @@ export const SHEETS: readonly ModelSheet[] = [
   LARKFIELD_LX8,
   LARKFIELD_LX8M,
   CORVID_M6,
+  CORVID_M9,
   BRANTWICK_TALLIS60,
   QUILLON_HB150,
   QUILLON_P5,

@@ -6,7 +6,7 @@ import { errorWords } from '#shared/words/messageWords'
 import { chained, eventDigest } from '../db/eventChain'
 import type { Db } from '../db/pool'
 import { selectJob } from '../db/queries/job'
-import { requireRules } from '../services/rules'
+import { rulesOfJob } from '../services/rules'
 import { sheetsOfJob } from '../services/sheetBook'
 
 /** Why an entry does not read; null = it does. */
@@ -52,8 +52,8 @@ export function brokenChain(chains: readonly Link[], events: readonly JobEvent[]
 export async function incoherent(db: Db, jobId: string, events: readonly JobEvent[]): Promise<string | null> {
   try {
     const job = (await selectJob(db, jobId))!
-    const { now, found } = await sheetsOfJob(db, job, events)
-    jobState(now, await requireRules(db, job.ruleSetId), events, found)
+    const sheets = await sheetsOfJob(db, job, events)
+    jobState(sheets.now, await rulesOfJob(db, job, sheets), events, sheets.found)
     return null
   } catch (error) {
     return errorWords(error)

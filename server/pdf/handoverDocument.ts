@@ -1,13 +1,12 @@
 import { t } from '#shared/i18n'
 import type { Content, TDocumentDefinitions } from 'pdfmake/interfaces'
-import { carrierAdvice, compliance } from '#core/handover'
+import { carrierAdvice } from '#core/handover'
 import { validEvents, type JobEvent } from '#core/run'
-import type { RuleSet } from '#core/rules'
+import { eachRuleSet, type RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { jobState, type JobState } from '#core/work'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
-import { complianceWords } from '#shared/words/handoverWords'
 import {
   familyWords,
   alignedWords,
@@ -28,7 +27,15 @@ import { capital } from '#shared/words/sentence'
 import { workLines } from '#shared/words/workLines'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
 import { compareTable, heading, list, words } from './blocks'
-import { claims, complaintTried, handedWords, orNone, plannedFor, turnedOrNothing } from './paperParts'
+import {
+  claims,
+  complaintTried,
+  handedWords,
+  orNone,
+  plannedFor,
+  turnedOrNothing,
+  complianceParts,
+} from './paperParts'
 import { photoAboutWords } from '#shared/words/photoWords'
 import { bandPictures, photoPages } from './paperPictures'
 import type { PaperPhoto } from './photos'
@@ -83,7 +90,7 @@ export function handoverDocument(h: Handover, copy: Copy): TDocumentDefinitions 
       ),
       ...(copy === 'owner' ? ownerCopy(h, state) : shopCopy(h, state, stale)),
       heading(t('common.ruleSet')),
-      words(rulesWords(h.rules)),
+      ...eachRuleSet(h.rules).map(rules => words(rulesWords(rules))),
       ...(h.issue ? [frozen(h, h.issue.checksum)] : []),
     ],
   }
@@ -112,7 +119,6 @@ function frozen(h: Handover, checksum: string): Content {
 }
 
 function ownerCopy(h: Handover, state: JobState): Content[] {
-  const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
   const events = validEvents(h.events)
   const [less, mended, open] = [
     lessPowerWords(h.sheet, state.compared),
@@ -126,8 +132,7 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
     ...complaintTried(events),
     ...claims(h.job, state),
     heading(t('paper.compliance')),
-    words(legal.words, { bold: true }),
-    ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    ...complianceParts(h.sheet, h.rules, state),
     ...readings(h, state),
     ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
     ...(less.length > 0 ? [heading(t('paper.whyTheMeterMayReadLess')), list(less)] : []),
@@ -182,7 +187,6 @@ function readingsTable(sheet: ModelSheet, state: JobState, stale: ReadonlySet<st
 }
 
 function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Content[] {
-  const legal = complianceWords(compliance(h.sheet, h.rules, state.run), h.rules)
   const events = validEvents(h.events)
   const closed = closedItemLines(state.items)
   return [
@@ -200,8 +204,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     ),
     ...claims(h.job, state),
     heading(t('paper.compliance')),
-    words(legal.words, { bold: true }),
-    ...(legal.detail.length > 0 ? [list(legal.detail)] : []),
+    ...complianceParts(h.sheet, h.rules, state),
     heading(readingsTitle(state)),
     words(t('paper.hollowAsFoundFilledAsLeft'), {
       fontSize: 7.5,

@@ -1,13 +1,15 @@
 import type { Content } from 'pdfmake/interfaces'
 import { settleClaim } from '#core/claims'
-import { adjusted } from '#core/handover'
+import { adjusted, compliances } from '#core/handover'
+import type { RuleSet } from '#core/rules'
 import type { JobEvent } from '#core/run'
+import type { ModelSheet } from '#core/sheet'
 import { plannedWork, type JobState } from '#core/work'
 import { t } from '#shared/i18n'
 import type { Job } from '#shared/job'
 import { OUTCOME_WORDS, claimWords, factorWords, settledWords } from '#shared/words/claimWords'
 import { complaintLines } from '#shared/words/complaintWords'
-import { adjustedWords } from '#shared/words/handoverWords'
+import { adjustedWords, complianceWords } from '#shared/words/handoverWords'
 import { dayMonthYear } from '#shared/words/dateWords'
 import { heading, list, words } from './blocks'
 
@@ -31,6 +33,13 @@ export function claims(job: Job, state: JobState): Content[] {
     ),
   ]
 }
+
+/** How the set stands by each rule set of the job, with what that rests on or lacks. */
+export const complianceParts = (sheet: ModelSheet, rules: RuleSet, { run }: JobState): Content[] =>
+  compliances(sheet, rules, run).flatMap(found => {
+    const legal = complianceWords(found, found.rules)
+    return [words(legal.words, { bold: true }), ...(legal.detail.length > 0 ? [list(legal.detail)] : [])]
+  })
 
 /** What was left for a later visit, so that the owner knows of it. */
 export function plannedFor(events: readonly JobEvent[]): Content[] {

@@ -1,5 +1,5 @@
 import { validEvents, type JobEvent, type JobSheets } from '#core/run'
-import type { RuleSet } from '#core/rules'
+import { withBandRules, type RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { STAGES, jobState, runningSoak, waitsFor, warmUp, warnings, type Stage } from '#core/work'
 import type { JobSummary } from '#shared/bench'
@@ -37,7 +37,8 @@ export async function benchList(): Promise<JobSummary[]> {
     everyRuleSet(pool),
     baseSheets(pool, [...here, ...away]),
   ])
-  const untilOf = (job: Job) => `${seqs.get(job.id) ?? 0} ${JSON.stringify(rules.get(job.ruleSetId))}`
+  const rulesOf = (job: Job) => withBandRules(rules.get(job.ruleSetId)!, [sheetOf(job)], id => rules.get(id))
+  const untilOf = (job: Job) => `${seqs.get(job.id) ?? 0} ${JSON.stringify(rulesOf(job))}`
   const changed = here.filter(j => kept.get(j.id)?.until !== untilOf(j))
   const events = await selectEvents(
     pool,
@@ -49,7 +50,7 @@ export async function benchList(): Promise<JobSummary[]> {
   const nowMs = Date.now()
   const summaries = here.map(job => {
     const standing = changed.includes(job)
-      ? standingOf(sheets.get(job.id)!, validEvents(events.get(job.id)!), rules.get(job.ruleSetId)!)
+      ? standingOf(sheets.get(job.id)!, validEvents(events.get(job.id)!), rulesOf(job))
       : kept.get(job.id)!.standing
     kept.set(job.id, { until: untilOf(job), standing })
     const { events: ofJob, ...rest } = standing

@@ -8,7 +8,7 @@ import type { Handover } from '../pdf/handoverDocument'
 import { log } from '../utils/log'
 import { handoverPaper, languageOfCopy } from './handoverPaper'
 import { recordFor } from './recordFor'
-import { requireRules } from './rules'
+import { rulesOfJob } from './rules'
 import { sheetsOfJob } from './sheetBook'
 
 /**
@@ -22,7 +22,7 @@ export async function freezeHandover(
   event: JobEvent,
 ): Promise<void> {
   const sheets = await sheetsOfJob(db, job, events)
-  const rules = await requireRules(db, job.ruleSetId)
+  const rules = await rulesOfJob(db, job, sheets)
   const record = JSON.stringify(recordFor(job, sheets, rules, events, event.atMs))
   const checksum = createHash('sha256').update(record).digest('hex')
   const number = await insertIssue(db, job.id, event, checksum, record)

@@ -12,7 +12,7 @@ import { paperPhotos } from '../pdf/photos'
 import { ApiError } from '../utils/apiError'
 import { handoverPaper } from './handoverPaper'
 import { jobWithEvents, requireJob } from './jobs'
-import { requireRules } from './rules'
+import { rulesOfJob } from './rules'
 import { sheetsOfJob } from './sheetBook'
 
 export async function issuesOf(jobId: string): Promise<HandoverIssue[]> {
@@ -51,15 +51,16 @@ export async function handoverPdf(
   if (kept) return { name, pdf: kept }
   const frozen = issue ? (JSON.parse(issue.record) as JobRecord) : null
   const shown = frozen ? { ...job, ...frozen.job } : job
-  const { now: sheet, found } = await sheetsOfJob(
+  const sheets = await sheetsOfJob(
     pool,
     frozen
       ? { sheetId: frozen.sheet.id, sheetRevision: frozen.sheet.revision, schools: frozen.job.schools }
       : job,
     frozen?.events ?? events,
   )
+  const { now: sheet, found } = sheets
   // A frozen issue is judged by the rules that were frozen with it.
-  const rules = frozen ? completeRules(frozen.ruleSet) : await requireRules(pool, job.ruleSetId)
+  const rules = frozen ? completeRules(frozen.ruleSet) : await rulesOfJob(pool, job, sheets)
   // Photos are no part of the signed record; the shop's paper shows those that the job has now.
   const photos = copy === 'shop' ? await paperPhotos(jobId) : []
   const pdf = await handoverPaper(

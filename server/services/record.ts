@@ -10,7 +10,7 @@ import { pool } from '../db/pool'
 import { selectRealJobsAfter } from '../db/queries/job'
 import { selectEvents } from '../db/queries/jobEvent'
 import { recordFor } from './recordFor'
-import { requireRules } from './rules'
+import { rulesOfJob } from './rules'
 import { sheetsOfJob } from './sheetBook'
 import { isDatabaseAway } from '../db/errors'
 import { log } from '../utils/log'
@@ -24,16 +24,9 @@ const FORMULA = /^[=+\-@\t\r](?![\d.]+(e[+-]?\d+)?$)/i
 
 export async function recordOf(jobId: string): Promise<{ tag: string; record: JobRecord }> {
   const { job, events } = await jobWithEvents(jobId)
-  return {
-    tag: jobTag(job.number),
-    record: recordFor(
-      job,
-      await sheetsOfJob(pool, job, events),
-      await requireRules(pool, job.ruleSetId),
-      events,
-      Date.now(),
-    ),
-  }
+  const sheets = await sheetsOfJob(pool, job, events)
+  const rules = await rulesOfJob(pool, job, sheets)
+  return { tag: jobTag(job.number), record: recordFor(job, sheets, rules, events, Date.now()) }
 }
 
 export async function csvOf(jobId: string): Promise<{ tag: string; csv: string }> {
@@ -77,12 +70,9 @@ async function linesOfAny(job: Job, events: readonly JobEvent[]) {
 }
 
 /** What was read on the model that it came as stands before what was read on the one that it is. */
-async function linesOf(
-  job: Job,
-  { now, found }: JobSheets,
-  events: readonly JobEvent[],
-): Promise<ReadingLine[]> {
-  const rules = await requireRules(pool, job.ruleSetId)
+async function linesOf(job: Job, jobSheets: JobSheets, events: readonly JobEvent[]): Promise<ReadingLine[]> {
+  const rules = await rulesOfJob(pool, job, jobSheets)
+  const { now, found } = jobSheets
   const sheets = found.id === now.id ? [now] : [found, now]
   return sheets.flatMap(sheet =>
     readingLines(withTextsTranslated(sheet), rules, runState(sheet, rules, events)),

@@ -1,6 +1,7 @@
 import { t } from '#shared/i18n'
 import { randomBytes } from 'node:crypto'
-import { RULE_SETS, ruleSet, type RuleSet } from '#core/rules'
+import { RULE_SETS, ruleSet, withBandRules, type RuleSet } from '#core/rules'
+import type { JobSheets } from '#core/run'
 import { OWN_PREFIX, type OwnRuleSet, type RuleSetBody } from '#shared/ruleSet'
 import { toRuleSet } from '#shared/ownRuleSet'
 import { pool, type Db } from '../db/pool'
@@ -17,6 +18,20 @@ export async function requireRules(db: Db, id: string): Promise<RuleSet> {
   if (!id.startsWith(OWN_PREFIX)) return ruleSet(id)
   const own = await selectOwnRuleSet(db, id)
   return own ? toRuleSet(own) : ruleSet(id)
+}
+
+/**
+ * What a job is judged by: the rule set that was chosen, and those that its sheets name for single bands.
+ * @throws {CoreError} unknown-rule-set
+ */
+export async function rulesOfJob(
+  db: Db,
+  { ruleSetId }: { readonly ruleSetId: string },
+  { now, found }: JobSheets,
+): Promise<RuleSet> {
+  const chosen = await requireRules(db, ruleSetId)
+  const all = await everyRuleSet(db)
+  return withBandRules(chosen, [now, found], id => all.get(id))
 }
 
 /** Every rule set there is, for lists of jobs. */

@@ -1,5 +1,5 @@
 import { jobSheet, matrixState, runState, type JobEvent } from '#core/run'
-import type { RuleSet } from '#core/rules'
+import { withBandRules, type RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import { plannedWork } from '#core/work'
 import type { EarlierJob, LeftAs } from '#shared/earlierJob'
@@ -27,14 +27,11 @@ export async function earlierJobs(sheetId: string, serial: string): Promise<Earl
     everyRuleSet(pool),
     baseSheets(pool, jobs),
   ])
-  return jobs.map(job =>
-    earlierJob(
-      job,
-      jobSheet(baseOf(job), job.schools, events.get(job.id)!),
-      events.get(job.id)!,
-      rules.get(job.ruleSetId)!,
-    ),
-  )
+  return jobs.map(job => {
+    const sheet = jobSheet(baseOf(job), job.schools, events.get(job.id)!)
+    const judgedBy = withBandRules(rules.get(job.ruleSetId)!, [sheet], id => rules.get(id))
+    return earlierJob(job, sheet, events.get(job.id)!, judgedBy)
+  })
 }
 
 function earlierJob(job: Job, sheet: ModelSheet, events: readonly JobEvent[], rules: RuleSet): EarlierJob {

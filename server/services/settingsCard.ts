@@ -8,7 +8,7 @@ import { ApiError } from '../utils/apiError'
 import { inLanguage } from '../utils/language'
 import { languageOfCopy } from './handoverPaper'
 import { jobWithEvents } from './jobs'
-import { requireRules } from './rules'
+import { rulesOfJob } from './rules'
 import { sheetsOfJob } from './sheetBook'
 
 /**
@@ -17,10 +17,9 @@ import { sheetsOfJob } from './sheetBook'
  */
 export async function settingsCardPdf(jobId: string): Promise<{ name: string; pdf: Buffer }> {
   const { job, events } = await jobWithEvents(jobId)
-  const [{ now, found }, rules] = await Promise.all([
-    sheetsOfJob(pool, job, events),
-    requireRules(pool, job.ruleSetId),
-  ])
+  const sheets = await sheetsOfJob(pool, job, events)
+  const { now, found } = sheets
+  const rules = await rulesOfJob(pool, job, sheets)
   if (jobState(now, rules, events, found).card.length === 0)
     throw new ApiError(404, 'unknown-settings', t('server.noSettingsWritten'))
   const pdf = await inLanguage(languageOfCopy('owner', job), () =>

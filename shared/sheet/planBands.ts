@@ -26,5 +26,6 @@ export const planBands = () =>
       edgesHz: closed({ low: frequency(), high: frequency() }).nullable().defined(),
       modes: list(mode(), 8),
       receiveOffsetHz: number().label('form.receiveOffset').min(-MAX_HZ).max(MAX_HZ).required(),
+      ruleSetId: string().label('common.ruleSet').max(20).optional(),
     }).required(),
   ).max(MAX_BANDS)

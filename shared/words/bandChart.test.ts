@@ -39,6 +39,14 @@ describe('the picture of a band', () => {
     })
     expect(power!.after.values).toEqual([80])
   })
+  it('of a set with two country states has each channel once, as it is used', () => {
+    const [power] = charts(modelSheet('corvid-m9'), {
+      'fm-standard': { powerW: 3.8 },
+      'fm-expanded': { powerW: 4.6 },
+      'fm-uk': { powerW: 3.5 },
+    })
+    expect(power!.after.values).toEqual([3.8, 3.5])
+  })
   it('of a set with bands of its own joins none of them, and shades only what holds for all', () => {
     const FM = modelSheet('osmund-27f')
     const [uk] = bandsLike(channelPlan('uk27'))

@@ -42,7 +42,9 @@ const FAR_RATIO = 1.2
  */
 export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): BandChartData[] {
   // A channel of another plan is another frequency.
-  const rows = cells.filter(c => !c.isGone && isCarrierRow(c.point.state) && isOfMain(c.point.state, sheet))
+  const rows = inOneState(
+    cells.filter(c => !c.isGone && isCarrierRow(c.point.state) && isOfMain(c.point.state, sheet)),
+  )
   const axis = axisOf(sheet)
   const of = (quantity: 'powerW' | 'carrierHz', side: 'before' | 'after'): BandSeries => {
     const out: BandSeries = { channels: [], values: [], bounds: [] }
@@ -81,6 +83,13 @@ export function bandCharts(cells: readonly ComparedCell[], sheet: ModelSheet): B
       window: commonWindow(rows.filter(c => c.want.quantity === 'carrierHz')),
     },
   ]
+}
+
+/** A channel that was read with the coverage opened too is drawn as it is used. */
+function inOneState(rows: readonly ComparedCell[]): readonly ComparedCell[] {
+  const isUsual = ({ point }: ComparedCell) => point.state.coverage === 'standard'
+  const usual = new Set(rows.filter(isUsual).map(c => c.point.state.channel))
+  return rows.filter(c => isUsual(c) || !usual.has(c.point.state.channel))
 }
 
 /** A tolerance is shaded over all that is drawn only where it is that of every row. */

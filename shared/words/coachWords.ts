@@ -198,6 +198,7 @@ export function menuWords(
   p: MenuProposal,
   shown: (value: number) => string,
   format: MenuFormat = HEX_BYTE,
+  isBoundKnown = true,
 ): Guide {
   const code = codeWords(p.code, format)
   const expected = p.expected === null ? '' : shown(p.expected)
@@ -205,7 +206,11 @@ export function menuWords(
     case 'there':
       return {
         say: t('guide.keep', { code }),
-        how: expected && t('guide.withinToleranceUncertaintyIncluded', { expected }),
+        how:
+          expected &&
+          (isBoundKnown
+            ? t('guide.withinToleranceUncertaintyIncluded', { expected })
+            : t('guide.withinToleranceMeterUnknown', { expected })),
       }
     case 'end':
       return {

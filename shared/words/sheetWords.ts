@@ -114,6 +114,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   edgesHz: 'sheet.bandEdges',
   modes: 'sheet.bandModes',
   receiveOffsetHz: 'form.receiveOffset',
+  ruleSetId: 'common.ruleSet',
   powerNames: 'sheet.powerControls',
   lowestPointId: 'sheet.lowestEnd',
   highestPointId: 'sheet.highestEnd',

@@ -1,5 +1,5 @@
 import { HEX_BYTE, type MenuFormat } from '../../quantity'
-import type { Adjuster, AdjusterRole, ModelSheet, Step } from '../../sheet'
+import { entryOfPoint, type Adjuster, type AdjusterRole, type ModelSheet, type Step } from '../../sheet'
 import { balanceMove, type BalanceMove, type CoilTurns } from '../balance'
 import { bandRounds, type BandRounds } from '../balance/bandRounds'
 import type { History } from '../history'
@@ -48,12 +48,10 @@ export function menuEntry(
   { point, want }: MeasurandState,
   adjusters: readonly Adjuster[],
 ): MenuEntry | null {
-  const entries = adjusters.filter(a => a.kind === 'menu-value')
+  const designator = entryOfPoint({ adjusters, procedure: [step] }, step.id, point.id)
+  if (designator === null || want.quantity === 'menuCode') return null
   const code = point.wants.find(w => w.quantity === 'menuCode')
-  if (entries.length === 0 || !code || want.quantity === 'menuCode') return null
-  const row = step.points.findIndex(p => p.id === point.id)
-  const entry = entries[Math.max(0, Math.min(entries.length - 1, row))]!
-  return { designator: entry.designator, format: code.menu ?? HEX_BYTE }
+  return { designator, format: code?.menu ?? HEX_BYTE }
 }
 
 /** Two coils against each other over the band: the rounds so far, and the next move. */

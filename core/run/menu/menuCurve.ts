@@ -11,6 +11,8 @@ export interface MenuGoal {
   readonly limit: number
   /** bound of the instrument [ratio of reading] */
   readonly boundRatio: number
+  /** no value, or true = the bound is that of the meter, not one that is taken for granted */
+  readonly isBoundKnown?: boolean
   /** the value need not be above this [SI]; null or none = as high as the limit lets it */
   readonly least?: number | null
   /** the menu runs from here (0) to there */

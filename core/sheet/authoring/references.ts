@@ -47,7 +47,7 @@ export function withAdjusterRenamed(sheet: ModelSheet, before: string, after: st
       adjusters: s.adjusters.map(name),
       ...rereadRenamed(s, name),
     })),
-    matrix: sheet.matrix.map(p => (p.id === `menu-${before}` ? { ...p, id: `menu-${after}` } : p)),
+    matrix: sheet.matrix.map(p => ({ ...p, id: menuRowRenamed(p.id, before, after) })),
     ...(sheet.scheme
       ? {
           scheme: {
@@ -60,6 +60,12 @@ export function withAdjusterRenamed(sheet: ModelSheet, before: string, after: st
         }
       : {}),
   }
+}
+
+/** Rows of menu values are called after their entry, and by the country state where there are several. */
+function menuRowRenamed(id: string, before: string, after: string): string {
+  const own = `menu-${before}`
+  return id === own || id.startsWith(`${own}-`) ? `menu-${after}${id.slice(own.length)}` : id
 }
 
 /** The sheet without an adjuster, and without what named it. */

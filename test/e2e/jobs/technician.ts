@@ -155,6 +155,14 @@ export class Technician {
     await expect(entries).toHaveCount(before + 1)
   }
 
+  /** The meter that readings of a step are read on; it is remembered for the next. */
+  async useMeter(step: string, quantity: string, meter: string) {
+    await this.press(this.page.locator(`[data-step="${step}"]`))
+    await this.key('t')
+    await this.page.getByLabel(`instrument for ${quantity}`).selectOption({ label: meter })
+    this.presses += 1
+    await this.key('Escape')
+  }
   /** Readings of one point of a step, read by eye, in the order of its fields. */
   async readStep(step: string, ...values: readonly string[]) {
     const { page } = this

@@ -106,9 +106,14 @@ function mark(path: string): string | null {
             what: lastTurn(single.designator)!.inferred ? ` ${t('align.inferredFromTheReading')}` : '',
           })
         }}
-        <v-btn size="small" height="44" variant="text" @click="emit('putBack', single.designator)">{{
-          t('align.putBackToItsMark')
-        }}</v-btn>
+        <v-btn
+          v-if="single.kind !== 'menu-value'"
+          size="small"
+          height="44"
+          variant="text"
+          @click="emit('putBack', single.designator)"
+          >{{ t('align.putBackToItsMark') }}</v-btn
+        >
       </p>
     </div>
     <OtherTurned

@@ -146,10 +146,10 @@ export function useAlignCoach(parts: CoachParts) {
     return {
       entry: designator,
       readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity),
-      goal: menuGoal(requirement, parts.accuracy(), format),
+      goal: menuGoal(requirement, parts.accuracy(), format, want().latest?.reading ?? null),
       format,
       quantity: wanted.quantity,
-      original: originalCode(parts.asFound(), designator),
+      original: originalCode(parts.asFound(), { entry: designator, coverage: point.state.coverage }),
     }
   })
 

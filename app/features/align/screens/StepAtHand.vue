@@ -27,6 +27,11 @@ const { chosenPoint, pointId, state, point, want, missing, readout, coach, entri
 const { questions, waiting, nextElsewhere, hasReadings } = props.step
 const { quantity, shown, value, accuracy, readable, hold, ear } = readout
 const { typing } = entries
+/** What an entry was left at in the country state of the point at hand, else what it was as found. */
+function codeLeft(entry: string) {
+  const at = { entry, coverage: point.value.state.coverage }
+  return lastCode(job.sheet!, run.value, at) ?? originalCode(job.asFound, at)
+}
 const stayed = computed(() => unmoved(job.sheet!, state.value, run.value.history))
 </script>
 
@@ -90,7 +95,7 @@ const stayed = computed(() => unmoved(job.sheet!, state.value, run.value.history
     <StepCoach
       :state="state"
       :coach="coach"
-      :left="entry => lastCode(run, entry) ?? originalCode(job.asFound, entry)"
+      :left="codeLeft"
       :format-of="entry => menuFormatOf(job.sheet!, entry)"
       :can-take="value !== null"
       :by-ear="ear"

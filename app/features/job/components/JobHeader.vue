@@ -3,7 +3,7 @@ import { t } from '#shared/i18n'
 import { STAGE_NAMES, jobKindWords } from '#shared/words/jobKindWords'
 import type { JobKind } from '#core/run'
 import type { Stage } from '#core/work'
-import type { RuleSet } from '#core/rules'
+import { eachRuleSet, type RuleSet } from '#core/rules'
 import type { ModelSheet } from '#core/sheet'
 import type { Job } from '#shared/job'
 import { jobTag } from '#shared/jobTag'
@@ -54,9 +54,12 @@ defineEmits<{ kind: [] }>()
       </NuxtLink>
     </nav>
     <div class="rules">
-      {{ t('common.ruleSet') }} <b>{{ rules.name }}</b><br />{{
-        rules.fromMemory ? t('job.unverifiedCheckTheText') : rules.source
-      }}
+      {{ t('common.ruleSet') }}
+      <b>{{
+        eachRuleSet(rules)
+          .map(r => r.name)
+          .join(', ')
+      }}</b><br />{{ rules.fromMemory ? t('job.unverifiedCheckTheText') : rules.source }}
     </div>
   </header>
 </template>

@@ -3,6 +3,7 @@ import { t } from '#shared/i18n'
 import { defineStore } from 'pinia'
 import { v4 as uuid, v5 as uuidOf } from 'uuid'
 import { computed, ref, shallowRef } from 'vue'
+import { withBandRules } from '#core/rules'
 import { asOfTrainee, type JobEvent } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
 import type { Job, JobChange, JobPatch } from '#shared/job'
@@ -52,7 +53,10 @@ export const useJobStore = defineStore('job', () => {
         .map(e => asKept(e, job.value!)),
     ]
   })
-  const rules = computed(() => (job.value ? rulesStore.of(job.value.ruleSetId) : null))
+  const rules = computed(() => {
+    const chosen = job.value ? rulesStore.of(job.value.ruleSetId) : null
+    return chosen && withBandRules(chosen, [base.value ?? [], foundBase.value ?? []].flat(), rulesStore.of)
+  })
   const derived = useDerived({ job, entered, base, foundBase, rules })
 
   outbox.onSent(entry => {

@@ -80,7 +80,8 @@ describe('menu values', () => {
       rowTaken('as-found', null, 'menu-01', { menuCode: 0x5e }, { mode: 'AM', channel: null }),
     ])
     const found = matrixState(M6, ruleSet(M6.defaultRuleSetId), run.history, 'as-found')
-    expect([originalCode(found, '01'), originalCode(found, '02')]).toEqual([0x5e, null])
+    const at = (entry: string) => ({ entry, coverage: 'standard' }) as const
+    expect([originalCode(found, at('01')), originalCode(found, at('02'))]).toEqual([0x5e, null])
   })
 })
 

@@ -34,7 +34,7 @@ const state = computed(() => (props.goal ? menuState(props.readings, props.goal,
 const shown = (value: number) => showPlain(value, props.quantity)
 const words = computed(() =>
   state.value?.proposal
-    ? menuWords(state.value.proposal, shown, props.format)
+    ? menuWords(state.value.proposal, shown, props.format, props.goal?.isBoundKnown)
     : {
         say: t('align.entryTypeItsPresentValue', { entry: props.entry }),
         how: t('align.thenKeyAndTakeTheReading'),

@@ -30,6 +30,8 @@ const why = computed(() =>
       )
     : [],
 )
+/** A value of a menu is a number that was written down, not a measurement. */
+const isExact = computed(() => props.cell.want.quantity === 'menuCode')
 const judged = computed(() => props.cell.requirement.window !== null || props.cell.requirement.limit !== null)
 const label = computed(() =>
   props.cell.requirement.nominalHz === null
@@ -69,7 +71,7 @@ const label = computed(() =>
         </v-menu>
       </div>
       <span class="pm fig"
-        >{{ shown.plusMinus ?? t('align.uncertaintyUnknown')
+        >{{ isExact ? '' : (shown.plusMinus ?? t('align.uncertaintyUnknown'))
         }}{{ reading.source === 'typed' ? t('align.typed') : '' }}</span
       >
     </template>

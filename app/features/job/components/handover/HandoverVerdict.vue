@@ -1,6 +1,6 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import { compliance } from '#core/handover'
+import { compliances } from '#core/handover'
 import type { RuleSet } from '#core/rules'
 import type { RunState } from '#core/run'
 import type { ModelSheet } from '#core/sheet'
@@ -11,19 +11,23 @@ import StateMark from '~/ui/gauge/StateMark.vue'
 /** Whether the readings show that the set complies with the rules of the job, and with which. */
 const props = defineProps<{ sheet: ModelSheet; rules: RuleSet; run: RunState }>()
 const MARK = { 'met': 'inside', 'outside': 'above', 'not-shown': 'none', 'no-legal-rules': 'none' } as const
-const found = computed(() => compliance(props.sheet, props.rules, props.run))
-const legal = computed(() => complianceWords(found.value, props.rules))
+const verdicts = computed(() =>
+  compliances(props.sheet, props.rules, props.run).map(found => ({
+    found,
+    legal: complianceWords(found, found.rules),
+  })),
+)
 </script>
 
 <template>
-  <section class="verdict">
+  <section v-for="{ found, legal } in verdicts" :key="found.rules.id" class="verdict">
     <StateMark aria-hidden="true" :mark="MARK[found.kind]" :size="20" />
     <div>
       <b>{{ legal.words }}</b>
       <ul v-if="legal.detail.length">
         <li v-for="d in legal.detail" :key="d">{{ d }}</li>
       </ul>
-      <p class="quiet">{{ rulesWords(rules) }}</p>
+      <p class="quiet">{{ rulesWords(found.rules) }}</p>
     </div>
   </section>
 </template>

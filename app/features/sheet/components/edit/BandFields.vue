@@ -7,7 +7,10 @@ import { enteredNumber, enteredRequired } from '~/ui/enteredNumber'
 import { enteredFrequencies, frequenciesForField } from './enteredFrequencies'
 
 /** One band: its channels, edges, modes, and where it is received. */
-const props = defineProps<{ band: PlanBand }>()
+const props = defineProps<{
+  band: PlanBand
+  rules: readonly { readonly value: string; readonly title: string }[]
+}>()
 const emit = defineEmits<{ change: [band: PlanBand] }>()
 const put = (part: Partial<PlanBand>) => emit('change', { ...props.band, ...part })
 /** Units of the fields in one hertz. */
@@ -30,6 +33,10 @@ function putEdge(end: 'low' | 'high', e: Event) {
   const channelsHz = bandChannelsHz(props.band)
   const known = edgesHz ?? { low: Math.min(...channelsHz, hz), high: Math.max(...channelsHz, hz) }
   put({ edgesHz: { ...known, [end]: Math.round(hz) } })
+}
+function putRules(id: string) {
+  const { ruleSetId: _before, ...rest } = props.band
+  emit('change', id === '' ? rest : { ...rest, ruleSetId: id })
 }
 function toggle(mode: Mode) {
   const { modes } = props.band
@@ -106,6 +113,13 @@ function toggle(mode: Mode) {
         :value="numberForField(band.receiveOffsetHz * KHZ)"
         @change="put({ receiveOffsetHz: Math.round(enteredRequired($event, band.receiveOffsetHz, KHZ)) })"
     /></label>
+    <label class="long"
+      >{{ t('sheet.bandRules')
+      }}<select :value="band.ruleSetId ?? ''" @change="putRules(value($event))">
+        <option value="">{{ t('sheet.rulesOfTheJob') }}</option>
+        <option v-for="r in rules" :key="r.value" :value="r.value">{{ r.title }}</option>
+      </select></label
+    >
     <fieldset>
       <legend>{{ t('sheet.bandModes') }}</legend>
       <label v-for="m in MODES" :key="m" class="check"

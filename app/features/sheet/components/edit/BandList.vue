@@ -6,7 +6,10 @@ import { numberForField } from '#core/quantity'
 import BandFields from './BandFields.vue'
 
 /** Channels of a plan of one's own, band by band. */
-const props = defineProps<{ bands: readonly PlanBand[] }>()
+const props = defineProps<{
+  bands: readonly PlanBand[]
+  rules: readonly { readonly value: string; readonly title: string }[]
+}>()
 const emit = defineEmits<{ change: [bands: readonly PlanBand[]] }>()
 const put = (index: number, band: PlanBand) => emit('change', props.bands.with(index, band))
 /** A new band is open until the next one: it is being written. */
@@ -42,7 +45,7 @@ function spanWords(band: PlanBand): string {
         }}</b>
         <span class="quiet fig span">{{ spanWords(band) }}</span>
       </summary>
-      <BandFields :band="band" @change="b => put(i, b)" />
+      <BandFields :band="band" :rules="rules" @change="b => put(i, b)" />
       <v-btn class="remove" height="44" @click="remove(i)">{{ t('sheet.removeBand') }}</v-btn>
     </details>
     <v-btn height="44" class="mt-2" @click="add">{{ t('sheet.addBand') }}</v-btn>

@@ -140,6 +140,7 @@ const range = (key: 'idleA' | 'keyedA', end: 'low' | 'high', e: Event) =>
       v-if="sheet.planId === OWN_PLAN"
       class="wide"
       :bands="sheet.bands ?? []"
+      :rules="rules"
       @change="bands => putPlan({ planId: OWN_PLAN, bands })"
     />
     <v-textarea

@@ -1,0 +1,34 @@
+import { entriesByState, entryOfPoint, holdsEntry, type ModelSheet } from '../../sheet'
+import type { RowTaken } from '../jobEvent'
+
+/** A menu value that a row was read with. */
+export interface CodeRead {
+  readonly designator: string
+  /** it is another one than was written down last: it was set in between */
+  readonly isChanged: boolean
+}
+
+/**
+ * Follows the menu values through the rows of a run, in order. Each row that holds one says which entry it is
+ * of, and whether that was set since: a value on record is no guess.
+ * @returns for each row; null = it holds no value of an entry
+ */
+export function codeFollower(sheet: ModelSheet): (row: RowTaken) => CodeRead | null {
+  const byState = new Set(entriesByState(sheet))
+  const entries = sheet.adjusters.filter(a => a.kind === 'menu-value').map(a => a.designator)
+  const known = new Map<string, number>()
+  const entryOf = ({ stepId, pointId }: RowTaken): string | null => {
+    if (stepId !== null) return entryOfPoint(sheet, stepId, pointId)
+    const point = sheet.matrix.find(p => p.id === pointId)
+    return entries.find(d => point !== undefined && holdsEntry(point, d)) ?? null
+  }
+  return row => {
+    const code = row.readings.find(r => r.quantity === 'menuCode')?.value
+    const designator = code === undefined ? null : entryOf(row)
+    if (code === undefined || designator === null) return null
+    const key = byState.has(designator) ? `${designator} ${row.conditions.coverage}` : designator
+    const before = known.get(key)
+    known.set(key, code)
+    return { designator, isChanged: before !== undefined && before !== code }
+  }
+}
