@@ -16,6 +16,7 @@ const emit = defineEmits<{ amend: [] }>()
 <style scoped>
 dt {
   color: var(--ink2);
+  padding: 3px 0;
 }
 dd {
   margin: 0;

@@ -153,7 +153,7 @@ dl {
   display: grid;
   grid-template-columns: 66px 1fr;
   font-size: 14px;
-  align-items: baseline;
+  align-items: start;
 }
 dt {
   color: var(--ink2);

@@ -54,12 +54,11 @@ defineEmits<{ kind: [] }>()
       </NuxtLink>
     </nav>
     <div class="rules">
-      {{ t('common.ruleSet') }}
-      <b>{{
-        eachRuleSet(rules)
-          .map(r => r.name)
-          .join(', ')
-      }}</b><br />{{ rules.fromMemory ? t('job.unverifiedCheckTheText') : rules.source }}
+      {{ t('common.ruleSet') }} <b>{{ rules.name }}</b><br />
+      <template v-for="r in eachRuleSet(rules).slice(1)" :key="r.id">
+        {{ t('job.andRuleSet') }} <b>{{ r.name }}</b><br />
+      </template>
+      {{ rules.fromMemory ? t('job.unverifiedCheckTheText') : rules.source }}
     </div>
   </header>
 </template>

@@ -41,6 +41,10 @@ const verdicts = computed(() =>
   padding: 12px 0;
   margin-top: 4px;
 }
+.verdict + .verdict {
+  border-top: 0;
+  margin-top: 0;
+}
 .verdict b {
   font-size: 17px;
 }
