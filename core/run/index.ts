@@ -78,6 +78,7 @@ export {
 export {
   balanceView,
   lastCode,
+  lawGuide,
   menuEntry,
   menuGoal,
   originalCode,
@@ -112,9 +113,11 @@ export {
   type SettingGuide,
 } from './setting/settingGuide'
 export {
+  lawAdvice,
   menuReadings,
   menuState,
   proposeCode,
+  type LawAdvice,
   type MenuGoal,
   type MenuProposal,
   type MenuReading,

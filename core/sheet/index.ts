@@ -1,7 +1,8 @@
 // The shape of a sheet
 export { AUDIOS, COVERAGES, type Audio, type Coverage } from './modelSheet'
 export { SET_KINDS, kindHas, kindInfo, type KindInfo, type KindPart, type SetKind } from './kinds'
-export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES, RAISED_BY } from './modelSheet'
+export type { MenuLaw } from './modelSheet'
+export { ADJUSTER_KINDS, ADJUSTER_ROLES, BOARD_SIDES, MENU_LAWS, RAISED_BY } from './modelSheet'
 export type {
   Adjuster,
   AdjusterKind,

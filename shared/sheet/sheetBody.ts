@@ -3,6 +3,7 @@ import { ValidationError, array, lazy, mixed, number, object, string, uuid } fro
 import {
   ADJUSTER_KINDS,
   ADJUSTER_ROLES,
+  MENU_LAWS,
   RAISED_BY,
   SET_KINDS,
   SHEET_TEMPLATES,
@@ -48,6 +49,7 @@ const adjuster = closed({
   tool: words('common.tool', 200),
   caution: orNothing('form.caution'),
   raisedBy: string().oneOf(RAISED_BY).optional(),
+  law: string().oneOf(MENU_LAWS).optional(),
   modes: array(mode()).max(8).optional(),
   board: boardPosition(),
 }).required()

@@ -2,6 +2,7 @@ import { t, type MessageCode, translated } from '#shared/i18n'
 import type {
   AdjusterKind,
   FieldValue,
+  MenuLaw,
   MoveRefused,
   SheetDifference,
   SheetLocation,
@@ -108,6 +109,7 @@ const FIELD_WORDS: Readonly<Record<string, MessageCode>> = {
   kind: 'sheet.kindField',
   role: 'sheet.roleInTheCircuit',
   raisedBy: 'sheet.raisedBy',
+  law: 'sheet.menuLaw',
   skipIf: 'sheet.notNeededIf',
   channels: 'sheet.channels',
   planId: 'sheet.channels',
@@ -174,6 +176,11 @@ export const ADJUSTER_KIND_WORDS: Readonly<Record<AdjusterKind, MessageCode>> = 
   'fixed-part': 'sheet.fixedPart',
   'menu-value': 'common.menuValue',
   'control': 'sheet.control',
+}
+
+export const LAW_WORDS: Readonly<Record<MenuLaw, MessageCode>> = {
+  'assumed-clock': 'sheet.lawAssumedClock',
+  'offset': 'sheet.lawOffset',
 }
 
 export function actionWords(action: StepAction): string {

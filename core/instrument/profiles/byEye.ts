@@ -146,7 +146,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     meterKind: 'panel',
     talks: false,
     alwaysThere: true,
-    accuracyWords: 'half a division (0.1 W, 10 mA); half an S-unit; 0.2 s',
+    accuracyWords: 'half a division (0.1 W, 10 mA); half an S-unit; 0.2 s; RIT by ear to 5 Hz',
     source: TYPICAL,
     quantities: [
       byEye('panelPowerW', { absolute: 0.1 }),
@@ -155,6 +155,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
       { ...byEye('stageIdleA', { absolute: 0.01 }), tick: 0.02 },
       { ...byEye('plateA', { absolute: 0.01 }), tick: 0.02 },
       byEye('menuCode', { absolute: 0 }),
+      byEye('ritOffsetHz', { absolute: 5 }),
     ],
   },
   {

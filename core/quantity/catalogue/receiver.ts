@@ -50,6 +50,17 @@ export const RECEIVER_QUANTITIES = {
     topic: 's-meter',
     ownerWord: 'S-meter reading at S9',
   },
+  ritOffsetHz: {
+    label: 'Loudest at RIT',
+    symbol: 'RIT',
+    siUnit: 'Hz',
+    shownUnit: 'Hz',
+    perSi: 1,
+    min: -10000,
+    max: 10000,
+    needs: ['generator'],
+    topic: 'rx-frequency',
+  },
   agcV: {
     label: 'AGC voltage',
     symbol: 'V AGC',

@@ -6,4 +6,5 @@ export {
   type BalanceView,
   type SettingTarget,
 } from './guideFor'
+export { lawGuide } from './lawGuide'
 export { lastCode, menuGoal, originalCode } from './menuGoal'

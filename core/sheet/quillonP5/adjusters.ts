@@ -2,8 +2,20 @@ import type { Adjuster } from '../modelSheet'
 import { menuValue, preset } from '../stepBase'
 
 export const QUILLON_P5_ADJUSTERS: readonly Adjuster[] = [
-  menuValue('REF', 'reference', 'reference correction', 'every frequency', 'menu, coarse 100 Hz, fine 1 Hz'),
-  menuValue('IF', 'rx-crystal', 'IF offset', 'where the receiver is loudest', 'menu, in hertz'),
+  {
+    ...menuValue(
+      'REF',
+      'reference',
+      'reference correction',
+      'every frequency',
+      'menu, coarse 100 Hz, fine 1 Hz',
+    ),
+    law: 'assumed-clock',
+  },
+  {
+    ...menuValue('IF', 'rx-crystal', 'IF offset', 'where the receiver is loudest', 'menu, in hertz'),
+    law: 'offset',
+  },
   preset(
     'R36',
     'bias',

@@ -18,11 +18,12 @@ const number = (
   ...more,
 })
 /** The number is the crystal as the clock chip believes it: a higher number makes a lower output. */
-const LOWERS: Partial<Adjuster> = { turn: 'up lowers the output', raisedBy: 'down' }
+const LOWERS: Partial<Adjuster> = { turn: 'up lowers the output', raisedBy: 'down', law: 'assumed-clock' }
 /** An offset of the receiver: neither way is up. */
 const OFFSET: Partial<Adjuster> = {
   turn: 'hertz beside the filter; up moves the receiver up',
   raisedBy: 'up',
+  law: 'offset',
 }
 
 export const QUILLON_P7_ADJUSTERS: readonly Adjuster[] = [

@@ -31,6 +31,13 @@ export type AdjusterKind = (typeof ADJUSTER_KINDS)[number]
 
 export const RAISED_BY = ['clockwise', 'anticlockwise', 'inwards', 'outwards', 'up', 'down'] as const
 
+/**
+ * assumed-clock = the number is the frequency that the set takes its clock to be, and everything it makes
+ * follows inversely; offset = a number of hertz, to which the offset that was read is added
+ */
+export const MENU_LAWS = ['assumed-clock', 'offset'] as const
+export type MenuLaw = (typeof MENU_LAWS)[number]
+
 export interface Adjuster {
   readonly designator: string
   /** fixed-part = a place where an adjuster could be and is not; menu-value = a number in a service menu */
@@ -44,6 +51,8 @@ export interface Adjuster {
   readonly caution: string | null
   /** which way raises what it acts on, when that is known for certain; the advice of the run turns by it */
   readonly raisedBy?: (typeof RAISED_BY)[number]
+  /** what a menu value stands for, where that is known: the next one is then reckoned, not tried */
+  readonly law?: MenuLaw
   /** modes that it acts on, where each has its own; no value = all */
   readonly modes?: readonly Mode[]
   readonly board: BoardPosition

@@ -4,6 +4,7 @@ import type { StepState } from '#core/run'
 import type { useAlignCoach } from '../logic/useAlignCoach'
 import { balanceCoils } from '../logic/alignView'
 import { codeWords, settingWords } from '#shared/words/coachWords'
+import { lawWords } from '#shared/words/lawWords'
 import CoachLine from './coach/CoachLine.vue'
 import { BalanceCoach, BeatCoach, BiasCoach, HandsCoach, MenuCoach, WarmCoach } from './coach/laterCoaches'
 import PeakCoach from './coach/PeakCoach.vue'
@@ -47,6 +48,11 @@ const c = props.coach
       v-bind="c.menu.value"
       :can-take="canTake"
       @take="code => emit('takeCode', code)"
+    />
+    <CoachLine
+      v-if="c.law.value"
+      v-bind="lawWords(c.law.value, formatOf(c.law.value.designator))"
+      tone="plain"
     />
     <BalanceCoach
       v-if="c.balance.value"

@@ -7,6 +7,7 @@ import {
   driftSamples,
   isFrequencyStep,
   isReadable,
+  lawGuide,
   menuEntry,
   menuGoal,
   menuReadings,
@@ -146,12 +147,18 @@ export function useAlignCoach(parts: CoachParts) {
     return {
       entry: designator,
       readings: menuReadings(run().history, state().step.id, point.id, wanted.quantity),
-      goal: menuGoal(requirement, parts.accuracy(), format, want().latest?.reading ?? null),
+      // A frequency has two ends and may fall as the value rises: nothing is proposed by trying.
+      goal:
+        requirement.nominalHz !== null
+          ? null
+          : menuGoal(requirement, parts.accuracy(), format, want().latest?.reading ?? null),
       format,
       quantity: wanted.quantity,
       original: originalCode(parts.asFound(), { entry: designator, coverage: point.state.coverage }),
     }
   })
+
+  const law = computed(() => lawGuide(sheet(), state().step, want(), run().history, parts.asFound()))
 
   // For frequency
   const gate = computed(() => {
@@ -193,6 +200,7 @@ export function useAlignCoach(parts: CoachParts) {
     balance,
     advice,
     menu,
+    law,
     gate,
     passedAtMs,
   }

@@ -1,9 +1,9 @@
 <script setup lang="ts">
 import { t } from '#shared/i18n'
 import { ref } from 'vue'
-import { ADJUSTER_KINDS, ADJUSTER_ROLES, RAISED_BY, type Adjuster } from '#core/sheet'
+import { ADJUSTER_KINDS, ADJUSTER_ROLES, MENU_LAWS, RAISED_BY, type Adjuster } from '#core/sheet'
 import { ROLE_WORDS } from '#shared/words/roleWords'
-import { ADJUSTER_KIND_WORDS } from '#shared/words/sheetWords'
+import { ADJUSTER_KIND_WORDS, LAW_WORDS } from '#shared/words/sheetWords'
 import EditTable from './EditTable.vue'
 import type { EditColumn } from './editColumn'
 
@@ -15,6 +15,10 @@ const RAISED = ['', ...RAISED_BY].map(v => ({
   value: v,
   title: v || t('sheet.notKnown'),
 }))
+const LAWS = [
+  { value: '', title: t('sheet.notKnown') },
+  ...MENU_LAWS.map(v => ({ value: v as string, title: t(LAW_WORDS[v]) })),
+]
 const COLUMNS: readonly EditColumn[] = [
   { key: 'designator', label: t('sheet.designator'), width: '92px' },
   { key: 'name', label: t('common.name') },
@@ -34,6 +38,7 @@ const COLUMNS: readonly EditColumn[] = [
   { key: 'where', label: t('sheet.where'), kind: 'long' },
   { key: 'turn', label: t('common.direction'), kind: 'long' },
   { key: 'raisedBy', label: t('sheet.raisedBy'), kind: 'select', items: RAISED, more: true },
+  { key: 'law', label: t('sheet.menuLaw'), kind: 'select', items: LAWS, more: true },
   { key: 'tool', label: t('common.tool'), more: true },
   { key: 'caution', label: t('sheet.caution'), kind: 'optional', more: true },
 ]
@@ -49,10 +54,10 @@ const make = (): Adjuster => ({
   caution: null,
   board: { x: 0.5, y: 0.5 },
 })
-/** A way that is not known is no way. */
+/** A way or a law that is not known is none. */
 const tidy = (a: Adjuster): Adjuster => {
-  const { raisedBy, ...rest } = a
-  return raisedBy ? { ...rest, raisedBy } : rest
+  const { raisedBy, law, ...rest } = a
+  return { ...rest, ...(raisedBy ? { raisedBy } : {}), ...(law ? { law } : {}) }
 }
 function take(e: Event) {
   const [chosen] = (e.target as HTMLInputElement).files ?? []
