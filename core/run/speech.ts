@@ -1,5 +1,5 @@
 import { depthByPep, expandedUncertainty, type Measured, type Quantity, type Reading } from '../quantity'
-import { isUnmodulated, modulationOf, sameControls, type MeasurePoint } from '../sheet'
+import { isUnmodulated, modulationOf, sameControls, type MeasurePoint, type SetState } from '../sheet'
 import type { RowState } from './matrixState'
 
 /** What meters show while somebody speaks on AM. Nothing of it is a measure of depth: a steady tone is. */
@@ -23,15 +23,8 @@ export function speechReadings(rows: readonly RowState[]): SpeechReading[] {
     const { state } = row.point
     if (row.stale || !state.keyed || state.mode !== 'AM' || modulationOf(state) !== 'speech') return []
     // Sheets from before there was a field for it tell speech apart in the controls.
-    const at = { ...state, setting: state.setting.replace(/,? ?voice$/, '') }
-    const alike = rows.filter(
-      ({ stale, point: { state: s } }) =>
-        !stale && s.keyed && s.channel === at.channel && sameControls(s, at),
-    )
-    const carrier = levelIn(
-      alike.find(r => isUnmodulated(r.point.state) && readingIn(r, 'powerW')),
-      'powerW',
-    )
+    const alike = alikeIn(rows, { ...state, setting: state.setting.replace(/,? ?voice$/, '') })
+    const carrier = carrierOf(alike)
     const [mean, pep] = [readingIn(row, 'powerW'), levelIn(row, 'pepW')]
     if (!carrier || (!mean && !pep)) return []
     const tones = alike.filter(r => modulationOf(r.point.state) === 'tone')
@@ -40,6 +33,36 @@ export function speechReadings(rows: readonly RowState[]): SpeechReading[] {
     return [{ point: row.point, carrier, mean, pep, byPep, tone: deepest[0] ?? null }]
   })
 }
+
+/** A steady tone whose depth nobody read: what its PEP stands for, if that is a crest. */
+export interface ToneByPep {
+  readonly point: MeasurePoint
+  readonly carrier: Reading
+  readonly pep: Reading
+  readonly byPep: Measured
+}
+
+/** Rows of one phase with a steady tone on AM, each beside the carrier under the same controls. */
+export function tonesByPep(rows: readonly RowState[]): ToneByPep[] {
+  return rows.flatMap(row => {
+    const { state } = row.point
+    if (row.stale || !state.keyed || state.mode !== 'AM' || modulationOf(state) !== 'tone') return []
+    const [carrier, pep] = [carrierOf(alikeIn(rows, state)), levelIn(row, 'pepW')]
+    const byPep = carrier && pep && !toneDepth(row) ? crestOver(pep, carrier) : null
+    return byPep ? [{ point: row.point, carrier: carrier!, pep: pep!, byPep }] : []
+  })
+}
+
+const alikeIn = (rows: readonly RowState[], at: SetState): readonly RowState[] =>
+  rows.filter(
+    ({ stale, point: { state: s } }) => !stale && s.keyed && s.channel === at.channel && sameControls(s, at),
+  )
+
+const carrierOf = (alike: readonly RowState[]): Reading | null =>
+  levelIn(
+    alike.find(r => isUnmodulated(r.point.state) && readingIn(r, 'powerW')),
+    'powerW',
+  )
 
 /** Nothing where the PEP is not above the carrier beyond both meters: nobody may have spoken. */
 function crestOver(pep: Reading, carrier: Reading): Measured | null {

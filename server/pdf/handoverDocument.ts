@@ -23,6 +23,7 @@ import { lessPowerWords, measuredWords } from '#shared/words/ownerReadings'
 import { dayAndTime } from '#shared/words/dateWords'
 import { jobKindWords } from '#shared/words/jobKindWords'
 import { closedItemLines, openItemLines } from '#shared/words/itemWords'
+import { menuAsLeft } from '#shared/words/menuAsLeft'
 import { capital } from '#shared/words/sentence'
 import { workLines } from '#shared/words/workLines'
 import { readRows, sidesOf, unreadRows } from '#shared/words/compareGauge'
@@ -139,7 +140,12 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
     heading(t('common.workDone')),
     list(
       orNone(
-        [...convertedWords(h.sheet, h.found), ...alignedWords(state.run), ...mended],
+        [
+          ...convertedWords(h.sheet, h.found),
+          ...alignedWords(state.run),
+          ...menuAsLeft(state.compared),
+          ...mended,
+        ],
         turnedOrNothing(state),
       ),
     ),

@@ -6,7 +6,7 @@ import { lateWords } from './lateWords'
 import { panelMeterWords } from './panelMeterWords'
 import { plateInputWords } from './plateInputWords'
 import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
-import { speechWords } from './speechWords'
+import { speechWords, toneWords } from './speechWords'
 
 /**
  * What several rows of one phase say together: what was read too late to be as found, reach of the power
@@ -20,6 +20,7 @@ export const remarksOfRows = (
   ...(phase === 'as-found' ? lateWords(rows) : []),
   ...rangeWordsOfRows(sheet, rows),
   ...panelMeterWords(rows),
+  ...toneWords(rows),
   ...speechWords(rows),
   ...plateInputWords(sheet, rows),
 ]
@@ -41,6 +42,8 @@ export const remarksOfCompared = (
   ...panelMeterWords(asLeft),
   ...sides.flatMap(side => {
     const rows = side === 'before' ? asFound : asLeft
-    return [...speechWords(rows), ...plateInputWords(sheet, rows)].map(w => `${t(SIDE_WORDS[side])}: ${w}`)
+    return [...toneWords(rows), ...speechWords(rows), ...plateInputWords(sheet, rows)].map(
+      w => `${t(SIDE_WORDS[side])}: ${w}`,
+    )
   }),
 ]

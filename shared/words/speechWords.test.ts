@@ -10,7 +10,7 @@ import { jobState, soakPoint } from '#core/work'
 import { bandCharts } from './bandChart'
 import { sidesOf, unreadRows } from './compareGauge'
 import { remarksOfCompared, remarksOfRows } from './rowRemarks'
-import { speechWords } from './speechWords'
+import { speechWords, toneWords } from './speechWords'
 
 /** A sheet in another language: nothing but its field says that somebody speaks. */
 const SHIPPED = modelSheet('osmund-40a')
@@ -42,6 +42,25 @@ describe('what is said of rows with speech', () => {
       speechWords(s.asFound).map(w => `As found: ${w}`),
     )
     expect(speechWords(s.asLeft)).toEqual([])
+  })
+})
+
+describe('what is said of a steady tone whose depth nobody read', () => {
+  const tone = (pepW: number, more: Partial<Record<Quantity, number>> = {}) =>
+    toneWords(
+      state(row('as-left', 'carrier-19', { powerW: 3.5 }), row('as-left', 'tone-19', { pepW, ...more }))
+        .asLeft,
+    )
+  it('is the depth that its PEP stands for, and whether that leaves over-modulation open', () => {
+    // (1 + 0.98)^2 x 3.5 W = 13.72 W
+    expect(tone(13.72)).toEqual([
+      expect.stringMatching(/is a depth of 98.*crest is not flattened.* neither shown nor excluded by it\./),
+    ])
+    expect(tone(7)).toEqual([expect.not.stringContaining('neither shown')])
+  })
+  it('is nothing where the depth was read, or the PEP is no more than the carrier', () => {
+    expect(tone(13.17, { depthPositiveRatio: 0.9 })).toEqual([])
+    expect(tone(3.5)).toEqual([])
   })
 })
 

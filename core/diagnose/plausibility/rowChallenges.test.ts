@@ -154,6 +154,14 @@ describe('the bench as it is', () => {
       'P21',
     )
   })
+  it('P23: a needle is read to a share of its scale, and two scales are not held against each other', () => {
+    const onScale = (value: number, fullScale: number) => read('powerW', value, { fullScale })
+    const after = (earlier: Reading, now: Reading) =>
+      rules(LX8, 'fm-carrier', [now], { earlier: () => earlier })
+    expect(after(onScale(3.5, 60), onScale(3.36, 5))).toEqual([])
+    expect(after(onScale(3.5, 20), onScale(3.36, 20))).toEqual([])
+    expect(after(onScale(3.9, 20), onScale(3.36, 20))).toEqual(['P23'])
+  })
   it('P23: a display of tenths may change by one digit, which is 3 % of 3 W; two digits moved', () => {
     const before = (value: number) => ({
       earlier: (q: Quantity) => (q === 'powerW' ? read('powerW', value) : null),

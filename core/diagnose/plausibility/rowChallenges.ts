@@ -60,7 +60,7 @@ function lastDigit(value: number): number {
   return 10 ** -decimals
 }
 
-/** Only the same meter can be held to its own repeatability. */
+/** Only the same meter on the same scale can be held to its own repeatability, a needle to a share of it. */
 function notRepeated(row: RowUnderDoubt): Challenge[] {
   const now = readingIn(row, 'powerW')
   const before = row.earlier('powerW')
@@ -68,6 +68,7 @@ function notRepeated(row: RowUnderDoubt): Challenge[] {
     !now ||
     !before ||
     before.instrument !== now.instrument ||
+    before.fullScale !== now.fullScale ||
     now.bound ||
     before.bound ||
     !(before.value > 0)
@@ -75,7 +76,8 @@ function notRepeated(row: RowUnderDoubt): Challenge[] {
     return []
   // Two displays of one power may differ by a digit, whatever share of it that is.
   const digit = Math.min(lastDigit(now.value), lastDigit(before.value))
-  return Math.abs(now.value - before.value) > Math.max(REPEATABLE * before.value, digit * (1 + 1e-9))
+  const share = REPEATABLE * Math.max(before.value, now.fullScale ?? 0)
+  return Math.abs(now.value - before.value) > Math.max(share, digit * (1 + 1e-9))
     ? [{ rule: 'P23', quantity: 'powerW', beforeW: before.value, nowW: now.value }]
     : []
 }

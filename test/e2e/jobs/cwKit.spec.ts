@@ -110,8 +110,19 @@ test('the first setting of a small kit: its clock reckoned, its receiver put rig
   })
   await hands.goTo('Handover')
   const shop = await hands.paper('handover.pdf?copy=shop')
-  process.stdout.write(`${shop}\n\n`)
+  expect(shop).toMatch(/Menu REF Menu value 25003200 25003097/)
+  expect(shop).toMatch(/Menu IF Menu value 4915200 4915125/)
+  expect(shop).toMatch(/Loudest at RIT \u221275 Hz below 0 Hz within/)
+  expect(shop, 'noted, and held against nothing').toMatch(
+    /40 m, keyed Power, average not measured 4\.40 W Receiver/,
+  )
+  expect(shop).toMatch(/Adjusted: REF \(reference correction\), IF \(IF offset\)/)
   const owner = await hands.paper('handover.pdf?copy=owner')
-  process.stdout.write(`${owner}\n\n`)
+  expect(owner, 'his numbers').toMatch(
+    /Menu REF 25003097 \(25003200 when it came\); Menu IF 4915125 \(4915200/,
+  )
+  expect(owner, 'no limit of another service, nothing that was not measured').not.toMatch(
+    /4 W max|exact|sensitivity|harmonics are/,
+  )
   hands.tellCost('first setting of a kit')
 })

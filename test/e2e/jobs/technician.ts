@@ -199,6 +199,16 @@ export class Technician {
     await this.key('Enter')
   }
 
+  /** The meter, and the scale that it is read on; both are remembered for the next row. */
+  async useScale(quantity: string, meter: string, scale: string) {
+    await this.key('g')
+    const table = this.page.getByRole('region', { name: 'Type as a table' })
+    await table.getByLabel(`instrument for ${quantity}`).first().selectOption({ label: meter })
+    await table.getByLabel(`scale for ${quantity}`).first().selectOption({ label: scale })
+    this.presses += 1
+    await this.key('Escape')
+  }
+
   /** Rows by their title and the names of the quantities, as they are read off. */
   async typeRows(
     rows: Readonly<Record<string, Readonly<Record<string, string>>>>,
