@@ -102,7 +102,7 @@ test('leads melted: the short, the gates that caused it, and a carrier that keep
   expect(shop).toMatch(/would be 130 % .*proves no depth/)
   expect(shop).toMatch(/Harmonics \(required after a new final\)/)
   expect(shop, 'what was misread, what stands in another set\u2019s sheet').not.toMatch(
-    /4\.5 W|Q18, .* removed|too thin/,
+    /4\.5 W|Replaced: Q18|too thin/,
   )
   const owner = await hands.paper('handover.pdf?copy=owner')
   expect(owner).toMatch(/Carrier, high: power 3\.4 W when first read, after work had begun, 7\.2 W now/)
