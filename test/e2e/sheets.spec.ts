@@ -61,7 +61,7 @@ test(
     await page.keyboard.press('t')
     await page.keyboard.type('3')
     await page.keyboard.press('Enter')
-    await page.keyboard.press('Enter')
+    await expect(said(page)).toContainText('typed readings saved')
     await page.locator('[data-step="2"]').click()
     await expect(page.getByRole('heading', { name: 'Carrier' })).toBeVisible()
     // "It was the right one": two presses

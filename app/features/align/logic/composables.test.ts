@@ -213,6 +213,17 @@ describe('taking rows', () => {
     await both[1]
     expect(done).toEqual(['high-1', 'high-20'])
   })
+  it('a second Enter on a row that is being kept keeps it once', async () => {
+    const slow: (() => void)[] = []
+    const { rows } = taking({}, () => new Promise(resolve => slow.push(() => resolve())))
+    rows.typing.value = { pointId: 'high-20', first: '3' }
+    const type = () => rows.takeTyped(null, 'high-20', [{ quantity: 'powerW', value: 3, instrument: null }])
+    const both = [type(), type()]
+    await nextTick()
+    slow[0]!()
+    expect(await Promise.all(both)).toEqual([true, false])
+    expect(slow).toHaveLength(1)
+  })
   it('typed values describe their row better than what happens to be live', async () => {
     const { kept, rows } = taking({ supplyV: 13.8 })
     await rows.takeTyped(null, 'high-20', [

@@ -37,6 +37,8 @@ const OBSTACLE_WORDS: Record<RowObstacle, MessageCode> = {
 export function useRowTaking(parts: RowTakingParts) {
   const typing: Ref<{ pointId: string; first: string } | null> = ref(null)
   let keeping: Promise<unknown> | null = null
+  /** the row that was typed and sent last, while it is on the screen */
+  let sent: { pointId: string } | null = null
   /** what was pointed out at which row since a row was last taken: a second press takes it all the same */
   const warned = new Set<string>()
 
@@ -132,9 +134,15 @@ export function useRowTaking(parts: RowTakingParts) {
       parts.say(t('align.notTaken', { list: problems.join(' ') }), 'problem')
       return false
     }
+    // A second Enter on the same row is one too many.
+    if (row !== null && row === sent) return false
+    sent = row
     // Quick hands are at the next row already: it waits for its turn.
     while (keeping) await keeping
-    if (!(await store(stepId, point, readings))) return false
+    if (!(await store(stepId, point, readings))) {
+      sent = null
+      return false
+    }
     if (typing.value === row) typing.value = null
     sayKept(point, readings, t('align.typedReadingsSaved'), false)
     return true
