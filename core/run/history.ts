@@ -54,7 +54,7 @@ export function history(sheet: ModelSheet, all: readonly JobEvent[]): History {
           })
     // Half an order before the row: the turn came before the reading that shows it.
     const before = { order: order - 0.5, atMs: row.atMs, stepId: row.stepId }
-    if (code?.isChanged) turns.push(turnOf(sheet, code.designator, { ...before, inferred: false }))
+    if (code?.isSet) turns.push(turnOf(sheet, code.designator, { ...before, inferred: false }))
     if (answer) turns.push(...answer.map(d => turnOf(sheet, d, { ...before, inferred: false })))
     else if (question?.inferred)
       turns.push(...question.designators.map(d => turnOf(sheet, d, { ...before, inferred: true })))

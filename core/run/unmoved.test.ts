@@ -35,6 +35,10 @@ describe('an adjuster turned without effect', () => {
   })
   it('is told of any single adjuster', () =>
     expect(seen('A1.10', power(3.2), turned('L7'), power(3.2))).toMatchObject({ designator: 'L7' }))
+  it('is not said of one that was back at its mark before it was read again', () => {
+    const back: JobEvent = { ...turned('CT2'), isReturned: true } as JobEvent
+    expect(seen('A1.5', tx(27_791_410), turned('CT2'), back, tx(27_791_410))).toBeNull()
+  })
   it.each([
     ['it moved', [tx(27_791_410), turned('CT2'), tx(27_791_395)]],
     ['it was not turned', [tx(27_791_410), tx(27_791_410)]],

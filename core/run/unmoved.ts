@@ -42,6 +42,8 @@ export function unmoved(sheet: ModelSheet, state: StepState, past: History): Unm
   )
   const now = off?.latest
   if (!turn || !now || now.order < turn.order) return null
+  // Back at its mark before it was read again, nothing had to follow.
+  if (said.some(t => t.isReturned && t.order > turn.order && t.order < now.order)) return null
   const before = past.readings.findLast(
     t =>
       t.struck === null &&

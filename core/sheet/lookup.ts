@@ -1,7 +1,7 @@
 import { message } from '../message'
 import { CoreError } from '../errors'
 import { HEX_BYTE, type MenuFormat } from '../quantity'
-import type { Adjuster, MeasurePoint, ModelSheet, Step } from './modelSheet'
+import type { Adjuster, MeasurePoint, ModelSheet, SetState, Step } from './modelSheet'
 
 /** @throws {CoreError} unknown-step */
 export function stepOf(sheet: ModelSheet, stepId: string): Step {
@@ -35,14 +35,18 @@ export function pointOf(sheet: ModelSheet, stepId: string | null, pointId: strin
   return point
 }
 
-/**
- * Whether a row holds the value of a menu entry: it is called after it, `menu-P1` and in another country
- * state `menu-P1-expanded`, or names it in its title.
- */
-export function holdsEntry({ id, title, wants }: MeasurePoint, entry: string): boolean {
+/** What the row of a menu entry is called: after the entry alone, or where states differ by its state too. */
+export const menuRowIds = (entry: string, { coverage }: Pick<SetState, 'coverage'>): readonly string[] => [
+  `menu-${entry}`,
+  `menu-${entry}-${coverage}`,
+]
+
+/** Whether a row holds the value of a menu entry: it is called after it, or names it in its title. */
+export function holdsEntry({ id, title, wants, state }: MeasurePoint, entry: string): boolean {
   if (!wants.some(w => w.quantity === 'menuCode')) return false
-  if (id.startsWith('menu-')) return id === `menu-${entry}` || id.startsWith(`menu-${entry}-`)
-  return new RegExp(`\\b${entry.replace(/[^\w-]/g, '')}\\b`).test(title)
+  if (id.startsWith('menu-')) return menuRowIds(entry, state).includes(id)
+  // "BIAS-CW" is another entry than "BIAS".
+  return new RegExp(`(?<![\\w-])${entry.replace(/[^\w-]/g, '')}(?![\\w-])`).test(title)
 }
 
 /**

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { modelSheet } from '../../sheet'
+import { holdsEntry, modelSheet, withAdjusterRenamed } from '../../sheet'
 import { rowTaken } from '../../../test/fixtures/jobEvents'
 import type { JobEvent } from '../jobEvent'
 import { history } from '../history'
@@ -34,6 +34,29 @@ describe('a menu value on record', () => {
       { ...HOME, mode: 'AM', channel: null, coverage: 'expanded' },
     )
     expect(turns(expanded, power(3.84, 0x56))).toEqual([])
+  })
+  it('that is read back at the end says not when it was set, and spoils nothing read before it', () => {
+    const left = rowTaken(
+      'as-left',
+      null,
+      'menu-P1',
+      { menuCode: 0x55 },
+      { ...HOME, mode: 'AM', channel: null },
+    )
+    const carrier = rowTaken('as-left', null, 'fm-standard', { powerW: 3.8 }, HOME)
+    const { turns: made, readings } = history(M9, [found(0x51), carrier, left])
+    expect(made).toEqual([])
+    expect(readings.every(r => r.staleBy.length === 0)).toBe(true)
+  })
+  it('of an entry whose name begins like another one is its own', () => {
+    const P7 = modelSheet('quillon-p7')
+    const rows = P7.matrix.filter(p => p.id.startsWith('menu-BIAS'))
+    expect(rows.map(p => ['BIAS', 'BIAS-CW'].filter(d => holdsEntry(p, d)))).toEqual([['BIAS'], ['BIAS-CW']])
+    const renamed = withAdjusterRenamed(P7, 'BIAS', 'VB')
+    expect(renamed.matrix.filter(p => /BIAS|VB/.test(p.id)).map(p => p.id)).toEqual([
+      'menu-VB',
+      'menu-BIAS-CW',
+    ])
   })
   it('that was struck out counts for nothing', () => {
     const wrong = power(3.84, 0x65)

@@ -4,13 +4,16 @@ import type { RowTaken } from '../jobEvent'
 /** A menu value that a row was read with. */
 export interface CodeRead {
   readonly designator: string
-  /** it is another one than was written down last: it was set in between */
-  readonly isChanged: boolean
+  /**
+   * another one than was written down last, in the step that sets it: it was set for this row. One that is
+   * only read back says not when it was set.
+   */
+  readonly isSet: boolean
 }
 
 /**
  * Follows the menu values through the rows of a run, in order. Each row that holds one says which entry it is
- * of, and whether that was set since: a value on record is no guess.
+ * of, and whether that was set for it: a value on record is no guess.
  * @returns for each row; null = it holds no value of an entry
  */
 export function codeFollower(sheet: ModelSheet): (row: RowTaken) => CodeRead | null {
@@ -29,6 +32,6 @@ export function codeFollower(sheet: ModelSheet): (row: RowTaken) => CodeRead | n
     const key = byState.has(designator) ? `${designator} ${row.conditions.coverage}` : designator
     const before = known.get(key)
     known.set(key, code)
-    return { designator, isChanged: before !== undefined && before !== code }
+    return { designator, isSet: row.stepId !== null && before !== undefined && before !== code }
   }
 }

@@ -34,6 +34,12 @@ describe('a menu value that is reckoned', () => {
       by: -75,
       next: 4_915_125,
     }))
+  it('is none of what says nothing of hertz, and none where nothing would change', () => {
+    expect(lawAdvice(IF, 4_915_200, read('sinadDb', 12), null)).toBeNull()
+    expect(lawAdvice(IF, 4_915_200, read('sensitivityV', 3e-7), null)).toBeNull()
+    expect(lawAdvice(IF, 4_915_200, read('ritOffsetHz', 0.4), null)).toBeNull()
+    expect(lawAdvice(REF, 25_003_200, read('referenceHz', 10_000_000.1), 10_000_000)).toBeNull()
+  })
   it('is none without a law, by a bound, or by a frequency that nothing is wanted of', () => {
     expect(lawAdvice({ designator: 'P1' }, 5, read('powerW', 4), null)).toBeNull()
     expect(lawAdvice(REF, 5, read('referenceHz', 4, { bound: 'at-least' }), 4)).toBeNull()

@@ -19,7 +19,7 @@ export interface LawAdvice {
  * value is R times what was read over what was wanted. offset: the value plus the offset that was read.
  * @param now value that stands in the menu
  * @param wantedHz what the reading should be; of an offset null
- * @returns null = there is no law, or the reading is a bound
+ * @returns null = there is no law, the reading is a bound or no reading of it, or nothing would change
  * @example 25003200 with 41 Hz below 10 MHz: 102.5 less, 25003097
  */
 export function lawAdvice(
@@ -28,14 +28,22 @@ export function lawAdvice(
   reading: Reading,
   wantedHz: number | null,
 ): LawAdvice | null {
-  if (!law || reading.bound) return null
-  const { value } = reading
-  const expanded = expandedUncertainty(reading)
-  if (law === 'offset') {
-    const by = Math.round(value)
-    return { designator, law, by, bound: expanded, next: now + by }
-  }
-  if (wantedHz === null || wantedHz <= 0) return null
-  const next = Math.round(now * (value / wantedHz))
-  return { designator, law, by: next - now, bound: expanded && (expanded / wantedHz) * now, next }
+  const change = law && !reading.bound ? CHANGE[law](now, reading, wantedHz) : null
+  const by = change && Math.round(now + change.by) - now
+  return law && change && by ? { designator, law, by, bound: change.bound, next: now + by } : null
+}
+
+type Change = Pick<LawAdvice, 'by' | 'bound'>
+/** Change of the value, not rounded yet, by each law; null = the reading says nothing of it. */
+const CHANGE: Readonly<
+  Record<MenuLaw, (now: number, reading: Reading, wantedHz: number | null) => Change | null>
+> = {
+  'assumed-clock': (now, reading, wantedHz) => {
+    if (wantedHz === null || wantedHz <= 0) return null
+    const expanded = expandedUncertainty(reading)
+    const perHz = now / wantedHz
+    return { by: (reading.value - wantedHz) * perHz, bound: expanded && expanded * perHz }
+  },
+  'offset': (_now, reading) =>
+    reading.quantity === 'ritOffsetHz' ? { by: reading.value, bound: expandedUncertainty(reading) } : null,
 }

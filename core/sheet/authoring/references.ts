@@ -1,3 +1,4 @@
+import { menuRowIds } from '../lookup'
 import type { MeasurePoint, ModelSheet, Step, TargetSpec, Measurand } from '../modelSheet'
 
 /** Where something of a sheet is named by something else, in the sheet's own words. */
@@ -47,7 +48,7 @@ export function withAdjusterRenamed(sheet: ModelSheet, before: string, after: st
       adjusters: s.adjusters.map(name),
       ...rereadRenamed(s, name),
     })),
-    matrix: sheet.matrix.map(p => ({ ...p, id: menuRowRenamed(p.id, before, after) })),
+    matrix: sheet.matrix.map(p => menuRowRenamed(p, before, after)),
     ...(sheet.scheme
       ? {
           scheme: {
@@ -62,10 +63,9 @@ export function withAdjusterRenamed(sheet: ModelSheet, before: string, after: st
   }
 }
 
-/** Rows of menu values are called after their entry, and by the country state where there are several. */
-function menuRowRenamed(id: string, before: string, after: string): string {
-  const own = `menu-${before}`
-  return id === own || id.startsWith(`${own}-`) ? `menu-${after}${id.slice(own.length)}` : id
+function menuRowRenamed(row: MeasurePoint, before: string, after: string): MeasurePoint {
+  const at = menuRowIds(before, row.state).indexOf(row.id)
+  return at < 0 ? row : { ...row, id: menuRowIds(after, row.state)[at]! }
 }
 
 /** The sheet without an adjuster, and without what named it. */

@@ -73,7 +73,8 @@ function otherAdjusters(sheet: ModelSheet, stepId: string, named: Adjuster): Sug
   const step = sheet.procedure.find(s => s.id === stepId)!
   return twins(sheet, named).map(twin => {
     const designators = [twin.designator, named.designator]
-    if (twin.role !== named.role && moves(named, step))
+    // Rows of menu values are called after their entries: those are put right in the editor.
+    if (twin.role !== named.role && named.kind !== 'menu-value' && moves(named, step))
       return { kind: 'exchange', designators, changes: exchanged(sheet, named, twin, step) }
     const line = fieldPath('step', step.id, 'adjusters')
     return {

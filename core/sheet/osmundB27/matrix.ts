@@ -10,7 +10,7 @@ import {
   receiving,
   want,
 } from '../osmund27f/targets'
-import { REFERENCE } from './targets'
+import { LOWEST, REFERENCE } from './targets'
 
 const channelRow = (channel: number) =>
   point(`ch-${channel}`, `Channel ${channel}, full power`, keyed(channel), [
@@ -25,7 +25,7 @@ export const OSMUND_B27_MATRIX: readonly MeasurePoint[] = [
     want('referenceHz', REFERENCE),
   ]),
   ...[1, 20, 40].map(channelRow),
-  point('least-20', 'Channel 20, power control at its lowest end', keyed(20, { lowPower: true }), [
+  point('least-20', 'Channel 20, power control at its lowest end', keyed(20, { powerPosition: LOWEST }), [
     want('powerW', null),
     want('panelPowerW'),
   ]),

@@ -1,6 +1,6 @@
 import type { Step } from '../modelSheet'
 import { OSMUND_27F_PROCEDURE } from '../osmund27f/procedure'
-import { DEVIATION, HIGH_POWER, TONE_HZ, keyed, point, receiving, want } from '../osmund27f/targets'
+import { HIGH_POWER, keyed, point, receiving, want } from '../osmund27f/targets'
 import { DUMMY_LOAD, RF_BURN, STEP, UNKEYED_STEP, WAX } from '../stepBase'
 import { REFERENCE } from './targets'
 
@@ -52,20 +52,7 @@ export const OSMUND_B27_PROCEDURE: readonly Step[] = [
     why: 'From the driver towards the antenna, since every stage needs the drive of the one before.',
     points: [power(20, false)],
   },
-  {
-    ...STEP,
-    id: 'A1.9',
-    title: 'Balance 1, 20, 40',
-    needs: ['A1.8'],
-    skipIf: 'A1.7',
-    cautions: [DUMMY_LOAD, RF_BURN, WAX],
-    adjusters: ['L12', 'L14'],
-    criterion: { kind: 'spread', quantity: 'powerW', maxDb: 0.5 },
-    instruction:
-      'Offset one coil towards the weak end and its neighbour towards the other until the three agree.',
-    why: 'An over-peaked set transmits at one end of the band only.',
-    points: [1, 20, 40].map(channel => power(channel, false)),
-  },
+  { ...asOn27f('A1.9'), cautions: [DUMMY_LOAD, RF_BURN, WAX], adjusters: ['L12', 'L14'] },
   {
     ...STEP,
     id: 'A1.10',
@@ -79,41 +66,10 @@ export const OSMUND_B27_PROCEDURE: readonly Step[] = [
     why: 'Not beyond: more than the rated power shortens life and spreads into adjacent channels.',
     points: [power(20)],
   },
+  { ...asOn27f('A1.13'), adjusters: ['RV8'] },
   {
-    ...STEP,
-    id: 'A1.13',
-    title: 'Deviation',
-    needs: ['A1.5'],
-    adjusters: ['RV8'],
-    instruction:
-      'Channel 20, 1 kHz tone at the microphone socket. Raise its ' +
-      'level until the deviation no longer grows, then set the preset.',
-    why: 'Full limiting, both polarities, absolute maximum 2.5 kHz. A whistle is only a cross-check.',
-    points: [
-      point('tone', 'Channel 20, 1 kHz', keyed(20, { toneHz: TONE_HZ }), [
-        want('deviationPositiveHz', DEVIATION),
-        want('deviationNegativeHz', DEVIATION),
-      ]),
-    ],
-  },
-  {
-    ...STEP,
-    id: 'A1.15',
-    title: 'Panel meter',
-    needs: ['A1.10'],
+    ...asOn27f('A1.15'),
     adjusters: ['RV6'],
     instruction: 'Channel 20, power control at its highest end: the panel meter agrees with the power meter.',
-    why: 'The owner judges the set by this meter for years.',
-    points: [
-      point('panel', 'Panel meter', keyed(20), [
-        want('panelPowerW', {
-          kind: 'like-reading',
-          stepId: 'A1.10',
-          quantity: 'powerW',
-          lowRatio: 0.9,
-          highRatio: 1.1,
-        }),
-      ]),
-    ],
   },
 ]

@@ -41,7 +41,7 @@ export const OSMUND_B27: ModelSheet = {
   adjusters: OSMUND_B27_ADJUSTERS,
   matrix: OSMUND_B27_MATRIX,
   procedure: OSMUND_B27_PROCEDURE,
-  powerNames: { high: 'MAX', low: 'MIN' },
+  powerNames: { high: 'MAX' },
   powerControls: [{ name: POWER_CONTROL, lowestPointId: 'least-20', highestPointId: 'ch-20' }],
   scheme: OSMUND_27F_SCHEME,
   testPoints: [

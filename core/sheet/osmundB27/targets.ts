@@ -8,3 +8,5 @@ export const REFERENCE: TargetSpec = {
   highHz: 20.48,
   aimHz: 0,
 }
+/** A control that reaches down so far has no low position of which a rule could speak. */
+export const LOWEST = 'lowest end'

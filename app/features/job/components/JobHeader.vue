@@ -1,4 +1,5 @@
 <script setup lang="ts">
+import { computed } from 'vue'
 import { t } from '#shared/i18n'
 import { STAGE_NAMES, jobKindWords } from '#shared/words/jobKindWords'
 import type { JobKind } from '#core/run'
@@ -10,7 +11,7 @@ import { jobTag } from '#shared/jobTag'
 import { day } from '#shared/words/dateWords'
 import StateMark from '~/ui/gauge/StateMark.vue'
 
-defineProps<{
+const props = defineProps<{
   job: Job
   sheet: ModelSheet
   rules: RuleSet
@@ -20,6 +21,7 @@ defineProps<{
   stage: string
 }>()
 defineEmits<{ kind: [] }>()
+const ruleSets = computed(() => eachRuleSet(props.rules))
 </script>
 
 <template>
@@ -55,10 +57,10 @@ defineEmits<{ kind: [] }>()
     </nav>
     <div class="rules">
       {{ t('common.ruleSet') }} <b>{{ rules.name }}</b><br />
-      <template v-for="r in eachRuleSet(rules).slice(1)" :key="r.id">
+      <template v-for="r in ruleSets.slice(1)" :key="r.id">
         {{ t('job.andRuleSet') }} <b>{{ r.name }}</b><br />
       </template>
-      {{ rules.fromMemory ? t('job.unverifiedCheckTheText') : rules.source }}
+      {{ ruleSets.some(r => r.fromMemory) ? t('job.unverifiedCheckTheText') : rules.source }}
     </div>
   </header>
 </template>
