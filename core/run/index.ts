@@ -82,6 +82,7 @@ export {
   menuEntry,
   menuGoal,
   originalCode,
+  untouchedCode,
   seeksPeak,
   settingTarget,
   type BalanceView,

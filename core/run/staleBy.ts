@@ -61,22 +61,28 @@ export function cellOf({ stepId, pointId, conditions }: RowTaken, quantity: Quan
 export function staleRule(sheet: ModelSheet): StaleRule {
   const references = referenceAdjusters(sheet)
   const standsOn = dependencies(sheet)
-  const byState = new Set(entriesByState(sheet))
-  const statesOf = new Map(
-    sheet.procedure.map(s => [s.id, new Set(s.points.map(p => p.state.coverage))] as const),
-  )
+  const acts = actsInState(sheet)
   return {
     changes(turn, { topic, mode, stepId, pointId, quantity, coverage }) {
       if (!GOES_STALE[turn.role].topics.includes(topic)) return false
       if (turn.modes && !turn.modes.includes(mode)) return false
-      const isOfState = byState.has(turn.designator) && turn.stepId !== null
-      if (isOfState && !(statesOf.get(turn.stepId!)?.has(coverage) ?? true)) return false
+      if (!acts(turn, coverage)) return false
       if (references.get(`${stepId} ${pointId} ${quantity}`)?.has(turn.designator)) return false
       const prescribed =
         turn.isControl && turn.stepId !== null && stepId !== null && standsOn.get(turn.stepId)?.has(stepId)
       return !prescribed
     },
   }
+}
+
+/** Whether a turn acts in a country state: a value that each keeps for itself, in that of its step alone. */
+export function actsInState(sheet: ModelSheet): (turn: Turn, coverage: Coverage) => boolean {
+  const byState = new Set(entriesByState(sheet))
+  const statesOf = new Map(
+    sheet.procedure.map(s => [s.id, new Set(s.points.map(p => p.state.coverage))] as const),
+  )
+  return ({ designator, stepId }, coverage) =>
+    !byState.has(designator) || stepId === null || (statesOf.get(stepId)?.has(coverage) ?? true)
 }
 
 /** Readings that another target is told from, with the adjusters that are set by that target. */

@@ -7,4 +7,4 @@ export {
   type SettingTarget,
 } from './guideFor'
 export { lawGuide } from './lawGuide'
-export { lastCode, menuGoal, originalCode } from './menuGoal'
+export { lastCode, menuGoal, originalCode, untouchedCode } from './menuGoal'

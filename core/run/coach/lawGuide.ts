@@ -1,10 +1,10 @@
-import { adjusterOf, type Adjuster, type ModelSheet, type Step } from '../../sheet'
+import { adjusterOf, type ModelSheet, type Step } from '../../sheet'
 import type { History } from '../history'
 import type { RowState } from '../matrixState'
 import type { MeasurandState } from '../measurandState'
 import { lawAdvice, type LawAdvice } from '../menu/lawAdvice'
 import type { TakenReading } from '../takenReading'
-import { originalCode } from './menuGoal'
+import { untouchedCode } from './menuGoal'
 
 /**
  * The menu value that a step asks for next, where its one adjuster says what its number stands for.
@@ -21,20 +21,13 @@ export function lawGuide(
 ): LawAdvice | null {
   const adjuster = turned.length === 1 ? adjusterOf(sheet, turned[0]!) : null
   if (!adjuster?.law || !latest || latest.staleBy.length > 0 || judgement?.verdict === 'inside') return null
-  const now = codeWhile(latest, adjuster, past) ?? untouched(adjuster)
+  const at = { entry: adjuster.designator, coverage: point.state.coverage }
+  // What is current was read after the last turn, so that the value in its row is the one that stands.
+  const now = codeIn(latest, past) ?? untouchedCode(asFound, sheet, past, at)
   return now === null ? null : lawAdvice(adjuster, now, latest.reading, requirement.nominalHz)
-
-  function untouched({ designator }: Adjuster): number | null {
-    if (past.turns.some(t => t.designator === designator)) return null
-    return originalCode(asFound, { entry: designator, coverage: point.state.coverage })
-  }
 }
 
 /** The value that was written down with a reading. */
-function codeWhile({ row }: TakenReading, { designator }: Adjuster, past: History): number | null {
-  const code = past.readings.findLast(
-    t => t.row.id === row.id && t.struck === null && t.reading.quantity === 'menuCode',
-  )
-  const isSetSince = past.turns.some(t => t.designator === designator && code && t.order > code.order)
-  return code && !isSetSince ? code.reading.value : null
-}
+const codeIn = ({ row }: TakenReading, past: History): number | null =>
+  past.readings.findLast(t => t.row.id === row.id && t.struck === null && t.reading.quantity === 'menuCode')
+    ?.reading.value ?? null

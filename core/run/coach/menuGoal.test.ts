@@ -5,7 +5,7 @@ import { rowTaken, turned } from '../../../test/fixtures/jobEvents'
 import type { JobEvent } from '../jobEvent'
 import { matrixState } from '../matrixState'
 import { runState } from '../runState'
-import { lastCode, originalCode } from './menuGoal'
+import { lastCode, originalCode, untouchedCode } from './menuGoal'
 
 const M9 = modelSheet('corvid-m9')
 const run = (...events: JobEvent[]) => runState(M9, ruleSet('R-EU'), events)
@@ -32,6 +32,20 @@ describe('a menu whose values each country state keeps for itself', () => {
   it('was left at what was written in that state', () => {
     const state = run(power('M9.5', 3.84, 0x56, EXPANDED), power('M9.3', 3.5, 0x53, HOME))
     expect([lastCode(M9, state, p1('standard')), lastCode(M9, state, p1('expanded'))]).toEqual([0x53, 0x56])
+  })
+  it('is not known any more once it was set and not written down', () => {
+    const inStep = (stepId: string) => ({ ...turned('P1'), stepId }) as JobEvent
+    const home = power('M9.3', 3.84, 0x56, HOME)
+    expect(lastCode(M9, run(home, inStep('M9.3')), p1('standard'))).toBeNull()
+    expect(lastCode(M9, run(home, inStep('M9.5')), p1('standard')), 'the other state').toBe(0x56)
+    const found = menu('menu-P1', 0x51, HOME)
+    const standing = (...events: JobEvent[]) => {
+      const { history } = run(found, ...events)
+      return untouchedCode(matrixState(M9, ruleSet('R-EU'), history, 'as-found'), M9, history, p1('standard'))
+    }
+    expect(standing()).toBe(0x51)
+    expect(standing(inStep('M9.3'))).toBeNull()
+    expect(standing(inStep('M9.5')), 'the other state').toBe(0x51)
   })
   it('turned in one state leaves the readings of the other', () => {
     const inStep = (stepId: string) => ({ ...turned('P1'), stepId }) as JobEvent

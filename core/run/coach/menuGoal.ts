@@ -7,10 +7,12 @@ import {
   type Reading,
 } from '../../quantity'
 import { entryOfPoint, holdsEntry, type Coverage, type ModelSheet } from '../../sheet'
+import type { History } from '../history'
 import type { Requirement } from '../judgeReading'
 import type { RowState } from '../matrixState'
 import type { MenuGoal } from '../menu'
 import type { RunState } from '../runState'
+import { actsInState } from '../staleBy'
 
 /** Of an instrument that is not known [ratio]. */
 const UNKNOWN_BOUND = 0.05
@@ -54,24 +56,36 @@ export interface EntryAt {
   readonly coverage: Coverage
 }
 
-/** The value that an entry was last left at in the run, whichever step wrote it. */
-export function lastCode(
-  { adjusters }: Pick<ModelSheet, 'adjusters'>,
-  run: RunState,
-  { entry, coverage }: EntryAt,
-): number | null {
+/** The value that an entry was last left at in the run; null = none was written down, or it was set since. */
+export function lastCode(sheet: ModelSheet, run: RunState, at: EntryAt): number | null {
+  const { adjusters } = sheet
   const procedure = run.steps.map(s => s.step)
   const isOfEntry = (stepId: string, pointId: string) =>
-    entryOfPoint({ adjusters, procedure }, stepId, pointId) === entry
+    entryOfPoint({ adjusters, procedure }, stepId, pointId) === at.entry
   const written = run.history.readings.findLast(
     t =>
       t.struck === null &&
       t.reading.quantity === 'menuCode' &&
-      t.row.conditions.coverage === coverage &&
+      t.row.conditions.coverage === at.coverage &&
       t.row.stepId !== null &&
       isOfEntry(t.row.stepId, t.row.pointId),
   )
-  return written?.reading.value ?? null
+  return written && !isSetAfter(sheet, run.history, at, written.order) ? written.reading.value : null
+}
+
+/** The value that an entry had as found, while nothing says that it was set since. */
+export function untouchedCode(
+  asFound: readonly RowState[],
+  sheet: ModelSheet,
+  past: History,
+  at: EntryAt,
+): number | null {
+  return isSetAfter(sheet, past, at, -Infinity) ? null : originalCode(asFound, at)
+}
+
+function isSetAfter(sheet: ModelSheet, past: History, { entry, coverage }: EntryAt, order: number): boolean {
+  const acts = actsInState(sheet)
+  return past.turns.some(t => t.designator === entry && t.order > order && acts(t, coverage))
 }
 
 /**

@@ -5,7 +5,7 @@ import { OSMUND_B27_MATRIX } from './matrix'
 import { OSMUND_B27_PROCEDURE } from './procedure'
 
 const RATED = 'workshop sheet (invented set)'
-const POWER_CONTROL = 'power control'
+const POWER_CONTROL = 'Power control'
 
 export const OSMUND_B27: ModelSheet = {
   id: 'osmund-b27',

@@ -9,7 +9,7 @@ import UnmovedNotice from '../components/UnmovedNotice.vue'
 import TypedRow from '../components/matrix/TypedRow.vue'
 import { computed } from 'vue'
 import { fieldPath, menuFormatOf } from '#core/sheet'
-import { lastCode, originalCode, panelTickA, unmoved } from '#core/run'
+import { lastCode, panelTickA, unmoved, untouchedCode } from '#core/run'
 import { useInstrumentsStore } from '~/features/instruments/store/instruments'
 import { useLiveStore } from '~/features/instruments/store/live'
 import { useJobStore } from '~/features/job/store/job'
@@ -27,10 +27,15 @@ const { chosenPoint, pointId, state, point, want, missing, readout, coach, entri
 const { questions, waiting, nextElsewhere, hasReadings } = props.step
 const { quantity, shown, value, accuracy, readable, hold, ear } = readout
 const { typing } = entries
-/** What an entry was left at in the country state of the point at hand, else what it was as found. */
+/**
+ * What an entry must still read in the country state of the point at hand: what it was left at, or what it was
+ * as found. Of one that this very step sets only what was written down in it.
+ */
 function codeLeft(entry: string) {
   const at = { entry, coverage: point.value.state.coverage }
-  return lastCode(job.sheet!, run.value, at) ?? originalCode(job.asFound, at)
+  const left = lastCode(job.sheet!, run.value, at)
+  if (left !== null || state.value.step.adjusters.includes(entry)) return left
+  return untouchedCode(job.asFound, job.sheet!, run.value.history, at)
 }
 const stayed = computed(() => unmoved(job.sheet!, state.value, run.value.history))
 </script>
