@@ -1,43 +1,15 @@
-import { errorWords } from '#shared/words/messageWords'
 import { array, boolean, lazy, number, object, string, type ObjectSchema, uuid } from '#shared/yup'
-import { BOUNDS, SPREADS, QUANTITY_NAMES, checkRange, type Quantity } from '#core/quantity'
 import { JOB_EVENT_KINDS, PHASES, type JobEvent } from '#core/run'
 import { RUN_EVENT_BODIES } from './runEvents'
 import { WORK_EVENT_BODIES } from './workEvents'
 import { MODES } from '#core/rules'
 import { AUDIOS, COVERAGES } from '#core/sheet'
-import { CoreError } from '#core/errors'
 import { UNKNOWN_FIELD } from './unknownField'
 import { text } from './eventFields'
+import { reading } from './readingBody'
 
 const base = { id: uuid(), atMs: number().integer().min(0).max(8.64e15).required() }
 const stepId = () => string().max(20).nullable().defined()
-
-const reading = object({
-  id: uuid(),
-  quantity: string().label('common.quantity').oneOf(QUANTITY_NAMES).required(),
-  value: number()
-    .label('form.value')
-    .required()
-    .test('in-range', (value, context) => {
-      const { quantity } = context.parent as { quantity: Quantity }
-      // An unknown quantity is refused by its own name.
-      if (!QUANTITY_NAMES.includes(quantity)) return true
-      try {
-        checkRange(value, quantity)
-        return true
-      } catch (error) {
-        if (!(error instanceof CoreError)) throw error
-        return context.createError({ message: errorWords(error) })
-      }
-    }),
-  standardUncertainty: number().min(0).max(1e12).nullable().defined(),
-  source: string().oneOf(['instrument', 'typed']).required(),
-  instrument: string().max(100).nullable().defined(),
-  bound: string().oneOf(BOUNDS).optional(),
-  spread: string().oneOf(SPREADS).optional(),
-  fullScale: number().positive().max(1e12).optional(),
-}).noUnknown(true, UNKNOWN_FIELD)
 
 const conditions = object({
   mode: string().oneOf(MODES).required(),

@@ -15,6 +15,7 @@ import {
 } from '#core/run'
 import { amount, short, text, unit } from './eventFields'
 import { PART_TESTED } from './partTest'
+import { TRIAL_BODIES } from './trialBody'
 import { day } from './day'
 
 const controlPosition = object({
@@ -82,6 +83,7 @@ export const WORK_EVENT_BODIES: Record<WorkEvent['kind'], Record<string, unknown
     result: string().oneOf(COMPLAINT_RESULTS).required(),
     text: text('form.conditions').defined(),
   },
+  ...TRIAL_BODIES,
   'soak-begun': {
     hours: number().label('form.hours').positive().max(1000).required(),
     text: text('form.note').defined(),

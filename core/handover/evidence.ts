@@ -20,6 +20,7 @@ export function currentReadings(sheet: ModelSheet, run: RunState): CurrentReadin
   const last = new Map<string, CurrentReading>()
   for (const taken of run.history.readings) {
     if (taken.struck !== null || (taken.row.phase === 'as-found' && !stillHolds(taken, run))) continue
+    if (taken.order < run.putBackAt) continue
     const row = rowOf(sheet, taken)
     if (!row) continue
     const key = conditionsKey(taken)

@@ -43,7 +43,10 @@ const MAX_DECIMALS: Record<string, number> = {
 }
 
 /** A needle at its stop: the value is at least this. */
-const BOUND_SIGN: Record<Bound, string> = { 'at-least': `>${THIN_SPACE}`, 'at-most': `<${THIN_SPACE}` }
+export const BOUND_SIGNS: Record<Bound, string> = {
+  'at-least': `>${THIN_SPACE}`,
+  'at-most': `<${THIN_SPACE}`,
+}
 
 /**
  * A menu value where nobody says how the set writes it: both ways, or decimal where it can be no hexadecimal
@@ -113,7 +116,7 @@ export function showMeasured(measured: Measured, quantity: Quantity, menu?: Menu
   const expanded = expandedUncertainty(measured)
   const decimals = shownDecimals(u, quantity)
   return {
-    value: `${measured.bound ? BOUND_SIGN[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
+    value: `${measured.bound ? BOUND_SIGNS[measured.bound] : ''}${groupDigits(measured.value * info.perSi, decimals)}`,
     unit: info.shownUnit,
     plusMinus: expanded === null ? null : showBound(expanded, info.shownUnit, info.perSi),
   }

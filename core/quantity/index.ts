@@ -43,6 +43,7 @@ export { checkRange, parseTyped, type Typed } from './parseTyped'
 export { HEX_BYTE, parseMenuValue, showMenuValue, type MenuFormat } from './menuValue'
 export { withinRange, type RangeCheck } from './withinRange'
 export {
+  BOUND_SIGNS,
   groupDigits,
   justifiedDecimals,
   showErrorHz,

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { checkRange, parseTyped } from './parseTyped'
-import type { Quantity } from './quantities'
+import { QUANTITY_NAMES, quantityInfo, type Quantity } from './quantities'
 
 describe('typed readings', () => {
   it.each<[string, Quantity, number]>([
@@ -30,6 +30,13 @@ describe('typed readings', () => {
     ['4e0', 'powerW', 4],
   ])('understands "%s" as %s', (text, quantity, value) => {
     expect(parseTyped(text, quantity).value / value).toBeCloseTo(1, 4)
+  })
+
+  it.each(QUANTITY_NAMES)('takes %s without a unit, in that of the bench', quantity => {
+    const { min, max, perSi } = quantityInfo(quantity)
+    const shown = Math.max(1, min * perSi)
+    expect(shown).toBeLessThanOrEqual(max * perSi)
+    expect(parseTyped(String(shown), quantity).value * perSi).toBeCloseTo(shown, 9)
   })
 
   it('keeps a typed decimal exact', () => {

@@ -14,9 +14,12 @@ export {
   type RowTaken,
   type StepConfirmed,
   type StepReopened,
+  WITH_READINGS,
 } from './jobEvent'
 export type { Author, EventBase } from './eventBase'
 export * from './partTested'
+export * from './trialNoted'
+export { putBackItem } from './altered'
 export * from './workEvent'
 export * from './runEvent'
 export * from './jobChange'

@@ -23,6 +23,7 @@ const GROUP_OF: Readonly<Record<OpenItem['kind'], ItemGroup>> = {
   'after-final': 'owed',
   'soak': 'due',
   'settings-missing': 'owed',
+  'put-back': 'owed',
 }
 
 /**

@@ -85,6 +85,9 @@ export type JobEvent =
   | WorkEvent
   | RunEvent
 
+/** Entries that carry readings. */
+export const WITH_READINGS = ['row-taken', 'trial-noted'] as const satisfies readonly JobEvent['kind'][]
+
 export const JOB_EVENT_KINDS = [
   'row-taken',
   'reading-struck',

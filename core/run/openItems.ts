@@ -28,6 +28,7 @@ export interface OpenItem {
     | 'after-final'
     | 'soak'
     | 'settings-missing'
+    | 'put-back'
   /** a text of the sheet or of a person, or a message */
   readonly detail: string | Message
   /** words with which it was settled, or null while it is open */

@@ -13,6 +13,8 @@ const OF_TRAINEE = {
   'position-noted': 'waits',
   'settings-noted': 'waits',
   'complaint-tried': 'waits',
+  'trial-noted': 'waits',
+  'set-altered': 'counts',
   'adjuster-turned': 'counts',
   'unlisted-turned': 'counts',
   'warm-up-begun': 'counts',

@@ -1,5 +1,6 @@
 import type { RuleSet } from '../rules'
 import type { ModelSheet } from '../sheet'
+import { lastPutBack } from './altered'
 import { history, type History } from './history'
 import type { Turn } from './staleBy'
 import type { JobEvent, NoteMade } from './jobEvent'
@@ -36,6 +37,8 @@ export interface RunState {
   readonly jobKind: JobKind
   /** place of the last entry that replaced or treated something; -1 = none */
   readonly mendedAt: number
+  /** place of the entry since which all that was changed on purpose is back; -1 = nothing was */
+  readonly putBackAt: number
   /** what was turned while the job was measured by another sheet: names, each once */
   readonly turnedElsewhere: readonly string[]
 }
@@ -58,14 +61,16 @@ export function runState(sheet: ModelSheet, rules: RuleSet, all: readonly JobEve
     const skipSource = steps.find(s => s.step.id === step.skipIf) ?? null
     steps.push(stepState(sheet, rules, step, past, events, skipSource))
   }
+  const settled = settlements(events)
   return {
     history: past,
     steps,
     next: nextStep(steps),
     notes: events.filter(e => e.kind === 'note'),
-    settled: settlements(events),
+    settled,
     jobKind: jobKindOf(events),
     mendedAt: lastMending(events),
+    putBackAt: lastPutBack(events, settled),
     turnedElsewhere: turnedElsewhere(valid, events),
   }
 }

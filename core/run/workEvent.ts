@@ -5,6 +5,7 @@
 
 import type { EventBase } from './eventBase'
 import type { PartTested } from './partTested'
+import type { SetAltered, TrialNoted } from './trialNoted'
 import type { Mode } from '../rules'
 import type { AdjusterRole } from '../sheet'
 
@@ -184,6 +185,8 @@ export type WorkEvent =
   | WarmUpBegun
   | UnlistedTurned
   | ComplaintTried
+  | TrialNoted
+  | SetAltered
 
 export const WORK_EVENT_KINDS = [
   'power-tried',
@@ -206,4 +209,6 @@ export const WORK_EVENT_KINDS = [
   'warm-up-begun',
   'unlisted-turned',
   'complaint-tried',
+  'trial-noted',
+  'set-altered',
 ] as const satisfies readonly WorkEvent['kind'][]

@@ -1,9 +1,10 @@
 import { describe, expect, it } from 'vitest'
 import { confirmed, eventStruck, rowTaken, settled, turned } from '../../test/fixtures/jobEvents'
+import { trialNoted } from '../../test/fixtures/trials'
 import { settleClaim } from '../claims'
-import { compliance } from '../handover'
+import { compliance, currentReadings } from '../handover'
 import { ruleSet } from '../rules'
-import { JOB_KINDS, jobKindOf, type JobEvent, type JobKind } from '../run'
+import { JOB_KINDS, jobKindOf, putBackItem, type JobEvent, type JobKind } from '../run'
 import { SHEETS, modelSheet, type ModelSheet } from '../sheet'
 import { biasBeforeKey, jobState, owedAfterFinal } from './index'
 import { stagesOfKind } from './stages'
@@ -71,6 +72,40 @@ describe('what a kind of job does not ask for', () => {
   it('is asked again in full once the job is that kind', () => {
     expect(kindsOfItems(is('check'), is('full-service'))).toEqual(kindsOfItems())
     expect(state(is('check'), is('repair')).stages).toEqual(stagesOfKind('repair'))
+  })
+})
+
+describe('a demonstration', () => {
+  const kind = is('demonstration')
+  const altered = (): JobEvent => ({ ...stamp(), kind: 'set-altered', text: 'limiter taken out' })
+  const trial = () => trialNoted('carrier', { powerW: 3.6 })
+  it('asks for no row of the sheet, but as left for each that was read as found', () => {
+    expect(state(kind).items).toEqual([])
+    expect(state(kind).done).toMatchObject({ 'as-found': false, 'trials': false, 'as-left': false })
+    expect(state(kind, found()).items.map(i => i.id)).toEqual(['as-found:high-20', 'as-left:high-20'])
+  })
+  it('is shown once there is a trial and what was changed for it is back', () => {
+    expect(state(kind, trial()).done.trials).toBe(true)
+    const out = altered()
+    const item = state(kind, out, trial()).items.find(i => i.kind === 'put-back')!
+    expect(state(kind, out, trial()).done.trials).toBe(false)
+    expect(state(kind, out, trial(), settled(item.id, 'refitted')).done.trials).toBe(true)
+    expect(state(kind, out, trial(), eventStruck(out.id)).done.trials).toBe(true)
+  })
+  it('takes no reading for how the set leaves that was read before all was back', () => {
+    const out = altered()
+    const back = settled(putBackItem(out.id), 'refitted')
+    const items = (...events: JobEvent[]) => state(kind, found(), ...events).items.map(i => i.id)
+    expect(items(out, left(), back)).toContain('altered:high-20')
+    expect(items(out, back, left()), 'read again').not.toContain('altered:high-20')
+    expect(items(left(), out), 'read before it').toContain('altered:high-20')
+    const run = (...events: JobEvent[]) => currentReadings(FM, state(kind, ...events).run)
+    expect(run(out, left(), back)).toEqual([])
+    expect(run(out, back, left())).toHaveLength(1)
+  })
+  it('is begun on a job of any kind, and what was changed is owed there too', () => {
+    expect(state(is('check'), trial()).stages).toContain('trials')
+    expect(kindsOfItems(is('check'), altered())).toContain('put-back')
   })
 })
 

@@ -76,6 +76,7 @@ export function jobState(
     ...openWork(sheet, events, reminded),
     ...missingSettings(sheet, events, asksFor(run.jobKind, 'align')),
     ...moreThanAsked(run),
+    ...readBeforePutBack(run, asLeft),
     ...(asksFor(run.jobKind, 'as-left') ? [] : doubtfulRows('as-found', asFound, isDoubtful)),
     ...doubtfulRows('as-left', asLeft, isDoubtfulLeft),
   ])
@@ -107,8 +108,8 @@ function asked(
   return {
     owed: asksFor(run.jobKind, 'align') ? sheet.owed.filter(o => !o.doneBy) : [],
     steps: stepsAsked(run),
-    asFound: rowsAsked(run, 'as-found', asFound),
-    asLeft: rowsAsked(run, 'as-left', asLeft),
+    asFound: rowsAsked(run, 'as-found', { asFound, asLeft }),
+    asLeft: rowsAsked(run, 'as-left', { asFound, asLeft }),
   }
 }
 
@@ -125,6 +126,24 @@ function moreThanAsked(run: RunState): Unsettled[] {
       since,
     },
   ]
+}
+
+/** A row "as left" that was read before all is back is not how the set leaves. */
+function readBeforePutBack(run: RunState, asLeft: readonly RowState[]): Unsettled[] {
+  return asLeft.flatMap(({ point, cells }) => {
+    const orders = cells.flatMap(c => c.latest?.order ?? []).filter(o => o < run.putBackAt)
+    return orders.length === 0
+      ? []
+      : [
+          {
+            id: `altered:${point.id}`,
+            title: point.title,
+            kind: 'as-left-stale' as const,
+            detail: message('item.readBeforePutBack'),
+            since: Math.max(...orders),
+          },
+        ]
+  })
 }
 
 /**

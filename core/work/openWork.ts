@@ -1,5 +1,5 @@
 import { message } from '../message'
-import type { JobEvent, Unsettled } from '../run'
+import { putBackItem, type JobEvent, type Unsettled } from '../run'
 import type { ModelSheet } from '../sheet'
 import { owedAfterFinal } from './afterFinal'
 import { inspection, type Reminder } from './inspection'
@@ -16,8 +16,28 @@ export function openWork(
   events: readonly JobEvent[],
   due: readonly Reminder[],
 ): Unsettled[] {
-  return [...openQuestions(events), ...openChecks(sheet, events, due), ...stillOwed(sheet, events)]
+  return [
+    ...openQuestions(events),
+    ...openChecks(sheet, events, due),
+    ...alteredItems(events),
+    ...stillOwed(sheet, events),
+  ]
 }
+
+/** What was changed on purpose: open until words say that it is as it was. */
+const alteredItems = (events: readonly JobEvent[]): Unsettled[] =>
+  events.flatMap(e =>
+    e.kind === 'set-altered'
+      ? [
+          {
+            id: putBackItem(e.id),
+            title: e.text,
+            kind: 'put-back' as const,
+            detail: message('item.putBack'),
+          },
+        ]
+      : [],
+  )
 
 function openQuestions(events: readonly JobEvent[]): Unsettled[] {
   return [

@@ -7,6 +7,7 @@ export const STAGES = [
   'findings',
   'repair',
   'align',
+  'trials',
   'as-left',
   'soak',
   'handover',
@@ -18,10 +19,10 @@ const WORK_OF: Readonly<Record<JobKind, readonly Stage[]>> = {
   'check': ['as-found', 'findings'],
   'repair': ['as-found', 'findings', 'repair', 'as-left', 'soak'],
   'alignment': ['as-found', 'findings', 'align', 'as-left'],
-  'full-service': STAGES,
+  'full-service': STAGES.filter(s => s !== 'trials'),
   'conversion': ['as-found', 'repair', 'align', 'as-left', 'soak'],
   'proof': ['as-left', 'soak'],
-  'demonstration': ['as-found', 'as-left'],
+  'demonstration': ['as-found', 'trials', 'as-left'],
 }
 
 /** Whether a kind of job asks for a phase. */
@@ -50,6 +51,8 @@ function isBegun(stage: Stage, run: RunState, events: readonly JobEvent[]): bool
       return entered('part-changed', 'part-tested', 'treated')
     case 'align':
       return measured('adjusting') || run.steps.some(s => s.confirmed !== null)
+    case 'trials':
+      return entered('trial-noted', 'set-altered')
     case 'soak':
       return measured('soak') || entered('soak-begun')
     default:
@@ -73,13 +76,27 @@ export const stepsAsked = ({ jobKind, steps }: RunState): readonly StepState[] =
     ? steps
     : steps.filter(s => s.confirmed !== null || s.wants.some(w => w.latest !== null))
 
-/** The same of the rows of one phase. */
-export const rowsAsked = (
+/**
+ * Whether a kind of job asks for every row of the sheet in a phase. A demonstration asks for none: what shows
+ * that the set is as it was is chosen by whoever shows it.
+ */
+export const asksForRows = (kind: JobKind, stage: 'as-found' | 'as-left'): boolean =>
+  kind !== 'demonstration' && asksFor(kind, stage)
+
+const isRead = ({ cells }: RowState) => cells.some(c => c.latest !== null)
+
+/** The same of the rows of one phase; what a demonstration found is read again as it was left. */
+export function rowsAsked(
   { jobKind }: RunState,
   stage: 'as-found' | 'as-left',
-  rows: readonly RowState[],
-): readonly RowState[] =>
-  asksFor(jobKind, stage) ? rows : rows.filter(r => r.cells.some(c => c.latest !== null))
+  { asFound, asLeft }: { readonly asFound: readonly RowState[]; readonly asLeft: readonly RowState[] },
+): readonly RowState[] {
+  const rows = stage === 'as-found' ? asFound : asLeft
+  if (asksForRows(jobKind, stage)) return rows
+  const isAgain = jobKind === 'demonstration' && stage === 'as-left'
+  const found = new Set(isAgain ? asFound.filter(isRead).map(r => r.point.id) : [])
+  return rows.filter(r => isRead(r) || found.has(r.point.id))
+}
 
 /** Something was turned, replaced or treated. */
 export const isTouched = ({ history, mendedAt, turnedElsewhere }: RunState): boolean =>

@@ -3,7 +3,7 @@ import type { ModelSheet } from '../sheet'
 import { lastPower, partsOut, powerVerdict } from './firstPower'
 import { inspection } from './inspection'
 import { runningSoak } from './soak'
-import { asksFor, rowsAsked, stepsAsked, type Stage } from './stages'
+import { asksFor, asksForRows, rowsAsked, stepsAsked, type Stage } from './stages'
 import { waitsFor } from './waiting'
 
 /** Readings outside that nobody has explained yet. */
@@ -21,13 +21,17 @@ function unexplained(asFound: readonly RowState[], events: readonly JobEvent[]):
 function isDone(
   run: RunState,
   stage: 'as-found' | 'as-left',
-  rows: readonly RowState[],
+  rows: { readonly asFound: readonly RowState[]; readonly asLeft: readonly RowState[] },
   items: readonly OpenItem[],
 ): boolean {
-  const isAsked = asksFor(run.jobKind, stage) || rowsAsked(run, stage, rows).length > 0
+  const isAsked = asksForRows(run.jobKind, stage) || rowsAsked(run, stage, rows).length > 0
   const open = OPEN_ROWS[stage]
   return isAsked && !items.some(i => open.includes(i.kind) && i.settled === null)
 }
+/** Something was shown, and what was changed for it is put back. */
+const isShown = (events: readonly JobEvent[], items: readonly OpenItem[]): boolean =>
+  events.some(e => e.kind === 'trial-noted') && !items.some(i => i.kind === 'put-back' && i.settled === null)
+
 const OPEN_ROWS: Readonly<Record<'as-found' | 'as-left', readonly OpenItem['kind'][]>> = {
   'as-found': ['as-found-missing'],
   'as-left': ['as-left-missing', 'as-left-stale'],
@@ -46,8 +50,9 @@ export function stagesDone(
   asLeft: readonly RowState[],
   items: readonly OpenItem[],
 ): Record<Stage, boolean> {
+  const rows = { asFound, asLeft }
   const power = lastPower(events)
-  const measured = isDone(run, 'as-found', asFound, items)
+  const measured = isDone(run, 'as-found', rows, items)
   const explained = measured && !unexplained(asFound, events)
   const mended = asksFor(run.jobKind, 'findings') ? explained : run.mendedAt >= 0
   return {
@@ -61,7 +66,8 @@ export function stagesDone(
     'findings': explained,
     'repair': mended && waitsFor(events) === null,
     'align': stepsAsked(run).every(s => s.satisfied || s.status === 'skipped'),
-    'as-left': isDone(run, 'as-left', asLeft, items),
+    'trials': isShown(events, items),
+    'as-left': isDone(run, 'as-left', rows, items),
     'soak': runningSoak(events) === null && events.some(e => e.kind === 'soak-ended'),
     'handover': events.some(e => e.kind === 'handed-over'),
   }

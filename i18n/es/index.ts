@@ -34,6 +34,7 @@ import settings from './settings.json'
 import sheet from './sheet.json'
 import signals from './signals.json'
 import statement from './statement.json'
+import trial from './trial.json'
 import verdict from './verdict.json'
 import work from './work.json'
 import yup from './yup.json'
@@ -76,6 +77,7 @@ export default {
   sheet,
   signals,
   statement,
+  trial,
   verdict,
   work,
   yup,

@@ -41,6 +41,7 @@ import { photoAboutWords } from '#shared/words/photoWords'
 import { bandPictures, photoPages } from './paperPictures'
 import type { PaperPhoto } from './photos'
 import { settingsPart } from './settingsTable'
+import { trialsPart } from './trialsPart'
 
 export type Copy = 'owner' | 'shop'
 
@@ -136,6 +137,7 @@ function ownerCopy(h: Handover, state: JobState): Content[] {
     ...complianceParts(h.sheet, h.rules, state),
     ...readings(h, state),
     ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
+    ...trialsPart(events, h.rules, state.items),
     ...(less.length > 0 ? [heading(t('paper.whyTheMeterMayReadLess')), list(less)] : []),
     heading(t('common.workDone')),
     list(
@@ -219,6 +221,7 @@ function shopCopy(h: Handover, state: JobState, stale: ReadonlySet<string>): Con
     }),
     ...readingsTable(h.sheet, state, stale),
     ...bandPictures(h.sheet, state.compared, sidesOf(state.stages)),
+    ...trialsPart(events, h.rules, state.items),
     heading(t('common.workDone')),
     list(workLines(h, state, events)),
     heading(t('paper.openItems')),

@@ -105,6 +105,8 @@ const WORDS: Words = {
   'question-answered': e =>
     t('entry.questionAnswered', { answer: midSentence(t(ANSWER_WORDS[e.answer])), text: after(e.text) }),
   'complaint-tried': e => t('entry.complaintTried', { words: complaintTriedWords(e) }),
+  'trial-noted': e => t('entry.trialNoted', { text: e.text }),
+  'set-altered': e => t('entry.setAltered', { text: e.text }),
   'treated': e => t('entry.treated', { what: e.what, text: after(e.text) }),
   'soak-begun': e => t('entry.soakBegun', { hours: e.hours }),
   'soak-ended': e => t(e.passed ? 'entry.soakPassed' : 'entry.soakFailed', { text: after(e.text) }),

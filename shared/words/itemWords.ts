@@ -21,6 +21,7 @@ const ITEM_WORDS: Record<OpenItem['kind'], MessageCode> = {
   'after-final': 'run.requiredAfterANewFinal',
   'soak': 'run.soakTest',
   'settings-missing': 'run.settingsMissing',
+  'put-back': 'run.putBack',
 }
 
 const MANY_WORDS: Readonly<Record<CommonKind, MessageCode>> = {

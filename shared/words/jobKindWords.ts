@@ -22,6 +22,7 @@ export const STAGE_NAMES: Readonly<Record<Stage, MessageCode>> = {
   'findings': 'job.findings',
   'repair': 'job.repair',
   'align': 'job.alignment',
+  'trials': 'trial.trials',
   'as-left': 'common.asLeft',
   'soak': 'job.soakTest',
   'handover': 'job.handover',

@@ -66,6 +66,7 @@ async function pathsOf(house: House): Promise<string[]> {
     'as-found',
     'findings',
     'repair',
+    'trials',
     'soak',
     'align',
     'as-left',

@@ -26,6 +26,7 @@ export async function mainPaths(house: TestHouse): Promise<string[]> {
     of(231, 'as-found'),
     of(228, 'findings'),
     of(228, 'repair'),
+    of(228, 'trials'),
     of(228, 'soak'),
     of(231, 'align'),
     of(229, 'handover'),

@@ -38,6 +38,24 @@ const GOOD = [
   { kind: 'soak-ended', soakId: randomUUID(), passed: true, text: '' },
   { kind: 'test-made', observableId: 'cores', outcome: 'off', text: '' },
   { kind: 'cause-confirmed', causeId: 'coils-off', text: '' },
+  {
+    kind: 'trial-noted',
+    signal: 'tone',
+    text: '100 %',
+    amplifier: { name: 'Duo', devices: 2, claimedW: null },
+    readings: [
+      {
+        id: randomUUID(),
+        quantity: 'pepW',
+        value: 20,
+        standardUncertainty: null,
+        source: 'typed',
+        instrument: null,
+        bound: 'at-least',
+      },
+    ],
+  },
+  { kind: 'set-altered', text: 'limiter out' },
 ]
 
 describe('days the bench is taken', () => {
@@ -92,6 +110,10 @@ describe('work beside the readings', () => {
     [10, { hours: 0 }, 'hours'],
     [10, { hours: 1e9 }, 'hours'],
     [13, { strange: 1 }, 'strange'],
+    [14, { readings: [] }, 'readings'],
+    [14, { signal: 'music' }, 'signal'],
+    [14, { amplifier: { name: '', devices: 2, claimedW: null } }, 'name'],
+    [15, { text: '' }, 'text'],
   ] as const)('event %d with %j is refused by name', async (index, change, field) => {
     expect((await post(await house.newJob(), { ...GOOD[index], ...change })).error).toMatchObject({
       code: 'invalid-field',

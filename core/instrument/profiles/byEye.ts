@@ -19,7 +19,10 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     talks: false,
     accuracyWords: '5 % of full scale',
     source: TYPICAL,
-    quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 20 })],
+    quantities: [
+      byEye('powerW', { ofFullScale: 0.05, fullScale: 20 }),
+      byEye('drivePowerW', { ofFullScale: 0.05, fullScale: 20 }),
+    ],
   },
   {
     id: 'eye-power-5',
@@ -29,7 +32,10 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     talks: false,
     accuracyWords: '5 % of full scale',
     source: TYPICAL,
-    quantities: [byEye('powerW', { ofFullScale: 0.05, fullScale: 5 })],
+    quantities: [
+      byEye('powerW', { ofFullScale: 0.05, fullScale: 5 }),
+      byEye('drivePowerW', { ofFullScale: 0.05, fullScale: 5 }),
+    ],
   },
   {
     id: 'eye-counter',
@@ -94,6 +100,7 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
     quantities: [
       byEye('powerW', { ofReading: 0.05 }),
       byEye('pepW', { ofReading: 0.05 }),
+      byEye('drivePowerW', { ofReading: 0.05 }),
       byEye('carrierHz', { ofReading: 1e-7, absolute: 1 }),
       byEye('depthPositiveRatio', { absolute: 0.02 }),
       byEye('depthNegativeRatio', { absolute: 0.02 }),
@@ -115,7 +122,17 @@ export const READ_BY_EYE: readonly InstrumentProfile[] = [
       byEye('adjacentDbc', { absolute: 2 }),
       byEye('imd3Db', { absolute: 2 }),
       byEye('carrierLeakDb', { absolute: 2 }),
+      byEye('carrierLineDb', { absolute: 0.5 }),
     ],
+  },
+  {
+    id: 'eye-scope',
+    name: 'Oscilloscope on a sampler',
+    what: 'positive peak of the envelope by eye',
+    talks: false,
+    accuracyWords: '3 % of reading',
+    source: TYPICAL,
+    quantities: [byEye('envelopePeakRatio', { ofReading: 0.03 })],
   },
   {
     id: 'eye-power-200',

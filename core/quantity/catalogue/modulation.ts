@@ -53,4 +53,15 @@ export const MODULATION_QUANTITIES = {
     rail: { slot: 'depth', label: 'Negative peak' },
     ownerWord: 'modulation depth',
   },
+  envelopePeakRatio: {
+    label: 'Envelope peak over carrier',
+    symbol: 'peak',
+    siUnit: 'ratio',
+    shownUnit: ': 1',
+    perSi: 1,
+    min: 0,
+    max: 10,
+    needs: ['rf', 'tone'],
+    topic: 'depth',
+  },
 } as const satisfies Record<string, QuantityInfo>

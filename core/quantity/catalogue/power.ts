@@ -39,6 +39,17 @@ export const POWER_QUANTITIES = {
     topic: 'panel-meter',
     ownerWord: "reading of the set's own meter",
   },
+  drivePowerW: {
+    label: 'Drive power',
+    symbol: 'P in',
+    siUnit: 'W',
+    shownUnit: 'W',
+    perSi: 1,
+    min: 0,
+    max: 2000,
+    needs: ['rf'],
+    topic: 'power',
+  },
   swr: {
     label: 'SWR',
     symbol: 'SWR',

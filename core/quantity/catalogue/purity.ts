@@ -28,6 +28,17 @@ export const PURITY_QUANTITIES = {
     topic: 'purity',
     rail: { slot: 'when-read', rank: 8 },
   },
+  carrierLineDb: {
+    label: 'Carrier line, change',
+    symbol: 'line',
+    siUnit: 'dB',
+    shownUnit: 'dB',
+    perSi: 1,
+    min: -60,
+    max: 60,
+    needs: ['rf'],
+    topic: 'purity',
+  },
   imd3Db: {
     label: 'IMD3 below one tone',
     symbol: 'IMD3',

@@ -1,5 +1,5 @@
 import type { Bound, Reading, Spread } from '#core/quantity'
-import type { JobEvent } from '#core/run'
+import { WITH_READINGS, type JobEvent } from '#core/run'
 import { eventDigest } from '../eventChain'
 import type { Db } from '../pool'
 
@@ -88,8 +88,9 @@ export async function selectEvents(db: Db, jobIds: readonly string[]): Promise<M
   const readings = byEvent(
     (
       await db.query<ReadingRow>(
-        `${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = 'row-taken' order by r.event_id, r.ordinal`,
-        [jobIds],
+        `${SELECT_READINGS} where e.job_id = any($1::uuid[]) and e.kind = any($2::text[])
+          order by r.event_id, r.ordinal`,
+        [jobIds, WITH_READINGS],
       )
     ).rows,
   )
@@ -115,7 +116,7 @@ export async function selectLastSeqs(db: Db, jobIds: readonly string[]): Promise
 export async function selectEventsOfKinds(
   db: Db,
   jobId: string,
-  kinds: readonly Exclude<JobEvent['kind'], 'row-taken'>[],
+  kinds: readonly Exclude<JobEvent['kind'], (typeof WITH_READINGS)[number]>[],
 ): Promise<JobEvent[]> {
   const { rows } = await db.query<Row>(
     `${SELECT} where e.job_id = $1::uuid and e.kind = any($2::text[]) order by e.seq`,
@@ -175,7 +176,9 @@ export async function readingBelongsTo(db: Db, readingId: string, jobId: string)
   return rowCount === 1
 }
 
+const carriesReadings = (kind: string) => (WITH_READINGS as readonly string[]).includes(kind)
+
 function toEvent({ id, kind, atMs, body }: Row, readings: ReadonlyMap<string, Reading[]>): JobEvent {
   const event = { id, kind, atMs, ...body }
-  return (kind === 'row-taken' ? { ...event, readings: readings.get(id) ?? [] } : event) as JobEvent
+  return (carriesReadings(kind) ? { ...event, readings: readings.get(id) ?? [] } : event) as JobEvent
 }

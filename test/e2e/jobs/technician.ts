@@ -2,7 +2,7 @@ import { extractText, getDocumentProxy } from 'unpdf'
 import { expect, type Locator } from '@playwright/test'
 import type { ModelSheet } from '../../../core/sheet'
 import { sheetFileOf } from '../../fixtures/sheetFileOf'
-import { Reader } from './reader'
+import { Shower } from './shower'
 
 export interface Intake {
   readonly owner: string
@@ -20,7 +20,7 @@ export interface Intake {
  * Somebody at the bench who reads by eye: everything is done by pressing and typing on the pages, and
  * counted.
  */
-export class Technician extends Reader {
+export class Technician extends Shower {
   private job = ''
 
   /** A sheet that the workshop has as a file. */

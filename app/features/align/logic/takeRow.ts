@@ -35,8 +35,8 @@ export interface CheckedReadings {
 }
 
 /** The readings of a point that the instruments can give now; the others are left for typing. */
-export function liveReadings(point: MeasurePoint, live: LiveOf, newId: NewId): Reading[] {
-  return point.wants.flatMap(({ quantity }) => {
+export function liveReadings({ wants }: Pick<MeasurePoint, 'wants'>, live: LiveOf, newId: NewId): Reading[] {
+  return wants.flatMap(({ quantity }) => {
     const entry = live(quantity)
     if (!entry || entry.status !== 'ok' || entry.value === null) return []
     const { value, standardUncertainty, instrument } = entry

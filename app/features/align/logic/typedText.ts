@@ -1,9 +1,9 @@
 import { CoreError } from '#core/errors'
-import { parseTyped, quantityInfo, type Bound, type Quantity, type Typed } from '#core/quantity'
+import { parseTyped, quantityInfo, type Bound, type Quantity, type Reading, type Typed } from '#core/quantity'
 import { ticksToAmperes } from '#core/run'
 import type { Measurand } from '#core/sheet'
 import { errorWords } from '#shared/words/messageWords'
-import type { TypedInstrument } from './typedInstrument'
+import { typedReading, type TypedInstrument } from './typedInstrument'
 
 /** A value that was read off and typed, and from what. */
 export interface TypedValue {
@@ -53,3 +53,16 @@ export const typedValue = (
   quantity: Quantity,
   instrument: TypedInstrument | null,
 ): TypedValue => ({ quantity, value, bound, halfDigit, instrument })
+
+/** What was typed as the reading that is kept. */
+export const readingOf = (
+  { quantity, value, bound, halfDigit, instrument }: TypedValue,
+  id: string,
+): Reading => ({
+  id,
+  quantity,
+  ...typedReading(value, quantity, instrument, halfDigit),
+  source: 'typed',
+  instrument: instrument?.name ?? null,
+  ...(bound ? { bound } : {}),
+})

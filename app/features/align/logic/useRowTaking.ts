@@ -10,8 +10,7 @@ import { showPlain } from '#core/quantity'
 import { checkedReadings, liveReadings, otherChannel, rowConditions, rowTaken, type LiveOf } from './takeRow'
 import { doubtsOf, type DoubtContext } from './doubts'
 import { whyNoneLive, type ShownEntry } from '~/features/instruments/logic/noReadingWords'
-import { typedReading } from './typedInstrument'
-import type { TypedValue } from './typedText'
+import { readingOf, type TypedValue } from './typedText'
 
 /** What a screen that takes rows needs from the stores. */
 export interface RowTakingParts {
@@ -80,7 +79,7 @@ export function useRowTaking(parts: RowTakingParts) {
     const live = liveReadings(point, parts.liveOf, uuid)
     const { readings, problems } = checkedReadings([
       ...live,
-      ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(typedReadingOf),
+      ...typed.filter(t => !live.some(r => r.quantity === t.quantity)).map(e => readingOf(e, uuid())),
     ])
     if (readings.length === 0 && problems.length > 0) {
       parts.say(t('align.notTaken', { list: problems.join(' ') }), 'problem')
@@ -128,7 +127,7 @@ export function useRowTaking(parts: RowTakingParts) {
     entries: readonly TypedValue[],
   ): Promise<boolean> {
     const point = pointOf(parts.sheet(), stepId, pointId)
-    const { readings, problems } = checkedReadings(entries.map(typedReadingOf))
+    const { readings, problems } = checkedReadings(entries.map(e => readingOf(e, uuid())))
     const row = typing.value
     if (problems.length > 0) {
       parts.say(t('align.notTaken', { list: problems.join(' ') }), 'problem')
@@ -146,17 +145,6 @@ export function useRowTaking(parts: RowTakingParts) {
     if (typing.value === row) typing.value = null
     sayKept(point, readings, t('align.typedReadingsSaved'), false)
     return true
-  }
-
-  function typedReadingOf(e: TypedValue): Reading {
-    return {
-      id: uuid(),
-      quantity: e.quantity,
-      ...typedReading(e.value, e.quantity, e.instrument, e.halfDigit),
-      source: 'typed',
-      instrument: e.instrument?.name ?? null,
-      ...(e.bound ? { bound: e.bound } : {}),
-    }
   }
 
   /** A reading that cannot be true is challenged at once, and kept: the technician decides. */

@@ -43,6 +43,7 @@ const WORK: Record<Stage, string> = {
   'findings': t('job.closeTheFindings'),
   'repair': t('job.repairIt'),
   'align': t('job.alignIt'),
+  'trials': t('trial.showIt'),
   'as-left': t('job.measureAsLeft'),
   'soak': t('job.soakIt'),
   'handover': t('job.handOver'),
