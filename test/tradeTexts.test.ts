@@ -10,7 +10,16 @@ import { RIG_DESIGNS, RIG_FAULTS, healthyRig, truthOf } from '../core/rig'
 import { COMPLAINTS } from '../core/rig/scenarios/complaints'
 import { CHANNEL_PLANS, RULE_SETS } from '../core/rules'
 import { STRIKE_REASONS } from '../core/run'
-import { BOARD_DRAWINGS, GOES_STALE, SCHOOLS, SET_KINDS, SHEETS, fromTemplate, kindInfo } from '../core/sheet'
+import {
+  BOARD_DRAWINGS,
+  GOES_STALE,
+  SCHOOLS,
+  SET_KINDS,
+  SHEETS,
+  applySchools,
+  fromTemplate,
+  kindInfo,
+} from '../core/sheet'
 import { SHEET_TEMPLATES } from '../core/sheet/templates/templates'
 import { ISOLATION_ORDER, REMINDER_CONDITIONS, owedAfterFinal } from '../core/work'
 import { TEXT_FIELDS } from '../shared/i18n'
@@ -41,7 +50,14 @@ const testPoints = RIG_DESIGNS.flatMap(s => Object.keys(truthOf(healthyRig(s.id,
   name => !name.startsWith('RF behind'),
 )
 
-const everySheet = [...SHEETS, ...SHEET_TEMPLATES.map(t => fromTemplate(t.id, 'x', 'x', '2026-01-01'))]
+const shipped = [...SHEETS, ...SHEET_TEMPLATES.map(t => fromTemplate(t.id, 'x', 'x', '2026-01-01'))]
+/** As they are, and as shops of other schools work by them. */
+const everySheet = [
+  ...shipped,
+  ...SCHOOLS.flatMap(({ id, options }) =>
+    options.flatMap(o => shipped.map(s => applySchools(s, { [id]: o.id }))),
+  ),
+]
 
 /** Everything that core holds as text and some page, paper or terminal shows. */
 const SHOWN = new Set(

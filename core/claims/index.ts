@@ -7,3 +7,4 @@ export {
   type ClaimQuantityInfo,
 } from './claim'
 export { settleClaim, type ClaimContext, type ClaimOutcome, type SettledClaim } from './settleClaim'
+export { complaintRows, type ComplaintRows } from './complaintTopics'

@@ -33,7 +33,7 @@ export { BOARD_DRAWINGS, PLAIN_ASPECT, drawingOf, type BoardDrawing, type DrawnP
 // The sheets there are
 export { SHEETS, modelSheet } from './sheets'
 export { operatingPoint, sameConditions, type OperatingPoint } from './operatingPoint'
-export { NO_DRIFT_LIMIT, applySchools, schoolOf } from './schools/applySchools'
+export { NO_DRIFT_LIMIT, actsOn, applySchools, schoolOf } from './schools/applySchools'
 export { SCHOOLS } from './schools/schools'
 export type { School, SchoolChoices } from './schools/school'
 export { isUnmodulated, modulationOf, withoutAudioWords, type AudioAt, type Modulation } from './audio'

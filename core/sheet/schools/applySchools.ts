@@ -1,23 +1,21 @@
 import { message } from '../../message'
 import { CoreError } from '../../errors'
 import { kindHas } from '../kinds'
-import type { MeasurePoint, ModelSheet, Step, TargetSpec, Measurand } from '../modelSheet'
+import type { MeasurePoint, ModelSheet, Step } from '../modelSheet'
 import type { School, SchoolChoices } from './school'
 import { SCHOOLS } from './schools'
+import { inOrder } from './stepOrder'
+import { wantBy } from './wantBy'
 
-/**
- * Transmit frequency of crystal sets by school S01 [Hz about nominal]: exact is held as closely as the
- * workshop allows.
- */
-const FREQUENCY: Readonly<Record<string, { lowHz: number; highHz: number; aimHz: number }>> = {
-  a: { lowHz: -10, highHz: 10, aimHz: 0 },
-  b: { lowHz: 0, highHz: 20, aimHz: 10 },
-  c: { lowHz: -200, highHz: 200, aimHz: 0 },
-}
 /** Key-down limit of every valve step by school S13 [s]. */
 const KEY_DOWN_S: Readonly<Record<string, number>> = { a: 10, b: 20 }
 /** A drift that nothing has: frequency is set at once (school S03) [Hz/min]. */
 export const NO_DRIFT_LIMIT = 1e6
+const TUNED_BY_POWER =
+  'Drive as it stands, preselector and plate for the largest output power. ' +
+  'The plate current stays within its limit.'
+/** A pass that gains less has found the peak [dB] (common practice). */
+const PEAK_GAIN_DB = 0.1
 /** Generator level of S9 by school S24, pd into 50 ohm [V]. */
 const S9_V: Readonly<Record<string, number>> = { a: 100e-6, b: 50e-6 }
 
@@ -46,30 +44,35 @@ export function applySchools(sheet: ModelSheet, choices: SchoolChoices): ModelSh
     ...sheet,
     ...gateBy(choices),
     matrix: sheet.matrix.map(point),
-    procedure: sheet.procedure.map(step => ({
-      ...step,
-      ...keyDownBy(step, sheet, choices),
-      points: step.points.map(point),
-    })),
+    procedure: inOrder(sheet.procedure, choices.S29).map(step =>
+      tunedBy({ ...step, ...keyDownBy(step, sheet, choices), points: step.points.map(point) }, choices),
+    ),
   }
 }
 
-function wantBy(
-  want: Measurand,
-  { state }: MeasurePoint,
-  sheet: ModelSheet,
-  { S01 }: SchoolChoices,
-): Measurand {
-  const target = S01 === undefined ? undefined : FREQUENCY[S01]
-  const isCrystalSet = kindHas(sheet.kind, 'crystals')
-  if (
-    !target ||
-    !isCrystalSet ||
-    want.target?.kind !== 'channel-error' ||
-    (state.mode !== 'FM' && state.mode !== 'AM')
+/**
+ * A plate dip is the same step by its output: the current stays its limit, and the largest power is what
+ * it is tuned for (school S09).
+ */
+function tunedBy(step: Step, { S09 }: SchoolChoices): Step {
+  if (S09 !== 'b' || !step.points.some(isDip)) return step
+  return {
+    ...step,
+    instruction: TUNED_BY_POWER,
+    criterion: { kind: 'peak', quantity: 'powerW', gainDb: PEAK_GAIN_DB },
+    points: step.points.map(p =>
+      isDip(p) ? { ...p, wants: [...p.wants, { quantity: 'powerW', target: null, judgeLimit: false }] } : p,
+    ),
+  }
+}
+
+/** A plate current that has an upper end only, and nothing beside it to tune by. */
+function isDip({ state, wants }: MeasurePoint): boolean {
+  return (
+    state.keyed &&
+    wants.some(w => w.quantity === 'plateA' && w.target?.kind === 'window' && w.target.window.low === null) &&
+    !wants.some(w => w.quantity === 'powerW')
   )
-    return want
-  return { ...want, target: { ...want.target, ...target } satisfies TargetSpec }
 }
 
 function stateBy({ state, wants }: MeasurePoint, { S24 }: SchoolChoices): MeasurePoint['state'] {
@@ -92,4 +95,10 @@ function keyDownBy(step: Step, sheet: ModelSheet, { S13 }: SchoolChoices): Pick<
         ? limitS
         : step.keyDownLimitS,
   }
+}
+
+/** Whether a school has anything to change on a sheet: one that has not is no choice there. */
+export function actsOn(sheet: ModelSheet, { id, options }: School): boolean {
+  const before = JSON.stringify(applySchools(sheet, {}))
+  return options.some(o => JSON.stringify(applySchools(sheet, { [id]: o.id })) !== before)
 }

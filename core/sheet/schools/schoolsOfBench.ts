@@ -64,14 +64,14 @@ export const BENCH_SCHOOLS: readonly School[] = [
   },
   {
     id: 'S20',
-    question: 'Deviation target',
-    defaultId: 'b',
-    acts: false,
-    because: 'by rule set: the UK plan takes the first; by ear is not a measurement',
+    question: 'Deviation target of a CB set',
+    defaultId: 's',
+    acts: true,
+    because: 'the limit of the rule set is judged all the same; by ear is not a measurement',
     options: [
-      { id: 'a', words: '2.5 kHz, absolute maximum of the older UK plan' },
-      { id: 'b', words: '1.9 kHz for 2 kHz rule sets' },
-      { id: 'c', words: 'backed off a little by ear' },
+      { id: 's', words: 'as the sheet asks' },
+      { id: 'a', words: '2.4 kHz: just below the 2.5 kHz of the older UK plan' },
+      { id: 'b', words: '1.9 kHz, for rule sets of 2 kHz' },
     ],
   },
   {

@@ -104,11 +104,11 @@ export const TRANSMITTER_SCHOOLS: readonly School[] = [
     id: 'S09',
     question: 'Criterion for tuning a valve output stage',
     defaultId: 'a',
-    acts: false,
+    acts: true,
     because: 'where both meters exist, else power',
     options: [
       { id: 'a', words: 'dip for plate, maximum plate current for preselector, then power outside' },
-      { id: 'b', words: 'output power only' },
+      { id: 'b', words: 'largest output power; the plate current stays the limit' },
     ],
   },
   {
@@ -168,6 +168,30 @@ export const TRANSMITTER_SCHOOLS: readonly School[] = [
       { id: 'a', words: 'microphone button: letting go is instinctive' },
       { id: 'b', words: 'tune position' },
       { id: 'c', words: 'tune button' },
+    ],
+  },
+  {
+    id: 'S28',
+    question: 'Where to leave a carrier of 4 W',
+    defaultId: 's',
+    acts: true,
+    because: 'the tolerance of the sheet stays; 3.9 W leaves room for the wattmeter',
+    options: [
+      { id: 's', words: 'as the sheet asks' },
+      { id: 'b', words: '3.9 W: below the limit with a good wattmeter' },
+      { id: 'c', words: '4.0 W: what the rules allow' },
+    ],
+  },
+  {
+    id: 'S29',
+    question: 'Order of an alignment',
+    defaultId: 's',
+    acts: true,
+    because: 'a step never comes before one that it needs',
+    options: [
+      { id: 's', words: 'as the sheet has it' },
+      { id: 'b', words: 'receiver last: it stays as it is until the transmitter is right' },
+      { id: 'c', words: 'carrier power before frequency: the set is warm by then' },
     ],
   },
 ]

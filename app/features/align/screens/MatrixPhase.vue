@@ -13,6 +13,7 @@ import { startPositions } from '#core/work'
 import SettingsCard from '~/features/job/screens/SettingsCard.vue'
 import JobPhotos from '~/features/job/screens/JobPhotos.vue'
 import RowsApart from '../components/matrix/RowsApart.vue'
+import ComplaintRows from '../components/matrix/ComplaintRows.vue'
 import FromRecording from '../components/matrix/FromRecording.vue'
 import MatrixScreen from '../components/matrix/MatrixScreen.vue'
 import { laterComponent } from '~/ui/laterComponent'
@@ -134,6 +135,13 @@ onBeforeUnmount(() => live.leave())
       ><SettingsCard
     /></FoldedSection>
     <FromRecording v-if="!entries.isClosed" :job-id="job.job!.id" />
+    <ComplaintRows
+      v-if="phase === 'as-found' && !entries.isClosed"
+      :sheet="entries.sheet"
+      :complaint="job.job!.complaint"
+      :rows="entries.rows"
+      @select="choose"
+    />
     <DueReminders :reminders="job.reminders" />
     <SettledClaims v-if="phase === 'as-found' && job.claims.length > 0" :claims="job.claims" />
     <template #apart

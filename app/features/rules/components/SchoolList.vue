@@ -1,23 +1,24 @@
 <script setup lang="ts">
 import { t, withTextsTranslated } from '#shared/i18n'
-import { SCHOOLS, type SchoolChoices } from '#core/sheet'
+import { SCHOOLS, type School, type SchoolChoices } from '#core/sheet'
+import FoldedSection from '~/ui/frame/FoldedSection.vue'
 
 /** Where practitioners differ: the default with its reason, and the side this shop takes. */
 defineProps<{ choices: SchoolChoices }>()
 const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
+const acting = withTextsTranslated(SCHOOLS.filter(s => s.acts))
+const others = withTextsTranslated(SCHOOLS.filter(s => !s.acts))
+const usual = ({ options, defaultId }: School) => options.find(o => o.id === defaultId)!.words
 </script>
 
 <template>
   <section :aria-label="t('rules.workshopPractice')">
     <h2>{{ t('rules.workshopPractice') }}</h2>
     <p class="quiet">
-      {{ t('rules.wherePractitionersDifferOptionsMarkedApplied') }}
+      {{ t('rules.wherePractitionersDiffer') }}
     </p>
-    <fieldset v-for="s in withTextsTranslated(SCHOOLS)" :key="s.id">
-      <legend>
-        <span class="fig">{{ s.id }}</span> {{ s.question }}
-        <span v-if="s.acts" class="acts">{{ t('rules.applied') }}</span>
-      </legend>
+    <fieldset v-for="s in acting" :key="s.id">
+      <legend>{{ s.question }}</legend>
       <label v-for="o in s.options" :key="o.id"
         ><input
           type="radio"
@@ -26,13 +27,27 @@ const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
           :checked="(choices[s.id] ?? s.defaultId) === o.id"
           @change="emit('choose', s.id, o.id)"
         /><span
-          >{{ o.words
-          }}<span v-if="o.id === s.defaultId" class="quiet">
-            {{ t('rules.defaultWord', { because: s.because }) }}</span
-          ></span
+          >{{ o.words }}{{ ' '
+          }}<span v-if="o.id === s.defaultId" class="quiet">{{
+            t('rules.defaultWord', { because: s.because })
+          }}</span></span
         ></label
       >
     </fieldset>
+    <FoldedSection
+      :title="t('rules.whereElseTheyDiffer')"
+      :state="t('rules.ofPractices', { count: others.length })"
+    >
+      <p class="quiet">{{ t('rules.noChoice') }}</p>
+      <dl>
+        <template v-for="s in others" :key="s.id">
+          <dt>{{ s.question }}</dt>
+          <dd>
+            {{ usual(s) }} <span class="quiet">{{ t('rules.defaultWord', { because: s.because }) }}</span>
+          </dd>
+        </template>
+      </dl>
+    </FoldedSection>
   </section>
 </template>
 
@@ -63,12 +78,11 @@ label {
 input {
   flex: none;
 }
-.acts {
-  font-weight: 400;
-  font-size: 12.5px;
-  border: 1px solid var(--edge);
-  border-radius: 10px;
-  padding: 0 8px;
-  margin-left: 6px;
+dt {
+  font-weight: 600;
+  margin-top: 8px;
+}
+dd {
+  margin: 0;
 }
 </style>

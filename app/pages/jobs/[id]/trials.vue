@@ -7,6 +7,7 @@ import { trialsOf, type Trial } from '#core/trial'
 import { t } from '#shared/i18n'
 import { itemDetail } from '#shared/words/itemWords'
 import { quantityLabel } from '#shared/words/quantityWords'
+import { shortestKeyDownWords } from '#shared/words/runWords'
 import { trialWords } from '#shared/words/trialWords'
 import TypedRow from '~/features/align/components/matrix/TypedRow.vue'
 import { liveReadings } from '~/features/align/logic/takeRow'
@@ -75,6 +76,7 @@ async function strike(reason: string) {
     <h1>{{ t('trial.trials') }}</h1>
     <p class="lead">{{ t('trial.lead') }}</p>
     <SetCautions :sheet="store.sheet!" />
+    <p class="care">{{ t('align.dummyLoadOnTheAntennaSocket') }} {{ shortestKeyDownWords(store.sheet!) }}</p>
     <AlteredList
       :items="altered"
       :wrong="alter.wrong"

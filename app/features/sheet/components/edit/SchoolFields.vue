@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { t, withTextsTranslated } from '#shared/i18n'
-import { SCHOOLS, type ModelSheet } from '#core/sheet'
+import { computed } from 'vue'
+import { SCHOOLS, actsOn, type ModelSheet } from '#core/sheet'
 
 /**
  * Where practitioners differ and the choice changes steps and targets: this model may ask for another side
@@ -8,7 +9,8 @@ import { SCHOOLS, type ModelSheet } from '#core/sheet'
  */
 const props = defineProps<{ sheet: ModelSheet }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
-const acting = withTextsTranslated(SCHOOLS).filter(s => s.acts)
+/** Without the model's own side, so that what it chose can be chosen away. */
+const acting = computed(() => withTextsTranslated(SCHOOLS.filter(s => s.acts && actsOn(props.sheet, s))))
 function choose(id: string, side: string) {
   const { [id]: _old, ...rest } = props.sheet.schools ?? {}
   emit('change', { schools: side === '' ? rest : { ...rest, [id]: side } })
