@@ -40,7 +40,7 @@ export const INSPECTION_ITEMS: readonly InspectionItem[] = [
     'I30',
     'Earlier work: solder, lifted tracks, added boards',
     'factory solder',
-    'burnt or repaired track; unknown add-on: photograph, trace, ask',
+    'burnt or repaired track, dull ring round a pin; unknown add-on: photograph, trace, ask',
   ),
   item(
     'I31',

@@ -17,6 +17,7 @@ import intake from './intake.json'
 import item from './item.json'
 import job from './job.json'
 import kind from './kind.json'
+import look from './look.json'
 import note from './note.json'
 import owner from './owner.json'
 import paper from './paper.json'
@@ -60,6 +61,7 @@ export default {
   item,
   job,
   kind,
+  look,
   note,
   owner,
   paper,

@@ -21,9 +21,9 @@ const rereads = (a: StepAction) =>
     <li v-for="(a, i) in actions" :key="i">
       <span
         >{{ actionWords(a)
-        }}<span v-for="o in rereads(a)" :key="o.entry" class="fig">{{
-          t('align.mustRead', { entry: o.entry, words: o.words })
-        }}</span></span
+        }}<span v-for="o in rereads(a)" :key="o.entry" class="fig"
+          >{{ ' ' }}{{ t('align.mustRead', { entry: o.entry, words: o.words }) }}</span
+        ></span
       >{{ ' ' }}
       <v-btn v-if="timed(a)" height="44" @click="running = a">{{ t('align.enlarge') }}</v-btn>
     </li>

@@ -4,7 +4,9 @@ import { reactive, ref } from 'vue'
 import { ITEM_STATES, type ItemInspected } from '#core/run'
 import type { InspectedItem } from '#core/work'
 import { ITEM_STATE_WORDS } from '#shared/words/workWords'
+import { BAD_LOOKS } from '../../logic/badLooks'
 import type { NewWorkEvent } from '../../logic/useEventForm'
+import BadLooks from './BadLooks.vue'
 
 /** What is looked at, item by item: one press says how it is, words come with it where they are needed. */
 const props = defineProps<{ items: readonly InspectedItem[] }>()
@@ -63,6 +65,7 @@ function restFine() {
             {{ t('job.noteOrPhoto') }}
           </button>
         </div>
+        <BadLooks v-if="BAD_LOOKS[i.item.id]" :looks="BAD_LOOKS[i.item.id]!" />
         <div class="states" role="group" :aria-label="i.item.lookFor">
           <button
             v-for="s in ITEM_STATES"
@@ -108,7 +111,7 @@ function restFine() {
 }
 .list li {
   display: grid;
-  grid-template-columns: minmax(0, 1fr) auto;
+  grid-template-columns: minmax(0, 1fr) auto auto;
   gap: 2px 20px;
   align-items: center;
   padding: 7px 0;
@@ -120,6 +123,7 @@ function restFine() {
 }
 .states {
   display: flex;
+  grid-column: 3;
 }
 .more {
   margin-left: 8px;
@@ -161,6 +165,9 @@ input,
 @media (max-width: 760px) {
   .list li {
     grid-template-columns: 1fr;
+  }
+  .states {
+    grid-column: 1;
   }
   .states button {
     flex: 1;
