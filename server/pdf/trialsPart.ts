@@ -48,6 +48,16 @@ function title({ number, noted: { text, amplifier } }: Trial): string {
   return `${t('trial.trialNumber', { number })}: ${about}`
 }
 
+/** Between the margins of an A4 page, what was set, and the gaps of the table [pt]. */
+const PAGE_PT = 515
+const SET_PT = 96
+const GAP_PT = 6
+const WIDEST_PT = 44
+
+/** As wide as a reading needs, or less where many were read: what was set keeps its place. */
+const columnWidth = (count: number): number =>
+  Math.min(WIDEST_PT, Math.floor((PAGE_PT - SET_PT) / count) - GAP_PT)
+
 function table(trials: readonly Trial[]): Content {
   const read = quantitiesRead(trials, ORDER)
   const head = ['', ...read.map(quantityLabel)].map(
@@ -57,7 +67,7 @@ function table(trials: readonly Trial[]): Content {
     table: {
       headerRows: 1,
       dontBreakRows: true,
-      widths: ['*', ...read.map(() => 44)],
+      widths: ['*', ...read.map(() => columnWidth(read.length))],
       body: [
         head,
         ...trials.map(trial => [
