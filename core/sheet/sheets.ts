@@ -1,6 +1,7 @@
 import { message } from '../message'
 import { CoreError } from '../errors'
 import type { ModelSheet } from './modelSheet'
+import { BRANTWICK_DUO } from './brantwickDuo/sheet'
 import { BRANTWICK_TALLIS60 } from './brantwickTallis60/sheet'
 import { CORVID_M6 } from './corvidM6/sheet'
 import { CORVID_M9 } from './corvidM9/sheet'
@@ -23,6 +24,7 @@ export const SHEETS: readonly ModelSheet[] = [
   CORVID_M6,
   CORVID_M9,
   BRANTWICK_TALLIS60,
+  BRANTWICK_DUO,
   QUILLON_HB150,
   QUILLON_P5,
   QUILLON_P7,

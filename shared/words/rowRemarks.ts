@@ -6,6 +6,7 @@ import { lateWords } from './lateWords'
 import { panelMeterWords } from './panelMeterWords'
 import { plateInputWords } from './plateInputWords'
 import { rangeWordsOfCompared, rangeWordsOfRows } from './powerRangeWords'
+import { rowGainWords } from './rowGainWords'
 import { speechWords, toneWords } from './speechWords'
 
 /**
@@ -23,6 +24,7 @@ export const remarksOfRows = (
   ...toneWords(rows),
   ...speechWords(rows),
   ...plateInputWords(sheet, rows),
+  ...rowGainWords(rows),
 ]
 
 export interface BothPhases {
@@ -42,8 +44,11 @@ export const remarksOfCompared = (
   ...panelMeterWords(asLeft),
   ...sides.flatMap(side => {
     const rows = side === 'before' ? asFound : asLeft
-    return [...toneWords(rows), ...speechWords(rows), ...plateInputWords(sheet, rows)].map(
-      w => `${t(SIDE_WORDS[side])}: ${w}`,
-    )
+    return [
+      ...toneWords(rows),
+      ...speechWords(rows),
+      ...plateInputWords(sheet, rows),
+      ...rowGainWords(rows),
+    ].map(w => `${t(SIDE_WORDS[side])}: ${w}`)
   }),
 ]

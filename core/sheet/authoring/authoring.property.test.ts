@@ -39,7 +39,7 @@ const arbChange = (sheet: ModelSheet): fc.Arbitrary<FieldChange> =>
         fc.constantFrom(...sheet.procedure.map(s => s.id)),
         fc.subarray(
           sheet.adjusters.map(a => a.designator),
-          { maxLength: 4 },
+          { maxLength: Math.min(4, sheet.adjusters.length) },
         ),
       )
       .map(([id, to]) => ({ line: fieldPath('step', id, 'adjusters'), from: null, to })),

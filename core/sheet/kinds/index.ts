@@ -1,4 +1,5 @@
 import { AM_MOBILE } from './amMobile'
+import { AMPLIFIER } from './amplifier'
 import { CW_KIT } from './cwKit'
 import { FM_MOBILE } from './fmMobile'
 import { HIGH_POWER } from './highPower'
@@ -18,6 +19,7 @@ export const SET_KIND_INFO = {
   'hybrid-valve': HYBRID_VALVE,
   'cw-kit': CW_KIT,
   'menu-qrp': MENU_QRP,
+  'amplifier': AMPLIFIER,
 } as const satisfies Readonly<Record<string, KindInfo>>
 
 export type SetKind = keyof typeof SET_KIND_INFO

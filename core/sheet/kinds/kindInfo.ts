@@ -13,6 +13,7 @@ export type KindPart =
   | 'linear-final'
   | 'gate-preset'
   | 'bands-in-memory'
+  | 'no-receiver'
 
 /** What a kind of set brings, whatever its model. A sheet may be more particular in its own fields. */
 export interface KindInfo {

@@ -1,6 +1,7 @@
 import { message } from '../../message'
 import { CoreError } from '../../errors'
 import { withAdjusterRenamed } from '../authoring/references'
+import { BRANTWICK_DUO } from '../brantwickDuo/sheet'
 import { BRANTWICK_TALLIS60 } from '../brantwickTallis60/sheet'
 import { CORVID_M6 } from '../corvidM6/sheet'
 import { LARKFIELD_LX8 } from '../larkfieldLx8/sheet'
@@ -51,6 +52,12 @@ export const SHEET_TEMPLATES: readonly SheetTemplate[] = [
     name: 'Hybrid valve transceiver',
     what: 'idle current, preselector, dip and load, seconds counted',
     like: QUILLON_HB150,
+  },
+  {
+    id: 'amplifier',
+    name: 'Amplifier',
+    what: 'bias device by device, input match, gain at two drives, products and harmonic',
+    like: BRANTWICK_DUO,
   },
   {
     id: 'cw-kit',

@@ -1,0 +1,41 @@
+import { expandedUncertainty, powerRatioToDb, type Quantity, type Reading } from '../quantity'
+import { isUnmodulated, type MeasurePoint } from '../sheet'
+import type { RowState } from './matrixState'
+
+/** Output over drive of one row, both carriers. */
+export interface RowGain {
+  readonly point: MeasurePoint
+  /** [dB] */
+  readonly db: number
+  /** by both meters [dB]; null = the accuracy of one of them is not known */
+  readonly boundDb: number | null
+}
+
+/**
+ * The gain of an amplifier, row by row, where drive and output were read in the same key-down.
+ * Limits: on a bare carrier; a needle at its stop gives none.
+ */
+export function rowGains(rows: readonly RowState[]): RowGain[] {
+  return rows.flatMap(row => {
+    const { point, stale } = row
+    const [drive, output] = [figureIn(row, 'drivePowerW'), figureIn(row, 'powerW')]
+    if (stale || !point.state.keyed || !isUnmodulated(point.state) || !drive || !output) return []
+    const bounds = [drive, output].map(r => {
+      const expanded = expandedUncertainty(r)
+      return expanded === null ? null : expanded / r.value
+    })
+    const isKnown = !bounds.includes(null)
+    return [
+      {
+        point,
+        db: powerRatioToDb(output.value / drive.value),
+        boundDb: isKnown ? powerRatioToDb(1 + Math.hypot(...(bounds as number[]))) : null,
+      },
+    ]
+  })
+}
+
+function figureIn(row: RowState, quantity: Quantity): Reading | null {
+  const reading = row.cells.find(c => c.want.quantity === quantity)?.latest?.reading
+  return reading && reading.bound === undefined && reading.value > 0 ? reading : null
+}
