@@ -97,6 +97,7 @@ describe('a demonstration', () => {
     const back = settled(putBackItem(out.id), 'refitted')
     const items = (...events: JobEvent[]) => state(kind, found(), ...events).items.map(i => i.id)
     expect(items(out, left(), back)).toContain('altered:high-20')
+    expect(items(out, left()), 'still out').toContain('altered:high-20')
     expect(items(out, back, left()), 'read again').not.toContain('altered:high-20')
     expect(items(left(), out), 'read before it').toContain('altered:high-20')
     const run = (...events: JobEvent[]) => currentReadings(FM, state(kind, ...events).run)

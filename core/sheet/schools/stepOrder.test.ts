@@ -23,6 +23,25 @@ describe('another order of the steps', () => {
     const steps = ids(applySchools(modelSheet('osmund-40a'), { S29: 'b' }).procedure)
     expect(steps).not.toEqual(ids(modelSheet('osmund-40a').procedure))
   })
+  it('leaves before a step what can make it unnecessary, and what its reading is told from', () => {
+    const { procedure } = modelSheet('osmund-40a')
+    const of = (quantity: string) =>
+      procedure.find(s => s.points.some(p => p.wants[0]?.quantity === quantity))!
+    const receiver = { ...of('sinadDb'), needs: [] }
+    const power = { ...of('powerW'), needs: [] }
+    expect(ids(inOrder([receiver, power], 'b'))).toEqual([power.id, receiver.id])
+    const skipped = { ...power, skipIf: receiver.id }
+    expect(ids(inOrder([receiver, skipped], 'b'))).toEqual([receiver.id, power.id])
+    const target = {
+      kind: 'like-reading',
+      stepId: receiver.id,
+      quantity: 'powerW',
+      lowRatio: 0.9,
+      highRatio: 1.1,
+    }
+    const told = { ...power, points: power.points.map(p => ({ ...p, wants: [{ ...p.wants[0]!, target }] })) }
+    expect(ids(inOrder([receiver, told as Step], 'b'))).toEqual([receiver.id, power.id])
+  })
   it('is none where nobody chose one, and leaves a sheet that runs in a circle as it is', () => {
     const { procedure } = modelSheet('osmund-27f')
     expect(inOrder(procedure, undefined)).toBe(procedure)
