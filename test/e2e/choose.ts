@@ -12,7 +12,12 @@ export async function choose(page: Page, label: string, option: string | RegExp)
     await options.first().waitFor({ timeout: 4000 })
     if ((await wanted.count()) === 0) {
       await options.first().hover({ timeout: 4000 })
+      const last = await options.last().textContent()
       await page.mouse.wheel(0, 150)
+      await page.waitForTimeout(50)
+      // Past the wanted one and at the end: from the top again.
+      if ((await wanted.count()) === 0 && (await options.last().textContent()) === last)
+        await page.mouse.wheel(0, -10_000)
     }
     await wanted.click({ timeout: 1000 })
   }).toPass({ timeout: 30_000 })

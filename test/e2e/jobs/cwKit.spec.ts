@@ -114,7 +114,7 @@ test('the first setting of a small kit: its clock reckoned, its receiver put rig
   expect(shop).toMatch(/Menu IF Menu value 4915200 4915125/)
   expect(shop).toMatch(/Loudest at RIT \u221275 Hz below 0 Hz within/)
   expect(shop, 'noted, and held against nothing').toMatch(
-    /40 m, keyed Power, average not measured 4\.40 W Receiver/,
+    /40 m, keyed Power, average not measured 4\.40? W Receiver/,
   )
   expect(shop).toMatch(/Adjusted: REF \(reference correction\), IF \(IF offset\)/)
   const owner = await hands.paper('handover.pdf?copy=owner')

@@ -9,7 +9,7 @@ export class Shower extends Reader {
 
   async alterSet(what: string) {
     const region = this.page.getByRole('region', { name: 'Changed for the demonstration' })
-    await this.type(region.getByLabel('What was taken out or changed'), what)
+    await this.type(region.getByLabel('Taken out or changed'), what)
     await this.key('Enter')
     await expect(region.getByRole('listitem').filter({ hasText: what })).toContainText('not back yet')
   }

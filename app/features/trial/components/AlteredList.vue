@@ -63,8 +63,12 @@ li {
 }
 form {
   display: flex;
+  flex-wrap: wrap;
   gap: 10px;
   align-items: flex-start;
   max-width: 640px;
+}
+form .v-text-field {
+  flex: 1 1 340px;
 }
 </style>
