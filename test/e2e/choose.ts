@@ -11,7 +11,8 @@ export async function choose(page: Page, label: string, option: string | RegExp)
     if ((await options.count()) === 0) await page.getByLabel(label, { exact: true }).press('ArrowDown')
     await options.first().waitFor({ timeout: 4000 })
     if ((await wanted.count()) === 0) {
-      await options.first().hover({ timeout: 4000 })
+      // Over the list, not over an option: that would be scrolled into sight first, back to where it was.
+      await page.getByRole('listbox').last().hover({ timeout: 4000 })
       const last = await options.last().textContent()
       await page.mouse.wheel(0, 150)
       await page.waitForTimeout(50)
