@@ -13,6 +13,8 @@ describe('the words of a complaint', () => {
     ['Splatter: the neighbour sees it on TV', ['purity']],
     ['Potencia débil y la voz distorsionada', ['power', 'depth']],
     ['Blows fuses', ['supply-current']],
+    ['It receives a little dull', ['receiver']],
+    ['Lo tengo apagado desde el verano', []],
     ['Please check it before I sell it.', []],
   ])('"%s" are about %j', (complaint, expected) => {
     expect(topics(complaint)).toEqual(expected)

@@ -16,7 +16,7 @@ const COMPLAINTS: readonly Complaint[] = [
     topics: ['receiver'],
     words: any(
       /\bdeaf\b|\b(?:can ?no|can'|doesn'|does no|won'|don')t hear\b|hears? (?:nothing|nobody|little)/,
-      /receiv\w+ (?:is )?(?:weak|poor|bad)|weak recei/,
+      /receiv\w+ (?:is |a little |very |rather )*(?:weak|poor|bad|dull)|weak recei/,
       /\bsord[oa]\b|no (?:se )?oye|no recibe|recibe mal|recepcion (?:debil|mala|floja)/,
     ),
   },
@@ -39,7 +39,7 @@ const COMPLAINTS: readonly Complaint[] = [
     topics: ['depth', 'deviation', 'modulated-power'],
     words: any(
       /\bquiet\b|muffl|distort|\bmodulat|\baudio\b|\bvoice\b|\bmic(?:rophone)?\b|\bloud/,
-      /\bbaj[oa] de (?:audio|voz)|distorsion|modulacion|\bvoz\b|microfono|apagad/,
+      /\bbaj[oa] de (?:audio|voz)|distorsion|modulacion|\bvoz\b|microfono|sonido apagado/,
     ),
   },
   {

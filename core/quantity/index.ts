@@ -5,6 +5,7 @@ export type { Topic } from './topic'
 export {
   BOUNDS,
   SPREADS,
+  figureOf,
   type Bound,
   type Spread,
   type Measured,
@@ -33,6 +34,7 @@ export {
   combineStandard,
   errorBound,
   expandedUncertainty,
+  relativeBound,
   standardToBound,
   type Accuracy,
 } from './uncertainty'

@@ -43,3 +43,7 @@ export interface Reading extends Measured {
    */
   readonly fullScale?: number | undefined
 }
+
+/** A reading with which arithmetic can be done: no needle at its stop, and not nothing at all. */
+export const figureOf = (reading: Reading | null): Reading | null =>
+  reading && reading.bound === undefined && reading.value > 0 ? reading : null

@@ -72,3 +72,19 @@ export function standardToBound(standardUncertainty: number): number {
 export function combineStandard(parts: readonly number[]): number {
   return Math.hypot(...parts)
 }
+
+/**
+ * What a product or a quotient of readings may be off by, as a share of it: the shares of independent
+ * readings add in squares.
+ * @param parts each reading with the value that its bound is a share of [SI], > 0
+ * @returns [ratio]; null = nobody knows how good one of them is
+ */
+export function relativeBound(
+  ...parts: readonly (readonly [reading: Measured, of: number])[]
+): number | null {
+  const shares = parts.map(([reading, of]) => {
+    const expanded = expandedUncertainty(reading)
+    return expanded === null ? null : expanded / of
+  })
+  return shares.includes(null) ? null : Math.hypot(...(shares as number[]))
+}

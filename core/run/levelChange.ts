@@ -1,4 +1,4 @@
-import { expandedUncertainty, powerRatioToDb, voltageRatioToDb, type Quantity } from '../quantity'
+import { figureOf, powerRatioToDb, relativeBound, voltageRatioToDb, type Quantity } from '../quantity'
 import { isUnmodulated } from '../sheet'
 import type { ComparedCell } from './matrixState'
 import type { TakenReading } from './takenReading'
@@ -33,14 +33,9 @@ export function levelChange({ point, want, before, after, differences }: Compare
   if (want.quantity === 'powerW' && !(point.state.keyed && isUnmodulated(point.state))) return null
   if (!isLevel(a) || !isLevel(b) || b.staleBy.length > 0) return null
   const db = level.toDb(b.reading.value / a.reading.value)
-  const relative = [a, b].map(relativeBound)
-  const boundDb = relative.includes(null) ? null : level.toDb(1 + Math.hypot(...(relative as number[])))
+  const share = relativeBound([a.reading, a.reading.value], [b.reading, b.reading.value])
+  const boundDb = share === null ? null : level.toDb(1 + share)
   return { db: level.isLessBetter ? -db : db, boundDb }
 }
 
-const isLevel = ({ reading }: TakenReading) => reading.value > 0 && reading.bound === undefined
-
-function relativeBound({ reading }: TakenReading): number | null {
-  const expanded = expandedUncertainty(reading)
-  return expanded === null ? null : expanded / reading.value
-}
+const isLevel = ({ reading }: TakenReading) => figureOf(reading) !== null

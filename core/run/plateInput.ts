@@ -1,6 +1,7 @@
-import { expandedUncertainty, type Quantity, type Reading } from '../quantity'
+import { expandedUncertainty, relativeBound } from '../quantity'
 import { isUnmodulated, type MeasurePoint, type ModelSheet } from '../sheet'
 import type { RowState } from './matrixState'
+import { figureIn } from './rowFigure'
 
 /**
  * Output above this share of the plate input is a wrong reading: class C reaches 75 to 80 % (from memory).
@@ -32,18 +33,10 @@ export function plateInputs({ plateV }: Pick<ModelSheet, 'plateV'>, rows: readon
     const inputW = plateV * current.value
     const outputRatio = output.value / inputW
     if (outputRatio > MAX_PLATE_RATIO) return []
-    const [ofCurrent, ofOutput] = [expandedUncertainty(current), expandedUncertainty(output)]
-    const ratioBound =
-      ofCurrent === null || ofOutput === null
-        ? null
-        : outputRatio * Math.hypot(ofCurrent / current.value, ofOutput / output.value)
+    const ofCurrent = expandedUncertainty(current)
+    const share = relativeBound([current, current.value], [output, output.value])
+    const ratioBound = share === null ? null : outputRatio * share
     const inputBoundW = ofCurrent === null ? null : plateV * ofCurrent
     return [{ point, inputW, inputBoundW, outputW: output.value, outputRatio, ratioBound }]
   })
-}
-
-/** Neither a bound nor nothing at all. */
-function figureIn(row: RowState, quantity: Quantity): Reading | null {
-  const reading = row.cells.find(c => c.want.quantity === quantity)?.latest?.reading
-  return reading && reading.bound === undefined && reading.value > 0 ? reading : null
 }

@@ -1,6 +1,7 @@
-import { expandedUncertainty, powerRatioToDb, type Quantity, type Reading } from '../quantity'
+import { powerRatioToDb, relativeBound } from '../quantity'
 import { isUnmodulated, type MeasurePoint } from '../sheet'
 import type { RowState } from './matrixState'
+import { figureIn } from './rowFigure'
 
 /** Output over drive of one row, both carriers. */
 export interface RowGain {
@@ -20,22 +21,13 @@ export function rowGains(rows: readonly RowState[]): RowGain[] {
     const { point, stale } = row
     const [drive, output] = [figureIn(row, 'drivePowerW'), figureIn(row, 'powerW')]
     if (stale || !point.state.keyed || !isUnmodulated(point.state) || !drive || !output) return []
-    const bounds = [drive, output].map(r => {
-      const expanded = expandedUncertainty(r)
-      return expanded === null ? null : expanded / r.value
-    })
-    const isKnown = !bounds.includes(null)
+    const share = relativeBound([drive, drive.value], [output, output.value])
     return [
       {
         point,
         db: powerRatioToDb(output.value / drive.value),
-        boundDb: isKnown ? powerRatioToDb(1 + Math.hypot(...(bounds as number[]))) : null,
+        boundDb: share === null ? null : powerRatioToDb(1 + share),
       },
     ]
   })
-}
-
-function figureIn(row: RowState, quantity: Quantity): Reading | null {
-  const reading = row.cells.find(c => c.want.quantity === quantity)?.latest?.reading
-  return reading && reading.bound === undefined && reading.value > 0 ? reading : null
 }

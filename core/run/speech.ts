@@ -1,6 +1,7 @@
-import { depthByPep, expandedUncertainty, type Measured, type Quantity, type Reading } from '../quantity'
+import { depthByPep, expandedUncertainty, type Measured, type Reading } from '../quantity'
 import { isUnmodulated, modulationOf, sameControls, type MeasurePoint, type SetState } from '../sheet'
 import type { RowState } from './matrixState'
+import { figureIn, readingIn } from './rowFigure'
 
 /** What meters show while somebody speaks on AM. Nothing of it is a measure of depth: a steady tone is. */
 export interface SpeechReading {
@@ -25,7 +26,7 @@ export function speechReadings(rows: readonly RowState[]): SpeechReading[] {
     // Sheets from before there was a field for it tell speech apart in the controls.
     const alike = alikeIn(rows, { ...state, setting: state.setting.replace(/,? ?voice$/, '') })
     const carrier = carrierOf(alike)
-    const [mean, pep] = [readingIn(row, 'powerW'), levelIn(row, 'pepW')]
+    const [mean, pep] = [readingIn(row, 'powerW'), figureIn(row, 'pepW')]
     if (!carrier || (!mean && !pep)) return []
     const tones = alike.filter(r => modulationOf(r.point.state) === 'tone')
     const deepest = tones.flatMap(r => toneDepth(r) ?? []).toSorted((a, b) => b.value - a.value)
@@ -47,7 +48,7 @@ export function tonesByPep(rows: readonly RowState[]): ToneByPep[] {
   return rows.flatMap(row => {
     const { state } = row.point
     if (row.stale || !state.keyed || state.mode !== 'AM' || modulationOf(state) !== 'tone') return []
-    const [carrier, pep] = [carrierOf(alikeIn(rows, state)), levelIn(row, 'pepW')]
+    const [carrier, pep] = [carrierOf(alikeIn(rows, state)), figureIn(row, 'pepW')]
     const byPep = carrier && pep && !toneDepth(row) ? crestOver(pep, carrier) : null
     return byPep ? [{ point: row.point, carrier: carrier!, pep: pep!, byPep }] : []
   })
@@ -59,7 +60,7 @@ const alikeIn = (rows: readonly RowState[], at: SetState): readonly RowState[] =
   )
 
 const carrierOf = (alike: readonly RowState[]): Reading | null =>
-  levelIn(
+  figureIn(
     alike.find(r => isUnmodulated(r.point.state) && readingIn(r, 'powerW')),
     'powerW',
   )
@@ -73,12 +74,3 @@ function crestOver(pep: Reading, carrier: Reading): Measured | null {
 /** The crest that the PEP is held against, where it was read. */
 const toneDepth = (row: RowState): Reading | null =>
   readingIn(row, 'depthPositiveRatio') ?? readingIn(row, 'depthNegativeRatio')
-
-const readingIn = (row: RowState | undefined, quantity: Quantity): Reading | null =>
-  row?.cells.find(c => c.want.quantity === quantity)?.latest?.reading ?? null
-
-/** Neither a bound nor nothing at all. */
-function levelIn(row: RowState | undefined, quantity: Quantity): Reading | null {
-  const reading = readingIn(row, quantity)
-  return reading && reading.bound === undefined && reading.value > 0 ? reading : null
-}

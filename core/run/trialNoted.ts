@@ -52,3 +52,5 @@ export const TRIAL_QUANTITIES: Readonly<Record<TrialSignal, readonly Quantity[]>
   tone: MODULATED,
   voice: MODULATED,
 }
+/** All of them, each once. */
+export const TRIAL_ORDER: readonly Quantity[] = [...new Set(Object.values(TRIAL_QUANTITIES).flat())]

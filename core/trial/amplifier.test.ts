@@ -17,6 +17,8 @@ describe('the gain of an amplifier', () => {
     expect(gain!.db).toBeCloseTo(13.01, 2)
     expect(gain!.first!.changeDb).toBeCloseTo(0, 9)
     expect(gain!.first!.boundDb).toBeGreaterThan(0)
+    expect(gain!.first!.isOtherDrive).toBe(true)
+    expect(of(driven(1.2, 24), driven(1.25, 25))[0]!.first!.isOtherDrive).toBe(false)
   })
   it('is not held against another amplifier, nor told without one or at the stop of a needle', () => {
     expect(of(driven(1.4, 28), driven(1.2, 24, { ...DUO, name: 'Other' }))).toMatchObject([{ first: null }])

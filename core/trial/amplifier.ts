@@ -1,6 +1,6 @@
-import { powerRatioToDb } from '../quantity'
+import { powerRatioToDb, relativeBound } from '../quantity'
 import { isLinear } from './peak'
-import { figureIn, sharedBound, type Trial } from './trials'
+import { figureIn, type Trial } from './trials'
 
 /** Gain on a bare carrier, and against the first trial of the same amplifier. */
 export interface Gain {
@@ -13,8 +13,13 @@ export interface Gain {
     readonly trial: Trial
     readonly changeDb: number
     readonly boundDb: number | null
+    /** both drives are apart enough for a gain that falls with drive to show */
+    readonly isOtherDrive: boolean
   } | null
 }
+
+/** Drives nearer than this are the same try once more [ratio]. */
+const SAME_DRIVE = 0.1
 
 /** Output over drive [dB], both carriers. */
 export function gains(trial: Trial, earlier: readonly Trial[]): Gain[] {
@@ -30,7 +35,8 @@ export function gains(trial: Trial, earlier: readonly Trial[]): Gain[] {
     const was = gainOf(other)!
     const changeDb = own!.db - was.db
     const bound = boundDb === null || was.boundDb === null ? null : Math.hypot(boundDb, was.boundDb)
-    return { trial: other, changeDb, boundDb: bound }
+    const isOtherDrive = Math.abs(driveW / was.driveW - 1) > SAME_DRIVE
+    return { trial: other, changeDb, boundDb: bound, isOtherDrive }
   }
 }
 
@@ -39,7 +45,7 @@ function gainOf(trial: Trial): { driveW: number; outW: number; db: number; bound
   const drive = figureIn(trial, 'drivePowerW')
   const out = figureIn(trial, 'powerW') ?? figureIn(trial, 'pepW')
   if (!drive || !out) return null
-  const share = sharedBound([drive, drive.value], [out, out.value])
+  const share = relativeBound([drive, drive.value], [out, out.value])
   return {
     driveW: drive.value,
     outW: out.value,

@@ -17,7 +17,13 @@ describe('an average meter under a tone', () => {
     expect(found!.ratio).toBeCloseTo(1.944, 3)
   })
   it('is none either where the tone does not move it: a linear diode', () => {
-    expect(notTrueAverage(shown(carrier(4), tone(4)).last)).toMatchObject([{ isProven: true }])
+    const still = trialNoted('tone', { depthPositiveRatio: 1, powerW: 4, pepW: 16 })
+    expect(notTrueAverage(shown(carrier(4), still).last)).toMatchObject([{ isProven: true }])
+  })
+  it('is not told by too little where the peak is flattened, or was not read: any meter reads less then', () => {
+    const flat = trialNoted('tone', { depthPositiveRatio: 1, powerW: 5, pepW: 10 })
+    expect(notTrueAverage(shown(carrier(4), flat).last)).toEqual([])
+    expect(notTrueAverage(shown(carrier(4), tone(5)).last)).toEqual([])
   })
   it('may be one where its class leaves it open', () => {
     expect(notTrueAverage(shown(carrier(3.6, 1), tone(7, 1, 1)).last)).toMatchObject([{ isProven: false }])
@@ -52,6 +58,8 @@ describe('average RF out of the supply', () => {
     const [found] = efficiency(shown(bare, full).last)
     expect(found).toMatchObject({ meanW: 36, isComputed: true })
     expect(found!.ratio).toBeCloseTo(0.362, 3)
+    // carrier 3 %, depth 0.02 x 1 / 1.5, volts 3 %, amperes 3 %
+    expect(found!.boundRatio).toBeCloseTo(0.362 * Math.hypot(0.03, 0.02 / 1.5, 0.03, 0.03), 3)
   })
   it('is not told past 100 %, nor where the PEP does not fit', () => {
     const past = trialNoted('tone', { depthPositiveRatio: 1.35, pepW: 118, ...supply })

@@ -1,5 +1,5 @@
-import { expandedUncertainty } from '../quantity'
-import { carrierOf, depthIn, figureIn, sharedBound, type Trial } from './trials'
+import { expandedUncertainty, relativeBound, type Reading } from '../quantity'
+import { carrierOf, depthIn, figureIn, type Trial } from './trials'
 import { isLinear } from './peak'
 
 /** An "average" reading under a tone that a true-average meter cannot show. */
@@ -32,8 +32,9 @@ export function notTrueAverage(trial: Trial): NotTrueAverage[] {
   const ratio = average.value / carrier.value
   const trueRatio = meanOverCarrier(depth.value)
   const apart = Math.abs(ratio - trueRatio)
-  if (apart <= MIN_APART) return []
-  const share = sharedBound([average, average.value], [carrier, carrier.value])
+  // A flattened peak takes from the average of any meter.
+  if (apart <= MIN_APART || (ratio < trueRatio && !isLinear(trial))) return []
+  const share = relativeBound([average, average.value], [carrier, carrier.value])
   const depthU = expandedUncertainty(depth)
   const boundRatio =
     share === null || depthU === null ? Infinity : Math.hypot(ratio * share, depth.value * depthU)
@@ -75,6 +76,8 @@ export interface Efficiency {
   readonly isComputed: boolean
   readonly supplyW: number
   readonly ratio: number
+  /** null = the accuracy of a meter is not known */
+  readonly boundRatio: number | null
 }
 
 /** More than this of what a supply gives is a wrong reading (C38, from memory) [ratio]. */
@@ -87,18 +90,39 @@ const MAX_OF_SUPPLY = 0.7
  */
 export function efficiency(trial: Trial): Efficiency[] {
   const [volts, amps] = [figureIn(trial, 'supplyV'), figureIn(trial, 'supplyA')]
-  const meanW = meanOf(trial)
-  if (!volts || !amps || meanW === null) return []
+  const mean = meanOf(trial)
+  if (!volts || !amps || !mean) return []
   const supplyW = volts.value * amps.value
-  const ratio = meanW / supplyW
+  const ratio = mean.valueW / supplyW
   if (ratio > MAX_OF_SUPPLY) return []
-  return [{ kind: 'efficiency', meanW, isComputed: trial.noted.signal !== 'carrier', supplyW, ratio }]
+  const share = relativeBound(...mean.from, [volts, volts.value], [amps, amps.value])
+  return [
+    {
+      kind: 'efficiency',
+      meanW: mean.valueW,
+      isComputed: trial.noted.signal !== 'carrier',
+      supplyW,
+      ratio,
+      boundRatio: share === null ? null : ratio * share,
+    },
+  ]
 }
 
-function meanOf(trial: Trial): number | null {
-  if (trial.noted.signal === 'carrier')
-    return (figureIn(trial, 'powerW') ?? figureIn(trial, 'pepW'))?.value ?? null
+interface Mean {
+  readonly valueW: number
+  /** readings that it follows from, with what their bounds are a share of */
+  readonly from: readonly (readonly [Reading, number])[]
+}
+
+function meanOf(trial: Trial): Mean | null {
+  if (trial.noted.signal === 'carrier') {
+    const read = figureIn(trial, 'powerW') ?? figureIn(trial, 'pepW')
+    return read && { valueW: read.value, from: [[read, read.value]] }
+  }
   const [depth, carrier] = [depthIn(trial), carrierOf(trial, 'powerW')]
   if (!depth || depth.value > 1 || !carrier || !isLinear(trial)) return null
-  return carrier.value * meanOverCarrier(depth.value)
+  const overCarrier = meanOverCarrier(depth.value)
+  // d(1 + m^2 / 2) = m dm
+  const ofDepth = [depth, overCarrier / depth.value] as const
+  return { valueW: carrier.value * overCarrier, from: [[carrier, carrier.value], ofDepth] }
 }

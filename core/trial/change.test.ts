@@ -21,11 +21,12 @@ describe('the same carrier with more audio', () => {
       adjacentDbc: -29,
     })
     const [change] = changes(shown(bare, full, more).last)
-    expect(change).toMatchObject({ lineDb: 0, lineStayed: true, isOvershoot: false })
+    expect(change).toMatchObject({ lineDb: 0, isOvershoot: false })
     expect(change!.pepDb).toBeCloseTo(0.282, 3)
     expect(change!.depthDb).toBeCloseTo(0.828, 3)
     expect(change!.peakDb).toBeCloseTo(0.382, 3)
-    expect(change!.neighbours!.before.bound).toBe('at-most')
+    expect(change!.lineStayedWithinDb).toBeCloseTo(0.5, 9)
+    expect(change!.neighbours).toMatchObject({ haveRisen: true, before: { bound: 'at-most' } })
   })
   it('finds overshoot where the positive peak stays and the meter rises beyond both', () => {
     const [a, b] = [98, 118].map((w, i) =>
@@ -50,7 +51,28 @@ describe('the same carrier with more audio', () => {
   it('says no more of a line that was not read than that it was not', () => {
     const again = trialNoted('tone', { depthPositiveRatio: 1.2, pepW: pep(15.9) })
     expect(changes(shown(bare, full, again).last)).toMatchObject([
-      { lineDb: null, lineStayed: false, peakDb: null, neighbours: null, isOvershoot: false },
+      { lineDb: null, lineStayedWithinDb: null, peakDb: null, neighbours: null, isOvershoot: false },
     ])
+  })
+  it('takes neighbours for risen beyond both readings only, and none from a bound that leaves it open', () => {
+    const at = (dbc: number, end?: 'at-most' | 'at-least') =>
+      trialNoted('tone', { pepW: pep(15), adjacentDbc: { value: dbc, ...(end ? { end } : {}) } })
+    const risen = (a: ReturnType<typeof at>, b: ReturnType<typeof at>) =>
+      changes(shown(bare, a, b).last)[0]!.neighbours!.haveRisen
+    expect([risen(at(-40), at(-38.5)), risen(at(-40), at(-39))]).toEqual([true, false])
+    expect([risen(at(-40), at(-30, 'at-most')), risen(at(-40, 'at-least'), at(-30))]).toEqual([false, false])
+    expect([risen(at(-40, 'at-most'), at(-30)), risen(at(-40), at(-30, 'at-least'))]).toEqual([true, true])
+  })
+  it('does not say that a line stayed where its accuracy is not known, or where it moved', () => {
+    const stayed = (carrierLineDb: number, bound: number | null) =>
+      changes(
+        shown(
+          bare,
+          full,
+          trialNoted('tone', { pepW: pep(15.9), carrierLineDb: { value: carrierLineDb, bound } }),
+        ).last,
+      )[0]!.lineStayedWithinDb
+    expect([stayed(0, null), stayed(-0.8, 0.5)]).toEqual([null, null])
+    expect(stayed(0.3, 0.5)).toBeCloseTo(0.5, 9)
   })
 })

@@ -1,5 +1,11 @@
-import { expandedUncertainty, powerRatioToDb, voltageRatioToDb, type Reading } from '../quantity'
-import { depthIn, figureIn, isSameMeter, levelIn, readIn, sharedBound, type Trial } from './trials'
+import {
+  expandedUncertainty,
+  powerRatioToDb,
+  relativeBound,
+  voltageRatioToDb,
+  type Reading,
+} from '../quantity'
+import { depthIn, figureIn, isSameMeter, levelIn, readIn, type Trial } from './trials'
 
 /** What grew from one trial to the next, and what did not; null = it was not read in both. */
 export interface Change {
@@ -11,10 +17,19 @@ export interface Change {
   readonly peakDb: number | null
   /** line of the carrier against that of the bare one [dB] */
   readonly lineDb: number | null
-  readonly lineStayed: boolean
-  readonly neighbours: { readonly before: Reading; readonly now: Reading } | null
+  /** what the line may have moved by without being seen to [dB]; null = it was seen to, or was not read */
+  readonly lineStayedWithinDb: number | null
+  readonly neighbours: NeighbourChange | null
   /** the crest did not rise with the meter, by more than both may be off by */
   readonly isOvershoot: boolean
+}
+
+/** The strongest line beside the channel in both trials. */
+export interface NeighbourChange {
+  readonly before: Reading
+  readonly now: Reading
+  /** by more than both readings may be off by */
+  readonly haveRisen: boolean
 }
 
 /**
@@ -29,6 +44,7 @@ export function changes(trial: Trial): Change[] {
   const pepDb = powerRatioToDb(now.value / was.value)
   const peak = peakChange(trial, from)
   const line = levelIn(trial, 'carrierLineDb')
+  const lineBoundDb = line && expandedUncertainty(line)
   return [
     {
       kind: 'change',
@@ -37,7 +53,7 @@ export function changes(trial: Trial): Change[] {
       depthDb: depthChange(trial, from),
       peakDb: peak?.db ?? null,
       lineDb: line?.value ?? null,
-      lineStayed: line !== null && Math.abs(line.value) <= (expandedUncertainty(line) ?? 0),
+      lineStayedWithinDb: line && lineBoundDb && Math.abs(line.value) <= lineBoundDb ? lineBoundDb : null,
       neighbours: neighboursOf(trial, from),
       isOvershoot: isBeyond(pepDb, now, was, peak),
     },
@@ -58,7 +74,7 @@ interface PeakChange {
 function peakChange(trial: Trial, from: Trial): PeakChange | null {
   const [now, was] = [figureIn(trial, 'envelopePeakRatio'), figureIn(from, 'envelopePeakRatio')]
   if (!now || !was || !isSameMeter(now, was)) return null
-  const share = sharedBound([now, now.value], [was, was.value])
+  const share = relativeBound([now, now.value], [was, was.value])
   return {
     db: voltageRatioToDb(now.value / was.value),
     boundDb: share === null ? null : voltageRatioToDb(1 + share),
@@ -66,12 +82,15 @@ function peakChange(trial: Trial, from: Trial): PeakChange | null {
 }
 
 function isBeyond(pepDb: number, now: Reading, was: Reading, peak: PeakChange | null): boolean {
-  const share = sharedBound([now, now.value], [was, was.value])
+  const share = relativeBound([now, now.value], [was, was.value])
   if (!peak || peak.boundDb === null || share === null) return false
   return pepDb - peak.db > Math.hypot(peak.boundDb, powerRatioToDb(1 + share))
 }
 
-function neighboursOf(trial: Trial, from: Trial): Change['neighbours'] {
+function neighboursOf(trial: Trial, from: Trial): NeighbourChange | null {
   const [now, before] = [readIn(trial, 'adjacentDbc'), readIn(from, 'adjacentDbc')]
-  return now && before ? { before, now } : null
+  if (!now || !before) return null
+  const [a, b] = [expandedUncertainty(now), expandedUncertainty(before)]
+  const isTold = now.bound !== 'at-most' && before.bound !== 'at-least' && a !== null && b !== null
+  return { before, now, haveRisen: isTold && now.value - before.value > Math.hypot(a, b) }
 }

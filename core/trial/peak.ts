@@ -1,5 +1,5 @@
-import { depthByPep, powerRatioToDb, voltageRatioToDb } from '../quantity'
-import { carrierOf, depthIn, figureIn, isSameMeter, sharedBound, type Trial } from './trials'
+import { depthByPep, powerRatioToDb, relativeBound, voltageRatioToDb } from '../quantity'
+import { carrierOf, depthIn, figureIn, isSameMeter, type Trial } from './trials'
 
 /** Whether a peak is what its depth asks for, by what the meters may be off by; null = nobody knows that. */
 export type PeakVerdict = 'fits' | 'less' | 'more' | null
@@ -30,12 +30,12 @@ export function peaksByDepth(trial: Trial): PeakByDepth[] {
   const envelope = figureIn(trial, 'envelopePeakRatio')
   const found: PeakByDepth[] = []
   if (pep && carrier) {
-    const share = sharedBound([pep, pep.value], [carrier, carrier.value], [depth, peak / 2])
+    const share = relativeBound([pep, pep.value], [carrier, carrier.value], [depth, peak / 2])
     const expected = carrier.value * peak ** 2
     found.push(compared('pep', depth.value, expected, pep.value, powerRatioToDb, share))
   }
   if (envelope) {
-    const share = sharedBound([envelope, envelope.value], [depth, peak])
+    const share = relativeBound([envelope, envelope.value], [depth, peak])
     found.push(compared('envelope', depth.value, peak, envelope.value, voltageRatioToDb, share))
   }
   return found
@@ -92,7 +92,7 @@ export function notSameDepth(trial: Trial, earlier: readonly Trial[]): NotSameDe
     const [otherDepth, otherPep] = [depthIn(other), figureIn(other, 'pepW')]
     if (other.base !== trial.base || other.noted.signal !== 'tone' || !otherDepth || !otherPep) return []
     if (Math.abs(otherDepth.value - depth.value) > SAME_DEPTH || !isSameMeter(pep, otherPep)) return []
-    const share = sharedBound([depth, (1 + depth.value) / 2], [otherDepth, (1 + depth.value) / 2])
+    const share = relativeBound([depth, (1 + depth.value) / 2], [otherDepth, (1 + depth.value) / 2])
     const db = powerRatioToDb(pep.value / otherPep.value)
     if (share === null || Math.abs(db) <= powerRatioToDb(1 + share)) return []
     const carrier = carrierOf(trial, 'pepW')

@@ -1,4 +1,4 @@
-import { expandedUncertainty, type Quantity, type Reading } from '../quantity'
+import { figureOf, type Quantity, type Reading } from '../quantity'
 import type { JobEvent, TrialNoted } from '../run'
 
 /** A trial with the bare carrier that it is held against. */
@@ -32,11 +32,9 @@ export function trialsOf(events: readonly JobEvent[]): Trial[] {
 export const readIn = ({ noted }: Trial, quantity: Quantity): Reading | null =>
   noted.readings.findLast(r => r.quantity === quantity) ?? null
 
-/** The same where arithmetic can be done with it: no needle at its stop, and not nothing at all. */
-export function figureIn(trial: Trial | null, quantity: Quantity): Reading | null {
-  const reading = trial && readIn(trial, quantity)
-  return reading && reading.bound === undefined && reading.value > 0 ? reading : null
-}
+/** The same where arithmetic can be done with it. */
+export const figureIn = (trial: Trial | null, quantity: Quantity): Reading | null =>
+  figureOf(trial && readIn(trial, quantity))
 
 /** Level of a line [dB]: it may be below zero, but not a bound. */
 export function levelIn(trial: Trial | null, quantity: Quantity): Reading | null {
@@ -61,15 +59,6 @@ export function depthIn(trial: Trial): Reading | null {
   const [up, down] = [figureIn(trial, 'depthPositiveRatio'), figureIn(trial, 'depthNegativeRatio')]
   if (!up || !down) return up ?? down
   return up.value >= down.value ? up : down
-}
-
-/** What two readings may be off by against each other, as a share [ratio]; null = nobody knows. */
-export function sharedBound(...parts: readonly (readonly [reading: Reading, of: number])[]): number | null {
-  const bounds = parts.map(([reading, of]) => {
-    const expanded = expandedUncertainty(reading)
-    return expanded === null ? null : expanded / of
-  })
-  return bounds.includes(null) ? null : Math.hypot(...(bounds as number[]))
 }
 
 /** Whether two readings come from the same meter on the same scale: its own error drops out between them. */

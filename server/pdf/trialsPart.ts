@@ -1,14 +1,11 @@
 import type { Content, TableCell } from 'pdfmake/interfaces'
-import type { Quantity } from '#core/quantity'
 import type { RuleSet } from '#core/rules'
-import { TRIAL_QUANTITIES, type JobEvent, type OpenItem } from '#core/run'
+import type { JobEvent, OpenItem } from '#core/run'
 import { trialsOf, type Trial } from '#core/trial'
 import { t } from '#shared/i18n'
 import { quantityLabel } from '#shared/words/quantityWords'
 import { amplifierWords, quantitiesRead, trialReading, trialWords } from '#shared/words/trialWords'
 import { HAIRLINE, heading, list, words } from './blocks'
-
-const ORDER: readonly Quantity[] = [...new Set(Object.values(TRIAL_QUANTITIES).flat())]
 
 const alteredWords = ({ title, settled }: OpenItem): string =>
   `${t('trial.altered')}: ${title}, ${settled === null ? t('trial.isOut') : t('trial.isBack', { text: settled })}`
@@ -59,7 +56,7 @@ const columnWidth = (count: number): number =>
   Math.min(WIDEST_PT, Math.floor((PAGE_PT - SET_PT) / count) - GAP_PT)
 
 function table(trials: readonly Trial[]): Content {
-  const read = quantitiesRead(trials, ORDER)
+  const read = quantitiesRead(trials)
   const head = ['', ...read.map(quantityLabel)].map(
     text => words(text, { bold: true, fontSize: 7 }) as TableCell,
   )

@@ -1,6 +1,6 @@
 import { BOUND_SIGNS, groupDigits, wattsToDbm, type Quantity } from '#core/quantity'
 import { eachRuleSet, type RuleSet } from '#core/rules'
-import type { TrialAmplifier } from '#core/run'
+import { TRIAL_ORDER, type TrialAmplifier } from '#core/run'
 import type {
   Change,
   Efficiency,
@@ -60,25 +60,29 @@ export function trialWords(trial: Trial, all: readonly Trial[], rules: RuleSet):
 const wordsOf = (finding: TrialFinding, trial: Trial, rules: RuleSet): string[] =>
   (WORDS[finding.kind] as (f: TrialFinding, trial: Trial, rules: RuleSet) => string[])(finding, trial, rules)
 
-function peakWords(peak: PeakByDepth): string[] {
+function peakWords(peak: PeakByDepth, { base }: Trial): string[] {
   const depth = percent(peak.depthRatio)
-  const head =
-    peak.kind === 'pep'
-      ? t('trial.pep', { depth, expected: watts(peak.expected), read: watts(peak.read), db: db(peak.db) })
-      : t('trial.envelope', {
-          depth,
-          expected: times(peak.expected),
-          read: times(peak.read),
-          db: db(peak.db),
-        })
-  return [`${head} ${tailWords(peak)}`]
+  if (peak.kind === 'envelope')
+    return [
+      `${t('trial.envelope', { depth, expected: times(peak.expected), read: times(peak.read), db: db(peak.db) })} ` +
+        tailWords(peak),
+    ]
+  const said = t('trial.pep', {
+    depth,
+    base: base!.number,
+    expected: watts(peak.expected),
+    read: watts(peak.read),
+    db: db(peak.db),
+  })
+  return [`${said} ${tailWords(peak)}`]
 }
 
-function tailWords({ verdict, boundDb }: PeakByDepth): string {
+function tailWords({ kind, verdict, boundDb }: PeakByDepth): string {
   if (verdict === null || boundDb === null) return t('trial.unknown')
   const bound = groupDigits(boundDb, 2)
   if (verdict === 'fits') return t('trial.fits', { bound })
-  return verdict === 'less' ? t('trial.less', { bound }) : t('trial.more', { bound })
+  if (verdict === 'more') return t('trial.more', { bound })
+  return kind === 'pep' ? t('trial.lessPep', { bound }) : t('trial.less', { bound })
 }
 
 function notSameDepthWords(found: NotSameDepth, { number }: Trial): string[] {
@@ -113,8 +117,12 @@ function metersWords({ powerW, pepW, agree }: MetersOnCarrier): string[] {
   return [t(agree ? 'trial.metersAgree' : 'trial.metersDiffer', { power: watts(powerW), pep: watts(pepW) })]
 }
 
-function efficiencyWords({ meanW, supplyW, ratio, isComputed }: Efficiency): string[] {
-  const said = t('trial.efficiency', { mean: watts(meanW), supply: watts(supplyW), percent: percent(ratio) })
+function efficiencyWords({ meanW, supplyW, ratio, boundRatio, isComputed }: Efficiency): string[] {
+  const said = t('trial.efficiency', {
+    mean: watts(meanW),
+    supply: watts(supplyW),
+    percent: `${percent(ratio)}${boundRatio === null ? '' : ` \u00b1${percent(boundRatio)}`}`,
+  })
   return [isComputed ? `${said} ${t('trial.averageComputed')}` : said]
 }
 
@@ -138,14 +146,10 @@ function changeWords(change: Change): string[] {
   return [[t('trial.change', { number: change.from.number, list }), ...more].join(' ')]
 }
 
-function stayedWords({ lineStayed, pepDb, neighbours }: Change): string[] {
-  if (!lineStayed || pepDb <= 0) return []
-  const haveRisen =
-    neighbours !== null &&
-    neighbours.now.bound === undefined &&
-    neighbours.before.bound !== 'at-least' &&
-    neighbours.now.value > neighbours.before.value
-  return [haveRisen ? t('trial.besideChannel') : t('trial.carrierStayed')]
+function stayedWords({ lineStayedWithinDb, pepDb, neighbours }: Change): string[] {
+  if (lineStayedWithinDb === null || pepDb <= 0) return []
+  const bound = groupDigits(lineStayedWithinDb, 1)
+  return [t(neighbours?.haveRisen ? 'trial.besideChannel' : 'trial.carrierStayed', { bound })]
 }
 
 function gainWords({ driveW, outW, db: gainDb, first }: Gain): string[] {
@@ -155,9 +159,10 @@ function gainWords({ driveW, outW, db: gainDb, first }: Gain): string[] {
   return [`${said} ${against} ${gainTail(first)}`]
 }
 
-function gainTail({ changeDb, boundDb }: NonNullable<Gain['first']>): string {
+function gainTail({ changeDb, boundDb, isOtherDrive }: NonNullable<Gain['first']>): string {
   if (boundDb === null) return t('trial.gainOpen')
-  return Math.abs(changeDb) > boundDb ? t('trial.gainOther') : t('trial.gainSame')
+  if (Math.abs(changeDb) > boundDb) return t('trial.gainOther')
+  return isOtherDrive ? t('trial.gainSame') : t('trial.gainAgain')
 }
 
 function perDeviceWords({ pepW, devices, eachW, claimedW }: PerDevice): string[] {
@@ -197,5 +202,5 @@ export function trialReading({ noted }: Trial, quantity: Quantity): string | nul
 }
 
 /** Quantities that were read in any of the trials, in the order of their fields. */
-export const quantitiesRead = (trials: readonly Trial[], order: readonly Quantity[]): Quantity[] =>
-  order.filter(q => trials.some(trial => trialReading(trial, q) !== null))
+export const quantitiesRead = (trials: readonly Trial[]): Quantity[] =>
+  TRIAL_ORDER.filter(q => trials.some(trial => trialReading(trial, q) !== null))

@@ -22,13 +22,13 @@ export const BRANTWICK_DUO: ModelSheet = {
   keyedA: { low: 5, high: 9 },
   cautions: [
     'First power with the current limit at 1.5 A and no drive. Check fuse and polarity first.',
-    'Dummy load rated for the PEP. More drive than the sheet names kills the devices.',
+    'Dummy load rated for the PEP. More than 5 W PEP of drive kills the devices.',
     'An external amplifier is not allowed on CB under most rule sets: local regulation decides.',
     'White ceramic of RF power devices: do not break, file or sand.',
   ],
   specification: [
     { what: 'Supply', value: '13.8 V, up to 15 A on peaks', source: RATED },
-    { what: 'Gain', value: '13 dB at 28.5 MHz, the same from 1.2 to 2.5 W of drive', source: RATED },
+    { what: 'Gain', value: '13 dB at 28.5 MHz, the same up to 5 W PEP of drive', source: RATED },
     { what: 'Output', value: '50 W carrier for seconds, 100 W PEP', source: RATED },
     { what: 'Products', value: 'at least 25 dB below one tone', source: 'common practice' },
     { what: 'Harmonics', value: 'at least 43 dB down', source: '47 CFR 97.307, from memory' },
@@ -40,7 +40,7 @@ export const BRANTWICK_DUO: ModelSheet = {
     {
       id: 'D1.5',
       title: 'Drive limit written on the case',
-      why: 'the owner is told how much drive it takes',
+      why: 'the owner is told how much drive it takes: 2.5 W of carrier, 5 W PEP',
     },
   ],
 }

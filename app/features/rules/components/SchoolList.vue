@@ -4,8 +4,11 @@ import { SCHOOLS, type School, type SchoolChoices } from '#core/sheet'
 import FoldedSection from '~/ui/frame/FoldedSection.vue'
 
 /** Where practitioners differ: the default with its reason, and the side this shop takes. */
-defineProps<{ choices: SchoolChoices }>()
+const props = defineProps<{ choices: SchoolChoices }>()
 const emit = defineEmits<{ choose: [schoolId: string, optionId: string] }>()
+/** A side that there is no more is no choice. */
+const sideOf = ({ id, options, defaultId }: School) =>
+  options.find(o => o.id === props.choices[id])?.id ?? defaultId
 const acting = withTextsTranslated(SCHOOLS.filter(s => s.acts))
 const others = withTextsTranslated(SCHOOLS.filter(s => !s.acts))
 const usual = ({ options, defaultId }: School) => options.find(o => o.id === defaultId)!.words
@@ -24,7 +27,7 @@ const usual = ({ options, defaultId }: School) => options.find(o => o.id === def
           type="radio"
           :name="s.id"
           :value="o.id"
-          :checked="(choices[s.id] ?? s.defaultId) === o.id"
+          :checked="sideOf(s) === o.id"
           @change="emit('choose', s.id, o.id)"
         /><span
           >{{ o.words }}{{ ' '

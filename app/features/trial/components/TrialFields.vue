@@ -1,6 +1,7 @@
 <script setup lang="ts">
 import { TRIAL_SIGNALS } from '#core/run'
 import { t } from '#shared/i18n'
+import ChoiceButtons from '~/ui/frame/ChoiceButtons.vue'
 import { SIGNAL_WORDS, type TrialFields } from '../logic/trialForm'
 
 /** What is shown in a trial, beside its readings. */
@@ -10,18 +11,15 @@ const set = (part: Partial<TrialFields>) => (fields.value = { ...fields.value, .
 </script>
 
 <template>
-  <div class="signals" role="group" :aria-label="t('trial.signal')">
-    <span class="label">{{ t('trial.signal') }}</span>
-    <v-btn
-      v-for="s in TRIAL_SIGNALS"
-      :key="s"
-      height="44"
-      :variant="s === fields.signal ? 'flat' : 'outlined'"
-      :color="s === fields.signal ? 'primary' : undefined"
-      :aria-pressed="s === fields.signal"
-      @click="set({ signal: s })"
-      >{{ t(SIGNAL_WORDS[s]) }}</v-btn
+  <div class="signals">
+    <ChoiceButtons
+      :model-value="fields.signal"
+      :label="t('trial.signal')"
+      :options="TRIAL_SIGNALS.map(id => ({ id, label: t(SIGNAL_WORDS[id]) }))"
+      @update:model-value="signal => set({ signal })"
     >
+      <span class="label">{{ t('trial.signal') }}</span>
+    </ChoiceButtons>
     <v-checkbox
       :model-value="fields.isAmplified"
       :label="t('trial.withAmplifier')"

@@ -1,7 +1,5 @@
 <script setup lang="ts">
 import { computed } from 'vue'
-import type { Quantity } from '#core/quantity'
-import { TRIAL_QUANTITIES } from '#core/run'
 import type { Trial } from '#core/trial'
 import { t } from '#shared/i18n'
 import { clockTime } from '#shared/words/dateWords'
@@ -11,11 +9,8 @@ import { amplifierWords, quantitiesRead, trialReading } from '#shared/words/tria
 /** Trials, the last one first: what was set, what the meters showed, and what follows from it. */
 const props = defineProps<{ trials: readonly Trial[]; said: (trial: Trial) => string[] }>()
 const emit = defineEmits<{ strike: [trial: Trial] }>()
-const ORDER: readonly Quantity[] = [
-  ...new Set([...TRIAL_QUANTITIES.carrier.slice(2, 3), ...TRIAL_QUANTITIES.tone]),
-]
 const latestFirst = computed(() => [...props.trials].reverse())
-const read = computed(() => quantitiesRead(props.trials, ORDER))
+const read = computed(() => quantitiesRead(props.trials))
 </script>
 
 <template>

@@ -2,7 +2,7 @@
 import { useLocalStorage } from '@vueuse/core'
 import { computed, ref } from 'vue'
 import { v4 as uuid } from 'uuid'
-import type { OpenItem } from '#core/run'
+import { isReadable, type OpenItem } from '#core/run'
 import { trialsOf, type Trial } from '#core/trial'
 import { t } from '#shared/i18n'
 import { itemDetail } from '#shared/words/itemWords'
@@ -46,7 +46,11 @@ const round = ref(0)
 const isLiveTaken = useLocalStorage('trialWithLive', false)
 /** What was typed is given up; nothing is kept. */
 const clear = () => (round.value += 1)
-const liveNow = computed(() => liveReadings({ wants: wants.value }, live.liveOf, uuid))
+/** While nothing is keyed there is nothing to take. */
+const readable = computed(() =>
+  wants.value.filter(w => isReadable(w.quantity, { keyed: true }, live.rfSeen())),
+)
+const liveNow = computed(() => liveReadings({ wants: readable.value }, live.liveOf, uuid))
 async function add(values: readonly TypedValue[]) {
   const typed = values.map(v => readingOf(v, uuid()))
   const isLive = isLiveTaken.value || typed.length === 0

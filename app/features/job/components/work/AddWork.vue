@@ -5,6 +5,7 @@ import type { PartTested } from '#core/run'
 import type { WorkLogged } from '#core/work'
 import { t } from '#shared/i18n'
 import { WORK_LOGGED_WORDS } from '#shared/words/workLogWords'
+import ChoiceButtons from '~/ui/frame/ChoiceButtons.vue'
 import type { NewWorkEvent } from '../../logic/useEventForm'
 import ChangedForm from './add/ChangedForm.vue'
 import PartTestForm from './add/PartTestForm.vue'
@@ -30,23 +31,20 @@ const FORMS = {
   'wait-begun': WaitForm,
 } as const
 const remembered = useLocalStorage<string>('workAdded', props.kinds[0]!)
-const kind = computed<WorkLogged>(() => props.kinds.find(k => k === remembered.value) ?? props.kinds[0]!)
+const kind = computed<WorkLogged>({
+  get: () => props.kinds.find(k => k === remembered.value) ?? props.kinds[0]!,
+  set: chosen => (remembered.value = chosen),
+})
 </script>
 
 <template>
   <section class="add no-print" :aria-label="t('repair.addEntry')">
-    <div class="kinds" role="group" :aria-label="t('repair.whatHappened')">
-      <v-btn
-        v-for="k in kinds"
-        :key="k"
-        height="44"
-        :variant="k === kind ? 'flat' : 'outlined'"
-        :color="k === kind ? 'primary' : undefined"
-        :aria-pressed="k === kind"
-        @click="remembered = k"
-        >{{ t(WORK_LOGGED_WORDS[k]) }}</v-btn
-      >
-    </div>
+    <ChoiceButtons
+      v-model="kind"
+      class="kinds"
+      :label="t('repair.whatHappened')"
+      :options="kinds.map(id => ({ id, label: t(WORK_LOGGED_WORDS[id]) }))"
+    />
     <!-- What is half filled in is there again when its kind is chosen again. -->
     <KeepAlive>
       <component
@@ -64,9 +62,6 @@ const kind = computed<WorkLogged>(() => props.kinds.find(k => k === remembered.v
   margin: 8px 0 18px;
 }
 .kinds {
-  display: flex;
-  flex-wrap: wrap;
-  gap: 8px;
   margin-bottom: 14px;
 }
 .add :deep(.fields) {

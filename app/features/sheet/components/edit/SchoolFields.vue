@@ -9,8 +9,12 @@ import { SCHOOLS, actsOn, type ModelSheet } from '#core/sheet'
  */
 const props = defineProps<{ sheet: ModelSheet }>()
 const emit = defineEmits<{ change: [part: Partial<ModelSheet>] }>()
-/** Without the model's own side, so that what it chose can be chosen away. */
-const acting = computed(() => withTextsTranslated(SCHOOLS.filter(s => s.acts && actsOn(props.sheet, s))))
+/** What has nothing to change here is no choice, but for one that was made: it can be taken back. */
+const acting = computed(() =>
+  withTextsTranslated(
+    SCHOOLS.filter(s => s.acts && (props.sheet.schools?.[s.id] !== undefined || actsOn(props.sheet, s))),
+  ),
+)
 function choose(id: string, side: string) {
   const { [id]: _old, ...rest } = props.sheet.schools ?? {}
   emit('change', { schools: side === '' ? rest : { ...rest, [id]: side } })
